@@ -1,0 +1,8 @@
+export {
+  ASSUMPTIONS,
+  DEFAULT_ASSUMED,
+  resolveAssumed,
+  type Assumed,
+  type Assumption,
+  type AssumptionName,
+} from './table.ts';

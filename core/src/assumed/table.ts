@@ -1,0 +1,184 @@
+/**
+ * Every constant that is a judgement and not a published figure, in one table.
+ *
+ * Each has the value in use, the range in which it could honestly lie, its unit and the reason. A grower can
+ * override any of them (Settings → Assumptions); core functions take the resolved numbers as an argument.
+ */
+export interface Assumption {
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+  readonly unit: string;
+  readonly reason: string;
+}
+
+const assumed = (value: number, low: number, high: number, unit: string, reason: string): Assumption => ({
+  value,
+  low,
+  high,
+  unit,
+  reason,
+});
+
+export const ASSUMPTIONS = {
+  // bags
+  labelTruth: assumed(
+    0.87,
+    0.8,
+    1,
+    'of the label',
+    'Bags named by their label hold a tenth to a fifth less than it says.',
+  ),
+  roundWidthToHeight: assumed(1.25, 1, 1.6, 'ratio', 'Round fabric bags are sold a little wider than high.'),
+  rigidWidthToHeight: assumed(
+    1.05,
+    0.9,
+    1.3,
+    'ratio',
+    'Pots and buckets are about as wide at the rim as they are high.',
+  ),
+  rigidBaseToRim: assumed(0.78, 0.7, 0.9, 'ratio', 'Pots and buckets taper so that they nest.'),
+  headroom: assumed(30, 20, 50, 'mm', 'Left free below the rim so that a drink does not run over.'),
+  emptyBagWeight: assumed(0.02, 0.01, 0.05, 'kg per litre', 'Fabric and film weigh little; rigid pots more.'),
+  // planting
+  crownShare: assumed(1 / 3, 0.2, 0.5, 'of the stem', 'Share of the plant that is left above the mix.'),
+  crownLeast: assumed(100, 60, 200, 'mm', 'A small seedling keeps its top leaves whatever its height.'),
+  leafClearance: assumed(20, 10, 40, 'mm', 'A leaf this close to the mix would lie on it.'),
+  graftMargin: assumed(25, 10, 50, 'mm', 'The union stays this far above mix and mulch, or the scion roots.'),
+  mixBelowBall: assumed(
+    20,
+    0,
+    60,
+    'mm',
+    'A little loose mix below the root ball, unless the school says otherwise.',
+  ),
+  bareStemShare: assumed(
+    0.3,
+    0.15,
+    0.45,
+    'of the stem',
+    'Height of the lowest leaf when the leaves were not measured.',
+  ),
+  // climate
+  normalSpread: assumed(
+    3.5,
+    2,
+    5,
+    '°C',
+    "Day-to-day spread about a month's normals, used where a day is filled in.",
+  ),
+  coverDemand: assumed(
+    0.72,
+    0.55,
+    0.9,
+    'of outdoors',
+    'Glass passes about 0.65 of the sun; warmer air gives part of it back.',
+  ),
+  // water
+  perchedRise: assumed(
+    0.05,
+    0,
+    0.1,
+    'of the volume',
+    'A bag 15 cm deep holds this much more at capacity than one 30 cm deep.',
+  ),
+  refillPoint: assumed(
+    0.33,
+    0.2,
+    0.5,
+    'of available water',
+    'Below it a drink is wanted; later is too late on every front.',
+  ),
+  sideEvaporation: assumed(0.3, 0.1, 0.6, 'of ETo', 'Evaporation through fabric, over its wetted side.'),
+  topEvaporation: assumed(0.35, 0.2, 0.6, 'of ETo', 'Evaporation from bare mix in the shade of the plant.'),
+  mulchHalving: assumed(25, 15, 40, 'mm', 'Mulch this thick halves evaporation from the top.'),
+  dryKeeps: assumed(0.6, 0.4, 0.9, 'of a drink', 'Dry mix repels water: what one pour leaves in the bag.'),
+  dryBelow: assumed(0.25, 0.1, 0.35, 'of available water', 'Below it the mix begins to repel water.'),
+  rainCaught: assumed(
+    0.35,
+    0.1,
+    0.8,
+    'of rain',
+    'Leaves shed rain past the bag; rain under leaves counts for little.',
+  ),
+  looseDrink: assumed(0.2, 0.1, 0.35, 'of the drink', 'Doubt of an amount that was judged by eye.'),
+  measuredDrink: assumed(0.08, 0.03, 0.15, 'of the drink', 'Doubt of an amount poured from a measured can.'),
+  demandSpread: assumed(
+    0.3,
+    0.15,
+    0.5,
+    "of a day's use",
+    "Spread of one day's use about what the weather says.",
+  ),
+  filledDemandSpread: assumed(
+    0.45,
+    0.3,
+    0.7,
+    "of a day's use",
+    'The same for a day whose weather was filled in from normals.',
+  ),
+  useSpread: assumed(0.5, 0.3, 0.8, 'log', 'How much bags of one kind differ in their use, before any look.'),
+  useDrift: assumed(
+    0.05,
+    0.02,
+    0.1,
+    'log a day',
+    'Bags change as they grow; without drift the stated ranges are false.',
+  ),
+  fingerNoise: assumed(0.12, 0.08, 0.2, 'of available water', 'How far a finger is off.'),
+  liftNoise: assumed(0.18, 0.1, 0.3, 'of available water', 'How far judging by weight is off.'),
+  ranThroughNoise: assumed(
+    0.04,
+    0.02,
+    0.1,
+    'of available water',
+    'Water that runs through leaves the bag near full, softly.',
+  ),
+  runThrough: assumed(
+    0.1,
+    0,
+    0.2,
+    'of the drink',
+    'A little through the bottom shows that the whole bag was wetted.',
+  ),
+  establishingDays: assumed(
+    14,
+    5,
+    28,
+    'days',
+    'Until roots are out in the mix, water stays close to the stem.',
+  ),
+  establishingShare: assumed(0.5, 0.2, 1, 'of the drink', 'What a newly planted bag gets of a full drink.'),
+  risk: assumed(0.15, 0.05, 0.3, 'probability', 'Chance of being dry at which a look is due.'),
+  // growth, for the drawing and the canopy until heights are recorded
+  growthSpread: assumed(
+    0.25,
+    0.15,
+    0.4,
+    'of the height',
+    'How far a plant is from the usual height for its age.',
+  ),
+} as const satisfies Record<string, Assumption>;
+
+export type AssumptionName = keyof typeof ASSUMPTIONS;
+export type Assumed = Readonly<Record<AssumptionName, number>>;
+
+/**
+ * The numbers in use: the table's, with the grower's own in place where they lie inside the stated range.
+ * A number outside its range is ignored here; the form that takes it says so.
+ *
+ * @example
+ * resolveAssumed({ headroom: 40, risk: 7 }).headroom
+ * // => 40
+ */
+export function resolveAssumed(own: Partial<Record<string, number>> = {}): Assumed {
+  const names = Object.keys(ASSUMPTIONS) as AssumptionName[];
+  const pairs = names.map((name) => {
+    const { value, low, high } = ASSUMPTIONS[name];
+    const mine = own[name];
+    return [name, mine !== undefined && mine >= low && mine <= high ? mine : value] as const;
+  });
+  return Object.fromEntries(pairs) as Assumed;
+}
+
+export const DEFAULT_ASSUMED: Assumed = resolveAssumed();

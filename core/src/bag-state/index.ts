@@ -1,0 +1,5 @@
+export type { Garden } from './garden.ts';
+export { bagWater, knownWeather, siteOf, type BagWater } from './bag-state.ts';
+export { bodyOf, waterBagOf, type BagBody } from './body.ts';
+export { momentAt, roundsAfter } from './moments.ts';
+export { daysSinceLastPlanting, occupantsOf, type Occupant } from './occupants.ts';

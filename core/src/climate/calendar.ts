@@ -1,0 +1,51 @@
+/**
+ * Calendar days as text, `YYYY-MM-DD`, in the grower's own place. Entries carry their local time with its offset
+ * ("2026-07-16T18:04:00.000+01:00"), so that the local day is the text's first ten letters and no time zone is needed here.
+ */
+export type Day = string;
+
+const MILLISECONDS_PER_DAY = 86_400_000;
+
+/** The local day of an entry's time. */
+export function dayOf(at: string): Day {
+  return at.slice(0, 10);
+}
+
+/** Hours since local midnight, 0 to 24. */
+export function hourOf(at: string): number {
+  return Number(at.slice(11, 13)) + Number(at.slice(14, 16)) / 60 + Number(at.slice(17, 19)) / 3600;
+}
+
+/** Whole days from one day to another; negative when the second is earlier. */
+export function daysBetween(from: Day, to: Day): number {
+  return Math.round((Date.parse(to) - Date.parse(from)) / MILLISECONDS_PER_DAY);
+}
+
+/**
+ * The day some days later.
+ *
+ * @example
+ * addDays('2026-02-27', 2)
+ * // => '2026-03-01'
+ */
+export function addDays(day: Day, days: number): Day {
+  return new Date(Date.parse(day) + days * MILLISECONDS_PER_DAY).toISOString().slice(0, 10);
+}
+
+/**
+ * The number of a day in its year, 1 to 366.
+ *
+ * @example
+ * dayOfYear('2026-09-03')
+ * // => 246
+ */
+export function dayOfYear(day: Day): number {
+  return daysBetween(`${day.slice(0, 4)}-01-01`, day) + 1;
+}
+
+/** Whether a text is a day that exists: 2026-02-30 does not. */
+export function isDay(text: string): boolean {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
+  const time = Date.parse(text);
+  return Number.isFinite(time) && new Date(time).toISOString().slice(0, 10) === text;
+}

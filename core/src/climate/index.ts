@@ -1,0 +1,5 @@
+export { addDays, dayOf, dayOfYear, daysBetween, hourOf, isDay, type Day } from './calendar.ts';
+export { hargreavesSamani } from './hargreaves.ts';
+export { defaultNormals, normalOfDay, type MonthNormal } from './normals.ts';
+export { daylightHours, extraterrestrialRadiation, shareOfDay } from './sun.ts';
+export { completeWeather, type KnownDay, type Site, type WeatherDay } from './weather.ts';

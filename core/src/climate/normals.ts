@@ -1,0 +1,49 @@
+import { dayOfYear, type Day } from './calendar.ts';
+import { within } from '../errors/index.ts';
+
+/** A month's usual weather: mean daily minimum and maximum (°C) and the month's rain (mm). */
+export interface MonthNormal {
+  readonly minCelsius: number;
+  readonly maxCelsius: number;
+  readonly rainMillimetres: number;
+}
+
+/**
+ * Twelve months' normals for a latitude, for a site whose own are not known (*assumed*, plain curves fitted by
+ * eye to temperate places near sea level: good to about ±4 °C). A grower with a number of their own types it over.
+ *
+ * @param latitudeDegrees -66 to 66
+ * @returns January first
+ * @example
+ * defaultNormals(51)[6].maxCelsius
+ * // ≈> 22.3
+ */
+export function defaultNormals(latitudeDegrees: number): readonly MonthNormal[] {
+  const lat = within('latitudeDegrees', latitudeDegrees, -66, 66);
+  const yearMean = 27.5 - 0.0066 * lat * lat;
+  const swing = 0.15 * Math.abs(lat);
+  const warmest = lat >= 0 ? 6.5 : 0.5;
+  return Array.from({ length: 12 }, (_, month) => {
+    const season = Math.cos(((month - warmest) / 12) * 2 * Math.PI);
+    const mean = yearMean + swing * season;
+    // clear summer days swing further than dull winter ones
+    const half = 4 + Math.min(1, Math.abs(lat) / 40) * season;
+    return { minCelsius: mean - half, maxCelsius: mean + half, rainMillimetres: 60 };
+  });
+}
+
+/** The normals of one day: months stand at their middle, with straight lines between. */
+export function normalOfDay(normals: readonly MonthNormal[], day: Day): MonthNormal {
+  const position = ((dayOfYear(day) - 1) / 365.25) * 12 - 0.5;
+  const first = Math.floor(position);
+  const share = position - first;
+  const before = normals[(first + 12) % 12];
+  const after = normals[(first + 13) % 12];
+  if (!before || !after) throw new TypeError('normals need twelve months');
+  const mix = (key: keyof MonthNormal) => before[key] * (1 - share) + after[key] * share;
+  return {
+    minCelsius: mix('minCelsius'),
+    maxCelsius: mix('maxCelsius'),
+    rainMillimetres: mix('rainMillimetres') / 30.4,
+  };
+}

@@ -1,0 +1,40 @@
+import type { Assumption } from '../assumed/index.ts';
+
+/** How a plant of a crop grows. The three figures are priors until the grower's own records replace them. */
+export interface Habit {
+  readonly id: string;
+  readonly name: string;
+  readonly words: string;
+  /** height above the mix when it is done, mm */
+  readonly fullHeightMillimetres: Assumption;
+  /** shade it casts when grown, m² */
+  readonly canopySquareMetres: Assumption;
+  /** weeks from planting until it has done nine tenths of its growth */
+  readonly weeksToFull: Assumption;
+}
+
+/** A crop as data. To add one: write a file beside this one and list it in `index.ts`. */
+export interface Crop {
+  readonly id: string;
+  readonly name: string;
+  /** whether the stem roots when buried, or wants to stand as deep as before */
+  readonly depth: 'stem-roots' | 'level';
+  /** crop coefficient, mid-season and end: FAO-56 Table 12 */
+  readonly kcMid: number;
+  readonly kcEnd: number;
+  /** share of available water that can be used without stress: FAO-56 Table 22, as model.md rounds it */
+  readonly depletion: number;
+  readonly ball: { readonly heightMillimetres: number; readonly widthMillimetres: number };
+  /** colour of the ripe fruit, for the drawing only */
+  readonly fruit: 'red' | 'green' | 'dark' | 'long-green';
+  readonly habits: readonly Habit[];
+}
+
+/** Shorthand for a habit's figure: every one is a judgement. */
+export const prior = (
+  value: number,
+  low: number,
+  high: number,
+  unit: string,
+  reason = 'Usual for the habit in a bag; your own records replace it.',
+): Assumption => ({ value, low, high, unit, reason });

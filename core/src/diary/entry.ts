@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import { noteEntry, removedEntry, weatherEntry } from './kinds/others.ts';
+import { clearedEntry, pickingEntry, plantedEntry } from './kinds/plants.ts';
+import { drinkEntry, lookEntry } from './kinds/water.ts';
+
+/**
+ * A diary entry: the only truth there is. Entries are never changed or erased; what counts follows from
+ * {@link liveEntries}. A new kind is one schema in `kinds/` and one line here.
+ */
+export const entrySchema = z.discriminatedUnion('kind', [
+  lookEntry,
+  drinkEntry,
+  plantedEntry,
+  clearedEntry,
+  pickingEntry,
+  noteEntry,
+  weatherEntry,
+  removedEntry,
+]);
+
+export type Entry = z.infer<typeof entrySchema>;
+export type EntryKind = Entry['kind'];
+export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>;
+/** An entry without what the store adds to it. */
+export type Draft<K extends EntryKind = EntryKind> = { [P in K]: Omit<EntryOf<P>, 'id' | 'recordedAt'> }[K];

@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import { daySchema, idSchema } from '../../garden/index.ts';
+import { entryBase } from './base.ts';
+
+/** Anything worth keeping, about one container, one plant or the whole garden. */
+export const noteEntry = z.object({
+  kind: z.literal('note'),
+  ...entryBase,
+  containerId: idSchema('container').optional(),
+  stationId: idSchema('station').optional(),
+  plantId: idSchema('plant').optional(),
+  text: z.string().trim().min(1).max(2000),
+});
+
+/** One day's weather outside, typed or read from a file. Belongs to the garden and not to a bag. */
+export const weatherEntry = z
+  .object({
+    kind: z.literal('weather'),
+    ...entryBase,
+    day: daySchema,
+    minCelsius: z.number().min(-40).max(45),
+    maxCelsius: z.number().min(-30).max(55),
+    rainMillimetres: z.number().min(0).max(500).optional(),
+    source: z.enum(['typed', 'file']),
+  })
+  .refine((w) => w.minCelsius <= w.maxCelsius, {
+    path: ['maxCelsius'],
+    message: 'The warmest hour cannot be colder than the coldest.',
+  });
+
+/** A tombstone: the entry it names no longer counts. Removing a tombstone brings the entry back. */
+export const removedEntry = z.object({
+  kind: z.literal('removed'),
+  ...entryBase,
+  removes: idSchema('entry'),
+});

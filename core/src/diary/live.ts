@@ -1,0 +1,63 @@
+import type { Entry } from './entry.ts';
+
+/**
+ * The entries that count: those that no counting tombstone removes and no counting correction replaces, oldest
+ * first. Depends on the set of entries alone and not on their order, so that two devices' diaries merge by union.
+ * Of two corrections of one entry the later recorded counts (then the greater id); a correction that was itself
+ * removed gives way to what it replaced. Tombstones are not among the result.
+ *
+ * @example
+ * liveEntries([look, { ...look, id: 'ent_correction', grade: 3, replaces: look.id }]).length
+ * // => 1
+ */
+export function liveEntries(entries: readonly Entry[]): readonly Exclude<Entry, { kind: 'removed' }>[] {
+  const challengers = new Map<string, Entry[]>();
+  for (const entry of entries) {
+    for (const target of entry.kind === 'removed'
+      ? [entry.removes]
+      : entry.replaces
+        ? [entry.replaces]
+        : []) {
+      const list = challengers.get(target);
+      if (list) list.push(entry);
+      else challengers.set(target, [entry]);
+    }
+  }
+  const counts = new Map<string, boolean>();
+  const isLive = (entry: Entry): boolean => {
+    const known = counts.get(entry.id);
+    if (known !== undefined) return known;
+    // a ring of entries that remove one another can only come from a damaged file: the first one asked for counts
+    counts.set(entry.id, true);
+    const live = !(challengers.get(entry.id) ?? []).some(isLive);
+    counts.set(entry.id, live);
+    return live;
+  };
+  const rivals = latestCorrections(entries, isLive);
+  return entries
+    .filter((e): e is Exclude<Entry, { kind: 'removed' }> => e.kind !== 'removed' && isLive(e))
+    .filter((e) => e.replaces === undefined || rivals.get(e.replaces) === e.id)
+    .sort(byTime);
+}
+
+function latestCorrections(
+  entries: readonly Entry[],
+  isLive: (entry: Entry) => boolean,
+): Map<string, string> {
+  const latest = new Map<string, Entry>();
+  for (const entry of entries) {
+    if (entry.replaces === undefined || !isLive(entry)) continue;
+    const other = latest.get(entry.replaces);
+    if (!other || byRecorded(other, entry) < 0) latest.set(entry.replaces, entry);
+  }
+  return new Map([...latest].map(([target, entry]) => [target, entry.id]));
+}
+
+function byRecorded(a: Entry, b: Entry): number {
+  return Date.parse(a.recordedAt) - Date.parse(b.recordedAt) || (a.id < b.id ? -1 : 1);
+}
+
+/** Order in which things happened; ties by when they were recorded, then by id, so that it is the same everywhere. */
+export function byTime(a: Entry, b: Entry): number {
+  return Date.parse(a.at) - Date.parse(b.at) || byRecorded(a, b);
+}

@@ -1,0 +1,1 @@
+export { RundelError, within } from './rundel-error.ts';

@@ -1,0 +1,23 @@
+import { z } from 'zod';
+
+/**
+ * Identities. An id is a prefix that says what it names and a random part that no other device will draw, so that
+ * two files can be merged without renumbering. Prefixes are part of the file format and never change.
+ */
+export const ID_PREFIXES = {
+  stand: 'std',
+  container: 'con',
+  station: 'stn',
+  plant: 'pla',
+  variety: 'var',
+  batch: 'bat',
+  measure: 'mea',
+  entry: 'ent',
+} as const;
+
+export type IdOf = keyof typeof ID_PREFIXES;
+
+/** Checks an id of a kind: its prefix, an underscore and 6 to 30 letters or digits. */
+export function idSchema(of: IdOf): z.ZodString {
+  return z.string().regex(new RegExp(`^${ID_PREFIXES[of]}_[0-9A-Za-z]{6,30}$`), `not the id of a ${of}`);
+}

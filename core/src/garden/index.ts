@@ -1,0 +1,18 @@
+export { ID_PREFIXES, idSchema, type IdOf } from './ids.ts';
+export { daySchema, momentSchema } from './time.ts';
+export {
+  RECORD_SCHEMAS,
+  SUPPORT_KINDS,
+  monthNormalSchema,
+  settingsSchema,
+  type Batch,
+  type Container,
+  type Measure,
+  type Plant,
+  type RecordOf,
+  type Records,
+  type Settings,
+  type Stand,
+  type TableName,
+  type Variety,
+} from './records.ts';

@@ -1,0 +1,136 @@
+import { z } from 'zod';
+import { sizeSchema } from '../bags/index.ts';
+import { MEASURE_UNIT, type MeasureKind } from '../units/index.ts';
+import { idSchema } from './ids.ts';
+import { daySchema, momentSchema } from './time.ts';
+
+/**
+ * The records that entries name: things that are, as against things that happened (those are in the diary).
+ * Every record can be put in the bin (`binnedAt`) and taken out again; nothing is erased at once.
+ */
+const base = { createdAt: momentSchema, changedAt: momentSchema, binnedAt: momentSchema.optional() };
+const name = z.string().trim().min(1).max(60);
+
+/** A place where bags stand. */
+export const standSchema = z.object({
+  id: idSchema('stand'),
+  name,
+  /** glass keeps rain out and dims the sun */
+  cover: z.enum(['open', 'glass']),
+  /** place in the walk, from 0 */
+  order: z.number().int().min(0),
+  ...base,
+});
+
+/** A place in a container where one plant stands; an id of its own, since plants come and go. */
+export const stationSchema = z.object({ id: idSchema('station') });
+
+export const SUPPORT_KINDS = ['none', 'stake', 'string', 'cage', 'canes'] as const;
+
+/** A bag, pot, trough or bed. What is planted in it follows from the diary. */
+export const containerSchema = z.object({
+  id: idSchema('container'),
+  /** what the grower calls it on the walk: "7", "7b" */
+  label: z.string().trim().min(1).max(12),
+  kindId: z.string().min(1).max(40),
+  size: sizeSchema,
+  mixId: z.string().min(1).max(40),
+  mulchMillimetres: z.number().min(0).max(150),
+  standId: idSchema('stand'),
+  stations: z.array(stationSchema).min(1).max(12),
+  support: z.object({
+    kind: z.enum(SUPPORT_KINDS),
+    /** above the ground the bag stands on, mm; 0 when there is none */
+    heightMillimetres: z.number().min(0).max(5000),
+  }),
+  /** place in the stand's walk, from 0 */
+  order: z.number().int().min(0),
+  /** the grower's own numbers in place of the assumed ones, for this bag */
+  assumptions: z.record(z.string(), z.number()).optional(),
+  ...base,
+});
+
+export const varietySchema = z.object({
+  id: idSchema('variety'),
+  name,
+  cropId: z.string().min(1).max(40),
+  habitId: z.string().min(1).max(40),
+  ...base,
+});
+
+/** Plants of one variety sown together. */
+export const batchSchema = z.object({
+  id: idSchema('batch'),
+  varietyId: idSchema('variety'),
+  sownOn: daySchema.optional(),
+  name: name.optional(),
+  ...base,
+});
+
+export const plantSchema = z.object({
+  id: idSchema('plant'),
+  varietyId: idSchema('variety'),
+  batchId: idSchema('batch').optional(),
+  /** a name of its own, if the grower likes */
+  name: name.optional(),
+  ...base,
+});
+
+/** A grower's own measure, measured once. */
+export const measureSchema = z.object({
+  id: idSchema('measure'),
+  kind: z.enum(Object.keys(MEASURE_UNIT) as [MeasureKind, ...MeasureKind[]]),
+  name,
+  /** litres in one of it: a can's fill, a hose's second, a handful */
+  litres: z.number().min(0.001).max(100),
+  ...base,
+});
+
+export const monthNormalSchema = z
+  .object({
+    minCelsius: z.number().min(-40).max(40),
+    maxCelsius: z.number().min(-30).max(50),
+    rainMillimetres: z.number().min(0).max(1500),
+  })
+  .refine((month) => month.minCelsius <= month.maxCelsius, {
+    path: ['maxCelsius'],
+    message: 'The day cannot be colder than the night.',
+  });
+
+/** One for the whole garden. */
+export const settingsSchema = z.object({
+  gardenName: name,
+  latitudeDegrees: z.number().min(-66).max(66),
+  /** January first; left out, normals are worked out from the latitude */
+  normals: z.array(monthNormalSchema).length(12).optional(),
+  units: z.enum(['metric', 'us', 'uk']),
+  /** hours of the day at which the grower walks round */
+  roundHours: z.array(z.number().min(0).max(23.75)).min(1).max(4),
+  /** the measure in which drinks are proposed */
+  drinkMeasureId: idSchema('measure').optional(),
+  depthSchoolId: z.string().min(1).max(40),
+  assumptions: z.record(z.string(), z.number()),
+  changedAt: momentSchema,
+});
+
+export type Stand = z.infer<typeof standSchema>;
+export type Container = z.infer<typeof containerSchema>;
+export type Variety = z.infer<typeof varietySchema>;
+export type Batch = z.infer<typeof batchSchema>;
+export type Plant = z.infer<typeof plantSchema>;
+export type Measure = z.infer<typeof measureSchema>;
+export type Settings = z.infer<typeof settingsSchema>;
+
+/** Every kind of record, by the name of its table; a new kind of record is one line here. */
+export const RECORD_SCHEMAS = {
+  stands: standSchema,
+  containers: containerSchema,
+  varieties: varietySchema,
+  batches: batchSchema,
+  plants: plantSchema,
+  measures: measureSchema,
+} as const;
+
+export type TableName = keyof typeof RECORD_SCHEMAS;
+export type RecordOf<T extends TableName> = z.infer<(typeof RECORD_SCHEMAS)[T]>;
+export type Records = { readonly [T in TableName]: readonly RecordOf<T>[] };

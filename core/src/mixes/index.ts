@@ -1,0 +1,1 @@
+export { MIXES, mixOf, type Mix } from './mixes.ts';

@@ -1,0 +1,1 @@
+export { tallyPickings, type BagTally } from './tally.ts';

@@ -1,0 +1,185 @@
+import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import { RundelError } from '../errors/index.ts';
+import { DEPTH_SCHOOLS, type DepthSchool } from './schools.ts';
+import { leafHeights, type Seedling } from './seedling.ts';
+
+/** What decided the depth: the school's crown, the graft, the leaves, the bag, or that the crop wants its old level. */
+export type DepthLimit = 'crown' | 'graft' | 'seed-leaves' | 'bag' | 'level';
+
+/** An upright planting, every length in mm. `buried + above = stem` always. */
+export interface UprightPlanting {
+  /** stem below the surface of the settled mix */
+  readonly buriedMillimetres: number;
+  /** plant above that surface */
+  readonly aboveMillimetres: number;
+  /** hole to dig: buried stem and root ball */
+  readonly holeMillimetres: number;
+  /** loose mix left below the root ball for roots to go into */
+  readonly belowBallMillimetres: number;
+  /** leaf joints to clear, from below: those under the surface or so close that they would lie on it */
+  readonly stripLeaves: number;
+  /** height of the first leaf that stays, above the surface; undefined when every joint is cleared but the tip */
+  readonly firstLeafMillimetres: number | undefined;
+  readonly limit: DepthLimit;
+}
+
+export type DepthAdvice =
+  | { readonly kind: 'upright'; readonly planting: UprightPlanting; readonly school: DepthSchool | undefined }
+  | {
+      readonly kind: 'does-not-fit';
+      readonly school: DepthSchool | undefined;
+      /** what the school asks for and what the bag has, mm: the number that stands in the way */
+      readonly wantedHoleMillimetres: number;
+      readonly mixMillimetres: number;
+      /** mix that would be needed for the school's depth, mm */
+      readonly neededMixMillimetres: number;
+      /** as deep as it goes upright; undefined when even the root ball is deeper than the mix */
+      readonly instead: UprightPlanting | undefined;
+    };
+
+/** The place a seedling goes to. */
+export interface PlantingPlace {
+  /** how the crop takes a buried stem */
+  readonly depth: 'stem-roots' | 'level';
+  /** settled mix in the bag, mm */
+  readonly mixMillimetres: number;
+  readonly schoolId?: string;
+}
+
+/**
+ * How deep to plant a seedling, upright.
+ *
+ * Method (handbook 5, model §5): crops that stay level are planted with nothing buried. Tomatoes are buried as far
+ * as the school's crown allows, never so far that a graft comes within its margin of the surface, and never so
+ * far that the first leaf to stay would lie on the mix. Where the bag is too shallow for that, the result says so
+ * and carries the deepest planting that does go in.
+ *
+ * @throws RundelError when the school is unknown or the mix is not 20–1200 mm deep
+ * @example
+ * planUpright({ stemMillimetres: 300, ballMillimetres: 80 }, { depth: 'stem-roots', mixMillimetres: 350 }).planting.buriedMillimetres
+ * // => 200
+ */
+export function planUpright(
+  seedling: Seedling,
+  place: PlantingPlace,
+  assumed: Assumed = DEFAULT_ASSUMED,
+): DepthAdvice {
+  const { mixMillimetres } = place;
+  if (!(mixMillimetres >= 20 && mixMillimetres <= 1200)) {
+    throw new RundelError('out-of-range', 'mixMillimetres', mixMillimetres, 'from 20 to 1200');
+  }
+  const school = place.depth === 'level' ? undefined : schoolOf(place.schoolId ?? 'first-leaves');
+  const below = school?.below === 'none' ? 0 : assumed.mixBelowBall;
+  const wanted = school ? wantedDepth(seedling, school, assumed) : { buried: 0, limit: 'level' as const };
+  const roomForStem = mixMillimetres - below - seedling.ballMillimetres;
+  if (school?.below === 'none' && roomForStem >= 0) {
+    // this school takes whatever the bag gives, so the bag may decide without anything "not fitting"
+    const buried = clearOfLeaves(seedling, Math.min(wanted.buried, roomForStem), assumed);
+    const limit = wanted.buried <= roomForStem ? wanted.limit : 'bag';
+    return { kind: 'upright', school, planting: upright(seedling, buried, limit, mixMillimetres, assumed) };
+  }
+  const buried = clearOfLeaves(seedling, wanted.buried, assumed);
+  if (buried <= roomForStem) {
+    return {
+      kind: 'upright',
+      school,
+      planting: upright(seedling, buried, wanted.limit, mixMillimetres, assumed),
+    };
+  }
+  const deepest = Math.min(roomForStem, buried);
+  // the ball alone may use the loose mix below it up: level crops and the last resort stand on the base
+  const lastResort = deepest < 0 && seedling.ballMillimetres <= mixMillimetres ? 0 : deepest;
+  return {
+    kind: 'does-not-fit',
+    school,
+    wantedHoleMillimetres: buried + seedling.ballMillimetres,
+    mixMillimetres,
+    neededMixMillimetres: buried + seedling.ballMillimetres + below,
+    instead:
+      lastResort >= 0
+        ? upright(seedling, clearOfLeaves(seedling, lastResort, assumed), 'bag', mixMillimetres, assumed)
+        : undefined,
+  };
+}
+
+/**
+ * The planting that results from a depth the grower chose instead, whatever any school says.
+ * A depth outside what stem and bag allow is pulled to the nearest that does.
+ */
+export function plantingAtDepth(
+  seedling: Seedling,
+  buriedMillimetres: number,
+  mixMillimetres: number,
+  assumed: Assumed = DEFAULT_ASSUMED,
+): UprightPlanting {
+  const most = Math.min(seedling.stemMillimetres, mixMillimetres - seedling.ballMillimetres);
+  const buried = Math.max(0, Math.min(buriedMillimetres, most));
+  return upright(seedling, buried, 'bag', mixMillimetres, assumed);
+}
+
+function schoolOf(id: string): DepthSchool {
+  const school = DEPTH_SCHOOLS.find((s) => s.id === id);
+  if (!school) throw new RundelError('unknown-name', 'school', id, DEPTH_SCHOOLS.map((s) => s.id).join(', '));
+  return school;
+}
+
+/** The deepest that a school's crown and a graft allow, before leaves and bag have their say. */
+function wantedDepth(
+  seedling: Seedling,
+  school: DepthSchool,
+  assumed: Assumed,
+): { readonly buried: number; readonly limit: 'crown' | 'graft' | 'seed-leaves' } {
+  const byCrown = Math.max(0, deepestByCrown(seedling, school, assumed));
+  const byGraft =
+    seedling.graftMillimetres === undefined
+      ? Infinity
+      : Math.max(0, seedling.graftMillimetres - assumed.graftMargin);
+  if (byGraft < byCrown) return { buried: byGraft, limit: 'graft' };
+  return { buried: byCrown, limit: school.crown.leave === 'seed-leaves' ? 'seed-leaves' : 'crown' };
+}
+
+function deepestByCrown(seedling: Seedling, school: DepthSchool, assumed: Assumed): number {
+  const stem = seedling.stemMillimetres;
+  switch (school.crown.leave) {
+    case 'share':
+      return stem - Math.max(stem * assumed.crownShare, assumed.crownLeast);
+    case 'least':
+      return stem - assumed.crownLeast;
+    case 'seed-leaves':
+      return seedling.seedLeafMillimetres ?? (leafHeights(seedling, assumed.bareStemShare)[0] ?? stem) / 2;
+    case 'top-and-one-leaf': {
+      const leaves = leafHeights(seedling, assumed.bareStemShare);
+      // the tip counts as the last joint, so the one good leaf is the one before it
+      return (leaves.at(-2) ?? stem) - assumed.leafClearance;
+    }
+  }
+}
+
+/** Pulls a depth up so that the first leaf to stay does not lie on the mix. */
+function clearOfLeaves(seedling: Seedling, buried: number, assumed: Assumed): number {
+  const firstToStay = leafHeights(seedling, assumed.bareStemShare).find((height) => height >= buried);
+  if (firstToStay === undefined) return buried;
+  return Math.max(0, Math.min(buried, firstToStay - assumed.leafClearance));
+}
+
+function upright(
+  seedling: Seedling,
+  buried: number,
+  limit: DepthLimit,
+  mixMillimetres: number,
+  assumed: Assumed,
+): UprightPlanting {
+  const leaves = leafHeights(seedling, assumed.bareStemShare);
+  const clear = limit === 'level' ? 0 : buried + assumed.leafClearance;
+  // half a millimetre of grace: a leaf exactly at the clearance stays
+  const staying = leaves.filter((height) => height >= clear - 0.5);
+  return {
+    buriedMillimetres: buried,
+    aboveMillimetres: seedling.stemMillimetres - buried,
+    holeMillimetres: buried + seedling.ballMillimetres,
+    belowBallMillimetres: Math.max(0, mixMillimetres - buried - seedling.ballMillimetres),
+    stripLeaves: leaves.length - staying.length,
+    firstLeafMillimetres: staying[0] === undefined ? undefined : staying[0] - buried,
+    limit,
+  };
+}

@@ -1,0 +1,84 @@
+import type { BagWater } from '../bag-state/index.ts';
+import type { Container, Stand } from '../garden/index.ts';
+import { fingerGradeOf } from '../water/index.ts';
+
+/** Why a bag is on the round, as data; the interface puts it into words. */
+export type StopReason =
+  | { readonly kind: 'never-looked' }
+  | { readonly kind: 'may-be-dry'; readonly chanceNow: number; readonly chanceNextRound: number }
+  | { readonly kind: 'asked-for' };
+
+/** One bag on the walk. */
+export interface Stop {
+  readonly containerId: string;
+  readonly reason: StopReason;
+  /** the span of finger grades to expect, 1 to 5 */
+  readonly expected: { readonly driest: number; readonly wettest: number };
+}
+
+/** A bag that needs nothing this time, with when it does. */
+export interface Later {
+  readonly containerId: string;
+  /** local time; undefined when it is beyond the days looked at */
+  readonly lookAt: string | undefined;
+}
+
+export interface RoundPlan {
+  readonly stops: readonly Stop[];
+  readonly later: readonly Later[];
+}
+
+/**
+ * Turns what is known of each bag into one walk: the bags to look at now, stand by stand in the grower's own
+ * order, and the rest with the time of their next look. An empty bag (nothing planted) is not on the round.
+ */
+export function planRound(
+  waters: readonly BagWater[],
+  containers: readonly Container[],
+  stands: readonly Stand[],
+): RoundPlan {
+  const byId = new Map(waters.map((w) => [w.containerId, w]));
+  const stops: Stop[] = [];
+  const later: Later[] = [];
+  for (const container of inWalkingOrder(containers, stands)) {
+    const water = byId.get(container.id);
+    if (!water || water.daysSincePlanting === undefined) continue;
+    const { nextLook, rounds } = water.ahead;
+    if (nextLook.kind !== 'now') {
+      later.push({ containerId: container.id, lookAt: nextLook.kind === 'at' ? nextLook.at : undefined });
+      continue;
+    }
+    stops.push({
+      containerId: container.id,
+      reason: water.hasBeenLookedAt
+        ? {
+            kind: 'may-be-dry',
+            chanceNow: water.estimate.chanceDry,
+            chanceNextRound: rounds[0]?.chanceDry ?? water.estimate.chanceDry,
+          }
+        : { kind: 'never-looked' },
+      expected: expectedGrades(water),
+    });
+  }
+  return { stops, later };
+}
+
+/** Containers in the order of the walk: by stand, then by their place in it. */
+export function inWalkingOrder(
+  containers: readonly Container[],
+  stands: readonly Stand[],
+): readonly Container[] {
+  const orderOf = new Map(stands.map((s) => [s.id, s.order]));
+  return [...containers].sort(
+    (a, b) =>
+      (orderOf.get(a.standId) ?? Infinity) - (orderOf.get(b.standId) ?? Infinity) ||
+      a.order - b.order ||
+      (a.id < b.id ? -1 : 1),
+  );
+}
+
+/** The span of finger grades that an estimate leads one to expect. */
+export function expectedGrades(water: BagWater): { readonly driest: number; readonly wettest: number } {
+  const { low, high } = water.estimate.share;
+  return { driest: fingerGradeOf(low), wettest: fingerGradeOf(high) };
+}

@@ -1,0 +1,85 @@
+import { fieldUnit, quantityOf, type Purpose, type UnitSystem } from './systems.ts';
+import { toInner, UNITS, type UnitName } from './units.ts';
+
+/** What was typed, read: the inner value, and number, unit and text as entered so that nothing is lost. */
+export interface Amount {
+  readonly inner: number;
+  readonly value: number;
+  readonly unit: UnitName;
+  readonly text: string;
+}
+
+export type AmountResult =
+  | { readonly ok: true; readonly amount: Amount }
+  | { readonly ok: false; readonly reason: 'empty' | 'not-a-number' | 'unknown-unit' | 'wrong-quantity' };
+
+const FRACTIONS: Record<string, number> = {
+  '¼': 0.25,
+  '½': 0.5,
+  '¾': 0.75,
+  '⅓': 1 / 3,
+  '⅔': 2 / 3,
+  '⅛': 0.125,
+};
+
+/** sign, then "1 1/2" or "1/2" or "13.5" or "13½", then whatever stands for the unit */
+const NUMBER_THEN_UNIT =
+  /^(?<sign>[-+]?)\s*(?:(?:(?<whole>\d+)\s+)?(?<top>\d+)\s*\/\s*(?<bottom>\d+)|(?<decimal>\d*(?:[.,]\d+)?)\s*(?<glyph>[¼½¾⅓⅔⅛])?)\s*(?<unit>.*)$/u;
+
+/**
+ * Reads an amount as people type it: "38", "38 L", "10 gal", "1 1/2 in", "13½″", "0,45 kg", "5 ft 6 in".
+ * A bare number takes the unit of the field in the grower's system. "gal" and "pt" mean the US measure except
+ * for a grower who works in UK units, to whom they are imperial.
+ *
+ * @example
+ * parseAmount('13½ in', 'size', 'metric')
+ * // => { ok: true, amount: { inner: 342.9, value: 13.5, unit: 'inch', text: '13½ in' } }
+ */
+export function parseAmount(text: string, purpose: Purpose, system: UnitSystem): AmountResult {
+  const typed = text.trim();
+  if (typed === '') return { ok: false, reason: 'empty' };
+  const feet = /^(\d+(?:[.,]\d+)?)\s*(?:ft|feet|foot|'|′)\s*(\d.*)$/i.exec(typed);
+  if (feet) return feetAndInches(feet, typed, purpose, system);
+  const match = NUMBER_THEN_UNIT.exec(typed)?.groups;
+  const number = match ? readNumber(match) : undefined;
+  if (!match || number === undefined) return { ok: false, reason: 'not-a-number' };
+  const word = (match.unit ?? '').trim();
+  const unit = word === '' ? fieldUnit(system, purpose) : findUnit(word, system);
+  if (unit === undefined) return { ok: false, reason: 'unknown-unit' };
+  if (UNITS[unit].quantity !== quantityOf(purpose)) return { ok: false, reason: 'wrong-quantity' };
+  return { ok: true, amount: { inner: toInner(number, unit), value: number, unit, text: typed } };
+}
+
+function feetAndInches(
+  match: RegExpExecArray,
+  text: string,
+  purpose: Purpose,
+  system: UnitSystem,
+): AmountResult {
+  const rest = /[a-z"″]/i.test(match[2] ?? '') ? (match[2] ?? '') : `${match[2] ?? ''} in`;
+  const inches = parseAmount(rest, purpose, system);
+  if (!inches.ok) return inches;
+  const inner = toInner(Number((match[1] ?? '').replace(',', '.')), 'foot') + inches.amount.inner;
+  return { ok: true, amount: { inner, value: inner / UNITS.foot.factor, unit: 'foot', text } };
+}
+
+function readNumber(match: Record<string, string | undefined>): number | undefined {
+  const { sign, whole, top, bottom, decimal, glyph } = match;
+  if (top === undefined && !decimal && glyph === undefined) return undefined;
+  const fraction =
+    top !== undefined ? Number(top) / Number(bottom) : glyph !== undefined ? (FRACTIONS[glyph] ?? 0) : 0;
+  const number = Number((whole ?? decimal ?? '').replace(',', '.') || '0') + fraction;
+  if (!Number.isFinite(number)) return undefined;
+  return sign === '-' ? -number : number;
+}
+
+function findUnit(word: string, system: UnitSystem): UnitName | undefined {
+  const wanted = word.toLowerCase().replace(/\.$/, '');
+  if (system === 'uk' && /^(gal|gallons?)$/.test(wanted)) return 'imperialGallon';
+  if (system === 'uk' && /^(pt|pints?)$/.test(wanted)) return 'imperialPint';
+  const names = Object.keys(UNITS) as UnitName[];
+  return names.find((name) => {
+    const { symbol, spellings } = UNITS[name] as { symbol: string; spellings: readonly string[] };
+    return symbol.toLowerCase() === wanted || spellings.includes(wanted);
+  });
+}

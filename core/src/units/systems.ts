@@ -1,0 +1,101 @@
+import { fromInner, UNITS, type Quantity, type UnitName } from './units.ts';
+
+/** The three ways of writing amounts that a grower can choose in Settings. */
+export type UnitSystem = 'metric' | 'us' | 'uk';
+
+/** What an amount is for decides its unit: a bag and a spoon are both volumes, but nobody says "0.015 L". */
+export type Purpose =
+  'bag' | 'drink' | 'size' | 'depth' | 'height' | 'crop' | 'weight' | 'temperature' | 'rain';
+
+interface Choice {
+  readonly unit: UnitName;
+  /** digits after the point that are worth showing */
+  readonly digits: number;
+  /** below this inner value the `small` unit reads better */
+  readonly smallBelow?: number;
+  readonly small?: { readonly unit: UnitName; readonly digits: number };
+}
+
+const METRIC: Record<Purpose, Choice> = {
+  bag: { unit: 'litre', digits: 0, smallBelow: 10, small: { unit: 'litre', digits: 1 } },
+  drink: { unit: 'litre', digits: 1, smallBelow: 0.3, small: { unit: 'millilitre', digits: 0 } },
+  size: { unit: 'centimetre', digits: 1 },
+  depth: { unit: 'centimetre', digits: 1 },
+  height: { unit: 'metre', digits: 2, smallBelow: 1000, small: { unit: 'centimetre', digits: 0 } },
+  crop: { unit: 'kilogram', digits: 2, smallBelow: 1, small: { unit: 'gram', digits: 0 } },
+  weight: { unit: 'kilogram', digits: 0 },
+  temperature: { unit: 'celsius', digits: 0 },
+  rain: { unit: 'millimetre', digits: 1 },
+};
+
+const US: Record<Purpose, Choice> = {
+  bag: { unit: 'usGallon', digits: 1 },
+  drink: { unit: 'usGallon', digits: 2, smallBelow: 0.47, small: { unit: 'usCup', digits: 1 } },
+  size: { unit: 'inch', digits: 1 },
+  depth: { unit: 'inch', digits: 1 },
+  height: { unit: 'foot', digits: 1, smallBelow: 914.4, small: { unit: 'inch', digits: 0 } },
+  crop: { unit: 'pound', digits: 2, smallBelow: 0.4536, small: { unit: 'ounce', digits: 1 } },
+  weight: { unit: 'pound', digits: 0 },
+  temperature: { unit: 'fahrenheit', digits: 0 },
+  rain: { unit: 'inch', digits: 2 },
+};
+
+const UK: Record<Purpose, Choice> = {
+  ...US,
+  bag: METRIC.bag,
+  drink: { unit: 'imperialGallon', digits: 2, smallBelow: 1.13, small: { unit: 'imperialPint', digits: 1 } },
+  temperature: METRIC.temperature,
+  rain: METRIC.rain,
+};
+
+const SYSTEMS: Record<UnitSystem, Record<Purpose, Choice>> = { metric: METRIC, us: US, uk: UK };
+
+/** The unit that a form field of this purpose is typed in when no unit is written. */
+export function fieldUnit(system: UnitSystem, purpose: Purpose): UnitName {
+  const choice = SYSTEMS[system][purpose];
+  // a bare number in a height field means the small unit: nobody types 0.34 for a seedling
+  return purpose === 'height' && choice.small ? choice.small.unit : choice.unit;
+}
+
+/**
+ * An inner value as number and unit in the grower's system, rounded to what is worth showing.
+ *
+ * @example
+ * showParts(0.45, 'crop', 'metric')
+ * // => { number: '450', symbol: 'g' }
+ */
+export function showParts(
+  inner: number,
+  purpose: Purpose,
+  system: UnitSystem,
+): { readonly number: string; readonly symbol: string } {
+  const choice = SYSTEMS[system][purpose];
+  const isSmall =
+    choice.small !== undefined && choice.smallBelow !== undefined && Math.abs(inner) < choice.smallBelow;
+  const { unit, digits } = isSmall && choice.small ? choice.small : choice;
+  return { number: trimmed(fromInner(inner, unit), digits), symbol: UNITS[unit].symbol };
+}
+
+/**
+ * An inner value in words, in the grower's system.
+ *
+ * @example
+ * show(37.85412, 'bag', 'us')
+ * // => '10 gal'
+ */
+export function show(inner: number, purpose: Purpose, system: UnitSystem): string {
+  const { number, symbol } = showParts(inner, purpose, system);
+  return `${number} ${symbol}`;
+}
+
+/** A number with at most `digits` after the point and no trailing zeros: 12.50 is shown as 12.5. */
+export function trimmed(value: number, digits: number): string {
+  const text = value.toFixed(digits);
+  const short = text.includes('.') ? text.replace(/\.?0+$/, '') : text;
+  return short === '-0' ? '0' : short;
+}
+
+/** What kind of quantity each purpose measures; parsing needs it to refuse "12 kg" as a length. */
+export function quantityOf(purpose: Purpose): Quantity {
+  return UNITS[METRIC[purpose].unit].quantity;
+}

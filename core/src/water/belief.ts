@@ -1,0 +1,212 @@
+import { afterGain, afterLoss } from './stress.ts';
+
+/** Cells along relative available water (0 to 1) and along the log of the use multiplier. */
+export const WATER_CELLS = 40;
+export const USE_CELLS = 25;
+
+const LOG_USE_REACH = 1.5;
+const LOG_USE_STEP = (2 * LOG_USE_REACH) / (USE_CELLS - 1);
+
+/** Relative available water at the middle of each cell. */
+export const WATER_MIDDLES: readonly number[] = Array.from(
+  { length: WATER_CELLS },
+  (_, i) => (i + 0.5) / WATER_CELLS,
+);
+/** The use multiplier of each column. */
+export const USE_MULTIPLIERS: readonly number[] = Array.from({ length: USE_CELLS }, (_, j) =>
+  Math.exp(-LOG_USE_REACH + j * LOG_USE_STEP),
+);
+
+/** Three points that stand for a normal variable: mean and variance are exact (Gauss–Hermite). */
+const POINTS = [
+  { z: -Math.sqrt(3), weight: 1 / 6 },
+  { z: 0, weight: 2 / 3 },
+  { z: Math.sqrt(3), weight: 1 / 6 },
+] as const;
+
+/**
+ * What is believed of one bag: a distribution over (relative available water, use multiplier) on a grid.
+ *
+ * The one mutable thing in core, for speed: a run owns its belief and hands out plain summaries of it. Cells are
+ * stored use-major (`mass[use * WATER_CELLS + water]`) and always sum to 1. A move puts each cell's mass at its
+ * new place by splitting it between the two nearest cells, which keeps both mass and mean.
+ */
+export class Belief {
+  private mass = new Float64Array(WATER_CELLS * USE_CELLS);
+  private spare = new Float64Array(WATER_CELLS * USE_CELLS);
+
+  /** A normal prior over water (cut to 0–1) and a log-normal one over use. */
+  static prior(water: { readonly mean: number; readonly sd: number }, logUseSd: number): Belief {
+    const belief = new Belief();
+    for (let j = 0; j < USE_CELLS; j++) {
+      const logUse = -LOG_USE_REACH + j * LOG_USE_STEP;
+      for (let i = 0; i < WATER_CELLS; i++) {
+        const z = ((WATER_MIDDLES[i] as number) - water.mean) / water.sd;
+        belief.mass[j * WATER_CELLS + i] = Math.exp(-(z * z) / 2 - (logUse / logUseSd) ** 2 / 2);
+      }
+    }
+    belief.normalise();
+    return belief;
+  }
+
+  copy(): Belief {
+    const other = new Belief();
+    other.mass.set(this.mass);
+    return other;
+  }
+
+  /**
+   * Time passes: each column loses its own use, with the doubt of the day's demand, and gains rain.
+   *
+   * @param transpiration unstressed use over the step as a share of available water, at multiplier 1
+   * @param evaporation the same, for what does not depend on the plant
+   * @param spread sd of the loss as a share of it; at most 0.55 is used, so that no point turns negative
+   */
+  use(
+    transpiration: number,
+    evaporation: number,
+    rain: number,
+    depletion: number,
+    spread: number,
+    drift: number,
+  ): void {
+    const sd = Math.min(0.55, spread);
+    this.spare.fill(0);
+    for (let j = 0; j < USE_CELLS; j++) {
+      const asked = transpiration * (USE_MULTIPLIERS[j] as number) + evaporation;
+      const row = j * WATER_CELLS;
+      for (let i = 0; i < WATER_CELLS; i++) {
+        const mass = this.mass[row + i] as number;
+        if (mass < 1e-12) continue;
+        for (const { z, weight } of POINTS) {
+          const left = afterLoss(WATER_MIDDLES[i] as number, asked * (1 + z * sd), depletion);
+          this.put(row, Math.min(1, left + rain), mass * weight);
+        }
+      }
+    }
+    this.swap();
+    if (drift > 0) this.driftUse(drift);
+    this.normalise();
+  }
+
+  /** A drink of a doubtful amount, as shares of available water. */
+  drink(amount: number, sd: number, mix: { readonly dryBelow: number; readonly dryKeeps: number }): void {
+    const places = WATER_MIDDLES.map((w) =>
+      POINTS.map(({ z, weight }) => ({ to: afterGain(w, Math.max(0, amount + z * sd), mix).w, weight })),
+    );
+    this.spare.fill(0);
+    for (let j = 0; j < USE_CELLS; j++) {
+      const row = j * WATER_CELLS;
+      for (let i = 0; i < WATER_CELLS; i++) {
+        const mass = this.mass[row + i] as number;
+        if (mass < 1e-12) continue;
+        for (const { to, weight } of places[i] as (typeof places)[number]) this.put(row, to, mass * weight);
+      }
+    }
+    this.swap();
+    this.normalise();
+  }
+
+  /** Something was seen: every cell is weighted by how likely that is at its water. */
+  observe(chance: (w: number) => number): void {
+    const chances = WATER_MIDDLES.map(chance);
+    for (let j = 0; j < USE_CELLS; j++) {
+      for (let i = 0; i < WATER_CELLS; i++) {
+        const at = j * WATER_CELLS + i;
+        this.mass[at] = (this.mass[at] as number) * (chances[i] as number);
+      }
+    }
+    this.normalise();
+  }
+
+  /** Mean relative available water. */
+  meanWater(): number {
+    return this.waterMarginal().reduce((sum, p, i) => sum + p * (WATER_MIDDLES[i] as number), 0);
+  }
+
+  /** Chance that relative available water is below a level. */
+  chanceBelow(level: number): number {
+    const edge = level * WATER_CELLS;
+    const marginal = this.waterMarginal();
+    let sum = 0;
+    for (let i = 0; i < WATER_CELLS; i++) sum += (marginal[i] as number) * Math.min(1, Math.max(0, edge - i));
+    return sum;
+  }
+
+  /** Relative available water at given chances (ascending), straight within cells. */
+  waterQuantiles(chances: readonly number[]): readonly number[] {
+    const marginal = this.waterMarginal();
+    return chances.map((chance) => {
+      let sum = 0;
+      for (let i = 0; i < WATER_CELLS; i++) {
+        const p = marginal[i] as number;
+        if (sum + p >= chance) return (i + (p > 0 ? (chance - sum) / p : 0)) / WATER_CELLS;
+        sum += p;
+      }
+      return 1;
+    });
+  }
+
+  /** The use multiplier at given chances, straight in its log between columns. */
+  useQuantiles(chances: readonly number[]): readonly number[] {
+    const columns = Array.from({ length: USE_CELLS }, (_, j) => {
+      let sum = 0;
+      for (let i = 0; i < WATER_CELLS; i++) sum += this.mass[j * WATER_CELLS + i] as number;
+      return sum;
+    });
+    return chances.map((chance) => {
+      let sum = 0;
+      for (let j = 0; j < USE_CELLS; j++) {
+        const p = columns[j] as number;
+        if (sum + p >= chance) {
+          const inside = p > 0 ? (chance - sum) / p - 0.5 : 0;
+          return Math.exp(-LOG_USE_REACH + (j + inside) * LOG_USE_STEP);
+        }
+        sum += p;
+      }
+      return Math.exp(LOG_USE_REACH);
+    });
+  }
+
+  private waterMarginal(): Float64Array {
+    const marginal = new Float64Array(WATER_CELLS);
+    for (let j = 0; j < USE_CELLS; j++) {
+      for (let i = 0; i < WATER_CELLS; i++) {
+        marginal[i] = (marginal[i] as number) + (this.mass[j * WATER_CELLS + i] as number);
+      }
+    }
+    return marginal;
+  }
+
+  private put(row: number, w: number, mass: number): void {
+    const place = Math.min(WATER_CELLS - 1, Math.max(0, w * WATER_CELLS - 0.5));
+    const lower = Math.floor(place);
+    const share = place - lower;
+    this.spare[row + lower] = (this.spare[row + lower] as number) + mass * (1 - share);
+    if (share > 0) this.spare[row + lower + 1] = (this.spare[row + lower + 1] as number) + mass * share;
+  }
+
+  /** Use wanders: a three-point step along its log with the variance asked for. */
+  private driftUse(sd: number): void {
+    const side = Math.min(1 / 3, sd ** 2 / (2 * LOG_USE_STEP ** 2));
+    for (let i = 0; i < WATER_CELLS; i++) {
+      for (let j = 0; j < USE_CELLS; j++) {
+        const at = (k: number) =>
+          this.mass[Math.min(USE_CELLS - 1, Math.max(0, k)) * WATER_CELLS + i] as number;
+        this.spare[j * WATER_CELLS + i] = at(j) * (1 - 2 * side) + side * (at(j - 1) + at(j + 1));
+      }
+    }
+    this.swap();
+  }
+
+  private swap(): void {
+    [this.mass, this.spare] = [this.spare, this.mass];
+  }
+
+  private normalise(): void {
+    let sum = 0;
+    for (const mass of this.mass) sum += mass;
+    if (!(sum > 0)) return;
+    for (let at = 0; at < this.mass.length; at++) this.mass[at] = (this.mass[at] as number) / sum;
+  }
+}

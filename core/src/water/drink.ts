@@ -1,0 +1,59 @@
+import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import { inMeasure, type Fills, type MeasureKind } from '../units/index.ts';
+import type { Range, WaterEstimate } from './estimate.ts';
+import type { Look } from './look.ts';
+
+/** Whether to water after a look, why, and how much the bag should take. */
+export interface DrinkAdvice {
+  readonly isWanted: boolean;
+  readonly because: 'felt-dry' | 'before-next-round' | 'enough';
+  /** litres that it should take until it runs through */
+  readonly litres: Range;
+  /** the likely amount in the grower's own can */
+  readonly fills: Fills;
+  /** pours with a pause between; 2 when the mix is so dry that it may repel water */
+  readonly pours: number;
+  readonly isEstablishing: boolean;
+}
+
+/**
+ * What follows a look: a drink when the grade is dry or less, *or* when the next look would otherwise fall before
+ * the next round (model §4; without the second rule dry-outs triple).
+ *
+ * @param estimate the bag's water after the look
+ * @param isDueAgainBeforeNextRound whether the look-ahead from that estimate asks for a look now or sooner than the next round
+ * @param daysSincePlanting youngest plant; in its first `establishingDays` a bag gets part of the amount, close to the stem
+ */
+export function adviseDrink(
+  estimate: WaterEstimate,
+  bag: { readonly availableLitres: number },
+  situation: {
+    readonly look: Look;
+    readonly isDueAgainBeforeNextRound: boolean;
+    readonly daysSincePlanting: number | undefined;
+    readonly measure: { readonly kind: MeasureKind; readonly litres: number };
+  },
+  assumed: Assumed = DEFAULT_ASSUMED,
+): DrinkAdvice {
+  const { look } = situation;
+  const feltDry = look.method === 'finger' ? look.grade <= 2 : look.grade <= 1;
+  const because = feltDry ? 'felt-dry' : situation.isDueAgainBeforeNextRound ? 'before-next-round' : 'enough';
+  const isEstablishing =
+    situation.daysSincePlanting !== undefined && situation.daysSincePlanting < assumed.establishingDays;
+  const part = isEstablishing ? assumed.establishingShare : 1;
+  const toFill = (share: number) =>
+    Math.max(0, 1 - share) * bag.availableLitres * (1 + assumed.runThrough) * part;
+  const litres = {
+    low: toFill(estimate.share.high),
+    likely: toFill(estimate.share.likely),
+    high: toFill(estimate.share.low),
+  };
+  return {
+    isWanted: because !== 'enough',
+    because,
+    litres,
+    fills: inMeasure(litres.likely, situation.measure),
+    pours: estimate.share.likely < assumed.dryBelow + 0.1 ? 2 : 1,
+    isEstablishing,
+  };
+}

@@ -1,0 +1,67 @@
+import { readFileSync } from 'node:fs';
+import { relative, resolve } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { squareSolid } from '../src/bags/index.ts';
+import { habitOf } from '../src/crops/index.ts';
+import { allExamples, examplesIn, sourcesBelow, type DocExample } from './docblock-examples.ts';
+
+const SOURCES = resolve(import.meta.dirname, '../src');
+
+/** Things that examples may name without making them. */
+const FIXTURES = {
+  solid300: squareSolid({ lengthMillimetres: 350, widthMillimetres: 350, heightMillimetres: 300 }),
+  pepperBush: habitOf('pepper', 'bush'),
+  look: {
+    id: 'ent_original',
+    kind: 'look',
+    at: '2026-07-16T18:00:00.000+01:00',
+    recordedAt: '2026-07-16T18:00:00.000+01:00',
+    containerId: 'con_fixture',
+    look: { method: 'finger', grade: 2 },
+  },
+};
+
+async function run(example: DocExample): Promise<unknown> {
+  const module: Record<string, unknown> = (await import(example.file)) as Record<string, unknown>;
+  const scope = { ...FIXTURES, ...module };
+  const evaluate = new Function(...Object.keys(scope), `return (${example.expression});`);
+  return evaluate(...Object.values(scope)) as unknown;
+}
+
+/** Numbers anywhere in a value, compared loosely; everything else exactly. */
+function expectClose(actual: unknown, expected: unknown): void {
+  if (typeof expected === 'number') {
+    const digits = String(expected).split('.')[1]?.length ?? 0;
+    const tolerance = Math.max(Math.abs(expected) * 1e-3, 0.5 * 10 ** -digits);
+    expect(Math.abs((actual as number) - expected)).toBeLessThanOrEqual(tolerance);
+  } else if (expected !== null && typeof expected === 'object') {
+    expect(Object.keys(actual as object).sort()).toEqual(Object.keys(expected).sort());
+    for (const [key, value] of Object.entries(expected)) {
+      expectClose((actual as Record<string, unknown>)[key], value);
+    }
+  } else expect(actual).toEqual(expected);
+}
+
+describe('examples in docblocks', () => {
+  const examples = allExamples(SOURCES);
+
+  it.each(examples.map((e) => [`${relative(SOURCES, e.file)}:${e.line}`, e] as const))('%s', async (_, example) => {
+    const expected: unknown = new Function(`return (${example.expected});`)();
+    const actual = await run(example);
+    if (example.isExact) expect(actual).toEqual(expected);
+    else expectClose(actual, expected);
+  });
+
+  it('are all found: every @example ends in an expectation', () => {
+    const written = sourcesBelow(SOURCES)
+      .map((file) => readFileSync(file, 'utf8').match(/@example/g)?.length ?? 0)
+      .reduce((a, b) => a + b, 0);
+    expect(examples).toHaveLength(written);
+    expect(written).toBeGreaterThan(25);
+  });
+
+  it('the collector reads several lines as one expression', () => {
+    const source = ['/**', ' * @example', ' * add(', ' *   1, 2)', ' * // => 3', ' */'].join('\n');
+    expect(examplesIn('x.ts', source)).toMatchObject([{ expression: 'add(\n1, 2)', expected: '3', line: 5 }]);
+  });
+});

@@ -1,0 +1,85 @@
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
+import importX from 'eslint-plugin-import-x';
+import reactHooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+/** What core may not touch: it gets its clock, its chance and its data as arguments. */
+const IMPURE = [
+  { name: 'fetch', message: 'core takes data as arguments.' },
+  { name: 'window', message: 'core has no interface.' },
+  { name: 'document', message: 'core has no interface.' },
+  { name: 'indexedDB', message: 'core does not store.' },
+];
+
+/**
+ * Imports go one way: core ← store, workers ← section ← places ← app. Places do not import one another.
+ * Each line: a folder, and the folders that may import it.
+ */
+const PLACES = ['round', 'stands', 'season', 'bench', 'tally', 'files'];
+const LAYERS = ['core', 'web/src/store', 'web/src/workers', 'web/src/section', 'web/src/parts', 'places', 'web/src/app'];
+const foldersOf = (layer) =>
+  layer === 'places' ? PLACES.map((p) => `web/src/${p}`) : layer === 'core' ? ['core/src'] : [layer];
+
+const zones = [
+  ...LAYERS.flatMap((layer, i) =>
+    foldersOf(layer).map((target) => ({
+      target: `./${target}`,
+      from: LAYERS.slice(i + 1).flatMap((above) => foldersOf(above).map((folder) => `./${folder}`)),
+      message: 'Imports go one way: core ← store, workers ← section ← parts ← places ← app.',
+    })),
+  ).filter((zone) => zone.from.length > 0),
+  ...PLACES.map((place) => ({
+    target: `./web/src/${place}`,
+    from: PLACES.filter((other) => other !== place).map((other) => `./web/src/${other}`),
+    message: 'Places do not import one another: what two of them need belongs in parts, section, store or core.',
+  })),
+  { target: './core', from: ['./web', './server'], message: 'core imports nothing of the application.' },
+];
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', 'playwright-report/**'] },
+  ...tseslint.configs.strict,
+  {
+    files: ['**/*.{ts,tsx,js,mjs}'],
+    plugins: { 'import-x': importX, 'react-hooks': reactHooks },
+    settings: {
+      'import-x/resolver-next': [createTypeScriptImportResolver({ project: ['core', 'web', 'server', 'e2e'] })],
+    },
+    languageOptions: { globals: { ...globals.node, ...globals.browser } },
+    rules: {
+      'import-x/no-restricted-paths': ['error', { zones }],
+      'import-x/no-cycle': ['error', { ignoreExternal: true }],
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      'no-console': 'error',
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', ...IMPURE],
+      'no-restricted-imports': [
+        'error',
+        { patterns: ['react*', '@mui/*', 'dexie*', '@tanstack/*', 'express*', 'apexcharts*', 'node:*'] },
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'core takes its random source as an argument.' },
+        { object: 'Date', property: 'now', message: 'core takes the time as an argument.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'core takes the time as an argument.',
+        },
+      ],
+    },
+  },
+  { files: ['scripts/**', 'core/bench/**', 'server/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+  { files: ['core/test/**'], rules: { '@typescript-eslint/no-implied-eval': 'off' } },
+);
