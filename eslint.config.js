@@ -17,7 +17,15 @@ const IMPURE = [
  * Each line: a folder, and the folders that may import it.
  */
 const PLACES = ['round', 'stands', 'season', 'bench', 'tally', 'files'];
-const LAYERS = ['core', 'web/src/store', 'web/src/workers', 'web/src/section', 'web/src/parts', 'places', 'web/src/app'];
+const LAYERS = [
+  'core',
+  'web/src/store',
+  'web/src/workers',
+  'web/src/section',
+  'web/src/parts',
+  'places',
+  'web/src/app',
+];
 const foldersOf = (layer) =>
   layer === 'places' ? PLACES.map((p) => `web/src/${p}`) : layer === 'core' ? ['core/src'] : [layer];
 
@@ -32,7 +40,8 @@ const zones = [
   ...PLACES.map((place) => ({
     target: `./web/src/${place}`,
     from: PLACES.filter((other) => other !== place).map((other) => `./web/src/${other}`),
-    message: 'Places do not import one another: what two of them need belongs in parts, section, store or core.',
+    message:
+      'Places do not import one another: what two of them need belongs in parts, section, store or core.',
   })),
   { target: './core', from: ['./web', './server'], message: 'core imports nothing of the application.' },
 ];
@@ -44,14 +53,15 @@ export default tseslint.config(
     files: ['**/*.{ts,tsx,js,mjs}'],
     plugins: { 'import-x': importX, 'react-hooks': reactHooks },
     settings: {
-      'import-x/resolver-next': [createTypeScriptImportResolver({ project: ['core', 'web', 'server', 'e2e'] })],
+      'import-x/resolver-next': [
+        createTypeScriptImportResolver({ project: ['core', 'web', 'server', 'e2e'] }),
+      ],
     },
     languageOptions: { globals: { ...globals.node, ...globals.browser } },
     rules: {
       'import-x/no-restricted-paths': ['error', { zones }],
       'import-x/no-cycle': ['error', { ignoreExternal: true }],
-      'react-hooks/rules-of-hooks': 'error',
-      'react-hooks/exhaustive-deps': 'error',
+
       '@typescript-eslint/consistent-type-imports': 'error',
       'no-console': 'error',
       eqeqeq: 'error',
@@ -81,5 +91,9 @@ export default tseslint.config(
     },
   },
   { files: ['scripts/**', 'core/bench/**', 'server/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+  {
+    files: ['web/**/*.{ts,tsx}'],
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
   { files: ['core/test/**'], rules: { '@typescript-eslint/no-implied-eval': 'off' } },
 );

@@ -45,12 +45,15 @@ function expectClose(actual: unknown, expected: unknown): void {
 describe('examples in docblocks', () => {
   const examples = allExamples(SOURCES);
 
-  it.each(examples.map((e) => [`${relative(SOURCES, e.file)}:${e.line}`, e] as const))('%s', async (_, example) => {
-    const expected: unknown = new Function(`return (${example.expected});`)();
-    const actual = await run(example);
-    if (example.isExact) expect(actual).toEqual(expected);
-    else expectClose(actual, expected);
-  });
+  it.each(examples.map((e) => [`${relative(SOURCES, e.file)}:${e.line}`, e] as const))(
+    '%s',
+    async (_, example) => {
+      const expected: unknown = new Function(`return (${example.expected});`)();
+      const actual = await run(example);
+      if (example.isExact) expect(actual).toEqual(expected);
+      else expectClose(actual, expected);
+    },
+  );
 
   it('are all found: every @example ends in an expectation', () => {
     const written = sourcesBelow(SOURCES)

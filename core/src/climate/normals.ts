@@ -16,7 +16,7 @@ export interface MonthNormal {
  * @returns January first
  * @example
  * defaultNormals(51)[6].maxCelsius
- * // ≈> 22.3
+ * // ≈> 22.7
  */
 export function defaultNormals(latitudeDegrees: number): readonly MonthNormal[] {
   const lat = within('latitudeDegrees', latitudeDegrees, -66, 66);

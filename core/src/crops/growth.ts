@@ -7,7 +7,7 @@ import type { Habit } from './crop.ts';
  * @param days since planting; a negative number counts as 0
  * @example
  * grownShare(0, 10)
- * // ≈> 0.0639
+ * // ≈> 0.064
  */
 export function grownShare(days: number, weeksToFull: number): number {
   const full = weeksToFull * 7;

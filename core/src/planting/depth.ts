@@ -50,8 +50,8 @@ export interface PlantingPlace {
  * How deep to plant a seedling, upright.
  *
  * Method (handbook 5, model §5): crops that stay level are planted with nothing buried. Tomatoes are buried as far
- * as the school's crown allows, never so far that a graft comes within its margin of the surface, and never so
- * far that the first leaf to stay would lie on the mix. Where the bag is too shallow for that, the result says so
+ * as the school's crown allows and never so far that a graft comes within its margin of the surface; leaves that
+ * would be under the mix or lie on it are stripped. Where the bag is too shallow for that, the result says so
  * and carries the deepest planting that does go in.
  *
  * @throws RundelError when the school is unknown or the mix is not 20–1200 mm deep
@@ -72,33 +72,22 @@ export function planUpright(
   const below = school?.below === 'none' ? 0 : assumed.mixBelowBall;
   const wanted = school ? wantedDepth(seedling, school, assumed) : { buried: 0, limit: 'level' as const };
   const roomForStem = mixMillimetres - below - seedling.ballMillimetres;
-  if (school?.below === 'none' && roomForStem >= 0) {
-    // this school takes whatever the bag gives, so the bag may decide without anything "not fitting"
-    const buried = clearOfLeaves(seedling, Math.min(wanted.buried, roomForStem), assumed);
-    const limit = wanted.buried <= roomForStem ? wanted.limit : 'bag';
-    return { kind: 'upright', school, planting: upright(seedling, buried, limit, mixMillimetres, assumed) };
+  const reached = Math.min(wanted.buried, roomForStem);
+  const isWhole = reached === wanted.buried;
+  // the school of the bottom takes whatever the bag gives: there the bag may decide without anything "not fitting"
+  if (reached >= 0 && (isWhole || school?.below === 'none')) {
+    const limit = isWhole ? wanted.limit : 'bag';
+    return { kind: 'upright', school, planting: upright(seedling, reached, limit, mixMillimetres, assumed) };
   }
-  const buried = clearOfLeaves(seedling, wanted.buried, assumed);
-  if (buried <= roomForStem) {
-    return {
-      kind: 'upright',
-      school,
-      planting: upright(seedling, buried, wanted.limit, mixMillimetres, assumed),
-    };
-  }
-  const deepest = Math.min(roomForStem, buried);
-  // the ball alone may use the loose mix below it up: level crops and the last resort stand on the base
-  const lastResort = deepest < 0 && seedling.ballMillimetres <= mixMillimetres ? 0 : deepest;
+  // as a last resort the ball gives up the loose mix below it and stands on the base
+  const instead = reached < 0 && seedling.ballMillimetres <= mixMillimetres ? 0 : reached;
   return {
     kind: 'does-not-fit',
     school,
-    wantedHoleMillimetres: buried + seedling.ballMillimetres,
+    wantedHoleMillimetres: wanted.buried + seedling.ballMillimetres,
     mixMillimetres,
-    neededMixMillimetres: buried + seedling.ballMillimetres + below,
-    instead:
-      lastResort >= 0
-        ? upright(seedling, clearOfLeaves(seedling, lastResort, assumed), 'bag', mixMillimetres, assumed)
-        : undefined,
+    neededMixMillimetres: wanted.buried + seedling.ballMillimetres + below,
+    instead: instead >= 0 ? upright(seedling, instead, 'bag', mixMillimetres, assumed) : undefined,
   };
 }
 
@@ -153,13 +142,6 @@ function deepestByCrown(seedling: Seedling, school: DepthSchool, assumed: Assume
       return (leaves.at(-2) ?? stem) - assumed.leafClearance;
     }
   }
-}
-
-/** Pulls a depth up so that the first leaf to stay does not lie on the mix. */
-function clearOfLeaves(seedling: Seedling, buried: number, assumed: Assumed): number {
-  const firstToStay = leafHeights(seedling, assumed.bareStemShare).find((height) => height >= buried);
-  if (firstToStay === undefined) return buried;
-  return Math.max(0, Math.min(buried, firstToStay - assumed.leafClearance));
 }
 
 function upright(

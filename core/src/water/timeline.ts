@@ -56,7 +56,7 @@ export function timeline(
     const daylight = daylightHours(latitudeDegrees, dayOfYear(day.day));
     let hour = day.day === dayOf(from) ? hourOf(from) : 0;
     const last = day.day === dayOf(to) ? hourOf(to) : 24;
-    const use = (until: number) => {
+    const passUntil = (until: number) => {
       if (until <= hour) return;
       const share = shareOfDay(hour, until, daylight);
       const days = (until - hour) / 24;
@@ -77,10 +77,10 @@ export function timeline(
       event !== undefined && dayOf(event.at) <= day.day;
       event = sorted[++next]
     ) {
-      use(Math.min(last, hourOf(event.at)));
+      passUntil(Math.min(last, hourOf(event.at)));
       steps.push({ kind: 'event', event });
     }
-    use(last);
+    passUntil(last);
   }
   for (const event of sorted.slice(next)) steps.push({ kind: 'event', event });
   return steps;

@@ -1,0 +1,155 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  elementsFromLabel,
+  fromInner,
+  hoseLitresPerSecond,
+  inMeasure,
+  kilogramsOfLitres,
+  parseAmount,
+  show,
+  showParts,
+  toInner,
+  UNITS,
+  type Purpose,
+  type UnitName,
+  type UnitSystem,
+} from './index.ts';
+
+const names = Object.keys(UNITS) as UnitName[];
+
+describe('units', () => {
+  it('a round trip through any unit loses nothing', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...names),
+        fc.double({ min: -500, max: 5000, noNaN: true }),
+        (name, value) => {
+          expect(fromInner(toInner(value, name), name)).toBeCloseTo(value, 8);
+        },
+      ),
+    );
+  });
+
+  it.each([
+    ['usGallon', 3.785412],
+    ['imperialGallon', 4.54609],
+    ['cubicFoot', 28.316847],
+    ['usDryQuart', 1.101221],
+    ['usTablespoon', 0.014787],
+    ['inch', 25.4],
+    ['pound', 0.45359237],
+  ] as const)('one %s is %d inside', (name, inner) => {
+    expect(toInner(1, name)).toBe(inner);
+  });
+
+  it('231 cubic inches are one US gallon', () => {
+    expect(fromInner(toInner(231, 'cubicInch'), 'usGallon')).toBeCloseTo(1, 5);
+  });
+
+  it('knows the fixed points of the thermometer', () => {
+    expect(toInner(32, 'fahrenheit')).toBeCloseTo(0, 10);
+    expect(toInner(212, 'fahrenheit')).toBeCloseTo(100, 10);
+    expect(fromInner(-40, 'fahrenheit')).toBeCloseTo(-40, 10);
+  });
+
+  it('turns labels into elements, and spoons into mass by the product and not by water', () => {
+    expect(elementsFromLabel({ n: 10, p2o5: 10, k2o: 10 })).toEqual({ n: 10, p: 4.364, k: 8.301 });
+    expect(kilogramsOfLitres(0.03, 0.9)).toBeCloseTo(0.027, 10);
+  });
+});
+
+describe('reading amounts as they are typed', () => {
+  it.each([
+    ['38', 'bag', 'metric', 38, 'litre'],
+    ['38 L', 'bag', 'us', 38, 'litre'],
+    ['10 gal', 'bag', 'metric', 37.85412, 'usGallon'],
+    ['10 gal', 'bag', 'uk', 45.4609, 'imperialGallon'],
+    ['1 1/2 in', 'size', 'metric', 38.1, 'inch'],
+    ['1/2 in', 'size', 'metric', 12.7, 'inch'],
+    ['13½″', 'size', 'us', 342.9, 'inch'],
+    ['½', 'size', 'us', 12.7, 'inch'],
+    ['0,45 kg', 'crop', 'metric', 0.45, 'kilogram'],
+    ['1 lb', 'crop', 'metric', 0.45359237, 'pound'],
+    ['5 ft 6 in', 'height', 'us', 1676.4, 'foot'],
+    ['5\' 6"', 'height', 'us', 1676.4, 'foot'],
+    ['34', 'height', 'metric', 340, 'centimetre'],
+    ['-3', 'temperature', 'metric', -3, 'celsius'],
+    ['86 F', 'temperature', 'metric', 30, 'fahrenheit'],
+  ] as const)('%s as a %s in %s', (text, purpose, system, inner, unit) => {
+    const read = parseAmount(text, purpose, system);
+    expect(read).toMatchObject({ ok: true, amount: { unit } });
+    if (read.ok) expect(read.amount.inner).toBeCloseTo(inner, 6);
+  });
+
+  it.each([
+    ['', 'empty'],
+    ['  ', 'empty'],
+    ['about a can', 'not-a-number'],
+    ['12 parsecs', 'unknown-unit'],
+    ['12 kg', 'wrong-quantity'],
+  ] as const)('refuses "%s" as a length: %s', (text, reason) => {
+    expect(parseAmount(text, 'size', 'metric')).toEqual({ ok: false, reason });
+  });
+
+  it('keeps the text as entered', () => {
+    const read = parseAmount(' 2 1/4 gal ', 'drink', 'us');
+    expect(read.ok && read.amount.text).toBe('2 1/4 gal');
+  });
+
+  it('reads back what it shows, in every system and for every purpose, to the digits shown', () => {
+    const purposes: Purpose[] = [
+      'bag',
+      'drink',
+      'size',
+      'depth',
+      'height',
+      'crop',
+      'weight',
+      'temperature',
+      'rain',
+    ];
+    const systems: UnitSystem[] = ['metric', 'us', 'uk'];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...purposes),
+        fc.constantFrom(...systems),
+        fc.double({ min: 0.5, max: 90, noNaN: true }),
+        (purpose, system, inner) => {
+          const text = show(inner, purpose, system);
+          const read = parseAmount(text, purpose, system);
+          expect(read.ok).toBe(true);
+          if (read.ok) expect(show(read.amount.inner, purpose, system)).toBe(text);
+        },
+      ),
+    );
+  });
+});
+
+describe('showing amounts', () => {
+  it('picks the unit that people say', () => {
+    expect(show(0.25, 'drink', 'metric')).toBe('250 mL');
+    expect(show(6.5, 'drink', 'metric')).toBe('6.5 L');
+    expect(show(1290, 'height', 'metric')).toBe('1.29 m');
+    expect(show(175, 'depth', 'us')).toBe('6.9 in');
+    expect(showParts(30, 'temperature', 'us')).toEqual({ number: '86', symbol: '°F' });
+  });
+});
+
+describe("the grower's own measures", () => {
+  it('counts a can in quarters and never proposes none of it for a thirsty bag', () => {
+    const can = { kind: 'can', litres: 9 } as const;
+    expect(inMeasure(6.6, can)).toEqual({ count: 0.75, litres: 6.75 });
+    expect(inMeasure(0.2, can).count).toBe(0.25);
+    expect(inMeasure(0, can)).toEqual({ count: 0, litres: 0 });
+  });
+
+  it('counts a hose in seconds', () => {
+    expect(inMeasure(6, { kind: 'hose', litres: hoseLitresPerSecond(10, 40) }).count).toBe(24);
+  });
+
+  it('refuses a bucket test that took no time', () => {
+    expect(() => hoseLitresPerSecond(10, 0)).toThrow(/seconds/);
+    expect(() => hoseLitresPerSecond(-1, 10)).toThrow(/bucketLitres/);
+  });
+});

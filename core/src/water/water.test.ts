@@ -1,0 +1,426 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
+import { completeWeather, defaultNormals, type KnownDay } from '../climate/index.ts';
+import {
+  adviseDrink,
+  afterGain,
+  afterLoss,
+  availableLitres,
+  Belief,
+  bagDepletion,
+  chanceOfLook,
+  demandOfDay,
+  lookAhead,
+  mulchFactor,
+  normalBelow,
+  runFilter,
+  timeline,
+  waterBalance,
+  type UseStep,
+  type WaterBag,
+  type WaterEvent,
+} from './index.ts';
+
+const SITE = { latitudeDegrees: 51, normals: defaultNormals(51) };
+const figures = { fullHeightMillimetres: 2000, canopySquareMetres: 0.6, weeksToFull: 10 };
+
+const bag: WaterBag = {
+  availableLitres: 8,
+  topSquareMetres: 0.11,
+  breathingSquareMetres: 0.3,
+  mulchMillimetres: 50,
+  underCover: true,
+  plants: [{ plantedOn: '2026-05-10', kc: 1.15, depletion: 0.4, figures }],
+};
+
+const at = (day: string, hour: string) => `${day}T${hour}:00.000+01:00`;
+const look = (day: string, grade: number, hour = '18:00'): WaterEvent => ({
+  kind: 'look',
+  id: `ent_look${day}${hour}`,
+  at: at(day, hour),
+  look: { method: 'finger', grade },
+});
+const drink = (day: string, litres: number, hour = '18:05', ranThrough = false): WaterEvent => ({
+  kind: 'drink',
+  id: `ent_drink${day}${hour}`,
+  at: at(day, hour),
+  litres,
+  isMeasured: true,
+  ranThrough,
+});
+
+function steps(
+  events: readonly WaterEvent[],
+  to = at('2026-07-16', '18:30'),
+  known: readonly KnownDay[] = [],
+) {
+  const weather = completeWeather(known, SITE, '2026-07-01', '2026-08-01');
+  return timeline(bag, weather, events, at('2026-07-01', '08:00'), to, 51);
+}
+
+describe('capacity and demand', () => {
+  it('a shallow bag holds more for its litres than a deep one', () => {
+    const mix = { capacity: 0.56, unavailable: 0.28 };
+    expect(availableLitres(mix, 30, 150)).toBeGreaterThan(availableLitres(mix, 30, 300));
+    expect(availableLitres(mix, 30, 300)).toBeCloseTo(8.4, 10);
+  });
+
+  it('mulch halves evaporation at 25 mm and leaves a fifth at 75', () => {
+    expect(mulchFactor(0, 25)).toBe(1);
+    expect(mulchFactor(25, 25)).toBe(0.5);
+    expect(mulchFactor(75, 25)).toBeCloseTo(0.2, 2);
+  });
+
+  it('demand is Kc × ETo × canopy, in litres, and rain only falls outdoors', () => {
+    const [day] = completeWeather(
+      [{ day: '2026-07-16', minCelsius: 13, maxCelsius: 29, rainMillimetres: 10 }],
+      SITE,
+      '2026-07-16',
+      '2026-07-16',
+    );
+    if (!day) throw new Error('one day was asked for');
+    const open = demandOfDay({ ...bag, underCover: false }, day);
+    // 67 days of 70: canopy 0.6 × grown share 0.878; by hand 1.15 × 5.8… mm × 0.527 m²
+    expect(open.transpirationLitres / (1.15 * day.etoMillimetres)).toBeCloseTo(0.527, 2);
+    expect(open.rainLitres).toBeCloseTo(10 * 0.11 * 0.35, 10);
+    const covered = demandOfDay(bag, day);
+    expect(covered.rainLitres).toBe(0);
+    expect(covered.transpirationLitres).toBeCloseTo(
+      open.transpirationLitres * DEFAULT_ASSUMED.coverDemand,
+      10,
+    );
+  });
+
+  it('a plant drinks from its planting to the day it was cleared', () => {
+    const [day] = completeWeather([], SITE, '2026-07-16', '2026-07-16');
+    if (!day) throw new Error('one day was asked for');
+    const with_ = (plant: Partial<WaterBag['plants'][number]>) =>
+      demandOfDay({ ...bag, plants: bag.plants.map((p) => ({ ...p, ...plant })) }, day).transpirationLitres;
+    expect(with_({ plantedOn: '2026-07-17' })).toBe(0);
+    expect(with_({ clearedOn: '2026-07-16' })).toBe(0);
+    expect(with_({ clearedOn: '2026-07-17' })).toBeGreaterThan(0);
+  });
+
+  it('the thirstiest plant sets the depletion of a bag', () => {
+    expect(bagDepletion({ ...bag, plants: [] })).toBe(0.4);
+    const pepper = { ...(bag.plants[0] as WaterBag['plants'][number]), depletion: 0.3 };
+    expect(bagDepletion({ ...bag, plants: [...bag.plants, pepper] })).toBe(0.3);
+  });
+});
+
+describe('stress and run-through', () => {
+  it('a loss in one step equals the same loss in many', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        fc.double({ min: 0.2, max: 0.6, noNaN: true }),
+        (w, x, p) => {
+          let slow = w;
+          for (let i = 0; i < 10; i++) slow = afterLoss(slow, x / 10, p);
+          expect(slow).toBeCloseTo(afterLoss(w, x, p), 10);
+        },
+      ),
+    );
+  });
+
+  it('water never goes below zero or above full, and what does not stay has drained', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 3, noNaN: true }),
+        (w, x) => {
+          expect(afterLoss(w, x, 0.4)).toBeGreaterThanOrEqual(0);
+          const gain = afterGain(w, x, { dryBelow: 0.25, dryKeeps: 0.6 });
+          expect(gain.w).toBeLessThanOrEqual(1);
+          expect(gain.w - w + gain.drained).toBeCloseTo(x, 12);
+        },
+      ),
+    );
+  });
+});
+
+describe('the water balance', () => {
+  const anyEvents = fc.array(
+    fc.record({
+      day: fc.integer({ min: 1, max: 16 }),
+      hour: fc.integer({ min: 8, max: 17 }),
+      litres: fc.double({ min: 0.1, max: 12, noNaN: true }),
+    }),
+    { maxLength: 30 },
+  );
+
+  it('conserves mass to a billionth of a litre, over any run of drinks, rain and weather', () => {
+    fc.assert(
+      fc.property(
+        anyEvents,
+        fc.boolean(),
+        fc.double({ min: 0, max: 8, noNaN: true }),
+        fc.double({ min: 0.3, max: 3, noNaN: true }),
+        (drinks, underCover, start, use) => {
+          const events = drinks.map(({ day, hour, litres }, i): WaterEvent => ({
+            ...(drink(
+              `2026-07-${String(day).padStart(2, '0')}`,
+              litres,
+              `${String(hour).padStart(2, '0')}:10`,
+            ) as WaterEvent & { kind: 'drink' }),
+            id: `ent_${i}`,
+          }));
+          const outside = { ...bag, underCover };
+          const weather = completeWeather([], SITE, '2026-07-01', '2026-07-16');
+          const all = timeline(
+            outside,
+            weather,
+            events,
+            at('2026-07-01', '08:00'),
+            at('2026-07-16', '18:00'),
+            51,
+          );
+          const days = waterBalance(outside, all, start, '2026-07-01', use);
+          let litres = start;
+          for (const d of days) {
+            expect(d.startLitres).toBeCloseTo(litres, 12);
+            const end =
+              d.startLitres +
+              d.drinkLitres +
+              d.rainLitres -
+              d.usedLitres -
+              d.evaporatedLitres -
+              d.drainedLitres;
+            expect(Math.abs(end - d.endLitres)).toBeLessThan(1e-9);
+            expect(d.endLitres).toBeGreaterThanOrEqual(0);
+            expect(d.endLitres).toBeLessThanOrEqual(bag.availableLitres + 1e-12);
+            litres = d.endLitres;
+          }
+          const poured = events.reduce((sum, e) => sum + (e.kind === 'drink' ? e.litres : 0), 0);
+          expect(days.reduce((sum, d) => sum + d.drinkLitres, 0)).toBeCloseTo(poured, 9);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('does not depend on how the day is cut by looks', () => {
+    const plain = waterBalance(bag, steps([]), 6, '2026-07-01');
+    const cut = waterBalance(
+      bag,
+      steps([look('2026-07-02', 3, '11:00'), look('2026-07-02', 3, '15:00')]),
+      6,
+      '2026-07-01',
+    );
+    expect(cut.at(-1)?.endLitres).toBeCloseTo(plain.at(-1)?.endLitres ?? 0, 10);
+  });
+
+  it('hotter days leave less water', () => {
+    const heat = Array.from({ length: 16 }, (_, i) => ({
+      day: `2026-07-${String(i + 1).padStart(2, '0')}`,
+      minCelsius: 16,
+      maxCelsius: 33,
+    }));
+    const end = (known: readonly KnownDay[]) =>
+      waterBalance(bag, steps([], at('2026-07-04', '18:00'), known), 8, '2026-07-01').at(-1)?.endLitres ?? 0;
+    expect(end(heat)).toBeLessThan(end([]));
+  });
+});
+
+describe('looks', () => {
+  it('the grades of a method share out all chances', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (w) => {
+        const noise = { finger: 0.12, lift: 0.18 };
+        const sum = (method: 'finger' | 'lift', count: number) =>
+          Array.from({ length: count }, (_, i) => chanceOfLook({ method, grade: i + 1 }, w, noise)).reduce(
+            (a, b) => a + b,
+            0,
+          );
+        expect(sum('finger', 5)).toBeCloseTo(1, 4);
+        expect(sum('lift', 3)).toBeCloseTo(1, 4);
+      }),
+    );
+  });
+
+  it('the normal distribution is the tabled one', () => {
+    expect(normalBelow(0)).toBeCloseTo(0.5, 6);
+    expect(normalBelow(1.281552)).toBeCloseTo(0.9, 5);
+    expect(normalBelow(-1.644854)).toBeCloseTo(0.05, 5);
+  });
+});
+
+describe('the filter', () => {
+  it('moves keep mass and mean', () => {
+    const belief = Belief.prior({ mean: 0.7, sd: 0.05 }, 0.2);
+    const before = belief.meanWater();
+    belief.drink(0.1, 0.01, { dryBelow: 0.25, dryKeeps: 0.6 });
+    expect(belief.meanWater()).toBeCloseTo(before + 0.1, 3);
+    expect(belief.chanceBelow(1)).toBeCloseTo(1, 12);
+  });
+
+  it('follows the plain balance when it is told to doubt nothing', () => {
+    const sure = {
+      ...DEFAULT_ASSUMED,
+      useSpread: 0.01,
+      useDrift: 0,
+      demandSpread: 0.001,
+      filledDemandSpread: 0.001,
+      measuredDrink: 0.001,
+    };
+    const events = [drink('2026-07-01', 8, '08:01', true), drink('2026-07-03', 3), drink('2026-07-05', 3)];
+    const all = steps(events, at('2026-07-06', '18:00'));
+    const { estimate } = runFilter(bag, all, sure);
+    const plain = waterBalance(bag, all, 8, '2026-07-01').at(-1)?.endLitres ?? 0;
+    expect(Math.abs(estimate.litres.likely - plain)).toBeLessThan(0.35);
+  });
+
+  it('a wet look never lowers the water and a dry one never raises it', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 2, max: 14 }),
+        fc.double({ min: 0.5, max: 6, noNaN: true }),
+        (day, litres) => {
+          const date = `2026-07-${String(day).padStart(2, '0')}`;
+          const until = at(date, '18:30');
+          const without = runFilter(bag, steps([drink('2026-07-01', litres)], until)).estimate.share.likely;
+          const wet = runFilter(bag, steps([drink('2026-07-01', litres), look(date, 5)], until)).estimate
+            .share.likely;
+          const dry = runFilter(bag, steps([drink('2026-07-01', litres), look(date, 1)], until)).estimate
+            .share.likely;
+          expect(wet).toBeGreaterThanOrEqual(without - 1e-9);
+          expect(dry).toBeLessThanOrEqual(without + 1e-9);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
+  it('learns a thirsty bag from looks that come out drier than expected', () => {
+    const events = [4, 6, 8, 10, 12].flatMap((d) => {
+      const date = `2026-07-${String(d).padStart(2, '0')}`;
+      return [look(date, 1), drink(date, 9, '18:05', true)];
+    });
+    const thirsty = runFilter(bag, steps(events)).estimate.useMultiplier;
+    const modest = runFilter(
+      bag,
+      steps(
+        events.map((e) => (e.kind === 'look' ? { ...e, look: { method: 'finger', grade: 4 } as const } : e)),
+      ),
+    ).estimate.useMultiplier;
+    expect(thirsty.likely).toBeGreaterThan(1.3);
+    expect(modest.likely).toBeLessThan(thirsty.likely / 1.5);
+  });
+
+  it('its range narrows at a look and widens with time', () => {
+    const width = (e: readonly WaterEvent[], until: string) => {
+      const { share } = runFilter(bag, steps(e, until)).estimate;
+      return share.high - share.low;
+    };
+    const before = width([], at('2026-07-02', '18:30'));
+    const after = width([look('2026-07-02', 4)], at('2026-07-02', '18:30'));
+    const later = width([look('2026-07-02', 4)], at('2026-07-04', '18:30'));
+    expect(after).toBeLessThan(before);
+    expect(later).toBeGreaterThan(after);
+  });
+
+  it('records how each entry moved it', () => {
+    const { moves } = runFilter(bag, steps([look('2026-07-03', 2), drink('2026-07-03', 5)])).estimate;
+    expect(moves.map((m) => m.kind)).toEqual(['look', 'drink']);
+    expect(moves[1]?.afterLitres).toBeGreaterThan((moves[1]?.beforeLitres ?? 0) + 3);
+  });
+
+  it('gives the same answer whatever order the entries come in', () => {
+    const events = [look('2026-07-03', 2), drink('2026-07-03', 5), look('2026-07-05', 3)];
+    expect(runFilter(bag, steps([...events].reverse())).estimate).toEqual(
+      runFilter(bag, steps(events)).estimate,
+    );
+  });
+
+  it('survives looks that contradict each other', () => {
+    const { estimate } = runFilter(
+      bag,
+      steps([look('2026-07-03', 5, '18:00'), look('2026-07-03', 1, '18:01')]),
+    );
+    expect(Number.isFinite(estimate.share.likely)).toBe(true);
+  });
+});
+
+describe('looking ahead', () => {
+  const spansFrom = (day: number) =>
+    Array.from({ length: 10 }, (_, i) => {
+      const date = (n: number) => `2026-07-${String(n).padStart(2, '0')}`;
+      const weather = completeWeather([], SITE, '2026-07-01', '2026-07-31');
+      const cut = timeline(bag, weather, [], at(date(day + i), '18:00'), at(date(day + i + 1), '18:00'), 51);
+      return {
+        at: at(date(day + i + 1), '18:00'),
+        hoursAhead: 24 * (i + 1),
+        steps: cut.filter((s): s is UseStep => s.kind === 'use'),
+      };
+    });
+  const beliefAfter = (events: readonly WaterEvent[]) =>
+    runFilter(bag, steps(events, at('2026-07-10', '18:00'))).belief;
+
+  it('the chance of being dry only grows while nobody waters, and a lower risk looks no later', () => {
+    const belief = beliefAfter([drink('2026-07-10', 9, '17:50', true)]);
+    const far = lookAhead(belief, bag, spansFrom(10), 0.3);
+    const chances = far.rounds.map((r) => r.chanceDry);
+    expect([...chances].sort((a, b) => a - b)).toEqual(chances);
+    const index = (risk: number) => {
+      const { nextLook } = lookAhead(belief, bag, spansFrom(10), risk);
+      return nextLook.kind === 'now' ? 0 : nextLook.kind === 'later' ? Infinity : Date.parse(nextLook.at);
+    };
+    expect(index(0.05)).toBeLessThanOrEqual(index(0.3));
+  });
+
+  it('a bag felt dry is looked at now, and its hours to refill are none', () => {
+    const ahead = lookAhead(beliefAfter([look('2026-07-10', 1, '17:50')]), bag, spansFrom(10), 0.15);
+    expect(ahead.nextLook).toEqual({ kind: 'now' });
+    expect(ahead.hoursToRefill.low).toBe(0);
+  });
+
+  it('the hours to refill come in order', () => {
+    const { hoursToRefill } = lookAhead(
+      beliefAfter([drink('2026-07-10', 9, '17:50', true)]),
+      bag,
+      spansFrom(10),
+      0.15,
+    );
+    expect(hoursToRefill.low).toBeLessThan(hoursToRefill.likely ?? 0);
+    expect(hoursToRefill.likely).toBeLessThan(hoursToRefill.high ?? Infinity);
+  });
+});
+
+describe('what follows a look', () => {
+  const can = { kind: 'can', litres: 9 } as const;
+  const advise = (grade: number, isDueAgainBeforeNextRound = false, daysSincePlanting = 60) => {
+    const { estimate } = runFilter(bag, steps([look('2026-07-16', grade)]));
+    return adviseDrink(estimate, bag, {
+      look: { method: 'finger', grade },
+      isDueAgainBeforeNextRound,
+      daysSincePlanting,
+      measure: can,
+    });
+  };
+
+  it('waters what feels dry, and what would not last to the next round', () => {
+    expect(advise(2)).toMatchObject({ isWanted: true, because: 'felt-dry' });
+    expect(advise(3, true)).toMatchObject({ isWanted: true, because: 'before-next-round' });
+    expect(advise(4)).toMatchObject({ isWanted: false, because: 'enough' });
+  });
+
+  it('a drier bag takes more, in two pours when it may repel water', () => {
+    expect(advise(1).litres.likely).toBeGreaterThan(advise(3).litres.likely);
+    expect(advise(1).pours).toBe(2);
+    expect(advise(4, true).pours).toBe(1);
+  });
+
+  it('a newly planted bag gets part of it', () => {
+    const young = advise(2, false, 3);
+    expect(young.isEstablishing).toBe(true);
+    expect(young.litres.likely).toBeCloseTo(advise(2).litres.likely * DEFAULT_ASSUMED.establishingShare, 9);
+  });
+
+  it('the range of litres is in order', () => {
+    const { litres } = advise(2);
+    expect(litres.low).toBeLessThanOrEqual(litres.likely);
+    expect(litres.likely).toBeLessThanOrEqual(litres.high);
+  });
+});
