@@ -13,14 +13,14 @@ const IMPURE = [
 ];
 
 /**
- * Imports go one way: core ← store, workers ← section ← places ← app. Places do not import one another.
+ * Imports go one way: core ← workers ← store ← section ← places ← app. Places do not import one another.
  * Each line: a folder, and the folders that may import it.
  */
 const PLACES = ['round', 'stands', 'season', 'bench', 'tally', 'files'];
 const LAYERS = [
   'core',
-  'web/src/store',
   'web/src/workers',
+  'web/src/store',
   'web/src/section',
   'web/src/parts',
   'places',
@@ -34,7 +34,7 @@ const zones = [
     foldersOf(layer).map((target) => ({
       target: `./${target}`,
       from: LAYERS.slice(i + 1).flatMap((above) => foldersOf(above).map((folder) => `./${folder}`)),
-      message: 'Imports go one way: core ← store, workers ← section ← parts ← places ← app.',
+      message: 'Imports go one way: core ← workers ← store ← section ← parts ← places ← app.',
     })),
   ).filter((zone) => zone.from.length > 0),
   ...PLACES.map((place) => ({

@@ -49,3 +49,26 @@ export function isDay(text: string): boolean {
   const time = Date.parse(text);
   return Number.isFinite(time) && new Date(time).toISOString().slice(0, 10) === text;
 }
+
+/**
+ * An instant as local time with its offset, as entries carry it.
+ *
+ * @param instant milliseconds since 1970, UTC
+ * @param offsetMinutes minutes east of UTC
+ * @example
+ * momentOf(1784221440000, 60)
+ * // => '2026-07-16T18:04:00.000+01:00'
+ */
+export function momentOf(instant: number, offsetMinutes: number): string {
+  const sign = offsetMinutes < 0 ? '-' : '+';
+  const two = (n: number) => String(Math.floor(n)).padStart(2, '0');
+  const offset = `${sign}${two(Math.abs(offsetMinutes) / 60)}:${two(Math.abs(offsetMinutes) % 60)}`;
+  return new Date(instant + offsetMinutes * 60_000).toISOString().replace('Z', offset);
+}
+
+/** Minutes east of UTC in a local time with its offset. */
+export function offsetMinutesOf(at: string): number {
+  const found = /([+-])(\d{2}):(\d{2})$/.exec(at);
+  if (!found) return 0;
+  return (found[1] === '-' ? -1 : 1) * (Number(found[2]) * 60 + Number(found[3]));
+}

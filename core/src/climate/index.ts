@@ -1,5 +1,22 @@
-export { addDays, dayOf, dayOfYear, daysBetween, hourOf, isDay, type Day } from './calendar.ts';
+export {
+  addDays,
+  dayOf,
+  dayOfYear,
+  daysBetween,
+  hourOf,
+  isDay,
+  momentOf,
+  offsetMinutesOf,
+  type Day,
+} from './calendar.ts';
 export { hargreavesSamani } from './hargreaves.ts';
 export { defaultNormals, normalOfDay, type MonthNormal } from './normals.ts';
 export { daylightHours, extraterrestrialRadiation, shareOfDay } from './sun.ts';
 export { completeWeather, type KnownDay, type Site, type WeatherDay } from './weather.ts';
+export {
+  guessColumns,
+  readWeatherTable,
+  type ColumnMapping,
+  type TableReading,
+  type WeatherRow,
+} from './weather-table.ts';

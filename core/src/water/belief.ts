@@ -34,6 +34,7 @@ const POINTS = [
 export class Belief {
   private mass = new Float64Array(WATER_CELLS * USE_CELLS);
   private spare = new Float64Array(WATER_CELLS * USE_CELLS);
+  private marginal: Float64Array | undefined;
 
   /** A normal prior over water (cut to 0–1) and a log-normal one over use. */
   static prior(water: { readonly mean: number; readonly sd: number }, logUseSd: number): Belief {
@@ -70,23 +71,34 @@ export class Belief {
     spread: number,
     drift: number,
   ): void {
-    const sd = Math.min(0.55, spread);
-    this.spare.fill(0);
+    const isStill = transpiration + evaporation + rain < 1e-9;
+    if (!isStill) this.lose(transpiration, evaporation, rain, lossTable(depletion), Math.min(0.55, spread));
+    if (drift > 0) this.driftUse(drift);
+    if (!isStill || drift > 0) this.normalise();
+  }
+
+  private lose(transpiration: number, evaporation: number, rain: number, table: LossTable, sd: number): void {
+    const { mass, spare } = this;
+    spare.fill(0);
     for (let j = 0; j < USE_CELLS; j++) {
       const asked = transpiration * (USE_MULTIPLIERS[j] as number) + evaporation;
       const row = j * WATER_CELLS;
-      for (let i = 0; i < WATER_CELLS; i++) {
-        const mass = this.mass[row + i] as number;
-        if (mass < 1e-12) continue;
-        for (const { z, weight } of POINTS) {
-          const left = afterLoss(WATER_MIDDLES[i] as number, asked * (1 + z * sd), depletion);
-          this.put(row, Math.min(1, left + rain), mass * weight);
+      for (const { z, weight } of POINTS) {
+        const loss = asked * (1 + z * sd);
+        for (let i = 0; i < WATER_CELLS; i++) {
+          const here = mass[row + i] as number;
+          if (here < 1e-11) continue;
+          const left = table.after(i, loss) + rain;
+          // the same split as `put`, written out: this is the hot loop
+          const place = Math.min(WATER_CELLS - 1, Math.max(0, (left < 1 ? left : 1) * WATER_CELLS - 0.5));
+          const lower = place | 0;
+          const upper = here * weight * (place - lower);
+          spare[row + lower] = (spare[row + lower] as number) + here * weight - upper;
+          if (upper > 0) spare[row + lower + 1] = (spare[row + lower + 1] as number) + upper;
         }
       }
     }
     this.swap();
-    if (drift > 0) this.driftUse(drift);
-    this.normalise();
   }
 
   /** A drink of a doubtful amount, as shares of available water. */
@@ -168,13 +180,15 @@ export class Belief {
     });
   }
 
+  /** Mass by water alone; worked out once after each change. */
   private waterMarginal(): Float64Array {
+    if (this.marginal) return this.marginal;
     const marginal = new Float64Array(WATER_CELLS);
-    for (let j = 0; j < USE_CELLS; j++) {
-      for (let i = 0; i < WATER_CELLS; i++) {
-        marginal[i] = (marginal[i] as number) + (this.mass[j * WATER_CELLS + i] as number);
-      }
+    for (let at = 0; at < this.mass.length; at++) {
+      const i = at % WATER_CELLS;
+      marginal[i] = (marginal[i] as number) + (this.mass[at] as number);
     }
+    this.marginal = marginal;
     return marginal;
   }
 
@@ -189,12 +203,13 @@ export class Belief {
   /** Use wanders: a three-point step along its log with the variance asked for. */
   private driftUse(sd: number): void {
     const side = Math.min(1 / 3, sd ** 2 / (2 * LOG_USE_STEP ** 2));
-    for (let i = 0; i < WATER_CELLS; i++) {
-      for (let j = 0; j < USE_CELLS; j++) {
-        const at = (k: number) =>
-          this.mass[Math.min(USE_CELLS - 1, Math.max(0, k)) * WATER_CELLS + i] as number;
-        this.spare[j * WATER_CELLS + i] = at(j) * (1 - 2 * side) + side * (at(j - 1) + at(j + 1));
-      }
+    const { mass, spare } = this;
+    const last = (USE_CELLS - 1) * WATER_CELLS;
+    for (let at = 0; at < mass.length; at++) {
+      const here = mass[at] as number;
+      const before = at < WATER_CELLS ? here : (mass[at - WATER_CELLS] as number);
+      const after = at >= last ? here : (mass[at + WATER_CELLS] as number);
+      spare[at] = here * (1 - 2 * side) + side * (before + after);
     }
     this.swap();
   }
@@ -204,9 +219,43 @@ export class Belief {
   }
 
   private normalise(): void {
+    this.marginal = undefined;
     let sum = 0;
-    for (const mass of this.mass) sum += mass;
+    for (let at = 0; at < this.mass.length; at++) sum += this.mass[at] as number;
     if (!(sum > 0)) return;
     for (let at = 0; at < this.mass.length; at++) this.mass[at] = (this.mass[at] as number) / sum;
   }
+}
+
+/** Losses by look-up, for one depletion share. */
+interface LossTable {
+  /** relative available water of a cell's middle after an unstressed loss, as {@link afterLoss} gives it */
+  after(cell: number, loss: number): number;
+}
+
+const TABLE_STEPS = 2048;
+const TABLE_REACH = 4;
+const tables = new Map<number, LossTable>();
+
+/**
+ * Along u(w) = w above the stress threshold and threshold × (1 + ln(w / threshold)) below it, every loss is a plain
+ * shift. So a loss is one subtraction and one look-up in w(u), straight between 2048 points: within 1e-6 of the formula.
+ */
+function lossTable(depletion: number): LossTable {
+  const found = tables.get(depletion);
+  if (found) return found;
+  const threshold = 1 - depletion;
+  const shifted = WATER_MIDDLES.map((w) => (w >= threshold ? w : threshold * (1 + Math.log(w / threshold))));
+  const values = Float64Array.from({ length: TABLE_STEPS + 2 }, (_, n) => afterLoss(1, (n / TABLE_STEPS) * TABLE_REACH, depletion));
+  const table = {
+    after(cell: number, loss: number): number {
+      const down = ((1 - (shifted[cell] as number) + loss) * TABLE_STEPS) / TABLE_REACH;
+      if (down >= TABLE_STEPS) return values[TABLE_STEPS] as number;
+      const lower = down | 0;
+      const from = values[lower] as number;
+      return from + ((values[lower + 1] as number) - from) * (down - lower);
+    },
+  };
+  tables.set(depletion, table);
+  return table;
 }

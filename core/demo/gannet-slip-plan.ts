@@ -1,0 +1,209 @@
+import type { Size } from '../src/bags/index.ts';
+
+/** Who grows what in what at Gannet Slip. A made-up yard, made-up names, made-up varieties. */
+export interface PlannedBag {
+  readonly label: string;
+  readonly stand: 'lean-to' | 'terrace' | 'deck';
+  readonly kindId: string;
+  readonly size: Size;
+  readonly mixId: string;
+  readonly mulchMillimetres: number;
+  readonly varietyName: string;
+  readonly plants: number;
+  readonly plantedOn: string;
+  readonly stemMillimetres: number;
+  readonly graftMillimetres?: number;
+  readonly schoolId?: string;
+  readonly support: {
+    readonly kind: 'none' | 'stake' | 'string' | 'cage' | 'canes';
+    readonly heightMillimetres: number;
+  };
+  readonly plantName?: string;
+}
+
+export const STANDS = [
+  { key: 'terrace', name: 'Slipway terrace', cover: 'open' },
+  { key: 'lean-to', name: 'Lean-to', cover: 'glass' },
+  { key: 'deck', name: 'Roof deck', cover: 'open' },
+] as const;
+
+export const VARIETIES = [
+  { name: 'Lantern Drop', cropId: 'tomato', habitId: 'tall' },
+  { name: 'Pier Red', cropId: 'tomato', habitId: 'tall' },
+  { name: 'Bosun Short', cropId: 'tomato', habitId: 'dwarf' },
+  { name: 'Brass Bell', cropId: 'pepper', habitId: 'bush' },
+  { name: 'Longfinger', cropId: 'aubergine', habitId: 'bush' },
+  { name: 'Salt Snap', cropId: 'cucumber', habitId: 'climbing' },
+] as const;
+
+const fabric38: Size = { by: 'label', litres: 38 };
+const slab: Size = {
+  by: 'measured',
+  dimensions: { lengthMillimetres: 880, widthMillimetres: 370, heightMillimetres: 140 },
+};
+
+export const BAGS: readonly PlannedBag[] = [
+  {
+    label: '1',
+    stand: 'lean-to',
+    kindId: 'pillow',
+    size: slab,
+    mixId: 'bought',
+    mulchMillimetres: 0,
+    varietyName: 'Pier Red',
+    plants: 3,
+    plantedOn: '2026-05-18',
+    stemMillimetres: 250,
+    support: { kind: 'string', heightMillimetres: 2100 },
+  },
+  {
+    label: '2',
+    stand: 'lean-to',
+    kindId: 'pillow',
+    size: { by: 'label', litres: 45 },
+    mixId: 'bark-coir',
+    mulchMillimetres: 0,
+    varietyName: 'Pier Red',
+    plants: 2,
+    plantedOn: '2026-05-18',
+    stemMillimetres: 240,
+    graftMillimetres: 60,
+    support: { kind: 'string', heightMillimetres: 2100 },
+  },
+  {
+    label: '3',
+    stand: 'lean-to',
+    kindId: 'bucket',
+    size: { by: 'label', litres: 20 },
+    mixId: 'bought',
+    mulchMillimetres: 20,
+    varietyName: 'Salt Snap',
+    plants: 1,
+    plantedOn: '2026-05-21',
+    stemMillimetres: 180,
+    support: { kind: 'string', heightMillimetres: 2000 },
+  },
+  {
+    label: '4',
+    stand: 'lean-to',
+    kindId: 'square-fabric',
+    size: {
+      by: 'measured',
+      dimensions: { lengthMillimetres: 330, widthMillimetres: 330, heightMillimetres: 300 },
+    },
+    mixId: 'bought',
+    mulchMillimetres: 30,
+    varietyName: 'Longfinger',
+    plants: 1,
+    plantedOn: '2026-05-24',
+    stemMillimetres: 210,
+    support: { kind: 'canes', heightMillimetres: 1200 },
+  },
+  {
+    label: '5',
+    stand: 'terrace',
+    kindId: 'round-fabric',
+    size: { by: 'class', class: '#15' },
+    mixId: 'loam-compost',
+    mulchMillimetres: 50,
+    varietyName: 'Lantern Drop',
+    plants: 1,
+    plantedOn: '2026-05-28',
+    stemMillimetres: 360,
+    schoolId: 'bottom',
+    support: { kind: 'cage', heightMillimetres: 1900 },
+    plantName: 'Old Peg',
+  },
+  {
+    label: '6',
+    stand: 'terrace',
+    kindId: 'round-fabric',
+    size: { by: 'label', litres: 57 },
+    mixId: 'bought',
+    mulchMillimetres: 50,
+    varietyName: 'Lantern Drop',
+    plants: 1,
+    plantedOn: '2026-05-28',
+    stemMillimetres: 320,
+    support: { kind: 'stake', heightMillimetres: 1950 },
+  },
+  {
+    label: '7',
+    stand: 'terrace',
+    kindId: 'round-fabric',
+    size: fabric38,
+    mixId: 'bought',
+    mulchMillimetres: 50,
+    varietyName: 'Lantern Drop',
+    plants: 1,
+    plantedOn: '2026-05-27',
+    stemMillimetres: 300,
+    schoolId: 'bottom',
+    support: { kind: 'string', heightMillimetres: 2050 },
+  },
+  {
+    label: '8',
+    stand: 'terrace',
+    kindId: 'square-fabric',
+    size: { by: 'label', litres: 30 },
+    mixId: 'bark-coir',
+    mulchMillimetres: 25,
+    varietyName: 'Longfinger',
+    plants: 1,
+    plantedOn: '2026-06-01',
+    stemMillimetres: 190,
+    support: { kind: 'canes', heightMillimetres: 1100 },
+  },
+  {
+    label: '9',
+    stand: 'terrace',
+    kindId: 'bucket',
+    size: { by: 'label', litres: 15 },
+    mixId: 'bought',
+    mulchMillimetres: 20,
+    varietyName: 'Brass Bell',
+    plants: 1,
+    plantedOn: '2026-05-31',
+    stemMillimetres: 200,
+    support: { kind: 'stake', heightMillimetres: 900 },
+  },
+  {
+    label: '10',
+    stand: 'deck',
+    kindId: 'bucket',
+    size: { by: 'class', class: '#5' },
+    mixId: 'bought',
+    mulchMillimetres: 20,
+    varietyName: 'Brass Bell',
+    plants: 1,
+    plantedOn: '2026-05-31',
+    stemMillimetres: 210,
+    support: { kind: 'stake', heightMillimetres: 900 },
+  },
+  {
+    label: '11',
+    stand: 'deck',
+    kindId: 'round-fabric',
+    size: { by: 'class', class: '#7' },
+    mixId: 'bought',
+    mulchMillimetres: 40,
+    varietyName: 'Bosun Short',
+    plants: 1,
+    plantedOn: '2026-05-26',
+    stemMillimetres: 240,
+    support: { kind: 'cage', heightMillimetres: 900 },
+  },
+  {
+    label: '12',
+    stand: 'deck',
+    kindId: 'round-fabric',
+    size: { by: 'label', litres: 38 },
+    mixId: 'bark-coir',
+    mulchMillimetres: 25,
+    varietyName: 'Bosun Short',
+    plants: 2,
+    plantedOn: '2026-05-26',
+    stemMillimetres: 230,
+    support: { kind: 'cage', heightMillimetres: 900 },
+  },
+];

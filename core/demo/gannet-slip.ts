@@ -1,0 +1,266 @@
+import { bodyOf, momentAt, waterBagOf, occupantsOf, type Garden } from '../src/bag-state/index.ts';
+import { addDays, daysBetween } from '../src/climate/index.ts';
+import { habitFigures, habitOf } from '../src/crops/index.ts';
+import { liveEntries, type Entry } from '../src/diary/index.ts';
+import { ID_PREFIXES, type Container, type IdOf, type Plant, type Settings } from '../src/garden/index.ts';
+import { chanceFrom, type Chance } from './chance.ts';
+import { BAGS, STANDS, VARIETIES, type PlannedBag } from './gannet-slip-plan.ts';
+import { HiddenBag } from './hidden-bag.ts';
+import { hiddenWeather, type HiddenDay } from './hidden-weather.ts';
+
+/** The evening on which the demo opens, a Thursday in July, British summer time. */
+export const DEMO_EVENING = '2026-07-16T18:00:00.000+01:00';
+const FIRST_DAY = '2026-05-17';
+const LAST_DAY = '2026-07-16';
+const CAN_LITRES = 9;
+
+/** Days of which nobody noted the weather; the app fills them and says so. */
+const UNNOTED = new Set(['2026-06-13', '2026-06-14', '2026-06-29']);
+
+/** Weight of a fruit, fruits a day when in full bearing, and days from planting to the first picking. */
+const BEARING: Record<
+  string,
+  { readonly kilograms: number; readonly perDay: number; readonly firstAfter: number }
+> = {
+  'Lantern Drop': { kilograms: 0.085, perDay: 0.8, firstAfter: 46 },
+  'Pier Red': { kilograms: 0.06, perDay: 1, firstAfter: 47 },
+  'Bosun Short': { kilograms: 0.022, perDay: 3, firstAfter: 38 },
+  'Brass Bell': { kilograms: 0.12, perDay: 0.25, firstAfter: 44 },
+  Longfinger: { kilograms: 0.16, perDay: 0.3, firstAfter: 43 },
+  'Salt Snap': { kilograms: 0.21, perDay: 0.8, firstAfter: 34 },
+};
+
+const NOTES: readonly { readonly label: string; readonly day: string; readonly text: string }[] = [
+  { label: '7', day: '2026-06-20', text: 'First truss in flower. Two side shoots out.' },
+  { label: '10', day: '2026-07-03', text: 'Leaves hung at noon on the deck, up again by evening.' },
+  { label: '1', day: '2026-07-08', text: 'Lower leaves off up to the first truss.' },
+];
+
+/**
+ * Gannet Slip: twelve bags on three stands, from planting to a hot Thursday in July. Everything in the diary is a
+ * consequence of hidden bags that a made-up grower looked at, watered and picked from.
+ *
+ * @param seed the same seed gives the same garden, to the letter
+ */
+export function gannetSlip(seed: number): Garden {
+  const chance = chanceFrom(seed);
+  const id = (of: IdOf) => `${ID_PREFIXES[of]}_${chance.letters(12)}`;
+  const stamp = momentAt('2026-05-10', 12, DEMO_EVENING);
+  const stamps = { createdAt: stamp, changedAt: stamp };
+  const can = { id: id('measure'), kind: 'can' as const, name: 'green can', litres: CAN_LITRES, ...stamps };
+  const settings: Settings = {
+    gardenName: 'Gannet Slip',
+    latitudeDegrees: 51,
+    units: 'metric',
+    roundHours: [8, 18],
+    drinkMeasureId: can.id,
+    depthSchoolId: 'first-leaves',
+    assumptions: {},
+    changedAt: stamp,
+  };
+  const stands = STANDS.map(({ name, cover }, order) => ({ id: id('stand'), name, cover, order, ...stamps }));
+  const varieties = VARIETIES.map((variety) => ({ id: id('variety'), ...variety, ...stamps }));
+  const batches = varieties.map(({ id: varietyId }) => ({
+    id: id('batch'),
+    varietyId,
+    sownOn: '2026-03-28',
+    ...stamps,
+  }));
+  const weather = hiddenWeather(chance, FIRST_DAY, daysBetween(FIRST_DAY, LAST_DAY) + 1);
+  const entries: Entry[] = weatherEntries(weather, id);
+  const containers: Container[] = [];
+  const plants: Plant[] = [];
+  BAGS.forEach((planned, order) => {
+    const stand = stands[STANDS.findIndex((s) => s.key === planned.stand)];
+    const at = varieties.findIndex((v) => v.name === planned.varietyName);
+    const variety = varieties[at];
+    if (!stand || !variety) throw new Error(`the plan of bag ${planned.label} names what is not there`);
+    const stations = Array.from({ length: planned.plants }, () => ({ id: id('station') }));
+    const { label, kindId, size, mixId, mulchMillimetres, support } = planned;
+    const container: Container = {
+      id: id('container'),
+      label,
+      kindId,
+      size,
+      mixId,
+      mulchMillimetres,
+      standId: stand.id,
+      stations,
+      support,
+      order,
+      ...stamps,
+    };
+    containers.push(container);
+    for (const station of stations) {
+      const batchId = batches[at]?.id;
+      const plant: Plant = {
+        id: id('plant'),
+        varietyId: variety.id,
+        ...(batchId ? { batchId } : {}),
+        ...(planned.plantName ? { name: planned.plantName } : {}),
+        ...stamps,
+      };
+      plants.push(plant);
+      entries.push(plantedEntry(planned, container, station.id, plant.id, id));
+    }
+    const soFar: Garden = {
+      settings,
+      stands,
+      containers,
+      varieties,
+      batches,
+      plants,
+      measures: [can],
+      entries,
+    };
+    entries.push(...livedThrough(chance, soFar, container, planned, weather, can.id, id));
+  });
+  return { settings, stands, containers, varieties, batches, plants, measures: [can], entries };
+}
+
+function weatherEntries(weather: readonly HiddenDay[], id: (of: IdOf) => string): Entry[] {
+  return weather
+    .filter(({ day }) => !UNNOTED.has(day) && day !== LAST_DAY)
+    .map(({ day, minCelsius, maxCelsius, rainMillimetres }) => {
+      const at = momentAt(addDays(day, 1), 8, DEMO_EVENING);
+      return {
+        id: id('entry'),
+        kind: 'weather',
+        at,
+        recordedAt: at,
+        day,
+        minCelsius,
+        maxCelsius,
+        rainMillimetres,
+        source: 'typed',
+      };
+    });
+}
+
+function plantedEntry(
+  planned: PlannedBag,
+  container: Container,
+  stationId: string,
+  plantId: string,
+  id: (of: IdOf) => string,
+): Entry {
+  const at = momentAt(planned.plantedOn, 17, DEMO_EVENING);
+  const { stemMillimetres, graftMillimetres, schoolId } = planned;
+  return {
+    id: id('entry'),
+    kind: 'planted',
+    at,
+    recordedAt: at,
+    containerId: container.id,
+    stationId,
+    plantId,
+    seedling: { stemMillimetres, ballMillimetres: 90, ...(graftMillimetres ? { graftMillimetres } : {}) },
+    ...(schoolId ? { schoolId } : {}),
+  };
+}
+
+/** A bag's summer: the grower looks every day or two, waters what feels dry, and picks. */
+function livedThrough(
+  chance: Chance,
+  garden: Garden,
+  container: Container,
+  planned: PlannedBag,
+  weather: readonly HiddenDay[],
+  measureId: string,
+  id: (of: IdOf) => string,
+): Entry[] {
+  const entries: Entry[] = [];
+  const bag = hiddenBagOf(chance, garden, container, planned);
+  const bearing = BEARING[planned.varietyName];
+  const everyDays = container.kindId === 'bucket' || planned.plants > 1 ? 1 : 2;
+  const skipLast = 1 + Math.floor(chance.next() * everyDays);
+  let sinceLook = 0;
+  for (const today of weather) {
+    const age = daysBetween(planned.plantedOn, today.day);
+    if (age < 0) continue;
+    if (age > 0) bag.pass(today, age, 0, 18);
+    const minute = 5 + Number(planned.label) * 4;
+    const clock = (plus: number) => momentAt(today.day, 18 + (minute + plus) / 60, DEMO_EVENING);
+    const base = (plus: number) => ({
+      id: id('entry'),
+      at: clock(plus),
+      recordedAt: clock(plus),
+      containerId: container.id,
+    });
+    const pour = (litres: number) => {
+      const ran = bag.pour(litres);
+      entries.push({
+        ...base(1),
+        kind: 'drink',
+        litres,
+        isMeasured: true,
+        ranThrough: ran > 0.15,
+        measureId,
+      });
+    };
+    const daysLeft = daysBetween(today.day, LAST_DAY);
+    if (daysLeft < skipLast && age > 0) {
+      if (daysLeft > 0) bag.pass(today, age, 18, 24);
+      continue;
+    }
+    sinceLook += 1;
+    if (age === 0) pour(4.5);
+    else if (sinceLook >= everyDays || today.maxCelsius > 27) {
+      sinceLook = 0;
+      const grade = bag.finger();
+      entries.push({ ...base(0), kind: 'look', look: { method: 'finger', grade } });
+      if (grade <= 2 || (grade === 3 && today.maxCelsius > 24)) pour(wantedLitres(grade, garden, container));
+    }
+    if (bearing && age >= bearing.firstAfter && daysLeft > 0) {
+      const rhythm = planned.varietyName === 'Salt Snap' || planned.varietyName === 'Bosun Short' ? 2 : 3;
+      const count = Math.round(bearing.perDay * rhythm * planned.plants * (0.6 + 0.8 * chance.next()));
+      if ((age - bearing.firstAfter) % rhythm === 0 && count > 0) {
+        const kilograms = Math.round(count * bearing.kilograms * (0.85 + 0.3 * chance.next()) * 1000) / 1000;
+        entries.push({ ...base(2), kind: 'picking', kilograms, count });
+      }
+    }
+    bag.pass(today, age, 18, 24);
+  }
+  for (const note of NOTES) {
+    if (note.label !== planned.label) continue;
+    const at = momentAt(note.day, 19, DEMO_EVENING);
+    entries.push({
+      id: id('entry'),
+      kind: 'note',
+      at,
+      recordedAt: at,
+      containerId: container.id,
+      text: note.text,
+    });
+  }
+  return entries;
+}
+
+/** What this grower pours by feel, in quarter cans. */
+function wantedLitres(grade: number, garden: Garden, container: Container): number {
+  const { availableLitres } = bodyOf(container, garden.settings);
+  const share = grade === 1 ? 0.95 : grade === 2 ? 0.75 : 0.5;
+  return Math.max(0.25, Math.round((availableLitres * share) / CAN_LITRES / 0.25) * 0.25) * CAN_LITRES;
+}
+
+function hiddenBagOf(chance: Chance, garden: Garden, container: Container, planned: PlannedBag): HiddenBag {
+  const body = bodyOf(container, garden.settings);
+  const stand = garden.stands.find((s) => s.id === container.standId);
+  const variety = VARIETIES.find((v) => v.name === planned.varietyName);
+  if (!stand || !variety) throw new Error(`the plan of bag ${planned.label} names what is not there`);
+  const figures = habitFigures(variety.cropId, habitOf(variety.cropId, variety.habitId));
+  const seen = waterBagOf(
+    container,
+    body,
+    stand,
+    occupantsOf(container, liveEntries(garden.entries), garden),
+    garden.settings,
+  );
+  // the real bag is not quite the one that its label and mix suggest
+  const size = body.availableLitres * (0.85 + 0.3 * chance.next());
+  return new HiddenBag(chance, size, figures.canopySquareMetres * planned.plants, figures.weeksToFull, {
+    isCovered: stand.cover === 'glass',
+    openSquareMetres: seen.topSquareMetres,
+    breathes: body.kind.wall === 'fabric',
+  });
+}

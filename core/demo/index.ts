@@ -1,0 +1,1 @@
+export { DEMO_EVENING, gannetSlip } from './gannet-slip.ts';

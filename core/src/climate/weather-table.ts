@@ -1,0 +1,119 @@
+import { toInner } from '../units/index.ts';
+import { isDay, type Day } from './calendar.ts';
+
+/** Which column of a table holds what. Rain is optional. Dates may be written in three orders. */
+export interface ColumnMapping {
+  readonly date: string;
+  readonly dateOrder: 'ymd' | 'dmy' | 'mdy';
+  readonly min: string;
+  readonly max: string;
+  readonly rain?: string | undefined;
+  readonly temperature: 'celsius' | 'fahrenheit';
+  readonly rainUnit: 'millimetre' | 'inch';
+}
+
+export interface WeatherRow {
+  readonly day: Day;
+  readonly minCelsius: number;
+  readonly maxCelsius: number;
+  readonly rainMillimetres?: number;
+}
+
+/** What came out of a table: the days that can be used, and each row that cannot, with the reason. */
+export interface TableReading {
+  readonly days: readonly WeatherRow[];
+  /** `line` counts from 1 at the first row under the headings */
+  readonly refused: readonly { readonly line: number; readonly reason: string }[];
+}
+
+/**
+ * Reads a table of daily weather by a mapping of its columns. Every row is read or refused by itself; of a day
+ * that stands twice the later row counts and the earlier is named among the refused.
+ *
+ * @example
+ * readWeatherTable([{ d: '16/7/2026', lo: '55', hi: '84' }], { date: 'd', dateOrder: 'dmy', min: 'lo', max: 'hi', temperature: 'fahrenheit', rainUnit: 'inch' }).days[0].day
+ * // => '2026-07-16'
+ */
+export function readWeatherTable(
+  rows: readonly Readonly<Record<string, string>>[],
+  mapping: ColumnMapping,
+): TableReading {
+  const byDay = new Map<Day, { row: WeatherRow; line: number }>();
+  const refused: { line: number; reason: string }[] = [];
+  rows.forEach((raw, index) => {
+    const line = index + 1;
+    const read = readRow(raw, mapping);
+    if ('reason' in read) {
+      refused.push({ line, reason: read.reason });
+      return;
+    }
+    const earlier = byDay.get(read.day);
+    if (earlier) {
+      refused.push({
+        line: earlier.line,
+        reason: `${read.day} stands again in line ${line}; the later is used`,
+      });
+    }
+    byDay.set(read.day, { row: read, line });
+  });
+  const days = [...byDay.values()].map(({ row }) => row).sort((a, b) => (a.day < b.day ? -1 : 1));
+  return { days, refused: refused.sort((a, b) => a.line - b.line) };
+}
+
+function readRow(
+  raw: Readonly<Record<string, string>>,
+  mapping: ColumnMapping,
+): WeatherRow | { readonly reason: string } {
+  const day = readDate(raw[mapping.date] ?? '', mapping.dateOrder);
+  if (day === undefined) return { reason: `"${raw[mapping.date] ?? ''}" is not a date` };
+  const min = readNumber(raw[mapping.min]);
+  const max = readNumber(raw[mapping.max]);
+  if (min === undefined || max === undefined) return { reason: 'a temperature is missing or not a number' };
+  const minCelsius = toInner(min, mapping.temperature);
+  const maxCelsius = toInner(max, mapping.temperature);
+  if (minCelsius < -40 || maxCelsius > 55)
+    return { reason: 'a temperature no garden has; is the unit right?' };
+  if (minCelsius > maxCelsius) return { reason: 'the coldest is warmer than the warmest' };
+  const rain = mapping.rain === undefined ? undefined : readNumber(raw[mapping.rain]);
+  if (rain === undefined) return { day, minCelsius, maxCelsius };
+  const rainMillimetres = toInner(rain, mapping.rainUnit);
+  if (rainMillimetres < 0 || rainMillimetres > 500) return { reason: 'an amount of rain no day has' };
+  return { day, minCelsius, maxCelsius, rainMillimetres };
+}
+
+function readNumber(text: string | undefined): number | undefined {
+  const trimmed = (text ?? '').trim().replace(',', '.');
+  if (trimmed === '') return undefined;
+  const number = Number(trimmed);
+  return Number.isFinite(number) ? number : undefined;
+}
+
+function readDate(text: string, order: ColumnMapping['dateOrder']): Day | undefined {
+  const parts = /^(\d{1,4})\D(\d{1,2})\D(\d{1,4})(?:\D.*)?$/.exec(text.trim());
+  const compact = /^(\d{4})(\d{2})(\d{2})$/.exec(text.trim());
+  const [, a = '', b = '', c = ''] = parts ?? compact ?? [];
+  const [year, month, day] = order === 'ymd' || compact ? [a, b, c] : order === 'dmy' ? [c, b, a] : [c, a, b];
+  const found = `${year.length === 2 ? `20${year}` : year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
+  return isDay(found) ? found : undefined;
+}
+
+const HINTS = {
+  date: /date|day|datum|tag/i,
+  min: /min|low|night/i,
+  max: /max|high|day.?temp/i,
+  rain: /rain|precip|mm$|prcp/i,
+};
+
+/**
+ * A first guess at the columns by their headings; whatever it does not find is left empty for the person to choose.
+ *
+ * @example
+ * guessColumns(['Date', 'T min', 'T max', 'Rain (mm)']).rain
+ * // => 'Rain (mm)'
+ */
+export function guessColumns(headings: readonly string[]): {
+  readonly [K in 'date' | 'min' | 'max' | 'rain']: string | undefined;
+} {
+  const find = (hint: RegExp) => headings.find((heading) => hint.test(heading));
+  return { date: find(HINTS.date), min: find(HINTS.min), max: find(HINTS.max), rain: find(HINTS.rain) };
+}

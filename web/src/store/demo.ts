@@ -1,0 +1,21 @@
+import type { Garden } from '@rundel/core/bag-state';
+import { readGardenFile } from './garden-file.ts';
+
+/** The demo is a garden file like any other, made by `npm run demo` from a seeded script and shipped beside the app. */
+export async function fetchDemo(): Promise<{ readonly garden: Garden; readonly savedAt: string }> {
+  const answer = await fetch(`${import.meta.env.BASE_URL}demo/gannet-slip.json`);
+  if (!answer.ok) throw new Error(`The demo garden could not be fetched (${answer.status}).`);
+  const reading = readGardenFile(await answer.text());
+  if (reading.kind === 'refused') throw new Error(`The demo garden does not read. ${reading.problem}`);
+  return reading;
+}
+
+/** The moment the demo's clock is set to: its own evening, or later if something was recorded or time moved on. */
+export function demoMoment(savedAt: string, movedTo: string | undefined, garden: Garden): string {
+  const moments = [
+    savedAt,
+    ...(movedTo ? [movedTo] : []),
+    ...garden.entries.map((entry) => entry.recordedAt),
+  ];
+  return moments.reduce((latest, moment) => (Date.parse(moment) > Date.parse(latest) ? moment : latest));
+}

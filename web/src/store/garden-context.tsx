@@ -1,0 +1,231 @@
+import type { Garden } from '@rundel/core/bag-state';
+import { offsetMinutesOf } from '@rundel/core/climate';
+import { liveEntries, type Draft, type Entry } from '@rundel/core/diary';
+import type { Settings } from '@rundel/core/garden';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { createContext, use, useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
+import { inverse, type Change } from './changes.ts';
+import { clockSetTo, realClock, type Clock } from './clock.ts';
+import { demoMoment, fetchDemo } from './demo.ts';
+import type { SetAside } from './garden-file.ts';
+import { GardenStore, type RecordChange } from './garden-store.ts';
+import { newId } from './ids.ts';
+import { DATABASE_NAMES, rememberGarden, type Which } from './which.ts';
+
+/** What was done last, for the word at the foot of the screen. */
+export interface LastChange {
+  readonly words: string;
+  readonly canUndo: boolean;
+  /** grows by one with each change, so that the same words twice are two changes */
+  readonly number: number;
+}
+
+/** What every place works with. */
+export interface OpenGarden {
+  readonly which: Which;
+  readonly clock: Clock;
+  readonly garden: Garden;
+  /** the entries that count, oldest first */
+  readonly live: ReturnType<typeof liveEntries>;
+  readonly setAside: readonly SetAside[];
+  readonly store: GardenStore;
+  /** Writes entries; the promise rejects with a StorageError and nothing is changed when the browser refuses. */
+  record(drafts: readonly Draft[], words: string): Promise<readonly Entry[]>;
+  /** Takes entries out of account; they stay on record and can be brought back. */
+  remove(entryIds: readonly string[], words: string): Promise<void>;
+  /** Writes records, with entries that belong to the same act. */
+  saveRecords(records: readonly RecordChange[], drafts: readonly Draft[], words: string): Promise<void>;
+  saveSettings(settings: Settings): Promise<void>;
+  /** Another garden in this one's place (open file, clear); the former can be had back until the page is left. */
+  replaceGarden(next: Garden, words: string): Promise<void>;
+  undo(): Promise<void>;
+  redo(): Promise<void>;
+  /** Moves the demo's clock to a later moment; nothing else has a clock to move. */
+  moveDemoTo(moment: string): Promise<void>;
+  readonly lastChange: LastChange | undefined;
+}
+
+export type GardenState =
+  | { readonly kind: 'loading' }
+  | { readonly kind: 'failed'; readonly error: Error; retry(): void }
+  | { readonly kind: 'none'; start(garden: Garden): Promise<void> }
+  | { readonly kind: 'ready'; readonly open: OpenGarden };
+
+interface Loaded {
+  readonly garden: Garden;
+  readonly setAside: readonly SetAside[];
+  readonly clock: Clock;
+}
+
+type Undoable =
+  | { readonly kind: 'change'; readonly change: Change }
+  | { readonly kind: 'replaced'; readonly before: Garden; readonly words: string };
+
+const Context = createContext<OpenGarden | undefined>(undefined);
+
+/** The open garden. Only below a provider that has one. */
+export function useGarden(): OpenGarden {
+  const open = use(Context);
+  if (!open) throw new Error('useGarden outside of an open garden');
+  return open;
+}
+
+export function GardenProvider({
+  open,
+  children,
+}: {
+  readonly open: OpenGarden;
+  readonly children: ReactNode;
+}) {
+  return <Context value={open}>{children}</Context>;
+}
+
+async function loadGarden(store: GardenStore, which: Which): Promise<Loaded | null> {
+  const found = await store.load();
+  if (which === 'own') return found ? { ...found, clock: realClock } : null;
+  const demo = found ? undefined : await fetchDemo();
+  if (demo) {
+    await store.replace(demo.garden);
+    await store.writeNote('demoStart', demo.savedAt);
+  }
+  const garden = found?.garden ?? demo?.garden;
+  if (!garden) return null;
+  const start = (await store.readNote('demoStart')) as string;
+  const movedTo = (await store.readNote('demoMoment')) as string | undefined;
+  const clock = clockSetTo(demoMoment(start, movedTo, garden), offsetMinutesOf(start));
+  return { garden, setAside: found?.setAside ?? [], clock };
+}
+
+/** Opens a garden and keeps it in step with what is written to it. */
+export function useGardenState(which: Which): GardenState {
+  const client = useQueryClient();
+  const store = useMemo(() => new GardenStore(DATABASE_NAMES[which]), [which]);
+  const key = useMemo(() => ['garden', which] as const, [which]);
+  const query = useQuery({
+    queryKey: key,
+    queryFn: () => loadGarden(store, which),
+    staleTime: Infinity,
+    retry: false,
+  });
+  const undone = useRef<Undoable[]>([]);
+  const done = useRef<Undoable[]>([]);
+  const [lastChange, setLastChange] = useState<LastChange>();
+
+  const patch = useCallback(
+    (change: (loaded: Loaded) => Loaded) =>
+      client.setQueryData<Loaded | null>(key, (loaded) => (loaded ? change(loaded) : loaded)),
+    [client, key],
+  );
+  const say = useCallback((words: string, canUndo: boolean) => {
+    setLastChange((last) => ({ words, canUndo, number: (last?.number ?? 0) + 1 }));
+  }, []);
+
+  const apply = useCallback(
+    async (change: Change) => {
+      if (change.records.length === 0) await store.append(change.entries);
+      else await store.write(change.records, change.entries);
+      patch((loaded) => ({ ...loaded, garden: withChange(loaded.garden, change) }));
+    },
+    [patch, store],
+  );
+
+  const loaded = query.data;
+  const live = useMemo(() => liveEntries(loaded?.garden.entries ?? []), [loaded?.garden.entries]);
+
+  const open = useMemo((): OpenGarden | undefined => {
+    if (!loaded) return undefined;
+    const { garden, clock } = loaded;
+    const finished = (drafts: readonly Draft[]): readonly Entry[] =>
+      drafts.map((draft) => ({ ...draft, id: newId('entry'), recordedAt: clock.now() }) as Entry);
+    const perform = async (change: Change) => {
+      await apply(change);
+      done.current.push({ kind: 'change', change });
+      undone.current = [];
+      say(change.words, true);
+    };
+    const replace = async (next: Garden) => {
+      await store.replace(next);
+      patch((now) => ({ ...now, garden: next, setAside: [] }));
+    };
+    const step = async (from: Undoable[], to: Undoable[], words: (what: string) => string) => {
+      const last = from.pop();
+      if (!last) return say('There is nothing more to undo.', false);
+      if (last.kind === 'change') {
+        const back = inverse(last.change, clock.now());
+        await apply(back);
+        to.push({ kind: 'change', change: back });
+        say(words(back.words), false);
+      } else {
+        await replace(last.before);
+        to.push({ kind: 'replaced', before: garden, words: last.words });
+        say(words(last.words), false);
+      }
+    };
+    return {
+      which,
+      clock,
+      garden,
+      live,
+      setAside: loaded.setAside,
+      store,
+      lastChange,
+      async record(drafts, words) {
+        const entries = finished(drafts);
+        await perform({ words, entries, records: [] });
+        return entries;
+      },
+      async remove(entryIds, words) {
+        const at = clock.now();
+        const tombs = entryIds.map((removes): Draft => ({ kind: 'removed', at, removes }));
+        await perform({ words, entries: finished(tombs), records: [] });
+      },
+      saveRecords: (records, drafts, words) => perform({ words, entries: finished(drafts), records }),
+      async saveSettings(settings) {
+        const saved = await store.writeSettings({ ...settings, changedAt: clock.now() });
+        patch((now) => ({ ...now, garden: { ...now.garden, settings: saved } }));
+      },
+      async replaceGarden(next, words) {
+        await replace(next);
+        done.current.push({ kind: 'replaced', before: garden, words });
+        undone.current = [];
+        say(words, true);
+      },
+      undo: () => step(done.current, undone.current, (what) => `Undone: ${what}`),
+      redo: () => step(undone.current, done.current, (what) => `Done again: ${what}`),
+      async moveDemoTo(moment) {
+        await store.writeNote('demoMoment', moment);
+        patch((now) => ({ ...now, clock: clockSetTo(moment, clock.offsetMinutes) }));
+      },
+    };
+  }, [apply, lastChange, live, loaded, patch, say, store, which]);
+
+  const { refetch } = query;
+  return useMemo((): GardenState => {
+    if (query.isPending) return { kind: 'loading' };
+    if (query.isError) return { kind: 'failed', error: query.error, retry: () => void refetch() };
+    if (open) return { kind: 'ready', open };
+    return {
+      kind: 'none',
+      async start(garden) {
+        await store.replace(garden);
+        rememberGarden(which);
+        await refetch();
+      },
+    };
+  }, [open, query.error, query.isError, query.isPending, refetch, store, which]);
+}
+
+/** A garden with a change's entries appended and its records in place. */
+function withChange(garden: Garden, change: Change): Garden {
+  let next: Garden = { ...garden, entries: [...garden.entries, ...change.entries] };
+  for (const { table, after } of change.records) {
+    const rows = garden[table] as readonly { readonly id: string }[];
+    const current = (next[table] ?? rows) as readonly { readonly id: string }[];
+    const at = current.findIndex((row) => row.id === after.id);
+    next = {
+      ...next,
+      [table]: at < 0 ? [...current, after] : current.map((row, i) => (i === at ? after : row)),
+    };
+  }
+  return next;
+}

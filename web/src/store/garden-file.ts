@@ -1,0 +1,114 @@
+import { entrySchema } from '@rundel/core/diary';
+import type { Garden } from '@rundel/core/bag-state';
+import { momentSchema, RECORD_SCHEMAS, settingsSchema, type TableName } from '@rundel/core/garden';
+import { z } from 'zod';
+import { RECORD_TABLES } from './db.ts';
+import { LATEST_VERSION, migrate } from './migrations.ts';
+
+/** Something that could not be read, kept as it came, with what is wrong. */
+export interface SetAside {
+  readonly table: string;
+  readonly id: string;
+  readonly problem: string;
+  readonly raw: unknown;
+}
+
+export type FileReading =
+  | {
+      readonly kind: 'readable';
+      readonly garden: Garden;
+      readonly setAside: readonly SetAside[];
+      readonly savedAt: string;
+    }
+  | { readonly kind: 'refused'; readonly problem: string };
+
+/** The outside of a garden file; its tables are checked row by row so that one bad row costs one row. */
+const fileSchema = z.object({
+  format: z.literal('rundel-garden'),
+  version: z.number().int().min(1),
+  savedAt: momentSchema,
+  settings: settingsSchema,
+  ...Object.fromEntries(RECORD_TABLES.map((table) => [table, z.array(z.unknown())])),
+  entries: z.array(z.unknown()),
+});
+
+/** A garden as the text of a file (docs/garden-file.md), rows in a fixed order so that two saves can be compared. */
+export function writeGardenFile(garden: Garden, savedAt: string): string {
+  const byId = <T extends { readonly id: string }>(rows: readonly T[]) =>
+    [...rows].sort((a, b) => (a.id < b.id ? -1 : 1));
+  const tables = Object.fromEntries(
+    RECORD_TABLES.map((table) => [table, byId(garden[table] as readonly { readonly id: string }[])]),
+  );
+  const file = {
+    format: 'rundel-garden',
+    version: LATEST_VERSION,
+    savedAt,
+    settings: garden.settings,
+    ...tables,
+    entries: byId(garden.entries),
+  };
+  return `${JSON.stringify(file, null, 1)}\n`;
+}
+
+/** Reads a garden file: refused whole with a plain reason, or readable with what had to be set aside. */
+export function readGardenFile(text: string): FileReading {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch {
+    return refused('It is not a whole JSON file: it may be damaged or cut short.');
+  }
+  const head = z.object({ format: z.string(), version: z.number() }).safeParse(raw);
+  if (!head.success || head.data.format !== 'rundel-garden')
+    return refused('It is not a Rundel garden file.');
+  if (head.data.version > LATEST_VERSION) {
+    return refused(
+      `It was saved by a newer Rundel (file version ${head.data.version}; this one reads up to ${LATEST_VERSION}). Update Rundel and open it again.`,
+    );
+  }
+  const parsed = fileSchema.safeParse(migrate(raw as Record<string, unknown>, head.data.version));
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0];
+    return refused(
+      `Its part "${issue?.path.join('.') ?? '?'}" does not read: ${issue?.message ?? 'unknown'}.`,
+    );
+  }
+  const { rows, setAside } = readRows(parsed.data);
+  const garden = { ...rows, settings: parsed.data.settings } as Garden;
+  return { kind: 'readable', garden, setAside, savedAt: parsed.data.savedAt };
+}
+
+function refused(problem: string): FileReading {
+  return { kind: 'refused', problem };
+}
+
+/** Checks every row of every table by its schema; what fails is set aside with the reason. */
+export function readRows(tables: Record<string, unknown>): {
+  readonly rows: Omit<Garden, 'settings'>;
+  readonly setAside: readonly SetAside[];
+} {
+  const setAside: SetAside[] = [];
+  const read = (table: string, schema: z.ZodType): unknown[] => {
+    const good: unknown[] = [];
+    for (const row of (tables[table] as unknown[] | undefined) ?? []) {
+      const parsed = schema.safeParse(row);
+      if (parsed.success) good.push(parsed.data);
+      else setAside.push({ table, id: idOf(row), problem: problemOf(parsed.error), raw: row });
+    }
+    return good;
+  };
+  const rows = Object.fromEntries([
+    ...RECORD_TABLES.map((table: TableName) => [table, read(table, RECORD_SCHEMAS[table])] as const),
+    ['entries', read('entries', entrySchema)] as const,
+  ]) as unknown as Omit<Garden, 'settings'>;
+  return { rows, setAside };
+}
+
+function idOf(row: unknown): string {
+  return row !== null && typeof row === 'object' && 'id' in row ? String(row.id) : 'without an id';
+}
+
+function problemOf(error: z.ZodError): string {
+  const issue = error.issues[0];
+  return issue ? `${issue.path.join('.') || 'the row'}: ${issue.message}` : 'it does not read';
+}

@@ -1,0 +1,122 @@
+import type { Garden } from '@rundel/core/bag-state';
+import { entrySchema, type Entry } from '@rundel/core/diary';
+import {
+  RECORD_SCHEMAS,
+  settingsSchema,
+  type RecordOf,
+  type Settings,
+  type TableName,
+} from '@rundel/core/garden';
+import { GardenDb, RECORD_TABLES } from './db.ts';
+import { readRows, type SetAside } from './garden-file.ts';
+
+/** A record that was written, with what stood there before (undefined when it is new). */
+export interface RecordChange<T extends TableName = TableName> {
+  readonly table: T;
+  readonly before: RecordOf<T> | undefined;
+  readonly after: RecordOf<T>;
+}
+
+/** Raised when the browser's storage fails; what was entered is still on the screen. */
+export class StorageError extends Error {
+  override readonly name = 'StorageError';
+}
+
+/**
+ * One garden in the browser's database: the only way in and out of it. Everything is checked by its schema before
+ * it is written, and what is stored is what the schema returned.
+ */
+export class GardenStore {
+  private readonly db: GardenDb;
+
+  constructor(readonly name: string) {
+    this.db = new GardenDb(name);
+  }
+
+  /** The whole garden, or undefined before the first settings are written. Rows that do not read are set aside. */
+  async load(): Promise<{ readonly garden: Garden; readonly setAside: readonly SetAside[] } | undefined> {
+    return this.guarded(async () => {
+      const row = await this.db.settings.get('settings');
+      if (!row) return undefined;
+      const tables: Record<string, unknown> = { entries: await this.db.entries.toArray() };
+      for (const table of RECORD_TABLES) tables[table] = await this.db.table(table).toArray();
+      const { rows, setAside } = readRows(tables);
+      return { garden: { ...rows, settings: settingsSchema.parse(row) }, setAside };
+    });
+  }
+
+  /** Appends entries, all or none. */
+  async append(entries: readonly Entry[]): Promise<readonly Entry[]> {
+    const checked = entries.map((entry) => entrySchema.parse(entry));
+    await this.guarded(() => this.db.entries.bulkAdd(checked));
+    return checked;
+  }
+
+  /** Writes records and entries together, all or none. */
+  async write(records: readonly RecordChange[], entries: readonly Entry[] = []): Promise<void> {
+    const rows = records.map(({ table, after }) => ({ table, row: RECORD_SCHEMAS[table].parse(after) }));
+    const checked = entries.map((entry) => entrySchema.parse(entry));
+    await this.guarded(() =>
+      this.db.transaction('rw', [...RECORD_TABLES, 'entries'], async () => {
+        for (const { table, row } of rows) await this.db.table(table).put(row);
+        if (checked.length > 0) await this.db.entries.bulkAdd(checked);
+      }),
+    );
+  }
+
+  async writeSettings(settings: Settings): Promise<Settings> {
+    const checked = settingsSchema.parse(settings);
+    await this.guarded(() => this.db.settings.put({ ...checked, id: 'settings' }));
+    return checked;
+  }
+
+  /** Puts another garden in this one's place, in one transaction: either all of it or nothing changes. */
+  async replace(garden: Garden): Promise<void> {
+    await this.guarded(() =>
+      this.db.transaction('rw', [...RECORD_TABLES, 'entries', 'settings', 'device'], async () => {
+        for (const table of [...RECORD_TABLES, 'entries', 'device']) await this.db.table(table).clear();
+        for (const table of RECORD_TABLES) await this.db.table(table).bulkAdd([...garden[table]]);
+        await this.db.entries.bulkAdd([...garden.entries]);
+        await this.db.settings.put({ ...garden.settings, id: 'settings' });
+      }),
+    );
+  }
+
+  /** Empties the garden; the next load finds none. */
+  async clear(): Promise<void> {
+    await this.guarded(() =>
+      this.db.transaction('rw', [...RECORD_TABLES, 'entries', 'settings', 'device'], async () => {
+        for (const table of [...RECORD_TABLES, 'entries', 'settings', 'device'])
+          await this.db.table(table).clear();
+      }),
+    );
+  }
+
+  async readNote(key: string): Promise<unknown> {
+    return this.guarded(async () => (await this.db.device.get(key))?.value);
+  }
+
+  async writeNote(key: string, value: unknown): Promise<void> {
+    await this.guarded(() => this.db.device.put({ key, value }));
+  }
+
+  close(): void {
+    this.db.close();
+  }
+
+  /** A foreign error is wrapped once, with its cause, in words for a person. */
+  private async guarded<T>(work: () => PromiseLike<T>): Promise<T> {
+    try {
+      return await work();
+    } catch (cause) {
+      if (cause instanceof StorageError) throw cause;
+      const why = cause instanceof Error ? cause.message : String(cause);
+      throw new StorageError(
+        `The browser could not store or read this garden (${why}). Nothing was changed.`,
+        {
+          cause,
+        },
+      );
+    }
+  }
+}

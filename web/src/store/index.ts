@@ -1,0 +1,17 @@
+export { inverse, type Change } from './changes.ts';
+export { clockSetTo, realClock, type Clock } from './clock.ts';
+export { readGardenFile, writeGardenFile, type FileReading, type SetAside } from './garden-file.ts';
+export {
+  GardenProvider,
+  useGarden,
+  useGardenState,
+  type GardenState,
+  type OpenGarden,
+} from './garden-context.tsx';
+export { GardenStore, StorageError, type RecordChange } from './garden-store.ts';
+export { newId } from './ids.ts';
+export { mergeGardens } from './merge.ts';
+export { newGarden } from './new-garden.ts';
+export { containersInUse, drinkMeasure, nameOfBag, occupantsNow, standsInUse } from './selectors.ts';
+export { useWaters, type Waters } from './waters.ts';
+export { rememberGarden, rememberedGarden, whichToOpen, type Which } from './which.ts';

@@ -1,0 +1,29 @@
+import type { Garden } from '@rundel/core/bag-state';
+import type { Settings } from '@rundel/core/garden';
+import { newId } from './ids.ts';
+
+/** A new grower's garden: one stand outdoors and a ten-litre can, both to be renamed. */
+export function newGarden(
+  now: string,
+  chosen: Pick<Settings, 'gardenName' | 'latitudeDegrees' | 'units'>,
+): Garden {
+  const stamps = { createdAt: now, changedAt: now };
+  const can = { id: newId('measure'), kind: 'can' as const, name: 'can', litres: 10, ...stamps };
+  return {
+    settings: {
+      ...chosen,
+      roundHours: [8, 18],
+      drinkMeasureId: can.id,
+      depthSchoolId: 'first-leaves',
+      assumptions: {},
+      changedAt: now,
+    },
+    stands: [{ id: newId('stand'), name: 'Outside the door', cover: 'open', order: 0, ...stamps }],
+    containers: [],
+    varieties: [],
+    batches: [],
+    plants: [],
+    measures: [can],
+    entries: [],
+  };
+}

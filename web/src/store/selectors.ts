@@ -1,0 +1,45 @@
+import { occupantsOf, type Garden, type Occupant } from '@rundel/core/bag-state';
+import type { Entry } from '@rundel/core/diary';
+import type { Container, Measure, Stand } from '@rundel/core/garden';
+import { inWalkingOrder } from '@rundel/core/round';
+
+/** Stands that are not in the bin, in the order of the walk. */
+export function standsInUse(garden: Garden): readonly Stand[] {
+  return garden.stands.filter((s) => !s.binnedAt).sort((a, b) => a.order - b.order);
+}
+
+/** Containers that are not in the bin, in the order of the walk. */
+export function containersInUse(garden: Garden): readonly Container[] {
+  const stands = standsInUse(garden);
+  return inWalkingOrder(
+    garden.containers.filter((c) => !c.binnedAt),
+    stands,
+  );
+}
+
+/** Who stands in a container now. */
+export function occupantsNow(
+  garden: Garden,
+  live: readonly Entry[],
+  container: Container,
+): readonly Occupant[] {
+  return occupantsOf(container, live, garden).filter((o) => o.clearedOn === undefined);
+}
+
+/** What a bag is called besides its label: its plants' own names or varieties, or that it is empty. */
+export function nameOfBag(occupants: readonly Occupant[]): string {
+  const names = [...new Set(occupants.map((o) => o.plant.name ?? o.variety.name))];
+  if (names.length === 0) return 'empty';
+  const first = names[0] ?? '';
+  if (names.length === 1) return occupants.length > 1 ? `${first} ×${occupants.length}` : first;
+  return `${first} and ${names.slice(1).join(', ')}`;
+}
+
+/** The measure in which drinks are proposed: the grower's choice, or a plain litre until one is measured. */
+export function drinkMeasure(
+  garden: Garden,
+): Pick<Measure, 'kind' | 'litres' | 'name'> & { readonly id?: string } {
+  const measures = garden.measures.filter((m) => !m.binnedAt && m.kind !== 'handful');
+  const chosen = measures.find((m) => m.id === garden.settings.drinkMeasureId) ?? measures[0];
+  return chosen ?? { kind: 'can', litres: 1, name: 'litre' };
+}

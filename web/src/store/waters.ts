@@ -1,0 +1,114 @@
+import type { BagWater, Garden } from '@rundel/core/bag-state';
+import type { Container } from '@rundel/core/garden';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import { estimateWorker, type FailedWater } from '../workers/estimate.ts';
+import { containersInUse } from './selectors.ts';
+import { useGarden, type OpenGarden } from './garden-context.tsx';
+
+/** Estimates are redone as time passes, at this pace. */
+const QUARTER_HOUR = 900_000;
+
+/** What was worked out last for each bag, by what it was worked out from: only changed bags are done again. */
+const known = new Map<string, { readonly signature: string; readonly water: BagWater | FailedWater }>();
+
+export interface Waters {
+  readonly byId: ReadonlyMap<string, BagWater>;
+  readonly failed: readonly FailedWater[];
+  /** whether the first answer is in */
+  readonly isReady: boolean;
+}
+
+/** The part of a garden that one bag's water depends on, small enough to post to a worker. */
+function partFor(container: Container, { garden, live }: Pick<OpenGarden, 'garden' | 'live'>): Garden {
+  return {
+    ...garden,
+    containers: [container],
+    entries: live.filter(
+      (e) =>
+        e.kind === 'weather' ||
+        ('containerId' in e && e.containerId === container.id && e.kind !== 'picking'),
+    ),
+  };
+}
+
+function signatureOf(part: Garden, container: Container, quarter: number): string {
+  const stand = part.stands.find((s) => s.id === container.standId);
+  const varieties = part.varieties.map((v) => v.changedAt).join();
+  return [
+    quarter,
+    container.changedAt,
+    stand?.changedAt,
+    part.settings.changedAt,
+    varieties,
+    part.entries.map((e) => e.id).join(),
+  ].join('|');
+}
+
+/** Every bag's water now, recomputed in a worker when something that it depends on changes, and with time. */
+export function useWaters(): Waters {
+  const open = useGarden();
+  const { garden, live, clock, which } = open;
+  const quarter = useQuarterHour(clock.now());
+  const query = useQuery({
+    queryKey: [
+      'waters',
+      which,
+      garden.settings.changedAt,
+      live,
+      garden.containers,
+      garden.stands,
+      garden.varieties,
+      quarter,
+    ],
+    queryKeyHashFn: () => `${which}|${quarter}|${versionOf(garden)}`,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 60_000,
+    queryFn: async () => {
+      const worker = estimateWorker();
+      const now = clock.now();
+      return Promise.all(
+        containersInUse(garden).map(async (container) => {
+          const part = partFor(container, open);
+          const signature = signatureOf(part, container, quarter);
+          const key = `${which}|${container.id}`;
+          const before = known.get(key);
+          if (before?.signature === signature) return before.water;
+          const water = await worker.bagWater(part, container, now);
+          known.set(key, { signature, water });
+          return water;
+        }),
+      );
+    },
+  });
+  return useMemo(() => {
+    const all = query.data ?? [];
+    return {
+      byId: new Map(all.filter((w): w is BagWater => !('problem' in w)).map((w) => [w.containerId, w])),
+      failed: all.filter((w): w is FailedWater => 'problem' in w),
+      isReady: query.data !== undefined,
+    };
+  }, [query.data]);
+}
+
+const versions = new WeakMap<Garden, number>();
+let nextVersion = 1;
+
+/** A number for each garden object: gardens are replaced whole, never changed, so identity is version. */
+function versionOf(garden: Garden): number {
+  const found = versions.get(garden);
+  if (found !== undefined) return found;
+  versions.set(garden, nextVersion);
+  return nextVersion++;
+}
+
+function useQuarterHour(now: string): number {
+  const [quarter, setQuarter] = useState(() => Math.floor(Date.parse(now) / QUARTER_HOUR));
+  const current = Math.floor(Date.parse(now) / QUARTER_HOUR);
+  useEffect(() => {
+    const timer = setInterval(() => setQuarter((last) => last + 1), QUARTER_HOUR);
+    return () => clearInterval(timer);
+  }, []);
+  return Math.max(quarter, current);
+}
