@@ -22,11 +22,14 @@ beforeAll(async () => {
 afterAll(() => close());
 
 describe('the server', () => {
-  it.each(['/', '/round', '/stands/con_abc123'])('gives the app at %s, so that deep links work', async (path) => {
-    const answer = await fetch(address + path);
-    expect(answer.status).toBe(200);
-    expect(await answer.text()).toContain('<title>Rundel</title>');
-  });
+  it.each(['/', '/round', '/stands/con_abc123'])(
+    'gives the app at %s, so that deep links work',
+    async (path) => {
+      const answer = await fetch(address + path);
+      expect(answer.status).toBe(200);
+      expect(await answer.text()).toContain('<title>Rundel</title>');
+    },
+  );
 
   it('lets pages ask nothing of other servers', async () => {
     const policy = (await fetch(address)).headers.get('content-security-policy') ?? '';

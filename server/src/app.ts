@@ -22,7 +22,8 @@ const CONTENT_POLICY = [
  */
 export function createApp(dist: string): Express {
   const page = join(dist, 'index.html');
-  if (!existsSync(page)) throw new Error(`There is no built app in ${dist}. Run "npm run demo", which builds it first.`);
+  if (!existsSync(page))
+    throw new Error(`There is no built app in ${dist}. Run "npm run demo", which builds it first.`);
   const app = express();
   app.disable('x-powered-by');
   app.use((_, response, next) => {
@@ -37,7 +38,10 @@ export function createApp(dist: string): Express {
   app.use('/api', (_, response) => {
     response.status(404).json({ error: 'There is nothing at this address.' });
   });
-  app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));
+  app.use(
+    '/assets',
+    express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }),
+  );
   app.use(express.static(dist, { index: false, maxAge: 0 }));
   // every other address is a place in the app
   app.get(/.*/, (request, response) => {

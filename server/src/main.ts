@@ -15,7 +15,9 @@ const server = createApp(resolve(import.meta.dirname, '../../web/dist')).listen(
 
 server.on('listening', () => {
   const address = `http://${HOST}:${port}`;
-  console.log(`\n  Rundel is running.\n\n  The demo, Gannet Slip:  ${address}/?garden=demo\n  Your own bags:          ${address}/?garden=own\n\n  Stop it with Ctrl C.\n`);
+  console.log(
+    `\n  Rundel is running.\n\n  The demo, Gannet Slip:  ${address}/?garden=demo\n  Your own bags:          ${address}/?garden=own\n\n  Stop it with Ctrl C.\n`,
+  );
 });
 
 server.on('error', (error: NodeJS.ErrnoException) => {

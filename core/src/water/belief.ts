@@ -246,7 +246,9 @@ function lossTable(depletion: number): LossTable {
   if (found) return found;
   const threshold = 1 - depletion;
   const shifted = WATER_MIDDLES.map((w) => (w >= threshold ? w : threshold * (1 + Math.log(w / threshold))));
-  const values = Float64Array.from({ length: TABLE_STEPS + 2 }, (_, n) => afterLoss(1, (n / TABLE_STEPS) * TABLE_REACH, depletion));
+  const values = Float64Array.from({ length: TABLE_STEPS + 2 }, (_, n) =>
+    afterLoss(1, (n / TABLE_STEPS) * TABLE_REACH, depletion),
+  );
   const table = {
     after(cell: number, loss: number): number {
       const down = ((1 - (shifted[cell] as number) + loss) * TABLE_STEPS) / TABLE_REACH;

@@ -391,7 +391,10 @@ describe('looking ahead', () => {
 describe('what follows a look', () => {
   const can = { kind: 'can', litres: 9 } as const;
   const advise = (grade: number, isDueAgainBeforeNextRound = false, daysSincePlanting = 60) => {
-    const { estimate } = runFilter(bag, steps([drink('2026-07-14', 9, '18:05', true), look('2026-07-16', grade)]));
+    const { estimate } = runFilter(
+      bag,
+      steps([drink('2026-07-14', 9, '18:05', true), look('2026-07-16', grade)]),
+    );
     return adviseDrink(estimate, bag, {
       look: { method: 'finger', grade },
       isDueAgainBeforeNextRound,

@@ -15,3 +15,5 @@ export { newGarden } from './new-garden.ts';
 export { containersInUse, drinkMeasure, nameOfBag, occupantsNow, standsInUse } from './selectors.ts';
 export { useWaters, type Waters } from './waters.ts';
 export { rememberGarden, rememberedGarden, whichToOpen, type Which } from './which.ts';
+export { shownIn, useShown, type Shown } from './shown.ts';
+export { useBags, type Bag } from './bags.ts';

@@ -1,0 +1,82 @@
+import { Box, Button, CircularProgress, Typography } from '@mui/material';
+import { Suspense, useCallback, useMemo, useState } from 'react';
+import { Outlet, useNavigate } from 'react-router';
+import {
+  GardenProvider,
+  rememberedGarden,
+  rememberGarden,
+  useGardenState,
+  whichToOpen,
+  type Which,
+} from '../store/index.ts';
+import { LookProvider } from '../parts/look-context.tsx';
+import { Shell } from './Shell.tsx';
+import { useLook } from './theme/look-choice.ts';
+import { UndoBar } from './UndoBar.tsx';
+import { Welcome } from './Welcome.tsx';
+
+/** Opens the garden that was asked for and puts the shell round the places. */
+export function Root() {
+  const navigate = useNavigate();
+  const [which, setWhich] = useState<Which>(() => {
+    const asked = whichToOpen(location.search, rememberedGarden());
+    rememberGarden(asked);
+    return asked;
+  });
+  const state = useGardenState(which);
+  const look = useLook();
+  const change = useCallback(
+    (next: Which) => {
+      rememberGarden(next);
+      setWhich(next);
+      void navigate('/round');
+    },
+    [navigate],
+  );
+  const lookValue = useMemo(
+    () => ({ choice: look.choice, look: look.look, choose: look.choose }),
+    [look.choice, look.choose, look.look],
+  );
+  switch (state.kind) {
+    case 'loading':
+      return <Waiting words="Opening the diary…" />;
+    case 'failed':
+      return (
+        <Box component="main" sx={{ padding: 4, maxWidth: 640 }}>
+          <Typography variant="h1">The garden could not be opened</Typography>
+          <Typography sx={{ marginBlock: 2 }}>{state.error.message}</Typography>
+          <Button variant="contained" onClick={state.retry}>
+            Try again
+          </Button>{' '}
+          {which === 'demo' && <Button onClick={() => change('own')}>Go to my own bags</Button>}
+        </Box>
+      );
+    case 'none':
+      return <Welcome onStart={state.start} onDemo={() => change('demo')} />;
+    case 'ready':
+      return (
+        <LookProvider value={lookValue}>
+          <GardenProvider open={state.open}>
+            <Shell which={which} onChange={change}>
+              <Suspense fallback={<Waiting words="One moment…" />}>
+                <Outlet />
+              </Suspense>
+            </Shell>
+            <UndoBar />
+          </GardenProvider>
+        </LookProvider>
+      );
+  }
+}
+
+function Waiting({ words }: { readonly words: string }) {
+  return (
+    <Box
+      role="status"
+      sx={{ display: 'flex', alignItems: 'center', gap: 2, padding: 4, color: 'text.secondary' }}
+    >
+      <CircularProgress size={22} aria-hidden />
+      {words}
+    </Box>
+  );
+}

@@ -1,0 +1,250 @@
+import { Box, ButtonBase, Button, Divider, ListItemText, Menu, MenuItem } from '@mui/material';
+import {
+  IconCalendarWeek,
+  IconChevronDown,
+  IconHammer,
+  IconHomeShare,
+  IconShoe,
+  IconTallymarks,
+} from '@tabler/icons-react';
+import { dayOf, addDays } from '@rundel/core/climate';
+import { momentAt } from '@rundel/core/bag-state';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { NavLink, useLocation, useNavigate } from 'react-router';
+import { useGarden, type Which } from '../store/index.ts';
+
+const PLACES = [
+  { path: '/round', name: 'Round', Icon: IconShoe },
+  { path: '/stands', name: 'Stands', Icon: IconHomeShare },
+  { path: '/season', name: 'Season', Icon: IconCalendarWeek },
+  { path: '/bench', name: 'Bench', Icon: IconHammer },
+  { path: '/tally', name: 'Tally', Icon: IconTallymarks },
+] as const;
+
+/** The five places down the side (or along the foot of a phone), and everything else under the garden's name. */
+export function Shell({
+  which,
+  onChange,
+  children,
+}: {
+  readonly which: Which;
+  onChange(next: Which): void;
+  readonly children: ReactNode;
+}) {
+  const { pathname } = useLocation();
+  const main = useRef<HTMLElement>(null);
+  const place = pathname.split('/')[1];
+  useEffect(() => {
+    main.current?.scrollTo(0, 0);
+    scrollTo(0, 0);
+  }, [place]);
+  return (
+    <Box
+      sx={{
+        minHeight: '100dvh',
+        display: 'grid',
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '96px minmax(0, 1fr)' },
+        gridTemplateRows: { xs: 'auto 1fr', md: '1fr' },
+      }}
+    >
+      <Box
+        component="a"
+        href="#main"
+        sx={{
+          position: 'absolute',
+          insetInlineStart: -9999,
+          '&:focus': {
+            insetInlineStart: 8,
+            top: 8,
+            zIndex: 2000,
+            backgroundColor: 'var(--flower)',
+            color: 'var(--on-flower)',
+            padding: 1.5,
+          },
+        }}
+      >
+        To the content
+      </Box>
+      <Box
+        component="header"
+        sx={{
+          backgroundColor: 'var(--rail)',
+          color: 'var(--on-rail)',
+          position: { md: 'sticky' },
+          top: 0,
+          height: { md: '100dvh' },
+          display: 'flex',
+          flexDirection: { xs: 'row', md: 'column' },
+          alignItems: 'center',
+          justifyContent: { xs: 'space-between', md: 'flex-start' },
+          paddingInline: { xs: 1.5, md: 0 },
+          minHeight: 52,
+          '@media print': { display: 'none' },
+        }}
+      >
+        <GardenMenu which={which} onChange={onChange} />
+        <Box
+          component="nav"
+          aria-label="Places"
+          sx={{
+            position: { xs: 'fixed', md: 'static' },
+            zIndex: 1100,
+            bottom: 0,
+            insetInline: 0,
+            backgroundColor: 'var(--rail)',
+            display: 'flex',
+            flexDirection: { xs: 'row', md: 'column' },
+            width: { md: '100%' },
+            marginBlockStart: { md: 1 },
+            paddingBlockEnd: { xs: 'env(safe-area-inset-bottom)', md: 0 },
+          }}
+        >
+          {PLACES.map(({ path, name, Icon }) => (
+            <ButtonBase
+              key={path}
+              component={NavLink}
+              to={path}
+              sx={{
+                flex: { xs: 1, md: 'none' },
+                minHeight: { xs: 60, md: 74 },
+                display: 'grid',
+                placeItems: 'center',
+                alignContent: 'center',
+                gap: '3px',
+                fontSize: '0.85rem',
+                color: 'inherit',
+                marginInlineStart: { md: 1.25 },
+                borderRadius: { xs: '12px 12px 0 0', md: '12px 0 0 12px' },
+                '&.active': { backgroundColor: 'var(--ground)', color: 'var(--ink)', fontWeight: 700 },
+                '&:focus-visible': { outlineColor: 'var(--flower)', outlineOffset: -4 },
+              }}
+            >
+              <Icon size={28} stroke={1.8} aria-hidden />
+              {name}
+            </ButtonBase>
+          ))}
+        </Box>
+      </Box>
+      <Box
+        component="main"
+        id="main"
+        ref={main}
+        tabIndex={-1}
+        sx={{ minWidth: 0, paddingBlockEnd: { xs: '76px', md: 2 }, outline: 'none' }}
+      >
+        {which === 'demo' && <DemoRibbon onLeave={() => onChange('own')} />}
+        {children}
+      </Box>
+    </Box>
+  );
+}
+
+function GardenMenu({ which, onChange }: { readonly which: Which; onChange(next: Which): void }) {
+  const { garden } = useGarden();
+  const navigate = useNavigate();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const go = (path: string) => () => {
+    setAnchor(null);
+    void navigate(path);
+  };
+  return (
+    <>
+      <ButtonBase
+        onClick={(event) => setAnchor(event.currentTarget)}
+        aria-haspopup="menu"
+        aria-expanded={anchor !== null}
+        sx={{
+          display: 'grid',
+          justifyItems: { xs: 'start', md: 'center' },
+          minHeight: 52,
+          paddingInline: 0.5,
+          paddingBlockStart: { md: 1.5 },
+          width: { md: '100%' },
+          '&:focus-visible': { outlineColor: 'var(--flower)', outlineOffset: -4 },
+        }}
+      >
+        <Box sx={{ fontFamily: 'h1.fontFamily', fontWeight: 750, fontSize: '1.35rem', lineHeight: 1 }}>
+          Rundel
+        </Box>
+        <Box
+          sx={{
+            fontSize: '0.78rem',
+            display: 'flex',
+            alignItems: 'center',
+            gap: '2px',
+            maxWidth: { xs: 220, md: 90 },
+            textAlign: 'center',
+            lineHeight: 1.15,
+            marginBlockStart: '3px',
+          }}
+        >
+          {garden.settings.gardenName}
+          <IconChevronDown size={14} aria-hidden style={{ flexShrink: 0 }} />
+        </Box>
+      </ButtonBase>
+      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+        <MenuItem onClick={go('/settings')}>Settings, units and look</MenuItem>
+        <MenuItem onClick={go('/files')}>Files: save, open, bin</MenuItem>
+        <MenuItem onClick={go('/help')}>Help and keys</MenuItem>
+        <Divider />
+        <MenuItem
+          onClick={() => {
+            setAnchor(null);
+            onChange(which === 'demo' ? 'own' : 'demo');
+          }}
+        >
+          <ListItemText
+            primary={which === 'demo' ? 'Go to my own bags' : 'Walk round the demo'}
+            secondary="Two gardens, kept apart"
+          />
+        </MenuItem>
+      </Menu>
+    </>
+  );
+}
+
+/** The demo says that it is one, and lets its clock be moved on. */
+function DemoRibbon({ onLeave }: { onLeave(): void }) {
+  const { clock, moveDemoTo } = useGarden();
+  const toMorning = () => {
+    const now = clock.now();
+    const hour = Number(now.slice(11, 13));
+    return moveDemoTo(
+      hour < 8
+        ? momentAt(dayOf(now), 8, now)
+        : hour < 17
+          ? momentAt(dayOf(now), 18, now)
+          : momentAt(addDays(dayOf(now), 1), 8, now),
+    );
+  };
+  const isEvening = Number(clock.now().slice(11, 13)) >= 17;
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        alignItems: 'center',
+        columnGap: 2,
+        paddingInline: { xs: 2, md: 3 },
+        backgroundColor: 'var(--flower)',
+        color: 'var(--on-flower)',
+        fontSize: '0.88rem',
+        '@media print': { display: 'none' },
+      }}
+    >
+      <span>This is the demo: a made-up yard, and its clock stands in July.</span>
+      <Button
+        onClick={() => void toMorning()}
+        sx={{ color: 'inherit', minHeight: 40, textDecoration: 'underline', padding: 0, fontSize: 'inherit' }}
+      >
+        {isEvening ? 'Go on to the next morning' : 'Go on to the evening'}
+      </Button>
+      <Button
+        onClick={onLeave}
+        sx={{ color: 'inherit', minHeight: 40, textDecoration: 'underline', padding: 0, fontSize: 'inherit' }}
+      >
+        My own bags
+      </Button>
+    </Box>
+  );
+}

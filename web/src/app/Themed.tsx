@@ -1,0 +1,18 @@
+import { CssBaseline, ThemeProvider } from '@mui/material';
+import { useEffect, useMemo, type ReactNode } from 'react';
+import { useLook } from './theme/look-choice.ts';
+import { themeFor } from './theme/theme.ts';
+
+export function Themed({ children }: { readonly children: ReactNode }) {
+  const { look } = useLook();
+  const theme = useMemo(() => themeFor(look), [look]);
+  useEffect(() => {
+    document.documentElement.dataset['look'] = look;
+  }, [look]);
+  return (
+    <ThemeProvider theme={theme}>
+      <CssBaseline />
+      {children}
+    </ThemeProvider>
+  );
+}

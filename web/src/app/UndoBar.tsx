@@ -1,0 +1,51 @@
+import { Button, Snackbar } from '@mui/material';
+import { useEffect, useState } from 'react';
+import { useGarden } from '../store/index.ts';
+
+/** A word on what was just done, with its undo. Ctrl Z and Ctrl Shift Z work anywhere outside of a field. */
+export function UndoBar() {
+  const { lastChange, undo, redo } = useGarden();
+  const [hiddenNumber, setHiddenNumber] = useState(0);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+      if ((event.target as HTMLElement).closest('input, textarea, [contenteditable]')) return;
+      event.preventDefault();
+      void (event.shiftKey ? redo() : undo());
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [redo, undo]);
+  if (!lastChange) return null;
+  const words = lastChange.words.charAt(0).toUpperCase() + lastChange.words.slice(1);
+  return (
+    <Snackbar
+      key={lastChange.number}
+      open={lastChange.number !== hiddenNumber}
+      autoHideDuration={7000}
+      onClose={(_, reason) => {
+        if (reason !== 'clickaway') setHiddenNumber(lastChange.number);
+      }}
+      anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+      message={words}
+      action={
+        lastChange.canUndo ? (
+          <Button onClick={() => void undo()} sx={{ color: 'var(--flower)', minHeight: 44 }}>
+            Undo
+          </Button>
+        ) : undefined
+      }
+      sx={{ marginBlockEnd: { xs: '64px', md: 0 } }}
+      slotProps={{
+        content: {
+          sx: {
+            backgroundColor: 'var(--rail)',
+            color: 'var(--on-rail)',
+            borderRadius: '10px',
+            fontSize: '0.95rem',
+          },
+        },
+      }}
+    />
+  );
+}

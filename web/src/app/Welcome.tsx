@@ -1,0 +1,176 @@
+import { Box, Button, MenuItem, Stack, TextField, Typography } from '@mui/material';
+import type { Garden } from '@rundel/core/bag-state';
+import { useState, type ChangeEvent, type FormEvent } from 'react';
+import { newGarden, readGardenFile, realClock } from '../store/index.ts';
+
+/** First run: two ways in, and a third for who has a file. */
+export function Welcome({ onStart, onDemo }: { onStart(garden: Garden): Promise<void>; onDemo(): void }) {
+  const [isStarting, setStarting] = useState(false);
+  const [problem, setProblem] = useState<string>();
+  const open = async (event: ChangeEvent<HTMLInputElement>) => {
+    const file = event.target.files?.[0];
+    event.target.value = '';
+    if (!file) return;
+    const reading = readGardenFile(await file.text());
+    if (reading.kind === 'refused')
+      setProblem(`"${file.name}" was not opened. ${reading.problem} Nothing was changed.`);
+    else await onStart(reading.garden);
+  };
+  return (
+    <Box
+      component="main"
+      sx={{ minHeight: '100dvh', display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' } }}
+    >
+      <Box
+        sx={{
+          backgroundColor: 'var(--rail)',
+          color: 'var(--on-rail)',
+          padding: { xs: 3, md: 6 },
+          display: 'grid',
+          alignContent: 'center',
+          gap: 3,
+        }}
+      >
+        <Typography variant="h1" sx={{ fontSize: { xs: '2.6rem', md: '4rem' } }}>
+          Rundel
+        </Typography>
+        <Typography sx={{ fontSize: '1.25rem', maxWidth: 460, lineHeight: 1.4 }}>
+          For tomatoes, peppers, cucumbers and aubergines in bags. It tells you how deep to plant, when to
+          look, how much to pour, and keeps the tally.
+        </Typography>
+        <Sketch />
+      </Box>
+      <Box sx={{ padding: { xs: 3, md: 6 }, display: 'grid', alignContent: 'center' }}>
+        {isStarting ? (
+          <StartForm onStart={onStart} onBack={() => setStarting(false)} />
+        ) : (
+          <Stack spacing={2} sx={{ maxWidth: 460 }}>
+            <Button
+              variant="contained"
+              onClick={() => setStarting(true)}
+              sx={{ minHeight: 68, fontSize: '1.2rem' }}
+            >
+              Start with my own bags
+            </Button>
+            <Button variant="outlined" onClick={onDemo} sx={{ minHeight: 68, fontSize: '1.2rem' }}>
+              Walk round the demo
+            </Button>
+            <Button component="label" sx={{ justifyContent: 'flex-start' }}>
+              I have a garden file
+              <input
+                type="file"
+                accept=".json,application/json"
+                hidden
+                onChange={(event) => void open(event)}
+              />
+            </Button>
+            {problem && (
+              <Typography role="alert" sx={{ color: 'error.main' }}>
+                {problem}
+              </Typography>
+            )}
+            <Typography sx={{ color: 'text.secondary' }}>
+              Everything stays in this browser; no account, no network. You can save it all to one file at any
+              time.
+            </Typography>
+          </Stack>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function StartForm({ onStart, onBack }: { onStart(garden: Garden): Promise<void>; onBack(): void }) {
+  const [name, setName] = useState('My bags');
+  const [latitude, setLatitude] = useState('51');
+  const [units, setUnits] = useState<'metric' | 'us' | 'uk'>('metric');
+  const [problems, setProblems] = useState<{ name?: string; latitude?: string }>({});
+  const submit = async (event: FormEvent) => {
+    event.preventDefault();
+    const degrees = Number(latitude.replace(',', '.'));
+    const found = {
+      ...(name.trim() === '' ? { name: 'Give it a name, any name.' } : {}),
+      ...(latitude.trim() === '' || !(degrees >= -66 && degrees <= 66)
+        ? { latitude: 'A number from -66 to 66; south is negative.' }
+        : {}),
+    };
+    setProblems(found);
+    if (Object.keys(found).length > 0) return;
+    await onStart(newGarden(realClock.now(), { gardenName: name.trim(), latitudeDegrees: degrees, units }));
+  };
+  return (
+    <Stack
+      component="form"
+      noValidate
+      spacing={2.5}
+      onSubmit={(event) => void submit(event)}
+      sx={{ maxWidth: 460 }}
+    >
+      <Typography variant="h2">Three things, all to be changed later</Typography>
+      <TextField
+        label="What you call the place"
+        value={name}
+        onChange={(e) => setName(e.target.value.slice(0, 60))}
+        error={problems.name !== undefined}
+        helperText={problems.name}
+      />
+      <TextField
+        label="Latitude, degrees north"
+        value={latitude}
+        onChange={(e) => setLatitude(e.target.value)}
+        error={problems.latitude !== undefined}
+        helperText={problems.latitude ?? 'For the sun and the usual weather; a whole number is close enough.'}
+        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+      />
+      <TextField
+        select
+        label="Units"
+        value={units}
+        onChange={(e) => setUnits(e.target.value as typeof units)}
+      >
+        <MenuItem value="metric">Metric: litres, cm, kg, °C</MenuItem>
+        <MenuItem value="us">US: gallons, inches, lb, °F</MenuItem>
+        <MenuItem value="uk">UK: imperial gallons, inches, lb, °C</MenuItem>
+      </TextField>
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <Button type="submit" variant="contained" sx={{ minHeight: 56, flex: 1 }}>
+          Begin
+        </Button>
+        <Button onClick={onBack}>Back</Button>
+      </Box>
+    </Stack>
+  );
+}
+
+/** Three bags in a row, as they would stand. */
+function Sketch() {
+  return (
+    <svg viewBox="0 0 420 190" aria-hidden style={{ width: '100%', maxWidth: 460 }}>
+      {[
+        { x: 20, w: 100, water: 60, grade: 5, tall: 92 },
+        { x: 160, w: 84, water: 34, grade: 3, tall: 112 },
+        { x: 290, w: 96, water: 14, grade: 1, tall: 76 },
+      ].map(({ x, w, water, grade, tall }) => (
+        <g key={x}>
+          <rect x={x + 5} y={180 - water} width={w - 10} height={water} fill={`var(--water-${grade})`} />
+          <path
+            d={`M${x} 104 L${x + 7} 180 H${x + w - 7} L${x + w} 104`}
+            fill="none"
+            stroke="var(--on-rail)"
+            strokeWidth="5"
+            strokeLinejoin="round"
+            strokeLinecap="round"
+          />
+          <path
+            d={`M${x + w / 2} 124 V${124 - tall} m0 ${tall * 0.5} q-20 -2 -26 -20 q22 0 26 20 m0 -14 q20 -2 25 -20 q-22 0 -25 20 m0 -16 q-15 -2 -18 -15 q15 0 18 15`}
+            fill="var(--leaf-pale)"
+            stroke="var(--leaf-pale)"
+            strokeWidth="4"
+            strokeLinejoin="round"
+          />
+        </g>
+      ))}
+      <path d="M0 183 H420" stroke="var(--on-rail)" strokeWidth="3" />
+    </svg>
+  );
+}

@@ -1,0 +1,24 @@
+import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
+import '@fontsource-variable/bricolage-grotesque/wght.css';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router';
+import { router } from './router.tsx';
+import { Themed } from './Themed.tsx';
+
+const client = new QueryClient({
+  defaultOptions: { queries: { refetchOnWindowFocus: false, networkMode: 'always' } },
+});
+const root = document.getElementById('root');
+if (!root) throw new Error('index.html has no #root');
+
+createRoot(root).render(
+  <StrictMode>
+    <QueryClientProvider client={client}>
+      <Themed>
+        <RouterProvider router={router} />
+      </Themed>
+    </QueryClientProvider>
+  </StrictMode>,
+);

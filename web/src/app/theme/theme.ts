@@ -1,0 +1,93 @@
+import { createTheme, type Theme } from '@mui/material/styles';
+import { cssVariables, TOKENS, type Look } from './tokens.ts';
+
+export const TEXT_FACE = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
+export const DISPLAY_FACE =
+  "'Bricolage Grotesque Variable', 'Atkinson Hyperlegible Next Variable', sans-serif";
+
+/** Material's components in Rundel's clothes: borders over shadows, own radii and faces, big quiet targets. */
+export function themeFor(look: Look): Theme {
+  const t = TOKENS[look];
+  const heading = (size: string) => ({
+    fontFamily: DISPLAY_FACE,
+    fontWeight: 720,
+    fontSize: size,
+    lineHeight: 1.15,
+    letterSpacing: '-0.01em',
+  });
+  return createTheme({
+    palette: {
+      mode: look === 'dusk' ? 'dark' : 'light',
+      primary: { main: t.action, contrastText: t.onAction },
+      secondary: { main: t.flower, contrastText: t.onFlower },
+      error: { main: t.fruit },
+      background: { default: t.ground, paper: t.surface },
+      text: { primary: t.ink, secondary: t.muted },
+      divider: t.line,
+    },
+    shape: { borderRadius: 10 },
+    typography: {
+      fontFamily: TEXT_FACE,
+      fontWeightRegular: t.weight.text,
+      fontWeightMedium: t.weight.strong,
+      fontWeightBold: t.weight.strong + 50,
+      fontSize: 15,
+      h1: heading('1.9rem'),
+      h2: heading('1.35rem'),
+      h3: heading('1.1rem'),
+      body1: { fontSize: '1rem', lineHeight: 1.5 },
+      body2: { fontSize: '0.9rem', lineHeight: 1.45 },
+      button: { textTransform: 'none', fontWeight: t.weight.strong, fontSize: '1rem' },
+    },
+    components: {
+      MuiCssBaseline: {
+        styleOverrides: {
+          ':root': cssVariables(t),
+          body: { fontVariantNumeric: 'tabular-nums', WebkitTextSizeAdjust: '100%' },
+          ':focus-visible': {
+            outline: `3px solid ${look === 'dusk' ? t.flower : t.action}`,
+            outlineOffset: 2,
+          },
+          '@media (prefers-reduced-motion: reduce)': {
+            '*, *::before, *::after': {
+              animationDuration: '0.01ms !important',
+              transitionDuration: '0.01ms !important',
+            },
+          },
+        },
+      },
+      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      MuiButton: {
+        defaultProps: { disableElevation: true },
+        styleOverrides: {
+          root: { minHeight: 44, borderRadius: 10, paddingInline: 16 },
+          outlined: {
+            borderWidth: look === 'glare' ? 2 : 1.5,
+            borderColor: t.line,
+            color: t.ink,
+            backgroundColor: t.raised,
+          },
+        },
+      },
+      MuiPaper: {
+        defaultProps: { elevation: 0 },
+        styleOverrides: { root: { backgroundImage: 'none', border: `1px solid ${t.line}` } },
+      },
+      MuiDialog: { styleOverrides: { paper: { borderRadius: 14, border: `2px solid ${t.ink}` } } },
+      MuiMenu: { styleOverrides: { paper: { border: `1.5px solid ${t.ink}` } } },
+      MuiOutlinedInput: {
+        styleOverrides: {
+          root: { backgroundColor: t.raised, minHeight: 48 },
+          notchedOutline: { borderColor: t.muted },
+        },
+      },
+      MuiFormHelperText: { styleOverrides: { root: { fontSize: '0.85rem', marginInline: 2 } } },
+      MuiTableCell: { styleOverrides: { root: { borderColor: t.line, paddingBlock: 8 } } },
+      MuiTooltip: {
+        styleOverrides: { tooltip: { backgroundColor: t.ink, color: t.ground, fontSize: '0.85rem' } },
+      },
+      MuiLink: { defaultProps: { underline: 'always', color: 'inherit' } },
+      MuiAlert: { styleOverrides: { root: { borderRadius: 10 } } },
+    },
+  });
+}

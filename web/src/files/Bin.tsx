@@ -1,0 +1,60 @@
+import { Box, Button, Typography } from '@mui/material';
+import { addDays, dayOf, daysBetween } from '@rundel/core/climate';
+import type { TableName } from '@rundel/core/garden';
+import { shortDay } from '../parts/words.ts';
+import { useGarden, type RecordChange } from '../store/index.ts';
+
+/** What is in the bin is offered this long; it stays on record after that, out of sight. */
+const DAYS_KEPT = 30;
+const TABLES = ['containers', 'stands', 'measures'] as const satisfies readonly TableName[];
+
+/** Bags, places and measures put away, to be taken out again. */
+export function Bin() {
+  const { garden, clock, saveRecords } = useGarden();
+  const now = clock.now();
+  const since = addDays(dayOf(now), -DAYS_KEPT);
+  const binned = TABLES.flatMap((table) =>
+    garden[table].flatMap((record) =>
+      record.binnedAt && dayOf(record.binnedAt) >= since
+        ? [{ table, record, binnedAt: record.binnedAt }]
+        : [],
+    ),
+  );
+  if (binned.length === 0)
+    return (
+      <Typography sx={{ color: 'text.secondary' }}>
+        Empty. What you put here can be taken out for {DAYS_KEPT} days.
+      </Typography>
+    );
+  const nameOf = (record: (typeof binned)[number]['record']) =>
+    'label' in record ? `Bag ${record.label}` : record.name;
+  const takeOut = async ({ table, record }: (typeof binned)[number]) => {
+    const { binnedAt: _, ...rest } = record;
+    const changes = [{ table, before: record, after: { ...rest, changedAt: now } } as RecordChange];
+    // a bag whose place is in the bin too comes back with it
+    const stand =
+      'standId' in record ? garden.stands.find((s) => s.id === record.standId && s.binnedAt) : undefined;
+    if (stand) {
+      const { binnedAt: _stand, ...back } = stand;
+      changes.push({ table: 'stands', before: stand, after: { ...back, changedAt: now } });
+    }
+    await saveRecords(changes, [], `${nameOf(record)} taken out of the bin`);
+  };
+  return (
+    <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
+      {binned.map((item) => (
+        <Box
+          component="li"
+          key={item.record.id}
+          sx={{ display: 'flex', alignItems: 'center', minHeight: 48 }}
+        >
+          <Box sx={{ flex: 1 }}>
+            {nameOf(item.record)}, since {shortDay(dayOf(item.binnedAt))};{' '}
+            {DAYS_KEPT - daysBetween(dayOf(item.binnedAt), dayOf(now))} days left
+          </Box>
+          <Button onClick={() => void takeOut(item)}>Take it out</Button>
+        </Box>
+      ))}
+    </Box>
+  );
+}

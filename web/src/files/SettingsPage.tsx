@@ -1,0 +1,162 @@
+import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
+import { DEPTH_SCHOOLS } from '@rundel/core/planting';
+import type { Settings } from '@rundel/core/garden';
+import { useState, type FormEvent } from 'react';
+import { useLookValue, type LookValue } from '../parts/look-context.tsx';
+import { Page, Panel } from '../parts/Page.tsx';
+import { useGarden } from '../store/index.ts';
+import { AssumptionsPanel } from './AssumptionsPanel.tsx';
+
+/** Settings of the garden and of this device. What can be chosen is stored as it is chosen. */
+export default function SettingsPage() {
+  const { garden, saveSettings } = useGarden();
+  const { settings } = garden;
+  const look = useLookValue();
+  const keep = (change: Partial<Settings>) => void saveSettings({ ...settings, ...change });
+  return (
+    <Page title="Settings" width={920}>
+      <Panel title="This garden">
+        <GardenForm settings={settings} onKeep={keep} />
+      </Panel>
+      <Panel title="Units and schools">
+        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 }}>
+          <TextField
+            select
+            label="Units"
+            value={settings.units}
+            onChange={(e) => keep({ units: e.target.value as Settings['units'] })}
+            helperText="Shown everywhere; other units can be typed all the same."
+          >
+            <MenuItem value="metric">Metric: litres, cm, kg, °C</MenuItem>
+            <MenuItem value="us">US: gallons, inches, lb, °F</MenuItem>
+            <MenuItem value="uk">UK: imperial gallons, inches, lb, °C</MenuItem>
+          </TextField>
+          <TextField
+            select
+            label="How deep I plant"
+            value={settings.depthSchoolId}
+            onChange={(e) => keep({ depthSchoolId: e.target.value })}
+            helperText={DEPTH_SCHOOLS.find((s) => s.id === settings.depthSchoolId)?.words}
+          >
+            {DEPTH_SCHOOLS.map((school) => (
+              <MenuItem key={school.id} value={school.id}>
+                {school.name}
+              </MenuItem>
+            ))}
+          </TextField>
+        </Box>
+      </Panel>
+      <Panel title="Look of this device">
+        <TextField
+          select
+          fullWidth
+          label="Look"
+          value={look.choice}
+          onChange={(e) => look.choose(e.target.value as LookValue['choice'])}
+          sx={{ maxWidth: 420 }}
+        >
+          <MenuItem value="auto">As the device is set</MenuItem>
+          <MenuItem value="light">Light</MenuItem>
+          <MenuItem value="dusk">Dusk: dark, for the evening round</MenuItem>
+          <MenuItem value="glare">Glare: black on white, heavier, for full sun</MenuItem>
+        </TextField>
+      </Panel>
+      <Panel title="Assumptions">
+        <AssumptionsPanel />
+      </Panel>
+    </Page>
+  );
+}
+
+function GardenForm({
+  settings,
+  onKeep,
+}: {
+  readonly settings: Settings;
+  onKeep(change: Partial<Settings>): void;
+}) {
+  const [name, setName] = useState(settings.gardenName);
+  const [latitude, setLatitude] = useState(String(settings.latitudeDegrees));
+  const [hours, setHours] = useState(settings.roundHours.map(clockOf).join(', '));
+  const [problems, setProblems] = useState<{ name?: string; latitude?: string; hours?: string }>({});
+  const [isKept, setKept] = useState(false);
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    const degrees = Number(latitude.replace(',', '.'));
+    const rounds = hours
+      .split(/[,;]\s*|\s+/)
+      .filter(Boolean)
+      .map(hourOfClock);
+    const found = {
+      ...(name.trim() === '' ? { name: 'Give it a name, any name.' } : {}),
+      ...(latitude.trim() === '' || !(degrees >= -66 && degrees <= 66)
+        ? { latitude: 'A number from -66 to 66; south is negative.' }
+        : {}),
+      ...(rounds.length < 1 || rounds.length > 4 || rounds.some((r) => r === undefined)
+        ? { hours: 'One to four times of day, as "8:00, 18:00".' }
+        : {}),
+    };
+    setProblems(found);
+    setKept(false);
+    if (Object.keys(found).length > 0) return;
+    onKeep({
+      gardenName: name.trim().slice(0, 60),
+      latitudeDegrees: degrees,
+      roundHours: rounds.filter((r) => r !== undefined),
+    });
+    setKept(true);
+  };
+  return (
+    <Box
+      component="form"
+      noValidate
+      onSubmit={submit}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' },
+        gap: 2,
+        alignItems: 'start',
+      }}
+    >
+      <TextField
+        label="Its name"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        error={problems.name !== undefined}
+        helperText={problems.name}
+      />
+      <TextField
+        label="Latitude, degrees north"
+        value={latitude}
+        onChange={(e) => setLatitude(e.target.value)}
+        error={problems.latitude !== undefined}
+        helperText={problems.latitude}
+      />
+      <TextField
+        label="Times of my rounds"
+        value={hours}
+        onChange={(e) => setHours(e.target.value)}
+        error={problems.hours !== undefined}
+        helperText={problems.hours ?? 'Looks are asked for at these.'}
+      />
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+        <Button type="submit" variant="outlined">
+          Keep these
+        </Button>
+        {isKept && <Typography role="status">Kept.</Typography>}
+      </Box>
+    </Box>
+  );
+}
+
+function clockOf(hour: number): string {
+  const minutes = Math.round(hour * 60);
+  return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+}
+
+function hourOfClock(text: string): number | undefined {
+  const match = /^(\d{1,2})(?::(\d{2}))?$/.exec(text);
+  if (!match) return undefined;
+  const hour = Number(match[1]) + Number(match[2] ?? 0) / 60;
+  return hour >= 0 && hour <= 23.75 ? hour : undefined;
+}

@@ -1,0 +1,79 @@
+import { Box, Typography } from '@mui/material';
+import { useEffect, type ReactNode } from 'react';
+
+/** The frame of a place: its title, a line under it, and what can be done there. */
+export function Page({
+  title,
+  lead,
+  actions,
+  children,
+  width = 1180,
+}: {
+  readonly title: string;
+  readonly lead?: ReactNode;
+  readonly actions?: ReactNode;
+  readonly children: ReactNode;
+  readonly width?: number;
+}) {
+  useEffect(() => {
+    document.title = `${title} · Rundel`;
+  }, [title]);
+  return (
+    <Box sx={{ maxWidth: width, paddingInline: { xs: 2, md: 3 }, paddingBlock: { xs: 2, md: 2.5 } }}>
+      <Box
+        sx={{
+          display: 'flex',
+          flexWrap: 'wrap',
+          gap: 2,
+          alignItems: 'flex-start',
+          justifyContent: 'space-between',
+          marginBlockEnd: 2,
+        }}
+      >
+        <Box sx={{ minWidth: 0 }}>
+          <Typography variant="h1">{title}</Typography>
+          {lead !== undefined && (
+            <Typography component="div" sx={{ color: 'text.secondary', marginBlockStart: 0.5 }}>
+              {lead}
+            </Typography>
+          )}
+        </Box>
+        {actions !== undefined && <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>{actions}</Box>}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+/** A bordered part of a page with a heading. */
+export function Panel({
+  title,
+  children,
+  id,
+}: {
+  readonly title?: string;
+  readonly children: ReactNode;
+  readonly id?: string;
+}) {
+  return (
+    <Box
+      component="section"
+      id={id}
+      aria-label={title}
+      sx={{
+        backgroundColor: 'var(--surface)',
+        border: '1px solid var(--line)',
+        borderRadius: '12px',
+        padding: { xs: 2, md: 2.5 },
+        marginBlockEnd: 2,
+      }}
+    >
+      {title !== undefined && (
+        <Typography variant="h2" sx={{ marginBlockEnd: 1.5 }}>
+          {title}
+        </Typography>
+      )}
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,53 @@
+import { parseAmount, show, type AmountResult, type Purpose, type UnitSystem } from '@rundel/core/units';
+import { z } from 'zod';
+
+const REASONS: Record<Exclude<AmountResult, { ok: true }>['reason'], string> = {
+  empty: 'Please give a number.',
+  'not-a-number': 'This does not read as a number. Try "38", "10 gal" or "13½ in".',
+  'unknown-unit': 'I do not know this unit.',
+  'wrong-quantity': 'This unit measures something else.',
+};
+
+/** What may be typed into an amount field. */
+export interface AmountRule {
+  readonly purpose: Purpose;
+  readonly system: UnitSystem;
+  /** inner units (L, mm, kg, °C), both ends included */
+  readonly low: number;
+  readonly high: number;
+  readonly isOptional?: boolean;
+}
+
+export type ReadAmount =
+  | { readonly kind: 'given'; readonly inner: number; readonly text: string }
+  | { readonly kind: 'left-out' }
+  | { readonly kind: 'refused'; readonly problem: string };
+
+/** Reads what was typed by a rule; what is wrong is said in a sentence for beside the field. */
+export function readAmount(text: string, rule: AmountRule): ReadAmount {
+  const read = parseAmount(text, rule.purpose, rule.system);
+  if (!read.ok) {
+    if (read.reason === 'empty' && rule.isOptional) return { kind: 'left-out' };
+    return { kind: 'refused', problem: REASONS[read.reason] };
+  }
+  const { inner } = read.amount;
+  const words = (value: number) => show(value, rule.purpose, rule.system);
+  if (inner < rule.low - 1e-9 || inner > rule.high + 1e-9) {
+    const problem =
+      inner <= 0 && rule.low > 0
+        ? 'It must be more than nothing.'
+        : `${words(inner)} cannot be right here: it must be from ${words(rule.low)} to ${words(rule.high)}.`;
+    return { kind: 'refused', problem };
+  }
+  return { kind: 'given', inner, text: read.amount.text };
+}
+
+/** A form field that holds text and gives the inner value. */
+export function amountField(rule: AmountRule) {
+  return z.string().transform((text, context): number | undefined => {
+    const read = readAmount(text, rule);
+    if (read.kind === 'given') return read.inner;
+    if (read.kind === 'refused') context.addIssue({ code: 'custom', message: read.problem });
+    return undefined;
+  });
+}

@@ -1,0 +1,107 @@
+import { Box, Button, FormControlLabel, IconButton, Switch, Typography } from '@mui/material';
+import { IconMinus, IconPlus } from '@tabler/icons-react';
+import { MEASURE_UNIT } from '@rundel/core/units';
+import type { DrinkAdvice } from '@rundel/core/water';
+import { useState } from 'react';
+import { fillsWords } from '../parts/words.ts';
+import { drinkMeasure, useGarden, useShown } from '../store/index.ts';
+
+const BECAUSE: Record<DrinkAdvice['because'], string> = {
+  'felt-dry': 'It felt dry.',
+  'before-next-round': 'It would want water before the next round.',
+  enough: 'It has enough.',
+};
+
+/** The drink that follows a look: one tap when it is given as proposed, steps of a quarter can when not. */
+export function DrinkProposal({
+  advice,
+  onGiven,
+  onOther,
+  onSkip,
+}: {
+  readonly advice: DrinkAdvice;
+  onGiven(drink: { litres: number; count: number; ranThrough: boolean }): void;
+  onOther(): void;
+  onSkip(): void;
+}) {
+  const { garden } = useGarden();
+  const shown = useShown();
+  const measure = drinkMeasure(garden);
+  const step = MEASURE_UNIT[measure.kind] === 'second' ? 1 : 0.25;
+  const [count, setCount] = useState(advice.fills.count);
+  const [ranThrough, setRanThrough] = useState(false);
+  const litres = count * measure.litres;
+  const { number, symbol } = shown.parts(litres, 'drink');
+  const pours = advice.pours > 1 ? 'two pours, ten minutes apart' : 'slowly, until it runs through';
+  return (
+    <Box
+      sx={{ backgroundColor: 'var(--rail)', color: 'var(--on-rail)', borderRadius: '12px', padding: 1.75 }}
+      role="group"
+      aria-label="Proposed drink"
+    >
+      <Typography sx={{ fontSize: '0.92rem' }}>
+        {BECAUSE[advice.because]} It should take {shown.range(advice.litres.low, advice.litres.high, 'drink')}
+        {advice.isEstablishing ? ', close to the stem while it roots.' : '.'}
+      </Typography>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, marginBlockStart: 1 }}>
+        <IconButton
+          onClick={() => setCount((c) => Math.max(step, c - step))}
+          aria-label="less"
+          sx={{ width: 48, height: 56, color: 'inherit', border: '1.5px solid', borderRadius: '10px' }}
+        >
+          <IconMinus aria-hidden />
+        </IconButton>
+        <Box sx={{ flex: 1, textAlign: 'center' }} aria-live="polite">
+          <Box
+            component="span"
+            sx={{ fontFamily: 'h1.fontFamily', fontSize: '1.9rem', fontWeight: 750, lineHeight: 1 }}
+          >
+            {number}
+          </Box>{' '}
+          {symbol}
+          <Box sx={{ fontSize: '0.88rem' }}>{fillsWords(count, measure)}</Box>
+        </Box>
+        <IconButton
+          onClick={() => setCount((c) => c + step)}
+          aria-label="more"
+          sx={{ width: 48, height: 56, color: 'inherit', border: '1.5px solid', borderRadius: '10px' }}
+        >
+          <IconPlus aria-hidden />
+        </IconButton>
+        <Button
+          variant="contained"
+          color="secondary"
+          onClick={() => onGiven({ litres, count, ranThrough })}
+          aria-keyshortcuts="Enter"
+          sx={{ minHeight: 56, minWidth: 104, fontSize: '1.1rem' }}
+        >
+          Given
+        </Button>
+      </Box>
+      <Box
+        sx={{
+          display: 'flex',
+          flexWrap: 'wrap',
+          alignItems: 'center',
+          justifyContent: 'space-between',
+          marginBlockStart: 0.5,
+        }}
+      >
+        <FormControlLabel
+          control={<Switch color="secondary" checked={ranThrough} onChange={(_, on) => setRanThrough(on)} />}
+          label="It ran through"
+          slotProps={{ typography: { sx: { fontSize: '0.95rem' } } }}
+        />
+        <Box>
+          <Button onClick={onOther} sx={{ color: 'inherit', textDecoration: 'underline' }}>
+            Other amount
+          </Button>
+          <Button onClick={onSkip} sx={{ color: 'inherit', textDecoration: 'underline' }}>
+            Not now
+          </Button>
+        </Box>
+      </Box>
+      <Typography sx={{ fontSize: '0.85rem' }}>Pour {pours}.</Typography>
+    </Box>
+  );
+}

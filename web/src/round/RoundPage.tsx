@@ -1,0 +1,386 @@
+import { Alert, Box, Button, Typography, useMediaQuery } from '@mui/material';
+import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
+import { expectedGrades, planRound } from '@rundel/core/round';
+import type { Look } from '@rundel/core/water';
+import { useCallback, useEffect, useMemo } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { Page } from '../parts/Page.tsx';
+import { dayAndTime, fillsWords, whenWords } from '../parts/words.ts';
+import { drinkMeasure, standsInUse, useBags, useGarden, useShown, type Bag } from '../store/index.ts';
+import { StopActions, StopHead, StopSection } from './StopView.tsx';
+import { StopList, type WalkStop } from './StopList.tsx';
+import { isOpen, statusOf } from './stops.ts';
+import { useWalk } from './walk.ts';
+import { WeatherCard } from './WeatherCard.tsx';
+
+/** Home: today's walk, one bag at a time. */
+export default function RoundPage() {
+  const { garden, live, clock, record, undo } = useGarden();
+  const { bags, unreadable, isReady } = useBags();
+  const { containerId } = useParams();
+  const navigate = useNavigate();
+  const shown = useShown();
+  const isWide = useMediaQuery('(min-width: 1100px)');
+  const measure = useMemo(() => drinkMeasure(garden), [garden]);
+  const plan = useMemo(
+    () =>
+      isReady
+        ? planRound(
+            bags.flatMap((b) => (b.water ? [b.water] : [])),
+            bags.map((b) => b.container),
+            standsInUse(garden),
+          )
+        : undefined,
+    [bags, garden, isReady],
+  );
+  const { walk, skip } = useWalk(plan);
+  const stops = useMemo((): readonly WalkStop[] => {
+    const ids = new Set(walk?.containerIds);
+    return bags
+      .filter((b) => ids.has(b.container.id))
+      .map((bag) => ({ bag, status: statusOf(bag, walk, live, measure) }));
+  }, [bags, live, measure, walk]);
+
+  const asked = bags.find((b) => b.container.id === containerId);
+  const firstOpen = stops.find((s) => isOpen(s.status))?.bag;
+  const bag = asked ?? firstOpen;
+  const status = useMemo(() => bag && statusOf(bag, walk, live, measure), [bag, live, measure, walk]);
+
+  const goOn = useCallback(
+    (from: Bag | undefined, by: 1 | -1 = 1, isOpenOnly = true) => {
+      const at = stops.findIndex((s) => s.bag === from);
+      const round =
+        by === 1
+          ? [...stops.slice(at + 1), ...stops.slice(0, Math.max(0, at))]
+          : [...stops.slice(0, Math.max(0, at))].reverse();
+      const next = round.find((s) => !isOpenOnly || isOpen(s.status));
+      void navigate(next ? `/round/${next.bag.container.id}` : '/round');
+    },
+    [navigate, stops],
+  );
+
+  const look = useCallback(
+    async (seen: Look) => {
+      if (!bag) return;
+      await record(
+        [{ kind: 'look', at: clock.now(), containerId: bag.container.id, look: seen }],
+        `look at ${bag.container.label}`,
+      );
+      if (!containerId) void navigate(`/round/${bag.container.id}`, { replace: true });
+    },
+    [bag, clock, containerId, navigate, record],
+  );
+  const drink = useCallback(
+    async (given: { litres: number; count: number; ranThrough: boolean }) => {
+      if (!bag) return;
+      const { litres, ranThrough, count } = given;
+      const measureId = 'id' in measure && measure.id ? { measureId: measure.id } : {};
+      await record(
+        [
+          {
+            kind: 'drink',
+            at: clock.now(),
+            containerId: bag.container.id,
+            litres,
+            ranThrough,
+            isMeasured: true,
+            asEntered: fillsWords(count, measure),
+            ...measureId,
+          },
+        ],
+        `drink at ${bag.container.label}`,
+      );
+      goOn(bag);
+    },
+    [bag, clock, goOn, measure, record],
+  );
+  const leaveOut = useCallback(() => {
+    if (!bag) return;
+    skip(bag.container.id);
+    goOn(bag);
+  }, [bag, goOn, skip]);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector('[role="dialog"]')) return;
+      if (target.closest('input, textarea, select, [contenteditable]')) return;
+      if (/^[1-5]$/.test(event.key)) void look({ method: 'finger', grade: Number(event.key) });
+      else if (event.key === 'n') goOn(bag, 1, false);
+      else if (event.key === 'p') goOn(bag, -1, false);
+      else if (event.key === 'u') void undo();
+      else if (event.key === 'Enter' && !target.closest('button, a') && status?.kind === 'drink') {
+        const { fills } = status.advice;
+        void drink({ litres: fills.litres, count: fills.count, ranThrough: false });
+      } else if (event.key === 'Enter' && !target.closest('button, a') && status?.kind === 'done') goOn(bag);
+      else return;
+      event.preventDefault();
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [bag, drink, goOn, look, status, undo]);
+
+  const now = clock.now();
+  const open = stops.filter((s) => isOpen(s.status));
+  const planted = bags.filter((b) => b.occupants.length > 0);
+  const lead =
+    !isReady && bags.length > 0
+      ? 'Working out how the bags stand…'
+      : planted.length === 0
+        ? 'No bags yet.'
+        : open.length === 0
+          ? 'Nothing more to do on this round.'
+          : `${open.length} of ${planted.length} ${planted.length === 1 ? 'bag' : 'bags'} ${open.length === 1 ? 'needs' : 'need'} you.`;
+
+  if (bags.length === 0 && unreadable.length === 0) return <NoBags title={dayAndTime(now)} />;
+  const carried = stops.filter((s) => s.status.kind === 'look' || s.status.kind === 'drink');
+  const carryLitres = carried.reduce((sum, s) => sum + likelyDrink(s), 0);
+  return (
+    <Page
+      title={dayAndTime(now)}
+      lead={lead}
+      width={1400}
+      actions={carryLitres > 0 && <Carry litres={carryLitres} />}
+    >
+      {unreadable.map(({ container, problem }) => (
+        <Alert key={container.id} severity="warning" sx={{ marginBlockEnd: 1 }}>
+          Bag {container.label} cannot be worked out and is left out of the round: {problem} Its entries are
+          kept. <Link to={`/stands/${container.id}/edit`}>Mend it</Link>
+        </Alert>
+      ))}
+      <Box
+        sx={{
+          display: 'grid',
+          gap: { xs: 2, lg: 2.5 },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 380px)' },
+          '@media (min-width: 1100px)': { gridTemplateColumns: '264px minmax(0, 1fr) 384px' },
+        }}
+      >
+        {isWide && (
+          <Box>
+            <StopList stops={stops} currentId={bag?.container.id} />
+            <WeatherCard />
+            <LaterList
+              bags={bags}
+              laterIds={plan?.later.map((l) => l.containerId) ?? []}
+              walkIds={walk?.containerIds ?? []}
+            />
+          </Box>
+        )}
+        {bag && status ? (
+          <>
+            <Box
+              sx={{
+                backgroundColor: 'var(--surface)',
+                border: '1px solid var(--line)',
+                borderRadius: '14px',
+                padding: { xs: 1.5, md: 2 },
+                alignSelf: 'start',
+                position: { md: 'sticky' },
+                top: { md: 12 },
+              }}
+            >
+              <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
+                <StopHead bag={bag} />
+                {stops.length > 1 && (
+                  <Box sx={{ display: 'flex', flexShrink: 0 }}>
+                    <Button
+                      aria-label="Bag before"
+                      aria-keyshortcuts="p"
+                      onClick={() => goOn(bag, -1, false)}
+                      sx={{ minWidth: 48, padding: 0 }}
+                    >
+                      <IconChevronLeft aria-hidden />
+                    </Button>
+                    <Button
+                      aria-label="Next bag"
+                      aria-keyshortcuts="n"
+                      onClick={() => goOn(bag, 1, false)}
+                      sx={{ minWidth: 48, padding: 0 }}
+                    >
+                      <IconChevronRight aria-hidden />
+                    </Button>
+                  </Box>
+                )}
+              </Box>
+              <Box sx={{ height: { xs: 300, md: 'min(600px, calc(100vh - 210px))' } }}>
+                <StopSection bag={bag} height={isWide ? 560 : 400} />
+              </Box>
+            </Box>
+            <StopActions
+              key={bag.container.id}
+              bag={bag}
+              status={status}
+              onLook={(seen) => void look(seen)}
+              onDrink={(given) => void drink(given)}
+              onSkip={leaveOut}
+              onNext={() => goOn(bag)}
+            />
+          </>
+        ) : (
+          isReady && walk && <RoundDone stops={stops} shown={shown} next={nextRoundOf(bags)} now={now} />
+        )}
+        {!isWide && (
+          <Box sx={{ gridColumn: '1 / -1' }}>
+            <Typography variant="h2" sx={{ marginBlock: 1 }}>
+              This round
+            </Typography>
+            <StopList stops={stops} currentId={bag?.container.id} />
+            <WeatherCard />
+            <LaterList
+              bags={bags}
+              laterIds={plan?.later.map((l) => l.containerId) ?? []}
+              walkIds={walk?.containerIds ?? []}
+            />
+          </Box>
+        )}
+      </Box>
+    </Page>
+  );
+}
+
+/** Litres to carry for a stop: what was advised, or what it would take if it is as dry as it may well be. */
+function likelyDrink({ bag, status }: WalkStop): number {
+  if (status.kind === 'drink') return status.advice.fills.litres;
+  if (!bag.water) return 0;
+  const isLikely = expectedGrades(bag.water).driest <= 2;
+  return isLikely ? (1 - bag.water.estimate.share.likely) * bag.body.availableLitres : 0;
+}
+
+function Carry({ litres }: { readonly litres: number }) {
+  const { garden } = useGarden();
+  const shown = useShown();
+  const measure = drinkMeasure(garden);
+  const fills = Math.max(1, Math.ceil(litres / measure.litres));
+  return (
+    <Box
+      role="note"
+      aria-label="To carry"
+      sx={{
+        border: '1.5px dashed var(--ink)',
+        borderRadius: '8px',
+        display: 'flex',
+        overflow: 'hidden',
+        backgroundColor: 'var(--surface)',
+      }}
+    >
+      <Box sx={{ padding: 1.25, fontWeight: 'fontWeightMedium' }}>Carry</Box>
+      <Box sx={{ padding: 1.25, borderInlineStart: '1.5px dashed var(--line)' }}>
+        <strong>{measure.kind === 'hose' ? measure.name : fillsWords(fills, measure)}</strong>
+        <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
+          about {shown.show(litres, 'drink')} in all
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function nextRoundOf(bags: readonly Bag[]): string | undefined {
+  const times = bags.flatMap((b) =>
+    b.water?.ahead.nextLook.kind === 'at' ? [b.water.ahead.nextLook.at] : [],
+  );
+  return times.sort((a, b) => Date.parse(a) - Date.parse(b))[0];
+}
+
+function RoundDone({
+  stops,
+  shown,
+  next,
+  now,
+}: {
+  readonly stops: readonly WalkStop[];
+  readonly shown: ReturnType<typeof useShown>;
+  readonly next: string | undefined;
+  readonly now: string;
+}) {
+  const litres = stops.reduce((sum, s) => sum + (s.status.kind === 'done' ? s.status.drunkLitres : 0), 0);
+  const watered = stops.filter((s) => s.status.kind === 'done' && s.status.drunkLitres > 0).length;
+  const skipped = stops.filter((s) => s.status.kind === 'skipped').length;
+  return (
+    <Box
+      sx={{
+        gridColumn: { lg: '2 / -1' },
+        backgroundColor: 'var(--surface)',
+        border: '1px solid var(--line)',
+        borderRadius: '14px',
+        padding: 3,
+      }}
+      role="status"
+    >
+      <Typography variant="h2">
+        {stops.length === 0 ? 'No bag needs you now' : 'That is the round'}
+      </Typography>
+      <Typography sx={{ marginBlock: 1.5, fontSize: '1.1rem' }}>
+        {stops.length > 0 &&
+          `${stops.length} ${stops.length === 1 ? 'bag' : 'bags'}, ${watered} watered, ${shown.show(litres, 'drink')} poured${skipped > 0 ? `, ${skipped} left for later` : ''}. `}
+        {next ? `The next look is due ${whenWords(next, now)}.` : ''}
+      </Typography>
+      <Typography sx={{ color: 'text.secondary' }}>Any bag can be looked at any time from Stands.</Typography>
+    </Box>
+  );
+}
+
+/** Bags that need nothing now, with when they do. */
+function LaterList({
+  bags,
+  laterIds,
+  walkIds,
+}: {
+  readonly bags: readonly Bag[];
+  readonly laterIds: readonly string[];
+  readonly walkIds: readonly string[];
+}) {
+  const { clock } = useGarden();
+  const later = bags.filter((b) => laterIds.includes(b.container.id) && !walkIds.includes(b.container.id));
+  if (later.length === 0) return null;
+  return (
+    <Box sx={{ marginBlockStart: 2 }}>
+      <Typography sx={{ fontSize: '0.88rem', fontWeight: 'fontWeightMedium', color: 'text.secondary' }}>
+        Not now
+      </Typography>
+      <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
+        {later.map((bag) => {
+          const next = bag.water?.ahead.nextLook;
+          return (
+            <Box
+              component="li"
+              key={bag.container.id}
+              sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, fontSize: '0.92rem' }}
+            >
+              <Link to={`/round/${bag.container.id}`} style={{ color: 'inherit', paddingBlock: 6 }}>
+                {bag.container.label} {bag.name}
+              </Link>
+              <Box component="span" sx={{ color: 'text.secondary', textAlign: 'end', paddingBlock: '6px' }}>
+                {next?.kind === 'at' ? whenWords(next.at, clock.now()) : 'in a week or more'}
+              </Box>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
+
+function NoBags({ title }: { readonly title: string }) {
+  return (
+    <Page title={title} lead="Nothing to walk round yet." width={720}>
+      <Box
+        sx={{
+          backgroundColor: 'var(--surface)',
+          border: '1px solid var(--line)',
+          borderRadius: '14px',
+          padding: 3,
+        }}
+      >
+        <Typography variant="h2">First, a bag</Typography>
+        <Typography sx={{ marginBlock: 1.5 }}>
+          Add one bag with what is planted in it. From then on the round tells you when to look at it, what to
+          expect and how much water it should take.
+        </Typography>
+        <Button component={Link} to="/stands/new" variant="contained" sx={{ minHeight: 56 }}>
+          Add a bag
+        </Button>
+      </Box>
+    </Page>
+  );
+}

@@ -1,0 +1,187 @@
+import { Box, Button, Typography } from '@mui/material';
+import { IconBasket, IconNote, IconPlayerTrackNext } from '@tabler/icons-react';
+import { expectedGrades } from '@rundel/core/round';
+import { FINGER_GRADES, LIFT_GRADES, type Look } from '@rundel/core/water';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { expectation, kindWords, titleOf } from '../parts/bag-words.ts';
+import { DrinkDialog, NoteDialog, PickDialog } from '../parts/EntryDialogs.tsx';
+import { whenWords } from '../parts/words.ts';
+import { BagSection, sceneOf } from '../section/index.ts';
+import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
+import { DrinkProposal } from './DrinkProposal.tsx';
+import { GradeButtons } from './GradeButtons.tsx';
+import type { StopStatus } from './stops.ts';
+
+/** The bag of a stop in section. */
+export function StopSection({ bag, height }: { readonly bag: Bag; readonly height: number }) {
+  const { clock, garden } = useGarden();
+  const shown = useShown();
+  const share = bag.water?.estimate.share;
+  const scene = useMemo(
+    () => sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings),
+    [bag.body, bag.container, bag.occupants, clock, garden.settings, share],
+  );
+  return <BagSection scene={scene} shown={shown} height={height} title={`${titleOf(bag)} in section`} />;
+}
+
+/** The head of a stop: which bag, and what one expects of it and why. */
+export function StopHead({ bag }: { readonly bag: Bag }) {
+  const shown = useShown();
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.25, flexWrap: 'wrap' }}>
+      <Typography variant="h2" sx={{ fontSize: { xs: '1.35rem', md: '1.6rem' } }}>
+        <Link to={`/stands/${bag.container.id}`} style={{ color: 'inherit', textDecoration: 'none' }}>
+          {titleOf(bag)}
+        </Link>
+      </Typography>
+      <Box sx={{ color: 'text.secondary' }}>{kindWords(bag, shown)}</Box>
+    </Box>
+  );
+}
+
+/** Everything to do at one stop. `onNext` leads on along the walk. */
+export function StopActions({
+  bag,
+  status,
+  onLook,
+  onDrink,
+  onSkip,
+  onNext,
+}: {
+  readonly bag: Bag;
+  readonly status: StopStatus;
+  onLook(look: Look): void;
+  onDrink(drink: { litres: number; count: number; ranThrough: boolean }): void;
+  onSkip(): void;
+  onNext(): void;
+}) {
+  const { clock, garden } = useGarden();
+  const shown = useShown();
+  const [method, setMethod] = useState<Look['method']>('finger');
+  const [dialog, setDialog] = useState<'pick' | 'note' | 'drink'>();
+  const look = 'look' in status ? status.look : undefined;
+  const { strong, rest } = expectation(bag, shown, clock.now());
+  const close = () => setDialog(undefined);
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      {status.kind === 'look' || status.kind === 'skipped' ? (
+        <Typography sx={{ fontSize: '1.12rem', lineHeight: 1.4 }}>
+          I expect it <strong>{strong || '…'}</strong>. {rest}{' '}
+          {method === 'finger'
+            ? 'Feel two knuckles deep:'
+            : 'Lift a corner or a handle, with care for your back:'}
+        </Typography>
+      ) : (
+        <Answer status={status} bag={bag} />
+      )}
+      {status.kind === 'drink' && (
+        <DrinkProposal
+          key={status.look.id}
+          advice={status.advice}
+          onGiven={onDrink}
+          onOther={() => setDialog('drink')}
+          onSkip={onSkip}
+        />
+      )}
+      {(status.kind === 'done' || status.kind === 'skipped') && (
+        <Button
+          variant="contained"
+          onClick={onNext}
+          endIcon={<IconPlayerTrackNext aria-hidden />}
+          aria-keyshortcuts="Enter"
+          sx={{ minHeight: 56, fontSize: '1.1rem' }}
+        >
+          Next
+        </Button>
+      )}
+      <GradeButtons
+        method={method}
+        expected={bag.water ? expectedGrades(bag.water) : undefined}
+        chosen={look?.look.method === method ? look.look.grade : undefined}
+        onLook={onLook}
+      />
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1 }}>
+        <Button
+          variant="outlined"
+          onClick={() => setDialog('pick')}
+          startIcon={<IconBasket aria-hidden />}
+          sx={{ minHeight: 56 }}
+        >
+          Pick
+        </Button>
+        <Button
+          variant="outlined"
+          onClick={() => setDialog('note')}
+          startIcon={<IconNote aria-hidden />}
+          sx={{ minHeight: 56 }}
+        >
+          Note
+        </Button>
+        <Button
+          variant="outlined"
+          onClick={() => setMethod((m) => (m === 'finger' ? 'lift' : 'finger'))}
+          sx={{ minHeight: 56, lineHeight: 1.2 }}
+        >
+          {method === 'finger' ? 'Lift instead' : 'Finger instead'}
+        </Button>
+      </Box>
+      {status.kind !== 'drink' && (
+        <Box sx={{ display: 'flex', justifyContent: 'space-between', flexWrap: 'wrap' }}>
+          <Button onClick={() => setDialog('drink')}>Give a drink anyway</Button>
+          {status.kind === 'look' && <Button onClick={onSkip}>Not now</Button>}
+        </Box>
+      )}
+      <PickDialog bag={bag} isOpen={dialog === 'pick'} onClose={close} />
+      <NoteDialog bag={bag} isOpen={dialog === 'note'} onClose={close} />
+      <DrinkDialog bag={bag} isOpen={dialog === 'drink'} onClose={close} />
+      <Box component="span" sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>
+        Drinks are in your {drinkMeasure(garden).name}. Keys: 1–5 grade, Enter gives or goes on, U undoes.
+      </Box>
+    </Box>
+  );
+}
+
+function Answer({
+  status,
+  bag,
+}: {
+  readonly status: Exclude<StopStatus, { kind: 'look' | 'skipped' }>;
+  readonly bag: Bag;
+}) {
+  const { clock } = useGarden();
+  const shown = useShown();
+  if (status.kind === 'working') return <Typography sx={{ fontSize: '1.12rem' }}>Working it out…</Typography>;
+  const { look } = status;
+  const felt = look
+    ? (look.look.method === 'finger' ? FINGER_GRADES : LIFT_GRADES)[look.look.grade - 1]
+    : undefined;
+  if (status.kind === 'drink') {
+    return (
+      <Typography sx={{ fontSize: '1.12rem' }}>
+        You felt it <strong>{felt}</strong>.
+      </Typography>
+    );
+  }
+  const next = bag.water?.ahead.nextLook;
+  const when =
+    !next || next.kind === 'now'
+      ? 'at the next round'
+      : next.kind === 'at'
+        ? whenWords(next.at, clock.now())
+        : 'in a week or more';
+  const had =
+    status.drunkLitres > 0
+      ? `It had ${shown.show(status.drunkLitres, 'drink')}.`
+      : 'It has enough; no drink needed.';
+  return (
+    <Typography sx={{ fontSize: '1.12rem' }} role="status">
+      {felt ? (
+        <>
+          You felt it <strong>{felt}</strong>.{' '}
+        </>
+      ) : null}
+      {had} Next look: <strong>{when}</strong>.
+    </Typography>
+  );
+}

@@ -1,0 +1,72 @@
+import type { RoundPlan } from '@rundel/core/round';
+import { useCallback, useEffect, useState } from 'react';
+import { z } from 'zod';
+import { useGarden } from '../store/index.ts';
+
+/** A walk in progress: kept on this device, so that an interruption or a reload finds it where it was. */
+const walkSchema = z.object({
+  startedAt: z.string(),
+  containerIds: z.array(z.string()),
+  skippedIds: z.array(z.string()),
+});
+export type Walk = z.infer<typeof walkSchema>;
+
+/** After this long a walk is over and the next visit begins another. */
+const LONGEST_WALK_HOURS = 4;
+
+/** Whether a walk still goes on at a moment. */
+export function isGoingOn(walk: Walk, now: string): boolean {
+  const hours = (Date.parse(now) - Date.parse(walk.startedAt)) / 3_600_000;
+  return hours >= 0 && hours < LONGEST_WALK_HOURS;
+}
+
+/** The walk with bags that have become due since it began added at its end. */
+export function joined(walk: Walk, dueIds: readonly string[]): Walk {
+  const more = dueIds.filter((id) => !walk.containerIds.includes(id));
+  return more.length === 0 ? walk : { ...walk, containerIds: [...walk.containerIds, ...more] };
+}
+
+/** The walk in progress, begun when there is none. Undefined until the plan and the device's note are in. */
+export function useWalk(plan: RoundPlan | undefined): {
+  readonly walk: Walk | undefined;
+  skip(containerId: string): void;
+} {
+  const { store, clock, which } = useGarden();
+  const [kept, setKept] = useState<{ which: string; walk: Walk | undefined }>();
+  useEffect(() => {
+    let isCurrent = true;
+    void store.readNote('walk').then((note) => {
+      const read = walkSchema.safeParse(note);
+      if (isCurrent) setKept({ which, walk: read.success ? read.data : undefined });
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [store, which]);
+  const keep = useCallback(
+    (walk: Walk) => {
+      setKept({ which, walk });
+      void store.writeNote('walk', walk);
+    },
+    [store, which],
+  );
+  const isLoaded = kept?.which === which;
+  const current = isLoaded ? kept.walk : undefined;
+  useEffect(() => {
+    if (!isLoaded || !plan) return;
+    const due = plan.stops.map((stop) => stop.containerId);
+    const now = clock.now();
+    const going =
+      current && isGoingOn(current, now)
+        ? joined(current, due)
+        : { startedAt: now, containerIds: due, skippedIds: [] };
+    if (going !== current) keep(going);
+  }, [clock, current, isLoaded, keep, plan]);
+  const skip = useCallback(
+    (containerId: string) => {
+      if (current) keep({ ...current, skippedIds: [...current.skippedIds, containerId] });
+    },
+    [current, keep],
+  );
+  return { walk: current && isGoingOn(current, clock.now()) ? current : undefined, skip };
+}

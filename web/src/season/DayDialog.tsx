@@ -1,0 +1,84 @@
+import type { Draft } from '@rundel/core/diary';
+import { useState } from 'react';
+import { AmountField } from '../parts/AmountField.tsx';
+import { readAmount } from '../parts/amount-text.ts';
+import { FormDialog } from '../parts/EntryDialogs.tsx';
+import { shortDay } from '../parts/words.ts';
+import { useGarden, useShown } from '../store/index.ts';
+
+/** The weather of one day, typed; it takes the place of what was known of it. */
+export function DayDialog({ day, onClose }: { readonly day: string; onClose(): void }) {
+  const { record, clock, live } = useGarden();
+  const shown = useShown();
+  const known = live.findLast((e) => e.kind === 'weather' && e.day === day);
+  const before = known?.kind === 'weather' ? known : undefined;
+  const [texts, setTexts] = useState({
+    min: before ? shown.show(before.minCelsius, 'temperature') : '',
+    max: before ? shown.show(before.maxCelsius, 'temperature') : '',
+    rain: before?.rainMillimetres === undefined ? '' : shown.show(before.rainMillimetres, 'rain'),
+  });
+  const [problems, setProblems] = useState<Partial<typeof texts>>({});
+  const submit = async () => {
+    const { system } = shown;
+    const min = readAmount(texts.min, { purpose: 'temperature', system, low: -40, high: 45 });
+    const max = readAmount(texts.max, { purpose: 'temperature', system, low: -30, high: 55 });
+    const rain = readAmount(texts.rain, { purpose: 'rain', system, low: 0, high: 500, isOptional: true });
+    const found = {
+      ...(min.kind === 'refused' ? { min: min.problem } : {}),
+      ...(max.kind === 'refused' ? { max: max.problem } : {}),
+      ...(rain.kind === 'refused' ? { rain: rain.problem } : {}),
+    };
+    if (min.kind !== 'given' || max.kind !== 'given' || rain.kind === 'refused') return setProblems(found);
+    if (min.inner > max.inner) return setProblems({ max: 'The warmest cannot be colder than the coldest.' });
+    const draft: Draft = {
+      kind: 'weather',
+      at: clock.now(),
+      day,
+      minCelsius: min.inner,
+      maxCelsius: max.inner,
+      source: 'typed',
+      ...(rain.kind === 'given' ? { rainMillimetres: rain.inner } : {}),
+      ...(before ? { replaces: before.id } : {}),
+    };
+    await record([draft], `weather of ${shortDay(day)}`);
+    onClose();
+    return undefined;
+  };
+  const set = (key: keyof typeof texts) => (event: { target: { value: string } }) =>
+    setTexts((t) => ({ ...t, [key]: event.target.value }));
+  return (
+    <FormDialog
+      title={`The weather of ${shortDay(day)}`}
+      isOpen
+      onClose={onClose}
+      onSubmit={() => void submit()}
+      submitLabel="Note it"
+    >
+      <AmountField
+        purpose="temperature"
+        label="Coldest"
+        autoFocus
+        value={texts.min}
+        onChange={set('min')}
+        error={problems.min !== undefined}
+        helperText={problems.min}
+      />
+      <AmountField
+        purpose="temperature"
+        label="Warmest"
+        value={texts.max}
+        onChange={set('max')}
+        error={problems.max !== undefined}
+        helperText={problems.max}
+      />
+      <AmountField
+        purpose="rain"
+        label="Rain"
+        value={texts.rain}
+        onChange={set('rain')}
+        error={problems.rain !== undefined}
+        helperText={problems.rain ?? 'Empty if you do not know.'}
+      />
+    </FormDialog>
+  );
+}

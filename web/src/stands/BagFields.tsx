@@ -1,0 +1,260 @@
+import { Box, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import {
+  CONTAINER_KINDS,
+  containerKind,
+  TRADE_CLASSES,
+  TRADE_CLASS_NAMES,
+  tradeClassLitres,
+} from '@rundel/core/bags';
+import { SUPPORT_KINDS } from '@rundel/core/garden';
+import { MIXES } from '@rundel/core/mixes';
+import { Controller, useFormContext, useWatch } from 'react-hook-form';
+import { AmountField } from '../parts/AmountField.tsx';
+import { standsInUse, useGarden, useShown } from '../store/index.ts';
+import { NEW_STAND, type BagFormValues } from './bag-form.ts';
+
+const SUPPORT_NAMES: Record<(typeof SUPPORT_KINDS)[number], string> = {
+  none: 'Nothing yet',
+  stake: 'A stake for each plant',
+  string: 'String to a wire',
+  cage: 'A cage',
+  canes: 'Three canes tied at the top',
+};
+
+const two = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 } as const;
+
+/** The fields of a bag: kind, size, mix, place, support. Inside a form of BagFormValues. */
+export function BagFields() {
+  const { garden } = useGarden();
+  const shown = useShown();
+  const { register, control, setValue, formState } = useFormContext<BagFormValues>();
+  const { errors } = formState;
+  const [kindId, sizeBy, standId, supportKind] = useWatch({
+    control,
+    name: ['kindId', 'sizeBy', 'standId', 'supportKind'],
+  });
+  const kind = containerKind(kindId);
+  const chooseKind = (id: string) => {
+    const next = containerKind(id);
+    setValue('kindId', id);
+    setValue('stations', next.stations.usual);
+    if (!next.hasTradeClass && sizeBy === 'class') setValue('sizeBy', 'label');
+    if (!next.holdsCane && (supportKind === 'stake' || supportKind === 'canes'))
+      setValue('supportKind', 'none');
+  };
+  return (
+    <Box sx={{ display: 'grid', gap: 2.5 }}>
+      <Box
+        role="radiogroup"
+        aria-label="Kind of bag"
+        sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 1 }}
+      >
+        {CONTAINER_KINDS.map((each) => (
+          <Box
+            key={each.id}
+            component="label"
+            sx={{
+              display: 'block',
+              border: '2px solid',
+              borderColor: each.id === kindId ? 'var(--action)' : 'var(--line)',
+              backgroundColor: each.id === kindId ? 'var(--action-wash)' : 'var(--raised)',
+              borderRadius: '10px',
+              padding: 1.25,
+              cursor: 'pointer',
+              '&:focus-within': { outline: '3px solid var(--action)', outlineOffset: 2 },
+            }}
+          >
+            <input
+              type="radio"
+              name="kind"
+              value={each.id}
+              checked={each.id === kindId}
+              onChange={() => chooseKind(each.id)}
+              style={{ position: 'absolute', opacity: 0 }}
+            />
+            <strong>{each.name}</strong>
+            <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>{each.words}</Box>
+          </Box>
+        ))}
+      </Box>
+      <Box>
+        <Typography id="size-by" sx={{ fontWeight: 'fontWeightMedium', marginBlockEnd: 0.75 }}>
+          How big is it?
+        </Typography>
+        <Controller
+          name="sizeBy"
+          control={control}
+          render={({ field }) => (
+            <ToggleButtonGroup
+              exclusive
+              value={field.value}
+              onChange={(_, next: unknown) => next && field.onChange(next)}
+              aria-labelledby="size-by"
+              sx={{ marginBlockEnd: 2, flexWrap: 'wrap' }}
+            >
+              <ToggleButton value="label">Its label says</ToggleButton>
+              {kind.hasTradeClass && <ToggleButton value="class">Trade class</ToggleButton>}
+              <ToggleButton value="measured">I have measured it</ToggleButton>
+            </ToggleButtonGroup>
+          )}
+        />
+        {sizeBy === 'label' && (
+          <AmountField
+            purpose="bag"
+            label="Size on the label"
+            {...register('labelLitres')}
+            error={errors.labelLitres !== undefined}
+            helperText={errors.labelLitres?.message ?? 'As "38", "10 gal" or "1.5 cu ft".'}
+          />
+        )}
+        {sizeBy === 'class' && (
+          <Controller
+            name="tradeClass"
+            control={control}
+            render={({ field }) => (
+              <TextField
+                select
+                fullWidth
+                label="Trade class"
+                {...field}
+                helperText="What it is sold as; what it holds is a range."
+              >
+                {TRADE_CLASS_NAMES.map((name) => (
+                  <MenuItem key={name} value={name}>
+                    {name}: {shown.range(tradeClassLitres(name).low, tradeClassLitres(name).high, 'bag')} (
+                    {TRADE_CLASSES[name].lowCubicInches}–{TRADE_CLASSES[name].highCubicInches} in³)
+                  </MenuItem>
+                ))}
+              </TextField>
+            )}
+          />
+        )}
+        {sizeBy === 'measured' && (
+          <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: 'repeat(3, 1fr)' }, gap: 1.5 }}>
+            {kind.dimensions.map(({ key, label }) => (
+              <AmountField
+                key={key}
+                purpose="size"
+                label={label}
+                {...register(`dimensions.${key}`)}
+                error={errors.dimensions?.[key] !== undefined}
+                helperText={errors.dimensions?.[key]?.message}
+              />
+            ))}
+          </Box>
+        )}
+      </Box>
+      <Box sx={two}>
+        <TextField
+          label="Its number or name"
+          {...register('label')}
+          error={errors.label !== undefined}
+          helperText={errors.label?.message ?? 'What you call it on the walk.'}
+        />
+        {kind.stations.most > 1 && (
+          <TextField
+            label="Plants side by side"
+            type="number"
+            {...register('stations')}
+            error={errors.stations !== undefined}
+            helperText={
+              errors.stations?.message ??
+              (kind.id === 'pillow' ? 'Three, or two for bigger plants.' : undefined)
+            }
+            slotProps={{ htmlInput: { min: 1, max: kind.stations.most } }}
+          />
+        )}
+      </Box>
+      <Box sx={two}>
+        <Controller
+          name="standId"
+          control={control}
+          render={({ field }) => (
+            <TextField select label="Where it stands" {...field}>
+              {standsInUse(garden).map((stand) => (
+                <MenuItem key={stand.id} value={stand.id}>
+                  {stand.name}
+                </MenuItem>
+              ))}
+              <MenuItem value={NEW_STAND}>A new place…</MenuItem>
+            </TextField>
+          )}
+        />
+        <Controller
+          name="mixId"
+          control={control}
+          render={({ field }) => (
+            <TextField
+              select
+              label="Mix"
+              {...field}
+              helperText={MIXES.find((m) => m.id === field.value)?.words}
+            >
+              {MIXES.map((mix) => (
+                <MenuItem key={mix.id} value={mix.id}>
+                  {mix.name}
+                </MenuItem>
+              ))}
+            </TextField>
+          )}
+        />
+      </Box>
+      {standId === NEW_STAND && (
+        <Box sx={two}>
+          <TextField
+            label="Name of the new place"
+            {...register('newStandName')}
+            error={errors.newStandName !== undefined}
+            helperText={errors.newStandName?.message}
+          />
+          <Controller
+            name="newStandCover"
+            control={control}
+            render={({ field }) => (
+              <TextField select label="Roof" {...field}>
+                <MenuItem value="open">Open to the sky</MenuItem>
+                <MenuItem value="glass">Under glass or film</MenuItem>
+              </TextField>
+            )}
+          />
+        </Box>
+      )}
+      <Box sx={two}>
+        <Controller
+          name="supportKind"
+          control={control}
+          render={({ field }) => (
+            <TextField
+              select
+              label="Support"
+              {...field}
+              helperText={kind.holdsCane ? undefined : 'A bag lying flat cannot hold a cane by itself.'}
+            >
+              {SUPPORT_KINDS.filter((k) => kind.holdsCane || (k !== 'stake' && k !== 'canes')).map((k) => (
+                <MenuItem key={k} value={k}>
+                  {SUPPORT_NAMES[k]}
+                </MenuItem>
+              ))}
+            </TextField>
+          )}
+        />
+        {supportKind !== 'none' && (
+          <AmountField
+            purpose="height"
+            label="Its top, from the ground"
+            {...register('supportHeight')}
+            error={errors.supportHeight !== undefined}
+            helperText={errors.supportHeight?.message ?? 'Put caps on canes at eye height.'}
+          />
+        )}
+        <AmountField
+          purpose="depth"
+          label="Mulch on top"
+          {...register('mulch')}
+          error={errors.mulch !== undefined}
+          helperText={errors.mulch?.message ?? 'Empty for none; keep it off the stem.'}
+        />
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,149 @@
+import { Box, Typography } from '@mui/material';
+import { bodyOf, type BagBody, type Occupant } from '@rundel/core/bag-state';
+import { addDays, dayOf } from '@rundel/core/climate';
+import { cropOf, habitOf } from '@rundel/core/crops';
+import { useMemo } from 'react';
+import { Caution } from '../parts/Caution.tsx';
+import { PlantingAdvice } from '../parts/PlantingAdvice.tsx';
+import { BagSection, sceneOf } from '../section/index.ts';
+import { useGarden, useShown } from '../store/index.ts';
+import type { BagFormResult } from './bag-form.ts';
+import type { PlantingFormResult } from './planting-form.ts';
+
+/** Heavier than this filled and wet, a bag gets the word on lifting, kg. */
+const HEAVY_KILOGRAMS = 20;
+
+/** What the form amounts to, as it is typed: the bag in section, what it really holds, and how deep to plant. */
+export function BagPreview({
+  bag,
+  planting,
+}: {
+  readonly bag: BagFormResult | undefined;
+  readonly planting: PlantingFormResult | undefined;
+}) {
+  const { garden, clock } = useGarden();
+  const shown = useShown();
+  const now = clock.now();
+  const body = useMemo(() => bag && bodyOf(bag, garden.settings), [bag, garden.settings]);
+  const scene = useMemo(() => {
+    if (!bag || !body) return undefined;
+    const stations = Array.from({ length: bag.stations }, (_, i) => ({ id: `stn_preview${i}` }));
+    const occupants = planting
+      ? stations.map((station, i) => imaginedOccupant(planting, station.id, i, now))
+      : [];
+    return sceneOf(
+      { support: bag.support, stations },
+      body,
+      occupants,
+      undefined,
+      planting?.plantedOn ? `${addDays(planting.plantedOn, 0)}T12:00:00.000Z` : now,
+      garden.settings,
+    );
+  }, [bag, body, garden.settings, now, planting]);
+  if (!bag || !body || !scene) {
+    return (
+      <Box
+        sx={{ color: 'text.secondary', border: '1.5px dashed var(--line)', borderRadius: '12px', padding: 3 }}
+      >
+        Give it a size, and it is drawn here to scale with what it really holds.
+      </Box>
+    );
+  }
+  return (
+    <Box>
+      <Box
+        sx={{
+          backgroundColor: 'var(--surface)',
+          border: '1px solid var(--line)',
+          borderRadius: '12px',
+          padding: 1,
+          height: 400,
+        }}
+      >
+        <BagSection
+          scene={scene}
+          shown={shown}
+          height={400}
+          title="The bag as it would be planted, in section"
+        />
+      </Box>
+      <RealSizeWords bag={bag} body={body} />
+      {body.drainedKilograms > HEAVY_KILOGRAMS && (
+        <Caution>
+          Filled and wet it weighs about {shown.show(body.drainedKilograms, 'weight')}: fill it where it will
+          stand, slide it, or lift it with two people. On a balcony or roof, ask the building's owner or an
+          engineer what it may bear.
+        </Caution>
+      )}
+      {planting && (
+        <Box sx={{ marginBlockStart: 2 }}>
+          <Typography variant="h2" sx={{ marginBlockEnd: 1 }}>
+            Planting
+          </Typography>
+          <PlantingAdvice
+            seedling={planting.seedling}
+            crop={cropOf(planting.cropId)}
+            mixMillimetres={body.fill.mixMillimetres}
+            schoolId={planting.schoolId ?? garden.settings.depthSchoolId}
+            assumed={body.assumed}
+          />
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function RealSizeWords({ bag, body }: { readonly bag: BagFormResult; readonly body: BagBody }) {
+  const shown = useShown();
+  const { litres } = body.real;
+  const holds = shown.range(litres.low, litres.high, 'bag');
+  return (
+    <Typography sx={{ marginBlockStart: 1.5 }}>
+      {bag.size.by === 'measured'
+        ? `It holds about ${shown.show(litres.likely, 'bag')} to the brim.`
+        : `It likely holds ${holds} to the brim${bag.size.by === 'label' ? ', not what the label says' : ''}: measure it to be sure.`}{' '}
+      Filled with {shown.show(body.fill.looseLitres, 'bag')} of loose mix, which settles to{' '}
+      {shown.show(body.fill.mixLitres, 'bag')}. Of its water the plant can use about{' '}
+      {shown.show(body.availableLitres, 'drink')}.
+    </Typography>
+  );
+}
+
+/** A plant that is not there yet, for the drawing. */
+function imaginedOccupant(
+  planting: PlantingFormResult,
+  stationId: string,
+  position: number,
+  now: string,
+): Occupant {
+  const day = planting.plantedOn ?? dayOf(now);
+  const stamps = { createdAt: now, changedAt: now };
+  const variety = {
+    id: 'var_preview0',
+    name: planting.varietyName,
+    cropId: planting.cropId,
+    habitId: planting.habitId,
+    ...stamps,
+  };
+  return {
+    stationId,
+    position,
+    plant: { id: `pla_preview${position}`, varietyId: variety.id, ...stamps },
+    variety,
+    crop: cropOf(planting.cropId),
+    habit: habitOf(planting.cropId, planting.habitId),
+    planted: {
+      id: 'ent_preview0',
+      kind: 'planted',
+      at: `${day}T12:00:00.000Z`,
+      recordedAt: now,
+      containerId: 'con_preview0',
+      stationId,
+      plantId: `pla_preview${position}`,
+      seedling: planting.seedling,
+      ...(planting.schoolId ? { schoolId: planting.schoolId } : {}),
+    },
+    plantedOn: day,
+    clearedOn: undefined,
+  };
+}

@@ -1,0 +1,205 @@
+import { FormControlLabel, MenuItem, Switch, TextField, Typography } from '@mui/material';
+import { dayOf } from '@rundel/core/climate';
+import type { Draft, Entry } from '@rundel/core/diary';
+import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
+import { useState } from 'react';
+import { AmountField } from '../parts/AmountField.tsx';
+import { readAmount } from '../parts/amount-text.ts';
+import { DayField } from '../parts/DayField.tsx';
+import { FormDialog } from '../parts/EntryDialogs.tsx';
+import { useGarden, useShown } from '../store/index.ts';
+import { momentProblem } from './moment-problem.ts';
+
+/** Corrects one entry: a new entry takes its place and the first stays on record. */
+export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClose(): void }) {
+  const { record, clock, live } = useGarden();
+  const shown = useShown();
+  const [day, setDay] = useState(dayOf(entry.at));
+  const [time, setTime] = useState(entry.at.slice(11, 16));
+  const [amount, setAmount] = useState(firstAmount(entry, shown.show));
+  const [count, setCount] = useState(entry.kind === 'picking' && entry.count ? String(entry.count) : '');
+  const [grade, setGrade] = useState(entry.kind === 'look' ? entry.look.grade : 1);
+  const [text, setText] = useState(entry.kind === 'note' ? entry.text : '');
+  const [ranThrough, setRanThrough] = useState(entry.kind === 'drink' && entry.ranThrough);
+  const [problems, setProblems] = useState<{ day?: string; amount?: string; text?: string; count?: string }>(
+    {},
+  );
+
+  const submit = async () => {
+    const isSame = day === dayOf(entry.at) && time === entry.at.slice(11, 16);
+    const at = isSame
+      ? entry.at
+      : `${day}T${time}:00.000${/(Z|[+-]\d{2}:\d{2})$/.exec(entry.at)?.[0] ?? 'Z'}`;
+    const dayProblem = momentProblem(at, entry, live, clock.now());
+    if (dayProblem) return setProblems({ day: dayProblem });
+    const read = amountOf(amount, entry, shown.system);
+    if (read.problem !== undefined) return setProblems({ amount: read.problem });
+    const fruits = count.trim() === '' ? undefined : Number(count);
+    if (fruits !== undefined && !(Number.isInteger(fruits) && fruits > 0))
+      return setProblems({ count: 'A whole number of fruits, please.' });
+    if (entry.kind === 'picking' && read.inner === undefined && fruits === undefined)
+      return setProblems({ amount: 'Give a weight, a count, or both.' });
+    if (entry.kind === 'note' && text.trim() === '')
+      return setProblems({ text: 'Write a word, or remove the note instead.' });
+    await record(
+      [
+        corrected(entry, {
+          at,
+          inner: read.inner,
+          asEntered: amount.trim(),
+          grade,
+          ranThrough,
+          text: text.trim(),
+          count: fruits,
+        }),
+      ],
+      `${entry.kind} corrected`,
+    );
+    onClose();
+    return undefined;
+  };
+
+  return (
+    <FormDialog
+      title="Correct this entry"
+      isOpen
+      onClose={onClose}
+      onSubmit={() => void submit()}
+      submitLabel="Correct it"
+    >
+      <DayField
+        label="Day"
+        value={day}
+        onChange={setDay}
+        latest={dayOf(clock.now())}
+        problem={problems.day}
+      />
+      <TextField
+        label="Time"
+        type="time"
+        value={time}
+        onChange={(e) => setTime(e.target.value)}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+      {entry.kind === 'look' && (
+        <TextField
+          select
+          label="What it felt like"
+          value={grade}
+          onChange={(e) => setGrade(Number(e.target.value))}
+        >
+          {(entry.look.method === 'finger' ? FINGER_GRADES : LIFT_GRADES).map((name, i) => (
+            <MenuItem key={name} value={i + 1}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      {(entry.kind === 'drink' || entry.kind === 'picking' || entry.kind === 'planted') && (
+        <AmountField
+          purpose={entry.kind === 'drink' ? 'drink' : entry.kind === 'picking' ? 'crop' : 'height'}
+          label={
+            entry.kind === 'drink' ? 'How much' : entry.kind === 'picking' ? 'Weight' : 'Height of the plant'
+          }
+          value={amount}
+          onChange={(e) => setAmount(e.target.value)}
+          error={problems.amount !== undefined}
+          helperText={problems.amount}
+        />
+      )}
+      {entry.kind === 'picking' && (
+        <TextField
+          label="How many"
+          value={count}
+          onChange={(e) => setCount(e.target.value)}
+          error={problems.count !== undefined}
+          helperText={problems.count}
+        />
+      )}
+      {entry.kind === 'drink' && (
+        <FormControlLabel
+          control={<Switch checked={ranThrough} onChange={(_, on) => setRanThrough(on)} />}
+          label="It ran through at the bottom"
+        />
+      )}
+      {entry.kind === 'note' && (
+        <TextField
+          multiline
+          minRows={3}
+          label="Note"
+          value={text}
+          onChange={(e) => setText(e.target.value.slice(0, 2000))}
+          error={problems.text !== undefined}
+          helperText={problems.text}
+        />
+      )}
+      <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        The first version stays on record.
+      </Typography>
+    </FormDialog>
+  );
+}
+
+function firstAmount(
+  entry: Entry,
+  show: (inner: number, purpose: 'drink' | 'crop' | 'height') => string,
+): string {
+  if (entry.kind === 'drink') return show(entry.litres, 'drink');
+  if (entry.kind === 'picking') return entry.kilograms === undefined ? '' : show(entry.kilograms, 'crop');
+  return entry.kind === 'planted' ? show(entry.seedling.stemMillimetres, 'height') : '';
+}
+
+function amountOf(
+  text: string,
+  entry: Entry,
+  system: 'metric' | 'us' | 'uk',
+): { readonly inner?: number; readonly problem?: string } {
+  const rules = {
+    drink: { purpose: 'drink', system, low: 0.01, high: 200 },
+    picking: { purpose: 'crop', system, low: 0.001, high: 100, isOptional: true },
+    planted: { purpose: 'height', system, low: 20, high: 1500 },
+  } as const;
+  if (!(entry.kind in rules)) return {};
+  const read = readAmount(text, rules[entry.kind as keyof typeof rules]);
+  if (read.kind === 'refused') return { problem: read.problem };
+  return read.kind === 'given' ? { inner: read.inner } : {};
+}
+
+interface Corrections {
+  readonly at: string;
+  readonly inner: number | undefined;
+  readonly asEntered: string;
+  readonly grade: number;
+  readonly ranThrough: boolean;
+  readonly text: string;
+  readonly count: number | undefined;
+}
+
+/** The entry that replaces another; the store gives it an id of its own. */
+function corrected(entry: Entry, to: Corrections): Draft {
+  const { id, recordedAt: _, ...rest } = entry;
+  const base = { ...rest, at: to.at, replaces: id } as Draft;
+  switch (base.kind) {
+    case 'look':
+      return { ...base, look: { ...base.look, grade: to.grade } as typeof base.look };
+    case 'drink':
+      return { ...base, litres: to.inner ?? base.litres, ranThrough: to.ranThrough, asEntered: to.asEntered };
+    case 'picking': {
+      const { kilograms: _weight, count: _count, asEntered: _text, ...picking } = base;
+      return {
+        ...picking,
+        ...(to.inner === undefined ? {} : { kilograms: to.inner, asEntered: to.asEntered }),
+        ...(to.count === undefined ? {} : { count: to.count }),
+      };
+    }
+    case 'planted':
+      return {
+        ...base,
+        seedling: { ...base.seedling, stemMillimetres: to.inner ?? base.seedling.stemMillimetres },
+      };
+    case 'note':
+      return { ...base, text: to.text };
+    default:
+      return base;
+  }
+}

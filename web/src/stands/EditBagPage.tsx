@@ -1,0 +1,96 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Box, Button } from '@mui/material';
+import { useMemo } from 'react';
+import { FormProvider, useForm, useWatch } from 'react-hook-form';
+import { Link, useNavigate, useParams } from 'react-router';
+import type { z } from 'zod';
+import { Page, Panel } from '../parts/Page.tsx';
+import { containersInUse, newId, useGarden } from '../store/index.ts';
+import { BagFields } from './BagFields.tsx';
+import { BagPreview } from './BagPreview.tsx';
+import { bagFormOf, bagFormSchema, newBagRecords, type BagFormValues } from './bag-form.ts';
+import { NoSuchBag } from './NoSuchBag.tsx';
+
+/** Change what a bag is: its diary stays as it was and everything is worked out anew. */
+export default function EditBagPage() {
+  const { garden, clock, saveRecords } = useGarden();
+  const { containerId } = useParams();
+  const navigate = useNavigate();
+  const container = garden.containers.find((c) => c.id === containerId);
+  const { units } = garden.settings;
+  const others = containersInUse(garden).filter((c) => c.id !== containerId);
+  const schema = useMemo(
+    () =>
+      bagFormSchema(
+        units,
+        others.map((c) => c.label),
+      ),
+    [others, units],
+  );
+  const form = useForm<BagFormValues, unknown, z.output<typeof schema>>({
+    resolver: zodResolver(schema),
+    mode: 'onTouched',
+    ...(container ? { defaultValues: bagFormOf(container, units) } : {}),
+  });
+  const values = useWatch({ control: form.control }) as BagFormValues;
+  if (!container) return <NoSuchBag />;
+  const bag = schema.safeParse(values).data;
+  const save = form.handleSubmit(async (result) => {
+    const now = clock.now();
+    const { container: fresh, changes } = newBagRecords(
+      result,
+      { stands: garden.stands.length, containers: 0 },
+      now,
+    );
+    // stations keep their identity, since plants and entries name them; more are added at the end
+    const stations = Array.from(
+      { length: result.stations },
+      (_, i) => container.stations[i] ?? { id: newId('station') },
+    );
+    const after = {
+      ...container,
+      ...fresh,
+      id: container.id,
+      createdAt: container.createdAt,
+      order: container.order,
+      stations,
+    };
+    const stand = changes.filter((change) => change.table === 'stands');
+    await saveRecords(
+      [...stand, { table: 'containers', before: container, after }],
+      [],
+      `bag ${after.label} changed`,
+    );
+    void navigate(`/stands/${container.id}`);
+  });
+  return (
+    <Page title={`Change bag ${container.label}`}>
+      <FormProvider {...form}>
+        <Box
+          component="form"
+          noValidate
+          onSubmit={(event) => void save(event)}
+          sx={{
+            display: 'grid',
+            gap: 3,
+            gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 440px' },
+            alignItems: 'start',
+          }}
+        >
+          <Box>
+            <Panel title="The bag">
+              <BagFields />
+            </Panel>
+            <Button type="submit" variant="contained" sx={{ minHeight: 56, minWidth: 160 }}>
+              Change it
+            </Button>{' '}
+            <Button component={Link} to={`/stands/${container.id}`}>
+              Cancel
+            </Button>
+          </Box>
+          <BagPreview bag={bag} planting={undefined} />
+        </Box>
+      </FormProvider>
+    </Page>
+  );
+}

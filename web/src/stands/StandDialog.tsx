@@ -1,0 +1,93 @@
+import { Button, MenuItem, TextField, Typography } from '@mui/material';
+import type { Stand } from '@rundel/core/garden';
+import { useState } from 'react';
+import { FormDialog } from '../parts/EntryDialogs.tsx';
+import { newId, useGarden } from '../store/index.ts';
+
+/** A place where bags stand: its name, its roof, its turn in the walk. */
+export function StandDialog({
+  stand,
+  hasBags,
+  onClose,
+}: {
+  readonly stand: Stand | undefined;
+  readonly hasBags: boolean;
+  onClose(): void;
+}) {
+  const { garden, clock, saveRecords } = useGarden();
+  const [name, setName] = useState(stand?.name ?? '');
+  const [cover, setCover] = useState<Stand['cover']>(stand?.cover ?? 'open');
+  const [problem, setProblem] = useState<string>();
+  const submit = async () => {
+    const trimmed = name.trim();
+    if (trimmed === '') return setProblem('Give it a name.');
+    if (garden.stands.some((s) => !s.binnedAt && s.id !== stand?.id && s.name === trimmed))
+      return setProblem('There is a place of this name already.');
+    const now = clock.now();
+    const after: Stand = stand
+      ? { ...stand, name: trimmed, cover, changedAt: now }
+      : {
+          id: newId('stand'),
+          name: trimmed,
+          cover,
+          order: garden.stands.length,
+          createdAt: now,
+          changedAt: now,
+        };
+    await saveRecords(
+      [{ table: 'stands', before: stand, after }],
+      [],
+      stand ? `${trimmed} changed` : `${trimmed} added`,
+    );
+    onClose();
+    return undefined;
+  };
+  const bin = async () => {
+    if (!stand) return;
+    const now = clock.now();
+    await saveRecords(
+      [{ table: 'stands', before: stand, after: { ...stand, binnedAt: now, changedAt: now } }],
+      [],
+      `${stand.name} put in the bin`,
+    );
+    onClose();
+  };
+  return (
+    <FormDialog
+      title={stand ? `Change ${stand.name}` : 'Add a place'}
+      isOpen
+      onClose={onClose}
+      onSubmit={() => void submit()}
+      submitLabel={stand ? 'Change it' : 'Add it'}
+    >
+      <TextField
+        label="Name"
+        value={name}
+        autoFocus
+        onChange={(e) => setName(e.target.value.slice(0, 60))}
+        error={problem !== undefined}
+        helperText={problem}
+      />
+      <TextField
+        select
+        label="Roof"
+        value={cover}
+        onChange={(e) => setCover(e.target.value as Stand['cover'])}
+        helperText="Under a roof no rain falls in and less sun comes through."
+      >
+        <MenuItem value="open">Open to the sky</MenuItem>
+        <MenuItem value="glass">Under glass or film</MenuItem>
+      </TextField>
+      {stand &&
+        (hasBags ? (
+          <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+            It can be removed once no bag stands here.
+          </Typography>
+        ) : (
+          <Button onClick={() => void bin()} sx={{ alignSelf: 'flex-start' }}>
+            Put it in the bin
+          </Button>
+        ))}
+    </FormDialog>
+  );
+}

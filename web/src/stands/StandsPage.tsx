@@ -1,0 +1,256 @@
+import {
+  Box,
+  Button,
+  ButtonBase,
+  IconButton,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  ToggleButton,
+  ToggleButtonGroup,
+  Typography,
+} from '@mui/material';
+import { IconPencil, IconPlus } from '@tabler/icons-react';
+import type { Stand } from '@rundel/core/garden';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { gradeSpan, kindWords } from '../parts/bag-words.ts';
+import { Page, Panel } from '../parts/Page.tsx';
+import { whenWords } from '../parts/words.ts';
+import { BagMark } from '../section/index.ts';
+import { standsInUse, useBags, useGarden, useShown, type Bag } from '../store/index.ts';
+import { StandDialog } from './StandDialog.tsx';
+
+/** Where the bags stand: each place with its bags as marks, or all of them in a table. */
+export default function StandsPage() {
+  const { garden } = useGarden();
+  const { bags, unreadable } = useBags();
+  const [view, setView] = useState<'marks' | 'table'>('marks');
+  const [editing, setEditing] = useState<Stand | 'new'>();
+  const stands = standsInUse(garden);
+  return (
+    <Page
+      title="Stands"
+      lead={`${bags.length} ${bags.length === 1 ? 'bag' : 'bags'} in ${stands.length} ${stands.length === 1 ? 'place' : 'places'}.`}
+      actions={
+        <>
+          <ToggleButtonGroup
+            exclusive
+            value={view}
+            onChange={(_, next: 'marks' | 'table' | null) => next && setView(next)}
+            aria-label="Show as"
+          >
+            <ToggleButton value="marks">As they stand</ToggleButton>
+            <ToggleButton value="table">Table</ToggleButton>
+          </ToggleButtonGroup>
+          <Button variant="outlined" onClick={() => setEditing('new')}>
+            Add a place
+          </Button>
+          <Button component={Link} to="/stands/new" variant="contained" startIcon={<IconPlus aria-hidden />}>
+            Add a bag
+          </Button>
+        </>
+      }
+    >
+      {unreadable.map(({ container, problem }) => (
+        <Typography key={container.id} role="alert" sx={{ marginBlockEnd: 1 }}>
+          Bag {container.label} cannot be worked out: {problem}{' '}
+          <Link to={`/stands/${container.id}/edit`}>Mend it</Link>
+        </Typography>
+      ))}
+      {view === 'table' ? (
+        <BagTable bags={bags} />
+      ) : (
+        stands.map((stand) => (
+          <StandRow
+            key={stand.id}
+            stand={stand}
+            bags={bags.filter((b) => b.container.standId === stand.id)}
+            onEdit={() => setEditing(stand)}
+          />
+        ))
+      )}
+      {editing && (
+        <StandDialog
+          stand={editing === 'new' ? undefined : editing}
+          hasBags={editing !== 'new' && bags.some((b) => b.container.standId === editing.id)}
+          onClose={() => setEditing(undefined)}
+        />
+      )}
+    </Page>
+  );
+}
+
+function StandRow({
+  stand,
+  bags,
+  onEdit,
+}: {
+  readonly stand: Stand;
+  readonly bags: readonly Bag[];
+  onEdit(): void;
+}) {
+  return (
+    <Panel>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, marginBlockEnd: 1 }}>
+        <Typography variant="h2">{stand.name}</Typography>
+        <Box sx={{ color: 'text.secondary' }}>
+          {stand.cover === 'glass' ? 'under cover' : 'open to the sky'}
+        </Box>
+        <IconButton
+          aria-label={`Change ${stand.name}`}
+          onClick={onEdit}
+          sx={{ width: 44, height: 44, marginInlineStart: 'auto' }}
+        >
+          <IconPencil size={20} aria-hidden />
+        </IconButton>
+      </Box>
+      {bags.length === 0 ? (
+        <Typography sx={{ color: 'text.secondary' }}>
+          No bags here yet. <Link to={`/stands/new?stand=${stand.id}`}>Add one</Link>
+        </Typography>
+      ) : (
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: 'repeat(auto-fill, minmax(158px, 1fr))',
+            gap: 1,
+            borderBlockEnd: '3px solid var(--ink)',
+          }}
+        >
+          {bags.map((bag) => (
+            <BagTile key={bag.container.id} bag={bag} />
+          ))}
+        </Box>
+      )}
+    </Panel>
+  );
+}
+
+function BagTile({ bag }: { readonly bag: Bag }) {
+  const { clock } = useGarden();
+  const next = bag.water?.ahead.nextLook;
+  const isEmpty = bag.occupants.length === 0;
+  const isDue = !isEmpty && next?.kind === 'now';
+  return (
+    <ButtonBase
+      component={Link}
+      to={`/stands/${bag.container.id}`}
+      sx={{
+        display: 'grid',
+        justifyItems: 'center',
+        alignContent: 'end',
+        textAlign: 'center',
+        padding: 1,
+        borderRadius: '10px 10px 0 0',
+        minHeight: 178,
+        '&:hover': { backgroundColor: 'var(--action-wash)' },
+      }}
+    >
+      <Box>
+        <Box component="strong" sx={{ fontSize: '1.25rem' }}>
+          {bag.container.label}
+        </Box>{' '}
+        {bag.name}
+      </Box>
+      <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
+        {isEmpty ? 'nothing planted' : bag.water ? gradeSpan(bag.water.estimate.share) : '…'}
+      </Box>
+      <Box
+        sx={{
+          fontSize: '0.88rem',
+          paddingInline: 0.75,
+          borderRadius: '4px',
+          backgroundColor: isDue ? 'var(--flower)' : 'transparent',
+          color: isDue ? 'var(--on-flower)' : 'text.secondary',
+        }}
+      >
+        {isEmpty || !next
+          ? ' '
+          : isDue
+            ? 'look now'
+            : next.kind === 'at'
+              ? `look ${whenWords(next.at, clock.now())}`
+              : 'look in a week'}
+      </Box>
+      <BagMark
+        body={bag.body}
+        water={isEmpty ? undefined : bag.water?.estimate.share}
+        plants={bag.occupants.length}
+        size={84}
+      />
+    </ButtonBase>
+  );
+}
+
+function BagTable({ bags }: { readonly bags: readonly Bag[] }) {
+  const { clock } = useGarden();
+  const shown = useShown();
+  return (
+    <Box
+      sx={{
+        overflowX: 'auto',
+        backgroundColor: 'var(--surface)',
+        border: '1px solid var(--line)',
+        borderRadius: '12px',
+      }}
+      tabIndex={0}
+      role="region"
+      aria-label="All bags"
+    >
+      <Table size="small">
+        <TableHead>
+          <TableRow>
+            {['Bag', 'What', 'Kind', 'Place', 'Water left', 'I expect', 'Wants water in', 'Next look'].map(
+              (head) => (
+                <TableCell key={head}>{head}</TableCell>
+              ),
+            )}
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {bags.map((bag) => {
+            const { water } = bag;
+            const isEmpty = bag.occupants.length === 0;
+            const next = water?.ahead.nextLook;
+            const hours = water?.ahead.hoursToRefill;
+            return (
+              <TableRow key={bag.container.id}>
+                <TableCell>
+                  <Link to={`/stands/${bag.container.id}`} style={{ color: 'inherit', fontWeight: 700 }}>
+                    {bag.container.label}
+                  </Link>
+                </TableCell>
+                <TableCell>{bag.name}</TableCell>
+                <TableCell>{kindWords(bag, shown)}</TableCell>
+                <TableCell>{bag.stand?.name}</TableCell>
+                <TableCell>
+                  {isEmpty || !water
+                    ? ''
+                    : shown.range(water.estimate.litres.low, water.estimate.litres.high, 'drink')}
+                </TableCell>
+                <TableCell>{isEmpty || !water ? '' : gradeSpan(water.estimate.share)}</TableCell>
+                <TableCell>
+                  {isEmpty || !hours
+                    ? ''
+                    : `${Math.round(hours.low ?? 0)} to ${hours.high === undefined ? 'over 200' : Math.round(hours.high)} h`}
+                </TableCell>
+                <TableCell>
+                  {isEmpty || !next
+                    ? ''
+                    : next.kind === 'now'
+                      ? 'now'
+                      : next.kind === 'at'
+                        ? whenWords(next.at, clock.now())
+                        : 'in a week'}
+                </TableCell>
+              </TableRow>
+            );
+          })}
+        </TableBody>
+      </Table>
+    </Box>
+  );
+}

@@ -1,0 +1,111 @@
+import { Box, Skeleton, Typography } from '@mui/material';
+import { useMemo } from 'react';
+import { expectation, gradeSpan } from '../parts/bag-words.ts';
+import { Panel } from '../parts/Page.tsx';
+import { hoursWords, whenWords } from '../parts/words.ts';
+import { Worked, WorkedLines } from '../parts/Worked.tsx';
+import { useGarden, useShown, type Bag } from '../store/index.ts';
+
+/** The bag's water in three numbers, each to be opened. */
+export function WaterPanel({ bag }: { readonly bag: Bag }) {
+  const { clock, live } = useGarden();
+  const shown = useShown();
+  const { water, body } = bag;
+  const now = clock.now();
+  const moves = useMemo(() => [...(water?.estimate.moves ?? [])].reverse().slice(0, 5), [water]);
+  if (!water) {
+    return (
+      <Panel title="Water">
+        <Skeleton height={90} aria-label="Working it out" />
+      </Panel>
+    );
+  }
+  const { estimate, ahead } = water;
+  const { rest } = expectation(bag, shown, now);
+  const next =
+    ahead.nextLook.kind === 'now'
+      ? 'this round'
+      : ahead.nextLook.kind === 'at'
+        ? whenWords(ahead.nextLook.at, now)
+        : 'in a week or more';
+  const toRefill = ahead.hoursToRefill;
+  const percent = (share: number) => Math.round(share * 100);
+  return (
+    <Panel title="Water">
+      <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1.5 }}>
+        I expect it <strong>{gradeSpan(estimate.share)}</strong>. {rest} Next look: <strong>{next}</strong>.
+      </Typography>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))',
+          gap: 2,
+          marginBlockEnd: 1,
+        }}
+      >
+        <Big
+          number={shown.show(estimate.litres.likely, 'drink')}
+          words={`left of ${shown.show(water.availableLitres, 'drink')}; ${shown.range(estimate.litres.low, estimate.litres.high, 'drink')}`}
+        />
+        <Big
+          number={hoursWords(toRefill.likely)}
+          words={`until it wants water; ${hoursWords(toRefill.low)} to ${hoursWords(toRefill.high)}`}
+        />
+        <Big
+          number={`× ${estimate.useMultiplier.likely.toFixed(1)}`}
+          words={`its use against its kind; ${estimate.useMultiplier.low.toFixed(1)} to ${estimate.useMultiplier.high.toFixed(1)}`}
+        />
+      </Box>
+      <Worked label="How do I know?">
+        <WorkedLines
+          lines={[
+            ['Settled mix', shown.show(body.fill.mixLitres, 'bag')],
+            [
+              `Water it holds for the plant (${body.mix.name.toLowerCase()})`,
+              shown.show(water.availableLitres, 'drink'),
+            ],
+            ['Chance that it is too dry now', `${percent(estimate.chanceDry)} %`],
+            ['Chance at the next round', `${percent(ahead.rounds[0]?.chanceDry ?? 0)} %`],
+            ['Chance at which I ask for a look', `${percent(body.assumed.risk)} %`],
+            ['Days with weather from the usual, not measured', `${water.filledDays} of ${water.spanDays}`],
+          ]}
+        />
+        {moves.length > 0 && (
+          <Box component="ul" sx={{ paddingInlineStart: 2.5, marginBlock: 1 }}>
+            {moves.map((move) => {
+              const by = move.afterLitres - move.beforeLitres;
+              const entry = live.find((e) => e.id === move.entryId);
+              const what = move.kind === 'look' ? 'look' : 'drink';
+              const amount = shown.show(Math.abs(by), 'drink');
+              return (
+                <li key={move.entryId}>
+                  The {what} {entry ? `of ${whenWords(entry.at, now).replace('today ', '')}` : ''}{' '}
+                  {Math.abs(by) < 0.05
+                    ? 'was as I expected.'
+                    : by > 0
+                      ? `put ${amount} on.`
+                      : `took ${amount} off.`}
+                </li>
+              );
+            })}
+          </Box>
+        )}
+        <Typography variant="body2">
+          The ranges hold eight times in ten, if the bag is what you said it is. A look always beats the
+          estimate.
+        </Typography>
+      </Worked>
+    </Panel>
+  );
+}
+
+function Big({ number, words }: { readonly number: string; readonly words: string }) {
+  return (
+    <Box>
+      <Box sx={{ fontFamily: 'h1.fontFamily', fontSize: '1.7rem', fontWeight: 720, lineHeight: 1.1 }}>
+        {number}
+      </Box>
+      <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>{words}</Box>
+    </Box>
+  );
+}

@@ -1,0 +1,223 @@
+import {
+  CONTAINER_KINDS,
+  containerKind,
+  dimensionsSchema,
+  TRADE_CLASS_NAMES,
+  type Size,
+  type TradeClass,
+} from '@rundel/core/bags';
+import { MIXES } from '@rundel/core/mixes';
+import { SUPPORT_KINDS, type Container, type Stand } from '@rundel/core/garden';
+import { show, type UnitSystem } from '@rundel/core/units';
+import { z } from 'zod';
+import { readAmount } from '../parts/amount-text.ts';
+import { newId, type RecordChange } from '../store/index.ts';
+
+/** What the bag form holds: text as typed. */
+export interface BagFormValues {
+  label: string;
+  kindId: string;
+  sizeBy: Size['by'];
+  labelLitres: string;
+  tradeClass: TradeClass;
+  dimensions: Record<string, string>;
+  mixId: string;
+  mulch: string;
+  standId: string;
+  newStandName: string;
+  newStandCover: Stand['cover'];
+  stations: number;
+  supportKind: Container['support']['kind'];
+  supportHeight: string;
+}
+
+/** What the form gives when everything in it reads. */
+export interface BagFormResult {
+  readonly label: string;
+  readonly kindId: string;
+  readonly size: Size;
+  readonly mixId: string;
+  readonly mulchMillimetres: number;
+  readonly stand:
+    | { readonly kind: 'known'; readonly id: string }
+    | { readonly kind: 'new'; readonly name: string; readonly cover: Stand['cover'] };
+  readonly stations: number;
+  readonly support: Container['support'];
+}
+
+/** The value of `standId` that asks for a new stand. */
+export const NEW_STAND = 'new';
+
+export function emptyBagForm(label: string, standId: string | undefined): BagFormValues {
+  return {
+    label,
+    kindId: CONTAINER_KINDS[0]?.id ?? '',
+    sizeBy: 'label',
+    labelLitres: '',
+    tradeClass: '#10',
+    dimensions: {},
+    mixId: MIXES[0]?.id ?? '',
+    mulch: '',
+    standId: standId ?? NEW_STAND,
+    newStandName: '',
+    newStandCover: 'open',
+    stations: 1,
+    supportKind: 'none',
+    supportHeight: '',
+  };
+}
+
+/** The form of a bag as it is stored. */
+export function bagFormOf(container: Container, system: UnitSystem): BagFormValues {
+  const { size } = container;
+  const dimensions =
+    size.by === 'measured'
+      ? Object.fromEntries(
+          Object.entries(size.dimensions).map(([key, mm]) => [key, show(mm, 'size', system)]),
+        )
+      : {};
+  return {
+    ...emptyBagForm(container.label, container.standId),
+    kindId: container.kindId,
+    sizeBy: size.by,
+    labelLitres: size.by === 'label' ? show(size.litres, 'bag', system) : '',
+    tradeClass: size.by === 'class' ? size.class : '#10',
+    dimensions,
+    mixId: container.mixId,
+    mulch: container.mulchMillimetres > 0 ? show(container.mulchMillimetres, 'depth', system) : '',
+    stations: container.stations.length,
+    supportKind: container.support.kind,
+    supportHeight:
+      container.support.heightMillimetres > 0
+        ? show(container.support.heightMillimetres, 'height', system)
+        : '',
+  };
+}
+
+/**
+ * The form's schema: reads every amount in the grower's system and says beside the field what is wrong.
+ *
+ * @param taken labels of other bags, which this one may not have
+ */
+export function bagFormSchema(system: UnitSystem, taken: readonly string[]) {
+  const form = z.object({
+    label: z.string(),
+    kindId: z.string(),
+    sizeBy: z.enum(['measured', 'class', 'label']),
+    labelLitres: z.string(),
+    tradeClass: z.enum(TRADE_CLASS_NAMES as [TradeClass, ...TradeClass[]]),
+    dimensions: z.record(z.string(), z.string()),
+    mixId: z.string(),
+    mulch: z.string(),
+    standId: z.string(),
+    newStandName: z.string(),
+    newStandCover: z.enum(['open', 'glass']),
+    stations: z.coerce.number<number>().int(),
+    supportKind: z.enum(SUPPORT_KINDS),
+    supportHeight: z.string(),
+  });
+  return form.transform((values, context): BagFormResult => {
+    const say = (message: string, ...path: string[]) => {
+      context.addIssue({ code: 'custom', path, message });
+    };
+    const label = values.label.trim();
+    if (label === '') say('Give it a number or a short name: it is what you call it on the walk.', 'label');
+    else if (label.length > 12) say('Twelve letters at the most.', 'label');
+    else if (taken.includes(label)) say(`There is a bag "${label}" already.`, 'label');
+    const kind = containerKind(values.kindId);
+    const size = readSize(values, system, say);
+    const mulch = readAmount(values.mulch, { purpose: 'depth', system, low: 0, high: 150, isOptional: true });
+    if (mulch.kind === 'refused') say(mulch.problem, 'mulch');
+    if (values.stations < 1 || values.stations > kind.stations.most) {
+      say(`From 1 to ${kind.stations.most} in a bag of this kind.`, 'stations');
+    }
+    const isNew = values.standId === NEW_STAND;
+    if (isNew && values.newStandName.trim() === '')
+      say('What do you call the place? "Patio" will do.', 'newStandName');
+    const height =
+      values.supportKind === 'none'
+        ? undefined
+        : readAmount(values.supportHeight, { purpose: 'height', system, low: 100, high: 5000 });
+    if (height?.kind === 'refused') say(height.problem, 'supportHeight');
+    return {
+      label,
+      kindId: kind.id,
+      size: size ?? { by: 'label', litres: 1 },
+      mixId: values.mixId,
+      mulchMillimetres: mulch.kind === 'given' ? mulch.inner : 0,
+      stand: isNew
+        ? { kind: 'new', name: values.newStandName.trim(), cover: values.newStandCover }
+        : { kind: 'known', id: values.standId },
+      stations: values.stations,
+      support: { kind: values.supportKind, heightMillimetres: height?.kind === 'given' ? height.inner : 0 },
+    };
+  });
+}
+
+function readSize(
+  values: Pick<BagFormValues, 'sizeBy' | 'labelLitres' | 'tradeClass' | 'dimensions' | 'kindId'>,
+  system: UnitSystem,
+  say: (message: string, ...path: string[]) => void,
+): Size | undefined {
+  const kind = containerKind(values.kindId);
+  if (values.sizeBy === 'class') return { by: 'class', class: values.tradeClass };
+  if (values.sizeBy === 'label') {
+    const litres = readAmount(values.labelLitres, { purpose: 'bag', system, low: 1, high: 1000 });
+    if (litres.kind === 'given') return { by: 'label', litres: litres.inner };
+    say(litres.kind === 'refused' ? litres.problem : 'Please give its litres.', 'labelLitres');
+    return undefined;
+  }
+  const dimensions: Record<string, number> = {};
+  let isWhole = true;
+  for (const { key, low, high } of kind.dimensions) {
+    const read = readAmount(values.dimensions[key] ?? '', { purpose: 'size', system, low, high });
+    if (read.kind === 'given') dimensions[key] = read.inner;
+    else {
+      isWhole = false;
+      say(read.kind === 'refused' ? read.problem : 'Please measure it.', 'dimensions', key);
+    }
+  }
+  if (!isWhole) return undefined;
+  const checked = dimensionsSchema(kind).safeParse(dimensions);
+  if (checked.success) return { by: 'measured', dimensions };
+  for (const issue of checked.error.issues) say(issue.message, 'dimensions', String(issue.path[0]));
+  return undefined;
+}
+
+/** The record of a new bag, with its new stand if it needs one. */
+export function newBagRecords(
+  result: BagFormResult,
+  counts: { readonly stands: number; readonly containers: number },
+  now: string,
+): { readonly container: Container; readonly changes: readonly RecordChange[] } {
+  const stamps = { createdAt: now, changedAt: now };
+  const { stand } = result;
+  const standId = stand.kind === 'known' ? stand.id : newId('stand');
+  const container: Container = {
+    id: newId('container'),
+    label: result.label,
+    kindId: result.kindId,
+    size: result.size,
+    mixId: result.mixId,
+    mulchMillimetres: result.mulchMillimetres,
+    standId,
+    stations: Array.from({ length: result.stations }, () => ({ id: newId('station') })),
+    support: result.support,
+    order: counts.containers,
+    ...stamps,
+  };
+  const changes: RecordChange[] = [{ table: 'containers', before: undefined, after: container }];
+  if (stand.kind === 'new') {
+    const after = { id: standId, name: stand.name, cover: stand.cover, order: counts.stands, ...stamps };
+    changes.unshift({ table: 'stands', before: undefined, after });
+  }
+  return { container, changes };
+}
+
+/** A smallest free whole number for the next bag. */
+export function nextLabel(labels: readonly string[]): string {
+  const taken = new Set(labels);
+  let number = 1;
+  while (taken.has(String(number))) number++;
+  return String(number);
+}

@@ -1,0 +1,32 @@
+import { show, showParts, type Purpose, type UnitSystem } from '@rundel/core/units';
+import { useMemo } from 'react';
+import { useGarden } from './garden-context.tsx';
+
+/** Amounts in the grower's own system. */
+export interface Shown {
+  readonly system: UnitSystem;
+  show(inner: number, purpose: Purpose): string;
+  parts(inner: number, purpose: Purpose): { readonly number: string; readonly symbol: string };
+  /** "26 to 47 L", with the unit once where both ends share it */
+  range(low: number, high: number, purpose: Purpose): string;
+}
+
+export function shownIn(system: UnitSystem): Shown {
+  return {
+    system,
+    show: (inner, purpose) => show(inner, purpose, system),
+    parts: (inner, purpose) => showParts(inner, purpose, system),
+    range(low, high, purpose) {
+      const from = showParts(low, purpose, system);
+      const to = showParts(high, purpose, system);
+      if (from.number === to.number && from.symbol === to.symbol) return `${to.number} ${to.symbol}`;
+      const first = from.symbol === to.symbol ? from.number : `${from.number} ${from.symbol}`;
+      return `${first} to ${to.number} ${to.symbol}`;
+    },
+  };
+}
+
+export function useShown(): Shown {
+  const { units } = useGarden().garden.settings;
+  return useMemo(() => shownIn(units), [units]);
+}

@@ -1,0 +1,77 @@
+import type { BagTally } from '@rundel/core/picking';
+import { fromInner, UNITS } from '@rundel/core/units';
+import type { ApexOptions } from 'apexcharts';
+import { useMemo } from 'react';
+import Chart from 'react-apexcharts';
+import { useLookValue } from '../parts/look-context.tsx';
+import { useShown } from '../store/index.ts';
+
+const COLOURS = ['#8f2d56', '#2f6f9f', '#c77f12', '#3c7550', '#6a4fa3', '#7a6a58'];
+const COLOURS_ON_DARK = ['#f08cb4', '#84bde6', '#f3c04b', '#8fd0a4', '#bda8ef', '#d4c4b0'];
+
+/** Weight picked so far, by bag: a step at each picking. Its numbers stand in the table beside it. */
+export default function PickingChart({
+  series,
+}: {
+  readonly series: readonly { readonly name: string; readonly tally: BagTally }[];
+}) {
+  const shown = useShown();
+  const { look } = useLookValue();
+  const unit = shown.system === 'metric' ? 'kilogram' : 'pound';
+  const options = useMemo((): ApexOptions => {
+    const css = getComputedStyle(document.documentElement);
+    const ink = css.getPropertyValue('--ink').trim();
+    const line = css.getPropertyValue('--line').trim();
+    return {
+      chart: {
+        id: 'pickings',
+        toolbar: { show: false },
+        zoom: { enabled: false },
+        animations: { enabled: false },
+        fontFamily: 'inherit',
+        foreColor: ink,
+      },
+      theme: { mode: look === 'dusk' ? 'dark' : 'light' },
+      colors: look === 'dusk' ? COLOURS_ON_DARK : COLOURS,
+      stroke: { curve: 'stepline', width: 3, dashArray: [0, 6, 2, 10, 4, 8] },
+      markers: {
+        size: 5,
+        strokeWidth: 0,
+        shape: ['circle', 'square', 'triangle', 'diamond', 'plus', 'cross'],
+      },
+      grid: { borderColor: line },
+      legend: { fontSize: '13px', markers: { size: 6 } },
+      tooltip: {
+        shared: false,
+        y: { formatter: (value: number) => `${value.toFixed(2)} ${UNITS[unit].symbol}` },
+        x: { format: 'd MMM' },
+      },
+      xaxis: {
+        type: 'datetime',
+        labels: { datetimeUTC: true, datetimeFormatter: { day: 'd MMM' }, style: { fontSize: '12px' } },
+      },
+      yaxis: {
+        min: 0,
+        title: { text: `picked so far, ${UNITS[unit].symbol}` },
+        labels: { formatter: (value: number) => value.toFixed(1), style: { fontSize: '12px' } },
+      },
+    };
+    // the colours come from the look's variables
+  }, [look, unit]);
+  const data = useMemo(
+    () =>
+      series.map(({ name, tally }) => ({
+        name,
+        data: tally.cumulative.map(({ day, kilograms }) => ({
+          x: Date.parse(day),
+          y: Number(fromInner(kilograms, unit).toFixed(3)),
+        })),
+      })),
+    [series, unit],
+  );
+  return (
+    <div role="img" aria-label="Weight picked so far, by bag; the table holds the numbers">
+      <Chart key={look} type="line" height={340} options={options} series={data} />
+    </div>
+  );
+}
