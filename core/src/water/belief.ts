@@ -17,6 +17,9 @@ export const USE_MULTIPLIERS: readonly number[] = Array.from({ length: USE_CELLS
   Math.exp(-LOG_USE_REACH + j * LOG_USE_STEP),
 );
 
+/** Mass below this is let go and the rest made whole: a thousand such cells would be a thousandth of the belief. */
+const NOTHING = 1e-6;
+
 /** Three points that stand for a normal variable: mean and variance are exact (Gauss–Hermite). */
 const POINTS = [
   { z: -Math.sqrt(3), weight: 1 / 6 },
@@ -32,8 +35,8 @@ const POINTS = [
  * new place by splitting it between the two nearest cells, which keeps both mass and mean.
  */
 export class Belief {
-  private mass = new Float64Array(WATER_CELLS * USE_CELLS);
-  private spare = new Float64Array(WATER_CELLS * USE_CELLS);
+  private mass: Float64Array = new Float64Array(WATER_CELLS * USE_CELLS);
+  private spare: Float64Array = new Float64Array(WATER_CELLS * USE_CELLS);
   private marginal: Float64Array | undefined;
 
   /** A normal prior over water (cut to 0–1) and a log-normal one over use. */
@@ -79,21 +82,25 @@ export class Belief {
 
   private lose(transpiration: number, evaporation: number, rain: number, table: LossTable, sd: number): void {
     const { mass, spare } = this;
+    const { start, values } = table;
     spare.fill(0);
     for (let j = 0; j < USE_CELLS; j++) {
       const asked = transpiration * (USE_MULTIPLIERS[j] as number) + evaporation;
       const row = j * WATER_CELLS;
       for (const { z, weight } of POINTS) {
-        const loss = asked * (1 + z * sd);
+        const down = asked * (1 + z * sd) * TABLE_DENSITY;
         for (let i = 0; i < WATER_CELLS; i++) {
-          const here = mass[row + i] as number;
-          if (here < 1e-11) continue;
-          const left = table.after(i, loss) + rain;
-          // the same split as `put`, written out: this is the hot loop
+          const here = (mass[row + i] as number) * weight;
+          if (here < NOTHING) continue;
+          // afterLoss by look-up, then the same split as `put`, both written out: this is the hot loop
+          const at = Math.min(TABLE_STEPS, (start[i] as number) + down);
+          const below = at | 0;
+          const from = values[below] as number;
+          const left = from + ((values[below + 1] as number) - from) * (at - below) + rain;
           const place = Math.min(WATER_CELLS - 1, Math.max(0, (left < 1 ? left : 1) * WATER_CELLS - 0.5));
           const lower = place | 0;
-          const upper = here * weight * (place - lower);
-          spare[row + lower] = (spare[row + lower] as number) + here * weight - upper;
+          const upper = here * (place - lower);
+          spare[row + lower] = (spare[row + lower] as number) + here - upper;
           if (upper > 0) spare[row + lower + 1] = (spare[row + lower + 1] as number) + upper;
         }
       }
@@ -111,7 +118,7 @@ export class Belief {
       const row = j * WATER_CELLS;
       for (let i = 0; i < WATER_CELLS; i++) {
         const mass = this.mass[row + i] as number;
-        if (mass < 1e-12) continue;
+        if (mass < NOTHING) continue;
         for (const { to, weight } of places[i] as (typeof places)[number]) this.put(row, to, mass * weight);
       }
     }
@@ -121,19 +128,22 @@ export class Belief {
 
   /** Something was seen: every cell is weighted by how likely that is at its water. */
   observe(chance: (w: number) => number): void {
-    const chances = WATER_MIDDLES.map(chance);
+    const { mass } = this;
+    const chances = Float64Array.from(WATER_MIDDLES, chance);
     for (let j = 0; j < USE_CELLS; j++) {
-      for (let i = 0; i < WATER_CELLS; i++) {
-        const at = j * WATER_CELLS + i;
-        this.mass[at] = (this.mass[at] as number) * (chances[i] as number);
-      }
+      const row = j * WATER_CELLS;
+      for (let i = 0; i < WATER_CELLS; i++)
+        mass[row + i] = (mass[row + i] as number) * (chances[i] as number);
     }
     this.normalise();
   }
 
   /** Mean relative available water. */
   meanWater(): number {
-    return this.waterMarginal().reduce((sum, p, i) => sum + p * (WATER_MIDDLES[i] as number), 0);
+    const marginal = this.waterMarginal();
+    let sum = 0;
+    for (let i = 0; i < WATER_CELLS; i++) sum += (marginal[i] as number) * (WATER_MIDDLES[i] as number);
+    return sum;
   }
 
   /** Chance that relative available water is below a level. */
@@ -183,10 +193,11 @@ export class Belief {
   /** Mass by water alone; worked out once after each change. */
   private waterMarginal(): Float64Array {
     if (this.marginal) return this.marginal;
+    const { mass } = this;
     const marginal = new Float64Array(WATER_CELLS);
-    for (let at = 0; at < this.mass.length; at++) {
-      const i = at % WATER_CELLS;
-      marginal[i] = (marginal[i] as number) + (this.mass[at] as number);
+    for (let j = 0; j < USE_CELLS; j++) {
+      const row = j * WATER_CELLS;
+      for (let i = 0; i < WATER_CELLS; i++) marginal[i] = (marginal[i] as number) + (mass[row + i] as number);
     }
     this.marginal = marginal;
     return marginal;
@@ -220,43 +231,42 @@ export class Belief {
 
   private normalise(): void {
     this.marginal = undefined;
+    const { mass } = this;
     let sum = 0;
-    for (let at = 0; at < this.mass.length; at++) sum += this.mass[at] as number;
+    for (let at = 0; at < mass.length; at++) sum += mass[at] as number;
     if (!(sum > 0)) return;
-    for (let at = 0; at < this.mass.length; at++) this.mass[at] = (this.mass[at] as number) / sum;
+    const whole = 1 / sum;
+    for (let at = 0; at < mass.length; at++) mass[at] = (mass[at] as number) * whole;
   }
 }
 
 /** Losses by look-up, for one depletion share. */
 interface LossTable {
-  /** relative available water of a cell's middle after an unstressed loss, as {@link afterLoss} gives it */
-  after(cell: number, loss: number): number;
+  /** where each cell's middle stands in the table */
+  readonly start: Float64Array;
+  /** relative available water after an unstressed loss from full, `TABLE_DENSITY` points to a loss of 1 */
+  readonly values: Float64Array;
 }
 
-const TABLE_STEPS = 2048;
-const TABLE_REACH = 4;
+const TABLE_DENSITY = 512;
+const TABLE_STEPS = 4 * TABLE_DENSITY;
 const tables = new Map<number, LossTable>();
 
 /**
  * Along u(w) = w above the stress threshold and threshold × (1 + ln(w / threshold)) below it, every loss is a plain
- * shift. So a loss is one subtraction and one look-up in w(u), straight between 2048 points: within 1e-6 of the formula.
+ * shift. So a loss is one addition and one look-up, straight between points: within 1e-6 of {@link afterLoss}. A loss
+ * of four times what the bag holds is the end of the table: what is left by then is below 0.1 %.
  */
 function lossTable(depletion: number): LossTable {
   const found = tables.get(depletion);
   if (found) return found;
   const threshold = 1 - depletion;
   const shifted = WATER_MIDDLES.map((w) => (w >= threshold ? w : threshold * (1 + Math.log(w / threshold))));
-  const values = Float64Array.from({ length: TABLE_STEPS + 2 }, (_, n) =>
-    afterLoss(1, (n / TABLE_STEPS) * TABLE_REACH, depletion),
-  );
   const table = {
-    after(cell: number, loss: number): number {
-      const down = ((1 - (shifted[cell] as number) + loss) * TABLE_STEPS) / TABLE_REACH;
-      if (down >= TABLE_STEPS) return values[TABLE_STEPS] as number;
-      const lower = down | 0;
-      const from = values[lower] as number;
-      return from + ((values[lower + 1] as number) - from) * (down - lower);
-    },
+    start: Float64Array.from(shifted, (u) => (1 - u) * TABLE_DENSITY),
+    values: Float64Array.from({ length: TABLE_STEPS + 2 }, (_, n) =>
+      afterLoss(1, n / TABLE_DENSITY, depletion),
+    ),
   };
   tables.set(depletion, table);
   return table;

@@ -68,13 +68,21 @@ export function runFilter(
   const path: PathPoint[] = [];
   let usedSinceLitres = 0;
   let lastEventAt: string | undefined;
+  let stretch = NO_STRETCH;
+  const pass = () => {
+    if (stretch.days === 0) return;
+    const before = belief.meanWater();
+    applyStretch(belief, bag, stretch, depletion, assumed);
+    usedSinceLitres += Math.max(0, before + stretch.rainLitres / taw - belief.meanWater()) * taw;
+    path.push({ at: stretch.until, ...range(belief) });
+    stretch = NO_STRETCH;
+  };
   for (const step of steps) {
     if (step.kind === 'use') {
-      const before = belief.meanWater();
-      applyUse(belief, bag, step, depletion, assumed);
-      usedSinceLitres += Math.max(0, before + step.rainLitres / taw - belief.meanWater()) * taw;
-      path.push({ at: step.until, ...range(belief) });
+      stretch = longer(stretch, step, assumed);
+      if (stretch.days >= 1) pass();
     } else {
+      pass();
       const { event } = step;
       const beforeLitres = belief.meanWater() * taw;
       applyEvent(belief, bag, event, assumed);
@@ -85,6 +93,7 @@ export function runFilter(
       lastEventAt = event.at;
     }
   }
+  pass();
   const share = range(belief);
   const [kLow, kLikely, kHigh] = belief.useQuantiles(CHANCES) as [number, number, number];
   return {
@@ -102,25 +111,60 @@ export function runFilter(
   };
 }
 
-/** Moves a belief over one stretch of use. */
-export function applyUse(
+/** Use steps taken together, a day's worth at most: fewer moves of the grid for the same demand and doubt. */
+export interface Stretch {
+  readonly until: string;
+  readonly days: number;
+  readonly transpirationLitres: number;
+  readonly evaporationLitres: number;
+  readonly rainLitres: number;
+  /** variance of what it asks for, L² */
+  readonly variance: number;
+}
+
+export const NO_STRETCH: Stretch = {
+  until: '',
+  days: 0,
+  transpirationLitres: 0,
+  evaporationLitres: 0,
+  rainLitres: 0,
+  variance: 0,
+};
+
+/**
+ * A stretch with one more step. The doubt of a day's demand belongs to the day and is independent of the next day's;
+ * over a share s of the day its variance is s times the day's, so that the parts of a day add up to it.
+ */
+export function longer(stretch: Stretch, step: UseStep, assumed: Assumed): Stretch {
+  const spread = step.isFilled ? assumed.filledDemandSpread : assumed.demandSpread;
+  const asked = step.transpirationLitres + step.evaporationLitres;
+  return {
+    until: step.until,
+    days: stretch.days + step.days,
+    transpirationLitres: stretch.transpirationLitres + step.transpirationLitres,
+    evaporationLitres: stretch.evaporationLitres + step.evaporationLitres,
+    rainLitres: stretch.rainLitres + step.rainLitres,
+    variance: stretch.variance + (step.share > 0 ? (spread * asked) ** 2 / step.share : 0),
+  };
+}
+
+/** Moves a belief over a stretch of use. */
+export function applyStretch(
   belief: Belief,
   bag: WaterBag,
-  step: UseStep,
+  stretch: Stretch,
   depletion: number,
   assumed: Assumed,
 ): void {
   const taw = bag.availableLitres;
-  // a day's doubt is independent of the next day's, so a part of a day has more of it in relation to its use
-  const daily = step.isFilled ? assumed.filledDemandSpread : assumed.demandSpread;
-  const spread = step.share > 0 ? daily / Math.sqrt(Math.min(1, step.share)) : 0;
+  const asked = stretch.transpirationLitres + stretch.evaporationLitres;
   belief.use(
-    step.transpirationLitres / taw,
-    step.evaporationLitres / taw,
-    step.rainLitres / taw,
+    stretch.transpirationLitres / taw,
+    stretch.evaporationLitres / taw,
+    stretch.rainLitres / taw,
     depletion,
-    spread,
-    assumed.useDrift * Math.sqrt(step.days),
+    asked > 0 ? Math.sqrt(stretch.variance) / asked : 0,
+    assumed.useDrift * Math.sqrt(stretch.days),
   );
 }
 

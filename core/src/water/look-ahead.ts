@@ -1,7 +1,7 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import type { Belief } from './belief.ts';
 import { bagDepletion, type WaterBag } from './demand.ts';
-import { applyUse, range, type PathPoint, type Range } from './estimate.ts';
+import { applyStretch, longer, NO_STRETCH, range, type PathPoint, type Range } from './estimate.ts';
 import type { UseStep } from './timeline.ts';
 
 /** A bag at a round to come: its water if nobody waters it, and the chance that it is below the refill point. */
@@ -36,7 +36,8 @@ export function lookAhead(
   const chanceNow = ahead.chanceBelow(assumed.refillPoint);
   const rounds: RoundAhead[] = [];
   for (const span of spans) {
-    for (const step of span.steps) applyUse(ahead, bag, step, depletion, assumed);
+    const stretch = span.steps.reduce((sum, step) => longer(sum, step, assumed), NO_STRETCH);
+    applyStretch(ahead, bag, stretch, depletion, assumed);
     const chanceDry = ahead.chanceBelow(assumed.refillPoint);
     rounds.push({ at: span.at, hoursAhead: span.hoursAhead, chanceDry, ...range(ahead) });
     if (chanceDry > 0.97) break;

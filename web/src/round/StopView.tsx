@@ -64,7 +64,7 @@ export function StopActions({
   const { strong, rest } = expectation(bag, shown, clock.now());
   const close = () => setDialog(undefined);
   return (
-    <Box sx={{ display: 'grid', gap: 1.5 }}>
+    <Box sx={{ display: 'grid', gap: 1.5, alignContent: 'start' }}>
       {status.kind === 'look' || status.kind === 'skipped' ? (
         <Typography sx={{ fontSize: '1.12rem', lineHeight: 1.4 }}>
           I expect it <strong>{strong || '…'}</strong>. {rest}{' '}

@@ -2,7 +2,7 @@ import type { BagBody } from '@rundel/core/bag-state';
 import { outline } from '@rundel/core/bags';
 import type { Range } from '@rundel/core/water';
 import { useId } from 'react';
-import { waterColour } from './BagSection.tsx';
+import { waterColour } from './SectionBody.tsx';
 
 /** The bag's mark: its outline with its water, small enough for a list. It says nothing alone: words stand beside it. */
 export function BagMark({
@@ -23,7 +23,9 @@ export function BagMark({
   const tall = body.real.solid.heightMillimetres;
   const scale = Math.min(38 / widest, 27 / tall);
   const x = (half: number) => 24 + half * scale;
-  const y = (z: number) => 45 - z * scale;
+  // a bag that lies flat is drawn a little higher than it is, or its water could not be seen
+  const rise = Math.max(scale, 15 / tall);
+  const y = (z: number) => 45 - z * rise;
   const left = points.map((p) => `${x(-p.half)} ${y(p.z)}`).reverse();
   const right = points.map((p) => `${x(p.half)} ${y(p.z)}`);
   const shape = `M${left.join(' L')} L${right.join(' L')}`;

@@ -1,11 +1,11 @@
 import { FINGER_GRADES, fingerGradeOf } from '@rundel/core/water';
-import { useId, useMemo } from 'react';
+import { useMemo } from 'react';
 import type { Shown } from '../store/index.ts';
-import { Plant } from './Plant.tsx';
+import { layout, type Drawing } from './layout.ts';
 import type { Scene } from './scene.ts';
-import { Support } from './Support.tsx';
+import { SectionBody } from './SectionBody.tsx';
 
-const MARGIN = { top: 26, bottom: 26, left: 74, right: 122 };
+const MARGIN = { top: 26, bottom: 26, left: 74, right: 128 };
 
 /** Moves labels apart that would lie on one another; heights from the top, in the order given. */
 function spread(wanted: readonly number[], gap: number, bottom: number): readonly number[] {
@@ -25,11 +25,6 @@ function spread(wanted: readonly number[], gap: number, bottom: number): readonl
   return placed;
 }
 
-/** Water's colour by its grade, straw to slate blue. */
-export function waterColour(share: number): string {
-  return `var(--water-${fingerGradeOf(share)})`;
-}
-
 /**
  * The bag in section, to scale: outline, mix, mulch, the waterline band, what is buried, the plant and what holds it.
  * The zero of the scale is the surface of the mix.
@@ -47,10 +42,9 @@ export function BagSection({
   readonly height?: number;
   readonly title: string;
 }) {
-  const id = useId();
-  const drawing = useMemo(() => layout(scene, width, height), [scene, width, height]);
-  const { scale, px, py, inside, wall } = drawing;
-  const { water, plants } = scene;
+  const drawing = useMemo(() => layout(scene, width, height, MARGIN), [scene, width, height]);
+  const { px, py } = drawing;
+  const { plants } = scene;
   const tallest = plants.reduce<(typeof plants)[number] | undefined>(
     (best, p) => (!best || p.heightMillimetres > best.heightMillimetres ? p : best),
     undefined,
@@ -71,116 +65,8 @@ export function BagSection({
       style={{ width: '100%', height: '100%', display: 'block' }}
       fontFamily="inherit"
     >
-      <defs>
-        <clipPath id={`${id}in`}>
-          <path d={inside} />
-        </clipPath>
-        <pattern id={`${id}fleck`} width="23" height="19" patternUnits="userSpaceOnUse">
-          <circle cx="4" cy="5" r="1.3" fill="var(--mix-fleck)" opacity="0.6" />
-          <circle cx="15" cy="12" r="1" fill="var(--mix-fleck)" opacity="0.5" />
-          <circle cx="20" cy="3" r="0.8" fill="var(--mix-fleck)" opacity="0.7" />
-          <circle cx="9" cy="16" r="0.7" fill="var(--mix-fleck)" opacity="0.6" />
-        </pattern>
-        <pattern
-          id={`${id}band`}
-          width="7"
-          height="7"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(40)"
-        >
-          <rect width="7" height="7" fill={waterColour(water?.share.likely ?? 0)} opacity="0.34" />
-          <line
-            x1="0"
-            y1="0"
-            x2="0"
-            y2="7"
-            stroke={waterColour(water?.share.likely ?? 0)}
-            strokeWidth="2.4"
-          />
-        </pattern>
-        <pattern id={`${id}straw`} width="18" height="9" patternUnits="userSpaceOnUse">
-          <path d="M1 7 L8 2 M9 8 L17 5 M11 2 L15 1" stroke="var(--wall)" strokeWidth="0.9" opacity="0.4" />
-        </pattern>
-      </defs>
       <Scale scene={scene} drawing={drawing} system={shown.system} />
-      <Support scene={scene} drawing={drawing} isBehind />
-      <g clipPath={`url(#${id}in)`}>
-        <rect x="0" y={py(scene.mixTop)} width={width} height={height} fill="var(--mix)" />
-        <rect x="0" y={py(scene.mixTop)} width={width} height={height} fill={`url(#${id}fleck)`} />
-        {water && (
-          <>
-            <rect
-              data-part="water"
-              x="0"
-              width={width}
-              height={height}
-              y={py(water.low)}
-              fill={waterColour(water.share.likely)}
-              opacity="0.62"
-              style={{ transition: 'y 700ms ease' }}
-            />
-            <rect
-              data-part="band"
-              x="0"
-              width={width}
-              y={py(water.high)}
-              height={Math.max(1, (water.high - water.low) * scale)}
-              fill={`url(#${id}band)`}
-              style={{ transition: 'y 700ms ease, height 700ms ease' }}
-            />
-            <rect
-              data-part="waterline"
-              x="0"
-              width={width}
-              y={py(water.likely) - 1.5}
-              height="3"
-              fill="var(--surface)"
-              style={{ transition: 'y 700ms ease' }}
-            />
-          </>
-        )}
-        {scene.mulchTop > scene.mixTop && (
-          <>
-            <rect
-              x="0"
-              y={py(scene.mulchTop)}
-              width={width}
-              height={(scene.mulchTop - scene.mixTop) * scale}
-              fill="var(--mulch)"
-            />
-            <rect
-              x="0"
-              y={py(scene.mulchTop)}
-              width={width}
-              height={(scene.mulchTop - scene.mixTop) * scale}
-              fill={`url(#${id}straw)`}
-            />
-          </>
-        )}
-      </g>
-      {plants.map((plant) => (
-        <Buried key={plant.seed} plant={plant} drawing={drawing} mixTop={scene.mixTop} />
-      ))}
-      <path
-        d={wall}
-        fill="none"
-        stroke="var(--wall)"
-        strokeLinecap="round"
-        strokeLinejoin="round"
-        strokeWidth={scene.wall === 'film' ? 3 : 6}
-        strokeDasharray={scene.wall === 'fabric' ? '0.5 7.5' : undefined}
-      />
-      <path
-        d={wall}
-        fill="none"
-        stroke="var(--wall)"
-        strokeLinejoin="round"
-        strokeWidth={scene.wall === 'film' ? 2.5 : scene.wall === 'fabric' ? 3.5 : 5}
-      />
-      {plants.map((plant) => (
-        <Plant key={plant.seed} plant={plant} x={px(plant.x)} base={py(scene.mixTop)} scale={scale} />
-      ))}
-      <Support scene={scene} drawing={drawing} />
+      <SectionBody scene={scene} drawing={drawing} />
       <line
         x1={MARGIN.left - 30}
         x2={width - MARGIN.right + 30}
@@ -237,49 +123,6 @@ export function BagSection({
   );
 }
 
-/** Where things lie on the paper. */
-export interface Drawing {
-  /** pixels per mm */
-  readonly scale: number;
-  readonly width: number;
-  readonly height: number;
-  /** along the section, mm from the middle → px */
-  px(x: number): number;
-  /** height above the ground, mm → px */
-  py(z: number): number;
-  /** the bag's inside, closed, and its wall, open at the top */
-  readonly inside: string;
-  readonly wall: string;
-  readonly halfAt: (z: number) => number;
-}
-
-function layout(scene: Scene, width: number, height: number): Drawing {
-  const room = { x: width - MARGIN.left - MARGIN.right, y: height - MARGIN.top - MARGIN.bottom };
-  const widest = Math.max(scene.halfWidest * 2, 260);
-  const scale = Math.min(room.y / Math.max(scene.top * 1.04, 300), room.x / widest);
-  const middle = MARGIN.left + room.x / 2;
-  const px = (x: number) => middle + x * scale;
-  const py = (z: number) => height - MARGIN.bottom - z * scale;
-  const left = scene.outline.map((p) => `${px(-p.half).toFixed(1)} ${py(p.z).toFixed(1)}`);
-  const right = scene.outline.map((p) => `${px(p.half).toFixed(1)} ${py(p.z).toFixed(1)}`);
-  const isClosed = scene.wall === 'film';
-  const wall = `M${[...left].reverse().join(' L')} L${right.join(' L')}${isClosed ? ' Z' : ''}`;
-  const halfAt = (z: number) => {
-    const above = scene.outline.find((p) => p.z >= z) ?? scene.outline.at(-1);
-    return above?.half ?? 0;
-  };
-  return {
-    scale,
-    width,
-    height,
-    px,
-    py,
-    inside: `${`M${[...left].reverse().join(' L')} L${right.join(' L')}`} Z`,
-    wall,
-    halfAt,
-  };
-}
-
 function rightLabels(
   scene: Scene,
   shown: Pick<Shown, 'show' | 'range'>,
@@ -292,7 +135,7 @@ function rightLabels(
     labels.push({
       z: support.heightMillimetres,
       big: shown.show(support.heightMillimetres, 'height'),
-      small: `${names[support.kind]}, from the ground`,
+      small: `${names[support.kind]} above ground`,
       fromX: (d) => d.px(support.kind === 'string' ? scene.halfWidest : 12),
     });
   }
@@ -318,8 +161,8 @@ function rightLabels(
     const percent = (share: number) => Math.round(share * 100);
     labels.push({
       z: water.likely,
-      big: `${percent(water.share.likely)} % left`,
-      small: `${percent(water.share.low)} to ${percent(water.share.high)} · ${FINGER_GRADES[fingerGradeOf(water.share.likely) - 1] ?? ''}`,
+      big: FINGER_GRADES[fingerGradeOf(water.share.likely) - 1] ?? '',
+      small: `${percent(water.share.likely)} % left, ${percent(water.share.low)} to ${percent(water.share.high)}`,
       fromX: (d) => d.px(d.halfAt(water.likely)),
     });
   } else {
@@ -364,67 +207,6 @@ function Scale({
           </g>
         );
       })}
-    </g>
-  );
-}
-
-/** Root ball, buried stem, roots and graft. */
-function Buried({
-  plant,
-  drawing,
-  mixTop,
-}: {
-  readonly plant: Scene['plants'][number];
-  readonly drawing: Drawing;
-  readonly mixTop: number;
-}) {
-  const { px, py, scale } = drawing;
-  const x = px(plant.x);
-  const surface = py(mixTop);
-  const ballTop = py(mixTop - plant.buriedMillimetres);
-  const width = plant.ball.width * scale;
-  const roots = Math.round(plant.buriedMillimetres / 28);
-  return (
-    <g data-part="buried">
-      {Array.from({ length: roots }, (_, i) => {
-        const y = surface + ((i + 0.6) / roots) * (ballTop - surface);
-        const side = i % 2 === 0 ? 1 : -1;
-        const reach = (22 + ((plant.seed >> i) & 15)) * (0.5 + plant.age) * scale * 4;
-        return (
-          <path
-            key={i}
-            d={`M${x} ${y} q${side * reach * 0.5} 1 ${side * reach} ${reach * 0.24}`}
-            fill="none"
-            stroke="var(--mulch)"
-            strokeWidth="1.1"
-            opacity="0.85"
-          />
-        );
-      })}
-      <rect
-        x={x - width / 2}
-        y={ballTop}
-        width={width}
-        height={plant.ball.height * scale}
-        rx="4"
-        fill="var(--wall)"
-        opacity="0.55"
-        stroke="var(--mulch)"
-        strokeWidth="1.2"
-      />
-      <line x1={x} x2={x} y1={surface} y2={ballTop} stroke="var(--leaf-pale)" strokeWidth="4" />
-      {plant.graftMillimetres !== undefined && (
-        <circle
-          cx={x}
-          cy={py(mixTop - plant.buriedMillimetres + plant.graftMillimetres)}
-          r="4"
-          fill="var(--flower)"
-          stroke="var(--ink)"
-          strokeWidth="1.2"
-        >
-          <title>graft</title>
-        </circle>
-      )}
     </g>
   );
 }

@@ -1,4 +1,4 @@
-import type { Drawing } from './BagSection.tsx';
+import type { Drawing } from './layout.ts';
 import type { Scene } from './scene.ts';
 
 /** What holds the plants up, to scale. A cage has a half behind the plant and a half before it. */

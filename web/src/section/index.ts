@@ -1,3 +1,4 @@
+export { BagElevation } from './BagElevation.tsx';
 export { BagMark } from './BagMark.tsx';
-export { BagSection, waterColour } from './BagSection.tsx';
+export { BagSection } from './BagSection.tsx';
 export { plantingOf, sceneOf, type Scene, type ScenePlant } from './scene.ts';

@@ -14,12 +14,12 @@ import {
 } from '@mui/material';
 import { IconPencil, IconPlus } from '@tabler/icons-react';
 import type { Stand } from '@rundel/core/garden';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { gradeSpan, kindWords } from '../parts/bag-words.ts';
 import { Page, Panel } from '../parts/Page.tsx';
 import { whenWords } from '../parts/words.ts';
-import { BagMark } from '../section/index.ts';
+import { BagElevation, sceneOf } from '../section/index.ts';
 import { standsInUse, useBags, useGarden, useShown, type Bag } from '../store/index.ts';
 import { StandDialog } from './StandDialog.tsx';
 
@@ -114,10 +114,10 @@ function StandRow({
       ) : (
         <Box
           sx={{
-            display: 'grid',
-            gridTemplateColumns: 'repeat(auto-fill, minmax(158px, 1fr))',
-            gap: 1,
-            borderBlockEnd: '3px solid var(--ink)',
+            display: 'flex',
+            flexWrap: 'wrap',
+            alignItems: 'flex-end',
+            rowGap: 2,
           }}
         >
           {bags.map((bag) => (
@@ -130,9 +130,14 @@ function StandRow({
 }
 
 function BagTile({ bag }: { readonly bag: Bag }) {
-  const { clock } = useGarden();
+  const { clock, garden } = useGarden();
   const next = bag.water?.ahead.nextLook;
   const isEmpty = bag.occupants.length === 0;
+  const share = isEmpty ? undefined : bag.water?.estimate.share;
+  const scene = useMemo(
+    () => sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings),
+    [bag.body, bag.container, bag.occupants, clock, garden.settings, share],
+  );
   const isDue = !isEmpty && next?.kind === 'now';
   return (
     <ButtonBase
@@ -140,16 +145,18 @@ function BagTile({ bag }: { readonly bag: Bag }) {
       to={`/stands/${bag.container.id}`}
       sx={{
         display: 'grid',
-        justifyItems: 'center',
         alignContent: 'end',
         textAlign: 'center',
-        padding: 1,
-        borderRadius: '10px 10px 0 0',
-        minHeight: 178,
+        borderRadius: '10px',
+        flex: '1 1 150px',
+        maxWidth: 300,
         '&:hover': { backgroundColor: 'var(--action-wash)' },
       }}
     >
-      <Box>
+      <Box sx={{ borderBlockEnd: '3px solid var(--ink)', display: 'grid', justifyItems: 'center' }}>
+        <BagElevation scene={scene} pixelsPerMillimetre={0.125} />
+      </Box>
+      <Box sx={{ marginBlockStart: 0.75 }}>
         <Box component="strong" sx={{ fontSize: '1.25rem' }}>
           {bag.container.label}
         </Box>{' '}
@@ -175,12 +182,6 @@ function BagTile({ bag }: { readonly bag: Bag }) {
               ? `look ${whenWords(next.at, clock.now())}`
               : 'look in a week'}
       </Box>
-      <BagMark
-        body={bag.body}
-        water={isEmpty ? undefined : bag.water?.estimate.share}
-        plants={bag.occupants.length}
-        size={84}
-      />
     </ButtonBase>
   );
 }

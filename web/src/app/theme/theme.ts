@@ -56,7 +56,10 @@ export function themeFor(look: Look): Theme {
           },
         },
       },
-      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      MuiButtonBase: {
+        defaultProps: { disableRipple: true },
+        styleOverrides: { root: { fontFamily: TEXT_FACE } },
+      },
       MuiButton: {
         defaultProps: { disableElevation: true },
         styleOverrides: {

@@ -1,0 +1,194 @@
+import { fingerGradeOf } from '@rundel/core/water';
+import { useId } from 'react';
+import type { Drawing } from './layout.ts';
+import { Plant } from './Plant.tsx';
+import type { Scene } from './scene.ts';
+import { Support } from './Support.tsx';
+
+/** Water's colour by its grade, straw to slate blue. */
+export function waterColour(share: number): string {
+  return `var(--water-${fingerGradeOf(share)})`;
+}
+
+/** The bag itself, to scale: mix, waterline band, mulch, what is buried, walls, plants and what holds them. */
+export function SectionBody({ scene, drawing }: { readonly scene: Scene; readonly drawing: Drawing }) {
+  const id = useId();
+  const { scale, px, py, inside, wall, width, height } = drawing;
+  const { water, plants } = scene;
+  return (
+    <>
+      <defs>
+        <clipPath id={`${id}in`}>
+          <path d={inside} />
+        </clipPath>
+        <pattern id={`${id}fleck`} width="23" height="19" patternUnits="userSpaceOnUse">
+          <circle cx="4" cy="5" r="1.3" fill="var(--mix-fleck)" opacity="0.6" />
+          <circle cx="15" cy="12" r="1" fill="var(--mix-fleck)" opacity="0.5" />
+          <circle cx="20" cy="3" r="0.8" fill="var(--mix-fleck)" opacity="0.7" />
+          <circle cx="9" cy="16" r="0.7" fill="var(--mix-fleck)" opacity="0.6" />
+        </pattern>
+        <pattern
+          id={`${id}band`}
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(40)"
+        >
+          <rect width="7" height="7" fill={waterColour(water?.share.likely ?? 0)} opacity="0.34" />
+          <line
+            x1="0"
+            y1="0"
+            x2="0"
+            y2="7"
+            stroke={waterColour(water?.share.likely ?? 0)}
+            strokeWidth="2.4"
+          />
+        </pattern>
+        <pattern id={`${id}straw`} width="18" height="9" patternUnits="userSpaceOnUse">
+          <path d="M1 7 L8 2 M9 8 L17 5 M11 2 L15 1" stroke="var(--wall)" strokeWidth="0.9" opacity="0.4" />
+        </pattern>
+      </defs>
+      <Support scene={scene} drawing={drawing} isBehind />
+      <g clipPath={`url(#${id}in)`}>
+        <rect x="0" y={py(scene.mixTop)} width={width} height={height} fill="var(--mix)" />
+        <rect x="0" y={py(scene.mixTop)} width={width} height={height} fill={`url(#${id}fleck)`} />
+        {water && (
+          <>
+            <rect
+              data-part="water"
+              x="0"
+              width={width}
+              height={height}
+              y={py(water.low)}
+              fill={waterColour(water.share.likely)}
+              opacity="0.62"
+              style={{ transition: 'y 700ms ease' }}
+            />
+            <rect
+              data-part="band"
+              x="0"
+              width={width}
+              y={py(water.high)}
+              height={Math.max(1, (water.high - water.low) * scale)}
+              fill={`url(#${id}band)`}
+              style={{ transition: 'y 700ms ease, height 700ms ease' }}
+            />
+            <rect
+              data-part="waterline"
+              x="0"
+              width={width}
+              y={py(water.likely) - 1.5}
+              height="3"
+              fill="var(--surface)"
+              style={{ transition: 'y 700ms ease' }}
+            />
+          </>
+        )}
+        {scene.mulchTop > scene.mixTop && (
+          <>
+            <rect
+              x="0"
+              y={py(scene.mulchTop)}
+              width={width}
+              height={(scene.mulchTop - scene.mixTop) * scale}
+              fill="var(--mulch)"
+            />
+            <rect
+              x="0"
+              y={py(scene.mulchTop)}
+              width={width}
+              height={(scene.mulchTop - scene.mixTop) * scale}
+              fill={`url(#${id}straw)`}
+            />
+          </>
+        )}
+      </g>
+      {plants.map((plant) => (
+        <Buried key={plant.seed} plant={plant} drawing={drawing} mixTop={scene.mixTop} />
+      ))}
+      <path
+        d={wall}
+        fill="none"
+        stroke="var(--wall)"
+        strokeLinejoin="round"
+        strokeLinecap="round"
+        strokeWidth={scene.wall === 'film' ? 3 : 5.5}
+      />
+      {scene.wall === 'fabric' && (
+        <path
+          d={wall}
+          fill="none"
+          stroke="var(--surface)"
+          strokeWidth="1.4"
+          strokeDasharray="2 3.5"
+          opacity="0.75"
+        />
+      )}
+      {plants.map((plant) => (
+        <Plant key={plant.seed} plant={plant} x={px(plant.x)} base={py(scene.mixTop)} scale={scale} />
+      ))}
+      <Support scene={scene} drawing={drawing} />
+    </>
+  );
+}
+
+/** Root ball, buried stem, roots and graft. */
+function Buried({
+  plant,
+  drawing,
+  mixTop,
+}: {
+  readonly plant: Scene['plants'][number];
+  readonly drawing: Drawing;
+  readonly mixTop: number;
+}) {
+  const { px, py, scale } = drawing;
+  const x = px(plant.x);
+  const surface = py(mixTop);
+  const ballTop = py(mixTop - plant.buriedMillimetres);
+  const width = plant.ball.width * scale;
+  const roots = Math.round(plant.buriedMillimetres / 28);
+  return (
+    <g data-part="buried">
+      {Array.from({ length: roots }, (_, i) => {
+        const y = surface + ((i + 0.6) / roots) * (ballTop - surface);
+        const side = i % 2 === 0 ? 1 : -1;
+        const reach = (22 + ((plant.seed >> i) & 15)) * (0.5 + plant.age) * scale * 4;
+        return (
+          <path
+            key={i}
+            d={`M${x} ${y} q${side * reach * 0.5} 1 ${side * reach} ${reach * 0.24}`}
+            fill="none"
+            stroke="var(--mulch)"
+            strokeWidth="1.1"
+            opacity="0.85"
+          />
+        );
+      })}
+      <rect
+        x={x - width / 2}
+        y={ballTop}
+        width={width}
+        height={plant.ball.height * scale}
+        rx="4"
+        fill="var(--wall)"
+        opacity="0.55"
+        stroke="var(--mulch)"
+        strokeWidth="1.2"
+      />
+      <line x1={x} x2={x} y1={surface} y2={ballTop} stroke="var(--leaf-pale)" strokeWidth="4" />
+      {plant.graftMillimetres !== undefined && (
+        <circle
+          cx={x}
+          cy={py(mixTop - plant.buriedMillimetres + plant.graftMillimetres)}
+          r="4"
+          fill="var(--flower)"
+          stroke="var(--ink)"
+          strokeWidth="1.2"
+        >
+          <title>graft</title>
+        </circle>
+      )}
+    </g>
+  );
+}
