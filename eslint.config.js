@@ -74,7 +74,10 @@ export default tseslint.config(
       'no-restricted-globals': ['error', ...IMPURE],
       'no-restricted-imports': [
         'error',
-        { patterns: ['react*', '@mui/*', 'dexie*', '@tanstack/*', 'express*', 'apexcharts*', 'node:*'] },
+        {
+          paths: [{ name: 'zod', message: 'Take z from core/src/schema, which sets it up.' }],
+          patterns: ['react*', '@mui/*', 'dexie*', '@tanstack/*', 'express*', 'apexcharts*', 'node:*'],
+        },
       ],
       'no-restricted-properties': [
         'error',

@@ -78,7 +78,7 @@ export function Shell({
           alignItems: 'center',
           justifyContent: { xs: 'space-between', md: 'flex-start' },
           paddingInline: { xs: 1.5, md: 0 },
-          minHeight: 52,
+          minHeight: 48,
           '@media print': { display: 'none' },
         }}
       >
@@ -154,9 +154,10 @@ function GardenMenu({ which, onChange }: { readonly which: Which; onChange(next:
         aria-haspopup="menu"
         aria-expanded={anchor !== null}
         sx={{
-          display: 'grid',
-          justifyItems: { xs: 'start', md: 'center' },
-          minHeight: 52,
+          display: 'flex',
+          flexDirection: { xs: 'row', md: 'column' },
+          gap: { xs: 1.25, md: 0 },
+          minHeight: 48,
           paddingInline: 0.5,
           paddingBlockStart: { md: 1.5 },
           width: { md: '100%' },
@@ -232,12 +233,17 @@ function DemoRibbon({ onLeave }: { onLeave(): void }) {
         '@media print': { display: 'none' },
       }}
     >
-      <span>This is the demo: a made-up yard, and its clock stands in July.</span>
+      <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' } }}>
+        This is the demo: a made-up yard, and its clock stands in July.
+      </Box>
+      <Box component="span" sx={{ display: { xs: 'inline', sm: 'none' } }}>
+        Demo
+      </Box>
       <Button
         onClick={() => void toMorning()}
         sx={{ color: 'inherit', minHeight: 40, textDecoration: 'underline', padding: 0, fontSize: 'inherit' }}
       >
-        {isEvening ? 'Go on to the next morning' : 'Go on to the evening'}
+        {isEvening ? 'To the next morning' : 'To the evening'}
       </Button>
       <Button
         onClick={onLeave}

@@ -1,10 +1,11 @@
-import { Button, Snackbar } from '@mui/material';
+import { Button, Snackbar, useMediaQuery } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { useGarden } from '../store/index.ts';
 
 /** A word on what was just done, with its undo. Ctrl Z and Ctrl Shift Z work anywhere outside of a field. */
 export function UndoBar() {
   const { lastChange, undo, redo } = useGarden();
+  const isPhone = useMediaQuery('(max-width: 899px)');
   const [hiddenNumber, setHiddenNumber] = useState(0);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -26,7 +27,9 @@ export function UndoBar() {
       onClose={(_, reason) => {
         if (reason !== 'clickaway') setHiddenNumber(lastChange.number);
       }}
-      anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+      anchorOrigin={
+        isPhone ? { vertical: 'top', horizontal: 'center' } : { vertical: 'bottom', horizontal: 'left' }
+      }
       message={words}
       action={
         lastChange.canUndo ? (
@@ -35,7 +38,7 @@ export function UndoBar() {
           </Button>
         ) : undefined
       }
-      sx={{ marginBlockEnd: { xs: '64px', md: 0 } }}
+      sx={{ top: { xs: '4px !important', md: 'auto' }, marginInlineStart: { md: '104px' } }}
       slotProps={{
         content: {
           sx: {

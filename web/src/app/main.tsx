@@ -3,13 +3,9 @@ import '@fontsource-variable/bricolage-grotesque/wght.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { config } from 'zod';
 import { RouterProvider } from 'react-router';
 import { router } from './router.tsx';
 import { Themed } from './Themed.tsx';
-
-// the page's content policy forbids making functions out of text, which zod would otherwise try
-config({ jitless: true });
 
 const client = new QueryClient({
   defaultOptions: { queries: { refetchOnWindowFocus: false, networkMode: 'always' } },

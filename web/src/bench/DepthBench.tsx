@@ -1,5 +1,6 @@
 import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
 import { cropOf, CROPS } from '@rundel/core/crops';
+import type { Seedling } from '@rundel/core/planting';
 import { DEPTH_SCHOOLS, seedlingSchema } from '@rundel/core/planting';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -7,7 +8,8 @@ import { AmountField } from '../parts/AmountField.tsx';
 import { readAmount } from '../parts/amount-text.ts';
 import { titleOf } from '../parts/bag-words.ts';
 import { PlantingAdvice } from '../parts/PlantingAdvice.tsx';
-import { useBags, useGarden, useShown } from '../store/index.ts';
+import { BagSection, imaginedOccupant, sceneOf } from '../section/index.ts';
+import { useBags, useGarden, useShown, type Bag } from '../store/index.ts';
 
 /** Tries a seedling in a bag, on paper: nothing is stored. */
 export function DepthBench() {
@@ -116,8 +118,14 @@ export function DepthBench() {
           </TextField>
         )}
       </Box>
-      <Box>
-        {seedling.success && !graftProblem ? (
+      {seedling.success && !graftProblem ? (
+        <Box>
+          <Trial
+            bag={bag}
+            cropId={cropId}
+            seedling={seedling.data}
+            schoolId={isDeep ? schoolId : undefined}
+          />
           <PlantingAdvice
             seedling={seedling.data}
             crop={crop}
@@ -125,12 +133,52 @@ export function DepthBench() {
             schoolId={schoolId}
             assumed={bag.body.assumed}
           />
-        ) : (
-          <Typography sx={{ color: 'text.secondary' }}>
-            The advice comes back when the numbers read.
-          </Typography>
-        )}
-      </Box>
+          <Button
+            component={Link}
+            to={`/stands/${bag.container.id}`}
+            variant="outlined"
+            sx={{ marginBlockStart: 1 }}
+          >
+            To bag {bag.container.label}
+          </Button>
+        </Box>
+      ) : (
+        <Typography sx={{ color: 'text.secondary' }}>The advice comes back when the numbers read.</Typography>
+      )}
+    </Box>
+  );
+}
+
+/** The seedling in the bag, in section. */
+function Trial({
+  bag,
+  cropId,
+  seedling,
+  schoolId,
+}: {
+  readonly bag: Bag;
+  readonly cropId: string;
+  readonly seedling: Seedling;
+  readonly schoolId: string | undefined;
+}) {
+  const { clock, garden } = useGarden();
+  const shown = useShown();
+  const now = clock.now();
+  const station = { id: 'stn_trial00' };
+  const habitId = cropOf(cropId).habits[0]?.id ?? '';
+  const planting = { cropId, habitId, varietyName: 'trial', plantedOn: undefined, seedling, schoolId };
+  const support = { kind: 'none' as const, heightMillimetres: 0 };
+  const scene = sceneOf(
+    { support, stations: [station] },
+    bag.body,
+    [imaginedOccupant(planting, station.id, 0, now)],
+    undefined,
+    now,
+    garden.settings,
+  );
+  return (
+    <Box sx={{ height: 380, marginBlockEnd: 1.5 }}>
+      <BagSection scene={scene} shown={shown} height={400} title="The seedling in the bag, in section" />
     </Box>
   );
 }

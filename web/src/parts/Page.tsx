@@ -19,19 +19,21 @@ export function Page({
     document.title = `${title} · Rundel`;
   }, [title]);
   return (
-    <Box sx={{ maxWidth: width, paddingInline: { xs: 2, md: 3 }, paddingBlock: { xs: 2, md: 2.5 } }}>
+    <Box sx={{ maxWidth: width, paddingInline: { xs: 2, md: 3 }, paddingBlock: { xs: 1.25, md: 2.5 } }}>
       <Box
         sx={{
           display: 'flex',
           flexWrap: 'wrap',
-          gap: 2,
+          gap: { xs: 1, md: 2 },
           alignItems: 'flex-start',
           justifyContent: 'space-between',
-          marginBlockEnd: 2,
+          marginBlockEnd: { xs: 1.25, md: 2 },
         }}
       >
         <Box sx={{ minWidth: 0 }}>
-          <Typography variant="h1">{title}</Typography>
+          <Typography variant="h1" sx={{ fontSize: { xs: '1.45rem', md: '1.9rem' } }}>
+            {title}
+          </Typography>
           {lead !== undefined && (
             <Typography component="div" sx={{ color: 'text.secondary', marginBlockStart: 0.5 }}>
               {lead}

@@ -20,12 +20,15 @@ export function PlantingAdvice({
   mixMillimetres,
   schoolId,
   assumed,
+  isDone = false,
 }: {
   readonly seedling: Seedling;
   readonly crop: Crop;
   readonly mixMillimetres: number;
   readonly schoolId: string;
   readonly assumed: Assumed;
+  /** the plant is in: say what it came to instead of what to do */
+  readonly isDone?: boolean;
 }) {
   const shown = useShown();
   const advice = planUpright(seedling, { depth: crop.depth, mixMillimetres, schoolId }, assumed);
@@ -33,7 +36,7 @@ export function PlantingAdvice({
   const planting = advice.kind === 'upright' ? advice.planting : advice.instead;
   return (
     <Box>
-      {advice.kind === 'does-not-fit' && (
+      {advice.kind === 'does-not-fit' && !isDone && (
         <Typography
           role="alert"
           sx={{ borderInlineStart: '5px solid var(--flower)', paddingInlineStart: 1.5, marginBlockEnd: 1.5 }}
@@ -48,7 +51,7 @@ export function PlantingAdvice({
             : 'The root ball alone is deeper than the mix: it needs another bag, or less mulch and headroom.'}
         </Typography>
       )}
-      {planting && <Numbers planting={planting} crop={crop} />}
+      {planting && (isDone ? <Done planting={planting} /> : <Numbers planting={planting} crop={crop} />)}
       {planting && (
         <Worked label="How this is worked out">
           <WorkedLines
@@ -94,6 +97,18 @@ function Numbers({ planting, crop }: { readonly planting: UprightPlanting; reado
   return (
     <Typography sx={{ fontSize: '1.1rem' }} data-testid="planting-advice">
       <strong>{sentence}</strong> {strip} {shown.show(planting.aboveMillimetres, 'height')} stays above.
+    </Typography>
+  );
+}
+
+/** What the planting came to, for a plant that is in. */
+function Done({ planting }: { readonly planting: UprightPlanting }) {
+  const shown = useShown();
+  return (
+    <Typography sx={{ fontSize: '1.1rem' }}>
+      {planting.buriedMillimetres < 5
+        ? 'It stands level with its old surface.'
+        : `${shown.show(planting.buriedMillimetres, 'depth')} of its stem should be under, with ${shown.show(planting.belowBallMillimetres, 'depth')} of mix below the ball.`}
     </Typography>
   );
 }

@@ -48,6 +48,8 @@ export function expectation(
   }
   const { usedSinceLitres, lastEventAt, useMultiplier } = water.estimate;
   const since = lastEventAt ? ` since ${whenWords(lastEventAt, now).replace(/^today /, '')}` : '';
+  if (usedSinceLitres < 0.1)
+    return { strong, rest: lastEventAt ? `You were last at it ${whenWords(lastEventAt, now)}.` : '' };
   const used = `It drank about ${shown.show(usedSinceLitres, 'drink')}${since}`;
   const more = useWords(useMultiplier.likely);
   return { strong, rest: more ? `${used}; it takes ${more}.` : `${used}, as is usual for its kind.` };

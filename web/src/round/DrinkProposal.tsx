@@ -7,8 +7,8 @@ import { fillsWords } from '../parts/words.ts';
 import { drinkMeasure, useGarden, useShown } from '../store/index.ts';
 
 const BECAUSE: Record<DrinkAdvice['because'], string> = {
-  'felt-dry': 'It felt dry.',
-  'before-next-round': 'It would want water before the next round.',
+  'felt-dry': 'It felt dry: give it a drink.',
+  'before-next-round': 'It would not last to the next round: give it a drink.',
   enough: 'It has enough.',
 };
 
@@ -32,7 +32,10 @@ export function DrinkProposal({
   const [ranThrough, setRanThrough] = useState(false);
   const litres = count * measure.litres;
   const { number, symbol } = shown.parts(litres, 'drink');
-  const pours = advice.pours > 1 ? 'two pours, ten minutes apart' : 'slowly, until it runs through';
+  const pours =
+    advice.pours > 1
+      ? 'in two goes, ten minutes apart: dry mix lets the first one past'
+      : 'slowly, until it runs through';
   return (
     <Box
       sx={{ backgroundColor: 'var(--rail)', color: 'var(--on-rail)', borderRadius: '12px', padding: 1.75 }}

@@ -7,7 +7,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { Page } from '../parts/Page.tsx';
 import { dayAndTime, fillsWords, whenWords } from '../parts/words.ts';
 import { drinkMeasure, standsInUse, useBags, useGarden, useShown, type Bag } from '../store/index.ts';
-import { StopActions, StopHead, StopSection } from './StopView.tsx';
+import { StopActions, StopCloseUp, StopHead, StopSection, StopWords } from './StopView.tsx';
 import { StopList, type WalkStop } from './StopList.tsx';
 import { isOpen, statusOf } from './stops.ts';
 import { useWalk } from './walk.ts';
@@ -21,6 +21,7 @@ export default function RoundPage() {
   const navigate = useNavigate();
   const shown = useShown();
   const isWide = useMediaQuery('(min-width: 1100px)');
+  const isPhone = useMediaQuery('(max-width: 899px)');
   const measure = useMemo(() => drinkMeasure(garden), [garden]);
   const plan = useMemo(
     () =>
@@ -203,9 +204,25 @@ export default function RoundPage() {
                   </Box>
                 )}
               </Box>
-              <Box sx={{ height: { xs: 300, md: 'min(600px, calc(100vh - 210px))' } }}>
-                <StopSection bag={bag} height={isWide ? 560 : 400} />
-              </Box>
+              {isPhone ? (
+                <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+                  <StopCloseUp bag={bag} />
+                  <Box sx={{ minWidth: 0 }}>
+                    {status.kind === 'drink' ? (
+                      <Typography>
+                        You felt it {status.advice.because === 'felt-dry' ? 'dry' : 'damp'}. Below is what it
+                        should take.
+                      </Typography>
+                    ) : (
+                      <StopWords bag={bag} status={status} />
+                    )}
+                  </Box>
+                </Box>
+              ) : (
+                <Box sx={{ height: 'min(600px, calc(100vh - 210px))' }}>
+                  <StopSection bag={bag} height={isWide ? 560 : 480} />
+                </Box>
+              )}
             </Box>
             <StopActions
               key={bag.container.id}
@@ -215,6 +232,7 @@ export default function RoundPage() {
               onDrink={(given) => void drink(given)}
               onSkip={leaveOut}
               onNext={() => goOn(bag)}
+              isPhone={isPhone}
             />
           </>
         ) : (
@@ -264,8 +282,16 @@ function Carry({ litres }: { readonly litres: number }) {
         backgroundColor: 'var(--surface)',
       }}
     >
-      <Box sx={{ padding: 1.25, fontWeight: 'fontWeightMedium' }}>Carry</Box>
-      <Box sx={{ padding: 1.25, borderInlineStart: '1.5px dashed var(--line)' }}>
+      <Box sx={{ padding: { xs: 0.75, md: 1.25 }, fontWeight: 'fontWeightMedium' }}>Carry</Box>
+      <Box
+        sx={{
+          padding: { xs: 0.75, md: 1.25 },
+          borderInlineStart: '1.5px dashed var(--line)',
+          display: { xs: 'flex', md: 'block' },
+          alignItems: 'baseline',
+          gap: 1,
+        }}
+      >
         <strong>{measure.kind === 'hose' ? measure.name : fillsWords(fills, measure)}</strong>
         <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
           about {shown.show(litres, 'drink')} in all

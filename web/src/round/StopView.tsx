@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import { expectation, kindWords, titleOf } from '../parts/bag-words.ts';
 import { DrinkDialog, NoteDialog, PickDialog } from '../parts/EntryDialogs.tsx';
 import { whenWords } from '../parts/words.ts';
-import { BagSection, sceneOf } from '../section/index.ts';
+import { BagElevation, BagSection, sceneOf } from '../section/index.ts';
 import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
 import { DrinkProposal } from './DrinkProposal.tsx';
 import { GradeButtons } from './GradeButtons.tsx';
@@ -23,6 +23,56 @@ export function StopSection({ bag, height }: { readonly bag: Bag; readonly heigh
     [bag.body, bag.container, bag.occupants, clock, garden.settings, share],
   );
   return <BagSection scene={scene} shown={shown} height={height} title={`${titleOf(bag)} in section`} />;
+}
+
+/** The bag of a stop close up, for a phone: the bag itself as large as it goes, the plant's top out of the picture. */
+export function StopCloseUp({ bag }: { readonly bag: Bag }) {
+  const { clock, garden } = useGarden();
+  const share = bag.water?.estimate.share;
+  const scene = useMemo(
+    () => sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings),
+    [bag.body, bag.container, bag.occupants, clock, garden.settings, share],
+  );
+  const pixelsPerMillimetre = Math.min(128 / (2 * scene.halfWidest), 112 / scene.heightMillimetres);
+  const percent = (part: number) => Math.round(part * 100);
+  return (
+    <Box
+      component={Link}
+      to={`/stands/${bag.container.id}`}
+      aria-label={`${titleOf(bag)} in section; open its page`}
+      sx={{
+        width: 150,
+        height: 164,
+        flexShrink: 0,
+        display: 'grid',
+        alignContent: 'end',
+        color: 'inherit',
+        textDecoration: 'none',
+      }}
+    >
+      <Box
+        sx={{
+          overflow: 'hidden',
+          height: 142,
+          display: 'grid',
+          alignContent: 'end',
+          justifyContent: 'center',
+          borderBlockEnd: '2.5px solid var(--ink)',
+        }}
+      >
+        <BagElevation scene={scene} pixelsPerMillimetre={pixelsPerMillimetre} />
+      </Box>
+      <Box sx={{ textAlign: 'center', fontSize: '0.85rem' }}>
+        {share ? (
+          <>
+            <strong>{percent(share.likely)} %</strong> left, {percent(share.low)} to {percent(share.high)}
+          </>
+        ) : (
+          '…'
+        )}
+      </Box>
+    </Box>
+  );
 }
 
 /** The head of a stop: which bag, and what one expects of it and why. */
@@ -48,6 +98,7 @@ export function StopActions({
   onDrink,
   onSkip,
   onNext,
+  isPhone,
 }: {
   readonly bag: Bag;
   readonly status: StopStatus;
@@ -55,26 +106,17 @@ export function StopActions({
   onDrink(drink: { litres: number; count: number; ranThrough: boolean }): void;
   onSkip(): void;
   onNext(): void;
+  /** the words stand beside the bag then, and not here */
+  readonly isPhone: boolean;
 }) {
-  const { clock, garden } = useGarden();
-  const shown = useShown();
+  const { garden } = useGarden();
   const [method, setMethod] = useState<Look['method']>('finger');
   const [dialog, setDialog] = useState<'pick' | 'note' | 'drink'>();
   const look = 'look' in status ? status.look : undefined;
-  const { strong, rest } = expectation(bag, shown, clock.now());
   const close = () => setDialog(undefined);
   return (
     <Box sx={{ display: 'grid', gap: 1.5, alignContent: 'start' }}>
-      {status.kind === 'look' || status.kind === 'skipped' ? (
-        <Typography sx={{ fontSize: '1.12rem', lineHeight: 1.4 }}>
-          I expect it <strong>{strong || '…'}</strong>. {rest}{' '}
-          {method === 'finger'
-            ? 'Feel two knuckles deep:'
-            : 'Lift a corner or a handle, with care for your back:'}
-        </Typography>
-      ) : (
-        <Answer status={status} bag={bag} />
-      )}
+      {!isPhone && <StopWords bag={bag} status={status} method={method} />}
       {status.kind === 'drink' && (
         <DrinkProposal
           key={status.look.id}
@@ -135,10 +177,38 @@ export function StopActions({
       <PickDialog bag={bag} isOpen={dialog === 'pick'} onClose={close} />
       <NoteDialog bag={bag} isOpen={dialog === 'note'} onClose={close} />
       <DrinkDialog bag={bag} isOpen={dialog === 'drink'} onClose={close} />
-      <Box component="span" sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>
+      <Box
+        component="span"
+        sx={{ fontSize: '0.85rem', color: 'text.secondary', display: { xs: 'none', md: 'block' } }}
+      >
         Drinks are in your {drinkMeasure(garden).name}. Keys: 1–5 grade, Enter gives or goes on, U undoes.
       </Box>
     </Box>
+  );
+}
+
+/** What to expect and why, or what came of the look. */
+export function StopWords({
+  bag,
+  status,
+  method = 'finger',
+}: {
+  readonly bag: Bag;
+  readonly status: StopStatus;
+  readonly method?: Look['method'];
+}) {
+  const { clock } = useGarden();
+  const shown = useShown();
+  const { strong, rest } = expectation(bag, shown, clock.now());
+  if (status.kind === 'working' || status.kind === 'done') return <Answer status={status} bag={bag} />;
+  if (status.kind === 'drink') return null;
+  return (
+    <Typography sx={{ fontSize: { xs: '1rem', md: '1.12rem' }, lineHeight: 1.4 }}>
+      I expect it <strong>{strong || '…'}</strong>. {rest}{' '}
+      {method === 'finger'
+        ? 'Feel two knuckles deep:'
+        : 'Lift a corner or a handle, with care for your back:'}
+    </Typography>
   );
 }
 
@@ -146,7 +216,7 @@ function Answer({
   status,
   bag,
 }: {
-  readonly status: Exclude<StopStatus, { kind: 'look' | 'skipped' }>;
+  readonly status: Extract<StopStatus, { kind: 'working' | 'done' }>;
   readonly bag: Bag;
 }) {
   const { clock } = useGarden();
@@ -156,13 +226,6 @@ function Answer({
   const felt = look
     ? (look.look.method === 'finger' ? FINGER_GRADES : LIFT_GRADES)[look.look.grade - 1]
     : undefined;
-  if (status.kind === 'drink') {
-    return (
-      <Typography sx={{ fontSize: '1.12rem' }}>
-        You felt it <strong>{felt}</strong>.
-      </Typography>
-    );
-  }
   const next = bag.water?.ahead.nextLook;
   const when =
     !next || next.kind === 'now'

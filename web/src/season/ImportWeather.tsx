@@ -28,7 +28,7 @@ import {
 import type { Draft } from '@rundel/core/diary';
 import Papa from 'papaparse';
 import { useEffect, useMemo, useState, type ChangeEvent } from 'react';
-import { z } from 'zod';
+import { z } from '@rundel/core/schema';
 import { shortDay } from '../parts/words.ts';
 import { useGarden, useShown } from '../store/index.ts';
 

@@ -28,14 +28,17 @@ export function WeatherDays({ today }: { readonly today: string }) {
   return (
     <Box>
       <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Weather by day">
-        <Table size="small">
+        <Table
+          size="small"
+          sx={{ '& td, & th': { whiteSpace: 'nowrap', paddingInline: 1, paddingBlock: '2px' } }}
+        >
           <TableHead>
             <TableRow>
               <TableCell>Day</TableCell>
               <TableCell align="right">Coldest</TableCell>
               <TableCell align="right">Warmest</TableCell>
               <TableCell align="right">Rain</TableCell>
-              <TableCell align="right">Draw of the air</TableCell>
+              <TableCell align="right">Air draws</TableCell>
               <TableCell>From</TableCell>
               <TableCell />
             </TableRow>

@@ -153,8 +153,10 @@ function ovalPath(size: number): string {
   return `M${-size * 0.8} 0 C${-size * 0.4} ${-size * 0.55} ${size * 0.4} ${-size * 0.5} ${size} 0 C${size * 0.4} ${size * 0.5} ${-size * 0.4} ${size * 0.55} ${-size * 0.8} 0 Z`;
 }
 
+/** Five blunt lobes, as on a cucumber. */
 function lobedPath(size: number): string {
-  return `M${-size * 0.7} 0 L${-size * 0.75} ${-size * 0.6} L${-size * 0.1} ${-size * 0.5} L${size * 0.25} ${-size * 0.95} L${size * 0.5} ${-size * 0.35} L${size} 0 L${size * 0.5} ${size * 0.35} L${size * 0.25} ${size * 0.95} L${-size * 0.1} ${size * 0.5} L${-size * 0.75} ${size * 0.6} Z`;
+  const p = (x: number, y: number) => `${(x * size).toFixed(1)} ${(y * size).toFixed(1)}`;
+  return `M${p(-0.6, 0)} Q${p(-1, -0.35)} ${p(-0.7, -0.72)} Q${p(-0.35, -0.95)} ${p(-0.05, -0.62)} Q${p(0.2, -0.95)} ${p(0.5, -0.7)} Q${p(0.62, -0.4)} ${p(0.62, -0.32)} Q${p(1, -0.2)} ${p(1.05, 0)} Q${p(1, 0.2)} ${p(0.62, 0.32)} Q${p(0.62, 0.4)} ${p(0.5, 0.7)} Q${p(0.2, 0.95)} ${p(-0.05, 0.62)} Q${p(-0.35, 0.95)} ${p(-0.7, 0.72)} Q${p(-1, 0.35)} ${p(-0.6, 0)} Z`;
 }
 
 function Fruit({

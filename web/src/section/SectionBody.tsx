@@ -79,7 +79,7 @@ export function SectionBody({ scene, drawing }: { readonly scene: Scene; readonl
               width={width}
               y={py(water.likely) - 1.5}
               height="3"
-              fill="var(--surface)"
+              fill="#ffffff"
               style={{ transition: 'y 700ms ease' }}
             />
           </>
@@ -171,8 +171,8 @@ function Buried({
         width={width}
         height={plant.ball.height * scale}
         rx="4"
-        fill="var(--wall)"
-        opacity="0.55"
+        fill="#1c1418"
+        opacity="0.7"
         stroke="var(--mulch)"
         strokeWidth="1.2"
       />

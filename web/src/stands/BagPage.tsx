@@ -244,6 +244,7 @@ function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void })
               mixMillimetres={bag.body.fill.mixMillimetres}
               schoolId={occupant.planted.schoolId ?? garden.settings.depthSchoolId}
               assumed={bag.body.assumed}
+              isDone={days > 1}
             />
           </Box>
         );

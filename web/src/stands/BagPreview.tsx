@@ -1,11 +1,10 @@
 import { Box, Typography } from '@mui/material';
-import { bodyOf, type BagBody, type Occupant } from '@rundel/core/bag-state';
-import { addDays, dayOf } from '@rundel/core/climate';
-import { cropOf, habitOf } from '@rundel/core/crops';
+import { bodyOf, type BagBody } from '@rundel/core/bag-state';
+import { cropOf } from '@rundel/core/crops';
 import { useMemo } from 'react';
 import { Caution } from '../parts/Caution.tsx';
 import { PlantingAdvice } from '../parts/PlantingAdvice.tsx';
-import { BagSection, sceneOf } from '../section/index.ts';
+import { BagSection, imaginedOccupant, sceneOf } from '../section/index.ts';
 import { useGarden, useShown } from '../store/index.ts';
 import type { BagFormResult } from './bag-form.ts';
 import type { PlantingFormResult } from './planting-form.ts';
@@ -36,7 +35,7 @@ export function BagPreview({
       body,
       occupants,
       undefined,
-      planting?.plantedOn ? `${addDays(planting.plantedOn, 0)}T12:00:00.000Z` : now,
+      planting?.plantedOn ? `${planting.plantedOn}T12:00:00.000Z` : now,
       garden.settings,
     );
   }, [bag, body, garden.settings, now, planting]);
@@ -107,43 +106,4 @@ function RealSizeWords({ bag, body }: { readonly bag: BagFormResult; readonly bo
       {shown.show(body.availableLitres, 'drink')}.
     </Typography>
   );
-}
-
-/** A plant that is not there yet, for the drawing. */
-function imaginedOccupant(
-  planting: PlantingFormResult,
-  stationId: string,
-  position: number,
-  now: string,
-): Occupant {
-  const day = planting.plantedOn ?? dayOf(now);
-  const stamps = { createdAt: now, changedAt: now };
-  const variety = {
-    id: 'var_preview0',
-    name: planting.varietyName,
-    cropId: planting.cropId,
-    habitId: planting.habitId,
-    ...stamps,
-  };
-  return {
-    stationId,
-    position,
-    plant: { id: `pla_preview${position}`, varietyId: variety.id, ...stamps },
-    variety,
-    crop: cropOf(planting.cropId),
-    habit: habitOf(planting.cropId, planting.habitId),
-    planted: {
-      id: 'ent_preview0',
-      kind: 'planted',
-      at: `${day}T12:00:00.000Z`,
-      recordedAt: now,
-      containerId: 'con_preview0',
-      stationId,
-      plantId: `pla_preview${position}`,
-      seedling: planting.seedling,
-      ...(planting.schoolId ? { schoolId: planting.schoolId } : {}),
-    },
-    plantedOn: day,
-    clearedOn: undefined,
-  };
 }

@@ -79,7 +79,7 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
               const amount = shown.show(Math.abs(by), 'drink');
               return (
                 <li key={move.entryId}>
-                  The {what} {entry ? `of ${whenWords(entry.at, now).replace('today ', '')}` : ''}{' '}
+                  {whose(entry?.at, now)} {what}{' '}
                   {Math.abs(by) < 0.05
                     ? 'was as I expected.'
                     : by > 0
@@ -108,4 +108,13 @@ function Big({ number, words }: { readonly number: string; readonly words: strin
       <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>{words}</Box>
     </Box>
   );
+}
+
+/** "Tuesday's", "The 18:05", "The 3 Jul": whose look or drink it was. */
+function whose(at: string | undefined, now: string): string {
+  if (at === undefined) return 'A';
+  const when = whenWords(at, now);
+  if (when.startsWith('today ')) return `The ${when.slice(6)}`;
+  if (/^\d/.test(when)) return `The ${when}`;
+  return `${when.charAt(0).toUpperCase()}${when.slice(1)}’s`;
 }

@@ -14,14 +14,15 @@ export interface Shown {
 export function shownIn(system: UnitSystem): Shown {
   return {
     system,
-    show: (inner, purpose) => show(inner, purpose, system),
+    // a number and its unit stay on one line
+    show: (inner, purpose) => show(inner, purpose, system).replace(' ', '\u00a0'),
     parts: (inner, purpose) => showParts(inner, purpose, system),
     range(low, high, purpose) {
       const from = showParts(low, purpose, system);
       const to = showParts(high, purpose, system);
-      if (from.number === to.number && from.symbol === to.symbol) return `${to.number} ${to.symbol}`;
+      if (from.number === to.number && from.symbol === to.symbol) return `${to.number}\u00a0${to.symbol}`;
       const first = from.symbol === to.symbol ? from.number : `${from.number} ${from.symbol}`;
-      return `${first} to ${to.number} ${to.symbol}`;
+      return `${first} to ${to.number}\u00a0${to.symbol}`;
     },
   };
 }

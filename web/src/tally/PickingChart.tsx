@@ -2,9 +2,12 @@ import type { BagTally } from '@rundel/core/picking';
 import { fromInner, UNITS } from '@rundel/core/units';
 import type { ApexOptions } from 'apexcharts';
 import { useMemo } from 'react';
-import Chart from 'react-apexcharts';
+import imported from 'react-apexcharts';
 import { useLookValue } from '../parts/look-context.tsx';
 import { useShown } from '../store/index.ts';
+
+// the package is CommonJS: bundlers differ in whether its default export is unwrapped
+const Chart = 'default' in imported ? (imported.default as typeof imported) : imported;
 
 const COLOURS = ['#8f2d56', '#2f6f9f', '#c77f12', '#3c7550', '#6a4fa3', '#7a6a58'];
 const COLOURS_ON_DARK = ['#f08cb4', '#84bde6', '#f3c04b', '#8fd0a4', '#bda8ef', '#d4c4b0'];
@@ -28,6 +31,7 @@ export default function PickingChart({
         toolbar: { show: false },
         zoom: { enabled: false },
         animations: { enabled: false },
+        background: 'transparent',
         fontFamily: 'inherit',
         foreColor: ink,
       },

@@ -86,7 +86,7 @@ export default function TallyPage() {
           sx={{
             display: 'grid',
             gap: 2.5,
-            gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1.25fr) minmax(0, 1fr)' },
+            gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1fr)' },
             alignItems: 'start',
           }}
         >
@@ -121,7 +121,7 @@ export default function TallyPage() {
           </Panel>
           <Panel title="By bag">
             <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Pickings by bag">
-              <Table size="small">
+              <Table size="small" sx={{ '& td, & th': { paddingInline: 0.75, whiteSpace: 'nowrap' } }}>
                 <TableHead>
                   <TableRow>
                     <TableCell>Bag</TableCell>

@@ -1,9 +1,6 @@
 import { bagWater, type BagWater, type Garden } from '@rundel/core/bag-state';
 import type { Container } from '@rundel/core/garden';
 import { expose } from 'comlink';
-import { config } from 'zod';
-
-config({ jitless: true });
 
 /** A bag that could not be worked out, in words; the others go on. */
 export interface FailedWater {

@@ -1,0 +1,43 @@
+import { existsSync } from 'node:fs';
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4631;
+const chromium =
+  process.env['CHROMIUM'] ??
+  ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path));
+
+/** Debian's Chromium against the real server and the built app; no browser of its own is downloaded. */
+export default defineConfig({
+  testDir: './tests',
+  outputDir: '../test-results',
+  timeout: 45_000,
+  expect: { timeout: 8_000 },
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: process.env['CI'] !== undefined,
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      ...(chromium ? { executablePath: chromium } : {}),
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node --import tsx ../server/src/main.ts',
+    url: `http://127.0.0.1:${PORT}/api/health`,
+    env: { RUNDEL_PORT: String(PORT) },
+    reuseExistingServer: false,
+  },
+});

@@ -1,0 +1,61 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { openDemo } from './garden.ts';
+
+const VIEWS = [
+  '/round',
+  '/stands',
+  '/stands/new',
+  '/season',
+  '/bench',
+  '/tally',
+  '/settings',
+  '/files',
+  '/help',
+] as const;
+
+for (const look of ['light', 'dusk', 'glare'] as const) {
+  for (const [name, viewport] of [
+    ['desk', { width: 1280, height: 800 }],
+    ['phone', { width: 390, height: 844 }],
+  ] as const) {
+    test(`no accessibility violation on any view: ${look}, ${name}`, async ({ page }) => {
+      test.setTimeout(120_000);
+      await page.addInitScript((chosen) => localStorage.setItem('rundel.look', chosen), look);
+      await page.emulateMedia({ reducedMotion: 'reduce' });
+      await page.setViewportSize(viewport);
+      await openDemo(page);
+      const bag = await page
+        .getByRole('navigation', { name: 'Stops of this round' })
+        .getByRole('link')
+        .first()
+        .getAttribute('href');
+      const views = [...VIEWS, (bag ?? '').replace('/round/', '/stands/'), bag ?? ''];
+      for (const view of views) {
+        await page.goto(view);
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+        await page.waitForTimeout(350);
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(
+          violations.map((v) => `${view}: ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`),
+        ).toEqual([]);
+        const overflow = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+        expect(overflow, `${view} scrolls sideways`).toBeLessThanOrEqual(0);
+      }
+    });
+  }
+}
+
+test('the welcome screen has no violation, and dialogs neither', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await page.goto('/');
+  await expect(page.getByRole('button', { name: 'Walk round the demo' })).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Pick', exact: true }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await page.waitForTimeout(350);
+  expect(
+    (await new AxeBuilder({ page }).analyze()).violations.map((v) => `${v.id} ${v.nodes[0]?.html}`),
+  ).toEqual([]);
+});

@@ -1,0 +1,103 @@
+import { expect, test } from '@playwright/test';
+import { addTomatoBag, openDemo, startOwnGarden } from './garden.ts';
+
+test('entries are corrected, removed and brought back', async ({ page }) => {
+  await startOwnGarden(page);
+  await addTomatoBag(page);
+  await page.getByRole('button', { name: 'Pick' }).click();
+  await page.getByLabel('Weight').fill('1 lb');
+  await page.getByRole('button', { name: 'Put in the diary' }).click();
+  await expect(page.getByText('Picked: 454 g')).toBeVisible();
+  await page.getByRole('button', { name: /^Correct: Picked/ }).click();
+  await page.getByLabel('Weight').fill('500 g');
+  await page.getByRole('button', { name: 'Correct it' }).click();
+  await expect(page.getByText('Picked: 500 g')).toBeVisible();
+  await expect(page.getByText('Picked: 454 g')).toBeHidden();
+  await page.getByRole('button', { name: /^Remove: Picked/ }).click();
+  await expect(page.getByText('Picked: 500 g')).toBeHidden();
+  await page.getByText('Removed (1)').click();
+  await page.getByRole('button', { name: 'Bring back' }).click();
+  await expect(page.getByText('Picked: 500 g')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Picked: 500 g')).toBeVisible();
+});
+
+test('a bag goes to the bin with its diary and comes out with it', async ({ page }) => {
+  await startOwnGarden(page);
+  await addTomatoBag(page);
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: 'Put it in the bin' }).click();
+  await expect(page.getByText('0 bags in 1 place')).toBeVisible();
+  await page.goto('/files');
+  await page.getByRole('button', { name: 'Take it out' }).click();
+  await page.goto('/stands');
+  await page.getByRole('link', { name: /1 Tomato/ }).click();
+  await expect(page.getByText('Planted, 34 cm tall')).toBeVisible();
+});
+
+test('a bag is changed, cleared and planted anew', async ({ page }) => {
+  await startOwnGarden(page);
+  await addTomatoBag(page);
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: 'Change this bag' }).click();
+  await page.getByRole('button', { name: 'Trade class' }).click();
+  await page.getByRole('button', { name: 'Change it' }).click();
+  await expect(page.getByText('#10 round fabric')).toBeVisible();
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: 'Clear its plants out' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('1 · empty');
+  await page.getByRole('button', { name: 'Plant it' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Crop').click();
+  await page.getByRole('option', { name: 'Pepper' }).click();
+  await dialog.getByLabel('Height of the plant').fill('22 cm');
+  await expect(dialog.getByText('Plant it level with its old surface', { exact: false })).toBeVisible();
+  await dialog.getByRole('button', { name: 'It is planted' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('1 · Pepper');
+});
+
+test('the demo and my own bags are kept apart', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'My own bags' }).click();
+  await expect(page.getByRole('button', { name: 'Start with my own bags' })).toBeVisible();
+  await page.getByRole('button', { name: 'Start with my own bags' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('First, a bag')).toBeVisible();
+  await page.getByRole('button', { name: /Rundel/ }).click();
+  await page.getByRole('menuitem', { name: /Walk round the demo/ }).click();
+  await expect(page.getByText(/of 12 bags need you/)).toBeVisible({ timeout: 20_000 });
+  await page.goto('/?garden=own');
+  await expect(page.getByText('First, a bag')).toBeVisible();
+});
+
+test('everything is shown in the units that were chosen, and other units can be typed', async ({ page }) => {
+  await startOwnGarden(page, 'us');
+  await page.goto('/stands/new');
+  await page.getByLabel('Size on the label').fill('10');
+  await expect(page.getByText('It likely holds 8 to 10 gal')).toBeVisible();
+  await page.getByLabel('Height of the plant').fill('34 cm');
+  await page.getByRole('button', { name: 'Add the bag' }).click();
+  await expect(page.getByTestId('planting-advice')).toContainText(' in deep and bury ');
+  await page.goto('/settings');
+  await page.getByLabel('Units').click();
+  await page.getByRole('option', { name: /^Metric/ }).click();
+  await page.goto('/stands');
+  await page.getByRole('link', { name: /1 Tomato/ }).click();
+  await expect(page.getByText('38 L round fabric')).toBeVisible();
+});
+
+test('an assumption can be overridden inside its range, and everything follows', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/settings');
+  await page.getByRole('button', { name: /^Show all/ }).click();
+  const risk = page.getByLabel('risk', { exact: true });
+  await risk.fill('3');
+  await expect(page.getByText('Outside the range: not used.')).toBeVisible();
+  await risk.fill('0.3');
+  await risk.blur();
+  await expect(page.getByText('You have changed 1.')).toBeVisible();
+  await page.goto('/stands');
+  await page.getByRole('link', { name: /Salt Snap/ }).click();
+  await page.getByRole('button', { name: 'How do I know?' }).click();
+  await expect(page.getByText('30 %', { exact: true }).first()).toBeVisible();
+});

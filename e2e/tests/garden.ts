@@ -1,0 +1,44 @@
+import { expect, type Page } from '@playwright/test';
+
+/** A June morning, so that the tests do not depend on the season in which they run. */
+export const JUNE_MORNING = '2026-06-10T09:30:00+01:00';
+
+/** Opens a new garden of one's own, through the welcome screen. */
+export async function startOwnGarden(page: Page, units: 'metric' | 'us' | 'uk' = 'metric'): Promise<void> {
+  await page.clock.install({ time: new Date(JUNE_MORNING) });
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Start with my own bags' }).click();
+  await page.getByLabel('What you call the place').fill('Back step');
+  if (units !== 'metric') {
+    await page.getByLabel('Units').click();
+    await page.getByRole('option', { name: units === 'us' ? /^US/ : /^UK/ }).click();
+  }
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Wednesday');
+}
+
+/** Adds the bag of the walk-through: a 38 L fabric bag with a tomato of 34 cm, planted today. */
+export async function addTomatoBag(page: Page, label = '1'): Promise<void> {
+  await page.goto('/stands/new');
+  await page.getByLabel('Size on the label').fill('38 L');
+  await page.getByLabel('Its number or name').fill(label);
+  await page.getByLabel('Height of the plant').fill('34 cm');
+  await page.getByRole('button', { name: 'Add the bag' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(`${label} · Tomato`);
+}
+
+/** Opens the demo and waits until its round can be used. */
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/?garden=demo');
+  await expect(page.getByRole('button', { name: /barely damp/ })).toBeVisible({ timeout: 20_000 });
+}
+
+/** The text of the file that a click on "Save to a file" gives. */
+export async function savedFile(page: Page): Promise<string> {
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save to a file' }).first().click();
+  const stream = await (await waiting).createReadStream();
+  const chunks: Buffer[] = [];
+  for await (const chunk of stream) chunks.push(chunk as Buffer);
+  return Buffer.concat(chunks).toString('utf8');
+}

@@ -1,0 +1,94 @@
+import { expect, test } from '@playwright/test';
+import { openDemo } from './garden.ts';
+
+test.describe('the round of the demo', () => {
+  test('asks for looks, proposes drinks, and goes on by itself', async ({ page }) => {
+    await openDemo(page);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Thursday evening');
+    const stops = page.getByRole('navigation', { name: 'Stops of this round' }).getByRole('link');
+    const count = await stops.count();
+    expect(count).toBeGreaterThanOrEqual(4);
+    await expect(page.getByText(/I expect it/)).toContainText(/It drank about .* since|You were last at it/);
+    await expect(page.getByRole('note', { name: 'To carry' })).toContainText(/green can/);
+
+    const first = await stops.first().innerText();
+    await page.getByRole('button', { name: /^2 dry/ }).click();
+    const given = page.getByRole('button', { name: 'Given' });
+    await expect(given).toBeVisible();
+    const box = await given.boundingBox();
+    expect(box?.height).toBeGreaterThanOrEqual(56);
+    await given.click();
+    await expect(stops.first()).toContainText('had');
+    await expect(page.locator('[aria-current="step"]')).not.toContainText(first.split('\n')[0] ?? '');
+    await expect(page.getByText(`${count - 1} of 12 bags need you.`)).toBeVisible();
+  });
+
+  test('a wet look needs no drink, and raises the water in the section', async ({ page }) => {
+    await openDemo(page);
+    const line = page.locator('[data-part="waterline"]').first();
+    const before = Number(await line.getAttribute('y'));
+    await page.getByRole('button', { name: /^5 wet/ }).click();
+    await expect(page.getByText('It has enough; no drink needed.')).toBeVisible();
+    expect(Number(await line.getAttribute('y'))).toBeLessThan(before);
+  });
+
+  test('is where it was after an interruption', async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('button', { name: /^2 dry/ }).click();
+    await expect(page.getByRole('button', { name: 'Given' })).toBeVisible();
+    await page.reload();
+    await expect(page.getByRole('button', { name: 'Given' })).toBeVisible({ timeout: 20_000 });
+    await page.getByRole('button', { name: 'Given' }).click();
+    await page.getByRole('button', { name: 'Not now' }).click();
+    await page.reload();
+    const stops = page.getByRole('navigation', { name: 'Stops of this round' });
+    await expect(stops.getByText(/had/)).toHaveCount(1, { timeout: 20_000 });
+    await expect(stops.getByText(/not now/)).toHaveCount(1);
+  });
+
+  test('works on a phone: five grades in sight, targets large, nothing to scroll sideways', async ({
+    page,
+  }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await openDemo(page);
+    for (const name of ['dust-dry', 'dry', 'barely damp', 'moist', 'wet']) {
+      const button = page.getByRole('button', { name: new RegExp(`^\\d ${name}`) });
+      const box = await button.boundingBox();
+      expect(box?.height).toBeGreaterThanOrEqual(56);
+    }
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(wide).toBeLessThanOrEqual(390);
+    await page
+      .getByRole('button', { name: /^1 dust-dry/ })
+      .tap()
+      .catch(() => page.getByRole('button', { name: /^1 dust-dry/ }).click());
+    await expect(page.getByText('in two goes, ten minutes apart', { exact: false })).toBeVisible();
+  });
+
+  test('takes a drink of another amount, a picking and a note at the stop', async ({ page }) => {
+    await openDemo(page);
+    const label = (await page.getByRole('heading', { level: 2 }).first().innerText()).split(' ')[0] ?? '';
+    await page.getByRole('button', { name: 'Pick', exact: true }).click();
+    await page.getByLabel('How many').fill('3');
+    await page.getByRole('button', { name: 'Put in the diary' }).click();
+    await expect(page.getByText(`Picking from ${label}`)).toBeVisible();
+    await page.getByRole('button', { name: 'Note', exact: true }).click();
+    await page.getByLabel('What you saw or did').fill('Lower leaf yellow');
+    await page.getByRole('button', { name: 'Put in the diary' }).click();
+    await page.getByRole('button', { name: 'Give a drink anyway' }).click();
+    await page.getByLabel('How much').fill('½ can');
+    await page.getByRole('button', { name: 'Given' }).click();
+    await page.goto('/stands');
+    await page.getByRole('link', { name: new RegExp(`^${label} `) }).click();
+    await expect(page.getByText('Picked: 3 fruit')).toBeVisible();
+    await expect(page.getByText('Lower leaf yellow')).toBeVisible();
+    await expect(page.getByText('Drink: 4.5')).toBeVisible();
+  });
+
+  test('the demo goes on to the next morning, and more bags want a look', async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('button', { name: 'To the next morning' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Friday morning');
+    await expect(page.getByText(/of 12 bags need you/)).toBeVisible({ timeout: 20_000 });
+  });
+});

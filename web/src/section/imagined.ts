@@ -1,0 +1,53 @@
+import type { Occupant } from '@rundel/core/bag-state';
+import { dayOf } from '@rundel/core/climate';
+import { cropOf, habitOf } from '@rundel/core/crops';
+import type { Seedling } from '@rundel/core/planting';
+
+/** A planting that is being thought about. */
+export interface ImaginedPlanting {
+  readonly cropId: string;
+  readonly habitId: string;
+  readonly varietyName: string;
+  readonly plantedOn: string | undefined;
+  readonly seedling: Seedling;
+  readonly schoolId: string | undefined;
+}
+
+/** A plant that is not there yet, for the drawing. */
+export function imaginedOccupant(
+  planting: ImaginedPlanting,
+  stationId: string,
+  position: number,
+  now: string,
+): Occupant {
+  const day = planting.plantedOn ?? dayOf(now);
+  const stamps = { createdAt: now, changedAt: now };
+  const variety = {
+    id: 'var_preview0',
+    name: planting.varietyName,
+    cropId: planting.cropId,
+    habitId: planting.habitId,
+    ...stamps,
+  };
+  return {
+    stationId,
+    position,
+    plant: { id: `pla_preview${position}`, varietyId: variety.id, ...stamps },
+    variety,
+    crop: cropOf(planting.cropId),
+    habit: habitOf(planting.cropId, planting.habitId),
+    planted: {
+      id: 'ent_preview0',
+      kind: 'planted',
+      at: `${day}T12:00:00.000Z`,
+      recordedAt: now,
+      containerId: 'con_preview0',
+      stationId,
+      plantId: `pla_preview${position}`,
+      seedling: planting.seedling,
+      ...(planting.schoolId ? { schoolId: planting.schoolId } : {}),
+    },
+    plantedOn: day,
+    clearedOn: undefined,
+  };
+}
