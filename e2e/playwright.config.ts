@@ -20,7 +20,8 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'Europe/London',
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    // traces cost more than the tests do on two cores: turn them on by hand with --trace on
+    trace: 'off',
     launchOptions: {
       ...(chromium ? { executablePath: chromium } : {}),
       args: [

@@ -84,7 +84,7 @@ test('a damaged file, a foreign one and one of a newer version are refused with 
   const good = await savedFile(page);
   const open = (name: string, text: string) =>
     page
-      .getByTestId('open-file')
+      .locator('input[type="file"]')
       .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   await open('cut.json', good.slice(0, good.length / 2));
   await expect(

@@ -79,7 +79,7 @@ test('everything is shown in the units that were chosen, and other units can be 
   await page.getByRole('button', { name: 'Add the bag' }).click();
   await expect(page.getByTestId('planting-advice')).toContainText(' in deep and bury ');
   await page.goto('/settings');
-  await page.getByLabel('Units').click();
+  await page.getByRole('combobox', { name: 'Units' }).click();
   await page.getByRole('option', { name: /^Metric/ }).click();
   await page.goto('/stands');
   await page.getByRole('link', { name: /1 Tomato/ }).click();

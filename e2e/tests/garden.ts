@@ -10,7 +10,7 @@ export async function startOwnGarden(page: Page, units: 'metric' | 'us' | 'uk' =
   await page.getByRole('button', { name: 'Start with my own bags' }).click();
   await page.getByLabel('What you call the place').fill('Back step');
   if (units !== 'metric') {
-    await page.getByLabel('Units').click();
+    await page.getByRole('combobox', { name: 'Units' }).click();
     await page.getByRole('option', { name: units === 'us' ? /^US/ : /^UK/ }).click();
   }
   await page.getByRole('button', { name: 'Begin' }).click();

@@ -21,9 +21,9 @@ test('a bag from planting to picking, to a file and back', async ({ page }) => {
 
   await page.clock.fastForward('08:30:00');
   await page.getByRole('link', { name: 'Look', exact: true }).click();
-  await page.getByRole('button', { name: /^2 dry/ }).click();
+  await page.getByRole('button', { name: /^dry / }).click();
   const drink = page.getByRole('group', { name: 'Proposed drink' });
-  await expect(drink).toContainText(/It should take [\d.]+ to [\d.]+ L, close to the stem while it roots/);
+  await expect(drink).toContainText(/It should take [\d.]+ to [\d.]+\sL, close to the stem while it roots/);
   await expect(drink).toContainText('can');
   const litres = Number(
     /(\d+(?:\.\d+)?)\s*L\s*[¼½¾\d]+ can/.exec((await drink.innerText()).replace(/\s+/g, ' '))?.[1],
@@ -58,7 +58,7 @@ test('a bag from planting to picking, to a file and back', async ({ page }) => {
 
   await page.goto('/files');
   await page
-    .getByTestId('open-file')
+    .locator('input[type="file"]')
     .setInputFiles({ name: 'mine.json', mimeType: 'application/json', buffer: Buffer.from(file) });
   await page.getByRole('button', { name: 'Open it' }).click();
   await page.getByRole('link', { name: 'Tally' }).click();
@@ -82,7 +82,7 @@ test('the same path without a mouse', async ({ page }) => {
   await addTomatoBag(page);
   await page.clock.fastForward('08:30:00');
   await page.goto('/round');
-  await expect(page.getByRole('button', { name: /^1 dust-dry/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^dust-dry / })).toBeVisible();
   await page.keyboard.press('2');
   await expect(page.getByRole('group', { name: 'Proposed drink' })).toBeVisible();
   await page.keyboard.press('Enter');

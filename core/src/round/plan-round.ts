@@ -44,7 +44,8 @@ export function planRound(
     const water = byId.get(container.id);
     if (!water || water.daysSincePlanting === undefined) continue;
     const { nextLook, rounds } = water.ahead;
-    if (nextLook.kind !== 'now') {
+    // the first look says more than any estimate: a bag that nobody has looked at is always due
+    if (nextLook.kind !== 'now' && water.hasBeenLookedAt) {
       later.push({ containerId: container.id, lookAt: nextLook.kind === 'at' ? nextLook.at : undefined });
       continue;
     }

@@ -33,7 +33,18 @@ export function Shell({
 }) {
   const { pathname } = useLocation();
   const main = useRef<HTMLElement>(null);
+  const navigate = useNavigate();
   const place = pathname.split('/')[1];
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const isTyping = (event.target as HTMLElement).closest('input, textarea, select, [contenteditable]');
+      if (event.key !== '?' || isTyping || event.ctrlKey || event.metaKey) return;
+      event.preventDefault();
+      void navigate('/help');
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [navigate]);
   useEffect(() => {
     main.current?.scrollTo(0, 0);
     scrollTo(0, 0);

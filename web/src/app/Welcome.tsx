@@ -1,16 +1,14 @@
 import { Box, Button, MenuItem, Stack, TextField, Typography } from '@mui/material';
 import type { Garden } from '@rundel/core/bag-state';
-import { useState, type ChangeEvent, type FormEvent } from 'react';
+import { useState, type FormEvent } from 'react';
+import { FileButton } from '../parts/FileButton.tsx';
 import { newGarden, readGardenFile, realClock } from '../store/index.ts';
 
 /** First run: two ways in, and a third for who has a file. */
 export function Welcome({ onStart, onDemo }: { onStart(garden: Garden): Promise<void>; onDemo(): void }) {
   const [isStarting, setStarting] = useState(false);
   const [problem, setProblem] = useState<string>();
-  const open = async (event: ChangeEvent<HTMLInputElement>) => {
-    const file = event.target.files?.[0];
-    event.target.value = '';
-    if (!file) return;
+  const open = async (file: File) => {
     const reading = readGardenFile(await file.text());
     if (reading.kind === 'refused')
       setProblem(`"${file.name}" was not opened. ${reading.problem} Nothing was changed.`);
@@ -55,15 +53,13 @@ export function Welcome({ onStart, onDemo }: { onStart(garden: Garden): Promise<
             <Button variant="outlined" onClick={onDemo} sx={{ minHeight: 68, fontSize: '1.2rem' }}>
               Walk round the demo
             </Button>
-            <Button component="label" sx={{ justifyContent: 'flex-start' }}>
+            <FileButton
+              accept=".json,application/json"
+              onFile={(file) => void open(file)}
+              sx={{ justifyContent: 'flex-start' }}
+            >
               I have a garden file
-              <input
-                type="file"
-                accept=".json,application/json"
-                hidden
-                onChange={(event) => void open(event)}
-              />
-            </Button>
+            </FileButton>
             {problem && (
               <Typography role="alert" sx={{ color: 'error.main' }}>
                 {problem}

@@ -9,8 +9,9 @@ import {
   Typography,
 } from '@mui/material';
 import { dayOf, daysBetween } from '@rundel/core/climate';
-import { useState, type ChangeEvent } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { FileButton } from '../parts/FileButton.tsx';
 import { Page, Panel } from '../parts/Page.tsx';
 import {
   mergeGardens,
@@ -38,10 +39,7 @@ export default function FilesPage() {
         .replace(/^-|-$/g, '') || 'garden';
     download(`rundel-${name}-${dayOf(now)}.json`, writeGardenFile(garden, now), 'application/json');
   };
-  const open = async (event: ChangeEvent<HTMLInputElement>) => {
-    const file = event.target.files?.[0];
-    event.target.value = '';
-    if (!file) return;
+  const open = async (file: File) => {
     const reading = readGardenFile(await file.text());
     if (reading.kind === 'refused')
       setProblem(`"${file.name}" was not opened. ${reading.problem} Nothing here was changed.`);
@@ -76,16 +74,9 @@ export default function FilesPage() {
           <Button variant="contained" onClick={save}>
             Save to a file
           </Button>
-          <Button component="label" variant="outlined">
+          <FileButton accept=".json,application/json" onFile={(file) => void open(file)} variant="outlined">
             Open a file
-            <input
-              type="file"
-              accept=".json,application/json"
-              hidden
-              data-testid="open-file"
-              onChange={(event) => void open(event)}
-            />
-          </Button>
+          </FileButton>
           <Button onClick={() => setClearing(true)} sx={{ color: 'error.main' }}>
             Clear everything here
           </Button>

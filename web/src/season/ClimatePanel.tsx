@@ -84,7 +84,7 @@ export function ClimatePanel() {
           ? 'Your own numbers.'
           : `Worked out from ${settings.latitudeDegrees}° alone, good to about ${shown.system === 'us' ? '7 °F' : '4 °C'}. Type your own over them.`}
       </Typography>
-      <Table size="small">
+      <Table size="small" sx={{ '& td, & th': { paddingInline: { xs: 0.5, sm: 2 } } }}>
         <TableHead>
           <TableRow>
             <TableCell>Month</TableCell>

@@ -27,8 +27,9 @@ import {
 } from '@rundel/core/climate';
 import type { Draft } from '@rundel/core/diary';
 import Papa from 'papaparse';
-import { useEffect, useMemo, useState, type ChangeEvent } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { z } from '@rundel/core/schema';
+import { FileButton } from '../parts/FileButton.tsx';
 import { shortDay } from '../parts/words.ts';
 import { useGarden, useShown } from '../store/index.ts';
 
@@ -74,10 +75,7 @@ export function ImportWeather({ onClose }: { onClose(): void }) {
     void store.readNote('weatherColumns').then((note) => setRemembered(mappingSchema.safeParse(note).data));
   }, [store]);
 
-  const choose = async (event: ChangeEvent<HTMLInputElement>) => {
-    const file = event.target.files?.[0];
-    event.target.value = '';
-    if (!file) return;
+  const choose = async (file: File) => {
     const read = readCsv(file.name, await file.text());
     if ('problem' in read) {
       setTable(undefined);
@@ -86,7 +84,7 @@ export function ImportWeather({ onClose }: { onClose(): void }) {
     }
     setProblem(undefined);
     setTable(read);
-    setMapping(firstMapping(read.headings, remembered));
+    setMapping(firstMapping(read.headings, mapping ?? remembered));
   };
 
   const reading = useMemo(
@@ -118,15 +116,13 @@ export function ImportWeather({ onClose }: { onClose(): void }) {
           A CSV with a row a day: a date, the coldest, the warmest, and the rain if there is any. The columns
           may be called anything.
         </Typography>
-        <Button component="label" variant={table ? 'outlined' : 'contained'}>
+        <FileButton
+          accept=".csv,text/csv,text/plain"
+          onFile={(file) => void choose(file)}
+          variant={table ? 'outlined' : 'contained'}
+        >
           {table ? `${table.name}: choose another` : 'Choose a file'}
-          <input
-            type="file"
-            accept=".csv,text/csv,text/plain"
-            hidden
-            onChange={(event) => void choose(event)}
-          />
-        </Button>
+        </FileButton>
         {problem && (
           <Alert severity="error" sx={{ marginBlockStart: 2 }}>
             {problem}

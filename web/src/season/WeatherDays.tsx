@@ -40,7 +40,7 @@ export function WeatherDays({ today }: { readonly today: string }) {
               <TableCell align="right">Rain</TableCell>
               <TableCell align="right">Air draws</TableCell>
               <TableCell>From</TableCell>
-              <TableCell />
+              <TableCell>Change</TableCell>
             </TableRow>
           </TableHead>
           <TableBody>

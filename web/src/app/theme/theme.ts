@@ -84,6 +84,19 @@ export function themeFor(look: Look): Theme {
           notchedOutline: { borderColor: t.muted },
         },
       },
+      MuiToggleButton: {
+        styleOverrides: {
+          root: {
+            color: t.ink,
+            borderColor: t.muted,
+            backgroundColor: t.raised,
+            minHeight: 44,
+            paddingInline: 14,
+            textTransform: 'none',
+            '&.Mui-selected, &.Mui-selected:hover': { backgroundColor: t.action, color: t.onAction },
+          },
+        },
+      },
       MuiFormHelperText: { styleOverrides: { root: { fontSize: '0.85rem', marginInline: 2 } } },
       MuiTableCell: { styleOverrides: { root: { borderColor: t.line, paddingBlock: 8 } } },
       MuiTooltip: {

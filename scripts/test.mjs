@@ -1,0 +1,53 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureChromium } from './chromium.mjs';
+import { build, installWhenNeeded, ROOT } from './install.mjs';
+
+installWhenNeeded();
+const CHROMIUM = ensureChromium();
+const results = mkdtempSync(join(tmpdir(), 'rundel-test-'));
+const counts = { passed: 0, failed: 0 };
+
+/** Runs a step to its end whatever happened before it, so that one run shows everything that is wrong. */
+function step(name, command, args, options = {}) {
+  const started = Date.now();
+  console.log(`\n── ${name}`);
+  const done = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', ...options });
+  console.log(`── ${name}: ${done.status === 0 ? 'well' : 'FAILED'} in ${((Date.now() - started) / 1000).toFixed(1)} s`);
+  return done.status === 0;
+}
+
+/** A step that is one check: it passes or it fails. */
+function check(name, command, args) {
+  counts[step(name, command, args) ? 'passed' : 'failed'] += 1;
+}
+
+function read(file) {
+  try {
+    return JSON.parse(readFileSync(join(results, file), 'utf8'));
+  } catch {
+    return undefined;
+  }
+}
+
+check('types', 'npm', ['run', '--silent', 'typecheck']);
+check('lint', 'npm', ['run', '--silent', 'lint']);
+
+step('unit tests', 'npx', ['vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${join(results, 'unit.json')}`]);
+const unit = read('unit.json');
+counts.passed += unit?.numPassedTests ?? 0;
+counts.failed += unit ? unit.numFailedTests + unit.testResults.filter((r) => r.status === 'failed' && r.assertionResults.length === 0).length : 1;
+
+build();
+step('browser tests', 'npx', ['playwright', 'test', '--reporter=line,json'], {
+  cwd: join(ROOT, 'e2e'),
+  env: { ...process.env, CHROMIUM, PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, 'browser.json') },
+});
+const browser = read('browser.json');
+counts.passed += browser?.stats.expected ?? 0;
+counts.failed += browser ? browser.stats.unexpected + browser.stats.flaky + browser.errors.length : 1;
+
+console.log(`\n${counts.passed} passed, ${counts.failed} failed`);
+process.exit(counts.failed === 0 && counts.passed > 0 ? 0 : 1);
