@@ -54,7 +54,10 @@ export default tseslint.config(
     plugins: { 'import-x': importX, 'react-hooks': reactHooks },
     settings: {
       'import-x/resolver-next': [
-        createTypeScriptImportResolver({ project: ['core', 'web', 'server', 'e2e'] }),
+        createTypeScriptImportResolver({
+          project: ['core', 'web', 'server', 'e2e'],
+          noWarnOnMultipleProjects: true,
+        }),
       ],
     },
     languageOptions: { globals: { ...globals.node, ...globals.browser } },
@@ -63,13 +66,14 @@ export default tseslint.config(
       'import-x/no-cycle': ['error', { ignoreExternal: true }],
 
       '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true, varsIgnorePattern: '^_' }],
       'no-console': 'error',
       eqeqeq: 'error',
     },
   },
   {
     files: ['core/src/**/*.ts'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', 'core/src/schema/**'],
     rules: {
       'no-restricted-globals': ['error', ...IMPURE],
       'no-restricted-imports': [
@@ -93,7 +97,10 @@ export default tseslint.config(
       ],
     },
   },
-  { files: ['scripts/**', 'core/bench/**', 'server/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+  {
+    files: ['scripts/**', 'web/scripts/**', 'core/bench/**', 'server/**', 'e2e/**'],
+    rules: { 'no-console': 'off' },
+  },
   {
     files: ['web/**/*.{ts,tsx}'],
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },

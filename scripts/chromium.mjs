@@ -16,12 +16,17 @@ export function ensureChromium() {
       ['apt-get', 'install', '-y', '-qq', '--no-install-recommends', 'chromium'],
     ]) {
       const [command, ...rest] = [...sudo, ...args];
-      spawnSync(command, rest, { stdio: 'inherit', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+      spawnSync(command, rest, {
+        stdio: 'inherit',
+        env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+      });
     }
   }
   const path = found();
   if (!path) {
-    console.error('There is no Chromium here and it could not be installed. Install it, or name it: CHROMIUM=/path npm test');
+    console.error(
+      'There is no Chromium here and it could not be installed. Install it, or name it: CHROMIUM=/path npm test',
+    );
     process.exit(1);
   }
   return path;

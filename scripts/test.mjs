@@ -15,7 +15,9 @@ function step(name, command, args, options = {}) {
   const started = Date.now();
   console.log(`\n── ${name}`);
   const done = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', ...options });
-  console.log(`── ${name}: ${done.status === 0 ? 'well' : 'FAILED'} in ${((Date.now() - started) / 1000).toFixed(1)} s`);
+  console.log(
+    `── ${name}: ${done.status === 0 ? 'well' : 'FAILED'} in ${((Date.now() - started) / 1000).toFixed(1)} s`,
+  );
   return done.status === 0;
 }
 
@@ -35,10 +37,19 @@ function read(file) {
 check('types', 'npm', ['run', '--silent', 'typecheck']);
 check('lint', 'npm', ['run', '--silent', 'lint']);
 
-step('unit tests', 'npx', ['vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${join(results, 'unit.json')}`]);
+step('unit tests', 'npx', [
+  'vitest',
+  'run',
+  '--reporter=dot',
+  '--reporter=json',
+  `--outputFile.json=${join(results, 'unit.json')}`,
+]);
 const unit = read('unit.json');
 counts.passed += unit?.numPassedTests ?? 0;
-counts.failed += unit ? unit.numFailedTests + unit.testResults.filter((r) => r.status === 'failed' && r.assertionResults.length === 0).length : 1;
+counts.failed += unit
+  ? unit.numFailedTests +
+    unit.testResults.filter((r) => r.status === 'failed' && r.assertionResults.length === 0).length
+  : 1;
 
 build();
 step('browser tests', 'npx', ['playwright', 'test', '--reporter=line,json'], {

@@ -19,7 +19,12 @@ const RUNS = [
   { look: 'light', name: 'desk', viewport: { width: 1280, height: 800 }, rules: undefined },
   { look: 'light', name: 'phone', viewport: { width: 390, height: 844 }, rules: undefined },
   { look: 'dusk', name: 'desk, contrast', viewport: { width: 1280, height: 800 }, rules: ['color-contrast'] },
-  { look: 'glare', name: 'phone, contrast', viewport: { width: 390, height: 844 }, rules: ['color-contrast'] },
+  {
+    look: 'glare',
+    name: 'phone, contrast',
+    viewport: { width: 390, height: 844 },
+    rules: ['color-contrast'],
+  },
 ] as const;
 
 for (const { look, name, viewport, rules } of RUNS) {
@@ -37,7 +42,9 @@ for (const { look, name, viewport, rules } of RUNS) {
       await expect(page.getByRole('status')).toHaveCount(0);
       const axe = new AxeBuilder({ page });
       const { violations } = await (rules ? axe.withRules([...rules]) : axe).analyze();
-      expect(violations.map((v) => `${view}: ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`)).toEqual([]);
+      expect(
+        violations.map((v) => `${view}: ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`),
+      ).toEqual([]);
       const overflow = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
       expect(overflow, `${view} scrolls sideways`).toBeLessThanOrEqual(0);
     }

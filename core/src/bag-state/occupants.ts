@@ -56,7 +56,9 @@ export function occupantsOf(
       clearedOn: undefined,
     });
   }
-  return found;
+  return found.sort((a, b) =>
+    a.plantedOn < b.plantedOn ? -1 : a.plantedOn > b.plantedOn ? 1 : a.position - b.position,
+  );
 }
 
 /** Days since the youngest plant that still stands went in; undefined for an empty container. */

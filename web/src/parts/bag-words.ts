@@ -1,7 +1,7 @@
 import type { Range } from '@rundel/core/water';
 import { FINGER_GRADES, fingerGradeOf } from '@rundel/core/water';
 import type { Bag, Shown } from '../store/index.ts';
-import { useWords, whenWords } from './words.ts';
+import { thirstWords, whenWords } from './words.ts';
 
 const KIND_WORDS: Record<string, string> = {
   'round-fabric': 'round fabric',
@@ -51,6 +51,6 @@ export function expectation(
   if (usedSinceLitres < 0.1)
     return { strong, rest: lastEventAt ? `You were last at it ${whenWords(lastEventAt, now)}.` : '' };
   const used = `It drank about ${shown.show(usedSinceLitres, 'drink')}${since}`;
-  const more = useWords(useMultiplier.likely);
+  const more = thirstWords(useMultiplier.likely);
   return { strong, rest: more ? `${used}; it takes ${more}.` : `${used}, as is usual for its kind.` };
 }

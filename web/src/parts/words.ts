@@ -47,7 +47,7 @@ export function hoursWords(hours: number | undefined): string {
 }
 
 /** "a fifth more than usual for its kind", from a use multiplier; undefined when it is near the usual. */
-export function useWords(multiplier: number): string | undefined {
+export function thirstWords(multiplier: number): string | undefined {
   const off = multiplier >= 1 ? multiplier - 1 : 1 / multiplier - 1;
   if (off < 0.15) return undefined;
   const more = multiplier >= 1;

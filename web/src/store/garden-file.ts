@@ -32,20 +32,21 @@ const fileSchema = z.object({
   entries: z.array(z.unknown()),
 });
 
-/** A garden as the text of a file (docs/garden-file.md), rows in a fixed order so that two saves can be compared. */
+/**
+ * A garden as the text of a file (docs/garden-file.md), rows by id and fields in their schema's order, so that two
+ * saves of one garden are the same text.
+ */
 export function writeGardenFile(garden: Garden, savedAt: string): string {
-  const byId = <T extends { readonly id: string }>(rows: readonly T[]) =>
-    [...rows].sort((a, b) => (a.id < b.id ? -1 : 1));
-  const tables = Object.fromEntries(
-    RECORD_TABLES.map((table) => [table, byId(garden[table] as readonly { readonly id: string }[])]),
-  );
+  const { rows } = readRows({ ...garden });
+  const byId = (table: keyof typeof rows) =>
+    [...(rows[table] as readonly { readonly id: string }[])].sort((a, b) => (a.id < b.id ? -1 : 1));
   const file = {
     format: 'rundel-garden',
     version: LATEST_VERSION,
     savedAt,
-    settings: garden.settings,
-    ...tables,
-    entries: byId(garden.entries),
+    settings: settingsSchema.parse(garden.settings),
+    ...Object.fromEntries(RECORD_TABLES.map((table) => [table, byId(table)])),
+    entries: byId('entries'),
   };
   return `${JSON.stringify(file, null, 1)}\n`;
 }

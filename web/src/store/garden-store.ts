@@ -48,7 +48,8 @@ export class GardenStore {
   /** Appends entries, all or none. */
   async append(entries: readonly Entry[]): Promise<readonly Entry[]> {
     const checked = entries.map((entry) => entrySchema.parse(entry));
-    await this.guarded(() => this.db.entries.bulkAdd(checked));
+    // a bulk write by itself keeps the rows that went well; inside a transaction it is all or none
+    await this.guarded(() => this.db.transaction('rw', 'entries', () => this.db.entries.bulkAdd(checked)));
     return checked;
   }
 

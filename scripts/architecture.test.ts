@@ -1,0 +1,38 @@
+import { ESLint } from 'eslint';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+
+const ROOT = join(import.meta.dirname, '..');
+const eslint = new ESLint({ cwd: ROOT });
+
+/** Lints a text as if it stood at a place in the tree. */
+async function complaints(at: string, code: string): Promise<(string | null)[]> {
+  const [result] = await eslint.lintText(code, { filePath: join(ROOT, at) });
+  return result?.messages.map((m) => m.ruleId) ?? [];
+}
+
+describe('the lint rules that keep the layers apart', () => {
+  it.each([
+    ['web/src/round/x.ts', "import '../stands/BagPage.tsx';", 'a place imports a place'],
+    ['web/src/store/x.ts', "import '../round/walk.ts';", 'the store imports a place'],
+    ['web/src/section/x.ts', "import '../parts/words.ts';", 'the section imports parts'],
+    ['core/src/water/x.ts', "import '../../../web/src/store/ids.ts';", 'core imports the app'],
+  ])('%s: %s is an error, since %s', async (at, code) => {
+    expect(await complaints(at, code)).toContain('import-x/no-restricted-paths');
+  });
+
+  it.each([
+    ['core/src/water/x.ts', "import 'react';", 'no-restricted-imports'],
+    ['core/src/water/x.ts', "import Dexie from 'dexie'; export default Dexie;", 'no-restricted-imports'],
+    ['core/src/water/x.ts', 'export const now = Date.now();', 'no-restricted-properties'],
+    ['core/src/water/x.ts', 'export const now = new Date();', 'no-restricted-syntax'],
+    ['core/src/water/x.ts', 'export const draw = Math.random();', 'no-restricted-properties'],
+  ])('%s: %s is an error', async (at, code, rule) => {
+    expect(await complaints(at, code)).toContain(rule);
+  });
+
+  it('the right direction is no error', async () => {
+    expect(await complaints('web/src/round/x.ts', "import '../store/index.ts';")).toEqual([]);
+    expect(await complaints('web/src/app/x.ts', "import '../round/walk.ts';")).toEqual([]);
+  });
+}, 60_000);

@@ -1,0 +1,102 @@
+import { bagWater, bodyOf, occupantsOf } from '@rundel/core/bag-state';
+import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
+import { liveEntries, type Entry } from '@rundel/core/diary';
+import { describe, expect, it } from 'vitest';
+import type { Bag } from '../store/bags.ts';
+import { isOpen, statusOf } from './stops.ts';
+import { isGoingOn, joined, type Walk } from './walk.ts';
+
+const garden = gannetSlip(3);
+const container = garden.containers[6] as (typeof garden.containers)[number];
+const walk: Walk = { startedAt: DEMO_EVENING, containerIds: [container.id], skippedIds: [] };
+const can = { kind: 'can', litres: 9 } as const;
+const at = (minute: number) => `2026-07-16T18:${String(minute).padStart(2, '0')}:00.000+01:00`;
+const look = (grade: number): Entry => ({
+  id: 'ent_alook01',
+  kind: 'look',
+  at: at(2),
+  recordedAt: at(2),
+  containerId: container.id,
+  look: { method: 'finger', grade },
+});
+const drink: Entry = {
+  id: 'ent_adrink1',
+  kind: 'drink',
+  at: at(3),
+  recordedAt: at(3),
+  containerId: container.id,
+  litres: 6.75,
+  isMeasured: true,
+  ranThrough: false,
+};
+
+function bagAfter(more: readonly Entry[]): { bag: Bag; live: ReturnType<typeof liveEntries> } {
+  const live = liveEntries([...garden.entries, ...more]);
+  const bag: Bag = {
+    container,
+    stand: garden.stands[0],
+    body: bodyOf(container, garden.settings),
+    occupants: occupantsOf(container, live, garden),
+    name: 'Lantern Drop',
+    water: bagWater({ ...garden, entries: [...live] }, container, at(4), live),
+  };
+  return { bag, live };
+}
+
+function statusAfter(more: readonly Entry[], during: Walk | undefined = walk) {
+  const { bag, live } = bagAfter(more);
+  return statusOf(bag, during, live, can);
+}
+
+describe('a stop of the walk', () => {
+  it('begins with a look', () => {
+    expect(statusAfter([])).toEqual({ kind: 'look' });
+  });
+
+  it('goes on to a drink when it felt dry, and is done when it was given', () => {
+    const dry = statusAfter([look(2)]);
+    expect(dry.kind).toBe('drink');
+    expect(isOpen(dry)).toBe(true);
+    expect(statusAfter([look(2), drink])).toMatchObject({ kind: 'done', drunkLitres: 6.75 });
+  });
+
+  it('is done after a wet look', () => {
+    const wet = statusAfter([look(5)]);
+    expect(wet).toMatchObject({ kind: 'done', drunkLitres: 0, advice: { because: 'enough' } });
+    expect(isOpen(wet)).toBe(false);
+  });
+
+  it('is done by a drink without a look', () => {
+    expect(statusAfter([drink])).toMatchObject({ kind: 'done', drunkLitres: 6.75 });
+  });
+
+  it('waits for the estimate to know of the look', () => {
+    const { bag } = bagAfter([]);
+    const live = liveEntries([...garden.entries, look(2)]);
+    expect(statusOf(bag, walk, live, can)).toMatchObject({ kind: 'working' });
+  });
+
+  it('can be left for later, before the look and after it', () => {
+    const skipped = { ...walk, skippedIds: [container.id] };
+    expect(statusAfter([], skipped)).toEqual({ kind: 'skipped' });
+    expect(statusAfter([look(2)], skipped)).toEqual({ kind: 'skipped' });
+  });
+
+  it('does not count what was done before the walk', () => {
+    expect(statusAfter([look(2)], { ...walk, startedAt: at(30) })).toEqual({ kind: 'look' });
+  });
+});
+
+describe('a walk', () => {
+  it('goes on over an interruption, and is over after hours', () => {
+    expect(isGoingOn(walk, at(50))).toBe(true);
+    expect(isGoingOn(walk, '2026-07-17T08:00:00.000+01:00')).toBe(false);
+    expect(isGoingOn(walk, '2026-07-16T17:00:00.000+01:00')).toBe(false);
+  });
+
+  it('takes bags that become due at its end, each once', () => {
+    const more = joined(walk, [container.id, 'con_second']);
+    expect(more.containerIds).toEqual([container.id, 'con_second']);
+    expect(joined(more, ['con_second'])).toBe(more);
+  });
+});

@@ -1,0 +1,168 @@
+import { liveEntries, type Entry } from '@rundel/core/diary';
+import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
+import { RECORD_SCHEMAS } from '@rundel/core/garden';
+import { describe, expect, it } from 'vitest';
+import { bagFormOf, bagFormSchema, emptyBagForm, newBagRecords, nextLabel, NEW_STAND } from './bag-form.ts';
+import { momentProblem } from './moment-problem.ts';
+import { emptyPlantingForm, plantedOnProblem, plantingChanges, plantingFormSchema } from './planting-form.ts';
+
+const NOW = '2026-06-10T09:30:00.000+01:00';
+const demo = gannetSlip(3);
+const fields = (issues: readonly { readonly path: readonly PropertyKey[] }[] | undefined) =>
+  issues?.map((issue) => issue.path.join('.')) ?? [];
+
+describe('the form of a bag', () => {
+  const schema = bagFormSchema('metric', ['1']);
+  const good = { ...emptyBagForm('2', 'std_abcdef'), labelLitres: '38 L', mulch: '5' };
+
+  it('gives litres, mm and a stand', () => {
+    expect(schema.parse(good)).toEqual({
+      label: '2',
+      kindId: 'round-fabric',
+      size: { by: 'label', litres: 38 },
+      mixId: 'bought',
+      mulchMillimetres: 50,
+      stand: { kind: 'known', id: 'std_abcdef' },
+      stations: 1,
+      support: { kind: 'none', heightMillimetres: 0 },
+    });
+  });
+
+  it.each([
+    [{ label: ' ' }, 'label'],
+    [{ label: '1' }, 'label'],
+    [{ label: 'a name that is too long' }, 'label'],
+    [{ labelLitres: '' }, 'labelLitres'],
+    [{ labelLitres: '-3' }, 'labelLitres'],
+    [{ labelLitres: '1e9' }, 'labelLitres'],
+    [{ mulch: '2 m' }, 'mulch'],
+    [{ stations: 9 }, 'stations'],
+    [{ standId: NEW_STAND }, 'newStandName'],
+    [{ supportKind: 'stake' as const }, 'supportHeight'],
+    [{ supportKind: 'stake' as const, supportHeight: '80 m' }, 'supportHeight'],
+    [
+      { sizeBy: 'measured' as const, dimensions: { rimMillimetres: '30', baseMillimetres: '30' } },
+      'dimensions.heightMillimetres',
+    ],
+  ])('says what is wrong with %o at its field', (wrong, field) => {
+    expect(fields(schema.safeParse({ ...good, ...wrong }).error?.issues)).toContain(field);
+  });
+
+  it('says everything that is wrong at once', () => {
+    const result = schema.safeParse({ ...good, label: '', labelLitres: '0', mulch: 'thick' });
+    expect(fields(result.error?.issues).sort()).toEqual(['label', 'labelLitres', 'mulch']);
+  });
+
+  it('shows every bag of the demo as it would have been typed', () => {
+    for (const container of demo.containers) {
+      for (const system of ['metric', 'us', 'uk'] as const) {
+        const again = bagFormSchema(system, []).parse(bagFormOf(container, system));
+        expect(again).toMatchObject({
+          label: container.label,
+          kindId: container.kindId,
+          stations: container.stations.length,
+        });
+        expect(again.size.by).toBe(container.size.by);
+        // rounded to what is shown, so a tenth of the unit may be lost
+        expect(Math.abs(again.mulchMillimetres - container.mulchMillimetres)).toBeLessThan(1.3);
+      }
+    }
+  });
+
+  it('makes records that the store takes, with a new stand when one is asked for', () => {
+    const result = schema.parse({
+      ...good,
+      standId: NEW_STAND,
+      newStandName: 'Quay',
+      newStandCover: 'glass',
+    });
+    const { container, changes } = newBagRecords(result, { stands: 3, containers: 12 }, NOW);
+    expect(changes.map((c) => c.table)).toEqual(['stands', 'containers']);
+    expect(RECORD_SCHEMAS.containers.parse(container)).toEqual(container);
+    expect(changes[0]?.after).toMatchObject({
+      id: container.standId,
+      name: 'Quay',
+      cover: 'glass',
+      order: 3,
+    });
+  });
+
+  it('finds the smallest free number', () => {
+    expect(nextLabel([])).toBe('1');
+    expect(nextLabel(['1', '3', 'b'])).toBe('2');
+  });
+});
+
+describe('the form of a planting', () => {
+  const schema = plantingFormSchema('metric', '2026-06-10');
+  const good = { ...emptyPlantingForm('2026-06-10', 'first-leaves'), stem: '34', leaves: '6 11 16.5' };
+
+  it('gives the seedling in mm', () => {
+    expect(schema.parse(good)).toMatchObject({
+      varietyName: 'Tomato',
+      plantedOn: '2026-06-10',
+      seedling: { stemMillimetres: 340, ballMillimetres: 90, leafMillimetres: [60, 110, 165] },
+      schoolId: 'first-leaves',
+    });
+  });
+
+  it.each([
+    [{ stem: '' }, 'stem'],
+    [{ stem: '3 km' }, 'stem'],
+    [{ graft: '40' }, 'graft'],
+    [{ leaves: '6 11 50' }, 'leaves'],
+    [{ leaves: 'six' }, 'leaves'],
+    [{ plantedOn: '2026-06-11' }, 'plantedOn'],
+    [{ plantedOn: '?' }, 'plantedOn'],
+    [{ plantedOn: '1999-06-11' }, 'plantedOn'],
+  ])('says what is wrong with %o at its field', (wrong, field) => {
+    expect(fields(schema.safeParse({ ...good, ...wrong }).error?.issues)).toEqual([field]);
+  });
+
+  it('takes an empty day for "not yet"', () => {
+    expect(plantedOnProblem('', '2026-06-10')).toBeUndefined();
+    const later = schema.parse({ ...good, plantedOn: '' });
+    expect(plantingChanges(later, { id: 'con_abcdef' }, ['stn_abcdef'], [], NOW)).toEqual({
+      changes: [],
+      drafts: [],
+    });
+  });
+
+  it('does not ask a pepper for graft, leaves or school', () => {
+    const pepper = schema.parse({
+      ...good,
+      cropId: 'pepper',
+      habitId: 'bush',
+      graft: 'nonsense',
+      leaves: 'nonsense',
+    });
+    expect(pepper).toMatchObject({ schoolId: undefined, seedling: { stemMillimetres: 340 } });
+  });
+
+  it('plants one plant a station, of a variety that is made once', () => {
+    const result = schema.parse({ ...good, varietyName: 'Quay Gold' });
+    const first = plantingChanges(result, { id: 'con_abcdef' }, ['stn_aaaaaa', 'stn_bbbbbb'], [], NOW);
+    expect(first.changes.map((c) => c.table)).toEqual(['varieties', 'plants', 'plants']);
+    expect(first.drafts).toHaveLength(2);
+    const variety = first.changes[0]?.after as (typeof demo.varieties)[number];
+    const second = plantingChanges(result, { id: 'con_abcdef' }, ['stn_cccccc'], [variety], NOW);
+    expect(second.changes.map((c) => c.table)).toEqual(['plants']);
+  });
+});
+
+describe('the time given to an entry', () => {
+  const live = liveEntries(demo.entries);
+  const look = live.find((e): e is Entry & { kind: 'look' } => e.kind === 'look') as Entry;
+
+  it.each([
+    ['2026-07-18T10:00:00.000+01:00', /future/],
+    ['2026-04-01T10:00:00.000+01:00', /before anything was planted/],
+    ['2026-02-30T10:00:00.000+01:00', /not a whole date/],
+  ])('%s is refused', (at, said) => {
+    expect(momentProblem(at, look, live, DEMO_EVENING)).toMatch(said);
+  });
+
+  it('is taken when it lies between planting and now', () => {
+    expect(momentProblem(look.at, look, live, DEMO_EVENING)).toBeUndefined();
+  });
+});

@@ -1,0 +1,214 @@
+import { liveEntries, type Entry } from '@rundel/core/diary';
+import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
+import type { Stand } from '@rundel/core/garden';
+import { afterEach, describe, expect, it } from 'vitest';
+import { inverse, type Change } from './changes.ts';
+import { clockSetTo } from './clock.ts';
+import { GardenDb } from './db.ts';
+import { demoMoment } from './demo.ts';
+import { readGardenFile, writeGardenFile } from './garden-file.ts';
+import { GardenStore, StorageError } from './garden-store.ts';
+import { newId } from './ids.ts';
+import { mergeGardens } from './merge.ts';
+import { LATEST_VERSION, migrate } from './migrations.ts';
+import { newGarden } from './new-garden.ts';
+import { whichToOpen } from './which.ts';
+
+const demo = gannetSlip(3);
+const NOW = '2026-07-16T18:30:00.000+01:00';
+let count = 0;
+const stores: GardenStore[] = [];
+
+function freshStore(): GardenStore {
+  const store = new GardenStore(`test-${count++}`);
+  stores.push(store);
+  return store;
+}
+
+afterEach(() => {
+  for (const store of stores.splice(0)) store.close();
+});
+
+function aLook(id = newId('entry')): Entry {
+  const containerId = demo.containers[0]?.id ?? '';
+  return { id, kind: 'look', at: NOW, recordedAt: NOW, containerId, look: { method: 'finger', grade: 3 } };
+}
+
+describe('a garden in the browser', () => {
+  it('is nothing until it is started, and comes back as it was put in', async () => {
+    const store = freshStore();
+    expect(await store.load()).toBeUndefined();
+    await store.replace(demo);
+    const loaded = await store.load();
+    expect(loaded?.setAside).toEqual([]);
+    expect(new Set(loaded?.garden.entries)).toEqual(new Set(demo.entries));
+    expect(loaded?.garden.settings).toEqual(demo.settings);
+  });
+
+  it('takes entries all or none', async () => {
+    const store = freshStore();
+    await store.replace(demo);
+    const bad = { ...aLook(), look: { method: 'finger', grade: 9 } } as Entry;
+    await expect(store.append([aLook(), bad])).rejects.toThrow();
+    const twice = aLook();
+    await expect(store.append([twice, twice])).rejects.toThrow(StorageError);
+    expect((await store.load())?.garden.entries).toHaveLength(demo.entries.length);
+  });
+
+  it('writes a record and its entries together or not at all', async () => {
+    const store = freshStore();
+    await store.replace(demo);
+    const before = demo.stands[0] as Stand;
+    const after = { ...before, name: 'Quay' };
+    const known = demo.entries[0] as Entry;
+    await expect(store.write([{ table: 'stands', before, after }], [known])).rejects.toThrow(StorageError);
+    expect((await store.load())?.garden.stands.map((s) => s.name)).not.toContain('Quay');
+    await store.write([{ table: 'stands', before, after }], [aLook()]);
+    expect((await store.load())?.garden.stands.map((s) => s.name)).toContain('Quay');
+  });
+
+  it('sets a row aside that does not read, and keeps it in the database', async () => {
+    const store = freshStore();
+    await store.replace(demo);
+    const db = new GardenDb(store.name);
+    await db.table('entries').put({ id: 'ent_damaged', kind: 'look', at: 'last week' });
+    const loaded = await store.load();
+    expect(loaded?.setAside).toMatchObject([{ table: 'entries', id: 'ent_damaged' }]);
+    expect(loaded?.garden.entries).toHaveLength(demo.entries.length);
+    expect(await db.table('entries').get('ent_damaged')).toBeDefined();
+    db.close();
+  });
+
+  it('keeps notes of the device, and is empty after clearing', async () => {
+    const store = freshStore();
+    await store.replace(demo);
+    await store.writeNote('walk', { startedAt: NOW });
+    expect(await store.readNote('walk')).toEqual({ startedAt: NOW });
+    await store.clear();
+    expect(await store.load()).toBeUndefined();
+    expect(await store.readNote('walk')).toBeUndefined();
+  });
+});
+
+describe('undo', () => {
+  const entry = aLook();
+  const change: Change = { words: 'look at 1', entries: [entry], records: [] };
+
+  it('of a change and of its undo is the change again', () => {
+    const undo = inverse(change, NOW);
+    const redo = inverse(undo, NOW);
+    expect(liveEntries([entry, ...undo.entries])).toEqual([]);
+    expect(liveEntries([entry, ...undo.entries, ...redo.entries])).toEqual([entry]);
+  });
+
+  it('of a new record bins it, of a changed one puts it back', () => {
+    const stand = demo.stands[0] as Stand;
+    const added = inverse(
+      { words: '', entries: [], records: [{ table: 'stands', before: undefined, after: stand }] },
+      NOW,
+    );
+    expect(added.records[0]?.after.binnedAt).toBe(NOW);
+    const renamed = { ...stand, name: 'Quay' };
+    const changed = inverse(
+      { words: '', entries: [], records: [{ table: 'stands', before: stand, after: renamed }] },
+      NOW,
+    );
+    expect(changed.records[0]?.after).toMatchObject({ name: stand.name, changedAt: NOW });
+  });
+});
+
+describe('the garden file', () => {
+  const text = writeGardenFile(demo, DEMO_EVENING);
+
+  it('reads back the same figures', () => {
+    const reading = readGardenFile(text);
+    if (reading.kind !== 'readable') throw new Error(reading.problem);
+    expect(reading.setAside).toEqual([]);
+    expect(writeGardenFile(reading.garden, reading.savedAt)).toBe(text);
+  });
+
+  it('is the same text whatever order the rows were stored in', () => {
+    expect(writeGardenFile({ ...demo, entries: [...demo.entries].reverse() }, DEMO_EVENING)).toBe(text);
+  });
+
+  it.each([
+    ['cut short', text.slice(0, 5000), /damaged or cut short/],
+    ['something else', '[1, 2]', /not a Rundel garden file/],
+    ['another format', '{"format":"other","version":1}', /not a Rundel garden file/],
+    ['newer', text.replace('"version": 1', '"version": 99'), /newer Rundel \(file version 99/],
+    ['without settings', text.replace('"settings"', '"settling"'), /"settings" does not read/],
+  ])('refuses a file that is %s, with the reason', (_, damaged, reason) => {
+    const reading = readGardenFile(damaged);
+    expect(reading.kind).toBe('refused');
+    if (reading.kind === 'refused') expect(reading.problem).toMatch(reason);
+  });
+
+  it('loses one row and no more to a damaged row', () => {
+    const file = JSON.parse(text) as { entries: { at: string }[] };
+    if (file.entries[3]) file.entries[3].at = 'teatime';
+    const reading = readGardenFile(JSON.stringify(file));
+    if (reading.kind !== 'readable') throw new Error(reading.problem);
+    expect(reading.garden.entries).toHaveLength(demo.entries.length - 1);
+    expect(reading.setAside).toMatchObject([
+      { table: 'entries', problem: expect.stringContaining('at') as string },
+    ]);
+  });
+
+  it('goes through migrations on a copy', () => {
+    const old = { version: 1, settings: { gardenName: 'x' } };
+    expect(migrate(old, 1)).toEqual(old);
+    expect(migrate(old, 1)).not.toBe(old);
+    expect(LATEST_VERSION).toBe(1);
+  });
+});
+
+describe('merging two copies', () => {
+  const stand = demo.stands[0] as Stand;
+  const theirs = {
+    ...demo,
+    stands: [{ ...stand, name: 'Quay', changedAt: NOW }, ...demo.stands.slice(1)],
+    entries: [...demo.entries.slice(5), aLook('ent_theirs01')],
+  };
+
+  it('keeps the entries of both and the later of two records', () => {
+    const merged = mergeGardens(demo, theirs);
+    expect(merged.entries).toHaveLength(demo.entries.length + 1);
+    expect(merged.stands.find((s) => s.id === stand.id)?.name).toBe('Quay');
+    expect(mergeGardens(theirs, demo).stands.find((s) => s.id === stand.id)?.name).toBe('Quay');
+  });
+
+  it('twice is the same as once', () => {
+    const once = mergeGardens(demo, theirs);
+    expect(mergeGardens(once, theirs)).toEqual(once);
+  });
+});
+
+describe('small things', () => {
+  it('ids are of their kind and not the same twice', () => {
+    expect(newId('container')).toMatch(/^con_[0-9a-z]{16}$/);
+    expect(new Set(Array.from({ length: 500 }, () => newId('entry'))).size).toBe(500);
+  });
+
+  it('the address decides which garden opens, then memory', () => {
+    expect(whichToOpen('?garden=demo', 'own')).toBe('demo');
+    expect(whichToOpen('?garden=own', 'demo')).toBe('own');
+    expect(whichToOpen('?garden=nonsense', 'demo')).toBe('demo');
+    expect(whichToOpen('', null)).toBe('own');
+  });
+
+  it("the demo's clock never runs before what was recorded in it", () => {
+    const late = { ...aLook(), recordedAt: '2026-07-16T19:10:00.000+01:00' };
+    expect(demoMoment(DEMO_EVENING, undefined, { ...demo, entries: [late] })).toBe(late.recordedAt);
+    expect(demoMoment(DEMO_EVENING, '2026-07-17T08:00:00.000+01:00', demo)).toBe(
+      '2026-07-17T08:00:00.000+01:00',
+    );
+    expect(clockSetTo(DEMO_EVENING, 60).now()).toMatch(/^2026-07-16T18:00:0\d\.\d{3}\+01:00$/);
+  });
+
+  it('a new garden is one that the store takes', async () => {
+    const store = freshStore();
+    const garden = newGarden(NOW, { gardenName: 'Back step', latitudeDegrees: -33.5, units: 'uk' });
+    await store.replace(garden);
+    expect((await store.load())?.garden).toEqual(garden);
+  });
+});
