@@ -1,4 +1,4 @@
-import { z } from '../schema/index.ts';
+import * as z from '../schema/index.ts';
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { containerKind } from './kinds/index.ts';
 import { dimensionsSchema, type Dimensions } from './kinds/kind.ts';

@@ -1,4 +1,4 @@
-import { z } from '../schema/index.ts';
+import * as z from '../schema/index.ts';
 import { noteEntry, removedEntry, weatherEntry } from './kinds/others.ts';
 import { clearedEntry, pickingEntry, plantedEntry } from './kinds/plants.ts';
 import { drinkEntry, lookEntry } from './kinds/water.ts';

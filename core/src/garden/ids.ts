@@ -1,4 +1,4 @@
-import { z } from '../schema/index.ts';
+import * as z from '../schema/index.ts';
 
 /**
  * Identities. An id is a prefix that says what it names and a random part that no other device will draw, so that

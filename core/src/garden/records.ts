@@ -1,4 +1,4 @@
-import { z } from '../schema/index.ts';
+import * as z from '../schema/index.ts';
 import { sizeSchema } from '../bags/index.ts';
 import { MEASURE_UNIT, type MeasureKind } from '../units/index.ts';
 import { idSchema } from './ids.ts';

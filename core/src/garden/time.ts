@@ -1,4 +1,4 @@
-import { z } from '../schema/index.ts';
+import * as z from '../schema/index.ts';
 import { isDay } from '../climate/index.ts';
 
 /** A calendar day that exists, `YYYY-MM-DD`. */

@@ -1,4 +1,4 @@
-import { z } from '../schema/index.ts';
+import * as z from '../schema/index.ts';
 
 /**
  * The seedling as measured at planting. Heights are above the root ball's surface, mm.

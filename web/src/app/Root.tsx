@@ -1,5 +1,5 @@
-import { Box, Button, CircularProgress, Typography } from '@mui/material';
-import { Suspense, useCallback, useMemo, useState } from 'react';
+import { Box, Button, Typography } from '@mui/material';
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { Outlet, useNavigate } from 'react-router';
 import {
   GardenProvider,
@@ -12,8 +12,9 @@ import {
 import { LookProvider } from '../parts/look-context.tsx';
 import { Shell } from './Shell.tsx';
 import { useLook } from './theme/look-choice.ts';
-import { UndoBar } from './UndoBar.tsx';
-import { Welcome } from './Welcome.tsx';
+
+const UndoBar = lazy(() => import('./UndoBar.tsx'));
+const Welcome = lazy(() => import('./Welcome.tsx'));
 
 /** Opens the garden that was asked for and puts the shell round the places. */
 export function Root() {
@@ -52,7 +53,11 @@ export function Root() {
         </Box>
       );
     case 'none':
-      return <Welcome onStart={state.start} onDemo={() => change('demo')} />;
+      return (
+        <Suspense fallback={<Waiting words="One moment…" />}>
+          <Welcome onStart={state.start} onDemo={() => change('demo')} />
+        </Suspense>
+      );
     case 'ready':
       return (
         <LookProvider value={lookValue}>
@@ -62,7 +67,11 @@ export function Root() {
                 <Outlet />
               </Suspense>
             </Shell>
-            <UndoBar />
+            {state.open.lastChange && (
+              <Suspense>
+                <UndoBar />
+              </Suspense>
+            )}
           </GardenProvider>
         </LookProvider>
       );
@@ -71,11 +80,7 @@ export function Root() {
 
 function Waiting({ words }: { readonly words: string }) {
   return (
-    <Box
-      role="status"
-      sx={{ display: 'flex', alignItems: 'center', gap: 2, padding: 4, color: 'text.secondary' }}
-    >
-      <CircularProgress size={22} aria-hidden />
+    <Box role="status" sx={{ padding: 4, color: 'text.secondary' }}>
       {words}
     </Box>
   );

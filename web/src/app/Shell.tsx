@@ -1,4 +1,4 @@
-import { Box, ButtonBase, Button, Divider, ListItemText, Menu, MenuItem } from '@mui/material';
+import { Box, Button, ButtonBase } from '@mui/material';
 import {
   IconCalendarWeek,
   IconChevronDown,
@@ -9,9 +9,11 @@ import {
 } from '@tabler/icons-react';
 import { dayOf, addDays } from '@rundel/core/climate';
 import { momentAt } from '@rundel/core/bag-state';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState, type ReactNode } from 'react';
 import { NavLink, useLocation, useNavigate } from 'react-router';
 import { useGarden, type Which } from '../store/index.ts';
+
+const GardenMenuItems = lazy(() => import('./GardenMenuItems.tsx'));
 
 const PLACES = [
   { path: '/round', name: 'Round', Icon: IconShoe },
@@ -152,12 +154,7 @@ export function Shell({
 
 function GardenMenu({ which, onChange }: { readonly which: Which; onChange(next: Which): void }) {
   const { garden } = useGarden();
-  const navigate = useNavigate();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const go = (path: string) => () => {
-    setAnchor(null);
-    void navigate(path);
-  };
   return (
     <>
       <ButtonBase
@@ -194,23 +191,16 @@ function GardenMenu({ which, onChange }: { readonly which: Which; onChange(next:
           <IconChevronDown size={14} aria-hidden style={{ flexShrink: 0 }} />
         </Box>
       </ButtonBase>
-      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
-        <MenuItem onClick={go('/settings')}>Settings, units and look</MenuItem>
-        <MenuItem onClick={go('/files')}>Files: save, open, bin</MenuItem>
-        <MenuItem onClick={go('/help')}>Help and keys</MenuItem>
-        <Divider />
-        <MenuItem
-          onClick={() => {
-            setAnchor(null);
-            onChange(which === 'demo' ? 'own' : 'demo');
-          }}
-        >
-          <ListItemText
-            primary={which === 'demo' ? 'Go to my own bags' : 'Walk round the demo'}
-            secondary="Two gardens, kept apart"
+      {anchor && (
+        <Suspense>
+          <GardenMenuItems
+            anchor={anchor}
+            which={which}
+            onChange={onChange}
+            onClose={() => setAnchor(null)}
           />
-        </MenuItem>
-      </Menu>
+        </Suspense>
+      )}
     </>
   );
 }

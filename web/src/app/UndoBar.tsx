@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { useGarden } from '../store/index.ts';
 
 /** A word on what was just done, with its undo. Ctrl Z and Ctrl Shift Z work anywhere outside of a field. */
-export function UndoBar() {
+export default function UndoBar() {
   const { lastChange, undo, redo } = useGarden();
   const isPhone = useMediaQuery('(max-width: 899px)');
   const [hiddenNumber, setHiddenNumber] = useState(0);

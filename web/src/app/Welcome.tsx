@@ -5,7 +5,13 @@ import { FileButton } from '../parts/FileButton.tsx';
 import { newGarden, readGardenFile, realClock } from '../store/index.ts';
 
 /** First run: two ways in, and a third for who has a file. */
-export function Welcome({ onStart, onDemo }: { onStart(garden: Garden): Promise<void>; onDemo(): void }) {
+export default function Welcome({
+  onStart,
+  onDemo,
+}: {
+  onStart(garden: Garden): Promise<void>;
+  onDemo(): void;
+}) {
   const [isStarting, setStarting] = useState(false);
   const [problem, setProblem] = useState<string>();
   const open = async (file: File) => {

@@ -1,5 +1,5 @@
 import { parseAmount, show, type AmountResult, type Purpose, type UnitSystem } from '@rundel/core/units';
-import { z } from '@rundel/core/schema';
+import * as z from '@rundel/core/schema';
 
 const REASONS: Record<Exclude<AmountResult, { ok: true }>['reason'], string> = {
   empty: 'Please give a number.',

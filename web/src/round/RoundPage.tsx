@@ -1,9 +1,10 @@
-import { Alert, Box, Button, Typography, useMediaQuery } from '@mui/material';
+import { Box, Button, Typography, useMediaQuery } from '@mui/material';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { expectedGrades, planRound } from '@rundel/core/round';
 import type { Look } from '@rundel/core/water';
-import { useCallback, useEffect, useMemo } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { Caution } from '../parts/Caution.tsx';
 import { Page } from '../parts/Page.tsx';
 import { dayAndTime, fillsWords, whenWords } from '../parts/words.ts';
 import { drinkMeasure, standsInUse, useBags, useGarden, useShown, type Bag } from '../store/index.ts';
@@ -11,7 +12,8 @@ import { StopActions, StopCloseUp, StopHead, StopSection, StopWords } from './St
 import { StopList, type WalkStop } from './StopList.tsx';
 import { isOpen, statusOf } from './stops.ts';
 import { useWalk } from './walk.ts';
-import { WeatherCard } from './WeatherCard.tsx';
+
+const WeatherCard = lazy(() => import('./WeatherCard.tsx'));
 
 /** Home: today's walk, one bag at a time. */
 export default function RoundPage() {
@@ -144,10 +146,10 @@ export default function RoundPage() {
       actions={carryLitres > 0 && <Carry litres={carryLitres} />}
     >
       {unreadable.map(({ container, problem }) => (
-        <Alert key={container.id} severity="warning" sx={{ marginBlockEnd: 1 }}>
+        <Caution key={container.id}>
           Bag {container.label} cannot be worked out and is left out of the round: {problem} Its entries are
           kept. <Link to={`/stands/${container.id}/edit`}>Mend it</Link>
-        </Alert>
+        </Caution>
       ))}
       <Box
         sx={{
@@ -160,7 +162,9 @@ export default function RoundPage() {
         {isWide && (
           <Box>
             <StopList stops={stops} currentId={bag?.container.id} />
-            <WeatherCard />
+            <Suspense>
+              <WeatherCard />
+            </Suspense>
             <LaterList
               bags={bags}
               laterIds={plan?.later.map((l) => l.containerId) ?? []}
@@ -244,7 +248,9 @@ export default function RoundPage() {
               This round
             </Typography>
             <StopList stops={stops} currentId={bag?.container.id} />
-            <WeatherCard />
+            <Suspense>
+              <WeatherCard />
+            </Suspense>
             <LaterList
               bags={bags}
               laterIds={plan?.later.map((l) => l.containerId) ?? []}

@@ -2,16 +2,18 @@ import { Box, Button, Typography } from '@mui/material';
 import { IconBasket, IconNote, IconPlayerTrackNext } from '@tabler/icons-react';
 import { expectedGrades } from '@rundel/core/round';
 import { FINGER_GRADES, LIFT_GRADES, type Look } from '@rundel/core/water';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { expectation, kindWords, titleOf } from '../parts/bag-words.ts';
-import { DrinkDialog, NoteDialog, PickDialog } from '../parts/EntryDialogs.tsx';
 import { whenWords } from '../parts/words.ts';
 import { BagElevation, BagSection, sceneOf } from '../section/index.ts';
 import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
 import { DrinkProposal } from './DrinkProposal.tsx';
 import { GradeButtons } from './GradeButtons.tsx';
+import type { StopDialog } from './StopDialogs.tsx';
 import type { StopStatus } from './stops.ts';
+
+const StopDialogs = lazy(() => import('./StopDialogs.tsx'));
 
 /** The bag of a stop in section. */
 export function StopSection({ bag, height }: { readonly bag: Bag; readonly height: number }) {
@@ -111,9 +113,8 @@ export function StopActions({
 }) {
   const { garden } = useGarden();
   const [method, setMethod] = useState<Look['method']>('finger');
-  const [dialog, setDialog] = useState<'pick' | 'note' | 'drink'>();
+  const [dialog, setDialog] = useState<StopDialog>();
   const look = 'look' in status ? status.look : undefined;
-  const close = () => setDialog(undefined);
   return (
     <Box sx={{ display: 'grid', gap: 1.5, alignContent: 'start' }}>
       {!isPhone && <StopWords bag={bag} status={status} method={method} />}
@@ -174,9 +175,11 @@ export function StopActions({
           {status.kind === 'look' && <Button onClick={onSkip}>Not now</Button>}
         </Box>
       )}
-      <PickDialog bag={bag} isOpen={dialog === 'pick'} onClose={close} />
-      <NoteDialog bag={bag} isOpen={dialog === 'note'} onClose={close} />
-      <DrinkDialog bag={bag} isOpen={dialog === 'drink'} onClose={close} />
+      {dialog && (
+        <Suspense>
+          <StopDialogs bag={bag} dialog={dialog} onClose={() => setDialog(undefined)} />
+        </Suspense>
+      )}
       <Box
         component="span"
         sx={{ fontSize: '0.85rem', color: 'text.secondary', display: { xs: 'none', md: 'block' } }}

@@ -6,7 +6,7 @@ import { readAmount } from '../parts/amount-text.ts';
 import { useGarden, useShown } from '../store/index.ts';
 
 /** Two numbers for a day: asked for yesterday and today while nobody has given them. */
-export function WeatherCard() {
+export default function WeatherCard() {
   const { clock, live, record } = useGarden();
   const shown = useShown();
   const today = dayOf(clock.now());

@@ -1,6 +1,6 @@
 import type { RoundPlan } from '@rundel/core/round';
 import { useCallback, useEffect, useState } from 'react';
-import { z } from '@rundel/core/schema';
+import * as z from '@rundel/core/schema';
 import { useGarden } from '../store/index.ts';
 
 /** A walk in progress: kept on this device, so that an interruption or a reload finds it where it was. */

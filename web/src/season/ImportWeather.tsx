@@ -28,7 +28,7 @@ import {
 import type { Draft } from '@rundel/core/diary';
 import Papa from 'papaparse';
 import { useEffect, useMemo, useState } from 'react';
-import { z } from '@rundel/core/schema';
+import * as z from '@rundel/core/schema';
 import { FileButton } from '../parts/FileButton.tsx';
 import { shortDay } from '../parts/words.ts';
 import { useGarden, useShown } from '../store/index.ts';

@@ -4,7 +4,7 @@ import { dayOf } from '@rundel/core/climate';
 import { useMemo } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { z } from '@rundel/core/schema';
+import * as z from '@rundel/core/schema';
 import { Page, Panel } from '../parts/Page.tsx';
 import { containersInUse, standsInUse, useGarden } from '../store/index.ts';
 import { BagFields } from './BagFields.tsx';

@@ -3,7 +3,7 @@ import { Box, Button } from '@mui/material';
 import { useMemo } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { z } from '@rundel/core/schema';
+import type * as z from '@rundel/core/schema';
 import { Page, Panel } from '../parts/Page.tsx';
 import { containersInUse, newId, useGarden } from '../store/index.ts';
 import { BagFields } from './BagFields.tsx';

@@ -4,7 +4,7 @@ import { dayOf } from '@rundel/core/climate';
 import { cropOf } from '@rundel/core/crops';
 import { useMemo } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
-import type { z } from '@rundel/core/schema';
+import type * as z from '@rundel/core/schema';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
 import { PlantingAdvice } from '../parts/PlantingAdvice.tsx';
 import { useGarden, type Bag } from '../store/index.ts';

@@ -9,7 +9,7 @@ import {
 import { MIXES } from '@rundel/core/mixes';
 import { SUPPORT_KINDS, type Container, type Stand } from '@rundel/core/garden';
 import { show, type UnitSystem } from '@rundel/core/units';
-import { z } from '@rundel/core/schema';
+import * as z from '@rundel/core/schema';
 import { readAmount } from '../parts/amount-text.ts';
 import { newId, type RecordChange } from '../store/index.ts';
 

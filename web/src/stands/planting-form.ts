@@ -4,7 +4,7 @@ import type { Draft } from '@rundel/core/diary';
 import type { Container, Variety } from '@rundel/core/garden';
 import { seedlingSchema, type Seedling } from '@rundel/core/planting';
 import type { UnitSystem } from '@rundel/core/units';
-import { z } from '@rundel/core/schema';
+import * as z from '@rundel/core/schema';
 import { readAmount } from '../parts/amount-text.ts';
 import { newId, type RecordChange } from '../store/index.ts';
 

@@ -1,4 +1,4 @@
-import { z } from '../../schema/index.ts';
+import * as z from '../../schema/index.ts';
 import type { Assumed } from '../../assumed/index.ts';
 import type { Solid } from '../solid.ts';
 

@@ -1,4 +1,4 @@
-import { z } from '../../schema/index.ts';
+import * as z from '../../schema/index.ts';
 import { idSchema, momentSchema } from '../../garden/index.ts';
 
 /** What every entry has. `at` is when it happened, `recordedAt` when it was written down. */

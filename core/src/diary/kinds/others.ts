@@ -1,4 +1,4 @@
-import { z } from '../../schema/index.ts';
+import * as z from '../../schema/index.ts';
 import { daySchema, idSchema } from '../../garden/index.ts';
 import { entryBase } from './base.ts';
 

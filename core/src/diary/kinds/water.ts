@@ -1,4 +1,4 @@
-import { z } from '../../schema/index.ts';
+import * as z from '../../schema/index.ts';
 import { idSchema } from '../../garden/index.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
 

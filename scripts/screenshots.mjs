@@ -1,0 +1,88 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureChromium } from './chromium.mjs';
+import { build, installWhenNeeded, ROOT } from './install.mjs';
+import { openBrowser, serve } from './serve.mjs';
+
+installWhenNeeded();
+const chromiumPath = ensureChromium();
+build();
+
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+/** One picture of each main view, from the demo. `steps` brings the view into its state. */
+const SHOTS = [
+  {
+    name: 'round',
+    path: '/round',
+    size: DESK,
+    steps: (page) => page.getByRole('button', { name: /^dry / }).click(),
+  },
+  { name: 'round-phone', path: '/round', size: PHONE },
+  {
+    name: 'round-phone-drink',
+    path: '/round',
+    size: PHONE,
+    look: 'glare',
+    steps: (page) => page.getByRole('button', { name: /^dry / }).click(),
+  },
+  { name: 'stands', path: '/stands', size: DESK },
+  {
+    name: 'bag',
+    path: '/stands',
+    size: DESK,
+    steps: (page) => page.getByRole('link', { name: /^7 / }).click(),
+  },
+  {
+    name: 'bag-dusk',
+    path: '/stands',
+    size: DESK,
+    look: 'dusk',
+    steps: (page) => page.getByRole('link', { name: /^1 / }).click(),
+  },
+  {
+    name: 'add-bag',
+    path: '/stands/new',
+    size: DESK,
+    steps: async (page) => {
+      await page.getByLabel('Size on the label').fill('57 L');
+      await page.getByLabel('Height of the plant').fill('34 cm');
+      await page.getByLabel('Variety').fill('Lantern Drop');
+    },
+  },
+  { name: 'season', path: '/season', size: DESK },
+  { name: 'bench', path: '/bench', size: DESK },
+  { name: 'tally', path: '/tally', size: DESK },
+];
+
+const folder = join(ROOT, 'docs', 'screenshots');
+mkdirSync(folder, { recursive: true });
+const { address, stop } = await serve(4632);
+const browser = await openBrowser(chromiumPath);
+for (const { name, path, size, look = 'light', steps } of SHOTS) {
+  const context = await browser.newContext({
+    viewport: size,
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    reducedMotion: 'reduce',
+  });
+  await context.addInitScript((chosen) => localStorage.setItem('rundel.look', chosen), look);
+  const page = await context.newPage();
+  await page.goto(`${address}/?garden=demo`);
+  await page.getByRole('button', { name: /^barely damp/ }).waitFor();
+  await page.goto(address + path);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await page.waitForTimeout(1500);
+  await steps?.(page);
+  await page.waitForTimeout(1200);
+  // the word at the foot of the screen passes by itself; a picture should show what is under it
+  await page.evaluate(() => document.querySelectorAll('.MuiSnackbar-root').forEach((bar) => bar.remove()));
+  await page.evaluate(() => scrollTo(0, 0));
+  await page.waitForTimeout(200);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+  console.log(`docs/screenshots/${name}.png`);
+  await context.close();
+}
+await browser.close();
+stop();
