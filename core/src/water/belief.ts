@@ -19,6 +19,7 @@ export const USE_MULTIPLIERS: readonly number[] = Array.from({ length: USE_CELLS
 
 /** Mass below this is let go and the rest made whole: a thousand such cells would be a thousandth of the belief. */
 const NOTHING = 1e-6;
+const NEXT_TO_NOTHING = 1e-15;
 
 /** Three points that stand for a normal variable: mean and variance are exact (Gauss–Hermite). */
 const POINTS = [
@@ -31,8 +32,9 @@ const POINTS = [
  * What is believed of one bag: a distribution over (relative available water, use multiplier) on a grid.
  *
  * The one mutable thing in core, for speed: a run owns its belief and hands out plain summaries of it. Cells are
- * stored use-major (`mass[use * WATER_CELLS + water]`) and always sum to 1. A move puts each cell's mass at its
- * new place by splitting it between the two nearest cells, which keeps both mass and mean.
+ * stored water-major (`mass[water * USE_CELLS + use]`), so that what does not depend on use works along whole rows,
+ * and always sum to 1. A move puts each cell's mass at its new place by splitting it between the two nearest cells,
+ * which keeps both mass and mean.
  */
 export class Belief {
   private mass: Float64Array = new Float64Array(WATER_CELLS * USE_CELLS);
@@ -42,11 +44,11 @@ export class Belief {
   /** A normal prior over water (cut to 0–1) and a log-normal one over use. */
   static prior(water: { readonly mean: number; readonly sd: number }, logUseSd: number): Belief {
     const belief = new Belief();
-    for (let j = 0; j < USE_CELLS; j++) {
-      const logUse = -LOG_USE_REACH + j * LOG_USE_STEP;
-      for (let i = 0; i < WATER_CELLS; i++) {
-        const z = ((WATER_MIDDLES[i] as number) - water.mean) / water.sd;
-        belief.mass[j * WATER_CELLS + i] = Math.exp(-(z * z) / 2 - (logUse / logUseSd) ** 2 / 2);
+    for (let i = 0; i < WATER_CELLS; i++) {
+      const z = ((WATER_MIDDLES[i] as number) - water.mean) / water.sd;
+      for (let j = 0; j < USE_CELLS; j++) {
+        const logUse = -LOG_USE_REACH + j * LOG_USE_STEP;
+        belief.mass[i * USE_CELLS + j] = Math.exp(-(z * z) / 2 - (logUse / logUseSd) ** 2 / 2);
       }
     }
     belief.normalise();
@@ -84,24 +86,26 @@ export class Belief {
     const { mass, spare } = this;
     const { start, values } = table;
     spare.fill(0);
-    for (let j = 0; j < USE_CELLS; j++) {
-      const asked = transpiration * (USE_MULTIPLIERS[j] as number) + evaporation;
-      const row = j * WATER_CELLS;
-      for (const { z, weight } of POINTS) {
-        const down = asked * (1 + z * sd) * TABLE_DENSITY;
-        for (let i = 0; i < WATER_CELLS; i++) {
-          const here = (mass[row + i] as number) * weight;
-          if (here < NOTHING) continue;
-          // afterLoss by look-up, then the same split as `put`, both written out: this is the hot loop
-          const at = Math.min(TABLE_STEPS, (start[i] as number) + down);
+    for (let i = 0; i < WATER_CELLS; i++) {
+      const row = i * USE_CELLS;
+      const from = start[i] as number;
+      for (let j = 0; j < USE_CELLS; j++) {
+        const here = mass[row + j] as number;
+        if (here < NOTHING) continue;
+        const asked = (transpiration * (USE_MULTIPLIERS[j] as number) + evaporation) * TABLE_DENSITY;
+        for (let p = 0; p < POINTS.length; p++) {
+          const { z, weight } = POINTS[p] as (typeof POINTS)[number];
+          // afterLoss by look-up and `placeOf`, both written out: this is the hot loop
+          const at = Math.min(TABLE_STEPS, from + asked * (1 + z * sd));
           const below = at | 0;
-          const from = values[below] as number;
-          const left = from + ((values[below + 1] as number) - from) * (at - below) + rain;
+          const value = values[below] as number;
+          const left = value + ((values[below + 1] as number) - value) * (at - below) + rain;
           const place = Math.min(WATER_CELLS - 1, Math.max(0, (left < 1 ? left : 1) * WATER_CELLS - 0.5));
           const lower = place | 0;
-          const upper = here * (place - lower);
-          spare[row + lower] = (spare[row + lower] as number) + here - upper;
-          if (upper > 0) spare[row + lower + 1] = (spare[row + lower + 1] as number) + upper;
+          const upper = here * weight * (place - lower);
+          const to = lower * USE_CELLS + j;
+          spare[to] = (spare[to] as number) + here * weight - upper;
+          if (upper > 0) spare[to + USE_CELLS] = (spare[to + USE_CELLS] as number) + upper;
         }
       }
     }
@@ -110,16 +114,25 @@ export class Belief {
 
   /** A drink of a doubtful amount, as shares of available water. */
   drink(amount: number, sd: number, mix: { readonly dryBelow: number; readonly dryKeeps: number }): void {
-    const places = WATER_MIDDLES.map((w) =>
-      POINTS.map(({ z, weight }) => ({ to: afterGain(w, Math.max(0, amount + z * sd), mix).w, weight })),
-    );
-    this.spare.fill(0);
-    for (let j = 0; j < USE_CELLS; j++) {
-      const row = j * WATER_CELLS;
-      for (let i = 0; i < WATER_CELLS; i++) {
-        const mass = this.mass[row + i] as number;
-        if (mass < NOTHING) continue;
-        for (const { to, weight } of places[i] as (typeof places)[number]) this.put(row, to, mass * weight);
+    const { mass, spare } = this;
+    const rows = this.waterMarginal();
+    spare.fill(0);
+    for (let i = 0; i < WATER_CELLS; i++) {
+      if ((rows[i] as number) < NOTHING) continue;
+      const row = i * USE_CELLS;
+      for (const { z, weight } of POINTS) {
+        const place = placeOf(afterGain(WATER_MIDDLES[i] as number, Math.max(0, amount + z * sd), mix).w);
+        const lower = Math.floor(place);
+        const toUpper = weight * (place - lower);
+        const to = lower * USE_CELLS;
+        for (let j = 0; j < USE_CELLS; j++) {
+          spare[to + j] = (spare[to + j] as number) + (mass[row + j] as number) * (weight - toUpper);
+        }
+        if (toUpper === 0) continue;
+        for (let j = 0; j < USE_CELLS; j++) {
+          spare[to + USE_CELLS + j] =
+            (spare[to + USE_CELLS + j] as number) + (mass[row + j] as number) * toUpper;
+        }
       }
     }
     this.swap();
@@ -129,11 +142,10 @@ export class Belief {
   /** Something was seen: every cell is weighted by how likely that is at its water. */
   observe(chance: (w: number) => number): void {
     const { mass } = this;
-    const chances = Float64Array.from(WATER_MIDDLES, chance);
-    for (let j = 0; j < USE_CELLS; j++) {
-      const row = j * WATER_CELLS;
-      for (let i = 0; i < WATER_CELLS; i++)
-        mass[row + i] = (mass[row + i] as number) * (chances[i] as number);
+    for (let i = 0; i < WATER_CELLS; i++) {
+      const row = i * USE_CELLS;
+      const likely = chance(WATER_MIDDLES[i] as number);
+      for (let j = 0; j < USE_CELLS; j++) mass[row + j] = (mass[row + j] as number) * likely;
     }
     this.normalise();
   }
@@ -173,7 +185,7 @@ export class Belief {
   useQuantiles(chances: readonly number[]): readonly number[] {
     const columns = Array.from({ length: USE_CELLS }, (_, j) => {
       let sum = 0;
-      for (let i = 0; i < WATER_CELLS; i++) sum += this.mass[j * WATER_CELLS + i] as number;
+      for (let i = 0; i < WATER_CELLS; i++) sum += this.mass[i * USE_CELLS + j] as number;
       return sum;
     });
     return chances.map((chance) => {
@@ -195,32 +207,29 @@ export class Belief {
     if (this.marginal) return this.marginal;
     const { mass } = this;
     const marginal = new Float64Array(WATER_CELLS);
-    for (let j = 0; j < USE_CELLS; j++) {
-      const row = j * WATER_CELLS;
-      for (let i = 0; i < WATER_CELLS; i++) marginal[i] = (marginal[i] as number) + (mass[row + i] as number);
+    for (let i = 0; i < WATER_CELLS; i++) {
+      const row = i * USE_CELLS;
+      let sum = 0;
+      for (let j = 0; j < USE_CELLS; j++) sum += mass[row + j] as number;
+      marginal[i] = sum;
     }
     this.marginal = marginal;
     return marginal;
-  }
-
-  private put(row: number, w: number, mass: number): void {
-    const place = Math.min(WATER_CELLS - 1, Math.max(0, w * WATER_CELLS - 0.5));
-    const lower = Math.floor(place);
-    const share = place - lower;
-    this.spare[row + lower] = (this.spare[row + lower] as number) + mass * (1 - share);
-    if (share > 0) this.spare[row + lower + 1] = (this.spare[row + lower + 1] as number) + mass * share;
   }
 
   /** Use wanders: a three-point step along its log with the variance asked for. */
   private driftUse(sd: number): void {
     const side = Math.min(1 / 3, sd ** 2 / (2 * LOG_USE_STEP ** 2));
     const { mass, spare } = this;
-    const last = (USE_CELLS - 1) * WATER_CELLS;
-    for (let at = 0; at < mass.length; at++) {
-      const here = mass[at] as number;
-      const before = at < WATER_CELLS ? here : (mass[at - WATER_CELLS] as number);
-      const after = at >= last ? here : (mass[at + WATER_CELLS] as number);
-      spare[at] = here * (1 - 2 * side) + side * (before + after);
+    for (let i = 0; i < WATER_CELLS; i++) {
+      const row = i * USE_CELLS;
+      let before = mass[row] as number;
+      for (let j = 0; j < USE_CELLS; j++) {
+        const here = mass[row + j] as number;
+        const after = j + 1 < USE_CELLS ? (mass[row + j + 1] as number) : here;
+        spare[row + j] = here + side * (before + after - 2 * here);
+        before = here;
+      }
     }
     this.swap();
   }
@@ -236,8 +245,17 @@ export class Belief {
     for (let at = 0; at < mass.length; at++) sum += mass[at] as number;
     if (!(sum > 0)) return;
     const whole = 1 / sum;
-    for (let at = 0; at < mass.length; at++) mass[at] = (mass[at] as number) * whole;
+    // what is next to nothing is made nothing: left to shrink it becomes denormal, and every sum with it many times slower
+    for (let at = 0; at < mass.length; at++) {
+      const share = (mass[at] as number) * whole;
+      mass[at] = share < NEXT_TO_NOTHING ? 0 : share;
+    }
   }
+}
+
+/** Where water lies along the cells: whole part the lower of the two nearest, rest the share of the upper. */
+function placeOf(w: number): number {
+  return Math.min(WATER_CELLS - 1, Math.max(0, w * WATER_CELLS - 0.5));
 }
 
 /** Losses by look-up, for one depletion share. */

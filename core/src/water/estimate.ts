@@ -45,6 +45,9 @@ export interface WaterEstimate {
 
 const CHANCES = [0.1, 0.5, 0.9] as const;
 
+/** A quarter of an hour. */
+const SHORTEST_STRETCH_DAYS = 0.0105;
+
 /** Before any entry a newly filled bag is taken as moist, give or take a lot (*assumed*). */
 const START = { mean: 0.65, sd: 0.22 };
 
@@ -82,7 +85,8 @@ export function runFilter(
       stretch = longer(stretch, step, assumed);
       if (stretch.days >= 1) pass();
     } else {
-      pass();
+      // a drink comes minutes after its look: so short a time is kept for the next stretch
+      if (stretch.days > SHORTEST_STRETCH_DAYS) pass();
       const { event } = step;
       const beforeLitres = belief.meanWater() * taw;
       applyEvent(belief, bag, event, assumed);

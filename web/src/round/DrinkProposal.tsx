@@ -13,7 +13,7 @@ const BECAUSE: Record<DrinkAdvice['because'], string> = {
 };
 
 /** The drink that follows a look: one tap when it is given as proposed, steps of a quarter can when not. */
-export function DrinkProposal({
+export default function DrinkProposal({
   advice,
   onGiven,
   onOther,

@@ -8,11 +8,13 @@ import { expectation, kindWords, titleOf } from '../parts/bag-words.ts';
 import { whenWords } from '../parts/words.ts';
 import { BagElevation, BagSection, sceneOf } from '../section/index.ts';
 import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
-import { DrinkProposal } from './DrinkProposal.tsx';
 import { GradeButtons } from './GradeButtons.tsx';
 import type { StopDialog } from './StopDialogs.tsx';
 import type { StopStatus } from './stops.ts';
 
+/** Not part of the first load, but fetched as soon as the round is up: a look is not made in less time. */
+const proposal = import('./DrinkProposal.tsx');
+const DrinkProposal = lazy(() => proposal);
 const StopDialogs = lazy(() => import('./StopDialogs.tsx'));
 
 /** The bag of a stop in section. */
@@ -119,13 +121,15 @@ export function StopActions({
     <Box sx={{ display: 'grid', gap: 1.5, alignContent: 'start' }}>
       {!isPhone && <StopWords bag={bag} status={status} method={method} />}
       {status.kind === 'drink' && (
-        <DrinkProposal
-          key={status.look.id}
-          advice={status.advice}
-          onGiven={onDrink}
-          onOther={() => setDialog('drink')}
-          onSkip={onSkip}
-        />
+        <Suspense>
+          <DrinkProposal
+            key={status.look.id}
+            advice={status.advice}
+            onGiven={onDrink}
+            onOther={() => setDialog('drink')}
+            onSkip={onSkip}
+          />
+        </Suspense>
       )}
       {(status.kind === 'done' || status.kind === 'skipped') && (
         <Button
