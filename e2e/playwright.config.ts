@@ -19,6 +19,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     locale: 'en-GB',
     timezoneId: 'Europe/London',
+    // filling the cache for days offline costs each test seconds; the test of going offline lets it in
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     // traces cost more than the tests do on two cores: turn them on by hand with --trace on
     trace: 'off',

@@ -92,3 +92,31 @@ test.describe('the round of the demo', () => {
     await expect(page.getByText(/of 12 bags need you/)).toBeVisible({ timeout: 20_000 });
   });
 });
+
+test.describe('without a network', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('goes on without a network: reload, look, drink, and it is all there afterwards', async ({
+    page,
+    context,
+  }) => {
+    await openDemo(page);
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+    });
+    await page.reload();
+    await context.setOffline(true);
+    await page.goto('/round');
+    await page.getByRole('button', { name: /^dry / }).click();
+    await page.getByRole('button', { name: 'Given' }).click();
+    await expect(page.getByText(/^Drink at /)).toBeVisible();
+    await page.getByRole('link', { name: 'Tally' }).click();
+    await expect(page.getByTestId('total')).toContainText('kg');
+    await context.setOffline(false);
+    await page.goto('/round');
+    await expect(page.getByRole('navigation', { name: 'Stops of this round' }).getByText(/had/)).toHaveCount(
+      1,
+      { timeout: 20_000 },
+    );
+  });
+});

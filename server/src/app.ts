@@ -42,6 +42,10 @@ export function createApp(dist: string): Express {
     '/assets',
     express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }),
   );
+  // the service worker must be asked for anew each time, or an old build would never be replaced
+  app.get('/sw.js', (_, response) => {
+    response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'sw.js'));
+  });
   app.use(express.static(dist, { index: false, maxAge: 0 }));
   // every other address is a place in the app
   app.get(/.*/, (request, response) => {

@@ -4,6 +4,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
+import { registerSW } from 'virtual:pwa-register';
 import { router } from './router.tsx';
 import { Themed } from './Themed.tsx';
 
@@ -12,6 +13,11 @@ const client = new QueryClient({
 });
 const root = document.getElementById('root');
 if (!root) throw new Error('index.html has no #root');
+
+// the app and the demo are kept for days without a network; a newer build takes over at the next load
+registerSW({ immediate: true });
+// asks the browser not to throw the diary away when space is short; it may say no
+void navigator.storage?.persist?.();
 
 createRoot(root).render(
   <StrictMode>

@@ -91,7 +91,14 @@ export default function DrinkProposal({
         }}
       >
         <FormControlLabel
-          control={<Switch color="secondary" checked={ranThrough} onChange={(_, on) => setRanThrough(on)} />}
+          control={
+            <Switch
+              color="secondary"
+              checked={ranThrough}
+              onChange={(_, on) => setRanThrough(on)}
+              sx={{ '& .MuiSwitch-track': { backgroundColor: 'var(--on-rail)', opacity: 0.55 } }}
+            />
+          }
           label="It ran through"
           slotProps={{ typography: { sx: { fontSize: '0.95rem' } } }}
         />

@@ -50,6 +50,8 @@ export function BagSection({
     undefined,
   );
   const first = plants[0];
+  // kept clear of the zero of the scale
+  const underY = first ? Math.max(py(scene.mixTop - first.buriedMillimetres / 2), py(scene.mixTop) + 20) : 0;
   const labelX = width - MARGIN.right + 14;
   const right = rightLabels(scene, shown, tallest);
   const places = spread(
@@ -100,7 +102,7 @@ export function BagSection({
           />
           <text
             x={MARGIN.left - 10}
-            y={py(scene.mixTop - first.buriedMillimetres / 2)}
+            y={underY}
             fontSize="13.5"
             fontWeight="700"
             fill="var(--ink)"
@@ -108,13 +110,7 @@ export function BagSection({
           >
             {shown.show(first.buriedMillimetres, 'depth')}
           </text>
-          <text
-            x={MARGIN.left - 10}
-            y={py(scene.mixTop - first.buriedMillimetres / 2) + 14}
-            fontSize="11.5"
-            fill="var(--muted)"
-            textAnchor="end"
-          >
+          <text x={MARGIN.left - 10} y={underY + 14} fontSize="11.5" fill="var(--muted)" textAnchor="end">
             stem under
           </text>
         </g>

@@ -91,8 +91,8 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
           </Box>
         )}
         <Typography variant="body2">
-          The ranges hold eight times in ten, if the bag is what you said it is. A look always beats the
-          estimate.
+          The ranges leave out one chance in ten at either end, if the bag is what you said it is. A look
+          always beats the estimate.
         </Typography>
       </Worked>
     </Panel>
