@@ -2,13 +2,13 @@ import { Box, Button, Typography, useMediaQuery } from '@mui/material';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { expectedGrades, planRound } from '@rundel/core/round';
 import type { Look } from '@rundel/core/water';
-import { lazy, Suspense, useCallback, useEffect, useMemo } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Caution } from '../parts/Caution.tsx';
 import { Page } from '../parts/Page.tsx';
 import { dayAndTime, fillsWords, whenWords } from '../parts/words.ts';
 import { drinkMeasure, standsInUse, useBags, useGarden, useShown, type Bag } from '../store/index.ts';
-import { StopActions, StopCloseUp, StopHead, StopSection, StopWords } from './StopView.tsx';
+import { STOP_HEAD_ID, StopActions, StopCloseUp, StopHead, StopSection, StopWords } from './StopView.tsx';
 import { StopList, type WalkStop } from './StopList.tsx';
 import { isOpen, statusOf } from './stops.ts';
 import { useWalk } from './walk.ts';
@@ -48,6 +48,17 @@ export default function RoundPage() {
   const firstOpen = stops.find((s) => isOpen(s.status))?.bag;
   const bag = asked ?? firstOpen;
   const status = useMemo(() => bag && statusOf(bag, walk, live, measure), [bag, live, measure, walk]);
+
+  // the next stop begins at its top, and its name is what a screen reader reads first
+  const shownId = useRef<string>(undefined);
+  const bagId = bag?.container.id;
+  useEffect(() => {
+    if (shownId.current !== undefined && bagId !== undefined && shownId.current !== bagId) {
+      if (isPhone) scrollTo(0, 0);
+      document.getElementById(STOP_HEAD_ID)?.focus({ preventScroll: true });
+    }
+    shownId.current = bagId;
+  }, [bagId, isPhone]);
 
   const goOn = useCallback(
     (from: Bag | undefined, by: 1 | -1 = 1, isOpenOnly = true) => {
@@ -130,7 +141,7 @@ export default function RoundPage() {
     !isReady && bags.length > 0
       ? 'Working out how the bags stand…'
       : planted.length === 0
-        ? 'No bags yet.'
+        ? 'Nothing is planted yet.'
         : open.length === 0
           ? 'Nothing more to do on this round.'
           : `${open.length} of ${planted.length} ${planted.length === 1 ? 'bag' : 'bags'} ${open.length === 1 ? 'needs' : 'need'} you.`;

@@ -79,12 +79,19 @@ export function StopCloseUp({ bag }: { readonly bag: Bag }) {
   );
 }
 
+export const STOP_HEAD_ID = 'stop-head';
+
 /** The head of a stop: which bag, and what one expects of it and why. */
 export function StopHead({ bag }: { readonly bag: Bag }) {
   const shown = useShown();
   return (
     <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.25, flexWrap: 'wrap' }}>
-      <Typography variant="h2" sx={{ fontSize: { xs: '1.35rem', md: '1.6rem' } }}>
+      <Typography
+        variant="h2"
+        id={STOP_HEAD_ID}
+        tabIndex={-1}
+        sx={{ fontSize: { xs: '1.35rem', md: '1.6rem' }, outline: 'none' }}
+      >
         <Link to={`/stands/${bag.container.id}`} style={{ color: 'inherit', textDecoration: 'none' }}>
           {titleOf(bag)}
         </Link>

@@ -1,4 +1,4 @@
-import { Box, Skeleton, Typography } from '@mui/material';
+import { Box, Typography } from '@mui/material';
 import { useMemo } from 'react';
 import { expectation, gradeSpan } from '../parts/bag-words.ts';
 import { Panel } from '../parts/Page.tsx';
@@ -16,7 +16,9 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
   if (!water) {
     return (
       <Panel title="Water">
-        <Skeleton height={90} aria-label="Working it out" />
+        <Typography role="status" sx={{ color: 'text.secondary', minHeight: 90 }}>
+          Working it out…
+        </Typography>
       </Panel>
     );
   }

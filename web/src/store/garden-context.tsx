@@ -138,7 +138,13 @@ export function useGardenState(which: Which): GardenState {
     const finished = (drafts: readonly Draft[]): readonly Entry[] =>
       drafts.map((draft) => ({ ...draft, id: newId('entry'), recordedAt: clock.now() }) as Entry);
     const perform = async (change: Change) => {
-      await apply(change);
+      try {
+        await apply(change);
+      } catch (error) {
+        // said at the foot of the screen; the form that asked stays open with what was typed
+        say(error instanceof Error ? error.message : String(error), false);
+        throw error;
+      }
       done.current.push({ kind: 'change', change });
       undone.current = [];
       say(change.words, true);

@@ -1,6 +1,7 @@
 import type { BagWater, Garden } from '@rundel/core/bag-state';
+import { addDays, dayOf } from '@rundel/core/climate';
 import type { Container } from '@rundel/core/garden';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { estimateWorker, type FailedWater } from '../workers/estimate.ts';
 import { containersInUse } from './selectors.ts';
@@ -19,14 +20,22 @@ export interface Waters {
   readonly isReady: boolean;
 }
 
+/** Older weather says nothing about a bag's water today (bags are followed 200 days at the most). */
+const WEATHER_DAYS = 210;
+
 /** The part of a garden that one bag's water depends on, small enough to post to a worker. */
-function partFor(container: Container, { garden, live }: Pick<OpenGarden, 'garden' | 'live'>): Garden {
+function partFor(
+  container: Container,
+  { garden, live }: Pick<OpenGarden, 'garden' | 'live'>,
+  now: string,
+): Garden {
+  const since = addDays(dayOf(now), -WEATHER_DAYS);
   return {
     ...garden,
     containers: [container],
     entries: live.filter(
       (e) =>
-        e.kind === 'weather' ||
+        (e.kind === 'weather' && e.day >= since) ||
         ('containerId' in e && e.containerId === container.id && e.kind !== 'picking'),
     ),
   };
@@ -48,21 +57,12 @@ function signatureOf(part: Garden, container: Container, quarter: number): strin
 /** Every bag's water now, recomputed in a worker when something that it depends on changes, and with time. */
 export function useWaters(): Waters {
   const open = useGarden();
-  const { garden, live, clock, which } = open;
+  const { garden, clock, which } = open;
   const quarter = useQuarterHour(clock.now());
   const query = useQuery({
-    queryKey: [
-      'waters',
-      which,
-      garden.settings.changedAt,
-      live,
-      garden.containers,
-      garden.stands,
-      garden.varieties,
-      quarter,
-    ],
-    queryKeyHashFn: () => `${which}|${quarter}|${versionOf(garden)}`,
-    placeholderData: keepPreviousData,
+    queryKey: ['waters', which, quarter, versionOf(garden)] as const,
+    // while one bag is worked out anew the others stay as they are; another garden starts from nothing
+    placeholderData: (before, query) => (query?.queryKey[1] === which ? before : undefined),
     staleTime: Infinity,
     gcTime: 60_000,
     queryFn: async () => {
@@ -70,7 +70,7 @@ export function useWaters(): Waters {
       const now = clock.now();
       return Promise.all(
         containersInUse(garden).map(async (container) => {
-          const part = partFor(container, open);
+          const part = partFor(container, open, now);
           const signature = signatureOf(part, container, quarter);
           const key = `${which}|${container.id}`;
           const before = known.get(key);

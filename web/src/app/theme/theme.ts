@@ -48,6 +48,12 @@ export function themeFor(look: Look): Theme {
             outline: `3px solid ${look === 'dusk' ? t.flower : t.action}`,
             outlineOffset: 2,
           },
+          // on paper: the drawing, the words and the tables, and nothing to press
+          '@media print': {
+            body: { backgroundColor: '#ffffff' },
+            'button, [role="group"] > button, .MuiSnackbar-root, form': { display: 'none !important' },
+            section: { breakInside: 'avoid' },
+          },
           '@media (prefers-reduced-motion: reduce)': {
             '*, *::before, *::after': {
               animationDuration: '0.01ms !important',
