@@ -8,6 +8,7 @@ import { useGarden, useShown } from '../store/index.ts';
 import { DayDialog } from './DayDialog.tsx';
 
 const DAYS = 21;
+const DESK_ONLY = { display: { xs: 'none', sm: 'table-cell' } };
 
 /** The last days' weather as the water estimate takes it, with what was filled in marked in words. */
 export function WeatherDays({ today }: { readonly today: string }) {
@@ -38,7 +39,9 @@ export function WeatherDays({ today }: { readonly today: string }) {
               <TableCell align="right">Coldest</TableCell>
               <TableCell align="right">Warmest</TableCell>
               <TableCell align="right">Rain</TableCell>
-              <TableCell align="right">Air draws</TableCell>
+              <TableCell align="right" sx={DESK_ONLY}>
+                Air draws
+              </TableCell>
               <TableCell>From</TableCell>
               <TableCell>Change</TableCell>
             </TableRow>
@@ -57,7 +60,9 @@ export function WeatherDays({ today }: { readonly today: string }) {
                 <TableCell align="right">
                   {day.filled.rain ? '' : shown.show(day.rainMillimetres, 'rain')}
                 </TableCell>
-                <TableCell align="right">{shown.show(day.etoMillimetres, 'rain')}</TableCell>
+                <TableCell align="right" sx={DESK_ONLY}>
+                  {shown.show(day.etoMillimetres, 'rain')}
+                </TableCell>
                 <TableCell>{sourceWords(day, live)}</TableCell>
                 <TableCell padding="none" sx={{ whiteSpace: 'nowrap' }}>
                   <IconButton

@@ -1,4 +1,5 @@
 import { FINGER_GRADES, fingerGradeOf } from '@rundel/core/water';
+import { useMediaQuery } from '@mui/material';
 import { useMemo } from 'react';
 import type { Shown } from '../store/index.ts';
 import { layout, type Drawing } from './layout.ts';
@@ -32,7 +33,7 @@ function spread(wanted: readonly number[], gap: number, bottom: number): readonl
 export function BagSection({
   scene,
   shown,
-  width = 420,
+  width: wide = 420,
   height = 560,
   title,
 }: {
@@ -42,6 +43,8 @@ export function BagSection({
   readonly height?: number;
   readonly title: string;
 }) {
+  // on a phone the paper is narrower, so that its words stay as large as the rest
+  const width = useMediaQuery('(max-width: 599px)') ? Math.min(wide, 350) : wide;
   const drawing = useMemo(() => layout(scene, width, height, MARGIN), [scene, width, height]);
   const { px, py } = drawing;
   const { plants } = scene;

@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/climate';
 import { useMemo } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
@@ -8,6 +8,7 @@ import * as z from '@rundel/core/schema';
 import { Page, Panel } from '../parts/Page.tsx';
 import { containersInUse, standsInUse, useGarden } from '../store/index.ts';
 import { BagFields } from './BagFields.tsx';
+import { BagFormLayout } from './BagFormLayout.tsx';
 import { BagPreview } from './BagPreview.tsx';
 import {
   bagFormOf,
@@ -81,25 +82,21 @@ export default function AddBagPage() {
       lead={like ? `Like bag ${like.label}.` : 'What it is, where it stands, and what goes in.'}
     >
       <FormProvider {...form}>
-        <Box
-          component="form"
-          noValidate
-          onSubmit={(event) => void save(event)}
-          sx={{
-            display: 'grid',
-            gap: 3,
-            gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 440px' },
-            alignItems: 'start',
-          }}
-        >
-          <Box>
-            <Panel title="The bag">
-              <BagFields />
-            </Panel>
-            <Panel title="The plant">
-              <PlantingFields isDayOptional />
-            </Panel>
-            <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+        <BagFormLayout
+          onSubmit={() => void save()}
+          fields={
+            <>
+              <Panel title="The bag">
+                <BagFields />
+              </Panel>
+              <Panel title="The plant">
+                <PlantingFields isDayOptional />
+              </Panel>
+            </>
+          }
+          preview={<BagPreview bag={bag} planting={planting} />}
+          buttons={
+            <>
               <Button
                 type="submit"
                 variant="contained"
@@ -116,12 +113,9 @@ export default function AddBagPage() {
                   Something above does not read yet; nothing was stored.
                 </Typography>
               )}
-            </Box>
-          </Box>
-          <Box sx={{ position: { lg: 'sticky' }, top: 16 }}>
-            <BagPreview bag={bag} planting={planting} />
-          </Box>
-        </Box>
+            </>
+          }
+        />
       </FormProvider>
     </Page>
   );

@@ -1,4 +1,4 @@
-import { Alert, Box, Button, Menu, MenuItem, Typography } from '@mui/material';
+import { Alert, Box, Button, Menu, MenuItem, Typography, useMediaQuery } from '@mui/material';
 import { IconBasket, IconDotsVertical, IconDroplet, IconHandFinger, IconNote } from '@tabler/icons-react';
 import { dayOf, daysBetween } from '@rundel/core/climate';
 import { useMemo, useState } from 'react';
@@ -57,6 +57,7 @@ type Dialog = 'pick' | 'note' | 'drink' | 'plant';
 function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string | undefined }) {
   const { garden, clock } = useGarden();
   const shown = useShown();
+  const isPhone = useMediaQuery('(max-width: 599px)');
   const [dialog, setDialog] = useState<Dialog>();
   const share = bag.water?.estimate.share;
   const scene = useMemo(
@@ -113,7 +114,7 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
           <BagSection
             scene={scene}
             shown={shown}
-            height={600}
+            height={isPhone ? 410 : 600}
             title={`${titleOf(bag)} in section, to scale`}
           />
         </Box>

@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { Box, Button } from '@mui/material';
+import { Button } from '@mui/material';
 import { useMemo } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -7,6 +7,7 @@ import type * as z from '@rundel/core/schema';
 import { Page, Panel } from '../parts/Page.tsx';
 import { containersInUse, newId, useGarden } from '../store/index.ts';
 import { BagFields } from './BagFields.tsx';
+import { BagFormLayout } from './BagFormLayout.tsx';
 import { BagPreview } from './BagPreview.tsx';
 import { bagFormOf, bagFormSchema, newBagRecords, type BagFormValues } from './bag-form.ts';
 import { NoSuchBag } from './NoSuchBag.tsx';
@@ -66,30 +67,25 @@ export default function EditBagPage() {
   return (
     <Page title={`Change bag ${container.label}`}>
       <FormProvider {...form}>
-        <Box
-          component="form"
-          noValidate
-          onSubmit={(event) => void save(event)}
-          sx={{
-            display: 'grid',
-            gap: 3,
-            gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 440px' },
-            alignItems: 'start',
-          }}
-        >
-          <Box>
+        <BagFormLayout
+          onSubmit={() => void save()}
+          fields={
             <Panel title="The bag">
               <BagFields />
             </Panel>
-            <Button type="submit" variant="contained" sx={{ minHeight: 56, minWidth: 160 }}>
-              Change it
-            </Button>{' '}
-            <Button component={Link} to={`/stands/${container.id}`}>
-              Cancel
-            </Button>
-          </Box>
-          <BagPreview bag={bag} planting={undefined} />
-        </Box>
+          }
+          preview={<BagPreview bag={bag} planting={undefined} />}
+          buttons={
+            <>
+              <Button type="submit" variant="contained" sx={{ minHeight: 56, minWidth: 160 }}>
+                Change it
+              </Button>
+              <Button component={Link} to={`/stands/${container.id}`}>
+                Cancel
+              </Button>
+            </>
+          }
+        />
       </FormProvider>
     </Page>
   );
