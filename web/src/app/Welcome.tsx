@@ -1,6 +1,8 @@
-import { Box, Button, MenuItem, Stack, TextField, Typography } from '@mui/material';
+import { Box, Button, Stack, TextField, Typography } from '@mui/material';
 import type { Garden } from '@rundel/core/bag-state';
 import { useState, type FormEvent } from 'react';
+import { UNIT_CHOICES } from '../parts/choices.tsx';
+import { readPlace } from '../parts/place-texts.ts';
 import { FileButton } from '../parts/FileButton.tsx';
 import { newGarden, readGardenFile, realClock } from '../store/index.ts';
 
@@ -89,16 +91,11 @@ function StartForm({ onStart, onBack }: { onStart(garden: Garden): Promise<void>
   const [problems, setProblems] = useState<{ name?: string; latitude?: string }>({});
   const submit = async (event: FormEvent) => {
     event.preventDefault();
-    const degrees = Number(latitude.replace(',', '.'));
-    const found = {
-      ...(name.trim() === '' ? { name: 'Give it a name, any name.' } : {}),
-      ...(latitude.trim() === '' || !(degrees >= -66 && degrees <= 66)
-        ? { latitude: 'A number from -66 to 66; south is negative.' }
-        : {}),
-    };
-    setProblems(found);
-    if (Object.keys(found).length > 0) return;
-    await onStart(newGarden(realClock.now(), { gardenName: name.trim(), latitudeDegrees: degrees, units }));
+    const read = readPlace(name, latitude);
+    if (read.kind === 'refused') return setProblems(read.problems);
+    const { gardenName, latitudeDegrees } = read;
+    await onStart(newGarden(realClock.now(), { gardenName, latitudeDegrees, units }));
+    return undefined;
   };
   return (
     <Stack
@@ -130,9 +127,7 @@ function StartForm({ onStart, onBack }: { onStart(garden: Garden): Promise<void>
         value={units}
         onChange={(e) => setUnits(e.target.value as typeof units)}
       >
-        <MenuItem value="metric">Metric: litres, cm, kg, °C</MenuItem>
-        <MenuItem value="us">US: gallons, inches, lb, °F</MenuItem>
-        <MenuItem value="uk">UK: imperial gallons, inches, lb, °C</MenuItem>
+        {UNIT_CHOICES}
       </TextField>
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button type="submit" variant="contained" sx={{ minHeight: 56, flex: 1 }}>

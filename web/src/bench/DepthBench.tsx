@@ -1,10 +1,11 @@
 import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
-import { cropOf, CROPS } from '@rundel/core/crops';
+import { cropOf } from '@rundel/core/crops';
 import type { Seedling } from '@rundel/core/planting';
-import { DEPTH_SCHOOLS, seedlingSchema } from '@rundel/core/planting';
+import { seedlingSchema } from '@rundel/core/planting';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { AmountField } from '../parts/AmountField.tsx';
+import { CROP_CHOICES, SCHOOL_CHOICES, schoolWords } from '../parts/choices.tsx';
 import { readAmount } from '../parts/amount-text.ts';
 import { titleOf } from '../parts/bag-words.ts';
 import { PlantingAdvice } from '../parts/PlantingAdvice.tsx';
@@ -78,11 +79,7 @@ export function DepthBench() {
           ))}
         </TextField>
         <TextField select label="Crop" value={cropId} onChange={(e) => setCropId(e.target.value)}>
-          {CROPS.map((each) => (
-            <MenuItem key={each.id} value={each.id}>
-              {each.name}
-            </MenuItem>
-          ))}
+          {CROP_CHOICES}
         </TextField>
         <AmountField
           purpose="height"
@@ -108,13 +105,9 @@ export function DepthBench() {
             label="How deep"
             value={schoolId}
             onChange={(e) => setSchoolId(e.target.value)}
-            helperText={DEPTH_SCHOOLS.find((s) => s.id === schoolId)?.words}
+            helperText={schoolWords(schoolId)}
           >
-            {DEPTH_SCHOOLS.map((school) => (
-              <MenuItem key={school.id} value={school.id}>
-                {school.name}
-              </MenuItem>
-            ))}
+            {SCHOOL_CHOICES}
           </TextField>
         )}
       </Box>

@@ -1,8 +1,9 @@
 import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
-import { DEPTH_SCHOOLS } from '@rundel/core/planting';
 import type { Settings } from '@rundel/core/garden';
 import { useState, type FormEvent } from 'react';
 import { useLookValue, type LookValue } from '../parts/look-context.tsx';
+import { SCHOOL_CHOICES, schoolWords, UNIT_CHOICES } from '../parts/choices.tsx';
+import { readPlace } from '../parts/place-texts.ts';
 import { Page, Panel } from '../parts/Page.tsx';
 import { useGarden } from '../store/index.ts';
 import { AssumptionsPanel } from './AssumptionsPanel.tsx';
@@ -27,22 +28,16 @@ export default function SettingsPage() {
             onChange={(e) => keep({ units: e.target.value as Settings['units'] })}
             helperText="Shown everywhere; other units can be typed all the same."
           >
-            <MenuItem value="metric">Metric: litres, cm, kg, °C</MenuItem>
-            <MenuItem value="us">US: gallons, inches, lb, °F</MenuItem>
-            <MenuItem value="uk">UK: imperial gallons, inches, lb, °C</MenuItem>
+            {UNIT_CHOICES}
           </TextField>
           <TextField
             select
             label="How deep I plant"
             value={settings.depthSchoolId}
             onChange={(e) => keep({ depthSchoolId: e.target.value })}
-            helperText={DEPTH_SCHOOLS.find((s) => s.id === settings.depthSchoolId)?.words}
+            helperText={schoolWords(settings.depthSchoolId)}
           >
-            {DEPTH_SCHOOLS.map((school) => (
-              <MenuItem key={school.id} value={school.id}>
-                {school.name}
-              </MenuItem>
-            ))}
+            {SCHOOL_CHOICES}
           </TextField>
         </Box>
       </Panel>
@@ -82,28 +77,20 @@ function GardenForm({
   const [isKept, setKept] = useState(false);
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    const degrees = Number(latitude.replace(',', '.'));
+    const read = readPlace(name, latitude);
     const rounds = hours
       .split(/[,;]\s*|\s+/)
       .filter(Boolean)
       .map(hourOfClock);
-    const found = {
-      ...(name.trim() === '' ? { name: 'Give it a name, any name.' } : {}),
-      ...(latitude.trim() === '' || !(degrees >= -66 && degrees <= 66)
-        ? { latitude: 'A number from -66 to 66; south is negative.' }
-        : {}),
-      ...(rounds.length < 1 || rounds.length > 4 || rounds.some((r) => r === undefined)
-        ? { hours: 'One to four times of day, as "8:00, 18:00".' }
-        : {}),
-    };
-    setProblems(found);
+    const isWalkable = rounds.length >= 1 && rounds.length <= 4 && rounds.every((r) => r !== undefined);
     setKept(false);
-    if (Object.keys(found).length > 0) return;
-    onKeep({
-      gardenName: name.trim().slice(0, 60),
-      latitudeDegrees: degrees,
-      roundHours: rounds.filter((r) => r !== undefined),
+    setProblems({
+      ...(read.kind === 'refused' ? read.problems : {}),
+      ...(isWalkable ? {} : { hours: 'One to four times of day, as "8:00, 18:00".' }),
     });
+    if (read.kind === 'refused' || !isWalkable) return;
+    const { gardenName, latitudeDegrees } = read;
+    onKeep({ gardenName, latitudeDegrees, roundHours: rounds.filter((r) => r !== undefined) });
     setKept(true);
   };
   return (

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { shownIn } from '../store/shown.ts';
 import { readAmount } from './amount-text.ts';
+import { readPlace } from './place-texts.ts';
+import { readWeather } from './weather-texts.ts';
 import { dayAndTime, fillsWords, hoursWords, thirstWords, whenWords } from './words.ts';
 
 const NOW = '2026-07-16T18:00:00.000+01:00';
@@ -84,5 +86,43 @@ describe('amounts that are refused', () => {
 
   it('may be left out where that is allowed', () => {
     expect(readAmount(' ', { ...rule, isOptional: true })).toEqual({ kind: 'left-out' });
+  });
+});
+
+describe('weather as typed', () => {
+  it('is read in the grower’s units, with rain or without', () => {
+    expect(readWeather({ min: '50', max: '86', rain: '1' }, 'us')).toMatchObject({
+      kind: 'read',
+      weather: { rainMillimetres: 25.4 },
+    });
+    expect(readWeather({ min: '-3', max: '4', rain: '' }, 'metric')).toEqual({
+      kind: 'read',
+      weather: { minCelsius: -3, maxCelsius: 4 },
+    });
+  });
+
+  it('says what is wrong with each field', () => {
+    const read = readWeather({ min: '', max: '99', rain: 'much' }, 'metric');
+    expect(read.kind === 'refused' && Object.keys(read.problems).sort()).toEqual(['max', 'min', 'rain']);
+    expect(readWeather({ min: '20', max: '10', rain: '' }, 'metric')).toMatchObject({
+      problems: { max: expect.stringContaining('colder') as string },
+    });
+  });
+});
+
+describe('a place as typed', () => {
+  it('needs a name and a latitude with a sunset every day', () => {
+    expect(readPlace(' Quay ', '-33,5')).toEqual({
+      kind: 'read',
+      gardenName: 'Quay',
+      latitudeDegrees: -33.5,
+    });
+    expect(readPlace('', '80')).toMatchObject({
+      kind: 'refused',
+      problems: { name: expect.stringContaining('name') as string },
+    });
+    expect(readPlace('Quay', ' ')).toMatchObject({
+      problems: { latitude: expect.stringContaining('66') as string },
+    });
   });
 });

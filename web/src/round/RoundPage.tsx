@@ -149,6 +149,19 @@ export default function RoundPage() {
   if (bags.length === 0 && unreadable.length === 0) return <NoBags title={dayAndTime(now)} />;
   const carried = stops.filter((s) => s.status.kind === 'look' || s.status.kind === 'drink');
   const carryLitres = carried.reduce((sum, s) => sum + likelyDrink(s), 0);
+  const list = (
+    <>
+      <StopList stops={stops} currentId={bag?.container.id} />
+      <Suspense>
+        <WeatherCard />
+      </Suspense>
+      <LaterList
+        bags={bags}
+        laterIds={plan?.later.map((l) => l.containerId) ?? []}
+        walkIds={walk?.containerIds ?? []}
+      />
+    </>
+  );
   return (
     <Page
       title={dayAndTime(now)}
@@ -170,19 +183,7 @@ export default function RoundPage() {
           '@media (min-width: 1100px)': { gridTemplateColumns: '264px minmax(0, 1fr) 384px' },
         }}
       >
-        {isWide && (
-          <Box>
-            <StopList stops={stops} currentId={bag?.container.id} />
-            <Suspense>
-              <WeatherCard />
-            </Suspense>
-            <LaterList
-              bags={bags}
-              laterIds={plan?.later.map((l) => l.containerId) ?? []}
-              walkIds={walk?.containerIds ?? []}
-            />
-          </Box>
-        )}
+        {isWide && <Box>{list}</Box>}
         {bag && status ? (
           <>
             <Box
@@ -258,15 +259,7 @@ export default function RoundPage() {
             <Typography variant="h2" sx={{ marginBlock: 1 }}>
               This round
             </Typography>
-            <StopList stops={stops} currentId={bag?.container.id} />
-            <Suspense>
-              <WeatherCard />
-            </Suspense>
-            <LaterList
-              bags={bags}
-              laterIds={plan?.later.map((l) => l.containerId) ?? []}
-              walkIds={walk?.containerIds ?? []}
-            />
+            {list}
           </Box>
         )}
       </Box>

@@ -2,7 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { addDays, dayOf } from '@rundel/core/climate';
 import { useState, type FormEvent } from 'react';
 import { AmountField } from '../parts/AmountField.tsx';
-import { readAmount } from '../parts/amount-text.ts';
+import { readWeather } from '../parts/weather-texts.ts';
 import { useGarden, useShown } from '../store/index.ts';
 
 /** Two numbers for a day: asked for yesterday and today while nobody has given them. */
@@ -18,24 +18,15 @@ export default function WeatherCard() {
   const words = day === today ? 'today' : 'yesterday';
   const submit = async (event: FormEvent) => {
     event.preventDefault();
-    const rule = { purpose: 'temperature', system: shown.system } as const;
-    const min = readAmount(texts.min, { ...rule, low: -40, high: 45 });
-    const max = readAmount(texts.max, { ...rule, low: -30, high: 55 });
-    if (min.kind !== 'given' || max.kind !== 'given') {
-      return setProblems({
-        ...(min.kind === 'refused' ? { min: min.problem } : {}),
-        ...(max.kind === 'refused' ? { max: max.problem } : {}),
-      });
-    }
-    if (min.inner > max.inner) return setProblems({ max: 'The warmest cannot be colder than the coldest.' });
+    const read = readWeather({ ...texts, rain: '' }, shown.system);
+    if (read.kind === 'refused') return setProblems(read.problems);
     await record(
       [
         {
           kind: 'weather',
           at: clock.now(),
           day,
-          minCelsius: min.inner,
-          maxCelsius: max.inner,
+          ...read.weather,
           source: 'typed',
         },
       ],

@@ -1,8 +1,8 @@
 import type { Draft } from '@rundel/core/diary';
 import { useState } from 'react';
 import { AmountField } from '../parts/AmountField.tsx';
-import { readAmount } from '../parts/amount-text.ts';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
+import { readWeather } from '../parts/weather-texts.ts';
 import { shortDay } from '../parts/words.ts';
 import { useGarden, useShown } from '../store/index.ts';
 
@@ -19,25 +19,14 @@ export function DayDialog({ day, onClose }: { readonly day: string; onClose(): v
   });
   const [problems, setProblems] = useState<Partial<typeof texts>>({});
   const submit = async () => {
-    const { system } = shown;
-    const min = readAmount(texts.min, { purpose: 'temperature', system, low: -40, high: 45 });
-    const max = readAmount(texts.max, { purpose: 'temperature', system, low: -30, high: 55 });
-    const rain = readAmount(texts.rain, { purpose: 'rain', system, low: 0, high: 500, isOptional: true });
-    const found = {
-      ...(min.kind === 'refused' ? { min: min.problem } : {}),
-      ...(max.kind === 'refused' ? { max: max.problem } : {}),
-      ...(rain.kind === 'refused' ? { rain: rain.problem } : {}),
-    };
-    if (min.kind !== 'given' || max.kind !== 'given' || rain.kind === 'refused') return setProblems(found);
-    if (min.inner > max.inner) return setProblems({ max: 'The warmest cannot be colder than the coldest.' });
+    const read = readWeather(texts, shown.system);
+    if (read.kind === 'refused') return setProblems(read.problems);
     const draft: Draft = {
       kind: 'weather',
       at: clock.now(),
       day,
-      minCelsius: min.inner,
-      maxCelsius: max.inner,
+      ...read.weather,
       source: 'typed',
-      ...(rain.kind === 'given' ? { rainMillimetres: rain.inner } : {}),
       ...(before ? { replaces: before.id } : {}),
     };
     await record([draft], `weather of ${shortDay(day)}`);

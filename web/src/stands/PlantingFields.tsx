@@ -1,9 +1,9 @@
 import { Box, MenuItem, TextField } from '@mui/material';
-import { cropOf, CROPS } from '@rundel/core/crops';
+import { cropOf } from '@rundel/core/crops';
 import { dayOf } from '@rundel/core/climate';
-import { DEPTH_SCHOOLS } from '@rundel/core/planting';
 import { Controller, useFormContext, useWatch } from 'react-hook-form';
 import { AmountField } from '../parts/AmountField.tsx';
+import { CROP_CHOICES, SCHOOL_CHOICES, schoolWords } from '../parts/choices.tsx';
 import { DayField } from '../parts/DayField.tsx';
 import { useGarden, useShown } from '../store/index.ts';
 import type { PlantingFormValues } from './planting-form.ts';
@@ -31,11 +31,7 @@ export function PlantingFields({ isDayOptional }: { readonly isDayOptional: bool
           control={control}
           render={({ field }) => (
             <TextField select label="Crop" {...field} onChange={(e) => chooseCrop(e.target.value)}>
-              {CROPS.map((each) => (
-                <MenuItem key={each.id} value={each.id}>
-                  {each.name}
-                </MenuItem>
-              ))}
+              {CROP_CHOICES}
             </TextField>
           )}
         />
@@ -130,17 +126,8 @@ export function PlantingFields({ isDayOptional }: { readonly isDayOptional: bool
               name="schoolId"
               control={control}
               render={({ field }) => (
-                <TextField
-                  select
-                  label="How deep"
-                  {...field}
-                  helperText={DEPTH_SCHOOLS.find((s) => s.id === field.value)?.words}
-                >
-                  {DEPTH_SCHOOLS.map((school) => (
-                    <MenuItem key={school.id} value={school.id}>
-                      {school.name}
-                    </MenuItem>
-                  ))}
+                <TextField select label="How deep" {...field} helperText={schoolWords(field.value)}>
+                  {SCHOOL_CHOICES}
                 </TextField>
               )}
             />

@@ -1,0 +1,34 @@
+import { MenuItem } from '@mui/material';
+import { CROPS } from '@rundel/core/crops';
+import { DEPTH_SCHOOLS } from '@rundel/core/planting';
+
+/** Choices that several forms offer, as the items of a select. */
+
+export const UNIT_CHOICES = [
+  <MenuItem key="metric" value="metric">
+    Metric: litres, cm, kg, °C
+  </MenuItem>,
+  <MenuItem key="us" value="us">
+    US: gallons, inches, lb, °F
+  </MenuItem>,
+  <MenuItem key="uk" value="uk">
+    UK: imperial gallons, inches, lb, °C
+  </MenuItem>,
+];
+
+export const SCHOOL_CHOICES = DEPTH_SCHOOLS.map((school) => (
+  <MenuItem key={school.id} value={school.id}>
+    {school.name}
+  </MenuItem>
+));
+
+/** What a school of depth says, in its own words. */
+export function schoolWords(id: string): string | undefined {
+  return DEPTH_SCHOOLS.find((school) => school.id === id)?.words;
+}
+
+export const CROP_CHOICES = CROPS.map((crop) => (
+  <MenuItem key={crop.id} value={crop.id}>
+    {crop.name}
+  </MenuItem>
+));
