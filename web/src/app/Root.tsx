@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
-import { Outlet, useNavigate } from 'react-router';
+import { Outlet, ScrollRestoration, useNavigate } from 'react-router';
 import {
   GardenProvider,
   rememberedGarden,
@@ -62,6 +62,7 @@ export function Root() {
       return (
         <LookProvider value={lookValue}>
           <GardenProvider open={state.open}>
+            <ScrollRestoration />
             <Shell which={which} onChange={change}>
               <Suspense fallback={<Waiting words="One moment…" />}>
                 <Outlet />

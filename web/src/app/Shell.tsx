@@ -9,8 +9,8 @@ import {
 } from '@tabler/icons-react';
 import { dayOf, addDays } from '@rundel/core/climate';
 import { momentAt } from '@rundel/core/bag-state';
-import { lazy, Suspense, useEffect, useRef, useState, type ReactNode } from 'react';
-import { NavLink, useLocation, useNavigate } from 'react-router';
+import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
+import { NavLink, useNavigate } from 'react-router';
 import { useGarden, type Which } from '../store/index.ts';
 
 const GardenMenuItems = lazy(() => import('./GardenMenuItems.tsx'));
@@ -33,10 +33,7 @@ export function Shell({
   onChange(next: Which): void;
   readonly children: ReactNode;
 }) {
-  const { pathname } = useLocation();
-  const main = useRef<HTMLElement>(null);
   const navigate = useNavigate();
-  const place = pathname.split('/')[1];
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const isTyping = (event.target as HTMLElement).closest('input, textarea, select, [contenteditable]');
@@ -47,10 +44,6 @@ export function Shell({
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);
   }, [navigate]);
-  useEffect(() => {
-    main.current?.scrollTo(0, 0);
-    scrollTo(0, 0);
-  }, [place]);
   return (
     <Box
       sx={{
@@ -141,7 +134,6 @@ export function Shell({
       <Box
         component="main"
         id="main"
-        ref={main}
         tabIndex={-1}
         sx={{ minWidth: 0, paddingBlockEnd: { xs: '76px', md: 2 }, outline: 'none' }}
       >

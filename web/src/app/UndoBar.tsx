@@ -38,7 +38,7 @@ export default function UndoBar() {
           </Button>
         ) : undefined
       }
-      sx={{ top: { xs: '4px !important', md: 'auto' }, marginInlineStart: { md: '104px' } }}
+      sx={isPhone ? { top: 4, bottom: 'auto' } : { top: 'auto', bottom: 20, left: 116 }}
       slotProps={{
         content: {
           sx: {

@@ -54,3 +54,10 @@ export function expectation(
   const more = thirstWords(useMultiplier.likely);
   return { strong, rest: more ? `${used}; it takes ${more}.` : `${used}, as is usual for its kind.` };
 }
+
+/** When a bag wants its next look: "now", "tomorrow morning", "in a week or more". A bag never looked at wants it now. */
+export function nextLookWords(water: NonNullable<Bag['water']>, now: string): string {
+  const { nextLook } = water.ahead;
+  if (nextLook.kind === 'now' || !water.hasBeenLookedAt) return 'now';
+  return nextLook.kind === 'at' ? whenWords(nextLook.at, now) : 'in a week or more';
+}

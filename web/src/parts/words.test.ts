@@ -26,7 +26,7 @@ describe('times as a person says them', () => {
   });
 
   it.each([
-    [undefined, 'more than a week'],
+    [undefined, 'over a week'],
     [0, 'none'],
     [17.2, '17 h'],
     [50, '2 days'],

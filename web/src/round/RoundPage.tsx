@@ -4,6 +4,7 @@ import { expectedGrades, planRound } from '@rundel/core/round';
 import type { Look } from '@rundel/core/water';
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { nextLookWords } from '../parts/bag-words.ts';
 import { Caution } from '../parts/Caution.tsx';
 import { Page } from '../parts/Page.tsx';
 import { dayAndTime, fillsWords, whenWords } from '../parts/words.ts';
@@ -49,16 +50,15 @@ export default function RoundPage() {
   const bag = asked ?? firstOpen;
   const status = useMemo(() => bag && statusOf(bag, walk, live, measure), [bag, live, measure, walk]);
 
-  // the next stop begins at its top, and its name is what a screen reader reads first
+  // the name of the next stop is what a screen reader reads first
   const shownId = useRef<string>(undefined);
   const bagId = bag?.container.id;
   useEffect(() => {
     if (shownId.current !== undefined && bagId !== undefined && shownId.current !== bagId) {
-      if (isPhone) scrollTo(0, 0);
       document.getElementById(STOP_HEAD_ID)?.focus({ preventScroll: true });
     }
     shownId.current = bagId;
-  }, [bagId, isPhone]);
+  }, [bagId]);
 
   const goOn = useCallback(
     (from: Bag | undefined, by: 1 | -1 = 1, isOpenOnly = true) => {
@@ -80,7 +80,8 @@ export default function RoundPage() {
         [{ kind: 'look', at: clock.now(), containerId: bag.container.id, look: seen }],
         `look at ${bag.container.label}`,
       );
-      if (!containerId) void navigate(`/round/${bag.container.id}`, { replace: true });
+      if (!containerId)
+        void navigate(`/round/${bag.container.id}`, { replace: true, preventScrollReset: true });
     },
     [bag, clock, containerId, navigate, record],
   );
@@ -376,7 +377,6 @@ function LaterList({
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
         {later.map((bag) => {
-          const next = bag.water?.ahead.nextLook;
           return (
             <Box
               component="li"
@@ -387,7 +387,7 @@ function LaterList({
                 {bag.container.label} {bag.name}
               </Link>
               <Box component="span" sx={{ color: 'text.secondary', textAlign: 'end', paddingBlock: '6px' }}>
-                {next?.kind === 'at' ? whenWords(next.at, clock.now()) : 'in a week or more'}
+                {bag.water ? nextLookWords(bag.water, clock.now()) : ''}
               </Box>
             </Box>
           );

@@ -4,8 +4,7 @@ import { expectedGrades } from '@rundel/core/round';
 import { FINGER_GRADES, LIFT_GRADES, type Look } from '@rundel/core/water';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { expectation, kindWords, titleOf } from '../parts/bag-words.ts';
-import { whenWords } from '../parts/words.ts';
+import { expectation, kindWords, nextLookWords, titleOf } from '../parts/bag-words.ts';
 import { BagElevation, BagSection, sceneOf } from '../section/index.ts';
 import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
 import { GradeButtons } from './GradeButtons.tsx';
@@ -240,13 +239,8 @@ function Answer({
   const felt = look
     ? (look.look.method === 'finger' ? FINGER_GRADES : LIFT_GRADES)[look.look.grade - 1]
     : undefined;
-  const next = bag.water?.ahead.nextLook;
-  const when =
-    !next || next.kind === 'now'
-      ? 'at the next round'
-      : next.kind === 'at'
-        ? whenWords(next.at, clock.now())
-        : 'in a week or more';
+  const next = bag.water ? nextLookWords(bag.water, clock.now()) : 'now';
+  const when = next === 'now' ? 'at the next round' : next;
   const had =
     status.drunkLitres > 0
       ? `It had ${shown.show(status.drunkLitres, 'drink')}.`

@@ -2,7 +2,7 @@ import { FINGER_GRADES, fingerGradeOf } from '@rundel/core/water';
 import { useMediaQuery } from '@mui/material';
 import { useMemo } from 'react';
 import type { Shown } from '../store/index.ts';
-import { layout, type Drawing } from './layout.ts';
+import { heightNeeded, layout, type Drawing } from './layout.ts';
 import type { Scene } from './scene.ts';
 import { SectionBody } from './SectionBody.tsx';
 
@@ -34,7 +34,7 @@ export function BagSection({
   scene,
   shown,
   width: wide = 420,
-  height = 560,
+  height: tall = 560,
   title,
 }: {
   readonly scene: Scene;
@@ -45,6 +45,8 @@ export function BagSection({
 }) {
   // on a phone the paper is narrower, so that its words stay as large as the rest
   const width = useMediaQuery('(max-width: 599px)') ? Math.min(wide, 350) : wide;
+  // a bag that lies flat needs less paper than one with a wire above it
+  const height = Math.min(tall, heightNeeded(scene, width, MARGIN));
   const drawing = useMemo(() => layout(scene, width, height, MARGIN), [scene, width, height]);
   const { px, py } = drawing;
   const { plants } = scene;

@@ -24,6 +24,15 @@ export interface Drawing {
   readonly halfAt: (z: number) => number;
 }
 
+/** Width to make room for, mm: a slim bag still has leaves beside it. */
+const widest = (scene: Scene) => Math.max(scene.halfWidest * 2, 260);
+
+/** Height of paper that a scene fills when its width decides the scale, px; room for a few labels at the least. */
+export function heightNeeded(scene: Scene, width: number, margin: Margin): number {
+  const scale = (width - margin.left - margin.right) / widest(scene);
+  return Math.max(230, scene.top * 1.04 * scale + margin.top + margin.bottom);
+}
+
 /** Lays a scene out on paper of a size: as large as it goes inside the margins, or at a scale that is given. */
 export function layout(
   scene: Scene,
@@ -33,8 +42,7 @@ export function layout(
   fixedScale?: number,
 ): Drawing {
   const room = { x: width - margin.left - margin.right, y: height - margin.top - margin.bottom };
-  const widest = Math.max(scene.halfWidest * 2, 260);
-  const scale = fixedScale ?? Math.min(room.y / Math.max(scene.top * 1.04, 300), room.x / widest);
+  const scale = fixedScale ?? Math.min(room.y / Math.max(scene.top * 1.04, 300), room.x / widest(scene));
   const middle = margin.left + room.x / 2;
   const px = (x: number) => middle + x * scale;
   const py = (z: number) => height - margin.bottom - z * scale;

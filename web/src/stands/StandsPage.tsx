@@ -16,9 +16,8 @@ import { IconPencil, IconPlus } from '@tabler/icons-react';
 import type { Stand } from '@rundel/core/garden';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { gradeSpan, kindWords } from '../parts/bag-words.ts';
+import { gradeSpan, kindWords, nextLookWords } from '../parts/bag-words.ts';
 import { Page, Panel } from '../parts/Page.tsx';
-import { whenWords } from '../parts/words.ts';
 import { BagElevation, sceneOf } from '../section/index.ts';
 import { standsInUse, useBags, useGarden, useShown, type Bag } from '../store/index.ts';
 import { StandDialog } from './StandDialog.tsx';
@@ -131,14 +130,14 @@ function StandRow({
 
 function BagTile({ bag }: { readonly bag: Bag }) {
   const { clock, garden } = useGarden();
-  const next = bag.water?.ahead.nextLook;
+  const next = bag.water && nextLookWords(bag.water, clock.now());
   const isEmpty = bag.occupants.length === 0;
   const share = isEmpty ? undefined : bag.water?.estimate.share;
   const scene = useMemo(
     () => sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings),
     [bag.body, bag.container, bag.occupants, clock, garden.settings, share],
   );
-  const isDue = !isEmpty && next?.kind === 'now';
+  const isDue = !isEmpty && next === 'now';
   return (
     <ButtonBase
       component={Link}
@@ -174,13 +173,7 @@ function BagTile({ bag }: { readonly bag: Bag }) {
           color: isDue ? 'var(--on-flower)' : 'text.secondary',
         }}
       >
-        {isEmpty || !next
-          ? ' '
-          : isDue
-            ? 'look now'
-            : next.kind === 'at'
-              ? `look ${whenWords(next.at, clock.now())}`
-              : 'look in a week'}
+        {isEmpty || !next ? ' ' : `look ${next}`}
       </Box>
     </ButtonBase>
   );
@@ -215,7 +208,7 @@ function BagTable({ bags }: { readonly bags: readonly Bag[] }) {
           {bags.map((bag) => {
             const { water } = bag;
             const isEmpty = bag.occupants.length === 0;
-            const next = water?.ahead.nextLook;
+            const next = water && nextLookWords(water, clock.now());
             const hours = water?.ahead.hoursToRefill;
             return (
               <TableRow key={bag.container.id}>
@@ -238,15 +231,7 @@ function BagTable({ bags }: { readonly bags: readonly Bag[] }) {
                     ? ''
                     : `${Math.round(hours.low ?? 0)} to ${hours.high === undefined ? 'over 200' : Math.round(hours.high)} h`}
                 </TableCell>
-                <TableCell>
-                  {isEmpty || !next
-                    ? ''
-                    : next.kind === 'now'
-                      ? 'now'
-                      : next.kind === 'at'
-                        ? whenWords(next.at, clock.now())
-                        : 'in a week'}
-                </TableCell>
+                <TableCell>{isEmpty || !next ? '' : next}</TableCell>
               </TableRow>
             );
           })}

@@ -1,6 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import { useMemo } from 'react';
-import { expectation, gradeSpan } from '../parts/bag-words.ts';
+import { expectation, gradeSpan, nextLookWords } from '../parts/bag-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { hoursWords, whenWords } from '../parts/words.ts';
 import { Worked, WorkedLines } from '../parts/Worked.tsx';
@@ -24,12 +24,7 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
   }
   const { estimate, ahead } = water;
   const { rest } = expectation(bag, shown, now);
-  const next =
-    ahead.nextLook.kind === 'now'
-      ? 'this round'
-      : ahead.nextLook.kind === 'at'
-        ? whenWords(ahead.nextLook.at, now)
-        : 'in a week or more';
+  const next = nextLookWords(water, now);
   const toRefill = ahead.hoursToRefill;
   const percent = (share: number) => Math.round(share * 100);
   return (
@@ -51,7 +46,11 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
         />
         <Big
           number={hoursWords(toRefill.likely)}
-          words={`until it wants water; ${hoursWords(toRefill.low)} to ${hoursWords(toRefill.high)}`}
+          words={
+            toRefill.low === undefined
+              ? 'until it wants water'
+              : `until it wants water; ${hoursWords(toRefill.low)} to ${hoursWords(toRefill.high)}`
+          }
         />
         <Big
           number={`× ${estimate.useMultiplier.likely.toFixed(1)}`}
