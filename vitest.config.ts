@@ -3,6 +3,8 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    // the store's tests parse hundreds of entries against a database in memory; two busy cores need time
+    testTimeout: 20_000,
     include: ['{core,web,server}/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts'],
     exclude: ['**/node_modules/**', '**/dist/**'],
     setupFiles: [fileURLToPath(new URL('./scripts/vitest-setup.ts', import.meta.url))],

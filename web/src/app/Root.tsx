@@ -24,8 +24,6 @@ export function Root() {
     rememberGarden(asked);
     return asked;
   });
-  const state = useGardenState(which);
-  const look = useLook();
   const change = useCallback(
     (next: Which) => {
       rememberGarden(next);
@@ -34,6 +32,13 @@ export function Root() {
     },
     [navigate],
   );
+  // each garden has a component of its own, so that undo never reaches from one into the other
+  return <OpenedGarden key={which} which={which} onChange={change} />;
+}
+
+function OpenedGarden({ which, onChange: change }: { readonly which: Which; onChange(next: Which): void }) {
+  const state = useGardenState(which);
+  const look = useLook();
   const lookValue = useMemo(
     () => ({ choice: look.choice, look: look.look, choose: look.choose }),
     [look.choice, look.choose, look.look],

@@ -25,7 +25,7 @@ import { download } from './download.ts';
 
 /** Save, open, merge, clear; the bin; and what could not be read. */
 export default function FilesPage() {
-  const { garden, clock, setAside, which } = useGarden();
+  const { garden, clock, setAside, which, restartDemo } = useGarden();
   const [problem, setProblem] = useState<string>();
   const [opened, setOpened] = useState<{ name: string; reading: FileReading & { kind: 'readable' } }>();
   const [isClearing, setClearing] = useState(false);
@@ -77,6 +77,7 @@ export default function FilesPage() {
           <FileButton accept=".json,application/json" onFile={(file) => void open(file)} variant="outlined">
             Open a file
           </FileButton>
+          {which === 'demo' && <Button onClick={() => void restartDemo()}>Begin the demo anew</Button>}
           <Button onClick={() => setClearing(true)} sx={{ color: 'error.main' }}>
             Clear everything here
           </Button>

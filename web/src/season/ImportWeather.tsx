@@ -18,49 +18,13 @@ import {
   TextField,
   Typography,
 } from '@mui/material';
-import {
-  dayOf,
-  guessColumns,
-  readWeatherTable,
-  type ColumnMapping,
-  type WeatherRow,
-} from '@rundel/core/climate';
+import { dayOf, readWeatherTable, type ColumnMapping, type WeatherRow } from '@rundel/core/climate';
 import type { Draft } from '@rundel/core/diary';
-import Papa from 'papaparse';
 import { useEffect, useMemo, useState } from 'react';
-import * as z from '@rundel/core/schema';
 import { FileButton } from '../parts/FileButton.tsx';
 import { shortDay } from '../parts/words.ts';
 import { useGarden, useShown } from '../store/index.ts';
-
-const mappingSchema = z.object({
-  date: z.string(),
-  dateOrder: z.enum(['ymd', 'dmy', 'mdy']),
-  min: z.string(),
-  max: z.string(),
-  rain: z.string().optional(),
-  temperature: z.enum(['celsius', 'fahrenheit']),
-  rainUnit: z.enum(['millimetre', 'inch']),
-});
-
-interface CsvTable {
-  readonly name: string;
-  readonly headings: readonly string[];
-  readonly rows: readonly Record<string, string>[];
-}
-
-/** A CSV as a table, or what is wrong with it. */
-function readCsv(name: string, text: string): CsvTable | { readonly problem: string } {
-  const parsed = Papa.parse<Record<string, string>>(text.trim(), { header: true, skipEmptyLines: 'greedy' });
-  const headings = (parsed.meta.fields ?? []).filter((heading) => heading !== '');
-  if (headings.length < 3) {
-    return {
-      problem: `"${name}" does not look like a table with a date and two temperatures: I found ${headings.length} ${headings.length === 1 ? 'column' : 'columns'}.`,
-    };
-  }
-  if (parsed.data.length === 0) return { problem: `"${name}" has headings but no rows.` };
-  return { name, headings, rows: parsed.data };
-}
+import { firstMapping, isWhole, mappingSchema, readCsv, sortDays, type CsvTable } from './weather-csv.ts';
 
 /** Reads daily weather from a CSV: columns mapped once and remembered, a preview, and only then stored. */
 export function ImportWeather({ onClose }: { onClose(): void }) {
@@ -271,47 +235,4 @@ function Preview({
       </TableBody>
     </Table>
   );
-}
-
-/** The remembered mapping if its columns are in this file, else a guess by the headings. */
-function firstMapping(headings: readonly string[], remembered: ColumnMapping | undefined): ColumnMapping {
-  if (remembered && [remembered.date, remembered.min, remembered.max].every((h) => headings.includes(h)))
-    return remembered;
-  const guess = guessColumns(headings);
-  return {
-    date: guess.date ?? '',
-    min: guess.min ?? '',
-    max: guess.max ?? '',
-    rain: guess.rain,
-    dateOrder: 'ymd',
-    temperature: 'celsius',
-    rainUnit: 'millimetre',
-  };
-}
-
-function isWhole(mapping: ColumnMapping): boolean {
-  return mapping.date !== '' && mapping.min !== '' && mapping.max !== '';
-}
-
-/** What of a file is new, the same, or at odds with what is here. */
-function sortDays(days: readonly WeatherRow[], live: ReturnType<typeof useGarden>['live'], today: string) {
-  const known = new Map(live.flatMap((e) => (e.kind === 'weather' ? [[e.day, e] as const] : [])));
-  const past = days.filter((row) => row.day <= today);
-  const isSame = (row: WeatherRow) => {
-    const here = known.get(row.day);
-    const near = (a: number | undefined, b: number | undefined) =>
-      a === b || (a !== undefined && b !== undefined && Math.abs(a - b) < 0.05);
-    return (
-      here !== undefined &&
-      near(here.minCelsius, row.minCelsius) &&
-      near(here.maxCelsius, row.maxCelsius) &&
-      near(here.rainMillimetres, row.rainMillimetres)
-    );
-  };
-  return {
-    fresh: past.filter((row) => !known.has(row.day)),
-    same: past.filter(isSame).length,
-    different: past.filter((row) => known.has(row.day) && !isSame(row)),
-    future: days.length - past.length,
-  };
 }

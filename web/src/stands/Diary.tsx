@@ -2,12 +2,13 @@ import { Box, Button, IconButton, Typography } from '@mui/material';
 import { IconPencil, IconTrash } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/climate';
 import type { Entry } from '@rundel/core/diary';
-import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { localDate, shortDay } from '../parts/words.ts';
-import { useGarden, useShown, type Shown } from '../store/index.ts';
+import { useGarden, useShown } from '../store/index.ts';
 import { CorrectDialog } from './CorrectDialog.tsx';
+import { entryWords } from './entry-words.ts';
+import { removedFrom, type Taken } from './removed.ts';
 
 const AT_FIRST = 12;
 
@@ -85,22 +86,6 @@ export function Diary({ containerId }: { readonly containerId: string }) {
   );
 }
 
-interface Taken {
-  readonly entry: Entry;
-  readonly tombId: string;
-}
-
-/** Entries of a container that a tombstone takes out of account, with the tombstone to remove to have them back. */
-function removedFrom(all: readonly Entry[], live: readonly Entry[], containerId: string): readonly Taken[] {
-  const counting = new Set(live.map((e) => e.id));
-  const gone = new Set(all.flatMap((e) => (e.kind === 'removed' ? [e.removes] : [])));
-  return all.flatMap((entry): Taken[] => {
-    if (counting.has(entry.id) || !('containerId' in entry) || entry.containerId !== containerId) return [];
-    const tomb = all.findLast((e) => e.kind === 'removed' && e.removes === entry.id && !gone.has(e.id));
-    return tomb ? [{ entry, tombId: tomb.id }] : [];
-  });
-}
-
 function Removed({ entries }: { readonly entries: readonly Taken[] }) {
   const { remove } = useGarden();
   const shown = useShown();
@@ -122,33 +107,4 @@ function Removed({ entries }: { readonly entries: readonly Taken[] }) {
       ))}
     </Box>
   );
-}
-
-/** An entry in a few words. */
-export function entryWords(entry: Entry, shown: Shown): string {
-  switch (entry.kind) {
-    case 'look': {
-      const names = entry.look.method === 'finger' ? FINGER_GRADES : LIFT_GRADES;
-      return `Look: ${names[entry.look.grade - 1] ?? '?'}${entry.look.method === 'lift' ? ' when lifted' : ''}`;
-    }
-    case 'drink':
-      return `Drink: ${shown.show(entry.litres, 'drink')}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
-    case 'planted':
-      return `Planted, ${shown.show(entry.seedling.stemMillimetres, 'height')} tall`;
-    case 'cleared':
-      return 'Cleared';
-    case 'picking': {
-      const parts = [
-        entry.kilograms === undefined ? '' : shown.show(entry.kilograms, 'crop'),
-        entry.count === undefined ? '' : `${entry.count} fruit`,
-      ];
-      return `Picked: ${parts.filter(Boolean).join(', ')}`;
-    }
-    case 'note':
-      return entry.text;
-    case 'weather':
-      return `Weather: ${shown.range(entry.minCelsius, entry.maxCelsius, 'temperature')}`;
-    case 'removed':
-      return 'Removed an entry';
-  }
 }

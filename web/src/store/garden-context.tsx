@@ -3,7 +3,7 @@ import { offsetMinutesOf } from '@rundel/core/climate';
 import { liveEntries, type Draft, type Entry } from '@rundel/core/diary';
 import type { Settings } from '@rundel/core/garden';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, use, useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
+import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { inverse, type Change } from './changes.ts';
 import { clockSetTo, realClock, type Clock } from './clock.ts';
 import { demoMoment, fetchDemo } from './demo.ts';
@@ -40,6 +40,8 @@ export interface OpenGarden {
   replaceGarden(next: Garden, words: string): Promise<void>;
   undo(): Promise<void>;
   redo(): Promise<void>;
+  /** Puts the demo back to its first evening, whatever was done in it. */
+  restartDemo(): Promise<void>;
   /** Moves the demo's clock to a later moment; nothing else has a clock to move. */
   moveDemoTo(moment: string): Promise<void>;
   readonly lastChange: LastChange | undefined;
@@ -90,7 +92,7 @@ async function loadGarden(store: GardenStore, which: Which): Promise<Loaded | nu
   }
   const garden = found?.garden ?? demo?.garden;
   if (!garden) return null;
-  const start = (await store.readNote('demoStart')) as string;
+  const start = String((await store.readNote('demoStart')) ?? garden.settings.changedAt);
   const movedTo = (await store.readNote('demoMoment')) as string | undefined;
   const clock = clockSetTo(demoMoment(start, movedTo, garden), offsetMinutesOf(start));
   return { garden, setAside: found?.setAside ?? [], clock };
@@ -116,6 +118,14 @@ export function useGardenState(which: Which): GardenState {
       client.setQueryData<Loaded | null>(key, (loaded) => (loaded ? change(loaded) : loaded)),
     [client, key],
   );
+  // another tab with the same garden hears of each write and reads again
+  const others = useRef<BroadcastChannel>(undefined);
+  useEffect(() => {
+    const channel = new BroadcastChannel(store.name);
+    channel.onmessage = () => void client.invalidateQueries({ queryKey: key });
+    others.current = channel;
+    return () => channel.close();
+  }, [client, key, store]);
   const say = useCallback((words: string, canUndo: boolean) => {
     setLastChange((last) => ({ words, canUndo, number: (last?.number ?? 0) + 1 }));
   }, []);
@@ -125,6 +135,7 @@ export function useGardenState(which: Which): GardenState {
       if (change.records.length === 0) await store.append(change.entries);
       else await store.write(change.records, change.entries);
       patch((loaded) => ({ ...loaded, garden: withChange(loaded.garden, change) }));
+      others.current?.postMessage('changed');
     },
     [patch, store],
   );
@@ -152,6 +163,7 @@ export function useGardenState(which: Which): GardenState {
     const replace = async (next: Garden) => {
       await store.replace(next);
       patch((now) => ({ ...now, garden: next, setAside: [] }));
+      others.current?.postMessage('changed');
     };
     const step = async (from: Undoable[], to: Undoable[], words: (what: string) => string) => {
       const last = from.pop();
@@ -189,6 +201,7 @@ export function useGardenState(which: Which): GardenState {
       async saveSettings(settings) {
         const saved = await store.writeSettings({ ...settings, changedAt: clock.now() });
         patch((now) => ({ ...now, garden: { ...now.garden, settings: saved } }));
+        others.current?.postMessage('changed');
       },
       async replaceGarden(next, words) {
         await replace(next);
@@ -198,6 +211,15 @@ export function useGardenState(which: Which): GardenState {
       },
       undo: () => step(done.current, undone.current, (what) => `Undone: ${what}`),
       redo: () => step(undone.current, done.current, (what) => `Done again: ${what}`),
+      async restartDemo() {
+        const demo = await fetchDemo();
+        await store.writeNote('demoMoment', demo.savedAt);
+        await replace(demo.garden);
+        patch((now) => ({ ...now, clock: clockSetTo(demo.savedAt, clock.offsetMinutes) }));
+        done.current = [];
+        undone.current = [];
+        say('The demo begins anew.', false);
+      },
       async moveDemoTo(moment) {
         await store.writeNote('demoMoment', moment);
         patch((now) => ({ ...now, clock: clockSetTo(moment, clock.offsetMinutes) }));

@@ -75,20 +75,12 @@ export class GardenStore {
   async replace(garden: Garden): Promise<void> {
     await this.guarded(() =>
       this.db.transaction('rw', [...RECORD_TABLES, 'entries', 'settings', 'device'], async () => {
-        for (const table of [...RECORD_TABLES, 'entries', 'device']) await this.db.table(table).clear();
+        for (const table of [...RECORD_TABLES, 'entries']) await this.db.table(table).clear();
+        // a walk names bags of the garden that was; what else this device noted stays
+        await this.db.device.delete('walk');
         for (const table of RECORD_TABLES) await this.db.table(table).bulkAdd([...garden[table]]);
         await this.db.entries.bulkAdd([...garden.entries]);
         await this.db.settings.put({ ...garden.settings, id: 'settings' });
-      }),
-    );
-  }
-
-  /** Empties the garden; the next load finds none. */
-  async clear(): Promise<void> {
-    await this.guarded(() =>
-      this.db.transaction('rw', [...RECORD_TABLES, 'entries', 'settings', 'device'], async () => {
-        for (const table of [...RECORD_TABLES, 'entries', 'settings', 'device'])
-          await this.db.table(table).clear();
       }),
     );
   }

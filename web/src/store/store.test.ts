@@ -79,14 +79,16 @@ describe('a garden in the browser', () => {
     db.close();
   });
 
-  it('keeps notes of the device, and is empty after clearing', async () => {
+  it('keeps notes of the device, but for a walk through a garden that has been replaced', async () => {
     const store = freshStore();
     await store.replace(demo);
     await store.writeNote('walk', { startedAt: NOW });
+    await store.writeNote('demoStart', NOW);
     expect(await store.readNote('walk')).toEqual({ startedAt: NOW });
-    await store.clear();
-    expect(await store.load()).toBeUndefined();
+    await store.replace({ ...demo, entries: [] });
     expect(await store.readNote('walk')).toBeUndefined();
+    expect(await store.readNote('demoStart')).toBe(NOW);
+    expect((await store.load())?.garden.entries).toEqual([]);
   });
 });
 
