@@ -1,0 +1,159 @@
+import { bodyOf, occupantsOf, type BagBody, type Occupant } from '@rundel/core/bag-state';
+import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
+import { liveEntries } from '@rundel/core/diary';
+import type { Container } from '@rundel/core/garden';
+import { describe, expect, it } from 'vitest';
+import { imaginedOccupant } from './imagined.ts';
+import { heightNeeded, layout } from './layout.ts';
+import { plantingOf, sceneOf, type Scene } from './scene.ts';
+
+const garden = gannetSlip(3);
+const live = liveEntries(garden.entries);
+const settings = garden.settings;
+const MARGIN = { top: 20, bottom: 20, left: 70, right: 120 };
+const HALF = { low: 0.3, likely: 0.5, high: 0.7 };
+
+function bagOf(label: string): { container: Container; body: BagBody; occupants: readonly Occupant[] } {
+  const container = garden.containers.find((c) => c.label === label) as Container;
+  return { container, body: bodyOf(container, settings), occupants: occupantsOf(container, live, garden) };
+}
+
+function sceneFor(label: string, water: typeof HALF | undefined = HALF): Scene {
+  const { container, body, occupants } = bagOf(label);
+  return sceneOf(container, body, occupants, water, DEMO_EVENING, settings);
+}
+
+describe('the scene of a bag', () => {
+  it.each(garden.containers.map((c) => c.label))('bag %s hangs together', (label) => {
+    const scene = sceneFor(label);
+    const { body, occupants } = bagOf(label);
+    expect(scene.mixTop).toBe(body.fill.mixMillimetres);
+    expect(scene.mulchTop).toBeGreaterThanOrEqual(scene.mixTop);
+    expect(scene.mulchTop).toBeLessThanOrEqual(scene.heightMillimetres);
+    expect(scene.plants).toHaveLength(occupants.length);
+    expect(scene.top).toBeGreaterThanOrEqual(scene.support.heightMillimetres);
+    for (const plant of scene.plants) {
+      // the ball stays inside the mix and the plant inside the picture
+      expect(plant.buriedMillimetres + plant.ball.height).toBeLessThanOrEqual(scene.mixTop + 1e-6);
+      expect(scene.mixTop + plant.heightMillimetres).toBeLessThanOrEqual(scene.top + 1e-6);
+      expect(Math.abs(plant.x)).toBeLessThan(scene.halfWidest);
+    }
+  });
+
+  it('puts the water where its litres would stand: half the litres of a straight bag at half the mix', () => {
+    const scene = sceneFor('4');
+    expect(scene.water?.likely).toBeCloseTo(scene.mixTop / 2, 3);
+    // a bucket is narrower below: half of its litres stand above half its height
+    const bucket = sceneFor('9');
+    expect(bucket.water?.likely).toBeGreaterThan(bucket.mixTop / 2);
+  });
+
+  it('keeps the band in order and inside the mix', () => {
+    for (const share of [{ low: 0, likely: 0, high: 0 }, HALF, { low: 0.9, likely: 1, high: 1 }]) {
+      const { water, mixTop } = sceneFor('1', share);
+      expect(water?.low).toBeLessThanOrEqual(water?.likely ?? -1);
+      expect(water?.likely).toBeLessThanOrEqual(water?.high ?? -1);
+      expect(water?.high).toBeLessThanOrEqual(mixTop + 1e-6);
+    }
+  });
+
+  it('has no water when none is given', () => {
+    const { container, body, occupants } = bagOf('5');
+    expect(sceneOf(container, body, occupants, undefined, DEMO_EVENING, settings).water).toBeUndefined();
+  });
+
+  it('spreads several plants along a pillow bag, evenly about its middle', () => {
+    const xs = sceneFor('1').plants.map((p) => p.x);
+    expect(xs).toHaveLength(3);
+    expect(xs[1]).toBeCloseTo(0, 9);
+    expect((xs[0] ?? 0) + (xs[2] ?? 0)).toBeCloseTo(0, 9);
+  });
+
+  it('gives a plant the same look every time, and two plants different ones', () => {
+    expect(sceneFor('1')).toEqual(sceneFor('1'));
+    const seeds = sceneFor('1').plants.map((p) => p.seed);
+    expect(new Set(seeds).size).toBe(3);
+  });
+
+  it('lets a plant grow with its days', () => {
+    const { container, body, occupants } = bagOf('7');
+    const on = (day: string) =>
+      sceneOf(container, body, occupants, HALF, `${day}T12:00:00.000+01:00`, settings).plants[0]
+        ?.heightMillimetres ?? 0;
+    expect(on('2026-05-27')).toBeLessThan(on('2026-06-27'));
+    expect(on('2026-06-27')).toBeLessThan(on('2026-07-27'));
+  });
+});
+
+describe('how a plant was put in', () => {
+  it('is as the school would have it, unless a depth was recorded', () => {
+    const { body, occupants } = bagOf('7');
+    const occupant = occupants[0] as Occupant;
+    const bySchool = plantingOf(occupant, body, settings.depthSchoolId);
+    expect(bySchool?.limit).toBe('bag');
+    const recorded = { ...occupant, planted: { ...occupant.planted, buriedMillimetres: 40 } };
+    const own = plantingOf(recorded, body, settings.depthSchoolId);
+    expect(own?.buriedMillimetres).toBe(40);
+    expect(own?.aboveMillimetres).toBe(occupant.planted.seedling.stemMillimetres - 40);
+  });
+
+  it('keeps a grafted plant’s union above the mix in the drawing', () => {
+    for (const plant of sceneFor('2').plants) {
+      expect(plant.graftMillimetres).toBe(60);
+      expect(plant.buriedMillimetres).toBeLessThan(60);
+    }
+  });
+
+  it('can be imagined before it is done', () => {
+    const planting = {
+      cropId: 'pepper',
+      habitId: 'bush',
+      varietyName: 'trial',
+      plantedOn: undefined,
+      seedling: { stemMillimetres: 200, ballMillimetres: 80 },
+      schoolId: undefined,
+    };
+    const occupant = imaginedOccupant(planting, 'stn_abcdef', 0, DEMO_EVENING);
+    expect(occupant.plantedOn).toBe('2026-07-16');
+    expect(plantingOf(occupant, bagOf('5').body, 'first-leaves')?.buriedMillimetres).toBe(0);
+  });
+});
+
+describe('the scene on paper', () => {
+  it('is one scale both ways, with heights upwards', () => {
+    const drawing = layout(sceneFor('5'), 420, 560, MARGIN);
+    expect(drawing.px(100) - drawing.px(0)).toBeCloseTo(100 * drawing.scale, 9);
+    expect(drawing.py(0) - drawing.py(100)).toBeCloseTo(100 * drawing.scale, 9);
+    expect(drawing.py(0)).toBe(560 - MARGIN.bottom);
+  });
+
+  it.each(garden.containers.map((c) => c.label))('bag %s fits inside its margins', (label) => {
+    const scene = sceneFor(label);
+    for (const [width, height] of [
+      [420, 560],
+      [350, 410],
+    ] as const) {
+      const drawing = layout(scene, width, height, MARGIN);
+      expect(drawing.py(scene.top)).toBeGreaterThanOrEqual(MARGIN.top - 1e-6);
+      expect(drawing.px(-scene.halfWidest)).toBeGreaterThanOrEqual(MARGIN.left - 1e-6);
+      expect(drawing.px(scene.halfWidest)).toBeLessThanOrEqual(width - MARGIN.right + 1e-6);
+    }
+  });
+
+  it('neighbours share a scale when one is given', () => {
+    const scales = ['1', '5', '9'].map((label) => layout(sceneFor(label), 200, 300, MARGIN, 0.125).scale);
+    expect(scales).toEqual([0.125, 0.125, 0.125]);
+  });
+
+  it('asks for no more paper than a flat bag fills', () => {
+    const flat = sceneFor('1');
+    const low = { ...flat, top: 400, support: { kind: 'none', heightMillimetres: 0 } as const };
+    expect(heightNeeded(low, 420, MARGIN)).toBeLessThan(heightNeeded(flat, 420, MARGIN));
+    expect(heightNeeded(low, 420, MARGIN)).toBeGreaterThanOrEqual(230);
+  });
+
+  it('the walls of film close over the top, those of fabric do not', () => {
+    expect(layout(sceneFor('1'), 420, 560, MARGIN).wall).toMatch(/Z$/);
+    expect(layout(sceneFor('5'), 420, 560, MARGIN).wall).not.toMatch(/Z$/);
+  });
+});

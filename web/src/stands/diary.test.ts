@@ -1,0 +1,83 @@
+import type { Entry } from '@rundel/core/diary';
+import { liveEntries } from '@rundel/core/diary';
+import { describe, expect, it } from 'vitest';
+import { shownIn } from '../store/shown.ts';
+import { entryWords } from './entry-words.ts';
+import { removedFrom } from './removed.ts';
+
+const base = { at: '2026-07-16T18:00:00.000+01:00', recordedAt: '2026-07-16T18:00:00.000+01:00' };
+const inBag = { ...base, containerId: 'con_abcdef' };
+const look: Entry = { ...inBag, id: 'ent_look001', kind: 'look', look: { method: 'finger', grade: 2 } };
+const gone = (id: string, removes: string): Entry => ({ ...base, id, kind: 'removed', removes });
+
+describe('what was removed', () => {
+  const removed = (entries: readonly Entry[]) => removedFrom(entries, liveEntries(entries), 'con_abcdef');
+
+  it('is offered with the tombstone that must go', () => {
+    const tomb = gone('ent_tomb001', look.id);
+    expect(removed([look, tomb])).toEqual([{ entry: look, tombId: tomb.id }]);
+  });
+
+  it('is not offered once it is back, nor in another bag', () => {
+    const tomb = gone('ent_tomb001', look.id);
+    expect(removed([look, tomb, gone('ent_tomb002', tomb.id)])).toEqual([]);
+    expect(removedFrom([look, tomb], [], 'con_other1')).toEqual([]);
+  });
+
+  it('does not hold what was corrected: that is not gone', () => {
+    const better: Entry = { ...look, id: 'ent_look002', replaces: look.id };
+    expect(removed([look, better])).toEqual([]);
+  });
+});
+
+describe('an entry in words', () => {
+  const metric = shownIn('metric');
+  it.each<[Entry, string]>([
+    [look, 'Look: dry'],
+    [
+      { ...inBag, id: 'ent_lift001', kind: 'look', look: { method: 'lift', grade: 3 } },
+      'Look: heavy when lifted',
+    ],
+    [
+      { ...inBag, id: 'ent_drink01', kind: 'drink', litres: 6.75, isMeasured: true, ranThrough: true },
+      'Drink: 6.8\u00a0L, ran through',
+    ],
+    [
+      { ...inBag, id: 'ent_drink02', kind: 'drink', litres: 2, isMeasured: false, ranThrough: false },
+      'Drink: 2\u00a0L, by eye',
+    ],
+    [
+      { ...inBag, id: 'ent_pick001', kind: 'picking', kilograms: 0.45, count: 3 },
+      'Picked: 450\u00a0g, 3 fruit',
+    ],
+    [{ ...inBag, id: 'ent_pick002', kind: 'picking', count: 3 }, 'Picked: 3 fruit'],
+    [{ ...inBag, id: 'ent_note001', kind: 'note', text: 'Leaves hung' }, 'Leaves hung'],
+    [
+      {
+        ...base,
+        id: 'ent_day0001',
+        kind: 'weather',
+        day: '2026-07-15',
+        minCelsius: 12,
+        maxCelsius: 29,
+        source: 'typed',
+      },
+      'Weather: 12 to 29\u00a0°C',
+    ],
+  ])('%#', (entry, words) => {
+    expect(entryWords(entry, metric)).toBe(words);
+  });
+
+  it('is in the grower’s units', () => {
+    const drink: Entry = {
+      ...inBag,
+      id: 'ent_drink01',
+      kind: 'drink',
+      litres: 3.785412,
+      isMeasured: true,
+      ranThrough: false,
+    };
+    expect(entryWords(drink, shownIn('us'))).toBe('Drink: 1\u00a0gal');
+    expect(entryWords({ ...drink, litres: 4.54609 }, shownIn('uk'))).toBe('Drink: 1\u00a0imp gal');
+  });
+});
