@@ -1,0 +1,280 @@
+import { expect, test } from '@playwright/test';
+import { addTomatoBag, openDemo, savedFile, startOwnGarden } from './garden.ts';
+
+test.describe('stands', () => {
+  test('a place is added, named, put under glass, and goes to the bin when it is empty', async ({ page }) => {
+    await startOwnGarden(page);
+    await page.goto('/stands');
+    await page.getByRole('button', { name: 'Add a place' }).click();
+    await page.getByRole('button', { name: 'Add it' }).click();
+    await expect(page.getByText('Give it a name.')).toBeVisible();
+    await page.getByLabel('Name').fill('Outside the door');
+    await page.getByRole('button', { name: 'Add it' }).click();
+    await expect(page.getByText('There is a place of this name already.')).toBeVisible();
+    await page.getByLabel('Name').fill('Glasshouse');
+    await page.getByLabel('Roof').click();
+    await page.getByRole('option', { name: 'Under glass or film' }).click();
+    await page.getByRole('button', { name: 'Add it' }).click();
+    await expect(page.getByRole('heading', { name: 'Glasshouse' })).toBeVisible();
+    await expect(page.getByText('under cover')).toBeVisible();
+    await page.getByRole('button', { name: 'Change Glasshouse' }).click();
+    await page.getByRole('button', { name: 'Put it in the bin' }).click();
+    await expect(page.getByRole('heading', { name: 'Glasshouse' })).toBeHidden();
+    await page.keyboard.press('Control+z');
+    await expect(page.getByRole('heading', { name: 'Glasshouse' })).toBeVisible();
+  });
+
+  test('the table says what the drawing says, and leads to the bag', async ({ page }) => {
+    await openDemo(page);
+    await page.goto('/stands');
+    await expect(page.getByText('look now').first()).toBeVisible({ timeout: 20_000 });
+    const due = await page.getByText('look now').count();
+    await page.getByRole('button', { name: 'Table' }).click();
+    await expect(page.getByRole('row')).toHaveCount(13);
+    await expect(page.getByRole('cell', { name: 'now', exact: true })).toHaveCount(due);
+    await page.getByRole('link', { name: '7', exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('7 · Lantern Drop');
+    await page.goBack();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Stands');
+  });
+
+  test('a bag like another is added with one number to give', async ({ page }) => {
+    await startOwnGarden(page);
+    await addTomatoBag(page);
+    await page.getByRole('button', { name: 'More' }).click();
+    await page.getByRole('menuitem', { name: 'Add another like it' }).click();
+    await expect(page.getByLabel('Size on the label')).toHaveValue('38 L');
+    await expect(page.getByLabel('Its number or name')).toHaveValue('2');
+    await page.getByLabel('Height of the plant').fill('25');
+    await page.getByRole('button', { name: 'Add the bag' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('2 · Tomato');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText('Bag 2 is in the bin')).toBeVisible();
+  });
+
+  test('an address that leads nowhere says so and leads back', async ({ page }) => {
+    await openDemo(page);
+    await page.goto('/stands/con_nothing1');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('No such bag');
+    await page.getByRole('link', { name: 'To the stands' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Stands');
+    await page.goto('/attic');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('There is nothing here');
+  });
+});
+
+test.describe('bench', () => {
+  test('a depth is worked out as it is typed, for another bag, school and graft', async ({ page }) => {
+    await openDemo(page);
+    await page.goto('/bench');
+    await page.getByLabel('Bag', { exact: true }).click();
+    await page.getByRole('option', { name: '6 · Lantern Drop' }).click();
+    await page.getByLabel('Height of the plant').fill('20 cm');
+    const advice = page.getByTestId('planting-advice');
+    await expect(advice).toContainText('bury 10 cm of the stem');
+    await page.getByLabel('Graft above the ball').fill('6 cm');
+    await expect(advice).toContainText('bury 3.5 cm of the stem');
+    await page.getByLabel('Graft above the ball').fill('30 cm');
+    await expect(page.getByText('The graft cannot be higher than the plant.')).toBeVisible();
+    await page.getByLabel('Graft above the ball').fill('');
+    await page.getByLabel('Crop').click();
+    await page.getByRole('option', { name: 'Aubergine' }).click();
+    await expect(advice).toContainText('Plant it level with its old surface');
+  });
+
+  test('a hose is measured with a bucket, and drinks are then proposed in seconds', async ({ page }) => {
+    await startOwnGarden(page);
+    await addTomatoBag(page);
+    await page.goto('/bench');
+    await page.getByRole('button', { name: 'Measure another' }).click();
+    await page.getByLabel('What is it?').click();
+    await page.getByRole('option', { name: 'Hose' }).click();
+    await page.getByLabel('Name').fill('yard hose');
+    await page.getByLabel('The bucket holds').fill('10 L');
+    await page.getByLabel('Seconds to fill it').fill('0');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByText('Seconds, from 1 to 3600.')).toBeVisible();
+    await page.getByLabel('Seconds to fill it').fill('40');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByText('250 mL a second')).toBeVisible();
+    await page.getByLabel('Propose drinks in').click();
+    await page.getByRole('option', { name: 'yard hose' }).click();
+    await page.goto('/round');
+    await page.getByRole('button', { name: /^dry / }).click();
+    await expect(page.getByRole('group', { name: 'Proposed drink' })).toContainText(/\d+ s of yard hose/);
+  });
+});
+
+test.describe('season', () => {
+  test('a day is typed over, with rain, and goes back with undo', async ({ page }) => {
+    await openDemo(page);
+    await page.goto('/season');
+    await page.getByRole('button', { name: 'Give the weather of 16 Jul' }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('Coldest').fill('16');
+    await dialog.getByLabel('Warmest').fill('31');
+    await dialog.getByLabel('Rain').fill('900');
+    await page.getByRole('button', { name: 'Note it' }).click();
+    await expect(page.getByText('900 mm cannot be right here', { exact: false })).toBeVisible();
+    await dialog.getByLabel('Rain').fill('2');
+    await page.getByRole('button', { name: 'Note it' }).click();
+    const row = page.getByRole('row', { name: /^16 Jul/ });
+    await expect(row).toContainText('31 °C');
+    await expect(row).toContainText('2 mm');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(row).toContainText('filled in');
+  });
+
+  test('the usual weather is the grower’s own when they type it, and the latitude’s again when they like', async ({
+    page,
+  }) => {
+    await openDemo(page);
+    await page.goto('/season');
+    await page.getByLabel('July day').fill('5');
+    await page.getByRole('button', { name: 'Keep these' }).click();
+    await expect(
+      page.getByText('July: the day cannot be colder than the night.', { exact: false }),
+    ).toBeVisible();
+    await page.getByLabel('July day').fill('27');
+    await page.getByRole('button', { name: 'Keep these' }).click();
+    await expect(page.getByText('Your own numbers.')).toBeVisible();
+    await expect(page.getByRole('row', { name: /^16 Jul/ })).toContainText('27 °C');
+    await page.getByRole('button', { name: 'Back to the latitude' }).click();
+    await expect(page.getByText('Worked out from 51° alone', { exact: false })).toBeVisible();
+  });
+});
+
+test.describe('tally', () => {
+  test('a picking is put in from here, counted without a weight, and said to be unweighed', async ({
+    page,
+  }) => {
+    await startOwnGarden(page);
+    await addTomatoBag(page);
+    await page.goto('/tally');
+    await expect(page.getByText('First, a picking')).toBeVisible();
+    await page.getByLabel('Picked from').click();
+    await page.getByRole('option', { name: '1 · Tomato' }).click();
+    await page.getByRole('button', { name: 'Put in the diary' }).click();
+    await expect(page.getByText('Give a weight, a count, or both.')).toBeVisible();
+    await page.getByLabel('How many').fill('2.5');
+    await page.getByRole('button', { name: 'Put in the diary' }).click();
+    await expect(page.getByText('A whole number of fruits, please.')).toBeVisible();
+    await page.getByLabel('How many').fill('5');
+    await page.getByRole('button', { name: 'Put in the diary' }).click();
+    await expect(page.getByRole('row', { name: /1 · Tomato/ })).toContainText('1 unweighed');
+  });
+});
+
+test.describe('files and settings', () => {
+  test('two copies are merged: entries of both, each once', async ({ page }) => {
+    await startOwnGarden(page);
+    await addTomatoBag(page);
+    await page.goto('/files');
+    const before = await savedFile(page);
+    await page.goto('/stands');
+    await page.getByRole('link', { name: /1 Tomato/ }).click();
+    await page.getByRole('button', { name: 'Note', exact: true }).click();
+    await page.getByLabel('What you saw or did').fill('Only here');
+    await page.getByRole('button', { name: 'Put in the diary' }).click();
+    const there = JSON.parse(before) as { entries: Record<string, unknown>[] };
+    const planted = there.entries[0] as { containerId: string; at: string };
+    there.entries.push({
+      id: 'ent_elsewhere1',
+      kind: 'note',
+      at: planted.at,
+      recordedAt: planted.at,
+      containerId: planted.containerId,
+      text: 'Only there',
+    });
+    await page.goto('/files');
+    for (let time = 0; time < 2; time++) {
+      await page.locator('input[type="file"]').setInputFiles({
+        name: 'phone.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(JSON.stringify(there)),
+      });
+      await page.getByRole('button', { name: 'Merge with what is here' }).click();
+      await expect(page.getByRole('heading', { level: 1 })).toHaveText('Stands');
+      await page.goto('/files');
+      await expect(page.getByText('1 bags and 3 diary entries')).toBeVisible();
+    }
+    await page.goto('/stands');
+    await page.getByRole('link', { name: /1 Tomato/ }).click();
+    await expect(page.getByText('Only here')).toBeVisible();
+    await expect(page.getByText('Only there')).toBeVisible();
+  });
+
+  test('the demo begins anew after whatever was done in it', async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('button', { name: 'To the next morning' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Friday morning');
+    await page.goto('/files');
+    await page.getByRole('button', { name: 'Clear everything here' }).click();
+    await page.getByRole('button', { name: 'Clear it' }).click();
+    await expect(page.getByText('First, a bag')).toBeVisible();
+    await page.reload();
+    await expect(page.getByText('First, a bag')).toBeVisible();
+    await page.goto('/files');
+    await page.getByRole('button', { name: 'Begin the demo anew' }).click();
+    await page.getByRole('link', { name: 'Round', exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Thursday evening');
+    await expect(page.getByText(/of 12 bags need you/)).toBeVisible({ timeout: 20_000 });
+  });
+
+  test('undo does not reach from one garden into the other', async ({ page }) => {
+    await startOwnGarden(page);
+    await addTomatoBag(page);
+    await page.getByRole('button', { name: /Rundel/ }).click();
+    await page.getByRole('menuitem', { name: /Walk round the demo/ }).click();
+    await expect(page.getByRole('button', { name: /^barely damp/ })).toBeVisible({ timeout: 20_000 });
+    await page.keyboard.press('u');
+    await expect(page.getByText('There is nothing more to undo.')).toBeVisible();
+    await page.goto('/?garden=own');
+    await page.goto('/stands');
+    await expect(page.getByRole('link', { name: /1 Tomato/ })).toBeVisible();
+  });
+
+  test('a second tab hears of what the first one does', async ({ page, context }) => {
+    await openDemo(page);
+    const other = await context.newPage();
+    await other.goto('/stands');
+    await other.getByRole('link', { name: /^7 / }).click();
+    await page.goto('/stands');
+    await page.getByRole('link', { name: /^7 / }).click();
+    await page.getByRole('button', { name: 'Note', exact: true }).click();
+    await page.getByLabel('What you saw or did').fill('Seen from both');
+    await page.getByRole('button', { name: 'Put in the diary' }).click();
+    await expect(other.getByText('Seen from both')).toBeVisible();
+  });
+
+  test('settings that cannot be are refused beside their field', async ({ page }) => {
+    await openDemo(page);
+    await page.goto('/settings');
+    await page.getByLabel('Latitude, degrees north').fill('80');
+    await page.getByLabel('Times of my rounds').fill('morning');
+    await page.getByRole('button', { name: 'Keep these' }).click();
+    await expect(page.getByText('A number from -66 to 66; south is negative.')).toBeVisible();
+    await expect(page.getByText('One to four times of day', { exact: false })).toBeVisible();
+    await page.getByLabel('Latitude, degrees north').fill('50.5');
+    await page.getByLabel('Times of my rounds').fill('7:30, 19:00');
+    await page.getByRole('button', { name: 'Keep these' }).click();
+    await expect(page.getByText('Kept.')).toBeVisible();
+    await page.reload();
+    await expect(page.getByLabel('Times of my rounds')).toHaveValue('7:30, 19:00');
+  });
+
+  test('the look that is chosen stays, and nothing is asked of any other server', async ({ page }) => {
+    const foreign: string[] = [];
+    page.on('request', (request) => {
+      if (!/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(request.url())) foreign.push(request.url());
+    });
+    await openDemo(page);
+    await page.goto('/settings');
+    await page.getByRole('combobox', { name: 'Look' }).click();
+    await page.getByRole('option', { name: /^Glare/ }).click();
+    await expect(page.locator('html')).toHaveAttribute('data-look', 'glare');
+    for (const path of ['/round', '/tally', '/stands/new', '/season']) await page.goto(path);
+    await expect(page.locator('html')).toHaveAttribute('data-look', 'glare');
+    expect(foreign).toEqual([]);
+  });
+});
