@@ -4,7 +4,7 @@ import { liveEntries, type Entry } from '@rundel/core/diary';
 import { describe, expect, it } from 'vitest';
 import type { Bag } from '../store/bags.ts';
 import { isOpen, statusOf } from './stops.ts';
-import { isGoingOn, joined, type Walk } from './walk.ts';
+import { begunBy, isGoingOn, joined, type Walk } from './walk.ts';
 
 const garden = gannetSlip(3);
 const container = garden.containers[6] as (typeof garden.containers)[number];
@@ -92,6 +92,13 @@ describe('a walk', () => {
     expect(isGoingOn(walk, at(50))).toBe(true);
     expect(isGoingOn(walk, '2026-07-17T08:00:00.000+01:00')).toBe(false);
     expect(isGoingOn(walk, '2026-07-16T17:00:00.000+01:00')).toBe(false);
+  });
+
+  it('survives a clock that was set back a little, and then counts from now', () => {
+    const before = '2026-07-16T17:59:58.000+01:00';
+    expect(isGoingOn(walk, before)).toBe(true);
+    expect(begunBy(walk, before).startedAt).toBe(before);
+    expect(begunBy(walk, at(5))).toBe(walk);
   });
 
   it('takes bags that become due at its end, each once', () => {

@@ -14,10 +14,18 @@ export type Walk = z.infer<typeof walkSchema>;
 /** After this long a walk is over and the next visit begins another. */
 const LONGEST_WALK_HOURS = 4;
 
+/** A clock that was set back by no more than this (the demo's, at a reload) does not end a walk. */
+const SET_BACK_HOURS = 1;
+
 /** Whether a walk still goes on at a moment. */
 export function isGoingOn(walk: Walk, now: string): boolean {
   const hours = (Date.parse(now) - Date.parse(walk.startedAt)) / 3_600_000;
-  return hours >= 0 && hours < LONGEST_WALK_HOURS;
+  return hours > -SET_BACK_HOURS && hours < LONGEST_WALK_HOURS;
+}
+
+/** The walk as begun no later than now, so that what is done from now on counts in it. */
+export function begunBy(walk: Walk, now: string): Walk {
+  return Date.parse(walk.startedAt) <= Date.parse(now) ? walk : { ...walk, startedAt: now };
 }
 
 /** The walk with bags that have become due since it began added at its end. */
@@ -58,7 +66,7 @@ export function useWalk(plan: RoundPlan | undefined): {
     const now = clock.now();
     const going =
       current && isGoingOn(current, now)
-        ? joined(current, due)
+        ? begunBy(joined(current, due), now)
         : { startedAt: now, containerIds: due, skippedIds: [] };
     if (going !== current) keep(going);
   }, [clock, current, isLoaded, keep, plan]);
