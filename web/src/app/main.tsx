@@ -14,8 +14,9 @@ const client = new QueryClient({
 const root = document.getElementById('root');
 if (!root) throw new Error('index.html has no #root');
 
-// the app and the demo are kept for days without a network; a newer build takes over at the next load
-registerSW({ immediate: true });
+// the app and the demo are kept for days without a network; a newer build takes over at the next load.
+// Filling that store takes the machine's attention, so the first round comes before it.
+setTimeout(() => registerSW({ immediate: true }), 3000);
 // asks the browser not to throw the diary away when space is short; it may say no
 void navigator.storage?.persist?.();
 
