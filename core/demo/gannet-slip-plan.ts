@@ -21,10 +21,23 @@ export interface PlannedBag {
   readonly plantName?: string;
 }
 
+/** What the empty containers cost, by kind; the neighbours' own shillings. */
+export const PRICES: Readonly<Record<string, number>> = {
+  'round-fabric': 6,
+  'square-fabric': 5.5,
+  bucket: 3,
+  pillow: 0,
+  'ring-pillow': 2.4,
+  trough: 14,
+  'shopping-bag': 1,
+  'film-sleeve': 0.6,
+};
+
 export const STANDS = [
   { key: 'terrace', name: 'Slipway terrace', cover: 'open' },
   { key: 'lean-to', name: 'Lean-to', cover: 'glass' },
-  { key: 'deck', name: 'Roof deck', cover: 'open' },
+  // a deck over the boat store: what it bears is what its builder told them
+  { key: 'deck', name: 'Roof deck', cover: 'open', areaSquareMetres: 2.4, limitKilogramsPerSquareMetre: 150 },
 ] as const;
 
 export const VARIETIES = [
@@ -205,5 +218,70 @@ export const BAGS: readonly PlannedBag[] = [
     plantedOn: '2026-05-26',
     stemMillimetres: 230,
     support: { kind: 'cage', heightMillimetres: 900 },
+  },
+  {
+    label: '13',
+    stand: 'lean-to',
+    kindId: 'ring-pillow',
+    size: {
+      by: 'measured',
+      dimensions: {
+        lengthMillimetres: 900,
+        widthMillimetres: 390,
+        heightMillimetres: 140,
+        ringMillimetres: 230,
+        ringHeightMillimetres: 220,
+        sunkMillimetres: 50,
+      },
+    },
+    mixId: 'bought-peat-free',
+    mulchMillimetres: 0,
+    varietyName: 'Pier Red',
+    plants: 2,
+    plantedOn: '2026-05-20',
+    stemMillimetres: 280,
+    support: { kind: 'string', heightMillimetres: 2100 },
+  },
+  {
+    label: '14',
+    stand: 'terrace',
+    kindId: 'trough',
+    size: {
+      by: 'measured',
+      dimensions: { lengthMillimetres: 1000, widthMillimetres: 280, heightMillimetres: 260 },
+    },
+    mixId: 'third-each',
+    mulchMillimetres: 25,
+    varietyName: 'Brass Bell',
+    plants: 3,
+    plantedOn: '2026-06-02',
+    stemMillimetres: 190,
+    support: { kind: 'stake', heightMillimetres: 900 },
+  },
+  {
+    label: '15',
+    stand: 'deck',
+    kindId: 'shopping-bag',
+    size: { by: 'label', litres: 32 },
+    mixId: 'third-each',
+    mulchMillimetres: 20,
+    varietyName: 'Bosun Short',
+    plants: 1,
+    plantedOn: '2026-05-27',
+    stemMillimetres: 220,
+    support: { kind: 'cage', heightMillimetres: 850 },
+  },
+  {
+    label: '16',
+    stand: 'terrace',
+    kindId: 'film-sleeve',
+    size: { by: 'measured', dimensions: { flatMillimetres: 460, heightMillimetres: 360 } },
+    mixId: 'stretched',
+    mulchMillimetres: 25,
+    varietyName: 'Longfinger',
+    plants: 1,
+    plantedOn: '2026-06-03',
+    stemMillimetres: 200,
+    support: { kind: 'none', heightMillimetres: 0 },
   },
 ];

@@ -4,7 +4,8 @@ import { habitFigures, habitOf } from '../src/crops/index.ts';
 import { liveEntries, type Entry } from '../src/diary/index.ts';
 import { ID_PREFIXES, type Container, type IdOf, type Plant, type Settings } from '../src/garden/index.ts';
 import { chanceFrom, type Chance } from './chance.ts';
-import { BAGS, STANDS, VARIETIES, type PlannedBag } from './gannet-slip-plan.ts';
+import { BAGS, PRICES, STANDS, VARIETIES, type PlannedBag } from './gannet-slip-plan.ts';
+import { shedOf } from './gannet-slip-shed.ts';
 import { HiddenBag } from './hidden-bag.ts';
 import { hiddenWeather, type HiddenDay } from './hidden-weather.ts';
 
@@ -37,7 +38,7 @@ const NOTES: readonly { readonly label: string; readonly day: string; readonly t
 ];
 
 /**
- * Gannet Slip: twelve bags on three stands, from planting to a hot Thursday in July. Everything in the diary is a
+ * Gannet Slip: sixteen bags on three stands, from planting to a hot Thursday in July. Everything in the diary is a
  * consequence of hidden bags that a made-up grower looked at, watered and picked from.
  *
  * @param seed the same seed gives the same garden, to the letter
@@ -58,7 +59,12 @@ export function gannetSlip(seed: number): Garden {
     assumptions: {},
     changedAt: stamp,
   };
-  const stands = STANDS.map(({ name, cover }, order) => ({ id: id('stand'), name, cover, order, ...stamps }));
+  const stands = STANDS.map(({ key: _, ...stand }, order) => ({
+    id: id('stand'),
+    ...stand,
+    order,
+    ...stamps,
+  }));
   const varieties = VARIETIES.map((variety) => ({ id: id('variety'), ...variety, ...stamps }));
   const batches = varieties.map(({ id: varietyId }) => ({
     id: id('batch'),
@@ -88,6 +94,7 @@ export function gannetSlip(seed: number): Garden {
       stations,
       support,
       order,
+      price: PRICES[kindId] ?? 0,
       ...stamps,
     };
     containers.push(container);
@@ -111,11 +118,31 @@ export function gannetSlip(seed: number): Garden {
       batches,
       plants,
       measures: [can],
+      mixes: [],
+      goods: [],
+      packs: [],
+      templates: [],
       entries,
     };
     entries.push(...livedThrough(chance, soFar, container, planned, weather, can.id, id));
   });
-  return { settings, stands, containers, varieties, batches, plants, measures: [can], entries };
+  const measures = [
+    can,
+    { id: id('measure'), kind: 'handful' as const, name: 'my handful', litres: 0.045, ...stamps },
+  ];
+  const known = {
+    settings,
+    stands,
+    containers,
+    varieties,
+    batches,
+    plants,
+    measures,
+    mixes: [],
+    templates: [],
+  };
+  const { goods, packs, entries: shed } = shedOf({ ...known, goods: [], packs: [], entries }, stamps, id);
+  return { ...known, goods, packs, entries: [...entries, ...shed] };
 }
 
 function weatherEntries(weather: readonly HiddenDay[], id: (of: IdOf) => string): Entry[] {
@@ -238,13 +265,13 @@ function livedThrough(
 
 /** What this grower pours by feel, in quarter cans. */
 function wantedLitres(grade: number, garden: Garden, container: Container): number {
-  const { availableLitres } = bodyOf(container, garden.settings);
+  const { availableLitres } = bodyOf(container, garden);
   const share = grade === 1 ? 0.95 : grade === 2 ? 0.75 : 0.5;
   return Math.max(0.25, Math.round((availableLitres * share) / CAN_LITRES / 0.25) * 0.25) * CAN_LITRES;
 }
 
 function hiddenBagOf(chance: Chance, garden: Garden, container: Container, planned: PlannedBag): HiddenBag {
-  const body = bodyOf(container, garden.settings);
+  const body = bodyOf(container, garden);
   const stand = garden.stands.find((s) => s.id === container.standId);
   const variety = VARIETIES.find((v) => v.name === planned.varietyName);
   if (!stand || !variety) throw new Error(`the plan of bag ${planned.label} names what is not there`);

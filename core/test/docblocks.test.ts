@@ -1,16 +1,20 @@
 import { readFileSync } from 'node:fs';
 import { relative, resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { squareSolid } from '../src/bags/index.ts';
+import { boxSolid } from '../src/bags/index.ts';
 import { habitOf } from '../src/crops/index.ts';
+import { mixOf } from '../src/mixes/index.ts';
 import { allExamples, examplesIn, sourcesBelow, type DocExample } from './docblock-examples.ts';
 
 const SOURCES = resolve(import.meta.dirname, '../src');
 
 /** Things that examples may name without making them. */
 const FIXTURES = {
-  solid300: squareSolid({ lengthMillimetres: 350, widthMillimetres: 350, heightMillimetres: 300 }),
+  solid300: boxSolid({ lengthMillimetres: 350, widthMillimetres: 350, heightMillimetres: 300 }),
+  flatBox: boxSolid({ lengthMillimetres: 600, widthMillimetres: 400, heightMillimetres: 100 }),
   pepperBush: habitOf('pepper', 'bush'),
+  tallTomato: habitOf('tomato', 'tall'),
+  boughtMix: mixOf('bought'),
   look: {
     id: 'ent_original',
     kind: 'look',

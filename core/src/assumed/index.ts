@@ -1,8 +1,2 @@
-export {
-  ASSUMPTIONS,
-  DEFAULT_ASSUMED,
-  resolveAssumed,
-  type Assumed,
-  type Assumption,
-  type AssumptionName,
-} from './table.ts';
+export { assumed, type Assumption } from './assumption.ts';
+export { ASSUMPTIONS, DEFAULT_ASSUMED, resolveAssumed, type Assumed, type AssumptionName } from './table.ts';

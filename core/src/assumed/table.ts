@@ -1,25 +1,11 @@
+import { assumed, type Assumption } from './assumption.ts';
+
 /**
  * Every constant that is a judgement and not a published figure, in one table.
  *
  * Each has the value in use, the range in which it could honestly lie, its unit and the reason. A grower can
  * override any of them (Settings → Assumptions); core functions take the resolved numbers as an argument.
  */
-export interface Assumption {
-  readonly value: number;
-  readonly low: number;
-  readonly high: number;
-  readonly unit: string;
-  readonly reason: string;
-}
-
-const assumed = (value: number, low: number, high: number, unit: string, reason: string): Assumption => ({
-  value,
-  low,
-  high,
-  unit,
-  reason,
-});
-
 export const ASSUMPTIONS = {
   // bags
   labelTruth: assumed(
@@ -39,7 +25,49 @@ export const ASSUMPTIONS = {
   ),
   rigidBaseToRim: assumed(0.78, 0.7, 0.9, 'ratio', 'Pots and buckets taper so that they nest.'),
   headroom: assumed(30, 20, 50, 'mm', 'Left free below the rim so that a drink does not run over.'),
-  emptyBagWeight: assumed(0.02, 0.01, 0.05, 'kg per litre', 'Fabric and film weigh little; rigid pots more.'),
+  softRounding: assumed(
+    0.5,
+    0.2,
+    0.9,
+    'of the way',
+    'How far the sides of a filled shopping bag bulge from a box towards a circle.',
+  ),
+  reservoirFoot: assumed(
+    0.15,
+    0.05,
+    0.3,
+    'of the reservoir',
+    'Taken up by the feet of mix through which a reservoir planter drinks.',
+  ),
+  // mixes and costs
+  mixingLoss: assumed(
+    0.08,
+    0,
+    0.2,
+    'of the parts',
+    'Fine parts fill the gaps between coarse ones: ten litres of parts make nine of mix.',
+  ),
+  keptMix: assumed(0.5, 0.2, 0.7, 'of the old mix', 'About half can stay; the rest is replaced with new.'),
+  refreshFeed: assumed(2, 1, 4, 'g per litre', 'Balanced dry feed for old mix that is used again.'),
+  refreshLime: assumed(1, 0, 3, 'g per litre', 'Lime for old mix, which has turned a little sour.'),
+  mixLives: assumed(2, 1, 4, 'seasons', 'Seasons over which the price of a mix is spread.'),
+  // load
+  plantWeight: assumed(
+    7,
+    4,
+    12,
+    'kg per m² of leaf cover',
+    'A grown plant with its fruit on; a tall tomato in full crop weighs about 4 kg.',
+  ),
+  // sizing
+  pillowPerPlant: assumed(
+    13,
+    9,
+    20,
+    'L',
+    'Three plants to a pillow bag, or two for bigger plants and small bags.',
+  ),
+  hotDay: assumed(6, 4.5, 8, 'mm of ETo', 'A hot, bright, breezy day in high summer.'),
   // planting
   crownShare: assumed(1 / 3, 0.2, 0.5, 'of the stem', 'Share of the plant that is left above the mix.'),
   crownLeast: assumed(100, 60, 200, 'mm', 'A small seedling keeps its top leaves whatever its height.'),

@@ -104,7 +104,7 @@ export function bagWater(
 ): BagWater {
   const { settings } = garden;
   const stand = garden.stands.find((s) => s.id === container.standId);
-  const body = bodyOf(container, settings);
+  const body = bodyOf(container, garden);
   const occupants = occupantsOf(container, live, garden);
   const bag = waterBagOf(container, body, stand ?? { cover: 'open' }, occupants, settings);
   const from = startOf(container, live, now);

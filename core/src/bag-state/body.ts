@@ -1,7 +1,8 @@
 import { resolveAssumed, type Assumed } from '../assumed/index.ts';
 import {
   containerKind,
-  drainedKilograms,
+  nominalGallons,
+  reserveLitres,
   fillOf,
   realSize,
   sideSquareMetres,
@@ -11,7 +12,9 @@ import {
 } from '../bags/index.ts';
 import { habitFigures } from '../crops/index.ts';
 import type { Container, Settings, Stand } from '../garden/index.ts';
-import { mixOf, type Mix } from '../mixes/index.ts';
+import { drainedKilograms } from '../load/index.ts';
+import { fillingOf, type Mix } from '../mixes/index.ts';
+import type { Garden } from './garden.ts';
 import { availableLitres, type WaterBag } from '../water/index.ts';
 import type { Occupant } from './occupants.ts';
 
@@ -19,12 +22,23 @@ import type { Occupant } from './occupants.ts';
 export interface BagBody {
   readonly kind: ContainerKind;
   readonly real: RealSize;
+  /** what growers would call its size, US gallons */
+  readonly nominalGallons: number;
   readonly fill: Fill;
   readonly mix: Mix;
   readonly availableLitres: number;
+  /** water kept below raised drain holes, L */
+  readonly reserveLitres: number;
+  readonly emptyKilograms: number;
   readonly drainedKilograms: number;
   readonly assumed: Assumed;
 }
+
+/** What a body is worked out from; a bag that is only being thought of has these too. */
+export type BodyRecord = Pick<Container, 'kindId' | 'size' | 'mixId' | 'mulchMillimetres'> &
+  Partial<Pick<Container, 'assumptions' | 'layers' | 'holeMillimetres'>> & {
+    readonly stations: readonly unknown[];
+  };
 
 /**
  * A container's body from its record.
@@ -32,30 +46,35 @@ export interface BagBody {
  * @throws RundelError when its kind or mix is unknown, ZodError when its measures do not suit its kind
  */
 export function bodyOf(
-  container: Pick<Container, 'kindId' | 'size' | 'mixId' | 'mulchMillimetres' | 'assumptions'>,
-  settings: Pick<Settings, 'assumptions'>,
+  container: BodyRecord,
+  garden: Pick<Garden, 'mixes'> & { readonly settings: Pick<Settings, 'assumptions'> },
 ): BagBody {
-  const assumed = resolveAssumed({ ...settings.assumptions, ...container.assumptions });
+  const assumed = resolveAssumed({ ...garden.settings.assumptions, ...container.assumptions });
   const kind = containerKind(container.kindId);
-  const mix = mixOf(container.mixId);
-  const real = realSize(container.kindId, container.size, assumed);
+  const mix = fillingOf(container, garden.mixes);
+  const real = realSize(container.kindId, container.size, assumed, container.stations.length);
   const fill = fillOf(real.solid, {
-    headroomMillimetres: kind.id === 'pillow' ? 0 : assumed.headroom,
+    headroomMillimetres: kind.isClosed ? 0 : assumed.headroom,
     mulchMillimetres: container.mulchMillimetres,
     settling: mix.settling,
   });
+  const emptyKilograms = real.litres.likely * kind.emptyKilogramsPerLitre.value;
+  const hole = kind.drainage.canBeRaised ? Math.min(container.holeMillimetres ?? 0, fill.mixMillimetres) : 0;
   return {
     kind,
     real,
+    nominalGallons: nominalGallons(container.size, real.litres.likely),
     fill,
     mix,
     assumed,
     availableLitres: availableLitres(mix, fill.mixLitres, fill.mixMillimetres, assumed),
+    reserveLitres: reserveLitres(real.solid, hole, mix.air),
+    emptyKilograms,
     drainedKilograms: drainedKilograms({
       mixLitres: fill.mixLitres,
       dryKilogramsPerLitre: mix.dryKilogramsPerLitre,
       capacity: mix.capacity,
-      emptyKilograms: real.litres.likely * assumed.emptyBagWeight,
+      emptyKilograms,
     }),
   };
 }
@@ -71,10 +90,10 @@ export function waterBagOf(
   const { solid } = body.real;
   return {
     availableLitres: body.availableLitres,
-    // film lies over a pillow bag's top but for the planting holes, about a tenth of it
+    // a closed bag's film lies over its top but for the planting holes, about a tenth of it
     topSquareMetres:
       (solid.areaAt(Math.min(body.fill.mixMillimetres, solid.heightMillimetres / 2)) / 1e6) *
-      (body.kind.wall === 'film' ? 0.1 : 1),
+      (body.kind.isClosed ? 0.1 : 1),
     breathingSquareMetres:
       body.kind.wall === 'fabric' ? sideSquareMetres(solid, body.fill.mixMillimetres) : 0,
     mulchMillimetres: container.mulchMillimetres,

@@ -2,12 +2,18 @@ import * as z from '../schema/index.ts';
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { containerKind } from './kinds/index.ts';
 import { dimensionsSchema, type Dimensions } from './kinds/kind.ts';
+import type { Ring, Under } from './kinds/kind.ts';
 import { litresBelow, type Solid } from './solid.ts';
-import { TRADE_CLASS_NAMES, tradeClassLitres, type TradeClass } from './trade-class.ts';
+import { nearestClass, TRADE_CLASS_NAMES, tradeClassLitres, type TradeClass } from './trade-class.ts';
 
 /** How a grower said how big a container is: with a tape, by its trade class, or by the litres on its label. */
 export const sizeSchema = z.discriminatedUnion('by', [
-  z.object({ by: z.literal('measured'), dimensions: z.record(z.string(), z.number()) }),
+  z.object({
+    by: z.literal('measured'),
+    dimensions: z.record(z.string(), z.number()),
+    /** what it was sold as, when the grower knows */
+    class: z.enum(TRADE_CLASS_NAMES as [TradeClass, ...TradeClass[]]).optional(),
+  }),
   z.object({ by: z.literal('class'), class: z.enum(TRADE_CLASS_NAMES as [TradeClass, ...TradeClass[]]) }),
   z.object({ by: z.literal('label'), litres: z.number().min(1).max(1000) }),
 ]);
@@ -17,6 +23,8 @@ export type Size = z.infer<typeof sizeSchema>;
 /** A container's inside with the litres it holds, brim-full, as a range. */
 export interface RealSize {
   readonly solid: Solid;
+  readonly under: Under | undefined;
+  readonly ring: Ring | undefined;
   readonly dimensions: Dimensions;
   readonly litres: { readonly low: number; readonly likely: number; readonly high: number };
   /** whether the shape was measured or worked out from an amount of litres */
@@ -30,23 +38,53 @@ const TAPE_DOUBT = 0.05;
  * The real size behind what a grower said: a label is taken for less than it claims, a class for the middle of
  * its range, a measured container for what its solid holds.
  *
+ * @param stations how many plants it has room for: a pillow bag has one ring for each
  * @throws RundelError when the kind is unknown; ZodError when measured lengths do not suit the kind
  * @example
  * realSize('round-fabric', { by: 'label', litres: 38 }).litres.likely
  * // ≈> 33.06
  */
-export function realSize(kindId: string, size: Size, assumed: Assumed = DEFAULT_ASSUMED): RealSize {
+export function realSize(
+  kindId: string,
+  size: Size,
+  assumed: Assumed = DEFAULT_ASSUMED,
+  stations = 1,
+): RealSize {
   const kind = containerKind(kindId);
+  const shaped = (dimensions: Dimensions) => ({
+    dimensions,
+    solid: kind.solid(dimensions, stations, assumed),
+    under: kind.under?.(dimensions, assumed),
+    ring: kind.ring?.(dimensions),
+  });
   if (size.by === 'measured') {
-    const dimensions = dimensionsSchema(kind).parse(size.dimensions);
-    const solid = kind.solid(dimensions);
-    const likely = litresBelow(solid);
+    const shape = shaped(dimensionsSchema(kind).parse(size.dimensions));
+    const likely = litresBelow(shape.solid);
     const litres = { low: likely * (1 - TAPE_DOUBT), likely, high: likely * (1 + TAPE_DOUBT) };
-    return { solid, dimensions, litres, shape: 'measured' };
+    return { ...shape, litres, shape: 'measured' };
   }
-  const litres = size.by === 'class' ? classRange(size.class) : labelRange(size.litres, assumed);
-  const dimensions = kind.likelyDimensions(litres.likely, assumed);
-  return { solid: kind.solid(dimensions), dimensions, litres, shape: 'likely' };
+  const said = size.by === 'class' ? classRange(size.class) : labelRange(size.litres, assumed);
+  const shape = shaped(kind.likelyDimensions(said.likely, assumed));
+  // rings stand on a bag whose label does not count them: the whole holds more than was said of the bag
+  const times = litresBelow(shape.solid) / said.likely;
+  const litres = { low: said.low * times, likely: said.likely * times, high: said.high * times };
+  return { ...shape, litres, shape: 'likely' };
+}
+
+const LITRES_PER_GALLON = 3.785412;
+
+/**
+ * The size that growers would call a container by, in nominal US gallons: its class or label; for one that was only
+ * measured, the class whose real volume is nearest.
+ *
+ * @example
+ * nominalGallons({ by: 'class', class: '#10' }, 38)
+ * // => 10
+ */
+export function nominalGallons(size: Size, realLitres: number): number {
+  if (size.by === 'label') return size.litres / LITRES_PER_GALLON;
+  const name = size.class ?? nearestClass(realLitres);
+  return Number(name.slice(1));
 }
 
 function classRange(name: TradeClass): RealSize['litres'] {

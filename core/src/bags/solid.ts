@@ -67,10 +67,14 @@ export function sideSquareMetres(solid: Solid, zMillimetres: number): number {
   return (sum * h) / 3 / 1e6;
 }
 
-/** The outline of the section, base to rim: half widths at heights, mm. Straight-sided solids need two points only. */
-export function outline(solid: Solid, points = 24): readonly { readonly z: number; readonly half: number }[] {
+/** The outline of the section, base to rim (or to a lower top): half widths at heights, mm. */
+export function outline(
+  solid: Solid,
+  points = 24,
+  topMillimetres: number = solid.heightMillimetres,
+): readonly { readonly z: number; readonly half: number }[] {
   return Array.from({ length: points + 1 }, (_, i) => {
-    const z = (solid.heightMillimetres * i) / points;
+    const z = (topMillimetres * i) / points;
     return { z, half: solid.widthAt(z) / 2 };
   });
 }

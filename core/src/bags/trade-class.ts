@@ -29,3 +29,41 @@ export function tradeClassLitres(name: TradeClass): { readonly low: number; read
   const { lowCubicInches, highCubicInches } = TRADE_CLASSES[name];
   return { low: lowCubicInches * LITRES_PER_CUBIC_INCH, high: highCubicInches * LITRES_PER_CUBIC_INCH };
 }
+
+/**
+ * The class whose middle is nearest to a volume, by ratio.
+ *
+ * @example
+ * nearestClass(38)
+ * // => '#10'
+ */
+export function nearestClass(litres: number): TradeClass {
+  const distance = (name: TradeClass) => {
+    const { low, high } = tradeClassLitres(name);
+    return Math.abs(Math.log(litres / ((low + high) / 2)));
+  };
+  return TRADE_CLASS_NAMES.reduce((best, name) => (distance(name) < distance(best) ? name : best));
+}
+
+/**
+ * How a measured container compares with the class it was sold as.
+ *
+ * @param litres what it really holds, brim-full
+ * @example
+ * againstClass(29, '#10')
+ * // ≈> { kind: 'below', litresOff: 5.085, low: 34.0851, high: 43.3602 }
+ */
+export function againstClass(
+  litres: number,
+  name: TradeClass,
+): {
+  readonly kind: 'inside' | 'below' | 'above';
+  /** litres beyond the nearer end of the class; 0 inside */
+  readonly litresOff: number;
+  readonly low: number;
+  readonly high: number;
+} {
+  const { low, high } = tradeClassLitres(name);
+  const kind = litres < low ? 'below' : litres > high ? 'above' : 'inside';
+  return { kind, litresOff: Math.max(0, low - litres, litres - high), low, high };
+}

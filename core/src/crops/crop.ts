@@ -1,5 +1,17 @@
 import type { Assumption } from '../assumed/index.ts';
 
+/** The sizes of bag that growers use for a plant, in nominal US gallons: the classes that they speak in. */
+export interface BagSizes {
+  /** it has been done, and is watered twice a day in heat */
+  readonly borderline: number;
+  /** works, with more watering */
+  readonly from: number;
+  /** from here on it is easy */
+  readonly ease: number;
+  /** more than this is of no use to one plant */
+  readonly most: number;
+}
+
 /** How a plant of a crop grows. The three figures are priors until the grower's own records replace them. */
 export interface Habit {
   readonly id: string;
@@ -11,6 +23,7 @@ export interface Habit {
   readonly canopySquareMetres: Assumption;
   /** weeks from planting until it has done nine tenths of its growth */
   readonly weeksToFull: Assumption;
+  readonly bagSizes: BagSizes;
 }
 
 /** A crop as data. To add one: write a file beside this one and list it in `index.ts`. */
@@ -29,6 +42,14 @@ export interface Crop {
   readonly fruit: 'red' | 'green' | 'dark' | 'long-green';
   readonly habits: readonly Habit[];
 }
+
+/** Shorthand for a habit's sizes of bag, nominal US gallons. */
+export const sizes = (borderline: number, from: number, ease: number, most: number): BagSizes => ({
+  borderline,
+  from,
+  ease,
+  most,
+});
 
 /** Shorthand for a habit's figure: every one is a judgement. */
 export const prior = (

@@ -3,7 +3,7 @@ import type { Crop, Habit } from './crop.ts';
 import { aubergine, cucumber, pepper } from './others.ts';
 import { tomato } from './tomato.ts';
 
-export type { Crop, Habit } from './crop.ts';
+export type { BagSizes, Crop, Habit } from './crop.ts';
 export {
   canopySquareMetres,
   expectedHeightMillimetres,

@@ -1,4 +1,4 @@
-import { prior, type Crop } from './crop.ts';
+import { prior, sizes, type Crop } from './crop.ts';
 
 export const pepper: Crop = {
   id: 'pepper',
@@ -17,6 +17,7 @@ export const pepper: Crop = {
       fullHeightMillimetres: prior(750, 450, 1200, 'mm'),
       canopySquareMetres: prior(0.28, 0.15, 0.5, 'm²'),
       weeksToFull: prior(11, 8, 14, 'weeks'),
+      bagSizes: sizes(3, 5, 7, 10),
     },
     {
       id: 'dwarf',
@@ -25,6 +26,7 @@ export const pepper: Crop = {
       fullHeightMillimetres: prior(400, 250, 600, 'mm'),
       canopySquareMetres: prior(0.12, 0.06, 0.25, 'm²'),
       weeksToFull: prior(9, 7, 12, 'weeks'),
+      bagSizes: sizes(1, 3, 3, 5),
     },
   ],
 };
@@ -46,6 +48,7 @@ export const aubergine: Crop = {
       fullHeightMillimetres: prior(900, 600, 1300, 'mm'),
       canopySquareMetres: prior(0.4, 0.2, 0.7, 'm²'),
       weeksToFull: prior(11, 8, 14, 'weeks'),
+      bagSizes: sizes(3, 5, 7, 10),
     },
   ],
 };
@@ -67,6 +70,7 @@ export const cucumber: Crop = {
       fullHeightMillimetres: prior(2000, 1500, 3000, 'mm'),
       canopySquareMetres: prior(0.65, 0.35, 1.1, 'm²'),
       weeksToFull: prior(8, 6, 11, 'weeks'),
+      bagSizes: sizes(3, 5, 7, 10),
     },
     {
       id: 'bush',
@@ -75,6 +79,7 @@ export const cucumber: Crop = {
       fullHeightMillimetres: prior(500, 300, 800, 'mm'),
       canopySquareMetres: prior(0.4, 0.2, 0.7, 'm²'),
       weeksToFull: prior(7, 5, 9, 'weeks'),
+      bagSizes: sizes(3, 5, 5, 10),
     },
   ],
 };

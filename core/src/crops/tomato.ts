@@ -1,4 +1,4 @@
-import { prior, type Crop } from './crop.ts';
+import { prior, sizes, type Crop } from './crop.ts';
 
 export const tomato: Crop = {
   id: 'tomato',
@@ -17,6 +17,7 @@ export const tomato: Crop = {
       fullHeightMillimetres: prior(2100, 1600, 3000, 'mm'),
       canopySquareMetres: prior(0.6, 0.35, 1, 'm²'),
       weeksToFull: prior(11, 8, 15, 'weeks'),
+      bagSizes: sizes(5, 7, 10, 20),
     },
     {
       id: 'bush',
@@ -25,6 +26,7 @@ export const tomato: Crop = {
       fullHeightMillimetres: prior(1000, 600, 1400, 'mm'),
       canopySquareMetres: prior(0.45, 0.25, 0.8, 'm²'),
       weeksToFull: prior(8, 6, 10, 'weeks'),
+      bagSizes: sizes(3, 5, 7, 10),
     },
     {
       id: 'dwarf',
@@ -33,6 +35,7 @@ export const tomato: Crop = {
       fullHeightMillimetres: prior(700, 400, 1200, 'mm'),
       canopySquareMetres: prior(0.3, 0.15, 0.5, 'm²'),
       weeksToFull: prior(9, 7, 12, 'weeks'),
+      bagSizes: sizes(3, 5, 7, 10),
     },
     {
       id: 'micro',
@@ -41,6 +44,7 @@ export const tomato: Crop = {
       fullHeightMillimetres: prior(250, 120, 400, 'mm'),
       canopySquareMetres: prior(0.06, 0.03, 0.12, 'm²'),
       weeksToFull: prior(6, 5, 8, 'weeks'),
+      bagSizes: sizes(1, 3, 3, 5),
     },
   ],
 };

@@ -1,5 +1,15 @@
 import * as z from '../schema/index.ts';
 import { noteEntry, removedEntry, weatherEntry } from './kinds/others.ts';
+import {
+  boughtEntry,
+  countedEntry,
+  filledEntry,
+  pricedEntry,
+  spentEntry,
+  troubleEntry,
+  usedEntry,
+  workedEntry,
+} from './kinds/shed.ts';
 import { clearedEntry, pickingEntry, plantedEntry } from './kinds/plants.ts';
 import { drinkEntry, lookEntry } from './kinds/water.ts';
 
@@ -14,6 +24,14 @@ export const entrySchema = z.discriminatedUnion('kind', [
   clearedEntry,
   pickingEntry,
   noteEntry,
+  filledEntry,
+  boughtEntry,
+  usedEntry,
+  countedEntry,
+  pricedEntry,
+  spentEntry,
+  workedEntry,
+  troubleEntry,
   weatherEntry,
   removedEntry,
 ]);

@@ -12,6 +12,10 @@ export const ID_PREFIXES = {
   variety: 'var',
   batch: 'bat',
   measure: 'mea',
+  mix: 'mix',
+  good: 'goo',
+  pack: 'pak',
+  template: 'tpl',
   entry: 'ent',
 } as const;
 

@@ -1,5 +1,7 @@
 import * as z from '../schema/index.ts';
 import { sizeSchema } from '../bags/index.ts';
+import { goodSchemaOf } from '../goods/index.ts';
+import { layersSchema, recipePartsSchema } from '../mixes/index.ts';
 import { MEASURE_UNIT, type MeasureKind } from '../units/index.ts';
 import { idSchema } from './ids.ts';
 import { daySchema, momentSchema } from './time.ts';
@@ -19,6 +21,9 @@ export const standSchema = z.object({
   cover: z.enum(['open', 'glass']),
   /** place in the walk, from 0 */
   order: z.number().int().min(0),
+  /** floor that the bags stand on, and what the grower was told it bears */
+  areaSquareMetres: z.number().gt(0).max(5000).optional(),
+  limitKilogramsPerSquareMetre: z.number().gt(0).max(5000).optional(),
   ...base,
 });
 
@@ -27,26 +32,75 @@ export const stationSchema = z.object({ id: idSchema('station') });
 
 export const SUPPORT_KINDS = ['none', 'stake', 'string', 'cage', 'canes'] as const;
 
+const support = z.object({
+  kind: z.enum(SUPPORT_KINDS),
+  /** above the ground the bag stands on, mm; 0 when there is none */
+  heightMillimetres: z.number().min(0).max(5000),
+});
+
+/** What a container is made and filled like; a template is this and no more. */
+const containerMake = {
+  kindId: z.string().min(1).max(40),
+  size: sizeSchema,
+  mixId: z.string().min(1).max(40),
+  /** from the base upwards, when it is filled with more than one mix; `mixId` is then the uppermost */
+  layers: layersSchema.optional(),
+  mulchMillimetres: z.number().min(0).max(150),
+  /** drain holes this far above the base; left out or 0: in the base */
+  holeMillimetres: z.number().min(0).max(400).optional(),
+  support,
+};
+
 /** A bag, pot, trough or bed. What is planted in it follows from the diary. */
 export const containerSchema = z.object({
   id: idSchema('container'),
   /** what the grower calls it on the walk: "7", "7b" */
   label: z.string().trim().min(1).max(12),
-  kindId: z.string().min(1).max(40),
-  size: sizeSchema,
-  mixId: z.string().min(1).max(40),
-  mulchMillimetres: z.number().min(0).max(150),
+  ...containerMake,
   standId: idSchema('stand'),
   stations: z.array(stationSchema).min(1).max(12),
-  support: z.object({
-    kind: z.enum(SUPPORT_KINDS),
-    /** above the ground the bag stands on, mm; 0 when there is none */
-    heightMillimetres: z.number().min(0).max(5000),
-  }),
   /** place in the stand's walk, from 0 */
   order: z.number().int().min(0),
+  /** what the empty container cost, in the grower's money, and how many seasons they give it */
+  price: z.number().min(0).max(100_000).optional(),
+  seasons: z.number().min(1).max(30).optional(),
   /** the grower's own numbers in place of the assumed ones, for this bag */
   assumptions: z.record(z.string(), z.number()).optional(),
+  ...base,
+});
+
+/** A way of making up a bag that the grower wants again. */
+export const templateSchema = z.object({
+  id: idSchema('template'),
+  name,
+  ...containerMake,
+  stations: z.number().int().min(1).max(12),
+  cropId: z.string().max(40).optional(),
+  habitId: z.string().max(40).optional(),
+  ...base,
+});
+
+/** A mix of the grower's own. */
+export const mixSchema = z.object({
+  id: idSchema('mix'),
+  name,
+  words: z.string().trim().max(200).optional(),
+  parts: recipePartsSchema,
+  limeGramsPerLitre: z.number().min(0).max(20).optional(),
+  ...base,
+});
+
+/** A thing that the grower buys and that is not in the list that ships with the app. */
+export const goodSchema = goodSchemaOf(idSchema('good')).extend(base);
+
+/** A pack in which a good is sold; its price is the one last seen, if any. */
+export const packSchema = z.object({
+  id: idSchema('pack'),
+  goodId: z.string().min(1).max(40),
+  name: name.optional(),
+  /** in the good's own unit: litres, kilograms, pieces or metres */
+  amount: z.number().gt(0).max(100_000),
+  price: z.number().min(0).max(100_000).optional(),
   ...base,
 });
 
@@ -109,6 +163,13 @@ export const settingsSchema = z.object({
   /** the measure in which drinks are proposed */
   drinkMeasureId: idSchema('measure').optional(),
   depthSchoolId: z.string().min(1).max(40),
+  /** sign of the grower's money; a pound sign when left out */
+  currency: z.string().trim().min(1).max(4).optional(),
+  /** what an hour of the grower's work is worth to them; left out: work is not counted */
+  hourValue: z.number().min(0).max(1000).optional(),
+  kilowattHourPrice: z.number().min(0).max(10).optional(),
+  /** bigger bags or smaller ones: the grower's school of sizes */
+  sizingSchoolId: z.string().min(1).max(40).optional(),
   assumptions: z.record(z.string(), z.number()),
   changedAt: momentSchema,
 });
@@ -119,6 +180,10 @@ export type Variety = z.infer<typeof varietySchema>;
 export type Batch = z.infer<typeof batchSchema>;
 export type Plant = z.infer<typeof plantSchema>;
 export type Measure = z.infer<typeof measureSchema>;
+export type Template = z.infer<typeof templateSchema>;
+export type OwnMix = z.infer<typeof mixSchema>;
+export type OwnGood = z.infer<typeof goodSchema>;
+export type Pack = z.infer<typeof packSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 
 /** Every kind of record, by the name of its table; a new kind of record is one line here. */
@@ -129,6 +194,10 @@ export const RECORD_SCHEMAS = {
   batches: batchSchema,
   plants: plantSchema,
   measures: measureSchema,
+  mixes: mixSchema,
+  goods: goodSchema,
+  packs: packSchema,
+  templates: templateSchema,
 } as const;
 
 export type TableName = keyof typeof RECORD_SCHEMAS;

@@ -1,1 +1,11 @@
-export { MIXES, mixOf, type Mix } from './mixes.ts';
+export { INGREDIENTS, type BaseFeed, type Ingredient } from './ingredient.ts';
+export { RECIPES, recipePartsSchema, type Recipe } from './recipe.ts';
+export { MIXES, ingredientOf, mixFrom, mixOf, type Mix } from './mixes.ts';
+export { fillingOf, layersSchema, type Layers } from './layers.ts';
+export { ingredientLitres, reuseOf, type IngredientNeed, type Reuse } from './needs.ts';
+export {
+  FILLING_SCHOOLS,
+  MOISTENING_LITRES_PER_LITRE,
+  SQUEEZE_TEST,
+  type FillingSchool,
+} from './filling-schools.ts';

@@ -1,4 +1,6 @@
 import { RundelError } from '../errors/index.ts';
+import { INGREDIENTS, type BaseFeed, type Ingredient } from './ingredient.ts';
+import { RECIPES, type Recipe } from './recipe.ts';
 
 /** A growing mix, by what it does with water. Shares are of the settled volume, at container capacity. */
 export interface Mix {
@@ -9,54 +11,84 @@ export interface Mix {
   readonly capacity: number;
   /** water that no root can take, 0.25–0.35 in soilless mixes */
   readonly unavailable: number;
+  /** air left after draining, 0.1–0.3 in soilless mixes */
+  readonly air: number;
   readonly dryKilogramsPerLitre: number;
   /** share of the volume lost at the first watering, assumed 0.08–0.15 */
   readonly settling: number;
+  readonly isPeatFree: boolean;
+  readonly isOrganic: boolean;
+  readonly limeGramsPerLitre: number;
+  /** shares of the parts by volume; they sum to 1 */
+  readonly shares: readonly { readonly ingredient: Ingredient; readonly share: number }[];
+  /** what its parts bring to feed a plant, per litre of mix */
+  readonly base: readonly BaseFeed[];
 }
 
 /**
- * The starting mixes. Capacity and unavailable water are the middle of the ranges published for soilless mixes
- * (capacity 45–65 %, unavailable 25–35 %); densities and settling are *assumed*.
+ * The ingredient with an id.
+ *
+ * @throws RundelError `unknown-name`
  */
-export const MIXES: readonly Mix[] = [
-  {
-    id: 'bought',
-    name: 'Bought potting mix',
-    words: 'Out of the sack, peat or coir with something coarse.',
-    capacity: 0.56,
-    unavailable: 0.28,
-    dryKilogramsPerLitre: 0.22,
-    settling: 0.12,
-  },
-  {
-    id: 'bark-coir',
-    name: 'Peat-free, bark and coir',
-    words: 'Airy; drains fast and dries from the top.',
-    capacity: 0.5,
-    unavailable: 0.26,
-    dryKilogramsPerLitre: 0.25,
-    settling: 0.1,
-  },
-  {
-    id: 'loam-compost',
-    name: 'Loam and home compost',
-    words: 'Heavy and holds long; carry it in two trips.',
-    capacity: 0.52,
-    unavailable: 0.3,
-    dryKilogramsPerLitre: 0.65,
-    settling: 0.08,
-  },
-];
+export function ingredientOf(id: string): Ingredient {
+  const found = INGREDIENTS.find((i) => i.id === id);
+  if (!found)
+    throw new RundelError('unknown-name', 'ingredient', id, INGREDIENTS.map((i) => i.id).join(', '));
+  return found;
+}
 
 /**
- * The mix with an id.
+ * A recipe's figures: each the mean of its parts', weighted by volume. Fine parts also slip between coarse ones;
+ * that loss of volume is counted where ingredients are bought (`ingredientLitres`) and not here.
+ *
+ * @throws RundelError when a part names no ingredient, or the parts do not sum to more than nothing
+ * @example
+ * mixFrom({ id: 'x', name: 'X', parts: [{ ingredientId: 'coir', parts: 1 }, { ingredientId: 'perlite', parts: 1 }] }).capacity
+ * // ≈> 0.45
+ */
+export function mixFrom(recipe: Recipe): Mix {
+  const total = recipe.parts.reduce((sum, part) => sum + part.parts, 0);
+  if (!(total > 0))
+    throw new RundelError('out-of-range', `parts of ${recipe.name}`, total, 'more than nothing');
+  const shares = recipe.parts.map((part) => ({
+    ingredient: ingredientOf(part.ingredientId),
+    share: part.parts / total,
+  }));
+  const mean = (figure: 'capacity' | 'unavailable' | 'air' | 'dryKilogramsPerLitre' | 'settling') =>
+    shares.reduce((sum, { ingredient, share }) => sum + ingredient[figure] * share, 0);
+  return {
+    id: recipe.id,
+    name: recipe.name,
+    words: recipe.words ?? shares.map((s) => s.ingredient.name.toLowerCase()).join(', '),
+    capacity: mean('capacity'),
+    unavailable: mean('unavailable'),
+    air: mean('air'),
+    dryKilogramsPerLitre: mean('dryKilogramsPerLitre'),
+    settling: mean('settling'),
+    isPeatFree: !shares.some((s) => s.ingredient.isPeat),
+    isOrganic: shares.every((s) => s.ingredient.isOrganic),
+    limeGramsPerLitre: recipe.limeGramsPerLitre ?? 0,
+    shares,
+    base: shares.flatMap(({ ingredient: { base }, share }) =>
+      base ? [{ ...base, gramsPerLitre: base.gramsPerLitre * share }] : [],
+    ),
+  };
+}
+
+/** The starting mixes, worked out from their recipes. */
+export const MIXES: readonly Mix[] = RECIPES.map(mixFrom);
+
+/**
+ * The mix with an id: one of the grower's own, or a starting mix.
  *
  * @throws RundelError `unknown-name`
  * @example
  * mixOf('bought').settling
  * // => 0.12
  */
-export function mixOf(id: string): Mix {
+export function mixOf(id: string, own: readonly Recipe[] = []): Mix {
+  const recipe = own.find((r) => r.id === id);
+  if (recipe) return mixFrom(recipe);
   const mix = MIXES.find((m) => m.id === id);
   if (!mix) throw new RundelError('unknown-name', 'mix', id, MIXES.map((m) => m.id).join(', '));
   return mix;

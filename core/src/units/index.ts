@@ -2,4 +2,11 @@ export { UNITS, fromInner, toInner, type Quantity, type Unit, type UnitName } fr
 export { fieldUnit, quantityOf, show, showParts, trimmed, type Purpose, type UnitSystem } from './systems.ts';
 export { parseAmount, type Amount, type AmountResult } from './parse-amount.ts';
 export { K_IN_K2O, P_IN_P2O5, elementsFromLabel, kilogramsOfLitres } from './nutrients.ts';
-export { MEASURE_UNIT, hoseLitresPerSecond, inMeasure, type Fills, type MeasureKind } from './measures.ts';
+export {
+  MEASURE_UNIT,
+  dripperLitresPerMinute,
+  hoseLitresPerSecond,
+  inMeasure,
+  type Fills,
+  type MeasureKind,
+} from './measures.ts';

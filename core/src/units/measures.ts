@@ -1,17 +1,19 @@
-import { RundelError } from '../errors/index.ts';
+import { within } from '../errors/index.ts';
 
 /**
  * A grower's own measure, reduced to what one of it gives.
- * A can or bottle is so many litres; a hose so many litres a second (from the seconds it takes to fill a bucket);
- * a handful so many litres of loose product.
+ * A can, bottle or sunk pot is so many litres; a hose so many litres a second (from the seconds it takes to fill a
+ * bucket); a dripper so many litres a minute (from a jar); a handful so many litres of loose product.
  */
-export type MeasureKind = 'can' | 'bottle' | 'hose' | 'handful';
+export type MeasureKind = 'can' | 'bottle' | 'hose' | 'dripper' | 'pot' | 'handful';
 
-/** What one unit of each kind of measure is called: a hose is counted in seconds, the rest in themselves. */
-export const MEASURE_UNIT: Record<MeasureKind, 'fill' | 'second' | 'handful'> = {
+/** What one unit of each kind of measure is called: a hose is counted in seconds, a dripper in minutes. */
+export const MEASURE_UNIT: Record<MeasureKind, 'fill' | 'second' | 'minute' | 'handful'> = {
   can: 'fill',
   bottle: 'fill',
   hose: 'second',
+  dripper: 'minute',
+  pot: 'fill',
   handful: 'handful',
 };
 
@@ -24,9 +26,24 @@ export const MEASURE_UNIT: Record<MeasureKind, 'fill' | 'second' | 'handful'> = 
  * // => 0.25
  */
 export function hoseLitresPerSecond(bucketLitres: number, seconds: number): number {
-  if (!(bucketLitres > 0)) throw new RundelError('out-of-range', 'bucketLitres', bucketLitres, 'above 0');
-  if (!(seconds > 0)) throw new RundelError('out-of-range', 'seconds', seconds, 'above 0');
-  return bucketLitres / seconds;
+  return (
+    within('bucketLitres', bucketLitres, Number.MIN_VALUE, 1000) /
+    within('seconds', seconds, Number.MIN_VALUE, 1e5)
+  );
+}
+
+/**
+ * Litres a minute from a dripper, by what a jar catches.
+ *
+ * @throws RundelError when either number is not above zero
+ * @example
+ * dripperLitresPerMinute(0.15, 5) * 60
+ * // ≈> 1.8
+ */
+export function dripperLitresPerMinute(jarLitres: number, minutes: number): number {
+  return (
+    within('jarLitres', jarLitres, Number.MIN_VALUE, 100) / within('minutes', minutes, Number.MIN_VALUE, 1440)
+  );
 }
 
 /** An amount of water counted in a measure: the nearest count that a person can pour, and the litres that makes. */
@@ -37,7 +54,8 @@ export interface Fills {
 }
 
 /**
- * Counts litres in a measure, to the nearest quarter of a can or bottle (never none of it) or whole second of hose.
+ * Counts litres in a measure, to the nearest quarter of a can, bottle or pot (never none of it), whole second of hose
+ * or whole minute of dripper.
  *
  * @example
  * inMeasure(6.5, { kind: 'can', litres: 9 })
@@ -47,7 +65,8 @@ export function inMeasure(
   litres: number,
   measure: { readonly kind: MeasureKind; readonly litres: number },
 ): Fills {
-  const step = measure.kind === 'hose' ? 1 : 0.25;
+  const isTimed = measure.kind === 'hose' || measure.kind === 'dripper';
+  const step = isTimed ? 1 : 0.25;
   const count = litres <= 0 ? 0 : Math.max(step, Math.round(litres / measure.litres / step) * step);
   return { count, litres: count * measure.litres };
 }

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import {
   elementsFromLabel,
   fromInner,
+  dripperLitresPerMinute,
   hoseLitresPerSecond,
   inMeasure,
   kilogramsOfLitres,
@@ -146,6 +147,20 @@ describe("the grower's own measures", () => {
 
   it('counts a hose in seconds', () => {
     expect(inMeasure(6, { kind: 'hose', litres: hoseLitresPerSecond(10, 40) }).count).toBe(24);
+  });
+
+  it('counts a dripper in minutes, by what a jar caught in five', () => {
+    const litres = dripperLitresPerMinute(0.15, 5);
+    expect(litres * 60).toBeCloseTo(1.8, 9);
+    expect(inMeasure(0.9, { kind: 'dripper', litres })).toEqual({
+      count: 30,
+      litres: expect.closeTo(0.9, 9) as number,
+    });
+    expect(() => dripperLitresPerMinute(0, 5)).toThrow(/jarLitres/);
+  });
+
+  it('counts a sunk pot in quarters', () => {
+    expect(inMeasure(1.1, { kind: 'pot', litres: 0.8 }).count).toBe(1.5);
   });
 
   it('refuses a bucket test that took no time', () => {

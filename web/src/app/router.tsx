@@ -29,7 +29,7 @@ export const router = createBrowserRouter([
       { path: 'stands/:containerId', element: <BagPage /> },
       { path: 'stands/:containerId/edit', element: <EditBagPage /> },
       { path: 'season', element: <SeasonPage /> },
-      { path: 'bench', element: <BenchPage /> },
+      { path: 'bench/:topicId?', element: <BenchPage /> },
       { path: 'tally', element: <TallyPage /> },
       { path: 'settings', element: <SettingsPage /> },
       { path: 'files', element: <FilesPage /> },

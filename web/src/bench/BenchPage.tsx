@@ -1,23 +1,148 @@
 import { Box } from '@mui/material';
-import { Page, Panel } from '../parts/Page.tsx';
-import { DepthBench } from './DepthBench.tsx';
-import { MeasuresPanel } from './MeasuresPanel.tsx';
+import { lazy, Suspense, type ComponentType, type LazyExoticComponent } from 'react';
+import { NavLink, useParams } from 'react-router';
+import { Page } from '../parts/Page.tsx';
 
-/** The working-out. For now: planting depth, and the grower's own measures. */
+interface Topic {
+  readonly id: string;
+  readonly name: string;
+  readonly title: string;
+  readonly lead: string;
+  readonly Part: LazyExoticComponent<ComponentType>;
+}
+
+const topic = (
+  id: string,
+  name: string,
+  title: string,
+  lead: string,
+  load: () => Promise<{ readonly default: ComponentType }>,
+): Topic => ({ id, name, title, lead, Part: lazy(load) });
+
+/** What can be worked out on the bench, in the order in which a year needs it. */
+const TOPICS: readonly Topic[] = [
+  topic(
+    'size',
+    'Which bag',
+    'Which bag for which plant?',
+    'All sizes side by side, with a grown plant in each.',
+    () => import('./SizeBench.tsx'),
+  ),
+  topic(
+    'mix',
+    'Mixes',
+    'Mixes',
+    'What goes in, what it holds, and what it weighs.',
+    () => import('./MixBench.tsx'),
+  ),
+  topic(
+    'fill',
+    'Fill and feed',
+    'Fill bags, and work feed into the mix',
+    'Old mix, new mix, spoons and handfuls, for as many bags as you like.',
+    () => import('./FillBench.tsx'),
+  ),
+  topic(
+    'shop',
+    'Shopping',
+    'Shopping',
+    'What to buy for any set of bags, in the cheapest packs that cover it.',
+    () => import('./ShopBench.tsx'),
+  ),
+  topic(
+    'shed',
+    'The shed',
+    'The shed',
+    'What is there, what it cost, and when it was cheap.',
+    () => import('./ShedBench.tsx'),
+  ),
+  topic(
+    'load',
+    'Weight',
+    'Weight and load',
+    'What each bag weighs wet, and what the floor has to bear.',
+    () => import('./LoadBench.tsx'),
+  ),
+  topic(
+    'film',
+    'Film and sheet',
+    'Sleeves, linings, cages and rings',
+    'How to cut it, what is wasted, and what it really holds.',
+    () => import('./FilmBench.tsx'),
+  ),
+  topic(
+    'depth',
+    'Planting depth',
+    'How deep would it go?',
+    'A seedling tried in a bag; nothing is stored.',
+    () => import('./DepthBench.tsx'),
+  ),
+  topic(
+    'measures',
+    'My measures',
+    'My measures',
+    'Measured once, in a minute; then every amount can be given in them.',
+    () => import('./MeasuresPanel.tsx'),
+  ),
+  topic(
+    'costs',
+    'Costs',
+    'Costs',
+    'Seed, current, work, and what each bag came to.',
+    () => import('./CostBench.tsx'),
+  ),
+];
+
+/** The working-out: one topic at a time, each with an address of its own. */
 export default function BenchPage() {
+  const { topicId } = useParams();
+  const chosen = TOPICS.find((t) => t.id === topicId) ?? (TOPICS[0] as Topic);
+  const { Part } = chosen;
   return (
-    <Page
-      title="Bench"
-      lead="Work out a planting depth, and measure your cans. Mixes, shopping, feeds and supports will be worked out here later."
-    >
-      <Panel title="How deep would it go?">
-        <DepthBench />
-      </Panel>
-      <Box>
-        <Panel title="My measures">
-          <MeasuresPanel />
-        </Panel>
+    <Page title={chosen.title} lead={chosen.lead}>
+      <Box
+        component="nav"
+        aria-label="On the bench"
+        sx={{
+          display: 'flex',
+          flexWrap: { xs: 'nowrap', md: 'wrap' },
+          overflowX: 'auto',
+          gap: 0.5,
+          marginBlockEnd: 2,
+          marginInline: { xs: -2, md: 0 },
+          paddingInline: { xs: 2, md: 0 },
+          borderBlockEnd: '2px solid var(--line)',
+          '@media print': { display: 'none' },
+        }}
+      >
+        {TOPICS.map((t) => (
+          <Box
+            key={t.id}
+            component={NavLink}
+            to={`/bench/${t.id}`}
+            className={t.id === chosen.id ? 'active' : ''}
+            sx={{
+              flexShrink: 0,
+              display: 'grid',
+              placeItems: 'center',
+              minHeight: 48,
+              paddingInline: 1.5,
+              color: 'inherit',
+              textDecoration: 'none',
+              borderBlockEnd: '4px solid transparent',
+              marginBlockEnd: '-2px',
+              '&.active': { borderBlockEndColor: 'var(--action)', fontWeight: 700 },
+              '&:hover': { backgroundColor: 'var(--action-wash)' },
+              '&:focus-visible': { outlineOffset: -4 },
+            }}
+          >
+            {t.name}
+          </Box>
+        ))}
       </Box>
+      <Suspense fallback={<Box aria-busy sx={{ minHeight: 300 }} />}>
+        <Part key={chosen.id} />
+      </Suspense>
     </Page>
   );
 }

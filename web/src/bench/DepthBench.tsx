@@ -13,7 +13,7 @@ import { BagSection, imaginedOccupant, sceneOf } from '../section/index.ts';
 import { useBags, useGarden, useShown, type Bag } from '../store/index.ts';
 
 /** Tries a seedling in a bag, on paper: nothing is stored. */
-export function DepthBench() {
+export default function DepthBench() {
   const { garden } = useGarden();
   const { bags } = useBags();
   const shown = useShown();

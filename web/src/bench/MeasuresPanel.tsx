@@ -1,7 +1,7 @@
 import { Box, Button, IconButton, MenuItem, TextField, Typography } from '@mui/material';
 import { IconPencil, IconTrash } from '@tabler/icons-react';
 import type { Measure } from '@rundel/core/garden';
-import { hoseLitresPerSecond, UNITS, type MeasureKind } from '@rundel/core/units';
+import { dripperLitresPerMinute, hoseLitresPerSecond, UNITS, type MeasureKind } from '@rundel/core/units';
 import { useState } from 'react';
 import { AmountField } from '../parts/AmountField.tsx';
 import { readAmount } from '../parts/amount-text.ts';
@@ -12,11 +12,45 @@ const KINDS: Record<MeasureKind, { readonly name: string; readonly how: string }
   can: { name: 'Can', how: 'What it holds when you call it full.' },
   bottle: { name: 'Bottle', how: 'What it holds when you call it full.' },
   hose: { name: 'Hose', how: 'Fill a bucket and count the seconds.' },
+  dripper: { name: 'Dripper', how: 'Hold a jar under it for five minutes and measure what it caught.' },
+  pot: { name: 'Sunk pot', how: 'Fill it to the rim from something that you have measured.' },
   handful: { name: 'Handful', how: 'Count your handful out in level tablespoons, once.' },
 };
 
+/** Things that give so much in a time, and the test that tells how much. */
+const TESTED: Partial<
+  Record<
+    MeasureKind,
+    {
+      readonly caught: string;
+      readonly time: string;
+      readonly low: number;
+      readonly high: number;
+      readonly problem: string;
+      rate(litres: number, time: number): number;
+    }
+  >
+> = {
+  hose: {
+    caught: 'The bucket holds',
+    time: 'Seconds to fill it',
+    low: 1,
+    high: 3600,
+    problem: 'Seconds, from 1 to 3600.',
+    rate: hoseLitresPerSecond,
+  },
+  dripper: {
+    caught: 'The jar caught',
+    time: 'Minutes under the dripper',
+    low: 0.5,
+    high: 240,
+    problem: 'Minutes, from half a minute to 240.',
+    rate: dripperLitresPerMinute,
+  },
+};
+
 /** The grower's own measures; drinks are proposed in the one that is chosen. */
-export function MeasuresPanel() {
+export default function MeasuresPanel() {
   const { garden, clock, saveRecords, saveSettings } = useGarden();
   const shown = useShown();
   const [editing, setEditing] = useState<Measure | 'new'>();
@@ -52,7 +86,9 @@ export function MeasuresPanel() {
               <strong>{measure.name}</strong> ({KINDS[measure.kind].name.toLowerCase()}):{' '}
               {measure.kind === 'handful'
                 ? `${(measure.litres / UNITS.tablespoon.factor).toFixed(1)} tablespoons`
-                : `${shown.show(measure.litres, 'drink')}${measure.kind === 'hose' ? ' a second' : ''}`}
+                : measure.kind === 'dripper'
+                  ? `${shown.show(measure.litres * 60, 'drink')} an hour`
+                  : `${shown.show(measure.litres, 'drink')}${measure.kind === 'hose' ? ' a second' : ''}`}
             </Box>
             <IconButton
               aria-label={`Change ${measure.name}`}
@@ -111,12 +147,14 @@ function MeasureDialog({ measure, onClose }: { readonly measure: Measure | undef
   const [kind, setKind] = useState<MeasureKind>(measure?.kind ?? 'can');
   const [name, setName] = useState(measure?.name ?? '');
   const [amount, setAmount] = useState(
-    measure && measure.kind !== 'hose' && measure.kind !== 'handful'
-      ? shown.show(measure.litres, 'drink')
-      : '',
+    measure && !TESTED[measure.kind] && measure.kind !== 'handful' ? shown.show(measure.litres, 'drink') : '',
   );
   const [second, setSecond] = useState(
-    measure?.kind === 'handful' ? String(measure.litres / UNITS.tablespoon.factor) : '',
+    measure?.kind === 'handful'
+      ? String(measure.litres / UNITS.tablespoon.factor)
+      : kind === 'dripper'
+        ? '5'
+        : '',
   );
   const [problems, setProblems] = useState<{ name?: string; amount?: string; second?: string }>({});
   const submit = async () => {
@@ -127,12 +165,12 @@ function MeasureDialog({ measure, onClose }: { readonly measure: Measure | undef
       if (!(number >= 0.2 && number <= 40)) return setProblems({ second: 'From 0.2 to 40 tablespoons.' });
       litres = number * UNITS.tablespoon.factor;
     } else {
-      const read = readAmount(amount, { purpose: 'drink', system: shown.system, low: 0.05, high: 100 });
+      const read = readAmount(amount, { purpose: 'drink', system: shown.system, low: 0.005, high: 100 });
       if (read.kind !== 'given')
         return setProblems({ amount: read.kind === 'refused' ? read.problem : 'Please give an amount.' });
-      if (kind === 'hose' && !(number >= 1 && number <= 3600))
-        return setProblems({ second: 'Seconds, from 1 to 3600.' });
-      litres = kind === 'hose' ? hoseLitresPerSecond(read.inner, number) : read.inner;
+      const test = TESTED[kind];
+      if (test && !(number >= test.low && number <= test.high)) return setProblems({ second: test.problem });
+      litres = test ? test.rate(read.inner, number) : read.inner;
     }
     const now = clock.now();
     const after: Measure = {
@@ -178,16 +216,16 @@ function MeasureDialog({ measure, onClose }: { readonly measure: Measure | undef
       {kind !== 'handful' && (
         <AmountField
           purpose="drink"
-          label={kind === 'hose' ? 'The bucket holds' : 'It holds'}
+          label={TESTED[kind]?.caught ?? 'It holds'}
           value={amount}
           onChange={(e) => setAmount(e.target.value)}
           error={problems.amount !== undefined}
           helperText={problems.amount}
         />
       )}
-      {(kind === 'hose' || kind === 'handful') && (
+      {(TESTED[kind] || kind === 'handful') && (
         <TextField
-          label={kind === 'hose' ? 'Seconds to fill it' : 'Level tablespoons in it'}
+          label={TESTED[kind]?.time ?? 'Level tablespoons in it'}
           value={second}
           onChange={(e) => setSecond(e.target.value)}
           error={problems.second !== undefined}

@@ -21,7 +21,7 @@ import {
   type FileReading,
 } from '../store/index.ts';
 import { Bin } from './Bin.tsx';
-import { download } from './download.ts';
+import { download } from '../parts/download.ts';
 
 /** Save, open, merge, clear; the bin; and what could not be read. */
 export default function FilesPage() {

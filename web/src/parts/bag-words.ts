@@ -3,17 +3,10 @@ import { FINGER_GRADES, fingerGradeOf } from '@rundel/core/water';
 import type { Bag, Shown } from '../store/index.ts';
 import { thirstWords, whenWords } from './words.ts';
 
-const KIND_WORDS: Record<string, string> = {
-  'round-fabric': 'round fabric',
-  'square-fabric': 'square fabric',
-  pillow: 'pillow',
-  bucket: 'bucket',
-};
-
 /** "38 L round fabric", "#10 bucket": size as the grower said it, and the kind. */
 export function kindWords(bag: Pick<Bag, 'container' | 'body'>, shown: Shown): string {
-  const { size, kindId } = bag.container;
-  const kind = KIND_WORDS[kindId] ?? bag.body.kind.name;
+  const { size } = bag.container;
+  const kind = bag.body.kind.short;
   if (size.by === 'class') return `${size.class} ${kind}`;
   const litres = size.by === 'label' ? size.litres : bag.body.real.litres.likely;
   return `${shown.show(litres, 'bag')} ${kind}`;

@@ -1,5 +1,7 @@
 import { MenuItem } from '@mui/material';
 import { CROPS } from '@rundel/core/crops';
+import type { OwnMix } from '@rundel/core/garden';
+import { MIXES } from '@rundel/core/mixes';
 import { DEPTH_SCHOOLS } from '@rundel/core/planting';
 
 /** Choices that several forms offer, as the items of a select. */
@@ -32,3 +34,12 @@ export const CROP_CHOICES = CROPS.map((crop) => (
     {crop.name}
   </MenuItem>
 ));
+
+/** The mixes to choose from: the grower's own first, then those that forms start with. */
+export function mixChoices(own: readonly OwnMix[]) {
+  return [...own.filter((mix) => !mix.binnedAt), ...MIXES].map((mix) => (
+    <MenuItem key={mix.id} value={mix.id}>
+      {mix.name}
+    </MenuItem>
+  ));
+}

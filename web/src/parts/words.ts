@@ -67,6 +67,7 @@ const QUARTERS: Record<string, string> = { '0.25': '¼', '0.5': '½', '0.75': '�
 /** A count of a measure in words: "¾ green can", "2½ green cans", "24 s of hose". */
 export function fillsWords(count: number, measure: { readonly kind: string; readonly name: string }): string {
   if (measure.kind === 'hose') return `${count} s of ${measure.name}`;
+  if (measure.kind === 'dripper') return `${count} min of ${measure.name}`;
   const whole = Math.floor(count);
   const number = `${whole > 0 ? whole : ''}${QUARTERS[String(count - whole)] ?? ''}` || '0';
   return `${number} ${measure.name}${count > 1 ? 's' : ''}`;

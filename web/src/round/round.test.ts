@@ -35,7 +35,7 @@ function bagAfter(more: readonly Entry[]): { bag: Bag; live: ReturnType<typeof l
   const bag: Bag = {
     container,
     stand: garden.stands[0],
-    body: bodyOf(container, garden.settings),
+    body: bodyOf(container, garden),
     occupants: occupantsOf(container, live, garden),
     name: 'Lantern Drop',
     water: bagWater({ ...garden, entries: [...live] }, container, at(4), live),

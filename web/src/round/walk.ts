@@ -45,12 +45,13 @@ export function useWalk(plan: RoundPlan | undefined): {
     let isCurrent = true;
     void store.readNote('walk').then((note) => {
       const read = walkSchema.safeParse(note);
-      if (isCurrent) setKept({ which, walk: read.success ? read.data : undefined });
+      // at once, and not when the plan is in: a look can be quicker than the plan, and it belongs to this walk
+      if (isCurrent) setKept({ which, walk: read.success ? begunBy(read.data, clock.now()) : undefined });
     });
     return () => {
       isCurrent = false;
     };
-  }, [store, which]);
+  }, [clock, store, which]);
   const keep = useCallback(
     (walk: Walk) => {
       setKept({ which, walk });

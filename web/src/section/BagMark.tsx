@@ -29,7 +29,7 @@ export function BagMark({
   const left = points.map((p) => `${x(-p.half)} ${y(p.z)}`).reverse();
   const right = points.map((p) => `${x(p.half)} ${y(p.z)}`);
   const shape = `M${left.join(' L')} L${right.join(' L')}`;
-  const isClosed = body.kind.wall === 'film';
+  const isClosed = body.kind.isClosed;
   const top = y(tall);
   const level = water ? top + 3 + (45 - top - 3) * (1 - water.likely) : 45;
   const places =

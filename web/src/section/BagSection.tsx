@@ -62,7 +62,7 @@ export function BagSection({
   const places = spread(
     right.map((l) => py(l.z)),
     31,
-    py(0) - 4,
+    py(-scene.floorMillimetres) - 4,
   );
   return (
     <svg
@@ -77,8 +77,8 @@ export function BagSection({
       <line
         x1={MARGIN.left - 30}
         x2={width - MARGIN.right + 30}
-        y1={py(0)}
-        y2={py(0)}
+        y1={py(-scene.floorMillimetres)}
+        y2={py(-scene.floorMillimetres)}
         stroke="var(--ink)"
         strokeWidth="2"
       />
@@ -135,7 +135,7 @@ function rightLabels(
     const names = { stake: 'stake', string: 'wire', cage: 'cage', canes: 'canes' } as const;
     labels.push({
       z: support.heightMillimetres,
-      big: shown.show(support.heightMillimetres, 'height'),
+      big: shown.show(support.heightMillimetres + scene.floorMillimetres, 'height'),
       small: `${names[support.kind]} above ground`,
       fromX: (d) => d.px(support.kind === 'string' ? scene.halfWidest : 12),
     });
@@ -156,6 +156,22 @@ function rightLabels(
       big: shown.show(scene.mulchTop - scene.mixTop, 'depth'),
       small: 'mulch',
       fromX: (d) => d.px(d.halfAt(z)),
+    });
+  }
+  if (scene.under?.litres !== undefined) {
+    labels.push({
+      z: -scene.floorMillimetres / 2,
+      big: shown.show(scene.under.litres, 'bag'),
+      small: 'in the reservoir',
+      fromX: (d) => d.px(scene.halfWidest),
+    });
+  }
+  if (scene.holeMillimetres > 0) {
+    labels.push({
+      z: scene.holeMillimetres,
+      big: shown.show(scene.holeMillimetres, 'depth'),
+      small: 'up to the holes',
+      fromX: (d) => d.px(d.halfAt(scene.holeMillimetres)) + 4,
     });
   }
   if (water) {

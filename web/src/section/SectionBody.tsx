@@ -1,9 +1,12 @@
 import { fingerGradeOf } from '@rundel/core/water';
 import { useId } from 'react';
 import type { Drawing } from './layout.ts';
+import { Beneath, Holes } from './Beneath.tsx';
 import { Plant } from './Plant.tsx';
 import type { Scene } from './scene.ts';
 import { Support } from './Support.tsx';
+
+const WALL_WIDTH: Record<Scene['wall'], number> = { film: 3, fabric: 5.5, plastic: 5.5, boards: 9 };
 
 /** Water's colour by its grade, straw to slate blue. */
 export function waterColour(share: number): string {
@@ -48,6 +51,7 @@ export function SectionBody({ scene, drawing }: { readonly scene: Scene; readonl
           <path d="M1 7 L8 2 M9 8 L17 5 M11 2 L15 1" stroke="var(--wall)" strokeWidth="0.9" opacity="0.4" />
         </pattern>
       </defs>
+      <Beneath scene={scene} drawing={drawing} />
       <Support scene={scene} drawing={drawing} isBehind />
       <g clipPath={`url(#${id}in)`}>
         <rect x="0" y={py(scene.mixTop)} width={width} height={height} fill="var(--mix)" />
@@ -112,8 +116,15 @@ export function SectionBody({ scene, drawing }: { readonly scene: Scene; readonl
         stroke="var(--wall)"
         strokeLinejoin="round"
         strokeLinecap="round"
-        strokeWidth={scene.wall === 'film' ? 3 : 5.5}
+        strokeWidth={WALL_WIDTH[scene.wall]}
       />
+      {scene.rings.map(({ x, half, from, to }) => (
+        <g key={x} data-part="ring" stroke="var(--wall)" strokeWidth="4.5" strokeLinecap="round">
+          <line x1={px(x - half)} x2={px(x - half)} y1={py(from)} y2={py(to)} />
+          <line x1={px(x + half)} x2={px(x + half)} y1={py(from)} y2={py(to)} />
+        </g>
+      ))}
+      <Holes scene={scene} drawing={drawing} />
       {scene.wall === 'fabric' && (
         <path
           d={wall}

@@ -1,6 +1,6 @@
 import type { Occupant } from '@rundel/core/bag-state';
-import { dayOf } from '@rundel/core/climate';
-import { cropOf, habitOf } from '@rundel/core/crops';
+import { addDays, dayOf } from '@rundel/core/climate';
+import { cropOf, habitOf, type Crop, type Habit } from '@rundel/core/crops';
 import type { Seedling } from '@rundel/core/planting';
 
 /** A planting that is being thought about. */
@@ -50,4 +50,17 @@ export function imaginedOccupant(
     plantedOn: day,
     clearedOn: undefined,
   };
+}
+
+/** Plants that have done all their growth, for a drawing of how big a thing gets. */
+export function grownOccupants(crop: Crop, habit: Habit, count: number, now: string): readonly Occupant[] {
+  const planting: ImaginedPlanting = {
+    cropId: crop.id,
+    habitId: habit.id,
+    varietyName: 'grown',
+    plantedOn: addDays(dayOf(now), -Math.round(habit.weeksToFull.high * 7)),
+    seedling: { stemMillimetres: 200, ballMillimetres: crop.ball.heightMillimetres },
+    schoolId: undefined,
+  };
+  return Array.from({ length: count }, (_, i) => imaginedOccupant(planting, `stn_grown00${i}`, i, now));
 }

@@ -2,4 +2,4 @@ export { BagElevation } from './BagElevation.tsx';
 export { BagMark } from './BagMark.tsx';
 export { BagSection } from './BagSection.tsx';
 export { plantingOf, sceneOf, type Scene, type ScenePlant } from './scene.ts';
-export { imaginedOccupant, type ImaginedPlanting } from './imagined.ts';
+export { grownOccupants, imaginedOccupant, type ImaginedPlanting } from './imagined.ts';

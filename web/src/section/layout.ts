@@ -16,7 +16,7 @@ export interface Drawing {
   readonly height: number;
   /** along the section, mm from the middle → px */
   px(x: number): number;
-  /** height above the ground, mm → px */
+  /** height above the lowest mix, mm → px; the ground lies at −floorMillimetres */
   py(z: number): number;
   /** the bag's inside, closed, and its wall, open at the top */
   readonly inside: string;
@@ -27,10 +27,13 @@ export interface Drawing {
 /** Width to make room for, mm: a slim bag still has leaves beside it. */
 const widest = (scene: Scene) => Math.max(scene.halfWidest * 2, 260);
 
+/** Height to make room for, mm, from the ground up. */
+const tallOf = (scene: Scene) => (scene.top + scene.floorMillimetres) * 1.04;
+
 /** Height of paper that a scene fills when its width decides the scale, px; room for a few labels at the least. */
 export function heightNeeded(scene: Scene, width: number, margin: Margin): number {
   const scale = (width - margin.left - margin.right) / widest(scene);
-  return Math.max(230, scene.top * 1.04 * scale + margin.top + margin.bottom);
+  return Math.max(230, tallOf(scene) * scale + margin.top + margin.bottom);
 }
 
 /** Lays a scene out on paper of a size: as large as it goes inside the margins, or at a scale that is given. */
@@ -42,14 +45,18 @@ export function layout(
   fixedScale?: number,
 ): Drawing {
   const room = { x: width - margin.left - margin.right, y: height - margin.top - margin.bottom };
-  const scale = fixedScale ?? Math.min(room.y / Math.max(scene.top * 1.04, 300), room.x / widest(scene));
+  const scale = fixedScale ?? Math.min(room.y / Math.max(tallOf(scene), 300), room.x / widest(scene));
   const middle = margin.left + room.x / 2;
   const px = (x: number) => middle + x * scale;
-  const py = (z: number) => height - margin.bottom - z * scale;
+  const py = (z: number) => height - margin.bottom - (z + scene.floorMillimetres) * scale;
   const left = scene.outline.map((p) => `${px(-p.half).toFixed(1)} ${py(p.z).toFixed(1)}`);
   const right = scene.outline.map((p) => `${px(p.half).toFixed(1)} ${py(p.z).toFixed(1)}`);
-  const isClosed = scene.wall === 'film';
-  const wall = `M${[...left].reverse().join(' L')} L${right.join(' L')}${isClosed ? ' Z' : ''}`;
+  const closed = `M${[...left].reverse().join(' L')} L${right.join(' L')}`;
+  const wall = `${closed}${scene.isClosed ? ' Z' : ''}`;
+  const rings = scene.rings.map(
+    ({ x, half, from, to }) =>
+      `M${px(x - half)} ${py(to)} L${px(x - half)} ${py(from)} L${px(x + half)} ${py(from)} L${px(x + half)} ${py(to)} Z`,
+  );
   const halfAt = (z: number) => {
     const above = scene.outline.find((p) => p.z >= z) ?? scene.outline.at(-1);
     return above?.half ?? 0;
@@ -60,7 +67,7 @@ export function layout(
     height,
     px,
     py,
-    inside: `${`M${[...left].reverse().join(' L')} L${right.join(' L')}`} Z`,
+    inside: [`${closed} Z`, ...rings].join(' '),
     wall,
     halfAt,
   };

@@ -30,7 +30,21 @@ export interface Scene {
   readonly outline: readonly { readonly z: number; readonly half: number }[];
   readonly heightMillimetres: number;
   readonly halfWidest: number;
-  readonly wall: 'fabric' | 'plastic' | 'film';
+  readonly wall: BagBody['kind']['wall'];
+  /** closed at the top, planted through slits */
+  readonly isClosed: boolean;
+  readonly drainage: BagBody['kind']['drainage']['by'];
+  /** drain holes above the base; 0: in the base */
+  readonly holeMillimetres: number;
+  /** what stands under the mix; heights are counted from the lowest mix, so this lies below 0 */
+  readonly under: BagBody['real']['under'];
+  /** bottomless rings in the top, by where they stand along the section */
+  readonly rings: readonly {
+    readonly x: number;
+    readonly half: number;
+    readonly from: number;
+    readonly to: number;
+  }[];
   readonly mixTop: number;
   readonly mulchTop: number;
   /** heights at which the share of available water would stand, with the shares */
@@ -38,7 +52,10 @@ export interface Scene {
     | { readonly share: Range; readonly low: number; readonly likely: number; readonly high: number }
     | undefined;
   readonly plants: readonly ScenePlant[];
+  /** its top above the lowest mix */
   readonly support: { readonly kind: Container['support']['kind']; readonly heightMillimetres: number };
+  /** the lowest mix above the ground */
+  readonly floorMillimetres: number;
   /** highest thing in the drawing */
   readonly top: number;
 }
@@ -88,28 +105,28 @@ export function plantingOf(occupant: Occupant, body: BagBody, schoolId: string):
  * @param water shares of available water; left out for a bag that is being planned
  */
 export function sceneOf(
-  container: Pick<Container, 'support' | 'stations'>,
+  container: Pick<Container, 'support' | 'holeMillimetres'> & { readonly stations: readonly unknown[] },
   body: BagBody,
   occupants: readonly Occupant[],
   water: Range | undefined,
   now: string,
   settings: { readonly depthSchoolId: string; readonly assumptions: Readonly<Record<string, number>> },
 ): Scene {
-  const points = outline(body.real.solid);
-  const halfWidest = Math.max(...points.map((p) => p.half));
+  const { ring, under, solid } = body.real;
+  const points = outline(solid, 24, ring?.bagTopMillimetres);
+  const halfWidest = Math.max(...points.map((p) => p.half), (under?.widthMillimetres ?? 0) / 2);
   const mixTop = body.fill.mixMillimetres;
+  const floorMillimetres = under?.heightMillimetres ?? 0;
+  const count = container.stations.length;
+  const placeOf = (position: number) =>
+    ((position + 0.5) / count - 0.5) * 2 * halfWidest * (count > 1 ? 0.92 : 1);
   const plants = occupants.map((occupant): ScenePlant => {
     const planting = plantingOf(occupant, body, settings.depthSchoolId);
     const figures = habitFigures(occupant.crop.id, occupant.habit, settings.assumptions);
     const days = Math.max(0, daysBetween(occupant.plantedOn, dayOf(now)));
     const start = planting?.aboveMillimetres ?? occupant.planted.seedling.stemMillimetres;
-    const { stations } = container;
     return {
-      x:
-        ((occupant.position + 0.5) / stations.length - 0.5) *
-        2 *
-        halfWidest *
-        (stations.length > 1 ? 0.92 : 1),
+      x: placeOf(occupant.position),
       crop: occupant.crop.id,
       fruit: occupant.crop.fruit,
       heightMillimetres: expectedHeightMillimetres(figures, start, days),
@@ -123,11 +140,28 @@ export function sceneOf(
     };
   });
   const tallest = Math.max(0, ...plants.map((p) => mixTop + p.heightMillimetres));
+  const support = {
+    kind: container.support.kind,
+    heightMillimetres: Math.max(0, container.support.heightMillimetres - floorMillimetres),
+  };
   return {
     outline: points,
-    heightMillimetres: body.real.solid.heightMillimetres,
+    heightMillimetres: solid.heightMillimetres,
     halfWidest,
     wall: body.kind.wall,
+    isClosed: body.kind.isClosed || ring !== undefined,
+    drainage: body.kind.drainage.by,
+    holeMillimetres: body.kind.drainage.canBeRaised ? (container.holeMillimetres ?? 0) : 0,
+    under,
+    rings: ring
+      ? container.stations.map((_, i) => ({
+          x: placeOf(i),
+          half: ring.widthMillimetres / 2,
+          from: ring.fromMillimetres,
+          to: ring.toMillimetres,
+        }))
+      : [],
+    floorMillimetres,
     mixTop,
     mulchTop: body.fill.mulchTopMillimetres,
     water: water && {
@@ -137,7 +171,12 @@ export function sceneOf(
       high: levelOf(body, water.high),
     },
     plants,
-    support: container.support,
-    top: Math.max(body.real.solid.heightMillimetres, tallest, container.support.heightMillimetres),
+    support,
+    top: Math.max(
+      solid.heightMillimetres,
+      tallest,
+      support.heightMillimetres,
+      (under?.pipeMillimetres ?? 0) - floorMillimetres,
+    ),
   };
 }

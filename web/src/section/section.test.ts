@@ -15,7 +15,7 @@ const HALF = { low: 0.3, likely: 0.5, high: 0.7 };
 
 function bagOf(label: string): { container: Container; body: BagBody; occupants: readonly Occupant[] } {
   const container = garden.containers.find((c) => c.label === label) as Container;
-  return { container, body: bodyOf(container, settings), occupants: occupantsOf(container, live, garden) };
+  return { container, body: bodyOf(container, garden), occupants: occupantsOf(container, live, garden) };
 }
 
 function sceneFor(label: string, water: typeof HALF | undefined = HALF): Scene {

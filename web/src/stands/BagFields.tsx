@@ -1,16 +1,12 @@
 import { Box, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
-import {
-  CONTAINER_KINDS,
-  containerKind,
-  TRADE_CLASSES,
-  TRADE_CLASS_NAMES,
-  tradeClassLitres,
-} from '@rundel/core/bags';
+import { containerKind, TRADE_CLASSES, TRADE_CLASS_NAMES, tradeClassLitres } from '@rundel/core/bags';
 import { SUPPORT_KINDS } from '@rundel/core/garden';
-import { MIXES } from '@rundel/core/mixes';
+import { mixOf } from '@rundel/core/mixes';
 import { Controller, useFormContext, useWatch } from 'react-hook-form';
 import { AmountField } from '../parts/AmountField.tsx';
-import { standsInUse, useGarden, useShown } from '../store/index.ts';
+import { mixChoices } from '../parts/choices.tsx';
+import { KindPicker } from '../parts/KindPicker.tsx';
+import { standsInUse, useGarden, useMoney, useShown } from '../store/index.ts';
 import { NEW_STAND, type BagFormValues } from './bag-form.ts';
 
 const SUPPORT_NAMES: Record<(typeof SUPPORT_KINDS)[number], string> = {
@@ -27,11 +23,12 @@ const two = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }
 export function BagFields() {
   const { garden } = useGarden();
   const shown = useShown();
+  const money = useMoney();
   const { register, control, setValue, formState } = useFormContext<BagFormValues>();
   const { errors } = formState;
-  const [kindId, sizeBy, standId, supportKind] = useWatch({
+  const [kindId, sizeBy, standId, supportKind, lowerMixId] = useWatch({
     control,
-    name: ['kindId', 'sizeBy', 'standId', 'supportKind'],
+    name: ['kindId', 'sizeBy', 'standId', 'supportKind', 'lowerMixId'],
   });
   const kind = containerKind(kindId);
   const chooseKind = (id: string) => {
@@ -44,39 +41,7 @@ export function BagFields() {
   };
   return (
     <Box sx={{ display: 'grid', gap: 2.5 }}>
-      <Box
-        role="radiogroup"
-        aria-label="Kind of bag"
-        sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 1 }}
-      >
-        {CONTAINER_KINDS.map((each) => (
-          <Box
-            key={each.id}
-            component="label"
-            sx={{
-              display: 'block',
-              border: '2px solid',
-              borderColor: each.id === kindId ? 'var(--action)' : 'var(--line)',
-              backgroundColor: each.id === kindId ? 'var(--action-wash)' : 'var(--raised)',
-              borderRadius: '10px',
-              padding: 1.25,
-              cursor: 'pointer',
-              '&:focus-within': { outline: '3px solid var(--action)', outlineOffset: 2 },
-            }}
-          >
-            <input
-              type="radio"
-              name="kind"
-              value={each.id}
-              checked={each.id === kindId}
-              onChange={() => chooseKind(each.id)}
-              style={{ position: 'absolute', opacity: 0 }}
-            />
-            <strong>{each.name}</strong>
-            <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>{each.words}</Box>
-          </Box>
-        ))}
-      </Box>
+      <KindPicker value={kindId} onChange={chooseKind} />
       <Box>
         <Typography id="size-by" sx={{ fontWeight: 'fontWeightMedium', marginBlockEnd: 0.75 }}>
           How big is it?
@@ -141,6 +106,22 @@ export function BagFields() {
                 helperText={errors.dimensions?.[key]?.message}
               />
             ))}
+            {kind.hasTradeClass && (
+              <Controller
+                name="soldAs"
+                control={control}
+                render={({ field }) => (
+                  <TextField select label="Sold as" {...field}>
+                    <MenuItem value="">I do not know</MenuItem>
+                    {TRADE_CLASS_NAMES.map((name) => (
+                      <MenuItem key={name} value={name}>
+                        {name}
+                      </MenuItem>
+                    ))}
+                  </TextField>
+                )}
+              />
+            )}
           </Box>
         )}
       </Box>
@@ -158,8 +139,7 @@ export function BagFields() {
             {...register('stations')}
             error={errors.stations !== undefined}
             helperText={
-              errors.stations?.message ??
-              (kind.id === 'pillow' ? 'Three, or two for bigger plants.' : undefined)
+              errors.stations?.message ?? (kind.isClosed ? 'Three, or two for bigger plants.' : undefined)
             }
             slotProps={{ htmlInput: { min: 1, max: kind.stations.most } }}
           />
@@ -184,17 +164,8 @@ export function BagFields() {
           name="mixId"
           control={control}
           render={({ field }) => (
-            <TextField
-              select
-              label="Mix"
-              {...field}
-              helperText={MIXES.find((m) => m.id === field.value)?.words}
-            >
-              {MIXES.map((mix) => (
-                <MenuItem key={mix.id} value={mix.id}>
-                  {mix.name}
-                </MenuItem>
-              ))}
+            <TextField select label="Mix" {...field} helperText={mixOf(field.value, garden.mixes).words}>
+              {mixChoices(garden.mixes)}
             </TextField>
           )}
         />
@@ -247,12 +218,47 @@ export function BagFields() {
             helperText={errors.supportHeight?.message ?? 'Put caps on canes at eye height.'}
           />
         )}
+        <Controller
+          name="lowerMixId"
+          control={control}
+          render={({ field }) => (
+            <TextField select label="Another mix below" {...field}>
+              <MenuItem value="">None: one mix throughout</MenuItem>
+              {mixChoices(garden.mixes)}
+            </TextField>
+          )}
+        />
+        {lowerMixId !== '' && (
+          <TextField
+            label="Share of the lower mix, %"
+            {...register('lowerShare')}
+            error={errors.lowerShare !== undefined}
+            helperText={errors.lowerShare?.message ?? 'Loam below and compost on top, say half and half.'}
+            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          />
+        )}
         <AmountField
           purpose="depth"
           label="Mulch on top"
           {...register('mulch')}
           error={errors.mulch !== undefined}
           helperText={errors.mulch?.message ?? 'Empty for none; keep it off the stem.'}
+        />
+        {kind.drainage.canBeRaised && (
+          <AmountField
+            purpose="depth"
+            label="Holes above the base"
+            {...register('hole')}
+            error={errors.hole !== undefined}
+            helperText={errors.hole?.message ?? 'Empty: at the base. Higher keeps a wet reserve.'}
+          />
+        )}
+        <TextField
+          label={`What the empty one cost, ${money.sign}`}
+          {...register('price')}
+          error={errors.price !== undefined}
+          helperText={errors.price?.message ?? 'Spread over the seasons that it lasts.'}
+          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
         />
       </Box>
     </Box>

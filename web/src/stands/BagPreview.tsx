@@ -23,7 +23,10 @@ export function BagPreview({
   const { garden, clock } = useGarden();
   const shown = useShown();
   const now = clock.now();
-  const body = useMemo(() => bag && bodyOf(bag, garden.settings), [bag, garden.settings]);
+  const body = useMemo(
+    () => bag && bodyOf({ ...bag, stations: Array.from({ length: bag.stations }) }, garden),
+    [bag, garden],
+  );
   const scene = useMemo(() => {
     if (!bag || !body) return undefined;
     const stations = Array.from({ length: bag.stations }, (_, i) => ({ id: `stn_preview${i}` }));

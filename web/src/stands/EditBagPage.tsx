@@ -2,6 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { Button } from '@mui/material';
 import { useMemo } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
+import type { Container } from '@rundel/core/garden';
 import { Link, useNavigate, useParams } from 'react-router';
 import type * as z from '@rundel/core/schema';
 import { Page, Panel } from '../parts/Page.tsx';
@@ -38,8 +39,9 @@ export default function EditBagPage() {
   const bag = schema.safeParse(values).data;
   const save = form.handleSubmit(async (result) => {
     const now = clock.now();
-    const { container: fresh, changes } = newBagRecords(
+    const { containers, changes } = newBagRecords(
       result,
+      [result.label],
       { stands: garden.stands.length, containers: 0 },
       now,
     );
@@ -48,9 +50,12 @@ export default function EditBagPage() {
       { length: result.stations },
       (_, i) => container.stations[i] ?? { id: newId('station') },
     );
+    // optional fields that were emptied are gone: only what the form does not ask for is carried over
+    const { assumptions, seasons } = container;
     const after = {
-      ...container,
-      ...fresh,
+      ...(assumptions ? { assumptions } : {}),
+      ...(seasons ? { seasons } : {}),
+      ...(containers[0] as Container),
       id: container.id,
       createdAt: container.createdAt,
       order: container.order,

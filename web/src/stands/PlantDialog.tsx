@@ -34,7 +34,12 @@ export function PlantDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
   const save = form.handleSubmit(async (result) => {
     if (result.plantedOn === undefined)
       return form.setError('plantedOn', { message: 'On which day did it go in?' });
-    const { changes, drafts } = plantingChanges(result, bag.container, free, garden.varieties, clock.now());
+    const { changes, drafts } = plantingChanges(
+      result,
+      [{ containerId: bag.container.id, stationIds: free }],
+      garden.varieties,
+      clock.now(),
+    );
     await saveRecords(changes, drafts, `planting in ${bag.container.label}`);
     onClose();
     return undefined;

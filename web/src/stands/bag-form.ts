@@ -7,11 +7,11 @@ import {
   type TradeClass,
 } from '@rundel/core/bags';
 import { MIXES } from '@rundel/core/mixes';
-import { SUPPORT_KINDS, type Container, type Stand } from '@rundel/core/garden';
+import { SUPPORT_KINDS, type Container, type Stand, type Template } from '@rundel/core/garden';
 import { show, type UnitSystem } from '@rundel/core/units';
 import * as z from '@rundel/core/schema';
 import { readAmount } from '../parts/amount-text.ts';
-import { newId, type RecordChange } from '../store/index.ts';
+import { moneyIn, newId, type RecordChange } from '../store/index.ts';
 
 /** What the bag form holds: text as typed. */
 export interface BagFormValues {
@@ -21,8 +21,15 @@ export interface BagFormValues {
   labelLitres: string;
   tradeClass: TradeClass;
   dimensions: Record<string, string>;
+  /** what a measured bag was sold as; empty: unknown */
+  soldAs: TradeClass | '';
   mixId: string;
+  /** another mix below it, and how much of the bag that takes, %; empty: none */
+  lowerMixId: string;
+  lowerShare: string;
   mulch: string;
+  hole: string;
+  price: string;
   standId: string;
   newStandName: string;
   newStandCover: Stand['cover'];
@@ -37,7 +44,10 @@ export interface BagFormResult {
   readonly kindId: string;
   readonly size: Size;
   readonly mixId: string;
+  readonly layers?: Container['layers'];
   readonly mulchMillimetres: number;
+  readonly holeMillimetres?: number;
+  readonly price?: number;
   readonly stand:
     | { readonly kind: 'known'; readonly id: string }
     | { readonly kind: 'new'; readonly name: string; readonly cover: Stand['cover'] };
@@ -56,8 +66,13 @@ export function emptyBagForm(label: string, standId: string | undefined): BagFor
     labelLitres: '',
     tradeClass: '#10',
     dimensions: {},
+    soldAs: '',
     mixId: MIXES[0]?.id ?? '',
+    lowerMixId: '',
+    lowerShare: '50',
     mulch: '',
+    hole: '',
+    price: '',
     standId: standId ?? NEW_STAND,
     newStandName: '',
     newStandCover: 'open',
@@ -69,7 +84,30 @@ export function emptyBagForm(label: string, standId: string | undefined): BagFor
 
 /** The form of a bag as it is stored. */
 export function bagFormOf(container: Container, system: UnitSystem): BagFormValues {
-  const { size } = container;
+  return {
+    ...makeFormOf(container, container.stations.length, system),
+    label: container.label,
+    standId: container.standId,
+  };
+}
+
+/** The form of a new bag made up like a template. */
+export function templateFormOf(
+  template: Template,
+  label: string,
+  standId: string | undefined,
+  system: UnitSystem,
+): BagFormValues {
+  return { ...makeFormOf(template, template.stations, system), label, standId: standId ?? NEW_STAND };
+}
+
+function makeFormOf(
+  container: Omit<Template, 'id' | 'name' | 'createdAt' | 'changedAt' | 'stations'> &
+    Pick<Partial<Container>, 'price'>,
+  stations: number,
+  system: UnitSystem,
+): BagFormValues {
+  const { size, layers } = container;
   const dimensions =
     size.by === 'measured'
       ? Object.fromEntries(
@@ -77,15 +115,20 @@ export function bagFormOf(container: Container, system: UnitSystem): BagFormValu
         )
       : {};
   return {
-    ...emptyBagForm(container.label, container.standId),
+    ...emptyBagForm('', undefined),
     kindId: container.kindId,
     sizeBy: size.by,
     labelLitres: size.by === 'label' ? show(size.litres, 'bag', system) : '',
     tradeClass: size.by === 'class' ? size.class : '#10',
     dimensions,
-    mixId: container.mixId,
+    soldAs: size.by === 'measured' ? (size.class ?? '') : '',
+    mixId: layers?.at(-1)?.mixId ?? container.mixId,
+    lowerMixId: layers?.[0]?.mixId ?? '',
+    lowerShare: layers?.[0] ? String(Math.round(layers[0].share * 100)) : '50',
+    hole: container.holeMillimetres ? show(container.holeMillimetres, 'depth', system) : '',
+    price: container.price === undefined ? '' : String(container.price),
     mulch: container.mulchMillimetres > 0 ? show(container.mulchMillimetres, 'depth', system) : '',
-    stations: container.stations.length,
+    stations,
     supportKind: container.support.kind,
     supportHeight:
       container.support.heightMillimetres > 0
@@ -107,8 +150,13 @@ export function bagFormSchema(system: UnitSystem, taken: readonly string[]) {
     labelLitres: z.string(),
     tradeClass: z.enum(TRADE_CLASS_NAMES as [TradeClass, ...TradeClass[]]),
     dimensions: z.record(z.string(), z.string()),
+    soldAs: z.enum(['', ...TRADE_CLASS_NAMES] as ['', ...TradeClass[]]),
     mixId: z.string(),
+    lowerMixId: z.string(),
+    lowerShare: z.string(),
     mulch: z.string(),
+    hole: z.string(),
+    price: z.string(),
     standId: z.string(),
     newStandName: z.string(),
     newStandCover: z.enum(['open', 'glass']),
@@ -128,6 +176,17 @@ export function bagFormSchema(system: UnitSystem, taken: readonly string[]) {
     const size = readSize(values, system, say);
     const mulch = readAmount(values.mulch, { purpose: 'depth', system, low: 0, high: 150, isOptional: true });
     if (mulch.kind === 'refused') say(mulch.problem, 'mulch');
+    const hole = kind.drainage.canBeRaised
+      ? readAmount(values.hole, { purpose: 'depth', system, low: 0, high: 400, isOptional: true })
+      : undefined;
+    if (hole?.kind === 'refused') say(hole.problem, 'hole');
+    const price = moneyIn('').read(values.price.replace(/^[^\d.,-]+/, ''));
+    if (price.kind === 'refused') say(price.problem, 'price');
+    const lower = Number(values.lowerShare.replace('%', '').replace(',', '.'));
+    const isLayered = values.lowerMixId !== '' && values.lowerMixId !== values.mixId;
+    if (isLayered && !(lower >= 5 && lower <= 95)) {
+      say('From 5 to 95 % of the bag; the rest is the upper mix.', 'lowerShare');
+    }
     if (values.stations < 1 || values.stations > kind.stations.most) {
       say(`From 1 to ${kind.stations.most} in a bag of this kind.`, 'stations');
     }
@@ -144,7 +203,17 @@ export function bagFormSchema(system: UnitSystem, taken: readonly string[]) {
       kindId: kind.id,
       size: size ?? { by: 'label', litres: 1 },
       mixId: values.mixId,
+      ...(isLayered
+        ? {
+            layers: [
+              { mixId: values.lowerMixId, share: lower / 100 },
+              { mixId: values.mixId, share: 1 - lower / 100 },
+            ],
+          }
+        : {}),
       mulchMillimetres: mulch.kind === 'given' ? mulch.inner : 0,
+      ...(hole?.kind === 'given' && hole.inner > 0 ? { holeMillimetres: hole.inner } : {}),
+      ...(price.kind === 'given' ? { price: price.amount } : {}),
       stand: isNew
         ? { kind: 'new', name: values.newStandName.trim(), cover: values.newStandCover }
         : { kind: 'known', id: values.standId },
@@ -155,7 +224,7 @@ export function bagFormSchema(system: UnitSystem, taken: readonly string[]) {
 }
 
 function readSize(
-  values: Pick<BagFormValues, 'sizeBy' | 'labelLitres' | 'tradeClass' | 'dimensions' | 'kindId'>,
+  values: Pick<BagFormValues, 'sizeBy' | 'labelLitres' | 'tradeClass' | 'dimensions' | 'kindId' | 'soldAs'>,
   system: UnitSystem,
   say: (message: string, ...path: string[]) => void,
 ): Size | undefined {
@@ -179,39 +248,59 @@ function readSize(
   }
   if (!isWhole) return undefined;
   const checked = dimensionsSchema(kind).safeParse(dimensions);
-  if (checked.success) return { by: 'measured', dimensions };
+  if (checked.success) {
+    const isSold = kind.hasTradeClass && values.soldAs !== '';
+    return { by: 'measured', dimensions, ...(isSold ? { class: values.soldAs as TradeClass } : {}) };
+  }
   for (const issue of checked.error.issues) say(issue.message, 'dimensions', String(issue.path[0]));
   return undefined;
 }
 
-/** The record of a new bag, with its new stand if it needs one. */
+/** The records of new bags, all made up alike, with their new stand if they need one. */
 export function newBagRecords(
   result: BagFormResult,
+  labels: readonly string[],
   counts: { readonly stands: number; readonly containers: number },
   now: string,
-): { readonly container: Container; readonly changes: readonly RecordChange[] } {
+): { readonly containers: readonly Container[]; readonly changes: readonly RecordChange[] } {
   const stamps = { createdAt: now, changedAt: now };
-  const { stand } = result;
+  const { stand, stations, label: _, ...make } = result;
   const standId = stand.kind === 'known' ? stand.id : newId('stand');
-  const container: Container = {
+  const containers = labels.map((label, i): Container => ({
+    ...make,
     id: newId('container'),
-    label: result.label,
-    kindId: result.kindId,
-    size: result.size,
-    mixId: result.mixId,
-    mulchMillimetres: result.mulchMillimetres,
+    label,
     standId,
-    stations: Array.from({ length: result.stations }, () => ({ id: newId('station') })),
-    support: result.support,
-    order: counts.containers,
+    stations: Array.from({ length: stations }, () => ({ id: newId('station') })),
+    order: counts.containers + i,
     ...stamps,
-  };
-  const changes: RecordChange[] = [{ table: 'containers', before: undefined, after: container }];
+  }));
+  const changes: RecordChange[] = containers.map((after) => ({
+    table: 'containers',
+    before: undefined,
+    after,
+  }));
   if (stand.kind === 'new') {
     const after = { id: standId, name: stand.name, cover: stand.cover, order: counts.stands, ...stamps };
     changes.unshift({ table: 'stands', before: undefined, after });
   }
-  return { container, changes };
+  return { containers, changes };
+}
+
+/** Labels for a number of new bags: the first as typed, then the next that are free ("7" → 8, 9; "7b" → 8, 9). */
+export function labelsFor(first: string, count: number, taken: readonly string[]): readonly string[] {
+  const used = new Set([...taken, first]);
+  const labels = [first];
+  let number = Number.parseInt(first, 10);
+  if (!Number.isFinite(number)) number = 0;
+  while (labels.length < count) {
+    number += 1;
+    const label = String(number);
+    if (used.has(label)) continue;
+    used.add(label);
+    labels.push(label);
+  }
+  return labels;
 }
 
 /** A smallest free whole number for the next bag. */

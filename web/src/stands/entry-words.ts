@@ -1,9 +1,15 @@
 import type { Entry } from '@rundel/core/diary';
+import type { Good } from '@rundel/core/goods';
 import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
+import { goodAmount, goodName, grams } from '../parts/goods-words.ts';
+import { TROUBLE_WORDS } from '../parts/trouble-words.ts';
 import type { Shown } from '../store/index.ts';
+import { findGood } from '@rundel/core/goods';
 
 /** An entry in a few words. */
-export function entryWords(entry: Entry, shown: Shown): string {
+export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = []): string {
+  const amountOf = (goodId: string, amount: number) =>
+    `${goodAmount(findGood(goodId, goods), amount, shown)} ${goodName(goodId, goods).toLowerCase()}`;
   switch (entry.kind) {
     case 'look': {
       const names = entry.look.method === 'finger' ? FINGER_GRADES : LIFT_GRADES;
@@ -26,6 +32,29 @@ export function entryWords(entry: Entry, shown: Shown): string {
       return entry.text;
     case 'weather':
       return `Weather: ${shown.range(entry.minCelsius, entry.maxCelsius, 'temperature')}`;
+    case 'filled': {
+      const litres = entry.layers.reduce((sum, layer) => sum + layer.litres, 0);
+      const parts = [
+        litres > 0 ? `${shown.show(litres, 'bag')} new mix` : '',
+        entry.keptLitres > 0 ? `${shown.show(entry.keptLitres, 'bag')} old mix kept` : '',
+        ...entry.amendments.map((a) => `${grams(a.grams, shown)} ${goodName(a.goodId, goods).toLowerCase()}`),
+      ];
+      return `Filled: ${parts.filter(Boolean).join(', ')}`;
+    }
+    case 'bought':
+      return `Bought ${amountOf(entry.goodId, entry.amount)}`;
+    case 'used':
+      return `Used ${amountOf(entry.goodId, entry.amount)}`;
+    case 'counted':
+      return `Counted ${amountOf(entry.goodId, entry.amount)}`;
+    case 'priced':
+      return `Price seen for ${amountOf(entry.goodId, entry.amount)}`;
+    case 'spent':
+      return `Spent on ${entry.on}${entry.asEntered ? `: ${entry.asEntered}` : ''}`;
+    case 'worked':
+      return `Worked ${entry.minutes} minutes`;
+    case 'trouble':
+      return `Trouble: ${TROUBLE_WORDS[entry.what]}${entry.livesInMix ? '; it may live on in the mix' : ''}`;
     case 'removed':
       return 'Removed an entry';
   }

@@ -2,7 +2,15 @@ import { liveEntries, type Entry } from '@rundel/core/diary';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { RECORD_SCHEMAS } from '@rundel/core/garden';
 import { describe, expect, it } from 'vitest';
-import { bagFormOf, bagFormSchema, emptyBagForm, newBagRecords, nextLabel, NEW_STAND } from './bag-form.ts';
+import {
+  bagFormOf,
+  bagFormSchema,
+  emptyBagForm,
+  labelsFor,
+  newBagRecords,
+  nextLabel,
+  NEW_STAND,
+} from './bag-form.ts';
 import { momentProblem } from './moment-problem.ts';
 import { emptyPlantingForm, plantedOnProblem, plantingChanges, plantingFormSchema } from './planting-form.ts';
 
@@ -76,8 +84,14 @@ describe('the form of a bag', () => {
       newStandName: 'Quay',
       newStandCover: 'glass',
     });
-    const { container, changes } = newBagRecords(result, { stands: 3, containers: 12 }, NOW);
-    expect(changes.map((c) => c.table)).toEqual(['stands', 'containers']);
+    const { containers, changes } = newBagRecords(result, ['2', '4'], { stands: 3, containers: 12 }, NOW);
+    const container = containers[0] as (typeof containers)[number];
+    expect(changes.map((c) => c.table)).toEqual(['stands', 'containers', 'containers']);
+    expect(containers.map((c) => [c.label, c.order])).toEqual([
+      ['2', 12],
+      ['4', 13],
+    ]);
+    expect(new Set(containers.map((c) => c.id)).size).toBe(2);
     expect(RECORD_SCHEMAS.containers.parse(container)).toEqual(container);
     expect(changes[0]?.after).toMatchObject({
       id: container.standId,
@@ -85,6 +99,39 @@ describe('the form of a bag', () => {
       cover: 'glass',
       order: 3,
     });
+  });
+
+  it('labels several bags from the first one on, over those that are taken', () => {
+    expect(labelsFor('7', 3, ['8'])).toEqual(['7', '9', '10']);
+    expect(labelsFor('b', 2, ['1'])).toEqual(['b', '2']);
+  });
+
+  it('reads layers, holes, a price and what a measured bag was sold as', () => {
+    const layered = schema.parse({ ...good, lowerMixId: 'loam-compost', lowerShare: '40 %', price: '£6,50' });
+    expect(layered).toMatchObject({
+      layers: [
+        { mixId: 'loam-compost', share: 0.4 },
+        { mixId: 'bought', share: 0.6 },
+      ],
+      price: 6.5,
+    });
+    const bucket = {
+      ...good,
+      kindId: 'bucket',
+      hole: '4',
+      sizeBy: 'measured' as const,
+      soldAs: '#5' as const,
+    };
+    const dimensions = { rimMillimetres: '30', baseMillimetres: '24', heightMillimetres: '28' };
+    expect(schema.parse({ ...bucket, dimensions })).toMatchObject({
+      holeMillimetres: 40,
+      size: { class: '#5' },
+    });
+    expect(
+      fields(
+        schema.safeParse({ ...good, lowerMixId: 'bark-coir', lowerShare: '99', price: 'dear' }).error?.issues,
+      ),
+    ).toEqual(['price', 'lowerShare']);
   });
 
   it('finds the smallest free number', () => {
@@ -122,7 +169,9 @@ describe('the form of a planting', () => {
   it('takes an empty day for "not yet"', () => {
     expect(plantedOnProblem('', '2026-06-10')).toBeUndefined();
     const later = schema.parse({ ...good, plantedOn: '' });
-    expect(plantingChanges(later, { id: 'con_abcdef' }, ['stn_abcdef'], [], NOW)).toEqual({
+    expect(
+      plantingChanges(later, [{ containerId: 'con_abcdef', stationIds: ['stn_abcdef'] }], [], NOW),
+    ).toEqual({
       changes: [],
       drafts: [],
     });
@@ -141,11 +190,21 @@ describe('the form of a planting', () => {
 
   it('plants one plant a station, of a variety that is made once', () => {
     const result = schema.parse({ ...good, varietyName: 'Quay Gold' });
-    const first = plantingChanges(result, { id: 'con_abcdef' }, ['stn_aaaaaa', 'stn_bbbbbb'], [], NOW);
+    const first = plantingChanges(
+      result,
+      [{ containerId: 'con_abcdef', stationIds: ['stn_aaaaaa', 'stn_bbbbbb'] }],
+      [],
+      NOW,
+    );
     expect(first.changes.map((c) => c.table)).toEqual(['varieties', 'plants', 'plants']);
     expect(first.drafts).toHaveLength(2);
     const variety = first.changes[0]?.after as (typeof demo.varieties)[number];
-    const second = plantingChanges(result, { id: 'con_abcdef' }, ['stn_cccccc'], [variety], NOW);
+    const second = plantingChanges(
+      result,
+      [{ containerId: 'con_abcdef', stationIds: ['stn_cccccc'] }],
+      [variety],
+      NOW,
+    );
     expect(second.changes.map((c) => c.table)).toEqual(['plants']);
   });
 });

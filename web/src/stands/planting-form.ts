@@ -1,7 +1,7 @@
 import { addDays, dayOf, isDay } from '@rundel/core/climate';
 import { cropOf, CROPS } from '@rundel/core/crops';
 import type { Draft } from '@rundel/core/diary';
-import type { Container, Variety } from '@rundel/core/garden';
+import type { Variety } from '@rundel/core/garden';
 import { seedlingSchema, type Seedling } from '@rundel/core/planting';
 import type { UnitSystem } from '@rundel/core/units';
 import * as z from '@rundel/core/schema';
@@ -143,11 +143,10 @@ function readLeaves(
   return heights;
 }
 
-/** Records and entries that put plants of one variety into some stations of a container. */
+/** Records and entries that put plants of one variety into some stations of one container or several. */
 export function plantingChanges(
   result: PlantingFormResult,
-  container: Pick<Container, 'id'>,
-  stationIds: readonly string[],
+  homes: readonly { readonly containerId: string; readonly stationIds: readonly string[] }[],
   varieties: readonly Variety[],
   now: string,
 ): { readonly changes: readonly RecordChange[]; readonly drafts: readonly Draft[] } {
@@ -165,7 +164,10 @@ export function plantingChanges(
   };
   const changes: RecordChange[] = known ? [] : [{ table: 'varieties', before: undefined, after: variety }];
   const at = result.plantedOn === dayOf(now) ? now : `${result.plantedOn}T12:00:00.000${now.slice(23)}`;
-  const drafts = stationIds.map((stationId): Draft => {
+  const stations = homes.flatMap(({ containerId, stationIds }) =>
+    stationIds.map((stationId) => ({ containerId, stationId })),
+  );
+  const drafts = stations.map(({ containerId, stationId }): Draft => {
     const plant = {
       id: newId('plant'),
       varietyId: variety.id,
@@ -176,7 +178,7 @@ export function plantingChanges(
     return {
       kind: 'planted',
       at,
-      containerId: container.id,
+      containerId,
       stationId,
       plantId: plant.id,
       seedling: result.seedling,

@@ -31,7 +31,7 @@ export function useBags(): {
     for (const container of containersInUse(garden)) {
       try {
         const occupants = occupantsNow(garden, live, container);
-        const body = bodyOf(container, garden.settings);
+        const body = bodyOf(container, garden);
         const stand = garden.stands.find((s) => s.id === container.standId);
         bags.push({
           container,

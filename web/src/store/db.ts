@@ -11,8 +11,8 @@ export interface DeviceNote {
 /**
  * The browser's database of one garden. Dexie is named in this folder only.
  *
- * Version 1: one table a kind of record, the diary, the settings (one row) and notes of this device. A later version
- * adds a `this.version(n)` with the same migration that files go through (`migrations.ts`).
+ * Version 1: one table a kind of record, the diary, the settings (one row) and notes of this device. Version 2 adds
+ * the tables of mixes, goods, packs and templates, empty as `migrations.ts` adds them to an older file.
  */
 export class GardenDb extends Dexie {
   stands!: Table<RecordOf<'stands'>, string>;
@@ -21,6 +21,10 @@ export class GardenDb extends Dexie {
   batches!: Table<RecordOf<'batches'>, string>;
   plants!: Table<RecordOf<'plants'>, string>;
   measures!: Table<RecordOf<'measures'>, string>;
+  mixes!: Table<RecordOf<'mixes'>, string>;
+  goods!: Table<RecordOf<'goods'>, string>;
+  packs!: Table<RecordOf<'packs'>, string>;
+  templates!: Table<RecordOf<'templates'>, string>;
   entries!: Table<Entry, string>;
   settings!: Table<Settings & { readonly id: 'settings' }, string>;
   device!: Table<DeviceNote, string>;
@@ -38,6 +42,7 @@ export class GardenDb extends Dexie {
       settings: 'id',
       device: 'key',
     });
+    this.version(2).stores({ mixes: 'id', goods: 'id', packs: 'id', templates: 'id' });
   }
 }
 
@@ -48,4 +53,8 @@ export const RECORD_TABLES: readonly TableName[] = [
   'batches',
   'plants',
   'measures',
+  'mixes',
+  'goods',
+  'packs',
+  'templates',
 ];

@@ -1,4 +1,5 @@
 export { inverse, type Change } from './changes.ts';
+export { moneyIn, useMoney, type Money } from './money.ts';
 export { clockSetTo, realClock, type Clock } from './clock.ts';
 export { readGardenFile, writeGardenFile, type FileReading, type SetAside } from './garden-file.ts';
 export {

@@ -4,8 +4,11 @@
  */
 type Migration = (garden: Record<string, unknown>) => Record<string, unknown>;
 
-/** MIGRATIONS[n - 1] takes version n to n + 1. There is only version 1 so far. */
-const MIGRATIONS: readonly Migration[] = [];
+/** MIGRATIONS[n - 1] takes version n to n + 1. */
+const MIGRATIONS: readonly Migration[] = [
+  // 2: the grower's own mixes and goods, packs with prices, templates of bags
+  (garden) => ({ ...garden, mixes: [], goods: [], packs: [], templates: [] }),
+];
 
 export const LATEST_VERSION = MIGRATIONS.length + 1;
 

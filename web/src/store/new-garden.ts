@@ -24,6 +24,10 @@ export function newGarden(
     batches: [],
     plants: [],
     measures: [can],
+    mixes: [],
+    goods: [],
+    packs: [],
+    templates: [],
     entries: [],
   };
 }

@@ -23,6 +23,9 @@ export interface Waters {
 /** Older weather says nothing about a bag's water today (bags are followed 200 days at the most). */
 const WEATHER_DAYS = 210;
 
+/** The entries of a bag that its water depends on. */
+const WATER_KINDS: ReadonlySet<string> = new Set(['look', 'drink', 'planted', 'cleared']);
+
 /** The part of a garden that one bag's water depends on, small enough to post to a worker. */
 function partFor(
   container: Container,
@@ -33,17 +36,20 @@ function partFor(
   return {
     ...garden,
     containers: [container],
+    goods: [],
+    packs: [],
+    templates: [],
     entries: live.filter(
       (e) =>
         (e.kind === 'weather' && e.day >= since) ||
-        ('containerId' in e && e.containerId === container.id && e.kind !== 'picking'),
+        (WATER_KINDS.has(e.kind) && 'containerId' in e && e.containerId === container.id),
     ),
   };
 }
 
 function signatureOf(part: Garden, container: Container, quarter: number): string {
   const stand = part.stands.find((s) => s.id === container.standId);
-  const varieties = part.varieties.map((v) => v.changedAt).join();
+  const varieties = [...part.varieties, ...part.mixes].map((v) => v.changedAt).join();
   return [
     quarter,
     container.changedAt,

@@ -1,5 +1,5 @@
 import * as z from '../../schema/index.ts';
-import type { Assumed } from '../../assumed/index.ts';
+import type { Assumed, Assumption } from '../../assumed/index.ts';
 import type { Solid } from '../solid.ts';
 
 /** One measured length that a kind of container asks for, with the span in which it makes sense (mm). */
@@ -13,27 +13,69 @@ export interface Dimension {
 /** The measured lengths of a container, mm, by the keys of its kind's dimensions. */
 export type Dimensions = Readonly<Record<string, number>>;
 
+/** Where water that is too much leaves, and whether the grower may set the holes higher to keep a reserve. */
+export interface Drainage {
+  readonly by: 'walls' | 'base-holes' | 'slits' | 'open-base' | 'overflow';
+  /** where and why, in a sentence */
+  readonly words: string;
+  /** holes can be made up the side, which keeps a wet reserve below them */
+  readonly canBeRaised: boolean;
+}
+
+/** What stands under the mix: a reservoir that it drinks from, or a channel with nutrient. */
+export interface Under {
+  readonly kind: 'reservoir' | 'channel';
+  readonly heightMillimetres: number;
+  readonly widthMillimetres: number;
+  /** what it holds when full, L; undefined for a channel that runs on past the bag */
+  readonly litres: number | undefined;
+  /** top of the pipe that it is filled through, above the ground, mm */
+  readonly pipeMillimetres?: number;
+}
+
+/** A bottomless ring that stands in the top of a bag, one at each station; heights above the bag's base, mm. */
+export interface Ring {
+  readonly widthMillimetres: number;
+  readonly fromMillimetres: number;
+  readonly toMillimetres: number;
+  /** top of the bag that it stands in */
+  readonly bagTopMillimetres: number;
+}
+
 /**
- * A kind of container as data. To add one: write a file beside this one and list it in `kinds/index.ts`;
- * forms, volumes and the section drawing follow from it.
+ * A kind of container as data. To add one: write it in a file beside this one and list it in `kinds/index.ts`;
+ * forms, volumes, advice and the section drawing follow from it.
  */
 export interface ContainerKind {
   readonly id: string;
   readonly name: string;
+  /** after a size, in lists: "38 L round fabric" */
+  readonly short: string;
   /** what it is, in the words of a person who has one */
   readonly words: string;
   readonly type: 'bag' | 'pot' | 'trough' | 'bed';
-  readonly wall: 'fabric' | 'plastic' | 'film';
+  readonly wall: 'fabric' | 'plastic' | 'film' | 'boards';
   readonly corners: 'square' | 'rounded';
+  /** a closed bag planted through slits in its top: no headroom, and hardly any evaporation */
+  readonly isClosed: boolean;
   /** whether a stake or cane stands up in it without a frame */
   readonly holdsCane: boolean;
   readonly stations: { readonly usual: number; readonly most: number };
   /** whether growers speak of it by trade class ("10 gallon") */
   readonly hasTradeClass: boolean;
+  readonly drainage: Drainage;
+  readonly seasons: Assumption;
+  /** the empty container, kg per litre that it holds */
+  readonly emptyKilogramsPerLitre: Assumption;
   readonly dimensions: readonly Dimension[];
   /** extra conditions between the dimensions; the text names the field and what is wrong */
   check?(size: Dimensions): { readonly key: string; readonly message: string } | undefined;
-  solid(size: Dimensions): Solid;
+  /** the room for mix, from the lowest mix upwards */
+  solid(size: Dimensions, stations: number, assumed: Assumed): Solid;
+  /** what stands under the mix, if anything does */
+  under?(size: Dimensions, assumed: Assumed): Under;
+  /** the rings in its top, if it has them */
+  ring?(size: Dimensions): Ring;
   /** a likely shape for a bag of which only the litres are known */
   likelyDimensions(litres: number, assumed: Assumed): Dimensions;
 }
@@ -53,3 +95,13 @@ export function length(size: Dimensions, key: string): number {
   if (value === undefined) throw new TypeError(`a size without ${key} got past its schema`);
   return value;
 }
+
+/** Dimensions that several kinds ask for. */
+export const DIMENSIONS = {
+  rim: { key: 'rimMillimetres', label: 'Across the top', low: 80, high: 1500 },
+  base: { key: 'baseMillimetres', label: 'Across the base', low: 60, high: 1500 },
+  height: { key: 'heightMillimetres', label: 'Height', low: 80, high: 1200 },
+  length: { key: 'lengthMillimetres', label: 'Length', low: 80, high: 4000 },
+  width: { key: 'widthMillimetres', label: 'Width', low: 80, high: 2000 },
+  flat: { key: 'flatMillimetres', label: 'Width, laid flat', low: 100, high: 1500 },
+} as const satisfies Record<string, Dimension>;

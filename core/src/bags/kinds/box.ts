@@ -4,10 +4,10 @@ import type { Solid } from '../solid.ts';
  * A box with a rectangular plan and straight sides; a square bag has two equal sides.
  *
  * @example
- * squareSolid({ lengthMillimetres: 350, widthMillimetres: 350, heightMillimetres: 300 }).volumeBelow(300) / 1e6
+ * boxSolid({ lengthMillimetres: 350, widthMillimetres: 350, heightMillimetres: 300 }).volumeBelow(300) / 1e6
  * // ≈> 36.75
  */
-export function squareSolid(size: {
+export function boxSolid(size: {
   readonly lengthMillimetres: number;
   readonly widthMillimetres: number;
   readonly heightMillimetres: number;

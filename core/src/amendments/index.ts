@@ -1,0 +1,17 @@
+export {
+  addNutrients,
+  asElements,
+  DOSE_UNITS,
+  doseSchema,
+  gramsForBag,
+  gramsOf,
+  NO_NUTRIENTS,
+  nutrientsIn,
+  substitute,
+  type Dose,
+  type DosedBag,
+  type DoseUnit,
+  type Nutrient,
+  type NutrientGrams,
+  type Substitute,
+} from './dose.ts';

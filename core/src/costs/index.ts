@@ -1,0 +1,1 @@
+export { costOf, kilowattHours, unitPrices, type BagCost, type CostLine, type UnitPrice } from './cost.ts';

@@ -1,0 +1,41 @@
+import * as z from '../schema/index.ts';
+
+/** What a thing is bought for; it decides where it is offered. */
+export const GOOD_KINDS = ['ingredient', 'amendment', 'feed', 'bag', 'support', 'other'] as const;
+export type GoodKind = (typeof GOOD_KINDS)[number];
+
+/** How a thing is counted in the shed. */
+export const GOOD_UNITS = ['litre', 'kilogram', 'piece', 'metre'] as const;
+export type GoodUnit = (typeof GOOD_UNITS)[number];
+
+const percent = z.number().min(0).max(100);
+
+/** What a label says is in a product, percent by mass: N, P2O5, K2O, and calcium as Ca. */
+export const nutrientLabelSchema = z
+  .object({ n: percent, p2o5: percent, k2o: percent, ca: percent.optional() })
+  .refine((l) => l.n + l.p2o5 + l.k2o + (l.ca ?? 0) <= 100, {
+    message: 'A label cannot promise more than 100 % in all.',
+  });
+
+export type NutrientLabel = z.infer<typeof nutrientLabelSchema>;
+
+/** The fields of a good, with ids of a kind: those that ship with the app have plain words for ids. */
+export function goodSchemaOf<I extends z.ZodType<string>>(id: I) {
+  return z.object({
+    id,
+    name: z.string().trim().min(1).max(60),
+    kind: z.enum(GOOD_KINDS),
+    unit: z.enum(GOOD_UNITS),
+    label: nutrientLabelSchema.optional(),
+    /** bulk density of a loose product: what a litre of it weighs */
+    kilogramsPerLitre: z.number().gt(0).max(5).optional(),
+    isOrganic: z.boolean().optional(),
+    /** it makes dust that should not be breathed in */
+    isDusty: z.boolean().optional(),
+    /** its maker's own word, which goes before anything that is worked out here */
+    words: z.string().trim().max(200).optional(),
+  });
+}
+
+/** Anything that is bought, kept in the shed and used up. */
+export type Good = z.infer<ReturnType<typeof goodSchemaOf<z.ZodString>>>;

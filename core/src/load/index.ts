@@ -1,0 +1,8 @@
+export {
+  drainedKilograms,
+  floorLoad,
+  SUPPORT_KILOGRAMS,
+  weightsOf,
+  type FloorLoad,
+  type Weights,
+} from './weight.ts';

@@ -1,0 +1,55 @@
+import * as z from '../schema/index.ts';
+import { mixOf, type Mix } from './mixes.ts';
+import type { Recipe } from './recipe.ts';
+
+/** A layered fill, from the base upwards; the shares of the depth sum to 1. */
+export const layersSchema = z
+  .array(z.object({ mixId: z.string().min(1).max(40), share: z.number().gt(0).max(1) }))
+  .min(2)
+  .max(4)
+  .refine((layers) => Math.abs(layers.reduce((sum, l) => sum + l.share, 0) - 1) < 0.005, {
+    message: 'The layers must add up to the whole bag.',
+  });
+
+export type Layers = z.infer<typeof layersSchema>;
+
+/**
+ * What is in a container as one mix: its mix, or its layers averaged by their share of the volume. Water does not
+ * pass freely from a coarse layer to a fine one; the averages are what the whole bag holds.
+ *
+ * @throws RundelError when a mix is unknown
+ * @example
+ * fillingOf({ mixId: 'bought', layers: [{ mixId: 'loam-compost', share: 0.5 }, { mixId: 'bought', share: 0.5 }] }).capacity
+ * // ≈> 0.53
+ */
+export function fillingOf(
+  filled: { readonly mixId: string; readonly layers?: Layers | undefined },
+  own: readonly Recipe[] = [],
+): Mix {
+  const { layers } = filled;
+  if (!layers) return mixOf(filled.mixId, own);
+  const mixes = layers.map(({ mixId, share }) => ({ mix: mixOf(mixId, own), share }));
+  const mean = (
+    figure: 'capacity' | 'unavailable' | 'air' | 'dryKilogramsPerLitre' | 'settling' | 'limeGramsPerLitre',
+  ) => mixes.reduce((sum, { mix, share }) => sum + mix[figure] * share, 0);
+  const words = mixes.map(({ mix }) => mix.name.toLowerCase());
+  return {
+    id: mixes.map(({ mix }) => mix.id).join('+'),
+    name: `${mixes.at(-1)?.mix.name ?? ''} over ${words.slice(0, -1).reverse().join(' over ')}`,
+    words: `Layered, from the base: ${words.join(', then ')}.`,
+    capacity: mean('capacity'),
+    unavailable: mean('unavailable'),
+    air: mean('air'),
+    dryKilogramsPerLitre: mean('dryKilogramsPerLitre'),
+    settling: mean('settling'),
+    limeGramsPerLitre: mean('limeGramsPerLitre'),
+    isPeatFree: mixes.every(({ mix }) => mix.isPeatFree),
+    isOrganic: mixes.every(({ mix }) => mix.isOrganic),
+    shares: mixes.flatMap(({ mix, share }) =>
+      mix.shares.map((s) => ({ ingredient: s.ingredient, share: s.share * share })),
+    ),
+    base: mixes.flatMap(({ mix, share }) =>
+      mix.base.map((b) => ({ ...b, gramsPerLitre: b.gramsPerLitre * share })),
+    ),
+  };
+}

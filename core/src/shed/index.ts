@@ -1,0 +1,2 @@
+export { stockOf, takenByFilling, type Stock, type StockMove } from './stock.ts';
+export { priceLogs, type PriceLog, type PricePoint } from './prices.ts';

@@ -1,0 +1,111 @@
+import type { Entry, EntryOf } from '../diary/index.ts';
+import { ingredientLitres, mixOf, type Recipe } from '../mixes/index.ts';
+import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+
+/** One movement of a good in the shed, in the good's own unit. */
+export interface StockMove {
+  readonly entryId: string;
+  readonly at: string;
+  readonly goodId: string;
+  readonly kind: 'bought' | 'used' | 'filled' | 'counted';
+  /** added (bought) or taken (used, filled); what a count changed it by */
+  readonly change: number;
+}
+
+/** What is left of a good, and how it came to that. */
+export interface Stock {
+  readonly goodId: string;
+  /** below 0 when more was used than was ever put in: it wants counting */
+  readonly left: number;
+  /** the day of the last move */
+  readonly lastAt: string;
+  readonly moves: readonly StockMove[];
+  /** purchases that are still (partly) there, oldest first: the oldest is used first */
+  readonly lots: readonly { readonly boughtAt: string; readonly left: number }[];
+}
+
+/**
+ * What a filling took from the shed: litres of each ingredient, kilograms of each amendment.
+ *
+ * @throws RundelError when a mix is unknown
+ */
+export function takenByFilling(
+  entry: Pick<EntryOf<'filled'>, 'layers' | 'amendments'>,
+  own: readonly Recipe[],
+  assumed: Assumed = DEFAULT_ASSUMED,
+): ReadonlyMap<string, number> {
+  const taken = new Map<string, number>();
+  const take = (goodId: string, amount: number) => taken.set(goodId, (taken.get(goodId) ?? 0) + amount);
+  for (const { mixId, litres } of entry.layers) {
+    for (const need of ingredientLitres(mixOf(mixId, own), litres, assumed))
+      take(need.ingredientId, need.litres);
+  }
+  for (const { goodId, grams } of entry.amendments) take(goodId, grams / 1000);
+  return taken;
+}
+
+function movesOf(entry: Entry, own: readonly Recipe[], assumed: Assumed): readonly StockMove[] {
+  const base = { entryId: entry.id, at: entry.at };
+  if (entry.kind === 'bought')
+    return [{ ...base, kind: 'bought', goodId: entry.goodId, change: entry.amount }];
+  if (entry.kind === 'used') return [{ ...base, kind: 'used', goodId: entry.goodId, change: -entry.amount }];
+  if (entry.kind === 'counted')
+    return [{ ...base, kind: 'counted', goodId: entry.goodId, change: entry.amount }];
+  if (entry.kind !== 'filled') return [];
+  return [...takenByFilling(entry, own, assumed)].map(([goodId, amount]) => ({
+    ...base,
+    kind: 'filled' as const,
+    goodId,
+    change: -amount,
+  }));
+}
+
+/**
+ * The shed by its diary: bought puts in, used and filled take out (the oldest purchase first), a count sets it right.
+ * Goods that were never in the shed are left out: a filling alone does not make a debt.
+ *
+ * @param live the garden's live entries, oldest first
+ */
+export function stockOf(
+  live: readonly Entry[],
+  own: readonly Recipe[] = [],
+  assumed: Assumed = DEFAULT_ASSUMED,
+): readonly Stock[] {
+  const byGood = new Map<string, StockMove[]>();
+  for (const entry of live) {
+    for (const move of movesOf(entry, own, assumed)) {
+      const moves = byGood.get(move.goodId);
+      if (moves) moves.push(move);
+      else if (move.kind === 'bought' || move.kind === 'counted') byGood.set(move.goodId, [move]);
+    }
+  }
+  return [...byGood].map(([goodId, moves]) => reckoned(goodId, moves));
+}
+
+function reckoned(goodId: string, raw: readonly StockMove[]): Stock {
+  let left = 0;
+  let lots: { boughtAt: string; left: number }[] = [];
+  const moves = raw.map((move): StockMove => {
+    const change = move.kind === 'counted' ? move.change - left : move.change;
+    if (change > 0) lots.push({ boughtAt: move.at, left: change });
+    else lots = without(lots, -change);
+    left += change;
+    return { ...move, change };
+  });
+  return { goodId, left, lastAt: raw.at(-1)?.at ?? '', moves, lots };
+}
+
+/** Takes an amount out of lots, the oldest first. */
+function without(
+  lots: readonly { readonly boughtAt: string; readonly left: number }[],
+  amount: number,
+): { boughtAt: string; left: number }[] {
+  let rest = amount;
+  const kept: { boughtAt: string; left: number }[] = [];
+  for (const lot of lots) {
+    const taken = Math.min(lot.left, rest);
+    rest -= taken;
+    if (lot.left - taken > 1e-9) kept.push({ ...lot, left: lot.left - taken });
+  }
+  return kept;
+}

@@ -1,0 +1,36 @@
+import { MenuItem, TextField } from '@mui/material';
+
+/** A choice among a few, by their ids and words. */
+export function Select<Id extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  help,
+  problem,
+}: {
+  readonly label: string;
+  readonly value: Id;
+  readonly options: readonly { readonly id: NoInfer<Id>; readonly words: string }[];
+  onChange(id: NoInfer<Id>): void;
+  readonly help?: string | undefined;
+  readonly problem?: string | undefined;
+}) {
+  return (
+    <TextField
+      select
+      fullWidth
+      label={label}
+      value={value}
+      onChange={(e) => onChange(e.target.value as Id)}
+      helperText={problem ?? help}
+      error={problem !== undefined}
+    >
+      {options.map((option) => (
+        <MenuItem key={option.id} value={option.id}>
+          {option.words}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}

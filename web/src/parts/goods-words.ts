@@ -1,0 +1,27 @@
+import { findGood, type Good } from '@rundel/core/goods';
+import { trimmed } from '@rundel/core/units';
+import type { Shown } from '../store/index.ts';
+
+/** What a good is called; one that nobody knows any more keeps its id. */
+export function goodName(goodId: string, own: readonly Good[]): string {
+  return findGood(goodId, own)?.name ?? goodId;
+}
+
+/** An amount of a good in its own unit, in the grower's system: "120 L", "850 g", "12", "40 m". */
+export function goodAmount(good: Pick<Good, 'unit'> | undefined, amount: number, shown: Shown): string {
+  switch (good?.unit) {
+    case 'litre':
+      return shown.show(amount, 'bag');
+    case 'kilogram':
+      return shown.show(amount, 'crop');
+    case 'metre':
+      return shown.show(amount * 1000, 'height');
+    default:
+      return trimmed(amount, 1);
+  }
+}
+
+/** Grams, or kilograms once there are a thousand of them, in the grower's system. */
+export function grams(amount: number, shown: Shown): string {
+  return shown.show(amount / 1000, 'crop');
+}
