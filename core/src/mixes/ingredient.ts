@@ -63,7 +63,7 @@ export const INGREDIENTS: readonly Ingredient[] = [
     'bought-mix',
     'Bought potting mix',
     'With peat; fed for about five weeks.',
-    [0.56, 0.28, 0.16, 0.22, 0.12],
+    [0.56, 0.28, 0.24, 0.22, 0.12],
     {
       isPeat: true,
       isOrganic: false,
@@ -74,39 +74,44 @@ export const INGREDIENTS: readonly Ingredient[] = [
     'peat-free-mix',
     'Bought mix, peat-free',
     'Bark, coir and wood fibre; dries from the top.',
-    [0.52, 0.27, 0.2, 0.24, 0.12],
+    [0.52, 0.27, 0.28, 0.24, 0.12],
     {
       isOrganic: false,
       base: feed(14, 16, 18, 1.2, 1.25),
     },
   ),
-  ingredient('coir', 'Coir', 'Pressed fibre of coconut; swells from bricks.', [0.6, 0.25, 0.22, 0.09, 0.1]),
-  ingredient('peat', 'Peat', 'Light, sour; repels water once dry.', [0.62, 0.27, 0.18, 0.1, 0.12], {
+  ingredient('coir', 'Coir', 'Pressed fibre of coconut; swells from bricks.', [0.6, 0.25, 0.28, 0.09, 0.1]),
+  ingredient('peat', 'Peat', 'Light, sour; repels water once dry.', [0.62, 0.27, 0.26, 0.1, 0.12], {
     isPeat: true,
   }),
-  ingredient('bark', 'Composted bark', 'Coarse and airy.', [0.38, 0.22, 0.35, 0.25, 0.06]),
+  ingredient('bark', 'Composted bark', 'Coarse and airy.', [0.38, 0.22, 0.4, 0.25, 0.06]),
   ingredient('wood-fibre', 'Wood fibre', 'Very airy; sinks as it rots.', [0.38, 0.16, 0.5, 0.09, 0.18]),
-  ingredient('leaf-mould', 'Leaf mould', 'Two years old; holds water gently.', [0.52, 0.27, 0.2, 0.25, 0.12]),
-  ingredient('garden-compost', 'Garden compost', 'From the heap, sieved.', [0.55, 0.32, 0.14, 0.45, 0.12], {
+  ingredient(
+    'leaf-mould',
+    'Leaf mould',
+    'Two years old; holds water gently.',
+    [0.52, 0.27, 0.28, 0.25, 0.12],
+  ),
+  ingredient('garden-compost', 'Garden compost', 'From the heap, sieved.', [0.55, 0.32, 0.22, 0.45, 0.12], {
     base: feed(1, 0.5, 1, 300, 6),
   }),
-  ingredient('manure', 'Rotted manure', 'A year old at the least; rich.', [0.58, 0.33, 0.12, 0.45, 0.14], {
+  ingredient('manure', 'Rotted manure', 'A year old at the least; rich.', [0.58, 0.33, 0.2, 0.45, 0.14], {
     base: feed(0.6, 0.3, 0.6, 450, 6),
   }),
-  ingredient('worm-casts', 'Worm casts', 'A little goes far.', [0.55, 0.32, 0.15, 0.55, 0.08], {
+  ingredient('worm-casts', 'Worm casts', 'A little goes far.', [0.55, 0.32, 0.2, 0.55, 0.08], {
     base: feed(1.5, 1, 1, 500, 4),
   }),
-  ingredient('loam', 'Loam', 'Stacked turf or good topsoil; heavy.', [0.45, 0.28, 0.08, 1.1, 0.06]),
+  ingredient('loam', 'Loam', 'Stacked turf or good topsoil; heavy.', [0.45, 0.28, 0.12, 1.1, 0.06]),
   ingredient(
     'garden-soil',
     'Bagged garden soil',
     'Heavy; below compost and in fabric only, some say.',
-    [0.46, 0.28, 0.09, 0.9, 0.08],
+    [0.46, 0.28, 0.12, 0.9, 0.08],
   ),
   ingredient('perlite', 'Perlite', 'White and feather-light; opens the mix.', [0.3, 0.2, 0.45, 0.1, 0.02], {
     isOrganic: false,
   }),
-  ingredient('vermiculite', 'Vermiculite', 'Holds water and feed.', [0.5, 0.22, 0.3, 0.12, 0.06], {
+  ingredient('vermiculite', 'Vermiculite', 'Holds water and feed.', [0.5, 0.22, 0.36, 0.12, 0.06], {
     isOrganic: false,
   }),
   ingredient('sharp-sand', 'Sharp sand', 'For weight and drainage.', [0.24, 0.09, 0.18, 1.5, 0.02], {

@@ -1,1 +1,1 @@
-export { tallyPickings, type BagTally } from './tally.ts';
+export { kilogramsIn, tallyPickings, type BagTally } from './tally.ts';

@@ -53,3 +53,16 @@ function tallyOf(containerId: string, pickings: readonly EntryOf<'picking'>[]): 
     cumulative,
   };
 }
+
+/**
+ * Weight that was picked from a container in one calendar year, kg.
+ *
+ * @example
+ * kilogramsIn({ cumulative: [{ day: '2025-09-01', kilograms: 2 }, { day: '2026-08-01', kilograms: 5 }] }, 2026)
+ * // => 3
+ */
+export function kilogramsIn(tally: Pick<BagTally, 'cumulative'>, year: number): number {
+  const upTo = (last: number) =>
+    tally.cumulative.findLast((point) => Number(point.day.slice(0, 4)) <= last)?.kilograms ?? 0;
+  return upTo(year) - upTo(year - 1);
+}

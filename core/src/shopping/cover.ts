@@ -20,7 +20,7 @@ export interface Cover {
 /** Amounts are compared with this slack, so that three packs of 0.1 cover 0.3. */
 const SLACK = 1e-9;
 
-/** Dominated packs are of no use: another gives as much for no more. */
+/** Dominated packs are of no use: another gives as much for less (for the same, the one with less left over counts). */
 function worthwhile(packs: readonly OfferedPack[]): readonly OfferedPack[] {
   return packs
     .filter(
@@ -28,9 +28,8 @@ function worthwhile(packs: readonly OfferedPack[]): readonly OfferedPack[] {
         !packs.some(
           (b, j) =>
             i !== j &&
-            b.amount >= a.amount &&
-            b.price <= a.price &&
-            (b.amount > a.amount || b.price < a.price || j < i),
+            ((b.amount >= a.amount && b.price < a.price) ||
+              (b.amount === a.amount && b.price === a.price && j < i)),
         ),
     )
     .sort((a, b) => a.price / a.amount - b.price / b.amount || b.amount - a.amount);

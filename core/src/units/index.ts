@@ -1,6 +1,12 @@
 export { UNITS, fromInner, toInner, type Quantity, type Unit, type UnitName } from './units.ts';
 export { fieldUnit, quantityOf, show, showParts, trimmed, type Purpose, type UnitSystem } from './systems.ts';
-export { parseAmount, type Amount, type AmountResult } from './parse-amount.ts';
+export {
+  parseAmount,
+  parseMeasured,
+  type Amount,
+  type AmountResult,
+  type NamedMeasure,
+} from './parse-amount.ts';
 export { K_IN_K2O, P_IN_P2O5, elementsFromLabel, kilogramsOfLitres } from './nutrients.ts';
 export {
   MEASURE_UNIT,

@@ -1,3 +1,4 @@
+import type { MeasureKind } from './measures.ts';
 import { fieldUnit, quantityOf, type Purpose, type UnitSystem } from './systems.ts';
 import { toInner, UNITS, type UnitName } from './units.ts';
 
@@ -48,6 +49,39 @@ export function parseAmount(text: string, purpose: Purpose, system: UnitSystem):
   if (unit === undefined) return { ok: false, reason: 'unknown-unit' };
   if (UNITS[unit].quantity !== quantityOf(purpose)) return { ok: false, reason: 'wrong-quantity' };
   return { ok: true, amount: { inner: toInner(number, unit), value: number, unit, text: typed } };
+}
+
+/** A grower's own measure, as far as reading goes. */
+export interface NamedMeasure {
+  readonly kind: MeasureKind;
+  readonly name: string;
+  /** in one of it: a fill, a second of hose, a minute of dripper, a handful */
+  readonly litres: number;
+}
+
+/**
+ * Reads an amount counted in one of the grower's own measures: "½ green can", "2 green cans", "24 s of yard hose",
+ * "10 min dripper". "can", "bottle" and so on alone mean the first measure of that kind.
+ *
+ * @returns litres, or undefined when no measure is named
+ * @example
+ * parseMeasured('1½ green cans', [{ kind: 'can', name: 'green can', litres: 9 }])
+ * // => 13.5
+ */
+export function parseMeasured(text: string, measures: readonly NamedMeasure[]): number | undefined {
+  const match = NUMBER_THEN_UNIT.exec(text.trim())?.groups;
+  const number = match ? readNumber(match) : undefined;
+  if (!match || number === undefined) return undefined;
+  const named = (match.unit ?? '')
+    .toLowerCase()
+    .replace(/^(?:s|secs?|seconds?|mins?|minutes?|fills?)\b\.?\s*/, '')
+    .replace(/^of\s+/, '')
+    .trim();
+  if (named === '') return undefined;
+  const isCalled = (name: string) => named === name || named === `${name}s`;
+  const measure =
+    measures.find((m) => isCalled(m.name.toLowerCase())) ?? measures.find((m) => isCalled(m.kind));
+  return measure ? number * measure.litres : undefined;
 }
 
 function feetAndInches(

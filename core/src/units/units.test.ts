@@ -8,6 +8,7 @@ import {
   inMeasure,
   kilogramsOfLitres,
   parseAmount,
+  parseMeasured,
   show,
   showParts,
   toInner,
@@ -157,6 +158,21 @@ describe("the grower's own measures", () => {
       litres: expect.closeTo(0.9, 9) as number,
     });
     expect(() => dripperLitresPerMinute(0, 5)).toThrow(/jarLitres/);
+  });
+
+  it('reads amounts counted in the grower’s own measures', () => {
+    const measures = [
+      { kind: 'can', name: 'green can', litres: 9 },
+      { kind: 'hose', name: 'yard hose', litres: 0.25 },
+      { kind: 'dripper', name: 'deck dripper', litres: 0.03 },
+    ] as const;
+    expect(parseMeasured('½ green can', measures)).toBe(4.5);
+    expect(parseMeasured('2 cans', measures)).toBe(18);
+    expect(parseMeasured('24 s of yard hose', measures)).toBe(6);
+    expect(parseMeasured('40 min deck dripper', measures)).toBeCloseTo(1.2, 9);
+    expect(parseMeasured('5 L', measures)).toBeUndefined();
+    expect(parseMeasured('half a can', measures)).toBeUndefined();
+    expect(parseMeasured('3', measures)).toBeUndefined();
   });
 
   it('counts a sunk pot in quarters', () => {

@@ -8,9 +8,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Caution } from '../parts/Caution.tsx';
 import { grams } from '../parts/goods-words.ts';
-import { useGarden, useShown } from '../store/index.ts';
+import { useGarden, useShown, useSupplies } from '../store/index.ts';
 import { readDose, type BagFill, type DoseText, type FillPlan } from './fill-plan.ts';
-import { useSupplies } from './prices.ts';
 
 const UNIT_WORDS = {
   spoon: 'level tablespoons',
@@ -87,7 +86,9 @@ export function AmendmentRows({
             {handful
               ? `Your handful is ${(handful.litres / UNITS.tablespoon.factor).toFixed(1)} tablespoons.`
               : 'A handful is taken as 3 tablespoons.'}{' '}
-            <Link to="/bench/measures">{handful ? 'Count it again' : 'Count yours'}</Link>
+            <Link to="/bench/measures" style={{ color: 'inherit' }}>
+              {handful ? 'Count it again' : 'Count yours'}
+            </Link>
           </Typography>
         )}
       </Box>

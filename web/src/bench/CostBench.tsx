@@ -9,15 +9,14 @@ import {
   TextField,
   Typography,
 } from '@mui/material';
-import { costOf, type BagCost, type CostLine } from '@rundel/core/costs';
+import type { BagCost, CostLine } from '@rundel/core/costs';
 import { useState } from 'react';
 import { titleOf } from '../parts/bag-words.ts';
 import { goodName } from '../parts/goods-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { COST_WORDS } from '../parts/cost-words.ts';
-import { useBags, useGarden, useMoney } from '../store/index.ts';
+import { useBags, useCosts, useGarden, useMoney } from '../store/index.ts';
 import { NoBags } from './NoBags.tsx';
-import { useSupplies } from './prices.ts';
 import { SpendDialog } from './SpendDialog.tsx';
 
 const COLUMNS: readonly (readonly CostLine['what'][])[] = [
@@ -29,19 +28,21 @@ const COLUMNS: readonly (readonly CostLine['what'][])[] = [
   ['work'],
 ];
 
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** What each bag came to this season, and the ways to put money and minutes in. */
 export default function CostBench() {
-  const { garden, live, clock } = useGarden();
+  const { garden, clock } = useGarden();
   const money = useMoney();
   const { bags } = useBags();
-  const { priceOf } = useSupplies();
+  const year = Number(clock.now().slice(0, 4));
+  const byBag = useCosts(year);
   const [dialog, setDialog] = useState<'spent' | 'lamps' | 'worked'>();
   if (bags.length === 0) return <NoBags words="Add a bag first; then what it comes to stands here." />;
-  const year = Number(clock.now().slice(0, 4));
-  const costs = bags.map((bag) => ({
-    bag,
-    cost: costOf(bag.container, live, year, { ...garden, bagsInUse: bags.length }, priceOf, bag.body.assumed),
-  }));
+  const costs = bags.flatMap((bag) => {
+    const cost = byBag.get(bag.container.id);
+    return cost ? [{ bag, cost }] : [];
+  });
   const sum = (cost: BagCost, whats: readonly CostLine['what'][]) =>
     cost.lines.filter((l) => whats.includes(l.what)).reduce((total, l) => total + l.price, 0);
   const total = costs.reduce((all, { cost }) => all + cost.total, 0);
@@ -75,7 +76,7 @@ export default function CostBench() {
                 <TableCell>Bag</TableCell>
                 {COLUMNS.map((whats) => (
                   <TableCell key={whats[0]} align="right">
-                    {whats.map((what) => COST_WORDS[what]).join(', ')}
+                    {capital(whats.map((what) => COST_WORDS[what]).join(', '))}
                   </TableCell>
                 ))}
                 <TableCell align="right">In all</TableCell>

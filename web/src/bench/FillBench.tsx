@@ -25,14 +25,16 @@ export default function FillBench() {
   const shown = useShown();
   const { plan, bags, chosen, change } = useFillPlan();
   const [params, setParams] = useSearchParams();
-  const askedMix = params.get('mix');
+  const asked = params.toString();
   useEffect(() => {
-    // another topic sent a mix along; once taken up it leaves the address
-    if (askedMix === null) return;
-    change({ mixId: askedMix });
+    // another place sent a mix or bags along; once taken up they leave the address
+    if (asked === '') return;
+    const mixId = params.get('mix');
+    const containerIds = params.get('bags')?.split(',');
+    change({ ...(mixId === null ? {} : { mixId }), ...(containerIds ? { containerIds } : {}) });
     setParams({}, { replace: true });
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [askedMix]);
+  }, [asked]);
   if (bags.length === 0) return <NoBags words="Add a bag first; then it can be filled here." />;
   const handful = garden.measures.find((m) => m.kind === 'handful' && !m.binnedAt);
   const fills = fillBags(chosen, plan, live, garden, handful?.litres ?? USUAL_HANDFUL_LITRES);
@@ -59,8 +61,8 @@ export default function FillBench() {
     return undefined;
   };
   const school = FILLING_SCHOOLS.find((s) => s.id === plan.schoolId) ?? FILLING_SCHOOLS[0];
-  const loose = fills.map((f) => f.newLitres);
-  const water = Math.max(0, ...loose) * MOISTENING_LITRES_PER_LITRE;
+  const water = fills.map((f) => f.newLitres * MOISTENING_LITRES_PER_LITRE);
+  const waterWords = shown.range(Math.min(...water, Infinity), Math.max(...water, 0), 'drink');
   return (
     <Box>
       <Panel title="Which bags, which mix">
@@ -124,10 +126,10 @@ export default function FillBench() {
           </Typography>
         )}
       </Panel>
-      {school && (
+      {school && fills.length > 0 && (
         <Panel title={school.name}>
           <Box component="ol" sx={{ margin: 0, paddingInlineStart: 3, display: 'grid', gap: 0.75 }}>
-            {school.steps(shown.show(water, 'drink')).map((step) => (
+            {school.steps(waterWords).map((step) => (
               <li key={step}>{step}</li>
             ))}
           </Box>

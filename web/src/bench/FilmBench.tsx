@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Box, Button, TextField, Typography } from '@mui/material';
 import { IconPrinter } from '@tabler/icons-react';
 import { bodyOf } from '@rundel/core/bag-state';
 import { planSleeves, type CuttingPlan, type SleeveOrder } from '@rundel/core/film';
@@ -82,14 +82,13 @@ export default function FilmBench() {
             ]}
           />
           {field('rimMillimetres', 'Rim left free above the mix', 'depth')}
-          <AmountField
-            purpose="size"
+          <TextField
             label="How many"
             value={text.count}
             onChange={(e) => set({ count: e.target.value })}
             error={problems['count'] !== undefined}
             helperText={problems['count']}
-            slotProps={{ htmlInput: { inputMode: 'numeric' }, input: { endAdornment: null } }}
+            slotProps={{ htmlInput: { inputMode: 'numeric' } }}
           />
           {field('hopedLitres', 'I hope each holds', 'bag', 'Empty if you hope for nothing in particular.')}
         </Box>

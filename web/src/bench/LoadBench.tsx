@@ -119,7 +119,7 @@ function StandLoad({
               key={bag.container.id}
               sx={{
                 display: 'grid',
-                gridTemplateColumns: { xs: '1fr auto', md: '190px 1fr 330px' },
+                gridTemplateColumns: { xs: '1fr auto', md: '180px 1fr 410px' },
                 columnGap: 2,
                 alignItems: 'center',
                 paddingBlock: 0.75,

@@ -5,10 +5,10 @@ import { Link } from 'react-router';
 import { Panel } from '../parts/Page.tsx';
 import { WorkedLines } from '../parts/Worked.tsx';
 import { grams } from '../parts/goods-words.ts';
-import { useGarden, useMoney, useShown } from '../store/index.ts';
+import { useGarden, useMoney, useShown, useSupplies } from '../store/index.ts';
 import { MixColumns } from './MixColumns.tsx';
 import { MixEditor } from './MixEditor.tsx';
-import { mixPricePerLitre, useSupplies } from './prices.ts';
+import { mixPricePerLitre } from './mix-price.ts';
 
 const WISHES = [
   { id: 'peat-free', words: 'peat-free' },
@@ -107,13 +107,18 @@ export default function MixBench() {
   );
 }
 
+/** Months, or weeks when there are few of them. */
+function feedSpan(months: number): string {
+  return months < 2 ? `${Math.round(months * 4.35)} weeks` : `${months} months`;
+}
+
 function figuresOf(mix: Mix, shown: ReturnType<typeof useShown>) {
   const percent = (share: number) => `${Math.round(share * 100)} %`;
   const weight = (kilograms: number) => grams(kilograms * 1000, shown);
   const months = mix.base.map((b) => b.months);
   return [
     ['Water held after draining', percent(mix.capacity)],
-    ['Of that, no root can take', percent(mix.unavailable)],
+    ['Water that no root can take', percent(mix.unavailable)],
     ['Air left after draining', percent(mix.air)],
     ['A litre weighs dry', weight(mix.dryKilogramsPerLitre)],
     ['and drained', weight(mix.dryKilogramsPerLitre + mix.capacity)],
@@ -122,9 +127,9 @@ function figuresOf(mix: Mix, shown: ReturnType<typeof useShown>) {
       'Feed that it brings',
       months.length === 0
         ? 'none to speak of'
-        : Math.min(...months) === Math.max(...months)
-          ? `for about ${Math.min(...months)} months`
-          : `for about ${Math.min(...months)} to ${Math.max(...months)} months`,
+        : `for about ${feedSpan(Math.min(...months))}${
+            Math.min(...months) === Math.max(...months) ? '' : ` to ${feedSpan(Math.max(...months))}`
+          }`,
     ],
     ['Lime', mix.limeGramsPerLitre > 0 ? `${mix.limeGramsPerLitre} g a litre` : 'none'],
   ] as const;

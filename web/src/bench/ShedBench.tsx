@@ -9,11 +9,10 @@ import { goodAmount, goodName } from '../parts/goods-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { Worked } from '../parts/Worked.tsx';
 import { shortDay } from '../parts/words.ts';
-import { useGarden, useMoney, useShown } from '../store/index.ts';
+import { useGarden, useMoney, useShown, useSupplies } from '../store/index.ts';
 import { BuyDialog, type ShedAct } from './BuyDialog.tsx';
 import { GoodDialog } from './GoodDialog.tsx';
 import { PacksDialog } from './PacksDialog.tsx';
-import { useSupplies } from './prices.ts';
 import { PriceDots } from './PriceDots.tsx';
 
 const KIND_WORDS: Record<GoodKind, string> = {

@@ -1,4 +1,4 @@
-import { Box, Typography } from '@mui/material';
+import { Box, TextField, Typography } from '@mui/material';
 import { liningStrip, piecesFrom, rolledDiameter, sheetFor } from '@rundel/core/film';
 import { useState } from 'react';
 import { AmountField } from '../parts/AmountField.tsx';
@@ -87,14 +87,13 @@ export function SheetPanel() {
         {field('Overlap', overlap, setOverlap, reads.overlap)}
         {field('The sheet is long', sheetLong, setLong, reads.long)}
         {field('and wide', sheetWide, setWide, reads.wide)}
-        <AmountField
-          purpose="size"
+        <TextField
           label="How many"
           value={count}
           onChange={(e) => setCount(e.target.value)}
           error={!isCount}
           helperText={isCount ? undefined : 'A whole number from 1 to 1000.'}
-          slotProps={{ htmlInput: { inputMode: 'numeric' }, input: { endAdornment: null } }}
+          slotProps={{ htmlInput: { inputMode: 'numeric' } }}
         />
       </Box>
       <Typography sx={{ marginBlockStart: 2 }} aria-live="polite">

@@ -8,12 +8,11 @@ import { BagChooser } from '../parts/BagChooser.tsx';
 import { download } from '../parts/download.ts';
 import { goodAmount, goodName } from '../parts/goods-words.ts';
 import { Panel } from '../parts/Page.tsx';
-import { useGarden, useMoney, useShown } from '../store/index.ts';
+import { useGarden, useMoney, useShown, useSupplies } from '../store/index.ts';
 import { BuyDialog } from './BuyDialog.tsx';
 import { fillBags } from './fill-plan.ts';
 import { NoBags } from './NoBags.tsx';
 import { PacksDialog } from './PacksDialog.tsx';
-import { useSupplies } from './prices.ts';
 import { listAsCsv, listAsText, packsWords } from './shop-text.ts';
 import { useFillPlan } from './use-fill-plan.ts';
 
@@ -70,7 +69,10 @@ export default function ShopBench() {
           <BagChooser bags={bags} chosen={chosen} onChange={(ids) => change({ containerIds: [...ids] })} />
           <Typography variant="body2" sx={{ color: 'text.secondary' }}>
             Mix, old mix and what is worked in are as planned under{' '}
-            <Link to="/bench/fill">Fill and feed</Link>.
+            <Link to="/bench/fill" style={{ color: 'inherit' }}>
+              Fill and feed
+            </Link>
+            .
           </Typography>
         </Panel>
       </Box>

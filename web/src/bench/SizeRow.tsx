@@ -56,7 +56,7 @@ export function SizeRow({
   return (
     <Box
       role="radiogroup"
-      aria-label="Sizes"
+      aria-label={`Sizes, watered ${roundWords}`}
       sx={{
         display: 'flex',
         alignItems: 'flex-end',
@@ -114,12 +114,6 @@ export function SizeRow({
           </ButtonBase>
         );
       })}
-      <Box
-        component="span"
-        sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clip: 'rect(0 0 0 0)' }}
-      >
-        Watered {roundWords}.
-      </Box>
     </Box>
   );
 }

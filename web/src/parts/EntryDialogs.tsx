@@ -150,15 +150,17 @@ export function DrinkDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) 
     onClose();
   };
   const submit = async () => {
-    // "¾ can" is the can's litres; everything else is an amount with its unit
-    const cans = /^(.*?)\s*(?:cans?|fills?)$/i.exec(amount.trim())?.[1];
-    const rule = { purpose: 'drink', system: 'metric', low: 0.01, high: 200 } as const;
-    const read =
-      cans === undefined ? readAmount(amount, { ...rule, system: shown.system }) : readAmount(cans, rule);
+    const measures = [measure, ...garden.measures.filter((m) => !m.binnedAt)];
+    const read = readAmount(amount, {
+      purpose: 'drink',
+      system: shown.system,
+      low: 0.01,
+      high: 200,
+      measures,
+    });
     if (read.kind !== 'given')
       return setProblem(read.kind === 'refused' ? read.problem : 'Please give an amount.');
-    const litres = cans === undefined ? read.inner : read.inner * measure.litres;
-    if (litres > 200) return setProblem('That is more than any bag takes.');
+    const litres = read.inner;
     await record(
       [
         {

@@ -1,4 +1,12 @@
-import { parseAmount, show, type AmountResult, type Purpose, type UnitSystem } from '@rundel/core/units';
+import {
+  parseAmount,
+  parseMeasured,
+  show,
+  type AmountResult,
+  type NamedMeasure,
+  type Purpose,
+  type UnitSystem,
+} from '@rundel/core/units';
 import * as z from '@rundel/core/schema';
 
 const REASONS: Record<Exclude<AmountResult, { ok: true }>['reason'], string> = {
@@ -16,6 +24,8 @@ export interface AmountRule {
   readonly low: number;
   readonly high: number;
   readonly isOptional?: boolean;
+  /** the grower's own measures, in which an amount of water may be counted */
+  readonly measures?: readonly NamedMeasure[];
 }
 
 export type ReadAmount =
@@ -25,7 +35,11 @@ export type ReadAmount =
 
 /** Reads what was typed by a rule; what is wrong is said in a sentence for beside the field. */
 export function readAmount(text: string, rule: AmountRule): ReadAmount {
-  const read = parseAmount(text, rule.purpose, rule.system);
+  const measured = rule.measures && parseMeasured(text, rule.measures);
+  const read =
+    measured === undefined
+      ? parseAmount(text, rule.purpose, rule.system)
+      : ({ ok: true, amount: { inner: measured, text: text.trim() } } as const);
   if (!read.ok) {
     if (read.reason === 'empty' && rule.isOptional) return { kind: 'left-out' };
     return { kind: 'refused', problem: REASONS[read.reason] };

@@ -11,8 +11,11 @@ import { shortDay } from '../parts/words.ts';
 import { BagSection, sceneOf } from '../section/index.ts';
 import { useBags, useGarden, useShown, type Bag } from '../store/index.ts';
 import { Diary } from './Diary.tsx';
+import { MakePanel } from './MakePanel.tsx';
 import { NoSuchBag } from './NoSuchBag.tsx';
 import { PlantDialog } from './PlantDialog.tsx';
+import { TemplateDialog } from './TemplateDialog.tsx';
+import { TroubleDialog } from './TroubleDialog.tsx';
 import { WaterPanel } from './WaterPanel.tsx';
 
 /** A bag's page: the section, its water with reasons, its planting, its diary. */
@@ -52,7 +55,7 @@ function Binned({ label }: { readonly label: string }) {
   );
 }
 
-type Dialog = 'pick' | 'note' | 'drink' | 'plant';
+type Dialog = 'pick' | 'note' | 'drink' | 'plant' | 'trouble' | 'template';
 
 function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string | undefined }) {
   const { garden, clock } = useGarden();
@@ -121,6 +124,7 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
         <Box>
           {!isEmpty && <WaterPanel bag={bag} />}
           <PlantingPanel bag={bag} onPlant={() => setDialog('plant')} />
+          <MakePanel bag={bag} />
           <Panel title="Diary">
             <Diary containerId={bag.container.id} />
           </Panel>
@@ -130,6 +134,8 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
       <NoteDialog bag={bag} isOpen={dialog === 'note'} onClose={close} />
       <DrinkDialog bag={bag} isOpen={dialog === 'drink'} onClose={close} />
       {dialog === 'plant' && <PlantDialog bag={bag} onClose={close} />}
+      {dialog === 'trouble' && <TroubleDialog bag={bag} onClose={close} />}
+      {dialog === 'template' && <TemplateDialog bag={bag} onClose={close} />}
     </Page>
   );
 }
@@ -147,6 +153,10 @@ function BagActions({
   const navigate = useNavigate();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { container, occupants } = bag;
+  const open = (dialog: Dialog) => {
+    setAnchor(null);
+    onOpen(dialog);
+  };
   const clear = async () => {
     setAnchor(null);
     const at = clock.now();
@@ -206,6 +216,11 @@ function BagActions({
         <MenuItem component={Link} to={`/stands/new?like=${container.id}`}>
           Add another like it
         </MenuItem>
+        <MenuItem onClick={() => open('template')}>Keep as a template</MenuItem>
+        <MenuItem component={Link} to={`/bench/fill?bags=${container.id}`}>
+          Fill it
+        </MenuItem>
+        <MenuItem onClick={() => open('trouble')}>Put trouble on record</MenuItem>
         {!isEmpty && <MenuItem onClick={() => void clear()}>Clear its plants out</MenuItem>}
         <MenuItem onClick={() => void bin()}>Put it in the bin</MenuItem>
       </Menu>

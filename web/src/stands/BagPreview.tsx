@@ -4,6 +4,7 @@ import { cropOf } from '@rundel/core/crops';
 import { useMemo } from 'react';
 import { Caution } from '../parts/Caution.tsx';
 import { PlantingAdvice } from '../parts/PlantingAdvice.tsx';
+import { ClassRemark, SizeRemark } from '../parts/SizeRemarks.tsx';
 import { BagSection, imaginedOccupant, sceneOf } from '../section/index.ts';
 import { useGarden, useShown } from '../store/index.ts';
 import type { BagFormResult } from './bag-form.ts';
@@ -70,6 +71,10 @@ export function BagPreview({
         />
       </Box>
       <RealSizeWords bag={bag} body={body} />
+      <ClassRemark size={bag.size} body={body} />
+      {planting && (
+        <SizeRemark body={body} cropId={planting.cropId} habitId={planting.habitId} plants={bag.stations} />
+      )}
       {body.drainedKilograms > HEAVY_KILOGRAMS && (
         <Caution>
           Filled and wet it weighs about {shown.show(body.drainedKilograms, 'weight')}: fill it where it will

@@ -4,7 +4,7 @@ import type { Draft, Entry } from '@rundel/core/diary';
 import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
 import { useState } from 'react';
 import { AmountField } from '../parts/AmountField.tsx';
-import { readAmount } from '../parts/amount-text.ts';
+import { readAmount, type AmountRule } from '../parts/amount-text.ts';
 import { DayField } from '../parts/DayField.tsx';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
 import { useGarden, useShown } from '../store/index.ts';
@@ -12,7 +12,7 @@ import { momentProblem } from './moment-problem.ts';
 
 /** Corrects one entry: a new entry takes its place and the first stays on record. */
 export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClose(): void }) {
-  const { record, clock, live } = useGarden();
+  const { garden, record, clock, live } = useGarden();
   const shown = useShown();
   const [day, setDay] = useState(dayOf(entry.at));
   const [time, setTime] = useState(entry.at.slice(11, 16));
@@ -32,7 +32,7 @@ export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClo
       : `${day}T${time}:00.000${/(Z|[+-]\d{2}:\d{2})$/.exec(entry.at)?.[0] ?? 'Z'}`;
     const dayProblem = momentProblem(at, entry, live, clock.now());
     if (dayProblem) return setProblems({ day: dayProblem });
-    const read = amountOf(amount, entry, shown.system);
+    const read = amountOf(amount, entry, shown.system, garden.measures);
     if (read.problem !== undefined) return setProblems({ amount: read.problem });
     const fruits = count.trim() === '' ? undefined : Number(count);
     if (fruits !== undefined && !(Number.isInteger(fruits) && fruits > 0))
@@ -153,9 +153,10 @@ function amountOf(
   text: string,
   entry: Entry,
   system: 'metric' | 'us' | 'uk',
+  measures: AmountRule['measures'],
 ): { readonly inner?: number; readonly problem?: string } {
   const rules = {
-    drink: { purpose: 'drink', system, low: 0.01, high: 200 },
+    drink: { purpose: 'drink', system, low: 0.01, high: 200, ...(measures ? { measures } : {}) },
     picking: { purpose: 'crop', system, low: 0.001, high: 100, isOptional: true },
     planted: { purpose: 'height', system, low: 20, high: 1500 },
   } as const;

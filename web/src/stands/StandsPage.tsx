@@ -3,11 +3,6 @@ import {
   Button,
   ButtonBase,
   IconButton,
-  Table,
-  TableBody,
-  TableCell,
-  TableHead,
-  TableRow,
   ToggleButton,
   ToggleButtonGroup,
   Typography,
@@ -16,10 +11,11 @@ import { IconPencil, IconPlus } from '@tabler/icons-react';
 import type { Stand } from '@rundel/core/garden';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { gradeSpan, kindWords, nextLookWords } from '../parts/bag-words.ts';
+import { gradeSpan, nextLookWords } from '../parts/bag-words.ts';
 import { Page, Panel } from '../parts/Page.tsx';
 import { BagElevation, sceneOf } from '../section/index.ts';
-import { standsInUse, useBags, useGarden, useShown, type Bag } from '../store/index.ts';
+import { standsInUse, useBags, useGarden, type Bag } from '../store/index.ts';
+import { BagTable } from './BagTable.tsx';
 import { StandDialog } from './StandDialog.tsx';
 
 /** Where the bags stand: each place with its bags as marks, or all of them in a table. */
@@ -176,67 +172,5 @@ function BagTile({ bag }: { readonly bag: Bag }) {
         {isEmpty || !next ? ' ' : `look ${next}`}
       </Box>
     </ButtonBase>
-  );
-}
-
-function BagTable({ bags }: { readonly bags: readonly Bag[] }) {
-  const { clock } = useGarden();
-  const shown = useShown();
-  return (
-    <Box
-      sx={{
-        overflowX: 'auto',
-        backgroundColor: 'var(--surface)',
-        border: '1px solid var(--line)',
-        borderRadius: '12px',
-      }}
-      tabIndex={0}
-      role="region"
-      aria-label="All bags"
-    >
-      <Table size="small">
-        <TableHead>
-          <TableRow>
-            {['Bag', 'What', 'Kind', 'Place', 'Water left', 'I expect', 'Wants water in', 'Next look'].map(
-              (head) => (
-                <TableCell key={head}>{head}</TableCell>
-              ),
-            )}
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {bags.map((bag) => {
-            const { water } = bag;
-            const isEmpty = bag.occupants.length === 0;
-            const next = water && nextLookWords(water, clock.now());
-            const hours = water?.ahead.hoursToRefill;
-            return (
-              <TableRow key={bag.container.id}>
-                <TableCell>
-                  <Link to={`/stands/${bag.container.id}`} style={{ color: 'inherit', fontWeight: 700 }}>
-                    {bag.container.label}
-                  </Link>
-                </TableCell>
-                <TableCell>{bag.name}</TableCell>
-                <TableCell>{kindWords(bag, shown)}</TableCell>
-                <TableCell>{bag.stand?.name}</TableCell>
-                <TableCell>
-                  {isEmpty || !water
-                    ? ''
-                    : shown.range(water.estimate.litres.low, water.estimate.litres.high, 'drink')}
-                </TableCell>
-                <TableCell>{isEmpty || !water ? '' : gradeSpan(water.estimate.share)}</TableCell>
-                <TableCell>
-                  {isEmpty || !hours
-                    ? ''
-                    : `${Math.round(hours.low ?? 0)} to ${hours.high === undefined ? 'over 200' : Math.round(hours.high)} h`}
-                </TableCell>
-                <TableCell>{isEmpty || !next ? '' : next}</TableCell>
-              </TableRow>
-            );
-          })}
-        </TableBody>
-      </Table>
-    </Box>
   );
 }

@@ -180,7 +180,7 @@ export function bagFormSchema(system: UnitSystem, taken: readonly string[]) {
       ? readAmount(values.hole, { purpose: 'depth', system, low: 0, high: 400, isOptional: true })
       : undefined;
     if (hole?.kind === 'refused') say(hole.problem, 'hole');
-    const price = moneyIn('').read(values.price.replace(/^[^\d.,-]+/, ''));
+    const price = moneyIn('').read(values.price.replace(/^[^\p{L}\d.,-]+/u, ''));
     if (price.kind === 'refused') say(price.problem, 'price');
     const lower = Number(values.lowerShare.replace('%', '').replace(',', '.'));
     const isLayered = values.lowerMixId !== '' && values.lowerMixId !== values.mixId;

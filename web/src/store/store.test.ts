@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { liveEntries, type Entry } from '@rundel/core/diary';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import type { Stand } from '@rundel/core/garden';
@@ -137,7 +139,7 @@ describe('the garden file', () => {
     ['cut short', text.slice(0, 5000), /damaged or cut short/],
     ['something else', '[1, 2]', /not a Rundel garden file/],
     ['another format', '{"format":"other","version":1}', /not a Rundel garden file/],
-    ['newer', text.replace('"version": 1', '"version": 99'), /newer Rundel \(file version 99/],
+    ['newer', text.replace(/"version": \d+/, '"version": 99'), /newer Rundel \(file version 99/],
     ['without settings', text.replace('"settings"', '"settling"'), /"settings" does not read/],
   ])('refuses a file that is %s, with the reason', (_, damaged, reason) => {
     const reading = readGardenFile(damaged);
@@ -158,9 +160,21 @@ describe('the garden file', () => {
 
   it('goes through migrations on a copy', () => {
     const old = { version: 1, settings: { gardenName: 'x' } };
-    expect(migrate(old, 1)).toEqual(old);
-    expect(migrate(old, 1)).not.toBe(old);
-    expect(LATEST_VERSION).toBe(1);
+    expect(migrate(old, 1)).toEqual({ ...old, mixes: [], goods: [], packs: [], templates: [] });
+    expect(migrate(old, LATEST_VERSION)).toEqual(old);
+    expect(migrate(old, LATEST_VERSION)).not.toBe(old);
+    expect(old).toEqual({ version: 1, settings: { gardenName: 'x' } });
+  });
+
+  it('of version 1 is read whole, with nothing set aside', () => {
+    const old = readFileSync(join(import.meta.dirname, 'fixtures/garden-v1.json'), 'utf8');
+    const reading = readGardenFile(old);
+    if (reading.kind !== 'readable') throw new Error(reading.problem);
+    expect(reading.setAside).toEqual([]);
+    expect(reading.garden.containers.map((c) => c.label).sort()).toEqual(['5', '7']);
+    expect(reading.garden.entries).toHaveLength(28);
+    expect(reading.garden.mixes).toEqual([]);
+    expect(writeGardenFile(reading.garden, reading.savedAt)).toContain(`"version": ${LATEST_VERSION}`);
   });
 });
 

@@ -12,7 +12,8 @@ import {
   Typography,
 } from '@mui/material';
 import { dayOf } from '@rundel/core/climate';
-import { tallyPickings, type BagTally } from '@rundel/core/picking';
+import { kilogramsIn, tallyPickings, type BagTally } from '@rundel/core/picking';
+import { UNITS } from '@rundel/core/units';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { PickDialog } from '../parts/EntryDialogs.tsx';
@@ -20,7 +21,16 @@ import { Page, Panel } from '../parts/Page.tsx';
 import { titleOf } from '../parts/bag-words.ts';
 import { shortDay } from '../parts/words.ts';
 import { BagMark } from '../section/index.ts';
-import { useBags, useGarden, useShown, type Bag } from '../store/index.ts';
+import {
+  useBags,
+  useCosts,
+  useGarden,
+  useMoney,
+  useShown,
+  type Bag,
+  type Money,
+  type Shown,
+} from '../store/index.ts';
 
 const PickingChart = lazy(() => import('./PickingChart.tsx'));
 
@@ -29,6 +39,9 @@ export default function TallyPage() {
   const { live, garden, clock } = useGarden();
   const { bags } = useBags();
   const shown = useShown();
+  const money = useMoney();
+  const year = Number(clock.now().slice(0, 4));
+  const costs = useCosts(year);
   const [picking, setPicking] = useState<Bag>();
   const pickings = useMemo(() => live.filter((e) => e.kind === 'picking'), [live]);
   const tallies = useMemo(() => tallyPickings(pickings), [pickings]);
@@ -128,6 +141,7 @@ export default function TallyPage() {
                     <TableCell align="right">Weight</TableCell>
                     <TableCell align="right">Fruit</TableCell>
                     <TableCell align="right">Times</TableCell>
+                    <TableCell align="right">{perWeight(1, shown).heading}</TableCell>
                     <TableCell>First</TableCell>
                     <TableCell>Last</TableCell>
                   </TableRow>
@@ -162,6 +176,9 @@ export default function TallyPage() {
                         </TableCell>
                         <TableCell align="right">{tally.count > 0 ? tally.count : ''}</TableCell>
                         <TableCell align="right">{tally.pickings}</TableCell>
+                        <TableCell align="right">
+                          {costThisYear(tally, year, costs.get(tally.containerId)?.total, shown, money)}
+                        </TableCell>
                         <TableCell sx={{ whiteSpace: 'nowrap' }}>{shortDay(tally.firstOn, today)}</TableCell>
                         <TableCell sx={{ whiteSpace: 'nowrap' }}>{shortDay(tally.lastOn, today)}</TableCell>
                       </TableRow>
@@ -176,4 +193,24 @@ export default function TallyPage() {
       {picking && <PickDialog bag={picking} isOpen onClose={() => setPicking(undefined)} />}
     </Page>
   );
+}
+
+/** A price for a kilogram as the grower weighs: by the kilogram or the pound. */
+function perWeight(pricePerKilogram: number, shown: Shown) {
+  return shown.system === 'metric'
+    ? { heading: 'Cost a kg', price: pricePerKilogram }
+    : { heading: 'Cost a lb', price: pricePerKilogram * UNITS.pound.factor };
+}
+
+/** What a kilogram cost in a year: the bag's costs over what was weighed in that year. */
+function costThisYear(
+  tally: BagTally,
+  year: number,
+  cost: number | undefined,
+  shown: Shown,
+  money: Money,
+): string {
+  const kilograms = kilogramsIn(tally, year);
+  if (cost === undefined || cost <= 0 || kilograms <= 0) return '';
+  return money.show(perWeight(cost / kilograms, shown).price);
 }

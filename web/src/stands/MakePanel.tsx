@@ -1,0 +1,95 @@
+import { Button, Typography } from '@mui/material';
+import { dayOf } from '@rundel/core/climate';
+import { Link } from 'react-router';
+import { COST_WORDS, howWords } from '../parts/cost-words.ts';
+import { goodName } from '../parts/goods-words.ts';
+import { Panel } from '../parts/Page.tsx';
+import { ClassRemark, SizeRemark } from '../parts/SizeRemarks.tsx';
+import { Worked, WorkedLines } from '../parts/Worked.tsx';
+import { shortDay } from '../parts/words.ts';
+import { useCosts, useGarden, useMoney, useShown, type Bag } from '../store/index.ts';
+
+/** What the bag is made up like: real size, mix and when it was filled, weight, and what it came to this season. */
+export function MakePanel({ bag }: { readonly bag: Bag }) {
+  const { garden, live, clock } = useGarden();
+  const shown = useShown();
+  const money = useMoney();
+  const { body, container, occupants } = bag;
+  const now = clock.now();
+  const year = Number(now.slice(0, 4));
+  const cost = useCosts(year).get(container.id);
+  const filled = live.findLast((e) => e.kind === 'filled' && e.containerId === container.id);
+  const trouble = live.findLast(
+    (e) => e.kind === 'trouble' && e.containerId === container.id && e.livesInMix,
+  );
+  const first = occupants[0];
+  const { litres, under } = body.real;
+  return (
+    <Panel title="Bag, mix and money">
+      <Typography>
+        It really holds {shown.range(litres.low, litres.high, 'bag')} to the brim,{' '}
+        {shown.show(body.fill.mixLitres, 'bag')} of settled mix: {body.mix.name.toLowerCase()}.{' '}
+        {filled
+          ? `Filled on ${shortDay(dayOf(filled.at), dayOf(now))}.`
+          : 'When it was filled is not on record.'}{' '}
+        {body.kind.drainage.words}
+      </Typography>
+      {under && (
+        <Typography sx={{ marginBlockStart: 1 }}>
+          {under.kind === 'reservoir'
+            ? `The water below (${under.litres === undefined ? '' : shown.show(under.litres, 'bag')}) is not reckoned with yet: look at its level, and feel the mix above it.`
+            : 'What the channel brings is not reckoned with yet: look at its level.'}
+        </Typography>
+      )}
+      {trouble && (
+        <Typography sx={{ marginBlockStart: 1 }}>
+          Trouble is on record that may live on in the mix: do not use it again.
+        </Typography>
+      )}
+      <ClassRemark size={container.size} body={body} />
+      {first && (
+        <SizeRemark
+          body={body}
+          cropId={first.crop.id}
+          habitId={first.habit.id}
+          plants={container.stations.length}
+        />
+      )}
+      <Typography sx={{ marginBlockStart: 1 }}>
+        Drained it weighs about {shown.show(body.drainedKilograms, 'weight')} without the plant.{' '}
+        <Link to="/bench/load" style={{ color: 'inherit' }}>
+          Weight and load
+        </Link>
+      </Typography>
+      {cost && cost.lines.length > 0 && (
+        <Worked label={`${money.show(cost.total)} in ${year}`}>
+          <WorkedLines
+            lines={cost.lines.map((line) => [
+              `${COST_WORDS[line.what].charAt(0).toUpperCase()}${COST_WORDS[line.what].slice(1)}: ${howWords(line, money)}`,
+              money.show(line.price),
+            ])}
+          />
+          {cost.unpriced.length > 0 && (
+            <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
+              Without a price, and so not in it:{' '}
+              {cost.unpriced
+                .map((id) => (id === 'bag' ? 'the bag itself' : goodName(id, garden.goods).toLowerCase()))
+                .join(', ')}
+              .
+            </Typography>
+          )}
+        </Worked>
+      )}
+      {!filled && (
+        <Button
+          component={Link}
+          to={`/bench/fill?bags=${container.id}`}
+          variant="outlined"
+          sx={{ marginBlockStart: 1.5 }}
+        >
+          Fill it
+        </Button>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,61 @@
+import { costOf, unitPrices, type BagCost, type UnitPrice } from '@rundel/core/costs';
+import type { Entry } from '@rundel/core/diary';
+import type { Pack } from '@rundel/core/garden';
+import { priceLogs, stockOf, type PriceLog, type Stock } from '@rundel/core/shed';
+import { useMemo } from 'react';
+import { useBags } from './bags.ts';
+import { useGarden } from './garden-context.tsx';
+
+/** What the shed, the price log and the known packs say. */
+export interface Supplies {
+  readonly stocks: readonly Stock[];
+  readonly logs: readonly PriceLog[];
+  readonly packs: readonly Pack[];
+  readonly priceOf: UnitPrice;
+  /** the entries that move goods or money: a small part of a diary that is mostly looks and drinks */
+  readonly entries: readonly Entry[];
+}
+
+const SUPPLY_KINDS: ReadonlySet<string> = new Set([
+  'filled',
+  'bought',
+  'used',
+  'counted',
+  'priced',
+  'spent',
+  'worked',
+]);
+
+export function useSupplies(): Supplies {
+  const { garden, live } = useGarden();
+  return useMemo(() => {
+    const entries = live.filter((e) => SUPPLY_KINDS.has(e.kind));
+    const logs = priceLogs(entries);
+    const packs = garden.packs.filter((p) => !p.binnedAt);
+    return { entries, stocks: stockOf(entries, garden.mixes), logs, packs, priceOf: unitPrices(logs, packs) };
+  }, [garden.mixes, garden.packs, live]);
+}
+
+/** What each bag in use cost in a year, by its container's id. */
+export function useCosts(year: number): ReadonlyMap<string, BagCost> {
+  const { garden } = useGarden();
+  const { bags } = useBags();
+  const { entries, priceOf } = useSupplies();
+  return useMemo(
+    () =>
+      new Map(
+        bags.map(({ container, body }) => [
+          container.id,
+          costOf(
+            container,
+            entries,
+            year,
+            { mixes: garden.mixes, settings: garden.settings, bagsInUse: bags.length },
+            priceOf,
+            body.assumed,
+          ),
+        ]),
+      ),
+    [bags, entries, garden.mixes, garden.settings, priceOf, year],
+  );
+}
