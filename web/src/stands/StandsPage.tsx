@@ -160,16 +160,18 @@ function BagTile({ bag }: { readonly bag: Bag }) {
       <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
         {isEmpty ? 'nothing planted' : bag.water ? gradeSpan(bag.water.estimate.share) : '…'}
       </Box>
-      <Box
-        sx={{
-          fontSize: '0.88rem',
-          paddingInline: 0.75,
-          borderRadius: '4px',
-          backgroundColor: isDue ? 'var(--flower)' : 'transparent',
-          color: isDue ? 'var(--on-flower)' : 'text.secondary',
-        }}
-      >
-        {isEmpty || !next ? ' ' : `look ${next}`}
+      {/* room for two lines, so that every bag of a row stands on the same ground */}
+      <Box sx={{ fontSize: '0.88rem', minHeight: '3em' }}>
+        <Box
+          sx={{
+            paddingInline: 0.75,
+            borderRadius: '4px',
+            backgroundColor: isDue ? 'var(--flower)' : 'transparent',
+            color: isDue ? 'var(--on-flower)' : 'text.secondary',
+          }}
+        >
+          {isEmpty || !next ? ' ' : `look ${next}`}
+        </Box>
       </Box>
     </ButtonBase>
   );
