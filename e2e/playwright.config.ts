@@ -18,6 +18,7 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     locale: 'en-GB',
+    contextOptions: { reducedMotion: 'reduce' },
     timezoneId: 'Europe/London',
     // filling the cache for days offline costs each test seconds; the test of going offline lets it in
     serviceWorkers: 'block',

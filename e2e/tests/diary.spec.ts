@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addTomatoBag, openDemo, startOwnGarden } from './garden.ts';
+import { addTomatoBag, openDemo, startOwnGarden, visit } from './garden.ts';
 
 test('entries are corrected, removed and brought back', async ({ page }) => {
   await startOwnGarden(page);
@@ -28,9 +28,9 @@ test('a bag goes to the bin with its diary and comes out with it', async ({ page
   await page.getByRole('button', { name: 'More' }).click();
   await page.getByRole('menuitem', { name: 'Put it in the bin' }).click();
   await expect(page.getByText('0 bags in 1 place')).toBeVisible();
-  await page.goto('/files');
+  await visit(page, '/files');
   await page.getByRole('button', { name: 'Take it out' }).click();
-  await page.goto('/stands');
+  await visit(page, '/stands');
   await page.getByRole('link', { name: /1 Tomato/ }).click();
   await expect(page.getByText('Planted, 34 cm tall')).toBeVisible();
 });
@@ -65,30 +65,30 @@ test('the demo and my own bags are kept apart', async ({ page }) => {
   await expect(page.getByText('First, a bag')).toBeVisible();
   await page.getByRole('button', { name: /Rundel/ }).click();
   await page.getByRole('menuitem', { name: /Walk round the demo/ }).click();
-  await expect(page.getByText(/of 12 bags need you/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/of 16 bags need you/)).toBeVisible({ timeout: 20_000 });
   await page.goto('/?garden=own');
   await expect(page.getByText('First, a bag')).toBeVisible();
 });
 
 test('everything is shown in the units that were chosen, and other units can be typed', async ({ page }) => {
   await startOwnGarden(page, 'us');
-  await page.goto('/stands/new');
+  await visit(page, '/stands/new');
   await page.getByLabel('Size on the label').fill('10');
   await expect(page.getByText('It likely holds 8 to 10 gal')).toBeVisible();
   await page.getByLabel('Height of the plant').fill('34 cm');
   await page.getByRole('button', { name: 'Add the bag' }).click();
   await expect(page.getByTestId('planting-advice')).toContainText(' in deep and bury ');
-  await page.goto('/settings');
+  await visit(page, '/settings');
   await page.getByRole('combobox', { name: 'Units' }).click();
   await page.getByRole('option', { name: /^Metric/ }).click();
-  await page.goto('/stands');
+  await visit(page, '/stands');
   await page.getByRole('link', { name: /1 Tomato/ }).click();
   await expect(page.getByText('38 L round fabric')).toBeVisible();
 });
 
 test('an assumption can be overridden inside its range, and everything follows', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/settings');
+  await visit(page, '/settings');
   await page.getByRole('button', { name: /^Show all/ }).click();
   const risk = page.getByLabel('risk', { exact: true });
   await risk.fill('3');
@@ -96,8 +96,9 @@ test('an assumption can be overridden inside its range, and everything follows',
   await risk.fill('0.3');
   await risk.blur();
   await expect(page.getByText('You have changed 1.')).toBeVisible();
-  await page.goto('/stands');
+  await visit(page, '/stands');
   await page.getByRole('link', { name: /Salt Snap/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('3 · Salt Snap');
   await page.getByRole('button', { name: 'How do I know?' }).click();
   await expect(page.getByText('30 %', { exact: true }).first()).toBeVisible();
 });

@@ -42,3 +42,25 @@ export async function savedFile(page: Page): Promise<string> {
   for await (const chunk of stream) chunks.push(chunk as Buffer);
   return Buffer.concat(chunks).toString('utf8');
 }
+
+/** Goes to an address inside the open app, as a link would, and waits until its screen has taken the old one's place. */
+export async function visit(page: Page, path: string): Promise<void> {
+  const before = await page.evaluate((to) => {
+    const heading = document.querySelector('main h1');
+    heading?.setAttribute('data-before', '');
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+    return heading?.textContent;
+  }, path);
+  await page
+    .waitForFunction(
+      (old) => {
+        const heading = document.querySelector('main h1');
+        return heading && (!heading.hasAttribute('data-before') || heading.textContent !== old);
+      },
+      before,
+      { timeout: 3000 },
+    )
+    // an address of the screen that is open already changes no heading
+    .catch(() => undefined);
+}

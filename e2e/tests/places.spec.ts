@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { addTomatoBag, openDemo, savedFile, startOwnGarden } from './garden.ts';
+import { addTomatoBag, openDemo, savedFile, startOwnGarden, visit } from './garden.ts';
 
 test.describe('stands', () => {
   test('a place is added, named, put under glass, and goes to the bin when it is empty', async ({ page }) => {
     await startOwnGarden(page);
-    await page.goto('/stands');
+    await visit(page, '/stands');
     await page.getByRole('button', { name: 'Add a place' }).click();
     await page.getByRole('button', { name: 'Add it' }).click();
     await expect(page.getByText('Give it a name.')).toBeVisible();
@@ -26,11 +26,11 @@ test.describe('stands', () => {
 
   test('the table says what the drawing says, and leads to the bag', async ({ page }) => {
     await openDemo(page);
-    await page.goto('/stands');
+    await visit(page, '/stands');
     await expect(page.getByText('look now').first()).toBeVisible({ timeout: 20_000 });
     const due = await page.getByText('look now').count();
     await page.getByRole('button', { name: 'Table' }).click();
-    await expect(page.getByRole('row')).toHaveCount(13);
+    await expect(page.getByRole('row')).toHaveCount(17);
     await expect(page.getByRole('cell', { name: 'now', exact: true })).toHaveCount(due);
     await page.getByRole('link', { name: '7', exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('7 · Lantern Drop');
@@ -54,7 +54,7 @@ test.describe('stands', () => {
 
   test('an address that leads nowhere says so and leads back', async ({ page }) => {
     await openDemo(page);
-    await page.goto('/stands/con_nothing1');
+    await visit(page, '/stands/con_nothing1');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('No such bag');
     await page.getByRole('link', { name: 'To the stands' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Stands');
@@ -66,7 +66,7 @@ test.describe('stands', () => {
 test.describe('bench', () => {
   test('a depth is worked out as it is typed, for another bag, school and graft', async ({ page }) => {
     await openDemo(page);
-    await page.goto('/bench');
+    await visit(page, '/bench/depth');
     await page.getByLabel('Bag', { exact: true }).click();
     await page.getByRole('option', { name: '6 · Lantern Drop' }).click();
     await page.getByLabel('Height of the plant').fill('20 cm');
@@ -85,7 +85,7 @@ test.describe('bench', () => {
   test('a hose is measured with a bucket, and drinks are then proposed in seconds', async ({ page }) => {
     await startOwnGarden(page);
     await addTomatoBag(page);
-    await page.goto('/bench');
+    await visit(page, '/bench/measures');
     await page.getByRole('button', { name: 'Measure another' }).click();
     await page.getByLabel('What is it?').click();
     await page.getByRole('option', { name: 'Hose' }).click();
@@ -99,7 +99,7 @@ test.describe('bench', () => {
     await expect(page.getByText('250 mL a second')).toBeVisible();
     await page.getByLabel('Propose drinks in').click();
     await page.getByRole('option', { name: 'yard hose' }).click();
-    await page.goto('/round');
+    await visit(page, '/round');
     await page.getByRole('button', { name: /^dry / }).click();
     await expect(page.getByRole('group', { name: 'Proposed drink' })).toContainText(/\d+ s of yard hose/);
   });
@@ -108,7 +108,7 @@ test.describe('bench', () => {
 test.describe('season', () => {
   test('a day is typed over, with rain, and goes back with undo', async ({ page }) => {
     await openDemo(page);
-    await page.goto('/season');
+    await visit(page, '/season');
     await page.getByRole('button', { name: 'Give the weather of 16 Jul' }).click();
     const dialog = page.getByRole('dialog');
     await dialog.getByLabel('Coldest').fill('16');
@@ -129,7 +129,7 @@ test.describe('season', () => {
     page,
   }) => {
     await openDemo(page);
-    await page.goto('/season');
+    await visit(page, '/season');
     await page.getByLabel('July day').fill('5');
     await page.getByRole('button', { name: 'Keep these' }).click();
     await expect(
@@ -150,7 +150,7 @@ test.describe('tally', () => {
   }) => {
     await startOwnGarden(page);
     await addTomatoBag(page);
-    await page.goto('/tally');
+    await visit(page, '/tally');
     await expect(page.getByText('First, a picking')).toBeVisible();
     await page.getByLabel('Picked from').click();
     await page.getByRole('option', { name: '1 · Tomato' }).click();
@@ -169,9 +169,9 @@ test.describe('files and settings', () => {
   test('two copies are merged: entries of both, each once', async ({ page }) => {
     await startOwnGarden(page);
     await addTomatoBag(page);
-    await page.goto('/files');
+    await visit(page, '/files');
     const before = await savedFile(page);
-    await page.goto('/stands');
+    await visit(page, '/stands');
     await page.getByRole('link', { name: /1 Tomato/ }).click();
     await page.getByRole('button', { name: 'Note', exact: true }).click();
     await page.getByLabel('What you saw or did').fill('Only here');
@@ -186,7 +186,7 @@ test.describe('files and settings', () => {
       containerId: planted.containerId,
       text: 'Only there',
     });
-    await page.goto('/files');
+    await visit(page, '/files');
     for (let time = 0; time < 2; time++) {
       await page.locator('input[type="file"]').setInputFiles({
         name: 'phone.json',
@@ -195,10 +195,10 @@ test.describe('files and settings', () => {
       });
       await page.getByRole('button', { name: 'Merge with what is here' }).click();
       await expect(page.getByRole('heading', { level: 1 })).toHaveText('Stands');
-      await page.goto('/files');
+      await visit(page, '/files');
       await expect(page.getByText('1 bags and 3 diary entries')).toBeVisible();
     }
-    await page.goto('/stands');
+    await visit(page, '/stands');
     await page.getByRole('link', { name: /1 Tomato/ }).click();
     await expect(page.getByText('Only here')).toBeVisible();
     await expect(page.getByText('Only there')).toBeVisible();
@@ -208,17 +208,17 @@ test.describe('files and settings', () => {
     await openDemo(page);
     await page.getByRole('button', { name: 'To the next morning' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Friday morning');
-    await page.goto('/files');
+    await visit(page, '/files');
     await page.getByRole('button', { name: 'Clear everything here' }).click();
     await page.getByRole('button', { name: 'Clear it' }).click();
     await expect(page.getByText('First, a bag')).toBeVisible();
     await page.reload();
     await expect(page.getByText('First, a bag')).toBeVisible();
-    await page.goto('/files');
+    await visit(page, '/files');
     await page.getByRole('button', { name: 'Begin the demo anew' }).click();
     await page.getByRole('link', { name: 'Round', exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Thursday evening');
-    await expect(page.getByText(/of 12 bags need you/)).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText(/of 16 bags need you/)).toBeVisible({ timeout: 20_000 });
   });
 
   test('undo does not reach from one garden into the other', async ({ page }) => {
@@ -230,7 +230,7 @@ test.describe('files and settings', () => {
     await page.keyboard.press('u');
     await expect(page.getByText('There is nothing more to undo.')).toBeVisible();
     await page.goto('/?garden=own');
-    await page.goto('/stands');
+    await visit(page, '/stands');
     await expect(page.getByRole('link', { name: /1 Tomato/ })).toBeVisible();
   });
 
@@ -239,7 +239,7 @@ test.describe('files and settings', () => {
     const other = await context.newPage();
     await other.goto('/stands');
     await other.getByRole('link', { name: /^7 / }).click();
-    await page.goto('/stands');
+    await visit(page, '/stands');
     await page.getByRole('link', { name: /^7 / }).click();
     await page.getByRole('button', { name: 'Note', exact: true }).click();
     await page.getByLabel('What you saw or did').fill('Seen from both');
@@ -249,7 +249,7 @@ test.describe('files and settings', () => {
 
   test('settings that cannot be are refused beside their field', async ({ page }) => {
     await openDemo(page);
-    await page.goto('/settings');
+    await visit(page, '/settings');
     await page.getByLabel('Latitude, degrees north').fill('80');
     await page.getByLabel('Times of my rounds').fill('morning');
     await page.getByRole('button', { name: 'Keep these' }).click();
@@ -269,7 +269,7 @@ test.describe('files and settings', () => {
       if (!/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(request.url())) foreign.push(request.url());
     });
     await openDemo(page);
-    await page.goto('/settings');
+    await visit(page, '/settings');
     await page.getByRole('combobox', { name: 'Look' }).click();
     await page.getByRole('option', { name: /^Glare/ }).click();
     await expect(page.locator('html')).toHaveAttribute('data-look', 'glare');

@@ -39,7 +39,7 @@ export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
           <strong>Bag {bag.container.label}:</strong> {reuse.kind === 'refused' ? reuse.why : ''}
         </Typography>
       ))}
-      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="What each bag gets">
+      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Bag by bag">
         <Table size="small">
           <TableHead>
             <TableRow>

@@ -146,19 +146,13 @@ function PartsBar({ mix }: { readonly mix: Mix }) {
           key={ingredient.id}
           sx={{ display: 'grid', gridTemplateColumns: '1fr 56px', gap: 1 }}
         >
-          <Box sx={{ position: 'relative', backgroundColor: 'var(--raised)', borderRadius: '4px' }}>
+          <Box>
+            {ingredient.name}
             <Box
-              sx={{
-                position: 'absolute',
-                insetBlock: 0,
-                insetInlineStart: 0,
-                width: `${share * 100}%`,
-                backgroundColor: 'var(--flower)',
-                opacity: 0.55,
-                borderRadius: '4px',
-              }}
-            />
-            <Box sx={{ position: 'relative', paddingInline: 1, paddingBlock: 0.5 }}>{ingredient.name}</Box>
+              sx={{ height: 8, backgroundColor: 'var(--raised)', borderRadius: '4px', overflow: 'hidden' }}
+            >
+              <Box sx={{ height: '100%', width: `${share * 100}%`, backgroundColor: 'var(--mulch)' }} />
+            </Box>
           </Box>
           <Box sx={{ textAlign: 'end', fontWeight: 700, alignSelf: 'center' }}>
             {Math.round(share * 100)} %

@@ -65,7 +65,7 @@ export function PriceDots({ log, per }: { readonly log: PriceLog; readonly per: 
             <TableCell>Day</TableCell>
             <TableCell align="right">Price</TableCell>
             <TableCell align="right">{per}</TableCell>
-            <TableCell />
+            <TableCell>How</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>

@@ -85,7 +85,7 @@ export default function ShopBench() {
           {list.unpriced.length > 0 &&
             `, without ${list.unpriced.map((id) => goodName(id, garden.goods).toLowerCase()).join(', ')}: no price is known, so by the amount.`}
         </Typography>
-        <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Shopping list">
+        <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Line by line">
           <Table size="small">
             <TableHead>
               <TableRow>
@@ -95,7 +95,7 @@ export default function ShopBench() {
                 <TableCell>Buy</TableCell>
                 <TableCell align="right">Price</TableCell>
                 <TableCell align="right">Left over</TableCell>
-                <TableCell sx={{ '@media print': { display: 'none' } }} />
+                <TableCell sx={{ '@media print': { display: 'none' } }}>What next</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>
@@ -173,7 +173,7 @@ export default function ShopBench() {
           >
             As CSV
           </Button>
-          <Box role="status" sx={{ alignSelf: 'center' }}>
+          <Box aria-live="polite" sx={{ alignSelf: 'center' }}>
             {said}
           </Box>
         </Box>

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useBags, useGarden, type Bag } from '../store/index.ts';
 import { EMPTY_PLAN, fillPlanSchema, isFilled, type FillPlan } from './fill-plan.ts';
 
@@ -16,7 +16,7 @@ export function useFillPlan(): {
   const { bags } = useBags();
   const client = useQueryClient();
   const queryKey = ['fill-plan', which] as const;
-  const query = useQuery({
+  const options = queryOptions({
     queryKey,
     staleTime: Infinity,
     queryFn: async () => {
@@ -24,6 +24,7 @@ export function useFillPlan(): {
       return read.success ? read.data : EMPTY_PLAN;
     },
   });
+  const query = useQuery(options);
   const plan = query.data ?? EMPTY_PLAN;
   const now = clock.now();
   const unfilled = bags.filter((b) => !isFilled(b.container.id, live, now));
@@ -37,9 +38,14 @@ export function useFillPlan(): {
     chosen,
     bags,
     change(patch) {
-      const next = { ...plan, ...patch };
-      client.setQueryData(queryKey, next);
-      void store.writeNote('fillPlan', next);
+      const put = (known: FillPlan) => {
+        const next = { ...known, ...patch };
+        client.setQueryData(queryKey, next);
+        void store.writeNote('fillPlan', next);
+      };
+      // a change can come before the kept plan has been read, and must not be lost under it
+      if (query.data) put(query.data);
+      else void client.ensureQueryData(options).then(put);
     },
   };
 }

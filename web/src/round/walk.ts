@@ -46,7 +46,10 @@ export function useWalk(plan: RoundPlan | undefined): {
     void store.readNote('walk').then((note) => {
       const read = walkSchema.safeParse(note);
       // at once, and not when the plan is in: a look can be quicker than the plan, and it belongs to this walk
-      if (isCurrent) setKept({ which, walk: read.success ? begunBy(read.data, clock.now()) : undefined });
+      if (!isCurrent) return;
+      const walk = read.success ? begunBy(read.data, clock.now()) : undefined;
+      setKept({ which, walk });
+      if (walk && walk !== read.data) void store.writeNote('walk', walk);
     });
     return () => {
       isCurrent = false;
