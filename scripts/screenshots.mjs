@@ -52,7 +52,30 @@ const SHOTS = [
     },
   },
   { name: 'season', path: '/season', size: DESK },
-  { name: 'bench', path: '/bench', size: DESK },
+  { name: 'bench-size', path: '/bench/size', size: DESK },
+  { name: 'bench-mix', path: '/bench/mix', size: DESK },
+  {
+    name: 'bench-fill',
+    path: '/bench/fill',
+    size: DESK,
+    steps: async (page) => {
+      await page.getByRole('button', { name: 'None' }).click();
+      for (const label of ['5', '6', '7']) await page.getByLabel(`Bag ${label}`, { exact: true }).check();
+      await page.getByRole('button', { name: 'Work something in' }).click();
+      await page.getByLabel('How much').fill('2');
+      await page.getByRole('button', { name: 'I have another label' }).click();
+    },
+  },
+  { name: 'bench-shop', path: '/bench/shop', size: DESK },
+  { name: 'bench-shed', path: '/bench/shed', size: DESK },
+  { name: 'bench-load', path: '/bench/load', size: DESK },
+  {
+    name: 'bench-film',
+    path: '/bench/film',
+    size: DESK,
+    steps: (page) => page.getByLabel('I hope each holds').fill('20 L'),
+  },
+  { name: 'bench-costs', path: '/bench/costs', size: DESK },
   { name: 'tally', path: '/tally', size: DESK },
 ];
 

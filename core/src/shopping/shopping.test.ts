@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { mixOf } from '../mixes/index.ts';
+import { coverOnGrid } from './grid.ts';
+import { coverBySearch } from './search.ts';
 import { cheapestCover, needsOf, shoppingList, type OfferedPack } from './index.ts';
 
 /** The slow, obvious way: every count of every pack up to what covers the need alone. */
@@ -47,6 +49,27 @@ describe('the cheapest cover', () => {
       }),
       { numRuns: 400 },
     );
+  });
+
+  it('is the same by either way of finding it, whatever the sizes', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 160 }), offers, (need, packs) => {
+        const sorted = [...packs].sort((a, b) => a.price / a.amount - b.price / b.amount);
+        const by = (counts: readonly number[] | undefined, of: 'amount' | 'price') =>
+          sorted.reduce((sum, pack, i) => sum + pack[of] * (counts?.[i] ?? NaN), 0);
+        const grid = coverOnGrid(need, sorted);
+        const search = coverBySearch(need, sorted);
+        expect(by(search, 'price')).toBeCloseTo(by(grid, 'price'), 6);
+        expect(by(search, 'amount')).toBeCloseTo(by(grid, 'amount'), 6);
+      }),
+    );
+    // cubic feet have no common measure with litres: the search takes over
+    const odd = [
+      { id: 'foot', amount: 28.316847, price: 5 },
+      { id: 'litres', amount: 20, price: 4 },
+    ];
+    expect(coverOnGrid(100, odd)).toBeUndefined();
+    expect(cheapestCover(100, odd)?.price).toBeCloseTo(bruteForce(100, odd).price, 9);
   });
 
   it('is not "round up the biggest": 100 L in sixties and twenties', () => {

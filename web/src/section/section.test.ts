@@ -1,4 +1,5 @@
 import { bodyOf, occupantsOf, type BagBody, type Occupant } from '@rundel/core/bag-state';
+import { CONTAINER_KINDS } from '@rundel/core/bags';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries } from '@rundel/core/diary';
 import type { Container } from '@rundel/core/garden';
@@ -155,5 +156,62 @@ describe('the scene on paper', () => {
   it('the walls of film close over the top, those of fabric do not', () => {
     expect(layout(sceneFor('1'), 420, 560, MARGIN).wall).toMatch(/Z$/);
     expect(layout(sceneFor('5'), 420, 560, MARGIN).wall).not.toMatch(/Z$/);
+  });
+});
+
+describe('every kind of container in section', () => {
+  const scenes = CONTAINER_KINDS.map((kind) => {
+    const stations = Array.from({ length: kind.stations.usual });
+    const size = { by: 'label' as const, litres: kind.id === 'net-cup' ? 3 : 40 };
+    const record = { kindId: kind.id, size, mixId: 'bought', mulchMillimetres: 25, stations };
+    const body = bodyOf(record, garden);
+    const support = { kind: 'stake' as const, heightMillimetres: 1200 };
+    return { kind, body, scene: sceneOf({ support, stations }, body, [], HALF, DEMO_EVENING, settings) };
+  });
+
+  it.each(scenes.map((s) => [s.kind.id, s] as const))(
+    '%s stays on its paper, stands on the ground, and its water lies inside its mix',
+    (_, { scene, body }) => {
+      const drawing = layout(scene, 420, heightNeeded(scene, 420, MARGIN), MARGIN);
+      const ground = drawing.py(-scene.floorMillimetres);
+      expect(ground).toBeCloseTo(drawing.height - MARGIN.bottom, 6);
+      expect(drawing.py(scene.top)).toBeGreaterThanOrEqual(MARGIN.top - 1e-6);
+      expect(drawing.px(scene.halfWidest)).toBeLessThanOrEqual(420 - MARGIN.right + 1e-6);
+      expect(scene.mixTop).toBeLessThanOrEqual(scene.heightMillimetres);
+      expect(scene.water?.likely).toBeGreaterThan(0);
+      expect(scene.water?.high).toBeLessThanOrEqual(scene.mixTop + 1e-6);
+      // a support is measured from the ground, whatever the mix stands on
+      expect(scene.support.heightMillimetres + scene.floorMillimetres).toBeCloseTo(1200, 9);
+      expect(scene.floorMillimetres).toBe(body.real.under?.heightMillimetres ?? 0);
+      expect(drawing.inside + drawing.wall).not.toMatch(/NaN|undefined/);
+    },
+  );
+
+  it('a ring stands at each station, sunk into its bag and above it', () => {
+    const found = scenes.find((s) => s.kind.id === 'ring-pillow') as (typeof scenes)[number];
+    const { rings, outline: points } = found.scene;
+    expect(rings).toHaveLength(2);
+    const bagTop = points.at(-1)?.z ?? 0;
+    for (const ring of rings) {
+      expect(ring.from).toBeLessThan(bagTop);
+      expect(ring.to).toBeGreaterThan(bagTop);
+      expect(Math.abs(ring.x) + ring.half).toBeLessThanOrEqual(found.scene.halfWidest);
+    }
+    expect(rings[0]?.x).toBeCloseTo(-(rings[1]?.x ?? 0), 9);
+  });
+
+  it('only closed bags are drawn closed, and raised holes only where they can be', () => {
+    const closed = scenes.filter((s) => s.scene.isClosed).map((s) => s.kind.id);
+    expect(closed).toEqual(['pillow', 'ring-pillow']);
+    const { kind, body } = scenes.find((s) => s.kind.id === 'round-fabric') as (typeof scenes)[number];
+    const container = {
+      support: { kind: 'none' as const, heightMillimetres: 0 },
+      stations: [1],
+      holeMillimetres: 50,
+    };
+    expect(kind.drainage.canBeRaised).toBe(false);
+    expect(sceneOf(container, body, [], undefined, DEMO_EVENING, settings).holeMillimetres).toBe(0);
+    const bucket = scenes.find((s) => s.kind.id === 'bucket') as (typeof scenes)[number];
+    expect(sceneOf(container, bucket.body, [], undefined, DEMO_EVENING, settings).holeMillimetres).toBe(50);
   });
 });

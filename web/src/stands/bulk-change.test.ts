@@ -19,7 +19,9 @@ describe('several bags changed at once', () => {
 
   it('leaves out bags that are so already', () => {
     const [bag] = labelled('5') as [Container];
-    expect(changedTogether([bag], { mixId: bag.mixId, mulchMillimetres: bag.mulchMillimetres }, NOW)).toEqual([]);
+    expect(changedTogether([bag], { mixId: bag.mixId, mulchMillimetres: bag.mulchMillimetres }, NOW)).toEqual(
+      [],
+    );
     expect(changedTogether([bag], {}, NOW)).toEqual([]);
   });
 

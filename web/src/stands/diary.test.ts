@@ -64,6 +64,44 @@ describe('an entry in words', () => {
       },
       'Weather: 12 to 29\u00a0°C',
     ],
+    [
+      {
+        ...inBag,
+        id: 'ent_fill001',
+        kind: 'filled',
+        layers: [
+          { mixId: 'loam-compost', litres: 15 },
+          { mixId: 'bought', litres: 15 },
+        ],
+        keptLitres: 10,
+        amendments: [{ goodId: 'lime', grams: 60, where: 'mixed' }],
+      },
+      'Filled: 30\u00a0L new mix, 10\u00a0L old mix kept, 60\u00a0g garden lime',
+    ],
+    [{ ...base, id: 'ent_buy0001', kind: 'bought', goodId: 'coir', amount: 70 }, 'Bought 70\u00a0L coir'],
+    [{ ...base, id: 'ent_use0001', kind: 'used', goodId: 'string', amount: 4 }, 'Used 4\u00a0m soft string'],
+    [{ ...base, id: 'ent_cnt0001', kind: 'counted', goodId: 'cage', amount: 6 }, 'Counted 6 cages'],
+    [
+      { ...base, id: 'ent_prc0001', kind: 'priced', goodId: 'lime', amount: 3, price: 5 },
+      'Price seen for 3\u00a0kg garden lime',
+    ],
+    [
+      {
+        ...base,
+        id: 'ent_spt0001',
+        kind: 'spent',
+        on: 'seed',
+        price: 5,
+        containerIds: [],
+        asEntered: 'two kinds',
+      },
+      'Spent on seed: two kinds',
+    ],
+    [{ ...base, id: 'ent_wrk0001', kind: 'worked', minutes: 40, containerIds: [] }, 'Worked 40 minutes'],
+    [
+      { ...inBag, id: 'ent_sick001', kind: 'trouble', what: 'blight', livesInMix: true },
+      'Trouble: blight; it may live on in the mix',
+    ],
   ])('%#', (entry, words) => {
     expect(entryWords(entry, metric)).toBe(words);
   });
