@@ -19,6 +19,9 @@ export interface Cover {
   readonly over: number;
 }
 
+/** Most searches end sooner than this; those that do not are quicker on a grid. */
+const QUICK_STEPS = 1500;
+
 /** Dominated packs are of no use: another gives as much for less (for the same, the one with less left over counts). */
 function worthwhile(packs: readonly OfferedPack[]): readonly OfferedPack[] {
   return packs
@@ -35,8 +38,8 @@ function worthwhile(packs: readonly OfferedPack[]): readonly OfferedPack[] {
 }
 
 /**
- * The cheapest set of packs that covers a need; of equally cheap ones the one with less left over. Exact: packs that
- * share a common measure are covered by dynamic programming over it, others by a search that proves its bound.
+ * The cheapest set of packs that covers a need; of equally cheap ones the one with less left over. Exact: a
+ * search that proves its bound, or where that would take long dynamic programming over the packs' common measure.
  *
  * @param need in the packs' unit, 0 or more
  * @returns undefined when no pack is on offer
@@ -53,7 +56,11 @@ export function cheapestCover(need: number, packs: readonly OfferedPack[]): Cove
   }
   if (packs.length === 0) return undefined;
   const offered = worthwhile(packs);
-  const counts = coverOnGrid(need, offered) ?? coverBySearch(need, offered);
+  const counts =
+    coverBySearch(need, offered, QUICK_STEPS) ??
+    coverOnGrid(need, offered) ??
+    coverBySearch(need, offered) ??
+    [];
   const sum = (of: 'amount' | 'price') =>
     offered.reduce((total, pack, i) => total + pack[of] * (counts[i] ?? 0), 0);
   const amount = sum('amount');

@@ -9,9 +9,15 @@ const SLACK = 1e-9;
  * same remainder twice.
  *
  * @param packs the best price per unit first
- * @returns how many of each pack
+ * @param mostSteps gives up after so many
+ * @returns how many of each pack; undefined when it gave up
  */
-export function coverBySearch(need: number, packs: readonly OfferedPack[]): readonly number[] {
+export function coverBySearch(
+  need: number,
+  packs: readonly OfferedPack[],
+  mostSteps = Infinity,
+): readonly number[] | undefined {
+  let steps = 0;
   const ratios = packs.map((pack) => pack.price / pack.amount);
   let best: { price: number; amount: number; counts: readonly number[] } | undefined;
   const counts = packs.map(() => 0);
@@ -22,6 +28,8 @@ export function coverBySearch(need: number, packs: readonly OfferedPack[]): read
     !best || price < best.price - SLACK || (price < best.price + SLACK && amount < best.amount - SLACK);
 
   const search = (at: number, covered: number, price: number): void => {
+    steps += 1;
+    if (steps > mostSteps) return;
     if (covered >= need - SLACK) {
       if (isBetter(price, covered)) best = { price, amount: covered, counts: [...counts] };
       return;
@@ -49,5 +57,5 @@ export function coverBySearch(need: number, packs: readonly OfferedPack[]): read
     counts[at] = 0;
   };
   search(0, 0, 0);
-  return best?.counts ?? counts;
+  return steps > mostSteps ? undefined : (best?.counts ?? counts);
 }
