@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -21,9 +21,21 @@ function step(name, command, args, options = {}) {
   return done.status === 0;
 }
 
-/** A step that is one check: it passes or it fails. */
+/** A step that is one check, beside others: what it says is shown when it ends. */
 function check(name, command, args) {
-  counts[step(name, command, args) ? 'passed' : 'failed'] += 1;
+  const started = Date.now();
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+    let said = '';
+    child.stdout.on('data', (text) => (said += text));
+    child.stderr.on('data', (text) => (said += text));
+    child.on('close', (status) => {
+      const seconds = ((Date.now() - started) / 1000).toFixed(1);
+      console.log(`\n── ${name}\n${said}── ${name}: ${status === 0 ? 'well' : 'FAILED'} in ${seconds} s`);
+      counts[status === 0 ? 'passed' : 'failed'] += 1;
+      done();
+    });
+  });
 }
 
 function read(file) {
@@ -34,8 +46,10 @@ function read(file) {
   }
 }
 
-check('types', 'npm', ['run', '--silent', 'typecheck']);
-check('lint', 'npm', ['run', '--silent', 'lint']);
+await Promise.all([
+  check('types', 'npm', ['run', '--silent', 'typecheck']),
+  check('lint', 'npm', ['run', '--silent', 'lint']),
+]);
 
 step('unit tests', 'npx', [
   'vitest',

@@ -1,5 +1,5 @@
 import { Box } from '@mui/material';
-import { lazy, Suspense, type ComponentType, type LazyExoticComponent } from 'react';
+import { lazy, Suspense, useEffect, useRef, type ComponentType, type LazyExoticComponent } from 'react';
 import { NavLink, useParams } from 'react-router';
 import { Page } from '../parts/Page.tsx';
 
@@ -98,12 +98,20 @@ export default function BenchPage() {
   const { topicId } = useParams();
   const chosen = TOPICS.find((t) => t.id === topicId) ?? (TOPICS[0] as Topic);
   const { Part } = chosen;
+  const tabs = useRef<HTMLElement>(null);
+  useEffect(() => {
+    // on a phone the topics do not all fit: the chosen one is brought into sight
+    const tab = tabs.current?.querySelector<HTMLElement>('.active');
+    if (tab && tabs.current) tabs.current.scrollLeft = tab.offsetLeft - tabs.current.offsetWidth / 3;
+  }, [chosen.id]);
   return (
     <Page title={chosen.title} lead={chosen.lead}>
       <Box
         component="nav"
+        ref={tabs}
         aria-label="On the bench"
         sx={{
+          position: 'relative',
           display: 'flex',
           flexWrap: { xs: 'nowrap', md: 'wrap' },
           overflowX: 'auto',

@@ -70,7 +70,7 @@ export default function CostBench() {
           </Button>
         </Box>
         <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Costs by bag">
-          <Table size="small">
+          <Table size="small" sx={{ '& td, & th': { whiteSpace: { xs: 'nowrap', md: 'normal' } } }}>
             <TableHead>
               <TableRow>
                 <TableCell>Bag</TableCell>

@@ -40,7 +40,7 @@ export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
         </Typography>
       ))}
       <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Bag by bag">
-        <Table size="small">
+        <Table size="small" sx={{ '& td, & th': { whiteSpace: { xs: 'nowrap', md: 'normal' } } }}>
           <TableHead>
             <TableRow>
               <TableCell>Bag</TableCell>

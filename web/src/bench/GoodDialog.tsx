@@ -30,7 +30,7 @@ const NUTRIENTS = [
 
 /** A thing that the list does not have: what it is, how it is counted, and what its label says. */
 export function GoodDialog({ good, onClose }: { readonly good: OwnGood | undefined; onClose(): void }) {
-  const { garden, clock, saveRecords } = useGarden();
+  const { garden, clock, saveRecords, bin: putInBin } = useGarden();
   const [name, setName] = useState(good?.name ?? '');
   const [kind, setKind] = useState<GoodKind>(good?.kind ?? 'amendment');
   const [unit, setUnit] = useState<GoodUnit>(good?.unit ?? 'kilogram');
@@ -81,12 +81,7 @@ export function GoodDialog({ good, onClose }: { readonly good: OwnGood | undefin
   };
   const bin = async () => {
     if (!good) return;
-    const now = clock.now();
-    await saveRecords(
-      [{ table: 'goods', before: good, after: { ...good, binnedAt: now, changedAt: now } }],
-      [],
-      `${good.name} put in the bin`,
-    );
+    await putInBin('goods', [good], good.name);
     onClose();
   };
   return (

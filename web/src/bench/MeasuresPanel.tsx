@@ -51,18 +51,10 @@ const TESTED: Partial<
 
 /** The grower's own measures; drinks are proposed in the one that is chosen. */
 export default function MeasuresPanel() {
-  const { garden, clock, saveRecords, saveSettings } = useGarden();
+  const { garden, bin, saveSettings } = useGarden();
   const shown = useShown();
   const [editing, setEditing] = useState<Measure | 'new'>();
   const measures = garden.measures.filter((m) => !m.binnedAt);
-  const bin = async (measure: Measure) => {
-    const now = clock.now();
-    await saveRecords(
-      [{ table: 'measures', before: measure, after: { ...measure, binnedAt: now, changedAt: now } }],
-      [],
-      `${measure.name} put in the bin`,
-    );
-  };
   const pourable = measures.filter((m) => m.kind !== 'handful');
   return (
     <Box>
@@ -99,7 +91,7 @@ export default function MeasuresPanel() {
             </IconButton>
             <IconButton
               aria-label={`Put ${measure.name} in the bin`}
-              onClick={() => void bin(measure)}
+              onClick={() => void bin('measures', [measure], measure.name)}
               sx={{ width: 44, height: 44 }}
             >
               <IconTrash size={20} aria-hidden />

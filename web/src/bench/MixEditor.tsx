@@ -20,7 +20,7 @@ export function MixEditor({
   onClose(): void;
   onSaved(id: string): void;
 }) {
-  const { garden, clock, saveRecords } = useGarden();
+  const { garden, clock, saveRecords, bin: putInBin } = useGarden();
   const [name, setName] = useState(record?.name ?? (like ? `My ${like.name.toLowerCase()}` : ''));
   const [lime, setLime] = useState(like && like.limeGramsPerLitre > 0 ? String(like.limeGramsPerLitre) : '');
   const [parts, setParts] = useState<readonly PartText[]>(
@@ -62,12 +62,7 @@ export function MixEditor({
   };
   const bin = async () => {
     if (!record) return;
-    const now = clock.now();
-    await saveRecords(
-      [{ table: 'mixes', before: record, after: { ...record, binnedAt: now, changedAt: now } }],
-      [],
-      `mix ${record.name} put in the bin`,
-    );
+    await putInBin('mixes', [record], `mix ${record.name}`);
     onClose();
   };
   const isUsed =

@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { goodAmount, goodName } from '../parts/goods-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { Worked } from '../parts/Worked.tsx';
-import { shortDay } from '../parts/words.ts';
+import { MONTHS, shortDay } from '../parts/words.ts';
 import { useGarden, useMoney, useShown, useSupplies } from '../store/index.ts';
 import { BuyDialog, type ShedAct } from './BuyDialog.tsx';
 import { GoodDialog } from './GoodDialog.tsx';
@@ -249,21 +249,6 @@ function ShedRow({
     </Box>
   );
 }
-
-export const MONTHS = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
-] as const;
 
 function runningTotals(stock: Stock): readonly number[] {
   let left = 0;

@@ -86,7 +86,7 @@ export default function ShopBench() {
             `, without ${list.unpriced.map((id) => goodName(id, garden.goods).toLowerCase()).join(', ')}: no price is known, so by the amount.`}
         </Typography>
         <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Line by line">
-          <Table size="small">
+          <Table size="small" sx={{ '& td, & th': { whiteSpace: { xs: 'nowrap', md: 'normal' } } }}>
             <TableHead>
               <TableRow>
                 <TableCell>What</TableCell>

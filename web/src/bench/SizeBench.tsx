@@ -1,9 +1,10 @@
 import { Box, Button, FormControlLabel, Checkbox, TextField, Typography } from '@mui/material';
 import { CONTAINER_KINDS, containerKind } from '@rundel/core/bags';
-import { CROPS, cropOf, habitOf } from '@rundel/core/crops';
+import { CROPS, cropOf, habitOf, type Habit } from '@rundel/core/crops';
 import {
   COMPANION_GALLONS,
   EXCEPTIONS,
+  plantsFor,
   SIZING_SCHOOLS,
   WATERINGS,
   type ExceptionId,
@@ -130,7 +131,7 @@ export default function SizeBench() {
                 <strong>{sentence(chosen, habit.name.toLowerCase(), crop.name.toLowerCase(), shown)}</strong>{' '}
                 {keptWords(chosen, rounds.words, shown)}
               </Typography>
-              <Remarks chosen={chosen} exceptions={exceptions} />
+              <Remarks chosen={chosen} habit={habit} exceptions={exceptions} />
               <Worked label="How this was worked out">
                 <WorkedLines
                   lines={[
@@ -187,9 +188,11 @@ function keptWords(tried: TriedSize, rounds: string, shown: Shown): string {
 
 function Remarks({
   chosen,
+  habit,
   exceptions,
 }: {
   readonly chosen: TriedSize;
+  readonly habit: Habit;
   readonly exceptions: readonly ExceptionId[];
 }) {
   const remarks: string[] = [];
@@ -197,6 +200,12 @@ function Remarks({
   if (words.length > 0) remarks.push(`One size smaller counts as enough here: ${words.join(', ')}.`);
   if (chosen.body.nominalGallons * 1.07 >= COMPANION_GALLONS && !chosen.body.kind.isClosed) {
     remarks.push('There is room for a companion flower, with the crop off centre; it drinks and feeds too.');
+  }
+  const room = plantsFor(chosen.body.nominalGallons, habit);
+  if (chosen.plants === 1 && room > 1 && chosen.body.kind.stations.most > 1) {
+    remarks.push(
+      `Two of these plants could share it, each with a size that works${room > 2 ? '; more would crowd' : ''}.`,
+    );
   }
   if (!chosen.body.kind.holdsCane)
     remarks.push('It cannot hold a cane by itself: string from above, or a frame.');

@@ -23,7 +23,9 @@ export function BagChooser({
           key={standId}
           sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.5, marginBlockEnd: 0.5 }}
         >
-          <Box sx={{ width: 120, fontSize: '0.88rem', color: 'text.secondary' }}>{name}</Box>
+          <Box sx={{ width: { xs: '100%', sm: 120 }, fontSize: '0.88rem', color: 'text.secondary' }}>
+            {name}
+          </Box>
           {bags
             .filter((b) => b.container.standId === standId)
             .map((bag) => {

@@ -3,6 +3,21 @@ import { format } from 'date-fns';
 
 /** Times and numbers as a person would say them. Moments are shown by their own local clock, wherever the reader is. */
 
+export const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+] as const;
+
 /** A moment's local clock as a Date of this browser, for formatting only. */
 export function localDate(at: string): Date {
   return new Date(at.slice(0, 19));

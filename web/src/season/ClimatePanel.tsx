@@ -12,22 +12,9 @@ import {
 import { defaultNormals, type MonthNormal } from '@rundel/core/climate';
 import { useState, type FormEvent } from 'react';
 import { readAmount } from '../parts/amount-text.ts';
+import { MONTHS } from '../parts/words.ts';
 import { useGarden, useShown, type Shown } from '../store/index.ts';
 
-const MONTHS = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
-];
 type Texts = readonly { readonly min: string; readonly max: string; readonly rain: string }[];
 
 function textsOf(normals: readonly MonthNormal[], shown: Shown): Texts {

@@ -149,7 +149,7 @@ function BagActions({
   readonly isEmpty: boolean;
   onOpen(dialog: Dialog): void;
 }) {
-  const { clock, record, saveRecords } = useGarden();
+  const { clock, record, bin: putInBin } = useGarden();
   const navigate = useNavigate();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { container, occupants } = bag;
@@ -173,12 +173,7 @@ function BagActions({
   };
   const bin = async () => {
     setAnchor(null);
-    const now = clock.now();
-    await saveRecords(
-      [{ table: 'containers', before: container, after: { ...container, binnedAt: now, changedAt: now } }],
-      [],
-      `bag ${container.label} put in the bin`,
-    );
+    await putInBin('containers', [container], `bag ${container.label}`);
     void navigate('/stands');
   };
   return (

@@ -21,7 +21,7 @@ export function BulkDialog({
   onClose(): void;
   onDone(): void;
 }) {
-  const { garden, clock, saveRecords } = useGarden();
+  const { garden, clock, saveRecords, bin: putInBin } = useGarden();
   const shown = useShown();
   const money = useMoney();
   const [standId, setStand] = useState(AS_IT_IS);
@@ -77,15 +77,10 @@ export function BulkDialog({
     onDone();
   };
   const bin = async () => {
-    const now = clock.now();
-    await saveRecords(
-      bags.map(({ container }) => ({
-        table: 'containers' as const,
-        before: container,
-        after: { ...container, binnedAt: now, changedAt: now },
-      })),
-      [],
-      `${many} put in the bin`,
+    await putInBin(
+      'containers',
+      bags.map((b) => b.container),
+      many,
     );
     onDone();
   };

@@ -33,6 +33,8 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
           ? `Filled on ${shortDay(dayOf(filled.at), dayOf(now))}.`
           : 'When it was filled is not on record.'}{' '}
         {body.kind.drainage.words}
+        {body.reserveLitres >= 0.05 &&
+          ` Below its raised holes it keeps about ${shown.show(body.reserveLitres, 'drink')} in reserve.`}
       </Typography>
       {under && (
         <Typography sx={{ marginBlockStart: 1 }}>

@@ -14,7 +14,7 @@ export function StandDialog({
   readonly hasBags: boolean;
   onClose(): void;
 }) {
-  const { garden, clock, saveRecords } = useGarden();
+  const { garden, clock, saveRecords, bin: putInBin } = useGarden();
   const [name, setName] = useState(stand?.name ?? '');
   const [cover, setCover] = useState<Stand['cover']>(stand?.cover ?? 'open');
   const [problem, setProblem] = useState<string>();
@@ -44,12 +44,7 @@ export function StandDialog({
   };
   const bin = async () => {
     if (!stand) return;
-    const now = clock.now();
-    await saveRecords(
-      [{ table: 'stands', before: stand, after: { ...stand, binnedAt: now, changedAt: now } }],
-      [],
-      `${stand.name} put in the bin`,
-    );
+    await putInBin('stands', [stand], stand.name);
     onClose();
   };
   return (

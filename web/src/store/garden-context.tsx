@@ -1,7 +1,7 @@
 import type { Garden } from '@rundel/core/bag-state';
 import { offsetMinutesOf } from '@rundel/core/climate';
 import { liveEntries, type Draft, type Entry } from '@rundel/core/diary';
-import type { Settings } from '@rundel/core/garden';
+import type { RecordOf, Settings, TableName } from '@rundel/core/garden';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { inverse, type Change } from './changes.ts';
@@ -35,6 +35,8 @@ export interface OpenGarden {
   remove(entryIds: readonly string[], words: string): Promise<void>;
   /** Writes records, with entries that belong to the same act. */
   saveRecords(records: readonly RecordChange[], drafts: readonly Draft[], words: string): Promise<void>;
+  /** Puts records in the bin, from which they can be taken out again. */
+  bin<T extends TableName>(table: T, records: readonly RecordOf<T>[], words: string): Promise<void>;
   saveSettings(settings: Settings): Promise<void>;
   /** Another garden in this one's place (open file, clear); the former can be had back until the page is left. */
   replaceGarden(next: Garden, words: string): Promise<void>;
@@ -198,6 +200,15 @@ export function useGardenState(which: Which): GardenState {
         await perform({ words, entries: finished(tombs), records: [] });
       },
       saveRecords: (records, drafts, words) => perform({ words, entries: finished(drafts), records }),
+      bin(table, records, words) {
+        const now = clock.now();
+        const changes = records.map((before) => ({
+          table,
+          before,
+          after: { ...before, binnedAt: now, changedAt: now },
+        }));
+        return perform({ words: `${words} put in the bin`, entries: [], records: changes });
+      },
       async saveSettings(settings) {
         const saved = await store.writeSettings({ ...settings, changedAt: clock.now() });
         patch((now) => ({ ...now, garden: { ...now.garden, settings: saved } }));
