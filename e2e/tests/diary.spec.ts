@@ -77,6 +77,8 @@ test('everything is shown in the units that were chosen, and other units can be 
   await expect(page.getByText('It likely holds 8 to 10 gal')).toBeVisible();
   await page.getByLabel('Height of the plant').fill('34 cm');
   await page.getByRole('button', { name: 'Add the bag' }).click();
+  // the preview beside the form says the same: wait for the bag's own page
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('1 · Tomato');
   await expect(page.getByTestId('planting-advice')).toContainText(' in deep and bury ');
   await visit(page, '/settings');
   await page.getByRole('combobox', { name: 'Units' }).click();

@@ -2,7 +2,7 @@ import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/climate';
 import type { Draft } from '@rundel/core/diary';
 import { FILLING_SCHOOLS, MOISTENING_LITRES_PER_LITRE, SQUEEZE_TEST } from '@rundel/core/mixes';
-import { useEffect } from 'react';
+import { useDeferredValue, useEffect } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { BagChooser } from '../parts/BagChooser.tsx';
 import { Caution } from '../parts/Caution.tsx';
@@ -35,9 +35,11 @@ export default function FillBench() {
     setParams({}, { replace: true });
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [asked]);
-  if (bags.length === 0) return <NoBags words="Add a bag first; then it can be filled here." />;
   const handful = garden.measures.find((m) => m.kind === 'handful' && !m.binnedAt);
   const fills = fillBags(chosen, plan, live, garden, handful?.litres ?? USUAL_HANDFUL_LITRES);
+  // the fields answer at once; the table of a hundred bags may follow
+  const tabled = useDeferredValue(fills, []);
+  if (bags.length === 0) return <NoBags words="Add a bag first; then it can be filled here." />;
   const kept = readKept(plan.keptPercent);
   const now = clock.now();
   const already = chosen.filter((b) => isFilled(b.container.id, live, now));
@@ -109,7 +111,7 @@ export default function FillBench() {
         <AmendmentRows plan={plan} fills={fills} handful={handful} onChange={change} />
       </Panel>
       <Panel title="What each bag gets">
-        <FillTable fills={fills} />
+        <FillTable fills={tabled} />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockStart: 2 }}>
           <Button variant="contained" disabled={fills.length === 0} onClick={() => void recordFilled()}>
             {fills.length === 1 ? 'It is filled' : `These ${fills.length} are filled`}

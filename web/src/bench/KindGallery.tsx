@@ -9,7 +9,7 @@ import { useGarden, useShown } from '../store/index.ts';
 const LITRES: Readonly<Record<string, number>> = { 'net-cup': 3, bed: 200, trough: 60 };
 
 /** Every kind of bag in section, to one scale, with what it is good for. */
-export function KindGallery() {
+export default function KindGallery() {
   return (
     <Panel title="Every kind in section">
       <Typography sx={{ color: 'text.secondary', marginBlockEnd: 2 }}>
@@ -58,7 +58,7 @@ function OneKind({ kind }: { readonly kind: ContainerKind }) {
   }, [garden, kind, now]);
   const { seasons } = kind;
   return (
-    <Box component="li">
+    <Box component="li" sx={{ contentVisibility: 'auto', containIntrinsicSize: 'auto 270px' }}>
       <Box
         sx={{
           height: 150,

@@ -10,15 +10,17 @@ import {
   type ExceptionId,
   type Fit,
 } from '@rundel/core/sizing';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Panel } from '../parts/Page.tsx';
 import { Select } from '../parts/Select.tsx';
 import { Worked, WorkedLines } from '../parts/Worked.tsx';
 import { useGarden, useShown, type Shown } from '../store/index.ts';
-import { KindGallery } from './KindGallery.tsx';
 import { SizeRow } from './SizeRow.tsx';
 import { trySizes, type TriedSize } from './sizes.ts';
+
+// below the fold, and the heaviest part of the page: it comes after what was asked for
+const KindGallery = lazy(() => import('./KindGallery.tsx'));
 
 const KINDS = CONTAINER_KINDS.filter((kind) => kind.id !== 'net-cup').map((kind) => ({
   id: kind.id,
@@ -161,7 +163,9 @@ export default function SizeBench() {
           </Box>
         )}
       </Panel>
-      <KindGallery />
+      <Suspense>
+        <KindGallery />
+      </Suspense>
     </Box>
   );
 }

@@ -1,8 +1,8 @@
 import { Box, ButtonBase } from '@mui/material';
 import type { Crop, Habit } from '@rundel/core/crops';
 import type { Fit } from '@rundel/core/sizing';
-import { useMemo } from 'react';
-import { BagElevation, grownOccupants, sceneOf } from '../section/index.ts';
+import { useDeferredValue, useMemo } from 'react';
+import { BagElevation, grownOccupants, sceneOf, type Scene } from '../section/index.ts';
 import { useGarden, useShown } from '../store/index.ts';
 import type { TriedSize } from './sizes.ts';
 
@@ -15,6 +15,8 @@ const FIT_WORDS: Record<Fit, string> = {
 };
 
 const KEPT_WORDS = { kept: 'kept', mostly: 'kept on most hot days', 'not-kept': 'not kept in heat' } as const;
+
+const NOT_YET: readonly Scene[] = [];
 
 /** Pixels that the tallest plant may take. */
 const TALL = 250;
@@ -52,6 +54,8 @@ export function SizeRow({
       ),
     [crop, garden.settings, habit, now, sizes],
   );
+  // words first, drawings in the next breath: six grown plants are a thousand strokes
+  const drawn = useDeferredValue(scenes, NOT_YET);
   const scale = Math.min(0.15, TALL / Math.max(...scenes.map((s) => s.top)));
   return (
     <Box
@@ -68,7 +72,7 @@ export function SizeRow({
     >
       {sizes.map((tried, i) => {
         const isChosen = tried.key === chosen?.key;
-        const scene = scenes[i];
+        const scene = drawn[i];
         return (
           <ButtonBase
             key={tried.key}
@@ -88,7 +92,11 @@ export function SizeRow({
             }}
           >
             <Box sx={{ display: 'grid', justifyItems: 'center', borderBlockEnd: '3px solid var(--ink)' }}>
-              {scene && <BagElevation scene={scene} pixelsPerMillimetre={scale} />}
+              {scene ? (
+                <BagElevation scene={scene} pixelsPerMillimetre={scale} />
+              ) : (
+                <Box sx={{ height: TALL + 20 }} />
+              )}
             </Box>
             <Box
               sx={{

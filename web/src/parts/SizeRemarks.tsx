@@ -27,7 +27,7 @@ const WORDS: Record<Fit, string> = {
   'too-small': 'Growers use a bigger bag for this plant; it will want water more than once a day in heat.',
   borderline: 'Borderline for this plant: it has been done, with water twice a day in heat.',
   works: 'It works for this plant, with more watering than a bigger one.',
-  easy: 'A size that makes it easy for this plant.',
+  easy: 'This size makes it easy for the plant.',
   roomy: 'More than one plant needs; there is room for company.',
 };
 

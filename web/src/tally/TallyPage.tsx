@@ -99,7 +99,7 @@ export default function TallyPage() {
           sx={{
             display: 'grid',
             gap: 2.5,
-            gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1fr)' },
+            gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 0.8fr) minmax(0, 1fr)' },
             alignItems: 'start',
           }}
         >
