@@ -8,7 +8,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Caution } from '../parts/Caution.tsx';
 import { grams } from '../parts/goods-words.ts';
-import { useGarden, useShown, useSupplies } from '../store/index.ts';
+import { useGarden, useShown } from '../store/index.ts';
+import { useSupplies } from '../store/supplies.ts';
 import { readDose, type BagFill, type DoseText, type FillPlan } from './fill-plan.ts';
 
 const UNIT_WORDS = {

@@ -15,7 +15,8 @@ import { titleOf } from '../parts/bag-words.ts';
 import { goodName } from '../parts/goods-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { COST_WORDS } from '../parts/cost-words.ts';
-import { useBags, useCosts, useGarden, useMoney } from '../store/index.ts';
+import { useBags, useGarden, useMoney } from '../store/index.ts';
+import { useCosts } from '../store/supplies.ts';
 import { NoBags } from './NoBags.tsx';
 import { SpendDialog } from './SpendDialog.tsx';
 

@@ -7,7 +7,8 @@ import { Panel } from '../parts/Page.tsx';
 import { ClassRemark, SizeRemark } from '../parts/SizeRemarks.tsx';
 import { Worked, WorkedLines } from '../parts/Worked.tsx';
 import { shortDay } from '../parts/words.ts';
-import { useCosts, useGarden, useMoney, useShown, type Bag } from '../store/index.ts';
+import { useGarden, useMoney, useShown, type Bag } from '../store/index.ts';
+import { useCosts } from '../store/supplies.ts';
 
 /** What the bag is made up like: real size, mix and when it was filled, weight, and what it came to this season. */
 export function MakePanel({ bag }: { readonly bag: Bag }) {

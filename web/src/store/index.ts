@@ -18,4 +18,3 @@ export { useWaters, type Waters } from './waters.ts';
 export { rememberGarden, rememberedGarden, whichToOpen, type Which } from './which.ts';
 export { shownIn, useShown, type Shown } from './shown.ts';
 export { useBags, type Bag } from './bags.ts';
-export { useCosts, useSupplies, type Supplies } from './supplies.ts';

@@ -21,16 +21,8 @@ import { Page, Panel } from '../parts/Page.tsx';
 import { titleOf } from '../parts/bag-words.ts';
 import { shortDay } from '../parts/words.ts';
 import { BagMark } from '../section/index.ts';
-import {
-  useBags,
-  useCosts,
-  useGarden,
-  useMoney,
-  useShown,
-  type Bag,
-  type Money,
-  type Shown,
-} from '../store/index.ts';
+import { useBags, useGarden, useMoney, useShown, type Bag, type Money, type Shown } from '../store/index.ts';
+import { useCosts } from '../store/supplies.ts';
 
 const PickingChart = lazy(() => import('./PickingChart.tsx'));
 
