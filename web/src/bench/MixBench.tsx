@@ -1,5 +1,6 @@
 import { Box, Button, Checkbox, FormControlLabel, Typography } from '@mui/material';
 import { MIXES, mixFrom, type Mix } from '@rundel/core/mixes';
+import { toInner } from '@rundel/core/units';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Panel } from '../parts/Page.tsx';
@@ -29,6 +30,8 @@ export default function MixBench() {
   const [chosenId, choose] = useState<string>();
   const [editing, setEditing] = useState<'own' | 'new'>();
   const own = garden.mixes.filter((m) => !m.binnedAt);
+  // a round amount in the grower's own unit
+  const saleLitres = shown.system === 'us' ? toInner(25, 'usGallon') : 100;
   const all = [...own.map(mixFrom), ...MIXES].filter(
     (mix) =>
       (!wishes.includes('peat-free') || mix.isPeatFree) && (!wishes.includes('organic') || mix.isOrganic),
@@ -68,7 +71,10 @@ export default function MixBench() {
         <MixColumns
           mixes={priced.map(({ mix, price }) => ({
             mix,
-            words: price === undefined ? 'no price yet' : `${money.show(price * 100)} for 100 L`,
+            words:
+              price === undefined
+                ? 'no price yet'
+                : `${money.show(price * saleLitres)} for ${shown.show(saleLitres, 'bag')}`,
           }))}
           chosenId={chosen?.mix.id}
           onChoose={choose}

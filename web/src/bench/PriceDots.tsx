@@ -8,7 +8,14 @@ const WIDE = 520;
 const HIGH = 120;
 
 /** Prices per unit through time: paid ones filled, those only seen open, the usual as a line; and the same as a table. */
-export function PriceDots({ log, per }: { readonly log: PriceLog; readonly per: string }) {
+export function PriceDots({
+  log,
+  unit,
+}: {
+  readonly log: PriceLog;
+  /** what a price is for, in words, and how many of the good's own units that is */
+  readonly unit: { readonly words: string; readonly amount: number };
+}) {
   const { clock } = useGarden();
   const money = useMoney();
   const today = dayOf(clock.now());
@@ -22,8 +29,8 @@ export function PriceDots({ log, per }: { readonly log: PriceLog; readonly per: 
   return (
     <Box>
       <Box sx={{ fontSize: '0.92rem', marginBlockEnd: 0.5 }}>
-        Usually {money.show(log.usualPerUnit)} {per}; cheapest was {money.show(cheapest.perUnit)} on{' '}
-        {shortDay(dayOf(cheapest.at), today)}.
+        Usually {money.show(log.usualPerUnit * unit.amount)} {unit.words}; cheapest was{' '}
+        {money.show(cheapest.perUnit * unit.amount)} on {shortDay(dayOf(cheapest.at), today)}.
       </Box>
       <svg
         viewBox={`0 0 ${WIDE} ${HIGH}`}
@@ -64,7 +71,7 @@ export function PriceDots({ log, per }: { readonly log: PriceLog; readonly per: 
           <TableRow>
             <TableCell>Day</TableCell>
             <TableCell align="right">Price</TableCell>
-            <TableCell align="right">{per}</TableCell>
+            <TableCell align="right">{unit.words}</TableCell>
             <TableCell>How</TableCell>
           </TableRow>
         </TableHead>
@@ -73,7 +80,7 @@ export function PriceDots({ log, per }: { readonly log: PriceLog; readonly per: 
             <TableRow key={i}>
               <TableCell>{shortDay(dayOf(p.at), today)}</TableCell>
               <TableCell align="right">{money.show(p.price)}</TableCell>
-              <TableCell align="right">{money.show(p.perUnit)}</TableCell>
+              <TableCell align="right">{money.show(p.perUnit * unit.amount)}</TableCell>
               <TableCell>{p.isPaid ? 'paid' : 'seen'}</TableCell>
             </TableRow>
           ))}

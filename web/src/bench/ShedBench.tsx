@@ -5,7 +5,7 @@ import { findGood, GOOD_KINDS, GOODS, type Good, type GoodKind } from '@rundel/c
 import type { OwnGood } from '@rundel/core/garden';
 import type { PriceLog, Stock } from '@rundel/core/shed';
 import { useState } from 'react';
-import { goodAmount, goodName } from '../parts/goods-words.ts';
+import { goodAmount, goodName, priceUnit } from '../parts/goods-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { Worked } from '../parts/Worked.tsx';
 import { MONTHS, shortDay } from '../parts/words.ts';
@@ -139,14 +139,7 @@ function ShedRow({
   const most = stock ? Math.max(...runningTotals(stock), 1e-9) : 1;
   const left = Math.max(0, stock?.left ?? 0);
   const oldest = stock?.lots[0];
-  const per =
-    good?.unit === 'piece'
-      ? 'each'
-      : good?.unit === 'metre'
-        ? 'a metre'
-        : good?.unit === 'kilogram'
-          ? 'a kg'
-          : 'a litre';
+  const unit = priceUnit(good, shown);
   return (
     <Box component="li" sx={{ borderBlockEnd: '1px solid var(--line)', paddingBlock: 1 }}>
       <Box
@@ -196,10 +189,11 @@ function ShedRow({
           </Box>
         </Box>
         <Box sx={{ fontSize: '0.88rem', gridColumn: { xs: '1 / -1', md: 'auto' } }}>
-          {log ? `${money.show(log.latest.perUnit)} ${per}` : 'no price yet'}
+          {log ? `${money.show(log.latest.perUnit * unit.amount)} ${unit.words}` : 'no price yet'}
           {log?.cheapestMonth && log.cheapestMonth.perUnit < log.usualPerUnit * 0.95 && (
             <Box sx={{ color: 'text.secondary' }}>
-              cheapest in {MONTHS[log.cheapestMonth.month - 1]}: {money.show(log.cheapestMonth.perUnit)}
+              cheapest in {MONTHS[log.cheapestMonth.month - 1]}:{' '}
+              {money.show(log.cheapestMonth.perUnit * unit.amount)}
             </Box>
           )}
         </Box>
@@ -220,7 +214,7 @@ function ShedRow({
       </Box>
       {log && log.points.length > 1 && (
         <Worked label={`${log.points.length} prices`}>
-          <PriceDots log={log} per={per} />
+          <PriceDots log={log} unit={unit} />
         </Worked>
       )}
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>

@@ -8,7 +8,7 @@ import { mixOf } from '@rundel/core/mixes';
 import { shoppingList } from '@rundel/core/shopping';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import { goodAmount, grams } from '../parts/goods-words.ts';
+import { goodAmount, grams, priceUnit } from '../parts/goods-words.ts';
 import { moneyIn, shownIn, type Bag } from '../store/index.ts';
 import { EMPTY_PLAN, fillBags, isFilled, readDose, readKept, troubleIn, type DoseText } from './fill-plan.ts';
 import { readOrder, startOrder } from './film-texts.ts';
@@ -219,6 +219,23 @@ describe('amounts of goods', () => {
     expect(goodAmount(cane, 12, metric)).toBe('12');
     expect([string, cane, coir].map((g) => goodUnitSymbol(g, 'metric'))).toEqual(['m', '', 'L']);
     expect(grams(1250, metric)).toBe('1.25\u00a0kg');
+  });
+});
+
+describe('prices by the unit', () => {
+  it('are by the litre, kilogram and metre, or by the gallon, pound and foot', () => {
+    const good = (id: string) => findGood(id) as Good;
+    expect(priceUnit(good('coir'), metric)).toEqual({ words: 'a litre', amount: 1 });
+    expect(priceUnit(good('coir'), us)).toEqual({ words: 'a gal', amount: 3.785412 });
+    expect(priceUnit(good('lime'), us)).toEqual({
+      words: 'a lb',
+      amount: expect.closeTo(0.4536, 4) as number,
+    });
+    expect(priceUnit(good('string'), us)).toEqual({
+      words: 'a foot',
+      amount: expect.closeTo(0.3048, 6) as number,
+    });
+    expect(priceUnit(good('cage'), us)).toEqual({ words: 'each', amount: 1 });
   });
 });
 
