@@ -49,6 +49,12 @@ describe('the shed', () => {
     ).toEqual(new Map([['lime', 0.06]]));
   });
 
+  it('gives the lime that belongs to a mix, beside what is worked in', () => {
+    const layers = [{ mixId: 'peat-perlite', litres: 20 }];
+    const taken = takenByFilling({ layers, amendments: [{ goodId: 'lime', grams: 40, where: 'mixed' }] }, []);
+    expect(taken.get('lime')).toBeCloseTo(20 * 0.003 + 0.04, 9);
+  });
+
   it('a count sets it right, whatever was reckoned, and goods never put in make no debt', () => {
     const stocks = stockOf(
       diary([

@@ -25,7 +25,7 @@ export interface Stock {
 }
 
 /**
- * What a filling took from the shed: litres of each ingredient, kilograms of each amendment.
+ * What a filling took from the shed: litres of each ingredient, kilograms of each amendment and of the lime in its mix.
  *
  * @throws RundelError when a mix is unknown
  */
@@ -37,8 +37,9 @@ export function takenByFilling(
   const taken = new Map<string, number>();
   const take = (goodId: string, amount: number) => taken.set(goodId, (taken.get(goodId) ?? 0) + amount);
   for (const { mixId, litres } of entry.layers) {
-    for (const need of ingredientLitres(mixOf(mixId, own), litres, assumed))
-      take(need.ingredientId, need.litres);
+    const mix = mixOf(mixId, own);
+    for (const need of ingredientLitres(mix, litres, assumed)) take(need.ingredientId, need.litres);
+    if (mix.limeGramsPerLitre > 0) take('lime', (mix.limeGramsPerLitre * litres) / 1000);
   }
   for (const { goodId, grams } of entry.amendments) take(goodId, grams / 1000);
   return taken;

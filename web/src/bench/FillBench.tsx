@@ -11,13 +11,10 @@ import { Panel } from '../parts/Page.tsx';
 import { Select } from '../parts/Select.tsx';
 import { useGarden, useShown } from '../store/index.ts';
 import { AmendmentRows } from './AmendmentRows.tsx';
-import { fillBags, isFilled, readKept, type BagFill } from './fill-plan.ts';
+import { fillBags, isFilled, readKept, USUAL_HANDFUL_LITRES, type BagFill } from './fill-plan.ts';
 import { FillTable } from './FillTable.tsx';
 import { NoBags } from './NoBags.tsx';
 import { useFillPlan } from './use-fill-plan.ts';
-
-/** A handful while the grower has not counted theirs, L. */
-const USUAL_HANDFUL_LITRES = 0.045;
 
 /** Filling a set of bags: old mix, new mix, what is worked in, the steps for the hands; recorded in one go. */
 export default function FillBench() {
@@ -45,7 +42,10 @@ export default function FillBench() {
   const already = chosen.filter((b) => isFilled(b.container.id, live, now));
   const recordFilled = async () => {
     const drafts = fills.map((fill) => filledDraft(fill, clock.now(), plan.schoolId));
-    const changed = fills.filter((f) => plan.mixId !== '' && f.bag.container.mixId !== plan.mixId);
+    const changed = fills.filter(
+      ({ bag: { container } }) =>
+        plan.mixId !== '' && (container.mixId !== plan.mixId || container.layers !== undefined),
+    );
     const words = `${fills.length} ${fills.length === 1 ? 'bag' : 'bags'} filled`;
     if (changed.length === 0) return void (await record(drafts, words));
     await saveRecords(
@@ -154,9 +154,7 @@ export default function FillBench() {
 }
 
 function filledDraft(fill: BagFill, at: string, schoolId: 'moisten-first' | 'flood'): Draft {
-  const { bag, mix, reuse, newLitres, amendments } = fill;
-  const layers = bag.container.layers;
-  const isOwn = mix.id === bag.container.mixId || mix.id.includes('+');
+  const { bag, layers, reuse, newLitres, amendments } = fill;
   const refresh =
     reuse.kind === 'refresh' && reuse.keptLitres > 0
       ? [
@@ -178,12 +176,7 @@ function filledDraft(fill: BagFill, at: string, schoolId: 'moisten-first' | 'flo
     kind: 'filled',
     at,
     containerId: bag.container.id,
-    layers:
-      newLitres <= 0
-        ? []
-        : isOwn && layers
-          ? layers.map((l) => ({ mixId: l.mixId, litres: l.share * newLitres }))
-          : [{ mixId: mix.id, litres: newLitres }],
+    layers: newLitres > 0 ? layers.map(({ mixId, share }) => ({ mixId, litres: share * newLitres })) : [],
     keptLitres: reuse.kind === 'refresh' ? reuse.keptLitres : 0,
     schoolId,
     amendments: [
@@ -194,6 +187,6 @@ function filledDraft(fill: BagFill, at: string, schoolId: 'moisten-first' | 'flo
         where,
         asEntered,
       })),
-    ].slice(0, 12),
+    ],
   };
 }

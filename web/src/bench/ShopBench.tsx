@@ -11,13 +11,11 @@ import { Panel } from '../parts/Page.tsx';
 import { useGarden, useMoney, useShown } from '../store/index.ts';
 import { useSupplies } from '../store/supplies.ts';
 import { BuyDialog } from './BuyDialog.tsx';
-import { fillBags } from './fill-plan.ts';
+import { fillBags, USUAL_HANDFUL_LITRES } from './fill-plan.ts';
 import { NoBags } from './NoBags.tsx';
 import { PacksDialog } from './PacksDialog.tsx';
 import { listAsCsv, listAsText, packsWords } from './shop-text.ts';
 import { useFillPlan } from './use-fill-plan.ts';
-
-const USUAL_HANDFUL_LITRES = 0.045;
 
 /** What to buy for a set of bags: the shed first, then the cheapest packs that cover the rest. */
 export default function ShopBench() {

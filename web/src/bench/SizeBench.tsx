@@ -207,9 +207,7 @@ function Remarks({
   }
   const room = plantsFor(chosen.body.nominalGallons, habit);
   if (chosen.plants === 1 && room > 1 && chosen.body.kind.stations.most > 1) {
-    remarks.push(
-      `Two of these plants could share it, each with a size that works${room > 2 ? '; more would crowd' : ''}.`,
-    );
+    remarks.push(`${room} of these plants could share it, each with a size that works.`);
   }
   if (!chosen.body.kind.holdsCane)
     remarks.push('It cannot hold a cane by itself: string from above, or a frame.');

@@ -100,6 +100,21 @@ describe('a plan for filling', () => {
     expect(fill?.newLitres).toBeCloseTo((fill?.bag.body.fill.mixLitres ?? 0) / (1 - settling), 9);
   });
 
+  it('keeps a bag’s own layers, and one mix for all takes their place', () => {
+    const bag = bagOf('7');
+    const layers = [
+      { mixId: 'loam-compost', share: 0.4 },
+      { mixId: 'bought', share: 0.6 },
+    ];
+    const layered = { ...bag, container: { ...bag.container, layers } };
+    expect(fillBags([layered], EMPTY_PLAN, live, garden, 0.045)[0]?.layers).toEqual(layers);
+    // also where the mix chosen is the one on top
+    const plan = { ...EMPTY_PLAN, mixId: 'bought' };
+    expect(fillBags([layered], plan, live, garden, 0.045)[0]?.layers).toEqual([
+      { mixId: 'bought', share: 1 },
+    ]);
+  });
+
   it('does not use the mix of a sick bag again, until it was filled anew', () => {
     const bag = bagOf('7');
     const sick: Entry = {

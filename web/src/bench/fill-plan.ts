@@ -59,10 +59,15 @@ export function readDose(
   return { kind: 'read', dose: dose.data, good };
 }
 
+/** A handful while the grower has not counted theirs, L. */
+export const USUAL_HANDFUL_LITRES = 0.045;
+
 /** What one bag gets. */
 export interface BagFill {
   readonly bag: Bag;
   readonly mix: Mix;
+  /** the new mix, from the base upwards, by its share */
+  readonly layers: readonly { readonly mixId: string; readonly share: number }[];
   readonly reuse: Reuse;
   /** new loose mix, L */
   readonly newLitres: number;
@@ -120,6 +125,9 @@ export function fillBags(
     return {
       bag,
       mix,
+      layers: (plan.mixId === '' ? bag.container.layers : undefined) ?? [
+        { mixId: plan.mixId || bag.container.mixId, share: 1 },
+      ],
       reuse,
       newLitres: reuse.kind === 'refresh' ? reuse.newLitres : looseLitres,
       amendments: doses.map(({ dose, good, text }) => ({
