@@ -53,6 +53,9 @@ export default function ShopBench() {
   if (bags.length === 0)
     return <NoBags words="Add the bags that you want to fill; then what to buy stands here." />;
   const labels = chosen.map((b) => b.container.label).join(', ');
+  // without a single price there is no sum to show: nothing would be a lie
+  const isPriced = list.lines.some((line) => line.plan.kind === 'packs');
+  const unpriced = list.unpriced.map((id) => goodName(id, garden.goods).toLowerCase()).join(', ');
   const copy = async () => {
     try {
       await navigator.clipboard.writeText(listAsText(list, packs, garden.goods, shown, money));
@@ -79,10 +82,18 @@ export default function ShopBench() {
         <Typography sx={{ marginBlockEnd: 1.5 }}>
           {chosen.length === 0
             ? 'Choose a bag above.'
-            : `For ${chosen.length === 1 ? 'bag' : `${chosen.length} bags:`} ${labels}. Cheapest cover: `}
-          {chosen.length > 0 && <strong data-testid="shopping-price">{money.show(list.price)}</strong>}
-          {list.unpriced.length > 0 &&
-            `, without ${list.unpriced.map((id) => goodName(id, garden.goods).toLowerCase()).join(', ')}: no price is known, so by the amount.`}
+            : `For ${chosen.length === 1 ? 'bag' : `${chosen.length} bags:`} ${labels}. `}
+          {chosen.length > 0 &&
+            (isPriced ? (
+              <>
+                Cheapest cover: <strong data-testid="shopping-price">{money.show(list.price)}</strong>
+                {unpriced !== '' && `, without ${unpriced}: no price is known, so by the amount.`}
+              </>
+            ) : unpriced !== '' ? (
+              'No price is known yet, so everything is by the amount.'
+            ) : (
+              'All of it is in the shed.'
+            ))}
         </Typography>
         <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Line by line">
           <Table size="small" sx={{ '& td, & th': { whiteSpace: { xs: 'nowrap', md: 'normal' } } }}>

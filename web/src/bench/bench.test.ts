@@ -292,6 +292,13 @@ describe('a shopping list in words', () => {
     expect(text).toMatch(/In all £18\.70, without what has no price$/);
   });
 
+  it('names no sum while nothing has a price', () => {
+    const bare = shoppingList(new Map([['perlite', 20]]), []);
+    const text = listAsText(bare, [], [], metric, money);
+    expect(text).toMatch(/No price is known yet$/);
+    expect(text).not.toContain('£');
+  });
+
   it('as CSV has every line, in SI units', () => {
     const rows = Papa.parse<Record<string, string>>(listAsCsv(list, packs, [], us), { header: true }).data;
     expect(rows.map((r) => [r['good'], r['need'], r['from_shed'], r['price']])).toEqual([

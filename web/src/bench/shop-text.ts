@@ -49,11 +49,9 @@ export function listAsText(
         line.plan.kind === 'packs' ? `, ${money.show(line.plan.cover.price)}` : ', price not known';
       return how === '' ? `${what} (by the amount)` : `${what} → ${how}${price}`;
     });
-  return [
-    ...lines,
-    '',
-    `In all ${money.show(list.price)}${list.unpriced.length > 0 ? ', without what has no price' : ''}`,
-  ].join('\n');
+  const isPriced = list.lines.some((line) => line.plan.kind === 'packs');
+  const sum = `In all ${money.show(list.price)}${list.unpriced.length > 0 ? ', without what has no price' : ''}`;
+  return [...lines, '', isPriced ? sum : 'No price is known yet'].join('\n');
 }
 
 /** A list as CSV, amounts in SI units so that another program can read it. */
