@@ -2,7 +2,7 @@ import { Box, Button, Typography, useMediaQuery } from '@mui/material';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { expectedGrades, planRound } from '@rundel/core/round';
 import type { Look } from '@rundel/core/water';
-import { lazy, Suspense, useCallback, useEffect, useMemo, useRef } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { nextLookWords } from '../parts/bag-words.ts';
 import { Caution } from '../parts/Caution.tsx';
@@ -115,7 +115,8 @@ export default function RoundPage() {
     goOn(bag);
   }, [bag, goOn, skip]);
 
-  useEffect(() => {
+  // before the stop is painted: whoever sees it may already press a key
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
       if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector('[role="dialog"]')) return;
