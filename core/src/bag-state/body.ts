@@ -13,7 +13,7 @@ import {
 import { habitFigures } from '../crops/index.ts';
 import type { Container, Settings, Stand } from '../garden/index.ts';
 import { drainedKilograms } from '../load/index.ts';
-import { fillingOf, type Mix } from '../mixes/index.ts';
+import { fillingOf, namedLayers, type Mix, type NamedLayer } from '../mixes/index.ts';
 import type { Garden } from './garden.ts';
 import { availableLitres, type WaterBag } from '../water/index.ts';
 import type { Occupant } from './occupants.ts';
@@ -26,6 +26,8 @@ export interface BagBody {
   readonly nominalGallons: number;
   readonly fill: Fill;
   readonly mix: Mix;
+  /** from the base upwards; empty when one mix fills it */
+  readonly layers: readonly NamedLayer[];
   readonly availableLitres: number;
   /** water kept below raised drain holes, L */
   readonly reserveLitres: number;
@@ -66,6 +68,7 @@ export function bodyOf(
     nominalGallons: nominalGallons(container.size, real.litres.likely),
     fill,
     mix,
+    layers: namedLayers(container.layers, garden.mixes),
     assumed,
     availableLitres: availableLitres(mix, fill.mixLitres, fill.mixMillimetres, assumed),
     reserveLitres: reserveLitres(real.solid, hole, mix.air),

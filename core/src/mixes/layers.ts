@@ -13,6 +13,21 @@ export const layersSchema = z
 
 export type Layers = z.infer<typeof layersSchema>;
 
+/** A layer of a fill by the name of its mix; shares are of the volume, from the base upwards, and sum to 1. */
+export interface NamedLayer {
+  readonly name: string;
+  readonly share: number;
+}
+
+/**
+ * The layers of a fill by name; none when it is filled with one mix.
+ *
+ * @throws RundelError when a mix is unknown
+ */
+export function namedLayers(layers: Layers | undefined, own: readonly Recipe[] = []): readonly NamedLayer[] {
+  return (layers ?? []).map(({ mixId, share }) => ({ name: mixOf(mixId, own).name, share }));
+}
+
 /**
  * What is in a container as one mix: its mix, or its layers averaged by their share of the volume. Water does not
  * pass freely from a coarse layer to a fine one; the averages are what the whole bag holds.

@@ -10,7 +10,7 @@ import { Panel } from '../parts/Page.tsx';
 import { Select } from '../parts/Select.tsx';
 import { WorkedLines } from '../parts/Worked.tsx';
 import { BagSection, sceneOf } from '../section/index.ts';
-import { useGarden, useShown, type Shown } from '../store/index.ts';
+import { measuresInUse, useGarden, useShown, type Shown } from '../store/index.ts';
 import { CuttingDrawing } from './CuttingDrawing.tsx';
 import { readOrder, startOrder, type OrderText } from './film-texts.ts';
 import { SheetPanel } from './SheetPanel.tsx';
@@ -18,9 +18,10 @@ import { SheetPanel } from './SheetPanel.tsx';
 /** Sleeves cut from film: the plan to scale, what is wasted, what one really holds; and other things cut from sheet. */
 export default function FilmBench() {
   const shown = useShown();
+  const { garden } = useGarden();
   const [text, setText] = useState<OrderText>(() => startOrder(shown));
   const set = (patch: Partial<OrderText>) => setText((now) => ({ ...now, ...patch }));
-  const read = readOrder(text, shown.system);
+  const read = readOrder(text, shown.system, measuresInUse(garden));
   const result = read.order ? planSleeves(read.order) : undefined;
   const problems: Readonly<Record<string, string>> = {
     ...read.problems,

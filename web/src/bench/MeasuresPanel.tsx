@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { AmountField } from '../parts/AmountField.tsx';
 import { readAmount } from '../parts/amount-text.ts';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
-import { newId, useGarden, useShown } from '../store/index.ts';
+import { measuresInUse, newId, useGarden, useShown } from '../store/index.ts';
 
 const KINDS: Record<MeasureKind, { readonly name: string; readonly how: string }> = {
   can: { name: 'Can', how: 'What it holds when you call it full.' },
@@ -54,7 +54,7 @@ export default function MeasuresPanel() {
   const { garden, bin, saveSettings } = useGarden();
   const shown = useShown();
   const [editing, setEditing] = useState<Measure | 'new'>();
-  const measures = garden.measures.filter((m) => !m.binnedAt);
+  const measures = measuresInUse(garden);
   const pourable = measures.filter((m) => m.kind !== 'handful');
   return (
     <Box>

@@ -1,5 +1,5 @@
 import type { SleeveOrder } from '@rundel/core/film';
-import type { Purpose, UnitSystem } from '@rundel/core/units';
+import type { NamedMeasure, Purpose, UnitSystem } from '@rundel/core/units';
 import { readAmount } from '../parts/amount-text.ts';
 import type { Shown } from '../store/index.ts';
 
@@ -46,6 +46,7 @@ const LENGTHS = [
 export function readOrder(
   text: OrderText,
   system: UnitSystem,
+  measures: readonly NamedMeasure[] = [],
 ): { readonly order?: SleeveOrder; readonly problems: Readonly<Record<string, string>> } {
   const problems: Record<string, string> = {};
   const lengths: Record<string, number> = {};
@@ -65,6 +66,7 @@ export function readOrder(
     low: 0.5,
     high: 1000,
     isOptional: true,
+    measures,
   });
   if (hoped.kind === 'refused') problems['hopedLitres'] = hoped.problem;
   if (Object.keys(problems).some((key) => key !== 'hopedLitres')) return { problems };

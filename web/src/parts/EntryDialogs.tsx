@@ -10,7 +10,7 @@ import {
   TextField,
 } from '@mui/material';
 import { useState, type FormEvent, type ReactNode } from 'react';
-import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
+import { drinkMeasure, measuresInUse, useGarden, useShown, type Bag } from '../store/index.ts';
 import { AmountField } from './AmountField.tsx';
 import { readAmount } from './amount-text.ts';
 import { titleOf } from './bag-words.ts';
@@ -150,7 +150,7 @@ export function DrinkDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) 
     onClose();
   };
   const submit = async () => {
-    const measures = [measure, ...garden.measures.filter((m) => !m.binnedAt)];
+    const measures = [measure, ...measuresInUse(garden)];
     const read = readAmount(amount, {
       purpose: 'drink',
       system: shown.system,

@@ -124,6 +124,15 @@ export function BagSection({
   );
 }
 
+/** Letters that fit beside the drawing. */
+const LABEL_LETTERS = 19;
+
+/** A name cut at a word's end to what fits beside the drawing. */
+function shortened(name: string): string {
+  if (name.length <= LABEL_LETTERS) return name;
+  return `${name.slice(0, name.lastIndexOf(' ', LABEL_LETTERS - 1))}…`;
+}
+
 function rightLabels(
   scene: Scene,
   shown: Pick<Shown, 'show' | 'range'>,
@@ -158,6 +167,15 @@ function rightLabels(
       fromX: (d) => d.px(d.halfAt(z)),
     });
   }
+  for (const { name, from, to } of scene.layers) {
+    const z = (from + to) / 2;
+    labels.push({
+      z,
+      big: shown.show(to - from, 'depth'),
+      small: shortened(name.toLowerCase()),
+      fromX: (d) => d.px(d.halfAt(z)),
+    });
+  }
   if (scene.under?.litres !== undefined) {
     labels.push({
       z: -scene.floorMillimetres / 2,
@@ -182,7 +200,7 @@ function rightLabels(
       small: `${percent(water.share.likely)} % left, ${percent(water.share.low)} to ${percent(water.share.high)}`,
       fromX: (d) => d.px(d.halfAt(water.likely)),
     });
-  } else {
+  } else if (scene.layers.length === 0) {
     labels.push({
       z: scene.mixTop * 0.4,
       big: shown.show(scene.mixTop, 'depth'),

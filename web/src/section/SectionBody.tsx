@@ -56,6 +56,28 @@ export function SectionBody({ scene, drawing }: { readonly scene: Scene; readonl
       <g clipPath={`url(#${id}in)`}>
         <rect x="0" y={py(scene.mixTop)} width={width} height={height} fill="var(--mix)" />
         <rect x="0" y={py(scene.mixTop)} width={width} height={height} fill={`url(#${id}fleck)`} />
+        {scene.layers.slice(0, -1).map(({ to, from }, i) => (
+          <g key={from} data-part="layer">
+            <rect
+              x="0"
+              y={py(to)}
+              width={width}
+              height={(to - from) * scale}
+              fill="var(--mulch)"
+              opacity={0.3 + 0.15 * i}
+            />
+            <line
+              x1="0"
+              x2={width}
+              y1={py(to)}
+              y2={py(to)}
+              stroke="var(--mix-fleck)"
+              strokeWidth="2"
+              strokeDasharray="1 5"
+              strokeLinecap="round"
+            />
+          </g>
+        ))}
         {water && (
           <>
             <rect

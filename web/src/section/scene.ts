@@ -46,6 +46,8 @@ export interface Scene {
     readonly to: number;
   }[];
   readonly mixTop: number;
+  /** layers of different mixes from the base upwards, by the heights between which they lie; empty for one mix */
+  readonly layers: readonly { readonly name: string; readonly from: number; readonly to: number }[];
   readonly mulchTop: number;
   /** heights at which the share of available water would stand, with the shares */
   readonly water:
@@ -66,6 +68,16 @@ function levelOf(body: BagBody, share: number): number {
   return level.kind === 'stands-at'
     ? Math.min(level.millimetres, body.fill.mixMillimetres)
     : body.fill.mixMillimetres;
+}
+
+/** Where the layers of a fill lie: their shares are of the volume, so that heights follow from the shape. */
+function layersOf(body: BagBody): Scene['layers'] {
+  let below = 0;
+  return body.layers.map(({ name, share }) => {
+    const from = levelOf(body, below);
+    below += share;
+    return { name, from, to: levelOf(body, below) };
+  });
 }
 
 /** A number from an id, the same every time: a plant keeps its own look. */
@@ -163,6 +175,7 @@ export function sceneOf(
       : [],
     floorMillimetres,
     mixTop,
+    layers: layersOf(body),
     mulchTop: body.fill.mulchTopMillimetres,
     water: water && {
       share: water,

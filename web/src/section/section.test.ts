@@ -159,6 +159,38 @@ describe('the scene on paper', () => {
   });
 });
 
+describe('a layered fill in section', () => {
+  const stations = [1];
+  const layered = (kindId: string) => {
+    const layers = [
+      { mixId: 'loam-compost', share: 0.4 },
+      { mixId: 'bought', share: 0.6 },
+    ];
+    const size = { by: 'label' as const, litres: 40 };
+    const body = bodyOf({ kindId, size, mixId: 'bought', layers, mulchMillimetres: 0, stations }, garden);
+    const support = { kind: 'none' as const, heightMillimetres: 0 };
+    return sceneOf({ support, stations }, body, [], undefined, DEMO_EVENING, settings);
+  };
+
+  it('fills the bag without a gap, from the base to the top of the mix', () => {
+    const { layers, mixTop } = layered('round-fabric');
+    expect(layers[0]?.from).toBeCloseTo(0, 6);
+    expect(layers[1]?.from).toBe(layers[0]?.to);
+    expect(layers[1]?.to).toBeCloseTo(mixTop, 6);
+    // a straight bag: two fifths of the mix stand two fifths high
+    expect(layers[0]?.to).toBeCloseTo(mixTop * 0.4, 3);
+  });
+
+  it('stands higher where the bag is narrower below', () => {
+    const { layers, mixTop } = layered('bucket');
+    expect(layers[0]?.to).toBeGreaterThan(mixTop * 0.4 + 1);
+  });
+
+  it('has no layers with one mix', () => {
+    expect(sceneFor('5').layers).toEqual([]);
+  });
+});
+
 describe('every kind of container in section', () => {
   const scenes = CONTAINER_KINDS.map((kind) => {
     const stations = Array.from({ length: kind.stations.usual });

@@ -10,7 +10,7 @@ import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import * as z from '@rundel/core/schema';
 import { Page, Panel } from '../parts/Page.tsx';
-import { containersInUse, standsInUse, useGarden } from '../store/index.ts';
+import { containersInUse, measuresInUse, standsInUse, useGarden } from '../store/index.ts';
 import { BagFields } from './BagFields.tsx';
 import { BagFormLayout } from './BagFormLayout.tsx';
 import { BagPreview } from './BagPreview.tsx';
@@ -55,7 +55,10 @@ function AddBagForm() {
   const bagCount = Number(count);
   const isCount = Number.isInteger(bagCount) && bagCount >= 1 && bagCount <= 60;
   const like = garden.containers.find((c) => c.id === params.get('like'));
-  const bagSchema = useMemo(() => bagFormSchema(units, labels), [labels, units]);
+  const bagSchema = useMemo(
+    () => bagFormSchema(units, labels, measuresInUse(garden)),
+    [garden, labels, units],
+  );
   const plantingSchema = useMemo(() => plantingFormSchema(units, today), [today, units]);
   const schema = useMemo(() => both(bagSchema, plantingSchema), [bagSchema, plantingSchema]);
   const start = useMemo((): Values => {

@@ -69,7 +69,7 @@ export function BagFields() {
             label="Size on the label"
             {...register('labelLitres')}
             error={errors.labelLitres !== undefined}
-            helperText={errors.labelLitres?.message ?? 'As "38", "10 gal" or "1.5 cu ft".'}
+            helperText={errors.labelLitres?.message ?? 'As "38", "10 gal", "1.5 cu ft" or "4 cans".'}
           />
         )}
         {sizeBy === 'class' && (

@@ -6,7 +6,7 @@ import type { Container } from '@rundel/core/garden';
 import { Link, useNavigate, useParams } from 'react-router';
 import type * as z from '@rundel/core/schema';
 import { Page, Panel } from '../parts/Page.tsx';
-import { containersInUse, newId, useGarden } from '../store/index.ts';
+import { containersInUse, measuresInUse, newId, useGarden } from '../store/index.ts';
 import { BagFields } from './BagFields.tsx';
 import { BagFormLayout } from './BagFormLayout.tsx';
 import { BagPreview } from './BagPreview.tsx';
@@ -26,8 +26,9 @@ export default function EditBagPage() {
       bagFormSchema(
         units,
         others.map((c) => c.label),
+        measuresInUse(garden),
       ),
-    [others, units],
+    [garden, others, units],
   );
   const form = useForm<BagFormValues, unknown, z.output<typeof schema>>({
     resolver: zodResolver(schema),

@@ -8,7 +8,7 @@ import {
 } from '@rundel/core/bags';
 import { MIXES } from '@rundel/core/mixes';
 import { SUPPORT_KINDS, type Container, type Stand, type Template } from '@rundel/core/garden';
-import { show, type UnitSystem } from '@rundel/core/units';
+import { show, type NamedMeasure, type UnitSystem } from '@rundel/core/units';
 import * as z from '@rundel/core/schema';
 import { readAmount } from '../parts/amount-text.ts';
 import { moneyIn, newId, type RecordChange } from '../store/index.ts';
@@ -142,7 +142,11 @@ function makeFormOf(
  *
  * @param taken labels of other bags, which this one may not have
  */
-export function bagFormSchema(system: UnitSystem, taken: readonly string[]) {
+export function bagFormSchema(
+  system: UnitSystem,
+  taken: readonly string[],
+  measures: readonly NamedMeasure[] = [],
+) {
   const form = z.object({
     label: z.string(),
     kindId: z.string(),
@@ -173,7 +177,7 @@ export function bagFormSchema(system: UnitSystem, taken: readonly string[]) {
     else if (label.length > 12) say('Twelve letters at the most.', 'label');
     else if (taken.includes(label)) say(`There is a bag "${label}" already.`, 'label');
     const kind = containerKind(values.kindId);
-    const size = readSize(values, system, say);
+    const size = readSize(values, system, measures, say);
     const mulch = readAmount(values.mulch, { purpose: 'depth', system, low: 0, high: 150, isOptional: true });
     if (mulch.kind === 'refused') say(mulch.problem, 'mulch');
     const hole = kind.drainage.canBeRaised
@@ -226,12 +230,19 @@ export function bagFormSchema(system: UnitSystem, taken: readonly string[]) {
 function readSize(
   values: Pick<BagFormValues, 'sizeBy' | 'labelLitres' | 'tradeClass' | 'dimensions' | 'kindId' | 'soldAs'>,
   system: UnitSystem,
+  measures: readonly NamedMeasure[],
   say: (message: string, ...path: string[]) => void,
 ): Size | undefined {
   const kind = containerKind(values.kindId);
   if (values.sizeBy === 'class') return { by: 'class', class: values.tradeClass };
   if (values.sizeBy === 'label') {
-    const litres = readAmount(values.labelLitres, { purpose: 'bag', system, low: 1, high: 1000 });
+    const litres = readAmount(values.labelLitres, {
+      purpose: 'bag',
+      system,
+      low: 1,
+      high: 1000,
+      measures,
+    });
     if (litres.kind === 'given') return { by: 'label', litres: litres.inner };
     say(litres.kind === 'refused' ? litres.problem : 'Please give its litres.', 'labelLitres');
     return undefined;

@@ -56,6 +56,15 @@ describe('the form of a bag', () => {
     expect(fields(schema.safeParse({ ...good, ...wrong }).error?.issues)).toContain(field);
   });
 
+  it("takes a bag's litres counted in the grower's own can", () => {
+    const can = { kind: 'can' as const, name: 'green can', litres: 9.5 };
+    const own = bagFormSchema('metric', [], [can]);
+    expect(own.parse({ ...good, labelLitres: '4 green cans' }).size).toEqual({ by: 'label', litres: 38 });
+    expect(fields(schema.safeParse({ ...good, labelLitres: '4 green cans' }).error?.issues)).toEqual([
+      'labelLitres',
+    ]);
+  });
+
   it('says everything that is wrong at once', () => {
     const result = schema.safeParse({ ...good, label: '', labelLitres: '0', mulch: 'thick' });
     expect(fields(result.error?.issues).sort()).toEqual(['label', 'labelLitres', 'mulch']);

@@ -13,7 +13,14 @@ export { GardenStore, StorageError, type RecordChange } from './garden-store.ts'
 export { newId } from './ids.ts';
 export { mergeGardens } from './merge.ts';
 export { newGarden } from './new-garden.ts';
-export { containersInUse, drinkMeasure, nameOfBag, occupantsNow, standsInUse } from './selectors.ts';
+export {
+  containersInUse,
+  drinkMeasure,
+  measuresInUse,
+  nameOfBag,
+  occupantsNow,
+  standsInUse,
+} from './selectors.ts';
 export { useWaters, type Waters } from './waters.ts';
 export { rememberGarden, rememberedGarden, whichToOpen, type Which } from './which.ts';
 export { shownIn, useShown, type Shown } from './shown.ts';

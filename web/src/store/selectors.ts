@@ -35,11 +35,16 @@ export function nameOfBag(occupants: readonly Occupant[]): string {
   return `${first} and ${names.slice(1).join(', ')}`;
 }
 
+/** The grower's own measures that are not in the bin: an amount may be counted in any of them. */
+export function measuresInUse(garden: Garden): readonly Measure[] {
+  return garden.measures.filter((m) => !m.binnedAt);
+}
+
 /** The measure in which drinks are proposed: the grower's choice, or a plain litre until one is measured. */
 export function drinkMeasure(
   garden: Garden,
 ): Pick<Measure, 'kind' | 'litres' | 'name'> & { readonly id?: string } {
-  const measures = garden.measures.filter((m) => !m.binnedAt && m.kind !== 'handful');
+  const measures = measuresInUse(garden).filter((m) => m.kind !== 'handful');
   const chosen = measures.find((m) => m.id === garden.settings.drinkMeasureId) ?? measures[0];
   return chosen ?? { kind: 'can', litres: 1, name: 'litre' };
 }
