@@ -3,3 +3,4 @@ export { bagWater, knownWeather, siteOf, type BagWater } from './bag-state.ts';
 export { bodyOf, waterBagOf, type BagBody } from './body.ts';
 export { momentAt, roundsAfter } from './moments.ts';
 export { daysSinceLastPlanting, occupantsOf, type Occupant } from './occupants.ts';
+export { plantingSiteOf, plantingTaskOf } from './planting-site.ts';

@@ -24,6 +24,9 @@ export interface Habit {
   /** weeks from planting until it has done nine tenths of its growth */
   readonly weeksToFull: Assumption;
   readonly bagSizes: BagSizes;
+  /** days from planting to the first ripe fruit, and weeks that it bears from then */
+  readonly daysToPicking: Assumption;
+  readonly weeksOfPicking: Assumption;
 }
 
 /** A crop as data. To add one: write a file beside this one and list it in `index.ts`. */
@@ -40,6 +43,20 @@ export interface Crop {
   readonly ball: { readonly heightMillimetres: number; readonly widthMillimetres: number };
   /** colour of the ripe fruit, for the drawing only */
   readonly fruit: 'red' | 'green' | 'dark' | 'long-green';
+  /** seed sown straight into a bag, and what it wants */
+  readonly sowing: {
+    readonly depthMillimetres: number;
+    readonly perStation: number;
+    /** the mix should be at least this warm, °C */
+    readonly mixCelsius: number;
+    readonly daysToEmerge: { readonly low: number; readonly high: number };
+  };
+  /** weeks from sowing to a plant that is ready to go out */
+  readonly seedlingWeeks: Assumption;
+  /** nights should be steadily above this outdoors, °C */
+  readonly nightCelsius: Assumption;
+  /** under cold cover fleece goes on below this, °C */
+  readonly fleeceCelsius: Assumption;
   readonly habits: readonly Habit[];
 }
 

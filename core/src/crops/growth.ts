@@ -1,3 +1,4 @@
+import { heightOnCurve } from '../growth/index.ts';
 import type { Habit } from './crop.ts';
 
 /**
@@ -32,21 +33,26 @@ export function canopySquareMetres(
 }
 
 /**
- * Height above the mix to expect, mm, from the height at planting and the habit's full height.
+ * Height above the mix to expect, mm, from the height at planting and the habit's full height, on the curve of
+ * `growth/curve.ts`.
  *
  * @example
  * expectedHeightMillimetres({ fullHeightMillimetres: 2000, weeksToFull: 10 }, 200, 0)
- * // => 200
+ * // ≈> 200
  */
 export function expectedHeightMillimetres(
   habit: { readonly fullHeightMillimetres: number; readonly weeksToFull: number },
   heightAtPlantingMillimetres: number,
   daysSincePlanting: number,
 ): number {
-  const start = grownShare(0, habit.weeksToFull);
-  const done = (grownShare(daysSincePlanting, habit.weeksToFull) - start) / (1 - start);
-  const full = Math.max(habit.fullHeightMillimetres, heightAtPlantingMillimetres);
-  return heightAtPlantingMillimetres + (full - heightAtPlantingMillimetres) * done;
+  return heightOnCurve(
+    {
+      startMillimetres: heightAtPlantingMillimetres,
+      fullMillimetres: habit.fullHeightMillimetres,
+      weeksToFull: habit.weeksToFull,
+    },
+    daysSincePlanting,
+  );
 }
 
 /** A habit's three figures in use: its priors, with the grower's own in place where given and in range. */

@@ -9,6 +9,10 @@ export const pepper: Crop = {
   depletion: 0.3,
   ball: { heightMillimetres: 85, widthMillimetres: 85 },
   fruit: 'green',
+  sowing: { depthMillimetres: 10, perStation: 3, mixCelsius: 20, daysToEmerge: { low: 8, high: 18 } },
+  seedlingWeeks: prior(9, 7, 11, 'weeks', 'From sowing to a stout young plant.'),
+  nightCelsius: prior(12, 9, 14, '°C', 'Growth stops in colder nights, and leaves brown.'),
+  fleeceCelsius: prior(7, 4, 10, '°C', 'Under cold cover, fleece and a dry-ish bag see it through.'),
   habits: [
     {
       id: 'bush',
@@ -18,6 +22,8 @@ export const pepper: Crop = {
       canopySquareMetres: prior(0.28, 0.15, 0.5, 'm²'),
       weeksToFull: prior(11, 8, 14, 'weeks'),
       bagSizes: sizes(3, 5, 7, 10),
+      daysToPicking: prior(75, 60, 95, 'days'),
+      weeksOfPicking: prior(10, 7, 14, 'weeks'),
     },
     {
       id: 'dwarf',
@@ -27,6 +33,8 @@ export const pepper: Crop = {
       canopySquareMetres: prior(0.12, 0.06, 0.25, 'm²'),
       weeksToFull: prior(9, 7, 12, 'weeks'),
       bagSizes: sizes(1, 3, 3, 5),
+      daysToPicking: prior(70, 55, 90, 'days'),
+      weeksOfPicking: prior(10, 7, 14, 'weeks'),
     },
   ],
 };
@@ -40,6 +48,10 @@ export const aubergine: Crop = {
   depletion: 0.45,
   ball: { heightMillimetres: 90, widthMillimetres: 90 },
   fruit: 'dark',
+  sowing: { depthMillimetres: 10, perStation: 3, mixCelsius: 20, daysToEmerge: { low: 7, high: 14 } },
+  seedlingWeeks: prior(9, 7, 11, 'weeks', 'From sowing to a stout young plant.'),
+  nightCelsius: prior(13, 10, 15, '°C', 'Growth stops in colder nights, and leaves brown.'),
+  fleeceCelsius: prior(8, 5, 10, '°C', 'Under cold cover, fleece and a dry-ish bag see it through.'),
   habits: [
     {
       id: 'bush',
@@ -49,6 +61,8 @@ export const aubergine: Crop = {
       canopySquareMetres: prior(0.4, 0.2, 0.7, 'm²'),
       weeksToFull: prior(11, 8, 14, 'weeks'),
       bagSizes: sizes(3, 5, 7, 10),
+      daysToPicking: prior(75, 60, 90, 'days'),
+      weeksOfPicking: prior(9, 6, 12, 'weeks'),
     },
   ],
 };
@@ -62,6 +76,10 @@ export const cucumber: Crop = {
   depletion: 0.5,
   ball: { heightMillimetres: 85, widthMillimetres: 85 },
   fruit: 'long-green',
+  sowing: { depthMillimetres: 20, perStation: 2, mixCelsius: 18, daysToEmerge: { low: 4, high: 9 } },
+  seedlingWeeks: prior(4, 3, 5, 'weeks', 'From sowing to a stout young plant.'),
+  nightCelsius: prior(13, 10, 15, '°C', 'Growth stops in colder nights, and leaves brown.'),
+  fleeceCelsius: prior(8, 5, 10, '°C', 'Under cold cover, fleece and a dry-ish bag see it through.'),
   habits: [
     {
       id: 'climbing',
@@ -71,6 +89,8 @@ export const cucumber: Crop = {
       canopySquareMetres: prior(0.65, 0.35, 1.1, 'm²'),
       weeksToFull: prior(8, 6, 11, 'weeks'),
       bagSizes: sizes(3, 5, 7, 10),
+      daysToPicking: prior(50, 40, 62, 'days'),
+      weeksOfPicking: prior(9, 6, 12, 'weeks'),
     },
     {
       id: 'bush',
@@ -80,6 +100,8 @@ export const cucumber: Crop = {
       canopySquareMetres: prior(0.4, 0.2, 0.7, 'm²'),
       weeksToFull: prior(7, 5, 9, 'weeks'),
       bagSizes: sizes(3, 5, 5, 10),
+      daysToPicking: prior(48, 40, 58, 'days'),
+      weeksOfPicking: prior(5, 3, 7, 'weeks'),
     },
   ],
 };

@@ -9,6 +9,10 @@ export const tomato: Crop = {
   depletion: 0.4,
   ball: { heightMillimetres: 90, widthMillimetres: 90 },
   fruit: 'red',
+  sowing: { depthMillimetres: 10, perStation: 3, mixCelsius: 16, daysToEmerge: { low: 6, high: 12 } },
+  seedlingWeeks: prior(7, 5, 9, 'weeks', 'From sowing to a stout young plant.'),
+  nightCelsius: prior(10, 7, 12, '°C', 'Growth stops in colder nights, and leaves brown.'),
+  fleeceCelsius: prior(4, 2, 7, '°C', 'Under cold cover, fleece and a dry-ish bag see it through.'),
   habits: [
     {
       id: 'tall',
@@ -18,6 +22,8 @@ export const tomato: Crop = {
       canopySquareMetres: prior(0.6, 0.35, 1, 'm²'),
       weeksToFull: prior(11, 8, 15, 'weeks'),
       bagSizes: sizes(5, 7, 10, 20),
+      daysToPicking: prior(70, 60, 85, 'days'),
+      weeksOfPicking: prior(12, 8, 16, 'weeks'),
     },
     {
       id: 'bush',
@@ -27,6 +33,8 @@ export const tomato: Crop = {
       canopySquareMetres: prior(0.45, 0.25, 0.8, 'm²'),
       weeksToFull: prior(8, 6, 10, 'weeks'),
       bagSizes: sizes(3, 5, 7, 10),
+      daysToPicking: prior(62, 52, 75, 'days'),
+      weeksOfPicking: prior(4, 3, 6, 'weeks'),
     },
     {
       id: 'dwarf',
@@ -36,6 +44,8 @@ export const tomato: Crop = {
       canopySquareMetres: prior(0.3, 0.15, 0.5, 'm²'),
       weeksToFull: prior(9, 7, 12, 'weeks'),
       bagSizes: sizes(3, 5, 7, 10),
+      daysToPicking: prior(65, 55, 80, 'days'),
+      weeksOfPicking: prior(10, 6, 14, 'weeks'),
     },
     {
       id: 'micro',
@@ -45,6 +55,8 @@ export const tomato: Crop = {
       canopySquareMetres: prior(0.06, 0.03, 0.12, 'm²'),
       weeksToFull: prior(6, 5, 8, 'weeks'),
       bagSizes: sizes(1, 3, 3, 5),
+      daysToPicking: prior(55, 45, 65, 'days'),
+      weeksOfPicking: prior(6, 4, 9, 'weeks'),
     },
   ],
 };

@@ -106,14 +106,20 @@ export function plantingAtDepth(
   return upright(seedling, buried, 'bag', mixMillimetres, assumed);
 }
 
-function schoolOf(id: string): DepthSchool {
+export function schoolOf(id: string): DepthSchool {
   const school = DEPTH_SCHOOLS.find((s) => s.id === id);
   if (!school) throw new RundelError('unknown-name', 'school', id, DEPTH_SCHOOLS.map((s) => s.id).join(', '));
   return school;
 }
 
+/** The stem of a seedling at a buried length: what stays above and which leaves go. `buried + above = stem`. */
+export type StemFigures = Pick<
+  UprightPlanting,
+  'buriedMillimetres' | 'aboveMillimetres' | 'stripLeaves' | 'firstLeafMillimetres' | 'limit'
+>;
+
 /** The deepest that a school's crown and a graft allow, before leaves and bag have their say. */
-function wantedDepth(
+export function wantedDepth(
   seedling: Seedling,
   school: DepthSchool,
   assumed: Assumed,
@@ -130,6 +136,8 @@ function wantedDepth(
 function deepestByCrown(seedling: Seedling, school: DepthSchool, assumed: Assumed): number {
   const stem = seedling.stemMillimetres;
   switch (school.crown.leave) {
+    case 'all':
+      return 0;
     case 'share':
       return stem - Math.max(stem * assumed.crownShare, assumed.crownLeast);
     case 'least':
@@ -144,13 +152,13 @@ function deepestByCrown(seedling: Seedling, school: DepthSchool, assumed: Assume
   }
 }
 
-function upright(
+/** The stem's own figures, whatever way it goes under. */
+export function stemFigures(
   seedling: Seedling,
   buried: number,
   limit: DepthLimit,
-  mixMillimetres: number,
   assumed: Assumed,
-): UprightPlanting {
+): StemFigures {
   const leaves = leafHeights(seedling, assumed.bareStemShare);
   const clear = limit === 'level' ? 0 : buried + assumed.leafClearance;
   // half a millimetre of grace: a leaf exactly at the clearance stays
@@ -158,10 +166,22 @@ function upright(
   return {
     buriedMillimetres: buried,
     aboveMillimetres: seedling.stemMillimetres - buried,
-    holeMillimetres: buried + seedling.ballMillimetres,
-    belowBallMillimetres: Math.max(0, mixMillimetres - buried - seedling.ballMillimetres),
     stripLeaves: leaves.length - staying.length,
     firstLeafMillimetres: staying[0] === undefined ? undefined : staying[0] - buried,
     limit,
+  };
+}
+
+function upright(
+  seedling: Seedling,
+  buried: number,
+  limit: DepthLimit,
+  mixMillimetres: number,
+  assumed: Assumed,
+): UprightPlanting {
+  return {
+    ...stemFigures(seedling, buried, limit, assumed),
+    holeMillimetres: buried + seedling.ballMillimetres,
+    belowBallMillimetres: Math.max(0, mixMillimetres - buried - seedling.ballMillimetres),
   };
 }

@@ -1,4 +1,4 @@
-export { DEPTH_SCHOOLS, type DepthSchool } from './schools.ts';
+export { DEPTH_SCHOOLS, STRIP_SCHOOLS, type DepthSchool, type StripSchoolId } from './schools.ts';
 export { leafHeights, seedlingSchema, type Seedling } from './seedling.ts';
 export {
   planUpright,
@@ -6,5 +6,21 @@ export {
   type DepthAdvice,
   type DepthLimit,
   type PlantingPlace,
+  type StemFigures,
   type UprightPlanting,
 } from './depth.ts';
+export {
+  WAYS,
+  WAY_IDS,
+  wayOf,
+  waysFor,
+  type Obstacle,
+  type PlantingOutcome,
+  type PlantingPlan,
+  type PlantingSite,
+  type PlantingTask,
+  type Remedy,
+  type TopUp,
+  type Way,
+  type WayId,
+} from './ways/index.ts';

@@ -11,7 +11,8 @@ export interface DepthSchool {
     | { readonly leave: 'share' }
     | { readonly leave: 'least' }
     | { readonly leave: 'seed-leaves' }
-    | { readonly leave: 'top-and-one-leaf' };
+    | { readonly leave: 'top-and-one-leaf' }
+    | { readonly leave: 'all' };
   readonly below: 'usual' | 'none';
 }
 
@@ -44,4 +45,20 @@ export const DEPTH_SCHOOLS: readonly DepthSchool[] = [
     crown: { leave: 'seed-leaves' },
     below: 'usual',
   },
+  {
+    id: 'neck-dry',
+    name: 'Neck kept high and dry',
+    words: 'Nothing of the stem goes under: in its pot with the base cut off, set on the bag.',
+    crown: { leave: 'all' },
+    below: 'usual',
+  },
 ];
+
+/** When leaves below the line come off, as schools. */
+export const STRIP_SCHOOLS = [
+  { id: 'at-once', name: 'At planting', words: 'Strip them as you plant.' },
+  { id: 'days-before', name: 'Days before', words: 'Strip them three days before, so that the cuts heal.' },
+  { id: 'later', name: 'When it has taken', words: 'Leave them for now; take them off when it grows again.' },
+] as const;
+
+export type StripSchoolId = (typeof STRIP_SCHOOLS)[number]['id'];
