@@ -2,7 +2,6 @@ export { ID_PREFIXES, idSchema, type IdOf } from './ids.ts';
 export { daySchema, momentSchema } from './time.ts';
 export {
   RECORD_SCHEMAS,
-  SUPPORT_KINDS,
   monthNormalSchema,
   settingsSchema,
   type Batch,

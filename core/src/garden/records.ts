@@ -2,6 +2,7 @@ import * as z from '../schema/index.ts';
 import { sizeSchema } from '../bags/index.ts';
 import { goodSchemaOf } from '../goods/index.ts';
 import { layersSchema, recipePartsSchema } from '../mixes/index.ts';
+import { SUPPORT_KINDS } from '../supports/index.ts';
 import { MEASURE_UNIT, type MeasureKind } from '../units/index.ts';
 import { idSchema } from './ids.ts';
 import { daySchema, momentSchema } from './time.ts';
@@ -29,8 +30,6 @@ export const standSchema = z.object({
 
 /** A place in a container where one plant stands; an id of its own, since plants come and go. */
 export const stationSchema = z.object({ id: idSchema('station') });
-
-export const SUPPORT_KINDS = ['none', 'stake', 'string', 'cage', 'canes'] as const;
 
 const support = z.object({
   kind: z.enum(SUPPORT_KINDS),

@@ -1,8 +1,1 @@
-export {
-  drainedKilograms,
-  floorLoad,
-  SUPPORT_KILOGRAMS,
-  weightsOf,
-  type FloorLoad,
-  type Weights,
-} from './weight.ts';
+export { drainedKilograms, floorLoad, weightsOf, type FloorLoad, type Weights } from './weight.ts';

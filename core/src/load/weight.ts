@@ -28,15 +28,6 @@ export function drainedKilograms(bag: {
   return bag.emptyKilograms + bag.mixLitres * (bag.dryKilogramsPerLitre + bag.capacity);
 }
 
-/** What each kind of support weighs at a plant, kg (*assumed*; a wire hangs from the house and not from the bag). */
-export const SUPPORT_KILOGRAMS: Readonly<Record<string, number>> = {
-  none: 0,
-  stake: 0.5,
-  string: 0,
-  cage: 1.8,
-  canes: 0.6,
-};
-
 /**
  * A bag's weights.
  *

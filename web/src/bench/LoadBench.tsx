@@ -2,7 +2,8 @@ import { Box, Button, TextField, Typography } from '@mui/material';
 import type { BagBody } from '@rundel/core/bag-state';
 import { cropOf, habitFigures } from '@rundel/core/crops';
 import type { Stand } from '@rundel/core/garden';
-import { floorLoad, SUPPORT_KILOGRAMS, weightsOf, type Weights } from '@rundel/core/load';
+import { supportOf } from '@rundel/core/supports';
+import { floorLoad, weightsOf, type Weights } from '@rundel/core/load';
 import { useState } from 'react';
 import { titleOf } from '../parts/bag-words.ts';
 import { Caution } from '../parts/Caution.tsx';
@@ -32,7 +33,7 @@ function weightsOfBag(bag: Bag, own: Readonly<Record<string, number>>): Weights 
       emptyKilograms: body.emptyKilograms,
       storedLitres: body.reserveLitres + (body.real.under?.litres ?? 0),
       canopySquareMetres: canopyOf(bag, own),
-      supportKilograms: (SUPPORT_KILOGRAMS[container.support.kind] ?? 0) * container.stations.length,
+      supportKilograms: supportOf(container.support.kind).kilograms * container.stations.length,
     },
     body.assumed,
   );

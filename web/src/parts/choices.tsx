@@ -3,6 +3,7 @@ import { CROPS } from '@rundel/core/crops';
 import type { OwnMix } from '@rundel/core/garden';
 import { MIXES } from '@rundel/core/mixes';
 import { DEPTH_SCHOOLS } from '@rundel/core/planting';
+import { needsFirmMix, SUPPORTS } from '@rundel/core/supports';
 
 /** Choices that several forms offer, as the items of a select. */
 
@@ -27,6 +28,15 @@ export const SCHOOL_CHOICES = DEPTH_SCHOOLS.map((school) => (
 /** What a school of depth says, in its own words. */
 export function schoolWords(id: string): string | undefined {
   return DEPTH_SCHOOLS.find((school) => school.id === id)?.words;
+}
+
+/** The supports to choose from; those that would not stand in a bag are left out. */
+export function supportChoices(holdsCane = true) {
+  return SUPPORTS.filter((support) => holdsCane || !needsFirmMix(support)).map((support) => (
+    <MenuItem key={support.id} value={support.id}>
+      {support.name}
+    </MenuItem>
+  ));
 }
 
 export const CROP_CHOICES = CROPS.map((crop) => (

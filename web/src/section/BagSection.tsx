@@ -1,3 +1,4 @@
+import { supportOf } from '@rundel/core/supports';
 import { FINGER_GRADES, fingerGradeOf } from '@rundel/core/water';
 import { useMediaQuery } from '@mui/material';
 import { useMemo } from 'react';
@@ -141,11 +142,10 @@ function rightLabels(
   const labels: { z: number; big: string; small: string; fromX: (d: Drawing) => number }[] = [];
   const { support, water } = scene;
   if (support.kind !== 'none' && support.heightMillimetres > 0) {
-    const names = { stake: 'stake', string: 'wire', cage: 'cage', canes: 'canes' } as const;
     labels.push({
       z: support.heightMillimetres,
       big: shown.show(support.heightMillimetres + scene.floorMillimetres, 'height'),
-      small: `${names[support.kind]} above ground`,
+      small: `${supportOf(support.kind).short} above ground`,
       fromX: (d) => d.px(support.kind === 'string' ? scene.halfWidest : 12),
     });
   }

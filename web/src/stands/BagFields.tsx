@@ -1,21 +1,13 @@
 import { Box, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { containerKind, TRADE_CLASSES, TRADE_CLASS_NAMES, tradeClassLitres } from '@rundel/core/bags';
-import { SUPPORT_KINDS } from '@rundel/core/garden';
+import { needsFirmMix, supportOf } from '@rundel/core/supports';
 import { mixOf } from '@rundel/core/mixes';
 import { Controller, useFormContext, useWatch } from 'react-hook-form';
 import { AmountField } from '../parts/AmountField.tsx';
-import { mixChoices } from '../parts/choices.tsx';
+import { mixChoices, supportChoices } from '../parts/choices.tsx';
 import { KindPicker } from '../parts/KindPicker.tsx';
 import { standsInUse, useGarden, useMoney, useShown } from '../store/index.ts';
 import { NEW_STAND, type BagFormValues } from './bag-form.ts';
-
-const SUPPORT_NAMES: Record<(typeof SUPPORT_KINDS)[number], string> = {
-  none: 'Nothing yet',
-  stake: 'A stake for each plant',
-  string: 'String to a wire',
-  cage: 'A cage',
-  canes: 'Three canes tied at the top',
-};
 
 const two = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 } as const;
 
@@ -36,8 +28,7 @@ export function BagFields() {
     setValue('kindId', id);
     setValue('stations', next.stations.usual);
     if (!next.hasTradeClass && sizeBy === 'class') setValue('sizeBy', 'label');
-    if (!next.holdsCane && (supportKind === 'stake' || supportKind === 'canes'))
-      setValue('supportKind', 'none');
+    if (!next.holdsCane && needsFirmMix(supportOf(supportKind))) setValue('supportKind', 'none');
   };
   return (
     <Box sx={{ display: 'grid', gap: 2.5 }}>
@@ -201,11 +192,7 @@ export function BagFields() {
               {...field}
               helperText={kind.holdsCane ? undefined : 'A bag lying flat cannot hold a cane by itself.'}
             >
-              {SUPPORT_KINDS.filter((k) => kind.holdsCane || (k !== 'stake' && k !== 'canes')).map((k) => (
-                <MenuItem key={k} value={k}>
-                  {SUPPORT_NAMES[k]}
-                </MenuItem>
-              ))}
+              {supportChoices(kind.holdsCane)}
             </TextField>
           )}
         />

@@ -1,10 +1,11 @@
 import { Button, MenuItem, TextField } from '@mui/material';
 import { containerKind } from '@rundel/core/bags';
+import { needsFirmMix, supportOf } from '@rundel/core/supports';
 import type { Container } from '@rundel/core/garden';
 import { useState } from 'react';
 import { AmountField } from '../parts/AmountField.tsx';
 import { readAmount } from '../parts/amount-text.ts';
-import { mixChoices } from '../parts/choices.tsx';
+import { mixChoices, supportChoices } from '../parts/choices.tsx';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
 import { standsInUse, useGarden, useMoney, useShown, type Bag } from '../store/index.ts';
 import { changedTogether, type BulkChange } from './bulk-change.ts';
@@ -48,7 +49,7 @@ export function BulkDialog({
   const readPrice = money.read(price);
   const [isTried, setTried] = useState(false);
   const cannotHold = bags.filter((b) => !containerKind(b.container.kindId).holdsCane);
-  const isCane = support === 'stake' || support === 'canes';
+  const isCane = support !== AS_IT_IS && needsFirmMix(supportOf(support));
   const many = `${bags.length} ${bags.length === 1 ? 'bag' : 'bags'}`;
   const submit = async () => {
     setTried(true);
@@ -119,12 +120,12 @@ export function BulkDialog({
             : undefined
         }
       >
-        <MenuItem value={AS_IT_IS}>As it is</MenuItem>
-        <MenuItem value="none">None</MenuItem>
-        <MenuItem value="stake">A stake for each plant</MenuItem>
-        <MenuItem value="string">String to a wire</MenuItem>
-        <MenuItem value="cage">A cage</MenuItem>
-        <MenuItem value="canes">Three canes tied at the top</MenuItem>
+        {[
+          <MenuItem key={AS_IT_IS} value={AS_IT_IS}>
+            As it is
+          </MenuItem>,
+          ...supportChoices(),
+        ]}
       </TextField>
       {needsHeight && (
         <AmountField

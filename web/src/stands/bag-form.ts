@@ -7,7 +7,8 @@ import {
   type TradeClass,
 } from '@rundel/core/bags';
 import { MIXES } from '@rundel/core/mixes';
-import { SUPPORT_KINDS, type Container, type Stand, type Template } from '@rundel/core/garden';
+import type { Container, Stand, Template } from '@rundel/core/garden';
+import { SUPPORT_KINDS } from '@rundel/core/supports';
 import { show, type NamedMeasure, type UnitSystem } from '@rundel/core/units';
 import * as z from '@rundel/core/schema';
 import { readAmount } from '../parts/amount-text.ts';

@@ -1,5 +1,6 @@
 import { containerKind } from '@rundel/core/bags';
 import type { Container } from '@rundel/core/garden';
+import { needsFirmMix, supportOf } from '@rundel/core/supports';
 import type { RecordChange } from '../store/index.ts';
 
 /** What is changed in several bags at once; a field left out stays as it is in each. */
@@ -17,9 +18,11 @@ export function changedTogether(
   now: string,
 ): readonly RecordChange<'containers'>[] {
   return containers.flatMap((before) => {
-    const isCane = change.support?.kind === 'stake' || change.support?.kind === 'canes';
     const { support, ...rest } = change;
-    const keeps = isCane && !containerKind(before.kindId).holdsCane;
+    const keeps =
+      support !== undefined &&
+      needsFirmMix(supportOf(support.kind)) &&
+      !containerKind(before.kindId).holdsCane;
     const { layers, ...without } = before;
     const after: Container = {
       ...without,
