@@ -122,6 +122,7 @@ export function gannetSlip(seed: number): Garden {
       goods: [],
       packs: [],
       templates: [],
+      plans: [],
       entries,
     };
     entries.push(...livedThrough(chance, soFar, container, planned, weather, can.id, id));
@@ -140,6 +141,7 @@ export function gannetSlip(seed: number): Garden {
     measures,
     mixes: [],
     templates: [],
+    plans: [],
   };
   const { goods, packs, entries: shed } = shedOf({ ...known, goods: [], packs: [], entries }, stamps, id);
   return { ...known, goods, packs, entries: [...entries, ...shed] };

@@ -100,7 +100,7 @@ export function waterBagOf(
     breathingSquareMetres:
       body.kind.wall === 'fabric' ? sideSquareMetres(solid, body.fill.mixMillimetres) : 0,
     mulchMillimetres: container.mulchMillimetres,
-    underCover: stand.cover === 'glass',
+    underCover: stand.cover !== 'open',
     plants: occupants.map((o) => ({
       plantedOn: o.plantedOn,
       clearedOn: o.clearedOn,

@@ -10,7 +10,15 @@ import {
   usedEntry,
   workedEntry,
 } from './kinds/shed.ts';
-import { clearedEntry, pickingEntry, plantedEntry } from './kinds/plants.ts';
+import {
+  clearedEntry,
+  heightEntry,
+  pickingEntry,
+  plantedEntry,
+  supportedEntry,
+  tendedEntry,
+  toppedUpEntry,
+} from './kinds/plants.ts';
 import { drinkEntry, lookEntry } from './kinds/water.ts';
 
 /**
@@ -22,6 +30,10 @@ export const entrySchema = z.discriminatedUnion('kind', [
   drinkEntry,
   plantedEntry,
   clearedEntry,
+  heightEntry,
+  toppedUpEntry,
+  supportedEntry,
+  tendedEntry,
   pickingEntry,
   noteEntry,
   filledEntry,

@@ -16,6 +16,7 @@ export const ID_PREFIXES = {
   good: 'goo',
   pack: 'pak',
   template: 'tpl',
+  plan: 'pln',
   entry: 'ent',
 } as const;
 

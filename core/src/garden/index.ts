@@ -10,6 +10,7 @@ export {
   type OwnGood,
   type OwnMix,
   type Pack,
+  type Plan,
   type Plant,
   type RecordOf,
   type Records,

@@ -5,7 +5,7 @@ import { layersSchema, recipePartsSchema } from '../mixes/index.ts';
 import { SUPPORT_KINDS } from '../supports/index.ts';
 import { MEASURE_UNIT, type MeasureKind } from '../units/index.ts';
 import { idSchema } from './ids.ts';
-import { daySchema, momentSchema } from './time.ts';
+import { daySchema, momentSchema, monthDaySchema } from './time.ts';
 
 /**
  * The records that entries name: things that are, as against things that happened (those are in the diary).
@@ -18,8 +18,10 @@ const name = z.string().trim().min(1).max(60);
 export const standSchema = z.object({
   id: idSchema('stand'),
   name,
-  /** glass keeps rain out and dims the sun */
-  cover: z.enum(['open', 'glass']),
+  /** glass keeps rain out and dims the sun; heated glass keeps frost out too */
+  cover: z.enum(['open', 'glass', 'heated']),
+  /** a wire overhead for strings, above the ground, mm */
+  wireMillimetres: z.number().min(300).max(5000).optional(),
   /** place in the walk, from 0 */
   order: z.number().int().min(0),
   /** floor that the bags stand on, and what the grower was told it bears */
@@ -129,6 +131,17 @@ export const plantSchema = z.object({
   ...base,
 });
 
+/** What is to go into a bag, and when: the grower's intention, until a planting in the diary takes its place. */
+export const planSchema = z.object({
+  id: idSchema('plan'),
+  containerId: idSchema('container'),
+  cropId: z.string().min(1).max(40),
+  habitId: z.string().min(1).max(40),
+  varietyName: name.optional(),
+  plantOn: daySchema,
+  ...base,
+});
+
 /** A grower's own measure, measured once. */
 export const measureSchema = z.object({
   id: idSchema('measure'),
@@ -169,10 +182,23 @@ export const settingsSchema = z.object({
   kilowattHourPrice: z.number().min(0).max(10).optional(),
   /** bigger bags or smaller ones: the grower's school of sizes */
   sizingSchoolId: z.string().min(1).max(40).optional(),
+  /** usual last and first frost, `MM-DD`; left out: reckoned from the normals or the years that were read */
+  frost: z.object({ last: monthDaySchema, first: monthDaySchema }).optional(),
+  /** how long after the last frost plants go out: the grower's school of timing */
+  timingSchoolId: z.string().min(1).max(40).optional(),
+  /** supports at planting or later */
+  supportSchoolId: z.string().min(1).max(40).optional(),
+  /** the order of work at planting */
+  orderSchoolId: z.string().min(1).max(40).optional(),
+  /** when leaves come off */
+  stripSchoolId: z.string().min(1).max(40).optional(),
+  /** how a string holds the foot of a stem */
+  stringTail: z.enum(['under-ball', 'loop']).optional(),
   assumptions: z.record(z.string(), z.number()),
   changedAt: momentSchema,
 });
 
+export type Plan = z.infer<typeof planSchema>;
 export type Stand = z.infer<typeof standSchema>;
 export type Container = z.infer<typeof containerSchema>;
 export type Variety = z.infer<typeof varietySchema>;
@@ -197,6 +223,7 @@ export const RECORD_SCHEMAS = {
   goods: goodSchema,
   packs: packSchema,
   templates: templateSchema,
+  plans: planSchema,
 } as const;
 
 export type TableName = keyof typeof RECORD_SCHEMAS;

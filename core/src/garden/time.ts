@@ -9,3 +9,8 @@ export const momentSchema = z
   .string()
   .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,3})?(Z|[+-]\d{2}:\d{2})$/, 'not a time with its offset')
   .refine((text) => isDay(text.slice(0, 10)) && Number.isFinite(Date.parse(text)), 'not a time that exists');
+
+/** A day of any year, `MM-DD`; 29 February is let through. */
+export const monthDaySchema = z
+  .string()
+  .refine((text) => isDay(`2024-${text}`), 'not a day of the year, as 05-14');

@@ -19,6 +19,19 @@ export const UNIT_CHOICES = [
   </MenuItem>,
 ];
 
+/** What a place has over it. */
+export const COVER_WORDS = {
+  open: 'Open to the sky',
+  glass: 'Under glass or film',
+  heated: 'Under glass or film, heated',
+} as const;
+
+export const COVER_CHOICES = Object.entries(COVER_WORDS).map(([cover, words]) => (
+  <MenuItem key={cover} value={cover}>
+    {words}
+  </MenuItem>
+));
+
 export const SCHOOL_CHOICES = DEPTH_SCHOOLS.map((school) => (
   <MenuItem key={school.id} value={school.id}>
     {school.name}

@@ -4,7 +4,7 @@ import { needsFirmMix, supportOf } from '@rundel/core/supports';
 import { mixOf } from '@rundel/core/mixes';
 import { Controller, useFormContext, useWatch } from 'react-hook-form';
 import { AmountField } from '../parts/AmountField.tsx';
-import { mixChoices, supportChoices } from '../parts/choices.tsx';
+import { COVER_CHOICES, mixChoices, supportChoices } from '../parts/choices.tsx';
 import { KindPicker } from '../parts/KindPicker.tsx';
 import { standsInUse, useGarden, useMoney, useShown } from '../store/index.ts';
 import { NEW_STAND, type BagFormValues } from './bag-form.ts';
@@ -174,8 +174,7 @@ export function BagFields() {
             control={control}
             render={({ field }) => (
               <TextField select label="Roof" {...field}>
-                <MenuItem value="open">Open to the sky</MenuItem>
-                <MenuItem value="glass">Under glass or film</MenuItem>
+                {COVER_CHOICES}
               </TextField>
             )}
           />

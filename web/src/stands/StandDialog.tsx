@@ -1,8 +1,11 @@
-import { Button, MenuItem, TextField, Typography } from '@mui/material';
+import { Button, TextField, Typography } from '@mui/material';
 import type { Stand } from '@rundel/core/garden';
 import { useState } from 'react';
+import { AmountField } from '../parts/AmountField.tsx';
+import { readAmount } from '../parts/amount-text.ts';
+import { COVER_CHOICES } from '../parts/choices.tsx';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
-import { newId, useGarden } from '../store/index.ts';
+import { newId, useGarden, useShown } from '../store/index.ts';
 
 /** A place where bags stand: its name, its roof, its turn in the walk. */
 export function StandDialog({
@@ -17,19 +20,31 @@ export function StandDialog({
   const { garden, clock, saveRecords, bin: putInBin } = useGarden();
   const [name, setName] = useState(stand?.name ?? '');
   const [cover, setCover] = useState<Stand['cover']>(stand?.cover ?? 'open');
+  const shown = useShown();
+  const [wire, setWire] = useState(
+    stand?.wireMillimetres === undefined ? '' : shown.show(stand.wireMillimetres, 'height'),
+  );
+  const { system } = shown;
+  const readWire = readAmount(wire, { purpose: 'height', system, low: 300, high: 5000, isOptional: true });
   const [problem, setProblem] = useState<string>();
   const submit = async () => {
     const trimmed = name.trim();
     if (trimmed === '') return setProblem('Give it a name.');
     if (garden.stands.some((s) => !s.binnedAt && s.id !== stand?.id && s.name === trimmed))
       return setProblem('There is a place of this name already.');
+    if (readWire.kind === 'refused') return undefined;
     const now = clock.now();
+    const { wireMillimetres: _, ...known } = stand ?? { wireMillimetres: undefined };
+    const made = {
+      name: trimmed,
+      cover,
+      ...(readWire.kind === 'given' ? { wireMillimetres: Math.round(readWire.inner) } : {}),
+    };
     const after: Stand = stand
-      ? { ...stand, name: trimmed, cover, changedAt: now }
+      ? { ...(known as Omit<Stand, 'wireMillimetres'>), ...made, changedAt: now }
       : {
           id: newId('stand'),
-          name: trimmed,
-          cover,
+          ...made,
           order: garden.stands.length,
           createdAt: now,
           changedAt: now,
@@ -70,9 +85,16 @@ export function StandDialog({
         onChange={(e) => setCover(e.target.value as Stand['cover'])}
         helperText="Under a roof no rain falls in and less sun comes through."
       >
-        <MenuItem value="open">Open to the sky</MenuItem>
-        <MenuItem value="glass">Under glass or film</MenuItem>
+        {COVER_CHOICES}
       </TextField>
+      <AmountField
+        purpose="height"
+        label="A wire overhead, above the ground"
+        value={wire}
+        onChange={(e) => setWire(e.target.value)}
+        error={readWire.kind === 'refused'}
+        helperText={readWire.kind === 'refused' ? readWire.problem : 'For strings. Empty: there is none.'}
+      />
       {stand &&
         (hasBags ? (
           <Typography variant="body2" sx={{ color: 'text.secondary' }}>

@@ -12,6 +12,7 @@ import type { Stand } from '@rundel/core/garden';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { gradeSpan, nextLookWords } from '../parts/bag-words.ts';
+import { COVER_WORDS } from '../parts/choices.tsx';
 import { Page, Panel } from '../parts/Page.tsx';
 import { BagElevation, sceneOf } from '../section/index.ts';
 import { standsInUse, useBags, useGarden, type Bag } from '../store/index.ts';
@@ -91,9 +92,7 @@ function StandRow({
     <Panel>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, marginBlockEnd: 1 }}>
         <Typography variant="h2">{stand.name}</Typography>
-        <Box sx={{ color: 'text.secondary' }}>
-          {stand.cover === 'glass' ? 'under cover' : 'open to the sky'}
-        </Box>
+        <Box sx={{ color: 'text.secondary' }}>{COVER_WORDS[stand.cover].toLowerCase()}</Box>
         <IconButton
           aria-label={`Change ${stand.name}`}
           onClick={onEdit}

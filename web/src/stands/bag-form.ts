@@ -164,7 +164,7 @@ export function bagFormSchema(
     price: z.string(),
     standId: z.string(),
     newStandName: z.string(),
-    newStandCover: z.enum(['open', 'glass']),
+    newStandCover: z.enum(['open', 'glass', 'heated']),
     stations: z.coerce.number<number>().int(),
     supportKind: z.enum(SUPPORT_KINDS),
     supportHeight: z.string(),

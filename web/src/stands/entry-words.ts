@@ -1,3 +1,5 @@
+import { supportOf } from '@rundel/core/supports';
+import { TENDED_WORDS } from '../parts/tended-words.ts';
 import type { Entry } from '@rundel/core/diary';
 import type { Good } from '@rundel/core/goods';
 import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
@@ -19,6 +21,14 @@ export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = 
       return `Drink: ${shown.show(entry.litres, 'drink')}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
     case 'planted':
       return `Planted, ${shown.show(entry.seedling.stemMillimetres, 'height')} tall`;
+    case 'height':
+      return `Measured: ${shown.show(entry.heightMillimetres, 'height')} above the mix`;
+    case 'topped-up':
+      return `Topped up with ${shown.show(entry.litres, 'bag')} of mix, to ${shown.show(entry.levelMillimetres, 'depth')}`;
+    case 'supported':
+      return `Support: ${supportOf(entry.supportId).name.toLowerCase()}${entry.heightMillimetres > 0 ? `, ${shown.show(entry.heightMillimetres, 'height')} above the ground` : ''}`;
+    case 'tended':
+      return TENDED_WORDS[entry.task];
     case 'cleared':
       return 'Cleared';
     case 'picking': {

@@ -12,7 +12,8 @@ export interface DeviceNote {
  * The browser's database of one garden. Dexie is named in this folder only.
  *
  * Version 1: one table a kind of record, the diary, the settings (one row) and notes of this device. Version 2 adds
- * the tables of mixes, goods, packs and templates, empty as `migrations.ts` adds them to an older file.
+ * the tables of mixes, goods, packs and templates, version 3 that of plans, empty as `migrations.ts` adds them to an
+ * older file.
  */
 export class GardenDb extends Dexie {
   stands!: Table<RecordOf<'stands'>, string>;
@@ -25,6 +26,7 @@ export class GardenDb extends Dexie {
   goods!: Table<RecordOf<'goods'>, string>;
   packs!: Table<RecordOf<'packs'>, string>;
   templates!: Table<RecordOf<'templates'>, string>;
+  plans!: Table<RecordOf<'plans'>, string>;
   entries!: Table<Entry, string>;
   settings!: Table<Settings & { readonly id: 'settings' }, string>;
   device!: Table<DeviceNote, string>;
@@ -43,6 +45,7 @@ export class GardenDb extends Dexie {
       device: 'key',
     });
     this.version(2).stores({ mixes: 'id', goods: 'id', packs: 'id', templates: 'id' });
+    this.version(3).stores({ plans: 'id' });
   }
 }
 
@@ -57,4 +60,5 @@ export const RECORD_TABLES: readonly TableName[] = [
   'goods',
   'packs',
   'templates',
+  'plans',
 ];

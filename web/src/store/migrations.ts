@@ -8,6 +8,8 @@ type Migration = (garden: Record<string, unknown>) => Record<string, unknown>;
 const MIGRATIONS: readonly Migration[] = [
   // 2: the grower's own mixes and goods, packs with prices, templates of bags
   (garden) => ({ ...garden, mixes: [], goods: [], packs: [], templates: [] }),
+  // 3: what is to go into a bag and when
+  (garden) => ({ ...garden, plans: [] }),
 ];
 
 export const LATEST_VERSION = MIGRATIONS.length + 1;

@@ -28,6 +28,7 @@ export function newGarden(
     goods: [],
     packs: [],
     templates: [],
+    plans: [],
     entries: [],
   };
 }

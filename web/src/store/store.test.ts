@@ -160,7 +160,7 @@ describe('the garden file', () => {
 
   it('goes through migrations on a copy', () => {
     const old = { version: 1, settings: { gardenName: 'x' } };
-    expect(migrate(old, 1)).toEqual({ ...old, mixes: [], goods: [], packs: [], templates: [] });
+    expect(migrate(old, 1)).toEqual({ ...old, mixes: [], goods: [], packs: [], templates: [], plans: [] });
     expect(migrate(old, LATEST_VERSION)).toEqual(old);
     expect(migrate(old, LATEST_VERSION)).not.toBe(old);
     expect(old).toEqual({ version: 1, settings: { gardenName: 'x' } });
@@ -175,6 +175,19 @@ describe('the garden file', () => {
     expect(reading.garden.entries).toHaveLength(28);
     expect(reading.garden.mixes).toEqual([]);
     expect(writeGardenFile(reading.garden, reading.savedAt)).toContain(`"version": ${LATEST_VERSION}`);
+  });
+});
+
+describe('a file of version 2', () => {
+  it('is read whole, its mixes, packs and templates with it', () => {
+    const old = readFileSync(join(import.meta.dirname, 'fixtures/garden-v2.json'), 'utf8');
+    const reading = readGardenFile(old);
+    if (reading.kind !== 'readable') throw new Error(reading.problem);
+    expect(reading.setAside).toEqual([]);
+    expect(reading.garden.entries).toHaveLength(28);
+    expect(reading.garden.mixes.map((m) => m.name)).toEqual(['my mix']);
+    expect(reading.garden.templates[0]?.size).toEqual({ by: 'label', litres: 38 });
+    expect(reading.garden.plans).toEqual([]);
   });
 });
 

@@ -39,6 +39,7 @@ function partFor(
     goods: [],
     packs: [],
     templates: [],
+    plans: [],
     entries: live.filter(
       (e) =>
         (e.kind === 'weather' && e.day >= since) ||

@@ -1,6 +1,7 @@
 import * as z from '../../schema/index.ts';
 import { idSchema } from '../../garden/index.ts';
-import { seedlingSchema } from '../../planting/index.ts';
+import { seedlingSchema, WAY_IDS } from '../../planting/index.ts';
+import { SUPPORT_KINDS } from '../../supports/index.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
 
 const atStation = { stationId: idSchema('station'), plantId: idSchema('plant') };
@@ -14,6 +15,61 @@ export const plantedEntry = z.object({
   seedling: seedlingSchema,
   schoolId: z.string().min(1).max(40).optional(),
   buriedMillimetres: z.number().min(0).max(1500).optional(),
+  /** upright when left out */
+  wayId: z.enum(WAY_IDS).optional(),
+  /** settled level of the mix at planting when more of it follows later, mm */
+  levelMillimetres: z.number().min(20).max(1200).optional(),
+});
+
+/** How tall a plant stood above the mix. */
+export const heightEntry = z.object({
+  kind: z.literal('height'),
+  ...entryBase,
+  ...inContainer,
+  ...atStation,
+  heightMillimetres: z.number().min(10).max(5000),
+  asEntered,
+});
+
+/** Mix added to a bag that was planted low. */
+export const toppedUpEntry = z.object({
+  kind: z.literal('topped-up'),
+  ...entryBase,
+  ...inContainer,
+  litres: z.number().gt(0).max(500),
+  /** settled level afterwards, mm */
+  levelMillimetres: z.number().min(20).max(1200),
+});
+
+/** What holds a bag's plants went up; what it is stands in the bag's record. */
+export const supportedEntry = z.object({
+  kind: z.literal('supported'),
+  ...entryBase,
+  ...inContainer,
+  supportId: z.enum(SUPPORT_KINDS),
+  heightMillimetres: z.number().min(0).max(5000),
+});
+
+/** Handwork at a bag that leaves nothing to measure: steps of a planting, and what recurs. */
+export const TENDED_TASKS = [
+  'loosened',
+  'moistened',
+  'soaked',
+  'stripped',
+  'firmed',
+  'labelled',
+  'shaded',
+  'unshaded',
+  'wound',
+  'tied',
+  'tucked',
+] as const;
+
+export const tendedEntry = z.object({
+  kind: z.literal('tended'),
+  ...entryBase,
+  ...inContainer,
+  task: z.enum(TENDED_TASKS),
 });
 
 /** A plant came out of its station; the station is free from then on. */
