@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { relative, resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { boxSolid } from '../src/bags/index.ts';
-import { habitOf } from '../src/crops/index.ts';
+import { defaultNormals } from '../src/climate/index.ts';
+import { cropOf, habitOf } from '../src/crops/index.ts';
 import { mixOf } from '../src/mixes/index.ts';
 import { allExamples, examplesIn, sourcesBelow, type DocExample } from './docblock-examples.ts';
 
@@ -15,6 +16,8 @@ const FIXTURES = {
   pepperBush: habitOf('pepper', 'bush'),
   tallTomato: habitOf('tomato', 'tall'),
   boughtMix: mixOf('bought'),
+  tomato: cropOf('tomato'),
+  site51: { latitudeDegrees: 51, normals: defaultNormals(51) },
   look: {
     id: 'ent_original',
     kind: 'look',

@@ -18,6 +18,7 @@ import {
   supportedEntry,
   tendedEntry,
   toppedUpEntry,
+  warmthEntry,
 } from './kinds/plants.ts';
 import { drinkEntry, lookEntry } from './kinds/water.ts';
 
@@ -31,6 +32,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
   plantedEntry,
   clearedEntry,
   heightEntry,
+  warmthEntry,
   toppedUpEntry,
   supportedEntry,
   tendedEntry,

@@ -23,6 +23,8 @@ export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = 
       return `Planted, ${shown.show(entry.seedling.stemMillimetres, 'height')} tall`;
     case 'height':
       return `Measured: ${shown.show(entry.heightMillimetres, 'height')} above the mix`;
+    case 'warmth':
+      return `Mix measured: ${shown.show(entry.mixCelsius, 'temperature')}`;
     case 'topped-up':
       return `Topped up with ${shown.show(entry.litres, 'bag')} of mix, to ${shown.show(entry.levelMillimetres, 'depth')}`;
     case 'supported':

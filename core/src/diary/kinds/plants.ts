@@ -31,6 +31,14 @@ export const heightEntry = z.object({
   asEntered,
 });
 
+/** How warm the mix was, a finger deep. */
+export const warmthEntry = z.object({
+  kind: z.literal('warmth'),
+  ...entryBase,
+  ...inContainer,
+  mixCelsius: z.number().min(-10).max(60),
+});
+
 /** Mix added to a bag that was planted low. */
 export const toppedUpEntry = z.object({
   kind: z.literal('topped-up'),

@@ -1,0 +1,16 @@
+export { frostChance, frostYear, growingYearOf, MIDSUMMER, normalShare, type FrostYear } from './frost.ts';
+export { hardeningPlan, nightWord, type HardeningDay, type NightWord } from './hardening.ts';
+export { TIMING_SCHOOLS, timingSchoolOf, type TimingSchool } from './schools.ts';
+export {
+  datesFrom,
+  plantingWindow,
+  seasonEnd,
+  secondCrop,
+  sowingFor,
+  type Cover,
+  type DaySpan,
+  type PlantingDates,
+  type PlantingWindow,
+  type TimingLimit,
+  type TimingPlace,
+} from './windows.ts';
