@@ -4,3 +4,5 @@ export { bodyOf, waterBagOf, type BagBody } from './body.ts';
 export { momentAt, roundsAfter } from './moments.ts';
 export { daysSinceLastPlanting, occupantsOf, type Occupant } from './occupants.ts';
 export { plantingSiteOf, plantingTaskOf } from './planting-site.ts';
+export { growthOf, heightNow, levelOf, plantingOf, type PlantGrowth } from './growth.ts';
+export { tasksOf, type BagTask } from './tasks.ts';

@@ -24,3 +24,13 @@ export {
   type Way,
   type WayId,
 } from './ways/index.ts';
+export {
+  firstDrinkLitres,
+  ORDER_SCHOOLS,
+  orderSchoolOf,
+  STEP_IDS,
+  stepsFor,
+  type OrderSchool,
+  type SessionBag,
+  type StepId,
+} from './session.ts';

@@ -1,0 +1,125 @@
+import { daysBetween, dayOf } from '../climate/index.ts';
+import { habitFigures } from '../crops/index.ts';
+import type { Entry } from '../diary/index.ts';
+import type { Settings } from '../garden/index.ts';
+import {
+  heightBelief,
+  heightOn,
+  type HeightBelief,
+  type HeightRange,
+  type HeightRecord,
+} from '../growth/index.ts';
+import { planUpright, type UprightPlanting } from '../planting/index.ts';
+import type { BagBody } from './body.ts';
+import type { Occupant } from './occupants.ts';
+
+/** How a plant that stands in a bag was put there: as recorded, or as the school in use would have it. */
+export function plantingOf(occupant: Occupant, body: BagBody, schoolId: string): UprightPlanting | undefined {
+  const { planted, crop } = occupant;
+  const mixMillimetres = planted.levelMillimetres ?? body.fill.mixMillimetres;
+  const place = { depth: crop.depth, mixMillimetres, schoolId: planted.schoolId ?? schoolId };
+  const advice = planUpright(planted.seedling, place, body.assumed);
+  const planned = advice.kind === 'upright' ? advice.planting : advice.instead;
+  const buried = planted.buriedMillimetres;
+  if (buried === undefined || !planned) return planned;
+  const { stemMillimetres, ballMillimetres } = planted.seedling;
+  return {
+    ...planned,
+    buriedMillimetres: buried,
+    aboveMillimetres: stemMillimetres - buried,
+    holeMillimetres: buried + ballMillimetres,
+    belowBallMillimetres: Math.max(0, mixMillimetres - buried - ballMillimetres),
+  };
+}
+
+/** The level of the mix in a bag now: lower than its fill while top-ups are still to come, mm. */
+export function levelOf(body: BagBody, occupants: readonly Occupant[], live: readonly Entry[]): number {
+  const full = body.fill.mixMillimetres;
+  const low = occupants.find((o) => o.planted.levelMillimetres !== undefined);
+  if (!low) return full;
+  const raised = live.findLast(
+    (e) =>
+      e.kind === 'topped-up' &&
+      e.containerId === low.planted.containerId &&
+      Date.parse(e.at) >= Date.parse(low.planted.at),
+  );
+  const level = raised?.kind === 'topped-up' ? raised.levelMillimetres : low.planted.levelMillimetres;
+  // a collar stands above the bag's own mix: the bag itself is full
+  return Math.min(full, level ?? full);
+}
+
+/** What is believed of a plant's growth, heights counted from the mix as it stood at planting. */
+export interface PlantGrowth {
+  readonly belief: HeightBelief;
+  readonly records: readonly HeightRecord[];
+  readonly startMillimetres: number;
+}
+
+/**
+ * A plant's growth by its habit, its planting, and the heights that the grower measured.
+ *
+ * @param live the garden's live entries, oldest first
+ */
+export function growthOf(
+  occupant: Occupant,
+  body: BagBody,
+  live: readonly Entry[],
+  settings: Pick<Settings, 'depthSchoolId' | 'assumptions'>,
+): PlantGrowth {
+  const { planted, habit, crop } = occupant;
+  const above =
+    planted.wayId === 'seed'
+      ? 1
+      : (plantingOf(occupant, body, settings.depthSchoolId)?.aboveMillimetres ??
+        planted.seedling.stemMillimetres);
+  const startMillimetres = Math.max(1, above);
+  const figures = habitFigures(crop.id, habit, settings.assumptions);
+  const around = (value: number, prior: { value: number; low: number; high: number }) => ({
+    value,
+    low: (value * prior.low) / prior.value,
+    high: (value * prior.high) / prior.value,
+  });
+  let level = planted.levelMillimetres;
+  const records: HeightRecord[] = [];
+  for (const e of live) {
+    if (e.kind === 'topped-up' && e.containerId === planted.containerId && level !== undefined)
+      level = Math.max(level, e.levelMillimetres);
+    if (e.kind !== 'height' || e.plantId !== planted.plantId) continue;
+    const days = daysBetween(occupant.plantedOn, dayOf(e.at));
+    if (days < 0) continue;
+    // measured from a surface that has risen since planting
+    const risen = level === undefined ? 0 : level - (planted.levelMillimetres ?? level);
+    records.push({ days, millimetres: e.heightMillimetres + risen });
+  }
+  const prior = {
+    fullHeightMillimetres: around(figures.fullHeightMillimetres, habit.fullHeightMillimetres),
+    weeksToFull: around(figures.weeksToFull, habit.weeksToFull),
+  };
+  return {
+    belief: heightBelief(prior, startMillimetres, records, body.assumed.heightNoise),
+    records,
+    startMillimetres,
+  };
+}
+
+/** A plant's height above the mix as it stands now, mm, and whether it was measured within a day. */
+export function heightNow(
+  growth: PlantGrowth,
+  daysSincePlanting: number,
+  risenMillimetres = 0,
+): HeightRange & { readonly isMeasured: boolean } {
+  const range = heightOn(growth.belief, daysSincePlanting);
+  const last = growth.records.at(-1);
+  const measured = last !== undefined && daysSincePlanting - last.days <= 1 ? last.millimetres : undefined;
+  const less = (mm: number) => Math.max(10, mm - risenMillimetres);
+  if (measured !== undefined) {
+    const height = less(measured);
+    return { low: height, likely: height, high: height, isMeasured: true };
+  }
+  return {
+    low: less(range.low),
+    likely: less(range.likely),
+    high: less(range.high),
+    isMeasured: daysSincePlanting === 0,
+  };
+}
