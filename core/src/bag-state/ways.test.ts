@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { cropOf } from '../crops/index.ts';
 import {
   DEPTH_SCHOOLS,
+  planWith,
   WAYS,
   wayOf,
   waysFor,
@@ -244,5 +245,43 @@ describe('every way, always', () => {
       }),
       { numRuns: 100 },
     );
+  });
+});
+
+describe("a planting moved by the grower's own hand", () => {
+  const seedling: Seedling = { stemMillimetres: 300, ballMillimetres: 80 };
+
+  it('follows the planting line, and says so when the ball stands on the base', () => {
+    const task = taskIn('round-fabric', 57, seedling);
+    const { outcome, remarks } = planWith(wayOf('upright'), task, { buriedMillimetres: 120 });
+    expect(planned(outcome).stem).toMatchObject({ buriedMillimetres: 120, aboveMillimetres: 180 });
+    expect(remarks).toEqual([]);
+    const deepest = planWith(wayOf('upright'), task, { buriedMillimetres: 9999 });
+    expect(deepest.remarks).toContain('ball-on-base');
+  });
+
+  it('remarks on a graft that would go under, and lets it stand', () => {
+    const task = taskIn('round-fabric', 57, { ...seedling, graftMillimetres: 60 });
+    const { outcome, remarks } = planWith(wayOf('upright'), task, { buriedMillimetres: 100 });
+    expect(planned(outcome).stem.buriedMillimetres).toBe(100);
+    expect(remarks).toContain('graft-under');
+  });
+
+  it('a lower level means more to top up, and the litres still sum to what is missing', () => {
+    const task = taskIn('round-fabric', 90, seedling);
+    const { mixMillimetres, solid, settling } = task.site;
+    for (const level of [mixMillimetres * 0.7, mixMillimetres * 0.85]) {
+      const plan = planned(planWith(wayOf('low-start'), task, { levelMillimetres: level }).outcome);
+      expect(plan.levelMillimetres).toBeCloseTo(level, 6);
+      const missing = (solid.volumeBelow(mixMillimetres) - solid.volumeBelow(level)) / 1e6 / (1 - settling);
+      expect(plan.topUps.reduce((sum, t) => sum + t.litres, 0)).toBeCloseTo(missing, 6);
+    }
+  });
+
+  it('a taller collar buries more', () => {
+    const task = taskIn('pillow', 50, seedling);
+    const buried = (collarMillimetres: number) =>
+      planned(planWith(wayOf('collar'), task, { collarMillimetres }).outcome).stem.buriedMillimetres;
+    expect(buried(220) - buried(160)).toBeCloseTo(60, 6);
   });
 });

@@ -18,23 +18,23 @@ const StopDialogs = lazy(() => import('./StopDialogs.tsx'));
 
 /** The bag of a stop in section. */
 export function StopSection({ bag, height }: { readonly bag: Bag; readonly height: number }) {
-  const { clock, garden } = useGarden();
+  const { clock, garden, live } = useGarden();
   const shown = useShown();
   const share = bag.water?.estimate.share;
   const scene = useMemo(
-    () => sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings),
-    [bag.body, bag.container, bag.occupants, clock, garden.settings, share],
+    () => sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings, live),
+    [bag.body, bag.container, bag.occupants, clock, garden.settings, live, share],
   );
   return <BagSection scene={scene} shown={shown} height={height} title={`${titleOf(bag)} in section`} />;
 }
 
 /** The bag of a stop close up, for a phone: the bag itself as large as it goes, the plant's top out of the picture. */
 export function StopCloseUp({ bag }: { readonly bag: Bag }) {
-  const { clock, garden } = useGarden();
+  const { clock, garden, live } = useGarden();
   const share = bag.water?.estimate.share;
   const scene = useMemo(
-    () => sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings),
-    [bag.body, bag.container, bag.occupants, clock, garden.settings, share],
+    () => sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings, live),
+    [bag.body, bag.container, bag.occupants, clock, garden.settings, live, share],
   );
   const pixelsPerMillimetre = Math.min(128 / (2 * scene.halfWidest), 112 / scene.heightMillimetres);
   const percent = (part: number) => Math.round(part * 100);

@@ -57,7 +57,10 @@ export function BagSection({
   );
   const first = plants[0];
   // kept clear of the zero of the scale
-  const underY = first ? Math.max(py(scene.mixTop - first.buriedMillimetres / 2), py(scene.mixTop) + 20) : 0;
+  const underMiddle = first
+    ? first.surface - (first.trench ? first.trench.depth : first.buriedMillimetres) / 2
+    : 0;
+  const underY = first ? Math.max(py(underMiddle), py(first.surface) + 20) : 0;
   const labelX = width - MARGIN.right + 14;
   const right = rightLabels(scene, shown, tallest);
   const places = spread(
@@ -102,7 +105,7 @@ export function BagSection({
       {first && first.buriedMillimetres > 15 && (
         <g>
           <path
-            d={`M${MARGIN.left - 6} ${py(scene.mixTop - first.buriedMillimetres / 2)} H${px(first.x) - 4}`}
+            d={`M${MARGIN.left - 6} ${py(underMiddle)} H${px(first.x) - 4}`}
             stroke="var(--surface)"
             strokeWidth="1.2"
           />
@@ -152,7 +155,7 @@ function rightLabels(
   if (tallest) {
     const plant = tallest;
     labels.push({
-      z: scene.mixTop + plant.heightMillimetres,
+      z: plant.surface + plant.heightMillimetres,
       big: `${plant.isHeightMeasured ? '' : 'about '}${shown.show(plant.heightMillimetres, 'height')}`,
       small: plant.isHeightMeasured ? 'above the mix' : 'tall, by its age',
       fromX: (d) => d.px(plant.x) + 8,

@@ -2,6 +2,7 @@ import { fingerGradeOf } from '@rundel/core/water';
 import { useId } from 'react';
 import type { Drawing } from './layout.ts';
 import { Beneath, Holes } from './Beneath.tsx';
+import { Buried } from './Buried.tsx';
 import { Plant } from './Plant.tsx';
 import type { Scene } from './scene.ts';
 import { Support } from './Support.tsx';
@@ -130,7 +131,7 @@ export function SectionBody({ scene, drawing }: { readonly scene: Scene; readonl
         )}
       </g>
       {plants.map((plant) => (
-        <Buried key={plant.seed} plant={plant} drawing={drawing} mixTop={scene.mixTop} />
+        <Buried key={plant.seed} plant={plant} drawing={drawing} mixTop={scene.mixTop} fleck={`${id}fleck`} />
       ))}
       <path
         d={wall}
@@ -158,70 +159,9 @@ export function SectionBody({ scene, drawing }: { readonly scene: Scene; readonl
         />
       )}
       {plants.map((plant) => (
-        <Plant key={plant.seed} plant={plant} x={px(plant.x)} base={py(scene.mixTop)} scale={scale} />
+        <Plant key={plant.seed} plant={plant} x={px(plant.x)} base={py(plant.surface)} scale={scale} />
       ))}
       <Support scene={scene} drawing={drawing} />
     </>
-  );
-}
-
-/** Root ball, buried stem, roots and graft. */
-function Buried({
-  plant,
-  drawing,
-  mixTop,
-}: {
-  readonly plant: Scene['plants'][number];
-  readonly drawing: Drawing;
-  readonly mixTop: number;
-}) {
-  const { px, py, scale } = drawing;
-  const x = px(plant.x);
-  const surface = py(mixTop);
-  const ballTop = py(mixTop - plant.buriedMillimetres);
-  const width = plant.ball.width * scale;
-  const roots = Math.round(plant.buriedMillimetres / 28);
-  return (
-    <g data-part="buried">
-      {Array.from({ length: roots }, (_, i) => {
-        const y = surface + ((i + 0.6) / roots) * (ballTop - surface);
-        const side = i % 2 === 0 ? 1 : -1;
-        const reach = (22 + ((plant.seed >> i) & 15)) * (0.5 + plant.age) * scale * 4;
-        return (
-          <path
-            key={i}
-            d={`M${x} ${y} q${side * reach * 0.5} 1 ${side * reach} ${reach * 0.24}`}
-            fill="none"
-            stroke="var(--mulch)"
-            strokeWidth="1.1"
-            opacity="0.85"
-          />
-        );
-      })}
-      <rect
-        x={x - width / 2}
-        y={ballTop}
-        width={width}
-        height={plant.ball.height * scale}
-        rx="4"
-        fill="#1c1418"
-        opacity="0.7"
-        stroke="var(--mulch)"
-        strokeWidth="1.2"
-      />
-      <line x1={x} x2={x} y1={surface} y2={ballTop} stroke="var(--leaf-pale)" strokeWidth="4" />
-      {plant.graftMillimetres !== undefined && (
-        <circle
-          cx={x}
-          cy={py(mixTop - plant.buriedMillimetres + plant.graftMillimetres)}
-          r="4"
-          fill="var(--flower)"
-          stroke="var(--ink)"
-          strokeWidth="1.2"
-        >
-          <title>graft</title>
-        </circle>
-      )}
-    </g>
   );
 }

@@ -1,5 +1,5 @@
 export { BagElevation } from './BagElevation.tsx';
 export { BagMark } from './BagMark.tsx';
 export { BagSection } from './BagSection.tsx';
-export { plantingOf, sceneOf, type Scene, type ScenePlant } from './scene.ts';
+export { sceneOf, withPlan, type Scene, type ScenePlant } from './scene.ts';
 export { grownOccupants, imaginedOccupant, type ImaginedPlanting } from './imagined.ts';

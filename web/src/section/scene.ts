@@ -1,10 +1,18 @@
-import type { BagBody, Occupant } from '@rundel/core/bag-state';
-import { outline } from '@rundel/core/bags';
-import { heightOfLitres } from '@rundel/core/bags';
+import {
+  growthOf,
+  heightNow,
+  levelOf,
+  plantingOf,
+  plantingTaskOf,
+  type BagBody,
+  type Occupant,
+} from '@rundel/core/bag-state';
+import { heightOfLitres, litresBelow, outline } from '@rundel/core/bags';
 import { dayOf, daysBetween } from '@rundel/core/climate';
-import { expectedHeightMillimetres, habitFigures } from '@rundel/core/crops';
+import { habitFigures } from '@rundel/core/crops';
+import type { Entry } from '@rundel/core/diary';
 import type { Container } from '@rundel/core/garden';
-import { planUpright, type UprightPlanting } from '@rundel/core/planting';
+import { wayOf, type PlantingPlan } from '@rundel/core/planting';
 import type { Range } from '@rundel/core/water';
 
 /** One plant in the section; lengths in mm, heights above the ground that the bag stands on. */
@@ -17,6 +25,12 @@ export interface ScenePlant {
   readonly heightMillimetres: number;
   readonly isHeightMeasured: boolean;
   readonly buriedMillimetres: number;
+  /** the surface that its stem comes out of: the mix, or the top of what fills a collar */
+  readonly surface: number;
+  /** laid along a trench: its length, its depth and the bend's radius */
+  readonly trench?: { readonly length: number; readonly depth: number; readonly bend: number };
+  /** a bottomless pot on the bag: half its width, from and to */
+  readonly collar?: { readonly half: number; readonly from: number; readonly to: number };
   readonly ball: { readonly height: number; readonly width: number };
   readonly graftMillimetres: number | undefined;
   readonly seed: number;
@@ -62,21 +76,21 @@ export interface Scene {
   readonly top: number;
 }
 
-/** Height at which a share of the mix stands, by volume. */
-function levelOf(body: BagBody, share: number): number {
-  const level = heightOfLitres(body.real.solid, Math.min(1, Math.max(0, share)) * body.fill.mixLitres);
-  return level.kind === 'stands-at'
-    ? Math.min(level.millimetres, body.fill.mixMillimetres)
-    : body.fill.mixMillimetres;
+/** Height at which a share of the mix below a level stands, by volume. */
+function heightOfShare(body: BagBody, level: number, share: number): number {
+  const { solid } = body.real;
+  const whole = litresBelow(solid, Math.min(level, solid.heightMillimetres));
+  const found = heightOfLitres(solid, Math.min(1, Math.max(0, share)) * whole);
+  return found.kind === 'stands-at' ? Math.min(found.millimetres, level) : level;
 }
 
 /** Where the layers of a fill lie: their shares are of the volume, so that heights follow from the shape. */
 function layersOf(body: BagBody): Scene['layers'] {
   let below = 0;
   return body.layers.map(({ name, share }) => {
-    const from = levelOf(body, below);
+    const from = heightOfShare(body, body.fill.mixMillimetres, below);
     below += share;
-    return { name, from, to: levelOf(body, below) };
+    return { name, from, to: heightOfShare(body, body.fill.mixMillimetres, below) };
   });
 }
 
@@ -87,27 +101,65 @@ function seedOf(id: string): number {
   return hash >>> 0;
 }
 
-/** How a plant that stands in a bag was put there: as recorded, or as the school in use would have it. */
-export function plantingOf(occupant: Occupant, body: BagBody, schoolId: string): UprightPlanting | undefined {
-  const advice = planUpright(
-    occupant.planted.seedling,
-    {
-      depth: occupant.crop.depth,
-      mixMillimetres: body.fill.mixMillimetres,
-      schoolId: occupant.planted.schoolId ?? schoolId,
-    },
-    body.assumed,
-  );
-  const planned = advice.kind === 'upright' ? advice.planting : advice.instead;
-  const buried = occupant.planted.buriedMillimetres;
-  if (buried === undefined || !planned) return planned;
-  const { stemMillimetres, ballMillimetres } = occupant.planted.seedling;
+/** Where a plant's stem runs below the surface, and what was set on the bag for it. */
+function undergroundOf(
+  occupant: Occupant,
+  container: { readonly stations: readonly unknown[] },
+  body: BagBody,
+  schoolId: string,
+): Pick<ScenePlant, 'trench' | 'collar'> & { readonly surface: number | undefined } {
+  const { wayId, seedling } = occupant.planted;
+  if (wayId !== 'trench' && wayId !== 'collar') return { surface: undefined };
+  const { crop, habit, planted } = occupant;
+  const school = planted.schoolId ?? schoolId;
+  const task = plantingTaskOf(body, container.stations.length, school, crop, habit, seedling);
+  const outcome = wayOf(wayId).plan(task);
+  return outcome.kind === 'planned' ? geometryOf(outcome.plan, body) : { surface: undefined };
+}
+
+/** What of a plan is drawn beside stem and ball. */
+function geometryOf(plan: PlantingPlan, body: BagBody): ReturnType<typeof undergroundOf> {
+  const { trench, collar, levelMillimetres, hole } = plan;
+  const seat = body.fill.mixMillimetres - body.assumed.collarSeat;
   return {
-    ...planned,
-    buriedMillimetres: buried,
-    aboveMillimetres: stemMillimetres - buried,
-    holeMillimetres: buried + ballMillimetres,
-    belowBallMillimetres: Math.max(0, body.fill.mixMillimetres - buried - ballMillimetres),
+    surface: collar ? levelMillimetres : undefined,
+    ...(trench
+      ? {
+          trench: {
+            length: trench.lengthMillimetres,
+            depth: hole.depthMillimetres,
+            bend: trench.bendRadiusMillimetres,
+          },
+        }
+      : {}),
+    ...(collar
+      ? { collar: { half: collar.widthMillimetres / 2, from: seat, to: seat + collar.heightMillimetres } }
+      : {}),
+  };
+}
+
+/** A scene with one of its plants put in by a plan that is being thought about, at the level that the plan asks for. */
+export function withPlan(scene: Scene, plan: PlantingPlan, body: BagBody): Scene {
+  const [first, ...others] = scene.plants;
+  if (!first) return scene;
+  const mixTop = plan.collar ? scene.mixTop : plan.levelMillimetres;
+  const { surface = mixTop, ...under } = geometryOf(plan, body);
+  const { trench: _, collar: __, ...bare } = first;
+  const heightMillimetres = plan.stem.aboveMillimetres;
+  const plant: ScenePlant = {
+    ...bare,
+    ...under,
+    surface,
+    heightMillimetres,
+    buriedMillimetres: plan.stem.buriedMillimetres,
+    isHeightMeasured: true,
+  };
+  return {
+    ...scene,
+    mixTop,
+    mulchTop: Math.max(mixTop, plan.topUps.length > 0 ? mixTop : scene.mulchTop),
+    plants: [plant, ...others],
+    top: Math.max(scene.top, surface + heightMillimetres),
   };
 }
 
@@ -115,6 +167,7 @@ export function plantingOf(occupant: Occupant, body: BagBody, schoolId: string):
  * The scene of a bag: its body, who stands in it and how tall by now, its support and its water.
  *
  * @param water shares of available water; left out for a bag that is being planned
+ * @param live the garden's live entries: measured heights and top-ups are read from them
  */
 export function sceneOf(
   container: Pick<Container, 'support' | 'holeMillimetres'> & { readonly stations: readonly unknown[] },
@@ -123,11 +176,12 @@ export function sceneOf(
   water: Range | undefined,
   now: string,
   settings: { readonly depthSchoolId: string; readonly assumptions: Readonly<Record<string, number>> },
+  live: readonly Entry[] = [],
 ): Scene {
   const { ring, under, solid } = body.real;
   const points = outline(solid, 24, ring?.bagTopMillimetres);
   const halfWidest = Math.max(...points.map((p) => p.half), (under?.widthMillimetres ?? 0) / 2);
-  const mixTop = body.fill.mixMillimetres;
+  const mixTop = levelOf(body, occupants, live);
   const floorMillimetres = under?.heightMillimetres ?? 0;
   const count = container.stations.length;
   const placeOf = (position: number) =>
@@ -135,15 +189,19 @@ export function sceneOf(
   const plants = occupants.map((occupant): ScenePlant => {
     const planting = plantingOf(occupant, body, settings.depthSchoolId);
     const figures = habitFigures(occupant.crop.id, occupant.habit, settings.assumptions);
+    const { surface = mixTop, ...under } = undergroundOf(occupant, container, body, settings.depthSchoolId);
     const days = Math.max(0, daysBetween(occupant.plantedOn, dayOf(now)));
-    const start = planting?.aboveMillimetres ?? occupant.planted.seedling.stemMillimetres;
+    const risen = mixTop - (occupant.planted.levelMillimetres ?? mixTop);
+    const height = heightNow(growthOf(occupant, body, live, settings), days, risen);
     return {
       x: placeOf(occupant.position),
       crop: occupant.crop.id,
       fruit: occupant.crop.fruit,
-      heightMillimetres: expectedHeightMillimetres(figures, start, days),
-      isHeightMeasured: days === 0,
-      buriedMillimetres: planting?.buriedMillimetres ?? 0,
+      heightMillimetres: height.likely,
+      isHeightMeasured: height.isMeasured,
+      buriedMillimetres: (planting?.buriedMillimetres ?? 0) + risen,
+      surface,
+      ...under,
       ball: { height: occupant.planted.seedling.ballMillimetres, width: occupant.crop.ball.widthMillimetres },
       graftMillimetres: occupant.planted.seedling.graftMillimetres,
       seed: seedOf(occupant.plant.id),
@@ -151,7 +209,7 @@ export function sceneOf(
       isBearing: days > figures.weeksToFull * 7 * 0.55,
     };
   });
-  const tallest = Math.max(0, ...plants.map((p) => mixTop + p.heightMillimetres));
+  const tallest = Math.max(0, ...plants.map((p) => p.surface + p.heightMillimetres));
   const support = {
     kind: container.support.kind,
     heightMillimetres: Math.max(0, container.support.heightMillimetres - floorMillimetres),
@@ -179,9 +237,9 @@ export function sceneOf(
     mulchTop: body.fill.mulchTopMillimetres,
     water: water && {
       share: water,
-      low: levelOf(body, water.low),
-      likely: levelOf(body, water.likely),
-      high: levelOf(body, water.high),
+      low: heightOfShare(body, mixTop, water.low),
+      likely: heightOfShare(body, mixTop, water.likely),
+      high: heightOfShare(body, mixTop, water.high),
     },
     plants,
     support,

@@ -1,4 +1,4 @@
-import { bodyOf, occupantsOf, type BagBody, type Occupant } from '@rundel/core/bag-state';
+import { plantingOf, bodyOf, occupantsOf, type BagBody, type Occupant } from '@rundel/core/bag-state';
 import { CONTAINER_KINDS } from '@rundel/core/bags';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries } from '@rundel/core/diary';
@@ -6,7 +6,7 @@ import type { Container } from '@rundel/core/garden';
 import { describe, expect, it } from 'vitest';
 import { imaginedOccupant } from './imagined.ts';
 import { heightNeeded, layout } from './layout.ts';
-import { plantingOf, sceneOf, type Scene } from './scene.ts';
+import { sceneOf, type Scene } from './scene.ts';
 
 const garden = gannetSlip(3);
 const live = liveEntries(garden.entries);

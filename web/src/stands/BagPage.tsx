@@ -58,7 +58,7 @@ function Binned({ label }: { readonly label: string }) {
 type Dialog = 'pick' | 'note' | 'drink' | 'plant' | 'trouble' | 'template';
 
 function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string | undefined }) {
-  const { garden, clock } = useGarden();
+  const { garden, clock, live } = useGarden();
   const shown = useShown();
   const isPhone = useMediaQuery('(max-width: 599px)');
   const [dialog, setDialog] = useState<Dialog>();
@@ -72,8 +72,9 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
         bag.occupants.length > 0 ? share : undefined,
         clock.now(),
         garden.settings,
+        live,
       ),
-    [bag.body, bag.container, bag.occupants, clock, garden.settings, share],
+    [bag.body, bag.container, bag.occupants, clock, garden.settings, live, share],
   );
   const isEmpty = bag.occupants.length === 0;
   const close = () => setDialog(undefined);

@@ -124,13 +124,13 @@ function StandRow({
 }
 
 function BagTile({ bag }: { readonly bag: Bag }) {
-  const { clock, garden } = useGarden();
+  const { clock, garden, live } = useGarden();
   const next = bag.water && nextLookWords(bag.water, clock.now());
   const isEmpty = bag.occupants.length === 0;
   const share = isEmpty ? undefined : bag.water?.estimate.share;
   const scene = useMemo(
-    () => sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings),
-    [bag.body, bag.container, bag.occupants, clock, garden.settings, share],
+    () => sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings, live),
+    [bag.body, bag.container, bag.occupants, clock, garden.settings, live, share],
   );
   const isDue = !isEmpty && next === 'now';
   return (

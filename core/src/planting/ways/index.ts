@@ -6,6 +6,7 @@ import { upright } from './upright.ts';
 import type { PlantingOutcome, PlantingTask, Way, WayId } from './way.ts';
 import { netCup, seed } from './without-ball.ts';
 
+export { planWith, type OwnPlanting, type PlantingRemark } from './own.ts';
 export {
   WAY_IDS,
   type Obstacle,

@@ -31,22 +31,24 @@ export function topUpsFrom(
 }
 
 /** Plants upright at a lower level and tops up from there. */
-function startingAt(wayId: WayId, task: PlantingTask, startMillimetres: number): PlantingOutcome {
+export function startLowAt(wayId: WayId, task: PlantingTask, startMillimetres: number): PlantingOutcome {
   const { seedling, crop, site, assumed } = task;
   const { graftMillimetres } = seedling;
   const { schoolId } = site;
   const missing = site.mixMillimetres - startMillimetres;
   const place = { depth: crop.depth, mixMillimetres: startMillimetres, schoolId };
   const advice = planUpright(seedling, place, assumed);
-  if (advice.kind === 'does-not-fit') {
+  // where the level is too low for the school, as deep as it goes: the rest is buried by the top-ups
+  const planting = advice.kind === 'upright' ? advice.planting : advice.instead;
+  if (!planting) {
     return cannot(wayId, {
-      stands: 'mix-too-shallow',
+      stands: 'ball-too-tall',
       hasMillimetres: startMillimetres,
-      needsMillimetres: advice.neededMixMillimetres,
-      remedies: ['gentler-school', 'deeper-bag'],
+      needsMillimetres: seedling.ballMillimetres,
+      remedies: ['deeper-bag', 'less-mulch'],
     });
   }
-  const { holeMillimetres, belowBallMillimetres, ...stem } = advice.planting;
+  const { holeMillimetres, belowBallMillimetres, ...stem } = planting;
   const buriedInTheEnd = stem.buriedMillimetres + missing;
   if (graftMillimetres !== undefined && buriedInTheEnd > graftMillimetres - assumed.graftMargin) {
     return cannot(wayId, {
@@ -95,7 +97,7 @@ export const lowStart: Way = {
         remedies: ['upright', 'deeper-bag'],
       });
     }
-    return startingAt('low-start', task, start);
+    return startLowAt('low-start', task, start);
   },
 };
 
@@ -110,6 +112,6 @@ export const ring: Way = {
     if (crop.depth === 'level') return cannot('ring', { stands: 'wrong-crop', remedies: ['upright'] });
     const first =
       site.ring.fromMillimetres + (site.mixMillimetres - site.ring.fromMillimetres) * assumed.ringFirstFill;
-    return startingAt('ring', task, first);
+    return startLowAt('ring', task, first);
   },
 };
