@@ -72,10 +72,10 @@ const TOPICS: readonly Topic[] = [
   ),
   topic(
     'depth',
-    'Planting depth',
-    'How deep would it go?',
-    'A seedling tried in a bag; nothing is stored.',
-    () => import('./DepthBench.tsx'),
+    'Planting',
+    'How does it go in?',
+    'A seedling tried in a bag, by every way there is; nothing is stored.',
+    () => import('./PlantingBench.tsx'),
   ),
   topic(
     'measures',

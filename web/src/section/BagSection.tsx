@@ -3,6 +3,7 @@ import { FINGER_GRADES, fingerGradeOf } from '@rundel/core/water';
 import { useMediaQuery } from '@mui/material';
 import { useMemo } from 'react';
 import type { Shown } from '../store/index.ts';
+import { Handle, type SectionHandle } from './Handle.tsx';
 import { heightNeeded, layout, type Drawing } from './layout.ts';
 import type { Scene } from './scene.ts';
 import { SectionBody } from './SectionBody.tsx';
@@ -37,12 +38,15 @@ export function BagSection({
   width: wide = 420,
   height: tall = 560,
   title,
+  handles = [],
 }: {
   readonly scene: Scene;
   readonly shown: Pick<Shown, 'show' | 'range' | 'system'>;
   readonly width?: number;
   readonly height?: number;
   readonly title: string;
+  /** lines that can be moved; with any, the drawing is an editor and not a picture */
+  readonly handles?: readonly SectionHandle[];
 }) {
   // on a phone the paper is narrower, so that its words stay as large as the rest
   const width = useMediaQuery('(max-width: 599px)') ? Math.min(wide, 350) : wide;
@@ -71,7 +75,7 @@ export function BagSection({
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
-      role="img"
+      role={handles.length > 0 ? 'group' : 'img'}
       aria-label={title}
       style={{ width: '100%', height: '100%', display: 'block' }}
       fontFamily="inherit"
@@ -124,6 +128,24 @@ export function BagSection({
           </text>
         </g>
       )}
+      {handles.map((handle) => {
+        const line = py(handle.z);
+        const edge = handle.side === 'left' ? px(-scene.halfWidest) + 20 : px(scene.halfWidest) - 20;
+        return (
+          <g key={handle.id}>
+            <line
+              x1={px(-scene.halfWidest)}
+              x2={px(scene.halfWidest)}
+              y1={line}
+              y2={line}
+              stroke="var(--flower)"
+              strokeWidth="1.6"
+              strokeDasharray="7 4"
+            />
+            <Handle handle={handle} drawing={drawing} x={edge} />
+          </g>
+        );
+      })}
     </svg>
   );
 }

@@ -138,27 +138,30 @@ function geometryOf(plan: PlantingPlan, body: BagBody): ReturnType<typeof underg
   };
 }
 
-/** A scene with one of its plants put in by a plan that is being thought about, at the level that the plan asks for. */
+/** A lying stem's ball and tip share the length about the station: the tip stands at its outer end. */
+function tipOf(x: number, trench: ScenePlant['trench']): number {
+  return trench ? x + ((x > 0 ? 1 : -1) * trench.length) / 2 : x;
+}
+
+/** A scene with its plants put in by a plan that is being thought about, at the level that the plan asks for. */
 export function withPlan(scene: Scene, plan: PlantingPlan, body: BagBody): Scene {
-  const [first, ...others] = scene.plants;
-  if (!first) return scene;
   const mixTop = plan.collar ? scene.mixTop : plan.levelMillimetres;
   const { surface = mixTop, ...under } = geometryOf(plan, body);
-  const { trench: _, collar: __, ...bare } = first;
   const heightMillimetres = plan.stem.aboveMillimetres;
-  const plant: ScenePlant = {
+  const plants = scene.plants.map(({ trench: _, collar: __, ...bare }): ScenePlant => ({
     ...bare,
     ...under,
+    x: tipOf(bare.x, under.trench),
     surface,
     heightMillimetres,
     buriedMillimetres: plan.stem.buriedMillimetres,
     isHeightMeasured: true,
-  };
+  }));
   return {
     ...scene,
     mixTop,
-    mulchTop: Math.max(mixTop, plan.topUps.length > 0 ? mixTop : scene.mulchTop),
-    plants: [plant, ...others],
+    mulchTop: plan.topUps.length > 0 ? mixTop : Math.max(mixTop, scene.mulchTop),
+    plants,
     top: Math.max(scene.top, surface + heightMillimetres),
   };
 }
@@ -194,7 +197,7 @@ export function sceneOf(
     const risen = mixTop - (occupant.planted.levelMillimetres ?? mixTop);
     const height = heightNow(growthOf(occupant, body, live, settings), days, risen);
     return {
-      x: placeOf(occupant.position),
+      x: tipOf(placeOf(occupant.position), under.trench),
       crop: occupant.crop.id,
       fruit: occupant.crop.fruit,
       heightMillimetres: height.likely,

@@ -24,13 +24,13 @@ import {
   templateFormOf,
   type BagFormValues,
 } from './bag-form.ts';
-import { PlantingFields } from './PlantingFields.tsx';
+import { PlantingFields } from '../parts/PlantingFields.tsx';
 import {
   emptyPlantingForm,
   plantingChanges,
   plantingFormSchema,
   type PlantingFormValues,
-} from './planting-form.ts';
+} from '../parts/planting-form.ts';
 
 type Values = BagFormValues & PlantingFormValues;
 

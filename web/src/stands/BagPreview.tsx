@@ -8,7 +8,7 @@ import { ClassRemark, SizeRemark } from '../parts/SizeRemarks.tsx';
 import { BagSection, imaginedOccupant, sceneOf } from '../section/index.ts';
 import { useGarden, useShown } from '../store/index.ts';
 import type { BagFormResult } from './bag-form.ts';
-import type { PlantingFormResult } from './planting-form.ts';
+import type { PlantingFormResult } from '../parts/planting-form.ts';
 
 /** Heavier than this filled and wet, a bag gets the word on lifting, kg. */
 const HEAVY_KILOGRAMS = 20;

@@ -8,13 +8,13 @@ import type * as z from '@rundel/core/schema';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
 import { PlantingAdvice } from '../parts/PlantingAdvice.tsx';
 import { useGarden, type Bag } from '../store/index.ts';
-import { PlantingFields } from './PlantingFields.tsx';
+import { PlantingFields } from '../parts/PlantingFields.tsx';
 import {
   emptyPlantingForm,
   plantingChanges,
   plantingFormSchema,
   type PlantingFormValues,
-} from './planting-form.ts';
+} from '../parts/planting-form.ts';
 
 /** Plants the free stations of a bag. */
 export function PlantDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {

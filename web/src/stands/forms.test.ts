@@ -12,7 +12,12 @@ import {
   NEW_STAND,
 } from './bag-form.ts';
 import { momentProblem } from './moment-problem.ts';
-import { emptyPlantingForm, plantedOnProblem, plantingChanges, plantingFormSchema } from './planting-form.ts';
+import {
+  emptyPlantingForm,
+  plantedOnProblem,
+  plantingChanges,
+  plantingFormSchema,
+} from '../parts/planting-form.ts';
 
 const NOW = '2026-06-10T09:30:00.000+01:00';
 const demo = gannetSlip(3);

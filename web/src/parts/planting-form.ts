@@ -5,7 +5,7 @@ import type { Variety } from '@rundel/core/garden';
 import { seedlingSchema, type Seedling } from '@rundel/core/planting';
 import type { UnitSystem } from '@rundel/core/units';
 import * as z from '@rundel/core/schema';
-import { readAmount } from '../parts/amount-text.ts';
+import { readAmount } from './amount-text.ts';
 import { newId, type RecordChange } from '../store/index.ts';
 
 /** What the planting part of a form holds: text as typed. */

@@ -2,16 +2,25 @@ import { Box, MenuItem, TextField } from '@mui/material';
 import { cropOf } from '@rundel/core/crops';
 import { dayOf } from '@rundel/core/climate';
 import { Controller, useFormContext, useWatch } from 'react-hook-form';
-import { AmountField } from '../parts/AmountField.tsx';
-import { CROP_CHOICES, SCHOOL_CHOICES, schoolWords } from '../parts/choices.tsx';
-import { DayField } from '../parts/DayField.tsx';
+import { AmountField } from './AmountField.tsx';
+import { CROP_CHOICES, SCHOOL_CHOICES, schoolWords } from './choices.tsx';
+import { DayField } from './DayField.tsx';
 import { useGarden, useShown } from '../store/index.ts';
 import type { PlantingFormValues } from './planting-form.ts';
 
 const two = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 } as const;
 
 /** The fields of a planting: crop, habit, day, and the seedling as measured. Inside a form of PlantingFormValues. */
-export function PlantingFields({ isDayOptional }: { readonly isDayOptional: boolean }) {
+export function PlantingFields({
+  isDayOptional = false,
+  hasDay = true,
+  hasNames = true,
+}: {
+  readonly isDayOptional?: boolean;
+  /** whether the day of planting is asked for */
+  readonly hasDay?: boolean;
+  readonly hasNames?: boolean;
+}) {
   const { garden, clock } = useGarden();
   const shown = useShown();
   const { register, control, setValue, formState } = useFormContext<PlantingFormValues>();
@@ -53,41 +62,47 @@ export function PlantingFields({ isDayOptional }: { readonly isDayOptional: bool
             </TextField>
           )}
         />
-        <TextField
-          label="Variety"
-          {...register('varietyName')}
-          helperText={`Empty: just "${crop.name}".`}
-          slotProps={{ htmlInput: { list: 'known-varieties', maxLength: 60 } }}
-        />
-        <datalist id="known-varieties">
-          {known
-            .filter((v) => v.name !== varietyName)
-            .map((variety) => (
-              <option key={variety.id} value={variety.name} />
-            ))}
-        </datalist>
-        <TextField
-          label="A name of its own"
-          {...register('plantName')}
-          helperText="If you like."
-          slotProps={{ htmlInput: { maxLength: 60 } }}
-        />
+        {hasNames && (
+          <>
+            <TextField
+              label="Variety"
+              {...register('varietyName')}
+              helperText={`Empty: just "${crop.name}".`}
+              slotProps={{ htmlInput: { list: 'known-varieties', maxLength: 60 } }}
+            />
+            <datalist id="known-varieties">
+              {known
+                .filter((v) => v.name !== varietyName)
+                .map((variety) => (
+                  <option key={variety.id} value={variety.name} />
+                ))}
+            </datalist>
+            <TextField
+              label="A name of its own"
+              {...register('plantName')}
+              helperText="If you like."
+              slotProps={{ htmlInput: { maxLength: 60 } }}
+            />
+          </>
+        )}
       </Box>
       <Box sx={two}>
-        <Controller
-          name="plantedOn"
-          control={control}
-          render={({ field }) => (
-            <DayField
-              label="Planted on"
-              value={field.value}
-              onChange={field.onChange}
-              latest={dayOf(clock.now())}
-              problem={errors.plantedOn?.message}
-              help={isDayOptional ? 'Empty: not yet; the advice shows all the same.' : ''}
-            />
-          )}
-        />
+        {hasDay && (
+          <Controller
+            name="plantedOn"
+            control={control}
+            render={({ field }) => (
+              <DayField
+                label="Planted on"
+                value={field.value}
+                onChange={field.onChange}
+                latest={dayOf(clock.now())}
+                problem={errors.plantedOn?.message}
+                help={isDayOptional ? 'Empty: not yet; the advice shows all the same.' : ''}
+              />
+            )}
+          />
+        )}
         <AmountField
           purpose="height"
           label="Height of the plant"
