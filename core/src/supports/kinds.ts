@@ -91,7 +91,7 @@ export const SUPPORTS: readonly SupportKind[] = [
     work: 2,
     kilograms: 0.6,
   }),
-  kind('cage', 'A small cage', 'cage', 'Over the plant at planting; branches rest on its rings.', {
+  kind('cage', 'A cage', 'cage', 'Over the plant at planting; branches rest on its rings.', {
     stands: 'in-mix',
     holdsMillimetres: { low: 450, high: 1000 },
     suits: 'bush',

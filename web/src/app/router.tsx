@@ -8,6 +8,7 @@ const StandsPage = lazy(() => import('../stands/StandsPage.tsx'));
 const AddBagPage = lazy(() => import('../stands/AddBagPage.tsx'));
 const EditBagPage = lazy(() => import('../stands/EditBagPage.tsx'));
 const BagPage = lazy(() => import('../stands/BagPage.tsx'));
+const PlantingPage = lazy(() => import('../round/planting/PlantingPage.tsx'));
 const SeasonPage = lazy(() => import('../season/SeasonPage.tsx'));
 const BenchPage = lazy(() => import('../bench/BenchPage.tsx'));
 const TallyPage = lazy(() => import('../tally/TallyPage.tsx'));
@@ -23,6 +24,7 @@ export const router = createBrowserRouter([
     errorElement: <Broken />,
     children: [
       { index: true, element: <Navigate to="/round" replace /> },
+      { path: 'round/planting', element: <PlantingPage /> },
       { path: 'round/:containerId?', element: <RoundPage /> },
       { path: 'stands', element: <StandsPage /> },
       { path: 'stands/new', element: <AddBagPage /> },

@@ -78,6 +78,13 @@ const TOPICS: readonly Topic[] = [
     () => import('./PlantingBench.tsx'),
   ),
   topic(
+    'supports',
+    'Supports',
+    'What holds it up?',
+    'Ranked for the plant, the bag and the place; and the string and canes for all of them.',
+    () => import('./SupportBench.tsx'),
+  ),
+  topic(
     'measures',
     'My measures',
     'My measures',

@@ -1,6 +1,6 @@
 import { addDays, dayOf, isDay } from '@rundel/core/climate';
 import { cropOf, CROPS } from '@rundel/core/crops';
-import type { Draft } from '@rundel/core/diary';
+import type { Draft, EntryOf } from '@rundel/core/diary';
 import type { Variety } from '@rundel/core/garden';
 import { seedlingSchema, type Seedling } from '@rundel/core/planting';
 import type { UnitSystem } from '@rundel/core/units';
@@ -31,6 +31,8 @@ export interface PlantingFormResult {
   readonly plantedOn: string | undefined;
   readonly seedling: Seedling;
   readonly schoolId: string | undefined;
+  /** how it goes in, where that was worked out; upright otherwise */
+  readonly way?: Pick<EntryOf<'planted'>, 'wayId' | 'levelMillimetres' | 'buriedMillimetres'>;
 }
 
 export function emptyPlantingForm(today: string, schoolId: string): PlantingFormValues {
@@ -183,6 +185,7 @@ export function plantingChanges(
       plantId: plant.id,
       seedling: result.seedling,
       ...(result.schoolId ? { schoolId: result.schoolId } : {}),
+      ...result.way,
     };
   });
   return { changes, drafts };

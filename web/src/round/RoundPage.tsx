@@ -14,6 +14,8 @@ import { StopList, type WalkStop } from './StopList.tsx';
 import { isOpen, statusOf } from './stops.ts';
 import { useWalk } from './walk.ts';
 
+const PlantingBanner = lazy(() => import('./planting/PlantingBanner.tsx'));
+const Handwork = lazy(() => import('./Handwork.tsx'));
 const WeatherCard = lazy(() => import('./WeatherCard.tsx'));
 
 /** Home: today's walk, one bag at a time. */
@@ -155,6 +157,7 @@ export default function RoundPage() {
     <>
       <StopList stops={stops} currentId={bag?.container.id} />
       <Suspense>
+        <Handwork />
         <WeatherCard />
       </Suspense>
       <LaterList
@@ -171,6 +174,9 @@ export default function RoundPage() {
       width={1400}
       actions={carryLitres > 0 && <Carry litres={carryLitres} />}
     >
+      <Suspense>
+        <PlantingBanner />
+      </Suspense>
       {unreadable.map(({ container, problem }) => (
         <Caution key={container.id}>
           Bag {container.label} cannot be worked out and is left out of the round: {problem} Its entries are

@@ -11,6 +11,7 @@ import { shortDay } from '../parts/words.ts';
 import { BagSection, sceneOf } from '../section/index.ts';
 import { useBags, useGarden, useShown, type Bag } from '../store/index.ts';
 import { Diary } from './Diary.tsx';
+import { GrowthPanel } from './GrowthPanel.tsx';
 import { MakePanel } from './MakePanel.tsx';
 import { NoSuchBag } from './NoSuchBag.tsx';
 import { PlantDialog } from './PlantDialog.tsx';
@@ -125,6 +126,7 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
         <Box>
           {!isEmpty && <WaterPanel bag={bag} />}
           <PlantingPanel bag={bag} onPlant={() => setDialog('plant')} />
+          {!isEmpty && <GrowthPanel bag={bag} />}
           <MakePanel bag={bag} />
           <Panel title="Diary">
             <Diary containerId={bag.container.id} />
@@ -267,7 +269,10 @@ function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void })
             {bag.occupants.length === 0 ? 'Nothing is planted in it.' : `Room for ${free} more.`}
           </Typography>
           <Button variant={bag.occupants.length === 0 ? 'contained' : 'outlined'} onClick={onPlant}>
-            Plant it
+            Put down what was planted
+          </Button>{' '}
+          <Button component={Link} to={`/round/planting?bag=${bag.container.id}`}>
+            Plant it step by step
           </Button>
         </Box>
       )}

@@ -44,6 +44,9 @@ export default function StandsPage() {
           <Button variant="outlined" onClick={() => setEditing('new')}>
             Add a place
           </Button>
+          <Button component={Link} to="/round/planting" variant="outlined">
+            Plant bags
+          </Button>
           <Button component={Link} to="/stands/new" variant="contained" startIcon={<IconPlus aria-hidden />}>
             Add a bag
           </Button>

@@ -76,8 +76,8 @@ export class GardenStore {
     await this.guarded(() =>
       this.db.transaction('rw', [...RECORD_TABLES, 'entries', 'settings', 'device'], async () => {
         for (const table of [...RECORD_TABLES, 'entries']) await this.db.table(table).clear();
-        // a walk names bags of the garden that was; what else this device noted stays
-        await this.db.device.delete('walk');
+        // a walk and a planting name bags of the garden that was; what else this device noted stays
+        await this.db.device.bulkDelete(['walk', 'planting']);
         for (const table of RECORD_TABLES) await this.db.table(table).bulkAdd([...garden[table]]);
         await this.db.entries.bulkAdd([...garden.entries]);
         await this.db.settings.put({ ...garden.settings, id: 'settings' });

@@ -1,0 +1,105 @@
+import { Box, Button, Typography } from '@mui/material';
+import { growthOf, heightNow, levelOf, tasksOf, type Occupant } from '@rundel/core/bag-state';
+import { dayOf, daysBetween } from '@rundel/core/climate';
+import { growthPerDay } from '@rundel/core/growth';
+import { outgrows, supportOf } from '@rundel/core/supports';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { Panel } from '../parts/Page.tsx';
+import { reachingWords } from '../parts/planting-words.ts';
+import { TaskRow } from '../parts/TaskRow.tsx';
+import { Worked, WorkedLines } from '../parts/Worked.tsx';
+import { shortDay } from '../parts/words.ts';
+import { useGarden, useShown, type Bag } from '../store/index.ts';
+import { MeasureDialog } from './MeasureDialog.tsx';
+
+/** How tall it is, when it gets to the top of what holds it, and the handwork that follows from it. */
+export function GrowthPanel({ bag }: { readonly bag: Bag }) {
+  const { garden, live, clock } = useGarden();
+  const [isMeasuring, setMeasuring] = useState(false);
+  const today = dayOf(clock.now());
+  const tasks = useMemo(
+    () => tasksOf(bag.container, bag.body, bag.occupants, live, garden.settings, today),
+    [bag, garden.settings, live, today],
+  );
+  const support = supportOf(bag.container.support.kind);
+  return (
+    <Panel title="Growth and support">
+      {bag.occupants.map((occupant) => (
+        <OnePlant key={occupant.plant.id} bag={bag} occupant={occupant} />
+      ))}
+      <Typography sx={{ marginBlockEnd: 1 }}>
+        Support: {support.name.toLowerCase()}.{' '}
+        <Link to="/bench/supports" style={{ color: 'inherit' }}>
+          {support.id === 'none' ? 'Choose one' : 'Others, ranked'}
+        </Link>
+      </Typography>
+      {tasks.length > 0 && (
+        <Box
+          component="ul"
+          aria-label="Handwork"
+          sx={{ listStyle: 'none', margin: 0, marginBlockEnd: 1.5, padding: 0 }}
+        >
+          {tasks.map((task) => (
+            <TaskRow key={task.kind} task={task} bag={bag} />
+          ))}
+        </Box>
+      )}
+      <Button variant="outlined" onClick={() => setMeasuring(true)}>
+        Measure it
+      </Button>
+      {isMeasuring && <MeasureDialog bag={bag} onClose={() => setMeasuring(false)} />}
+    </Panel>
+  );
+}
+
+function OnePlant({ bag, occupant }: { readonly bag: Bag; readonly occupant: Occupant }) {
+  const { garden, live, clock } = useGarden();
+  const shown = useShown();
+  const today = dayOf(clock.now());
+  const age = daysBetween(occupant.plantedOn, today);
+  const growth = useMemo(
+    () => growthOf(occupant, bag.body, live, garden.settings),
+    [bag.body, garden.settings, live, occupant],
+  );
+  const level = levelOf(bag.body, bag.occupants, live);
+  const risen = level - (occupant.planted.levelMillimetres ?? level);
+  const height = heightNow(growth, age, risen);
+  const { kind, heightMillimetres } = bag.container.support;
+  const above =
+    heightMillimetres - bag.body.fill.mixMillimetres - (bag.body.real.under?.heightMillimetres ?? 0);
+  const top = kind !== 'none' && above > 0 ? outgrows(growth.belief, above) : undefined;
+  const name = occupant.plant.name ?? occupant.variety.name;
+  return (
+    <Box sx={{ marginBlockEnd: 1.5 }}>
+      <Typography>
+        <strong>
+          {name}: {height.isMeasured ? '' : 'about '}
+          {shown.show(height.likely, 'height')}
+        </strong>
+        {!height.isMeasured && `, ${shown.range(height.low, height.high, 'height')}`}, growing{' '}
+        {shown.show(growthPerDay(growth.belief, age) * 7, 'height')} a week.
+        {top &&
+          ` It gets to the top of its ${supportOf(kind).short} ${reachingWords(top, occupant.plantedOn)}.`}
+      </Typography>
+      <Worked label="From which heights">
+        <WorkedLines
+          lines={[
+            [
+              `Planted ${shortDay(occupant.plantedOn, today)}`,
+              `${shown.show(growth.startMillimetres, 'height')} above the mix`,
+            ],
+            ...growth.records.map(
+              (r) => [`Measured on day ${r.days}`, shown.show(r.millimetres, 'height')] as const,
+            ),
+          ]}
+        />
+        <Typography variant="body2" sx={{ marginBlockStart: 1 }}>
+          {growth.records.length === 0
+            ? 'Nothing was measured yet: this is what its habit usually does. One height in June narrows it a good deal.'
+            : 'A curve through what you measured, drawn towards what its habit usually does.'}
+        </Typography>
+      </Worked>
+    </Box>
+  );
+}
