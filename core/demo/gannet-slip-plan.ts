@@ -1,3 +1,4 @@
+import type { SupportKindId } from '../src/supports/index.ts';
 import type { Size } from '../src/bags/index.ts';
 
 /** Who grows what in what at Gannet Slip. A made-up yard, made-up names, made-up varieties. */
@@ -15,7 +16,7 @@ export interface PlannedBag {
   readonly graftMillimetres?: number;
   readonly schoolId?: string;
   readonly support: {
-    readonly kind: 'none' | 'stake' | 'string' | 'cage' | 'canes';
+    readonly kind: SupportKindId;
     readonly heightMillimetres: number;
   };
   readonly plantName?: string;
@@ -34,8 +35,8 @@ export const PRICES: Readonly<Record<string, number>> = {
 };
 
 export const STANDS = [
-  { key: 'terrace', name: 'Slipway terrace', cover: 'open' },
-  { key: 'lean-to', name: 'Lean-to', cover: 'glass' },
+  { key: 'terrace', name: 'Slipway terrace', cover: 'open', wireMillimetres: 2050 },
+  { key: 'lean-to', name: 'Lean-to', cover: 'glass', wireMillimetres: 2100 },
   // a deck over the boat store: what it bears is what its builder told them
   { key: 'deck', name: 'Roof deck', cover: 'open', areaSquareMetres: 2.4, limitKilogramsPerSquareMetre: 150 },
 ] as const;
@@ -124,7 +125,7 @@ export const BAGS: readonly PlannedBag[] = [
     plantedOn: '2026-05-28',
     stemMillimetres: 360,
     schoolId: 'bottom',
-    support: { kind: 'cage', heightMillimetres: 1900 },
+    support: { kind: 'two-cages', heightMillimetres: 1900 },
     plantName: 'Old Peg',
   },
   {

@@ -6,6 +6,7 @@ import { ID_PREFIXES, type Container, type IdOf, type Plant, type Settings } fro
 import { chanceFrom, type Chance } from './chance.ts';
 import { BAGS, PRICES, STANDS, VARIETIES, type PlannedBag } from './gannet-slip-plan.ts';
 import { shedOf } from './gannet-slip-shed.ts';
+import { growthOfSlip } from './gannet-slip-growth.ts';
 import { HiddenBag } from './hidden-bag.ts';
 import { hiddenWeather, type HiddenDay } from './hidden-weather.ts';
 
@@ -56,6 +57,7 @@ export function gannetSlip(seed: number): Garden {
     roundHours: [8, 18],
     drinkMeasureId: can.id,
     depthSchoolId: 'first-leaves',
+    frost: { last: '04-28', first: '10-24' },
     assumptions: {},
     changedAt: stamp,
   };
@@ -144,7 +146,9 @@ export function gannetSlip(seed: number): Garden {
     plans: [],
   };
   const { goods, packs, entries: shed } = shedOf({ ...known, goods: [], packs: [], entries }, stamps, id);
-  return { ...known, goods, packs, entries: [...entries, ...shed] };
+  const whole = { ...known, goods, packs, entries: [...entries, ...shed] };
+  const grown = growthOfSlip(whole, seed, stamps);
+  return { ...whole, plans: grown.plans, entries: [...whole.entries, ...grown.entries] };
 }
 
 function weatherEntries(weather: readonly HiddenDay[], id: (of: IdOf) => string): Entry[] {

@@ -1,0 +1,132 @@
+import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import { addDays, dayOf, type Day } from '../climate/index.ts';
+import { cropOf, habitOf, type Crop, type Habit } from '../crops/index.ts';
+import type { Entry } from '../diary/index.ts';
+import type { Plan } from '../garden/index.ts';
+import { datesFrom, type DaySpan, type PlantingDates, type TimingPlace } from '../timing/index.ts';
+import type { Occupant } from '../bag-state/index.ts';
+
+/** A stretch of a crop's year. */
+export type BandKind = 'sow' | 'harden' | 'grow' | 'flower' | 'pick' | 'clear';
+
+export interface Band extends DaySpan {
+  readonly kind: BandKind;
+  /** it happened, by the diary; otherwise it is expected */
+  readonly isPast: boolean;
+}
+
+/** One crop in one bag over the year: planted, or planned. */
+export interface CropYear {
+  readonly id: string;
+  readonly containerId: string;
+  readonly name: string;
+  readonly crop: Crop;
+  readonly habit: Habit;
+  readonly status: 'planted' | 'planned';
+  /** undefined for what is planted */
+  readonly plan: Plan | undefined;
+  readonly plantOn: Day;
+  readonly dates: PlantingDates;
+  readonly bands: readonly Band[];
+  readonly supportOn: Day | undefined;
+}
+
+interface YearContext {
+  readonly place: TimingPlace;
+  readonly supportDays: { readonly fromDays: number; readonly toDays: number };
+  readonly today: Day;
+  readonly assumed?: Assumed;
+}
+
+function bandsOf(
+  dates: PlantingDates,
+  today: Day,
+  pickedFrom: Day | undefined,
+  clearedOn: Day | undefined,
+): Band[] {
+  const end = clearedOn ?? dates.clear;
+  const pickFrom = pickedFrom ?? dates.picking.from;
+  const flowersFrom = dates.firstFlowers.from < pickFrom ? dates.firstFlowers.from : pickFrom;
+  const spans: readonly (readonly [BandKind, Day, Day])[] = [
+    ['sow', dates.sow.from, dates.sow.to],
+    ...(dates.harden ? [['harden', dates.harden.from, dates.harden.to] as const] : []),
+    ['grow', dates.plantOn, flowersFrom],
+    ['flower', flowersFrom, pickFrom],
+    ['pick', pickFrom, end],
+    ['clear', end, addDays(end, 2)],
+  ];
+  return spans
+    .filter(([, from, to]) => from <= to && (from <= end || from === end))
+    .map(([kind, from, to]) => ({ kind, from, to, isPast: to <= today }));
+}
+
+/** The year of a plant that stands or stood in a bag: what happened by the diary, what is to come by its kind. */
+export function yearOfOccupant(
+  occupant: Occupant,
+  live: readonly Entry[],
+  { place, supportDays, today, assumed = DEFAULT_ASSUMED }: YearContext,
+): CropYear {
+  const { crop, habit, planted } = occupant;
+  const dates = datesFrom(occupant.plantedOn, crop, habit, place, supportDays, assumed);
+  const here = live.filter(
+    (e) =>
+      'containerId' in e &&
+      e.containerId === planted.containerId &&
+      dayOf(e.at) >= occupant.plantedOn &&
+      (occupant.clearedOn === undefined || dayOf(e.at) <= occupant.clearedOn),
+  );
+  const picked = here.find((e) => e.kind === 'picking');
+  const supported = here.find((e) => e.kind === 'supported' && e.supportId !== 'triangle');
+  return {
+    id: planted.id,
+    containerId: planted.containerId,
+    name: occupant.plant.name ?? occupant.variety.name,
+    crop,
+    habit,
+    status: 'planted',
+    plan: undefined,
+    plantOn: occupant.plantedOn,
+    dates,
+    bands: bandsOf(dates, today, picked ? dayOf(picked.at) : undefined, occupant.clearedOn),
+    supportOn: supported ? dayOf(supported.at) : undefined,
+  };
+}
+
+/**
+ * The year of something that is planned, as if it were planted on its day (or on another that is being tried).
+ *
+ * @throws RundelError when the plan names a crop or habit that is not there
+ */
+export function yearOfPlan(
+  plan: Plan,
+  { place, supportDays, today, assumed = DEFAULT_ASSUMED }: YearContext,
+  plantOn: Day = plan.plantOn,
+): CropYear {
+  const crop = cropOf(plan.cropId);
+  const habit = habitOf(plan.cropId, plan.habitId);
+  const dates = datesFrom(plantOn, crop, habit, place, supportDays, assumed);
+  return {
+    id: plan.id,
+    containerId: plan.containerId,
+    name: plan.varietyName ?? crop.name,
+    crop,
+    habit,
+    status: 'planned',
+    plan,
+    plantOn,
+    dates,
+    bands: bandsOf(dates, today, undefined, undefined),
+    supportOn: undefined,
+  };
+}
+
+/** Plants that would stand in a bag's way: those still there on a day that something else is to go in. */
+export function inTheWay(year: CropYear, others: readonly CropYear[]): readonly CropYear[] {
+  return others.filter(
+    (other) =>
+      other.id !== year.id &&
+      other.containerId === year.containerId &&
+      other.plantOn < year.plantOn &&
+      (other.bands.find((b) => b.kind === 'clear')?.from ?? other.dates.clear) > year.plantOn,
+  );
+}

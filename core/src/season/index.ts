@@ -1,0 +1,1 @@
+export { inTheWay, yearOfOccupant, yearOfPlan, type Band, type BandKind, type CropYear } from './bands.ts';
