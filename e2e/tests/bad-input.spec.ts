@@ -106,7 +106,7 @@ test('a damaged file, a foreign one and one of a newer version are refused with 
 
 test('a CSV with wrong columns or wrong rows is explained, and only what reads is kept', async ({ page }) => {
   await openDemo(page);
-  await visit(page, '/season');
+  await visit(page, '/season/weather');
   await page.getByRole('button', { name: 'Read weather from a file' }).click();
   const give = (text: string) =>
     page
@@ -154,7 +154,7 @@ test('weather typed on the round is checked, kept and used', async ({ page }) =>
   await card.getByLabel('Warmest').fill('24');
   await card.getByRole('button', { name: 'Note it' }).click();
   await expect(page.getByRole('form', { name: 'Weather of today' })).toBeVisible();
-  await visit(page, '/season');
+  await visit(page, '/season/weather');
   const row = page.getByRole('row', { name: /^9 Jun/ });
   await expect(row).toContainText('10 °C');
   await expect(row).toContainText('typed');

@@ -46,7 +46,7 @@ test('a bag is changed, cleared and planted anew', async ({ page }) => {
   await page.getByRole('button', { name: 'More' }).click();
   await page.getByRole('menuitem', { name: 'Clear its plants out' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('1 · empty');
-  await page.getByRole('button', { name: 'Plant it' }).click();
+  await page.getByRole('button', { name: 'Put down what was planted' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Crop').click();
   await page.getByRole('option', { name: 'Pepper' }).click();

@@ -108,7 +108,7 @@ test.describe('bench', () => {
 test.describe('season', () => {
   test('a day is typed over, with rain, and goes back with undo', async ({ page }) => {
     await openDemo(page);
-    await visit(page, '/season');
+    await visit(page, '/season/weather');
     await page.getByRole('button', { name: 'Give the weather of 16 Jul' }).click();
     const dialog = page.getByRole('dialog');
     await dialog.getByLabel('Coldest').fill('16');
@@ -129,7 +129,7 @@ test.describe('season', () => {
     page,
   }) => {
     await openDemo(page);
-    await visit(page, '/season');
+    await visit(page, '/season/weather');
     await page.getByLabel('July day').fill('5');
     await page.getByRole('button', { name: 'Keep these' }).click();
     await expect(

@@ -119,7 +119,7 @@ export const ASSUMPTIONS = {
   ),
   nightShelter: assumed(2, 0, 4, '°C', 'A wall or a yard keeps a bag warmer than the open field.'),
   hardenDays: assumed(10, 7, 14, 'days', 'From the windowsill to nights outdoors.'),
-  coldCoverWeeks: assumed(7, 5, 9, 'weeks', 'Cold glass is planted this much before the last frost outside.'),
+  coldCoverWeeks: assumed(7, 5, 9, 'weeks', 'Cold glass is planted this much before outdoors.'),
   heatedWeeks: assumed(11, 8, 14, 'weeks', 'Heat gains this much; light sets the end of it.'),
   leastDaylight: assumed(10, 9, 12, 'hours', 'In shorter days a heated plant only stretches.'),
   coverAutumnWeeks: assumed(

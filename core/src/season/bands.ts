@@ -130,3 +130,17 @@ export function inTheWay(year: CropYear, others: readonly CropYear[]): readonly 
       (other.bands.find((b) => b.kind === 'clear')?.from ?? other.dates.clear) > year.plantOn,
   );
 }
+
+/** A plan is kept when the same crop went into its bag about then, days. */
+const ABOUT_THEN_DAYS = 30;
+
+/** Whether a plan was carried out: the same crop stands or stood in its bag from about its day. */
+export function isCarriedOut(plan: Plan, occupants: readonly Occupant[]): boolean {
+  return occupants.some(
+    (o) =>
+      o.planted.containerId === plan.containerId &&
+      o.crop.id === plan.cropId &&
+      o.plantedOn >= addDays(plan.plantOn, -ABOUT_THEN_DAYS) &&
+      o.plantedOn <= addDays(plan.plantOn, ABOUT_THEN_DAYS),
+  );
+}

@@ -1,1 +1,9 @@
-export { inTheWay, yearOfOccupant, yearOfPlan, type Band, type BandKind, type CropYear } from './bands.ts';
+export {
+  inTheWay,
+  isCarriedOut,
+  yearOfOccupant,
+  yearOfPlan,
+  type Band,
+  type BandKind,
+  type CropYear,
+} from './bands.ts';

@@ -4,7 +4,7 @@ import { occupantsOf, siteOf } from '../bag-state/index.ts';
 import { liveEntries } from '../diary/index.ts';
 import type { Plan } from '../garden/index.ts';
 import { frostYear, timingSchoolOf } from '../timing/index.ts';
-import { inTheWay, yearOfOccupant, yearOfPlan } from './index.ts';
+import { inTheWay, isCarriedOut, yearOfOccupant, yearOfPlan } from './index.ts';
 
 const garden = gannetSlip(3);
 const live = liveEntries(garden.entries);
@@ -83,6 +83,20 @@ describe('the year of what is planned', () => {
         .sort(),
     ).toEqual(standing.map((y) => y.id).sort());
     expect(inTheWay(yearOfPlan(plan, context, '2027-05-01'), standing)).toEqual([]);
+  });
+
+  it('is carried out by the same crop in the same bag about then', () => {
+    const [occupant] = occupants;
+    if (!occupant) throw new Error('the demo has plants');
+    const same = {
+      ...plan,
+      containerId: occupant.planted.containerId,
+      cropId: occupant.crop.id,
+      plantOn: occupant.plantedOn,
+    };
+    expect(isCarriedOut(same, occupants)).toBe(true);
+    expect(isCarriedOut({ ...same, plantOn: '2026-08-20' }, occupants)).toBe(false);
+    expect(isCarriedOut({ ...same, containerId: 'con_elsewhere' }, occupants)).toBe(false);
   });
 
   it('refuses a crop that nobody has heard of', () => {

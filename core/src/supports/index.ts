@@ -7,7 +7,13 @@ export {
   type SupportKindId,
   type SupportSchoolId,
 } from './kinds.ts';
-export { needsFirmMix, rankSupports, type RankedSupport, type SupportCase, type SupportReason } from './rank.ts';
+export {
+  needsFirmMix,
+  rankSupports,
+  type RankedSupport,
+  type SupportCase,
+  type SupportReason,
+} from './rank.ts';
 export {
   stringMillimetres,
   supportNeeds,

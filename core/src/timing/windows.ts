@@ -51,25 +51,36 @@ function firstDay(place: TimingPlace, from: Day, test: (day: Day) => boolean): D
   return undefined;
 }
 
+/** Outdoors: the last frost with the school's margin, then the first nights that are warm enough. */
+function earliestOpen(
+  crop: Crop,
+  place: TimingPlace,
+  assumed: Assumed,
+): { day: Day | undefined; limit: TimingLimit } {
+  const { frost, site, school } = place;
+  const byFrost = frost.last === undefined ? frost.start : addDays(frost.last, school.weeksAfterFrost * 7);
+  const needs = crop.nightCelsius.value - assumed.nightShelter;
+  const warm = firstDay(place, byFrost, (day) => normalOfDay(site.normals, day).minCelsius >= needs);
+  if (warm !== byFrost) return { day: warm, limit: 'nights' };
+  return { day: byFrost, limit: frost.last === undefined ? 'no-frost' : 'frost' };
+}
+
 function earliest(
   crop: Crop,
   place: TimingPlace,
   assumed: Assumed,
 ): { day: Day | undefined; limit: TimingLimit } {
-  const { cover, frost, site, school } = place;
-  const shifted = (weeks: number) => {
-    const day = frost.last === undefined ? frost.start : addDays(frost.last, Math.round(weeks * 7));
+  const { cover, frost, site } = place;
+  const open = earliestOpen(crop, place, assumed);
+  if (cover === 'open') return open;
+  // where nights outdoors never get warm enough, cover is counted back from the frost
+  const outdoors = open.day ?? addDays(frost.last ?? frost.start, 28);
+  const before = (weeks: number) => {
+    const day = addDays(outdoors, -Math.round(weeks * 7));
     return day < frost.start ? frost.start : day;
   };
-  if (cover === 'open') {
-    const byFrost = shifted(school.weeksAfterFrost);
-    const needs = crop.nightCelsius.value - assumed.nightShelter;
-    const warm = firstDay(place, byFrost, (day) => normalOfDay(site.normals, day).minCelsius >= needs);
-    if (warm !== byFrost) return { day: warm, limit: 'nights' };
-    return { day: byFrost, limit: frost.last === undefined ? 'no-frost' : 'frost' };
-  }
-  if (cover === 'glass') return { day: shifted(-assumed.coldCoverWeeks), limit: 'cold-cover' };
-  const byHeat = shifted(-assumed.heatedWeeks);
+  if (cover === 'glass') return { day: before(assumed.coldCoverWeeks), limit: 'cold-cover' };
+  const byHeat = before(assumed.heatedWeeks);
   const light = firstDay(
     place,
     byHeat,

@@ -30,7 +30,7 @@ export const router = createBrowserRouter([
       { path: 'stands/new', element: <AddBagPage /> },
       { path: 'stands/:containerId', element: <BagPage /> },
       { path: 'stands/:containerId/edit', element: <EditBagPage /> },
-      { path: 'season', element: <SeasonPage /> },
+      { path: 'season/:topicId?', element: <SeasonPage /> },
       { path: 'bench/:topicId?', element: <BenchPage /> },
       { path: 'tally', element: <TallyPage /> },
       { path: 'settings', element: <SettingsPage /> },

@@ -26,7 +26,7 @@ function textsOf(normals: readonly MonthNormal[], shown: Shown): Texts {
 }
 
 /** Month normals of the site: worked out from the latitude, or the grower's own typed over them. */
-export function ClimatePanel() {
+export default function ClimatePanel() {
   const { garden, saveSettings } = useGarden();
   const shown = useShown();
   const { settings } = garden;

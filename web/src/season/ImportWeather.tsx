@@ -27,7 +27,7 @@ import { useGarden, useShown } from '../store/index.ts';
 import { firstMapping, isWhole, mappingSchema, readCsv, sortDays, type CsvTable } from './weather-csv.ts';
 
 /** Reads daily weather from a CSV: columns mapped once and remembered, a preview, and only then stored. */
-export function ImportWeather({ onClose }: { onClose(): void }) {
+export default function ImportWeather({ onClose }: { onClose(): void }) {
   const { store, live, record, clock } = useGarden();
   const shown = useShown();
   const [table, setTable] = useState<CsvTable>();

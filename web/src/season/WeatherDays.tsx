@@ -10,8 +10,8 @@ import { DayDialog } from './DayDialog.tsx';
 const DAYS = 21;
 const DESK_ONLY = { display: { xs: 'none', sm: 'table-cell' } };
 
-/** The last days' weather as the water estimate takes it, with what was filled in marked in words. */
-export function WeatherDays({ today }: { readonly today: string }) {
+/** Tomorrow's forecast, if it is given, and the last days' weather as the water estimate takes it, with what was filled in marked in words. */
+export default function WeatherDays({ today }: { readonly today: string }) {
   const { garden, live, remove } = useGarden();
   const shown = useShown();
   const [editing, setEditing] = useState<string>();
@@ -19,7 +19,12 @@ export function WeatherDays({ today }: { readonly today: string }) {
   const days = useMemo(
     () =>
       [
-        ...completeWeather(knownWeather(live), siteOf(garden.settings), addDays(today, -(DAYS - 1)), today),
+        ...completeWeather(
+          knownWeather(live),
+          siteOf(garden.settings),
+          addDays(today, -(DAYS - 1)),
+          addDays(today, 1),
+        ),
       ].reverse(),
     [garden.settings, live, today],
   );
@@ -54,7 +59,10 @@ export function WeatherDays({ today }: { readonly today: string }) {
                   day.filled.temperature ? { '& td': { color: 'text.secondary', fontStyle: 'italic' } } : {}
                 }
               >
-                <TableCell>{shortDay(day.day)}</TableCell>
+                <TableCell>
+                  {shortDay(day.day)}
+                  {day.day > today ? ', forecast' : ''}
+                </TableCell>
                 <TableCell align="right">{shown.show(day.minCelsius, 'temperature')}</TableCell>
                 <TableCell align="right">{shown.show(day.maxCelsius, 'temperature')}</TableCell>
                 <TableCell align="right">

@@ -1,3 +1,4 @@
+import { wayOf } from '@rundel/core/planting';
 import { supportOf } from '@rundel/core/supports';
 import { TENDED_WORDS } from '../parts/tended-words.ts';
 import type { Entry } from '@rundel/core/diary';
@@ -20,7 +21,7 @@ export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = 
     case 'drink':
       return `Drink: ${shown.show(entry.litres, 'drink')}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
     case 'planted':
-      return `Planted, ${shown.show(entry.seedling.stemMillimetres, 'height')} tall`;
+      return `Planted, ${shown.show(entry.seedling.stemMillimetres, 'height')} tall${entry.wayId && entry.wayId !== 'upright' ? `, ${wayOf(entry.wayId).name.toLowerCase()}` : ''}`;
     case 'height':
       return `Measured: ${shown.show(entry.heightMillimetres, 'height')} above the mix`;
     case 'warmth':

@@ -145,7 +145,7 @@ export function sessionState(
     }
     const steps = stepsFor(
       {
-        isCompressed: bag.body.kind.isClosed,
+        isCompressed: bag.body.kind.isClosed || bag.body.real.ring !== undefined,
         wayId: item.wayId,
         leavesToStrip: plan.stem.stripLeaves,
         stripSchool,

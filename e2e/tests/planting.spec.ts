@@ -1,0 +1,230 @@
+import { expect, test, type Page } from '@playwright/test';
+import { openDemo, startOwnGarden, visit } from './garden.ts';
+
+/** Adds empty bags of a kind, by the address that other screens send to. */
+async function addBags(page: Page, query: string, first: string): Promise<void> {
+  await visit(page, `/stands/new?${query}`);
+  await page.getByLabel('Its number or name').fill(first);
+  await page.getByRole('button', { name: /^Add (the bag|\d+ bags)$/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Add a bag');
+}
+
+test.describe('a planting on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test('six bags of four kinds, step by step, left in the middle and taken up again', async ({ page }) => {
+    await startOwnGarden(page);
+    await addBags(page, 'kind=round-fabric&litres=57&count=2', '1');
+    await addBags(page, 'kind=pillow&litres=50', '3');
+    await addBags(page, 'kind=bucket&litres=20', '4');
+    await addBags(page, 'kind=ring-pillow&litres=60&count=2', '5');
+    await visit(page, '/round/planting');
+    await page.getByRole('button', { name: 'Add it to the planting' }).click();
+    await page.getByLabel('Height of the plant').fill('30 cm');
+    await page.getByRole('button', { name: 'Add it to the planting' }).click();
+    await expect(page.getByText('Choose at least one bag with room in it.')).toBeVisible();
+    await page.getByLabel('Variety').fill('Lantern Drop');
+    await page.getByRole('button', { name: 'All' }).click();
+    await page.getByRole('button', { name: 'Add these 6 bags' }).click();
+    await expect(page.getByText('3 Lantern Drop, 30 cm tall: laid in a trench')).toBeVisible();
+    await expect(page.getByText('5 Lantern Drop, 30 cm tall: in a ring, filled a third first')).toBeVisible();
+    await page.getByRole('button', { name: 'Begin planting' }).click();
+
+    // pillow bags come pressed flat: only they are loosened
+    await page.getByRole('button', { name: 'Done at all 3' }).click();
+    await page.getByRole('button', { name: 'Done at all 6' }).click();
+    // one bag alone, then the other five; and back again
+    await page.getByRole('checkbox', { name: 'Soak: bag 1' }).click();
+    await expect(page.getByRole('checkbox', { name: 'Soak: bag 1' })).toBeChecked();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('checkbox', { name: 'Soak: bag 1' })).not.toBeChecked();
+    await page.getByRole('button', { name: 'Done at all 6' }).click();
+    await page.getByRole('button', { name: /^Done at all/ }).click();
+
+    // an interruption: the page is gone, and what was done is not
+    await page.goto('/round');
+    await expect(page.getByText('Planting is under way:', { exact: false })).toBeVisible();
+    await page.getByRole('link', { name: 'Go on planting' }).click();
+    await expect(page.getByRole('checkbox', { name: 'Plant: bag 1' })).not.toBeChecked();
+    await page.getByRole('button', { name: 'See it in section' }).nth(2).click();
+    await expect(page.getByRole('img', { name: 'Bag 3 in section' })).toBeVisible();
+    await page.getByRole('button', { name: 'Done at all 6' }).click();
+    for (const step of ['Firm', 'Label', 'First drink', 'Shade']) {
+      await expect(page.getByRole('checkbox', { name: `${step}: bag 1` })).toBeVisible();
+      await page.getByRole('button', { name: 'Done at all 6' }).click();
+    }
+    await expect(page.getByText('All planted')).toBeVisible();
+    await page.getByRole('button', { name: 'To the round' }).click();
+    await expect(page.getByText('Planting is under way:', { exact: false })).toHaveCount(0);
+
+    await visit(page, '/stands');
+    await page.getByRole('link', { name: /^3 Lantern Drop/ }).click();
+    for (const done of [
+      'Mix loosened',
+      'Root ball soaked',
+      'Leaves stripped',
+      'Planted, 30 cm tall',
+      'Shaded',
+    ])
+      await expect(page.getByText(done).first()).toBeVisible();
+    // all six are of one variety, whose record was made once
+    await visit(page, '/stands');
+    await expect(page.getByRole('link', { name: /Lantern Drop/ })).toHaveCount(6);
+  });
+});
+
+test.describe('ways to plant', () => {
+  test('what does not fit says which number stands in the way, and what would change it', async ({
+    page,
+  }) => {
+    await openDemo(page);
+    await visit(page, '/bench/depth');
+    await page.getByLabel('Bag', { exact: true }).click();
+    await page.getByRole('option', { name: /^1 · / }).click();
+    await page.getByLabel('Height of the plant').fill('40 cm');
+    await expect(page.getByTestId('planting-advice')).toContainText('Dig a trench');
+    await expect(page.getByText(/It takes .* of mix; the bag has 14.cm\./)).toBeVisible();
+    await page.getByLabel('How deep').click();
+    await page.getByRole('option', { name: 'Neck kept high and dry' }).click();
+    await expect(page.getByTestId('planting-advice')).toContainText('the neck stays dry');
+    await page.getByLabel('Height of the root ball').fill('20 cm');
+    await expect(page.getByText('The root ball is taller than the mix', { exact: false })).toBeVisible();
+  });
+
+  test('the lines in the section are moved by keys and by dragging, and the numbers follow', async ({
+    page,
+  }) => {
+    await openDemo(page);
+    await visit(page, '/bench/depth');
+    await page.getByLabel('Bag', { exact: true }).click();
+    await page.getByRole('option', { name: '6 · Lantern Drop' }).click();
+    await page.getByLabel('Height of the plant').fill('20 cm');
+    const advice = page.getByTestId('planting-advice');
+    await expect(advice).toContainText('bury 10 cm of the stem');
+    const line = page.getByRole('slider', { name: /Planting line/ });
+    await line.focus();
+    await page.keyboard.press('Shift+ArrowDown');
+    await expect(advice).toContainText('bury 12 cm of the stem');
+    await page.getByRole('button', { name: 'Back to what was worked out' }).click();
+    await expect(advice).toContainText('bury 10 cm of the stem');
+    await line.scrollIntoViewIfNeeded();
+    const box = await line.boundingBox();
+    if (!box) throw new Error('the grip has no place');
+    const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    await page.mouse.move(at.x, at.y);
+    await page.mouse.down();
+    await page.mouse.move(at.x, at.y + 40, { steps: 4 });
+    await page.mouse.up();
+    await expect(advice).not.toContainText('bury 10 cm of the stem');
+    await expect(line).toHaveAttribute('aria-valuetext', /of the stem under/);
+  });
+});
+
+test('a support is chosen by its reasons, and what it takes is taken from the shed', async ({ page }) => {
+  await openDemo(page);
+  await visit(page, '/bench/supports');
+  await page.getByRole('button', { name: 'None', exact: true }).click();
+  await page.getByLabel('Bag 6', { exact: true }).check();
+  await expect(page.getByText(/Fits best: String to a wire/)).toBeVisible();
+  await expect(page.getByText(/a frame under the bag \(it is for bags that lie flat\)/)).toBeVisible();
+  await page.getByRole('button', { name: /^Fits best/ }).click();
+  await page.getByRole('button', { name: 'Use it for bag 6' }).click();
+  const needs = page.getByRole('region', { name: 'What the supports take' });
+  await expect(needs.getByRole('row', { name: /Soft string/ })).toContainText('3 m');
+  await expect(page.getByText('At the peak of the crop', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'They are up' }).click();
+  await visit(page, '/stands');
+  await page.getByRole('link', { name: /^6 / }).click();
+  await expect(page.getByText('Support: string to a wire, 2.05 m above the ground')).toBeVisible();
+});
+
+test('a height that was measured takes the place of a guess, and handwork is ticked off on the round', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await visit(page, '/stands');
+  await page.getByRole('link', { name: /^8 / }).click();
+  const growth = page.getByRole('region', { name: 'Growth and support' });
+  await expect(growth).toContainText('about');
+  await growth.getByRole('button', { name: 'Measure it' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Put it down' }).click();
+  await expect(page.getByText('Give a height or a temperature.')).toBeVisible();
+  await dialog.getByLabel('Height above the mix').fill('71 cm');
+  await dialog.getByLabel('How warm the mix is').fill('24');
+  await dialog.getByRole('button', { name: 'Put it down' }).click();
+  await expect(growth).toContainText('Longfinger: 71 cm');
+  await expect(page.getByText('Mix measured: 24 °C')).toBeVisible();
+
+  await visit(page, '/round');
+  const wind = page.getByRole('button', { name: 'Wind it round its string at bag 3: done' });
+  await wind.click();
+  await expect(wind).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(wind).toBeVisible();
+});
+
+test.describe('the year', () => {
+  test('a crop is planned, moved by keys and by dragging, and says what follows', async ({ page }) => {
+    await openDemo(page);
+    await visit(page, '/season');
+    await page.getByRole('button', { name: 'Next year' }).click();
+    await page.getByRole('button', { name: 'Plan a crop' }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('Variety').fill('Lantern Drop');
+    await dialog.getByRole('button', { name: 'Plan it' }).click();
+    const bar = page.getByRole('slider', { name: 'Planting day of Lantern Drop' });
+    await bar.focus();
+    const said = page.getByTestId('consequence');
+    await expect(said).toContainText('The day suits it.');
+    for (let i = 0; i < 6; i++) await page.keyboard.press('Shift+ArrowLeft');
+    await expect(said).toContainText('Earlier than your school would');
+    await expect(said).toContainText('Chance of frost after it:');
+    await expect(page.getByText('Planting of Lantern Drop moved', { exact: false })).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(said).toContainText('The day suits it.');
+
+    const box = await bar.boundingBox();
+    if (!box) throw new Error('the bar has no place');
+    await page.mouse.move(box.x + box.width / 2, box.y + 10);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2 + 200, box.y + 10, { steps: 5 });
+    await page.mouse.up();
+    await expect(said).toContainText('Late:');
+    await page.getByRole('button', { name: 'Table', exact: true }).click();
+    await expect(page.getByRole('row', { name: /Lantern Drop \(planned\)/ })).toBeVisible();
+  });
+
+  test('frost dates that leave no season are refused with the reason, and nothing is changed', async ({
+    page,
+  }) => {
+    await openDemo(page);
+    await visit(page, '/season');
+    await expect(page.getByText('by the dates you gave', { exact: false })).toBeVisible();
+    await page.getByRole('button', { name: 'My own dates' }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('Usual last frost').fill('soon');
+    await dialog.getByRole('button', { name: 'Keep them' }).click();
+    await expect(page.getByText('I cannot read this as a day', { exact: false })).toBeVisible();
+    await dialog.getByLabel('Usual last frost').fill('20 Aug');
+    await dialog.getByLabel('Usual first frost').fill('1 Sep');
+    await dialog.getByRole('button', { name: 'Keep them' }).click();
+    await expect(page.getByText('Only 12 days lie between the two', { exact: false })).toBeVisible();
+    await dialog.getByLabel('Usual last frost').fill('10 May');
+    await dialog.getByLabel('Usual first frost').fill('1 Oct');
+    await dialog.getByRole('button', { name: 'Keep them' }).click();
+    await expect(page.getByText('10 May', { exact: true })).toBeVisible();
+  });
+
+  test('a cold night that was entered says what it asks, outdoors and under glass', async ({ page }) => {
+    await openDemo(page);
+    await visit(page, '/season/weather');
+    await page.getByRole('button', { name: 'Give the weather of 17 Jul' }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('Coldest').fill('1');
+    await dialog.getByLabel('Warmest').fill('14');
+    await page.getByRole('button', { name: 'Note it' }).click();
+    await visit(page, '/round');
+    await expect(page.getByText('Fleece tonight: 1 °C is expected', { exact: false }).first()).toBeVisible();
+  });
+});

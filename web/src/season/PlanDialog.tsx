@@ -1,0 +1,115 @@
+import { MenuItem, TextField, Typography } from '@mui/material';
+import { isDay } from '@rundel/core/climate';
+import { cropOf, habitOf } from '@rundel/core/crops';
+import { plantingWindow, secondCrop } from '@rundel/core/timing';
+import { useState } from 'react';
+import { titleOf } from '../parts/bag-words.ts';
+import { CROP_CHOICES } from '../parts/choices.tsx';
+import { DayField } from '../parts/DayField.tsx';
+import { FormDialog } from '../parts/EntryDialogs.tsx';
+import { newId, useGarden, useShown } from '../store/index.ts';
+import type { Years } from './use-years.ts';
+import { windowWords } from './year-words.ts';
+
+/** What is to go into a bag and when; the day is proposed from the window, and after what stands in the bag. */
+export function PlanDialog({ years, onClose }: { readonly years: Years; onClose(): void }) {
+  const { clock, saveRecords } = useGarden();
+  const shown = useShown();
+  const [bagId, setBag] = useState(years.rows[0]?.bag.container.id ?? '');
+  const [cropId, setCrop] = useState('tomato');
+  const [habitId, setHabit] = useState(cropOf('tomato').habits[0]?.id ?? '');
+  const [variety, setVariety] = useState('');
+  const [day, setDay] = useState('');
+  const row = years.rows.find((r) => r.bag.container.id === bagId);
+  const crop = cropOf(cropId);
+  const habit = habitOf(cropId, habitId);
+  const place = years.placeOf(row?.bag.stand?.cover ?? 'open');
+  const freeOn = row?.years
+    .map((y) => y.bands.find((b) => b.kind === 'clear')?.from ?? y.dates.clear)
+    .sort()
+    .at(-1);
+  const window = freeOn ? secondCrop(freeOn, crop, habit, place) : plantingWindow(crop, habit, place);
+  const proposed =
+    window.kind === 'open' ? window.plant.from : (freeOn ?? years.frost.last ?? years.frost.start);
+  const plantOn = day === '' ? proposed : day;
+  const problem = isDay(plantOn) ? undefined : 'This is not a whole date.';
+  const submit = async () => {
+    if (!row || problem) return;
+    const now = clock.now();
+    const plan = {
+      id: newId('plan'),
+      containerId: bagId,
+      cropId,
+      habitId,
+      ...(variety.trim() ? { varietyName: variety.trim() } : {}),
+      plantOn,
+      createdAt: now,
+      changedAt: now,
+    };
+    await saveRecords(
+      [{ table: 'plans', before: undefined, after: plan }],
+      [],
+      `${crop.name.toLowerCase()} planned for bag ${row.bag.container.label}`,
+    );
+    onClose();
+  };
+  if (!row) {
+    return (
+      <FormDialog title="Plan a crop" isOpen onClose={onClose} onSubmit={onClose} submitLabel="All right">
+        <Typography>Add a bag first.</Typography>
+      </FormDialog>
+    );
+  }
+  return (
+    <FormDialog
+      title="Plan a crop"
+      isOpen
+      onClose={onClose}
+      onSubmit={() => void submit()}
+      submitLabel="Plan it"
+    >
+      <TextField select label="Bag" value={bagId} onChange={(e) => setBag(e.target.value)}>
+        {years.rows.map(({ bag }) => (
+          <MenuItem key={bag.container.id} value={bag.container.id}>
+            {titleOf(bag)}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        select
+        label="Crop"
+        value={cropId}
+        onChange={(e) => {
+          setCrop(e.target.value);
+          setHabit(cropOf(e.target.value).habits[0]?.id ?? '');
+        }}
+      >
+        {CROP_CHOICES}
+      </TextField>
+      <TextField
+        select
+        label="Habit"
+        value={habitId}
+        onChange={(e) => setHabit(e.target.value)}
+        helperText={habit.words}
+      >
+        {crop.habits.map((each) => (
+          <MenuItem key={each.id} value={each.id}>
+            {each.name}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        label="Variety"
+        value={variety}
+        onChange={(e) => setVariety(e.target.value.slice(0, 60))}
+        helperText={`Empty: just "${crop.name}".`}
+      />
+      <DayField label="Plant on" value={day === '' ? proposed : day} onChange={setDay} problem={problem} />
+      <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        {freeOn ? `After what stands in it: ` : 'Window: '}
+        {windowWords(window, shown)}.
+      </Typography>
+    </FormDialog>
+  );
+}
