@@ -51,7 +51,32 @@ const SHOTS = [
       await page.getByLabel('Variety').fill('Lantern Drop');
     },
   },
-  { name: 'season', path: '/season', size: DESK },
+  {
+    name: 'season',
+    path: '/season',
+    size: DESK,
+    steps: (page) => page.getByRole('slider', { name: /^Planting day/ }).focus(),
+  },
+  {
+    name: 'planting-phone',
+    path: '/stands',
+    size: PHONE,
+    steps: async (page) => {
+      for (const label of ['1', '12']) {
+        await page.getByRole('link', { name: new RegExp(`^${label} `) }).click();
+        await page.getByRole('button', { name: 'More' }).click();
+        await page.getByRole('menuitem', { name: 'Clear its plants out' }).click();
+        await page.getByRole('link', { name: 'Stands', exact: true }).click();
+      }
+      await page.getByRole('link', { name: 'Plant bags' }).click();
+      await page.getByRole('button', { name: 'All' }).click();
+      await page.getByLabel('Variety').fill('Lantern Drop');
+      await page.getByLabel('Height of the plant').fill('30 cm');
+      await page.getByRole('button', { name: 'Add these 2 bags' }).click();
+      await page.getByRole('button', { name: 'Begin planting' }).click();
+      await page.getByRole('button', { name: /^\d? ?Plant/ }).click();
+    },
+  },
   { name: 'bench-size', path: '/bench/size', size: DESK },
   { name: 'bench-mix', path: '/bench/mix', size: DESK },
   {
@@ -75,7 +100,23 @@ const SHOTS = [
     size: DESK,
     steps: (page) => page.getByLabel('I hope each holds').fill('20 L'),
   },
-  { name: 'bench-costs', path: '/bench/costs', size: DESK },
+  {
+    name: 'bench-planting',
+    path: '/bench/depth',
+    size: DESK,
+    steps: async (page) => {
+      await page.getByLabel('Height of the plant').fill('40 cm');
+      await page.getByLabel('Bag', { exact: true }).click();
+      await page.getByRole('option', { name: /^1 · / }).click();
+      await page.evaluate(() => scrollTo(0, 0));
+    },
+  },
+  {
+    name: 'bench-supports',
+    path: '/bench/supports',
+    size: DESK,
+    steps: (page) => page.getByRole('button', { name: /^6 · / }).scrollIntoViewIfNeeded(),
+  },
   { name: 'tally', path: '/tally', size: DESK },
 ];
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../climate/index.ts';
-import type { Entry } from '../diary/index.ts';
+import type { Draft, Entry } from '../diary/index.ts';
 import type { Container } from '../garden/index.ts';
 import { firstDrinkLitres, ORDER_SCHOOLS, STEP_IDS, stepsFor, type SessionBag } from '../planting/index.ts';
 import { bodyOf } from './body.ts';
@@ -43,7 +43,7 @@ function gardenWith(
     ...planted,
   };
   const body = bodyOf(container, { settings, mixes: [] });
-  const with_ = (...more: readonly Omit<Entry, 'id' | 'recordedAt'>[]) => {
+  const with_ = (...more: readonly Draft[]) => {
     const rest = more.map((e, i) => ({ ...e, id: `ent_more0000${i}`, recordedAt: e.at }) as Entry);
     const live = [entry, ...rest];
     const occupants = occupantsOf(container, live, { plants: [plant], varieties: [variety] });
