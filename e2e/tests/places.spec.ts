@@ -13,10 +13,10 @@ test.describe('stands', () => {
     await expect(page.getByText('There is a place of this name already.')).toBeVisible();
     await page.getByLabel('Name').fill('Glasshouse');
     await page.getByLabel('Roof').click();
-    await page.getByRole('option', { name: 'Under glass or film' }).click();
+    await page.getByRole('option', { name: 'Under glass or film', exact: true }).click();
     await page.getByRole('button', { name: 'Add it' }).click();
     await expect(page.getByRole('heading', { name: 'Glasshouse' })).toBeVisible();
-    await expect(page.getByText('under cover')).toBeVisible();
+    await expect(page.getByText('under glass or film').last()).toBeVisible();
     await page.getByRole('button', { name: 'Change Glasshouse' }).click();
     await page.getByRole('button', { name: 'Put it in the bin' }).click();
     await expect(page.getByRole('heading', { name: 'Glasshouse' })).toBeHidden();

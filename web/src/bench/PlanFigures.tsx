@@ -19,6 +19,7 @@ import {
   STEP_CAUTIONS,
   stripSentence,
 } from '../parts/planting-words.ts';
+import { whenWords } from '../parts/words.ts';
 import { Worked, WorkedLines } from '../parts/Worked.tsx';
 import { useGarden, useShown, type Bag } from '../store/index.ts';
 
@@ -41,6 +42,12 @@ export function PlanFigures({
   readonly stripSchool: StripSchoolId;
 }) {
   const shown = useShown();
+  const { live, clock } = useGarden();
+  const measured = live.findLast((e) => e.kind === 'warmth' && e.containerId === bag.container.id);
+  const warmth =
+    measured?.kind === 'warmth'
+      ? ` It was ${shown.show(measured.mixCelsius, 'temperature')} ${whenWords(measured.at, clock.now())}.`
+      : '';
   if (outcome.kind === 'cannot') {
     return (
       <Typography role="alert" sx={{ borderInlineStart: '5px solid var(--flower)', paddingInlineStart: 1.5 }}>
@@ -76,7 +83,7 @@ export function PlanFigures({
       )}
       <TopUps plan={plan} />
       <Box component="ol" sx={{ marginBlock: 1.5, paddingInlineStart: 2.5, '& li': { marginBlock: 0.5 } }}>
-        {handSteps(plan, bag, shown).map((step) => (
+        {handSteps(plan, bag, shown, warmth).map((step) => (
           <li key={step}>{step}</li>
         ))}
       </Box>
@@ -111,14 +118,14 @@ function TopUps({ plan }: { readonly plan: PlantingPlan }) {
 type Shown = ReturnType<typeof useShown>;
 
 /** What the hands do, in order. */
-function handSteps(plan: PlantingPlan, bag: Bag, shown: Shown): readonly string[] {
+function handSteps(plan: PlantingPlan, bag: Bag, shown: Shown, warmth: string): readonly string[] {
   const share = plan.levelMillimetres / bag.body.fill.mixMillimetres;
   const drink = firstDrinkLitres(bag.body.fill.mixLitres * Math.min(1, share), true, bag.body.assumed);
   const steps = [
     bag.body.kind.isClosed ? 'Stand the bag up, shake and knead it until no lump is left.' : '',
     'Moisten the mix until a squeezed handful holds together and drips nothing.',
     plan.seed
-      ? `Wait until the mix is ${shown.show(plan.seed.mixCelsius, 'temperature')} or warmer; it comes up in ${plan.seed.daysToEmerge.low} to ${plan.seed.daysToEmerge.high} days.`
+      ? `Wait until the mix is ${shown.show(plan.seed.mixCelsius, 'temperature')} or warmer; it comes up in ${plan.seed.daysToEmerge.low} to ${plan.seed.daysToEmerge.high} days.${warmth}`
       : 'Soak the root ball until no more bubbles come; hold it by the ball, never by the stem.',
     plan.net && !plan.net.rootsReach
       ? `Its roots do not reach the nutrient yet (${shown.show(plan.net.gapMillimetres, 'depth')} of air below the net): water it by hand until they do.`

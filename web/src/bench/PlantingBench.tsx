@@ -8,7 +8,12 @@ import { useMemo, useState } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
 import { titleOf } from '../parts/bag-words.ts';
-import { emptyPlantingForm, plantingFormSchema, type PlantingFormValues } from '../parts/planting-form.ts';
+import {
+  emptyPlantingForm,
+  plantingFormSchema,
+  plantingQuery,
+  type PlantingFormValues,
+} from '../parts/planting-form.ts';
 import { PlantingFields } from '../parts/PlantingFields.tsx';
 import { Select } from '../parts/Select.tsx';
 import { useBags, useGarden, useShown, type Bag } from '../store/index.ts';
@@ -69,6 +74,7 @@ function OneBag({
   const best = ways[0];
   const chosenId = wayId ?? (best?.kind === 'planned' ? best.plan.wayId : best?.wayId);
   const result = task && chosenId ? planWith(wayOf(chosenId), task, own) : undefined;
+  const hasRoom = bag.occupants.length < bag.container.stations.length;
   const choose = (id: WayId) => {
     setWay(id);
     setOwn({});
@@ -133,9 +139,15 @@ function OneBag({
               '@media print': { display: 'none' },
             }}
           >
-            <Button component={Link} to={`/round/planting?bag=${bag.container.id}`} variant="contained">
-              Plant it today
-            </Button>
+            {hasRoom && result.outcome.kind === 'planned' && (
+              <Button
+                component={Link}
+                to={`/round/planting?bag=${bag.container.id}&way=${result.outcome.plan.wayId}&${plantingQuery(values)}`}
+                variant="contained"
+              >
+                Plant it today
+              </Button>
+            )}
             <Button variant="outlined" onClick={() => print()}>
               Print it
             </Button>

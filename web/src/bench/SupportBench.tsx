@@ -23,6 +23,7 @@ export default function SupportBench() {
   const { settings } = garden;
   const bags = useMemo(() => all.filter((b) => b.occupants.length > 0), [all]);
   const [ids, setIds] = useState<readonly string[]>();
+  const [leaders, setLeaders] = useState<'1' | '2' | '3'>('1');
   const [openId, setOpen] = useState<string>();
   const stock = useMemo(() => new Map(stocks.map((s) => [s.goodId, s.left])), [stocks]);
   const chosen = useMemo(() => bags.filter((b) => ids?.includes(b.container.id) ?? true), [bags, ids]);
@@ -40,10 +41,10 @@ export default function SupportBench() {
   const held = useMemo(
     () =>
       chosen
-        .flatMap((bag) => heldPlants(bag, settings))
+        .flatMap((bag) => heldPlants(bag, settings, Number(leaders)))
         // a wire at or below the mix holds nothing: its bag says so in its row
         .filter((p) => p.kindId !== 'string' || p.topMillimetres > p.mixTopMillimetres),
-    [chosen, settings],
+    [chosen, leaders, settings],
   );
   const needs = useMemo(() => supportNeeds(held, tail, stock), [held, stock, tail]);
   if (bags.length === 0)
@@ -172,6 +173,16 @@ export default function SupportBench() {
             { id: 'under-ball', words: 'knotted under the ball' },
           ]}
           onChange={(id) => void saveSettings({ ...settings, stringTail: id })}
+        />
+        <Select
+          label="Leaders on a plant"
+          value={leaders}
+          options={[
+            { id: '1', words: 'one' },
+            { id: '2', words: 'two, the second from below the first truss' },
+            { id: '3', words: 'three' },
+          ]}
+          onChange={setLeaders}
         />
         <Select
           label="Supports go on"

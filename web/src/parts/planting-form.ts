@@ -51,6 +51,39 @@ export function emptyPlantingForm(today: string, schoolId: string): PlantingForm
   };
 }
 
+/** The fields of a planting that one screen hands to another in an address. */
+const HANDED_OVER = [
+  'cropId',
+  'habitId',
+  'varietyName',
+  'stem',
+  'ball',
+  'graft',
+  'leaves',
+  'schoolId',
+] as const;
+
+/** A planting's fields as a query, for a link to the screen where it is done. */
+export function plantingQuery(values: Partial<PlantingFormValues>): string {
+  const query = new URLSearchParams();
+  for (const key of HANDED_OVER) {
+    const value = values[key];
+    if (value) query.set(key, value);
+  }
+  return query.toString();
+}
+
+/** A form with what a query hands over in place; a crop or habit that does not exist is left as it was. */
+export function plantingFrom(query: URLSearchParams, values: PlantingFormValues): PlantingFormValues {
+  const handed = Object.fromEntries(
+    HANDED_OVER.flatMap((key) => (query.get(key) ? [[key, query.get(key)]] : [])),
+  );
+  const next = { ...values, ...handed } as PlantingFormValues;
+  const crop = CROPS.find((c) => c.id === next.cropId) ?? CROPS[0];
+  const habit = crop?.habits.find((h) => h.id === next.habitId) ?? crop?.habits[0];
+  return { ...next, cropId: crop?.id ?? '', habitId: habit?.id ?? '' };
+}
+
 /** How far back a planting may be entered: further than this is a slip of the finger. */
 const LONGEST_AGO_DAYS = 730;
 

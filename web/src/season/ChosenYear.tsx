@@ -6,6 +6,7 @@ import { hardeningPlan, plantingWindow, type TimingPlace } from '@rundel/core/ti
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { Panel } from '../parts/Page.tsx';
+import { plantingQuery } from '../parts/planting-form.ts';
 import { Worked, WorkedLines } from '../parts/Worked.tsx';
 import { shortDay } from '../parts/words.ts';
 import { useGarden, useShown } from '../store/index.ts';
@@ -58,7 +59,11 @@ export function ChosenYear({
       {isPlan && year.dates.harden && <Hardening year={year} />}
       {isPlan && year.plan && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockStart: 1.5 }}>
-          <Button component={Link} to={`/round/planting?bag=${row.bag.container.id}`} variant="outlined">
+          <Button
+            component={Link}
+            to={`/round/planting?bag=${row.bag.container.id}&${plantingQuery({ cropId: year.crop.id, habitId: year.habit.id, varietyName: year.plan.varietyName ?? '' })}`}
+            variant="outlined"
+          >
             Plant it
           </Button>
           <Button onClick={() => year.plan && void bin('plans', [year.plan], `plan of ${year.name}`)}>

@@ -17,6 +17,8 @@ import {
   plantedOnProblem,
   plantingChanges,
   plantingFormSchema,
+  plantingFrom,
+  plantingQuery,
 } from '../parts/planting-form.ts';
 
 const NOW = '2026-06-10T09:30:00.000+01:00';
@@ -237,5 +239,27 @@ describe('the time given to an entry', () => {
 
   it('is taken when it lies between planting and now', () => {
     expect(momentProblem(look.at, look, live, DEMO_EVENING)).toBeUndefined();
+  });
+});
+
+describe('a planting handed from one screen to another', () => {
+  const empty = emptyPlantingForm('2026-05-20', 'first-leaves');
+
+  it('arrives as it was typed', () => {
+    const typed = {
+      ...empty,
+      cropId: 'pepper',
+      habitId: 'dwarf',
+      varietyName: 'Brass Bell',
+      stem: '8½ in',
+      ball: '3 in',
+    };
+    expect(plantingFrom(new URLSearchParams(plantingQuery(typed)), empty)).toEqual(typed);
+  });
+
+  it('leaves out what is empty, and falls back from what does not exist', () => {
+    expect(plantingQuery({ stem: '', varietyName: 'A & B' })).toBe('varietyName=A+%26+B');
+    const odd = new URLSearchParams('cropId=melon&habitId=vine');
+    expect(plantingFrom(odd, empty)).toMatchObject({ cropId: 'tomato', habitId: 'tall' });
   });
 });

@@ -3,7 +3,7 @@ import { Alert, Box, Button, IconButton, Typography } from '@mui/material';
 import { IconX } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/climate';
 import { cropOf } from '@rundel/core/crops';
-import { ORDER_SCHOOLS, orderSchoolOf, STRIP_SCHOOLS, wayOf } from '@rundel/core/planting';
+import { ORDER_SCHOOLS, orderSchoolOf, STRIP_SCHOOLS, WAY_IDS, wayOf } from '@rundel/core/planting';
 import { SUPPORT_SCHOOLS } from '@rundel/core/supports';
 import { useMemo, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
@@ -12,7 +12,12 @@ import type * as z from '@rundel/core/schema';
 import { BagChooser } from '../../parts/BagChooser.tsx';
 import { NightWords } from '../../parts/NightWords.tsx';
 import { Panel } from '../../parts/Page.tsx';
-import { emptyPlantingForm, plantingFormSchema, type PlantingFormValues } from '../../parts/planting-form.ts';
+import {
+  emptyPlantingForm,
+  plantingFrom,
+  plantingFormSchema,
+  type PlantingFormValues,
+} from '../../parts/planting-form.ts';
 import { obstacleWords, remedyWords } from '../../parts/planting-words.ts';
 import { PlantingFields } from '../../parts/PlantingFields.tsx';
 import { Select } from '../../parts/Select.tsx';
@@ -37,7 +42,7 @@ export function SessionSetup({
   const schema = useMemo(() => plantingFormSchema(settings.units, today), [settings.units, today]);
   const form = useForm<PlantingFormValues, unknown, z.output<typeof schema>>({
     resolver: zodResolver(schema),
-    defaultValues: emptyPlantingForm(today, settings.depthSchoolId),
+    defaultValues: plantingFrom(params, emptyPlantingForm(today, settings.depthSchoolId)),
     mode: 'onTouched',
   });
   const items = session?.items ?? [];
@@ -47,6 +52,7 @@ export function SessionSetup({
     const asked = params.get('bag');
     return asked ? [asked] : [];
   });
+  const askedWay = WAY_IDS.find((id) => id === params.get('way'));
   const [isMoistened, setMoistened] = useState(session?.isMoistened ?? true);
   const [problems, setProblems] = useState<readonly string[]>([]);
   const chosen = open.filter((b) => chosenIds.includes(b.container.id));
@@ -54,7 +60,7 @@ export function SessionSetup({
     onKeep({ startedAt: clock.now(), hasBegun, isMoistened, items: [...next] });
   const add = form.handleSubmit((result) => {
     if (chosen.length === 0) return setProblems(['Choose at least one bag with room in it.']);
-    const found = chosen.map((bag) => ({ bag, fit: itemFor(bag, result, settings, undefined) }));
+    const found = chosen.map((bag) => ({ bag, fit: itemFor(bag, result, settings, askedWay) }));
     setProblems(
       found.flatMap(({ bag, fit }) =>
         fit.kind === 'cannot' && fit.outcome.kind === 'cannot'
