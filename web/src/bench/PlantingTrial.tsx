@@ -56,7 +56,7 @@ export function PlantingTrial({
           border: '1px solid var(--line)',
           borderRadius: '14px',
           padding: 1.5,
-          height: { xs: 380, md: 430 },
+          height: { xs: 'auto', md: 430 },
           '@media print': { border: 0 },
         }}
       >

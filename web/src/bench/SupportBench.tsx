@@ -1,7 +1,8 @@
 import { Box, Button, Typography } from '@mui/material';
+import { dayOf } from '@rundel/core/climate';
 import type { Draft } from '@rundel/core/diary';
 import { SUPPORT_SCHOOLS, supportNeeds, supportOf, type RankedSupport } from '@rundel/core/supports';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { titleOf } from '../parts/bag-words.ts';
 import { BagChooser } from '../parts/BagChooser.tsx';
 import { Panel } from '../parts/Page.tsx';
@@ -25,6 +26,7 @@ export default function SupportBench() {
   const [ids, setIds] = useState<readonly string[]>();
   const [leaders, setLeaders] = useState<'1' | '2' | '3'>('1');
   const [openId, setOpen] = useState<string>();
+  const choice = useRef<HTMLElement>(null);
   const stock = useMemo(() => new Map(stocks.map((s) => [s.goodId, s.left])), [stocks]);
   const chosen = useMemo(() => bags.filter((b) => ids?.includes(b.container.id) ?? true), [bags, ids]);
   const tail = settings.stringTail ?? 'loop';
@@ -115,7 +117,11 @@ export default function SupportBench() {
               return (
                 <Box component="li" key={bag.container.id} sx={{ borderBlockEnd: '1px solid var(--line)' }}>
                   <Button
-                    onClick={() => setOpen(bag.container.id)}
+                    onClick={() => {
+                      setOpen(bag.container.id);
+                      // on a phone the choice lies below the list
+                      choice.current?.scrollIntoView({ block: 'nearest' });
+                    }}
                     aria-pressed={isOpen}
                     sx={{
                       display: 'block',
@@ -132,7 +138,8 @@ export default function SupportBench() {
                       {support.name}
                       {bag.container.support.heightMillimetres > 0 &&
                         `, ${shown.show(bag.container.support.heightMillimetres, 'height')} above the ground`}
-                      {grown && `. Outgrown ${reachingWords(grown.when, grown.plantedOn)}.`}
+                      {grown &&
+                        `. Outgrown ${reachingWords(grown.when, grown.plantedOn, dayOf(clock.now()))}.`}
                     </Box>
                   </Button>
                 </Box>
@@ -150,7 +157,7 @@ export default function SupportBench() {
           )}
         </Panel>
         {focused && (
-          <Box sx={{ '@media print': { display: 'none' } }}>
+          <Box ref={choice} sx={{ '@media print': { display: 'none' } }}>
             <SupportChoice
               key={focused.container.id}
               bag={focused}

@@ -93,6 +93,9 @@ describe('plantings in words', () => {
     expect(reachingWords({ kind: 'reaches', low: 10, likely: 14, high: 20, chance: 1 }, '2026-05-20')).toBe(
       'about 3 Jun, between 30 May and 9 Jun',
     );
+    const late = { kind: 'reaches', low: 10, likely: 14, high: undefined, chance: 0.8 } as const;
+    expect(reachingWords(late, '2026-05-20')).toBe('about 3 Jun, from 30 May on, or never');
+    expect(reachingWords(late, '2026-05-20', '2026-06-01')).toBe('about 3 Jun, from 1 Jun on, or never');
     expect(reachingWords({ kind: 'unlikely', chance: 0.04 }, '2026-05-20')).toBe('hardly ever (4 in 100)');
   });
 });

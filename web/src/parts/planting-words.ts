@@ -73,12 +73,18 @@ export const REMARKS: Record<PlantingRemark, string> = {
   'much-to-top-up': 'A good deal is left to add: roll the sides well down, or they shade it.',
 };
 
-/** When a height is reached, counted from planting: "about 12 Jun, between 5 Jun and 24 Jun". */
-export function reachingWords(when: Reaching, plantedOn: string): string {
+/**
+ * When a height is reached, counted from planting: "about 12 Jun, between 5 Jun and 24 Jun". What is not there by `today`
+ * cannot have been reached before it.
+ */
+export function reachingWords(when: Reaching, plantedOn: string, today = ''): string {
   if (when.kind === 'unlikely') return `hardly ever (${Math.round(when.chance * 100)} in 100)`;
-  const day = (days: number) => shortDay(addDays(plantedOn, Math.round(days)));
-  const high = when.high === undefined ? 'who knows when' : day(when.high);
-  return `about ${day(when.likely)}, between ${day(when.low)} and ${high}`;
+  const day = (days: number) => {
+    const on = addDays(plantedOn, Math.round(days));
+    return shortDay(on < today ? today : on);
+  };
+  if (when.high === undefined) return `about ${day(when.likely)}, from ${day(when.low)} on, or never`;
+  return `about ${day(when.likely)}, between ${day(when.low)} and ${day(when.high)}`;
 }
 
 /** What a planting comes to, in one sentence for the hands. */

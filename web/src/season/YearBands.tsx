@@ -2,7 +2,7 @@ import { Box } from '@mui/material';
 import { addDays } from '@rundel/core/climate';
 import type { CropYear } from '@rundel/core/season';
 import type { FrostYear } from '@rundel/core/timing';
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { Link } from 'react-router';
 import { shortDay } from '../parts/words.ts';
 import type { YearRow } from './use-years.ts';
@@ -30,8 +30,17 @@ export function YearBands({
   onDrop(isByKey: boolean): void;
 }) {
   const isThisYear = today >= frost.start && today < addDays(frost.start, 365);
+  const paper = useRef<HTMLElement>(null);
+  useEffect(() => {
+    // on a phone the year does not fit: today is brought into sight
+    const { current } = paper;
+    if (!current || !isThisYear) return;
+    const width = current.scrollWidth - LABEL_WIDTH;
+    current.scrollLeft =
+      (width * percentOf(today, frost.start)) / 100 - (current.clientWidth - LABEL_WIDTH) / 2;
+  }, [frost.start, isThisYear, today]);
   return (
-    <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="The year, bag by bag">
+    <Box ref={paper} sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="The year, bag by bag">
       <Box sx={{ position: 'relative', minWidth: 860, paddingBlockEnd: 1 }}>
         <Box
           aria-hidden

@@ -1,6 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { growthOf, heightNow, levelOf, tasksOf, type Occupant } from '@rundel/core/bag-state';
 import { dayOf, daysBetween } from '@rundel/core/climate';
+import type { Entry } from '@rundel/core/diary';
 import { growthPerDay } from '@rundel/core/growth';
 import { outgrows, supportOf } from '@rundel/core/supports';
 import { useMemo, useState } from 'react';
@@ -25,8 +26,8 @@ export function GrowthPanel({ bag }: { readonly bag: Bag }) {
   const support = supportOf(bag.container.support.kind);
   return (
     <Panel title="Growth and support">
-      {bag.occupants.map((occupant) => (
-        <OnePlant key={occupant.plant.id} bag={bag} occupant={occupant} />
+      {alike(bag.occupants, live).map(([occupant, count]) => (
+        <OnePlant key={occupant.plant.id} bag={bag} occupant={occupant} count={count} />
       ))}
       <Typography sx={{ marginBlockEnd: 1 }}>
         Support: {support.name.toLowerCase()}.{' '}
@@ -53,7 +54,33 @@ export function GrowthPanel({ bag }: { readonly bag: Bag }) {
   );
 }
 
-function OnePlant({ bag, occupant }: { readonly bag: Bag; readonly occupant: Occupant }) {
+/** Plants of one variety and day that nobody has measured are one line, with how many they are. */
+function alike(
+  occupants: readonly Occupant[],
+  live: readonly Entry[],
+): readonly (readonly [Occupant, number])[] {
+  const groups = new Map<string, [Occupant, number]>();
+  for (const occupant of occupants) {
+    const isMeasured = live.some((e) => e.kind === 'height' && e.plantId === occupant.plant.id);
+    const key = isMeasured
+      ? occupant.plant.id
+      : `${occupant.variety.id} ${occupant.plantedOn} ${occupant.plant.name ?? ''}`;
+    const group = groups.get(key);
+    if (group) group[1] += 1;
+    else groups.set(key, [occupant, 1]);
+  }
+  return [...groups.values()];
+}
+
+function OnePlant({
+  bag,
+  occupant,
+  count,
+}: {
+  readonly bag: Bag;
+  readonly occupant: Occupant;
+  readonly count: number;
+}) {
   const { garden, live, clock } = useGarden();
   const shown = useShown();
   const today = dayOf(clock.now());
@@ -74,13 +101,14 @@ function OnePlant({ bag, occupant }: { readonly bag: Bag; readonly occupant: Occ
     <Box sx={{ marginBlockEnd: 1.5 }}>
       <Typography>
         <strong>
-          {name}: {height.isMeasured ? '' : 'about '}
+          {name}
+          {count > 1 ? ` ×${count}` : ''}: {height.isMeasured ? '' : 'about '}
           {shown.show(height.likely, 'height')}
         </strong>
         {!height.isMeasured && `, ${shown.range(height.low, height.high, 'height')}`}, growing{' '}
         {shown.show(growthPerDay(growth.belief, age) * 7, 'height')} a week.
         {top &&
-          ` It gets to the top of its ${supportOf(kind).short} ${reachingWords(top, occupant.plantedOn)}.`}
+          ` It gets to the top of its ${supportOf(kind).short} ${reachingWords(top, occupant.plantedOn, today)}.`}
       </Typography>
       <Worked label="From which heights">
         <WorkedLines
