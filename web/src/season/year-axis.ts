@@ -46,8 +46,8 @@ export const BAND_WORDS: Record<BandKind, string> = {
 export const BAND_COLOURS: Record<BandKind, { readonly fill: string; readonly ink: string }> = {
   sow: { fill: 'var(--mulch)', ink: '#1d1206' },
   harden: { fill: 'var(--surface)', ink: 'var(--ink)' },
-  grow: { fill: 'var(--leaf)', ink: '#ffffff' },
-  flower: { fill: 'var(--flower)', ink: '#1d1206' },
-  pick: { fill: 'var(--fruit)', ink: '#ffffff' },
+  grow: { fill: 'var(--leaf)', ink: 'var(--surface)' },
+  flower: { fill: 'var(--flower)', ink: 'var(--on-flower)' },
+  pick: { fill: 'var(--fruit)', ink: 'var(--surface)' },
   clear: { fill: 'var(--ink)', ink: 'var(--surface)' },
 };
