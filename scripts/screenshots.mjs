@@ -85,7 +85,8 @@ const SHOTS = [
     size: DESK,
     steps: async (page) => {
       await page.getByRole('button', { name: 'None' }).click();
-      for (const label of ['5', '6', '7']) await page.getByLabel(`Bag ${label}`, { exact: true }).check();
+      await page.getByRole('checkbox', { name: 'Bag 5', exact: true, checked: false }).waitFor();
+      for (const label of ['5', '6', '7']) await page.getByLabel(`Bag ${label}`, { exact: true }).click();
       await page.getByRole('button', { name: 'Work something in' }).click();
       await page.getByLabel('How much').fill('2');
       await page.getByRole('button', { name: 'I have another label' }).click();

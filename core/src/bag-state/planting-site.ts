@@ -3,6 +3,9 @@ import { heightBelief } from '../growth/index.ts';
 import type { PlantingSite, PlantingTask, Seedling } from '../planting/index.ts';
 import type { BagBody } from './body.ts';
 
+/** Several stations share this much of a bag's length: its ends round off. */
+export const STATIONS_SPAN = 0.92;
+
 /** Half of a channel's depth is air, as a rule. */
 const AIR_IN_CHANNEL = 0.5;
 
@@ -18,7 +21,7 @@ export function plantingSiteOf(body: BagBody, stations: number, schoolId: string
     solid: real.solid,
     mixMillimetres: fill.mixMillimetres,
     settling: mix.settling,
-    runMillimetres: widest / Math.max(1, stations),
+    runMillimetres: (widest * (stations > 1 ? STATIONS_SPAN : 1)) / Math.max(1, stations),
     canBeRolled:
       !kind.isClosed && real.ring === undefined && (kind.wall === 'fabric' || kind.wall === 'film'),
     ring: real.ring,

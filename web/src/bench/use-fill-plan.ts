@@ -44,7 +44,8 @@ export function useFillPlan(): {
         void store.writeNote('fillPlan', next);
       };
       // a change can come before the kept plan has been read, and must not be lost under it
-      if (query.data) put(query.data);
+      const kept = client.getQueryData<FillPlan>(queryKey);
+      if (kept) put(kept);
       else void client.ensureQueryData(options).then(put);
     },
   };

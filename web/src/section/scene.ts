@@ -4,6 +4,7 @@ import {
   levelOf,
   plantingOf,
   plantingTaskOf,
+  STATIONS_SPAN,
   type BagBody,
   type Occupant,
 } from '@rundel/core/bag-state';
@@ -188,7 +189,7 @@ export function sceneOf(
   const floorMillimetres = under?.heightMillimetres ?? 0;
   const count = container.stations.length;
   const placeOf = (position: number) =>
-    ((position + 0.5) / count - 0.5) * 2 * halfWidest * (count > 1 ? 0.92 : 1);
+    ((position + 0.5) / count - 0.5) * 2 * halfWidest * (count > 1 ? STATIONS_SPAN : 1);
   const plants = occupants.map((occupant): ScenePlant => {
     const planting = plantingOf(occupant, body, settings.depthSchoolId);
     const figures = habitFigures(occupant.crop.id, occupant.habit, settings.assumptions);
