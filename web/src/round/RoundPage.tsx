@@ -1,14 +1,17 @@
 import { Box, Button, Typography, useMediaQuery } from '@mui/material';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
-import { expectedGrades, planRound } from '@rundel/core/round';
+import { planRound } from '@rundel/core/round';
 import type { Look } from '@rundel/core/water';
 import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { nextLookWords } from '../parts/bag-words.ts';
 import { Caution } from '../parts/Caution.tsx';
 import { Page } from '../parts/Page.tsx';
-import { dayAndTime, fillsWords, whenWords } from '../parts/words.ts';
+import { dayAndTime, fillsWords } from '../parts/words.ts';
 import { drinkMeasure, standsInUse, useBags, useGarden, useShown, type Bag } from '../store/index.ts';
+import { Carry, likelyDrink } from './Carry.tsx';
+import { LaterList } from './LaterList.tsx';
+import { NoBags } from './NoBags.tsx';
+import { nextRoundOf, RoundDone } from './RoundDone.tsx';
 import { STOP_HEAD_ID, StopActions, StopCloseUp, StopHead, StopSection, StopWords } from './StopView.tsx';
 import { StopList, type WalkStop } from './StopList.tsx';
 import { isOpen, statusOf } from './stops.ts';
@@ -270,159 +273,6 @@ export default function RoundPage() {
             {list}
           </Box>
         )}
-      </Box>
-    </Page>
-  );
-}
-
-/** Litres to carry for a stop: what was advised, or what it would take if it is as dry as it may well be. */
-function likelyDrink({ bag, status }: WalkStop): number {
-  if (status.kind === 'drink') return status.advice.fills.litres;
-  if (!bag.water) return 0;
-  const isLikely = expectedGrades(bag.water).driest <= 2;
-  return isLikely ? (1 - bag.water.estimate.share.likely) * bag.body.availableLitres : 0;
-}
-
-function Carry({ litres }: { readonly litres: number }) {
-  const { garden } = useGarden();
-  const shown = useShown();
-  const measure = drinkMeasure(garden);
-  const fills = Math.max(1, Math.ceil(litres / measure.litres));
-  return (
-    <Box
-      role="note"
-      aria-label="To carry"
-      sx={{
-        border: '1.5px dashed var(--ink)',
-        borderRadius: '8px',
-        display: 'flex',
-        overflow: 'hidden',
-        backgroundColor: 'var(--surface)',
-      }}
-    >
-      <Box sx={{ padding: { xs: 0.75, md: 1.25 }, fontWeight: 'fontWeightMedium' }}>Carry</Box>
-      <Box
-        sx={{
-          padding: { xs: 0.75, md: 1.25 },
-          borderInlineStart: '1.5px dashed var(--line)',
-          display: { xs: 'flex', md: 'block' },
-          alignItems: 'baseline',
-          gap: 1,
-        }}
-      >
-        <strong>{measure.kind === 'hose' ? measure.name : fillsWords(fills, measure)}</strong>
-        <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
-          about {shown.show(litres, 'drink')} in all
-        </Box>
-      </Box>
-    </Box>
-  );
-}
-
-function nextRoundOf(bags: readonly Bag[]): string | undefined {
-  const times = bags.flatMap((b) =>
-    b.water?.ahead.nextLook.kind === 'at' ? [b.water.ahead.nextLook.at] : [],
-  );
-  return times.sort((a, b) => Date.parse(a) - Date.parse(b))[0];
-}
-
-function RoundDone({
-  stops,
-  shown,
-  next,
-  now,
-}: {
-  readonly stops: readonly WalkStop[];
-  readonly shown: ReturnType<typeof useShown>;
-  readonly next: string | undefined;
-  readonly now: string;
-}) {
-  const litres = stops.reduce((sum, s) => sum + (s.status.kind === 'done' ? s.status.drunkLitres : 0), 0);
-  const watered = stops.filter((s) => s.status.kind === 'done' && s.status.drunkLitres > 0).length;
-  const skipped = stops.filter((s) => s.status.kind === 'skipped').length;
-  return (
-    <Box
-      sx={{
-        gridColumn: { lg: '2 / -1' },
-        backgroundColor: 'var(--surface)',
-        border: '1px solid var(--line)',
-        borderRadius: '14px',
-        padding: 3,
-      }}
-      role="status"
-    >
-      <Typography variant="h2">
-        {stops.length === 0 ? 'No bag needs you now' : 'That is the round'}
-      </Typography>
-      <Typography sx={{ marginBlock: 1.5, fontSize: '1.1rem' }}>
-        {stops.length > 0 &&
-          `${stops.length} ${stops.length === 1 ? 'bag' : 'bags'}, ${watered} watered, ${shown.show(litres, 'drink')} poured${skipped > 0 ? `, ${skipped} left for later` : ''}. `}
-        {next ? `The next look is due ${whenWords(next, now)}.` : ''}
-      </Typography>
-      <Typography sx={{ color: 'text.secondary' }}>Any bag can be looked at any time from Stands.</Typography>
-    </Box>
-  );
-}
-
-/** Bags that need nothing now, with when they do. */
-function LaterList({
-  bags,
-  laterIds,
-  walkIds,
-}: {
-  readonly bags: readonly Bag[];
-  readonly laterIds: readonly string[];
-  readonly walkIds: readonly string[];
-}) {
-  const { clock } = useGarden();
-  const later = bags.filter((b) => laterIds.includes(b.container.id) && !walkIds.includes(b.container.id));
-  if (later.length === 0) return null;
-  return (
-    <Box sx={{ marginBlockStart: 2 }}>
-      <Typography sx={{ fontSize: '0.88rem', fontWeight: 'fontWeightMedium', color: 'text.secondary' }}>
-        Not now
-      </Typography>
-      <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
-        {later.map((bag) => {
-          return (
-            <Box
-              component="li"
-              key={bag.container.id}
-              sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, fontSize: '0.92rem' }}
-            >
-              <Link to={`/round/${bag.container.id}`} style={{ color: 'inherit', paddingBlock: 6 }}>
-                {bag.container.label} {bag.name}
-              </Link>
-              <Box component="span" sx={{ color: 'text.secondary', textAlign: 'end', paddingBlock: '6px' }}>
-                {bag.water ? nextLookWords(bag.water, clock.now()) : ''}
-              </Box>
-            </Box>
-          );
-        })}
-      </Box>
-    </Box>
-  );
-}
-
-function NoBags({ title }: { readonly title: string }) {
-  return (
-    <Page title={title} lead="Nothing to walk round yet." width={720}>
-      <Box
-        sx={{
-          backgroundColor: 'var(--surface)',
-          border: '1px solid var(--line)',
-          borderRadius: '14px',
-          padding: 3,
-        }}
-      >
-        <Typography variant="h2">First, a bag</Typography>
-        <Typography sx={{ marginBlock: 1.5 }}>
-          Add one bag with what is planted in it. From then on the round tells you when to look at it, what to
-          expect and how much water it should take.
-        </Typography>
-        <Button component={Link} to="/stands/new" variant="contained" sx={{ minHeight: 56 }}>
-          Add a bag
-        </Button>
       </Box>
     </Page>
   );
