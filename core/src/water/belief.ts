@@ -19,7 +19,9 @@ export const USE_MULTIPLIERS: readonly number[] = Array.from({ length: USE_CELLS
 
 /** Mass below this is let go and the rest made whole: a thousand such cells would be a thousandth of the belief. */
 const NOTHING = 1e-6;
-const NEXT_TO_NOTHING = 1e-15;
+/** A row or column with less than this of the whole is let go. */
+const NEXT_TO_NOTHING = 1e-9;
+const DENORMAL_AHEAD = 1e-15;
 
 /** Three points that stand for a normal variable: mean and variance are exact (Gauss–Hermite). */
 const POINTS = [
@@ -40,6 +42,11 @@ export class Belief {
   private mass: Float64Array = new Float64Array(WATER_CELLS * USE_CELLS);
   private spare: Float64Array = new Float64Array(WATER_CELLS * USE_CELLS);
   private marginal: Float64Array | undefined;
+  /** the rows and columns in which there is any mass, both ends included: what lies outside is nothing */
+  private rowLow = 0;
+  private rowHigh = WATER_CELLS - 1;
+  private columnLow = 0;
+  private columnHigh = USE_CELLS - 1;
 
   /** A normal prior over water (cut to 0–1) and a log-normal one over use. */
   static prior(water: { readonly mean: number; readonly sd: number }, logUseSd: number): Belief {
@@ -58,6 +65,11 @@ export class Belief {
   copy(): Belief {
     const other = new Belief();
     other.mass.set(this.mass);
+    other.rowLow = this.rowLow;
+    other.rowHigh = this.rowHigh;
+    other.columnLow = this.columnLow;
+    other.columnHigh = this.columnHigh;
+    other.marginal = this.marginal;
     return other;
   }
 
@@ -83,69 +95,80 @@ export class Belief {
   }
 
   private lose(transpiration: number, evaporation: number, rain: number, table: LossTable, sd: number): void {
-    const { mass, spare } = this;
+    const { mass, spare, rowLow, rowHigh } = this;
     const { start, values } = table;
     spare.fill(0);
-    for (let i = 0; i < WATER_CELLS; i++) {
-      const row = i * USE_CELLS;
-      const from = start[i] as number;
-      for (let j = 0; j < USE_CELLS; j++) {
-        const here = mass[row + j] as number;
-        if (here < NOTHING) continue;
-        const asked = (transpiration * (USE_MULTIPLIERS[j] as number) + evaporation) * TABLE_DENSITY;
-        for (let p = 0; p < POINTS.length; p++) {
-          const { z, weight } = POINTS[p] as (typeof POINTS)[number];
+    // a whole column loses the same: each of its points is one shift along the table
+    for (let j = this.columnLow; j <= this.columnHigh; j++) {
+      const asked = (transpiration * (USE_MULTIPLIERS[j] as number) + evaporation) * TABLE_DENSITY;
+      for (let p = 0; p < POINTS.length; p++) {
+        const { z, weight } = POINTS[p] as (typeof POINTS)[number];
+        const shift = asked * (1 + z * sd);
+        for (let i = rowLow; i <= rowHigh; i++) {
+          const whole = mass[i * USE_CELLS + j] as number;
+          if (whole < NOTHING) continue;
+          const here = whole * weight;
           // afterLoss by look-up and `placeOf`, both written out: this is the hot loop
-          const at = Math.min(TABLE_STEPS, from + asked * (1 + z * sd));
+          const moved = (start[i] as number) + shift;
+          const at = moved < TABLE_STEPS ? moved : TABLE_STEPS;
           const below = at | 0;
           const value = values[below] as number;
           const left = value + ((values[below + 1] as number) - value) * (at - below) + rain;
-          const place = Math.min(WATER_CELLS - 1, Math.max(0, (left < 1 ? left : 1) * WATER_CELLS - 0.5));
+          const middle = (left < 1 ? left : 1) * WATER_CELLS - 0.5;
+          const place = middle > 0 ? (middle < WATER_CELLS - 1 ? middle : WATER_CELLS - 1) : 0;
           const lower = place | 0;
-          const upper = here * weight * (place - lower);
+          const upper = here * (place - lower);
           const to = lower * USE_CELLS + j;
-          spare[to] = (spare[to] as number) + here * weight - upper;
+          spare[to] = (spare[to] as number) + here - upper;
           if (upper > 0) spare[to + USE_CELLS] = (spare[to + USE_CELLS] as number) + upper;
         }
       }
     }
     this.swap();
+    // mass has moved down by the loss and up by the rain: its new bounds are found when it is made whole
+    this.rowLow = 0;
+    this.rowHigh = WATER_CELLS - 1;
   }
 
   /** A drink of a doubtful amount, as shares of available water. */
   drink(amount: number, sd: number, mix: { readonly dryBelow: number; readonly dryKeeps: number }): void {
-    const { mass, spare } = this;
+    const { mass, spare, columnLow, columnHigh } = this;
     const rows = this.waterMarginal();
     spare.fill(0);
-    for (let i = 0; i < WATER_CELLS; i++) {
-      if ((rows[i] as number) < NOTHING) continue;
+    let lowest = WATER_CELLS - 1;
+    for (let i = this.rowLow; i <= this.rowHigh; i++) {
+      const inRow = rows[i] as number;
+      if (inRow < NOTHING) continue;
       const row = i * USE_CELLS;
       for (const { z, weight } of POINTS) {
         const place = placeOf(afterGain(WATER_MIDDLES[i] as number, Math.max(0, amount + z * sd), mix).w);
-        const lower = Math.floor(place);
+        const lower = place | 0;
         const toUpper = weight * (place - lower);
+        const toLower = weight - toUpper;
         const to = lower * USE_CELLS;
-        for (let j = 0; j < USE_CELLS; j++) {
-          spare[to + j] = (spare[to + j] as number) + (mass[row + j] as number) * (weight - toUpper);
-        }
+        if (lower < lowest) lowest = lower;
+        for (let j = columnLow; j <= columnHigh; j++)
+          spare[to + j] = (spare[to + j] as number) + (mass[row + j] as number) * toLower;
         if (toUpper === 0) continue;
-        for (let j = 0; j < USE_CELLS; j++) {
-          spare[to + USE_CELLS + j] =
-            (spare[to + USE_CELLS + j] as number) + (mass[row + j] as number) * toUpper;
-        }
+        const above = to + USE_CELLS;
+        for (let j = columnLow; j <= columnHigh; j++)
+          spare[above + j] = (spare[above + j] as number) + (mass[row + j] as number) * toUpper;
       }
     }
     this.swap();
+    this.rowLow = lowest;
+    this.rowHigh = WATER_CELLS - 1;
     this.normalise();
   }
 
   /** Something was seen: every cell is weighted by how likely that is at its water. */
   observe(chance: (w: number) => number): void {
     const { mass } = this;
-    for (let i = 0; i < WATER_CELLS; i++) {
+    for (let i = this.rowLow; i <= this.rowHigh; i++) {
       const row = i * USE_CELLS;
       const likely = chance(WATER_MIDDLES[i] as number);
-      for (let j = 0; j < USE_CELLS; j++) mass[row + j] = (mass[row + j] as number) * likely;
+      for (let j = this.columnLow; j <= this.columnHigh; j++)
+        mass[row + j] = (mass[row + j] as number) * likely;
     }
     this.normalise();
   }
@@ -202,56 +225,97 @@ export class Belief {
     });
   }
 
-  /** Mass by water alone; worked out once after each change. */
+  /** Mass by water alone, as the last normalisation found it. */
   private waterMarginal(): Float64Array {
-    if (this.marginal) return this.marginal;
-    const { mass } = this;
-    const marginal = new Float64Array(WATER_CELLS);
-    for (let i = 0; i < WATER_CELLS; i++) {
-      const row = i * USE_CELLS;
-      let sum = 0;
-      for (let j = 0; j < USE_CELLS; j++) sum += mass[row + j] as number;
-      marginal[i] = sum;
-    }
-    this.marginal = marginal;
-    return marginal;
+    return this.marginal ?? NO_MARGINAL;
   }
 
   /** Use wanders: a three-point step along its log with the variance asked for. */
   private driftUse(sd: number): void {
     const side = Math.min(1 / 3, sd ** 2 / (2 * LOG_USE_STEP ** 2));
-    const { mass, spare } = this;
-    for (let i = 0; i < WATER_CELLS; i++) {
+    const { mass, spare, rowLow, rowHigh } = this;
+    // mass reaches one column further on each side
+    const low = Math.max(0, this.columnLow - 1);
+    const high = Math.min(USE_CELLS - 1, this.columnHigh + 1);
+    for (let i = rowLow; i <= rowHigh; i++) {
       const row = i * USE_CELLS;
-      let before = mass[row] as number;
-      for (let j = 0; j < USE_CELLS; j++) {
+      let before = mass[row + low] as number;
+      for (let j = low; j <= high; j++) {
         const here = mass[row + j] as number;
-        const after = j + 1 < USE_CELLS ? (mass[row + j + 1] as number) : here;
+        const after = j < high ? (mass[row + j + 1] as number) : here;
         spare[row + j] = here + side * (before + after - 2 * here);
         before = here;
       }
     }
+    this.columnLow = low;
+    this.columnHigh = high;
     this.swap();
+    // what the other page holds outside of these rows is of an earlier day
+    this.clearOutside();
   }
 
   private swap(): void {
     [this.mass, this.spare] = [this.spare, this.mass];
   }
 
-  private normalise(): void {
-    this.marginal = undefined;
-    const { mass } = this;
-    let sum = 0;
-    for (let at = 0; at < mass.length; at++) sum += mass[at] as number;
-    if (!(sum > 0)) return;
-    const whole = 1 / sum;
-    // what is next to nothing is made nothing: left to shrink it becomes denormal, and every sum with it many times slower
-    for (let at = 0; at < mass.length; at++) {
-      const share = (mass[at] as number) * whole;
-      mass[at] = share < NEXT_TO_NOTHING ? 0 : share;
+  /** Makes what lies outside of the bounds nothing. */
+  private clearOutside(): void {
+    const { mass, rowLow, rowHigh, columnLow, columnHigh } = this;
+    mass.fill(0, 0, rowLow * USE_CELLS);
+    mass.fill(0, (rowHigh + 1) * USE_CELLS);
+    for (let i = rowLow; i <= rowHigh; i++) {
+      const row = i * USE_CELLS;
+      for (let j = 0; j < columnLow; j++) mass[row + j] = 0;
+      for (let j = columnHigh + 1; j < USE_CELLS; j++) mass[row + j] = 0;
     }
   }
+
+  /** Makes the mass whole again and finds where it lies: rows and columns with next to nothing are let go. */
+  private normalise(): void {
+    const { mass, columnLow, columnHigh } = this;
+    rowSums.fill(0);
+    columnSums.fill(0);
+    let sum = 0;
+    for (let i = this.rowLow; i <= this.rowHigh; i++) {
+      const row = i * USE_CELLS;
+      let inRow = 0;
+      for (let j = columnLow; j <= columnHigh; j++) {
+        const here = mass[row + j] as number;
+        inRow += here;
+        columnSums[j] = (columnSums[j] as number) + here;
+      }
+      rowSums[i] = inRow;
+      sum += inRow;
+    }
+    if (!(sum > 0)) return;
+    const least = sum * NEXT_TO_NOTHING;
+    while (this.rowLow < this.rowHigh && (rowSums[this.rowLow] as number) < least) this.rowLow++;
+    while (this.rowHigh > this.rowLow && (rowSums[this.rowHigh] as number) < least) this.rowHigh--;
+    while (this.columnLow < this.columnHigh && (columnSums[this.columnLow] as number) < least)
+      this.columnLow++;
+    while (this.columnHigh > this.columnLow && (columnSums[this.columnHigh] as number) < least)
+      this.columnHigh--;
+    this.clearOutside();
+    const whole = 1 / sum;
+    const marginal = new Float64Array(WATER_CELLS);
+    for (let i = this.rowLow; i <= this.rowHigh; i++) {
+      marginal[i] = (rowSums[i] as number) * whole;
+      const row = i * USE_CELLS;
+      for (let j = this.columnLow; j <= this.columnHigh; j++) {
+        const share = (mass[row + j] as number) * whole;
+        // left to shrink it would become denormal, and every sum with it many times slower
+        mass[row + j] = share < DENORMAL_AHEAD ? 0 : share;
+      }
+    }
+    this.marginal = marginal;
+  }
 }
+
+const NO_MARGINAL = new Float64Array(WATER_CELLS);
+
+/** Sums of the last normalisation, by row and column; made once, since it runs at every step. */
+const rowSums = new Float64Array(WATER_CELLS);
+const columnSums = new Float64Array(USE_CELLS);
 
 /** Where water lies along the cells: whole part the lower of the two nearest, rest the share of the upper. */
 function placeOf(w: number): number {
