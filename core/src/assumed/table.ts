@@ -146,12 +146,12 @@ export const ASSUMPTIONS = {
     '°C',
     "Day-to-day spread about a month's normals, used where a day is filled in.",
   ),
-  coverDemand: assumed(
-    0.72,
-    0.55,
-    0.9,
-    'of outdoors',
-    'Glass passes about 0.65 of the sun; warmer air gives part of it back.',
+  coverTransmissivity: assumed(
+    0.65,
+    0.4,
+    0.85,
+    'of the sun',
+    'What clean glass or film with its bars lets through; whitewash and shade cloth let through less.',
   ),
   // water
   perchedRise: assumed(

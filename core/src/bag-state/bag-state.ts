@@ -59,6 +59,9 @@ export function knownWeather(live: readonly Entry[]): readonly KnownDay[] {
       minCelsius: e.minCelsius,
       maxCelsius: e.maxCelsius,
       rainMillimetres: e.rainMillimetres,
+      humidityPercent: e.humidityPercent,
+      windMetresPerSecond: e.windMetresPerSecond,
+      sunHours: e.sunHours,
     }));
 }
 

@@ -9,6 +9,8 @@ export {
   offsetMinutesOf,
   type Day,
 } from './calendar.ts';
+export { penmanMonteith, windAtTwoMetres, type ReferenceDay } from './penman-monteith.ts';
+export { growingDegreeDays, priestleyTaylor } from './priestley-taylor.ts';
 export { hargreavesSamani } from './hargreaves.ts';
 export { defaultNormals, normalOfDay, type MonthNormal } from './normals.ts';
 export { daylightHours, extraterrestrialRadiation, shareOfDay } from './sun.ts';
@@ -16,6 +18,7 @@ export { completeWeather, type KnownDay, type Site, type WeatherDay } from './we
 export {
   guessColumns,
   readWeatherTable,
+  WIND_UNITS,
   type ColumnMapping,
   type TableReading,
   type WeatherRow,

@@ -1,5 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { guessColumns, readWeatherTable, type ColumnMapping } from './index.ts';
+import {
+  completeWeather,
+  defaultNormals,
+  guessColumns,
+  readWeatherTable,
+  type ColumnMapping,
+} from './index.ts';
 
 const metric: ColumnMapping = {
   date: 'd',
@@ -90,5 +96,60 @@ describe('guessing columns', () => {
     [['a', 'b'], { date: undefined, min: undefined, max: undefined, rain: undefined }],
   ])('%o', (headings, guess) => {
     expect(guessColumns(headings)).toEqual(guess);
+  });
+});
+
+describe('columns beyond temperatures and rain', () => {
+  const mapping: ColumnMapping = {
+    date: 'date',
+    dateOrder: 'ymd',
+    min: 'lo',
+    max: 'hi',
+    temperature: 'celsius',
+    rainUnit: 'millimetre',
+    humidity: 'rh',
+    wind: 'wind',
+    sun: 'sun',
+    windUnit: 'km/h',
+  };
+  const row = { date: '2026-07-06', lo: '12.3', hi: '21.5', rh: '73', wind: '7.5', sun: '9.25' };
+
+  it('are read in their units, each only where it holds a number', () => {
+    expect(
+      readWeatherTable([row, { ...row, date: '2026-07-07', wind: '', sun: 'n/a' }], mapping).days,
+    ).toEqual([
+      {
+        day: '2026-07-06',
+        minCelsius: 12.3,
+        maxCelsius: 21.5,
+        humidityPercent: 73,
+        windMetresPerSecond: expect.closeTo(2.083, 3),
+        sunHours: 9.25,
+      },
+      { day: '2026-07-07', minCelsius: 12.3, maxCelsius: 21.5, humidityPercent: 73 },
+    ]);
+  });
+
+  it.each([
+    [{ rh: '140' }, /humidity/],
+    [{ wind: '900' }, /wind/],
+    [{ sun: '25' }, /sunshine/],
+  ])('refuse a row with %o, with the reason', (wrong, reason) => {
+    const { days, refused } = readWeatherTable([{ ...row, ...wrong }], mapping);
+    expect(days).toEqual([]);
+    expect(refused[0]?.reason).toMatch(reason);
+  });
+
+  it('bring the day to Penman and Monteith; without them it goes by its temperatures', () => {
+    const site = { latitudeDegrees: 50.8, normals: defaultNormals(50.8) };
+    const [known] = readWeatherTable([row], mapping).days;
+    if (!known) throw new Error('the row reads');
+    const by = (days: Parameters<typeof completeWeather>[0]) =>
+      completeWeather(days, site, '2026-07-06', '2026-07-06')[0];
+    expect(by([known])?.by).toBe('penman-monteith');
+    // near FAO-56 Example 18, whose air is about as moist
+    expect(Math.abs((by([known])?.etoMillimetres ?? 0) - 3.9)).toBeLessThan(0.2);
+    const { day, minCelsius, maxCelsius } = known;
+    expect(by([{ day, minCelsius, maxCelsius }])?.by).toBe('hargreaves');
   });
 });

@@ -1,22 +1,33 @@
 import { toInner } from '../units/index.ts';
 import { isDay, type Day } from './calendar.ts';
 
-/** Which column of a table holds what. Rain is optional. Dates may be written in three orders. */
+/** Which column of a table holds what. All but date and temperatures are optional. Dates may be written in three orders. */
 export interface ColumnMapping {
   readonly date: string;
   readonly dateOrder: 'ymd' | 'dmy' | 'mdy';
   readonly min: string;
   readonly max: string;
   readonly rain?: string | undefined;
+  readonly humidity?: string | undefined;
+  readonly wind?: string | undefined;
+  readonly sun?: string | undefined;
   readonly temperature: 'celsius' | 'fahrenheit';
   readonly rainUnit: 'millimetre' | 'inch';
+  /** m/s when left out */
+  readonly windUnit?: keyof typeof WIND_UNITS | undefined;
 }
+
+/** Metres a second in one of each. */
+export const WIND_UNITS = { 'm/s': 1, 'km/h': 1 / 3.6, mph: 0.44704, knots: 0.514444 } as const;
 
 export interface WeatherRow {
   readonly day: Day;
   readonly minCelsius: number;
   readonly maxCelsius: number;
   readonly rainMillimetres?: number;
+  readonly humidityPercent?: number;
+  readonly windMetresPerSecond?: number;
+  readonly sunHours?: number;
 }
 
 /** What came out of a table: the days that can be used, and each row that cannot, with the reason. */
@@ -74,11 +85,31 @@ function readRow(
   if (minCelsius < -40 || maxCelsius > 55)
     return { reason: 'a temperature no garden has; is the unit right?' };
   if (minCelsius > maxCelsius) return { reason: 'the coldest is warmer than the warmest' };
-  const rain = mapping.rain === undefined ? undefined : readNumber(raw[mapping.rain]);
-  if (rain === undefined) return { day, minCelsius, maxCelsius };
-  const rainMillimetres = toInner(rain, mapping.rainUnit);
-  if (rainMillimetres < 0 || rainMillimetres > 500) return { reason: 'an amount of rain no day has' };
-  return { day, minCelsius, maxCelsius, rainMillimetres };
+  const more = readMore(raw, mapping);
+  return 'reason' in more ? more : { day, minCelsius, maxCelsius, ...more };
+}
+
+/** The optional columns, each only where it holds a number; one that no day has refuses the row. */
+function readMore(
+  raw: Readonly<Record<string, string>>,
+  mapping: ColumnMapping,
+): Omit<WeatherRow, 'day' | 'minCelsius' | 'maxCelsius'> | { readonly reason: string } {
+  const number = (column: string | undefined) => (column === undefined ? undefined : readNumber(raw[column]));
+  const [rain, humidity, wind, sun] = [mapping.rain, mapping.humidity, mapping.wind, mapping.sun].map(number);
+  const rainMillimetres = rain === undefined ? undefined : toInner(rain, mapping.rainUnit);
+  const windMetresPerSecond = wind === undefined ? undefined : wind * WIND_UNITS[mapping.windUnit ?? 'm/s'];
+  const isOutside = (value: number | undefined, low: number, high: number) =>
+    value !== undefined && (value < low || value > high);
+  if (isOutside(rainMillimetres, 0, 500)) return { reason: 'an amount of rain no day has' };
+  if (isOutside(humidity, 1, 100)) return { reason: 'a humidity that is not from 1 to 100 %' };
+  if (isOutside(windMetresPerSecond, 0, 40)) return { reason: 'a wind no garden stands; is the unit right?' };
+  if (isOutside(sun, 0, 24)) return { reason: 'more hours of sunshine than a day has' };
+  return {
+    ...(rainMillimetres === undefined ? {} : { rainMillimetres }),
+    ...(humidity === undefined ? {} : { humidityPercent: humidity }),
+    ...(windMetresPerSecond === undefined ? {} : { windMetresPerSecond }),
+    ...(sun === undefined ? {} : { sunHours: sun }),
+  };
 }
 
 function readNumber(text: string | undefined): number | undefined {
@@ -102,6 +133,9 @@ const HINTS = {
   min: /min|low|night/i,
   max: /max|high|day.?temp/i,
   rain: /rain|precip|mm$|prcp/i,
+  humidity: /humid|^rh\b/i,
+  wind: /wind/i,
+  sun: /sun/i,
 };
 
 /**
@@ -112,8 +146,16 @@ const HINTS = {
  * // => 'Rain (mm)'
  */
 export function guessColumns(headings: readonly string[]): {
-  readonly [K in 'date' | 'min' | 'max' | 'rain']: string | undefined;
+  readonly [K in keyof typeof HINTS]: string | undefined;
 } {
   const find = (hint: RegExp) => headings.find((heading) => hint.test(heading));
-  return { date: find(HINTS.date), min: find(HINTS.min), max: find(HINTS.max), rain: find(HINTS.rain) };
+  return {
+    date: find(HINTS.date),
+    min: find(HINTS.min),
+    max: find(HINTS.max),
+    rain: find(HINTS.rain),
+    humidity: find(HINTS.humidity),
+    wind: find(HINTS.wind),
+    sun: find(HINTS.sun),
+  };
 }

@@ -1,5 +1,7 @@
 import { addDays, dayOfYear, daysBetween, type Day } from './calendar.ts';
 import { hargreavesSamani } from './hargreaves.ts';
+import { penmanMonteith } from './penman-monteith.ts';
+import { priestleyTaylor } from './priestley-taylor.ts';
 import { normalOfDay, type MonthNormal } from './normals.ts';
 
 /** What is known of one day's weather outside; rain may be unknown. */
@@ -8,6 +10,11 @@ export interface KnownDay {
   readonly minCelsius: number;
   readonly maxCelsius: number;
   readonly rainMillimetres?: number | undefined;
+  /** mean relative humidity, 1 to 100 */
+  readonly humidityPercent?: number | undefined;
+  /** at 2 m */
+  readonly windMetresPerSecond?: number | undefined;
+  readonly sunHours?: number | undefined;
 }
 
 /** One day's weather, complete, with what was filled in from the normals marked. */
@@ -18,6 +25,9 @@ export interface WeatherDay {
   readonly rainMillimetres: number;
   /** reference evapotranspiration outside, mm */
   readonly etoMillimetres: number;
+  /** what the day asks for under a cover that would let all of the sun through, mm */
+  readonly coverMillimetres: number;
+  readonly by: 'penman-monteith' | 'hargreaves';
   readonly filled: { readonly temperature: boolean; readonly rain: boolean };
 }
 
@@ -25,6 +35,32 @@ export interface WeatherDay {
 export interface Site {
   readonly latitudeDegrees: number;
   readonly normals: readonly MonthNormal[];
+}
+
+/** A closed house is warmer than outside by day; in the mean by about this, °C (*assumed*). */
+const WARMER_INSIDE = 4;
+
+/** The day's demand outside and under cover: by Penman–Monteith where more than temperatures is known, else by those. */
+function demandOf(
+  day: Day,
+  known: Omit<KnownDay, 'day'>,
+  site: Site,
+): Pick<WeatherDay, 'etoMillimetres' | 'coverMillimetres' | 'by'> {
+  const { minCelsius, maxCelsius, humidityPercent, windMetresPerSecond, sunHours } = known;
+  const { latitudeDegrees } = site;
+  const plain = { minCelsius, maxCelsius, latitudeDegrees, dayOfYear: dayOfYear(day) };
+  const isMore = humidityPercent !== undefined || windMetresPerSecond !== undefined || sunHours !== undefined;
+  const coverMillimetres = priestleyTaylor(
+    { ...plain, sunHours },
+    (minCelsius + maxCelsius) / 2 + WARMER_INSIDE,
+  );
+  return isMore
+    ? {
+        etoMillimetres: penmanMonteith({ ...plain, humidityPercent, windMetresPerSecond, sunHours }),
+        coverMillimetres,
+        by: 'penman-monteith',
+      }
+    : { etoMillimetres: hargreavesSamani(plain), coverMillimetres, by: 'hargreaves' };
 }
 
 /**
@@ -52,12 +88,7 @@ export function completeWeather(
       minCelsius,
       maxCelsius,
       rainMillimetres: found?.rainMillimetres ?? normal.rainMillimetres,
-      etoMillimetres: hargreavesSamani({
-        minCelsius,
-        maxCelsius,
-        latitudeDegrees: site.latitudeDegrees,
-        dayOfYear: dayOfYear(day),
-      }),
+      ...demandOf(day, { ...found, minCelsius, maxCelsius }, site),
       filled: { temperature: !found, rain: found?.rainMillimetres === undefined },
     };
   });

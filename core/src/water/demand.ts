@@ -54,7 +54,9 @@ export function demandOfDay(
   weather: WeatherDay,
   assumed: Assumed = DEFAULT_ASSUMED,
 ): DayDemand {
-  const eto = weather.etoMillimetres * (bag.underCover ? assumed.coverDemand : 1);
+  const eto = bag.underCover
+    ? weather.coverMillimetres * assumed.coverTransmissivity
+    : weather.etoMillimetres;
   let transpirationLitres = 0;
   for (const plant of bag.plants) {
     const age = daysBetween(plant.plantedOn, weather.day);

@@ -18,13 +18,29 @@ import {
   TextField,
   Typography,
 } from '@mui/material';
-import { dayOf, readWeatherTable, type ColumnMapping, type WeatherRow } from '@rundel/core/climate';
+import {
+  dayOf,
+  readWeatherTable,
+  WIND_UNITS,
+  type ColumnMapping,
+  type WeatherRow,
+} from '@rundel/core/climate';
 import type { Draft } from '@rundel/core/diary';
 import { useEffect, useMemo, useState } from 'react';
 import { FileButton } from '../parts/FileButton.tsx';
 import { shortDay } from '../parts/words.ts';
 import { useGarden, useShown } from '../store/index.ts';
 import { firstMapping, isWhole, mappingSchema, readCsv, sortDays, type CsvTable } from './weather-csv.ts';
+
+const COLUMNS = [
+  { key: 'date', label: 'Date is in', isOptional: false },
+  { key: 'min', label: 'Coldest is in', isOptional: false },
+  { key: 'max', label: 'Warmest is in', isOptional: false },
+  { key: 'rain', label: 'Rain is in', isOptional: true },
+  { key: 'humidity', label: 'Humidity, %, is in', isOptional: true },
+  { key: 'wind', label: 'Wind is in', isOptional: true },
+  { key: 'sun', label: 'Sunshine, h, is in', isOptional: true },
+] as const;
 
 /** Reads daily weather from a CSV: columns mapped once and remembered, a preview, and only then stored. */
 export default function ImportWeather({ onClose }: { onClose(): void }) {
@@ -77,8 +93,8 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
       <DialogTitle variant="h2">Read weather from a file</DialogTitle>
       <DialogContent>
         <Typography sx={{ marginBlockEnd: 1.5 }}>
-          A CSV with a row a day: a date, the coldest, the warmest, and the rain if there is any. The columns
-          may be called anything.
+          A CSV with a row a day: a date, the coldest, the warmest, and rain, humidity, wind and hours of
+          sunshine if there are any. The columns may be called anything.
         </Typography>
         <FileButton
           accept=".csv,text/csv,text/plain"
@@ -102,21 +118,15 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
                 marginBlock: 2.5,
               }}
             >
-              {(['date', 'min', 'max', 'rain'] as const).map((key) => (
+              {COLUMNS.map(({ key, label, isOptional }) => (
                 <TextField
                   select
                   key={key}
-                  label={
-                    { date: 'Date is in', min: 'Coldest is in', max: 'Warmest is in', rain: 'Rain is in' }[
-                      key
-                    ]
-                  }
+                  label={label}
                   value={mapping[key] ?? ''}
-                  onChange={(e) =>
-                    set(key, key === 'rain' && e.target.value === '' ? undefined : e.target.value)
-                  }
+                  onChange={(e) => set(key, isOptional && e.target.value === '' ? undefined : e.target.value)}
                 >
-                  <MenuItem value="">{key === 'rain' ? 'no column' : 'choose…'}</MenuItem>
+                  <MenuItem value="">{isOptional ? 'no column' : 'choose…'}</MenuItem>
                   {table.headings.map((heading) => (
                     <MenuItem key={heading} value={heading}>
                       {heading}
@@ -152,6 +162,20 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
                 <MenuItem value="millimetre">mm</MenuItem>
                 <MenuItem value="inch">inches</MenuItem>
               </TextField>
+              {mapping.wind !== undefined && (
+                <TextField
+                  select
+                  label="Wind"
+                  value={mapping.windUnit ?? 'm/s'}
+                  onChange={(e) => set('windUnit', e.target.value as ColumnMapping['windUnit'])}
+                >
+                  {Object.keys(WIND_UNITS).map((unit) => (
+                    <MenuItem key={unit} value={unit}>
+                      {unit}
+                    </MenuItem>
+                  ))}
+                </TextField>
+              )}
             </Box>
             {!reading || !sorted ? (
               <Typography>

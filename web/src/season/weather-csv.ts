@@ -1,7 +1,9 @@
-import { guessColumns, type ColumnMapping, type WeatherRow } from '@rundel/core/climate';
+import { guessColumns, WIND_UNITS, type ColumnMapping, type WeatherRow } from '@rundel/core/climate';
 import type { Entry } from '@rundel/core/diary';
 import * as z from '@rundel/core/schema';
 import Papa from 'papaparse';
+
+type WindUnit = keyof typeof WIND_UNITS;
 
 /** A mapping as this device remembered it. */
 export const mappingSchema = z.object({
@@ -12,6 +14,10 @@ export const mappingSchema = z.object({
   rain: z.string().optional(),
   temperature: z.enum(['celsius', 'fahrenheit']),
   rainUnit: z.enum(['millimetre', 'inch']),
+  humidity: z.string().optional(),
+  wind: z.string().optional(),
+  sun: z.string().optional(),
+  windUnit: z.enum(Object.keys(WIND_UNITS) as [WindUnit, ...WindUnit[]]).optional(),
 });
 
 export interface CsvTable {
@@ -46,6 +52,10 @@ export function firstMapping(
     min: guess.min ?? '',
     max: guess.max ?? '',
     rain: guess.rain,
+    humidity: guess.humidity,
+    wind: guess.wind,
+    sun: guess.sun,
+    windUnit: 'm/s',
     dateOrder: 'ymd',
     temperature: 'celsius',
     rainUnit: 'millimetre',
@@ -68,7 +78,10 @@ export function sortDays(days: readonly WeatherRow[], live: readonly Entry[], to
       here !== undefined &&
       near(here.minCelsius, row.minCelsius) &&
       near(here.maxCelsius, row.maxCelsius) &&
-      near(here.rainMillimetres, row.rainMillimetres)
+      near(here.rainMillimetres, row.rainMillimetres) &&
+      near(here.humidityPercent, row.humidityPercent) &&
+      near(here.windMetresPerSecond, row.windMetresPerSecond) &&
+      near(here.sunHours, row.sunHours)
     );
   };
   return {

@@ -21,6 +21,10 @@ export const weatherEntry = z
     minCelsius: z.number().min(-40).max(45),
     maxCelsius: z.number().min(-30).max(55),
     rainMillimetres: z.number().min(0).max(500).optional(),
+    /** mean relative humidity, wind at 2 m, hours of sunshine: from a file or a station, where they are known */
+    humidityPercent: z.number().min(1).max(100).optional(),
+    windMetresPerSecond: z.number().min(0).max(40).optional(),
+    sunHours: z.number().min(0).max(24).optional(),
     source: z.enum(['typed', 'file']),
   })
   .refine((w) => w.minCelsius <= w.maxCelsius, {
