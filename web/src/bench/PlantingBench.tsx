@@ -113,6 +113,10 @@ function OneBag({
       </Box>
       {result && planting && task ? (
         <Box>
+          <Typography sx={{ display: 'none', '@media print': { display: 'block' } }}>
+            {titleOf(bag)}: {crop.name.toLowerCase()}, {habit.name.toLowerCase()},{' '}
+            {shown.show(planting.seedling.stemMillimetres, 'height')} tall.
+          </Typography>
           <PlantingTrial
             bag={bag}
             planting={planting}

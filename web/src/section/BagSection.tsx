@@ -10,6 +10,14 @@ import { SectionBody } from './SectionBody.tsx';
 
 const MARGIN = { top: 26, bottom: 26, left: 74, right: 128 };
 
+/** Words stay legible where a leaf lies behind them. */
+const HALO = {
+  stroke: 'var(--surface)',
+  strokeWidth: 3,
+  paintOrder: 'stroke',
+  strokeLinejoin: 'round',
+} as const;
+
 /** Moves labels apart that would lie on one another; heights from the top, in the order given. */
 function spread(wanted: readonly number[], gap: number, bottom: number): readonly number[] {
   const order = wanted.map((y, i) => ({ y, i })).sort((a, b) => a.y - b.y);
@@ -98,10 +106,17 @@ export function BagSection({
             strokeWidth="1"
             fill="none"
           />
-          <text x={labelX} y={(places[i] ?? 0) - 1} fontSize="13.5" fontWeight="700" fill="var(--ink)">
+          <text
+            x={labelX}
+            y={(places[i] ?? 0) - 1}
+            fontSize="13.5"
+            fontWeight="700"
+            fill="var(--ink)"
+            {...HALO}
+          >
             {label.big}
           </text>
-          <text x={labelX} y={(places[i] ?? 0) + 13} fontSize="11.5" fill="var(--muted)">
+          <text x={labelX} y={(places[i] ?? 0) + 13} fontSize="11.5" fill="var(--muted)" {...HALO}>
             {label.small}
           </text>
         </g>

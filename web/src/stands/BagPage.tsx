@@ -13,6 +13,7 @@ import { useBags, useGarden, useShown, type Bag } from '../store/index.ts';
 import { Diary } from './Diary.tsx';
 import { GrowthPanel } from './GrowthPanel.tsx';
 import { MakePanel } from './MakePanel.tsx';
+import { plantedWords } from './planted-words.ts';
 import { NoSuchBag } from './NoSuchBag.tsx';
 import { PlantDialog } from './PlantDialog.tsx';
 import { TemplateDialog } from './TemplateDialog.tsx';
@@ -229,6 +230,7 @@ function BagActions({
 /** How each plant in the bag was to be planted; for an empty one, the way to plant it. */
 function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void }) {
   const { garden, clock } = useGarden();
+  const shown = useShown();
   const free = bag.container.stations.length - bag.occupants.length;
   const seen = new Set<string>();
   const different = bag.occupants.filter((o) => {
@@ -252,14 +254,18 @@ function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void })
               {occupant.variety.name}: {occupant.crop.name.toLowerCase()}, {occupant.habit.name.toLowerCase()}
               . Planted {age}.
             </Typography>
-            <PlantingAdvice
-              seedling={occupant.planted.seedling}
-              crop={occupant.crop}
-              mixMillimetres={bag.body.fill.mixMillimetres}
-              schoolId={occupant.planted.schoolId ?? garden.settings.depthSchoolId}
-              assumed={bag.body.assumed}
-              isDone={days > 1}
-            />
+            {occupant.planted.wayId ? (
+              <Typography sx={{ fontSize: '1.1rem' }}>{plantedWords(occupant.planted, shown)}</Typography>
+            ) : (
+              <PlantingAdvice
+                seedling={occupant.planted.seedling}
+                crop={occupant.crop}
+                mixMillimetres={bag.body.fill.mixMillimetres}
+                schoolId={occupant.planted.schoolId ?? garden.settings.depthSchoolId}
+                assumed={bag.body.assumed}
+                isDone={days > 1}
+              />
+            )}
           </Box>
         );
       })}

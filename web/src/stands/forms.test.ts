@@ -11,6 +11,8 @@ import {
   nextLabel,
   NEW_STAND,
 } from './bag-form.ts';
+import { shownIn } from '../store/shown.ts';
+import { plantedWords } from './planted-words.ts';
 import { momentProblem } from './moment-problem.ts';
 import {
   emptyPlantingForm,
@@ -261,5 +263,33 @@ describe('a planting handed from one screen to another', () => {
     expect(plantingQuery({ stem: '', varietyName: 'A & B' })).toBe('varietyName=A+%26+B');
     const odd = new URLSearchParams('cropId=melon&habitId=vine');
     expect(plantingFrom(odd, empty)).toMatchObject({ cropId: 'tomato', habitId: 'tall' });
+  });
+});
+
+describe('how a plant was put in', () => {
+  const planted = {
+    id: 'ent_words00001',
+    kind: 'planted' as const,
+    at: NOW,
+    recordedAt: NOW,
+    containerId: 'con_words00001',
+    stationId: 'stn_words00001',
+    plantId: 'pla_words00001',
+    seedling: { stemMillimetres: 400, ballMillimetres: 90 },
+  };
+  const words = (more: object) =>
+    plantedWords({ ...planted, ...more }, shownIn('metric')).replaceAll('\u00a0', ' ');
+
+  it('is said by its way, its depth and the level of the mix', () => {
+    expect(words({ wayId: 'trench', buriedMillimetres: 220 })).toBe(
+      'Laid in a trench: 22 cm of its stem went under, 18 cm stood above.',
+    );
+    expect(words({ wayId: 'low-start', buriedMillimetres: 60, levelMillimetres: 160 })).toContain(
+      'The bag was filled to 16 cm then.',
+    );
+    expect(words({ wayId: 'net-cup', buriedMillimetres: 0 })).toContain(
+      'level with its old surface, 40 cm tall',
+    );
+    expect(words({ wayId: 'seed' })).toBe('Seed, sown in place.');
   });
 });
