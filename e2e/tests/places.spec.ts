@@ -63,6 +63,20 @@ test.describe('stands', () => {
   });
 });
 
+test('a bag’s water has a course, past and expected, and what would change it', async ({ page }) => {
+  await openDemo(page);
+  await visit(page, '/stands');
+  await page.getByRole('link', { name: /^7 / }).click();
+  await page.getByRole('button', { name: 'What would change it?' }).click();
+  await expect(page.getByText(/In a bag half as big again: in (\d+ h|[\d.]+ days)/)).toBeVisible();
+  await page.getByRole('button', { name: 'Its course, past and to come' }).click();
+  await expect(page.getByRole('img', { name: /^Water of bag 7/ })).toBeVisible();
+  await expect(page.locator('.apexcharts-svg')).toBeVisible();
+  await page.getByRole('button', { name: 'The same as a table' }).click();
+  const table = page.getByRole('region', { name: 'Water by moment' });
+  await expect(table.getByRole('row', { name: /expected/ }).first()).toContainText(/L.*to.*L/);
+});
+
 test.describe('bench', () => {
   test('a depth is worked out as it is typed, for another bag, school and graft', async ({ page }) => {
     await openDemo(page);

@@ -1,10 +1,13 @@
-import { Box, Typography } from '@mui/material';
-import { useMemo } from 'react';
+import { Box, Button, Typography } from '@mui/material';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { expectation, gradeSpan, nextLookWords } from '../parts/bag-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { hoursWords, whenWords } from '../parts/words.ts';
 import { Worked, WorkedLines } from '../parts/Worked.tsx';
 import { useGarden, useShown, type Bag } from '../store/index.ts';
+import { WhatIf } from './WhatIf.tsx';
+
+const WaterChart = lazy(() => import('./WaterChart.tsx'));
 
 /** The bag's water in three numbers, each to be opened. */
 export function WaterPanel({ bag }: { readonly bag: Bag }) {
@@ -12,6 +15,7 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
   const shown = useShown();
   const { water, body } = bag;
   const now = clock.now();
+  const [isOpen, setOpen] = useState(false);
   const moves = useMemo(() => [...(water?.estimate.moves ?? [])].reverse().slice(0, 5), [water]);
   if (!water) {
     return (
@@ -96,6 +100,17 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
           always beats the estimate.
         </Typography>
       </Worked>
+      <Worked label="What would change it?">
+        <WhatIf bag={bag} />
+      </Worked>
+      <Button onClick={() => setOpen(!isOpen)} aria-expanded={isOpen} sx={{ paddingInline: 0.5 }}>
+        {isOpen ? 'Hide its course' : 'Its course, past and to come'}
+      </Button>
+      {isOpen && (
+        <Suspense fallback={<Box sx={{ minHeight: 320 }} />}>
+          <WaterChart water={water} name={bag.container.label} />
+        </Suspense>
+      )}
     </Panel>
   );
 }

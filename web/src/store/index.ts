@@ -21,7 +21,7 @@ export {
   occupantsNow,
   standsInUse,
 } from './selectors.ts';
-export { useWaters, type Waters } from './waters.ts';
+export { useWaters, waterIf, type Waters } from './waters.ts';
 export { rememberGarden, rememberedGarden, whichToOpen, type Which } from './which.ts';
 export { shownIn, useShown, type Shown } from './shown.ts';
 export { useBags, type Bag } from './bags.ts';

@@ -99,6 +99,13 @@ export function useWaters(): Waters {
   }, [query.data]);
 }
 
+/** The water of a bag as it would be if its record were another: worked out in the worker, stored nowhere. */
+export async function waterIf(container: Container, open: OpenGarden): Promise<BagWater | undefined> {
+  const now = open.clock.now();
+  const water = await estimateWorker().bagWater(partFor(container, open, now), container, now);
+  return 'problem' in water ? undefined : water;
+}
+
 const versions = new WeakMap<Garden, number>();
 let nextVersion = 1;
 

@@ -1,0 +1,145 @@
+import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import type { BagWater } from '@rundel/core/bag-state';
+import { DEFAULT_ASSUMED } from '@rundel/core/assumed';
+import { fromInner, UNITS } from '@rundel/core/units';
+import type { ApexOptions } from 'apexcharts';
+import { useMemo } from 'react';
+import imported from 'react-apexcharts';
+import { useLookValue } from '../parts/look-context.tsx';
+import { Worked } from '../parts/Worked.tsx';
+import { localDate, whenWords } from '../parts/words.ts';
+import { useShown } from '../store/index.ts';
+import { courseOf, spellsOf } from './water-course.ts';
+
+// the package is CommonJS: bundlers differ in whether its default export is unwrapped
+const Chart = 'default' in imported ? (imported.default as typeof imported) : imported;
+
+/** A bag's water over the last days and the rounds to come, with its doubt as a band. */
+export default function WaterChart({ water, name }: { readonly water: BagWater; readonly name: string }) {
+  const shown = useShown();
+  const { look } = useLookValue();
+  const unit = shown.system === 'metric' ? 'litre' : shown.system === 'us' ? 'usGallon' : 'imperialGallon';
+  const course = useMemo(() => courseOf(water), [water]);
+  const spells = spellsOf(course, water.availableLitres, DEFAULT_ASSUMED.refillPoint);
+  const options = useMemo((): ApexOptions => {
+    const css = getComputedStyle(document.documentElement);
+    const value = (token: string) => css.getPropertyValue(token).trim();
+    const inUnit = (litres: number) => Number(fromInner(litres, unit).toFixed(2));
+    return {
+      chart: {
+        id: 'water',
+        toolbar: { show: false },
+        zoom: { enabled: false },
+        animations: { enabled: false },
+        background: 'transparent',
+        fontFamily: 'inherit',
+        foreColor: value('--ink'),
+      },
+      theme: { mode: look === 'dusk' ? 'dark' : 'light' },
+      colors: [value('--water-4'), value('--ink')],
+      fill: { opacity: [0.35, 1] },
+      stroke: { curve: 'straight', width: [0, 2.5] },
+      grid: { borderColor: value('--line') },
+      dataLabels: { enabled: false },
+      legend: { show: false },
+      tooltip: { enabled: false },
+      xaxis: {
+        type: 'datetime',
+        labels: {
+          datetimeUTC: false,
+          datetimeFormatter: { day: 'd MMM', hour: 'HH:mm' },
+          style: { fontSize: '12px' },
+        },
+      },
+      yaxis: {
+        min: 0,
+        max: inUnit(water.availableLitres * 1.02),
+        title: { text: `water for the plant, ${UNITS[unit].symbol}` },
+        labels: { formatter: (n: number) => n.toFixed(1), style: { fontSize: '12px' } },
+      },
+      annotations: {
+        xaxis: [
+          {
+            x: localDate(water.now).getTime(),
+            borderColor: value('--ink'),
+            strokeDashArray: 4,
+            label: { text: 'now', style: { background: value('--surface'), color: value('--ink') } },
+          },
+        ],
+        yaxis: [
+          {
+            y: inUnit(water.availableLitres * DEFAULT_ASSUMED.refillPoint),
+            borderColor: value('--fruit'),
+            strokeDashArray: 5,
+            label: {
+              text: 'wants a drink',
+              style: { background: value('--surface'), color: value('--ink') },
+            },
+          },
+        ],
+      },
+    };
+    // the colours come from the look's variables
+  }, [look, unit, water]);
+  const series = useMemo(() => {
+    const y = (litres: number) => Number(fromInner(litres, unit).toFixed(3));
+    const x = (at: string) => localDate(at).getTime();
+    return [
+      {
+        name: 'four times in five',
+        type: 'rangeArea',
+        data: course.map((p) => ({ x: x(p.at), y: [y(p.low), y(p.high)] })),
+      },
+      { name: 'likely', type: 'line', data: course.map((p) => ({ x: x(p.at), y: y(p.likely) })) },
+    ];
+  }, [course, unit]);
+  return (
+    <Box>
+      <Typography sx={{ marginBlockEnd: 1 }}>
+        {spells.dryOuts === 0
+          ? 'In these days it was never likely below the point where it wants a drink'
+          : `In these days it likely went below that point ${spells.dryOuts === 1 ? 'once' : `${spells.dryOuts} times`}`}
+        {spells.wetDays >= 1
+          ? `, and was nearly full for about ${Math.round(spells.wetDays)} days in all`
+          : ''}
+        . To the right of the dashes is what comes if nobody waters it.
+      </Typography>
+      <div
+        role="img"
+        aria-label={`Water of bag ${name} over the last days and the rounds to come; the table holds the numbers`}
+      >
+        <Chart key={look} type="rangeArea" height={320} options={options} series={series as never} />
+      </div>
+      <Worked label="The same as a table">
+        <Box
+          sx={{ maxHeight: 320, overflow: 'auto' }}
+          tabIndex={0}
+          role="region"
+          aria-label="Water by moment"
+        >
+          <Table size="small">
+            <TableHead>
+              <TableRow>
+                <TableCell>When</TableCell>
+                <TableCell align="right">Likely</TableCell>
+                <TableCell align="right">Between</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {course.map((p, i) => (
+                <TableRow key={i}>
+                  <TableCell>
+                    {whenWords(p.at, water.now)}
+                    {p.what === 'expected' ? ', expected' : ''}
+                  </TableCell>
+                  <TableCell align="right">{shown.show(p.likely, 'drink')}</TableCell>
+                  <TableCell align="right">{shown.range(p.low, p.high, 'drink')}</TableCell>
+                </TableRow>
+              ))}
+            </TableBody>
+          </Table>
+        </Box>
+      </Worked>
+    </Box>
+  );
+}
