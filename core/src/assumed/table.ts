@@ -100,7 +100,7 @@ export const ASSUMPTIONS = {
   firstDrinkDry: assumed(0.2, 0.12, 0.3, 'L per L of mix', 'Four litres for twenty of dry mix.'),
   firstDrinkMoist: assumed(0.1, 0.05, 0.15, 'L per L of mix', 'Half of that where the mix was moistened.'),
   // growth and supports
-  heightNoise: assumed(0.12, 0.05, 0.2, 'of the height', 'How far a measured plant is from a smooth curve.'),
+  heightNoise: assumed(0.14, 0.05, 0.2, 'of the height', 'How far a measured plant is from a smooth curve.'),
   windingAllowance: assumed(0.15, 0.05, 0.3, 'of the string', 'String that goes round the stem.'),
   stringKnots: assumed(300, 150, 600, 'mm', 'For the knots at wire and base.'),
   baseLoop: assumed(350, 200, 500, 'mm', 'A loose loop round the foot of the stem.'),

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { habitOf } from '../crops/index.ts';
 import { dayOnCurve, daysToReach, growthPerDay, heightBelief, heightOn, heightOnCurve } from './index.ts';
 
@@ -95,7 +96,7 @@ describe('growth from recorded heights', () => {
         days,
         millimetres: (heights[days] as number) * (1 + 0.04 * gauss()),
       }));
-      const reach = daysToReach(heightBelief(tall, start, records, 0.12), 1750);
+      const reach = daysToReach(heightBelief(tall, start, records, DEFAULT_ASSUMED.heightNoise), 1750);
       counted += 1;
       if (reach.kind === 'reaches' && reach.low <= wire && wire <= (reach.high ?? Infinity)) inside += 1;
     }

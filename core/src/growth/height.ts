@@ -38,7 +38,7 @@ export type Reaching =
     }
   | { readonly kind: 'unlikely'; readonly chance: number };
 
-const CELLS = 31;
+const CELLS = 21;
 /** One in twenty lies beyond 1.645 standard deviations. */
 const ONE_IN_TWENTY = 1.645;
 const SPAN = 2.6;
@@ -58,7 +58,7 @@ function gridOf(prior: HeightPrior['weeksToFull']): readonly { value: number; we
 /**
  * What is believed of a plant's growth: the habit's prior, and every height that was recorded.
  *
- * Method: Bayes on a 31 × 31 grid over full height and pace of the Gompertz curve through the height at planting.
+ * Method: Bayes on a 21 × 21 grid over full height and pace of the Gompertz curve through the height at planting.
  * A record counts with a Gaussian error of `noise` of the height and 15 mm (*assumed*: tape, and growth that does not
  * keep to any curve), and records share part of their error. Deterministic.
  *
@@ -151,7 +151,11 @@ export function daysToReach(belief: HeightBelief, millimetres: number): Reaching
   };
 }
 
-/** Growth on a day, mm a day, likely. */
+/** Growth on a day, mm a day: the mean over the curves that it may be on, over the next three days. */
 export function growthPerDay(belief: HeightBelief, days: number): number {
-  return Math.max(0, (heightOn(belief, days + 3).likely - heightOn(belief, days).likely) / 3);
+  return belief.curves.reduce(
+    (sum, { curve, weight }) =>
+      sum + (weight * (heightOnCurve(curve, days + 3) - heightOnCurve(curve, days))) / 3,
+    0,
+  );
 }

@@ -98,7 +98,7 @@ export default function WaterChart({ water, name }: { readonly water: BagWater; 
       <Typography sx={{ marginBlockEnd: 1 }}>
         {spells.dryOuts === 0
           ? 'In these days it was never likely below the point where it wants a drink'
-          : `In these days it likely went below that point ${spells.dryOuts === 1 ? 'once' : `${spells.dryOuts} times`}`}
+          : `In these days it likely went below the point where it wants a drink ${spells.dryOuts === 1 ? 'once' : `${spells.dryOuts} times`}`}
         {spells.wetDays >= 1
           ? `, and was nearly full for about ${Math.round(spells.wetDays)} days in all`
           : ''}
