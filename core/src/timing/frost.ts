@@ -1,4 +1,5 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import { normalBelow } from '../statistics/index.ts';
 import { addDays, daysBetween, normalOfDay, type Day, type KnownDay, type Site } from '../climate/index.ts';
 
 /**
@@ -32,16 +33,6 @@ export function growingYearOf(day: Day, latitudeDegrees: number): Day {
   return day.slice(5) >= '07-01' ? `${year}-07-01` : `${year - 1}-07-01`;
 }
 
-/** A normal distribution's share below a value (Abramowitz & Stegun 7.1.26, good to 1.5 × 10⁻⁷). */
-export function normalShare(z: number): number {
-  const x = Math.abs(z) / Math.SQRT2;
-  const t = 1 / (1 + 0.3275911 * x);
-  const series =
-    t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
-  const erf = 1 - series * Math.exp(-x * x);
-  return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
-}
-
 interface Spread {
   readonly mean: number;
   readonly days: number;
@@ -55,7 +46,7 @@ function fromDates(
   first: Spread,
 ): FrostYear {
   const chance = Array.from({ length: DAYS }, (_, i) =>
-    i < MIDSUMMER ? 1 - normalShare((i - last.mean) / last.days) : normalShare((i - first.mean) / first.days),
+    i < MIDSUMMER ? 1 - normalBelow((i - last.mean) / last.days) : normalBelow((i - first.mean) / first.days),
   );
   return {
     start,
@@ -145,7 +136,7 @@ export function frostYear(
 function fromNormals(start: Day, site: Site, assumed: Assumed): FrostYear {
   const nights = Array.from({ length: DAYS }, (_, i) => {
     const { minCelsius } = normalOfDay(site.normals, addDays(start, i));
-    return normalShare(-minCelsius / assumed.normalSpread) * assumed.frostCluster;
+    return normalBelow(-minCelsius / assumed.normalSpread) * assumed.frostCluster;
   });
   const chance = new Array<number>(DAYS).fill(0);
   let sum = 0;

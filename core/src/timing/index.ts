@@ -1,4 +1,4 @@
-export { frostChance, frostYear, growingYearOf, MIDSUMMER, normalShare, type FrostYear } from './frost.ts';
+export { frostChance, frostYear, growingYearOf, MIDSUMMER, type FrostYear } from './frost.ts';
 export { hardeningPlan, nightWord, type HardeningDay, type NightWord } from './hardening.ts';
 export { TIMING_SCHOOLS, timingSchoolOf, type TimingSchool } from './schools.ts';
 export {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween, defaultNormals, type KnownDay } from '../climate/index.ts';
+import { normalBelow } from '../statistics/index.ts';
 import { CROPS, cropOf } from '../crops/index.ts';
 import {
   datesFrom,
@@ -9,7 +10,6 @@ import {
   growingYearOf,
   hardeningPlan,
   nightWord,
-  normalShare,
   plantingWindow,
   secondCrop,
   timingSchoolOf,
@@ -35,9 +35,9 @@ const opened = (window: ReturnType<typeof plantingWindow>) => {
 
 describe('frost', () => {
   it("the normal distribution's share against published values", () => {
-    expect(normalShare(0)).toBeCloseTo(0.5, 6);
-    expect(normalShare(1)).toBeCloseTo(0.841345, 5);
-    expect(normalShare(-1.96)).toBeCloseTo(0.024998, 5);
+    expect(normalBelow(0)).toBeCloseTo(0.5, 6);
+    expect(normalBelow(1)).toBeCloseTo(0.841345, 5);
+    expect(normalBelow(-1.96)).toBeCloseTo(0.024998, 5);
   });
 
   it("by the grower's own dates is as likely as not on the date, and one in six ten days on", () => {

@@ -173,6 +173,26 @@ export class Belief {
     this.normalise();
   }
 
+  /**
+   * Trusts what is believed of the water less: a share of each column's mass is spread evenly over the whole bag. What is
+   * believed of the use stays.
+   *
+   * @param share 0 (nothing changes) to 1 (nothing is known of the water)
+   */
+  loosen(share: number): void {
+    const { mass } = this;
+    for (let j = this.columnLow; j <= this.columnHigh; j++) {
+      let column = 0;
+      for (let i = this.rowLow; i <= this.rowHigh; i++) column += mass[i * USE_CELLS + j] as number;
+      const even = (share * column) / WATER_CELLS;
+      for (let i = 0; i < WATER_CELLS; i++)
+        mass[i * USE_CELLS + j] = (1 - share) * (mass[i * USE_CELLS + j] as number) + even;
+    }
+    this.rowLow = 0;
+    this.rowHigh = WATER_CELLS - 1;
+    this.normalise();
+  }
+
   /** Mean relative available water. */
   meanWater(): number {
     const marginal = this.waterMarginal();

@@ -41,6 +41,8 @@ export interface WaterEstimate {
   /** lost to plant and air since the last look or drink, L (mean) */
   readonly usedSinceLitres: number;
   readonly lastEventAt: string | undefined;
+  /** pairs of looks that cannot both be right: made within an hour, with nothing poured between */
+  readonly contradictions: readonly (readonly [string, string])[];
 }
 
 const CHANCES = [0.1, 0.5, 0.9] as const;
@@ -71,6 +73,8 @@ export function runFilter(
   const path: PathPoint[] = [];
   let usedSinceLitres = 0;
   let lastEventAt: string | undefined;
+  let lastEvent: WaterEvent | undefined;
+  const contradictions: [string, string][] = [];
   let stretch = NO_STRETCH;
   const pass = () => {
     if (stretch.days === 0) return;
@@ -90,6 +94,11 @@ export function runFilter(
       const { event } = step;
       const beforeLitres = belief.meanWater() * taw;
       applyEvent(belief, bag, event, assumed);
+      if (lastEvent && isContradicted(lastEvent, event)) {
+        contradictions.push([lastEvent.id, event.id]);
+        belief.loosen(CONTRADICTED);
+      }
+      lastEvent = event;
       const afterLitres = belief.meanWater() * taw;
       moves.push({ entryId: event.id, at: event.at, kind: event.kind, beforeLitres, afterLitres });
       path.push({ at: event.at, ...range(belief) });
@@ -111,8 +120,20 @@ export function runFilter(
       path,
       usedSinceLitres,
       lastEventAt,
+      contradictions,
     },
   };
+}
+
+/** How much of what is believed of the water is let go when two looks contradict each other (*assumed*). */
+const CONTRADICTED = 0.5;
+const WITHIN_MILLISECONDS = 3_600_000;
+
+/** Whether two looks within an hour lie further apart than a finger is off: two grades, or both ends of lifting. */
+function isContradicted(before: WaterEvent, event: WaterEvent): boolean {
+  if (before.kind !== 'look' || event.kind !== 'look') return false;
+  if (Date.parse(event.at) - Date.parse(before.at) > WITHIN_MILLISECONDS) return false;
+  return before.look.method === event.look.method && Math.abs(before.look.grade - event.look.grade) >= 2;
 }
 
 /** Use steps taken together, a day's worth at most: fewer moves of the grid for the same demand and doubt. */

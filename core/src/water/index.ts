@@ -8,7 +8,7 @@ export {
   type WaterBag,
 } from './demand.ts';
 export { afterGain, afterLoss } from './stress.ts';
-export { FINGER_GRADES, LIFT_GRADES, chanceOfLook, fingerGradeOf, normalBelow, type Look } from './look.ts';
+export { FINGER_GRADES, LIFT_GRADES, chanceOfLook, fingerGradeOf, type Look } from './look.ts';
 export { timeline, type TimelineStep, type UseStep, type WaterEvent } from './timeline.ts';
 export { waterBalance, type BalanceDay } from './balance.ts';
 export { Belief } from './belief.ts';

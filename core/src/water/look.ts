@@ -1,3 +1,5 @@
+import { normalBelow } from '../statistics/index.ts';
+
 /** The ways of looking at a bag's moisture, as data: what each feels between, as shares of available water. */
 export const FINGER_GRADES = ['dust-dry', 'dry', 'barely damp', 'moist', 'wet'] as const;
 export const LIFT_GRADES = ['light', 'middling', 'heavy'] as const;
@@ -33,20 +35,4 @@ export function chanceOfLook(
   const low = below === undefined ? 0 : normalBelow((below - w) / sigma);
   const high = above === undefined ? 1 : normalBelow((above - w) / sigma);
   return Math.max(1e-6, high - low);
-}
-
-/**
- * The standard normal distribution function, to 1.5e-7 (Abramowitz & Stegun 7.1.26).
- *
- * @example
- * normalBelow(1.96)
- * // ≈> 0.975
- */
-export function normalBelow(z: number): number {
-  const x = Math.abs(z) / Math.SQRT2;
-  const t = 1 / (1 + 0.3275911 * x);
-  const poly =
-    t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
-  const erf = 1 - poly * Math.exp(-x * x);
-  return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
 }

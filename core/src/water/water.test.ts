@@ -1,3 +1,4 @@
+import { normalBelow } from '../statistics/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
@@ -13,7 +14,6 @@ import {
   demandOfDay,
   lookAhead,
   mulchFactor,
-  normalBelow,
   runFilter,
   timeline,
   waterBalance,
@@ -318,6 +318,24 @@ describe('the filter', () => {
     const later = width([look('2026-07-02', 4)], at('2026-07-03', '18:30'));
     expect(after).toBeLessThan(before);
     expect(later).toBeGreaterThan(after);
+  });
+
+  it('keeps two looks that contradict each other, says so, and is less sure than with either alone', () => {
+    const until = at('2026-07-03', '18:40');
+    const dry = look('2026-07-03', 1, '18:00');
+    const wet = look('2026-07-03', 5, '18:20');
+    const width = (events: readonly WaterEvent[]) => {
+      const { share, contradictions } = runFilter(bag, steps(events, until)).estimate;
+      return { width: share.high - share.low, contradictions };
+    };
+    const both = width([dry, wet]);
+    expect(both.contradictions).toEqual([[dry.id, wet.id]]);
+    expect(both.width).toBeGreaterThan(width([dry]).width);
+    expect(both.width).toBeGreaterThan(width([wet]).width);
+    // a grade apart, or an hour and more, or with a drink between them, they agree well enough
+    expect(width([dry, look('2026-07-03', 2, '18:20')]).contradictions).toEqual([]);
+    expect(width([look('2026-07-03', 1, '17:00'), wet]).contradictions).toEqual([]);
+    expect(width([dry, drink('2026-07-03', 6, '18:10'), wet]).contradictions).toEqual([]);
   });
 
   it('records how each entry moved it', () => {

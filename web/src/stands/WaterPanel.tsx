@@ -1,4 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
+import type { Entry } from '@rundel/core/diary';
+import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { expectation, gradeSpan, nextLookWords } from '../parts/bag-words.ts';
 import { Panel } from '../parts/Page.tsx';
@@ -30,12 +32,25 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
   const { rest } = expectation(bag, shown, now);
   const next = nextLookWords(water, now);
   const toRefill = ahead.hoursToRefill;
+  const lastMove = estimate.moves.at(-1);
+  // only while nothing has been seen or poured since
+  const pair = estimate.contradictions.find(([, later]) => later === lastMove?.entryId);
+  const disputed = pair?.map((id) => gradeWords(live.find((e) => e.id === id))).join(', then ');
   const percent = (share: number) => Math.round(share * 100);
   return (
     <Panel title="Water">
       <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1.5 }}>
         I expect it <strong>{gradeSpan(estimate.share)}</strong>. {rest} Next look: <strong>{next}</strong>.
       </Typography>
+      {disputed && (
+        <Typography
+          role="note"
+          sx={{ borderInlineStart: '5px solid var(--flower)', paddingInlineStart: 1.5, marginBlockEnd: 1.5 }}
+        >
+          Two looks within an hour do not agree ({disputed}). Both are kept, and I trust either less; another
+          look would settle it.
+        </Typography>
+      )}
       <Box
         sx={{
           display: 'grid',
@@ -124,6 +139,12 @@ function Big({ number, words }: { readonly number: string; readonly words: strin
       <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>{words}</Box>
     </Box>
   );
+}
+
+function gradeWords(entry: Entry | undefined): string {
+  if (entry?.kind !== 'look') return '';
+  const names = entry.look.method === 'finger' ? FINGER_GRADES : LIFT_GRADES;
+  return names[entry.look.grade - 1] ?? '';
 }
 
 /** "Tuesday's", "The 18:05", "The 3 Jul": whose look or drink it was. */

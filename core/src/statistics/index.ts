@@ -1,0 +1,1 @@
+export { normalBelow } from './normal.ts';
