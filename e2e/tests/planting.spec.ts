@@ -41,6 +41,11 @@ test.describe('a planting on a phone', () => {
     await page.getByRole('button', { name: 'Done at all 6' }).click();
     await page.getByRole('button', { name: /^Done at all/ }).click();
 
+    // something is changed in the middle: what was ticked stays ticked
+    await page.getByRole('button', { name: 'Change what is planted' }).click();
+    await page.getByRole('button', { name: 'Begin planting' }).click();
+    await expect(page.getByText(/^6 bags, (?!0 )\d+ of/)).toBeVisible();
+
     // an interruption: the page is gone, and what was done is not
     await page.goto('/round');
     await expect(page.getByText('Planting is under way:', { exact: false })).toBeVisible();

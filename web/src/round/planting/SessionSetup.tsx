@@ -57,7 +57,8 @@ export function SessionSetup({
   const [problems, setProblems] = useState<readonly string[]>([]);
   const chosen = open.filter((b) => chosenIds.includes(b.container.id));
   const keep = (next: readonly SessionItem[], hasBegun: boolean) =>
-    onKeep({ startedAt: clock.now(), hasBegun, isMoistened, items: [...next] });
+    // what was ticked before something was changed still counts
+    onKeep({ startedAt: session?.startedAt ?? clock.now(), hasBegun, isMoistened, items: [...next] });
   const add = form.handleSubmit((result) => {
     if (chosen.length === 0) return setProblems(['Choose at least one bag with room in it.']);
     const found = chosen.map((bag) => ({ bag, fit: itemFor(bag, result, settings, askedWay) }));
