@@ -162,6 +162,13 @@ test('a height that was measured takes the place of a guess, and handwork is tic
   await expect(growth).toContainText('Longfinger: 71 cm');
   await expect(page.getByText('Mix measured: 24 °C')).toBeVisible();
 
+  const section = page.getByRole('img', { name: /^8 · Longfinger in section/ });
+  const leadersDrawn = () => section.locator('[data-part="plant"] > g').count();
+  expect(await leadersDrawn()).toBe(3);
+  await growth.getByRole('combobox', { name: 'Trained to' }).click();
+  await page.getByRole('option', { name: 'two leaders' }).click();
+  await expect.poll(leadersDrawn).toBe(2);
+
   await visit(page, '/round');
   const wind = page.getByRole('button', { name: 'Wind it round its string at bag 3: done' });
   await wind.click();

@@ -128,6 +128,8 @@ export const plantSchema = z.object({
   batchId: idSchema('batch').optional(),
   /** a name of its own, if the grower likes */
   name: name.optional(),
+  /** how many leaders it is trained to; left out: as its habit grows */
+  leaders: z.number().int().min(1).max(3).optional(),
   ...base,
 });
 

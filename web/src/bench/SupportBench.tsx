@@ -24,7 +24,6 @@ export default function SupportBench() {
   const { settings } = garden;
   const bags = useMemo(() => all.filter((b) => b.occupants.length > 0), [all]);
   const [ids, setIds] = useState<readonly string[]>();
-  const [leaders, setLeaders] = useState<'1' | '2' | '3'>('1');
   const [openId, setOpen] = useState<string>();
   const choice = useRef<HTMLElement>(null);
   const stock = useMemo(() => new Map(stocks.map((s) => [s.goodId, s.left])), [stocks]);
@@ -43,10 +42,10 @@ export default function SupportBench() {
   const held = useMemo(
     () =>
       chosen
-        .flatMap((bag) => heldPlants(bag, settings, Number(leaders)))
+        .flatMap((bag) => heldPlants(bag, settings))
         // a wire at or below the mix holds nothing: its bag says so in its row
         .filter((p) => p.kindId !== 'string' || p.topMillimetres > p.mixTopMillimetres),
-    [chosen, leaders, settings],
+    [chosen, settings],
   );
   const needs = useMemo(() => supportNeeds(held, tail, stock), [held, stock, tail]);
   if (bags.length === 0)
@@ -180,16 +179,6 @@ export default function SupportBench() {
             { id: 'under-ball', words: 'knotted under the ball' },
           ]}
           onChange={(id) => void saveSettings({ ...settings, stringTail: id })}
-        />
-        <Select
-          label="Leaders on a plant"
-          value={leaders}
-          options={[
-            { id: '1', words: 'one' },
-            { id: '2', words: 'two, the second from below the first truss' },
-            { id: '3', words: 'three' },
-          ]}
-          onChange={setLeaders}
         />
         <Select
           label="Supports go on"

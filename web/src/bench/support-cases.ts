@@ -68,15 +68,15 @@ export function topFor(bag: Bag, ranked: RankedSupport): number {
   return Math.round((mixTopOf(bag.body) + ranked.holdsMillimetres) / 10) * 10;
 }
 
-/** A bag's plants, with so many leaders each, as what is to be held up by the support that the bag has. */
-export function heldPlants(bag: Bag, settings: Settings, leaders = 1): readonly HeldPlant[] {
+/** A bag's plants as what is to be held up by the support that the bag has. */
+export function heldPlants(bag: Bag, settings: Settings): readonly HeldPlant[] {
   const { kind, heightMillimetres } = bag.container.support;
   const perBag = kind === 'frame' || kind === 'planter-frame' || kind === 'canes';
   return bag.occupants.slice(0, perBag ? 1 : undefined).map((occupant) => ({
     kindId: kind,
     topMillimetres: heightMillimetres,
     mixTopMillimetres: mixTopOf(bag.body),
-    leaders,
+    leaders: occupant.plant.leaders ?? 1,
     buriedMillimetres: plantingOf(occupant, bag.body, settings.depthSchoolId)?.buriedMillimetres ?? 0,
     ballMillimetres: occupant.planted.seedling.ballMillimetres,
   }));

@@ -1,4 +1,5 @@
 import type { ScenePlant } from './scene.ts';
+import { asideAt } from './training.ts';
 
 /** Draws of chance that are the same for the same plant. */
 function drawsOf(seed: number): () => number {
@@ -16,7 +17,7 @@ interface LeafAt {
   readonly reach: number;
 }
 
-/** A plant above the mix: stem, leaves, and what hangs on it. Pixels; (x, base) is where the stem leaves the mix. */
+/** A plant above the mix, by the form that it is trained to. Pixels; (x, base) is where the stem leaves the mix. */
 export function Plant({
   plant,
   x,
@@ -28,27 +29,69 @@ export function Plant({
   readonly base: number;
   readonly scale: number;
 }) {
-  const draw = drawsOf(plant.seed);
-  const height = plant.heightMillimetres * scale;
-  const count = Math.max(3, Math.min(15, Math.round(plant.heightMillimetres / 95)));
+  const { training } = plant;
+  return (
+    <g data-part="plant">
+      {training.tops.map((top, i) => {
+        // in a bush the middle is the tallest
+        const isSide = training.form === 'bush' && top !== 0;
+        return (
+          <Leader
+            key={top}
+            plant={plant}
+            seed={plant.seed + i * 7919}
+            height={plant.heightMillimetres * (isSide ? 0.86 : 1) * scale}
+            atHeight={(share, lean) =>
+              x + lean * Math.sin(share * 2.6) + top * scale * asideAt(training, share)
+            }
+            base={base}
+            scale={scale}
+          />
+        );
+      })}
+    </g>
+  );
+}
+
+/** One stem with its leaves and what hangs on it. */
+function Leader({
+  plant,
+  seed,
+  height,
+  atHeight: placed,
+  base,
+  scale,
+}: {
+  readonly plant: ScenePlant;
+  readonly seed: number;
+  readonly height: number;
+  atHeight(share: number, lean: number): number;
+  readonly base: number;
+  readonly scale: number;
+}) {
+  const draw = drawsOf(seed);
+  const many = plant.training.tops.length;
+  const usual = Math.min(15, Math.round(plant.heightMillimetres / 95));
+  const count = Math.max(3, many > 1 ? Math.ceil((usual * 1.3) / many) : usual);
   const lean = (draw() - 0.5) * 8;
-  const atHeight = (share: number) => x + lean * Math.sin(share * 2.6);
-  const bare = plant.age > 0.45 && plant.heightMillimetres > 500 ? 0.16 : 0.08;
+  const atHeight = (share: number) => placed(share, lean);
+  const lowest = plant.age > 0.45 && plant.heightMillimetres > 500 ? 0.16 : 0.08;
+  const bare = many > 1 ? Math.max(lowest, plant.training.fork) : lowest;
   const leaves = Array.from({ length: count }, (_, i): LeafAt => {
     const share = bare + ((0.97 - bare) * (i + 0.4 * draw())) / count;
     const bell = Math.sin(Math.PI * Math.min(1, 0.25 + share * 0.68));
-    const most = Math.min(330, 110 + plant.heightMillimetres * 0.17) * scale;
+    const most = Math.min(330, 110 + plant.heightMillimetres * 0.17) * scale * (many > 1 ? 0.75 : 1);
     return { y: share, side: i % 2 === 0 ? 1 : -1, reach: most * bell * (0.75 + 0.45 * draw()) };
   });
   const trusses = plant.isBearing ? leaves.filter((_, i) => i % 3 === 1 && i < count * 0.75) : [];
   const flowers =
     plant.age > 0.3 ? leaves.filter((_, i) => i === Math.floor(count * 0.8) || i === count - 2) : [];
-  const thickness = Math.max(1.8, Math.min(5.5, 1.5 + height / 75));
-  const stem = [0, 0.25, 0.5, 0.75, 1].map(
+  const thickness = Math.max(1.8, Math.min(5.5, 1.5 + height / 75)) * (many > 1 ? 0.8 : 1);
+  const stem = [0, 0.12, 0.25, 0.4, 0.5, 0.75, 1].map(
     (s) => `${atHeight(s).toFixed(1)} ${(base - height * s).toFixed(1)}`,
   );
   return (
-    <g data-part="plant">
+    <g>
       {leaves.map((leaf, i) => (
         <Leaf
           key={i}

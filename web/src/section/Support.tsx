@@ -30,7 +30,13 @@ export function Support({
     drawing,
     scene,
     top: drawing.py(heightMillimetres),
-    strung: scene.plants.length > 0 ? scene.plants.map((p) => p.x) : [0],
+    // a leader has a string or stake of its own; a bush has one
+    strung:
+      scene.plants.length > 0
+        ? scene.plants.flatMap((p) =>
+            p.training.form === 'leader' ? p.training.tops.map((top) => p.x + top) : [p.x],
+          )
+        : [0],
     half: Math.min(scene.halfWidest * 0.8, 230),
   };
   const drawn = isBehind ? BEHIND[kind]?.(pen) : BEFORE[kind]?.(pen);

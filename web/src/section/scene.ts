@@ -15,6 +15,7 @@ import type { Entry } from '@rundel/core/diary';
 import type { Container } from '@rundel/core/garden';
 import { wayOf, type PlantingPlan } from '@rundel/core/planting';
 import type { Range } from '@rundel/core/water';
+import { trainingOf, type Training } from './training.ts';
 
 /** One plant in the section; lengths in mm, heights above the ground that the bag stands on. */
 export interface ScenePlant {
@@ -35,6 +36,7 @@ export interface ScenePlant {
   readonly ball: { readonly height: number; readonly width: number };
   readonly graftMillimetres: number | undefined;
   readonly seed: number;
+  readonly training: Training;
   /** 0 seedling to 1 in full bearing: what hangs on it */
   readonly age: number;
   readonly isBearing: boolean;
@@ -209,6 +211,7 @@ export function sceneOf(
       ball: { height: occupant.planted.seedling.ballMillimetres, width: occupant.crop.ball.widthMillimetres },
       graftMillimetres: occupant.planted.seedling.graftMillimetres,
       seed: seedOf(occupant.plant.id),
+      training: trainingOf(occupant.habit, occupant.plant.leaders, height.likely),
       age: Math.min(1, days / (figures.weeksToFull * 7)),
       isBearing: days > figures.weeksToFull * 7 * 0.55,
     };

@@ -7,6 +7,7 @@ import { describe, expect, it } from 'vitest';
 import { imaginedOccupant } from './imagined.ts';
 import { heightNeeded, layout } from './layout.ts';
 import { sceneOf, type Scene } from './scene.ts';
+import { asideAt, trainingOf } from './training.ts';
 
 const garden = gannetSlip(3);
 const live = liveEntries(garden.entries);
@@ -245,5 +246,33 @@ describe('every kind of container in section', () => {
     expect(sceneOf(container, body, [], undefined, DEMO_EVENING, settings).holeMillimetres).toBe(0);
     const bucket = scenes.find((s) => s.kind.id === 'bucket') as (typeof scenes)[number];
     expect(sceneOf(container, bucket.body, [], undefined, DEMO_EVENING, settings).holeMillimetres).toBe(50);
+  });
+});
+
+describe('how plants are trained, in section', () => {
+  it.each([
+    ['tall', undefined, [0]],
+    ['climbing', undefined, [0]],
+    ['tall', 2, [-90, 90]],
+    ['tall', 3, [-180, 0, 180]],
+    ['bush', 1, [0]],
+  ] as const)('%s with %s leaders stands where it is led', (id, leaders, tops) => {
+    expect(trainingOf({ id }, leaders, 1200).tops).toEqual(tops);
+  });
+
+  it('a bush opens by itself, and a seedling of any habit is one stem yet', () => {
+    expect(trainingOf({ id: 'bush' }, undefined, 800)).toMatchObject({ form: 'bush', tops: [-160, 0, 160] });
+    expect(trainingOf({ id: 'bush' }, undefined, 120).tops).toEqual([0]);
+    expect(trainingOf({ id: 'tall' }, 2, 120).tops).toEqual([0]);
+  });
+
+  it('leaders part above the fork and are at their own strings well before the top', () => {
+    const two = trainingOf({ id: 'tall' }, 2, 1500);
+    expect(asideAt(two, 0.1)).toBe(0);
+    expect(asideAt(two, 0.6)).toBe(1);
+    const bush = trainingOf({ id: 'bush' }, undefined, 800);
+    expect(asideAt(bush, 0.6)).toBeGreaterThan(0);
+    expect(asideAt(bush, 0.6)).toBeLessThan(1);
+    expect(asideAt(bush, 1)).toBe(1);
   });
 });

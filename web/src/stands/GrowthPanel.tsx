@@ -6,6 +6,7 @@ import { growthPerDay } from '@rundel/core/growth';
 import { outgrows, supportOf } from '@rundel/core/supports';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { Select } from '../parts/Select.tsx';
 import { Panel } from '../parts/Page.tsx';
 import { reachingWords } from '../parts/planting-words.ts';
 import { TaskRow } from '../parts/TaskRow.tsx';
@@ -81,7 +82,7 @@ function OnePlant({
   readonly occupant: Occupant;
   readonly count: number;
 }) {
-  const { garden, live, clock } = useGarden();
+  const { garden, live, clock, saveRecords } = useGarden();
   const shown = useShown();
   const today = dayOf(clock.now());
   const age = daysBetween(occupant.plantedOn, today);
@@ -97,6 +98,16 @@ function OnePlant({
     heightMillimetres - bag.body.fill.mixMillimetres - (bag.body.real.under?.heightMillimetres ?? 0);
   const top = kind !== 'none' && above > 0 ? outgrows(growth.belief, above) : undefined;
   const name = occupant.plant.name ?? occupant.variety.name;
+  /** Plants that share this line are trained alike. */
+  const train = async (id: string) => {
+    const mates = count > 1 ? bag.occupants.filter((o) => o.variety.id === occupant.variety.id) : [occupant];
+    const changes = mates.map(({ plant: before }) => {
+      const { leaders: _, ...rest } = before;
+      const after = { ...rest, ...(id === 'habit' ? {} : { leaders: Number(id) }), changedAt: clock.now() };
+      return { table: 'plants' as const, before, after };
+    });
+    await saveRecords(changes, [], `training of ${name} changed`);
+  };
   return (
     <Box sx={{ marginBlockEnd: 1.5 }}>
       <Typography>
@@ -110,6 +121,17 @@ function OnePlant({
         {top &&
           ` It gets to the top of its ${supportOf(kind).short} ${reachingWords(top, occupant.plantedOn, today)}.`}
       </Typography>
+      <Select
+        label={count > 1 ? 'Trained to, each' : 'Trained to'}
+        value={String(occupant.plant.leaders ?? 'habit')}
+        options={[
+          { id: 'habit', words: `as it grows: ${occupant.habit.name.toLowerCase()}` },
+          { id: '1', words: 'one leader' },
+          { id: '2', words: 'two leaders' },
+          { id: '3', words: 'three leaders' },
+        ]}
+        onChange={(id) => void train(id)}
+      />
       <Worked label="From which heights">
         <WorkedLines
           lines={[
