@@ -7,6 +7,7 @@ import { planWith, STRIP_SCHOOLS, wayOf, waysFor, type OwnPlanting, type WayId }
 import { useMemo, useState } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
+import type * as z from '@rundel/core/schema';
 import { titleOf } from '../parts/bag-words.ts';
 import {
   emptyPlantingForm,
@@ -45,8 +46,8 @@ function OneBag({
   const { units, depthSchoolId } = garden.settings;
   const today = dayOf(clock.now());
   const schema = useMemo(() => plantingFormSchema(units, today), [today, units]);
-  const form = useForm<PlantingFormValues>({
-    resolver: zodResolver(schema) as never,
+  const form = useForm<PlantingFormValues, unknown, z.output<typeof schema>>({
+    resolver: zodResolver(schema),
     defaultValues: { ...emptyPlantingForm(today, depthSchoolId), stem: shown.show(300, 'height') },
     mode: 'onChange',
   });
