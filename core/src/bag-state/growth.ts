@@ -55,12 +55,36 @@ export interface PlantGrowth {
   readonly startMillimetres: number;
 }
 
+/** The last answer for each plant, by what it was worked out from: the drawing, its tasks and its supports all ask. */
+const known = new WeakMap<
+  Occupant,
+  {
+    readonly body: BagBody;
+    readonly live: readonly Entry[];
+    readonly settings: object;
+    readonly growth: PlantGrowth;
+  }
+>();
+
 /**
  * A plant's growth by its habit, its planting, and the heights that the grower measured.
  *
  * @param live the garden's live entries, oldest first
  */
 export function growthOf(
+  occupant: Occupant,
+  body: BagBody,
+  live: readonly Entry[],
+  settings: Pick<Settings, 'depthSchoolId' | 'assumptions'>,
+): PlantGrowth {
+  const last = known.get(occupant);
+  if (last && last.body === body && last.live === live && last.settings === settings) return last.growth;
+  const growth = workedOut(occupant, body, live, settings);
+  known.set(occupant, { body, live, settings, growth });
+  return growth;
+}
+
+function workedOut(
   occupant: Occupant,
   body: BagBody,
   live: readonly Entry[],
