@@ -278,6 +278,21 @@ describe("a planting moved by the grower's own hand", () => {
     }
   });
 
+  it('a planted line that is moved in a part-filled bag is followed, and the top-ups come sooner or later with it', () => {
+    const small: Seedling = { stemMillimetres: 240, ballMillimetres: 70 };
+    const task = taskIn('round-fabric', 90, small);
+    const firstDay = (buriedMillimetres?: number) => {
+      const own = buriedMillimetres === undefined ? {} : { buriedMillimetres };
+      const plan = planned(planWith(wayOf('low-start'), task, own).outcome);
+      const { when } = plan.topUps[0] ?? { when: { kind: 'unlikely' as const } };
+      return { plan, day: when.kind === 'reaches' ? when.likely : NaN };
+    };
+    const shallow = firstDay(40);
+    expect(shallow.plan.stem).toMatchObject({ buriedMillimetres: 40, aboveMillimetres: 200 });
+    expect(shallow.plan.levelMillimetres).toBeCloseTo(firstDay().plan.levelMillimetres, 6);
+    expect(shallow.day).toBeLessThan(firstDay(120).day);
+  });
+
   it('a taller collar buries more', () => {
     const task = taskIn('pillow', 50, seedling);
     const buried = (collarMillimetres: number) =>

@@ -11,18 +11,21 @@ interface Choice {
   readonly unit: UnitName;
   /** digits after the point that are worth showing */
   readonly digits: number;
-  /** below this inner value the `small` unit reads better */
+  /**
+   * below this inner value the `small` unit reads better; it lies where the small unit rounds down and the other up, so
+   * that what is shown is never shown in the other unit when it is read back
+   */
   readonly smallBelow?: number;
   readonly small?: { readonly unit: UnitName; readonly digits: number };
 }
 
 const METRIC: Record<Purpose, Choice> = {
   bag: { unit: 'litre', digits: 0, smallBelow: 10, small: { unit: 'litre', digits: 1 } },
-  drink: { unit: 'litre', digits: 1, smallBelow: 0.3, small: { unit: 'millilitre', digits: 0 } },
+  drink: { unit: 'litre', digits: 1, smallBelow: 0.2995, small: { unit: 'millilitre', digits: 0 } },
   size: { unit: 'centimetre', digits: 1 },
   depth: { unit: 'centimetre', digits: 1 },
-  height: { unit: 'metre', digits: 2, smallBelow: 1000, small: { unit: 'centimetre', digits: 0 } },
-  crop: { unit: 'kilogram', digits: 2, smallBelow: 1, small: { unit: 'gram', digits: 0 } },
+  height: { unit: 'metre', digits: 2, smallBelow: 995, small: { unit: 'centimetre', digits: 0 } },
+  crop: { unit: 'kilogram', digits: 2, smallBelow: 0.9995, small: { unit: 'gram', digits: 0 } },
   weight: { unit: 'kilogram', digits: 0 },
   temperature: { unit: 'celsius', digits: 0 },
   rain: { unit: 'millimetre', digits: 1 },
@@ -30,11 +33,11 @@ const METRIC: Record<Purpose, Choice> = {
 
 const US: Record<Purpose, Choice> = {
   bag: { unit: 'usGallon', digits: 1 },
-  drink: { unit: 'usGallon', digits: 2, smallBelow: 0.47, small: { unit: 'usCup', digits: 1 } },
+  drink: { unit: 'usGallon', digits: 2, smallBelow: 0.485, small: { unit: 'usCup', digits: 1 } },
   size: { unit: 'inch', digits: 1 },
   depth: { unit: 'inch', digits: 1 },
-  height: { unit: 'foot', digits: 1, smallBelow: 914.4, small: { unit: 'inch', digits: 0 } },
-  crop: { unit: 'pound', digits: 2, smallBelow: 0.4536, small: { unit: 'ounce', digits: 1 } },
+  height: { unit: 'foot', digits: 1, smallBelow: 901.7, small: { unit: 'inch', digits: 0 } },
+  crop: { unit: 'pound', digits: 2, smallBelow: 0.4522, small: { unit: 'ounce', digits: 1 } },
   weight: { unit: 'pound', digits: 0 },
   temperature: { unit: 'fahrenheit', digits: 0 },
   rain: { unit: 'inch', digits: 2 },
@@ -43,7 +46,7 @@ const US: Record<Purpose, Choice> = {
 const UK: Record<Purpose, Choice> = {
   ...US,
   bag: METRIC.bag,
-  drink: { unit: 'imperialGallon', digits: 2, smallBelow: 1.13, small: { unit: 'imperialPint', digits: 1 } },
+  drink: { unit: 'imperialGallon', digits: 2, smallBelow: 1.165, small: { unit: 'imperialPint', digits: 1 } },
   temperature: METRIC.temperature,
   rain: METRIC.rain,
 };

@@ -99,6 +99,26 @@ describe('reading amounts as they are typed', () => {
     expect(read.ok && read.amount.text).toBe('2 1/4 gal');
   });
 
+  it.each([
+    ['metric', 'drink', 0.2994, 0.2996],
+    ['metric', 'height', 994.9, 995.1],
+    ['metric', 'crop', 0.9994, 0.9996],
+    ['us', 'drink', 0.4849, 0.4851],
+    ['us', 'height', 901.6, 901.8],
+    ['us', 'crop', 0.4521, 0.4523],
+    ['uk', 'drink', 1.12, 1.1649],
+    ['uk', 'drink', 1.1651, 1.18],
+  ] as const)(
+    '%s, %s: what is shown about the change of units is read back to itself',
+    (system, purpose, ...amounts) => {
+      for (const inner of amounts) {
+        const text = show(inner, purpose, system);
+        const read = parseAmount(text, purpose, system);
+        expect(read.ok && show(read.amount.inner, purpose, system)).toBe(text);
+      }
+    },
+  );
+
   it('reads back what it shows, in every system and for every purpose, to the digits shown', () => {
     const purposes: Purpose[] = [
       'bag',

@@ -1,5 +1,5 @@
 import { MenuItem, TextField, Typography } from '@mui/material';
-import { isDay } from '@rundel/core/climate';
+import { dayOf, isDay } from '@rundel/core/climate';
 import { cropOf, habitOf } from '@rundel/core/crops';
 import { plantingWindow, secondCrop } from '@rundel/core/timing';
 import { useState } from 'react';
@@ -29,8 +29,11 @@ export function PlanDialog({ years, onClose }: { readonly years: Years; onClose(
     .sort()
     .at(-1);
   const window = freeOn ? secondCrop(freeOn, crop, habit, place) : plantingWindow(crop, habit, place);
-  const proposed =
+  const earliest =
     window.kind === 'open' ? window.plant.from : (freeOn ?? years.frost.last ?? years.frost.start);
+  // the window may have opened already; nothing is planned into the past
+  const today = dayOf(clock.now());
+  const proposed = earliest < today ? today : earliest;
   const plantOn = day === '' ? proposed : day;
   const problem = isDay(plantOn) ? undefined : 'This is not a whole date.';
   const submit = async () => {

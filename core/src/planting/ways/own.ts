@@ -1,7 +1,8 @@
 import { plantingAtDepth, stemFigures } from '../depth.ts';
-import { startLowAt } from './low-start.ts';
+import { startLowAt, topUpsFrom } from './low-start.ts';
 import { cylinderLitres, holeOf, sinks } from './measures.ts';
-import type { PlantingOutcome, PlantingPlan, PlantingTask, Way } from './way.ts';
+import { uprightPlan } from './upright.ts';
+import type { PlantingOutcome, PlantingTask, Way } from './way.ts';
 
 /** What the grower moved by hand, mm; what is left out stays as worked out. */
 export interface OwnPlanting {
@@ -74,48 +75,22 @@ function ownOutcome(way: Way, task: PlantingTask, own: OwnPlanting): PlantingOut
       },
     };
   }
-  const isLow = way.id === 'low-start' || way.id === 'ring';
-  if (isLow && levelMillimetres !== undefined) {
-    const outcome = startLowAt(way.id, task, levelMillimetres);
-    return outcome.kind === 'planned'
-      ? { kind: 'planned', plan: withDepth(outcome.plan, task, buriedMillimetres) }
-      : outcome;
+  if (way.id === 'low-start' || way.id === 'ring') {
+    const outcome =
+      levelMillimetres === undefined ? way.plan(task) : startLowAt(way.id, task, levelMillimetres);
+    if (outcome.kind !== 'planned' || buriedMillimetres === undefined) return outcome;
+    const { levelMillimetres: level } = outcome.plan;
+    const planting = plantingAtDepth(seedling, buriedMillimetres, level, assumed);
+    const plan = uprightPlan({ ...task, site: { ...site, mixMillimetres: level } }, planting);
+    // a plant that stands taller is ready for its top-ups sooner
+    const topUps = topUpsFrom(task, level, Math.max(1, planting.aboveMillimetres));
+    return { kind: 'planned', plan: { ...plan, wayId: way.id, topUps } };
   }
   if (way.id !== 'upright') return way.plan(task);
   const filled =
     levelMillimetres === undefined ? task : { ...task, site: { ...site, mixMillimetres: levelMillimetres } };
-  const outcome = way.plan(filled);
-  if (buriedMillimetres === undefined) return outcome;
+  if (buriedMillimetres === undefined) return way.plan(filled);
   const planting = plantingAtDepth(seedling, buriedMillimetres, filled.site.mixMillimetres, assumed);
-  const { widthMillimetres, backfillLitres } = holeOf(filled, planting.holeMillimetres);
-  const { holeMillimetres, belowBallMillimetres, ...stem } = planting;
-  return {
-    kind: 'planned',
-    plan: {
-      wayId: 'upright',
-      stem: { ...stem, limit: crop.depth === 'level' && stem.buriedMillimetres < 1 ? 'level' : 'bag' },
-      hole: { depthMillimetres: holeMillimetres, widthMillimetres },
-      belowBallMillimetres,
-      levelMillimetres: filled.site.mixMillimetres,
-      backfillLitres,
-      sinksMillimetres: sinks(site, filled.site.mixMillimetres),
-      topUps: [],
-    },
-  };
-}
-
-function withDepth(
-  plan: PlantingPlan,
-  task: PlantingTask,
-  buriedMillimetres: number | undefined,
-): PlantingPlan {
-  if (buriedMillimetres === undefined) return plan;
-  const planting = plantingAtDepth(task.seedling, buriedMillimetres, plan.levelMillimetres, task.assumed);
-  const { holeMillimetres, belowBallMillimetres, ...stem } = planting;
-  return {
-    ...plan,
-    stem,
-    belowBallMillimetres,
-    hole: { ...plan.hole, depthMillimetres: holeMillimetres },
-  };
+  const isLevel = crop.depth === 'level' && planting.buriedMillimetres < 1;
+  return { kind: 'planned', plan: uprightPlan(filled, { ...planting, limit: isLevel ? 'level' : 'bag' }) };
 }

@@ -1,6 +1,6 @@
-import { planUpright } from '../depth.ts';
+import { planUpright, type UprightPlanting } from '../depth.ts';
 import { cannot, holeOf, sinks } from './measures.ts';
-import type { Remedy, Way } from './way.ts';
+import type { PlantingPlan, PlantingTask, Remedy, Way } from './way.ts';
 
 /** Straight down, as deep as the school says. */
 export const upright: Way = {
@@ -20,20 +20,23 @@ export const upright: Way = {
         remedies: advice.instead ? [...others, 'deeper-bag', 'less-mulch'] : ['deeper-bag', 'less-mulch'],
       });
     }
-    const { holeMillimetres, belowBallMillimetres, ...stem } = advice.planting;
-    const { widthMillimetres, backfillLitres } = holeOf(task, holeMillimetres);
-    return {
-      kind: 'planned',
-      plan: {
-        wayId: 'upright',
-        stem,
-        hole: { depthMillimetres: holeMillimetres, widthMillimetres },
-        belowBallMillimetres,
-        levelMillimetres: mixMillimetres,
-        backfillLitres,
-        sinksMillimetres: sinks(site, mixMillimetres),
-        topUps: [],
-      },
-    };
+    return { kind: 'planned', plan: uprightPlan(task, advice.planting) };
   },
 };
+
+/** The plan of an upright planting, at the mix of its site. */
+export function uprightPlan(task: PlantingTask, planting: UprightPlanting): PlantingPlan {
+  const { site } = task;
+  const { holeMillimetres, belowBallMillimetres, ...stem } = planting;
+  const { widthMillimetres, backfillLitres } = holeOf(task, holeMillimetres);
+  return {
+    wayId: 'upright',
+    stem,
+    hole: { depthMillimetres: holeMillimetres, widthMillimetres },
+    belowBallMillimetres,
+    levelMillimetres: site.mixMillimetres,
+    backfillLitres,
+    sinksMillimetres: sinks(site, site.mixMillimetres),
+    topUps: [],
+  };
+}
