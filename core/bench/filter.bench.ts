@@ -1,5 +1,7 @@
-import { chanceFrom } from '../demo/chance.ts';
+import { chanceFrom } from '../hidden/index.ts';
 import { addDays, completeWeather, defaultNormals } from '../src/climate/index.ts';
+import { DEFAULT_ASSUMED } from '../src/assumed/index.ts';
+import { FilterMemory } from '../src/bag-state/index.ts';
 import { runFilter, timeline, type WaterBag, type WaterEvent } from '../src/water/index.ts';
 
 /**
@@ -19,6 +21,9 @@ const bag: WaterBag = {
   breathingSquareMetres: 0.3,
   mulchMillimetres: 40,
   underCover: false,
+  shade: 0,
+  stores: [],
+  drips: [],
   plants: [
     {
       plantedOn: FIRST,
@@ -65,6 +70,38 @@ for (let run = 0; run < RUNS + WARM_UP; run++) {
   if (run >= WARM_UP) times.push(performance.now() - started);
 }
 times.sort((a, b) => a - b);
+
+/** The same season with an entry more each time, by a memory that knows the season without it. */
+const stepsWith = (more: readonly WaterEvent[]) =>
+  timeline(
+    bag,
+    weather,
+    [...events, ...more],
+    `${FIRST}T08:00:00.000+01:00`,
+    `${last}T20:00:00.000+01:00`,
+    51,
+  );
+const memory = new FilterMemory();
+memory.run(bag, stepsWith([]), DEFAULT_ASSUMED);
+const newEntry = Array.from({ length: RUNS }, (_, n) => {
+  const steps = stepsWith([
+    {
+      kind: 'look',
+      id: 'ent_new',
+      at: `${last}T19:30:00.000+01:00`,
+      look: { method: 'finger', grade: 1 + (n % 5) },
+    },
+  ]);
+  const started = performance.now();
+  memory.run(bag, steps, DEFAULT_ASSUMED);
+  return performance.now() - started;
+}).sort((a, b) => a - b);
+
+const BAGS = 200;
+const startedAll = performance.now();
+for (let n = 0; n < BAGS; n++) runFilter(bag, stepsWith([]));
+const allBagsMs = Math.round(performance.now() - startedAll);
+
 const round = (ms: number) => Math.round(ms * 10) / 10;
 console.log(
   JSON.stringify({
@@ -73,5 +110,8 @@ console.log(
     runs: RUNS,
     medianMs: round(times[Math.floor(RUNS / 2)] ?? 0),
     slowestMs: round(times.at(-1) ?? 0),
+    newEntryMs: Math.round((newEntry[Math.floor(RUNS / 2)] ?? 0) * 100) / 100,
+    bags: BAGS,
+    allBagsMs,
   }),
 );

@@ -1,4 +1,4 @@
-import { chanceFrom } from '../demo/chance.ts';
+import { chanceFrom } from '../hidden/index.ts';
 import { INGREDIENTS, mixFrom } from '../src/mixes/index.ts';
 import { needsOf, shoppingList, type KnownPack } from '../src/shopping/index.ts';
 

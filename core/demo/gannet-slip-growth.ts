@@ -12,7 +12,7 @@ import type { Draft, Entry } from '../src/diary/index.ts';
 import type { Container, IdOf, Plan } from '../src/garden/index.ts';
 import { heightOnCurve } from '../src/growth/index.ts';
 import { supportOf } from '../src/supports/index.ts';
-import { chanceFrom, type Chance } from './chance.ts';
+import { chanceFrom, type Chance } from '../hidden/index.ts';
 import { DEMO_EVENING } from './gannet-slip.ts';
 
 /** Bags at which somebody takes a tape along, and how often, days. */

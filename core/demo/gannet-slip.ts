@@ -3,18 +3,25 @@ import { addDays, daysBetween } from '../src/climate/index.ts';
 import { habitFigures, habitOf } from '../src/crops/index.ts';
 import { liveEntries, type Entry } from '../src/diary/index.ts';
 import { ID_PREFIXES, type Container, type IdOf, type Plant, type Settings } from '../src/garden/index.ts';
-import { chanceFrom, type Chance } from './chance.ts';
+import {
+  chanceFrom,
+  CLIMATES,
+  HiddenBag,
+  hiddenWeather,
+  type Chance,
+  type HiddenDay,
+} from '../hidden/index.ts';
 import { BAGS, PRICES, STANDS, VARIETIES, type PlannedBag } from './gannet-slip-plan.ts';
 import { shedOf } from './gannet-slip-shed.ts';
 import { growthOfSlip } from './gannet-slip-growth.ts';
-import { HiddenBag } from './hidden-bag.ts';
-import { hiddenWeather, type HiddenDay } from './hidden-weather.ts';
 
 /** The evening on which the demo opens, a Thursday in July, British summer time. */
 export const DEMO_EVENING = '2026-07-16T18:00:00.000+01:00';
 const FIRST_DAY = '2026-05-17';
 const LAST_DAY = '2026-07-16';
 const CAN_LITRES = 9;
+/** It turns hot at the end. */
+const HOT_DAYS = 6;
 
 /** Days of which nobody noted the weather; the app fills them and says so. */
 const UNNOTED = new Set(['2026-06-13', '2026-06-14', '2026-06-29']);
@@ -74,7 +81,13 @@ export function gannetSlip(seed: number): Garden {
     sownOn: '2026-03-28',
     ...stamps,
   }));
-  const weather = hiddenWeather(chance, FIRST_DAY, daysBetween(FIRST_DAY, LAST_DAY) + 1);
+  const weather = hiddenWeather(
+    chance,
+    FIRST_DAY,
+    daysBetween(FIRST_DAY, LAST_DAY) + 1,
+    CLIMATES.boatyard,
+    HOT_DAYS,
+  );
   const entries: Entry[] = weatherEntries(weather, id);
   const containers: Container[] = [];
   const plants: Plant[] = [];
@@ -211,7 +224,7 @@ function livedThrough(
   for (const today of weather) {
     const age = daysBetween(planned.plantedOn, today.day);
     if (age < 0) continue;
-    if (age > 0) bag.pass(today, age, 0, 18);
+    if (age > 0) bag.pass(today, 0, 18);
     const minute = 5 + Number(planned.label) * 4;
     const clock = (plus: number) => momentAt(today.day, 18 + (minute + plus) / 60, DEMO_EVENING);
     const base = (plus: number) => ({
@@ -233,7 +246,7 @@ function livedThrough(
     };
     const daysLeft = daysBetween(today.day, LAST_DAY);
     if (daysLeft < skipLast && age > 0) {
-      if (daysLeft > 0) bag.pass(today, age, 18, 24);
+      if (daysLeft > 0) bag.pass(today, 18, 24);
       continue;
     }
     sinceLook += 1;
@@ -252,7 +265,7 @@ function livedThrough(
         entries.push({ ...base(2), kind: 'picking', kilograms, count });
       }
     }
-    bag.pass(today, age, 18, 24);
+    bag.pass(today, 18, 24);
   }
   for (const note of NOTES) {
     if (note.label !== planned.label) continue;
@@ -291,7 +304,10 @@ function hiddenBagOf(chance: Chance, garden: Garden, container: Container, plann
   );
   // the real bag is not quite the one that its label and mix suggest
   const size = body.availableLitres * (0.85 + 0.3 * chance.next());
-  return new HiddenBag(chance, size, figures.canopySquareMetres * planned.plants, figures.weeksToFull, {
+  return new HiddenBag(chance, {
+    availableLitres: size,
+    canopySquareMetres: figures.canopySquareMetres * planned.plants,
+    weeksToFull: figures.weeksToFull,
     isCovered: stand.cover === 'glass',
     openSquareMetres: seen.topSquareMetres,
     breathes: body.kind.wall === 'fabric',

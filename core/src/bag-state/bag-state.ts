@@ -11,17 +11,22 @@ import { liveEntries, type Entry } from '../diary/index.ts';
 import type { Container, Settings } from '../garden/index.ts';
 import {
   lookAhead,
-  runFilter,
   timeline,
+  type Belief,
+  type DripSpell,
   type LookAhead,
   type UseStep,
+  type WaterBag,
   type WaterEstimate,
   type WaterEvent,
 } from '../water/index.ts';
-import { bodyOf, waterBagOf } from './body.ts';
+import { bodyOf, waterBagOf, type BagBody } from './body.ts';
+import { FilterMemory } from './filter-memory.ts';
 import type { Garden } from './garden.ts';
+import { sizeForAge } from './growth.ts';
 import { momentAt, roundsAfter } from './moments.ts';
 import { daysSinceLastPlanting, occupantsOf } from './occupants.ts';
+import { looksOf, type SetAsideReading } from './readings.ts';
 
 /** What is known of one bag at one moment, all of it computed. */
 export interface BagWater {
@@ -35,6 +40,14 @@ export interface BagWater {
   readonly spanDays: number;
   readonly daysSincePlanting: number | undefined;
   readonly hasBeenLookedAt: boolean;
+  /** readings that cannot be right and do not count */
+  readonly setAside: readonly SetAsideReading[];
+  /** what it likely uses on each of the next days, L: mean, at its own use */
+  readonly usePerDay: readonly {
+    readonly day: string;
+    readonly litres: number;
+    readonly dripLitres: number;
+  }[];
 }
 
 /** The furthest back a bag is followed, days: older entries say nothing about today's water. */
@@ -65,24 +78,38 @@ export function knownWeather(live: readonly Entry[]): readonly KnownDay[] {
     }));
 }
 
-function waterEventsOf(containerId: string, live: readonly Entry[]): readonly WaterEvent[] {
+function waterEventsOf(
+  containerId: string,
+  live: readonly Entry[],
+  looks: ReturnType<typeof looksOf>['looks'],
+): readonly WaterEvent[] {
   const events: WaterEvent[] = [];
   for (const e of live) {
-    if (e.kind === 'look' && e.containerId === containerId)
-      events.push({ kind: 'look', id: e.id, at: e.at, look: e.look });
-    if (e.kind === 'drink' && e.containerId === containerId) {
-      const { id, at, litres, isMeasured, ranThrough } = e;
-      events.push({ kind: 'drink', id, at, litres, isMeasured, ranThrough });
+    if (!('containerId' in e) || e.containerId !== containerId) continue;
+    const look = looks.get(e.id);
+    if (look) events.push({ kind: 'look', id: e.id, at: e.at, look });
+    if (e.kind === 'drink') {
+      const { id, at, litres, isMeasured, ranThrough, into } = e;
+      events.push({ kind: 'drink', id, at, litres, isMeasured, ranThrough, into });
     }
   }
   return events;
+}
+
+/** The drip settings of a container by its diary, oldest first. */
+export function dripsOf(containerId: string, live: readonly Entry[], loss: number): readonly DripSpell[] {
+  return live.flatMap((e) =>
+    e.kind === 'drip' && e.containerId === containerId
+      ? [{ from: dayOf(e.at), setting: e.setting, loss }]
+      : [],
+  );
 }
 
 /** When the story of a container's water starts: its first planting, look or drink, or two weeks back. */
 function startOf(container: Container, live: readonly Entry[], now: string): string {
   const first = live.find(
     (e) =>
-      (e.kind === 'planted' || e.kind === 'look' || e.kind === 'drink') &&
+      (e.kind === 'planted' || e.kind === 'look' || e.kind === 'drink' || e.kind === 'drip') &&
       e.containerId === container.id &&
       Date.parse(e.at) <= Date.parse(now),
   );
@@ -92,11 +119,21 @@ function startOf(container: Container, live: readonly Entry[], now: string): str
   return Date.parse(first.at) < Date.parse(earliest) ? earliest : first.at;
 }
 
+/** A container as the water model sees it, with what its diary adds, and where its story lies in time. */
+export interface WaterCase {
+  readonly bag: WaterBag;
+  readonly body: BagBody;
+  readonly belief: Belief;
+  /** local times of the rounds to come */
+  readonly rounds: readonly string[];
+}
+
 /**
  * Works out a bag's water now and in the rounds to come, from the garden's records and diary.
  *
  * @param now local time with offset; entries after it do not count
  * @param live the garden's live entries, when they are at hand already
+ * @param memory what is kept between runs for one bag, so that only what is new is run
  * @throws RundelError or ZodError when the container's record does not make sense
  */
 export function bagWater(
@@ -104,36 +141,82 @@ export function bagWater(
   container: Container,
   now: string,
   live: readonly Entry[] = liveEntries(garden.entries),
+  memory: FilterMemory = new FilterMemory(),
 ): BagWater {
+  return waterCase(garden, container, now, live, memory).water;
+}
+
+/** The same with the belief itself, for those who draw from it. */
+export function waterCase(
+  garden: Garden,
+  container: Container,
+  now: string,
+  live: readonly Entry[] = liveEntries(garden.entries),
+  memory: FilterMemory = new FilterMemory(),
+): WaterCase & { readonly water: BagWater } {
   const { settings } = garden;
   const stand = garden.stands.find((s) => s.id === container.standId);
   const body = bodyOf(container, garden);
+  const { assumed } = body;
   const occupants = occupantsOf(container, live, garden);
-  const bag = waterBagOf(container, body, stand ?? { cover: 'open' }, occupants, settings);
+  const bag = waterBagOf(container, body, stand ?? { cover: 'open' }, occupants, settings, {
+    drips: dripsOf(container.id, live, assumed.dripLoss),
+    sizeOf: (occupant) => sizeForAge(occupant, body, live, settings, dayOf(now)),
+  });
   const from = startOf(container, live, now);
   const rounds = roundsAfter(now, settings.roundHours, ROUNDS_AHEAD);
   const last = rounds.at(-1) ?? now;
   const site = siteOf(settings);
   const weather = completeWeather(knownWeather(live), site, dayOf(from), dayOf(last));
   const stepsBetween = (a: string, b: string, events: readonly WaterEvent[]) =>
-    timeline(bag, weather, events, a, b, site.latitudeDegrees, body.assumed);
-  const events = waterEventsOf(container.id, live);
-  const { belief, estimate } = runFilter(bag, stepsBetween(from, now, events), body.assumed);
+    timeline(bag, weather, events, a, b, site.latitudeDegrees, assumed);
+  const { looks, setAside } = looksOf(container, body, live);
+  const events = waterEventsOf(container.id, live, looks);
+  const { belief, estimate } = memory.run(bag, stepsBetween(from, now, events), assumed);
   const spans = rounds.map((at, i) => ({
     at,
     hoursAhead: (Date.parse(at) - Date.parse(now)) / 3_600_000,
     steps: stepsBetween(rounds[i - 1] ?? now, at, []).filter((s): s is UseStep => s.kind === 'use'),
   }));
   const past = weather.filter((day) => day.day <= dayOf(now));
-  return {
+  const daysSincePlanting = daysSinceLastPlanting(occupants, dayOf(now));
+  const seenAt = estimate.lastEventAt;
+  const water: BagWater = {
     containerId: container.id,
     now,
     availableLitres: bag.availableLitres,
     estimate,
-    ahead: lookAhead(belief, bag, spans, body.assumed.risk, body.assumed),
+    ahead: lookAhead(belief, bag, spans, assumed, {
+      mayMissARound: settings.plansForMissedRound ?? false,
+      hoursSinceSeen: seenAt === undefined ? 0 : (Date.parse(now) - Date.parse(seenAt)) / 3_600_000,
+      isEstablishing: daysSincePlanting !== undefined && daysSincePlanting < assumed.establishingDays,
+    }),
     filledDays: past.filter((day) => day.filled.temperature).length,
     spanDays: daysBetween(dayOf(from), dayOf(now)) + 1,
-    daysSincePlanting: daysSinceLastPlanting(occupants, dayOf(now)),
+    daysSincePlanting,
     hasBeenLookedAt: events.some((e) => e.kind === 'look' && Date.parse(e.at) <= Date.parse(now)),
+    setAside,
+    usePerDay: usePerDay(spans, estimate.useMultiplier.likely),
   };
+  return { water, bag, body, belief, rounds };
+}
+
+/** Use by day over the spans to come, L. */
+function usePerDay(
+  spans: readonly { readonly steps: readonly UseStep[] }[],
+  use: number,
+): BagWater['usePerDay'] {
+  const days = new Map<string, { litres: number; dripLitres: number; days: number }>();
+  for (const step of spans.flatMap((span) => span.steps)) {
+    const day = dayOf(step.until);
+    const sum = days.get(day) ?? { litres: 0, dripLitres: 0, days: 0 };
+    sum.litres += step.transpirationLitres * use + step.evaporationLitres;
+    sum.dripLitres += step.dripLitres;
+    sum.days += step.days;
+    days.set(day, sum);
+  }
+  // only whole days: today is half over, and the last day is cut
+  return [...days]
+    .filter(([, { days: part }]) => part > 0.95)
+    .map(([day, { litres, dripLitres }]) => ({ day, litres, dripLitres }));
 }

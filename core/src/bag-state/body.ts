@@ -15,7 +15,7 @@ import type { Container, Settings, Stand } from '../garden/index.ts';
 import { drainedKilograms } from '../load/index.ts';
 import { fillingOf, namedLayers, type Mix, type NamedLayer } from '../mixes/index.ts';
 import type { Garden } from './garden.ts';
-import { availableLitres, type WaterBag } from '../water/index.ts';
+import { availableLitres, storeOf, type DripSpell, type WaterBag, type WaterStore } from '../water/index.ts';
 import type { Occupant } from './occupants.ts';
 
 /** What a container is, worked out: shape, fill, mix, weight and the numbers in use for it. */
@@ -82,13 +82,22 @@ export function bodyOf(
   };
 }
 
+/** What the diary adds to a container for the water model: drip settings, and each plant's size for its age. */
+export interface WaterHistory {
+  readonly drips: readonly DripSpell[];
+  sizeOf(occupant: Occupant): number;
+}
+
+const NO_HISTORY: WaterHistory = { drips: [], sizeOf: () => 1 };
+
 /** The same container as the water model sees it. */
 export function waterBagOf(
-  container: Pick<Container, 'mulchMillimetres'>,
+  container: Pick<Container, 'mulchMillimetres'> & Partial<Pick<Container, 'stores'>>,
   body: BagBody,
-  stand: Pick<Stand, 'cover'>,
+  stand: Pick<Stand, 'cover' | 'shade'>,
   occupants: readonly Occupant[],
   settings: Pick<Settings, 'assumptions'>,
+  history: WaterHistory = NO_HISTORY,
 ): WaterBag {
   const { solid } = body.real;
   return {
@@ -101,12 +110,37 @@ export function waterBagOf(
       body.kind.wall === 'fabric' ? sideSquareMetres(solid, body.fill.mixMillimetres) : 0,
     mulchMillimetres: container.mulchMillimetres,
     underCover: stand.cover !== 'open',
+    shade: stand.shade ?? 0,
+    stores: storesOf(container, body),
+    drips: history.drips,
     plants: occupants.map((o) => ({
       plantedOn: o.plantedOn,
       clearedOn: o.clearedOn,
       kc: o.crop.kcMid,
       depletion: o.crop.depletion,
       figures: habitFigures(o.crop.id, o.habit, settings.assumptions),
+      size: history.sizeOf(o),
     })),
   };
+}
+
+/** A channel under a bag runs on past it; without a drum to count, it is taken to hold this much for each bag, L. */
+const CHANNEL_LITRES = 10;
+
+/** The stores of a container: those that belong to its kind first, then what was put beside it. */
+export function storesOf(
+  container: Partial<Pick<Container, 'stores'>>,
+  body: BagBody,
+): readonly WaterStore[] {
+  const { kind, assumed, real } = body;
+  const stores: WaterStore[] = [];
+  const { under } = real;
+  if (under) stores.push(storeOf(under.kind, under.litres ?? CHANNEL_LITRES, assumed));
+  if (body.reserveLitres > 0.05) stores.push(storeOf('reserve', body.reserveLitres, assumed));
+  if (kind.drainage.by === 'open-base' && !under) {
+    const footprint = real.solid.areaAt(0) / 1e6;
+    stores.push(storeOf('soil', footprint * assumed.soilStore, assumed));
+  }
+  for (const { kind: added, litres } of container.stores ?? []) stores.push(storeOf(added, litres, assumed));
+  return stores;
 }

@@ -5,6 +5,7 @@ import type { Settings } from '../garden/index.ts';
 import {
   heightBelief,
   heightOn,
+  heightOnCurve,
   type HeightBelief,
   type HeightRange,
   type HeightRecord,
@@ -146,4 +147,30 @@ export function heightNow(
     high: less(range.high),
     isMeasured: daysSincePlanting === 0,
   };
+}
+
+/** A plant this much smaller or larger than its habit says was mismeasured or is another plant. */
+const SMALLEST = 0.4;
+const LARGEST = 1.8;
+
+/**
+ * How large a plant is for its age, by the heights that were measured: 1 is what its habit leads one to expect. Its canopy
+ * is taken to be as much larger or smaller.
+ */
+export function sizeForAge(
+  occupant: Occupant,
+  body: BagBody,
+  live: readonly Entry[],
+  settings: Pick<Settings, 'depthSchoolId' | 'assumptions'>,
+  day: string,
+): number {
+  const { belief, records, startMillimetres } = growthOf(occupant, body, live, settings);
+  const days = daysBetween(occupant.plantedOn, day);
+  if (records.length === 0 || days <= 0) return 1;
+  const figures = habitFigures(occupant.crop.id, occupant.habit, settings.assumptions);
+  const usual = heightOnCurve(
+    { startMillimetres, fullMillimetres: figures.fullHeightMillimetres, weeksToFull: figures.weeksToFull },
+    days,
+  );
+  return Math.min(LARGEST, Math.max(SMALLEST, heightOn(belief, days).likely / usual));
 }

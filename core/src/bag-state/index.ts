@@ -1,6 +1,17 @@
 export type { Garden } from './garden.ts';
-export { bagWater, knownWeather, siteOf, type BagWater } from './bag-state.ts';
-export { bodyOf, waterBagOf, type BagBody } from './body.ts';
+export {
+  bagWater,
+  dripsOf,
+  knownWeather,
+  siteOf,
+  waterCase,
+  type BagWater,
+  type WaterCase,
+} from './bag-state.ts';
+export { bodyOf, storesOf, waterBagOf, type BagBody, type WaterHistory } from './body.ts';
+export { FilterMemory } from './filter-memory.ts';
+export { learnFinger, type LearntFinger } from './finger.ts';
+export { gaugeScale, type GaugeScale, type ReadingFault, type SetAsideReading } from './readings.ts';
 export { momentAt, roundsAfter } from './moments.ts';
 export { daysSinceLastPlanting, occupantsOf, type Occupant } from './occupants.ts';
 export { plantingSiteOf, plantingTaskOf, STATIONS_SPAN } from './planting-site.ts';

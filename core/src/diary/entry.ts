@@ -20,7 +20,7 @@ import {
   toppedUpEntry,
   warmthEntry,
 } from './kinds/plants.ts';
-import { drinkEntry, lookEntry } from './kinds/water.ts';
+import { drinkEntry, dripEntry, lookEntry, skippedEntry } from './kinds/water.ts';
 
 /**
  * A diary entry: the only truth there is. Entries are never changed or erased; what counts follows from
@@ -29,6 +29,8 @@ import { drinkEntry, lookEntry } from './kinds/water.ts';
 export const entrySchema = z.discriminatedUnion('kind', [
   lookEntry,
   drinkEntry,
+  dripEntry,
+  skippedEntry,
   plantedEntry,
   clearedEntry,
   heightEntry,

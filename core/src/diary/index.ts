@@ -1,2 +1,3 @@
+export { SKIP_REASONS } from './kinds/water.ts';
 export { entrySchema, type Draft, type Entry, type EntryKind, type EntryOf } from './entry.ts';
 export { byTime, liveEntries } from './live.ts';

@@ -22,6 +22,8 @@ export const standSchema = z.object({
   cover: z.enum(['open', 'glass', 'heated']),
   /** a wire overhead for strings, above the ground, mm */
   wireMillimetres: z.number().min(300).max(5000).optional(),
+  /** shade cloth or whitewash: share of the sun that it takes */
+  shade: z.number().min(0).max(0.9).optional(),
   /** place in the walk, from 0 */
   order: z.number().int().min(0),
   /** floor that the bags stand on, and what the grower was told it bears */
@@ -32,6 +34,29 @@ export const standSchema = z.object({
 
 /** A place in a container where one plant stands; an id of its own, since plants come and go. */
 export const stationSchema = z.object({ id: idSchema('station') });
+
+/** Water that the grower has put beside a bag: what it holds, L. What belongs to its kind (a reservoir) is not listed. */
+const addedStore = z.object({
+  kind: z.enum(['saucer', 'clay-pots', 'wick']),
+  litres: z.number().min(0.1).max(200),
+});
+
+/**
+ * A scale or a probe at a bag, and what it showed when the bag was full (drained after a drink that ran through) and when
+ * it had next to nothing left. Without those a scale goes by the bag's reckoned weight and a probe by 0 to 100.
+ */
+const gauge = z
+  .object({
+    kind: z.enum(['scale', 'probe']),
+    /** the device that it is paired with; left out: read by eye and typed */
+    deviceId: z.string().min(1).max(40).optional(),
+    fullReading: z.number().min(-1000).max(1000).optional(),
+    dryReading: z.number().min(-1000).max(1000).optional(),
+  })
+  .refine((g) => g.fullReading === undefined || g.fullReading !== g.dryReading, {
+    path: ['dryReading'],
+    message: 'Full and dry read the same: one of the two is wrong.',
+  });
 
 const support = z.object({
   kind: z.enum(SUPPORT_KINDS),
@@ -50,6 +75,7 @@ const containerMake = {
   /** drain holes this far above the base; left out or 0: in the base */
   holeMillimetres: z.number().min(0).max(400).optional(),
   support,
+  stores: z.array(addedStore).max(3).optional(),
 };
 
 /** A bag, pot, trough or bed. What is planted in it follows from the diary. */
@@ -65,6 +91,7 @@ export const containerSchema = z.object({
   /** what the empty container cost, in the grower's money, and how many seasons they give it */
   price: z.number().min(0).max(100_000).optional(),
   seasons: z.number().min(1).max(30).optional(),
+  gauges: z.array(gauge).max(2).optional(),
   /** the grower's own numbers in place of the assumed ones, for this bag */
   assumptions: z.record(z.string(), z.number()).optional(),
   ...base,
@@ -196,6 +223,10 @@ export const settingsSchema = z.object({
   stripSchoolId: z.string().min(1).max(40).optional(),
   /** how a string holds the foot of a stem */
   stringTail: z.enum(['under-ball', 'loop']).optional(),
+  /** looks are planned so that a round may be missed */
+  plansForMissedRound: z.boolean().optional(),
+  /** bags are kept on the dry side before nights colder than this, °C; left out: never */
+  drierBelowCelsius: z.number().min(0).max(15).optional(),
   assumptions: z.record(z.string(), z.number()),
   changedAt: momentSchema,
 });
@@ -203,6 +234,8 @@ export const settingsSchema = z.object({
 export type Plan = z.infer<typeof planSchema>;
 export type Stand = z.infer<typeof standSchema>;
 export type Container = z.infer<typeof containerSchema>;
+export type Gauge = z.infer<typeof gauge>;
+export type AddedStore = z.infer<typeof addedStore>;
 export type Variety = z.infer<typeof varietySchema>;
 export type Batch = z.infer<typeof batchSchema>;
 export type Plant = z.infer<typeof plantSchema>;

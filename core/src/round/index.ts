@@ -7,3 +7,4 @@ export {
   type Stop,
   type StopReason,
 } from './plan-round.ts';
+export { spotCheck, type SpotStop } from './spot-check.ts';

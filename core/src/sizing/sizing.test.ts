@@ -73,6 +73,9 @@ describe('a hot day', () => {
     breathingSquareMetres: 0.3,
     mulchMillimetres: 50,
     underCover: false,
+    shade: 0,
+    stores: [],
+    drips: [],
   };
   const plant = { crop: cropOf('tomato'), canopySquareMetres: 0.6 };
 

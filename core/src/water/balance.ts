@@ -1,19 +1,32 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { dayOf, type Day } from '../climate/index.ts';
 import { bagDepletion, type WaterBag } from './demand.ts';
+import { afterRefill, draw, handFilled } from './stores.ts';
 import { afterGain, afterLoss } from './stress.ts';
 import type { TimelineStep } from './timeline.ts';
 
-/** One day's account of a bag's water, L. `start + drink + rain − used − evaporated − drained = end`. */
+/**
+ * One day's account of a bag's water, L.
+ *
+ * The mix: `start + drink + rain + drip + fromStores − used − evaporated − drained = end`.
+ * Its stores: `storesStart + filled + caught − fromStores − spilt = storesEnd`; what they caught is part of what drained.
+ */
 export interface BalanceDay {
   readonly day: Day;
   readonly startLitres: number;
   readonly drinkLitres: number;
   readonly rainLitres: number;
+  readonly dripLitres: number;
+  readonly fromStoresLitres: number;
   readonly usedLitres: number;
   readonly evaporatedLitres: number;
   readonly drainedLitres: number;
   readonly endLitres: number;
+  readonly storesStartLitres: number;
+  readonly filledLitres: number;
+  readonly caughtLitres: number;
+  readonly spiltLitres: number;
+  readonly storesEndLitres: number;
 }
 
 type Account = { -readonly [K in keyof BalanceDay]: BalanceDay[K] };
@@ -36,49 +49,90 @@ export function waterBalance(
 ): readonly BalanceDay[] {
   const taw = bag.availableLitres;
   const depletion = bagDepletion(bag);
+  const levels = bag.stores.map(({ litres, startShare }) => litres * startShare);
+  const held = () => levels.reduce((sum, level) => sum + level, 0);
   const days: Account[] = [];
   let litres = startLitres;
   const accountOf = (day: Day): Account => {
     const last = days.at(-1);
     if (last?.day === day) return last;
-    const fresh: Account = {
-      day,
-      startLitres: litres,
-      drinkLitres: 0,
-      rainLitres: 0,
-      usedLitres: 0,
-      evaporatedLitres: 0,
-      drainedLitres: 0,
-      endLitres: litres,
-    };
+    const fresh = emptyAccount(day, litres, held());
     days.push(fresh);
     return fresh;
   };
+  const close = (account: Account) => {
+    account.endLitres = litres;
+    account.storesEndLitres = held();
+  };
   const gain = (account: Account, amount: number) => {
     const { w, drained } = afterGain(litres / taw, amount / taw, assumed);
-    account.drainedLitres += drained * taw;
     litres = w * taw;
+    account.drainedLitres += drained * taw;
+    let left = drained * taw;
+    bag.stores.forEach((store, s) => {
+      if (!store.catchesDrained) return;
+      const caught = Math.min(left, store.litres - (levels[s] as number));
+      levels[s] = (levels[s] as number) + caught;
+      account.caughtLitres += caught;
+      left -= caught;
+    });
   };
   accountOf(firstDay);
   for (const step of steps) {
     if (step.kind === 'use') {
       const account = accountOf(dayOf(step.until));
       const asked = step.transpirationLitres * useMultiplier + step.evaporationLitres;
-      const left = afterLoss(litres / taw, asked / taw, depletion) * taw;
-      const lost = litres - left;
+      const pulls = bag.stores.map(({ perDay }) => perDay * step.days * step.rooted);
+      const pull = pulls.reduce((sum, p, s) => sum + ((levels[s] as number) > 0 ? p : 0), 0);
+      const alone = afterLoss(litres / taw, asked / taw, depletion) * taw;
+      const { given } = afterRefill(litres / taw, asked / taw, pull, held() / taw, depletion);
+      draw(levels, pulls, given * taw);
+      const lost = litres - alone;
       const plantShare = asked > 0 ? (step.transpirationLitres * useMultiplier) / asked : 0;
       account.usedLitres += lost * plantShare;
       account.evaporatedLitres += lost * (1 - plantShare);
-      litres = left;
+      account.fromStoresLitres += given * taw;
+      litres = alone + given * taw;
       account.rainLitres += step.rainLitres;
-      gain(account, step.rainLitres);
-      account.endLitres = litres;
+      account.dripLitres += step.dripLitres;
+      gain(account, step.rainLitres + step.dripLitres);
+      close(account);
     } else if (step.event.kind === 'drink') {
-      const account = accountOf(dayOf(step.event.at));
-      account.drinkLitres += step.event.litres;
-      gain(account, step.event.litres);
-      account.endLitres = litres;
+      const { event } = step;
+      const account = accountOf(dayOf(event.at));
+      const s = event.into === 'store' ? handFilled(bag.stores) : -1;
+      const store = bag.stores[s];
+      if (store) {
+        account.filledLitres += event.litres;
+        const room = store.litres - (levels[s] as number);
+        account.spiltLitres += Math.max(0, event.litres - room);
+        levels[s] = (levels[s] as number) + Math.min(room, event.litres);
+      } else {
+        account.drinkLitres += event.litres;
+        gain(account, event.litres);
+      }
+      close(account);
     }
   }
   return days;
+}
+
+function emptyAccount(day: Day, litres: number, stored: number): Account {
+  return {
+    day,
+    startLitres: litres,
+    drinkLitres: 0,
+    rainLitres: 0,
+    dripLitres: 0,
+    fromStoresLitres: 0,
+    usedLitres: 0,
+    evaporatedLitres: 0,
+    drainedLitres: 0,
+    endLitres: litres,
+    storesStartLitres: stored,
+    filledLitres: 0,
+    caughtLitres: 0,
+    spiltLitres: 0,
+    storesEndLitres: stored,
+  };
 }

@@ -1,61 +1,71 @@
-import { afterGain, afterLoss } from './stress.ts';
+import {
+  LOG_USE_REACH,
+  LOG_USE_STEP,
+  lossScale,
+  onLossScale,
+  POINTS,
+  USE_CELLS,
+  USE_MULTIPLIERS,
+  WATER_CELLS,
+  WATER_MIDDLES,
+  type LossScale,
+} from './grid.ts';
+import { accumulate, chanceBelowPlace, shiftColumn } from './column.ts';
+import { StoreBelief, type StoreShare } from './store-belief.ts';
+import { afterGain } from './stress.ts';
 
-/** Cells along relative available water (0 to 1) and along the log of the use multiplier. */
-export const WATER_CELLS = 40;
-export const USE_CELLS = 25;
+/** A column with less than this of the whole is let go. */
+const NEXT_TO_NOTHING = 1e-6;
 
-const LOG_USE_REACH = 1.5;
-const LOG_USE_STEP = (2 * LOG_USE_REACH) / (USE_CELLS - 1);
-
-/** Relative available water at the middle of each cell. */
-export const WATER_MIDDLES: readonly number[] = Array.from(
-  { length: WATER_CELLS },
-  (_, i) => (i + 0.5) / WATER_CELLS,
-);
-/** The use multiplier of each column. */
-export const USE_MULTIPLIERS: readonly number[] = Array.from({ length: USE_CELLS }, (_, j) =>
-  Math.exp(-LOG_USE_REACH + j * LOG_USE_STEP),
-);
-
-/** Mass below this is let go and the rest made whole: a thousand such cells would be a thousandth of the belief. */
-const NOTHING = 1e-6;
-/** A row or column with less than this of the whole is let go. */
-const NEXT_TO_NOTHING = 1e-9;
-const DENORMAL_AHEAD = 1e-15;
-
-/** Three points that stand for a normal variable: mean and variance are exact (Gauss–Hermite). */
-const POINTS = [
-  { z: -Math.sqrt(3), weight: 1 / 6 },
-  { z: 0, weight: 2 / 3 },
-  { z: Math.sqrt(3), weight: 1 / 6 },
-] as const;
+/** Time that passes over a bag: what it asks for and brings, as shares of available water. */
+export interface Passage {
+  /** unstressed use at multiplier 1 */
+  readonly transpiration: number;
+  /** what does not depend on the plant */
+  readonly evaporation: number;
+  /** rain and drip */
+  readonly gain: number;
+  /** sd of the loss as a share of it; at most 0.55 is used, so that no loss turns negative */
+  readonly spread: number;
+  /** sd of the wandering of the log of use over it */
+  readonly drift: number;
+  /** refilling by each store over it: share of the deficit a day × days */
+  readonly pulls: readonly number[];
+}
 
 /**
- * What is believed of one bag: a distribution over (relative available water, use multiplier) on a grid.
+ * What is believed of one bag: a distribution over (relative available water, use multiplier) on a grid, and what its
+ * stores hold for each use multiplier.
  *
  * The one mutable thing in core, for speed: a run owns its belief and hands out plain summaries of it. Cells are
- * stored water-major (`mass[water * USE_CELLS + use]`), so that what does not depend on use works along whole rows,
- * and always sum to 1. A move puts each cell's mass at its new place by splitting it between the two nearest cells,
- * which keeps both mass and mean.
+ * stored column by column (`mass[use * WATER_CELLS + water]`) and always sum to 1.
+ *
+ * Time moves a column by its cumulative distribution: along the scale of losses every loss is a shift, so that the
+ * chance of ending below an edge is the chance of having been below edge + loss, averaged over a loss that is spread
+ * evenly about its mean (with the variance asked for). That is two look-ups an edge, exact for mass within cells.
  */
 export class Belief {
   private mass: Float64Array = new Float64Array(WATER_CELLS * USE_CELLS);
   private spare: Float64Array = new Float64Array(WATER_CELLS * USE_CELLS);
   private marginal: Float64Array | undefined;
-  /** the rows and columns in which there is any mass, both ends included: what lies outside is nothing */
-  private rowLow = 0;
-  private rowHigh = WATER_CELLS - 1;
+  /** the columns in which there is any mass, both ends included: what lies outside is nothing */
   private columnLow = 0;
   private columnHigh = USE_CELLS - 1;
 
+  private constructor(readonly stores: StoreBelief) {}
+
   /** A normal prior over water (cut to 0–1) and a log-normal one over use. */
-  static prior(water: { readonly mean: number; readonly sd: number }, logUseSd: number): Belief {
-    const belief = new Belief();
-    for (let i = 0; i < WATER_CELLS; i++) {
-      const z = ((WATER_MIDDLES[i] as number) - water.mean) / water.sd;
-      for (let j = 0; j < USE_CELLS; j++) {
-        const logUse = -LOG_USE_REACH + j * LOG_USE_STEP;
-        belief.mass[i * USE_CELLS + j] = Math.exp(-(z * z) / 2 - (logUse / logUseSd) ** 2 / 2);
+  static prior(
+    water: { readonly mean: number; readonly sd: number },
+    logUseSd: number,
+    stores: readonly StoreShare[] = [],
+  ): Belief {
+    const belief = new Belief(StoreBelief.start(stores));
+    for (let j = 0; j < USE_CELLS; j++) {
+      const logUse = -LOG_USE_REACH + j * LOG_USE_STEP;
+      for (let i = 0; i < WATER_CELLS; i++) {
+        const z = ((WATER_MIDDLES[i] as number) - water.mean) / water.sd;
+        belief.mass[j * WATER_CELLS + i] = Math.exp(-(z * z) / 2 - (logUse / logUseSd) ** 2 / 2);
       }
     }
     belief.normalise();
@@ -63,113 +73,141 @@ export class Belief {
   }
 
   copy(): Belief {
-    const other = new Belief();
+    const other = new Belief(this.stores.copy());
     other.mass.set(this.mass);
-    other.rowLow = this.rowLow;
-    other.rowHigh = this.rowHigh;
     other.columnLow = this.columnLow;
     other.columnHigh = this.columnHigh;
     other.marginal = this.marginal;
     return other;
   }
 
-  /**
-   * Time passes: each column loses its own use, with the doubt of the day's demand, and gains rain.
-   *
-   * @param transpiration unstressed use over the step as a share of available water, at multiplier 1
-   * @param evaporation the same, for what does not depend on the plant
-   * @param spread sd of the loss as a share of it; at most 0.55 is used, so that no point turns negative
-   */
-  use(
-    transpiration: number,
-    evaporation: number,
-    rain: number,
-    depletion: number,
-    spread: number,
-    drift: number,
-  ): void {
-    const isStill = transpiration + evaporation + rain < 1e-9;
-    if (!isStill) this.lose(transpiration, evaporation, rain, lossTable(depletion), Math.min(0.55, spread));
+  /** Time passes: each column loses its own use, with the doubt of the demand, is refilled by its stores, and gains rain. */
+  pass(passage: Passage, depletion: number): void {
+    const { transpiration, evaporation, gain, drift } = passage;
+    const isStill = transpiration + evaporation + gain < 1e-9 && !this.stores.pulls(passage.pulls);
+    if (!isStill) this.lose({ ...passage, spread: Math.min(0.55, passage.spread) }, depletion);
     if (drift > 0) this.driftUse(drift);
-    if (!isStill || drift > 0) this.normalise();
+    this.marginal = undefined;
   }
 
-  private lose(transpiration: number, evaporation: number, rain: number, table: LossTable, sd: number): void {
-    const { mass, spare, rowLow, rowHigh } = this;
-    const { start, values } = table;
-    spare.fill(0);
-    // a whole column loses the same: each of its points is one shift along the table
+  private lose(passage: Passage, depletion: number): void {
+    const scale = lossScale(depletion);
+    const { transpiration, evaporation, gain, spread } = passage;
+    for (let e = 1; e < WATER_CELLS; e++) {
+      const w = e / WATER_CELLS - gain;
+      targets[e] =
+        gain === 0 ? (scale.edges[e] as number) : w > 0 ? onLossScale(w, scale.threshold) : -Infinity;
+    }
+    const hasStores = this.stores.count > 0;
+    let given = 0;
     for (let j = this.columnLow; j <= this.columnHigh; j++) {
-      const asked = (transpiration * (USE_MULTIPLIERS[j] as number) + evaporation) * TABLE_DENSITY;
-      for (let p = 0; p < POINTS.length; p++) {
-        const { z, weight } = POINTS[p] as (typeof POINTS)[number];
-        const shift = asked * (1 + z * sd);
-        for (let i = rowLow; i <= rowHigh; i++) {
-          const whole = mass[i * USE_CELLS + j] as number;
-          if (whole < NOTHING) continue;
-          const here = whole * weight;
-          // afterLoss by look-up and `placeOf`, both written out: this is the hot loop
-          const moved = (start[i] as number) + shift;
-          const at = moved < TABLE_STEPS ? moved : TABLE_STEPS;
-          const below = at | 0;
-          const value = values[below] as number;
-          const left = value + ((values[below + 1] as number) - value) * (at - below) + rain;
-          const middle = (left < 1 ? left : 1) * WATER_CELLS - 0.5;
-          const place = middle > 0 ? (middle < WATER_CELLS - 1 ? middle : WATER_CELLS - 1) : 0;
-          const lower = place | 0;
-          const upper = here * (place - lower);
-          const to = lower * USE_CELLS + j;
-          spare[to] = (spare[to] as number) + here - upper;
-          if (upper > 0) spare[to + USE_CELLS] = (spare[to + USE_CELLS] as number) + upper;
-        }
-      }
+      const asked = transpiration * (USE_MULTIPLIERS[j] as number) + evaporation;
+      if (hasStores) given += this.loseWithStores(j, asked, passage, depletion, scale);
+      else shiftColumn(this.mass, j * WATER_CELLS, targets, asked, asked * spread * ROOT_THREE, scale.edges);
     }
-    this.swap();
-    // mass has moved down by the loss and up by the rain: its new bounds are found when it is made whole
-    this.rowLow = 0;
-    this.rowHigh = WATER_CELLS - 1;
+    if (hasStores) this.stores.doubt(given);
   }
 
-  /** A drink of a doubtful amount, as shares of available water. */
-  drink(amount: number, sd: number, mix: { readonly dryBelow: number; readonly dryKeeps: number }): void {
-    const { mass, spare, columnLow, columnHigh } = this;
-    const rows = this.waterMarginal();
-    spare.fill(0);
-    let lowest = WATER_CELLS - 1;
-    for (let i = this.rowLow; i <= this.rowHigh; i++) {
-      const inRow = rows[i] as number;
-      if (inRow < NOTHING) continue;
-      const row = i * USE_CELLS;
+  /** One column loses what is asked while stores refill the mix: three losses in place of a spread, since the stores give differently to each. */
+  private loseWithStores(
+    j: number,
+    asked: number,
+    passage: Passage,
+    depletion: number,
+    scale: LossScale,
+  ): number {
+    const { stores } = this;
+    const { gain, spread, pulls } = passage;
+    const { edges, threshold } = scale;
+    const column = this.columnOf(j);
+    const total = accumulate(this.mass, j * WATER_CELLS, edges);
+    if (total === 0) return 0;
+    const held = stores.held(j);
+    const pull = stores.pull(j, pulls);
+    const change = stores.givenTo(j, {
+      shares: column,
+      total,
+      losses: POINTS.map(({ z }) => asked * (1 + z * spread)),
+      pull,
+      gain,
+      depletion,
+    });
+    let before = 0;
+    for (let e = 1; e < WATER_CELLS; e++) {
+      const w = e / WATER_CELLS - gain;
+      let below = 0;
       for (const { z, weight } of POINTS) {
-        const place = placeOf(afterGain(WATER_MIDDLES[i] as number, Math.max(0, amount + z * sd), mix).w);
-        const lower = place | 0;
-        const toUpper = weight * (place - lower);
-        const toLower = weight - toUpper;
-        const to = lower * USE_CELLS;
-        if (lower < lowest) lowest = lower;
-        for (let j = columnLow; j <= columnHigh; j++)
-          spare[to + j] = (spare[to + j] as number) + (mass[row + j] as number) * toLower;
-        if (toUpper === 0) continue;
-        const above = to + USE_CELLS;
-        for (let j = columnLow; j <= columnHigh; j++)
-          spare[above + j] = (spare[above + j] as number) + (mass[row + j] as number) * toUpper;
+        const lost = asked * (1 + z * spread);
+        const alone = (targets[e] as number) + lost;
+        let from = alone;
+        if (pull > 0 && held > 0 && w > 0) {
+          const rest = 1 - lost / pull;
+          const wet = rest + (w - rest) * Math.exp(pull);
+          const limited = w > held ? onLossScale(w - held, threshold) + lost : -Infinity;
+          from = Math.max(limited, Math.min(alone, wet > 0 ? onLossScale(wet, threshold) : -Infinity));
+        }
+        below += weight * chanceBelowPlace(from, edges);
       }
+      column[e - 1] = Math.max(0, below - before);
+      before = Math.max(before, below);
     }
-    this.swap();
-    this.rowLow = lowest;
-    this.rowHigh = WATER_CELLS - 1;
-    this.normalise();
+    column[WATER_CELLS - 1] = Math.max(0, total - before);
+    stores.move(j, change, pulls);
+    return change.given * total;
+  }
+
+  /** A drink of a doubtful amount, as shares of available water; what runs through goes to the stores that catch it. */
+  drink(amount: number, sd: number, mix: { readonly dryBelow: number; readonly dryKeeps: number }): void {
+    const { mass, spare } = this;
+    const count = planDrink(amount, sd, mix);
+    const catches = this.stores.count > 0;
+    spare.fill(0);
+    for (let j = this.columnLow; j <= this.columnHigh; j++) {
+      const at = j * WATER_CELLS;
+      for (let n = 0; n < count; n++) {
+        const to = at + (intos[n] as number);
+        spare[to] =
+          (spare[to] as number) + (mass[at + (froms[n] as number)] as number) * (parts[n] as number);
+      }
+      if (!catches) continue;
+      let total = 0;
+      let ran = 0;
+      for (let i = 0; i < WATER_CELLS; i++) {
+        total += mass[at + i] as number;
+        ran += (mass[at + i] as number) * (drains[i] as number);
+      }
+      if (total > 0) this.stores.catch(j, ran / total);
+    }
+    [this.mass, this.spare] = [this.spare, this.mass];
+    this.marginal = undefined;
   }
 
   /** Something was seen: every cell is weighted by how likely that is at its water. */
   observe(chance: (w: number) => number): void {
     const { mass } = this;
-    for (let i = this.rowLow; i <= this.rowHigh; i++) {
-      const row = i * USE_CELLS;
-      const likely = chance(WATER_MIDDLES[i] as number);
-      for (let j = this.columnLow; j <= this.columnHigh; j++)
-        mass[row + j] = (mass[row + j] as number) * likely;
+    for (let i = 0; i < WATER_CELLS; i++) likely[i] = chance(WATER_MIDDLES[i] as number);
+    for (let j = this.columnLow; j <= this.columnHigh; j++) {
+      const at = j * WATER_CELLS;
+      for (let i = 0; i < WATER_CELLS; i++) mass[at + i] = (mass[at + i] as number) * (likely[i] as number);
     }
+    this.normalise();
+  }
+
+  /**
+   * A store's level was seen: columns whose store would stand elsewhere lose weight, and every column's store moves
+   * towards what was seen.
+   *
+   * @param share of the store that is full, 0 to 1
+   * @param sd of that reading
+   */
+  observeLevel(store: number, share: number, sd: number): void {
+    const { mass } = this;
+    for (let j = this.columnLow; j <= this.columnHigh; j++) {
+      const weight = this.stores.see(store, j, share, sd);
+      for (let i = 0; i < WATER_CELLS; i++)
+        mass[j * WATER_CELLS + i] = (mass[j * WATER_CELLS + i] as number) * weight;
+    }
+    this.stores.seen(store, sd);
     this.normalise();
   }
 
@@ -182,15 +220,11 @@ export class Belief {
   loosen(share: number): void {
     const { mass } = this;
     for (let j = this.columnLow; j <= this.columnHigh; j++) {
-      let column = 0;
-      for (let i = this.rowLow; i <= this.rowHigh; i++) column += mass[i * USE_CELLS + j] as number;
-      const even = (share * column) / WATER_CELLS;
+      const even = (share * this.columnMass(j)) / WATER_CELLS;
       for (let i = 0; i < WATER_CELLS; i++)
-        mass[i * USE_CELLS + j] = (1 - share) * (mass[i * USE_CELLS + j] as number) + even;
+        mass[j * WATER_CELLS + i] = (1 - share) * (mass[j * WATER_CELLS + i] as number) + even;
     }
-    this.rowLow = 0;
-    this.rowHigh = WATER_CELLS - 1;
-    this.normalise();
+    this.marginal = undefined;
   }
 
   /** Mean relative available water. */
@@ -211,9 +245,9 @@ export class Belief {
   }
 
   /** Relative available water at given chances (ascending), straight within cells. */
-  waterQuantiles(chances: readonly number[]): readonly number[] {
+  waterQuantiles(wanted: readonly number[]): readonly number[] {
     const marginal = this.waterMarginal();
-    return chances.map((chance) => {
+    return wanted.map((chance) => {
       let sum = 0;
       for (let i = 0; i < WATER_CELLS; i++) {
         const p = marginal[i] as number;
@@ -225,16 +259,11 @@ export class Belief {
   }
 
   /** The use multiplier at given chances, straight in its log between columns. */
-  useQuantiles(chances: readonly number[]): readonly number[] {
-    const columns = Array.from({ length: USE_CELLS }, (_, j) => {
-      let sum = 0;
-      for (let i = 0; i < WATER_CELLS; i++) sum += this.mass[i * USE_CELLS + j] as number;
-      return sum;
-    });
-    return chances.map((chance) => {
+  useQuantiles(wanted: readonly number[]): readonly number[] {
+    return wanted.map((chance) => {
       let sum = 0;
       for (let j = 0; j < USE_CELLS; j++) {
-        const p = columns[j] as number;
+        const p = this.columnMass(j);
         if (sum + p >= chance) {
           const inside = p > 0 ? (chance - sum) / p - 0.5 : 0;
           return Math.exp(-LOG_USE_REACH + (j + inside) * LOG_USE_STEP);
@@ -245,131 +274,155 @@ export class Belief {
     });
   }
 
-  /** Mass by water alone, as the last normalisation found it. */
+  /** The share of each store that is full, weighted over the columns: mean and sd. */
+  levelOf(store: number): { readonly mean: number; readonly sd: number } {
+    return this.stores.level(store, (j) => this.columnMass(j));
+  }
+
+  /** A draw from the belief by three even numbers from 0 to 1: water, use, and what the stores hold at that use. */
+  draw(
+    forUse: number,
+    forWater: number,
+  ): { readonly water: number; readonly use: number; readonly column: number } {
+    let left = forUse;
+    let j = this.columnLow;
+    while (j < this.columnHigh && left > this.columnMass(j)) left -= this.columnMass(j++);
+    const whole = this.columnMass(j);
+    let rest = forWater * whole;
+    let i = 0;
+    while (i < WATER_CELLS - 1 && rest > (this.mass[j * WATER_CELLS + i] as number))
+      rest -= this.mass[j * WATER_CELLS + i++] as number;
+    const here = this.mass[j * WATER_CELLS + i] as number;
+    const inside = here > 0 ? Math.min(1, rest / here) : 0.5;
+    const between = whole > 0 ? Math.min(1, left / whole) - 0.5 : 0;
+    return {
+      water: (i + inside) / WATER_CELLS,
+      use: Math.exp(-LOG_USE_REACH + (j + between) * LOG_USE_STEP),
+      column: j,
+    };
+  }
+
+  private columnOf(j: number): Float64Array {
+    return this.mass.subarray(j * WATER_CELLS, (j + 1) * WATER_CELLS);
+  }
+
+  private columnMass(j: number): number {
+    const { mass } = this;
+    const stop = (j + 1) * WATER_CELLS;
+    let sum = 0;
+    for (let n = j * WATER_CELLS; n < stop; n++) sum += mass[n] as number;
+    return sum;
+  }
+
+  /** Mass by water alone. */
   private waterMarginal(): Float64Array {
-    return this.marginal ?? NO_MARGINAL;
+    if (this.marginal) return this.marginal;
+    const marginal = new Float64Array(WATER_CELLS);
+    const { mass } = this;
+    const stop = (this.columnHigh + 1) * WATER_CELLS;
+    for (let at = this.columnLow * WATER_CELLS; at < stop; at += WATER_CELLS)
+      for (let i = 0; i < WATER_CELLS; i++) marginal[i] = (marginal[i] as number) + (mass[at + i] as number);
+    this.marginal = marginal;
+    return marginal;
   }
 
   /** Use wanders: a three-point step along its log with the variance asked for. */
   private driftUse(sd: number): void {
     const side = Math.min(1 / 3, sd ** 2 / (2 * LOG_USE_STEP ** 2));
-    const { mass, spare, rowLow, rowHigh } = this;
+    const { mass, spare } = this;
     // mass reaches one column further on each side
     const low = Math.max(0, this.columnLow - 1);
     const high = Math.min(USE_CELLS - 1, this.columnHigh + 1);
-    for (let i = rowLow; i <= rowHigh; i++) {
-      const row = i * USE_CELLS;
-      let before = mass[row + low] as number;
-      for (let j = low; j <= high; j++) {
-        const here = mass[row + j] as number;
-        const after = j < high ? (mass[row + j + 1] as number) : here;
-        spare[row + j] = here + side * (before + after - 2 * here);
-        before = here;
+    if (this.stores.count > 0) this.stores.wander(low, high, side, (j) => this.columnMass(j));
+    for (let j = low; j <= high; j++) {
+      const here = j * WATER_CELLS;
+      const before = j > low ? here - WATER_CELLS : here;
+      const after = j < high ? here + WATER_CELLS : here;
+      for (let i = 0; i < WATER_CELLS; i++) {
+        const m = mass[here + i] as number;
+        spare[here + i] = m + side * ((mass[before + i] as number) + (mass[after + i] as number) - 2 * m);
       }
     }
+    spare.fill(0, 0, low * WATER_CELLS);
+    spare.fill(0, (high + 1) * WATER_CELLS);
     this.columnLow = low;
     this.columnHigh = high;
-    this.swap();
-    // what the other page holds outside of these rows is of an earlier day
-    this.clearOutside();
-  }
-
-  private swap(): void {
     [this.mass, this.spare] = [this.spare, this.mass];
+    this.trim();
   }
 
-  /** Makes what lies outside of the bounds nothing. */
-  private clearOutside(): void {
-    const { mass, rowLow, rowHigh, columnLow, columnHigh } = this;
-    mass.fill(0, 0, rowLow * USE_CELLS);
-    mass.fill(0, (rowHigh + 1) * USE_CELLS);
-    for (let i = rowLow; i <= rowHigh; i++) {
-      const row = i * USE_CELLS;
-      for (let j = 0; j < columnLow; j++) mass[row + j] = 0;
-      for (let j = columnHigh + 1; j < USE_CELLS; j++) mass[row + j] = 0;
-    }
-  }
-
-  /** Makes the mass whole again and finds where it lies: rows and columns with next to nothing are let go. */
+  /** Makes the mass whole again. */
   private normalise(): void {
-    const { mass, columnLow, columnHigh } = this;
-    rowSums.fill(0);
-    columnSums.fill(0);
+    const { mass } = this;
+    this.marginal = undefined;
     let sum = 0;
-    for (let i = this.rowLow; i <= this.rowHigh; i++) {
-      const row = i * USE_CELLS;
-      let inRow = 0;
-      for (let j = columnLow; j <= columnHigh; j++) {
-        const here = mass[row + j] as number;
-        inRow += here;
-        columnSums[j] = (columnSums[j] as number) + here;
-      }
-      rowSums[i] = inRow;
-      sum += inRow;
-    }
+    for (let n = this.columnLow * WATER_CELLS; n < (this.columnHigh + 1) * WATER_CELLS; n++)
+      sum += mass[n] as number;
     if (!(sum > 0)) return;
-    const least = sum * NEXT_TO_NOTHING;
-    while (this.rowLow < this.rowHigh && (rowSums[this.rowLow] as number) < least) this.rowLow++;
-    while (this.rowHigh > this.rowLow && (rowSums[this.rowHigh] as number) < least) this.rowHigh--;
-    while (this.columnLow < this.columnHigh && (columnSums[this.columnLow] as number) < least)
-      this.columnLow++;
-    while (this.columnHigh > this.columnLow && (columnSums[this.columnHigh] as number) < least)
-      this.columnHigh--;
-    this.clearOutside();
-    const whole = 1 / sum;
-    const marginal = new Float64Array(WATER_CELLS);
-    for (let i = this.rowLow; i <= this.rowHigh; i++) {
-      marginal[i] = (rowSums[i] as number) * whole;
-      const row = i * USE_CELLS;
-      for (let j = this.columnLow; j <= this.columnHigh; j++) {
-        const share = (mass[row + j] as number) * whole;
-        // left to shrink it would become denormal, and every sum with it many times slower
-        mass[row + j] = share < DENORMAL_AHEAD ? 0 : share;
-      }
+    for (let n = this.columnLow * WATER_CELLS; n < (this.columnHigh + 1) * WATER_CELLS; n++)
+      mass[n] = (mass[n] as number) / sum;
+    this.trim();
+  }
+
+  /** Lets go of outer columns with next to nothing; what they held goes to their neighbour, so that the whole stays 1. */
+  private trim(): void {
+    while (this.columnLow < this.columnHigh && this.columnMass(this.columnLow) < NEXT_TO_NOTHING)
+      this.fold(this.columnLow, ++this.columnLow);
+    while (this.columnHigh > this.columnLow && this.columnMass(this.columnHigh) < NEXT_TO_NOTHING)
+      this.fold(this.columnHigh, --this.columnHigh);
+  }
+
+  private fold(from: number, to: number): void {
+    const { mass } = this;
+    for (let i = 0; i < WATER_CELLS; i++) {
+      const n = to * WATER_CELLS + i;
+      mass[n] = (mass[n] as number) + (mass[from * WATER_CELLS + i] as number);
+      mass[from * WATER_CELLS + i] = 0;
     }
-    this.marginal = marginal;
   }
 }
 
-const NO_MARGINAL = new Float64Array(WATER_CELLS);
+const ROOT_THREE = Math.sqrt(3);
 
-/** Sums of the last normalisation, by row and column; made once, since it runs at every step. */
-const rowSums = new Float64Array(WATER_CELLS);
-const columnSums = new Float64Array(USE_CELLS);
+/** Working room of one move, made once since it runs at every step. */
+const targets = new Float64Array(WATER_CELLS + 1);
+const likely = new Float64Array(WATER_CELLS);
+/** A drink as moves from cell to cell: each with the part of the cell's mass that it takes; and what runs through from each. */
+const froms = new Int32Array(WATER_CELLS * POINTS.length * 2);
+const intos = new Int32Array(WATER_CELLS * POINTS.length * 2);
+const parts = new Float64Array(WATER_CELLS * POINTS.length * 2);
+const drains = new Float64Array(WATER_CELLS);
+
+/** Plans a drink's moves, those between the same two cells as one (most drinks fill most cells to the brim). */
+function planDrink(amount: number, sd: number, mix: Parameters<typeof afterGain>[2]): number {
+  let count = 0;
+  for (let i = 0; i < WATER_CELLS; i++) {
+    const first = count;
+    drains[i] = 0;
+    for (const { z, weight } of POINTS) {
+      const { w, drained } = afterGain(WATER_MIDDLES[i] as number, Math.max(0, amount + z * sd), mix);
+      const place = placeOf(w);
+      const lower = place | 0;
+      const upper = weight * (place - lower);
+      count = addMove(first, count, i, lower, weight - upper);
+      if (upper > 0) count = addMove(first, count, i, lower + 1, upper);
+      drains[i] = (drains[i] as number) + weight * drained;
+    }
+  }
+  return count;
+}
+
+/** One more move, from the number of a cell's first; returns how many there are then. */
+function addMove(first: number, count: number, from: number, to: number, part: number): number {
+  let n = first;
+  while (n < count && intos[n] !== to) n++;
+  froms[n] = from;
+  intos[n] = to;
+  parts[n] = n === count ? part : (parts[n] as number) + part;
+  return n === count ? count + 1 : count;
+}
 
 /** Where water lies along the cells: whole part the lower of the two nearest, rest the share of the upper. */
 function placeOf(w: number): number {
   return Math.min(WATER_CELLS - 1, Math.max(0, w * WATER_CELLS - 0.5));
-}
-
-/** Losses by look-up, for one depletion share. */
-interface LossTable {
-  /** where each cell's middle stands in the table */
-  readonly start: Float64Array;
-  /** relative available water after an unstressed loss from full, `TABLE_DENSITY` points to a loss of 1 */
-  readonly values: Float64Array;
-}
-
-const TABLE_DENSITY = 512;
-const TABLE_STEPS = 4 * TABLE_DENSITY;
-const tables = new Map<number, LossTable>();
-
-/**
- * Along u(w) = w above the stress threshold and threshold × (1 + ln(w / threshold)) below it, every loss is a plain
- * shift. So a loss is one addition and one look-up, straight between points: within 1e-6 of {@link afterLoss}. A loss
- * of four times what the bag holds is the end of the table: what is left by then is below 0.1 %.
- */
-function lossTable(depletion: number): LossTable {
-  const found = tables.get(depletion);
-  if (found) return found;
-  const threshold = 1 - depletion;
-  const shifted = WATER_MIDDLES.map((w) => (w >= threshold ? w : threshold * (1 + Math.log(w / threshold))));
-  const table = {
-    start: Float64Array.from(shifted, (u) => (1 - u) * TABLE_DENSITY),
-    values: Float64Array.from({ length: TABLE_STEPS + 2 }, (_, n) =>
-      afterLoss(1, n / TABLE_DENSITY, depletion),
-    ),
-  };
-  tables.set(depletion, table);
-  return table;
 }

@@ -1,6 +1,8 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { canopySquareMetres, type HabitFigures } from '../crops/index.ts';
 import { daysBetween, type Day, type WeatherDay } from '../climate/index.ts';
+import { dripOfDay, type DripSpell } from './drip.ts';
+import type { WaterStore } from './stores.ts';
 
 /** One plant in a bag, as far as water goes. */
 export interface DrinkingPlant {
@@ -11,6 +13,8 @@ export interface DrinkingPlant {
   /** share of available water used without stress (FAO-56 p) */
   readonly depletion: number;
   readonly figures: HabitFigures;
+  /** how large it is for its age by the heights that were measured; 1 when none was */
+  readonly size?: number;
 }
 
 /** A bag, as far as water goes. */
@@ -24,6 +28,12 @@ export interface WaterBag {
   readonly mulchMillimetres: number;
   /** under glass no rain falls in and less sun comes through */
   readonly underCover: boolean;
+  /** shade cloth or the like over it, share of the sun that it takes, 0 to 0.9 */
+  readonly shade: number;
+  /** water that stands beside the mix and comes back to it */
+  readonly stores: readonly WaterStore[];
+  /** drip settings in the order in which they were made */
+  readonly drips: readonly DripSpell[];
   readonly plants: readonly DrinkingPlant[];
 }
 
@@ -32,6 +42,11 @@ export interface DayDemand {
   readonly transpirationLitres: number;
   readonly evaporationLitres: number;
   readonly rainLitres: number;
+  readonly dripLitres: number;
+  /** how far roots reach for what the stores give: 0 just planted, 1 established */
+  readonly rooted: number;
+  /** how much worse than a usual day this one is known for its size, 0.4 to 2 */
+  readonly doubt: number;
 }
 
 /**
@@ -48,21 +63,26 @@ export function mulchFactor(mulchMillimetres: number, halvingMillimetres: number
 /**
  * A day's demand on a bag: Kc × ETo × canopy for each plant, evaporation from top and breathing sides, and the
  * rain that gets in (1 mm on 1 m² is 1 L).
+ *
+ * @param grownDays each plant's age in days of usual warmth; left out: by the calendar
  */
 export function demandOfDay(
   bag: WaterBag,
   weather: WeatherDay,
   assumed: Assumed = DEFAULT_ASSUMED,
+  grownDays?: readonly number[],
 ): DayDemand {
+  // outdoors the wind dries shaded leaves too, so that shade takes less of the demand than of the sun
   const eto = bag.underCover
-    ? weather.coverMillimetres * assumed.coverTransmissivity
-    : weather.etoMillimetres;
+    ? weather.coverMillimetres * assumed.coverTransmissivity * (1 - bag.shade)
+    : weather.etoMillimetres * (1 - assumed.shadeEffect * bag.shade);
   let transpirationLitres = 0;
-  for (const plant of bag.plants) {
-    const age = daysBetween(plant.plantedOn, weather.day);
+  bag.plants.forEach((plant, i) => {
+    const age = grownDays?.[i] ?? daysBetween(plant.plantedOn, weather.day);
     const isGone = plant.clearedOn !== undefined && weather.day >= plant.clearedOn;
-    if (age >= 0 && !isGone) transpirationLitres += plant.kc * eto * canopySquareMetres(plant.figures, age);
-  }
+    if (age >= 0 && !isGone)
+      transpirationLitres += plant.kc * eto * (plant.size ?? 1) * canopySquareMetres(plant.figures, age);
+  });
   const top =
     assumed.topEvaporation * mulchFactor(bag.mulchMillimetres, assumed.mulchHalving) * bag.topSquareMetres;
   const sides = assumed.sideEvaporation * bag.breathingSquareMetres;
@@ -70,7 +90,24 @@ export function demandOfDay(
     transpirationLitres,
     evaporationLitres: eto * (top + sides),
     rainLitres: bag.underCover ? 0 : weather.rainMillimetres * bag.topSquareMetres * assumed.rainCaught,
+    dripLitres: dripOfDay(bag.drips, weather.day),
+    rooted: rootedOn(bag, weather.day, assumed.establishingDays),
+    doubt: doubtOf(eto, assumed.spreadAt),
   };
+}
+
+/** A day's error is so many millimetres, whatever the day: 1 on a usual day, more on a dull one. */
+function doubtOf(eto: number, usual: number): number {
+  return Math.min(2, Math.max(0.4, usual / Math.max(0.1, eto)));
+}
+
+/** How far the roots of a bag's youngest plant have got, 0 to 1; 1 where nothing stands. */
+function rootedOn(bag: WaterBag, day: Day, establishingDays: number): number {
+  const ages = bag.plants
+    .filter((p) => p.clearedOn === undefined || day < p.clearedOn)
+    .map((p) => daysBetween(p.plantedOn, day))
+    .filter((age) => age >= 0);
+  return ages.length === 0 ? 1 : Math.min(1, Math.min(...ages) / establishingDays);
 }
 
 /** The depletion share of a bag: that of its thirstiest plant, or 0.4 (tomato) while it is empty. */

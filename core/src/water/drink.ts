@@ -2,6 +2,7 @@ import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { inMeasure, type Fills, type MeasureKind } from '../units/index.ts';
 import type { Range, WaterEstimate } from './estimate.ts';
 import type { Look } from './look.ts';
+import { hasLevel } from './stores.ts';
 
 /** Whether to water after a look, why, and how much the bag should take. */
 export interface DrinkAdvice {
@@ -14,6 +15,8 @@ export interface DrinkAdvice {
   /** pours with a pause between; 2 when the mix is so dry that it may repel water */
   readonly pours: number;
   readonly isEstablishing: boolean;
+  /** over the mix, or into the reservoir or drum that is looked at by its level */
+  readonly into: 'top' | 'store';
 }
 
 /**
@@ -36,24 +39,52 @@ export function adviseDrink(
   assumed: Assumed = DEFAULT_ASSUMED,
 ): DrinkAdvice {
   const { look } = situation;
-  const feltDry = look.method === 'finger' ? look.grade <= 2 : look.grade <= 1;
+  const feltDry = isDry(look, assumed.refillPoint);
   const because = feltDry ? 'felt-dry' : situation.isDueAgainBeforeNextRound ? 'before-next-round' : 'enough';
   const isEstablishing =
     situation.daysSincePlanting !== undefined && situation.daysSincePlanting < assumed.establishingDays;
+  // roots that are not down yet drink nothing of a reservoir: until then it is watered by hand
+  const store = isEstablishing ? undefined : estimate.stores.find(({ kind }) => hasLevel(kind));
   const part = isEstablishing ? assumed.establishingShare : 1;
   const toFill = (share: number) =>
     Math.max(0, 1 - share) * bag.availableLitres * (1 + assumed.runThrough) * part;
-  const litres = {
-    low: toFill(estimate.share.high),
-    likely: toFill(estimate.share.likely),
-    high: toFill(estimate.share.low),
-  };
+  const litres = store
+    ? {
+        low: (1 - store.high) * store.litres,
+        likely: (1 - store.likely) * store.litres,
+        high: (1 - store.low) * store.litres,
+      }
+    : {
+        low: toFill(estimate.share.high),
+        likely: toFill(estimate.share.likely),
+        high: toFill(estimate.share.low),
+      };
   return {
     isWanted: because !== 'enough',
     because,
     litres,
     fills: inMeasure(litres.likely, situation.measure),
-    pours: estimate.share.likely < assumed.dryBelow + 0.1 ? 2 : 1,
+    pours: !store && estimate.share.likely < assumed.dryBelow + 0.1 ? 2 : 1,
     isEstablishing,
+    into: store ? 'store' : 'top',
   };
 }
+
+/** Whether a look by itself asks for a drink. */
+function isDry(look: Look, refillPoint: number): boolean {
+  switch (look.method) {
+    case 'finger':
+      return look.grade <= 2;
+    case 'lift':
+      return look.grade <= 1;
+    case 'wilted':
+      return true;
+    case 'reading':
+      return look.share < refillPoint;
+    case 'level':
+      return look.share < LOW_LEVEL;
+  }
+}
+
+/** A store less full than this is filled up. */
+const LOW_LEVEL = 0.3;

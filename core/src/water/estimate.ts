@@ -1,7 +1,8 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import { Belief } from './belief.ts';
+import { Belief, type Passage } from './belief.ts';
 import { bagDepletion, type WaterBag } from './demand.ts';
-import { chanceOfLook } from './look.ts';
+import { chanceOfLook, type Look } from './look.ts';
+import { handFilled, hasLevel } from './stores.ts';
 import type { TimelineStep, UseStep, WaterEvent } from './timeline.ts';
 
 /** A quantity with its doubt: the 10, 50 and 90 % points. */
@@ -26,6 +27,12 @@ export interface PathPoint extends Range {
   readonly at: string;
 }
 
+/** What is believed of a store of water: the share that is full, with its doubt. */
+export interface StoreLevel extends Range {
+  readonly kind: WaterBag['stores'][number]['kind'];
+  readonly litres: number;
+}
+
 /** What is known of a bag's water at one moment, with how it came about. */
 export interface WaterEstimate {
   /** relative available water, 0 to 1 */
@@ -36,6 +43,8 @@ export interface WaterEstimate {
   readonly useMultiplier: Range;
   /** chance that it is below the refill point now */
   readonly chanceDry: number;
+  /** what stands beside the mix and comes back to it */
+  readonly stores: readonly StoreLevel[];
   readonly moves: readonly Move[];
   readonly path: readonly PathPoint[];
   /** lost to plant and air since the last look or drink, L (mean) */
@@ -54,10 +63,104 @@ const SHORTEST_STRETCH_DAYS = 0.0105;
 const START = { mean: 0.65, sd: 0.22 };
 
 /**
- * Runs the filter over a bag's timeline. Deterministic: the same steps give the same belief.
+ * A filter on its way over a bag's timeline: it can be taken further, and copied to go on from the same place again.
  *
  * Method: Bayesian filter over (W, log k) on a 40 × 25 grid (model §4). Time moves mass by the demand of each
  * column with the spread of a day's use; a drink moves it up and may run through; a look weights it.
+ */
+export class FilterRun {
+  private readonly depletion: number;
+  private moves: Move[] = [];
+  private path: PathPoint[] = [];
+  private contradictions: (readonly [string, string])[] = [];
+  private usedSinceLitres = 0;
+  private lastEvent: WaterEvent | undefined;
+  private stretch = NO_STRETCH;
+
+  private constructor(
+    readonly belief: Belief,
+    private readonly bag: WaterBag,
+    private readonly assumed: Assumed,
+  ) {
+    this.depletion = bagDepletion(bag);
+  }
+
+  static start(bag: WaterBag, assumed: Assumed = DEFAULT_ASSUMED): FilterRun {
+    const stores = bag.stores.map((store) => ({ ...store, full: store.litres / bag.availableLitres }));
+    return new FilterRun(Belief.prior(START, assumed.useSpread, stores), bag, assumed);
+  }
+
+  copy(): FilterRun {
+    const other = new FilterRun(this.belief.copy(), this.bag, this.assumed);
+    other.moves = [...this.moves];
+    other.path = [...this.path];
+    other.contradictions = [...this.contradictions];
+    other.usedSinceLitres = this.usedSinceLitres;
+    other.lastEvent = this.lastEvent;
+    other.stretch = this.stretch;
+    return other;
+  }
+
+  /** Takes it over one more step. */
+  step(step: TimelineStep): void {
+    if (step.kind === 'use') {
+      this.stretch = longer(this.stretch, step, this.assumed);
+      if (this.stretch.days >= 1) this.pass();
+      return;
+    }
+    // a drink comes minutes after its look: so short a time is kept for the next stretch
+    if (this.stretch.days > SHORTEST_STRETCH_DAYS) this.pass();
+    const { event } = step;
+    const { belief } = this;
+    const taw = this.bag.availableLitres;
+    const beforeLitres = belief.meanWater() * taw;
+    applyEvent(belief, this.bag, event, this.assumed);
+    if (this.lastEvent && isContradicted(this.lastEvent, event)) {
+      this.contradictions.push([this.lastEvent.id, event.id]);
+      belief.loosen(CONTRADICTED);
+    }
+    this.lastEvent = event;
+    const afterLitres = belief.meanWater() * taw;
+    this.moves.push({ entryId: event.id, at: event.at, kind: event.kind, beforeLitres, afterLitres });
+    this.path.push({ at: event.at, ...range(belief) });
+    this.usedSinceLitres = 0;
+  }
+
+  /** What is known at the end of the last step. */
+  finish(): WaterEstimate {
+    this.pass();
+    const { belief } = this;
+    const taw = this.bag.availableLitres;
+    const share = range(belief);
+    const [low, likely, high] = belief.useQuantiles(CHANCES) as [number, number, number];
+    return {
+      share,
+      litres: { low: share.low * taw, likely: share.likely * taw, high: share.high * taw },
+      useMultiplier: { low, likely, high },
+      chanceDry: belief.chanceBelow(this.assumed.refillPoint),
+      stores: storeLevels(belief, this.bag),
+      moves: [...this.moves],
+      path: [...this.path],
+      usedSinceLitres: this.usedSinceLitres,
+      lastEventAt: this.lastEvent?.at,
+      contradictions: [...this.contradictions],
+    };
+  }
+
+  private pass(): void {
+    const { belief, stretch } = this;
+    if (stretch.days === 0) return;
+    const taw = this.bag.availableLitres;
+    const before = belief.meanWater();
+    applyStretch(belief, this.bag, stretch, this.depletion, this.assumed);
+    this.usedSinceLitres += Math.max(0, before + stretch.gainLitres / taw - belief.meanWater()) * taw;
+    this.path.push({ at: stretch.until, ...range(belief) });
+    this.stretch = NO_STRETCH;
+  }
+}
+
+/**
+ * Runs the filter over a bag's timeline. Deterministic: the same steps give the same belief.
  *
  * @returns the belief at the end (to look ahead from) and its summary
  */
@@ -66,63 +169,18 @@ export function runFilter(
   steps: readonly TimelineStep[],
   assumed: Assumed = DEFAULT_ASSUMED,
 ): { readonly belief: Belief; readonly estimate: WaterEstimate } {
-  const belief = Belief.prior(START, assumed.useSpread);
-  const depletion = bagDepletion(bag);
-  const taw = bag.availableLitres;
-  const moves: Move[] = [];
-  const path: PathPoint[] = [];
-  let usedSinceLitres = 0;
-  let lastEventAt: string | undefined;
-  let lastEvent: WaterEvent | undefined;
-  const contradictions: [string, string][] = [];
-  let stretch = NO_STRETCH;
-  const pass = () => {
-    if (stretch.days === 0) return;
-    const before = belief.meanWater();
-    applyStretch(belief, bag, stretch, depletion, assumed);
-    usedSinceLitres += Math.max(0, before + stretch.rainLitres / taw - belief.meanWater()) * taw;
-    path.push({ at: stretch.until, ...range(belief) });
-    stretch = NO_STRETCH;
-  };
-  for (const step of steps) {
-    if (step.kind === 'use') {
-      stretch = longer(stretch, step, assumed);
-      if (stretch.days >= 1) pass();
-    } else {
-      // a drink comes minutes after its look: so short a time is kept for the next stretch
-      if (stretch.days > SHORTEST_STRETCH_DAYS) pass();
-      const { event } = step;
-      const beforeLitres = belief.meanWater() * taw;
-      applyEvent(belief, bag, event, assumed);
-      if (lastEvent && isContradicted(lastEvent, event)) {
-        contradictions.push([lastEvent.id, event.id]);
-        belief.loosen(CONTRADICTED);
-      }
-      lastEvent = event;
-      const afterLitres = belief.meanWater() * taw;
-      moves.push({ entryId: event.id, at: event.at, kind: event.kind, beforeLitres, afterLitres });
-      path.push({ at: event.at, ...range(belief) });
-      usedSinceLitres = 0;
-      lastEventAt = event.at;
-    }
-  }
-  pass();
-  const share = range(belief);
-  const [kLow, kLikely, kHigh] = belief.useQuantiles(CHANCES) as [number, number, number];
-  return {
-    belief,
-    estimate: {
-      share,
-      litres: { low: share.low * taw, likely: share.likely * taw, high: share.high * taw },
-      useMultiplier: { low: kLow, likely: kLikely, high: kHigh },
-      chanceDry: belief.chanceBelow(assumed.refillPoint),
-      moves,
-      path,
-      usedSinceLitres,
-      lastEventAt,
-      contradictions,
-    },
-  };
+  const run = FilterRun.start(bag, assumed);
+  for (const step of steps) run.step(step);
+  return { estimate: run.finish(), belief: run.belief };
+}
+
+/** What is believed of each store, 10 to 90 % (taken as normal and cut to 0–1). */
+export function storeLevels(belief: Belief, bag: WaterBag): readonly StoreLevel[] {
+  const held = (share: number) => Math.min(1, Math.max(0, share));
+  return bag.stores.map(({ kind, litres }, s) => {
+    const { mean, sd } = belief.levelOf(s);
+    return { kind, litres, low: held(mean - 1.28 * sd), likely: held(mean), high: held(mean + 1.28 * sd) };
+  });
 }
 
 /** How much of what is believed of the water is let go when two looks contradict each other (*assumed*). */
@@ -133,7 +191,8 @@ const WITHIN_MILLISECONDS = 3_600_000;
 function isContradicted(before: WaterEvent, event: WaterEvent): boolean {
   if (before.kind !== 'look' || event.kind !== 'look') return false;
   if (Date.parse(event.at) - Date.parse(before.at) > WITHIN_MILLISECONDS) return false;
-  return before.look.method === event.look.method && Math.abs(before.look.grade - event.look.grade) >= 2;
+  const [a, b] = [before.look, event.look];
+  return 'grade' in a && 'grade' in b && a.method === b.method && Math.abs(a.grade - b.grade) >= 2;
 }
 
 /** Use steps taken together, a day's worth at most: fewer moves of the grid for the same demand and doubt. */
@@ -142,7 +201,9 @@ export interface Stretch {
   readonly days: number;
   readonly transpirationLitres: number;
   readonly evaporationLitres: number;
-  readonly rainLitres: number;
+  readonly gainLitres: number;
+  /** days over which the stores refill the mix in full: fewer while roots are not down */
+  readonly rootedDays: number;
   /** variance of what it asks for, L² */
   readonly variance: number;
 }
@@ -152,7 +213,8 @@ export const NO_STRETCH: Stretch = {
   days: 0,
   transpirationLitres: 0,
   evaporationLitres: 0,
-  rainLitres: 0,
+  gainLitres: 0,
+  rootedDays: 0,
   variance: 0,
 };
 
@@ -161,15 +223,33 @@ export const NO_STRETCH: Stretch = {
  * over a share s of the day its variance is s times the day's, so that the parts of a day add up to it.
  */
 export function longer(stretch: Stretch, step: UseStep, assumed: Assumed): Stretch {
-  const spread = step.isFilled ? assumed.filledDemandSpread : assumed.demandSpread;
+  const spread = step.doubt * (step.isFilled ? assumed.filledDemandSpread : assumed.demandSpread);
   const asked = step.transpirationLitres + step.evaporationLitres;
   return {
     until: step.until,
     days: stretch.days + step.days,
     transpirationLitres: stretch.transpirationLitres + step.transpirationLitres,
     evaporationLitres: stretch.evaporationLitres + step.evaporationLitres,
-    rainLitres: stretch.rainLitres + step.rainLitres,
-    variance: stretch.variance + (step.share > 0 ? (spread * asked) ** 2 / step.share : 0),
+    gainLitres: stretch.gainLitres + step.rainLitres + step.dripLitres,
+    rootedDays: stretch.rootedDays + step.days * step.rooted,
+    variance:
+      stretch.variance +
+      (step.share > 0 ? (spread * asked) ** 2 / step.share : 0) +
+      (assumed.dripDoubt * step.dripLitres) ** 2,
+  };
+}
+
+/** Time as the belief takes it. */
+function passageOf(bag: WaterBag, stretch: Stretch, assumed: Assumed): Passage {
+  const taw = bag.availableLitres;
+  const asked = stretch.transpirationLitres + stretch.evaporationLitres;
+  return {
+    transpiration: stretch.transpirationLitres / taw,
+    evaporation: stretch.evaporationLitres / taw,
+    gain: stretch.gainLitres / taw,
+    spread: asked > 0 ? Math.sqrt(stretch.variance) / asked : 0,
+    drift: assumed.useDrift * Math.sqrt(stretch.days),
+    pulls: bag.stores.map(({ perDay }) => perDay * stretch.rootedDays),
   };
 }
 
@@ -181,30 +261,34 @@ export function applyStretch(
   depletion: number,
   assumed: Assumed,
 ): void {
-  const taw = bag.availableLitres;
-  const asked = stretch.transpirationLitres + stretch.evaporationLitres;
-  belief.use(
-    stretch.transpirationLitres / taw,
-    stretch.evaporationLitres / taw,
-    stretch.rainLitres / taw,
-    depletion,
-    asked > 0 ? Math.sqrt(stretch.variance) / asked : 0,
-    assumed.useDrift * Math.sqrt(stretch.days),
-  );
+  belief.pass(passageOf(bag, stretch, assumed), depletion);
 }
 
 function applyEvent(belief: Belief, bag: WaterBag, event: WaterEvent, assumed: Assumed): void {
   if (event.kind === 'look') {
-    const noise = { finger: assumed.fingerNoise, lift: assumed.liftNoise };
-    belief.observe((w) => chanceOfLook(event.look, w, noise));
+    applyLook(belief, bag, event.look, assumed);
     return;
   }
   const amount = event.litres / bag.availableLitres;
+  const store = handFilled(bag.stores);
+  if (event.into === 'store' && store >= 0) {
+    belief.stores.fill(store, amount, event.ranThrough);
+    return;
+  }
   belief.drink(amount, amount * (event.isMeasured ? assumed.measuredDrink : assumed.looseDrink), assumed);
   if (event.ranThrough) {
     const sigma = assumed.ranThroughNoise;
     belief.observe((w) => Math.exp(-(((1 - w) / sigma) ** 2) / 2) + 1e-4);
   }
+}
+
+function applyLook(belief: Belief, bag: WaterBag, look: Look, assumed: Assumed): void {
+  if (look.method === 'level') {
+    const store = bag.stores.findIndex(({ kind }) => hasLevel(kind));
+    if (store >= 0) belief.observeLevel(store, look.share, assumed.levelNoise);
+    return;
+  }
+  belief.observe((w) => chanceOfLook(look, w, assumed));
 }
 
 /** The 10, 50 and 90 % points of relative available water. */

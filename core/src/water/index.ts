@@ -8,10 +8,38 @@ export {
   type WaterBag,
 } from './demand.ts';
 export { afterGain, afterLoss } from './stress.ts';
-export { FINGER_GRADES, LIFT_GRADES, chanceOfLook, fingerGradeOf, type Look } from './look.ts';
+export { FINGER_GRADES, LIFT_GRADES, chanceOfLook, fingerGradeOf, middleOfGrade, type Look } from './look.ts';
+export {
+  afterRefill,
+  hasLevel,
+  handFilled,
+  STORE_KINDS,
+  storeOf,
+  type StoreKind,
+  type WaterStore,
+} from './stores.ts';
+export {
+  dripOfDay,
+  dripOn,
+  litresADay,
+  litresPerHourOf,
+  proposeDrip,
+  weekdayOf,
+  type DripProposal,
+  type DripSetting,
+  type DripSpell,
+} from './drip.ts';
 export { timeline, type TimelineStep, type UseStep, type WaterEvent } from './timeline.ts';
 export { waterBalance, type BalanceDay } from './balance.ts';
 export { Belief } from './belief.ts';
-export { runFilter, type Move, type PathPoint, type Range, type WaterEstimate } from './estimate.ts';
+export {
+  FilterRun,
+  runFilter,
+  type Move,
+  type PathPoint,
+  type Range,
+  type StoreLevel,
+  type WaterEstimate,
+} from './estimate.ts';
 export { lookAhead, type LookAhead, type RoundAhead } from './look-ahead.ts';
 export { adviseDrink, type DrinkAdvice } from './drink.ts';

@@ -1,13 +1,24 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import type { Belief } from './belief.ts';
 import { bagDepletion, type WaterBag } from './demand.ts';
-import { applyStretch, longer, NO_STRETCH, range, type PathPoint, type Range } from './estimate.ts';
+import {
+  applyStretch,
+  longer,
+  NO_STRETCH,
+  range,
+  storeLevels,
+  type PathPoint,
+  type Range,
+} from './estimate.ts';
+import { hasLevel } from './stores.ts';
 import type { UseStep } from './timeline.ts';
 
 /** A bag at a round to come: its water if nobody waters it, and the chance that it is below the refill point. */
 export interface RoundAhead extends PathPoint {
   readonly hoursAhead: number;
   readonly chanceDry: number;
+  /** likely share left in the store that is looked at by its level; undefined for a bag without one */
+  readonly level?: number;
 }
 
 export interface LookAhead {
@@ -19,27 +30,40 @@ export interface LookAhead {
     { readonly kind: 'now' } | { readonly kind: 'at'; readonly at: string } | { readonly kind: 'later' };
 }
 
+/** What brings a look forward, whatever the estimate says. */
+export interface LookHabit {
+  /** plan so that one round may be missed: a look falls due a round earlier */
+  readonly mayMissARound?: boolean;
+  /** since the last look or drink */
+  readonly hoursSinceSeen?: number;
+  /** a plant whose roots are not out in the mix yet */
+  readonly isEstablishing?: boolean;
+}
+
 /**
  * Looks ahead from a belief to each round to come, with nobody watering.
  *
+ * @param habit what brings a look forward whatever the estimate says
  * @param spans for each round to come, in order: its local time, hours from now, and the use steps since the one before
  */
 export function lookAhead(
   belief: Belief,
   bag: WaterBag,
   spans: readonly { readonly at: string; readonly hoursAhead: number; readonly steps: readonly UseStep[] }[],
-  risk: number,
   assumed: Assumed = DEFAULT_ASSUMED,
+  habit: LookHabit = {},
 ): LookAhead {
   const ahead = belief.copy();
   const depletion = bagDepletion(bag);
   const chanceNow = ahead.chanceBelow(assumed.refillPoint);
   const rounds: RoundAhead[] = [];
+  const seen = bag.stores.findIndex(({ kind }) => hasLevel(kind));
   for (const span of spans) {
     const stretch = span.steps.reduce((sum, step) => longer(sum, step, assumed), NO_STRETCH);
     applyStretch(ahead, bag, stretch, depletion, assumed);
     const chanceDry = ahead.chanceBelow(assumed.refillPoint);
-    rounds.push({ at: span.at, hoursAhead: span.hoursAhead, chanceDry, ...range(ahead) });
+    const level = seen < 0 ? {} : { level: storeLevels(ahead, bag)[seen]?.likely ?? 0 };
+    rounds.push({ at: span.at, hoursAhead: span.hoursAhead, chanceDry, ...range(ahead), ...level });
     if (chanceDry > 0.97) break;
   }
   return {
@@ -49,16 +73,40 @@ export function lookAhead(
       likely: hoursUntilChance(chanceNow, rounds, 0.5),
       high: hoursUntilChance(chanceNow, rounds, 0.9),
     },
-    nextLook: nextLook(chanceNow, rounds, risk),
+    nextLook: sooner(
+      nextLook(chanceNow, rounds, assumed.risk, habit.mayMissARound ? 2 : 1),
+      spans,
+      (habit.isEstablishing ? assumed.youngLook : assumed.longestLook) * 24 - (habit.hoursSinceSeen ?? 0),
+    ),
   };
 }
 
-function nextLook(chanceNow: number, rounds: readonly RoundAhead[], risk: number): LookAhead['nextLook'] {
+/** A look that falls due because nobody has seen the bag for so long: at the last round within the hours left. */
+function sooner(
+  next: LookAhead['nextLook'],
+  spans: readonly { readonly at: string; readonly hoursAhead: number }[],
+  hoursLeft: number,
+): LookAhead['nextLook'] {
+  if (next.kind === 'now') return next;
+  const within = spans.filter((span) => span.hoursAhead <= hoursLeft).at(-1);
+  if (!within) return { kind: 'now' };
+  if (within === spans.at(-1)) return next;
+  return next.kind === 'later' || Date.parse(within.at) < Date.parse(next.at)
+    ? { kind: 'at', at: within.at }
+    : next;
+}
+
+function nextLook(
+  chanceNow: number,
+  rounds: readonly RoundAhead[],
+  risk: number,
+  before: number,
+): LookAhead['nextLook'] {
   if (chanceNow > risk) return { kind: 'now' };
   const first = rounds.findIndex((round) => round.chanceDry > risk);
-  if (first === 0) return { kind: 'now' };
-  const before = rounds[first - 1];
-  return before ? { kind: 'at', at: before.at } : { kind: 'later' };
+  if (first < 0) return { kind: 'later' };
+  const last = rounds[first - before];
+  return last ? { kind: 'at', at: last.at } : { kind: 'now' };
 }
 
 function hoursUntilChance(

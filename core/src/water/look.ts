@@ -1,3 +1,4 @@
+import type { Assumed } from '../assumed/index.ts';
 import { normalBelow } from '../statistics/index.ts';
 
 /** The ways of looking at a bag's moisture, as data: what each feels between, as shares of available water. */
@@ -6,10 +7,19 @@ export const LIFT_GRADES = ['light', 'middling', 'heavy'] as const;
 
 export type Look =
   | { readonly method: 'finger'; /** 1 dust-dry to 5 wet */ readonly grade: number }
-  | { readonly method: 'lift'; /** 1 light to 3 heavy */ readonly grade: number };
+  | { readonly method: 'lift'; /** 1 light to 3 heavy */ readonly grade: number }
+  /** how full the reservoir, drum or channel is, 0 to 1 */
+  | { readonly method: 'level'; readonly share: number }
+  /** the plant hangs, and not from noon's heat alone */
+  | { readonly method: 'wilted' }
+  /** a scale's or probe's reading by its bag's calibration: a share of available water, and its sd */
+  | { readonly method: 'reading'; readonly share: number; readonly sd: number };
 
 /** Borders between the grades, relative available water (*assumed*; model §4). */
 const BORDERS = { finger: [0.12, 0.33, 0.58, 0.85], lift: [0.33, 0.7] } as const;
+
+/** Chance that a reading has nothing to do with the bag: a loose wire, a bag that was leant on. */
+const STRAY = 0.02;
 
 /**
  * The finger grade that a share of available water would feel like, 1 to 5.
@@ -22,17 +32,33 @@ export function fingerGradeOf(w: number): number {
   return 1 + BORDERS.finger.filter((border) => w >= border).length;
 }
 
-/** Chance of a grade when the bag holds w: ordinal probit, noise σ in shares of available water. Never quite zero. */
+/** The share of available water in the middle of a finger grade, 1 to 5. */
+export function middleOfGrade(grade: number): number {
+  return ((BORDERS.finger[grade - 2] ?? 0) + (BORDERS.finger[grade - 1] ?? 1)) / 2;
+}
+
+/**
+ * Chance (or density, for a reading) of a look when the bag holds w. Grades by ordinal probit; the finger feels the top
+ * layer, which is drier than the bag by an offset. Never quite zero. A level says nothing of the mix.
+ */
 export function chanceOfLook(
   look: Look,
   w: number,
-  noise: { readonly finger: number; readonly lift: number },
+  noise: Pick<Assumed, 'fingerNoise' | 'fingerOffset' | 'liftNoise' | 'wiltNoise'>,
 ): number {
+  if (look.method === 'level') return 1;
+  if (look.method === 'wilted') return Math.exp(-((w / noise.wiltNoise) ** 2) / 2) + 1e-3;
+  if (look.method === 'reading') {
+    const z = (look.share - w) / look.sd;
+    return (1 - STRAY) * (Math.exp(-(z * z) / 2) / (look.sd * Math.sqrt(2 * Math.PI))) + STRAY;
+  }
   const borders = BORDERS[look.method];
-  const sigma = noise[look.method];
+  const isFinger = look.method === 'finger';
+  const sigma = isFinger ? noise.fingerNoise : noise.liftNoise;
+  const felt = isFinger ? w - noise.fingerOffset : w;
   const below = borders[look.grade - 2];
   const above = borders[look.grade - 1];
-  const low = below === undefined ? 0 : normalBelow((below - w) / sigma);
-  const high = above === undefined ? 1 : normalBelow((above - w) / sigma);
+  const low = below === undefined ? 0 : normalBelow((below - felt) / sigma);
+  const high = above === undefined ? 1 : normalBelow((above - felt) / sigma);
   return Math.max(1e-6, high - low);
 }

@@ -1,6 +1,7 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { daylightHours, dayOf, dayOfYear, hourOf, shareOfDay, type WeatherDay } from '../climate/index.ts';
 import { demandOfDay, type DayDemand, type WaterBag } from './demand.ts';
+import { grownDays } from './grown-days.ts';
 import type { Look } from './look.ts';
 
 /** What a person did or saw at a bag, as far as water goes. `at` is local time with its offset. */
@@ -14,6 +15,8 @@ export type WaterEvent =
       /** whether it was measured (a known can) or judged by eye */
       readonly isMeasured: boolean;
       readonly ranThrough: boolean;
+      /** over the mix, or into the reservoir, drum or buried pots */
+      readonly into?: 'top' | 'store' | undefined;
     };
 
 /** A stretch of time within one day in which nothing happens but use, evaporation and rain. */
@@ -50,9 +53,15 @@ export function timeline(
   sorted.sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1));
   const steps: TimelineStep[] = [];
   let next = 0;
-  for (const day of weather) {
+  const ages = grownDays(bag, weather, assumed);
+  for (const [i, day] of weather.entries()) {
     if (day.day < dayOf(from) || day.day > dayOf(to)) continue;
-    const demand = demandOfDay(bag, day, assumed);
+    const demand = demandOfDay(
+      bag,
+      day,
+      assumed,
+      ages.map((byDay) => byDay[i] as number),
+    );
     const daylight = daylightHours(latitudeDegrees, dayOfYear(day.day));
     let hour = day.day === dayOf(from) ? hourOf(from) : 0;
     const last = day.day === dayOf(to) ? hourOf(to) : 24;
@@ -68,6 +77,9 @@ export function timeline(
         transpirationLitres: demand.transpirationLitres * share,
         evaporationLitres: demand.evaporationLitres * share,
         rainLitres: demand.rainLitres * days,
+        dripLitres: demand.dripLitres * days,
+        rooted: demand.rooted,
+        doubt: demand.doubt,
         isFilled: day.filled.temperature,
       });
       hour = until;

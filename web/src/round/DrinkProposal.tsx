@@ -5,11 +5,26 @@ import type { DrinkAdvice } from '@rundel/core/water';
 import { useState } from 'react';
 import { fillsWords } from '../parts/words.ts';
 import { drinkMeasure, useGarden, useShown } from '../store/index.ts';
+import { SkipButton, type SkipReason } from './SkipButton.tsx';
+
+/** A drink as it was given. */
+export interface GivenDrink {
+  readonly litres: number;
+  readonly count: number;
+  readonly ranThrough: boolean;
+  readonly into: DrinkAdvice['into'];
+}
 
 const BECAUSE: Record<DrinkAdvice['because'], string> = {
   'felt-dry': 'It felt dry: give it a drink.',
   'before-next-round': 'It would not last to the next round: give it a drink.',
   enough: 'It has enough.',
+};
+
+const STORE_BECAUSE: Record<DrinkAdvice['because'], string> = {
+  'felt-dry': 'Its store is low: fill it up.',
+  'before-next-round': 'Its store would not last to the next round: fill it up.',
+  enough: 'Its store has enough.',
 };
 
 /** The drink that follows a look: one tap when it is given as proposed, steps of a quarter can when not. */
@@ -20,9 +35,9 @@ export default function DrinkProposal({
   onSkip,
 }: {
   readonly advice: DrinkAdvice;
-  onGiven(drink: { litres: number; count: number; ranThrough: boolean }): void;
+  onGiven(drink: GivenDrink): void;
   onOther(): void;
-  onSkip(): void;
+  onSkip(reason: SkipReason): void;
 }) {
   const { garden } = useGarden();
   const shown = useShown();
@@ -32,8 +47,10 @@ export default function DrinkProposal({
   const [ranThrough, setRanThrough] = useState(false);
   const litres = count * measure.litres;
   const { number, symbol } = shown.parts(litres, 'drink');
-  const pours =
-    advice.pours > 1
+  const isStore = advice.into === 'store';
+  const pours = isStore
+    ? 'into its pipe or drum until it is full'
+    : advice.pours > 1
       ? 'in two goes, ten minutes apart: dry mix lets the first one past'
       : 'slowly, until it runs through';
   return (
@@ -43,7 +60,8 @@ export default function DrinkProposal({
       aria-label="Proposed drink"
     >
       <Typography sx={{ fontSize: '0.92rem' }}>
-        {BECAUSE[advice.because]} It should take {shown.range(advice.litres.low, advice.litres.high, 'drink')}
+        {isStore ? STORE_BECAUSE[advice.because] : BECAUSE[advice.because]} It should take{' '}
+        {shown.range(advice.litres.low, advice.litres.high, 'drink')}
         {advice.isEstablishing ? ', close to the stem while it roots.' : '.'}
       </Typography>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, marginBlockStart: 1 }}>
@@ -74,7 +92,7 @@ export default function DrinkProposal({
         <Button
           variant="contained"
           color="secondary"
-          onClick={() => onGiven({ litres, count, ranThrough })}
+          onClick={() => onGiven({ litres, count, ranThrough, into: advice.into })}
           aria-keyshortcuts="Enter"
           sx={{ minHeight: 56, minWidth: 104, fontSize: '1.1rem' }}
         >
@@ -99,16 +117,14 @@ export default function DrinkProposal({
               sx={{ '& .MuiSwitch-track': { backgroundColor: 'var(--on-rail)', opacity: 0.55 } }}
             />
           }
-          label="It ran through"
+          label={isStore ? 'It ran over' : 'It ran through'}
           slotProps={{ typography: { sx: { fontSize: '0.95rem' } } }}
         />
         <Box>
           <Button onClick={onOther} sx={{ color: 'inherit', textDecoration: 'underline' }}>
             Other amount
           </Button>
-          <Button onClick={onSkip} sx={{ color: 'inherit', textDecoration: 'underline' }}>
-            Not now
-          </Button>
+          <SkipButton onSkip={onSkip} sx={{ color: 'inherit', textDecoration: 'underline' }} />
         </Box>
       </Box>
       <Typography sx={{ fontSize: '0.85rem' }}>Pour {pours}.</Typography>

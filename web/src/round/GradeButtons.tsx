@@ -1,7 +1,31 @@
 import { Box, Button } from '@mui/material';
-import { FINGER_GRADES, LIFT_GRADES, type Look } from '@rundel/core/water';
+import type { EntryOf } from '@rundel/core/diary';
+import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
+import { LEVELS, levelShare } from '../parts/look-words.ts';
 
-const FEELS: Record<'finger' | 'lift', readonly string[]> = {
+/** Ways of looking that are a choice among grades. */
+export type GradedWay = 'finger' | 'lift' | 'level';
+
+type SeenLook = EntryOf<'look'>['look'];
+
+const NAMES: Record<GradedWay, readonly string[]> = {
+  finger: FINGER_GRADES,
+  lift: LIFT_GRADES,
+  level: LEVELS,
+};
+
+const QUESTION: Record<GradedWay, string> = {
+  finger: 'What the finger feels',
+  lift: 'How heavy it is',
+  level: 'How full its store is',
+};
+
+/** What a grade on the buttons stands for. */
+export function gradedLook(way: GradedWay, grade: number): SeenLook {
+  return way === 'level' ? { method: 'level', share: levelShare(grade) } : { method: way, grade };
+}
+
+const FEELS: Record<GradedWay, readonly string[]> = {
   finger: [
     'pale, pulls away from the side',
     'nothing sticks to the finger',
@@ -10,6 +34,7 @@ const FEELS: Record<'finger' | 'lift', readonly string[]> = {
     'shines, drips when pressed',
   ],
   lift: ['comes up with one hand', 'as on most days', 'will not budge'],
+  level: ['fill it now', 'fill it today', '', '', 'to the overflow'],
 };
 
 /** The grades of a look, large enough for a wet thumb; keys 1 to 5 do the same. */
@@ -19,19 +44,15 @@ export function GradeButtons({
   chosen,
   onLook,
 }: {
-  readonly method: Look['method'];
+  readonly method: GradedWay;
   /** span of grades that are expected, finger only */
   readonly expected: { readonly driest: number; readonly wettest: number } | undefined;
   readonly chosen: number | undefined;
-  onLook(look: Look): void;
+  onLook(look: SeenLook): void;
 }) {
-  const names = method === 'finger' ? FINGER_GRADES : LIFT_GRADES;
+  const names = NAMES[method];
   return (
-    <Box
-      role="group"
-      aria-label={method === 'finger' ? 'What the finger feels' : 'How heavy it is'}
-      sx={{ display: 'grid', gap: 1 }}
-    >
+    <Box role="group" aria-label={QUESTION[method]} sx={{ display: 'grid', gap: 1 }}>
       {names.map((name, i) => {
         const grade = i + 1;
         const isChosen = chosen === grade;
@@ -40,14 +61,14 @@ export function GradeButtons({
           expected !== undefined &&
           grade >= expected.driest &&
           grade <= expected.wettest;
-        const shade = method === 'finger' ? grade : grade * 2 - 1;
+        const shade = method === 'lift' ? grade * 2 - 1 : grade;
         return (
           <Button
             key={name}
             variant="outlined"
             aria-pressed={isChosen}
             aria-keyshortcuts={String(grade)}
-            onClick={() => onLook({ method, grade })}
+            onClick={() => onLook(gradedLook(method, grade))}
             sx={{
               minHeight: 56,
               justifyContent: 'flex-start',

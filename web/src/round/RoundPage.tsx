@@ -1,7 +1,7 @@
 import { Box, Button, Typography, useMediaQuery } from '@mui/material';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { planRound } from '@rundel/core/round';
-import type { Look } from '@rundel/core/water';
+import type { EntryOf } from '@rundel/core/diary';
 import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Caution } from '../parts/Caution.tsx';
@@ -10,15 +10,20 @@ import { dayAndTime, fillsWords } from '../parts/words.ts';
 import { drinkMeasure, standsInUse, useBags, useGarden, useShown, type Bag } from '../store/index.ts';
 import { Carry, likelyDrink } from './Carry.tsx';
 import { LaterList } from './LaterList.tsx';
+import type { GivenDrink } from './DrinkProposal.tsx';
+import { gradedLook } from './GradeButtons.tsx';
 import { NoBags } from './NoBags.tsx';
 import { nextRoundOf, RoundDone } from './RoundDone.tsx';
 import { STOP_HEAD_ID, StopActions, StopCloseUp, StopHead, StopSection, StopWords } from './StopView.tsx';
 import { StopList, type WalkStop } from './StopList.tsx';
+import type { SkipReason } from './SkipButton.tsx';
 import { isOpen, statusOf } from './stops.ts';
 import { useWalk } from './walk.ts';
+import { usualWay } from './WayButton.tsx';
 
 const PlantingBanner = lazy(() => import('./planting/PlantingBanner.tsx'));
 const Handwork = lazy(() => import('./Handwork.tsx'));
+const ShortTime = lazy(() => import('./ShortTime.tsx'));
 const WeatherCard = lazy(() => import('./WeatherCard.tsx'));
 
 /** Home: today's walk, one bag at a time. */
@@ -42,9 +47,9 @@ export default function RoundPage() {
         : undefined,
     [bags, garden, isReady],
   );
-  const { walk, skip } = useWalk(plan);
+  const { walk, keepTo } = useWalk(plan);
   const stops = useMemo((): readonly WalkStop[] => {
-    const ids = new Set(walk?.containerIds);
+    const ids = new Set(walk?.spotIds ?? walk?.containerIds);
     return bags
       .filter((b) => ids.has(b.container.id))
       .map((bag) => ({ bag, status: statusOf(bag, walk, live, measure) }));
@@ -79,7 +84,7 @@ export default function RoundPage() {
   );
 
   const look = useCallback(
-    async (seen: Look) => {
+    async (seen: EntryOf<'look'>['look']) => {
       if (!bag) return;
       await record(
         [{ kind: 'look', at: clock.now(), containerId: bag.container.id, look: seen }],
@@ -91,7 +96,7 @@ export default function RoundPage() {
     [bag, clock, containerId, navigate, record],
   );
   const drink = useCallback(
-    async (given: { litres: number; count: number; ranThrough: boolean }) => {
+    async (given: GivenDrink) => {
       if (!bag) return;
       const { litres, ranThrough, count } = given;
       const measureId = 'id' in measure && measure.id ? { measureId: measure.id } : {};
@@ -105,6 +110,7 @@ export default function RoundPage() {
             ranThrough,
             isMeasured: true,
             asEntered: fillsWords(count, measure),
+            ...(given.into === 'store' ? { into: 'store' as const } : {}),
             ...measureId,
           },
         ],
@@ -114,11 +120,17 @@ export default function RoundPage() {
     },
     [bag, clock, goOn, measure, record],
   );
-  const leaveOut = useCallback(() => {
-    if (!bag) return;
-    skip(bag.container.id);
-    goOn(bag);
-  }, [bag, goOn, skip]);
+  const leaveOut = useCallback(
+    async (reason: SkipReason) => {
+      if (!bag) return;
+      await record(
+        [{ kind: 'skipped', at: clock.now(), containerId: bag.container.id, reason }],
+        `bag ${bag.container.label} left for later`,
+      );
+      goOn(bag);
+    },
+    [bag, clock, goOn, record],
+  );
 
   // before the stop is painted: whoever sees it may already press a key
   useLayoutEffect(() => {
@@ -126,13 +138,13 @@ export default function RoundPage() {
       const target = event.target as HTMLElement;
       if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector('[role="dialog"]')) return;
       if (target.closest('input, textarea, select, [contenteditable]')) return;
-      if (/^[1-5]$/.test(event.key)) void look({ method: 'finger', grade: Number(event.key) });
+      if (bag && /^[1-5]$/.test(event.key)) void look(gradedLook(usualWay(bag), Number(event.key)));
       else if (event.key === 'n') goOn(bag, 1, false);
       else if (event.key === 'p') goOn(bag, -1, false);
       else if (event.key === 'u') void undo();
       else if (event.key === 'Enter' && !target.closest('button, a') && status?.kind === 'drink') {
         const { fills } = status.advice;
-        void drink({ litres: fills.litres, count: fills.count, ranThrough: false });
+        void drink({ ...fills, ranThrough: false, into: status.advice.into });
       } else if (event.key === 'Enter' && !target.closest('button, a') && status?.kind === 'done') goOn(bag);
       else return;
       event.preventDefault();
@@ -160,6 +172,7 @@ export default function RoundPage() {
     <>
       <StopList stops={stops} currentId={bag?.container.id} />
       <Suspense>
+        {plan && walk && <ShortTime plan={plan} bags={bags} walk={walk} onKeepTo={keepTo} />}
         <Handwork />
         <WeatherCard />
       </Suspense>
@@ -257,7 +270,7 @@ export default function RoundPage() {
               status={status}
               onLook={(seen) => void look(seen)}
               onDrink={(given) => void drink(given)}
-              onSkip={leaveOut}
+              onSkip={(reason) => void leaveOut(reason)}
               onNext={() => goOn(bag)}
               isPhone={isPhone}
             />

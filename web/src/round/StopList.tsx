@@ -1,6 +1,6 @@
 import { Box, ButtonBase, Typography } from '@mui/material';
-import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
 import { NavLink } from 'react-router';
+import { lookWords } from '../parts/look-words.ts';
 import { BagMark } from '../section/index.ts';
 import { useShown, type Bag } from '../store/index.ts';
 import type { StopStatus } from './stops.ts';
@@ -102,7 +102,7 @@ function useStatusWords(status: StopStatus): string {
       if (status.drunkLitres > 0) return `had ${shown.show(status.drunkLitres, 'drink')}`;
       const look = status.look?.look;
       if (!look) return 'done';
-      return (look.method === 'finger' ? FINGER_GRADES : LIFT_GRADES)[look.grade - 1] ?? 'done';
+      return lookWords(look, shown);
     }
   }
 }

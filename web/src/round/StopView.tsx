@@ -1,20 +1,25 @@
 import { Box, Button, Typography } from '@mui/material';
 import { IconBasket, IconNote, IconPlayerTrackNext } from '@tabler/icons-react';
 import { expectedGrades } from '@rundel/core/round';
-import { FINGER_GRADES, LIFT_GRADES, type Look } from '@rundel/core/water';
+import type { EntryOf } from '@rundel/core/diary';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { expectation, kindWords, nextLookWords, titleOf } from '../parts/bag-words.ts';
+import { FAULT_WORDS, lookWords } from '../parts/look-words.ts';
 import { BagElevation, BagSection, sceneOf } from '../section/index.ts';
 import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
-import { GradeButtons } from './GradeButtons.tsx';
+import type { GivenDrink } from './DrinkProposal.tsx';
+import { GradeButtons, type GradedWay } from './GradeButtons.tsx';
+import { SkipButton, type SkipReason } from './SkipButton.tsx';
 import type { StopDialog } from './StopDialogs.tsx';
 import type { StopStatus } from './stops.ts';
+import { usualWay, WayButton, type Way } from './WayButton.tsx';
 
 /** Not part of the first load, but fetched as soon as the round is up: a look is not made in less time. */
 const proposal = import('./DrinkProposal.tsx');
 const DrinkProposal = lazy(() => proposal);
 const StopDialogs = lazy(() => import('./StopDialogs.tsx'));
+const ReadingDialog = lazy(() => import('./ReadingDialog.tsx'));
 
 /** The bag of a stop in section. */
 export function StopSection({ bag, height }: { readonly bag: Bag; readonly height: number }) {
@@ -112,15 +117,22 @@ export function StopActions({
 }: {
   readonly bag: Bag;
   readonly status: StopStatus;
-  onLook(look: Look): void;
-  onDrink(drink: { litres: number; count: number; ranThrough: boolean }): void;
-  onSkip(): void;
+  onLook(look: EntryOf<'look'>['look']): void;
+  onDrink(drink: GivenDrink): void;
+  onSkip(reason: SkipReason): void;
   onNext(): void;
   /** the words stand beside the bag then, and not here */
   readonly isPhone: boolean;
 }) {
   const { garden } = useGarden();
-  const [method, setMethod] = useState<Look['method']>('finger');
+  const [chosen, setChosen] = useState<GradedWay>();
+  const method = chosen ?? usualWay(bag);
+  const [reading, setReading] = useState<'scale' | 'probe'>();
+  const takeWay = (way: Way) => {
+    if (way === 'wilted') onLook({ method: 'wilted' });
+    else if (way === 'scale' || way === 'probe') setReading(way);
+    else setChosen(way);
+  };
   const [dialog, setDialog] = useState<StopDialog>();
   const look = 'look' in status ? status.look : undefined;
   return (
@@ -151,7 +163,7 @@ export function StopActions({
       <GradeButtons
         method={method}
         expected={bag.water ? expectedGrades(bag.water) : undefined}
-        chosen={look?.look.method === method ? look.look.grade : undefined}
+        chosen={look && gradeOf(look.look, method)}
         onLook={onLook}
       />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1 }}>
@@ -171,19 +183,18 @@ export function StopActions({
         >
           Note
         </Button>
-        <Button
-          variant="outlined"
-          onClick={() => setMethod((m) => (m === 'finger' ? 'lift' : 'finger'))}
-          sx={{ minHeight: 56, lineHeight: 1.2 }}
-        >
-          {method === 'finger' ? 'Lift instead' : 'Finger instead'}
-        </Button>
+        <WayButton bag={bag} way={method} onWay={takeWay} />
       </Box>
       {status.kind !== 'drink' && (
         <Box sx={{ display: 'flex', justifyContent: 'space-between', flexWrap: 'wrap' }}>
           <Button onClick={() => setDialog('drink')}>Give a drink anyway</Button>
-          {status.kind === 'look' && <Button onClick={onSkip}>Not now</Button>}
+          {status.kind === 'look' && <SkipButton onSkip={onSkip} />}
         </Box>
+      )}
+      {reading && (
+        <Suspense>
+          <ReadingDialog bag={bag} kind={reading} onLook={onLook} onClose={() => setReading(undefined)} />
+        </Suspense>
       )}
       {dialog && (
         <Suspense>
@@ -200,6 +211,18 @@ export function StopActions({
   );
 }
 
+const HOW: Record<GradedWay, string> = {
+  finger: 'Feel two knuckles deep:',
+  lift: 'Lift a corner or a handle, with care for your back:',
+  level: 'Look at the level of its store:',
+};
+
+/** The grade on the buttons that a look is. */
+function gradeOf(look: EntryOf<'look'>['look'], way: GradedWay): number | undefined {
+  if (look.method !== way) return undefined;
+  return look.method === 'level' ? 1 + Math.round(look.share * 4) : look.grade;
+}
+
 /** What to expect and why, or what came of the look. */
 export function StopWords({
   bag,
@@ -208,7 +231,7 @@ export function StopWords({
 }: {
   readonly bag: Bag;
   readonly status: StopStatus;
-  readonly method?: Look['method'];
+  readonly method?: GradedWay;
 }) {
   const { clock } = useGarden();
   const shown = useShown();
@@ -217,10 +240,7 @@ export function StopWords({
   if (status.kind === 'drink') return null;
   return (
     <Typography sx={{ fontSize: { xs: '1rem', md: '1.12rem' }, lineHeight: 1.4 }}>
-      I expect it <strong>{strong || '…'}</strong>. {rest}{' '}
-      {method === 'finger'
-        ? 'Feel two knuckles deep:'
-        : 'Lift a corner or a handle, with care for your back:'}
+      I expect it <strong>{strong || '…'}</strong>. {rest} {HOW[method]}
     </Typography>
   );
 }
@@ -236,9 +256,7 @@ function Answer({
   const shown = useShown();
   if (status.kind === 'working') return <Typography sx={{ fontSize: '1.12rem' }}>Working it out…</Typography>;
   const { look } = status;
-  const felt = look
-    ? (look.look.method === 'finger' ? FINGER_GRADES : LIFT_GRADES)[look.look.grade - 1]
-    : undefined;
+  const fault = look && bag.water?.setAside.find((reading) => reading.entryId === look.id)?.fault;
   const next = bag.water ? nextLookWords(bag.water, clock.now()) : 'now';
   const when = next === 'now' ? 'at the next round' : next;
   const had =
@@ -247,11 +265,12 @@ function Answer({
       : 'It has enough; no drink needed.';
   return (
     <Typography sx={{ fontSize: '1.12rem' }} role="status">
-      {felt ? (
+      {look ? (
         <>
-          You felt it <strong>{felt}</strong>.{' '}
+          You found it <strong>{lookWords(look.look, shown)}</strong>.{' '}
         </>
       ) : null}
+      {fault ? `${FAULT_WORDS[fault]} It is kept and does not count. ` : null}
       {had} Next look: <strong>{when}</strong>.
     </Typography>
   );

@@ -8,7 +8,7 @@ import { begunBy, isGoingOn, joined, type Walk } from './walk.ts';
 
 const garden = gannetSlip(3);
 const container = garden.containers[6] as (typeof garden.containers)[number];
-const walk: Walk = { startedAt: DEMO_EVENING, containerIds: [container.id], skippedIds: [] };
+const walk: Walk = { startedAt: DEMO_EVENING, containerIds: [container.id] };
 const can = { kind: 'can', litres: 9 } as const;
 const at = (minute: number) => `2026-07-16T18:${String(minute).padStart(2, '0')}:00.000+01:00`;
 const look = (grade: number): Entry => ({
@@ -77,9 +77,18 @@ describe('a stop of the walk', () => {
   });
 
   it('can be left for later, before the look and after it', () => {
-    const skipped = { ...walk, skippedIds: [container.id] };
-    expect(statusAfter([], skipped)).toEqual({ kind: 'skipped' });
-    expect(statusAfter([look(2)], skipped)).toEqual({ kind: 'skipped' });
+    const left = (minutes: number): Entry => ({
+      kind: 'skipped',
+      id: `ent_left${minutes}`,
+      at: at(minutes),
+      recordedAt: at(minutes),
+      containerId: container.id,
+      reason: 'no-time',
+    });
+    expect(statusAfter([left(1)])).toEqual({ kind: 'skipped' });
+    expect(statusAfter([look(2), left(3)])).toEqual({ kind: 'skipped' });
+    // whoever comes back to it and looks has not left it
+    expect(statusAfter([left(0), look(2)])).toMatchObject({ kind: 'drink' });
   });
 
   it('does not count what was done before the walk', () => {

@@ -1,5 +1,5 @@
 import type { Entry, EntryOf } from '@rundel/core/diary';
-import { adviseDrink, type DrinkAdvice } from '@rundel/core/water';
+import { adviseDrink, type DrinkAdvice, type Look } from '@rundel/core/water';
 import type { Bag } from '../store/index.ts';
 import type { Walk } from './walk.ts';
 
@@ -17,7 +17,7 @@ export type StopStatus =
     }
   | { readonly kind: 'skipped' };
 
-/** What has been done at a bag in this walk follows from its diary; only "not now" is kept in the walk. */
+/** What has been done at a bag in this walk follows from its diary, "not now" too. */
 export function statusOf(
   bag: Bag,
   walk: Walk | undefined,
@@ -30,19 +30,23 @@ export function statusOf(
   );
   const look = here.findLast((e) => e.kind === 'look');
   const drinks = here.filter((e) => e.kind === 'drink' && (!look || Date.parse(e.at) >= Date.parse(look.at)));
+  const left = here.findLast((e) => e.kind === 'skipped');
+  const isSkipped = left !== undefined && (!look || Date.parse(left.at) >= Date.parse(look.at));
   const drunkLitres = drinks.reduce((sum, e) => sum + (e.kind === 'drink' ? e.litres : 0), 0);
   if (!look) {
     if (drunkLitres > 0) return { kind: 'done', look, drunkLitres, advice: undefined };
-    return walk?.skippedIds.includes(bag.container.id) ? { kind: 'skipped' } : { kind: 'look' };
+    return isSkipped ? { kind: 'skipped' } : { kind: 'look' };
   }
   const { water } = bag;
-  if (!water || !water.estimate.moves.some((move) => move.entryId === look.id))
-    return { kind: 'working', look };
+  const isIn =
+    water?.estimate.moves.some((move) => move.entryId === look.id) ||
+    water?.setAside.some((reading) => reading.entryId === look.id);
+  if (!water || !isIn) return { kind: 'working', look };
   const advice = adviseDrink(
     water.estimate,
     bag.body,
     {
-      look: look.look,
+      look: asLook(look.look, water.estimate.share.likely),
       isDueAgainBeforeNextRound: water.ahead.nextLook.kind === 'now',
       daysSincePlanting: water.daysSincePlanting,
       measure,
@@ -50,10 +54,15 @@ export function statusOf(
     bag.body.assumed,
   );
   if (drunkLitres > 0 || !advice.isWanted) return { kind: 'done', look, drunkLitres, advice };
-  return walk?.skippedIds.includes(bag.container.id) ? { kind: 'skipped' } : { kind: 'drink', look, advice };
+  return isSkipped ? { kind: 'skipped' } : { kind: 'drink', look, advice };
 }
 
 /** Whether a stop still wants the grower. */
 export function isOpen(status: StopStatus): boolean {
   return status.kind === 'look' || status.kind === 'drink' || status.kind === 'working';
+}
+
+/** A reading as the advice takes it: by then the estimate has it in. */
+function asLook(look: EntryOf<'look'>['look'], share: number): Look {
+  return look.method === 'scale' || look.method === 'probe' ? { method: 'reading', share, sd: 0 } : look;
 }

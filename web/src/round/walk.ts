@@ -7,7 +7,8 @@ import { useGarden } from '../store/index.ts';
 const walkSchema = z.object({
   startedAt: z.string(),
   containerIds: z.array(z.string()),
-  skippedIds: z.array(z.string()),
+  /** the bags chosen when time is short; left out: all of them */
+  spotIds: z.array(z.string()).optional(),
 });
 export type Walk = z.infer<typeof walkSchema>;
 
@@ -37,7 +38,8 @@ export function joined(walk: Walk, dueIds: readonly string[]): Walk {
 /** The walk in progress, begun when there is none. Undefined until the plan and the device's note are in. */
 export function useWalk(plan: RoundPlan | undefined): {
   readonly walk: Walk | undefined;
-  skip(containerId: string): void;
+  /** Keeps to some of the bags, since time is short; none given: to all again. */
+  keepTo(containerIds: readonly string[] | undefined): void;
 } {
   const { store, clock, which } = useGarden();
   const [kept, setKept] = useState<{ which: string; walk: Walk | undefined }>();
@@ -71,14 +73,16 @@ export function useWalk(plan: RoundPlan | undefined): {
     const going =
       current && isGoingOn(current, now)
         ? begunBy(joined(current, due), now)
-        : { startedAt: now, containerIds: due, skippedIds: [] };
+        : { startedAt: now, containerIds: due };
     if (going !== current) keep(going);
   }, [clock, current, isLoaded, keep, plan]);
-  const skip = useCallback(
-    (containerId: string) => {
-      if (current) keep({ ...current, skippedIds: [...current.skippedIds, containerId] });
+  const keepTo = useCallback(
+    (containerIds: readonly string[] | undefined) => {
+      if (!current) return;
+      const { spotIds: _, ...whole } = current;
+      keep(containerIds ? { ...whole, spotIds: [...containerIds] } : whole);
     },
     [current, keep],
   );
-  return { walk: current && isGoingOn(current, clock.now()) ? current : undefined, skip };
+  return { walk: current && isGoingOn(current, clock.now()) ? current : undefined, keepTo };
 }

@@ -1,12 +1,13 @@
 import { FormControlLabel, MenuItem, Switch, TextField, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/climate';
-import type { Draft, Entry } from '@rundel/core/diary';
+import type { Draft, Entry, EntryOf } from '@rundel/core/diary';
 import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
 import { useState } from 'react';
 import { AmountField } from '../parts/AmountField.tsx';
 import { readAmount, type AmountRule } from '../parts/amount-text.ts';
 import { DayField } from '../parts/DayField.tsx';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
+import { LEVELS, levelShare } from '../parts/look-words.ts';
 import { useGarden, useShown } from '../store/index.ts';
 import { momentProblem } from './moment-problem.ts';
 
@@ -18,7 +19,10 @@ export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClo
   const [time, setTime] = useState(entry.at.slice(11, 16));
   const [amount, setAmount] = useState(firstAmount(entry, shown.show));
   const [count, setCount] = useState(entry.kind === 'picking' && entry.count ? String(entry.count) : '');
-  const [grade, setGrade] = useState(entry.kind === 'look' ? entry.look.grade : 1);
+  const asked = askedOf(entry);
+  const isProbe = entry.kind === 'look' && entry.look.method === 'probe';
+  const graded = entry.kind === 'look' ? gradesOf(entry.look) : undefined;
+  const [grade, setGrade] = useState(graded?.grade ?? 1);
   const [text, setText] = useState(entry.kind === 'note' ? entry.text : '');
   const [ranThrough, setRanThrough] = useState(entry.kind === 'drink' && entry.ranThrough);
   const [problems, setProblems] = useState<{ day?: string; amount?: string; text?: string; count?: string }>(
@@ -81,26 +85,33 @@ export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClo
         onChange={(e) => setTime(e.target.value)}
         slotProps={{ inputLabel: { shrink: true } }}
       />
-      {entry.kind === 'look' && (
+      {graded && (
         <TextField
           select
           label="What it felt like"
           value={grade}
           onChange={(e) => setGrade(Number(e.target.value))}
         >
-          {(entry.look.method === 'finger' ? FINGER_GRADES : LIFT_GRADES).map((name, i) => (
+          {graded.names.map((name, i) => (
             <MenuItem key={name} value={i + 1}>
               {name}
             </MenuItem>
           ))}
         </TextField>
       )}
-      {(entry.kind === 'drink' || entry.kind === 'picking' || entry.kind === 'planted') && (
+      {isProbe && (
+        <TextField
+          label="The probe shows"
+          value={amount}
+          onChange={(e) => setAmount(e.target.value)}
+          error={problems.amount !== undefined}
+          helperText={problems.amount}
+        />
+      )}
+      {asked && (
         <AmountField
-          purpose={entry.kind === 'drink' ? 'drink' : entry.kind === 'picking' ? 'crop' : 'height'}
-          label={
-            entry.kind === 'drink' ? 'How much' : entry.kind === 'picking' ? 'Weight' : 'Height of the plant'
-          }
+          purpose={asked.purpose}
+          label={asked.label}
           value={amount}
           onChange={(e) => setAmount(e.target.value)}
           error={problems.amount !== undefined}
@@ -140,13 +151,33 @@ export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClo
   );
 }
 
+/** The amount that an entry has, and how it is asked for. */
+function askedOf(
+  entry: Entry,
+):
+  | { readonly purpose: 'drink' | 'crop' | 'height'; readonly label: string; readonly inner?: number }
+  | undefined {
+  if (entry.kind === 'drink') return { purpose: 'drink', label: 'How much', inner: entry.litres };
+  if (entry.kind === 'planted')
+    return { purpose: 'height', label: 'Height of the plant', inner: entry.seedling.stemMillimetres };
+  if (entry.kind === 'picking')
+    return {
+      purpose: 'crop',
+      label: 'Weight',
+      ...(entry.kilograms === undefined ? {} : { inner: entry.kilograms }),
+    };
+  if (entry.kind === 'look' && entry.look.method === 'scale')
+    return { purpose: 'crop', label: 'The whole bag weighs', inner: entry.look.kilograms };
+  return undefined;
+}
+
 function firstAmount(
   entry: Entry,
   show: (inner: number, purpose: 'drink' | 'crop' | 'height') => string,
 ): string {
-  if (entry.kind === 'drink') return show(entry.litres, 'drink');
-  if (entry.kind === 'picking') return entry.kilograms === undefined ? '' : show(entry.kilograms, 'crop');
-  return entry.kind === 'planted' ? show(entry.seedling.stemMillimetres, 'height') : '';
+  if (entry.kind === 'look' && entry.look.method === 'probe') return String(entry.look.reading);
+  const asked = askedOf(entry);
+  return asked?.inner === undefined ? '' : show(asked.inner, asked.purpose);
 }
 
 function amountOf(
@@ -155,12 +186,18 @@ function amountOf(
   system: 'metric' | 'us' | 'uk',
   measures: AmountRule['measures'],
 ): { readonly inner?: number; readonly problem?: string } {
+  if (entry.kind === 'look' && entry.look.method === 'probe') {
+    const reading = Number(text.trim().replace(',', '.'));
+    const isNumber = text.trim() !== '' && reading >= 0 && reading <= 100;
+    return isNumber ? { inner: reading } : { problem: 'A number from 0 to 100.' };
+  }
   const rules = {
     drink: { purpose: 'drink', system, low: 0.01, high: 200, ...(measures ? { measures } : {}) },
     picking: { purpose: 'crop', system, low: 0.001, high: 100, isOptional: true },
     planted: { purpose: 'height', system, low: 20, high: 1500 },
+    look: { purpose: 'crop', system, low: 0.1, high: 500 },
   } as const;
-  if (!(entry.kind in rules)) return {};
+  if (!askedOf(entry)) return {};
   const read = readAmount(text, rules[entry.kind as keyof typeof rules]);
   if (read.kind === 'refused') return { problem: read.problem };
   return read.kind === 'given' ? { inner: read.inner } : {};
@@ -176,13 +213,45 @@ interface Corrections {
   readonly count: number | undefined;
 }
 
+type SeenLook = EntryOf<'look'>['look'];
+
+/** The grades of a look that has them, and which it was. */
+function gradesOf(look: SeenLook): { readonly names: readonly string[]; readonly grade: number } | undefined {
+  switch (look.method) {
+    case 'finger':
+      return { names: FINGER_GRADES, grade: look.grade };
+    case 'lift':
+      return { names: LIFT_GRADES, grade: look.grade };
+    case 'level':
+      return { names: LEVELS, grade: 1 + Math.round(look.share * (LEVELS.length - 1)) };
+    default:
+      return undefined;
+  }
+}
+
+function correctedLook(look: SeenLook, to: Corrections): SeenLook {
+  switch (look.method) {
+    case 'finger':
+    case 'lift':
+      return { ...look, grade: to.grade };
+    case 'level':
+      return { ...look, share: levelShare(to.grade) };
+    case 'scale':
+      return { ...look, kilograms: to.inner ?? look.kilograms };
+    case 'probe':
+      return { ...look, reading: to.inner ?? look.reading };
+    case 'wilted':
+      return look;
+  }
+}
+
 /** The entry that replaces another; the store gives it an id of its own. */
 function corrected(entry: Entry, to: Corrections): Draft {
   const { id, recordedAt: _, ...rest } = entry;
   const base = { ...rest, at: to.at, replaces: id } as Draft;
   switch (base.kind) {
     case 'look':
-      return { ...base, look: { ...base.look, grade: to.grade } as typeof base.look };
+      return { ...base, look: correctedLook(base.look, to) };
     case 'drink':
       return { ...base, litres: to.inner ?? base.litres, ranThrough: to.ranThrough, asEntered: to.asEntered };
     case 'picking': {

@@ -1,12 +1,12 @@
 import { Box, Button, Typography } from '@mui/material';
 import type { Entry } from '@rundel/core/diary';
-import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { expectation, gradeSpan, nextLookWords } from '../parts/bag-words.ts';
+import { lookWords } from '../parts/look-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { hoursWords, whenWords } from '../parts/words.ts';
 import { Worked, WorkedLines } from '../parts/Worked.tsx';
-import { useGarden, useShown, type Bag } from '../store/index.ts';
+import { useGarden, useShown, type Bag, type Shown } from '../store/index.ts';
 import { WhatIf } from './WhatIf.tsx';
 
 const WaterChart = lazy(() => import('./WaterChart.tsx'));
@@ -35,7 +35,14 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
   const lastMove = estimate.moves.at(-1);
   // only while nothing has been seen or poured since
   const pair = estimate.contradictions.find(([, later]) => later === lastMove?.entryId);
-  const disputed = pair?.map((id) => gradeWords(live.find((e) => e.id === id))).join(', then ');
+  const disputed = pair
+    ?.map((id) =>
+      gradeWords(
+        live.find((e) => e.id === id),
+        shown,
+      ),
+    )
+    .join(', then ');
   const percent = (share: number) => Math.round(share * 100);
   return (
     <Panel title="Water">
@@ -141,10 +148,8 @@ function Big({ number, words }: { readonly number: string; readonly words: strin
   );
 }
 
-function gradeWords(entry: Entry | undefined): string {
-  if (entry?.kind !== 'look') return '';
-  const names = entry.look.method === 'finger' ? FINGER_GRADES : LIFT_GRADES;
-  return names[entry.look.grade - 1] ?? '';
+function gradeWords(entry: Entry | undefined, shown: Shown): string {
+  return entry?.kind === 'look' ? lookWords(entry.look, shown) : '';
 }
 
 /** "Tuesday's", "The 18:05", "The 3 Jul": whose look or drink it was. */

@@ -3,8 +3,9 @@ import { supportOf } from '@rundel/core/supports';
 import { TENDED_WORDS } from '../parts/tended-words.ts';
 import type { Entry } from '@rundel/core/diary';
 import type { Good } from '@rundel/core/goods';
-import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
 import { goodAmount, goodName, grams } from '../parts/goods-words.ts';
+import { lookWords } from '../parts/look-words.ts';
+import { dripWords, SKIP_WORDS } from '../parts/water-words.ts';
 import { TROUBLE_WORDS } from '../parts/trouble-words.ts';
 import type { Shown } from '../store/index.ts';
 import { findGood } from '@rundel/core/goods';
@@ -14,12 +15,14 @@ export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = 
   const amountOf = (goodId: string, amount: number) =>
     `${goodAmount(findGood(goodId, goods), amount, shown)} ${goodName(goodId, goods).toLowerCase()}`;
   switch (entry.kind) {
-    case 'look': {
-      const names = entry.look.method === 'finger' ? FINGER_GRADES : LIFT_GRADES;
-      return `Look: ${names[entry.look.grade - 1] ?? '?'}${entry.look.method === 'lift' ? ' when lifted' : ''}`;
-    }
+    case 'look':
+      return `Look: ${lookWords(entry.look, shown)}`;
     case 'drink':
-      return `Drink: ${shown.show(entry.litres, 'drink')}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
+      return `Drink: ${shown.show(entry.litres, 'drink')}${entry.into === 'store' ? ' into its store' : ''}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
+    case 'drip':
+      return entry.setting ? `Drip set: ${dripWords(entry.setting, shown)}` : 'Drip turned off';
+    case 'skipped':
+      return `Left for later: ${SKIP_WORDS[entry.reason].toLowerCase()}`;
     case 'planted':
       return `Planted, ${shown.show(entry.seedling.stemMillimetres, 'height')} tall${entry.wayId && entry.wayId !== 'upright' ? `, ${wayOf(entry.wayId).name.toLowerCase()}` : ''}`;
     case 'height':

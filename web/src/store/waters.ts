@@ -1,4 +1,12 @@
-import type { BagWater, Garden } from '@rundel/core/bag-state';
+import { resolveAssumed } from '@rundel/core/assumed';
+import {
+  bodyOf,
+  learnFinger,
+  type BagBody,
+  type BagWater,
+  type Garden,
+  type LearntFinger,
+} from '@rundel/core/bag-state';
 import { addDays, dayOf } from '@rundel/core/climate';
 import type { Container } from '@rundel/core/garden';
 import { useQuery } from '@tanstack/react-query';
@@ -24,17 +32,19 @@ export interface Waters {
 const WEATHER_DAYS = 210;
 
 /** The entries of a bag that its water depends on. */
-const WATER_KINDS: ReadonlySet<string> = new Set(['look', 'drink', 'planted', 'cleared']);
+const WATER_KINDS: ReadonlySet<string> = new Set(['look', 'drink', 'drip', 'planted', 'cleared', 'height']);
 
 /** The part of a garden that one bag's water depends on, small enough to post to a worker. */
 function partFor(
   container: Container,
   { garden, live }: Pick<OpenGarden, 'garden' | 'live'>,
   now: string,
+  finger: Partial<LearntFinger>,
 ): Garden {
   const since = addDays(dayOf(now), -WEATHER_DAYS);
   return {
     ...garden,
+    settings: { ...garden.settings, assumptions: { ...finger, ...garden.settings.assumptions } },
     containers: [container],
     goods: [],
     packs: [],
@@ -57,6 +67,7 @@ function signatureOf(part: Garden, container: Container, quarter: number): strin
     stand?.changedAt,
     part.settings.changedAt,
     varieties,
+    part.settings.assumptions['fingerOffset'],
     part.entries.map((e) => e.id).join(),
   ].join('|');
 }
@@ -75,9 +86,10 @@ export function useWaters(): Waters {
     queryFn: async () => {
       const worker = estimateWorker();
       const now = clock.now();
+      const finger = fingerOf(open);
       return Promise.all(
         containersInUse(garden).map(async (container) => {
-          const part = partFor(container, open, now);
+          const part = partFor(container, open, now, finger);
           const signature = signatureOf(part, container, quarter);
           const key = `${which}|${container.id}`;
           const before = known.get(key);
@@ -102,8 +114,27 @@ export function useWaters(): Waters {
 /** The water of a bag as it would be if its record were another: worked out in the worker, stored nowhere. */
 export async function waterIf(container: Container, open: OpenGarden): Promise<BagWater | undefined> {
   const now = open.clock.now();
-  const water = await estimateWorker().bagWater(partFor(container, open, now), container, now);
+  const water = await estimateWorker().bagWater(
+    partFor(container, open, now, fingerOf(open)),
+    container,
+    now,
+    true,
+  );
   return 'problem' in water ? undefined : water;
+}
+
+/** This grower's finger, learnt from looks beside weighings; nothing where there are none. */
+export function fingerOf({ garden, live }: Pick<OpenGarden, 'garden' | 'live'>): Partial<LearntFinger> {
+  if (!live.some((e) => e.kind === 'look' && e.look.method === 'scale')) return {};
+  const bodies = new Map<string, BagBody>();
+  for (const container of garden.containers) {
+    try {
+      bodies.set(container.id, bodyOf(container, garden));
+    } catch {
+      // a bag that cannot be worked out teaches nothing; it is named where bags are listed
+    }
+  }
+  return learnFinger(garden.containers, bodies, live, resolveAssumed(garden.settings.assumptions));
 }
 
 const versions = new WeakMap<Garden, number>();

@@ -25,7 +25,7 @@ export const weatherEntry = z
     humidityPercent: z.number().min(1).max(100).optional(),
     windMetresPerSecond: z.number().min(0).max(40).optional(),
     sunHours: z.number().min(0).max(24).optional(),
-    source: z.enum(['typed', 'file']),
+    source: z.enum(['typed', 'file', 'station']),
   })
   .refine((w) => w.minCelsius <= w.maxCelsius, {
     path: ['maxCelsius'],

@@ -6,6 +6,8 @@ export interface Chance {
   normal(): number;
   /** letters for an id */
   letters(count: number): string;
+  /** another source that goes on as this one would, and leaves this one as it is */
+  copy(): Chance;
 }
 
 export function chanceFrom(seed: number): Chance {
@@ -24,5 +26,6 @@ export function chanceFrom(seed: number): Chance {
       Array.from({ length: count }, () => '0123456789abcdefghijkmnpqrstuvwxyz'[Math.floor(next() * 34)]).join(
         '',
       ),
+    copy: () => chanceFrom(state),
   };
 }

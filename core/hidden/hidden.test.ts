@@ -1,9 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { chanceFrom } from './chance.ts';
-import { HiddenBag } from './hidden-bag.ts';
-import { hiddenWeather } from './hidden-weather.ts';
+import { chanceFrom, CLIMATES, HiddenBag, hiddenWeather } from './index.ts';
 
-const place = { isCovered: true, openSquareMetres: 0.1, breathes: true };
+const make = {
+  availableLitres: 8,
+  canopySquareMetres: 0.5,
+  weeksToFull: 10,
+  ageDays: 80,
+  isCovered: true,
+  openSquareMetres: 0.1,
+  breathes: true,
+};
 const bright = { day: '2026-07-10', minCelsius: 14, maxCelsius: 28, rainMillimetres: 0, clearness: 0.9 };
 
 describe('chance', () => {
@@ -27,7 +33,7 @@ describe('chance', () => {
 
 describe('hidden weather', () => {
   it('has nights colder than days, no negative rain, and a hot end', () => {
-    const days = hiddenWeather(chanceFrom(9), '2026-05-17', 61);
+    const days = hiddenWeather(chanceFrom(9), '2026-05-17', 61, CLIMATES.boatyard, 6);
     for (const day of days) {
       expect(day.minCelsius).toBeLessThan(day.maxCelsius);
       expect(day.rainMillimetres).toBeGreaterThanOrEqual(0);
@@ -41,8 +47,8 @@ describe('hidden weather', () => {
 describe('a hidden bag', () => {
   it('dries in the sun, and faster with more leaves', () => {
     const after = (canopy: number) => {
-      const bag = new HiddenBag(chanceFrom(3), 8, canopy, 10, place);
-      bag.pass(bright, 60, 0, 18);
+      const bag = new HiddenBag(chanceFrom(3), { ...make, canopySquareMetres: canopy });
+      bag.pass(bright, 0, 18);
       return bag.share;
     };
     expect(after(0.6)).toBeLessThan(after(0.1));
@@ -50,7 +56,7 @@ describe('a hidden bag', () => {
   });
 
   it('accounts for every litre poured: kept or run through', () => {
-    const bag = new HiddenBag(chanceFrom(3), 8, 0.5, 10, place);
+    const bag = new HiddenBag(chanceFrom(3), make);
     const before = bag.share * 8;
     const ran = bag.pour(6);
     expect(bag.share * 8 - before + ran).toBeCloseTo(6, 9);
@@ -59,16 +65,53 @@ describe('a hidden bag', () => {
   });
 
   it('lets water past when it is dry', () => {
-    const bag = new HiddenBag(chanceFrom(3), 8, 2, 10, place);
-    for (let day = 0; day < 6; day++) bag.pass(bright, 90, 0, 24);
+    const bag = new HiddenBag(chanceFrom(3), { ...make, canopySquareMetres: 2 });
+    for (let day = 0; day < 6; day++) bag.pass(bright, 0, 24);
     expect(bag.share).toBeLessThan(0.22);
     expect(bag.pour(1)).toBeCloseTo(0.3, 9);
   });
 
   it('feels like what it holds, give or take a grade', () => {
-    const bag = new HiddenBag(chanceFrom(3), 8, 0.5, 10, place);
+    const bag = new HiddenBag(chanceFrom(3), make);
     bag.pour(20);
     const grades = Array.from({ length: 40 }, () => bag.finger());
     expect(Math.min(...grades)).toBeGreaterThanOrEqual(4);
+  });
+
+  it('a copy goes the same way and leaves the first as it was', () => {
+    const bag = new HiddenBag(chanceFrom(3), make);
+    const before = bag.share;
+    const other = bag.copy();
+    other.pass(bright, 0, 24);
+    expect(bag.share).toBe(before);
+    bag.pass(bright, 0, 24);
+    expect(bag.share).toBe(other.share);
+    expect(bag.finger()).toBe(other.finger());
+  });
+
+  it('drinks from its store, which catches what ran through', () => {
+    const store = { litres: 6, perHour: 0.2, catchesDrained: true };
+    const dry = new HiddenBag(chanceFrom(3), make);
+    const wet = new HiddenBag(chanceFrom(3), { ...make, store });
+    for (const bag of [dry, wet]) for (let day = 0; day < 2; day++) bag.pass(bright, 0, 24);
+    expect(wet.share).toBeGreaterThan(dry.share);
+    expect(wet.level).toBeLessThan(0.5);
+    const before = wet.level;
+    wet.pour(20);
+    expect(wet.level).toBeGreaterThan(before);
+    expect(wet.fillStore(50)).toBeGreaterThan(43);
+    expect(wet.level).toBeCloseTo(1, 9);
+  });
+
+  it('weighs a kilogram less for every litre less, and a probe reads from dry to full', () => {
+    const bag = new HiddenBag(chanceFrom(3), make);
+    bag.pour(20);
+    const mean = (read: () => number) => Array.from({ length: 300 }, read).reduce((a, b) => a + b, 0) / 300;
+    const full = mean(() => bag.weigh(30));
+    expect(full).toBeCloseTo(30, 0);
+    expect(mean(() => bag.probe(10, 90))).toBeGreaterThan(80);
+    for (let day = 0; day < 6; day++) bag.pass(bright, 0, 24);
+    expect(full - mean(() => bag.weigh(30))).toBeCloseTo((1 - bag.share) * 8, 0);
+    expect(mean(() => bag.probe(10, 90))).toBeLessThan(40);
   });
 });

@@ -1,0 +1,160 @@
+import type { HiddenBag } from '../../hidden/index.ts';
+import { resolveAssumed, type Assumed } from '../../src/assumed/index.ts';
+import { momentAt } from '../../src/bag-state/index.ts';
+import { addDays } from '../../src/climate/index.ts';
+import {
+  adviseDrink,
+  FilterRun,
+  lookAhead,
+  timeline,
+  type LookAhead,
+  type UseStep,
+  type WaterEstimate,
+  type WaterEvent,
+} from '../../src/water/index.ts';
+import type { TestBag } from './bags.ts';
+import { FIRST_DAY, ROUND_HOUR, type Grower, type Season } from './play.ts';
+
+/** Looks every evening and pours at a grade or drier. */
+export function daily(pourAt: number): Grower {
+  return { isLookDue: () => true, pours: (_, grade) => grade <= pourAt };
+}
+
+/** Each bag's own habit: every so many days, a day less after it was found dry, a day more after it was found moist. */
+export function habitual(): Grower {
+  let every = 2;
+  let last = -1;
+  return {
+    isLookDue: (n) => n - last >= every,
+    pours: (n, grade) => {
+      last = n;
+      if (grade <= 2) every = Math.max(1, every - 1);
+      if (grade >= 4) every = Math.min(5, every + 1);
+      return grade <= 3;
+    },
+  };
+}
+
+/** Looks at every bag after so many millimetres of reference evapotranspiration, the same for all. */
+export function byMillimetres(season: Season, millimetres: number): Grower {
+  let sum = 0;
+  return {
+    isLookDue: (n) => {
+      sum += season.known[n]?.etoMillimetres ?? 0;
+      return sum >= millimetres;
+    },
+    pours: (_, grade) => {
+      sum = 0;
+      return grade <= 3;
+    },
+  };
+}
+
+/** Knows what no one can: pours just before the bag would fall below the refill point. */
+export function oracle(season: Season): Grower {
+  return {
+    isLookDue: (n, bag) => {
+      const ahead = bag.copy();
+      const [today, next] = [season.truth[n], season.truth[n + 1]];
+      if (!today || !next) return false;
+      ahead.pass(today, ROUND_HOUR, 24);
+      return ahead.pass(next, 0, ROUND_HOUR) < 0.33;
+    },
+    pours: () => true,
+  };
+}
+
+/** What the app said on an evening, before anybody looked. */
+export interface Said {
+  readonly n: number;
+  readonly estimate: WaterEstimate;
+  readonly ahead: LookAhead;
+}
+
+/** A grower who goes by the app, and what the app said each evening. */
+export function withRundel(
+  test: TestBag,
+  season: Season,
+  own: Partial<Record<string, number>> = {},
+): Grower & { readonly said: readonly (Said & { readonly truth: HiddenBag })[] } {
+  const assumed = resolveAssumed(own);
+  const run = FilterRun.start(test.seen, assumed);
+  const said: (Said & { truth: HiddenBag })[] = [];
+  let from = at(0, 0);
+  let events: WaterEvent[] = [];
+  let seen = -1;
+  /** takes the filter to a moment and says what is known there */
+  const advance = (n: number, minute: number): { estimate: WaterEstimate; ahead: LookAhead } => {
+    const to = at(n, ROUND_HOUR * 60 + minute);
+    for (const step of timeline(
+      test.seen,
+      season.known,
+      events,
+      from,
+      to,
+      season.site.latitudeDegrees,
+      assumed,
+    ))
+      run.step(step);
+    from = to;
+    events = [];
+    return { estimate: run.finish(), ahead: aheadOf(test, season, run, n, assumed, 24 * (n - seen)) };
+  };
+  return {
+    said,
+    isLookDue(n, bag) {
+      const known = advance(n, 0);
+      said.push({ n, ...known, truth: bag.copy() });
+      return n === 0 || known.ahead.nextLook.kind === 'now';
+    },
+    pours(n, grade) {
+      const look = { method: 'finger', grade } as const;
+      seen = n;
+      events.push({ kind: 'look', id: `look${n}`, at: at(n, ROUND_HOUR * 60 + 1), look });
+      const { estimate, ahead } = advance(n, 2);
+      return adviseDrink(
+        estimate,
+        test.seen,
+        {
+          look,
+          isDueAgainBeforeNextRound: ahead.nextLook.kind === 'now',
+          daysSincePlanting: n,
+          measure: { kind: 'can', litres: 9 },
+        },
+        assumed,
+      ).isWanted;
+    },
+    poured(n, litres, ranThrough) {
+      const drink = { kind: 'drink', id: `drink${n}`, litres, ranThrough, isMeasured: true } as const;
+      events.push({ ...drink, at: at(n, ROUND_HOUR * 60 + 5) });
+    },
+  };
+}
+
+/** Rounds that are looked ahead to. */
+const ROUNDS = 8;
+
+function aheadOf(
+  test: TestBag,
+  season: Season,
+  run: FilterRun,
+  n: number,
+  assumed: Assumed,
+  hoursSinceSeen: number,
+): LookAhead {
+  // what was measured up to today, and what is usual from tomorrow on
+  const weather = [...season.known.slice(0, n + 1), ...season.expected.slice(n + 1)];
+  const spans = Array.from({ length: ROUNDS }, (_, i) => {
+    const [a, b] = [at(n + i, ROUND_HOUR * 60 + (i === 0 ? 3 : 0)), at(n + i + 1, ROUND_HOUR * 60)];
+    const steps = timeline(test.seen, weather, [], a, b, season.site.latitudeDegrees, assumed);
+    return { at: b, hoursAhead: 24 * (i + 1), steps: steps.filter((s): s is UseStep => s.kind === 'use') };
+  });
+  return lookAhead(run.belief, test.seen, spans, assumed, {
+    hoursSinceSeen,
+    isEstablishing: n < assumed.establishingDays,
+  });
+}
+
+function at(n: number, minutes: number): string {
+  return momentAt(addDays(FIRST_DAY, n), minutes / 60, '2026-05-01T00:00:00.000+01:00');
+}

@@ -1,0 +1,114 @@
+import { WATER_CELLS } from './grid.ts';
+
+/** Running sums of the column that was accumulated last; made once, since they are filled at every step of every column. */
+const chances = new Float64Array(WATER_CELLS + 1);
+const areas = new Float64Array(WATER_CELLS + 1);
+const slopes = new Float64Array(WATER_CELLS);
+/** The first cell with any mass, and the one after the last. */
+let first = 0;
+let end = 0;
+
+/** Mass below this is left in the next cell up: left to shrink it would become denormal, and all sums with it slow. */
+const DENORMAL_AHEAD = 1e-15;
+
+/** Fills the running sums of a column along the scale of losses, and says what it holds in all. */
+export function accumulate(mass: Float64Array, at: number, edges: Float64Array): number {
+  first = 0;
+  end = WATER_CELLS;
+  while (first < WATER_CELLS && mass[at + first] === 0) first++;
+  while (end > first && mass[at + end - 1] === 0) end--;
+  let chance = 0;
+  let area = 0;
+  let edge = edges[first] as number;
+  for (let i = first; i < end; i++) {
+    const here = mass[at + i] as number;
+    const next = edges[i + 1] as number;
+    const wide = next - edge;
+    chances[i] = chance;
+    areas[i] = area;
+    slopes[i] = here / wide;
+    area += (chance + here / 2) * wide;
+    chance += here;
+    edge = next;
+  }
+  chances[end] = chance;
+  areas[end] = area;
+  return chance;
+}
+
+/**
+ * A column loses `asked`, spread evenly over ± `half`: the chance of ending below an edge is the mean chance of having been
+ * below edge + loss, which is a difference of two areas.
+ *
+ * @param at where the column begins in the mass
+ * @param targets for each edge, where on the scale of losses water must lie after the loss to end below it
+ */
+export function shiftColumn(
+  mass: Float64Array,
+  at: number,
+  targets: Float64Array,
+  asked: number,
+  half: number,
+  edges: Float64Array,
+): void {
+  const total = accumulate(mass, at, edges);
+  if (total === 0) return;
+  const isSharp = half < 1e-6;
+  const bottomEdge = edges[first] as number;
+  const topEdge = edges[end] as number;
+  const last = end;
+  let low = first;
+  let high = first;
+  let before = 0;
+  let e = 1;
+  mass.fill(0, at, at + WATER_CELLS);
+  // the places looked up only rise with the edge, so each pointer walks the cells once
+  while (e < WATER_CELLS && (targets[e] as number) + asked + half <= bottomEdge) e++;
+  for (; e < WATER_CELLS; e++) {
+    const to = (targets[e] as number) + asked;
+    const top = to + half;
+    const bottom = to - half;
+    if (bottom >= topEdge) break;
+    while (high < last && (edges[high + 1] as number) <= top) high++;
+    let below: number;
+    if (isSharp) {
+      below =
+        high >= last
+          ? total
+          : (chances[high] as number) + (slopes[high] as number) * (top - (edges[high] as number));
+    } else {
+      const insideTop = top - (edges[high] as number);
+      below = (areas[high] as number) + (chances[high] as number) * insideTop;
+      if (high < last) below += ((slopes[high] as number) * insideTop * insideTop) / 2;
+      if (bottom > bottomEdge) {
+        while (low < last && (edges[low + 1] as number) <= bottom) low++;
+        const inside = bottom - (edges[low] as number);
+        below -=
+          (areas[low] as number) +
+          (chances[low] as number) * inside +
+          ((slopes[low] as number) * inside * inside) / 2;
+      }
+      below /= 2 * half;
+    }
+    const here = below - before;
+    if (here > DENORMAL_AHEAD) {
+      mass[at + e - 1] = here;
+      before = below;
+    }
+  }
+  if (total - before > DENORMAL_AHEAD) mass[at + e - 1] = total - before;
+}
+
+/** Chance of lying below a place on the scale of losses, of the column last accumulated; for places in no order. */
+export function chanceBelowPlace(place: number, edges: Float64Array): number {
+  if (place <= (edges[first] as number)) return 0;
+  let cell = first;
+  let stop = end;
+  while (cell < stop) {
+    const middle = (cell + stop + 1) >> 1;
+    if ((edges[middle] as number) <= place) cell = middle;
+    else stop = middle - 1;
+  }
+  if (cell >= end) return chances[end] as number;
+  return (chances[cell] as number) + (slopes[cell] as number) * (place - (edges[cell] as number));
+}

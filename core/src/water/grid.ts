@@ -1,0 +1,63 @@
+/** Cells along relative available water (0 to 1) and along the log of the use multiplier. */
+export const WATER_CELLS = 40;
+export const USE_CELLS = 25;
+
+export const LOG_USE_REACH = 1.5;
+export const LOG_USE_STEP = (2 * LOG_USE_REACH) / (USE_CELLS - 1);
+
+/** Relative available water at the middle of each cell. */
+export const WATER_MIDDLES: readonly number[] = Array.from(
+  { length: WATER_CELLS },
+  (_, i) => (i + 0.5) / WATER_CELLS,
+);
+
+/** The use multiplier of each column. */
+export const USE_MULTIPLIERS: readonly number[] = Array.from({ length: USE_CELLS }, (_, j) =>
+  Math.exp(-LOG_USE_REACH + j * LOG_USE_STEP),
+);
+
+/** Three points that stand for a normal variable: mean and variance are exact (Gauss–Hermite). */
+export const POINTS = [
+  { z: -Math.sqrt(3), weight: 1 / 6 },
+  { z: 0, weight: 2 / 3 },
+  { z: Math.sqrt(3), weight: 1 / 6 },
+] as const;
+
+/** Drier than this, a bag has nothing left that counts: the scale below would have no end. */
+const LEAST_WATER = 5e-4;
+
+/**
+ * Relative available water on a scale along which every loss is a plain shift, whatever the stress:
+ * u(w) = w above the stress threshold t, and t × (1 + ln(w / t)) below it (from FAO-56 eq 84; see `afterLoss`).
+ */
+export interface LossScale {
+  readonly threshold: number;
+  /** where the edges of the cells stand on it, WATER_CELLS + 1 of them */
+  readonly edges: Float64Array;
+}
+
+/**
+ * A place on the scale of losses.
+ *
+ * @example
+ * onLossScale(0.9, 0.6) - onLossScale(0.7, 0.6)
+ * // ≈> 0.2
+ */
+export function onLossScale(w: number, threshold: number): number {
+  return w >= threshold ? w : threshold * (1 + Math.log(Math.max(LEAST_WATER, w) / threshold));
+}
+
+const scales = new Map<number, LossScale>();
+
+/** The scale for a depletion share, made once. */
+export function lossScale(depletion: number): LossScale {
+  const found = scales.get(depletion);
+  if (found) return found;
+  const threshold = 1 - depletion;
+  const edges = Float64Array.from({ length: WATER_CELLS + 1 }, (_, i) =>
+    onLossScale(i / WATER_CELLS, threshold),
+  );
+  const scale = { threshold, edges };
+  scales.set(depletion, scale);
+  return scale;
+}

@@ -1,0 +1,41 @@
+import type { Assumed } from '../assumed/index.ts';
+import { daysBetween, growingDegreeDays, type WeatherDay } from '../climate/index.ts';
+import type { WaterBag } from './demand.ts';
+
+/** A day counts for no less and no more than this, however cold or hot. */
+const SLOWEST = 0.4;
+const FASTEST = 1.3;
+/** A closed house is warmer than outside: by night and by day, °C (*assumed*). */
+const WARMER = { night: 2, day: 6 };
+
+/**
+ * The age of each plant of a bag on each day, in days of usual warmth: a day counts by its growing degree days, so that a
+ * cold spring holds the canopy back.
+ *
+ * @param weather complete days in order; a plant that stood before the first is that many calendar days old then
+ * @returns for each plant one number a day; negative before it was planted
+ */
+export function grownDays(
+  bag: Pick<WaterBag, 'plants' | 'underCover'>,
+  weather: readonly WeatherDay[],
+  assumed: Assumed,
+): readonly Float64Array[] {
+  const first = weather[0]?.day;
+  if (first === undefined) return bag.plants.map(() => new Float64Array(0));
+  const warmer = bag.underCover ? WARMER : { night: 0, day: 0 };
+  const paces = Float64Array.from(weather, ({ minCelsius, maxCelsius }) => {
+    const warmth = growingDegreeDays(minCelsius + warmer.night, maxCelsius + warmer.day);
+    return Math.min(FASTEST, Math.max(SLOWEST, warmth / assumed.usualWarmth));
+  });
+  return bag.plants.map(({ plantedOn }) => {
+    const ages = new Float64Array(weather.length);
+    const before = daysBetween(plantedOn, first);
+    let age = Math.max(0, before);
+    for (let i = 0; i < ages.length; i++) {
+      const isPlanted = i + before >= 0;
+      ages[i] = isPlanted ? age : i + before;
+      if (isPlanted) age += paces[i] as number;
+    }
+    return ages;
+  });
+}

@@ -1,0 +1,242 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
+import { addDays, completeWeather, defaultNormals } from '../climate/index.ts';
+import {
+  afterLoss,
+  afterRefill,
+  dripOfDay,
+  litresADay,
+  proposeDrip,
+  runFilter,
+  storeOf,
+  STORE_KINDS,
+  timeline,
+  waterBalance,
+  weekdayOf,
+  type DripSetting,
+  type WaterBag,
+  type WaterEvent,
+} from './index.ts';
+
+const SITE = { latitudeDegrees: 51, normals: defaultNormals(51) };
+const FIRST = '2026-07-01';
+const LAST = '2026-07-12';
+const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7];
+
+const plain: WaterBag = {
+  availableLitres: 8,
+  topSquareMetres: 0.11,
+  breathingSquareMetres: 0,
+  mulchMillimetres: 20,
+  underCover: false,
+  shade: 0,
+  stores: [],
+  drips: [],
+  plants: [
+    {
+      plantedOn: '2026-05-01',
+      kc: 1.15,
+      depletion: 0.4,
+      figures: { fullHeightMillimetres: 2000, canopySquareMetres: 0.5, weeksToFull: 10 },
+    },
+  ],
+};
+const with12 = (kind: (typeof STORE_KINDS)[number], litres = 12): WaterBag => ({
+  ...plain,
+  stores: [storeOf(kind, litres, DEFAULT_ASSUMED)],
+});
+
+const at = (day: number, hour: string) => `2026-07-${String(day).padStart(2, '0')}T${hour}:00.000+01:00`;
+const drink = (day: number, litres: number, into: 'top' | 'store', ranThrough = false): WaterEvent => ({
+  kind: 'drink',
+  id: `ent_${day}${into}`,
+  at: at(day, '18:05'),
+  litres,
+  isMeasured: true,
+  ranThrough,
+  into,
+});
+
+function stepsOf(bag: WaterBag, events: readonly WaterEvent[] = [], to = at(12, '18:30')) {
+  const weather = completeWeather([], SITE, FIRST, LAST);
+  return timeline(bag, weather, events, at(1, '08:00'), to, 51);
+}
+
+const endOf = (bag: WaterBag, events: readonly WaterEvent[] = [], to?: string) =>
+  runFilter(bag, stepsOf(bag, events, to)).estimate;
+
+describe('a mix that stores refill', () => {
+  const share = fc.double({ min: 0, max: 1, noNaN: true });
+
+  it('ends no drier than without them, no wetter than full, and gets no more than they hold', () => {
+    fc.assert(
+      fc.property(share, share, fc.double({ min: 0, max: 20, noNaN: true }), share, (w, x, pull, held) => {
+        const after = afterRefill(w, x, pull, held, 0.4);
+        expect(after.given).toBeGreaterThanOrEqual(0);
+        expect(after.given).toBeLessThanOrEqual(held + 1e-12);
+        expect(after.w).toBeGreaterThanOrEqual(afterLoss(w, x, 0.4) - 1e-12);
+        expect(after.w).toBeLessThanOrEqual(1 + 1e-9);
+      }),
+    );
+  });
+
+  it('stays near the rest of use and refilling, by hand: 1 − use ÷ pull', () => {
+    // 0.3 of its water a day against six times the deficit a day: 1 − 0.3 / 6
+    let w = 0.5;
+    for (let day = 0; day < 5; day++) w = afterRefill(w, 0.3, 6, 10, 0.4).w;
+    expect(w).toBeCloseTo(0.95, 3);
+  });
+
+  it('the plain balance conserves mix and stores to a billionth of a litre, for every kind of store', () => {
+    const anyDrinks = fc.array(
+      fc.record({
+        day: fc.integer({ min: 1, max: 12 }),
+        litres: fc.double({ min: 0.1, max: 15, noNaN: true }),
+        into: fc.constantFrom('top' as const, 'store' as const),
+      }),
+      { maxLength: 12 },
+    );
+    fc.assert(
+      fc.property(fc.subarray([...STORE_KINDS]), anyDrinks, (kinds, drinks) => {
+        const bag = { ...plain, stores: kinds.map((kind) => storeOf(kind, 6, DEFAULT_ASSUMED)) };
+        const events = drinks.map((d, i) => ({ ...drink(d.day, d.litres, d.into), id: `ent_${i}` }));
+        for (const d of waterBalance(bag, stepsOf(bag, events), 5, FIRST)) {
+          const mix =
+            d.startLitres +
+            d.drinkLitres +
+            d.rainLitres +
+            d.dripLitres +
+            d.fromStoresLitres -
+            d.usedLitres -
+            d.evaporatedLitres -
+            d.drainedLitres;
+          const stores =
+            d.storesStartLitres + d.filledLitres + d.caughtLitres - d.fromStoresLitres - d.spiltLitres;
+          expect(Math.abs(mix - d.endLitres)).toBeLessThan(1e-9);
+          expect(Math.abs(stores - d.storesEndLitres)).toBeLessThan(1e-9);
+          expect(d.storesEndLitres).toBeGreaterThanOrEqual(-1e-12);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('the filter with stores', () => {
+  it('keeps a bag with a reservoir moist while a plain one goes dry, and empties the reservoir', () => {
+    const events = [drink(1, 9, 'top', true), drink(1, 12, 'store', true)];
+    const [alone, kept] = [
+      endOf(plain, events, at(5, '18:00')),
+      endOf(with12('reservoir'), events, at(5, '18:00')),
+    ];
+    expect(kept.share.likely).toBeGreaterThan(alone.share.likely + 0.3);
+    expect(kept.stores[0]?.likely).toBeLessThan(0.6);
+    expect(alone.stores).toEqual([]);
+  });
+
+  it('agrees with the plain balance when it is told to doubt nothing', () => {
+    const bag = with12('clay-pots', 3);
+    const sure = {
+      ...DEFAULT_ASSUMED,
+      useSpread: 0.01,
+      useDrift: 0,
+      demandSpread: 0.001,
+      filledDemandSpread: 0.001,
+      measuredDrink: 0.001,
+    };
+    const events = [
+      { ...drink(1, 9, 'top', true), at: at(1, '08:01') },
+      { ...drink(1, 3, 'store', true), at: at(1, '08:02') },
+    ];
+    const steps = stepsOf(bag, events, at(4, '18:00'));
+    const { estimate } = runFilter(bag, steps, sure);
+    const end = waterBalance(bag, steps, 8, FIRST).at(-1);
+    expect(Math.abs(estimate.litres.likely - (end?.endLitres ?? 0))).toBeLessThan(0.4);
+    expect(Math.abs((estimate.stores[0]?.likely ?? 0) * 3 - (end?.storesEndLitres ?? 0))).toBeLessThan(0.4);
+  });
+
+  it('a level that was seen sets the level, and one lower than expected says that the bag is thirsty', () => {
+    const bag = with12('reservoir');
+    const filled = [drink(1, 9, 'top', true), drink(1, 12, 'store', true)];
+    const seen = (share: number): WaterEvent => ({
+      kind: 'look',
+      id: 'ent_level',
+      at: at(4, '18:00'),
+      look: { method: 'level', share },
+    });
+    const [low, high] = [0.1, 0.9].map((share) => endOf(bag, [...filled, seen(share)], at(4, '18:10')));
+    expect(low?.stores[0]?.likely).toBeLessThan((high?.stores[0]?.likely ?? 0) - 0.3);
+    expect(low?.useMultiplier.likely).toBeGreaterThan((high?.useMultiplier.likely ?? 9) * 1.2);
+  });
+
+  it('a reservoir gives next to nothing while roots are not down', () => {
+    const young = { ...with12('reservoir'), plants: plain.plants.map((p) => ({ ...p, plantedOn: FIRST })) };
+    const grown = with12('reservoir');
+    const events = [drink(1, 12, 'store', true)];
+    const left = (bag: WaterBag) => endOf(bag, events, at(3, '18:00')).stores[0]?.likely ?? 0;
+    expect(left(young)).toBeGreaterThan(left(grown));
+  });
+
+  it('a saucer catches what runs through and gives it back', () => {
+    const events = [drink(2, 14, 'top', true)];
+    const [without, saucer] = [
+      endOf(plain, events, at(4, '18:00')),
+      endOf(with12('saucer', 2), events, at(4, '18:00')),
+    ];
+    expect(saucer.share.likely).toBeGreaterThan(without.share.likely + 0.05);
+  });
+});
+
+describe('drip', () => {
+  const setting: DripSetting = {
+    emitters: 2,
+    litresPerHourEach: 2,
+    minutes: 15,
+    timesADay: 3,
+    weekdays: EVERY_DAY,
+  };
+
+  it('by hand: two emitters of 2 L/h for a quarter of an hour three times a day are 3 L', () => {
+    expect(litresADay(setting)).toBeCloseTo(3, 12);
+    expect(dripOfDay([{ from: FIRST, setting, loss: 0.1 }], '2026-07-03')).toBeCloseTo(2.7, 12);
+  });
+
+  it('runs from the day it was set, on its weekdays, until it is turned off', () => {
+    // 2026-07-06 is a Monday
+    expect(weekdayOf('2026-07-06')).toBe(1);
+    expect(weekdayOf('2026-07-12')).toBe(7);
+    const spells = [
+      { from: '2026-07-03', setting: { ...setting, weekdays: [1] }, loss: 0 },
+      { from: '2026-07-10', setting: undefined, loss: 0 },
+    ];
+    const days = Array.from({ length: 12 }, (_, i) => addDays(FIRST, i));
+    expect(days.filter((day) => dripOfDay(spells, day) > 0)).toEqual(['2026-07-06']);
+  });
+
+  it('leaves a bag wetter', () => {
+    const dripped = { ...plain, drips: [{ from: FIRST, setting, loss: 0.1 }] };
+    expect(endOf(dripped).share.likely).toBeGreaterThan(endOf(plain).share.likely + 0.2);
+  });
+
+  it('a proposal brings what is wanted within a tenth, in runs that the mix can take up', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.8, max: 6, noNaN: true }),
+        fc.integer({ min: 1, max: 6 }),
+        fc.double({ min: 1, max: 4, noNaN: true }),
+        (wanted, emitters, litresPerHourEach) => {
+          const proposal = proposeDrip(wanted, 12, { emitters, litresPerHourEach, loss: 0.1 });
+          if (!proposal) return;
+          expect(proposal.timesADay).toBeLessThanOrEqual(4);
+          const minuteLitres = (emitters * litresPerHourEach * proposal.timesADay) / 60;
+          expect(Math.abs(proposal.litresADay * 0.9 - wanted)).toBeLessThan(0.05 * wanted + minuteLitres);
+        },
+      ),
+    );
+  });
+
+  it('says so when the emitters cannot bring it', () => {
+    expect(proposeDrip(9, 12, { emitters: 1, litresPerHourEach: 1, loss: 0 })).toBeUndefined();
+  });
+});

@@ -1,0 +1,41 @@
+import type { ReadingFault } from '@rundel/core/bag-state';
+import type { EntryOf } from '@rundel/core/diary';
+import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
+import type { Shown } from '../store/index.ts';
+
+/** Levels of a reservoir, drum or channel as one sees them, from empty upwards. */
+export const LEVELS = [
+  'empty, or nearly',
+  'a quarter full',
+  'half full',
+  'three quarters full',
+  'full',
+] as const;
+
+/** The share that each of them stands for. */
+export const levelShare = (grade: number) => (grade - 1) / (LEVELS.length - 1);
+
+/** What a look found, in a few words: "barely damp", "half full", "24.3 kg". */
+export function lookWords(look: EntryOf<'look'>['look'], shown: Pick<Shown, 'show'>): string {
+  switch (look.method) {
+    case 'finger':
+      return FINGER_GRADES[look.grade - 1] ?? '?';
+    case 'lift':
+      return `${LIFT_GRADES[look.grade - 1] ?? '?'} when lifted`;
+    case 'level':
+      return LEVELS[Math.round(look.share * (LEVELS.length - 1))] ?? '?';
+    case 'wilted':
+      return 'hanging its leaves';
+    case 'scale':
+      return `${shown.show(look.kilograms, 'crop')} on the scale`;
+    case 'probe':
+      return `${Math.round(look.reading * 10) / 10} on the probe`;
+  }
+}
+
+/** Why a reading does not count. */
+export const FAULT_WORDS: Record<ReadingFault, string> = {
+  'out-of-span': 'That is beyond what this bag can be, wet or dry.',
+  frozen: 'It has read the same to the last digit for half a day: it is stuck.',
+  uncalibrated: 'This probe has not been calibrated for this bag.',
+};
