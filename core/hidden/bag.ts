@@ -1,4 +1,4 @@
-import type { Chance } from './chance.ts';
+import type { Chance } from '../src/statistics/index.ts';
 import type { HiddenDay } from './weather.ts';
 
 /** What a hidden bag is made like; none of it is known to the app. */

@@ -1,3 +1,3 @@
-export { chanceFrom, type Chance } from './chance.ts';
+export { chanceFrom, type Chance } from '../src/statistics/index.ts';
 export { HiddenBag, type HiddenMake } from './bag.ts';
 export { CLIMATES, hiddenWeather, type HiddenClimate, type HiddenDay } from './weather.ts';

@@ -1,5 +1,5 @@
 import { addDays, dayOfYear } from '../src/climate/index.ts';
-import type { Chance } from './chance.ts';
+import type { Chance } from '../src/statistics/index.ts';
 
 /** A day as it really was; a diary gets to know most of it. */
 export interface HiddenDay {

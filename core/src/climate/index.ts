@@ -23,3 +23,4 @@ export {
   type TableReading,
   type WeatherRow,
 } from './weather-table.ts';
+export { drawWeather, fitWeather, type MonthWeather, type WeatherModel } from './generator.ts';

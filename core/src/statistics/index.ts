@@ -1,1 +1,2 @@
 export { normalBelow } from './normal.ts';
+export { chanceFrom, type Chance } from './chance.ts';

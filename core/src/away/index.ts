@@ -1,0 +1,10 @@
+export { CHANGE_IDS, CHANGES, LINE, SHADE, type ChangeId } from './changes.ts';
+export { planAway, type AwayBag, type AwayBagPlan, type AwayPlan, type AwayQuestion } from './plan.ts';
+export {
+  SURVIVAL_POINT,
+  survivalOf,
+  drawStarts,
+  type Start,
+  type Survival,
+  type Visits,
+} from './survival.ts';

@@ -1,0 +1,300 @@
+import type { Assumed } from '../assumed/index.ts';
+import {
+  addDays,
+  completeWeather,
+  drawWeather,
+  type KnownDay,
+  type WeatherDay,
+  type WeatherModel,
+} from '../climate/index.ts';
+import { chanceFrom } from '../statistics/index.ts';
+import type { Belief, WaterBag } from '../water/index.ts';
+import { CHANGE_IDS, CHANGES, dripFor, type ChangeId } from './changes.ts';
+import { daysAway, drawStarts, survivalOf, type Start, type Survival, type Visits } from './survival.ts';
+import type { DripProposal } from '../water/index.ts';
+
+/** A bag that stays behind. */
+export interface AwayBag {
+  readonly containerId: string;
+  readonly bag: WaterBag;
+  readonly belief: Belief;
+  readonly assumed: Assumed;
+}
+
+/** What a grower asks before going away. */
+export interface AwayQuestion {
+  /** the days of leaving and of coming back; left in the evening, back in the evening */
+  readonly leaveOn: string;
+  readonly backOn: string;
+  /** days on which a helper could come */
+  readonly helperDays: readonly string[];
+  /** litres that a helper can carry on one visit */
+  readonly helperLitres: number;
+  /** accepted chance, for each bag, of not coming through */
+  readonly acceptedRisk: number;
+  /** whether all bags are watered until they run through before leaving */
+  readonly isSoaked: boolean;
+  /** changes that the grower could make */
+  readonly allowed: readonly ChangeId[];
+}
+
+/** What is planned for one bag, and what it comes to. */
+export interface AwayBagPlan {
+  readonly containerId: string;
+  readonly changes: readonly ChangeId[];
+  /** a setting for the drip, when that is among them */
+  readonly drip: DripProposal | undefined;
+  /** whether the helper waters it */
+  readonly isHelped: boolean;
+  readonly asItIs: Survival;
+  readonly planned: Survival;
+  /** whether the accepted risk is kept */
+  readonly isSafe: boolean;
+}
+
+export interface AwayPlan {
+  readonly days: readonly string[];
+  /** days on which the helper is to come */
+  readonly visits: readonly string[];
+  readonly bags: readonly AwayBagPlan[];
+  /** what it takes to prepare, and the helper's time, minutes (*assumed* figures for each change) */
+  readonly minutes: number;
+  readonly helperMinutes: number;
+  /** how many combinations of visits and changes were weighed */
+  readonly weighed: number;
+}
+
+/** Weathers that are drawn, and bags for each of them. */
+const WEATHERS = 100;
+const DRAWS = 1000;
+/** A first sieve by fewer draws, so that the whole number is spent on what may be chosen. */
+const SIEVE_DRAWS = 200;
+/** A helper's visit: coming and going, and pouring for each bag; a goodwill dearer than one's own minutes (*assumed*). */
+const VISIT_MINUTES = 15;
+const POUR_MINUTES = 2;
+const GOODWILL = 2;
+const MISS_CHANCE = 0.05;
+const MOST_VISITS = 4;
+
+/** An option for one bag: changes, whether it is helped, and what came of it. */
+interface Option {
+  readonly changes: readonly ChangeId[];
+  readonly minutes: number;
+  readonly survival: Survival;
+}
+
+/**
+ * The cheapest set of changes and visits under which every bag keeps the accepted risk; where a bag cannot, what does most
+ * for it. Every set of changes is weighed for each bag under each choice of visits (bags do not depend on one another but
+ * for what a helper can carry: that is given where it saves most minutes a litre).
+ *
+ * @param seed the same seed gives the same plan
+ * @param tell hears how far it is, 0 to 1
+ */
+export function planAway(
+  bags: readonly AwayBag[],
+  question: AwayQuestion,
+  climate: { readonly model: WeatherModel; readonly known: readonly KnownDay[] },
+  seed: number,
+  tell: (share: number) => void = () => {},
+): AwayPlan {
+  const count = daysAway(question.leaveOn, question.backOn);
+  const days = Array.from({ length: count }, (_, i) => addDays(question.leaveOn, i + 1));
+  const weathers = drawWeathers(days, climate, seed);
+  const choices = visitChoices(days, question.helperDays);
+  const missed = missedVisits(seed);
+  let weighed = 0;
+  let done = 0;
+  const options = bags.map((away, b) => {
+    const chance = chanceFrom(seed + 1000 + b);
+    const starts = drawStarts(away.belief, chance, DRAWS, count, question.isSoaked);
+    const asItIs = survive(away, away.bag, starts, weathers, [], question.isSoaked, missed);
+    const sets = changeSets(away, asItIs.usePerDayLitres, question.allowed);
+    const best = choices.map((visits) => {
+      const found = cheapest(away, sets, starts, weathers, visits, question, missed);
+      weighed += found.weighed;
+      return found.option;
+    });
+    tell(++done / bags.length);
+    return { away, asItIs, best };
+  });
+  const plans = choices.map((visits, v) => withHelp(options, visits, v, question));
+  const chosen = plans.reduce((a, b) => (isBetter(b, a) ? b : a));
+  return {
+    days,
+    visits: chosen.visits.map((d) => days[d] as string),
+    bags: chosen.bags,
+    minutes: chosen.minutes,
+    helperMinutes: chosen.helperMinutes,
+    weighed,
+  };
+}
+
+interface Candidate {
+  readonly visits: Visits;
+  readonly bags: readonly AwayBagPlan[];
+  readonly minutes: number;
+  readonly helperMinutes: number;
+  /** sum over bags of the risk beyond the accepted one */
+  readonly excess: number;
+}
+
+/** First the risk that remains, then the effort. */
+function isBetter(a: Candidate, b: Candidate): boolean {
+  if (Math.abs(a.excess - b.excess) > 0.02) return a.excess < b.excess;
+  return a.minutes + GOODWILL * a.helperMinutes < b.minutes + GOODWILL * b.helperMinutes;
+}
+
+function survive(
+  away: AwayBag,
+  bag: WaterBag,
+  starts: readonly Start[],
+  weathers: readonly (readonly WeatherDay[])[],
+  visits: Visits,
+  isSoaked: boolean,
+  missed: (draw: number, visit: number) => boolean,
+): Survival {
+  return survivalOf(bag, starts, weathers, visits, away.assumed, isSoaked, missed);
+}
+
+/** All sets of the allowed changes that suit a bag, cheapest first. */
+function changeSets(away: AwayBag, usePerDayLitres: number, allowed: readonly ChangeId[]) {
+  const suiting = CHANGE_IDS.filter(
+    (id) => allowed.includes(id) && CHANGES[id].apply(away.bag, usePerDayLitres, away.assumed),
+  );
+  const sets = Array.from({ length: 2 ** suiting.length }, (_, bits) => {
+    const changes = suiting.filter((_, i) => bits & (1 << i));
+    let bag: WaterBag = away.bag;
+    for (const id of changes) bag = CHANGES[id].apply(bag, usePerDayLitres, away.assumed) ?? bag;
+    return { changes, bag, minutes: changes.reduce((sum, id) => sum + CHANGES[id].minutes, 0) };
+  });
+  return sets.sort((a, b) => a.minutes - b.minutes || a.changes.length - b.changes.length);
+}
+
+/** The cheapest set that keeps the risk, or the one that comes nearest to it. */
+function cheapest(
+  away: AwayBag,
+  sets: ReturnType<typeof changeSets>,
+  starts: readonly Start[],
+  weathers: readonly (readonly WeatherDay[])[],
+  visits: Visits,
+  question: AwayQuestion,
+  missed: (draw: number, visit: number) => boolean,
+): { readonly option: Option; readonly weighed: number } {
+  const sieve = starts.filter((_, i) => i % (DRAWS / SIEVE_DRAWS) === 0);
+  let weighed = 0;
+  let nearest: Option | undefined;
+  for (const set of sets) {
+    weighed += 1;
+    const rough = survive(away, set.bag, sieve, weathers, visits, question.isSoaked, missed);
+    // far from enough by the sieve is far from enough
+    const isHopeless = 1 - rough.survives > question.acceptedRisk + 0.15;
+    const survival = isHopeless
+      ? rough
+      : survive(away, set.bag, starts, weathers, visits, question.isSoaked, missed);
+    const option = { changes: set.changes, minutes: set.minutes, survival };
+    if (1 - survival.survives <= question.acceptedRisk) return { option, weighed };
+    if (!nearest || survival.survives > nearest.survival.survives + 0.02) nearest = option;
+  }
+  return { option: nearest as Option, weighed };
+}
+
+/** Shares out what the helper carries: to the bags where it saves most risk and minutes for a litre. */
+function withHelp(
+  options: readonly { readonly away: AwayBag; readonly asItIs: Survival; readonly best: readonly Option[] }[],
+  visits: Visits,
+  v: number,
+  question: AwayQuestion,
+): Candidate {
+  const risk = (option: Option) => Math.max(0, 1 - option.survival.survives - question.acceptedRisk);
+  const wants = options
+    .map(({ best }, i) => {
+      const [alone, helped] = [best[0] as Option, best[v] as Option];
+      const saved = 500 * (risk(alone) - risk(helped)) + alone.minutes - helped.minutes;
+      const litres = Math.max(0.1, ...helped.survival.visitLitres.map((l) => l.likely));
+      return { i, saved, litres };
+    })
+    .filter(({ saved }) => visits.length > 0 && saved > 0)
+    .sort((a, b) => b.saved / b.litres - a.saved / a.litres);
+  const helped = new Set<number>();
+  let left = question.helperLitres;
+  for (const { i, litres } of wants) {
+    if (litres > left) continue;
+    left -= litres;
+    helped.add(i);
+  }
+  const bags = options.map(({ away, asItIs, best }, i): AwayBagPlan => {
+    const option = (helped.has(i) ? best[v] : best[0]) as Option;
+    return {
+      containerId: away.containerId,
+      changes: option.changes,
+      drip: option.changes.includes('drip')
+        ? dripFor(away.bag, asItIs.usePerDayLitres, away.assumed)
+        : undefined,
+      isHelped: helped.has(i),
+      asItIs,
+      planned: option.survival,
+      isSafe: 1 - option.survival.survives <= question.acceptedRisk,
+    };
+  });
+  const used = helped.size > 0 ? visits : [];
+  return {
+    visits: used,
+    bags,
+    minutes: options.reduce(
+      (sum, { best }, i) => sum + ((helped.has(i) ? best[v] : best[0]) as Option).minutes,
+      0,
+    ),
+    helperMinutes: used.length * (VISIT_MINUTES + POUR_MINUTES * helped.size),
+    excess: options.reduce(
+      (sum, { best }, i) => sum + risk((helped.has(i) ? best[v] : best[0]) as Option),
+      0,
+    ),
+  };
+}
+
+/** Choices of visits: none, and for each number of visits the days that cut the time most evenly. */
+function visitChoices(days: readonly string[], helperDays: readonly string[]): readonly Visits[] {
+  const possible = days.flatMap((day, d) => (helperDays.includes(day) ? [d] : []));
+  const most = Math.min(MOST_VISITS, possible.length);
+  const choices: Visits[] = [[]];
+  for (let count = 1; count <= most; count++) {
+    let best: Visits | undefined;
+    let bestGap = Infinity;
+    for (const visits of subsets(possible, count)) {
+      const stops = [-1, ...visits, days.length - 1];
+      const gap = Math.max(...stops.slice(1).map((d, i) => d - (stops[i] as number)));
+      if (gap < bestGap) [best, bestGap] = [visits, gap];
+    }
+    if (best) choices.push(best);
+  }
+  return choices;
+}
+
+function subsets(from: readonly number[], count: number): readonly Visits[] {
+  if (count === 0) return [[]];
+  return from.flatMap((first, i) => subsets(from.slice(i + 1), count - 1).map((rest) => [first, ...rest]));
+}
+
+function drawWeathers(
+  days: readonly string[],
+  { model, known }: { readonly model: WeatherModel; readonly known: readonly KnownDay[] },
+  seed: number,
+): readonly (readonly WeatherDay[])[] {
+  const chance = chanceFrom(seed);
+  const [first, last] = [days[0] as string, days.at(-1) as string];
+  const before = known.findLast((day) => day.day < first);
+  const forecast = known.filter((day) => day.day >= first && day.day <= last);
+  return Array.from({ length: WEATHERS }, () => {
+    const drawn = drawWeather(model, chance, first, days.length, before);
+    // what was forecast and entered stands
+    return completeWeather([...drawn, ...forecast], model.site, first, last);
+  });
+}
+
+/** Whether a helper fails to come, the same for all bags of a draw. */
+function missedVisits(seed: number): (draw: number, visit: number) => boolean {
+  const chance = chanceFrom(seed + 5);
+  const table = Array.from({ length: DRAWS * MOST_VISITS }, () => chance.next() < MISS_CHANCE);
+  return (draw, visit) => table[draw * MOST_VISITS + visit] ?? false;
+}
