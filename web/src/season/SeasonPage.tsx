@@ -8,24 +8,44 @@ import { useGarden } from '../store/index.ts';
 const YearPanel = lazy(() => import('./YearPanel.tsx'));
 const ClimatePanel = lazy(() => import('./ClimatePanel.tsx'));
 const ImportWeather = lazy(() => import('./ImportWeather.tsx'));
+const AwayPanel = lazy(() => import('./away/AwayPanel.tsx'));
 const WeatherDays = lazy(() => import('./WeatherDays.tsx'));
+
+/** The topics of Season, by their address. */
+const TOPICS = [
+  { id: undefined, name: 'The year', title: 'Season', lead: 'What goes in when, and what follows from it.' },
+  {
+    id: 'away',
+    name: 'Going away',
+    title: 'Going away',
+    lead: 'Which bags come through without you, and what would help.',
+  },
+  { id: 'weather', name: 'Weather', title: 'Weather', lead: 'The weather that your bags have had.' },
+] as const;
 
 /** The year at this place: what goes in when, and the weather that it had. */
 export default function SeasonPage() {
   const { topicId } = useParams();
-  const isWeather = topicId === 'weather';
+  const topic = TOPICS.find((t) => t.id === topicId) ?? TOPICS[0];
+  const isWeather = topic.id === 'weather';
   const [isImporting, setImporting] = useState(false);
   return (
     <Page
-      title={isWeather ? 'Weather' : 'Season'}
-      lead={
-        isWeather ? 'The weather that your bags have had.' : 'What goes in when, and what follows from it.'
-      }
+      title={topic.title}
+      lead={topic.lead}
       actions={
         <>
-          <Button component={Link} to={isWeather ? '/season' : '/season/weather'} variant="outlined">
-            {isWeather ? 'The year' : 'Weather'}
-          </Button>
+          {TOPICS.filter((other) => other !== topic).map((other) => (
+            <Button
+              key={other.name}
+              component={Link}
+              to={other.id ? `/season/${other.id}` : '/season'}
+              variant="outlined"
+              sx={{ '@media print': { display: 'none' } }}
+            >
+              {other.name}
+            </Button>
+          ))}
           {isWeather && (
             <Button variant="contained" onClick={() => setImporting(true)}>
               Read weather from a file
@@ -35,7 +55,7 @@ export default function SeasonPage() {
       }
     >
       <Suspense fallback={<Box aria-busy sx={{ minHeight: 300 }} />}>
-        {isWeather ? <Weather /> : <YearPanel />}
+        {isWeather ? <Weather /> : topic.id === 'away' ? <AwayPanel /> : <YearPanel />}
         {isImporting && <ImportWeather onClose={() => setImporting(false)} />}
       </Suspense>
     </Page>

@@ -25,3 +25,4 @@ export { useWaters, waterIf, type Waters } from './waters.ts';
 export { rememberGarden, rememberedGarden, whichToOpen, type Which } from './which.ts';
 export { shownIn, useShown, type Shown } from './shown.ts';
 export { useBags, type Bag } from './bags.ts';
+export { useAwayPlan, type AwayState } from './away.ts';

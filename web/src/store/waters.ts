@@ -34,9 +34,8 @@ const WEATHER_DAYS = 210;
 /** The entries of a bag that its water depends on. */
 const WATER_KINDS: ReadonlySet<string> = new Set(['look', 'drink', 'drip', 'planted', 'cleared', 'height']);
 
-/** The part of a garden that one bag's water depends on, small enough to post to a worker. */
-function partFor(
-  container: Container,
+/** The part of a garden that its bags' water depends on, small enough to post to a worker. */
+export function gardenForWater(
   { garden, live }: Pick<OpenGarden, 'garden' | 'live'>,
   now: string,
   finger: Partial<LearntFinger>,
@@ -45,15 +44,21 @@ function partFor(
   return {
     ...garden,
     settings: { ...garden.settings, assumptions: { ...finger, ...garden.settings.assumptions } },
-    containers: [container],
     goods: [],
     packs: [],
     templates: [],
     plans: [],
-    entries: live.filter(
-      (e) =>
-        (e.kind === 'weather' && e.day >= since) ||
-        (WATER_KINDS.has(e.kind) && 'containerId' in e && e.containerId === container.id),
+    entries: live.filter((e) => (e.kind === 'weather' ? e.day >= since : WATER_KINDS.has(e.kind))),
+  };
+}
+
+/** The same for one bag. */
+function partFor(container: Container, whole: Garden): Garden {
+  return {
+    ...whole,
+    containers: [container],
+    entries: whole.entries.filter(
+      (e) => e.kind === 'weather' || ('containerId' in e && e.containerId === container.id),
     ),
   };
 }
@@ -86,10 +91,10 @@ export function useWaters(): Waters {
     queryFn: async () => {
       const worker = estimateWorker();
       const now = clock.now();
-      const finger = fingerOf(open);
+      const whole = gardenForWater(open, now, fingerOf(open));
       return Promise.all(
         containersInUse(garden).map(async (container) => {
-          const part = partFor(container, open, now, finger);
+          const part = partFor(container, whole);
           const signature = signatureOf(part, container, quarter);
           const key = `${which}|${container.id}`;
           const before = known.get(key);
@@ -115,7 +120,7 @@ export function useWaters(): Waters {
 export async function waterIf(container: Container, open: OpenGarden): Promise<BagWater | undefined> {
   const now = open.clock.now();
   const water = await estimateWorker().bagWater(
-    partFor(container, open, now, fingerOf(open)),
+    partFor(container, gardenForWater(open, now, fingerOf(open))),
     container,
     now,
     true,

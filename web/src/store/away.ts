@@ -1,0 +1,70 @@
+import type { AwayPlan, AwayQuestion } from '@rundel/core/away';
+import { useEffect, useState } from 'react';
+import { planAwayInWorker } from '../workers/away.ts';
+import { useGarden } from './garden-context.tsx';
+import { containersInUse, occupantsNow } from './selectors.ts';
+import { fingerOf, gardenForWater } from './waters.ts';
+
+export type AwayState =
+  | {
+      readonly kind: 'working';
+      readonly share: number;
+      readonly before: AwayPlan | undefined;
+      cancel(): void;
+    }
+  | { readonly kind: 'ready'; readonly plan: AwayPlan }
+  | { readonly kind: 'stopped'; again(): void }
+  | { readonly kind: 'failed'; readonly problem: string };
+
+/** Chance is the same each time that the same question is asked. */
+const SEED = 20_260;
+/** A grower who is still typing is not answered at each letter. */
+const PATIENCE_MILLISECONDS = 350;
+
+/** The plan for a time away, worked out anew whenever the question changes; the last one stays until the next is there. */
+export function useAwayPlan(question: AwayQuestion | undefined): AwayState | undefined {
+  const { garden, live, clock } = useGarden();
+  const [state, setState] = useState<AwayState>();
+  const [turn, setTurn] = useState(0);
+  const key = question && JSON.stringify(question);
+  useEffect(() => {
+    if (key === undefined) return;
+    const stop = new AbortController();
+    let isStopped = false;
+    const cancel = () => {
+      isStopped = true;
+      stop.abort();
+      setState({ kind: 'stopped', again: () => setTurn((t) => t + 1) });
+    };
+    const tell = (share: number) => setState((now) => (now?.kind === 'working' ? { ...now, share } : now));
+    const timer = setTimeout(() => {
+      setState((now) => ({
+        kind: 'working',
+        share: 0,
+        before: now?.kind === 'ready' ? now.plan : now?.kind === 'working' ? now.before : undefined,
+        cancel,
+      }));
+      const planted = containersInUse(garden).filter((c) => occupantsNow(garden, live, c).length > 0);
+      planAwayInWorker(
+        gardenForWater({ garden, live }, clock.now(), fingerOf({ garden, live })),
+        planted,
+        clock.now(),
+        JSON.parse(key) as AwayQuestion,
+        SEED,
+        tell,
+        stop.signal,
+      ).then(
+        (plan) => setState({ kind: 'ready', plan }),
+        (cause: unknown) => {
+          if (stop.signal.aborted) return;
+          setState({ kind: 'failed', problem: cause instanceof Error ? cause.message : String(cause) });
+        },
+      );
+    }, PATIENCE_MILLISECONDS);
+    return () => {
+      clearTimeout(timer);
+      if (!isStopped) stop.abort();
+    };
+  }, [clock, garden, key, live, turn]);
+  return question ? state : undefined;
+}
