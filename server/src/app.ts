@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { type Express } from 'express';
+import { deviceRoutes } from './devices/routes.ts';
 
 /** Only what the app ships: no address outside this server is ever asked for anything. */
 const CONTENT_POLICY = [
@@ -14,8 +15,11 @@ const CONTENT_POLICY = [
   "frame-ancestors 'none'",
 ].join('; ');
 
+/** The simulated place is the same on every machine. */
+const SEED = 4617;
+
 /**
- * The server: the built app, and (later) the simulated devices.
+ * The server: the built app, and the simulated devices.
  *
  * @param dist folder of the built app
  * @throws Error when the app has not been built
@@ -35,6 +39,7 @@ export function createApp(dist: string): Express {
   app.get('/api/health', (_, response) => {
     response.json({ app: 'rundel', ok: true });
   });
+  app.use('/api', express.json({ limit: '10kb' }), deviceRoutes(SEED));
   app.use('/api', (_, response) => {
     response.status(404).json({ error: 'There is nothing at this address.' });
   });

@@ -42,7 +42,7 @@ export interface BagWater {
   readonly hasBeenLookedAt: boolean;
   /** readings that cannot be right and do not count */
   readonly setAside: readonly SetAsideReading[];
-  /** what it likely uses on each of the next days, L: mean, at its own use */
+  /** what it likely used on each of the last days and will on the next, L: mean, at its own use; and what the drip brought */
   readonly usePerDay: readonly {
     readonly day: string;
     readonly litres: number;
@@ -53,6 +53,8 @@ export interface BagWater {
 /** The furthest back a bag is followed, days: older entries say nothing about today's water. */
 const LONGEST_SPAN_DAYS = 200;
 const ROUNDS_AHEAD = 20;
+/** Five weeks of use are kept beside what is to come. */
+const USE_DAYS_BACK = 35;
 
 /** The garden's site: its own normals, or those of its latitude. */
 export function siteOf(settings: Settings): Site {
@@ -172,7 +174,8 @@ export function waterCase(
     timeline(bag, weather, events, a, b, site.latitudeDegrees, assumed);
   const { looks, setAside } = looksOf(container, body, live);
   const events = waterEventsOf(container.id, live, looks);
-  const { belief, estimate } = memory.run(bag, stepsBetween(from, now, events), assumed);
+  const steps = stepsBetween(from, now, events);
+  const { belief, estimate } = memory.run(bag, steps, assumed);
   const spans = rounds.map((at, i) => ({
     at,
     hoursAhead: (Date.parse(at) - Date.parse(now)) / 3_600_000,
@@ -196,26 +199,31 @@ export function waterCase(
     daysSincePlanting,
     hasBeenLookedAt: events.some((e) => e.kind === 'look' && Date.parse(e.at) <= Date.parse(now)),
     setAside,
-    usePerDay: usePerDay(spans, estimate.useMultiplier.likely),
+    usePerDay: usePerDay(
+      [
+        ...steps.filter((step): step is UseStep => step.kind === 'use'),
+        ...spans.flatMap((span) => span.steps),
+      ],
+      estimate.useMultiplier.likely,
+      addDays(dayOf(now), -USE_DAYS_BACK),
+    ),
   };
   return { water, bag, body, belief, rounds };
 }
 
-/** Use by day over the spans to come, L. */
-function usePerDay(
-  spans: readonly { readonly steps: readonly UseStep[] }[],
-  use: number,
-): BagWater['usePerDay'] {
+/** Use by day, L, from a day on. */
+function usePerDay(steps: readonly UseStep[], use: number, from: string): BagWater['usePerDay'] {
   const days = new Map<string, { litres: number; dripLitres: number; days: number }>();
-  for (const step of spans.flatMap((span) => span.steps)) {
+  for (const step of steps) {
     const day = dayOf(step.until);
+    if (day < from) continue;
     const sum = days.get(day) ?? { litres: 0, dripLitres: 0, days: 0 };
     sum.litres += step.transpirationLitres * use + step.evaporationLitres;
     sum.dripLitres += step.dripLitres;
     sum.days += step.days;
     days.set(day, sum);
   }
-  // only whole days: today is half over, and the last day is cut
+  // only whole days: the first and the last are cut
   return [...days]
     .filter(([, { days: part }]) => part > 0.95)
     .map(([day, { litres, dripLitres }]) => ({ day, litres, dripLitres }));

@@ -11,8 +11,8 @@ import {
   type LossScale,
 } from './grid.ts';
 import { accumulate, chanceBelowPlace, shiftColumn } from './column.ts';
+import { drains, froms, intos, parts, planDrink } from './drink-moves.ts';
 import { StoreBelief, type StoreShare } from './store-belief.ts';
-import { afterGain } from './stress.ts';
 
 /** A column with less than this of the whole is let go. */
 const NEXT_TO_NOTHING = 1e-6;
@@ -247,31 +247,15 @@ export class Belief {
   /** Relative available water at given chances (ascending), straight within cells. */
   waterQuantiles(wanted: readonly number[]): readonly number[] {
     const marginal = this.waterMarginal();
-    return wanted.map((chance) => {
-      let sum = 0;
-      for (let i = 0; i < WATER_CELLS; i++) {
-        const p = marginal[i] as number;
-        if (sum + p >= chance) return (i + (p > 0 ? (chance - sum) / p : 0)) / WATER_CELLS;
-        sum += p;
-      }
-      return 1;
-    });
+    return wanted.map((chance) => Math.min(1, placeOfChance(marginal, chance) / WATER_CELLS));
   }
 
   /** The use multiplier at given chances, straight in its log between columns. */
   useQuantiles(wanted: readonly number[]): readonly number[] {
-    return wanted.map((chance) => {
-      let sum = 0;
-      for (let j = 0; j < USE_CELLS; j++) {
-        const p = this.columnMass(j);
-        if (sum + p >= chance) {
-          const inside = p > 0 ? (chance - sum) / p - 0.5 : 0;
-          return Math.exp(-LOG_USE_REACH + (j + inside) * LOG_USE_STEP);
-        }
-        sum += p;
-      }
-      return Math.exp(LOG_USE_REACH);
-    });
+    const columns = Array.from({ length: USE_CELLS }, (_, j) => this.columnMass(j));
+    return wanted.map((chance) =>
+      Math.exp(-LOG_USE_REACH + (placeOfChance(columns, chance) - 0.5) * LOG_USE_STEP),
+    );
   }
 
   /** The share of each store that is full, weighted over the columns: mean and sd. */
@@ -387,42 +371,14 @@ const ROOT_THREE = Math.sqrt(3);
 /** Working room of one move, made once since it runs at every step. */
 const targets = new Float64Array(WATER_CELLS + 1);
 const likely = new Float64Array(WATER_CELLS);
-/** A drink as moves from cell to cell: each with the part of the cell's mass that it takes; and what runs through from each. */
-const froms = new Int32Array(WATER_CELLS * POINTS.length * 2);
-const intos = new Int32Array(WATER_CELLS * POINTS.length * 2);
-const parts = new Float64Array(WATER_CELLS * POINTS.length * 2);
-const drains = new Float64Array(WATER_CELLS);
 
-/** Plans a drink's moves, those between the same two cells as one (most drinks fill most cells to the brim). */
-function planDrink(amount: number, sd: number, mix: Parameters<typeof afterGain>[2]): number {
-  let count = 0;
-  for (let i = 0; i < WATER_CELLS; i++) {
-    const first = count;
-    drains[i] = 0;
-    for (const { z, weight } of POINTS) {
-      const { w, drained } = afterGain(WATER_MIDDLES[i] as number, Math.max(0, amount + z * sd), mix);
-      const place = placeOf(w);
-      const lower = place | 0;
-      const upper = weight * (place - lower);
-      count = addMove(first, count, i, lower, weight - upper);
-      if (upper > 0) count = addMove(first, count, i, lower + 1, upper);
-      drains[i] = (drains[i] as number) + weight * drained;
-    }
+/** Where a running sum of masses reaches a chance: cells from the first, with the part of the cell. */
+function placeOfChance(masses: ArrayLike<number>, chance: number): number {
+  let sum = 0;
+  for (let i = 0; i < masses.length; i++) {
+    const p = masses[i] as number;
+    if (sum + p >= chance) return i + (p > 0 ? (chance - sum) / p : 0);
+    sum += p;
   }
-  return count;
-}
-
-/** One more move, from the number of a cell's first; returns how many there are then. */
-function addMove(first: number, count: number, from: number, to: number, part: number): number {
-  let n = first;
-  while (n < count && intos[n] !== to) n++;
-  froms[n] = from;
-  intos[n] = to;
-  parts[n] = n === count ? part : (parts[n] as number) + part;
-  return n === count ? count + 1 : count;
-}
-
-/** Where water lies along the cells: whole part the lower of the two nearest, rest the share of the upper. */
-function placeOf(w: number): number {
-  return Math.min(WATER_CELLS - 1, Math.max(0, w * WATER_CELLS - 0.5));
+  return masses.length;
 }

@@ -15,6 +15,8 @@ export interface DrinkAdvice {
   /** pours with a pause between; 2 when the mix is so dry that it may repel water */
   readonly pours: number;
   readonly isEstablishing: boolean;
+  /** less than it would take, since a cold night is coming */
+  readonly isHeldBack: boolean;
   /** over the mix, or into the reservoir or drum that is looked at by its level */
   readonly into: 'top' | 'store';
 }
@@ -35,6 +37,8 @@ export function adviseDrink(
     readonly isDueAgainBeforeNextRound: boolean;
     readonly daysSincePlanting: number | undefined;
     readonly measure: { readonly kind: MeasureKind; readonly litres: number };
+    /** a cold night is coming, and this grower keeps bags on the dry side for it */
+    readonly isBeforeColdNight?: boolean;
   },
   assumed: Assumed = DEFAULT_ASSUMED,
 ): DrinkAdvice {
@@ -45,7 +49,8 @@ export function adviseDrink(
     situation.daysSincePlanting !== undefined && situation.daysSincePlanting < assumed.establishingDays;
   // roots that are not down yet drink nothing of a reservoir: until then it is watered by hand
   const store = isEstablishing ? undefined : estimate.stores.find(({ kind }) => hasLevel(kind));
-  const part = isEstablishing ? assumed.establishingShare : 1;
+  const isHeldBack = situation.isBeforeColdNight === true && !store;
+  const part = (isEstablishing ? assumed.establishingShare : 1) * (isHeldBack ? assumed.coldNightShare : 1);
   const toFill = (share: number) =>
     Math.max(0, 1 - share) * bag.availableLitres * (1 + assumed.runThrough) * part;
   const litres = store
@@ -66,6 +71,7 @@ export function adviseDrink(
     fills: inMeasure(litres.likely, situation.measure),
     pours: !store && estimate.share.likely < assumed.dryBelow + 0.1 ? 2 : 1,
     isEstablishing,
+    isHeldBack,
     into: store ? 'store' : 'top',
   };
 }

@@ -17,6 +17,7 @@ import type { UseStep } from './timeline.ts';
 export interface RoundAhead extends PathPoint {
   readonly hoursAhead: number;
   readonly chanceDry: number;
+  readonly chanceWilting: number;
   /** likely share left in the store that is looked at by its level; undefined for a bag without one */
   readonly level?: number;
 }
@@ -25,6 +26,8 @@ export interface LookAhead {
   readonly rounds: readonly RoundAhead[];
   /** hours until it wants water; a bound is undefined when it lies beyond the days looked at */
   readonly hoursToRefill: { readonly [K in keyof Range]: number | undefined };
+  /** hours until the plant hangs its leaves, in the same way */
+  readonly hoursToWilting: { readonly [K in keyof Range]: number | undefined };
   /** local time of the last round before the chance of being dry passes the risk; `now` when that is this one */
   readonly nextLook:
     { readonly kind: 'now' } | { readonly kind: 'at'; readonly at: string } | { readonly kind: 'later' };
@@ -56,6 +59,7 @@ export function lookAhead(
   const ahead = belief.copy();
   const depletion = bagDepletion(bag);
   const chanceNow = ahead.chanceBelow(assumed.refillPoint);
+  const wiltingNow = ahead.chanceBelow(assumed.wiltNoise);
   const rounds: RoundAhead[] = [];
   const seen = bag.stores.findIndex(({ kind }) => hasLevel(kind));
   for (const span of spans) {
@@ -63,16 +67,26 @@ export function lookAhead(
     applyStretch(ahead, bag, stretch, depletion, assumed);
     const chanceDry = ahead.chanceBelow(assumed.refillPoint);
     const level = seen < 0 ? {} : { level: storeLevels(ahead, bag)[seen]?.likely ?? 0 };
-    rounds.push({ at: span.at, hoursAhead: span.hoursAhead, chanceDry, ...range(ahead), ...level });
-    if (chanceDry > 0.97) break;
+    const chanceWilting = ahead.chanceBelow(assumed.wiltNoise);
+    rounds.push({
+      at: span.at,
+      hoursAhead: span.hoursAhead,
+      chanceDry,
+      chanceWilting,
+      ...range(ahead),
+      ...level,
+    });
+    if (chanceWilting > 0.97) break;
   }
+  const hoursOf = (key: ChanceKey, now: number) => ({
+    low: hoursUntilChance(now, rounds, 0.1, key),
+    likely: hoursUntilChance(now, rounds, 0.5, key),
+    high: hoursUntilChance(now, rounds, 0.9, key),
+  });
   return {
     rounds,
-    hoursToRefill: {
-      low: hoursUntilChance(chanceNow, rounds, 0.1),
-      likely: hoursUntilChance(chanceNow, rounds, 0.5),
-      high: hoursUntilChance(chanceNow, rounds, 0.9),
-    },
+    hoursToRefill: hoursOf('chanceDry', chanceNow),
+    hoursToWilting: hoursOf('chanceWilting', wiltingNow),
     nextLook: sooner(
       nextLook(chanceNow, rounds, assumed.risk, habit.mayMissARound ? 2 : 1),
       spans,
@@ -109,19 +123,23 @@ function nextLook(
   return last ? { kind: 'at', at: last.at } : { kind: 'now' };
 }
 
+type ChanceKey = 'chanceDry' | 'chanceWilting';
+
 function hoursUntilChance(
   chanceNow: number,
   rounds: readonly RoundAhead[],
   chance: number,
+  key: ChanceKey,
 ): number | undefined {
-  let from = { hoursAhead: 0, chanceDry: chanceNow };
+  let from = { hoursAhead: 0, reached: chanceNow };
   if (chanceNow >= chance) return 0;
   for (const round of rounds) {
-    if (round.chanceDry >= chance) {
-      const share = (chance - from.chanceDry) / (round.chanceDry - from.chanceDry);
+    const reached = round[key];
+    if (reached >= chance) {
+      const share = (chance - from.reached) / (reached - from.reached);
       return from.hoursAhead + share * (round.hoursAhead - from.hoursAhead);
     }
-    from = round;
+    from = { hoursAhead: round.hoursAhead, reached };
   }
   return undefined;
 }

@@ -85,6 +85,13 @@ const TOPICS: readonly Topic[] = [
     () => import('./SupportBench.tsx'),
   ),
   topic(
+    'drip',
+    'Drip',
+    'Does the drip keep up?',
+    'What a timer brings against what the bag uses, and a setting that would suit.',
+    () => import('./DripBench.tsx'),
+  ),
+  topic(
     'measures',
     'My measures',
     'My measures',

@@ -1,19 +1,27 @@
-import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
+import { Box, Button, FormControlLabel, MenuItem, Switch, TextField, Typography } from '@mui/material';
 import type { Settings } from '@rundel/core/garden';
 import { useState, type FormEvent } from 'react';
 import { useLookValue, type LookValue } from '../parts/look-context.tsx';
 import { SCHOOL_CHOICES, schoolWords, UNIT_CHOICES } from '../parts/choices.tsx';
 import { readPlace } from '../parts/place-texts.ts';
 import { Page, Panel } from '../parts/Page.tsx';
-import { useGarden } from '../store/index.ts';
+import { shownIn, useGarden } from '../store/index.ts';
 import { AssumptionsPanel } from './AssumptionsPanel.tsx';
+
+/** What changes; a setting that is turned off is undefined. */
+type SettingsChange = Partial<Omit<Settings, 'drierBelowCelsius'>> & {
+  readonly drierBelowCelsius?: number | undefined;
+};
 
 /** Settings of the garden and of this device. What can be chosen is stored as it is chosen. */
 export default function SettingsPage() {
   const { garden, saveSettings } = useGarden();
   const { settings } = garden;
   const look = useLookValue();
-  const keep = (change: Partial<Settings>) => void saveSettings({ ...settings, ...change });
+  const keep = (change: SettingsChange) => {
+    const { drierBelowCelsius, ...rest } = { ...settings, ...change };
+    void saveSettings({ ...rest, ...(drierBelowCelsius === undefined ? {} : { drierBelowCelsius }) });
+  };
   return (
     <Page title="Settings" width={920}>
       <Panel title="This garden">
@@ -63,12 +71,15 @@ export default function SettingsPage() {
   );
 }
 
+/** A night below this holds roots in wet mix back. */
+const COLD_NIGHT_CELSIUS = 10;
+
 function GardenForm({
   settings,
   onKeep,
 }: {
   readonly settings: Settings;
-  onKeep(change: Partial<Settings>): void;
+  onKeep(change: SettingsChange): void;
 }) {
   const [name, setName] = useState(settings.gardenName);
   const [latitude, setLatitude] = useState(String(settings.latitudeDegrees));
@@ -131,6 +142,26 @@ function GardenForm({
           Keep these
         </Button>
         {isKept && <Typography role="status">Kept.</Typography>}
+      </Box>
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        <FormControlLabel
+          control={
+            <Switch
+              checked={settings.plansForMissedRound ?? false}
+              onChange={(_, plansForMissedRound) => onKeep({ plansForMissedRound })}
+            />
+          }
+          label="Ask for looks a round early, so that one may be missed"
+        />
+        <FormControlLabel
+          control={
+            <Switch
+              checked={settings.drierBelowCelsius !== undefined}
+              onChange={(_, on) => onKeep({ drierBelowCelsius: on ? COLD_NIGHT_CELSIUS : undefined })}
+            />
+          }
+          label={`Smaller drinks when the coming night is below ${shownIn(settings.units).show(COLD_NIGHT_CELSIUS, 'temperature')}`}
+        />
       </Box>
     </Box>
   );

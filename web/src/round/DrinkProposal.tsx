@@ -63,6 +63,7 @@ export default function DrinkProposal({
         {isStore ? STORE_BECAUSE[advice.because] : BECAUSE[advice.because]} It should take{' '}
         {shown.range(advice.litres.low, advice.litres.high, 'drink')}
         {advice.isEstablishing ? ', close to the stem while it roots.' : '.'}
+        {advice.isHeldBack && ' A cold night is coming, so this is less than it could hold.'}
       </Typography>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, marginBlockStart: 1 }}>
         <IconButton

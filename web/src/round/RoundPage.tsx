@@ -17,7 +17,7 @@ import { nextRoundOf, RoundDone } from './RoundDone.tsx';
 import { STOP_HEAD_ID, StopActions, StopCloseUp, StopHead, StopSection, StopWords } from './StopView.tsx';
 import { StopList, type WalkStop } from './StopList.tsx';
 import type { SkipReason } from './SkipButton.tsx';
-import { isOpen, statusOf } from './stops.ts';
+import { isBeforeColdNight, isOpen, statusOf } from './stops.ts';
 import { useWalk } from './walk.ts';
 import { usualWay } from './WayButton.tsx';
 
@@ -48,17 +48,21 @@ export default function RoundPage() {
     [bags, garden, isReady],
   );
   const { walk, keepTo } = useWalk(plan);
+  const isCold = isBeforeColdNight(live, garden.settings.drierBelowCelsius, clock.now());
   const stops = useMemo((): readonly WalkStop[] => {
     const ids = new Set(walk?.spotIds ?? walk?.containerIds);
     return bags
       .filter((b) => ids.has(b.container.id))
-      .map((bag) => ({ bag, status: statusOf(bag, walk, live, measure) }));
-  }, [bags, live, measure, walk]);
+      .map((bag) => ({ bag, status: statusOf(bag, walk, live, measure, isCold) }));
+  }, [bags, isCold, live, measure, walk]);
 
   const asked = bags.find((b) => b.container.id === containerId);
   const firstOpen = stops.find((s) => isOpen(s.status))?.bag;
   const bag = asked ?? firstOpen;
-  const status = useMemo(() => bag && statusOf(bag, walk, live, measure), [bag, live, measure, walk]);
+  const status = useMemo(
+    () => bag && statusOf(bag, walk, live, measure, isCold),
+    [bag, isCold, live, measure, walk],
+  );
 
   // the name of the next stop is what a screen reader reads first
   const shownId = useRef<string>(undefined);

@@ -1,3 +1,4 @@
+import { addDays, dayOf } from '@rundel/core/climate';
 import type { Entry, EntryOf } from '@rundel/core/diary';
 import { adviseDrink, type DrinkAdvice, type Look } from '@rundel/core/water';
 import type { Bag } from '../store/index.ts';
@@ -23,6 +24,7 @@ export function statusOf(
   walk: Walk | undefined,
   live: readonly Entry[],
   measure: Parameters<typeof adviseDrink>[2]['measure'],
+  isBeforeColdNight = false,
 ): StopStatus {
   const since = walk ? Date.parse(walk.startedAt) : Infinity;
   const here = live.filter(
@@ -50,6 +52,7 @@ export function statusOf(
       isDueAgainBeforeNextRound: water.ahead.nextLook.kind === 'now',
       daysSincePlanting: water.daysSincePlanting,
       measure,
+      isBeforeColdNight,
     },
     bag.body.assumed,
   );
@@ -65,4 +68,12 @@ export function isOpen(status: StopStatus): boolean {
 /** A reading as the advice takes it: by then the estimate has it in. */
 function asLook(look: EntryOf<'look'>['look'], share: number): Look {
   return look.method === 'scale' || look.method === 'probe' ? { method: 'reading', share, sd: 0 } : look;
+}
+
+/** Whether the coming night is entered (as tomorrow's weather) and colder than a grower keeps bags wet for. */
+export function isBeforeColdNight(live: readonly Entry[], below: number | undefined, now: string): boolean {
+  if (below === undefined) return false;
+  const tomorrow = addDays(dayOf(now), 1);
+  const night = live.findLast((e) => e.kind === 'weather' && e.day === tomorrow);
+  return night?.kind === 'weather' && night.minCelsius < below;
 }

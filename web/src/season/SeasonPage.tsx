@@ -4,6 +4,7 @@ import { lazy, Suspense, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Page, Panel } from '../parts/Page.tsx';
 import { useGarden } from '../store/index.ts';
+import { StationButton } from './StationButton.tsx';
 
 const YearPanel = lazy(() => import('./YearPanel.tsx'));
 const ClimatePanel = lazy(() => import('./ClimatePanel.tsx'));
@@ -75,6 +76,7 @@ function Weather() {
     >
       <Panel title="The last three weeks">
         <WeatherDays today={dayOf(clock.now())} />
+        <StationButton />
       </Panel>
       <Panel title="What is usual here">
         <Typography sx={{ marginBlockEnd: 1.5 }}>

@@ -8,6 +8,7 @@ import { COVER_CHOICES, mixChoices, supportChoices } from '../parts/choices.tsx'
 import { KindPicker } from '../parts/KindPicker.tsx';
 import { standsInUse, useGarden, useMoney, useShown } from '../store/index.ts';
 import { NEW_STAND, type BagFormValues } from './bag-form.ts';
+import { STORE_FIELDS } from './store-fields.ts';
 
 const two = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 } as const;
 
@@ -246,6 +247,23 @@ export function BagFields() {
           helperText={errors.price?.message ?? 'Spread over the seasons that it lasts.'}
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
         />
+      </Box>
+      <Box role="group" aria-labelledby="water-beside">
+        <Typography id="water-beside" sx={{ fontWeight: 'fontWeightMedium', marginBlockEnd: 0.75 }}>
+          Water beside it
+        </Typography>
+        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: 'repeat(3, 1fr)' }, gap: 2 }}>
+          {STORE_FIELDS.map(({ key, label, help }) => (
+            <AmountField
+              key={key}
+              purpose="drink"
+              label={label}
+              {...register(key)}
+              error={errors[key] !== undefined}
+              helperText={errors[key]?.message ?? help}
+            />
+          ))}
+        </Box>
       </Box>
     </Box>
   );

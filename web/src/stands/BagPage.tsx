@@ -11,6 +11,7 @@ import { shortDay } from '../parts/words.ts';
 import { BagSection, sceneOf } from '../section/index.ts';
 import { useBags, useGarden, useShown, type Bag } from '../store/index.ts';
 import { Diary } from './Diary.tsx';
+import { GaugeDialog } from './GaugeDialog.tsx';
 import { GrowthPanel } from './GrowthPanel.tsx';
 import { MakePanel } from './MakePanel.tsx';
 import { plantedWords } from './planted-words.ts';
@@ -57,7 +58,7 @@ function Binned({ label }: { readonly label: string }) {
   );
 }
 
-type Dialog = 'pick' | 'note' | 'drink' | 'plant' | 'trouble' | 'template';
+type Dialog = 'pick' | 'note' | 'drink' | 'plant' | 'trouble' | 'template' | 'gauge';
 
 function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string | undefined }) {
   const { garden, clock, live } = useGarden();
@@ -139,6 +140,7 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
       <DrinkDialog bag={bag} isOpen={dialog === 'drink'} onClose={close} />
       {dialog === 'plant' && <PlantDialog bag={bag} onClose={close} />}
       {dialog === 'trouble' && <TroubleDialog bag={bag} onClose={close} />}
+      {dialog === 'gauge' && <GaugeDialog bag={bag} onClose={close} />}
       {dialog === 'template' && <TemplateDialog bag={bag} onClose={close} />}
     </Page>
   );
@@ -219,6 +221,12 @@ function BagActions({
         <MenuItem component={Link} to={`/bench/fill?bags=${container.id}`}>
           Fill it
         </MenuItem>
+        {!isEmpty && (
+          <MenuItem component={Link} to={`/bench/drip?bag=${container.id}`}>
+            Set its drip
+          </MenuItem>
+        )}
+        <MenuItem onClick={() => open('gauge')}>Scale or probe</MenuItem>
         <MenuItem onClick={() => open('trouble')}>Put trouble on record</MenuItem>
         {!isEmpty && <MenuItem onClick={() => void clear()}>Clear its plants out</MenuItem>}
         <MenuItem onClick={() => void bin()}>Put it in the bin</MenuItem>

@@ -52,10 +52,11 @@ export default function EditBagPage() {
       (_, i) => container.stations[i] ?? { id: newId('station') },
     );
     // optional fields that were emptied are gone: only what the form does not ask for is carried over
-    const { assumptions, seasons } = container;
+    const { assumptions, seasons, gauges } = container;
     const after = {
       ...(assumptions ? { assumptions } : {}),
       ...(seasons ? { seasons } : {}),
+      ...(gauges ? { gauges } : {}),
       ...(containers[0] as Container),
       id: container.id,
       createdAt: container.createdAt,

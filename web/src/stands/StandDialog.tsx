@@ -25,6 +25,9 @@ export function StandDialog({
     stand?.wireMillimetres === undefined ? '' : shown.show(stand.wireMillimetres, 'height'),
   );
   const { system } = shown;
+  const [shade, setShade] = useState(stand?.shade ? String(Math.round(stand.shade * 100)) : '');
+  const percent = shade.trim() === '' ? 0 : Number(shade.replace('%', '').replace(',', '.'));
+  const isShade = percent >= 0 && percent <= 90;
   const readWire = readAmount(wire, { purpose: 'height', system, low: 300, high: 5000, isOptional: true });
   const [problem, setProblem] = useState<string>();
   const submit = async () => {
@@ -32,16 +35,17 @@ export function StandDialog({
     if (trimmed === '') return setProblem('Give it a name.');
     if (garden.stands.some((s) => !s.binnedAt && s.id !== stand?.id && s.name === trimmed))
       return setProblem('There is a place of this name already.');
-    if (readWire.kind === 'refused') return undefined;
+    if (readWire.kind === 'refused' || !isShade) return undefined;
     const now = clock.now();
-    const { wireMillimetres: _, ...known } = stand ?? { wireMillimetres: undefined };
+    const { wireMillimetres: _, shade: _shade, ...known } = stand ?? { wireMillimetres: undefined };
     const made = {
       name: trimmed,
       cover,
       ...(readWire.kind === 'given' ? { wireMillimetres: Math.round(readWire.inner) } : {}),
+      ...(percent > 0 ? { shade: percent / 100 } : {}),
     };
     const after: Stand = stand
-      ? { ...(known as Omit<Stand, 'wireMillimetres'>), ...made, changedAt: now }
+      ? { ...(known as Omit<Stand, 'wireMillimetres' | 'shade'>), ...made, changedAt: now }
       : {
           id: newId('stand'),
           ...made,
@@ -94,6 +98,14 @@ export function StandDialog({
         onChange={(e) => setWire(e.target.value)}
         error={readWire.kind === 'refused'}
         helperText={readWire.kind === 'refused' ? readWire.problem : 'For strings. Empty: there is none.'}
+      />
+      <TextField
+        label="Shade cloth or whitewash, % of the sun"
+        value={shade}
+        onChange={(e) => setShade(e.target.value)}
+        error={!isShade}
+        helperText={isShade ? 'Empty: none. Its label says how much it takes.' : 'From 0 to 90 %.'}
+        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
       />
       {stand &&
         (hasBags ? (

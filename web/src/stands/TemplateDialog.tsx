@@ -17,7 +17,7 @@ export function TemplateDialog({ bag, onClose }: { readonly bag: Bag; onClose():
     if (garden.templates.some((t) => !t.binnedAt && t.name === trimmed))
       return setProblem('There is a template of this name already.');
     const now = clock.now();
-    const { kindId, size, mixId, layers, mulchMillimetres, holeMillimetres, support, stations } =
+    const { kindId, size, mixId, layers, mulchMillimetres, holeMillimetres, support, stations, stores } =
       bag.container;
     const first = bag.occupants[0];
     const after: Template = {
@@ -29,6 +29,7 @@ export function TemplateDialog({ bag, onClose }: { readonly bag: Bag; onClose():
       ...(layers ? { layers } : {}),
       mulchMillimetres,
       ...(holeMillimetres ? { holeMillimetres } : {}),
+      ...(stores ? { stores } : {}),
       support,
       stations: stations.length,
       ...(first ? { cropId: first.crop.id, habitId: first.habit.id } : {}),

@@ -2,7 +2,8 @@ import { Box, Button, Typography } from '@mui/material';
 import type { Entry } from '@rundel/core/diary';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { expectation, gradeSpan, nextLookWords } from '../parts/bag-words.ts';
-import { lookWords } from '../parts/look-words.ts';
+import { FAULT_WORDS, lookWords } from '../parts/look-words.ts';
+import { STORE_WORDS } from '../parts/water-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { hoursWords, whenWords } from '../parts/words.ts';
 import { Worked, WorkedLines } from '../parts/Worked.tsx';
@@ -44,6 +45,13 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
     )
     .join(', then ');
   const percent = (share: number) => Math.round(share * 100);
+  const today = now.slice(0, 10);
+  const most = Math.max(
+    0,
+    ...water.usePerDay.filter((d) => d.day > today).map((d) => d.litres - d.dripLitres),
+  );
+  const isTight = most > body.assumed.keepable * water.availableLitres && estimate.stores.length === 0;
+  const lastFault = water.setAside.at(-1);
   return (
     <Panel title="Water">
       <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1.5 }}>
@@ -56,6 +64,25 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
         >
           Two looks within an hour do not agree ({disputed}). Both are kept, and I trust either less; another
           look would settle it.
+        </Typography>
+      )}
+      {isTight && (
+        <Typography
+          role="note"
+          sx={{ borderInlineStart: '5px solid var(--flower)', paddingInlineStart: 1.5, marginBlockEnd: 1.5 }}
+        >
+          On the hottest day to come it uses about {shown.show(most, 'drink')} of the{' '}
+          {shown.show(water.availableLitres, 'drink')} that it holds: one round a day may not keep it. A
+          second round, a bigger bag, mulch, shade or a store of water would.
+        </Typography>
+      )}
+      {lastFault && (
+        <Typography
+          role="note"
+          sx={{ borderInlineStart: '5px solid var(--flower)', paddingInlineStart: 1.5, marginBlockEnd: 1.5 }}
+        >
+          A reading of {whenWords(lastFault.at, now)} is set aside. {FAULT_WORDS[lastFault.fault]} It stays in
+          the diary.
         </Typography>
       )}
       <Box
@@ -78,6 +105,17 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
               : `until it wants water; ${hoursWords(toRefill.low)} to ${hoursWords(toRefill.high)}`
           }
         />
+        <Big
+          number={hoursWords(ahead.hoursToWilting.likely)}
+          words={`until it hangs, if nobody comes; ${hoursWords(ahead.hoursToWilting.low)} to ${hoursWords(ahead.hoursToWilting.high)}`}
+        />
+        {estimate.stores.map((store) => (
+          <Big
+            key={store.kind}
+            number={`${percent(store.likely)} %`}
+            words={`of its ${STORE_WORDS[store.kind]} (${shown.show(store.litres, 'drink')}) left; ${percent(store.low)} to ${percent(store.high)} %`}
+          />
+        ))}
         <Big
           number={`× ${estimate.useMultiplier.likely.toFixed(1)}`}
           words={`its use against its kind; ${estimate.useMultiplier.low.toFixed(1)} to ${estimate.useMultiplier.high.toFixed(1)}`}

@@ -7,14 +7,18 @@ import { useGarden, useShown, waterIf, type Bag } from '../store/index.ts';
 interface Change {
   readonly words: string;
   readonly container: Container;
+  /** of the sun taken by shade, when that is the change */
+  readonly shade?: number;
 }
 
 /** Mulch that does most of what mulch can, mm. */
 const THICK_MULCH = 75;
 const BIGGER = 1.5;
+const HALF_SHADE = 0.5;
+const SAUCER_SHARE = 0.25;
 
 /** What could be done to a bag that dries too fast. */
-function changesFor(bag: Bag, thick: string): readonly Change[] {
+function changesFor(bag: Bag, thick: string, saucer: string): readonly Change[] {
   const { container, body } = bag;
   const litres = Math.min(1000, (body.real.litres.likely / body.assumed.labelTruth) * BIGGER);
   return [
@@ -27,6 +31,20 @@ function changesFor(bag: Bag, thick: string): readonly Change[] {
         ]
       : []),
     { words: 'In a bag half as big again', container: { ...container, size: { by: 'label', litres } } },
+    ...((bag.stand?.shade ?? 0) < HALF_SHADE
+      ? [{ words: 'In half shade', container, shade: HALF_SHADE }]
+      : []),
+    ...((bag.water?.estimate.stores.length ?? 0) === 0
+      ? [
+          {
+            words: `Over a saucer of ${saucer}`,
+            container: {
+              ...container,
+              stores: [{ kind: 'saucer' as const, litres: SAUCER_SHARE * body.availableLitres }],
+            },
+          },
+        ]
+      : []),
   ];
 }
 
@@ -34,13 +52,19 @@ function changesFor(bag: Bag, thick: string): readonly Change[] {
 export function WhatIf({ bag }: { readonly bag: Bag }) {
   const open = useGarden();
   const shown = useShown();
-  const changes = changesFor(bag, shown.show(THICK_MULCH, 'depth'));
+  const changes = changesFor(
+    bag,
+    shown.show(THICK_MULCH, 'depth'),
+    shown.show(SAUCER_SHARE * bag.body.availableLitres, 'drink'),
+  );
   const { data } = useQuery({
     queryKey: ['what-if', open.which, bag.container.id, bag.water?.now, bag.container.changedAt] as const,
-    queryFn: () => Promise.all(changes.map(({ container }) => waterIf(container, open))),
+    queryFn: () => Promise.all(changes.map(({ container, shade }) => waterIf(container, open, shade))),
     staleTime: 60_000,
   });
   const now = bag.water?.ahead.hoursToRefill.likely;
+  const most = Math.max(0, ...(bag.water?.usePerDay ?? []).map((day) => day.litres));
+  const isTight = most > bag.body.assumed.keepable * bag.body.availableLitres;
   return (
     <Box>
       <Typography variant="body2">
@@ -57,8 +81,9 @@ export function WhatIf({ bag }: { readonly bag: Bag }) {
         })}
       </Box>
       <Typography variant="body2">
-        Shade at noon, or a second round on hot days, does the same without new mix. Rundel only reckons what
-        it can.
+        {isTight
+          ? `On a hot day it uses most of what it holds: a second round that day does what no change above does.`
+          : 'A saucer helps as far as it has caught what ran through.'}
       </Typography>
     </Box>
   );

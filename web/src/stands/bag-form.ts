@@ -12,6 +12,7 @@ import { SUPPORT_KINDS } from '@rundel/core/supports';
 import { show, type NamedMeasure, type UnitSystem } from '@rundel/core/units';
 import * as z from '@rundel/core/schema';
 import { readAmount } from '../parts/amount-text.ts';
+import { readStores, storeTexts } from './store-fields.ts';
 import { moneyIn, newId, type RecordChange } from '../store/index.ts';
 
 /** What the bag form holds: text as typed. */
@@ -30,6 +31,10 @@ export interface BagFormValues {
   lowerShare: string;
   mulch: string;
   hole: string;
+  /** water put beside it: what each holds; empty: none */
+  saucer: string;
+  clayPots: string;
+  wick: string;
   price: string;
   standId: string;
   newStandName: string;
@@ -48,6 +53,7 @@ export interface BagFormResult {
   readonly layers?: Container['layers'];
   readonly mulchMillimetres: number;
   readonly holeMillimetres?: number;
+  readonly stores?: Container['stores'];
   readonly price?: number;
   readonly stand:
     | { readonly kind: 'known'; readonly id: string }
@@ -73,6 +79,9 @@ export function emptyBagForm(label: string, standId: string | undefined): BagFor
     lowerShare: '50',
     mulch: '',
     hole: '',
+    saucer: '',
+    clayPots: '',
+    wick: '',
     price: '',
     standId: standId ?? NEW_STAND,
     newStandName: '',
@@ -127,6 +136,7 @@ function makeFormOf(
     lowerMixId: layers?.[0]?.mixId ?? '',
     lowerShare: layers?.[0] ? String(Math.round(layers[0].share * 100)) : '50',
     hole: container.holeMillimetres ? show(container.holeMillimetres, 'depth', system) : '',
+    ...storeTexts(container.stores, system),
     price: container.price === undefined ? '' : String(container.price),
     mulch: container.mulchMillimetres > 0 ? show(container.mulchMillimetres, 'depth', system) : '',
     stations,
@@ -161,6 +171,9 @@ export function bagFormSchema(
     lowerShare: z.string(),
     mulch: z.string(),
     hole: z.string(),
+    saucer: z.string(),
+    clayPots: z.string(),
+    wick: z.string(),
     price: z.string(),
     standId: z.string(),
     newStandName: z.string(),
@@ -185,6 +198,7 @@ export function bagFormSchema(
       ? readAmount(values.hole, { purpose: 'depth', system, low: 0, high: 400, isOptional: true })
       : undefined;
     if (hole?.kind === 'refused') say(hole.problem, 'hole');
+    const stores = readStores(values, system, measures, say);
     const price = moneyIn('').read(values.price.replace(/^[^\p{L}\d.,-]+/u, ''));
     if (price.kind === 'refused') say(price.problem, 'price');
     const lower = Number(values.lowerShare.replace('%', '').replace(',', '.'));
@@ -218,6 +232,7 @@ export function bagFormSchema(
         : {}),
       mulchMillimetres: mulch.kind === 'given' ? mulch.inner : 0,
       ...(hole?.kind === 'given' && hole.inner > 0 ? { holeMillimetres: hole.inner } : {}),
+      ...(stores.length > 0 ? { stores } : {}),
       ...(price.kind === 'given' ? { price: price.amount } : {}),
       stand: isNew
         ? { kind: 'new', name: values.newStandName.trim(), cover: values.newStandCover }

@@ -8,7 +8,7 @@ import {
   type LearntFinger,
 } from '@rundel/core/bag-state';
 import { addDays, dayOf } from '@rundel/core/climate';
-import type { Container } from '@rundel/core/garden';
+import type { Container, Stand } from '@rundel/core/garden';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { estimateWorker, type FailedWater } from '../workers/estimate.ts';
@@ -117,14 +117,17 @@ export function useWaters(): Waters {
 }
 
 /** The water of a bag as it would be if its record were another: worked out in the worker, stored nowhere. */
-export async function waterIf(container: Container, open: OpenGarden): Promise<BagWater | undefined> {
+export async function waterIf(
+  container: Container,
+  open: OpenGarden,
+  shade?: number,
+): Promise<BagWater | undefined> {
   const now = open.clock.now();
-  const water = await estimateWorker().bagWater(
-    partFor(container, gardenForWater(open, now, fingerOf(open))),
-    container,
-    now,
-    true,
-  );
+  const whole = gardenForWater(open, now, fingerOf(open));
+  const shaded = (stand: Stand): Stand =>
+    stand.id === container.standId ? { ...stand, shade: shade ?? 0 } : stand;
+  const tried = shade === undefined ? whole : { ...whole, stands: whole.stands.map(shaded) };
+  const water = await estimateWorker().bagWater(partFor(container, tried), container, now, true);
   return 'problem' in water ? undefined : water;
 }
 
