@@ -1,5 +1,9 @@
 import type { SupportKindId } from '../src/supports/index.ts';
 import type { Size } from '../src/bags/index.ts';
+import type { AddedStore, Gauge } from '../src/garden/index.ts';
+import type { DripSetting } from '../src/water/index.ts';
+
+import { WATER_BAGS } from './gannet-slip-water-bags.ts';
 
 /** Who grows what in what at Gannet Slip. A made-up yard, made-up names, made-up varieties. */
 export interface PlannedBag {
@@ -20,6 +24,12 @@ export interface PlannedBag {
     readonly heightMillimetres: number;
   };
   readonly plantName?: string;
+  /** water put beside it */
+  readonly stores?: readonly AddedStore[];
+  /** its drip, from planting on */
+  readonly drip?: DripSetting;
+  /** a scale that somebody weighs it on now and then */
+  readonly gauge?: Gauge;
 }
 
 /** What the empty containers cost, by kind; the neighbours' own shillings. */
@@ -32,6 +42,10 @@ export const PRICES: Readonly<Record<string, number>> = {
   trough: 14,
   'shopping-bag': 1,
   'film-sleeve': 0.6,
+  reservoir: 19,
+  'open-sleeve': 0.6,
+  'rigid-pot': 5,
+  'refuse-bag': 0.4,
 };
 
 export const STANDS = [
@@ -285,4 +299,5 @@ export const BAGS: readonly PlannedBag[] = [
     stemMillimetres: 200,
     support: { kind: 'none', heightMillimetres: 0 },
   },
+  ...WATER_BAGS,
 ];

@@ -27,12 +27,12 @@ const PACKS: readonly (readonly [goodId: string, amount: number, price: number])
 
 /** What came into the shed: good, day, amount, money paid. */
 const BOUGHT: readonly (readonly [goodId: string, day: string, amount: number, paid: number])[] = [
-  ['bought-mix', '2026-05-09', 360, 57],
-  ['peat-free-mix', '2026-05-09', 100, 17.8],
-  ['bark', '2026-05-10', 80, 13],
-  ['coir', '2026-05-10', 79, 16.1],
+  ['bought-mix', '2026-05-09', 480, 76],
+  ['peat-free-mix', '2026-05-09', 150, 26.7],
+  ['bark', '2026-05-10', 120, 19.5],
+  ['coir', '2026-05-10', 149, 29.6],
   ['perlite', '2026-05-12', 100, 29],
-  ['loam', '2026-05-14', 40, 9.6],
+  ['loam', '2026-05-14', 60, 14.4],
   ['balanced-organic', '2026-05-14', 2.5, 8.4],
   ['lime', '2026-05-14', 3, 5.2],
   ['cane-long', '2026-05-20', 20, 11],
@@ -93,7 +93,7 @@ export function shedOf(
       paid,
     })),
     ...garden.containers.map((container) => filledDraft(container, garden, on('2026-05-16', 10))),
-    { kind: 'counted', at: on('2026-04-02', 15), goodId: 'garden-compost', amount: 220 },
+    { kind: 'counted', at: on('2026-04-02', 15), goodId: 'garden-compost', amount: 300 },
     { kind: 'counted', at: on('2026-04-02', 15), goodId: 'cage', amount: 6 },
     { kind: 'counted', at: on('2026-04-02', 15), goodId: kelp.id, amount: 1.2 },
     { kind: 'spent', at: on('2026-03-28', 12), on: 'seed', price: 14.5, containerIds: [] },

@@ -1,17 +1,11 @@
-import { bodyOf, momentAt, waterBagOf, occupantsOf, type Garden } from '../src/bag-state/index.ts';
+import { momentAt, type Garden } from '../src/bag-state/index.ts';
 import { addDays, daysBetween } from '../src/climate/index.ts';
-import { habitFigures, habitOf } from '../src/crops/index.ts';
-import { liveEntries, type Entry } from '../src/diary/index.ts';
+import type { Entry } from '../src/diary/index.ts';
 import { ID_PREFIXES, type Container, type IdOf, type Plant, type Settings } from '../src/garden/index.ts';
-import {
-  chanceFrom,
-  CLIMATES,
-  HiddenBag,
-  hiddenWeather,
-  type Chance,
-  type HiddenDay,
-} from '../hidden/index.ts';
+import { chanceFrom, CLIMATES, hiddenWeather, type Chance, type HiddenDay } from '../hidden/index.ts';
+import { hasLevel } from '../src/water/index.ts';
 import { BAGS, PRICES, STANDS, VARIETIES, type PlannedBag } from './gannet-slip-plan.ts';
+import { hiddenBagOf, wantedLitres } from './gannet-slip-truth.ts';
 import { shedOf } from './gannet-slip-shed.ts';
 import { growthOfSlip } from './gannet-slip-growth.ts';
 
@@ -22,6 +16,9 @@ const LAST_DAY = '2026-07-16';
 const CAN_LITRES = 9;
 /** It turns hot at the end. */
 const HOT_DAYS = 6;
+/** Until its roots are down, days, a planter with a reservoir is watered by hand; then its level is seen this often, days. */
+const ROOTED_DAYS = 14;
+const LEVEL_DAYS = 3;
 
 /** Days of which nobody noted the weather; the app fills them and says so. */
 const UNNOTED = new Set(['2026-06-13', '2026-06-14', '2026-06-29']);
@@ -46,7 +43,7 @@ const NOTES: readonly { readonly label: string; readonly day: string; readonly t
 ];
 
 /**
- * Gannet Slip: sixteen bags on three stands, from planting to a hot Thursday in July. Everything in the diary is a
+ * Gannet Slip: twenty-four bags on three stands, from planting to a hot Thursday in July. Everything in the diary is a
  * consequence of hidden bags that a made-up grower looked at, watered and picked from.
  *
  * @param seed the same seed gives the same garden, to the letter
@@ -96,8 +93,8 @@ export function gannetSlip(seed: number): Garden {
     const at = varieties.findIndex((v) => v.name === planned.varietyName);
     const variety = varieties[at];
     if (!stand || !variety) throw new Error(`the plan of bag ${planned.label} names what is not there`);
-    const stations = Array.from({ length: planned.plants }, () => ({ id: id('station') }));
-    const { label, kindId, size, mixId, mulchMillimetres, support } = planned;
+    const stations = Array.from({ length: Math.max(1, planned.plants) }, () => ({ id: id('station') }));
+    const { label, kindId, size, mixId, mulchMillimetres, support, stores, gauge } = planned;
     const container: Container = {
       id: id('container'),
       label,
@@ -108,12 +105,14 @@ export function gannetSlip(seed: number): Garden {
       standId: stand.id,
       stations,
       support,
+      ...(stores ? { stores: [...stores] } : {}),
+      ...(gauge ? { gauges: [gauge] } : {}),
       order,
       price: PRICES[kindId] ?? 0,
       ...stamps,
     };
     containers.push(container);
-    for (const station of stations) {
+    for (const station of stations.slice(0, planned.plants)) {
       const batchId = batches[at]?.id;
       const plant: Plant = {
         id: id('plant'),
@@ -140,7 +139,8 @@ export function gannetSlip(seed: number): Garden {
       plans: [],
       entries,
     };
-    entries.push(...livedThrough(chance, soFar, container, planned, weather, can.id, id));
+    if (planned.plants > 0)
+      entries.push(...livedThrough(chance, soFar, container, planned, weather, can.id, id));
   });
   const measures = [
     can,
@@ -216,7 +216,8 @@ function livedThrough(
   id: (of: IdOf) => string,
 ): Entry[] {
   const entries: Entry[] = [];
-  const bag = hiddenBagOf(chance, garden, container, planned);
+  const { bag, store, fullKilograms } = hiddenBagOf(chance, garden, container, planned);
+  const isSeen = store !== undefined && hasLevel(store.kind);
   const bearing = BEARING[planned.varietyName];
   const everyDays = container.kindId === 'bucket' || planned.plants > 1 ? 1 : 2;
   const skipLast = 1 + Math.floor(chance.next() * everyDays);
@@ -250,12 +251,43 @@ function livedThrough(
       continue;
     }
     sinceLook += 1;
+    if (age === 0 && planned.drip)
+      entries.push({
+        ...base(3),
+        kind: 'drip',
+        setting: { ...planned.drip, weekdays: [...planned.drip.weekdays] },
+      });
     if (age === 0) pour(4.5);
-    else if (sinceLook >= everyDays || today.maxCelsius > 27) {
+    else if (isSeen && age > ROOTED_DAYS) {
+      // a reservoir is looked at by its level, every few days
+      if (sinceLook >= LEVEL_DAYS) {
+        sinceLook = 0;
+        const share = Math.round(bag.level * 4) / 4;
+        entries.push({ ...base(0), kind: 'look', look: { method: 'level', share } });
+        if (share <= 0.5) {
+          const litres = Math.max(1, Math.round((1 - bag.level) * store.litres * 2) / 2);
+          bag.fillStore(litres + 1);
+          entries.push({
+            ...base(1),
+            kind: 'drink',
+            litres,
+            isMeasured: true,
+            ranThrough: true,
+            into: 'store',
+            measureId,
+          });
+        }
+      }
+    } else if (sinceLook >= everyDays || today.maxCelsius > 27) {
       sinceLook = 0;
+      if (planned.gauge && age % 3 === 0) {
+        const kilograms = Math.round(bag.weigh(fullKilograms) * 10) / 10;
+        entries.push({ ...base(-1), kind: 'look', look: { method: 'scale', kilograms } });
+      }
       const grade = bag.finger();
       entries.push({ ...base(0), kind: 'look', look: { method: 'finger', grade } });
-      if (grade <= 2 || (grade === 3 && today.maxCelsius > 24)) pour(wantedLitres(grade, garden, container));
+      if (grade <= 2 || (grade === 3 && today.maxCelsius > 24))
+        pour(wantedLitres(grade, garden, container, CAN_LITRES));
     }
     if (bearing && age >= bearing.firstAfter && daysLeft > 0) {
       const rhythm = planned.varietyName === 'Salt Snap' || planned.varietyName === 'Bosun Short' ? 2 : 3;
@@ -280,36 +312,4 @@ function livedThrough(
     });
   }
   return entries;
-}
-
-/** What this grower pours by feel, in quarter cans. */
-function wantedLitres(grade: number, garden: Garden, container: Container): number {
-  const { availableLitres } = bodyOf(container, garden);
-  const share = grade === 1 ? 0.95 : grade === 2 ? 0.75 : 0.5;
-  return Math.max(0.25, Math.round((availableLitres * share) / CAN_LITRES / 0.25) * 0.25) * CAN_LITRES;
-}
-
-function hiddenBagOf(chance: Chance, garden: Garden, container: Container, planned: PlannedBag): HiddenBag {
-  const body = bodyOf(container, garden);
-  const stand = garden.stands.find((s) => s.id === container.standId);
-  const variety = VARIETIES.find((v) => v.name === planned.varietyName);
-  if (!stand || !variety) throw new Error(`the plan of bag ${planned.label} names what is not there`);
-  const figures = habitFigures(variety.cropId, habitOf(variety.cropId, variety.habitId));
-  const seen = waterBagOf(
-    container,
-    body,
-    stand,
-    occupantsOf(container, liveEntries(garden.entries), garden),
-    garden.settings,
-  );
-  // the real bag is not quite the one that its label and mix suggest
-  const size = body.availableLitres * (0.85 + 0.3 * chance.next());
-  return new HiddenBag(chance, {
-    availableLitres: size,
-    canopySquareMetres: figures.canopySquareMetres * planned.plants,
-    weeksToFull: figures.weeksToFull,
-    isCovered: stand.cover === 'glass',
-    openSquareMetres: seen.topSquareMetres,
-    breathes: body.kind.wall === 'fabric',
-  });
 }

@@ -232,7 +232,7 @@ test.describe('files and settings', () => {
     await page.getByRole('button', { name: 'Begin the demo anew' }).click();
     await page.getByRole('link', { name: 'Round', exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Thursday evening');
-    await expect(page.getByText(/of 16 bags need you/)).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText(/of 23 bags need you/)).toBeVisible({ timeout: 20_000 });
   });
 
   test('undo does not reach from one garden into the other', async ({ page }) => {

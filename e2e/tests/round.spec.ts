@@ -20,7 +20,7 @@ test.describe('the round of the demo', () => {
     await given.click();
     await expect(stops.first()).toContainText('had');
     await expect(page.locator('[aria-current="step"]')).not.toContainText(first.split('\n')[0] ?? '');
-    await expect(page.getByText(`${count - 1} of 16 bags need you.`)).toBeVisible();
+    await expect(page.getByText(`${count - 1} of 23 bags need you.`)).toBeVisible();
   });
 
   test('a wet look needs no drink, and raises the water in the section', async ({ page }) => {
@@ -89,7 +89,7 @@ test.describe('the round of the demo', () => {
     await openDemo(page);
     await page.getByRole('button', { name: 'To the next morning' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Friday morning');
-    await expect(page.getByText(/of 16 bags need you/)).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText(/of 23 bags need you/)).toBeVisible({ timeout: 20_000 });
   });
 });
 

@@ -136,12 +136,12 @@ describe('a planting session', () => {
 });
 
 describe('the demo', () => {
-  it('has a plant in every bag, so that nothing is free to plant', () => {
+  it('has a plant at every station but those of the one bag that stands empty', () => {
     const demo = gannetSlip(3);
     const live = liveEntries(demo.entries);
     for (const container of demo.containers) {
       const standing = occupantsOf(container, live, demo).filter((o) => !o.clearedOn);
-      expect(standing.length).toBe(container.stations.length);
+      expect(standing.length).toBe(container.label === '24' ? 0 : container.stations.length);
     }
   });
 });
