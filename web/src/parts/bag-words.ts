@@ -1,5 +1,5 @@
 import type { Range } from '@rundel/core/water';
-import { FINGER_GRADES, fingerGradeOf } from '@rundel/core/water';
+import { FINGER_GRADES, fingerGradeOf, hasLevel, type StoreLevel } from '@rundel/core/water';
 import type { Bag, Shown } from '../store/index.ts';
 import { thirstWords, whenWords } from './words.ts';
 
@@ -53,4 +53,9 @@ export function nextLookWords(water: NonNullable<Bag['water']>, now: string): st
   const { nextLook } = water.ahead;
   if (nextLook.kind === 'now' || !water.hasBeenLookedAt) return 'now';
   return nextLook.kind === 'at' ? whenWords(nextLook.at, now) : 'in a week or more';
+}
+
+/** The store of a bag that is looked at by its level, if it has one. */
+export function seenStore(water: Bag['water']): StoreLevel | undefined {
+  return water?.estimate.stores.find(({ kind }) => hasLevel(kind));
 }

@@ -45,7 +45,7 @@ export function GradeButtons({
   onLook,
 }: {
   readonly method: GradedWay;
-  /** span of grades that are expected, finger only */
+  /** span of grades that are expected */
   readonly expected: { readonly driest: number; readonly wettest: number } | undefined;
   readonly chosen: number | undefined;
   onLook(look: SeenLook): void;
@@ -56,11 +56,7 @@ export function GradeButtons({
       {names.map((name, i) => {
         const grade = i + 1;
         const isChosen = chosen === grade;
-        const isExpected =
-          method === 'finger' &&
-          expected !== undefined &&
-          grade >= expected.driest &&
-          grade <= expected.wettest;
+        const isExpected = expected !== undefined && grade >= expected.driest && grade <= expected.wettest;
         const shade = method === 'lift' ? grade * 2 - 1 : grade;
         return (
           <Button

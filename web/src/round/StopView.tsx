@@ -4,8 +4,9 @@ import { expectedGrades } from '@rundel/core/round';
 import type { EntryOf } from '@rundel/core/diary';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { expectation, kindWords, nextLookWords, titleOf } from '../parts/bag-words.ts';
+import { expectation, kindWords, nextLookWords, seenStore, titleOf } from '../parts/bag-words.ts';
 import { FAULT_WORDS, lookWords } from '../parts/look-words.ts';
+import { STORE_WORDS } from '../parts/water-words.ts';
 import { BagElevation, BagSection, sceneOf } from '../section/index.ts';
 import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
 import type { GivenDrink } from './DrinkProposal.tsx';
@@ -27,8 +28,11 @@ export function StopSection({ bag, height }: { readonly bag: Bag; readonly heigh
   const shown = useShown();
   const share = bag.water?.estimate.share;
   const scene = useMemo(
-    () => sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings, live),
-    [bag.body, bag.container, bag.occupants, clock, garden.settings, live, share],
+    () => ({
+      ...sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings, live),
+      level: seenStore(bag.water),
+    }),
+    [bag.body, bag.container, bag.occupants, bag.water, clock, garden.settings, live, share],
   );
   return <BagSection scene={scene} shown={shown} height={height} title={`${titleOf(bag)} in section`} />;
 }
@@ -38,8 +42,11 @@ export function StopCloseUp({ bag }: { readonly bag: Bag }) {
   const { clock, garden, live } = useGarden();
   const share = bag.water?.estimate.share;
   const scene = useMemo(
-    () => sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings, live),
-    [bag.body, bag.container, bag.occupants, clock, garden.settings, live, share],
+    () => ({
+      ...sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings, live),
+      level: seenStore(bag.water),
+    }),
+    [bag.body, bag.container, bag.occupants, bag.water, clock, garden.settings, live, share],
   );
   const pixelsPerMillimetre = Math.min(128 / (2 * scene.halfWidest), 112 / scene.heightMillimetres);
   const percent = (part: number) => Math.round(part * 100);
@@ -162,7 +169,7 @@ export function StopActions({
       )}
       <GradeButtons
         method={method}
-        expected={bag.water ? expectedGrades(bag.water) : undefined}
+        expected={expectedOn(bag, method)}
         chosen={look && gradeOf(look.look, method)}
         onLook={onLook}
       />
@@ -217,6 +224,17 @@ const HOW: Record<GradedWay, string> = {
   level: 'Look at the level of its store:',
 };
 
+/** The span of grades on the buttons that is expected. */
+function expectedOn(
+  bag: Bag,
+  way: GradedWay,
+): { readonly driest: number; readonly wettest: number } | undefined {
+  if (!bag.water || way === 'lift') return undefined;
+  if (way === 'finger') return expectedGrades(bag.water);
+  const store = seenStore(bag.water);
+  return store && { driest: 1 + Math.round(store.low * 4), wettest: 1 + Math.round(store.high * 4) };
+}
+
 /** The grade on the buttons that a look is. */
 function gradeOf(look: EntryOf<'look'>['look'], way: GradedWay): number | undefined {
   if (look.method !== way) return undefined;
@@ -236,11 +254,25 @@ export function StopWords({
   const { clock } = useGarden();
   const shown = useShown();
   const { strong, rest } = expectation(bag, shown, clock.now());
+  const store = method === 'level' ? seenStore(bag.water) : undefined;
   if (status.kind === 'working' || status.kind === 'done') return <Answer status={status} bag={bag} />;
   if (status.kind === 'drink') return null;
   return (
     <Typography sx={{ fontSize: { xs: '1rem', md: '1.12rem' }, lineHeight: 1.4 }}>
-      I expect it <strong>{strong || '…'}</strong>. {rest} {HOW[method]}
+      {store ? (
+        <>
+          I expect its {STORE_WORDS[store.kind]}{' '}
+          <strong>
+            {Math.round(store.low * 100)} to {Math.round(store.high * 100)} % full
+          </strong>
+          .{' '}
+        </>
+      ) : (
+        <>
+          I expect it <strong>{strong || '…'}</strong>. {rest}{' '}
+        </>
+      )}
+      {HOW[method]}
     </Typography>
   );
 }

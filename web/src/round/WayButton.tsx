@@ -1,6 +1,6 @@
 import { Button, Menu, MenuItem } from '@mui/material';
-import { hasLevel } from '@rundel/core/water';
 import { useState } from 'react';
+import { seenStore } from '../parts/bag-words.ts';
 import type { Bag } from '../store/index.ts';
 import type { GradedWay } from './GradeButtons.tsx';
 
@@ -16,9 +16,7 @@ const WAYS: readonly { readonly way: Way; readonly words: string }[] = [
   { way: 'wilted', words: 'It hangs its leaves' },
 ];
 
-/** Whether a bag has a store whose level can be seen. */
-export const hasSeenStore = (bag: Bag) =>
-  bag.water?.estimate.stores.some(({ kind }) => hasLevel(kind)) ?? false;
+const hasSeenStore = (bag: Bag) => seenStore(bag.water) !== undefined;
 
 /**
  * How a bag is looked at unless the grower chooses otherwise: one with a reservoir or a channel by its level once its roots

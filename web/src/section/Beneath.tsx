@@ -10,7 +10,12 @@ export function Beneath({ scene, drawing }: { readonly scene: Scene; readonly dr
   const half = under.widthMillimetres / 2;
   const top = py(0);
   const ground = py(-scene.floorMillimetres);
-  const surface = ground + (top - ground) * (under.kind === 'reservoir' ? 0.86 : 0.5);
+  // the overflow keeps a reservoir from filling to the mix; a level that is not known is drawn as usual
+  const most = under.kind === 'reservoir' ? 0.92 : 0.8;
+  const at = (share: number) => ground + (top - ground) * most * share;
+  const surface = scene.level
+    ? at(scene.level.likely)
+    : ground + (top - ground) * (under.kind === 'reservoir' ? 0.86 : 0.5);
   const pipe = under.pipeMillimetres;
   return (
     <g data-part={under.kind}>
@@ -22,6 +27,16 @@ export function Beneath({ scene, drawing }: { readonly scene: Scene; readonly dr
         fill="var(--water-5)"
         opacity="0.55"
       />
+      {scene.level && (
+        <rect
+          x={px(-half)}
+          y={at(scene.level.high)}
+          width={px(half) - px(-half)}
+          height={at(scene.level.low) - at(scene.level.high)}
+          fill="var(--water-4)"
+          opacity="0.35"
+        />
+      )}
       <line x1={px(-half)} x2={px(half)} y1={surface} y2={surface} stroke="var(--surface)" strokeWidth="2" />
       <path
         d={`M${px(-half)} ${top} V${ground} H${px(half)} V${top}`}

@@ -55,6 +55,8 @@ export interface Scene {
   readonly holeMillimetres: number;
   /** what stands under the mix; heights are counted from the lowest mix, so this lies below 0 */
   readonly under: BagBody['real']['under'];
+  /** how full that is believed to be; left out: not known */
+  readonly level?: Range | undefined;
   /** bottomless rings in the top, by where they stand along the section */
   readonly rings: readonly {
     readonly x: number;

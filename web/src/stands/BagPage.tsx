@@ -3,7 +3,7 @@ import { IconBasket, IconDotsVertical, IconDroplet, IconHandFinger, IconNote } f
 import { dayOf, daysBetween } from '@rundel/core/climate';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { kindWords, titleOf } from '../parts/bag-words.ts';
+import { kindWords, seenStore, titleOf } from '../parts/bag-words.ts';
 import { DrinkDialog, NoteDialog, PickDialog } from '../parts/EntryDialogs.tsx';
 import { Page, Panel } from '../parts/Page.tsx';
 import { PlantingAdvice } from '../parts/PlantingAdvice.tsx';
@@ -67,8 +67,8 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
   const [dialog, setDialog] = useState<Dialog>();
   const share = bag.water?.estimate.share;
   const scene = useMemo(
-    () =>
-      sceneOf(
+    () => ({
+      ...sceneOf(
         bag.container,
         bag.body,
         bag.occupants,
@@ -77,7 +77,9 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
         garden.settings,
         live,
       ),
-    [bag.body, bag.container, bag.occupants, clock, garden.settings, live, share],
+      level: seenStore(bag.water),
+    }),
+    [bag.body, bag.container, bag.occupants, bag.water, clock, garden.settings, live, share],
   );
   const isEmpty = bag.occupants.length === 0;
   const close = () => setDialog(undefined);
