@@ -135,7 +135,7 @@ function OneDrip({ bag }: { readonly bag: Bag }) {
           </Typography>
         )}
         {setting && ahead.length > 0 && (
-          <Typography sx={{ marginBlockEnd: 1.5 }} role="status">
+          <Typography sx={{ marginBlockEnd: 1.5 }} aria-live="polite">
             {proposal
               ? `I would set ${proposal.minutes} min ${proposal.timesADay === 1 ? 'once' : `${proposal.timesADay} times`} a day: ${shown.show(proposal.litresADay, 'drink')}, in runs that the mix can take up. A look at each round is still wanted: drippers clog, and no timer feels the mix.`
               : 'These drippers cannot bring it in four runs of half an hour: more of them, or larger ones, and a drink by hand meanwhile.'}

@@ -41,7 +41,7 @@ export function StationButton() {
       <Button variant="outlined" onClick={() => void fill()} disabled={isAsking}>
         Fill gaps from the station
       </Button>
-      <Typography role="status" sx={{ marginBlockStart: 1 }}>
+      <Typography aria-live="polite" sx={{ marginBlockStart: 1 }}>
         {said}
       </Typography>
     </>

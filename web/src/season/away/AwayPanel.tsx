@@ -98,7 +98,7 @@ export default function AwayPanel() {
           <Box sx={{ opacity: state?.kind === 'working' ? 0.55 : 1 }}>
             <Box sx={{ '@media print': { display: 'none' } }}>
               <Panel title="Who comes through">
-                <Typography sx={{ fontSize: '1.12rem', marginBlockEnd: 1.5 }} role="status">
+                <Typography sx={{ fontSize: '1.12rem', marginBlockEnd: 1.5 }} aria-live="polite">
                   {answerWords(plan, labelOf)}{' '}
                   {plan.minutes > 0 &&
                     `Getting ready takes about ${plan.minutes} minutes beside the watering.`}

@@ -1,0 +1,236 @@
+import { expect, test, type Page } from '@playwright/test';
+import { openDemo, visit } from './garden.ts';
+
+/** Addresses of the demo's bags on the round, by their label. */
+async function stopsOf(page: Page): Promise<ReadonlyMap<string, string>> {
+  await visit(page, '/stands');
+  const links = page.getByRole('link', { name: /^\d+ / });
+  await expect(links.first()).toBeVisible();
+  const found = await links.evaluateAll((all) =>
+    all.map((link) => [link.textContent?.trim().match(/^\d+/)?.[0] ?? '', link.getAttribute('href') ?? '']),
+  );
+  return new Map(found.map(([label, href]) => [label ?? '', (href ?? '').replace('/stands/', '/round/')]));
+}
+
+async function otherLook(page: Page, way: RegExp): Promise<void> {
+  await page.getByRole('button', { name: 'Other look' }).click();
+  await page.getByRole('menuitem', { name: way }).click();
+}
+
+/** Every way of looking there is, and what the diary says of it afterwards. */
+const LOOKS: readonly { readonly label: string; readonly words: RegExp; look(page: Page): Promise<void> }[] =
+  [
+    {
+      label: '7',
+      words: /Look: dust-dry/,
+      look: (page) => page.getByRole('button', { name: /^dust-dry/ }).click(),
+    },
+    { label: '8', words: /Look: dry/, look: (page) => page.getByRole('button', { name: /^dry / }).click() },
+    {
+      label: '5',
+      words: /Look: moist/,
+      look: (page) => page.getByRole('button', { name: /^moist/ }).click(),
+    },
+    {
+      label: '3',
+      words: /Look: light when lifted/,
+      look: async (page) => {
+        await otherLook(page, /lifting/);
+        await page.getByRole('button', { name: /^light/ }).click();
+      },
+    },
+    {
+      label: '17',
+      words: /Look: a quarter full/,
+      look: (page) => page.getByRole('button', { name: /^a quarter full/ }).click(),
+    },
+    { label: '12', words: /Look: hanging its leaves/, look: (page) => otherLook(page, /hangs its leaves/) },
+    {
+      label: '23',
+      words: /Look: 8\.4\skg on the scale/,
+      look: async (page) => {
+        await otherLook(page, /On a scale/);
+        await page.getByLabel('The whole bag weighs').fill('8.4 kg');
+        await page.getByRole('button', { name: 'Put in the diary' }).click();
+      },
+    },
+    {
+      label: '11',
+      words: /Look: 42 on the probe/,
+      look: async (page) => {
+        await otherLook(page, /With a probe/);
+        await page.getByLabel('The probe shows').fill('140');
+        await page.getByRole('button', { name: 'Put in the diary' }).click();
+        await expect(page.getByText(/From 0 to 100, as its bag is calibrated/)).toBeVisible();
+        await page.getByLabel('The probe shows').fill('42');
+        await page.getByRole('button', { name: 'Put in the diary' }).click();
+      },
+    },
+    { label: '19', words: /Look: wet/, look: (page) => page.getByRole('button', { name: /^wet/ }).click() },
+    {
+      label: '15',
+      words: /Left for later: rain is coming/,
+      look: async (page) => {
+        await page.getByRole('button', { name: 'Not now' }).click();
+        await page.getByRole('menuitem', { name: 'Rain is coming' }).click();
+      },
+    },
+  ];
+
+test.describe('a walk over ten bags', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('with looks of every kind, an interruption and a spell without a network', async ({
+    page,
+    context,
+  }) => {
+    test.setTimeout(120_000);
+    await openDemo(page);
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+    });
+    await page.reload();
+    await expect(page.getByText(/I expect it/).first()).toBeVisible({ timeout: 20_000 });
+    const stops = await stopsOf(page);
+    for (const [i, { label, look }] of LOOKS.entries()) {
+      if (i === 4) await page.reload();
+      await context.setOffline(i >= 6 && i < 9);
+      await visit(page, stops.get(label) ?? '');
+      await expect(page.getByRole('heading', { level: 2 }).first()).toContainText(new RegExp(`^${label} ·`), {
+        timeout: 20_000,
+      });
+      await expect(page.getByText(/I expect it/).first()).toBeVisible({ timeout: 20_000 });
+      await look(page);
+      const given = page.getByRole('button', { name: 'Given' });
+      const said = page.getByText(/You found it|It had/);
+      await expect(given.or(said).or(page.locator('[aria-current="step"]')).first()).toBeVisible({
+        timeout: 20_000,
+      });
+      // what is dry gets its drink, the reservoir too
+      if (['7', '17', '12'].includes(label)) {
+        await given.click();
+        await expect(page.getByText(new RegExp(`Drink at ${label}\\b`))).toBeVisible();
+      }
+    }
+    await page.reload();
+    for (const { label, words } of LOOKS) {
+      await visit(page, (stops.get(label) ?? '').replace('/round/', '/stands/'));
+      await expect(page.getByRole('heading', { level: 1 })).toContainText(new RegExp(`^${label} ·`), {
+        timeout: 20_000,
+      });
+      await expect(page.getByText(words).first()).toBeVisible();
+    }
+    await visit(page, (stops.get('17') ?? '').replace('/round/', '/stands/'));
+    await expect(page.getByText(/into its store/).first()).toBeVisible();
+  });
+
+  test('a short round keeps to the bags likeliest to go dry, and the whole one comes back', async ({
+    page,
+  }) => {
+    await openDemo(page);
+    const stops = page.getByRole('navigation', { name: 'Stops of this round' }).getByRole('link');
+    const all = await stops.count();
+    await page.getByRole('button', { name: 'Short of time?' }).click();
+    await page.getByRole('button', { name: '5 min' }).click();
+    await expect(page.getByText(/A short round/)).toBeVisible();
+    expect(await stops.count()).toBeLessThan(all);
+    expect(await stops.count()).toBeGreaterThan(0);
+    await page.getByRole('button', { name: 'The whole round' }).click();
+    await expect(stops).toHaveCount(all);
+  });
+});
+
+test.describe('going away', () => {
+  test('a changed date changes the plan, a helper gets a sheet, and a wrong date is told', async ({
+    page,
+  }) => {
+    await openDemo(page);
+    await visit(page, '/season/away');
+    const answer = page.getByText(/come through 4 days|All bags come through 4 days|comes through 4 days/);
+    await expect(answer).toBeVisible({ timeout: 30_000 });
+    const four = await answer.innerText();
+    const back = page.getByRole('group', { name: 'Back in the evening of' });
+    await back.click();
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type('26072026');
+    const ten = page.getByText(/through 10 days/);
+    await expect(ten).toBeVisible({ timeout: 30_000 });
+    expect(await ten.innerText()).not.toBe(four);
+    await expect(page.getByRole('columnheader', { name: /26/ })).toBeVisible();
+
+    await page.getByLabel('Somebody could come and water').click();
+    await expect(page.getByRole('heading', { name: /For the helper/ })).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByRole('table', { name: 'What each bag takes' })).toContainText('green can');
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByRole('table', { name: 'What each bag takes' })).toBeVisible();
+    await expect(page.getByText('Your time away')).toBeHidden();
+    await page.emulateMedia({ media: 'screen' });
+
+    await page.getByLabel(/Fills of your/).fill('none');
+    await expect(page.getByText('How many cans in one visit, up to 40?')).toBeVisible();
+    await back.click();
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type('10072026');
+    await expect(page.getByText('Back after leaving, please.')).toBeVisible();
+  });
+});
+
+test.describe('drip and devices', () => {
+  test('a setting is proposed, kept in the diary, and compared week by week', async ({ page }) => {
+    await openDemo(page);
+    const stops = await stopsOf(page);
+    await visit(page, `/bench/drip?bag=${(stops.get('7') ?? '').replace('/round/', '')}`);
+    await expect(page.getByText('This bag has no drip yet.')).toBeVisible();
+    await expect(page.getByText(/I would set/)).toBeVisible({ timeout: 20_000 });
+    await page.getByLabel('Minutes each time').fill('0');
+    await expect(page.getByText('A number from 0.5 to 600.')).toBeVisible();
+    await page.getByLabel('Minutes each time').fill('10');
+    await page.getByRole('button', { name: 'Take the proposal' }).click();
+    await page.getByRole('button', { name: 'It is set so' }).click();
+    await expect(page.getByText(/It is set to \d/)).toBeVisible();
+    await expect(page.getByRole('table', { name: 'Use and drip by week' })).toContainText('to come');
+    await visit(page, (stops.get('7') ?? '').replace('/round/', '/stands/'));
+    await expect(page.getByText(/Drip set: /)).toBeVisible();
+  });
+
+  test('a scale is paired and calibrated; a wild reading is set aside with a word and kept', async ({
+    page,
+    request,
+  }) => {
+    await openDemo(page);
+    const stops = await stopsOf(page);
+    const bag = (stops.get('4') ?? '').replace('/round/', '/stands/');
+    await visit(page, bag);
+    await page.getByRole('button', { name: 'More' }).click();
+    await page.getByRole('menuitem', { name: 'Scale or probe' }).click();
+    await page.getByRole('combobox', { name: 'Device' }).click();
+    await page.getByRole('option', { name: /Probe A/ }).click();
+    await expect(page.getByText(/It shows \d/)).toBeVisible();
+    await page.getByRole('button', { name: 'Pair it with this bag' }).click();
+    await expect(page.getByText('Paired with Probe A.')).toBeVisible();
+    await page.getByRole('button', { name: 'Take a reading' }).click();
+    await expect(page.getByText(/is in the diary/)).toBeVisible();
+    try {
+      await request.put('/api/devices/probe-a/fault', { data: { fault: 'wild' } });
+      await page.getByRole('button', { name: 'Take a reading' }).click();
+      await expect(page.getByText(/is in the diary/)).toBeVisible();
+      await request.put('/api/devices/probe-a/fault', { data: { fault: 'silent' } });
+      await page.getByRole('button', { name: 'Take a reading' }).click();
+      await expect(page.getByText('Probe A does not answer.').first()).toBeVisible();
+    } finally {
+      await request.put('/api/devices/probe-a/fault', { data: { fault: 'none' } });
+    }
+    await page.getByRole('button', { name: 'Done' }).click();
+    await expect(page.getByText(/A reading of today .* is set aside/)).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText(/on the probe/).first()).toBeVisible();
+  });
+
+  test('gaps in the weather are filled from the station, and what was noted stays', async ({ page }) => {
+    await openDemo(page);
+    await visit(page, '/season/weather');
+    await page.getByRole('button', { name: 'Fill gaps from the station' }).click();
+    await expect(page.getByText(/\d days? filled in; what you had noted stays/)).toBeVisible();
+    await page.getByRole('button', { name: 'Fill gaps from the station' }).click();
+    await expect(page.getByText('No day of the last two months is missing.')).toBeVisible();
+  });
+});
