@@ -42,13 +42,12 @@ const SHOTS = [
     steps: (page) => page.getByRole('link', { name: /^1 / }).click(),
   },
   {
-    name: 'add-bag',
-    path: '/stands/new',
+    name: 'away',
+    path: '/season/away',
     size: DESK,
     steps: async (page) => {
-      await page.getByLabel('Size on the label').fill('57 L');
-      await page.getByLabel('Height of the plant').fill('34 cm');
-      await page.getByLabel('Variety').fill('Lantern Drop');
+      await page.getByLabel('Somebody could come and water').click();
+      await page.getByText('For the helper').waitFor();
     },
   },
   {
@@ -94,7 +93,6 @@ const SHOTS = [
   },
   { name: 'bench-shop', path: '/bench/shop', size: DESK },
   { name: 'bench-shed', path: '/bench/shed', size: DESK },
-  { name: 'bench-load', path: '/bench/load', size: DESK },
   {
     name: 'bench-film',
     path: '/bench/film',
@@ -110,6 +108,15 @@ const SHOTS = [
       await page.getByLabel('Bag', { exact: true }).click();
       await page.getByRole('option', { name: /^1 · / }).click();
       await page.evaluate(() => scrollTo(0, 0));
+    },
+  },
+  {
+    name: 'bench-drip',
+    path: '/bench/drip',
+    size: DESK,
+    steps: async (page) => {
+      await page.getByRole('combobox', { name: 'Which bag' }).click();
+      await page.getByRole('option', { name: /^18 · / }).click();
     },
   },
   {

@@ -34,5 +34,5 @@ export default defineConfig({
     chunkSizeWarningLimit: 900,
   },
   worker: { format: 'es' },
-  server: { port: 4616, host: '127.0.0.1' },
+  server: { port: 4616, host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:4617' } },
 });
