@@ -99,7 +99,7 @@ test('an assumption can be overridden inside its range, and everything follows',
   await risk.blur();
   await expect(page.getByText('You have changed 1.')).toBeVisible();
   await visit(page, '/stands');
-  await page.getByRole('link', { name: /Salt Snap/ }).click();
+  await page.getByRole('link', { name: /^3 Salt Snap/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('3 · Salt Snap');
   await page.getByRole('button', { name: 'How do I know?' }).click();
   await expect(page.getByText('30 %', { exact: true }).first()).toBeVisible();

@@ -43,6 +43,14 @@ export async function savedFile(page: Page): Promise<string> {
   return Buffer.concat(chunks).toString('utf8');
 }
 
+/** Goes to an address inside the open app, as a link would, and waits for nothing. */
+export async function turnTo(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+}
+
 /** Goes to an address inside the open app, as a link would, and waits until its screen has taken the old one's place. */
 export async function visit(page: Page, path: string): Promise<void> {
   const before = await page.evaluate((to) => {

@@ -30,7 +30,7 @@ test.describe('stands', () => {
     await expect(page.getByText('look now').first()).toBeVisible({ timeout: 20_000 });
     const due = await page.getByText('look now').count();
     await page.getByRole('button', { name: 'Table' }).click();
-    await expect(page.getByRole('row')).toHaveCount(17);
+    await expect(page.getByRole('row')).toHaveCount(25);
     await expect(page.getByRole('cell', { name: 'now', exact: true })).toHaveCount(due);
     await page.getByRole('link', { name: '7', exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('7 · Lantern Drop');

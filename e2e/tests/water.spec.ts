@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { openDemo, visit } from './garden.ts';
+import { openDemo, turnTo, visit } from './garden.ts';
 
 /** Addresses of the demo's bags on the round, by their label. */
 async function stopsOf(page: Page): Promise<ReadonlyMap<string, string>> {
@@ -95,7 +95,7 @@ test.describe('a walk over ten bags', () => {
     for (const [i, { label, look }] of LOOKS.entries()) {
       if (i === 4) await page.reload();
       await context.setOffline(i >= 6 && i < 9);
-      await visit(page, stops.get(label) ?? '');
+      await turnTo(page, stops.get(label) ?? '');
       await expect(page.getByRole('heading', { level: 2 }).first()).toContainText(new RegExp(`^${label} ·`), {
         timeout: 20_000,
       });
@@ -114,7 +114,7 @@ test.describe('a walk over ten bags', () => {
     }
     await page.reload();
     for (const { label, words } of LOOKS) {
-      await visit(page, (stops.get(label) ?? '').replace('/round/', '/stands/'));
+      await turnTo(page, (stops.get(label) ?? '').replace('/round/', '/stands/'));
       await expect(page.getByRole('heading', { level: 1 })).toContainText(new RegExp(`^${label} ·`), {
         timeout: 20_000,
       });
