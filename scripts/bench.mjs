@@ -54,16 +54,26 @@ async function timeNavigation() {
   };
   const cold = [];
   const warm = [];
+  const answers = [];
   for (let i = 0; i < 5; i++) {
     const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
     cold.push(await usable(page, `${address}/?garden=demo`));
     for (let j = 0; j < 3; j++) warm.push(await usable(page, `${address}/round`));
+    // one look, to the proposal that follows it; then undone
+    for (let j = 0; j < 3; j++) {
+      const started = performance.now();
+      await page.getByRole('button', { name: /^dry / }).click();
+      await page.getByRole('button', { name: 'Given' }).waitFor();
+      answers.push(performance.now() - started);
+      await page.keyboard.press('u');
+      await page.getByRole('button', { name: 'Given' }).waitFor({ state: 'detached' });
+    }
     await page.context().close();
   }
   await browser.close();
   stop();
   const median = (times) => Math.round(times.sort((a, b) => a - b)[Math.floor(times.length / 2)]);
-  return { cold: median(cold), warm: median(warm) };
+  return { cold: median(cold), warm: median(warm), answer: median(answers) };
 }
 
 /** The season test's table (core/bench/season), with what it says in words around it. */
@@ -121,6 +131,7 @@ The command writes this page anew; nothing on it is typed by hand.
 | shopping list, ${shopping.bags} bags, 12 ingredients, ${shopping.packs} pack sizes, exact cover, median of ${shopping.runs} different lists | ${shopping.medianMs} ms |
 | the same, slowest | ${shopping.slowestMs} ms |
 | first route's JavaScript, gzip | ${kilobytes} kB |
+| a tap on a grade to the drink that is proposed, median of 15 | ${navigation.answer} ms |
 | navigation to a usable round on the demo, first visit (fetches and stores the demo), median of 5 | ${navigation.cold} ms |
 | the same, later visits, median of 15 | ${navigation.warm} ms |
 `;

@@ -42,7 +42,11 @@ export function DripWeeks({
             <TableRow key={week.from}>
               <TableCell>
                 {shortDay(week.from, today)}
-                {week.isAhead ? ', to come' : week.days < 7 ? `, ${week.days} days` : ''}
+                {week.isAhead
+                  ? ', to come'
+                  : week.days < 7
+                    ? `, ${week.days} ${week.days === 1 ? 'day' : 'days'}`
+                    : ''}
               </TableCell>
               <TableCell>{shown.show(week.useLitres, 'drink')}</TableCell>
               <TableCell>{week.dripLitres > 0 ? shown.show(week.dripLitres, 'drink') : 'none'}</TableCell>

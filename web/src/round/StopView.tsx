@@ -245,7 +245,7 @@ function gradeOf(look: EntryOf<'look'>['look'], way: GradedWay): number | undefi
 export function StopWords({
   bag,
   status,
-  method = 'finger',
+  method = usualWay(bag),
 }: {
   readonly bag: Bag;
   readonly status: StopStatus;

@@ -1,5 +1,4 @@
-import { Button, Menu, MenuItem } from '@mui/material';
-import { useState } from 'react';
+import { ChoiceButton } from '../parts/ChoiceButton.tsx';
 import { seenStore } from '../parts/bag-words.ts';
 import type { Bag } from '../store/index.ts';
 import type { GradedWay } from './GradeButtons.tsx';
@@ -7,13 +6,13 @@ import type { GradedWay } from './GradeButtons.tsx';
 /** Every way of looking: those with grades, and those that take a number or none. */
 export type Way = GradedWay | 'wilted' | 'scale' | 'probe';
 
-const WAYS: readonly { readonly way: Way; readonly words: string }[] = [
-  { way: 'finger', words: 'By finger' },
-  { way: 'lift', words: 'By lifting it' },
-  { way: 'level', words: 'By the level of its store' },
-  { way: 'scale', words: 'On a scale…' },
-  { way: 'probe', words: 'With a probe…' },
-  { way: 'wilted', words: 'It hangs its leaves' },
+const WAYS: readonly { readonly id: Way; readonly words: string }[] = [
+  { id: 'finger', words: 'By finger' },
+  { id: 'lift', words: 'By lifting it' },
+  { id: 'level', words: 'By the level of its store' },
+  { id: 'scale', words: 'On a scale…' },
+  { id: 'probe', words: 'With a probe…' },
+  { id: 'wilted', words: 'It hangs its leaves' },
 ];
 
 const hasSeenStore = (bag: Bag) => seenStore(bag.water) !== undefined;
@@ -37,32 +36,15 @@ export function WayButton({
   readonly way: GradedWay;
   onWay(way: Way): void;
 }) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const ways = WAYS.filter((w) => w.way !== way && (w.way !== 'level' || hasSeenStore(bag)));
+  const choices = WAYS.filter((w) => w.id !== way && (w.id !== 'level' || hasSeenStore(bag)));
   return (
-    <>
-      <Button
-        variant="outlined"
-        aria-haspopup="menu"
-        onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ minHeight: 56, lineHeight: 1.2 }}
-      >
-        Other look
-      </Button>
-      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
-        {ways.map((w) => (
-          <MenuItem
-            key={w.way}
-            sx={{ minHeight: 48 }}
-            onClick={() => {
-              setAnchor(null);
-              onWay(w.way);
-            }}
-          >
-            {w.words}
-          </MenuItem>
-        ))}
-      </Menu>
-    </>
+    <ChoiceButton
+      variant="outlined"
+      choices={choices}
+      onChoose={onWay}
+      sx={{ minHeight: 56, lineHeight: 1.2 }}
+    >
+      Other look
+    </ChoiceButton>
   );
 }

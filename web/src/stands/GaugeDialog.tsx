@@ -1,10 +1,9 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
 import { gaugeScale } from '@rundel/core/bag-state';
 import type { Gauge } from '@rundel/core/garden';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Caution } from '../parts/Caution.tsx';
-import { FormDialog } from '../parts/EntryDialogs.tsx';
 import { titleOf } from '../parts/bag-words.ts';
 import { Select } from '../parts/Select.tsx';
 import { listDevices, listenTo, readDevice, type DeviceReading } from '../store/devices.ts';
@@ -61,76 +60,83 @@ export function GaugeDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
     }
   };
   return (
-    <FormDialog
-      title={`Scale or probe at ${titleOf(bag)}`}
-      isOpen
-      onClose={onClose}
-      onSubmit={onClose}
-      submitLabel="Done"
-    >
-      <Select
-        label="Device"
-        value={device ? chosen : BY_EYE}
-        onChange={setChosen}
-        options={[
-          { id: BY_EYE, words: 'None: a scale that I read myself' },
-          ...(devices.data ?? [])
-            .filter((d) => d.kind !== 'timer')
-            .map((d) => ({ id: d.id, words: `${d.name} (simulated)` })),
-        ]}
-      />
-      {devices.isError && (
-        <Typography>
-          {devices.error.message} Readings can be typed on the round, under “Other look”.
-        </Typography>
-      )}
-      {device && (
-        <Typography aria-live="off">
-          It shows <strong>{live.reading ? show(live.reading.value) : '…'}</strong>
-          {live.problem ? ` (${live.problem})` : ''}
-        </Typography>
-      )}
-      <Typography>
-        Full reads <strong>{show(scale.full)}</strong>
-        {gauge?.fullReading === undefined ? ' (reckoned)' : ''}, dry reads <strong>{show(scale.dry)}</strong>
-        {gauge?.dryReading === undefined ? ' (reckoned)' : ''}. Full is an hour after a drink that ran
-        through; dry is when the plant begins to hang.
-      </Typography>
-      {device && (
-        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          {gauge?.deviceId !== device.id && (
-            <Button variant="contained" onClick={() => void keep({}, `paired with ${device.name}`)}>
-              Pair it with this bag
-            </Button>
-          )}
-          <Button
-            variant="outlined"
-            disabled={!live.reading}
-            onClick={() =>
-              live.reading && void keep({ fullReading: live.reading.value }, 'what it shows now is full')
-            }
-          >
-            It is full now
-          </Button>
-          <Button
-            variant="outlined"
-            disabled={!live.reading}
-            onClick={() =>
-              live.reading && void keep({ dryReading: live.reading.value }, 'what it shows now is dry')
-            }
-          >
-            It is dry now
-          </Button>
-          <Button variant="outlined" onClick={() => void take()}>
-            Take a reading
-          </Button>
+    <Dialog open onClose={onClose} fullWidth maxWidth="xs">
+      <DialogTitle variant="h2">Scale or probe at {titleOf(bag)}</DialogTitle>
+      <DialogContent sx={{ display: 'grid', gap: 2 }}>
+        <Box sx={{ paddingBlockStart: 1 }}>
+          <Select
+            label="Device"
+            value={device ? chosen : BY_EYE}
+            onChange={setChosen}
+            options={[
+              { id: BY_EYE, words: 'None: a scale that I read myself' },
+              ...(devices.data ?? [])
+                .filter((d) => d.kind !== 'timer')
+                .map((d) => ({ id: d.id, words: `${d.name} (simulated)` })),
+            ]}
+          />
         </Box>
-      )}
-      <Typography role="status">{said}</Typography>
-      <Caution>
-        Weigh with help: a wet bag of this size comes to about {shown.show(body.drainedKilograms, 'weight')}.
-      </Caution>
-    </FormDialog>
+        {devices.isError && (
+          <Typography>
+            {devices.error.message} Readings can be typed on the round, under “Other look”.
+          </Typography>
+        )}
+        {device && (
+          <Typography aria-live="off">
+            It shows <strong>{live.reading ? show(live.reading.value) : '…'}</strong>
+            {live.problem ? ` (${live.problem})` : ''}
+          </Typography>
+        )}
+        <Typography>
+          Full reads <strong>{show(scale.full)}</strong>
+          {gauge?.fullReading === undefined ? ' (reckoned)' : ''}, dry reads{' '}
+          <strong>{show(scale.dry)}</strong>
+          {gauge?.dryReading === undefined ? ' (reckoned)' : ''}. Full is an hour after a drink that ran
+          through; dry is when the plant begins to hang.
+        </Typography>
+        {device && (
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            {gauge?.deviceId !== device.id && (
+              <Button variant="contained" onClick={() => void keep({}, `paired with ${device.name}`)}>
+                Pair it with this bag
+              </Button>
+            )}
+            <Button
+              variant="outlined"
+              disabled={!live.reading}
+              onClick={() =>
+                live.reading && void keep({ fullReading: live.reading.value }, 'what it shows now is full')
+              }
+            >
+              It is full now
+            </Button>
+            <Button
+              variant="outlined"
+              disabled={!live.reading}
+              onClick={() =>
+                live.reading && void keep({ dryReading: live.reading.value }, 'what it shows now is dry')
+              }
+            >
+              It is dry now
+            </Button>
+            <Button variant="outlined" onClick={() => void take()}>
+              Take a reading
+            </Button>
+          </Box>
+        )}
+        <Typography role="status">{said}</Typography>
+        <Caution>
+          Weigh with help: a wet bag of this size comes to about {shown.show(body.drainedKilograms, 'weight')}
+          .
+        </Caution>
+      </DialogContent>
+      <DialogActions sx={{ padding: 2 }}>
+        {/* what is chosen above holds at once: there is nothing to call off */}
+        <Button variant="contained" onClick={onClose}>
+          Done
+        </Button>
+      </DialogActions>
+    </Dialog>
   );
 }
 
