@@ -56,13 +56,17 @@ export interface PlantGrowth {
   readonly startMillimetres: number;
 }
 
-/** The last answer for each plant, by what it was worked out from: the drawing, its tasks and its supports all ask. */
+/**
+ * The last answer for each planting, by what it was worked out from: the drawing, its tasks and its supports all ask, and an
+ * entry about something else changes nothing.
+ */
 const known = new WeakMap<
-  Occupant,
+  Occupant['planted'],
   {
     readonly body: BagBody;
-    readonly live: readonly Entry[];
+    readonly habit: Occupant['habit'];
     readonly settings: object;
+    readonly measured: string;
     readonly growth: PlantGrowth;
   }
 >();
@@ -78,17 +82,44 @@ export function growthOf(
   live: readonly Entry[],
   settings: Pick<Settings, 'depthSchoolId' | 'assumptions'>,
 ): PlantGrowth {
-  const last = known.get(occupant);
-  if (last && last.body === body && last.live === live && last.settings === settings) return last.growth;
-  const growth = workedOut(occupant, body, live, settings);
-  known.set(occupant, { body, live, settings, growth });
+  const { planted, habit } = occupant;
+  const records = recordsOf(occupant, live);
+  const measured = JSON.stringify(records);
+  const last = known.get(planted);
+  if (
+    last &&
+    last.body === body &&
+    last.habit === habit &&
+    last.settings === settings &&
+    last.measured === measured
+  )
+    return last.growth;
+  const growth = workedOut(occupant, body, records, settings);
+  known.set(planted, { body, habit, settings, measured, growth });
   return growth;
+}
+
+/** The heights that were measured of a plant, counted from the mix as it stood at planting. */
+function recordsOf({ planted, plantedOn }: Occupant, live: readonly Entry[]): readonly HeightRecord[] {
+  let level = planted.levelMillimetres;
+  const records: HeightRecord[] = [];
+  for (const e of live) {
+    if (e.kind === 'topped-up' && e.containerId === planted.containerId && level !== undefined)
+      level = Math.max(level, e.levelMillimetres);
+    if (e.kind !== 'height' || e.plantId !== planted.plantId) continue;
+    const days = daysBetween(plantedOn, dayOf(e.at));
+    if (days < 0) continue;
+    // measured from a surface that has risen since planting
+    const risen = level === undefined ? 0 : level - (planted.levelMillimetres ?? level);
+    records.push({ days, millimetres: e.heightMillimetres + risen });
+  }
+  return records;
 }
 
 function workedOut(
   occupant: Occupant,
   body: BagBody,
-  live: readonly Entry[],
+  records: readonly HeightRecord[],
   settings: Pick<Settings, 'depthSchoolId' | 'assumptions'>,
 ): PlantGrowth {
   const { planted, habit, crop } = occupant;
@@ -104,18 +135,6 @@ function workedOut(
     low: (value * prior.low) / prior.value,
     high: (value * prior.high) / prior.value,
   });
-  let level = planted.levelMillimetres;
-  const records: HeightRecord[] = [];
-  for (const e of live) {
-    if (e.kind === 'topped-up' && e.containerId === planted.containerId && level !== undefined)
-      level = Math.max(level, e.levelMillimetres);
-    if (e.kind !== 'height' || e.plantId !== planted.plantId) continue;
-    const days = daysBetween(occupant.plantedOn, dayOf(e.at));
-    if (days < 0) continue;
-    // measured from a surface that has risen since planting
-    const risen = level === undefined ? 0 : level - (planted.levelMillimetres ?? level);
-    records.push({ days, millimetres: e.heightMillimetres + risen });
-  }
   const prior = {
     fullHeightMillimetres: around(figures.fullHeightMillimetres, habit.fullHeightMillimetres),
     weeksToFull: around(figures.weeksToFull, habit.weeksToFull),

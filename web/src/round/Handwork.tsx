@@ -1,7 +1,7 @@
 import { Box, Typography } from '@mui/material';
 import { tasksOf } from '@rundel/core/bag-state';
 import { dayOf } from '@rundel/core/climate';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { Link } from 'react-router';
 import { NightWords } from '../parts/NightWords.tsx';
 import { isDue } from '../parts/task-words.ts';
@@ -10,8 +10,11 @@ import { useBags, useGarden } from '../store/index.ts';
 
 /** What the night asks, and the handwork that is due: winding, tying, top-ups, supports. */
 export default function Handwork() {
-  const { garden, live, clock } = useGarden();
-  const { bags } = useBags();
+  const { garden, live: latest, clock } = useGarden();
+  const { bags: all } = useBags();
+  // a look wants its answer first; what the hands have to do may follow a moment later
+  const live = useDeferredValue(latest);
+  const bags = useDeferredValue(all);
   const today = dayOf(clock.now());
   const due = useMemo(
     () =>

@@ -1,4 +1,5 @@
 import { Box, ButtonBase, Typography } from '@mui/material';
+import { memo } from 'react';
 import { NavLink } from 'react-router';
 import { lookWords } from '../parts/look-words.ts';
 import { BagMark } from '../section/index.ts';
@@ -48,7 +49,17 @@ export function StopList({
   );
 }
 
-function StopRow({ stop, isCurrent }: { readonly stop: WalkStop; readonly isCurrent: boolean }) {
+const StopRow = memo(
+  OneStop,
+  (before, now) =>
+    before.isCurrent === now.isCurrent &&
+    before.stop.bag === now.stop.bag &&
+    before.stop.status.kind === now.stop.status.kind &&
+    // what is open or skipped says no more than its kind; the rest has numbers in it
+    (now.stop.status.kind === 'look' || now.stop.status.kind === 'skipped'),
+);
+
+function OneStop({ stop, isCurrent }: { readonly stop: WalkStop; readonly isCurrent: boolean }) {
   const { bag, status } = stop;
   const words = useStatusWords(status);
   const isQuiet = status.kind === 'done' || status.kind === 'skipped';

@@ -1,4 +1,5 @@
-import { bodyOf, type BagBody, type BagWater, type Occupant } from '@rundel/core/bag-state';
+import { bodyOf, type BagBody, type BagWater, type Garden, type Occupant } from '@rundel/core/bag-state';
+import type { Entry } from '@rundel/core/diary';
 import type { Container, Stand } from '@rundel/core/garden';
 import { useMemo } from 'react';
 import { useGarden } from './garden-context.tsx';
@@ -30,17 +31,7 @@ export function useBags(): {
     const unreadable: { container: Container; problem: string }[] = [];
     for (const container of containersInUse(garden)) {
       try {
-        const occupants = occupantsNow(garden, live, container);
-        const body = bodyOf(container, garden);
-        const stand = garden.stands.find((s) => s.id === container.standId);
-        bags.push({
-          container,
-          stand,
-          body,
-          occupants,
-          name: nameOfBag(occupants),
-          water: byId.get(container.id),
-        });
+        bags.push(bagOf(container, garden, live, byId.get(container.id)));
         const failure = failed.find((f) => f.containerId === container.id);
         if (failure) unreadable.push({ container, problem: failure.problem });
       } catch (cause) {
@@ -49,4 +40,28 @@ export function useBags(): {
     }
     return { bags, unreadable, isReady };
   }, [byId, failed, garden, isReady, live]);
+}
+
+/** The last bag made of each container's record: one about which nothing has changed stays the same object. */
+const known = new WeakMap<Container, { readonly from: readonly unknown[]; readonly bag: Bag }>();
+
+function bagOf(
+  container: Container,
+  garden: Garden,
+  live: readonly Entry[],
+  water: BagWater | undefined,
+): Bag {
+  const occupants = occupantsNow(garden, live, container);
+  const stand = garden.stands.find((s) => s.id === container.standId);
+  const { settings, mixes } = garden;
+  const from = [settings, mixes, stand, water, ...occupants.flatMap((o) => [o.planted, o.plant, o.variety])];
+  const last = known.get(container);
+  if (last && last.from.length === from.length && last.from.every((part, i) => part === from[i]))
+    return last.bag;
+  // a body has nothing of the diary in it: only a change of record, mix or number makes another
+  const isSameBody = last !== undefined && last.from[0] === settings && last.from[1] === mixes;
+  const body = isSameBody ? last.bag.body : bodyOf(container, garden);
+  const bag = { container, stand, body, occupants, name: nameOfBag(occupants), water };
+  known.set(container, { from, bag });
+  return bag;
 }
