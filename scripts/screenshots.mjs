@@ -71,7 +71,7 @@ const SHOTS = [
       await page.getByRole('button', { name: 'All' }).click();
       await page.getByLabel('Variety').fill('Lantern Drop');
       await page.getByLabel('Height of the plant').fill('30 cm');
-      await page.getByRole('button', { name: 'Add these 2 bags' }).click();
+      await page.getByRole('button', { name: /^Add these/ }).click();
       await page.getByRole('button', { name: 'Begin planting' }).click();
       await page.getByRole('button', { name: /^\d? ?Plant/ }).click();
     },
