@@ -2,6 +2,7 @@ import {
   LOG_USE_REACH,
   LOG_USE_STEP,
   lossScale,
+  placeOfChance,
   onLossScale,
   POINTS,
   USE_CELLS,
@@ -10,7 +11,7 @@ import {
   WATER_MIDDLES,
   type LossScale,
 } from './grid.ts';
-import { accumulate, chanceBelowPlace, shiftColumn } from './column.ts';
+import { refillColumn, shiftColumn } from './column.ts';
 import { drains, froms, intos, parts, planDrink } from './drink-moves.ts';
 import { StoreBelief, type StoreShare } from './store-belief.ts';
 
@@ -108,7 +109,7 @@ export class Belief {
     if (hasStores) this.stores.doubt(given);
   }
 
-  /** One column loses what is asked while stores refill the mix: three losses in place of a spread, since the stores give differently to each. */
+  /** One column loses what is asked while stores refill the mix. Returns what they gave it, weighted by its mass. */
   private loseWithStores(
     j: number,
     asked: number,
@@ -118,40 +119,13 @@ export class Belief {
   ): number {
     const { stores } = this;
     const { gain, spread, pulls } = passage;
-    const { edges, threshold } = scale;
     const column = this.columnOf(j);
-    const total = accumulate(this.mass, j * WATER_CELLS, edges);
+    const total = this.columnMass(j);
     if (total === 0) return 0;
-    const held = stores.held(j);
-    const pull = stores.pull(j, pulls);
-    const change = stores.givenTo(j, {
-      shares: column,
-      total,
-      losses: POINTS.map(({ z }) => asked * (1 + z * spread)),
-      pull,
-      gain,
-      depletion,
-    });
-    let before = 0;
-    for (let e = 1; e < WATER_CELLS; e++) {
-      const w = e / WATER_CELLS - gain;
-      let below = 0;
-      for (const { z, weight } of POINTS) {
-        const lost = asked * (1 + z * spread);
-        const alone = (targets[e] as number) + lost;
-        let from = alone;
-        if (pull > 0 && held > 0 && w > 0) {
-          const rest = 1 - lost / pull;
-          const wet = rest + (w - rest) * Math.exp(pull);
-          const limited = w > held ? onLossScale(w - held, threshold) + lost : -Infinity;
-          from = Math.max(limited, Math.min(alone, wet > 0 ? onLossScale(wet, threshold) : -Infinity));
-        }
-        below += weight * chanceBelowPlace(from, edges);
-      }
-      column[e - 1] = Math.max(0, below - before);
-      before = Math.max(before, below);
-    }
-    column[WATER_CELLS - 1] = Math.max(0, total - before);
+    const losses = POINTS.map(({ z }) => asked * (1 + z * spread));
+    const [held, pull] = [stores.held(j), stores.pull(j, pulls)];
+    const change = stores.givenTo(j, { shares: column, total, losses, pull, gain, depletion });
+    refillColumn(this.mass, j * WATER_CELLS, targets, { losses, pull, held, gain }, scale);
     stores.move(j, change, pulls);
     return change.given * total;
   }
@@ -371,14 +345,3 @@ const ROOT_THREE = Math.sqrt(3);
 /** Working room of one move, made once since it runs at every step. */
 const targets = new Float64Array(WATER_CELLS + 1);
 const likely = new Float64Array(WATER_CELLS);
-
-/** Where a running sum of masses reaches a chance: cells from the first, with the part of the cell. */
-function placeOfChance(masses: ArrayLike<number>, chance: number): number {
-  let sum = 0;
-  for (let i = 0; i < masses.length; i++) {
-    const p = masses[i] as number;
-    if (sum + p >= chance) return i + (p > 0 ? (chance - sum) / p : 0);
-    sum += p;
-  }
-  return masses.length;
-}

@@ -1,4 +1,4 @@
-import { WATER_CELLS } from './grid.ts';
+import { onLossScale, POINTS, WATER_CELLS, type LossScale } from './grid.ts';
 
 /** Running sums of the column that was accumulated last; made once, since they are filled at every step of every column. */
 const chances = new Float64Array(WATER_CELLS + 1);
@@ -12,7 +12,7 @@ let end = 0;
 const DENORMAL_AHEAD = 1e-15;
 
 /** Fills the running sums of a column along the scale of losses, and says what it holds in all. */
-export function accumulate(mass: Float64Array, at: number, edges: Float64Array): number {
+function accumulate(mass: Float64Array, at: number, edges: Float64Array): number {
   first = 0;
   end = WATER_CELLS;
   while (first < WATER_CELLS && mass[at + first] === 0) first++;
@@ -100,7 +100,7 @@ export function shiftColumn(
 }
 
 /** Chance of lying below a place on the scale of losses, of the column last accumulated; for places in no order. */
-export function chanceBelowPlace(place: number, edges: Float64Array): number {
+function chanceBelowPlace(place: number, edges: Float64Array): number {
   if (place <= (edges[first] as number)) return 0;
   let cell = first;
   let stop = end;
@@ -111,4 +111,45 @@ export function chanceBelowPlace(place: number, edges: Float64Array): number {
   }
   if (cell >= end) return chances[end] as number;
   return (chances[cell] as number) + (slopes[cell] as number) * (place - (edges[cell] as number));
+}
+
+/**
+ * A column loses while stores refill the mix: three losses in place of a spread, since the stores give differently to each.
+ * Below an edge end those that refilling without limit would leave below it, and those that get all that the stores hold.
+ */
+export function refillColumn(
+  mass: Float64Array,
+  at: number,
+  targets: Float64Array,
+  step: {
+    /** one for each of the points that stand for the spread */
+    readonly losses: readonly number[];
+    readonly pull: number;
+    readonly held: number;
+    readonly gain: number;
+  },
+  { edges, threshold }: LossScale,
+): void {
+  const { losses, pull, held, gain } = step;
+  const total = accumulate(mass, at, edges);
+  let before = 0;
+  for (let e = 1; e < WATER_CELLS; e++) {
+    const w = e / WATER_CELLS - gain;
+    let below = 0;
+    for (let p = 0; p < POINTS.length; p++) {
+      const lost = losses[p] as number;
+      const alone = (targets[e] as number) + lost;
+      let from = alone;
+      if (pull > 0 && held > 0 && w > 0) {
+        const rest = 1 - lost / pull;
+        const wet = rest + (w - rest) * Math.exp(pull);
+        const limited = w > held ? onLossScale(w - held, threshold) + lost : -Infinity;
+        from = Math.max(limited, Math.min(alone, wet > 0 ? onLossScale(wet, threshold) : -Infinity));
+      }
+      below += (POINTS[p] as (typeof POINTS)[number]).weight * chanceBelowPlace(from, edges);
+    }
+    mass[at + e - 1] = Math.max(0, below - before);
+    before = Math.max(before, below);
+  }
+  mass[at + WATER_CELLS - 1] = Math.max(0, total - before);
 }

@@ -61,3 +61,14 @@ export function lossScale(depletion: number): LossScale {
   scales.set(depletion, scale);
   return scale;
 }
+
+/** Where a running sum of masses reaches a chance: cells from the first, with the part of the cell. */
+export function placeOfChance(masses: ArrayLike<number>, chance: number): number {
+  let sum = 0;
+  for (let i = 0; i < masses.length; i++) {
+    const p = masses[i] as number;
+    if (sum + p >= chance) return i + (p > 0 ? (chance - sum) / p : 0);
+    sum += p;
+  }
+  return masses.length;
+}
