@@ -9,7 +9,7 @@ import { useLookValue } from '../parts/look-context.tsx';
 import { Worked } from '../parts/Worked.tsx';
 import { localDate, whenWords } from '../parts/words.ts';
 import { useShown } from '../store/index.ts';
-import { courseOf, spellsOf } from './water-course.ts';
+import { courseOf, marksOf, spellsOf } from './water-course.ts';
 
 // the package is CommonJS: bundlers differ in whether its default export is unwrapped
 const Chart = 'default' in imported ? (imported.default as typeof imported) : imported;
@@ -20,6 +20,8 @@ export default function WaterChart({ water, name }: { readonly water: BagWater; 
   const { look } = useLookValue();
   const unit = shown.system === 'metric' ? 'litre' : shown.system === 'us' ? 'usGallon' : 'imperialGallon';
   const course = useMemo(() => courseOf(water), [water]);
+  const marks = useMemo(() => marksOf(water), [water]);
+  const happened = new Map(marks.map((mark) => [mark.at, mark.kind === 'look' ? 'a look' : 'a drink']));
   const spells = spellsOf(course, water.availableLitres, DEFAULT_ASSUMED.refillPoint);
   const options = useMemo((): ApexOptions => {
     const css = getComputedStyle(document.documentElement);
@@ -58,6 +60,17 @@ export default function WaterChart({ water, name }: { readonly water: BagWater; 
         labels: { formatter: (n: number) => n.toFixed(1), style: { fontSize: '12px' } },
       },
       annotations: {
+        points: marks.map((mark) => ({
+          x: localDate(mark.at).getTime(),
+          y: inUnit(mark.litres),
+          marker: {
+            size: 5,
+            shape: mark.kind === 'look' ? 'circle' : 'square',
+            fillColor: mark.kind === 'look' ? value('--surface') : value('--water-5'),
+            strokeColor: value('--ink'),
+            strokeWidth: 2,
+          },
+        })),
         xaxis: [
           {
             x: localDate(water.now).getTime(),
@@ -80,7 +93,7 @@ export default function WaterChart({ water, name }: { readonly water: BagWater; 
       },
     };
     // the colours come from the look's variables
-  }, [look, unit, water]);
+  }, [look, marks, unit, water]);
   const series = useMemo(() => {
     const y = (litres: number) => Number(fromInner(litres, unit).toFixed(3));
     const x = (at: string) => localDate(at).getTime();
@@ -102,7 +115,7 @@ export default function WaterChart({ water, name }: { readonly water: BagWater; 
         {spells.wetDays >= 1
           ? `, and was nearly full for about ${Math.round(spells.wetDays)} days in all`
           : ''}
-        . To the right of the dashes is what comes if nobody waters it.
+        . Rings are looks, squares drinks. To the right of the dashes is what comes if nobody waters it.
       </Typography>
       <div
         role="img"
@@ -131,6 +144,7 @@ export default function WaterChart({ water, name }: { readonly water: BagWater; 
                   <TableCell>
                     {whenWords(p.at, water.now)}
                     {p.what === 'expected' ? ', expected' : ''}
+                    {happened.has(p.at) ? `: ${happened.get(p.at)}` : ''}
                   </TableCell>
                   <TableCell align="right">{shown.show(p.likely, 'drink')}</TableCell>
                   <TableCell align="right">{shown.range(p.low, p.high, 'drink')}</TableCell>

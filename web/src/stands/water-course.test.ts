@@ -2,7 +2,7 @@ import { bagWater } from '@rundel/core/bag-state';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import type { Container } from '@rundel/core/garden';
 import { describe, expect, it } from 'vitest';
-import { courseOf, spellsOf, type CoursePoint } from './water-course.ts';
+import { courseOf, marksOf, spellsOf, type CoursePoint } from './water-course.ts';
 
 const garden = gannetSlip(3);
 const water = bagWater(garden, garden.containers[0] as Container, DEMO_EVENING);
@@ -22,6 +22,17 @@ describe('the course of a bag’s water', () => {
       expect(p.low).toBeLessThanOrEqual(p.likely);
       expect(p.likely).toBeLessThanOrEqual(p.high);
       expect(p.high).toBeLessThanOrEqual(water.availableLitres + 1e-9);
+    }
+  });
+
+  it('has a mark for each look and drink, on a point of the course and inside the bag', () => {
+    const marks = marksOf(water);
+    const moments = new Set(course.filter((p) => p.what === 'past').map((p) => p.at));
+    expect(marks.length).toBeGreaterThan(4);
+    expect(new Set(marks.map((mark) => mark.kind))).toEqual(new Set(['look', 'drink']));
+    for (const mark of marks) {
+      expect(moments.has(mark.at)).toBe(true);
+      expect(mark.litres).toBeLessThanOrEqual(water.availableLitres);
     }
   });
 

@@ -33,6 +33,21 @@ export function courseOf(water: BagWater): readonly CoursePoint[] {
   ];
 }
 
+/** A look or a drink on the course, at the litres that were likely after it. */
+export interface CourseMark {
+  readonly at: string;
+  readonly kind: 'look' | 'drink';
+  readonly litres: number;
+}
+
+/** The looks and drinks of the days that the course shows. */
+export function marksOf(water: BagWater): readonly CourseMark[] {
+  const since = Date.parse(water.now) - DAYS_BACK * 86_400_000;
+  return water.estimate.moves
+    .filter((move) => Date.parse(move.at) >= since)
+    .map(({ at, kind, afterLitres }) => ({ at, kind, litres: afterLitres }));
+}
+
 /** Spells in a course: how often it was likely below the refill point, and how long it was likely nearly full. */
 export function spellsOf(
   course: readonly CoursePoint[],
