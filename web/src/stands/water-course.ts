@@ -43,9 +43,11 @@ export interface CourseMark {
 /** The looks and drinks of the days that the course shows. */
 export function marksOf(water: BagWater): readonly CourseMark[] {
   const since = Date.parse(water.now) - DAYS_BACK * 86_400_000;
+  // of the points of one moment the last is what was believed after it
+  const after = new Map(water.estimate.path.map((point) => [point.at, point.likely]));
   return water.estimate.moves
     .filter((move) => Date.parse(move.at) >= since)
-    .map(({ at, kind, afterLitres }) => ({ at, kind, litres: afterLitres }));
+    .map(({ at, kind }) => ({ at, kind, litres: (after.get(at) ?? 0) * water.availableLitres }));
 }
 
 /** Spells in a course: how often it was likely below the refill point, and how long it was likely nearly full. */
