@@ -107,7 +107,11 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
         />
         <Big
           number={hoursWords(ahead.hoursToWilting.likely)}
-          words={`until it hangs, if nobody comes; ${hoursWords(ahead.hoursToWilting.low)} to ${hoursWords(ahead.hoursToWilting.high)}`}
+          words={
+            ahead.hoursToWilting.low === undefined
+              ? 'until it hangs, if nobody comes'
+              : `until it hangs, if nobody comes; ${hoursWords(ahead.hoursToWilting.low)} to ${hoursWords(ahead.hoursToWilting.high)}`
+          }
         />
         {estimate.stores.map((store) => (
           <Big

@@ -108,7 +108,8 @@ export default function AwayPanel() {
                   The number in a cell is the chance, in a hundred, that the bag has gone too dry by that
                   evening; the thin strip above it is the bag as it is. A thousand futures for each: weather
                   drawn from your own record and what is usual here, each bag’s use as far as it is known, a
-                  helper who forgets one visit in twenty. {plan.weighed} ways were weighed. The days after a
+                  helper who forgets one visit in twenty.{' '}
+                  {plan.weighed === 1 ? 'One way was' : `${plan.weighed} ways were`} weighed. The days after a
                   forecast are a guess.
                 </Typography>
               </Panel>
