@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addTomatoBag, openDemo, savedFile, startOwnGarden, visit } from './garden.ts';
+import { addTomatoBag, openFewBags, savedFile, startOwnGarden, visit } from './garden.ts';
 
 async function entriesAndBags(page: Page): Promise<string> {
   await visit(page, '/files');
@@ -105,7 +105,7 @@ test('a damaged file, a foreign one and one of a newer version are refused with 
 });
 
 test('a CSV with wrong columns or wrong rows is explained, and only what reads is kept', async ({ page }) => {
-  await openDemo(page);
+  await openFewBags(page);
   await visit(page, '/season/weather');
   await page.getByRole('button', { name: 'Read weather from a file' }).click();
   const give = (text: string) =>

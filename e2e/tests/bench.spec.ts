@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { addTomatoBag, openDemo, startOwnGarden, visit } from './garden.ts';
+import { addTomatoBag, openDemo, openFewBags, startOwnGarden, visit } from './garden.ts';
 
 /** Sets up so many bags of a kind, not planted yet. */
 async function setUp(page: Page, kind: string, count: number, litres: string): Promise<void> {
@@ -125,7 +125,7 @@ test('a mix of one’s own fills two bags, and the shed is counted down by it', 
 });
 
 test('old mix of a bag with trouble in it is refused, with the reason', async ({ page }) => {
-  await openDemo(page);
+  await openFewBags(page);
   await visit(page, '/stands');
   await page.getByRole('link', { name: /^7 / }).click();
   await page.getByRole('button', { name: 'More' }).click();
@@ -161,7 +161,7 @@ test('a size worked out on the bench becomes bags, with its remark', async ({ pa
 });
 
 test('film: what does not work out is said at its field, and the sleeves are set up', async ({ page }) => {
-  await openDemo(page);
+  await openFewBags(page);
   await visit(page, '/bench/film');
   await expect(page.getByText(/Each stands 28\.6\scm across and holds 25\sL/)).toBeVisible();
   await page.getByLabel('A seam takes').fill('-2');
@@ -195,7 +195,7 @@ test('a floor beyond its limit is said plainly, and nothing is stored that does 
 });
 
 test('money spent is shared among its bags and reaches the cost of a kilogram', async ({ page }) => {
-  await openDemo(page);
+  await openFewBags(page);
   await visit(page, '/tally');
   const row = page.getByRole('row', { name: /7 · Lantern Drop/ });
   const costOf = async () => Number(/£([\d.]+)/.exec(await row.innerText())?.[1]);

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addTomatoBag, openDemo, startOwnGarden, visit } from './garden.ts';
+import { addTomatoBag, openDemo, openFewBags, startOwnGarden, visit } from './garden.ts';
 
 test('entries are corrected, removed and brought back', async ({ page }) => {
   await startOwnGarden(page);
@@ -89,7 +89,7 @@ test('everything is shown in the units that were chosen, and other units can be 
 });
 
 test('an assumption can be overridden inside its range, and everything follows', async ({ page }) => {
-  await openDemo(page);
+  await openFewBags(page);
   await visit(page, '/settings');
   await page.getByRole('button', { name: /^Show all/ }).click();
   const risk = page.getByLabel('risk', { exact: true });

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addTomatoBag, openDemo, savedFile, startOwnGarden, visit } from './garden.ts';
+import { addTomatoBag, openDemo, openFewBags, savedFile, startOwnGarden, visit } from './garden.ts';
 
 test.describe('stands', () => {
   test('a place is added, named, put under glass, and goes to the bin when it is empty', async ({ page }) => {
@@ -53,7 +53,7 @@ test.describe('stands', () => {
   });
 
   test('an address that leads nowhere says so and leads back', async ({ page }) => {
-    await openDemo(page);
+    await openFewBags(page);
     await visit(page, '/stands/con_nothing1');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('No such bag');
     await page.getByRole('link', { name: 'To the stands' }).click();
@@ -64,7 +64,7 @@ test.describe('stands', () => {
 });
 
 test('a bag’s water has a course, past and expected, and what would change it', async ({ page }) => {
-  await openDemo(page);
+  await openFewBags(page);
   await visit(page, '/stands');
   await page.getByRole('link', { name: /^7 / }).click();
   await page.getByRole('button', { name: 'What would change it?' }).click();
@@ -121,7 +121,7 @@ test.describe('bench', () => {
 
 test.describe('season', () => {
   test('a day is typed over, with rain, and goes back with undo', async ({ page }) => {
-    await openDemo(page);
+    await openFewBags(page);
     await visit(page, '/season/weather');
     await page.getByRole('button', { name: 'Give the weather of 16 Jul' }).click();
     const dialog = page.getByRole('dialog');
@@ -142,7 +142,7 @@ test.describe('season', () => {
   test('the usual weather is the grower’s own when they type it, and the latitude’s again when they like', async ({
     page,
   }) => {
-    await openDemo(page);
+    await openFewBags(page);
     await visit(page, '/season/weather');
     await page.getByLabel('July day').fill('5');
     await page.getByRole('button', { name: 'Keep these' }).click();
@@ -249,7 +249,7 @@ test.describe('files and settings', () => {
   });
 
   test('a second tab hears of what the first one does', async ({ page, context }) => {
-    await openDemo(page);
+    await openFewBags(page);
     const other = await context.newPage();
     await other.goto('/stands');
     await other.getByRole('link', { name: /^7 / }).click();
@@ -262,7 +262,7 @@ test.describe('files and settings', () => {
   });
 
   test('settings that cannot be are refused beside their field', async ({ page }) => {
-    await openDemo(page);
+    await openFewBags(page);
     await visit(page, '/settings');
     await page.getByLabel('Latitude, degrees north').fill('80');
     await page.getByLabel('Times of my rounds').fill('morning');
@@ -282,7 +282,7 @@ test.describe('files and settings', () => {
     page.on('request', (request) => {
       if (!/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(request.url())) foreign.push(request.url());
     });
-    await openDemo(page);
+    await openFewBags(page);
     await visit(page, '/settings');
     await page.getByRole('combobox', { name: 'Look' }).click();
     await page.getByRole('option', { name: /^Glare/ }).click();

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { openDemo, startOwnGarden, visit } from './garden.ts';
+import { openDemo, openFewBags, startOwnGarden, visit } from './garden.ts';
 
 /** Adds empty bags of a kind, by the address that other screens send to. */
 async function addBags(page: Page, query: string, first: string): Promise<void> {
@@ -83,7 +83,7 @@ test.describe('ways to plant', () => {
   test('what does not fit says which number stands in the way, and what would change it', async ({
     page,
   }) => {
-    await openDemo(page);
+    await openFewBags(page);
     await visit(page, '/bench/depth');
     await page.getByLabel('Bag', { exact: true }).click();
     await page.getByRole('option', { name: /^1 · / }).click();
@@ -179,7 +179,7 @@ test('a height that was measured takes the place of a guess, and handwork is tic
 
 test.describe('the year', () => {
   test('a crop is planned, moved by keys and by dragging, and says what follows', async ({ page }) => {
-    await openDemo(page);
+    await openFewBags(page);
     await visit(page, '/season');
     await page.getByRole('button', { name: 'Next year' }).click();
     await page.getByRole('button', { name: 'Plan a crop' }).click();
@@ -211,7 +211,7 @@ test.describe('the year', () => {
   test('frost dates that leave no season are refused with the reason, and nothing is changed', async ({
     page,
   }) => {
-    await openDemo(page);
+    await openFewBags(page);
     await visit(page, '/season');
     await expect(page.getByText('by the dates you gave', { exact: false })).toBeVisible();
     await page.getByRole('button', { name: 'My own dates' }).click();
@@ -230,7 +230,7 @@ test.describe('the year', () => {
   });
 
   test('a cold night that was entered says what it asks, outdoors and under glass', async ({ page }) => {
-    await openDemo(page);
+    await openFewBags(page);
     await visit(page, '/season/weather');
     await page.getByRole('button', { name: 'Give the weather of 17 Jul' }).click();
     const dialog = page.getByRole('dialog');

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openDemo } from './garden.ts';
+import { openDemo, openFewBags } from './garden.ts';
 
 test.describe('the round of the demo', () => {
   test('asks for looks, proposes drinks, and goes on by itself', async ({ page }) => {
@@ -24,7 +24,7 @@ test.describe('the round of the demo', () => {
   });
 
   test('a wet look needs no drink, and raises the water in the section', async ({ page }) => {
-    await openDemo(page);
+    await openFewBags(page);
     const line = page.locator('[data-part="waterline"]').first();
     const before = Number(await line.getAttribute('y'));
     await page.getByRole('button', { name: /^wet / }).click();
@@ -33,7 +33,7 @@ test.describe('the round of the demo', () => {
   });
 
   test('is where it was after an interruption', async ({ page }) => {
-    await openDemo(page);
+    await openFewBags(page);
     await page.getByRole('button', { name: /^dry / }).click();
     await expect(page.getByRole('button', { name: 'Given' })).toBeVisible();
     await page.reload();
@@ -51,7 +51,7 @@ test.describe('the round of the demo', () => {
     page,
   }) => {
     await page.setViewportSize({ width: 390, height: 844 });
-    await openDemo(page);
+    await openFewBags(page);
     for (const name of ['dust-dry', 'dry', 'barely damp', 'moist', 'wet']) {
       const button = page.getByRole('button', { name: new RegExp(`^${name} `) });
       const box = await button.boundingBox();
@@ -67,7 +67,7 @@ test.describe('the round of the demo', () => {
   });
 
   test('takes a drink of another amount, a picking and a note at the stop', async ({ page }) => {
-    await openDemo(page);
+    await openFewBags(page);
     const label = (await page.getByRole('heading', { level: 2 }).first().innerText()).split(' ')[0] ?? '';
     await page.getByRole('button', { name: 'Pick', exact: true }).click();
     await page.getByLabel('How many').fill('3');
@@ -101,7 +101,7 @@ test.describe('without a network', () => {
     page,
     context,
   }) => {
-    await openDemo(page);
+    await openFewBags(page);
     await page.evaluate(async () => {
       await navigator.serviceWorker.ready;
     });
