@@ -137,6 +137,7 @@ export function gannetSlip(seed: number): Garden {
       packs: [],
       templates: [],
       plans: [],
+      regimes: [],
       entries,
     };
     if (planned.plants > 0)
@@ -157,6 +158,7 @@ export function gannetSlip(seed: number): Garden {
     mixes: [],
     templates: [],
     plans: [],
+    regimes: [],
   };
   const { goods, packs, entries: shed } = shedOf({ ...known, goods: [], packs: [], entries }, stamps, id);
   const whole = { ...known, goods, packs, entries: [...entries, ...shed] };

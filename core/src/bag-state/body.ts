@@ -135,12 +135,16 @@ export function storesOf(
   const { kind, assumed, real } = body;
   const stores: WaterStore[] = [];
   const { under } = real;
-  if (under) stores.push(storeOf(under.kind, under.litres ?? CHANNEL_LITRES, assumed));
+  // a drum with a float keeps the channel full: together they are one store
+  const drum = container.stores?.find(({ kind: added }) => added === 'drum');
+  const fed = under?.litres === undefined ? drum : undefined;
+  if (under) stores.push(storeOf(under.kind, under.litres ?? fed?.litres ?? CHANNEL_LITRES, assumed));
   if (body.reserveLitres > 0.05) stores.push(storeOf('reserve', body.reserveLitres, assumed));
   if (kind.drainage.by === 'open-base' && !under) {
     const footprint = real.solid.areaAt(0) / 1e6;
     stores.push(storeOf('soil', footprint * assumed.soilStore, assumed));
   }
-  for (const { kind: added, litres } of container.stores ?? []) stores.push(storeOf(added, litres, assumed));
+  for (const { kind: added, litres } of container.stores ?? [])
+    if (!(under && fed && added === 'drum')) stores.push(storeOf(added, litres, assumed));
   return stores;
 }

@@ -1,4 +1,13 @@
 import * as z from '../schema/index.ts';
+import {
+  fedEntry,
+  feedSkippedEntry,
+  regimeEntry,
+  solutionEntry,
+  stageEntry,
+  teaEntry,
+  teaTendedEntry,
+} from './kinds/feeding.ts';
 import { noteEntry, removedEntry, weatherEntry } from './kinds/others.ts';
 import {
   boughtEntry,
@@ -39,6 +48,13 @@ export const entrySchema = z.discriminatedUnion('kind', [
   supportedEntry,
   tendedEntry,
   pickingEntry,
+  fedEntry,
+  feedSkippedEntry,
+  regimeEntry,
+  stageEntry,
+  solutionEntry,
+  teaEntry,
+  teaTendedEntry,
   noteEntry,
   filledEntry,
   boughtEntry,

@@ -17,6 +17,7 @@ export const ID_PREFIXES = {
   pack: 'pak',
   template: 'tpl',
   plan: 'pln',
+  regime: 'reg',
   entry: 'ent',
 } as const;
 

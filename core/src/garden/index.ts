@@ -11,6 +11,7 @@ export {
   type Measure,
   type OwnGood,
   type OwnMix,
+  type OwnRegime,
   type Pack,
   type Plan,
   type Plant,

@@ -1,6 +1,7 @@
 import * as z from '../schema/index.ts';
 import { sizeSchema } from '../bags/index.ts';
 import { goodSchemaOf } from '../goods/index.ts';
+import { regimeFields } from '../feeding/regime.ts';
 import { layersSchema, recipePartsSchema } from '../mixes/index.ts';
 import { SUPPORT_KINDS } from '../supports/index.ts';
 import { MEASURE_UNIT, type MeasureKind } from '../units/index.ts';
@@ -37,7 +38,7 @@ export const stationSchema = z.object({ id: idSchema('station') });
 
 /** Water that the grower has put beside a bag: what it holds, L. What belongs to its kind (a reservoir) is not listed. */
 const addedStore = z.object({
-  kind: z.enum(['saucer', 'clay-pots', 'wick']),
+  kind: z.enum(['saucer', 'clay-pots', 'wick', 'drum']),
   litres: z.number().min(0.1).max(200),
 });
 
@@ -192,6 +193,9 @@ export const monthNormalSchema = z
     message: 'The day cannot be colder than the night.',
   });
 
+/** A regime of the grower's own: from nothing, or a school's with changes. */
+export const regimeSchema = z.object({ id: idSchema('regime'), ...regimeFields, ...base });
+
 /** One for the whole garden. */
 export const settingsSchema = z.object({
   gardenName: name,
@@ -243,6 +247,7 @@ export type Measure = z.infer<typeof measureSchema>;
 export type Template = z.infer<typeof templateSchema>;
 export type OwnMix = z.infer<typeof mixSchema>;
 export type OwnGood = z.infer<typeof goodSchema>;
+export type OwnRegime = z.infer<typeof regimeSchema>;
 export type Pack = z.infer<typeof packSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -259,6 +264,7 @@ export const RECORD_SCHEMAS = {
   packs: packSchema,
   templates: templateSchema,
   plans: planSchema,
+  regimes: regimeSchema,
 } as const;
 
 export type TableName = keyof typeof RECORD_SCHEMAS;

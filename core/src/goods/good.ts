@@ -1,4 +1,5 @@
 import * as z from '../schema/index.ts';
+import { feedFactsSchema } from './feed.ts';
 
 /** What a thing is bought for; it decides where it is offered. */
 export const GOOD_KINDS = ['ingredient', 'amendment', 'feed', 'bag', 'support', 'other'] as const;
@@ -10,10 +11,10 @@ export type GoodUnit = (typeof GOOD_UNITS)[number];
 
 const percent = z.number().min(0).max(100);
 
-/** What a label says is in a product, percent by mass: N, P2O5, K2O, and calcium as Ca. */
+/** What a label says is in a product, percent by mass: N, P2O5, K2O, and calcium and magnesium as Ca and Mg. */
 export const nutrientLabelSchema = z
-  .object({ n: percent, p2o5: percent, k2o: percent, ca: percent.optional() })
-  .refine((l) => l.n + l.p2o5 + l.k2o + (l.ca ?? 0) <= 100, {
+  .object({ n: percent, p2o5: percent, k2o: percent, ca: percent.optional(), mg: percent.optional() })
+  .refine((l) => l.n + l.p2o5 + l.k2o + (l.ca ?? 0) + (l.mg ?? 0) <= 100, {
     message: 'A label cannot promise more than 100 % in all.',
   });
 
@@ -27,11 +28,13 @@ export function goodSchemaOf<I extends z.ZodType<string>>(id: I) {
     kind: z.enum(GOOD_KINDS),
     unit: z.enum(GOOD_UNITS),
     label: nutrientLabelSchema.optional(),
-    /** bulk density of a loose product: what a litre of it weighs */
+    /** density of a liquid or bulk density of a loose product: what a litre of it weighs */
     kilogramsPerLitre: z.number().gt(0).max(5).optional(),
     isOrganic: z.boolean().optional(),
     /** it makes dust that should not be breathed in */
     isDusty: z.boolean().optional(),
+    /** how it is given, for what feeds plants */
+    feed: feedFactsSchema.optional(),
     /** its maker's own word, which goes before anything that is worked out here */
     words: z.string().trim().max(200).optional(),
   });

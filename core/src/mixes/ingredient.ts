@@ -14,14 +14,26 @@ export interface Ingredient {
   readonly settling: number;
   readonly isPeat: boolean;
   readonly isOrganic: boolean;
-  /** feed that it brings: grams of a labelled N-P2O5-K2O in a litre, used up over some months */
+  /** feed that it brings: grams of a labelled N-P2O5-K2O in a litre, given over some months */
   readonly base?: BaseFeed;
+  /** lime that it comes with */
+  readonly limeGramsPerLitre?: number;
 }
 
 export interface BaseFeed {
-  readonly label: { readonly n: number; readonly p2o5: number; readonly k2o: number };
+  /** percent by mass; calcium and magnesium where it brings any to speak of */
+  readonly label: {
+    readonly n: number;
+    readonly p2o5: number;
+    readonly k2o: number;
+    readonly ca?: number;
+    readonly mg?: number;
+  };
   readonly gramsPerLitre: number;
+  /** over which it gives four fifths of what is in it at about 20 °C; bulky organic parts take years */
   readonly months: number;
+  /** the same for potash, which is not bound as the rest is; left out: as the rest */
+  readonly potashMonths?: number;
 }
 
 type Figures = readonly [capacity: number, unavailable: number, air: number, dryKg: number, settling: number];
@@ -31,7 +43,7 @@ function ingredient(
   name: string,
   words: string,
   [capacity, unavailable, air, dryKilogramsPerLitre, settling]: Figures,
-  more: Partial<Pick<Ingredient, 'isPeat' | 'isOrganic' | 'base'>> = {},
+  more: Partial<Pick<Ingredient, 'isPeat' | 'isOrganic' | 'base' | 'limeGramsPerLitre'>> = {},
 ): Ingredient {
   return {
     id,
@@ -48,11 +60,22 @@ function ingredient(
   };
 }
 
-const feed = (n: number, p2o5: number, k2o: number, gramsPerLitre: number, months: number): BaseFeed => ({
-  label: { n, p2o5, k2o },
+type Label = readonly [n: number, p2o5: number, k2o: number, ca: number, mg: number];
+
+const feed = (
+  [n, p2o5, k2o, ca, mg]: Label,
+  gramsPerLitre: number,
+  months: number,
+  potashMonths?: number,
+): BaseFeed => ({
+  label: { n, p2o5, k2o, ca, mg },
   gramsPerLitre,
   months,
+  ...(potashMonths === undefined ? {} : { potashMonths }),
 });
+
+/** Feed and lime of bought mixes: a gram or so of feed in a litre, and lime beside it that the label does not count. */
+const bought = feed([14, 16, 18, 0, 1.5], 1.2, 1.25);
 
 /**
  * Every ingredient. Porosities are mid-range values for soilless ingredients (capacity 45–65 % in whole mixes);
@@ -67,7 +90,8 @@ export const INGREDIENTS: readonly Ingredient[] = [
     {
       isPeat: true,
       isOrganic: false,
-      base: feed(14, 16, 18, 1.2, 1.25),
+      base: bought,
+      limeGramsPerLitre: 4,
     },
   ),
   ingredient(
@@ -77,7 +101,8 @@ export const INGREDIENTS: readonly Ingredient[] = [
     [0.52, 0.27, 0.28, 0.24, 0.12],
     {
       isOrganic: false,
-      base: feed(14, 16, 18, 1.2, 1.25),
+      base: bought,
+      limeGramsPerLitre: 1.5,
     },
   ),
   ingredient('coir', 'Coir', 'Pressed fibre of coconut; swells from bricks.', [0.6, 0.25, 0.28, 0.09, 0.1]),
@@ -93,13 +118,13 @@ export const INGREDIENTS: readonly Ingredient[] = [
     [0.52, 0.27, 0.28, 0.25, 0.12],
   ),
   ingredient('garden-compost', 'Garden compost', 'From the heap, sieved.', [0.55, 0.32, 0.22, 0.45, 0.12], {
-    base: feed(1, 0.5, 1, 300, 6),
+    base: feed([1, 0.5, 1, 1.5, 0.2], 300, 40, 3),
   }),
   ingredient('manure', 'Rotted manure', 'A year old at the least; rich.', [0.58, 0.33, 0.2, 0.45, 0.14], {
-    base: feed(0.6, 0.3, 0.6, 450, 6),
+    base: feed([0.6, 0.3, 0.6, 0.4, 0.1], 450, 20, 3),
   }),
   ingredient('worm-casts', 'Worm casts', 'A little goes far.', [0.55, 0.32, 0.2, 0.55, 0.08], {
-    base: feed(1.5, 1, 1, 500, 4),
+    base: feed([1.5, 1, 1, 1.5, 0.3], 500, 14, 3),
   }),
   ingredient('loam', 'Loam', 'Stacked turf or good topsoil; heavy.', [0.45, 0.28, 0.12, 1.1, 0.06]),
   ingredient(

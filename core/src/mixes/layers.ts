@@ -45,7 +45,14 @@ export function fillingOf(
   if (!layers) return mixOf(filled.mixId, own);
   const mixes = layers.map(({ mixId, share }) => ({ mix: mixOf(mixId, own), share }));
   const mean = (
-    figure: 'capacity' | 'unavailable' | 'air' | 'dryKilogramsPerLitre' | 'settling' | 'limeGramsPerLitre',
+    figure:
+      | 'capacity'
+      | 'unavailable'
+      | 'air'
+      | 'dryKilogramsPerLitre'
+      | 'settling'
+      | 'limeGramsPerLitre'
+      | 'limeInParts',
   ) => mixes.reduce((sum, { mix, share }) => sum + mix[figure] * share, 0);
   const words = mixes.map(({ mix }) => mix.name.toLowerCase());
   return {
@@ -63,6 +70,7 @@ export function fillingOf(
     shares: mixes.flatMap(({ mix, share }) =>
       mix.shares.map((s) => ({ ingredient: s.ingredient, share: s.share * share })),
     ),
+    limeInParts: mean('limeInParts'),
     base: mixes.flatMap(({ mix, share }) =>
       mix.base.map((b) => ({ ...b, gramsPerLitre: b.gramsPerLitre * share })),
     ),

@@ -21,6 +21,8 @@ export interface Mix {
   readonly limeGramsPerLitre: number;
   /** shares of the parts by volume; they sum to 1 */
   readonly shares: readonly { readonly ingredient: Ingredient; readonly share: number }[];
+  /** lime that its bought parts come with, per litre of mix */
+  readonly limeInParts: number;
   /** what its parts bring to feed a plant, per litre of mix */
   readonly base: readonly BaseFeed[];
 }
@@ -69,6 +71,10 @@ export function mixFrom(recipe: Recipe): Mix {
     isOrganic: shares.every((s) => s.ingredient.isOrganic),
     limeGramsPerLitre: recipe.limeGramsPerLitre ?? 0,
     shares,
+    limeInParts: shares.reduce(
+      (sum, { ingredient, share }) => sum + (ingredient.limeGramsPerLitre ?? 0) * share,
+      0,
+    ),
     base: shares.flatMap(({ ingredient: { base }, share }) =>
       base ? [{ ...base, gramsPerLitre: base.gramsPerLitre * share }] : [],
     ),

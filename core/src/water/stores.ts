@@ -10,6 +10,7 @@ export const STORE_KINDS = [
   'wick',
   'soil',
   'channel',
+  'drum',
 ] as const;
 export type StoreKind = (typeof STORE_KINDS)[number];
 
@@ -37,6 +38,9 @@ export function storeOf(kind: StoreKind, litres: number, assumed: Assumed): Wate
       return { ...base, perDay: assumed.reservoirPerDay, catchesDrained: true };
     case 'channel':
       return { ...base, perDay: assumed.reservoirPerDay, startShare: 0.9 };
+    // a float keeps what it feeds full for as long as there is any in it
+    case 'drum':
+      return { ...base, perDay: assumed.reservoirPerDay, startShare: 0.9 };
     case 'wick':
       return { ...base, perDay: assumed.wickPerDay };
     case 'clay-pots':
@@ -52,7 +56,7 @@ export function storeOf(kind: StoreKind, litres: number, assumed: Assumed): Wate
 
 /** Stores whose level can be seen, and which are therefore looked at by level and not by finger. */
 export function hasLevel(kind: StoreKind): boolean {
-  return kind === 'reservoir' || kind === 'channel' || kind === 'wick';
+  return kind === 'drum' || kind === 'reservoir' || kind === 'channel' || kind === 'wick';
 }
 
 /** The store that is filled by hand: the one that is looked at by its level, else pots or a saucer; -1 for none. */

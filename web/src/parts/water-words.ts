@@ -20,6 +20,7 @@ export const STORE_WORDS: Record<StoreKind, string> = {
   wick: 'wick and drum',
   soil: 'soil below',
   channel: 'channel',
+  drum: 'drum',
 };
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;

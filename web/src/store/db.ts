@@ -12,7 +12,7 @@ export interface DeviceNote {
  * The browser's database of one garden. Dexie is named in this folder only.
  *
  * Version 1: one table a kind of record, the diary, the settings (one row) and notes of this device. Version 2 adds
- * the tables of mixes, goods, packs and templates, version 3 that of plans, empty as `migrations.ts` adds them to an
+ * the tables of mixes, goods, packs and templates, version 3 that of plans, version 4 that of regimes, empty as `migrations.ts` adds them to an
  * older file.
  */
 export class GardenDb extends Dexie {
@@ -27,6 +27,7 @@ export class GardenDb extends Dexie {
   packs!: Table<RecordOf<'packs'>, string>;
   templates!: Table<RecordOf<'templates'>, string>;
   plans!: Table<RecordOf<'plans'>, string>;
+  regimes!: Table<RecordOf<'regimes'>, string>;
   entries!: Table<Entry, string>;
   settings!: Table<Settings & { readonly id: 'settings' }, string>;
   device!: Table<DeviceNote, string>;
@@ -46,6 +47,7 @@ export class GardenDb extends Dexie {
     });
     this.version(2).stores({ mixes: 'id', goods: 'id', packs: 'id', templates: 'id' });
     this.version(3).stores({ plans: 'id' });
+    this.version(4).stores({ regimes: 'id' });
   }
 }
 
@@ -61,4 +63,5 @@ export const RECORD_TABLES: readonly TableName[] = [
   'packs',
   'templates',
   'plans',
+  'regimes',
 ];

@@ -10,6 +10,8 @@ const MIGRATIONS: readonly Migration[] = [
   (garden) => ({ ...garden, mixes: [], goods: [], packs: [], templates: [] }),
   // 3: what is to go into a bag and when
   (garden) => ({ ...garden, plans: [] }),
+  // 4: regimes of feeding
+  (garden) => ({ ...garden, regimes: [] }),
 ];
 
 export const LATEST_VERSION = MIGRATIONS.length + 1;

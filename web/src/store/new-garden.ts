@@ -29,6 +29,7 @@ export function newGarden(
     packs: [],
     templates: [],
     plans: [],
+    regimes: [],
     entries: [],
   };
 }

@@ -48,6 +48,7 @@ export function gardenForWater(
     packs: [],
     templates: [],
     plans: [],
+    regimes: [],
     entries: live.filter((e) => (e.kind === 'weather' ? e.day >= since : WATER_KINDS.has(e.kind))),
   };
 }

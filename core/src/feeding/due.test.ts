@@ -1,0 +1,282 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
+import { addDays, daysBetween, type Day } from '../climate/index.ts';
+import { grownShare } from '../crops/index.ts';
+import { findGood } from '../goods/index.ts';
+import {
+  adviseFeed,
+  FEEDING_SCHOOLS,
+  findRegime,
+  intervalOn,
+  plannedFeeds,
+  regimeRemarks,
+  stepStates,
+  type FeedGiven,
+  type FeedingCase,
+  type FeedLeft,
+  type Mark,
+  type Regime,
+  type RegimeStep,
+} from './index.ts';
+
+const noted = (day: Day): Mark => ({ day, isNoted: true });
+/** A tomato planted on 20 May: flowers on 14 June, a set truss on 24 June, the first ripe one on 1 August. */
+const MARKS = {
+  planting: noted('2026-05-20'),
+  'base-used-up': { day: '2026-06-28', isNoted: false },
+  flowers: noted('2026-06-14'),
+  set: noted('2026-06-24'),
+  picking: noted('2026-08-01'),
+} as const;
+
+const caseOf = (regime: Regime, more: Partial<FeedingCase> = {}): FeedingCase => ({
+  regime,
+  since: '2026-05-20',
+  marks: MARKS,
+  given: [],
+  left: [],
+  grownOn: (day) => grownShare(daysBetween('2026-05-20', day), 11),
+  ...more,
+});
+const school = (id: string) => findRegime(id) as Regime;
+
+describe('the dates of each school on one diary, from planting to the end of August', () => {
+  // on the growth curve a third is grown on day 31, three quarters on day 60: intervals that close do so by it
+  // planted 05-20, flowers 06-14, set 06-24, picking 08-01
+  it.each([
+    ['potash-from-set', 'liquid 06-24 07-03 07-11 07-19 07-27 08-03 08-10 08-17 08-24 08-31'],
+    ['soluble-throughout', 'soluble 05-20 06-03 06-16 06-29 07-11 07-22 08-02 08-12 08-22 | dry 06-14'],
+    [
+      'leaf-then-fruit',
+      'leafy 06-03 | fruit 06-14 06-23 07-02 07-10 07-18 07-26 08-03 08-10 08-17 08-24 08-31',
+    ],
+    ['grains-and-fortnight', 'grains 05-20 | liquid 06-24 07-08 07-22 08-05 08-19'],
+    ['dry-monthly', 'dry 06-17 07-17 08-16 | casts 06-19 07-19 08-18'],
+    ['steeped-weeds', 'tea 06-14 06-26 07-08 07-20 08-01 08-13 08-25'],
+    ['nutrient-drum', 'change 05-20 06-10 06-30 07-18 08-03 08-18'],
+    ['heavy-manuring', 'manure 05-20'],
+    ['compost-then-spikes', 'spikes 06-14 08-02'],
+    ['meals-and-fish', 'hole 05-20 | fish 06-03 06-16 06-28 07-09 07-19 07-28 08-05 08-13 08-20 08-27'],
+  ])('%s: %s', (id, wanted) => {
+    const planned = plannedFeeds(caseOf(school(id)), '2026-05-20', '2026-08-31');
+    const lines = school(id).steps.map(({ id: stepId }) =>
+      [stepId, ...planned.filter((p) => p.stepId === stepId).map((p) => p.day.slice(5))].join(' '),
+    );
+    expect(lines.join(' | ')).toBe(wanted);
+  });
+
+  it('there are ten, each with two lines, a reader and products that are there', () => {
+    expect(FEEDING_SCHOOLS).toHaveLength(10);
+    for (const { words, suits, steps } of FEEDING_SCHOOLS) {
+      expect(words.length).toBeGreaterThan(40);
+      expect(suits.length).toBeGreaterThan(15);
+      expect(regimeRemarks(steps, (goodId) => findGood(goodId)?.feed)).toEqual([]);
+    }
+  });
+});
+
+describe('where a step stands', () => {
+  const potash = school('potash-from-set');
+  it('waits for its trigger, with the day that is expected', () => {
+    const [state] = stepStates(
+      caseOf(potash, { marks: { ...MARKS, set: { day: '2026-06-24', isNoted: false } } }),
+      '2026-06-20',
+    );
+    expect(state).toMatchObject({ kind: 'waits', expected: { day: '2026-06-24', isNoted: false } });
+  });
+
+  it('is counted from the last feed, whoever asked for it', () => {
+    const given = [{ day: '2026-07-02', goodId: 'tomato-liquid' }];
+    const [state] = stepStates(caseOf(potash, { given }), '2026-07-05');
+    expect(state).toMatchObject({
+      kind: 'due',
+      earliest: '2026-07-09',
+      target: '2026-07-10',
+      latest: '2026-07-12',
+    });
+  });
+
+  it('what was left for want of time is asked for again the next day, with its reason', () => {
+    const left = [{ day: '2026-06-25', goodId: 'tomato-liquid', reason: 'no-time' }];
+    const [state] = stepStates(caseOf(potash, { left }), '2026-06-25');
+    expect(state).toMatchObject({
+      kind: 'due',
+      earliest: '2026-06-26',
+      reason: { left: { reason: 'no-time' } },
+    });
+  });
+
+  it('what was left because it had enough counts as if given', () => {
+    const left = [{ day: '2026-06-25', goodId: 'tomato-liquid', reason: 'enough' }];
+    const [state] = stepStates(caseOf(potash, { left }), '2026-06-26');
+    expect(state).toMatchObject({ kind: 'due', earliest: '2026-07-02' });
+  });
+
+  it('a single feed that was due long before the regime was taken up is let go, and said', () => {
+    const [grains, liquid] = stepStates(
+      caseOf(school('grains-and-fortnight'), { since: '2026-07-10' }),
+      '2026-07-12',
+    );
+    expect(grains).toMatchObject({ kind: 'ended', why: 'let-go' });
+    expect(liquid).toMatchObject({ kind: 'due', target: '2026-07-10' });
+  });
+
+  it('a change of regime in mid-season keeps to the feeds that were given before it', () => {
+    const given = [
+      { day: '2026-07-08', goodId: 'balanced-soluble', regimeId: 'soluble-throughout', stepId: 'soluble' },
+    ];
+    const [state] = stepStates(caseOf(potash, { since: '2026-07-09', given }), '2026-07-09');
+    expect(state).toMatchObject({
+      kind: 'due',
+      earliest: '2026-07-10',
+      reason: { apartFrom: { goodId: 'balanced-soluble', day: '2026-07-08' } },
+    });
+  });
+
+  it('a step of three times ends after the third', () => {
+    const three = {
+      ...potash,
+      steps: [{ ...(potash.steps[0] as RegimeStep), until: { on: 'times', times: 3 } }],
+    } as Regime;
+    expect(plannedFeeds(caseOf(three), '2026-05-20', '2026-09-01')).toHaveLength(3);
+  });
+});
+
+describe('at the bag', () => {
+  const due = { earliest: '2026-07-08', target: '2026-07-10', latest: '2026-07-12' } as const;
+  const water = { share: 0.4, isWatered: true, nextOn: '2026-07-12' };
+  it.each([
+    ['its day has not come', '2026-07-07', water, 'not-yet'],
+    ['the next watering is in time', '2026-07-08', water, 'not-yet'],
+    ['the next watering would be too late', '2026-07-08', { ...water, nextOn: '2026-07-14' }, 'feed'],
+    ['its day, with a drink', '2026-07-10', water, 'feed'],
+    ['its day, without one', '2026-07-10', { ...water, isWatered: false }, 'feed'],
+    ['dust-dry: water first', '2026-07-11', { ...water, share: 0.08 }, 'too-dry'],
+    ['sodden: wait', '2026-07-11', { ...water, share: 0.97, isWatered: false }, 'too-wet'],
+    ['sodden and overdue: it cannot wait for ever', '2026-07-14', { ...water, share: 0.97 }, 'feed'],
+  ] as const)('%s', (_, today, found, kind) => {
+    expect(adviseFeed(due, today, found).kind).toBe(kind);
+  });
+});
+
+describe('properties of the due engine', () => {
+  const day = fc.integer({ min: 0, max: 150 }).map((n) => addDays('2026-05-20', n));
+  const regime = fc.constantFrom(...FEEDING_SCHOOLS);
+  const feeds = (steps: readonly RegimeStep[]) =>
+    fc.array(
+      fc.record({
+        day,
+        step: fc.constantFrom(...steps),
+        named: fc.boolean(),
+      }),
+      { maxLength: 12 },
+    );
+  const history = regime.chain((r) =>
+    fc.record({ regime: fc.constant(r), feeds: feeds(r.steps), today: day, seed: fc.integer() }),
+  );
+  const given = (r: Regime, all: readonly { day: Day; step: RegimeStep; named: boolean }[]): FeedGiven[] =>
+    all.map(({ day: on, step, named }) => ({
+      day: on,
+      goodId: step.goodId,
+      ...(named ? { regimeId: r.id, stepId: step.id } : {}),
+    }));
+
+  it('never puts two feeds inside the minimum, whatever was given before', () => {
+    fc.assert(
+      fc.property(history, ({ regime: r, feeds: all, today }) => {
+        const before = given(r, all).filter((g) => g.day < today);
+        const planned = plannedFeeds(caseOf(r, { given: before }), today, addDays(today, 60));
+        for (const step of r.steps) {
+          const own = [
+            ...before
+              .filter((g) => (g.stepId ?? g.goodId) === (g.stepId ? step.id : step.goodId))
+              .map((g) => g.day),
+            ...planned.filter((p) => p.stepId === step.id).map((p) => p.day),
+          ].sort();
+          const fresh = own.findIndex((d) => d >= today);
+          for (let i = Math.max(1, fresh); fresh >= 0 && i < own.length; i++)
+            expect(daysBetween(own[i - 1] as Day, own[i] as Day)).toBeGreaterThanOrEqual(
+              step.every?.fromDays ?? 0,
+            );
+        }
+        const days = planned.map((p) => p.day);
+        days
+          .slice(1)
+          .forEach((d, i) =>
+            expect(daysBetween(days[i] as Day, d)).toBeGreaterThanOrEqual(DEFAULT_ASSUMED.feedsApart),
+          );
+      }),
+    );
+  });
+
+  it('says of every step on every day where it stands: nothing is dropped in silence', () => {
+    fc.assert(
+      fc.property(history, ({ regime: r, feeds: all, today }) => {
+        const states = stepStates(caseOf(r, { given: given(r, all) }), today);
+        expect(states.map((s) => s.step.id)).toEqual(r.steps.map((s) => s.id));
+        for (const state of states) {
+          if (state.kind !== 'due') continue;
+          expect(state.earliest <= state.target && state.target <= state.latest).toBe(true);
+        }
+      }),
+    );
+  });
+
+  it('does not depend on the order in which things were entered', () => {
+    fc.assert(
+      fc.property(history, ({ regime: r, feeds: all, today, seed }) => {
+        const entered = given(r, all);
+        const shuffled = entered
+          .map((g, i) => ({ g, key: Math.sin(seed + i * 12.9898) }))
+          .sort((a, b) => a.key - b.key)
+          .map(({ g }) => g);
+        const left = entered.map((g): FeedLeft => ({ ...g, reason: 'no-time' }));
+        expect(stepStates(caseOf(r, { given: shuffled, left: [...left].reverse() }), today)).toEqual(
+          stepStates(caseOf(r, { given: entered, left }), today),
+        );
+      }),
+    );
+  });
+
+  it('the interval only ever closes as a plant grows', () => {
+    const share = fc.double({ min: 0, max: 1, noNaN: true });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 20 }),
+        fc.integer({ min: 0, max: 20 }),
+        share,
+        share,
+        (from, more, a, b) => {
+          const every = { fromDays: from, toDays: from + more };
+          const [young, old] = [Math.min(a, b), Math.max(a, b)];
+          expect(intervalOn(every, true, old)).toBeLessThanOrEqual(intervalOn(every, true, young));
+          expect(intervalOn(every, true, a)).toBeGreaterThanOrEqual(from);
+          expect(intervalOn(every, true, a)).toBeLessThanOrEqual(from + more);
+        },
+      ),
+    );
+  });
+});
+
+describe('what is said of a regime while it is edited', () => {
+  const step = (more: Partial<RegimeStep>): RegimeStep => ({
+    id: 'a',
+    start: { on: 'set' },
+    goodId: 'tomato-liquid',
+    every: { fromDays: 7, toDays: 10 },
+    closes: false,
+    ...more,
+  });
+  it.each([
+    ['stops before it starts', { until: { on: 'flowers' } }, { kind: 'never-fires', why: 'ends-before' }],
+    ['stops where it starts', { until: { on: 'set' } }, { kind: 'never-fires', why: 'ends-before' }],
+    ['of a product that is gone', { goodId: 'nothing' }, { kind: 'never-fires', why: 'no-product' }],
+    ['daily', { every: { fromDays: 1, toDays: 1 } }, { kind: 'daily' }],
+    ['closer than the label', { every: { fromDays: 4, toDays: 6 } }, { kind: 'inside-label', labelDays: 7 }],
+  ] as const)('%s', (_, more, remark) => {
+    expect(regimeRemarks([step(more as Partial<RegimeStep>)], (id) => findGood(id)?.feed)).toContainEqual(
+      expect.objectContaining(remark),
+    );
+  });
+});

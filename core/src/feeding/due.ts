@@ -1,0 +1,352 @@
+import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import { addDays, daysBetween, type Day } from '../climate/index.ts';
+import type { Regime, RegimeStep, Trigger } from './regime.ts';
+
+/** The day of something that sets steps off, and whether the grower saw it or it is reckoned by the plant's kind. */
+export interface Mark {
+  readonly day: Day;
+  readonly isNoted: boolean;
+}
+
+/** The marks of a bag's present plants; what has none is not known yet. */
+export interface Marks {
+  readonly planting?: Mark | undefined;
+  readonly 'base-used-up'?: Mark | undefined;
+  readonly flowers?: Mark | undefined;
+  readonly set?: Mark | undefined;
+  readonly picking?: Mark | undefined;
+}
+
+/** A feed that was given. */
+export interface FeedGiven {
+  readonly day: Day;
+  readonly goodId: string;
+  readonly regimeId?: string | undefined;
+  readonly stepId?: string | undefined;
+}
+
+/** A feed that was left: `enough` counts as given, anything else is asked for again from the next day on. */
+export interface FeedLeft extends FeedGiven {
+  readonly reason: string;
+}
+
+/** A bag and its history, as far as what is due goes. */
+export interface FeedingCase {
+  readonly regime: Regime;
+  /** the day from which it is fed by it */
+  readonly since: Day;
+  readonly marks: Marks;
+  readonly given: readonly FeedGiven[];
+  readonly left: readonly FeedLeft[];
+  /** share of their growth that its plants have done on a day, 0 to 1 */
+  grownOn(day: Day): number;
+}
+
+/** Why a step's day is what it is. */
+export interface DueReason {
+  readonly trigger: Trigger;
+  readonly startedOn: Day;
+  readonly isNoted: boolean;
+  /** the feed that it is counted from; undefined: the step's first */
+  readonly lastOn: Day | undefined;
+  /** days asked for since that feed */
+  readonly intervalDays: number | undefined;
+  /** another feed keeps it off until its earliest day */
+  readonly apartFrom: { readonly goodId: string; readonly day: Day } | undefined;
+  /** what was left last, if nothing was given since */
+  readonly left: { readonly day: Day; readonly reason: string } | undefined;
+}
+
+/** Where a step stands. There is one for every step of a regime: none is ever dropped without a word. */
+export type StepState =
+  | { readonly kind: 'waits'; readonly step: RegimeStep; readonly expected: Mark | undefined }
+  | {
+      readonly kind: 'due';
+      readonly step: RegimeStep;
+      /** not before, best, and not after */
+      readonly earliest: Day;
+      readonly target: Day;
+      readonly latest: Day;
+      readonly reason: DueReason;
+    }
+  | {
+      readonly kind: 'ended';
+      readonly step: RegimeStep;
+      readonly why: 'done' | 'times' | 'stop' | 'let-go';
+      readonly on: Day;
+    };
+
+/** A single feed may be given this long after its day, days. */
+const ONCE_DAYS = 7;
+
+const later = (a: Day, b: Day): Day => (a > b ? a : b);
+
+/** The day of a trigger. */
+export function triggerDay(trigger: Trigger, marks: Marks): Mark | undefined {
+  const { planting } = marks;
+  switch (trigger.on) {
+    case 'weeks':
+      return planting && { ...planting, day: addDays(planting.day, Math.round(trigger.weeks * 7)) };
+    case 'date': {
+      if (!planting) return undefined;
+      const day = `${planting.day.slice(0, 4)}-${trigger.monthDay}`;
+      return { day: day < planting.day ? planting.day : day, isNoted: true };
+    }
+    default:
+      return marks[trigger.on];
+  }
+}
+
+/** The feeds of a step: those that say so, and those of its product that belong to no step, since it began. */
+function feedsOf<F extends FeedGiven>(step: RegimeStep, regime: Regime, start: Day, all: readonly F[]): F[] {
+  return all
+    .filter((feed) =>
+      feed.regimeId === regime.id && feed.stepId !== undefined
+        ? feed.stepId === step.id
+        : feed.goodId === step.goodId,
+    )
+    .filter((feed) => feed.day >= start || feed.stepId === step.id)
+    .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
+}
+
+/**
+ * The days between two feeds on a day: the interval's middle, or pulled from its longest towards its shortest by growth.
+ *
+ * @example
+ * intervalOn({ fromDays: 7, toDays: 11 }, true, 0.5)
+ * // => 9
+ */
+export function intervalOn(
+  every: { readonly fromDays: number; readonly toDays: number },
+  closes: boolean,
+  grown: number,
+): number {
+  const pull = closes ? grown : 0.5;
+  return Math.round(every.toDays - (every.toDays - every.fromDays) * pull);
+}
+
+/**
+ * Where every step of a bag's regime stands on a day. A step's day lies inside its interval since its last feed, never
+ * sooner than the shortest, and at least `feedsApart` days from a feed of another kind. Does not depend on the order of
+ * what is given.
+ */
+export function stepStates(
+  bag: FeedingCase,
+  today: Day,
+  assumed: Assumed = DEFAULT_ASSUMED,
+): readonly StepState[] {
+  const before = {
+    ...bag,
+    given: bag.given.filter((g) => g.day <= today),
+    left: bag.left.filter((l) => l.day <= today),
+  };
+  return bag.regime.steps.map((step) => stateOf(step, before, today, assumed));
+}
+
+function stateOf(step: RegimeStep, bag: FeedingCase, today: Day, assumed: Assumed): StepState {
+  const start = triggerDay(step.start, bag.marks);
+  if (!start || (start.day > today && !start.isNoted)) return { kind: 'waits', step, expected: start };
+  const feeds = feedsOf(step, bag.regime, start.day, bag.given);
+  const lefts = feedsOf(step, bag.regime, start.day, bag.left).sort((a, b) =>
+    a.day !== b.day ? (a.day < b.day ? -1 : 1) : a.reason < b.reason ? -1 : 1,
+  );
+  const last = feeds.at(-1);
+  const enough = lefts.findLast((l) => l.reason === 'enough');
+  const countedFrom = last && enough ? later(last.day, enough.day) : (last?.day ?? enough?.day);
+  const ended = endOf(step, bag, start.day, countedFrom, feeds.length, today);
+  if (ended) return { kind: 'ended', step, ...ended };
+  const first = later(start.day, bag.since);
+  const isLate = daysBetween(start.day, bag.since) > assumed.feedLateDays;
+  // what should have been given once, long before this regime was taken up, is not asked for any more
+  if (!step.every && isLate) return { kind: 'ended', step, why: 'let-go', on: bag.since };
+
+  const intervalDays =
+    countedFrom !== undefined && step.every
+      ? intervalOn(step.every, step.closes, bag.grownOn(countedFrom))
+      : undefined;
+  const window =
+    countedFrom !== undefined && step.every
+      ? {
+          earliest: addDays(countedFrom, step.every.fromDays),
+          target: addDays(countedFrom, intervalDays ?? 0),
+          latest: addDays(countedFrom, step.every.toDays),
+        }
+      : { earliest: first, target: first, latest: addDays(first, ONCE_DAYS) };
+  const other = otherFeed(step, bag);
+  const apart = other && addDays(other.day, Math.round(assumed.feedsApart));
+  const left = lefts.at(-1);
+  const isAskedAgain =
+    left !== undefined && left.reason !== 'enough' && (countedFrom === undefined || left.day >= countedFrom);
+  let earliest = window.earliest;
+  const before = lastOfKind(step, bag);
+  if (step.every && before) earliest = later(earliest, addDays(before.day, step.every.fromDays));
+  if (apart) earliest = later(earliest, apart);
+  if (isAskedAgain) earliest = later(earliest, addDays(left.day, 1));
+  const target = later(window.target, earliest);
+  return {
+    kind: 'due',
+    step,
+    earliest,
+    target,
+    latest: later(window.latest, target),
+    reason: {
+      trigger: step.start,
+      startedOn: start.day,
+      isNoted: start.isNoted,
+      lastOn: countedFrom,
+      intervalDays,
+      apartFrom: apart && apart > window.earliest ? other : undefined,
+      left: isAskedAgain ? { day: left.day, reason: left.reason } : undefined,
+    },
+  };
+}
+
+const isOfKind = (step: RegimeStep, feed: FeedGiven) =>
+  feed.stepId === step.id || feed.goodId === step.goodId;
+
+/** The last of some feeds; of two on one day the one whose name comes first, so that the order of entry does not matter. */
+function lastOf(feeds: readonly FeedGiven[]): FeedGiven | undefined {
+  return feeds.reduce<FeedGiven | undefined>(
+    (latest, feed) =>
+      !latest || feed.day > latest.day || (feed.day === latest.day && feed.goodId < latest.goodId)
+        ? feed
+        : latest,
+    undefined,
+  );
+}
+
+/** The last feed of another step and product. */
+function otherFeed(step: RegimeStep, bag: FeedingCase): FeedGiven | undefined {
+  return lastOf(bag.given.filter((feed) => !isOfKind(step, feed)));
+}
+
+/** The last feed of this step or product, before its step began as well. */
+function lastOfKind(step: RegimeStep, bag: FeedingCase): FeedGiven | undefined {
+  return lastOf(bag.given.filter((feed) => isOfKind(step, feed)));
+}
+
+function endOf(
+  step: RegimeStep,
+  bag: FeedingCase,
+  start: Day,
+  countedFrom: Day | undefined,
+  count: number,
+  today: Day,
+): { readonly why: 'done' | 'times' | 'stop'; readonly on: Day } | undefined {
+  if (!step.every && countedFrom !== undefined) return { why: 'done', on: countedFrom };
+  const { until } = step;
+  if (!until) return undefined;
+  if (until.on === 'times')
+    return count >= until.times && countedFrom !== undefined ? { why: 'times', on: countedFrom } : undefined;
+  const stop = triggerDay(until, bag.marks);
+  return stop && stop.day <= today && stop.day >= start ? { why: 'stop', on: stop.day } : undefined;
+}
+
+/** What a bag's water means for a feed. */
+export type FeedAdvice =
+  /** joined with a drink that is due, or on its own day */
+  | { readonly kind: 'feed'; readonly isJoined: boolean; readonly isOverdue: boolean }
+  /** its day has not come, and the next watering is in time */
+  | { readonly kind: 'not-yet' }
+  /** water first, feed at the next stop */
+  | { readonly kind: 'too-dry' }
+  /** wait until it has drunk */
+  | { readonly kind: 'too-wet' };
+
+/** A bag's water at a stop. */
+export interface FeedingWater {
+  /** share of available water, as found or reckoned, 0 to 1 */
+  readonly share: number;
+  readonly isWatered: boolean;
+  /** the day of the next watering after this one, if it can be told */
+  readonly nextOn: Day | undefined;
+}
+
+/**
+ * Whether a feed that is due should be given at this stop: joined with a drink when its day has come or would pass before
+ * the next one; not on a dry bag, where it scorches, and not on a sodden one, where it only runs through.
+ */
+export function adviseFeed(
+  due: Pick<Extract<StepState, { kind: 'due' }>, 'earliest' | 'target' | 'latest'>,
+  today: Day,
+  water: FeedingWater,
+  assumed: Assumed = DEFAULT_ASSUMED,
+): FeedAdvice {
+  if (today < due.earliest) return { kind: 'not-yet' };
+  const passes = water.nextOn === undefined ? today >= due.target : water.nextOn > due.latest;
+  if (today < due.target && !(water.isWatered && passes)) return { kind: 'not-yet' };
+  if (water.share < assumed.feedDryBelow) return { kind: 'too-dry' };
+  if (water.share > assumed.feedWetAbove && today <= due.latest) return { kind: 'too-wet' };
+  return { kind: 'feed', isJoined: water.isWatered, isOverdue: today > due.latest };
+}
+
+/** A feed on a day to come, as the regime would have it. */
+export interface PlannedFeed {
+  readonly day: Day;
+  readonly stepId: string;
+  readonly goodId: string;
+}
+
+/**
+ * The feeds of a span of days if each is given on its best day: what a regime means for a bag, before it is taken up and
+ * after.
+ *
+ * @param from the first day that may have one; what was given before it counts
+ */
+export function plannedFeeds(
+  bag: FeedingCase,
+  from: Day,
+  to: Day,
+  assumed: Assumed = DEFAULT_ASSUMED,
+): readonly PlannedFeed[] {
+  const given: FeedGiven[] = [...bag.given];
+  const planned: PlannedFeed[] = [];
+  for (let day = from; day <= to; day = addDays(day, 1)) {
+    for (const step of bag.regime.steps) {
+      const state = stateOf(step, { ...bag, given }, day, assumed);
+      if (state.kind !== 'due' || state.target > day) continue;
+      const feed = { day, goodId: step.goodId, regimeId: bag.regime.id, stepId: step.id };
+      given.push(feed);
+      planned.push({ day, stepId: step.id, goodId: step.goodId });
+    }
+  }
+  return planned;
+}
+
+/** What is wrong with a regime, or worth a word, while it is being edited. */
+export type RegimeRemark =
+  | { readonly kind: 'never-fires'; readonly stepId: string; readonly why: 'ends-before' | 'no-product' }
+  | { readonly kind: 'daily'; readonly stepId: string }
+  | { readonly kind: 'inside-label'; readonly stepId: string; readonly labelDays: number };
+
+/** The order in which things happen to a plant: a step that stops at or before what starts it never fires. */
+const ORDER = ['planting', 'flowers', 'set', 'picking'];
+
+/** Looks a regime over: steps that can never fire, that fire every day, or more often than a label allows. */
+export function regimeRemarks(
+  steps: readonly RegimeStep[],
+  labelOf: (goodId: string) => { readonly intervalDays?: number | undefined } | undefined,
+): readonly RegimeRemark[] {
+  return steps.flatMap((step): RegimeRemark[] => {
+    const label = labelOf(step.goodId);
+    if (!label) return [{ kind: 'never-fires', stepId: step.id, why: 'no-product' }];
+    const remarks: RegimeRemark[] = [];
+    const { start, until, every } = step;
+    const isBackwards =
+      until !== undefined &&
+      (until.on === start.on
+        ? until.on === 'weeks' && start.on === 'weeks'
+          ? until.weeks <= start.weeks
+          : until.on === 'date' && start.on === 'date'
+            ? until.monthDay <= start.monthDay
+            : true
+        : ORDER.includes(until.on) &&
+          ORDER.includes(start.on) &&
+          ORDER.indexOf(until.on) <= ORDER.indexOf(start.on));
+    if (isBackwards) remarks.push({ kind: 'never-fires', stepId: step.id, why: 'ends-before' });
+    if (every && every.toDays <= 2) remarks.push({ kind: 'daily', stepId: step.id });
+    else if (every && label.intervalDays !== undefined && every.fromDays < label.intervalDays)
+      remarks.push({ kind: 'inside-label', stepId: step.id, labelDays: label.intervalDays });
+    return remarks;
+  });
+}

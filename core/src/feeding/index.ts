@@ -1,0 +1,65 @@
+export { FEEDING_SCHOOLS, findRegime } from './schools.ts';
+export {
+  regimeFields,
+  regimeStepSchema,
+  triggerSchema,
+  type Regime,
+  type RegimeStep,
+  type StopRule,
+  type Trigger,
+} from './regime.ts';
+export {
+  adviseFeed,
+  intervalOn,
+  plannedFeeds,
+  regimeRemarks,
+  stepStates,
+  triggerDay,
+  type DueReason,
+  type FeedAdvice,
+  type FeedGiven,
+  type FeedingCase,
+  type FeedingWater,
+  type FeedLeft,
+  type Mark,
+  type Marks,
+  type PlannedFeed,
+  type RegimeRemark,
+  type StepState,
+} from './due.ts';
+export {
+  addElements,
+  checkDose,
+  ecOf,
+  ELEMENTS,
+  elementsBy,
+  elementsIn,
+  feedProblems,
+  gramsOfFeed,
+  milligramsPerLitre,
+  NO_ELEMENTS,
+  type DoseCheck,
+  type Element,
+  type Elements,
+  type FeedProblem,
+} from './dilution.ts';
+export { batchOf, feedFor, type BatchNeed, type BatchPart, type FedBag, type FeedCan } from './batch.ts';
+export { teasOf, type Tea } from './tea.ts';
+export { daysLeft, slopeOf, solutionCourse, type SolutionCourse, type SolutionWord } from './drum.ts';
+export { IN_FRUIT, wantedByAll, wantedOn, yieldFactor, type FedPlant } from './needs.ts';
+export {
+  baseUsedUp,
+  LEANINGS,
+  ledgerOf,
+  OVERFED,
+  releasedShare,
+  runLedger,
+  type DaySpread,
+  type Leaning,
+  type Ledger,
+  type LedgerCase,
+  type LedgerDay,
+  type LedgerSource,
+  type Spread,
+  type Verdict,
+} from './ledger.ts';

@@ -1,0 +1,80 @@
+import { addDays, dayOf, type Day } from '../climate/index.ts';
+import type { Entry, EntryOf } from '../diary/index.ts';
+import type { Good } from '../goods/index.ts';
+
+/** A tub of tea by its diary. Its strength is unknown and stays so. */
+export interface Tea {
+  readonly id: string;
+  readonly goodId: string;
+  readonly litres: number;
+  /** what went in, g */
+  readonly grams: number;
+  readonly startedOn: Day;
+  /** it may be used from the first, and has given what it has by the second */
+  readonly readyFrom: Day;
+  readonly readyTo: Day;
+  readonly state: 'steeping' | 'ready' | 'strained' | 'emptied';
+  /** the next stir, while it steeps */
+  readonly stirOn: Day | undefined;
+  /** strained and not yet given, L */
+  readonly leftLitres: number | undefined;
+}
+
+const USUAL = { fromDays: 21, toDays: 42, stirEveryDays: 3, gramsPerLitre: 100 };
+
+/** Litres of a tea in a feed's amount; a feed of another unit counts for nothing here. */
+function litresOf({ amount, unit }: EntryOf<'fed'>): number {
+  return unit === 'millilitre' ? amount / 1000 : unit === 'litre' ? amount : 0;
+}
+
+/**
+ * The tubs of a garden, oldest first: when each is stirred, ready and empty.
+ *
+ * @param live the garden's live entries, oldest first
+ */
+export function teasOf(
+  live: readonly Entry[],
+  goodOf: (id: string) => Pick<Good, 'feed'> | undefined,
+  today: Day,
+): readonly Tea[] {
+  const used = new Map<string, number>();
+  for (const e of live) if (e.kind === 'fed') used.set(e.goodId, (used.get(e.goodId) ?? 0) + litresOf(e));
+  return live.flatMap((e): Tea[] => {
+    if (e.kind !== 'tea') return [];
+    const steep = goodOf(e.goodId)?.feed?.steep ?? USUAL;
+    const tended = live.filter(
+      (t): t is EntryOf<'tea-tended'> => t.kind === 'tea-tended' && t.teaId === e.id,
+    );
+    const strained = tended.find((t) => t.what === 'strained');
+    const startedOn = dayOf(e.at);
+    const readyFrom = addDays(startedOn, steep.fromDays);
+    const stirred = tended.findLast((t) => t.what === 'stirred');
+    const isEmptied = tended.some((t) => t.what === 'emptied');
+    const state = isEmptied ? 'emptied' : strained ? 'strained' : today >= readyFrom ? 'ready' : 'steeping';
+    let leftLitres: number | undefined;
+    if (strained) {
+      const had = strained.litres ?? e.litres;
+      const taken = Math.min(had, used.get(e.goodId) ?? 0);
+      // the oldest tub is poured first
+      used.set(e.goodId, (used.get(e.goodId) ?? 0) - taken);
+      leftLitres = had - taken;
+    }
+    return [
+      {
+        id: e.id,
+        goodId: e.goodId,
+        litres: e.litres,
+        grams: e.litres * steep.gramsPerLitre,
+        startedOn,
+        readyFrom,
+        readyTo: addDays(startedOn, steep.toDays),
+        state,
+        stirOn:
+          state === 'steeping'
+            ? addDays(stirred ? dayOf(stirred.at) : startedOn, steep.stirEveryDays)
+            : undefined,
+        leftLitres,
+      },
+    ];
+  });
+}

@@ -1,0 +1,127 @@
+import type { FeedFacts } from './feed.ts';
+import type { Good, NutrientLabel } from './good.ts';
+
+const feed = (
+  id: string,
+  name: string,
+  unit: Good['unit'],
+  label: NutrientLabel | undefined,
+  facts: FeedFacts,
+  words: string,
+  more: Partial<Good> = {},
+): Good => ({ id, name, kind: 'feed', unit, ...(label ? { label } : {}), feed: facts, words, ...more });
+
+const perLitre = (amount: number, unit: 'gram' | 'millilitre') => ({ amount, unit, per: 'litre' }) as const;
+
+/** Generic feeds to begin with; nobody's brand. Labels, doses and densities are *typical*: the grower's own label goes before them. */
+export const FEEDS: readonly Good[] = [
+  feed(
+    'tomato-liquid',
+    'Tomato liquid 4-3-8',
+    'litre',
+    { n: 4, p2o5: 3, k2o: 8, mg: 0.2 },
+    { form: 'liquid', dose: perLitre(4, 'millilitre'), intervalDays: 7 },
+    'High in potash, for what is setting fruit.',
+    { kilogramsPerLitre: 1.18 },
+  ),
+  feed(
+    'leafy-liquid',
+    'Leafy liquid 8-4-4',
+    'litre',
+    { n: 8, p2o5: 4, k2o: 4 },
+    { form: 'liquid', dose: perLitre(3, 'millilitre'), intervalDays: 7 },
+    'High in nitrogen, for young plants.',
+    { kilogramsPerLitre: 1.2 },
+  ),
+  feed(
+    'balanced-soluble',
+    'Balanced soluble feed 20-20-20',
+    'kilogram',
+    { n: 20, p2o5: 20, k2o: 20 },
+    { form: 'soluble', dose: perLitre(1, 'gram'), intervalDays: 7 },
+    'Crystals that dissolve whole.',
+    { kilogramsPerLitre: 0.95, isDusty: true },
+  ),
+  feed(
+    'potash-soluble',
+    'Potash soluble feed 12-6-30',
+    'kilogram',
+    { n: 12, p2o5: 6, k2o: 30, mg: 1.5 },
+    { form: 'soluble', dose: perLitre(1, 'gram'), intervalDays: 7 },
+    'Crystals, for fruit.',
+    { kilogramsPerLitre: 1, isDusty: true },
+  ),
+  feed(
+    'fish-liquid',
+    'Fish liquid 4-2-2',
+    'litre',
+    { n: 4, p2o5: 2, k2o: 2 },
+    { form: 'liquid', dose: perLitre(5, 'millilitre'), intervalDays: 7, months: 0.5 },
+    'Organic; smells for a day.',
+    { kilogramsPerLitre: 1.1, isOrganic: true },
+  ),
+  feed(
+    'seaweed-spray',
+    'Seaweed spray 1-0-2',
+    'litre',
+    { n: 1, p2o5: 0, k2o: 2 },
+    { form: 'foliar', dose: perLitre(4, 'millilitre'), intervalDays: 14 },
+    'On the leaves, at evening; some keep leaves dry instead.',
+    { kilogramsPerLitre: 1.1, isOrganic: true },
+  ),
+  feed(
+    'feed-spikes',
+    'Feed spikes 10-8-14',
+    'piece',
+    { n: 10, p2o5: 8, k2o: 14 },
+    {
+      form: 'spike',
+      dose: { amount: 2, unit: 'piece', per: 'plant' },
+      intervalDays: 42,
+      months: 2,
+      gramsEach: 4,
+    },
+    'Pushed in away from the stem.',
+  ),
+  feed(
+    'rotted-manure',
+    'Rotted manure 0.6-0.3-0.6',
+    'kilogram',
+    { n: 0.6, p2o5: 0.3, k2o: 0.6, ca: 0.4 },
+    { form: 'manure', dose: { amount: 60, unit: 'gram', per: 'mix-litre' }, months: 6 },
+    'A year old at the least; wash hands.',
+    { kilogramsPerLitre: 0.45, isOrganic: true },
+  ),
+  feed(
+    'weed-tea',
+    'Steeped weeds',
+    'litre',
+    undefined,
+    {
+      form: 'tea',
+      dose: { amount: 100, unit: 'millilitre', per: 'litre' },
+      intervalDays: 10,
+      steep: { fromDays: 21, toDays: 42, stirEveryDays: 3, gramsPerLitre: 100 },
+    },
+    'Of unknown strength; strain it, and give one part in ten.',
+    { isOrganic: true },
+  ),
+  feed(
+    'nutrient-a',
+    'Nutrient part A 5-0-1',
+    'litre',
+    { n: 5, p2o5: 0, k2o: 1, ca: 4.5 },
+    { form: 'two-part', dose: perLitre(4, 'millilitre'), partnerId: 'nutrient-b' },
+    'Calcium nitrate; goes in first.',
+    { kilogramsPerLitre: 1.2 },
+  ),
+  feed(
+    'nutrient-b',
+    'Nutrient part B 1-5-8',
+    'litre',
+    { n: 1, p2o5: 5, k2o: 8, mg: 1 },
+    { form: 'two-part', dose: perLitre(4, 'millilitre'), partnerId: 'nutrient-a' },
+    'Phosphate, potash and magnesium; goes in second.',
+    { kilogramsPerLitre: 1.2 },
+  ),
+];
