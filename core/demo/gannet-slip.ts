@@ -7,6 +7,7 @@ import { hasLevel } from '../src/water/index.ts';
 import { BAGS, PRICES, STANDS, VARIETIES, type PlannedBag } from './gannet-slip-plan.ts';
 import { hiddenBagOf, wantedLitres } from './gannet-slip-truth.ts';
 import { shedOf } from './gannet-slip-shed.ts';
+import { feedingOfSlip } from './gannet-slip-feeding.ts';
 import { growthOfSlip } from './gannet-slip-growth.ts';
 
 /** The evening on which the demo opens, a Thursday in July, British summer time. */
@@ -163,7 +164,13 @@ export function gannetSlip(seed: number): Garden {
   const { goods, packs, entries: shed } = shedOf({ ...known, goods: [], packs: [], entries }, stamps, id);
   const whole = { ...known, goods, packs, entries: [...entries, ...shed] };
   const grown = growthOfSlip(whole, seed, stamps);
-  return { ...whole, plans: grown.plans, entries: [...whole.entries, ...grown.entries] };
+  const fed = feedingOfSlip(whole, seed, DEMO_EVENING);
+  return {
+    ...whole,
+    plans: grown.plans,
+    regimes: [...fed.regimes],
+    entries: [...whole.entries, ...grown.entries, ...fed.entries],
+  };
 }
 
 function weatherEntries(weather: readonly HiddenDay[], id: (of: IdOf) => string): Entry[] {

@@ -3,6 +3,7 @@ import { grownShare, habitFigures } from '../crops/index.ts';
 import type { Entry, EntryOf } from '../diary/index.ts';
 import {
   baseUsedUp,
+  elementsBy,
   elementsIn,
   findRegime,
   gramsOfFeed,
@@ -144,9 +145,16 @@ function sourcesOf(
   });
   const sources: LedgerSource[] = body.mix.base.flatMap((base, i) => {
     const all = elementsIn(base.gramsPerLitre * mixLitres, base.label);
+    const quick = base.quickShare ?? 0;
+    const rest = elementsBy((e) => all[e] * (1 - quick));
     return [
-      ofMix(`mix-${i}`, { ...all, k: 0 }, base.months),
-      ofMix(`mix-${i}-potash`, { ...NO_ELEMENTS, k: all.k }, base.potashMonths ?? base.months),
+      ofMix(`mix-${i}`, { ...rest, k: 0 }, base.months),
+      ofMix(`mix-${i}-potash`, { ...NO_ELEMENTS, k: rest.k }, base.potashMonths ?? base.months),
+      ofMix(
+        `mix-${i}-quick`,
+        elementsBy((e) => all[e] * quick),
+        undefined,
+      ),
     ];
   });
   const lime = findGood('lime');

@@ -34,6 +34,8 @@ export interface BaseFeed {
   readonly months: number;
   /** the same for potash, which is not bound as the rest is; left out: as the rest */
   readonly potashMonths?: number;
+  /** share that is there at once: what the heap has already set free */
+  readonly quickShare?: number;
 }
 
 type Figures = readonly [capacity: number, unavailable: number, air: number, dryKg: number, settling: number];
@@ -67,11 +69,13 @@ const feed = (
   gramsPerLitre: number,
   months: number,
   potashMonths?: number,
+  quickShare?: number,
 ): BaseFeed => ({
   label: { n, p2o5, k2o, ca, mg },
   gramsPerLitre,
   months,
   ...(potashMonths === undefined ? {} : { potashMonths }),
+  ...(quickShare === undefined ? {} : { quickShare }),
 });
 
 /** Feed and lime of bought mixes: a gram or so of feed in a litre, and lime beside it that the label does not count. */
@@ -118,13 +122,13 @@ export const INGREDIENTS: readonly Ingredient[] = [
     [0.52, 0.27, 0.28, 0.25, 0.12],
   ),
   ingredient('garden-compost', 'Garden compost', 'From the heap, sieved.', [0.55, 0.32, 0.22, 0.45, 0.12], {
-    base: feed([1, 0.5, 1, 1.5, 0.2], 300, 40, 3),
+    base: feed([1, 0.5, 1, 1.5, 0.2], 300, 40, 3, 0.06),
   }),
   ingredient('manure', 'Rotted manure', 'A year old at the least; rich.', [0.58, 0.33, 0.2, 0.45, 0.14], {
-    base: feed([0.6, 0.3, 0.6, 0.4, 0.1], 450, 20, 3),
+    base: feed([0.6, 0.3, 0.6, 0.4, 0.1], 450, 20, 3, 0.08),
   }),
   ingredient('worm-casts', 'Worm casts', 'A little goes far.', [0.55, 0.32, 0.2, 0.55, 0.08], {
-    base: feed([1.5, 1, 1, 1.5, 0.3], 500, 14, 3),
+    base: feed([1.5, 1, 1, 1.5, 0.3], 500, 14, 3, 0.08),
   }),
   ingredient('loam', 'Loam', 'Stacked turf or good topsoil; heavy.', [0.45, 0.28, 0.12, 1.1, 0.06]),
   ingredient(

@@ -6,7 +6,9 @@ import { fingerGradeOf } from '../water/index.ts';
 export type StopReason =
   | { readonly kind: 'never-looked' }
   | { readonly kind: 'may-be-dry'; readonly chanceNow: number; readonly chanceNextRound: number }
-  | { readonly kind: 'asked-for' };
+  | { readonly kind: 'asked-for' }
+  /** its water can wait, its feed cannot */
+  | { readonly kind: 'feed' };
 
 /** One bag on the walk. */
 export interface Stop {
@@ -30,12 +32,13 @@ export interface RoundPlan {
 
 /**
  * Turns what is known of each bag into one walk: the bags to look at now, stand by stand in the grower's own
- * order, and the rest with the time of their next look. An empty bag (nothing planted) is not on the round.
+ * order, and the rest with the time of their next look. A bag whose feed is due comes too. An empty bag (nothing planted) is not on the round.
  */
 export function planRound(
   waters: readonly BagWater[],
   containers: readonly Container[],
   stands: readonly Stand[],
+  feedDueIds: ReadonlySet<string> = new Set(),
 ): RoundPlan {
   const byId = new Map(waters.map((w) => [w.containerId, w]));
   const stops: Stop[] = [];
@@ -45,19 +48,22 @@ export function planRound(
     if (!water || water.daysSincePlanting === undefined) continue;
     const { nextLook, rounds } = water.ahead;
     // the first look says more than any estimate: a bag that nobody has looked at is always due
-    if (nextLook.kind !== 'now' && water.hasBeenLookedAt) {
+    const isDue = nextLook.kind === 'now' || !water.hasBeenLookedAt;
+    if (!isDue && !feedDueIds.has(container.id)) {
       later.push({ containerId: container.id, lookAt: nextLook.kind === 'at' ? nextLook.at : undefined });
       continue;
     }
     stops.push({
       containerId: container.id,
-      reason: water.hasBeenLookedAt
-        ? {
-            kind: 'may-be-dry',
-            chanceNow: water.estimate.chanceDry,
-            chanceNextRound: rounds[0]?.chanceDry ?? water.estimate.chanceDry,
-          }
-        : { kind: 'never-looked' },
+      reason: !isDue
+        ? { kind: 'feed' }
+        : water.hasBeenLookedAt
+          ? {
+              kind: 'may-be-dry',
+              chanceNow: water.estimate.chanceDry,
+              chanceNextRound: rounds[0]?.chanceDry ?? water.estimate.chanceDry,
+            }
+          : { kind: 'never-looked' },
       expected: expectedGrades(water),
     });
   }

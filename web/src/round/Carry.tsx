@@ -1,7 +1,10 @@
 import { Box } from '@mui/material';
+import type { FeedUnit } from '@rundel/core/goods';
 import { expectedGrades } from '@rundel/core/round';
+import { feedAmountWords } from '../parts/feed-words.ts';
 import { fillsWords } from '../parts/words.ts';
 import { drinkMeasure, useGarden, useShown } from '../store/index.ts';
+import { FEED_LITRES, offeredAmount } from './feeding.ts';
 import type { WalkStop } from './StopList.tsx';
 
 /** Litres to carry for a stop: what was advised, or what it would take if it is as dry as it may well be. */
@@ -12,11 +15,35 @@ export function likelyDrink({ bag, status }: WalkStop): number {
   return isLikely ? (1 - bag.water.estimate.share.likely) * bag.body.availableLitres : 0;
 }
 
+/** The feeds to carry: "45 mL tomato liquid 4-3-8", product by product. */
+function carriedFeeds(stops: readonly WalkStop[]): readonly string[] {
+  const totals = new Map<
+    string,
+    { readonly name: string; readonly unit: FeedUnit; readonly amount: number }
+  >();
+  for (const stop of stops)
+    for (const offer of stop.feeds) {
+      if (offer.advice.kind !== 'feed') continue;
+      const litres = Math.max(likelyDrink(stop), FEED_LITRES * Math.max(1, stop.bag.occupants.length));
+      const { amount, unit } = offeredAmount(offer, stop.bag, litres);
+      for (const good of [offer.good, ...(offer.partner ? [offer.partner] : [])]) {
+        const key = `${good.id} ${unit}`;
+        totals.set(key, {
+          name: good.name.toLowerCase(),
+          unit,
+          amount: amount + (totals.get(key)?.amount ?? 0),
+        });
+      }
+    }
+  return [...totals.values()].map((feed) => `${feedAmountWords(feed)} ${feed.name}`);
+}
+
 /** What to carry on this round: the cans, and the litres in all. */
-export function Carry({ litres }: { readonly litres: number }) {
+export function Carry({ litres, stops }: { readonly litres: number; readonly stops: readonly WalkStop[] }) {
   const { garden } = useGarden();
   const shown = useShown();
   const measure = drinkMeasure(garden);
+  const feeds = carriedFeeds(stops);
   const fills = Math.max(1, Math.ceil(litres / measure.litres));
   return (
     <Box
@@ -44,6 +71,11 @@ export function Carry({ litres }: { readonly litres: number }) {
         <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
           about {shown.show(litres, 'drink')} in all
         </Box>
+        {feeds.map((words) => (
+          <Box key={words} sx={{ fontSize: '0.88rem' }}>
+            {words}
+          </Box>
+        ))}
       </Box>
     </Box>
   );

@@ -2,10 +2,13 @@ import { Box, Button, FormControlLabel, IconButton, Switch, Typography } from '@
 import { IconMinus, IconPlus } from '@tabler/icons-react';
 import { MEASURE_UNIT } from '@rundel/core/units';
 import type { DrinkAdvice } from '@rundel/core/water';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { fillsWords } from '../parts/words.ts';
-import { drinkMeasure, useGarden, useShown } from '../store/index.ts';
+import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
+import type { FeedOffer } from './feeding.ts';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
+
+const FeedLine = lazy(() => import('./FeedLine.tsx'));
 
 /** A drink as it was given. */
 export interface GivenDrink {
@@ -13,6 +16,8 @@ export interface GivenDrink {
   readonly count: number;
   readonly ranThrough: boolean;
   readonly into: DrinkAdvice['into'];
+  /** what was in it */
+  readonly feeds: readonly FeedOffer[];
 }
 
 const BECAUSE: Record<DrinkAdvice['because'], string> = {
@@ -29,12 +34,16 @@ const STORE_BECAUSE: Record<DrinkAdvice['because'], string> = {
 
 /** The drink that follows a look: one tap when it is given as proposed, steps of a quarter can when not. */
 export default function DrinkProposal({
+  bag,
   advice,
+  feeds,
   onGiven,
   onOther,
   onSkip,
 }: {
+  readonly bag: Bag;
   readonly advice: DrinkAdvice;
+  readonly feeds: readonly FeedOffer[];
   onGiven(drink: GivenDrink): void;
   onOther(): void;
   onSkip(reason: SkipReason): void;
@@ -45,6 +54,8 @@ export default function DrinkProposal({
   const step = MEASURE_UNIT[measure.kind] === 'second' ? 1 : 0.25;
   const [count, setCount] = useState(advice.fills.count);
   const [ranThrough, setRanThrough] = useState(false);
+  const [isFed, setFed] = useState(true);
+  const given = isFed ? feeds.filter((feed) => feed.advice.kind === 'feed') : [];
   const litres = count * measure.litres;
   const { number, symbol } = shown.parts(litres, 'drink');
   const isStore = advice.into === 'store';
@@ -93,7 +104,7 @@ export default function DrinkProposal({
         <Button
           variant="contained"
           color="secondary"
-          onClick={() => onGiven({ litres, count, ranThrough, into: advice.into })}
+          onClick={() => onGiven({ litres, count, ranThrough, into: advice.into, feeds: given })}
           aria-keyshortcuts="Enter"
           sx={{ minHeight: 56, minWidth: 104, fontSize: '1.1rem' }}
         >
@@ -129,6 +140,11 @@ export default function DrinkProposal({
         </Box>
       </Box>
       <Typography sx={{ fontSize: '0.85rem' }}>Pour {pours}.</Typography>
+      {feeds.length > 0 && (
+        <Suspense>
+          <FeedLine offers={feeds} bag={bag} litres={litres} isOn={isFed} onChange={setFed} />
+        </Suspense>
+      )}
     </Box>
   );
 }

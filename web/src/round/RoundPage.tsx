@@ -7,8 +7,17 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { Caution } from '../parts/Caution.tsx';
 import { Page } from '../parts/Page.tsx';
 import { dayAndTime, fillsWords } from '../parts/words.ts';
-import { drinkMeasure, standsInUse, useBags, useGarden, useShown, type Bag } from '../store/index.ts';
+import {
+  drinkMeasure,
+  standsInUse,
+  useBags,
+  useFeedings,
+  useGarden,
+  useShown,
+  type Bag,
+} from '../store/index.ts';
 import { Carry, likelyDrink } from './Carry.tsx';
+import { feedDueIds, feedOffers, fedDrafts, unanswered, withFeed } from './feeding.ts';
 import { LaterList } from './LaterList.tsx';
 import type { GivenDrink } from './DrinkProposal.tsx';
 import { gradedLook } from './GradeButtons.tsx';
@@ -36,6 +45,13 @@ export default function RoundPage() {
   const isWide = useMediaQuery('(min-width: 1100px)');
   const isPhone = useMediaQuery('(max-width: 899px)');
   const measure = useMemo(() => drinkMeasure(garden), [garden]);
+  const { byId: feedings } = useFeedings();
+  const { goods } = garden;
+  const today = clock.now().slice(0, 10);
+  const fedIds = useMemo(
+    () => feedDueIds(bags, feedings, goods, `${today}T12:00:00.000Z`),
+    [bags, feedings, goods, today],
+  );
   const plan = useMemo(
     () =>
       isReady
@@ -43,26 +59,33 @@ export default function RoundPage() {
             bags.flatMap((b) => (b.water ? [b.water] : [])),
             bags.map((b) => b.container),
             standsInUse(garden),
+            fedIds,
           )
         : undefined,
-    [bags, garden, isReady],
+    [bags, fedIds, garden, isReady],
   );
   const { walk, keepTo } = useWalk(plan);
   const isCold = isBeforeColdNight(live, garden.settings.drierBelowCelsius, clock.now());
+  const stopOf = useCallback(
+    (bag: Bag): WalkStop => {
+      const status = statusOf(bag, walk, live, measure, isCold);
+      const isWatered = status.kind === 'drink' || ('drunkLitres' in status && status.drunkLitres > 0);
+      const due = feedOffers(bag, feedings.get(bag.container.id), goods, `${today}T12:00:00.000Z`, isWatered);
+      const feeds = unanswered(due, bag, walk, live);
+      return { bag, status: withFeed(status, feeds), feeds };
+    },
+    [feedings, goods, isCold, live, measure, today, walk],
+  );
   const stops = useMemo((): readonly WalkStop[] => {
     const ids = new Set(walk?.spotIds ?? walk?.containerIds);
-    return bags
-      .filter((b) => ids.has(b.container.id))
-      .map((bag) => ({ bag, status: statusOf(bag, walk, live, measure, isCold) }));
-  }, [bags, isCold, live, measure, walk]);
+    return bags.filter((b) => ids.has(b.container.id)).map(stopOf);
+  }, [bags, stopOf, walk]);
 
   const asked = bags.find((b) => b.container.id === containerId);
   const firstOpen = stops.find((s) => isOpen(s.status))?.bag;
   const bag = asked ?? firstOpen;
-  const status = useMemo(
-    () => bag && statusOf(bag, walk, live, measure, isCold),
-    [bag, isCold, live, measure, walk],
-  );
+  const stop = useMemo(() => bag && stopOf(bag), [bag, stopOf]);
+  const status = stop?.status;
 
   // the name of the next stop is what a screen reader reads first
   const shownId = useRef<string>(undefined);
@@ -102,13 +125,14 @@ export default function RoundPage() {
   const drink = useCallback(
     async (given: GivenDrink) => {
       if (!bag) return;
-      const { litres, ranThrough, count } = given;
+      const { litres, ranThrough, count, feeds } = given;
+      const at = clock.now();
       const measureId = 'id' in measure && measure.id ? { measureId: measure.id } : {};
       await record(
         [
           {
             kind: 'drink',
-            at: clock.now(),
+            at,
             containerId: bag.container.id,
             litres,
             ranThrough,
@@ -117,8 +141,9 @@ export default function RoundPage() {
             ...(given.into === 'store' ? { into: 'store' as const } : {}),
             ...measureId,
           },
+          ...feeds.flatMap((feed) => fedDrafts(feed, bag, litres, at)),
         ],
-        `drink at ${bag.container.label}`,
+        feeds.length > 0 ? `drink with feed at ${bag.container.label}` : `drink at ${bag.container.label}`,
       );
       goOn(bag);
     },
@@ -148,14 +173,15 @@ export default function RoundPage() {
       else if (event.key === 'u') void undo();
       else if (event.key === 'Enter' && !target.closest('button, a') && status?.kind === 'drink') {
         const { fills } = status.advice;
-        void drink({ ...fills, ranThrough: false, into: status.advice.into });
+        const feeds = stop?.feeds.filter(({ advice }) => advice.kind === 'feed') ?? [];
+        void drink({ ...fills, ranThrough: false, into: status.advice.into, feeds });
       } else if (event.key === 'Enter' && !target.closest('button, a') && status?.kind === 'done') goOn(bag);
       else return;
       event.preventDefault();
     };
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);
-  }, [bag, drink, goOn, look, status, undo]);
+  }, [bag, drink, goOn, look, status, stop, undo]);
 
   const now = clock.now();
   const open = stops.filter((s) => isOpen(s.status));
@@ -170,7 +196,9 @@ export default function RoundPage() {
           : `${open.length} of ${planted.length} ${planted.length === 1 ? 'bag' : 'bags'} ${open.length === 1 ? 'needs' : 'need'} you.`;
 
   if (bags.length === 0 && unreadable.length === 0) return <NoBags title={dayAndTime(now)} />;
-  const carried = stops.filter((s) => s.status.kind === 'look' || s.status.kind === 'drink');
+  const carried = stops.filter(
+    ({ status: s }) => s.kind === 'look' || s.kind === 'drink' || s.kind === 'feed',
+  );
   const carryLitres = carried.reduce((sum, s) => sum + likelyDrink(s), 0);
   const list = (
     <>
@@ -192,7 +220,7 @@ export default function RoundPage() {
       title={dayAndTime(now)}
       lead={lead}
       width={1400}
-      actions={carryLitres > 0 && <Carry litres={carryLitres} />}
+      actions={carryLitres > 0 && <Carry litres={carryLitres} stops={carried} />}
     >
       <Suspense>
         <PlantingBanner />
@@ -272,6 +300,7 @@ export default function RoundPage() {
               key={bag.container.id}
               bag={bag}
               status={status}
+              feeds={stop?.feeds ?? []}
               onLook={(seen) => void look(seen)}
               onDrink={(given) => void drink(given)}
               onSkip={(reason) => void leaveOut(reason)}

@@ -4,11 +4,14 @@ import { NavLink } from 'react-router';
 import { lookWords } from '../parts/look-words.ts';
 import { BagMark } from '../section/index.ts';
 import { useShown, type Bag } from '../store/index.ts';
+import type { FeedOffer } from './feeding.ts';
 import type { StopStatus } from './stops.ts';
 
 export interface WalkStop {
   readonly bag: Bag;
   readonly status: StopStatus;
+  /** what its regime asks for at this stop, and what waits */
+  readonly feeds: readonly FeedOffer[];
 }
 
 /** The walk as a list, stand by stand. */
@@ -55,13 +58,18 @@ const StopRow = memo(
     before.isCurrent === now.isCurrent &&
     before.stop.bag === now.stop.bag &&
     before.stop.status.kind === now.stop.status.kind &&
+    isFedAt(before.stop) === isFedAt(now.stop) &&
     // what is open or skipped says no more than its kind; the rest has numbers in it
     (now.stop.status.kind === 'look' || now.stop.status.kind === 'skipped'),
 );
 
+const isFedAt = ({ feeds }: WalkStop) => feeds.some(({ advice }) => advice.kind === 'feed');
+
 function OneStop({ stop, isCurrent }: { readonly stop: WalkStop; readonly isCurrent: boolean }) {
   const { bag, status } = stop;
-  const words = useStatusWords(status);
+  const does = useStatusWords(status);
+  const isOpenYet = status.kind === 'look' || status.kind === 'drink';
+  const words = isOpenYet && isFedAt(stop) ? `${does}, feed` : does;
   const isQuiet = status.kind === 'done' || status.kind === 'skipped';
   return (
     <ButtonBase
@@ -107,6 +115,8 @@ function useStatusWords(status: StopStatus): string {
       return 'looked at';
     case 'drink':
       return `drink ${shown.show(status.advice.fills.litres, 'drink')}`;
+    case 'feed':
+      return 'feed';
     case 'skipped':
       return 'not now';
     case 'done': {

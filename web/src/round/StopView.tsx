@@ -10,6 +10,7 @@ import { STORE_WORDS } from '../parts/water-words.ts';
 import { BagElevation, BagSection, sceneOf } from '../section/index.ts';
 import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
 import type { GivenDrink } from './DrinkProposal.tsx';
+import type { FeedOffer } from './feeding.ts';
 import { GradeButtons, type GradedWay } from './GradeButtons.tsx';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
 import type { StopDialog } from './StopDialogs.tsx';
@@ -19,6 +20,9 @@ import { usualWay, WayButton, type Way } from './WayButton.tsx';
 /** Not part of the first load, but fetched as soon as the round is up: a look is not made in less time. */
 const proposal = import('./DrinkProposal.tsx');
 const DrinkProposal = lazy(() => proposal);
+const FeedProposal = lazy(() => import('./FeedProposal.tsx'));
+const FeedDue = lazy(() => import('./FeedDue.tsx'));
+const FeedDialog = lazy(() => import('../parts/FeedDialog.tsx'));
 const StopDialogs = lazy(() => import('./StopDialogs.tsx'));
 const ReadingDialog = lazy(() => import('./ReadingDialog.tsx'));
 
@@ -116,6 +120,7 @@ export function StopHead({ bag }: { readonly bag: Bag }) {
 export function StopActions({
   bag,
   status,
+  feeds,
   onLook,
   onDrink,
   onSkip,
@@ -124,6 +129,7 @@ export function StopActions({
 }: {
   readonly bag: Bag;
   readonly status: StopStatus;
+  readonly feeds: readonly FeedOffer[];
   onLook(look: EntryOf<'look'>['look']): void;
   onDrink(drink: GivenDrink): void;
   onSkip(reason: SkipReason): void;
@@ -141,6 +147,8 @@ export function StopActions({
     else setChosen(way);
   };
   const [dialog, setDialog] = useState<StopDialog>();
+  const [isFeeding, setFeeding] = useState(false);
+  const offered = feeds.find(({ advice }) => advice.kind === 'feed');
   const look = 'look' in status ? status.look : undefined;
   return (
     <Box sx={{ display: 'grid', gap: 1.5, alignContent: 'start' }}>
@@ -149,11 +157,29 @@ export function StopActions({
         <Suspense>
           <DrinkProposal
             key={status.look.id}
+            bag={bag}
             advice={status.advice}
+            feeds={feeds}
             onGiven={onDrink}
             onOther={() => setDialog('drink')}
             onSkip={onSkip}
           />
+        </Suspense>
+      )}
+      {status.kind === 'feed' && offered && (
+        <Suspense>
+          <FeedProposal
+            key={offered.state.step.id}
+            bag={bag}
+            offer={offered}
+            onDone={feeds.length > 1 ? () => undefined : onNext}
+            onOther={() => setFeeding(true)}
+          />
+        </Suspense>
+      )}
+      {status.kind === 'look' && (
+        <Suspense>
+          <FeedDue bag={bag} feeds={feeds} />
         </Suspense>
       )}
       {(status.kind === 'done' || status.kind === 'skipped') && (
@@ -201,6 +227,16 @@ export function StopActions({
       {reading && (
         <Suspense>
           <ReadingDialog bag={bag} kind={reading} onLook={onLook} onClose={() => setReading(undefined)} />
+        </Suspense>
+      )}
+      {isFeeding && (
+        <Suspense>
+          <FeedDialog
+            bag={bag}
+            goodId={offered?.good.id}
+            step={offered && { regimeId: offered.regimeId, stepId: offered.state.step.id }}
+            onClose={() => setFeeding(false)}
+          />
         </Suspense>
       )}
       {dialog && (
@@ -255,7 +291,8 @@ export function StopWords({
   const shown = useShown();
   const { strong, rest } = expectation(bag, shown, clock.now());
   const store = method === 'level' ? seenStore(bag.water) : undefined;
-  if (status.kind === 'working' || status.kind === 'done') return <Answer status={status} bag={bag} />;
+  if (status.kind === 'working' || status.kind === 'done' || status.kind === 'feed')
+    return <Answer status={status} bag={bag} />;
   if (status.kind === 'drink') return null;
   return (
     <Typography sx={{ fontSize: { xs: '1rem', md: '1.12rem' }, lineHeight: 1.4 }}>
@@ -281,7 +318,7 @@ function Answer({
   status,
   bag,
 }: {
-  readonly status: Extract<StopStatus, { kind: 'working' | 'done' }>;
+  readonly status: Extract<StopStatus, { kind: 'working' | 'done' | 'feed' }>;
   readonly bag: Bag;
 }) {
   const { clock } = useGarden();

@@ -16,6 +16,13 @@ export type StopStatus =
       readonly drunkLitres: number;
       readonly advice: DrinkAdvice | undefined;
     }
+  /** its water is seen to, its feed is not */
+  | {
+      readonly kind: 'feed';
+      readonly look: EntryOf<'look'> | undefined;
+      readonly drunkLitres: number;
+      readonly advice: DrinkAdvice | undefined;
+    }
   | { readonly kind: 'skipped' };
 
 /** What has been done at a bag in this walk follows from its diary, "not now" too. */
@@ -62,7 +69,9 @@ export function statusOf(
 
 /** Whether a stop still wants the grower. */
 export function isOpen(status: StopStatus): boolean {
-  return status.kind === 'look' || status.kind === 'drink' || status.kind === 'working';
+  return (
+    status.kind === 'look' || status.kind === 'drink' || status.kind === 'feed' || status.kind === 'working'
+  );
 }
 
 /** A reading as the advice takes it: by then the estimate has it in. */

@@ -3,6 +3,7 @@ import { supportOf } from '@rundel/core/supports';
 import { TENDED_WORDS } from '../parts/tended-words.ts';
 import type { Entry } from '@rundel/core/diary';
 import type { Good } from '@rundel/core/goods';
+import { FEED_SKIP_WORDS, feedAmountWords } from '../parts/feed-words.ts';
 import { goodAmount, goodName, grams } from '../parts/goods-words.ts';
 import { lookWords } from '../parts/look-words.ts';
 import { dripWords, SKIP_WORDS } from '../parts/water-words.ts';
@@ -71,6 +72,35 @@ export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = 
       return `Worked ${entry.minutes} minutes`;
     case 'trouble':
       return `Trouble: ${TROUBLE_WORDS[entry.what]}${entry.livesInMix ? '; it may live on in the mix' : ''}`;
+    case 'fed': {
+      const where =
+        entry.into === 'leaves' ? ' on the leaves' : entry.into === 'store' ? ' into its store' : '';
+      const water = entry.litres === undefined ? '' : ` in ${shown.show(entry.litres, 'drink')}`;
+      return `Fed: ${feedAmountWords(entry)} ${goodName(entry.goodId, goods).toLowerCase()}${water}${where}`;
+    }
+    case 'feed-skipped':
+      return `Feed left out: ${FEED_SKIP_WORDS[entry.reason].toLowerCase()}`;
+    case 'regime':
+      return entry.regimeId ? 'Fed by another regime from here' : 'Fed by no regime from here';
+    case 'stage':
+      return entry.stage === 'flowers' ? 'First flowers seen' : 'First truss has set';
+    case 'solution': {
+      const what = {
+        reading: 'Nutrient measured',
+        changed: 'Nutrient made up new',
+        'topped-up': 'Nutrient topped up',
+      };
+      const parts = [
+        entry.litres === undefined ? '' : shown.show(entry.litres, 'drink'),
+        entry.ecMillisiemens === undefined ? '' : `EC ${entry.ecMillisiemens}\u00a0mS/cm`,
+        entry.ph === undefined ? '' : `pH ${entry.ph}`,
+      ].filter(Boolean);
+      return `${what[entry.what]}${parts.length > 0 ? `: ${parts.join(', ')}` : ''}`;
+    }
+    case 'tea':
+      return `Tea set to steep: ${shown.show(entry.litres, 'drink')} ${goodName(entry.goodId, goods).toLowerCase()}`;
+    case 'tea-tended':
+      return { stirred: 'Tea stirred', strained: 'Tea strained', emptied: 'Tea used up' }[entry.what];
     case 'removed':
       return 'Removed an entry';
   }

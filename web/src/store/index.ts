@@ -26,3 +26,5 @@ export { rememberGarden, rememberedGarden, whichToOpen, type Which } from './whi
 export { shownIn, useShown, type Shown } from './shown.ts';
 export { useBags, type Bag } from './bags.ts';
 export { useAwayPlan, type AwayState } from './away.ts';
+export { caseUnder, useFeedings, useLedger } from './feedings.ts';
+export type { BagLedger, FeedingNow } from '../workers/estimate.ts';

@@ -160,7 +160,15 @@ describe('the garden file', () => {
 
   it('goes through migrations on a copy', () => {
     const old = { version: 1, settings: { gardenName: 'x' } };
-    expect(migrate(old, 1)).toEqual({ ...old, mixes: [], goods: [], packs: [], templates: [], plans: [], regimes: [] });
+    expect(migrate(old, 1)).toEqual({
+      ...old,
+      mixes: [],
+      goods: [],
+      packs: [],
+      templates: [],
+      plans: [],
+      regimes: [],
+    });
     expect(migrate(old, LATEST_VERSION)).toEqual(old);
     expect(migrate(old, LATEST_VERSION)).not.toBe(old);
     expect(old).toEqual({ version: 1, settings: { gardenName: 'x' } });

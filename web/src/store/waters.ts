@@ -150,7 +150,7 @@ const versions = new WeakMap<Garden, number>();
 let nextVersion = 1;
 
 /** A number for each garden object: gardens are replaced whole, never changed, so identity is version. */
-function versionOf(garden: Garden): number {
+export function versionOf(garden: Garden): number {
   const found = versions.get(garden);
   if (found !== undefined) return found;
   versions.set(garden, nextVersion);

@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import type { EstimateApi } from './estimate.worker.ts';
 
-export type { FailedWater } from './estimate.worker.ts';
+export type { BagLedger, FailedWater, FeedingNow } from './estimate.worker.ts';
 
 let remote: Remote<EstimateApi> | undefined;
 

@@ -1,4 +1,15 @@
-import { bagWater, FilterMemory, type BagWater, type Garden } from '@rundel/core/bag-state';
+import {
+  bagFeeding,
+  bagWater,
+  bodyOf,
+  FilterMemory,
+  warmthOf,
+  type BagFeeding,
+  type BagWater,
+  type Garden,
+} from '@rundel/core/bag-state';
+import type { LedgerDay, Verdict } from '@rundel/core/feeding';
+import type { WaterEstimate } from '@rundel/core/water';
 import type { Container } from '@rundel/core/garden';
 import { expose } from 'comlink';
 
@@ -7,6 +18,21 @@ export interface FailedWater {
   readonly containerId: string;
   readonly problem: string;
 }
+
+/** A bag's feeding without the days of its ledger, which only its own page shows. */
+export type FeedingNow = Omit<BagFeeding, 'ledger'> & {
+  readonly verdicts: readonly Verdict[];
+  /** where what was offered is today, likely */
+  readonly standing: LedgerDay;
+};
+
+/** A bag's ledger for its chart. */
+export interface BagLedger {
+  readonly days: BagFeeding['ledger']['runs'];
+  readonly today: number;
+}
+
+type Moves = WaterEstimate['moves'];
 
 /** The last run of each bag's filter: what is new costs only the steps from where it matters. */
 const memories = new Map<string, FilterMemory>();
@@ -17,6 +43,11 @@ function memoryOf(containerId: string): FilterMemory {
   return found;
 }
 
+const failed = (containerId: string, cause: unknown): FailedWater => ({
+  containerId,
+  problem: cause instanceof Error ? cause.message : String(cause),
+});
+
 const api = {
   /** The water of one bag; `garden` need hold only what concerns it, its entries live and oldest first. A trial leaves no trace. */
   bagWater(garden: Garden, container: Container, now: string, isTrial = false): BagWater | FailedWater {
@@ -24,7 +55,38 @@ const api = {
       const memory = isTrial ? new FilterMemory() : memoryOf(container.id);
       return bagWater(garden, container, now, garden.entries, memory);
     } catch (cause) {
-      return { containerId: container.id, problem: cause instanceof Error ? cause.message : String(cause) };
+      return failed(container.id, cause);
+    }
+  },
+
+  /** The feeding of some bags; the garden's entries live and oldest first. */
+  bagFeedings(
+    garden: Garden,
+    bags: readonly { readonly container: Container; readonly moves: Moves }[],
+    today: string,
+  ): (FeedingNow | FailedWater)[] {
+    const warmth = warmthOf(garden.entries, garden.settings);
+    return bags.map(({ container, moves }) => {
+      try {
+        const body = bodyOf(container, garden);
+        const { ledger, ...rest } = bagFeeding(garden, container, body, garden.entries, today, warmth, moves);
+        const standing = ledger.runs.likely[ledger.today] as LedgerDay;
+        return { ...rest, verdicts: ledger.verdicts, standing };
+      } catch (cause) {
+        return failed(container.id, cause);
+      }
+    });
+  },
+
+  /** One bag's ledger, day by day. */
+  bagLedger(garden: Garden, container: Container, today: string, moves: Moves): BagLedger | FailedWater {
+    try {
+      const warmth = warmthOf(garden.entries, garden.settings);
+      const body = bodyOf(container, garden);
+      const { ledger } = bagFeeding(garden, container, body, garden.entries, today, warmth, moves);
+      return { days: ledger.runs, today: ledger.today };
+    } catch (cause) {
+      return failed(container.id, cause);
     }
   },
 };

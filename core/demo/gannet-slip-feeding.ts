@@ -1,0 +1,177 @@
+import {
+  bagFeeding,
+  bodyOf,
+  feedingCaseOf,
+  momentAt,
+  occupantsOf,
+  warmthOf,
+  type Garden,
+} from '../src/bag-state/index.ts';
+import { addDays, dayOf, type Day } from '../src/climate/index.ts';
+import type { Draft, Entry } from '../src/diary/index.ts';
+import { feedFor, findRegime, plannedFeeds, type Regime } from '../src/feeding/index.ts';
+import { ID_PREFIXES, type IdOf, type OwnRegime } from '../src/garden/index.ts';
+import { findGood } from '../src/goods/index.ts';
+import { chanceFrom } from '../hidden/index.ts';
+
+/** Who feeds which bag how: three neighbours, nearly every school. */
+const REGIMES: Readonly<Record<string, string>> = {
+  '1': 'potash-from-set',
+  '2': 'potash-from-set',
+  '3': 'soluble-throughout',
+  '4': 'meals-and-fish',
+  '5': 'heavy-manuring',
+  '6': 'potash-from-set',
+  '7': 'soluble-throughout',
+  '8': 'compost-then-spikes',
+  '9': 'potash-from-set',
+  '10': 'potash-from-set',
+  '11': 'leaf-then-fruit',
+  '12': 'potash-from-set',
+  '13': 'soluble-throughout',
+  '14': 'dry-monthly',
+  '15': 'steeped-weeds',
+  '17': 'nutrient-drum',
+  '18': 'grains-and-fortnight',
+  '19': 'own',
+  '20': 'potash-from-set',
+  '21': 'dry-monthly',
+  '22': 'soluble-throughout',
+  '23': 'potash-from-set',
+};
+
+/** First trusses that somebody noted, by bag: the others are reckoned. */
+const SEEN_SET: Readonly<Record<string, Day>> = { '6': '2026-06-27', '7': '2026-06-26', '12': '2026-06-20' };
+
+/** Feeds forgotten: bag and month-day. */
+const FORGOTTEN_SHARE = 0.12;
+
+/** Water that a feed goes with where no drink was given that day, L. */
+const USUAL_LITRES = 2;
+
+interface Fed {
+  readonly regimes: readonly OwnRegime[];
+  readonly entries: readonly Entry[];
+}
+
+/** How the bags of Gannet Slip were fed, from planting to the evening on which the demo opens. */
+export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fed {
+  const chance = chanceFrom(seed + 77);
+  const id = (of: IdOf) => `${ID_PREFIXES[of]}_${chance.letters(12)}`;
+  const entries: Entry[] = [];
+  const put = (draft: Draft) => entries.push({ ...draft, id: id('entry'), recordedAt: draft.at } as Entry);
+  const today = dayOf(evening);
+  const stamp = momentAt('2026-05-12', 20, evening);
+  const own: OwnRegime = {
+    id: id('regime'),
+    name: 'Half strength, twice as often',
+    words: 'Tomato liquid at half the label’s dose from first flowers, every five to seven days.',
+    suits: 'The open sleeve on the slipway, which runs through.',
+    steps: [
+      {
+        id: 'half',
+        start: { on: 'flowers' },
+        goodId: 'tomato-liquid',
+        dose: { amount: 2, unit: 'millilitre', per: 'litre' },
+        every: { fromDays: 5, toDays: 7 },
+        closes: false,
+      },
+    ],
+    createdAt: stamp,
+    changedAt: stamp,
+  };
+  const warmth = warmthOf(garden.entries, garden.settings);
+  for (const container of garden.containers) {
+    const { label } = container;
+    const body = bodyOf(container, garden);
+    const occupants = occupantsOf(container, garden.entries, garden);
+    const planted = occupants[0]?.plantedOn;
+    const named = REGIMES[label];
+    const regime: Regime | undefined =
+      named === 'own' ? own : named === undefined ? undefined : findRegime(named);
+    if (!planted || !regime) continue;
+    const at = (day: Day, hour: number) => momentAt(day, hour, evening);
+    put({ kind: 'regime', at: at(planted, 20), containerId: container.id, regimeId: regime.id });
+    const set = SEEN_SET[label];
+    if (set) put({ kind: 'stage', at: at(set, 18.5), containerId: container.id, stage: 'set' });
+    const live = [...garden.entries, ...entries].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+    const { marks } = bagFeeding(garden, container, body, live, today, warmth);
+    const case_ = feedingCaseOf(container, occupants, live, garden, marks, regime, planted);
+    for (const feed of plannedFeeds(case_, planted, addDays(today, -1))) {
+      if (chance.next() < FORGOTTEN_SHARE) continue;
+      const step = regime.steps.find((s) => s.id === feed.stepId);
+      const good = findGood(feed.goodId);
+      const dose = step?.dose ?? good?.feed?.dose;
+      if (!dose || !good) continue;
+      const drink = garden.entries.find(
+        (e) => e.kind === 'drink' && e.containerId === container.id && dayOf(e.at) === feed.day,
+      );
+      const isStore = good.feed?.form === 'two-part';
+      const waterLitres = isStore ? 12 : drink?.kind === 'drink' ? drink.litres : USUAL_LITRES;
+      const bag = {
+        containerId: container.id,
+        waterLitres,
+        plants: occupants.length,
+        mixLitres: body.fill.mixLitres,
+      };
+      const given = feedFor(dose, bag);
+      const base = {
+        kind: 'fed' as const,
+        at: at(feed.day, 18.4),
+        containerId: container.id,
+        amount: Math.round(given.amount * 10) / 10,
+        unit: given.unit,
+        ...(dose.per === 'litre' ? { litres: waterLitres } : {}),
+        ...(isStore ? { into: 'store' as const } : {}),
+        regimeId: regime.id,
+        stepId: feed.stepId,
+      };
+      put({ ...base, goodId: feed.goodId });
+      const partner = good.feed?.partnerId;
+      if (partner) {
+        put({ ...base, goodId: partner });
+        put({
+          kind: 'solution',
+          at: at(feed.day, 18.5),
+          containerId: container.id,
+          what: 'changed',
+          litres: waterLitres,
+          ecMillisiemens: 2.1,
+          ph: 6.1,
+        });
+        [3, 6, 10].forEach((later, i) => {
+          const day = addDays(feed.day, later);
+          if (day <= today)
+            put({
+              kind: 'solution',
+              at: at(day, 8.2),
+              containerId: container.id,
+              what: 'reading',
+              ecMillisiemens: Math.round((2.1 + 0.07 * later + 0.05 * chance.next()) * 100) / 100,
+              ph: Math.round((6.1 + 0.04 * (i + 1)) * 10) / 10,
+            });
+        });
+      }
+    }
+  }
+  const tub: Draft<'tea'> = {
+    kind: 'tea',
+    at: momentAt('2026-05-18', 11, evening),
+    goodId: 'weed-tea',
+    litres: 20,
+  };
+  const tubId = id('entry');
+  entries.push({ ...tub, id: tubId, recordedAt: tub.at });
+  const tend = (day: Day, what: 'stirred' | 'strained', litres?: number) =>
+    put({
+      kind: 'tea-tended',
+      at: momentAt(day, 19, evening),
+      teaId: tubId,
+      what,
+      ...(litres === undefined ? {} : { litres }),
+    });
+  for (const day of ['2026-05-22', '2026-05-26', '2026-05-31', '2026-06-04']) tend(day, 'stirred');
+  tend('2026-06-10', 'strained', 17);
+  put({ kind: 'tea', at: momentAt('2026-07-08', 11, evening), goodId: 'weed-tea', litres: 15 });
+  return { regimes: [own], entries };
+}

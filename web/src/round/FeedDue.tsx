@@ -1,0 +1,56 @@
+import { Box, Button } from '@mui/material';
+import { IconBottle, IconFlower } from '@tabler/icons-react';
+import { dayOf } from '@rundel/core/climate';
+import { stateSentence } from '../parts/feed-words.ts';
+import { useFeedings, useGarden, type Bag } from '../store/index.ts';
+import type { FeedOffer } from './feeding.ts';
+
+const STAGE_WORDS = { flowers: 'First flowers seen', set: 'First truss has set' } as const;
+
+/** Before the look: which feed is due here, and the one thing seen that would set the next one off. */
+export default function FeedDue({ bag, feeds }: { readonly bag: Bag; readonly feeds: readonly FeedOffer[] }) {
+  const { clock, garden, record } = useGarden();
+  const { byId } = useFeedings();
+  const feeding = byId.get(bag.container.id);
+  const today = dayOf(clock.now());
+  const triggers = new Set(
+    feeding?.regime?.steps.flatMap((step) => [step.start.on, ...(step.until ? [step.until.on] : [])]),
+  );
+  const unseen = (['flowers', 'set'] as const).find(
+    (stage) => triggers.has(stage) && feeding?.marks[stage]?.isNoted === false,
+  );
+  const isTime = unseen && (feeding?.marks[unseen]?.day ?? '9') <= today;
+  if (feeds.length === 0 && !isTime) return null;
+  const see = () =>
+    unseen &&
+    record(
+      [{ kind: 'stage', at: clock.now(), containerId: bag.container.id, stage: unseen }],
+      `${STAGE_WORDS[unseen].toLowerCase()} at ${bag.container.label}`,
+    );
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}>
+      {feeds.map(({ state }) => (
+        <Box
+          key={state.step.id}
+          role="note"
+          aria-label="Feed"
+          sx={{ display: 'flex', gap: 0.75, fontSize: '0.95rem', flex: '1 1 220px' }}
+        >
+          <IconBottle aria-hidden size={20} style={{ flexShrink: 0 }} />
+          <span>{stateSentence(state, today, garden.goods)} It goes with the drink.</span>
+        </Box>
+      ))}
+      {isTime && (
+        <Button
+          variant="outlined"
+          size="small"
+          startIcon={<IconFlower aria-hidden />}
+          onClick={() => void see()}
+          sx={{ minHeight: 48 }}
+        >
+          {STAGE_WORDS[unseen]}
+        </Button>
+      )}
+    </Box>
+  );
+}
