@@ -85,6 +85,27 @@ const TOPICS: readonly Topic[] = [
     () => import('./SupportBench.tsx'),
   ),
   topic(
+    'regimes',
+    'Regimes',
+    'How are they fed?',
+    'Ten schools and your own, what each would mean for a bag, and which bags follow it.',
+    () => import('./RegimesBench.tsx'),
+  ),
+  topic(
+    'batch',
+    'Feed batch',
+    'What goes into the cans?',
+    'For the bags that are due: can by can along the walk, and what is in it.',
+    () => import('./BatchBench.tsx'),
+  ),
+  topic(
+    'feeds',
+    'Feeds',
+    'Feeds',
+    'What each label says and asks for; your own products beside the usual ones.',
+    () => import('./FeedsBench.tsx'),
+  ),
+  topic(
     'drip',
     'Drip',
     'Does the drip keep up?',

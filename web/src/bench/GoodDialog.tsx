@@ -57,6 +57,7 @@ export function GoodDialog({ good, onClose }: { readonly good: OwnGood | undefin
       p2o5: percent('p2o5'),
       k2o: percent('k2o'),
       ...((label['ca'] ?? '').trim() === '' ? {} : { ca: percent('ca') }),
+      ...(good?.label?.mg === undefined ? {} : { mg: good.label.mg }),
     });
     if (hasLabel && !read.success) {
       return setProblems({ label: 'Percentages from 0 to 100, and no more than 100 in all.' });
@@ -70,6 +71,7 @@ export function GoodDialog({ good, onClose }: { readonly good: OwnGood | undefin
       ...(hasLabel && read.success ? { label: read.data } : {}),
       ...(density.trim() === '' ? {} : { kilogramsPerLitre }),
       ...(good?.isDusty === undefined ? {} : { isDusty: good.isDusty }),
+      ...(good?.feed ? { feed: good.feed } : {}),
       createdAt: good?.createdAt ?? now,
       changedAt: now,
     };

@@ -1,5 +1,4 @@
 import { Alert, Box, TextField, Typography } from '@mui/material';
-import type { Draft } from '@rundel/core/diary';
 import { handfulOf } from '@rundel/core/bag-state';
 import { checkDose, feedFor } from '@rundel/core/feeding';
 import { FEED_UNITS, GOODS, isGivenInWater, type FeedUnit, type Good } from '@rundel/core/goods';
@@ -9,6 +8,7 @@ import { AmountField } from './AmountField.tsx';
 import { readAmount } from './amount-text.ts';
 import { titleOf } from './bag-words.ts';
 import { FormDialog } from './EntryDialogs.tsx';
+import { fedWithDrink } from './feed-offers.ts';
 import { CHECK_WORDS, doseWords, feedCaution, UNIT_WORDS } from './feed-words.ts';
 import { Select } from './Select.tsx';
 
@@ -72,34 +72,8 @@ export default function FeedDialog({
     if (inWater && readWater.kind !== 'given')
       return setProblems({ water: readWater.kind === 'refused' ? readWater.problem : 'In how much water?' });
     const at = clock.now();
-    const form = good.feed?.form;
-    const into = form === 'foliar' ? 'leaves' : form === 'two-part' ? 'store' : undefined;
-    const fed: Draft<'fed'> = {
-      kind: 'fed',
-      at,
-      containerId: bag.container.id,
-      goodId: good.id,
-      amount,
-      unit,
-      ...(inWater ? { litres } : {}),
-      ...(into ? { into } : {}),
-      ...step,
-    };
-    const drinks: Draft<'drink'>[] =
-      inWater && into !== 'leaves'
-        ? [
-            {
-              kind: 'drink',
-              at,
-              containerId: bag.container.id,
-              litres,
-              isMeasured: true,
-              ranThrough: false,
-              ...(into === 'store' ? { into } : {}),
-            },
-          ]
-        : [];
-    await record([...drinks, fed], `feed at ${bag.container.label}`);
+    const given = { bag, good, amount, unit, litres, step };
+    await record(fedWithDrink(given, at), `feed at ${bag.container.label}`);
     onClose();
     return undefined;
   };

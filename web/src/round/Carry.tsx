@@ -1,10 +1,10 @@
 import { Box } from '@mui/material';
 import type { FeedUnit } from '@rundel/core/goods';
 import { expectedGrades } from '@rundel/core/round';
+import { FEED_LITRES, offeredAmount } from '../parts/feed-offers.ts';
 import { feedAmountWords } from '../parts/feed-words.ts';
 import { fillsWords } from '../parts/words.ts';
 import { drinkMeasure, useGarden, useShown } from '../store/index.ts';
-import { FEED_LITRES, offeredAmount } from './feeding.ts';
 import type { WalkStop } from './StopList.tsx';
 
 /** Litres to carry for a stop: what was advised, or what it would take if it is as dry as it may well be. */

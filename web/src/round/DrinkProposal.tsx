@@ -5,7 +5,7 @@ import type { DrinkAdvice } from '@rundel/core/water';
 import { lazy, Suspense, useState } from 'react';
 import { fillsWords } from '../parts/words.ts';
 import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
-import type { FeedOffer } from './feeding.ts';
+import type { FeedOffer } from '../parts/feed-offers.ts';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
 
 const FeedLine = lazy(() => import('./FeedLine.tsx'));

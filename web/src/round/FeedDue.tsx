@@ -1,9 +1,9 @@
 import { Box, Button } from '@mui/material';
 import { IconBottle, IconFlower } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/climate';
+import type { FeedOffer } from '../parts/feed-offers.ts';
 import { stateSentence } from '../parts/feed-words.ts';
 import { useFeedings, useGarden, type Bag } from '../store/index.ts';
-import type { FeedOffer } from './feeding.ts';
 
 const STAGE_WORDS = { flowers: 'First flowers seen', set: 'First truss has set' } as const;
 

@@ -1,7 +1,7 @@
 import { Box, FormControlLabel, Switch, Typography } from '@mui/material';
 import { ADVICE_WORDS, doseWords, feedAmountWords, feedCaution } from '../parts/feed-words.ts';
+import { offeredAmount, type FeedOffer } from '../parts/feed-offers.ts';
 import type { Bag } from '../store/index.ts';
-import { offeredAmount, type FeedOffer } from './feeding.ts';
 
 /** Feeds in a proposed drink: on as the regime has it, off with one tap; or the word why they wait. */
 export default function FeedLine({

@@ -3,6 +3,7 @@ import { dayOf } from '@rundel/core/climate';
 import { FEED_SKIP_REASONS } from '@rundel/core/diary';
 import { isGivenInWater } from '@rundel/core/goods';
 import { ChoiceButton } from '../parts/ChoiceButton.tsx';
+import { asGiven, FEED_LITRES, fedWithDrink, offeredAmount, type FeedOffer } from '../parts/feed-offers.ts';
 import {
   doseWords,
   FEED_SKIP_WORDS,
@@ -11,7 +12,6 @@ import {
   stateSentence,
 } from '../parts/feed-words.ts';
 import { useGarden, useShown, type Bag } from '../store/index.ts';
-import { FEED_LITRES, fedDrafts, offeredAmount, type FeedOffer } from './feeding.ts';
 
 const CHOICES = FEED_SKIP_REASONS.map((id) => ({ id, words: FEED_SKIP_WORDS[id] }));
 
@@ -36,21 +36,7 @@ export default function FeedProposal({
   const { label, id } = bag.container;
   const give = async () => {
     const at = clock.now();
-    const drinks =
-      isInWater && form !== 'foliar'
-        ? [
-            {
-              kind: 'drink' as const,
-              at,
-              containerId: id,
-              litres,
-              isMeasured: true,
-              ranThrough: false,
-              ...(form === 'two-part' ? { into: 'store' as const } : {}),
-            },
-          ]
-        : [];
-    await record([...drinks, ...fedDrafts(offer, bag, litres, at)], `feed at ${label}`);
+    await record(fedWithDrink(asGiven(offer, bag, litres), at), `feed at ${label}`);
     onDone();
   };
   const skip = async (reason: (typeof FEED_SKIP_REASONS)[number]) => {

@@ -5,6 +5,7 @@ import type { EntryOf } from '@rundel/core/diary';
 import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Caution } from '../parts/Caution.tsx';
+import { asGiven, feedDueIds, fedDrafts, feedOffers } from '../parts/feed-offers.ts';
 import { Page } from '../parts/Page.tsx';
 import { dayAndTime, fillsWords } from '../parts/words.ts';
 import {
@@ -17,7 +18,7 @@ import {
   type Bag,
 } from '../store/index.ts';
 import { Carry, likelyDrink } from './Carry.tsx';
-import { feedDueIds, feedOffers, fedDrafts, unanswered, withFeed } from './feeding.ts';
+import { unanswered, withFeed } from './feeding.ts';
 import { LaterList } from './LaterList.tsx';
 import type { GivenDrink } from './DrinkProposal.tsx';
 import { gradedLook } from './GradeButtons.tsx';
@@ -141,7 +142,7 @@ export default function RoundPage() {
             ...(given.into === 'store' ? { into: 'store' as const } : {}),
             ...measureId,
           },
-          ...feeds.flatMap((feed) => fedDrafts(feed, bag, litres, at)),
+          ...feeds.flatMap((feed) => fedDrafts(asGiven(feed, bag, litres), at)),
         ],
         feeds.length > 0 ? `drink with feed at ${bag.container.label}` : `drink at ${bag.container.label}`,
       );

@@ -4,7 +4,7 @@ import { NavLink } from 'react-router';
 import { lookWords } from '../parts/look-words.ts';
 import { BagMark } from '../section/index.ts';
 import { useShown, type Bag } from '../store/index.ts';
-import type { FeedOffer } from './feeding.ts';
+import type { FeedOffer } from '../parts/feed-offers.ts';
 import type { StopStatus } from './stops.ts';
 
 export interface WalkStop {

@@ -10,7 +10,7 @@ import { STORE_WORDS } from '../parts/water-words.ts';
 import { BagElevation, BagSection, sceneOf } from '../section/index.ts';
 import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
 import type { GivenDrink } from './DrinkProposal.tsx';
-import type { FeedOffer } from './feeding.ts';
+import type { FeedOffer } from '../parts/feed-offers.ts';
 import { GradeButtons, type GradedWay } from './GradeButtons.tsx';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
 import type { StopDialog } from './StopDialogs.tsx';

@@ -11,6 +11,7 @@ import { shortDay } from '../parts/words.ts';
 import { BagSection, sceneOf } from '../section/index.ts';
 import { useBags, useGarden, useShown, type Bag } from '../store/index.ts';
 import { Diary } from './Diary.tsx';
+import { FeedPanel } from './FeedPanel.tsx';
 import { GaugeDialog } from './GaugeDialog.tsx';
 import { GrowthPanel } from './GrowthPanel.tsx';
 import { MakePanel } from './MakePanel.tsx';
@@ -129,6 +130,7 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
         </Box>
         <Box>
           {!isEmpty && <WaterPanel bag={bag} />}
+          {!isEmpty && <FeedPanel bag={bag} />}
           <PlantingPanel bag={bag} onPlant={() => setDialog('plant')} />
           {!isEmpty && <GrowthPanel bag={bag} />}
           <MakePanel bag={bag} />
