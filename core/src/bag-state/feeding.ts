@@ -43,6 +43,8 @@ export interface BagFeeding {
   readonly isRegimeGone: boolean;
   readonly states: readonly StepState[];
   readonly marks: Marks;
+  /** when its plants are likely done; undefined for an empty bag */
+  readonly endsOn: Day | undefined;
   readonly baseUsedUp: DaySpread;
   readonly ledger: Ledger;
   /** feeds whose strength is not known, and that the ledger leaves out */
@@ -385,6 +387,7 @@ export function bagFeeding(
     isRegimeGone: assigned?.regimeId !== undefined && regime === undefined,
     states,
     marks,
+    endsOn: eldest && dates.get(eldest)?.clear,
     baseUsedUp: used,
     ledger: ledgerOf(ledgerCase, today, waterLitres, assumed),
     unknownFeeds: unknown,

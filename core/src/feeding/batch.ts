@@ -60,8 +60,8 @@ export type BatchPart =
 const CAN_STEP = 0.5;
 
 /**
- * What to make up for all bags due, product by product, can by can along the walk. Full cans, and a last one with as much
- * as is needed, to the next half litre.
+ * What to make up for all bags due, product by product, can by can along the walk. Each can is made up to as much as is
+ * poured from it, to the next half litre; a bag is not split over two cans for less than that.
  *
  * @param needs in walking order
  * @param canLitres what the grower's can holds, 0.2 to 100
@@ -109,7 +109,8 @@ function cansFor(needs: readonly FedBag[], canLitres: number, perLitre: number):
   for (const { containerId, waterLitres } of needs) {
     let left = waterLitres;
     while (left > 1e-9) {
-      if (room < 1e-9) {
+      // nobody waters a bag twice for a cupful: what is left of a can is not made up
+      if (room < 1e-9 || (room < CAN_STEP && left > room)) {
         cans.push({ litres: 0, pours: [] });
         room = canLitres;
       }

@@ -27,7 +27,9 @@ export function RegimeDates({
   const today = dayOf(clock.now());
   const since = feeding.regime?.id === regime.id ? (bag.occupants[0]?.plantedOn ?? today) : today;
   const from = bag.occupants[0]?.plantedOn ?? today;
-  const end = addDays(today, DAYS_AHEAD);
+  const furthest = addDays(today, DAYS_AHEAD);
+  const { endsOn } = feeding;
+  const end = endsOn !== undefined && endsOn > today && endsOn < furthest ? endsOn : furthest;
   const planned = useMemo(
     () =>
       plannedFeeds(caseUnder(bag, feeding, { live, garden }, regime, since), today, end, bag.body.assumed),
@@ -55,7 +57,7 @@ export function RegimeDates({
       <Typography sx={{ marginBlockEnd: 1 }}>
         {planned.length === 0
           ? `It asks for nothing more of ${titleOf(bag)} this season.`
-          : `${titleOf(bag)}: next on ${shortDay(planned[0]?.day ?? today)}, ${planned.length} ${planned.length === 1 ? 'feed' : 'feeds'} to the end of ${shortDay(end).split(' ')[1] ?? ''}.`}
+          : `${titleOf(bag)}: next on ${shortDay(planned[0]?.day ?? today)}, ${planned.length} ${planned.length === 1 ? 'feed' : 'feeds'} until about ${shortDay(end)}.`}
       </Typography>
       <Box
         role="img"

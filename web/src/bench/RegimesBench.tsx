@@ -91,7 +91,7 @@ export default function RegimesBench() {
               {own.some((o) => o.id === regime.id) && ' (my own)'}
               <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
                 {followers.length > 0
-                  ? `Bags ${followers.map((b) => b.container.label).join(', ')}`
+                  ? `${followers.length === 1 ? 'Bag' : 'Bags'} ${followers.map((b) => b.container.label).join(', ')}`
                   : `For ${regime.suits.charAt(0).toLowerCase()}${regime.suits.slice(1)}`}
               </Box>
             </ButtonBase>

@@ -113,7 +113,10 @@ function StartDialog({ onClose }: { onClose(): void }) {
         purpose="drink"
         label="Water"
         value={litres}
-        onChange={(e) => setLitres(e.target.value)}
+        onChange={(e) => {
+          setLitres(e.target.value);
+          setProblem(undefined);
+        }}
         error={problem !== undefined}
         helperText={
           problem ??
@@ -154,7 +157,10 @@ function StrainDialog({ tea, onClose }: { readonly tea: Tea; onClose(): void }) 
         purpose="drink"
         label="How much came off"
         value={litres}
-        onChange={(e) => setLitres(e.target.value)}
+        onChange={(e) => {
+          setLitres(e.target.value);
+          setProblem(undefined);
+        }}
         error={problem !== undefined}
         helperText={problem ?? 'The rest goes on the heap. Gloves, and outdoors.'}
       />

@@ -70,7 +70,7 @@ export function YearBands({
             </Box>
           ))}
         </Box>
-        {rows.map(({ bag, years }) => (
+        {rows.map(({ bag, years, feeds }) => (
           <Box key={bag.container.id} sx={{ display: 'flex', borderBlockStart: '1px solid var(--line)' }}>
             <Box
               sx={{
@@ -117,7 +117,23 @@ export function YearBands({
                   onDrop={onDrop}
                 />
               ))}
-              <Box sx={{ height: years.length * 40 }} />
+              <Box sx={{ height: years.length * 40 + (feeds.length > 0 ? 10 : 0) }} />
+              {feeds.map(({ day, isGiven }) => (
+                <Box
+                  key={`${day} ${isGiven ? 'given' : 'to come'}`}
+                  aria-hidden
+                  sx={{
+                    position: 'absolute',
+                    bottom: 1,
+                    insetInlineStart: `calc(${percentOf(day, frost.start)}% - 4px)`,
+                    width: 8,
+                    height: 8,
+                    borderRadius: '50%',
+                    border: '2px solid var(--action)',
+                    backgroundColor: isGiven ? 'var(--action)' : 'var(--surface)',
+                  }}
+                />
+              ))}
             </Box>
           </Box>
         ))}

@@ -22,13 +22,15 @@ export function YearTable({ rows }: { readonly rows: readonly YearRow[] }) {
               'First flowers',
               'First picking',
               'Clear',
+              'Fed',
+              'Next feed',
             ].map((head) => (
               <TableCell key={head}>{head}</TableCell>
             ))}
           </TableRow>
         </TableHead>
         <TableBody>
-          {rows.flatMap(({ bag, years }) =>
+          {rows.flatMap(({ bag, years, feeds }) =>
             years.map((year) => (
               <TableRow key={year.id}>
                 <TableCell>
@@ -49,6 +51,10 @@ export function YearTable({ rows }: { readonly rows: readonly YearRow[] }) {
                 <TableCell>
                   {shortDay(year.bands.find((b) => b.kind === 'clear')?.from ?? year.dates.clear)}
                 </TableCell>
+                <TableCell>
+                  {year.status === 'planted' ? timesWords(feeds.filter((f) => f.isGiven).length) : ''}
+                </TableCell>
+                <TableCell>{year.status === 'planted' ? nextFeed(feeds) : ''}</TableCell>
               </TableRow>
             )),
           )}
@@ -56,4 +62,11 @@ export function YearTable({ rows }: { readonly rows: readonly YearRow[] }) {
       </Table>
     </Box>
   );
+}
+
+const timesWords = (times: number) => (times === 0 ? '' : times === 1 ? 'once' : `${times} times`);
+
+function nextFeed(feeds: YearRow['feeds']): string {
+  const next = feeds.find(({ isGiven }) => !isGiven);
+  return next ? shortDay(next.day) : '';
 }

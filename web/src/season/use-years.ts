@@ -5,12 +5,20 @@ import { frostYear, timingSchoolOf, type FrostYear, type TimingPlace } from '@ru
 import { SUPPORT_SCHOOLS } from '@rundel/core/supports';
 import { useMemo } from 'react';
 import type { Plan, Stand } from '@rundel/core/garden';
-import { useBags, useGarden, type Bag } from '../store/index.ts';
+import { plannedFeeds } from '@rundel/core/feeding';
+import { caseUnder, useBags, useFeedings, useGarden, type Bag, type FeedingNow } from '../store/index.ts';
 
 /** One bag's row: its crops of the year, planted and planned. */
 export interface YearRow {
   readonly bag: Bag;
   readonly years: readonly CropYear[];
+  /** feeds given this year, and those that its regime will ask for */
+  readonly feeds: readonly FeedTick[];
+}
+
+export interface FeedTick {
+  readonly day: string;
+  readonly isGiven: boolean;
 }
 
 export interface Years {
@@ -25,6 +33,7 @@ export interface Years {
 export function useYears(on: string): Years {
   const { garden, live, clock } = useGarden();
   const { bags } = useBags();
+  const { byId: feedings } = useFeedings();
   const today = dayOf(clock.now());
   return useMemo(() => {
     const { settings } = garden;
@@ -52,8 +61,10 @@ export function useYears(on: string): Years {
           !isCarriedOut(p, everyone),
       );
       const context = contextOf(bag);
+      const feeding = feedings.get(bag.container.id);
       return {
         bag,
+        feeds: feedTicks(bag, feeding, { live, garden }, today).filter(({ day }) => isInYear(day)),
         years: [
           ...planted.map((o) => yearOfOccupant(o, live, context)),
           ...planned.map((p) => yearOfPlan(p, context)),
@@ -66,7 +77,29 @@ export function useYears(on: string): Years {
       placeOf,
       tried: (plan, bag, plantOn) => yearOfPlan(plan, contextOf(bag), plantOn),
     };
-  }, [bags, garden, live, on, today]);
+  }, [bags, feedings, garden, live, on, today]);
+}
+
+/** Days on which a bag was fed, and those on which its regime would have it fed until its plants are done. */
+function feedTicks(
+  bag: Bag,
+  feeding: FeedingNow | undefined,
+  open: Parameters<typeof caseUnder>[2],
+  today: string,
+): readonly FeedTick[] {
+  const given = open.live.flatMap((e) =>
+    e.kind === 'fed' && e.containerId === bag.container.id ? [dayOf(e.at)] : [],
+  );
+  const { regime, endsOn } = feeding ?? {};
+  const first = bag.occupants[0]?.plantedOn;
+  const planned =
+    feeding && regime && endsOn && first && endsOn > today
+      ? plannedFeeds(caseUnder(bag, feeding, open, regime, first), today, endsOn, bag.body.assumed)
+      : [];
+  return [
+    ...[...new Set(given)].map((day) => ({ day, isGiven: true })),
+    ...planned.map(({ day }) => ({ day, isGiven: false })),
+  ];
 }
 
 /** Plants of one variety that went into a bag on one day share a row. */

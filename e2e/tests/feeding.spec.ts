@@ -1,0 +1,196 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { openDemo, openFewBags, visit } from './garden.ts';
+
+const TWELVE = ['5', '6', '7', '8', '9', '14'];
+const OTHER_SIX = ['1', '2', '3', '4', '13', '22'];
+
+/** Ticks one bag of a chooser, whose choice stands in the address. */
+async function tick(where: Page | Locator, label: string): Promise<void> {
+  const box = where.getByRole('checkbox', { name: `Bag ${label}`, exact: true });
+  await box.click();
+  await expect(box).toBeChecked();
+}
+
+/** Ticks bags on the regimes' page and has them fed by the regime that is chosen there. */
+async function assign(page: Page, regime: string, bags: readonly string[]): Promise<void> {
+  await visit(page, '/bench/regimes');
+  await page
+    .getByRole('navigation', { name: 'Ways of feeding' })
+    .getByRole('button', { name: new RegExp(`^${regime}`) })
+    .click();
+  const chooser = page.getByRole('group', { name: 'Bags to feed by it' });
+  await chooser.getByRole('button', { name: 'None' }).click();
+  for (const label of bags) await tick(chooser, label);
+  await page.getByRole('button', { name: `Feed ${bags.length} bags by it` }).click();
+  await expect(page.getByText(`${bags.length} bags fed by ${regime}`)).toBeVisible();
+}
+
+const dates = (page: Page) => page.getByRole('list', { name: 'Dates to come' });
+
+test('two regimes for twelve bags, a walk with feeds, and a regime that is changed moves its dates', async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  await openDemo(page);
+  await assign(page, 'Leaf first, then fruit', TWELVE);
+  await assign(page, 'Soluble feed throughout', OTHER_SIX);
+  const ways = page.getByRole('navigation', { name: 'Ways of feeding' });
+  await expect(ways.getByRole('button', { name: /^Leaf first, then fruit/ })).toContainText('6, 7, 8, 9', {
+    timeout: 20_000,
+  });
+  await expect(ways.getByRole('button', { name: /^Soluble feed throughout/ })).toContainText('1, 2, 3, 4');
+
+  // the walk: a dry bag gets its drink with feed in one tap
+  await visit(page, '/round');
+  const stops = page.getByRole('navigation', { name: 'Stops of this round' });
+  const fed = stops.getByRole('link', { name: /look, feed/ });
+  await expect(fed.first()).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('note', { name: 'To carry' })).toContainText(/tomato liquid/);
+  const label = (await fed.first().innerText()).match(/^\d+/)?.[0] ?? '';
+  await fed.first().click();
+  await expect(page.getByRole('note', { name: 'Feed' }).first()).toContainText(/is due/);
+  await page.getByRole('button', { name: /^dry / }).click();
+  await expect(page.getByRole('switch', { name: /With its feed/ })).toBeChecked();
+  await page.getByRole('button', { name: 'Given' }).click();
+  await expect(page.getByText(`Drink with feed at ${label}`)).toBeVisible();
+  await expect(stops.getByRole('link', { name: new RegExp(`^${label} `) })).toContainText('had');
+
+  // a moist one is fed by itself
+  const second = stops.getByRole('link', { name: /look, feed/ }).first();
+  const next = (await second.innerText()).match(/^\d+/)?.[0] ?? '';
+  await second.click();
+  await page.getByRole('button', { name: /^moist/ }).click();
+  const proposal = page.getByRole('region', { name: 'Proposed feed' });
+  const joined = page.getByRole('switch', { name: /With its feed/ });
+  await expect(proposal.or(joined).first()).toBeVisible({ timeout: 20_000 });
+  if (await proposal.isVisible()) {
+    await proposal.getByRole('button', { name: 'Fed' }).click();
+    await expect(page.getByText(`Feed at ${next}`)).toBeVisible();
+  } else {
+    await page.getByRole('button', { name: 'Given' }).click();
+  }
+
+  // its diary has both
+  await visit(page, '/stands');
+  await page
+    .getByRole('link', { name: new RegExp(`^${label} `) })
+    .first()
+    .click();
+  await expect(page.getByText(/Fed: .*(liquid|soluble)/).first()).toBeVisible({ timeout: 20_000 });
+
+  // a regime of one’s own, twice as often: its dates move while it is edited, and stay moved
+  await visit(page, '/bench/regimes?regime=leaf-then-fruit');
+  await expect(dates(page)).toContainText('Tomato liquid', { timeout: 20_000 });
+  const before = await dates(page).innerText();
+  await page.getByRole('button', { name: 'Make my own of it' }).click();
+  const fruit = page.getByRole('group', { name: 'Step 2' });
+  await fruit.getByLabel('At the least, days').fill('3');
+  await fruit.getByLabel('At the most, days').fill('4');
+  await expect(fruit.getByText('The label asks for 7 days between two feeds; this is closer.')).toBeVisible();
+  await expect(fruit).toContainText('every 3 to 4 days');
+  const after = await dates(page).innerText();
+  expect(after.split(',').length).toBeGreaterThan(before.split(',').length + 5);
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('heading', { name: /^My leaf first/ })).toBeVisible();
+  await expect(ways.getByRole('button', { name: /^My leaf first/ })).toContainText('my own');
+});
+
+test('a batch names its cans, and a slip of ten times is caught; all of it given stands in the diary', async ({
+  page,
+}) => {
+  await openFewBags(page);
+  await visit(page, '/bench/batch?bags=&with=tomato-liquid');
+  await tick(page, '7');
+  await tick(page, '12');
+  const cans = page.getByRole('list', { name: 'Cans, in the order of the walk' });
+  await expect(cans.getByRole('listitem').first()).toContainText(/Can 1/);
+  await expect(page.getByText(/Each litre brings 189 mg N, 62 mg P, 313 mg K/)).toBeVisible();
+  await page.getByLabel('mL in each litre of water').fill('40');
+  await expect(page.getByText('That is ten times the label: a decimal point gone astray?')).toBeVisible();
+  await page.getByLabel('mL in each litre of water').fill('18.2');
+  await expect(page.getByText(/what the label gives for a gallon/)).toBeVisible();
+  await page.getByLabel('mL in each litre of water').fill('4');
+  await page.getByRole('button', { name: 'All of it was given' }).click();
+  await expect(page.getByText('2 bags fed')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Undone: 2 bags fed')).toBeVisible();
+});
+
+test('a tub is started, stirred and strained', async ({ page }) => {
+  await openFewBags(page);
+  await visit(page, '/bench/batch');
+  await expect(page.getByText(/16 Jun|18 May/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Stirred' }).click();
+  await expect(page.getByText(/Next stir on/)).toBeVisible();
+  await page.getByRole('button', { name: 'Start a tub' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Water').fill('nothing');
+  await dialog.getByRole('button', { name: 'Started' }).click();
+  await expect(dialog.getByText(/number|read/i).first()).toBeVisible();
+  await dialog.getByLabel('Water').fill('10 L');
+  await expect(dialog.getByText(/About 1 kg of leaves/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Started' }).click();
+  await expect(page.getByText(/has steeped 0 days/)).toBeVisible();
+  await page.getByRole('button', { name: 'Strained' }).last().click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Put in the diary' }).click();
+  await expect(page.getByText(/is strained; 9\sL left/)).toBeVisible();
+});
+
+test('a product that cannot be is told while it is typed; a table of products comes and goes', async ({
+  page,
+}) => {
+  await openFewBags(page);
+  await visit(page, '/bench/feeds');
+  await page.getByRole('button', { name: 'Add a product' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Name').fill('Slip liquid');
+  for (const nutrient of ['N', 'P₂O₅', 'K₂O']) await dialog.getByLabel(`${nutrient}, per cent`).fill('0');
+  await expect(dialog.getByText(/A label of 0-0-0 feeds nothing/)).toBeVisible();
+  await dialog.getByLabel('K₂O, per cent').fill('120');
+  await dialog.getByLabel('Dose by its label').fill('5');
+  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await expect(dialog).toBeVisible();
+  await dialog.getByLabel('K₂O, per cent').fill('8');
+  await expect(dialog.getByText(/Without what a litre of it weighs/)).toBeVisible();
+  await dialog.getByLabel('A litre of it weighs, kg').fill('1.2');
+  await expect(dialog.getByText(/Without what a litre of it weighs/)).toBeHidden();
+  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('cell', { name: 'Slip liquid', exact: true })).toBeVisible();
+
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a table (CSV)' }).click();
+  expect((await waiting).suggestedFilename()).toBe('feeds.csv');
+  const table = [
+    'name,form,n,p2o5,k2o,kg_per_litre,dose,dose_unit,dose_per',
+    'Deck powder,soluble,15,10,20,1,1,gram,litre',
+    'Water,liquid,0,0,0,1,5,millilitre,litre',
+    'Odd liquid,liquid,4,3,8,1,5,gram,litre',
+  ].join('\n');
+  await page
+    .locator('input[type="file"]')
+    .setInputFiles({ name: 'feeds.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
+  await expect(page.getByRole('cell', { name: 'Deck powder', exact: true })).toBeVisible();
+  await expect(page.getByText(/Line 3 \(Water\) was not taken: A label of 0-0-0/)).toBeVisible();
+  await expect(page.getByText(/Line 4 \(Odd liquid\) was not taken: A liquid is dosed in mL/)).toBeVisible();
+});
+
+test('a drum is measured, and what cannot be is refused beside its field', async ({ page }) => {
+  await openFewBags(page);
+  await visit(page, '/stands');
+  await page.getByRole('link', { name: /^17 / }).first().click();
+  await expect(page.getByText(/lasts about \d+ days/)).toBeVisible({ timeout: 20_000 });
+  await page.getByRole('button', { name: 'Measure, change or top up' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Put in the diary' }).click();
+  await expect(dialog.getByText('Give an EC, a pH, or both.')).toBeVisible();
+  await dialog.getByLabel('EC, mS/cm').fill('2100');
+  await dialog.getByRole('button', { name: 'Put in the diary' }).click();
+  await expect(dialog.getByText(/it is in µS\/cm/)).toBeVisible();
+  await dialog.getByLabel('EC, mS/cm').fill('2.4');
+  await dialog.getByLabel('pH').fill('6.2');
+  await dialog.getByRole('button', { name: 'Put in the diary' }).click();
+  await expect(page.getByText(/Nutrient measured: EC 2\.4/)).toBeVisible();
+  await page.getByRole('button', { name: 'Its ledger, day by day' }).click();
+  await page.getByRole('button', { name: 'potassium' }).click();
+  await expect(page.getByRole('img', { name: /Where the potassium of bag 17 went/ })).toBeVisible();
+});
