@@ -26,6 +26,9 @@ const VIEWS = {
     'film',
     'depth',
     'supports',
+    'regimes',
+    'batch',
+    'feeds',
     'drip',
     'measures',
     'costs',
@@ -34,7 +37,7 @@ const VIEWS = {
 
 /** Topics of the bench that are drawn, laid out or coloured in a way of their own; the others are forms and tables as these are. */
 const OWN_LOOK = new Set(
-  ['size', 'shop', 'film', 'depth', 'supports', 'drip'].map((topic) => `/bench/${topic}`),
+  ['size', 'shop', 'film', 'depth', 'supports', 'regimes', 'batch', 'drip'].map((topic) => `/bench/${topic}`),
 );
 
 /** Structure depends on the width and not on the look: everything is checked in light, contrast alone in the others. */

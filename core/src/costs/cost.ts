@@ -4,12 +4,23 @@ import { dayOf } from '../climate/index.ts';
 import type { Entry } from '../diary/index.ts';
 import type { Container, Settings } from '../garden/index.ts';
 import type { Recipe } from '../mixes/index.ts';
-import { takenByFilling, type PriceLog } from '../shed/index.ts';
+import { findGood, type Good } from '../goods/index.ts';
+import { takenByFeed, takenByFilling, type PriceLog } from '../shed/index.ts';
 
 /** One part of what a bag cost in a season. */
 export interface CostLine {
   readonly what:
-    'bag' | 'mix' | 'amendments' | 'supplies' | 'seed' | 'plants' | 'current' | 'water' | 'other' | 'work';
+    | 'bag'
+    | 'mix'
+    | 'amendments'
+    | 'feeds'
+    | 'supplies'
+    | 'seed'
+    | 'plants'
+    | 'current'
+    | 'water'
+    | 'other'
+    | 'work';
   readonly price: number;
   /** how it was worked out, as data for a sentence */
   readonly how:
@@ -64,6 +75,7 @@ export function costOf(
     readonly mixes: readonly Recipe[];
     readonly settings: Pick<Settings, 'hourValue'>;
     readonly bagsInUse: number;
+    readonly goods?: readonly Good[];
   },
   priceOf: UnitPrice,
   assumed: Assumed = DEFAULT_ASSUMED,
@@ -94,6 +106,13 @@ export function costOf(
     if (amendments > 0 && isThisYear)
       lines.push({ what: 'amendments', price: amendments, how: { kind: 'as-used' } });
   }
+  const feeds = live.reduce((sum, entry) => {
+    if (entry.kind !== 'fed' || entry.containerId !== container.id || yearOf(entry) !== year) return sum;
+    // what is steeped at home was not bought
+    if (findGood(entry.goodId, garden.goods)?.feed?.form === 'tea') return sum;
+    return sum + priced(entry.goodId, takenByFeed(entry, garden.goods) ?? 0);
+  }, 0);
+  if (feeds > 0) lines.push({ what: 'feeds', price: feeds, how: { kind: 'as-used' } });
   for (const entry of live) {
     if (yearOf(entry) !== year) continue;
     if (entry.kind === 'used' && entry.containerId === container.id) {

@@ -36,6 +36,25 @@ describe('what a bag costs in a season', () => {
     expect(cost.unpriced).toEqual([]);
   });
 
+  it('counts the feeds that were bought, and not the tea that was steeped', () => {
+    const feed = (goodId: string, amount: number): Draft => ({
+      kind: 'fed',
+      at: on('2026-07-01'),
+      containerId: bag.id,
+      goodId,
+      amount,
+      unit: 'millilitre',
+      litres: 5,
+    });
+    const bottle = (goodId: string) => (goodId === 'tomato-liquid' ? 4 : prices(goodId));
+    const cost = costOf(bag, diary([feed('tomato-liquid', 50), feed('weed-tea', 500)]), 2026, money, bottle);
+    // 0.05 L at 4 a litre
+    expect(lineOf(cost, 'feeds')).toMatchObject({ price: 0.2, how: { kind: 'as-used' } });
+    expect(cost.unpriced).toEqual([]);
+    const unknown = costOf(bag, diary([feed('tomato-liquid', 50)]), 2026, money, prices);
+    expect(unknown.unpriced).toEqual(['tomato-liquid']);
+  });
+
   it('counts last year’s mix again, but not what was used up', () => {
     const cost = costOf(bag, diary([filling]), 2027, money, prices);
     expect(lineOf(cost, 'mix')?.price).toBe(4);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { gannetSlip } from '../../demo/index.ts';
 import { liveEntries, type Draft, type Entry } from '../diary/index.ts';
-import { priceLogs, stockOf, takenByFilling } from './index.ts';
+import { priceLogs, stockOf, takenByFeed, takenByFilling } from './index.ts';
 
 const on = (day: string) => `${day}T11:00:00.000+01:00`;
 const diary = (drafts: readonly Draft[]): Entry[] =>
@@ -125,5 +125,41 @@ describe('prices', () => {
   it('of one month alone say nothing of when it is cheap, and a gift has no price', () => {
     expect(priceLogs(diary([seen('2025-03-10', 10)]))[0]?.cheapestMonth).toBeUndefined();
     expect(priceLogs(diary([bought('2026-03-20', 50)]))).toEqual([]);
+  });
+});
+
+describe('what a feed takes from the shed', () => {
+  it.each([
+    ['45 mL of a liquid', { goodId: 'tomato-liquid', amount: 45, unit: 'millilitre' }, 0.045],
+    ['a spoon of a liquid', { goodId: 'tomato-liquid', amount: 1, unit: 'spoon' }, 0.015],
+    ['grams of a powder', { goodId: 'balanced-soluble', amount: 3, unit: 'gram' }, 0.003],
+    // 3 × 15 mL × 0.6
+    ['spoons of casts', { goodId: 'casts', amount: 3, unit: 'spoon' }, 0.027],
+    ['spikes', { goodId: 'feed-spikes', amount: 2, unit: 'piece' }, 2],
+    ['what nobody knows', { goodId: 'nothing', amount: 2, unit: 'gram' }, undefined],
+    ['spikes by the gram', { goodId: 'feed-spikes', amount: 2, unit: 'gram' }, undefined],
+  ] as const)('%s', (_, fed, taken) => {
+    const found = takenByFeed(fed);
+    if (taken === undefined) expect(found).toBeUndefined();
+    else expect(found).toBeCloseTo(taken, 9);
+  });
+
+  it('counts the bottle down', () => {
+    const [bottle] = stockOf(
+      diary([
+        { kind: 'bought', at: on('2026-05-01'), goodId: 'tomato-liquid', amount: 1 },
+        {
+          kind: 'fed',
+          at: on('2026-06-01'),
+          containerId: 'con_abcdef',
+          goodId: 'tomato-liquid',
+          amount: 40,
+          unit: 'millilitre',
+          litres: 10,
+        },
+      ]),
+    );
+    expect(bottle?.left).toBeCloseTo(0.96, 9);
+    expect(bottle?.moves.at(-1)).toMatchObject({ kind: 'fed', change: -0.04 });
   });
 });

@@ -1,4 +1,6 @@
 import type { Entry, EntryOf } from '../diary/index.ts';
+import { gramsOfFeed } from '../feeding/index.ts';
+import { findGood, type Good } from '../goods/index.ts';
 import { ingredientLitres, mixOf, type Recipe } from '../mixes/index.ts';
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 
@@ -7,8 +9,8 @@ export interface StockMove {
   readonly entryId: string;
   readonly at: string;
   readonly goodId: string;
-  readonly kind: 'bought' | 'used' | 'filled' | 'counted';
-  /** added (bought) or taken (used, filled); what a count changed it by */
+  readonly kind: 'bought' | 'used' | 'filled' | 'fed' | 'counted';
+  /** added (bought) or taken (used, filled, fed); what a count changed it by */
   readonly change: number;
 }
 
@@ -45,13 +47,50 @@ export function takenByFilling(
   return taken;
 }
 
-function movesOf(entry: Entry, own: readonly Recipe[], assumed: Assumed): readonly StockMove[] {
+/** A grower's handful where none was measured, L. */
+const HANDFUL_LITRES = 0.05;
+
+/**
+ * What a feed took from the shed, in its good's own unit; undefined where it cannot be told (a volume of something that is
+ * counted by weight and has no density).
+ *
+ * @example
+ * takenByFeed({ goodId: 'tomato-liquid', amount: 45, unit: 'millilitre' })
+ * // => 0.045
+ */
+export function takenByFeed(
+  fed: Pick<EntryOf<'fed'>, 'goodId' | 'amount' | 'unit'>,
+  goods: readonly Good[] = [],
+  handfulLitres = HANDFUL_LITRES,
+): number | undefined {
+  const good = findGood(fed.goodId, goods);
+  if (!good) return undefined;
+  if (good.unit === 'piece') return fed.unit === 'piece' ? fed.amount : undefined;
+  const isLitres = good.unit === 'litre';
+  if (isLitres && fed.unit === 'millilitre') return fed.amount / 1000;
+  if (isLitres && fed.unit === 'litre') return fed.amount;
+  const grams = gramsOfFeed(fed, good, handfulLitres);
+  if (grams === undefined) return undefined;
+  if (!isLitres) return grams / 1000;
+  return good.kilogramsPerLitre === undefined ? undefined : grams / 1000 / good.kilogramsPerLitre;
+}
+
+function movesOf(
+  entry: Entry,
+  own: readonly Recipe[],
+  assumed: Assumed,
+  goods: readonly Good[],
+): readonly StockMove[] {
   const base = { entryId: entry.id, at: entry.at };
   if (entry.kind === 'bought')
     return [{ ...base, kind: 'bought', goodId: entry.goodId, change: entry.amount }];
   if (entry.kind === 'used') return [{ ...base, kind: 'used', goodId: entry.goodId, change: -entry.amount }];
   if (entry.kind === 'counted')
     return [{ ...base, kind: 'counted', goodId: entry.goodId, change: entry.amount }];
+  if (entry.kind === 'fed') {
+    const taken = takenByFeed(entry, goods);
+    return taken === undefined ? [] : [{ ...base, kind: 'fed', goodId: entry.goodId, change: -taken }];
+  }
   if (entry.kind !== 'filled') return [];
   return [...takenByFilling(entry, own, assumed)].map(([goodId, amount]) => ({
     ...base,
@@ -62,7 +101,7 @@ function movesOf(entry: Entry, own: readonly Recipe[], assumed: Assumed): readon
 }
 
 /**
- * The shed by its diary: bought puts in, used and filled take out (the oldest purchase first), a count sets it right.
+ * The shed by its diary: bought puts in, used, filled and fed take out (the oldest purchase first), a count sets it right.
  * Goods that were never in the shed are left out: a filling alone does not make a debt.
  *
  * @param live the garden's live entries, oldest first
@@ -71,10 +110,11 @@ export function stockOf(
   live: readonly Entry[],
   own: readonly Recipe[] = [],
   assumed: Assumed = DEFAULT_ASSUMED,
+  goods: readonly Good[] = [],
 ): readonly Stock[] {
   const byGood = new Map<string, StockMove[]>();
   for (const entry of live) {
-    for (const move of movesOf(entry, own, assumed)) {
+    for (const move of movesOf(entry, own, assumed, goods)) {
       const moves = byGood.get(move.goodId);
       if (moves) moves.push(move);
       else if (move.kind === 'bought' || move.kind === 'counted') byGood.set(move.goodId, [move]);

@@ -6,6 +6,7 @@ export const COST_WORDS: Record<CostLine['what'], string> = {
   bag: 'bag',
   mix: 'mix',
   amendments: 'worked in',
+  feeds: 'feeds given',
   supplies: 'supplies',
   seed: 'seed',
   plants: 'plants',

@@ -65,6 +65,11 @@ export function feedAmountWords({ amount, unit }: FeedAmount): string {
   return `${number}\u00a0${UNIT_WORDS[unit][number === '1' ? 0 : 1]}`;
 }
 
+/** A product's name within a sentence; its label stays on one line. */
+export function feedName(good: Pick<Good, 'name'>): string {
+  return good.name.toLowerCase().replaceAll('-', '-\u2060');
+}
+
 /** "4 mL in each litre of water" */
 export function doseWords(dose: LabelDose): string {
   return `${feedAmountWords(dose)} ${PER_WORDS[dose.per]}`;

@@ -2,7 +2,7 @@ import { Box } from '@mui/material';
 import type { FeedUnit } from '@rundel/core/goods';
 import { expectedGrades } from '@rundel/core/round';
 import { FEED_LITRES, offeredAmount } from '../parts/feed-offers.ts';
-import { feedAmountWords } from '../parts/feed-words.ts';
+import { feedAmountWords, feedName } from '../parts/feed-words.ts';
 import { fillsWords } from '../parts/words.ts';
 import { drinkMeasure, useGarden, useShown } from '../store/index.ts';
 import type { WalkStop } from './StopList.tsx';
@@ -29,7 +29,7 @@ function carriedFeeds(stops: readonly WalkStop[]): readonly string[] {
       for (const good of [offer.good, ...(offer.partner ? [offer.partner] : [])]) {
         const key = `${good.id} ${unit}`;
         totals.set(key, {
-          name: good.name.toLowerCase(),
+          name: feedName(good),
           unit,
           amount: amount + (totals.get(key)?.amount ?? 0),
         });
@@ -63,8 +63,9 @@ export function Carry({ litres, stops }: { readonly litres: number; readonly sto
           padding: { xs: 0.75, md: 1.25 },
           borderInlineStart: '1.5px dashed var(--line)',
           display: { xs: 'flex', md: 'block' },
+          flexWrap: 'wrap',
           alignItems: 'baseline',
-          gap: 1,
+          columnGap: 1,
         }}
       >
         <strong>{measure.kind === 'hose' ? measure.name : fillsWords(fills, measure)}</strong>
@@ -72,7 +73,7 @@ export function Carry({ litres, stops }: { readonly litres: number; readonly sto
           about {shown.show(litres, 'drink')} in all
         </Box>
         {feeds.map((words) => (
-          <Box key={words} sx={{ fontSize: '0.88rem' }}>
+          <Box key={words} sx={{ fontSize: '0.88rem', flexBasis: '100%' }}>
             {words}
           </Box>
         ))}

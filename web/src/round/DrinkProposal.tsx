@@ -76,6 +76,11 @@ export default function DrinkProposal({
         {advice.isEstablishing ? ', close to the stem while it roots.' : '.'}
         {advice.isHeldBack && ' A cold night is coming, so this is less than it could hold.'}
       </Typography>
+      {feeds.length > 0 && (
+        <Suspense>
+          <FeedLine offers={feeds} bag={bag} litres={litres} isOn={isFed} onChange={setFed} />
+        </Suspense>
+      )}
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, marginBlockStart: 1 }}>
         <IconButton
           onClick={() => setCount((c) => Math.max(step, c - step))}
@@ -140,11 +145,6 @@ export default function DrinkProposal({
         </Box>
       </Box>
       <Typography sx={{ fontSize: '0.85rem' }}>Pour {pours}.</Typography>
-      {feeds.length > 0 && (
-        <Suspense>
-          <FeedLine offers={feeds} bag={bag} litres={litres} isOn={isFed} onChange={setFed} />
-        </Suspense>
-      )}
     </Box>
   );
 }

@@ -1,5 +1,5 @@
 import { Box, FormControlLabel, Switch, Typography } from '@mui/material';
-import { ADVICE_WORDS, doseWords, feedAmountWords, feedCaution } from '../parts/feed-words.ts';
+import { ADVICE_WORDS, doseWords, feedAmountWords, feedCaution, feedName } from '../parts/feed-words.ts';
 import { offeredAmount, type FeedOffer } from '../parts/feed-offers.ts';
 import type { Bag } from '../store/index.ts';
 
@@ -22,7 +22,7 @@ export default function FeedLine({
     advice.kind === 'too-dry' || advice.kind === 'too-wet' ? [ADVICE_WORDS[advice.kind]] : [],
   );
   return (
-    <Box sx={{ borderBlockStart: '1px solid', marginBlockStart: 1, paddingBlockStart: 0.75 }}>
+    <Box sx={{ borderBlock: '1px solid', marginBlockStart: 0.75, paddingBlock: 0.5 }}>
       {given.length > 0 && (
         <>
           <FormControlLabel
@@ -41,8 +41,8 @@ export default function FeedLine({
                   <span key={offer.state.step.id}>
                     {i > 0 ? ' and ' : ''}
                     <strong>
-                      {feedAmountWords(offeredAmount(offer, bag, litres))} {offer.good.name.toLowerCase()}
-                      {offer.partner ? `, then as much ${offer.partner.name.toLowerCase()}` : ''}
+                      {feedAmountWords(offeredAmount(offer, bag, litres))} {feedName(offer.good)}
+                      {offer.partner ? `, then as much ${feedName(offer.partner)}` : ''}
                     </strong>
                   </span>
                 ))}

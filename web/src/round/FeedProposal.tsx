@@ -9,6 +9,7 @@ import {
   FEED_SKIP_WORDS,
   feedAmountWords,
   feedCaution,
+  feedName,
   stateSentence,
 } from '../parts/feed-words.ts';
 import { useGarden, useShown, type Bag } from '../store/index.ts';
@@ -74,8 +75,8 @@ export default function FeedProposal({
             {feedAmountWords(amount)}
           </Box>
           <Box sx={{ fontSize: '0.92rem' }}>
-            {offer.good.name.toLowerCase()}
-            {offer.partner ? `, then as much ${offer.partner.name.toLowerCase()}` : ''}
+            {feedName(offer.good)}
+            {offer.partner ? `, then as much ${feedName(offer.partner)}` : ''}
             {isInWater ? ` in ${shown.show(litres, 'drink')}` : ', on top, and watered in'}
           </Box>
         </Box>

@@ -3,6 +3,12 @@ import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries, type Entry } from '@rundel/core/diary';
 import { describe, expect, it } from 'vitest';
 import type { Bag } from '../store/bags.ts';
+import type { StepState } from '@rundel/core/feeding';
+import { FEEDING_SCHOOLS } from '@rundel/core/feeding';
+import { FEEDS } from '@rundel/core/goods';
+import { asGiven, feedDueIds, fedDrafts, feedOffers, fedWithDrink } from '../parts/feed-offers.ts';
+import type { FeedingNow } from '../store/index.ts';
+import { unanswered, withFeed } from './feeding.ts';
 import { isOpen, statusOf } from './stops.ts';
 import { begunBy, isGoingOn, joined, type Walk } from './walk.ts';
 
@@ -114,5 +120,111 @@ describe('a walk', () => {
     const more = joined(walk, [container.id, 'con_second']);
     expect(more.containerIds).toEqual([container.id, 'con_second']);
     expect(joined(more, ['con_second'])).toBe(more);
+  });
+});
+
+describe('a feed at a stop', () => {
+  const regime = FEEDING_SCHOOLS.find((r) => r.id === 'potash-from-set');
+  const [step] = regime?.steps ?? [];
+  if (!regime || !step) throw new Error('the school is there');
+  const state = (target: string, latest: string): StepState => ({
+    kind: 'due',
+    step,
+    earliest: '2026-07-10',
+    target,
+    latest,
+    reason: {
+      trigger: step.start,
+      startedOn: '2026-06-24',
+      isNoted: true,
+      lastOn: undefined,
+      intervalDays: undefined,
+      apartFrom: undefined,
+      left: undefined,
+    },
+  });
+  const feeding = (states: readonly StepState[]) =>
+    ({ containerId: container.id, regime, states }) as FeedingNow;
+  const due = feeding([state('2026-07-16', '2026-07-18')]);
+  const { bag, live } = bagAfter([look(3)]);
+  const withShare = (likely: number): Bag => {
+    const water = bag.water as NonNullable<Bag['water']>;
+    return {
+      ...bag,
+      water: { ...water, estimate: { ...water.estimate, share: { low: likely, likely, high: likely } } },
+    };
+  };
+  const kinds = (of: Bag, f: FeedingNow) => feedOffers(of, f, [], at(4), true).map((o) => o.advice.kind);
+
+  it('is offered on its day, held back on a dry bag, and not asked for before', () => {
+    expect(kinds(withShare(0.5), due)).toEqual(['feed']);
+    expect(kinds(withShare(0.05), due)).toEqual(['too-dry']);
+    expect(kinds(withShare(0.99), due)).toEqual(['too-wet']);
+    expect(kinds(withShare(0.5), feeding([state('2026-08-01', '2026-08-04')]))).toEqual([]);
+    expect(feedOffers(bag, undefined, [], at(4), true)).toEqual([]);
+  });
+
+  it('puts its bag on the round', () => {
+    const feedings = new Map([[container.id, due]]);
+    expect([...feedDueIds([withShare(0.5)], feedings, [], at(4))]).toEqual([container.id]);
+    expect([...feedDueIds([withShare(0.05)], feedings, [], at(4))]).toEqual([]);
+  });
+
+  it('keeps a stop open until it is given or left, and no longer', () => {
+    const offers = feedOffers(withShare(0.5), due, [], at(4), true);
+    const done = statusAfter([look(2), drink]);
+    expect(withFeed(done, offers).kind).toBe('feed');
+    expect(isOpen(withFeed(done, offers))).toBe(true);
+    expect(withFeed(done, []).kind).toBe('done');
+    expect(withFeed({ kind: 'look' }, offers).kind).toBe('look');
+    const offer = offers[0];
+    if (!offer) throw new Error('one is offered');
+    const drafts = fedDrafts(asGiven(offer, bag, 3), at(5));
+    const fed = drafts.map((draft, i) => ({ ...draft, id: `ent_given00${i}`, recordedAt: at(5) }) as Entry);
+    expect(unanswered(offers, bag, walk, live)).toEqual(offers);
+    expect(unanswered(offers, bag, walk, [...live, ...fed])).toEqual([]);
+    const left = {
+      id: 'ent_left0001',
+      kind: 'feed-skipped',
+      at: at(5),
+      recordedAt: at(5),
+      containerId: container.id,
+      goodId: 'tomato-liquid',
+      reason: 'no-time',
+    } as Entry;
+    expect(unanswered(offers, bag, walk, [...live, left])).toEqual([]);
+  });
+
+  it('is written down with its step, its amount and its water, once for each part', () => {
+    const [offer] = feedOffers(withShare(0.5), due, [], at(4), true);
+    if (!offer) throw new Error('one is offered');
+    const given = asGiven(offer, bag, 3);
+    expect(fedDrafts(given, at(5))).toEqual([
+      {
+        kind: 'fed',
+        at: at(5),
+        containerId: container.id,
+        goodId: 'tomato-liquid',
+        amount: 12,
+        unit: 'millilitre',
+        litres: 3,
+        regimeId: 'potash-from-set',
+        stepId: 'liquid',
+      },
+    ]);
+    expect(fedWithDrink(given, at(5)).map((d) => d.kind)).toEqual(['drink', 'fed']);
+    const good = FEEDS.find((f) => f.id === 'nutrient-a');
+    const partner = FEEDS.find((f) => f.id === 'nutrient-b');
+    if (!good || !partner) throw new Error('both parts are there');
+    const both = fedWithDrink({ ...given, good, partner }, at(5));
+    expect(both).toMatchObject([
+      { kind: 'drink', into: 'store' },
+      { kind: 'fed', goodId: 'nutrient-a', into: 'store' },
+      { kind: 'fed', goodId: 'nutrient-b', into: 'store' },
+    ]);
+    const spray = FEEDS.find((f) => f.id === 'seaweed-spray');
+    expect(fedWithDrink({ ...given, good: spray ?? good }, at(5))).toMatchObject([
+      { kind: 'fed', into: 'leaves' },
+    ]);
   });
 });

@@ -102,6 +102,61 @@ describe('an entry in words', () => {
       { ...inBag, id: 'ent_sick001', kind: 'trouble', what: 'blight', livesInMix: true },
       'Trouble: blight; it may live on in the mix',
     ],
+    [
+      {
+        ...inBag,
+        id: 'ent_fed0001',
+        kind: 'fed',
+        goodId: 'tomato-liquid',
+        amount: 12,
+        unit: 'millilitre',
+        litres: 3,
+      },
+      'Fed: 12\u00a0mL tomato liquid 4-3-8 in 3\u00a0L',
+    ],
+    [
+      {
+        ...inBag,
+        id: 'ent_fed0002',
+        kind: 'fed',
+        goodId: 'seaweed-spray',
+        amount: 4,
+        unit: 'millilitre',
+        litres: 1,
+        into: 'leaves',
+      },
+      'Fed: 4\u00a0mL seaweed spray 1-0-2 in 1\u00a0L on the leaves',
+    ],
+    [
+      { ...inBag, id: 'ent_fed0003', kind: 'feed-skipped', goodId: 'tomato-liquid', reason: 'too-dry' },
+      'Feed left out: the bag is too dry',
+    ],
+    [
+      { ...inBag, id: 'ent_reg0001', kind: 'regime', regimeId: 'dry-monthly' },
+      'Fed by another regime from here',
+    ],
+    [{ ...inBag, id: 'ent_reg0002', kind: 'regime' }, 'Fed by no regime from here'],
+    [{ ...inBag, id: 'ent_stg0001', kind: 'stage', stage: 'set' }, 'First truss has set'],
+    [
+      {
+        ...inBag,
+        id: 'ent_sol0001',
+        kind: 'solution',
+        what: 'changed',
+        litres: 12,
+        ecMillisiemens: 2.1,
+        ph: 6,
+      },
+      'Nutrient made up new: 12\u00a0L, EC 2.1\u00a0mS/cm, pH 6',
+    ],
+    [
+      { ...base, id: 'ent_tea0001', kind: 'tea', goodId: 'weed-tea', litres: 20 },
+      'Tea set to steep: 20\u00a0L steeped weeds',
+    ],
+    [
+      { ...base, id: 'ent_tea0002', kind: 'tea-tended', teaId: 'ent_tea0001', what: 'strained' },
+      'Tea strained',
+    ],
   ])('%#', (entry, words) => {
     expect(entryWords(entry, metric)).toBe(words);
   });

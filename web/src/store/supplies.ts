@@ -18,6 +18,7 @@ export interface Supplies {
 
 const SUPPLY_KINDS: ReadonlySet<string> = new Set([
   'filled',
+  'fed',
   'bought',
   'used',
   'counted',
@@ -32,8 +33,14 @@ export function useSupplies(): Supplies {
     const entries = live.filter((e) => SUPPLY_KINDS.has(e.kind));
     const logs = priceLogs(entries);
     const packs = garden.packs.filter((p) => !p.binnedAt);
-    return { entries, stocks: stockOf(entries, garden.mixes), logs, packs, priceOf: unitPrices(logs, packs) };
-  }, [garden.mixes, garden.packs, live]);
+    return {
+      entries,
+      stocks: stockOf(entries, garden.mixes, undefined, garden.goods),
+      logs,
+      packs,
+      priceOf: unitPrices(logs, packs),
+    };
+  }, [garden.goods, garden.mixes, garden.packs, live]);
 }
 
 /** What each bag in use cost in a year, by its container's id. */
@@ -50,12 +57,17 @@ export function useCosts(year: number): ReadonlyMap<string, BagCost> {
             container,
             entries,
             year,
-            { mixes: garden.mixes, settings: garden.settings, bagsInUse: bags.length },
+            {
+              mixes: garden.mixes,
+              settings: garden.settings,
+              bagsInUse: bags.length,
+              goods: garden.goods,
+            },
             priceOf,
             body.assumed,
           ),
         ]),
       ),
-    [bags, entries, garden.mixes, garden.settings, priceOf, year],
+    [bags, entries, garden.goods, garden.mixes, garden.settings, priceOf, year],
   );
 }
