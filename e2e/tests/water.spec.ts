@@ -223,6 +223,23 @@ test.describe('drip and devices', () => {
     await page.getByRole('button', { name: 'Done' }).click();
     await expect(page.getByText(/A reading of today .* is set aside/)).toBeVisible({ timeout: 20_000 });
     await expect(page.getByText(/on the probe/).first()).toBeVisible();
+    // half a day on, the round reads it by itself; a silent one is named with its last reading
+    try {
+      await request.put('/api/devices/probe-a/fault', { data: { fault: 'silent' } });
+      await page.getByRole('button', { name: 'To the next morning' }).click();
+      await visit(page, '/round');
+      const devices = page.getByRole('region', { name: 'Devices' });
+      await expect(
+        devices.getByText(/Bag 4: Probe A does not answer\. Its last reading is from/),
+      ).toBeVisible({
+        timeout: 20_000,
+      });
+      await request.put('/api/devices/probe-a/fault', { data: { fault: 'none' } });
+      await devices.getByRole('button', { name: 'Read it now' }).click();
+      await expect(page.getByText('1 device read')).toBeVisible();
+    } finally {
+      await request.put('/api/devices/probe-a/fault', { data: { fault: 'none' } });
+    }
   });
 
   test('gaps in the weather are filled from the station, and what was noted stays', async ({ page }) => {

@@ -10,7 +10,13 @@ import {
   type Fill,
   type RealSize,
 } from '../bags/index.ts';
-import { habitFigures } from '../crops/index.ts';
+import {
+  COMPANION_COVER,
+  COMPANION_DEPLETION,
+  COMPANION_KC,
+  COMPANION_WEEKS_TO_FULL,
+  habitFigures,
+} from '../crops/index.ts';
 import type { Container, Settings, Stand } from '../garden/index.ts';
 import { drainedKilograms } from '../load/index.ts';
 import { fillingOf, namedLayers, type Mix, type NamedLayer } from '../mixes/index.ts';
@@ -92,7 +98,7 @@ const NO_HISTORY: WaterHistory = { drips: [], sizeOf: () => 1 };
 
 /** The same container as the water model sees it. */
 export function waterBagOf(
-  container: Pick<Container, 'mulchMillimetres'> & Partial<Pick<Container, 'stores'>>,
+  container: Pick<Container, 'mulchMillimetres'> & Partial<Pick<Container, 'stores' | 'companions'>>,
   body: BagBody,
   stand: Pick<Stand, 'cover' | 'shade'>,
   occupants: readonly Occupant[],
@@ -113,15 +119,40 @@ export function waterBagOf(
     shade: stand.shade ?? 0,
     stores: storesOf(container, body),
     drips: history.drips,
-    plants: occupants.map((o) => ({
-      plantedOn: o.plantedOn,
-      clearedOn: o.clearedOn,
-      kc: o.crop.kcMid,
-      depletion: o.crop.depletion,
-      figures: habitFigures(o.crop.id, o.habit, settings.assumptions),
-      size: history.sizeOf(o),
-    })),
+    plants: [
+      ...occupants.map((o) => ({
+        plantedOn: o.plantedOn,
+        clearedOn: o.clearedOn,
+        kc: o.crop.kcMid,
+        depletion: o.crop.depletion,
+        figures: habitFigures(o.crop.id, o.habit, settings.assumptions),
+        size: history.sizeOf(o),
+      })),
+      ...companionsOf(container, occupants),
+    ],
   };
+}
+
+/** What stands beside the crop, from the planting of the eldest that is still there. */
+function companionsOf(
+  { companions }: Partial<Pick<Container, 'companions'>>,
+  occupants: readonly Occupant[],
+): WaterBag['plants'] {
+  const eldest = occupants.find((o) => o.clearedOn === undefined);
+  if (!companions || !eldest) return [];
+  return [
+    {
+      plantedOn: eldest.plantedOn,
+      clearedOn: companions.until,
+      kc: COMPANION_KC,
+      depletion: COMPANION_DEPLETION,
+      figures: {
+        fullHeightMillimetres: 300,
+        canopySquareMetres: COMPANION_COVER[companions.size],
+        weeksToFull: COMPANION_WEEKS_TO_FULL,
+      },
+    },
+  ];
 }
 
 /** A channel under a bag runs on past it; without a drum to count, it is taken to hold this much for each bag, L. */

@@ -1,12 +1,23 @@
 import { describe, expect, it } from 'vitest';
-import { addDays } from '../climate/index.ts';
+import { addDays, completeWeather } from '../climate/index.ts';
 import type { Draft, Entry } from '../diary/index.ts';
 import { ELEMENTS, FEEDING_SCHOOLS } from '../feeding/index.ts';
 import type { Container } from '../garden/index.ts';
 import { planRound } from '../round/index.ts';
 import { gannetSlip } from '../../demo/index.ts';
 import { liveEntries } from '../diary/index.ts';
-import { bagFeeding, bagWater, bodyOf, handfulOf, warmthOf, type Garden } from './index.ts';
+import { demandOfDay } from '../water/index.ts';
+import {
+  bagFeeding,
+  bagWater,
+  bodyOf,
+  handfulOf,
+  occupantsOf,
+  siteOf,
+  warmthOf,
+  waterBagOf,
+  type Garden,
+} from './index.ts';
 
 const slip = gannetSlip(5);
 const live = liveEntries(slip.entries);
@@ -120,6 +131,42 @@ describe('a bag’s feeding, from its diary', () => {
         ]);
         expect(found.states.map((s) => s.step.id)).toEqual(steps.map((s) => s.id));
       }
+  });
+});
+
+describe('plants beside the crop', () => {
+  const container = bagOf('6');
+  const with_ = (companions: Container['companions']): Container => ({ ...container, companions });
+  const bagFor = (c: Container) => {
+    const body = bodyOf(c, slip);
+    return waterBagOf(c, body, { cover: 'open' }, occupantsOf(c, live, slip), slip.settings);
+  };
+  const hot = completeWeather([], siteOf(slip.settings), '2026-07-16', '2026-07-16')[0];
+  const drunk = (c: Container) => demandOfDay(bagFor(c), hot as NonNullable<typeof hot>).transpirationLitres;
+
+  it('drink with it, more the more they shade, and not once they are out', () => {
+    const alone = drunk(container);
+    const small = drunk(with_({ size: 'small' }));
+    const large = drunk(with_({ size: 'large' }));
+    expect(small).toBeGreaterThan(alone);
+    expect(large).toBeGreaterThan(small);
+    expect(drunk(with_({ size: 'large', until: '2026-07-01' }))).toBeCloseTo(alone, 12);
+  });
+
+  it('take feed from the same mix', () => {
+    const wanted = (c: Container) => {
+      const { ledger } = bagFeeding(slip, c, bodyOf(c, slip), live, today, warmth);
+      return ledger.runs.likely[ledger.today]?.wanted.n ?? 0;
+    };
+    expect(wanted(with_({ size: 'large' }))).toBeGreaterThan(wanted(container) + 0.5);
+    expect(wanted(with_({ size: 'large', until: '2026-06-10' }))).toBeLessThan(
+      wanted(with_({ size: 'large' })),
+    );
+  });
+
+  it('need a crop to stand beside', () => {
+    const empty: Container = { ...bagOf('24'), companions: { size: 'large' } };
+    expect(bagFor(empty).plants).toEqual([]);
   });
 });
 

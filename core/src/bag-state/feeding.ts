@@ -1,35 +1,28 @@
 import { addDays, dayOf, daysBetween, normalOfDay, type Day } from '../climate/index.ts';
-import { grownShare, habitFigures } from '../crops/index.ts';
+import { COMPANION_COVER, COMPANION_WEEKS_TO_FULL, grownShare, habitFigures } from '../crops/index.ts';
 import type { Entry, EntryOf } from '../diary/index.ts';
 import {
   baseUsedUp,
-  elementsBy,
-  elementsIn,
   findRegime,
-  gramsOfFeed,
   ledgerOf,
-  NO_ELEMENTS,
   stepStates,
   wantedByAll,
-  yieldFactor,
   type DaySpread,
-  type Elements,
   type FedPlant,
   type FeedingCase,
   type Ledger,
   type LedgerCase,
-  type LedgerSource,
-  type Mark,
   type Marks,
   type Regime,
   type StepState,
 } from '../feeding/index.ts';
-import type { Container, Measure, Settings } from '../garden/index.ts';
-import { findGood } from '../goods/index.ts';
-import { datesFrom, frostYear, timingSchoolOf, type PlantingDates } from '../timing/index.ts';
-import type { Move, WaterEvent } from '../water/index.ts';
+import type { Container, Settings } from '../garden/index.ts';
+import type { PlantingDates } from '../timing/index.ts';
+import type { Move } from '../water/index.ts';
 import { knownWeather, siteOf } from './bag-state.ts';
 import type { BagBody } from './body.ts';
+import { datesOf, marksOf } from './feed-marks.ts';
+import { drainedBy, fedPlants, sourcesOf } from './feed-sources.ts';
 import type { Garden } from './garden.ts';
 import { occupantsOf, type Occupant } from './occupants.ts';
 
@@ -51,14 +44,6 @@ export interface BagFeeding {
   readonly unknownFeeds: number;
 }
 
-/** A grower's handful when none was measured, L. */
-const HANDFUL_LITRES = 0.05;
-
-/** What the grower's hand holds, L. */
-export function handfulOf(measures: readonly Pick<Measure, 'kind' | 'litres'>[]): number {
-  return measures.find((m) => m.kind === 'handful')?.litres ?? HANDFUL_LITRES;
-}
-
 /** Mean temperature of each day, °C: as noted, otherwise as usual. One for a garden, shared by its bags. */
 export function warmthOf(live: readonly Entry[], settings: Settings): (day: Day) => number {
   const known = new Map(knownWeather(live).map((w) => [w.day, (w.minCelsius + w.maxCelsius) / 2]));
@@ -71,191 +56,6 @@ export function warmthOf(live: readonly Entry[], settings: Settings): (day: Day)
     usual.set(day, (minCelsius + maxCelsius) / 2);
     return (minCelsius + maxCelsius) / 2;
   };
-}
-
-const SUPPORT_LATER = { fromDays: 0, toDays: 0 };
-
-/** The expected dates of a plant, by its kind and its stand. */
-function datesOf(occupant: Occupant, garden: Garden, cover: 'open' | 'glass' | 'heated'): PlantingDates {
-  const { settings } = garden;
-  const site = siteOf(settings);
-  const frost = frostYear(site, settings.frost, [], occupant.plantedOn);
-  const school = timingSchoolOf(settings.timingSchoolId);
-  return datesFrom(
-    occupant.plantedOn,
-    occupant.crop,
-    occupant.habit,
-    { cover, frost, site, school },
-    SUPPORT_LATER,
-  );
-}
-
-/** From first flowers to the first truss that has set, days (*assumed*). */
-const FLOWER_TO_SET_DAYS = 10;
-
-const middle = (a: Day, b: Day): Day => addDays(a, Math.round(daysBetween(a, b) / 2));
-
-/** The marks of a bag's present plants: what the grower noted, and what is reckoned by the eldest's kind. */
-export function marksOf(
-  occupants: readonly Occupant[],
-  here: readonly Entry[],
-  dates: PlantingDates | undefined,
-  used: DaySpread,
-): Marks {
-  const eldest = occupants.find((o) => o.clearedOn === undefined);
-  if (!eldest || !dates) return {};
-  const since = here.filter((e) => dayOf(e.at) >= eldest.plantedOn);
-  const noted = (test: (e: Entry) => boolean): Mark | undefined => {
-    const found = since.find(test);
-    return found && { day: dayOf(found.at), isNoted: true };
-  };
-  const reckoned = (day: Day): Mark => ({ day, isNoted: false });
-  const picking = noted((e) => e.kind === 'picking');
-  const set = noted((e) => e.kind === 'stage' && e.stage === 'set');
-  const flowers = noted((e) => e.kind === 'stage' && e.stage === 'flowers');
-  // what came later says that the earlier came too
-  const least = (mark: Mark, ...seen: (Mark | undefined)[]): Mark =>
-    seen.reduce<Mark>((low, s) => (s && s.day < low.day ? { day: s.day, isNoted: low.isNoted } : low), mark);
-  const firstFlowers = reckoned(middle(dates.firstFlowers.from, dates.firstFlowers.to));
-  const firstSet = reckoned(addDays(firstFlowers.day, FLOWER_TO_SET_DAYS));
-  return {
-    planting: { day: eldest.plantedOn, isNoted: true },
-    flowers: flowers ?? least(firstFlowers, set, picking),
-    set: set ?? least(flowers ? reckoned(addDays(flowers.day, FLOWER_TO_SET_DAYS)) : firstSet, picking),
-    picking: picking ?? reckoned(dates.picking.from),
-    'base-used-up': used.likely === undefined ? undefined : reckoned(used.likely),
-  };
-}
-
-/** What went into a bag: its filling, what was worked in, and every feed. */
-function sourcesOf(
-  container: Container,
-  body: BagBody,
-  here: readonly Entry[],
-  garden: Garden,
-  from: Day,
-): { readonly sources: readonly LedgerSource[]; readonly unknown: number } {
-  const handful = handfulOf(garden.measures);
-  const filled = here.findLast((e): e is EntryOf<'filled'> => e.kind === 'filled');
-  const mixLitres = body.fill.mixLitres;
-  const ofMix = (id: string, brings: Elements, months: number | undefined): LedgerSource => ({
-    id,
-    day: from,
-    kind: 'mix',
-    brings,
-    months,
-  });
-  const sources: LedgerSource[] = body.mix.base.flatMap((base, i) => {
-    const all = elementsIn(base.gramsPerLitre * mixLitres, base.label);
-    const quick = base.quickShare ?? 0;
-    const rest = elementsBy((e) => all[e] * (1 - quick));
-    return [
-      ofMix(`mix-${i}`, { ...rest, k: 0 }, base.months),
-      ofMix(`mix-${i}-potash`, { ...NO_ELEMENTS, k: rest.k }, base.potashMonths ?? base.months),
-      ofMix(
-        `mix-${i}-quick`,
-        elementsBy((e) => all[e] * quick),
-        undefined,
-      ),
-    ];
-  });
-  const lime = findGood('lime');
-  const limeGrams = (body.mix.limeGramsPerLitre + body.mix.limeInParts) * mixLitres;
-  if (limeGrams > 0) sources.push(ofMix('mix-lime', elementsIn(limeGrams, lime?.label), lime?.feed?.months));
-  for (const [i, { goodId, grams }] of (filled?.amendments ?? []).entries()) {
-    const good = findGood(goodId, garden.goods);
-    sources.push({
-      id: `${container.id}-${i}`,
-      day: from,
-      kind: 'amendment',
-      brings: elementsIn(grams, good?.label),
-      months: good?.feed?.months,
-    });
-  }
-  let unknown = 0;
-  for (const e of here) {
-    if (e.kind === 'drink' && dayOf(e.at) >= from) {
-      const { tapCa, tapMg } = body.assumed;
-      const brings = { ...NO_ELEMENTS, ca: (e.litres * tapCa) / 1000, mg: (e.litres * tapMg) / 1000 };
-      sources.push({ id: e.id, day: dayOf(e.at), kind: 'water', brings, months: undefined });
-    }
-    if (e.kind !== 'fed' || dayOf(e.at) < from) continue;
-    const good = findGood(e.goodId, garden.goods);
-    const grams = good && gramsOfFeed(e, good, handful);
-    if (!good?.label || grams === undefined) unknown += 1;
-    else
-      sources.push({
-        id: e.id,
-        day: dayOf(e.at),
-        kind: 'feed',
-        brings: elementsIn(grams, good.label),
-        months: good.feed?.months,
-      });
-  }
-  return { sources, unknown };
-}
-
-/** Share of a bag's water that ran out of it on each day: what was poured and did not stay. */
-function drainedBy(
-  here: readonly Entry[],
-  moves: readonly Move[],
-  waterLitres: number,
-): ReadonlyMap<Day, number> {
-  const stayed = new Map(
-    moves
-      .filter((m) => m.kind === ('drink' satisfies WaterEvent['kind']))
-      .map((m) => [m.entryId, m.afterLitres - m.beforeLitres]),
-  );
-  const days = new Map<Day, number>();
-  for (const e of here) {
-    if (e.kind !== 'drink' || e.into === 'store') continue;
-    const kept = stayed.get(e.id);
-    if (kept === undefined) continue;
-    const through = Math.max(0, e.litres - Math.max(0, kept));
-    if (through < 0.02) continue;
-    const day = dayOf(e.at);
-    days.set(day, Math.min(1, (days.get(day) ?? 0) + through / (waterLitres + through)));
-  }
-  return days;
-}
-
-/** The plants of a bag as the ledger sees them. */
-function fedPlants(
-  occupants: readonly Occupant[],
-  here: readonly Entry[],
-  garden: Garden,
-  datesOfPlant: (occupant: Occupant) => PlantingDates,
-  today: Day,
-  cropPerCover: number,
-): readonly FedPlant[] {
-  return occupants.map((occupant) => {
-    const { crop, habit, plantedOn, clearedOn } = occupant;
-    const figures = habitFigures(crop.id, habit, garden.settings.assumptions);
-    const dates = datesOfPlant(occupant);
-    const fruitFrom = addDays(dates.firstFlowers.from, FLOWER_TO_SET_DAYS);
-    const fruitTo = addDays(dates.clear, -7);
-    const picked = here.reduce(
-      (sum, e) =>
-        e.kind === 'picking' && dayOf(e.at) >= plantedOn && (!clearedOn || dayOf(e.at) <= clearedOn)
-          ? sum + (e.kilograms ?? 0)
-          : sum,
-      0,
-    );
-    const span = Math.max(1, daysBetween(dates.picking.from, dates.picking.to));
-    const done = Math.min(1, Math.max(0, daysBetween(dates.picking.from, today) / span));
-    const others = Math.max(1, occupants.filter((o) => o.clearedOn === undefined).length);
-    const expected = cropPerCover * figures.canopySquareMetres * done;
-    return {
-      cropId: crop.id,
-      plantedOn,
-      clearedOn,
-      canopySquareMetres: figures.canopySquareMetres,
-      weeksToFull: figures.weeksToFull,
-      fruitFrom,
-      fruitTo,
-      yieldFactor: yieldFactor(picked / others, expected, figures.canopySquareMetres),
-    };
-  });
 }
 
 /** The ledger is followed this long beyond today, days. */
@@ -350,6 +150,23 @@ export function bagFeeding(
     today,
     assumed.cropPerCover,
   );
+  const { companions } = container;
+  const beside: FedPlant[] =
+    companions && eldest
+      ? [
+          {
+            cropId: eldest.crop.id,
+            plantedOn: eldest.plantedOn,
+            clearedOn: companions.until,
+            canopySquareMetres: COMPANION_COVER[companions.size],
+            weeksToFull: COMPANION_WEEKS_TO_FULL,
+            // leaf alone: no day on which fruit grows
+            fruitFrom: eldest.plantedOn,
+            fruitTo: addDays(eldest.plantedOn, -1),
+            yieldFactor: 1,
+          },
+        ]
+      : [];
   const wanted = new Map<Day, ReturnType<typeof wantedByAll>>();
   const ledgerCase: LedgerCase = {
     from,
@@ -359,7 +176,7 @@ export function bagFeeding(
     wantedOn: (day) => {
       const known = wanted.get(day);
       if (known) return known;
-      const all = wantedByAll(plants, day, assumed);
+      const all = wantedByAll([...plants, ...beside], day, assumed);
       wanted.set(day, all);
       return all;
     },

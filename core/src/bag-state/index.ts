@@ -9,7 +9,9 @@ export {
   type WaterCase,
 } from './bag-state.ts';
 export { bodyOf, storesOf, waterBagOf, type BagBody, type WaterHistory } from './body.ts';
-export { bagFeeding, feedingCaseOf, handfulOf, marksOf, warmthOf, type BagFeeding } from './feeding.ts';
+export { bagFeeding, feedingCaseOf, warmthOf, type BagFeeding } from './feeding.ts';
+export { marksOf } from './feed-marks.ts';
+export { handfulOf } from './feed-sources.ts';
 export { FilterMemory } from './filter-memory.ts';
 export { learnFinger, type LearntFinger } from './finger.ts';
 export { gaugeScale, type GaugeScale, type ReadingFault, type SetAsideReading } from './readings.ts';

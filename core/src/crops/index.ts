@@ -5,6 +5,14 @@ import { tomato } from './tomato.ts';
 
 export type { BagSizes, Crop, Habit } from './crop.ts';
 export {
+  COMPANION_COVER,
+  COMPANION_DEPLETION,
+  COMPANION_KC,
+  COMPANION_SIZES,
+  COMPANION_WEEKS_TO_FULL,
+  type CompanionSize,
+} from './companions.ts';
+export {
   canopySquareMetres,
   expectedHeightMillimetres,
   grownShare,

@@ -1,6 +1,7 @@
 import * as z from '../schema/index.ts';
 import { sizeSchema } from '../bags/index.ts';
 import { goodSchemaOf } from '../goods/index.ts';
+import { COMPANION_SIZES } from '../crops/index.ts';
 import { regimeFields } from '../feeding/regime.ts';
 import { layersSchema, recipePartsSchema } from '../mixes/index.ts';
 import { SUPPORT_KINDS } from '../supports/index.ts';
@@ -76,7 +77,11 @@ const containerMake = {
   /** drain holes this far above the base; left out or 0: in the base */
   holeMillimetres: z.number().min(0).max(400).optional(),
   support,
-  stores: z.array(addedStore).max(3).optional(),
+  stores: z.array(addedStore).max(4).optional(),
+  /** plants beside the crop, by how much they shade; until a day when they are only passing */
+  companions: z
+    .object({ size: z.enum(COMPANION_SIZES).exclude(['none']), until: daySchema.optional() })
+    .optional(),
 };
 
 /** A bag, pot, trough or bed. What is planted in it follows from the diary. */

@@ -136,12 +136,13 @@ export class Belief {
     const count = planDrink(amount, sd, mix);
     const catches = this.stores.count > 0;
     spare.fill(0);
+    // in locals: the compiler looks up a module's arrays anew at every use
+    const [from, into, part] = [froms, intos, parts];
     for (let j = this.columnLow; j <= this.columnHigh; j++) {
       const at = j * WATER_CELLS;
       for (let n = 0; n < count; n++) {
-        const to = at + (intos[n] as number);
-        spare[to] =
-          (spare[to] as number) + (mass[at + (froms[n] as number)] as number) * (parts[n] as number);
+        const to = at + (into[n] as number);
+        spare[to] = (spare[to] as number) + (mass[at + (from[n] as number)] as number) * (part[n] as number);
       }
       if (!catches) continue;
       let total = 0;
@@ -159,10 +160,11 @@ export class Belief {
   /** Something was seen: every cell is weighted by how likely that is at its water. */
   observe(chance: (w: number) => number): void {
     const { mass } = this;
-    for (let i = 0; i < WATER_CELLS; i++) likely[i] = chance(WATER_MIDDLES[i] as number);
+    const [cells, weights] = [WATER_CELLS, likely];
+    for (let i = 0; i < cells; i++) weights[i] = chance(WATER_MIDDLES[i] as number);
     for (let j = this.columnLow; j <= this.columnHigh; j++) {
-      const at = j * WATER_CELLS;
-      for (let i = 0; i < WATER_CELLS; i++) mass[at + i] = (mass[at + i] as number) * (likely[i] as number);
+      const at = j * cells;
+      for (let i = 0; i < cells; i++) mass[at + i] = (mass[at + i] as number) * (weights[i] as number);
     }
     this.normalise();
   }
@@ -275,11 +277,12 @@ export class Belief {
   /** Mass by water alone. */
   private waterMarginal(): Float64Array {
     if (this.marginal) return this.marginal;
-    const marginal = new Float64Array(WATER_CELLS);
+    const cells = WATER_CELLS;
+    const marginal = new Float64Array(cells);
     const { mass } = this;
-    const stop = (this.columnHigh + 1) * WATER_CELLS;
-    for (let at = this.columnLow * WATER_CELLS; at < stop; at += WATER_CELLS)
-      for (let i = 0; i < WATER_CELLS; i++) marginal[i] = (marginal[i] as number) + (mass[at + i] as number);
+    const stop = (this.columnHigh + 1) * cells;
+    for (let at = this.columnLow * cells; at < stop; at += cells)
+      for (let i = 0; i < cells; i++) marginal[i] = (marginal[i] as number) + (mass[at + i] as number);
     this.marginal = marginal;
     return marginal;
   }
@@ -288,21 +291,22 @@ export class Belief {
   private driftUse(sd: number): void {
     const side = Math.min(1 / 3, sd ** 2 / (2 * LOG_USE_STEP ** 2));
     const { mass, spare } = this;
+    const cells = WATER_CELLS;
     // mass reaches one column further on each side
     const low = Math.max(0, this.columnLow - 1);
     const high = Math.min(USE_CELLS - 1, this.columnHigh + 1);
     if (this.stores.count > 0) this.stores.wander(low, high, side, (j) => this.columnMass(j));
     for (let j = low; j <= high; j++) {
-      const here = j * WATER_CELLS;
-      const before = j > low ? here - WATER_CELLS : here;
-      const after = j < high ? here + WATER_CELLS : here;
-      for (let i = 0; i < WATER_CELLS; i++) {
+      const here = j * cells;
+      const before = j > low ? here - cells : here;
+      const after = j < high ? here + cells : here;
+      for (let i = 0; i < cells; i++) {
         const m = mass[here + i] as number;
         spare[here + i] = m + side * ((mass[before + i] as number) + (mass[after + i] as number) - 2 * m);
       }
     }
-    spare.fill(0, 0, low * WATER_CELLS);
-    spare.fill(0, (high + 1) * WATER_CELLS);
+    spare.fill(0, 0, low * cells);
+    spare.fill(0, (high + 1) * cells);
     this.columnLow = low;
     this.columnHigh = high;
     [this.mass, this.spare] = [this.spare, this.mass];

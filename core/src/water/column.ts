@@ -13,26 +13,30 @@ const DENORMAL_AHEAD = 1e-15;
 
 /** Fills the running sums of a column along the scale of losses, and says what it holds in all. */
 function accumulate(mass: Float64Array, at: number, edges: Float64Array): number {
-  first = 0;
-  end = WATER_CELLS;
-  while (first < WATER_CELLS && mass[at + first] === 0) first++;
-  while (end > first && mass[at + end - 1] === 0) end--;
+  // in locals: what belongs to the module is looked up anew at every use, which took most of the time
+  const [belows, under, rises] = [chances, areas, slopes];
+  let from = 0;
+  let stop = WATER_CELLS;
+  while (from < WATER_CELLS && mass[at + from] === 0) from++;
+  while (stop > from && mass[at + stop - 1] === 0) stop--;
   let chance = 0;
   let area = 0;
-  let edge = edges[first] as number;
-  for (let i = first; i < end; i++) {
+  let edge = edges[from] as number;
+  for (let i = from; i < stop; i++) {
     const here = mass[at + i] as number;
     const next = edges[i + 1] as number;
     const wide = next - edge;
-    chances[i] = chance;
-    areas[i] = area;
-    slopes[i] = here / wide;
+    belows[i] = chance;
+    under[i] = area;
+    rises[i] = here / wide;
     area += (chance + here / 2) * wide;
     chance += here;
     edge = next;
   }
-  chances[end] = chance;
-  areas[end] = area;
+  belows[stop] = chance;
+  under[stop] = area;
+  first = from;
+  end = stop;
   return chance;
 }
 
@@ -53,6 +57,8 @@ export function shiftColumn(
 ): void {
   const total = accumulate(mass, at, edges);
   if (total === 0) return;
+  const [belows, under, rises] = [chances, areas, slopes];
+  const cells = WATER_CELLS;
   const isSharp = half < 1e-6;
   const bottomEdge = edges[first] as number;
   const topEdge = edges[end] as number;
@@ -61,10 +67,10 @@ export function shiftColumn(
   let high = first;
   let before = 0;
   let e = 1;
-  mass.fill(0, at, at + WATER_CELLS);
+  mass.fill(0, at, at + cells);
   // the places looked up only rise with the edge, so each pointer walks the cells once
-  while (e < WATER_CELLS && (targets[e] as number) + asked + half <= bottomEdge) e++;
-  for (; e < WATER_CELLS; e++) {
+  while (e < cells && (targets[e] as number) + asked + half <= bottomEdge) e++;
+  for (; e < cells; e++) {
     const to = (targets[e] as number) + asked;
     const top = to + half;
     const bottom = to - half;
@@ -75,18 +81,18 @@ export function shiftColumn(
       below =
         high >= last
           ? total
-          : (chances[high] as number) + (slopes[high] as number) * (top - (edges[high] as number));
+          : (belows[high] as number) + (rises[high] as number) * (top - (edges[high] as number));
     } else {
       const insideTop = top - (edges[high] as number);
-      below = (areas[high] as number) + (chances[high] as number) * insideTop;
-      if (high < last) below += ((slopes[high] as number) * insideTop * insideTop) / 2;
+      below = (under[high] as number) + (belows[high] as number) * insideTop;
+      if (high < last) below += ((rises[high] as number) * insideTop * insideTop) / 2;
       if (bottom > bottomEdge) {
         while (low < last && (edges[low + 1] as number) <= bottom) low++;
         const inside = bottom - (edges[low] as number);
         below -=
-          (areas[low] as number) +
-          (chances[low] as number) * inside +
-          ((slopes[low] as number) * inside * inside) / 2;
+          (under[low] as number) +
+          (belows[low] as number) * inside +
+          ((rises[low] as number) * inside * inside) / 2;
       }
       below /= 2 * half;
     }

@@ -34,6 +34,7 @@ import { usualWay } from './WayButton.tsx';
 const PlantingBanner = lazy(() => import('./planting/PlantingBanner.tsx'));
 const Handwork = lazy(() => import('./Handwork.tsx'));
 const ShortTime = lazy(() => import('./ShortTime.tsx'));
+const DeviceReadings = lazy(() => import('./DeviceReadings.tsx'));
 const WeatherCard = lazy(() => import('./WeatherCard.tsx'));
 
 /** Home: today's walk, one bag at a time. */
@@ -206,6 +207,9 @@ export default function RoundPage() {
       <StopList stops={stops} currentId={bag?.container.id} />
       <Suspense>
         {plan && walk && <ShortTime plan={plan} bags={bags} walk={walk} onKeepTo={keepTo} />}
+        {walk && bags.some(({ container }) => container.gauges) && (
+          <DeviceReadings bags={bags} walkId={walk.startedAt} />
+        )}
         <Handwork />
         <WeatherCard />
       </Suspense>

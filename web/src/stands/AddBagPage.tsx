@@ -18,12 +18,11 @@ import {
   bagFormOf,
   bagFormSchema,
   emptyBagForm,
-  labelsFor,
   newBagRecords,
-  nextLabel,
   templateFormOf,
   type BagFormValues,
 } from './bag-form.ts';
+import { labelsFor, nextLabel } from './labels.ts';
 import { PlantingFields } from '../parts/PlantingFields.tsx';
 import {
   emptyPlantingForm,

@@ -6,9 +6,19 @@ import { Controller, useFormContext, useWatch } from 'react-hook-form';
 import { AmountField } from '../parts/AmountField.tsx';
 import { COVER_CHOICES, mixChoices, supportChoices } from '../parts/choices.tsx';
 import { KindPicker } from '../parts/KindPicker.tsx';
+import { COMPANION_SIZES } from '@rundel/core/crops';
+import { DayField } from '../parts/DayField.tsx';
 import { standsInUse, useGarden, useMoney, useShown } from '../store/index.ts';
 import { NEW_STAND, type BagFormValues } from './bag-form.ts';
 import { STORE_FIELDS } from './store-fields.ts';
+
+/** What stands beside the crop, by what it is like. */
+const COMPANION_WORDS = {
+  none: 'None',
+  small: 'Small: a clump of herbs',
+  middling: 'Middling: a bushy flower or two',
+  large: 'Large: a rim of salad, or a trailing flower',
+} as const;
 
 const two = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 } as const;
 
@@ -19,9 +29,9 @@ export function BagFields() {
   const money = useMoney();
   const { register, control, setValue, formState } = useFormContext<BagFormValues>();
   const { errors } = formState;
-  const [kindId, sizeBy, standId, supportKind, lowerMixId] = useWatch({
+  const [kindId, sizeBy, standId, supportKind, lowerMixId, companions] = useWatch({
     control,
-    name: ['kindId', 'sizeBy', 'standId', 'supportKind', 'lowerMixId'],
+    name: ['kindId', 'sizeBy', 'standId', 'supportKind', 'lowerMixId', 'companions'],
   });
   const kind = containerKind(kindId);
   const chooseKind = (id: string) => {
@@ -248,11 +258,46 @@ export function BagFields() {
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
         />
       </Box>
+      <Box sx={two}>
+        <Controller
+          name="companions"
+          control={control}
+          render={({ field }) => (
+            <TextField
+              select
+              label="Plants beside the crop"
+              {...field}
+              helperText="Companion flowers, herbs, passing salad: they drink and feed too."
+            >
+              {COMPANION_SIZES.map((size) => (
+                <MenuItem key={size} value={size}>
+                  {COMPANION_WORDS[size]}
+                </MenuItem>
+              ))}
+            </TextField>
+          )}
+        />
+        {companions !== 'none' && (
+          <Controller
+            name="companionsUntil"
+            control={control}
+            render={({ field }) => (
+              <DayField
+                label="Out again by"
+                value={field.value}
+                onChange={field.onChange}
+                help="Empty: as long as the crop."
+                problem={errors.companionsUntil?.message}
+              />
+            )}
+          />
+        )}
+      </Box>
       <Box role="group" aria-labelledby="water-beside">
         <Typography id="water-beside" sx={{ fontWeight: 'fontWeightMedium', marginBlockEnd: 0.75 }}>
           Water beside it
         </Typography>
-        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: 'repeat(3, 1fr)' }, gap: 2 }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: 'repeat(2, 1fr)' }, gap: 2 }}>
           {STORE_FIELDS.map(({ key, label, help }) => (
             <AmountField
               key={key}

@@ -8,7 +8,7 @@ import { titleOf } from '../parts/bag-words.ts';
 import { Select } from '../parts/Select.tsx';
 import { listDevices, listenTo, readDevice, type DeviceReading } from '../store/devices.ts';
 import { useGarden, useShown, type Bag } from '../store/index.ts';
-import { gaugeOf, gaugesWith, readingLook } from './gauges.ts';
+import { gaugeOf, gaugesWith, readingLook } from '../parts/gauges.ts';
 
 const BY_EYE = 'none';
 

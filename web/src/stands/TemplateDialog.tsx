@@ -17,8 +17,9 @@ export function TemplateDialog({ bag, onClose }: { readonly bag: Bag; onClose():
     if (garden.templates.some((t) => !t.binnedAt && t.name === trimmed))
       return setProblem('There is a template of this name already.');
     const now = clock.now();
-    const { kindId, size, mixId, layers, mulchMillimetres, holeMillimetres, support, stations, stores } =
+    const { kindId, size, mixId, layers, mulchMillimetres, holeMillimetres, support, stations } =
       bag.container;
+    const { stores, companions } = bag.container;
     const first = bag.occupants[0];
     const after: Template = {
       id: newId('template'),
@@ -30,6 +31,7 @@ export function TemplateDialog({ bag, onClose }: { readonly bag: Bag; onClose():
       mulchMillimetres,
       ...(holeMillimetres ? { holeMillimetres } : {}),
       ...(stores ? { stores } : {}),
+      ...(companions ? { companions } : {}),
       support,
       stations: stations.length,
       ...(first ? { cropId: first.crop.id, habitId: first.habit.id } : {}),

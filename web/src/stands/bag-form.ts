@@ -11,6 +11,8 @@ import type { Container, Stand, Template } from '@rundel/core/garden';
 import { SUPPORT_KINDS } from '@rundel/core/supports';
 import { show, type NamedMeasure, type UnitSystem } from '@rundel/core/units';
 import * as z from '@rundel/core/schema';
+import { COMPANION_SIZES, type CompanionSize } from '@rundel/core/crops';
+import { daySchema } from '@rundel/core/garden';
 import { readAmount } from '../parts/amount-text.ts';
 import { readStores, storeTexts } from './store-fields.ts';
 import { moneyIn, newId, type RecordChange } from '../store/index.ts';
@@ -35,6 +37,11 @@ export interface BagFormValues {
   saucer: string;
   clayPots: string;
   wick: string;
+  drum: string;
+  /** plants beside the crop, by how much they shade; 'none' where there are none */
+  companions: CompanionSize;
+  /** until when passing plants stand beside it; empty: as long as the crop */
+  companionsUntil: string;
   price: string;
   standId: string;
   newStandName: string;
@@ -54,6 +61,7 @@ export interface BagFormResult {
   readonly mulchMillimetres: number;
   readonly holeMillimetres?: number;
   readonly stores?: Container['stores'];
+  readonly companions?: Container['companions'];
   readonly price?: number;
   readonly stand:
     | { readonly kind: 'known'; readonly id: string }
@@ -82,6 +90,9 @@ export function emptyBagForm(label: string, standId: string | undefined): BagFor
     saucer: '',
     clayPots: '',
     wick: '',
+    drum: '',
+    companions: 'none',
+    companionsUntil: '',
     price: '',
     standId: standId ?? NEW_STAND,
     newStandName: '',
@@ -137,6 +148,8 @@ function makeFormOf(
     lowerShare: layers?.[0] ? String(Math.round(layers[0].share * 100)) : '50',
     hole: container.holeMillimetres ? show(container.holeMillimetres, 'depth', system) : '',
     ...storeTexts(container.stores, system),
+    companions: container.companions?.size ?? 'none',
+    companionsUntil: container.companions?.until ?? '',
     price: container.price === undefined ? '' : String(container.price),
     mulch: container.mulchMillimetres > 0 ? show(container.mulchMillimetres, 'depth', system) : '',
     stations,
@@ -174,6 +187,9 @@ export function bagFormSchema(
     saucer: z.string(),
     clayPots: z.string(),
     wick: z.string(),
+    drum: z.string(),
+    companions: z.enum(COMPANION_SIZES),
+    companionsUntil: z.string(),
     price: z.string(),
     standId: z.string(),
     newStandName: z.string(),
@@ -199,6 +215,9 @@ export function bagFormSchema(
       : undefined;
     if (hole?.kind === 'refused') say(hole.problem, 'hole');
     const stores = readStores(values, system, measures, say);
+    const until = values.companionsUntil.trim();
+    if (values.companions !== 'none' && until !== '' && !daySchema.safeParse(until).success)
+      say('A day that exists, or nothing.', 'companionsUntil');
     const price = moneyIn('').read(values.price.replace(/^[^\p{L}\d.,-]+/u, ''));
     if (price.kind === 'refused') say(price.problem, 'price');
     const lower = Number(values.lowerShare.replace('%', '').replace(',', '.'));
@@ -233,6 +252,9 @@ export function bagFormSchema(
       mulchMillimetres: mulch.kind === 'given' ? mulch.inner : 0,
       ...(hole?.kind === 'given' && hole.inner > 0 ? { holeMillimetres: hole.inner } : {}),
       ...(stores.length > 0 ? { stores } : {}),
+      ...(values.companions === 'none'
+        ? {}
+        : { companions: { size: values.companions, ...(until === '' ? {} : { until }) } }),
       ...(price.kind === 'given' ? { price: price.amount } : {}),
       stand: isNew
         ? { kind: 'new', name: values.newStandName.trim(), cover: values.newStandCover }
@@ -312,28 +334,4 @@ export function newBagRecords(
     changes.unshift({ table: 'stands', before: undefined, after });
   }
   return { containers, changes };
-}
-
-/** Labels for a number of new bags: the first as typed, then the next that are free ("7" → 8, 9; "7b" → 8, 9). */
-export function labelsFor(first: string, count: number, taken: readonly string[]): readonly string[] {
-  const used = new Set([...taken, first]);
-  const labels = [first];
-  let number = Number.parseInt(first, 10);
-  if (!Number.isFinite(number)) number = 0;
-  while (labels.length < count) {
-    number += 1;
-    const label = String(number);
-    if (used.has(label)) continue;
-    used.add(label);
-    labels.push(label);
-  }
-  return labels;
-}
-
-/** A smallest free whole number for the next bag. */
-export function nextLabel(labels: readonly string[]): string {
-  const taken = new Set(labels);
-  let number = 1;
-  while (taken.has(String(number))) number++;
-  return String(number);
 }

@@ -2,15 +2,8 @@ import { liveEntries, type Entry } from '@rundel/core/diary';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { RECORD_SCHEMAS } from '@rundel/core/garden';
 import { describe, expect, it } from 'vitest';
-import {
-  bagFormOf,
-  bagFormSchema,
-  emptyBagForm,
-  labelsFor,
-  newBagRecords,
-  nextLabel,
-  NEW_STAND,
-} from './bag-form.ts';
+import { bagFormOf, bagFormSchema, emptyBagForm, newBagRecords, NEW_STAND } from './bag-form.ts';
+import { labelsFor, nextLabel } from './labels.ts';
 import { shownIn } from '../store/shown.ts';
 import { plantedWords } from './planted-words.ts';
 import { momentProblem } from './moment-problem.ts';
@@ -63,6 +56,17 @@ describe('the form of a bag', () => {
     ],
   ])('says what is wrong with %o at its field', (wrong, field) => {
     expect(fields(schema.safeParse({ ...good, ...wrong }).error?.issues)).toContain(field);
+  });
+
+  it('keeps what stands beside the crop, and until when', () => {
+    const with_ = schema.parse({ ...good, companions: 'large', companionsUntil: '2026-07-01', drum: '60 L' });
+    expect(with_).toMatchObject({
+      companions: { size: 'large', until: '2026-07-01' },
+      stores: [{ kind: 'drum', litres: 60 }],
+    });
+    expect(schema.parse({ ...good, companions: 'small' })).toMatchObject({ companions: { size: 'small' } });
+    const refused = schema.safeParse({ ...good, companions: 'small', companionsUntil: '?' });
+    expect(fields(refused.error?.issues)).toContain('companionsUntil');
   });
 
   it("takes a bag's litres counted in the grower's own can", () => {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { FAULT_WORDS, LEVELS, levelShare, lookWords } from '../parts/look-words.ts';
 import { dripWords } from '../parts/water-words.ts';
 import { shownIn } from '../store/index.ts';
-import { gaugeOf, gaugesWith, readingLook } from './gauges.ts';
+import { gaugeOf, gaugesWith, readingLook } from '../parts/gauges.ts';
 import { readStores, storeTexts } from './store-fields.ts';
 
 const metric = shownIn('metric');
@@ -60,10 +60,10 @@ describe('looks in words', () => {
 });
 
 describe('water beside a bag, as typed', () => {
-  const read = (values: Partial<Record<'saucer' | 'clayPots' | 'wick', string>>) => {
+  const read = (values: Partial<Record<'saucer' | 'clayPots' | 'wick' | 'drum', string>>) => {
     const said: string[][] = [];
     const stores = readStores(
-      { saucer: '', clayPots: '', wick: '', ...values },
+      { saucer: '', clayPots: '', wick: '', drum: '', ...values },
       'metric',
       [],
       (message, ...path) => said.push([message, ...path]),

@@ -22,6 +22,12 @@ export const STORE_FIELDS = [
     label: 'Drum on a wick',
     help: 'Looked at by its level. Only food-safe drums.',
   },
+  {
+    key: 'drum',
+    kind: 'drum',
+    label: 'Drum with a float',
+    help: 'Keeps a channel or reservoir full. Only food-safe drums.',
+  },
 ] as const;
 
 /** The stores of a bag as the form's texts. */
@@ -30,12 +36,12 @@ export function storeTexts(stores: AddedStore[] | undefined, system: UnitSystem)
     const found = stores?.find((store) => store.kind === kind);
     return found ? show(found.litres, 'drink', system) : '';
   };
-  return { saucer: text('saucer'), clayPots: text('clay-pots'), wick: text('wick') };
+  return { saucer: text('saucer'), clayPots: text('clay-pots'), wick: text('wick'), drum: text('drum') };
 }
 
 /** The stores that the form asks for; what does not read is said beside its field. */
 export function readStores(
-  values: Readonly<Record<'saucer' | 'clayPots' | 'wick', string>>,
+  values: Readonly<Record<'saucer' | 'clayPots' | 'wick' | 'drum', string>>,
   system: UnitSystem,
   measures: readonly NamedMeasure[],
   say: (message: string, ...path: string[]) => void,

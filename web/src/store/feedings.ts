@@ -75,18 +75,25 @@ export function useFeedings(): { readonly byId: ReadonlyMap<string, FeedingNow>;
         return { container, key: `${which}|${container.id}`, signature };
       });
       const changed = asked.filter(({ key, signature }) => known.get(key)?.signature !== signature);
-      const found = await estimateWorker().bagFeedings(
-        whole,
-        changed.map(({ container }) => ({
-          container,
-          moves: waters.get(container.id)?.estimate.moves ?? [],
-        })),
-        today,
+      // each worker gets its bags in one message: the garden is copied once and not for every bag
+      const shares = new Map<ReturnType<typeof estimateWorker>, typeof changed>();
+      for (const each of changed) {
+        const worker = estimateWorker(each.container.id);
+        shares.set(worker, [...(shares.get(worker) ?? []), each]);
+      }
+      await Promise.all(
+        [...shares].map(async ([worker, share]) => {
+          const jobs = share.map(({ container }) => ({
+            container,
+            moves: waters.get(container.id)?.estimate.moves ?? [],
+          }));
+          const found = await worker.bagFeedings(whole, jobs, today);
+          found.forEach((feeding, i) => {
+            const { key, signature } = share[i] as (typeof share)[number];
+            known.set(key, { signature, feeding });
+          });
+        }),
       );
-      found.forEach((feeding, i) => {
-        const { key, signature } = changed[i] as (typeof changed)[number];
-        known.set(key, { signature, feeding });
-      });
       return asked.flatMap(({ key }) => {
         const feeding = known.get(key)?.feeding;
         return feeding && !('problem' in feeding) ? [feeding] : [];
@@ -121,7 +128,7 @@ export function useLedger(bag: Bag): BagLedger | undefined {
     staleTime: Infinity,
     gcTime: 60_000,
     queryFn: async () => {
-      const found = await estimateWorker().bagLedger(
+      const found = await estimateWorker(container.id).bagLedger(
         gardenForFeeding(open, today),
         container,
         today,

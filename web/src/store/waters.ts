@@ -90,7 +90,6 @@ export function useWaters(): Waters {
     staleTime: Infinity,
     gcTime: 60_000,
     queryFn: async () => {
-      const worker = estimateWorker();
       const now = clock.now();
       const whole = gardenForWater(open, now, fingerOf(open));
       return Promise.all(
@@ -100,7 +99,7 @@ export function useWaters(): Waters {
           const key = `${which}|${container.id}`;
           const before = known.get(key);
           if (before?.signature === signature) return before.water;
-          const water = await worker.bagWater(part, container, now);
+          const water = await estimateWorker(container.id).bagWater(part, container, now);
           known.set(key, { signature, water });
           return water;
         }),
@@ -128,7 +127,7 @@ export async function waterIf(
   const shaded = (stand: Stand): Stand =>
     stand.id === container.standId ? { ...stand, shade: shade ?? 0 } : stand;
   const tried = shade === undefined ? whole : { ...whole, stands: whole.stands.map(shaded) };
-  const water = await estimateWorker().bagWater(partFor(container, tried), container, now, true);
+  const water = await estimateWorker(container.id).bagWater(partFor(container, tried), container, now, true);
   return 'problem' in water ? undefined : water;
 }
 

@@ -3,12 +3,21 @@ import type { EstimateApi } from './estimate.worker.ts';
 
 export type { BagLedger, FailedWater, FeedingNow } from './estimate.worker.ts';
 
-let remote: Remote<EstimateApi> | undefined;
+/** Two workers share the bags: a round is ready in half the time, and more would only take turns on a small machine. */
+const WORKERS = 2;
 
-/** The worker that works out bags' water; started at the first call. */
-export function estimateWorker(): Remote<EstimateApi> {
-  remote ??= wrap<EstimateApi>(
-    new Worker(new URL('./estimate.worker.ts', import.meta.url), { type: 'module', name: 'estimate' }),
+const remotes: Remote<EstimateApi>[] = [];
+const placed = new Map<string, number>();
+
+/** The worker of a bag, always the same one: it remembers the bag's last run. Started at its first call. */
+export function estimateWorker(containerId: string): Remote<EstimateApi> {
+  const at = placed.get(containerId) ?? placed.size % WORKERS;
+  placed.set(containerId, at);
+  remotes[at] ??= wrap<EstimateApi>(
+    new Worker(new URL('./estimate.worker.ts', import.meta.url), {
+      type: 'module',
+      name: `estimate ${at + 1}`,
+    }),
   );
-  return remote;
+  return remotes[at];
 }

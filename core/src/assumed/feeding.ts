@@ -1,0 +1,45 @@
+import { assumed, type Assumption } from './assumption.ts';
+
+/** Judgements about feeding: part of the one table. */
+export const FEEDING_ASSUMPTIONS = {
+  feedsApart: assumed(2, 0, 7, 'days', 'Between two feeds of different kinds.'),
+  feedLateDays: assumed(14, 7, 30, 'days', 'A single feed that is overdue by more is let go and said.'),
+  feedDryBelow: assumed(
+    0.15,
+    0.05,
+    0.33,
+    'of available water',
+    'Below it roots scorch: water first, feed at the next stop.',
+  ),
+  feedWetAbove: assumed(
+    0.92,
+    0.8,
+    1,
+    'of available water',
+    'Above it feed only runs through: wait until it has drunk.',
+  ),
+  releaseQ10: assumed(2, 1.5, 3, 'times', 'How much faster slow feed is given for each 10 °C.'),
+  releaseAt: assumed(20, 15, 25, '°C', 'Warmth at which the months on a label hold.'),
+  releaseDoubt: assumed(0.3, 0.1, 0.6, 'of the pace', 'How far slow feeds are from their label.'),
+  uptakeDoubt: assumed(
+    0.3,
+    0.15,
+    0.5,
+    'of the uptake',
+    'How far plants of one kind differ in what they take.',
+  ),
+  washDoubt: assumed(0.4, 0.2, 0.8, 'of what is washed', 'Water runs down the side as well as through.'),
+  washN: assumed(0.9, 0.6, 1, 'of what is dissolved', 'Nitrate goes with the water.'),
+  washP: assumed(0.15, 0.05, 0.4, 'of what is dissolved', 'Phosphate holds to the mix.'),
+  washK: assumed(0.6, 0.3, 0.9, 'of what is dissolved', 'Potash holds to compost, hardly to coir.'),
+  washCa: assumed(0.4, 0.2, 0.8, 'of what is dissolved', 'Calcium holds to the mix a little.'),
+  leafN: assumed(9, 5, 14, 'g per m² of leaf cover', 'In leaves, stems and roots of a grown plant.'),
+  leafP: assumed(1.3, 0.7, 2.2, 'g per m² of leaf cover', 'The same for phosphorus.'),
+  leafK: assumed(10, 6, 16, 'g per m² of leaf cover', 'The same for potassium.'),
+  leafCa: assumed(10, 5, 16, 'g per m² of leaf cover', 'The same for Ca, most of which never reaches fruit.'),
+  leafMg: assumed(1.8, 0.9, 3, 'g per m² of leaf cover', 'The same for magnesium.'),
+  cropPerCover: assumed(7, 3, 12, 'kg per m² of leaf cover', 'Fruit of a season, until pickings say better.'),
+  tapCa: assumed(60, 0, 200, 'mg/L', 'Calcium in the water that is poured: soft 20, hard 100; rain none.'),
+  tapMg: assumed(5, 0, 50, 'mg/L', 'Magnesium in the same water.'),
+  shortDays: assumed(4, 2, 8, 'days', 'A bag with less than this many days of a nutrient is short of it.'),
+} as const satisfies Record<string, Assumption>;
