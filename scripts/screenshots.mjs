@@ -35,11 +35,16 @@ const SHOTS = [
     steps: (page) => page.getByRole('link', { name: /^7 / }).click(),
   },
   {
-    name: 'bag-dusk',
+    name: 'bag-ledger-dusk',
     path: '/stands',
     size: DESK,
     look: 'dusk',
-    steps: (page) => page.getByRole('link', { name: /^1 / }).click(),
+    steps: async (page) => {
+      await page.getByRole('link', { name: /^7 / }).click();
+      await page.getByRole('button', { name: 'Its ledger, day by day' }).click();
+      await page.locator('.apexcharts-area').first().waitFor();
+      await page.evaluate(() => document.querySelector('section[aria-label="Feed"]')?.scrollIntoView());
+    },
   },
   {
     name: 'away',
@@ -78,27 +83,8 @@ const SHOTS = [
   },
   { name: 'bench-size', path: '/bench/size', size: DESK },
   { name: 'bench-mix', path: '/bench/mix', size: DESK },
-  {
-    name: 'bench-fill',
-    path: '/bench/fill',
-    size: DESK,
-    steps: async (page) => {
-      await page.getByRole('button', { name: 'None' }).click();
-      await page.getByRole('checkbox', { name: 'Bag 5', exact: true, checked: false }).waitFor();
-      for (const label of ['5', '6', '7']) await page.getByLabel(`Bag ${label}`, { exact: true }).click();
-      await page.getByRole('button', { name: 'Work something in' }).click();
-      await page.getByLabel('How much').fill('2');
-      await page.getByRole('button', { name: 'I have another label' }).click();
-    },
-  },
   { name: 'bench-shop', path: '/bench/shop', size: DESK },
   { name: 'bench-shed', path: '/bench/shed', size: DESK },
-  {
-    name: 'bench-film',
-    path: '/bench/film',
-    size: DESK,
-    steps: (page) => page.getByLabel('I hope each holds').fill('20 L'),
-  },
   {
     name: 'bench-planting',
     path: '/bench/depth',
@@ -108,6 +94,24 @@ const SHOTS = [
       await page.getByLabel('Bag', { exact: true }).click();
       await page.getByRole('option', { name: /^1 · / }).click();
       await page.evaluate(() => scrollTo(0, 0));
+    },
+  },
+  {
+    name: 'bench-regimes',
+    path: '/bench/regimes?regime=leaf-then-fruit',
+    size: DESK,
+    steps: (page) => page.getByRole('list', { name: 'Dates to come' }).waitFor(),
+  },
+  {
+    name: 'bench-batch',
+    path: '/bench/batch',
+    size: DESK,
+    steps: async (page) => {
+      const cans = page.getByRole('list', { name: 'Cans, in the order of the walk' });
+      await cans.first().waitFor();
+      await cans
+        .first()
+        .evaluate((list) => list.closest('section')?.previousElementSibling?.scrollIntoView());
     },
   },
   {

@@ -199,6 +199,18 @@ describe('a file of version 2', () => {
   });
 });
 
+describe('a file of version 3', () => {
+  it('is read whole, its plans and drips with it, and knows no regime yet', () => {
+    const old = readFileSync(join(import.meta.dirname, 'fixtures/garden-v3.json'), 'utf8');
+    const reading = readGardenFile(old);
+    if (reading.kind !== 'readable') throw new Error(reading.problem);
+    expect(reading.setAside).toEqual([]);
+    expect(reading.garden.entries).toHaveLength(30);
+    expect(reading.garden.plans.map((p) => p.cropId)).toEqual(['cucumber']);
+    expect(reading.garden.regimes).toEqual([]);
+  });
+});
+
 describe('merging two copies', () => {
   const stand = demo.stands[0] as Stand;
   const theirs = {
