@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { openDemo, turnTo, visit } from './garden.ts';
+import { openDemo, openFewBags, turnTo, visit } from './garden.ts';
 
 /** Addresses of the demo's bags on the round, by their label. */
 async function stopsOf(page: Page): Promise<ReadonlyMap<string, string>> {
@@ -109,7 +109,7 @@ test.describe('a walk over ten bags', () => {
       // what is dry gets its drink, the reservoir too
       if (['7', '17', '12'].includes(label)) {
         await given.click();
-        await expect(page.getByText(new RegExp(`Drink at ${label}\\b`))).toBeVisible();
+        await expect(page.getByText(new RegExp(`Drink( with feed)? at ${label}\\b`))).toBeVisible();
       }
     }
     await page.reload();
@@ -129,6 +129,8 @@ test.describe('a walk over ten bags', () => {
   }) => {
     await openDemo(page);
     const stops = page.getByRole('navigation', { name: 'Stops of this round' }).getByRole('link');
+    // bags whose feed is due join the walk when their feeding is worked out
+    await expect(stops.filter({ hasText: 'feed' }).first()).toBeVisible({ timeout: 20_000 });
     const all = await stops.count();
     await page.getByRole('button', { name: 'Short of time?' }).click();
     await page.getByRole('button', { name: '5 min' }).click();
@@ -144,7 +146,7 @@ test.describe('going away', () => {
   test('a changed date changes the plan, a helper gets a sheet, and a wrong date is told', async ({
     page,
   }) => {
-    await openDemo(page);
+    await openFewBags(page);
     await visit(page, '/season/away');
     const answer = page.getByText(/come through 4 days|All bags come through 4 days|comes through 4 days/);
     await expect(answer).toBeVisible({ timeout: 30_000 });
@@ -177,7 +179,7 @@ test.describe('going away', () => {
 
 test.describe('drip and devices', () => {
   test('a setting is proposed, kept in the diary, and compared week by week', async ({ page }) => {
-    await openDemo(page);
+    await openFewBags(page);
     const stops = await stopsOf(page);
     await visit(page, `/bench/drip?bag=${(stops.get('7') ?? '').replace('/round/', '')}`);
     await expect(page.getByText('This bag has no drip yet.')).toBeVisible();
@@ -197,9 +199,9 @@ test.describe('drip and devices', () => {
     page,
     request,
   }) => {
-    await openDemo(page);
+    await openFewBags(page);
     const stops = await stopsOf(page);
-    const bag = (stops.get('4') ?? '').replace('/round/', '/stands/');
+    const bag = (stops.get('5') ?? '').replace('/round/', '/stands/');
     await visit(page, bag);
     await page.getByRole('button', { name: 'More' }).click();
     await page.getByRole('menuitem', { name: 'Scale or probe' }).click();
@@ -230,7 +232,7 @@ test.describe('drip and devices', () => {
       await visit(page, '/round');
       const devices = page.getByRole('region', { name: 'Devices' });
       await expect(
-        devices.getByText(/Bag 4: Probe A does not answer\. Its last reading is from/),
+        devices.getByText(/Bag 5: Probe A does not answer\. Its last reading is from/),
       ).toBeVisible({
         timeout: 20_000,
       });
@@ -243,7 +245,7 @@ test.describe('drip and devices', () => {
   });
 
   test('gaps in the weather are filled from the station, and what was noted stays', async ({ page }) => {
-    await openDemo(page);
+    await openFewBags(page);
     await visit(page, '/season/weather');
     await page.getByRole('button', { name: 'Fill gaps from the station' }).click();
     await expect(page.getByText(/\d days? filled in; what you had noted stays/)).toBeVisible();

@@ -108,7 +108,7 @@ export default function FeedsBench() {
                 <TableCell>Dose by its label</TableCell>
                 <TableCell align="right">Days between</TableCell>
                 <TableCell align="right">Price</TableCell>
-                <TableCell />
+                <TableCell>Change</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>

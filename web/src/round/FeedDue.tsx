@@ -2,13 +2,22 @@ import { Box, Button } from '@mui/material';
 import { IconBottle, IconFlower } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/climate';
 import type { FeedOffer } from '../parts/feed-offers.ts';
-import { stateSentence } from '../parts/feed-words.ts';
+import { ADVICE_WORDS, stateSentence } from '../parts/feed-words.ts';
 import { useFeedings, useGarden, type Bag } from '../store/index.ts';
 
 const STAGE_WORDS = { flowers: 'First flowers seen', set: 'First truss has set' } as const;
 
-/** Before the look: which feed is due here, and the one thing seen that would set the next one off. */
-export default function FeedDue({ bag, feeds }: { readonly bag: Bag; readonly feeds: readonly FeedOffer[] }) {
+/** Which feed is due here, why it waits when it does, and the one thing seen that would set the next one off. */
+export default function FeedDue({
+  bag,
+  feeds,
+  isLookedAt,
+}: {
+  readonly bag: Bag;
+  readonly feeds: readonly FeedOffer[];
+  /** what its water means for the feed is known then */
+  readonly isLookedAt: boolean;
+}) {
   const { clock, garden, record } = useGarden();
   const { byId } = useFeedings();
   const feeding = byId.get(bag.container.id);
@@ -29,7 +38,7 @@ export default function FeedDue({ bag, feeds }: { readonly bag: Bag; readonly fe
     );
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}>
-      {feeds.map(({ state }) => (
+      {feeds.map(({ state, advice }) => (
         <Box
           key={state.step.id}
           role="note"
@@ -37,7 +46,12 @@ export default function FeedDue({ bag, feeds }: { readonly bag: Bag; readonly fe
           sx={{ display: 'flex', gap: 0.75, fontSize: '0.95rem', flex: '1 1 220px' }}
         >
           <IconBottle aria-hidden size={20} style={{ flexShrink: 0 }} />
-          <span>{stateSentence(state, today, garden.goods)} It goes with the drink.</span>
+          <span>
+            {stateSentence(state, today, garden.goods)}{' '}
+            {isLookedAt && advice.kind !== 'feed' && advice.kind !== 'not-yet'
+              ? ADVICE_WORDS[advice.kind]
+              : 'It goes with the drink.'}
+          </span>
         </Box>
       ))}
       {isTime && (

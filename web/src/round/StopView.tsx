@@ -177,9 +177,9 @@ export function StopActions({
           />
         </Suspense>
       )}
-      {status.kind === 'look' && (
+      {(status.kind === 'look' || status.kind === 'done') && (
         <Suspense>
-          <FeedDue bag={bag} feeds={feeds} />
+          <FeedDue bag={bag} feeds={feeds} isLookedAt={status.kind === 'done'} />
         </Suspense>
       )}
       {(status.kind === 'done' || status.kind === 'skipped') && (
