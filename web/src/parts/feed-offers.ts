@@ -15,7 +15,7 @@ export interface FeedOffer {
 }
 
 /** What a feed goes with where the bag needs no drink, L for each plant: it has to be in some water. */
-export const FEED_LITRES = 0.75;
+export const FEED_LITRES = 1;
 
 /** What an offer comes to in so much water. */
 export function offeredAmount(offer: FeedOffer, bag: Bag, waterLitres: number): FeedAmount {

@@ -52,7 +52,7 @@ export function FeedPanel({ bag }: { readonly bag: Bag }) {
           'It is fed by no regime. '
         )}
         <Link to={`/bench/regimes?bags=${bag.container.id}`} style={{ color: 'inherit' }}>
-          {regime ? 'Another one' : 'Choose one'}
+          {regime ? 'Choose another' : 'Choose a regime'}
         </Link>
       </Typography>
       {unknownFeeds > 0 && (
