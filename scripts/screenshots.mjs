@@ -11,7 +11,7 @@ build();
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-/** One picture of each main view, from the demo. `steps` brings the view into its state. */
+/** One picture of each main view, from the demo. `steps` brings the view into its state, `from` is what stands at its top. */
 const SHOTS = [
   {
     name: 'round',
@@ -43,8 +43,8 @@ const SHOTS = [
       await page.getByRole('link', { name: /^7 / }).click();
       await page.getByRole('button', { name: 'Its ledger, day by day' }).click();
       await page.locator('.apexcharts-area').first().waitFor();
-      await page.evaluate(() => document.querySelector('section[aria-label="Feed"]')?.scrollIntoView());
     },
+    from: 'section[aria-label="Feed"]',
   },
   {
     name: 'away',
@@ -106,13 +106,8 @@ const SHOTS = [
     name: 'bench-batch',
     path: '/bench/batch',
     size: DESK,
-    steps: async (page) => {
-      const cans = page.getByRole('list', { name: 'Cans, in the order of the walk' });
-      await cans.first().waitFor();
-      await cans
-        .first()
-        .evaluate((list) => list.closest('section')?.previousElementSibling?.scrollIntoView());
-    },
+    steps: (page) => page.getByText('Can 1').first().waitFor(),
+    from: 'section[aria-label^="Tomato liquid"]',
   },
   {
     name: 'bench-drip',
@@ -136,7 +131,10 @@ const folder = join(ROOT, 'docs', 'screenshots');
 mkdirSync(folder, { recursive: true });
 const { address, stop } = await serve(4632);
 const browser = await openBrowser(chromiumPath);
-for (const { name, path, size, look = 'light', steps } of SHOTS) {
+// some by their names, all when none is named
+const wanted = process.argv.slice(2);
+for (const { name, path, size, look = 'light', steps, from } of SHOTS) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
   const context = await browser.newContext({
     viewport: size,
     locale: 'en-GB',
@@ -155,6 +153,7 @@ for (const { name, path, size, look = 'light', steps } of SHOTS) {
   // the word at the foot of the screen passes by itself; a picture should show what is under it
   await page.evaluate(() => document.querySelectorAll('.MuiSnackbar-root').forEach((bar) => bar.remove()));
   await page.evaluate(() => scrollTo(0, 0));
+  if (from) await page.locator(from).evaluate((part) => part.scrollIntoView());
   await page.waitForTimeout(200);
   await page.screenshot({ path: join(folder, `${name}.png`) });
   console.log(`docs/screenshots/${name}.png`);

@@ -1,7 +1,7 @@
-import { Box, Button, ButtonBase, Typography } from '@mui/material';
+import { Box, Button, ButtonBase, Typography, useMediaQuery } from '@mui/material';
 import { FEEDING_SCHOOLS, type Regime } from '@rundel/core/feeding';
 import { findGood } from '@rundel/core/goods';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { BagChooser } from '../parts/BagChooser.tsx';
 import { titleOf } from '../parts/bag-words.ts';
@@ -27,6 +27,8 @@ export default function RegimesBench() {
   const inUse = firstAsked && byId.get(firstAsked.container.id)?.regime?.id;
   const chosen = all.find((r) => r.id === (params.get('regime') ?? inUse)) ?? (FEEDING_SCHOOLS[0] as Regime);
   const ownChosen = own.find((r) => r.id === chosen.id);
+  const isPhone = useMediaQuery('(max-width: 899px)');
+  const details = useRef<HTMLElement>(null);
   const [isEditing, setEditing] = useState(false);
   const [tried, setTried] = useState<Regime>();
   const [previewId, setPreviewId] = useState<string>();
@@ -41,6 +43,8 @@ export default function RegimesBench() {
     setEditing(false);
     setTried(undefined);
     set({ regime: id });
+    // on a phone what was chosen stands below the list
+    if (isPhone) requestAnimationFrame(() => details.current?.scrollIntoView());
   };
   const chosenBags = planted.filter((b) => asked.has(b.container.id));
   const assign = async (regimeId: string | undefined, words: string) => {
@@ -98,7 +102,7 @@ export default function RegimesBench() {
           );
         })}
       </Box>
-      <Box>
+      <Box ref={details} sx={{ scrollMarginBlockStart: 56 }}>
         {isEditing ? (
           <RegimeEditor
             key={chosen.id}
