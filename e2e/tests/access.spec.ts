@@ -40,8 +40,16 @@ const OWN_LOOK = new Set(
   ['size', 'shop', 'film', 'depth', 'supports', 'regimes', 'batch', 'drip'].map((topic) => `/bench/${topic}`),
 );
 
-/** Places that are drawn or coloured in a way of their own. */
-const OWN_COLOURS = new Set(['/round', '/stands', '/season', '/season/away', '/round/planting', '/tally']);
+/** Views that are coloured in a way of their own. */
+const OWN_COLOURS = new Set([
+  '/round',
+  '/stands',
+  '/season',
+  '/season/away',
+  '/round/planting',
+  '/tally',
+  ...['size', 'regimes', 'batch', 'drip'].map((topic) => `/bench/${topic}`),
+]);
 
 /** Structure depends on the width and not on the look: everything is checked in light, contrast alone in the others. */
 const RUNS = [
@@ -67,8 +75,8 @@ for (const { look, name, viewport, rules } of RUNS) {
       const stops = page.getByRole('navigation', { name: 'Stops of this round' });
       const stop = (await stops.getByRole('link').first().getAttribute('href')) ?? '';
       const more = part === 'places' ? [stop.replace('/round/', '/stands/'), stop] : [];
-      const views = VIEWS[part].filter(
-        (view) => isWhole || OWN_LOOK.has(view) || (part === 'places' && (!rules || OWN_COLOURS.has(view))),
+      const views = VIEWS[part].filter((view) =>
+        isWhole ? true : rules ? OWN_COLOURS.has(view) : part === 'places' || OWN_LOOK.has(view),
       );
       for (const view of [...views, ...more]) {
         await visit(page, view);

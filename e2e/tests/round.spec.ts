@@ -6,6 +6,8 @@ test.describe('the round of the demo', () => {
     await openDemo(page);
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Thursday evening');
     const stops = page.getByRole('navigation', { name: 'Stops of this round' }).getByRole('link');
+    // bags whose feed is due join the walk when their feeding is worked out
+    await expect(stops.filter({ hasText: 'feed' }).first()).toBeVisible({ timeout: 20_000 });
     const count = await stops.count();
     expect(count).toBeGreaterThanOrEqual(4);
     await expect(page.getByText(/I expect it/)).toContainText(/It drank about .* since|You were last at it/);

@@ -12,7 +12,6 @@ export {
   adviseFeed,
   intervalOn,
   plannedFeeds,
-  regimeRemarks,
   stepStates,
   triggerDay,
   type DueReason,
@@ -24,7 +23,6 @@ export {
   type Mark,
   type Marks,
   type PlannedFeed,
-  type RegimeRemark,
   type StepState,
 } from './due.ts';
 export {
@@ -63,3 +61,4 @@ export {
   type Spread,
   type Verdict,
 } from './ledger.ts';
+export { regimeRemarks, type RegimeRemark } from './remarks.ts';

@@ -136,7 +136,7 @@ export class Belief {
     const count = planDrink(amount, sd, mix);
     const catches = this.stores.count > 0;
     spare.fill(0);
-    // in locals: the compiler looks up a module's arrays anew at every use
+    // in locals: a module's arrays are looked up anew at every use
     const [from, into, part] = [froms, intos, parts];
     for (let j = this.columnLow; j <= this.columnHigh; j++) {
       const at = j * WATER_CELLS;
@@ -145,8 +145,7 @@ export class Belief {
         spare[to] = (spare[to] as number) + (mass[at + (from[n] as number)] as number) * (part[n] as number);
       }
       if (!catches) continue;
-      let total = 0;
-      let ran = 0;
+      let [total, ran] = [0, 0];
       for (let i = 0; i < WATER_CELLS; i++) {
         total += mass[at + i] as number;
         ran += (mass[at + i] as number) * (drains[i] as number);

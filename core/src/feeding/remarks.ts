@@ -1,0 +1,39 @@
+import type { RegimeStep } from './regime.ts';
+
+/** What is wrong with a regime, or worth a word, while it is being edited. */
+export type RegimeRemark =
+  | { readonly kind: 'never-fires'; readonly stepId: string; readonly why: 'ends-before' | 'no-product' }
+  | { readonly kind: 'daily'; readonly stepId: string }
+  | { readonly kind: 'inside-label'; readonly stepId: string; readonly labelDays: number };
+
+/** The order in which things happen to a plant: a step that stops at or before what starts it never fires. */
+const ORDER = ['planting', 'flowers', 'set', 'picking'];
+
+/** Looks a regime over: steps that can never fire, that fire every day, or more often than a label allows. */
+export function regimeRemarks(
+  steps: readonly RegimeStep[],
+  labelOf: (goodId: string) => { readonly intervalDays?: number | undefined } | undefined,
+): readonly RegimeRemark[] {
+  return steps.flatMap((step): RegimeRemark[] => {
+    const label = labelOf(step.goodId);
+    if (!label) return [{ kind: 'never-fires', stepId: step.id, why: 'no-product' }];
+    const remarks: RegimeRemark[] = [];
+    const { start, until, every } = step;
+    const isBackwards =
+      until !== undefined &&
+      (until.on === start.on
+        ? until.on === 'weeks' && start.on === 'weeks'
+          ? until.weeks <= start.weeks
+          : until.on === 'date' && start.on === 'date'
+            ? until.monthDay <= start.monthDay
+            : true
+        : ORDER.includes(until.on) &&
+          ORDER.includes(start.on) &&
+          ORDER.indexOf(until.on) <= ORDER.indexOf(start.on));
+    if (isBackwards) remarks.push({ kind: 'never-fires', stepId: step.id, why: 'ends-before' });
+    if (every && every.toDays <= 2) remarks.push({ kind: 'daily', stepId: step.id });
+    else if (every && label.intervalDays !== undefined && every.fromDays < label.intervalDays)
+      remarks.push({ kind: 'inside-label', stepId: step.id, labelDays: label.intervalDays });
+    return remarks;
+  });
+}
