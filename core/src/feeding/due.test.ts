@@ -134,6 +134,20 @@ describe('where a step stands', () => {
     });
   });
 
+  it('a step of another regime with the same id is another feed', () => {
+    const given = [
+      { day: '2026-07-08', goodId: 'balanced-soluble', regimeId: 'reg_another', stepId: 'liquid' },
+    ];
+    const [state] = stepStates(caseOf(potash, { since: '2026-07-09', given }), '2026-07-09');
+    expect(state).toMatchObject({ kind: 'due', earliest: '2026-07-10', reason: { lastOn: undefined } });
+  });
+
+  it('a single feed that was left because it had enough says so', () => {
+    const left = [{ day: '2026-05-21', goodId: 'rotted-manure', reason: 'enough' }];
+    const [state] = stepStates(caseOf(school('heavy-manuring'), { left }), '2026-06-01');
+    expect(state).toMatchObject({ kind: 'ended', why: 'enough', on: '2026-05-21' });
+  });
+
   it('a step of three times ends after the third', () => {
     const three = {
       ...potash,

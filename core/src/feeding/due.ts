@@ -72,7 +72,7 @@ export type StepState =
   | {
       readonly kind: 'ended';
       readonly step: RegimeStep;
-      readonly why: 'done' | 'times' | 'stop' | 'let-go';
+      readonly why: 'done' | 'enough' | 'times' | 'stop' | 'let-go';
       readonly on: Day;
     };
 
@@ -97,15 +97,15 @@ export function triggerDay(trigger: Trigger, marks: Marks): Mark | undefined {
   }
 }
 
+/** Whether a feed names a step of this regime: another regime's step may have the same id. */
+const isNamedBy = (feed: FeedGiven, regime: Regime) =>
+  feed.regimeId === regime.id && feed.stepId !== undefined;
+
 /** The feeds of a step: those that say so, and those of its product that belong to no step, since it began. */
 function feedsOf<F extends FeedGiven>(step: RegimeStep, regime: Regime, start: Day, all: readonly F[]): F[] {
   return all
-    .filter((feed) =>
-      feed.regimeId === regime.id && feed.stepId !== undefined
-        ? feed.stepId === step.id
-        : feed.goodId === step.goodId,
-    )
-    .filter((feed) => feed.day >= start || feed.stepId === step.id)
+    .filter((feed) => (isNamedBy(feed, regime) ? feed.stepId === step.id : feed.goodId === step.goodId))
+    .filter((feed) => feed.day >= start || isNamedBy(feed, regime))
     .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
 }
 
@@ -195,14 +195,15 @@ function stateOf(step: RegimeStep, bag: FeedingCase, today: Day, assumed: Assume
       isNoted: start.isNoted,
       lastOn: countedFrom,
       intervalDays,
-      apartFrom: apart && apart > window.earliest ? other : undefined,
+      apartFrom:
+        other && apart && apart > window.earliest ? { goodId: other.goodId, day: other.day } : undefined,
       left: isAskedAgain ? { day: left.day, reason: left.reason } : undefined,
     },
   };
 }
 
-const isOfKind = (step: RegimeStep, feed: FeedGiven) =>
-  feed.stepId === step.id || feed.goodId === step.goodId;
+const isOfKind = (step: RegimeStep, regime: Regime, feed: FeedGiven) =>
+  feed.goodId === step.goodId || (isNamedBy(feed, regime) && feed.stepId === step.id);
 
 /** The last of some feeds; of two on one day the one whose name comes first, so that the order of entry does not matter. */
 function lastOf(feeds: readonly FeedGiven[]): FeedGiven | undefined {
@@ -217,12 +218,12 @@ function lastOf(feeds: readonly FeedGiven[]): FeedGiven | undefined {
 
 /** The last feed of another step and product. */
 function otherFeed(step: RegimeStep, bag: FeedingCase): FeedGiven | undefined {
-  return lastOf(bag.given.filter((feed) => !isOfKind(step, feed)));
+  return lastOf(bag.given.filter((feed) => !isOfKind(step, bag.regime, feed)));
 }
 
 /** The last feed of this step or product, before its step began as well. */
 function lastOfKind(step: RegimeStep, bag: FeedingCase): FeedGiven | undefined {
-  return lastOf(bag.given.filter((feed) => isOfKind(step, feed)));
+  return lastOf(bag.given.filter((feed) => isOfKind(step, bag.regime, feed)));
 }
 
 function endOf(
@@ -232,8 +233,9 @@ function endOf(
   countedFrom: Day | undefined,
   count: number,
   today: Day,
-): { readonly why: 'done' | 'times' | 'stop'; readonly on: Day } | undefined {
-  if (!step.every && countedFrom !== undefined) return { why: 'done', on: countedFrom };
+): { readonly why: 'done' | 'enough' | 'times' | 'stop'; readonly on: Day } | undefined {
+  if (!step.every && countedFrom !== undefined)
+    return { why: count > 0 ? 'done' : 'enough', on: countedFrom };
   const { until } = step;
   if (!until) return undefined;
   if (until.on === 'times')

@@ -46,7 +46,7 @@ export default function FeedsBench() {
     return pack?.price === undefined ? '' : money.show(pack.price);
   };
   const take = async (file: File) => {
-    const read = readFeedsCsv(await file.text());
+    const read = readFeedsCsv(await file.text(), feeds);
     setReading(read);
     const now = clock.now();
     const known = new Set(feeds.map((f) => f.name));

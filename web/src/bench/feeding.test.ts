@@ -118,13 +118,21 @@ describe('a product’s form', () => {
 
 describe('products as a table', () => {
   it('what is saved reads back: label, dose, form and density', () => {
-    const mine = FEEDS.filter((f) => f.feed?.form !== 'tea' && f.feed?.form !== 'two-part');
-    const { feeds, refused } = readFeedsCsv(feedsAsCsv(mine, []));
+    const mine = FEEDS.filter((f) => f.feed?.form !== 'tea');
+    const { feeds, refused } = readFeedsCsv(feedsAsCsv(mine, []), mine);
     expect(refused).toEqual([]);
     feeds.forEach((read, i) => {
       const { name, label, kilogramsPerLitre, feed } = mine[i] as (typeof mine)[number];
       expect(read).toMatchObject({ name, label, feed, ...(kilogramsPerLitre ? { kilogramsPerLitre } : {}) });
     });
+  });
+
+  it('a two-part nutrient whose other part is not there is refused', () => {
+    const table = feedsAsCsv(
+      FEEDS.filter((f) => f.id === 'nutrient-a'),
+      [],
+    );
+    expect(readFeedsCsv(table).refused[0]?.problem).toMatch(/other part/);
   });
 
   it('a price is kept as a pack', () => {

@@ -34,6 +34,7 @@ const COLUMNS = [
   'days_between',
   'months',
   'grams_each',
+  'partner',
   'organic',
   'pack_amount',
   'pack_price',
@@ -64,6 +65,7 @@ export function feedsAsCsv(goods: readonly Good[], packs: readonly Pack[]): stri
           days_between: feed.intervalDays ?? '',
           months: feed.months ?? '',
           grams_each: feed.gramsEach ?? '',
+          partner: goods.find((g) => g.id === feed.partnerId)?.name ?? '',
           organic: good.isOrganic ? 'yes' : '',
           pack_amount: pack?.amount ?? '',
           pack_price: pack?.price ?? '',
@@ -87,8 +89,12 @@ export function shedUnit(form: FeedForm): Good['unit'] {
   return isGivenInWater(form) && form !== 'soluble' ? 'litre' : 'kilogram';
 }
 
-/** Reads a table of products; a row that does not make sense is told with its line and is not taken. */
-export function readFeedsCsv(text: string): FeedsReading {
+/**
+ * Reads a table of products; a row that does not make sense is told with its line and is not taken.
+ *
+ * @param known products that the other part of a two-part nutrient may name
+ */
+export function readFeedsCsv(text: string, known: readonly Pick<Good, 'id' | 'name'>[] = []): FeedsReading {
   const { data, meta } = Papa.parse<Record<string, string>>(text.trim(), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -107,14 +113,19 @@ export function readFeedsCsv(text: string): FeedsReading {
   data.forEach((row, i) => {
     const line = i + 2;
     const name = (row['name'] ?? '').trim();
-    const read = readRow(row, name);
+    const read = readRow(row, name, known);
     if (typeof read === 'string') refused.push({ line, name, problem: read });
     else feeds.push(read);
   });
   return { feeds, refused };
 }
 
-function readRow(row: Record<string, string>, name: string): FileFeed | string {
+function readRow(
+  row: Record<string, string>,
+  name: string,
+  known: readonly Pick<Good, 'id' | 'name'>[],
+): FileFeed | string {
+  const partner = known.find((g) => g.name === (row['partner'] ?? '').trim());
   if (name === '' || name.length > 60) return 'It has no name, or one of more than 60 letters.';
   const form = FEED_FORMS.find((f) => f === row['form']?.trim());
   if (!form) return `Its form is none of ${FEED_FORMS.join(', ')}.`;
@@ -134,7 +145,7 @@ function readRow(row: Record<string, string>, name: string): FileFeed | string {
     ...optional('days_between', 'intervalDays'),
     ...optional('months', 'months'),
     ...optional('grams_each', 'gramsEach'),
-    ...(form === 'two-part' ? { partnerId: 'nutrient-b' } : {}),
+    ...(form === 'two-part' && partner ? { partnerId: partner.id } : {}),
   });
   if (!feed.success) return 'Its dose, days_between, months or grams_each do not read.';
   const hasLabel = ['n', 'p2o5', 'k2o', 'ca', 'mg'].some((key) => number(key) !== undefined);

@@ -1,7 +1,7 @@
 import { Alert, Box, TextField, Typography } from '@mui/material';
 import { handfulOf } from '@rundel/core/bag-state';
 import { checkDose, feedFor } from '@rundel/core/feeding';
-import { FEED_UNITS, GOODS, isGivenInWater, type FeedUnit, type Good } from '@rundel/core/goods';
+import { FEED_UNITS, findGood, GOODS, isGivenInWater, type FeedUnit, type Good } from '@rundel/core/goods';
 import { useMemo, useState } from 'react';
 import { useGarden, useShown, type Bag } from '../store/index.ts';
 import { AmountField } from './AmountField.tsx';
@@ -41,6 +41,7 @@ export default function FeedDialog({
   const [chosen, setChosen] = useState(goodId ?? 'tomato-liquid');
   const good = feeds.find((g) => g.id === chosen) ?? (feeds[0] as Good);
   const dose = good.feed?.dose;
+  const partner = findGood(good.feed?.partnerId ?? '', garden.goods);
   const [water, setWater] = useState(() => shown.show(FEED_WATER_LITRES, 'drink'));
   const readWater = readAmount(water, { purpose: 'drink', system: shown.system, low: 0.05, high: 500 });
   const inWater = good.feed !== undefined && isGivenInWater(good.feed.form);
@@ -72,7 +73,7 @@ export default function FeedDialog({
     if (inWater && readWater.kind !== 'given')
       return setProblems({ water: readWater.kind === 'refused' ? readWater.problem : 'In how much water?' });
     const at = clock.now();
-    const given = { bag, good, amount, unit, litres, step };
+    const given = { bag, good, partner, amount, unit, litres, step };
     await record(fedWithDrink(given, at), `feed at ${bag.container.label}`);
     onClose();
     return undefined;
@@ -93,7 +94,10 @@ export default function FeedDialog({
           setTyped(undefined);
         }}
         options={feeds.map((g) => ({ id: g.id, words: g.name }))}
-        help={dose && `Its label: ${doseWords(dose)}.`}
+        help={
+          dose &&
+          `Its label: ${doseWords(dose)}${partner ? `, and as much ${partner.name.toLowerCase()}` : ''}.`
+        }
       />
       {inWater && (
         <AmountField

@@ -138,6 +138,7 @@ export function stateSentence(state: StepState, today: string, own: readonly Goo
   if (state.kind === 'ended') {
     return {
       done: `${name} was given on ${shortDay(state.on)} and is not asked for again.`,
+      enough: `${name} was left on ${shortDay(state.on)}, since it had enough, and is not asked for again.`,
       times: `${name} has been given as often as it should.`,
       stop: `${name} ended on ${shortDay(state.on)}.`,
       'let-go': `${name} would have been given before this regime was taken up; it is let go.`,

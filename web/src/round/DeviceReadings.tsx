@@ -40,51 +40,54 @@ export default function DeviceReadings({
       return [{ bag, kind, deviceId, lastAt: last?.at }];
     }),
   );
-  const read = useCallback(async () => {
-    const at = clock.now();
-    const isStale = (lastAt: string | undefined) =>
-      lastAt === undefined || (Date.parse(at) - Date.parse(lastAt)) / 3_600_000 >= FRESH_HOURS;
-    const asked = paired.filter(({ lastAt }) => isStale(lastAt));
-    const answers = await Promise.all(
-      asked.map(async (one) => {
-        try {
-          return { one, value: (await readDevice(one.deviceId, at)).value };
-        } catch (cause) {
-          return { one, problem: cause instanceof Error ? cause.message : String(cause) };
-        }
-      }),
-    );
-    const looks = answers.flatMap(({ one, value }): Draft<'look'>[] =>
-      value === undefined
-        ? []
-        : [
-            {
-              kind: 'look',
-              at,
-              containerId: one.bag.container.id,
-              look: readingLook(one.kind, value, one.deviceId),
-            },
-          ],
-    );
-    if (looks.length > 0)
-      await record(looks, looks.length === 1 ? '1 device read' : `${looks.length} devices read`);
-    setSaid(
-      answers.flatMap(({ one, problem }) => {
-        if (problem === undefined) return [];
-        const last = one.lastAt
-          ? `its last reading is from ${whenWords(one.lastAt, at)}`
-          : 'it has never been read';
-        return [
-          `Bag ${one.bag.container.label}: ${problem} ${last.charAt(0).toUpperCase()}${last.slice(1)}; look yourself.`,
-        ];
-      }),
-    );
-  }, [clock, paired, record]);
+  const read = useCallback(
+    async (isAll: boolean) => {
+      const at = clock.now();
+      const isStale = (lastAt: string | undefined) =>
+        lastAt === undefined || (Date.parse(at) - Date.parse(lastAt)) / 3_600_000 >= FRESH_HOURS;
+      const asked = paired.filter(({ lastAt }) => isAll || isStale(lastAt));
+      const answers = await Promise.all(
+        asked.map(async (one) => {
+          try {
+            return { one, value: (await readDevice(one.deviceId, at)).value };
+          } catch (cause) {
+            return { one, problem: cause instanceof Error ? cause.message : String(cause) };
+          }
+        }),
+      );
+      const looks = answers.flatMap(({ one, value }): Draft<'look'>[] =>
+        value === undefined
+          ? []
+          : [
+              {
+                kind: 'look',
+                at,
+                containerId: one.bag.container.id,
+                look: readingLook(one.kind, value, one.deviceId),
+              },
+            ],
+      );
+      if (looks.length > 0)
+        await record(looks, looks.length === 1 ? '1 device read' : `${looks.length} devices read`);
+      setSaid(
+        answers.flatMap(({ one, problem }) => {
+          if (problem === undefined) return [];
+          const last = one.lastAt
+            ? `its last reading is from ${whenWords(one.lastAt, at)}`
+            : 'it has never been read';
+          return [
+            `Bag ${one.bag.container.label}: ${problem} ${last.charAt(0).toUpperCase()}${last.slice(1)}; look yourself.`,
+          ];
+        }),
+      );
+    },
+    [clock, paired, record],
+  );
   useEffect(() => {
     if (paired.length === 0 || readFor.current === walkId) return;
     readFor.current = walkId;
     // what is stored refuses with a word of its own at the foot of the screen
-    read().catch(() => undefined);
+    read(false).catch(() => undefined);
   }, [paired.length, read, walkId]);
   if (paired.length === 0) return null;
   return (
@@ -99,7 +102,7 @@ export default function DeviceReadings({
           {words}
         </Typography>
       ))}
-      <Button size="small" onClick={() => void read()}>
+      <Button size="small" onClick={() => void read(true)}>
         Read {paired.length === 1 ? 'it' : `all ${paired.length}`} now
       </Button>
     </Box>

@@ -1,8 +1,7 @@
-import type { FeedingCase } from '@rundel/core/feeding';
 import { feedingCaseOf } from '@rundel/core/bag-state';
 import { addDays, dayOf } from '@rundel/core/climate';
 import type { Entry } from '@rundel/core/diary';
-import type { Regime } from '@rundel/core/feeding';
+import type { FeedingCase, Regime } from '@rundel/core/feeding';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { estimateWorker, type BagLedger, type FailedWater, type FeedingNow } from '../workers/estimate.ts';
@@ -48,25 +47,36 @@ export function useFeedings(): { readonly byId: ReadonlyMap<string, FeedingNow>;
   const { garden, clock, which } = open;
   const { byId: waters, isReady } = useWaters();
   const today = dayOf(clock.now());
+  // what ran through is known once the water is worked out: then the ledger is done again
+  const movesKnown = [...waters.values()].reduce((sum, water) => sum + water.estimate.moves.length, 0);
   const query = useQuery({
-    queryKey: ['feedings', which, today, versionOf(garden), isReady] as const,
+    queryKey: ['feedings', which, today, versionOf(garden), movesKnown] as const,
     enabled: isReady,
     placeholderData: (before, last) => (last?.queryKey[1] === which ? before : undefined),
     staleTime: Infinity,
     gcTime: 60_000,
     queryFn: async () => {
       const whole = gardenForFeeding(open, today);
-      const weather = whole.entries.filter((e) => e.kind === 'weather').length;
+      const weather = whole.entries.flatMap((e) => (e.kind === 'weather' ? [e.id] : [])).join();
+      const records = [
+        ...garden.goods,
+        ...garden.regimes,
+        ...garden.varieties,
+        ...garden.mixes,
+        ...garden.measures,
+      ]
+        .map((r) => `${r.changedAt}${r.binnedAt ?? ''}`)
+        .join();
       const asked = containersInUse(garden).map((container) => {
         const stand = garden.stands.find((s) => s.id === container.standId);
-        const records = [...garden.goods, ...garden.regimes, ...garden.varieties, ...garden.mixes];
         const signature = [
           today,
           weather,
           container.changedAt,
           stand?.changedAt,
           garden.settings.changedAt,
-          records.map((r) => `${r.changedAt}${r.binnedAt ?? ''}`).join(),
+          records,
+          waters.get(container.id)?.estimate.moves.length,
           whole.entries
             .filter(isOf(container.id))
             .map((e) => e.id)
