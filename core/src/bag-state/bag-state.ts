@@ -94,6 +94,8 @@ function waterEventsOf(
       const { id, at, litres, isMeasured, ranThrough, into } = e;
       events.push({ kind: 'drink', id, at, litres, isMeasured, ranThrough, into });
     }
+    if (e.kind === 'solution' && e.what === 'changed')
+      events.push({ kind: 'emptied', id: `${e.id}-emptied`, at: e.at });
   }
   return events;
 }

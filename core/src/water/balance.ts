@@ -97,6 +97,13 @@ export function waterBalance(
       account.dripLitres += step.dripLitres;
       gain(account, step.rainLitres + step.dripLitres);
       close(account);
+    } else if (step.event.kind === 'emptied') {
+      const s = handFilled(bag.stores);
+      if (s < 0) continue;
+      const account = accountOf(dayOf(step.event.at));
+      account.spiltLitres += levels[s] as number;
+      levels[s] = 0;
+      close(account);
     } else if (step.event.kind === 'drink') {
       const { event } = step;
       const account = accountOf(dayOf(event.at));

@@ -16,7 +16,7 @@ export interface Range {
 export interface Move {
   readonly entryId: string;
   readonly at: string;
-  readonly kind: WaterEvent['kind'];
+  readonly kind: 'look' | 'drink';
   /** mean available water before and after, L */
   readonly beforeLitres: number;
   readonly afterLitres: number;
@@ -112,6 +112,11 @@ export class FilterRun {
     if (this.stretch.days > SHORTEST_STRETCH_DAYS) this.pass();
     const { event } = step;
     const { belief } = this;
+    if (event.kind === 'emptied') {
+      const store = handFilled(this.bag.stores);
+      if (store >= 0) belief.stores.empty(store);
+      return;
+    }
     const taw = this.bag.availableLitres;
     const beforeLitres = belief.meanWater() * taw;
     applyEvent(belief, this.bag, event, this.assumed);
@@ -264,7 +269,12 @@ export function applyStretch(
   belief.pass(passageOf(bag, stretch, assumed), depletion);
 }
 
-function applyEvent(belief: Belief, bag: WaterBag, event: WaterEvent, assumed: Assumed): void {
+function applyEvent(
+  belief: Belief,
+  bag: WaterBag,
+  event: Exclude<WaterEvent, { kind: 'emptied' }>,
+  assumed: Assumed,
+): void {
   if (event.kind === 'look') {
     applyLook(belief, bag, event.look, assumed);
     return;

@@ -63,7 +63,8 @@ function byParticles(chance: Chance, events: readonly WaterEvent[], to: string) 
         const asked = step.transpirationLitres * Math.exp(logUse[n] as number) + step.evaporationLitres;
         water[n] = afterLoss(w, (Math.max(0, 1 + spread * chance.normal()) * asked) / 8, 0.4);
         logUse[n] = (logUse[n] as number) + a.useDrift * Math.sqrt(step.days) * chance.normal();
-      } else if (step.event.kind === 'look') weights[n] = chanceOfLook(step.event.look, w, a);
+      } else if (step.event.kind === 'emptied') throw new Error('not followed here');
+      else if (step.event.kind === 'look') weights[n] = chanceOfLook(step.event.look, w, a);
       else {
         const amount = (step.event.litres / 8) * (1 + a.measuredDrink * chance.normal());
         water[n] = afterGain(w, Math.max(0, amount), a).w;

@@ -139,6 +139,12 @@ export class StoreBelief {
     if (isFull) this.variance[s] = (BRIM_SD * full) ** 2;
   }
 
+  /** A store was poured out. */
+  empty(s: number): void {
+    (this.levels[s] as Float64Array).fill(0);
+    this.variance[s] = (BRIM_SD * (this.shares[s] as StoreShare).full) ** 2;
+  }
+
   /** The weight of a column when a level is seen; its store moves towards it. */
   see(s: number, j: number, share: number, sd: number): number {
     const { full } = this.shares[s] as StoreShare;

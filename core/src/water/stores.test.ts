@@ -94,13 +94,18 @@ describe('a mix that stores refill', () => {
         day: fc.integer({ min: 1, max: 12 }),
         litres: fc.double({ min: 0.1, max: 15, noNaN: true }),
         into: fc.constantFrom('top' as const, 'store' as const),
+        isPouredOut: fc.boolean(),
       }),
       { maxLength: 12 },
     );
     fc.assert(
       fc.property(fc.subarray([...STORE_KINDS]), anyDrinks, (kinds, drinks) => {
         const bag = { ...plain, stores: kinds.map((kind) => storeOf(kind, 6, DEFAULT_ASSUMED)) };
-        const events = drinks.map((d, i) => ({ ...drink(d.day, d.litres, d.into), id: `ent_${i}` }));
+        const events = drinks.flatMap((d, i) => {
+          const poured = { ...drink(d.day, d.litres, d.into), id: `ent_${i}` };
+          const out = { kind: 'emptied' as const, id: `ent_${i}-out`, at: poured.at };
+          return d.isPouredOut ? [poured, out] : [poured];
+        });
         for (const d of waterBalance(bag, stepsOf(bag, events), 5, FIRST)) {
           const mix =
             d.startLitres +
@@ -133,6 +138,19 @@ describe('the filter with stores', () => {
     expect(kept.share.likely).toBeGreaterThan(alone.share.likely + 0.3);
     expect(kept.stores[0]?.likely).toBeLessThan(0.6);
     expect(alone.stores).toEqual([]);
+  });
+
+  it('pours a drum out before what goes in at the same moment, and is then sure of it', () => {
+    const bag = with12('reservoir');
+    const full = drink(1, 12, 'store', true);
+    const fresh = { ...drink(3, 4, 'store'), at: at(3, '09:00') };
+    const emptied = { kind: 'emptied' as const, id: 'z', at: fresh.at };
+    const now = at(3, '09:00');
+    const [topped, anew] = [endOf(bag, [full, fresh], now), endOf(bag, [full, fresh, emptied], now)];
+    expect(topped.stores[0]?.likely).toBeGreaterThan(0.5);
+    expect(anew.stores[0]?.likely).toBeCloseTo(4 / 12, 6);
+    expect((anew.stores[0]?.high ?? 1) - (anew.stores[0]?.low ?? 0)).toBeLessThan(0.1);
+    expect(anew.share).toEqual(topped.share);
   });
 
   it('agrees with the plain balance when it is told to doubt nothing', () => {

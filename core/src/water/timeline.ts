@@ -17,7 +17,9 @@ export type WaterEvent =
       readonly ranThrough: boolean;
       /** over the mix, or into the reservoir, drum or buried pots */
       readonly into?: 'top' | 'store' | undefined;
-    };
+    }
+  /** its reservoir or drum was poured out, to be made up new */
+  | { readonly kind: 'emptied'; readonly id: string; readonly at: string };
 
 /** A stretch of time within one day in which nothing happens but use, evaporation and rain. */
 export interface UseStep extends DayDemand {
@@ -50,7 +52,12 @@ export function timeline(
   assumed: Assumed = DEFAULT_ASSUMED,
 ): readonly TimelineStep[] {
   const sorted = events.filter((e) => isBefore(from, e.at, true) && isBefore(e.at, to, true));
-  sorted.sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1));
+  sorted.sort(
+    (a, b) =>
+      Date.parse(a.at) - Date.parse(b.at) ||
+      Number(b.kind === 'emptied') - Number(a.kind === 'emptied') ||
+      (a.id < b.id ? -1 : 1),
+  );
   const steps: TimelineStep[] = [];
   let next = 0;
   const ages = grownDays(bag, weather, assumed);

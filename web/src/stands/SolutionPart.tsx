@@ -181,13 +181,26 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
       onSubmit={() => void submit()}
       submitLabel="Put in the diary"
     >
-      <Select label="What was done" value={what} onChange={setWhat} options={WHAT} />
+      <Select
+        label="What was done"
+        value={what}
+        onChange={setWhat}
+        options={WHAT}
+        help={
+          what === 'changed'
+            ? 'What was still in it is poured out: it counts as empty before this.'
+            : undefined
+        }
+      />
       {what !== 'reading' && (
         <AmountField
           purpose="drink"
           label="How much went in"
           value={litres}
-          onChange={(e) => setLitres(e.target.value)}
+          onChange={(e) => {
+            setLitres(e.target.value);
+            setProblems({});
+          }}
           error={problems.litres !== undefined}
           helperText={problems.litres}
         />
@@ -201,7 +214,10 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
       <TextField
         label="EC, mS/cm"
         value={ec}
-        onChange={(e) => setEc(e.target.value)}
+        onChange={(e) => {
+          setEc(e.target.value);
+          setProblems({});
+        }}
         error={problems.ec !== undefined}
         helperText={problems.ec ?? 'If you measured it.'}
         slotProps={{ htmlInput: { inputMode: 'decimal' } }}
@@ -209,7 +225,10 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
       <TextField
         label="pH"
         value={ph}
-        onChange={(e) => setPh(e.target.value)}
+        onChange={(e) => {
+          setPh(e.target.value);
+          setProblems({});
+        }}
         error={problems.ph !== undefined}
         helperText={problems.ph}
         slotProps={{ htmlInput: { inputMode: 'decimal' } }}
