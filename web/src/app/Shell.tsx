@@ -51,6 +51,7 @@ export function Shell({
         display: 'grid',
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '96px minmax(0, 1fr)' },
         gridTemplateRows: { xs: 'auto 1fr', md: '1fr' },
+        '@media print': { display: 'block' },
       }}
     >
       <Box

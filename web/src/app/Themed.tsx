@@ -1,11 +1,13 @@
-import { CssBaseline, ThemeProvider } from '@mui/material';
+import { CssBaseline, ThemeProvider, useMediaQuery } from '@mui/material';
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { useLook } from './theme/look-choice.ts';
 import { themeFor } from './theme/theme.ts';
 
 export function Themed({ children }: { readonly children: ReactNode }) {
   const { look } = useLook();
-  const theme = useMemo(() => themeFor(look), [look]);
+  // paper is white, whatever the screen is
+  const isOnPaper = useMediaQuery('print');
+  const theme = useMemo(() => themeFor(isOnPaper ? 'light' : look), [isOnPaper, look]);
   useEffect(() => {
     document.documentElement.dataset['look'] = look;
   }, [look]);

@@ -1,5 +1,7 @@
 import { Alert, Box, Button, TextField, Typography } from '@mui/material';
+import { IconPrinter } from '@tabler/icons-react';
 import { handfulOf } from '@rundel/core/bag-state';
+import { dayOf } from '@rundel/core/climate';
 import type { Draft } from '@rundel/core/diary';
 import { feedFor } from '@rundel/core/feeding';
 import { findGood, type Good } from '@rundel/core/goods';
@@ -12,6 +14,7 @@ import { feedsIn } from '../parts/FeedDialog.tsx';
 import { CHECK_WORDS, feedAmountWords, feedCaution, PER_WORDS, UNIT_WORDS } from '../parts/feed-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { Select } from '../parts/Select.tsx';
+import { midSentence, shortDay } from '../parts/words.ts';
 import { drinkMeasure, useBags, useFeedings, useGarden, useShown } from '../store/index.ts';
 import { bagFeeds, mixedBatch, type BagFeed, type MixedPart } from './batch-plan.ts';
 import { BatchCans } from './BatchCans.tsx';
@@ -61,32 +64,39 @@ export default function BatchBench() {
   };
   return (
     <>
-      <Panel title="For which bags">
-        <Typography sx={{ marginBlockEnd: 1 }}>
-          {!isReady
-            ? 'Working out what is due…'
-            : due.size === 0
-              ? 'No feed is due today; choose bags to mix for them anyway.'
-              : `${due.size === 1 ? '1 bag is' : `${due.size} bags are`} due today.`}
-        </Typography>
-        <BagChooser bags={planted} chosen={chosen} onChange={(next) => set({ bags: next.join(',') })} />
-        <Box sx={{ maxWidth: 360, marginBlockStart: 1.5 }}>
-          <Select
-            label="With what"
-            value={forAll}
-            onChange={(id) => set({ with: id })}
-            options={[
-              { id: BY_REGIME, words: 'What each bag’s regime asks for' },
-              ...feedsIn(garden.goods).map((g) => ({ id: g.id, words: g.name })),
-            ]}
-          />
-        </Box>
-        {without.length > 0 && (
-          <Typography sx={{ marginBlockStart: 1 }}>
-            {without.map((b) => b.container.label).join(', ')}: no regime asks for anything there.
+      <Box sx={{ '@media print': { display: 'none' } }}>
+        <Panel title="For which bags">
+          <Typography sx={{ marginBlockEnd: 1 }}>
+            {!isReady
+              ? 'Working out what is due…'
+              : due.size === 0
+                ? 'No feed is due today; choose bags to mix for them anyway.'
+                : `${due.size === 1 ? '1 bag is' : `${due.size} bags are`} due today.`}
           </Typography>
-        )}
-      </Panel>
+          <BagChooser bags={planted} chosen={chosen} onChange={(next) => set({ bags: next.join(',') })} />
+          <Box sx={{ maxWidth: 360, marginBlockStart: 1.5 }}>
+            <Select
+              label="With what"
+              value={forAll}
+              onChange={(id) => set({ with: id })}
+              options={[
+                { id: BY_REGIME, words: 'What each bag’s regime asks for' },
+                ...feedsIn(garden.goods).map((g) => ({ id: g.id, words: g.name })),
+              ]}
+            />
+          </Box>
+          {without.length > 0 && (
+            <Typography sx={{ marginBlockStart: 1 }}>
+              {without.map((b) => b.container.label).join(', ')}: no regime asks for anything there.
+            </Typography>
+          )}
+        </Panel>
+      </Box>
+      {feeds.length > 0 && (
+        <Typography sx={{ display: 'none', '@media print': { display: 'block', marginBlockEnd: 1 } }}>
+          {shortDay(dayOf(clock.now()))}, for bags {chosen.map((b) => b.container.label).join(', ')}
+        </Typography>
+      )}
       {parts.map((mixed) => (
         <Part
           key={`${mixed.good.id} ${mixed.part.dose.amount}`}
@@ -97,11 +107,18 @@ export default function BatchBench() {
         />
       ))}
       {feeds.length > 0 && (
-        <Button variant="contained" onClick={() => void giveAll()} sx={{ marginBlockEnd: 2 }}>
-          All of it was given
-        </Button>
+        <Box sx={{ display: 'flex', gap: 1.5, marginBlockEnd: 2 }}>
+          <Button variant="contained" onClick={() => void giveAll()}>
+            All of it was given
+          </Button>
+          <Button variant="outlined" startIcon={<IconPrinter aria-hidden />} onClick={() => print()}>
+            Print for the walk
+          </Button>
+        </Box>
       )}
-      <TeaPanel />
+      <Box sx={{ '@media print': { display: 'none' } }}>
+        <TeaPanel />
+      </Box>
       <Caution>
         Gloves, and eye cover for powders and concentrates; only food-safe cans, kept for feed and marked.
         What is left over goes on a bed, never into a drain or a pond. The label goes before anything here.
@@ -183,7 +200,7 @@ function Part({
       )}
       {partner && (
         <Typography sx={{ marginBlockStart: 1 }}>
-          Water first, then {good.name.toLowerCase()}, stir, then {partner.name.toLowerCase()}.
+          Water first, then {midSentence(good.name)}, stir, then {midSentence(partner.name)}.
         </Typography>
       )}
       {part.kind === 'in-water' && (

@@ -5,6 +5,7 @@ import { FormDialog } from '../parts/EntryDialogs.tsx';
 import { goodAmount, goodName } from '../parts/goods-words.ts';
 import { useGarden, useMoney, useShown } from '../store/index.ts';
 import { goodUnitSymbol, readGoodAmount } from './good-texts.ts';
+import { midSentence } from '../parts/words.ts';
 
 /** What happened to a good in the shed. */
 export type ShedAct = 'bought' | 'used' | 'counted' | 'priced';
@@ -54,14 +55,14 @@ export function BuyDialog({
             ? { kind: 'priced', ...base, price: price.kind === 'given' ? price.amount : 0 }
             : { kind: act, ...base },
       ],
-      `${goodName(goodId, garden.goods).toLowerCase()} ${act === 'priced' ? 'priced' : act}`,
+      `${midSentence(goodName(goodId, garden.goods))} ${act === 'priced' ? 'priced' : act}`,
     );
     onClose();
     return undefined;
   };
   return (
     <FormDialog
-      title={`${words.title} ${good.name.toLowerCase()}`}
+      title={`${words.title} ${midSentence(good.name)}`}
       isOpen
       onClose={onClose}
       onSubmit={() => void submit()}

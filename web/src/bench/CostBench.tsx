@@ -19,6 +19,7 @@ import { useBags, useGarden, useMoney } from '../store/index.ts';
 import { useCosts } from '../store/supplies.ts';
 import { NoBags } from './NoBags.tsx';
 import { SpendDialog } from './SpendDialog.tsx';
+import { midSentence } from '../parts/words.ts';
 
 const COLUMNS: readonly (readonly CostLine['what'][])[] = [
   ['bag'],
@@ -57,7 +58,7 @@ export default function CostBench() {
             {money.show(total / bags.length)} each.
           </strong>{' '}
           {unpriced.length > 0 &&
-            `Not in it, for want of a price: ${unpriced.map((id) => (id === 'bag' ? 'some of the bags themselves' : goodName(id, garden.goods).toLowerCase())).join(', ')}.`}
+            `Not in it, for want of a price: ${unpriced.map((id) => (id === 'bag' ? 'some of the bags themselves' : midSentence(goodName(id, garden.goods)))).join(', ')}.`}
         </Typography>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockEnd: 2 }}>
           <Button variant="contained" onClick={() => setDialog('spent')}>

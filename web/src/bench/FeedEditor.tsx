@@ -9,6 +9,7 @@ import { Select } from '../parts/Select.tsx';
 import { newId, useGarden, type RecordChange } from '../store/index.ts';
 import { feedFormOf, readFeedForm, withForm, type ProductForm } from './feed-form.ts';
 import { shedUnit } from './feeds-csv.ts';
+import { midSentence } from '../parts/words.ts';
 
 const FORMS = FEED_FORMS.map((id) => ({ id, words: FORM_WORDS[id] }));
 const UNITS = FEED_UNITS.map((id) => ({ id, words: UNIT_WORDS[id][1] }));
@@ -36,7 +37,7 @@ export function FeedEditor({
   const { garden, clock, saveRecords, bin } = useGarden();
   const [form, setForm] = useState<ProductForm>(() => ({
     ...feedFormOf(good),
-    ...(good && !own ? { name: `My ${good.name.toLowerCase()}`.slice(0, 60) } : {}),
+    ...(good && !own ? { name: `My ${midSentence(good.name)}`.slice(0, 60) } : {}),
   }));
   const [isTried, setTried] = useState(false);
   const set = (change: Partial<ProductForm>) => setForm({ ...form, ...change });

@@ -8,6 +8,7 @@ import { FormDialog } from '../parts/EntryDialogs.tsx';
 import { goodAmount, goodName } from '../parts/goods-words.ts';
 import { newId, useGarden, useMoney, useShown, type RecordChange } from '../store/index.ts';
 import { goodUnitSymbol, readGoodAmount } from './good-texts.ts';
+import { midSentence } from '../parts/words.ts';
 
 interface PackText {
   readonly id: string;
@@ -65,12 +66,12 @@ export function PacksDialog({ goodId, onClose }: { readonly goodId: string; onCl
     for (const gone of before.filter((p) => !rows.some((row) => row.id === p.id))) {
       changes.push({ table: 'packs', before: gone, after: { ...gone, binnedAt: now, changedAt: now } });
     }
-    if (changes.length > 0) await saveRecords(changes, drafts, `packs of ${good.name.toLowerCase()} kept`);
+    if (changes.length > 0) await saveRecords(changes, drafts, `packs of ${midSentence(good.name)} kept`);
     onClose();
   };
   return (
     <FormDialog
-      title={`Packs of ${goodName(goodId, garden.goods).toLowerCase()}`}
+      title={`Packs of ${midSentence(goodName(goodId, garden.goods))}`}
       isOpen
       onClose={onClose}
       onSubmit={() => void submit()}

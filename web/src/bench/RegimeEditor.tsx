@@ -8,6 +8,7 @@ import { Panel } from '../parts/Page.tsx';
 import { newId, useGarden } from '../store/index.ts';
 import { readRegime, readStep, stepFormOf, type RegimeForm, type StepForm } from './regime-form.ts';
 import { StepSentence } from './StepSentence.tsx';
+import { midSentence } from '../parts/words.ts';
 
 const MOST_STEPS = 8;
 
@@ -30,7 +31,7 @@ export function RegimeEditor({
   const feeds = feedsIn(garden.goods);
   const labelDose = (goodId: string) => findGood(goodId, garden.goods)?.feed?.dose;
   const [form, setForm] = useState<RegimeForm>(() => ({
-    name: own ? from.name : `My ${from.name.charAt(0).toLowerCase()}${from.name.slice(1)}`.slice(0, 60),
+    name: own ? from.name : `My ${midSentence(from.name)}`.slice(0, 60),
     words: from.words,
     suits: from.suits,
     steps: from.steps.map((step) => stepFormOf(step, labelDose(step.goodId))),

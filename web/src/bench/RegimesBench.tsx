@@ -7,6 +7,7 @@ import { BagChooser } from '../parts/BagChooser.tsx';
 import { titleOf } from '../parts/bag-words.ts';
 import { stepSentence } from '../parts/feed-words.ts';
 import { Panel } from '../parts/Page.tsx';
+import { midSentence } from '../parts/words.ts';
 import { Select } from '../parts/Select.tsx';
 import { useBags, useFeedings, useGarden } from '../store/index.ts';
 import { NoBags } from './NoBags.tsx';
@@ -96,7 +97,7 @@ export default function RegimesBench() {
               <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
                 {followers.length > 0
                   ? `${followers.length === 1 ? 'Bag' : 'Bags'} ${followers.map((b) => b.container.label).join(', ')}`
-                  : `For ${regime.suits.charAt(0).toLowerCase()}${regime.suits.slice(1)}`}
+                  : `For ${midSentence(regime.suits)}`}
               </Box>
             </ButtonBase>
           );
@@ -119,8 +120,7 @@ export default function RegimesBench() {
           <Panel title={chosen.name}>
             <Typography sx={{ fontSize: '1.1rem' }}>{chosen.words}</Typography>
             <Typography sx={{ color: 'text.secondary', marginBlockEnd: 1 }}>
-              Suits: {chosen.suits.charAt(0).toLowerCase()}
-              {chosen.suits.slice(1)}
+              Suits: {midSentence(chosen.suits)}
             </Typography>
             <Box component="ol" sx={{ paddingInlineStart: 2.5, marginBlock: 1 }}>
               {chosen.steps.map((step) => (

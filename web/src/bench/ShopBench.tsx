@@ -16,6 +16,7 @@ import { NoBags } from './NoBags.tsx';
 import { PacksDialog } from './PacksDialog.tsx';
 import { listAsCsv, listAsText, packsWords } from './shop-text.ts';
 import { useFillPlan } from './use-fill-plan.ts';
+import { midSentence } from '../parts/words.ts';
 
 /** What to buy for a set of bags: the shed first, then the cheapest packs that cover the rest. */
 export default function ShopBench() {
@@ -55,7 +56,7 @@ export default function ShopBench() {
   const labels = chosen.map((b) => b.container.label).join(', ');
   // without a single price there is no sum to show: nothing would be a lie
   const isPriced = list.lines.some((line) => line.plan.kind === 'packs');
-  const unpriced = list.unpriced.map((id) => goodName(id, garden.goods).toLowerCase()).join(', ');
+  const unpriced = list.unpriced.map((id) => midSentence(goodName(id, garden.goods))).join(', ');
   const copy = async () => {
     try {
       await navigator.clipboard.writeText(listAsText(list, packs, garden.goods, shown, money));

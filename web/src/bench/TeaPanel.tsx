@@ -12,7 +12,7 @@ import { doseWords } from '../parts/feed-words.ts';
 import { goodName } from '../parts/goods-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { Select } from '../parts/Select.tsx';
-import { shortDay } from '../parts/words.ts';
+import { midSentence, shortDay } from '../parts/words.ts';
 import { useGarden, useShown } from '../store/index.ts';
 
 /** Tubs of steeped feed: started, stirred, ready, strained, used up. */
@@ -62,7 +62,7 @@ function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: s
     <Box sx={{ borderBlockStart: '1px solid var(--line)', paddingBlock: 1 }}>
       <Typography>
         <strong>
-          {shown.show(tea.litres, 'drink')} {goodName(tea.goodId, garden.goods).toLowerCase()}
+          {shown.show(tea.litres, 'drink')} {midSentence(goodName(tea.goodId, garden.goods))}
         </strong>{' '}
         of {shortDay(tea.startedOn)} {words}
         {tea.stirOn && (isStirDue ? ' A stir is due.' : ` Next stir on ${shortDay(tea.stirOn)}.`)}

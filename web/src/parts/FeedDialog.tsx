@@ -11,6 +11,7 @@ import { FormDialog } from './EntryDialogs.tsx';
 import { fedWithDrink } from './feed-offers.ts';
 import { CHECK_WORDS, doseWords, feedCaution, UNIT_WORDS } from './feed-words.ts';
 import { Select } from './Select.tsx';
+import { midSentence } from './words.ts';
 
 /** Everything that can be fed: the grower's own products first. */
 export function feedsIn(
@@ -96,7 +97,7 @@ export default function FeedDialog({
         options={feeds.map((g) => ({ id: g.id, words: g.name }))}
         help={
           dose &&
-          `Its label: ${doseWords(dose)}${partner ? `, and as much ${partner.name.toLowerCase()}` : ''}.`
+          `Its label: ${doseWords(dose)}${partner ? `, and as much ${midSentence(partner.name)}` : ''}.`
         }
       />
       {inWater && (

@@ -17,7 +17,7 @@ import type { FeedAmount, FeedForm, FeedUnit, Good, LabelDose } from '@rundel/co
 import { trimmed } from '@rundel/core/units';
 import type { FeedingNow } from '../store/index.ts';
 import { goodName } from './goods-words.ts';
-import { shortDay } from './words.ts';
+import { midSentence, shortDay } from './words.ts';
 
 export const FORM_WORDS: Record<FeedForm, string> = {
   soluble: 'Soluble crystals or powder',
@@ -67,7 +67,7 @@ export function feedAmountWords({ amount, unit }: FeedAmount): string {
 
 /** A product's name within a sentence; its label stays on one line. */
 export function feedName(good: Pick<Good, 'name'>): string {
-  return good.name.toLowerCase().replaceAll('-', '-\u2060');
+  return midSentence(good.name).replaceAll('-', '-\u2060');
 }
 
 /** "4 mL in each litre of water" */
@@ -112,7 +112,7 @@ export function stepSentence(step: RegimeStep, good: Good | undefined, own: read
       : `, every ${step.every.fromDays} to ${step.every.toDays} days${step.closes ? ', closer as it grows' : ''}`
     : ', once';
   const until = step.until ? `, ${stopWords(step.until)}` : '';
-  return `${upper}: ${goodName(step.goodId, own).toLowerCase()}${dose ? `, ${doseWords(dose)}` : ''}${every}${until}.`;
+  return `${upper}: ${midSentence(goodName(step.goodId, own))}${dose ? `, ${doseWords(dose)}` : ''}${every}${until}.`;
 }
 
 /** What a trigger is called when a day is counted from it. */

@@ -3,7 +3,7 @@ import { shownIn } from '../store/shown.ts';
 import { readAmount } from './amount-text.ts';
 import { readPlace } from './place-texts.ts';
 import { readWeather } from './weather-texts.ts';
-import { dayAndTime, fillsWords, hoursWords, thirstWords, whenWords } from './words.ts';
+import { dayAndTime, fillsWords, hoursWords, midSentence, thirstWords, whenWords } from './words.ts';
 
 const NOW = '2026-07-16T18:00:00.000+01:00';
 
@@ -125,4 +125,13 @@ describe('a place as typed', () => {
       problems: { latitude: expect.stringContaining('66') as string },
     });
   });
+});
+
+describe('a name within a sentence', () => {
+  it.each([
+    ['Tomato liquid 4-3-8', 'tomato liquid 4-3-8'],
+    ['Nutrient part A 5-0-1', 'nutrient part A 5-0-1'],
+    ['EC drops', 'EC drops'],
+    ['', ''],
+  ])('%s becomes %s', (name, within) => expect(midSentence(name)).toBe(within));
 });

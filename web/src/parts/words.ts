@@ -87,3 +87,8 @@ export function fillsWords(count: number, measure: { readonly kind: string; read
   const number = `${whole > 0 ? whole : ''}${QUARTERS[String(count - whole)] ?? ''}` || '0';
   return `${number} ${measure.name}${count > 1 ? 's' : ''}`;
 }
+
+/** A name within a sentence: "Tomato liquid" becomes "tomato liquid", the A of "Nutrient part A" stays. */
+export function midSentence(name: string): string {
+  return /^\p{Lu}\p{Lu}/u.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1);
+}

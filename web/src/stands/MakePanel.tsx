@@ -6,7 +6,7 @@ import { goodName } from '../parts/goods-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { ClassRemark, SizeRemark } from '../parts/SizeRemarks.tsx';
 import { Worked, WorkedLines } from '../parts/Worked.tsx';
-import { shortDay } from '../parts/words.ts';
+import { midSentence, shortDay } from '../parts/words.ts';
 import { useGarden, useMoney, useShown, type Bag } from '../store/index.ts';
 import { useCosts } from '../store/supplies.ts';
 
@@ -76,7 +76,7 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
             <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
               Without a price, and so not in it:{' '}
               {cost.unpriced
-                .map((id) => (id === 'bag' ? 'the bag itself' : goodName(id, garden.goods).toLowerCase()))
+                .map((id) => (id === 'bag' ? 'the bag itself' : midSentence(goodName(id, garden.goods))))
                 .join(', ')}
               .
             </Typography>

@@ -12,7 +12,7 @@ import { Caution } from '../parts/Caution.tsx';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
 import { doseWords, SOLUTION_WORDS } from '../parts/feed-words.ts';
 import { STORE_WORDS } from '../parts/water-words.ts';
-import { shortDay } from '../parts/words.ts';
+import { midSentence, shortDay } from '../parts/words.ts';
 import { Select } from '../parts/Select.tsx';
 import { useFeedings, useGarden, useShown, type Bag } from '../store/index.ts';
 
@@ -208,7 +208,7 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
       {what !== 'reading' && nutrient && (
         <FormControlLabel
           control={<Switch checked={isWithNutrient} onChange={(_, on) => setWithNutrient(on)} />}
-          label={`With ${doseWords(nutrient.dose)} of ${nutrient.good.name.toLowerCase()}${nutrient.partner ? `, and as much ${nutrient.partner.name.toLowerCase()}` : ''}`}
+          label={`With ${doseWords(nutrient.dose)} of ${midSentence(nutrient.good.name)}${nutrient.partner ? `, and as much ${midSentence(nutrient.partner.name)}` : ''}`}
         />
       )}
       <TextField

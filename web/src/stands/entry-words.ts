@@ -10,11 +10,12 @@ import { dripWords, SKIP_WORDS } from '../parts/water-words.ts';
 import { TROUBLE_WORDS } from '../parts/trouble-words.ts';
 import type { Shown } from '../store/index.ts';
 import { findGood } from '@rundel/core/goods';
+import { midSentence } from '../parts/words.ts';
 
 /** An entry in a few words. */
 export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = []): string {
   const amountOf = (goodId: string, amount: number) =>
-    `${goodAmount(findGood(goodId, goods), amount, shown)} ${goodName(goodId, goods).toLowerCase()}`;
+    `${goodAmount(findGood(goodId, goods), amount, shown)} ${midSentence(goodName(goodId, goods))}`;
   switch (entry.kind) {
     case 'look':
       return `Look: ${lookWords(entry.look, shown)}`;
@@ -54,7 +55,7 @@ export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = 
       const parts = [
         litres > 0 ? `${shown.show(litres, 'bag')} new mix` : '',
         entry.keptLitres > 0 ? `${shown.show(entry.keptLitres, 'bag')} old mix kept` : '',
-        ...entry.amendments.map((a) => `${grams(a.grams, shown)} ${goodName(a.goodId, goods).toLowerCase()}`),
+        ...entry.amendments.map((a) => `${grams(a.grams, shown)} ${midSentence(goodName(a.goodId, goods))}`),
       ];
       return `Filled: ${parts.filter(Boolean).join(', ')}`;
     }
@@ -76,7 +77,7 @@ export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = 
       const where =
         entry.into === 'leaves' ? ' on the leaves' : entry.into === 'store' ? ' into its store' : '';
       const water = entry.litres === undefined ? '' : ` in ${shown.show(entry.litres, 'drink')}`;
-      return `Fed: ${feedAmountWords(entry)} ${goodName(entry.goodId, goods).toLowerCase()}${water}${where}`;
+      return `Fed: ${feedAmountWords(entry)} ${midSentence(goodName(entry.goodId, goods))}${water}${where}`;
     }
     case 'feed-skipped':
       return `Feed left out: ${FEED_SKIP_WORDS[entry.reason].toLowerCase()}`;
@@ -98,7 +99,7 @@ export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = 
       return `${what[entry.what]}${parts.length > 0 ? `: ${parts.join(', ')}` : ''}`;
     }
     case 'tea':
-      return `Tea set to steep: ${shown.show(entry.litres, 'drink')} ${goodName(entry.goodId, goods).toLowerCase()}`;
+      return `Tea set to steep: ${shown.show(entry.litres, 'drink')} ${midSentence(goodName(entry.goodId, goods))}`;
     case 'tea-tended':
       return { stirred: 'Tea stirred', strained: 'Tea strained', emptied: 'Tea used up' }[entry.what];
     case 'removed':
