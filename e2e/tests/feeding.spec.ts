@@ -172,6 +172,15 @@ test('a product that cannot be is told while it is typed; a table of products co
   await expect(page.getByRole('cell', { name: 'Deck powder', exact: true })).toBeVisible();
   await expect(page.getByText(/Line 3 \(Water\) was not taken: A label of 0-0-0/)).toBeVisible();
   await expect(page.getByText(/Line 4 \(Odd liquid\) was not taken: A liquid is dosed in mL/)).toBeVisible();
+
+  // what is put in the bin can be taken out again
+  await page.getByRole('button', { name: 'Change Slip liquid' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Put it in the bin' }).click();
+  await expect(page.getByRole('cell', { name: 'Slip liquid', exact: true })).toBeHidden();
+  await visit(page, '/files');
+  await page.getByRole('listitem').filter({ hasText: 'Slip liquid' }).getByRole('button').click();
+  await visit(page, '/bench/feeds');
+  await expect(page.getByRole('cell', { name: 'Slip liquid', exact: true })).toBeVisible();
 });
 
 test('a drum is measured, and what cannot be is refused beside its field', async ({ page }) => {

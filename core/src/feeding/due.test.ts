@@ -40,6 +40,7 @@ const caseOf = (regime: Regime, more: Partial<FeedingCase> = {}): FeedingCase =>
   ...more,
 });
 const school = (id: string) => findRegime(id) as Regime;
+const potash = school('potash-from-set');
 
 describe('the dates of each school on one diary, from planting to the end of August', () => {
   // on the growth curve a third is grown on day 31, three quarters on day 60: intervals that close do so by it
@@ -77,7 +78,6 @@ describe('the dates of each school on one diary, from planting to the end of Aug
 });
 
 describe('where a step stands', () => {
-  const potash = school('potash-from-set');
   it('waits for its trigger, with the day that is expected', () => {
     const [state] = stepStates(
       caseOf(potash, { marks: { ...MARKS, set: { day: '2026-06-24', isNoted: false } } }),
@@ -154,6 +154,37 @@ describe('where a step stands', () => {
       steps: [{ ...(potash.steps[0] as RegimeStep), until: { on: 'times', times: 3 } }],
     } as Regime;
     expect(plannedFeeds(caseOf(three), '2026-05-20', '2026-09-01')).toHaveLength(3);
+  });
+});
+
+describe('a step between two triggers', () => {
+  const from = (start: RegimeStep['start'], until: RegimeStep['until']) =>
+    ({ ...potash, steps: [{ ...(potash.steps[0] as RegimeStep), start, until }] }) as Regime;
+
+  it.each([
+    [{ on: 'picking' }, { on: 'flowers' }],
+    [{ on: 'weeks', weeks: 6 }, { on: 'flowers' }],
+    [
+      { on: 'date', monthDay: '07-01' },
+      { on: 'date', monthDay: '05-10' },
+    ],
+  ] as const)('that ends before it starts never feeds: %o until %o', (start, until) => {
+    const marks = { ...MARKS, flowers: noted('2026-06-20') };
+    expect(plannedFeeds(caseOf(from(start, until), { marks }), '2026-05-20', '2026-10-01')).toEqual([]);
+  });
+
+  it('goes over the new year where the season does', () => {
+    const planting = noted('2026-10-05');
+    const regime = from({ on: 'date', monthDay: '11-20' }, { on: 'date', monthDay: '02-10' });
+    const days = plannedFeeds(
+      caseOf(regime, { marks: { planting }, since: planting.day }),
+      planting.day,
+      '2027-04-01',
+    ).map((feed) => feed.day);
+    expect(days[0]).toBe('2026-11-20');
+    expect(days.at(-1)?.slice(0, 7)).toMatch(/2027-0[12]/);
+    expect(days.every((day) => day < '2027-02-10')).toBe(true);
+    expect(regimeRemarks(regime.steps, () => ({})).map((r) => r.kind)).not.toContain('never-fires');
   });
 });
 

@@ -81,6 +81,9 @@ const ONCE_DAYS = 7;
 
 const later = (a: Day, b: Day): Day => (a > b ? a : b);
 
+/** A day of the year so long before planting, or less, has passed for these plants, days. */
+export const PAST_DAYS = 150;
+
 /** The day of a trigger. */
 export function triggerDay(trigger: Trigger, marks: Marks): Mark | undefined {
   const { planting } = marks;
@@ -89,8 +92,12 @@ export function triggerDay(trigger: Trigger, marks: Marks): Mark | undefined {
       return planting && { ...planting, day: addDays(planting.day, Math.round(trigger.weeks * 7)) };
     case 'date': {
       if (!planting) return undefined;
-      const day = `${planting.day.slice(0, 4)}-${trigger.monthDay}`;
-      return { day: day < planting.day ? planting.day : day, isNoted: true };
+      const year = Number(planting.day.slice(0, 4));
+      const day = `${year}-${trigger.monthDay}`;
+      if (day >= planting.day) return { day, isNoted: true };
+      // a little before planting it is past; long before, it is the next year's, as south of the equator
+      const isPast = daysBetween(day, planting.day) <= PAST_DAYS;
+      return { day: isPast ? planting.day : `${year + 1}-${trigger.monthDay}`, isNoted: true };
     }
     default:
       return marks[trigger.on];
@@ -153,7 +160,7 @@ function stateOf(step: RegimeStep, bag: FeedingCase, today: Day, assumed: Assume
   const last = feeds.at(-1);
   const enough = lefts.findLast((l) => l.reason === 'enough');
   const countedFrom = last && enough ? later(last.day, enough.day) : (last?.day ?? enough?.day);
-  const ended = endOf(step, bag, start.day, countedFrom, feeds.length, today);
+  const ended = endOf(step, bag, countedFrom, feeds.length, today);
   if (ended) return { kind: 'ended', step, ...ended };
   const first = later(start.day, bag.since);
   const isLate = daysBetween(start.day, bag.since) > assumed.feedLateDays;
@@ -229,7 +236,6 @@ function lastOfKind(step: RegimeStep, bag: FeedingCase): FeedGiven | undefined {
 function endOf(
   step: RegimeStep,
   bag: FeedingCase,
-  start: Day,
   countedFrom: Day | undefined,
   count: number,
   today: Day,
@@ -241,7 +247,7 @@ function endOf(
   if (until.on === 'times')
     return count >= until.times && countedFrom !== undefined ? { why: 'times', on: countedFrom } : undefined;
   const stop = triggerDay(until, bag.marks);
-  return stop && stop.day <= today && stop.day >= start ? { why: 'stop', on: stop.day } : undefined;
+  return stop && stop.day <= today ? { why: 'stop', on: stop.day } : undefined;
 }
 
 /** What a bag's water means for a feed. */

@@ -1,3 +1,5 @@
+import { daysBetween } from '../climate/index.ts';
+import { PAST_DAYS } from './due.ts';
 import type { RegimeStep } from './regime.ts';
 
 /** What is wrong with a regime, or worth a word, while it is being edited. */
@@ -25,7 +27,7 @@ export function regimeRemarks(
         ? until.on === 'weeks' && start.on === 'weeks'
           ? until.weeks <= start.weeks
           : until.on === 'date' && start.on === 'date'
-            ? until.monthDay <= start.monthDay
+            ? isShortlyBefore(until.monthDay, start.monthDay)
             : true
         : ORDER.includes(until.on) &&
           ORDER.includes(start.on) &&
@@ -36,4 +38,10 @@ export function regimeRemarks(
       remarks.push({ kind: 'inside-label', stepId: step.id, labelDays: label.intervalDays });
     return remarks;
   });
+}
+
+/** Whether a day of the year comes with or a little before another; one long before is the next year's. */
+function isShortlyBefore(monthDay: string, other: string): boolean {
+  const days = daysBetween(`2026-${monthDay}`, `2026-${other}`);
+  return days >= 0 && days <= PAST_DAYS;
 }

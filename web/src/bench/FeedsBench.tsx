@@ -87,8 +87,9 @@ export default function FeedsBench() {
           onClose={() => setReading(undefined)}
           sx={{ marginBlockEnd: 2 }}
         >
-          {taken === 1 ? '1 product was' : `${taken} products were`} read; those whose name is in the list
-          already were left as they are.
+          {taken === 0
+            ? 'Nothing new was read, and what you had stays as it is.'
+            : `${taken === 1 ? '1 product was' : `${taken} products were`} read; those whose name is in the list already were left as they are.`}
           {reading.refused.map((r) => (
             <Box key={r.line}>
               Line {r.line}

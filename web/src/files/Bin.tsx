@@ -1,14 +1,25 @@
 import { Box, Button, Typography } from '@mui/material';
 import { addDays, dayOf, daysBetween } from '@rundel/core/climate';
 import type { TableName } from '@rundel/core/garden';
-import { shortDay } from '../parts/words.ts';
+import { goodName } from '../parts/goods-words.ts';
+import { midSentence, shortDay } from '../parts/words.ts';
 import { useGarden, type RecordChange } from '../store/index.ts';
 
 /** What is in the bin is offered this long; it stays on record after that, out of sight. */
 const DAYS_KEPT = 30;
-const TABLES = ['containers', 'stands', 'measures'] as const satisfies readonly TableName[];
+const TABLES = [
+  'containers',
+  'stands',
+  'measures',
+  'plans',
+  'templates',
+  'mixes',
+  'regimes',
+  'goods',
+  'packs',
+] as const satisfies readonly TableName[];
 
-/** Bags, places and measures put away, to be taken out again. */
+/** What was put away, to be taken out again: bags, places, and whatever else the grower made. */
 export function Bin() {
   const { garden, clock, saveRecords } = useGarden();
   const now = clock.now();
@@ -26,8 +37,15 @@ export function Bin() {
         Empty. What you put here can be taken out for {DAYS_KEPT} days.
       </Typography>
     );
-  const nameOf = (record: (typeof binned)[number]['record']) =>
-    'label' in record ? `Bag ${record.label}` : record.name;
+  const nameOf = (record: (typeof binned)[number]['record']) => {
+    if ('plantOn' in record) {
+      const bag = garden.containers.find((c) => c.id === record.containerId);
+      return `Plan for bag ${bag?.label ?? ''}, ${shortDay(record.plantOn)}`;
+    }
+    if ('goodId' in record)
+      return `Pack of ${midSentence(goodName(record.goodId, garden.goods))}${record.name ? `, ${record.name}` : ''}`;
+    return 'kindId' in record && 'label' in record ? `Bag ${record.label}` : record.name;
+  };
   const takeOut = async ({ table, record }: (typeof binned)[number]) => {
     const { binnedAt: _, ...rest } = record;
     const changes = [{ table, before: record, after: { ...rest, changedAt: now } } as RecordChange];

@@ -108,7 +108,7 @@ export function stepSentence(step: RegimeStep, good: Good | undefined, own: read
   const upper = start.charAt(0).toUpperCase() + start.slice(1);
   const every = step.every
     ? step.every.fromDays === step.every.toDays
-      ? `, every ${step.every.fromDays} days`
+      ? `, every ${step.every.fromDays === 1 ? 'day' : `${step.every.fromDays} days`}`
       : `, every ${step.every.fromDays} to ${step.every.toDays} days${step.closes ? ', closer as it grows' : ''}`
     : ', once';
   const until = step.until ? `, ${stopWords(step.until)}` : '';
