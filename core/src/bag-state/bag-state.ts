@@ -7,7 +7,7 @@ import {
   type KnownDay,
   type Site,
 } from '../climate/index.ts';
-import { liveEntries, type Entry } from '../diary/index.ts';
+import { entriesAt, liveEntries, type Entry } from '../diary/index.ts';
 import type { Container, Settings } from '../garden/index.ts';
 import {
   lookAhead,
@@ -86,8 +86,7 @@ function waterEventsOf(
   looks: ReturnType<typeof looksOf>['looks'],
 ): readonly WaterEvent[] {
   const events: WaterEvent[] = [];
-  for (const e of live) {
-    if (!('containerId' in e) || e.containerId !== containerId) continue;
+  for (const e of entriesAt(live, containerId)) {
     const look = looks.get(e.id);
     if (look) events.push({ kind: 'look', id: e.id, at: e.at, look });
     if (e.kind === 'drink') {
@@ -102,19 +101,16 @@ function waterEventsOf(
 
 /** The drip settings of a container by its diary, oldest first. */
 export function dripsOf(containerId: string, live: readonly Entry[], loss: number): readonly DripSpell[] {
-  return live.flatMap((e) =>
-    e.kind === 'drip' && e.containerId === containerId
-      ? [{ from: dayOf(e.at), setting: e.setting, loss }]
-      : [],
+  return entriesAt(live, containerId).flatMap((e) =>
+    e.kind === 'drip' ? [{ from: dayOf(e.at), setting: e.setting, loss }] : [],
   );
 }
 
 /** When the story of a container's water starts: its first planting, look or drink, or two weeks back. */
 function startOf(container: Container, live: readonly Entry[], now: string): string {
-  const first = live.find(
+  const first = entriesAt(live, container.id).find(
     (e) =>
       (e.kind === 'planted' || e.kind === 'look' || e.kind === 'drink' || e.kind === 'drip') &&
-      e.containerId === container.id &&
       Date.parse(e.at) <= Date.parse(now),
   );
   const earliest = momentAt(addDays(dayOf(now), -LONGEST_SPAN_DAYS), 0, now);

@@ -1,6 +1,6 @@
 import { addDays, dayOf, daysBetween, normalOfDay, type Day } from '../climate/index.ts';
 import { COMPANION_COVER, COMPANION_WEEKS_TO_FULL, grownShare, habitFigures } from '../crops/index.ts';
-import type { Entry, EntryOf } from '../diary/index.ts';
+import { entriesAt, type Entry, type EntryOf } from '../diary/index.ts';
 import {
   baseUsedUp,
   findRegime,
@@ -73,7 +73,7 @@ export function feedingCaseOf(
   regime: Regime,
   since: Day,
 ): FeedingCase {
-  const here = live.filter((e) => 'containerId' in e && e.containerId === container.id);
+  const here = entriesAt(live, container.id);
   const eldest = occupants.find((o) => o.clearedOn === undefined);
   const figures = eldest && habitFigures(eldest.crop.id, eldest.habit, garden.settings.assumptions);
   const from = eldest?.plantedOn ?? since;
@@ -123,9 +123,7 @@ export function bagFeeding(
   moves: readonly Move[] = [],
 ): BagFeeding {
   const { assumed } = body;
-  const here = live.filter(
-    (e) => 'containerId' in e && e.containerId === container.id && dayOf(e.at) <= today,
-  );
+  const here = entriesAt(live, container.id).filter((e) => dayOf(e.at) <= today);
   const occupants = occupantsOf(container, here, garden);
   const cover = garden.stands.find((s) => s.id === container.standId)?.cover ?? 'open';
   const dates = new Map(occupants.map((o) => [o, datesOf(o, garden, cover)]));

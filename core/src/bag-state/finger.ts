@@ -1,5 +1,5 @@
 import type { Assumed } from '../assumed/index.ts';
-import type { Entry } from '../diary/index.ts';
+import { entriesAt, type Entry } from '../diary/index.ts';
 import { middleOfGrade } from '../water/index.ts';
 import type { BagBody } from './body.ts';
 import { gaugeScale } from './readings.ts';
@@ -41,8 +41,7 @@ export function learnFinger(
     );
     let felt: { readonly at: number; readonly grade: number } | undefined;
     let weighed: { readonly at: number; readonly share: number } | undefined;
-    for (const entry of live) {
-      if (!('containerId' in entry) || entry.containerId !== container.id) continue;
+    for (const entry of entriesAt(live, container.id)) {
       const at = Date.parse(entry.at);
       if (entry.kind === 'drink') felt = weighed = undefined;
       if (entry.kind !== 'look') continue;

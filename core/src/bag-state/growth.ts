@@ -1,6 +1,6 @@
 import { daysBetween, dayOf } from '../climate/index.ts';
 import { habitFigures } from '../crops/index.ts';
-import type { Entry } from '../diary/index.ts';
+import { entriesAt, type Entry } from '../diary/index.ts';
 import type { Settings } from '../garden/index.ts';
 import {
   heightBelief,
@@ -38,11 +38,8 @@ export function levelOf(body: BagBody, occupants: readonly Occupant[], live: rea
   const full = body.fill.mixMillimetres;
   const low = occupants.find((o) => o.planted.levelMillimetres !== undefined);
   if (!low) return full;
-  const raised = live.findLast(
-    (e) =>
-      e.kind === 'topped-up' &&
-      e.containerId === low.planted.containerId &&
-      Date.parse(e.at) >= Date.parse(low.planted.at),
+  const raised = entriesAt(live, low.planted.containerId).findLast(
+    (e) => e.kind === 'topped-up' && Date.parse(e.at) >= Date.parse(low.planted.at),
   );
   const level = raised?.kind === 'topped-up' ? raised.levelMillimetres : low.planted.levelMillimetres;
   // a collar stands above the bag's own mix: the bag itself is full
@@ -103,9 +100,8 @@ export function growthOf(
 function recordsOf({ planted, plantedOn }: Occupant, live: readonly Entry[]): readonly HeightRecord[] {
   let level = planted.levelMillimetres;
   const records: HeightRecord[] = [];
-  for (const e of live) {
-    if (e.kind === 'topped-up' && e.containerId === planted.containerId && level !== undefined)
-      level = Math.max(level, e.levelMillimetres);
+  for (const e of entriesAt(live, planted.containerId)) {
+    if (e.kind === 'topped-up' && level !== undefined) level = Math.max(level, e.levelMillimetres);
     if (e.kind !== 'height' || e.plantId !== planted.plantId) continue;
     const days = daysBetween(plantedOn, dayOf(e.at));
     if (days < 0) continue;

@@ -1,6 +1,6 @@
 import { cropOf, habitOf, type Crop, type Habit } from '../crops/index.ts';
 import { daysBetween, dayOf, type Day } from '../climate/index.ts';
-import type { Entry, EntryOf } from '../diary/index.ts';
+import { entriesAt, type Entry, type EntryOf } from '../diary/index.ts';
 import type { Container, Plant, Variety } from '../garden/index.ts';
 import type { Garden } from './garden.ts';
 
@@ -35,10 +35,9 @@ export function occupantsOf(
     const occupant = found[at];
     if (occupant) found[at] = { ...occupant, clearedOn: day };
   };
-  for (const entry of live) {
-    if (entry.kind === 'cleared' && entry.containerId === container.id)
-      leave(entry.stationId, dayOf(entry.at));
-    if (entry.kind !== 'planted' || entry.containerId !== container.id) continue;
+  for (const entry of entriesAt(live, container.id)) {
+    if (entry.kind === 'cleared') leave(entry.stationId, dayOf(entry.at));
+    if (entry.kind !== 'planted') continue;
     const position = container.stations.findIndex((s) => s.id === entry.stationId);
     const plant = garden.plants.find((p) => p.id === entry.plantId);
     const variety = garden.varieties.find((v) => v.id === plant?.varietyId);

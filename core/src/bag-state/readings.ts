@@ -1,4 +1,4 @@
-import type { Entry, EntryOf } from '../diary/index.ts';
+import { entriesAt, type Entry, type EntryOf } from '../diary/index.ts';
 import type { Container, Gauge } from '../garden/index.ts';
 import type { Look } from '../water/index.ts';
 import type { BagBody } from './body.ts';
@@ -71,8 +71,8 @@ export function looksOf(
   const looks = new Map<string, Look>();
   const setAside: SetAsideReading[] = [];
   const runs = new Map<string, { value: number; since: number; count: number; countedAt: number }>();
-  for (const entry of live) {
-    if (entry.kind !== 'look' || entry.containerId !== container.id) continue;
+  for (const entry of entriesAt(live, container.id)) {
+    if (entry.kind !== 'look') continue;
     if (!isReading(entry)) {
       looks.set(entry.id, entry.look as Look);
       continue;

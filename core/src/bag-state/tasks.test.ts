@@ -49,7 +49,9 @@ function gardenWith(
     const occupants = occupantsOf(container, live, { plants: [plant], varieties: [variety] });
     const tasks = (today: string, own = {}) =>
       tasksOf(container, body, occupants, live, { ...settings, ...own }, today);
-    return { live, occupants, tasks };
+    const tasksBy = (own: typeof settings, today: string) =>
+      tasksOf(container, body, occupants, live, own, today);
+    return { live, occupants, tasks, tasksBy };
   };
   return { container, body, with: with_, plantId: plant.id };
 }
@@ -58,6 +60,17 @@ const here = { containerId: 'con_tasks001' } as const;
 const string = { kind: 'string', heightMillimetres: 2200 } as const;
 
 describe('what a bag asks for', () => {
+  it('is the same list while nothing that it depends on has changed', () => {
+    const bag = gardenWith(string).with();
+    const first = bag.tasks('2026-06-20');
+    expect(bag.tasks('2026-06-20')).not.toBe(first);
+    const own = { ...settings };
+    const twice = [0, 1].map(() => bag.tasksBy(own, '2026-06-20'));
+    expect(twice[1]).toBe(twice[0]);
+    expect(bag.tasksBy(own, '2026-06-21')).not.toBe(twice[0]);
+    expect(twice[0]).toEqual(first);
+  });
+
   it('winding comes every few days of growth, counted from when it was last done', () => {
     const garden = gardenWith(string);
     const before = garden.with().tasks('2026-06-20')[0];

@@ -1,5 +1,5 @@
 import { addDays, dayOf, daysBetween, type Day } from '../climate/index.ts';
-import type { Entry } from '../diary/index.ts';
+import { entriesAt, type Entry } from '../diary/index.ts';
 import type { Container, Settings } from '../garden/index.ts';
 import { wayOf, type TopUp } from '../planting/index.ts';
 import { SUPPORT_SCHOOLS, supportOf, tendingDue, type Tending } from '../supports/index.ts';
@@ -22,6 +22,12 @@ export type BagTask =
   | { readonly kind: 'support'; readonly dueOn: Day; readonly latestOn: Day }
   | { readonly kind: 'unshade'; readonly dueOn: Day };
 
+/** The last answer for each bag's entries, by what else it was worked out from: every screen of a round asks. */
+const known = new WeakMap<
+  readonly Entry[],
+  { readonly from: readonly unknown[]; readonly tasks: readonly BagTask[] }
+>();
+
 /**
  * What a bag's planting, growth and support ask for, by its diary, the most urgent first: winding and tying by growth, the
  * next top-up when the plant is tall enough, the support that was to come later, the shade that goes off again.
@@ -37,11 +43,27 @@ export function tasksOf(
   settings: Pick<Settings, 'depthSchoolId' | 'assumptions' | 'supportSchoolId'>,
   today: Day,
 ): readonly BagTask[] {
+  const all = entriesAt(live, container.id);
+  const from = [container, body, settings, today, ...occupants.flatMap((o) => [o.planted, o.variety])];
+  const last = known.get(all);
+  if (last && last.from.length === from.length && last.from.every((part, i) => part === from[i]))
+    return last.tasks;
+  const tasks = workedOut(container, body, occupants, all, settings, today);
+  known.set(all, { from, tasks });
+  return tasks;
+}
+
+function workedOut(
+  container: Container,
+  body: BagBody,
+  occupants: readonly Occupant[],
+  live: readonly Entry[],
+  settings: Pick<Settings, 'depthSchoolId' | 'assumptions' | 'supportSchoolId'>,
+  today: Day,
+): readonly BagTask[] {
   const eldest = occupants[0];
   if (!eldest) return [];
-  const here = live.filter(
-    (e) => 'containerId' in e && e.containerId === container.id && dayOf(e.at) <= today,
-  );
+  const here = live.filter((e) => dayOf(e.at) <= today);
   const tasks: BagTask[] = [];
   const supported = here.findLast(
     (e) => e.kind === 'supported' && e.supportId !== 'triangle' && dayOf(e.at) >= eldest.plantedOn,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { entrySchema, liveEntries, type Entry, type EntryOf } from './index.ts';
+import { entriesAt, entrySchema, liveEntries, type Entry, type EntryOf } from './index.ts';
 
 const at = (minute: number) => `2026-07-16T18:${String(minute).padStart(2, '0')}:00.000+01:00`;
 const look = (n: number, more: Partial<EntryOf<'look'>> = {}): Entry => ({
@@ -79,6 +79,39 @@ describe('what counts in a diary', () => {
         expect(ids(liveEntries(shuffled))).toEqual(ids(liveEntries(entries)));
       }),
     );
+  });
+});
+
+describe('the entries of one container', () => {
+  const there = (n: number) => look(n, { containerId: 'con_other1' });
+
+  it('are its own, in the order of the diary, and none for one that is not in it', () => {
+    const live = [look(1), there(2), look(3), there(4)];
+    expect(ids(entriesAt(live, 'con_abcdef'))).toEqual(['ent_look001', 'ent_look003']);
+    expect(ids(entriesAt(live, 'con_other1'))).toEqual(['ent_look002', 'ent_look004']);
+    expect(entriesAt(live, 'con_nobody')).toEqual([]);
+  });
+
+  it('are the very same list while nothing is written about it, whoever else asked between', () => {
+    const [first, second] = [look(1), there(2)];
+    const before = entriesAt([first, second], 'con_abcdef');
+    const others = entriesAt([first, second], 'con_other1');
+    entriesAt(others, 'con_other1');
+    const next = [first, second, there(3)];
+    expect(entriesAt(next, 'con_abcdef')).toBe(before);
+    expect(entriesAt(next, 'con_other1')).not.toBe(others);
+    expect(entriesAt([first, second, look(3)], 'con_abcdef')).toHaveLength(2);
+    // another entry in the place of one is another list, as long as it is
+    expect(entriesAt([look(1, { look: { method: 'finger', grade: 4 } }), second], 'con_abcdef')).not.toBe(
+      before,
+    );
+  });
+
+  it('are grouped again when the list that they come from has grown', () => {
+    const growing = [look(1)];
+    expect(entriesAt(growing, 'con_abcdef')).toHaveLength(1);
+    growing.push(look(2));
+    expect(entriesAt(growing, 'con_abcdef')).toHaveLength(2);
   });
 });
 

@@ -53,11 +53,64 @@ function latestCorrections(
   return new Map([...latest].map(([target, entry]) => [target, entry.id]));
 }
 
+/** Reading a date costs more than looking it up, and a sort asks for each many times. Entries never change. */
+const times = new WeakMap<Entry, { readonly at: number; readonly recordedAt: number }>();
+
+function timesOf(entry: Entry): { readonly at: number; readonly recordedAt: number } {
+  const known = times.get(entry);
+  if (known) return known;
+  const read = { at: Date.parse(entry.at), recordedAt: Date.parse(entry.recordedAt) };
+  times.set(entry, read);
+  return read;
+}
+
 function byRecorded(a: Entry, b: Entry): number {
-  return Date.parse(a.recordedAt) - Date.parse(b.recordedAt) || (a.id < b.id ? -1 : 1);
+  return timesOf(a).recordedAt - timesOf(b).recordedAt || (a.id < b.id ? -1 : 1);
 }
 
 /** Order in which things happened; ties by when they were recorded, then by id, so that it is the same everywhere. */
 export function byTime(a: Entry, b: Entry): number {
-  return Date.parse(a.at) - Date.parse(b.at) || byRecorded(a, b);
+  return timesOf(a).at - timesOf(b).at || byRecorded(a, b);
+}
+
+type Groups = ReadonlyMap<string, readonly Entry[]>;
+
+const grouped = new WeakMap<readonly Entry[], { readonly length: number; readonly groups: Groups }>();
+/** The last list of each container, whichever diary it came from. */
+const lastLists = new Map<string, readonly Entry[]>();
+
+/**
+ * The entries of one container, in the order of the diary that they come from. Grouped once for each diary; a container
+ * about which nothing was written keeps the very same list from one diary to the next, so that what was worked out from
+ * it need not be worked out again.
+ *
+ * @param live the garden's live entries, oldest first
+ */
+export function entriesAt<E extends Entry>(live: readonly E[], containerId: string): readonly E[] {
+  const known = grouped.get(live);
+  const groups = known?.length === live.length ? known.groups : groupsOf(live);
+  return (groups.get(containerId) ?? NOTHING) as readonly E[];
+}
+
+const NOTHING: readonly Entry[] = [];
+
+function groupsOf(live: readonly Entry[]): Groups {
+  const found = new Map<string, Entry[]>();
+  for (const entry of live) {
+    if (!('containerId' in entry) || entry.containerId === undefined) continue;
+    const list = found.get(entry.containerId);
+    if (list) list.push(entry);
+    else found.set(entry.containerId, [entry]);
+  }
+  const groups: Groups = new Map(
+    [...found].map(([id, list]) => {
+      const before = lastLists.get(id);
+      if (before?.length === list.length && list.every((entry, i) => entry === before[i]))
+        return [id, before];
+      lastLists.set(id, list);
+      return [id, list];
+    }),
+  );
+  grouped.set(live, { length: live.length, groups });
+  return groups;
 }

@@ -8,7 +8,8 @@ import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
 import type { FeedOffer } from '../parts/feed-offers.ts';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
 
-const FeedLine = lazy(() => import('./FeedLine.tsx'));
+const feedLine = import('./FeedLine.tsx');
+const FeedLine = lazy(() => feedLine);
 
 /** A drink as it was given. */
 export interface GivenDrink {

@@ -2,11 +2,21 @@ import { Box, Button, Typography, useMediaQuery } from '@mui/material';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { planRound } from '@rundel/core/round';
 import type { EntryOf } from '@rundel/core/diary';
-import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
+import {
+  lazy,
+  Suspense,
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+} from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Caution } from '../parts/Caution.tsx';
 import { asGiven, feedDueIds, fedDrafts, feedOffers } from '../parts/feed-offers.ts';
 import { Page } from '../parts/Page.tsx';
+import { Unhurried } from '../parts/Unhurried.tsx';
 import { dayAndTime, fillsWords } from '../parts/words.ts';
 import {
   drinkMeasure,
@@ -17,25 +27,22 @@ import {
   useShown,
   type Bag,
 } from '../store/index.ts';
+import { Beside, type BesideProps } from './Beside.tsx';
 import { Carry, likelyDrink } from './Carry.tsx';
 import { unanswered, withFeed } from './feeding.ts';
-import { LaterList } from './LaterList.tsx';
 import type { GivenDrink } from './DrinkProposal.tsx';
 import { gradedLook } from './GradeButtons.tsx';
 import { NoBags } from './NoBags.tsx';
 import { nextRoundOf, RoundDone } from './RoundDone.tsx';
-import { STOP_HEAD_ID, StopActions, StopCloseUp, StopHead, StopSection, StopWords } from './StopView.tsx';
-import { StopList, type WalkStop } from './StopList.tsx';
+import { StopCloseUp, StopSection } from './StopDrawing.tsx';
+import { STOP_HEAD_ID, StopActions, StopHead, StopWords } from './StopView.tsx';
+import type { WalkStop } from './StopList.tsx';
 import type { SkipReason } from './SkipButton.tsx';
 import { isBeforeColdNight, isOpen, statusOf } from './stops.ts';
 import { useWalk } from './walk.ts';
 import { usualWay } from './WayButton.tsx';
 
 const PlantingBanner = lazy(() => import('./planting/PlantingBanner.tsx'));
-const Handwork = lazy(() => import('./Handwork.tsx'));
-const ShortTime = lazy(() => import('./ShortTime.tsx'));
-const DeviceReadings = lazy(() => import('./DeviceReadings.tsx'));
-const WeatherCard = lazy(() => import('./WeatherCard.tsx'));
 
 /** Home: today's walk, one bag at a time. */
 export default function RoundPage() {
@@ -88,6 +95,13 @@ export default function RoundPage() {
   const bag = asked ?? firstOpen;
   const stop = useMemo(() => bag && stopOf(bag), [bag, stopOf]);
   const status = stop?.status;
+  // the answer comes first; what stands beside it follows a moment later
+  const beside = useMemo(
+    (): BesideProps => ({ stops, currentId: bag?.container.id, bags, plan, walk, onKeepTo: keepTo }),
+    [bag, bags, keepTo, plan, stops, walk],
+  );
+  const listed = useDeferredValue(beside);
+  const drawn = useDeferredValue(bag);
 
   // the name of the next stop is what a screen reader reads first
   const shownId = useRef<string>(undefined);
@@ -203,22 +217,9 @@ export default function RoundPage() {
   );
   const carryLitres = carried.reduce((sum, s) => sum + likelyDrink(s), 0);
   const list = (
-    <>
-      <StopList stops={stops} currentId={bag?.container.id} />
-      <Suspense>
-        {plan && walk && <ShortTime plan={plan} bags={bags} walk={walk} onKeepTo={keepTo} />}
-        {walk && bags.some(({ container }) => container.gauges) && (
-          <DeviceReadings bags={bags} walkId={walk.startedAt} />
-        )}
-        <Handwork />
-        <WeatherCard />
-      </Suspense>
-      <LaterList
-        bags={bags}
-        laterIds={plan?.later.map((l) => l.containerId) ?? []}
-        walkIds={walk?.containerIds ?? []}
-      />
-    </>
+    <Unhurried>
+      <Beside {...listed} />
+    </Unhurried>
   );
   return (
     <Page
@@ -283,7 +284,9 @@ export default function RoundPage() {
               </Box>
               {isPhone ? (
                 <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
-                  <StopCloseUp bag={bag} />
+                  <Unhurried>
+                    <StopCloseUp bag={drawn ?? bag} />
+                  </Unhurried>
                   <Box sx={{ minWidth: 0 }}>
                     {status.kind === 'drink' ? (
                       <Typography>
@@ -297,7 +300,9 @@ export default function RoundPage() {
                 </Box>
               ) : (
                 <Box sx={{ height: 'min(600px, calc(100vh - 210px))' }}>
-                  <StopSection bag={bag} height={isWide ? 560 : 480} />
+                  <Unhurried>
+                    <StopSection bag={drawn ?? bag} height={isWide ? 560 : 480} />
+                  </Unhurried>
                 </Box>
               )}
             </Box>

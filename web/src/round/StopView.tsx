@@ -2,12 +2,11 @@ import { Box, Button, Typography } from '@mui/material';
 import { IconBasket, IconNote, IconPlayerTrackNext } from '@tabler/icons-react';
 import { expectedGrades } from '@rundel/core/round';
 import type { EntryOf } from '@rundel/core/diary';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { expectation, kindWords, nextLookWords, seenStore, titleOf } from '../parts/bag-words.ts';
 import { FAULT_WORDS, lookWords } from '../parts/look-words.ts';
 import { STORE_WORDS } from '../parts/water-words.ts';
-import { BagElevation, BagSection, sceneOf } from '../section/index.ts';
 import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
 import type { GivenDrink } from './DrinkProposal.tsx';
 import type { FeedOffer } from '../parts/feed-offers.ts';
@@ -25,74 +24,6 @@ const FeedDue = lazy(() => import('./FeedDue.tsx'));
 const FeedDialog = lazy(() => import('../parts/FeedDialog.tsx'));
 const StopDialogs = lazy(() => import('./StopDialogs.tsx'));
 const ReadingDialog = lazy(() => import('./ReadingDialog.tsx'));
-
-/** The bag of a stop in section. */
-export function StopSection({ bag, height }: { readonly bag: Bag; readonly height: number }) {
-  const { clock, garden, live } = useGarden();
-  const shown = useShown();
-  const share = bag.water?.estimate.share;
-  const scene = useMemo(
-    () => ({
-      ...sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings, live),
-      level: seenStore(bag.water),
-    }),
-    [bag.body, bag.container, bag.occupants, bag.water, clock, garden.settings, live, share],
-  );
-  return <BagSection scene={scene} shown={shown} height={height} title={`${titleOf(bag)} in section`} />;
-}
-
-/** The bag of a stop close up, for a phone: the bag itself as large as it goes, the plant's top out of the picture. */
-export function StopCloseUp({ bag }: { readonly bag: Bag }) {
-  const { clock, garden, live } = useGarden();
-  const share = bag.water?.estimate.share;
-  const scene = useMemo(
-    () => ({
-      ...sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings, live),
-      level: seenStore(bag.water),
-    }),
-    [bag.body, bag.container, bag.occupants, bag.water, clock, garden.settings, live, share],
-  );
-  const pixelsPerMillimetre = Math.min(128 / (2 * scene.halfWidest), 112 / scene.heightMillimetres);
-  const percent = (part: number) => Math.round(part * 100);
-  return (
-    <Box
-      component={Link}
-      to={`/stands/${bag.container.id}`}
-      aria-label={`${titleOf(bag)} in section; open its page`}
-      sx={{
-        width: 150,
-        height: 164,
-        flexShrink: 0,
-        display: 'grid',
-        alignContent: 'end',
-        color: 'inherit',
-        textDecoration: 'none',
-      }}
-    >
-      <Box
-        sx={{
-          overflow: 'hidden',
-          height: 142,
-          display: 'grid',
-          alignContent: 'end',
-          justifyContent: 'center',
-          borderBlockEnd: '2.5px solid var(--ink)',
-        }}
-      >
-        <BagElevation scene={scene} pixelsPerMillimetre={pixelsPerMillimetre} />
-      </Box>
-      <Box sx={{ textAlign: 'center', fontSize: '0.85rem' }}>
-        {share ? (
-          <>
-            <strong>{percent(share.likely)} %</strong> left, {percent(share.low)} to {percent(share.high)}
-          </>
-        ) : (
-          '…'
-        )}
-      </Box>
-    </Box>
-  );
-}
 
 export const STOP_HEAD_ID = 'stop-head';
 

@@ -1,4 +1,4 @@
-import type { Entry } from '@rundel/core/diary';
+import { entriesAt, type Entry } from '@rundel/core/diary';
 import type { FeedOffer } from '../parts/feed-offers.ts';
 import type { Bag } from '../store/index.ts';
 import type { StopStatus } from './stops.ts';
@@ -12,12 +12,12 @@ export function unanswered(
   live: readonly Entry[],
 ): readonly FeedOffer[] {
   const since = walk ? Date.parse(walk.startedAt) : Infinity;
+  const here = entriesAt(live, bag.container.id);
   return offers.filter(
     ({ state }) =>
-      !live.some(
+      !here.some(
         (e) =>
           (e.kind === 'fed' || e.kind === 'feed-skipped') &&
-          e.containerId === bag.container.id &&
           Date.parse(e.at) >= since &&
           (e.stepId === state.step.id || e.goodId === state.step.goodId),
       ),

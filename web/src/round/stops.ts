@@ -1,5 +1,5 @@
 import { addDays, dayOf } from '@rundel/core/climate';
-import type { Entry, EntryOf } from '@rundel/core/diary';
+import { entriesAt, type Entry, type EntryOf } from '@rundel/core/diary';
 import { adviseDrink, type DrinkAdvice, type Look } from '@rundel/core/water';
 import type { Bag } from '../store/index.ts';
 import type { Walk } from './walk.ts';
@@ -34,9 +34,7 @@ export function statusOf(
   isBeforeColdNight = false,
 ): StopStatus {
   const since = walk ? Date.parse(walk.startedAt) : Infinity;
-  const here = live.filter(
-    (e) => 'containerId' in e && e.containerId === bag.container.id && Date.parse(e.at) >= since,
-  );
+  const here = entriesAt(live, bag.container.id).filter((e) => Date.parse(e.at) >= since);
   const look = here.findLast((e) => e.kind === 'look');
   const drinks = here.filter((e) => e.kind === 'drink' && (!look || Date.parse(e.at) >= Date.parse(look.at)));
   const left = here.findLast((e) => e.kind === 'skipped');

@@ -1,7 +1,7 @@
 import { Box, Button, IconButton, Typography } from '@mui/material';
 import { IconPencil, IconTrash } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/climate';
-import type { Entry } from '@rundel/core/diary';
+import { entriesAt, type Entry } from '@rundel/core/diary';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { localDate, shortDay } from '../parts/words.ts';
@@ -18,7 +18,7 @@ export function Diary({ containerId }: { readonly containerId: string }) {
   const shown = useShown();
   const [isWhole, setWhole] = useState(false);
   const [correcting, setCorrecting] = useState<Entry>();
-  const here = live.filter((e) => 'containerId' in e && e.containerId === containerId).reverse();
+  const here = [...entriesAt(live, containerId)].reverse();
   const removed = removedFrom(garden.entries, live, containerId);
   const today = dayOf(clock.now());
   if (here.length === 0 && removed.length === 0) {

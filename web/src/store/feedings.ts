@@ -1,6 +1,7 @@
 import { feedingCaseOf } from '@rundel/core/bag-state';
 import { addDays, dayOf } from '@rundel/core/climate';
-import type { Entry } from '@rundel/core/diary';
+import { entriesAt } from '@rundel/core/diary';
+import type { Container } from '@rundel/core/garden';
 import type { FeedingCase, Regime } from '@rundel/core/feeding';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -8,7 +9,7 @@ import { estimateWorker, type BagLedger, type FailedWater, type FeedingNow } fro
 import type { Bag } from './bags.ts';
 import { useGarden, type OpenGarden } from './garden-context.tsx';
 import { containersInUse } from './selectors.ts';
-import { useWaters, versionOf } from './waters.ts';
+import { isSameList, useWaters, versionOf } from './waters.ts';
 
 /** The entries of a bag that its feeding depends on. */
 const FEEDING_KINDS: ReadonlySet<string> = new Set([
@@ -25,21 +26,22 @@ const FEEDING_KINDS: ReadonlySet<string> = new Set([
 const WEATHER_DAYS = 340;
 
 /** What was worked out last for each bag, by what it was worked out from. */
-const known = new Map<string, { readonly signature: string; readonly feeding: FeedingNow | FailedWater }>();
+const known = new Map<
+  string,
+  { readonly from: readonly unknown[]; readonly feeding: FeedingNow | FailedWater }
+>();
 
-/** The part of a garden that its bags' feeding depends on, small enough to post to a worker. */
-function gardenForFeeding({ garden, live }: OpenGarden, today: string) {
+/** The part of a garden that some bags' feeding depends on, small enough to post to a worker. */
+export function gardenForFeeding(
+  { garden, live }: Pick<OpenGarden, 'garden' | 'live'>,
+  containers: readonly Container[],
+  today: string,
+) {
   const since = addDays(today, -WEATHER_DAYS);
-  return {
-    ...garden,
-    packs: [],
-    templates: [],
-    plans: [],
-    entries: live.filter((e) => (e.kind === 'weather' ? e.day >= since : FEEDING_KINDS.has(e.kind))),
-  };
+  const weather = live.filter((e) => e.kind === 'weather' && e.day >= since);
+  const here = containers.flatMap((c) => entriesAt(live, c.id).filter((e) => FEEDING_KINDS.has(e.kind)));
+  return { ...garden, packs: [], templates: [], plans: [], entries: [...weather, ...here] };
 }
-
-const isOf = (containerId: string) => (e: Entry) => 'containerId' in e && e.containerId === containerId;
 
 /** Every bag's feeding today, reckoned in the worker; only what has changed is done again. */
 export function useFeedings(): { readonly byId: ReadonlyMap<string, FeedingNow>; readonly isReady: boolean } {
@@ -56,35 +58,17 @@ export function useFeedings(): { readonly byId: ReadonlyMap<string, FeedingNow>;
     staleTime: Infinity,
     gcTime: 60_000,
     queryFn: async () => {
-      const whole = gardenForFeeding(open, today);
-      const weather = whole.entries.flatMap((e) => (e.kind === 'weather' ? [e.id] : [])).join();
-      const records = [
-        ...garden.goods,
-        ...garden.regimes,
-        ...garden.varieties,
-        ...garden.mixes,
-        ...garden.measures,
-      ]
-        .map((r) => `${r.changedAt}${r.binnedAt ?? ''}`)
-        .join();
+      const { goods, regimes, varieties, plants, mixes, measures, settings } = garden;
+      const seen = open.live.flatMap((e) => (e.kind === 'weather' ? [e.id] : [])).join();
       const asked = containersInUse(garden).map((container) => {
         const stand = garden.stands.find((s) => s.id === container.standId);
-        const signature = [
-          today,
-          weather,
-          container.changedAt,
-          stand?.changedAt,
-          garden.settings.changedAt,
-          records,
-          waters.get(container.id)?.estimate.moves.length,
-          whole.entries
-            .filter(isOf(container.id))
-            .map((e) => e.id)
-            .join(),
-        ].join('|');
-        return { container, key: `${which}|${container.id}`, signature };
+        const moves = waters.get(container.id)?.estimate.moves.length;
+        const here = entriesAt(open.live, container.id);
+        const records = [goods, regimes, varieties, plants, mixes, measures, settings];
+        const from = [today, seen, container, stand, ...records, moves, here];
+        return { container, key: `${which}|${container.id}`, from };
       });
-      const changed = asked.filter(({ key, signature }) => known.get(key)?.signature !== signature);
+      const changed = asked.filter(({ key, from }) => !isSameList(known.get(key)?.from ?? [], from));
       // each worker gets its bags in one message: the garden is copied once and not for every bag
       const shares = new Map<ReturnType<typeof estimateWorker>, typeof changed>();
       for (const each of changed) {
@@ -97,10 +81,15 @@ export function useFeedings(): { readonly byId: ReadonlyMap<string, FeedingNow>;
             container,
             moves: waters.get(container.id)?.estimate.moves ?? [],
           }));
-          const found = await worker.bagFeedings(whole, jobs, today);
+          const part = gardenForFeeding(
+            open,
+            share.map(({ container }) => container),
+            today,
+          );
+          const found = await worker.bagFeedings(part, jobs, today);
           found.forEach((feeding, i) => {
-            const { key, signature } = share[i] as (typeof share)[number];
-            known.set(key, { signature, feeding });
+            const { key, from } = share[i] as (typeof share)[number];
+            known.set(key, { from, feeding });
           });
         }),
       );
@@ -139,7 +128,7 @@ export function useLedger(bag: Bag): BagLedger | undefined {
     gcTime: 60_000,
     queryFn: async () => {
       const found = await estimateWorker(container.id).bagLedger(
-        gardenForFeeding(open, today),
+        gardenForFeeding(open, [container], today),
         container,
         today,
         water?.estimate.moves ?? [],

@@ -8,6 +8,7 @@ import {
   type LearntFinger,
 } from '@rundel/core/bag-state';
 import { addDays, dayOf } from '@rundel/core/climate';
+import { entriesAt, type Entry } from '@rundel/core/diary';
 import type { Container, Stand } from '@rundel/core/garden';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
@@ -19,7 +20,10 @@ import { useGarden, type OpenGarden } from './garden-context.tsx';
 const QUARTER_HOUR = 900_000;
 
 /** What was worked out last for each bag, by what it was worked out from: only changed bags are done again. */
-const known = new Map<string, { readonly signature: string; readonly water: BagWater | FailedWater }>();
+const known = new Map<
+  string,
+  { readonly from: readonly unknown[]; readonly water: BagWater | FailedWater }
+>();
 
 export interface Waters {
   readonly byId: ReadonlyMap<string, BagWater>;
@@ -32,7 +36,15 @@ export interface Waters {
 const WEATHER_DAYS = 210;
 
 /** The entries of a bag that its water depends on. */
-const WATER_KINDS: ReadonlySet<string> = new Set(['look', 'drink', 'drip', 'planted', 'cleared', 'height']);
+const WATER_KINDS: ReadonlySet<string> = new Set([
+  'look',
+  'drink',
+  'drip',
+  'planted',
+  'cleared',
+  'height',
+  'solution',
+]);
 
 /** The part of a garden that its bags' water depends on, small enough to post to a worker. */
 export function gardenForWater(
@@ -40,7 +52,14 @@ export function gardenForWater(
   now: string,
   finger: Partial<LearntFinger>,
 ): Garden {
-  const since = addDays(dayOf(now), -WEATHER_DAYS);
+  return {
+    ...withoutDiary(garden, finger),
+    entries: [...weatherSince(live, now), ...live.filter((e) => WATER_KINDS.has(e.kind))],
+  };
+}
+
+/** What a worker does not need is not sent to it. */
+export function withoutDiary(garden: Garden, finger: Partial<LearntFinger>): Garden {
   return {
     ...garden,
     settings: { ...garden.settings, assumptions: { ...finger, ...garden.settings.assumptions } },
@@ -49,33 +68,24 @@ export function gardenForWater(
     templates: [],
     plans: [],
     regimes: [],
-    entries: live.filter((e) => (e.kind === 'weather' ? e.day >= since : WATER_KINDS.has(e.kind))),
+    entries: [],
   };
+}
+
+export function weatherSince(live: readonly Entry[], now: string): readonly Entry[] {
+  const since = addDays(dayOf(now), -WEATHER_DAYS);
+  return live.filter((e) => e.kind === 'weather' && e.day >= since);
 }
 
 /** The same for one bag. */
-function partFor(container: Container, whole: Garden): Garden {
-  return {
-    ...whole,
-    containers: [container],
-    entries: whole.entries.filter(
-      (e) => e.kind === 'weather' || ('containerId' in e && e.containerId === container.id),
-    ),
-  };
-}
-
-function signatureOf(part: Garden, container: Container, quarter: number): string {
-  const stand = part.stands.find((s) => s.id === container.standId);
-  const varieties = [...part.varieties, ...part.mixes].map((v) => v.changedAt).join();
-  return [
-    quarter,
-    container.changedAt,
-    stand?.changedAt,
-    part.settings.changedAt,
-    varieties,
-    part.settings.assumptions['fingerOffset'],
-    part.entries.map((e) => e.id).join(),
-  ].join('|');
+export function partFor(
+  container: Container,
+  bare: Garden,
+  weather: readonly Entry[],
+  live: readonly Entry[],
+): Garden {
+  const here = entriesAt(live, container.id).filter((e) => WATER_KINDS.has(e.kind));
+  return { ...bare, containers: [container], entries: [...weather, ...here] };
 }
 
 /** Every bag's water now, recomputed in a worker when something that it depends on changes, and with time. */
@@ -90,17 +100,35 @@ export function useWaters(): Waters {
     staleTime: Infinity,
     gcTime: 60_000,
     queryFn: async () => {
+      const { live } = open;
       const now = clock.now();
-      const whole = gardenForWater(open, now, fingerOf(open));
+      const finger = fingerOf(open);
+      const bare = withoutDiary(garden, finger);
+      const weather = weatherSince(live, now);
+      const seen = weather.map((e) => e.id).join();
       return Promise.all(
         containersInUse(garden).map(async (container) => {
-          const part = partFor(container, whole);
-          const signature = signatureOf(part, container, quarter);
+          const stand = garden.stands.find((s) => s.id === container.standId);
+          const { settings, varieties, plants, mixes } = garden;
+          const from = [
+            quarter,
+            container,
+            stand,
+            settings,
+            varieties,
+            plants,
+            mixes,
+            finger.fingerOffset,
+            finger.fingerNoise,
+            seen,
+            entriesAt(live, container.id),
+          ];
           const key = `${which}|${container.id}`;
           const before = known.get(key);
-          if (before?.signature === signature) return before.water;
+          if (before && isSameList(before.from, from)) return before.water;
+          const part = partFor(container, bare, weather, live);
           const water = await estimateWorker(container.id).bagWater(part, container, now);
-          known.set(key, { signature, water });
+          known.set(key, { from, water });
           return water;
         }),
       );
@@ -123,26 +151,35 @@ export async function waterIf(
   shade?: number,
 ): Promise<BagWater | undefined> {
   const now = open.clock.now();
-  const whole = gardenForWater(open, now, fingerOf(open));
+  const bare = withoutDiary(open.garden, fingerOf(open));
   const shaded = (stand: Stand): Stand =>
     stand.id === container.standId ? { ...stand, shade: shade ?? 0 } : stand;
-  const tried = shade === undefined ? whole : { ...whole, stands: whole.stands.map(shaded) };
-  const water = await estimateWorker(container.id).bagWater(partFor(container, tried), container, now, true);
+  const tried = shade === undefined ? bare : { ...bare, stands: bare.stands.map(shaded) };
+  const part = partFor(container, tried, weatherSince(open.live, now), open.live);
+  const water = await estimateWorker(container.id).bagWater(part, container, now, true);
   return 'problem' in water ? undefined : water;
 }
 
 /** This grower's finger, learnt from looks beside weighings; nothing where there are none. */
 export function fingerOf({ garden, live }: Pick<OpenGarden, 'garden' | 'live'>): Partial<LearntFinger> {
-  if (!live.some((e) => e.kind === 'look' && e.look.method === 'scale')) return {};
+  const weighed = garden.containers.filter((c) =>
+    entriesAt(live, c.id).some((e) => e.kind === 'look' && e.look.method === 'scale'),
+  );
+  if (weighed.length === 0) return {};
   const bodies = new Map<string, BagBody>();
-  for (const container of garden.containers) {
+  for (const container of weighed) {
     try {
       bodies.set(container.id, bodyOf(container, garden));
     } catch {
       // a bag that cannot be worked out teaches nothing; it is named where bags are listed
     }
   }
-  return learnFinger(garden.containers, bodies, live, resolveAssumed(garden.settings.assumptions));
+  return learnFinger(weighed, bodies, live, resolveAssumed(garden.settings.assumptions));
+}
+
+/** Whether two lists hold the very same things in the same order. */
+export function isSameList(a: readonly unknown[], b: readonly unknown[]): boolean {
+  return a.length === b.length && a.every((part, i) => part === b[i]);
 }
 
 const versions = new WeakMap<Garden, number>();

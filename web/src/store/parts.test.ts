@@ -1,0 +1,68 @@
+import { bagFeeding, bagWater, bodyOf, warmthOf, type Garden } from '@rundel/core/bag-state';
+import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
+import { liveEntries } from '@rundel/core/diary';
+import { describe, expect, it } from 'vitest';
+import { gardenForFeeding } from './feedings.ts';
+import { containersInUse } from './selectors.ts';
+import { fingerOf, gardenForWater, isSameList, partFor, weatherSince, withoutDiary } from './waters.ts';
+
+const garden = gannetSlip(3);
+const live = liveEntries(garden.entries);
+const open = { garden, live };
+const today = DEMO_EVENING.slice(0, 10);
+const bags = containersInUse(garden);
+
+describe('what is sent to a worker', () => {
+  const finger = fingerOf(open);
+  const settings = { ...garden.settings, assumptions: { ...finger, ...garden.settings.assumptions } };
+  const whole: Garden = { ...garden, settings };
+
+  it.each(bags.map((c) => [c.label, c] as const))('says all of bag %s’s water', (_, container) => {
+    const part = partFor(container, withoutDiary(garden, finger), weatherSince(live, DEMO_EVENING), live);
+    const water = bagWater(part, container, DEMO_EVENING, part.entries);
+    expect(water).toEqual(bagWater(whole, container, DEMO_EVENING, live));
+    const all = gardenForWater(open, DEMO_EVENING, finger);
+    expect(water).toEqual(bagWater(all, container, DEMO_EVENING, all.entries));
+  });
+
+  it.each(bags.map((c) => [c.label, c] as const))('says all of bag %s’s feeding', (_, container) => {
+    const moves = bagWater(whole, container, DEMO_EVENING, live).estimate.moves;
+    const feedingBy = (source: Garden) =>
+      bagFeeding(
+        source,
+        container,
+        bodyOf(container, source),
+        source.entries,
+        today,
+        warmthOf(source.entries, source.settings),
+        moves,
+      );
+    expect(feedingBy(gardenForFeeding(open, [container], today))).toEqual(
+      feedingBy({ ...garden, entries: [...live] }),
+    );
+  });
+
+  it('is a small part of the diary', () => {
+    const [first] = bags;
+    const part = first && gardenForFeeding(open, [first], today);
+    expect(part?.entries.length).toBeLessThan(live.length / 3);
+    expect(part?.packs).toEqual([]);
+  });
+});
+
+describe('a grower’s finger', () => {
+  it('is learnt where a bag is weighed, and nowhere else', () => {
+    expect(fingerOf(open).fingerNoise).toBeGreaterThan(0);
+    const unweighed = live.filter((e) => e.kind !== 'look' || e.look.method !== 'scale');
+    expect(fingerOf({ garden, live: unweighed })).toEqual({});
+  });
+});
+
+describe('whether two lists are the same', () => {
+  it.each([
+    [[], [], true],
+    [[1, 'a'], [1, 'a'], true],
+    [[1], [1, 2], false],
+    [[{}], [{}], false],
+  ])('%o and %o: %s', (a, b, same) => expect(isSameList(a, b)).toBe(same));
+});
