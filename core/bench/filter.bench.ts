@@ -2,7 +2,7 @@ import { chanceFrom } from '../hidden/index.ts';
 import { addDays, completeWeather, defaultNormals } from '../src/climate/index.ts';
 import { DEFAULT_ASSUMED } from '../src/assumed/index.ts';
 import { FilterMemory } from '../src/bag-state/index.ts';
-import { runFilter, timeline, type WaterBag, type WaterEvent } from '../src/water/index.ts';
+import { runFilter, timelineOf, type WaterBag, type WaterEvent } from '../src/water/index.ts';
 
 /**
  * Time of the filter over one bag's season: 180 days with 300 entries (looks, and drinks after dry ones).
@@ -58,13 +58,10 @@ const events = Array.from({ length: ENTRIES / 2 }, (_, n): WaterEvent[] => [
 const times: number[] = [];
 for (let run = 0; run < RUNS + WARM_UP; run++) {
   const started = performance.now();
-  const steps = timeline(
-    bag,
-    weather,
+  const steps = timelineOf(bag, weather, 51)(
     events,
     `${FIRST}T08:00:00.000+01:00`,
     `${last}T20:00:00.000+01:00`,
-    51,
   );
   runFilter(bag, steps);
   if (run >= WARM_UP) times.push(performance.now() - started);
@@ -73,13 +70,10 @@ times.sort((a, b) => a - b);
 
 /** The same season with an entry more each time, by a memory that knows the season without it. */
 const stepsWith = (more: readonly WaterEvent[]) =>
-  timeline(
-    bag,
-    weather,
+  timelineOf(bag, weather, 51)(
     [...events, ...more],
     `${FIRST}T08:00:00.000+01:00`,
     `${last}T20:00:00.000+01:00`,
-    51,
   );
 const memory = new FilterMemory();
 memory.run(bag, stepsWith([]), DEFAULT_ASSUMED);

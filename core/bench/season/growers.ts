@@ -6,7 +6,7 @@ import {
   adviseDrink,
   FilterRun,
   lookAhead,
-  timeline,
+  timelineOf,
   type LookAhead,
   type UseStep,
   type WaterEstimate,
@@ -79,6 +79,7 @@ export function withRundel(
 ): Grower & { readonly said: readonly (Said & { readonly truth: HiddenBag })[] } {
   const assumed = resolveAssumed(own);
   const run = FilterRun.start(test.seen, assumed);
+  const stepsOf = timelineOf(test.seen, season.known, season.site.latitudeDegrees, assumed);
   const said: (Said & { truth: HiddenBag })[] = [];
   let from = at(0, 0);
   let events: WaterEvent[] = [];
@@ -86,16 +87,7 @@ export function withRundel(
   /** takes the filter to a moment and says what is known there */
   const advance = (n: number, minute: number): { estimate: WaterEstimate; ahead: LookAhead } => {
     const to = at(n, ROUND_HOUR * 60 + minute);
-    for (const step of timeline(
-      test.seen,
-      season.known,
-      events,
-      from,
-      to,
-      season.site.latitudeDegrees,
-      assumed,
-    ))
-      run.step(step);
+    for (const step of stepsOf(events, from, to)) run.step(step);
     from = to;
     events = [];
     return { estimate: run.finish(), ahead: aheadOf(test, season, run, n, assumed, 24 * (n - seen)) };
@@ -144,9 +136,10 @@ function aheadOf(
 ): LookAhead {
   // what was measured up to today, and what is usual from tomorrow on
   const weather = [...season.known.slice(0, n + 1), ...season.expected.slice(n + 1)];
+  const stepsOf = timelineOf(test.seen, weather, season.site.latitudeDegrees, assumed);
   const spans = Array.from({ length: ROUNDS }, (_, i) => {
     const [a, b] = [at(n + i, ROUND_HOUR * 60 + (i === 0 ? 3 : 0)), at(n + i + 1, ROUND_HOUR * 60)];
-    const steps = timeline(test.seen, weather, [], a, b, season.site.latitudeDegrees, assumed);
+    const steps = stepsOf([], a, b);
     return { at: b, hoursAhead: 24 * (i + 1), steps: steps.filter((s): s is UseStep => s.kind === 'use') };
   });
   return lookAhead(run.belief, test.seen, spans, assumed, {

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { completeWeather, defaultNormals, fitWeather } from '../climate/index.ts';
-import { runFilter, storeOf, timeline, type WaterBag } from '../water/index.ts';
+import { runFilter, storeOf, timelineOf, type WaterBag } from '../water/index.ts';
 import { CHANGES, planAway, type AwayBag, type AwayPlan, type AwayQuestion } from './index.ts';
 
 const SITE = { latitudeDegrees: 51, normals: defaultNormals(51) };
@@ -28,13 +28,10 @@ function bagOf(availableLitres: number, canopySquareMetres: number, more: Partia
     ...more,
   };
   const weather = completeWeather([], SITE, '2026-07-01', '2026-07-16');
-  const steps = timeline(
-    bag,
-    weather,
+  const steps = timelineOf(bag, weather, 51)(
     [],
     '2026-07-01T08:00:00.000+01:00',
     '2026-07-16T18:00:00.000+01:00',
-    51,
   );
   const { belief } = runFilter(bag, steps);
   return { containerId: `con_${availableLitres}`, bag, belief, assumed: DEFAULT_ASSUMED };

@@ -11,7 +11,7 @@ import { entriesAt, liveEntries, type Entry } from '../diary/index.ts';
 import type { Container, Settings } from '../garden/index.ts';
 import {
   lookAhead,
-  timeline,
+  timelineOf,
   type Belief,
   type DripSpell,
   type LookAhead,
@@ -168,16 +168,15 @@ export function waterCase(
   const last = rounds.at(-1) ?? now;
   const site = siteOf(settings);
   const weather = completeWeather(knownWeather(live), site, dayOf(from), dayOf(last));
-  const stepsBetween = (a: string, b: string, events: readonly WaterEvent[]) =>
-    timeline(bag, weather, events, a, b, site.latitudeDegrees, assumed);
+  const stepsBetween = timelineOf(bag, weather, site.latitudeDegrees, assumed);
   const { looks, setAside } = looksOf(container, body, live);
   const events = waterEventsOf(container.id, live, looks);
-  const steps = stepsBetween(from, now, events);
+  const steps = stepsBetween(events, from, now);
   const { belief, estimate } = memory.run(bag, steps, assumed);
   const spans = rounds.map((at, i) => ({
     at,
     hoursAhead: (Date.parse(at) - Date.parse(now)) / 3_600_000,
-    steps: stepsBetween(rounds[i - 1] ?? now, at, []).filter((s): s is UseStep => s.kind === 'use'),
+    steps: stepsBetween([], rounds[i - 1] ?? now, at).filter((s): s is UseStep => s.kind === 'use'),
   }));
   const past = weather.filter((day) => day.day <= dayOf(now));
   const daysSincePlanting = daysSinceLastPlanting(occupants, dayOf(now));

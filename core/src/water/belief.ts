@@ -11,8 +11,8 @@ import {
   WATER_MIDDLES,
   type LossScale,
 } from './grid.ts';
-import { refillColumn, shiftColumn } from './column.ts';
-import { drains, froms, intos, parts, planDrink } from './drink-moves.ts';
+import { refillColumn, shiftColumn, wander } from './column.ts';
+import { drainedFrom, planDrink, pourInto } from './drink-moves.ts';
 import { StoreBelief, type StoreShare } from './store-belief.ts';
 
 /** A column with less than this of the whole is let go. */
@@ -62,14 +62,17 @@ export class Belief {
     stores: readonly StoreShare[] = [],
   ): Belief {
     const belief = new Belief(StoreBelief.start(stores));
+    let sum = 0;
     for (let j = 0; j < USE_CELLS; j++) {
       const logUse = -LOG_USE_REACH + j * LOG_USE_STEP;
       for (let i = 0; i < WATER_CELLS; i++) {
         const z = ((WATER_MIDDLES[i] as number) - water.mean) / water.sd;
-        belief.mass[j * WATER_CELLS + i] = Math.exp(-(z * z) / 2 - (logUse / logUseSd) ** 2 / 2);
+        const here = Math.exp(-(z * z) / 2 - (logUse / logUseSd) ** 2 / 2);
+        belief.mass[j * WATER_CELLS + i] = here;
+        sum += here;
       }
     }
-    belief.normalise();
+    belief.normalise(sum);
     return belief;
   }
 
@@ -86,9 +89,9 @@ export class Belief {
   pass(passage: Passage, depletion: number): void {
     const { transpiration, evaporation, gain, drift } = passage;
     const isStill = transpiration + evaporation + gain < 1e-9 && !this.stores.pulls(passage.pulls);
+    this.marginal = undefined;
     if (!isStill) this.lose({ ...passage, spread: Math.min(0.55, passage.spread) }, depletion);
     if (drift > 0) this.driftUse(drift);
-    this.marginal = undefined;
   }
 
   private lose(passage: Passage, depletion: number): void {
@@ -133,24 +136,12 @@ export class Belief {
   /** A drink of a doubtful amount, as shares of available water; what runs through goes to the stores that catch it. */
   drink(amount: number, sd: number, mix: { readonly dryBelow: number; readonly dryKeeps: number }): void {
     const { mass, spare } = this;
-    const count = planDrink(amount, sd, mix);
-    const catches = this.stores.count > 0;
+    planDrink(amount, sd, mix);
     spare.fill(0);
-    // in locals: a module's arrays are looked up anew at every use
-    const [from, into, part] = [froms, intos, parts];
     for (let j = this.columnLow; j <= this.columnHigh; j++) {
       const at = j * WATER_CELLS;
-      for (let n = 0; n < count; n++) {
-        const to = at + (into[n] as number);
-        spare[to] = (spare[to] as number) + (mass[at + (from[n] as number)] as number) * (part[n] as number);
-      }
-      if (!catches) continue;
-      let [total, ran] = [0, 0];
-      for (let i = 0; i < WATER_CELLS; i++) {
-        total += mass[at + i] as number;
-        ran += (mass[at + i] as number) * (drains[i] as number);
-      }
-      if (total > 0) this.stores.catch(j, ran / total);
+      pourInto(spare, mass, at);
+      if (this.stores.count > 0) this.stores.catch(j, drainedFrom(mass, at));
     }
     [this.mass, this.spare] = [this.spare, this.mass];
     this.marginal = undefined;
@@ -161,11 +152,16 @@ export class Belief {
     const { mass } = this;
     const [cells, weights] = [WATER_CELLS, likely];
     for (let i = 0; i < cells; i++) weights[i] = chance(WATER_MIDDLES[i] as number);
+    let sum = 0;
     for (let j = this.columnLow; j <= this.columnHigh; j++) {
       const at = j * cells;
-      for (let i = 0; i < cells; i++) mass[at + i] = (mass[at + i] as number) * (weights[i] as number);
+      for (let i = 0; i < cells; i++) {
+        const here = (mass[at + i] as number) * (weights[i] as number);
+        mass[at + i] = here;
+        sum += here;
+      }
     }
-    this.normalise();
+    this.normalise(sum);
   }
 
   /**
@@ -177,13 +173,17 @@ export class Belief {
    */
   observeLevel(store: number, share: number, sd: number): void {
     const { mass } = this;
+    let sum = 0;
     for (let j = this.columnLow; j <= this.columnHigh; j++) {
       const weight = this.stores.see(store, j, share, sd);
-      for (let i = 0; i < WATER_CELLS; i++)
-        mass[j * WATER_CELLS + i] = (mass[j * WATER_CELLS + i] as number) * weight;
+      for (let i = 0; i < WATER_CELLS; i++) {
+        const here = (mass[j * WATER_CELLS + i] as number) * weight;
+        mass[j * WATER_CELLS + i] = here;
+        sum += here;
+      }
     }
     this.stores.seen(store, sd);
-    this.normalise();
+    this.normalise(sum);
   }
 
   /**
@@ -290,38 +290,33 @@ export class Belief {
   private driftUse(sd: number): void {
     const side = Math.min(1 / 3, sd ** 2 / (2 * LOG_USE_STEP ** 2));
     const { mass, spare } = this;
-    const cells = WATER_CELLS;
     // mass reaches one column further on each side
     const low = Math.max(0, this.columnLow - 1);
     const high = Math.min(USE_CELLS - 1, this.columnHigh + 1);
     if (this.stores.count > 0) this.stores.wander(low, high, side, (j) => this.columnMass(j));
-    for (let j = low; j <= high; j++) {
-      const here = j * cells;
-      const before = j > low ? here - cells : here;
-      const after = j < high ? here + cells : here;
-      for (let i = 0; i < cells; i++) {
-        const m = mass[here + i] as number;
-        spare[here + i] = m + side * ((mass[before + i] as number) + (mass[after + i] as number) - 2 * m);
-      }
-    }
-    spare.fill(0, 0, low * cells);
-    spare.fill(0, (high + 1) * cells);
+    this.marginal = wander(spare, mass, low, high, side);
     this.columnLow = low;
     this.columnHigh = high;
     [this.mass, this.spare] = [this.spare, this.mass];
     this.trim();
   }
 
-  /** Makes the mass whole again. */
-  private normalise(): void {
+  /** Makes the mass whole again, and sums it by water on the way. */
+  private normalise(sum: number): void {
     const { mass } = this;
     this.marginal = undefined;
-    let sum = 0;
-    for (let n = this.columnLow * WATER_CELLS; n < (this.columnHigh + 1) * WATER_CELLS; n++)
-      sum += mass[n] as number;
     if (!(sum > 0)) return;
-    for (let n = this.columnLow * WATER_CELLS; n < (this.columnHigh + 1) * WATER_CELLS; n++)
-      mass[n] = (mass[n] as number) / sum;
+    const cells = WATER_CELLS;
+    const marginal = new Float64Array(cells);
+    for (let j = this.columnLow; j <= this.columnHigh; j++) {
+      const at = j * cells;
+      for (let i = 0; i < cells; i++) {
+        const here = (mass[at + i] as number) / sum;
+        mass[at + i] = here;
+        marginal[i] = (marginal[i] as number) + here;
+      }
+    }
+    this.marginal = marginal;
     this.trim();
   }
 

@@ -159,3 +159,32 @@ export function refillColumn(
   }
   mass[at + WATER_CELLS - 1] = Math.max(0, total - before);
 }
+
+/**
+ * Columns from `low` to `high` give a share of their mass to each neighbour, into another array of the same shape; at both
+ * ends it stays. Returns the mass by water alone, which is summed on the way.
+ */
+export function wander(
+  into: Float64Array,
+  mass: Float64Array,
+  low: number,
+  high: number,
+  side: number,
+): Float64Array {
+  const cells = WATER_CELLS;
+  const marginal = new Float64Array(cells);
+  for (let j = low; j <= high; j++) {
+    const here = j * cells;
+    const before = j > low ? here - cells : here;
+    const after = j < high ? here + cells : here;
+    for (let i = 0; i < cells; i++) {
+      const m = mass[here + i] as number;
+      const moved = m + side * ((mass[before + i] as number) + (mass[after + i] as number) - 2 * m);
+      into[here + i] = moved;
+      marginal[i] = (marginal[i] as number) + moved;
+    }
+  }
+  into.fill(0, 0, low * cells);
+  into.fill(0, (high + 1) * cells);
+  return marginal;
+}

@@ -29,7 +29,7 @@ export {
   type DripSetting,
   type DripSpell,
 } from './drip.ts';
-export { timeline, type TimelineStep, type UseStep, type WaterEvent } from './timeline.ts';
+export { timelineOf, type Timeline, type TimelineStep, type UseStep, type WaterEvent } from './timeline.ts';
 export { waterBalance, type BalanceDay } from './balance.ts';
 export { Belief } from './belief.ts';
 export {

@@ -7,7 +7,7 @@ import {
   afterLoss,
   chanceOfLook,
   runFilter,
-  timeline,
+  timelineOf,
   type WaterBag,
   type WaterEvent,
 } from './index.ts';
@@ -32,6 +32,7 @@ const bag: WaterBag = {
   ],
 };
 const at = (day: number, hour: string) => `2026-07-${String(day).padStart(2, '0')}T${hour}:00.000+01:00`;
+const stepsOf = timelineOf(bag, completeWeather([], SITE, '2026-07-01', '2026-07-20'), 51);
 
 /** The same model with twenty thousand drawn bags in place of a grid: slow, plain, and of another make. */
 function byParticles(chance: Chance, events: readonly WaterEvent[], to: string) {
@@ -47,14 +48,7 @@ function byParticles(chance: Chance, events: readonly WaterEvent[], to: string) 
   let logUse = Float64Array.from({ length: count }, () =>
     cut(() => a.useSpread * chance.normal(), -1.5, 1.5),
   );
-  for (const step of timeline(
-    bag,
-    completeWeather([], SITE, '2026-07-01', '2026-07-20'),
-    events,
-    at(1, '08:00'),
-    to,
-    51,
-  )) {
+  for (const step of stepsOf(events, at(1, '08:00'), to)) {
     const weights = new Float64Array(count).fill(1);
     for (let n = 0; n < count; n++) {
       const w = water[n] as number;
@@ -114,7 +108,7 @@ describe('the grid', () => {
     ['time alone', [drink(2)], at(5, '18:00')],
   ])('gives what drawn bags give, within 0.05 of water and a tenth of use: %s', (_, events, to) => {
     const drawn = byParticles(chanceFrom(7), events, to);
-    const { share, useMultiplier } = runFilter(bag, timelineOf(events, to)).estimate;
+    const { share, useMultiplier } = runFilter(bag, stepsOf(events, at(1, '08:00'), to)).estimate;
     [share.low, share.likely, share.high].forEach((value, i) =>
       expect(Math.abs(value - (drawn.water[i] as number))).toBeLessThan(0.05),
     );
@@ -122,15 +116,4 @@ describe('the grid', () => {
       expect(value / (drawn.use[i] as number)).toBeCloseTo(1, 0.9),
     );
   });
-
-  function timelineOf(events: readonly WaterEvent[], to: string) {
-    return timeline(
-      bag,
-      completeWeather([], SITE, '2026-07-01', '2026-07-20'),
-      events,
-      at(1, '08:00'),
-      to,
-      51,
-    );
-  }
 });

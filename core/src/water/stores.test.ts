@@ -11,7 +11,7 @@ import {
   runFilter,
   storeOf,
   STORE_KINDS,
-  timeline,
+  timelineOf,
   waterBalance,
   weekdayOf,
   type DripSetting,
@@ -60,7 +60,7 @@ const drink = (day: number, litres: number, into: 'top' | 'store', ranThrough = 
 
 function stepsOf(bag: WaterBag, events: readonly WaterEvent[] = [], to = at(12, '18:30')) {
   const weather = completeWeather([], SITE, FIRST, LAST);
-  return timeline(bag, weather, events, at(1, '08:00'), to, 51);
+  return timelineOf(bag, weather, 51)(events, at(1, '08:00'), to);
 }
 
 const endOf = (bag: WaterBag, events: readonly WaterEvent[] = [], to?: string) =>

@@ -35,85 +35,99 @@ export interface UseStep extends DayDemand {
 
 export type TimelineStep = UseStep | { readonly kind: 'event'; readonly event: WaterEvent };
 
+/** The steps from one moment to another, with the events between. */
+export type Timeline = (events: readonly WaterEvent[], from: string, to: string) => readonly TimelineStep[];
+
 /**
- * The steps from one moment to another: stretches of use, cut at midnights and at events, with the events between.
- * Both the plain balance and the filter walk over these, so that they can be held against each other.
+ * A bag's timeline: stretches of use, cut at midnights and at events, with the events between. Both the plain balance and
+ * the filter walk over these, so that they can be held against each other. What a day asks for is worked out once,
+ * however many spans are taken.
  *
- * @param weather complete days that cover the span; a day without weather is passed over
- * @param events in any order; those outside the span are left out
+ * @param weather complete days in order that cover the spans; a day without weather is passed over
+ * @returns takes a span; events may be in any order, and those outside the span are left out
  */
-export function timeline(
+export function timelineOf(
   bag: WaterBag,
   weather: readonly WeatherDay[],
-  events: readonly WaterEvent[],
-  from: string,
-  to: string,
   latitudeDegrees: number,
   assumed: Assumed = DEFAULT_ASSUMED,
-): readonly TimelineStep[] {
-  const sorted = events.filter((e) => isBefore(from, e.at, true) && isBefore(e.at, to, true));
-  sorted.sort(
-    (a, b) =>
-      Date.parse(a.at) - Date.parse(b.at) ||
-      Number(b.kind === 'emptied') - Number(a.kind === 'emptied') ||
-      (a.id < b.id ? -1 : 1),
-  );
-  const steps: TimelineStep[] = [];
-  let next = 0;
+): Timeline {
   const ages = grownDays(bag, weather, assumed);
-  for (const [i, day] of weather.entries()) {
-    if (day.day < dayOf(from) || day.day > dayOf(to)) continue;
-    const demand = demandOfDay(
-      bag,
-      day,
-      assumed,
-      ages.map((byDay) => byDay[i] as number),
-    );
-    const daylight = daylightHours(latitudeDegrees, dayOfYear(day.day));
-    let hour = day.day === dayOf(from) ? hourOf(from) : 0;
-    const last = day.day === dayOf(to) ? hourOf(to) : 24;
-    const passUntil = (until: number) => {
-      if (until <= hour) return;
-      const share = shareOfDay(hour, until, daylight);
-      const days = (until - hour) / 24;
-      steps.push({
-        kind: 'use',
-        until: clock(day.day, until, to),
-        days,
-        share,
-        transpirationLitres: demand.transpirationLitres * share,
-        evaporationLitres: demand.evaporationLitres * share,
-        rainLitres: demand.rainLitres * days,
-        dripLitres: demand.dripLitres * days,
-        rooted: demand.rooted,
-        doubt: demand.doubt,
-        isFilled: day.filled.temperature,
-      });
-      hour = until;
-    };
-    for (
-      let event = sorted[next];
-      event !== undefined && dayOf(event.at) <= day.day;
-      event = sorted[++next]
-    ) {
-      passUntil(Math.min(last, hourOf(event.at)));
-      steps.push({ kind: 'event', event });
+  const days: (DayDemand & { readonly daylight: number })[] = [];
+  const dayAt = (i: number, day: WeatherDay) =>
+    (days[i] ??= {
+      ...demandOfDay(
+        bag,
+        day,
+        assumed,
+        ages.map((byDay) => byDay[i] as number),
+      ),
+      daylight: daylightHours(latitudeDegrees, dayOfYear(day.day)),
+    });
+  return (events, from, to) => {
+    const sorted = eventsWithin(events, Date.parse(from), Date.parse(to));
+    const [firstDay, lastDay] = [dayOf(from), dayOf(to)];
+    const offset = /(Z|[+-]\d{2}:\d{2})$/.exec(to)?.[0] ?? 'Z';
+    const steps: TimelineStep[] = [];
+    let next = 0;
+    const start = weather.findIndex(({ day }) => day >= firstDay);
+    for (let i = start < 0 ? weather.length : start; i < weather.length; i++) {
+      const day = weather[i] as WeatherDay;
+      if (day.day > lastDay) break;
+      const { daylight, ...demand } = dayAt(i, day);
+      let hour = day.day === firstDay ? hourOf(from) : 0;
+      const last = day.day === lastDay ? hourOf(to) : 24;
+      const passUntil = (until: number) => {
+        if (until <= hour) return;
+        const share = shareOfDay(hour, until, daylight);
+        const length = (until - hour) / 24;
+        steps.push({
+          kind: 'use',
+          until: clock(day.day, until, offset),
+          days: length,
+          share,
+          transpirationLitres: demand.transpirationLitres * share,
+          evaporationLitres: demand.evaporationLitres * share,
+          rainLitres: demand.rainLitres * length,
+          dripLitres: demand.dripLitres * length,
+          rooted: demand.rooted,
+          doubt: demand.doubt,
+          isFilled: day.filled.temperature,
+        });
+        hour = until;
+      };
+      for (
+        let event = sorted[next];
+        event !== undefined && dayOf(event.at) <= day.day;
+        event = sorted[++next]
+      ) {
+        passUntil(Math.min(last, hourOf(event.at)));
+        steps.push({ kind: 'event', event });
+      }
+      passUntil(last);
     }
-    passUntil(last);
-  }
-  for (const event of sorted.slice(next)) steps.push({ kind: 'event', event });
-  return steps;
+    for (const event of sorted.slice(next)) steps.push({ kind: 'event', event });
+    return steps;
+  };
 }
 
-function isBefore(a: string, b: string, orSame: boolean): boolean {
-  const difference = Date.parse(b) - Date.parse(a);
-  return orSame ? difference >= 0 : difference > 0;
+/** The events of a span, both its ends included, in order; a store is poured out before it is filled anew. */
+function eventsWithin(events: readonly WaterEvent[], from: number, to: number): readonly WaterEvent[] {
+  return events
+    .map((event) => ({ event, time: Date.parse(event.at) }))
+    .filter(({ time }) => time >= from && time <= to)
+    .sort(
+      (a, b) =>
+        a.time - b.time ||
+        Number(b.event.kind === 'emptied') - Number(a.event.kind === 'emptied') ||
+        (a.event.id < b.event.id ? -1 : 1),
+    )
+    .map(({ event }) => event);
 }
 
-/** A local time of day as text, with the offset of another. */
-function clock(day: string, hour: number, like: string): string {
+/** A local time of day as text. */
+function clock(day: string, hour: number, offset: string): string {
   const minutes = Math.min(24 * 60 - 1, Math.round(hour * 60));
   const two = (n: number) => String(n).padStart(2, '0');
-  const offset = /(Z|[+-]\d{2}:\d{2})$/.exec(like)?.[0] ?? 'Z';
   return `${day}T${two(Math.floor(minutes / 60))}:${two(minutes % 60)}:00.000${offset}`;
 }

@@ -15,7 +15,7 @@ import {
   lookAhead,
   mulchFactor,
   runFilter,
-  timeline,
+  timelineOf,
   waterBalance,
   type UseStep,
   type WaterBag,
@@ -59,7 +59,7 @@ function steps(
   known: readonly KnownDay[] = [],
 ) {
   const weather = completeWeather(known, SITE, '2026-07-01', '2026-08-01');
-  return timeline(bag, weather, events, at('2026-07-01', '08:00'), to, 51);
+  return timelineOf(bag, weather, 51)(events, at('2026-07-01', '08:00'), to);
 }
 
 describe('capacity and demand', () => {
@@ -170,13 +170,10 @@ describe('the water balance', () => {
           }));
           const outside = { ...bag, underCover };
           const weather = completeWeather([], SITE, '2026-07-01', '2026-07-16');
-          const all = timeline(
-            outside,
-            weather,
+          const all = timelineOf(outside, weather, 51)(
             events,
             at('2026-07-01', '08:00'),
             at('2026-07-16', '18:00'),
-            51,
           );
           const days = waterBalance(outside, all, start, '2026-07-01', use);
           let litres = start;
@@ -368,7 +365,11 @@ describe('looking ahead', () => {
     Array.from({ length: 10 }, (_, i) => {
       const date = (n: number) => `2026-07-${String(n).padStart(2, '0')}`;
       const weather = completeWeather([], SITE, '2026-07-01', '2026-07-31');
-      const cut = timeline(bag, weather, [], at(date(day + i), '18:00'), at(date(day + i + 1), '18:00'), 51);
+      const cut = timelineOf(bag, weather, 51)(
+        [],
+        at(date(day + i), '18:00'),
+        at(date(day + i + 1), '18:00'),
+      );
       return {
         at: at(date(day + i + 1), '18:00'),
         hoursAhead: 24 * (i + 1),
