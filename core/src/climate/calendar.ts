@@ -16,9 +16,24 @@ export function hourOf(at: string): number {
   return Number(at.slice(11, 13)) + Number(at.slice(14, 16)) / 60 + Number(at.slice(17, 19)) / 3600;
 }
 
+/** Days by their number since 1970 and back: a season asks for the same few hundred many thousand times. */
+const numbers = new Map<Day, number>();
+const names = new Map<number, Day>();
+/** Forgotten when there are so many: dates of all kinds come in with files. */
+const MOST_KNOWN = 5000;
+
+function numberOf(day: Day): number {
+  const known = numbers.get(day);
+  if (known !== undefined) return known;
+  if (numbers.size >= MOST_KNOWN) numbers.clear();
+  const number = Math.round(Date.parse(day) / MILLISECONDS_PER_DAY);
+  numbers.set(day, number);
+  return number;
+}
+
 /** Whole days from one day to another; negative when the second is earlier. */
 export function daysBetween(from: Day, to: Day): number {
-  return Math.round((Date.parse(to) - Date.parse(from)) / MILLISECONDS_PER_DAY);
+  return numberOf(to) - numberOf(from);
 }
 
 /**
@@ -29,7 +44,13 @@ export function daysBetween(from: Day, to: Day): number {
  * // => '2026-03-01'
  */
 export function addDays(day: Day, days: number): Day {
-  return new Date(Date.parse(day) + days * MILLISECONDS_PER_DAY).toISOString().slice(0, 10);
+  const number = numberOf(day) + days;
+  const known = names.get(number);
+  if (known !== undefined) return known;
+  if (names.size >= MOST_KNOWN) names.clear();
+  const name = new Date(number * MILLISECONDS_PER_DAY).toISOString().slice(0, 10);
+  names.set(number, name);
+  return name;
 }
 
 /**

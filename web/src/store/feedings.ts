@@ -6,10 +6,11 @@ import type { FeedingCase, Regime } from '@rundel/core/feeding';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { estimateWorker, type BagLedger, type FailedWater, type FeedingNow } from '../workers/estimate.ts';
+import { answersFor, type Answers } from './answers.ts';
 import type { Bag } from './bags.ts';
 import { useGarden, type OpenGarden } from './garden-context.tsx';
 import { containersInUse } from './selectors.ts';
-import { isSameList, useWaters, versionOf } from './waters.ts';
+import { useWaters, versionOf } from './waters.ts';
 
 /** The entries of a bag that its feeding depends on. */
 const FEEDING_KINDS: ReadonlySet<string> = new Set([
@@ -26,10 +27,7 @@ const FEEDING_KINDS: ReadonlySet<string> = new Set([
 const WEATHER_DAYS = 340;
 
 /** What was worked out last for each bag, by what it was worked out from. */
-const known = new Map<
-  string,
-  { readonly from: readonly unknown[]; readonly feeding: FeedingNow | FailedWater }
->();
+const known: Answers<FeedingNow | FailedWater> = new Map();
 
 /** The part of a garden that some bags' feeding depends on, small enough to post to a worker. */
 export function gardenForFeeding(
@@ -68,35 +66,14 @@ export function useFeedings(): { readonly byId: ReadonlyMap<string, FeedingNow>;
         const from = [today, seen, container, stand, ...records, moves, here];
         return { container, key: `${which}|${container.id}`, from };
       });
-      const changed = asked.filter(({ key, from }) => !isSameList(known.get(key)?.from ?? [], from));
-      // each worker gets its bags in one message: the garden is copied once and not for every bag
-      const shares = new Map<ReturnType<typeof estimateWorker>, typeof changed>();
-      for (const each of changed) {
-        const worker = estimateWorker(each.container.id);
-        shares.set(worker, [...(shares.get(worker) ?? []), each]);
-      }
-      await Promise.all(
-        [...shares].map(async ([worker, share]) => {
-          const jobs = share.map(({ container }) => ({
-            container,
-            moves: waters.get(container.id)?.estimate.moves ?? [],
-          }));
-          const part = gardenForFeeding(
-            open,
-            share.map(({ container }) => container),
-            today,
-          );
-          const found = await worker.bagFeedings(part, jobs, today);
-          found.forEach((feeding, i) => {
-            const { key, from } = share[i] as (typeof share)[number];
-            known.set(key, { from, feeding });
-          });
-        }),
-      );
-      return asked.flatMap(({ key }) => {
-        const feeding = known.get(key)?.feeding;
-        return feeding && !('problem' in feeding) ? [feeding] : [];
+      const answers = await answersFor(known, asked, (worker, containers) => {
+        const jobs = containers.map((container) => ({
+          container,
+          moves: waters.get(container.id)?.estimate.moves ?? [],
+        }));
+        return worker.bagFeedings(gardenForFeeding(open, containers, today), jobs, today);
       });
+      return answers.filter((feeding): feeding is FeedingNow => !('problem' in feeding));
     },
   });
   return useMemo(

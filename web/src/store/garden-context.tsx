@@ -8,6 +8,7 @@ import { inverse, type Change } from './changes.ts';
 import { clockSetTo, realClock, type Clock } from './clock.ts';
 import { demoMoment, fetchDemo } from './demo.ts';
 import type { SetAside } from './garden-file.ts';
+import { startWorkers } from '../workers/estimate.ts';
 import { GardenStore, type RecordChange } from './garden-store.ts';
 import { newId } from './ids.ts';
 import { DATABASE_NAMES, rememberGarden, type Which } from './which.ts';
@@ -107,7 +108,10 @@ export function useGardenState(which: Which): GardenState {
   const key = useMemo(() => ['garden', which] as const, [which]);
   const query = useQuery({
     queryKey: key,
-    queryFn: () => loadGarden(store, which),
+    queryFn: () => {
+      startWorkers();
+      return loadGarden(store, which);
+    },
     staleTime: Infinity,
     retry: false,
   });

@@ -4,7 +4,8 @@ import { liveEntries } from '@rundel/core/diary';
 import { describe, expect, it } from 'vitest';
 import { gardenForFeeding } from './feedings.ts';
 import { containersInUse } from './selectors.ts';
-import { fingerOf, gardenForWater, isSameList, partFor, weatherSince, withoutDiary } from './waters.ts';
+import { isSameList } from './answers.ts';
+import { fingerOf, gardenForWater, partFor, weatherSince, withoutDiary } from './waters.ts';
 
 const garden = gannetSlip(3);
 const live = liveEntries(garden.entries);
@@ -18,7 +19,7 @@ describe('what is sent to a worker', () => {
   const whole: Garden = { ...garden, settings };
 
   it.each(bags.map((c) => [c.label, c] as const))('says all of bag %s’s water', (_, container) => {
-    const part = partFor(container, withoutDiary(garden, finger), weatherSince(live, DEMO_EVENING), live);
+    const part = partFor([container], withoutDiary(garden, finger), weatherSince(live, DEMO_EVENING), live);
     const water = bagWater(part, container, DEMO_EVENING, part.entries);
     expect(water).toEqual(bagWater(whole, container, DEMO_EVENING, live));
     const all = gardenForWater(open, DEMO_EVENING, finger);

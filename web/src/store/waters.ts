@@ -13,6 +13,7 @@ import type { Container, Stand } from '@rundel/core/garden';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { estimateWorker, type FailedWater } from '../workers/estimate.ts';
+import { answersFor, type Answers } from './answers.ts';
 import { containersInUse } from './selectors.ts';
 import { useGarden, type OpenGarden } from './garden-context.tsx';
 
@@ -20,10 +21,7 @@ import { useGarden, type OpenGarden } from './garden-context.tsx';
 const QUARTER_HOUR = 900_000;
 
 /** What was worked out last for each bag, by what it was worked out from: only changed bags are done again. */
-const known = new Map<
-  string,
-  { readonly from: readonly unknown[]; readonly water: BagWater | FailedWater }
->();
+const known: Answers<BagWater | FailedWater> = new Map();
 
 export interface Waters {
   readonly byId: ReadonlyMap<string, BagWater>;
@@ -77,15 +75,15 @@ export function weatherSince(live: readonly Entry[], now: string): readonly Entr
   return live.filter((e) => e.kind === 'weather' && e.day >= since);
 }
 
-/** The same for one bag. */
+/** The same for some bags. */
 export function partFor(
-  container: Container,
+  containers: readonly Container[],
   bare: Garden,
   weather: readonly Entry[],
   live: readonly Entry[],
 ): Garden {
-  const here = entriesAt(live, container.id).filter((e) => WATER_KINDS.has(e.kind));
-  return { ...bare, containers: [container], entries: [...weather, ...here] };
+  const here = containers.flatMap((c) => entriesAt(live, c.id).filter((e) => WATER_KINDS.has(e.kind)));
+  return { ...bare, containers, entries: [...weather, ...here] };
 }
 
 /** Every bag's water now, recomputed in a worker when something that it depends on changes, and with time. */
@@ -106,31 +104,16 @@ export function useWaters(): Waters {
       const bare = withoutDiary(garden, finger);
       const weather = weatherSince(live, now);
       const seen = weather.map((e) => e.id).join();
-      return Promise.all(
-        containersInUse(garden).map(async (container) => {
-          const stand = garden.stands.find((s) => s.id === container.standId);
-          const { settings, varieties, plants, mixes } = garden;
-          const from = [
-            quarter,
-            container,
-            stand,
-            settings,
-            varieties,
-            plants,
-            mixes,
-            finger.fingerOffset,
-            finger.fingerNoise,
-            seen,
-            entriesAt(live, container.id),
-          ];
-          const key = `${which}|${container.id}`;
-          const before = known.get(key);
-          if (before && isSameList(before.from, from)) return before.water;
-          const part = partFor(container, bare, weather, live);
-          const water = await estimateWorker(container.id).bagWater(part, container, now);
-          known.set(key, { from, water });
-          return water;
-        }),
+      const { settings, stands, varieties, plants, mixes } = garden;
+      const asked = containersInUse(garden).map((container) => {
+        const stand = stands.find((s) => s.id === container.standId);
+        const here = entriesAt(live, container.id);
+        const records = [container, stand, settings, varieties, plants, mixes];
+        const from = [quarter, ...records, finger.fingerOffset, finger.fingerNoise, seen, here];
+        return { container, key: `${which}|${container.id}`, from };
+      });
+      return answersFor(known, asked, (worker, containers) =>
+        worker.bagWaters(partFor(containers, bare, weather, live), containers, now),
       );
     },
   });
@@ -155,9 +138,9 @@ export async function waterIf(
   const shaded = (stand: Stand): Stand =>
     stand.id === container.standId ? { ...stand, shade: shade ?? 0 } : stand;
   const tried = shade === undefined ? bare : { ...bare, stands: bare.stands.map(shaded) };
-  const part = partFor(container, tried, weatherSince(open.live, now), open.live);
-  const water = await estimateWorker(container.id).bagWater(part, container, now, true);
-  return 'problem' in water ? undefined : water;
+  const part = partFor([container], tried, weatherSince(open.live, now), open.live);
+  const [water] = await estimateWorker(container.id).bagWaters(part, [container], now, true);
+  return !water || 'problem' in water ? undefined : water;
 }
 
 /** This grower's finger, learnt from looks beside weighings; nothing where there are none. */
@@ -175,11 +158,6 @@ export function fingerOf({ garden, live }: Pick<OpenGarden, 'garden' | 'live'>):
     }
   }
   return learnFinger(weighed, bodies, live, resolveAssumed(garden.settings.assumptions));
-}
-
-/** Whether two lists hold the very same things in the same order. */
-export function isSameList(a: readonly unknown[], b: readonly unknown[]): boolean {
-  return a.length === b.length && a.every((part, i) => part === b[i]);
 }
 
 const versions = new WeakMap<Garden, number>();

@@ -49,14 +49,21 @@ const failed = (containerId: string, cause: unknown): FailedWater => ({
 });
 
 const api = {
-  /** The water of one bag; `garden` need hold only what concerns it, its entries live and oldest first. A trial leaves no trace. */
-  bagWater(garden: Garden, container: Container, now: string, isTrial = false): BagWater | FailedWater {
-    try {
-      const memory = isTrial ? new FilterMemory() : memoryOf(container.id);
-      return bagWater(garden, container, now, garden.entries, memory);
-    } catch (cause) {
-      return failed(container.id, cause);
-    }
+  /** The water of some bags; `garden` need hold only what concerns them, each one's entries live and oldest first. A trial leaves no trace. */
+  bagWaters(
+    garden: Garden,
+    containers: readonly Container[],
+    now: string,
+    isTrial = false,
+  ): (BagWater | FailedWater)[] {
+    return containers.map((container) => {
+      try {
+        const memory = isTrial ? new FilterMemory() : memoryOf(container.id);
+        return bagWater(garden, container, now, garden.entries, memory);
+      } catch (cause) {
+        return failed(container.id, cause);
+      }
+    });
   },
 
   /** The feeding of some bags; the garden's entries live and oldest first. */
