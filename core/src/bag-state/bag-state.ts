@@ -26,6 +26,7 @@ import type { Garden } from './garden.ts';
 import { sizeForAge } from './growth.ts';
 import { momentAt, roundsAfter } from './moments.ts';
 import { daysSinceLastPlanting, occupantsOf } from './occupants.ts';
+import { learnProbe, type LearntProbe } from './probe.ts';
 import { looksOf, type SetAsideReading } from './readings.ts';
 
 /** What is known of one bag at one moment, all of it computed. */
@@ -42,6 +43,8 @@ export interface BagWater {
   readonly hasBeenLookedAt: boolean;
   /** readings that cannot be right and do not count */
   readonly setAside: readonly SetAsideReading[];
+  /** what its probe has shown to be off; undefined for a bag without readings of one */
+  readonly probe: LearntProbe | undefined;
   /** what it likely used on each of the last days and will on the next, L: mean, at its own use; and what the drip brought */
   readonly usePerDay: readonly {
     readonly day: string;
@@ -169,10 +172,17 @@ export function waterCase(
   const site = siteOf(settings);
   const weather = completeWeather(knownWeather(live), site, dayOf(from), dayOf(last));
   const stepsBetween = timelineOf(bag, weather, site.latitudeDegrees, assumed);
-  const { looks, setAside } = looksOf(container, body, live);
-  const events = waterEventsOf(container.id, live, looks);
-  const steps = stepsBetween(events, from, now);
-  const { belief, estimate } = memory.run(bag, steps, assumed);
+  const runWith = (kept: FilterMemory, probeNoise?: number) => {
+    const { looks, setAside } = looksOf(container, body, live, probeNoise);
+    const events = waterEventsOf(container.id, live, looks);
+    const steps = stepsBetween(events, from, now);
+    return { looks, setAside, events, steps, ...kept.run(bag, steps, assumed) };
+  };
+  const first = runWith(memory);
+  const here = entriesAt(live, container.id);
+  const probe = learnProbe(here, first.looks, first.estimate.moves, bag.availableLitres, assumed);
+  const isOwn = probe.readings > 0 && Math.abs(probe.noise - assumed.probeNoise) > 1e-9;
+  const { setAside, events, steps, belief, estimate } = isOwn ? runWith(memory.second(), probe.noise) : first;
   const spans = rounds.map((at, i) => ({
     at,
     hoursAhead: (Date.parse(at) - Date.parse(now)) / 3_600_000,
@@ -196,6 +206,7 @@ export function waterCase(
     daysSincePlanting,
     hasBeenLookedAt: events.some((e) => e.kind === 'look' && Date.parse(e.at) <= Date.parse(now)),
     setAside,
+    probe: probe.readings > 0 ? probe : undefined,
     usePerDay: usePerDay(
       [
         ...steps.filter((step): step is UseStep => step.kind === 'use'),

@@ -18,6 +18,13 @@ export class FilterMemory {
       }
     | undefined;
 
+  private other: FilterMemory | undefined;
+
+  /** The memory of the same bag's run with what was learnt in the first. */
+  second(): FilterMemory {
+    return (this.other ??= new FilterMemory());
+  }
+
   /** Runs the filter over the steps, from the furthest place that the last run has in common. */
   run(
     bag: WaterBag,

@@ -14,6 +14,7 @@ export { marksOf } from './feed-marks.ts';
 export { handfulOf } from './feed-sources.ts';
 export { FilterMemory } from './filter-memory.ts';
 export { learnFinger, type LearntFinger } from './finger.ts';
+export { learnProbe, type LearntProbe } from './probe.ts';
 export { gaugeScale, type GaugeScale, type ReadingFault, type SetAsideReading } from './readings.ts';
 export { momentAt, roundsAfter } from './moments.ts';
 export { daysSinceLastPlanting, occupantsOf, type Occupant } from './occupants.ts';

@@ -47,14 +47,19 @@ const valueOf = ({ look }: Reading) => (look.method === 'scale' ? look.kilograms
  * How a gauge reads a bag: by its two points where both are known; a scale else by the bag's reckoned weight when drained,
  * less a litre a kilogram; a probe else from 0 (dry) to 100 (full).
  */
-export function gaugeScale(kind: Gauge['kind'], gauge: Gauge | undefined, body: BagBody): GaugeScale {
+export function gaugeScale(
+  kind: Gauge['kind'],
+  gauge: Gauge | undefined,
+  body: BagBody,
+  probeNoise = body.assumed.probeNoise,
+): GaugeScale {
   const { availableLitres, assumed } = body;
   if (kind === 'scale') {
     const full = gauge?.fullReading ?? body.drainedKilograms;
     const dry = gauge?.dryReading ?? full - availableLitres;
     return { full, dry, sd: (assumed.scaleNoise * full) / Math.max(0.5, full - dry) };
   }
-  return { full: gauge?.fullReading ?? 100, dry: gauge?.dryReading ?? 0, sd: assumed.probeNoise };
+  return { full: gauge?.fullReading ?? 100, dry: gauge?.dryReading ?? 0, sd: probeNoise };
 }
 
 /**
@@ -62,11 +67,13 @@ export function gaugeScale(kind: Gauge['kind'], gauge: Gauge | undefined, body: 
  * right set aside with the reason.
  *
  * @param live the garden's live entries, oldest first
+ * @param probeNoise what this bag's probe has shown to be off; left out: what is assumed of probes
  */
 export function looksOf(
   container: Pick<Container, 'id' | 'gauges'>,
   body: BagBody,
   live: readonly Entry[],
+  probeNoise?: number,
 ): { readonly looks: ReadonlyMap<string, Look>; readonly setAside: readonly SetAsideReading[] } {
   const looks = new Map<string, Look>();
   const setAside: SetAsideReading[] = [];
@@ -79,7 +86,7 @@ export function looksOf(
     }
     const { method, deviceId } = entry.look;
     const gauge = container.gauges?.find((g) => g.kind === method);
-    const scale = gaugeScale(method, gauge, body);
+    const scale = gaugeScale(method, gauge, body, probeNoise);
     const value = valueOf(entry);
     const share = (value - scale.dry) / (scale.full - scale.dry);
     const time = Date.parse(entry.at);

@@ -210,6 +210,16 @@ export class Belief {
     return sum;
   }
 
+  /** Standard deviation of relative available water. */
+  sdWater(): number {
+    const marginal = this.waterMarginal();
+    const mean = this.meanWater();
+    let square = 0;
+    for (let i = 0; i < WATER_CELLS; i++)
+      square += (marginal[i] as number) * ((WATER_MIDDLES[i] as number) - mean) ** 2;
+    return Math.sqrt(square);
+  }
+
   /** Chance that relative available water is below a level. */
   chanceBelow(level: number): number {
     const edge = level * WATER_CELLS;

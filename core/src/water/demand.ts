@@ -97,7 +97,7 @@ export function demandOfDay(
 }
 
 /** A day's error is so many millimetres, whatever the day: 1 on a usual day, more on a dull one. */
-function doubtOf(eto: number, usual: number): number {
+export function doubtOf(eto: number, usual: number): number {
   return Math.min(2, Math.max(0.4, usual / Math.max(0.1, eto)));
 }
 

@@ -20,6 +20,8 @@ export interface Move {
   /** mean available water before and after, L */
   readonly beforeLitres: number;
   readonly afterLitres: number;
+  /** how sure that was before, sd, L */
+  readonly beforeSdLitres: number;
 }
 
 /** A point of the past: available water as shares, at a local time. */
@@ -119,6 +121,7 @@ export class FilterRun {
     }
     const taw = this.bag.availableLitres;
     const beforeLitres = belief.meanWater() * taw;
+    const beforeSdLitres = belief.sdWater() * taw;
     applyEvent(belief, this.bag, event, this.assumed);
     if (this.lastEvent && isContradicted(this.lastEvent, event)) {
       this.contradictions.push([this.lastEvent.id, event.id]);
@@ -126,7 +129,8 @@ export class FilterRun {
     }
     this.lastEvent = event;
     const afterLitres = belief.meanWater() * taw;
-    this.moves.push({ entryId: event.id, at: event.at, kind: event.kind, beforeLitres, afterLitres });
+    const { id: entryId, at, kind } = event;
+    this.moves.push({ entryId, at, kind, beforeLitres, afterLitres, beforeSdLitres });
     this.path.push({ at: event.at, ...range(belief) });
     this.usedSinceLitres = 0;
   }

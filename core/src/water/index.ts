@@ -43,3 +43,4 @@ export {
 } from './estimate.ts';
 export { lookAhead, type LookAhead, type RoundAhead } from './look-ahead.ts';
 export { adviseDrink, type DrinkAdvice } from './drink.ts';
+export { learnForecastSpread, type LearntForecast } from './forecast-spread.ts';

@@ -13,7 +13,7 @@ import { ASSUMPTIONS, type Assumption } from '@rundel/core/assumed';
 import { CROPS } from '@rundel/core/crops';
 import { trimmed } from '@rundel/core/units';
 import { useState } from 'react';
-import { useGarden } from '../store/index.ts';
+import { useGarden, useLearnt } from '../store/index.ts';
 
 /** Every judgement in one table: the core's own, and each habit's three figures. */
 const ROWS: readonly { readonly key: string; readonly name: string; readonly assumption: Assumption }[] = [
@@ -38,6 +38,7 @@ export function AssumptionsPanel() {
   const { garden, saveSettings } = useGarden();
   const [isOpen, setOpen] = useState(false);
   const own = garden.settings.assumptions;
+  const learnt: Partial<Record<string, number>> = { ...useLearnt() };
   const count = Object.keys(own).length;
   const keep = (key: string, value: number | undefined) => {
     const { [key]: _, ...rest } = own;
@@ -83,6 +84,7 @@ export function AssumptionsPanel() {
                       name={row.name}
                       assumption={row.assumption}
                       own={own[row.key]}
+                      learnt={learnt[row.key]}
                       onKeep={(value) => keep(row.key, value)}
                     />
                   </TableCell>
@@ -104,11 +106,14 @@ function OwnNumber({
   name,
   assumption,
   own,
+  learnt,
   onKeep,
 }: {
   readonly name: string;
   readonly assumption: Assumption;
   readonly own: number | undefined;
+  /** what the diary has taught in its place, until the grower sets one */
+  readonly learnt: number | undefined;
   onKeep(value: number | undefined): void;
 }) {
   const [text, setText] = useState(trimmed(own ?? assumption.value, 3));
@@ -130,7 +135,13 @@ function OwnNumber({
       onBlur={leave}
       error={isWrong}
       helperText={
-        isWrong ? 'Outside the range: not used.' : own === undefined ? undefined : 'yours; empty to go back'
+        isWrong
+          ? 'Outside the range: not used.'
+          : own !== undefined
+            ? 'yours; empty to go back'
+            : learnt !== undefined
+              ? `learnt here: ${trimmed(learnt, 2)} is used`
+              : undefined
       }
       slotProps={{ htmlInput: { 'aria-label': name, inputMode: 'decimal', style: { width: 70 } } }}
     />

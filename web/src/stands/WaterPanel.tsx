@@ -137,6 +137,14 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
             ['Chance at the next round', `${percent(ahead.rounds[0]?.chanceDry ?? 0)} %`],
             ['Chance at which I ask for a look', `${percent(body.assumed.risk)} %`],
             ['Days with weather from the usual, not measured', `${water.filledDays} of ${water.spanDays}`],
+            ...(water.probe
+              ? [
+                  [
+                    `What its probe is off by, of its water, after ${water.probe.readings === 1 ? 'one reading' : `${water.probe.readings} readings`}`,
+                    `${percent(water.probe.noise)} %`,
+                  ] as const,
+                ]
+              : []),
           ]}
         />
         {moves.length > 0 && (

@@ -3,7 +3,8 @@ import { useEffect, useState } from 'react';
 import { planAwayInWorker } from '../workers/away.ts';
 import { useGarden } from './garden-context.tsx';
 import { containersInUse, occupantsNow } from './selectors.ts';
-import { fingerOf, gardenForWater } from './waters.ts';
+import { learntOf } from './learnt.ts';
+import { gardenForWater } from './waters.ts';
 
 export type AwayState =
   | {
@@ -46,7 +47,7 @@ export function useAwayPlan(question: AwayQuestion | undefined): AwayState | und
       }));
       const planted = containersInUse(garden).filter((c) => occupantsNow(garden, live, c).length > 0);
       planAwayInWorker(
-        gardenForWater({ garden, live }, clock.now(), fingerOf({ garden, live })),
+        gardenForWater({ garden, live }, clock.now(), learntOf({ garden, live })),
         planted,
         clock.now(),
         JSON.parse(key) as AwayQuestion,

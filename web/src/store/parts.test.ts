@@ -5,7 +5,8 @@ import { describe, expect, it } from 'vitest';
 import { gardenForFeeding } from './feedings.ts';
 import { containersInUse } from './selectors.ts';
 import { isSameList } from './answers.ts';
-import { fingerOf, gardenForWater, partFor, weatherSince, withoutDiary } from './waters.ts';
+import { learntOf } from './learnt.ts';
+import { gardenForWater, partFor, weatherSince, withoutDiary } from './waters.ts';
 
 const garden = gannetSlip(3);
 const live = liveEntries(garden.entries);
@@ -14,15 +15,15 @@ const today = DEMO_EVENING.slice(0, 10);
 const bags = containersInUse(garden);
 
 describe('what is sent to a worker', () => {
-  const finger = fingerOf(open);
-  const settings = { ...garden.settings, assumptions: { ...finger, ...garden.settings.assumptions } };
+  const learnt = learntOf(open);
+  const settings = { ...garden.settings, assumptions: { ...learnt, ...garden.settings.assumptions } };
   const whole: Garden = { ...garden, settings };
 
   it.each(bags.map((c) => [c.label, c] as const))('says all of bag %s’s water', (_, container) => {
-    const part = partFor([container], withoutDiary(garden, finger), weatherSince(live, DEMO_EVENING), live);
+    const part = partFor([container], withoutDiary(garden, learnt), weatherSince(live, DEMO_EVENING), live);
     const water = bagWater(part, container, DEMO_EVENING, part.entries);
     expect(water).toEqual(bagWater(whole, container, DEMO_EVENING, live));
-    const all = gardenForWater(open, DEMO_EVENING, finger);
+    const all = gardenForWater(open, DEMO_EVENING, learnt);
     expect(water).toEqual(bagWater(all, container, DEMO_EVENING, all.entries));
   });
 
@@ -51,11 +52,23 @@ describe('what is sent to a worker', () => {
   });
 });
 
-describe('a grower’s finger', () => {
-  it('is learnt where a bag is weighed, and nowhere else', () => {
-    expect(fingerOf(open).fingerNoise).toBeGreaterThan(0);
+describe('what the diary has taught', () => {
+  it('is a finger where a bag is weighed, and nowhere else', () => {
+    expect(learntOf(open).fingerNoise).toBeGreaterThan(0);
     const unweighed = live.filter((e) => e.kind !== 'look' || e.look.method !== 'scale');
-    expect(fingerOf({ garden, live: unweighed })).toEqual({});
+    expect(learntOf({ garden, live: unweighed })).not.toHaveProperty('fingerNoise');
+  });
+
+  it('is the site’s weather where days were noted, and nowhere else', () => {
+    expect(learntOf(open).filledDemandSpread).toBeLessThan(0.45);
+    expect(learntOf({ garden, live: [] })).toEqual({});
+  });
+
+  it('gives way to a number that the grower set', () => {
+    const own = { ...garden, settings: { ...garden.settings, assumptions: { filledDemandSpread: 0.6 } } };
+    const bare = withoutDiary(own, learntOf({ garden: own, live }));
+    expect(bare.settings.assumptions['filledDemandSpread']).toBe(0.6);
+    expect(bare.settings.assumptions['fingerNoise']).toBe(learntOf(open).fingerNoise);
   });
 });
 

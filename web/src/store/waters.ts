@@ -1,12 +1,4 @@
-import { resolveAssumed } from '@rundel/core/assumed';
-import {
-  bodyOf,
-  learnFinger,
-  type BagBody,
-  type BagWater,
-  type Garden,
-  type LearntFinger,
-} from '@rundel/core/bag-state';
+import type { BagWater, Garden } from '@rundel/core/bag-state';
 import { addDays, dayOf } from '@rundel/core/climate';
 import { entriesAt, type Entry } from '@rundel/core/diary';
 import type { Container, Stand } from '@rundel/core/garden';
@@ -14,6 +6,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { estimateWorker, type FailedWater } from '../workers/estimate.ts';
 import { answersFor, type Answers } from './answers.ts';
+import { learntOf, type Learnt } from './learnt.ts';
 import { containersInUse } from './selectors.ts';
 import { useGarden, type OpenGarden } from './garden-context.tsx';
 
@@ -48,19 +41,19 @@ const WATER_KINDS: ReadonlySet<string> = new Set([
 export function gardenForWater(
   { garden, live }: Pick<OpenGarden, 'garden' | 'live'>,
   now: string,
-  finger: Partial<LearntFinger>,
+  learnt: Learnt,
 ): Garden {
   return {
-    ...withoutDiary(garden, finger),
+    ...withoutDiary(garden, learnt),
     entries: [...weatherSince(live, now), ...live.filter((e) => WATER_KINDS.has(e.kind))],
   };
 }
 
 /** What a worker does not need is not sent to it. */
-export function withoutDiary(garden: Garden, finger: Partial<LearntFinger>): Garden {
+export function withoutDiary(garden: Garden, learnt: Learnt): Garden {
   return {
     ...garden,
-    settings: { ...garden.settings, assumptions: { ...finger, ...garden.settings.assumptions } },
+    settings: { ...garden.settings, assumptions: { ...learnt, ...garden.settings.assumptions } },
     goods: [],
     packs: [],
     templates: [],
@@ -100,8 +93,8 @@ export function useWaters(): Waters {
     queryFn: async () => {
       const { live } = open;
       const now = clock.now();
-      const finger = fingerOf(open);
-      const bare = withoutDiary(garden, finger);
+      const learnt = learntOf(open);
+      const bare = withoutDiary(garden, learnt);
       const weather = weatherSince(live, now);
       const seen = weather.map((e) => e.id).join();
       const { settings, stands, varieties, plants, mixes } = garden;
@@ -109,7 +102,7 @@ export function useWaters(): Waters {
         const stand = stands.find((s) => s.id === container.standId);
         const here = entriesAt(live, container.id);
         const records = [container, stand, settings, varieties, plants, mixes];
-        const from = [quarter, ...records, finger.fingerOffset, finger.fingerNoise, seen, here];
+        const from = [quarter, ...records, ...Object.values(learnt), seen, here];
         return { container, key: `${which}|${container.id}`, from };
       });
       return answersFor(known, asked, (worker, containers) =>
@@ -134,30 +127,13 @@ export async function waterIf(
   shade?: number,
 ): Promise<BagWater | undefined> {
   const now = open.clock.now();
-  const bare = withoutDiary(open.garden, fingerOf(open));
+  const bare = withoutDiary(open.garden, learntOf(open));
   const shaded = (stand: Stand): Stand =>
     stand.id === container.standId ? { ...stand, shade: shade ?? 0 } : stand;
   const tried = shade === undefined ? bare : { ...bare, stands: bare.stands.map(shaded) };
   const part = partFor([container], tried, weatherSince(open.live, now), open.live);
   const [water] = await estimateWorker(container.id).bagWaters(part, [container], now, true);
   return !water || 'problem' in water ? undefined : water;
-}
-
-/** This grower's finger, learnt from looks beside weighings; nothing where there are none. */
-export function fingerOf({ garden, live }: Pick<OpenGarden, 'garden' | 'live'>): Partial<LearntFinger> {
-  const weighed = garden.containers.filter((c) =>
-    entriesAt(live, c.id).some((e) => e.kind === 'look' && e.look.method === 'scale'),
-  );
-  if (weighed.length === 0) return {};
-  const bodies = new Map<string, BagBody>();
-  for (const container of weighed) {
-    try {
-      bodies.set(container.id, bodyOf(container, garden));
-    } catch {
-      // a bag that cannot be worked out teaches nothing; it is named where bags are listed
-    }
-  }
-  return learnFinger(weighed, bodies, live, resolveAssumed(garden.settings.assumptions));
 }
 
 const versions = new WeakMap<Garden, number>();

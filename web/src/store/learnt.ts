@@ -1,0 +1,48 @@
+import { resolveAssumed } from '@rundel/core/assumed';
+import { bodyOf, knownWeather, learnFinger, siteOf, type BagBody } from '@rundel/core/bag-state';
+import { entriesAt } from '@rundel/core/diary';
+import { learnForecastSpread } from '@rundel/core/water';
+import { useMemo } from 'react';
+import { useGarden, type OpenGarden } from './garden-context.tsx';
+
+/** What the diary has taught, in place of what is assumed; a number that the grower set goes before it. */
+export interface Learnt {
+  readonly fingerOffset?: number;
+  readonly fingerNoise?: number;
+  readonly filledDemandSpread?: number;
+}
+
+/** This grower's finger, from looks beside weighings, and this site's weather, from the days that were noted. */
+export function learntOf(open: Pick<OpenGarden, 'garden' | 'live'>): Learnt {
+  return { ...fingerOf(open), ...forecastOf(open) };
+}
+
+/** The same on a screen. */
+export function useLearnt(): Learnt {
+  const { garden, live } = useGarden();
+  return useMemo(() => learntOf({ garden, live }), [garden, live]);
+}
+
+function fingerOf({ garden, live }: Pick<OpenGarden, 'garden' | 'live'>): Learnt {
+  const weighed = garden.containers.filter((c) =>
+    entriesAt(live, c.id).some((e) => e.kind === 'look' && e.look.method === 'scale'),
+  );
+  const bodies = new Map<string, BagBody>();
+  for (const container of weighed) {
+    try {
+      bodies.set(container.id, bodyOf(container, garden));
+    } catch {
+      // a bag that cannot be worked out teaches nothing; it is named where bags are listed
+    }
+  }
+  const assumed = resolveAssumed(garden.settings.assumptions);
+  const { pairs, fingerOffset, fingerNoise } = learnFinger(weighed, bodies, live, assumed);
+  return pairs === 0 ? {} : { fingerOffset, fingerNoise };
+}
+
+function forecastOf({ garden, live }: Pick<OpenGarden, 'garden' | 'live'>): Learnt {
+  const { settings } = garden;
+  const assumed = resolveAssumed(settings.assumptions);
+  const { windows, filledDemandSpread } = learnForecastSpread(knownWeather(live), siteOf(settings), assumed);
+  return windows === 0 ? {} : { filledDemandSpread };
+}
