@@ -60,6 +60,7 @@ export default function DrinkProposal({
   const litres = count * measure.litres;
   const { number, symbol } = shown.parts(litres, 'drink');
   const isStore = advice.into === 'store';
+  const plants = bag.occupants.length;
   const pours = isStore
     ? 'into its pipe or drum until it is full'
     : advice.pours > 1
@@ -145,7 +146,13 @@ export default function DrinkProposal({
           <SkipButton onSkip={onSkip} sx={{ color: 'inherit', textDecoration: 'underline' }} />
         </Box>
       </Box>
-      <Typography sx={{ fontSize: '0.85rem' }}>Pour {pours}.</Typography>
+      <Typography sx={{ fontSize: '0.85rem' }}>
+        Pour {pours}
+        {!isStore && plants > 1
+          ? `: about ${shown.show(litres / plants, 'drink')} at each of its ${plants} plants`
+          : ''}
+        .
+      </Typography>
     </Box>
   );
 }

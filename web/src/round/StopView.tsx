@@ -191,6 +191,9 @@ const HOW: Record<GradedWay, string> = {
   level: 'Look at the level of its store:',
 };
 
+/** A long bag does not dry evenly: one end lies in the sun, one plant drinks more. */
+const SEVERAL = 'Feel two knuckles deep between its plants, at both ends; the drier one counts:';
+
 /** The span of grades on the buttons that is expected. */
 function expectedOn(
   bag: Bag,
@@ -240,7 +243,7 @@ export function StopWords({
           I expect it <strong>{strong || '…'}</strong>. {rest}{' '}
         </>
       )}
-      {HOW[method]}
+      {method === 'finger' && bag.occupants.length > 1 ? SEVERAL : HOW[method]}
     </Typography>
   );
 }
