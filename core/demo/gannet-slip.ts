@@ -6,6 +6,8 @@ import { chanceFrom, CLIMATES, hiddenWeather, type Chance, type HiddenDay } from
 import { hasLevel } from '../src/water/index.ts';
 import { BAGS, PRICES, STANDS, VARIETIES, type PlannedBag } from './gannet-slip-plan.ts';
 import { hiddenBagOf, wantedLitres } from './gannet-slip-truth.ts';
+import { BEARING, pickedCount, pickedKilograms, rhythmOf } from './bearing.ts';
+import { lastSeasonOfSlip } from './gannet-slip-last-season.ts';
 import { shedOf } from './gannet-slip-shed.ts';
 import { feedingOfSlip } from './gannet-slip-feeding.ts';
 import { growthOfSlip } from './gannet-slip-growth.ts';
@@ -23,19 +25,6 @@ const LEVEL_DAYS = 3;
 
 /** Days of which nobody noted the weather; the app fills them and says so. */
 const UNNOTED = new Set(['2026-06-13', '2026-06-14', '2026-06-29']);
-
-/** Weight of a fruit, fruits a day when in full bearing, and days from planting to the first picking. */
-const BEARING: Record<
-  string,
-  { readonly kilograms: number; readonly perDay: number; readonly firstAfter: number }
-> = {
-  'Lantern Drop': { kilograms: 0.085, perDay: 0.8, firstAfter: 46 },
-  'Pier Red': { kilograms: 0.06, perDay: 1, firstAfter: 47 },
-  'Bosun Short': { kilograms: 0.022, perDay: 3, firstAfter: 38 },
-  'Brass Bell': { kilograms: 0.12, perDay: 0.25, firstAfter: 44 },
-  Longfinger: { kilograms: 0.16, perDay: 0.3, firstAfter: 43 },
-  'Salt Snap': { kilograms: 0.21, perDay: 0.8, firstAfter: 34 },
-};
 
 const NOTES: readonly { readonly label: string; readonly day: string; readonly text: string }[] = [
   { label: '7', day: '2026-06-20', text: 'First truss in flower. Two side shoots out.' },
@@ -165,11 +154,13 @@ export function gannetSlip(seed: number): Garden {
   const whole = { ...known, goods, packs, entries: [...entries, ...shed] };
   const grown = growthOfSlip(whole, seed, stamps);
   const fed = feedingOfSlip(whole, seed, DEMO_EVENING);
+  const last = lastSeasonOfSlip(whole, seed);
   return {
     ...whole,
+    plants: [...plants, ...last.plants],
     plans: grown.plans,
     regimes: [...fed.regimes],
-    entries: [...whole.entries, ...grown.entries, ...fed.entries],
+    entries: [...last.entries, ...whole.entries, ...grown.entries, ...fed.entries],
   };
 }
 
@@ -299,10 +290,10 @@ function livedThrough(
         pour(wantedLitres(grade, garden, container, CAN_LITRES));
     }
     if (bearing && age >= bearing.firstAfter && daysLeft > 0) {
-      const rhythm = planned.varietyName === 'Salt Snap' || planned.varietyName === 'Bosun Short' ? 2 : 3;
-      const count = Math.round(bearing.perDay * rhythm * planned.plants * (0.6 + 0.8 * chance.next()));
+      const rhythm = rhythmOf(planned.varietyName);
+      const count = pickedCount(chance, bearing, rhythm, planned.plants);
       if ((age - bearing.firstAfter) % rhythm === 0 && count > 0) {
-        const kilograms = Math.round(count * bearing.kilograms * (0.85 + 0.3 * chance.next()) * 1000) / 1000;
+        const kilograms = pickedKilograms(chance, bearing, count);
         entries.push({ ...base(2), kind: 'picking', kilograms, count });
       }
     }

@@ -157,3 +157,67 @@ describe('the round', () => {
     expect(roundsAfter(at(12), [8, 18], 1)).toEqual([at(18)]);
   });
 });
+
+describe('a bag in its second season', () => {
+  const live = liveEntries(garden.entries);
+  const bag = garden.containers.find((c) => c.label === '7') as Container;
+  const thisYear = live.filter((e) => e.at >= '2026');
+
+  it('is not told by last season’s plants: its water starts with this year’s planting', () => {
+    expect(live.some((e) => e.kind === 'cleared' && e.containerId === bag.id)).toBe(true);
+    const water = bagWater(garden, bag, DEMO_EVENING, live);
+    expect(water).toEqual(bagWater(garden, bag, DEMO_EVENING, thisYear));
+    expect(water.spanDays).toBeLessThan(60);
+  });
+
+  it('starts anew when it stands empty, and goes on while one of its plants is left', () => {
+    const planted = live.findLast((e) => e.kind === 'planted' && e.containerId === bag.id);
+    if (planted?.kind !== 'planted') throw new Error('bag 7 is planted');
+    const day = '2026-07-10T12:00:00.000+01:00';
+    const { stationId, plantId } = planted;
+    const clearing: Entry = {
+      id: 'ent_clear77',
+      kind: 'cleared',
+      at: day,
+      recordedAt: day,
+      containerId: bag.id,
+      stationId,
+      plantId,
+    };
+    const emptied = bagWater(garden, bag, DEMO_EVENING, liveEntries([...live, clearing]));
+    // since then it was only looked at and watered, by entries of the week
+    expect(emptied.spanDays).toBeLessThanOrEqual(15);
+    const two = { ...bag, stations: [...bag.stations, { id: 'stn_second1' }] };
+    const besides: Entry = { ...planted, id: 'ent_beside1', stationId: 'stn_second1' };
+    const left = bagWater(garden, two, DEMO_EVENING, liveEntries([...live, besides, clearing]));
+    expect(left.spanDays).toBeGreaterThan(40);
+  });
+});
+
+describe('last season at Gannet Slip', () => {
+  const live = liveEntries(garden.entries);
+  const last = live.filter((e) => e.at < '2026' && 'containerId' in e);
+  const picked = (label: string) => {
+    const bag = garden.containers.find((c) => c.label === label);
+    return last.reduce(
+      (sum, e) => (e.kind === 'picking' && e.containerId === bag?.id ? sum + (e.kilograms ?? 0) : sum),
+      0,
+    );
+  };
+
+  it('is plantings, pickings and clearings, and all of it was over before this one began', () => {
+    expect(new Set(last.map((e) => e.kind))).toEqual(new Set(['planted', 'picking', 'cleared']));
+    const [plantings, clearings] = ['planted', 'cleared'].map((kind) => last.filter((e) => e.kind === kind));
+    expect(plantings).toHaveLength(8);
+    expect(clearings).toHaveLength(8);
+  });
+
+  it('gave what could be picked of such plants, and less where a bag was left dry', () => {
+    for (const label of ['4', '6', '7', '8', '9', '10', '12']) {
+      expect(picked(label), label).toBeGreaterThan(0.2);
+      expect(picked(label), label).toBeLessThan(12);
+    }
+    // the same variety, watered every evening on the terrace and every other on the deck
+    expect(picked('7')).toBeGreaterThan(picked('10'));
+  });
+});

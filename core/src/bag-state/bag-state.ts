@@ -109,17 +109,24 @@ export function dripsOf(containerId: string, live: readonly Entry[], loss: numbe
   );
 }
 
-/** When the story of a container's water starts: its first planting, look or drink, or two weeks back. */
+/**
+ * When the story of a container's water starts: its first planting, look or drink since it last stood empty, or two weeks
+ * back. What it held for last season's plants says nothing of the mix that is in it now.
+ */
 function startOf(container: Container, live: readonly Entry[], now: string): string {
-  const first = entriesAt(live, container.id).find(
-    (e) =>
-      (e.kind === 'planted' || e.kind === 'look' || e.kind === 'drink' || e.kind === 'drip') &&
-      Date.parse(e.at) <= Date.parse(now),
-  );
   const earliest = momentAt(addDays(dayOf(now), -LONGEST_SPAN_DAYS), 0, now);
   const usual = momentAt(addDays(dayOf(now), -14), 0, now);
-  if (!first) return usual;
-  return Date.parse(first.at) < Date.parse(earliest) ? earliest : first.at;
+  const standing = new Set<string>();
+  let first: string | undefined;
+  for (const e of entriesAt(live, container.id)) {
+    if (Date.parse(e.at) > Date.parse(now)) continue;
+    if (e.kind === 'planted') standing.add(e.stationId);
+    if (e.kind === 'cleared' && standing.delete(e.stationId) && standing.size === 0) first = undefined;
+    else if (e.kind === 'planted' || e.kind === 'look' || e.kind === 'drink' || e.kind === 'drip')
+      first ??= e.at;
+  }
+  if (first === undefined) return usual;
+  return Date.parse(first) < Date.parse(earliest) ? earliest : first;
 }
 
 /** A container as the water model sees it, with what its diary adds, and where its story lies in time. */
@@ -161,12 +168,14 @@ export function waterCase(
   const stand = garden.stands.find((s) => s.id === container.standId);
   const body = bodyOf(container, garden);
   const { assumed } = body;
-  const occupants = occupantsOf(container, live, garden);
+  const from = startOf(container, live, now);
+  const occupants = occupantsOf(container, live, garden).filter(
+    (o) => o.clearedOn === undefined || o.clearedOn > dayOf(from),
+  );
   const bag = waterBagOf(container, body, stand ?? { cover: 'open' }, occupants, settings, {
     drips: dripsOf(container.id, live, assumed.dripLoss),
     sizeOf: (occupant) => sizeForAge(occupant, body, live, settings, dayOf(now)),
   });
-  const from = startOf(container, live, now);
   const rounds = roundsAfter(now, settings.roundHours, ROUNDS_AHEAD);
   const last = rounds.at(-1) ?? now;
   const site = siteOf(settings);

@@ -223,7 +223,7 @@ describe('drip and stores in the diary and the record', () => {
   });
 
   it('a plant that was measured small drinks less than its habit says', () => {
-    const occupantOf = live.find(
+    const occupantOf = live.findLast(
       (e) => e.kind === 'planted' && e.containerId === bag.id,
     ) as EntryOf<'planted'>;
     const at = momentAt('2026-07-10', 18, DEMO_EVENING);

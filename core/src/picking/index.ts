@@ -1,1 +1,1 @@
-export { kilogramsIn, tallyPickings, type BagTally } from './tally.ts';
+export { kilogramsOf, pickedYears, pickingsOf, tallyPickings, type BagTally } from './tally.ts';

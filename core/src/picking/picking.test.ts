@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { EntryOf } from '../diary/index.ts';
-import { tallyPickings } from './index.ts';
+import { kilogramsOf, pickedYears, pickingsOf, tallyPickings } from './index.ts';
 
 const picking = (
   n: number,
@@ -50,5 +50,35 @@ describe('the tally', () => {
 
   it('of nothing is nothing', () => {
     expect(tallyPickings([])).toEqual([]);
+  });
+});
+
+describe('pickings of several years', () => {
+  const all = [
+    picking(1, 'con_aaaaaa', '2025-07-04', { kilograms: 0.5 }),
+    picking(2, 'con_aaaaaa', '2025-09-20', { kilograms: 1.5 }),
+    picking(3, 'con_bbbbbb', '2026-07-04', { kilograms: 0.25 }),
+    picking(4, 'con_aaaaaa', '2026-07-05', { count: 2 }),
+  ];
+
+  it('are told by their years, latest first', () => {
+    expect(pickedYears(all)).toEqual([2026, 2025]);
+    expect(pickedYears([...all].reverse())).toEqual([2026, 2025]);
+    expect(pickedYears([])).toEqual([]);
+  });
+
+  it('are summed by year, and up to a day of it with that day in it', () => {
+    expect(kilogramsOf(pickingsOf(all, 2025))).toBe(2);
+    expect(kilogramsOf(pickingsOf(all, 2025, '07-04'))).toBe(0.5);
+    expect(kilogramsOf(pickingsOf(all, 2025, '07-03'))).toBe(0);
+    expect(tallyPickings(pickingsOf(all, 2026)).map((t) => [t.containerId, t.kilograms])).toEqual([
+      ['con_bbbbbb', 0.25],
+      ['con_aaaaaa', 0],
+    ]);
+  });
+
+  it('of all years come to the same as all pickings', () => {
+    const byYear = pickedYears(all).map((year) => kilogramsOf(pickingsOf(all, year)));
+    expect(byYear.reduce((a, b) => a + b, 0)).toBe(kilogramsOf(all));
   });
 });

@@ -55,14 +55,34 @@ function tallyOf(containerId: string, pickings: readonly EntryOf<'picking'>[]): 
 }
 
 /**
- * Weight that was picked from a container in one calendar year, kg.
+ * The years in which anything was picked, latest first.
  *
  * @example
- * kilogramsIn({ cumulative: [{ day: '2025-09-01', kilograms: 2 }, { day: '2026-08-01', kilograms: 5 }] }, 2026)
- * // => 3
+ * pickedYears([{ at: '2025-09-01T18:00:00.000+01:00' }, { at: '2026-07-01T18:00:00.000+01:00' }])
+ * // => [2026, 2025]
  */
-export function kilogramsIn(tally: Pick<BagTally, 'cumulative'>, year: number): number {
-  const upTo = (last: number) =>
-    tally.cumulative.findLast((point) => Number(point.day.slice(0, 4)) <= last)?.kilograms ?? 0;
-  return upTo(year) - upTo(year - 1);
+export function pickedYears(pickings: readonly Pick<EntryOf<'picking'>, 'at'>[]): readonly number[] {
+  return [...new Set(pickings.map(yearOf))].sort((a, b) => b - a);
 }
+
+/** The pickings of one calendar year, up to and with a day of it if one is given. */
+export function pickingsOf(
+  pickings: readonly EntryOf<'picking'>[],
+  year: number,
+  monthDay = '12-31',
+): readonly EntryOf<'picking'>[] {
+  return pickings.filter((p) => yearOf(p) === year && dayOf(p.at).slice(5) <= monthDay);
+}
+
+/**
+ * Weight of some pickings, kg; those that were not weighed count for nothing.
+ *
+ * @example
+ * kilogramsOf([{ kilograms: 0.4 }, { kilograms: undefined }, { kilograms: 0.3 }])
+ * // ≈> 0.7
+ */
+export function kilogramsOf(pickings: readonly Pick<EntryOf<'picking'>, 'kilograms'>[]): number {
+  return pickings.reduce((sum, p) => sum + (p.kilograms ?? 0), 0);
+}
+
+const yearOf = ({ at }: Pick<EntryOf<'picking'>, 'at'>) => Number(at.slice(0, 4));

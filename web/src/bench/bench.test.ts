@@ -1,4 +1,4 @@
-import { bodyOf, occupantsOf } from '@rundel/core/bag-state';
+import { bodyOf } from '@rundel/core/bag-state';
 import { containerKind } from '@rundel/core/bags';
 import { cropOf, habitOf } from '@rundel/core/crops';
 import { gannetSlip } from '@rundel/core/demo';
@@ -18,6 +18,7 @@ import { mixPricePerLitre } from './mix-price.ts';
 import { readParts } from './mix-texts.ts';
 import { listAsCsv, listAsText, packsWords } from './shop-text.ts';
 import { trySizes } from './sizes.ts';
+import { occupantsNow } from '../store/selectors.ts';
 
 const garden = gannetSlip(3);
 const live = liveEntries(garden.entries);
@@ -33,7 +34,7 @@ function bagOf(label: string): Bag {
     container,
     stand: garden.stands.find((s) => s.id === container.standId),
     body: bodyOf(container, garden),
-    occupants: occupantsOf(container, live, garden),
+    occupants: occupantsNow(garden, live, container),
     name: 'x',
     water: undefined,
   };

@@ -1,4 +1,4 @@
-import { bagFeeding, bagWater, bodyOf, occupantsOf, warmthOf } from '@rundel/core/bag-state';
+import { bagFeeding, bagWater, bodyOf, warmthOf } from '@rundel/core/bag-state';
 import { gannetSlip } from '@rundel/core/demo';
 import { liveEntries } from '@rundel/core/diary';
 import { FEEDING_SCHOOLS, type LedgerDay } from '@rundel/core/feeding';
@@ -10,6 +10,7 @@ import { bagFeeds, mixedBatch, waterFor } from './batch-plan.ts';
 import { feedFormOf, readFeedForm, withForm, type ProductForm } from './feed-form.ts';
 import { feedsAsCsv, readFeedsCsv, shedUnit } from './feeds-csv.ts';
 import { readRegime, readStep, stepFormOf, type StepForm } from './regime-form.ts';
+import { occupantsNow } from '../store/selectors.ts';
 
 const garden = gannetSlip(4);
 const live = liveEntries(garden.entries);
@@ -28,7 +29,7 @@ function bagAt(label: string): { readonly bag: Bag; readonly feeding: FeedingNow
       container,
       stand: garden.stands[0],
       body,
-      occupants: occupantsOf(container, live, garden),
+      occupants: occupantsNow(garden, live, container),
       name: label,
       water,
     },

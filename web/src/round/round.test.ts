@@ -1,4 +1,4 @@
-import { bagWater, bodyOf, occupantsOf } from '@rundel/core/bag-state';
+import { bagWater, bodyOf } from '@rundel/core/bag-state';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries, type Entry } from '@rundel/core/diary';
 import { describe, expect, it } from 'vitest';
@@ -11,6 +11,7 @@ import type { FeedingNow } from '../store/index.ts';
 import { unanswered, withFeed } from './feeding.ts';
 import { isOpen, statusOf } from './stops.ts';
 import { begunBy, isGoingOn, joined, type Walk } from './walk.ts';
+import { occupantsNow } from '../store/selectors.ts';
 
 const garden = gannetSlip(3);
 const container = garden.containers[6] as (typeof garden.containers)[number];
@@ -42,7 +43,7 @@ function bagAfter(more: readonly Entry[]): { bag: Bag; live: ReturnType<typeof l
     container,
     stand: garden.stands[0],
     body: bodyOf(container, garden),
-    occupants: occupantsOf(container, live, garden),
+    occupants: occupantsNow(garden, live, container),
     name: 'Lantern Drop',
     water: bagWater({ ...garden, entries: [...live] }, container, at(4), live),
   };

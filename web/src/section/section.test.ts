@@ -1,4 +1,4 @@
-import { plantingOf, bodyOf, occupantsOf, type BagBody, type Occupant } from '@rundel/core/bag-state';
+import { plantingOf, bodyOf, type BagBody, type Occupant } from '@rundel/core/bag-state';
 import { CONTAINER_KINDS } from '@rundel/core/bags';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries } from '@rundel/core/diary';
@@ -8,6 +8,7 @@ import { imaginedOccupant } from './imagined.ts';
 import { heightNeeded, layout } from './layout.ts';
 import { sceneOf, type Scene } from './scene.ts';
 import { asideAt, trainingOf } from './training.ts';
+import { occupantsNow } from '../store/selectors.ts';
 
 const garden = gannetSlip(3);
 const live = liveEntries(garden.entries);
@@ -17,7 +18,7 @@ const HALF = { low: 0.3, likely: 0.5, high: 0.7 };
 
 function bagOf(label: string): { container: Container; body: BagBody; occupants: readonly Occupant[] } {
   const container = garden.containers.find((c) => c.label === label) as Container;
-  return { container, body: bodyOf(container, garden), occupants: occupantsOf(container, live, garden) };
+  return { container, body: bodyOf(container, garden), occupants: occupantsNow(garden, live, container) };
 }
 
 function sceneFor(label: string, water: typeof HALF | undefined = HALF): Scene {

@@ -19,6 +19,7 @@ export {
   drinkMeasure,
   measuresInUse,
   nameOfBag,
+  occupantsIn,
   occupantsNow,
   standsInUse,
 } from './selectors.ts';

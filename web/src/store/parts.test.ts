@@ -3,7 +3,7 @@ import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries } from '@rundel/core/diary';
 import { describe, expect, it } from 'vitest';
 import { gardenForFeeding } from './feedings.ts';
-import { containersInUse } from './selectors.ts';
+import { containersInUse, occupantsIn } from './selectors.ts';
 import { isSameList } from './answers.ts';
 import { learntOf } from './learnt.ts';
 import { gardenForWater, partFor, weatherSince, withoutDiary } from './waters.ts';
@@ -79,4 +79,16 @@ describe('whether two lists are the same', () => {
     [[1], [1, 2], false],
     [[{}], [{}], false],
   ])('%o and %o: %s', (a, b, same) => expect(isSameList(a, b)).toBe(same));
+});
+
+describe('who stood in a bag in a year', () => {
+  const seven = bags.find((c) => c.label === '7');
+  const namesIn = (year: number) =>
+    seven ? occupantsIn(year, garden, live, seven).map((o) => [o.variety.name, o.clearedOn]) : [];
+
+  it('is last year’s plant for last year, and this year’s for this', () => {
+    expect(namesIn(2025)).toEqual([['Lantern Drop', '2025-10-04']]);
+    expect(namesIn(2026)).toEqual([['Lantern Drop', undefined]]);
+    expect(namesIn(2024)).toEqual([]);
+  });
 });

@@ -12,6 +12,9 @@ const Chart = 'default' in imported ? (imported.default as typeof imported) : im
 const COLOURS = ['#8f2d56', '#2f6f9f', '#c77f12', '#3c7550', '#6a4fa3', '#7a6a58'];
 const COLOURS_ON_DARK = ['#f08cb4', '#84bde6', '#f3c04b', '#8fd0a4', '#bda8ef', '#d4c4b0'];
 
+/** More pickings of one bag than this are drawn without their marks. */
+const DENSE = 20;
+
 /** Weight picked so far, by bag: a step at each picking. Its numbers stand in the table beside it. */
 export default function PickingChart({
   series,
@@ -21,6 +24,7 @@ export default function PickingChart({
   const shown = useShown();
   const { look } = useLookValue();
   const unit = shown.system === 'metric' ? 'kilogram' : 'pound';
+  const isDense = series.some(({ tally }) => tally.cumulative.length > DENSE);
   const options = useMemo((): ApexOptions => {
     const css = getComputedStyle(document.documentElement);
     const ink = css.getPropertyValue('--ink').trim();
@@ -39,7 +43,8 @@ export default function PickingChart({
       colors: look === 'dusk' ? COLOURS_ON_DARK : COLOURS,
       stroke: { curve: 'stepline', width: 3, dashArray: [0, 6, 2, 10, 4, 8] },
       markers: {
-        size: 5,
+        // a whole summer's pickings would hide their lines
+        size: isDense ? 0 : 5,
         strokeWidth: 0,
         shape: ['circle', 'square', 'triangle', 'diamond', 'plus', 'cross'],
       },
@@ -61,7 +66,7 @@ export default function PickingChart({
       },
     };
     // the colours come from the look's variables
-  }, [look, unit]);
+  }, [isDense, look, unit]);
   const data = useMemo(
     () =>
       series.map(({ name, tally }) => ({

@@ -12,16 +12,26 @@ import {
   Typography,
 } from '@mui/material';
 import { dayOf } from '@rundel/core/climate';
-import { kilogramsIn, tallyPickings, type BagTally } from '@rundel/core/picking';
+import { kilogramsOf, pickedYears, pickingsOf, tallyPickings, type BagTally } from '@rundel/core/picking';
 import { UNITS } from '@rundel/core/units';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { PickDialog } from '../parts/EntryDialogs.tsx';
 import { Page, Panel } from '../parts/Page.tsx';
 import { titleOf } from '../parts/bag-words.ts';
 import { shortDay } from '../parts/words.ts';
 import { BagMark } from '../section/index.ts';
-import { useBags, useGarden, useMoney, useShown, type Bag, type Money, type Shown } from '../store/index.ts';
+import {
+  nameOfBag,
+  occupantsIn,
+  useBags,
+  useGarden,
+  useMoney,
+  useShown,
+  type Bag,
+  type Money,
+  type Shown,
+} from '../store/index.ts';
 import { useCosts } from '../store/supplies.ts';
 
 const PickingChart = lazy(() => import('./PickingChart.tsx'));
@@ -32,16 +42,30 @@ export default function TallyPage() {
   const { bags } = useBags();
   const shown = useShown();
   const money = useMoney();
-  const year = Number(clock.now().slice(0, 4));
+  const thisYear = Number(clock.now().slice(0, 4));
+  const [params, setParams] = useSearchParams();
+  const picked = useMemo(() => live.filter((e) => e.kind === 'picking'), [live]);
+  const years = useMemo(() => [...new Set([thisYear, ...pickedYears(picked)])], [picked, thisYear]);
+  const asked = Number(params.get('year'));
+  const year = years.includes(asked) ? asked : thisYear;
   const costs = useCosts(year);
   const [picking, setPicking] = useState<Bag>();
-  const pickings = useMemo(() => live.filter((e) => e.kind === 'picking'), [live]);
+  const pickings = useMemo(() => pickingsOf(picked, year), [picked, year]);
   const tallies = useMemo(() => tallyPickings(pickings), [pickings]);
+  const before = useMemo(() => tallyPickings(pickingsOf(picked, year - 1)), [picked, year]);
   const total = tallies.reduce((sum, t) => sum + t.kilograms, 0);
   const today = dayOf(clock.now());
+  /** days are told without their year when it is the one that is shown */
+  const near = year === thisYear ? today : `${year}-12-31`;
+  // of a year in which neither filling nor feeding was noted, a cost would be that of the bags alone
+  const isCosted = live.some(
+    (e) => (e.kind === 'filled' || e.kind === 'fed') && Number(e.at.slice(0, 4)) === year,
+  );
   const nameOf = (tally: BagTally) => {
     const bag = bags.find((b) => b.container.id === tally.containerId);
-    if (bag) return titleOf(bag);
+    if (bag && year === thisYear) return titleOf(bag);
+    // what stands in it now did not give what was picked then
+    if (bag) return titleOf({ ...bag, name: nameOfBag(occupantsIn(year, garden, live, bag.container)) });
     const binned = garden.containers.find((c) => c.id === tally.containerId);
     return binned ? `${binned.label} (in the bin)` : 'a bag that is not in this garden';
   };
@@ -56,7 +80,9 @@ export default function TallyPage() {
       title="Tally"
       lead={
         tallies.length === 0
-          ? 'Nothing picked yet.'
+          ? year === thisYear && picked.length > 0
+            ? 'Nothing picked yet this year.'
+            : 'Nothing picked yet.'
           : `${pickings.length} pickings from ${tallies.length} ${tallies.length === 1 ? 'bag' : 'bags'}.`
       }
       actions={
@@ -77,6 +103,24 @@ export default function TallyPage() {
         )
       }
     >
+      {years.length > 1 && (
+        <Box
+          component="nav"
+          aria-label="Years"
+          sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', marginBlockEnd: 2 }}
+        >
+          {years.map((each) => (
+            <Button
+              key={each}
+              variant={each === year ? 'contained' : 'outlined'}
+              aria-current={each === year ? 'true' : undefined}
+              onClick={() => setParams(each === thisYear ? {} : { year: String(each) }, { replace: true })}
+            >
+              {each}
+            </Button>
+          ))}
+        </Box>
+      )}
       {tallies.length === 0 ? (
         <Panel title="First, a picking">
           <Typography sx={{ marginBlockEnd: 1.5 }}>
@@ -104,17 +148,24 @@ export default function TallyPage() {
               >
                 {shown.show(total, 'crop')}
               </Box>
-              so far
+              {year === thisYear ? 'so far' : `in ${year}`}
               {firstOn && lastOn
                 ? firstOn === lastOn
-                  ? `, on ${shortDay(firstOn, today)}`
-                  : `, from ${shortDay(firstOn, today)} to ${shortDay(lastOn, today)}`
+                  ? `, on ${shortDay(firstOn, near)}`
+                  : `, from ${shortDay(firstOn, near)} to ${shortDay(lastOn, near)}`
                 : ''}
               .
               {best && tallies.length > 1
-                ? ` Bag ${nameOf(best)} leads with ${shown.show(best.kilograms, 'crop')}.`
+                ? ` Bag ${nameOf(best)} ${year === thisYear ? 'leads' : 'led'} with ${shown.show(best.kilograms, 'crop')}.`
                 : ''}
             </Typography>
+            {before.length > 0 && (
+              <Typography sx={{ marginBlockEnd: 1 }}>
+                {year === thisYear
+                  ? `In ${year - 1} it was ${shown.show(kilogramsOf(pickingsOf(picked, year - 1, today.slice(5))), 'crop')} by this day, and ${shown.show(kilogramsOf(pickingsOf(picked, year - 1)), 'crop')} in all.`
+                  : `In ${year - 1} it was ${shown.show(kilogramsOf(pickingsOf(picked, year - 1)), 'crop')}.`}
+              </Typography>
+            )}
             <Suspense fallback={<Skeleton variant="rectangular" height={340} />}>
               <PickingChart series={tallies.slice(0, 6).map((tally) => ({ name: nameOf(tally), tally }))} />
             </Suspense>
@@ -133,7 +184,8 @@ export default function TallyPage() {
                     <TableCell align="right">Weight</TableCell>
                     <TableCell align="right">Fruit</TableCell>
                     <TableCell align="right">Times</TableCell>
-                    <TableCell align="right">{perWeight(1, shown).heading}</TableCell>
+                    {before.length > 0 && <TableCell align="right">In {year - 1}</TableCell>}
+                    {isCosted && <TableCell align="right">{perWeight(1, shown).heading}</TableCell>}
                     <TableCell>First</TableCell>
                     <TableCell>Last</TableCell>
                   </TableRow>
@@ -168,11 +220,21 @@ export default function TallyPage() {
                         </TableCell>
                         <TableCell align="right">{tally.count > 0 ? tally.count : ''}</TableCell>
                         <TableCell align="right">{tally.pickings}</TableCell>
-                        <TableCell align="right">
-                          {costThisYear(tally, year, costs.get(tally.containerId)?.total, shown, money)}
-                        </TableCell>
-                        <TableCell sx={{ whiteSpace: 'nowrap' }}>{shortDay(tally.firstOn, today)}</TableCell>
-                        <TableCell sx={{ whiteSpace: 'nowrap' }}>{shortDay(tally.lastOn, today)}</TableCell>
+                        {before.length > 0 && (
+                          <TableCell align="right">
+                            {shownWeight(
+                              before.find((t) => t.containerId === tally.containerId),
+                              shown,
+                            )}
+                          </TableCell>
+                        )}
+                        {isCosted && (
+                          <TableCell align="right">
+                            {costOfWeight(tally, costs.get(tally.containerId)?.total, shown, money)}
+                          </TableCell>
+                        )}
+                        <TableCell sx={{ whiteSpace: 'nowrap' }}>{shortDay(tally.firstOn, near)}</TableCell>
+                        <TableCell sx={{ whiteSpace: 'nowrap' }}>{shortDay(tally.lastOn, near)}</TableCell>
                       </TableRow>
                     );
                   })}
@@ -194,15 +256,12 @@ function perWeight(pricePerKilogram: number, shown: Shown) {
     : { heading: 'Cost a lb', price: pricePerKilogram * UNITS.pound.factor };
 }
 
-/** What a kilogram cost in a year: the bag's costs over what was weighed in that year. */
-function costThisYear(
-  tally: BagTally,
-  year: number,
-  cost: number | undefined,
-  shown: Shown,
-  money: Money,
-): string {
-  const kilograms = kilogramsIn(tally, year);
-  if (cost === undefined || cost <= 0 || kilograms <= 0) return '';
-  return money.show(perWeight(cost / kilograms, shown).price);
+/** What a kilogram cost: the bag's costs of the year over what was weighed in it. */
+function costOfWeight(tally: BagTally, cost: number | undefined, shown: Shown, money: Money): string {
+  if (cost === undefined || cost <= 0 || tally.kilograms <= 0) return '';
+  return money.show(perWeight(cost / tally.kilograms, shown).price);
+}
+
+function shownWeight(tally: BagTally | undefined, shown: Shown): string {
+  return tally && tally.kilograms > 0 ? shown.show(tally.kilograms, 'crop') : '';
 }
