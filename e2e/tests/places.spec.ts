@@ -179,6 +179,25 @@ test.describe('tally', () => {
   });
 });
 
+test.describe('tally of two years', () => {
+  test('last summer stands beside this one, under the names of what stood there then', async ({ page }) => {
+    await openFewBags(page);
+    await visit(page, '/tally');
+    await expect(
+      page.getByText(/In 2025 it was [\d.]+\s\w+ by this day, and [\d.]+\s\w+ in all\./),
+    ).toBeVisible();
+    await expect(page.getByRole('columnheader', { name: 'In 2025' })).toBeVisible();
+    const now = await page.getByTestId('total').innerText();
+    await page.getByRole('navigation', { name: 'Years' }).getByRole('button', { name: '2025' }).click();
+    await expect(page).toHaveURL(/year=2025/);
+    await expect(page.getByTestId('total')).not.toHaveText(now);
+    await expect(page.getByRole('row', { name: /12 · Bosun Short/ })).toContainText('Sep');
+    await expect(page.getByRole('columnheader', { name: 'Cost a kg' })).toBeHidden();
+    await page.reload();
+    await expect(page.getByText(/in 2025, from/)).toBeVisible();
+  });
+});
+
 test.describe('files and settings', () => {
   test('two copies are merged: entries of both, each once', async ({ page }) => {
     await startOwnGarden(page);

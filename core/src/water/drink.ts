@@ -43,12 +43,14 @@ export function adviseDrink(
   assumed: Assumed = DEFAULT_ASSUMED,
 ): DrinkAdvice {
   const { look } = situation;
-  const feltDry = isDry(look, assumed.refillPoint);
-  const because = feltDry ? 'felt-dry' : situation.isDueAgainBeforeNextRound ? 'before-next-round' : 'enough';
   const isEstablishing =
     situation.daysSincePlanting !== undefined && situation.daysSincePlanting < assumed.establishingDays;
   // roots that are not down yet drink nothing of a reservoir: until then it is watered by hand
   const store = isEstablishing ? undefined : estimate.stores.find(({ kind }) => hasLevel(kind));
+  // and its level says nothing of the mix that they stand in
+  const saysNothing = look.method === 'level' && !store;
+  const feltDry = !saysNothing && isDry(look, assumed.refillPoint);
+  const because = feltDry ? 'felt-dry' : situation.isDueAgainBeforeNextRound ? 'before-next-round' : 'enough';
   const isHeldBack = situation.isBeforeColdNight === true && !store;
   const part = (isEstablishing ? assumed.establishingShare : 1) * (isHeldBack ? assumed.coldNightShare : 1);
   const toFill = (share: number) =>

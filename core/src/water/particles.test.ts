@@ -1,38 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { chanceFrom, type Chance } from '../../hidden/index.ts';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
-import { completeWeather, defaultNormals } from '../climate/index.ts';
-import {
-  afterGain,
-  afterLoss,
-  chanceOfLook,
-  runFilter,
-  timelineOf,
-  type WaterBag,
-  type WaterEvent,
-} from './index.ts';
+import { completeWeather } from '../climate/index.ts';
+import { afterGain, afterLoss, chanceOfLook, runFilter, timelineOf, type WaterEvent } from './index.ts';
+import { ONE_BAG, SITE } from '../../test/one-bag.ts';
 
-const SITE = { latitudeDegrees: 51, normals: defaultNormals(51) };
-const bag: WaterBag = {
-  availableLitres: 8,
-  topSquareMetres: 0.11,
-  breathingSquareMetres: 0.3,
-  mulchMillimetres: 50,
-  underCover: true,
-  shade: 0,
-  stores: [],
-  drips: [],
-  plants: [
-    {
-      plantedOn: '2026-05-10',
-      kc: 1.15,
-      depletion: 0.4,
-      figures: { fullHeightMillimetres: 2000, canopySquareMetres: 0.6, weeksToFull: 10 },
-    },
-  ],
-};
 const at = (day: number, hour: string) => `2026-07-${String(day).padStart(2, '0')}T${hour}:00.000+01:00`;
-const stepsOf = timelineOf(bag, completeWeather([], SITE, '2026-07-01', '2026-07-20'), 51);
+const stepsOf = timelineOf(ONE_BAG, completeWeather([], SITE, '2026-07-01', '2026-07-20'), 51);
 
 /** The same model with twenty thousand drawn bags in place of a grid: slow, plain, and of another make. */
 function byParticles(chance: Chance, events: readonly WaterEvent[], to: string) {
@@ -108,7 +82,7 @@ describe('the grid', () => {
     ['time alone', [drink(2)], at(5, '18:00')],
   ])('gives what drawn bags give, within 0.05 of water and a tenth of use: %s', (_, events, to) => {
     const drawn = byParticles(chanceFrom(7), events, to);
-    const { share, useMultiplier } = runFilter(bag, stepsOf(events, at(1, '08:00'), to)).estimate;
+    const { share, useMultiplier } = runFilter(ONE_BAG, stepsOf(events, at(1, '08:00'), to)).estimate;
     [share.low, share.likely, share.high].forEach((value, i) =>
       expect(Math.abs(value - (drawn.water[i] as number))).toBeLessThan(0.05),
     );

@@ -2,9 +2,8 @@ import { normalBelow } from '../statistics/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
-import { completeWeather, defaultNormals, type KnownDay } from '../climate/index.ts';
+import { completeWeather, type KnownDay } from '../climate/index.ts';
 import {
-  adviseDrink,
   afterGain,
   afterLoss,
   availableLitres,
@@ -12,55 +11,16 @@ import {
   bagDepletion,
   chanceOfLook,
   demandOfDay,
-  lookAhead,
   mulchFactor,
   runFilter,
   timelineOf,
   waterBalance,
-  type UseStep,
   type WaterBag,
   type WaterEvent,
 } from './index.ts';
+import { at, drink, look, ONE_BAG, SITE, steps } from '../../test/one-bag.ts';
 
-const SITE = { latitudeDegrees: 51, normals: defaultNormals(51) };
-const figures = { fullHeightMillimetres: 2000, canopySquareMetres: 0.6, weeksToFull: 10 };
-
-const bag: WaterBag = {
-  availableLitres: 8,
-  topSquareMetres: 0.11,
-  breathingSquareMetres: 0.3,
-  mulchMillimetres: 50,
-  underCover: true,
-  shade: 0,
-  stores: [],
-  drips: [],
-  plants: [{ plantedOn: '2026-05-10', kc: 1.15, depletion: 0.4, figures }],
-};
-
-const at = (day: string, hour: string) => `${day}T${hour}:00.000+01:00`;
-const look = (day: string, grade: number, hour = '18:00'): WaterEvent => ({
-  kind: 'look',
-  id: `ent_look${day}${hour}`,
-  at: at(day, hour),
-  look: { method: 'finger', grade },
-});
-const drink = (day: string, litres: number, hour = '18:05', ranThrough = false): WaterEvent => ({
-  kind: 'drink',
-  id: `ent_drink${day}${hour}`,
-  at: at(day, hour),
-  litres,
-  isMeasured: true,
-  ranThrough,
-});
-
-function steps(
-  events: readonly WaterEvent[],
-  to = at('2026-07-16', '18:30'),
-  known: readonly KnownDay[] = [],
-) {
-  const weather = completeWeather(known, SITE, '2026-07-01', '2026-08-01');
-  return timelineOf(bag, weather, 51)(events, at('2026-07-01', '08:00'), to);
-}
+const bag = ONE_BAG;
 
 describe('capacity and demand', () => {
   it('a shallow bag holds more for its litres than a deep one', () => {
@@ -357,93 +317,5 @@ describe('the filter', () => {
       steps([look('2026-07-03', 5, '18:00'), look('2026-07-03', 1, '18:01')]),
     );
     expect(Number.isFinite(estimate.share.likely)).toBe(true);
-  });
-});
-
-describe('looking ahead', () => {
-  const spansFrom = (day: number) =>
-    Array.from({ length: 10 }, (_, i) => {
-      const date = (n: number) => `2026-07-${String(n).padStart(2, '0')}`;
-      const weather = completeWeather([], SITE, '2026-07-01', '2026-07-31');
-      const cut = timelineOf(bag, weather, 51)(
-        [],
-        at(date(day + i), '18:00'),
-        at(date(day + i + 1), '18:00'),
-      );
-      return {
-        at: at(date(day + i + 1), '18:00'),
-        hoursAhead: 24 * (i + 1),
-        steps: cut.filter((s): s is UseStep => s.kind === 'use'),
-      };
-    });
-  const beliefAfter = (events: readonly WaterEvent[]) =>
-    runFilter(bag, steps(events, at('2026-07-10', '18:00'))).belief;
-
-  it('the chance of being dry only grows while nobody waters, and a lower risk looks no later', () => {
-    const belief = beliefAfter([drink('2026-07-10', 9, '17:50', true)]);
-    const far = lookAhead(belief, bag, spansFrom(10), { ...DEFAULT_ASSUMED, risk: 0.3 });
-    const chances = far.rounds.map((r) => r.chanceDry);
-    expect([...chances].sort((a, b) => a - b)).toEqual(chances);
-    const index = (risk: number) => {
-      const { nextLook } = lookAhead(belief, bag, spansFrom(10), { ...DEFAULT_ASSUMED, risk });
-      return nextLook.kind === 'now' ? 0 : nextLook.kind === 'later' ? Infinity : Date.parse(nextLook.at);
-    };
-    expect(index(0.05)).toBeLessThanOrEqual(index(0.3));
-  });
-
-  it('a bag felt dry is looked at now, and its hours to refill are none', () => {
-    const ahead = lookAhead(beliefAfter([look('2026-07-10', 1, '17:50')]), bag, spansFrom(10));
-    expect(ahead.nextLook).toEqual({ kind: 'now' });
-    expect(ahead.hoursToRefill.low).toBe(0);
-  });
-
-  it('the hours to refill come in order', () => {
-    const { hoursToRefill } = lookAhead(
-      beliefAfter([drink('2026-07-10', 9, '17:50', true)]),
-      bag,
-      spansFrom(10),
-    );
-    expect(hoursToRefill.low).toBeLessThan(hoursToRefill.likely ?? 0);
-    expect(hoursToRefill.likely).toBeLessThan(hoursToRefill.high ?? Infinity);
-  });
-});
-
-describe('what follows a look', () => {
-  const can = { kind: 'can', litres: 9 } as const;
-  const advise = (grade: number, isDueAgainBeforeNextRound = false, daysSincePlanting = 60) => {
-    const { estimate } = runFilter(
-      bag,
-      steps([drink('2026-07-14', 9, '18:05', true), look('2026-07-16', grade)]),
-    );
-    return adviseDrink(estimate, bag, {
-      look: { method: 'finger', grade },
-      isDueAgainBeforeNextRound,
-      daysSincePlanting,
-      measure: can,
-    });
-  };
-
-  it('waters what feels dry, and what would not last to the next round', () => {
-    expect(advise(2)).toMatchObject({ isWanted: true, because: 'felt-dry' });
-    expect(advise(3, true)).toMatchObject({ isWanted: true, because: 'before-next-round' });
-    expect(advise(4)).toMatchObject({ isWanted: false, because: 'enough' });
-  });
-
-  it('a drier bag takes more, in two pours when it may repel water', () => {
-    expect(advise(1).litres.likely).toBeGreaterThan(advise(3).litres.likely);
-    expect(advise(1).pours).toBe(2);
-    expect(advise(4, true).pours).toBe(1);
-  });
-
-  it('a newly planted bag gets part of it', () => {
-    const young = advise(2, false, 3);
-    expect(young.isEstablishing).toBe(true);
-    expect(young.litres.likely).toBeCloseTo(advise(2).litres.likely * DEFAULT_ASSUMED.establishingShare, 9);
-  });
-
-  it('the range of litres is in order', () => {
-    const { litres } = advise(2);
-    expect(litres.low).toBeLessThanOrEqual(litres.likely);
-    expect(litres.likely).toBeLessThanOrEqual(litres.high);
   });
 });

@@ -15,6 +15,7 @@ import {
 import { Link, useNavigate, useParams } from 'react-router';
 import { Caution } from '../parts/Caution.tsx';
 import { asGiven, feedDueIds, fedDrafts, feedOffers } from '../parts/feed-offers.ts';
+import { lookWords } from '../parts/look-words.ts';
 import { Page } from '../parts/Page.tsx';
 import { Unhurried } from '../parts/Unhurried.tsx';
 import { dayAndTime, fillsWords } from '../parts/words.ts';
@@ -290,7 +291,7 @@ export default function RoundPage() {
                   <Box sx={{ minWidth: 0 }}>
                     {status.kind === 'drink' ? (
                       <Typography>
-                        You felt it {status.advice.because === 'felt-dry' ? 'dry' : 'damp'}. Below is what it
+                        You found it <strong>{lookWords(status.look.look, shown)}</strong>. Below is what it
                         should take.
                       </Typography>
                     ) : (

@@ -265,7 +265,9 @@ function Answer({
   const had =
     status.drunkLitres > 0
       ? `It had ${shown.show(status.drunkLitres, 'drink')}.`
-      : 'It has enough; no drink needed.';
+      : look?.look.method === 'level'
+        ? 'The mix has enough for now.'
+        : 'It has enough; no drink needed.';
   return (
     <Typography sx={{ fontSize: '1.12rem' }} role="status">
       {look ? (

@@ -40,8 +40,8 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
       {under && (
         <Typography sx={{ marginBlockStart: 1 }}>
           {under.kind === 'reservoir'
-            ? `The water below (${under.litres === undefined ? '' : shown.show(under.litres, 'bag')}) is not reckoned with yet: look at its level, and feel the mix above it.`
-            : 'What the channel brings is not reckoned with yet: look at its level.'}
+            ? `The water below${under.litres === undefined ? '' : ` (${shown.show(under.litres, 'bag')} when full)`} counts from when the roots are down: until then feel the mix above it, after that look at its level.`
+            : 'What the channel brings counts from when the roots are down: look at its level.'}
         </Typography>
       )}
       {trouble && (

@@ -47,7 +47,7 @@ export default function SolutionPart({ bag }: { readonly bag: Bag }) {
       <Typography>
         {left === undefined
           ? 'Nothing is drunk from it yet.'
-          : `At the use of these days what is in it lasts about ${trimmed(left, 0)} days (${trimmed(low ?? 0, 0)} to ${trimmed(high ?? 0, 0)}).`}{' '}
+          : `At the use of these days what is in it lasts about ${trimmed(left, 0) === '1' ? '1 day' : `${trimmed(left, 0)} days`} (${trimmed(low ?? 0, 0)} to ${trimmed(high ?? 0, 0)}).`}{' '}
         {course.changedOn
           ? `Its nutrient was made up new on ${shortDay(course.changedOn)}, ${daysBetween(course.changedOn, today)} days ago${course.toppedUpLitres > 0 ? `, and topped up with ${shown.show(course.toppedUpLitres, 'drink')} since` : ''}.`
           : 'No nutrient has been put down for it.'}

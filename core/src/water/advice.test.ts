@@ -1,0 +1,122 @@
+import { describe, expect, it } from 'vitest';
+import { at, drink, look, ONE_BAG, SITE, steps } from '../../test/one-bag.ts';
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
+import { completeWeather } from '../climate/index.ts';
+import {
+  adviseDrink,
+  lookAhead,
+  runFilter,
+  storeOf,
+  timelineOf,
+  type UseStep,
+  type WaterEvent,
+} from './index.ts';
+
+describe('looking ahead', () => {
+  const spansFrom = (day: number) =>
+    Array.from({ length: 10 }, (_, i) => {
+      const date = (n: number) => `2026-07-${String(n).padStart(2, '0')}`;
+      const weather = completeWeather([], SITE, '2026-07-01', '2026-07-31');
+      const cut = timelineOf(ONE_BAG, weather, 51)(
+        [],
+        at(date(day + i), '18:00'),
+        at(date(day + i + 1), '18:00'),
+      );
+      return {
+        at: at(date(day + i + 1), '18:00'),
+        hoursAhead: 24 * (i + 1),
+        steps: cut.filter((s): s is UseStep => s.kind === 'use'),
+      };
+    });
+  const beliefAfter = (events: readonly WaterEvent[]) =>
+    runFilter(ONE_BAG, steps(events, at('2026-07-10', '18:00'))).belief;
+
+  it('the chance of being dry only grows while nobody waters, and a lower risk looks no later', () => {
+    const belief = beliefAfter([drink('2026-07-10', 9, '17:50', true)]);
+    const far = lookAhead(belief, ONE_BAG, spansFrom(10), { ...DEFAULT_ASSUMED, risk: 0.3 });
+    const chances = far.rounds.map((r) => r.chanceDry);
+    expect([...chances].sort((a, b) => a - b)).toEqual(chances);
+    const index = (risk: number) => {
+      const { nextLook } = lookAhead(belief, ONE_BAG, spansFrom(10), { ...DEFAULT_ASSUMED, risk });
+      return nextLook.kind === 'now' ? 0 : nextLook.kind === 'later' ? Infinity : Date.parse(nextLook.at);
+    };
+    expect(index(0.05)).toBeLessThanOrEqual(index(0.3));
+  });
+
+  it('a bag felt dry is looked at now, and its hours to refill are none', () => {
+    const ahead = lookAhead(beliefAfter([look('2026-07-10', 1, '17:50')]), ONE_BAG, spansFrom(10));
+    expect(ahead.nextLook).toEqual({ kind: 'now' });
+    expect(ahead.hoursToRefill.low).toBe(0);
+  });
+
+  it('the hours to refill come in order', () => {
+    const { hoursToRefill } = lookAhead(
+      beliefAfter([drink('2026-07-10', 9, '17:50', true)]),
+      ONE_BAG,
+      spansFrom(10),
+    );
+    expect(hoursToRefill.low).toBeLessThan(hoursToRefill.likely ?? 0);
+    expect(hoursToRefill.likely).toBeLessThan(hoursToRefill.high ?? Infinity);
+  });
+});
+
+describe('what follows a look', () => {
+  const can = { kind: 'can', litres: 9 } as const;
+  const advise = (grade: number, isDueAgainBeforeNextRound = false, daysSincePlanting = 60) => {
+    const { estimate } = runFilter(
+      ONE_BAG,
+      steps([drink('2026-07-14', 9, '18:05', true), look('2026-07-16', grade)]),
+    );
+    return adviseDrink(estimate, ONE_BAG, {
+      look: { method: 'finger', grade },
+      isDueAgainBeforeNextRound,
+      daysSincePlanting,
+      measure: can,
+    });
+  };
+
+  it('waters what feels dry, and what would not last to the next round', () => {
+    expect(advise(2)).toMatchObject({ isWanted: true, because: 'felt-dry' });
+    expect(advise(3, true)).toMatchObject({ isWanted: true, because: 'before-next-round' });
+    expect(advise(4)).toMatchObject({ isWanted: false, because: 'enough' });
+  });
+
+  it('a drier bag takes more, in two pours when it may repel water', () => {
+    expect(advise(1).litres.likely).toBeGreaterThan(advise(3).litres.likely);
+    expect(advise(1).pours).toBe(2);
+    expect(advise(4, true).pours).toBe(1);
+  });
+
+  it('a newly planted bag gets part of it', () => {
+    const young = advise(2, false, 3);
+    expect(young.isEstablishing).toBe(true);
+    expect(young.litres.likely).toBeCloseTo(advise(2).litres.likely * DEFAULT_ASSUMED.establishingShare, 9);
+  });
+
+  it('the level of a reservoir says nothing while roots are not down to it, and fills it up later', () => {
+    const planter = { ...ONE_BAG, stores: [storeOf('reservoir', 10, DEFAULT_ASSUMED)] };
+    const empty: WaterEvent = {
+      kind: 'look',
+      id: 'ent_level',
+      at: at('2026-07-16', '18:00'),
+      look: { method: 'level', share: 0 },
+    };
+    const { estimate } = runFilter(planter, steps([drink('2026-07-15', 9, '18:05', true), empty]));
+    const on = (daysSincePlanting: number) =>
+      adviseDrink(estimate, planter, {
+        look: { method: 'level', share: 0 },
+        isDueAgainBeforeNextRound: false,
+        daysSincePlanting,
+        measure: can,
+      });
+    expect(on(3)).toMatchObject({ isWanted: false, because: 'enough', into: 'top' });
+    expect(on(60)).toMatchObject({ isWanted: true, because: 'felt-dry', into: 'store' });
+    expect(on(60).litres.likely).toBeGreaterThan(8);
+  });
+
+  it('the range of litres is in order', () => {
+    const { litres } = advise(2);
+    expect(litres.low).toBeLessThanOrEqual(litres.likely);
+    expect(litres.likely).toBeLessThanOrEqual(litres.high);
+  });
+});
