@@ -122,7 +122,7 @@ export class Belief {
   ): number {
     const { stores } = this;
     const { gain, spread, pulls } = passage;
-    const column = this.columnOf(j);
+    const column = this.mass.subarray(j * WATER_CELLS, (j + 1) * WATER_CELLS);
     const total = this.columnMass(j);
     if (total === 0) return 0;
     const losses = POINTS.map(({ z }) => asked * (1 + z * spread));
@@ -212,12 +212,9 @@ export class Belief {
 
   /** Standard deviation of relative available water. */
   sdWater(): number {
-    const marginal = this.waterMarginal();
     const mean = this.meanWater();
-    let square = 0;
-    for (let i = 0; i < WATER_CELLS; i++)
-      square += (marginal[i] as number) * ((WATER_MIDDLES[i] as number) - mean) ** 2;
-    return Math.sqrt(square);
+    const squares = this.waterMarginal().map((p, i) => p * ((WATER_MIDDLES[i] as number) - mean) ** 2);
+    return Math.sqrt(squares.reduce((sum, part) => sum + part, 0));
   }
 
   /** Chance that relative available water is below a level. */
@@ -269,10 +266,6 @@ export class Belief {
       use: Math.exp(-LOG_USE_REACH + (j + between) * LOG_USE_STEP),
       column: j,
     };
-  }
-
-  private columnOf(j: number): Float64Array {
-    return this.mass.subarray(j * WATER_CELLS, (j + 1) * WATER_CELLS);
   }
 
   private columnMass(j: number): number {

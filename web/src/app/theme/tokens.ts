@@ -50,7 +50,7 @@ const light: Tokens = {
   mixFleck: '#8a7566',
   mulch: '#cda75e',
   wall: '#2b2430',
-  water: ['#d8b56b', '#b09a72', '#7f9ea6', '#4d7b98', '#285a80'],
+  water: ['#d8b56b', '#b9a479', '#7896a0', '#4d7b98', '#285a80'],
   weight: { text: 420, strong: 650 },
 };
 
@@ -73,7 +73,7 @@ const dusk: Tokens = {
   mix: '#5b483e',
   mixFleck: '#9b8574',
   wall: '#d8ccdc',
-  water: ['#e3c27c', '#bda67c', '#86a9b2', '#5f93b5', '#4a86b8'],
+  water: ['#e3c27c', '#c4ac80', '#7fa2ac', '#5a8db0', '#4079ab'],
 };
 
 const glare: Tokens = {
@@ -98,7 +98,7 @@ const glare: Tokens = {
   mixFleck: '#b59f8d',
   mulch: '#e0b34a',
   wall: '#000000',
-  water: ['#f0c34e', '#a88f5e', '#6c95a1', '#2c668c', '#0c3d66'],
+  water: ['#f0c34e', '#b39a66', '#668e9a', '#2c668c', '#0c3d66'],
   weight: { text: 560, strong: 760 },
 };
 
