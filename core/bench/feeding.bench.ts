@@ -22,7 +22,8 @@ for (let run = 0; run < RUNS + WARM_UP; run++) {
   for (const container of garden.containers) {
     const body = bodyOf(container, garden);
     const started = performance.now();
-    const { marks } = bagFeeding(garden, container, body, live, TODAY, warmth);
+    const { marks, ledger } = bagFeeding(garden, container, body, live, TODAY, warmth);
+    ledger();
     const between = performance.now();
     const occupants = occupantsOf(container, live, garden);
     plannedFeeds(

@@ -26,7 +26,7 @@ import { drainedBy, fedPlants, sourcesOf } from './feed-sources.ts';
 import type { Garden } from './garden.ts';
 import { occupantsOf, type Occupant } from './occupants.ts';
 
-/** What is known of one bag's feeding at one moment, all of it computed. */
+/** What is known of one bag's feeding at one moment, all of it computed: what its regime asks for and why. */
 export interface BagFeeding {
   readonly containerId: string;
   readonly today: Day;
@@ -39,9 +39,10 @@ export interface BagFeeding {
   /** when its plants are likely done; undefined for an empty bag */
   readonly endsOn: Day | undefined;
   readonly baseUsedUp: DaySpread;
-  readonly ledger: Ledger;
   /** feeds whose strength is not known, and that the ledger leaves out */
   readonly unknownFeeds: number;
+  /** what it was offered and where that went, worked out when it is asked for: three runs over its season */
+  ledger(): Ledger;
 }
 
 /** Mean temperature of each day, °C: as noted, otherwise as usual. One for a garden, shared by its bags. */
@@ -204,8 +205,8 @@ export function bagFeeding(
     marks,
     endsOn: eldest && dates.get(eldest)?.clear,
     baseUsedUp: used,
-    ledger: ledgerOf(ledgerCase, today, waterLitres, assumed),
     unknownFeeds: unknown,
+    ledger: () => ledgerOf(ledgerCase, today, waterLitres, assumed),
   };
 }
 

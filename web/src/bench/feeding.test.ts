@@ -1,7 +1,7 @@
 import { bagFeeding, bagWater, bodyOf, warmthOf } from '@rundel/core/bag-state';
 import { gannetSlip } from '@rundel/core/demo';
 import { liveEntries } from '@rundel/core/diary';
-import { FEEDING_SCHOOLS, type LedgerDay } from '@rundel/core/feeding';
+import { FEEDING_SCHOOLS } from '@rundel/core/feeding';
 import { FEEDS, findGood } from '@rundel/core/goods';
 import { describe, expect, it } from 'vitest';
 import type { Bag } from '../store/bags.ts';
@@ -22,8 +22,6 @@ function bagAt(label: string): { readonly bag: Bag; readonly feeding: FeedingNow
   if (!container) throw new Error(`no bag ${label}`);
   const body = bodyOf(container, garden);
   const water = bagWater(garden, container, now, live);
-  const { ledger, ...rest } = bagFeeding(garden, container, body, live, now.slice(0, 10), warmth);
-  const standing = ledger.runs.likely[ledger.today] as LedgerDay;
   return {
     bag: {
       container,
@@ -33,7 +31,7 @@ function bagAt(label: string): { readonly bag: Bag; readonly feeding: FeedingNow
       name: label,
       water,
     },
-    feeding: { ...rest, verdicts: ledger.verdicts, standing },
+    feeding: bagFeeding(garden, container, body, live, now.slice(0, 10), warmth),
   };
 }
 

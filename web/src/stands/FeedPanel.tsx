@@ -4,7 +4,7 @@ import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { baseWords, ledgerSentence, stateSentence } from '../parts/feed-words.ts';
 import { Panel } from '../parts/Page.tsx';
-import { useFeedings, useGarden, type Bag } from '../store/index.ts';
+import { useFeedings, useGarden, useLedger, type Bag } from '../store/index.ts';
 
 const FeedDialog = lazy(() => import('../parts/FeedDialog.tsx'));
 const LedgerChart = lazy(() => import('./LedgerChart.tsx'));
@@ -17,6 +17,7 @@ export function FeedPanel({ bag }: { readonly bag: Bag }) {
   const [isFeeding, setFeeding] = useState(false);
   const [isOpen, setOpen] = useState(false);
   const feeding = byId.get(bag.container.id);
+  const ledger = useLedger(bag);
   const today = dayOf(clock.now());
   if (!feeding) {
     return (
@@ -27,11 +28,11 @@ export function FeedPanel({ bag }: { readonly bag: Bag }) {
       </Panel>
     );
   }
-  const { regime, states, verdicts, unknownFeeds, isRegimeGone } = feeding;
+  const { regime, states, unknownFeeds, isRegimeGone } = feeding;
   return (
     <Panel title="Feed">
       <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1 }}>
-        {ledgerSentence(verdicts, regime !== undefined)}
+        {ledger ? ledgerSentence(ledger.verdicts, regime !== undefined) : 'Working out what it has…'}
       </Typography>
       <Typography sx={{ marginBlockEnd: 1 }}>What its mix brought {baseWords(feeding)}.</Typography>
       {states.length > 0 && (
@@ -71,7 +72,7 @@ export function FeedPanel({ bag }: { readonly bag: Bag }) {
       </Box>
       {isOpen && (
         <Suspense fallback={<Box sx={{ minHeight: 380 }} />}>
-          <LedgerChart bag={bag} verdicts={verdicts} />
+          <LedgerChart ledger={ledger} label={bag.container.label} />
         </Suspense>
       )}
       <Suspense>

@@ -8,7 +8,7 @@ import { ELEMENT_WORDS } from '../parts/feed-words.ts';
 import { useLookValue } from '../parts/look-context.tsx';
 import { Worked, WorkedLines } from '../parts/Worked.tsx';
 import { shortDay } from '../parts/words.ts';
-import { useLedger, type Bag } from '../store/index.ts';
+import type { BagLedger } from '../store/index.ts';
 import { drawnDays, LEDGER_PARTS, partsOn, rangeOf } from './ledger-series.ts';
 
 const Chart = 'default' in imported ? (imported.default as typeof imported) : imported;
@@ -17,13 +17,13 @@ const SYMBOLS: Record<Element, string> = { n: 'N', p: 'P', k: 'K', ca: 'Ca', mg:
 
 /** Where a bag's feed went: taken up, washed out, in the mix, still bound; together all that was offered. */
 export default function LedgerChart({
-  bag,
-  verdicts,
+  ledger,
+  label,
 }: {
-  readonly bag: Bag;
-  readonly verdicts: readonly Verdict[];
+  readonly ledger: BagLedger | undefined;
+  /** of its bag */
+  readonly label: string;
 }) {
-  const ledger = useLedger(bag);
   const { look } = useLookValue();
   const [element, setElement] = useState<Element>('n');
   const drawn = useMemo(() => (ledger ? drawnDays(ledger) : []), [ledger]);
@@ -84,7 +84,7 @@ export default function LedgerChart({
     [drawn, element],
   );
   if (!ledger) return <Box role="status" sx={{ minHeight: 380 }} />;
-  const verdict = verdicts.find((v) => v.element === element);
+  const verdict = ledger.verdicts.find((v) => v.element === element);
   const grams = (n: number) => trimmed(n, n < 10 ? 1 : 0);
   const range = (part: Parameters<typeof rangeOf>[2]) => {
     const { low, likely, high } = rangeOf(ledger, ledger.today, part, element);
@@ -126,7 +126,7 @@ export default function LedgerChart({
       </Box>
       <div
         role="img"
-        aria-label={`Where the ${ELEMENT_WORDS[element]} of bag ${bag.container.label} went; the lines below hold the numbers`}
+        aria-label={`Where the ${ELEMENT_WORDS[element]} of bag ${label} went; the lines below hold the numbers`}
       >
         <Chart key={`${look} ${element}`} type="area" height={300} options={options} series={series} />
       </div>

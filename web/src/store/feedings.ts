@@ -97,7 +97,8 @@ export function useLedger(bag: Bag): BagLedger | undefined {
       container.id,
       today,
       versionOf(open.garden),
-      water !== undefined,
+      // what ran through is known once the water is worked out: then it is done again
+      water?.estimate.moves.length,
     ] as const,
     enabled: water !== undefined,
     placeholderData: (before, last) => (last?.queryKey[2] === container.id ? before : undefined),

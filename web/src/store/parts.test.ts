@@ -29,8 +29,8 @@ describe('what is sent to a worker', () => {
 
   it.each(bags.map((c) => [c.label, c] as const))('says all of bag %s’s feeding', (_, container) => {
     const moves = bagWater(whole, container, DEMO_EVENING, live).estimate.moves;
-    const feedingBy = (source: Garden) =>
-      bagFeeding(
+    const feedingBy = (source: Garden) => {
+      const feeding = bagFeeding(
         source,
         container,
         bodyOf(container, source),
@@ -39,6 +39,8 @@ describe('what is sent to a worker', () => {
         warmthOf(source.entries, source.settings),
         moves,
       );
+      return { ...feeding, ledger: feeding.ledger() };
+    };
     expect(feedingBy(gardenForFeeding(open, [container], today))).toEqual(
       feedingBy({ ...garden, entries: [...live] }),
     );

@@ -8,7 +8,7 @@ import {
   type BagWater,
   type Garden,
 } from '@rundel/core/bag-state';
-import type { LedgerDay, Verdict } from '@rundel/core/feeding';
+import type { Ledger, Verdict } from '@rundel/core/feeding';
 import type { WaterEstimate } from '@rundel/core/water';
 import type { Container } from '@rundel/core/garden';
 import { expose } from 'comlink';
@@ -19,17 +19,14 @@ export interface FailedWater {
   readonly problem: string;
 }
 
-/** A bag's feeding without the days of its ledger, which only its own page shows. */
-export type FeedingNow = Omit<BagFeeding, 'ledger'> & {
-  readonly verdicts: readonly Verdict[];
-  /** where what was offered is today, likely */
-  readonly standing: LedgerDay;
-};
+/** A bag's feeding without its ledger, which only its own page shows. */
+export type FeedingNow = Omit<BagFeeding, 'ledger'>;
 
-/** A bag's ledger for its chart. */
+/** A bag's ledger: its days in three runs, today's place in them, and what they say. */
 export interface BagLedger {
-  readonly days: BagFeeding['ledger']['runs'];
+  readonly days: Ledger['runs'];
   readonly today: number;
+  readonly verdicts: readonly Verdict[];
 }
 
 type Moves = WaterEstimate['moves'];
@@ -76,9 +73,17 @@ const api = {
     return bags.map(({ container, moves }) => {
       try {
         const body = bodyOf(container, garden);
-        const { ledger, ...rest } = bagFeeding(garden, container, body, garden.entries, today, warmth, moves);
-        const standing = ledger.runs.likely[ledger.today] as LedgerDay;
-        return { ...rest, verdicts: ledger.verdicts, standing };
+        // the ledger is a function, and cannot be sent
+        const { ledger: _, ...rest } = bagFeeding(
+          garden,
+          container,
+          body,
+          garden.entries,
+          today,
+          warmth,
+          moves,
+        );
+        return rest;
       } catch (cause) {
         return failed(container.id, cause);
       }
@@ -90,8 +95,8 @@ const api = {
     try {
       const warmth = warmthOf(garden.entries, garden.settings);
       const body = bodyOf(container, garden);
-      const { ledger } = bagFeeding(garden, container, body, garden.entries, today, warmth, moves);
-      return { days: ledger.runs, today: ledger.today };
+      const ledger = bagFeeding(garden, container, body, garden.entries, today, warmth, moves).ledger();
+      return { days: ledger.runs, today: ledger.today, verdicts: ledger.verdicts };
     } catch (cause) {
       return failed(container.id, cause);
     }
