@@ -12,10 +12,12 @@ export async function fetchDemo(): Promise<{ readonly garden: Garden; readonly s
 
 /** The moment the demo's clock is set to: its own evening, or later if something was recorded or time moved on. */
 export function demoMoment(savedAt: string, movedTo: string | undefined, garden: Garden): string {
-  const moments = [
-    savedAt,
-    ...(movedTo ? [movedTo] : []),
-    ...garden.entries.map((entry) => entry.recordedAt),
-  ];
-  return moments.reduce((latest, moment) => (Date.parse(moment) > Date.parse(latest) ? moment : latest));
+  let latest = savedAt;
+  let time = Date.parse(savedAt);
+  const moments = [...(movedTo ? [movedTo] : []), ...garden.entries.map((entry) => entry.recordedAt)];
+  for (const moment of moments) {
+    const other = Date.parse(moment);
+    if (other > time) [latest, time] = [moment, other];
+  }
+  return latest;
 }

@@ -36,10 +36,16 @@ export class GardenStore {
   /** The whole garden, or undefined before the first settings are written. Rows that do not read are set aside. */
   async load(): Promise<{ readonly garden: Garden; readonly setAside: readonly SetAside[] } | undefined> {
     return this.guarded(async () => {
-      const row = await this.db.settings.get('settings');
+      // all tables are asked for at once: one after another each waits for the one before
+      const names = [...RECORD_TABLES, 'entries'];
+      const [row, ...found] = await this.db.transaction('r', [...names, 'settings'], () =>
+        Promise.all([
+          this.db.settings.get('settings'),
+          ...names.map((table): PromiseLike<unknown[]> => this.db.table(table).toArray()),
+        ]),
+      );
       if (!row) return undefined;
-      const tables: Record<string, unknown> = { entries: await this.db.entries.toArray() };
-      for (const table of RECORD_TABLES) tables[table] = await this.db.table(table).toArray();
+      const tables = Object.fromEntries(names.map((table, i) => [table, found[i]]));
       const { rows, setAside } = readRows(tables);
       return { garden: { ...rows, settings: settingsSchema.parse(row) }, setAside };
     });
