@@ -35,6 +35,8 @@ interface Post {
   readonly dry: number;
 }
 
+const TIMER_ID = 'timer-a';
+
 const POSTS: readonly Post[] = [
   {
     device: { id: 'probe-a', kind: 'probe', name: 'Probe A', unit: 'percent' },
@@ -76,7 +78,7 @@ const POSTS: readonly Post[] = [
     dry: 12.5,
   },
   {
-    device: { id: 'timer-a', kind: 'timer', name: 'Drip timer', unit: 'litres-a-day' },
+    device: { id: TIMER_ID, kind: 'timer', name: 'Drip timer', unit: 'litres-a-day' },
     make: {
       availableLitres: 9,
       canopySquareMetres: 0.5,
@@ -168,7 +170,8 @@ export class World {
 
   setDrip(litresADay: number): void {
     this.dripLitresADay = litresADay;
-    this.lives.delete('timer-a');
+    // the bag under the timer begins its year anew, in every year that was asked about
+    for (const key of this.lives.keys()) if (key.startsWith(TIMER_ID)) this.lives.delete(key);
   }
 
   private weather(year: string): readonly HiddenDay[] {
@@ -191,7 +194,7 @@ export class World {
     if (hours < 0 || hours >= DAYS * 24)
       throw new RangeError(`The simulated year runs from ${start} to ${addDays(start, DAYS - 1)}.`);
     const key = `${post.device.id}${year}`;
-    const known = this.lives.get(post.device.id === 'timer-a' ? 'timer-a' : key);
+    const known = this.lives.get(key);
     const make =
       post.device.kind === 'timer' ? { ...post.make, dripLitresADay: this.dripLitresADay } : post.make;
     const life =
@@ -210,7 +213,7 @@ export class World {
         life.bag.pour(post.make.availableLitres);
       life.bag.pass(day, hour, hour + 1);
     }
-    this.lives.set(post.device.id === 'timer-a' ? 'timer-a' : key, life);
+    this.lives.set(key, life);
     // a reading must not move the bag on: the devices' own noise is drawn from a copy
     return { ...life, bag: life.bag.copy() };
   }

@@ -10,6 +10,12 @@ import { listDevices, listenTo, readDevice, type DeviceReading } from '../store/
 import { useGarden, useShown, type Bag } from '../store/index.ts';
 import { gaugeOf, gaugesWith, readingLook } from '../parts/gauges.ts';
 
+/** The two points that a gauge is calibrated by. */
+const POINTS = [
+  { reads: 'fullReading', words: 'full' },
+  { reads: 'dryReading', words: 'dry' },
+] as const;
+
 const BY_EYE = 'none';
 
 /** Pairs a scale or a probe with a bag, calibrates it in two points, and takes its readings as looks. */
@@ -101,24 +107,18 @@ export function GaugeDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
                 Pair it with this bag
               </Button>
             )}
-            <Button
-              variant="outlined"
-              disabled={!live.reading}
-              onClick={() =>
-                live.reading && void keep({ fullReading: live.reading.value }, 'what it shows now is full')
-              }
-            >
-              It is full now
-            </Button>
-            <Button
-              variant="outlined"
-              disabled={!live.reading}
-              onClick={() =>
-                live.reading && void keep({ dryReading: live.reading.value }, 'what it shows now is dry')
-              }
-            >
-              It is dry now
-            </Button>
+            {POINTS.map(({ reads, words }) => (
+              <Button
+                key={reads}
+                variant="outlined"
+                disabled={!live.reading}
+                onClick={() =>
+                  live.reading && void keep({ [reads]: live.reading.value }, `what it shows now is ${words}`)
+                }
+              >
+                It is {words} now
+              </Button>
+            ))}
             <Button variant="outlined" onClick={() => void take()}>
               Take a reading
             </Button>

@@ -2,16 +2,14 @@ import { Box, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material'
 import { ELEMENTS, type Element, type Verdict } from '@rundel/core/feeding';
 import { trimmed } from '@rundel/core/units';
 import type { ApexOptions } from 'apexcharts';
+import { Chart, chartGround, chartMoment, lookColour } from '../parts/chart.ts';
 import { useMemo, useState } from 'react';
-import imported from 'react-apexcharts';
 import { ELEMENT_WORDS } from '../parts/feed-words.ts';
 import { useLookValue } from '../parts/look-context.tsx';
 import { Worked, WorkedLines } from '../parts/Worked.tsx';
 import { shortDay } from '../parts/words.ts';
 import type { BagLedger } from '../store/index.ts';
 import { drawnDays, LEDGER_PARTS, partsOn, rangeOf } from './ledger-series.ts';
-
-const Chart = 'default' in imported ? (imported.default as typeof imported) : imported;
 
 const SYMBOLS: Record<Element, string> = { n: 'N', p: 'P', k: 'K', ca: 'Ca', mg: 'Mg' };
 
@@ -29,45 +27,24 @@ export default function LedgerChart({
   const drawn = useMemo(() => (ledger ? drawnDays(ledger) : []), [ledger]);
   const today = ledger?.days.likely[ledger.today]?.day;
   const options = useMemo((): ApexOptions => {
-    const css = getComputedStyle(document.documentElement);
-    const value = (token: string) => css.getPropertyValue(token).trim();
     const at = (day: string | undefined) => new Date(`${day ?? '2026-01-01'}T12:00:00`).getTime();
+    const ground = chartGround(look);
     return {
-      chart: {
-        stacked: true,
-        toolbar: { show: false },
-        zoom: { enabled: false },
-        animations: { enabled: false },
-        background: 'transparent',
-        fontFamily: 'inherit',
-        foreColor: value('--ink'),
-      },
-      theme: { mode: look === 'dusk' ? 'dark' : 'light' },
-      colors: LEDGER_PARTS.map(({ token }) => value(token)),
+      ...ground,
+      chart: { ...ground.chart, stacked: true },
+      colors: LEDGER_PARTS.map(({ token }) => lookColour(token)),
       fill: { type: 'solid', opacity: 0.85 },
-      stroke: { curve: 'straight', width: 1.5, colors: [value('--ink')] },
-      grid: { borderColor: value('--line') },
+      stroke: { curve: 'straight', width: 1.5, colors: [lookColour('--ink')] },
       dataLabels: { enabled: false },
       legend: { show: false },
       tooltip: { enabled: false },
-      xaxis: {
-        type: 'datetime',
-        labels: { datetimeUTC: false, datetimeFormatter: { day: 'd MMM' }, style: { fontSize: '12px' } },
-      },
       yaxis: {
         min: 0,
         title: { text: `${ELEMENT_WORDS[element]}, g` },
         labels: { formatter: (n: number) => trimmed(n, n < 2 ? 1 : 0), style: { fontSize: '12px' } },
       },
       annotations: {
-        xaxis: [
-          {
-            x: at(today),
-            borderColor: value('--ink'),
-            strokeDashArray: 4,
-            label: { text: 'today', style: { background: value('--surface'), color: value('--ink') } },
-          },
-        ],
+        xaxis: [chartMoment(at(today), 'today')],
       },
     };
     // the colours come from the look's variables

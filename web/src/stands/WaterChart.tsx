@@ -3,16 +3,13 @@ import type { BagWater } from '@rundel/core/bag-state';
 import { DEFAULT_ASSUMED } from '@rundel/core/assumed';
 import { fromInner, UNITS } from '@rundel/core/units';
 import type { ApexOptions } from 'apexcharts';
+import { Chart, chartGround, chartMoment, lookColour } from '../parts/chart.ts';
 import { useMemo } from 'react';
-import imported from 'react-apexcharts';
 import { useLookValue } from '../parts/look-context.tsx';
 import { Worked } from '../parts/Worked.tsx';
 import { localDate, whenWords } from '../parts/words.ts';
 import { useShown } from '../store/index.ts';
 import { courseOf, marksOf, spellsOf } from './water-course.ts';
-
-// the package is CommonJS: bundlers differ in whether its default export is unwrapped
-const Chart = 'default' in imported ? (imported.default as typeof imported) : imported;
 
 /** A bag's water over the last days and the rounds to come, with its doubt as a band. */
 export default function WaterChart({ water, name }: { readonly water: BagWater; readonly name: string }) {
@@ -24,35 +21,17 @@ export default function WaterChart({ water, name }: { readonly water: BagWater; 
   const happened = new Map(marks.map((mark) => [mark.at, mark.kind === 'look' ? 'a look' : 'a drink']));
   const spells = spellsOf(course, water.availableLitres, DEFAULT_ASSUMED.refillPoint);
   const options = useMemo((): ApexOptions => {
-    const css = getComputedStyle(document.documentElement);
-    const value = (token: string) => css.getPropertyValue(token).trim();
     const inUnit = (litres: number) => Number(fromInner(litres, unit).toFixed(2));
+    const ground = chartGround(look);
     return {
-      chart: {
-        id: 'water',
-        toolbar: { show: false },
-        zoom: { enabled: false },
-        animations: { enabled: false },
-        background: 'transparent',
-        fontFamily: 'inherit',
-        foreColor: value('--ink'),
-      },
-      theme: { mode: look === 'dusk' ? 'dark' : 'light' },
-      colors: [value('--water-4'), value('--ink')],
+      ...ground,
+      chart: { ...ground.chart, id: 'water' },
+      colors: [lookColour('--water-4'), lookColour('--ink')],
       fill: { opacity: [0.35, 1] },
       stroke: { curve: 'straight', width: [0, 2.5] },
-      grid: { borderColor: value('--line') },
       dataLabels: { enabled: false },
       legend: { show: false },
       tooltip: { enabled: false },
-      xaxis: {
-        type: 'datetime',
-        labels: {
-          datetimeUTC: false,
-          datetimeFormatter: { day: 'd MMM', hour: 'HH:mm' },
-          style: { fontSize: '12px' },
-        },
-      },
       yaxis: {
         min: 0,
         max: inUnit(water.availableLitres * 1.02),
@@ -66,27 +45,20 @@ export default function WaterChart({ water, name }: { readonly water: BagWater; 
           marker: {
             size: 5,
             shape: mark.kind === 'look' ? 'circle' : 'square',
-            fillColor: mark.kind === 'look' ? value('--surface') : value('--water-5'),
-            strokeColor: value('--ink'),
+            fillColor: mark.kind === 'look' ? lookColour('--surface') : lookColour('--water-5'),
+            strokeColor: lookColour('--ink'),
             strokeWidth: 2,
           },
         })),
-        xaxis: [
-          {
-            x: localDate(water.now).getTime(),
-            borderColor: value('--ink'),
-            strokeDashArray: 4,
-            label: { text: 'now', style: { background: value('--surface'), color: value('--ink') } },
-          },
-        ],
+        xaxis: [chartMoment(localDate(water.now).getTime(), 'now')],
         yaxis: [
           {
             y: inUnit(water.availableLitres * DEFAULT_ASSUMED.refillPoint),
-            borderColor: value('--fruit'),
+            borderColor: lookColour('--fruit'),
             strokeDashArray: 5,
             label: {
               text: 'wants a drink',
-              style: { background: value('--surface'), color: value('--ink') },
+              style: { background: lookColour('--surface'), color: lookColour('--ink') },
             },
           },
         ],

@@ -1,13 +1,10 @@
 import type { BagTally } from '@rundel/core/picking';
 import { fromInner, UNITS } from '@rundel/core/units';
 import type { ApexOptions } from 'apexcharts';
+import { Chart, chartGround } from '../parts/chart.ts';
 import { useMemo } from 'react';
-import imported from 'react-apexcharts';
 import { useLookValue } from '../parts/look-context.tsx';
 import { useShown } from '../store/index.ts';
-
-// the package is CommonJS: bundlers differ in whether its default export is unwrapped
-const Chart = 'default' in imported ? (imported.default as typeof imported) : imported;
 
 const COLOURS = ['#8f2d56', '#2f6f9f', '#c77f12', '#3c7550', '#6a4fa3', '#7a6a58'];
 const COLOURS_ON_DARK = ['#f08cb4', '#84bde6', '#f3c04b', '#8fd0a4', '#bda8ef', '#d4c4b0'];
@@ -26,20 +23,10 @@ export default function PickingChart({
   const unit = shown.system === 'metric' ? 'kilogram' : 'pound';
   const isDense = series.some(({ tally }) => tally.cumulative.length > DENSE);
   const options = useMemo((): ApexOptions => {
-    const css = getComputedStyle(document.documentElement);
-    const ink = css.getPropertyValue('--ink').trim();
-    const line = css.getPropertyValue('--line').trim();
+    const ground = chartGround(look);
     return {
-      chart: {
-        id: 'pickings',
-        toolbar: { show: false },
-        zoom: { enabled: false },
-        animations: { enabled: false },
-        background: 'transparent',
-        fontFamily: 'inherit',
-        foreColor: ink,
-      },
-      theme: { mode: look === 'dusk' ? 'dark' : 'light' },
+      ...ground,
+      chart: { ...ground.chart, id: 'pickings' },
       colors: look === 'dusk' ? COLOURS_ON_DARK : COLOURS,
       stroke: { curve: 'stepline', width: 3, dashArray: [0, 6, 2, 10, 4, 8] },
       markers: {
@@ -48,16 +35,11 @@ export default function PickingChart({
         strokeWidth: 0,
         shape: ['circle', 'square', 'triangle', 'diamond', 'plus', 'cross'],
       },
-      grid: { borderColor: line },
       legend: { fontSize: '13px', markers: { size: 6 } },
       tooltip: {
         shared: false,
         y: { formatter: (value: number) => `${value.toFixed(2)} ${UNITS[unit].symbol}` },
         x: { format: 'd MMM' },
-      },
-      xaxis: {
-        type: 'datetime',
-        labels: { datetimeUTC: true, datetimeFormatter: { day: 'd MMM' }, style: { fontSize: '12px' } },
       },
       yaxis: {
         min: 0,
@@ -72,7 +54,7 @@ export default function PickingChart({
       series.map(({ name, tally }) => ({
         name,
         data: tally.cumulative.map(({ day, kilograms }) => ({
-          x: Date.parse(day),
+          x: new Date(`${day}T12:00:00`).getTime(),
           y: Number(fromInner(kilograms, unit).toFixed(3)),
         })),
       })),

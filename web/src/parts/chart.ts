@@ -1,0 +1,47 @@
+import type { ApexOptions } from 'apexcharts';
+import imported from 'react-apexcharts';
+
+// the package is CommonJS: bundlers differ in whether its default export is unwrapped
+export const Chart = 'default' in imported ? (imported.default as typeof imported) : imported;
+
+/** A colour of the look that is on, by its variable. */
+export function lookColour(token: string): string {
+  return getComputedStyle(document.documentElement).getPropertyValue(token).trim();
+}
+
+/** What all charts have in common: days along the foot, the look's ink and lines, nothing that moves or zooms. */
+export function chartGround(look: string): Pick<ApexOptions, 'theme' | 'grid'> & {
+  readonly chart: NonNullable<ApexOptions['chart']>;
+  readonly xaxis: NonNullable<ApexOptions['xaxis']>;
+} {
+  return {
+    chart: {
+      toolbar: { show: false },
+      zoom: { enabled: false },
+      animations: { enabled: false },
+      background: 'transparent',
+      fontFamily: 'inherit',
+      foreColor: lookColour('--ink'),
+    },
+    theme: { mode: look === 'dusk' ? 'dark' : 'light' },
+    grid: { borderColor: lookColour('--line') },
+    xaxis: {
+      type: 'datetime',
+      labels: {
+        datetimeUTC: false,
+        datetimeFormatter: { day: 'd MMM', hour: 'HH:mm' },
+        style: { fontSize: '12px' },
+      },
+    },
+  };
+}
+
+/** An upright line at a moment, with its word. */
+export function chartMoment(at: number, word: string) {
+  return {
+    x: at,
+    borderColor: lookColour('--ink'),
+    strokeDashArray: 4,
+    label: { text: word, style: { background: lookColour('--surface'), color: lookColour('--ink') } },
+  };
+}
