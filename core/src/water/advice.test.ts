@@ -120,3 +120,40 @@ describe('what follows a look', () => {
     expect(litres.likely).toBeLessThanOrEqual(litres.high);
   });
 });
+
+describe('a look that nobody would have expected', () => {
+  const can = { kind: 'can', litres: 9 } as const;
+  const after = (events: readonly WaterEvent[]) => runFilter(ONE_BAG, steps(events)).estimate;
+  const dry = [drink('2026-07-05', 9, '18:05', true), look('2026-07-12', 2), look('2026-07-14', 1)];
+  const wet = [drink('2026-07-16', 9, '17:30', true)];
+
+  it('wet where it was thought dust-dry: somebody watered, and it gets no drink', () => {
+    expect(after(dry).share.high).toBeLessThan(0.2);
+    const estimate = after([...dry, look('2026-07-16', 5)]);
+    expect(estimate.share.likely).toBeGreaterThan(0.75);
+    const advice = adviseDrink(estimate, ONE_BAG, {
+      look: { method: 'finger', grade: 5 },
+      isDueAgainBeforeNextRound: false,
+      daysSincePlanting: 60,
+      measure: can,
+    });
+    expect(advice.isWanted).toBe(false);
+  });
+
+  it('dust-dry an hour after it ran through: it is taken at its word too', () => {
+    expect(after(wet).share.low).toBeGreaterThan(0.5);
+    expect(after([...wet, look('2026-07-16', 1, '18:10')]).share.likely).toBeLessThan(0.3);
+  });
+
+  it('says nothing of the bag’s use, which nobody saw', () => {
+    const [before, later] = [after(dry), after([...dry, look('2026-07-16', 5)])];
+    expect(Math.abs(Math.log(later.useMultiplier.likely / before.useMultiplier.likely))).toBeLessThan(0.15);
+  });
+
+  it('a look that was to be expected lets go of nothing: the bag is known better after it', () => {
+    const expected = after([...dry, look('2026-07-16', 1)]);
+    expect(expected.share.high - expected.share.low).toBeLessThanOrEqual(
+      after(dry).share.high - after(dry).share.low + 0.02,
+    );
+  });
+});

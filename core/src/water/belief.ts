@@ -147,11 +147,10 @@ export class Belief {
     this.marginal = undefined;
   }
 
-  /** Something was seen: every cell is weighted by how likely that is at its water. */
-  observe(chance: (w: number) => number): void {
+  /** Something was seen: every cell is weighted by how likely that is at its water (see `weightsBy`). */
+  observe(weights: Float64Array): void {
     const { mass } = this;
-    const [cells, weights] = [WATER_CELLS, likely];
-    for (let i = 0; i < cells; i++) weights[i] = chance(WATER_MIDDLES[i] as number);
+    const cells = WATER_CELLS;
     let sum = 0;
     for (let j = this.columnLow; j <= this.columnHigh; j++) {
       const at = j * cells;
@@ -164,13 +163,15 @@ export class Belief {
     this.normalise(sum);
   }
 
-  /**
-   * A store's level was seen: columns whose store would stand elsewhere lose weight, and every column's store moves
-   * towards what was seen.
-   *
-   * @param share of the store that is full, 0 to 1
-   * @param sd of that reading
-   */
+  /** How likely something was to be seen, by its weights for each water. */
+  chanceOf(weights: Float64Array): number {
+    const marginal = this.waterMarginal();
+    let sum = 0;
+    for (let i = 0; i < WATER_CELLS; i++) sum += (marginal[i] as number) * (weights[i] as number);
+    return sum;
+  }
+
+  /** A store's level (`share` full, 0 to 1) was seen: columns whose store would stand elsewhere lose weight, and all move to it. */
   observeLevel(store: number, share: number, sd: number): void {
     const { mass } = this;
     let sum = 0;
@@ -345,4 +346,3 @@ const ROOT_THREE = Math.sqrt(3);
 
 /** Working room of one move, made once since it runs at every step. */
 const targets = new Float64Array(WATER_CELLS + 1);
-const likely = new Float64Array(WATER_CELLS);

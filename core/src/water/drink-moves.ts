@@ -23,7 +23,8 @@ export function planDrink(amount: number, sd: number, mix: Parameters<typeof aft
   for (let i = 0; i < WATER_CELLS; i++) {
     const first = count;
     drains[i] = 0;
-    for (const { z, weight } of POINTS) {
+    for (let p = 0; p < POINTS.length; p++) {
+      const { z, weight } = POINTS[p] as (typeof POINTS)[number];
       const { w, drained } = afterGain(WATER_MIDDLES[i] as number, Math.max(0, amount + z * sd), mix);
       const place = placeOf(w);
       const lower = place | 0;

@@ -1,6 +1,7 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { Belief, type Passage } from './belief.ts';
 import { bagDepletion, type WaterBag } from './demand.ts';
+import { weightsBy } from './grid.ts';
 import { chanceOfLook, type Look } from './look.ts';
 import { handFilled, hasLevel } from './stores.ts';
 import type { TimelineStep, UseStep, WaterEvent } from './timeline.ts';
@@ -292,7 +293,7 @@ function applyEvent(
   belief.drink(amount, amount * (event.isMeasured ? assumed.measuredDrink : assumed.looseDrink), assumed);
   if (event.ranThrough) {
     const sigma = assumed.ranThroughNoise;
-    belief.observe((w) => Math.exp(-(((1 - w) / sigma) ** 2) / 2) + 1e-4);
+    belief.observe(remembered(assumed, 'ran through', (w) => Math.exp(-(((1 - w) / sigma) ** 2) / 2) + 1e-4));
   }
 }
 
@@ -302,7 +303,33 @@ function applyLook(belief: Belief, bag: WaterBag, look: Look, assumed: Assumed):
     if (store >= 0) belief.observeLevel(store, look.share, assumed.levelNoise);
     return;
   }
-  belief.observe((w) => chanceOfLook(look, w, assumed));
+  const chance = (w: number) => chanceOfLook(look, w, assumed);
+  if (look.method === 'reading') {
+    // a wild reading is a stray one before it is a surprise
+    belief.observe(weightsBy(chance));
+    return;
+  }
+  const weights = remembered(assumed, 'grade' in look ? `${look.method} ${look.grade}` : look.method, chance);
+  if (belief.chanceOf(weights) < SURPRISING) belief.loosen(UNSEEN);
+  belief.observe(weights);
+}
+
+/**
+ * A look that was as unlikely as this means that something happened that nobody wrote down: a neighbour watered, rain was
+ * blown in, a dripper came off. Then so much of what is believed of the water is let go, and the look decides (*assumed*).
+ */
+const SURPRISING = 0.005;
+const UNSEEN = 0.25;
+
+const known = new WeakMap<Assumed, Map<string, Float64Array>>();
+
+/** The weights of something that is seen over and over: there are no more kinds of it than grades and ways. */
+function remembered(assumed: Assumed, what: string, chance: (w: number) => number): Float64Array {
+  const mine = known.get(assumed) ?? new Map<string, Float64Array>();
+  known.set(assumed, mine);
+  const weights = mine.get(what) ?? weightsBy(chance);
+  mine.set(what, weights);
+  return weights;
 }
 
 /** The 10, 50 and 90 % points of relative available water. */

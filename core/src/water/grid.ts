@@ -72,3 +72,8 @@ export function placeOfChance(masses: ArrayLike<number>, chance: number): number
   }
   return masses.length;
 }
+
+/** How likely something is in each cell, by how likely it is at a share of available water. */
+export function weightsBy(chance: (w: number) => number): Float64Array {
+  return Float64Array.from(WATER_MIDDLES, chance);
+}
