@@ -1,6 +1,6 @@
 import { bagFeeding, bagWater, bodyOf, warmthOf, type Garden } from '@rundel/core/bag-state';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
-import { liveEntries } from '@rundel/core/diary';
+import { byTime, liveEntries } from '@rundel/core/diary';
 import { describe, expect, it } from 'vitest';
 import { gardenForFeeding } from './feedings.ts';
 import { containersInUse, occupantsIn } from './selectors.ts';
@@ -44,6 +44,28 @@ describe('what is sent to a worker', () => {
     expect(feedingBy(gardenForFeeding(open, [container], today))).toEqual(
       feedingBy({ ...garden, entries: [...live] }),
     );
+  });
+
+  it('says of a bag that was topped up how high its plant was measured', () => {
+    const [container] = bags.filter((c) => c.label === '7');
+    if (!container) throw new Error('the demo has a bag 7');
+    const planted = live.findLast((e) => e.kind === 'planted' && e.containerId === container.id);
+    const low = live.map((e) =>
+      e === planted ? { ...planted, levelMillimetres: 120, wayId: 'low-start' } : e,
+    ) as typeof live;
+    const at = '2026-07-01T12:00:00.000+01:00';
+    const raised = {
+      kind: 'topped-up',
+      litres: 5,
+      levelMillimetres: 260,
+      containerId: container.id,
+    } as const;
+    const more = [...low, { ...raised, id: 'ent_raised1', at, recordedAt: at }].sort(byTime) as typeof live;
+    const part = partFor([container], withoutDiary(garden, learnt), weatherSince(more, DEMO_EVENING), more);
+    const water = bagWater(part, container, DEMO_EVENING, part.entries);
+    expect(water).toEqual(bagWater(whole, container, DEMO_EVENING, more));
+    // it matters: without the raised surface the plant counts as smaller
+    expect(water.usePerDay).not.toEqual(bagWater(whole, container, DEMO_EVENING, low).usePerDay);
   });
 
   it('is a small part of the diary', () => {

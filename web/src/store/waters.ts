@@ -34,6 +34,7 @@ const WATER_KINDS: ReadonlySet<string> = new Set([
   'planted',
   'cleared',
   'height',
+  'topped-up',
   'solution',
 ]);
 
