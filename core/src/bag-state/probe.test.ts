@@ -53,8 +53,8 @@ describe('what a probe is off', () => {
 
   it('moves little for few readings, and stays within its range', () => {
     expect(learn(readings(2, 0.2, 0)).noise).toBeLessThan(0.18);
-    expect(learn(readings(400, 0, 0)).noise).toBeGreaterThanOrEqual(ASSUMPTIONS.probeNoise.low - 0.01);
-    expect(learn(readings(400, 0.9, 0)).noise).toBeLessThanOrEqual(ASSUMPTIONS.probeNoise.high + 0.01);
+    expect(learn(readings(400, 0, 0)).noise).toBe(ASSUMPTIONS.probeNoise.low);
+    expect(learn(readings(400, 0.9, 0)).noise).toBe(ASSUMPTIONS.probeNoise.high);
   });
 
   it('is not learnt from other looks', () => {

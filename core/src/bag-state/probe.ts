@@ -1,5 +1,6 @@
 import { ASSUMPTIONS, type Assumed } from '../assumed/index.ts';
 import type { Entry } from '../diary/index.ts';
+import { shrunkMean } from '../statistics/index.ts';
 import type { Look, Move } from '../water/index.ts';
 
 /** How far a bag's own probe is off, learnt from what was expected at its readings. */
@@ -39,10 +40,8 @@ export function learnProbe(
     const off = look.share - beforeLitres / availableLitres;
     return [off ** 2 - (beforeSdLitres / availableLitres) ** 2];
   });
-  const readings = excesses.length;
-  const sum = excesses.reduce((a, b) => a + b, 0);
-  const square = (PRIOR_READINGS * assumed.probeNoise ** 2 + sum) / (PRIOR_READINGS + readings);
+  const square = shrunkMean(excesses, assumed.probeNoise ** 2, PRIOR_READINGS);
+  const told = Math.round(Math.sqrt(Math.max(0, square)) / STEP) * STEP;
   const { low, high } = ASSUMPTIONS.probeNoise;
-  const noise = Math.min(high, Math.max(low, Math.sqrt(Math.max(0, square))));
-  return { noise: Math.round(noise / STEP) * STEP, readings };
+  return { noise: Math.min(high, Math.max(low, told)), readings: excesses.length };
 }

@@ -54,12 +54,7 @@ export function tasksOf(
 }
 
 function workedOut(
-  container: Container,
-  body: BagBody,
-  occupants: readonly Occupant[],
-  live: readonly Entry[],
-  settings: Pick<Settings, 'depthSchoolId' | 'assumptions' | 'supportSchoolId'>,
-  today: Day,
+  ...[container, body, occupants, live, settings, today]: Parameters<typeof tasksOf>
 ): readonly BagTask[] {
   const eldest = occupants[0];
   if (!eldest) return [];

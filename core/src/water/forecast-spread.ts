@@ -1,5 +1,6 @@
 import { ASSUMPTIONS, type Assumed } from '../assumed/index.ts';
 import { addDays, completeWeather, type KnownDay, type Site, type WeatherDay } from '../climate/index.ts';
+import { shrunkMean } from '../statistics/index.ts';
 import { doubtOf } from './demand.ts';
 
 /** How far days at this site come out from what is usual there. */
@@ -42,12 +43,10 @@ export function learnForecastSpread(
     }, 0);
     return (sumOf(came) - sumOf(expected)) ** 2 / unit;
   });
-  const windows = squares.length;
-  const square =
-    (PRIOR_WINDOWS * priorSquare + squares.reduce((a, b) => a + b, 0)) / (PRIOR_WINDOWS + windows);
+  const square = shrunkMean(squares, priorSquare, PRIOR_WINDOWS);
   const { low, high } = ASSUMPTIONS.filledDemandSpread;
   const filledDemandSpread = Math.min(high, Math.max(low, Math.sqrt(ownSquare + square)));
-  return { filledDemandSpread, windows };
+  return { filledDemandSpread, windows: squares.length };
 }
 
 const sumOf = (days: readonly WeatherDay[]) => days.reduce((sum, day) => sum + day.etoMillimetres, 0);

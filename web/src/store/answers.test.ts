@@ -1,5 +1,5 @@
 import type { Container } from '@rundel/core/garden';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { answersFor, type Answers, type Asked } from './answers.ts';
 
 vi.stubGlobal(
@@ -13,6 +13,8 @@ vi.stubGlobal(
     }
   },
 );
+
+afterAll(() => vi.unstubAllGlobals());
 
 const asked = (id: string, ...from: readonly unknown[]): Asked => ({
   container: { id } as Container,
