@@ -37,6 +37,12 @@ describe('the server', () => {
     expect(policy).not.toMatch(/https?:/);
   });
 
+  it('lets pages run compiled loops, but no script that is only text', async () => {
+    const policy = (await fetch(address)).headers.get('content-security-policy') ?? '';
+    expect(policy).toContain("script-src 'self' 'wasm-unsafe-eval'");
+    expect(policy).not.toMatch(/'unsafe-eval'|script-src[^;]*'unsafe-inline'/);
+  });
+
   it('keeps built files for ever and the page never', async () => {
     expect((await fetch(`${address}/assets/a.js`)).headers.get('cache-control')).toContain('immutable');
     expect((await fetch(address)).headers.get('cache-control')).toBe('no-cache');

@@ -6,6 +6,8 @@ import { deviceRoutes } from './devices/routes.ts';
 /** Only what the app ships: no address outside this server is ever asked for anything. */
 const CONTENT_POLICY = [
   "default-src 'self'",
+  // the loops over a belief's cells are compiled; they come with the app
+  "script-src 'self' 'wasm-unsafe-eval'",
   "style-src 'self' 'unsafe-inline'",
   "img-src 'self' data: blob:",
   "font-src 'self' data:",

@@ -62,8 +62,7 @@ function commonSteps(a: readonly TimelineStep[], b: readonly TimelineStep[]): nu
 }
 
 function isSame(a: TimelineStep, b: TimelineStep): boolean {
-  if (a.kind === 'event' || b.kind === 'event')
-    return a.kind === b.kind && JSON.stringify(a) === JSON.stringify(b);
+  if (a.kind === 'event' || b.kind === 'event') return isAlike(a, b);
   return (
     a.until === b.until &&
     a.days === b.days &&
@@ -75,4 +74,13 @@ function isSame(a: TimelineStep, b: TimelineStep): boolean {
     a.doubt === b.doubt &&
     a.isFilled === b.isFilled
   );
+}
+
+/** Whether two plain records hold the same, with the records in them. */
+function isAlike(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  const [left, right] = [a as Record<string, unknown>, b as Record<string, unknown>];
+  const keys = Object.keys(left);
+  return keys.length === Object.keys(right).length && keys.every((key) => isAlike(left[key], right[key]));
 }

@@ -93,15 +93,15 @@ describe('the reference equation, always', () => {
     );
   });
 
-  it('drier air never lowers it', () => {
+  it('drier air never lowers it where there is wind', () => {
     fc.assert(
       fc.property(days, fc.integer({ min: 1, max: 15 }), (raw, drier) => {
         const day = dayOf(raw) as ReferenceDay;
         const humidityPercent = Math.max(5, (day.humidityPercent ?? 50) - drier);
-        // drier air also sends more long waves out: where there is wind the sum comes to hardly less at the most
-        const windy = { ...day, windMetresPerSecond: Math.max(1, day.windMetresPerSecond ?? 0) };
+        // drier air also sends more long waves out: in a calm that may cost more than the dryness brings
+        const windy = { ...day, windMetresPerSecond: 2 + (day.windMetresPerSecond ?? 0) };
         expect(penmanMonteith({ ...windy, humidityPercent })).toBeGreaterThanOrEqual(
-          penmanMonteith(windy) - 0.15,
+          penmanMonteith(windy) - 1e-9,
         );
       }),
     );

@@ -67,10 +67,11 @@ export function daylightHours(latitudeDegrees: number, dayOfYear: number): numbe
  * // ≈> 0.5
  */
 export function shareOfDay(fromHour: number, toHour: number, daylight: number): number {
+  return doneBy(toHour, daylight) - doneBy(fromHour, daylight);
+}
+
+function doneBy(hour: number, daylight: number): number {
   const sunrise = 12 - daylight / 2;
-  const done = (hour: number) => {
-    const x = Math.min(1, Math.max(0, (hour - sunrise) / daylight));
-    return (1 - Math.cos(Math.PI * x)) / 2;
-  };
-  return done(toHour) - done(fromHour);
+  const x = Math.min(1, Math.max(0, (hour - sunrise) / daylight));
+  return (1 - Math.cos(Math.PI * x)) / 2;
 }

@@ -11,8 +11,7 @@ import {
   WATER_MIDDLES,
   type LossScale,
 } from './grid.ts';
-import { refillColumn, shiftColumn, wander } from './column.ts';
-import { drainedFrom, planDrink, pourInto } from './drink-moves.ts';
+import { CELLS, drainedFrom, planDrink, refillColumn } from './cells/index.ts';
 import { StoreBelief, type StoreShare } from './store-belief.ts';
 
 /** A column with less than this of the whole is let go. */
@@ -39,16 +38,19 @@ export interface Passage {
  * stores hold for each use multiplier.
  *
  * The one mutable thing in core, for speed: a run owns its belief and hands out plain summaries of it. Cells are
- * stored column by column (`mass[use * WATER_CELLS + water]`) and always sum to 1.
+ * stored column by column (`mass[use * WATER_CELLS + water]`) and always sum to 1. One belief at a time lies where the
+ * loops work; the others keep their cells to themselves until they are asked something.
  *
  * Time moves a column by its cumulative distribution: along the scale of losses every loss is a shift, so that the
  * chance of ending below an edge is the chance of having been below edge + loss, averaged over a loss that is spread
  * evenly about its mean (with the variance asked for). That is two look-ups an edge, exact for mass within cells.
  */
 export class Belief {
-  private mass: Float64Array = new Float64Array(WATER_CELLS * USE_CELLS);
-  private spare: Float64Array = new Float64Array(WATER_CELLS * USE_CELLS);
-  private marginal: Float64Array | undefined;
+  /** its cells while it is not the one at work */
+  private readonly kept = new Float64Array(WATER_CELLS * USE_CELLS);
+  /** mass by water alone, while it holds */
+  private readonly byWater = new Float64Array(WATER_CELLS);
+  private isSummed = false;
   /** the columns in which there is any mass, both ends included: what lies outside is nothing */
   private columnLow = 0;
   private columnHigh = USE_CELLS - 1;
@@ -62,34 +64,50 @@ export class Belief {
     stores: readonly StoreShare[] = [],
   ): Belief {
     const belief = new Belief(StoreBelief.start(stores));
+    const mass = Belief.bring(belief);
     let sum = 0;
     for (let j = 0; j < USE_CELLS; j++) {
       const logUse = -LOG_USE_REACH + j * LOG_USE_STEP;
       for (let i = 0; i < WATER_CELLS; i++) {
         const z = ((WATER_MIDDLES[i] as number) - water.mean) / water.sd;
         const here = Math.exp(-(z * z) / 2 - (logUse / logUseSd) ** 2 / 2);
-        belief.mass[j * WATER_CELLS + i] = here;
+        mass[j * WATER_CELLS + i] = here;
         sum += here;
       }
     }
-    belief.normalise(sum);
+    CELLS.scale(0, USE_CELLS - 1, 1 / sum);
+    belief.summed();
     return belief;
   }
 
   copy(): Belief {
     const other = new Belief(this.stores.copy());
-    other.mass.set(this.mass);
+    other.kept.set(Belief.atWork === this ? CELLS.mass : this.kept);
     other.columnLow = this.columnLow;
     other.columnHigh = this.columnHigh;
-    other.marginal = this.marginal;
+    copyInto(other.byWater, this.byWater);
+    other.isSummed = this.isSummed;
     return other;
+  }
+
+  /** The belief whose cells lie where the loops work. */
+  private static atWork: Belief | undefined;
+
+  /** A belief's cells, brought to where the loops work. */
+  private static bring(belief: Belief): Float64Array {
+    if (Belief.atWork !== belief) {
+      Belief.atWork?.kept.set(CELLS.mass);
+      CELLS.mass.set(belief.kept);
+      Belief.atWork = belief;
+    }
+    return CELLS.mass;
   }
 
   /** Time passes: each column loses its own use, with the doubt of the demand, is refilled by its stores, and gains rain. */
   pass(passage: Passage, depletion: number): void {
     const { transpiration, evaporation, gain, drift } = passage;
     const isStill = transpiration + evaporation + gain < 1e-9 && !this.stores.pulls(passage.pulls);
-    this.marginal = undefined;
+    this.isSummed = false;
     if (!isStill) this.lose({ ...passage, spread: Math.min(0.55, passage.spread) }, depletion);
     if (drift > 0) this.driftUse(drift);
   }
@@ -97,23 +115,30 @@ export class Belief {
   private lose(passage: Passage, depletion: number): void {
     const scale = lossScale(depletion);
     const { transpiration, evaporation, gain, spread } = passage;
-    for (let e = 1; e < WATER_CELLS; e++) {
-      const w = e / WATER_CELLS - gain;
-      targets[e] =
-        gain === 0 ? (scale.edges[e] as number) : w > 0 ? onLossScale(w, scale.threshold) : -Infinity;
+    const mass = Belief.bring(this);
+    const { targets } = CELLS;
+    copyInto(CELLS.edges, scale.edges);
+    if (gain === 0) copyInto(targets, scale.edges);
+    else
+      for (let e = 1; e < WATER_CELLS; e++) {
+        const w = e / WATER_CELLS - gain;
+        targets[e] = w > 0 ? onLossScale(w, scale.threshold) : -Infinity;
+      }
+    if (this.stores.count === 0) {
+      CELLS.lose(this.columnLow, this.columnHigh, transpiration, evaporation, spread * ROOT_THREE);
+      return;
     }
-    const hasStores = this.stores.count > 0;
     let given = 0;
     for (let j = this.columnLow; j <= this.columnHigh; j++) {
       const asked = transpiration * (USE_MULTIPLIERS[j] as number) + evaporation;
-      if (hasStores) given += this.loseWithStores(j, asked, passage, depletion, scale);
-      else shiftColumn(this.mass, j * WATER_CELLS, targets, asked, asked * spread * ROOT_THREE, scale.edges);
+      given += this.loseWithStores(mass, j, asked, passage, depletion, scale);
     }
-    if (hasStores) this.stores.doubt(given);
+    this.stores.doubt(given);
   }
 
   /** One column loses what is asked while stores refill the mix. Returns what they gave it, weighted by its mass. */
   private loseWithStores(
+    mass: Float64Array,
     j: number,
     asked: number,
     passage: Passage,
@@ -122,45 +147,35 @@ export class Belief {
   ): number {
     const { stores } = this;
     const { gain, spread, pulls } = passage;
-    const column = this.mass.subarray(j * WATER_CELLS, (j + 1) * WATER_CELLS);
+    const column = mass.subarray(j * WATER_CELLS, (j + 1) * WATER_CELLS);
     const total = this.columnMass(j);
     if (total === 0) return 0;
     const losses = POINTS.map(({ z }) => asked * (1 + z * spread));
     const [held, pull] = [stores.held(j), stores.pull(j, pulls)];
     const change = stores.givenTo(j, { shares: column, total, losses, pull, gain, depletion });
-    refillColumn(this.mass, j * WATER_CELLS, targets, { losses, pull, held, gain }, scale);
+    refillColumn(mass, j * WATER_CELLS, CELLS.targets, { losses, pull, held, gain }, scale);
     stores.move(j, change, pulls);
     return change.given * total;
   }
 
   /** A drink of a doubtful amount, as shares of available water; what runs through goes to the stores that catch it. */
   drink(amount: number, sd: number, mix: { readonly dryBelow: number; readonly dryKeeps: number }): void {
-    const { mass, spare } = this;
-    planDrink(amount, sd, mix);
-    spare.fill(0);
-    for (let j = this.columnLow; j <= this.columnHigh; j++) {
-      const at = j * WATER_CELLS;
-      pourInto(spare, mass, at);
-      if (this.stores.count > 0) this.stores.catch(j, drainedFrom(mass, at));
-    }
-    [this.mass, this.spare] = [this.spare, this.mass];
-    this.marginal = undefined;
+    const mass = Belief.bring(this);
+    planDrink(CELLS, amount, sd, mix);
+    if (this.stores.count > 0)
+      for (let j = this.columnLow; j <= this.columnHigh; j++)
+        this.stores.catch(j, drainedFrom(mass, j * WATER_CELLS));
+    CELLS.pour(this.columnLow, this.columnHigh);
+    this.summed();
   }
 
   /** Something was seen: every cell is weighted by how likely that is at its water (see `weightsBy`). */
   observe(weights: Float64Array): void {
-    const { mass } = this;
-    const cells = WATER_CELLS;
-    let sum = 0;
-    for (let j = this.columnLow; j <= this.columnHigh; j++) {
-      const at = j * cells;
-      for (let i = 0; i < cells; i++) {
-        const here = (mass[at + i] as number) * (weights[i] as number);
-        mass[at + i] = here;
-        sum += here;
-      }
-    }
-    this.normalise(sum);
+    Belief.bring(this);
+    copyInto(CELLS.weights, weights);
+    CELLS.weigh(this.columnLow, this.columnHigh);
+    this.summed();
+    this.trim();
   }
 
   /** How likely something was to be seen, by its weights for each water. */
@@ -173,7 +188,7 @@ export class Belief {
 
   /** A store's level (`share` full, 0 to 1) was seen: columns whose store would stand elsewhere lose weight, and all move to it. */
   observeLevel(store: number, share: number, sd: number): void {
-    const { mass } = this;
+    const mass = Belief.bring(this);
     let sum = 0;
     for (let j = this.columnLow; j <= this.columnHigh; j++) {
       const weight = this.stores.see(store, j, share, sd);
@@ -184,7 +199,9 @@ export class Belief {
       }
     }
     this.stores.seen(store, sd);
-    this.normalise(sum);
+    CELLS.scale(this.columnLow, this.columnHigh, 1 / sum);
+    this.summed();
+    this.trim();
   }
 
   /**
@@ -194,13 +211,13 @@ export class Belief {
    * @param share 0 (nothing changes) to 1 (nothing is known of the water)
    */
   loosen(share: number): void {
-    const { mass } = this;
+    const mass = Belief.bring(this);
     for (let j = this.columnLow; j <= this.columnHigh; j++) {
       const even = (share * this.columnMass(j)) / WATER_CELLS;
       for (let i = 0; i < WATER_CELLS; i++)
         mass[j * WATER_CELLS + i] = (1 - share) * (mass[j * WATER_CELLS + i] as number) + even;
     }
-    this.marginal = undefined;
+    this.isSummed = false;
   }
 
   /** Mean relative available water. */
@@ -214,8 +231,11 @@ export class Belief {
   /** Standard deviation of relative available water. */
   sdWater(): number {
     const mean = this.meanWater();
-    const squares = this.waterMarginal().map((p, i) => p * ((WATER_MIDDLES[i] as number) - mean) ** 2);
-    return Math.sqrt(squares.reduce((sum, part) => sum + part, 0));
+    const marginal = this.waterMarginal();
+    let sum = 0;
+    for (let i = 0; i < WATER_CELLS; i++)
+      sum += (marginal[i] as number) * ((WATER_MIDDLES[i] as number) - mean) ** 2;
+    return Math.sqrt(sum);
   }
 
   /** Chance that relative available water is below a level. */
@@ -251,15 +271,16 @@ export class Belief {
     forUse: number,
     forWater: number,
   ): { readonly water: number; readonly use: number; readonly column: number } {
+    const mass = Belief.bring(this);
     let left = forUse;
     let j = this.columnLow;
     while (j < this.columnHigh && left > this.columnMass(j)) left -= this.columnMass(j++);
     const whole = this.columnMass(j);
     let rest = forWater * whole;
     let i = 0;
-    while (i < WATER_CELLS - 1 && rest > (this.mass[j * WATER_CELLS + i] as number))
-      rest -= this.mass[j * WATER_CELLS + i++] as number;
-    const here = this.mass[j * WATER_CELLS + i] as number;
+    while (i < WATER_CELLS - 1 && rest > (mass[j * WATER_CELLS + i] as number))
+      rest -= mass[j * WATER_CELLS + i++] as number;
+    const here = mass[j * WATER_CELLS + i] as number;
     const inside = here > 0 ? Math.min(1, rest / here) : 0.5;
     const between = whole > 0 ? Math.min(1, left / whole) - 0.5 : 0;
     return {
@@ -270,7 +291,7 @@ export class Belief {
   }
 
   private columnMass(j: number): number {
-    const { mass } = this;
+    const mass = Belief.bring(this);
     const stop = (j + 1) * WATER_CELLS;
     let sum = 0;
     for (let n = j * WATER_CELLS; n < stop; n++) sum += mass[n] as number;
@@ -279,49 +300,32 @@ export class Belief {
 
   /** Mass by water alone. */
   private waterMarginal(): Float64Array {
-    if (this.marginal) return this.marginal;
-    const cells = WATER_CELLS;
-    const marginal = new Float64Array(cells);
-    const { mass } = this;
-    const stop = (this.columnHigh + 1) * cells;
-    for (let at = this.columnLow * cells; at < stop; at += cells)
-      for (let i = 0; i < cells; i++) marginal[i] = (marginal[i] as number) + (mass[at + i] as number);
-    this.marginal = marginal;
-    return marginal;
+    if (!this.isSummed) {
+      Belief.bring(this);
+      CELLS.scale(this.columnLow, this.columnHigh, 1);
+      this.summed();
+    }
+    return this.byWater;
   }
 
   /** Use wanders: a three-point step along its log with the variance asked for. */
   private driftUse(sd: number): void {
     const side = Math.min(1 / 3, sd ** 2 / (2 * LOG_USE_STEP ** 2));
-    const { mass, spare } = this;
+    Belief.bring(this);
     // mass reaches one column further on each side
-    const low = Math.max(0, this.columnLow - 1);
-    const high = Math.min(USE_CELLS - 1, this.columnHigh + 1);
-    if (this.stores.count > 0) this.stores.wander(low, high, side, (j) => this.columnMass(j));
-    this.marginal = wander(spare, mass, low, high, side);
-    this.columnLow = low;
-    this.columnHigh = high;
-    [this.mass, this.spare] = [this.spare, this.mass];
+    this.columnLow = Math.max(0, this.columnLow - 1);
+    this.columnHigh = Math.min(USE_CELLS - 1, this.columnHigh + 1);
+    if (this.stores.count > 0)
+      this.stores.wander(this.columnLow, this.columnHigh, side, (j) => this.columnMass(j));
+    CELLS.wander(this.columnLow, this.columnHigh, side);
+    this.summed();
     this.trim();
   }
 
-  /** Makes the mass whole again, and sums it by water on the way. */
-  private normalise(sum: number): void {
-    const { mass } = this;
-    this.marginal = undefined;
-    if (!(sum > 0)) return;
-    const cells = WATER_CELLS;
-    const marginal = new Float64Array(cells);
-    for (let j = this.columnLow; j <= this.columnHigh; j++) {
-      const at = j * cells;
-      for (let i = 0; i < cells; i++) {
-        const here = (mass[at + i] as number) / sum;
-        mass[at + i] = here;
-        marginal[i] = (marginal[i] as number) + here;
-      }
-    }
-    this.marginal = marginal;
-    this.trim();
+  /** Keeps the mass by water that the loops summed on their way. */
+  private summed(): void {
+    copyInto(this.byWater, CELLS.marginal);
+    this.isSummed = true;
   }
 
   /** Lets go of outer columns with next to nothing; what they held goes to their neighbour, so that the whole stays 1. */
@@ -333,7 +337,7 @@ export class Belief {
   }
 
   private fold(from: number, to: number): void {
-    const { mass } = this;
+    const mass = Belief.bring(this);
     for (let i = 0; i < WATER_CELLS; i++) {
       const n = to * WATER_CELLS + i;
       mass[n] = (mass[n] as number) + (mass[from * WATER_CELLS + i] as number);
@@ -344,5 +348,7 @@ export class Belief {
 
 const ROOT_THREE = Math.sqrt(3);
 
-/** Working room of one move, made once since it runs at every step. */
-const targets = new Float64Array(WATER_CELLS + 1);
+/** A short list into another: asking the platform for it costs more than the loop. */
+function copyInto(to: Float64Array, from: Float64Array): void {
+  for (let i = 0; i < from.length; i++) to[i] = from[i] as number;
+}

@@ -200,9 +200,10 @@ const WITHIN_MILLISECONDS = 3_600_000;
 /** Whether two looks within an hour lie further apart than a finger is off: two grades, or both ends of lifting. */
 function isContradicted(before: WaterEvent, event: WaterEvent): boolean {
   if (before.kind !== 'look' || event.kind !== 'look') return false;
-  if (Date.parse(event.at) - Date.parse(before.at) > WITHIN_MILLISECONDS) return false;
   const [a, b] = [before.look, event.look];
-  return 'grade' in a && 'grade' in b && a.method === b.method && Math.abs(a.grade - b.grade) >= 2;
+  if (!('grade' in a && 'grade' in b && a.method === b.method)) return false;
+  if (Math.abs(a.grade - b.grade) < 2) return false;
+  return Date.parse(event.at) - Date.parse(before.at) <= WITHIN_MILLISECONDS;
 }
 
 /** Use steps taken together, a day's worth at most: fewer moves of the grid for the same demand and doubt. */
@@ -325,10 +326,10 @@ const known = new WeakMap<Assumed, Map<string, Float64Array>>();
 
 /** The weights of something that is seen over and over: there are no more kinds of it than grades and ways. */
 function remembered(assumed: Assumed, what: string, chance: (w: number) => number): Float64Array {
-  const mine = known.get(assumed) ?? new Map<string, Float64Array>();
-  known.set(assumed, mine);
-  const weights = mine.get(what) ?? weightsBy(chance);
-  mine.set(what, weights);
+  let mine = known.get(assumed);
+  if (!mine) known.set(assumed, (mine = new Map()));
+  let weights = mine.get(what);
+  if (!weights) mine.set(what, (weights = weightsBy(chance)));
   return weights;
 }
 

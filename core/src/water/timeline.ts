@@ -53,16 +53,18 @@ export function timelineOf(
   assumed: Assumed = DEFAULT_ASSUMED,
 ): Timeline {
   const ages = grownDays(bag, weather, assumed);
-  const days: (DayDemand & { readonly daylight: number })[] = [];
-  const dayAt = (i: number, day: WeatherDay) =>
+  const days: DayOfUse[] = [];
+  const dayAt = (i: number, weatherDay: WeatherDay) =>
     (days[i] ??= {
-      ...demandOfDay(
+      day: weatherDay.day,
+      isFilled: weatherDay.filled.temperature,
+      daylight: daylightHours(latitudeDegrees, dayOfYear(weatherDay.day)),
+      demand: demandOfDay(
         bag,
-        day,
+        weatherDay,
         assumed,
         ages.map((byDay) => byDay[i] as number),
       ),
-      daylight: daylightHours(latitudeDegrees, dayOfYear(day.day)),
     });
   return (events, from, to) => {
     const sorted = eventsWithin(events, Date.parse(from), Date.parse(to));
@@ -72,42 +74,58 @@ export function timelineOf(
     let next = 0;
     const start = weather.findIndex(({ day }) => day >= firstDay);
     for (let i = start < 0 ? weather.length : start; i < weather.length; i++) {
-      const day = weather[i] as WeatherDay;
-      if (day.day > lastDay) break;
-      const { daylight, ...demand } = dayAt(i, day);
+      const weatherDay = weather[i] as WeatherDay;
+      if (weatherDay.day > lastDay) break;
+      const day = dayAt(i, weatherDay);
       let hour = day.day === firstDay ? hourOf(from) : 0;
       const last = day.day === lastDay ? hourOf(to) : 24;
-      const passUntil = (until: number) => {
-        if (until <= hour) return;
-        const share = shareOfDay(hour, until, daylight);
-        const length = (until - hour) / 24;
-        steps.push({
-          kind: 'use',
-          until: clock(day.day, until, offset),
-          days: length,
-          share,
-          transpirationLitres: demand.transpirationLitres * share,
-          evaporationLitres: demand.evaporationLitres * share,
-          rainLitres: demand.rainLitres * length,
-          dripLitres: demand.dripLitres * length,
-          rooted: demand.rooted,
-          doubt: demand.doubt,
-          isFilled: day.filled.temperature,
-        });
-        hour = until;
-      };
       for (
         let event = sorted[next];
         event !== undefined && dayOf(event.at) <= day.day;
         event = sorted[++next]
       ) {
-        passUntil(Math.min(last, hourOf(event.at)));
+        const until = Math.min(last, hourOf(event.at));
+        if (until > hour) steps.push(useOf(day, hour, until, offset));
+        hour = Math.max(hour, until);
         steps.push({ kind: 'event', event });
       }
-      passUntil(last);
+      if (last > hour) steps.push(useOf(day, hour, last, offset));
     }
     for (const event of sorted.slice(next)) steps.push({ kind: 'event', event });
     return steps;
+  };
+}
+
+/** What all stretches of a day have in common. */
+interface DayOfUse {
+  readonly day: string;
+  readonly isFilled: boolean;
+  /** hours */
+  readonly daylight: number;
+  readonly demand: DayDemand;
+}
+
+/** What a day asks for between two of its hours. */
+function useOf(
+  { day, isFilled, daylight, demand }: DayOfUse,
+  from: number,
+  to: number,
+  offset: string,
+): UseStep {
+  const share = shareOfDay(from, to, daylight);
+  const length = (to - from) / 24;
+  return {
+    kind: 'use',
+    until: clock(day, to, offset),
+    days: length,
+    share,
+    transpirationLitres: demand.transpirationLitres * share,
+    evaporationLitres: demand.evaporationLitres * share,
+    rainLitres: demand.rainLitres * length,
+    dripLitres: demand.dripLitres * length,
+    rooted: demand.rooted,
+    doubt: demand.doubt,
+    isFilled,
   };
 }
 
@@ -128,6 +146,9 @@ function eventsWithin(events: readonly WaterEvent[], from: number, to: number): 
 /** A local time of day as text. */
 function clock(day: string, hour: number, offset: string): string {
   const minutes = Math.min(24 * 60 - 1, Math.round(hour * 60));
-  const two = (n: number) => String(n).padStart(2, '0');
-  return `${day}T${two(Math.floor(minutes / 60))}:${two(minutes % 60)}:00.000${offset}`;
+  return `${day}T${twoDigits(Math.floor(minutes / 60))}:${twoDigits(minutes % 60)}:00.000${offset}`;
+}
+
+function twoDigits(n: number): string {
+  return n < 10 ? `0${n}` : `${n}`;
 }

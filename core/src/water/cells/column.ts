@@ -1,4 +1,4 @@
-import { onLossScale, POINTS, WATER_CELLS, type LossScale } from './grid.ts';
+import { onLossScale, POINTS, WATER_CELLS, type LossScale } from '../grid.ts';
 
 /** Running sums of the column that was accumulated last; made once, since they are filled at every step of every column. */
 const chances = new Float64Array(WATER_CELLS + 1);
@@ -8,8 +8,8 @@ const slopes = new Float64Array(WATER_CELLS);
 let first = 0;
 let end = 0;
 
-/** Mass below this is left in the next cell up: left to shrink it would become denormal, and all sums with it slow. */
-const DENORMAL_AHEAD = 1e-15;
+/** Less mass than this is left in the next cell up: empty cells are passed over, and none shrinks without end. */
+const NEXT_TO_NOTHING = 1e-9;
 
 /** Fills the running sums of a column along the scale of losses, and says what it holds in all. */
 function accumulate(mass: Float64Array, at: number, edges: Float64Array): number {
@@ -97,12 +97,12 @@ export function shiftColumn(
       below /= 2 * half;
     }
     const here = below - before;
-    if (here > DENORMAL_AHEAD) {
+    if (here > NEXT_TO_NOTHING) {
       mass[at + e - 1] = here;
       before = below;
     }
   }
-  if (total - before > DENORMAL_AHEAD) mass[at + e - 1] = total - before;
+  if (total - before > NEXT_TO_NOTHING) mass[at + e - 1] = total - before;
 }
 
 /** Chance of lying below a place on the scale of losses, of the column last accumulated; for places in no order. */
@@ -158,33 +158,4 @@ export function refillColumn(
     before = Math.max(before, below);
   }
   mass[at + WATER_CELLS - 1] = Math.max(0, total - before);
-}
-
-/**
- * Columns from `low` to `high` give a share of their mass to each neighbour, into another array of the same shape; at both
- * ends it stays. Returns the mass by water alone, which is summed on the way.
- */
-export function wander(
-  into: Float64Array,
-  mass: Float64Array,
-  low: number,
-  high: number,
-  side: number,
-): Float64Array {
-  const cells = WATER_CELLS;
-  const marginal = new Float64Array(cells);
-  for (let j = low; j <= high; j++) {
-    const here = j * cells;
-    const before = j > low ? here - cells : here;
-    const after = j < high ? here + cells : here;
-    for (let i = 0; i < cells; i++) {
-      const m = mass[here + i] as number;
-      const moved = m + side * ((mass[before + i] as number) + (mass[after + i] as number) - 2 * m);
-      into[here + i] = moved;
-      marginal[i] = (marginal[i] as number) + moved;
-    }
-  }
-  into.fill(0, 0, low * cells);
-  into.fill(0, (high + 1) * cells);
-  return marginal;
 }
