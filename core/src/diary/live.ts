@@ -10,7 +10,20 @@ import type { Entry } from './entry.ts';
  * liveEntries([look, { ...look, id: 'ent_correction', grade: 3, replaces: look.id }]).length
  * // => 1
  */
-export function liveEntries(entries: readonly Entry[]): readonly Exclude<Entry, { kind: 'removed' }>[] {
+export function liveEntries(entries: readonly Entry[]): LiveEntries {
+  const known = remembered.get(entries);
+  if (known?.length === entries.length) return known.live;
+  const live = whatCounts(entries);
+  remembered.set(entries, { length: entries.length, live });
+  return live;
+}
+
+type LiveEntries = readonly Exclude<Entry, { kind: 'removed' }>[];
+
+/** What counts of a diary, worked out once for each list. */
+const remembered = new WeakMap<readonly Entry[], { readonly length: number; readonly live: LiveEntries }>();
+
+function whatCounts(entries: readonly Entry[]): LiveEntries {
   const challengers = new Map<string, Entry[]>();
   for (const entry of entries) {
     for (const target of entry.kind === 'removed'

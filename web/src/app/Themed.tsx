@@ -6,7 +6,7 @@ import { themeFor } from './theme/theme.ts';
 export function Themed({ children }: { readonly children: ReactNode }) {
   const { look } = useLook();
   // paper is white, whatever the screen is
-  const isOnPaper = useMediaQuery('print');
+  const isOnPaper = !useMediaQuery('screen', { noSsr: true });
   const theme = useMemo(() => themeFor(isOnPaper ? 'light' : look), [isOnPaper, look]);
   useEffect(() => {
     document.documentElement.dataset['look'] = look;

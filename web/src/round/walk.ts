@@ -1,5 +1,5 @@
 import type { RoundPlan } from '@rundel/core/round';
-import { useCallback, useEffect, useState } from 'react';
+import { startTransition, useCallback, useEffect, useState } from 'react';
 import * as z from '@rundel/core/schema';
 import { useGarden } from '../store/index.ts';
 
@@ -74,7 +74,8 @@ export function useWalk(plan: RoundPlan | undefined): {
       current && isGoingOn(current, now)
         ? begunBy(joined(current, due), now)
         : { startedAt: now, containerIds: due };
-    if (going !== current) keep(going);
+    // the first stop is much to draw: taps and frames may come in between
+    if (going !== current) startTransition(() => keep(going));
   }, [clock, current, isLoaded, keep, plan]);
   const keepTo = useCallback(
     (containerIds: readonly string[] | undefined) => {

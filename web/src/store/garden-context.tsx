@@ -11,6 +11,7 @@ import type { SetAside } from './garden-file.ts';
 import { startWorkers } from '../workers/estimate.ts';
 import { GardenStore, type RecordChange } from './garden-store.ts';
 import { newId } from './ids.ts';
+import { pause } from './pause.ts';
 import { DATABASE_NAMES, rememberGarden, type Which } from './which.ts';
 
 /** What was done last, for the word at the foot of the screen. */
@@ -85,6 +86,15 @@ export function GardenProvider({
   return <Context value={open}>{children}</Context>;
 }
 
+/** Reads a garden, and puts its diary in order while nothing is drawn yet: the first drawing has enough to do. */
+async function openGarden(store: GardenStore, which: Which): Promise<Loaded | null> {
+  const loaded = await loadGarden(store, which);
+  await pause();
+  if (loaded) liveEntries(loaded.garden.entries);
+  await pause();
+  return loaded;
+}
+
 async function loadGarden(store: GardenStore, which: Which): Promise<Loaded | null> {
   const found = await store.load();
   if (which === 'own') return found ? { ...found, clock: realClock } : null;
@@ -110,7 +120,7 @@ export function useGardenState(which: Which): GardenState {
     queryKey: key,
     queryFn: () => {
       startWorkers();
-      return loadGarden(store, which);
+      return openGarden(store, which);
     },
     staleTime: Infinity,
     retry: false,

@@ -4,6 +4,7 @@ import { momentSchema, RECORD_SCHEMAS, settingsSchema, type TableName } from '@r
 import * as z from '@rundel/core/schema';
 import { RECORD_TABLES } from './db.ts';
 import { LATEST_VERSION, migrate } from './migrations.ts';
+import { pause } from './pause.ts';
 
 /** Something that could not be read, kept as it came, with what is wrong. */
 export interface SetAside {
@@ -83,26 +84,52 @@ function refused(problem: string): FileReading {
   return { kind: 'refused', problem };
 }
 
-/** Checks every row of every table by its schema; what fails is set aside with the reason. */
-export function readRows(tables: Record<string, unknown>): {
+interface RowsRead {
   readonly rows: Omit<Garden, 'settings'>;
   readonly setAside: readonly SetAside[];
-} {
+}
+
+/** Checks every row of every table by its schema; what fails is set aside with the reason. */
+export function readRows(tables: Record<string, unknown>): RowsRead {
+  const reading = rowByRow(tables);
+  for (;;) {
+    const { done, value } = reading.next();
+    if (done) return value;
+  }
+}
+
+/** The same in parts, with pauses between them, so that the screen answers meanwhile. */
+export async function readRowsInParts(tables: Record<string, unknown>): Promise<RowsRead> {
+  const reading = rowByRow(tables);
+  for (;;) {
+    const { done, value } = reading.next();
+    if (done) return value;
+    await pause();
+  }
+}
+
+/** Some milliseconds of work. */
+const ROWS_A_PART = 250;
+
+/** Yields between the parts. */
+function* rowByRow(tables: Record<string, unknown>): Generator<undefined, RowsRead> {
   const setAside: SetAside[] = [];
-  const read = (table: string, schema: z.ZodType): unknown[] => {
-    const good: unknown[] = [];
+  const rows: Record<string, unknown[]> = {};
+  const schemas: [string, z.ZodType][] = [
+    ...RECORD_TABLES.map((table: TableName): [string, z.ZodType] => [table, RECORD_SCHEMAS[table]]),
+    ['entries', entrySchema],
+  ];
+  let count = 0;
+  for (const [table, schema] of schemas) {
+    const good: unknown[] = (rows[table] = []);
     for (const row of (tables[table] as unknown[] | undefined) ?? []) {
       const parsed = schema.safeParse(row);
       if (parsed.success) good.push(parsed.data);
       else setAside.push({ table, id: idOf(row), problem: problemOf(parsed.error), raw: row });
+      if (++count % ROWS_A_PART === 0) yield;
     }
-    return good;
-  };
-  const rows = Object.fromEntries([
-    ...RECORD_TABLES.map((table: TableName) => [table, read(table, RECORD_SCHEMAS[table])] as const),
-    ['entries', read('entries', entrySchema)] as const,
-  ]) as unknown as Omit<Garden, 'settings'>;
-  return { rows, setAside };
+  }
+  return { rows: rows as unknown as Omit<Garden, 'settings'>, setAside };
 }
 
 function idOf(row: unknown): string {

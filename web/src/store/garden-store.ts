@@ -8,7 +8,7 @@ import {
   type TableName,
 } from '@rundel/core/garden';
 import { GardenDb, RECORD_TABLES } from './db.ts';
-import { readRows, type SetAside } from './garden-file.ts';
+import { readRowsInParts, type SetAside } from './garden-file.ts';
 
 /** A record that was written, with what stood there before (undefined when it is new). */
 export interface RecordChange<T extends TableName = TableName> {
@@ -46,7 +46,7 @@ export class GardenStore {
       );
       if (!row) return undefined;
       const tables = Object.fromEntries(names.map((table, i) => [table, found[i]]));
-      const { rows, setAside } = readRows(tables);
+      const { rows, setAside } = await readRowsInParts(tables);
       return { garden: { ...rows, settings: settingsSchema.parse(row) }, setAside };
     });
   }

@@ -3,7 +3,7 @@ import { addDays, dayOf } from '@rundel/core/climate';
 import { entriesAt, type Entry } from '@rundel/core/diary';
 import type { Container, Stand } from '@rundel/core/garden';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { estimateWorker, type FailedWater } from '../workers/estimate.ts';
 import { answersFor, type Answers } from './answers.ts';
 import { learntOf, type Learnt } from './learnt.ts';
@@ -111,14 +111,17 @@ export function useWaters(): Waters {
       );
     },
   });
+  // a first answer is much to draw and nobody waits at a stop yet: it may be drawn in pieces. Later ones come at once
+  const isReady = useDeferredValue(query.data !== undefined);
+  const found = isReady ? query.data : undefined;
   return useMemo(() => {
-    const all = query.data ?? [];
+    const all = found ?? [];
     return {
       byId: new Map(all.filter((w): w is BagWater => !('problem' in w)).map((w) => [w.containerId, w])),
       failed: all.filter((w): w is FailedWater => 'problem' in w),
-      isReady: query.data !== undefined,
+      isReady: found !== undefined,
     };
-  }, [query.data]);
+  }, [found]);
 }
 
 /** The water of a bag as it would be if its record were another: worked out in the worker, stored nowhere. */

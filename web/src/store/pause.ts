@@ -1,0 +1,11 @@
+/** Lets whatever waits go first: a tap, a frame. Unlike a timer it is not held back when it comes often. */
+export function pause(): Promise<void> {
+  return new Promise((resolve) => {
+    const { port1, port2 } = new MessageChannel();
+    port1.onmessage = () => {
+      port1.close();
+      resolve();
+    };
+    port2.postMessage(undefined);
+  });
+}
