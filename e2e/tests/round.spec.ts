@@ -123,3 +123,51 @@ test.describe('without a network', () => {
     );
   });
 });
+
+test.describe('what is under a finger stays there', () => {
+  for (const [name, size] of [
+    ['at a desk', { width: 1280, height: 800 }],
+    ['on a phone', { width: 390, height: 844 }],
+  ] as const)
+    test(`the grades do not move from when they are first seen until all is in, ${name}`, async ({
+      page,
+    }) => {
+      await page.setViewportSize(size);
+      await openDemo(page);
+      await page.addInitScript(() => {
+        const tops: number[] = [];
+        Object.assign(globalThis, { tops });
+        const note = () => {
+          const grade = document.querySelector('button[aria-keyshortcuts="3"]');
+          if (grade) tops.push(Math.round(grade.getBoundingClientRect().top));
+          requestAnimationFrame(note);
+        };
+        requestAnimationFrame(note);
+      });
+      await page.goto('/round');
+      // the feeds come last of what stands above or beside the grades
+      await expect(page.getByRole('note', { name: 'To carry' })).toContainText(/feeds|tomato liquid/, {
+        timeout: 20_000,
+      });
+      await expect(page.getByRole('note', { name: 'Feed' }).first()).toBeVisible();
+      const tops = await page.evaluate(() => (globalThis as unknown as { tops: number[] }).tops);
+      expect(tops.length).toBeGreaterThan(3);
+      expect(Math.max(...tops) - Math.min(...tops)).toBeLessThanOrEqual(2);
+    });
+
+  test('what a bag page says of planting does not move when its water comes in', async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('link', { name: 'Stands' }).click();
+    await page.getByRole('button', { name: 'Table' }).click();
+    await page.getByRole('link', { name: '7', exact: true }).click();
+    await expect(page.getByText('Next look:').first()).toBeVisible({ timeout: 20_000 });
+    const height = async () =>
+      (await page.getByRole('heading', { name: 'Water', exact: true }).locator('..').boundingBox())?.height ??
+      0;
+    const known = await height();
+    await page.reload();
+    await expect(page.getByText('Working it out…').first()).toBeVisible();
+    const unknown = await height();
+    expect(Math.abs(known - unknown)).toBeLessThan(40);
+  });
+});

@@ -1,6 +1,8 @@
-import { Box } from '@mui/material';
+import { Box, Button } from '@mui/material';
+import { IconChevronDown } from '@tabler/icons-react';
 import type { FeedUnit } from '@rundel/core/goods';
 import { expectedGrades } from '@rundel/core/round';
+import { useId, useState } from 'react';
 import { FEED_LITRES, offeredAmount } from '../parts/feed-offers.ts';
 import { feedAmountWords, feedName } from '../parts/feed-words.ts';
 import { fillsWords } from '../parts/words.ts';
@@ -38,13 +40,31 @@ function carriedFeeds(stops: readonly WalkStop[]): readonly string[] {
   return [...totals.values()].map((feed) => `${feedAmountWords(feed)} ${feed.name}`);
 }
 
-/** What to carry on this round: the cans, and the litres in all. */
-export function Carry({ litres, stops }: { readonly litres: number; readonly stops: readonly WalkStop[] }) {
+/**
+ * What to carry on this round: the cans, the litres in all, and the feeds. Its height is the same from before it is known
+ * until the feeds are in, so that the stop below does not move under a finger.
+ *
+ * @param litres undefined while the round is being worked out
+ */
+export function Carry({
+  litres,
+  stops,
+}: {
+  readonly litres: number | undefined;
+  readonly stops: readonly WalkStop[];
+}) {
   const { garden } = useGarden();
   const shown = useShown();
+  const [isOpen, setOpen] = useState(false);
+  const id = useId();
   const measure = drinkMeasure(garden);
   const feeds = carriedFeeds(stops);
-  const fills = Math.max(1, Math.ceil(litres / measure.litres));
+  const fills = Math.max(1, Math.ceil((litres ?? 0) / measure.litres));
+  const cell = {
+    padding: { xs: 0.75, md: 1.25 },
+    borderInlineStart: '1.5px dashed var(--line)',
+    fontSize: '0.88rem',
+  };
   return (
     <Box
       role="note"
@@ -53,31 +73,68 @@ export function Carry({ litres, stops }: { readonly litres: number; readonly sto
         border: '1.5px dashed var(--ink)',
         borderRadius: '8px',
         display: 'flex',
+        flexWrap: 'wrap',
         overflow: 'hidden',
         backgroundColor: 'var(--surface)',
+        minHeight: { xs: 51, md: 67 },
       }}
     >
-      <Box sx={{ padding: { xs: 0.75, md: 1.25 }, fontWeight: 'fontWeightMedium' }}>Carry</Box>
-      <Box
-        sx={{
-          padding: { xs: 0.75, md: 1.25 },
-          borderInlineStart: '1.5px dashed var(--line)',
-          display: { xs: 'flex', md: 'block' },
-          flexWrap: 'wrap',
-          alignItems: 'baseline',
-          columnGap: 1,
-        }}
-      >
-        <strong>{measure.kind === 'hose' ? measure.name : fillsWords(fills, measure)}</strong>
-        <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
-          about {shown.show(litres, 'drink')} in all
-        </Box>
-        {feeds.map((words) => (
-          <Box key={words} sx={{ fontSize: '0.88rem', flexBasis: '100%' }}>
-            {words}
-          </Box>
-        ))}
+      <Box sx={{ ...cell, border: 0, fontSize: '1rem', fontWeight: 'fontWeightMedium' }}>Carry</Box>
+      <Box sx={cell}>
+        {litres === undefined ? (
+          <Box sx={{ color: 'text.secondary' }}>working it out…</Box>
+        ) : (
+          <>
+            <Box sx={{ fontSize: '1rem', fontWeight: 'bold', lineHeight: 1.25 }}>
+              {measure.kind === 'hose' ? measure.name : fillsWords(fills, measure)}
+            </Box>
+            <Box sx={{ color: 'text.secondary', lineHeight: 1.25 }}>
+              about {shown.show(litres, 'drink')} in all
+            </Box>
+          </>
+        )}
       </Box>
+      {feeds.length > 0 && (
+        <>
+          <Button
+            aria-expanded={isOpen}
+            aria-controls={id}
+            onClick={() => setOpen(!isOpen)}
+            endIcon={<IconChevronDown aria-hidden size={18} style={{ rotate: isOpen ? '180deg' : '0deg' }} />}
+            sx={{
+              ...cell,
+              display: { md: 'none' },
+              borderRadius: 0,
+              minHeight: 48,
+              color: 'text.primary',
+              paddingInline: 1.5,
+            }}
+          >
+            {feeds.length === 1 ? 'a feed' : `${feeds.length} feeds`}
+          </Button>
+          <Box
+            component="ul"
+            id={id}
+            sx={{
+              ...cell,
+              borderInlineStart: { xs: 0, md: cell.borderInlineStart },
+              display: { xs: isOpen ? 'block' : 'none', md: 'grid' },
+              gridTemplateRows: 'repeat(2, auto)',
+              gridAutoFlow: 'column',
+              columnGap: 2.5,
+              flexBasis: { xs: '100%', md: 'auto' },
+              listStyle: 'none',
+              margin: 0,
+              alignContent: 'center',
+              lineHeight: 1.25,
+            }}
+          >
+            {feeds.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </Box>
+        </>
+      )}
     </Box>
   );
 }

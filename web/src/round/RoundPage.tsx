@@ -217,6 +217,7 @@ export default function RoundPage() {
     ({ status: s }) => s.kind === 'look' || s.kind === 'drink' || s.kind === 'feed',
   );
   const carryLitres = carried.reduce((sum, s) => sum + likelyDrink(s), 0);
+  const isKnown = isReady && walk !== undefined;
   const list = (
     <Unhurried>
       <Beside {...listed} />
@@ -227,7 +228,9 @@ export default function RoundPage() {
       title={dayAndTime(now)}
       lead={lead}
       width={1400}
-      actions={carryLitres > 0 && <Carry litres={carryLitres} stops={carried} />}
+      actions={
+        (!isKnown || carryLitres > 0) && <Carry litres={isKnown ? carryLitres : undefined} stops={carried} />
+      }
     >
       <Suspense>
         <PlantingBanner />

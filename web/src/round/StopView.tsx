@@ -108,9 +108,9 @@ export function StopActions({
           />
         </Suspense>
       )}
-      {(status.kind === 'look' || status.kind === 'done') && (
+      {status.kind === 'done' && (
         <Suspense>
-          <FeedDue bag={bag} feeds={feeds} isLookedAt={status.kind === 'done'} />
+          <FeedDue bag={bag} feeds={feeds} isLookedAt />
         </Suspense>
       )}
       {(status.kind === 'done' || status.kind === 'skipped') && (
@@ -130,6 +130,12 @@ export function StopActions({
         chosen={look && gradeOf(look.look, method)}
         onLook={onLook}
       />
+      {/* below the grades: it is known a moment later, and must not move them under a finger */}
+      {status.kind === 'look' && (
+        <Suspense>
+          <FeedDue bag={bag} feeds={feeds} isLookedAt={false} />
+        </Suspense>
+      )}
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1 }}>
         <Button
           variant="outlined"
@@ -229,7 +235,7 @@ export function StopWords({
     return <Answer status={status} bag={bag} />;
   if (status.kind === 'drink') return null;
   return (
-    <Typography sx={{ fontSize: { xs: '1rem', md: '1.12rem' }, lineHeight: 1.4 }}>
+    <Typography sx={{ fontSize: { xs: '1rem', md: '1.12rem' }, lineHeight: 1.4, minHeight: { md: '4.2em' } }}>
       {store ? (
         <>
           I expect its {STORE_WORDS[store.kind]}{' '}

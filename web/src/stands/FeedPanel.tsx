@@ -22,7 +22,10 @@ export function FeedPanel({ bag }: { readonly bag: Bag }) {
   if (!feeding) {
     return (
       <Panel title="Feed">
-        <Typography role="status" sx={{ color: 'text.secondary' }}>
+        <Typography
+          role="status"
+          sx={{ color: 'text.secondary', minHeight: isReady ? 0 : { xs: 360, lg: 250 } }}
+        >
           {isReady ? 'Its feed cannot be worked out.' : 'Working it out…'}
         </Typography>
       </Panel>

@@ -3,6 +3,7 @@ import { ELEMENTS, type Element, type Verdict } from '@rundel/core/feeding';
 import { trimmed } from '@rundel/core/units';
 import type { ApexOptions } from 'apexcharts';
 import { Chart, chartGround, chartMoment, lookColour } from '../parts/chart.ts';
+import { ChartFrame } from '../parts/ChartFrame.tsx';
 import { useMemo, useState } from 'react';
 import { ELEMENT_WORDS } from '../parts/feed-words.ts';
 import { useLookValue } from '../parts/look-context.tsx';
@@ -101,12 +102,12 @@ export default function LedgerChart({
           </Box>
         ))}
       </Box>
-      <div
-        role="img"
-        aria-label={`Where the ${ELEMENT_WORDS[element]} of bag ${label} went; the lines below hold the numbers`}
+      <ChartFrame
+        label={`Where the ${ELEMENT_WORDS[element]} of bag ${label} went; the lines below hold the numbers`}
+        height={300}
       >
         <Chart key={`${look} ${element}`} type="area" height={300} options={options} series={series} />
-      </div>
+      </ChartFrame>
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         The top of the picture is all that was offered. To the right of today: what comes if nothing more is
         given.

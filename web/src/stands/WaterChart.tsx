@@ -4,6 +4,7 @@ import { DEFAULT_ASSUMED } from '@rundel/core/assumed';
 import { fromInner, UNITS } from '@rundel/core/units';
 import type { ApexOptions } from 'apexcharts';
 import { Chart, chartGround, chartMoment, lookColour } from '../parts/chart.ts';
+import { ChartFrame } from '../parts/ChartFrame.tsx';
 import { useMemo } from 'react';
 import { useLookValue } from '../parts/look-context.tsx';
 import { Worked } from '../parts/Worked.tsx';
@@ -89,12 +90,12 @@ export default function WaterChart({ water, name }: { readonly water: BagWater; 
           : ''}
         . Rings are looks, squares drinks. To the right of the dashes is what comes if nobody waters it.
       </Typography>
-      <div
-        role="img"
-        aria-label={`Water of bag ${name} over the last days and the rounds to come; the table holds the numbers`}
+      <ChartFrame
+        label={`Water of bag ${name} over the last days and the rounds to come; the table holds the numbers`}
+        height={320}
       >
         <Chart key={look} type="rangeArea" height={320} options={options} series={series as never} />
-      </div>
+      </ChartFrame>
       <Worked label="The same as a table">
         <Box
           sx={{ maxHeight: 320, overflow: 'auto' }}

@@ -23,7 +23,8 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
   if (!water) {
     return (
       <Panel title="Water">
-        <Typography role="status" sx={{ color: 'text.secondary', minHeight: 90 }}>
+        {/* as much room as it will take: what stands below does not move under a finger */}
+        <Typography role="status" sx={{ color: 'text.secondary', minHeight: { xs: 430, lg: 365 } }}>
           Working it out…
         </Typography>
       </Panel>

@@ -2,6 +2,7 @@ import type { BagTally } from '@rundel/core/picking';
 import { fromInner, UNITS } from '@rundel/core/units';
 import type { ApexOptions } from 'apexcharts';
 import { Chart, chartGround } from '../parts/chart.ts';
+import { ChartFrame } from '../parts/ChartFrame.tsx';
 import { useMemo } from 'react';
 import { useLookValue } from '../parts/look-context.tsx';
 import { useShown } from '../store/index.ts';
@@ -9,6 +10,7 @@ import { useShown } from '../store/index.ts';
 const COLOURS = ['#8f2d56', '#2f6f9f', '#c77f12', '#3c7550', '#6a4fa3', '#7a6a58'];
 const COLOURS_ON_DARK = ['#f08cb4', '#84bde6', '#f3c04b', '#8fd0a4', '#bda8ef', '#d4c4b0'];
 
+const HEIGHT = 340;
 /** More pickings of one bag than this are drawn without their marks. */
 const DENSE = 20;
 
@@ -61,8 +63,8 @@ export default function PickingChart({
     [series, unit],
   );
   return (
-    <div role="img" aria-label="Weight picked so far, by bag; the table holds the numbers">
-      <Chart key={look} type="line" height={340} options={options} series={data} />
-    </div>
+    <ChartFrame label="Weight picked so far, by bag; the table holds the numbers" height={HEIGHT}>
+      <Chart key={look} type="line" height={HEIGHT} options={options} series={data} />
+    </ChartFrame>
   );
 }

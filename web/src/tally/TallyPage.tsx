@@ -166,7 +166,7 @@ export default function TallyPage() {
                   : `In ${year - 1} it was ${shown.show(kilogramsOf(pickingsOf(picked, year - 1)), 'crop')}.`}
               </Typography>
             )}
-            <Suspense fallback={<Skeleton variant="rectangular" height={340} />}>
+            <Suspense fallback={<Skeleton variant="rectangular" height={355} />}>
               <PickingChart series={tallies.slice(0, 6).map((tally) => ({ name: nameOf(tally), tally }))} />
             </Suspense>
             {tallies.length > 6 && (
