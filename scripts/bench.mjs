@@ -11,16 +11,34 @@ installWhenNeeded();
 const chromiumPath = ensureChromium();
 build();
 
+const yardsticks = [yardstick()];
 const filter = kernel('filter');
 const shopping = kernel('shopping');
 const feeding = kernel('feeding');
 const season = kernel('season');
 const bytes = firstRouteBytes();
+yardsticks.push(yardstick());
 const navigation = await timeNavigation();
+yardsticks.push(yardstick());
 const text = report();
 console.log(text);
 writeFileSync(join(ROOT, 'docs', 'bench.md'), text);
 writeFileSync(join(ROOT, 'docs', 'season-test.md'), seasonPage(season));
+
+/**
+ * Milliseconds of a fixed loop, twenty million multiply-adds: a shared machine is not always equally fast, and figures of
+ * two days can only be held against each other by it.
+ */
+function yardstick() {
+  const numbers = Float64Array.from({ length: 1000 }, (_, i) => 1 + i / 1000);
+  const once = () => {
+    const started = performance.now();
+    let sum = 0;
+    for (let n = 0; n < 20_000; n++) for (let i = 0; i < 1000; i++) sum = sum * 0.999 + numbers[i];
+    return sum > 0 ? performance.now() - started : 0;
+  };
+  return Math.round(Math.min(once(), once(), once(), once(), once()));
+}
 
 /** A kernel's timings: the line of JSON that its bench prints. */
 function kernel(name) {
@@ -57,17 +75,25 @@ async function timeNavigation() {
   const warm = [];
   const rounds = [];
   const answers = [];
+  const starts = [];
+  const looks = [];
   for (let i = 0; i < 5; i++) {
     const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
     await page.addInitScript(watchRound);
+    await page.addInitScript(watchLongTasks);
     cold.push(await usable(page, `${address}/?garden=demo`));
     for (let j = 0; j < 3; j++) {
       warm.push(await usable(page, `${address}/round`));
       rounds.push(await page.evaluate(() => globalThis.roundTook));
+      // what stands beside the stop is drawn after it
+      await page.waitForTimeout(1500);
+      starts.push(await longestTask(page));
     }
     // one look, to the proposal that follows it; then undone
     for (let j = 0; j < 3; j++) {
       answers.push(await timeAnswer(page));
+      await page.waitForTimeout(500);
+      looks.push(await longestTask(page));
       await page.keyboard.press('u');
       await page.getByRole('button', { name: 'Given' }).waitFor({ state: 'detached' });
     }
@@ -76,7 +102,27 @@ async function timeNavigation() {
   await browser.close();
   stop();
   const median = (times) => Math.round(times.sort((a, b) => a - b)[Math.floor(times.length / 2)]);
-  return { cold: median(cold), warm: median(warm), round: median(rounds), answer: median(answers) };
+  return {
+    cold: median(cold),
+    warm: median(warm),
+    round: median(rounds),
+    answer: median(answers),
+    start: median(starts),
+    look: median(looks),
+  };
+}
+
+/** Runs in the page: notes every task of the main thread that takes longer than 50 ms. */
+function watchLongTasks() {
+  globalThis.longTasks = [];
+  new PerformanceObserver((list) => {
+    for (const { duration } of list.getEntries()) globalThis.longTasks.push(duration);
+  }).observe({ type: 'longtask', buffered: true });
+}
+
+/** The longest task since this was last asked, ms; 50 stands for "none is longer". */
+function longestTask(page) {
+  return page.evaluate(() => Math.max(50, ...globalThis.longTasks.splice(0)));
 }
 
 /** Runs in the page: how long from a garden that is read, all its bags still to be worked out, to a stop with its grades. */
@@ -156,13 +202,14 @@ function report() {
   return `# Measured
 
 By \`npm run bench\` on ${new Date().toISOString().slice(0, 10)}: Node ${process.versions.node}, ${cpus().length} cores (${cpus()[0]?.model.trim() ?? 'unknown'}), headless Chromium.
-The command writes this page anew; nothing on it is typed by hand.
+The command writes this page anew; nothing on it is typed by hand. To compare with another day: a fixed loop of twenty million multiply-adds took ${yardsticks.join(', ')} ms before the cores' figures, after them and after the browser's.
 
 | what | figure |
 | --- | --- |
-| water filter, one bag's season (${filter.days} days, ${filter.entries} entries, 40 × 25 grid), median of ${filter.runs} | ${filter.medianMs} ms |
+| water filter, one bag's season (${filter.days} days, ${filter.entries} entries as a simulated bag was felt and drank, 40 × 25 grid), median of ${filter.runs} bags | ${filter.medianMs} ms |
 | the same, slowest | ${filter.slowestMs} ms |
-| the same bag after one new entry, median of ${filter.runs} | ${filter.newEntryMs} ms |
+| the same with looks that come at random, 300 entries: the belief at its widest | ${filter.randomMs} ms |
+| such a bag after one new entry, median of ${filter.runs} | ${filter.newEntryMs} ms |
 | ${filter.bags} such bags after one another in one worker (the app shares them over two) | ${filter.allBagsMs} ms |
 | a bag's feeding on the demo: three ledgers of a season, due steps, the mix used up, median of ${feeding.bags} bags | ${feeding.feedingMs} ms |
 | a regime's dates for three months, median | ${feeding.previewMs} ms |
@@ -173,5 +220,11 @@ The command writes this page anew; nothing on it is typed by hand.
 | a tap on a grade to the drink that is proposed, median of 15 | ${navigation.answer} ms |
 | navigation to a usable round on the demo, first visit (fetches and stores the demo), median of 5 | ${navigation.cold} ms |
 | the same, later visits, median of 15 | ${navigation.warm} ms |
+| the longest task of the main thread in such a later visit, median of 15 | ${taskWords(navigation.start)} |
+| the longest one from a tap on a grade until all is drawn, median of 15 | ${taskWords(navigation.look)} |
 `;
+}
+
+function taskWords(longest) {
+  return longest > 50 ? `${longest} ms` : 'none over 50 ms';
 }

@@ -27,7 +27,7 @@ describe('times as a person says them', () => {
 
   it.each([
     [undefined, 'over a week'],
-    [0, 'none'],
+    [0, 'under 1 h'],
     [17.2, '17 h'],
     [50, '2 days'],
     [61, '2.5 days'],

@@ -56,7 +56,7 @@ export function shortDay(day: string, today?: string): string {
 /** Hours as a span: "7 hours", "2 days". */
 export function hoursWords(hours: number | undefined): string {
   if (hours === undefined) return 'over a week';
-  if (hours < 1) return 'none';
+  if (hours < 1) return 'under 1 h';
   if (hours < 36) return `${Math.round(hours)} h`;
   return `${Math.round((hours / 24) * 2) / 2} days`;
 }
