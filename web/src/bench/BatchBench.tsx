@@ -11,7 +11,8 @@ import { BagChooser } from '../parts/BagChooser.tsx';
 import { Caution } from '../parts/Caution.tsx';
 import { feedDueIds, fedWithDrink } from '../parts/feed-offers.ts';
 import { feedsIn } from '../parts/FeedDialog.tsx';
-import { CHECK_WORDS, feedAmountWords, feedCaution, PER_WORDS, UNIT_WORDS } from '../parts/feed-words.ts';
+import { perWords, storedDose, toldDose } from '../parts/dose-words.ts';
+import { CHECK_WORDS, feedAmountWords, feedCaution, UNIT_WORDS } from '../parts/feed-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { Select } from '../parts/Select.tsx';
 import { midSentence, shortDay } from '../parts/words.ts';
@@ -42,12 +43,15 @@ export default function BatchBench() {
   const forAll = params.get('with') ?? BY_REGIME;
   const [typed, setTyped] = useState<Record<string, string>>({});
   const measure = drinkMeasure(garden);
+  const shown = useShown();
   const canLitres = measure.kind === 'hose' ? USUAL_CAN_LITRES : Math.max(0.2, measure.litres);
   const feeds = bagFeeds(chosen, byId, garden.goods, forAll === BY_REGIME ? undefined : forAll);
   const ownDose = Object.fromEntries(
     Object.entries(typed).flatMap(([goodId, text]) => {
       const amount = Number(text.replace(',', '.'));
-      return amount > 0 && amount <= 5000 ? [[goodId, amount] as const] : [];
+      const per = feeds.find((feed) => feed.good.id === goodId)?.dose.per ?? 'litre';
+      const stored = storedDose(amount, per, shown.system);
+      return stored > 0 && stored <= 5000 ? [[goodId, stored] as const] : [];
     }),
   );
   const parts = mixedBatch(feeds, garden.goods, canLitres, handfulOf(garden.measures), ownDose);
@@ -172,8 +176,8 @@ function Part({
         </Typography>
         <TextField
           size="small"
-          label={`${UNIT_WORDS[dose.unit][1]} ${PER_WORDS[dose.per]}`}
-          value={typed ?? String(dose.amount)}
+          label={`${UNIT_WORDS[dose.unit][1]} ${perWords(shown.system)[dose.per]}`}
+          value={typed ?? String(toldDose(dose, shown.system))}
           onChange={(e) => onType(e.target.value)}
           error={isBad}
           helperText={isBad ? 'A number above 0.' : undefined}

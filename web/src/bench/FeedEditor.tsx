@@ -3,17 +3,18 @@ import type { OwnGood } from '@rundel/core/garden';
 import { FEED_FORMS, FEED_UNITS, type Good } from '@rundel/core/goods';
 import { useState } from 'react';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
-import { FEED_PROBLEM_WORDS, FORM_WORDS, PER_WORDS, UNIT_WORDS } from '../parts/feed-words.ts';
+import { perWords } from '../parts/dose-words.ts';
+import { FEED_PROBLEM_WORDS, FORM_WORDS, UNIT_WORDS } from '../parts/feed-words.ts';
 import { feedsIn } from '../parts/FeedDialog.tsx';
 import { Select } from '../parts/Select.tsx';
-import { newId, useGarden, type RecordChange } from '../store/index.ts';
+import { newId, useGarden, useShown, type RecordChange } from '../store/index.ts';
 import { feedFormOf, readFeedForm, withForm, type ProductForm } from './feed-form.ts';
 import { shedUnit } from './feeds-csv.ts';
 import { midSentence } from '../parts/words.ts';
 
 const FORMS = FEED_FORMS.map((id) => ({ id, words: FORM_WORDS[id] }));
 const UNITS = FEED_UNITS.map((id) => ({ id, words: UNIT_WORDS[id][1] }));
-const PER = (['litre', 'bag', 'plant', 'mix-litre'] as const).map((id) => ({ id, words: PER_WORDS[id] }));
+const PER = ['litre', 'bag', 'plant', 'mix-litre'] as const;
 const LABEL = [
   { key: 'n', words: 'N' },
   { key: 'p2o5', words: 'P₂O₅' },
@@ -35,14 +36,15 @@ export function FeedEditor({
   onClose(): void;
 }) {
   const { garden, clock, saveRecords, bin } = useGarden();
+  const { system } = useShown();
   const [form, setForm] = useState<ProductForm>(() => ({
-    ...feedFormOf(good),
+    ...feedFormOf(good, system),
     ...(good && !own ? { name: `My ${midSentence(good.name)}`.slice(0, 60) } : {}),
   }));
   const [isTried, setTried] = useState(false);
   const set = (change: Partial<ProductForm>) => setForm({ ...form, ...change });
   const steep = good?.feed?.steep;
-  const reading = readFeedForm(form, steep);
+  const reading = readFeedForm(form, system, steep);
   const problems = reading.kind === 'refused' ? reading.problems : {};
   const isTaken = garden.goods.some((g) => !g.binnedAt && g.id !== own?.id && g.name === form.name.trim());
   const problem = (key: keyof ProductForm) =>
@@ -131,7 +133,12 @@ export function FeedEditor({
           options={UNITS}
         />
       </Box>
-      <Select label="Given" value={form.per} onChange={(per) => set({ per })} options={PER} />
+      <Select
+        label="Given"
+        value={form.per}
+        onChange={(per) => set({ per })}
+        options={PER.map((id) => ({ id, words: perWords(system)[id] }))}
+      />
       {field('intervalDays', 'Days between two, at the least', 'If the label says.')}
       {field('density', 'A litre of it weighs, kg', 'From the label, or weigh a jar of it.')}
       {form.form !== 'soluble' &&

@@ -18,7 +18,7 @@ import { doseWords, FORM_WORDS } from '../parts/feed-words.ts';
 import { feedsIn } from '../parts/FeedDialog.tsx';
 import { FileButton } from '../parts/FileButton.tsx';
 import { Panel } from '../parts/Page.tsx';
-import { newId, useGarden, useMoney, type RecordChange } from '../store/index.ts';
+import { newId, useGarden, useMoney, useShown, type RecordChange } from '../store/index.ts';
 import { FeedEditor } from './FeedEditor.tsx';
 import { feedsAsCsv, readFeedsCsv, type FeedsReading } from './feeds-csv.ts';
 
@@ -36,6 +36,7 @@ const labelWords = (good: Good) =>
 /** Everything that feeds: what its label says, how it is given, and the grower's own. */
 export default function FeedsBench() {
   const { garden, clock, saveRecords } = useGarden();
+  const shown = useShown();
   const money = useMoney();
   const [edited, setEdited] = useState<{ readonly good: Good | undefined }>();
   const [reading, setReading] = useState<FeedsReading>();
@@ -131,7 +132,7 @@ export default function FeedsBench() {
                       ? `, with ${findGood(good.feed.partnerId, garden.goods)?.name ?? 'its other part'}`
                       : ''}
                   </TableCell>
-                  <TableCell>{good.feed && doseWords(good.feed.dose)}</TableCell>
+                  <TableCell>{good.feed && doseWords(good.feed.dose, shown.system)}</TableCell>
                   <TableCell align="right">{good.feed?.intervalDays ?? ''}</TableCell>
                   <TableCell align="right">{priceOf(good)}</TableCell>
                   <TableCell align="right">

@@ -5,7 +5,7 @@ import { findGood } from '@rundel/core/goods';
 import { useState } from 'react';
 import { feedsIn } from '../parts/FeedDialog.tsx';
 import { Panel } from '../parts/Page.tsx';
-import { newId, useGarden } from '../store/index.ts';
+import { newId, useGarden, useShown } from '../store/index.ts';
 import { readRegime, readStep, stepFormOf, type RegimeForm, type StepForm } from './regime-form.ts';
 import { StepSentence } from './StepSentence.tsx';
 import { midSentence } from '../parts/words.ts';
@@ -28,30 +28,31 @@ export function RegimeEditor({
   onCancel(): void;
 }) {
   const { garden, clock, saveRecords } = useGarden();
+  const { system } = useShown();
   const feeds = feedsIn(garden.goods);
   const labelDose = (goodId: string) => findGood(goodId, garden.goods)?.feed?.dose;
   const [form, setForm] = useState<RegimeForm>(() => ({
     name: own ? from.name : `My ${midSentence(from.name)}`.slice(0, 60),
     words: from.words,
     suits: from.suits,
-    steps: from.steps.map((step) => stepFormOf(step, labelDose(step.goodId))),
+    steps: from.steps.map((step) => stepFormOf(step, labelDose(step.goodId), system)),
   }));
   const [problem, setProblem] = useState<string>();
   const change = (next: RegimeForm) => {
     setForm(next);
     setProblem(undefined);
-    const read = readRegime(next);
+    const read = readRegime(next, system);
     if (!('problem' in read)) onTry({ id: own?.id ?? from.id, ...read });
   };
   const setStep = (at: number, step: StepForm) =>
     change({ ...form, steps: form.steps.map((s, i) => (i === at ? step : s)) });
-  const read = form.steps.map(readStep);
+  const read = form.steps.map((step) => readStep(step, system));
   const remarks = regimeRemarks(
     read.flatMap((step) => (typeof step === 'string' ? [] : [step])),
     (goodId) => findGood(goodId, garden.goods)?.feed,
   );
   const keep = async () => {
-    const result = readRegime(form);
+    const result = readRegime(form, system);
     if ('problem' in result) return setProblem(result.problem);
     if (garden.regimes.some((r) => !r.binnedAt && r.id !== own?.id && r.name === result.name))
       return setProblem('There is a regime of this name already.');

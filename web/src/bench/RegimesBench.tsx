@@ -9,7 +9,7 @@ import { stepSentence } from '../parts/feed-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { midSentence } from '../parts/words.ts';
 import { Select } from '../parts/Select.tsx';
-import { useBags, useFeedings, useGarden } from '../store/index.ts';
+import { useBags, useFeedings, useGarden, useShown } from '../store/index.ts';
 import { NoBags } from './NoBags.tsx';
 import { RegimeDates } from './RegimeDates.tsx';
 import { RegimeEditor } from './RegimeEditor.tsx';
@@ -17,6 +17,7 @@ import { RegimeEditor } from './RegimeEditor.tsx';
 /** Ways of feeding: the schools and the grower's own, what each would mean for a bag, and which bags follow it. */
 export default function RegimesBench() {
   const { garden, clock, record, bin } = useGarden();
+  const shown = useShown();
   const { bags } = useBags();
   const { byId } = useFeedings();
   const [params, setParams] = useSearchParams();
@@ -124,7 +125,9 @@ export default function RegimesBench() {
             </Typography>
             <Box component="ol" sx={{ paddingInlineStart: 2.5, marginBlock: 1 }}>
               {chosen.steps.map((step) => (
-                <li key={step.id}>{stepSentence(step, findGood(step.goodId, garden.goods), garden.goods)}</li>
+                <li key={step.id}>
+                  {stepSentence(step, findGood(step.goodId, garden.goods), garden.goods, shown.system)}
+                </li>
               ))}
             </Box>
             <Button variant="outlined" onClick={() => setEditing(true)}>

@@ -152,7 +152,7 @@ export default function SizeBench() {
                       shown.show(chosen.hotDay.givesLitres, 'drink'),
                     ],
                     [
-                      `A hot day asks (${chosen.body.assumed.hotDay} mm of ETo, ${chosen.plants} grown ${chosen.plants === 1 ? 'plant' : 'plants'})`,
+                      `A hot day asks (${shown.show(chosen.body.assumed.hotDay, 'rain')} of ETo, ${chosen.plants} grown ${chosen.plants === 1 ? 'plant' : 'plants'})`,
                       shown.range(chosen.hotDay.usedLitres.low, chosen.hotDay.usedLitres.high, 'drink'),
                     ],
                   ]}

@@ -3,8 +3,9 @@ import { checkDose, type RegimeRemark } from '@rundel/core/feeding';
 import { FEED_UNITS, type Good } from '@rundel/core/goods';
 import { handfulOf } from '@rundel/core/bag-state';
 import type { ReactNode } from 'react';
-import { CHECK_WORDS, PER_WORDS, remarkWords, stepSentence, UNIT_WORDS } from '../parts/feed-words.ts';
-import { useGarden } from '../store/index.ts';
+import { perWords, toldDose } from '../parts/dose-words.ts';
+import { CHECK_WORDS, remarkWords, stepSentence, UNIT_WORDS } from '../parts/feed-words.ts';
+import { useGarden, useShown } from '../store/index.ts';
 import { readStep, type StepForm } from './regime-form.ts';
 
 const STARTS: Record<StepForm['start'], string> = {
@@ -48,9 +49,10 @@ export function StepSentence({
   onRemove(): void;
 }) {
   const { garden } = useGarden();
+  const shown = useShown();
   const set = (change: Partial<StepForm>) => onChange({ ...step, ...change });
   const good = feeds.find((g) => g.id === step.goodId);
-  const read = readStep(step);
+  const read = readStep(step, shown.system);
   const label = good?.feed?.dose;
   const check =
     typeof read !== 'string' && read.dose && label
@@ -79,7 +81,9 @@ export function StepSentence({
             set({
               goodId,
               isAsLabel: true,
-              ...(dose ? { amount: String(dose.amount), unit: dose.unit, per: dose.per } : {}),
+              ...(dose
+                ? { amount: String(toldDose(dose, shown.system)), unit: dose.unit, per: dose.per }
+                : {}),
             });
           }}
           options={Object.fromEntries([
@@ -107,7 +111,12 @@ export function StepSentence({
                 >
               }
             />
-            <Word label="Given" value={step.per} onChange={(per) => set({ per })} options={PER_WORDS} />
+            <Word
+              label="Given"
+              value={step.per}
+              onChange={(per) => set({ per })}
+              options={perWords(shown.system)}
+            />
           </>
         )}
         <Word
@@ -154,7 +163,7 @@ export function StepSentence({
         </Alert>
       ) : (
         <Box component="p" sx={{ marginBlock: 1, fontSize: '1.05rem' }}>
-          {stepSentence(read, good, garden.goods)}
+          {stepSentence(read, good, garden.goods, shown.system)}
         </Box>
       )}
       {remarks.map((remark) => (

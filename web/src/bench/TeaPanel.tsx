@@ -54,7 +54,7 @@ function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: s
   const words = {
     steeping: `has steeped ${age === 1 ? '1 day' : `${age} days`}; ready from ${shortDay(tea.readyFrom)}, at its best by ${shortDay(tea.readyTo)}.`,
     ready: `is ready: ${age} days in water. Strain it, or leave it until ${shortDay(tea.readyTo)}.`,
-    strained: `is strained; ${shown.show(tea.leftLitres ?? 0, 'drink')} left${dose ? `, to be given ${doseWords(dose)}` : ''}.`,
+    strained: `is strained; ${shown.show(tea.leftLitres ?? 0, 'drink')} left${dose ? `, to be given ${doseWords(dose, shown.system)}` : ''}.`,
     emptied: '',
   }[tea.state];
   const isStirDue = tea.stirOn !== undefined && tea.stirOn <= today;

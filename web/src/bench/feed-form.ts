@@ -10,6 +10,8 @@ import {
   type LabelDose,
   type NutrientLabel,
 } from '@rundel/core/goods';
+import type { UnitSystem } from '@rundel/core/units';
+import { storedDose, toldDose } from '../parts/dose-words.ts';
 
 /** A product's form as it is typed. */
 export interface ProductForm {
@@ -50,7 +52,7 @@ export type FeedFormReading =
 const text = (value: number | undefined) => (value === undefined ? '' : String(value));
 
 /** The form of a product, or of a new one. */
-export function feedFormOf(good: Good | undefined): ProductForm {
+export function feedFormOf(good: Good | undefined, system: UnitSystem): ProductForm {
   const { feed, label } = good ?? {};
   return {
     name: good?.name ?? '',
@@ -61,7 +63,7 @@ export function feedFormOf(good: Good | undefined): ProductForm {
     ca: text(label?.ca),
     mg: text(label?.mg),
     density: text(good?.kilogramsPerLitre),
-    dose: text(feed?.dose.amount),
+    dose: text(feed && toldDose(feed.dose, system)),
     unit: feed?.dose.unit ?? 'millilitre',
     per: feed?.dose.per ?? 'litre',
     intervalDays: text(feed?.intervalDays),
@@ -92,7 +94,11 @@ export function withForm(now: ProductForm, form: FeedForm): ProductForm {
 }
 
 /** Reads the form; what is wrong is said beside its field, and remarks are what the grower should know. */
-export function readFeedForm(form: ProductForm, steep?: FeedFacts['steep']): FeedFormReading {
+export function readFeedForm(
+  form: ProductForm,
+  system: UnitSystem,
+  steep?: FeedFacts['steep'],
+): FeedFormReading {
   const problems: Partial<Record<keyof ProductForm, string>> = {};
   const number = (
     key: keyof ProductForm,
@@ -129,7 +135,7 @@ export function readFeedForm(form: ProductForm, steep?: FeedFacts['steep']): Fee
   const isUnknown = form.form === 'tea' && [form.n, form.p2o5, form.k2o].every((t) => t.trim() === '');
   const feed = feedFactsSchema.safeParse({
     form: form.form,
-    dose: { amount: amount ?? 1, unit: form.unit, per: form.per },
+    dose: { amount: storedDose(amount ?? 1, form.per, system), unit: form.unit, per: form.per },
     ...optional('intervalDays', intervalDays),
     ...optional('months', months),
     ...optional('gramsEach', gramsEach),

@@ -2,7 +2,7 @@ import { bagFeeding, bagWater, bodyOf, warmthOf } from '@rundel/core/bag-state';
 import { gannetSlip } from '@rundel/core/demo';
 import { liveEntries } from '@rundel/core/diary';
 import { FEEDING_SCHOOLS } from '@rundel/core/feeding';
-import { FEEDS, findGood } from '@rundel/core/goods';
+import { FEEDS, findGood, type Good } from '@rundel/core/goods';
 import { describe, expect, it } from 'vitest';
 import type { Bag } from '../store/bags.ts';
 import type { FeedingNow } from '../workers/estimate.worker.ts';
@@ -80,15 +80,29 @@ describe('the batch of some bags', () => {
 });
 
 describe('a product’s form', () => {
-  const liquid = feedFormOf(findGood('tomato-liquid'));
+  const liquid = feedFormOf(findGood('tomato-liquid'), 'metric');
   const refused = (change: Partial<ProductForm>) => {
-    const read = readFeedForm({ ...liquid, ...change });
+    const read = readFeedForm({ ...liquid, ...change }, 'metric');
     return read.kind === 'refused' ? { ...read.problems, codes: read.remarks.map((r) => r.code) } : undefined;
   };
 
-  it.each(FEEDS.map((good) => [good.id, good] as const))('%s reads back as it was', (_, good) => {
-    const read = readFeedForm(feedFormOf(good), good.feed?.steep);
+  it.each(
+    FEEDS.flatMap((good) =>
+      (['metric', 'us', 'uk'] as const).map((system) => [good.id, system, good] as const),
+    ),
+  )('%s reads back as it was, in %s units', (_, system, good) => {
+    const read = readFeedForm(feedFormOf(good, system), system, good.feed?.steep);
     expect(read).toMatchObject({ kind: 'read', feed: good.feed, label: good.label });
+  });
+
+  it('takes a US label as it is printed: a spoon in each gallon', () => {
+    const typed = { ...liquid, dose: '1', unit: 'spoon', per: 'litre' } as const;
+    const read = readFeedForm(typed, 'us');
+    expect(read.kind === 'read' && read.feed.dose.amount).toBeCloseTo(1 / 3.785412, 4);
+    if (read.kind !== 'read') throw new Error('not read');
+    const good = { ...(findGood('tomato-liquid') as Good), feed: read.feed };
+    expect(feedFormOf(good, 'us').dose).toBe('1');
+    expect(feedFormOf(good, 'metric').dose).toBe('0.264172');
   });
 
   it('says what is wrong beside its field', () => {
@@ -102,7 +116,7 @@ describe('a product’s form', () => {
   });
 
   it('a missing density is a remark and not a refusal', () => {
-    const read = readFeedForm({ ...liquid, density: '' });
+    const read = readFeedForm({ ...liquid, density: '' }, 'metric');
     expect(read).toMatchObject({ kind: 'read', remarks: [{ code: 'no-density' }] });
   });
 
@@ -160,13 +174,15 @@ describe('products as a table', () => {
 });
 
 describe('a regime’s form', () => {
-  it.each(FEEDING_SCHOOLS.map((r) => [r.id, r] as const))('%s reads back as it was', (_, school) => {
-    const steps = school.steps.map((s) => stepFormOf(s, findGood(s.goodId)?.feed?.dose));
+  it.each(
+    FEEDING_SCHOOLS.flatMap((r) => (['metric', 'us'] as const).map((system) => [r.id, system, r] as const)),
+  )('%s reads back as it was, in %s units', (_, system, school) => {
+    const steps = school.steps.map((s) => stepFormOf(s, findGood(s.goodId)?.feed?.dose, system));
     const { id: _id, ...rest } = school;
-    expect(readRegime({ ...rest, steps })).toEqual(rest);
+    expect(readRegime({ ...rest, steps }, system)).toEqual(rest);
   });
 
-  const step = stepFormOf(FEEDING_SCHOOLS[0]?.steps[0] as never, undefined);
+  const step = stepFormOf(FEEDING_SCHOOLS[0]?.steps[0] as never, undefined, 'metric');
   it.each([
     [{ fromDays: '12', toDays: '8' }, /longest time .* shorter/],
     [{ fromDays: '7.5' }, /whole numbers/],
@@ -175,14 +191,14 @@ describe('a regime’s form', () => {
     [{ start: 'date', monthDay: '13-40' }, /month first/],
     [{ until: 'times', untilNumber: '0' }, /times from 1 to 60/],
   ] as const)('%o', (change, problem) => {
-    expect(readStep({ ...step, ...(change as Partial<StepForm>) })).toMatch(problem);
+    expect(readStep({ ...step, ...(change as Partial<StepForm>) }, 'metric')).toMatch(problem);
   });
 
   it('needs a name and a step', () => {
-    expect(readRegime({ name: ' ', words: '', suits: '', steps: [step] })).toEqual({
+    expect(readRegime({ name: ' ', words: '', suits: '', steps: [step] }, 'metric')).toEqual({
       problem: 'Give it a name.',
     });
-    expect(readRegime({ name: 'Mine', words: '', suits: '', steps: [] })).toEqual({
+    expect(readRegime({ name: 'Mine', words: '', suits: '', steps: [] }, 'metric')).toEqual({
       problem: 'A regime without a step feeds nothing.',
     });
   });

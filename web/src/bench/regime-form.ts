@@ -1,6 +1,8 @@
 import type { Regime, RegimeStep, StopRule, Trigger } from '@rundel/core/feeding';
 import { regimeStepSchema } from '@rundel/core/feeding';
 import type { FeedUnit, LabelDose } from '@rundel/core/goods';
+import type { UnitSystem } from '@rundel/core/units';
+import { storedDose, toldDose } from '../parts/dose-words.ts';
 
 /** A step as it is typed into its sentence. */
 export interface StepForm {
@@ -29,7 +31,7 @@ export interface RegimeForm {
   readonly steps: readonly StepForm[];
 }
 
-export function stepFormOf(step: RegimeStep, labelDose: LabelDose | undefined): StepForm {
+export function stepFormOf(step: RegimeStep, labelDose: LabelDose | undefined, system: UnitSystem): StepForm {
   const dose = step.dose ?? labelDose;
   const { start, until, every } = step;
   return {
@@ -39,7 +41,7 @@ export function stepFormOf(step: RegimeStep, labelDose: LabelDose | undefined): 
     monthDay: start.on === 'date' ? start.monthDay : '06-01',
     goodId: step.goodId,
     isAsLabel: step.dose === undefined,
-    amount: String(dose?.amount ?? 1),
+    amount: dose ? String(toldDose(dose, system)) : '1',
     unit: dose?.unit ?? 'gram',
     per: dose?.per ?? 'litre',
     isOnce: every === undefined,
@@ -57,7 +59,7 @@ const triggerOf = (on: Trigger['on'], weeks: string, monthDay: string): unknown 
   on === 'weeks' ? { on, weeks: Number(weeks.replace(',', '.')) } : on === 'date' ? { on, monthDay } : { on };
 
 /** A step of a sentence, or what is wrong with it in words. */
-export function readStep(form: StepForm): RegimeStep | string {
+export function readStep(form: StepForm, system: UnitSystem): RegimeStep | string {
   const until =
     form.until === 'plant'
       ? undefined
@@ -75,7 +77,13 @@ export function readStep(form: StepForm): RegimeStep | string {
     goodId: form.goodId,
     ...(form.isAsLabel
       ? {}
-      : { dose: { amount: Number(form.amount.replace(',', '.')), unit: form.unit, per: form.per } }),
+      : {
+          dose: {
+            amount: storedDose(Number(form.amount.replace(',', '.')), form.per, system),
+            unit: form.unit,
+            per: form.per,
+          },
+        }),
     ...(form.isOnce ? {} : { every: days }),
     closes: !form.isOnce && form.closes,
     ...(until ? { until } : {}),
@@ -95,12 +103,13 @@ export function readStep(form: StepForm): RegimeStep | string {
 /** A regime from its form, or the first thing that is wrong. */
 export function readRegime(
   form: RegimeForm,
+  system: UnitSystem,
 ): Omit<Regime, 'id'> | { readonly problem: string; readonly stepId?: string } {
   if (form.name.trim() === '') return { problem: 'Give it a name.' };
   if (form.steps.length === 0) return { problem: 'A regime without a step feeds nothing.' };
   const steps: RegimeStep[] = [];
   for (const step of form.steps) {
-    const read = readStep(step);
+    const read = readStep(step, system);
     if (typeof read === 'string') return { problem: read, stepId: step.id };
     steps.push(read);
   }

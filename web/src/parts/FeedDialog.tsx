@@ -97,7 +97,7 @@ export default function FeedDialog({
         options={feeds.map((g) => ({ id: g.id, words: g.name }))}
         help={
           dose &&
-          `Its label: ${doseWords(dose)}${partner ? `, and as much ${midSentence(partner.name)}` : ''}.`
+          `Its label: ${doseWords(dose, shown.system)}${partner ? `, and as much ${midSentence(partner.name)}` : ''}.`
         }
       />
       {inWater && (

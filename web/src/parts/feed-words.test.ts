@@ -38,20 +38,26 @@ describe('amounts and doses', () => {
   });
 
   it('a dose says of what', () => {
-    expect(plain(doseWords({ amount: 4, unit: 'millilitre', per: 'litre' }))).toBe(
+    expect(plain(doseWords({ amount: 4, unit: 'millilitre', per: 'litre' }, 'metric'))).toBe(
       '4 mL in each litre of water',
     );
-    expect(plain(doseWords({ amount: 2, unit: 'handful', per: 'bag' }))).toBe('2 handfuls to each bag');
+    expect(plain(doseWords({ amount: 4, unit: 'millilitre', per: 'litre' }, 'us'))).toBe(
+      '15.1 mL in each gallon of water',
+    );
+    expect(plain(doseWords({ amount: 60, unit: 'gram', per: 'mix-litre' }, 'us'))).toBe(
+      '227 g to each gallon of mix',
+    );
+    expect(plain(doseWords({ amount: 2, unit: 'handful', per: 'bag' }, 'us'))).toBe('2 handfuls to each bag');
   });
 });
 
 describe('a regime in sentences', () => {
   it('a step reads from when to until when', () => {
-    expect(plain(stepSentence(step, good, []))).toBe(
+    expect(plain(stepSentence(step, good, [], 'metric'))).toBe(
       'When the first truss has set: tomato liquid 4-3-8, 4 mL in each litre of water, every 7 to 10 days, closer as it grows.',
     );
     expect(
-      plain(stepSentence({ ...step, closes: false, until: { on: 'times', times: 3 } }, good, [])),
+      plain(stepSentence({ ...step, closes: false, until: { on: 'times', times: 3 } }, good, [], 'metric')),
     ).toMatch(/every 7 to 10 days, 3 times\.$/);
   });
 
@@ -71,7 +77,7 @@ describe('a regime in sentences', () => {
   it('every step of every school is a whole sentence', () => {
     for (const { steps } of FEEDING_SCHOOLS)
       for (const each of steps) {
-        const words = stepSentence(each, findGood(each.goodId), []);
+        const words = stepSentence(each, findGood(each.goodId), [], 'us');
         expect(words).toMatch(/^[A-Z0-9].*\.$/);
         expect(words).not.toMatch(/undefined|null|NaN/);
       }

@@ -14,8 +14,9 @@ import type {
   Verdict,
 } from '@rundel/core/feeding';
 import type { FeedAmount, FeedForm, FeedUnit, Good, LabelDose } from '@rundel/core/goods';
-import { trimmed } from '@rundel/core/units';
+import { trimmed, type UnitSystem } from '@rundel/core/units';
 import type { FeedingNow } from '../store/index.ts';
+import { perWords, toldDose } from './dose-words.ts';
 import { goodName } from './goods-words.ts';
 import { midSentence, shortDay } from './words.ts';
 
@@ -42,13 +43,6 @@ export const UNIT_WORDS: Record<FeedUnit, readonly [one: string, many: string]> 
   piece: ['piece', 'pieces'],
 };
 
-export const PER_WORDS: Record<LabelDose['per'], string> = {
-  litre: 'in each litre of water',
-  bag: 'to each bag',
-  plant: 'to each plant',
-  'mix-litre': 'to each litre of mix',
-};
-
 export const ELEMENT_WORDS: Record<Element, string> = {
   n: 'nitrogen',
   p: 'phosphorus',
@@ -70,9 +64,10 @@ export function feedName(good: Pick<Good, 'name'>): string {
   return midSentence(good.name).replaceAll('-', '-\u2060');
 }
 
-/** "4 mL in each litre of water" */
-export function doseWords(dose: LabelDose): string {
-  return `${feedAmountWords(dose)} ${PER_WORDS[dose.per]}`;
+/** "4 mL in each litre of water", "15.1 mL in each gallon of water" */
+export function doseWords(dose: LabelDose, system: UnitSystem): string {
+  const told = { amount: toldDose(dose, system), unit: dose.unit };
+  return `${feedAmountWords(told)} ${perWords(system)[dose.per]}`;
 }
 
 /** "when the first truss has set" */
@@ -102,7 +97,12 @@ export function stopWords(until: StopRule | undefined): string {
 }
 
 /** A step as a sentence: "From the first set truss give tomato liquid, 4 mL in each litre of water, every 7 to 10 days." */
-export function stepSentence(step: RegimeStep, good: Good | undefined, own: readonly Good[]): string {
+export function stepSentence(
+  step: RegimeStep,
+  good: Good | undefined,
+  own: readonly Good[],
+  system: UnitSystem,
+): string {
   const dose = step.dose ?? good?.feed?.dose;
   const start = triggerWords(step.start);
   const upper = start.charAt(0).toUpperCase() + start.slice(1);
@@ -112,7 +112,7 @@ export function stepSentence(step: RegimeStep, good: Good | undefined, own: read
       : `, every ${step.every.fromDays} to ${step.every.toDays} days${step.closes ? ', closer as it grows' : ''}`
     : ', once';
   const until = step.until ? `, ${stopWords(step.until)}` : '';
-  return `${upper}: ${midSentence(goodName(step.goodId, own))}${dose ? `, ${doseWords(dose)}` : ''}${every}${until}.`;
+  return `${upper}: ${midSentence(goodName(step.goodId, own))}${dose ? `, ${doseWords(dose, system)}` : ''}${every}${until}.`;
 }
 
 /** What a trigger is called when a day is counted from it. */

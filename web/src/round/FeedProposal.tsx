@@ -103,7 +103,7 @@ export default function FeedProposal({
         </ChoiceButton>
       </Box>
       <Typography sx={{ fontSize: '0.85rem' }}>
-        {doseWords(offer.dose)}. {feedCaution(offer.good)}
+        {doseWords(offer.dose, shown.system)}. {feedCaution(offer.good)}
       </Typography>
     </Box>
   );

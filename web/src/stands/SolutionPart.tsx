@@ -208,7 +208,7 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
       {what !== 'reading' && nutrient && (
         <FormControlLabel
           control={<Switch checked={isWithNutrient} onChange={(_, on) => setWithNutrient(on)} />}
-          label={`With ${doseWords(nutrient.dose)} of ${midSentence(nutrient.good.name)}${nutrient.partner ? `, and as much ${midSentence(nutrient.partner.name)}` : ''}`}
+          label={`With ${doseWords(nutrient.dose, shown.system)} of ${midSentence(nutrient.good.name)}${nutrient.partner ? `, and as much ${midSentence(nutrient.partner.name)}` : ''}`}
         />
       )}
       <TextField

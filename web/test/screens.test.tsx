@@ -1,0 +1,151 @@
+import type { Garden } from '@rundel/core/bag-state';
+import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
+import type { Settings } from '@rundel/core/garden';
+import { parse, type HTMLElement } from 'node-html-parser';
+import { describe, expect, it, vi } from 'vitest';
+import { containersInUse, newGarden } from '../src/store/index.ts';
+import { answered, opened, screen } from './screen.tsx';
+
+// charts measure a page that is not here
+vi.mock('../src/parts/chart.ts', () => ({
+  Chart: () => null,
+  chartGround: () => ({ chart: {}, xaxis: {} }),
+  chartMoment: () => ({}),
+  lookColour: () => '#000',
+}));
+
+const BENCH = 'size mix fill shop shed load film depth supports regimes batch feeds drip measures costs';
+const PLACES = [
+  '/round',
+  '/stands',
+  '/stands/new',
+  '/season',
+  '/season/away',
+  '/season/weather',
+  ...BENCH.split(' ').map((topic) => `/bench/${topic}`),
+  '/tally',
+  '/settings',
+  '/files',
+  '/help',
+];
+
+const demo = gannetSlip(1);
+const inUnits = (garden: Garden, units: Settings['units']): Garden => ({
+  ...garden,
+  settings: { ...garden.settings, units },
+});
+
+async function page(path: string, open: ReturnType<typeof opened>, client = answered(open)) {
+  const root = parse(await screen(path, open, client));
+  for (const hidden of root.querySelectorAll('style, script, template')) hidden.remove();
+  return root;
+}
+
+const wordsOf = (root: HTMLElement) => root.structuredText.replaceAll('\u00a0', ' ').replaceAll('\u2060', '');
+
+/** What slips into words when a number is missing. */
+const SLIPS = /\b(NaN|undefined|null|Infinity)\b|\[object/;
+
+/** What any screen must be, whatever garden is open. */
+function expectWhole(root: HTMLElement) {
+  expect(root.querySelectorAll('h1')).toHaveLength(1);
+  expect(root.querySelector('h1')?.text.trim()).not.toBe('');
+  expect(wordsOf(root)).not.toMatch(SLIPS);
+  for (const element of root.querySelectorAll('svg *'))
+    for (const [name, value] of Object.entries(element.attributes))
+      expect(value, `${element.tagName} ${name}`).not.toMatch(SLIPS);
+  const ids = root.querySelectorAll('[id]').map((element) => element.id);
+  expect(ids).toEqual([...new Set(ids)]);
+  for (const control of root.querySelectorAll('button, a, input:not([hidden]):not([aria-hidden])')) {
+    const isNamed =
+      control.text.trim() !== '' ||
+      control.getAttribute('aria-label') !== undefined ||
+      control.getAttribute('title') !== undefined ||
+      control.getAttribute('aria-labelledby') !== undefined ||
+      root.querySelector(`label[for="${control.id}"]`) !== null ||
+      control.closest('label') !== null;
+    expect(isNamed, control.outerHTML.slice(0, 200)).toBe(true);
+  }
+}
+
+describe.each(['metric', 'us', 'uk'] as const)('every place with the demo open, in %s units', (units) => {
+  const open = opened(inUnits(demo, units), DEMO_EVENING);
+  const client = answered(open);
+
+  it.each(PLACES)('%s', async (path) => {
+    const root = await page(path, open, client);
+    expectWhole(root);
+    if (units === 'us') expect(metricIn(wordsOf(root))).toEqual([]);
+    if (units === 'metric') expect(wordsOf(root)).not.toMatch(/\d (°F|oz|lb|pt|cups?)\b/);
+  });
+});
+
+describe('every bag of the demo, in US units', () => {
+  const open = opened(inUnits(demo, 'us'), DEMO_EVENING);
+  const client = answered(open);
+  const bags = open.garden.containers.filter((c) => !c.binnedAt).map((c) => [c.label, c.id] as const);
+
+  it.each(bags)('bag %s', async (label, id) => {
+    const root = await page(`/stands/${id}`, open, client);
+    expectWhole(root);
+    expect(root.querySelector('h1')?.text).toMatch(new RegExp(`^${label} · `));
+    expect(metricIn(wordsOf(root))).toEqual([]);
+  });
+
+  it('each page leads to its look, and says what the water is expected to be', async () => {
+    const [label, id] = bags[6] as (typeof bags)[number];
+    const root = await page(`/stands/${id}`, open, client);
+    expect(root.querySelector(`a[href="/round/${id}"]`)?.text).toBe('Look');
+    expect(wordsOf(root)).toMatch(/I expect it (dust-dry|dry|barely damp|moist|wet)/);
+    const round = await page(`/round/${id}`, open, client);
+    expect(wordsOf(round)).toContain(`${label} · `);
+    expect(round.querySelectorAll('button[aria-keyshortcuts]').length).toBeGreaterThanOrEqual(5);
+  });
+});
+
+/** Amounts in metric units that a grower in US units would have to convert; a product is called what it is called. */
+function metricIn(words: string): readonly string[] {
+  const found = words.match(/.{0,30}\d ?(cm|mm|m|L|kg|°C|m²|litres?)\b.{0,20}/g) ?? [];
+  return found.filter((part) => !/Canes, 1\.8 m/.test(part));
+}
+
+describe('a garden with nothing in it yet', () => {
+  const now = '2026-06-10T09:30:00.000+01:00';
+  const open = opened(newGarden(now, { gardenName: 'Back step', latitudeDegrees: 51, units: 'metric' }), now);
+
+  it.each(PLACES)('%s says what it is for, and what to do first', async (path) => {
+    const root = await page(path, open);
+    expectWhole(root);
+    expect(
+      wordsOf(root)
+        .replace(root.querySelector('h1')?.text ?? '', '')
+        .trim().length,
+    ).toBeGreaterThan(30);
+    if (path !== '/help') expect(root.querySelectorAll('a, button, input').length).toBeGreaterThan(0);
+  });
+});
+
+describe('a bag that cannot be worked out', () => {
+  const [first] = containersInUse(demo);
+  const broken: Garden = {
+    ...demo,
+    containers: demo.containers.map((c) => (c === first ? { ...c, mixId: 'mix_gone0000000' } : c)),
+  };
+  const open = opened(broken, DEMO_EVENING);
+  const client = answered(open);
+
+  it.each(['/round', '/stands', '/bench/load', '/bench/costs', '/tally', `/stands/${first?.id}`])(
+    '%s goes on without it',
+    async (path) => {
+      const root = await page(path, open, client);
+      expect(root.querySelectorAll('h1')).toHaveLength(1);
+      expect(wordsOf(root)).not.toMatch(SLIPS);
+    },
+  );
+
+  it('is named on the round, with the way to mend it', async () => {
+    const root = await page('/round', open, client);
+    expect(wordsOf(root)).toContain(`Bag ${first?.label} cannot be worked out`);
+    expect(root.querySelector(`a[href="/stands/${first?.id}/edit"]`)?.text).toBe('Mend it');
+  });
+});
