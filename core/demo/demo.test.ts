@@ -7,7 +7,8 @@ import { DEMO_EVENING, gannetSlip } from './index.ts';
 
 const demo = gannetSlip(1);
 const live = liveEntries(demo.entries);
-const of = <K extends Entry['kind']>(kind: K) => live.filter((e): e is EntryOf<K> => e.kind === kind);
+const of = <K extends Entry['kind']>(kind: K) =>
+  live.filter((e) => e.kind === kind) as unknown as readonly EntryOf<K>[];
 const labelOf = (garden: Garden, id: string) => garden.containers.find((c) => c.id === id)?.label;
 const thisYear = (entry: { readonly at: string }) => entry.at.startsWith('2026');
 
@@ -52,7 +53,8 @@ describe('the demo', () => {
     for (const entry of demo.entries) {
       if ('containerId' in entry && entry.containerId !== undefined)
         expect(containers.has(entry.containerId), entry.id).toBe(true);
-      if ('stationId' in entry) expect(stations.has(entry.stationId), entry.id).toBe(true);
+      if ('stationId' in entry && entry.stationId !== undefined)
+        expect(stations.has(entry.stationId), entry.id).toBe(true);
       if ('plantId' in entry && entry.plantId !== undefined)
         expect(plants.has(entry.plantId), entry.id).toBe(true);
       if ('goodId' in entry) expect(findGood(entry.goodId, demo.goods), entry.id).toBeDefined();
