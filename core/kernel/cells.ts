@@ -62,7 +62,8 @@ export function lose(low: i32, high: i32, transpiration: f64, evaporation: f64, 
   }
 }
 
-function shift(cells: usize, asked: f64, half: f64): void {
+function shift(cells: usize, asked: f64, around: f64): void {
+  const half: f64 = around < SHARP ? 0 : around;
   let first = 0;
   let end = WATER_CELLS;
   while (first < WATER_CELLS && at(cells, first) === 0) first++;
@@ -89,7 +90,7 @@ function shift(cells: usize, asked: f64, half: f64): void {
   put(areas, end, area);
   put(slopes, end, 0);
 
-  const isSharp = half < SHARP;
+  const isSharp = half === 0;
   let e = 1;
   while (e < WATER_CELLS && at(targets, e) + asked + half <= bottomEdge) e++;
   let stop = e;
@@ -101,15 +102,18 @@ function shift(cells: usize, asked: f64, half: f64): void {
   }
   const share: f64 = isSharp ? 1 : 1 / (2 * half);
   let reached: f64 = 0;
+  let last = -1;
   for (; e < stop; e++) {
     const chanceHere = at(below, e) * share;
     const here = chanceHere - reached;
     if (here > NEXT_TO_NOTHING) {
-      put(cells, e - 1, here);
+      last = e - 1;
+      put(cells, last, here);
       reached = chanceHere;
     }
   }
-  if (chance - reached > NEXT_TO_NOTHING) put(cells, e - 1, chance - reached);
+  const rest = chance - reached;
+  add(cells, rest > NEXT_TO_NOTHING || last < 0 ? e - 1 : last, rest);
 }
 
 /** For edges from `from` to before `stop`: the chance of having lain below the edge and what was lost. */

@@ -129,7 +129,7 @@ describe.each(kinds)('the loops over cells, %s', (_, made) => {
           work.lose(LOW, HIGH, transpiration, evaporation, halfShare);
           for (let j = LOW; j <= HIGH; j++) {
             const [was, is] = [before[j] as Float64Array, columnOf(work, j)];
-            expect(sum(is)).toBeCloseTo(sum(was), 7);
+            expect(sum(is)).toBeCloseTo(sum(was), 12);
             if (sum(was) > 0.01) expect(meanOf(is)).toBeLessThanOrEqual(meanOf(was) + 1e-6);
           }
         }),
@@ -220,7 +220,10 @@ describe('what runs through', () => {
 describe('the compiled loops', () => {
   it('give what the plain ones give, move by move', () => {
     const [plain, fast] = [plainCells(), compiled()];
-    /** Both do the same from the same; what is too little to keep may stay in either of two cells. */
+    /**
+     * Both do the same from the same. What is too little to keep may stay in either of two cells, and a loss that is all but
+     * sure is a difference of nearly equal areas.
+     */
     const same = (act: (work: CellWork) => void) => {
       fast.mass.set(plain.mass);
       [plain, fast].forEach(act);
@@ -228,7 +231,10 @@ describe('the compiled loops', () => {
     };
     fc.assert(
       fc.property(masses, losses, sides, amounts, sds, (cells, loss, side, amount, sd) => {
-        lay(plain, cells);
+        lay(
+          plain,
+          cells.map((p) => p / sum(cells)),
+        );
         same((work) => {
           setLosses(work, loss.depletion, loss.gain);
           work.lose(LOW, HIGH, loss.transpiration, loss.evaporation, loss.halfShare);

@@ -11,6 +11,8 @@ let end = 0;
 /** Less mass than this is left in the next cell up: empty cells are passed over, and none shrinks without end. */
 const NEXT_TO_NOTHING = 1e-9;
 
+const SHARP = 1e-6;
+
 /** Fills the running sums of a column along the scale of losses, and says what it holds in all. */
 function accumulate(mass: Float64Array, at: number, edges: Float64Array): number {
   // in locals: what belongs to the module is looked up anew at every use, which took most of the time
@@ -41,7 +43,7 @@ function accumulate(mass: Float64Array, at: number, edges: Float64Array): number
 }
 
 /**
- * A column loses `asked`, spread evenly over ± `half`: the chance of ending below an edge is the mean chance of having been
+ * A column loses `asked`, spread evenly over ± `around`: the chance of ending below an edge is the mean chance of having been
  * below edge + loss, which is a difference of two areas.
  *
  * @param at where the column begins in the mass
@@ -52,20 +54,24 @@ export function shiftColumn(
   at: number,
   targets: Float64Array,
   asked: number,
-  half: number,
+  around: number,
   edges: Float64Array,
 ): void {
   const total = accumulate(mass, at, edges);
   if (total === 0) return;
   const [belows, under, rises] = [chances, areas, slopes];
   const cells = WATER_CELLS;
-  const isSharp = half < 1e-6;
+  // so narrow a spread is none: it would be a difference of equal areas
+  const half = around < SHARP ? 0 : around;
+  const isSharp = half === 0;
   const bottomEdge = edges[first] as number;
   const topEdge = edges[end] as number;
   const last = end;
   let low = first;
   let high = first;
   let before = 0;
+  /** the last cell that holds anything: what is next to nothing at the end goes there */
+  let filled = -1;
   let e = 1;
   mass.fill(0, at, at + cells);
   // the places looked up only rise with the edge, so each pointer walks the cells once
@@ -98,11 +104,14 @@ export function shiftColumn(
     }
     const here = below - before;
     if (here > NEXT_TO_NOTHING) {
-      mass[at + e - 1] = here;
+      filled = e - 1;
+      mass[at + filled] = here;
       before = below;
     }
   }
-  if (total - before > NEXT_TO_NOTHING) mass[at + e - 1] = total - before;
+  const rest = total - before;
+  const into = rest > NEXT_TO_NOTHING || filled < 0 ? e - 1 : filled;
+  mass[at + into] = (mass[at + into] as number) + rest;
 }
 
 /** Chance of lying below a place on the scale of losses, of the column last accumulated; for places in no order. */
