@@ -21,7 +21,8 @@ import { FIRST_DAY, play, seasonOf } from './season/play.ts';
 const DAYS = 180;
 const BAGS = 200;
 const RUNS = 60;
-const WARM_UP = 15;
+/** as many seasons as a worker has worked out after two or three rounds of a garden */
+const WARM_UP = 60;
 
 const season = seasonOf(42, CLIMATES.hot, DAYS);
 const at = (n: number, minute: number) =>
