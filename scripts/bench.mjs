@@ -13,6 +13,7 @@ build();
 
 const yardsticks = [yardstick()];
 const filter = kernel('filter');
+const ahead = kernel('ahead');
 const shopping = kernel('shopping');
 const feeding = kernel('feeding');
 const season = kernel('season');
@@ -213,6 +214,7 @@ The command writes this page anew; nothing on it is typed by hand. To compare wi
 | the same with looks that come at random, 300 entries: the belief at its widest | ${filter.randomMs} ms |
 | such a bag after one new entry, median of ${filter.runs} | ${filter.newEntryMs} ms |
 | ${filter.bags} such bags after one another in one worker (the app shares them over two) | ${filter.allBagsMs} ms |
+| looking ahead: ${ahead.bags} bags × ${ahead.days} days × ${ahead.draws} draws, in one worker, median of ${ahead.runs} | ${ahead.aheadMs} ms |
 | a bag's feeding on the demo: three ledgers of a season, due steps, the mix used up, median of ${feeding.bags} bags | ${feeding.feedingMs} ms |
 | a regime's dates for three months, median | ${feeding.previewMs} ms |
 | shopping list, ${shopping.bags} bags, 12 ingredients, ${shopping.packs} pack sizes, exact cover, median of ${shopping.runs} different lists | ${shopping.medianMs} ms |

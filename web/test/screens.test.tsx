@@ -68,16 +68,25 @@ function expectWhole(root: HTMLElement) {
   }
 }
 
-describe.each(['metric', 'us'] as const)('every place with the demo open, in %s units', (units) => {
-  const open = opened(inUnits(demo, units), DEMO_EVENING);
-  const client = answered(open);
-
-  it.each(PLACES)('%s', async (path) => {
-    const root = await page(path, open, client);
+describe('every place with the demo open', () => {
+  const us = opened(inUnits(demo, 'us'), DEMO_EVENING);
+  const usClient = answered(us);
+  it.each(PLACES)('%s, in US units', async (path) => {
+    const root = await page(path, us, usClient);
     expectWhole(root);
-    if (units === 'us') expect(metricIn(wordsOf(root))).toEqual([]);
-    if (units === 'metric') expect(wordsOf(root)).not.toMatch(/\d (°F|oz|lb|pt|cups?)\b/);
+    expect(metricIn(wordsOf(root))).toEqual([]);
   });
+
+  const metric = opened(demo, DEMO_EVENING);
+  const metricClient = answered(metric);
+  it.each(['/round', '/season/weather', '/bench/size', '/bench/load', '/bench/batch', '/tally'])(
+    '%s, in metric units',
+    async (path) => {
+      const root = await page(path, metric, metricClient);
+      expectWhole(root);
+      expect(wordsOf(root)).not.toMatch(/\d (°F|oz|lb|pt|cups?)\b/);
+    },
+  );
 });
 
 describe('every bag of the demo, in US units', () => {

@@ -16,7 +16,7 @@ export interface Start {
   /** relative available water */
   readonly water: number;
   /** how far each day's demand is off, as standard normals */
-  readonly luck: readonly number[];
+  readonly luck: Float64Array;
 }
 
 /** Helper visits as numbers of days from leaving, in the order in which they come. */
@@ -50,20 +50,27 @@ export function drawStarts(
   days: number,
   isSoaked: boolean,
 ): readonly Start[] {
+  const draw = belief.drawer();
   return Array.from({ length: draws }, (_, i) => {
     // stratified in the use, which decides most
-    const { use, water } = belief.draw((i + chance.next()) / draws, chance.next());
-    return {
-      use,
-      water: isSoaked ? SOAKED.least + (SOAKED.most - SOAKED.least) * chance.next() : water,
-      luck: Array.from({ length: days }, () => chance.normal()),
-    };
+    const { use, water } = draw((i + chance.next()) / draws, chance.next());
+    const soaked = isSoaked ? SOAKED.least + (SOAKED.most - SOAKED.least) * chance.next() : water;
+    const luck = new Float64Array(days);
+    for (let d = 0; d < days; d++) luck[d] = chance.normal();
+    return { use, water: soaked, luck };
   });
 }
 
 /** The demand of one possible weather on a bag by day, worked out once for all of its draws with that weather. */
 function demandsOf(bag: WaterBag, weather: readonly WeatherDay[], assumed: Assumed) {
-  return weather.map((day) => demandOfDay(bag, day, assumed));
+  const days = weather.map((day) => demandOfDay(bag, day, assumed));
+  return {
+    transpiration: Float64Array.from(days, (day) => day.transpirationLitres),
+    evaporation: Float64Array.from(days, (day) => day.evaporationLitres),
+    spread: Float64Array.from(days, (day) => Math.min(0.55, assumed.demandSpread * day.doubt)),
+    gain: Float64Array.from(days, (day) => (day.rainLitres + day.dripLitres) / bag.availableLitres),
+    rooted: Float64Array.from(days, (day) => day.rooted),
+  };
 }
 
 /**
@@ -93,27 +100,30 @@ export function survivalOf(
   const poured = visits.map(() => [] as number[]);
   let survived = 0;
   let used = 0;
+  const visitOn = Int32Array.from({ length: days }, (_, d) => visits.indexOf(d));
   starts.forEach((start, n) => {
-    const demand = demands[n % demands.length] ?? [];
+    const demand = demands[n % demands.length];
+    if (!demand) return;
+    const { transpiration, evaporation, spread, gain, rooted } = demand;
+    const { use, luck } = start;
     let water = start.water;
     let held = full;
     let isDry = false;
     for (let d = 0; d < days; d++) {
-      const day = demand[d];
-      if (!day) break;
-      const spread = Math.min(0.55, assumed.demandSpread * day.doubt);
-      const asked = day.transpirationLitres * start.use + day.evaporationLitres;
-      const loss = (asked * Math.max(0.05, 1 + spread * (start.luck[d] ?? 0))) / taw;
+      const asked = (transpiration[d] as number) * use + (evaporation[d] as number);
+      const loss = (asked * Math.max(0.05, 1 + (spread[d] as number) * (luck[d] as number))) / taw;
       used += loss * taw;
-      const refilled = afterRefill(water, loss, pull * day.rooted, held, depletion);
+      const refilled = afterRefill(water, loss, pull * (rooted[d] as number), held, depletion);
       water = refilled.w;
       held -= refilled.given;
-      const gain = afterGain(water, (day.rainLitres + day.dripLitres) / taw, assumed);
-      water = gain.w;
-      held = Math.min(room, held + Math.min(gain.drained, Math.max(0, catching - held)));
+      if ((gain[d] as number) > 0) {
+        const gained = afterGain(water, gain[d] as number, assumed);
+        water = gained.w;
+        held = Math.min(room, held + Math.min(gained.drained, Math.max(0, catching - held)));
+      }
       if (water < SURVIVAL_POINT) isDry = true;
       if (isDry) dryBy[d] = (dryBy[d] as number) + 1;
-      const visit = visits.indexOf(d);
+      const visit = visitOn[d] as number;
       if (visit >= 0 && !missed(n, visit)) {
         // a helper pours until it runs through, and tops up what stands beside it
         (poured[visit] as number[]).push((Math.max(0, 0.97 - water) + (room - held)) * taw);

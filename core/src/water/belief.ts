@@ -266,27 +266,34 @@ export class Belief {
     return this.stores.level(store, (j) => this.columnMass(j));
   }
 
-  /** A draw from the belief by three even numbers from 0 to 1: water, use, and what the stores hold at that use. */
-  draw(
+  /**
+   * Draws from the belief: each by two even numbers from 0 to 1 gives a water and a use, and the column whose stores go with
+   * it. What all draws have in common is summed once; the belief must not be taken further between them.
+   */
+  drawer(): (
     forUse: number,
     forWater: number,
-  ): { readonly water: number; readonly use: number; readonly column: number } {
-    const mass = Belief.bring(this);
-    let left = forUse;
-    let j = this.columnLow;
-    while (j < this.columnHigh && left > this.columnMass(j)) left -= this.columnMass(j++);
-    const whole = this.columnMass(j);
-    let rest = forWater * whole;
-    let i = 0;
-    while (i < WATER_CELLS - 1 && rest > (mass[j * WATER_CELLS + i] as number))
-      rest -= mass[j * WATER_CELLS + i++] as number;
-    const here = mass[j * WATER_CELLS + i] as number;
-    const inside = here > 0 ? Math.min(1, rest / here) : 0.5;
-    const between = whole > 0 ? Math.min(1, left / whole) - 0.5 : 0;
-    return {
-      water: (i + inside) / WATER_CELLS,
-      use: Math.exp(-LOG_USE_REACH + (j + between) * LOG_USE_STEP),
-      column: j,
+  ) => { readonly water: number; readonly use: number; readonly column: number } {
+    const mass = Belief.bring(this).slice();
+    const { columnLow, columnHigh } = this;
+    const columns = Float64Array.from({ length: USE_CELLS }, (_, j) => this.columnMass(j));
+    return (forUse, forWater) => {
+      let left = forUse;
+      let j = columnLow;
+      while (j < columnHigh && left > (columns[j] as number)) left -= columns[j++] as number;
+      const whole = columns[j] as number;
+      let rest = forWater * whole;
+      let n = j * WATER_CELLS;
+      const last = n + WATER_CELLS - 1;
+      while (n < last && rest > (mass[n] as number)) rest -= mass[n++] as number;
+      const here = mass[n] as number;
+      const inside = here > 0 ? Math.min(1, rest / here) : 0.5;
+      const between = whole > 0 ? Math.min(1, left / whole) - 0.5 : 0;
+      return {
+        water: (n - j * WATER_CELLS + inside) / WATER_CELLS,
+        use: Math.exp(-LOG_USE_REACH + (j + between) * LOG_USE_STEP),
+        column: j,
+      };
     };
   }
 

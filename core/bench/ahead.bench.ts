@@ -1,0 +1,46 @@
+import { chanceFrom, CLIMATES } from '../hidden/index.ts';
+import { drawStarts, survivalOf } from '../src/away/survival.ts';
+import { DEFAULT_ASSUMED } from '../src/assumed/index.ts';
+import { addDays } from '../src/climate/index.ts';
+import { FilterRun, type WaterBag } from '../src/water/index.ts';
+import { mixedBags } from './season/bags.ts';
+import { FIRST_DAY, seasonOf } from './season/play.ts';
+
+/**
+ * Time of looking ahead: a fortnight away, a thousand draws of every bag, nobody watering. Prints one line of JSON.
+ */
+const BAGS = 200;
+const DAYS = 14;
+const DRAWS = 1000;
+const WEATHERS = 25;
+const RUNS = 5;
+
+const weathers = Array.from({ length: WEATHERS }, (_, seed) =>
+  seasonOf(seed, CLIMATES.hot, 80)
+    .known.filter(({ day }) => day >= addDays(FIRST_DAY, 60))
+    .slice(0, DAYS),
+);
+const bags: readonly WaterBag[] = mixedBags(7, BAGS, FIRST_DAY).map(({ seen }) => seen);
+
+function aheadOfAll(): number {
+  const started = performance.now();
+  bags.forEach((bag, n) => {
+    const { belief } = FilterRun.start(bag);
+    const starts = drawStarts(belief, chanceFrom(n), DRAWS, DAYS, true);
+    survivalOf(bag, starts, weathers, [], DEFAULT_ASSUMED, true, () => false);
+  });
+  return performance.now() - started;
+}
+
+const times = Array.from({ length: RUNS + 1 }, aheadOfAll)
+  .slice(1)
+  .sort((a, b) => a - b);
+console.log(
+  JSON.stringify({
+    bags: BAGS,
+    days: DAYS,
+    draws: DRAWS,
+    runs: RUNS,
+    aheadMs: Math.round(times[Math.floor(RUNS / 2)] ?? 0),
+  }),
+);
