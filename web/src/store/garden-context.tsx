@@ -130,8 +130,11 @@ export function useGardenState(which: Which): GardenState {
   const [lastChange, setLastChange] = useState<LastChange>();
 
   const patch = useCallback(
-    (change: (loaded: Loaded) => Loaded) =>
-      client.setQueryData<Loaded | null>(key, (loaded) => (loaded ? change(loaded) : loaded)),
+    (change: (loaded: Loaded) => Loaded) => {
+      client.setQueryData<Loaded | null>(key, (loaded) => (loaded ? change(loaded) : loaded));
+      // a reading that began before this was written would put the garden back to what it was: it begins anew
+      if (client.isFetching({ queryKey: key }) > 0) void client.invalidateQueries({ queryKey: key });
+    },
     [client, key],
   );
   // another tab with the same garden hears of each write and reads again
