@@ -1,8 +1,8 @@
 import { chanceFrom, CLIMATES } from '../hidden/index.ts';
-import { drawStarts, survivalOf } from '../src/away/survival.ts';
+import { drawLuck, drawStarts, survivalOf, type DaysAway } from '../src/away/index.ts';
 import { DEFAULT_ASSUMED } from '../src/assumed/index.ts';
 import { addDays } from '../src/climate/index.ts';
-import { FilterRun, type WaterBag } from '../src/water/index.ts';
+import { FilterRun } from '../src/water/index.ts';
 import { mixedBags } from './season/bags.ts';
 import { FIRST_DAY, seasonOf } from './season/play.ts';
 
@@ -20,14 +20,22 @@ const weathers = Array.from({ length: WEATHERS }, (_, seed) =>
     .known.filter(({ day }) => day >= addDays(FIRST_DAY, 60))
     .slice(0, DAYS),
 );
-const bags: readonly WaterBag[] = mixedBags(7, BAGS, FIRST_DAY).map(({ seen }) => seen);
+const bags = mixedBags(7, BAGS, FIRST_DAY).map(({ seen: bag }) => ({
+  bag,
+  belief: FilterRun.start(bag).belief,
+}));
 
 function aheadOfAll(): number {
   const started = performance.now();
-  bags.forEach((bag, n) => {
-    const { belief } = FilterRun.start(bag);
-    const starts = drawStarts(belief, chanceFrom(n), DRAWS, DAYS, true);
-    survivalOf(bag, starts, weathers, [], DEFAULT_ASSUMED, true, () => false);
+  const away: DaysAway = {
+    weathers,
+    luck: drawLuck(chanceFrom(1), DRAWS, DAYS),
+    isSoaked: true,
+    missed: () => false,
+  };
+  bags.forEach(({ bag, belief }, n) => {
+    const starts = drawStarts(belief, chanceFrom(n), DRAWS, true);
+    survivalOf(bag, starts, away, [], DEFAULT_ASSUMED);
   });
   return performance.now() - started;
 }

@@ -10,7 +10,16 @@ import {
 import { chanceFrom } from '../statistics/index.ts';
 import type { Belief, WaterBag } from '../water/index.ts';
 import { CHANGE_IDS, CHANGES, dripFor, type ChangeId } from './changes.ts';
-import { daysAway, drawStarts, survivalOf, type Start, type Survival, type Visits } from './survival.ts';
+import {
+  daysAway,
+  drawLuck,
+  drawStarts,
+  survivalOf,
+  type DaysAway,
+  type Starts,
+  type Survival,
+  type Visits,
+} from './survival.ts';
 import type { DripProposal } from '../water/index.ts';
 
 /** A bag that stays behind. */
@@ -100,18 +109,22 @@ export function planAway(
 ): AwayPlan {
   const count = daysAway(question.leaveOn, question.backOn);
   const days = Array.from({ length: count }, (_, i) => addDays(question.leaveOn, i + 1));
-  const weathers = drawWeathers(days, climate, seed);
   const choices = visitChoices(days, question.helperDays);
-  const missed = missedVisits(seed);
+  const ahead: DaysAway = {
+    weathers: drawWeathers(days, climate, seed),
+    luck: drawLuck(chanceFrom(seed + 6), DRAWS, count),
+    isSoaked: question.isSoaked,
+    missed: missedVisits(seed),
+  };
   let weighed = 0;
   let done = 0;
   const options = bags.map((away, b) => {
     const chance = chanceFrom(seed + 1000 + b);
-    const starts = drawStarts(away.belief, chance, DRAWS, count, question.isSoaked);
-    const asItIs = survive(away, away.bag, starts, weathers, [], question.isSoaked, missed);
+    const starts = drawStarts(away.belief, chance, DRAWS, question.isSoaked);
+    const asItIs = survivalOf(away.bag, starts, ahead, [], away.assumed);
     const sets = changeSets(away, asItIs.usePerDayLitres, question.allowed);
     const best = choices.map((visits) => {
-      const found = cheapest(away, sets, starts, weathers, visits, question, missed);
+      const found = cheapest(away, sets, starts, ahead, visits, question.acceptedRisk);
       weighed += found.weighed;
       return found.option;
     });
@@ -145,18 +158,6 @@ function isBetter(a: Candidate, b: Candidate): boolean {
   return a.minutes + GOODWILL * a.helperMinutes < b.minutes + GOODWILL * b.helperMinutes;
 }
 
-function survive(
-  away: AwayBag,
-  bag: WaterBag,
-  starts: readonly Start[],
-  weathers: readonly (readonly WeatherDay[])[],
-  visits: Visits,
-  isSoaked: boolean,
-  missed: (draw: number, visit: number) => boolean,
-): Survival {
-  return survivalOf(bag, starts, weathers, visits, away.assumed, isSoaked, missed);
-}
-
 /** All sets of the allowed changes that suit a bag, cheapest first. */
 function changeSets(away: AwayBag, usePerDayLitres: number, allowed: readonly ChangeId[]) {
   const suiting = CHANGE_IDS.filter(
@@ -175,25 +176,21 @@ function changeSets(away: AwayBag, usePerDayLitres: number, allowed: readonly Ch
 function cheapest(
   away: AwayBag,
   sets: ReturnType<typeof changeSets>,
-  starts: readonly Start[],
-  weathers: readonly (readonly WeatherDay[])[],
+  starts: Starts,
+  ahead: DaysAway,
   visits: Visits,
-  question: AwayQuestion,
-  missed: (draw: number, visit: number) => boolean,
+  acceptedRisk: number,
 ): { readonly option: Option; readonly weighed: number } {
-  const sieve = starts.filter((_, i) => i % (DRAWS / SIEVE_DRAWS) === 0);
   let weighed = 0;
   let nearest: Option | undefined;
-  for (const set of sets) {
+  for (const { changes, bag, minutes } of sets) {
     weighed += 1;
-    const rough = survive(away, set.bag, sieve, weathers, visits, question.isSoaked, missed);
+    const rough = survivalOf(bag, starts, ahead, visits, away.assumed, SIEVE_DRAWS);
     // far from enough by the sieve is far from enough
-    const isHopeless = 1 - rough.survives > question.acceptedRisk + 0.15;
-    const survival = isHopeless
-      ? rough
-      : survive(away, set.bag, starts, weathers, visits, question.isSoaked, missed);
-    const option = { changes: set.changes, minutes: set.minutes, survival };
-    if (1 - survival.survives <= question.acceptedRisk) return { option, weighed };
+    const isHopeless = 1 - rough.survives > acceptedRisk + 0.15;
+    const survival = isHopeless ? rough : survivalOf(bag, starts, ahead, visits, away.assumed);
+    const option = { changes, minutes, survival };
+    if (1 - survival.survives <= acceptedRisk) return { option, weighed };
     if (!nearest || survival.survives > nearest.survival.survives + 0.02) nearest = option;
   }
   return { option: nearest as Option, weighed };

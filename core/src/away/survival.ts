@@ -5,18 +5,22 @@ import {
   afterGain,
   afterRefill,
   bagDepletion,
-  demandOfDay,
+  dayOfBag,
+  demandIn,
+  fromLossScale,
+  lossScale,
+  onLossScale,
   type Belief,
+  type DayOfBag,
   type WaterBag,
 } from '../water/index.ts';
 
-/** One possible bag at the hour of leaving: what it uses and holds. */
-export interface Start {
-  readonly use: number;
+/** Possible bags at the hour of leaving, draw by draw: what each uses and holds. */
+export interface Starts {
+  /** use multipliers */
+  readonly use: Float64Array;
   /** relative available water */
-  readonly water: number;
-  /** how far each day's demand is off, as standard normals */
-  readonly luck: Float64Array;
+  readonly water: Float64Array;
 }
 
 /** Helper visits as numbers of days from leaving, in the order in which they come. */
@@ -36,112 +40,160 @@ export interface Survival {
 /** Below this share of available water a plant in a bag suffers for good; above it, it hangs at worst and comes back. */
 export const SURVIVAL_POINT = 0.08;
 
+/** How full a helper leaves it, who pours until it runs through. */
+const HELPED = 0.97;
+
 /** How full a bag is when it was watered until it ran through, give or take. */
 const SOAKED = { least: 0.9, most: 1 };
 
+/** Draws that follow one another by this part of the whole lie evenly, however many of them are taken. */
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+
 /**
  * Draws bags as they may stand at the hour of leaving: use from what is believed of them, water from the belief when they
- * are left as they are and from a good soak when they are soaked.
+ * are left as they are and from a good soak when they are soaked. Any number of the first draws stands for the whole.
  */
-export function drawStarts(
-  belief: Belief,
-  chance: Chance,
-  draws: number,
-  days: number,
-  isSoaked: boolean,
-): readonly Start[] {
+export function drawStarts(belief: Belief, chance: Chance, draws: number, isSoaked: boolean): Starts {
   const draw = belief.drawer();
-  return Array.from({ length: draws }, (_, i) => {
-    // stratified in the use, which decides most
-    const { use, water } = draw((i + chance.next()) / draws, chance.next());
-    const soaked = isSoaked ? SOAKED.least + (SOAKED.most - SOAKED.least) * chance.next() : water;
-    const luck = new Float64Array(days);
-    for (let d = 0; d < days; d++) luck[d] = chance.normal();
-    return { use, water: soaked, luck };
-  });
+  const starts = { use: new Float64Array(draws), water: new Float64Array(draws) };
+  // evenly over the use, which decides most
+  const first = chance.next();
+  for (let n = 0; n < draws; n++) {
+    const { use, water } = draw((first + n * GOLDEN) % 1, chance.next());
+    starts.use[n] = use;
+    starts.water[n] = isSoaked ? SOAKED.least + (SOAKED.most - SOAKED.least) * chance.next() : water;
+  }
+  return starts;
 }
 
-/** The demand of one possible weather on a bag by day, worked out once for all of its draws with that weather. */
-function demandsOf(bag: WaterBag, weather: readonly WeatherDay[], assumed: Assumed) {
-  const days = weather.map((day) => demandOfDay(bag, day, assumed));
-  return {
-    transpiration: Float64Array.from(days, (day) => day.transpirationLitres),
-    evaporation: Float64Array.from(days, (day) => day.evaporationLitres),
-    spread: Float64Array.from(days, (day) => Math.min(0.55, assumed.demandSpread * day.doubt)),
-    gain: Float64Array.from(days, (day) => (day.rainLitres + day.dripLitres) / bag.availableLitres),
-    rooted: Float64Array.from(days, (day) => day.rooted),
-  };
+/** How far each day's demand is off in each draw, as standard normals: `luck[draw * days + day]`. */
+export function drawLuck(chance: Chance, draws: number, days: number): Float64Array {
+  return Float64Array.from({ length: draws * days }, () => chance.normal());
+}
+
+/** The demand on a bag by day, as shares of its available water; filled anew for each weather, which is faster than a list. */
+class DemandByDay {
+  readonly transpiration: Float64Array;
+  readonly evaporation: Float64Array;
+  readonly spread: Float64Array;
+  readonly gain: Float64Array;
+
+  constructor(
+    private readonly bag: WaterBag,
+    private readonly daysOfBag: readonly DayOfBag[],
+    private readonly assumed: Assumed,
+  ) {
+    const days = daysOfBag.length;
+    this.transpiration = new Float64Array(days);
+    this.evaporation = new Float64Array(days);
+    this.spread = new Float64Array(days);
+    this.gain = new Float64Array(days);
+  }
+
+  fill(weather: readonly WeatherDay[]): void {
+    const taw = this.bag.availableLitres;
+    this.daysOfBag.forEach((dayOfBag, d) => {
+      const day = demandIn(weather[d] as WeatherDay, this.bag, dayOfBag, this.assumed);
+      this.transpiration[d] = day.transpirationLitres / taw;
+      this.evaporation[d] = day.evaporationLitres / taw;
+      this.spread[d] = Math.min(0.55, this.assumed.demandSpread * day.doubt);
+      this.gain[d] = (day.rainLitres + day.dripLitres) / taw;
+    });
+  }
+}
+
+/** What is asked of the days away, the same for every bag. */
+export interface DaysAway {
+  /** possible weathers, each of as many days; draw n goes with weather n modulo their number */
+  readonly weathers: readonly (readonly WeatherDay[])[];
+  /** see {@link drawLuck}, for as many draws as there are starts */
+  readonly luck: Float64Array;
+  /** whether all bags are watered until they run through before leaving */
+  readonly isSoaked: boolean;
+  /** whether the helper fails to come on a visit */
+  readonly missed: (draw: number, visit: number) => boolean;
 }
 
 /**
- * Takes a bag through the days away under every draw.
+ * Takes a bag through the days away under the first draws of its starts.
  *
- * @param weathers possible weathers, each of as many days; draw i goes with weather i modulo their number
- * @param missChance chance that a helper does not come on a day
+ * Between rain, drip and what stores give, a bag's water is kept on the scale of losses, where a day is one subtraction.
  */
 export function survivalOf(
   bag: WaterBag,
-  starts: readonly Start[],
-  weathers: readonly (readonly WeatherDay[])[],
+  starts: Starts,
+  away: DaysAway,
   visits: Visits,
   assumed: Assumed,
-  isSoaked: boolean,
-  missed: (draw: number, visit: number) => boolean,
+  draws: number = starts.use.length,
 ): Survival {
-  const days = weathers[0]?.length ?? 0;
-  const demands = weathers.map((weather) => demandsOf(bag, weather, assumed));
+  const { weathers, luck, isSoaked, missed } = away;
+  const daysOfBag = (weathers[0] ?? []).map(({ day }) => dayOfBag(bag, day, assumed));
+  const days = daysOfBag.length;
   const depletion = bagDepletion(bag);
+  const { threshold } = lossScale(depletion);
   const taw = bag.availableLitres;
   const pull = bag.stores.reduce((sum, store) => sum + store.perDay, 0);
   const room = bag.stores.reduce((sum, store) => sum + store.litres, 0) / taw;
   const catching = bag.stores.filter((s) => s.catchesDrained).reduce((sum, s) => sum + s.litres, 0) / taw;
   const full = bag.stores.reduce((sum, s) => sum + s.litres * (isSoaked ? 1 : s.startShare), 0) / taw;
-  const dryBy = new Array<number>(days).fill(0);
+  const [tooDry, watered] = [onLossScale(SURVIVAL_POINT, threshold), onLossScale(HELPED, threshold)];
+  const driedOn = new Float64Array(days);
   const poured = visits.map(() => [] as number[]);
-  let survived = 0;
-  let used = 0;
   const visitOn = Int32Array.from({ length: days }, (_, d) => visits.indexOf(d));
-  starts.forEach((start, n) => {
-    const demand = demands[n % demands.length];
-    if (!demand) return;
-    const { transpiration, evaporation, spread, gain, rooted } = demand;
-    const { use, luck } = start;
-    let water = start.water;
-    let held = full;
-    let isDry = false;
-    for (let d = 0; d < days; d++) {
-      const asked = (transpiration[d] as number) * use + (evaporation[d] as number);
-      const loss = (asked * Math.max(0.05, 1 + (spread[d] as number) * (luck[d] as number))) / taw;
-      used += loss * taw;
-      const refilled = afterRefill(water, loss, pull * (rooted[d] as number), held, depletion);
-      water = refilled.w;
-      held -= refilled.given;
-      if ((gain[d] as number) > 0) {
-        const gained = afterGain(water, gain[d] as number, assumed);
-        water = gained.w;
-        held = Math.min(room, held + Math.min(gained.drained, Math.max(0, catching - held)));
-      }
-      if (water < SURVIVAL_POINT) isDry = true;
-      if (isDry) dryBy[d] = (dryBy[d] as number) + 1;
-      const visit = visitOn[d] as number;
-      if (visit >= 0 && !missed(n, visit)) {
-        // a helper pours until it runs through, and tops up what stands beside it
-        (poured[visit] as number[]).push((Math.max(0, 0.97 - water) + (room - held)) * taw);
-        water = Math.max(water, 0.97);
-        held = room;
+  const demand = new DemandByDay(bag, daysOfBag, assumed);
+  const { transpiration, evaporation, spread, gain } = demand;
+  const pulls = Float64Array.from(daysOfBag, ({ rooted }) => pull * rooted);
+  let used = 0;
+  weathers.forEach((weather, w) => {
+    demand.fill(weather);
+    for (let n = w; n < draws; n += weathers.length) {
+      const use = starts.use[n] as number;
+      let place = onLossScale(starts.water[n] as number, threshold);
+      let held = full;
+      let isDry = false;
+      for (let d = 0; d < days; d++) {
+        const off = (spread[d] as number) * (luck[n * days + d] as number);
+        const asked = (transpiration[d] as number) * use + (evaporation[d] as number);
+        const loss = asked * Math.max(0.05, 1 + off);
+        used += loss;
+        if (held > 0) {
+          const before = fromLossScale(place, threshold);
+          const refilled = afterRefill(before, loss, pulls[d] as number, held, depletion);
+          place = onLossScale(refilled.w, threshold);
+          held -= refilled.given;
+        } else place -= loss;
+        if ((gain[d] as number) > 0) {
+          const gained = afterGain(fromLossScale(place, threshold), gain[d] as number, assumed);
+          place = onLossScale(gained.w, threshold);
+          held = Math.min(room, held + Math.min(gained.drained, Math.max(0, catching - held)));
+        }
+        if (!isDry && place < tooDry) {
+          isDry = true;
+          driedOn[d] = (driedOn[d] as number) + 1;
+        }
+        const visit = visitOn[d] as number;
+        if (visit >= 0 && !missed(n, visit)) {
+          // a helper pours until it runs through, and tops up what stands beside it
+          const lacking = Math.max(0, HELPED - fromLossScale(place, threshold));
+          (poured[visit] as number[]).push((lacking + (room - held)) * taw);
+          place = Math.max(place, watered);
+          held = room;
+        }
       }
     }
-    if (!isDry) survived += 1;
   });
+  let dry = 0;
+  const dryBy = Array.from(driedOn, (count) => (dry += count) / Math.max(1, draws));
   return {
-    survives: survived / Math.max(1, starts.length),
-    dryBy: dryBy.map((count) => count / Math.max(1, starts.length)),
+    survives: 1 - dry / Math.max(1, draws),
+    dryBy,
     visitLitres: poured.map((litres) => {
       const sorted = litres.sort((a, b) => a - b);
       const mean = sorted.reduce((sum, x) => sum + x, 0) / Math.max(1, sorted.length);
       return { likely: mean, high: sorted[Math.floor(sorted.length * 0.9)] ?? mean };
     }),
-    usePerDayLitres: used / Math.max(1, starts.length * days),
+    usePerDayLitres: (used * taw) / Math.max(1, draws * days),
   };
 }
 

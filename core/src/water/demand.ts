@@ -60,40 +60,77 @@ export function mulchFactor(mulchMillimetres: number, halvingMillimetres: number
   return 1 / (1 + (mulchMillimetres / halvingMillimetres) ** 1.262);
 }
 
+/** What a day's weather does to a bag, mm by mm; the same for every weather that the day may have. */
+export interface DayOfBag {
+  /** share of the ETo of open ground that reaches the bag: cover and shade keep some off */
+  readonly etoShare: number;
+  readonly transpirationLitresPerMillimetre: number;
+  readonly evaporationLitresPerMillimetre: number;
+  readonly rainLitresPerMillimetre: number;
+  readonly dripLitres: number;
+  readonly rooted: number;
+}
+
 /**
- * A day's demand on a bag: Kc × ETo × canopy for each plant, evaporation from top and breathing sides, and the
- * rain that gets in (1 mm on 1 m² is 1 L).
+ * A bag on a day: Kc × canopy for each plant, evaporation from top and breathing sides, and the rain that gets in (1 mm on
+ * 1 m² is 1 L).
  *
  * @param grownDays each plant's age in days of usual warmth; left out: by the calendar
  */
+export function dayOfBag(
+  bag: WaterBag,
+  day: Day,
+  assumed: Assumed = DEFAULT_ASSUMED,
+  grownDays?: readonly number[],
+): DayOfBag {
+  let canopies = 0;
+  bag.plants.forEach((plant, i) => {
+    const age = grownDays?.[i] ?? daysBetween(plant.plantedOn, day);
+    const isGone = plant.clearedOn !== undefined && day >= plant.clearedOn;
+    if (age >= 0 && !isGone)
+      canopies += plant.kc * (plant.size ?? 1) * canopySquareMetres(plant.figures, age);
+  });
+  const top =
+    assumed.topEvaporation * mulchFactor(bag.mulchMillimetres, assumed.mulchHalving) * bag.topSquareMetres;
+  return {
+    // outdoors the wind dries shaded leaves too, so that shade takes less of the demand than of the sun
+    etoShare: bag.underCover
+      ? assumed.coverTransmissivity * (1 - bag.shade)
+      : 1 - assumed.shadeEffect * bag.shade,
+    transpirationLitresPerMillimetre: canopies,
+    evaporationLitresPerMillimetre: top + assumed.sideEvaporation * bag.breathingSquareMetres,
+    rainLitresPerMillimetre: bag.underCover ? 0 : bag.topSquareMetres * assumed.rainCaught,
+    dripLitres: dripOfDay(bag.drips, day),
+    rooted: rootedOn(bag, day, assumed.establishingDays),
+  };
+}
+
+/** A day's demand on a bag in one weather. */
+export function demandIn(
+  weather: WeatherDay,
+  bag: WaterBag,
+  day: DayOfBag,
+  assumed: Assumed = DEFAULT_ASSUMED,
+): DayDemand {
+  const eto = day.etoShare * (bag.underCover ? weather.coverMillimetres : weather.etoMillimetres);
+  return {
+    transpirationLitres: eto * day.transpirationLitresPerMillimetre,
+    evaporationLitres: eto * day.evaporationLitresPerMillimetre,
+    rainLitres: weather.rainMillimetres * day.rainLitresPerMillimetre,
+    dripLitres: day.dripLitres,
+    rooted: day.rooted,
+    doubt: doubtOf(eto, assumed.spreadAt),
+  };
+}
+
+/** A day's demand on a bag; see {@link dayOfBag} and {@link demandIn}. */
 export function demandOfDay(
   bag: WaterBag,
   weather: WeatherDay,
   assumed: Assumed = DEFAULT_ASSUMED,
   grownDays?: readonly number[],
 ): DayDemand {
-  // outdoors the wind dries shaded leaves too, so that shade takes less of the demand than of the sun
-  const eto = bag.underCover
-    ? weather.coverMillimetres * assumed.coverTransmissivity * (1 - bag.shade)
-    : weather.etoMillimetres * (1 - assumed.shadeEffect * bag.shade);
-  let transpirationLitres = 0;
-  bag.plants.forEach((plant, i) => {
-    const age = grownDays?.[i] ?? daysBetween(plant.plantedOn, weather.day);
-    const isGone = plant.clearedOn !== undefined && weather.day >= plant.clearedOn;
-    if (age >= 0 && !isGone)
-      transpirationLitres += plant.kc * eto * (plant.size ?? 1) * canopySquareMetres(plant.figures, age);
-  });
-  const top =
-    assumed.topEvaporation * mulchFactor(bag.mulchMillimetres, assumed.mulchHalving) * bag.topSquareMetres;
-  const sides = assumed.sideEvaporation * bag.breathingSquareMetres;
-  return {
-    transpirationLitres,
-    evaporationLitres: eto * (top + sides),
-    rainLitres: bag.underCover ? 0 : weather.rainMillimetres * bag.topSquareMetres * assumed.rainCaught,
-    dripLitres: dripOfDay(bag.drips, weather.day),
-    rooted: rootedOn(bag, weather.day, assumed.establishingDays),
-    doubt: doubtOf(eto, assumed.spreadAt),
-  };
+  return demandIn(weather, bag, dayOfBag(bag, weather.day, assumed, grownDays), assumed);
 }
 
 /** A day's error is so many millimetres, whatever the day: 1 on a usual day, more on a dull one. */

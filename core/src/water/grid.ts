@@ -47,6 +47,17 @@ export function onLossScale(w: number, threshold: number): number {
   return w >= threshold ? w : threshold * (1 + Math.log(Math.max(LEAST_WATER, w) / threshold));
 }
 
+/**
+ * The relative available water of a place on the scale of losses.
+ *
+ * @example
+ * fromLossScale(onLossScale(0.25, 0.6), 0.6)
+ * // ≈> 0.25
+ */
+export function fromLossScale(place: number, threshold: number): number {
+  return place >= threshold ? place : threshold * Math.exp(place / threshold - 1);
+}
+
 const scales = new Map<number, LossScale>();
 
 /** The scale for a depletion share, made once. */

@@ -1,9 +1,12 @@
 export { availableLitres } from './capacity.ts';
 export {
   bagDepletion,
+  dayOfBag,
+  demandIn,
   demandOfDay,
   mulchFactor,
   type DayDemand,
+  type DayOfBag,
   type DrinkingPlant,
   type WaterBag,
 } from './demand.ts';
@@ -32,6 +35,7 @@ export {
 export { timelineOf, type Timeline, type TimelineStep, type UseStep, type WaterEvent } from './timeline.ts';
 export { waterBalance, type BalanceDay } from './balance.ts';
 export { Belief } from './belief.ts';
+export { fromLossScale, lossScale, onLossScale } from './grid.ts';
 export {
   FilterRun,
   runFilter,
