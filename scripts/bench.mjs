@@ -213,7 +213,8 @@ The command writes this page anew; nothing on it is typed by hand. To compare wi
 | the same, slowest | ${filter.slowestMs} ms |
 | the same with looks that come at random, 300 entries: the belief at its widest | ${filter.randomMs} ms |
 | such a bag after one new entry, median of ${filter.runs} | ${filter.newEntryMs} ms |
-| ${filter.bags} such bags after one another in one worker (the app shares them over two) | ${filter.allBagsMs} ms |
+| ${filter.bags} such bags one after another in one worker | ${filter.allBagsMs} ms |
+| the same, shared over ${filter.workers} workers as the app does it, median of 5 | ${filter.sharedMs} ms |
 | looking ahead: ${ahead.bags} bags × ${ahead.days} days × ${ahead.draws} draws, in one worker, median of ${ahead.runs} | ${ahead.aheadMs} ms |
 | a bag's feeding on the demo: three ledgers of a season, due steps, the mix used up, median of ${feeding.bags} bags | ${feeding.feedingMs} ms |
 | a regime's dates for three months, median | ${feeding.previewMs} ms |

@@ -23,12 +23,14 @@ export const pointWeights: usize = memory.data(POINTS * 8, 16);
 export const brims: usize = memory.data(WATER_CELLS * 4, 16);
 export const lowers: usize = memory.data(WATER_CELLS * POINTS * 4, 16);
 export const uppers: usize = memory.data(WATER_CELLS * POINTS * 8, 16);
+export const reach: usize = memory.data(2 * 4, 16);
 
 /** Working room: a column as it was, running sums of it, and areas under them. */
 const before: usize = memory.data(WATER_CELLS * 8, 16);
 const chances: usize = memory.data(EDGES * 8, 16);
 const areas: usize = memory.data(EDGES * 8, 16);
 const slopes: usize = memory.data(EDGES * 8, 16);
+const narrowness: usize = memory.data(EDGES * 8, 16);
 const below: usize = memory.data(EDGES * 8, 16);
 
 const NEXT_TO_NOTHING: f64 = 1e-9;
@@ -56,6 +58,7 @@ function column(j: i32): usize {
 
 /** Columns from `low` to `high` lose what each asks for; see `shiftColumn`. */
 export function lose(low: i32, high: i32, transpiration: f64, evaporation: f64, halfShare: f64): void {
+  for (let i = 0; i < WATER_CELLS; i++) put(narrowness, i, 1 / (at(edges, i + 1) - at(edges, i)));
   for (let j = low; j <= high; j++) {
     const asked = transpiration * at(useMultipliers, j) + evaporation;
     shift(column(j), asked, asked * halfShare);
@@ -80,7 +83,7 @@ function shift(cells: usize, asked: f64, around: f64): void {
     const wide = next - edge;
     put(chances, i, chance);
     put(areas, i, area);
-    put(slopes, i, here / wide);
+    put(slopes, i, here * at(narrowness, i));
     area += (chance + here * 0.5) * wide;
     chance += here;
     edge = next;
@@ -200,6 +203,39 @@ export function scale(low: i32, high: i32, times: f64): void {
       v128.store(here + n, scaled);
       v128.store(marginal + n, f64x2.add(v128.load(marginal + n), scaled));
     }
+  }
+}
+
+/** Lets go of outer columns with less than `least`: each gives what it holds to the next one inwards. */
+export function trim(low: i32, high: i32, least: f64): void {
+  let from = low;
+  let to = high;
+  while (from < to && held(from) < least) {
+    fold(from, from + 1);
+    from++;
+  }
+  while (to > from && held(to) < least) {
+    fold(to, to - 1);
+    to--;
+  }
+  store<i32>(reach, from);
+  store<i32>(reach + 4, to);
+}
+
+/** What a column holds in all. */
+function held(j: i32): f64 {
+  const here = column(j);
+  let sums = f64x2.splat(0);
+  for (let n: usize = 0; n < COLUMN; n += PAIR) sums = f64x2.add(sums, v128.load(here + n));
+  return f64x2.extract_lane(sums, 0) + f64x2.extract_lane(sums, 1);
+}
+
+function fold(from: i32, to: i32): void {
+  const here = column(from);
+  const into = column(to);
+  for (let n: usize = 0; n < COLUMN; n += PAIR) {
+    v128.store(into + n, f64x2.add(v128.load(into + n), v128.load(here + n)));
+    v128.store(here + n, f64x2.splat(0));
   }
 }
 

@@ -2,7 +2,7 @@ import {
   LOG_USE_REACH,
   LOG_USE_STEP,
   lossScale,
-  placeOfChance,
+  placesOfChances,
   onLossScale,
   POINTS,
   USE_CELLS,
@@ -17,6 +17,9 @@ import { StoreBelief, type StoreShare } from './store-belief.ts';
 /** A column with less than this of the whole is let go. */
 const NEXT_TO_NOTHING = 1e-6;
 
+/** No loss turns negative up to this sd, as a share of it. */
+export const MOST_SPREAD = 0.55;
+
 /** Time that passes over a bag: what it asks for and brings, as shares of available water. */
 export interface Passage {
   /** unstressed use at multiplier 1 */
@@ -25,7 +28,7 @@ export interface Passage {
   readonly evaporation: number;
   /** rain and drip */
   readonly gain: number;
-  /** sd of the loss as a share of it; at most 0.55 is used, so that no loss turns negative */
+  /** sd of the loss as a share of it; at most {@link MOST_SPREAD} is used */
   readonly spread: number;
   /** sd of the wandering of the log of use over it */
   readonly drift: number;
@@ -108,13 +111,14 @@ export class Belief {
     const { transpiration, evaporation, gain, drift } = passage;
     const isStill = transpiration + evaporation + gain < 1e-9 && !this.stores.pulls(passage.pulls);
     this.isSummed = false;
-    if (!isStill) this.lose({ ...passage, spread: Math.min(0.55, passage.spread) }, depletion);
+    if (!isStill) this.lose(passage, depletion);
     if (drift > 0) this.driftUse(drift);
   }
 
   private lose(passage: Passage, depletion: number): void {
     const scale = lossScale(depletion);
-    const { transpiration, evaporation, gain, spread } = passage;
+    const { transpiration, evaporation, gain } = passage;
+    const spread = Math.min(MOST_SPREAD, passage.spread);
     const mass = Belief.bring(this);
     const { targets } = CELLS;
     copyInto(CELLS.edges, scale.edges);
@@ -146,7 +150,8 @@ export class Belief {
     scale: LossScale,
   ): number {
     const { stores } = this;
-    const { gain, spread, pulls } = passage;
+    const { gain, pulls } = passage;
+    const spread = Math.min(MOST_SPREAD, passage.spread);
     const column = mass.subarray(j * WATER_CELLS, (j + 1) * WATER_CELLS);
     const total = this.columnMass(j);
     if (total === 0) return 0;
@@ -222,20 +227,21 @@ export class Belief {
 
   /** Mean relative available water. */
   meanWater(): number {
-    const marginal = this.waterMarginal();
-    let sum = 0;
-    for (let i = 0; i < WATER_CELLS; i++) sum += (marginal[i] as number) * (WATER_MIDDLES[i] as number);
-    return sum;
+    return this.moments().mean;
   }
 
-  /** Standard deviation of relative available water. */
-  sdWater(): number {
-    const mean = this.meanWater();
+  /** Relative available water: mean and standard deviation. */
+  moments(): { readonly mean: number; readonly sd: number } {
     const marginal = this.waterMarginal();
-    let sum = 0;
-    for (let i = 0; i < WATER_CELLS; i++)
-      sum += (marginal[i] as number) * ((WATER_MIDDLES[i] as number) - mean) ** 2;
-    return Math.sqrt(sum);
+    let mean = 0;
+    let square = 0;
+    for (let i = 0; i < WATER_CELLS; i++) {
+      const w = WATER_MIDDLES[i] as number;
+      const part = (marginal[i] as number) * w;
+      mean += part;
+      square += part * w;
+    }
+    return { mean, sd: Math.sqrt(Math.max(0, square - mean * mean)) };
   }
 
   /** Chance that relative available water is below a level. */
@@ -249,15 +255,15 @@ export class Belief {
 
   /** Relative available water at given chances (ascending), straight within cells. */
   waterQuantiles(wanted: readonly number[]): readonly number[] {
-    const marginal = this.waterMarginal();
-    return wanted.map((chance) => Math.min(1, placeOfChance(marginal, chance) / WATER_CELLS));
+    const places = placesOfChances(this.waterMarginal(), wanted);
+    return places.map((place) => Math.min(1, place / WATER_CELLS));
   }
 
-  /** The use multiplier at given chances, straight in its log between columns. */
+  /** The use multiplier at given chances (ascending), straight in its log between columns. */
   useQuantiles(wanted: readonly number[]): readonly number[] {
     const columns = Array.from({ length: USE_CELLS }, (_, j) => this.columnMass(j));
-    return wanted.map((chance) =>
-      Math.exp(-LOG_USE_REACH + (placeOfChance(columns, chance) - 0.5) * LOG_USE_STEP),
+    return placesOfChances(columns, wanted).map((place) =>
+      Math.exp(-LOG_USE_REACH + (place - 0.5) * LOG_USE_STEP),
     );
   }
 
@@ -335,21 +341,11 @@ export class Belief {
     this.isSummed = true;
   }
 
-  /** Lets go of outer columns with next to nothing; what they held goes to their neighbour, so that the whole stays 1. */
+  /** Lets go of outer columns with next to nothing. */
   private trim(): void {
-    while (this.columnLow < this.columnHigh && this.columnMass(this.columnLow) < NEXT_TO_NOTHING)
-      this.fold(this.columnLow, ++this.columnLow);
-    while (this.columnHigh > this.columnLow && this.columnMass(this.columnHigh) < NEXT_TO_NOTHING)
-      this.fold(this.columnHigh, --this.columnHigh);
-  }
-
-  private fold(from: number, to: number): void {
-    const mass = Belief.bring(this);
-    for (let i = 0; i < WATER_CELLS; i++) {
-      const n = to * WATER_CELLS + i;
-      mass[n] = (mass[n] as number) + (mass[from * WATER_CELLS + i] as number);
-      mass[from * WATER_CELLS + i] = 0;
-    }
+    CELLS.trim(this.columnLow, this.columnHigh, NEXT_TO_NOTHING);
+    this.columnLow = CELLS.reach[0] as number;
+    this.columnHigh = CELLS.reach[1] as number;
   }
 }
 

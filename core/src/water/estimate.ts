@@ -121,8 +121,7 @@ export class FilterRun {
       return;
     }
     const taw = this.bag.availableLitres;
-    const beforeLitres = belief.meanWater() * taw;
-    const beforeSdLitres = belief.sdWater() * taw;
+    const before = belief.moments();
     applyEvent(belief, this.bag, event, this.assumed);
     if (this.lastEvent && isContradicted(this.lastEvent, event)) {
       this.contradictions.push([this.lastEvent.id, event.id]);
@@ -131,7 +130,14 @@ export class FilterRun {
     this.lastEvent = event;
     const afterLitres = belief.meanWater() * taw;
     const { id: entryId, at, kind } = event;
-    this.moves.push({ entryId, at, kind, beforeLitres, afterLitres, beforeSdLitres });
+    this.moves.push({
+      entryId,
+      at,
+      kind,
+      beforeLitres: before.mean * taw,
+      afterLitres,
+      beforeSdLitres: before.sd * taw,
+    });
     this.path.push({ at: event.at, ...range(belief) });
     this.usedSinceLitres = 0;
   }

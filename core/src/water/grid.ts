@@ -73,15 +73,24 @@ export function lossScale(depletion: number): LossScale {
   return scale;
 }
 
-/** Where a running sum of masses reaches a chance: cells from the first, with the part of the cell. */
-export function placeOfChance(masses: ArrayLike<number>, chance: number): number {
+/**
+ * Where a running sum of masses reaches each of some chances: cells from the first, with the part of the cell.
+ *
+ * @param wanted ascending
+ * @example
+ * placesOfChances([0.2, 0.2, 0.6], [0.1, 0.7])
+ * // => [0.5, 2.5]
+ */
+export function placesOfChances(masses: ArrayLike<number>, wanted: readonly number[]): number[] {
+  const places: number[] = [];
   let sum = 0;
-  for (let i = 0; i < masses.length; i++) {
-    const p = masses[i] as number;
-    if (sum + p >= chance) return i + (p > 0 ? (chance - sum) / p : 0);
-    sum += p;
+  let i = 0;
+  for (const chance of wanted) {
+    while (i < masses.length && sum + (masses[i] as number) < chance) sum += masses[i++] as number;
+    const here = i < masses.length ? (masses[i] as number) : 0;
+    places.push(here > 0 ? i + (chance - sum) / here : i);
   }
-  return masses.length;
+  return places;
 }
 
 /** How likely something is in each cell, by how likely it is at a share of available water. */

@@ -167,6 +167,41 @@ describe.each(kinds)('the loops over cells, %s', (_, made) => {
     });
   });
 
+  describe('columns with next to nothing', () => {
+    const columnMass = (j: number) => sum(columnOf(work, j));
+
+    it('give it to the next ones inwards; the rest stays where it is', () => {
+      fc.assert(
+        fc.property(
+          fc.array(fc.constantFrom(0, 1e-8, 3e-7, 2e-6, 0.2), { minLength: 7, maxLength: 7 }),
+          fc.integer({ min: 0, max: WATER_CELLS - 1 }),
+          (held, cell) => {
+            work.mass.fill(0);
+            held.forEach((p, n) => (work.mass[(LOW + n) * WATER_CELLS + cell] = p));
+            work.trim(LOW, HIGH, 1e-6);
+            const [from, to] = work.reach as unknown as [number, number];
+            expect(from).toBeLessThanOrEqual(to);
+            for (const end of from < to ? [from, to] : [])
+              expect(columnMass(end)).toBeGreaterThanOrEqual(1e-6);
+            for (let j = LOW; j <= HIGH; j++)
+              if (j < from || j > to) expect(columnMass(j)).toBe(0);
+              else if (j > from && j < to) expect(columnMass(j)).toBe(held[j - LOW]);
+            expect(sum(work.mass)).toBeCloseTo(sum(held), 12);
+          },
+        ),
+      );
+    });
+
+    it('let nothing go where every column holds enough', () => {
+      work.mass.fill(0);
+      for (let j = LOW; j <= HIGH; j++) work.mass[j * WATER_CELLS + 3] = 0.1;
+      const before = work.mass.slice();
+      work.trim(LOW, HIGH, 1e-6);
+      expect([...work.reach]).toEqual([LOW, HIGH]);
+      expect(work.mass).toEqual(before);
+    });
+  });
+
   describe('something seen', () => {
     it('makes the mass whole in the proportions of cell times weight, and says what was left', () => {
       fc.assert(

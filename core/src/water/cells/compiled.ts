@@ -12,7 +12,7 @@ declare const WebAssembly:
   | undefined;
 declare function atob(text: string): string;
 
-type Operations = Pick<CellWork, 'lose' | 'wander' | 'weigh' | 'scale' | 'pour'>;
+type Operations = Pick<CellWork, 'lose' | 'wander' | 'weigh' | 'scale' | 'trim' | 'pour'>;
 type Places = Exclude<keyof CellWork, keyof Operations> | 'useMultipliers' | 'pointWeights';
 type Kernel = Operations & { readonly memory: { readonly buffer: ArrayBuffer } } & {
   readonly [P in Places]: { readonly value: number };
@@ -37,10 +37,12 @@ export function compiledCells(): CellWork | undefined {
     brims: integers('brims', WATER_CELLS),
     lowers: integers('lowers', WATER_CELLS * POINTS_A_CELL),
     uppers: doubles('uppers', WATER_CELLS * POINTS_A_CELL),
+    reach: integers('reach', 2),
     lose: kernel.lose,
     wander: kernel.wander,
     weigh: kernel.weigh,
     scale: kernel.scale,
+    trim: kernel.trim,
     pour: kernel.pour,
   };
 }

@@ -14,6 +14,7 @@ export function plainCells(): CellWork {
   const brims = new Int32Array(cells);
   const lowers = new Int32Array(cells * POINTS_A_CELL);
   const uppers = new Float64Array(cells * POINTS_A_CELL);
+  const reach = new Int32Array(2);
   /** a column as it was before it was written over */
   const before = new Float64Array(cells);
 
@@ -31,6 +32,13 @@ export function plainCells(): CellWork {
       }
   };
 
+  const columnMass = (j: number) => mass.subarray(j * cells, (j + 1) * cells).reduce((sum, p) => sum + p, 0);
+
+  const fold = (from: number, to: number) => {
+    for (let i = 0; i < cells; i++) add(to * cells + i, mass[from * cells + i] as number);
+    mass.fill(0, from * cells, (from + 1) * cells);
+  };
+
   return {
     mass,
     marginal,
@@ -40,6 +48,7 @@ export function plainCells(): CellWork {
     brims,
     lowers,
     uppers,
+    reach,
     scale,
 
     lose(low, high, transpiration, evaporation, halfShare) {
@@ -75,6 +84,14 @@ export function plainCells(): CellWork {
         }
       if (sum > 0) scale(low, high, 1 / sum);
       return sum;
+    },
+
+    trim(low, high, least) {
+      let [from, to] = [low, high];
+      while (from < to && columnMass(from) < least) fold(from, ++from);
+      while (to > from && columnMass(to) < least) fold(to, --to);
+      reach[0] = from;
+      reach[1] = to;
     },
 
     pour(low, high) {

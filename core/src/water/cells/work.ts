@@ -20,6 +20,8 @@ export interface CellWork {
   readonly brims: Int32Array;
   readonly lowers: Int32Array;
   readonly uppers: Float64Array;
+  /** the first and the last column that {@link trim} left */
+  readonly reach: Int32Array;
 
   /** Each column loses `transpiration` × its use + `evaporation`, spread evenly over ± `halfShare` of that. */
   lose(low: number, high: number, transpiration: number, evaporation: number, halfShare: number): void;
@@ -29,6 +31,8 @@ export interface CellWork {
   weigh(low: number, high: number): number;
   /** Takes every cell `times`. */
   scale(low: number, high: number, times: number): void;
+  /** Lets go of outer columns with less than `least`: each gives what it holds to the next one inwards, so that the whole stays. */
+  trim(low: number, high: number, least: number): void;
   /** Moves mass by the planned moves. */
   pour(low: number, high: number): void;
 }

@@ -1,0 +1,68 @@
+import { CLIMATES } from '../../hidden/index.ts';
+import { addDays } from '../../src/climate/index.ts';
+import { timelineOf, type TimelineStep, type WaterBag, type WaterEvent } from '../../src/water/index.ts';
+import { mixedBags } from './bags.ts';
+import { daily } from './growers.ts';
+import { FIRST_DAY, play, seasonOf } from './play.ts';
+
+/** Length of the seasons, days. */
+export const DAYS = 180;
+
+const season = seasonOf(42, CLIMATES.hot, DAYS);
+
+/** A simulated bag with what a grower entered of it. */
+export interface FeltSeason {
+  readonly bag: WaterBag;
+  readonly events: readonly WaterEvent[];
+}
+
+/** The evening of day n. */
+export const at = (n: number, minute: number) =>
+  `${addDays(FIRST_DAY, n)}T18:${String(minute).padStart(2, '0')}:00.000+01:00`;
+
+export const look = (n: number, grade: number): WaterEvent => ({
+  kind: 'look',
+  id: `ent_look${n}`,
+  at: at(n, 0),
+  look: { method: 'finger', grade },
+});
+
+export const drink = (n: number, litres: number, ranThrough: boolean): WaterEvent => ({
+  kind: 'drink',
+  id: `ent_drink${n}`,
+  at: at(n, 5),
+  litres,
+  isMeasured: true,
+  ranThrough,
+});
+
+/** Seasons with a look every evening, and a drink whenever the bag felt barely damp or drier, as simulated bags were felt and took it. */
+export function feltSeasons(bags: number): readonly FeltSeason[] {
+  return mixedBags(42, bags, FIRST_DAY).map((test): FeltSeason => {
+    const events: WaterEvent[] = [];
+    const grower = daily(3);
+    play(
+      test,
+      season,
+      {
+        ...grower,
+        pours: (n, grade) => {
+          events.push(look(n, grade));
+          return grower.pours(n, grade);
+        },
+        poured: (n, litres, ranThrough) => events.push(drink(n, litres, ranThrough)),
+      },
+      DAYS,
+    );
+    return { bag: test.seen, events };
+  });
+}
+
+/** The whole season of a bag, its days worked out anew. */
+export function stepsOf({ bag, events }: FeltSeason): readonly TimelineStep[] {
+  return timelineOf(bag, season.known, season.site.latitudeDegrees)(
+    events,
+    `${FIRST_DAY}T08:00:00.000+01:00`,
+    at(DAYS - 1, 45),
+  );
+}
