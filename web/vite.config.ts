@@ -1,11 +1,33 @@
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+
+/** What the entry asks for as soon as it runs is fetched along with it, and not one journey later. */
+const preloadRouter: Plugin = {
+  name: 'preload-router',
+  transformIndexHtml: {
+    order: 'post',
+    handler(_, { bundle = {} }) {
+      const chunks = Object.values(bundle).filter((file) => file.type === 'chunk');
+      const router = chunks.find(({ name }) => name === 'router');
+      const entry = chunks.find(({ isEntry }) => isEntry);
+      const files = router ? [router.fileName, ...router.imports] : [];
+      return files
+        .filter((file) => file !== entry?.fileName && !entry?.imports.includes(file))
+        .map((file) => ({
+          tag: 'link',
+          attrs: { rel: 'modulepreload', crossorigin: true, href: `/${file}` },
+          injectTo: 'head',
+        }));
+    },
+  },
+};
 
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [
     react(),
+    preloadRouter,
     VitePWA({
       registerType: 'autoUpdate',
       injectRegister: false,

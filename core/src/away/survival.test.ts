@@ -27,7 +27,8 @@ const weatherOf = (days: readonly (readonly [eto: number, rain: number])[]): rea
     rainMillimetres,
     minCelsius: 13,
     maxCelsius: 24,
-    source: 'normals',
+    by: 'hargreaves',
+    filled: { temperature: true, rain: true },
   }));
 
 const bagWith = (availableLitres: number, stores: readonly StoreKind[]): WaterBag => ({

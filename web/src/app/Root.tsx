@@ -1,5 +1,5 @@
 import { Box, Button, Typography } from '@mui/material';
-import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Outlet, ScrollRestoration, useNavigate } from 'react-router';
 import {
   GardenProvider,
@@ -32,8 +32,14 @@ export function Root() {
     },
     [navigate],
   );
-  // each garden has a component of its own, so that undo never reaches from one into the other
-  return <OpenedGarden key={which} which={which} onChange={change} />;
+  return (
+    <>
+      {/* up here since it has the whole tree drawn again when it comes, which is nothing as yet */}
+      <ScrollRestoration />
+      {/* each garden has a component of its own, so that undo never reaches from one into the other */}
+      <OpenedGarden key={which} which={which} onChange={change} />
+    </>
+  );
 }
 
 function OpenedGarden({ which, onChange: change }: { readonly which: Which; onChange(next: Which): void }) {
@@ -43,9 +49,12 @@ function OpenedGarden({ which, onChange: change }: { readonly which: Which; onCh
     () => ({ choice: look.choice, look: look.look, choose: look.choose }),
     [look.choice, look.choose, look.look],
   );
+  // a whole screen is much to draw, and nobody waits to tap yet: it may be drawn in pieces. Later changes come at once
+  const isOpened = useDeferredValue(state.kind !== 'loading');
+  if (!isOpened) return <Waiting words={OPENING} />;
   switch (state.kind) {
     case 'loading':
-      return <Waiting words="Opening the diary…" />;
+      return <Waiting words={OPENING} />;
     case 'failed':
       return (
         <Box component="main" sx={{ padding: 4, maxWidth: 640 }}>
@@ -67,7 +76,6 @@ function OpenedGarden({ which, onChange: change }: { readonly which: Which; onCh
       return (
         <LookProvider value={lookValue}>
           <GardenProvider open={state.open}>
-            <ScrollRestoration />
             <Shell which={which} onChange={change}>
               <Suspense fallback={<Waiting words="One moment…" />}>
                 <Outlet />
@@ -83,6 +91,8 @@ function OpenedGarden({ which, onChange: change }: { readonly which: Which; onCh
       );
   }
 }
+
+const OPENING = 'Opening the diary…';
 
 function Waiting({ words }: { readonly words: string }) {
   return (

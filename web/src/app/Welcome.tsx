@@ -17,7 +17,7 @@ export default function Welcome({
   const [isStarting, setStarting] = useState(false);
   const [problem, setProblem] = useState<string>();
   const open = async (file: File) => {
-    const reading = readGardenFile(await file.text());
+    const reading = await readGardenFile(await file.text());
     if (reading.kind === 'refused')
       setProblem(`"${file.name}" was not opened. ${reading.problem} Nothing was changed.`);
     else await onStart(reading.garden);

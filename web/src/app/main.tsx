@@ -5,7 +5,6 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { registerSW } from 'virtual:pwa-register';
-import { router } from './router.tsx';
 import { Themed } from './Themed.tsx';
 
 const client = new QueryClient({
@@ -19,6 +18,9 @@ if (!root) throw new Error('index.html has no #root');
 setTimeout(() => registerSW({ immediate: true }), 3000);
 // asks the browser not to throw the diary away when space is short; it may say no
 void navigator.storage?.persist?.();
+
+// starting all modules is more than one task should hold: what draws comes first, the places and their computation after it
+const { router } = await import('./router.tsx');
 
 createRoot(root).render(
   <StrictMode>

@@ -30,17 +30,17 @@ export default function FilesPage() {
   const [opened, setOpened] = useState<{ name: string; reading: FileReading & { kind: 'readable' } }>();
   const [isClearing, setClearing] = useState(false);
 
-  const save = () => {
+  const save = async () => {
     const now = clock.now();
     const name =
       garden.settings.gardenName
         .toLowerCase()
         .replace(/[^a-z0-9]+/g, '-')
         .replace(/^-|-$/g, '') || 'garden';
-    download(`rundel-${name}-${dayOf(now)}.json`, writeGardenFile(garden, now), 'application/json');
+    download(`rundel-${name}-${dayOf(now)}.json`, await writeGardenFile(garden, now), 'application/json');
   };
   const open = async (file: File) => {
-    const reading = readGardenFile(await file.text());
+    const reading = await readGardenFile(await file.text());
     if (reading.kind === 'refused')
       setProblem(`"${file.name}" was not opened. ${reading.problem} Nothing here was changed.`);
     else {
@@ -71,7 +71,7 @@ export default function FilesPage() {
           in {which === 'demo' ? 'the demo' : 'your garden'}.
         </Typography>
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          <Button variant="contained" onClick={save}>
+          <Button variant="contained" onClick={() => void save()}>
             Save to a file
           </Button>
           <FileButton accept=".json,application/json" onFile={(file) => void open(file)} variant="outlined">
@@ -94,7 +94,7 @@ export default function FilesPage() {
       {opened && (
         <OpenDialog name={opened.name} reading={opened.reading} onClose={() => setOpened(undefined)} />
       )}
-      {isClearing && <ClearDialog onSave={save} onClose={() => setClearing(false)} />}
+      {isClearing && <ClearDialog onSave={() => void save()} onClose={() => setClearing(false)} />}
     </Page>
   );
 }

@@ -218,7 +218,8 @@ export default function RoundPage() {
   );
   const carryLitres = carried.reduce((sum, s) => sum + likelyDrink(s), 0);
   const isKnown = isReady && walk !== undefined;
-  const list = (
+  // it says how each bag stands: before that is worked out there is only the stop to be quick with
+  const list = isKnown && (
     <Unhurried>
       <Beside {...listed} />
     </Unhurried>

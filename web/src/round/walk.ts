@@ -50,7 +50,8 @@ export function useWalk(plan: RoundPlan | undefined): {
       // at once, and not when the plan is in: a look can be quicker than the plan, and it belongs to this walk
       if (!isCurrent) return;
       const walk = read.success ? begunBy(read.data, clock.now()) : undefined;
-      setKept({ which, walk });
+      // the first stop is much to draw: taps and frames may come in between
+      startTransition(() => setKept({ which, walk }));
       if (walk && walk !== read.data) void store.writeNote('walk', walk);
     });
     return () => {
@@ -74,7 +75,6 @@ export function useWalk(plan: RoundPlan | undefined): {
       current && isGoingOn(current, now)
         ? begunBy(joined(current, due), now)
         : { startedAt: now, containerIds: due };
-    // the first stop is much to draw: taps and frames may come in between
     if (going !== current) startTransition(() => keep(going));
   }, [clock, current, isLoaded, keep, plan]);
   const keepTo = useCallback(

@@ -5,7 +5,7 @@ import { readGardenFile } from './garden-file.ts';
 export async function fetchDemo(): Promise<{ readonly garden: Garden; readonly savedAt: string }> {
   const answer = await fetch(`${import.meta.env.BASE_URL}demo/gannet-slip.json`);
   if (!answer.ok) throw new Error(`The demo garden could not be fetched (${answer.status}).`);
-  const reading = readGardenFile(await answer.text());
+  const reading = await readGardenFile(await answer.text());
   if (reading.kind === 'refused') throw new Error(`The demo garden does not read. ${reading.problem}`);
   return reading;
 }

@@ -37,8 +37,8 @@ const fileSchema = z.object({
  * A garden as the text of a file (docs/garden-file.md), rows by id and fields in their schema's order, so that two
  * saves of one garden are the same text.
  */
-export function writeGardenFile(garden: Garden, savedAt: string): string {
-  const { rows } = readRows({ ...garden });
+export async function writeGardenFile(garden: Garden, savedAt: string): Promise<string> {
+  const { rows } = await readRows({ ...garden });
   const byId = (table: keyof typeof rows) =>
     [...(rows[table] as readonly { readonly id: string }[])].sort((a, b) => (a.id < b.id ? -1 : 1));
   const file = {
@@ -53,7 +53,7 @@ export function writeGardenFile(garden: Garden, savedAt: string): string {
 }
 
 /** Reads a garden file: refused whole with a plain reason, or readable with what had to be set aside. */
-export function readGardenFile(text: string): FileReading {
+export async function readGardenFile(text: string): Promise<FileReading> {
   let raw: unknown;
   try {
     raw = JSON.parse(text);
@@ -75,7 +75,7 @@ export function readGardenFile(text: string): FileReading {
       `Its part "${issue?.path.join('.') ?? '?'}" does not read: ${issue?.message ?? 'unknown'}.`,
     );
   }
-  const { rows, setAside } = readRows(parsed.data);
+  const { rows, setAside } = await readRows(parsed.data);
   const garden = { ...rows, settings: parsed.data.settings } as Garden;
   return { kind: 'readable', garden, setAside, savedAt: parsed.data.savedAt };
 }
@@ -89,30 +89,14 @@ interface RowsRead {
   readonly setAside: readonly SetAside[];
 }
 
-/** Checks every row of every table by its schema; what fails is set aside with the reason. */
-export function readRows(tables: Record<string, unknown>): RowsRead {
-  const reading = rowByRow(tables);
-  for (;;) {
-    const { done, value } = reading.next();
-    if (done) return value;
-  }
-}
+/** So many rows are some milliseconds of work. */
+export const ROWS_A_PART = 250;
 
-/** The same in parts, with pauses between them, so that the screen answers meanwhile. */
-export async function readRowsInParts(tables: Record<string, unknown>): Promise<RowsRead> {
-  const reading = rowByRow(tables);
-  for (;;) {
-    const { done, value } = reading.next();
-    if (done) return value;
-    await pause();
-  }
-}
-
-/** Some milliseconds of work. */
-const ROWS_A_PART = 250;
-
-/** Yields between the parts. */
-function* rowByRow(tables: Record<string, unknown>): Generator<undefined, RowsRead> {
+/**
+ * Checks every row of every table by its schema; what fails is set aside with the reason. In parts, with pauses between
+ * them, so that the screen answers meanwhile.
+ */
+export async function readRows(tables: Record<string, unknown>): Promise<RowsRead> {
   const setAside: SetAside[] = [];
   const rows: Record<string, unknown[]> = {};
   const schemas: [string, z.ZodType][] = [
@@ -126,7 +110,7 @@ function* rowByRow(tables: Record<string, unknown>): Generator<undefined, RowsRe
       const parsed = schema.safeParse(row);
       if (parsed.success) good.push(parsed.data);
       else setAside.push({ table, id: idOf(row), problem: problemOf(parsed.error), raw: row });
-      if (++count % ROWS_A_PART === 0) yield;
+      if (++count % ROWS_A_PART === 0) await pause();
     }
   }
   return { rows: rows as unknown as Omit<Garden, 'settings'>, setAside };

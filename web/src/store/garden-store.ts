@@ -8,7 +8,7 @@ import {
   type TableName,
 } from '@rundel/core/garden';
 import { GardenDb, RECORD_TABLES } from './db.ts';
-import { readRowsInParts, type SetAside } from './garden-file.ts';
+import { readRows, ROWS_A_PART, type SetAside } from './garden-file.ts';
 
 /** A record that was written, with what stood there before (undefined when it is new). */
 export interface RecordChange<T extends TableName = TableName> {
@@ -46,7 +46,7 @@ export class GardenStore {
       );
       if (!row) return undefined;
       const tables = Object.fromEntries(names.map((table, i) => [table, found[i]]));
-      const { rows, setAside } = await readRowsInParts(tables);
+      const { rows, setAside } = await readRows(tables);
       return { garden: { ...rows, settings: settingsSchema.parse(row) }, setAside };
     });
   }
@@ -85,7 +85,9 @@ export class GardenStore {
         // a walk and a planting name bags of the garden that was; what else this device noted stays
         await this.db.device.bulkDelete(['walk', 'planting']);
         for (const table of RECORD_TABLES) await this.db.table(table).bulkAdd([...garden[table]]);
-        await this.db.entries.bulkAdd([...garden.entries]);
+        // in parts, so that the screen answers meanwhile
+        for (let from = 0; from < garden.entries.length; from += ROWS_A_PART)
+          await this.db.entries.bulkAdd(garden.entries.slice(from, from + ROWS_A_PART));
         await this.db.settings.put({ ...garden.settings, id: 'settings' });
       }),
     );

@@ -121,18 +121,18 @@ describe('undo', () => {
   });
 });
 
-describe('the garden file', () => {
-  const text = writeGardenFile(demo, DEMO_EVENING);
+describe('the garden file', async () => {
+  const text = await writeGardenFile(demo, DEMO_EVENING);
 
-  it('reads back the same figures', () => {
-    const reading = readGardenFile(text);
+  it('reads back the same figures', async () => {
+    const reading = await readGardenFile(text);
     if (reading.kind !== 'readable') throw new Error(reading.problem);
     expect(reading.setAside).toEqual([]);
-    expect(writeGardenFile(reading.garden, reading.savedAt)).toBe(text);
+    expect(await writeGardenFile(reading.garden, reading.savedAt)).toBe(text);
   });
 
-  it('is the same text whatever order the rows were stored in', () => {
-    expect(writeGardenFile({ ...demo, entries: [...demo.entries].reverse() }, DEMO_EVENING)).toBe(text);
+  it('is the same text whatever order the rows were stored in', async () => {
+    expect(await writeGardenFile({ ...demo, entries: [...demo.entries].reverse() }, DEMO_EVENING)).toBe(text);
   });
 
   it.each([
@@ -141,16 +141,16 @@ describe('the garden file', () => {
     ['another format', '{"format":"other","version":1}', /not a Rundel garden file/],
     ['newer', text.replace(/"version": \d+/, '"version": 99'), /newer Rundel \(file version 99/],
     ['without settings', text.replace('"settings"', '"settling"'), /"settings" does not read/],
-  ])('refuses a file that is %s, with the reason', (_, damaged, reason) => {
-    const reading = readGardenFile(damaged);
+  ])('refuses a file that is %s, with the reason', async (_, damaged, reason) => {
+    const reading = await readGardenFile(damaged);
     expect(reading.kind).toBe('refused');
     if (reading.kind === 'refused') expect(reading.problem).toMatch(reason);
   });
 
-  it('loses one row and no more to a damaged row', () => {
+  it('loses one row and no more to a damaged row', async () => {
     const file = JSON.parse(text) as { entries: { at: string }[] };
     if (file.entries[3]) file.entries[3].at = 'teatime';
-    const reading = readGardenFile(JSON.stringify(file));
+    const reading = await readGardenFile(JSON.stringify(file));
     if (reading.kind !== 'readable') throw new Error(reading.problem);
     expect(reading.garden.entries).toHaveLength(demo.entries.length - 1);
     expect(reading.setAside).toMatchObject([
@@ -174,22 +174,22 @@ describe('the garden file', () => {
     expect(old).toEqual({ version: 1, settings: { gardenName: 'x' } });
   });
 
-  it('of version 1 is read whole, with nothing set aside', () => {
+  it('of version 1 is read whole, with nothing set aside', async () => {
     const old = readFileSync(join(import.meta.dirname, 'fixtures/garden-v1.json'), 'utf8');
-    const reading = readGardenFile(old);
+    const reading = await readGardenFile(old);
     if (reading.kind !== 'readable') throw new Error(reading.problem);
     expect(reading.setAside).toEqual([]);
     expect(reading.garden.containers.map((c) => c.label).sort()).toEqual(['5', '7']);
     expect(reading.garden.entries).toHaveLength(28);
     expect(reading.garden.mixes).toEqual([]);
-    expect(writeGardenFile(reading.garden, reading.savedAt)).toContain(`"version": ${LATEST_VERSION}`);
+    expect(await writeGardenFile(reading.garden, reading.savedAt)).toContain(`"version": ${LATEST_VERSION}`);
   });
 });
 
 describe('a file of version 2', () => {
-  it('is read whole, its mixes, packs and templates with it', () => {
+  it('is read whole, its mixes, packs and templates with it', async () => {
     const old = readFileSync(join(import.meta.dirname, 'fixtures/garden-v2.json'), 'utf8');
-    const reading = readGardenFile(old);
+    const reading = await readGardenFile(old);
     if (reading.kind !== 'readable') throw new Error(reading.problem);
     expect(reading.setAside).toEqual([]);
     expect(reading.garden.entries).toHaveLength(28);
@@ -200,9 +200,9 @@ describe('a file of version 2', () => {
 });
 
 describe('a file of version 3', () => {
-  it('is read whole, its plans and drips with it, and knows no regime yet', () => {
+  it('is read whole, its plans and drips with it, and knows no regime yet', async () => {
     const old = readFileSync(join(import.meta.dirname, 'fixtures/garden-v3.json'), 'utf8');
-    const reading = readGardenFile(old);
+    const reading = await readGardenFile(old);
     if (reading.kind !== 'readable') throw new Error(reading.problem);
     expect(reading.setAside).toEqual([]);
     expect(reading.garden.entries).toHaveLength(30);
