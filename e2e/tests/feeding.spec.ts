@@ -48,6 +48,7 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   await expect(page.getByRole('note', { name: 'To carry' })).toContainText(/tomato liquid/);
   const label = (await fed.first().innerText()).match(/^\d+/)?.[0] ?? '';
   await fed.first().click();
+  await expect(page.locator('#stop-head')).toContainText(label);
   await expect(page.getByRole('note', { name: 'Feed' }).first()).toContainText(/is due/);
   await page.getByRole('button', { name: /^dry / }).click();
   await expect(page.getByRole('switch', { name: /With its feed/ })).toBeChecked();
@@ -59,6 +60,7 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   const second = stops.getByRole('link', { name: /look, feed/ }).first();
   const next = (await second.innerText()).match(/^\d+/)?.[0] ?? '';
   await second.click();
+  await expect(page.locator('#stop-head')).toContainText(next);
   await page.getByRole('button', { name: /^moist/ }).click();
   const proposal = page.getByRole('region', { name: 'Proposed feed' });
   const joined = page.getByRole('switch', { name: /With its feed/ });

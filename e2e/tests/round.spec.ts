@@ -34,6 +34,27 @@ test.describe('the round of the demo', () => {
     expect(Number(await line.getAttribute('y'))).toBeLessThan(before);
   });
 
+  test('a tap that comes while the next stop is being drawn is not put down to the old one', async ({
+    page,
+  }) => {
+    await openFewBags(page);
+    const head = page.locator('#stop-head');
+    const first = await head.innerText();
+    await page.evaluate(() => {
+      for (const key of ['n', '1'])
+        document.body.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+    });
+    await expect(head).not.toHaveText(first);
+    await page.keyboard.press('2');
+    await expect(page.getByText(/^Look at \d+/)).toBeVisible();
+    const label = (await head.innerText()).match(/^\d+/)?.[0] ?? '';
+    await expect(page.getByText(`Look at ${label}`)).toBeVisible();
+    await page.keyboard.press('u');
+    await expect(page.getByText(`Undone: look at ${label}`)).toBeVisible();
+    await page.keyboard.press('u');
+    await expect(page.getByText('There is nothing more to undo.')).toBeVisible();
+  });
+
   test('is where it was after an interruption', async ({ page }) => {
     await openFewBags(page);
     await page.getByRole('button', { name: /^dry / }).click();

@@ -129,7 +129,7 @@ export default function RoundPage() {
 
   const look = useCallback(
     async (seen: EntryOf<'look'>['look']) => {
-      if (!bag) return;
+      if (!bag || isLeft(bag)) return;
       await record(
         [{ kind: 'look', at: clock.now(), containerId: bag.container.id, look: seen }],
         `look at ${bag.container.label}`,
@@ -141,7 +141,7 @@ export default function RoundPage() {
   );
   const drink = useCallback(
     async (given: GivenDrink) => {
-      if (!bag) return;
+      if (!bag || isLeft(bag)) return;
       const { litres, ranThrough, count, feeds } = given;
       const at = clock.now();
       const measureId = 'id' in measure && measure.id ? { measureId: measure.id } : {};
@@ -168,7 +168,7 @@ export default function RoundPage() {
   );
   const leaveOut = useCallback(
     async (reason: SkipReason) => {
-      if (!bag) return;
+      if (!bag || isLeft(bag)) return;
       await record(
         [{ kind: 'skipped', at: clock.now(), containerId: bag.container.id, reason }],
         `bag ${bag.container.label} left for later`,
@@ -337,4 +337,13 @@ export default function RoundPage() {
       </Box>
     </Page>
   );
+}
+
+/**
+ * Whether the address has gone on from a bag that is still on the screen: the next one is being drawn. A tap that comes in
+ * between was not meant for the old one.
+ */
+function isLeft(bag: Bag): boolean {
+  const [, place, id] = location.pathname.split('/');
+  return place !== 'round' || (id !== undefined && id !== bag.container.id);
 }
