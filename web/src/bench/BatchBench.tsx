@@ -6,7 +6,7 @@ import type { Draft } from '@rundel/core/diary';
 import { feedFor } from '@rundel/core/feeding';
 import { findGood, type Good } from '@rundel/core/goods';
 import { useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../parts/address.ts';
 import { BagChooser } from '../parts/BagChooser.tsx';
 import { Caution } from '../parts/Caution.tsx';
 import { feedDueIds, fedWithDrink } from '../parts/feed-offers.ts';
@@ -31,16 +31,16 @@ export default function BatchBench() {
   const { garden, clock, record } = useGarden();
   const { bags } = useBags();
   const { byId, isReady } = useFeedings();
-  const [params, setParams] = useSearchParams();
+  const [fields, change] = useAddress();
   const planted = useMemo(() => bags.filter((b) => b.occupants.length > 0), [bags]);
   const due = useMemo(
     () => feedDueIds(planted, byId, garden.goods, clock.now()),
     [byId, clock, garden.goods, planted],
   );
-  const asked = params.get('bags');
+  const asked = fields.get('bags');
   const ids = asked === null ? due : new Set(asked.split(',').filter(Boolean));
   const chosen = planted.filter((b) => ids.has(b.container.id));
-  const forAll = params.get('with') ?? BY_REGIME;
+  const forAll = fields.get('with') ?? BY_REGIME;
   const [typed, setTyped] = useState<Record<string, string>>({});
   const measure = drinkMeasure(garden);
   const shown = useShown();
@@ -56,8 +56,6 @@ export default function BatchBench() {
   );
   const parts = mixedBatch(feeds, garden.goods, canLitres, handfulOf(garden.measures), ownDose);
   const without = chosen.filter((b) => !feeds.some((f) => f.bag === b));
-  const set = (change: Record<string, string>) =>
-    setParams({ ...Object.fromEntries(params), ...change }, { replace: true });
   if (planted.length === 0) return <NoBags words="Nothing is planted yet, so there is nothing to mix." />;
   const giveAll = () => {
     const at = clock.now();
@@ -77,12 +75,12 @@ export default function BatchBench() {
                 ? 'No feed is due today; choose bags to mix for them anyway.'
                 : `${due.size === 1 ? '1 bag is' : `${due.size} bags are`} due today.`}
           </Typography>
-          <BagChooser bags={planted} chosen={chosen} onChange={(next) => set({ bags: next.join(',') })} />
+          <BagChooser bags={planted} chosen={chosen} onChange={(next) => change({ bags: next.join(',') })} />
           <Box sx={{ maxWidth: 360, marginBlockStart: 1.5 }}>
             <Select
               label="With what"
               value={forAll}
-              onChange={(id) => set({ with: id })}
+              onChange={(id) => change({ with: id })}
               options={[
                 { id: BY_REGIME, words: 'What each bag’s regime asks for' },
                 ...feedsIn(garden.goods).map((g) => ({ id: g.id, words: g.name })),

@@ -3,7 +3,7 @@ import { dripsOf } from '@rundel/core/bag-state';
 import { dayOf } from '@rundel/core/climate';
 import { dripOn, litresADay, proposeDrip } from '@rundel/core/water';
 import { useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../parts/address.ts';
 import { Caution } from '../parts/Caution.tsx';
 import { Panel } from '../parts/Page.tsx';
 import { Select } from '../parts/Select.tsx';
@@ -17,9 +17,9 @@ import { dripFormOf, readDripForm, WEEKDAYS, type DripForm } from './drip-form.t
 /** A bag's drip: what it gives against what the bag uses, and a setting that would suit. */
 export default function DripBench() {
   const { bags } = useBags();
-  const [params, setParams] = useSearchParams();
+  const [fields, change] = useAddress();
   const planted = bags.filter((bag) => bag.occupants.length > 0);
-  const bag = planted.find((b) => b.container.id === params.get('bag')) ?? planted[0];
+  const bag = planted.find((b) => b.container.id === fields.get('bag')) ?? planted[0];
   if (!bag) return <NoBags words="Nothing is planted yet, so nothing has to drip." />;
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
@@ -27,7 +27,7 @@ export default function DripBench() {
         <Select
           label="Which bag"
           value={bag.container.id}
-          onChange={(id) => setParams({ bag: id }, { replace: true })}
+          onChange={(id) => change({ bag: id })}
           options={planted.map((b) => ({ id: b.container.id, words: titleOf(b) }))}
         />
       </Box>

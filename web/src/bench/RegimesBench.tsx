@@ -2,7 +2,7 @@ import { Box, Button, ButtonBase, Typography, useMediaQuery } from '@mui/materia
 import { FEEDING_SCHOOLS, type Regime } from '@rundel/core/feeding';
 import { findGood } from '@rundel/core/goods';
 import { useRef, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../parts/address.ts';
 import { BagChooser } from '../parts/BagChooser.tsx';
 import { titleOf } from '../parts/bag-words.ts';
 import { stepSentence } from '../parts/feed-words.ts';
@@ -20,14 +20,14 @@ export default function RegimesBench() {
   const shown = useShown();
   const { bags } = useBags();
   const { byId } = useFeedings();
-  const [params, setParams] = useSearchParams();
+  const [fields, change] = useAddress();
   const planted = bags.filter((b) => b.occupants.length > 0);
-  const asked = new Set((params.get('bags') ?? '').split(',').filter(Boolean));
+  const asked = new Set((fields.get('bags') ?? '').split(',').filter(Boolean));
   const own = garden.regimes.filter((r) => !r.binnedAt);
   const all: readonly Regime[] = [...own, ...FEEDING_SCHOOLS];
   const firstAsked = planted.find((b) => asked.has(b.container.id));
   const inUse = firstAsked && byId.get(firstAsked.container.id)?.regime?.id;
-  const chosen = all.find((r) => r.id === (params.get('regime') ?? inUse)) ?? (FEEDING_SCHOOLS[0] as Regime);
+  const chosen = all.find((r) => r.id === (fields.get('regime') ?? inUse)) ?? (FEEDING_SCHOOLS[0] as Regime);
   const ownChosen = own.find((r) => r.id === chosen.id);
   const isPhone = useMediaQuery('(max-width: 899px)');
   const details = useRef<HTMLElement>(null);
@@ -39,12 +39,10 @@ export default function RegimesBench() {
     firstAsked ??
     planted.find((b) => byId.get(b.container.id)?.regime?.id === chosen.id) ??
     planted[0];
-  const set = (change: Record<string, string>) =>
-    setParams({ ...Object.fromEntries(params), ...change }, { replace: true });
   const choose = (id: string) => {
     setEditing(false);
     setTried(undefined);
-    set({ regime: id });
+    change({ regime: id });
     // on a phone what was chosen stands below the list
     if (isPhone) requestAnimationFrame(() => details.current?.scrollIntoView());
   };
@@ -95,7 +93,8 @@ export default function RegimesBench() {
             >
               <strong>{regime.name}</strong>
               {own.some((o) => o.id === regime.id) && ' (my own)'}
-              <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
+              {/* two lines whatever is said, so that nothing moves when it is known who follows it */}
+              <Box sx={{ fontSize: '0.88rem', lineHeight: 1.4, minHeight: '2.8em', color: 'text.secondary' }}>
                 {followers.length > 0
                   ? `${followers.length === 1 ? 'Bag' : 'Bags'} ${followers.map((b) => b.container.label).join(', ')}`
                   : `For ${midSentence(regime.suits)}`}
@@ -160,7 +159,7 @@ export default function RegimesBench() {
             <BagChooser
               bags={planted}
               chosen={chosenBags}
-              onChange={(ids) => set({ bags: ids.join(',') })}
+              onChange={(ids) => change({ bags: ids.join(',') })}
               label="Bags to feed by it"
             />
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockStart: 1 }}>

@@ -15,8 +15,9 @@ import { dayOf } from '@rundel/core/climate';
 import { kilogramsOf, pickedYears, pickingsOf, tallyPickings, type BagTally } from '@rundel/core/picking';
 import { UNITS } from '@rundel/core/units';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { PickDialog } from '../parts/EntryDialogs.tsx';
+import { useAddress } from '../parts/address.ts';
 import { Page, Panel } from '../parts/Page.tsx';
 import { titleOf } from '../parts/bag-words.ts';
 import { shortDay } from '../parts/words.ts';
@@ -43,10 +44,10 @@ export default function TallyPage() {
   const shown = useShown();
   const money = useMoney();
   const thisYear = Number(clock.now().slice(0, 4));
-  const [params, setParams] = useSearchParams();
+  const [fields, change] = useAddress();
   const picked = useMemo(() => live.filter((e) => e.kind === 'picking'), [live]);
   const years = useMemo(() => [...new Set([thisYear, ...pickedYears(picked)])], [picked, thisYear]);
-  const asked = Number(params.get('year'));
+  const asked = Number(fields.get('year'));
   const year = years.includes(asked) ? asked : thisYear;
   const costs = useCosts(year);
   const [picking, setPicking] = useState<Bag>();
@@ -114,7 +115,7 @@ export default function TallyPage() {
               key={each}
               variant={each === year ? 'contained' : 'outlined'}
               aria-current={each === year ? 'true' : undefined}
-              onClick={() => setParams(each === thisYear ? {} : { year: String(each) }, { replace: true })}
+              onClick={() => change({ year: each === thisYear ? undefined : String(each) })}
             >
               {each}
             </Button>
