@@ -5,6 +5,8 @@ export default defineConfig({
   test: {
     // nothing here leaves anything behind in a module but caches by value: fresh modules for every file doubled the time
     isolate: false,
+    // by itself it leaves one of two cores to others
+    maxWorkers: 2,
     // the store's tests parse hundreds of entries against a database in memory; two busy cores need time
     testTimeout: 60_000,
     include: ['{core,web,server}/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts'],

@@ -17,6 +17,8 @@ import { newGarden } from './new-garden.ts';
 import { whichToOpen } from './which.ts';
 
 const demo = gannetSlip(3);
+/** The same with the last of its diary: as good where the number does not matter, and written in a tenth of the time. */
+const few = { ...demo, entries: demo.entries.slice(-150) };
 const NOW = '2026-07-16T18:30:00.000+01:00';
 let count = 0;
 const stores: GardenStore[] = [];
@@ -26,6 +28,8 @@ function freshStore(): GardenStore {
   stores.push(store);
   return store;
 }
+
+const byId = (entries: readonly Entry[] = []) => [...entries].sort((a, b) => (a.id < b.id ? -1 : 1));
 
 afterEach(() => {
   for (const store of stores.splice(0)) store.close();
@@ -43,26 +47,26 @@ describe('a garden in the browser', () => {
     await store.replace(demo);
     const loaded = await store.load();
     expect(loaded?.setAside).toEqual([]);
-    expect(new Set(loaded?.garden.entries)).toEqual(new Set(demo.entries));
+    expect(byId(loaded?.garden.entries)).toEqual(byId(demo.entries));
     expect(loaded?.garden.settings).toEqual(demo.settings);
   });
 
   it('takes entries all or none', async () => {
     const store = freshStore();
-    await store.replace(demo);
+    await store.replace(few);
     const bad = { ...aLook(), look: { method: 'finger', grade: 9 } } as Entry;
     await expect(store.append([aLook(), bad])).rejects.toThrow();
     const twice = aLook();
     await expect(store.append([twice, twice])).rejects.toThrow(StorageError);
-    expect((await store.load())?.garden.entries).toHaveLength(demo.entries.length);
+    expect((await store.load())?.garden.entries).toHaveLength(few.entries.length);
   });
 
   it('writes a record and its entries together or not at all', async () => {
     const store = freshStore();
-    await store.replace(demo);
-    const before = demo.stands[0] as Stand;
+    await store.replace(few);
+    const before = few.stands[0] as Stand;
     const after = { ...before, name: 'Quay' };
-    const known = demo.entries[0] as Entry;
+    const known = few.entries[0] as Entry;
     await expect(store.write([{ table: 'stands', before, after }], [known])).rejects.toThrow(StorageError);
     expect((await store.load())?.garden.stands.map((s) => s.name)).not.toContain('Quay');
     await store.write([{ table: 'stands', before, after }], [aLook()]);
@@ -71,23 +75,23 @@ describe('a garden in the browser', () => {
 
   it('sets a row aside that does not read, and keeps it in the database', async () => {
     const store = freshStore();
-    await store.replace(demo);
+    await store.replace(few);
     const db = new GardenDb(store.name);
     await db.table('entries').put({ id: 'ent_damaged', kind: 'look', at: 'last week' });
     const loaded = await store.load();
     expect(loaded?.setAside).toMatchObject([{ table: 'entries', id: 'ent_damaged' }]);
-    expect(loaded?.garden.entries).toHaveLength(demo.entries.length);
+    expect(loaded?.garden.entries).toHaveLength(few.entries.length);
     expect(await db.table('entries').get('ent_damaged')).toBeDefined();
     db.close();
   });
 
   it('keeps notes of the device, but for a walk through a garden that has been replaced', async () => {
     const store = freshStore();
-    await store.replace(demo);
+    await store.replace(few);
     await store.writeNote('walk', { startedAt: NOW });
     await store.writeNote('demoStart', NOW);
     expect(await store.readNote('walk')).toEqual({ startedAt: NOW });
-    await store.replace({ ...demo, entries: [] });
+    await store.replace({ ...few, entries: [] });
     expect(await store.readNote('walk')).toBeUndefined();
     expect(await store.readNote('demoStart')).toBe(NOW);
     expect((await store.load())?.garden.entries).toEqual([]);
