@@ -1,2 +1,11 @@
 // The store's tests run against IndexedDB in memory.
 import 'fake-indexeddb/auto';
+import { vi } from 'vitest';
+
+// charts measure a page, and there is none to measure
+vi.mock('../web/src/parts/chart.ts', () => ({
+  Chart: () => null,
+  chartGround: () => ({ chart: {}, xaxis: {} }),
+  chartMoment: () => ({}),
+  lookColour: () => '#000',
+}));

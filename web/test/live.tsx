@@ -2,75 +2,57 @@ import { ThemeProvider } from '@mui/material';
 import type { Garden } from '@rundel/core/bag-state';
 import type { Entry } from '@rundel/core/diary';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, configure, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { expose } from 'comlink';
 import { createBrowserRouter, RouterProvider } from 'react-router';
-import { afterEach, expect, vi } from 'vitest';
+import { expect } from 'vitest';
 import { PLACES } from '../src/app/places.tsx';
 import { Root } from '../src/app/Root.tsx';
 import { themeFor } from '../src/app/theme/theme.ts';
 import { GardenStore } from '../src/store/garden-store.ts';
 import { DATABASE_NAMES } from '../src/store/which.ts';
 
-// charts measure a page that is not here
-vi.mock('../src/parts/chart.ts', () => ({
-  Chart: () => null,
-  chartGround: () => ({ chart: {}, xaxis: {} }),
-  chartMoment: () => ({}),
-  lookColour: () => '#000',
-}));
+// what is hidden is looked through too: asking every element for its style takes most of the time
+configure({ asyncUtilTimeout: 10_000, defaultHidden: true });
 
-/** Workers work where they are asked, on copies of what they are sent, as between threads. */
-vi.mock('comlink', () => {
-  type Api = Record<string, (...args: unknown[]) => unknown>;
-  let exposed: Api | undefined;
-  const apis = new Map<string, Promise<Api>>();
-  const start = async (name: string) => {
-    await (name === 'away'
-      ? import('../src/workers/away.worker.ts')
-      : import('../src/workers/estimate.worker.ts'));
-    return exposed as Api;
-  };
-  return {
-    expose: (api: Api) => (exposed = api),
-    proxy: <T,>(value: T) => value,
-    wrap: ({ name }: { readonly name: string }) =>
-      new Proxy(
-        {},
-        {
-          get:
-            (_, method: string) =>
-            async (...args: unknown[]) => {
-              const kind = name.split(' ')[0] as string;
-              const api = await (apis.get(kind) ?? apis.set(kind, start(kind)).get(kind));
-              const sent = args.map((arg) => (typeof arg === 'function' ? arg : structuredClone(arg)));
-              return structuredClone(api?.[method]?.(...sent));
-            },
-        },
-      ),
-  };
-});
-vi.stubGlobal(
-  'Worker',
-  class {
-    readonly name: string;
-    constructor(_: URL, { name }: { readonly name: string }) {
-      this.name = name;
-    }
-    addEventListener() {}
-    terminate() {}
-  },
-);
+/** A worker in this thread, which gets copies of what it is sent as between threads. */
+class WorkerHere {
+  private readonly port: MessagePort;
+
+  constructor(_: URL, { name }: { readonly name: string }) {
+    const { port1, port2 } = new MessageChannel();
+    this.port = port1;
+    const module =
+      name === 'away' ? import('../src/workers/away.worker.ts') : import('../src/workers/estimate.worker.ts');
+    void module.then(({ api }) => expose(api, port2));
+  }
+
+  postMessage(message: unknown, transfer: Transferable[] = []): void {
+    this.port.postMessage(message, transfer);
+  }
+
+  addEventListener(type: string, listener: (event: MessageEvent) => void): void {
+    this.port.addEventListener(type as 'message', listener);
+    this.port.start();
+  }
+
+  removeEventListener(type: string, listener: (event: MessageEvent) => void): void {
+    this.port.removeEventListener(type as 'message', listener);
+  }
+
+  terminate(): void {
+    this.port.close();
+  }
+}
 
 let open: GardenStore | undefined;
 
-afterEach(() => {
-  cleanup();
-  open?.close();
-  open = undefined;
-});
-
 /** The whole app at a place, with a garden in the browser's database and its clock at a moment. */
 export async function openApp(path: string, garden: Garden, now: string) {
+  // here and not after each test: files share this module, and each has a window of its own
+  cleanup();
+  open?.close();
+  globalThis.Worker = WorkerHere as unknown as typeof Worker;
   const store = new GardenStore(DATABASE_NAMES.demo);
   open = store;
   await store.replace(garden);
@@ -109,6 +91,11 @@ export function fill(label: string | RegExp, value: string, at: HTMLElement = do
 export async function press(name: string | RegExp, at?: HTMLElement): Promise<void> {
   const where = at ? within(at) : screen;
   fireEvent.click(await where.findByRole('button', { name }));
+}
+
+/** The dialog that is open, once it is. */
+export function dialog(): Promise<HTMLElement> {
+  return screen.findByRole('dialog');
 }
 
 /** Chooses from a list that drops down. */

@@ -2,17 +2,9 @@ import type { Garden } from '@rundel/core/bag-state';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import type { Settings } from '@rundel/core/garden';
 import { parse, type HTMLElement } from 'node-html-parser';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { containersInUse, newGarden } from '../src/store/index.ts';
 import { answered, opened, screen } from './screen.tsx';
-
-// charts measure a page that is not here
-vi.mock('../src/parts/chart.ts', () => ({
-  Chart: () => null,
-  chartGround: () => ({ chart: {}, xaxis: {} }),
-  chartMoment: () => ({}),
-  lookColour: () => '#000',
-}));
 
 const BENCH = 'size mix fill shop shed load film depth supports regimes batch feeds drip measures costs';
 const PLACES = [

@@ -1,12 +1,28 @@
 // @vitest-environment happy-dom
-import { screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { newGarden } from '../src/store/index.ts';
-import { choose, fill, openApp, press } from './live.tsx';
+import { EMPTY, MAY_MORNING } from './gardens.ts';
+import { choose, dialog, fill, openApp, press } from './live.tsx';
 
-const NOW = '2026-05-02T10:00:00.000+01:00';
-const garden = newGarden(NOW, { gardenName: 'Back step', latitudeDegrees: 51, units: 'metric' });
-const shed = () => openApp('/bench/shed', garden, NOW);
+const shed = (entries = EMPTY.entries, goods = EMPTY.goods) =>
+  openApp('/bench/shed', { ...EMPTY, entries, goods }, MAY_MORNING);
+
+const stamps = { at: '2026-04-02T10:00:00.000+01:00', recordedAt: '2026-04-02T10:00:00.000+01:00' };
+const COIR_IN = {
+  id: 'ent_coirin0001',
+  kind: 'bought' as const,
+  ...stamps,
+  goodId: 'coir',
+  amount: 70,
+  paid: 9,
+};
+
+/** Opens the menu of the only thing in the shed and chooses from it. */
+async function actOn(act: string | RegExp): Promise<HTMLElement> {
+  await press(/^What happened to/);
+  fireEvent.click(await screen.findByRole('menuitem', { name: act }));
+  return dialog();
+}
 
 describe('the shed', () => {
   it('is empty at first, and says what to put in', async () => {
@@ -14,28 +30,130 @@ describe('the shed', () => {
     expect(await screen.findByText(/Nothing is in the shed yet/)).toBeTruthy();
   });
 
-  it('takes in what was bought, with its price, and lets some of it out again', async () => {
+  it('takes in what was bought, with its price', async () => {
     const { made } = await shed();
     await choose('Put in the shed', /^Coir$/);
     await press('How much?');
-    const dialog = await screen.findByRole('dialog');
-    fill('How much came in', '70 L', dialog);
-    fill('Paid for it', '12.50', dialog);
-    await press('Into the shed', dialog);
-    expect(await screen.findByText(/70 L/)).toBeTruthy();
-    expect(await made()).toMatchObject([{ kind: 'bought', amount: 70, paid: 12.5 }]);
+    const form = await dialog();
+    fill('How much came in', '70 L', form);
+    fill('Paid for it', '12.50', form);
+    await press('Into the shed', form);
+    expect(await screen.findByText('For mixes')).toBeTruthy();
+    expect(await made()).toMatchObject([{ kind: 'bought', goodId: 'coir', amount: 70, paid: 12.5 }]);
   });
 
-  it('says what is wrong beside its field, keeps the form, and stores nothing', async () => {
+  it('takes what was a gift without a price', async () => {
     const { made } = await shed();
     await press('How much?');
-    const dialog = await screen.findByRole('dialog');
-    await press('Into the shed', dialog);
-    expect(within(dialog).getByText('Please give a number.')).toBeTruthy();
-    fill('How much came in', 'plenty', dialog);
-    await press('Into the shed', dialog);
-    expect(within(dialog).queryByText('Please give a number.')).toBeNull();
-    expect(within(dialog).getByLabelText('How much came in').getAttribute('aria-invalid')).toBe('true');
-    expect(await made()).toEqual([]);
+    const form = await dialog();
+    fill('How much came in', '40', form);
+    await press('Into the shed', form);
+    await screen.findByRole('button', { name: /^What happened to/ });
+    const [entry] = await made();
+    expect(entry).toMatchObject({ kind: 'bought', amount: 40 });
+    expect(entry).not.toHaveProperty('paid');
+  });
+
+  it.each([
+    ['', 'Please give a number.'],
+    ['plenty', /does not read as a number/],
+    ['-3', 'It must be more than nothing.'],
+    ['3 m', /measures something else/],
+  ])(
+    'says beside the field what is wrong with "%s", keeps the form, and stores nothing',
+    async (typed, said) => {
+      const { made } = await shed();
+      await press('How much?');
+      const form = await dialog();
+      fill('How much came in', typed, form);
+      await press('Into the shed', form);
+      expect(within(form).getByText(said)).toBeTruthy();
+      expect(within(form).getByLabelText('How much came in').getAttribute('aria-invalid')).toBe('true');
+      expect(await made()).toEqual([]);
+    },
+  );
+
+  it('lets some of it out, and is set right by a count', async () => {
+    const { made } = await shed([COIR_IN]);
+    const out = await actOn('Used some');
+    fill('How much went out', '20 L', out);
+    await press('Out of the shed', out);
+    await screen.findByText(/^50 L/);
+    const counted = await actOn('Counted what is there');
+    fill('How much is there', '46 L', counted);
+    await press('That is what is there', counted);
+    await screen.findByText(/^46 L/);
+    expect(await made()).toMatchObject([
+      { kind: 'used', amount: 20 },
+      { kind: 'counted', amount: 46 },
+    ]);
+  });
+
+  it('keeps a price that was only seen, and asks for one', async () => {
+    const { made } = await shed([COIR_IN]);
+    const form = await actOn('Saw a price');
+    fill('In a pack of', '50 L', form);
+    await press('Keep the price', form);
+    expect(within(form).getByText('What did it cost?')).toBeTruthy();
+    fill('Price', '7', form);
+    await press('Keep the price', form);
+    await screen.findByText(/priced/i);
+    expect(await made()).toMatchObject([{ kind: 'priced', amount: 50, price: 7 }]);
+  });
+
+  it('an act is undone from the foot of the screen', async () => {
+    const { stored } = await shed([COIR_IN]);
+    const out = await actOn('Used some');
+    fill('How much went out', '20', out);
+    await press('Out of the shed', out);
+    await screen.findByText(/^50 L/);
+    await press('Undo');
+    await screen.findByText(/^70 L/);
+    // nothing is ever taken out of the diary: what was undone stands there as removed
+    expect((await stored()).entries.map((e) => e.kind).sort()).toEqual(['bought', 'removed', 'used']);
+  });
+});
+
+describe('a thing that the list does not have', () => {
+  const own = async () => {
+    const app = await shed();
+    await press('Something not in the list');
+    return { app, form: await dialog() };
+  };
+
+  it('stands in the shed at once, with none of it there', async () => {
+    const { app, form } = await own();
+    fill('Name', 'Wool pellets', form);
+    fill('N, %', '9', form);
+    fill('A litre of it weighs, kg', '0,6', form);
+    await press('Keep it', form);
+    expect(await screen.findByText('Wool pellets')).toBeTruthy();
+    const { goods } = await app.stored();
+    expect(goods).toMatchObject([
+      {
+        name: 'Wool pellets',
+        kind: 'amendment',
+        unit: 'kilogram',
+        label: { n: 9, p2o5: 0, k2o: 0 },
+        kilogramsPerLitre: 0.6,
+      },
+    ]);
+    expect(await app.made()).toMatchObject([{ kind: 'counted', goodId: goods[0]?.id, amount: 0 }]);
+  });
+
+  it.each([
+    [{}, 'Give it a name.'],
+    [{ Name: 'Dust', 'A litre of it weighs, kg': '12' }, 'Kilograms in a litre, from a little to 5.'],
+    [
+      { Name: 'Dust', 'N, %': '60', 'K₂O, %': '55' },
+      'Percentages from 0 to 100, and no more than 100 in all.',
+    ],
+    [{ Name: 'Dust', 'N, %': 'much' }, 'Percentages from 0 to 100, and no more than 100 in all.'],
+  ])('with %j is refused: %s', async (fields, said) => {
+    const { app, form } = await own();
+    for (const [label, value] of Object.entries(fields)) fill(label, value, form);
+    await press('Keep it', form);
+    expect(within(form).getByText(said)).toBeTruthy();
+    expect((await app.stored()).goods).toEqual([]);
   });
 });

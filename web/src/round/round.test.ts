@@ -10,7 +10,7 @@ import { asGiven, feedDueIds, fedDrafts, feedOffers, fedWithDrink } from '../par
 import type { FeedingNow } from '../store/index.ts';
 import { unanswered, withFeed } from './feeding.ts';
 import { isOpen, statusOf } from './stops.ts';
-import { begunBy, isGoingOn, joined, type Walk } from './walk.ts';
+import { beginning, begunBy, isGoingOn, joined, type Walk } from './walk.ts';
 import { occupantsNow } from '../store/selectors.ts';
 
 const garden = gannetSlip(3);
@@ -115,6 +115,13 @@ describe('a walk', () => {
     expect(isGoingOn(walk, before)).toBe(true);
     expect(begunBy(walk, before).startedAt).toBe(before);
     expect(begunBy(walk, at(5))).toBe(walk);
+  });
+
+  it('begins when its page was opened, unless that is long ago or yet to come', () => {
+    const [opened, soon] = ['2026-07-16T18:00:00.000+01:00', '2026-07-16T18:00:04.000+01:00'];
+    expect(beginning(opened, soon)).toBe(opened);
+    expect(beginning(opened, '2026-07-16T20:00:00.000+01:00')).toBe('2026-07-16T20:00:00.000+01:00');
+    expect(beginning(soon, opened)).toBe(opened);
   });
 
   it('takes bags that become due at its end, each once', () => {

@@ -24,6 +24,15 @@ export function isGoingOn(walk: Walk, now: string): boolean {
   return hours > -SET_BACK_HOURS && hours < LONGEST_WALK_HOURS;
 }
 
+/** The plan is in so soon after the round was opened that what was done meanwhile belongs to it. */
+const PLAN_COMES_WITHIN_MINUTES = 5;
+
+/** When a walk begins whose plan is in now. */
+export function beginning(openedAt: string, now: string): string {
+  const minutes = (Date.parse(now) - Date.parse(openedAt)) / 60_000;
+  return minutes >= 0 && minutes <= PLAN_COMES_WITHIN_MINUTES ? openedAt : now;
+}
+
 /** The walk as begun no later than now, so that what is done from now on counts in it. */
 export function begunBy(walk: Walk, now: string): Walk {
   return Date.parse(walk.startedAt) <= Date.parse(now) ? walk : { ...walk, startedAt: now };
@@ -65,6 +74,8 @@ export function useWalk(plan: RoundPlan | undefined): {
     },
     [store, which],
   );
+  // whoever comes straight to a stop may look at it before the plan is in: that look belongs to the walk that begins then
+  const [openedAt] = useState(() => clock.now());
   const isLoaded = kept?.which === which;
   const current = isLoaded ? kept.walk : undefined;
   useEffect(() => {
@@ -74,9 +85,9 @@ export function useWalk(plan: RoundPlan | undefined): {
     const going =
       current && isGoingOn(current, now)
         ? begunBy(joined(current, due), now)
-        : { startedAt: now, containerIds: due };
+        : { startedAt: beginning(openedAt, now), containerIds: due };
     if (going !== current) startTransition(() => keep(going));
-  }, [clock, current, isLoaded, keep, plan]);
+  }, [clock, current, isLoaded, keep, openedAt, plan]);
   const keepTo = useCallback(
     (containerIds: readonly string[] | undefined) => {
       if (!current) return;

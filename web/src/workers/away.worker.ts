@@ -5,7 +5,7 @@ import { fitWeather } from '@rundel/core/climate';
 import type { Container } from '@rundel/core/garden';
 import { expose } from 'comlink';
 
-const api = {
+export const api = {
   /**
    * Plans the time away for bags that can be worked out; the others are left out (they are named where bags are listed).
    *

@@ -45,7 +45,7 @@ const failed = (containerId: string, cause: unknown): FailedWater => ({
   problem: cause instanceof Error ? cause.message : String(cause),
 });
 
-const api = {
+export const api = {
   /** The water of some bags; `garden` need hold only what concerns them, each one's entries live and oldest first. A trial leaves no trace. */
   bagWaters(
     garden: Garden,

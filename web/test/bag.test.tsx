@@ -1,0 +1,188 @@
+// @vitest-environment happy-dom
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
+import { choose, dialog, fill, openApp, press } from './live.tsx';
+
+const garden = demoWith('7', '12');
+const SEVEN = idOf(garden, '7');
+const bagPage = () => openApp(`/stands/${SEVEN}`, garden, DEMO_EVENING);
+
+/** Chooses from the menu of what is done more rarely. */
+async function more(act: string): Promise<void> {
+  await press('More');
+  fireEvent.click(await screen.findByRole('menuitem', { name: act }));
+}
+
+/** A button by its very name: amounts and units hang together in it. */
+const labelled = (label: string) =>
+  [...document.querySelectorAll('button')].find((button) => button.getAttribute('aria-label') === label);
+
+const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+
+describe('what is noted at a bag', () => {
+  it('a picking wants a weight, a count or both, each a number that can be', async () => {
+    const { made } = await bagPage();
+    await press('Pick');
+    const form = await dialog();
+    for (const [weight, count, said] of [
+      ['', '', 'Give a weight, a count, or both.'],
+      ['heavy', '', /does not read as a number/],
+      ['400 kg', '', /cannot be right here/],
+      ['', '2.5', 'A whole number of fruits, please.'],
+      ['', '0', 'A whole number of fruits, please.'],
+    ] as const) {
+      fill('Weight', weight, form);
+      fill('How many', count, form);
+      await press('Put in the diary', form);
+      expect(within(form).getByText(said)).toBeTruthy();
+    }
+    expect(await made()).toEqual([]);
+    fill('Weight', '1 lb', form);
+    fill('How many', '4', form);
+    await press('Put in the diary', form);
+    await screen.findByText('Picked: 454 g, 4 fruit');
+    const [entry] = await made();
+    expect(entry).toMatchObject({ kind: 'picking', containerId: SEVEN, count: 4, asEntered: '1 lb' });
+    expect(entry).toHaveProperty('kilograms', expect.closeTo(0.4536, 4));
+  });
+
+  it('a drink of any amount, in the grower’s cans or litres, by eye or measured', async () => {
+    const { made } = await bagPage();
+    await press('Drink');
+    const form = await dialog();
+    fill('How much', '', form);
+    await press('Given', form);
+    expect(within(form).getByText('Please give a number.')).toBeTruthy();
+    fill('How much', '1/2 green can', form);
+    fireEvent.click(within(form).getByLabelText('Judged by eye'));
+    await press('Given', form);
+    await gone();
+    expect(await made()).toMatchObject([
+      { kind: 'drink', isMeasured: false, ranThrough: false, asEntered: '1/2 green can' },
+    ]);
+  });
+
+  it('a note needs a word', async () => {
+    const { made } = await bagPage();
+    await press('Note');
+    const form = await dialog();
+    await press('Put in the diary', form);
+    expect(within(form).getByText('Write a word or two first.')).toBeTruthy();
+    fill('What you saw or did', '  leaves curl at noon ', form);
+    await press('Put in the diary', form);
+    await screen.findByText(/leaves curl at noon/);
+    expect(await made()).toMatchObject([{ kind: 'note', text: 'leaves curl at noon' }]);
+  });
+
+  it('trouble is put on record with what was seen', async () => {
+    const { made } = await bagPage();
+    await more('Put trouble on record');
+    const form = await dialog();
+    fireEvent.click(within(form).getByLabelText('It may live on in the mix'));
+    fill('What you saw', 'spots', form);
+    await press('Put in the diary', form);
+    await gone();
+    expect(await made()).toMatchObject([{ kind: 'trouble', livesInMix: false, note: 'spots' }]);
+  });
+
+  it('heights and the warmth of the mix go down together', async () => {
+    const { made } = await bagPage();
+    await press('Measure it');
+    const form = await dialog();
+    await press('Put it down', form);
+    expect(within(form).getByText('Give a height or a temperature.')).toBeTruthy();
+    fill(/^(Height|How high|Tip)|above the mix/i, '1.55 m', form);
+    fill('How warm the mix is', '68 F', form);
+    await press('Put it down', form);
+    await gone();
+    const byKind = [...(await made())].sort((a, b) => (a.kind < b.kind ? -1 : 1));
+    expect(byKind).toMatchObject([
+      { kind: 'height', heightMillimetres: 1550 },
+      { kind: 'warmth', mixCelsius: 20 },
+    ]);
+  });
+});
+
+describe('entries that were made', () => {
+  it('are corrected: the old one stays on record, the new one counts', async () => {
+    const { made, stored } = await bagPage();
+    const [first] = await screen.findAllByRole('button', { name: /^Correct: Drink/ });
+    fireEvent.click(first as HTMLElement);
+    const form = await dialog();
+    for (const [typed, said] of [
+      ['', 'Please give a number.'],
+      ['none', /does not read as a number/],
+    ] as const) {
+      fill('How much', typed, form);
+      await press('Correct it', form);
+      expect(within(form).getByText(said)).toBeTruthy();
+    }
+    fill('How much', '2.5 L', form);
+    await press('Correct it', form);
+    await screen.findByText(/Drink: 2\.5 L/);
+    const [correction] = await made();
+    expect(correction).toMatchObject({ kind: 'drink', litres: 2.5 });
+    const replaced = (correction as { readonly replaces?: string }).replaces;
+    expect((await stored()).entries.map((e) => e.id)).toContain(replaced);
+  });
+
+  it('are taken out of account and brought back', async () => {
+    const { made } = await bagPage();
+    const [first] = await screen.findAllByRole('button', { name: /^Remove: Picked/ });
+    const label = first?.getAttribute('aria-label') ?? '';
+    fireEvent.click(first as HTMLElement);
+    await waitFor(() => expect(labelled(label)).toBeUndefined());
+    await press('Undo');
+    await waitFor(() => expect(labelled(label)).toBeTruthy());
+    expect((await made()).map((e) => e.kind)).toEqual(['removed', 'removed']);
+  });
+});
+
+describe('what becomes of a bag', () => {
+  it('its plants are cleared out, and it is planted anew', async () => {
+    const { made, stored } = await bagPage();
+    await more('Clear its plants out');
+    expect(await screen.findByText('Nothing is planted in it.')).toBeTruthy();
+    expect(await made()).toMatchObject([{ kind: 'cleared', containerId: SEVEN }]);
+    expect((await stored()).containers).toHaveLength(2);
+  });
+
+  it('it goes to the bin, and can be taken out again with all of its diary', async () => {
+    const { stored } = await bagPage();
+    await more('Put it in the bin');
+    await screen.findByRole('heading', { name: 'Stands' });
+    expect((await stored()).containers.find((c) => c.id === SEVEN)?.binnedAt).toBeTruthy();
+    expect(screen.queryByText('Lantern Drop')).toBeNull();
+    await press('Undo');
+    await screen.findByText('Lantern Drop');
+    const after = await stored();
+    expect(after.containers.find((c) => c.id === SEVEN)?.binnedAt).toBeUndefined();
+    expect(after.entries).toHaveLength(garden.entries.length);
+  });
+
+  it('it is kept as a template, under a name of its own', async () => {
+    const { stored } = await bagPage();
+    await more('Keep as a template');
+    const form = await dialog();
+    fill('Name', ' ', form);
+    await press('Keep it', form);
+    expect(within(form).getByText('Give it a name.')).toBeTruthy();
+    fill('Name', 'Terrace bag', form);
+    await press('Keep it', form);
+    await gone();
+    expect((await stored()).templates.map((t) => t.name)).toContain('Terrace bag');
+  });
+
+  it('how it is trained is chosen on its page', async () => {
+    const { stored, made } = await bagPage();
+    await choose('Trained to', /two leaders|two stems/i);
+    await waitFor(async () => {
+      const changed = [
+        ...(await made()).map((e) => e.kind),
+        ...(await stored()).plants.map((p) => JSON.stringify(p)),
+      ];
+      expect(changed.join()).not.toBe(garden.plants.map((p) => JSON.stringify(p)).join());
+    });
+  });
+});

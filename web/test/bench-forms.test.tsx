@@ -1,0 +1,178 @@
+// @vitest-environment happy-dom
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { DEMO_EVENING, demoWith, EMPTY, idOf, MAY_MORNING } from './gardens.ts';
+import { choose, dialog, fill, openApp, press } from './live.tsx';
+
+const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+
+describe('a mix of one’s own', () => {
+  it('wants a name and parts that can be, and stands among the mixes then', async () => {
+    const { stored } = await openApp('/bench/mix', EMPTY, MAY_MORNING);
+    await press('A mix of my own');
+    const form = await dialog();
+    const [parts] = within(form).getAllByLabelText('Parts');
+    fireEvent.change(parts as HTMLElement, { target: { value: 'some' } });
+    fill('Lime, grams a litre', '900', form);
+    await press('Keep it', form);
+    expect(form.querySelectorAll('[aria-invalid="true"]').length).toBeGreaterThanOrEqual(3);
+    expect((await stored()).mixes).toEqual([]);
+    fill('Name', 'Step mix', form);
+    fireEvent.change(parts as HTMLElement, { target: { value: '3' } });
+    fill('Lime, grams a litre', '2', form);
+    await press('Keep it', form);
+    await gone();
+    expect(await screen.findByRole('heading', { name: 'Step mix' })).toBeTruthy();
+    expect((await stored()).mixes).toMatchObject([{ name: 'Step mix' }]);
+  });
+});
+
+describe('measures of one’s own', () => {
+  it('a hose is measured by a bucket and seconds', async () => {
+    const { stored } = await openApp('/bench/measures', EMPTY, MAY_MORNING);
+    await press('Measure another');
+    const form = await dialog();
+    await press('Keep it', form);
+    expect(within(form).getByText('Give it a name: "green can".')).toBeTruthy();
+    await choose('What is it?', 'Hose');
+    fill('Name', 'yard hose', form);
+    fill('The bucket holds', '10 L', form);
+    fill('Seconds to fill it', '0', form);
+    await press('Keep it', form);
+    expect(within(form).getByText('Seconds, from 1 to 3600.')).toBeTruthy();
+    fill('Seconds to fill it', '40', form);
+    await press('Keep it', form);
+    await gone();
+    const hose = (await stored()).measures.find((m) => m.kind === 'hose');
+    expect(hose).toMatchObject({ name: 'yard hose', litres: 0.25 });
+  });
+
+  it('one goes to the bin and comes back', async () => {
+    const { stored } = await openApp('/bench/measures', EMPTY, MAY_MORNING);
+    await press('Put can in the bin');
+    expect(await screen.findByText(/None yet: drinks are proposed in plain litres\./)).toBeTruthy();
+    await press('Undo');
+    await screen.findByRole('button', { name: 'Change can' });
+    expect((await stored()).measures[0]?.binnedAt).toBeUndefined();
+  });
+});
+
+describe('what a season costs', () => {
+  const garden = demoWith('7', '12');
+  const costs = () => openApp('/bench/costs', garden, DEMO_EVENING);
+
+  it('money spent is shared or for some bags, and an amount is asked for', async () => {
+    const { made } = await costs();
+    await press('Money spent');
+    const form = await dialog();
+    await press('Put in the diary', form);
+    expect(within(form).getByRole('alert').textContent).toMatch(/How much was it\?|number/);
+    fill('How much', '3.40', form);
+    fireEvent.click(within(form).getByLabelText('Bag 7'));
+    await press('Put in the diary', form);
+    await gone();
+    expect(await made()).toMatchObject([{ kind: 'spent', price: 3.4, containerIds: [idOf(garden, '7')] }]);
+  });
+
+  it('minutes worked lie between one and a day', async () => {
+    const { made } = await costs();
+    await press('Minutes worked');
+    const form = await dialog();
+    for (const typed of ['0', 'long', '2000']) {
+      fill('Minutes', typed, form);
+      await press('Put in the diary', form);
+      expect(within(form).getByText('Minutes, from 1 to 1440.')).toBeTruthy();
+    }
+    fill('Minutes', '45', form);
+    await press('Put in the diary', form);
+    await gone();
+    expect(await made()).toMatchObject([{ kind: 'worked', minutes: 45 }]);
+  });
+
+  it('current for lamps is watts by hours by days', async () => {
+    const { made } = await costs();
+    await press('Current for lamps');
+    const form = await dialog();
+    fill('Watts, all lamps together', '60', form);
+    fill('Hours a day', '14', form);
+    fill('Days', 'few', form);
+    await press('Put in the diary', form);
+    expect(within(form).getByText('Watts, hours a day and days, all above 0.')).toBeTruthy();
+    fill('Days', '30', form);
+    fill(/^A kilowatt-hour costs/, '', form);
+    await press('Put in the diary', form);
+    expect(within(form).getByText('What does a kilowatt-hour cost?')).toBeTruthy();
+    fill(/^A kilowatt-hour costs/, '0.30', form);
+    await press('Put in the diary', form);
+    await gone();
+    // 60 W × 14 h × 30 days is 25.2 kWh
+    expect(await made()).toMatchObject([{ kind: 'spent', on: 'current', price: 7.56 }]);
+  });
+});
+
+describe('a product that feeds', () => {
+  it('is checked by its label, kept, changed and binned', async () => {
+    const { stored } = await openApp('/bench/feeds', EMPTY, MAY_MORNING);
+    await press('Add a product');
+    const form = await dialog();
+    await press('Keep it', form);
+    expect(form.querySelectorAll('[aria-invalid="true"]').length).toBeGreaterThanOrEqual(1);
+    fill('Name', 'Tomato liquid 4-3-8', form);
+    await press('Keep it', form);
+    expect((await stored()).goods).toEqual([]);
+    fill('Name', 'Row liquid', form);
+    const label = within(form).getByRole('group', { name: 'What its label says, per cent' });
+    const [n, p, k] = within(label).getAllByRole('textbox') as HTMLElement[];
+    fireEvent.change(n as HTMLElement, { target: { value: '4' } });
+    fireEvent.change(p as HTMLElement, { target: { value: '2' } });
+    fireEvent.change(k as HTMLElement, { target: { value: '6' } });
+    const dose = within(form).queryByLabelText(/dose|how much/i);
+    if (dose) fireEvent.change(dose, { target: { value: '5' } });
+    await press('Keep it', form);
+    await waitFor(async () =>
+      expect((await stored()).goods).toMatchObject([{ name: 'Row liquid', kind: 'feed' }]),
+    );
+  });
+});
+
+describe('the drip bench', () => {
+  it('a setting is kept in the diary, and what cannot be is said', async () => {
+    const garden = demoWith('7', '12');
+    const { made } = await openApp(`/bench/drip?bag=${idOf(garden, '12')}`, garden, DEMO_EVENING);
+    fireEvent.change(await screen.findByLabelText('Minutes each time'), { target: { value: '0' } });
+    await press('It is set so');
+    await waitFor(() => expect(document.querySelectorAll('[aria-invalid="true"]')).toHaveLength(1));
+    expect(await made()).toEqual([]);
+    fill('Minutes each time', '20');
+    fireEvent.click(screen.getByLabelText('Sun'));
+    await press('It is set so');
+    await waitFor(async () =>
+      expect(await made()).toMatchObject([
+        {
+          kind: 'drip',
+          containerId: idOf(garden, '12'),
+          setting: { minutes: 20, weekdays: [1, 2, 3, 4, 5, 6] },
+        },
+      ]),
+    );
+  });
+});
+
+describe('regimes', () => {
+  it('a second choice is not lost while the first is being drawn', async () => {
+    const garden = demoWith('7', '12');
+    const { made } = await openApp('/bench/regimes', garden, DEMO_EVENING);
+    const ways = await screen.findByRole('navigation', { name: 'Ways of feeding' });
+    const chooser = await screen.findByRole('group', { name: 'Bags to feed by it' });
+    // as fast as events come
+    fireEvent.click(within(ways).getByRole('button', { name: /^Leaf first, then fruit/ }));
+    fireEvent.click(within(chooser).getByRole('checkbox', { name: 'Bag 7' }));
+    fireEvent.click(within(chooser).getByRole('checkbox', { name: 'Bag 12' }));
+    await press('Feed 2 bags by it');
+    await screen.findByText('2 bags fed by Leaf first, then fruit');
+    expect((await made()).map((e) => 'regimeId' in e && e.regimeId)).toEqual([
+      'leaf-then-fruit',
+      'leaf-then-fruit',
+    ]);
+  });
+});

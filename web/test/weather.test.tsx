@@ -1,0 +1,61 @@
+// @vitest-environment happy-dom
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { EMPTY, MAY_MORNING } from './gardens.ts';
+import { dialog, fill, openApp, press } from './live.tsx';
+
+const weather = () => openApp('/season/weather', EMPTY, MAY_MORNING);
+
+describe('a day’s weather', () => {
+  it('is typed in any unit, checked, and marked as typed', async () => {
+    const { made } = await weather();
+    await press('Give the weather of 1 May');
+    const form = await dialog();
+    for (const [coldest, warmest, rain, said] of [
+      ['', '20', '', 'Please give a number.'],
+      ['15', '4', '', 'The warmest cannot be colder than the coldest.'],
+      ['-80', '4', '', /cannot be right here/],
+      ['8', '19', '900', /cannot be right here/],
+      ['8', '19', 'wet', /does not read as a number/],
+    ] as const) {
+      fill('Coldest', coldest, form);
+      fill('Warmest', warmest, form);
+      fill('Rain', rain, form);
+      await press('Note it', form);
+      expect(within(form).getByText(said)).toBeTruthy();
+    }
+    expect(await made()).toEqual([]);
+    fill('Coldest', '46.4 F', form);
+    fill('Rain', '0.1 in', form);
+    await press('Note it', form);
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    const row = (await screen.findByText('1 May')).closest('tr') as HTMLElement;
+    expect(row.textContent).toMatch(/^1 May8\s°C19\s°C2\.5\smm.*typed/);
+    const [entry] = await made();
+    expect(entry).toMatchObject({ kind: 'weather', day: '2026-05-01', maxCelsius: 19 });
+    expect(entry).toHaveProperty('minCelsius', expect.closeTo(8, 6));
+    expect(entry).toHaveProperty('rainMillimetres', expect.closeTo(2.54, 6));
+  });
+});
+
+describe('what is usual here', () => {
+  it('may be the grower’s own, and goes back to the latitude’s', async () => {
+    const { stored } = await weather();
+    fill('May night', '20');
+    await press('Keep these');
+    expect(
+      await screen.findByText('May: the day cannot be colder than the night. Nothing was changed.'),
+    ).toBeTruthy();
+    fill('May night', 'mild');
+    await press('Keep these');
+    expect(await screen.findByText(/^May: .* Nothing was changed\.$/)).toBeTruthy();
+    expect((await stored()).settings.normals).toBeUndefined();
+    fill('May night', '9');
+    await press('Keep these');
+    await screen.findByText('Kept; every bag is worked out anew.');
+    expect((await stored()).settings.normals?.[4]?.minCelsius).toBe(9);
+    await press('Back to the latitude’s');
+    await screen.findByText('Back to the latitude’s own.');
+    expect((await stored()).settings.normals).toBeUndefined();
+  });
+});
