@@ -44,10 +44,12 @@ export function answerWords(plan: AwayPlan, labelOf: (containerId: string) => st
   const names = (bags: readonly AwayBagPlan[]) => bags.map((bag) => labelOf(bag.containerId)).join(', ');
   const many = (count: number) => (count === 1 ? '1 bag' : `${count} bags`);
   const easy = plan.bags.length - atRisk.length;
-  const start = `${easy === 0 ? 'No bag comes' : `${many(easy)} of ${plan.bags.length} ${easy === 1 ? 'comes' : 'come'}`} through ${days} as ${easy === 1 ? 'it is' : 'they are'}.`;
+  const start = `${easy === 0 ? 'No bag comes' : `${many(easy)} of ${plan.bags.length} ${easy === 1 ? 'comes' : 'come'}`} through ${days} as ${easy > 1 ? 'they are' : 'it is'}.`;
   const helped = atRisk.length - lost.length;
   const middle =
-    helped > 0 ? ` With what is below, ${many(helped)} more ${helped === 1 ? 'does' : 'do'}.` : '';
+    helped > 0
+      ? ` With what is below, ${many(helped)}${easy > 0 ? ' more' : ''} ${helped === 1 ? 'does' : 'do'}.`
+      : '';
   const end =
     lost.length > 0
       ? ` Nothing you allow is enough for ${names(lost)}: another visit, or somebody who takes ${lost.length === 1 ? 'it' : 'them'} in.`

@@ -1,0 +1,138 @@
+// @vitest-environment happy-dom
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { DEMO_EVENING, demoWith, EMPTY, idOf, MAY_MORNING } from './gardens.ts';
+import { choose, dialog, fill, openApp, press } from './live.tsx';
+
+const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+
+describe('a bag that is added', () => {
+  it('wants a size that can be: what is wrong is said beside the field, and nothing is stored', async () => {
+    const { stored } = await openApp('/stands/new', EMPTY, MAY_MORNING);
+    fill('Height of the plant', '34');
+    for (const [typed, said] of [
+      ['', 'Please give a number.'],
+      ['-5', 'It must be more than nothing.'],
+      ['99999', /cannot be right here/],
+      ['12 kg', /measures something else/],
+      ['12 hogsheads', /do not know this unit/],
+    ] as const) {
+      fill('Size on the label', typed);
+      await press('Add the bag');
+      expect((await screen.findAllByText(said)).length).toBeGreaterThan(0);
+      expect(screen.getByText(/nothing was stored/i)).toBeTruthy();
+    }
+    await press('I have measured it');
+    fill('Across the top', '20');
+    fill('Across the base', '40');
+    fill('Height', '30');
+    await press('Add the bag');
+    await screen.findByText(/Are the two swapped\?/);
+    const { containers, entries } = await stored();
+    expect([containers, entries]).toEqual([[], []]);
+  });
+
+  it('stands planted with its page open, and goes again with one undo', async () => {
+    const { stored } = await openApp('/stands/new', EMPTY, MAY_MORNING);
+    fill('Size on the label', '10 gal');
+    fill('Its number or name', 'door');
+    fill('Height of the plant', '34 cm');
+    await press('Add the bag');
+    await screen.findByRole('heading', { level: 1, name: /^door · Tomato/ });
+    const garden = await stored();
+    expect(garden.containers).toMatchObject([{ label: 'door' }]);
+    expect(garden.entries).toMatchObject([{ kind: 'planted', containerId: garden.containers[0]?.id }]);
+    await press('Undo');
+    await screen.findByText(/Undone: bag door added/);
+    expect((await stored()).containers.filter((c) => !c.binnedAt)).toEqual([]);
+  });
+
+  it('may be several alike, each with a number of its own', async () => {
+    const { stored } = await openApp('/stands/new', EMPTY, MAY_MORNING);
+    fill('Size on the label', '30');
+    fill('How many of these', '100');
+    await press(/^Add (the|100) bags?$/);
+    await screen.findByText('A whole number from 1 to 60.');
+    expect((await stored()).containers).toEqual([]);
+    fill('How many of these', '3');
+    fill('Height of the plant', '20');
+    await press(/^Add 3 bags$|^Add the bags?$/);
+    await screen.findByRole('heading', { level: 1, name: 'Stands' });
+    const { containers, entries } = await stored();
+    expect(containers.map((c) => c.label).sort()).toEqual(['1', '2', '3']);
+    expect(entries.map((e) => e.kind)).toEqual(['planted', 'planted', 'planted']);
+  });
+});
+
+describe('places', () => {
+  it('are added under a name of their own', async () => {
+    const { stored } = await openApp('/stands', EMPTY, MAY_MORNING);
+    await press('Add a place');
+    const form = await dialog();
+    await press('Add it', form);
+    expect(within(form).getByText('Give it a name.')).toBeTruthy();
+    fill('Name', 'Outside the door', form);
+    await press('Add it', form);
+    expect(within(form).getByText('There is a place of this name already.')).toBeTruthy();
+    fill('Name', 'Glass lean-to', form);
+    fill('A wire overhead, above the ground', '2.1 m', form);
+    fill('Shade cloth or whitewash, % of the sun', '200', form);
+    await press('Add it', form);
+    expect(within(form).getByText('From 0 to 90 %.')).toBeTruthy();
+    fill('Shade cloth or whitewash, % of the sun', '30', form);
+    await press('Add it', form);
+    await gone();
+    expect((await stored()).stands.find((s) => s.order === 1)).toMatchObject({
+      name: 'Glass lean-to',
+      shade: 0.3,
+      wireMillimetres: 2100,
+    });
+  });
+});
+
+describe('several bags together', () => {
+  const garden = demoWith('7', '12', '5');
+
+  it('are changed in one go, and one undo takes all of it back', async () => {
+    const { stored } = await openApp('/stands', garden, DEMO_EVENING);
+    await press(/^Table/);
+    for (const label of ['5', '7']) fireEvent.click(await screen.findByLabelText(`Tick bag ${label}`));
+    await press(/^Change( them| 2|…)/);
+    const form = await dialog();
+    fill('Mulch on top', '4 miles', form);
+    await press('Change them', form);
+    expect(form.querySelectorAll('[aria-invalid="true"]')).toHaveLength(1);
+    fill('Mulch on top', '30 mm', form);
+    await press('Change them', form);
+    await gone();
+    const mulch = async () =>
+      (await stored()).containers.map((c) => [c.label, c.mulchMillimetres] as const).sort();
+    const before = garden.containers.map((c) => [c.label, c.mulchMillimetres] as const).sort();
+    expect(await mulch()).toEqual(before.map(([label, was]) => [label, label === '12' ? was : 30] as const));
+    await press('Undo');
+    await waitFor(async () => expect(await mulch()).toEqual(before));
+  });
+});
+
+describe('going away', () => {
+  const garden = demoWith('7', '12');
+
+  it('says which bags come through, and another choice changes the plan', async () => {
+    await openApp('/season/away', garden, DEMO_EVENING);
+    const answer = async () =>
+      (await screen.findByRole('heading', { name: 'Who comes through' })).parentElement?.textContent ?? '';
+    await screen.findByLabelText('Shade, or out of the sun');
+    const helped = await answer();
+    expect(helped).toMatch(/7 Lantern Drop.*Comes through \d+ in 100/);
+    for (const change of [
+      'Shade, or out of the sun',
+      'Thick mulch',
+      'A saucer underneath',
+      'Clay pots buried in the mix',
+      'A drip line with a timer',
+    ])
+      fireEvent.click(screen.getByLabelText(change));
+    await waitFor(async () => expect(await answer()).not.toBe(helped));
+    expect(screen.queryByText(/could not be worked out/)).toBeNull();
+  });
+});
