@@ -280,22 +280,6 @@ test.describe('files and settings', () => {
     await expect(other.getByText('Seen from both')).toBeVisible();
   });
 
-  test('settings that cannot be are refused beside their field', async ({ page }) => {
-    await openFewBags(page);
-    await visit(page, '/settings');
-    await page.getByLabel('Latitude, degrees north').fill('80');
-    await page.getByLabel('Times of my rounds').fill('morning');
-    await page.getByRole('button', { name: 'Keep these' }).click();
-    await expect(page.getByText('A number from -66 to 66; south is negative.')).toBeVisible();
-    await expect(page.getByText('One to four times of day', { exact: false })).toBeVisible();
-    await page.getByLabel('Latitude, degrees north').fill('50.5');
-    await page.getByLabel('Times of my rounds').fill('7:30, 19:00');
-    await page.getByRole('button', { name: 'Keep these' }).click();
-    await expect(page.getByText('Kept.')).toBeVisible();
-    await page.reload();
-    await expect(page.getByLabel('Times of my rounds')).toHaveValue('7:30, 19:00');
-  });
-
   test('the look that is chosen stays, and nothing is asked of any other server', async ({ page }) => {
     const foreign: string[] = [];
     page.on('request', (request) => {
