@@ -107,6 +107,19 @@ export function feedingCaseOf(
   };
 }
 
+/** The regime that a bag was last given, with the entry that says so; none where it was taken off, or is gone. */
+export function regimeNow(
+  here: readonly Entry[],
+  garden: Pick<Garden, 'regimes'>,
+): { readonly assigned: EntryOf<'regime'> | undefined; readonly regime: Regime | undefined } {
+  const assigned = here.findLast((e): e is EntryOf<'regime'> => e.kind === 'regime');
+  const own = garden.regimes.filter((r) => !r.binnedAt);
+  return {
+    assigned,
+    regime: assigned?.regimeId === undefined ? undefined : findRegime(assigned.regimeId, own),
+  };
+}
+
 /**
  * A bag's feeding now: its regime, where each step stands, what the ledger says.
  *
@@ -185,9 +198,7 @@ export function bagFeeding(
     ? baseUsedUp(ledgerCase, eldest.plantedOn, assumed)
     : { low: undefined, likely: undefined, high: undefined };
   const marks = marksOf(occupants, here, eldest && dates.get(eldest), used);
-  const assigned = here.findLast((e): e is EntryOf<'regime'> => e.kind === 'regime');
-  const own = garden.regimes.filter((r) => !r.binnedAt);
-  const regime = assigned?.regimeId === undefined ? undefined : findRegime(assigned.regimeId, own);
+  const { assigned, regime } = regimeNow(here, garden);
   const states =
     regime && assigned && eldest
       ? stepStates(

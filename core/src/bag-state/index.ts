@@ -9,7 +9,7 @@ export {
   type WaterCase,
 } from './bag-state.ts';
 export { bodyOf, storesOf, waterBagOf, type BagBody, type WaterHistory } from './body.ts';
-export { bagFeeding, feedingCaseOf, warmthOf, type BagFeeding } from './feeding.ts';
+export { bagFeeding, feedingCaseOf, regimeNow, warmthOf, type BagFeeding } from './feeding.ts';
 export { marksOf } from './feed-marks.ts';
 export { handfulOf } from './feed-sources.ts';
 export { FilterMemory } from './filter-memory.ts';

@@ -1,4 +1,6 @@
 import { Box, Button, ButtonBase, Typography, useMediaQuery } from '@mui/material';
+import { regimeNow } from '@rundel/core/bag-state';
+import { entriesAt } from '@rundel/core/diary';
 import { FEEDING_SCHOOLS, type Regime } from '@rundel/core/feeding';
 import { findGood } from '@rundel/core/goods';
 import { useRef, useState } from 'react';
@@ -9,24 +11,26 @@ import { stepSentence } from '../parts/feed-words.ts';
 import { Panel } from '../parts/Page.tsx';
 import { midSentence } from '../parts/words.ts';
 import { Select } from '../parts/Select.tsx';
-import { useBags, useFeedings, useGarden, useShown } from '../store/index.ts';
+import { useBags, useFeedings, useGarden, useShown, type Bag } from '../store/index.ts';
 import { NoBags } from './NoBags.tsx';
 import { RegimeDates } from './RegimeDates.tsx';
 import { RegimeEditor } from './RegimeEditor.tsx';
 
 /** Ways of feeding: the schools and the grower's own, what each would mean for a bag, and which bags follow it. */
 export default function RegimesBench() {
-  const { garden, clock, record, bin } = useGarden();
+  const { garden, live, clock, record, bin } = useGarden();
   const shown = useShown();
   const { bags } = useBags();
   const { byId } = useFeedings();
   const [fields, change] = useAddress();
   const planted = bags.filter((b) => b.occupants.length > 0);
+  // by the diary and not by what the workers answer: who follows what is known at once, and nothing moves later
+  const regimeOf = (bag: Bag) => regimeNow(entriesAt(live, bag.container.id), garden).regime;
   const asked = new Set((fields.get('bags') ?? '').split(',').filter(Boolean));
   const own = garden.regimes.filter((r) => !r.binnedAt);
   const all: readonly Regime[] = [...own, ...FEEDING_SCHOOLS];
   const firstAsked = planted.find((b) => asked.has(b.container.id));
-  const inUse = firstAsked && byId.get(firstAsked.container.id)?.regime?.id;
+  const inUse = firstAsked && regimeOf(firstAsked)?.id;
   const chosen = all.find((r) => r.id === (fields.get('regime') ?? inUse)) ?? (FEEDING_SCHOOLS[0] as Regime);
   const ownChosen = own.find((r) => r.id === chosen.id);
   const isPhone = useMediaQuery('(max-width: 899px)');
@@ -37,7 +41,7 @@ export default function RegimesBench() {
   const preview =
     planted.find((b) => b.container.id === previewId) ??
     firstAsked ??
-    planted.find((b) => byId.get(b.container.id)?.regime?.id === chosen.id) ??
+    planted.find((b) => regimeOf(b)?.id === chosen.id) ??
     planted[0];
   const choose = (id: string) => {
     setEditing(false);
@@ -74,7 +78,7 @@ export default function RegimesBench() {
     >
       <Box component="nav" aria-label="Ways of feeding" sx={{ display: 'grid', gap: 0.5 }}>
         {all.map((regime) => {
-          const followers = planted.filter((b) => byId.get(b.container.id)?.regime?.id === regime.id);
+          const followers = planted.filter((b) => regimeOf(b)?.id === regime.id);
           return (
             <ButtonBase
               key={regime.id}
@@ -93,8 +97,7 @@ export default function RegimesBench() {
             >
               <strong>{regime.name}</strong>
               {own.some((o) => o.id === regime.id) && ' (my own)'}
-              {/* two lines whatever is said, so that nothing moves when it is known who follows it */}
-              <Box sx={{ fontSize: '0.88rem', lineHeight: 1.4, minHeight: '2.8em', color: 'text.secondary' }}>
+              <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
                 {followers.length > 0
                   ? `${followers.length === 1 ? 'Bag' : 'Bags'} ${followers.map((b) => b.container.label).join(', ')}`
                   : `For ${midSentence(regime.suits)}`}
