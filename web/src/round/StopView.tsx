@@ -244,9 +244,11 @@ export function StopWords({
           </strong>
           .{' '}
         </>
+      ) : strong === '' ? (
+        'I am still working out what to expect. '
       ) : (
         <>
-          I expect it <strong>{strong || '…'}</strong>. {rest}{' '}
+          I expect it <strong>{strong}</strong>. {rest}{' '}
         </>
       )}
       {method === 'finger' && bag.occupants.length > 1 ? SEVERAL : HOW[method]}
