@@ -47,7 +47,7 @@ function kernel(name) {
   return JSON.parse(execFileSync(process.execPath, args, { cwd: ROOT, encoding: 'utf8' }));
 }
 
-/** Gzipped bytes of JavaScript that the first route loads: the entry and everything it imports outright. */
+/** Gzipped bytes of JavaScript that the first route loads: the entry, the places, and everything that they import outright. */
 function firstRouteBytes() {
   const dist = join(ROOT, 'web', 'dist');
   const manifest = JSON.parse(readFileSync(join(dist, '.vite', 'manifest.json'), 'utf8'));
@@ -58,7 +58,7 @@ function firstRouteBytes() {
     files.add(chunk.file);
     for (const next of chunk.imports ?? []) visit(next);
   };
-  visit('index.html');
+  for (const start of ['index.html', 'src/app/router.tsx']) visit(start);
   return [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(dist, file))).length, 0);
 }
 
