@@ -47,7 +47,8 @@ function read(file) {
 }
 
 await Promise.all([
-  check('types', 'npm', ['run', '--silent', 'typecheck']),
+  check('types of core and app', 'npm', ['run', '--silent', 'typecheck:app']),
+  check('types of tests and the rest', 'npm', ['run', '--silent', 'typecheck:rest']),
   check('lint', 'npm', ['run', '--silent', 'lint']),
 ]);
 

@@ -194,50 +194,6 @@ test('a floor beyond its limit is said plainly, and nothing is stored that does 
   await expect(deck.getByRole('alert')).toContainText('beyond the limit of 20 kg/m²');
 });
 
-test('money spent is shared among its bags and reaches the cost of a kilogram', async ({ page }) => {
-  await openFewBags(page);
-  await visit(page, '/tally');
-  const row = page.getByRole('row', { name: /7 · Lantern Drop/ });
-  const costOf = async () => Number(/£([\d.]+)/.exec(await row.innerText())?.[1]);
-  const before = await costOf();
-  expect(before).toBeGreaterThan(0);
-  await visit(page, '/bench/costs');
-  const cost = page.getByRole('row', { name: /7 · Lantern Drop/ });
-  const had = Number(/£([\d.]+)/.exec(await cost.innerText())?.[1]);
-  await page.getByRole('button', { name: 'Money spent' }).click();
-  const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('How much').fill('much');
-  await dialog.getByRole('button', { name: 'Put in the diary' }).click();
-  await expect(dialog.getByRole('alert')).toContainText('A price is a number');
-  await dialog.getByLabel('How much').fill('12');
-  await dialog.getByLabel('Bag 7').check();
-  await dialog.getByRole('button', { name: 'Put in the diary' }).click();
-  await expect
-    .poll(async () =>
-      Math.max(...[...(await cost.innerText()).matchAll(/£([\d.]+)/g)].map((m) => Number(m[1]))),
-    )
-    .toBeGreaterThanOrEqual(12);
-  expect(had).toBeGreaterThan(0);
-  await visit(page, '/tally');
-  expect(await costOf()).toBeGreaterThan(before);
-});
-
-test('bags ticked in the table are changed together, and one undo takes all of it back', async ({ page }) => {
-  await openDemo(page);
-  await visit(page, '/stands');
-  await page.getByRole('button', { name: 'Table' }).click();
-  await page.getByLabel('Tick bag 5').check();
-  await page.getByLabel('Tick bag 9').check();
-  await page.getByRole('button', { name: 'Change them' }).click();
-  await page.getByLabel('Where they stand').click();
-  await page.getByRole('option', { name: 'Roof deck' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Change them' }).click();
-  await expect(page.getByRole('row', { name: /Old Peg/ })).toContainText('Roof deck');
-  await expect(page.getByRole('row', { name: /15 L bucket/ })).toContainText('Roof deck');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('row', { name: /Old Peg/ })).toContainText('Slipway terrace');
-});
-
 test('a template keeps how a bag is made up, for the next one', async ({ page }) => {
   await openDemo(page);
   await visit(page, '/stands');
@@ -252,24 +208,4 @@ test('a template keeps how a bag is made up, for the next one', async ({ page })
   await expect(page.getByRole('radio', { name: 'Trough' })).toBeChecked();
   await expect(page.getByLabel('Length')).toHaveValue('100 cm');
   await expect(page.getByLabel('Plants side by side')).toHaveValue('3');
-});
-
-test('a dripper is measured with a jar, and minutes of it are an amount of water', async ({ page }) => {
-  await startOwnGarden(page);
-  await addTomatoBag(page);
-  await visit(page, '/bench/measures');
-  await page.getByRole('button', { name: 'Measure another' }).click();
-  await page.getByLabel('What is it?').click();
-  await page.getByRole('option', { name: 'Dripper' }).click();
-  await page.getByLabel('Name').fill('drip');
-  await page.getByLabel('The jar caught').fill('150 mL');
-  await page.getByLabel('Minutes under the dripper').fill('5');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText('1.8 L an hour')).toBeVisible();
-  await visit(page, '/stands');
-  await page.getByRole('link', { name: /^1 Tomato/ }).click();
-  await page.getByRole('button', { name: 'Drink', exact: true }).click();
-  await page.getByLabel('How much').fill('40 min of drip');
-  await page.getByRole('button', { name: 'Given' }).click();
-  await expect(page.getByText('Drink: 1.2 L')).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addTomatoBag, openDemo, openFewBags, startOwnGarden, visit } from './garden.ts';
+import { addTomatoBag, openDemo, startOwnGarden, visit } from './garden.ts';
 
 test('entries are corrected, removed and brought back', async ({ page }) => {
   await startOwnGarden(page);
@@ -20,19 +20,6 @@ test('entries are corrected, removed and brought back', async ({ page }) => {
   await expect(page.getByText('Picked: 500 g')).toBeVisible();
   await page.reload();
   await expect(page.getByText('Picked: 500 g')).toBeVisible();
-});
-
-test('a bag goes to the bin with its diary and comes out with it', async ({ page }) => {
-  await startOwnGarden(page);
-  await addTomatoBag(page);
-  await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: 'Put it in the bin' }).click();
-  await expect(page.getByText('0 bags in 1 place')).toBeVisible();
-  await visit(page, '/files');
-  await page.getByRole('button', { name: 'Take it out' }).click();
-  await visit(page, '/stands');
-  await page.getByRole('link', { name: /1 Tomato/ }).click();
-  await expect(page.getByText('Planted, 34 cm tall')).toBeVisible();
 });
 
 test('a bag is changed, cleared and planted anew', async ({ page }) => {
@@ -86,21 +73,4 @@ test('everything is shown in the units that were chosen, and other units can be 
   await visit(page, '/stands');
   await page.getByRole('link', { name: /1 Tomato/ }).click();
   await expect(page.getByText('38 L round fabric')).toBeVisible();
-});
-
-test('an assumption can be overridden inside its range, and everything follows', async ({ page }) => {
-  await openFewBags(page);
-  await visit(page, '/settings');
-  await page.getByRole('button', { name: /^Show all/ }).click();
-  const risk = page.getByLabel('risk', { exact: true });
-  await risk.fill('3');
-  await expect(page.getByText('Outside the range: not used.')).toBeVisible();
-  await risk.fill('0.3');
-  await risk.blur();
-  await expect(page.getByText('You have changed 1.')).toBeVisible();
-  await visit(page, '/stands');
-  await page.getByRole('link', { name: /^3 Salt Snap/ }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('3 · Salt Snap');
-  await page.getByRole('button', { name: 'How do I know?' }).click();
-  await expect(page.getByText('30 %', { exact: true }).first()).toBeVisible();
 });

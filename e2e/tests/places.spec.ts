@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addTomatoBag, openDemo, openFewBags, savedFile, startOwnGarden, visit } from './garden.ts';
+import { addTomatoBag, openDemo, openFewBags, startOwnGarden, visit } from './garden.ts';
 
 test.describe('stands', () => {
   test('a place is added, named, put under glass, and goes to the bin when it is empty', async ({ page }) => {
@@ -119,45 +119,6 @@ test.describe('bench', () => {
   });
 });
 
-test.describe('season', () => {
-  test('a day is typed over, with rain, and goes back with undo', async ({ page }) => {
-    await openFewBags(page);
-    await visit(page, '/season/weather');
-    await page.getByRole('button', { name: 'Give the weather of 16 Jul' }).click();
-    const dialog = page.getByRole('dialog');
-    await dialog.getByLabel('Coldest').fill('16');
-    await dialog.getByLabel('Warmest').fill('31');
-    await dialog.getByLabel('Rain').fill('900');
-    await page.getByRole('button', { name: 'Note it' }).click();
-    await expect(page.getByText('900 mm cannot be right here', { exact: false })).toBeVisible();
-    await dialog.getByLabel('Rain').fill('2');
-    await page.getByRole('button', { name: 'Note it' }).click();
-    const row = page.getByRole('row', { name: /^16 Jul/ });
-    await expect(row).toContainText('31 °C');
-    await expect(row).toContainText('2 mm');
-    await page.getByRole('button', { name: 'Undo' }).click();
-    await expect(row).toContainText('filled in');
-  });
-
-  test('the usual weather is the grower’s own when they type it, and the latitude’s again when they like', async ({
-    page,
-  }) => {
-    await openFewBags(page);
-    await visit(page, '/season/weather');
-    await page.getByLabel('July day').fill('5');
-    await page.getByRole('button', { name: 'Keep these' }).click();
-    await expect(
-      page.getByText('July: the day cannot be colder than the night.', { exact: false }),
-    ).toBeVisible();
-    await page.getByLabel('July day').fill('27');
-    await page.getByRole('button', { name: 'Keep these' }).click();
-    await expect(page.getByText('Your own numbers.')).toBeVisible();
-    await expect(page.getByRole('row', { name: /^16 Jul/ })).toContainText('27 °C');
-    await page.getByRole('button', { name: 'Back to the latitude' }).click();
-    await expect(page.getByText('Worked out from 51° alone', { exact: false })).toBeVisible();
-  });
-});
-
 test.describe('tally', () => {
   test('a picking is put in from here, counted without a weight, and said to be unweighed', async ({
     page,
@@ -199,44 +160,6 @@ test.describe('tally of two years', () => {
 });
 
 test.describe('files and settings', () => {
-  test('two copies are merged: entries of both, each once', async ({ page }) => {
-    await startOwnGarden(page);
-    await addTomatoBag(page);
-    await visit(page, '/files');
-    const before = await savedFile(page);
-    await visit(page, '/stands');
-    await page.getByRole('link', { name: /1 Tomato/ }).click();
-    await page.getByRole('button', { name: 'Note', exact: true }).click();
-    await page.getByLabel('What you saw or did').fill('Only here');
-    await page.getByRole('button', { name: 'Put in the diary' }).click();
-    const there = JSON.parse(before) as { entries: Record<string, unknown>[] };
-    const planted = there.entries[0] as { containerId: string; at: string };
-    there.entries.push({
-      id: 'ent_elsewhere1',
-      kind: 'note',
-      at: planted.at,
-      recordedAt: planted.at,
-      containerId: planted.containerId,
-      text: 'Only there',
-    });
-    await visit(page, '/files');
-    for (let time = 0; time < 2; time++) {
-      await page.locator('input[type="file"]').setInputFiles({
-        name: 'phone.json',
-        mimeType: 'application/json',
-        buffer: Buffer.from(JSON.stringify(there)),
-      });
-      await page.getByRole('button', { name: 'Merge with what is here' }).click();
-      await expect(page.getByRole('heading', { level: 1 })).toHaveText('Stands');
-      await visit(page, '/files');
-      await expect(page.getByText('1 bags and 3 diary entries')).toBeVisible();
-    }
-    await visit(page, '/stands');
-    await page.getByRole('link', { name: /1 Tomato/ }).click();
-    await expect(page.getByText('Only here')).toBeVisible();
-    await expect(page.getByText('Only there')).toBeVisible();
-  });
-
   test('the demo begins anew after whatever was done in it', async ({ page }) => {
     await openDemo(page);
     await page.getByRole('button', { name: 'To the next morning' }).click();

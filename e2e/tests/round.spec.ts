@@ -89,26 +89,6 @@ test.describe('the round of the demo', () => {
     await expect(page.getByText('in two goes, ten minutes apart', { exact: false })).toBeVisible();
   });
 
-  test('takes a drink of another amount, a picking and a note at the stop', async ({ page }) => {
-    await openFewBags(page);
-    const label = (await page.getByRole('heading', { level: 2 }).first().innerText()).split(' ')[0] ?? '';
-    await page.getByRole('button', { name: 'Pick', exact: true }).click();
-    await page.getByLabel('How many').fill('3');
-    await page.getByRole('button', { name: 'Put in the diary' }).click();
-    await expect(page.getByText(`Picking from ${label}`)).toBeVisible();
-    await page.getByRole('button', { name: 'Note', exact: true }).click();
-    await page.getByLabel('What you saw or did').fill('Lower leaf yellow');
-    await page.getByRole('button', { name: 'Put in the diary' }).click();
-    await page.getByRole('button', { name: 'Give a drink anyway' }).click();
-    await page.getByLabel('How much').fill('½ can');
-    await page.getByRole('button', { name: 'Given' }).click();
-    await page.goto('/stands');
-    await page.getByRole('link', { name: new RegExp(`^${label} `) }).click();
-    await expect(page.getByText('Picked: 3 fruit')).toBeVisible();
-    await expect(page.getByText('Lower leaf yellow')).toBeVisible();
-    await expect(page.getByText('Drink: 4.5').first()).toBeVisible();
-  });
-
   test('the demo goes on to the next morning, and more bags want a look', async ({ page }) => {
     await openDemo(page);
     await page.getByRole('button', { name: 'To the next morning' }).click();

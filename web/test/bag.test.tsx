@@ -94,8 +94,7 @@ describe('what is noted at a bag', () => {
     fill('How warm the mix is', '68 F', form);
     await press('Put it down', form);
     await gone();
-    const byKind = [...(await made())].sort((a, b) => (a.kind < b.kind ? -1 : 1));
-    expect(byKind).toMatchObject([
+    expect(await made()).toMatchObject([
       { kind: 'height', heightMillimetres: 1550 },
       { kind: 'warmth', mixCelsius: 20 },
     ]);

@@ -74,10 +74,13 @@ export async function openApp(path: string, garden: Garden, now: string) {
     ...page,
     router,
     stored,
-    /** The entries that were made since the garden was opened. */
+    /** The entries that were made since the garden was opened, oldest first; of those that were made together by kind. */
     async made(): Promise<readonly Entry[]> {
       const before = new Set(garden.entries.map(({ id }) => id));
-      return (await stored()).entries.filter(({ id }) => !before.has(id));
+      const order = (e: Entry) => `${e.recordedAt} ${e.kind}`;
+      return (await stored()).entries
+        .filter(({ id }) => !before.has(id))
+        .sort((a, b) => (order(a) < order(b) ? -1 : 1));
     },
   };
 }

@@ -53,6 +53,8 @@ describe('what is usual here', () => {
     fill('May night', '9');
     await press('Keep these');
     await screen.findByText('Kept; every bag is worked out anew.');
+    // a day without weather is filled in from these
+    expect((await screen.findByText('1 May')).closest('tr')?.textContent).toMatch(/^1 May\d+\s°C/);
     expect((await stored()).settings.normals?.[4]?.minCelsius).toBe(9);
     await press('Back to the latitude’s');
     await screen.findByText('Back to the latitude’s own.');

@@ -9,6 +9,7 @@ import {
   demandIn,
   fromLossScale,
   lossScale,
+  MOST_SPREAD,
   onLossScale,
   type Belief,
   type DayOfBag,
@@ -96,7 +97,7 @@ class DemandByDay {
       const day = demandIn(weather[d] as WeatherDay, this.bag, dayOfBag, this.assumed);
       this.transpiration[d] = day.transpirationLitres / taw;
       this.evaporation[d] = day.evaporationLitres / taw;
-      this.spread[d] = Math.min(0.55, this.assumed.demandSpread * day.doubt);
+      this.spread[d] = Math.min(MOST_SPREAD, this.assumed.demandSpread * day.doubt);
       this.gain[d] = (day.rainLitres + day.dripLitres) / taw;
     });
   }

@@ -34,7 +34,7 @@ export {
 } from './drip.ts';
 export { timelineOf, type Timeline, type TimelineStep, type UseStep, type WaterEvent } from './timeline.ts';
 export { waterBalance, type BalanceDay } from './balance.ts';
-export { Belief } from './belief.ts';
+export { Belief, MOST_SPREAD } from './belief.ts';
 export { fromLossScale, lossScale, onLossScale } from './grid.ts';
 export {
   FilterRun,
