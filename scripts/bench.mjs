@@ -26,39 +26,11 @@ console.log(text);
 writeFileSync(join(ROOT, 'docs', 'bench.md'), text);
 writeFileSync(join(ROOT, 'docs', 'season-test.md'), seasonPage(season));
 
-/**
- * Milliseconds of two fixed loops: twenty million multiply-adds that wait for one another, and eighty million that need not.
- * A shared machine is not always equally fast, and figures of two days can only be held against each other by these; a
- * neighbour on the same core slows only the second, and most of what is measured here.
- */
+/** How fast the machine is just now; in a process of its own, since this one's state would show in it. */
 function yardstick() {
-  const numbers = Float64Array.from({ length: 1000 }, (_, i) => 1 + i / 1000);
-  const chained = () => {
-    let sum = 0;
-    for (let n = 0; n < 20_000; n++) for (let i = 0; i < 1000; i++) sum = sum * 0.999 + numbers[i];
-    return sum;
-  };
-  const free = () => {
-    let [a, b, c, d] = [0, 0, 0, 0];
-    for (let n = 0; n < 80_000; n++)
-      for (let i = 0; i < 1000; i += 4) {
-        a += numbers[i] * numbers[i + 1];
-        b += numbers[i + 1] * numbers[i + 2];
-        c += numbers[i + 2] * numbers[i + 3];
-        d += numbers[i + 3] * numbers[i];
-      }
-    return a + b + c + d;
-  };
-  return { chained: medianTime(chained), free: medianTime(free) };
-}
-
-/** Milliseconds of some work that gives a number, median of 7. */
-function medianTime(work) {
-  const times = Array.from({ length: 7 }, () => {
-    const started = performance.now();
-    return work() > 0 ? performance.now() - started : 0;
-  });
-  return Math.round(times.sort((a, b) => a - b)[3]);
+  return JSON.parse(
+    execFileSync(process.execPath, ['scripts/yardstick.mjs'], { cwd: ROOT, encoding: 'utf8' }),
+  );
 }
 
 /** A kernel's timings: the line of JSON that its bench prints. */
@@ -225,7 +197,7 @@ function report() {
   return `# Measured
 
 By \`npm run bench\` on ${new Date().toISOString().slice(0, 10)}: Node ${process.versions.node}, ${cpus().length} cores (${cpus()[0]?.model.trim() ?? 'unknown'}), headless Chromium.
-The command writes this page anew; nothing on it is typed by hand. To compare with another day: before the cores' figures, after them and after the browser's, a fixed loop of twenty million multiply-adds that wait for one another took ${yardsticks.map(({ chained }) => chained).join(', ')} ms, and one of eighty million that need not wait ${yardsticks.map(({ free }) => free).join(', ')} ms. A neighbour on the same core slows only the second, and most of what is measured here: at its quietest it takes about 85 ms.
+The command writes this page anew; nothing on it is typed by hand. To compare with another day: before the cores' figures, after them and after the browser's, a fixed loop of twenty million multiply-adds that wait for one another took ${yardsticks.map(({ chained }) => chained).join(', ')} ms, and one of eighty million that need not wait ${yardsticks.map(({ free }) => free).join(', ')} ms. A neighbour on the same core slows only the second, and most of what is measured here.
 
 | what | figure |
 | --- | --- |
