@@ -1,5 +1,5 @@
 import { fork } from 'node:child_process';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { chanceFrom } from '../hidden/index.ts';
 import { DEFAULT_ASSUMED } from '../src/assumed/index.ts';
 import { FilterMemory } from '../src/bag-state/index.ts';
@@ -58,9 +58,8 @@ const allBags = took(() => cases.forEach((one) => runFilter(one.bag, stepsOf(one
 /** Milliseconds until all workers have worked out their bags, after they have done so once; here each is a process. */
 async function sharedTook(): Promise<number> {
   const workers = Array.from({ length: WORKERS }, (_, part) =>
-    fork(fileURLToPath(new URL('./filter.worker.ts', import.meta.url)), [BAGS, part, WORKERS].map(String), {
-      execArgv: ['--import', 'tsx'],
-    }),
+    // built, the worker stands beside this file
+    fork(join(import.meta.dirname, 'filter.worker.js'), [BAGS, part, WORKERS].map(String)),
   );
   const all = () =>
     Promise.all(workers.map((worker) => new Promise((resolve) => worker.once('message', resolve))));

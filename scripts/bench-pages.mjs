@@ -1,0 +1,123 @@
+import { cpus } from 'node:os';
+
+/**
+ * What was measured, beside what is asked.
+ *
+ * @param rounds what each round measured: `yardstick`, `filter`, `ahead`, `shopping`, `feeding`, and `app` with lists of times
+ * @param bytes of the first route's JavaScript, gzipped
+ */
+export function benchPage(rounds, bytes) {
+  const [{ filter, ahead, feeding, shopping }] = rounds;
+  /** A line of figures that every round gives one of, or a list. */
+  const line = (what, asked, of, digits = 0) => {
+    const all = rounds.flatMap(of).sort((a, b) => a - b);
+    return `| ${what} | ${asked} | ${all[0].toFixed(digits)} | ${all[Math.floor(all.length / 2)].toFixed(digits)} |`;
+  };
+  const lines = [
+    line(
+      `water filter, one bag's season (${filter.days} days, ${filter.entries} entries as a simulated bag was felt and drank, 40 × 25 grid), median of ${filter.runs} bags`,
+      5,
+      (r) => r.filter.medianMs,
+      1,
+    ),
+    line('the same, slowest bag', '', (r) => r.filter.slowestMs, 1),
+    line(
+      'the same with looks that come at random, 300 entries: the belief at its widest',
+      '',
+      (r) => r.filter.randomMs,
+      1,
+    ),
+    line(`such a bag after one new entry, median of ${filter.runs}`, 1, (r) => r.filter.newEntryMs, 2),
+    line(`${filter.bags} such bags one after another in one worker`, '', (r) => r.filter.allBagsMs),
+    line(`the same, shared over ${filter.workers} workers as the app does it`, 500, (r) => r.filter.sharedMs),
+    line(
+      `looking ahead: ${ahead.bags} bags × ${ahead.days} days × ${ahead.draws} draws, in one worker`,
+      250,
+      (r) => r.ahead.aheadMs,
+    ),
+    line(
+      `a bag's feeding on the demo: three ledgers of a season, due steps, the mix used up, median of ${feeding.bags} bags`,
+      '',
+      (r) => r.feeding.feedingMs,
+      2,
+    ),
+    line("a regime's dates for three months, median", '', (r) => r.feeding.previewMs, 2),
+    line(
+      `shopping list, ${shopping.bags} bags, 12 ingredients, ${shopping.packs} pack sizes, exact cover, median of ${shopping.runs} different lists`,
+      '',
+      (r) => r.shopping.medianMs,
+      2,
+    ),
+    line('the same, slowest list', '', (r) => r.shopping.slowestMs, 2),
+    line(
+      'the round of the demo with all its bags worked out anew, from the garden read to a stop that can be used',
+      300,
+      (r) => r.app.rounds,
+    ),
+    line('a tap on a grade, on a page at rest, to the drink that is proposed', 100, (r) => r.app.answers),
+    line(
+      'navigation to a usable round on the demo, first visit (fetches and stores the demo)',
+      '',
+      (r) => r.app.cold,
+    ),
+    line('the same, later visits', '', (r) => r.app.warm),
+    line(
+      'the longest task of the main thread in such a later visit (50: none is longer)',
+      50,
+      (r) => r.app.starts,
+    ),
+    line('the longest one from a tap on a grade until all is drawn', 50, (r) => r.app.looks),
+  ];
+  const yardsticks = (which) => rounds.map(({ yardstick }) => yardstick[which]).join(', ');
+  return `# Measured
+
+By \`npm run bench\` on ${new Date().toISOString().slice(0, 10)}: Node ${process.versions.node}, ${cpus().length} cores (${cpus()[0]?.model.trim() ?? 'unknown'}), headless Chromium. The command writes this page anew; nothing on it is typed by hand. All of it is the built code that ships.
+
+Everything is measured in ${rounds.length} rounds, one thing after another. **Quickest** is the least disturbed of them (of ${rounds.flatMap(({ app }) => app.answers).length} taps, for one), **median** what the machine gave while it had neighbours: before each round a fixed loop of twenty million multiply-adds that wait for one another took ${yardsticks('chained')} ms, and one of eighty million that need not wait ${yardsticks('free')} ms. A neighbour on the same core slows only the second, and most of what is measured here.
+
+| what | asked, ms | quickest | median |
+| --- | --- | --- | --- |
+${lines.join('\n')}
+
+First route's JavaScript: ${(bytes / 1000).toFixed(0)} kB gzip.
+`;
+}
+
+/** The season test's table (core/bench/season), with what it says in words around it. */
+export function seasonPage({ seconds, comparisons }) {
+  const percent = (share, digits = 0) => `${(share * 100).toFixed(digits)} %`;
+  const names = { coolWet: 'A cool wet climate', hot: 'A hot climate' };
+  const tables = comparisons.map(({ climate, bags, days, lines, truth }) => {
+    const daily = lines[0].looks;
+    const rows = lines.map(
+      (l) =>
+        `| ${l.name} | ${percent(l.looks / daily)} | ${percent(l.dry, 2)} | ${percent(l.walks)} | ${percent(l.waste)} |`,
+    );
+    return `## ${names[climate]}
+
+${bags} bags over four weather years, ${days} days each.
+
+| who | looks, of daily's | bag-days below a fifth | days with a walk | poured and lost |
+| --- | --- | --- | --- | --- |
+${rows.join('\n')}
+
+Stated 10 to 90 % ranges held ${percent(truth.coverage, 1)} of evenings. "Hours until it wants water" was off by ${percent(truth.hoursError)} in the median of ${truth.forecasts} forecasts.
+`;
+  });
+  return `# The season test
+
+By \`npm run bench\` on ${new Date().toISOString().slice(0, 10)}, in ${seconds.toFixed(0)} s. The command writes this page anew; the words around the figures stand in \`scripts/bench.mjs\`.
+
+The truth is not the model. Hidden bags (\`core/hidden\`) have two layers, hourly steps, another formula for use and for growth, a use that wanders, water that runs past dry mix, and fingers that are off; their weather hangs together from day to day. A grower sees only what one can see: a day's minimum, maximum and rain afterwards, what the bag is sold as (a tenth off in its water, a fifth off in its leaves), and what the finger says. Everyone goes round once a day, at six in the evening, and pours alike: in parts, with pauses, until it runs through. Rundel expects of the days to come what is usual for the place, no forecast. A bag-day counts as dry when its real water was below a fifth at any hour.
+
+${tables.join('\n')}
+## What it shows, and what not
+
+- Fewer *looks*, hardly fewer walks: somewhere a bag is nearly always due. A simple habit by millimetres of reference evapotranspiration saves as many looks and far more walks, at several times the dry-outs.
+- Who looks every day and drinks at "barely damp" does about as well as Rundel against dry-outs, and in the cool climate a little better, for two and a half times the looks and as much water.
+- The bag's own habitual interval looks least often of all. In a cool summer that is cheap; in a hot one it is not.
+- Most dry-outs belong to a few bags that one round a day cannot keep. No rule about looking mends those: a second round, a bigger bag, mulch, shade or a store of water does.
+- The error of the hours is larger than a forecast of the weather would make it: the days to come are taken as usual.
+- One simulator is one opinion about bags. The numbers that were set by it (spread of a day's use, drift, the finger's offset, the pace of growth) are marked *assumed* and can be changed in Settings.
+`;
+}
