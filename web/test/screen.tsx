@@ -9,7 +9,7 @@ import { MemoryRouter, useRoutes } from 'react-router';
 import { PLACES } from '../src/app/places.tsx';
 import { themeFor } from '../src/app/theme/theme.ts';
 import { containersInUse, GardenProvider, type OpenGarden } from '../src/store/index.ts';
-import { versionOf } from '../src/store/waters.ts';
+import { versionOf } from '../src/store/waters-question.ts';
 import type { FailedWater } from '../src/workers/estimate.ts';
 
 /** A garden as the places are given it; nothing can be written to it. */

@@ -9,7 +9,7 @@ import {
 } from '@tabler/icons-react';
 import { dayOf, addDays } from '@rundel/core/climate';
 import { momentAt } from '@rundel/core/bag-state';
-import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
+import { lazy, memo, Suspense, useEffect, useState, type ReactNode } from 'react';
 import { NavLink, useNavigate } from 'react-router';
 import { useGarden, type Which } from '../store/index.ts';
 
@@ -90,47 +90,7 @@ export function Shell({
         }}
       >
         <GardenMenu which={which} onChange={onChange} />
-        <Box
-          component="nav"
-          aria-label="Places"
-          sx={{
-            position: { xs: 'fixed', md: 'static' },
-            zIndex: 1100,
-            bottom: 0,
-            insetInline: 0,
-            backgroundColor: 'var(--rail)',
-            display: 'flex',
-            flexDirection: { xs: 'row', md: 'column' },
-            width: { md: '100%' },
-            marginBlockStart: { md: 1 },
-            paddingBlockEnd: { xs: 'env(safe-area-inset-bottom)', md: 0 },
-          }}
-        >
-          {PLACES.map(({ path, name, Icon }) => (
-            <ButtonBase
-              key={path}
-              component={NavLink}
-              to={path}
-              sx={{
-                flex: { xs: 1, md: 'none' },
-                minHeight: { xs: 60, md: 74 },
-                display: 'grid',
-                placeItems: 'center',
-                alignContent: 'center',
-                gap: '3px',
-                fontSize: '0.85rem',
-                color: 'inherit',
-                marginInlineStart: { md: 1.25 },
-                borderRadius: { xs: '12px 12px 0 0', md: '12px 0 0 12px' },
-                '&.active': { backgroundColor: 'var(--ground)', color: 'var(--ink)', fontWeight: 700 },
-                '&:focus-visible': { outlineColor: 'var(--flower)', outlineOffset: -4 },
-              }}
-            >
-              <Icon size={28} stroke={1.8} aria-hidden />
-              {name}
-            </ButtonBase>
-          ))}
-        </Box>
+        <Places />
       </Box>
       <Box
         component="main"
@@ -144,6 +104,53 @@ export function Shell({
     </Box>
   );
 }
+
+/** Which place one is at changes with the address alone: what is entered in a garden does not draw them anew. */
+const Places = memo(function Places() {
+  return (
+    <Box
+      component="nav"
+      aria-label="Places"
+      sx={{
+        position: { xs: 'fixed', md: 'static' },
+        zIndex: 1100,
+        bottom: 0,
+        insetInline: 0,
+        backgroundColor: 'var(--rail)',
+        display: 'flex',
+        flexDirection: { xs: 'row', md: 'column' },
+        width: { md: '100%' },
+        marginBlockStart: { md: 1 },
+        paddingBlockEnd: { xs: 'env(safe-area-inset-bottom)', md: 0 },
+      }}
+    >
+      {PLACES.map(({ path, name, Icon }) => (
+        <ButtonBase
+          key={path}
+          component={NavLink}
+          to={path}
+          sx={{
+            flex: { xs: 1, md: 'none' },
+            minHeight: { xs: 60, md: 74 },
+            display: 'grid',
+            placeItems: 'center',
+            alignContent: 'center',
+            gap: '3px',
+            fontSize: '0.85rem',
+            color: 'inherit',
+            marginInlineStart: { md: 1.25 },
+            borderRadius: { xs: '12px 12px 0 0', md: '12px 0 0 12px' },
+            '&.active': { backgroundColor: 'var(--ground)', color: 'var(--ink)', fontWeight: 700 },
+            '&:focus-visible': { outlineColor: 'var(--flower)', outlineOffset: -4 },
+          }}
+        >
+          <Icon size={28} stroke={1.8} aria-hidden />
+          {name}
+        </ButtonBase>
+      ))}
+    </Box>
+  );
+});
 
 function GardenMenu({ which, onChange }: { readonly which: Which; onChange(next: Which): void }) {
   const { garden } = useGarden();

@@ -1,12 +1,14 @@
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/bricolage-grotesque/wght.css';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { registerSW } from 'virtual:pwa-register';
 import { Themed } from './Themed.tsx';
 
+// what a query found is drawn in the same breath as what came with it, and not a timer's tick later
+notifyManager.setScheduler(queueMicrotask);
 const client = new QueryClient({
   defaultOptions: { queries: { refetchOnWindowFocus: false, networkMode: 'always' } },
 });

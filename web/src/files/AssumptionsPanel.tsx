@@ -12,8 +12,8 @@ import {
 import { ASSUMPTIONS, type Assumption } from '@rundel/core/assumed';
 import { CROPS } from '@rundel/core/crops';
 import { trimmed } from '@rundel/core/units';
-import { useState } from 'react';
-import { useGarden, useLearnt } from '../store/index.ts';
+import { useMemo, useState } from 'react';
+import { learntOf, useGarden } from '../store/index.ts';
 
 /** Every judgement in one table: the core's own, and each habit's three figures. */
 const ROWS: readonly { readonly key: string; readonly name: string; readonly assumption: Assumption }[] = [
@@ -35,10 +35,13 @@ function words(key: string): string {
 
 /** The constants that are judgements and not published figures, with reason and range; each can be overridden. */
 export function AssumptionsPanel() {
-  const { garden, saveSettings } = useGarden();
+  const { garden, live, saveSettings } = useGarden();
   const [isOpen, setOpen] = useState(false);
   const own = garden.settings.assumptions;
-  const learnt: Partial<Record<string, number>> = { ...useLearnt() };
+  const learnt: Partial<Record<string, number>> = useMemo(
+    () => ({ ...learntOf({ garden, live }) }),
+    [garden, live],
+  );
   const count = Object.keys(own).length;
   const keep = (key: string, value: number | undefined) => {
     const { [key]: _, ...rest } = own;

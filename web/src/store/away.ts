@@ -4,7 +4,7 @@ import { planAwayInWorker } from '../workers/away.ts';
 import { useGarden } from './garden-context.tsx';
 import { containersInUse, occupantsNow } from './selectors.ts';
 import { learntOf } from './learnt.ts';
-import { gardenForWater } from './waters.ts';
+import { gardenForWater } from './waters-question.ts';
 
 export type AwayState =
   | {

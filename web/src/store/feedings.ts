@@ -10,7 +10,8 @@ import { answersFor, type Answers } from './answers.ts';
 import type { Bag } from './bags.ts';
 import { useGarden, type OpenGarden } from './garden-context.tsx';
 import { containersInUse } from './selectors.ts';
-import { useWaters, versionOf } from './waters.ts';
+import { versionOf } from './waters-question.ts';
+import { useWaters } from './waters.ts';
 
 /** The entries of a bag that its feeding depends on. */
 const FEEDING_KINDS: ReadonlySet<string> = new Set([
@@ -55,6 +56,7 @@ export function useFeedings(): { readonly byId: ReadonlyMap<string, FeedingNow>;
     placeholderData: (before, last) => (last?.queryKey[1] === which ? before : undefined),
     staleTime: Infinity,
     gcTime: 60_000,
+    structuralSharing: false,
     queryFn: async () => {
       const { goods, regimes, varieties, plants, mixes, measures, settings } = garden;
       const seen = open.live.flatMap((e) => (e.kind === 'weather' ? [e.id] : [])).join();

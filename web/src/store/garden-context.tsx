@@ -12,7 +12,14 @@ import { startWorkers } from '../workers/estimate.ts';
 import { GardenStore, type RecordChange } from './garden-store.ts';
 import { newId } from './ids.ts';
 import { pause } from './pause.ts';
+import { watersQuestion } from './waters-question.ts';
 import { DATABASE_NAMES, rememberGarden, type Which } from './which.ts';
+
+/**
+ * So long a change waits for what it does to the bags' water, so that both are drawn at once, ms. What takes longer is
+ * drawn after it.
+ */
+const DRAWN_TOGETHER = 60;
 
 /** What was done last, for the word at the foot of the screen. */
 export interface LastChange {
@@ -124,6 +131,8 @@ export function useGardenState(which: Which): GardenState {
     },
     staleTime: Infinity,
     retry: false,
+    // a garden is replaced whole, and which one it is tells whether anything has changed
+    structuralSharing: false,
   });
   const undone = useRef<Undoable[]>([]);
   const done = useRef<Undoable[]>([]);
@@ -151,12 +160,26 @@ export function useGardenState(which: Which): GardenState {
 
   const apply = useCallback(
     async (change: Change) => {
-      if (change.records.length === 0) await store.append(change.entries);
-      else await store.write(change.records, change.entries);
-      patch((loaded) => ({ ...loaded, garden: withChange(loaded.garden, change) }));
+      const written =
+        change.records.length === 0
+          ? store.append(change.entries)
+          : store.write(change.records, change.entries);
+      const before = client.getQueryData<Loaded | null>(key);
+      const next = before && withChange(before.garden, change);
+      const answered =
+        next &&
+        client.prefetchQuery(
+          watersQuestion({ garden: next, live: liveEntries(next.entries), clock: before.clock, which }),
+        );
+      await written;
+      await Promise.race([answered, new Promise((resolve) => setTimeout(resolve, DRAWN_TOGETHER))]);
+      patch((loaded) => ({
+        ...loaded,
+        garden: next && loaded.garden === before.garden ? next : withChange(loaded.garden, change),
+      }));
       others.current?.postMessage('changed');
     },
-    [patch, store],
+    [client, key, patch, store, which],
   );
 
   const loaded = query.data;

@@ -1,4 +1,4 @@
-export { useLearnt, type Learnt } from './learnt.ts';
+export { learntOf, type Learnt } from './learnt.ts';
 export { inverse, type Change } from './changes.ts';
 export { moneyIn, useMoney, type Money } from './money.ts';
 export { clockSetTo, realClock, type Clock } from './clock.ts';

@@ -2,8 +2,7 @@ import { resolveAssumed } from '@rundel/core/assumed';
 import { bodyOf, knownWeather, learnFinger, siteOf, type BagBody } from '@rundel/core/bag-state';
 import { entriesAt } from '@rundel/core/diary';
 import { learnForecastSpread } from '@rundel/core/water';
-import { useMemo } from 'react';
-import { useGarden, type OpenGarden } from './garden-context.tsx';
+import type { OpenGarden } from './garden-context.tsx';
 
 /** What the diary has taught, in place of what is assumed; a number that the grower set goes before it. */
 export interface Learnt {
@@ -15,12 +14,6 @@ export interface Learnt {
 /** This grower's finger, from looks beside weighings, and this site's weather, from the days that were noted. */
 export function learntOf(open: Pick<OpenGarden, 'garden' | 'live'>): Learnt {
   return { ...fingerOf(open), ...forecastOf(open) };
-}
-
-/** The same on a screen. */
-export function useLearnt(): Learnt {
-  const { garden, live } = useGarden();
-  return useMemo(() => learntOf({ garden, live }), [garden, live]);
 }
 
 function fingerOf({ garden, live }: Pick<OpenGarden, 'garden' | 'live'>): Learnt {

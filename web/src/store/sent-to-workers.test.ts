@@ -6,7 +6,7 @@ import { gardenForFeeding } from './feedings.ts';
 import { containersInUse, occupantsIn } from './selectors.ts';
 import { isSameList } from './answers.ts';
 import { learntOf } from './learnt.ts';
-import { gardenForWater, partFor, weatherSince, withoutDiary } from './waters.ts';
+import { gardenForWater, partFor, weatherSince, withoutDiary } from './waters-question.ts';
 
 const garden = gannetSlip(3);
 const live = liveEntries(garden.entries);

@@ -1,0 +1,112 @@
+// @vitest-environment happy-dom
+import { liveEntries, type Draft } from '@rundel/core/diary';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, renderHook, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { clockSetTo } from '../src/store/clock.ts';
+import { useGardenState } from '../src/store/garden-context.tsx';
+import { GardenStore } from '../src/store/garden-store.ts';
+import { watersQuestion } from '../src/store/waters-question.ts';
+import { DATABASE_NAMES } from '../src/store/which.ts';
+import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
+
+/** Workers that answer when told to, and note which bags they were asked about. */
+const workers = vi.hoisted(() => ({ asked: [] as string[][], answer: () => Promise.resolve() }));
+vi.mock('../src/workers/estimate.ts', () => ({
+  startWorkers: () => undefined,
+  estimateWorker: () => ({
+    async bagWaters(_: unknown, containers: readonly { readonly id: string }[]) {
+      workers.asked.push(containers.map(({ id }) => id));
+      await workers.answer();
+      return containers.map(({ id }) => ({ containerId: id, problem: 'not worked out here' }));
+    },
+  }),
+}));
+
+const garden = demoWith('3', '7');
+const containerId = idOf(garden, '3');
+const LOOK: Draft = { kind: 'look', at: DEMO_EVENING, containerId, look: { method: 'finger', grade: 2 } };
+
+let store: GardenStore;
+
+beforeEach(async () => {
+  workers.asked = [];
+  workers.answer = () => Promise.resolve();
+  store = new GardenStore(DATABASE_NAMES.demo);
+  await store.replace(garden);
+  for (const note of ['demoStart', 'demoMoment']) await store.writeNote(note, DEMO_EVENING);
+});
+
+afterEach(() => store.close());
+
+/** The garden as a screen has it, with what is known of the water of the bags at every change of it. */
+async function opened() {
+  const client = new QueryClient();
+  const clock = clockSetTo(DEMO_EVENING, 60);
+  const isKnown: boolean[] = [];
+  const { result } = renderHook(
+    () => {
+      const state = useGardenState('demo');
+      if (state.kind === 'ready') {
+        const { garden: shown, live, which } = state.open;
+        const { queryKey } = watersQuestion({ garden: shown, live, clock, which });
+        isKnown[shown.entries.length - garden.entries.length] ??= client.getQueryData(queryKey) !== undefined;
+      }
+      return state;
+    },
+    {
+      wrapper: ({ children }) => <QueryClientProvider client={client}>{children}</QueryClientProvider>,
+    },
+  );
+  await waitFor(() => expect(result.current.kind).toBe('ready'));
+  const open = () => {
+    if (result.current.kind !== 'ready') throw new Error('The garden is not open.');
+    return result.current.open;
+  };
+  return { open, isKnown, client };
+}
+
+it('a look is shown when what it means for the water is known', async () => {
+  const { open, isKnown } = await opened();
+  await act(() => open().record([LOOK], 'look'));
+  await waitFor(() => expect(open().live.at(-1)).toMatchObject({ containerId, kind: 'look' }));
+  expect(isKnown).toEqual([false, true]);
+});
+
+it('so is taking it back, and only the bag that it was about is asked of again', async () => {
+  const { open, isKnown, client } = await opened();
+  await client.prefetchQuery(watersQuestion(open()));
+  workers.asked = [];
+  await act(() => open().record([LOOK], 'look'));
+  await act(() => open().undo());
+  await waitFor(() => expect(open().live).toHaveLength(liveEntries(garden.entries).length));
+  expect(isKnown.slice(1)).toEqual([true, true]);
+  expect(workers.asked).toEqual([[containerId], [containerId]]);
+});
+
+it('a worker that takes long does not hold a look up', async () => {
+  const { open, isKnown } = await opened();
+  workers.answer = () => new Promise(() => undefined);
+  await act(() => open().record([LOOK], 'look'));
+  await waitFor(() => expect(open().garden.entries).toHaveLength(garden.entries.length + 1));
+  expect(isKnown).toEqual([false, false]);
+});
+
+it('two that are made at once are both shown and both stored', async () => {
+  const { open } = await opened();
+  const other: Draft = { ...LOOK, containerId: idOf(garden, '7') };
+  await act(() => Promise.all([open().record([LOOK], 'look'), open().record([other], 'look')]));
+  await waitFor(() => expect(open().garden.entries).toHaveLength(garden.entries.length + 2));
+  expect((await store.load())?.garden.entries).toHaveLength(garden.entries.length + 2);
+});
+
+it('what the browser refuses to store is not shown, whatever the worker says', async () => {
+  const { open } = await opened();
+  const refuse = vi.spyOn(GardenStore.prototype, 'append').mockRejectedValue(new Error('The disk is full.'));
+  await act(async () => {
+    await expect(open().record([LOOK], 'look')).rejects.toThrow('The disk is full.');
+  });
+  refuse.mockRestore();
+  expect(open().garden.entries).toHaveLength(garden.entries.length);
+  expect(open().lastChange).toMatchObject({ words: 'The disk is full.', canUndo: false });
+});
