@@ -17,6 +17,7 @@ export { daylightHours, extraterrestrialRadiation, shareOfDay } from './sun.ts';
 export { completeWeather, type KnownDay, type Site, type WeatherDay } from './weather.ts';
 export {
   guessColumns,
+  guessMapping,
   readWeatherTable,
   WIND_UNITS,
   type ColumnMapping,

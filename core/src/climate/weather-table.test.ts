@@ -3,6 +3,7 @@ import {
   completeWeather,
   defaultNormals,
   guessColumns,
+  guessMapping,
   readWeatherTable,
   type ColumnMapping,
 } from './index.ts';
@@ -96,6 +97,67 @@ describe('guessing columns', () => {
     [['a', 'b'], { date: undefined, min: undefined, max: undefined, rain: undefined }],
   ])('%o', (headings, guess) => {
     expect(guessColumns(headings)).toEqual(guess);
+  });
+});
+
+describe('guessing how a table is written', () => {
+  const table = (headings: readonly string[], ...lines: readonly string[]) => {
+    const rows = lines.map((line) =>
+      Object.fromEntries(line.split(' ').map((cell, i) => [headings[i] ?? '', cell])),
+    );
+    return { mapping: guessMapping(headings, rows), rows };
+  };
+  const plain = ['date', 'min', 'max', 'rain'];
+
+  it.each([
+    ['the year first', ['2026-07-16 9 19 0', '2026-07-17 9 19 0'], 'ymd'],
+    ['the day first', ['15.07.2026 9 19 0', '16.07.2026 9 19 0'], 'dmy'],
+    ['the month first', ['7/15/2026 9 19 0', '7/16/2026 9 19 0'], 'mdy'],
+    ['the month first, in days that could be either', ['7/1/2026 9 19 0', '7/2/2026 9 19 0'], 'mdy'],
+    ['the day first, in days that could be either', ['1/7/2026 9 19 0', '2/7/2026 9 19 0'], 'dmy'],
+    ['the newest on top', ['2/7/2026 9 19 0', '1/7/2026 9 19 0'], 'dmy'],
+    ['without any date', ['Thursday 9 19 0'], 'ymd'],
+  ])('dates with %s', (_, lines, order) => {
+    expect(table(plain, ...lines).mapping.dateOrder).toBe(order);
+  });
+
+  it.each([
+    ['celsius', plain, '2026-07-16 9 19 0'],
+    ['celsius', ['date', 'min C', 'max C'], '2026-07-16 20 44'],
+    ['fahrenheit', plain, '2026-07-16 55 84 0'],
+    ['fahrenheit', ['date', 'Low °F', 'High °F'], '2026-01-16 20 33'],
+    ['fahrenheit', ['date', 'tmin_f', 'tmax_f'], '2026-01-16 20 33'],
+  ])('%s, by the headings %o and how warm it was', (unit, headings, line) => {
+    expect(table(headings, line).mapping.temperature).toBe(unit);
+  });
+
+  it.each([
+    ['rain', 'millimetre'],
+    ['Rain in mm', 'millimetre'],
+    ['Precip in', 'inch'],
+    ['rain (inches)', 'inch'],
+    ['rain_in', 'inch'],
+    ['Rain (mm)', 'millimetre'],
+  ])('rain under "%s" in %s', (heading, unit) => {
+    expect(table(['date', 'min', 'max', heading], '2026-07-16 9 19 0').mapping.rainUnit).toBe(unit);
+  });
+
+  it.each([
+    ['wind', 'm/s'],
+    ['wind km/h', 'km/h'],
+    ['Wind (mph)', 'mph'],
+    ['wind kt', 'knots'],
+  ])('wind under "%s" in %s', (heading, unit) => {
+    expect(table(['date', 'min', 'max', heading], '2026-07-16 9 19 2').mapping.windUnit).toBe(unit);
+  });
+
+  it('makes a table read that has everything the other way about', () => {
+    const { mapping, rows } = table(['Day', 'T max (F)', 'T min (F)', 'Precip in'], '7/2/2026 80.6 59 0.1');
+    const [day] = readWeatherTable(rows, mapping).days;
+    expect(day).toMatchObject({ day: '2026-07-02' });
+    expect(day?.minCelsius).toBeCloseTo(15, 9);
+    expect(day?.maxCelsius).toBeCloseTo(27, 9);
+    expect(day?.rainMillimetres).toBeCloseTo(2.54, 9);
   });
 });
 

@@ -1,5 +1,5 @@
 import { toInner } from '../units/index.ts';
-import { isDay, type Day } from './calendar.ts';
+import { daysBetween, isDay, type Day } from './calendar.ts';
 
 /** Which column of a table holds what. All but date and temperatures are optional. Dates may be written in three orders. */
 export interface ColumnMapping {
@@ -158,4 +158,62 @@ export function guessColumns(headings: readonly string[]): {
     wind: find(HINTS.wind),
     sun: find(HINTS.sun),
   };
+}
+
+/** So warm it is by day in no garden most of the year, but in degrees Fahrenheit it is in nearly every one. */
+const WARM_IN_FAHRENHEIT = 45;
+
+const UNIT_HINTS = {
+  fahrenheit: /°\s?f\b|\(f\)|[_ ]f$|fahrenheit/i,
+  inch: /inch|[\s_(]in\)?$/i,
+} as const;
+
+const WIND_HINTS: readonly (readonly [keyof typeof WIND_UNITS, RegExp])[] = [
+  ['km/h', /km\s?\/?\s?h|kph/i],
+  ['mph', /mph/i],
+  ['knots', /knots?|\bkts?\b/i],
+];
+
+/**
+ * A first guess at a whole mapping: columns and units by their headings, the order in which dates are written by which of the
+ * three reads the most rows and, between two that read as many, by which has the days follow one another. A column that is
+ * not found is ''.
+ *
+ * @example
+ * guessMapping(['Date', 'Low (F)', 'High (F)'], [{ Date: '7/16/2026', 'Low (F)': '55', 'High (F)': '84' }])
+ * // => { date: 'Date', min: 'Low (F)', max: 'High (F)', dateOrder: 'mdy', temperature: 'fahrenheit', rainUnit: 'millimetre', windUnit: 'm/s', rain: undefined, humidity: undefined, wind: undefined, sun: undefined }
+ */
+export function guessMapping(
+  headings: readonly string[],
+  rows: readonly Readonly<Record<string, string>>[],
+): ColumnMapping {
+  const { date = '', min = '', max = '', ...rest } = guessColumns(headings);
+  const warmest = rows.flatMap((row) => readNumber(row[max]) ?? []).sort((a, b) => a - b);
+  const isFahrenheit =
+    (warmest[Math.floor(warmest.length / 2)] ?? 0) > WARM_IN_FAHRENHEIT || UNIT_HINTS.fahrenheit.test(max);
+  return {
+    date,
+    // where both read alike: who counts in Fahrenheit writes the month first
+    dateOrder: guessDateOrder(
+      rows.map((row) => row[date] ?? ''),
+      isFahrenheit ? ['ymd', 'mdy', 'dmy'] : ['ymd', 'dmy', 'mdy'],
+    ),
+    min,
+    max,
+    ...rest,
+    temperature: isFahrenheit ? 'fahrenheit' : 'celsius',
+    rainUnit: UNIT_HINTS.inch.test(rest.rain ?? '') ? 'inch' : 'millimetre',
+    windUnit: WIND_HINTS.find(([, hint]) => hint.test(rest.wind ?? ''))?.[0] ?? 'm/s',
+  };
+}
+
+type DateOrder = ColumnMapping['dateOrder'];
+
+function guessDateOrder(texts: readonly string[], likeliest: readonly DateOrder[]): DateOrder {
+  const orders = likeliest.map((order) => {
+    const days = texts.flatMap((text) => readDate(text, order) ?? []);
+    const steps = days.slice(1).filter((day, i) => Math.abs(daysBetween(days[i] as Day, day)) === 1);
+    return { order, read: days.length, steps: steps.length };
+  });
+  return orders.sort((a, b) => b.read - a.read || b.steps - a.steps)[0]?.order ?? 'ymd';
 }

@@ -64,7 +64,7 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
     }
     setProblem(undefined);
     setTable(read);
-    setMapping(firstMapping(read.headings, mapping ?? remembered));
+    setMapping(firstMapping(read, mapping ?? remembered));
   };
 
   const reading = useMemo(

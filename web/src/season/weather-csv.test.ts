@@ -31,9 +31,14 @@ describe('a CSV as a table', () => {
 
 describe('the columns', () => {
   const headings = ['Day', 'T low', 'T high', 'Precip'];
+  const file = (names: readonly string[], rows: readonly (readonly string[])[] = []) => ({
+    name: 'days.csv',
+    headings: names,
+    rows: rows.map((cells) => Object.fromEntries(names.map((name, i) => [name, cells[i] ?? '']))),
+  });
 
   it('are guessed by their headings', () => {
-    expect(firstMapping(headings, undefined)).toMatchObject({
+    expect(firstMapping(file(headings), undefined)).toMatchObject({
       date: 'Day',
       min: 'T low',
       max: 'T high',
@@ -50,18 +55,27 @@ describe('the columns', () => {
       temperature: 'fahrenheit',
       rainUnit: 'inch',
     } as const;
-    expect(firstMapping(headings, last)).toBe(last);
-    expect(firstMapping(['a', 'b', 'c'], last).dateOrder).toBe('ymd');
+    const rows = [['16.7.2026', '84', '55', '0']];
+    expect(firstMapping(file(headings, rows), last)).toBe(last);
+    expect(firstMapping(file(['a', 'b', 'c'], rows), last).dateOrder).toBe('ymd');
+  });
+
+  it('are guessed anew where nothing of this file reads as it did last time', () => {
+    const last = firstMapping(file(headings, [['2026-07-16', '9', '19']]), undefined);
+    expect(firstMapping(file(headings, [['16.7.2026', '9', '19']]), last)).toEqual({
+      ...last,
+      dateOrder: 'dmy',
+    });
   });
 
   it('are not whole until date and both temperatures are chosen', () => {
-    expect(isWhole(firstMapping(headings, undefined))).toBe(true);
-    expect(isWhole(firstMapping(['a', 'b', 'c'], undefined))).toBe(false);
+    expect(isWhole(firstMapping(file(headings), undefined))).toBe(true);
+    expect(isWhole(firstMapping(file(['a', 'b', 'c']), undefined))).toBe(false);
   });
 
   it('remembered by another version in another shape are forgotten', () => {
     expect(mappingSchema.safeParse({ date: 'Day' }).success).toBe(false);
-    expect(mappingSchema.safeParse(firstMapping(headings, undefined)).success).toBe(true);
+    expect(mappingSchema.safeParse(firstMapping(file(headings), undefined)).success).toBe(true);
   });
 });
 

@@ -1,4 +1,10 @@
-import { guessColumns, WIND_UNITS, type ColumnMapping, type WeatherRow } from '@rundel/core/climate';
+import {
+  guessMapping,
+  readWeatherTable,
+  WIND_UNITS,
+  type ColumnMapping,
+  type WeatherRow,
+} from '@rundel/core/climate';
 import type { Entry } from '@rundel/core/diary';
 import * as z from '@rundel/core/schema';
 import Papa from 'papaparse';
@@ -39,27 +45,16 @@ export function readCsv(name: string, text: string): CsvTable | { readonly probl
   return { name, headings, rows: parsed.data };
 }
 
-/** The remembered mapping if its columns are in this file, else a guess by the headings. */
+/** The remembered mapping if its columns are in this file and read some of it, else a guess by headings and rows. */
 export function firstMapping(
-  headings: readonly string[],
+  { headings, rows }: CsvTable,
   remembered: ColumnMapping | undefined,
 ): ColumnMapping {
-  if (remembered && [remembered.date, remembered.min, remembered.max].every((h) => headings.includes(h)))
-    return remembered;
-  const guess = guessColumns(headings);
-  return {
-    date: guess.date ?? '',
-    min: guess.min ?? '',
-    max: guess.max ?? '',
-    rain: guess.rain,
-    humidity: guess.humidity,
-    wind: guess.wind,
-    sun: guess.sun,
-    windUnit: 'm/s',
-    dateOrder: 'ymd',
-    temperature: 'celsius',
-    rainUnit: 'millimetre',
-  };
+  const isHere =
+    remembered && [remembered.date, remembered.min, remembered.max].every((h) => headings.includes(h));
+  return isHere && readWeatherTable(rows, remembered).days.length > 0
+    ? remembered
+    : guessMapping(headings, rows);
 }
 
 export function isWhole(mapping: ColumnMapping): boolean {

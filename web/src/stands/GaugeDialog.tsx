@@ -125,10 +125,12 @@ export function GaugeDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
           </Box>
         )}
         <Typography role="status">{said}</Typography>
-        <Caution>
-          Weigh with help: a wet bag of this size comes to about {shown.show(body.drainedKilograms, 'weight')}
-          .
-        </Caution>
+        {kind === 'scale' && (
+          <Caution>
+            Weigh with help: a wet bag of this size comes to about{' '}
+            {shown.show(body.drainedKilograms, 'weight')}.
+          </Caution>
+        )}
       </DialogContent>
       <DialogActions sx={{ padding: 2 }}>
         {/* what is chosen above holds at once: there is nothing to call off */}
