@@ -34,14 +34,16 @@ export function DripWeeks({
             <TableCell>Week from</TableCell>
             <TableCell>Used</TableCell>
             <TableCell>Dripped</TableCell>
-            <TableCell sx={{ width: '45%' }} aria-hidden />
+            <TableCell sx={{ width: '40%' }} aria-hidden />
           </TableRow>
         </TableHead>
         <TableBody>
           {weeks.map((week) => (
             <TableRow key={week.from}>
               <TableCell>
-                {shortDay(week.from, today)}
+                <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
+                  {shortDay(week.from, today)}
+                </Box>
                 {week.isAhead
                   ? ', to come'
                   : week.days < 7

@@ -37,7 +37,7 @@ const COLUMNS = [
   { key: 'min', label: 'Coldest is in', isOptional: false },
   { key: 'max', label: 'Warmest is in', isOptional: false },
   { key: 'rain', label: 'Rain is in', isOptional: true },
-  { key: 'humidity', label: 'Humidity, %, is in', isOptional: true },
+  { key: 'humidity', label: 'Humidity is in', isOptional: true },
   { key: 'wind', label: 'Wind is in', isOptional: true },
   { key: 'sun', label: 'Sunshine, h, is in', isOptional: true },
 ] as const;

@@ -92,7 +92,7 @@ export function BagSection({
       <SectionBody scene={scene} drawing={drawing} />
       <line
         x1={MARGIN.left - 30}
-        x2={width - MARGIN.right + 30}
+        x2={labelX - 5}
         y1={py(-scene.floorMillimetres)}
         y2={py(-scene.floorMillimetres)}
         stroke="var(--ink)"

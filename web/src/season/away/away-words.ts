@@ -35,13 +35,16 @@ export function inHundred(share: number): string {
   return count <= 0 ? 'fewer than 1 in 100' : `${count} in 100`;
 }
 
+const LIST = new Intl.ListFormat('en-GB');
+
 /** The answer in a sentence or two. */
 export function answerWords(plan: AwayPlan, labelOf: (containerId: string) => string): string {
   const lost = plan.bags.filter((bag) => !bag.isSafe);
   const atRisk = plan.bags.filter((bag) => bag.changes.length > 0 || bag.isHelped || !bag.isSafe);
   const days = plan.days.length === 1 ? 'a day' : `${plan.days.length} days`;
   if (atRisk.length === 0) return `All bags come through ${days} by themselves.`;
-  const names = (bags: readonly AwayBagPlan[]) => bags.map((bag) => labelOf(bag.containerId)).join(', ');
+  const names = (bags: readonly AwayBagPlan[]) =>
+    `${bags.length === 1 ? 'bag' : 'bags'} ${LIST.format(bags.map((bag) => labelOf(bag.containerId)))}`;
   const many = (count: number) => (count === 1 ? '1 bag' : `${count} bags`);
   const easy = plan.bags.length - atRisk.length;
   const start = `${easy === 0 ? 'No bag comes' : `${many(easy)} of ${plan.bags.length} ${easy === 1 ? 'comes' : 'come'}`} through ${days} as ${easy > 1 ? 'they are' : 'it is'}.`;

@@ -74,8 +74,10 @@ describe('the answer', () => {
       '1 bag of 2 comes through 2 days as it is. With what is below, 1 bag more does.',
     );
     expect(words(row({ isSafe: false }))).toMatch(
-      /No bag comes through 2 days .*Nothing you allow is enough for 7/,
+      /No bag comes through 2 days .*Nothing you allow is enough for bag 7:/,
     );
+    const three = ['3', '12', '19'].map((containerId) => row({ containerId, isSafe: false }));
+    expect(answerWords(plan(three), (id) => id)).toContain('enough for bags 3, 12 and 19: ');
   });
 
   it('never says that all or none of a hundred do', () => {
