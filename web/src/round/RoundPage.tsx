@@ -55,7 +55,7 @@ export default function RoundPage() {
   const isWide = useMediaQuery('(min-width: 1100px)');
   const isPhone = useMediaQuery('(max-width: 899px)');
   const measure = useMemo(() => drinkMeasure(garden), [garden]);
-  const { byId: feedings } = useFeedings();
+  const { byId: feedings, isReady: isFeedKnown } = useFeedings();
   const { goods } = garden;
   const today = clock.now().slice(0, 10);
   const fedIds = useMemo(
@@ -217,8 +217,8 @@ export default function RoundPage() {
     ({ status: s }) => s.kind === 'look' || s.kind === 'drink' || s.kind === 'feed',
   );
   const carryLitres = carried.reduce((sum, s) => sum + likelyDrink(s), 0);
-  const isKnown = isReady && walk !== undefined;
-  // it says how each bag stands: before that is worked out there is only the stop to be quick with
+  // before all is worked out there is only the stop to be quick with; bags that are due a feed would move the list's rows
+  const isKnown = isReady && isFeedKnown && walk !== undefined;
   const list = isKnown && (
     <Unhurried>
       <Beside {...listed} />

@@ -81,9 +81,9 @@ export function useFeedings(): { readonly byId: ReadonlyMap<string, FeedingNow>;
   return useMemo(
     () => ({
       byId: new Map((query.data ?? []).map((f) => [f.containerId, f])),
-      isReady: query.data !== undefined,
+      isReady: query.data !== undefined || query.isError,
     }),
-    [query.data],
+    [query.data, query.isError],
   );
 }
 
