@@ -12,6 +12,12 @@ const IMPURE = [
   { name: 'indexedDB', message: 'core does not store.' },
 ];
 
+/** What the app may not touch: it runs in a browser. */
+const ONLY_IN_NODE = ['process', 'Buffer', 'global', 'require', 'setImmediate', '__dirname'].map((name) => ({
+  name,
+  message: 'there is no Node in a browser.',
+}));
+
 /**
  * Imports go one way: core ← workers ← store ← section ← places ← app. Places do not import one another.
  * Each line: a folder, and the folders that may import it.
@@ -104,6 +110,15 @@ export default tseslint.config(
   {
     files: ['web/**/*.{ts,tsx}'],
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  {
+    // app and tests are checked for their types in one go, where Node's are known
+    files: ['web/src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx'],
+    rules: {
+      'no-restricted-globals': ['error', ...ONLY_IN_NODE],
+      'no-restricted-imports': ['error', { patterns: ['node:*'] }],
+    },
   },
   { files: ['core/test/**'], rules: { '@typescript-eslint/no-implied-eval': 'off' } },
 );

@@ -27,6 +27,8 @@ describe('the lint rules that keep the layers apart', () => {
     ['core/src/water/x.ts', 'export const now = Date.now();', 'no-restricted-properties'],
     ['core/src/water/x.ts', 'export const now = new Date();', 'no-restricted-syntax'],
     ['core/src/water/x.ts', 'export const draw = Math.random();', 'no-restricted-properties'],
+    ['web/src/store/x.ts', 'export const where = process.env;', 'no-restricted-globals'],
+    ['web/src/store/x.ts', "import 'node:fs';", 'no-restricted-imports'],
   ])('%s: %s is an error', async (at, code, rule) => {
     expect(await complaints(at, code)).toContain(rule);
   });
