@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { addTomatoBag, openDemo, openFewBags, startOwnGarden, visit } from './garden.ts';
+import { addTomatoBag, startOwnGarden, visit } from './garden.ts';
 
 /** Sets up so many bags of a kind, not planted yet. */
 async function setUp(page: Page, kind: string, count: number, litres: string): Promise<void> {
@@ -122,90 +122,4 @@ test('a mix of one’s own fills two bags, and the shed is counted down by it', 
   await visit(page, '/stands');
   await page.getByRole('link', { name: /^1 Tomato/ }).click();
   await expect(page.getByText(/^Filled: /)).toContainText('new mix');
-});
-
-test('old mix of a bag with trouble in it is refused, with the reason', async ({ page }) => {
-  await openFewBags(page);
-  await visit(page, '/stands');
-  await page.getByRole('link', { name: /^7 / }).click();
-  await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: 'Put trouble on record' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Put in the diary' }).click();
-  await expect(page.getByText(/do not use it again/)).toBeVisible();
-  await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: 'Fill it' }).click();
-  await page.getByLabel('Old mix that stays, %').fill('50');
-  await expect(page.getByRole('alert').first()).toContainText('Rotting roots was recorded in this bag');
-  await page.getByLabel('Old mix that stays, %').fill('95');
-  await expect(page.getByText('From 0 to 70 %')).toBeVisible();
-});
-
-test('a size worked out on the bench becomes bags, with its remark', async ({ page }) => {
-  await openDemo(page);
-  await visit(page, '/bench/size');
-  await expect(page.getByRole('radio', { name: /^#10.*recommended/ })).toBeChecked();
-  await page.getByRole('radio', { name: /^#5/ }).click();
-  await expect(page.getByText(/#5 .* is borderline for tomato/)).toBeVisible();
-  await page.getByLabel('it must be carried').check();
-  await expect(page.getByText(/#5 .* works for tomato/)).toBeVisible();
-  await page.getByLabel('it must be carried').uncheck();
-  await page.getByLabel('How many').fill('6');
-  await page.getByRole('button', { name: 'Set up 6 of these' }).click();
-  await expect(page.getByLabel('How many of these')).toHaveValue('6');
-  await page.getByLabel('Where it stands').click();
-  await page.getByRole('option', { name: 'Slipway terrace' }).click();
-  await page.getByRole('button', { name: 'Add 6 bags' }).click();
-  await expect(page.getByText('30 bags in 3 places.')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('24 bags in 3 places.')).toBeVisible();
-});
-
-test('film: what does not work out is said at its field, and the sleeves are set up', async ({ page }) => {
-  await openFewBags(page);
-  await visit(page, '/bench/film');
-  await expect(page.getByText(/Each stands 28\.6\scm across and holds 25\sL/)).toBeVisible();
-  await page.getByLabel('A seam takes').fill('-2');
-  await expect(page.getByText('it cannot be less than nothing')).toBeVisible();
-  await page.getByLabel('A seam takes').fill('2');
-  await page.getByLabel('The film is').click();
-  await page.getByRole('option', { name: 'A flat sheet' }).click();
-  await page.getByLabel('Width of a sleeve, laid flat').fill('45');
-  await expect(page.getByText('The sleeve is wider than the film')).toBeVisible();
-  await page.getByLabel('Width of the roll').fill('2 m');
-  await page.getByLabel('I hope each holds').fill('20 L');
-  await expect(page.getByText(/The 20\sL meant for it will stand/)).toBeVisible();
-  // the other half of the page goes on whatever this half says
-  await expect(page.getByText(/Cut each 146\.4\scm long/)).toBeVisible();
-  await page.getByRole('button', { name: 'Set up these 6 sleeves' }).click();
-  await expect(page.getByLabel('Width, laid flat')).toHaveValue('45 cm');
-});
-
-test('a floor beyond its limit is said plainly, and nothing is stored that does not read', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await visit(page, '/bench/load');
-  const deck = page.getByRole('region', { name: 'Roof deck' });
-  await expect(deck).toContainText('% of the limit');
-  await deck.getByLabel('What it bears').fill('twenty');
-  await expect(deck.getByText('The limit: a number above 0')).toBeVisible();
-  await deck.getByLabel('What it bears').fill('20');
-  await deck.getByRole('button', { name: 'Keep' }).click();
-  await expect(deck.getByRole('alert')).toContainText('beyond the limit of 20 kg/m²');
-});
-
-test('a template keeps how a bag is made up, for the next one', async ({ page }) => {
-  await openDemo(page);
-  await visit(page, '/stands');
-  await page.getByRole('link', { name: /^14 / }).click();
-  await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: 'Keep as a template' }).click();
-  await page.getByRole('dialog').getByLabel('Name').fill('Long trough');
-  await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click();
-  await visit(page, '/stands/new');
-  await page.getByLabel('Start from a template').click();
-  await page.getByRole('option', { name: 'Long trough' }).click();
-  await expect(page.getByRole('radio', { name: 'Trough' })).toBeChecked();
-  await expect(page.getByLabel('Length')).toHaveValue('100 cm');
-  await expect(page.getByLabel('Plants side by side')).toHaveValue('3');
 });

@@ -47,7 +47,7 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   await expect(fed.first()).toBeVisible({ timeout: 20_000 });
   await expect(page.getByRole('note', { name: 'To carry' })).toContainText(/tomato liquid/);
   const label = (await fed.first().innerText()).match(/^\d+/)?.[0] ?? '';
-  await fed.first().click();
+  await stops.getByRole('link', { name: new RegExp(`^${label} `) }).click();
   await expect(page.locator('#stop-head')).toContainText(label);
   await expect(page.getByRole('note', { name: 'Feed' }).first()).toContainText(/is due/);
   await page.getByRole('button', { name: /^dry / }).click();

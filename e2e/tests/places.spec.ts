@@ -24,34 +24,6 @@ test.describe('stands', () => {
     await expect(page.getByRole('heading', { name: 'Glasshouse' })).toBeVisible();
   });
 
-  test('the table says what the drawing says, and leads to the bag', async ({ page }) => {
-    await openDemo(page);
-    await visit(page, '/stands');
-    await expect(page.getByText('look now').first()).toBeVisible({ timeout: 20_000 });
-    const due = await page.getByText('look now').count();
-    await page.getByRole('button', { name: 'Table' }).click();
-    await expect(page.getByRole('row')).toHaveCount(25);
-    await expect(page.getByRole('cell', { name: 'now', exact: true })).toHaveCount(due);
-    await page.getByRole('link', { name: '7', exact: true }).click();
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText('7 · Lantern Drop');
-    await page.goBack();
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Stands');
-  });
-
-  test('a bag like another is added with one number to give', async ({ page }) => {
-    await startOwnGarden(page);
-    await addTomatoBag(page);
-    await page.getByRole('button', { name: 'More' }).click();
-    await page.getByRole('menuitem', { name: 'Add another like it' }).click();
-    await expect(page.getByLabel('Size on the label')).toHaveValue('38 L');
-    await expect(page.getByLabel('Its number or name')).toHaveValue('2');
-    await page.getByLabel('Height of the plant').fill('25');
-    await page.getByRole('button', { name: 'Add the bag' }).click();
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText('2 · Tomato');
-    await page.getByRole('button', { name: 'Undo' }).click();
-    await expect(page.getByText('Bag 2 is in the bin')).toBeVisible();
-  });
-
   test('an address that leads nowhere says so and leads back', async ({ page }) => {
     await openFewBags(page);
     await visit(page, '/stands/con_nothing1');
@@ -94,28 +66,6 @@ test.describe('bench', () => {
     await page.getByLabel('Crop').click();
     await page.getByRole('option', { name: 'Aubergine' }).click();
     await expect(advice).toContainText('Plant it level with its old surface');
-  });
-
-  test('a hose is measured with a bucket, and drinks are then proposed in seconds', async ({ page }) => {
-    await startOwnGarden(page);
-    await addTomatoBag(page);
-    await visit(page, '/bench/measures');
-    await page.getByRole('button', { name: 'Measure another' }).click();
-    await page.getByLabel('What is it?').click();
-    await page.getByRole('option', { name: 'Hose' }).click();
-    await page.getByLabel('Name').fill('yard hose');
-    await page.getByLabel('The bucket holds').fill('10 L');
-    await page.getByLabel('Seconds to fill it').fill('0');
-    await page.getByRole('button', { name: 'Keep it' }).click();
-    await expect(page.getByText('Seconds, from 1 to 3600.')).toBeVisible();
-    await page.getByLabel('Seconds to fill it').fill('40');
-    await page.getByRole('button', { name: 'Keep it' }).click();
-    await expect(page.getByText('250 mL a second')).toBeVisible();
-    await page.getByLabel('Propose drinks in').click();
-    await page.getByRole('option', { name: 'yard hose' }).click();
-    await visit(page, '/round');
-    await page.getByRole('button', { name: /^dry / }).click();
-    await expect(page.getByRole('group', { name: 'Proposed drink' })).toContainText(/\d+ s of yard hose/);
   });
 });
 
