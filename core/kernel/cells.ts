@@ -176,20 +176,17 @@ export function wander(low: i32, high: i32, side: f64): void {
   }
 }
 
-/** Weights every cell by its water and makes the mass whole again; returns what was left of it before that. */
-export function weigh(low: i32, high: i32): f64 {
-  let sums = f64x2.splat(0);
+/** Weights every cell by its water; the mass by water is summed on the way. */
+export function weigh(low: i32, high: i32): void {
+  memory.fill(marginal, 0, COLUMN);
   for (let j = low; j <= high; j++) {
     const here = column(j);
     for (let n: usize = 0; n < COLUMN; n += PAIR) {
       const weighted = f64x2.mul(v128.load(here + n), v128.load(weights + n));
       v128.store(here + n, weighted);
-      sums = f64x2.add(sums, weighted);
+      v128.store(marginal + n, f64x2.add(v128.load(marginal + n), weighted));
     }
   }
-  const sum = f64x2.extract_lane(sums, 0) + f64x2.extract_lane(sums, 1);
-  if (sum > 0) scale(low, high, 1 / sum);
-  return sum;
 }
 
 /** Takes every cell a given number of times, and sums the mass by water. */

@@ -15,7 +15,7 @@ import { CELLS, drainedFrom, planDrink, refillColumn } from './cells/index.ts';
 import { StoreBelief, type StoreShare } from './store-belief.ts';
 
 /** A column with less than this of the whole is let go. */
-const NEXT_TO_NOTHING = 1e-6;
+const NEXT_TO_NOTHING = 1e-5;
 
 /** No loss turns negative up to this sd, as a share of it. */
 export const MOST_SPREAD = 0.55;
@@ -174,10 +174,16 @@ export class Belief {
     this.summed();
   }
 
-  /** Something was seen: every cell is weighted by how likely that is at its water (see `weightsBy`). */
+  /**
+   * Something was seen: every cell is weighted by how likely that is at its water (see `weightsBy`). What nothing could be
+   * seen of changes nothing.
+   */
   observe(weights: Float64Array): void {
+    const left = this.chanceOf(weights);
+    if (left === 0) return;
     Belief.bring(this);
-    copyInto(CELLS.weights, weights);
+    // the mass is whole again by the weights themselves
+    for (let i = 0; i < WATER_CELLS; i++) CELLS.weights[i] = (weights[i] as number) / left;
     CELLS.weigh(this.columnLow, this.columnHigh);
     this.summed();
     this.trim();
@@ -256,7 +262,8 @@ export class Belief {
   /** Relative available water at given chances (ascending), straight within cells. */
   waterQuantiles(wanted: readonly number[]): readonly number[] {
     const places = placesOfChances(this.waterMarginal(), wanted);
-    return places.map((place) => Math.min(1, place / WATER_CELLS));
+    for (let n = 0; n < places.length; n++) places[n] = Math.min(1, (places[n] as number) / WATER_CELLS);
+    return places;
   }
 
   /** The use multiplier at given chances (ascending), straight in its log between columns. */

@@ -341,6 +341,6 @@ function remembered(assumed: Assumed, what: string, chance: (w: number) => numbe
 
 /** The 10, 50 and 90 % points of relative available water. */
 export function range(belief: Belief): Range {
-  const [low, likely, high] = belief.waterQuantiles(CHANCES) as [number, number, number];
-  return { low, likely, high };
+  const places = belief.waterQuantiles(CHANCES) as [number, number, number];
+  return { low: places[0], likely: places[1], high: places[2] };
 }

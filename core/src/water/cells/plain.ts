@@ -75,15 +75,13 @@ export function plainCells(): CellWork {
     },
 
     weigh(low, high) {
-      let sum = 0;
+      marginal.fill(0);
       for (let j = low; j <= high; j++)
         for (let i = 0; i < cells; i++) {
           const here = (mass[j * cells + i] as number) * (weights[i] as number);
           mass[j * cells + i] = here;
-          sum += here;
+          marginal[i] = (marginal[i] as number) + here;
         }
-      if (sum > 0) scale(low, high, 1 / sum);
-      return sum;
     },
 
     trim(low, high, least) {

@@ -27,8 +27,8 @@ export interface CellWork {
   lose(low: number, high: number, transpiration: number, evaporation: number, halfShare: number): void;
   /** Each column gives `side` (0 to 1/3) of its mass to each neighbour; at both ends it stays. */
   wander(low: number, high: number, side: number): void;
-  /** Weights every cell by its water and makes the mass whole; returns what was left of it before that (0: nothing was scaled). */
-  weigh(low: number, high: number): number;
+  /** Weights every cell by its water. */
+  weigh(low: number, high: number): void;
   /** Takes every cell `times`. */
   scale(low: number, high: number, times: number): void;
   /** Lets go of outer columns with less than `least`: each gives what it holds to the next one inwards, so that the whole stays. */
