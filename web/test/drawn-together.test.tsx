@@ -100,6 +100,22 @@ it('two that are made at once are both shown and both stored', async () => {
   expect((await store.load())?.garden.entries).toHaveLength(garden.entries.length + 2);
 });
 
+it('what another tab had read again before it was shown stands in the garden once', async () => {
+  const { open, client } = await opened();
+  const append = vi.spyOn(GardenStore.prototype, 'append').mockImplementation(async (entries) => {
+    // as a reading gives it that ends between the writing and the showing
+    client.setQueryData(['garden', 'demo'], (loaded: { readonly garden: typeof garden }) => ({
+      ...loaded,
+      garden: { ...loaded.garden, entries: [...loaded.garden.entries, ...entries] },
+    }));
+    return entries;
+  });
+  const [made] = await act(() => open().record([LOOK], 'look'));
+  append.mockRestore();
+  await waitFor(() => expect(open().garden.entries).toHaveLength(garden.entries.length + 1));
+  expect(open().garden.entries.filter(({ id }) => id === made?.id)).toHaveLength(1);
+});
+
 it('what the browser refuses to store is not shown, whatever the worker says', async () => {
   const { open } = await opened();
   const refuse = vi.spyOn(GardenStore.prototype, 'append').mockRejectedValue(new Error('The disk is full.'));

@@ -175,8 +175,8 @@ export class Belief {
   }
 
   /**
-   * Something was seen: every cell is weighted by how likely that is at its water (see `weightsBy`). What nothing could be
-   * seen of changes nothing.
+   * Something was seen: every cell is weighted by how likely that is at its water (see `weightsBy`). What cannot have been
+   * seen at any water that is believed in changes nothing.
    */
   observe(weights: Float64Array): void {
     const left = this.chanceOf(weights);

@@ -294,9 +294,14 @@ export function useGardenState(which: Which): GardenState {
   }, [open, query.error, query.isError, query.isPending, refetch, store, which]);
 }
 
-/** A garden with a change's entries appended and its records in place. */
+/**
+ * A garden with a change's entries appended and its records in place. What was read again meanwhile (another tab wrote too)
+ * may hold the entries already: they stand in it once.
+ */
 function withChange(garden: Garden, change: Change): Garden {
-  let next: Garden = { ...garden, entries: [...garden.entries, ...change.entries] };
+  const own = new Set(change.entries.map(({ id }) => id));
+  const others = garden.entries.filter(({ id }) => !own.has(id));
+  let next: Garden = { ...garden, entries: [...others, ...change.entries] };
   for (const { table, after } of change.records) {
     const rows = garden[table] as readonly { readonly id: string }[];
     const current = (next[table] ?? rows) as readonly { readonly id: string }[];

@@ -60,7 +60,7 @@ export function weatherSince(live: readonly Entry[], now: string): readonly Entr
   return live.filter((e) => e.kind === 'weather' && e.day >= since);
 }
 
-/** The same for some bags. */
+/** The part that some bags' water depends on. */
 export function partFor(
   containers: readonly Container[],
   bare: Garden,
