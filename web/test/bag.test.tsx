@@ -61,6 +61,42 @@ describe('what is noted at a bag', () => {
     ]);
   });
 
+  it('a drink that was given earlier counts from then on, at a time that can be', async () => {
+    const { made } = await bagPage();
+    await press('Drink');
+    const form = await dialog();
+    fill('How much', '5 L', form);
+    fireEvent.click(within(form).getByLabelText('It was earlier'));
+    fireEvent.change(await within(form).findByLabelText('Time'), { target: { value: '23:59' } });
+    await press('Given', form);
+    expect(within(form).getByText('That is in the future.')).toBeTruthy();
+    expect(await made()).toEqual([]);
+    fill('Time', '07:30', form);
+    await press('Given', form);
+    await gone();
+    await screen.findByText(/It drank about .* since 07:30/);
+    expect(await made()).toMatchObject([{ kind: 'drink', at: '2026-07-16T07:30:00.000+01:00', litres: 5 }]);
+  });
+
+  it('a round that was not noted is put in later: what was felt, and what was poured after it', async () => {
+    const { made } = await bagPage();
+    await more('An earlier look');
+    const form = await dialog();
+    fireEvent.change(await within(form).findByLabelText('Time'), { target: { value: '08:15' } });
+    fill('The drink that followed', '900 L', form);
+    await press('Put in the diary', form);
+    expect(within(form).getByText(/cannot be right here/)).toBeTruthy();
+    fill('The drink that followed', '3 L', form);
+    await press('Put in the diary', form);
+    await gone();
+    const [drink, look] = await made();
+    expect(look).toMatchObject({ kind: 'look', look: { method: 'finger', grade: 2 } });
+    expect(drink).toMatchObject({ kind: 'drink', litres: 3 });
+    expect(Date.parse(drink?.at ?? '')).toBeGreaterThan(Date.parse(look?.at ?? ''));
+    await press('Undo');
+    await waitFor(async () => expect((await made()).filter((e) => e.kind === 'removed')).toHaveLength(2));
+  });
+
   it('a note needs a word', async () => {
     const { made } = await bagPage();
     await press('Note');

@@ -81,6 +81,8 @@ export async function openApp(path: string, garden: Garden, now: string) {
     ...page,
     router,
     stored,
+    /** Leaves a note on this device, as an earlier visit would have. */
+    note: (name: string, value: unknown) => store.writeNote(name, value),
     /** The entries that were made since the garden was opened, oldest first; of those that were made together by kind. */
     async made(): Promise<readonly Entry[]> {
       const before = new Set(garden.entries.map(({ id }) => id));

@@ -111,26 +111,3 @@ describe('several bags together', () => {
     await waitFor(async () => expect(await mulch()).toEqual(before));
   });
 });
-
-describe('going away', () => {
-  const garden = demoWith('7', '12');
-
-  it('says which bags come through, and another choice changes the plan', async () => {
-    await openApp('/season/away', garden, DEMO_EVENING);
-    const answer = async () =>
-      (await screen.findByRole('heading', { name: 'Who comes through' })).parentElement?.textContent ?? '';
-    await screen.findByLabelText('Shade, or out of the sun');
-    const helped = await answer();
-    expect(helped).toMatch(/7 Lantern Drop.*Comes through \d+ in 100/);
-    for (const change of [
-      'Shade, or out of the sun',
-      'Thick mulch',
-      'A saucer underneath',
-      'Clay pots buried in the mix',
-      'A drip line with a timer',
-    ])
-      fireEvent.click(screen.getByLabelText(change));
-    await waitFor(async () => expect(await answer()).not.toBe(helped));
-    expect(screen.queryByText(/could not be worked out/)).toBeNull();
-  });
-});

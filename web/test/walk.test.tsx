@@ -1,10 +1,12 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import type { Entry } from '@rundel/core/diary';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
 import { dialog, fill, openApp, press } from './live.tsx';
 
 const garden = demoWith('7', '17', '13');
+const LONG = idOf(garden, '13');
 const SEVEN = idOf(garden, '7');
 const RESERVOIR = idOf(garden, '17');
 const EXPECTED = /I expect (its|it (dust|dry|barely|moist|wet))/;
@@ -61,6 +63,19 @@ describe('a stop of the round', () => {
     expect((await made()).find((e) => e.kind === 'drink')).toMatchObject({ ranThrough: true });
   });
 
+  it('a double tap on a grade is one look', async () => {
+    const { made } = await at(SEVEN);
+    const dry = screen.getByRole('button', { name: /^dry / });
+    for (let n = 0; n < 2; n++) fireEvent.click(dry, { detail: n + 1, clientX: 300, clientY: 400 });
+    await proposal();
+    expect(await made()).toHaveLength(1);
+    // a menu that opens where the button was is another matter
+    const place = { detail: 1, clientX: 300, clientY: 600 };
+    fireEvent.click(screen.getByRole('button', { name: 'Other look' }), place);
+    fireEvent.click(await screen.findByRole('menuitem', { name: 'On a scale…' }), place);
+    expect((await dialog()).textContent).toContain('The whole bag weighs');
+  });
+
   it('a wet bag wants nothing, and the keys lead on', async () => {
     const { made } = await at(SEVEN);
     key('5');
@@ -69,6 +84,86 @@ describe('a stop of the round', () => {
     key('u');
     await screen.findByText(/^Undone: look at 7/);
     expect(await screen.findByText(/^I expect it/)).toBeTruthy();
+  });
+
+  it('Enter on the grade that was just pressed gives the drink, and is not the same look again', async () => {
+    const { made } = await at(SEVEN);
+    await press(/^dry /);
+    await proposal();
+    fireEvent.keyDown(screen.getByRole('button', { name: /^moist/ }), { key: 'Enter' });
+    fireEvent.keyDown(screen.getByRole('button', { name: /^dry / }), { key: 'Enter' });
+    await screen.findByText(/Drink( with feed)? at 7/);
+    const kinds = (await made()).map((e) => e.kind).filter((kind) => kind !== 'fed');
+    expect(kinds.sort()).toEqual(['drink', 'look']);
+  });
+
+  it('two looks that do not agree are both kept, which is said, and one that was a slip is taken back', async () => {
+    const { made } = await at(SEVEN);
+    await press(/^dust-dry /);
+    await proposal();
+    expect(screen.queryByText(/do not agree/)).toBeNull();
+    await press(/^wet /);
+    const said = await screen.findByText(/Two looks within an hour do not agree \(dust-dry, then wet\)/);
+    expect((await made()).map((e) => e.kind)).toEqual(['look', 'look']);
+    await press('“dust-dry” was a slip', said);
+    expect(await screen.findByText(/It has enough; no drink needed\./)).toBeTruthy();
+    expect(screen.queryByText(/do not agree/)).toBeNull();
+    await press('Undo');
+    await screen.findByText(/Two looks within an hour do not agree/);
+  });
+
+  it('a bag of several plants may be felt plant by plant: the driest counts, and differing is no quarrel', async () => {
+    const { made } = await at(LONG);
+    const where = within(screen.getByRole('group', { name: 'Where you feel it' }));
+    const isAt = (name: string) =>
+      where.getByRole('button', { name }).getAttribute('aria-pressed') === 'true';
+    expect(isAt('Whole bag')).toBe(true);
+    fireEvent.click(where.getByRole('button', { name: 'Plant 1' }));
+    key('5');
+    // the next plant is asked for by itself
+    await waitFor(() => expect(isAt('Plant 2')).toBe(true));
+    await screen.findByText('wet at plant 1');
+    key('2');
+    expect((await proposal()).textContent).toMatch(/It felt dry at plant 2: give it a drink\./);
+    expect(screen.queryByText(/do not agree/)).toBeNull();
+    const looks = await made();
+    expect(looks).toMatchObject([{ look: { grade: 5 } }, { look: { grade: 2 } }]);
+    expect(new Set(looks.map((e) => 'stationId' in e && e.stationId)).size).toBe(2);
+    await press('Given', await proposal());
+    await screen.findByText(/Drink( with feed)? at 13/);
+  });
+
+  it('the plant that has usually felt the driest is the one to feel', async () => {
+    const stations = garden.containers.find(({ id }) => id === LONG)?.stations.map(({ id }) => id) ?? [];
+    const looks = [11, 13, 15].flatMap((day) =>
+      [4, 2].map((grade, place): Entry => ({
+        id: `ent_felt${day}at${place}`,
+        kind: 'look',
+        at: `2026-07-${day}T06:3${place}:00.000+01:00`,
+        recordedAt: DEMO_EVENING,
+        containerId: LONG,
+        stationId: stations[place],
+        look: { method: 'finger', grade },
+      })),
+    );
+    const felt = { ...garden, entries: [...garden.entries, ...looks] };
+    await openApp(`/round/${LONG}`, felt, DEMO_EVENING);
+    await screen.findByText(/Feel two knuckles deep at plant 2: it was the drier one 3 of 3 times\./);
+    fireEvent.click(screen.getByRole('link', { name: /^13 ·/ }));
+    await press('How do I know?');
+    expect((await screen.findByText('Usually the drier one')).parentElement?.textContent).toContain(
+      'plant 2, 3 of 3 times',
+    );
+  });
+
+  it('keys grade in the way that was chosen', async () => {
+    const { made } = await at(SEVEN);
+    await press('Other look');
+    fireEvent.click(await screen.findByRole('menuitem', { name: 'By lifting it' }));
+    await screen.findByRole('button', { name: /^light/ });
+    key('4');
+    key('3');
+    await waitFor(async () => expect(await made()).toMatchObject([{ look: { method: 'lift', grade: 3 } }]));
   });
 
   it('a planter with a reservoir is looked at by its level', async () => {
@@ -143,6 +238,11 @@ describe('the walk', () => {
     const stops = await screen.findByRole('navigation', { name: 'Stops of this round' });
     await waitFor(() => expect(within(stops).getAllByRole('link').length).toBeGreaterThan(0));
     expect(within(stops).getAllByRole('link')[0]?.textContent).toMatch(/look/);
+    // told as the current one, though no bag is in the address yet
+    const current = stops.querySelectorAll('[aria-current="step"]');
+    expect([...current].map((link) => link.textContent)).toEqual([expect.stringMatching(/look/)]);
+    const head = screen.getByRole('heading', { level: 2, name: /·/ }).textContent ?? '';
+    expect(current[0]?.textContent?.startsWith(head.split(' ·')[0] ?? '?')).toBe(true);
     expect(screen.getByText(/of 3 bags needs? you\./)).toBeTruthy();
   });
 

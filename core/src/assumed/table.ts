@@ -220,6 +220,7 @@ export const ASSUMPTIONS = {
     'of available water',
     'A finger feels the top layer, which is drier than the bag.',
   ),
+  plantSpread: assumed(0.08, 0.02, 0.2, 'of available water', 'How far one plant of several is off.'),
   liftNoise: assumed(0.18, 0.1, 0.3, 'of available water', 'How far judging by weight is off.'),
   wiltNoise: assumed(0.1, 0.05, 0.2, 'of available water', 'A plant that hangs has next to nothing left.'),
   levelNoise: assumed(0.1, 0.05, 0.25, 'of the store', 'How far a glance at a level is off.'),

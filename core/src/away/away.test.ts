@@ -127,8 +127,36 @@ describe('what is proposed', () => {
     expect(litres?.high).toBeGreaterThanOrEqual(litres?.likely ?? 0);
   });
 
-  it('a helper who can carry next to nothing is not sent', () => {
-    expect(plan([thirsty], { helperDays, helperLitres: 0.5 }).visits).toEqual([]);
+  it('a helper who may come every day is asked to as often as it takes, and no more', () => {
+    const fortnight = Array.from({ length: 13 }, (_, i) => `2026-07-${17 + i}`);
+    const away = { backOn: '2026-07-30', helperDays: fortnight };
+    const often = plan([thirsty], { ...away, acceptedRisk: 0.15 });
+    expect(only(often).isSafe).toBe(true);
+    expect(often.visits.length).toBeGreaterThan(4);
+    const seldom = plan([thirsty], { ...away, acceptedRisk: 0.6 });
+    expect(seldom.visits.length).toBeLessThan(often.visits.length);
+    expect(only(seldom).isSafe).toBe(true);
+    // the longest time without anybody is as even as so many visits allow
+    const dates = [16, ...often.visits.map((day) => Number(day.slice(8))), 30];
+    const gaps = dates.slice(1).map((d, i) => d - (dates[i] as number));
+    expect(Math.max(...gaps)).toBe(Math.ceil(14 / (often.visits.length + 1)));
+  });
+
+  it('a helper who can carry next to nothing is not sent; it says how much more would do', () => {
+    const { visits, beyondHelper } = plan([thirsty, easy], {
+      helperDays,
+      helperLitres: 0.5,
+      acceptedRisk: 0.3,
+    });
+    expect(visits).toEqual([]);
+    expect(beyondHelper?.containerIds).toEqual([thirsty.containerId]);
+    const enough = plan([thirsty, easy], {
+      helperDays,
+      helperLitres: 0.5 + (beyondHelper?.litres ?? 0) + 0.01,
+      acceptedRisk: 0.3,
+    });
+    expect(only(enough)).toMatchObject({ isHelped: true, isSafe: true });
+    expect(enough.beyondHelper).toBeUndefined();
   });
 
   it('accepting less risk never takes less effort', () => {

@@ -21,6 +21,7 @@ import {
   type Visits,
 } from './survival.ts';
 import type { DripProposal } from '../water/index.ts';
+import { missedVisits, visitChoices } from './visits.ts';
 
 /** A bag that stays behind. */
 export interface AwayBag {
@@ -66,6 +67,10 @@ export interface AwayPlan {
   /** days on which the helper is to come */
   readonly visits: readonly string[];
   readonly bags: readonly AwayBagPlan[];
+  /** bags that the helper would bring through too, if so many litres more could be carried on each of so many visits */
+  readonly beyondHelper:
+    | { readonly containerIds: readonly string[]; readonly litres: number; readonly visits: number }
+    | undefined;
   /** what it takes to prepare, and the helper's time, minutes (*assumed* figures for each change) */
   readonly minutes: number;
   readonly helperMinutes: number;
@@ -82,8 +87,6 @@ const SIEVE_DRAWS = 200;
 const VISIT_MINUTES = 15;
 const POUR_MINUTES = 2;
 const GOODWILL = 2;
-const MISS_CHANCE = 0.05;
-const MOST_VISITS = 4;
 
 /** An option for one bag: changes, whether it is helped, and what came of it. */
 interface Option {
@@ -114,7 +117,7 @@ export function planAway(
     weathers: drawWeathers(days, climate, seed),
     luck: drawLuck(chanceFrom(seed + 6), DRAWS, count),
     isSoaked: question.isSoaked,
-    missed: missedVisits(seed),
+    missed: missedVisits(chanceFrom(seed + 5), DRAWS),
   };
   let weighed = 0;
   let done = 0;
@@ -123,8 +126,14 @@ export function planAway(
     const starts = drawStarts(away.belief, chance, DRAWS, question.isSoaked);
     const asItIs = survivalOf(away.bag, starts, ahead, [], away.assumed);
     const sets = changeSets(away, asItIs.usePerDayLitres, question.allowed);
+    const alone = cheapest(away, sets, starts, ahead, [], question.acceptedRisk);
+    const needsNothing =
+      alone.option.minutes === 0 && 1 - alone.option.survival.survives <= question.acceptedRisk;
     const best = choices.map((visits) => {
-      const found = cheapest(away, sets, starts, ahead, visits, question.acceptedRisk);
+      const found =
+        visits.length === 0 || needsNothing
+          ? alone
+          : cheapest(away, sets, starts, ahead, visits, question.acceptedRisk);
       weighed += found.weighed;
       return found.option;
     });
@@ -137,6 +146,7 @@ export function planAway(
     days,
     visits: chosen.visits.map((d) => days[d] as string),
     bags: chosen.bags,
+    beyondHelper: withMoreCarried(chosen, options, choices, question),
     minutes: chosen.minutes,
     helperMinutes: chosen.helperMinutes,
     weighed,
@@ -146,15 +156,20 @@ export function planAway(
 interface Candidate {
   readonly visits: Visits;
   readonly bags: readonly AwayBagPlan[];
+  /** litres that the helper carries on one visit */
+  readonly carried: number;
   readonly minutes: number;
   readonly helperMinutes: number;
   /** sum over bags of the risk beyond the accepted one */
   readonly excess: number;
 }
 
+/** Less risk than this, summed over all bags, is no difference. */
+const NEARLY = 0.02;
+
 /** First the risk that remains, then the effort. */
 function isBetter(a: Candidate, b: Candidate): boolean {
-  if (Math.abs(a.excess - b.excess) > 0.02) return a.excess < b.excess;
+  if (Math.abs(a.excess - b.excess) > NEARLY) return a.excess < b.excess;
   return a.minutes + GOODWILL * a.helperMinutes < b.minutes + GOODWILL * b.helperMinutes;
 }
 
@@ -214,10 +229,10 @@ function withHelp(
     .filter(({ saved }) => visits.length > 0 && saved > 0)
     .sort((a, b) => b.saved / b.litres - a.saved / a.litres);
   const helped = new Set<number>();
-  let left = question.helperLitres;
+  let carried = 0;
   for (const { i, litres } of wants) {
-    if (litres > left) continue;
-    left -= litres;
+    if (carried + litres > question.helperLitres) continue;
+    carried += litres;
     helped.add(i);
   }
   const bags = options.map(({ away, asItIs, best }, i): AwayBagPlan => {
@@ -238,6 +253,7 @@ function withHelp(
   return {
     visits: used,
     bags,
+    carried,
     minutes: options.reduce(
       (sum, { best }, i) => sum + ((helped.has(i) ? best[v] : best[0]) as Option).minutes,
       0,
@@ -250,27 +266,29 @@ function withHelp(
   };
 }
 
-/** Choices of visits: none, and for each number of visits the days that cut the time most evenly. */
-function visitChoices(days: readonly string[], helperDays: readonly string[]): readonly Visits[] {
-  const possible = days.flatMap((day, d) => (helperDays.includes(day) ? [d] : []));
-  const most = Math.min(MOST_VISITS, possible.length);
-  const choices: Visits[] = [[]];
-  for (let count = 1; count <= most; count++) {
-    let best: Visits | undefined;
-    let bestGap = Infinity;
-    for (const visits of subsets(possible, count)) {
-      const stops = [-1, ...visits, days.length - 1];
-      const gap = Math.max(...stops.slice(1).map((d, i) => d - (stops[i] as number)));
-      if (gap < bestGap) [best, bestGap] = [visits, gap];
-    }
-    if (best) choices.push(best);
-  }
-  return choices;
-}
-
-function subsets(from: readonly number[], count: number): readonly Visits[] {
-  if (count === 0) return [[]];
-  return from.flatMap((first, i) => subsets(from.slice(i + 1), count - 1).map((rest) => [first, ...rest]));
+/**
+ * What a helper who carried more would do: the visits after which least risk remains whatever has to be carried, and of those
+ * the ones with least to carry.
+ */
+function withMoreCarried(
+  chosen: Candidate,
+  options: Parameters<typeof withHelp>[0],
+  choices: readonly Visits[],
+  question: AwayQuestion,
+): AwayPlan['beyondHelper'] {
+  const unlimited = { ...question, helperLitres: Infinity };
+  const stronger = choices
+    .map((visits, v) => withHelp(options, visits, v, unlimited))
+    .reduce((a, b) =>
+      b.excess < a.excess - NEARLY || (b.excess < a.excess + NEARLY && b.carried < a.carried) ? b : a,
+    );
+  const containerIds = stronger.bags
+    .filter((bag, i) => bag.isSafe && !chosen.bags[i]?.isSafe)
+    .map((bag) => bag.containerId);
+  const litres = stronger.carried - question.helperLitres;
+  return containerIds.length > 0 && litres > 0
+    ? { containerIds, litres, visits: stronger.visits.length }
+    : undefined;
 }
 
 function drawWeathers(
@@ -287,11 +305,4 @@ function drawWeathers(
     // what was forecast and entered stands
     return completeWeather([...drawn, ...forecast], model.site, first, last);
   });
-}
-
-/** Whether a helper fails to come, the same for all bags of a draw. */
-function missedVisits(seed: number): (draw: number, visit: number) => boolean {
-  const chance = chanceFrom(seed + 5);
-  const table = Array.from({ length: DRAWS * MOST_VISITS }, () => chance.next() < MISS_CHANCE);
-  return (draw, visit) => table[draw * MOST_VISITS + visit] ?? false;
 }

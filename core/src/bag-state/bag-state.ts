@@ -91,7 +91,8 @@ function waterEventsOf(
   const events: WaterEvent[] = [];
   for (const e of entriesAt(live, containerId)) {
     const look = looks.get(e.id);
-    if (look) events.push({ kind: 'look', id: e.id, at: e.at, look });
+    if (look && e.kind === 'look')
+      events.push({ kind: 'look', id: e.id, at: e.at, look, stationId: e.stationId });
     if (e.kind === 'drink') {
       const { id, at, litres, isMeasured, ranThrough, into } = e;
       events.push({ kind: 'drink', id, at, litres, isMeasured, ranThrough, into });

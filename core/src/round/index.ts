@@ -1,3 +1,4 @@
+export { anotherRound, type AnotherRound } from './another-round.ts';
 export {
   expectedGrades,
   inWalkingOrder,
@@ -7,4 +8,5 @@ export {
   type Stop,
   type StopReason,
 } from './plan-round.ts';
+export { drierPlant, standingLooks, type DrierPlant } from './plants-felt.ts';
 export { spotCheck, type SpotStop } from './spot-check.ts';

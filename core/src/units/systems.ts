@@ -63,6 +63,8 @@ export function fieldUnit(system: UnitSystem, purpose: Purpose): UnitName {
 /**
  * An inner value as number and unit in the grower's system, rounded to what is worth showing.
  *
+ * @param beside the inner value that it is shown beside: it takes that one's unit, since "0.2 to 6.5 L" reads better
+ *   than "200 mL to 6.5 L"
  * @example
  * showParts(0.45, 'crop', 'metric')
  * // => { number: '450', symbol: 'g' }
@@ -71,10 +73,11 @@ export function showParts(
   inner: number,
   purpose: Purpose,
   system: UnitSystem,
+  beside = inner,
 ): { readonly number: string; readonly symbol: string } {
   const choice = SYSTEMS[system][purpose];
   const isSmall =
-    choice.small !== undefined && choice.smallBelow !== undefined && Math.abs(inner) < choice.smallBelow;
+    choice.small !== undefined && choice.smallBelow !== undefined && Math.abs(beside) < choice.smallBelow;
   const { unit, digits } = isSmall && choice.small ? choice.small : choice;
   return { number: trimmed(fromInner(inner, unit), digits), symbol: UNITS[unit].symbol };
 }

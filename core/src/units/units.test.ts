@@ -155,6 +155,8 @@ describe('showing amounts', () => {
     expect(show(1290, 'height', 'metric')).toBe('1.29 m');
     expect(show(175, 'depth', 'us')).toBe('6.9 in');
     expect(showParts(30, 'temperature', 'us')).toEqual({ number: '86', symbol: '°F' });
+    // beside a larger one it takes that one's unit
+    expect(showParts(0.45, 'crop', 'metric', 2)).toEqual({ number: '0.45', symbol: 'kg' });
   });
 });
 

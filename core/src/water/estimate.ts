@@ -1,10 +1,10 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import { Belief, type Passage } from './belief.ts';
+import { Belief } from './belief.ts';
 import { bagDepletion, type WaterBag } from './demand.ts';
-import { weightsBy } from './grid.ts';
-import { chanceOfLook, type Look } from './look.ts';
-import { handFilled, hasLevel } from './stores.ts';
-import type { TimelineStep, UseStep, WaterEvent } from './timeline.ts';
+import { applyEvent, CONTRADICTED, isContradicted } from './events.ts';
+import { handFilled } from './stores.ts';
+import { applyStretch, longer, NO_STRETCH } from './stretch.ts';
+import type { TimelineStep, WaterEvent } from './timeline.ts';
 
 /** A quantity with its doubt: the 10, 50 and 90 % points. */
 export interface Range {
@@ -122,7 +122,7 @@ export class FilterRun {
     }
     const taw = this.bag.availableLitres;
     const before = belief.moments();
-    applyEvent(belief, this.bag, event, this.assumed);
+    applyEvent(belief, this.bag, event, this.lastEvent, this.assumed);
     if (this.lastEvent && isContradicted(this.lastEvent, event)) {
       this.contradictions.push([this.lastEvent.id, event.id]);
       belief.loosen(CONTRADICTED);
@@ -197,146 +197,6 @@ export function storeLevels(belief: Belief, bag: WaterBag): readonly StoreLevel[
     const { mean, sd } = belief.levelOf(s);
     return { kind, litres, low: held(mean - 1.28 * sd), likely: held(mean), high: held(mean + 1.28 * sd) };
   });
-}
-
-/** How much of what is believed of the water is let go when two looks contradict each other (*assumed*). */
-const CONTRADICTED = 0.5;
-const WITHIN_MILLISECONDS = 3_600_000;
-
-/** Whether two looks within an hour lie further apart than a finger is off: two grades, or both ends of lifting. */
-function isContradicted(before: WaterEvent, event: WaterEvent): boolean {
-  if (before.kind !== 'look' || event.kind !== 'look') return false;
-  const [a, b] = [before.look, event.look];
-  if (!('grade' in a && 'grade' in b && a.method === b.method)) return false;
-  if (Math.abs(a.grade - b.grade) < 2) return false;
-  return Date.parse(event.at) - Date.parse(before.at) <= WITHIN_MILLISECONDS;
-}
-
-/** Use steps taken together, a day's worth at most: fewer moves of the grid for the same demand and doubt. */
-export interface Stretch {
-  readonly until: string;
-  readonly days: number;
-  readonly transpirationLitres: number;
-  readonly evaporationLitres: number;
-  readonly gainLitres: number;
-  /** days over which the stores refill the mix in full: fewer while roots are not down */
-  readonly rootedDays: number;
-  /** variance of what it asks for, L² */
-  readonly variance: number;
-}
-
-export const NO_STRETCH: Stretch = {
-  until: '',
-  days: 0,
-  transpirationLitres: 0,
-  evaporationLitres: 0,
-  gainLitres: 0,
-  rootedDays: 0,
-  variance: 0,
-};
-
-/**
- * A stretch with one more step. The doubt of a day's demand belongs to the day and is independent of the next day's;
- * over a share s of the day its variance is s times the day's, so that the parts of a day add up to it.
- */
-export function longer(stretch: Stretch, step: UseStep, assumed: Assumed): Stretch {
-  const spread = step.doubt * (step.isFilled ? assumed.filledDemandSpread : assumed.demandSpread);
-  const asked = step.transpirationLitres + step.evaporationLitres;
-  return {
-    until: step.until,
-    days: stretch.days + step.days,
-    transpirationLitres: stretch.transpirationLitres + step.transpirationLitres,
-    evaporationLitres: stretch.evaporationLitres + step.evaporationLitres,
-    gainLitres: stretch.gainLitres + step.rainLitres + step.dripLitres,
-    rootedDays: stretch.rootedDays + step.days * step.rooted,
-    variance:
-      stretch.variance +
-      (step.share > 0 ? (spread * asked) ** 2 / step.share : 0) +
-      (assumed.dripDoubt * step.dripLitres) ** 2,
-  };
-}
-
-/** Time as the belief takes it. */
-function passageOf(bag: WaterBag, stretch: Stretch, assumed: Assumed): Passage {
-  const taw = bag.availableLitres;
-  const asked = stretch.transpirationLitres + stretch.evaporationLitres;
-  return {
-    transpiration: stretch.transpirationLitres / taw,
-    evaporation: stretch.evaporationLitres / taw,
-    gain: stretch.gainLitres / taw,
-    spread: asked > 0 ? Math.sqrt(stretch.variance) / asked : 0,
-    drift: assumed.useDrift * Math.sqrt(stretch.days),
-    pulls: bag.stores.map(({ perDay }) => perDay * stretch.rootedDays),
-  };
-}
-
-/** Moves a belief over a stretch of use. */
-export function applyStretch(
-  belief: Belief,
-  bag: WaterBag,
-  stretch: Stretch,
-  depletion: number,
-  assumed: Assumed,
-): void {
-  belief.pass(passageOf(bag, stretch, assumed), depletion);
-}
-
-function applyEvent(
-  belief: Belief,
-  bag: WaterBag,
-  event: Exclude<WaterEvent, { kind: 'emptied' }>,
-  assumed: Assumed,
-): void {
-  if (event.kind === 'look') {
-    applyLook(belief, bag, event.look, assumed);
-    return;
-  }
-  const amount = event.litres / bag.availableLitres;
-  const store = handFilled(bag.stores);
-  if (event.into === 'store' && store >= 0) {
-    belief.stores.fill(store, amount, event.ranThrough);
-    return;
-  }
-  belief.drink(amount, amount * (event.isMeasured ? assumed.measuredDrink : assumed.looseDrink), assumed);
-  if (event.ranThrough) {
-    const sigma = assumed.ranThroughNoise;
-    belief.observe(remembered(assumed, 'ran through', (w) => Math.exp(-(((1 - w) / sigma) ** 2) / 2) + 1e-4));
-  }
-}
-
-function applyLook(belief: Belief, bag: WaterBag, look: Look, assumed: Assumed): void {
-  if (look.method === 'level') {
-    const store = bag.stores.findIndex(({ kind }) => hasLevel(kind));
-    if (store >= 0) belief.observeLevel(store, look.share, assumed.levelNoise);
-    return;
-  }
-  const chance = (w: number) => chanceOfLook(look, w, assumed);
-  if (look.method === 'reading') {
-    // a wild reading is a stray one before it is a surprise
-    belief.observe(weightsBy(chance));
-    return;
-  }
-  const weights = remembered(assumed, 'grade' in look ? `${look.method} ${look.grade}` : look.method, chance);
-  if (belief.chanceOf(weights) < SURPRISING) belief.loosen(UNSEEN);
-  belief.observe(weights);
-}
-
-/**
- * A look that was as unlikely as this means that something happened that nobody wrote down: a neighbour watered, rain was
- * blown in, a dripper came off. Then so much of what is believed of the water is let go, and the look decides (*assumed*).
- */
-const SURPRISING = 0.005;
-const UNSEEN = 0.25;
-
-const known = new WeakMap<Assumed, Map<string, Float64Array>>();
-
-/** The weights of something that is seen over and over: there are no more kinds of it than grades and ways. */
-function remembered(assumed: Assumed, what: string, chance: (w: number) => number): Float64Array {
-  let mine = known.get(assumed);
-  if (!mine) known.set(assumed, (mine = new Map()));
-  let weights = mine.get(what);
-  if (!weights) mine.set(what, (weights = weightsBy(chance)));
-  return weights;
 }
 
 /** The 10, 50 and 90 % points of relative available water. */

@@ -1,16 +1,9 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import type { Belief } from './belief.ts';
 import { bagDepletion, type WaterBag } from './demand.ts';
-import {
-  applyStretch,
-  longer,
-  NO_STRETCH,
-  range,
-  storeLevels,
-  type PathPoint,
-  type Range,
-} from './estimate.ts';
+import { range, storeLevels, type PathPoint, type Range } from './estimate.ts';
 import { hasLevel } from './stores.ts';
+import { applyStretch, longer, NO_STRETCH } from './stretch.ts';
 import type { UseStep } from './timeline.ts';
 
 /** A bag at a round to come: its water if nobody waters it, and the chance that it is below the refill point. */

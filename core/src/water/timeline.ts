@@ -6,7 +6,14 @@ import type { Look } from './look.ts';
 
 /** What a person did or saw at a bag, as far as water goes. `at` is local time with its offset. */
 export type WaterEvent =
-  | { readonly kind: 'look'; readonly id: string; readonly at: string; readonly look: Look }
+  | {
+      readonly kind: 'look';
+      readonly id: string;
+      readonly at: string;
+      readonly look: Look;
+      /** felt at one plant of several; left out: it stands for the whole bag */
+      readonly stationId?: string | undefined;
+    }
   | {
       readonly kind: 'drink';
       readonly id: string;

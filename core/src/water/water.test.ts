@@ -280,24 +280,6 @@ describe('the filter', () => {
     expect(later).toBeGreaterThan(after);
   });
 
-  it('keeps two looks that contradict each other, says so, and is less sure than with either alone', () => {
-    const until = at('2026-07-03', '18:40');
-    const dry = look('2026-07-03', 1, '18:00');
-    const wet = look('2026-07-03', 5, '18:20');
-    const width = (events: readonly WaterEvent[]) => {
-      const { share, contradictions } = runFilter(bag, steps(events, until)).estimate;
-      return { width: share.high - share.low, contradictions };
-    };
-    const both = width([dry, wet]);
-    expect(both.contradictions).toEqual([[dry.id, wet.id]]);
-    expect(both.width).toBeGreaterThan(width([dry]).width);
-    expect(both.width).toBeGreaterThan(width([wet]).width);
-    // a grade apart, or an hour and more, or with a drink between them, they agree well enough
-    expect(width([dry, look('2026-07-03', 2, '18:20')]).contradictions).toEqual([]);
-    expect(width([look('2026-07-03', 1, '17:00'), wet]).contradictions).toEqual([]);
-    expect(width([dry, drink('2026-07-03', 6, '18:10'), wet]).contradictions).toEqual([]);
-  });
-
   it('records how each entry moved it', () => {
     const { moves } = runFilter(bag, steps([look('2026-07-03', 2), drink('2026-07-03', 5)])).estimate;
     expect(moves.map((m) => m.kind)).toEqual(['look', 'drink']);
@@ -309,13 +291,5 @@ describe('the filter', () => {
     expect(runFilter(bag, steps([...events].reverse())).estimate).toEqual(
       runFilter(bag, steps(events)).estimate,
     );
-  });
-
-  it('survives looks that contradict each other', () => {
-    const { estimate } = runFilter(
-      bag,
-      steps([look('2026-07-03', 5, '18:00'), look('2026-07-03', 1, '18:01')]),
-    );
-    expect(Number.isFinite(estimate.share.likely)).toBe(true);
   });
 });

@@ -19,6 +19,7 @@ import {
   STEP_CAUTIONS,
   stripSentence,
 } from '../parts/planting-words.ts';
+import { Remark } from '../parts/Remark.tsx';
 import { whenWords } from '../parts/words.ts';
 import { Worked, WorkedLines } from '../parts/Worked.tsx';
 import { useGarden, useShown, type Bag } from '../store/index.ts';
@@ -50,10 +51,10 @@ export function PlanFigures({
       : '';
   if (outcome.kind === 'cannot') {
     return (
-      <Typography role="alert" sx={{ borderInlineStart: '5px solid var(--flower)', paddingInlineStart: 1.5 }}>
+      <Remark role="alert">
         <strong>{wayOf(outcome.wayId).name} does not work here.</strong>{' '}
         {obstacleWords(outcome.wayId, outcome.obstacle, shown)} {remedyWords(outcome.obstacle.remedies)}
-      </Typography>
+      </Remark>
     );
   }
   const { plan } = outcome;
@@ -68,13 +69,7 @@ export function PlanFigures({
         {plan.wayId !== 'seed' && `${shown.show(stem.aboveMillimetres, 'height')} stays above.`}
       </Typography>
       {remarks.map((remark) => (
-        <Typography
-          key={remark}
-          role="note"
-          sx={{ borderInlineStart: '5px solid var(--flower)', paddingInlineStart: 1.5, marginBlockStart: 1 }}
-        >
-          {REMARKS[remark]}
-        </Typography>
+        <Remark key={remark}>{REMARKS[remark]}</Remark>
       ))}
       {isOwn && (
         <Button onClick={onReset} sx={{ paddingInline: 0.5, '@media print': { display: 'none' } }}>

@@ -5,6 +5,7 @@ import { useLookValue, type LookValue } from '../parts/look-context.tsx';
 import { SCHOOL_CHOICES, schoolWords, UNIT_CHOICES } from '../parts/choices.tsx';
 import { readPlace } from '../parts/place-texts.ts';
 import { Page, Panel } from '../parts/Page.tsx';
+import { clockOf } from '../parts/words.ts';
 import { shownIn, useGarden } from '../store/index.ts';
 import { AssumptionsPanel } from './AssumptionsPanel.tsx';
 
@@ -165,11 +166,6 @@ function GardenForm({
       </Box>
     </Box>
   );
-}
-
-function clockOf(hour: number): string {
-  const minutes = Math.round(hour * 60);
-  return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
 }
 
 function hourOfClock(text: string): number | undefined {

@@ -14,6 +14,7 @@ import { drinkMeasure, measuresInUse, useGarden, useShown, type Bag } from '../s
 import { AmountField } from './AmountField.tsx';
 import { readAmount } from './amount-text.ts';
 import { titleOf } from './bag-words.ts';
+import { useWhen } from './When.tsx';
 
 interface EntryDialogProps {
   readonly bag: Bag;
@@ -65,7 +66,8 @@ export function FormDialog({
 
 /** Fruit picked from a bag: a weight, a count, or both. */
 export function PickDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
-  const { record, clock } = useGarden();
+  const { record } = useGarden();
+  const when = useWhen('picking', bag.container.id);
   const shown = useShown();
   const [weight, setWeight] = useState('');
   const [count, setCount] = useState('');
@@ -74,6 +76,7 @@ export function PickDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
     setWeight('');
     setCount('');
     setProblems({});
+    when.reset();
     onClose();
   };
   const submit = async () => {
@@ -87,7 +90,8 @@ export function PickDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
     if (read.kind === 'left-out' && fruits === undefined) {
       return setProblems({ weight: 'Give a weight, a count, or both.' });
     }
-    const at = clock.now();
+    const at = when.read();
+    if (at === undefined) return undefined;
     const kilograms = read.kind === 'given' ? { kilograms: read.inner, asEntered: read.text } : {};
     await record(
       [
@@ -130,14 +134,16 @@ export function PickDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
         helperText={problems.count ?? 'If you counted them.'}
         slotProps={{ htmlInput: { inputMode: 'numeric' } }}
       />
+      {when.field}
     </FormDialog>
   );
 }
 
 /** A drink of any amount, when it was not the one proposed. */
 export function DrinkDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
-  const { record, clock, garden } = useGarden();
+  const { record, garden } = useGarden();
   const shown = useShown();
+  const when = useWhen('drink', bag.container.id);
   const measure = drinkMeasure(garden);
   const [amount, setAmount] = useState('');
   const [ranThrough, setRanThrough] = useState(false);
@@ -147,6 +153,7 @@ export function DrinkDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) 
     setAmount('');
     setRanThrough(false);
     setProblem(undefined);
+    when.reset();
     onClose();
   };
   const submit = async () => {
@@ -161,11 +168,14 @@ export function DrinkDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) 
     if (read.kind !== 'given')
       return setProblem(read.kind === 'refused' ? read.problem : 'Please give an amount.');
     const litres = read.inner;
+    setProblem(undefined);
+    const at = when.read();
+    if (at === undefined) return undefined;
     await record(
       [
         {
           kind: 'drink',
-          at: clock.now(),
+          at,
           containerId: bag.container.id,
           litres,
           isMeasured: !isByEye,
@@ -207,24 +217,29 @@ export function DrinkDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) 
         control={<Switch checked={isByEye} onChange={(_, on) => setByEye(on)} />}
         label="Judged by eye"
       />
+      {when.field}
     </FormDialog>
   );
 }
 
 /** A line in the diary of a bag. */
 export function NoteDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
-  const { record, clock } = useGarden();
+  const { record } = useGarden();
+  const when = useWhen('note', bag.container.id);
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
   const close = () => {
     setText('');
     setProblem(undefined);
+    when.reset();
     onClose();
   };
   const submit = async () => {
     if (text.trim() === '') return setProblem('Write a word or two first.');
+    const at = when.read();
+    if (at === undefined) return undefined;
     await record(
-      [{ kind: 'note', at: clock.now(), containerId: bag.container.id, text: text.trim() }],
+      [{ kind: 'note', at, containerId: bag.container.id, text: text.trim() }],
       `note on ${bag.container.label}`,
     );
     close();
@@ -249,6 +264,7 @@ export function NoteDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
         error={problem !== undefined}
         helperText={problem}
       />
+      {when.field}
     </FormDialog>
   );
 }

@@ -1,9 +1,9 @@
-import { Typography } from '@mui/material';
 import { knownWeather } from '@rundel/core/bag-state';
 import { addDays, dayOf } from '@rundel/core/climate';
 import type { Crop } from '@rundel/core/crops';
 import { nightWord } from '@rundel/core/timing';
 import { useGarden, useShown, type Bag } from '../store/index.ts';
+import { Remark } from './Remark.tsx';
 
 /**
  * What the coming night asks, for crops in bags, when its minimum was entered (as tomorrow's weather): not to plant out
@@ -40,12 +40,8 @@ export function NightWords({
     }
   }
   return [...said.values()].map(({ text, labels }) => (
-    <Typography
-      key={text}
-      role="note"
-      sx={{ borderInlineStart: '5px solid var(--flower)', paddingInlineStart: 1.5, marginBlockEnd: 1.5 }}
-    >
+    <Remark key={text}>
       <strong>{text}</strong> {labels.size > 1 ? 'Bags' : 'Bag'} {[...labels].join(', ')}.
-    </Typography>
+    </Remark>
   ));
 }

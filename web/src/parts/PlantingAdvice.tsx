@@ -3,6 +3,7 @@ import type { Crop } from '@rundel/core/crops';
 import type { Assumed } from '@rundel/core/assumed';
 import { planUpright, type DepthLimit, type Seedling, type UprightPlanting } from '@rundel/core/planting';
 import { useShown } from '../store/index.ts';
+import { Remark } from './Remark.tsx';
 import { Worked, WorkedLines } from './Worked.tsx';
 
 const LIMITS: Record<DepthLimit, string> = {
@@ -37,10 +38,7 @@ export function PlantingAdvice({
   return (
     <Box>
       {advice.kind === 'does-not-fit' && !isDone && (
-        <Typography
-          role="alert"
-          sx={{ borderInlineStart: '5px solid var(--flower)', paddingInlineStart: 1.5, marginBlockEnd: 1.5 }}
-        >
+        <Remark role="alert">
           <strong>
             {advice.school ? `"${advice.school.name}" does not fit upright.` : 'It does not fit.'}
           </strong>{' '}
@@ -49,7 +47,7 @@ export function PlantingAdvice({
           {planting
             ? 'As deep as it goes is below. A deeper bag, or the stem laid along a trench, would bury more.'
             : 'The root ball alone is deeper than the mix: it needs another bag, or less mulch and headroom.'}
-        </Typography>
+        </Remark>
       )}
       {planting && (isDone ? <Done planting={planting} /> : <Numbers planting={planting} crop={crop} />)}
       {planting && (

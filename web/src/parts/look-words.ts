@@ -1,4 +1,4 @@
-import type { ReadingFault } from '@rundel/core/bag-state';
+import type { Occupant, ReadingFault } from '@rundel/core/bag-state';
 import type { EntryOf } from '@rundel/core/diary';
 import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
 import type { Shown } from '../store/index.ts';
@@ -31,6 +31,30 @@ export function lookWords(look: EntryOf<'look'>['look'], shown: Pick<Shown, 'sho
     case 'probe':
       return `${Math.round(look.reading * 10) / 10} on the probe`;
   }
+}
+
+/** One plant of several, counted from the left as they are drawn: "plant 2". */
+export function plantWords(
+  stationId: string,
+  occupants: readonly Pick<Occupant, 'stationId' | 'position'>[],
+) {
+  const found = occupants.find((o) => o.stationId === stationId);
+  return found ? `plant ${found.position + 1}` : 'one plant';
+}
+
+/** What was found, plant by plant where it was felt so: "dry at plant 2, moist at plant 1". */
+export function foundWords(
+  looks: readonly EntryOf<'look'>[],
+  occupants: readonly Pick<Occupant, 'stationId' | 'position'>[],
+  shown: Pick<Shown, 'show'>,
+): string {
+  return looks
+    .map(({ look, stationId }) =>
+      stationId === undefined
+        ? lookWords(look, shown)
+        : `${lookWords(look, shown)} at ${plantWords(stationId, occupants)}`,
+    )
+    .join(', ');
 }
 
 /** Why a reading does not count. */

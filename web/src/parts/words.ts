@@ -47,6 +47,12 @@ export function whenWords(at: string, now: string): string {
   return shortDay(dayOf(at), dayOf(now));
 }
 
+/** An hour of the day as a clock shows it: "12:30". */
+export function clockOf(hour: number): string {
+  const minutes = Math.round(hour * 60);
+  return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+}
+
 /** "3 July", with the year when it is another one. */
 export function shortDay(day: string, today?: string): string {
   const isOtherYear = today !== undefined && today.slice(0, 4) !== day.slice(0, 4);

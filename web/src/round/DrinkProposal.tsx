@@ -36,6 +36,7 @@ const STORE_BECAUSE: Record<DrinkAdvice['because'], string> = {
 /** The drink that follows a look: one tap when it is given as proposed, steps of a quarter can when not. */
 export default function DrinkProposal({
   bag,
+  driest,
   advice,
   feeds,
   onGiven,
@@ -43,6 +44,8 @@ export default function DrinkProposal({
   onSkip,
 }: {
   readonly bag: Bag;
+  /** the plant that felt driest of several */
+  readonly driest: string | undefined;
   readonly advice: DrinkAdvice;
   readonly feeds: readonly FeedOffer[];
   onGiven(drink: GivenDrink): void;
@@ -60,6 +63,11 @@ export default function DrinkProposal({
   const litres = count * measure.litres;
   const { number, symbol } = shown.parts(litres, 'drink');
   const isStore = advice.into === 'store';
+  const because = isStore
+    ? STORE_BECAUSE[advice.because]
+    : advice.because === 'felt-dry' && driest
+      ? `It felt dry at ${driest}: give it a drink.`
+      : BECAUSE[advice.because];
   const plants = bag.occupants.length;
   const pours = isStore
     ? 'into its pipe or drum until it is full'
@@ -73,8 +81,7 @@ export default function DrinkProposal({
       aria-label="Proposed drink"
     >
       <Typography sx={{ fontSize: '0.92rem' }}>
-        {isStore ? STORE_BECAUSE[advice.because] : BECAUSE[advice.because]} It should take{' '}
-        {shown.range(advice.litres.low, advice.litres.high, 'drink')}
+        {because} It should take {shown.range(advice.litres.low, advice.litres.high, 'drink')}
         {advice.isEstablishing ? ', close to the stem while it roots.' : '.'}
         {advice.isHeldBack && ' A cold night is coming, so this is less than it could hold.'}
       </Typography>

@@ -2,6 +2,7 @@ import { Box, Button } from '@mui/material';
 import type { EntryOf } from '@rundel/core/diary';
 import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
 import { LEVELS, levelShare } from '../parts/look-words.ts';
+import { useKeys } from './keys.ts';
 
 /** Ways of looking that are a choice among grades. */
 export type GradedWay = 'finger' | 'lift' | 'level';
@@ -21,7 +22,7 @@ const QUESTION: Record<GradedWay, string> = {
 };
 
 /** What a grade on the buttons stands for. */
-export function gradedLook(way: GradedWay, grade: number): SeenLook {
+function gradedLook(way: GradedWay, grade: number): SeenLook {
   return way === 'level' ? { method: 'level', share: levelShare(grade) } : { method: way, grade };
 }
 
@@ -51,6 +52,12 @@ export function GradeButtons({
   onLook(look: SeenLook): void;
 }) {
   const names = NAMES[method];
+  useKeys(({ key }) => {
+    const grade = Number(key);
+    if (!/^[1-9]$/.test(key) || grade > names.length) return false;
+    onLook(gradedLook(method, grade));
+    return true;
+  });
   return (
     <Box role="group" aria-label={QUESTION[method]} sx={{ display: 'grid', gap: 1 }}>
       {names.map((name, i) => {

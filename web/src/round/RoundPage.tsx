@@ -2,20 +2,11 @@ import { Box, Button, Typography, useMediaQuery } from '@mui/material';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { planRound } from '@rundel/core/round';
 import type { EntryOf } from '@rundel/core/diary';
-import {
-  lazy,
-  Suspense,
-  useCallback,
-  useDeferredValue,
-  useEffect,
-  useLayoutEffect,
-  useMemo,
-  useRef,
-} from 'react';
+import { lazy, Suspense, useCallback, useDeferredValue, useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Caution } from '../parts/Caution.tsx';
 import { asGiven, feedDueIds, fedDrafts, feedOffers } from '../parts/feed-offers.ts';
-import { lookWords } from '../parts/look-words.ts';
+import { foundWords } from '../parts/look-words.ts';
 import { Page } from '../parts/Page.tsx';
 import { Unhurried } from '../parts/Unhurried.tsx';
 import { dayAndTime, fillsWords } from '../parts/words.ts';
@@ -29,19 +20,21 @@ import {
   type Bag,
 } from '../store/index.ts';
 import { Beside, type BesideProps } from './Beside.tsx';
+import { useBounceGuard } from './bounce.ts';
 import { Carry, likelyDrink } from './Carry.tsx';
 import { unanswered, withFeed } from './feeding.ts';
 import type { GivenDrink } from './DrinkProposal.tsx';
-import { gradedLook } from './GradeButtons.tsx';
+import { useKeys } from './keys.ts';
 import { NoBags } from './NoBags.tsx';
 import { nextRoundOf, RoundDone } from './RoundDone.tsx';
 import { StopCloseUp, StopSection } from './StopDrawing.tsx';
-import { STOP_HEAD_ID, StopActions, StopHead, StopWords } from './StopView.tsx';
+import { StopActions } from './StopActions.tsx';
 import type { WalkStop } from './StopList.tsx';
+import { useShownBag } from './shown.ts';
 import type { SkipReason } from './SkipButton.tsx';
 import { isBeforeColdNight, isOpen, statusOf } from './stops.ts';
+import { StopHead, StopWords } from './StopWords.tsx';
 import { useWalk } from './walk.ts';
-import { usualWay } from './WayButton.tsx';
 
 const PlantingBanner = lazy(() => import('./planting/PlantingBanner.tsx'));
 
@@ -91,9 +84,7 @@ export default function RoundPage() {
     return bags.filter((b) => ids.has(b.container.id)).map(stopOf);
   }, [bags, stopOf, walk]);
 
-  const asked = bags.find((b) => b.container.id === containerId);
-  const firstOpen = stops.find((s) => isOpen(s.status))?.bag;
-  const bag = asked ?? firstOpen;
+  const bag = useShownBag(containerId, bags, stops, walk);
   const stop = useMemo(() => bag && stopOf(bag), [bag, stopOf]);
   const status = stop?.status;
   // the answer comes first; what stands beside it follows a moment later
@@ -103,16 +94,6 @@ export default function RoundPage() {
   );
   const listed = useDeferredValue(beside);
   const drawn = useDeferredValue(bag);
-
-  // the name of the next stop is what a screen reader reads first
-  const shownId = useRef<string>(undefined);
-  const bagId = bag?.container.id;
-  useEffect(() => {
-    if (shownId.current !== undefined && bagId !== undefined && shownId.current !== bagId) {
-      document.getElementById(STOP_HEAD_ID)?.focus({ preventScroll: true });
-    }
-    shownId.current = bagId;
-  }, [bagId]);
 
   const goOn = useCallback(
     (from: Bag | undefined, by: 1 | -1 = 1, isOpenOnly = true) => {
@@ -128,10 +109,18 @@ export default function RoundPage() {
   );
 
   const look = useCallback(
-    async (seen: EntryOf<'look'>['look']) => {
+    async (seen: EntryOf<'look'>['look'], stationId?: string) => {
       if (!bag || isLeft(bag)) return;
       await record(
-        [{ kind: 'look', at: clock.now(), containerId: bag.container.id, look: seen }],
+        [
+          {
+            kind: 'look',
+            at: clock.now(),
+            containerId: bag.container.id,
+            ...(stationId ? { stationId } : {}),
+            look: seen,
+          },
+        ],
         `look at ${bag.container.label}`,
       );
       if (!containerId)
@@ -178,28 +167,24 @@ export default function RoundPage() {
     [bag, clock, goOn, record],
   );
 
-  // before the stop is painted: whoever sees it may already press a key
-  useLayoutEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector('[role="dialog"]')) return;
-      if (target.closest('input, textarea, select, [contenteditable]')) return;
-      if (bag && /^[1-5]$/.test(event.key)) void look(gradedLook(usualWay(bag), Number(event.key)));
-      else if (event.key === 'n') goOn(bag, 1, false);
-      else if (event.key === 'p') goOn(bag, -1, false);
-      else if (event.key === 'u') void undo();
-      else if (event.key === 'Enter' && !target.closest('button, a') && status?.kind === 'drink') {
-        const { fills } = status.advice;
-        const feeds = stop?.feeds.filter(({ advice }) => advice.kind === 'feed') ?? [];
-        void drink({ ...fills, ranThrough: false, into: status.advice.into, feeds });
-      } else if (event.key === 'Enter' && !target.closest('button, a') && status?.kind === 'done') goOn(bag);
-      else return;
-      event.preventDefault();
-    };
-    addEventListener('keydown', onKey);
-    return () => removeEventListener('keydown', onKey);
-  }, [bag, drink, goOn, look, status, stop, undo]);
+  useKeys(({ key, target }) => {
+    // the grade that was just pressed still has the focus: Enter there means what comes next, not the same look again
+    const pressed = (target as HTMLElement).closest('button, a');
+    const isEnter =
+      key === 'Enter' && (!pressed || pressed.matches('[aria-pressed="true"][aria-keyshortcuts]'));
+    if (key === 'n') goOn(bag, 1, false);
+    else if (key === 'p') goOn(bag, -1, false);
+    else if (key === 'u') void undo();
+    else if (isEnter && status?.kind === 'drink') {
+      const { fills } = status.advice;
+      const feeds = stop?.feeds.filter(({ advice }) => advice.kind === 'feed') ?? [];
+      void drink({ ...fills, ranThrough: false, into: status.advice.into, feeds });
+    } else if (isEnter && status?.kind === 'done') goOn(bag);
+    else return false;
+    return true;
+  });
 
+  const onClickCapture = useBounceGuard();
   const now = clock.now();
   const open = stops.filter((s) => isOpen(s.status));
   const planted = bags.filter((b) => b.occupants.length > 0);
@@ -243,6 +228,7 @@ export default function RoundPage() {
         </Caution>
       ))}
       <Box
+        onClickCapture={onClickCapture}
         sx={{
           display: 'grid',
           gap: { xs: 2, lg: 2.5 },
@@ -295,8 +281,8 @@ export default function RoundPage() {
                   <Box sx={{ minWidth: 0 }}>
                     {status.kind === 'drink' ? (
                       <Typography>
-                        You found it <strong>{lookWords(status.look.look, shown)}</strong>. Below is what it
-                        should take.
+                        You found it <strong>{foundWords(status.looks, bag.occupants, shown)}</strong>. Below
+                        is what it should take.
                       </Typography>
                     ) : (
                       <StopWords bag={bag} status={status} />
@@ -316,7 +302,7 @@ export default function RoundPage() {
               bag={bag}
               status={status}
               feeds={stop?.feeds ?? []}
-              onLook={(seen) => void look(seen)}
+              onLook={(seen, stationId) => void look(seen, stationId)}
               onDrink={(given) => void drink(given)}
               onSkip={(reason) => void leaveOut(reason)}
               onNext={() => goOn(bag)}

@@ -1,6 +1,6 @@
 import { Box, ButtonBase, Typography } from '@mui/material';
 import { memo } from 'react';
-import { NavLink } from 'react-router';
+import { Link } from 'react-router';
 import { lookWords } from '../parts/look-words.ts';
 import { BagMark } from '../section/index.ts';
 import { useShown, type Bag } from '../store/index.ts';
@@ -73,7 +73,7 @@ function OneStop({ stop, isCurrent }: { readonly stop: WalkStop; readonly isCurr
   const isQuiet = status.kind === 'done' || status.kind === 'skipped';
   return (
     <ButtonBase
-      component={NavLink}
+      component={Link}
       to={`/round/${bag.container.id}`}
       aria-current={isCurrent ? 'step' : undefined}
       sx={{

@@ -1,18 +1,26 @@
 import { addDays, dayOf } from '@rundel/core/climate';
 import { entriesAt, type Entry, type EntryOf } from '@rundel/core/diary';
+import { standingLooks } from '@rundel/core/round';
 import { adviseDrink, type DrinkAdvice, type Look } from '@rundel/core/water';
 import type { Bag } from '../store/index.ts';
 import type { Walk } from './walk.ts';
+
+/** What was seen at a stop: the look that counts, and all that stand; more than one where single plants were felt. */
+interface Seen {
+  readonly look: EntryOf<'look'>;
+  readonly looks: readonly EntryOf<'look'>[];
+}
 
 /** How far a stop of the walk has come. */
 export type StopStatus =
   | { readonly kind: 'look' }
   /** looked at; the answer is being worked out */
-  | { readonly kind: 'working'; readonly look: EntryOf<'look'> }
-  | { readonly kind: 'drink'; readonly look: EntryOf<'look'>; readonly advice: DrinkAdvice }
+  | (Seen & { readonly kind: 'working' })
+  | (Seen & { readonly kind: 'drink'; readonly advice: DrinkAdvice })
   | {
       readonly kind: 'done';
       readonly look: EntryOf<'look'> | undefined;
+      readonly looks: readonly EntryOf<'look'>[];
       readonly drunkLitres: number;
       readonly advice: DrinkAdvice | undefined;
     }
@@ -20,6 +28,7 @@ export type StopStatus =
   | {
       readonly kind: 'feed';
       readonly look: EntryOf<'look'> | undefined;
+      readonly looks: readonly EntryOf<'look'>[];
       readonly drunkLitres: number;
       readonly advice: DrinkAdvice | undefined;
     }
@@ -35,20 +44,23 @@ export function statusOf(
 ): StopStatus {
   const since = walk ? Date.parse(walk.startedAt) : Infinity;
   const here = entriesAt(live, bag.container.id).filter((e) => Date.parse(e.at) >= since);
-  const look = here.findLast((e) => e.kind === 'look');
+  const seen = here.filter((e) => e.kind === 'look');
+  const looks = standingLooks(seen);
+  const [look] = looks;
+  const last = seen.at(-1);
   const drinks = here.filter((e) => e.kind === 'drink' && (!look || Date.parse(e.at) >= Date.parse(look.at)));
   const left = here.findLast((e) => e.kind === 'skipped');
-  const isSkipped = left !== undefined && (!look || Date.parse(left.at) >= Date.parse(look.at));
+  const isSkipped = left !== undefined && (!last || Date.parse(left.at) >= Date.parse(last.at));
   const drunkLitres = drinks.reduce((sum, e) => sum + (e.kind === 'drink' ? e.litres : 0), 0);
-  if (!look) {
-    if (drunkLitres > 0) return { kind: 'done', look, drunkLitres, advice: undefined };
+  if (!look || !last) {
+    if (drunkLitres > 0) return { kind: 'done', look, looks, drunkLitres, advice: undefined };
     return isSkipped ? { kind: 'skipped' } : { kind: 'look' };
   }
   const { water } = bag;
   const isIn =
-    water?.estimate.moves.some((move) => move.entryId === look.id) ||
-    water?.setAside.some((reading) => reading.entryId === look.id);
-  if (!water || !isIn) return { kind: 'working', look };
+    water?.estimate.moves.some((move) => move.entryId === last.id) ||
+    water?.setAside.some((reading) => reading.entryId === last.id);
+  if (!water || !isIn) return { kind: 'working', look, looks };
   const advice = adviseDrink(
     water.estimate,
     bag.body,
@@ -61,8 +73,8 @@ export function statusOf(
     },
     bag.body.assumed,
   );
-  if (drunkLitres > 0 || !advice.isWanted) return { kind: 'done', look, drunkLitres, advice };
-  return isSkipped ? { kind: 'skipped' } : { kind: 'drink', look, advice };
+  if (drunkLitres > 0 || !advice.isWanted) return { kind: 'done', look, looks, drunkLitres, advice };
+  return isSkipped ? { kind: 'skipped' } : { kind: 'drink', look, looks, advice };
 }
 
 /** Whether a stop still wants the grower. */

@@ -7,6 +7,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { Panel } from '../parts/Page.tsx';
 import { plantingQuery } from '../parts/planting-form.ts';
+import { Remark } from '../parts/Remark.tsx';
 import { Worked, WorkedLines } from '../parts/Worked.tsx';
 import { shortDay } from '../parts/words.ts';
 import { useGarden, useShown } from '../store/index.ts';
@@ -45,13 +46,10 @@ export function ChosenYear({
           `Chance of frost after it: ${chanceWords(year.dates.frostChance)}.`}
       </Typography>
       {isPlan && blocked.length > 0 && (
-        <Typography
-          role="note"
-          sx={{ borderInlineStart: '5px solid var(--flower)', paddingInlineStart: 1.5, marginBlockEnd: 1 }}
-        >
+        <Remark>
           {[...new Set(blocked.map((b) => b.name))].join(', ')} would still stand in this bag; clear it by
           then, or plant later.
-        </Typography>
+        </Remark>
       )}
       <Box sx={{ maxWidth: 460 }}>
         <WorkedLines lines={[['Crop', cropWords(year.crop, year.habit)], ...consequences(year)]} />

@@ -123,6 +123,7 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
                   select
                   key={key}
                   label={label}
+                  slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
                   value={mapping[key] ?? ''}
                   onChange={(e) => set(key, isOptional && e.target.value === '' ? undefined : e.target.value)}
                 >

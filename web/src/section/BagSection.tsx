@@ -10,7 +10,7 @@ import { SectionBody } from './SectionBody.tsx';
 
 const MARGIN = { top: 26, bottom: 26, left: 74, right: 128 };
 
-/** Words stay legible where a leaf lies behind them. */
+/** Words stay legible where a leaf or a line lies behind them. */
 const HALO = {
   stroke: 'var(--surface)',
   strokeWidth: 3,
@@ -135,10 +135,18 @@ export function BagSection({
             fontWeight="700"
             fill="var(--ink)"
             textAnchor="end"
+            {...HALO}
           >
             {shown.show(first.buriedMillimetres, 'depth')}
           </text>
-          <text x={MARGIN.left - 10} y={underY + 14} fontSize="11.5" fill="var(--muted)" textAnchor="end">
+          <text
+            x={MARGIN.left - 10}
+            y={underY + 14}
+            fontSize="11.5"
+            fill="var(--muted)"
+            textAnchor="end"
+            {...HALO}
+          >
             stem under
           </text>
         </g>

@@ -17,6 +17,7 @@ import { GrowthPanel } from './GrowthPanel.tsx';
 import { MakePanel } from './MakePanel.tsx';
 import { plantedWords } from './planted-words.ts';
 import { NoSuchBag } from './NoSuchBag.tsx';
+import { LookDialog } from './LookDialog.tsx';
 import { PlantDialog } from './PlantDialog.tsx';
 import { TemplateDialog } from './TemplateDialog.tsx';
 import { TroubleDialog } from './TroubleDialog.tsx';
@@ -59,7 +60,7 @@ function Binned({ label }: { readonly label: string }) {
   );
 }
 
-type Dialog = 'pick' | 'note' | 'drink' | 'plant' | 'trouble' | 'template' | 'gauge';
+type Dialog = 'look' | 'pick' | 'note' | 'drink' | 'plant' | 'trouble' | 'template' | 'gauge';
 
 function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string | undefined }) {
   const { garden, clock, live } = useGarden();
@@ -116,7 +117,7 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
             border: '1px solid var(--line)',
             borderRadius: '14px',
             padding: 1.5,
-            height: { xs: 440, lg: 'min(640px, calc(100vh - 170px))' },
+            height: { xs: 'auto', sm: 440, lg: 'min(640px, calc(100vh - 170px))' },
             position: { lg: 'sticky' },
             top: 16,
           }}
@@ -142,6 +143,7 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
       <PickDialog bag={bag} isOpen={dialog === 'pick'} onClose={close} />
       <NoteDialog bag={bag} isOpen={dialog === 'note'} onClose={close} />
       <DrinkDialog bag={bag} isOpen={dialog === 'drink'} onClose={close} />
+      {dialog === 'look' && <LookDialog bag={bag} onClose={close} />}
       {dialog === 'plant' && <PlantDialog bag={bag} onClose={close} />}
       {dialog === 'trouble' && <TroubleDialog bag={bag} onClose={close} />}
       {dialog === 'gauge' && <GaugeDialog bag={bag} onClose={close} />}
@@ -215,6 +217,7 @@ function BagActions({
         <IconDotsVertical aria-hidden />
       </Button>
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+        {!isEmpty && <MenuItem onClick={() => open('look')}>An earlier look</MenuItem>}
         <MenuItem component={Link} to={`/stands/${container.id}/edit`}>
           Change this bag
         </MenuItem>

@@ -60,7 +60,7 @@ export function BagPreview({
           border: '1px solid var(--line)',
           borderRadius: '12px',
           padding: 1,
-          height: 400,
+          height: { xs: 'auto', sm: 400 },
         }}
       >
         <BagSection

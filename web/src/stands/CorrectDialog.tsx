@@ -8,8 +8,8 @@ import { readAmount, type AmountRule } from '../parts/amount-text.ts';
 import { DayField } from '../parts/DayField.tsx';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
 import { LEVELS, levelShare } from '../parts/look-words.ts';
+import { momentProblem } from '../parts/moment-problem.ts';
 import { useGarden, useShown } from '../store/index.ts';
-import { momentProblem } from './moment-problem.ts';
 
 /** Corrects one entry: a new entry takes its place and the first stays on record. */
 export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClose(): void }) {

@@ -110,7 +110,7 @@ function OnePlant({
   };
   return (
     <Box sx={{ marginBlockEnd: 1.5 }}>
-      <Typography>
+      <Typography sx={{ marginBlockEnd: 2 }}>
         <strong>
           {name}
           {count > 1 ? ` ×${count}` : ''}: {height.isMeasured ? '' : 'about '}

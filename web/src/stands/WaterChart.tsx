@@ -1,6 +1,5 @@
 import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { BagWater } from '@rundel/core/bag-state';
-import { DEFAULT_ASSUMED } from '@rundel/core/assumed';
 import { fromInner, UNITS } from '@rundel/core/units';
 import type { ApexOptions } from 'apexcharts';
 import { Chart, chartGround, chartMoment, lookColour } from '../parts/chart.ts';
@@ -13,14 +12,23 @@ import { useShown } from '../store/index.ts';
 import { courseOf, marksOf, spellsOf } from './water-course.ts';
 
 /** A bag's water over the last days and the rounds to come, with its doubt as a band. */
-export default function WaterChart({ water, name }: { readonly water: BagWater; readonly name: string }) {
+export default function WaterChart({
+  water,
+  name,
+  refillPoint,
+}: {
+  readonly water: BagWater;
+  readonly name: string;
+  /** share of available water at which this bag wants a drink */
+  readonly refillPoint: number;
+}) {
   const shown = useShown();
   const { look } = useLookValue();
   const unit = shown.system === 'metric' ? 'litre' : shown.system === 'us' ? 'usGallon' : 'imperialGallon';
   const course = useMemo(() => courseOf(water), [water]);
   const marks = useMemo(() => marksOf(water), [water]);
   const happened = new Map(marks.map((mark) => [mark.at, mark.kind === 'look' ? 'a look' : 'a drink']));
-  const spells = spellsOf(course, water.availableLitres, DEFAULT_ASSUMED.refillPoint);
+  const spells = spellsOf(course, water.availableLitres, refillPoint);
   const options = useMemo((): ApexOptions => {
     const inUnit = (litres: number) => Number(fromInner(litres, unit).toFixed(2));
     const ground = chartGround(look);
@@ -54,7 +62,7 @@ export default function WaterChart({ water, name }: { readonly water: BagWater; 
         xaxis: [chartMoment(localDate(water.now).getTime(), 'now')],
         yaxis: [
           {
-            y: inUnit(water.availableLitres * DEFAULT_ASSUMED.refillPoint),
+            y: inUnit(water.availableLitres * refillPoint),
             borderColor: lookColour('--fruit'),
             strokeDashArray: 5,
             label: {
@@ -66,7 +74,7 @@ export default function WaterChart({ water, name }: { readonly water: BagWater; 
       },
     };
     // the colours come from the look's variables
-  }, [look, marks, unit, water]);
+  }, [look, marks, refillPoint, unit, water]);
   const series = useMemo(() => {
     const y = (litres: number) => Number(fromInner(litres, unit).toFixed(3));
     const x = (at: string) => localDate(at).getTime();

@@ -1,13 +1,15 @@
 import { Box, Button, Typography } from '@mui/material';
-import type { Entry } from '@rundel/core/diary';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { expectation, gradeSpan, nextLookWords } from '../parts/bag-words.ts';
-import { FAULT_WORDS, lookWords } from '../parts/look-words.ts';
+import { useDrierPlant } from '../parts/drier-plant.ts';
+import { Disputed } from '../parts/Disputed.tsx';
+import { FAULT_WORDS } from '../parts/look-words.ts';
 import { STORE_WORDS } from '../parts/water-words.ts';
 import { Panel } from '../parts/Page.tsx';
+import { Remark } from '../parts/Remark.tsx';
 import { hoursWords, whenWords } from '../parts/words.ts';
 import { Worked, WorkedLines } from '../parts/Worked.tsx';
-import { useGarden, useShown, type Bag, type Shown } from '../store/index.ts';
+import { useGarden, useShown, type Bag } from '../store/index.ts';
 import { WhatIf } from './WhatIf.tsx';
 
 const WaterChart = lazy(() => import('./WaterChart.tsx'));
@@ -17,6 +19,7 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
   const { clock, live } = useGarden();
   const shown = useShown();
   const { water, body } = bag;
+  const drier = useDrierPlant(bag);
   const now = clock.now();
   const [isOpen, setOpen] = useState(false);
   const moves = useMemo(() => [...(water?.estimate.moves ?? [])].reverse().slice(0, 5), [water]);
@@ -34,17 +37,6 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
   const { rest } = expectation(bag, shown, now);
   const next = nextLookWords(water, now);
   const toRefill = ahead.hoursToRefill;
-  const lastMove = estimate.moves.at(-1);
-  // only while nothing has been seen or poured since
-  const pair = estimate.contradictions.find(([, later]) => later === lastMove?.entryId);
-  const disputed = pair
-    ?.map((id) =>
-      gradeWords(
-        live.find((e) => e.id === id),
-        shown,
-      ),
-    )
-    .join(', then ');
   const percent = (share: number) => Math.round(share * 100);
   const today = now.slice(0, 10);
   const most = Math.max(
@@ -58,33 +50,19 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
       <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1.5 }}>
         I expect it <strong>{gradeSpan(estimate.share)}</strong>. {rest} Next look: <strong>{next}</strong>.
       </Typography>
-      {disputed && (
-        <Typography
-          role="note"
-          sx={{ borderInlineStart: '5px solid var(--flower)', paddingInlineStart: 1.5, marginBlockEnd: 1.5 }}
-        >
-          Two looks within an hour do not agree ({disputed}). Both are kept, and I trust either less; another
-          look would settle it.
-        </Typography>
-      )}
+      <Disputed bag={bag} />
       {isTight && (
-        <Typography
-          role="note"
-          sx={{ borderInlineStart: '5px solid var(--flower)', paddingInlineStart: 1.5, marginBlockEnd: 1.5 }}
-        >
+        <Remark>
           On the hottest day to come it uses about {shown.show(most, 'drink')} of the{' '}
           {shown.show(water.availableLitres, 'drink')} that it holds: one round a day may not keep it. A
           second round, a bigger bag, mulch, shade or a store of water would.
-        </Typography>
+        </Remark>
       )}
       {lastFault && (
-        <Typography
-          role="note"
-          sx={{ borderInlineStart: '5px solid var(--flower)', paddingInlineStart: 1.5, marginBlockEnd: 1.5 }}
-        >
+        <Remark>
           A reading of {whenWords(lastFault.at, now)} is set aside. {FAULT_WORDS[lastFault.fault]} It stays in
           the diary.
-        </Typography>
+        </Remark>
       )}
       <Box
         sx={{
@@ -138,6 +116,14 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
             ['Chance at the next round', `${percent(ahead.rounds[0]?.chanceDry ?? 0)} %`],
             ['Chance at which I ask for a look', `${percent(body.assumed.risk)} %`],
             ['Days with weather from the usual, not measured', `${water.filledDays} of ${water.spanDays}`],
+            ...(drier
+              ? [
+                  [
+                    'Usually the drier one',
+                    `${drier.plant}, ${drier.times} of ${drier.visits} times`,
+                  ] as const,
+                ]
+              : []),
             ...(water.probe
               ? [
                   [
@@ -181,7 +167,7 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
       </Button>
       {isOpen && (
         <Suspense fallback={<Box sx={{ minHeight: 320 }} />}>
-          <WaterChart water={water} name={bag.container.label} />
+          <WaterChart water={water} name={bag.container.label} refillPoint={body.assumed.refillPoint} />
         </Suspense>
       )}
     </Panel>
@@ -197,10 +183,6 @@ function Big({ number, words }: { readonly number: string; readonly words: strin
       <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>{words}</Box>
     </Box>
   );
-}
-
-function gradeWords(entry: Entry | undefined, shown: Shown): string {
-  return entry?.kind === 'look' ? lookWords(entry.look, shown) : '';
 }
 
 /** "Tuesday's", "The 18:05", "The 3 Jul": whose look or drink it was. */

@@ -1,7 +1,8 @@
 import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import type { Container } from '@rundel/core/garden';
-import { hoursWords } from '../parts/words.ts';
+import { anotherRound } from '@rundel/core/round';
+import { clockOf, hoursWords } from '../parts/words.ts';
 import { useGarden, useShown, waterIf, type Bag } from '../store/index.ts';
 
 interface Change {
@@ -63,8 +64,12 @@ export function WhatIf({ bag }: { readonly bag: Bag }) {
     staleTime: 60_000,
   });
   const now = bag.water?.ahead.hoursToRefill.likely;
-  const most = Math.max(0, ...(bag.water?.usePerDay ?? []).map((day) => day.litres));
-  const isTight = most > bag.body.assumed.keepable * bag.body.availableLitres;
+  const today = open.clock.now().slice(0, 10);
+  const { roundHours, latitudeDegrees } = open.garden.settings;
+  const toCome = (bag.water?.usePerDay ?? [])
+    .filter(({ day }) => day > today)
+    .map(({ day, litres, dripLitres }) => ({ day, litres: litres - dripLitres }));
+  const round = anotherRound(toCome, roundHours, latitudeDegrees);
   return (
     <Box>
       <Typography variant="body2">
@@ -79,12 +84,15 @@ export function WhatIf({ bag }: { readonly bag: Bag }) {
             </li>
           );
         })}
+        {round && (
+          <li>
+            <strong>With a round at {clockOf(round.atHour)} too</strong>: at most{' '}
+            {shown.show(round.litresThen, 'drink')} goes between two rounds on the thirstiest day to come, and
+            not {shown.show(round.litresNow, 'drink')}
+          </li>
+        )}
       </Box>
-      <Typography variant="body2">
-        {isTight
-          ? `On a hot day it uses most of what it holds: a second round that day does what no change above does.`
-          : 'A saucer helps as far as it has caught what ran through.'}
-      </Typography>
+      <Typography variant="body2">A saucer helps as far as it has caught what ran through.</Typography>
     </Box>
   );
 }

@@ -34,6 +34,7 @@ describe('an entry in words', () => {
   const metric = shownIn('metric');
   it.each<[Entry, string]>([
     [look, 'Look: dry'],
+    [{ ...look, stationId: 'stn_abcdef' }, 'Look at one plant: dry'],
     [
       { ...inBag, id: 'ent_lift001', kind: 'look', look: { method: 'lift', grade: 3 } },
       'Look: heavy when lifted',

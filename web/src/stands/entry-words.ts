@@ -18,7 +18,7 @@ export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = 
     `${goodAmount(findGood(goodId, goods), amount, shown)} ${midSentence(goodName(goodId, goods))}`;
   switch (entry.kind) {
     case 'look':
-      return `Look: ${lookWords(entry.look, shown)}`;
+      return `Look${entry.stationId ? ' at one plant' : ''}: ${lookWords(entry.look, shown)}`;
     case 'drink':
       return `Drink: ${shown.show(entry.litres, 'drink')}${entry.into === 'store' ? ' into its store' : ''}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
     case 'drip':

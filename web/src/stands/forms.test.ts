@@ -6,7 +6,7 @@ import { bagFormOf, bagFormSchema, emptyBagForm, newBagRecords, NEW_STAND } from
 import { labelsFor, nextLabel } from './labels.ts';
 import { shownIn } from '../store/shown.ts';
 import { plantedWords } from './planted-words.ts';
-import { momentProblem } from './moment-problem.ts';
+import { momentProblem } from '../parts/moment-problem.ts';
 import {
   emptyPlantingForm,
   plantedOnProblem,

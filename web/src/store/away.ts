@@ -55,7 +55,9 @@ export function useAwayPlan(question: AwayQuestion | undefined): AwayState | und
         tell,
         stop.signal,
       ).then(
-        (plan) => setState({ kind: 'ready', plan }),
+        (plan) => {
+          if (!stop.signal.aborted) setState({ kind: 'ready', plan });
+        },
         (cause: unknown) => {
           if (stop.signal.aborted) return;
           setState({ kind: 'failed', problem: cause instanceof Error ? cause.message : String(cause) });

@@ -7,7 +7,7 @@ export interface Shown {
   readonly system: UnitSystem;
   show(inner: number, purpose: Purpose): string;
   parts(inner: number, purpose: Purpose): { readonly number: string; readonly symbol: string };
-  /** "26 to 47 L", with the unit once where both ends share it */
+  /** "26 to 47 L", with the unit of the upper end once */
   range(low: number, high: number, purpose: Purpose): string;
 }
 
@@ -18,11 +18,10 @@ export function shownIn(system: UnitSystem): Shown {
     show: (inner, purpose) => show(inner, purpose, system).replace(' ', '\u00a0'),
     parts: (inner, purpose) => showParts(inner, purpose, system),
     range(low, high, purpose) {
-      const from = showParts(low, purpose, system);
+      const from = showParts(low, purpose, system, high);
       const to = showParts(high, purpose, system);
-      if (from.number === to.number && from.symbol === to.symbol) return `${to.number}\u00a0${to.symbol}`;
-      const first = from.symbol === to.symbol ? from.number : `${from.number} ${from.symbol}`;
-      return `${first} to ${to.number}\u00a0${to.symbol}`;
+      const first = from.number === to.number ? '' : `${from.number} to `;
+      return `${first}${to.number}\u00a0${to.symbol}`;
     },
   };
 }

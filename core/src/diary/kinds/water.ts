@@ -10,6 +10,8 @@ export const lookEntry = z.object({
   kind: z.literal('look'),
   ...entryBase,
   ...inContainer,
+  /** felt at this one of several plants; left out: it stands for the whole bag */
+  stationId: idSchema('station').optional(),
   look: z.discriminatedUnion('method', [
     z.object({ method: z.literal('finger'), grade: z.number().int().min(1).max(5) }),
     z.object({ method: z.literal('lift'), grade: z.number().int().min(1).max(3) }),

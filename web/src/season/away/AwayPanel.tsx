@@ -99,7 +99,7 @@ export default function AwayPanel() {
             <Box sx={{ '@media print': { display: 'none' } }}>
               <Panel title="Who comes through">
                 <Typography sx={{ fontSize: '1.12rem', marginBlockEnd: 1.5 }} aria-live="polite">
-                  {answerWords(plan, labelOf)}{' '}
+                  {answerWords(plan, labelOf, measure.litres)}{' '}
                   {plan.minutes > 0 &&
                     `Getting ready takes about ${plan.minutes} minutes beside the watering.`}
                 </Typography>

@@ -12,6 +12,9 @@ function shadeOf(chance: number): number {
   return chance < 0.05 ? 5 : chance < 0.15 ? 4 : chance < 0.35 ? 3 : chance < 0.65 ? 2 : 1;
 }
 
+/** What stays in sight while many days are scrolled through. */
+const STAYS = { position: 'sticky', insetInlineStart: 0 } as const;
+
 const percent = (chance: number) => Math.round(chance * 100);
 
 /** Every bag's days: above as it is, below with the plan; a cell darkens with the chance that it still lives well. */
@@ -80,7 +83,17 @@ function Strip({
         role="row"
         sx={{ display: 'grid', gridTemplateColumns: columns, gap: '3px', alignItems: 'center' }}
       >
-        <Box role="rowheader" sx={{ display: 'flex', gap: 0.75, alignItems: 'center', minWidth: 0 }}>
+        <Box
+          role="rowheader"
+          sx={{
+            ...STAYS,
+            display: 'flex',
+            gap: 0.75,
+            alignItems: 'center',
+            minWidth: 0,
+            backgroundColor: 'var(--surface)',
+          }}
+        >
           <BagMark
             body={bag.body}
             water={bag.water?.estimate.share}
@@ -122,7 +135,16 @@ function Strip({
           );
         })}
       </Box>
-      <Typography sx={{ fontSize: '0.92rem', marginBlockStart: 0.25 }}>
+      <Typography
+        sx={{
+          ...STAYS,
+          // as wide as a phone's panel, however many days there are
+          maxWidth: 'min(100%, calc(100vw - 70px))',
+          width: 'max-content',
+          fontSize: '0.92rem',
+          marginBlockStart: 0.25,
+        }}
+      >
         Comes through {inHundred(row.planned.survives)}
         {isChanged ? `, as it is ${inHundred(row.asItIs.survives)}` : ''}.{' '}
         {todo.length > 0 && <strong>{capital(todo.join('; '))}.</strong>}

@@ -1,14 +1,10 @@
 import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { AwayPlan } from '@rundel/core/away';
 import { inWalkingOrder } from '@rundel/core/round';
-import { inMeasure } from '@rundel/core/units';
-import { format } from 'date-fns';
 import { useMemo } from 'react';
-import { fillsWords } from '../../parts/words.ts';
 import { BagElevation, sceneOf } from '../../section/index.ts';
 import { drinkMeasure, standsInUse, useGarden, useShown, type Bag } from '../../store/index.ts';
-
-const dayWords = (day: string) => format(new Date(`${day}T12:00:00`), 'EEEE d MMMM');
+import { comeWords, takesWords, visitColumns } from './away-words.ts';
 
 /** What a neighbour needs: which days, which bags in which order, how much, and how to tell that it is enough. */
 export function HelperSheet({ plan, bags }: { readonly plan: AwayPlan; readonly bags: readonly Bag[] }) {
@@ -27,11 +23,12 @@ export function HelperSheet({ plan, bags }: { readonly plan: AwayPlan; readonly 
     });
   }, [bags, garden, plan.bags]);
   if (plan.visits.length === 0) return null;
+  const columns = visitColumns(plan.visits);
   return (
     <Box>
       <Typography sx={{ marginBlockEnd: 1 }}>
-        Please come on <strong>{plan.visits.map(dayWords).join(', ')}</strong>, in the evening or early. The
-        bags stand in the order of this sheet. Thank you!
+        Please come <strong>{comeWords(plan.visits)}</strong>, in the evening or early. The bags stand in the
+        order of this sheet. Thank you!
       </Typography>
       <Box component="ol" sx={{ paddingInlineStart: 3, marginBlock: 1, '& li': { marginBlockEnd: 0.5 } }}>
         <li>Feel the mix two knuckles deep. If it is wet and shines, leave that bag alone.</li>
@@ -46,8 +43,8 @@ export function HelperSheet({ plan, bags }: { readonly plan: AwayPlan; readonly 
         <TableHead>
           <TableRow>
             <TableCell>Bag</TableCell>
-            {plan.visits.map((day) => (
-              <TableCell key={day}>{format(new Date(`${day}T12:00:00`), 'EEE d MMM')}</TableCell>
+            {columns.map(({ heading }) => (
+              <TableCell key={heading}>{heading}</TableCell>
             ))}
           </TableRow>
         </TableHead>
@@ -64,15 +61,16 @@ export function HelperSheet({ plan, bags }: { readonly plan: AwayPlan; readonly 
                   </span>
                 </Box>
               </TableCell>
-              {row.planned.visitLitres.map((litres, v) => (
-                <TableCell key={plan.visits[v]}>
-                  <strong>
-                    {fillsWords(Math.max(0.25, inMeasure(litres.likely, measure).count), measure)}
-                  </strong>
-                  <br />
-                  {shown.show(litres.likely, 'drink')}, up to {shown.show(litres.high, 'drink')}
-                </TableCell>
-              ))}
+              {columns.map(({ heading, from, to }) => {
+                const takes = takesWords(row.planned.visitLitres.slice(from, to), measure, shown);
+                return (
+                  <TableCell key={heading}>
+                    <strong>{takes.fills}</strong>
+                    <br />
+                    {takes.litres}
+                  </TableCell>
+                );
+              })}
             </TableRow>
           ))}
         </TableBody>
@@ -96,7 +94,9 @@ function SheetSection({ bag }: { readonly bag: Bag }) {
         width: 84,
         height: 72,
         overflow: 'hidden',
-        display: 'grid',
+        // a phone has no room for it beside the amounts
+        display: { xs: 'none', sm: 'grid' },
+        '@media print': { display: 'grid' },
         alignContent: 'end',
         justifyContent: 'center',
       }}

@@ -1,19 +1,19 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Box, Button } from '@mui/material';
 import { IconBasket, IconNote, IconPlayerTrackNext } from '@tabler/icons-react';
 import { expectedGrades } from '@rundel/core/round';
 import type { EntryOf } from '@rundel/core/diary';
 import { lazy, Suspense, useState } from 'react';
-import { Link } from 'react-router';
-import { expectation, kindWords, nextLookWords, seenStore, titleOf } from '../parts/bag-words.ts';
-import { FAULT_WORDS, lookWords } from '../parts/look-words.ts';
-import { STORE_WORDS } from '../parts/water-words.ts';
-import { drinkMeasure, useGarden, useShown, type Bag } from '../store/index.ts';
-import type { GivenDrink } from './DrinkProposal.tsx';
+import { seenStore } from '../parts/bag-words.ts';
+import { Disputed } from '../parts/Disputed.tsx';
 import type { FeedOffer } from '../parts/feed-offers.ts';
+import { plantWords } from '../parts/look-words.ts';
+import { drinkMeasure, useGarden, type Bag } from '../store/index.ts';
+import type { GivenDrink } from './DrinkProposal.tsx';
 import { GradeButtons, type GradedWay } from './GradeButtons.tsx';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
 import type { StopDialog } from './StopDialogs.tsx';
 import type { StopStatus } from './stops.ts';
+import { StopWords } from './StopWords.tsx';
 import { usualWay, WayButton, type Way } from './WayButton.tsx';
 
 /** Not part of the first load, but fetched as soon as the round is up: a look is not made in less time. */
@@ -23,29 +23,8 @@ const FeedProposal = lazy(() => import('./FeedProposal.tsx'));
 const FeedDue = lazy(() => import('./FeedDue.tsx'));
 const FeedDialog = lazy(() => import('../parts/FeedDialog.tsx'));
 const StopDialogs = lazy(() => import('./StopDialogs.tsx'));
+const PlantChoice = lazy(() => import('./PlantChoice.tsx'));
 const ReadingDialog = lazy(() => import('./ReadingDialog.tsx'));
-
-export const STOP_HEAD_ID = 'stop-head';
-
-/** The head of a stop: which bag, and what one expects of it and why. */
-export function StopHead({ bag }: { readonly bag: Bag }) {
-  const shown = useShown();
-  return (
-    <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.25, flexWrap: 'wrap' }}>
-      <Typography
-        variant="h2"
-        id={STOP_HEAD_ID}
-        tabIndex={-1}
-        sx={{ fontSize: { xs: '1.35rem', md: '1.6rem' }, outline: 'none' }}
-      >
-        <Link to={`/stands/${bag.container.id}`} style={{ color: 'inherit', textDecoration: 'none' }}>
-          {titleOf(bag)}
-        </Link>
-      </Typography>
-      <Box sx={{ color: 'text.secondary' }}>{kindWords(bag, shown)}</Box>
-    </Box>
-  );
-}
 
 /** Everything to do at one stop. `onNext` leads on along the walk. */
 export function StopActions({
@@ -61,7 +40,7 @@ export function StopActions({
   readonly bag: Bag;
   readonly status: StopStatus;
   readonly feeds: readonly FeedOffer[];
-  onLook(look: EntryOf<'look'>['look']): void;
+  onLook(look: EntryOf<'look'>['look'], stationId?: string): void;
   onDrink(drink: GivenDrink): void;
   onSkip(reason: SkipReason): void;
   onNext(): void;
@@ -80,15 +59,33 @@ export function StopActions({
   const [dialog, setDialog] = useState<StopDialog>();
   const [isFeeding, setFeeding] = useState(false);
   const offered = feeds.find(({ advice }) => advice.kind === 'feed');
-  const look = 'look' in status ? status.look : undefined;
+  const looks = 'looks' in status ? status.looks : [];
+  const [stationId, setStation] = useState<string>();
+  const isByPlant = method === 'finger' && bag.occupants.length > 1;
+  const at = isByPlant ? stationId : undefined;
+  const chosenLook = looks.find((l) => l.stationId === at)?.look;
+  const seen = (look: EntryOf<'look'>['look']) => {
+    onLook(look, at);
+    if (at === undefined) return;
+    const unfelt = bag.occupants.find(
+      (o) => o.stationId !== at && looks.every((l) => l.stationId !== o.stationId),
+    );
+    if (unfelt) setStation(unfelt.stationId);
+  };
   return (
     <Box sx={{ display: 'grid', gap: 1.5, alignContent: 'start' }}>
       {!isPhone && <StopWords bag={bag} status={status} method={method} />}
       {status.kind === 'drink' && (
         <Suspense>
           <DrinkProposal
-            key={status.look.id}
+            // made anew after each look, also one at another plant
+            key={looks.map(({ id }) => id).join()}
             bag={bag}
+            driest={
+              looks.length > 1 && status.look.stationId
+                ? plantWords(status.look.stationId, bag.occupants)
+                : undefined
+            }
             advice={status.advice}
             feeds={feeds}
             onGiven={onDrink}
@@ -124,11 +121,20 @@ export function StopActions({
           Next
         </Button>
       )}
+      <Disputed bag={bag} />
+      {isByPlant && (
+        // as high as what comes: the grades below it do not move
+        <Box sx={{ minHeight: 48 }}>
+          <Suspense>
+            <PlantChoice bag={bag} stationId={at} looks={looks} onChoose={setStation} />
+          </Suspense>
+        </Box>
+      )}
       <GradeButtons
         method={method}
         expected={expectedOn(bag, method)}
-        chosen={look && gradeOf(look.look, method)}
-        onLook={onLook}
+        chosen={chosenLook && gradeOf(chosenLook, method)}
+        onLook={seen}
       />
       {/* below the grades: it is known a moment later, and must not move them under a finger */}
       {status.kind === 'look' && (
@@ -191,15 +197,6 @@ export function StopActions({
   );
 }
 
-const HOW: Record<GradedWay, string> = {
-  finger: 'Feel two knuckles deep:',
-  lift: 'Lift a corner or a handle, with care for your back:',
-  level: 'Look at the level of its store:',
-};
-
-/** A long bag does not dry evenly: one end lies in the sun, one plant drinks more. */
-const SEVERAL = 'Feel two knuckles deep between its plants, at both ends; the drier one counts:';
-
 /** The span of grades on the buttons that is expected. */
 function expectedOn(
   bag: Bag,
@@ -215,76 +212,4 @@ function expectedOn(
 function gradeOf(look: EntryOf<'look'>['look'], way: GradedWay): number | undefined {
   if (look.method !== way) return undefined;
   return look.method === 'level' ? 1 + Math.round(look.share * 4) : look.grade;
-}
-
-/** What to expect and why, or what came of the look. */
-export function StopWords({
-  bag,
-  status,
-  method = usualWay(bag),
-}: {
-  readonly bag: Bag;
-  readonly status: StopStatus;
-  readonly method?: GradedWay;
-}) {
-  const { clock } = useGarden();
-  const shown = useShown();
-  const { strong, rest } = expectation(bag, shown, clock.now());
-  const store = method === 'level' ? seenStore(bag.water) : undefined;
-  if (status.kind === 'working' || status.kind === 'done' || status.kind === 'feed')
-    return <Answer status={status} bag={bag} />;
-  if (status.kind === 'drink') return null;
-  return (
-    <Typography sx={{ fontSize: { xs: '1rem', md: '1.12rem' }, lineHeight: 1.4, minHeight: { md: '4.2em' } }}>
-      {store ? (
-        <>
-          I expect its {STORE_WORDS[store.kind]}{' '}
-          <strong>
-            {Math.round(store.low * 100)} to {Math.round(store.high * 100)} % full
-          </strong>
-          .{' '}
-        </>
-      ) : strong === '' ? (
-        'I am still working out what to expect. '
-      ) : (
-        <>
-          I expect it <strong>{strong}</strong>. {rest}{' '}
-        </>
-      )}
-      {method === 'finger' && bag.occupants.length > 1 ? SEVERAL : HOW[method]}
-    </Typography>
-  );
-}
-
-function Answer({
-  status,
-  bag,
-}: {
-  readonly status: Extract<StopStatus, { kind: 'working' | 'done' | 'feed' }>;
-  readonly bag: Bag;
-}) {
-  const { clock } = useGarden();
-  const shown = useShown();
-  if (status.kind === 'working') return <Typography sx={{ fontSize: '1.12rem' }}>Working it out…</Typography>;
-  const { look } = status;
-  const fault = look && bag.water?.setAside.find((reading) => reading.entryId === look.id)?.fault;
-  const next = bag.water ? nextLookWords(bag.water, clock.now()) : 'now';
-  const when = next === 'now' ? 'at the next round' : next;
-  const had =
-    status.drunkLitres > 0
-      ? `It had ${shown.show(status.drunkLitres, 'drink')}.`
-      : look?.look.method === 'level'
-        ? 'The mix has enough for now.'
-        : 'It has enough; no drink needed.';
-  return (
-    <Typography sx={{ fontSize: '1.12rem' }} role="status">
-      {look ? (
-        <>
-          You found it <strong>{lookWords(look.look, shown)}</strong>.{' '}
-        </>
-      ) : null}
-      {fault ? `${FAULT_WORDS[fault]} It is kept and does not count. ` : null}
-      {had} Next look: <strong>{when}</strong>.
-    </Typography>
-  );
 }

@@ -7,14 +7,19 @@ import type { Entry } from '@rundel/core/diary';
  */
 export function momentProblem(
   at: string,
-  entry: Entry,
+  entry: {
+    readonly kind: Entry['kind'];
+    /** of one that is corrected */
+    readonly id?: string;
+    readonly containerId?: string | undefined;
+  },
   live: readonly Entry[],
   now: string,
 ): string | undefined {
   if (!isDay(at.slice(0, 10)) || !Number.isFinite(Date.parse(at)))
     return 'This is not a whole date and time.';
   if (Date.parse(at) > Date.parse(now)) return 'That is in the future.';
-  if (!('containerId' in entry) || entry.containerId === undefined) return undefined;
+  if (entry.containerId === undefined) return undefined;
   const plantings = live.filter(
     (e) => e.kind === 'planted' && e.containerId === entry.containerId && e.id !== entry.id,
   );

@@ -1,0 +1,76 @@
+import type { Entry, EntryOf } from '../diary/index.ts';
+
+type LookEntry = EntryOf<'look'>;
+
+/** Looks at several plants of one bag belong together when they were made within this time. */
+const ONE_VISIT_MILLISECONDS = 3_600_000;
+/** A plant is called the drier one after so many visits that told them apart, and in so large a part of them (*assumed*). */
+const LEAST_VISITS = 3;
+const LEAST_PART = 2 / 3;
+
+/**
+ * The looks that stand for a bag: the last one, or when that was at one plant of several, the last at each plant since the
+ * whole bag was looked at, driest first. The first of them counts.
+ *
+ * @param looks at one bag, oldest first
+ */
+export function standingLooks(looks: readonly LookEntry[]): readonly LookEntry[] {
+  const last = looks.at(-1);
+  if (!last) return [];
+  if (last.stationId === undefined) return [last];
+  const sinceWhole = looks.slice(looks.findLastIndex((l) => l.stationId === undefined) + 1);
+  const atEach = new Map(sinceWhole.map((l) => [l.stationId, l]));
+  return [...atEach.values()].sort((a, b) => gradeOf(a) - gradeOf(b));
+}
+
+/** Which of a bag's plants usually feels the driest. */
+export interface DrierPlant {
+  readonly stationId: string;
+  /** in so many visits */
+  readonly times: number;
+  /** of so many that told its plants apart */
+  readonly visits: number;
+}
+
+/**
+ * The plant that usually stands driest: the sunny end of a long bag, or the thirstiest of three. Undefined while too few
+ * looks tell its plants apart, or they take turns.
+ *
+ * @param entries of one container, oldest first
+ */
+export function drierPlant(entries: readonly Entry[]): DrierPlant | undefined {
+  const driest = visitsOf(entries).flatMap((visit) => {
+    const [first, second] = standingLooks(visit);
+    return first?.stationId !== undefined && second && gradeOf(first) < gradeOf(second)
+      ? [first.stationId]
+      : [];
+  });
+  for (const stationId of new Set(driest)) {
+    const times = driest.filter((id) => id === stationId).length;
+    if (driest.length >= LEAST_VISITS && times / driest.length >= LEAST_PART)
+      return { stationId, times, visits: driest.length };
+  }
+  return undefined;
+}
+
+/** Looks at single plants that were made on one visit, with nothing poured between. */
+function visitsOf(entries: readonly Entry[]): readonly (readonly LookEntry[])[] {
+  const visits: LookEntry[][] = [];
+  let isOpen = false;
+  for (const entry of entries) {
+    if (entry.kind === 'drink') isOpen = false;
+    if (entry.kind !== 'look' || entry.stationId === undefined || entry.look.method !== 'finger') continue;
+    const visit = visits.at(-1);
+    const begun = visit?.[0]?.at;
+    if (isOpen && begun && Date.parse(entry.at) - Date.parse(begun) <= ONE_VISIT_MILLISECONDS)
+      visit.push(entry);
+    else visits.push([entry]);
+    isOpen = true;
+  }
+  return visits;
+}
+
+/** Only what a finger feels tells plants apart; any other way stands for the whole bag. */
+function gradeOf({ look }: LookEntry): number {
+  return look.method === 'finger' ? look.grade : Infinity;
+}

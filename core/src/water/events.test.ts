@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest';
+import { at, drink, look, ONE_BAG as bag, steps } from '../../test/one-bag.ts';
+import { runFilter, type WaterEvent } from './index.ts';
+
+const UNTIL = at('2026-07-03', '18:40');
+const after = (events: readonly WaterEvent[]) => {
+  const { share, contradictions } = runFilter(bag, steps(events, UNTIL)).estimate;
+  return { ...share, width: share.high - share.low, contradictions };
+};
+
+describe('looks within an hour', () => {
+  it('keeps two looks that contradict each other, says so, and is less sure than with either alone', () => {
+    const dry = look('2026-07-03', 1, '18:00');
+    const wet = look('2026-07-03', 5, '18:20');
+    const both = after([dry, wet]);
+    expect(both.contradictions).toEqual([[dry.id, wet.id]]);
+    expect(both.width).toBeGreaterThan(after([dry]).width);
+    expect(both.width).toBeGreaterThan(after([wet]).width);
+    // a grade apart, or an hour and more, or with a drink between them, they agree well enough
+    expect(after([dry, look('2026-07-03', 2, '18:20')]).contradictions).toEqual([]);
+    expect(after([look('2026-07-03', 1, '17:00'), wet]).contradictions).toEqual([]);
+    expect(after([dry, drink('2026-07-03', 6, '18:10'), wet]).contradictions).toEqual([]);
+  });
+
+  it('survives looks that contradict each other', () => {
+    const { estimate } = runFilter(
+      bag,
+      steps([look('2026-07-03', 5, '18:00'), look('2026-07-03', 1, '18:01')]),
+    );
+    expect(Number.isFinite(estimate.share.likely)).toBe(true);
+  });
+});
+
+describe('a look at one plant of several', () => {
+  const felt = (grade: number, stationId: string, hour: string): WaterEvent => ({
+    ...(look('2026-07-03', grade, hour) as Extract<WaterEvent, { kind: 'look' }>),
+    stationId,
+  });
+  const left = felt(1, 'stn_left', '18:00');
+  const right = felt(4, 'stn_right', '18:05');
+
+  it('may differ from the next plant: the bag lies between, and nothing is let go', () => {
+    const both = after([left, right]);
+    expect(both.contradictions).toEqual([]);
+    expect(both.likely).toBeGreaterThan(after([left]).likely);
+    expect(both.likely).toBeLessThan(after([right]).likely);
+    expect(both.width).toBeLessThan(
+      after([look('2026-07-03', 1, '18:00'), look('2026-07-03', 4, '18:05')]).width,
+    );
+  });
+
+  it('says less of the bag than a look at the whole of it', () => {
+    for (const grade of [2, 3, 4])
+      expect(after([felt(grade, 'stn_left', '18:00')]).width).toBeGreaterThan(
+        after([look('2026-07-03', grade, '18:00')]).width,
+      );
+  });
+
+  it('contradicts another at the same plant', () => {
+    expect(after([left, felt(4, 'stn_left', '18:05')]).contradictions).toHaveLength(1);
+  });
+});

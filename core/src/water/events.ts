@@ -1,0 +1,107 @@
+import type { Assumed } from '../assumed/index.ts';
+import type { Belief } from './belief.ts';
+import type { WaterBag } from './demand.ts';
+import { weightsBy } from './grid.ts';
+import { chanceOfLook } from './look.ts';
+import { handFilled, hasLevel } from './stores.ts';
+import type { WaterEvent } from './timeline.ts';
+
+type WaterLook = Extract<WaterEvent, { kind: 'look' }>;
+
+/** Takes a belief over a look or a drink; `before` is what was seen or poured last. */
+export function applyEvent(
+  belief: Belief,
+  bag: WaterBag,
+  event: Exclude<WaterEvent, { kind: 'emptied' }>,
+  before: WaterEvent | undefined,
+  assumed: Assumed,
+): void {
+  if (event.kind === 'look') {
+    applyLook(belief, bag, event, before, assumed);
+    return;
+  }
+  const amount = event.litres / bag.availableLitres;
+  const store = handFilled(bag.stores);
+  if (event.into === 'store' && store >= 0) {
+    belief.stores.fill(store, amount, event.ranThrough);
+    return;
+  }
+  belief.drink(amount, amount * (event.isMeasured ? assumed.measuredDrink : assumed.looseDrink), assumed);
+  if (event.ranThrough) {
+    const sigma = assumed.ranThroughNoise;
+    belief.observe(remembered(assumed, 'ran through', (w) => Math.exp(-(((1 - w) / sigma) ** 2) / 2) + 1e-4));
+  }
+}
+
+function applyLook(
+  belief: Belief,
+  bag: WaterBag,
+  event: WaterLook,
+  before: WaterEvent | undefined,
+  assumed: Assumed,
+): void {
+  const { look } = event;
+  if (look.method === 'level') {
+    const store = bag.stores.findIndex(({ kind }) => hasLevel(kind));
+    if (store >= 0) belief.observeLevel(store, look.share, assumed.levelNoise);
+    return;
+  }
+  // one plant's end of a long bag is not the whole of it
+  const isAtOnePlant = event.stationId !== undefined && look.method === 'finger';
+  const noise = isAtOnePlant
+    ? { ...assumed, fingerNoise: Math.hypot(assumed.fingerNoise, assumed.plantSpread) }
+    : assumed;
+  const chance = (w: number) => chanceOfLook(look, w, noise);
+  if (look.method === 'reading') {
+    // a wild reading is a stray one before it is a surprise
+    belief.observe(weightsBy(chance));
+    return;
+  }
+  const what = 'grade' in look ? `${look.method} ${look.grade}` : look.method;
+  const weights = remembered(assumed, isAtOnePlant ? `${what} at one plant` : what, chance);
+  if (!isAtAnotherPlant(before, event) && belief.chanceOf(weights) < SURPRISING) belief.loosen(UNSEEN);
+  belief.observe(weights);
+}
+
+/**
+ * A look that was as unlikely as this means that something happened that nobody wrote down: a neighbour watered, rain was
+ * blown in, a dripper came off. Then so much of what is believed of the water is let go, and the look decides (*assumed*).
+ */
+const SURPRISING = 0.005;
+const UNSEEN = 0.25;
+
+const known = new WeakMap<Assumed, Map<string, Float64Array>>();
+
+/** The weights of something that is seen over and over: there are no more kinds of it than grades and ways. */
+function remembered(assumed: Assumed, what: string, chance: (w: number) => number): Float64Array {
+  let mine = known.get(assumed);
+  if (!mine) known.set(assumed, (mine = new Map()));
+  let weights = mine.get(what);
+  if (!weights) mine.set(what, (weights = weightsBy(chance)));
+  return weights;
+}
+
+/** How much of what is believed of the water is let go when two looks contradict each other (*assumed*). */
+export const CONTRADICTED = 0.5;
+const WITHIN_MILLISECONDS = 3_600_000;
+
+/** Whether two looks were made within an hour, one after the other. */
+function areOneVisit(before: WaterEvent, event: WaterEvent): before is WaterLook {
+  return (
+    before.kind === 'look' &&
+    event.kind === 'look' &&
+    Date.parse(event.at) - Date.parse(before.at) <= WITHIN_MILLISECONDS
+  );
+}
+
+/** Whether a look is at another plant of the same bag than the one just before it: the two may well differ. */
+function isAtAnotherPlant(before: WaterEvent | undefined, event: WaterLook): boolean {
+  return before?.kind === 'look' && before.stationId !== event.stationId && areOneVisit(before, event);
+}
+
+/** Whether two looks within an hour lie further apart than a finger is off: two grades, or both ends of lifting. */
+export function isContradicted(before: WaterEvent, event: WaterEvent): boolean {
+  if (event.kind !== 'look' || !areOneVisit(before, event) || isAtAnotherPlant(before, event)) return false;
+  const [a, b] = [before.look, event.look];
+  return 'grade' in a && 'grade' in b && a.method === b.method && Math.abs(a.grade - b.grade) >= 2;
+}

@@ -1,0 +1,104 @@
+// @vitest-environment happy-dom
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { DEMO_EVENING, demoWith, EMPTY } from './gardens.ts';
+import { fill, openApp } from './live.tsx';
+
+const garden = demoWith('7', '12', '18');
+const CHANGES = [
+  'Shade, or out of the sun',
+  'Thick mulch',
+  'A saucer underneath',
+  'Clay pots buried in the mix',
+  'A drip line with a timer',
+];
+
+const answer = async () =>
+  (await screen.findByRole('heading', { name: 'Who comes through' })).parentElement?.textContent ?? '';
+
+/** The planner with the time away as it was left on this device. */
+async function planner(form: object = {}) {
+  const app = await openApp('/season', garden, DEMO_EVENING);
+  const usual = {
+    leaveOn: '2026-07-16',
+    backOn: '2026-07-23',
+    riskPercent: 10,
+    isSoaked: true,
+    allowed: [],
+    hasHelper: false,
+    cans: '4',
+    busyDays: [],
+  };
+  await app.note('away', { ...usual, ...form });
+  fireEvent.click(await screen.findByRole('link', { name: 'Going away' }));
+  await answer();
+  return app;
+}
+
+describe('going away', () => {
+  it('says which bags come through, and another choice changes the plan', async () => {
+    await planner({ allowed: ['shade', 'mulch', 'saucer'] });
+    const helped = await answer();
+    expect(helped).toMatch(/7 Lantern Drop.*Comes through \d+ in 100, as it is/);
+    for (const change of CHANGES) fireEvent.click(screen.getByLabelText(change));
+    await waitFor(async () => expect(await answer()).not.toBe(helped));
+    expect(screen.queryByText(/could not be worked out/)).toBeNull();
+  });
+
+  it('a helper gets a sheet for the bags that need one, and what more to carry would do is said', async () => {
+    await planner();
+    expect(await answer()).toMatch(
+      /1 bag of 3 comes through 7 days as it is\. Nothing you allow is enough for bags 7 and 12:/,
+    );
+    expect(screen.queryByRole('heading', { name: /^For the helper/ })).toBeNull();
+    fireEvent.click(screen.getByLabelText('Somebody could come and water'));
+    fill(/^Fills of your/, '0,5');
+    await waitFor(async () =>
+      expect(await answer()).toMatch(
+        /With (one more fill|\d more fills) on each of \d visits a helper would bring bags? [\d and]+ through too\./,
+      ),
+    );
+    fill(/^Fills of your/, '4');
+    const sheet = await screen.findByRole('table', { name: 'What each bag takes' });
+    await waitFor(async () => expect(await answer()).toMatch(/With what is below, 2 bags more do\./));
+    const rows = within(sheet)
+      .getAllByRole('row')
+      .map((row) => row.textContent ?? '');
+    expect(rows.slice(1).map((words) => words.slice(0, 2))).toEqual(['7 ', '12']);
+    expect(rows[1]).toMatch(/(¼|½|¾|1) green cans?.*\sL, up to .*\sL/);
+    expect(screen.getByText(/Please come/).textContent).toMatch(
+      /^Please come (on|every day from) \w+day \d+ July/,
+    );
+  });
+
+  it('asks for cans that can be carried, and keeps the plan away until they are', async () => {
+    await planner({ hasHelper: true });
+    fill(/^Fills of your/, 'many');
+    expect(await screen.findByText('How many cans in one visit, up to 40?')).toBeTruthy();
+    fill(/^Fills of your/, '3');
+    await waitFor(() => expect(screen.queryByText(/How many cans in one visit/)).toBeNull());
+    await answer();
+  });
+
+  it('dates that cannot be are told beside them', async () => {
+    const app = await openApp('/season', garden, DEMO_EVENING);
+    await app.note('away', {
+      leaveOn: '2026-07-20',
+      backOn: '2026-07-18',
+      riskPercent: 10,
+      isSoaked: true,
+      allowed: [],
+      hasHelper: false,
+      cans: '4',
+      busyDays: [],
+    });
+    fireEvent.click(await screen.findByRole('link', { name: 'Going away' }));
+    await screen.findByText('Back after leaving, please.');
+    expect(screen.queryByRole('heading', { name: 'Who comes through' })).toBeNull();
+  });
+
+  it('there is nothing to plan where nothing is planted', async () => {
+    await openApp('/season/away', EMPTY, DEMO_EVENING);
+    await screen.findByText('Nothing is planted yet: go whenever you like.');
+  });
+});
