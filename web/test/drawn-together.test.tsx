@@ -8,20 +8,18 @@ import { useGardenState } from '../src/store/garden-context.tsx';
 import { GardenStore } from '../src/store/garden-store.ts';
 import { watersQuestion } from '../src/store/waters-question.ts';
 import { DATABASE_NAMES } from '../src/store/which.ts';
+import * as estimate from '../src/workers/estimate.ts';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
 
 /** Workers that answer when told to, and note which bags they were asked about. */
-const workers = vi.hoisted(() => ({ asked: [] as string[][], answer: () => Promise.resolve() }));
-vi.mock('../src/workers/estimate.ts', () => ({
-  startWorkers: () => undefined,
-  estimateWorker: () => ({
-    async bagWaters(_: unknown, containers: readonly { readonly id: string }[]) {
-      workers.asked.push(containers.map(({ id }) => id));
-      await workers.answer();
-      return containers.map(({ id }) => ({ containerId: id, problem: 'not worked out here' }));
-    },
-  }),
-}));
+const workers = { asked: [] as string[][], answer: () => Promise.resolve() };
+const here = {
+  async bagWaters(_: unknown, containers: readonly { readonly id: string }[]) {
+    workers.asked.push(containers.map(({ id }) => id));
+    await workers.answer();
+    return containers.map(({ id }) => ({ containerId: id, problem: 'not worked out here' }));
+  },
+};
 
 const garden = demoWith('3', '7');
 const containerId = idOf(garden, '3');
@@ -32,12 +30,20 @@ let store: GardenStore;
 beforeEach(async () => {
   workers.asked = [];
   workers.answer = () => Promise.resolve();
+  // files share their modules, so that these may have been loaded long before: they are replaced where they stand
+  vi.spyOn(estimate, 'startWorkers').mockReturnValue(undefined);
+  vi.spyOn(estimate, 'estimateWorker').mockReturnValue(
+    here as unknown as ReturnType<typeof estimate.estimateWorker>,
+  );
   store = new GardenStore(DATABASE_NAMES.demo);
   await store.replace(garden);
   for (const note of ['demoStart', 'demoMoment']) await store.writeNote(note, DEMO_EVENING);
 });
 
-afterEach(() => store.close());
+afterEach(() => {
+  store.close();
+  vi.restoreAllMocks();
+});
 
 /** The garden as a screen has it, with what is known of the water of the bags at every change of it. */
 async function opened() {

@@ -99,10 +99,12 @@ export function fill(label: string | RegExp, value: string, at: HTMLElement = do
   fireEvent.change(within(at).getByLabelText(label), { target: { value } });
 }
 
-/** Presses a button, once it is there. */
+/** Presses a button, once it is there and can be pressed. */
 export async function press(name: string | RegExp, at?: HTMLElement): Promise<void> {
   const where = at ? within(at) : screen;
-  fireEvent.click(await where.findByRole('button', { name }));
+  const button = await where.findByRole('button', { name });
+  await waitFor(() => expect(button).not.toHaveProperty('disabled', true));
+  fireEvent.click(button);
 }
 
 /** The dialog that is open, once it is. */

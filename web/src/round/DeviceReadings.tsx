@@ -25,7 +25,10 @@ export default function DeviceReadings({
   readonly walkId: string;
 }) {
   const { clock, live, record } = useGarden();
-  const [said, setSaid] = useState<readonly string[]>([]);
+  const [isReading, setIsReading] = useState(false);
+  const [silent, setSilent] = useState<readonly { readonly deviceId: string; readonly problem: string }[]>(
+    [],
+  );
   const readFor = useRef<string>(undefined);
   const paired = bags.flatMap((bag) =>
     (bag.container.gauges ?? []).flatMap(({ kind, deviceId }): Paired[] => {
@@ -45,6 +48,7 @@ export default function DeviceReadings({
       const at = clock.now();
       const isStale = (lastAt: string | undefined) =>
         lastAt === undefined || (Date.parse(at) - Date.parse(lastAt)) / 3_600_000 >= FRESH_HOURS;
+      setIsReading(true);
       const asked = paired.filter(({ lastAt }) => isAll || isStale(lastAt));
       const answers = await Promise.all(
         asked.map(async (one) => {
@@ -67,42 +71,49 @@ export default function DeviceReadings({
               },
             ],
       );
-      if (looks.length > 0)
-        await record(looks, looks.length === 1 ? '1 device read' : `${looks.length} devices read`);
-      setSaid(
-        answers.flatMap(({ one, problem }) => {
-          if (problem === undefined) return [];
-          const last = one.lastAt
-            ? `its last reading is from ${whenWords(one.lastAt, at)}`
-            : 'it has never been read';
-          return [
-            `Bag ${one.bag.container.label}: ${problem} ${last.charAt(0).toUpperCase()}${last.slice(1)}; look yourself.`,
-          ];
-        }),
-      );
+      try {
+        if (looks.length > 0)
+          await record(looks, looks.length === 1 ? '1 device read' : `${looks.length} devices read`);
+      } finally {
+        setSilent(
+          answers.flatMap(({ one, problem }) =>
+            problem === undefined ? [] : [{ deviceId: one.deviceId, problem }],
+          ),
+        );
+        setIsReading(false);
+      }
     },
     [clock, paired, record],
   );
+  // what is stored refuses with a word of its own at the foot of the screen
+  const readSaid = useCallback((isAll: boolean) => read(isAll).catch(() => undefined), [read]);
   useEffect(() => {
     if (paired.length === 0 || readFor.current === walkId) return;
     readFor.current = walkId;
-    // what is stored refuses with a word of its own at the foot of the screen
-    read(false).catch(() => undefined);
-  }, [paired.length, read, walkId]);
+    void readSaid(false);
+  }, [paired.length, readSaid, walkId]);
   if (paired.length === 0) return null;
   return (
     <Box component="section" aria-label="Devices" sx={{ marginBlock: 1.5, fontSize: '0.92rem' }}>
       <Typography sx={{ fontWeight: 'fontWeightMedium' }}>Devices</Typography>
-      {said.map((words) => (
-        <Typography
-          key={words}
-          role="note"
-          sx={{ borderInlineStart: '4px solid var(--flower)', paddingInlineStart: 1 }}
-        >
-          {words}
-        </Typography>
-      ))}
-      <Button size="small" onClick={() => void read(true)}>
+      {paired.flatMap(({ bag, deviceId, lastAt }) =>
+        silent
+          .filter((one) => one.deviceId === deviceId)
+          .map(({ problem }) => (
+            <Typography
+              key={bag.container.id + deviceId}
+              role="note"
+              sx={{ borderInlineStart: '4px solid var(--flower)', paddingInlineStart: 1 }}
+            >
+              Bag {bag.container.label}: {problem}{' '}
+              {lastAt === undefined
+                ? 'It has never been read'
+                : `Its last reading is from ${whenWords(lastAt, clock.now())}`}
+              ; look yourself.
+            </Typography>
+          )),
+      )}
+      <Button size="small" disabled={isReading} onClick={() => void readSaid(true)}>
         Read {paired.length === 1 ? 'it' : `all ${paired.length}`} now
       </Button>
     </Box>
