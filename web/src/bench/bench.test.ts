@@ -1,4 +1,3 @@
-import { bodyOf } from '@rundel/core/bag-state';
 import { containerKind } from '@rundel/core/bags';
 import { cropOf, habitOf } from '@rundel/core/crops';
 import { gannetSlip } from '@rundel/core/demo';
@@ -18,7 +17,7 @@ import { mixPricePerLitre } from './mix-price.ts';
 import { readParts } from './mix-texts.ts';
 import { listAsCsv, listAsText, packsWords } from './shop-text.ts';
 import { trySizes } from './sizes.ts';
-import { occupantsNow } from '../store/selectors.ts';
+import { bagOf } from '../store/bags.ts';
 
 const garden = gannetSlip(3);
 const live = liveEntries(garden.entries);
@@ -27,17 +26,10 @@ const us = shownIn('us');
 const money = moneyIn('£');
 const NOW = '2026-07-16T18:00:00.000+01:00';
 
-function bagOf(label: string): Bag {
+function bagAt(label: string): Bag {
   const container = garden.containers.find((c) => c.label === label);
   if (!container) throw new Error(`no bag ${label}`);
-  return {
-    container,
-    stand: garden.stands.find((s) => s.id === container.standId),
-    body: bodyOf(container, garden),
-    occupants: occupantsNow(garden, live, container),
-    name: 'x',
-    water: undefined,
-  };
+  return bagOf(container, garden, live, undefined);
 }
 
 describe('sizes tried', () => {
@@ -88,7 +80,7 @@ describe('a plan for filling', () => {
 
   it('gives each bag its mix, old and new, and what is worked in', () => {
     const plan = { ...EMPTY_PLAN, keptPercent: '50', doses: [dose] };
-    const [fill] = fillBags([bagOf('7')], plan, live, garden, 0.045);
+    const [fill] = fillBags([bagAt('7')], plan, live, garden, 0.045);
     expect(fill?.newLitres).toBeCloseTo((fill?.bag.body.fill.looseLitres ?? 0) / 2, 9);
     expect(fill?.amendments[0]?.grams).toBeCloseTo(2 * 15 * 0.85, 9);
     expect(fill?.amendments[0]?.asEntered).toBe('2 spoons per bag');
@@ -96,13 +88,13 @@ describe('a plan for filling', () => {
 
   it('with another mix for all takes that mix’s own settling', () => {
     const plan = { ...EMPTY_PLAN, mixId: 'loam-compost' };
-    const [fill] = fillBags([bagOf('7')], plan, live, garden, 0.045);
+    const [fill] = fillBags([bagAt('7')], plan, live, garden, 0.045);
     const settling = mixOf('loam-compost').settling;
     expect(fill?.newLitres).toBeCloseTo((fill?.bag.body.fill.mixLitres ?? 0) / (1 - settling), 9);
   });
 
   it('keeps a bag’s own layers, and one mix for all takes their place', () => {
-    const bag = bagOf('7');
+    const bag = bagAt('7');
     const layers = [
       { mixId: 'loam-compost', share: 0.4 },
       { mixId: 'bought', share: 0.6 },
@@ -117,7 +109,7 @@ describe('a plan for filling', () => {
   });
 
   it('does not use the mix of a sick bag again, until it was filled anew', () => {
-    const bag = bagOf('7');
+    const bag = bagAt('7');
     const sick: Entry = {
       id: 'ent_sick0001',
       kind: 'trouble',
@@ -159,8 +151,8 @@ describe('a plan for filling', () => {
     expect(readKept('50 %')).toEqual({ share: 0.5 });
     expect(readKept('')).toEqual({ share: 0 });
     expect(readKept('90').problem).toContain('70');
-    expect(isFilled(bagOf('7').container.id, live, NOW)).toBe(true);
-    expect(isFilled(bagOf('7').container.id, live, '2027-03-01T10:00:00.000+00:00')).toBe(false);
+    expect(isFilled(bagAt('7').container.id, live, NOW)).toBe(true);
+    expect(isFilled(bagAt('7').container.id, live, '2027-03-01T10:00:00.000+00:00')).toBe(false);
   });
 });
 

@@ -1,16 +1,15 @@
-import { bagFeeding, bagWater, bodyOf, warmthOf } from '@rundel/core/bag-state';
+import { bagFeeding, bagWater, warmthOf } from '@rundel/core/bag-state';
 import { gannetSlip } from '@rundel/core/demo';
 import { liveEntries } from '@rundel/core/diary';
 import { FEEDING_SCHOOLS } from '@rundel/core/feeding';
 import { FEEDS, findGood, type Good } from '@rundel/core/goods';
 import { describe, expect, it } from 'vitest';
-import type { Bag } from '../store/bags.ts';
+import { bagOf, type Bag } from '../store/bags.ts';
 import type { FeedingNow } from '../workers/estimate.worker.ts';
 import { bagFeeds, mixedBatch, waterFor } from './batch-plan.ts';
 import { feedFormOf, readFeedForm, withForm, type ProductForm } from './feed-form.ts';
 import { feedsAsCsv, readFeedsCsv, shedUnit } from './feeds-csv.ts';
 import { readRegime, readStep, stepFormOf, type StepForm } from './regime-form.ts';
-import { occupantsNow } from '../store/selectors.ts';
 
 const garden = gannetSlip(4);
 const live = liveEntries(garden.entries);
@@ -20,19 +19,8 @@ const warmth = warmthOf(live, garden.settings);
 function bagAt(label: string): { readonly bag: Bag; readonly feeding: FeedingNow } {
   const container = garden.containers.find((c) => c.label === label);
   if (!container) throw new Error(`no bag ${label}`);
-  const body = bodyOf(container, garden);
-  const water = bagWater(garden, container, now, live);
-  return {
-    bag: {
-      container,
-      stand: garden.stands[0],
-      body,
-      occupants: occupantsNow(garden, live, container),
-      name: label,
-      water,
-    },
-    feeding: bagFeeding(garden, container, body, live, now.slice(0, 10), warmth),
-  };
+  const bag = bagOf(container, garden, live, bagWater(garden, container, now, live));
+  return { bag, feeding: bagFeeding(garden, container, bag.body, live, now.slice(0, 10), warmth) };
 }
 
 describe('the batch of some bags', () => {

@@ -12,6 +12,7 @@ import {
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { drinkMeasure, measuresInUse, useGarden, useShown, type Bag } from '../store/index.ts';
 import { AmountField } from './AmountField.tsx';
+import { cropRule, drinkRule } from './amount-rules.ts';
 import { readAmount } from './amount-text.ts';
 import { titleOf } from './bag-words.ts';
 import { useWhen } from './When.tsx';
@@ -80,8 +81,7 @@ export function PickDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
     onClose();
   };
   const submit = async () => {
-    const rule = { purpose: 'crop', system: shown.system, low: 0.001, high: 100, isOptional: true } as const;
-    const read = readAmount(weight, rule);
+    const read = readAmount(weight, cropRule(shown.system));
     const fruits = count.trim() === '' ? undefined : Number(count);
     if (read.kind === 'refused') return setProblems({ weight: read.problem });
     if (fruits !== undefined && !(Number.isInteger(fruits) && fruits >= 1 && fruits <= 5000)) {
@@ -158,13 +158,7 @@ export function DrinkDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) 
   };
   const submit = async () => {
     const measures = [measure, ...measuresInUse(garden)];
-    const read = readAmount(amount, {
-      purpose: 'drink',
-      system: shown.system,
-      low: 0.01,
-      high: 200,
-      measures,
-    });
+    const read = readAmount(amount, drinkRule(shown.system, measures));
     if (read.kind !== 'given')
       return setProblem(read.kind === 'refused' ? read.problem : 'Please give an amount.');
     const litres = read.inner;

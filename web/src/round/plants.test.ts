@@ -1,10 +1,9 @@
-import { bagWater, bodyOf } from '@rundel/core/bag-state';
+import { bagWater } from '@rundel/core/bag-state';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries, type Entry } from '@rundel/core/diary';
 import { describe, expect, it } from 'vitest';
 import { foundWords, plantWords } from '../parts/look-words.ts';
-import type { Bag } from '../store/bags.ts';
-import { occupantsNow } from '../store/selectors.ts';
+import { bagOf } from '../store/bags.ts';
 import { shownIn } from '../store/shown.ts';
 import { statusOf } from './stops.ts';
 import type { Walk } from './walk.ts';
@@ -47,14 +46,8 @@ const leftOut = (minute: number): Entry => ({
 
 function statusAfter(more: readonly Entry[]) {
   const live = liveEntries([...garden.entries, ...more]);
-  const bag: Bag = {
-    container,
-    stand: garden.stands[0],
-    body: bodyOf(container, garden),
-    occupants: occupantsNow(garden, live, container),
-    name: 'Pier Red',
-    water: bagWater({ ...garden, entries: [...live] }, container, at(40).at, live),
-  };
+  const water = bagWater({ ...garden, entries: [...live] }, container, at(40).at, live);
+  const bag = bagOf(container, garden, live, water);
   return { status: statusOf(bag, walk, live, can), bag };
 }
 

@@ -1,8 +1,8 @@
-import { bagWater, bodyOf } from '@rundel/core/bag-state';
+import { bagWater } from '@rundel/core/bag-state';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries, type Entry } from '@rundel/core/diary';
 import { describe, expect, it } from 'vitest';
-import type { Bag } from '../store/bags.ts';
+import { bagOf, type Bag } from '../store/bags.ts';
 import type { StepState } from '@rundel/core/feeding';
 import { FEEDING_SCHOOLS } from '@rundel/core/feeding';
 import { FEEDS } from '@rundel/core/goods';
@@ -11,7 +11,6 @@ import type { FeedingNow } from '../store/index.ts';
 import { unanswered, withFeed } from './feeding.ts';
 import { isOpen, statusOf } from './stops.ts';
 import { beginning, begunBy, isGoingOn, joined, type Walk } from './walk.ts';
-import { occupantsNow } from '../store/selectors.ts';
 
 const garden = gannetSlip(3);
 const container = garden.containers[6] as (typeof garden.containers)[number];
@@ -39,15 +38,8 @@ const drink: Entry = {
 
 function bagAfter(more: readonly Entry[]): { bag: Bag; live: ReturnType<typeof liveEntries> } {
   const live = liveEntries([...garden.entries, ...more]);
-  const bag: Bag = {
-    container,
-    stand: garden.stands[0],
-    body: bodyOf(container, garden),
-    occupants: occupantsNow(garden, live, container),
-    name: 'Lantern Drop',
-    water: bagWater({ ...garden, entries: [...live] }, container, at(4), live),
-  };
-  return { bag, live };
+  const water = bagWater({ ...garden, entries: [...live] }, container, at(4), live);
+  return { bag: bagOf(container, garden, live, water), live };
 }
 
 function statusAfter(more: readonly Entry[], during: Walk | undefined = walk) {

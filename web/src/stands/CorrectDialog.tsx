@@ -4,6 +4,7 @@ import type { Draft, Entry, EntryOf } from '@rundel/core/diary';
 import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
 import { useState } from 'react';
 import { AmountField } from '../parts/AmountField.tsx';
+import { cropRule, drinkRule } from '../parts/amount-rules.ts';
 import { readAmount, type AmountRule } from '../parts/amount-text.ts';
 import { DayField } from '../parts/DayField.tsx';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
@@ -192,8 +193,8 @@ function amountOf(
     return isNumber ? { inner: reading } : { problem: 'A number from 0 to 100.' };
   }
   const rules = {
-    drink: { purpose: 'drink', system, low: 0.01, high: 200, ...(measures ? { measures } : {}) },
-    picking: { purpose: 'crop', system, low: 0.001, high: 100, isOptional: true },
+    drink: drinkRule(system, measures),
+    picking: cropRule(system),
     planted: { purpose: 'height', system, low: 20, high: 1500 },
     look: { purpose: 'crop', system, low: 0.1, high: 500 },
   } as const;

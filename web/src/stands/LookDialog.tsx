@@ -3,6 +3,7 @@ import type { Draft } from '@rundel/core/diary';
 import { FINGER_GRADES } from '@rundel/core/water';
 import { useState } from 'react';
 import { AmountField } from '../parts/AmountField.tsx';
+import { drinkRule } from '../parts/amount-rules.ts';
 import { readAmount } from '../parts/amount-text.ts';
 import { titleOf } from '../parts/bag-words.ts';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
@@ -20,11 +21,7 @@ export function LookDialog({ bag, onClose }: { readonly bag: Bag; onClose(): voi
   const measure = drinkMeasure(garden);
   const submit = async () => {
     const read = readAmount(amount, {
-      purpose: 'drink',
-      system: shown.system,
-      low: 0.01,
-      high: 200,
-      measures: [measure, ...measuresInUse(garden)],
+      ...drinkRule(shown.system, [measure, ...measuresInUse(garden)]),
       isOptional: true,
     });
     setProblem(read.kind === 'refused' ? read.problem : undefined);

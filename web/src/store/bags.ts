@@ -45,7 +45,8 @@ export function useBags(): {
 /** The last bag made of each container's record: one about which nothing has changed stays the same object. */
 const known = new WeakMap<Container, { readonly from: readonly unknown[]; readonly bag: Bag }>();
 
-function bagOf(
+/** A bag as screens have it; the same object as long as nothing about it has changed. */
+export function bagOf(
   container: Container,
   garden: Garden,
   live: readonly Entry[],
