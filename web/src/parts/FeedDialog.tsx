@@ -3,8 +3,9 @@ import { handfulOf } from '@rundel/core/bag-state';
 import { checkDose, feedFor } from '@rundel/core/feeding';
 import { FEED_UNITS, findGood, GOODS, isGivenInWater, type FeedUnit, type Good } from '@rundel/core/goods';
 import { useMemo, useState } from 'react';
-import { useGarden, useShown, type Bag } from '../store/index.ts';
+import { measuresInUse, useGarden, useShown, type Bag } from '../store/index.ts';
 import { AmountField } from './AmountField.tsx';
+import { drinkRule } from './amount-rules.ts';
 import { readAmount } from './amount-text.ts';
 import { titleOf } from './bag-words.ts';
 import { FormDialog } from './EntryDialogs.tsx';
@@ -44,7 +45,7 @@ export default function FeedDialog({
   const dose = good.feed?.dose;
   const partner = findGood(good.feed?.partnerId ?? '', garden.goods);
   const [water, setWater] = useState(() => shown.show(FEED_WATER_LITRES, 'drink'));
-  const readWater = readAmount(water, { purpose: 'drink', system: shown.system, low: 0.05, high: 500 });
+  const readWater = readAmount(water, drinkRule(shown.system, measuresInUse(garden)));
   const inWater = good.feed !== undefined && isGivenInWater(good.feed.form);
   const litres = readWater.kind === 'given' ? readWater.inner : FEED_WATER_LITRES;
   const asLabel =

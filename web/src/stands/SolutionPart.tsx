@@ -7,6 +7,7 @@ import { hasLevel } from '@rundel/core/water';
 import { trimmed } from '@rundel/core/units';
 import { useMemo, useState } from 'react';
 import { AmountField } from '../parts/AmountField.tsx';
+import { drinkRule } from '../parts/amount-rules.ts';
 import { readAmount } from '../parts/amount-text.ts';
 import { Caution } from '../parts/Caution.tsx';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
@@ -14,7 +15,7 @@ import { doseWords, SOLUTION_WORDS } from '../parts/feed-words.ts';
 import { STORE_WORDS } from '../parts/water-words.ts';
 import { midSentence, shortDay } from '../parts/words.ts';
 import { Select } from '../parts/Select.tsx';
-import { useFeedings, useGarden, useShown, type Bag } from '../store/index.ts';
+import { measuresInUse, useFeedings, useGarden, useShown, type Bag } from '../store/index.ts';
 
 /** The nutrient in a bag's reservoir, channel or drum: when it was made up, EC and pH with their trend, and how long it lasts. */
 export default function SolutionPart({ bag }: { readonly bag: Bag }) {
@@ -101,7 +102,7 @@ function useNutrient(bag: Bag) {
 }
 
 function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {
-  const { clock, record } = useGarden();
+  const { clock, garden, record } = useGarden();
   const nutrient = useNutrient(bag);
   const [isWithNutrient, setWithNutrient] = useState(true);
   const shown = useShown();
@@ -120,10 +121,7 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
     if (readPh !== undefined && !(readPh >= 0 && readPh <= 14))
       return setProblems({ ph: 'pH goes from 0 to 14.' });
     const read = readAmount(litres, {
-      purpose: 'drink',
-      system: shown.system,
-      low: 0.05,
-      high: 2000,
+      ...drinkRule(shown.system, measuresInUse(garden)),
       isOptional: what === 'reading',
     });
     if (what !== 'reading' && read.kind !== 'given')
@@ -149,7 +147,7 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
               kind: 'drink',
               at,
               containerId: bag.container.id,
-              litres: Math.min(200, poured),
+              litres: poured,
               isMeasured: true,
               ranThrough: false,
               into: 'store',
