@@ -99,6 +99,13 @@ export function fill(label: string | RegExp, value: string, at: HTMLElement = do
   fireEvent.change(within(at).getByLabelText(label), { target: { value } });
 }
 
+/** Types a day, as "20/05/2027", into the field of a label. */
+export function fillDay(label: string, value: string, at: HTMLElement = document.body): void {
+  // the field is drawn in parts; what is typed at once arrives in the input behind them
+  const behind = within(at).getByRole('group', { name: label }).parentElement?.querySelector('input');
+  fireEvent.change(behind as HTMLInputElement, { target: { value } });
+}
+
 /** Presses a button, once it is there and can be pressed. */
 export async function press(name: string | RegExp, at?: HTMLElement): Promise<void> {
   const where = at ? within(at) : screen;

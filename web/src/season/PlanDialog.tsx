@@ -1,6 +1,7 @@
 import { MenuItem, TextField, Typography } from '@mui/material';
 import { dayOf, isDay } from '@rundel/core/climate';
 import { cropOf, habitOf } from '@rundel/core/crops';
+import type { Plan } from '@rundel/core/garden';
 import { plantingWindow, secondCrop } from '@rundel/core/timing';
 import { useState } from 'react';
 import { titleOf } from '../parts/bag-words.ts';
@@ -12,7 +13,15 @@ import type { Years } from './use-years.ts';
 import { windowWords } from './year-words.ts';
 
 /** What is to go into a bag and when; the day is proposed from the window, and after what stands in the bag. */
-export function PlanDialog({ years, onClose }: { readonly years: Years; onClose(): void }) {
+export function PlanDialog({
+  years,
+  onPlanned,
+  onClose,
+}: {
+  readonly years: Years;
+  onPlanned(plan: Plan): void;
+  onClose(): void;
+}) {
   const { clock, saveRecords } = useGarden();
   const shown = useShown();
   const [bagId, setBag] = useState(years.rows[0]?.bag.container.id ?? '');
@@ -23,23 +32,25 @@ export function PlanDialog({ years, onClose }: { readonly years: Years; onClose(
   const row = years.rows.find((r) => r.bag.container.id === bagId);
   const crop = cropOf(cropId);
   const habit = habitOf(cropId, habitId);
-  const place = years.placeOf(row?.bag.stand?.cover ?? 'open');
+  const cover = row?.bag.stand?.cover ?? 'open';
   const freeOn = row?.years
     .map((y) => y.bands.find((b) => b.kind === 'clear')?.from ?? y.dates.clear)
     .sort()
     .at(-1);
-  const window = freeOn ? secondCrop(freeOn, crop, habit, place) : plantingWindow(crop, habit, place);
-  const earliest =
-    window.kind === 'open' ? window.plant.from : (freeOn ?? years.frost.last ?? years.frost.start);
   // the window may have opened already; nothing is planned into the past
   const today = dayOf(clock.now());
-  const proposed = earliest < today ? today : earliest;
+  const soonest = freeOn !== undefined && freeOn > today ? freeOn : today;
+  const window = secondCrop(soonest, crop, habit, years.placeOf(cover));
+  const nextWindow =
+    window.kind === 'open' ? undefined : plantingWindow(crop, habit, years.nextPlaceOf(cover));
+  const opening = [window, nextWindow].find((w) => w?.kind === 'open');
+  const proposed = opening?.kind === 'open' ? opening.plant.from : soonest;
   const plantOn = day === '' ? proposed : day;
   const problem = isDay(plantOn) ? undefined : 'This is not a whole date.';
   const submit = async () => {
     if (!row || problem) return;
     const now = clock.now();
-    const plan = {
+    const plan: Plan = {
       id: newId('plan'),
       containerId: bagId,
       cropId,
@@ -54,6 +65,7 @@ export function PlanDialog({ years, onClose }: { readonly years: Years; onClose(
       [],
       `${crop.name.toLowerCase()} planned for bag ${row.bag.container.label}`,
     );
+    onPlanned(plan);
     onClose();
   };
   if (!row) {
@@ -112,6 +124,7 @@ export function PlanDialog({ years, onClose }: { readonly years: Years; onClose(
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         {freeOn ? `After what stands in it: ` : 'Window: '}
         {windowWords(window, shown)}.
+        {nextWindow?.kind === 'open' && ` Next season: ${windowWords(nextWindow, shown)}.`}
       </Typography>
     </FormDialog>
   );

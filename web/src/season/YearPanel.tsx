@@ -44,6 +44,8 @@ export default function YearPanel() {
       const name = rows.flatMap((r) => r.years).find((y) => y.id === plan.id)?.name ?? 'it';
       const after = { ...plan, plantOn: moved.day, changedAt: clock.now() };
       await saveRecords([{ table: 'plans', before: plan, after }], [], `planting of ${name} moved`);
+      // past the end of the year its bar stands in the next
+      setOn(moved.day);
     }
     // what has been moved on since stays as it is tried
     setTrying((now) => (now?.day === moved?.day ? undefined : now));
@@ -115,7 +117,16 @@ export default function YearPanel() {
         <ChosenYear year={chosen} row={row} place={years.placeOf(row.bag.stand?.cover ?? 'open')} />
       )}
       <WindowsPanel years={years} />
-      {isPlanning && <PlanDialog years={years} onClose={() => setPlanning(false)} />}
+      {isPlanning && (
+        <PlanDialog
+          years={years}
+          onPlanned={({ id, plantOn }) => {
+            setOn(plantOn);
+            setChosen(id);
+          }}
+          onClose={() => setPlanning(false)}
+        />
+      )}
     </>
   );
 }

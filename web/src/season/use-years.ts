@@ -25,6 +25,8 @@ export interface Years {
   readonly frost: FrostYear;
   readonly rows: readonly YearRow[];
   placeOf(cover: Stand['cover']): TimingPlace;
+  /** the same a year later */
+  nextPlaceOf(cover: Stand['cover']): TimingPlace;
   /** a plan as it would be on another day */
   tried(plan: Plan, bag: Bag, plantOn: string): CropYear;
 }
@@ -41,6 +43,8 @@ export function useYears(on: string): Years {
     const frost = frostYear(site, settings.frost, knownWeather(live), on);
     const school = timingSchoolOf(settings.timingSchoolId);
     const supportDays = SUPPORT_SCHOOLS.find((s) => s.id === settings.supportSchoolId) ?? SUPPORT_SCHOOLS[0];
+    const end = `${Number(frost.start.slice(0, 4)) + 1}${frost.start.slice(4)}`;
+    const nextFrost = frostYear(site, settings.frost, knownWeather(live), end);
     const placeOf = (cover: Stand['cover']): TimingPlace => ({ cover, frost, site, school });
     const contextOf = (bag: Bag) => ({
       place: placeOf(bag.stand?.cover ?? 'open'),
@@ -48,7 +52,6 @@ export function useYears(on: string): Years {
       today,
       assumed: bag.body.assumed,
     });
-    const end = `${Number(frost.start.slice(0, 4)) + 1}${frost.start.slice(4)}`;
     const isInYear = (day: string) => day >= frost.start && day < end;
     const rows = bags.map((bag): YearRow => {
       const everyone = occupantsOf(bag.container, live, garden);
@@ -75,6 +78,7 @@ export function useYears(on: string): Years {
       frost,
       rows,
       placeOf,
+      nextPlaceOf: (cover) => ({ ...placeOf(cover), frost: nextFrost }),
       tried: (plan, bag, plantOn) => yearOfPlan(plan, contextOf(bag), plantOn),
     };
   }, [bags, feedings, garden, live, on, today]);
