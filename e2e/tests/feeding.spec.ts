@@ -97,47 +97,6 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   await expect(ways.getByRole('button', { name: /^My leaf first/ })).toContainText('my own');
 });
 
-test('a batch names its cans, and a slip of ten times is caught; all of it given stands in the diary', async ({
-  page,
-}) => {
-  await openFewBags(page);
-  await visit(page, '/bench/batch?bags=&with=tomato-liquid');
-  await tick(page, '7');
-  await tick(page, '12');
-  const cans = page.getByRole('list', { name: 'Cans, in the order of the walk' });
-  await expect(cans.getByRole('listitem').first()).toContainText(/Can 1/);
-  await expect(page.getByText(/Each litre brings 189 mg N, 62 mg P, 313 mg K/)).toBeVisible();
-  await page.getByLabel('mL in each litre of water').fill('40');
-  await expect(page.getByText('That is ten times the label: a decimal point gone astray?')).toBeVisible();
-  await page.getByLabel('mL in each litre of water').fill('18.2');
-  await expect(page.getByText(/what the label gives for a gallon/)).toBeVisible();
-  await page.getByLabel('mL in each litre of water').fill('4');
-  await page.getByRole('button', { name: 'All of it was given' }).click();
-  await expect(page.getByText('2 bags fed')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('Undone: 2 bags fed')).toBeVisible();
-});
-
-test('a tub is started, stirred and strained', async ({ page }) => {
-  await openFewBags(page);
-  await visit(page, '/bench/batch');
-  await expect(page.getByText(/16 Jun|18 May/).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Stirred' }).click();
-  await expect(page.getByText(/Next stir on/)).toBeVisible();
-  await page.getByRole('button', { name: 'Start a tub' }).click();
-  const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Water').fill('nothing');
-  await dialog.getByRole('button', { name: 'Started' }).click();
-  await expect(dialog.getByText(/number|read/i).first()).toBeVisible();
-  await dialog.getByLabel('Water').fill('10 L');
-  await expect(dialog.getByText(/About 1 kg of leaves/)).toBeVisible();
-  await dialog.getByRole('button', { name: 'Started' }).click();
-  await expect(page.getByText(/has steeped 0 days/)).toBeVisible();
-  await page.getByRole('button', { name: 'Strained' }).last().click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Put in the diary' }).click();
-  await expect(page.getByText(/is strained; 9\sL left/)).toBeVisible();
-});
-
 test('a product that cannot be is told while it is typed; a table of products comes and goes', async ({
   page,
 }) => {
@@ -185,22 +144,10 @@ test('a product that cannot be is told while it is typed; a table of products co
   await expect(page.getByRole('cell', { name: 'Slip liquid', exact: true })).toBeVisible();
 });
 
-test('a drum is measured, and what cannot be is refused beside its field', async ({ page }) => {
+test('the ledger of a bag shows where a nutrient went', async ({ page }) => {
   await openFewBags(page);
   await visit(page, '/stands');
   await page.getByRole('link', { name: /^17 / }).first().click();
-  await expect(page.getByText(/lasts about \d+ days/)).toBeVisible({ timeout: 20_000 });
-  await page.getByRole('button', { name: 'Measure, change or top up' }).click();
-  const dialog = page.getByRole('dialog');
-  await dialog.getByRole('button', { name: 'Put in the diary' }).click();
-  await expect(dialog.getByText('Give an EC, a pH, or both.')).toBeVisible();
-  await dialog.getByLabel('EC, mS/cm').fill('2100');
-  await dialog.getByRole('button', { name: 'Put in the diary' }).click();
-  await expect(dialog.getByText(/it is in µS\/cm/)).toBeVisible();
-  await dialog.getByLabel('EC, mS/cm').fill('2.4');
-  await dialog.getByLabel('pH').fill('6.2');
-  await dialog.getByRole('button', { name: 'Put in the diary' }).click();
-  await expect(page.getByText(/Nutrient measured: EC 2\.4/)).toBeVisible();
   await page.getByRole('button', { name: 'Its ledger, day by day' }).click();
   await page.getByRole('button', { name: 'potassium' }).click();
   await expect(page.getByRole('img', { name: /Where the potassium of bag 17 went/ })).toBeVisible();

@@ -207,37 +207,4 @@ test.describe('the year', () => {
     await page.getByRole('button', { name: 'Table', exact: true }).click();
     await expect(page.getByRole('row', { name: /Lantern Drop \(planned\)/ })).toBeVisible();
   });
-
-  test('frost dates that leave no season are refused with the reason, and nothing is changed', async ({
-    page,
-  }) => {
-    await openFewBags(page);
-    await visit(page, '/season');
-    await expect(page.getByText('by the dates you gave', { exact: false })).toBeVisible();
-    await page.getByRole('button', { name: 'My own dates' }).click();
-    const dialog = page.getByRole('dialog');
-    await dialog.getByLabel('Usual last frost').fill('soon');
-    await dialog.getByRole('button', { name: 'Keep them' }).click();
-    await expect(page.getByText('I cannot read this as a day', { exact: false })).toBeVisible();
-    await dialog.getByLabel('Usual last frost').fill('20 Aug');
-    await dialog.getByLabel('Usual first frost').fill('1 Sep');
-    await dialog.getByRole('button', { name: 'Keep them' }).click();
-    await expect(page.getByText('Only 12 days lie between the two', { exact: false })).toBeVisible();
-    await dialog.getByLabel('Usual last frost').fill('10 May');
-    await dialog.getByLabel('Usual first frost').fill('1 Oct');
-    await dialog.getByRole('button', { name: 'Keep them' }).click();
-    await expect(page.getByText('10 May', { exact: true })).toBeVisible();
-  });
-
-  test('a cold night that was entered says what it asks, outdoors and under glass', async ({ page }) => {
-    await openFewBags(page);
-    await visit(page, '/season/weather');
-    await page.getByRole('button', { name: 'Give the weather of 17 Jul' }).click();
-    const dialog = page.getByRole('dialog');
-    await dialog.getByLabel('Coldest').fill('1');
-    await dialog.getByLabel('Warmest').fill('14');
-    await page.getByRole('button', { name: 'Note it' }).click();
-    await visit(page, '/round');
-    await expect(page.getByText('Fleece tonight: 1 °C is expected', { exact: false }).first()).toBeVisible();
-  });
 });

@@ -121,7 +121,7 @@ export function dialog(): Promise<HTMLElement> {
 
 /** Chooses from a list that drops down. */
 export async function choose(label: string | RegExp, option: string | RegExp): Promise<void> {
-  fireEvent.mouseDown(screen.getByRole('combobox', { name: label }));
+  fireEvent.mouseDown(await screen.findByRole('combobox', { name: label }));
   fireEvent.click(await screen.findByRole('option', { name: option }));
   // a datalist is a list box too
   await waitFor(() => expect(document.querySelector('ul[role="listbox"]')).toBeNull());

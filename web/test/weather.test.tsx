@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EMPTY, MAY_MORNING } from './gardens.ts';
+import { DEMO_EVENING, demoWith, EMPTY, MAY_MORNING } from './gardens.ts';
 import { dialog, fill, openApp, press } from './live.tsx';
 
 const weather = () => openApp('/season/weather', EMPTY, MAY_MORNING);
@@ -59,5 +59,36 @@ describe('what is usual here', () => {
     await press('Back to the latitude’s');
     await screen.findByText('Back to the latitude’s own.');
     expect((await stored()).settings.normals).toBeUndefined();
+  });
+});
+
+describe('a cold night that was entered', () => {
+  // 7 stands in the open, 3 under glass
+  const garden = demoWith('3', '7');
+  async function nightOf(coldest: string) {
+    const app = await openApp('/season/weather', garden, DEMO_EVENING);
+    await press('Give the weather of 17 Jul');
+    const form = await dialog();
+    fill('Coldest', coldest, form);
+    fill('Warmest', '18', form);
+    await press('Note it', form);
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    await app.router.navigate('/round');
+    await screen.findByRole('navigation', { name: 'Stops of this round' });
+    return app;
+  }
+
+  it('asks for fleece where it gets in, and says for which bags', async () => {
+    await nightOf('1');
+    const word = await screen.findByText(/^Fleece tonight: 1\s°C is expected/);
+    expect(word.parentElement?.textContent).toMatch(
+      /Give no more water than they need before a cold night\./,
+    );
+    expect(word.parentElement?.textContent).toMatch(/Bags? .*7/);
+  });
+
+  it('that is mild asks for nothing', async () => {
+    await nightOf('14');
+    expect(screen.queryByText(/tonight/i)).toBeNull();
   });
 });

@@ -82,8 +82,8 @@ export class GardenStore {
     await this.guarded(() =>
       this.db.transaction('rw', [...RECORD_TABLES, 'entries', 'settings', 'device'], async () => {
         for (const table of [...RECORD_TABLES, 'entries']) await this.db.table(table).clear();
-        // a walk and a planting name bags of the garden that was; what else this device noted stays
-        await this.db.device.bulkDelete(['walk', 'planting']);
+        // these name bags of the garden that was; what else this device noted stays
+        await this.db.device.bulkDelete(['walk', 'planting', 'fillPlan']);
         for (const table of RECORD_TABLES) await this.db.table(table).bulkAdd([...garden[table]]);
         // in parts, so that the screen answers meanwhile
         for (let from = 0; from < garden.entries.length; from += ROWS_A_PART)

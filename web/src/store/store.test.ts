@@ -89,10 +89,12 @@ describe('a garden in the browser', () => {
     const store = freshStore();
     await store.replace(few);
     await store.writeNote('walk', { startedAt: NOW });
+    await store.writeNote('fillPlan', { containerIds: [] });
     await store.writeNote('demoStart', NOW);
     expect(await store.readNote('walk')).toEqual({ startedAt: NOW });
     await store.replace({ ...few, entries: [] });
     expect(await store.readNote('walk')).toBeUndefined();
+    expect(await store.readNote('fillPlan')).toBeUndefined();
     expect(await store.readNote('demoStart')).toBe(NOW);
     expect((await store.load())?.garden.entries).toEqual([]);
   });

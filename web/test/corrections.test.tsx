@@ -1,0 +1,174 @@
+// @vitest-environment happy-dom
+import type { Garden } from '@rundel/core/bag-state';
+import type { Entry } from '@rundel/core/diary';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
+import { choose, dialog, fill, openApp, press } from './live.tsx';
+
+const demo = demoWith('7');
+const SEVEN = idOf(demo, '7');
+const AT = '2026-07-16T17:30:00.000+01:00';
+const base = { id: 'ent_tocorrect01', containerId: SEVEN, at: AT, recordedAt: AT } as const;
+const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+
+/** Opens the form that corrects the one entry of the last half hour. */
+async function correcting(entry: Entry, opened: Garden = demo) {
+  const app = await openApp(
+    `/stands/${SEVEN}`,
+    { ...opened, entries: [...opened.entries, entry] },
+    DEMO_EVENING,
+  );
+  const [first] = await screen.findAllByRole('button', { name: /^Correct: / });
+  fireEvent.click(first as HTMLElement);
+  const form = await dialog();
+  const made = async () => (await app.stored()).entries.filter((e) => e.replaces === entry.id);
+  const keep = () => press('Correct it', form);
+  return { ...app, form, made, keep };
+}
+
+describe('a correction', () => {
+  it('of a grade names the grades of the way that it was felt in', async () => {
+    const { form, made, keep } = await correcting({
+      ...base,
+      kind: 'look',
+      look: { method: 'lift', grade: 2 },
+    });
+    expect(within(form).queryByText('The first version stays on record.')).toBeTruthy();
+    await choose('What it felt like', 'heavy');
+    await keep();
+    await gone();
+    expect(await made()).toMatchObject([{ kind: 'look', look: { method: 'lift', grade: 3 } }]);
+  });
+
+  it('of a level goes by the marks of its gauge', async () => {
+    const { made, keep } = await correcting({
+      ...base,
+      kind: 'look',
+      look: { method: 'level', share: 0 },
+    });
+    fireEvent.mouseDown(screen.getByRole('combobox', { name: 'What it felt like' }));
+    fireEvent.click((await screen.findAllByRole('option')).at(-1) as HTMLElement);
+    await keep();
+    await gone();
+    expect(await made()).toMatchObject([{ look: { method: 'level', share: 1 } }]);
+  });
+
+  it.each([
+    [
+      'probe',
+      { method: 'probe', reading: 41 },
+      'The probe shows',
+      '140',
+      'A number from 0 to 100.',
+      '38,5',
+      38.5,
+    ],
+    [
+      'scale',
+      { method: 'scale', kilograms: 31 },
+      'The whole bag weighs',
+      '900 kg',
+      /cannot be right/,
+      '29 kg',
+      29,
+    ],
+  ] as const)(
+    'of a %s reads as it does, and keeps what cannot be out',
+    async (_, look, label, bad, why, good, value) => {
+      const { form, made, keep } = await correcting({ ...base, kind: 'look', look });
+      fill(label, bad, form);
+      await keep();
+      await within(form).findByText(why);
+      expect(await made()).toEqual([]);
+      fill(label, good, form);
+      await keep();
+      await gone();
+      const [corrected] = await made();
+      const seen = corrected?.kind === 'look' ? corrected.look : undefined;
+      expect(seen?.method === 'probe' ? seen.reading : seen?.method === 'scale' && seen.kilograms).toBe(
+        value,
+      );
+    },
+  );
+
+  it('of a picking may take the weight out, but not all of it', async () => {
+    const { form, made, keep } = await correcting({
+      ...base,
+      kind: 'picking',
+      kilograms: 1.2,
+      asEntered: '1.2 kg',
+      count: 8,
+    });
+    fill('Weight', '', form);
+    fill('How many', '', form);
+    await keep();
+    await within(form).findByText('Give a weight, a count, or both.');
+    fill('How many', '-2', form);
+    await keep();
+    await within(form).findByText('A whole number of fruits, please.');
+    fill('How many', '9', form);
+    await keep();
+    await gone();
+    const [picking] = await made();
+    expect(picking).toMatchObject({ kind: 'picking', count: 9 });
+    expect(picking).not.toHaveProperty('kilograms');
+    expect(picking).not.toHaveProperty('asEntered');
+  });
+
+  it('of a note needs a word', async () => {
+    const { form, made, keep } = await correcting({ ...base, kind: 'note', text: 'first truss' });
+    fill('Note', ' ', form);
+    await keep();
+    await within(form).findByText('Write a word, or remove the note instead.');
+    fill('Note', 'second truss', form);
+    await keep();
+    await gone();
+    expect(await made()).toMatchObject([{ kind: 'note', text: 'second truss', at: AT }]);
+  });
+
+  it('of what ran through counts in the water', async () => {
+    const { form, made, keep } = await correcting({
+      ...base,
+      kind: 'drink',
+      litres: 3,
+      isMeasured: true,
+      ranThrough: false,
+    });
+    fireEvent.click(within(form).getByRole('switch', { name: 'It ran through at the bottom' }));
+    await keep();
+    await gone();
+    expect(await made()).toMatchObject([{ kind: 'drink', litres: 3, ranThrough: true }]);
+    await screen.findByText(/^Drink: 3.L, ran through$/);
+  });
+
+  it('of the height at planting stays within what a plant can be', async () => {
+    const planted = demo.entries.find((e) => e.kind === 'planted' && e.containerId === SEVEN);
+    if (planted?.kind !== 'planted') throw new Error('bag 7 has a plant');
+    const only = { ...demo, entries: demo.entries.filter((e) => e.kind !== 'planted') };
+    const { form, made, keep } = await correcting({ ...planted, at: AT, recordedAt: AT, id: base.id }, only);
+    fill('Height of the plant', '4 m', form);
+    await keep();
+    await within(form).findByText(/cannot be right here/);
+    fill('Height of the plant', '24 cm', form);
+    await keep();
+    await gone();
+    expect(await made()).toMatchObject([{ kind: 'planted', seedling: { stemMillimetres: 240 } }]);
+  });
+
+  it('of its time moves it in the diary, but not into the future', async () => {
+    const { form, made, keep } = await correcting({ ...base, kind: 'note', text: 'hot wind' });
+    fill('Time', '23:55', form);
+    await keep();
+    await waitFor(() =>
+      expect(form.querySelectorAll('[aria-invalid="true"], .Mui-error').length).toBeGreaterThan(0),
+    );
+    expect(await made()).toEqual([]);
+    fill('Time', '08:05', form);
+    await keep();
+    await gone();
+    expect(await made()).toMatchObject([{ text: 'hot wind', at: '2026-07-16T08:05:00.000+01:00' }]);
+    // and is the one that counts, once
+    expect(screen.getAllByText('hot wind')).toHaveLength(1);
+  });
+});

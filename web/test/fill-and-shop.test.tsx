@@ -1,0 +1,182 @@
+// @vitest-environment happy-dom
+import type { Garden } from '@rundel/core/bag-state';
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
+import { choose, dialog, fill, openApp, press } from './live.tsx';
+
+const demo = demoWith('7', '12');
+/** Two bags in the second spring: last year's mix is in them, and nobody's packs or stocks are known. */
+const garden: Garden = { ...demo, packs: [], entries: demo.entries.filter((e) => !('goodId' in e)) };
+const BAGS = ['7', '12'].map((label) => idOf(garden, label)).join(',');
+const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+
+describe('what is worked in', () => {
+  async function filling() {
+    const app = await openApp(`/bench/fill?bags=${BAGS}`, garden, DEMO_EVENING);
+    await screen.findByRole('button', { name: 'These 2 are filled' });
+    return app;
+  }
+  const perBag = async () => {
+    const words = (await screen.findByText(/ for the first bag\.$/)).textContent ?? '';
+    return Number(/^([\d.]+)/.exec(words.replace(',', ''))?.[1]);
+  };
+
+  it('is nothing until it is chosen, and counts by spoon, handful and gram', async () => {
+    await filling();
+    expect(screen.getByText(/Nothing but the mix: some growers leave it at that\./)).toBeTruthy();
+    await press('Work something in');
+    await choose('Product', 'Garden lime');
+    expect(screen.getByText(/Meals and lime are dust: wear a mask and gloves/)).toBeTruthy();
+    expect(screen.getByText(/handful is/)).toBeTruthy();
+    fill('How much', '2');
+    const handfuls = await perBag();
+    await choose('Of what', 'level tablespoons');
+    await waitFor(() => expect(screen.queryByText(/handful is/)).toBeNull());
+    const spoons = await perBag();
+    await choose('Of what', 'level teaspoons');
+    // a tablespoon is three teaspoons, and a handful holds more than a spoon
+    await waitFor(async () => expect(await perBag()).toBeCloseTo(spoons / 3, 0));
+    expect(handfuls).toBeGreaterThan(spoons);
+    await choose('Of what', 'grams');
+    await waitFor(async () => expect(await perBag()).toBe(2));
+  });
+
+  it('that does not read is said, and the rest is worked out without it', async () => {
+    const { made } = await filling();
+    await press('Work something in');
+    await screen.findByLabelText('How much');
+    fill('How much', 'a bit');
+    await screen.findByText(/The rest is worked out without it\./);
+    expect(screen.queryByText(/ for the first bag\.$/)).toBeNull();
+    await press('These 2 are filled');
+    await waitFor(async () => expect(await made()).toHaveLength(2));
+    for (const entry of await made()) expect(entry).toMatchObject({ kind: 'filled', amendments: [] });
+  });
+
+  it('may be given by another label, so that it brings as much of what is gone by', async () => {
+    const { made } = await filling();
+    await press('Work something in');
+    await choose('Product', /^Blood meal/);
+    await choose('Of what', 'grams');
+    fill('How much', '100');
+    await screen.findByText(/^100.g for the first bag\.$/);
+    await press('I have another label');
+    // 100 g of 12-0-0 hold 12 g N; a feed of 5 per cent has that in 240 g
+    const organic = (await screen.findByText(/^240.g Balanced organic feed 5-5-5$/)).closest(
+      'li',
+    ) as HTMLElement;
+    expect(organic.textContent).toMatch(/more phosphate.*more potash/);
+    await press('Take it', organic);
+    await screen.findByText(/^240.g for the first bag\.$/);
+    await press('These 2 are filled');
+    await waitFor(async () => expect(await made()).toHaveLength(2));
+    for (const entry of await made())
+      expect(entry).toMatchObject({ amendments: [{ goodId: 'balanced-organic', grams: 240 }] });
+  });
+
+  it('can be left out again', async () => {
+    await filling();
+    await press('Work something in');
+    await press(/^Leave out /);
+    await screen.findByText(/Nothing but the mix/);
+  });
+});
+
+describe('old mix', () => {
+  it('that stays is refreshed, and what that takes is in the diary', async () => {
+    const { made } = await openApp(`/bench/fill?bags=${idOf(garden, '7')}`, garden, DEMO_EVENING);
+    await press(/^(It is|These \d+ are) filled$/);
+    await waitFor(async () => expect(await made()).toHaveLength(1));
+    fill('Old mix that stays, %', 'half');
+    await waitFor(() => expect(document.querySelectorAll('[aria-invalid="true"]')).toHaveLength(1));
+    fill('Old mix that stays, %', '50');
+    await waitFor(() => expect(document.querySelectorAll('[aria-invalid="true"]')).toHaveLength(0));
+    expect(screen.getByText(/been filled this year already/)).toBeTruthy();
+    await press('It is filled');
+    await waitFor(async () => expect(await made()).toHaveLength(2));
+    const [fresh, refreshed] = await made();
+    if (fresh?.kind !== 'filled' || refreshed?.kind !== 'filled')
+      throw new Error('two fillings are expected');
+    const litresOf = (entry: typeof fresh) => entry.layers.reduce((sum, { litres }) => sum + litres, 0);
+    expect(fresh.keptLitres).toBe(0);
+    expect(refreshed.keptLitres).toBeCloseTo(litresOf(refreshed), 6);
+    expect(litresOf(refreshed) + refreshed.keptLitres).toBeCloseTo(litresOf(fresh), 6);
+    expect(refreshed.amendments.map(({ asEntered }) => asEntered)).toContain('to refresh the old mix');
+  });
+});
+
+describe('packs', () => {
+  const bySize = (list: Garden['packs']) => [...list].sort((a, b) => a.amount - b.amount);
+  const pricesOf = (list: Garden['packs']) =>
+    bySize(list).map(({ amount, price, binnedAt }) => ({ amount, price, isBinned: binnedAt !== undefined }));
+  /** Opens the packs of the mix that the shopping list asks for. */
+  async function packs(opened: Garden = garden) {
+    const app = await openApp('/bench/shop', opened, DEMO_EVENING);
+    const list = await screen.findByRole('region', { name: 'Line by line' });
+    const [first] = await within(list).findAllByRole('button', { name: 'Packs and prices' });
+    const row = (first as HTMLElement).closest('tr') as HTMLElement;
+    const open = async () => {
+      await press('Packs and prices', row);
+      return dialog();
+    };
+    return { ...app, row, open };
+  }
+
+  it('are kept with their prices, and the cheapest cover follows', async () => {
+    const { row, open, made, stored } = await packs();
+    expect(row.textContent).toMatch(/loose or in any pack/);
+    const form = await open();
+    fill('Pack 1 holds', '', form);
+    fill('Pack 1 costs', 'dear', form);
+    await press('Keep them', form);
+    await within(form).findByText('A pack needs a size: what does it hold?');
+    expect((await stored()).packs).toEqual([]);
+    fill('Pack 1 holds', '60 L', form);
+    fill('Pack 1 costs', '9.50', form);
+    await press('Another pack', form);
+    fill('Pack 2 holds', '20 L', form);
+    await press('Keep them', form);
+    await gone();
+    const [twenty, sixty] = bySize((await stored()).packs);
+    expect(sixty).toMatchObject({ amount: 60, price: 9.5 });
+    expect(twenty).toMatchObject({ amount: 20 });
+    expect(twenty).not.toHaveProperty('price');
+    // only what has a price goes into the price log
+    expect(await made()).toMatchObject([{ kind: 'priced', amount: 60, price: 9.5 }]);
+    await waitFor(() => expect(row.textContent).toMatch(/× 60.L/));
+    expect(screen.getByTestId('shopping-price').textContent).toMatch(/^£\d/);
+  });
+
+  it('are changed and taken out; what has not changed is not written again', async () => {
+    const { open, made, stored } = await packs();
+    const first = await open();
+    fill('Pack 1 holds', '60 L', first);
+    fill('Pack 1 costs', '9.50', first);
+    await press('Another pack', first);
+    fill('Pack 2 holds', '20 L', first);
+    fill('Pack 2 costs', '4', first);
+    await press('Keep them', first);
+    await gone();
+    const before = (await stored()).packs;
+    expect(before).toHaveLength(2);
+
+    await press('Keep them', await open());
+    await gone();
+    expect((await stored()).packs).toEqual(before);
+    expect(await made()).toHaveLength(2);
+
+    const third = await open();
+    fill('Pack 1 costs', '8', third);
+    await press('Take pack 2 out', third);
+    await press('Keep them', third);
+    await gone();
+    const [twenty, sixty] = bySize((await stored()).packs);
+    expect(sixty).toMatchObject({ amount: 60, price: 8 });
+    expect(twenty).toMatchObject({ amount: 20, binnedAt: expect.any(String) as string });
+    expect((await made()).at(-1)).toMatchObject({ kind: 'priced', amount: 60, price: 8 });
+    // one act, one undo
+    await press('Undo');
+    await waitFor(async () => expect(pricesOf((await stored()).packs)).toEqual(pricesOf(before)));
+  });
+});
