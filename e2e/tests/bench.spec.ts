@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { addTomatoBag, startOwnGarden, visit } from './garden.ts';
+import { startOwnGarden, visit } from './garden.ts';
 
 /** Sets up so many bags of a kind, not planted yet. */
 async function setUp(page: Page, kind: string, count: number, litres: string): Promise<void> {
@@ -80,46 +80,4 @@ test('ten bags of four kinds, from nothing to a printed shopping list', async ({
   const csv = readFileSync(await (await waiting).path(), 'utf8');
   expect(csv.split('\n')[0]?.trim()).toBe('good,unit,need,from_shed,to_buy,packs,price,left_over');
   expect(csv).toContain('Bought potting mix,litre');
-});
-
-test('a mix of one’s own fills two bags, and the shed is counted down by it', async ({ page }) => {
-  await startOwnGarden(page);
-  await addTomatoBag(page, '1');
-  await setUp(page, 'Bucket with holes', 1, '15 L');
-  await visit(page, '/bench/mix');
-  await page.getByRole('button', { name: 'A mix of my own' }).click();
-  const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Name').fill('Step mix');
-  await dialog.getByLabel('Parts').nth(1).fill('0');
-  await dialog.getByRole('button', { name: 'Keep it' }).click();
-  await expect(dialog.getByText('More than 0.')).toBeVisible();
-  await dialog.getByLabel('Parts').nth(1).fill('3');
-  await dialog.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByRole('heading', { name: 'Step mix' })).toBeVisible();
-  await visit(page, '/bench/shed');
-  await page.getByLabel('Put in the shed').click();
-  await page.getByRole('option', { name: 'Coir', exact: true }).click();
-  await page.getByRole('button', { name: 'How much?' }).click();
-  await dialog.getByLabel('How much came in').fill('70 L');
-  await dialog.getByLabel('Paid for it').fill('13.50');
-  await dialog.getByRole('button', { name: 'Into the shed' }).click();
-  await expect(page.getByText('70 L left of 70 L')).toBeVisible();
-  await visit(page, '/bench/mix');
-  await page.getByRole('radio', { name: /^Step mix/ }).click();
-  await page.getByRole('link', { name: 'Fill bags with it' }).click();
-  await expect(page.getByLabel('Mix', { exact: true })).toContainText('Step mix');
-  await page.getByRole('button', { name: 'Work something in' }).click();
-  await page.getByLabel('How much').fill('2');
-  await expect(page.getByText(/g for the first bag/)).toBeVisible();
-  await page.getByRole('button', { name: 'I have another label' }).click();
-  await expect(page.getByText(/Organic tomato feed 5-4-6/).last()).toBeVisible();
-  await page.getByRole('button', { name: 'These 2 are filled' }).click();
-  await expect(page.getByText('2 bags filled')).toBeVisible();
-  await visit(page, '/bench/shed');
-  await expect(page.getByText('70 L left of 70 L')).toBeHidden();
-  const left = (await page.getByText(/L left of 70\sL/).innerText()).replaceAll('\u00a0', ' ');
-  expect(Number(/([\d.]+) L left/.exec(left)?.[1])).toBeLessThan(50);
-  await visit(page, '/stands');
-  await page.getByRole('link', { name: /^1 Tomato/ }).click();
-  await expect(page.getByText(/^Filled: /)).toContainText('new mix');
 });

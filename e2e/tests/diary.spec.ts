@@ -1,47 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addTomatoBag, openDemo, startOwnGarden, visit } from './garden.ts';
-
-test('entries are corrected, removed and brought back', async ({ page }) => {
-  await startOwnGarden(page);
-  await addTomatoBag(page);
-  await page.getByRole('button', { name: 'Pick' }).click();
-  await page.getByLabel('Weight').fill('1 lb');
-  await page.getByRole('button', { name: 'Put in the diary' }).click();
-  await expect(page.getByText('Picked: 454 g')).toBeVisible();
-  await page.getByRole('button', { name: /^Correct: Picked/ }).click();
-  await page.getByLabel('Weight').fill('500 g');
-  await page.getByRole('button', { name: 'Correct it' }).click();
-  await expect(page.getByText('Picked: 500 g')).toBeVisible();
-  await expect(page.getByText('Picked: 454 g')).toBeHidden();
-  await page.getByRole('button', { name: /^Remove: Picked/ }).click();
-  await expect(page.getByText('Picked: 500 g')).toBeHidden();
-  await page.getByText('Removed (1)').click();
-  await page.getByRole('button', { name: 'Bring back' }).click();
-  await expect(page.getByText('Picked: 500 g')).toBeVisible();
-  await page.reload();
-  await expect(page.getByText('Picked: 500 g')).toBeVisible();
-});
-
-test('a bag is changed, cleared and planted anew', async ({ page }) => {
-  await startOwnGarden(page);
-  await addTomatoBag(page);
-  await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: 'Change this bag' }).click();
-  await page.getByRole('button', { name: 'Trade class' }).click();
-  await page.getByRole('button', { name: 'Change it' }).click();
-  await expect(page.getByText('#10 round fabric')).toBeVisible();
-  await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: 'Clear its plants out' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('1 · empty');
-  await page.getByRole('button', { name: 'Put down what was planted' }).click();
-  const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Crop').click();
-  await page.getByRole('option', { name: 'Pepper' }).click();
-  await dialog.getByLabel('Height of the plant').fill('22 cm');
-  await expect(dialog.getByText('Plant it level with its old surface', { exact: false })).toBeVisible();
-  await dialog.getByRole('button', { name: 'It is planted' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('1 · Pepper');
-});
+import { openDemo, startOwnGarden, visit } from './garden.ts';
 
 test('the demo and my own bags are kept apart', async ({ page }) => {
   await openDemo(page);

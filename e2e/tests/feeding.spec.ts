@@ -97,53 +97,6 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   await expect(ways.getByRole('button', { name: /^My leaf first/ })).toContainText('my own');
 });
 
-test('a product that cannot be is told while it is typed; a table of products comes and goes', async ({
-  page,
-}) => {
-  await openFewBags(page);
-  await visit(page, '/bench/feeds');
-  await page.getByRole('button', { name: 'Add a product' }).click();
-  const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Name').fill('Slip liquid');
-  for (const nutrient of ['N', 'P₂O₅', 'K₂O']) await dialog.getByLabel(`${nutrient}, per cent`).fill('0');
-  await expect(dialog.getByText(/A label of 0-0-0 feeds nothing/)).toBeVisible();
-  await dialog.getByLabel('K₂O, per cent').fill('120');
-  await dialog.getByLabel('Dose by its label').fill('5');
-  await dialog.getByRole('button', { name: 'Keep it' }).click();
-  await expect(dialog).toBeVisible();
-  await dialog.getByLabel('K₂O, per cent').fill('8');
-  await expect(dialog.getByText(/Without what a litre of it weighs/)).toBeVisible();
-  await dialog.getByLabel('A litre of it weighs, kg').fill('1.2');
-  await expect(dialog.getByText(/Without what a litre of it weighs/)).toBeHidden();
-  await dialog.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByRole('cell', { name: 'Slip liquid', exact: true })).toBeVisible();
-
-  const waiting = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as a table (CSV)' }).click();
-  expect((await waiting).suggestedFilename()).toBe('feeds.csv');
-  const table = [
-    'name,form,n,p2o5,k2o,kg_per_litre,dose,dose_unit,dose_per',
-    'Deck powder,soluble,15,10,20,1,1,gram,litre',
-    'Water,liquid,0,0,0,1,5,millilitre,litre',
-    'Odd liquid,liquid,4,3,8,1,5,gram,litre',
-  ].join('\n');
-  await page
-    .locator('input[type="file"]')
-    .setInputFiles({ name: 'feeds.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
-  await expect(page.getByRole('cell', { name: 'Deck powder', exact: true })).toBeVisible();
-  await expect(page.getByText(/Line 3 \(Water\) was not taken: A label of 0-0-0/)).toBeVisible();
-  await expect(page.getByText(/Line 4 \(Odd liquid\) was not taken: A liquid is dosed in mL/)).toBeVisible();
-
-  // what is put in the bin can be taken out again
-  await page.getByRole('button', { name: 'Change Slip liquid' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Put it in the bin' }).click();
-  await expect(page.getByRole('cell', { name: 'Slip liquid', exact: true })).toBeHidden();
-  await visit(page, '/files');
-  await page.getByRole('listitem').filter({ hasText: 'Slip liquid' }).getByRole('button').click();
-  await visit(page, '/bench/feeds');
-  await expect(page.getByRole('cell', { name: 'Slip liquid', exact: true })).toBeVisible();
-});
-
 test('the ledger of a bag shows where a nutrient went', async ({ page }) => {
   await openFewBags(page);
   await visit(page, '/stands');

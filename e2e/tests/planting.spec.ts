@@ -80,23 +80,6 @@ test.describe('a planting on a phone', () => {
 });
 
 test.describe('ways to plant', () => {
-  test('what does not fit says which number stands in the way, and what would change it', async ({
-    page,
-  }) => {
-    await openFewBags(page);
-    await visit(page, '/bench/depth');
-    await page.getByLabel('Bag', { exact: true }).click();
-    await page.getByRole('option', { name: /^1 · / }).click();
-    await page.getByLabel('Height of the plant').fill('40 cm');
-    await expect(page.getByTestId('planting-advice')).toContainText('Dig a trench');
-    await expect(page.getByText(/It takes .* of mix; the bag has 14.cm\./)).toBeVisible();
-    await page.getByLabel('How deep').click();
-    await page.getByRole('option', { name: 'Neck kept high and dry' }).click();
-    await expect(page.getByTestId('planting-advice')).toContainText('the neck stays dry');
-    await page.getByLabel('Height of the root ball').fill('20 cm');
-    await expect(page.getByText('The root ball is taller than the mix', { exact: false })).toBeVisible();
-  });
-
   test('the lines in the section are moved by keys and by dragging, and the numbers follow', async ({
     page,
   }) => {
@@ -124,57 +107,6 @@ test.describe('ways to plant', () => {
     await expect(advice).not.toContainText('bury 10 cm of the stem');
     await expect(line).toHaveAttribute('aria-valuetext', /of the stem under/);
   });
-});
-
-test('a support is chosen by its reasons, and what it takes is taken from the shed', async ({ page }) => {
-  await openDemo(page);
-  await visit(page, '/bench/supports');
-  await page.getByRole('button', { name: 'None', exact: true }).click();
-  await page.getByLabel('Bag 6', { exact: true }).check();
-  await expect(page.getByText(/Fits best: String to a wire/)).toBeVisible();
-  await expect(page.getByText(/a frame under the bag \(it is for bags that lie flat\)/)).toBeVisible();
-  await page.getByRole('button', { name: /^Fits best/ }).click();
-  await page.getByRole('button', { name: 'Use it for bag 6' }).click();
-  const needs = page.getByRole('region', { name: 'What the supports take' });
-  await expect(needs.getByRole('row', { name: /Soft string/ })).toContainText('3 m');
-  await expect(page.getByText('At the peak of the crop', { exact: false })).toBeVisible();
-  await page.getByRole('button', { name: 'They are up' }).click();
-  await visit(page, '/stands');
-  await page.getByRole('link', { name: /^6 / }).click();
-  await expect(page.getByText('Support: string to a wire, 2.05 m above the ground')).toBeVisible();
-});
-
-test('a height that was measured takes the place of a guess, and handwork is ticked off on the round', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await visit(page, '/stands');
-  await page.getByRole('link', { name: /^8 / }).click();
-  const growth = page.getByRole('region', { name: 'Growth and support' });
-  await expect(growth).toContainText('about');
-  await growth.getByRole('button', { name: 'Measure it' }).click();
-  const dialog = page.getByRole('dialog');
-  await dialog.getByRole('button', { name: 'Put it down' }).click();
-  await expect(page.getByText('Give a height or a temperature.')).toBeVisible();
-  await dialog.getByLabel('Height above the mix').fill('71 cm');
-  await dialog.getByLabel('How warm the mix is').fill('24');
-  await dialog.getByRole('button', { name: 'Put it down' }).click();
-  await expect(growth).toContainText('Longfinger: 71 cm');
-  await expect(page.getByText('Mix measured: 24 °C')).toBeVisible();
-
-  const section = page.getByRole('img', { name: /^8 · Longfinger in section/ });
-  const leadersDrawn = () => section.locator('[data-part="plant"] > g').count();
-  expect(await leadersDrawn()).toBe(3);
-  await growth.getByRole('combobox', { name: 'Trained to' }).click();
-  await page.getByRole('option', { name: 'two leaders' }).click();
-  await expect.poll(leadersDrawn).toBe(2);
-
-  await visit(page, '/round');
-  const wind = page.getByRole('button', { name: 'Wind it round its string at bag 3: done' });
-  await wind.click();
-  await expect(wind).toHaveCount(0);
-  await page.keyboard.press('Control+z');
-  await expect(wind).toBeVisible();
 });
 
 test.describe('the year', () => {

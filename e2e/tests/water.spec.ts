@@ -175,23 +175,6 @@ test.describe('going away', () => {
 });
 
 test.describe('drip and devices', () => {
-  test('a setting is proposed, kept in the diary, and compared week by week', async ({ page }) => {
-    await openFewBags(page);
-    const stops = await stopsOf(page);
-    await visit(page, `/bench/drip?bag=${(stops.get('7') ?? '').replace('/round/', '')}`);
-    await expect(page.getByText('This bag has no drip yet.')).toBeVisible();
-    await expect(page.getByText(/I would set/)).toBeVisible({ timeout: 20_000 });
-    await page.getByLabel('Minutes each time').fill('0');
-    await expect(page.getByText('A number from 0.5 to 600.')).toBeVisible();
-    await page.getByLabel('Minutes each time').fill('10');
-    await page.getByRole('button', { name: 'Take the proposal' }).click();
-    await page.getByRole('button', { name: 'It is set so' }).click();
-    await expect(page.getByText(/It is set to \d/)).toBeVisible();
-    await expect(page.getByRole('table', { name: 'Use and drip by week' })).toContainText('to come');
-    await visit(page, (stops.get('7') ?? '').replace('/round/', '/stands/'));
-    await expect(page.getByText(/Drip set: /)).toBeVisible();
-  });
-
   test('a scale is paired and calibrated; a wild reading is set aside with a word and kept', async ({
     page,
     request,
@@ -239,14 +222,5 @@ test.describe('drip and devices', () => {
     } finally {
       await request.put('/api/devices/probe-a/fault', { data: { fault: 'none' } });
     }
-  });
-
-  test('gaps in the weather are filled from the station, and what was noted stays', async ({ page }) => {
-    await openFewBags(page);
-    await visit(page, '/season/weather');
-    await page.getByRole('button', { name: 'Fill gaps from the station' }).click();
-    await expect(page.getByText(/\d days? filled in; what you had noted stays/)).toBeVisible();
-    await page.getByRole('button', { name: 'Fill gaps from the station' }).click();
-    await expect(page.getByText('No day of the last two months is missing.')).toBeVisible();
   });
 });

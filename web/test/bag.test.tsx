@@ -179,6 +179,17 @@ describe('what becomes of a bag', () => {
     expect(await screen.findByText('Nothing is planted in it.')).toBeTruthy();
     expect(await made()).toMatchObject([{ kind: 'cleared', containerId: SEVEN }]);
     expect((await stored()).containers).toHaveLength(2);
+    await press('Put down what was planted');
+    const form = await dialog();
+    await choose('Crop', 'Pepper');
+    await press('It is planted', form);
+    await waitFor(() => expect(form.querySelectorAll('[aria-invalid="true"]').length).toBeGreaterThan(0));
+    fill('Height of the plant', '22 cm', form);
+    await within(form).findByText(/Plant it level with its old surface/);
+    await press('It is planted', form);
+    await gone();
+    await screen.findByRole('heading', { level: 1, name: '7 · Pepper' });
+    expect((await made()).at(-1)).toMatchObject({ kind: 'planted', seedling: { stemMillimetres: 220 } });
   });
 
   it('it goes to the bin, and can be taken out again with all of its diary', async () => {

@@ -135,7 +135,45 @@ describe('a product that feeds', () => {
   });
 });
 
+describe('products in a table', () => {
+  it('come in; a row that cannot be is named with its reason, and a known name is left as it was', async () => {
+    const { stored } = await openApp('/bench/feeds', EMPTY, MAY_MORNING);
+    const read = async (...rows: readonly string[]) => {
+      const text = ['name,form,n,p2o5,k2o,kg_per_litre,dose,dose_unit,dose_per', ...rows].join('\n');
+      await screen.findByRole('button', { name: 'Add a product' });
+      const input = document.querySelector('input[type="file"]') as HTMLInputElement;
+      fireEvent.change(input, { target: { files: [new File([text], 'feeds.csv', { type: 'text/csv' })] } });
+    };
+    await read(
+      'Deck powder,soluble,15,10,20,1,1,gram,litre',
+      'Water,liquid,0,0,0,1,5,millilitre,litre',
+      'Odd liquid,liquid,4,3,8,1,5,gram,litre',
+    );
+    await screen.findByRole('cell', { name: 'Deck powder' });
+    await screen.findByText(/Line 3 \(Water\) was not taken: A label of 0-0-0/);
+    await screen.findByText(/Line 4 \(Odd liquid\) was not taken: A liquid is dosed in mL/);
+    await read('Deck powder,soluble,9,9,9,1,1,gram,litre');
+    await waitFor(() => expect(screen.queryByText(/Line 3/)).toBeNull());
+    expect((await stored()).goods).toMatchObject([
+      { name: 'Deck powder', label: { n: 15, p2o5: 10, k2o: 20 } },
+    ]);
+  });
+});
+
 describe('the drip bench', () => {
+  it('proposes a setting, which is taken and compared week by week', async () => {
+    const garden = demoWith('7');
+    const { made } = await openApp(`/bench/drip?bag=${idOf(garden, '7')}`, garden, DEMO_EVENING);
+    await screen.findByText('This bag has no drip yet.');
+    await screen.findByText(/I would set/);
+    await press('Take the proposal');
+    await press('It is set so');
+    await screen.findByText(/It is set to \d/);
+    const weeks = await screen.findByRole('table', { name: 'Use and drip by week' });
+    expect(weeks.textContent).toContain('to come');
+    expect(await made()).toMatchObject([{ kind: 'drip', containerId: idOf(garden, '7') }]);
+  });
+
   it('a setting is kept in the diary, and what cannot be is said', async () => {
     const garden = demoWith('7', '12');
     const { made } = await openApp(`/bench/drip?bag=${idOf(garden, '12')}`, garden, DEMO_EVENING);

@@ -4,7 +4,7 @@ import type { Entry } from '@rundel/core/diary';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
-import { choose, dialog, fill, openApp, press } from './live.tsx';
+import { choose, dialog, fill, fillDay, openApp, press } from './live.tsx';
 
 const demo = demoWith('7');
 const SEVEN = idOf(demo, '7');
@@ -154,6 +154,26 @@ describe('a correction', () => {
     await keep();
     await gone();
     expect(await made()).toMatchObject([{ kind: 'planted', seedling: { stemMillimetres: 240 } }]);
+  });
+
+  it.each([
+    ['01/03/2024', /before anything was planted/],
+    ['18/07/2026', /in the future/],
+  ])('to %s is refused with the reason, and the entry stays as it was', async (day, why) => {
+    const { form, made, keep } = await correcting({
+      ...base,
+      kind: 'drink',
+      litres: 3,
+      isMeasured: true,
+      ranThrough: false,
+    });
+    fillDay('Day', day, form);
+    await keep();
+    await within(form).findByText(why);
+    await press('Cancel', form);
+    await gone();
+    expect(await made()).toEqual([]);
+    expect(screen.getAllByText(/^Drink: 3.L$/)).toHaveLength(1);
   });
 
   it('of its time moves it in the diary, but not into the future', async () => {

@@ -2,7 +2,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, EMPTY, MAY_MORNING } from './gardens.ts';
-import { dialog, fill, openApp, press } from './live.tsx';
+import { choose, dialog, fill, fillDay, openApp, press } from './live.tsx';
 
 const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
 
@@ -45,6 +45,22 @@ describe('a bag that is added', () => {
     expect((await stored()).containers.filter((c) => !c.binnedAt)).toEqual([]);
   });
 
+  it('cannot have a taken label, a graft above its plant or a planting to come', async () => {
+    const garden = demoWith('7');
+    const { stored } = await openApp('/stands/new', garden, DEMO_EVENING);
+    fill('Size on the label', '30');
+    fill('Its number or name', '7');
+    fill('Height of the plant', '20');
+    fill('Graft above the ball', '25');
+    fillDay('Planted on', '01/12/2026');
+    await press('Add the bag');
+    await screen.findByText('There is a bag "7" already.');
+    await screen.findByText('The graft cannot be higher than the plant.');
+    await screen.findByText(/That is in the future\./);
+    expect((await stored()).containers).toHaveLength(1);
+    expect((await stored()).entries).toHaveLength(garden.entries.length);
+  });
+
   it('may be several alike, each with a number of its own', async () => {
     const { stored } = await openApp('/stands/new', EMPTY, MAY_MORNING);
     fill('Size on the label', '30');
@@ -84,6 +100,25 @@ describe('places', () => {
       name: 'Glass lean-to',
       shade: 0.3,
       wireMillimetres: 2100,
+    });
+  });
+
+  it('go to the bin when they are empty, and come back', async () => {
+    const { stored } = await openApp('/stands', EMPTY, MAY_MORNING);
+    await press('Add a place');
+    const form = await dialog();
+    fill('Name', 'Glasshouse', form);
+    await choose('Roof', 'Under glass or film');
+    await press('Add it', form);
+    await gone();
+    await screen.findByRole('heading', { name: 'Glasshouse' });
+    await press('Change Glasshouse');
+    await press('Put it in the bin', await dialog());
+    await waitFor(() => expect(screen.queryByRole('heading', { name: 'Glasshouse' })).toBeNull());
+    fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true });
+    await screen.findByRole('heading', { name: 'Glasshouse' });
+    expect((await stored()).stands.find(({ name }) => name === 'Glasshouse')).toMatchObject({
+      cover: 'glass',
     });
   });
 });
