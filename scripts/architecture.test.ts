@@ -1,4 +1,6 @@
+import { ASSUMPTIONS } from '@rundel/core/assumed';
 import { ESLint } from 'eslint';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 
@@ -38,3 +40,17 @@ describe('the lint rules that keep the layers apart', () => {
     expect(await complaints('web/src/app/x.ts', "import '../round/walk.ts';")).toEqual([]);
   });
 }, 60_000);
+
+describe('the table of assumptions', () => {
+  const sources = ['core/src', 'web/src']
+    .flatMap((root) =>
+      readdirSync(join(ROOT, root), { recursive: true, encoding: 'utf8' }).map((p) => join(root, p)),
+    )
+    .filter((path) => /(?<!\.test)\.tsx?$/.test(path) && !path.startsWith(join('core', 'src', 'assumed')))
+    .map((path) => readFileSync(join(ROOT, path), 'utf8'))
+    .join('\n');
+
+  it.each(Object.keys(ASSUMPTIONS))('%s is used: to change it changes something', (name) => {
+    expect(sources).toMatch(new RegExp(`\\b${name}\\b`));
+  });
+});

@@ -8,7 +8,13 @@ import {
   habitOf,
 } from '../crops/index.ts';
 import { MIXES, mixOf } from '../mixes/index.ts';
-import { ASSUMPTIONS, DEFAULT_ASSUMED, resolveAssumed, type AssumptionName } from './index.ts';
+import {
+  ASSUMPTION_THEMES,
+  ASSUMPTIONS,
+  DEFAULT_ASSUMED,
+  resolveAssumed,
+  type AssumptionName,
+} from './index.ts';
 
 const names = Object.keys(ASSUMPTIONS) as AssumptionName[];
 
@@ -27,6 +33,13 @@ describe('the table of assumptions', () => {
     expect(mine.risk).toBe(0.3);
     expect(mine.headroom).toBe(DEFAULT_ASSUMED.headroom);
     expect('nonsense' in mine).toBe(false);
+  });
+
+  it('is read in themes that have every one of them once', () => {
+    const read = ASSUMPTION_THEMES.flatMap(({ assumptions }) => Object.keys(assumptions));
+    expect(read).toEqual(names);
+    expect(new Set(read).size).toBe(read.length);
+    expect(new Set(ASSUMPTION_THEMES.map(({ name }) => name)).size).toBe(ASSUMPTION_THEMES.length);
   });
 
   it('is not changed by what one garden overrides', () => {

@@ -42,4 +42,8 @@ export const FEEDING_ASSUMPTIONS = {
   tapCa: assumed(60, 0, 200, 'mg/L', 'Calcium in the water that is poured: soft 20, hard 100; rain none.'),
   tapMg: assumed(5, 0, 50, 'mg/L', 'Magnesium in the same water.'),
   shortDays: assumed(4, 2, 8, 'days', 'A bag with less than this many days of a nutrient is short of it.'),
+  solutionSteady: assumed(0.04, 0.01, 0.1, 'mS/cm a day', 'A change of a solution’s EC below this is none.'),
+  solutionMost: assumed(3.5, 2.5, 5, 'mS/cm', 'Fruiting crops are grown below this EC.'),
+  solutionAcid: assumed(5.5, 5, 6, 'pH', 'Below it some nutrients are no longer taken up.'),
+  solutionAlkaline: assumed(6.8, 6.3, 7.5, 'pH', 'Above it some nutrients are no longer taken up.'),
 } as const satisfies Record<string, Assumption>;

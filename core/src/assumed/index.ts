@@ -1,2 +1,9 @@
 export { assumed, type Assumption } from './assumption.ts';
-export { ASSUMPTIONS, DEFAULT_ASSUMED, resolveAssumed, type Assumed, type AssumptionName } from './table.ts';
+export {
+  ASSUMPTION_THEMES,
+  ASSUMPTIONS,
+  DEFAULT_ASSUMED,
+  resolveAssumed,
+  type Assumed,
+  type AssumptionName,
+} from './table.ts';

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { DEFAULT_ASSUMED } from '../assumed/index.ts';
+import { DEFAULT_ASSUMED, resolveAssumed } from '../assumed/index.ts';
 import { completeWeather, defaultNormals, fitWeather } from '../climate/index.ts';
 import { runFilter, storeOf, timelineOf, type WaterBag } from '../water/index.ts';
 import { CHANGES, planAway, type AwayBag, type AwayPlan, type AwayQuestion } from './index.ts';
@@ -46,8 +46,12 @@ const question: AwayQuestion = {
   isSoaked: true,
   allowed: [],
 };
-const plan = (bags: readonly AwayBag[], more: Partial<AwayQuestion> = {}, seed = 1) =>
-  planAway(bags, { ...question, ...more }, climate, seed);
+const plan = (
+  bags: readonly AwayBag[],
+  more: Partial<AwayQuestion> = {},
+  seed = 1,
+  own: Partial<Record<string, number>> = {},
+) => planAway(bags, { ...question, ...more }, climate, seed, undefined, resolveAssumed(own));
 const only = (p: AwayPlan) => p.bags[0] as AwayPlan['bags'][number];
 
 const thirsty = bagOf(6, 0.5);
@@ -125,6 +129,17 @@ describe('what is proposed', () => {
     const litres = helped.bags[0]?.planned.visitLitres[0];
     expect(litres?.likely).toBeGreaterThan(0.5);
     expect(litres?.high).toBeGreaterThanOrEqual(litres?.likely ?? 0);
+  });
+
+  it('goes by how far a helper can be relied on, and by what a visit takes', () => {
+    const asked = { helperDays, acceptedRisk: 0.3 };
+    const sure = plan([thirsty, easy], asked, 1, { missChance: 0, visitMinutes: 5, pourMinutes: 1 });
+    expect(sure.helperMinutes).toBe(sure.visits.length * (5 + 1));
+    const unsure = plan([thirsty, easy], asked, 1, { missChance: 0.3 });
+    const comesThrough = (p: AwayPlan) => only(p).planned.survives;
+    // as many visits or more, and still no safer
+    expect(unsure.visits.length).toBeGreaterThanOrEqual(sure.visits.length);
+    expect(comesThrough(unsure)).toBeLessThan(comesThrough(sure) + 0.05);
   });
 
   it('a helper who may come every day is asked to as often as it takes, and no more', () => {

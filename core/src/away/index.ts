@@ -3,7 +3,6 @@ export { planAway, type AwayBag, type AwayBagPlan, type AwayPlan, type AwayQuest
 export {
   drawLuck,
   drawStarts,
-  SURVIVAL_POINT,
   survivalOf,
   type DaysAway,
   type Starts,

@@ -1,4 +1,4 @@
-import type { Assumed } from '../assumed/index.ts';
+import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import {
   addDays,
   completeWeather,
@@ -71,11 +71,17 @@ export interface AwayPlan {
   readonly beyondHelper:
     | { readonly containerIds: readonly string[]; readonly litres: number; readonly visits: number }
     | undefined;
-  /** what it takes to prepare, and the helper's time, minutes (*assumed* figures for each change) */
+  /** what it takes to prepare, and the helper's time, minutes */
   readonly minutes: number;
   readonly helperMinutes: number;
   /** how many combinations of visits and changes were weighed */
   readonly weighed: number;
+}
+
+/** The weather that a place has, and what is known of it. */
+interface Climate {
+  readonly model: WeatherModel;
+  readonly known: readonly KnownDay[];
 }
 
 /** Weathers that are drawn, and bags for each of them. */
@@ -83,11 +89,6 @@ const WEATHERS = 100;
 const DRAWS = 1000;
 /** A first sieve by fewer draws, so that the whole number is spent on what may be chosen. */
 const SIEVE_DRAWS = 200;
-/** A helper's visit: coming and going, and pouring for each bag; a goodwill dearer than one's own minutes (*assumed*). */
-const VISIT_MINUTES = 15;
-const POUR_MINUTES = 2;
-const GOODWILL = 2;
-
 /** An option for one bag: changes, whether it is helped, and what came of it. */
 interface Option {
   readonly changes: readonly ChangeId[];
@@ -106,18 +107,19 @@ interface Option {
 export function planAway(
   bags: readonly AwayBag[],
   question: AwayQuestion,
-  climate: { readonly model: WeatherModel; readonly known: readonly KnownDay[] },
+  climate: Climate,
   seed: number,
   tell: (share: number) => void = () => {},
+  assumed: Assumed = DEFAULT_ASSUMED,
 ): AwayPlan {
   const count = daysAway(question.leaveOn, question.backOn);
   const days = Array.from({ length: count }, (_, i) => addDays(question.leaveOn, i + 1));
   const choices = visitChoices(days, question.helperDays);
   const ahead: DaysAway = {
-    weathers: drawWeathers(days, climate, seed),
+    weathers: drawWeathers(days, climate, seed, assumed),
     luck: drawLuck(chanceFrom(seed + 6), DRAWS, count),
     isSoaked: question.isSoaked,
-    missed: missedVisits(chanceFrom(seed + 5), DRAWS),
+    missed: missedVisits(chanceFrom(seed + 5), DRAWS, assumed.missChance),
   };
   let weighed = 0;
   let done = 0;
@@ -140,13 +142,13 @@ export function planAway(
     tell(++done / bags.length);
     return { away, asItIs, best };
   });
-  const plans = choices.map((visits, v) => withHelp(options, visits, v, question));
-  const chosen = plans.reduce((a, b) => (isBetter(b, a) ? b : a));
+  const plans = choices.map((visits, v) => withHelp(options, visits, v, question, assumed));
+  const chosen = plans.reduce((a, b) => (isBetter(b, a, assumed) ? b : a));
   return {
     days,
     visits: chosen.visits.map((d) => days[d] as string),
     bags: chosen.bags,
-    beyondHelper: withMoreCarried(chosen, options, choices, question),
+    beyondHelper: withMoreCarried(chosen, options, choices, question, assumed),
     minutes: chosen.minutes,
     helperMinutes: chosen.helperMinutes,
     weighed,
@@ -168,9 +170,9 @@ interface Candidate {
 const NEARLY = 0.02;
 
 /** First the risk that remains, then the effort. */
-function isBetter(a: Candidate, b: Candidate): boolean {
+function isBetter(a: Candidate, b: Candidate, { goodwill }: Assumed): boolean {
   if (Math.abs(a.excess - b.excess) > NEARLY) return a.excess < b.excess;
-  return a.minutes + GOODWILL * a.helperMinutes < b.minutes + GOODWILL * b.helperMinutes;
+  return a.minutes + goodwill * a.helperMinutes < b.minutes + goodwill * b.helperMinutes;
 }
 
 /** All sets of the allowed changes that suit a bag, cheapest first. */
@@ -217,6 +219,7 @@ function withHelp(
   visits: Visits,
   v: number,
   question: AwayQuestion,
+  assumed: Assumed,
 ): Candidate {
   const risk = (option: Option) => Math.max(0, 1 - option.survival.survives - question.acceptedRisk);
   const wants = options
@@ -258,7 +261,7 @@ function withHelp(
       (sum, { best }, i) => sum + ((helped.has(i) ? best[v] : best[0]) as Option).minutes,
       0,
     ),
-    helperMinutes: used.length * (VISIT_MINUTES + POUR_MINUTES * helped.size),
+    helperMinutes: used.length * (assumed.visitMinutes + assumed.pourMinutes * helped.size),
     excess: options.reduce(
       (sum, { best }, i) => sum + risk((helped.has(i) ? best[v] : best[0]) as Option),
       0,
@@ -275,10 +278,11 @@ function withMoreCarried(
   options: Parameters<typeof withHelp>[0],
   choices: readonly Visits[],
   question: AwayQuestion,
+  assumed: Assumed,
 ): AwayPlan['beyondHelper'] {
   const unlimited = { ...question, helperLitres: Infinity };
   const stronger = choices
-    .map((visits, v) => withHelp(options, visits, v, unlimited))
+    .map((visits, v) => withHelp(options, visits, v, unlimited, assumed))
     .reduce((a, b) =>
       b.excess < a.excess - NEARLY || (b.excess < a.excess + NEARLY && b.carried < a.carried) ? b : a,
     );
@@ -293,8 +297,9 @@ function withMoreCarried(
 
 function drawWeathers(
   days: readonly string[],
-  { model, known }: { readonly model: WeatherModel; readonly known: readonly KnownDay[] },
+  { model, known }: Climate,
   seed: number,
+  assumed: Assumed,
 ): readonly (readonly WeatherDay[])[] {
   const chance = chanceFrom(seed);
   const [first, last] = [days[0] as string, days.at(-1) as string];
@@ -303,6 +308,6 @@ function drawWeathers(
   return Array.from({ length: WEATHERS }, () => {
     const drawn = drawWeather(model, chance, first, days.length, before);
     // what was forecast and entered stands
-    return completeWeather([...drawn, ...forecast], model.site, first, last);
+    return completeWeather([...drawn, ...forecast], model.site, first, last, assumed);
   });
 }

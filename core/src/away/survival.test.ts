@@ -13,7 +13,7 @@ import {
   type StoreKind,
   type WaterBag,
 } from '../water/index.ts';
-import { drawLuck, drawStarts, SURVIVAL_POINT, survivalOf, type DaysAway, type Starts } from './index.ts';
+import { drawLuck, drawStarts, survivalOf, type DaysAway, type Starts } from './index.ts';
 
 const FIRST = '2026-07-16';
 const DRAWS = 60;
@@ -71,7 +71,7 @@ function oneByOne(bag: WaterBag, starts: Starts, away: DaysAway, visits: readonl
     const gained = afterGain(after.w, day.rainLitres / taw, DEFAULT_ASSUMED);
     water = gained.w;
     held = Math.min(room, held + Math.min(gained.drained, Math.max(0, catching - held)));
-    if (water < SURVIVAL_POINT) driedOn = Math.min(driedOn, d);
+    if (water < DEFAULT_ASSUMED.survivalPoint) driedOn = Math.min(driedOn, d);
     const visit = visits.indexOf(d);
     if (visit < 0 || away.missed(n, visit)) return;
     poured.push((Math.max(0, 0.97 - water) + room - held) * taw);

@@ -38,9 +38,6 @@ export interface Survival {
   readonly usePerDayLitres: number;
 }
 
-/** Below this share of available water a plant in a bag suffers for good; above it, it hangs at worst and comes back. */
-export const SURVIVAL_POINT = 0.08;
-
 /** How full a helper leaves it, who pours until it runs through. */
 const HELPED = 0.97;
 
@@ -138,7 +135,7 @@ export function survivalOf(
   const room = bag.stores.reduce((sum, store) => sum + store.litres, 0) / taw;
   const catching = bag.stores.filter((s) => s.catchesDrained).reduce((sum, s) => sum + s.litres, 0) / taw;
   const full = bag.stores.reduce((sum, s) => sum + s.litres * (isSoaked ? 1 : s.startShare), 0) / taw;
-  const [tooDry, watered] = [onLossScale(SURVIVAL_POINT, threshold), onLossScale(HELPED, threshold)];
+  const [tooDry, watered] = [onLossScale(assumed.survivalPoint, threshold), onLossScale(HELPED, threshold)];
   const driedOn = new Float64Array(days);
   const poured = visits.map(() => [] as number[]);
   const visitOn = Int32Array.from({ length: days }, (_, d) => visits.indexOf(d));

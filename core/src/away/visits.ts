@@ -3,8 +3,6 @@ import type { Visits } from './survival.ts';
 
 /** A helper is not asked for more visits than this. */
 const MOST_VISITS = 14;
-/** Chance that a helper does not come (*assumed*). */
-const MISS_CHANCE = 0.05;
 
 /**
  * Choices of visits: none, and for every longest time between visits the fewest that keep to it. Where as many visits can
@@ -34,8 +32,12 @@ function fewestVisits(possible: readonly number[], count: number, gap: number): 
   return visits;
 }
 
-/** Whether a helper fails to come, the same for all bags of a draw. */
-export function missedVisits(chance: Chance, draws: number): (draw: number, visit: number) => boolean {
-  const table = Array.from({ length: draws * MOST_VISITS }, () => chance.next() < MISS_CHANCE);
+/** Whether a helper fails to come, the same for all bags of a draw; `missChance` from 0 to 1. */
+export function missedVisits(
+  chance: Chance,
+  draws: number,
+  missChance: number,
+): (draw: number, visit: number) => boolean {
+  const table = Array.from({ length: draws * MOST_VISITS }, () => chance.next() < missChance);
   return (draw, visit) => table[draw * MOST_VISITS + visit] ?? false;
 }

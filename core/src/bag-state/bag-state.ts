@@ -180,7 +180,7 @@ export function waterCase(
   const rounds = roundsAfter(now, settings.roundHours, ROUNDS_AHEAD);
   const last = rounds.at(-1) ?? now;
   const site = siteOf(settings);
-  const weather = completeWeather(knownWeather(live), site, dayOf(from), dayOf(last));
+  const weather = completeWeather(knownWeather(live), site, dayOf(from), dayOf(last), assumed);
   const stepsBetween = timelineOf(bag, weather, site.latitudeDegrees, assumed);
   const runWith = (kept: FilterMemory, probeNoise?: number) => {
     const { looks, setAside } = looksOf(container, body, live, probeNoise);

@@ -1,3 +1,4 @@
+import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, daysBetween, type Day } from '../climate/index.ts';
 import type { Entry } from '../diary/index.ts';
 import type { DaySpread, Mark, Marks } from '../feeding/index.ts';
@@ -27,9 +28,6 @@ export function datesOf(
   );
 }
 
-/** From first flowers to the first truss that has set, days (*assumed*). */
-export const FLOWER_TO_SET_DAYS = 10;
-
 const middle = (a: Day, b: Day): Day => addDays(a, Math.round(daysBetween(a, b) / 2));
 
 /** The marks of a bag's present plants: what the grower noted, and what is reckoned by the eldest's kind. */
@@ -38,6 +36,7 @@ export function marksOf(
   here: readonly Entry[],
   dates: PlantingDates | undefined,
   used: DaySpread,
+  assumed: Pick<Assumed, 'flowersToSet'>,
 ): Marks {
   const eldest = occupants.find((o) => o.clearedOn === undefined);
   if (!eldest || !dates) return {};
@@ -54,11 +53,11 @@ export function marksOf(
   const least = (mark: Mark, ...seen: (Mark | undefined)[]): Mark =>
     seen.reduce<Mark>((low, s) => (s && s.day < low.day ? { day: s.day, isNoted: low.isNoted } : low), mark);
   const firstFlowers = reckoned(middle(dates.firstFlowers.from, dates.firstFlowers.to));
-  const firstSet = reckoned(addDays(firstFlowers.day, FLOWER_TO_SET_DAYS));
+  const firstSet = reckoned(addDays(firstFlowers.day, assumed.flowersToSet));
   return {
     planting: { day: eldest.plantedOn, isNoted: true },
     flowers: flowers ?? least(firstFlowers, set, picking),
-    set: set ?? least(flowers ? reckoned(addDays(flowers.day, FLOWER_TO_SET_DAYS)) : firstSet, picking),
+    set: set ?? least(flowers ? reckoned(addDays(flowers.day, assumed.flowersToSet)) : firstSet, picking),
     picking: picking ?? reckoned(dates.picking.from),
     'base-used-up': used.likely === undefined ? undefined : reckoned(used.likely),
   };

@@ -1,3 +1,4 @@
+import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, daysBetween, type Day } from '../climate/index.ts';
 import { habitFigures } from '../crops/index.ts';
 import type { Entry, EntryOf } from '../diary/index.ts';
@@ -16,7 +17,6 @@ import { findGood } from '../goods/index.ts';
 import type { PlantingDates } from '../timing/index.ts';
 import type { Move, WaterEvent } from '../water/index.ts';
 import type { BagBody } from './body.ts';
-import { FLOWER_TO_SET_DAYS } from './feed-marks.ts';
 import type { Garden } from './garden.ts';
 import type { Occupant } from './occupants.ts';
 
@@ -127,13 +127,13 @@ export function fedPlants(
   garden: Garden,
   datesOfPlant: (occupant: Occupant) => PlantingDates,
   today: Day,
-  cropPerCover: number,
+  assumed: Pick<Assumed, 'cropPerCover' | 'flowersToSet'>,
 ): readonly FedPlant[] {
   return occupants.map((occupant) => {
     const { crop, habit, plantedOn, clearedOn } = occupant;
     const figures = habitFigures(crop.id, habit, garden.settings.assumptions);
     const dates = datesOfPlant(occupant);
-    const fruitFrom = addDays(dates.firstFlowers.from, FLOWER_TO_SET_DAYS);
+    const fruitFrom = addDays(dates.firstFlowers.from, assumed.flowersToSet);
     const fruitTo = addDays(dates.clear, -7);
     const picked = here.reduce(
       (sum, e) =>
@@ -145,7 +145,7 @@ export function fedPlants(
     const span = Math.max(1, daysBetween(dates.picking.from, dates.picking.to));
     const done = Math.min(1, Math.max(0, daysBetween(dates.picking.from, today) / span));
     const others = Math.max(1, occupants.filter((o) => o.clearedOn === undefined).length);
-    const expected = cropPerCover * figures.canopySquareMetres * done;
+    const expected = assumed.cropPerCover * figures.canopySquareMetres * done;
     return {
       cropId: crop.id,
       plantedOn,

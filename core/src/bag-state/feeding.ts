@@ -154,14 +154,7 @@ export function bagFeeding(
   const { sources, unknown } = sourcesOf(container, body, here, garden, from);
   const waterLitres = body.mix.capacity * body.fill.mixLitres;
   const drained = drainedBy(here, moves, waterLitres);
-  const plants = fedPlants(
-    occupants,
-    here,
-    garden,
-    (o) => dates.get(o) as PlantingDates,
-    today,
-    assumed.cropPerCover,
-  );
+  const plants = fedPlants(occupants, here, garden, (o) => dates.get(o) as PlantingDates, today, assumed);
   const { companions } = container;
   const beside: FedPlant[] =
     companions && eldest
@@ -197,7 +190,7 @@ export function bagFeeding(
   const used: DaySpread = eldest
     ? baseUsedUp(ledgerCase, eldest.plantedOn, assumed)
     : { low: undefined, likely: undefined, high: undefined };
-  const marks = marksOf(occupants, here, eldest && dates.get(eldest), used);
+  const marks = marksOf(occupants, here, eldest && dates.get(eldest), used, assumed);
   const { assigned, regime } = regimeNow(here, garden);
   const states =
     regime && assigned && eldest

@@ -14,8 +14,6 @@ export interface LearntFinger {
 }
 
 const WITHIN_MILLISECONDS = 3_600_000;
-/** A prior worth this many pairs keeps a few odd ones from moving it far. */
-const PRIOR_PAIRS = 6;
 
 /**
  * Learns a grower's finger from looks that were made within an hour of a weighing of the same bag, with nothing poured
@@ -28,7 +26,7 @@ export function learnFinger(
   containers: readonly Pick<Container, 'id' | 'gauges'>[],
   bodies: ReadonlyMap<string, BagBody>,
   live: readonly Entry[],
-  assumed: Pick<Assumed, 'fingerOffset' | 'fingerNoise'>,
+  assumed: Pick<Assumed, 'fingerOffset' | 'fingerNoise' | 'fingerPrior'>,
 ): LearntFinger {
   const offs: number[] = [];
   for (const container of containers) {
@@ -57,10 +55,12 @@ export function learnFinger(
     }
   }
   const pairs = offs.length;
-  const weight = pairs / (pairs + PRIOR_PAIRS);
+  const weight = pairs / (pairs + assumed.fingerPrior);
   const mean = pairs === 0 ? 0 : offs.reduce((sum, off) => sum + off, 0) / pairs;
   const fingerOffset = (1 - weight) * assumed.fingerOffset + weight * mean;
   const square = offs.reduce((sum, off) => sum + (off - fingerOffset) ** 2, 0);
-  const fingerNoise = Math.sqrt((PRIOR_PAIRS * assumed.fingerNoise ** 2 + square) / (PRIOR_PAIRS + pairs));
+  const fingerNoise = Math.sqrt(
+    (assumed.fingerPrior * assumed.fingerNoise ** 2 + square) / (assumed.fingerPrior + pairs),
+  );
   return { fingerOffset, fingerNoise, pairs };
 }

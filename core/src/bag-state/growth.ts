@@ -136,7 +136,7 @@ function workedOut(
     weeksToFull: around(figures.weeksToFull, habit.weeksToFull),
   };
   return {
-    belief: heightBelief(prior, startMillimetres, records, body.assumed.heightNoise),
+    belief: heightBelief(prior, startMillimetres, records, body.assumed.heightNoise, body.assumed),
     records,
     startMillimetres,
   };

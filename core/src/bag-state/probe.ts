@@ -10,8 +10,6 @@ export interface LearntProbe {
   readonly readings: number;
 }
 
-/** A prior worth this many readings (*assumed*). */
-const PRIOR_READINGS = 8;
 /** Told no finer than this: a filter that hardly differs is not run again. */
 const STEP = 0.02;
 
@@ -20,7 +18,7 @@ const STEP = 0.02;
  * what the probe is off, so that of the square of the difference the first is taken away and the second is left. Shrunk
  * towards what is assumed of probes, so that no readings change nothing, and kept within the range that is assumed.
  *
- * Source: the variance of a Kalman filter's innovations, S = HPH' + R, solved for R; the weight of the prior is *assumed*.
+ * Source: the variance of a Kalman filter's innovations, S = HPH' + R, solved for R.
  *
  * @param here the bag's live entries
  * @param looks its readings as shares of available water
@@ -31,7 +29,7 @@ export function learnProbe(
   looks: ReadonlyMap<string, Look>,
   moves: readonly Move[],
   availableLitres: number,
-  assumed: Pick<Assumed, 'probeNoise'>,
+  assumed: Pick<Assumed, 'probeNoise' | 'probePrior'>,
 ): LearntProbe {
   const probed = new Set(here.flatMap((e) => (e.kind === 'look' && e.look.method === 'probe' ? [e.id] : [])));
   const excesses = moves.flatMap(({ entryId, beforeLitres, beforeSdLitres }) => {
@@ -40,7 +38,7 @@ export function learnProbe(
     const off = look.share - beforeLitres / availableLitres;
     return [off ** 2 - (beforeSdLitres / availableLitres) ** 2];
   });
-  const square = shrunkMean(excesses, assumed.probeNoise ** 2, PRIOR_READINGS);
+  const square = shrunkMean(excesses, assumed.probeNoise ** 2, assumed.probePrior);
   const told = Math.round(Math.sqrt(Math.max(0, square)) / STEP) * STEP;
   const { low, high } = ASSUMPTIONS.probeNoise;
   return { noise: Math.min(high, Math.max(low, told)), readings: excesses.length };

@@ -31,9 +31,6 @@ export interface RealSize {
   readonly shape: 'measured' | 'likely';
 }
 
-/** A tape on soft sides is off by about this much in volume (*assumed*: 1.7 % a side). */
-const TAPE_DOUBT = 0.05;
-
 /**
  * The real size behind what a grower said: a label is taken for less than it claims, a class for the middle of
  * its range, a measured container for what its solid holds.
@@ -60,7 +57,11 @@ export function realSize(
   if (size.by === 'measured') {
     const shape = shaped(dimensionsSchema(kind).parse(size.dimensions));
     const likely = litresBelow(shape.solid);
-    const litres = { low: likely * (1 - TAPE_DOUBT), likely, high: likely * (1 + TAPE_DOUBT) };
+    const litres = {
+      low: likely * (1 - assumed.tapeDoubt),
+      likely,
+      high: likely * (1 + assumed.tapeDoubt),
+    };
     return { ...shape, litres, shape: 'measured' };
   }
   const said = size.by === 'class' ? classRange(size.class) : labelRange(size.litres, assumed);

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { resolveAssumed } from '../assumed/index.ts';
 import { describe, expect, it } from 'vitest';
 import {
   addDays,
@@ -130,6 +131,15 @@ describe('normals and gaps', () => {
     // of two words on one day the later counts
     expect(days[2]).toMatchObject({ minCelsius: 13, maxCelsius: 29 });
     expect(days[1]?.etoMillimetres).toBeGreaterThan(days[0]?.etoMillimetres ?? 0);
+  });
+
+  it('ask for more under glass the warmer a closed house gets, and for no more outside', () => {
+    const site = { latitudeDegrees: 51, normals: defaultNormals(51) };
+    const dayWith = (own: Partial<Record<string, number>>) =>
+      completeWeather([], site, '2026-07-01', '2026-07-01', resolveAssumed(own))[0];
+    const [cool, hot] = [dayWith({ warmerByDay: 3 }), dayWith({ warmerByDay: 11 })];
+    expect(hot?.coverMillimetres).toBeGreaterThan(cool?.coverMillimetres ?? Infinity);
+    expect(hot?.etoMillimetres).toBe(cool?.etoMillimetres);
   });
 
   it('give nothing for a span that ends before it starts', () => {

@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { addDays, dayOfYear, daysBetween, type Day } from './calendar.ts';
 import { hargreavesSamani } from './hargreaves.ts';
 import { penmanMonteith } from './penman-monteith.ts';
@@ -37,14 +38,15 @@ export interface Site {
   readonly normals: readonly MonthNormal[];
 }
 
-/** A closed house is warmer than outside by day; in the mean by about this, °C (*assumed*). */
-const WARMER_INSIDE = 4;
+/** How far a closed house is warmer than outside. */
+type WarmerInside = Pick<Assumed, 'warmerByDay' | 'warmerByNight'>;
 
 /** The day's demand outside and under cover: by Penman–Monteith where more than temperatures is known, else by those. */
 function demandOf(
   day: Day,
   known: Omit<KnownDay, 'day'>,
   site: Site,
+  assumed: WarmerInside,
 ): Pick<WeatherDay, 'etoMillimetres' | 'coverMillimetres' | 'by'> {
   const { minCelsius, maxCelsius, humidityPercent, windMetresPerSecond, sunHours } = known;
   const { latitudeDegrees } = site;
@@ -52,7 +54,7 @@ function demandOf(
   const isMore = humidityPercent !== undefined || windMetresPerSecond !== undefined || sunHours !== undefined;
   const coverMillimetres = priestleyTaylor(
     { ...plain, sunHours },
-    (minCelsius + maxCelsius) / 2 + WARMER_INSIDE,
+    (minCelsius + maxCelsius + assumed.warmerByNight + assumed.warmerByDay) / 2,
   );
   return isMore
     ? {
@@ -74,6 +76,7 @@ export function completeWeather(
   site: Site,
   first: Day,
   last: Day,
+  assumed: WarmerInside = DEFAULT_ASSUMED,
 ): readonly WeatherDay[] {
   const byDay = new Map(known.map((k) => [k.day, k]));
   const count = Math.max(0, daysBetween(first, last) + 1);
@@ -88,7 +91,7 @@ export function completeWeather(
       minCelsius,
       maxCelsius,
       rainMillimetres: found?.rainMillimetres ?? normal.rainMillimetres,
-      ...demandOf(day, { ...found, minCelsius, maxCelsius }, site),
+      ...demandOf(day, { ...found, minCelsius, maxCelsius }, site, assumed),
       filled: { temperature: !found, rain: found?.rainMillimetres === undefined },
     };
   });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { resolveAssumed } from '../assumed/index.ts';
 import type { Entry, EntryOf } from '../diary/index.ts';
 import { findGood } from '../goods/index.ts';
 import { batchOf, daysLeft, slopeOf, solutionCourse, teasOf, type BatchNeed } from './index.ts';
@@ -160,6 +161,13 @@ describe('a drum of nutrient', () => {
       'ph-high',
       'ec-rising',
     ]);
+  });
+
+  it('is off beyond what the grower takes for usual', () => {
+    const readings = [reading('2026-06-10', 2.9, 6), reading('2026-06-12', 2.9, 6)];
+    expect(solutionCourse(readings).words).toEqual(['ec-steady']);
+    const strict = resolveAssumed({ solutionMost: 2.6, solutionAlkaline: 6.3, solutionAcid: 6 });
+    expect(solutionCourse(readings, strict).words).toEqual(['ec-high', 'ec-steady']);
   });
 
   it('lasts as long as it is drunk', () => {

@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { daysBetween, dayOf, type Day } from '../climate/index.ts';
 import type { EntryOf } from '../diary/index.ts';
 
@@ -31,12 +32,6 @@ export type SolutionWord =
   | 'ph-high'
   | 'ph-low';
 
-/** A change of EC below this a day is none, mS/cm (*assumed*). */
-const STEADY = 0.04;
-/** Fruiting crops are grown between these (*assumed*: usual range for nutrient solutions). */
-const EC_MOST = 3.5;
-const PH_USUAL = { low: 5.5, high: 6.8 } as const;
-
 /** The slope of a straight line through points, by least squares; undefined for fewer than two different days. */
 export function slopeOf(points: readonly (readonly [x: number, y: number])[]): number | undefined {
   if (points.length < 2) return undefined;
@@ -52,7 +47,10 @@ export function slopeOf(points: readonly (readonly [x: number, y: number])[]): n
  *
  * @param entries the bag's `solution` entries, oldest first
  */
-export function solutionCourse(entries: readonly EntryOf<'solution'>[]): SolutionCourse {
+export function solutionCourse(
+  entries: readonly EntryOf<'solution'>[],
+  assumed: Assumed = DEFAULT_ASSUMED,
+): SolutionCourse {
   const at = entries.findLastIndex((e) => e.what === 'changed');
   const since = entries.slice(Math.max(0, at));
   const changed = entries[at];
@@ -74,11 +72,17 @@ export function solutionCourse(entries: readonly EntryOf<'solution'>[]): Solutio
   const ec = readings.findLast((r) => r.ecMillisiemens !== undefined)?.ecMillisiemens;
   const ph = readings.findLast((r) => r.ph !== undefined)?.ph;
   const words: SolutionWord[] = [];
-  if (ec !== undefined && ec > EC_MOST) words.push('ec-high');
-  if (ph !== undefined && ph > PH_USUAL.high) words.push('ph-high');
-  if (ph !== undefined && ph < PH_USUAL.low) words.push('ph-low');
+  if (ec !== undefined && ec > assumed.solutionMost) words.push('ec-high');
+  if (ph !== undefined && ph > assumed.solutionAlkaline) words.push('ph-high');
+  if (ph !== undefined && ph < assumed.solutionAcid) words.push('ph-low');
   if (ecPerDay !== undefined)
-    words.push(ecPerDay > STEADY ? 'ec-rising' : ecPerDay < -STEADY ? 'ec-falling' : 'ec-steady');
+    words.push(
+      ecPerDay > assumed.solutionSteady
+        ? 'ec-rising'
+        : ecPerDay < -assumed.solutionSteady
+          ? 'ec-falling'
+          : 'ec-steady',
+    );
   return {
     changedOn,
     readings,

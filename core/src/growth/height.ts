@@ -1,4 +1,4 @@
-import type { Assumption } from '../assumed/index.ts';
+import { DEFAULT_ASSUMED, type Assumed, type Assumption } from '../assumed/index.ts';
 import { within } from '../errors/index.ts';
 import { dayOnCurve, heightOnCurve, type HeightCurve } from './curve.ts';
 
@@ -42,8 +42,6 @@ const CELLS = 21;
 /** One in twenty lies beyond 1.645 standard deviations. */
 const ONE_IN_TWENTY = 1.645;
 const SPAN = 2.6;
-/** A warm week lifts every later record of a plant: how far the misfits of two records go together (*assumed*). */
-const SHARED_MISFIT = 0.6;
 
 /** A grid over a split log-normal: its value, and its weight before any record. */
 function gridOf(prior: HeightPrior['weeksToFull']): readonly { value: number; weight: number }[] {
@@ -59,8 +57,8 @@ function gridOf(prior: HeightPrior['weeksToFull']): readonly { value: number; we
  * What is believed of a plant's growth: the habit's prior, and every height that was recorded.
  *
  * Method: Bayes on a 21 × 21 grid over full height and pace of the Gompertz curve through the height at planting.
- * A record counts with a Gaussian error of `noise` of the height and 15 mm (*assumed*: tape, and growth that does not
- * keep to any curve), and records share part of their error. Deterministic.
+ * A record counts with a Gaussian error of `noise` of the height (growth keeps to no curve) and of the tape, and records
+ * share part of their error. Deterministic.
  *
  * @param startMillimetres above the mix on the day of planting, 1 to 3000
  * @param noise share of the height, 0.02 to 0.3
@@ -74,19 +72,20 @@ export function heightBelief(
   startMillimetres: number,
   records: readonly HeightRecord[],
   noise: number,
+  assumed: Pick<Assumed, 'tapeNoise' | 'sharedMisfit'> = DEFAULT_ASSUMED,
 ): HeightBelief {
   within('startMillimetres', startMillimetres, 1, 3000);
   within('noise', noise, 0.02, 0.3);
   const fulls = gridOf(prior.fullHeightMillimetres);
   const weeks = gridOf(prior.weeksToFull);
   // records that err together are worth fewer than their number
-  const worth = 1 / (1 + Math.max(0, records.length - 1) * SHARED_MISFIT);
+  const worth = 1 / (1 + Math.max(0, records.length - 1) * assumed.sharedMisfit);
   const cells = fulls.flatMap((full) =>
     weeks.map((pace) => {
       const curve = { startMillimetres, fullMillimetres: full.value, weeksToFull: pace.value };
       const misfit = records.reduce((sum, record) => {
         const expected = heightOnCurve(curve, record.days);
-        const spread = Math.hypot(noise * record.millimetres, 15);
+        const spread = Math.hypot(noise * record.millimetres, assumed.tapeNoise);
         return sum + ((record.millimetres - expected) / spread) ** 2;
       }, 0);
       return { curve, prior: full.weight * pace.weight, misfit: misfit * worth };

@@ -43,7 +43,7 @@ export type Reuse =
  * Old mix used again: a share is kept and refreshed with balanced feed and lime, the rest is new on top.
  *
  * @param looseLitres what the bag takes
- * @param keptShare 0 to 0.7 of it
+ * @param keptShare 0 to `keptMost` of it
  * @param trouble what the diary says the last plant had, if it may live on in the mix
  * @example
  * reuseOf(40, 0.5)
@@ -61,7 +61,7 @@ export function reuseOf(
       why: `${trouble.words} was recorded in this bag on ${trouble.day}, and it can live on in the mix. Start with new mix, and wash the bag first.`,
     };
   }
-  const keptLitres = looseLitres * within('keptShare', keptShare, 0, 0.7);
+  const keptLitres = looseLitres * within('keptShare', keptShare, 0, assumed.keptMost);
   return {
     kind: 'refresh',
     keptLitres,

@@ -21,6 +21,12 @@ describe('another round a day', () => {
     expect(noon?.litresThen).toBeLessThan(0.65 * (noon?.litresNow ?? 0));
   });
 
+  it('is at an hour at which the grower would go', () => {
+    const early = anotherRound([HOT], [20], 51, { earliestRound: 6, latestRound: 8 });
+    expect(early?.atHour).toBe(8);
+    expect(early?.litresThen).toBeGreaterThan(anotherRound([HOT], [20], 51)?.litresThen ?? Infinity);
+  });
+
   it('never makes it worse, and is none where nothing is used', () => {
     const hours = fc.array(fc.integer({ min: 0, max: 95 }), { minLength: 1, maxLength: 4 });
     fc.assert(

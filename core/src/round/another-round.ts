@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { daylightHours, dayOfYear, shareOfDay } from '../climate/index.ts';
 
 /** What one more round a day would do for a bag, on the thirstiest day to come. */
@@ -9,9 +10,6 @@ export interface AnotherRound {
   readonly litresThen: number;
 }
 
-/** Hours at which one would ask anybody to walk round (*assumed*). */
-const EARLIEST_HOUR = 6;
-const LATEST_HOUR = 21;
 const STEP_HOURS = 0.5;
 
 /**
@@ -29,6 +27,7 @@ export function anotherRound(
   days: readonly { readonly day: string; readonly litres: number }[],
   roundHours: readonly number[],
   latitudeDegrees: number,
+  assumed: Pick<Assumed, 'earliestRound' | 'latestRound'> = DEFAULT_ASSUMED,
 ): AnotherRound | undefined {
   const [thirstiest] = [...days].sort((a, b) => b.litres - a.litres);
   if (!thirstiest || thirstiest.litres <= 0) return undefined;
@@ -36,7 +35,7 @@ export function anotherRound(
   const most = (hours: readonly number[]) => thirstiest.litres * largestShare(hours, daylight);
   const litresNow = most(roundHours);
   let best: AnotherRound | undefined;
-  for (let atHour = EARLIEST_HOUR; atHour <= LATEST_HOUR; atHour += STEP_HOURS) {
+  for (let atHour = assumed.earliestRound; atHour <= assumed.latestRound; atHour += STEP_HOURS) {
     const litresThen = most([...roundHours, atHour]);
     if (litresThen < (best?.litresThen ?? litresNow)) best = { atHour, litresNow, litresThen };
   }

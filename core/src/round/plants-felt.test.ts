@@ -57,6 +57,7 @@ describe('the plant that usually stands driest', () => {
   it('is told after three visits that agree, and how often it was', () => {
     const two = [...visit(1, 4, 2), ...visit(2, 3, 2)];
     expect(drierPlant(two)).toBeUndefined();
+    expect(drierPlant(two, { drierVisits: 2, drierPart: 0.9 })).toMatchObject({ times: 2, visits: 2 });
     expect(drierPlant([...two, ...visit(3, 5, 3)])).toEqual({
       stationId: 'stn_right',
       times: 3,

@@ -1,12 +1,10 @@
+import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import type { Entry, EntryOf } from '../diary/index.ts';
 
 type LookEntry = EntryOf<'look'>;
 
 /** Looks at several plants of one bag belong together when they were made within this time. */
 const ONE_VISIT_MILLISECONDS = 3_600_000;
-/** A plant is called the drier one after so many visits that told them apart, and in so large a part of them (*assumed*). */
-const LEAST_VISITS = 3;
-const LEAST_PART = 2 / 3;
 
 /**
  * The looks that stand for a bag: the last one, or when that was at one plant of several, the last at each plant since the
@@ -38,7 +36,10 @@ export interface DrierPlant {
  *
  * @param entries of one container, oldest first
  */
-export function drierPlant(entries: readonly Entry[]): DrierPlant | undefined {
+export function drierPlant(
+  entries: readonly Entry[],
+  assumed: Pick<Assumed, 'drierVisits' | 'drierPart'> = DEFAULT_ASSUMED,
+): DrierPlant | undefined {
   const driest = visitsOf(entries).flatMap((visit) => {
     const [first, second] = standingLooks(visit);
     return first?.stationId !== undefined && second && gradeOf(first) < gradeOf(second)
@@ -47,7 +48,7 @@ export function drierPlant(entries: readonly Entry[]): DrierPlant | undefined {
   });
   for (const stationId of new Set(driest)) {
     const times = driest.filter((id) => id === stationId).length;
-    if (driest.length >= LEAST_VISITS && times / driest.length >= LEAST_PART)
+    if (driest.length >= assumed.drierVisits && times / driest.length >= assumed.drierPart)
       return { stationId, times, visits: driest.length };
   }
   return undefined;

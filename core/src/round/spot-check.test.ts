@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, gannetSlip } from '../../demo/index.ts';
+import { resolveAssumed, type Assumed } from '../assumed/index.ts';
 import { bagWater } from '../bag-state/index.ts';
 import { liveEntries } from '../diary/index.ts';
 import { planRound, spotCheck } from './index.ts';
@@ -46,6 +47,13 @@ describe('when time is short', () => {
       const spent = chosen.reduce((sum, stop) => sum + stop.minutes, 0) + stands;
       expect(spent).toBeLessThanOrEqual(minutes + 1e-9);
     }
+  });
+
+  it('goes by how long things take the grower', () => {
+    const slow = resolveAssumed({ lookMinutes: 2, drinkMinutes: 5, wayMinutes: 5 });
+    const made = (assumed: Assumed) => spotCheck(looked, byId, garden.containers, 20, assumed);
+    expect(made(slow).length).toBeLessThan(made(resolveAssumed()).length);
+    for (const stop of made(slow)) expect(stop.minutes).toBeGreaterThanOrEqual(2);
   });
 
   it('takes a bag that nobody has looked at for as good as at risk', () => {

@@ -1,11 +1,7 @@
+import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import type { BagWater } from '../bag-state/index.ts';
 import type { Container } from '../garden/index.ts';
 import type { Stop } from './plan-round.ts';
-
-/** What a stop costs, minutes (*assumed*): the look, a drink when one is likely, and the way to another stand. */
-const LOOK_MINUTES = 0.5;
-const DRINK_MINUTES = 1.5;
-const WAY_MINUTES = 1;
 
 /** A stop as a choice: what a visit now averts, and what it costs. */
 export interface SpotStop {
@@ -17,7 +13,8 @@ export interface SpotStop {
 
 /**
  * The stops worth making when time is short: those that avert most risk a minute, as many as fit, in the order of the walk.
- * The first stop at a stand costs the way there too, so that a stand with several bags in need comes before a lonely one.
+ * A stop costs the look, and a drink as likely as one is; the first at a stand costs the way there too, so that a stand with
+ * several bags in need comes before a lonely one.
  *
  * @param stops the whole round, in the order of the walk
  * @param minutes time at hand, above 0; one stop is always made
@@ -27,15 +24,18 @@ export function spotCheck(
   waters: ReadonlyMap<string, BagWater>,
   containers: readonly Container[],
   minutes: number,
+  assumed: Assumed = DEFAULT_ASSUMED,
 ): readonly SpotStop[] {
   const standOf = new Map(containers.map((c) => [c.id, c.standId]));
-  const open = new Map(stops.map((stop) => [stop.containerId, choiceOf(stop, waters.get(stop.containerId))]));
+  const open = new Map(
+    stops.map((stop) => [stop.containerId, choiceOf(stop, waters.get(stop.containerId), assumed)]),
+  );
   const chosen: SpotStop[] = [];
   const visited = new Set<string | undefined>();
   let left = minutes;
   while (open.size > 0) {
     const costOf = (stop: SpotStop) =>
-      stop.minutes + (visited.has(standOf.get(stop.containerId)) ? 0 : WAY_MINUTES);
+      stop.minutes + (visited.has(standOf.get(stop.containerId)) ? 0 : assumed.wayMinutes);
     const fitting = [...open.values()].filter((stop) => chosen.length === 0 || costOf(stop) <= left);
     if (fitting.length === 0) break;
     const best = fitting.reduce((a, b) => (b.risk / costOf(b) > a.risk / costOf(a) ? b : a));
@@ -48,7 +48,7 @@ export function spotCheck(
   return chosen.sort((a, b) => (order.get(a.containerId) ?? 0) - (order.get(b.containerId) ?? 0));
 }
 
-function choiceOf(stop: Stop, water: BagWater | undefined): SpotStop {
+function choiceOf(stop: Stop, water: BagWater | undefined, assumed: Assumed): SpotStop {
   const rounds = water?.ahead.rounds ?? [];
   const risk = rounds[1]?.chanceDry ?? rounds[0]?.chanceDry ?? water?.estimate.chanceDry ?? 1;
   // nobody has looked: the doubt itself is the risk
@@ -56,6 +56,6 @@ function choiceOf(stop: Stop, water: BagWater | undefined): SpotStop {
   return {
     containerId: stop.containerId,
     risk: isUnknown ? Math.max(0.5, risk) : risk,
-    minutes: LOOK_MINUTES + DRINK_MINUTES * risk,
+    minutes: assumed.lookMinutes + assumed.drinkMinutes * risk,
   };
 }

@@ -112,9 +112,6 @@ export interface HotDay {
 /** Ends of the 10–90 % range of a log-normal spread, in standard deviations. */
 const TENTH = 1.2816;
 
-/** What a clear hot day would ask for under a cover that let all of its sun through, against outside (*assumed*). */
-const SUN_ON_HOT_DAY = 1.3;
-
 /**
  * A hot day in high summer for a bag with grown plants: what they use by FAO-56 (Kc × ETo × canopy, and evaporation),
  * what the bag gives between full and the refill point, and so how many drinks the day wants.
@@ -137,7 +134,7 @@ export function hotDay(bag: Omit<WaterBag, 'plants'>, plants: readonly Plant[], 
       maxCelsius: 31,
       rainMillimetres: 0,
       etoMillimetres: assumed.hotDay,
-      coverMillimetres: assumed.hotDay * SUN_ON_HOT_DAY,
+      coverMillimetres: assumed.hotDay * assumed.sunOnHotDay,
       by: 'hargreaves',
       filled: { temperature: false, rain: false },
     },

@@ -49,7 +49,7 @@ export function adviseDrink(
   const store = isEstablishing ? undefined : estimate.stores.find(({ kind }) => hasLevel(kind));
   // and its level says nothing of the mix that they stand in
   const saysNothing = look.method === 'level' && !store;
-  const feltDry = !saysNothing && isDry(look, assumed.refillPoint);
+  const feltDry = !saysNothing && isDry(look, assumed);
   const because = feltDry ? 'felt-dry' : situation.isDueAgainBeforeNextRound ? 'before-next-round' : 'enough';
   const isHeldBack = situation.isBeforeColdNight === true && !store;
   const part = (isEstablishing ? assumed.establishingShare : 1) * (isHeldBack ? assumed.coldNightShare : 1);
@@ -79,7 +79,7 @@ export function adviseDrink(
 }
 
 /** Whether a look by itself asks for a drink. */
-function isDry(look: Look, refillPoint: number): boolean {
+function isDry(look: Look, assumed: Pick<Assumed, 'refillPoint' | 'lowLevel'>): boolean {
   switch (look.method) {
     case 'finger':
       return look.grade <= 2;
@@ -88,11 +88,8 @@ function isDry(look: Look, refillPoint: number): boolean {
     case 'wilted':
       return true;
     case 'reading':
-      return look.share < refillPoint;
+      return look.share < assumed.refillPoint;
     case 'level':
-      return look.share < LOW_LEVEL;
+      return look.share < assumed.lowLevel;
   }
 }
-
-/** A store less full than this is filled up. */
-const LOW_LEVEL = 0.3;

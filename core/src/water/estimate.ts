@@ -1,7 +1,7 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { Belief } from './belief.ts';
 import { bagDepletion, type WaterBag } from './demand.ts';
-import { applyEvent, CONTRADICTED, isContradicted } from './events.ts';
+import { applyEvent, isContradicted } from './events.ts';
 import { handFilled } from './stores.ts';
 import { applyStretch, longer, NO_STRETCH } from './stretch.ts';
 import type { TimelineStep, WaterEvent } from './timeline.ts';
@@ -62,9 +62,6 @@ const CHANCES = [0.1, 0.5, 0.9] as const;
 /** A quarter of an hour. */
 const SHORTEST_STRETCH_DAYS = 0.0105;
 
-/** Before any entry a newly filled bag is taken as moist, give or take a lot (*assumed*). */
-const START = { mean: 0.65, sd: 0.22 };
-
 /**
  * A filter on its way over a bag's timeline: it can be taken further, and copied to go on from the same place again.
  *
@@ -90,7 +87,11 @@ export class FilterRun {
 
   static start(bag: WaterBag, assumed: Assumed = DEFAULT_ASSUMED): FilterRun {
     const stores = bag.stores.map((store) => ({ ...store, full: store.litres / bag.availableLitres }));
-    return new FilterRun(Belief.prior(START, assumed.useSpread, stores), bag, assumed);
+    return new FilterRun(
+      Belief.prior({ mean: assumed.startWater, sd: assumed.startSpread }, assumed.useSpread, stores),
+      bag,
+      assumed,
+    );
   }
 
   copy(): FilterRun {
@@ -125,7 +126,7 @@ export class FilterRun {
     applyEvent(belief, this.bag, event, this.lastEvent, this.assumed);
     if (this.lastEvent && isContradicted(this.lastEvent, event)) {
       this.contradictions.push([this.lastEvent.id, event.id]);
-      belief.loosen(CONTRADICTED);
+      belief.loosen(this.assumed.contradictionLetsGo);
     }
     this.lastEvent = event;
     const afterLitres = belief.meanWater() * taw;

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { resolveAssumed } from '../assumed/index.ts';
 import { at, drink, look, ONE_BAG as bag, steps } from '../../test/one-bag.ts';
 import { runFilter, type WaterEvent } from './index.ts';
 
 const UNTIL = at('2026-07-03', '18:40');
-const after = (events: readonly WaterEvent[]) => {
-  const { share, contradictions } = runFilter(bag, steps(events, UNTIL)).estimate;
+const after = (events: readonly WaterEvent[], own: Partial<Record<string, number>> = {}) => {
+  const { share, contradictions } = runFilter(bag, steps(events, UNTIL), resolveAssumed(own)).estimate;
   return { ...share, width: share.high - share.low, contradictions };
 };
 
@@ -28,6 +29,28 @@ describe('looks within an hour', () => {
       steps([look('2026-07-03', 5, '18:00'), look('2026-07-03', 1, '18:01')]),
     );
     expect(Number.isFinite(estimate.share.likely)).toBe(true);
+  });
+});
+
+describe('what is assumed of looks', () => {
+  it('says how much two that contradict each other leave in doubt', () => {
+    const both = [look('2026-07-03', 1, '18:00'), look('2026-07-03', 5, '18:20')];
+    const widthFor = (contradictionLetsGo: number) => after(both, { contradictionLetsGo }).width;
+    expect(widthFor(0.8)).toBeGreaterThan(widthFor(0.2));
+  });
+
+  it('says what a bag is taken for before it is looked at', () => {
+    const moist = after([], { startWater: 0.9, startSpread: 0.1 });
+    const dry = after([], { startWater: 0.4, startSpread: 0.1 });
+    expect(moist.likely).toBeGreaterThan(dry.likely);
+  });
+
+  it('says when one is a surprise, and how far it then decides', () => {
+    // full and run through at six, and bone dry by half past: something happened that nobody wrote down
+    const odd = [drink('2026-07-03', 12, '18:00', true), look('2026-07-03', 1, '18:30')];
+    const trusting = after(odd, { surprise: 0.05, surpriseLetsGo: 0.6 });
+    const wary = after(odd, { surprise: 0.001, surpriseLetsGo: 0.1 });
+    expect(trusting.likely).toBeLessThan(wary.likely);
   });
 });
 

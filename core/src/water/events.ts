@@ -59,16 +59,11 @@ function applyLook(
   }
   const what = 'grade' in look ? `${look.method} ${look.grade}` : look.method;
   const weights = remembered(assumed, isAtOnePlant ? `${what} at one plant` : what, chance);
-  if (!isAtAnotherPlant(before, event) && belief.chanceOf(weights) < SURPRISING) belief.loosen(UNSEEN);
+  // something happened that nobody wrote down: a neighbour watered, rain was blown in, a dripper came off
+  if (!isAtAnotherPlant(before, event) && belief.chanceOf(weights) < assumed.surprise)
+    belief.loosen(assumed.surpriseLetsGo);
   belief.observe(weights);
 }
-
-/**
- * A look that was as unlikely as this means that something happened that nobody wrote down: a neighbour watered, rain was
- * blown in, a dripper came off. Then so much of what is believed of the water is let go, and the look decides (*assumed*).
- */
-const SURPRISING = 0.005;
-const UNSEEN = 0.25;
 
 const known = new WeakMap<Assumed, Map<string, Float64Array>>();
 
@@ -81,8 +76,6 @@ function remembered(assumed: Assumed, what: string, chance: (w: number) => numbe
   return weights;
 }
 
-/** How much of what is believed of the water is let go when two looks contradict each other (*assumed*). */
-export const CONTRADICTED = 0.5;
 const WITHIN_MILLISECONDS = 3_600_000;
 
 /** Whether two looks were made within an hour, one after the other. */

@@ -13,37 +13,37 @@ export interface LearntForecast {
 
 /** Cloud and heat last for days: errors are summed over so many before they are compared, so that what lasts counts. */
 const WINDOW_DAYS = 3;
-/** A prior worth this many stretches: two months of known days outweigh it. */
-const PRIOR_WINDOWS = 12;
 
 /**
  * Learns how far the days of a site lie from its normals, from the weather that was noted there: the spread that makes sums
  * of three days come out as often as stated. A day's use is in doubt for its own reasons too (`demandSpread`), which stay.
  * Shrunk towards the number in use, so that no known days change nothing.
  *
- * Source of the use: model §4, "the spread of daily ET about its forecast … is learned per site"; the window and the weight
- * of the prior are *assumed*.
+ * Source of the use: model §4, "the spread of daily ET about its forecast … is learned per site".
  *
  * @param known in any order; of two notes of one day the later in the list counts
  */
 export function learnForecastSpread(
   known: readonly KnownDay[],
   site: Site,
-  assumed: Pick<Assumed, 'demandSpread' | 'filledDemandSpread' | 'spreadAt'>,
+  assumed: Pick<
+    Assumed,
+    'demandSpread' | 'filledDemandSpread' | 'spreadAt' | 'forecastPrior' | 'warmerByDay' | 'warmerByNight'
+  >,
 ): LearntForecast {
   const ownSquare = assumed.demandSpread ** 2;
   const priorSquare = Math.max(0, assumed.filledDemandSpread ** 2 - ownSquare);
   const squares = windowsOf(known).map((window) => {
     const first = window[0] as KnownDay;
     const last = window.at(-1) as KnownDay;
-    const came = completeWeather(window, site, first.day, last.day);
-    const expected = completeWeather([], site, first.day, last.day);
+    const came = completeWeather(window, site, first.day, last.day, assumed);
+    const expected = completeWeather([], site, first.day, last.day, assumed);
     const unit = expected.reduce((sum, { etoMillimetres: mm }) => {
       return sum + (mm * doubtOf(mm, assumed.spreadAt)) ** 2;
     }, 0);
     return (sumOf(came) - sumOf(expected)) ** 2 / unit;
   });
-  const square = shrunkMean(squares, priorSquare, PRIOR_WINDOWS);
+  const square = shrunkMean(squares, priorSquare, assumed.forecastPrior);
   const { low, high } = ASSUMPTIONS.filledDemandSpread;
   const filledDemandSpread = Math.min(high, Math.max(low, Math.sqrt(ownSquare + square)));
   return { filledDemandSpread, windows: squares.length };

@@ -5,8 +5,6 @@ import type { WaterBag } from './demand.ts';
 /** A day counts for no less and no more than this, however cold or hot. */
 const SLOWEST = 0.4;
 const FASTEST = 1.3;
-/** A closed house is warmer than outside: by night and by day, °C (*assumed*). */
-const WARMER = { night: 2, day: 6 };
 
 /**
  * The age of each plant of a bag on each day, in days of usual warmth: a day counts by its growing degree days, so that a
@@ -22,7 +20,8 @@ export function grownDays(
 ): readonly Float64Array[] {
   const first = weather[0]?.day;
   if (first === undefined) return bag.plants.map(() => new Float64Array(0));
-  const warmer = bag.underCover ? WARMER : { night: 0, day: 0 };
+  const { warmerByNight: night, warmerByDay: day } = assumed;
+  const warmer = bag.underCover ? { night, day } : { night: 0, day: 0 };
   const paces = Float64Array.from(weather, ({ minCelsius, maxCelsius }) => {
     const warmth = growingDegreeDays(minCelsius + warmer.night, maxCelsius + warmer.day);
     return Math.min(FASTEST, Math.max(SLOWEST, warmth / assumed.usualWarmth));

@@ -15,11 +15,8 @@ export type Look =
   /** a scale's or probe's reading by its bag's calibration: a share of available water, and its sd */
   | { readonly method: 'reading'; readonly share: number; readonly sd: number };
 
-/** Borders between the grades, relative available water (*assumed*; model §4). */
+/** Borders between the grades, relative available water: they define the grades (model §4). */
 const BORDERS = { finger: [0.12, 0.33, 0.58, 0.85], lift: [0.33, 0.7] } as const;
-
-/** Chance that a reading has nothing to do with the bag: a loose wire, a bag that was leant on. */
-const STRAY = 0.02;
 
 /**
  * The finger grade that a share of available water would feel like, 1 to 5.
@@ -44,13 +41,16 @@ export function middleOfGrade(grade: number): number {
 export function chanceOfLook(
   look: Look,
   w: number,
-  noise: Pick<Assumed, 'fingerNoise' | 'fingerOffset' | 'liftNoise' | 'wiltNoise'>,
+  noise: Pick<Assumed, 'fingerNoise' | 'fingerOffset' | 'liftNoise' | 'wiltNoise' | 'strayReading'>,
 ): number {
   if (look.method === 'level') return 1;
   if (look.method === 'wilted') return Math.exp(-((w / noise.wiltNoise) ** 2) / 2) + 1e-3;
   if (look.method === 'reading') {
     const z = (look.share - w) / look.sd;
-    return (1 - STRAY) * (Math.exp(-(z * z) / 2) / (look.sd * Math.sqrt(2 * Math.PI))) + STRAY;
+    return (
+      (1 - noise.strayReading) * (Math.exp(-(z * z) / 2) / (look.sd * Math.sqrt(2 * Math.PI))) +
+      noise.strayReading
+    );
   }
   const borders = BORDERS[look.method];
   const isFinger = look.method === 'finger';

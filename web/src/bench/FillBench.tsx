@@ -1,4 +1,5 @@
 import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
+import { resolveAssumed } from '@rundel/core/assumed';
 import { dayOf } from '@rundel/core/climate';
 import type { Draft } from '@rundel/core/diary';
 import { FILLING_SCHOOLS, MOISTENING_LITRES_PER_LITRE, SQUEEZE_TEST } from '@rundel/core/mixes';
@@ -37,7 +38,7 @@ export default function FillBench() {
   // the fields answer at once; the table of a hundred bags may follow
   const tabled = useDeferredValue(fills, []);
   if (bags.length === 0) return <NoBags words="Add a bag first; then it can be filled here." />;
-  const kept = readKept(plan.keptPercent);
+  const kept = readKept(plan.keptPercent, resolveAssumed(garden.settings.assumptions).keptMost);
   const now = clock.now();
   const already = chosen.filter((b) => isFilled(b.container.id, live, now));
   const recordFilled = async () => {

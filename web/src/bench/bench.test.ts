@@ -148,9 +148,9 @@ describe('a plan for filling', () => {
   });
 
   it('keeps from none to 70 %', () => {
-    expect(readKept('50 %')).toEqual({ share: 0.5 });
-    expect(readKept('')).toEqual({ share: 0 });
-    expect(readKept('90').problem).toContain('70');
+    expect(readKept('50 %', 0.7)).toEqual({ share: 0.5 });
+    expect(readKept('', 0.7)).toEqual({ share: 0 });
+    expect(readKept('90', 0.7).problem).toContain('70');
     expect(isFilled(bagAt('7').container.id, live, NOW)).toBe(true);
     expect(isFilled(bagAt('7').container.id, live, '2027-03-01T10:00:00.000+00:00')).toBe(false);
   });

@@ -4,6 +4,7 @@ import { findGood, type Good } from '@rundel/core/goods';
 import { fillingOf, mixOf, reuseOf, type Mix, type Recipe, type Reuse } from '@rundel/core/mixes';
 import * as z from '@rundel/core/schema';
 import { dayOf } from '@rundel/core/climate';
+import { trimmed } from '@rundel/core/units';
 import { TROUBLE_WORDS } from '../parts/trouble-words.ts';
 import type { Bag } from '../store/index.ts';
 
@@ -32,12 +33,12 @@ export type FillPlan = z.infer<typeof fillPlanSchema>;
 
 export const EMPTY_PLAN: FillPlan = { mixId: '', keptPercent: '0', schoolId: 'moisten-first', doses: [] };
 
-/** The kept share as typed, 0 to 0.7, or what is wrong with it. */
-export function readKept(text: string): { readonly share: number; readonly problem?: string } {
+/** The kept share as typed, from 0 to the most that may stay, or what is wrong with it. */
+export function readKept(text: string, most: number): { readonly share: number; readonly problem?: string } {
   const percent = Number(text.replace('%', '').replace(',', '.') || '0');
-  return percent >= 0 && percent <= 70
+  return percent >= 0 && percent / 100 <= most + 1e-9
     ? { share: percent / 100 }
-    : { share: 0, problem: 'From 0 to 70 %: the rest is new mix.' };
+    : { share: 0, problem: `From 0 to ${trimmed(most * 100, 0)} %: the rest is new mix.` };
 }
 
 /** A dose as typed, read; undefined with a message when it does not read. */
@@ -113,7 +114,6 @@ export function fillBags(
   garden: { readonly mixes: readonly Recipe[]; readonly goods: readonly Good[] },
   handfulLitres: number,
 ): readonly BagFill[] {
-  const { share } = readKept(plan.keptPercent);
   const doses = plan.doses.flatMap((text) => {
     const read = readDose(text, garden.goods);
     return read.kind === 'read' ? [{ ...read, text }] : [];
@@ -121,7 +121,9 @@ export function fillBags(
   return bags.map((bag): BagFill => {
     const mix = plan.mixId === '' ? fillingOf(bag.container, garden.mixes) : mixOf(plan.mixId, garden.mixes);
     const looseLitres = bag.body.fill.mixLitres / (1 - mix.settling);
-    const reuse = reuseOf(looseLitres, share, troubleIn(bag.container.id, live), bag.body.assumed);
+    const { assumed } = bag.body;
+    const { share } = readKept(plan.keptPercent, assumed.keptMost);
+    const reuse = reuseOf(looseLitres, share, troubleIn(bag.container.id, live), assumed);
     return {
       bag,
       mix,

@@ -9,25 +9,38 @@ import {
   TextField,
   Typography,
 } from '@mui/material';
-import { ASSUMPTIONS, type Assumption } from '@rundel/core/assumed';
+import { ASSUMPTION_THEMES, type Assumption } from '@rundel/core/assumed';
 import { CROPS } from '@rundel/core/crops';
 import { trimmed } from '@rundel/core/units';
 import { useMemo, useState } from 'react';
 import { learntOf, useGarden } from '../store/index.ts';
 
-/** Every judgement in one table: the core's own, and each habit's three figures. */
-const ROWS: readonly { readonly key: string; readonly name: string; readonly assumption: Assumption }[] = [
-  ...Object.entries(ASSUMPTIONS).map(([key, assumption]) => ({ key, name: words(key), assumption })),
-  ...CROPS.flatMap((crop) =>
-    crop.habits.flatMap((habit) =>
-      (['fullHeightMillimetres', 'canopySquareMetres', 'weeksToFull'] as const).map((figure) => ({
-        key: `${crop.id}.${habit.id}.${figure}`,
-        name: `${crop.name}, ${habit.name.toLowerCase()}: ${words(figure.replace(/Millimetres|SquareMetres/, ''))}`,
-        assumption: habit[figure],
-      })),
+interface Row {
+  readonly key: string;
+  readonly name: string;
+  readonly assumption: Assumption;
+}
+
+/** Every judgement in one table: the core's own by theme, and each habit's three figures. */
+const THEMES: readonly { readonly name: string; readonly rows: readonly Row[] }[] = [
+  ...ASSUMPTION_THEMES.map(({ name, assumptions }) => ({
+    name,
+    rows: Object.entries(assumptions).map(([key, assumption]) => ({ key, name: words(key), assumption })),
+  })),
+  {
+    name: 'Plants',
+    rows: CROPS.flatMap((crop) =>
+      crop.habits.flatMap((habit) =>
+        (['fullHeightMillimetres', 'canopySquareMetres', 'weeksToFull'] as const).map((figure) => ({
+          key: `${crop.id}.${habit.id}.${figure}`,
+          name: `${crop.name}, ${habit.name.toLowerCase()}: ${words(figure.replace(/Millimetres|SquareMetres/, ''))}`,
+          assumption: habit[figure],
+        })),
+      ),
     ),
-  ),
+  },
 ];
+const COUNT = THEMES.reduce((sum, { rows }) => sum + rows.length, 0);
 
 function words(key: string): string {
   return key.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
@@ -58,7 +71,7 @@ export function AssumptionsPanel() {
         {count === 0 ? 'None is changed.' : `You have changed ${count}.`}
       </Typography>
       <Button variant="outlined" onClick={() => setOpen((open) => !open)} aria-expanded={isOpen}>
-        {isOpen ? 'Close the table' : `Show all ${ROWS.length}`}
+        {isOpen ? 'Close the table' : `Show all ${COUNT}`}
       </Button>
       {isOpen && (
         <Box
@@ -75,29 +88,41 @@ export function AssumptionsPanel() {
                 ))}
               </TableRow>
             </TableHead>
-            <TableBody>
-              {ROWS.map((row) => (
-                <TableRow key={row.key}>
-                  <TableCell>
-                    <strong>{row.name}</strong>
-                    <Box sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>{row.assumption.reason}</Box>
+            {THEMES.map((theme) => (
+              <TableBody key={theme.name}>
+                <TableRow>
+                  <TableCell
+                    component="th"
+                    scope="rowgroup"
+                    colSpan={4}
+                    sx={{ paddingBlockStart: 3, fontSize: '1.05rem' }}
+                  >
+                    {theme.name}
                   </TableCell>
-                  <TableCell>
-                    <OwnNumber
-                      name={row.name}
-                      assumption={row.assumption}
-                      own={own[row.key]}
-                      learnt={learnt[row.key]}
-                      onKeep={(value) => keep(row.key, value)}
-                    />
-                  </TableCell>
-                  <TableCell sx={{ whiteSpace: 'nowrap' }}>
-                    {trimmed(row.assumption.low, 2)} to {trimmed(row.assumption.high, 2)}
-                  </TableCell>
-                  <TableCell>{row.assumption.unit}</TableCell>
                 </TableRow>
-              ))}
-            </TableBody>
+                {theme.rows.map((row) => (
+                  <TableRow key={row.key}>
+                    <TableCell>
+                      <strong>{row.name}</strong>
+                      <Box sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>{row.assumption.reason}</Box>
+                    </TableCell>
+                    <TableCell>
+                      <OwnNumber
+                        name={row.name}
+                        assumption={row.assumption}
+                        own={own[row.key]}
+                        learnt={learnt[row.key]}
+                        onKeep={(value) => keep(row.key, value)}
+                      />
+                    </TableCell>
+                    <TableCell sx={{ whiteSpace: 'nowrap' }}>
+                      {trimmed(row.assumption.low, 3)} to {trimmed(row.assumption.high, 3)}
+                    </TableCell>
+                    <TableCell>{row.assumption.unit}</TableCell>
+                  </TableRow>
+                ))}
+              </TableBody>
+            ))}
           </Table>
         </Box>
       )}

@@ -9,9 +9,9 @@ export function useDrierPlant(
   bag: Bag,
 ): { readonly plant: string; readonly times: number; readonly visits: number } | undefined {
   const { live } = useGarden();
-  const { container, occupants } = bag;
+  const { body, container, occupants } = bag;
   return useMemo(() => {
-    const found = occupants.length > 1 ? drierPlant(entriesAt(live, container.id)) : undefined;
+    const found = occupants.length > 1 ? drierPlant(entriesAt(live, container.id), body.assumed) : undefined;
     return found && { ...found, plant: plantWords(found.stationId, occupants) };
-  }, [container.id, live, occupants]);
+  }, [body.assumed, container.id, live, occupants]);
 }

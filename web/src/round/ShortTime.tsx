@@ -1,7 +1,8 @@
 import { Box, Button, Typography } from '@mui/material';
+import { resolveAssumed } from '@rundel/core/assumed';
 import { spotCheck, type RoundPlan } from '@rundel/core/round';
 import { useState } from 'react';
-import type { Bag } from '../store/index.ts';
+import { useGarden, type Bag } from '../store/index.ts';
 import type { Walk } from './walk.ts';
 
 /** Fewer stops than this are no round to cut short. */
@@ -20,6 +21,7 @@ export default function ShortTime({
   readonly walk: Walk;
   onKeepTo(containerIds: readonly string[] | undefined): void;
 }) {
+  const { garden } = useGarden();
   const [isOpen, setOpen] = useState(false);
   if (walk.spotIds) {
     const left = plan.stops.filter((stop) => !walk.spotIds?.includes(stop.containerId)).length;
@@ -41,6 +43,7 @@ export default function ShortTime({
       waters,
       bags.map((b) => b.container),
       minutes,
+      resolveAssumed(garden.settings.assumptions),
     );
     setOpen(false);
     onKeepTo(chosen.map((stop) => stop.containerId));

@@ -8,7 +8,7 @@ export interface Tap {
   readonly button: Element | null;
 }
 
-/** A second tap as soon and as near as this is a wet finger that bounced, or a double click (*assumed*). */
+/** A second tap as soon and as near as this is a wet finger that bounced, or a double click. */
 const BOUNCE_MILLISECONDS = 350;
 const SAME_PLACE_PIXELS = 24;
 

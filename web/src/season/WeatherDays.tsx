@@ -1,6 +1,7 @@
 import { Box, Button, IconButton, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
 import { IconPencil, IconTrash } from '@tabler/icons-react';
 import { addDays, completeWeather, type WeatherDay } from '@rundel/core/climate';
+import { resolveAssumed } from '@rundel/core/assumed';
 import { knownWeather, siteOf } from '@rundel/core/bag-state';
 import { useMemo, useState } from 'react';
 import { shortDay } from '../parts/words.ts';
@@ -24,6 +25,7 @@ export default function WeatherDays({ today }: { readonly today: string }) {
           siteOf(garden.settings),
           addDays(today, -(DAYS - 1)),
           addDays(today, 1),
+          resolveAssumed(garden.settings.assumptions),
         ),
       ].reverse(),
     [garden.settings, live, today],

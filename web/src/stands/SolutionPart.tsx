@@ -22,13 +22,14 @@ export default function SolutionPart({ bag }: { readonly bag: Bag }) {
   const { clock, live } = useGarden();
   const shown = useShown();
   const [isOpen, setOpen] = useState(false);
-  const { container, water } = bag;
+  const { body, container, water } = bag;
   const course = useMemo(
     () =>
       solutionCourse(
         live.filter((e): e is EntryOf<'solution'> => e.kind === 'solution' && e.containerId === container.id),
+        body.assumed,
       ),
-    [container.id, live],
+    [body.assumed, container.id, live],
   );
   const store = water?.estimate.stores.find(({ kind }) => hasLevel(kind));
   if (!store || !water) return null;

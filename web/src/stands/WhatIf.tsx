@@ -69,7 +69,7 @@ export function WhatIf({ bag }: { readonly bag: Bag }) {
   const toCome = (bag.water?.usePerDay ?? [])
     .filter(({ day }) => day > today)
     .map(({ day, litres, dripLitres }) => ({ day, litres: litres - dripLitres }));
-  const round = anotherRound(toCome, roundHours, latitudeDegrees);
+  const round = anotherRound(toCome, roundHours, latitudeDegrees, bag.body.assumed);
   return (
     <Box>
       <Typography variant="body2">

@@ -21,7 +21,7 @@ export const api = {
   ): AwayPlan {
     const known = knownWeather(garden.entries);
     const site = siteOf(garden.settings);
-    const spread = resolveAssumed(garden.settings.assumptions).normalSpread;
+    const assumed = resolveAssumed(garden.settings.assumptions);
     const bags = containers.flatMap((container): AwayBag[] => {
       try {
         const { bag, body, belief } = waterCase(garden, container, now, garden.entries);
@@ -30,7 +30,8 @@ export const api = {
         return [];
       }
     });
-    return planAway(bags, question, { model: fitWeather(known, site, spread), known }, seed, tell);
+    const climate = { model: fitWeather(known, site, assumed.normalSpread), known };
+    return planAway(bags, question, climate, seed, tell, assumed);
   },
 };
 

@@ -1,0 +1,70 @@
+import { assumed, type Assumption } from './assumption.ts';
+
+/** Judgements about bags, their mixes, costs and weight, and how many are wanted: part of the one table. */
+export const BAG_ASSUMPTIONS = {
+  labelTruth: assumed(
+    0.87,
+    0.8,
+    1,
+    'of the label',
+    'Bags named by their label hold a tenth to a fifth less than it says.',
+  ),
+  roundWidthToHeight: assumed(1.25, 1, 1.6, 'ratio', 'Round fabric bags are sold a little wider than high.'),
+  rigidWidthToHeight: assumed(
+    1.05,
+    0.9,
+    1.3,
+    'ratio',
+    'Pots and buckets are about as wide at the rim as they are high.',
+  ),
+  rigidBaseToRim: assumed(0.78, 0.7, 0.9, 'ratio', 'Pots and buckets taper so that they nest.'),
+  headroom: assumed(30, 20, 50, 'mm', 'Left free below the rim so that a drink does not run over.'),
+  softRounding: assumed(
+    0.5,
+    0.2,
+    0.9,
+    'of the way',
+    'How far the sides of a filled shopping bag bulge from a box towards a circle.',
+  ),
+  reservoirFoot: assumed(
+    0.15,
+    0.05,
+    0.3,
+    'of the reservoir',
+    'Taken up by the feet of mix through which a reservoir planter drinks.',
+  ),
+  tapeDoubt: assumed(0.05, 0.02, 0.1, 'of the volume', 'How far a tape on soft sides is off: 1.7 % a side.'),
+  mixingLoss: assumed(
+    0.08,
+    0,
+    0.2,
+    'of the parts',
+    'Fine parts fill the gaps between coarse ones: ten litres of parts make nine of mix.',
+  ),
+  keptMost: assumed(0.7, 0.4, 0.9, 'of the old mix', 'About half can stay; more than this has lost its air.'),
+  refreshFeed: assumed(2, 1, 4, 'g per litre', 'Balanced dry feed for old mix that is used again.'),
+  refreshLime: assumed(1, 0, 3, 'g per litre', 'Lime for old mix, which has turned a little sour.'),
+  mixLives: assumed(2, 1, 4, 'seasons', 'Seasons over which the price of a mix is spread.'),
+  plantWeight: assumed(
+    7,
+    4,
+    12,
+    'kg per m² of leaf cover',
+    'A grown plant with its fruit on; a tall tomato in full crop weighs about 4 kg.',
+  ),
+  pillowPerPlant: assumed(
+    13,
+    9,
+    20,
+    'L',
+    'Three plants to a pillow bag, or two for bigger plants and small bags.',
+  ),
+  hotDay: assumed(6, 4.5, 8, 'mm of ETo', 'A hot, bright, breezy day in high summer.'),
+  sunOnHotDay: assumed(
+    1.3,
+    1,
+    1.6,
+    'of ETo outside',
+    'What a hot day would ask for under a cover that let all of its sun through.',
+  ),
+} as const satisfies Record<string, Assumption>;
