@@ -32,7 +32,7 @@ describe('a plan', () => {
     const { plans } = await year();
     await press('Plan a crop');
     const form = await dialog();
-    await within(form).findByText(/^After what stands in it: /);
+    await within(form).findByText(/^After what stands in it this season is too short: /);
     await choose('Crop', 'Cucumber');
     fill('Variety', 'Longfinger', form);
     fillDay('Plant on', '20/05/2027', form);

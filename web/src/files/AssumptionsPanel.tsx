@@ -78,7 +78,7 @@ export function AssumptionsPanel() {
           sx={{ overflowX: 'auto', marginBlockStart: 1.5 }}
           tabIndex={0}
           role="region"
-          aria-label="Assumptions"
+          aria-label="Every assumption"
         >
           <Table size="small">
             <TableHead>

@@ -10,7 +10,7 @@ import { DayField } from '../parts/DayField.tsx';
 import { FormDialog } from '../parts/EntryDialogs.tsx';
 import { newId, useGarden, useShown } from '../store/index.ts';
 import type { Years } from './use-years.ts';
-import { windowWords } from './year-words.ts';
+import { openingWords } from './year-words.ts';
 
 /** What is to go into a bag and when; the day is proposed from the window, and after what stands in the bag. */
 export function PlanDialog({
@@ -122,9 +122,7 @@ export function PlanDialog({
       />
       <DayField label="Plant on" value={day === '' ? proposed : day} onChange={setDay} problem={problem} />
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        {freeOn ? `After what stands in it: ` : 'Window: '}
-        {windowWords(window, shown)}.
-        {nextWindow?.kind === 'open' && ` Next season: ${windowWords(nextWindow, shown)}.`}
+        {openingWords(window, nextWindow, freeOn !== undefined, shown)}
       </Typography>
     </FormDialog>
   );

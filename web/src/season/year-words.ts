@@ -19,8 +19,23 @@ export const limitWords = (limit: TimingLimit) => LIMITS[limit];
 export function windowWords(window: PlantingWindow, shown: Shown): string {
   if (window.kind === 'open') return `${shortDay(window.plant.from)} to ${shortDay(window.plant.to)}`;
   if (window.why === 'nights-too-cold')
-    return `not here: the warmest nights are ${shown.show(window.has, 'temperature')}, it wants ${shown.show(window.needs, 'temperature')}`;
+    return `too cold: the warmest nights are ${shown.show(window.has, 'temperature')}, it wants ${shown.show(window.needs, 'temperature')}`;
   return `too short: ${Math.max(0, window.has)} days are left, it takes ${window.needs}`;
+}
+
+/** When a crop can go into a bag, this season or the next, after what stands in it if anything does. */
+export function openingWords(
+  window: PlantingWindow,
+  next: PlantingWindow | undefined,
+  isAfter: boolean,
+  shown: Shown,
+): string {
+  const words = windowWords(window, shown);
+  const now =
+    window.kind === 'open'
+      ? `${isAfter ? 'After what stands in it' : 'Window'}: ${words}.`
+      : `${isAfter ? 'After what stands in it this season is ' : 'This season is '}${words}.`;
+  return next?.kind === 'open' ? `${now} Next season: ${windowWords(next, shown)}.` : now;
 }
 
 /** Where the frost dates come from. */

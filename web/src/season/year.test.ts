@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { shownIn } from '../store/shown.ts';
 import { frostDatesOf } from './frost-dates.ts';
 import { dayAt, frostGradient, monthsOf, percentOf } from './year-axis.ts';
-import { chanceWords, windowWords } from './year-words.ts';
+import { chanceWords, openingWords, windowWords } from './year-words.ts';
 
 describe('frost dates as people write them', () => {
   it.each([
@@ -108,6 +108,26 @@ describe('timing in words', () => {
     );
     expect(windowWords({ kind: 'no-season', why: 'nights-too-cold', has: 9, needs: 11 }, shown)).toMatch(
       /9.°C.*11.°C/,
+    );
+  });
+
+  it('a plan is told this season’s window, or why there is none and the next one', () => {
+    const open = (from: string, to: string) => ({
+      kind: 'open' as const,
+      plant: { from, to },
+      sow: { from, to },
+      limit: 'frost' as const,
+    });
+    const late = { kind: 'no-season', why: 'too-short', has: 0, needs: 98 } as const;
+    const next = open('2027-05-18', '2027-07-18');
+    expect(openingWords(open('2026-06-20', '2026-07-02'), undefined, true, shown)).toBe(
+      'After what stands in it: 20 Jun to 2 Jul.',
+    );
+    expect(openingWords(late, next, true, shown)).toBe(
+      'After what stands in it this season is too short: 0 days are left, it takes 98. Next season: 18 May to 18 Jul.',
+    );
+    expect(openingWords(late, late, false, shown)).toBe(
+      'This season is too short: 0 days are left, it takes 98.',
     );
   });
 });
