@@ -8,6 +8,7 @@ import { prerenderToNodeStream } from 'react-dom/static';
 import { MemoryRouter, useRoutes } from 'react-router';
 import { PLACES } from '../src/app/places.tsx';
 import { themeFor } from '../src/app/theme/theme.ts';
+import { clockSetTo } from '../src/store/clock.ts';
 import { containersInUse, GardenProvider, type OpenGarden } from '../src/store/index.ts';
 import { versionOf } from '../src/store/waters-question.ts';
 import type { FailedWater } from '../src/workers/estimate.ts';
@@ -18,7 +19,7 @@ export function opened(garden: Garden, now: string, which: OpenGarden['which'] =
   return {
     which,
     garden,
-    clock: { now: () => now, offsetMinutes: 60 },
+    clock: { ...clockSetTo(now, 60), now: () => now },
     live: liveEntries(garden.entries),
     setAside: [],
     store: { readNote: () => new Promise(() => {}), writeNote: refused } as unknown as OpenGarden['store'],

@@ -30,7 +30,7 @@ export function useWhen(kind: Entry['kind'], containerId: string, startsEarlier 
   const read = () => {
     const now = clock.now();
     if (!isEarlier) return now;
-    const at = `${day}T${time}:00.000${now.slice(23)}`;
+    const at = clock.at(day, time);
     const found = momentProblem(at, { kind, containerId }, live, now);
     setProblem(found);
     return found ? undefined : at;

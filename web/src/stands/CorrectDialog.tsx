@@ -32,9 +32,7 @@ export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClo
 
   const submit = async () => {
     const isSame = day === dayOf(entry.at) && time === entry.at.slice(11, 16);
-    const at = isSame
-      ? entry.at
-      : `${day}T${time}:00.000${/(Z|[+-]\d{2}:\d{2})$/.exec(entry.at)?.[0] ?? 'Z'}`;
+    const at = isSame ? entry.at : clock.at(day, time);
     const dayProblem = momentProblem(at, entry, live, clock.now());
     if (dayProblem) return setProblems({ day: dayProblem });
     const read = amountOf(amount, entry, shown.system, garden.measures);

@@ -4,6 +4,8 @@ import { momentOf } from '@rundel/core/climate';
 export interface Clock {
   /** local time with its offset */
   now(): string;
+  /** a day and a time of day as a moment, with the offset that holds then: clocks may have been changed since */
+  at(day: string, time: string): string;
   readonly offsetMinutes: number;
 }
 
@@ -14,6 +16,13 @@ export const realClock: Clock = {
   now() {
     return momentOf(Date.now(), -new Date().getTimezoneOffset());
   },
+  at(day, time) {
+    const local = new Date(`${day}T${time}`);
+    // what is no time stays as it was given: whoever takes it says so
+    return Number.isNaN(local.getTime())
+      ? `${day}T${time}`
+      : momentOf(local.getTime(), -local.getTimezoneOffset());
+  },
 };
 
 /**
@@ -23,5 +32,10 @@ export const realClock: Clock = {
 export function clockSetTo(moment: string, offsetMinutes: number): Clock {
   const startedAt = Date.now();
   const base = Date.parse(moment);
-  return { offsetMinutes, now: () => momentOf(base + (Date.now() - startedAt), offsetMinutes) };
+  const offset = momentOf(base, offsetMinutes).slice(23);
+  return {
+    offsetMinutes,
+    now: () => momentOf(base + (Date.now() - startedAt), offsetMinutes),
+    at: (day, time) => `${day}T${time}:00.000${offset}`,
+  };
 }

@@ -5,7 +5,7 @@ import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import type { Stand } from '@rundel/core/garden';
 import { afterEach, describe, expect, it } from 'vitest';
 import { inverse, type Change } from './changes.ts';
-import { clockSetTo } from './clock.ts';
+import { clockSetTo, realClock } from './clock.ts';
 import { GardenDb } from './db.ts';
 import { demoMoment } from './demo.ts';
 import { readGardenFile, writeGardenFile } from './garden-file.ts';
@@ -258,6 +258,22 @@ describe('small things', () => {
       '2026-07-17T08:00:00.000+01:00',
     );
     expect(clockSetTo(DEMO_EVENING, 60).now()).toMatch(/^2026-07-16T18:00:0\d\.\d{3}\+01:00$/);
+  });
+
+  it('a time that is given is taken in the offset that held then', () => {
+    const { TZ } = process.env;
+    process.env.TZ = 'Europe/London';
+    try {
+      expect(realClock.at('2026-07-01', '08:05')).toBe('2026-07-01T08:05:00.000+01:00');
+      expect(realClock.at('2026-11-26', '08:05')).toBe('2026-11-26T08:05:00.000+00:00');
+      // what is no time stays as it was given, so that whoever takes it can say so
+      expect(Date.parse(realClock.at('?', '08:05'))).toBeNaN();
+      expect(Date.parse(realClock.at('2026-07-01', ''))).toBeNaN();
+    } finally {
+      if (TZ === undefined) delete process.env.TZ;
+      else process.env.TZ = TZ;
+    }
+    expect(clockSetTo(DEMO_EVENING, 60).at('2026-01-15', '08:05')).toBe('2026-01-15T08:05:00.000+01:00');
   });
 
   it('a new garden is one that the store takes', async () => {
