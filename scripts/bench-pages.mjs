@@ -87,7 +87,7 @@ First route's JavaScript: ${(bytes / 1000).toFixed(0)} kB gzip.
 export function seasonPage({ seconds, comparisons }) {
   const percent = (share, digits = 0) => `${(share * 100).toFixed(digits)} %`;
   const names = { coolWet: 'A cool wet climate', hot: 'A hot climate' };
-  const tables = comparisons.map(({ climate, bags, days, lines, truth }) => {
+  const tables = comparisons.map(({ climate, bags, days, lines, truth, foreseen }) => {
     const daily = lines[0].looks;
     const rows = lines.map(
       (l) =>
@@ -101,12 +101,12 @@ ${bags} bags over four weather years, ${days} days each.
 | --- | --- | --- | --- | --- |
 ${rows.join('\n')}
 
-Stated 10 to 90 % ranges held ${percent(truth.coverage, 1)} of evenings. "Hours until it wants water" was off by ${percent(truth.hoursError)} in the median of ${truth.forecasts} forecasts.
+Stated 10 to 90 % ranges held ${percent(truth.coverage, 1)} of evenings. "Hours until it wants water" was off by ${percent(truth.hoursError)} in the median of ${truth.forecasts} forecasts, each made before anybody looked that evening; with the weather to come known beforehand it would have been off by ${percent(foreseen.hoursError)}.
 `;
   });
   return `# The season test
 
-By \`npm run bench\` on ${new Date().toISOString().slice(0, 10)}, in ${seconds.toFixed(0)} s. The command writes this page anew; the words around the figures stand in \`scripts/bench.mjs\`.
+By \`npm run bench\` on ${new Date().toISOString().slice(0, 10)}, in ${seconds.toFixed(0)} s. The command writes this page anew; the words around the figures stand in \`scripts/bench-pages.mjs\`.
 
 The truth is not the model. Hidden bags (\`core/hidden\`) have two layers, hourly steps, another formula for use and for growth, a use that wanders, water that runs past dry mix, and fingers that are off; their weather hangs together from day to day. A grower sees only what one can see: a day's minimum, maximum and rain afterwards, what the bag is sold as (a tenth off in its water, a fifth off in its leaves), and what the finger says. Everyone goes round once a day, at six in the evening, and pours alike: in parts, with pauses, until it runs through. Rundel expects of the days to come what is usual for the place, no forecast. A bag-day counts as dry when its real water was below a fifth at any hour.
 
@@ -117,7 +117,7 @@ ${tables.join('\n')}
 - Who looks every day and drinks at "barely damp" does about as well as Rundel against dry-outs, and in the cool climate a little better, for two and a half times the looks and as much water.
 - The bag's own habitual interval looks least often of all. In a cool summer that is cheap; in a hot one it is not.
 - Most dry-outs belong to a few bags that one round a day cannot keep. No rule about looking mends those: a second round, a bigger bag, mulch, shade or a store of water does.
-- The error of the hours is larger than a forecast of the weather would make it: the days to come are taken as usual.
+- The error of the hours is not the weather's: to know the days to come hardly mends it. It comes from what a bag holds since it was last seen, and from how fast it really drinks; a look settles both.
 - One simulator is one opinion about bags. The numbers that were set by it (spread of a day's use, drift, the finger's offset, the pace of growth) are marked *assumed* and can be changed in Settings.
 `;
 }

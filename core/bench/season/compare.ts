@@ -42,6 +42,8 @@ export interface Trial {
   readonly own?: Partial<Record<string, number>>;
   /** leaves the other growers out */
   readonly only?: 'Rundel';
+  /** the app is told the weather to come as it will be: what a perfect forecast would be worth */
+  readonly foresees?: boolean;
 }
 
 /** Plays the same bags and weather under every kind of grower. */
@@ -59,7 +61,7 @@ export function compare(climate: keyof typeof CLIMATES, trial: Trial): Compariso
     );
   const asked: Asked[] = [];
   const rundel = all('Rundel', (test, season) => {
-    const grower = withRundel(test, season, trial.own);
+    const grower = withRundel(test, season, trial.own, trial.foresees);
     asked.push({ season, said: grower.said });
     return grower;
   });

@@ -71,15 +71,17 @@ export interface Said {
   readonly ahead: LookAhead;
 }
 
-/** A grower who goes by the app, and what the app said each evening. */
+/** A grower who goes by the app, and what the app said each evening; one who foresees knows the weather to come. */
 export function withRundel(
   test: TestBag,
   season: Season,
   own: Partial<Record<string, number>> = {},
+  foresees = false,
 ): Grower & { readonly said: readonly (Said & { readonly truth: HiddenBag })[] } {
   const assumed = resolveAssumed(own);
   const run = FilterRun.start(test.seen, assumed);
   const stepsOf = timelineOf(test.seen, season.known, season.site.latitudeDegrees, assumed);
+  const expected = foresees ? season.known : season.expected;
   const said: (Said & { truth: HiddenBag })[] = [];
   let from = at(0, 0);
   let events: WaterEvent[] = [];
@@ -90,7 +92,10 @@ export function withRundel(
     for (const step of stepsOf(events, from, to)) run.step(step);
     from = to;
     events = [];
-    return { estimate: run.finish(), ahead: aheadOf(test, season, run, n, assumed, 24 * (n - seen)) };
+    return {
+      estimate: run.finish(),
+      ahead: aheadOf(test, { ...season, expected }, run, n, assumed, 24 * (n - seen)),
+    };
   };
   return {
     said,

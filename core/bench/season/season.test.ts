@@ -31,6 +31,13 @@ describe('a season against hidden bags', () => {
     }
   });
 
+  it('a perfect forecast of the weather changes what is said of the hours, and spares few looks', () => {
+    const { truth, lines } = compare('coolWet', { ...trial, only: 'Rundel', foresees: true });
+    expect(truth.hoursError).not.toBe(cool.truth.hoursError);
+    expect((lines[0]?.looks ?? 0) / line(/Rundel/).looks).toBeGreaterThan(0.85);
+    expect((lines[0]?.looks ?? 9) / line(/Rundel/).looks).toBeLessThan(1.15);
+  });
+
   it('is the same at every run', () => {
     const again = compare('coolWet', { ...trial, seeds: [31], bagsEach: 2, days: 20 });
     expect(compare('coolWet', { ...trial, seeds: [31], bagsEach: 2, days: 20 })).toEqual(again);
