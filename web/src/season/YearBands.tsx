@@ -171,6 +171,11 @@ function YearBar({
   onDrop(isByKey: boolean): void;
 }) {
   const hold = useRef<{ readonly offset: number }>(undefined);
+  const bar = useRef<HTMLElement>(null);
+  useEffect(() => {
+    // what was planned just now may lie in months that a phone does not show
+    if (isChosen) bar.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [isChosen]);
   const isPlan = year.status === 'planned';
   const from = year.bands[0]?.from ?? year.plantOn;
   const to = year.bands.at(-1)?.to ?? year.plantOn;
@@ -208,6 +213,7 @@ function YearBar({
             onKeyDown,
           }
         : { role: 'button', 'aria-label': words, 'aria-pressed': isChosen })}
+      ref={bar}
       tabIndex={0}
       onFocus={onChoose}
       onClick={onChoose}
@@ -235,6 +241,7 @@ function YearBar({
         outline: isChosen ? '3px solid var(--action)' : 'none',
         outlineOffset: 1,
         borderRadius: '5px',
+        scrollMarginInlineStart: LABEL_WIDTH + 8,
       }}
     >
       {year.bands.map((band) => {
