@@ -24,34 +24,39 @@ async function correcting(entry: Entry, opened: Garden = demo) {
   const form = await dialog();
   const made = async () => (await app.stored()).entries.filter((e) => e.replaces === entry.id);
   const keep = () => press('Correct it', form);
-  return { ...app, form, made, keep };
+  const refused = async (why: string | RegExp) => {
+    await keep();
+    await within(form).findByText(why);
+  };
+  const kept = async () => {
+    await keep();
+    await gone();
+    return made();
+  };
+  return { ...app, form, made, keep, refused, kept };
 }
 
 describe('a correction', () => {
   it('of a grade names the grades of the way that it was felt in', async () => {
-    const { form, made, keep } = await correcting({
+    const { form, kept } = await correcting({
       ...base,
       kind: 'look',
       look: { method: 'lift', grade: 2 },
     });
     expect(within(form).queryByText('The first version stays on record.')).toBeTruthy();
     await choose('What it felt like', 'heavy');
-    await keep();
-    await gone();
-    expect(await made()).toMatchObject([{ kind: 'look', look: { method: 'lift', grade: 3 } }]);
+    expect(await kept()).toMatchObject([{ kind: 'look', look: { method: 'lift', grade: 3 } }]);
   });
 
   it('of a level goes by the marks of its gauge', async () => {
-    const { made, keep } = await correcting({
+    const { kept } = await correcting({
       ...base,
       kind: 'look',
       look: { method: 'level', share: 0 },
     });
     fireEvent.mouseDown(screen.getByRole('combobox', { name: 'What it felt like' }));
     fireEvent.click((await screen.findAllByRole('option')).at(-1) as HTMLElement);
-    await keep();
-    await gone();
-    expect(await made()).toMatchObject([{ look: { method: 'level', share: 1 } }]);
+    expect(await kept()).toMatchObject([{ look: { method: 'level', share: 1 } }]);
   });
 
   it.each([
@@ -76,15 +81,12 @@ describe('a correction', () => {
   ] as const)(
     'of a %s reads as it does, and keeps what cannot be out',
     async (_, look, label, bad, why, good, value) => {
-      const { form, made, keep } = await correcting({ ...base, kind: 'look', look });
+      const { form, made, refused, kept } = await correcting({ ...base, kind: 'look', look });
       fill(label, bad, form);
-      await keep();
-      await within(form).findByText(why);
+      await refused(why);
       expect(await made()).toEqual([]);
       fill(label, good, form);
-      await keep();
-      await gone();
-      const [corrected] = await made();
+      const [corrected] = await kept();
       const seen = corrected?.kind === 'look' ? corrected.look : undefined;
       expect(seen?.method === 'probe' ? seen.reading : seen?.method === 'scale' && seen.kilograms).toBe(
         value,
@@ -93,7 +95,7 @@ describe('a correction', () => {
   );
 
   it('of a picking may take the weight out, but not all of it', async () => {
-    const { form, made, keep } = await correcting({
+    const { form, refused, kept } = await correcting({
       ...base,
       kind: 'picking',
       kilograms: 1.2,
@@ -102,33 +104,26 @@ describe('a correction', () => {
     });
     fill('Weight', '', form);
     fill('How many', '', form);
-    await keep();
-    await within(form).findByText('Give a weight, a count, or both.');
+    await refused('Give a weight, a count, or both.');
     fill('How many', '-2', form);
-    await keep();
-    await within(form).findByText('A whole number of fruits, please.');
+    await refused('A whole number of fruits, please.');
     fill('How many', '9', form);
-    await keep();
-    await gone();
-    const [picking] = await made();
+    const [picking] = await kept();
     expect(picking).toMatchObject({ kind: 'picking', count: 9 });
     expect(picking).not.toHaveProperty('kilograms');
     expect(picking).not.toHaveProperty('asEntered');
   });
 
   it('of a note needs a word', async () => {
-    const { form, made, keep } = await correcting({ ...base, kind: 'note', text: 'first truss' });
+    const { form, refused, kept } = await correcting({ ...base, kind: 'note', text: 'first truss' });
     fill('Note', ' ', form);
-    await keep();
-    await within(form).findByText('Write a word, or remove the note instead.');
+    await refused('Write a word, or remove the note instead.');
     fill('Note', 'second truss', form);
-    await keep();
-    await gone();
-    expect(await made()).toMatchObject([{ kind: 'note', text: 'second truss', at: AT }]);
+    expect(await kept()).toMatchObject([{ kind: 'note', text: 'second truss', at: AT }]);
   });
 
   it('of what ran through counts in the water', async () => {
-    const { form, made, keep } = await correcting({
+    const { form, kept } = await correcting({
       ...base,
       kind: 'drink',
       litres: 3,
@@ -136,9 +131,7 @@ describe('a correction', () => {
       ranThrough: false,
     });
     fireEvent.click(within(form).getByRole('switch', { name: 'It ran through at the bottom' }));
-    await keep();
-    await gone();
-    expect(await made()).toMatchObject([{ kind: 'drink', litres: 3, ranThrough: true }]);
+    expect(await kept()).toMatchObject([{ kind: 'drink', litres: 3, ranThrough: true }]);
     await screen.findByText(/^Drink: 3.L, ran through$/);
   });
 
@@ -146,21 +139,21 @@ describe('a correction', () => {
     const planted = demo.entries.find((e) => e.kind === 'planted' && e.containerId === SEVEN);
     if (planted?.kind !== 'planted') throw new Error('bag 7 has a plant');
     const only = { ...demo, entries: demo.entries.filter((e) => e.kind !== 'planted') };
-    const { form, made, keep } = await correcting({ ...planted, at: AT, recordedAt: AT, id: base.id }, only);
+    const { form, refused, kept } = await correcting(
+      { ...planted, at: AT, recordedAt: AT, id: base.id },
+      only,
+    );
     fill('Height of the plant', '4 m', form);
-    await keep();
-    await within(form).findByText(/cannot be right here/);
+    await refused(/cannot be right here/);
     fill('Height of the plant', '24 cm', form);
-    await keep();
-    await gone();
-    expect(await made()).toMatchObject([{ kind: 'planted', seedling: { stemMillimetres: 240 } }]);
+    expect(await kept()).toMatchObject([{ kind: 'planted', seedling: { stemMillimetres: 240 } }]);
   });
 
   it.each([
     ['01/03/2024', /before anything was planted/],
     ['18/07/2026', /in the future/],
   ])('to %s is refused with the reason, and the entry stays as it was', async (day, why) => {
-    const { form, made, keep } = await correcting({
+    const { form, made, refused } = await correcting({
       ...base,
       kind: 'drink',
       litres: 3,
@@ -168,8 +161,7 @@ describe('a correction', () => {
       ranThrough: false,
     });
     fillDay('Day', day, form);
-    await keep();
-    await within(form).findByText(why);
+    await refused(why);
     await press('Cancel', form);
     await gone();
     expect(await made()).toEqual([]);
@@ -177,7 +169,7 @@ describe('a correction', () => {
   });
 
   it('of its time moves it in the diary, but not into the future', async () => {
-    const { form, made, keep } = await correcting({ ...base, kind: 'note', text: 'hot wind' });
+    const { form, made, keep, kept } = await correcting({ ...base, kind: 'note', text: 'hot wind' });
     fill('Time', '23:55', form);
     await keep();
     await waitFor(() =>
@@ -185,9 +177,7 @@ describe('a correction', () => {
     );
     expect(await made()).toEqual([]);
     fill('Time', '08:05', form);
-    await keep();
-    await gone();
-    expect(await made()).toMatchObject([{ text: 'hot wind', at: '2026-07-16T08:05:00.000+01:00' }]);
+    expect(await kept()).toMatchObject([{ text: 'hot wind', at: '2026-07-16T08:05:00.000+01:00' }]);
     // and is the one that counts, once
     expect(screen.getAllByText('hot wind')).toHaveLength(1);
   });

@@ -12,6 +12,7 @@ import {
   type LossScale,
 } from './grid.ts';
 import { CELLS, drainedFrom, planDrink, refillColumn } from './cells/index.ts';
+import { drawerOf, type BeliefDrawer } from './drawer.ts';
 import { StoreBelief, type StoreShare } from './store-belief.ts';
 
 /** A column with less than this of the whole is let go. */
@@ -280,34 +281,13 @@ export class Belief {
   }
 
   /**
-   * Draws from the belief: each by two even numbers from 0 to 1 gives a water and a use, and the column whose stores go with
-   * it. What all draws have in common is summed once; the belief must not be taken further between them.
+   * Draws from the belief, each by two even numbers. What all draws have in common is summed once; the belief must not be
+   * taken further between them.
    */
-  drawer(): (
-    forUse: number,
-    forWater: number,
-  ) => { readonly water: number; readonly use: number; readonly column: number } {
+  drawer(): BeliefDrawer {
     const mass = Belief.bring(this).slice();
-    const { columnLow, columnHigh } = this;
     const columns = Float64Array.from({ length: USE_CELLS }, (_, j) => this.columnMass(j));
-    return (forUse, forWater) => {
-      let left = forUse;
-      let j = columnLow;
-      while (j < columnHigh && left > (columns[j] as number)) left -= columns[j++] as number;
-      const whole = columns[j] as number;
-      let rest = forWater * whole;
-      let n = j * WATER_CELLS;
-      const last = n + WATER_CELLS - 1;
-      while (n < last && rest > (mass[n] as number)) rest -= mass[n++] as number;
-      const here = mass[n] as number;
-      const inside = here > 0 ? Math.min(1, rest / here) : 0.5;
-      const between = whole > 0 ? Math.min(1, left / whole) - 0.5 : 0;
-      return {
-        water: (n - j * WATER_CELLS + inside) / WATER_CELLS,
-        use: Math.exp(-LOG_USE_REACH + (j + between) * LOG_USE_STEP),
-        column: j,
-      };
-    };
+    return drawerOf(mass, columns, this.columnLow, this.columnHigh);
   }
 
   private columnMass(j: number): number {
