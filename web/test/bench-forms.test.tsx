@@ -161,6 +161,17 @@ describe('products in a table', () => {
 });
 
 describe('the drip bench', () => {
+  it('opens at a bag that has a drip, and stays there when it is turned off', async () => {
+    const { made } = await openApp('/bench/drip', demoWith('5', '7', '18'), DEMO_EVENING);
+    const bag = await screen.findByRole('combobox', { name: 'Which bag' });
+    expect(bag.textContent).toMatch(/^18 · /);
+    await screen.findByText(/It is set to \d/);
+    await press('It is turned off');
+    await screen.findByText('This bag has no drip yet.');
+    expect(bag.textContent).toMatch(/^18 · /);
+    expect(await made()).toMatchObject([{ kind: 'drip', containerId: idOf(demoWith('18'), '18') }]);
+  });
+
   it('proposes a setting, which is taken and compared week by week', async () => {
     const garden = demoWith('7');
     const { made } = await openApp(`/bench/drip?bag=${idOf(garden, '7')}`, garden, DEMO_EVENING);

@@ -1,6 +1,7 @@
 import { Box, Button, FormControlLabel, Checkbox, TextField, Typography } from '@mui/material';
 import { dripsOf } from '@rundel/core/bag-state';
 import { dayOf } from '@rundel/core/climate';
+import type { Entry } from '@rundel/core/diary';
 import { dripOn, litresADay, proposeDrip } from '@rundel/core/water';
 import { useMemo, useState } from 'react';
 import { useAddress } from '../parts/address.ts';
@@ -19,7 +20,13 @@ export default function DripBench() {
   const { bags } = useBags();
   const [fields, change] = useAddress();
   const planted = bags.filter((bag) => bag.occupants.length > 0);
-  const bag = planted.find((b) => b.container.id === fields.get('bag')) ?? planted[0];
+  const { clock, live } = useGarden();
+  // who asks for no bag in particular most likely means one with a drip; it stays when its drip is turned off
+  const [usualId] = useState(
+    () => planted.find((b) => settingNow(b, live, dayOf(clock.now())))?.container.id,
+  );
+  const byId = (id: string | null | undefined) => planted.find((b) => b.container.id === id);
+  const bag = byId(fields.get('bag')) ?? byId(usualId) ?? planted[0];
   if (!bag) return <NoBags words="Nothing is planted yet, so nothing has to drip." />;
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
@@ -36,15 +43,17 @@ export default function DripBench() {
   );
 }
 
+/** What a bag's timer is set to on a day, if it has one. */
+function settingNow({ body, container }: Bag, live: readonly Entry[], today: string) {
+  return dripOn(dripsOf(container.id, live, body.assumed.dripLoss), today)?.setting;
+}
+
 function OneDrip({ bag }: { readonly bag: Bag }) {
   const { clock, live, record } = useGarden();
   const shown = useShown();
   const { container, water, body } = bag;
   const today = dayOf(clock.now());
-  const now = useMemo(
-    () => dripOn(dripsOf(container.id, live, body.assumed.dripLoss), today)?.setting,
-    [body.assumed.dripLoss, container.id, live, today],
-  );
+  const now = useMemo(() => settingNow(bag, live, today), [bag, live, today]);
   const [form, setForm] = useState<DripForm>(() => dripFormOf(now));
   const reading = readDripForm(form);
   const set = (change: Partial<DripForm>) => setForm({ ...form, ...change });
