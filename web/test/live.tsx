@@ -12,8 +12,9 @@ import { themeFor } from '../src/app/theme/theme.ts';
 import { GardenStore } from '../src/store/garden-store.ts';
 import { DATABASE_NAMES } from '../src/store/which.ts';
 
-// what is hidden is looked through too: asking every element for its style takes most of the time
-configure({ asyncUtilTimeout: 10_000, defaultHidden: true });
+// what is hidden is looked through too: asking every element for its style takes most of the time; and a page whose modules
+// are read for the first time on a busy machine is waited for
+configure({ asyncUtilTimeout: 30_000, defaultHidden: true });
 
 /**
  * What an element looks like is not worked out here: it took a sixth of the time, for names of buttons that do not depend on
