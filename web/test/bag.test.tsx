@@ -59,6 +59,9 @@ describe('what is noted at a bag', () => {
     expect(await made()).toMatchObject([
       { kind: 'drink', isMeasured: false, ranThrough: false, asEntered: '1/2 green can' },
     ]);
+    // the next one begins as a measured one again
+    await press('Drink');
+    expect(within(await dialog()).getByLabelText('Judged by eye')).toHaveProperty('checked', false);
   });
 
   it('a drink that was given earlier counts from then on, at a time that can be', async () => {

@@ -90,6 +90,7 @@ export function PickDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
     if (read.kind === 'left-out' && fruits === undefined) {
       return setProblems({ weight: 'Give a weight, a count, or both.' });
     }
+    setProblems({});
     const at = when.read();
     if (at === undefined) return undefined;
     const kilograms = read.kind === 'given' ? { kilograms: read.inner, asEntered: read.text } : {};
@@ -152,6 +153,7 @@ export function DrinkDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) 
   const close = () => {
     setAmount('');
     setRanThrough(false);
+    setByEye(false);
     setProblem(undefined);
     when.reset();
     onClose();
@@ -230,6 +232,7 @@ export function NoteDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
   };
   const submit = async () => {
     if (text.trim() === '') return setProblem('Write a word or two first.');
+    setProblem(undefined);
     const at = when.read();
     if (at === undefined) return undefined;
     await record(

@@ -86,12 +86,12 @@ export default function DeviceReadings({
     [clock, paired, record],
   );
   // what is stored refuses with a word of its own at the foot of the screen
-  const readSaid = useCallback((isAll: boolean) => read(isAll).catch(() => undefined), [read]);
+  const readQuietly = useCallback((isAll: boolean) => read(isAll).catch(() => undefined), [read]);
   useEffect(() => {
     if (paired.length === 0 || readFor.current === walkId) return;
     readFor.current = walkId;
-    void readSaid(false);
-  }, [paired.length, readSaid, walkId]);
+    void readQuietly(false);
+  }, [paired.length, readQuietly, walkId]);
   if (paired.length === 0) return null;
   return (
     <Box component="section" aria-label="Devices" sx={{ marginBlock: 1.5, fontSize: '0.92rem' }}>
@@ -113,7 +113,7 @@ export default function DeviceReadings({
             </Typography>
           )),
       )}
-      <Button size="small" disabled={isReading} onClick={() => void readSaid(true)}>
+      <Button size="small" disabled={isReading} onClick={() => void readQuietly(true)}>
         Read {paired.length === 1 ? 'it' : `all ${paired.length}`} now
       </Button>
     </Box>

@@ -1,5 +1,6 @@
 import { Box, Button, LinearProgress, Typography } from '@mui/material';
 import { IconPrinter } from '@tabler/icons-react';
+import { resolveAssumed } from '@rundel/core/assumed';
 import { dayOf } from '@rundel/core/climate';
 import { useEffect, useMemo, useState } from 'react';
 import { Caution } from '../../parts/Caution.tsx';
@@ -7,7 +8,7 @@ import { Panel } from '../../parts/Page.tsx';
 import { drinkMeasure, useAwayPlan, useBags, useGarden } from '../../store/index.ts';
 import { AwayFields } from './AwayFields.tsx';
 import { awayFormSchema, readAwayForm, usualAwayForm, type AwayForm } from './away-form.ts';
-import { answerWords } from './away-words.ts';
+import { answerWords, helperWords } from './away-words.ts';
 import { AwayStrips } from './AwayStrips.tsx';
 import { HelperSheet } from './HelperSheet.tsx';
 
@@ -107,8 +108,8 @@ export default function AwayPanel() {
                 <Typography variant="body2" sx={{ marginBlockStart: 1.5, color: 'text.secondary' }}>
                   The number in a cell is the chance, in a hundred, that the bag has gone too dry by that
                   evening; the thin strip above it is the bag as it is. A thousand futures for each: weather
-                  drawn from your own record and what is usual here, each bag’s use as far as it is known, a
-                  helper who forgets one visit in twenty.{' '}
+                  drawn from your own record and what is usual here, each bag’s use as far as it is known,{' '}
+                  {helperWords(resolveAssumed(garden.settings.assumptions).missChance)}.{' '}
                   {plan.weighed === 1 ? 'One way was' : `${plan.weighed} ways were`} weighed. The days after a
                   forecast are a guess.
                 </Typography>

@@ -75,6 +75,13 @@ export function answerWords(
   return start + middle + carry + end;
 }
 
+/** How far a helper is relied on: "a helper who forgets 5 visits in 100". */
+export function helperWords(missChance: number): string {
+  const missed = Math.round(missChance * 100);
+  if (missed === 0) return 'a helper who never fails to come';
+  return `a helper who forgets ${missed === 1 ? '1 visit' : `${missed} visits`} in 100`;
+}
+
 const longDay = (day: string) => format(new Date(`${day}T12:00:00`), 'EEEE d MMMM');
 
 /** When a helper is to come: day after day where there are gaps, or from one day to another. */

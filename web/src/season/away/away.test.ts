@@ -2,7 +2,15 @@ import type { AwayBagPlan, AwayPlan } from '@rundel/core/away';
 import { describe, expect, it } from 'vitest';
 import { shownIn } from '../../store/index.ts';
 import { daysBetweenOf, readAwayForm, usualAwayForm, type AwayForm } from './away-form.ts';
-import { answerWords, changeWords, comeWords, inHundred, takesWords, visitColumns } from './away-words.ts';
+import {
+  answerWords,
+  changeWords,
+  comeWords,
+  helperWords,
+  inHundred,
+  takesWords,
+  visitColumns,
+} from './away-words.ts';
 
 const TODAY = '2026-07-16';
 const form = (more: Partial<AwayForm> = {}): AwayForm => ({ ...usualAwayForm(TODAY), ...more });
@@ -103,6 +111,12 @@ describe('the answer', () => {
       { heading: 'Fri 17 Jul', from: 0, to: 1 },
       { heading: 'Every visit after', from: 1, to: 9 },
     ]);
+  });
+
+  it('says how far a helper is relied on', () => {
+    expect(helperWords(0.05)).toBe('a helper who forgets 5 visits in 100');
+    expect(helperWords(0.01)).toBe('a helper who forgets 1 visit in 100');
+    expect(helperWords(0)).toBe('a helper who never fails to come');
   });
 
   it('says what a bag takes in cans and litres, over one visit or several', () => {
