@@ -35,6 +35,12 @@ describe('the lint rules that keep the layers apart', () => {
     expect(await complaints(at, code)).toContain(rule);
   });
 
+  it('a circle of imports is an error', async () => {
+    // the loops and the plain filter each take nothing from the belief that is built on them
+    const circle = "import { Belief } from '../belief.ts'; export const loop = () => Belief;";
+    expect(await complaints('core/src/water/cells/column.ts', circle)).toContain('import-x/no-cycle');
+  });
+
   it('the right direction is no error', async () => {
     expect(await complaints('web/src/round/x.ts', "import '../store/index.ts';")).toEqual([]);
     expect(await complaints('web/src/app/x.ts', "import '../round/walk.ts';")).toEqual([]);

@@ -13,7 +13,7 @@ import type { Container, IdOf, Plan } from '../src/garden/index.ts';
 import { heightOnCurve } from '../src/growth/index.ts';
 import { supportOf } from '../src/supports/index.ts';
 import { chanceFrom, type Chance } from '../hidden/index.ts';
-import { DEMO_EVENING } from './gannet-slip.ts';
+import { DEMO_EVENING } from './evening.ts';
 
 /** Bags at which somebody takes a tape along, and how often, days. */
 const MEASURED: Readonly<Record<string, number>> = { '1': 14, '5': 21, '6': 21, '7': 14, '9': 28, '13': 21 };

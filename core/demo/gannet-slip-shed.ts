@@ -1,7 +1,7 @@
 import { bodyOf, momentAt, type Garden } from '../src/bag-state/index.ts';
 import type { Draft, Entry } from '../src/diary/index.ts';
 import type { Container, IdOf, OwnGood, Pack } from '../src/garden/index.ts';
-import { DEMO_EVENING } from './gannet-slip.ts';
+import { DEMO_EVENING } from './evening.ts';
 
 /** Packs that the yard's supplier had, and what they cost that spring; litres, kilograms, pieces or metres. */
 const PACKS: readonly (readonly [goodId: string, amount: number, price: number])[] = [

@@ -10,10 +10,9 @@ import { BEARING, pickedCount, pickedKilograms, rhythmOf } from './bearing.ts';
 import { lastSeasonOfSlip } from './gannet-slip-last-season.ts';
 import { shedOf } from './gannet-slip-shed.ts';
 import { feedingOfSlip } from './gannet-slip-feeding.ts';
+import { DEMO_EVENING } from './evening.ts';
 import { growthOfSlip } from './gannet-slip-growth.ts';
 
-/** The evening on which the demo opens, a Thursday in July, British summer time. */
-export const DEMO_EVENING = '2026-07-16T18:00:00.000+01:00';
 const FIRST_DAY = '2026-05-17';
 const LAST_DAY = '2026-07-16';
 const CAN_LITRES = 9;

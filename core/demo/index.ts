@@ -1,1 +1,2 @@
-export { DEMO_EVENING, gannetSlip } from './gannet-slip.ts';
+export { DEMO_EVENING } from './evening.ts';
+export { gannetSlip } from './gannet-slip.ts';
