@@ -18,36 +18,60 @@ const ONLY_IN_NODE = ['process', 'Buffer', 'global', 'require', 'setImmediate', 
   message: 'there is no Node in a browser.',
 }));
 
-/**
- * Imports go one way: core ← workers ← store ← section ← places ← app. Places do not import one another.
- * Each line: a folder, and the folders that may import it.
- */
-const PLACES = ['round', 'stands', 'season', 'bench', 'tally', 'files'];
-const LAYERS = [
-  'core',
-  'web/src/workers',
-  'web/src/store',
-  'web/src/section',
-  'web/src/parts',
-  'places',
-  'web/src/app',
+/** Core's folders, each of which may take from those before it, by their index alone. */
+const CORE = [
+  'errors',
+  'schema',
+  'statistics',
+  'assumed',
+  'units',
+  'calendar',
+  'records',
+  'climate',
+  'mixes',
+  'products',
+  'plants',
+  'bags',
+  'stock',
+  'water',
+  'planting',
+  'season',
+  'feeding',
+  'pickings',
+  'away',
+  'round',
+  'garden-state',
 ];
-const foldersOf = (layer) =>
-  layer === 'places' ? PLACES.map((p) => `web/src/${p}`) : layer === 'core' ? ['core/src'] : [layer];
+const CORE_ORDER = `Core's folders take from those before them: ${CORE.join(' ← ')}.`;
+const BY_INDEX = {
+  regex: `^(\\.\\./)+(${CORE.join('|')})/(?!index\\.ts$)`,
+  message: 'Take what another folder of core gives from its index.ts.',
+};
+
+/** Imports go one way. Each layer may be taken from by those after it. */
+const PAGES = ['round', 'bags', 'season', 'bench', 'tally', 'files'];
+const LAYERS = ['workers', 'store', 'section', 'text', 'ui', 'pages', 'app'].map((l) => `web/src/${l}`);
+const ONE_WAY = 'Imports go one way: core ← workers ← store ← section ← text ← ui ← pages ← app.';
+
+/** Zones that keep each folder of a list from those after it. */
+const inOrder = (folders, message) =>
+  folders.slice(0, -1).map((target, i) => ({
+    target: `./${target}`,
+    from: folders.slice(i + 1).map((folder) => `./${folder}`),
+    message,
+  }));
 
 const zones = [
-  ...LAYERS.flatMap((layer, i) =>
-    foldersOf(layer).map((target) => ({
-      target: `./${target}`,
-      from: LAYERS.slice(i + 1).flatMap((above) => foldersOf(above).map((folder) => `./${folder}`)),
-      message: 'Imports go one way: core ← workers ← store ← section ← parts ← places ← app.',
-    })),
-  ).filter((zone) => zone.from.length > 0),
-  ...PLACES.map((place) => ({
-    target: `./web/src/${place}`,
-    from: PLACES.filter((other) => other !== place).map((other) => `./web/src/${other}`),
+  ...inOrder(
+    CORE.map((folder) => `core/src/${folder}`),
+    CORE_ORDER,
+  ),
+  ...inOrder(['core/src', ...LAYERS], ONE_WAY),
+  ...PAGES.map((page) => ({
+    target: `./web/src/pages/${page}`,
+    from: PAGES.filter((other) => other !== page).map((other) => `./web/src/pages/${other}`),
     message:
-      'Places do not import one another: what two of them need belongs in parts, section, store or core.',
+      'Pages do not import one another: what two of them need belongs in ui, text, section, store or core.',
   })),
   { target: './core', from: ['./web', './server'], message: 'core imports nothing of the application.' },
 ];
@@ -88,7 +112,10 @@ export default tseslint.config(
         'error',
         {
           paths: [{ name: 'zod', message: 'Take z from core/src/schema, which sets it up.' }],
-          patterns: ['react*', '@mui/*', 'dexie*', '@tanstack/*', 'express*', 'apexcharts*', 'node:*'],
+          patterns: [
+            { group: ['react*', '@mui/*', 'dexie*', '@tanstack/*', 'express*', 'apexcharts*', 'node:*'] },
+            BY_INDEX,
+          ],
         },
       ],
       'no-restricted-properties': [
@@ -122,5 +149,7 @@ export default tseslint.config(
       'no-restricted-imports': ['error', { patterns: ['node:*'] }],
     },
   },
+  // a test may see what follows from what it tests
+  { files: ['core/src/**/*.test.ts'], rules: { 'import-x/no-restricted-paths': 'off' } },
   { files: ['core/test/**'], rules: { '@typescript-eslint/no-implied-eval': 'off' } },
 );

@@ -15,9 +15,10 @@ async function complaints(at: string, code: string): Promise<(string | null)[]> 
 
 describe('the lint rules that keep the layers apart', () => {
   it.each([
-    ['web/src/round/x.ts', "import '../stands/BagPage.tsx';", 'a place imports a place'],
-    ['web/src/store/x.ts', "import '../round/walk.ts';", 'the store imports a place'],
-    ['web/src/section/x.ts', "import '../parts/words.ts';", 'the section imports parts'],
+    ['web/src/pages/round/x.ts', "import '../bags/BagPage.tsx';", 'a page imports a page'],
+    ['web/src/store/x.ts', "import '../pages/round/walk.ts';", 'the store imports a page'],
+    ['web/src/section/x.ts', "import '../text/text.ts';", 'the section imports wording'],
+    ['core/src/water/x.ts', "import '../feeding/index.ts';", 'core takes from a later folder'],
     ['core/src/water/x.ts', "import '../../../web/src/store/ids.ts';", 'core imports the app'],
   ])('%s: %s is an error, since %s', async (at, code) => {
     expect(await complaints(at, code)).toContain('import-x/no-restricted-paths');
@@ -29,6 +30,7 @@ describe('the lint rules that keep the layers apart', () => {
     ['core/src/water/x.ts', 'export const now = Date.now();', 'no-restricted-properties'],
     ['core/src/water/x.ts', 'export const now = new Date();', 'no-restricted-syntax'],
     ['core/src/water/x.ts', 'export const draw = Math.random();', 'no-restricted-properties'],
+    ['core/src/water/x.ts', "import '../calendar/moments.ts';", 'no-restricted-imports'],
     ['web/src/store/x.ts', 'export const where = process.env;', 'no-restricted-globals'],
     ['web/src/store/x.ts', "import 'node:fs';", 'no-restricted-imports'],
   ])('%s: %s is an error', async (at, code, rule) => {
@@ -42,8 +44,8 @@ describe('the lint rules that keep the layers apart', () => {
   });
 
   it('the right direction is no error', async () => {
-    expect(await complaints('web/src/round/x.ts', "import '../store/index.ts';")).toEqual([]);
-    expect(await complaints('web/src/app/x.ts', "import '../round/walk.ts';")).toEqual([]);
+    expect(await complaints('web/src/pages/round/x.ts', "import '../../store/index.ts';")).toEqual([]);
+    expect(await complaints('web/src/app/x.ts', "import '../pages/round/walk.ts';")).toEqual([]);
   });
 }, 60_000);
 

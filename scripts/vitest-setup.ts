@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto';
 import { vi } from 'vitest';
 
 // charts measure a page, and there is none to measure
-vi.mock('../web/src/parts/chart.ts', () => ({
+vi.mock('../web/src/ui/chart.ts', () => ({
   Chart: () => null,
   chartGround: () => ({ chart: {}, xaxis: {} }),
   chartMoment: () => ({}),

@@ -1,7 +1,7 @@
 import { chanceFrom, CLIMATES } from '../hidden/index.ts';
 import { drawLuck, drawStarts, survivalOf, type DaysAway } from '../src/away/index.ts';
 import { DEFAULT_ASSUMED } from '../src/assumed/index.ts';
-import { addDays } from '../src/climate/index.ts';
+import { addDays } from '../src/calendar/index.ts';
 import { FilterRun } from '../src/water/index.ts';
 import { mixedBags } from './season/bags.ts';
 import { FIRST_DAY, seasonOf } from './season/play.ts';

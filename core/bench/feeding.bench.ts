@@ -1,7 +1,8 @@
 import { gannetSlip } from '../demo/index.ts';
-import { bagFeeding, bodyOf, feedingCaseOf, occupantsOf, warmthOf } from '../src/bag-state/index.ts';
-import { liveEntries } from '../src/diary/index.ts';
-import { FEEDING_SCHOOLS, plannedFeeds, type Regime } from '../src/feeding/index.ts';
+import { bagFeeding, bodyOf, feedingCaseOf, warmthOf } from '../src/garden-state/index.ts';
+import { occupantsOf } from '../src/plants/index.ts';
+import { liveEntries, type Regime } from '../src/records/index.ts';
+import { FEEDING_SCHOOLS, plannedFeeds } from '../src/feeding/index.ts';
 
 /**
  * Time of a bag's feeding on the demo (three ledgers of a season, due steps, the day on which the mix is used up), and of a

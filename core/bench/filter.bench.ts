@@ -2,7 +2,7 @@ import { fork } from 'node:child_process';
 import { join } from 'node:path';
 import { chanceFrom } from '../hidden/index.ts';
 import { DEFAULT_ASSUMED } from '../src/assumed/index.ts';
-import { FilterMemory } from '../src/bag-state/index.ts';
+import { FilterMemory } from '../src/garden-state/index.ts';
 import { runFilter, type WaterEvent } from '../src/water/index.ts';
 import { at, DAYS, drink, feltSeasons, look, stepsOf, type FeltSeason } from './season/felt.ts';
 

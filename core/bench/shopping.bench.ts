@@ -1,6 +1,6 @@
 import { chanceFrom } from '../hidden/index.ts';
 import { INGREDIENTS, mixFrom } from '../src/mixes/index.ts';
-import { needsOf, shoppingList, type KnownPack } from '../src/shopping/index.ts';
+import { needsOf, shoppingList, type KnownPack } from '../src/stock/index.ts';
 
 /**
  * Time of a shopping list for 200 bags: 12 ingredients in all, 40 pack sizes, odd sizes and prices.

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { bodyOf, type Garden } from '../src/bag-state/index.ts';
-import { dayOf } from '../src/climate/index.ts';
-import { entrySchema, liveEntries, type Entry, type EntryOf } from '../src/diary/index.ts';
-import { findGood } from '../src/goods/index.ts';
+import { bodyOf } from '../src/garden-state/index.ts';
+import { type Garden, entrySchema, liveEntries, type Entry, type EntryOf } from '../src/records/index.ts';
+import { dayOf } from '../src/calendar/index.ts';
+import { findGood } from '../src/products/index.ts';
 import { DEMO_EVENING, gannetSlip } from './index.ts';
 
 const demo = gannetSlip(1);

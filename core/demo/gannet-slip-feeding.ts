@@ -1,17 +1,9 @@
-import {
-  bagFeeding,
-  bodyOf,
-  feedingCaseOf,
-  momentAt,
-  occupantsOf,
-  warmthOf,
-  type Garden,
-} from '../src/bag-state/index.ts';
-import { addDays, dayOf, type Day } from '../src/climate/index.ts';
-import type { Draft, Entry } from '../src/diary/index.ts';
-import { feedFor, findRegime, plannedFeeds, type Regime } from '../src/feeding/index.ts';
-import { ID_PREFIXES, type IdOf, type OwnRegime } from '../src/garden/index.ts';
-import { findGood } from '../src/goods/index.ts';
+import { bagFeeding, bodyOf, feedingCaseOf, warmthOf } from '../src/garden-state/index.ts';
+import { momentAt, addDays, dayOf, type Day } from '../src/calendar/index.ts';
+import { occupantsOf } from '../src/plants/index.ts';
+import { type Garden, type Draft, type Entry, ID_PREFIXES, type IdOf, type OwnRegime, type Regime } from '../src/records/index.ts';
+import { feedFor, findRegime, plannedFeeds } from '../src/feeding/index.ts';
+import { findGood } from '../src/products/index.ts';
 import { chanceFrom } from '../hidden/index.ts';
 
 /** Who feeds which bag how: three neighbours, nearly every school. */

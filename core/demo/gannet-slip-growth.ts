@@ -1,17 +1,7 @@
-import {
-  growthOf,
-  momentAt,
-  occupantsOf,
-  bodyOf,
-  type Garden,
-  type Occupant,
-} from '../src/bag-state/index.ts';
-import { addDays, dayOf, daysBetween } from '../src/climate/index.ts';
-import { habitFigures } from '../src/crops/index.ts';
-import type { Draft, Entry } from '../src/diary/index.ts';
-import type { Container, IdOf, Plan } from '../src/garden/index.ts';
-import { heightOnCurve } from '../src/growth/index.ts';
-import { supportOf } from '../src/supports/index.ts';
+import { growthOf, bodyOf } from '../src/garden-state/index.ts';
+import { momentAt, addDays, dayOf, daysBetween } from '../src/calendar/index.ts';
+import { occupantsOf, type Occupant, habitFigures, heightOnCurve, supportOf } from '../src/plants/index.ts';
+import type { Garden, Draft, Entry, Container, IdOf, Plan } from '../src/records/index.ts';
 import { chanceFrom, type Chance } from '../hidden/index.ts';
 import { DEMO_EVENING } from './evening.ts';
 

@@ -1,11 +1,16 @@
-import { momentAt, type Garden } from '../src/bag-state/index.ts';
-import { daysBetween } from '../src/climate/index.ts';
-import type { Draft, Entry } from '../src/diary/index.ts';
-import { ID_PREFIXES, type Container, type IdOf, type Plant } from '../src/garden/index.ts';
+import { momentAt, daysBetween } from '../src/calendar/index.ts';
+import {
+  type Garden,
+  type Draft,
+  type Entry,
+  ID_PREFIXES,
+  type Container,
+  type IdOf,
+  type Plant,
+} from '../src/records/index.ts';
 import { chanceFrom, CLIMATES, hiddenWeather, type Chance, type HiddenDay } from '../hidden/index.ts';
 import { BEARING, pickedCount, pickedKilograms, rhythmOf } from './bearing.ts';
-import type { VARIETIES } from './gannet-slip-plan.ts';
-import { BAGS } from './gannet-slip-plan.ts';
+import { type VARIETIES, BAGS } from './gannet-slip-plan.ts';
 import { hiddenBagOf } from './gannet-slip-truth.ts';
 
 /**

@@ -1,6 +1,4 @@
-import type { SupportKindId } from '../src/supports/index.ts';
-import type { Size } from '../src/bags/index.ts';
-import type { AddedStore, Gauge } from '../src/garden/index.ts';
+import type { SupportKindId, Size, AddedStore, Gauge } from '../src/records/index.ts';
 import type { DripSetting } from '../src/water/index.ts';
 
 import { WATER_BAGS } from './gannet-slip-water-bags.ts';

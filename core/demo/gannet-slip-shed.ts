@@ -1,6 +1,6 @@
-import { bodyOf, momentAt, type Garden } from '../src/bag-state/index.ts';
-import type { Draft, Entry } from '../src/diary/index.ts';
-import type { Container, IdOf, OwnGood, Pack } from '../src/garden/index.ts';
+import { bodyOf } from '../src/garden-state/index.ts';
+import { momentAt } from '../src/calendar/index.ts';
+import type { Garden, Draft, Entry, Container, IdOf, OwnGood, Pack } from '../src/records/index.ts';
 import { DEMO_EVENING } from './evening.ts';
 
 /** Packs that the yard's supplier had, and what they cost that spring; litres, kilograms, pieces or metres. */

@@ -1,7 +1,6 @@
-import { bodyOf, occupantsOf, storesOf, waterBagOf, type Garden } from '../src/bag-state/index.ts';
-import { habitFigures, habitOf } from '../src/crops/index.ts';
-import { liveEntries } from '../src/diary/index.ts';
-import type { Container } from '../src/garden/index.ts';
+import { bodyOf, storesOf, waterBagOf } from '../src/garden-state/index.ts';
+import { occupantsOf, habitFigures, habitOf } from '../src/plants/index.ts';
+import { type Garden, liveEntries, type Container } from '../src/records/index.ts';
 import { HiddenBag, type Chance } from '../hidden/index.ts';
 import { litresADay, type WaterStore } from '../src/water/index.ts';
 import { VARIETIES, type PlannedBag } from './gannet-slip-plan.ts';

@@ -1,7 +1,13 @@
-import { momentAt, type Garden } from '../src/bag-state/index.ts';
-import { addDays, daysBetween } from '../src/climate/index.ts';
-import type { Entry } from '../src/diary/index.ts';
-import { ID_PREFIXES, type Container, type IdOf, type Plant, type Settings } from '../src/garden/index.ts';
+import { momentAt, addDays, daysBetween } from '../src/calendar/index.ts';
+import {
+  type Garden,
+  type Entry,
+  ID_PREFIXES,
+  type Container,
+  type IdOf,
+  type Plant,
+  type Settings,
+} from '../src/records/index.ts';
 import { chanceFrom, CLIMATES, hiddenWeather, type Chance, type HiddenDay } from '../hidden/index.ts';
 import { hasLevel } from '../src/water/index.ts';
 import { BAGS, PRICES, STANDS, VARIETIES, type PlannedBag } from './gannet-slip-plan.ts';

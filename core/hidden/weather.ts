@@ -1,4 +1,4 @@
-import { addDays, dayOfYear } from '../src/climate/index.ts';
+import { addDays, dayOfYear } from '../src/calendar/index.ts';
 import type { Chance } from '../src/statistics/index.ts';
 
 /** A day as it really was; a diary gets to know most of it. */

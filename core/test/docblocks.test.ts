@@ -3,7 +3,7 @@ import { relative, resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { boxSolid } from '../src/bags/index.ts';
 import { defaultNormals } from '../src/climate/index.ts';
-import { cropOf, habitOf } from '../src/crops/index.ts';
+import { cropOf, habitOf } from '../src/plants/index.ts';
 import { mixOf } from '../src/mixes/index.ts';
 import { allExamples, examplesIn, sourcesBelow, type DocExample } from './docblock-examples.ts';
 

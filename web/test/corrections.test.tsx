@@ -1,6 +1,5 @@
 // @vitest-environment happy-dom
-import type { Garden } from '@rundel/core/bag-state';
-import type { Entry } from '@rundel/core/diary';
+import type { Garden, Entry } from '@rundel/core/records';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';

@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { liveEntries, type Draft } from '@rundel/core/diary';
+import { liveEntries, type Draft } from '@rundel/core/records';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';

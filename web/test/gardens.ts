@@ -1,4 +1,4 @@
-import type { Garden } from '@rundel/core/bag-state';
+import type { Garden } from '@rundel/core/records';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { newGarden } from '../src/store/index.ts';
 

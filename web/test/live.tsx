@@ -1,6 +1,5 @@
 import { ThemeProvider } from '@mui/material';
-import type { Garden } from '@rundel/core/bag-state';
-import type { Entry } from '@rundel/core/diary';
+import type { Garden, Entry } from '@rundel/core/records';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, configure, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { expose } from 'comlink';

@@ -1,7 +1,7 @@
 import { ThemeProvider } from '@mui/material';
-import { bagFeeding, bagWater, bodyOf, warmthOf, type BagWater, type Garden } from '@rundel/core/bag-state';
-import { dayOf } from '@rundel/core/climate';
-import { liveEntries } from '@rundel/core/diary';
+import { bagFeeding, bagWater, bodyOf, warmthOf, type BagWater } from '@rundel/core/garden-state';
+import { type Garden, liveEntries } from '@rundel/core/records';
+import { dayOf } from '@rundel/core/calendar';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { Suspense } from 'react';
 import { prerenderToNodeStream } from 'react-dom/static';

@@ -1,6 +1,5 @@
-import type { Garden } from '@rundel/core/bag-state';
+import type { Garden, Settings } from '@rundel/core/records';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
-import type { Settings } from '@rundel/core/garden';
 import { parse, type HTMLElement } from 'node-html-parser';
 import { describe, expect, it } from 'vitest';
 import { containersInUse, newGarden } from '../src/store/index.ts';

@@ -1,9 +1,9 @@
 // @vitest-environment happy-dom
 import { renderHook } from '@testing-library/react';
 import { expect, it } from 'vitest';
-import { useShownBag } from '../src/round/shown.ts';
-import type { WalkStop } from '../src/round/StopList.tsx';
-import type { Walk } from '../src/round/walk.ts';
+import { useShownBag } from '../src/pages/round/shown.ts';
+import type { WalkStop } from '../src/pages/round/StopList.tsx';
+import type { Walk } from '../src/pages/round/walk.ts';
 import type { Bag } from '../src/store/index.ts';
 
 const MORNING: Walk = { startedAt: '2026-07-14T06:00:00.000Z', containerIds: [] };

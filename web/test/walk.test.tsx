@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import type { Entry } from '@rundel/core/diary';
+import type { Entry } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
 import { dialog, fill, openApp, press } from './live.tsx';

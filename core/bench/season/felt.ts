@@ -1,5 +1,5 @@
 import { CLIMATES } from '../../hidden/index.ts';
-import { addDays } from '../../src/climate/index.ts';
+import { addDays } from '../../src/calendar/index.ts';
 import { timelineOf, type TimelineStep, type WaterBag, type WaterEvent } from '../../src/water/index.ts';
 import { mixedBags } from './bags.ts';
 import { daily } from './growers.ts';

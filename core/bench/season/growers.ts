@@ -1,7 +1,6 @@
 import type { HiddenBag } from '../../hidden/index.ts';
 import { resolveAssumed, type Assumed } from '../../src/assumed/index.ts';
-import { momentAt } from '../../src/bag-state/index.ts';
-import { addDays } from '../../src/climate/index.ts';
+import { momentAt, addDays } from '../../src/calendar/index.ts';
 import {
   adviseDrink,
   FilterRun,

@@ -6,7 +6,7 @@ import {
   grownShare,
   habitFigures,
   habitOf,
-} from '../crops/index.ts';
+} from '../plants/index.ts';
 import { MIXES, mixOf } from '../mixes/index.ts';
 import {
   ASSUMPTION_THEMES,

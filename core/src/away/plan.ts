@@ -1,6 +1,6 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import { addDays } from '../calendar/index.ts';
 import {
-  addDays,
   completeWeather,
   drawWeather,
   type KnownDay,
@@ -8,7 +8,7 @@ import {
   type WeatherModel,
 } from '../climate/index.ts';
 import { chanceFrom } from '../statistics/index.ts';
-import type { Belief, WaterBag } from '../water/index.ts';
+import type { Belief, WaterBag, DripProposal } from '../water/index.ts';
 import { CHANGE_IDS, CHANGES, dripFor, type ChangeId } from './changes.ts';
 import {
   daysAway,
@@ -20,7 +20,6 @@ import {
   type Survival,
   type Visits,
 } from './survival.ts';
-import type { DripProposal } from '../water/index.ts';
 import { missedVisits, visitChoices } from './visits.ts';
 
 /** A bag that stays behind. */

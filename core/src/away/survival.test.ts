@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
-import { addDays, type WeatherDay } from '../climate/index.ts';
+import { addDays } from '../calendar/index.ts';
+import { type WeatherDay } from '../climate/index.ts';
 import { chanceFrom } from '../statistics/index.ts';
 import {
   afterGain,

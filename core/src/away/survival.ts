@@ -1,5 +1,6 @@
 import type { Assumed } from '../assumed/index.ts';
-import { daysBetween, type WeatherDay } from '../climate/index.ts';
+import { daysBetween } from '../calendar/index.ts';
+import { type WeatherDay } from '../climate/index.ts';
 import type { Chance } from '../statistics/index.ts';
 import {
   afterGain,

@@ -1,24 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  CONTAINER_KINDS,
-  containerKind,
-  dimensionsSchema,
-  fillOf,
-  heightOfLitres,
-  litresBelow,
-  outline,
-  pillowSolid,
-  realSize,
-  roundSolid,
-  sideSquareMetres,
-  sizeSchema,
-  boxSolid,
-  tradeClassLitres,
-  TRADE_CLASS_NAMES,
-  TRADE_CLASSES,
-  type Solid,
-} from './index.ts';
+import { CONTAINER_KINDS, containerKind } from './kinds/index.ts';
+import { dimensionsSchema } from './kinds/kind.ts';
+import { fillOf } from './fill.ts';
+import { heightOfLitres, litresBelow, outline, sideSquareMetres, type Solid } from './solid.ts';
+import { pillowSolid } from './kinds/pillow.ts';
+import { realSize } from './size.ts';
+import { sizeSchema, TRADE_CLASS_NAMES } from '../records/index.ts';
+import { roundSolid } from './kinds/round.ts';
+import { boxSolid } from './kinds/box.ts';
+import { tradeClassLitres, TRADE_CLASSES } from './trade-class.ts';
 
 const solids = fc.oneof(
   fc

@@ -1,9 +1,7 @@
-export { heightOfLitres, litresBelow, outline, sideSquareMetres, type Solid } from './solid.ts';
-export { pillowSolid } from './kinds/pillow.ts';
-export { roundSolid } from './kinds/round.ts';
+export { fillOf, type Fill } from './fill.ts';
+export { liningStrip, piecesFrom, rolledDiameter, sheetFor, type SheetCut } from './film/rolled.ts';
+export { planSleeves, type CuttingPlan, type OrderProblem, type SleeveOrder } from './film/sleeves.ts';
 export { boxSolid } from './kinds/box.ts';
-export { ringedSolid } from './kinds/ring-in-pillow.ts';
-export { floppySolid, sealedTubeHeight, tubeDiameter } from './kinds/soft.ts';
 export { CONTAINER_KINDS, containerKind } from './kinds/index.ts';
 export {
   dimensionsSchema,
@@ -14,14 +12,12 @@ export {
   type Ring,
   type Under,
 } from './kinds/kind.ts';
-export {
-  againstClass,
-  nearestClass,
-  TRADE_CLASSES,
-  TRADE_CLASS_NAMES,
-  tradeClassLitres,
-  type TradeClass,
-} from './trade-class.ts';
-export { nominalGallons, realSize, sizeSchema, type RealSize, type Size } from './size.ts';
-export { fillOf, type Fill } from './fill.ts';
+export { pillowSolid } from './kinds/pillow.ts';
+export { ringedSolid } from './kinds/ring-in-pillow.ts';
+export { roundSolid } from './kinds/round.ts';
+export { floppySolid, sealedTubeHeight, tubeDiameter } from './kinds/soft.ts';
 export { reserveLitres } from './reserve.ts';
+export { nominalGallons, realSize, type RealSize } from './size.ts';
+export { heightOfLitres, litresBelow, outline, sideSquareMetres, type Solid } from './solid.ts';
+export { againstClass, nearestClass, TRADE_CLASSES, tradeClassLitres } from './trade-class.ts';
+export { drainedKilograms, floorLoad, weightsOf, type FloorLoad, type Weights } from './weight.ts';

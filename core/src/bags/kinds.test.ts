@@ -1,22 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
-import {
-  againstClass,
-  CONTAINER_KINDS,
-  containerKind,
-  dimensionsSchema,
-  fillOf,
-  heightOfLitres,
-  litresBelow,
-  nearestClass,
-  nominalGallons,
-  realSize,
-  reserveLitres,
-  tradeClassLitres,
-  TRADE_CLASS_NAMES,
-  type Dimensions,
-} from './index.ts';
+import { againstClass, nearestClass, tradeClassLitres } from './trade-class.ts';
+import { TRADE_CLASS_NAMES } from '../records/index.ts';
+import { CONTAINER_KINDS, containerKind } from './kinds/index.ts';
+import { dimensionsSchema, type Dimensions } from './kinds/kind.ts';
+import { fillOf } from './fill.ts';
+import { heightOfLitres, litresBelow } from './solid.ts';
+import { nominalGallons, realSize } from './size.ts';
+import { reserveLitres } from './reserve.ts';
 
 /** One measured container of each kind, and its litres by hand. */
 const BY_HAND: readonly (readonly [

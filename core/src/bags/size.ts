@@ -1,24 +1,9 @@
-import * as z from '../schema/index.ts';
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { containerKind } from './kinds/index.ts';
-import { dimensionsSchema, type Dimensions } from './kinds/kind.ts';
-import type { Ring, Under } from './kinds/kind.ts';
+import { dimensionsSchema, type Dimensions, type Ring, type Under } from './kinds/kind.ts';
 import { litresBelow, type Solid } from './solid.ts';
-import { nearestClass, TRADE_CLASS_NAMES, tradeClassLitres, type TradeClass } from './trade-class.ts';
-
-/** How a grower said how big a container is: with a tape, by its trade class, or by the litres on its label. */
-export const sizeSchema = z.discriminatedUnion('by', [
-  z.object({
-    by: z.literal('measured'),
-    dimensions: z.record(z.string(), z.number()),
-    /** what it was sold as, when the grower knows */
-    class: z.enum(TRADE_CLASS_NAMES as [TradeClass, ...TradeClass[]]).optional(),
-  }),
-  z.object({ by: z.literal('class'), class: z.enum(TRADE_CLASS_NAMES as [TradeClass, ...TradeClass[]]) }),
-  z.object({ by: z.literal('label'), litres: z.number().min(1).max(1000) }),
-]);
-
-export type Size = z.infer<typeof sizeSchema>;
+import type { Size, TradeClass } from '../records/index.ts';
+import { nearestClass, tradeClassLitres } from './trade-class.ts';
 
 /** A container's inside with the litres it holds, brim-full, as a range. */
 export interface RealSize {

@@ -1,3 +1,5 @@
+import { TRADE_CLASS_NAMES, type TradeClass } from '../records/index.ts';
+
 /**
  * Trade classes of containers by ANSI Z60.1: the volume a container of that class may have, in cubic inches.
  * A "10 gallon" bag is class #10 and rarely holds ten gallons.
@@ -10,11 +12,10 @@ export const TRADE_CLASSES = {
   '#10': { lowCubicInches: 2080, highCubicInches: 2646 },
   '#15': { lowCubicInches: 2768, highCubicInches: 3696 },
   '#20': { lowCubicInches: 4520, highCubicInches: 5152 },
-} as const;
-
-export type TradeClass = keyof typeof TRADE_CLASSES;
-
-export const TRADE_CLASS_NAMES = Object.keys(TRADE_CLASSES) as readonly TradeClass[];
+} as const satisfies Record<
+  TradeClass,
+  { readonly lowCubicInches: number; readonly highCubicInches: number }
+>;
 
 const LITRES_PER_CUBIC_INCH = 0.016387064;
 

@@ -1,19 +1,11 @@
 import fc from 'fast-check';
 import { resolveAssumed } from '../assumed/index.ts';
 import { describe, expect, it } from 'vitest';
-import {
-  addDays,
-  completeWeather,
-  daylightHours,
-  dayOfYear,
-  daysBetween,
-  defaultNormals,
-  extraterrestrialRadiation,
-  hargreavesSamani,
-  isDay,
-  normalOfDay,
-  shareOfDay,
-} from './index.ts';
+import { addDays, dayOfYear, daysBetween, isDay } from '../calendar/index.ts';
+import { completeWeather } from './weather.ts';
+import { daylightHours, extraterrestrialRadiation, shareOfDay } from './sun.ts';
+import { defaultNormals, normalOfDay } from './normals.ts';
+import { hargreavesSamani } from './hargreaves.ts';
 
 describe('sun, against FAO-56', () => {
   it('Example 8: Ra at 20° S on 3 September is 32.2 MJ/m²/d', () => {

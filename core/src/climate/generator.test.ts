@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { chanceFrom } from '../statistics/index.ts';
-import { addDays, defaultNormals, drawWeather, fitWeather, normalOfDay, type KnownDay } from './index.ts';
+import { addDays } from '../calendar/index.ts';
+import { defaultNormals, normalOfDay } from './normals.ts';
+import { drawWeather, fitWeather } from './generator.ts';
+import { type KnownDay } from './weather.ts';
 
 const SITE = { latitudeDegrees: 51, normals: defaultNormals(51) };
 const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length;

@@ -1,5 +1,5 @@
 import type { Chance } from '../statistics/index.ts';
-import { addDays, type Day } from './calendar.ts';
+import { addDays, type Day } from '../calendar/index.ts';
 import { normalOfDay } from './normals.ts';
 import type { KnownDay, Site } from './weather.ts';
 

@@ -1,20 +1,9 @@
-export {
-  addDays,
-  dayOf,
-  dayOfYear,
-  daysBetween,
-  hourOf,
-  isDay,
-  momentOf,
-  offsetMinutesOf,
-  type Day,
-} from './calendar.ts';
-export { penmanMonteith, windAtTwoMetres, type ReferenceDay } from './penman-monteith.ts';
-export { growingDegreeDays, priestleyTaylor } from './priestley-taylor.ts';
+export { drawWeather, fitWeather, type MonthWeather, type WeatherModel } from './generator.ts';
 export { hargreavesSamani } from './hargreaves.ts';
 export { defaultNormals, normalOfDay, type MonthNormal } from './normals.ts';
+export { penmanMonteith, windAtTwoMetres, type ReferenceDay } from './penman-monteith.ts';
+export { growingDegreeDays, priestleyTaylor } from './priestley-taylor.ts';
 export { daylightHours, extraterrestrialRadiation, shareOfDay } from './sun.ts';
-export { completeWeather, type KnownDay, type Site, type WeatherDay } from './weather.ts';
 export {
   guessColumns,
   guessMapping,
@@ -24,4 +13,4 @@ export {
   type TableReading,
   type WeatherRow,
 } from './weather-table.ts';
-export { drawWeather, fitWeather, type MonthWeather, type WeatherModel } from './generator.ts';
+export { completeWeather, type KnownDay, type Site, type WeatherDay } from './weather.ts';

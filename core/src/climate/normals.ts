@@ -1,4 +1,4 @@
-import { dayOfYear, type Day } from './calendar.ts';
+import { dayOfYear, type Day } from '../calendar/index.ts';
 import { within } from '../errors/index.ts';
 
 /** A month's usual weather: mean daily minimum and maximum (°C) and the month's rain (mm). */

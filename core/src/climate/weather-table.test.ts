@@ -1,12 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import {
-  completeWeather,
-  defaultNormals,
-  guessColumns,
-  guessMapping,
-  readWeatherTable,
-  type ColumnMapping,
-} from './index.ts';
+import { completeWeather } from './weather.ts';
+import { defaultNormals } from './normals.ts';
+import { guessColumns, guessMapping, readWeatherTable, type ColumnMapping } from './weather-table.ts';
 
 const metric: ColumnMapping = {
   date: 'd',

@@ -1,5 +1,5 @@
 import { toInner } from '../units/index.ts';
-import { daysBetween, isDay, type Day } from './calendar.ts';
+import { daysBetween, isDay, type Day } from '../calendar/index.ts';
 
 /** Which column of a table holds what. All but date and temperatures are optional. Dates may be written in three orders. */
 export interface ColumnMapping {

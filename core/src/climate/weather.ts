@@ -1,5 +1,5 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import { addDays, dayOfYear, daysBetween, type Day } from './calendar.ts';
+import { addDays, dayOfYear, daysBetween, type Day } from '../calendar/index.ts';
 import { hargreavesSamani } from './hargreaves.ts';
 import { penmanMonteith } from './penman-monteith.ts';
 import { priestleyTaylor } from './priestley-taylor.ts';

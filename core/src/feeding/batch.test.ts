@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { resolveAssumed } from '../assumed/index.ts';
-import type { Entry, EntryOf } from '../diary/index.ts';
-import { findGood } from '../goods/index.ts';
+import type { Entry, EntryOf } from '../records/index.ts';
+import { findGood } from '../products/index.ts';
 import { batchOf, daysLeft, slopeOf, solutionCourse, teasOf, type BatchNeed } from './index.ts';
 
 const need = (containerId: string, waterLitres: number, more: Partial<BatchNeed> = {}): BatchNeed => ({

@@ -1,4 +1,4 @@
-import type { FeedAmount, LabelDose } from '../goods/index.ts';
+import type { FeedAmount, LabelDose } from '../records/index.ts';
 import { within } from '../errors/index.ts';
 
 /** A bag that is to be fed: what the dose goes by. */

@@ -1,6 +1,6 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import { daysBetween, dayOf, type Day } from '../climate/index.ts';
-import type { EntryOf } from '../diary/index.ts';
+import { daysBetween, dayOf, type Day } from '../calendar/index.ts';
+import type { EntryOf } from '../records/index.ts';
 
 /** A reading of a nutrient solution. */
 export interface SolutionReading {

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
-import { addDays, daysBetween, type Day } from '../climate/index.ts';
-import { grownShare } from '../crops/index.ts';
-import { findGood } from '../goods/index.ts';
+import { addDays, daysBetween, type Day } from '../calendar/index.ts';
+import { grownShare } from '../plants/index.ts';
+import { findGood } from '../products/index.ts';
 import {
   adviseFeed,
   FEEDING_SCHOOLS,
@@ -16,9 +16,8 @@ import {
   type FeedingCase,
   type FeedLeft,
   type Mark,
-  type Regime,
-  type RegimeStep,
 } from './index.ts';
+import { type Regime, type RegimeStep } from '../records/index.ts';
 
 const noted = (day: Day): Mark => ({ day, isNoted: true });
 /** A tomato planted on 20 May: flowers on 14 June, a set truss on 24 June, the first ripe one on 1 August. */

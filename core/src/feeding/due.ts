@@ -1,6 +1,6 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import { addDays, daysBetween, type Day } from '../climate/index.ts';
-import type { Regime, RegimeStep, Trigger } from './regime.ts';
+import { addDays, daysBetween, type Day } from '../calendar/index.ts';
+import type { Regime, RegimeStep, Trigger } from '../records/index.ts';
 
 /** The day of something that sets steps off, and whether the grower saw it or it is reckoned by the plant's kind. */
 export interface Mark {

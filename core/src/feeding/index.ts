@@ -1,14 +1,5 @@
 export { FEEDING_SCHOOLS, findRegime } from './schools.ts';
 export {
-  regimeFields,
-  regimeStepSchema,
-  triggerSchema,
-  type Regime,
-  type RegimeStep,
-  type StopRule,
-  type Trigger,
-} from './regime.ts';
-export {
   adviseFeed,
   intervalOn,
   plannedFeeds,
@@ -25,22 +16,6 @@ export {
   type PlannedFeed,
   type StepState,
 } from './due.ts';
-export {
-  addElements,
-  checkDose,
-  ecOf,
-  ELEMENTS,
-  elementsBy,
-  elementsIn,
-  feedProblems,
-  gramsOfFeed,
-  milligramsPerLitre,
-  NO_ELEMENTS,
-  type DoseCheck,
-  type Element,
-  type Elements,
-  type FeedProblem,
-} from './dilution.ts';
 export { batchOf, feedFor, type BatchNeed, type BatchPart, type FedBag, type FeedCan } from './batch.ts';
 export { teasOf, type Tea } from './tea.ts';
 export { daysLeft, slopeOf, solutionCourse, type SolutionCourse, type SolutionWord } from './drum.ts';

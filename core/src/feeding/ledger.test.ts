@@ -1,17 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
-import { addDays, type Day } from '../climate/index.ts';
-import { CROPS, habitFigures } from '../crops/index.ts';
+import { addDays, type Day } from '../calendar/index.ts';
+import { CROPS, habitFigures } from '../plants/index.ts';
 import {
-  addElements,
   baseUsedUp,
-  ELEMENTS,
-  elementsBy,
-  elementsIn,
   LEANINGS,
   ledgerOf,
-  NO_ELEMENTS,
   releasedShare,
   runLedger,
   wantedOn,
@@ -20,6 +15,7 @@ import {
   type LedgerCase,
   type LedgerSource,
 } from './index.ts';
+import { addElements, ELEMENTS, elementsBy, elementsIn, NO_ELEMENTS } from '../products/index.ts';
 
 const FROM = '2026-05-20';
 const tomato: FedPlant = {

@@ -1,6 +1,13 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import { addDays, daysBetween, type Day } from '../climate/index.ts';
-import { addElements, ELEMENTS, elementsBy, NO_ELEMENTS, type Element, type Elements } from './dilution.ts';
+import { addDays, daysBetween, type Day } from '../calendar/index.ts';
+import {
+  addElements,
+  ELEMENTS,
+  elementsBy,
+  NO_ELEMENTS,
+  type Element,
+  type Elements,
+} from '../products/index.ts';
 
 /** Something that brought feed to a bag. */
 export interface LedgerSource {

@@ -1,7 +1,7 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import { grownShare } from '../crops/index.ts';
-import { daysBetween, type Day } from '../climate/index.ts';
-import { elementsBy, NO_ELEMENTS, addElements, type Elements } from './dilution.ts';
+import { grownShare } from '../plants/index.ts';
+import { daysBetween, type Day } from '../calendar/index.ts';
+import { elementsBy, NO_ELEMENTS, addElements, type Elements } from '../products/index.ts';
 
 /**
  * Grams of each element in a kilogram of fresh fruit. Source: USDA FoodData Central, raw fruit (tomato red, sweet pepper

@@ -1,6 +1,6 @@
-import { daysBetween } from '../climate/index.ts';
+import { daysBetween } from '../calendar/index.ts';
 import { PAST_DAYS } from './due.ts';
-import type { RegimeStep } from './regime.ts';
+import type { RegimeStep } from '../records/index.ts';
 
 /** What is wrong with a regime, or worth a word, while it is being edited. */
 export type RegimeRemark =

@@ -1,4 +1,4 @@
-import type { Regime, RegimeStep } from './regime.ts';
+import type { Regime, RegimeStep } from '../records/index.ts';
 
 const every = (fromDays: number, toDays: number, closes = false) => ({ every: { fromDays, toDays }, closes });
 const once = { closes: false };

@@ -1,6 +1,5 @@
-import { addDays, dayOf, type Day } from '../climate/index.ts';
-import type { Entry, EntryOf } from '../diary/index.ts';
-import type { Good } from '../goods/index.ts';
+import { addDays, dayOf, type Day } from '../calendar/index.ts';
+import type { Entry, EntryOf, Good } from '../records/index.ts';
 
 /** A tub of tea by its diary. Its strength is unknown and stays so. */
 export interface Tea {

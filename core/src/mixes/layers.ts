@@ -1,17 +1,6 @@
-import * as z from '../schema/index.ts';
+import type { Layers } from '../records/index.ts';
 import { mixOf, type Mix } from './mixes.ts';
 import type { Recipe } from './recipe.ts';
-
-/** A layered fill, from the base upwards; the shares of the depth sum to 1. */
-export const layersSchema = z
-  .array(z.object({ mixId: z.string().min(1).max(40), share: z.number().gt(0).max(1) }))
-  .min(2)
-  .max(4)
-  .refine((layers) => Math.abs(layers.reduce((sum, l) => sum + l.share, 0) - 1) < 0.005, {
-    message: 'The layers must add up to the whole bag.',
-  });
-
-export type Layers = z.infer<typeof layersSchema>;
 
 /** A layer of a fill by the name of its mix; shares are of the volume, from the base upwards, and sum to 1. */
 export interface NamedLayer {

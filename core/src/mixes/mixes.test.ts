@@ -6,13 +6,12 @@ import {
   ingredientLitres,
   INGREDIENTS,
   ingredientOf,
-  layersSchema,
   mixFrom,
   MIXES,
   mixOf,
-  recipePartsSchema,
   reuseOf,
 } from './index.ts';
+import { layersSchema, recipePartsSchema } from '../records/index.ts';
 
 const parts = fc
   .uniqueArray(

@@ -1,11 +1,3 @@
-import * as z from '../schema/index.ts';
-
-/** A mix as a recipe: parts by volume of ingredients, and lime if it gets any. */
-export const recipePartsSchema = z
-  .array(z.object({ ingredientId: z.string().min(1).max(40), parts: z.number().gt(0).max(1000) }))
-  .min(1, 'A mix needs at least one part of something.')
-  .max(12);
-
 export interface Recipe {
   readonly id: string;
   readonly name: string;

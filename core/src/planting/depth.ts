@@ -1,7 +1,8 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { RundelError } from '../errors/index.ts';
 import { DEPTH_SCHOOLS, type DepthSchool } from './schools.ts';
-import { leafHeights, type Seedling } from './seedling.ts';
+import { leafHeights } from './seedling.ts';
+import { type Seedling } from '../records/index.ts';
 
 /** What decided the depth: the school's crown, the graft, the leaves, the bag, or that the crop wants its old level. */
 export type DepthLimit = 'crown' | 'graft' | 'seed-leaves' | 'bag' | 'level';

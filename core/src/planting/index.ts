@@ -1,5 +1,3 @@
-export { DEPTH_SCHOOLS, STRIP_SCHOOLS, type DepthSchool, type StripSchoolId } from './schools.ts';
-export { leafHeights, seedlingSchema, type Seedling } from './seedling.ts';
 export {
   planUpright,
   plantingAtDepth,
@@ -9,9 +7,40 @@ export {
   type StemFigures,
   type UprightPlanting,
 } from './depth.ts';
+export { DEPTH_SCHOOLS, STRIP_SCHOOLS, type DepthSchool, type StripSchoolId } from './schools.ts';
+export { leafHeights } from './seedling.ts';
+export {
+  firstDrinkLitres,
+  ORDER_SCHOOLS,
+  orderSchoolOf,
+  STEP_IDS,
+  stepsFor,
+  type OrderSchool,
+  type SessionBag,
+  type StepId,
+} from './session.ts';
+export {
+  COMPANION_GALLONS,
+  fitOf,
+  hotDay,
+  keptBy,
+  pillowStations,
+  plantsFor,
+  spanFor,
+  type Fit,
+  type HotDay,
+  type SizeSpan,
+} from './sizing/advice.ts';
+export {
+  EXCEPTIONS,
+  SIZING_SCHOOLS,
+  WATERINGS,
+  type ExceptionId,
+  type SizingSchool,
+  type WateringId,
+} from './sizing/schools.ts';
 export {
   WAYS,
-  WAY_IDS,
   planWith,
   wayOf,
   waysFor,
@@ -25,15 +54,4 @@ export {
   type Remedy,
   type TopUp,
   type Way,
-  type WayId,
 } from './ways/index.ts';
-export {
-  firstDrinkLitres,
-  ORDER_SCHOOLS,
-  orderSchoolOf,
-  STEP_IDS,
-  stepsFor,
-  type OrderSchool,
-  type SessionBag,
-  type StepId,
-} from './session.ts';

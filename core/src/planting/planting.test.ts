@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
-import { DEPTH_SCHOOLS, planUpright, plantingAtDepth, seedlingSchema, type Seedling } from './index.ts';
+import { DEPTH_SCHOOLS } from './schools.ts';
+import { planUpright, plantingAtDepth } from './depth.ts';
+import { seedlingSchema, type Seedling } from '../records/index.ts';
 
 const seedling: Seedling = {
   stemMillimetres: 340,

@@ -1,6 +1,6 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import type { StripSchoolId } from './schools.ts';
-import type { WayId } from './ways/index.ts';
+import type { WayId } from '../records/index.ts';
 
 /** What is done at a bag on planting day. */
 export const STEP_IDS = [

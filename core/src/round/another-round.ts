@@ -1,5 +1,6 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import { daylightHours, dayOfYear, shareOfDay } from '../climate/index.ts';
+import { daylightHours, shareOfDay } from '../climate/index.ts';
+import { dayOfYear } from '../calendar/index.ts';
 
 /** What one more round a day would do for a bag, on the thirstiest day to come. */
 export interface AnotherRound {

@@ -1,6 +1,15 @@
-import type { BagWater } from '../bag-state/index.ts';
-import type { Container, Stand } from '../garden/index.ts';
-import { fingerGradeOf } from '../water/index.ts';
+import type { Container, Stand } from '../records/index.ts';
+import { fingerGradeOf, type LookAhead, type WaterEstimate } from '../water/index.ts';
+
+/** What the walk is planned by: a bag's water, now and to come. */
+export interface WalkedBag {
+  readonly containerId: string;
+  readonly estimate: WaterEstimate;
+  readonly ahead: LookAhead;
+  /** undefined for an empty bag */
+  readonly daysSincePlanting: number | undefined;
+  readonly hasBeenLookedAt: boolean;
+}
 
 /** Why a bag is on the round, as data; the interface puts it into words. */
 export type StopReason =
@@ -35,7 +44,7 @@ export interface RoundPlan {
  * order, and the rest with the time of their next look. A bag whose feed is due comes too. An empty bag (nothing planted) is not on the round.
  */
 export function planRound(
-  waters: readonly BagWater[],
+  waters: readonly WalkedBag[],
   containers: readonly Container[],
   stands: readonly Stand[],
   feedDueIds: ReadonlySet<string> = new Set(),
@@ -85,7 +94,10 @@ export function inWalkingOrder(
 }
 
 /** The span of finger grades that an estimate leads one to expect. */
-export function expectedGrades(water: BagWater): { readonly driest: number; readonly wettest: number } {
+export function expectedGrades(water: Pick<WalkedBag, 'estimate'>): {
+  readonly driest: number;
+  readonly wettest: number;
+} {
   const { low, high } = water.estimate.share;
   return { driest: fingerGradeOf(low), wettest: fingerGradeOf(high) };
 }

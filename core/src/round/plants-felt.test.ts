@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Entry, EntryOf } from '../diary/index.ts';
+import type { Entry, EntryOf } from '../records/index.ts';
 import { drierPlant, standingLooks } from './index.ts';
 
 const at = (day: number, minute: number) =>

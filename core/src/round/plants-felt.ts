@@ -1,5 +1,5 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import type { Entry, EntryOf } from '../diary/index.ts';
+import type { Entry, EntryOf } from '../records/index.ts';
 
 type LookEntry = EntryOf<'look'>;
 

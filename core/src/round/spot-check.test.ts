@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, gannetSlip } from '../../demo/index.ts';
 import { resolveAssumed, type Assumed } from '../assumed/index.ts';
-import { bagWater } from '../bag-state/index.ts';
-import { liveEntries } from '../diary/index.ts';
+import { bagWater } from '../garden-state/index.ts';
+import { liveEntries } from '../records/index.ts';
 import { planRound, spotCheck } from './index.ts';
 
 const garden = gannetSlip(7);

@@ -1,7 +1,6 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import type { BagWater } from '../bag-state/index.ts';
-import type { Container } from '../garden/index.ts';
-import type { Stop } from './plan-round.ts';
+import type { Container } from '../records/index.ts';
+import type { Stop, WalkedBag } from './plan-round.ts';
 
 /** A stop as a choice: what a visit now averts, and what it costs. */
 export interface SpotStop {
@@ -21,7 +20,7 @@ export interface SpotStop {
  */
 export function spotCheck(
   stops: readonly Stop[],
-  waters: ReadonlyMap<string, BagWater>,
+  waters: ReadonlyMap<string, WalkedBag>,
   containers: readonly Container[],
   minutes: number,
   assumed: Assumed = DEFAULT_ASSUMED,
@@ -48,7 +47,7 @@ export function spotCheck(
   return chosen.sort((a, b) => (order.get(a.containerId) ?? 0) - (order.get(b.containerId) ?? 0));
 }
 
-function choiceOf(stop: Stop, water: BagWater | undefined, assumed: Assumed): SpotStop {
+function choiceOf(stop: Stop, water: WalkedBag | undefined, assumed: Assumed): SpotStop {
   const rounds = water?.ahead.rounds ?? [];
   const risk = rounds[1]?.chanceDry ?? rounds[0]?.chanceDry ?? water?.estimate.chanceDry ?? 1;
   // nobody has looked: the doubt itself is the risk

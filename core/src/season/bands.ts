@@ -1,10 +1,8 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import { addDays, dayOf, type Day } from '../climate/index.ts';
-import { cropOf, habitOf, type Crop, type Habit } from '../crops/index.ts';
-import type { Entry } from '../diary/index.ts';
-import type { Plan } from '../garden/index.ts';
-import { datesFrom, type DaySpan, type PlantingDates, type TimingPlace } from '../timing/index.ts';
-import type { Occupant } from '../bag-state/index.ts';
+import { addDays, dayOf, type Day } from '../calendar/index.ts';
+import { cropOf, habitOf, type Crop, type Habit, type Occupant } from '../plants/index.ts';
+import type { Entry, Plan } from '../records/index.ts';
+import { datesFrom, type DaySpan, type PlantingDates, type TimingPlace } from './windows.ts';
 
 /** A stretch of a crop's year. */
 export type BandKind = 'sow' | 'harden' | 'grow' | 'flower' | 'pick' | 'clear';

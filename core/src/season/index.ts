@@ -7,3 +7,19 @@ export {
   type BandKind,
   type CropYear,
 } from './bands.ts';
+export { frostChance, frostYear, growingYearOf, MIDSUMMER, type FrostYear } from './frost.ts';
+export { hardeningPlan, nightWord, type HardeningDay, type NightWord } from './hardening.ts';
+export { TIMING_SCHOOLS, timingSchoolOf, type TimingSchool } from './schools.ts';
+export {
+  datesFrom,
+  plantingWindow,
+  seasonEnd,
+  secondCrop,
+  sowingFor,
+  type Cover,
+  type DaySpan,
+  type PlantingDates,
+  type PlantingWindow,
+  type TimingLimit,
+  type TimingPlace,
+} from './windows.ts';

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { gannetSlip } from '../../demo/index.ts';
-import { occupantsOf, siteOf } from '../bag-state/index.ts';
-import { liveEntries } from '../diary/index.ts';
-import type { Plan } from '../garden/index.ts';
-import { frostYear, timingSchoolOf } from '../timing/index.ts';
-import { inTheWay, isCarriedOut, yearOfOccupant, yearOfPlan } from './index.ts';
+import { occupantsOf } from '../plants/index.ts';
+import { siteOf } from '../garden-state/index.ts';
+import { liveEntries, type Plan } from '../records/index.ts';
+import { frostYear } from './frost.ts';
+import { timingSchoolOf } from './schools.ts';
+import { inTheWay, isCarriedOut, yearOfOccupant, yearOfPlan } from './bands.ts';
 
 const garden = gannetSlip(3);
 const live = liveEntries(garden.entries);

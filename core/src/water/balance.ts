@@ -1,5 +1,5 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import { dayOf, type Day } from '../climate/index.ts';
+import { dayOf, type Day } from '../calendar/index.ts';
 import { bagDepletion, type WaterBag } from './demand.ts';
 import { afterRefill, draw, handFilled } from './stores.ts';
 import { afterGain, afterLoss } from './stress.ts';

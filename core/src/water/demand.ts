@@ -1,6 +1,7 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import { canopySquareMetres, type HabitFigures } from '../crops/index.ts';
-import { daysBetween, type Day, type WeatherDay } from '../climate/index.ts';
+import { canopySquareMetres, type HabitFigures } from '../plants/index.ts';
+import { daysBetween, type Day } from '../calendar/index.ts';
+import { type WeatherDay } from '../climate/index.ts';
 import { dripOfDay, type DripSpell } from './drip.ts';
 import type { WaterStore } from './stores.ts';
 

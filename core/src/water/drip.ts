@@ -1,5 +1,5 @@
 import { within } from '../errors/index.ts';
-import type { Day } from '../climate/index.ts';
+import type { Day } from '../calendar/index.ts';
 
 /** How a bag's drip is set. */
 export interface DripSetting {

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { chanceFrom, CLIMATES, hiddenWeather } from '../../hidden/index.ts';
 import { ASSUMPTIONS, DEFAULT_ASSUMED } from '../assumed/index.ts';
-import { addDays, completeWeather, defaultNormals, type KnownDay } from '../climate/index.ts';
+import { addDays } from '../calendar/index.ts';
+import { completeWeather, defaultNormals, type KnownDay } from '../climate/index.ts';
 import { learnForecastSpread } from './forecast-spread.ts';
 
 const SITE = { latitudeDegrees: 51, normals: defaultNormals(51) };

@@ -1,5 +1,6 @@
 import { ASSUMPTIONS, type Assumed } from '../assumed/index.ts';
-import { addDays, completeWeather, type KnownDay, type Site, type WeatherDay } from '../climate/index.ts';
+import { addDays } from '../calendar/index.ts';
+import { completeWeather, type KnownDay, type Site, type WeatherDay } from '../climate/index.ts';
 import { shrunkMean } from '../statistics/index.ts';
 import { doubtOf } from './demand.ts';
 

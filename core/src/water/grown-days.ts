@@ -1,5 +1,6 @@
 import type { Assumed } from '../assumed/index.ts';
-import { daysBetween, growingDegreeDays, type WeatherDay } from '../climate/index.ts';
+import { daysBetween } from '../calendar/index.ts';
+import { growingDegreeDays, type WeatherDay } from '../climate/index.ts';
 import type { WaterBag } from './demand.ts';
 
 /** A day counts for no less and no more than this, however cold or hot. */

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
-import { addDays, completeWeather, defaultNormals } from '../climate/index.ts';
+import { addDays } from '../calendar/index.ts';
+import { completeWeather, defaultNormals } from '../climate/index.ts';
 import {
   afterLoss,
   afterRefill,

@@ -1,5 +1,6 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import { daylightHours, dayOf, dayOfYear, hourOf, shareOfDay, type WeatherDay } from '../climate/index.ts';
+import { daylightHours, shareOfDay, type WeatherDay } from '../climate/index.ts';
+import { dayOf, dayOfYear, hourOf } from '../calendar/index.ts';
 import { demandOfDay, type DayDemand, type WaterBag } from './demand.ts';
 import { grownDays } from './grown-days.ts';
 import type { Look } from './look.ts';

@@ -1,5 +1,5 @@
-import { isDay } from '@rundel/core/climate';
-import { momentSchema } from '@rundel/core/garden';
+import { isDay } from '@rundel/core/calendar';
+import { momentSchema } from '@rundel/core/records';
 import { Router, type Request, type Response } from 'express';
 import * as z from 'zod';
 import { DEVICES, FAULTS, later, SilentDevice, World } from './world.ts';

@@ -1,4 +1,4 @@
-import { addDays, dayOf, daysBetween, hourOf, offsetMinutesOf } from '@rundel/core/climate';
+import { addDays, dayOf, daysBetween, hourOf, offsetMinutesOf } from '@rundel/core/calendar';
 import {
   chanceFrom,
   CLIMATES,

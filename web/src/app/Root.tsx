@@ -9,7 +9,7 @@ import {
   whichToOpen,
   type Which,
 } from '../store/index.ts';
-import { LookProvider } from '../parts/look-context.tsx';
+import { LookProvider } from '../ui/look-context.tsx';
 import { Shell } from './Shell.tsx';
 import { useLook } from './theme/look-choice.ts';
 

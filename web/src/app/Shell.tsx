@@ -7,8 +7,7 @@ import {
   IconShoe,
   IconTallymarks,
 } from '@tabler/icons-react';
-import { dayOf, addDays } from '@rundel/core/climate';
-import { momentAt } from '@rundel/core/bag-state';
+import { dayOf, addDays, momentAt } from '@rundel/core/calendar';
 import { lazy, memo, Suspense, useEffect, useState, type ReactNode } from 'react';
 import { NavLink, useNavigate } from 'react-router';
 import { useGarden, type Which } from '../store/index.ts';

@@ -1,9 +1,9 @@
 import { Box, Button, Stack, TextField, Typography } from '@mui/material';
-import type { Garden } from '@rundel/core/bag-state';
+import type { Garden } from '@rundel/core/records';
 import { useState, type FormEvent } from 'react';
-import { UNIT_CHOICES } from '../parts/choices.tsx';
-import { readPlace } from '../parts/place-texts.ts';
-import { FileButton } from '../parts/FileButton.tsx';
+import { UNIT_CHOICES } from '../ui/choices.tsx';
+import { readPlace } from '../text/place-text.ts';
+import { FileButton } from '../ui/FileButton.tsx';
 import { newGarden, readGardenFile, realClock } from '../store/index.ts';
 
 /** First run: two ways in, and a third for who has a file. */

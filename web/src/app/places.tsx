@@ -1,19 +1,19 @@
 import { Navigate, type RouteObject } from 'react-router';
 import { lazy } from 'react';
-import RoundPage from '../round/RoundPage.tsx';
+import RoundPage from '../pages/round/RoundPage.tsx';
 import { Broken } from './Broken.tsx';
 
-const StandsPage = lazy(() => import('../stands/StandsPage.tsx'));
-const AddBagPage = lazy(() => import('../stands/AddBagPage.tsx'));
-const EditBagPage = lazy(() => import('../stands/EditBagPage.tsx'));
-const BagPage = lazy(() => import('../stands/BagPage.tsx'));
-const PlantingPage = lazy(() => import('../round/planting/PlantingPage.tsx'));
-const SeasonPage = lazy(() => import('../season/SeasonPage.tsx'));
-const BenchPage = lazy(() => import('../bench/BenchPage.tsx'));
-const TallyPage = lazy(() => import('../tally/TallyPage.tsx'));
-const SettingsPage = lazy(() => import('../files/SettingsPage.tsx'));
-const FilesPage = lazy(() => import('../files/FilesPage.tsx'));
-const HelpPage = lazy(() => import('../files/HelpPage.tsx'));
+const StandsPage = lazy(() => import('../pages/bags/StandsPage.tsx'));
+const AddBagPage = lazy(() => import('../pages/bags/AddBagPage.tsx'));
+const EditBagPage = lazy(() => import('../pages/bags/EditBagPage.tsx'));
+const BagPage = lazy(() => import('../pages/bags/BagPage.tsx'));
+const PlantingPage = lazy(() => import('../pages/round/planting/PlantingPage.tsx'));
+const SeasonPage = lazy(() => import('../pages/season/SeasonPage.tsx'));
+const BenchPage = lazy(() => import('../pages/bench/BenchPage.tsx'));
+const TallyPage = lazy(() => import('../pages/tally/TallyPage.tsx'));
+const SettingsPage = lazy(() => import('../pages/files/SettingsPage.tsx'));
+const FilesPage = lazy(() => import('../pages/files/FilesPage.tsx'));
+const HelpPage = lazy(() => import('../pages/files/HelpPage.tsx'));
 
 /** Every screen has an address. The round is the home and comes with the first load; the rest when it is gone to. */
 export const PLACES: RouteObject[] = [

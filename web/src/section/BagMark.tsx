@@ -1,4 +1,4 @@
-import type { BagBody } from '@rundel/core/bag-state';
+import type { BagBody } from '@rundel/core/garden-state';
 import { outline } from '@rundel/core/bags';
 import type { Range } from '@rundel/core/water';
 import { useId } from 'react';

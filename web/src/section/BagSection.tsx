@@ -1,4 +1,4 @@
-import { supportOf } from '@rundel/core/supports';
+import { supportOf } from '@rundel/core/plants';
 import { FINGER_GRADES, fingerGradeOf } from '@rundel/core/water';
 import { useMediaQuery } from '@mui/material';
 import { useMemo } from 'react';

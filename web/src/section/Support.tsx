@@ -1,4 +1,4 @@
-import type { SupportKindId } from '@rundel/core/supports';
+import type { SupportKindId } from '@rundel/core/records';
 import type { ReactNode } from 'react';
 import type { Drawing } from './layout.ts';
 import type { Scene } from './scene.ts';

@@ -1,8 +1,7 @@
-import { bodyOf } from '@rundel/core/bag-state';
+import { bodyOf } from '@rundel/core/garden-state';
 import { CONTAINER_KINDS } from '@rundel/core/bags';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
-import { liveEntries } from '@rundel/core/diary';
-import type { Container } from '@rundel/core/garden';
+import { liveEntries, type Container } from '@rundel/core/records';
 import { parse, type HTMLElement } from 'node-html-parser';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';

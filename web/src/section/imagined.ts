@@ -1,7 +1,6 @@
-import type { Occupant } from '@rundel/core/bag-state';
-import { addDays, dayOf } from '@rundel/core/climate';
-import { cropOf, habitOf, type Crop, type Habit } from '@rundel/core/crops';
-import type { Seedling } from '@rundel/core/planting';
+import { type Occupant, cropOf, habitOf, type Crop, type Habit } from '@rundel/core/plants';
+import { addDays, dayOf } from '@rundel/core/calendar';
+import type { Seedling } from '@rundel/core/records';
 
 /** A planting that is being thought about. */
 export interface ImaginedPlanting {

@@ -6,13 +6,11 @@ import {
   plantingTaskOf,
   STATIONS_SPAN,
   type BagBody,
-  type Occupant,
-} from '@rundel/core/bag-state';
+} from '@rundel/core/garden-state';
+import { type Occupant, habitFigures } from '@rundel/core/plants';
 import { heightOfLitres, litresBelow, outline } from '@rundel/core/bags';
-import { dayOf, daysBetween } from '@rundel/core/climate';
-import { habitFigures } from '@rundel/core/crops';
-import type { Entry } from '@rundel/core/diary';
-import type { Container } from '@rundel/core/garden';
+import { dayOf, daysBetween } from '@rundel/core/calendar';
+import type { Entry, Container } from '@rundel/core/records';
 import { wayOf, type PlantingPlan } from '@rundel/core/planting';
 import type { Range } from '@rundel/core/water';
 import { trainingOf, type Training } from './training.ts';

@@ -1,8 +1,8 @@
-import { plantingOf, bodyOf, type BagBody, type Occupant } from '@rundel/core/bag-state';
+import { plantingOf, bodyOf, type BagBody } from '@rundel/core/garden-state';
+import { type Occupant } from '@rundel/core/plants';
 import { CONTAINER_KINDS } from '@rundel/core/bags';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
-import { liveEntries } from '@rundel/core/diary';
-import type { Container } from '@rundel/core/garden';
+import { liveEntries, type Container } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
 import { imaginedOccupant } from './imagined.ts';
 import { heightNeeded, layout } from './layout.ts';

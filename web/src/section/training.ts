@@ -1,4 +1,4 @@
-import type { Habit } from '@rundel/core/crops';
+import type { Habit } from '@rundel/core/plants';
 
 /** How a plant is trained, as it is drawn: where its leaders stand at the top, mm from its stem, and where they part. */
 export interface Training {

@@ -1,4 +1,4 @@
-import type { Container } from '@rundel/core/garden';
+import type { Container } from '@rundel/core/records';
 import { afterAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { answersFor, type Answers, type Asked } from './answers.ts';
 

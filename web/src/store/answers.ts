@@ -1,4 +1,4 @@
-import type { Container } from '@rundel/core/garden';
+import type { Container } from '@rundel/core/records';
 import { estimateWorker } from '../workers/estimate.ts';
 
 /** What a worker found out last about each bag, by what it was worked out from. */

@@ -1,6 +1,6 @@
-import { bodyOf, type BagBody, type BagWater, type Garden, type Occupant } from '@rundel/core/bag-state';
-import type { Entry } from '@rundel/core/diary';
-import type { Container, Stand } from '@rundel/core/garden';
+import { bodyOf, type BagBody, type BagWater } from '@rundel/core/garden-state';
+import type { Garden, Entry, Container, Stand } from '@rundel/core/records';
+import { type Occupant } from '@rundel/core/plants';
 import { useMemo } from 'react';
 import { useGarden } from './garden-context.tsx';
 import { containersInUse, nameOfBag, occupantsNow } from './selectors.ts';

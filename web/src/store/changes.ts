@@ -1,5 +1,4 @@
-import type { Entry } from '@rundel/core/diary';
-import type { TableName } from '@rundel/core/garden';
+import type { Entry, TableName } from '@rundel/core/records';
 import type { RecordChange } from './garden-store.ts';
 import { newId } from './ids.ts';
 

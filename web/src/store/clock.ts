@@ -1,4 +1,4 @@
-import { momentOf } from '@rundel/core/climate';
+import { momentOf } from '@rundel/core/calendar';
 
 /** Where "now" comes from. The grower's garden follows the real clock; the demo stands on an evening in July. */
 export interface Clock {

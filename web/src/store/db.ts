@@ -1,5 +1,4 @@
-import type { Entry } from '@rundel/core/diary';
-import type { RecordOf, Settings, TableName } from '@rundel/core/garden';
+import type { Entry, RecordOf, Settings, TableName } from '@rundel/core/records';
 import Dexie, { type Table } from 'dexie';
 
 /** Small things that belong to this device's copy and to no file: the walk in progress, remembered columns. */

@@ -1,4 +1,4 @@
-import type { Garden } from '@rundel/core/bag-state';
+import type { Garden } from '@rundel/core/records';
 import { readGardenFile } from './garden-file.ts';
 
 /** The demo is a garden file like any other, made by `npm run demo` from a seeded script and shipped beside the app. */

@@ -1,5 +1,5 @@
 import * as z from '@rundel/core/schema';
-import { daySchema, momentSchema } from '@rundel/core/garden';
+import { daySchema, momentSchema } from '@rundel/core/records';
 
 /** The devices that answer at this app's own server, as docs/devices.md has them. */
 

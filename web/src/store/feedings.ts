@@ -1,8 +1,7 @@
-import { feedingCaseOf } from '@rundel/core/bag-state';
-import { addDays, dayOf } from '@rundel/core/climate';
-import { entriesAt } from '@rundel/core/diary';
-import type { Container } from '@rundel/core/garden';
-import type { FeedingCase, Regime } from '@rundel/core/feeding';
+import { feedingCaseOf } from '@rundel/core/garden-state';
+import { addDays, dayOf } from '@rundel/core/calendar';
+import { entriesAt, type Container, type Regime } from '@rundel/core/records';
+import type { FeedingCase } from '@rundel/core/feeding';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { estimateWorker, type BagLedger, type FailedWater, type FeedingNow } from '../workers/estimate.ts';

@@ -1,7 +1,13 @@
-import type { Garden } from '@rundel/core/bag-state';
-import { offsetMinutesOf } from '@rundel/core/climate';
-import { liveEntries, type Draft, type Entry } from '@rundel/core/diary';
-import type { RecordOf, Settings, TableName } from '@rundel/core/garden';
+import {
+  type Garden,
+  liveEntries,
+  type Draft,
+  type Entry,
+  type RecordOf,
+  type Settings,
+  type TableName,
+} from '@rundel/core/records';
+import { offsetMinutesOf } from '@rundel/core/calendar';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { inverse, type Change } from './changes.ts';

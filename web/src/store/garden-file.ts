@@ -1,6 +1,11 @@
-import { entrySchema } from '@rundel/core/diary';
-import type { Garden } from '@rundel/core/bag-state';
-import { momentSchema, RECORD_SCHEMAS, settingsSchema, type TableName } from '@rundel/core/garden';
+import {
+  entrySchema,
+  type Garden,
+  momentSchema,
+  RECORD_SCHEMAS,
+  settingsSchema,
+  type TableName,
+} from '@rundel/core/records';
 import * as z from '@rundel/core/schema';
 import { RECORD_TABLES } from './db.ts';
 import { LATEST_VERSION, migrate } from './migrations.ts';

@@ -1,12 +1,13 @@
-import type { Garden } from '@rundel/core/bag-state';
-import { entrySchema, type Entry } from '@rundel/core/diary';
 import {
+  type Garden,
+  entrySchema,
+  type Entry,
   RECORD_SCHEMAS,
   settingsSchema,
   type RecordOf,
   type Settings,
   type TableName,
-} from '@rundel/core/garden';
+} from '@rundel/core/records';
 import { GardenDb, RECORD_TABLES } from './db.ts';
 import { readRows, ROWS_A_PART, type SetAside } from './garden-file.ts';
 

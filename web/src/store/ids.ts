@@ -1,4 +1,4 @@
-import { ID_PREFIXES, type IdOf } from '@rundel/core/garden';
+import { ID_PREFIXES, type IdOf } from '@rundel/core/records';
 import { customAlphabet } from 'nanoid';
 
 const random = customAlphabet('0123456789abcdefghijkmnpqrstuvwxyz', 16);

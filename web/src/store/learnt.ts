@@ -1,6 +1,6 @@
 import { resolveAssumed } from '@rundel/core/assumed';
-import { bodyOf, knownWeather, learnFinger, siteOf, type BagBody } from '@rundel/core/bag-state';
-import { entriesAt } from '@rundel/core/diary';
+import { bodyOf, knownWeather, learnFinger, siteOf, type BagBody } from '@rundel/core/garden-state';
+import { entriesAt } from '@rundel/core/records';
 import { learnForecastSpread } from '@rundel/core/water';
 import type { OpenGarden } from './garden-context.tsx';
 

@@ -1,5 +1,4 @@
-import type { Garden } from '@rundel/core/bag-state';
-import type { RecordOf, TableName } from '@rundel/core/garden';
+import type { Garden, RecordOf, TableName } from '@rundel/core/records';
 import { RECORD_TABLES } from './db.ts';
 
 /**

@@ -1,5 +1,4 @@
-import type { Garden } from '@rundel/core/bag-state';
-import type { Settings } from '@rundel/core/garden';
+import type { Garden, Settings } from '@rundel/core/records';
 import { newId } from './ids.ts';
 
 /** A new grower's garden: one stand outdoors and a ten-litre can, both to be renamed. */

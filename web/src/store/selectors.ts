@@ -1,6 +1,5 @@
-import { occupantsOf, type Garden, type Occupant } from '@rundel/core/bag-state';
-import type { Entry } from '@rundel/core/diary';
-import type { Container, Measure, Stand } from '@rundel/core/garden';
+import { occupantsOf, type Occupant } from '@rundel/core/plants';
+import type { Garden, Entry, Container, Measure, Stand } from '@rundel/core/records';
 import { inWalkingOrder } from '@rundel/core/round';
 
 /** Stands that are not in the bin, in the order of the walk. */

@@ -1,6 +1,6 @@
-import { bagFeeding, bagWater, bodyOf, warmthOf, type Garden } from '@rundel/core/bag-state';
+import { bagFeeding, bagWater, bodyOf, warmthOf } from '@rundel/core/garden-state';
+import { type Garden, byTime, liveEntries } from '@rundel/core/records';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
-import { byTime, liveEntries } from '@rundel/core/diary';
 import { describe, expect, it } from 'vitest';
 import { gardenForFeeding } from './feedings.ts';
 import { containersInUse, occupantsIn } from './selectors.ts';

@@ -1,8 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { liveEntries, type Entry } from '@rundel/core/diary';
+import { liveEntries, type Entry, type Stand } from '@rundel/core/records';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
-import type { Stand } from '@rundel/core/garden';
 import { afterEach, describe, expect, it } from 'vitest';
 import { inverse, type Change } from './changes.ts';
 import { clockSetTo, realClock } from './clock.ts';

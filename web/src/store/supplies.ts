@@ -1,7 +1,14 @@
-import { costOf, unitPrices, type BagCost, type UnitPrice } from '@rundel/core/costs';
-import type { Entry } from '@rundel/core/diary';
-import type { Pack } from '@rundel/core/garden';
-import { priceLogs, stockOf, type PriceLog, type Stock } from '@rundel/core/shed';
+import {
+  costOf,
+  unitPrices,
+  type BagCost,
+  type UnitPrice,
+  priceLogs,
+  stockOf,
+  type PriceLog,
+  type Stock,
+} from '@rundel/core/stock';
+import type { Entry, Pack } from '@rundel/core/records';
 import { useMemo } from 'react';
 import { useBags } from './bags.ts';
 import { useGarden } from './garden-context.tsx';

@@ -1,7 +1,6 @@
-import type { BagWater, Garden } from '@rundel/core/bag-state';
-import { addDays, dayOf } from '@rundel/core/climate';
-import { entriesAt, type Entry } from '@rundel/core/diary';
-import type { Container } from '@rundel/core/garden';
+import type { BagWater } from '@rundel/core/garden-state';
+import { type Garden, entriesAt, type Entry, type Container } from '@rundel/core/records';
+import { addDays, dayOf } from '@rundel/core/calendar';
 import type { FailedWater } from '../workers/estimate.ts';
 import { answersFor, type Answers } from './answers.ts';
 import type { OpenGarden } from './garden-context.tsx';

@@ -1,5 +1,5 @@
-import type { BagWater } from '@rundel/core/bag-state';
-import type { Container, Stand } from '@rundel/core/garden';
+import type { BagWater } from '@rundel/core/garden-state';
+import type { Container, Stand } from '@rundel/core/records';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { estimateWorker, type FailedWater } from '../workers/estimate.ts';

@@ -1,6 +1,5 @@
 import type { AwayPlan, AwayQuestion } from '@rundel/core/away';
-import type { Garden } from '@rundel/core/bag-state';
-import type { Container } from '@rundel/core/garden';
+import type { Garden, Container } from '@rundel/core/records';
 import { proxy, wrap } from 'comlink';
 import type { AwayApi } from './away.worker.ts';
 

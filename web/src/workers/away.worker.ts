@@ -1,8 +1,8 @@
 import { planAway, type AwayBag, type AwayPlan, type AwayQuestion } from '@rundel/core/away';
 import { resolveAssumed } from '@rundel/core/assumed';
-import { knownWeather, siteOf, waterCase, type Garden } from '@rundel/core/bag-state';
+import { knownWeather, siteOf, waterCase } from '@rundel/core/garden-state';
+import type { Garden, Container } from '@rundel/core/records';
 import { fitWeather } from '@rundel/core/climate';
-import type { Container } from '@rundel/core/garden';
 import { expose } from 'comlink';
 
 export const api = {

@@ -6,11 +6,10 @@ import {
   warmthOf,
   type BagFeeding,
   type BagWater,
-  type Garden,
-} from '@rundel/core/bag-state';
+} from '@rundel/core/garden-state';
+import type { Garden, Container } from '@rundel/core/records';
 import type { Ledger, Verdict } from '@rundel/core/feeding';
 import type { WaterEstimate } from '@rundel/core/water';
-import type { Container } from '@rundel/core/garden';
 import { expose } from 'comlink';
 
 /** A bag that could not be worked out, in words; the others go on. */

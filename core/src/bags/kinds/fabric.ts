@@ -1,5 +1,13 @@
-import { boxDimensions, boxFrom, FABRIC, likelyBox, likelyRound } from './families.ts';
-import { roundDimensions, roundFrom, tooMuchTaper } from './families.ts';
+import {
+  boxDimensions,
+  boxFrom,
+  FABRIC,
+  likelyBox,
+  likelyRound,
+  roundDimensions,
+  roundFrom,
+  tooMuchTaper,
+} from './families.ts';
 import type { ContainerKind } from './kind.ts';
 
 export const roundFabric: ContainerKind = {

@@ -1,6 +1,16 @@
 import { assumed } from '../../assumed/index.ts';
-import { boxDimensions, boxFrom, lasts, likelyBox, likelyRigid, RIGID, weighs } from './families.ts';
-import { roundDimensions, roundFrom, tooMuchTaper } from './families.ts';
+import {
+  boxDimensions,
+  boxFrom,
+  lasts,
+  likelyBox,
+  likelyRigid,
+  RIGID,
+  weighs,
+  roundDimensions,
+  roundFrom,
+  tooMuchTaper,
+} from './families.ts';
 import { DIMENSIONS, length, type ContainerKind } from './kind.ts';
 import { roundSolid } from './round.ts';
 import { boxSolid } from './box.ts';

@@ -3,12 +3,12 @@ import { collar } from './collar.ts';
 import { lowStart, ring } from './low-start.ts';
 import { trench } from './trench.ts';
 import { upright } from './upright.ts';
-import type { PlantingOutcome, PlantingTask, Way, WayId } from './way.ts';
+import type { PlantingOutcome, PlantingTask, Way } from './way.ts';
+import type { WayId } from '../../records/index.ts';
 import { netCup, seed } from './without-ball.ts';
 
 export { planWith, type OwnPlanting, type PlantingRemark } from './own.ts';
 export {
-  WAY_IDS,
   type Obstacle,
   type PlantingOutcome,
   type PlantingPlan,
@@ -17,7 +17,6 @@ export {
   type Remedy,
   type TopUp,
   type Way,
-  type WayId,
 } from './way.ts';
 
 /** Every way, in the order in which they are offered. */

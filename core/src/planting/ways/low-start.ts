@@ -1,7 +1,8 @@
-import { daysToReach } from '../../growth/index.ts';
+import { daysToReach } from '../../plants/index.ts';
 import { planUpright, schoolOf, wantedDepth } from '../depth.ts';
 import { cannot, holeOf, looseBetween, sinks } from './measures.ts';
-import type { PlantingOutcome, PlantingTask, TopUp, Way, WayId } from './way.ts';
+import type { PlantingOutcome, PlantingTask, TopUp, Way } from './way.ts';
+import type { WayId } from '../../records/index.ts';
 
 /** Less than this to add later is not worth rolling a rim for, mm. */
 const LEAST_GAIN = 40;

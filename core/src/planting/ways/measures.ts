@@ -1,5 +1,6 @@
 import { litresBelow } from '../../bags/index.ts';
-import type { Obstacle, PlantingOutcome, PlantingSite, PlantingTask, WayId } from './way.ts';
+import type { Obstacle, PlantingOutcome, PlantingSite, PlantingTask } from './way.ts';
+import type { WayId } from '../../records/index.ts';
 
 /** Cylinder, L. */
 export function cylinderLitres(widthMillimetres: number, heightMillimetres: number): number {

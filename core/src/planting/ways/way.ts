@@ -1,13 +1,8 @@
 import type { Assumed } from '../../assumed/index.ts';
 import type { Ring, Solid } from '../../bags/index.ts';
-import type { Crop } from '../../crops/index.ts';
-import type { HeightBelief, Reaching } from '../../growth/index.ts';
+import type { Crop, HeightBelief, Reaching } from '../../plants/index.ts';
 import type { StemFigures } from '../depth.ts';
-import type { Seedling } from '../seedling.ts';
-
-/** How a plant goes into a bag. */
-export const WAY_IDS = ['upright', 'trench', 'collar', 'ring', 'low-start', 'net-cup', 'seed'] as const;
-export type WayId = (typeof WAY_IDS)[number];
+import type { Seedling, WayId } from '../../records/index.ts';
 
 /** The place that a seedling goes to: the bag as far as planting is concerned, and the school in use. */
 export interface PlantingSite {

@@ -1,9 +1,0 @@
-import type { Entry } from '../diary/index.ts';
-import type { Records, Settings } from '../garden/index.ts';
-
-/** Everything that a grower has entered: the input of every computation about a garden. */
-export interface Garden extends Records {
-  readonly settings: Settings;
-  /** the diary as stored, tombstones and corrections included */
-  readonly entries: readonly Entry[];
-}

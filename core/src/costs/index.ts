@@ -1,1 +1,0 @@
-export { costOf, kilowattHours, unitPrices, type BagCost, type CostLine, type UnitPrice } from './cost.ts';

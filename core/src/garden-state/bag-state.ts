@@ -1,0 +1,245 @@
+import { addDays, dayOf, daysBetween, momentAt, roundsAfter } from '../calendar/index.ts';
+import { completeWeather, defaultNormals, type KnownDay, type Site } from '../climate/index.ts';
+import {
+  entriesAt,
+  liveEntries,
+  type Entry,
+  type Container,
+  type Settings,
+  type Garden,
+} from '../records/index.ts';
+import {
+  lookAhead,
+  timelineOf,
+  type Belief,
+  type DripSpell,
+  type LookAhead,
+  type UseStep,
+  type WaterBag,
+  type WaterEstimate,
+  type WaterEvent,
+} from '../water/index.ts';
+import { bodyOf, waterBagOf, type BagBody } from './body.ts';
+import { FilterMemory } from './filter-memory.ts';
+import { sizeForAge } from './growth.ts';
+import { daysSinceLastPlanting, occupantsOf } from '../plants/index.ts';
+import { learnProbe, type LearntProbe } from './probe.ts';
+import { looksOf, type SetAsideReading } from './readings.ts';
+
+/** What is known of one bag at one moment, all of it computed. */
+export interface BagWater {
+  readonly containerId: string;
+  readonly now: string;
+  readonly availableLitres: number;
+  readonly estimate: WaterEstimate;
+  readonly ahead: LookAhead;
+  /** days of the span whose temperatures were filled in from the normals, and days in all */
+  readonly filledDays: number;
+  readonly spanDays: number;
+  readonly daysSincePlanting: number | undefined;
+  readonly hasBeenLookedAt: boolean;
+  /** readings that cannot be right and do not count */
+  readonly setAside: readonly SetAsideReading[];
+  /** what its probe has shown to be off; undefined for a bag without readings of one */
+  readonly probe: LearntProbe | undefined;
+  /** what it likely used on each of the last days and will on the next, L: mean, at its own use; and what the drip brought */
+  readonly usePerDay: readonly {
+    readonly day: string;
+    readonly litres: number;
+    readonly dripLitres: number;
+  }[];
+}
+
+/** The furthest back a bag is followed, days: older entries say nothing about today's water. */
+const LONGEST_SPAN_DAYS = 200;
+const ROUNDS_AHEAD = 20;
+/** Five weeks of use are kept beside what is to come. */
+const USE_DAYS_BACK = 35;
+
+/** The garden's site: its own normals, or those of its latitude. */
+export function siteOf(settings: Settings): Site {
+  return {
+    latitudeDegrees: settings.latitudeDegrees,
+    normals: settings.normals ?? defaultNormals(settings.latitudeDegrees),
+  };
+}
+
+/** The weather that was entered, oldest recorded first, so that the latest word on a day counts. */
+export function knownWeather(live: readonly Entry[]): readonly KnownDay[] {
+  return live
+    .filter((e) => e.kind === 'weather')
+    .sort((a, b) => Date.parse(a.recordedAt) - Date.parse(b.recordedAt))
+    .map((e) => ({
+      day: e.day,
+      minCelsius: e.minCelsius,
+      maxCelsius: e.maxCelsius,
+      rainMillimetres: e.rainMillimetres,
+      humidityPercent: e.humidityPercent,
+      windMetresPerSecond: e.windMetresPerSecond,
+      sunHours: e.sunHours,
+    }));
+}
+
+function waterEventsOf(
+  containerId: string,
+  live: readonly Entry[],
+  looks: ReturnType<typeof looksOf>['looks'],
+): readonly WaterEvent[] {
+  const events: WaterEvent[] = [];
+  for (const e of entriesAt(live, containerId)) {
+    const look = looks.get(e.id);
+    if (look && e.kind === 'look')
+      events.push({ kind: 'look', id: e.id, at: e.at, look, stationId: e.stationId });
+    if (e.kind === 'drink') {
+      const { id, at, litres, isMeasured, ranThrough, into } = e;
+      events.push({ kind: 'drink', id, at, litres, isMeasured, ranThrough, into });
+    }
+    if (e.kind === 'solution' && e.what === 'changed')
+      events.push({ kind: 'emptied', id: `${e.id}-emptied`, at: e.at });
+  }
+  return events;
+}
+
+/** The drip settings of a container by its diary, oldest first. */
+export function dripsOf(containerId: string, live: readonly Entry[], loss: number): readonly DripSpell[] {
+  return entriesAt(live, containerId).flatMap((e) =>
+    e.kind === 'drip' ? [{ from: dayOf(e.at), setting: e.setting, loss }] : [],
+  );
+}
+
+/**
+ * When the story of a container's water starts: its first planting, look or drink since it last stood empty, or two weeks
+ * back. What it held for last season's plants says nothing of the mix that is in it now.
+ */
+function startOf(container: Container, live: readonly Entry[], now: string): string {
+  const earliest = momentAt(addDays(dayOf(now), -LONGEST_SPAN_DAYS), 0, now);
+  const usual = momentAt(addDays(dayOf(now), -14), 0, now);
+  const standing = new Set<string>();
+  let first: string | undefined;
+  for (const e of entriesAt(live, container.id)) {
+    if (Date.parse(e.at) > Date.parse(now)) continue;
+    if (e.kind === 'planted') standing.add(e.stationId);
+    if (e.kind === 'cleared' && standing.delete(e.stationId) && standing.size === 0) first = undefined;
+    else if (e.kind === 'planted' || e.kind === 'look' || e.kind === 'drink' || e.kind === 'drip')
+      first ??= e.at;
+  }
+  if (first === undefined) return usual;
+  return Date.parse(first) < Date.parse(earliest) ? earliest : first;
+}
+
+/** A container as the water model sees it, with what its diary adds, and where its story lies in time. */
+export interface WaterCase {
+  readonly bag: WaterBag;
+  readonly body: BagBody;
+  readonly belief: Belief;
+  /** local times of the rounds to come */
+  readonly rounds: readonly string[];
+}
+
+/**
+ * Works out a bag's water now and in the rounds to come, from the garden's records and diary.
+ *
+ * @param now local time with offset; entries after it do not count
+ * @param live the garden's live entries, when they are at hand already
+ * @param memory what is kept between runs for one bag, so that only what is new is run
+ * @throws RundelError or ZodError when the container's record does not make sense
+ */
+export function bagWater(
+  garden: Garden,
+  container: Container,
+  now: string,
+  live: readonly Entry[] = liveEntries(garden.entries),
+  memory: FilterMemory = new FilterMemory(),
+): BagWater {
+  return waterCase(garden, container, now, live, memory).water;
+}
+
+/** The same with the belief itself, for those who draw from it. */
+export function waterCase(
+  garden: Garden,
+  container: Container,
+  now: string,
+  live: readonly Entry[] = liveEntries(garden.entries),
+  memory: FilterMemory = new FilterMemory(),
+): WaterCase & { readonly water: BagWater } {
+  const { settings } = garden;
+  const stand = garden.stands.find((s) => s.id === container.standId);
+  const body = bodyOf(container, garden);
+  const { assumed } = body;
+  const from = startOf(container, live, now);
+  const occupants = occupantsOf(container, live, garden).filter(
+    (o) => o.clearedOn === undefined || o.clearedOn > dayOf(from),
+  );
+  const bag = waterBagOf(container, body, stand ?? { cover: 'open' }, occupants, settings, {
+    drips: dripsOf(container.id, live, assumed.dripLoss),
+    sizeOf: (occupant) => sizeForAge(occupant, body, live, settings, dayOf(now)),
+  });
+  const rounds = roundsAfter(now, settings.roundHours, ROUNDS_AHEAD);
+  const last = rounds.at(-1) ?? now;
+  const site = siteOf(settings);
+  const weather = completeWeather(knownWeather(live), site, dayOf(from), dayOf(last), assumed);
+  const stepsBetween = timelineOf(bag, weather, site.latitudeDegrees, assumed);
+  const runWith = (kept: FilterMemory, probeNoise?: number) => {
+    const { looks, setAside } = looksOf(container, body, live, probeNoise);
+    const events = waterEventsOf(container.id, live, looks);
+    const steps = stepsBetween(events, from, now);
+    return { looks, setAside, events, steps, ...kept.run(bag, steps, assumed) };
+  };
+  const first = runWith(memory);
+  const here = entriesAt(live, container.id);
+  const probe = learnProbe(here, first.looks, first.estimate.moves, bag.availableLitres, assumed);
+  const isOwn = probe.readings > 0 && Math.abs(probe.noise - assumed.probeNoise) > 1e-9;
+  const { setAside, events, steps, belief, estimate } = isOwn ? runWith(memory.second(), probe.noise) : first;
+  const spans = rounds.map((at, i) => ({
+    at,
+    hoursAhead: (Date.parse(at) - Date.parse(now)) / 3_600_000,
+    steps: stepsBetween([], rounds[i - 1] ?? now, at).filter((s): s is UseStep => s.kind === 'use'),
+  }));
+  const past = weather.filter((day) => day.day <= dayOf(now));
+  const daysSincePlanting = daysSinceLastPlanting(occupants, dayOf(now));
+  const seenAt = estimate.lastEventAt;
+  const water: BagWater = {
+    containerId: container.id,
+    now,
+    availableLitres: bag.availableLitres,
+    estimate,
+    ahead: lookAhead(belief, bag, spans, assumed, {
+      mayMissARound: settings.plansForMissedRound ?? false,
+      hoursSinceSeen: seenAt === undefined ? 0 : (Date.parse(now) - Date.parse(seenAt)) / 3_600_000,
+      isEstablishing: daysSincePlanting !== undefined && daysSincePlanting < assumed.establishingDays,
+    }),
+    filledDays: past.filter((day) => day.filled.temperature).length,
+    spanDays: daysBetween(dayOf(from), dayOf(now)) + 1,
+    daysSincePlanting,
+    hasBeenLookedAt: events.some((e) => e.kind === 'look' && Date.parse(e.at) <= Date.parse(now)),
+    setAside,
+    probe: probe.readings > 0 ? probe : undefined,
+    usePerDay: usePerDay(
+      [
+        ...steps.filter((step): step is UseStep => step.kind === 'use'),
+        ...spans.flatMap((span) => span.steps),
+      ],
+      estimate.useMultiplier.likely,
+      addDays(dayOf(now), -USE_DAYS_BACK),
+    ),
+  };
+  return { water, bag, body, belief, rounds };
+}
+
+/** Use by day, L, from a day on. */
+function usePerDay(steps: readonly UseStep[], use: number, from: string): BagWater['usePerDay'] {
+  const days = new Map<string, { litres: number; dripLitres: number; days: number }>();
+  for (const step of steps) {
+    const day = dayOf(step.until);
+    if (day < from) continue;
+    const sum = days.get(day) ?? { litres: 0, dripLitres: 0, days: 0 };
+    sum.litres += step.transpirationLitres * use + step.evaporationLitres;
+    sum.dripLitres += step.dripLitres;
+    sum.days += step.days;
+    days.set(day, sum);
+  }
+  // only whole days: the first and the last are cut
+  return [...days]
+    .filter(([, { days: part }]) => part > 0.95)
+    .map(([day, { litres, dripLitres }]) => ({ day, litres, dripLitres }));
+}

@@ -1,0 +1,180 @@
+import { resolveAssumed, type Assumed } from '../assumed/index.ts';
+import {
+  containerKind,
+  nominalGallons,
+  reserveLitres,
+  fillOf,
+  realSize,
+  sideSquareMetres,
+  type ContainerKind,
+  type Fill,
+  type RealSize,
+  drainedKilograms,
+} from '../bags/index.ts';
+import {
+  COMPANION_COVER,
+  COMPANION_DEPLETION,
+  COMPANION_KC,
+  COMPANION_WEEKS_TO_FULL,
+  habitFigures,
+  type Occupant,
+} from '../plants/index.ts';
+import type { Container, Settings, Stand, Garden } from '../records/index.ts';
+import { fillingOf, namedLayers, type Mix, type NamedLayer } from '../mixes/index.ts';
+import { availableLitres, storeOf, type DripSpell, type WaterBag, type WaterStore } from '../water/index.ts';
+
+/** What a container is, worked out: shape, fill, mix, weight and the numbers in use for it. */
+export interface BagBody {
+  readonly kind: ContainerKind;
+  readonly real: RealSize;
+  /** what growers would call its size, US gallons */
+  readonly nominalGallons: number;
+  readonly fill: Fill;
+  readonly mix: Mix;
+  /** from the base upwards; empty when one mix fills it */
+  readonly layers: readonly NamedLayer[];
+  readonly availableLitres: number;
+  /** water kept below raised drain holes, L */
+  readonly reserveLitres: number;
+  readonly emptyKilograms: number;
+  readonly drainedKilograms: number;
+  readonly assumed: Assumed;
+}
+
+/** What a body is worked out from; a bag that is only being thought of has these too. */
+export type BodyRecord = Pick<Container, 'kindId' | 'size' | 'mixId' | 'mulchMillimetres'> &
+  Partial<Pick<Container, 'assumptions' | 'layers' | 'holeMillimetres'>> & {
+    readonly stations: readonly unknown[];
+  };
+
+/**
+ * A container's body from its record.
+ *
+ * @throws RundelError when its kind or mix is unknown, ZodError when its measures do not suit its kind
+ */
+export function bodyOf(
+  container: BodyRecord,
+  garden: Pick<Garden, 'mixes'> & { readonly settings: Pick<Settings, 'assumptions'> },
+): BagBody {
+  const assumed = resolveAssumed({ ...garden.settings.assumptions, ...container.assumptions });
+  const kind = containerKind(container.kindId);
+  const mix = fillingOf(container, garden.mixes);
+  const real = realSize(container.kindId, container.size, assumed, container.stations.length);
+  const fill = fillOf(real.solid, {
+    headroomMillimetres: kind.isClosed ? 0 : assumed.headroom,
+    mulchMillimetres: container.mulchMillimetres,
+    settling: mix.settling,
+  });
+  const emptyKilograms = real.litres.likely * kind.emptyKilogramsPerLitre.value;
+  const hole = kind.drainage.canBeRaised ? Math.min(container.holeMillimetres ?? 0, fill.mixMillimetres) : 0;
+  return {
+    kind,
+    real,
+    nominalGallons: nominalGallons(container.size, real.litres.likely),
+    fill,
+    mix,
+    layers: namedLayers(container.layers, garden.mixes),
+    assumed,
+    availableLitres: availableLitres(mix, fill.mixLitres, fill.mixMillimetres, assumed),
+    reserveLitres: reserveLitres(real.solid, hole, mix.air),
+    emptyKilograms,
+    drainedKilograms: drainedKilograms({
+      mixLitres: fill.mixLitres,
+      dryKilogramsPerLitre: mix.dryKilogramsPerLitre,
+      capacity: mix.capacity,
+      emptyKilograms,
+    }),
+  };
+}
+
+/** What the diary adds to a container for the water model: drip settings, and each plant's size for its age. */
+export interface WaterHistory {
+  readonly drips: readonly DripSpell[];
+  sizeOf(occupant: Occupant): number;
+}
+
+const NO_HISTORY: WaterHistory = { drips: [], sizeOf: () => 1 };
+
+/** The same container as the water model sees it. */
+export function waterBagOf(
+  container: Pick<Container, 'mulchMillimetres'> & Partial<Pick<Container, 'stores' | 'companions'>>,
+  body: BagBody,
+  stand: Pick<Stand, 'cover' | 'shade'>,
+  occupants: readonly Occupant[],
+  settings: Pick<Settings, 'assumptions'>,
+  history: WaterHistory = NO_HISTORY,
+): WaterBag {
+  const { solid } = body.real;
+  return {
+    availableLitres: body.availableLitres,
+    // a closed bag's film lies over its top but for the planting holes, about a tenth of it
+    topSquareMetres:
+      (solid.areaAt(Math.min(body.fill.mixMillimetres, solid.heightMillimetres / 2)) / 1e6) *
+      (body.kind.isClosed ? 0.1 : 1),
+    breathingSquareMetres:
+      body.kind.wall === 'fabric' ? sideSquareMetres(solid, body.fill.mixMillimetres) : 0,
+    mulchMillimetres: container.mulchMillimetres,
+    underCover: stand.cover !== 'open',
+    shade: stand.shade ?? 0,
+    stores: storesOf(container, body),
+    drips: history.drips,
+    plants: [
+      ...occupants.map((o) => ({
+        plantedOn: o.plantedOn,
+        clearedOn: o.clearedOn,
+        kc: o.crop.kcMid,
+        depletion: o.crop.depletion,
+        figures: habitFigures(o.crop.id, o.habit, settings.assumptions),
+        size: history.sizeOf(o),
+      })),
+      ...companionsOf(container, occupants),
+    ],
+  };
+}
+
+/** What stands beside the crop, from the planting of the eldest that is still there. */
+function companionsOf(
+  { companions }: Partial<Pick<Container, 'companions'>>,
+  occupants: readonly Occupant[],
+): WaterBag['plants'] {
+  const eldest = occupants.find((o) => o.clearedOn === undefined);
+  if (!companions || !eldest) return [];
+  return [
+    {
+      plantedOn: eldest.plantedOn,
+      clearedOn: companions.until,
+      kc: COMPANION_KC,
+      depletion: COMPANION_DEPLETION,
+      figures: {
+        fullHeightMillimetres: 300,
+        canopySquareMetres: COMPANION_COVER[companions.size],
+        weeksToFull: COMPANION_WEEKS_TO_FULL,
+      },
+    },
+  ];
+}
+
+/** A channel under a bag runs on past it; without a drum to count, it is taken to hold this much for each bag, L. */
+const CHANNEL_LITRES = 10;
+
+/** The stores of a container: those that belong to its kind first, then what was put beside it. */
+export function storesOf(
+  container: Partial<Pick<Container, 'stores'>>,
+  body: BagBody,
+): readonly WaterStore[] {
+  const { kind, assumed, real } = body;
+  const stores: WaterStore[] = [];
+  const { under } = real;
+  // a drum with a float keeps the channel full: together they are one store
+  const drum = container.stores?.find(({ kind: added }) => added === 'drum');
+  const fed = under?.litres === undefined ? drum : undefined;
+  if (under) stores.push(storeOf(under.kind, under.litres ?? fed?.litres ?? CHANNEL_LITRES, assumed));
+  if (body.reserveLitres > 0.05) stores.push(storeOf('reserve', body.reserveLitres, assumed));
+  if (kind.drainage.by === 'open-base' && !under) {
+    const footprint = real.solid.areaAt(0) / 1e6;
+    stores.push(storeOf('soil', footprint * assumed.soilStore, assumed));
+  }
+  for (const { kind: added, litres } of container.stores ?? [])
+    if (!(under && fed && added === 'drum')) stores.push(storeOf(added, litres, assumed));
+  return stores;
+}

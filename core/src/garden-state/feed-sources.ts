@@ -1,0 +1,155 @@
+import type { Assumed } from '../assumed/index.ts';
+import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
+import { habitFigures, type Occupant } from '../plants/index.ts';
+import type { Entry, EntryOf, Container, Measure, Garden } from '../records/index.ts';
+import { yieldFactor, type FedPlant, type LedgerSource } from '../feeding/index.ts';
+import {
+  elementsBy,
+  elementsIn,
+  gramsOfFeed,
+  NO_ELEMENTS,
+  type Elements,
+  findGood,
+} from '../products/index.ts';
+import type { PlantingDates } from '../season/index.ts';
+import type { Move, WaterEvent } from '../water/index.ts';
+import type { BagBody } from './body.ts';
+
+/** A grower's handful when none was measured, L. */
+const HANDFUL_LITRES = 0.05;
+
+/** What the grower's hand holds, L. */
+export function handfulOf(measures: readonly Pick<Measure, 'kind' | 'litres'>[]): number {
+  return measures.find((m) => m.kind === 'handful')?.litres ?? HANDFUL_LITRES;
+}
+
+/** What went into a bag: its filling, what was worked in, and every feed. */
+export function sourcesOf(
+  container: Container,
+  body: BagBody,
+  here: readonly Entry[],
+  garden: Garden,
+  from: Day,
+): { readonly sources: readonly LedgerSource[]; readonly unknown: number } {
+  const handful = handfulOf(garden.measures);
+  const filled = here.findLast((e): e is EntryOf<'filled'> => e.kind === 'filled');
+  const mixLitres = body.fill.mixLitres;
+  const ofMix = (id: string, brings: Elements, months: number | undefined): LedgerSource => ({
+    id,
+    day: from,
+    kind: 'mix',
+    brings,
+    months,
+  });
+  const sources: LedgerSource[] = body.mix.base.flatMap((base, i) => {
+    const all = elementsIn(base.gramsPerLitre * mixLitres, base.label);
+    const quick = base.quickShare ?? 0;
+    const rest = elementsBy((e) => all[e] * (1 - quick));
+    return [
+      ofMix(`mix-${i}`, { ...rest, k: 0 }, base.months),
+      ofMix(`mix-${i}-potash`, { ...NO_ELEMENTS, k: rest.k }, base.potashMonths ?? base.months),
+      ofMix(
+        `mix-${i}-quick`,
+        elementsBy((e) => all[e] * quick),
+        undefined,
+      ),
+    ];
+  });
+  const lime = findGood('lime');
+  const limeGrams = (body.mix.limeGramsPerLitre + body.mix.limeInParts) * mixLitres;
+  if (limeGrams > 0) sources.push(ofMix('mix-lime', elementsIn(limeGrams, lime?.label), lime?.feed?.months));
+  for (const [i, { goodId, grams }] of (filled?.amendments ?? []).entries()) {
+    const good = findGood(goodId, garden.goods);
+    sources.push({
+      id: `${container.id}-${i}`,
+      day: from,
+      kind: 'amendment',
+      brings: elementsIn(grams, good?.label),
+      months: good?.feed?.months,
+    });
+  }
+  let unknown = 0;
+  for (const e of here) {
+    if (e.kind === 'drink' && dayOf(e.at) >= from) {
+      const { tapCa, tapMg } = body.assumed;
+      const brings = { ...NO_ELEMENTS, ca: (e.litres * tapCa) / 1000, mg: (e.litres * tapMg) / 1000 };
+      sources.push({ id: e.id, day: dayOf(e.at), kind: 'water', brings, months: undefined });
+    }
+    if (e.kind !== 'fed' || dayOf(e.at) < from) continue;
+    const good = findGood(e.goodId, garden.goods);
+    const grams = good && gramsOfFeed(e, good, handful);
+    if (!good?.label || grams === undefined) unknown += 1;
+    else
+      sources.push({
+        id: e.id,
+        day: dayOf(e.at),
+        kind: 'feed',
+        brings: elementsIn(grams, good.label),
+        months: good.feed?.months,
+      });
+  }
+  return { sources, unknown };
+}
+
+/** Share of a bag's water that ran out of it on each day: what was poured and did not stay. */
+export function drainedBy(
+  here: readonly Entry[],
+  moves: readonly Move[],
+  waterLitres: number,
+): ReadonlyMap<Day, number> {
+  const stayed = new Map(
+    moves
+      .filter((m) => m.kind === ('drink' satisfies WaterEvent['kind']))
+      .map((m) => [m.entryId, m.afterLitres - m.beforeLitres]),
+  );
+  const days = new Map<Day, number>();
+  for (const e of here) {
+    if (e.kind !== 'drink' || e.into === 'store') continue;
+    const kept = stayed.get(e.id);
+    if (kept === undefined) continue;
+    const through = Math.max(0, e.litres - Math.max(0, kept));
+    if (through < 0.02) continue;
+    const day = dayOf(e.at);
+    days.set(day, Math.min(1, (days.get(day) ?? 0) + through / (waterLitres + through)));
+  }
+  return days;
+}
+
+/** The plants of a bag as the ledger sees them. */
+export function fedPlants(
+  occupants: readonly Occupant[],
+  here: readonly Entry[],
+  garden: Garden,
+  datesOfPlant: (occupant: Occupant) => PlantingDates,
+  today: Day,
+  assumed: Pick<Assumed, 'cropPerCover' | 'flowersToSet'>,
+): readonly FedPlant[] {
+  return occupants.map((occupant) => {
+    const { crop, habit, plantedOn, clearedOn } = occupant;
+    const figures = habitFigures(crop.id, habit, garden.settings.assumptions);
+    const dates = datesOfPlant(occupant);
+    const fruitFrom = addDays(dates.firstFlowers.from, assumed.flowersToSet);
+    const fruitTo = addDays(dates.clear, -7);
+    const picked = here.reduce(
+      (sum, e) =>
+        e.kind === 'picking' && dayOf(e.at) >= plantedOn && (!clearedOn || dayOf(e.at) <= clearedOn)
+          ? sum + (e.kilograms ?? 0)
+          : sum,
+      0,
+    );
+    const span = Math.max(1, daysBetween(dates.picking.from, dates.picking.to));
+    const done = Math.min(1, Math.max(0, daysBetween(dates.picking.from, today) / span));
+    const others = Math.max(1, occupants.filter((o) => o.clearedOn === undefined).length);
+    const expected = assumed.cropPerCover * figures.canopySquareMetres * done;
+    return {
+      cropId: crop.id,
+      plantedOn,
+      clearedOn,
+      canopySquareMetres: figures.canopySquareMetres,
+      weeksToFull: figures.weeksToFull,
+      fruitFrom,
+      fruitTo,
+      yieldFactor: yieldFactor(picked / others, expected, figures.canopySquareMetres),
+    };
+  });
+}

@@ -1,0 +1,190 @@
+import { daysBetween, dayOf } from '../calendar/index.ts';
+import {
+  habitFigures,
+  heightBelief,
+  heightOn,
+  heightOnCurve,
+  type HeightBelief,
+  type HeightRange,
+  type HeightRecord,
+  type Occupant,
+} from '../plants/index.ts';
+import { entriesAt, type Entry, type Settings } from '../records/index.ts';
+import { planUpright, type UprightPlanting } from '../planting/index.ts';
+import type { BagBody } from './body.ts';
+
+/** How a plant that stands in a bag was put there: as recorded, or as the school in use would have it. */
+export function plantingOf(occupant: Occupant, body: BagBody, schoolId: string): UprightPlanting | undefined {
+  const { planted, crop } = occupant;
+  const mixMillimetres = planted.levelMillimetres ?? body.fill.mixMillimetres;
+  const place = { depth: crop.depth, mixMillimetres, schoolId: planted.schoolId ?? schoolId };
+  const advice = planUpright(planted.seedling, place, body.assumed);
+  const planned = advice.kind === 'upright' ? advice.planting : advice.instead;
+  const buried = planted.buriedMillimetres;
+  if (buried === undefined || !planned) return planned;
+  const { stemMillimetres, ballMillimetres } = planted.seedling;
+  return {
+    ...planned,
+    buriedMillimetres: buried,
+    aboveMillimetres: stemMillimetres - buried,
+    holeMillimetres: buried + ballMillimetres,
+    belowBallMillimetres: Math.max(0, mixMillimetres - buried - ballMillimetres),
+  };
+}
+
+/** The level of the mix in a bag now: lower than its fill while top-ups are still to come, mm. */
+export function levelOf(body: BagBody, occupants: readonly Occupant[], live: readonly Entry[]): number {
+  const full = body.fill.mixMillimetres;
+  const low = occupants.find((o) => o.planted.levelMillimetres !== undefined);
+  if (!low) return full;
+  const raised = entriesAt(live, low.planted.containerId).findLast(
+    (e) => e.kind === 'topped-up' && Date.parse(e.at) >= Date.parse(low.planted.at),
+  );
+  const level = raised?.kind === 'topped-up' ? raised.levelMillimetres : low.planted.levelMillimetres;
+  // a collar stands above the bag's own mix: the bag itself is full
+  return Math.min(full, level ?? full);
+}
+
+/** What is believed of a plant's growth, heights counted from the mix as it stood at planting. */
+export interface PlantGrowth {
+  readonly belief: HeightBelief;
+  readonly records: readonly HeightRecord[];
+  readonly startMillimetres: number;
+}
+
+/**
+ * The last answer for each planting, by what it was worked out from: the drawing, its tasks and its supports all ask, and an
+ * entry about something else changes nothing.
+ */
+const known = new WeakMap<
+  Occupant['planted'],
+  {
+    readonly body: BagBody;
+    readonly habit: Occupant['habit'];
+    readonly settings: object;
+    readonly measured: string;
+    readonly growth: PlantGrowth;
+  }
+>();
+
+/**
+ * A plant's growth by its habit, its planting, and the heights that the grower measured.
+ *
+ * @param live the garden's live entries, oldest first
+ */
+export function growthOf(
+  occupant: Occupant,
+  body: BagBody,
+  live: readonly Entry[],
+  settings: Pick<Settings, 'depthSchoolId' | 'assumptions'>,
+): PlantGrowth {
+  const { planted, habit } = occupant;
+  const records = recordsOf(occupant, live);
+  const measured = JSON.stringify(records);
+  const last = known.get(planted);
+  if (
+    last &&
+    last.body === body &&
+    last.habit === habit &&
+    last.settings === settings &&
+    last.measured === measured
+  )
+    return last.growth;
+  const growth = workedOut(occupant, body, records, settings);
+  known.set(planted, { body, habit, settings, measured, growth });
+  return growth;
+}
+
+/** The heights that were measured of a plant, counted from the mix as it stood at planting. */
+function recordsOf({ planted, plantedOn }: Occupant, live: readonly Entry[]): readonly HeightRecord[] {
+  let level = planted.levelMillimetres;
+  const records: HeightRecord[] = [];
+  for (const e of entriesAt(live, planted.containerId)) {
+    if (e.kind === 'topped-up' && level !== undefined) level = Math.max(level, e.levelMillimetres);
+    if (e.kind !== 'height' || e.plantId !== planted.plantId) continue;
+    const days = daysBetween(plantedOn, dayOf(e.at));
+    if (days < 0) continue;
+    // measured from a surface that has risen since planting
+    const risen = level === undefined ? 0 : level - (planted.levelMillimetres ?? level);
+    records.push({ days, millimetres: e.heightMillimetres + risen });
+  }
+  return records;
+}
+
+function workedOut(
+  occupant: Occupant,
+  body: BagBody,
+  records: readonly HeightRecord[],
+  settings: Pick<Settings, 'depthSchoolId' | 'assumptions'>,
+): PlantGrowth {
+  const { planted, habit, crop } = occupant;
+  const above =
+    planted.wayId === 'seed'
+      ? 1
+      : (plantingOf(occupant, body, settings.depthSchoolId)?.aboveMillimetres ??
+        planted.seedling.stemMillimetres);
+  const startMillimetres = Math.max(1, above);
+  const figures = habitFigures(crop.id, habit, settings.assumptions);
+  const around = (value: number, prior: { value: number; low: number; high: number }) => ({
+    value,
+    low: (value * prior.low) / prior.value,
+    high: (value * prior.high) / prior.value,
+  });
+  const prior = {
+    fullHeightMillimetres: around(figures.fullHeightMillimetres, habit.fullHeightMillimetres),
+    weeksToFull: around(figures.weeksToFull, habit.weeksToFull),
+  };
+  return {
+    belief: heightBelief(prior, startMillimetres, records, body.assumed.heightNoise, body.assumed),
+    records,
+    startMillimetres,
+  };
+}
+
+/** A plant's height above the mix as it stands now, mm, and whether it was measured within a day. */
+export function heightNow(
+  growth: PlantGrowth,
+  daysSincePlanting: number,
+  risenMillimetres = 0,
+): HeightRange & { readonly isMeasured: boolean } {
+  const range = heightOn(growth.belief, daysSincePlanting);
+  const last = growth.records.at(-1);
+  const measured = last !== undefined && daysSincePlanting - last.days <= 1 ? last.millimetres : undefined;
+  const less = (mm: number) => Math.max(10, mm - risenMillimetres);
+  if (measured !== undefined) {
+    const height = less(measured);
+    return { low: height, likely: height, high: height, isMeasured: true };
+  }
+  return {
+    low: less(range.low),
+    likely: less(range.likely),
+    high: less(range.high),
+    isMeasured: daysSincePlanting === 0,
+  };
+}
+
+/** A plant this much smaller or larger than its habit says was mismeasured or is another plant. */
+const SMALLEST = 0.4;
+const LARGEST = 1.8;
+
+/**
+ * How large a plant is for its age, by the heights that were measured: 1 is what its habit leads one to expect. Its canopy
+ * is taken to be as much larger or smaller.
+ */
+export function sizeForAge(
+  occupant: Occupant,
+  body: BagBody,
+  live: readonly Entry[],
+  settings: Pick<Settings, 'depthSchoolId' | 'assumptions'>,
+  day: string,
+): number {
+  const { belief, records, startMillimetres } = growthOf(occupant, body, live, settings);
+  const days = daysBetween(occupant.plantedOn, day);
+  if (records.length === 0 || days <= 0) return 1;
+  const figures = habitFigures(occupant.crop.id, occupant.habit, settings.assumptions);
+  const usual = heightOnCurve(
+    { startMillimetres, fullMillimetres: figures.fullHeightMillimetres, weeksToFull: figures.weeksToFull },
+    days,
+  );
+  return Math.min(LARGEST, Math.max(SMALLEST, heightOn(belief, days).likely / usual));
+}

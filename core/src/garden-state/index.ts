@@ -1,0 +1,20 @@
+export {
+  bagWater,
+  dripsOf,
+  knownWeather,
+  siteOf,
+  waterCase,
+  type BagWater,
+  type WaterCase,
+} from './bag-state.ts';
+export { bodyOf, storesOf, waterBagOf, type BagBody, type WaterHistory } from './body.ts';
+export { marksOf } from './feed-marks.ts';
+export { handfulOf } from './feed-sources.ts';
+export { bagFeeding, feedingCaseOf, regimeNow, warmthOf, type BagFeeding } from './feeding.ts';
+export { FilterMemory } from './filter-memory.ts';
+export { learnFinger, type LearntFinger } from './finger.ts';
+export { growthOf, heightNow, levelOf, plantingOf, type PlantGrowth } from './growth.ts';
+export { plantingSiteOf, plantingTaskOf, STATIONS_SPAN } from './planting-site.ts';
+export { learnProbe, type LearntProbe } from './probe.ts';
+export { gaugeScale, type GaugeScale, type ReadingFault, type SetAsideReading } from './readings.ts';
+export { tasksOf, type BagTask } from './tasks.ts';

@@ -1,0 +1,50 @@
+import { type Crop, type Habit, heightBelief } from '../plants/index.ts';
+import type { PlantingSite, PlantingTask } from '../planting/index.ts';
+import type { Seedling } from '../records/index.ts';
+import type { BagBody } from './body.ts';
+
+/** Several stations share this much of a bag's length: its ends round off. */
+export const STATIONS_SPAN = 0.92;
+
+/** Half of a channel's depth is air, as a rule. */
+const AIR_IN_CHANNEL = 0.5;
+
+/**
+ * A bag as a place to plant in.
+ *
+ * @param stations how many plants it is meant for: each has its share of the length
+ */
+export function plantingSiteOf(body: BagBody, stations: number, schoolId: string): PlantingSite {
+  const { kind, real, fill, mix } = body;
+  const widest = real.solid.widthAt(Math.max(0, fill.mixMillimetres - 60));
+  return {
+    solid: real.solid,
+    mixMillimetres: fill.mixMillimetres,
+    settling: mix.settling,
+    runMillimetres: (widest * (stations > 1 ? STATIONS_SPAN : 1)) / Math.max(1, stations),
+    canBeRolled:
+      !kind.isClosed && real.ring === undefined && (kind.wall === 'fabric' || kind.wall === 'film'),
+    ring: real.ring,
+    netGapMillimetres:
+      real.under?.kind === 'channel' ? real.under.heightMillimetres * AIR_IN_CHANNEL : undefined,
+    schoolId,
+  };
+}
+
+/** Everything that the ways of planting are worked out from, for one seedling in one bag. */
+export function plantingTaskOf(
+  body: BagBody,
+  stations: number,
+  schoolId: string,
+  crop: Crop,
+  habit: Habit,
+  seedling: Seedling,
+): PlantingTask {
+  return {
+    seedling,
+    crop,
+    site: plantingSiteOf(body, stations, schoolId),
+    growthFrom: (above) => heightBelief(habit, Math.max(1, above), [], body.assumed.heightNoise),
+    assumed: body.assumed,
+  };
+}

@@ -1,0 +1,234 @@
+import { describe, expect, it } from 'vitest';
+import { addDays } from '../calendar/index.ts';
+import type { Draft, Entry, Container } from '../records/index.ts';
+import { firstDrinkLitres, ORDER_SCHOOLS, STEP_IDS, stepsFor, type SessionBag } from '../planting/index.ts';
+import { bodyOf } from './body.ts';
+import { growthOf, heightNow, levelOf } from './growth.ts';
+import { occupantsOf } from '../plants/index.ts';
+import { tasksOf } from './tasks.ts';
+
+const stamps = { createdAt: '2026-05-01T10:00:00.000+01:00', changedAt: '2026-05-01T10:00:00.000+01:00' };
+const at = (day: string) => `${day}T12:00:00.000+01:00`;
+const settings = { depthSchoolId: 'first-leaves', assumptions: {} };
+
+function gardenWith(
+  support: Container['support'],
+  planted: Partial<Extract<Entry, { kind: 'planted' }>> = {},
+) {
+  const container: Container = {
+    id: 'con_tasks001',
+    label: '1',
+    kindId: 'round-fabric',
+    size: { by: 'label', litres: 76 },
+    mixId: 'bought',
+    mulchMillimetres: 0,
+    support,
+    standId: 'std_tasks001',
+    stations: [{ id: 'stn_tasks001' }],
+    order: 0,
+    ...stamps,
+  };
+  const variety = { id: 'var_tasks001', name: 'Any', cropId: 'tomato', habitId: 'tall', ...stamps };
+  const plant = { id: 'pla_tasks001', varietyId: variety.id, ...stamps };
+  const entry: Entry = {
+    id: 'ent_tasks001',
+    kind: 'planted',
+    at: at('2026-05-20'),
+    recordedAt: at('2026-05-20'),
+    containerId: container.id,
+    stationId: 'stn_tasks001',
+    plantId: plant.id,
+    seedling: { stemMillimetres: 200, ballMillimetres: 80 },
+    ...planted,
+  };
+  const body = bodyOf(container, { settings, mixes: [] });
+  const with_ = (...more: readonly Draft[]) => {
+    const rest = more.map((e, i) => ({ ...e, id: `ent_more0000${i}`, recordedAt: e.at }) as Entry);
+    const live = [entry, ...rest];
+    const occupants = occupantsOf(container, live, { plants: [plant], varieties: [variety] });
+    const tasks = (today: string, own = {}) =>
+      tasksOf(container, body, occupants, live, { ...settings, ...own }, today);
+    const tasksBy = (own: typeof settings, today: string) =>
+      tasksOf(container, body, occupants, live, own, today);
+    return { live, occupants, tasks, tasksBy };
+  };
+  return { container, body, with: with_, plantId: plant.id };
+}
+
+const here = { containerId: 'con_tasks001' } as const;
+const string = { kind: 'string', heightMillimetres: 2200 } as const;
+
+describe('what a bag asks for', () => {
+  it('is the same list while nothing that it depends on has changed', () => {
+    const bag = gardenWith(string).with();
+    const first = bag.tasks('2026-06-20');
+    expect(bag.tasks('2026-06-20')).not.toBe(first);
+    const own = { ...settings };
+    const twice = [0, 1].map(() => bag.tasksBy(own, '2026-06-20'));
+    expect(twice[1]).toBe(twice[0]);
+    expect(bag.tasksBy(own, '2026-06-21')).not.toBe(twice[0]);
+    expect(twice[0]).toEqual(first);
+  });
+
+  it('winding comes every few days of growth, counted from when it was last done', () => {
+    const garden = gardenWith(string);
+    const before = garden.with().tasks('2026-06-20')[0];
+    expect(before).toMatchObject({ kind: 'tend', task: 'wound', lastOn: '2026-05-20' });
+    const done = garden
+      .with({ kind: 'tended', task: 'wound', at: at('2026-06-18'), ...here })
+      .tasks('2026-06-20')[0];
+    expect(done).toMatchObject({ kind: 'tend', lastOn: '2026-06-18' });
+    if (done?.kind === 'tend') expect(done.dueOn).toBe(addDays('2026-06-18', done.everyDays));
+  });
+
+  it('nothing recurs without a support, and an empty bag asks for nothing', () => {
+    const garden = gardenWith({ kind: 'none', heightMillimetres: 0 });
+    expect(garden.with().tasks('2026-06-20')).toEqual([]);
+    const cleared = {
+      kind: 'cleared',
+      at: at('2026-06-01'),
+      stationId: 'stn_tasks001',
+      plantId: garden.plantId,
+      ...here,
+    } as const;
+    const { live } = garden.with(cleared);
+    expect(tasksOf(garden.container, garden.body, [], live, settings, '2026-06-20')).toEqual([]);
+  });
+
+  it('a support that comes later is due after a week, until it is up', () => {
+    const garden = gardenWith(string);
+    const later = { supportSchoolId: 'later' };
+    expect(garden.with().tasks('2026-05-22', later)).toContainEqual({
+      kind: 'support',
+      dueOn: '2026-05-27',
+      latestOn: '2026-06-10',
+    });
+    const up = {
+      kind: 'supported',
+      supportId: 'string',
+      heightMillimetres: 2200,
+      at: at('2026-05-28'),
+      ...here,
+    } as const;
+    expect(
+      garden
+        .with(up)
+        .tasks('2026-05-29', later)
+        .map((t) => t.kind),
+    ).not.toContain('support');
+    expect(
+      garden
+        .with()
+        .tasks('2026-05-22')
+        .map((t) => t.kind),
+    ).not.toContain('support');
+  });
+
+  it('shade goes off a day after it went on', () => {
+    const garden = gardenWith(string);
+    const on = { kind: 'tended', task: 'shaded', at: at('2026-05-20'), ...here } as const;
+    expect(garden.with(on).tasks('2026-05-20')).toContainEqual({ kind: 'unshade', dueOn: '2026-05-21' });
+    const off = { ...on, task: 'unshaded', at: at('2026-05-21') } as const;
+    expect(
+      garden
+        .with(on, off)
+        .tasks('2026-05-21')
+        .map((t) => t.kind),
+    ).not.toContain('unshade');
+  });
+
+  it('top-ups come one after another until the bag is full', () => {
+    const garden = gardenWith({ kind: 'none', heightMillimetres: 0 });
+    const full = garden.body.fill.mixMillimetres;
+    const low = gardenWith(
+      { kind: 'none', heightMillimetres: 0 },
+      { wayId: 'low-start', levelMillimetres: full / 2 },
+    );
+    const first = low.with().tasks('2026-06-10')[0];
+    if (first?.kind !== 'top-up') throw new Error('expected a top-up');
+    expect(first.earliestOn <= first.dueOn).toBe(true);
+    const raise = (level: number) =>
+      ({ kind: 'topped-up', litres: 5, levelMillimetres: level, at: at('2026-06-10'), ...here }) as const;
+    const second = low.with(raise(first.topUp.toMillimetres)).tasks('2026-06-11')[0];
+    if (second?.kind !== 'top-up') throw new Error('expected another');
+    expect(second.topUp.toMillimetres).toBeGreaterThan(first.topUp.toMillimetres);
+    expect(low.with(raise(full)).tasks('2026-06-11')).toEqual([]);
+  });
+});
+
+describe('growth by the diary', () => {
+  const height = (day: string, heightMillimetres: number) =>
+    ({
+      kind: 'height',
+      at: at(day),
+      heightMillimetres,
+      stationId: 'stn_tasks001',
+      plantId: 'pla_tasks001',
+      ...here,
+    }) as const;
+
+  it('starts with what stood above the mix, and follows what was measured', () => {
+    const garden = gardenWith(string);
+    const none = garden.with();
+    const [occupant] = none.occupants;
+    if (!occupant) throw new Error('expected a plant');
+    const before = growthOf(occupant, garden.body, none.live, settings);
+    // a third of 200 mm, but 100 mm at the least
+    expect(before.startMillimetres).toBeCloseTo(100, 6);
+    const measured = garden.with(height('2026-06-20', 300));
+    const after = growthOf(occupant, garden.body, measured.live, settings);
+    expect(heightNow(after, 31)).toMatchObject({ likely: 300, isMeasured: true });
+    expect(heightNow(after, 60).likely).toBeLessThan(heightNow(before, 60).likely);
+  });
+
+  it('counts a height from the surface as it stood then: a top-up hides stem', () => {
+    const full = gardenWith(string).body.fill.mixMillimetres;
+    const garden = gardenWith(string, { wayId: 'low-start', levelMillimetres: full / 2 });
+    const raised = {
+      kind: 'topped-up',
+      litres: 9,
+      levelMillimetres: full / 2 + 80,
+      at: at('2026-06-10'),
+      ...here,
+    } as const;
+    const { live, occupants } = garden.with(raised, height('2026-06-20', 400));
+    const [occupant] = occupants;
+    if (!occupant) throw new Error('expected a plant');
+    expect(growthOf(occupant, garden.body, live, settings).records).toEqual([
+      { days: 31, millimetres: expect.closeTo(480, 6) },
+    ]);
+    expect(levelOf(garden.body, occupants, live)).toBeCloseTo(full / 2 + 80, 6);
+  });
+});
+
+describe('the steps of a planting', () => {
+  const bag: SessionBag = {
+    isCompressed: true,
+    wayId: 'upright',
+    leavesToStrip: 3,
+    stripSchool: 'at-once',
+    isSupportedNow: true,
+  };
+
+  it('has every step once in either order, and the school decides when leaves come off', () => {
+    for (const { id } of ORDER_SCHOOLS) expect([...stepsFor(bag, id)].sort()).toEqual([...STEP_IDS].sort());
+    const place = (id: 'strip-first' | 'fill-first') => {
+      const steps = stepsFor(bag, id);
+      return steps.indexOf('strip') - steps.indexOf('plant');
+    };
+    expect(place('strip-first')).toBeLessThan(0);
+    expect(place('fill-first')).toBeGreaterThan(0);
+  });
+
+  it('leaves out what does not apply', () => {
+    expect(stepsFor({ ...bag, stripSchool: 'days-before' }, 'strip-first')).not.toContain('strip');
+    expect(stepsFor({ ...bag, isCompressed: false }, 'strip-first')).not.toContain('loosen');
+    expect(stepsFor({ ...bag, isSupportedNow: false }, 'strip-first')).not.toContain('support');
+    expect(stepsFor({ ...bag, wayId: 'seed' }, 'strip-first')).not.toContain('soak');
+  });
+
+  it('four litres for twenty of dry mix, half of that when it was moistened', () => {
+    expect(firstDrinkLitres(20, false)).toBe(4);
+    expect(firstDrinkLitres(20, true)).toBe(2);
+  });
+});

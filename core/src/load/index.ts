@@ -1,1 +1,0 @@
-export { drainedKilograms, floorLoad, weightsOf, type FloorLoad, type Weights } from './weight.ts';

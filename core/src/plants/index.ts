@@ -1,0 +1,51 @@
+export {
+  COMPANION_COVER,
+  COMPANION_DEPLETION,
+  COMPANION_KC,
+  COMPANION_WEEKS_TO_FULL,
+} from './crops/companions.ts';
+export type { BagSizes, Crop, Habit } from './crops/crop.ts';
+export {
+  canopySquareMetres,
+  expectedHeightMillimetres,
+  grownShare,
+  habitFigures,
+  type HabitFigures,
+} from './crops/growth.ts';
+export { CROPS, cropOf, habitOf } from './crops/index.ts';
+export { dayOnCurve, heightOnCurve, type HeightCurve } from './growth/curve.ts';
+export {
+  daysToReach,
+  growthPerDay,
+  heightBelief,
+  heightOn,
+  type HeightBelief,
+  type HeightPrior,
+  type HeightRange,
+  type HeightRecord,
+  type Reaching,
+} from './growth/height.ts';
+export { daysSinceLastPlanting, occupantsOf, type Occupant } from './occupants.ts';
+export {
+  SUPPORTS,
+  SUPPORT_SCHOOLS,
+  supportOf,
+  type SupportKind,
+  type SupportSchoolId,
+} from './supports/kinds.ts';
+export {
+  stringMillimetres,
+  supportNeeds,
+  wireLoad,
+  type HeldPlant,
+  type StringTail,
+  type SupportNeed,
+} from './supports/needs.ts';
+export {
+  needsFirmMix,
+  rankSupports,
+  type RankedSupport,
+  type SupportCase,
+  type SupportReason,
+} from './supports/rank.ts';
+export { outgrows, tendingDue, type Tending, type TendingDue } from './supports/tending.ts';

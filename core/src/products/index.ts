@@ -1,0 +1,35 @@
+export {
+  addNutrients,
+  asElements,
+  DOSE_UNITS,
+  doseSchema,
+  gramsForBag,
+  gramsOf,
+  NO_NUTRIENTS,
+  nutrientsIn,
+  substitute,
+  type Dose,
+  type DosedBag,
+  type DoseUnit,
+  type Nutrient,
+  type NutrientGrams,
+  type Substitute,
+} from './dose.ts';
+export { FEEDS } from './feeds.ts';
+export { AMENDMENTS, GOODS, findGood } from './starter.ts';
+export {
+  addElements,
+  checkDose,
+  ecOf,
+  ELEMENTS,
+  elementsBy,
+  elementsIn,
+  feedProblems,
+  gramsOfFeed,
+  milligramsPerLitre,
+  NO_ELEMENTS,
+  type DoseCheck,
+  type Element,
+  type Elements,
+  type FeedProblem,
+} from './dilution.ts';

@@ -1,0 +1,172 @@
+import { INGREDIENTS } from '../mixes/index.ts';
+import type { FeedFacts, Good } from '../records/index.ts';
+import { FEEDS } from './feeds.ts';
+
+const amendment = (
+  id: string,
+  name: string,
+  [n, p2o5, k2o, ca]: readonly [number, number, number, number?],
+  kilogramsPerLitre: number,
+  words: string,
+  feed: FeedFacts,
+  more: Partial<Good> = {},
+): Good => ({
+  id,
+  name,
+  kind: 'amendment',
+  unit: 'kilogram',
+  label: { n, p2o5, k2o, ...(ca === undefined ? {} : { ca }) },
+  kilogramsPerLitre,
+  isOrganic: true,
+  isDusty: true,
+  words,
+  feed,
+  ...more,
+});
+
+/**
+ * Generic products to begin with; nobody's brand. Labels and densities are *typical*: a grower's own sack goes
+ * before them, as a good of their own.
+ */
+export const AMENDMENTS: readonly Good[] = [
+  amendment(
+    'balanced-organic',
+    'Balanced organic feed 5-5-5',
+    [5, 5, 5],
+    0.75,
+    'Slow; feeds for two to three months.',
+    { form: 'granular', months: 2.5, dose: { amount: 3, unit: 'spoon', per: 'bag' }, intervalDays: 28 },
+  ),
+  amendment('tomato-organic', 'Organic tomato feed 5-4-6', [5, 4, 6], 0.75, 'Slow, with more potash.', {
+    form: 'granular',
+    months: 2.5,
+    dose: { amount: 3, unit: 'spoon', per: 'bag' },
+    intervalDays: 28,
+  }),
+  amendment(
+    'balanced-mineral',
+    'Balanced mineral feed 7-7-7',
+    [7, 7, 7],
+    1.05,
+    'Quick; less of it does.',
+    { form: 'granular', months: 0.5, dose: { amount: 2, unit: 'spoon', per: 'bag' }, intervalDays: 28 },
+    {
+      isOrganic: false,
+      isDusty: false,
+    },
+  ),
+  amendment(
+    'slow-release',
+    'Slow-release grains 14-13-13',
+    [14, 13, 13],
+    1,
+    'Coated grains; they feed for months.',
+    { form: 'slow-release', months: 5, dose: { amount: 3, unit: 'gram', per: 'mix-litre' } },
+    {
+      isOrganic: false,
+      isDusty: false,
+    },
+  ),
+  amendment('blood-meal', 'Blood meal 12-0-0', [12, 0, 0], 0.65, 'Quick nitrogen; dogs dig for it.', {
+    form: 'meal',
+    months: 1.5,
+    dose: { amount: 1, unit: 'spoon', per: 'bag' },
+    intervalDays: 28,
+  }),
+  amendment(
+    'bone-meal',
+    'Bone meal 3-15-0',
+    [3, 15, 0, 20],
+    0.85,
+    'Phosphate and lime for roots, slowly; dogs dig for it.',
+    { form: 'meal', months: 8, dose: { amount: 2, unit: 'spoon', per: 'bag' } },
+  ),
+  amendment(
+    'fish-meal',
+    'Fish meal 9-5-0',
+    [9, 5, 0, 5],
+    0.6,
+    'Smells for a week; dogs and foxes dig for it.',
+    { form: 'meal', months: 2, dose: { amount: 2, unit: 'spoon', per: 'bag' }, intervalDays: 28 },
+  ),
+  amendment('seaweed-meal', 'Seaweed meal 1-0-2', [1, 0, 2, 1.5], 0.55, 'Gentle; mostly potash.', {
+    form: 'meal',
+    months: 3,
+    dose: { amount: 2, unit: 'spoon', per: 'bag' },
+    intervalDays: 28,
+  }),
+  amendment(
+    'casts',
+    'Worm casts 2-1-1',
+    [2, 1, 1],
+    0.6,
+    'Gentle enough for the planting hole.',
+    { form: 'meal', months: 4, dose: { amount: 1, unit: 'handful', per: 'bag' }, intervalDays: 28 },
+    {
+      isDusty: false,
+    },
+  ),
+  amendment(
+    'lime',
+    'Garden lime',
+    [0, 0, 0, 36],
+    1.3,
+    'Sweetens sour mix and brings calcium.',
+    { form: 'meal', months: 6, dose: { amount: 2, unit: 'spoon', per: 'bag' } },
+    {
+      isOrganic: true,
+    },
+  ),
+  amendment(
+    'shell',
+    'Crushed shell',
+    [0, 0, 0, 34],
+    1.1,
+    'Calcium over years.',
+    { form: 'meal', months: 30, dose: { amount: 1, unit: 'handful', per: 'bag' } },
+    { isDusty: false },
+  ),
+];
+
+const support = (id: string, name: string, unit: Good['unit'] = 'piece'): Good => ({
+  id,
+  name,
+  kind: 'support',
+  unit,
+});
+
+export const GOODS: readonly Good[] = [
+  ...INGREDIENTS.map(({ id, name, words, isOrganic, dryKilogramsPerLitre }): Good => ({
+    id,
+    name,
+    kind: 'ingredient',
+    unit: 'litre',
+    isOrganic,
+    kilogramsPerLitre: dryKilogramsPerLitre,
+    words,
+  })),
+  ...AMENDMENTS,
+  ...FEEDS,
+  support('cane-short', 'Canes, 90 cm'),
+  support('cane-long', 'Canes, 1.8 m'),
+  support('cane-caps', 'Cane caps'),
+  support('ties', 'Soft ties'),
+  support('cage', 'Cages'),
+  support('tower', 'Towers'),
+  support('bag-frame', 'Frames for pillow bags'),
+  support('string', 'Soft string', 'metre'),
+  support('rings', 'Rings or bottomless pots'),
+  { id: 'mulch', name: 'Mulch, chopped straw or bark', kind: 'other', unit: 'litre', isOrganic: true },
+  { id: 'bags', name: 'Bags put by', kind: 'bag', unit: 'piece' },
+];
+
+/**
+ * The good with an id among the grower's own and those that ship with the app.
+ *
+ * @example
+ * findGood('lime')?.name
+ * // => 'Garden lime'
+ */
+export function findGood(id: string, own: readonly Good[] = []): Good | undefined {
+  return own.find((g) => g.id === id) ?? GOODS.find((g) => g.id === id);
+}

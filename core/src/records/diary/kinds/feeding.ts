@@ -1,0 +1,90 @@
+import * as z from '../../../schema/index.ts';
+import { idSchema } from '../../ids.ts';
+import { FEED_UNITS } from '../../feed.ts';
+import { asEntered, entryBase, inContainer } from './base.ts';
+
+const good = { goodId: z.string().min(1).max(40) };
+/** The regime's step that it belongs to; left out: given of one's own accord. */
+const ofStep = {
+  regimeId: z.string().min(1).max(40).optional(),
+  stepId: z.string().min(1).max(20).optional(),
+};
+
+/** Feed given to a bag: so much of a product, and the water it was in (that is a drink with an entry of its own). */
+export const fedEntry = z.object({
+  kind: z.literal('fed'),
+  ...entryBase,
+  ...inContainer,
+  ...good,
+  amount: z.number().gt(0).max(100_000),
+  unit: z.enum(FEED_UNITS),
+  /** water that it was given in, L; left out: dry */
+  litres: z.number().gt(0).max(500).optional(),
+  /** over the mix when left out; on the leaves, or into the reservoir or drum */
+  into: z.enum(['leaves', 'store']).optional(),
+  ...ofStep,
+  asEntered,
+});
+
+/** Why a feed that was due was left. Enough: counted as if given. The others: asked for again at the next round. */
+export const FEED_SKIP_REASONS = ['enough', 'too-dry', 'too-wet', 'no-time', 'none-left', 'other'] as const;
+
+/** A feed that was due was left. */
+export const feedSkippedEntry = z.object({
+  kind: z.literal('feed-skipped'),
+  ...entryBase,
+  ...inContainer,
+  ...good,
+  ...ofStep,
+  reason: z.enum(FEED_SKIP_REASONS),
+});
+
+/** From this moment on a bag is fed by a regime, or by none. */
+export const regimeEntry = z.object({
+  kind: z.literal('regime'),
+  ...entryBase,
+  ...inContainer,
+  regimeId: z.string().min(1).max(40).optional(),
+});
+
+/** Something that a plant does for the first time, seen by the grower. */
+export const stageEntry = z.object({
+  kind: z.literal('stage'),
+  ...entryBase,
+  ...inContainer,
+  stage: z.enum(['flowers', 'set']),
+});
+
+/** The nutrient of a reservoir or drum: measured, changed for new or topped up. */
+export const solutionEntry = z
+  .object({
+    kind: z.literal('solution'),
+    ...entryBase,
+    ...inContainer,
+    what: z.enum(['reading', 'changed', 'topped-up']),
+    /** that went in, L */
+    litres: z.number().gt(0).max(2000).optional(),
+    ecMillisiemens: z.number().min(0).max(20).optional(),
+    ph: z.number().min(0).max(14).optional(),
+  })
+  .refine((s) => s.what !== 'reading' || s.ecMillisiemens !== undefined || s.ph !== undefined, {
+    path: ['ecMillisiemens'],
+    message: 'A reading needs an EC or a pH.',
+  });
+
+/** A tub of weeds or casts set to steep, and what was done to it. */
+export const teaEntry = z.object({
+  kind: z.literal('tea'),
+  ...entryBase,
+  ...good,
+  litres: z.number().gt(0).max(1000),
+});
+
+export const teaTendedEntry = z.object({
+  kind: z.literal('tea-tended'),
+  ...entryBase,
+  teaId: idSchema('entry'),
+  what: z.enum(['stirred', 'strained', 'emptied']),
+  /** liquid after straining, L */
+  litres: z.number().gt(0).max(1000).optional(),
+});

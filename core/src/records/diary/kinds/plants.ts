@@ -1,0 +1,106 @@
+import * as z from '../../../schema/index.ts';
+import { idSchema } from '../../ids.ts';
+import { SUPPORT_KINDS, WAY_IDS } from '../../kinds.ts';
+import { seedlingSchema } from '../../seedling.ts';
+import { asEntered, entryBase, inContainer } from './base.ts';
+
+const atStation = { stationId: idSchema('station'), plantId: idSchema('plant') };
+
+/** A plant went into a station. The seedling as measured, and how deep it went if the grower said. */
+export const plantedEntry = z.object({
+  kind: z.literal('planted'),
+  ...entryBase,
+  ...inContainer,
+  ...atStation,
+  seedling: seedlingSchema,
+  schoolId: z.string().min(1).max(40).optional(),
+  buriedMillimetres: z.number().min(0).max(1500).optional(),
+  /** upright when left out */
+  wayId: z.enum(WAY_IDS).optional(),
+  /** settled level of the mix at planting when more of it follows later, mm */
+  levelMillimetres: z.number().min(20).max(1200).optional(),
+});
+
+/** How tall a plant stood above the mix. */
+export const heightEntry = z.object({
+  kind: z.literal('height'),
+  ...entryBase,
+  ...inContainer,
+  ...atStation,
+  heightMillimetres: z.number().min(10).max(5000),
+  asEntered,
+});
+
+/** How warm the mix was, a finger deep. */
+export const warmthEntry = z.object({
+  kind: z.literal('warmth'),
+  ...entryBase,
+  ...inContainer,
+  mixCelsius: z.number().min(-10).max(60),
+});
+
+/** Mix added to a bag that was planted low. */
+export const toppedUpEntry = z.object({
+  kind: z.literal('topped-up'),
+  ...entryBase,
+  ...inContainer,
+  litres: z.number().gt(0).max(500),
+  /** settled level afterwards, mm */
+  levelMillimetres: z.number().min(20).max(1200),
+});
+
+/** What holds a bag's plants went up; what it is stands in the bag's record. */
+export const supportedEntry = z.object({
+  kind: z.literal('supported'),
+  ...entryBase,
+  ...inContainer,
+  supportId: z.enum(SUPPORT_KINDS),
+  heightMillimetres: z.number().min(0).max(5000),
+});
+
+/** Handwork at a bag that leaves nothing to measure: steps of a planting, and what recurs. */
+export const TENDED_TASKS = [
+  'loosened',
+  'moistened',
+  'soaked',
+  'stripped',
+  'firmed',
+  'labelled',
+  'shaded',
+  'unshaded',
+  'wound',
+  'tied',
+  'tucked',
+] as const;
+
+export const tendedEntry = z.object({
+  kind: z.literal('tended'),
+  ...entryBase,
+  ...inContainer,
+  task: z.enum(TENDED_TASKS),
+});
+
+/** A plant came out of its station; the station is free from then on. */
+export const clearedEntry = z.object({
+  kind: z.literal('cleared'),
+  ...entryBase,
+  ...inContainer,
+  ...atStation,
+});
+
+/** Fruit taken off: by weight, by count, or both. */
+export const pickingEntry = z
+  .object({
+    kind: z.literal('picking'),
+    ...entryBase,
+    ...inContainer,
+    stationId: idSchema('station').optional(),
+    plantId: idSchema('plant').optional(),
+    kilograms: z.number().gt(0).max(100).optional(),
+    count: z.number().int().min(1).max(5000).optional(),
+    asEntered,
+  })
+  .refine((p) => p.kilograms !== undefined || p.count !== undefined, {
+    path: ['kilograms'],
+    message: 'A picking needs a weight or a count.',
+  });

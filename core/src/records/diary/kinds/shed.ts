@@ -1,0 +1,94 @@
+import * as z from '../../../schema/index.ts';
+import { idSchema } from '../../ids.ts';
+import { asEntered, entryBase, inContainer } from './base.ts';
+
+const good = { goodId: z.string().min(1).max(40) };
+const amount = z.number().gt(0).max(100_000);
+const money = z.number().min(0).max(1_000_000);
+
+/** How a container was filled: with which mixes and what was worked in. */
+export const filledEntry = z.object({
+  kind: z.literal('filled'),
+  ...entryBase,
+  ...inContainer,
+  /** new loose mix that went in, from the base upwards */
+  layers: z.array(z.object({ mixId: z.string().min(1).max(40), litres: z.number().gt(0).max(5000) })).max(4),
+  /** old mix that stayed, L */
+  keptLitres: z.number().min(0).max(5000),
+  schoolId: z.enum(['moisten-first', 'flood']).optional(),
+  amendments: z
+    .array(
+      z.object({
+        ...good,
+        grams: z.number().gt(0).max(100_000),
+        where: z.enum(['mixed', 'low', 'hole', 'top']),
+        asEntered,
+      }),
+    )
+    .max(12),
+});
+
+/** Something bought for the shed. */
+export const boughtEntry = z.object({
+  kind: z.literal('bought'),
+  ...entryBase,
+  ...good,
+  /** in the good's own unit: litres, kilograms, pieces or metres */
+  amount,
+  /** what was paid for all of it */
+  paid: money.optional(),
+});
+
+/** Something taken from the shed, for a bag or for nothing in particular. */
+export const usedEntry = z.object({
+  kind: z.literal('used'),
+  ...entryBase,
+  ...good,
+  amount,
+  containerId: idSchema('container').optional(),
+});
+
+/** The shed looked through: so much of it is there, whatever was reckoned. */
+export const countedEntry = z.object({
+  kind: z.literal('counted'),
+  ...entryBase,
+  ...good,
+  amount: z.number().min(0).max(100_000),
+});
+
+/** A price seen, bought or not. */
+export const pricedEntry = z.object({
+  kind: z.literal('priced'),
+  ...entryBase,
+  ...good,
+  amount,
+  price: money,
+});
+
+/** Money spent on bags: seed, plants, current for lights, anything else. Shared evenly over the bags named. */
+export const spentEntry = z.object({
+  kind: z.literal('spent'),
+  ...entryBase,
+  on: z.enum(['seed', 'plants', 'current', 'water', 'other']),
+  price: money,
+  /** the bags that it was for; none: the whole garden */
+  containerIds: z.array(idSchema('container')).max(400),
+  asEntered,
+});
+
+/** Minutes of work at bags, for who wants to count them. */
+export const workedEntry = z.object({
+  kind: z.literal('worked'),
+  ...entryBase,
+  minutes: z.number().gt(0).max(1440),
+  containerIds: z.array(idSchema('container')).max(400),
+});
+
+/** Trouble seen in a bag, and whether it may live on in the mix. */
+export const troubleEntry = z.object({
+  kind: z.literal('trouble'),
+  ...entryBase,
+  ...inContainer,
+  what: z.enum(['root-rot', 'wilt', 'blight', 'pests', 'unknown']),
+  livesInMix: z.boolean(),
+});

@@ -1,0 +1,68 @@
+import * as z from '../../../schema/index.ts';
+import { idSchema } from '../../ids.ts';
+import { asEntered, entryBase, inContainer } from './base.ts';
+
+/** The device that gave a reading; left out: it was read by eye and typed. */
+const byDevice = { deviceId: z.string().min(1).max(40).optional() };
+
+/** A moisture check, in the way it was done. A reading is kept as it came, whether it makes sense or not. */
+export const lookEntry = z.object({
+  kind: z.literal('look'),
+  ...entryBase,
+  ...inContainer,
+  /** felt at this one of several plants; left out: it stands for the whole bag */
+  stationId: idSchema('station').optional(),
+  look: z.discriminatedUnion('method', [
+    z.object({ method: z.literal('finger'), grade: z.number().int().min(1).max(5) }),
+    z.object({ method: z.literal('lift'), grade: z.number().int().min(1).max(3) }),
+    /** how full the reservoir, drum or channel is */
+    z.object({ method: z.literal('level'), share: z.number().min(0).max(1) }),
+    z.object({ method: z.literal('wilted') }),
+    z.object({ method: z.literal('scale'), kilograms: z.number().min(-1000).max(2000), ...byDevice }),
+    z.object({ method: z.literal('probe'), reading: z.number().min(-1000).max(10_000), ...byDevice }),
+  ]),
+});
+
+/** A watering. */
+export const drinkEntry = z.object({
+  kind: z.literal('drink'),
+  ...entryBase,
+  ...inContainer,
+  litres: z.number().gt(0).max(200),
+  /** poured from a measure of known litres, or judged by eye */
+  isMeasured: z.boolean(),
+  /** whether water came out at the bottom, or the store ran over */
+  ranThrough: z.boolean(),
+  /** over the mix when left out; `store`: into the reservoir, drum, saucer or buried pots */
+  into: z.enum(['top', 'store']).optional(),
+  measureId: idSchema('measure').optional(),
+  asEntered,
+});
+
+/** The drip at a bag was set, or turned off (no setting), from this moment on. */
+export const dripEntry = z.object({
+  kind: z.literal('drip'),
+  ...entryBase,
+  ...inContainer,
+  setting: z
+    .object({
+      emitters: z.number().int().min(1).max(50),
+      litresPerHourEach: z.number().gt(0).max(60),
+      minutes: z.number().gt(0).max(600),
+      timesADay: z.number().int().min(1).max(12),
+      /** 1 Monday to 7 Sunday */
+      weekdays: z.array(z.number().int().min(1).max(7)).min(1).max(7),
+    })
+    .optional(),
+});
+
+/** Why a bag that was due was left. */
+export const SKIP_REASONS = ['no-time', 'looks-well', 'rain-coming', 'cannot-reach', 'other'] as const;
+
+/** A bag that was due was left at this round. */
+export const skippedEntry = z.object({
+  kind: z.literal('skipped'),
+  ...entryBase,
+  ...inContainer,
+  reason: z.enum(SKIP_REASONS),
+});

@@ -1,0 +1,64 @@
+export { entrySchema, type Draft, type Entry, type EntryKind, type EntryOf } from './diary/entry.ts';
+export { FEED_SKIP_REASONS } from './diary/kinds/feeding.ts';
+export { SKIP_REASONS } from './diary/kinds/water.ts';
+export { byTime, entriesAt, liveEntries } from './diary/live.ts';
+export {
+  FEED_FORMS,
+  FEED_UNITS,
+  feedFactsSchema,
+  isGivenInWater,
+  type FeedAmount,
+  type FeedFacts,
+  type FeedForm,
+  type FeedUnit,
+  type LabelDose,
+} from './feed.ts';
+export type { Garden } from './garden.ts';
+export { ID_PREFIXES, idSchema, type IdOf } from './ids.ts';
+export {
+  GOOD_KINDS,
+  GOOD_UNITS,
+  goodSchemaOf,
+  nutrientLabelSchema,
+  type Good,
+  type GoodKind,
+  type GoodUnit,
+  type NutrientLabel,
+} from './product.ts';
+export {
+  RECORD_SCHEMAS,
+  monthNormalSchema,
+  settingsSchema,
+  type AddedStore,
+  type Batch,
+  type Container,
+  type Gauge,
+  type Measure,
+  type OwnGood,
+  type OwnMix,
+  type OwnRegime,
+  type Pack,
+  type Plan,
+  type Plant,
+  type RecordOf,
+  type Records,
+  type Settings,
+  type Stand,
+  type TableName,
+  type Template,
+  type Variety,
+} from './records.ts';
+export { daySchema, momentSchema } from './time.ts';
+export {
+  COMPANION_SIZES,
+  SUPPORT_KINDS,
+  WAY_IDS,
+  type CompanionSize,
+  type SupportKindId,
+  type WayId,
+} from './kinds.ts';
+export { layersSchema, recipePartsSchema, type Layers } from './mix.ts';
+export { seedlingSchema, type Seedling } from './seedling.ts';
+export { sizeSchema, TRADE_CLASS_NAMES, type Size, type TradeClass } from './size.ts';
+export { type Regime, type RegimeStep, type Trigger } from './regime.ts';
+export { regimeFields, regimeStepSchema, triggerSchema, type StopRule } from './regime.ts';

@@ -1,0 +1,19 @@
+import * as z from '../schema/index.ts';
+
+/** The trade classes that growers speak in; what each may hold stands with the bags. Part of the file format. */
+export const TRADE_CLASS_NAMES = ['#1', '#3', '#5', '#7', '#10', '#15', '#20'] as const;
+export type TradeClass = (typeof TRADE_CLASS_NAMES)[number];
+
+/** How a grower said how big a container is: with a tape, by its trade class, or by the litres on its label. */
+export const sizeSchema = z.discriminatedUnion('by', [
+  z.object({
+    by: z.literal('measured'),
+    dimensions: z.record(z.string(), z.number()),
+    /** what it was sold as, when the grower knows */
+    class: z.enum(TRADE_CLASS_NAMES).optional(),
+  }),
+  z.object({ by: z.literal('class'), class: z.enum(TRADE_CLASS_NAMES) }),
+  z.object({ by: z.literal('label'), litres: z.number().min(1).max(1000) }),
+]);
+
+export type Size = z.infer<typeof sizeSchema>;

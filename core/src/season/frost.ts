@@ -1,0 +1,162 @@
+import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import { normalBelow } from '../statistics/index.ts';
+import { addDays, daysBetween, type Day } from '../calendar/index.ts';
+import { normalOfDay, type KnownDay, type Site } from '../climate/index.ts';
+
+/**
+ * Frost over one growing year. A growing year begins in midwinter: 1 January in the north, 1 July in the south, so that
+ * its spring comes first and its autumn after it.
+ */
+export interface FrostYear {
+  readonly start: Day;
+  /** where it comes from: the grower's own dates, years of weather that were read, or the site's normals */
+  readonly source: 'own' | 'years' | 'normals';
+  /** years that it was reckoned from; 0 for the other two */
+  readonly years: number;
+  /** the day on which it is as likely as not that the last frost is past, and the first to come; undefined: no frost */
+  readonly last: Day | undefined;
+  readonly first: Day | undefined;
+  /**
+   * chance of frost by day of the growing year, 0 to 1: before midsummer that one still comes on this day or later,
+   * after it that one has come by this day
+   */
+  readonly chance: readonly number[];
+}
+
+const DAYS = 366;
+/** The middle of the growing year's summer, days from its start. */
+export const MIDSUMMER = 182;
+
+/** The first day of the growing year that a day lies in. */
+export function growingYearOf(day: Day, latitudeDegrees: number): Day {
+  const year = Number(day.slice(0, 4));
+  if (latitudeDegrees >= 0) return `${year}-01-01`;
+  return day.slice(5) >= '07-01' ? `${year}-07-01` : `${year - 1}-07-01`;
+}
+
+interface Spread {
+  readonly mean: number;
+  readonly days: number;
+}
+
+function fromDates(
+  start: Day,
+  source: FrostYear['source'],
+  years: number,
+  last: Spread,
+  first: Spread,
+): FrostYear {
+  const chance = Array.from({ length: DAYS }, (_, i) =>
+    i < MIDSUMMER ? 1 - normalBelow((i - last.mean) / last.days) : normalBelow((i - first.mean) / first.days),
+  );
+  return {
+    start,
+    source,
+    years,
+    last: addDays(start, Math.round(last.mean)),
+    first: addDays(start, Math.round(first.mean)),
+    chance,
+  };
+}
+
+/** Last and first frost of each growing year that was read nearly whole. */
+function frostsOf(
+  known: readonly KnownDay[],
+  latitudeDegrees: number,
+): { last: number[]; first: number[]; years: number } {
+  const byYear = new Map<Day, KnownDay[]>();
+  for (const day of known) {
+    const start = growingYearOf(day.day, latitudeDegrees);
+    byYear.set(start, [...(byYear.get(start) ?? []), day]);
+  }
+  const last: number[] = [];
+  const first: number[] = [];
+  let years = 0;
+  for (const [start, days] of byYear) {
+    if (new Set(days.map((d) => d.day)).size < 330) continue;
+    years += 1;
+    const frosts = days.filter((d) => d.minCelsius <= 0).map((d) => daysBetween(start, d.day));
+    const spring = frosts.filter((d) => d < MIDSUMMER);
+    const autumn = frosts.filter((d) => d >= MIDSUMMER);
+    if (spring.length > 0) last.push(Math.max(...spring));
+    if (autumn.length > 0) first.push(Math.min(...autumn));
+  }
+  return { last, first, years };
+}
+
+function spreadOf(days: readonly number[], assumed: Assumed): Spread {
+  const mean = days.reduce((sum, d) => sum + d, 0) / days.length;
+  const variance = days.reduce((sum, d) => sum + (d - mean) ** 2, 0) / Math.max(1, days.length - 1);
+  // three or four years say little about the spread: it is drawn towards the usual one
+  const weight = days.length / (days.length + 5);
+  return { mean, days: Math.sqrt(weight * variance + (1 - weight) * assumed.frostSpread ** 2) };
+}
+
+/** Years that must have been read before they go before the normals. */
+const LEAST_YEARS = 3;
+
+/**
+ * Frost of a growing year: from the grower's own dates with a spread; else from three or more imported years; else from the
+ * normals, where a night's minimum is normal about its month's and cold nights come in clusters.
+ *
+ * @param own usual last and first frost, `MM-DD`
+ * @param on any day of the growing year
+ * @example
+ * frostYear(site51, { last: '04-25', first: '10-20' }, [], '2026-06-01').last
+ * // => '2026-04-25'
+ */
+export function frostYear(
+  site: Site,
+  own: { readonly last: string; readonly first: string } | undefined,
+  known: readonly KnownDay[],
+  on: Day,
+  assumed: Assumed = DEFAULT_ASSUMED,
+): FrostYear {
+  const start = growingYearOf(on, site.latitudeDegrees);
+  if (own) {
+    const dayIn = (monthDay: string) => {
+      const year = Number(start.slice(0, 4));
+      const first = daysBetween(start, `${year}-${monthDay === '02-29' ? '02-28' : monthDay}`);
+      return first >= 0 ? first : first + 365;
+    };
+    const spread = assumed.frostSpread;
+    return fromDates(
+      start,
+      'own',
+      0,
+      { mean: dayIn(own.last), days: spread },
+      { mean: dayIn(own.first), days: spread },
+    );
+  }
+  const read = frostsOf(known, site.latitudeDegrees);
+  if (read.last.length >= LEAST_YEARS && read.first.length >= LEAST_YEARS)
+    return fromDates(start, 'years', read.years, spreadOf(read.last, assumed), spreadOf(read.first, assumed));
+  return fromNormals(start, site, assumed);
+}
+
+function fromNormals(start: Day, site: Site, assumed: Assumed): FrostYear {
+  const nights = Array.from({ length: DAYS }, (_, i) => {
+    const { minCelsius } = normalOfDay(site.normals, addDays(start, i));
+    return normalBelow(-minCelsius / assumed.normalSpread) * assumed.frostCluster;
+  });
+  const chance = new Array<number>(DAYS).fill(0);
+  let sum = 0;
+  for (let i = MIDSUMMER - 1; i >= 0; i--) chance[i] = 1 - Math.exp(-(sum += nights[i] ?? 0));
+  sum = 0;
+  for (let i = MIDSUMMER; i < DAYS; i++) chance[i] = 1 - Math.exp(-(sum += nights[i] ?? 0));
+  const past = chance.findIndex((c, i) => i < MIDSUMMER && c < 0.5);
+  const come = chance.findIndex((c, i) => i >= MIDSUMMER && c >= 0.5);
+  return {
+    start,
+    source: 'normals',
+    years: 0,
+    last: past > 0 ? addDays(start, past) : undefined,
+    first: come > 0 ? addDays(start, come) : undefined,
+    chance,
+  };
+}
+
+/** The chance that frost still comes (before midsummer) or has come (after it) on a day; 0 outside the year. */
+export function frostChance(frost: FrostYear, day: Day): number {
+  return frost.chance[daysBetween(frost.start, day)] ?? 0;
+}

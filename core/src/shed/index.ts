@@ -1,2 +1,0 @@
-export { stockOf, takenByFeed, takenByFilling, type Stock, type StockMove } from './stock.ts';
-export { priceLogs, type PriceLog, type PricePoint } from './prices.ts';

@@ -1,0 +1,185 @@
+import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import { containerKind } from '../bags/index.ts';
+import { dayOf } from '../calendar/index.ts';
+import type { Entry, Container, Settings, Good } from '../records/index.ts';
+import type { Recipe } from '../mixes/index.ts';
+import { findGood } from '../products/index.ts';
+import { takenByFeed, takenByFilling } from './stock.ts';
+import { type PriceLog } from './prices.ts';
+
+/** One part of what a bag cost in a season. */
+export interface CostLine {
+  readonly what:
+    | 'bag'
+    | 'mix'
+    | 'amendments'
+    | 'feeds'
+    | 'supplies'
+    | 'seed'
+    | 'plants'
+    | 'current'
+    | 'water'
+    | 'other'
+    | 'work';
+  readonly price: number;
+  /** how it was worked out, as data for a sentence */
+  readonly how:
+    | { readonly kind: 'spread'; readonly over: number; readonly whole: number }
+    | { readonly kind: 'shared'; readonly among: number; readonly whole: number }
+    | { readonly kind: 'minutes'; readonly minutes: number }
+    | { readonly kind: 'as-used' };
+}
+
+/** What a bag cost in a season, and what is not in it. */
+export interface BagCost {
+  readonly containerId: string;
+  readonly lines: readonly CostLine[];
+  readonly total: number;
+  /** goods that went in and have no price yet; "bag" when the container has none */
+  readonly unpriced: readonly string[];
+}
+
+/** What a price is looked up by: the latest paid or seen, else the cheapest pack's. */
+export type UnitPrice = (goodId: string) => number | undefined;
+
+/**
+ * Prices per unit of a good: the latest in the log, else that of its cheapest priced pack.
+ */
+export function unitPrices(
+  logs: readonly PriceLog[],
+  packs: readonly { readonly goodId: string; readonly amount: number; readonly price?: number | undefined }[],
+): UnitPrice {
+  return (goodId) => {
+    const log = logs.find((l) => l.goodId === goodId);
+    if (log) return log.latest.perUnit;
+    const each = packs.flatMap((p) =>
+      p.goodId === goodId && p.price !== undefined ? [p.price / p.amount] : [],
+    );
+    return each.length === 0 ? undefined : Math.min(...each);
+  };
+}
+
+/**
+ * What a container cost in one year: its own price over its seasons, its mix over the seasons a mix is kept, and what
+ * was spent, used and worked for it, shared evenly over the bags that an entry names (all, when it names none).
+ *
+ * @param live the garden's live entries
+ * @param year calendar year, e.g. 2026
+ * @param bagsInUse how many bags an entry that names none is shared among
+ */
+export function costOf(
+  container: Container,
+  live: readonly Entry[],
+  year: number,
+  garden: {
+    readonly mixes: readonly Recipe[];
+    readonly settings: Pick<Settings, 'hourValue'>;
+    readonly bagsInUse: number;
+    readonly goods?: readonly Good[];
+  },
+  priceOf: UnitPrice,
+  assumed: Assumed = DEFAULT_ASSUMED,
+): BagCost {
+  const lines: CostLine[] = [];
+  const unpriced = new Set<string>();
+  const bagLine = costOfBag(container);
+  if (bagLine) lines.push(bagLine);
+  else unpriced.add('bag');
+  const priced = (goodId: string, amount: number): number => {
+    const each = priceOf(goodId);
+    if (each === undefined) unpriced.add(goodId);
+    return (each ?? 0) * amount;
+  };
+  const filling = latestFilling(container, live, year);
+  if (filling) {
+    const amended = new Map(filling.amendments.map((a) => [a.goodId, a.grams / 1000]));
+    let mix = 0;
+    let amendments = 0;
+    for (const [goodId, amount] of takenByFilling(filling, garden.mixes, assumed)) {
+      const kilograms = amended.get(goodId);
+      if (kilograms === undefined) mix += priced(goodId, amount);
+      else amendments += priced(goodId, amount);
+    }
+    const over = assumed.mixLives;
+    if (mix > 0) lines.push({ what: 'mix', price: mix / over, how: { kind: 'spread', over, whole: mix } });
+    const isThisYear = yearOf(filling) === year;
+    if (amendments > 0 && isThisYear)
+      lines.push({ what: 'amendments', price: amendments, how: { kind: 'as-used' } });
+  }
+  const feeds = live.reduce((sum, entry) => {
+    if (entry.kind !== 'fed' || entry.containerId !== container.id || yearOf(entry) !== year) return sum;
+    // what is steeped at home was not bought
+    if (findGood(entry.goodId, garden.goods)?.feed?.form === 'tea') return sum;
+    return sum + priced(entry.goodId, takenByFeed(entry, garden.goods) ?? 0);
+  }, 0);
+  if (feeds > 0) lines.push({ what: 'feeds', price: feeds, how: { kind: 'as-used' } });
+  for (const entry of live) {
+    if (yearOf(entry) !== year) continue;
+    if (entry.kind === 'used' && entry.containerId === container.id) {
+      lines.push({ what: 'supplies', price: priced(entry.goodId, entry.amount), how: { kind: 'as-used' } });
+    }
+    if (entry.kind === 'spent') {
+      const among = shareAmong(entry.containerIds, container.id, garden.bagsInUse);
+      if (among > 0)
+        lines.push({
+          what: entry.on,
+          price: entry.price / among,
+          how: { kind: 'shared', among, whole: entry.price },
+        });
+    }
+    if (entry.kind === 'worked' && garden.settings.hourValue !== undefined) {
+      const among = shareAmong(entry.containerIds, container.id, garden.bagsInUse);
+      if (among > 0) {
+        const minutes = entry.minutes / among;
+        lines.push({
+          what: 'work',
+          price: (minutes / 60) * garden.settings.hourValue,
+          how: { kind: 'minutes', minutes },
+        });
+      }
+    }
+  }
+  return {
+    containerId: container.id,
+    lines,
+    total: lines.reduce((sum, line) => sum + line.price, 0),
+    unpriced: [...unpriced],
+  };
+}
+
+function costOfBag(container: Container): CostLine | undefined {
+  if (container.price === undefined) return undefined;
+  const over = container.seasons ?? containerKind(container.kindId).seasons.value;
+  return {
+    what: 'bag',
+    price: container.price / over,
+    how: { kind: 'spread', over, whole: container.price },
+  };
+}
+
+const yearOf = (entry: { readonly at: string }) => Number(dayOf(entry.at).slice(0, 4));
+
+/** The filling that is in the bag in a year: the last one up to its end. */
+function latestFilling(container: Container, live: readonly Entry[], year: number) {
+  return live.findLast(
+    (e): e is Extract<Entry, { kind: 'filled' }> =>
+      e.kind === 'filled' && e.containerId === container.id && yearOf(e) <= year,
+  );
+}
+
+/** Among how many bags an entry is shared, or 0 when it is not for this bag. */
+function shareAmong(named: readonly string[], containerId: string, bagsInUse: number): number {
+  if (named.length === 0) return Math.max(1, bagsInUse);
+  return named.includes(containerId) ? named.length : 0;
+}
+
+/**
+ * What lamps used, kWh.
+ *
+ * @example
+ * kilowattHours(60, 14, 42)
+ * // ≈> 35.28
+ */
+export function kilowattHours(watts: number, hoursADay: number, days: number): number {
+  return (watts * hoursADay * days) / 1000;
+}

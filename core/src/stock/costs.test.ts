@@ -1,0 +1,135 @@
+import { describe, expect, it } from 'vitest';
+import { gannetSlip } from '../../demo/index.ts';
+import { liveEntries, type Draft, type Entry, type Container } from '../records/index.ts';
+import { priceLogs } from './prices.ts';
+import { costOf, kilowattHours, unitPrices } from './cost.ts';
+
+const garden = gannetSlip(7);
+const bag = { ...(garden.containers.find((c) => c.label === '6') as Container), price: 6 };
+const on = (day: string) => `${day}T11:00:00.000+01:00`;
+const diary = (drafts: readonly Draft[]): Entry[] =>
+  drafts.map(
+    (draft, i) => ({ ...draft, id: `ent_cost${String(i).padStart(3, '0')}`, recordedAt: draft.at }) as Entry,
+  );
+const money = { mixes: [], settings: {}, bagsInUse: 12 };
+const prices = (goodId: string) => ({ 'bought-mix': 0.2, lime: 2, string: 0.05 })[goodId];
+const lineOf = (cost: ReturnType<typeof costOf>, what: string) => cost.lines.find((l) => l.what === what);
+
+const filling: Draft = {
+  kind: 'filled',
+  at: on('2026-05-16'),
+  containerId: bag.id,
+  layers: [{ mixId: 'bought', litres: 40 }],
+  keptLitres: 0,
+  amendments: [{ goodId: 'lime', grams: 50, where: 'mixed' }],
+};
+
+describe('what a bag costs in a season', () => {
+  it('spreads the bag over its seasons and the mix over its lives', () => {
+    const cost = costOf(bag, diary([filling]), 2026, money, prices);
+    // 6 over four seasons of a fabric bag; 40 L at 0.20 over two
+    expect(lineOf(cost, 'bag')).toMatchObject({ price: 1.5, how: { kind: 'spread', over: 4, whole: 6 } });
+    expect(lineOf(cost, 'mix')).toMatchObject({ price: 4, how: { over: 2, whole: 8 } });
+    expect(lineOf(cost, 'amendments')?.price).toBeCloseTo(0.1, 9);
+    expect(cost.total).toBeCloseTo(5.6, 9);
+    expect(cost.unpriced).toEqual([]);
+  });
+
+  it('counts the feeds that were bought, and not the tea that was steeped', () => {
+    const feed = (goodId: string, amount: number): Draft => ({
+      kind: 'fed',
+      at: on('2026-07-01'),
+      containerId: bag.id,
+      goodId,
+      amount,
+      unit: 'millilitre',
+      litres: 5,
+    });
+    const bottle = (goodId: string) => (goodId === 'tomato-liquid' ? 4 : prices(goodId));
+    const cost = costOf(bag, diary([feed('tomato-liquid', 50), feed('weed-tea', 500)]), 2026, money, bottle);
+    // 0.05 L at 4 a litre
+    expect(lineOf(cost, 'feeds')).toMatchObject({ price: 0.2, how: { kind: 'as-used' } });
+    expect(cost.unpriced).toEqual([]);
+    const unknown = costOf(bag, diary([feed('tomato-liquid', 50)]), 2026, money, prices);
+    expect(unknown.unpriced).toEqual(['tomato-liquid']);
+  });
+
+  it('counts last year’s mix again, but not what was used up', () => {
+    const cost = costOf(bag, diary([filling]), 2027, money, prices);
+    expect(lineOf(cost, 'mix')?.price).toBe(4);
+    expect(lineOf(cost, 'amendments')).toBeUndefined();
+  });
+
+  it('shares what was spent among the bags that it was for, or among all', () => {
+    const spent = (containerIds: string[], price: number): Draft => ({
+      kind: 'spent',
+      at: on('2026-03-01'),
+      on: 'seed',
+      price,
+      containerIds,
+    });
+    const shares = costOf(
+      bag,
+      diary([spent([], 24), spent([bag.id, 'con_other0'], 5), spent(['con_other0'], 99)]),
+      2026,
+      money,
+      prices,
+    );
+    expect(shares.lines.filter((l) => l.what === 'seed').map((l) => l.price)).toEqual([2, 2.5]);
+    expect(costOf(bag, diary([spent([], 24)]), 2025, money, prices).lines.map((l) => l.what)).toEqual([
+      'bag',
+    ]);
+  });
+
+  it('counts work only for who wants it counted', () => {
+    const worked: Draft = { kind: 'worked', at: on('2026-06-01'), minutes: 30, containerIds: [bag.id] };
+    expect(lineOf(costOf(bag, diary([worked]), 2026, money, prices), 'work')).toBeUndefined();
+    const valued = costOf(bag, diary([worked]), 2026, { ...money, settings: { hourValue: 12 } }, prices);
+    expect(lineOf(valued, 'work')).toMatchObject({ price: 6, how: { minutes: 30 } });
+  });
+
+  it('says what has no price', () => {
+    const { price: _, ...unpricedBag } = bag;
+    const used: Draft = {
+      kind: 'used',
+      at: on('2026-06-01'),
+      goodId: 'cage',
+      amount: 1,
+      containerId: bag.id,
+    };
+    const cost = costOf(unpricedBag, diary([filling, used]), 2026, money, () => undefined);
+    expect([...cost.unpriced].sort()).toEqual(['bag', 'bought-mix', 'cage', 'lime']);
+    expect(cost.total).toBe(0);
+  });
+
+  it('looks a price up by the latest in the log, then by the cheapest pack', () => {
+    const logs = priceLogs(
+      diary([
+        { kind: 'priced', at: on('2026-01-01'), goodId: 'coir', amount: 10, price: 4 },
+        { kind: 'priced', at: on('2026-02-01'), goodId: 'coir', amount: 10, price: 3 },
+      ]),
+    );
+    const priceOf = unitPrices(logs, [
+      { goodId: 'coir', amount: 1, price: 9 },
+      { goodId: 'bark', amount: 40, price: 8 },
+      { goodId: 'bark', amount: 80, price: 12 },
+      { goodId: 'loam', amount: 20 },
+    ]);
+    expect([priceOf('coir'), priceOf('bark'), priceOf('loam')]).toEqual([0.3, 0.15, undefined]);
+  });
+
+  it('every bag of the demo has a cost with nothing unpriced', () => {
+    const live = liveEntries(garden.entries);
+    const priceOf = unitPrices(priceLogs(live), garden.packs);
+    for (const container of garden.containers) {
+      const cost = costOf(container, live, 2026, { ...garden, bagsInUse: garden.containers.length }, priceOf);
+      expect(cost.unpriced, container.label).toEqual([]);
+      expect(cost.total).toBeGreaterThan(1);
+      expect(cost.total).toBeLessThan(20);
+    }
+  });
+
+  it('lamps: 60 W for 14 hours over six weeks', () => {
+    expect(kilowattHours(60, 14, 42)).toBeCloseTo(35.28, 9);
+  });
+});

@@ -1,0 +1,151 @@
+import type { Entry, EntryOf, Good } from '../records/index.ts';
+import { gramsOfFeed, findGood } from '../products/index.ts';
+import { ingredientLitres, mixOf, type Recipe } from '../mixes/index.ts';
+import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+
+/** One movement of a good in the shed, in the good's own unit. */
+export interface StockMove {
+  readonly entryId: string;
+  readonly at: string;
+  readonly goodId: string;
+  readonly kind: 'bought' | 'used' | 'filled' | 'fed' | 'counted';
+  /** added (bought) or taken (used, filled, fed); what a count changed it by */
+  readonly change: number;
+}
+
+/** What is left of a good, and how it came to that. */
+export interface Stock {
+  readonly goodId: string;
+  /** below 0 when more was used than was ever put in: it wants counting */
+  readonly left: number;
+  /** the day of the last move */
+  readonly lastAt: string;
+  readonly moves: readonly StockMove[];
+  /** purchases that are still (partly) there, oldest first: the oldest is used first */
+  readonly lots: readonly { readonly boughtAt: string; readonly left: number }[];
+}
+
+/**
+ * What a filling took from the shed: litres of each ingredient, kilograms of each amendment and of the lime in its mix.
+ *
+ * @throws RundelError when a mix is unknown
+ */
+export function takenByFilling(
+  entry: Pick<EntryOf<'filled'>, 'layers' | 'amendments'>,
+  own: readonly Recipe[],
+  assumed: Assumed = DEFAULT_ASSUMED,
+): ReadonlyMap<string, number> {
+  const taken = new Map<string, number>();
+  const take = (goodId: string, amount: number) => taken.set(goodId, (taken.get(goodId) ?? 0) + amount);
+  for (const { mixId, litres } of entry.layers) {
+    const mix = mixOf(mixId, own);
+    for (const need of ingredientLitres(mix, litres, assumed)) take(need.ingredientId, need.litres);
+    if (mix.limeGramsPerLitre > 0) take('lime', (mix.limeGramsPerLitre * litres) / 1000);
+  }
+  for (const { goodId, grams } of entry.amendments) take(goodId, grams / 1000);
+  return taken;
+}
+
+/** A grower's handful where none was measured, L. */
+const HANDFUL_LITRES = 0.05;
+
+/**
+ * What a feed took from the shed, in its good's own unit; undefined where it cannot be told (a volume of something that is
+ * counted by weight and has no density).
+ *
+ * @example
+ * takenByFeed({ goodId: 'tomato-liquid', amount: 45, unit: 'millilitre' })
+ * // => 0.045
+ */
+export function takenByFeed(
+  fed: Pick<EntryOf<'fed'>, 'goodId' | 'amount' | 'unit'>,
+  goods: readonly Good[] = [],
+  handfulLitres = HANDFUL_LITRES,
+): number | undefined {
+  const good = findGood(fed.goodId, goods);
+  if (!good) return undefined;
+  if (good.unit === 'piece') return fed.unit === 'piece' ? fed.amount : undefined;
+  const isLitres = good.unit === 'litre';
+  if (isLitres && fed.unit === 'millilitre') return fed.amount / 1000;
+  if (isLitres && fed.unit === 'litre') return fed.amount;
+  const grams = gramsOfFeed(fed, good, handfulLitres);
+  if (grams === undefined) return undefined;
+  if (!isLitres) return grams / 1000;
+  return good.kilogramsPerLitre === undefined ? undefined : grams / 1000 / good.kilogramsPerLitre;
+}
+
+function movesOf(
+  entry: Entry,
+  own: readonly Recipe[],
+  assumed: Assumed,
+  goods: readonly Good[],
+): readonly StockMove[] {
+  const base = { entryId: entry.id, at: entry.at };
+  if (entry.kind === 'bought')
+    return [{ ...base, kind: 'bought', goodId: entry.goodId, change: entry.amount }];
+  if (entry.kind === 'used') return [{ ...base, kind: 'used', goodId: entry.goodId, change: -entry.amount }];
+  if (entry.kind === 'counted')
+    return [{ ...base, kind: 'counted', goodId: entry.goodId, change: entry.amount }];
+  if (entry.kind === 'fed') {
+    const taken = takenByFeed(entry, goods);
+    return taken === undefined ? [] : [{ ...base, kind: 'fed', goodId: entry.goodId, change: -taken }];
+  }
+  if (entry.kind !== 'filled') return [];
+  return [...takenByFilling(entry, own, assumed)].map(([goodId, amount]) => ({
+    ...base,
+    kind: 'filled' as const,
+    goodId,
+    change: -amount,
+  }));
+}
+
+/**
+ * The shed by its diary: bought puts in, used, filled and fed take out (the oldest purchase first), a count sets it right.
+ * Goods that were never in the shed are left out: a filling alone does not make a debt.
+ *
+ * @param live the garden's live entries, oldest first
+ */
+export function stockOf(
+  live: readonly Entry[],
+  own: readonly Recipe[] = [],
+  assumed: Assumed = DEFAULT_ASSUMED,
+  goods: readonly Good[] = [],
+): readonly Stock[] {
+  const byGood = new Map<string, StockMove[]>();
+  for (const entry of live) {
+    for (const move of movesOf(entry, own, assumed, goods)) {
+      const moves = byGood.get(move.goodId);
+      if (moves) moves.push(move);
+      else if (move.kind === 'bought' || move.kind === 'counted') byGood.set(move.goodId, [move]);
+    }
+  }
+  return [...byGood].map(([goodId, moves]) => reckoned(goodId, moves));
+}
+
+function reckoned(goodId: string, raw: readonly StockMove[]): Stock {
+  let left = 0;
+  let lots: { boughtAt: string; left: number }[] = [];
+  const moves = raw.map((move): StockMove => {
+    const change = move.kind === 'counted' ? move.change - left : move.change;
+    if (change > 0) lots.push({ boughtAt: move.at, left: change });
+    else lots = without(lots, -change);
+    left += change;
+    return { ...move, change };
+  });
+  return { goodId, left, lastAt: raw.at(-1)?.at ?? '', moves, lots };
+}
+
+/** Takes an amount out of lots, the oldest first. */
+function without(
+  lots: readonly { readonly boughtAt: string; readonly left: number }[],
+  amount: number,
+): { boughtAt: string; left: number }[] {
+  let rest = amount;
+  const kept: { boughtAt: string; left: number }[] = [];
+  for (const lot of lots) {
+    const taken = Math.min(lot.left, rest);
+    rest -= taken;
+    if (lot.left - taken > 1e-9) kept.push({ ...lot, left: lot.left - taken });
+  }
+  return kept;
+}

@@ -1,0 +1,117 @@
+import { Box, Typography } from '@mui/material';
+import { bodyOf, type BagBody } from '@rundel/core/garden-state';
+import { cropOf } from '@rundel/core/plants';
+import { useMemo } from 'react';
+import { Caution } from '../../ui/Caution.tsx';
+import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
+import { ClassRemark, SizeRemark } from '../../ui/SizeRemarks.tsx';
+import { BagSection, imaginedOccupant, sceneOf } from '../../section/index.ts';
+import { useGarden, useShown } from '../../store/index.ts';
+import type { BagFormResult } from './bag-form.ts';
+import type { PlantingFormResult } from '../../ui/planting-form.ts';
+
+/** Heavier than this filled and wet, a bag gets the word on lifting, kg. */
+const HEAVY_KILOGRAMS = 20;
+
+/** What the form amounts to, as it is typed: the bag in section, what it really holds, and how deep to plant. */
+export function BagPreview({
+  bag,
+  planting,
+}: {
+  readonly bag: BagFormResult | undefined;
+  readonly planting: PlantingFormResult | undefined;
+}) {
+  const { garden, clock } = useGarden();
+  const shown = useShown();
+  const now = clock.now();
+  const body = useMemo(
+    () => bag && bodyOf({ ...bag, stations: Array.from({ length: bag.stations }) }, garden),
+    [bag, garden],
+  );
+  const scene = useMemo(() => {
+    if (!bag || !body) return undefined;
+    const stations = Array.from({ length: bag.stations }, (_, i) => ({ id: `stn_preview${i}` }));
+    const occupants = planting
+      ? stations.map((station, i) => imaginedOccupant(planting, station.id, i, now))
+      : [];
+    return sceneOf(
+      { support: bag.support, stations },
+      body,
+      occupants,
+      undefined,
+      planting?.plantedOn ? `${planting.plantedOn}T12:00:00.000Z` : now,
+      garden.settings,
+    );
+  }, [bag, body, garden.settings, now, planting]);
+  if (!bag || !body || !scene) {
+    return (
+      <Box
+        sx={{ color: 'text.secondary', border: '1.5px dashed var(--line)', borderRadius: '12px', padding: 3 }}
+      >
+        Give it a size, and it is drawn here to scale with what it really holds.
+      </Box>
+    );
+  }
+  return (
+    <Box>
+      <Box
+        sx={{
+          backgroundColor: 'var(--surface)',
+          border: '1px solid var(--line)',
+          borderRadius: '12px',
+          padding: 1,
+          height: { xs: 'auto', sm: 400 },
+        }}
+      >
+        <BagSection
+          scene={scene}
+          shown={shown}
+          height={400}
+          title="The bag as it would be planted, in section"
+        />
+      </Box>
+      <RealSizeWords bag={bag} body={body} />
+      <ClassRemark size={bag.size} body={body} />
+      {planting && (
+        <SizeRemark body={body} cropId={planting.cropId} habitId={planting.habitId} plants={bag.stations} />
+      )}
+      {body.drainedKilograms > HEAVY_KILOGRAMS && (
+        <Caution>
+          Filled and wet it weighs about {shown.show(body.drainedKilograms, 'weight')}: fill it where it will
+          stand, slide it, or lift it with two people. On a balcony or roof, ask the building's owner or an
+          engineer what it may bear.
+        </Caution>
+      )}
+      {planting && (
+        <Box sx={{ marginBlockStart: 2 }}>
+          <Typography variant="h2" sx={{ marginBlockEnd: 1 }}>
+            Planting
+          </Typography>
+          <PlantingAdvice
+            seedling={planting.seedling}
+            crop={cropOf(planting.cropId)}
+            mixMillimetres={body.fill.mixMillimetres}
+            schoolId={planting.schoolId ?? garden.settings.depthSchoolId}
+            assumed={body.assumed}
+          />
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function RealSizeWords({ bag, body }: { readonly bag: BagFormResult; readonly body: BagBody }) {
+  const shown = useShown();
+  const { litres } = body.real;
+  const holds = shown.range(litres.low, litres.high, 'bag');
+  return (
+    <Typography sx={{ marginBlockStart: 1.5 }}>
+      {bag.size.by === 'measured'
+        ? `It holds about ${shown.show(litres.likely, 'bag')} to the brim.`
+        : `It likely holds ${holds} to the brim${bag.size.by === 'label' ? ', not what the label says' : ''}: measure it to be sure.`}{' '}
+      Filled with {shown.show(body.fill.looseLitres, 'bag')} of loose mix, which settles to{' '}
+      {shown.show(body.fill.mixLitres, 'bag')}. Of its water the plant can use about{' '}
+      {shown.show(body.availableLitres, 'drink')}.
+    </Typography>
+  );
+}

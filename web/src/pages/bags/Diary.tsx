@@ -1,0 +1,110 @@
+import { Box, Button, IconButton, Typography } from '@mui/material';
+import { IconPencil, IconTrash } from '@tabler/icons-react';
+import { dayOf } from '@rundel/core/calendar';
+import { entriesAt, type Entry } from '@rundel/core/records';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { localDate, shortDay } from '../../text/text.ts';
+import { useGarden, useShown } from '../../store/index.ts';
+import { CorrectDialog } from './CorrectDialog.tsx';
+import { entryWords } from '../../text/entry-text.ts';
+import { removedFrom, type Taken } from './removed.ts';
+
+const AT_FIRST = 12;
+
+/** A bag's diary, latest first; every entry can be corrected or removed, and what was removed brought back. */
+export function Diary({ containerId }: { readonly containerId: string }) {
+  const { garden, live, clock, remove } = useGarden();
+  const shown = useShown();
+  const [isWhole, setWhole] = useState(false);
+  const [correcting, setCorrecting] = useState<Entry>();
+  const here = [...entriesAt(live, containerId)].reverse();
+  const removed = removedFrom(garden.entries, live, containerId);
+  const today = dayOf(clock.now());
+  if (here.length === 0 && removed.length === 0) {
+    return (
+      <Typography sx={{ color: 'text.secondary' }}>
+        Nothing yet. Looks, drinks, pickings and notes will stand here.
+      </Typography>
+    );
+  }
+  const visible = isWhole ? here : here.slice(0, AT_FIRST);
+  return (
+    <Box>
+      <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
+        {visible.map((entry) => (
+          <Box
+            component="li"
+            key={entry.id}
+            sx={{
+              display: 'flex',
+              alignItems: 'center',
+              gap: 1,
+              borderBlockEnd: '1px solid var(--line)',
+              minHeight: 48,
+            }}
+          >
+            <Box sx={{ width: 104, flexShrink: 0, color: 'text.secondary', fontSize: '0.88rem' }}>
+              {shortDay(dayOf(entry.at), today)} {format(localDate(entry.at), 'HH:mm')}
+            </Box>
+            <Box sx={{ flex: 1, minWidth: 0 }}>
+              {entryWords(entry, shown, garden.goods)}
+              {entry.replaces ? (
+                <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+                  {' '}
+                  (corrected)
+                </Box>
+              ) : null}
+            </Box>
+            {entry.kind !== 'cleared' && (
+              <IconButton
+                aria-label={`Correct: ${entryWords(entry, shown, garden.goods)}`}
+                onClick={() => setCorrecting(entry)}
+                sx={{ width: 44, height: 44 }}
+              >
+                <IconPencil size={20} aria-hidden />
+              </IconButton>
+            )}
+            <IconButton
+              aria-label={`Remove: ${entryWords(entry, shown, garden.goods)}`}
+              onClick={() => void remove([entry.id], `${entry.kind} removed`)}
+              sx={{ width: 44, height: 44 }}
+            >
+              <IconTrash size={20} aria-hidden />
+            </IconButton>
+          </Box>
+        ))}
+      </Box>
+      {here.length > AT_FIRST && (
+        <Button onClick={() => setWhole((whole) => !whole)}>
+          {isWhole ? 'Show the latest only' : `Show all ${here.length}`}
+        </Button>
+      )}
+      {removed.length > 0 && <Removed entries={removed} />}
+      {correcting && <CorrectDialog entry={correcting} onClose={() => setCorrecting(undefined)} />}
+    </Box>
+  );
+}
+
+function Removed({ entries }: { readonly entries: readonly Taken[] }) {
+  const { garden, remove } = useGarden();
+  const shown = useShown();
+  return (
+    <Box component="details" sx={{ marginBlockStart: 1.5 }}>
+      <Box
+        component="summary"
+        sx={{ minHeight: 44, display: 'flex', alignItems: 'center', cursor: 'pointer' }}
+      >
+        Removed ({entries.length})
+      </Box>
+      {entries.map(({ entry, tombId }) => (
+        <Box key={entry.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, color: 'text.secondary' }}>
+          <Box sx={{ flex: 1 }}>
+            {shortDay(dayOf(entry.at))}: {entryWords(entry, shown, garden.goods)}
+          </Box>
+          <Button onClick={() => void remove([tombId], `${entry.kind} brought back`)}>Bring back</Button>
+        </Box>
+      ))}
+    </Box>
+  );
+}

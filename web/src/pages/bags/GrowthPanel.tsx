@@ -1,0 +1,154 @@
+import { Box, Button, Typography } from '@mui/material';
+import { growthOf, heightNow, levelOf, tasksOf } from '@rundel/core/garden-state';
+import { type Occupant, growthPerDay, outgrows, supportOf } from '@rundel/core/plants';
+import { dayOf, daysBetween } from '@rundel/core/calendar';
+import type { Entry } from '@rundel/core/records';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { Select } from '../../ui/Select.tsx';
+import { Panel } from '../../ui/Page.tsx';
+import { reachingWords } from '../../text/planting-text.ts';
+import { TaskRow } from '../../ui/TaskRow.tsx';
+import { Worked, WorkedLines } from '../../ui/Worked.tsx';
+import { shortDay } from '../../text/text.ts';
+import { useGarden, useShown, type Bag } from '../../store/index.ts';
+import { MeasureDialog } from './MeasureDialog.tsx';
+
+/** How tall it is, when it gets to the top of what holds it, and the handwork that follows from it. */
+export function GrowthPanel({ bag }: { readonly bag: Bag }) {
+  const { garden, live, clock } = useGarden();
+  const [isMeasuring, setMeasuring] = useState(false);
+  const today = dayOf(clock.now());
+  const tasks = useMemo(
+    () => tasksOf(bag.container, bag.body, bag.occupants, live, garden.settings, today),
+    [bag, garden.settings, live, today],
+  );
+  const support = supportOf(bag.container.support.kind);
+  return (
+    <Panel title="Growth and support">
+      {alike(bag.occupants, live).map(([occupant, count]) => (
+        <OnePlant key={occupant.plant.id} bag={bag} occupant={occupant} count={count} />
+      ))}
+      <Typography sx={{ marginBlockEnd: 1 }}>
+        Support: {support.name.toLowerCase()}.{' '}
+        <Link to="/bench/supports" style={{ color: 'inherit' }}>
+          {support.id === 'none' ? 'Choose one' : 'Others, ranked'}
+        </Link>
+      </Typography>
+      {tasks.length > 0 && (
+        <Box
+          component="ul"
+          aria-label="Handwork"
+          sx={{ listStyle: 'none', margin: 0, marginBlockEnd: 1.5, padding: 0 }}
+        >
+          {tasks.map((task) => (
+            <TaskRow key={task.kind} task={task} bag={bag} />
+          ))}
+        </Box>
+      )}
+      <Button variant="outlined" onClick={() => setMeasuring(true)}>
+        Measure it
+      </Button>
+      {isMeasuring && <MeasureDialog bag={bag} onClose={() => setMeasuring(false)} />}
+    </Panel>
+  );
+}
+
+/** Plants of one variety and day that nobody has measured are one line, with how many they are. */
+function alike(
+  occupants: readonly Occupant[],
+  live: readonly Entry[],
+): readonly (readonly [Occupant, number])[] {
+  const groups = new Map<string, [Occupant, number]>();
+  for (const occupant of occupants) {
+    const isMeasured = live.some((e) => e.kind === 'height' && e.plantId === occupant.plant.id);
+    const key = isMeasured
+      ? occupant.plant.id
+      : `${occupant.variety.id} ${occupant.plantedOn} ${occupant.plant.name ?? ''}`;
+    const group = groups.get(key);
+    if (group) group[1] += 1;
+    else groups.set(key, [occupant, 1]);
+  }
+  return [...groups.values()];
+}
+
+function OnePlant({
+  bag,
+  occupant,
+  count,
+}: {
+  readonly bag: Bag;
+  readonly occupant: Occupant;
+  readonly count: number;
+}) {
+  const { garden, live, clock, saveRecords } = useGarden();
+  const shown = useShown();
+  const today = dayOf(clock.now());
+  const age = daysBetween(occupant.plantedOn, today);
+  const growth = useMemo(
+    () => growthOf(occupant, bag.body, live, garden.settings),
+    [bag.body, garden.settings, live, occupant],
+  );
+  const level = levelOf(bag.body, bag.occupants, live);
+  const risen = level - (occupant.planted.levelMillimetres ?? level);
+  const height = heightNow(growth, age, risen);
+  const { kind, heightMillimetres } = bag.container.support;
+  const above =
+    heightMillimetres - bag.body.fill.mixMillimetres - (bag.body.real.under?.heightMillimetres ?? 0);
+  const top = kind !== 'none' && above > 0 ? outgrows(growth.belief, above) : undefined;
+  const name = occupant.plant.name ?? occupant.variety.name;
+  /** Plants that share this line are trained alike. */
+  const train = async (id: string) => {
+    const mates = count > 1 ? bag.occupants.filter((o) => o.variety.id === occupant.variety.id) : [occupant];
+    const changes = mates.map(({ plant: before }) => {
+      const { leaders: _, ...rest } = before;
+      const after = { ...rest, ...(id === 'habit' ? {} : { leaders: Number(id) }), changedAt: clock.now() };
+      return { table: 'plants' as const, before, after };
+    });
+    await saveRecords(changes, [], `training of ${name} changed`);
+  };
+  return (
+    <Box sx={{ marginBlockEnd: 1.5 }}>
+      <Typography sx={{ marginBlockEnd: 2 }}>
+        <strong>
+          {name}
+          {count > 1 ? ` ×${count}` : ''}: {height.isMeasured ? '' : 'about '}
+          {shown.show(height.likely, 'height')}
+        </strong>
+        {!height.isMeasured && `, ${shown.range(height.low, height.high, 'height')}`}, growing{' '}
+        {shown.show(growthPerDay(growth.belief, age) * 7, 'height')} a week.
+        {top &&
+          ` It gets to the top of its ${supportOf(kind).short} ${reachingWords(top, occupant.plantedOn, today)}.`}
+      </Typography>
+      <Select
+        label={count > 1 ? 'Trained to, each' : 'Trained to'}
+        value={String(occupant.plant.leaders ?? 'habit')}
+        options={[
+          { id: 'habit', words: `as it grows: ${occupant.habit.name.toLowerCase()}` },
+          { id: '1', words: 'one leader' },
+          { id: '2', words: 'two leaders' },
+          { id: '3', words: 'three leaders' },
+        ]}
+        onChange={(id) => void train(id)}
+      />
+      <Worked label="From which heights">
+        <WorkedLines
+          lines={[
+            [
+              `Planted ${shortDay(occupant.plantedOn, today)}`,
+              `${shown.show(growth.startMillimetres, 'height')} above the mix`,
+            ],
+            ...growth.records.map(
+              (r) => [`Measured on day ${r.days}`, shown.show(r.millimetres, 'height')] as const,
+            ),
+          ]}
+        />
+        <Typography variant="body2" sx={{ marginBlockStart: 1 }}>
+          {growth.records.length === 0
+            ? 'Nothing was measured yet: this is what its habit usually does. One height in June narrows it a good deal.'
+            : 'A curve through what you measured, drawn towards what its habit usually does.'}
+        </Typography>
+      </Worked>
+    </Box>
+  );
+}

@@ -1,0 +1,71 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Box } from '@mui/material';
+import { dayOf } from '@rundel/core/calendar';
+import { cropOf } from '@rundel/core/plants';
+import { useMemo } from 'react';
+import { FormProvider, useForm, useWatch } from 'react-hook-form';
+import type * as z from '@rundel/core/schema';
+import { FormDialog } from '../../ui/EntryDialogs.tsx';
+import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
+import { useGarden, type Bag } from '../../store/index.ts';
+import { PlantingFields } from '../../ui/PlantingFields.tsx';
+import {
+  emptyPlantingForm,
+  plantingChanges,
+  plantingFormSchema,
+  type PlantingFormValues,
+} from '../../ui/planting-form.ts';
+
+/** Plants the free stations of a bag. */
+export function PlantDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {
+  const { garden, clock, saveRecords } = useGarden();
+  const { units, depthSchoolId } = garden.settings;
+  const today = dayOf(clock.now());
+  const schema = useMemo(() => plantingFormSchema(units, today), [today, units]);
+  const form = useForm<PlantingFormValues, unknown, z.output<typeof schema>>({
+    resolver: zodResolver(schema),
+    defaultValues: emptyPlantingForm(today, depthSchoolId),
+    mode: 'onTouched',
+  });
+  const values = useWatch({ control: form.control }) as PlantingFormValues;
+  const planting = values.stem.trim() === '' ? undefined : schema.safeParse(values).data;
+  const taken = new Set(bag.occupants.map((o) => o.stationId));
+  const free = bag.container.stations.filter((s) => !taken.has(s.id)).map((s) => s.id);
+  const save = form.handleSubmit(async (result) => {
+    if (result.plantedOn === undefined)
+      return form.setError('plantedOn', { message: 'On which day did it go in?' });
+    const { changes, drafts } = plantingChanges(
+      result,
+      [{ containerId: bag.container.id, stationIds: free }],
+      garden.varieties,
+      clock.now(),
+    );
+    await saveRecords(changes, drafts, `planting in ${bag.container.label}`);
+    onClose();
+    return undefined;
+  });
+  return (
+    <FormDialog
+      title={`Plant bag ${bag.container.label}`}
+      isOpen
+      onClose={onClose}
+      onSubmit={() => void save()}
+      submitLabel="It is planted"
+    >
+      <FormProvider {...form}>
+        <PlantingFields isDayOptional={false} />
+        {planting && (
+          <Box>
+            <PlantingAdvice
+              seedling={planting.seedling}
+              crop={cropOf(planting.cropId)}
+              mixMillimetres={bag.body.fill.mixMillimetres}
+              schoolId={planting.schoolId ?? depthSchoolId}
+              assumed={bag.body.assumed}
+            />
+          </Box>
+        )}
+      </FormProvider>
+    </FormDialog>
+  );
+}

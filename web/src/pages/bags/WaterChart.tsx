@@ -1,0 +1,140 @@
+import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import type { BagWater } from '@rundel/core/garden-state';
+import { fromInner, UNITS } from '@rundel/core/units';
+import type { ApexOptions } from 'apexcharts';
+import { Chart, chartGround, chartMoment, lookColour } from '../../ui/chart.ts';
+import { ChartFrame } from '../../ui/ChartFrame.tsx';
+import { useMemo } from 'react';
+import { useLookValue } from '../../ui/look-context.tsx';
+import { Worked } from '../../ui/Worked.tsx';
+import { localDate, whenWords } from '../../text/text.ts';
+import { useShown } from '../../store/index.ts';
+import { courseOf, marksOf, spellsOf } from './water-course.ts';
+
+/** A bag's water over the last days and the rounds to come, with its doubt as a band. */
+export default function WaterChart({
+  water,
+  name,
+  refillPoint,
+}: {
+  readonly water: BagWater;
+  readonly name: string;
+  /** share of available water at which this bag wants a drink */
+  readonly refillPoint: number;
+}) {
+  const shown = useShown();
+  const { look } = useLookValue();
+  const unit = shown.system === 'metric' ? 'litre' : shown.system === 'us' ? 'usGallon' : 'imperialGallon';
+  const course = useMemo(() => courseOf(water), [water]);
+  const marks = useMemo(() => marksOf(water), [water]);
+  const happened = new Map(marks.map((mark) => [mark.at, mark.kind === 'look' ? 'a look' : 'a drink']));
+  const spells = spellsOf(course, water.availableLitres, refillPoint);
+  const options = useMemo((): ApexOptions => {
+    const inUnit = (litres: number) => Number(fromInner(litres, unit).toFixed(2));
+    const ground = chartGround(look);
+    return {
+      ...ground,
+      chart: { ...ground.chart, id: 'water' },
+      colors: [lookColour('--water-4'), lookColour('--ink')],
+      fill: { opacity: [0.35, 1] },
+      stroke: { curve: 'straight', width: [0, 2.5] },
+      dataLabels: { enabled: false },
+      legend: { show: false },
+      tooltip: { enabled: false },
+      yaxis: {
+        min: 0,
+        max: inUnit(water.availableLitres * 1.02),
+        title: { text: `water for the plant, ${UNITS[unit].symbol}` },
+        labels: { formatter: (n: number) => n.toFixed(1), style: { fontSize: '12px' } },
+      },
+      annotations: {
+        points: marks.map((mark) => ({
+          x: localDate(mark.at).getTime(),
+          y: inUnit(mark.litres),
+          marker: {
+            size: 5,
+            shape: mark.kind === 'look' ? 'circle' : 'square',
+            fillColor: mark.kind === 'look' ? lookColour('--surface') : lookColour('--water-5'),
+            strokeColor: lookColour('--ink'),
+            strokeWidth: 2,
+          },
+        })),
+        xaxis: [chartMoment(localDate(water.now).getTime(), 'now')],
+        yaxis: [
+          {
+            y: inUnit(water.availableLitres * refillPoint),
+            borderColor: lookColour('--fruit'),
+            strokeDashArray: 5,
+            label: {
+              text: 'wants a drink',
+              style: { background: lookColour('--surface'), color: lookColour('--ink') },
+            },
+          },
+        ],
+      },
+    };
+    // the colours come from the look's variables
+  }, [look, marks, refillPoint, unit, water]);
+  const series = useMemo(() => {
+    const y = (litres: number) => Number(fromInner(litres, unit).toFixed(3));
+    const x = (at: string) => localDate(at).getTime();
+    return [
+      {
+        name: 'four times in five',
+        type: 'rangeArea',
+        data: course.map((p) => ({ x: x(p.at), y: [y(p.low), y(p.high)] })),
+      },
+      { name: 'likely', type: 'line', data: course.map((p) => ({ x: x(p.at), y: y(p.likely) })) },
+    ];
+  }, [course, unit]);
+  return (
+    <Box>
+      <Typography sx={{ marginBlockEnd: 1 }}>
+        {spells.dryOuts === 0
+          ? 'In these days it was never likely below the point where it wants a drink'
+          : `In these days it likely went below the point where it wants a drink ${spells.dryOuts === 1 ? 'once' : `${spells.dryOuts} times`}`}
+        {spells.wetDays >= 1
+          ? `, and was nearly full for about ${Math.round(spells.wetDays)} days in all`
+          : ''}
+        . Rings are looks, squares drinks. To the right of the dashes is what comes if nobody waters it.
+      </Typography>
+      <ChartFrame
+        label={`Water of bag ${name} over the last days and the rounds to come; the table holds the numbers`}
+        height={320}
+      >
+        <Chart key={look} type="rangeArea" height={320} options={options} series={series as never} />
+      </ChartFrame>
+      <Worked label="The same as a table">
+        <Box
+          sx={{ maxHeight: 320, overflow: 'auto' }}
+          tabIndex={0}
+          role="region"
+          aria-label="Water by moment"
+        >
+          <Table size="small">
+            <TableHead>
+              <TableRow>
+                <TableCell>When</TableCell>
+                <TableCell align="right">Likely</TableCell>
+                <TableCell align="right">Between</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {course.map((p, i) => (
+                <TableRow key={i}>
+                  <TableCell>
+                    {whenWords(p.at, water.now)}
+                    {p.what === 'expected' ? ', expected' : ''}
+                    {happened.has(p.at) ? `: ${happened.get(p.at)}` : ''}
+                  </TableCell>
+                  <TableCell align="right">{shown.show(p.likely, 'drink')}</TableCell>
+                  <TableCell align="right">{shown.range(p.low, p.high, 'drink')}</TableCell>
+                </TableRow>
+              ))}
+            </TableBody>
+          </Table>
+        </Box>
+      </Worked>
+    </Box>
+  );
+}

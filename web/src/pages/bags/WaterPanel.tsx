@@ -1,0 +1,195 @@
+import { Box, Button, Typography } from '@mui/material';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { expectation, gradeSpan, nextLookWords } from '../../text/bag-text.ts';
+import { useDrierPlant } from '../../ui/drier-plant.ts';
+import { Disputed } from '../../ui/Disputed.tsx';
+import { FAULT_WORDS } from '../../text/look-text.ts';
+import { STORE_WORDS } from '../../text/water-text.ts';
+import { Panel } from '../../ui/Page.tsx';
+import { Remark } from '../../ui/Remark.tsx';
+import { hoursWords, whenWords } from '../../text/text.ts';
+import { Worked, WorkedLines } from '../../ui/Worked.tsx';
+import { useGarden, useShown, type Bag } from '../../store/index.ts';
+import { WhatIf } from './WhatIf.tsx';
+
+const WaterChart = lazy(() => import('./WaterChart.tsx'));
+
+/** The bag's water in three numbers, each to be opened. */
+export function WaterPanel({ bag }: { readonly bag: Bag }) {
+  const { clock, live } = useGarden();
+  const shown = useShown();
+  const { water, body } = bag;
+  const drier = useDrierPlant(bag);
+  const now = clock.now();
+  const [isOpen, setOpen] = useState(false);
+  const moves = useMemo(() => [...(water?.estimate.moves ?? [])].reverse().slice(0, 5), [water]);
+  if (!water) {
+    return (
+      <Panel title="Water">
+        {/* as much room as it will take: what stands below does not move under a finger */}
+        <Typography role="status" sx={{ color: 'text.secondary', minHeight: { xs: 430, lg: 365 } }}>
+          Working it out…
+        </Typography>
+      </Panel>
+    );
+  }
+  const { estimate, ahead } = water;
+  const { rest } = expectation(bag, shown, now);
+  const next = nextLookWords(water, now);
+  const toRefill = ahead.hoursToRefill;
+  const percent = (share: number) => Math.round(share * 100);
+  const today = now.slice(0, 10);
+  const most = Math.max(
+    0,
+    ...water.usePerDay.filter((d) => d.day > today).map((d) => d.litres - d.dripLitres),
+  );
+  const isTight = most > body.assumed.keepable * water.availableLitres && estimate.stores.length === 0;
+  const lastFault = water.setAside.at(-1);
+  return (
+    <Panel title="Water">
+      <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1.5 }}>
+        I expect it <strong>{gradeSpan(estimate.share)}</strong>. {rest} Next look: <strong>{next}</strong>.
+      </Typography>
+      <Disputed bag={bag} />
+      {isTight && (
+        <Remark>
+          On the hottest day to come it uses about {shown.show(most, 'drink')} of the{' '}
+          {shown.show(water.availableLitres, 'drink')} that it holds: one round a day may not keep it. A
+          second round, a bigger bag, mulch, shade or a store of water would.
+        </Remark>
+      )}
+      {lastFault && (
+        <Remark>
+          A reading of {whenWords(lastFault.at, now)} is set aside. {FAULT_WORDS[lastFault.fault]} It stays in
+          the diary.
+        </Remark>
+      )}
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))',
+          gap: 2,
+          marginBlockEnd: 1,
+        }}
+      >
+        <Big
+          number={shown.show(estimate.litres.likely, 'drink')}
+          words={`left of ${shown.show(water.availableLitres, 'drink')}; ${shown.range(estimate.litres.low, estimate.litres.high, 'drink')}`}
+        />
+        <Big
+          number={hoursWords(toRefill.likely)}
+          words={
+            toRefill.low === undefined
+              ? 'until it wants water'
+              : `until it wants water; ${hoursWords(toRefill.low)} to ${hoursWords(toRefill.high)}`
+          }
+        />
+        <Big
+          number={hoursWords(ahead.hoursToWilting.likely)}
+          words={
+            ahead.hoursToWilting.low === undefined
+              ? 'until it hangs, if nobody comes'
+              : `until it hangs, if nobody comes; ${hoursWords(ahead.hoursToWilting.low)} to ${hoursWords(ahead.hoursToWilting.high)}`
+          }
+        />
+        {estimate.stores.map((store) => (
+          <Big
+            key={store.kind}
+            number={`${percent(store.likely)} %`}
+            words={`of its ${STORE_WORDS[store.kind]} (${shown.show(store.litres, 'drink')}) left; ${percent(store.low)} to ${percent(store.high)} %`}
+          />
+        ))}
+        <Big
+          number={`× ${estimate.useMultiplier.likely.toFixed(1)}`}
+          words={`its use against its kind; ${estimate.useMultiplier.low.toFixed(1)} to ${estimate.useMultiplier.high.toFixed(1)}`}
+        />
+      </Box>
+      <Worked label="How do I know?">
+        <WorkedLines
+          lines={[
+            ['Settled mix', shown.show(body.fill.mixLitres, 'bag')],
+            [
+              `Water it holds for the plant (${body.mix.name.toLowerCase()})`,
+              shown.show(water.availableLitres, 'drink'),
+            ],
+            ['Chance that it is too dry now', `${percent(estimate.chanceDry)} %`],
+            ['Chance at the next round', `${percent(ahead.rounds[0]?.chanceDry ?? 0)} %`],
+            ['Chance at which I ask for a look', `${percent(body.assumed.risk)} %`],
+            ['Days with weather from the usual, not measured', `${water.filledDays} of ${water.spanDays}`],
+            ...(drier
+              ? [
+                  [
+                    'Usually the drier one',
+                    `${drier.plant}, ${drier.times} of ${drier.visits} times`,
+                  ] as const,
+                ]
+              : []),
+            ...(water.probe
+              ? [
+                  [
+                    `What its probe is off by, of its water, after ${water.probe.readings === 1 ? 'one reading' : `${water.probe.readings} readings`}`,
+                    `${percent(water.probe.noise)} %`,
+                  ] as const,
+                ]
+              : []),
+          ]}
+        />
+        {moves.length > 0 && (
+          <Box component="ul" sx={{ paddingInlineStart: 2.5, marginBlock: 1 }}>
+            {moves.map((move) => {
+              const by = move.afterLitres - move.beforeLitres;
+              const entry = live.find((e) => e.id === move.entryId);
+              const what = move.kind === 'look' ? 'look' : 'drink';
+              const amount = shown.show(Math.abs(by), 'drink');
+              return (
+                <li key={move.entryId}>
+                  {whose(entry?.at, now)} {what}{' '}
+                  {Math.abs(by) < 0.05
+                    ? 'was as I expected.'
+                    : by > 0
+                      ? `put ${amount} on.`
+                      : `took ${amount} off.`}
+                </li>
+              );
+            })}
+          </Box>
+        )}
+        <Typography variant="body2">
+          The ranges leave out one chance in ten at either end, if the bag is what you said it is. A look
+          always beats the estimate.
+        </Typography>
+      </Worked>
+      <Worked label="What would change it?">
+        <WhatIf bag={bag} />
+      </Worked>
+      <Button onClick={() => setOpen(!isOpen)} aria-expanded={isOpen} sx={{ paddingInline: 0.5 }}>
+        {isOpen ? 'Hide its course' : 'Its course, past and to come'}
+      </Button>
+      {isOpen && (
+        <Suspense fallback={<Box sx={{ minHeight: 320 }} />}>
+          <WaterChart water={water} name={bag.container.label} refillPoint={body.assumed.refillPoint} />
+        </Suspense>
+      )}
+    </Panel>
+  );
+}
+
+function Big({ number, words }: { readonly number: string; readonly words: string }) {
+  return (
+    <Box>
+      <Box sx={{ fontFamily: 'h1.fontFamily', fontSize: '1.7rem', fontWeight: 720, lineHeight: 1.1 }}>
+        {number}
+      </Box>
+      <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>{words}</Box>
+    </Box>
+  );
+}
+
+/** "Tuesday's", "The 18:05", "The 3 Jul": whose look or drink it was. */
+function whose(at: string | undefined, now: string): string {
+  if (at === undefined) return 'A';
+  const when = whenWords(at, now);
+  if (when.startsWith('today ')) return `The ${when.slice(6)}`;
+  if (/^\d/.test(when)) return `The ${when}`;
+  return `${when.charAt(0).toUpperCase()}${when.slice(1)}’s`;
+}

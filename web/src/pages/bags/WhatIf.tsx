@@ -1,0 +1,98 @@
+import { Box, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import type { Container } from '@rundel/core/records';
+import { anotherRound } from '@rundel/core/round';
+import { clockOf, hoursWords } from '../../text/text.ts';
+import { useGarden, useShown, waterIf, type Bag } from '../../store/index.ts';
+
+interface Change {
+  readonly words: string;
+  readonly container: Container;
+  /** of the sun taken by shade, when that is the change */
+  readonly shade?: number;
+}
+
+/** Mulch that does most of what mulch can, mm. */
+const THICK_MULCH = 75;
+const BIGGER = 1.5;
+const HALF_SHADE = 0.5;
+const SAUCER_SHARE = 0.25;
+
+/** What could be done to a bag that dries too fast. */
+function changesFor(bag: Bag, thick: string, saucer: string): readonly Change[] {
+  const { container, body } = bag;
+  const litres = Math.min(1000, (body.real.litres.likely / body.assumed.labelTruth) * BIGGER);
+  return [
+    ...(container.mulchMillimetres < THICK_MULCH - 10 && !body.kind.isClosed
+      ? [
+          {
+            words: `Mulched ${thick} deep, which takes room from the mix`,
+            container: { ...container, mulchMillimetres: THICK_MULCH },
+          },
+        ]
+      : []),
+    { words: 'In a bag half as big again', container: { ...container, size: { by: 'label', litres } } },
+    ...((bag.stand?.shade ?? 0) < HALF_SHADE
+      ? [{ words: 'In half shade', container, shade: HALF_SHADE }]
+      : []),
+    ...((bag.water?.estimate.stores.length ?? 0) === 0
+      ? [
+          {
+            words: `Over a saucer of ${saucer}`,
+            container: {
+              ...container,
+              stores: [{ kind: 'saucer' as const, litres: SAUCER_SHARE * body.availableLitres }],
+            },
+          },
+        ]
+      : []),
+  ];
+}
+
+/** How long the bag would keep, worked out anew for each change from the same diary. */
+export function WhatIf({ bag }: { readonly bag: Bag }) {
+  const open = useGarden();
+  const shown = useShown();
+  const changes = changesFor(
+    bag,
+    shown.show(THICK_MULCH, 'depth'),
+    shown.show(SAUCER_SHARE * bag.body.availableLitres, 'drink'),
+  );
+  const { data } = useQuery({
+    queryKey: ['what-if', open.which, bag.container.id, bag.water?.now, bag.container.changedAt] as const,
+    queryFn: () => Promise.all(changes.map(({ container, shade }) => waterIf(container, open, shade))),
+    staleTime: 60_000,
+  });
+  const now = bag.water?.ahead.hoursToRefill.likely;
+  const today = open.clock.now().slice(0, 10);
+  const { roundHours, latitudeDegrees } = open.garden.settings;
+  const toCome = (bag.water?.usePerDay ?? [])
+    .filter(({ day }) => day > today)
+    .map(({ day, litres, dripLitres }) => ({ day, litres: litres - dripLitres }));
+  const round = anotherRound(toCome, roundHours, latitudeDegrees, bag.body.assumed);
+  return (
+    <Box>
+      <Typography variant="body2">
+        As it is, it wants water in {hoursWords(now)}. With the same looks and drinks so far:
+      </Typography>
+      <Box component="ul" sx={{ marginBlock: 1, paddingInlineStart: 2.5 }}>
+        {changes.map(({ words }, i) => {
+          const water = data?.[i];
+          return (
+            <li key={words}>
+              <strong>{words}</strong>: {water ? `in ${hoursWords(water.ahead.hoursToRefill.likely)}` : '…'}
+            </li>
+          );
+        })}
+        {round && (
+          <li>
+            <strong>With a round at {clockOf(round.atHour)} too</strong>: at most{' '}
+            {shown.show(round.litresThen, 'drink')} goes between two rounds on the thirstiest day to come, and
+            not {shown.show(round.litresNow, 'drink')}
+          </li>
+        )}
+      </Box>
+      <Typography variant="body2">A saucer helps as far as it has caught what ran through.</Typography>
+    </Box>
+  );
+}

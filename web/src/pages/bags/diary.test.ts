@@ -1,0 +1,176 @@
+import { type Entry, liveEntries } from '@rundel/core/records';
+import { describe, expect, it } from 'vitest';
+import { shownIn } from '../../store/shown.ts';
+import { entryWords } from '../../text/entry-text.ts';
+import { removedFrom } from './removed.ts';
+
+const base = { at: '2026-07-16T18:00:00.000+01:00', recordedAt: '2026-07-16T18:00:00.000+01:00' };
+const inBag = { ...base, containerId: 'con_abcdef' };
+const look: Entry = { ...inBag, id: 'ent_look001', kind: 'look', look: { method: 'finger', grade: 2 } };
+const gone = (id: string, removes: string): Entry => ({ ...base, id, kind: 'removed', removes });
+
+describe('what was removed', () => {
+  const removed = (entries: readonly Entry[]) => removedFrom(entries, liveEntries(entries), 'con_abcdef');
+
+  it('is offered with the tombstone that must go', () => {
+    const tomb = gone('ent_tomb001', look.id);
+    expect(removed([look, tomb])).toEqual([{ entry: look, tombId: tomb.id }]);
+  });
+
+  it('is not offered once it is back, nor in another bag', () => {
+    const tomb = gone('ent_tomb001', look.id);
+    expect(removed([look, tomb, gone('ent_tomb002', tomb.id)])).toEqual([]);
+    expect(removedFrom([look, tomb], [], 'con_other1')).toEqual([]);
+  });
+
+  it('does not hold what was corrected: that is not gone', () => {
+    const better: Entry = { ...look, id: 'ent_look002', replaces: look.id };
+    expect(removed([look, better])).toEqual([]);
+  });
+});
+
+describe('an entry in words', () => {
+  const metric = shownIn('metric');
+  it.each<[Entry, string]>([
+    [look, 'Look: dry'],
+    [{ ...look, stationId: 'stn_abcdef' }, 'Look at one plant: dry'],
+    [
+      { ...inBag, id: 'ent_lift001', kind: 'look', look: { method: 'lift', grade: 3 } },
+      'Look: heavy when lifted',
+    ],
+    [
+      { ...inBag, id: 'ent_drink01', kind: 'drink', litres: 6.75, isMeasured: true, ranThrough: true },
+      'Drink: 6.8\u00a0L, ran through',
+    ],
+    [
+      { ...inBag, id: 'ent_drink02', kind: 'drink', litres: 2, isMeasured: false, ranThrough: false },
+      'Drink: 2\u00a0L, by eye',
+    ],
+    [
+      { ...inBag, id: 'ent_pick001', kind: 'picking', kilograms: 0.45, count: 3 },
+      'Picked: 450\u00a0g, 3 fruit',
+    ],
+    [{ ...inBag, id: 'ent_pick002', kind: 'picking', count: 3 }, 'Picked: 3 fruit'],
+    [{ ...inBag, id: 'ent_note001', kind: 'note', text: 'Leaves hung' }, 'Leaves hung'],
+    [
+      {
+        ...base,
+        id: 'ent_day0001',
+        kind: 'weather',
+        day: '2026-07-15',
+        minCelsius: 12,
+        maxCelsius: 29,
+        source: 'typed',
+      },
+      'Weather: 12 to 29\u00a0°C',
+    ],
+    [
+      {
+        ...inBag,
+        id: 'ent_fill001',
+        kind: 'filled',
+        layers: [
+          { mixId: 'loam-compost', litres: 15 },
+          { mixId: 'bought', litres: 15 },
+        ],
+        keptLitres: 10,
+        amendments: [{ goodId: 'lime', grams: 60, where: 'mixed' }],
+      },
+      'Filled: 30\u00a0L new mix, 10\u00a0L old mix kept, 60\u00a0g garden lime',
+    ],
+    [{ ...base, id: 'ent_buy0001', kind: 'bought', goodId: 'coir', amount: 70 }, 'Bought 70\u00a0L coir'],
+    [{ ...base, id: 'ent_use0001', kind: 'used', goodId: 'string', amount: 4 }, 'Used 4\u00a0m soft string'],
+    [{ ...base, id: 'ent_cnt0001', kind: 'counted', goodId: 'cage', amount: 6 }, 'Counted 6 cages'],
+    [
+      { ...base, id: 'ent_prc0001', kind: 'priced', goodId: 'lime', amount: 3, price: 5 },
+      'Price seen for 3\u00a0kg garden lime',
+    ],
+    [
+      {
+        ...base,
+        id: 'ent_spt0001',
+        kind: 'spent',
+        on: 'seed',
+        price: 5,
+        containerIds: [],
+        asEntered: 'two kinds',
+      },
+      'Spent on seed: two kinds',
+    ],
+    [{ ...base, id: 'ent_wrk0001', kind: 'worked', minutes: 40, containerIds: [] }, 'Worked 40 minutes'],
+    [
+      { ...inBag, id: 'ent_sick001', kind: 'trouble', what: 'blight', livesInMix: true },
+      'Trouble: blight; it may live on in the mix',
+    ],
+    [
+      {
+        ...inBag,
+        id: 'ent_fed0001',
+        kind: 'fed',
+        goodId: 'tomato-liquid',
+        amount: 12,
+        unit: 'millilitre',
+        litres: 3,
+      },
+      'Fed: 12\u00a0mL tomato liquid 4-3-8 in 3\u00a0L',
+    ],
+    [
+      {
+        ...inBag,
+        id: 'ent_fed0002',
+        kind: 'fed',
+        goodId: 'seaweed-spray',
+        amount: 4,
+        unit: 'millilitre',
+        litres: 1,
+        into: 'leaves',
+      },
+      'Fed: 4\u00a0mL seaweed spray 1-0-2 in 1\u00a0L on the leaves',
+    ],
+    [
+      { ...inBag, id: 'ent_fed0003', kind: 'feed-skipped', goodId: 'tomato-liquid', reason: 'too-dry' },
+      'Feed left out: the bag is too dry',
+    ],
+    [
+      { ...inBag, id: 'ent_reg0001', kind: 'regime', regimeId: 'dry-monthly' },
+      'Fed by another regime from here',
+    ],
+    [{ ...inBag, id: 'ent_reg0002', kind: 'regime' }, 'Fed by no regime from here'],
+    [{ ...inBag, id: 'ent_stg0001', kind: 'stage', stage: 'set' }, 'First truss has set'],
+    [
+      {
+        ...inBag,
+        id: 'ent_sol0001',
+        kind: 'solution',
+        what: 'changed',
+        litres: 12,
+        ecMillisiemens: 2.1,
+        ph: 6,
+      },
+      'Nutrient made up new: 12\u00a0L, EC 2.1\u00a0mS/cm, pH 6',
+    ],
+    [
+      { ...base, id: 'ent_tea0001', kind: 'tea', goodId: 'weed-tea', litres: 20 },
+      'Tea set to steep: 20\u00a0L steeped weeds',
+    ],
+    [
+      { ...base, id: 'ent_tea0002', kind: 'tea-tended', teaId: 'ent_tea0001', what: 'strained' },
+      'Tea strained',
+    ],
+  ])('%#', (entry, words) => {
+    expect(entryWords(entry, metric)).toBe(words);
+  });
+
+  it('is in the grower’s units', () => {
+    const drink: Entry = {
+      ...inBag,
+      id: 'ent_drink01',
+      kind: 'drink',
+      litres: 3.785412,
+      isMeasured: true,
+      ranThrough: false,
+    };
+    expect(entryWords(drink, shownIn('us'))).toBe('Drink: 1\u00a0gal');
+    expect(entryWords({ ...drink, litres: 4.54609 }, shownIn('uk'))).toBe('Drink: 1\u00a0imp gal');
+  });
+});

@@ -1,0 +1,317 @@
+import { Box, Button, IconButton, MenuItem, TextField, Typography } from '@mui/material';
+import { IconTrash } from '@tabler/icons-react';
+import { nutrientsIn, substitute, type Nutrient, AMENDMENTS } from '@rundel/core/products';
+import type { Measure, Good } from '@rundel/core/records';
+import { UNITS } from '@rundel/core/units';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { Caution } from '../../../ui/Caution.tsx';
+import { grams } from '../../../text/goods-text.ts';
+import { useGarden, useShown } from '../../../store/index.ts';
+import { useSupplies } from '../../../store/supplies.ts';
+import { readDose, type BagFill, type DoseText, type FillPlan } from './fill-plan.ts';
+
+const UNIT_WORDS = {
+  spoon: 'level tablespoons',
+  teaspoon: 'level teaspoons',
+  handful: 'handfuls',
+  gram: 'grams',
+} as const;
+const PER_WORDS = { bag: 'per bag', litre: 'per litre of mix', hole: 'per planting hole' } as const;
+const WHERE_WORDS = {
+  mixed: 'mixed through',
+  low: 'half way down',
+  hole: 'in the hole',
+  top: 'on top',
+} as const;
+
+/** Products to work in, each by spoon, handful or gram; another label can stand in for the one asked for. */
+export function AmendmentRows({
+  plan,
+  fills,
+  handful,
+  onChange,
+}: {
+  readonly plan: FillPlan;
+  readonly fills: readonly BagFill[];
+  readonly handful: Measure | undefined;
+  onChange(patch: Partial<FillPlan>): void;
+}) {
+  const { garden } = useGarden();
+  const products = [...garden.goods.filter((g) => !g.binnedAt && g.kind === 'amendment'), ...AMENDMENTS];
+  const set = (i: number, patch: Partial<DoseText>) =>
+    onChange({ doses: plan.doses.map((dose, at) => (at === i ? { ...dose, ...patch } : dose)) });
+  const usesHandfuls = plan.doses.some((d) => d.unit === 'handful');
+  const isDusty = plan.doses.some((d) => products.find((p) => p.id === d.goodId)?.isDusty);
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      {plan.doses.length === 0 && (
+        <Typography sx={{ color: 'text.secondary' }}>
+          Nothing but the mix: some growers leave it at that. Feed, lime, casts or meal can be added here.
+        </Typography>
+      )}
+      {plan.doses.map((dose, i) => (
+        <OneDose
+          key={i}
+          dose={dose}
+          products={products}
+          perBag={fills[0]?.amendments[validBefore(plan, garden.goods, i)]?.grams}
+          onChange={(patch) => set(i, patch)}
+          onRemove={() => onChange({ doses: plan.doses.filter((_, at) => at !== i) })}
+        />
+      ))}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+        <Button
+          variant="outlined"
+          disabled={plan.doses.length >= 8}
+          onClick={() =>
+            onChange({
+              doses: [
+                ...plan.doses,
+                {
+                  goodId: products[0]?.id ?? 'lime',
+                  amount: '',
+                  unit: 'handful',
+                  per: 'bag',
+                  where: 'mixed',
+                },
+              ],
+            })
+          }
+        >
+          Work something in
+        </Button>
+        {usesHandfuls && (
+          <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+            {handful
+              ? `Your handful is ${(handful.litres / UNITS.tablespoon.factor).toFixed(1)} tablespoons.`
+              : 'A handful is taken as 3 tablespoons.'}{' '}
+            <Link to="/bench/measures" style={{ color: 'inherit' }}>
+              {handful ? 'Count it again' : 'Count yours'}
+            </Link>
+          </Typography>
+        )}
+      </Box>
+      {isDusty && (
+        <Caution>
+          Meals and lime are dust: wear a mask and gloves, damp them, and keep dogs away until they are worked
+          in. The label goes before what is worked out here.
+        </Caution>
+      )}
+    </Box>
+  );
+}
+
+/** The doses that read, before one: what does not read is not among a fill's amendments. */
+function validBefore(plan: FillPlan, own: readonly Good[], at: number): number {
+  if (readDose(plan.doses[at] as DoseText, own).kind === 'refused') return -1;
+  return plan.doses.slice(0, at).filter((dose) => readDose(dose, own).kind === 'read').length;
+}
+
+function OneDose({
+  dose,
+  products,
+  perBag,
+  onChange,
+  onRemove,
+}: {
+  readonly dose: DoseText;
+  readonly products: readonly Good[];
+  /** grams for the first bag */
+  readonly perBag: number | undefined;
+  onChange(patch: Partial<DoseText>): void;
+  onRemove(): void;
+}) {
+  const { garden } = useGarden();
+  const shown = useShown();
+  const [isSwapping, setSwapping] = useState(false);
+  const read = readDose(dose, garden.goods);
+  const problem = dose.amount.trim() !== '' && read.kind === 'refused' ? read.problem : undefined;
+  const good = products.find((p) => p.id === dose.goodId);
+  const pick = <K extends string>(words: Readonly<Record<K, string>>) =>
+    (Object.keys(words) as K[]).map((key) => (
+      <MenuItem key={key} value={key}>
+        {words[key]}
+      </MenuItem>
+    ));
+  return (
+    <Box sx={{ borderBlockEnd: '1px solid var(--line)', paddingBlockEnd: 1.5 }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 1,
+          alignItems: 'start',
+          gridTemplateColumns: { xs: '1fr 1fr', md: '2fr 90px 1.2fr 1.2fr 1.1fr 44px' },
+        }}
+      >
+        <TextField
+          select
+          label="Product"
+          value={good ? dose.goodId : ''}
+          onChange={(e) => onChange({ goodId: e.target.value })}
+          helperText={good?.words}
+          sx={{ gridColumn: { xs: '1 / -1', md: 'auto' } }}
+        >
+          {products.map((each) => (
+            <MenuItem key={each.id} value={each.id}>
+              {each.name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          label="How much"
+          value={dose.amount}
+          onChange={(e) => onChange({ amount: e.target.value })}
+          error={problem !== undefined}
+          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+        />
+        <TextField
+          select
+          label="Of what"
+          value={dose.unit}
+          onChange={(e) => onChange({ unit: e.target.value as DoseText['unit'] })}
+        >
+          {pick(UNIT_WORDS)}
+        </TextField>
+        <TextField
+          select
+          label="For each"
+          value={dose.per}
+          onChange={(e) => onChange({ per: e.target.value as DoseText['per'] })}
+        >
+          {pick(PER_WORDS)}
+        </TextField>
+        <TextField
+          select
+          label="Where"
+          value={dose.where}
+          onChange={(e) => onChange({ where: e.target.value as DoseText['where'] })}
+        >
+          {pick(WHERE_WORDS)}
+        </TextField>
+        <IconButton
+          aria-label={`Leave out ${good?.name ?? 'it'}`}
+          onClick={onRemove}
+          sx={{ width: 44, height: 52 }}
+        >
+          <IconTrash size={20} aria-hidden />
+        </IconButton>
+      </Box>
+      {problem && (
+        <Typography role="alert" variant="body2" sx={{ color: 'error.main', marginBlockStart: 0.5 }}>
+          {problem} The rest is worked out without it.
+        </Typography>
+      )}
+      {perBag !== undefined && good && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, alignItems: 'center' }}>
+          <Typography variant="body2">{grams(perBag, shown)} for the first bag.</Typography>
+          <Button size="small" onClick={() => setSwapping((open) => !open)} aria-expanded={isSwapping}>
+            I have another label
+          </Button>
+        </Box>
+      )}
+      {isSwapping && good && perBag !== undefined && (
+        <Swap
+          asked={good}
+          gramsAsked={perBag}
+          products={products}
+          onTake={(goodId, factor) => {
+            const amount = Number(dose.amount.replace(',', '.'));
+            // the same unit of another product weighs otherwise: spoons and handfuls go by density
+            const other = products.find((p) => p.id === goodId);
+            const density =
+              dose.unit === 'gram' ? 1 : (good.kilogramsPerLitre ?? 1) / (other?.kilogramsPerLitre ?? 1);
+            onChange({ goodId, amount: String(Math.round(amount * factor * density * 100) / 100) });
+            setSwapping(false);
+          }}
+        />
+      )}
+    </Box>
+  );
+}
+
+const BY: readonly { readonly id: Nutrient; readonly words: string }[] = [
+  { id: 'n', words: 'nitrogen' },
+  { id: 'p2o5', words: 'phosphate' },
+  { id: 'k2o', words: 'potash' },
+  { id: 'ca', words: 'calcium' },
+];
+
+/** Another label in place of the one asked for: what is in the shed comes first. */
+function Swap({
+  asked,
+  gramsAsked,
+  products,
+  onTake,
+}: {
+  readonly asked: Good;
+  readonly gramsAsked: number;
+  readonly products: readonly Good[];
+  /** how many times the asked mass of the other product */
+  onTake(goodId: string, factor: number): void;
+}) {
+  const shown = useShown();
+  const { stocks } = useSupplies();
+  const wanted = nutrientsIn(gramsAsked, asked.label);
+  const [by, setBy] = useState<Nutrient>(BY.find(({ id }) => wanted[id] > 0)?.id ?? 'n');
+  const inShed = (id: string) => (stocks.find((s) => s.goodId === id)?.left ?? 0) > 0;
+  const others = products
+    .filter((p) => p.id !== asked.id)
+    .map((good) => ({
+      good,
+      swap: good.label && wanted[by] > 0 ? substitute(wanted, good.label, by) : undefined,
+    }))
+    .filter((o) => o.swap !== undefined)
+    .sort((a, b) => Number(inShed(b.good.id)) - Number(inShed(a.good.id)));
+  const off = (value: number, words: string) =>
+    Math.abs(value) < 0.05 ? '' : `${Math.abs(value).toFixed(1)} g ${value > 0 ? 'more' : 'less'} ${words}`;
+  return (
+    <Box sx={{ borderInlineStart: '3px solid var(--flower)', paddingInlineStart: 2, marginBlock: 1 }}>
+      <TextField
+        select
+        size="small"
+        label="Go by"
+        value={by}
+        onChange={(e) => setBy(e.target.value as Nutrient)}
+        sx={{ minWidth: 150, marginBlockEnd: 1 }}
+      >
+        {BY.filter(({ id }) => wanted[id] > 0).map(({ id, words }) => (
+          <MenuItem key={id} value={id}>
+            {words}
+          </MenuItem>
+        ))}
+      </TextField>
+      {others.length === 0 && <Typography>No other label here has any of that.</Typography>}
+      <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
+        {others.slice(0, 6).map(({ good, swap }) =>
+          swap ? (
+            <Box
+              component="li"
+              key={good.id}
+              sx={{ display: 'flex', gap: 1, alignItems: 'center', minHeight: 44 }}
+            >
+              <Box sx={{ flex: 1, fontSize: '0.92rem' }}>
+                <strong>
+                  {grams(swap.grams, shown)} {good.name}
+                </strong>
+                {inShed(good.id) ? ' (in the shed)' : ''}
+                {': '}
+                {BY.filter((b) => b.id !== by)
+                  .map(({ id, words }) => off(swap.off[id], words))
+                  .filter(Boolean)
+                  .join(', ') || 'the same in all'}
+              </Box>
+              <Button
+                size="small"
+                variant="outlined"
+                onClick={() => onTake(good.id, swap.grams / gramsAsked)}
+              >
+                Take it
+              </Button>
+            </Box>
+          ) : null,
+        )}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,193 @@
+import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
+import { resolveAssumed } from '@rundel/core/assumed';
+import { dayOf } from '@rundel/core/calendar';
+import type { Draft } from '@rundel/core/records';
+import { FILLING_SCHOOLS, MOISTENING_LITRES_PER_LITRE, SQUEEZE_TEST } from '@rundel/core/mixes';
+import { useDeferredValue, useEffect } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { BagChooser } from '../../../ui/BagChooser.tsx';
+import { Caution } from '../../../ui/Caution.tsx';
+import { mixChoices } from '../../../ui/choices.tsx';
+import { Panel } from '../../../ui/Page.tsx';
+import { Select } from '../../../ui/Select.tsx';
+import { useGarden, useShown } from '../../../store/index.ts';
+import { AmendmentRows } from './AmendmentRows.tsx';
+import { fillBags, isFilled, readKept, USUAL_HANDFUL_LITRES, type BagFill } from './fill-plan.ts';
+import { FillTable } from './FillTable.tsx';
+import { NoBags } from '../NoBags.tsx';
+import { useFillPlan } from './use-fill-plan.ts';
+
+/** Filling a set of bags: old mix, new mix, what is worked in, the steps for the hands; recorded in one go. */
+export default function FillBench() {
+  const { garden, live, clock, record, saveRecords } = useGarden();
+  const shown = useShown();
+  const { plan, bags, chosen, change } = useFillPlan();
+  const [params, setParams] = useSearchParams();
+  const asked = params.toString();
+  useEffect(() => {
+    // another place sent a mix or bags along; once taken up they leave the address
+    if (asked === '') return;
+    const mixId = params.get('mix');
+    const containerIds = params.get('bags')?.split(',');
+    change({ ...(mixId === null ? {} : { mixId }), ...(containerIds ? { containerIds } : {}) });
+    setParams({}, { replace: true });
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [asked]);
+  const handful = garden.measures.find((m) => m.kind === 'handful' && !m.binnedAt);
+  const fills = fillBags(chosen, plan, live, garden, handful?.litres ?? USUAL_HANDFUL_LITRES);
+  // the fields answer at once; the table of a hundred bags may follow
+  const tabled = useDeferredValue(fills, []);
+  if (bags.length === 0) return <NoBags words="Add a bag first; then it can be filled here." />;
+  const kept = readKept(plan.keptPercent, resolveAssumed(garden.settings.assumptions).keptMost);
+  const now = clock.now();
+  const already = chosen.filter((b) => isFilled(b.container.id, live, now));
+  const recordFilled = async () => {
+    const drafts = fills.map((fill) => filledDraft(fill, clock.now(), plan.schoolId));
+    const changed = fills.filter(
+      ({ bag: { container } }) =>
+        plan.mixId !== '' && (container.mixId !== plan.mixId || container.layers !== undefined),
+    );
+    const words = `${fills.length} ${fills.length === 1 ? 'bag' : 'bags'} filled`;
+    if (changed.length === 0) return void (await record(drafts, words));
+    await saveRecords(
+      changed.map(({ bag: { container } }) => {
+        const { layers: _, ...rest } = container;
+        return {
+          table: 'containers' as const,
+          before: container,
+          after: { ...rest, mixId: plan.mixId, changedAt: clock.now() },
+        };
+      }),
+      drafts,
+      words,
+    );
+    return undefined;
+  };
+  const school = FILLING_SCHOOLS.find((s) => s.id === plan.schoolId) ?? FILLING_SCHOOLS[0];
+  const water = fills.map((f) => f.newLitres * MOISTENING_LITRES_PER_LITRE);
+  const waterWords = shown.range(Math.min(...water, Infinity), Math.max(...water, 0), 'drink');
+  return (
+    <Box>
+      <Panel title="Which bags, which mix">
+        <BagChooser bags={bags} chosen={chosen} onChange={(ids) => change({ containerIds: [...ids] })} />
+        <Box
+          sx={{
+            display: 'grid',
+            gap: 2,
+            gridTemplateColumns: { xs: '1fr', md: '1.4fr 1fr 1.4fr' },
+            marginBlockStart: 2,
+          }}
+        >
+          <TextField
+            select
+            label="Mix"
+            value={plan.mixId === '' ? 'own' : plan.mixId}
+            onChange={(e) => change({ mixId: e.target.value === 'own' ? '' : e.target.value })}
+          >
+            {[
+              <MenuItem key="own" value="own">
+                Each bag’s own
+              </MenuItem>,
+              ...mixChoices(garden.mixes),
+            ]}
+          </TextField>
+          <TextField
+            label="Old mix that stays, %"
+            value={plan.keptPercent}
+            onChange={(e) => change({ keptPercent: e.target.value })}
+            error={kept.problem !== undefined}
+            helperText={kept.problem ?? 'About half can stay; none after disease.'}
+            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          />
+          <Select
+            label="How it is filled"
+            value={plan.schoolId}
+            onChange={(schoolId) => change({ schoolId })}
+            options={FILLING_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
+            help={school?.words}
+          />
+        </Box>
+      </Panel>
+      <Panel title="Worked in">
+        <AmendmentRows plan={plan} fills={fills} handful={handful} onChange={change} />
+      </Panel>
+      <Panel title="What each bag gets">
+        <FillTable fills={tabled} />
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockStart: 2 }}>
+          <Button variant="contained" disabled={fills.length === 0} onClick={() => void recordFilled()}>
+            {fills.length === 1 ? 'It is filled' : `These ${fills.length} are filled`}
+          </Button>
+          <Button variant="outlined" component={Link} to="/bench/shop">
+            What to buy for them
+          </Button>
+        </Box>
+        {already.length > 0 && (
+          <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
+            {already.length === chosen.length ? 'All of these have' : `${already.length} of these have`} been
+            filled this year already ({dayOf(now).slice(0, 4)}); filling them again is put in the diary beside
+            it.
+          </Typography>
+        )}
+      </Panel>
+      {school && fills.length > 0 && (
+        <Panel title={school.name}>
+          <Box component="ol" sx={{ margin: 0, paddingInlineStart: 3, display: 'grid', gap: 0.75 }}>
+            {school.steps(waterWords).map((step) => (
+              <li key={step}>{step}</li>
+            ))}
+          </Box>
+          <Typography sx={{ fontWeight: 700, marginBlockStart: 2 }}>Squeeze a handful</Typography>
+          <Box component="ul" sx={{ margin: 0, paddingInlineStart: 3 }}>
+            {SQUEEZE_TEST.map(({ feels, means }) => (
+              <li key={feels}>
+                It {feels}: {means.charAt(0).toLowerCase() + means.slice(1)}
+              </li>
+            ))}
+          </Box>
+          <Caution>
+            Compost can carry bacteria that harm lungs, and dry mix, lime and meals are dust: damp them, wear
+            a mask and gloves, and wash your hands. Wet bags are heavy: fill them where they will stand.
+          </Caution>
+        </Panel>
+      )}
+    </Box>
+  );
+}
+
+function filledDraft(fill: BagFill, at: string, schoolId: 'moisten-first' | 'flood'): Draft {
+  const { bag, layers, reuse, newLitres, amendments } = fill;
+  const refresh =
+    reuse.kind === 'refresh' && reuse.keptLitres > 0
+      ? [
+          {
+            goodId: 'balanced-organic',
+            grams: reuse.feedGrams,
+            where: 'mixed' as const,
+            asEntered: 'to refresh the old mix',
+          },
+          {
+            goodId: 'lime',
+            grams: reuse.limeGrams,
+            where: 'mixed' as const,
+            asEntered: 'to refresh the old mix',
+          },
+        ].filter((a) => a.grams > 0)
+      : [];
+  return {
+    kind: 'filled',
+    at,
+    containerId: bag.container.id,
+    layers: newLitres > 0 ? layers.map(({ mixId, share }) => ({ mixId, litres: share * newLitres })) : [],
+    keptLitres: reuse.kind === 'refresh' ? reuse.keptLitres : 0,
+    schoolId,
+    amendments: [
+      ...refresh,
+      ...amendments.map(({ good, grams, where, asEntered }) => ({
+        goodId: good.id,
+        grams,
+        where,
+        asEntered,
+      })),
+    ],
+  };
+}

@@ -1,0 +1,217 @@
+import { Box, Button, TextField, Typography } from '@mui/material';
+import { IconPrinter } from '@tabler/icons-react';
+import { bodyOf } from '@rundel/core/garden-state';
+import { planSleeves, type CuttingPlan, type SleeveOrder } from '@rundel/core/bags';
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { AmountField } from '../../../ui/AmountField.tsx';
+import { Caution } from '../../../ui/Caution.tsx';
+import { Panel } from '../../../ui/Page.tsx';
+import { Select } from '../../../ui/Select.tsx';
+import { WorkedLines } from '../../../ui/Worked.tsx';
+import { BagSection, sceneOf } from '../../../section/index.ts';
+import { measuresInUse, useGarden, useShown, type Shown } from '../../../store/index.ts';
+import { CuttingDrawing } from './CuttingDrawing.tsx';
+import { readOrder, startOrder, type OrderText } from './film-texts.ts';
+import { SheetPanel } from './SheetPanel.tsx';
+
+/** Sleeves cut from film: the plan to scale, what is wasted, what one really holds; and other things cut from sheet. */
+export default function FilmBench() {
+  const shown = useShown();
+  const { garden } = useGarden();
+  const [text, setText] = useState<OrderText>(() => startOrder(shown));
+  const set = (patch: Partial<OrderText>) => setText((now) => ({ ...now, ...patch }));
+  const read = readOrder(text, shown.system, measuresInUse(garden));
+  const result = read.order ? planSleeves(read.order) : undefined;
+  const problems: Readonly<Record<string, string>> = {
+    ...read.problems,
+    ...(result?.kind === 'refused'
+      ? Object.fromEntries(result.problems.map((p) => [p.field, p.message]))
+      : {}),
+  };
+  const field = (
+    key: keyof OrderText,
+    label: string,
+    purpose: 'size' | 'depth' | 'bag' | 'height' = 'size',
+    help?: string,
+  ) => (
+    <AmountField
+      purpose={purpose}
+      label={label}
+      value={text[key]}
+      onChange={(e) => set({ [key]: e.target.value })}
+      error={problems[key] !== undefined}
+      helperText={problems[key] ?? help}
+    />
+  );
+  return (
+    <Box>
+      <Panel title="Sleeves from film">
+        <Box
+          sx={{
+            display: 'grid',
+            gap: 2,
+            gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', lg: 'repeat(4, 1fr)' },
+            '@media print': { display: 'none' },
+          }}
+        >
+          <Select
+            label="The film is"
+            value={text.film}
+            onChange={(film) => set({ film })}
+            options={[
+              { id: 'tube', words: 'A tube, laid flat' },
+              { id: 'flat', words: 'A flat sheet' },
+            ]}
+          />
+          {field('filmMillimetres', 'Width of the roll')}
+          {text.film === 'flat' && field('flatMillimetres', 'Width of a sleeve, laid flat')}
+          {field('stripMillimetres', 'Length cut for one')}
+          {field(
+            'seamMillimetres',
+            'A seam takes',
+            'depth',
+            text.film === 'flat' ? 'Along its side.' : 'Across its base, if that is sealed.',
+          )}
+          <Select
+            label="Its base"
+            value={text.base}
+            onChange={(base) => set({ base })}
+            options={[
+              { id: 'open', words: 'Open, on soil' },
+              { id: 'sealed', words: 'Sealed' },
+            ]}
+          />
+          {field('rimMillimetres', 'Rim left free above the mix', 'depth')}
+          <TextField
+            label="How many"
+            value={text.count}
+            onChange={(e) => set({ count: e.target.value })}
+            error={problems['count'] !== undefined}
+            helperText={problems['count']}
+            slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+          />
+          {field('hopedLitres', 'I hope each holds', 'bag', 'Empty if you hope for nothing in particular.')}
+        </Box>
+        {result?.kind === 'planned' && read.order ? (
+          <Planned order={read.order} plan={result.plan} />
+        ) : (
+          <Typography sx={{ marginBlockStart: 2, color: 'text.secondary' }}>
+            The plan comes back when the numbers work out; see the fields above.
+          </Typography>
+        )}
+      </Panel>
+      <SheetPanel />
+    </Box>
+  );
+}
+
+function Planned({ order, plan }: { readonly order: SleeveOrder; readonly plan: CuttingPlan }) {
+  const { garden, clock } = useGarden();
+  const shown = useShown();
+  const navigate = useNavigate();
+  const flat = order.film === 'tube' ? order.filmMillimetres : order.flatMillimetres;
+  const kindId = order.isBaseSealed ? 'film-sleeve' : 'open-sleeve';
+  const now = clock.now();
+  const scene = useMemo(() => {
+    const body = bodyOf(
+      {
+        kindId,
+        size: {
+          by: 'measured',
+          dimensions: { flatMillimetres: flat, heightMillimetres: plan.standingMillimetres },
+        },
+        mixId: 'bought',
+        mulchMillimetres: 0,
+        stations: [1],
+        assumptions: { headroom: Math.min(50, Math.max(20, order.rimMillimetres)) },
+      },
+      garden,
+    );
+    const support = { kind: 'none' as const, heightMillimetres: 0 };
+    return sceneOf({ support, stations: [1] }, body, [], undefined, now, garden.settings);
+  }, [flat, garden, kindId, now, order.rimMillimetres, plan.standingMillimetres]);
+  const send = () => {
+    const query = new URLSearchParams({
+      kind: kindId,
+      count: String(order.count),
+      stations: '1',
+      flatMillimetres: String(flat),
+      heightMillimetres: String(Math.round(plan.standingMillimetres)),
+    });
+    void navigate(`/stands/new?${query.toString()}`);
+  };
+  const size = (mm: number) => shown.show(mm, 'size');
+  return (
+    <Box sx={{ marginBlockStart: 2 }}>
+      <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1 }}>
+        <strong>
+          Each stands {size(plan.diameterMillimetres)} across and holds {shown.show(plan.litres, 'bag')}{' '}
+          filled to {size(plan.fillMillimetres)}.
+        </strong>{' '}
+        {hopedWords(plan, shown)}
+      </Typography>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2,
+          gridTemplateColumns: { xs: '1fr', lg: '1.5fr 1fr' },
+          alignItems: 'start',
+        }}
+      >
+        <Box>
+          <CuttingDrawing order={order} plan={plan} />
+          <WorkedLines
+            lines={[
+              ['Side by side across the roll', plan.across],
+              ['Rows along it', plan.rows],
+              ['Width of one piece', size(plan.pieceMillimetres)],
+              ['Film to buy, off the roll', shown.show(plan.filmLengthMillimetres, 'height')],
+              ['Of that, wasted', `${Math.round(plan.wasteShare * 100)} %`],
+              ['Stands full', size(plan.standingMillimetres)],
+            ]}
+          />
+        </Box>
+        <Box sx={{ height: 300, '@media print': { display: 'none' } }}>
+          <BagSection scene={scene} shown={shown} height={300} title="One sleeve standing full, in section" />
+        </Box>
+      </Box>
+      <Box
+        sx={{
+          display: 'flex',
+          flexWrap: 'wrap',
+          gap: 1,
+          marginBlockStart: 2,
+          '@media print': { display: 'none' },
+        }}
+      >
+        <Button variant="contained" onClick={send}>
+          Set up {order.count === 1 ? 'this sleeve' : `these ${order.count} sleeves`}
+        </Button>
+        <Button variant="outlined" startIcon={<IconPrinter aria-hidden />} onClick={() => window.print()}>
+          Print the plan
+        </Button>
+      </Box>
+      <Caution>
+        Use black film: roots cook in clear film. Sealing film by heat makes fumes: outdoors or at an open
+        window, by the maker’s word, and away from children.
+      </Caution>
+    </Box>
+  );
+}
+
+/** How the mix that was meant for it would stand, in words that help. */
+function hopedWords(plan: CuttingPlan, shown: Shown): string {
+  const { hoped } = plan;
+  if (!hoped) return '';
+  const litres = shown.show(hoped.litres, 'bag');
+  if (hoped.kind === 'overflows') {
+    return `The ${litres} that you hoped for do not go in: ${shown.show(hoped.litresOver, 'bag')} would be over. Cut it longer or wider.`;
+  }
+  const off = hoped.millimetres - plan.fillMillimetres;
+  const stands = `The ${litres} meant for it will stand ${shown.show(hoped.millimetres, 'size')} high`;
+  if (Math.abs(off) < 10) return `${stands}, just as filled.`;
+  return off > 0
+    ? `${stands}, ${shown.show(off, 'size')} into the rim.`
+    : `${stands}: ${shown.show(-off, 'size')} below the line, so it could be cut shorter.`;
+}

@@ -1,0 +1,172 @@
+import { Box, Button, Typography } from '@mui/material';
+import { dayOf } from '@rundel/core/calendar';
+import type { Crop } from '@rundel/core/plants';
+import {
+  firstDrinkLitres,
+  wayOf,
+  type PlantingOutcome,
+  type PlantingPlan,
+  type PlantingRemark,
+  type StripSchoolId,
+} from '@rundel/core/planting';
+import { Caution } from '../../../ui/Caution.tsx';
+import {
+  obstacleWords,
+  planSentence,
+  reachingWords,
+  REMARKS,
+  remedyWords,
+  STEP_CAUTIONS,
+  stripSentence,
+} from '../../../text/planting-text.ts';
+import { Remark } from '../../../ui/Remark.tsx';
+import { whenWords } from '../../../text/text.ts';
+import { Worked, WorkedLines } from '../../../ui/Worked.tsx';
+import { useGarden, useShown, type Bag } from '../../../store/index.ts';
+
+/** What a planting comes to: the sentence, the steps for the hands, and the figures behind it. */
+export function PlanFigures({
+  outcome,
+  remarks,
+  crop,
+  bag,
+  isOwn,
+  onReset,
+  stripSchool,
+}: {
+  readonly outcome: PlantingOutcome;
+  readonly remarks: readonly PlantingRemark[];
+  readonly crop: Crop;
+  readonly bag: Bag;
+  readonly isOwn: boolean;
+  onReset(): void;
+  readonly stripSchool: StripSchoolId;
+}) {
+  const shown = useShown();
+  const { live, clock } = useGarden();
+  const measured = live.findLast((e) => e.kind === 'warmth' && e.containerId === bag.container.id);
+  const warmth =
+    measured?.kind === 'warmth'
+      ? ` It was ${shown.show(measured.mixCelsius, 'temperature')} ${whenWords(measured.at, clock.now())}.`
+      : '';
+  if (outcome.kind === 'cannot') {
+    return (
+      <Remark role="alert">
+        <strong>{wayOf(outcome.wayId).name} does not work here.</strong>{' '}
+        {obstacleWords(outcome.wayId, outcome.obstacle, shown)} {remedyWords(outcome.obstacle.remedies)}
+      </Remark>
+    );
+  }
+  const { plan } = outcome;
+  const { stem } = plan;
+  const strip =
+    plan.wayId === 'seed' || plan.wayId === 'net-cup' ? '' : stripSentence(stem.stripLeaves, stripSchool);
+  return (
+    <Box>
+      <Typography sx={{ fontSize: '1.1rem' }} data-testid="planting-advice">
+        <strong>{planSentence(plan, shown)}</strong>{' '}
+        {crop.depth === 'level' && plan.wayId === 'upright' ? 'Its stem does not like to be buried.' : strip}{' '}
+        {plan.wayId !== 'seed' && `${shown.show(stem.aboveMillimetres, 'height')} stays above.`}
+      </Typography>
+      {remarks.map((remark) => (
+        <Remark key={remark}>{REMARKS[remark]}</Remark>
+      ))}
+      {isOwn && (
+        <Button onClick={onReset} sx={{ paddingInline: 0.5, '@media print': { display: 'none' } }}>
+          Back to what was worked out
+        </Button>
+      )}
+      <TopUps plan={plan} />
+      <Box component="ol" sx={{ marginBlock: 1.5, paddingInlineStart: 2.5, '& li': { marginBlock: 0.5 } }}>
+        {handSteps(plan, bag, shown, warmth).map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </Box>
+      <Caution>{STEP_CAUTIONS.moisten}</Caution>
+      <Worked label="All the figures">
+        <WorkedLines lines={figures(plan, shown)} />
+      </Worked>
+    </Box>
+  );
+}
+
+function TopUps({ plan }: { readonly plan: PlantingPlan }) {
+  const { clock } = useGarden();
+  const shown = useShown();
+  if (plan.topUps.length === 0) return null;
+  const today = dayOf(clock.now());
+  return (
+    <Box sx={{ marginBlockStart: 1.5 }}>
+      <Typography sx={{ fontWeight: 'fontWeightMedium' }}>Top-ups, if it is planted today</Typography>
+      <Box component="ul" sx={{ margin: 0, paddingInlineStart: 2.5 }}>
+        {plan.topUps.map((topUp) => (
+          <li key={topUp.toMillimetres}>
+            {shown.show(topUp.litres, 'bag')} more, to {shown.show(topUp.toMillimetres, 'depth')}:{' '}
+            {reachingWords(topUp.when, today)}
+          </li>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+type Shown = ReturnType<typeof useShown>;
+
+/** What the hands do, in order. */
+function handSteps(plan: PlantingPlan, bag: Bag, shown: Shown, warmth: string): readonly string[] {
+  const share = plan.levelMillimetres / bag.body.fill.mixMillimetres;
+  const drink = firstDrinkLitres(bag.body.fill.mixLitres * Math.min(1, share), true, bag.body.assumed);
+  const steps = [
+    bag.body.kind.isClosed ? 'Stand the bag up, shake and knead it until no lump is left.' : '',
+    'Moisten the mix until a squeezed handful holds together and drips nothing.',
+    plan.seed
+      ? `Wait until the mix is ${shown.show(plan.seed.mixCelsius, 'temperature')} or warmer; it comes up in ${plan.seed.daysToEmerge.low} to ${plan.seed.daysToEmerge.high} days.${warmth}`
+      : 'Soak the root ball until no more bubbles come; hold it by the ball, never by the stem.',
+    plan.net && !plan.net.rootsReach
+      ? `Its roots do not reach the nutrient yet (${shown.show(plan.net.gapMillimetres, 'depth')} of air below the net): water it by hand until they do.`
+      : '',
+    plan.backfillLitres > 0
+      ? `Keep ${shown.show(plan.backfillLitres, 'bag')} of loose mix for round the ball.`
+      : '',
+    plan.collar && plan.collar.litres > 0
+      ? `Fill the collar with ${shown.show(plan.collar.litres, 'bag')} of mix.`
+      : '',
+    plan.trench
+      ? 'Bend the tip up little by little and prop it with mix; it rights itself in a few days.'
+      : '',
+    `First drink: ${shown.show(drink, 'drink')} close to the stem, twice that if the mix was dry. Not over the leaves.`,
+    plan.wayId === 'seed' || plan.wayId === 'net-cup'
+      ? ''
+      : `The surface sinks about ${shown.show(plan.sinksMillimetres, 'depth')} where all of the mix is fresh: level it again the day after.`,
+    plan.seed ? '' : 'Shade it until tomorrow evening.',
+  ];
+  return steps.filter((step) => step !== '');
+}
+
+function figures(plan: PlantingPlan, shown: Shown): readonly (readonly [string, string])[] {
+  const depth = (mm: number) => shown.show(mm, 'depth');
+  const { stem, hole, trench, collar } = plan;
+  return [
+    ['Hole, deep', depth(hole.depthMillimetres)],
+    ['Hole, wide', depth(hole.widthMillimetres)],
+    ['Stem under the surface', depth(stem.buriedMillimetres)],
+    ['Stays above', shown.show(stem.aboveMillimetres, 'height')],
+    ['Leaves to strip', String(stem.stripLeaves)],
+    ['Mix below the ball', depth(plan.belowBallMillimetres)],
+    ['Mix to put back', shown.show(plan.backfillLitres, 'bag')],
+    ['Level after settling', depth(plan.levelMillimetres)],
+    ...(trench
+      ? ([
+          ['Trench, long', depth(trench.lengthMillimetres)],
+          ['Bend, no tighter than a radius of', depth(trench.bendRadiusMillimetres)],
+          ['Tip comes out', `${depth(trench.tipMillimetres)} from its far end`],
+        ] as const)
+      : []),
+    ...(collar
+      ? ([
+          ['Collar, high', depth(collar.heightMillimetres)],
+          ['Collar, wide', depth(collar.widthMillimetres)],
+        ] as const)
+      : []),
+  ];
+}

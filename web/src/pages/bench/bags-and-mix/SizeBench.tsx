@@ -1,0 +1,274 @@
+import { Box, Button, FormControlLabel, Checkbox, TextField, Typography } from '@mui/material';
+import { CONTAINER_KINDS, containerKind } from '@rundel/core/bags';
+import { CROPS, cropOf, habitOf, type Habit } from '@rundel/core/plants';
+import {
+  COMPANION_GALLONS,
+  EXCEPTIONS,
+  plantsFor,
+  SIZING_SCHOOLS,
+  WATERINGS,
+  type ExceptionId,
+  type Fit,
+} from '@rundel/core/planting';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { Panel } from '../../../ui/Page.tsx';
+import { Select } from '../../../ui/Select.tsx';
+import { Worked, WorkedLines } from '../../../ui/Worked.tsx';
+import { useGarden, useShown, type Shown } from '../../../store/index.ts';
+import { SizeRow } from './SizeRow.tsx';
+import { trySizes, type TriedSize } from './sizes.ts';
+
+// below the fold, and the heaviest part of the page: it comes after what was asked for
+const KindGallery = lazy(() => import('./KindGallery.tsx'));
+
+const KINDS = CONTAINER_KINDS.filter((kind) => kind.id !== 'net-cup').map((kind) => ({
+  id: kind.id,
+  words: kind.name,
+}));
+
+/** Which bag for which plant: every size of a kind drawn to one scale, with what it is like to live with. */
+export default function SizeBench() {
+  const { garden } = useGarden();
+  const shown = useShown();
+  const [kindId, setKind] = useState('round-fabric');
+  const [plant, setPlant] = useState('tomato.tall');
+  const [cover, setCover] = useState<'open' | 'glass'>('open');
+  const [watering, setWatering] = useState<(typeof WATERINGS)[number]['id']>('daily');
+  const [schoolId, setSchool] = useState<(typeof SIZING_SCHOOLS)[number]['id']>(
+    SIZING_SCHOOLS.find((s) => s.id === garden.settings.sizingSchoolId)?.id ?? 'even',
+  );
+  const [exceptions, setExceptions] = useState<readonly ExceptionId[]>([]);
+  const [chosenKey, choose] = useState<string>();
+  const [cropId = 'tomato', habitId = 'tall'] = plant.split('.');
+  const crop = cropOf(cropId);
+  const habit = habitOf(cropId, habitId);
+  const kind = containerKind(kindId);
+  const rounds = WATERINGS.find((w) => w.id === watering) ?? WATERINGS[1];
+  const { sizes, span } = useMemo(
+    () => trySizes({ kind, crop, habit, cover, roundsPerDay: rounds.perDay, exceptions, schoolId }, garden),
+    [cover, crop, exceptions, garden, habit, kind, rounds.perDay, schoolId],
+  );
+  // the one that a person would begin with: the smallest recommended that the rounds keep, else the largest
+  const best =
+    sizes.find((s) => s.isRecommended && s.kept !== 'not-kept') ?? sizes.findLast((s) => s.isRecommended);
+  const chosen = sizes.find((s) => s.key === chosenKey) ?? best ?? sizes[0];
+  const school = SIZING_SCHOOLS.find((s) => s.id === schoolId);
+  return (
+    <Box>
+      <Panel>
+        <Box
+          sx={{
+            display: 'grid',
+            gap: 2,
+            gridTemplateColumns: { xs: '1fr', sm: 'repeat(2, 1fr)', lg: 'repeat(5, 1fr)' },
+          }}
+        >
+          <Select
+            label="Plant"
+            value={plant}
+            onChange={setPlant}
+            options={CROPS.flatMap((c) =>
+              c.habits.map((h) => ({ id: `${c.id}.${h.id}`, words: `${c.name}: ${h.name.toLowerCase()}` })),
+            )}
+          />
+          <Select label="In" value={kindId} onChange={setKind} options={KINDS} />
+          <Select
+            label="Where"
+            value={cover}
+            onChange={setCover}
+            options={[
+              { id: 'open', words: 'Open to the sky' },
+              { id: 'glass', words: 'Under glass or film' },
+            ]}
+          />
+          <Select label="I can water" value={watering} onChange={setWatering} options={WATERINGS} />
+          <Select
+            label="School"
+            value={schoolId}
+            onChange={setSchool}
+            options={SIZING_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
+            help={school?.words}
+          />
+        </Box>
+        <Box
+          role="group"
+          aria-label="Exceptions"
+          sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, marginBlockStart: 1 }}
+        >
+          {EXCEPTIONS.map(({ id, words }) => (
+            <FormControlLabel
+              key={id}
+              control={
+                <Checkbox
+                  checked={exceptions.includes(id)}
+                  onChange={(_, on) =>
+                    setExceptions((now) => (on ? [...now, id] : now.filter((each) => each !== id)))
+                  }
+                />
+              }
+              label={words}
+            />
+          ))}
+        </Box>
+        <SizeRow
+          sizes={sizes}
+          chosen={chosen}
+          crop={crop}
+          habit={habit}
+          roundWords={rounds.words}
+          onChoose={(key) => choose(key)}
+        />
+        {chosen && (
+          <Box
+            sx={{
+              marginBlockStart: 2,
+              display: 'grid',
+              gap: 2,
+              gridTemplateColumns: { xs: '1fr', lg: '1.6fr 1fr' },
+            }}
+          >
+            <Box>
+              <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1 }}>
+                <strong>{sentence(chosen, habit.name.toLowerCase(), crop.name.toLowerCase(), shown)}</strong>{' '}
+                {keptWords(chosen, rounds.words, shown)}
+              </Typography>
+              <Remarks chosen={chosen} habit={habit} exceptions={exceptions} />
+              <Worked label="How this was worked out">
+                <WorkedLines
+                  lines={[
+                    [
+                      'Growers use for it, nominal',
+                      `${span.from} to ${span.most} gal; ${span.borderline} is borderline`,
+                    ],
+                    [
+                      'Really holds, to the brim',
+                      shown.range(chosen.body.real.litres.low, chosen.body.real.litres.high, 'bag'),
+                    ],
+                    ['Mix, settled', shown.show(chosen.body.fill.mixLitres, 'bag')],
+                    ['Water that a plant can use', shown.show(chosen.body.availableLitres, 'drink')],
+                    [
+                      `Of that before a drink is wanted (${Math.round((1 - chosen.body.assumed.refillPoint) * 100)} %)`,
+                      shown.show(chosen.hotDay.givesLitres, 'drink'),
+                    ],
+                    [
+                      `A hot day asks (${shown.show(chosen.body.assumed.hotDay, 'rain')} of ETo, ${chosen.plants} grown ${chosen.plants === 1 ? 'plant' : 'plants'})`,
+                      shown.range(chosen.hotDay.usedLitres.low, chosen.hotDay.usedLitres.high, 'drink'),
+                    ],
+                  ]}
+                />
+              </Worked>
+            </Box>
+            <SendBags chosen={chosen} kindId={kindId} cropId={cropId} habitId={habitId} />
+          </Box>
+        )}
+      </Panel>
+      <Suspense>
+        <KindGallery />
+      </Suspense>
+    </Box>
+  );
+}
+
+const FIT_SENTENCES: Record<Fit, string> = {
+  'too-small': 'is smaller than growers use for',
+  borderline: 'is borderline for',
+  works: 'works for',
+  easy: 'is easy going for',
+  roomy: 'is more than one plant needs:',
+};
+
+function sentence(tried: TriedSize, habit: string, crop: string, shown: Shown): string {
+  const many = tried.plants > 1 ? `${tried.plants} plants of ` : '';
+  return `${tried.name} (about ${shown.show(tried.body.real.litres.likely, 'bag')} really) ${FIT_SENTENCES[tried.fit]} ${many}${crop}, ${habit}.`;
+}
+
+function keptWords(tried: TriedSize, rounds: string, shown: Shown): string {
+  const asks = `A hot day asks ${shown.range(tried.hotDay.usedLitres.low, tried.hotDay.usedLitres.high, 'drink')} and it gives ${shown.show(tried.hotDay.givesLitres, 'drink')} between drinks:`;
+  if (tried.kept === 'kept') return `${asks} water ${rounds} keeps it.`;
+  if (tried.kept === 'mostly') return `${asks} water ${rounds} keeps it on most such days.`;
+  return `${asks} water ${rounds} does not keep it in such heat; a bigger bag, mulch, shade or a second round would.`;
+}
+
+function Remarks({
+  chosen,
+  habit,
+  exceptions,
+}: {
+  readonly chosen: TriedSize;
+  readonly habit: Habit;
+  readonly exceptions: readonly ExceptionId[];
+}) {
+  const remarks: string[] = [];
+  const words = EXCEPTIONS.filter((e) => exceptions.includes(e.id)).map((e) => e.words);
+  if (words.length > 0) remarks.push(`One size smaller counts as enough here: ${words.join(', ')}.`);
+  if (chosen.body.nominalGallons * 1.07 >= COMPANION_GALLONS && !chosen.body.kind.isClosed) {
+    remarks.push('There is room for a companion flower, with the crop off centre; it drinks and feeds too.');
+  }
+  const room = plantsFor(chosen.body.nominalGallons, habit);
+  if (chosen.plants === 1 && room > 1 && chosen.body.kind.stations.most > 1) {
+    remarks.push(`${room} of these plants could share it, each with a size that works.`);
+  }
+  if (!chosen.body.kind.holdsCane)
+    remarks.push('It cannot hold a cane by itself: string from above, or a frame.');
+  return remarks.length === 0 ? null : (
+    <Box component="ul" sx={{ margin: 0, paddingInlineStart: 2.5, color: 'text.secondary' }}>
+      {remarks.map((remark) => (
+        <li key={remark}>{remark}</li>
+      ))}
+    </Box>
+  );
+}
+
+/** Sends a size on: so many bags of it, to be named and placed on the next screen. */
+function SendBags({
+  chosen,
+  kindId,
+  cropId,
+  habitId,
+}: {
+  readonly chosen: TriedSize;
+  readonly kindId: string;
+  readonly cropId: string;
+  readonly habitId: string;
+}) {
+  const navigate = useNavigate();
+  const [count, setCount] = useState('1');
+  const number = Number(count);
+  const isCount = Number.isInteger(number) && number >= 1 && number <= 60;
+  const send = () => {
+    const query = new URLSearchParams({
+      kind: kindId,
+      crop: cropId,
+      habit: habitId,
+      count,
+      stations: String(chosen.plants),
+      ...(chosen.size.by === 'class' ? { class: chosen.size.class } : {}),
+      ...(chosen.size.by === 'label' ? { litres: String(chosen.size.litres) } : {}),
+    });
+    void navigate(`/stands/new?${query.toString()}`);
+  };
+  return (
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (isCount) send();
+      }}
+      sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start' }}
+    >
+      <TextField
+        label="How many"
+        value={count}
+        onChange={(e) => setCount(e.target.value)}
+        error={!isCount}
+        helperText={isCount ? undefined : 'From 1 to 60.'}
+        sx={{ width: 110 }}
+        slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+      />
+      <Button type="submit" variant="contained" sx={{ minHeight: 56 }}>
+        Set up {isCount && number > 1 ? `${number} of these` : 'this bag'}
+      </Button>
+    </Box>
+  );
+}

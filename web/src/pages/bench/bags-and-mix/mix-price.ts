@@ -1,0 +1,13 @@
+import type { UnitPrice } from '@rundel/core/stock';
+import { ingredientLitres, type Mix } from '@rundel/core/mixes';
+
+/** Price of a litre of a mix; undefined when a part has no price. */
+export function mixPricePerLitre(mix: Pick<Mix, 'shares'>, priceOf: UnitPrice): number | undefined {
+  let sum = 0;
+  for (const { ingredientId, litres } of ingredientLitres(mix, 1)) {
+    const each = priceOf(ingredientId);
+    if (each === undefined) return undefined;
+    sum += each * litres;
+  }
+  return sum;
+}

@@ -1,0 +1,321 @@
+import { containerKind } from '@rundel/core/bags';
+import { cropOf, habitOf } from '@rundel/core/plants';
+import { gannetSlip } from '@rundel/core/demo';
+import { liveEntries, type Entry, type Good } from '@rundel/core/records';
+import { findGood } from '@rundel/core/products';
+import { mixOf } from '@rundel/core/mixes';
+import { shoppingList } from '@rundel/core/stock';
+import Papa from 'papaparse';
+import { describe, expect, it } from 'vitest';
+import { goodAmount, grams, priceUnit } from '../../text/goods-text.ts';
+import { moneyIn, shownIn, type Bag } from '../../store/index.ts';
+import {
+  EMPTY_PLAN,
+  fillBags,
+  isFilled,
+  readDose,
+  readKept,
+  troubleIn,
+  type DoseText,
+} from './bags-and-mix/fill-plan.ts';
+import { readOrder, startOrder } from './bags-and-mix/film-texts.ts';
+import { goodUnitSymbol, readGoodAmount } from './money/good-texts.ts';
+import { readArea, readLimit, showArea, showLoad } from './bags-and-mix/load-texts.ts';
+import { mixPricePerLitre } from './bags-and-mix/mix-price.ts';
+import { readParts } from './bags-and-mix/mix-texts.ts';
+import { listAsCsv, listAsText, packsWords } from './money/shop-text.ts';
+import { trySizes } from './bags-and-mix/sizes.ts';
+import { bagOf } from '../../store/bags.ts';
+
+const garden = gannetSlip(3);
+const live = liveEntries(garden.entries);
+const metric = shownIn('metric');
+const us = shownIn('us');
+const money = moneyIn('£');
+const NOW = '2026-07-16T18:00:00.000+01:00';
+
+function bagAt(label: string): Bag {
+  const container = garden.containers.find((c) => c.label === label);
+  if (!container) throw new Error(`no bag ${label}`);
+  return bagOf(container, garden, live, undefined);
+}
+
+describe('sizes tried', () => {
+  const question = {
+    kind: containerKind('round-fabric'),
+    crop: cropOf('tomato'),
+    habit: habitOf('tomato', 'tall'),
+    cover: 'open' as const,
+    roundsPerDay: 1,
+    exceptions: [],
+    schoolId: 'even' as const,
+  };
+
+  it('gives every class from #3 up, bigger ones wanting fewer drinks', () => {
+    const { sizes } = trySizes(question, garden);
+    expect(sizes.map((s) => s.name)).toEqual(['#3', '#5', '#7', '#10', '#15', '#20']);
+    expect(sizes.map((s) => s.fit)).toEqual(['too-small', 'borderline', 'works', 'easy', 'easy', 'easy']);
+    expect(sizes.filter((s) => s.isRecommended).map((s) => s.name)).toEqual(['#7', '#10', '#15', '#20']);
+    const drinks = sizes.map((s) => s.hotDay.drinks.likely);
+    expect([...drinks].sort((a, b) => b - a)).toEqual(drinks);
+  });
+
+  it('tries pillow bags with as many plants as they have room for', () => {
+    const { sizes } = trySizes({ ...question, kind: containerKind('pillow') }, garden);
+    expect(sizes.map((s) => s.plants)).toEqual([1, 1, 2, 2, 3]);
+    const peppers = trySizes(
+      {
+        ...question,
+        kind: containerKind('pillow'),
+        crop: cropOf('pepper'),
+        habit: habitOf('pepper', 'bush'),
+      },
+      garden,
+    );
+    expect(peppers.sizes.map((s) => s.plants)).toEqual([1, 2, 2, 3, 4]);
+  });
+
+  it('under glass, and with more rounds, more sizes are kept through heat', () => {
+    const kept = (more: object) =>
+      trySizes({ ...question, ...more }, garden).sizes.filter((s) => s.kept !== 'not-kept').length;
+    expect(kept({ cover: 'glass' })).toBeGreaterThanOrEqual(kept({}));
+    expect(kept({ roundsPerDay: 2 })).toBeGreaterThan(kept({}));
+  });
+});
+
+describe('a plan for filling', () => {
+  const dose: DoseText = { goodId: 'bone-meal', amount: '2', unit: 'spoon', per: 'bag', where: 'hole' };
+
+  it('gives each bag its mix, old and new, and what is worked in', () => {
+    const plan = { ...EMPTY_PLAN, keptPercent: '50', doses: [dose] };
+    const [fill] = fillBags([bagAt('7')], plan, live, garden, 0.045);
+    expect(fill?.newLitres).toBeCloseTo((fill?.bag.body.fill.looseLitres ?? 0) / 2, 9);
+    expect(fill?.amendments[0]?.grams).toBeCloseTo(2 * 15 * 0.85, 9);
+    expect(fill?.amendments[0]?.asEntered).toBe('2 spoons per bag');
+  });
+
+  it('with another mix for all takes that mix’s own settling', () => {
+    const plan = { ...EMPTY_PLAN, mixId: 'loam-compost' };
+    const [fill] = fillBags([bagAt('7')], plan, live, garden, 0.045);
+    const settling = mixOf('loam-compost').settling;
+    expect(fill?.newLitres).toBeCloseTo((fill?.bag.body.fill.mixLitres ?? 0) / (1 - settling), 9);
+  });
+
+  it('keeps a bag’s own layers, and one mix for all takes their place', () => {
+    const bag = bagAt('7');
+    const layers = [
+      { mixId: 'loam-compost', share: 0.4 },
+      { mixId: 'bought', share: 0.6 },
+    ];
+    const layered = { ...bag, container: { ...bag.container, layers } };
+    expect(fillBags([layered], EMPTY_PLAN, live, garden, 0.045)[0]?.layers).toEqual(layers);
+    // also where the mix chosen is the one on top
+    const plan = { ...EMPTY_PLAN, mixId: 'bought' };
+    expect(fillBags([layered], plan, live, garden, 0.045)[0]?.layers).toEqual([
+      { mixId: 'bought', share: 1 },
+    ]);
+  });
+
+  it('does not use the mix of a sick bag again, until it was filled anew', () => {
+    const bag = bagAt('7');
+    const sick: Entry = {
+      id: 'ent_sick0001',
+      kind: 'trouble',
+      at: NOW,
+      recordedAt: NOW,
+      containerId: bag.container.id,
+      what: 'root-rot',
+      livesInMix: true,
+    };
+    expect(troubleIn(bag.container.id, [...live, sick])).toEqual({
+      words: 'Rotting roots',
+      day: '2026-07-16',
+    });
+    const plan = { ...EMPTY_PLAN, keptPercent: '50' };
+    const [fill] = fillBags([bag], plan, [...live, sick], garden, 0.045);
+    expect(fill?.reuse.kind).toBe('refused');
+    expect(fill?.newLitres).toBeCloseTo(bag.body.fill.looseLitres, 9);
+    const filled = live.find((e) => e.kind === 'filled' && e.containerId === bag.container.id) as Entry;
+    expect(troubleIn(bag.container.id, [...live, sick, filled])).toBeUndefined();
+  });
+
+  it.each([
+    [{ amount: '' }, 'number'],
+    [{ amount: '-2' }, 'number'],
+    [{ goodId: 'gone' }, 'no longer'],
+  ])('says what is wrong with %o', (patch, words) => {
+    const read = readDose({ ...dose, ...patch }, []);
+    expect(read.kind === 'refused' && read.problem).toContain(words);
+  });
+
+  it('a product without a density cannot be given by the spoon', () => {
+    const ash: Good = { id: 'goo_ash000', name: 'Ash', kind: 'amendment', unit: 'kilogram' };
+    const read = readDose({ ...dose, goodId: ash.id }, [ash]);
+    expect(read.kind === 'refused' && read.problem).toContain('grams');
+    expect(readDose({ ...dose, goodId: ash.id, unit: 'gram' }, [ash]).kind).toBe('read');
+  });
+
+  it('keeps from none to 70 %', () => {
+    expect(readKept('50 %', 0.7)).toEqual({ share: 0.5 });
+    expect(readKept('', 0.7)).toEqual({ share: 0 });
+    expect(readKept('90', 0.7).problem).toContain('70');
+    expect(isFilled(bagAt('7').container.id, live, NOW)).toBe(true);
+    expect(isFilled(bagAt('7').container.id, live, '2027-03-01T10:00:00.000+00:00')).toBe(false);
+  });
+});
+
+describe('a mix as typed', () => {
+  const good = [
+    { ingredientId: 'coir', parts: '2' },
+    { ingredientId: 'perlite', parts: '0,5' },
+  ];
+
+  it('is read with its parts and lime', () => {
+    expect(readParts(' Quay mix ', good, '3', [])).toEqual({
+      kind: 'read',
+      mix: {
+        name: 'Quay mix',
+        parts: [
+          { ingredientId: 'coir', parts: 2 },
+          { ingredientId: 'perlite', parts: 0.5 },
+        ],
+        limeGramsPerLitre: 3,
+      },
+    });
+  });
+
+  it('says at each field what is wrong, all at once', () => {
+    const read = readParts('Old', [...good, { ingredientId: 'coir', parts: '0' }], '99', [{ name: 'Old' }]);
+    expect(read.kind === 'refused' && Object.keys(read.problems).sort()).toEqual([
+      'ingredient2',
+      'lime',
+      'name',
+      'parts2',
+    ]);
+  });
+
+  it('has a price when all its parts have one', () => {
+    const priceOf = (id: string) => ({ coir: 0.2, 'garden-compost': 0, perlite: 0.3 })[id];
+    expect(mixPricePerLitre(mixOf('third-each'), priceOf)).toBeCloseTo((0.2 + 0.3) / 3 / 0.92, 9);
+    expect(mixPricePerLitre(mixOf('loam-compost'), priceOf)).toBeUndefined();
+  });
+});
+
+describe('film as typed', () => {
+  it('begins with an order that works out, in every system', () => {
+    for (const shown of [metric, us, shownIn('uk')]) {
+      expect(readOrder(startOrder(shown), shown.system).problems).toEqual({});
+    }
+  });
+
+  it('lets the plan speak about a negative seam, and says itself what does not read', () => {
+    const start = startOrder(metric);
+    expect(readOrder({ ...start, seamMillimetres: '-2' }, 'metric').order?.seamMillimetres).toBe(-20);
+    const bad = readOrder({ ...start, filmMillimetres: 'wide', hopedLitres: '3 m' }, 'metric');
+    expect(Object.keys(bad.problems).sort()).toEqual(['filmMillimetres', 'hopedLitres']);
+    expect(bad.order).toBeUndefined();
+  });
+});
+
+describe('amounts of goods', () => {
+  const string = findGood('string') as Good;
+  const cane = findGood('cane-long') as Good;
+  const coir = findGood('coir') as Good;
+
+  it('are typed and shown in their own unit', () => {
+    expect(readGoodAmount('2 cu ft', coir, 'us')).toMatchObject({
+      kind: 'given',
+      inner: expect.closeTo(56.634, 2),
+    });
+    expect(readGoodAmount('50', string, 'metric')).toMatchObject({ inner: 50 });
+    expect(readGoodAmount('100', string, 'us')).toMatchObject({ inner: expect.closeTo(30.48, 6) });
+    expect(readGoodAmount('12', cane, 'metric')).toMatchObject({ inner: 12 });
+    expect(readGoodAmount('none', cane, 'metric').kind).toBe('refused');
+    expect(goodAmount(string, 50, metric)).toBe('50\u00a0m');
+    expect(goodAmount(cane, 12, metric)).toBe('12');
+    expect([string, cane, coir].map((g) => goodUnitSymbol(g, 'metric'))).toEqual(['m', '', 'L']);
+    expect(grams(1250, metric)).toBe('1.25\u00a0kg');
+  });
+});
+
+describe('prices by the unit', () => {
+  it('are by the litre, kilogram and metre, or by the gallon, pound and foot', () => {
+    const good = (id: string) => findGood(id) as Good;
+    expect(priceUnit(good('coir'), metric)).toEqual({ words: 'a litre', amount: 1 });
+    expect(priceUnit(good('coir'), us)).toEqual({ words: 'a gal', amount: 3.785412 });
+    expect(priceUnit(good('lime'), us)).toEqual({
+      words: 'a lb',
+      amount: expect.closeTo(0.4536, 4) as number,
+    });
+    expect(priceUnit(good('string'), us)).toEqual({
+      words: 'a foot',
+      amount: expect.closeTo(0.3048, 6) as number,
+    });
+    expect(priceUnit(good('cage'), us)).toEqual({ words: 'each', amount: 1 });
+  });
+});
+
+describe('floors', () => {
+  it('are typed with or without their unit, in metres or feet', () => {
+    expect(readArea('2,4 m²', metric)).toMatchObject({ inner: 2.4 });
+    expect(readArea('', metric).kind).toBe('left-out');
+    expect(readArea('-3', metric).kind).toBe('refused');
+    const feet = readArea('40 sq ft', us);
+    expect(feet.kind === 'given' && showArea(feet.inner, us)).toBe('40\u00a0sq\u00a0ft');
+    const limit = readLimit('30', us);
+    expect(limit.kind === 'given' && limit.inner).toBeCloseTo(146.47, 1);
+    expect(showLoad(150, metric)).toBe('150\u00a0kg/m²');
+  });
+});
+
+describe('a shopping list in words', () => {
+  const packs = [
+    { id: 'pak_a00000', goodId: 'coir', amount: 70, price: 13.5 },
+    { id: 'pak_b00000', goodId: 'coir', amount: 9, price: 2.6, name: 'brick' },
+  ];
+  const list = shoppingList(
+    new Map([
+      ['coir', 80],
+      ['perlite', 20],
+      ['loam', 10],
+    ]),
+    packs,
+    new Map([['loam', 40]]),
+  );
+
+  it('names packs, and leaves out what the shed has', () => {
+    const coir = list.lines[0] as (typeof list.lines)[number];
+    expect(packsWords(coir, packs, [], metric)).toBe('1 × 70\u00a0L, 2 × brick, 9\u00a0L');
+    const text = listAsText(list, packs, [], metric, money);
+    expect(text).toContain('Coir: 80\u00a0L → 1 × 70\u00a0L, 2 × brick, 9\u00a0L, £18.70');
+    expect(text).toContain('Perlite: 20\u00a0L (by the amount)');
+    expect(text).not.toContain('Loam');
+    expect(text).toMatch(/In all £18\.70, without what has no price$/);
+  });
+
+  it('names no sum while nothing has a price', () => {
+    const bare = shoppingList(new Map([['perlite', 20]]), []);
+    const text = listAsText(bare, [], [], metric, money);
+    expect(text).toMatch(/No price is known yet$/);
+    expect(text).not.toContain('£');
+  });
+
+  it('as CSV has every line, in SI units', () => {
+    const rows = Papa.parse<Record<string, string>>(listAsCsv(list, packs, [], us), { header: true }).data;
+    expect(rows.map((r) => [r['good'], r['need'], r['from_shed'], r['price']])).toEqual([
+      ['Coir', '80', '0', '18.70'],
+      ['Perlite', '20', '0', ''],
+      ['Loam', '10', '10', ''],
+    ]);
+  });
+});
+
+describe('money', () => {
+  it('is read as people type it', () => {
+    expect(money.read('£6,90')).toEqual({ kind: 'given', amount: 6.9 });
+    expect(money.read(' ')).toEqual({ kind: 'left-out' });
+    expect(money.read('dear').kind).toBe('refused');
+    expect(money.read('-1').kind).toBe('refused');
+    expect([money.show(6.9), money.show(1234.5)]).toEqual(['£6.90', '£1235']);
+  });
+});

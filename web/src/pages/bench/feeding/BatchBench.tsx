@@ -1,0 +1,225 @@
+import { Alert, Box, Button, TextField, Typography } from '@mui/material';
+import { IconPrinter } from '@tabler/icons-react';
+import { handfulOf } from '@rundel/core/garden-state';
+import { dayOf } from '@rundel/core/calendar';
+import type { Draft, Good } from '@rundel/core/records';
+import { feedFor } from '@rundel/core/feeding';
+import { findGood } from '@rundel/core/products';
+import { useMemo, useState } from 'react';
+import { useAddress } from '../../../ui/address.ts';
+import { BagChooser } from '../../../ui/BagChooser.tsx';
+import { Caution } from '../../../ui/Caution.tsx';
+import { feedDueIds, fedWithDrink } from '../../../ui/feed-offers.ts';
+import { feedsIn } from '../../../ui/FeedDialog.tsx';
+import { perWords, storedDose, toldDose } from '../../../text/dose-text.ts';
+import { CHECK_WORDS, feedAmountWords, feedCaution, UNIT_WORDS } from '../../../text/feed-text.ts';
+import { Panel } from '../../../ui/Page.tsx';
+import { Select } from '../../../ui/Select.tsx';
+import { midSentence, shortDay } from '../../../text/text.ts';
+import { drinkMeasure, useBags, useFeedings, useGarden, useShown } from '../../../store/index.ts';
+import { bagFeeds, mixedBatch, type BagFeed, type MixedPart } from './batch-plan.ts';
+import { BatchCans } from './BatchCans.tsx';
+import { NoBags } from '../NoBags.tsx';
+import { TeaPanel } from './TeaPanel.tsx';
+
+const BY_REGIME = 'regime';
+/** A hose fills no can; a batch is made up in one of this size then, L. */
+const USUAL_CAN_LITRES = 10;
+
+/** What to make up for the bags that are due: can by can along the walk, and what is in it. */
+export default function BatchBench() {
+  const { garden, clock, record } = useGarden();
+  const { bags } = useBags();
+  const { byId, isReady } = useFeedings();
+  const [fields, change] = useAddress();
+  const planted = useMemo(() => bags.filter((b) => b.occupants.length > 0), [bags]);
+  const due = useMemo(
+    () => feedDueIds(planted, byId, garden.goods, clock.now()),
+    [byId, clock, garden.goods, planted],
+  );
+  const asked = fields.get('bags');
+  const ids = asked === null ? due : new Set(asked.split(',').filter(Boolean));
+  const chosen = planted.filter((b) => ids.has(b.container.id));
+  const forAll = fields.get('with') ?? BY_REGIME;
+  const [typed, setTyped] = useState<Record<string, string>>({});
+  const measure = drinkMeasure(garden);
+  const shown = useShown();
+  const canLitres = measure.kind === 'hose' ? USUAL_CAN_LITRES : Math.max(0.2, measure.litres);
+  const feeds = bagFeeds(chosen, byId, garden.goods, forAll === BY_REGIME ? undefined : forAll);
+  const ownDose = Object.fromEntries(
+    Object.entries(typed).flatMap(([goodId, text]) => {
+      const amount = Number(text.replace(',', '.'));
+      const per = feeds.find((feed) => feed.good.id === goodId)?.dose.per ?? 'litre';
+      const stored = storedDose(amount, per, shown.system);
+      return stored > 0 && stored <= 5000 ? [[goodId, stored] as const] : [];
+    }),
+  );
+  const parts = mixedBatch(feeds, garden.goods, canLitres, handfulOf(garden.measures), ownDose);
+  const without = chosen.filter((b) => !feeds.some((f) => f.bag === b));
+  if (planted.length === 0) return <NoBags words="Nothing is planted yet, so there is nothing to mix." />;
+  const giveAll = () => {
+    const at = clock.now();
+    return record(
+      feeds.flatMap((feed) => draftsOf(feed, ownDose[feed.good.id], garden.goods, at)),
+      `${feeds.length} ${feeds.length === 1 ? 'bag' : 'bags'} fed`,
+    );
+  };
+  return (
+    <>
+      <Box sx={{ '@media print': { display: 'none' } }}>
+        <Panel title="For which bags">
+          <Typography sx={{ marginBlockEnd: 1 }}>
+            {!isReady
+              ? 'Working out what is due…'
+              : due.size === 0
+                ? 'No feed is due today; choose bags to mix for them anyway.'
+                : `${due.size === 1 ? '1 bag is' : `${due.size} bags are`} due today.`}
+          </Typography>
+          <BagChooser bags={planted} chosen={chosen} onChange={(next) => change({ bags: next.join(',') })} />
+          <Box sx={{ maxWidth: 360, marginBlockStart: 1.5 }}>
+            <Select
+              label="With what"
+              value={forAll}
+              onChange={(id) => change({ with: id })}
+              options={[
+                { id: BY_REGIME, words: 'What each bag’s regime asks for' },
+                ...feedsIn(garden.goods).map((g) => ({ id: g.id, words: g.name })),
+              ]}
+            />
+          </Box>
+          {without.length > 0 && (
+            <Typography sx={{ marginBlockStart: 1 }}>
+              {without.map((b) => b.container.label).join(', ')}: no regime asks for anything there.
+            </Typography>
+          )}
+        </Panel>
+      </Box>
+      {feeds.length > 0 && (
+        <Typography sx={{ display: 'none', '@media print': { display: 'block', marginBlockEnd: 1 } }}>
+          {shortDay(dayOf(clock.now()))}, for bags {chosen.map((b) => b.container.label).join(', ')}
+        </Typography>
+      )}
+      {parts.map((mixed) => (
+        <Part
+          key={`${mixed.good.id} ${mixed.part.dose.amount}`}
+          mixed={mixed}
+          bags={chosen}
+          typed={typed[mixed.good.id]}
+          onType={(text) => setTyped({ ...typed, [mixed.good.id]: text })}
+        />
+      ))}
+      {feeds.length > 0 && (
+        <Box sx={{ display: 'flex', gap: 1.5, marginBlockEnd: 2 }}>
+          <Button variant="contained" onClick={() => void giveAll()}>
+            All of it was given
+          </Button>
+          <Button variant="outlined" startIcon={<IconPrinter aria-hidden />} onClick={() => print()}>
+            Print for the walk
+          </Button>
+        </Box>
+      )}
+      <Box sx={{ '@media print': { display: 'none' } }}>
+        <TeaPanel />
+      </Box>
+      <Caution>
+        Gloves, and eye cover for powders and concentrates; only food-safe cans, kept for feed and marked.
+        What is left over goes on a bed, never into a drain or a pond. The label goes before anything here.
+      </Caution>
+    </>
+  );
+}
+
+/** The diary entries of one bag's share. */
+function draftsOf(feed: BagFeed, own: number | undefined, goods: readonly Good[], at: string): Draft[] {
+  const { bag, good, dose, waterLitres, step } = feed;
+  const amount = feedFor(
+    { ...dose, amount: own ?? dose.amount },
+    {
+      containerId: bag.container.id,
+      waterLitres,
+      plants: bag.occupants.length,
+      mixLitres: bag.body.fill.mixLitres,
+    },
+  );
+  const partner = findGood(good.feed?.partnerId ?? '', goods);
+  return fedWithDrink({ bag, good, partner, litres: waterLitres, step, ...amount }, at);
+}
+
+/** One product of the batch. */
+function Part({
+  mixed,
+  bags,
+  typed,
+  onType,
+}: {
+  readonly mixed: MixedPart;
+  readonly bags: readonly BagFeed['bag'][];
+  readonly typed: string | undefined;
+  onType(text: string): void;
+}) {
+  const shown = useShown();
+  const { part, good, partner, check, mgPerLitre, ec } = mixed;
+  const { dose } = part;
+  const labelOf = (id: string) => bags.find((b) => b.container.id === id)?.container.label ?? '';
+  const isBad = typed !== undefined && !(Number(typed.replace(',', '.')) > 0);
+  return (
+    <Panel title={good.name}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center', marginBlockEnd: 1 }}>
+        <Typography sx={{ fontSize: '1.1rem', flex: '1 1 260px' }}>
+          <strong>{feedAmountWords({ amount: part.amount, unit: dose.unit })}</strong>
+          {partner ? ` of each part` : ''} in all
+          {part.kind === 'in-water'
+            ? `, in ${shown.show(part.litres + part.leftoverLitres, 'drink')} of water${part.leftoverLitres >= 0.05 ? `; ${shown.show(part.leftoverLitres, 'drink')} is left over` : ''}.`
+            : ', on top and watered in.'}
+        </Typography>
+        <TextField
+          size="small"
+          label={`${UNIT_WORDS[dose.unit][1]} ${perWords(shown.system)[dose.per]}`}
+          value={typed ?? String(toldDose(dose, shown.system))}
+          onChange={(e) => onType(e.target.value)}
+          error={isBad}
+          helperText={isBad ? 'A number above 0.' : undefined}
+          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          sx={{ width: 230 }}
+        />
+      </Box>
+      {check && check.kind !== 'as-label' && (
+        <Alert severity={check.kind === 'weak' ? 'info' : 'warning'} sx={{ marginBlockEnd: 1.5 }}>
+          {CHECK_WORDS[check.kind](check.times)}
+        </Alert>
+      )}
+      {part.kind === 'in-water' ? (
+        <BatchCans cans={part.cans} unit={dose.unit} labelOf={labelOf} hasTwoParts={partner !== undefined} />
+      ) : (
+        <Typography>
+          {part.bags
+            .map(
+              ({ containerId, amount }) =>
+                `${labelOf(containerId)}: ${feedAmountWords({ amount, unit: dose.unit })}`,
+            )
+            .join(' · ')}
+        </Typography>
+      )}
+      {partner && (
+        <Typography sx={{ marginBlockStart: 1 }}>
+          Water first, then {midSentence(good.name)}, stir, then {midSentence(partner.name)}.
+        </Typography>
+      )}
+      {part.kind === 'in-water' && (
+        <Typography sx={{ marginBlockStart: 1, color: 'text.secondary' }}>
+          {mgPerLitre
+            ? `Each litre brings ${Math.round(mgPerLitre.n)} mg N, ${Math.round(mgPerLitre.p)} mg P, ${Math.round(mgPerLitre.k)} mg K${mgPerLitre.ca >= 1 ? `, ${Math.round(mgPerLitre.ca)} mg Ca` : ''}${mgPerLitre.mg >= 1 ? `, ${Math.round(mgPerLitre.mg)} mg Mg` : ''}. `
+            : good.feed?.form === 'tea'
+              ? 'What is in a tea is not known. '
+              : 'Without a label and a density I cannot say what a litre brings. '}
+          {ec
+            ? `It adds about ${ec.low.toFixed(1)} to ${ec.high.toFixed(1)} mS/cm to the EC of your water, by whether its nitrogen is nitrate or ammonium.`
+            : ''}
+        </Typography>
+      )}
+      <Typography variant="body2" sx={{ marginBlockStart: 1 }}>
+        {feedCaution(good)}
+      </Typography>
+    </Panel>
+  );
+}

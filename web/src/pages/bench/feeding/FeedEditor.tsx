@@ -1,0 +1,187 @@
+import { Alert, Box, Button, TextField } from '@mui/material';
+import { type OwnGood, FEED_FORMS, FEED_UNITS, type Good } from '@rundel/core/records';
+import { useState } from 'react';
+import { FormDialog } from '../../../ui/EntryDialogs.tsx';
+import { perWords } from '../../../text/dose-text.ts';
+import { FEED_PROBLEM_WORDS, FORM_WORDS, UNIT_WORDS } from '../../../text/feed-text.ts';
+import { feedsIn } from '../../../ui/FeedDialog.tsx';
+import { Select } from '../../../ui/Select.tsx';
+import { newId, useGarden, useShown, type RecordChange } from '../../../store/index.ts';
+import { feedFormOf, readFeedForm, withForm, type ProductForm } from './feed-form.ts';
+import { shedUnit } from './feeds-csv.ts';
+import { midSentence } from '../../../text/text.ts';
+
+const FORMS = FEED_FORMS.map((id) => ({ id, words: FORM_WORDS[id] }));
+const UNITS = FEED_UNITS.map((id) => ({ id, words: UNIT_WORDS[id][1] }));
+const PER = ['litre', 'bag', 'plant', 'mix-litre'] as const;
+const LABEL = [
+  { key: 'n', words: 'N' },
+  { key: 'p2o5', words: 'P₂O₅' },
+  { key: 'k2o', words: 'K₂O' },
+  { key: 'ca', words: 'Ca' },
+  { key: 'mg', words: 'Mg' },
+] as const;
+
+/** A product as its label has it: what is missing or cannot be is said while it is typed. */
+export function FeedEditor({
+  good,
+  own,
+  onClose,
+}: {
+  /** what the form starts from */
+  readonly good: Good | undefined;
+  /** the record that is changed; left out: a new one is made */
+  readonly own: OwnGood | undefined;
+  onClose(): void;
+}) {
+  const { garden, clock, saveRecords, bin } = useGarden();
+  const { system } = useShown();
+  const [form, setForm] = useState<ProductForm>(() => ({
+    ...feedFormOf(good, system),
+    ...(good && !own ? { name: `My ${midSentence(good.name)}`.slice(0, 60) } : {}),
+  }));
+  const [isTried, setTried] = useState(false);
+  const set = (change: Partial<ProductForm>) => setForm({ ...form, ...change });
+  const steep = good?.feed?.steep;
+  const reading = readFeedForm(form, system, steep);
+  const problems = reading.kind === 'refused' ? reading.problems : {};
+  const isTaken = garden.goods.some((g) => !g.binnedAt && g.id !== own?.id && g.name === form.name.trim());
+  const problem = (key: keyof ProductForm) =>
+    key === 'name' && isTaken ? 'There is something of this name already.' : problems[key];
+  const shownProblem = (key: keyof ProductForm) =>
+    isTried || form[key].trim() !== '' ? problem(key) : undefined;
+  const field = (key: keyof ProductForm, label: string, help?: string) => (
+    <TextField
+      label={label}
+      value={form[key]}
+      onChange={(e) => set({ [key]: e.target.value })}
+      error={shownProblem(key) !== undefined}
+      helperText={shownProblem(key) ?? help}
+      slotProps={{ htmlInput: { inputMode: key === 'name' ? 'text' : 'decimal' } }}
+    />
+  );
+  const submit = async () => {
+    setTried(true);
+    if (reading.kind !== 'read' || isTaken) return;
+    const now = clock.now();
+    const { label, kilogramsPerLitre, feed, pack } = reading;
+    const after: OwnGood = {
+      id: own?.id ?? newId('good'),
+      name: form.name.trim(),
+      kind: own?.kind ?? 'feed',
+      unit: own?.unit ?? shedUnit(form.form),
+      ...(label ? { label } : {}),
+      ...(kilogramsPerLitre === undefined ? {} : { kilogramsPerLitre }),
+      ...(good?.isOrganic ? { isOrganic: true } : {}),
+      ...(good?.isDusty ? { isDusty: true } : {}),
+      feed,
+      createdAt: own?.createdAt ?? now,
+      changedAt: now,
+    };
+    const packs: RecordChange[] = pack
+      ? [
+          {
+            table: 'packs',
+            before: undefined,
+            after: { id: newId('pack'), goodId: after.id, ...pack, createdAt: now, changedAt: now },
+          },
+        ]
+      : [];
+    await saveRecords([{ table: 'goods', before: own, after }, ...packs], [], `${after.name} kept`);
+    onClose();
+  };
+  const partners = feedsIn(garden.goods).filter((g) => g.feed?.form === 'two-part' && g.id !== own?.id);
+  const unit = shedUnit(form.form);
+  return (
+    <FormDialog
+      title={own ? `Change ${own.name}` : 'A product that feeds'}
+      isOpen
+      onClose={onClose}
+      onSubmit={() => void submit()}
+      submitLabel="Keep it"
+    >
+      {field('name', 'Name')}
+      <Select
+        label="What it is"
+        value={form.form}
+        onChange={(next) => setForm(withForm(form, next))}
+        options={FORMS}
+      />
+      <Box
+        role="group"
+        aria-label="What its label says, per cent"
+        sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)', gap: 0.75 }}
+      >
+        {LABEL.map(({ key, words }) => (
+          <TextField
+            key={key}
+            label={words}
+            value={form[key]}
+            onChange={(e) => set({ [key]: e.target.value })}
+            error={problems[key] !== undefined}
+            slotProps={{ htmlInput: { inputMode: 'decimal', 'aria-label': `${words}, per cent` } }}
+          />
+        ))}
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+        {field('dose', 'Dose by its label')}
+        <Select
+          label="Counted in"
+          value={form.unit}
+          onChange={(next) => set({ unit: next })}
+          options={UNITS}
+        />
+      </Box>
+      <Select
+        label="Given"
+        value={form.per}
+        onChange={(per) => set({ per })}
+        options={PER.map((id) => ({ id, words: perWords(system)[id] }))}
+      />
+      {field('intervalDays', 'Days between two, at the least', 'If the label says.')}
+      {field('density', 'A litre of it weighs, kg', 'From the label, or weigh a jar of it.')}
+      {form.form !== 'soluble' &&
+        form.form !== 'tea' &&
+        form.form !== 'two-part' &&
+        field('months', 'Months over which it feeds', 'Left out: it is there at once.')}
+      {form.form === 'spike' && field('gramsEach', 'One weighs, g')}
+      {form.form === 'two-part' && (
+        <Select
+          label="Its other part"
+          value={form.partnerId}
+          onChange={(partnerId) => set({ partnerId })}
+          options={partners.map((g) => ({ id: g.id, words: g.name }))}
+        />
+      )}
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+        {field(
+          'packAmount',
+          `Pack, ${unit === 'litre' ? 'L' : unit === 'kilogram' ? 'kg' : 'pieces'}`,
+          'If you know a price.',
+        )}
+        {field('packPrice', 'Its price')}
+      </Box>
+      {reading.remarks
+        .filter(({ code, isFatal }) => (isTried && isFatal) || isNamed(form, code))
+        .map(({ code, isFatal }) => (
+          <Alert key={code} severity={isFatal ? 'error' : 'info'}>
+            {FEED_PROBLEM_WORDS[code]}
+          </Alert>
+        ))}
+      {own && (
+        <Button
+          onClick={() => void bin('goods', [own], own.name).then(onClose)}
+          sx={{ alignSelf: 'flex-start' }}
+        >
+          Put it in the bin
+        </Button>
+      )}
+    </FormDialog>
+  );
+}
+
+/** Whether enough has been typed for a remark to be fair: nobody is told of a missing label before typing one. */
+function isNamed(form: ProductForm, code: keyof typeof FEED_PROBLEM_WORDS): boolean {
+  if (code === 'promises-nothing') return [form.n, form.p2o5, form.k2o].every((t) => t.trim() !== '');
+  return form.dose.trim() !== '';
+}

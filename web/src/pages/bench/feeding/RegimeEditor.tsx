@@ -1,0 +1,129 @@
+import { Alert, Box, Button, TextField } from '@mui/material';
+import { regimeRemarks } from '@rundel/core/feeding';
+import type { Regime, OwnRegime } from '@rundel/core/records';
+import { findGood } from '@rundel/core/products';
+import { useState } from 'react';
+import { feedsIn } from '../../../ui/FeedDialog.tsx';
+import { Panel } from '../../../ui/Page.tsx';
+import { newId, useGarden, useShown } from '../../../store/index.ts';
+import { readRegime, readStep, stepFormOf, type RegimeForm, type StepForm } from './regime-form.ts';
+import { StepSentence } from './StepSentence.tsx';
+import { midSentence } from '../../../text/text.ts';
+
+const MOST_STEPS = 8;
+
+/** A regime in sentences. `onTry` hears of every form that reads, for the preview beside it. */
+export function RegimeEditor({
+  from,
+  own,
+  onTry,
+  onKept,
+  onCancel,
+}: {
+  readonly from: Regime;
+  /** the record that is changed; left out: a new one is made of a school */
+  readonly own: OwnRegime | undefined;
+  onTry(regime: Regime): void;
+  onKept(id: string): void;
+  onCancel(): void;
+}) {
+  const { garden, clock, saveRecords } = useGarden();
+  const { system } = useShown();
+  const feeds = feedsIn(garden.goods);
+  const labelDose = (goodId: string) => findGood(goodId, garden.goods)?.feed?.dose;
+  const [form, setForm] = useState<RegimeForm>(() => ({
+    name: own ? from.name : `My ${midSentence(from.name)}`.slice(0, 60),
+    words: from.words,
+    suits: from.suits,
+    steps: from.steps.map((step) => stepFormOf(step, labelDose(step.goodId), system)),
+  }));
+  const [problem, setProblem] = useState<string>();
+  const change = (next: RegimeForm) => {
+    setForm(next);
+    setProblem(undefined);
+    const read = readRegime(next, system);
+    if (!('problem' in read)) onTry({ id: own?.id ?? from.id, ...read });
+  };
+  const setStep = (at: number, step: StepForm) =>
+    change({ ...form, steps: form.steps.map((s, i) => (i === at ? step : s)) });
+  const read = form.steps.map((step) => readStep(step, system));
+  const remarks = regimeRemarks(
+    read.flatMap((step) => (typeof step === 'string' ? [] : [step])),
+    (goodId) => findGood(goodId, garden.goods)?.feed,
+  );
+  const keep = async () => {
+    const result = readRegime(form, system);
+    if ('problem' in result) return setProblem(result.problem);
+    if (garden.regimes.some((r) => !r.binnedAt && r.id !== own?.id && r.name === result.name))
+      return setProblem('There is a regime of this name already.');
+    const now = clock.now();
+    const after: OwnRegime = {
+      id: own?.id ?? newId('regime'),
+      ...result,
+      steps: [...result.steps],
+      createdAt: own?.createdAt ?? now,
+      changedAt: now,
+    };
+    await saveRecords([{ table: 'regimes', before: own, after }], [], `${result.name} kept`);
+    onKept(after.id);
+    return undefined;
+  };
+  const add = () => {
+    const last = form.steps.at(-1);
+    if (!last) return;
+    const used = new Set(form.steps.map((s) => s.id));
+    const id = Array.from({ length: MOST_STEPS + 1 }, (_, i) => `step-${i + 1}`).find((s) => !used.has(s));
+    change({ ...form, steps: [...form.steps, { ...last, id: id ?? `step-${Date.now()}` }] });
+  };
+  return (
+    <Panel title={own ? `Change ${own.name}` : 'A regime of my own'}>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 1.5,
+          gridTemplateColumns: { xs: '1fr', md: '1fr 1.4fr' },
+          marginBlockEnd: 1.5,
+        }}
+      >
+        <TextField
+          label="Its name"
+          value={form.name}
+          onChange={(e) => change({ ...form, name: e.target.value.slice(0, 60) })}
+        />
+        <TextField
+          label="What it holds, in a line"
+          value={form.words}
+          onChange={(e) => change({ ...form, words: e.target.value.slice(0, 300) })}
+        />
+      </Box>
+      {form.steps.map((step, i) => (
+        <StepSentence
+          key={step.id}
+          step={step}
+          number={i + 1}
+          feeds={feeds}
+          remarks={remarks.filter((r) => r.stepId === step.id)}
+          canRemove={form.steps.length > 1}
+          onChange={(next) => setStep(i, next)}
+          onRemove={() => change({ ...form, steps: form.steps.filter((_, n) => n !== i) })}
+        />
+      ))}
+      {problem && (
+        <Alert severity="error" sx={{ marginBlockEnd: 1 }}>
+          {problem}
+        </Alert>
+      )}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Button variant="contained" onClick={() => void keep()}>
+          Keep it
+        </Button>
+        {form.steps.length < MOST_STEPS && (
+          <Button variant="outlined" onClick={add}>
+            Another step
+          </Button>
+        )}
+        <Button onClick={onCancel}>Leave it as it was</Button>
+      </Box>
+    </Panel>
+  );
+}

@@ -1,0 +1,193 @@
+import { bagFeeding, bagWater, warmthOf } from '@rundel/core/garden-state';
+import { gannetSlip } from '@rundel/core/demo';
+import { liveEntries, type Good } from '@rundel/core/records';
+import { FEEDING_SCHOOLS } from '@rundel/core/feeding';
+import { FEEDS, findGood } from '@rundel/core/products';
+import { describe, expect, it } from 'vitest';
+import { bagOf, type Bag } from '../../../store/bags.ts';
+import type { FeedingNow } from '../../../workers/estimate.worker.ts';
+import { bagFeeds, mixedBatch, waterFor } from './batch-plan.ts';
+import { feedFormOf, readFeedForm, withForm, type ProductForm } from './feed-form.ts';
+import { feedsAsCsv, readFeedsCsv, shedUnit } from './feeds-csv.ts';
+import { readRegime, readStep, stepFormOf, type StepForm } from './regime-form.ts';
+
+const garden = gannetSlip(4);
+const live = liveEntries(garden.entries);
+const now = '2026-07-16T18:00:00.000+01:00';
+const warmth = warmthOf(live, garden.settings);
+
+function bagAt(label: string): { readonly bag: Bag; readonly feeding: FeedingNow } {
+  const container = garden.containers.find((c) => c.label === label);
+  if (!container) throw new Error(`no bag ${label}`);
+  const bag = bagOf(container, garden, live, bagWater(garden, container, now, live));
+  return { bag, feeding: bagFeeding(garden, container, bag.body, live, now.slice(0, 10), warmth) };
+}
+
+describe('the batch of some bags', () => {
+  const some = ['1', '6', '17'].map(bagAt);
+  const bags = some.map(({ bag }) => bag);
+  const feedings = new Map(some.map(({ bag, feeding }) => [bag.container.id, feeding]));
+
+  it('takes what each bag’s regime asks for next', () => {
+    const feeds = bagFeeds(bags, feedings, [], undefined);
+    expect(feeds.map((f) => f.good.id)).toEqual(['tomato-liquid', 'tomato-liquid', 'nutrient-a']);
+    expect(feeds[0]?.step).toEqual({ regimeId: 'potash-from-set', stepId: 'liquid' });
+  });
+
+  it('or one product for all, which then answers no step', () => {
+    const feeds = bagFeeds(bags, feedings, [], 'fish-liquid');
+    expect(feeds).toHaveLength(3);
+    expect(feeds.every((f) => f.good.id === 'fish-liquid' && f.step === undefined)).toBe(true);
+  });
+
+  it('gives every bag some water, and a dry one more', () => {
+    for (const { bag } of some) expect(waterFor(bag)).toBeGreaterThanOrEqual(1);
+    const [{ bag }] = some as [(typeof some)[number]];
+    expect(waterFor({ ...bag, water: undefined })).toBeCloseTo(bag.occupants.length, 9);
+  });
+
+  it('tells what a litre brings, both parts together, and the EC of minerals alone', () => {
+    const feeds = bagFeeds(bags, feedings, [], undefined);
+    const parts = mixedBatch(feeds, [], 9, 0.05, {});
+    const nutrient = parts.find((p) => p.good.id === 'nutrient-a');
+    expect(nutrient?.partner?.id).toBe('nutrient-b');
+    // 4 mL × 1.2 kg/L = 4.8 g of each: (5 + 1) % N
+    expect(nutrient?.mgPerLitre?.n).toBeCloseTo(288, 6);
+    expect(nutrient?.ec?.low).toBeGreaterThan(1);
+    const fish = mixedBatch(bagFeeds(bags, feedings, [], 'fish-liquid'), [], 9, 0.05, {})[0];
+    expect(fish?.ec).toBeUndefined();
+    const tea = mixedBatch(bagFeeds(bags, feedings, [], 'weed-tea'), [], 9, 0.05, {})[0];
+    expect(tea?.mgPerLitre).toBeUndefined();
+  });
+
+  it('a dose of one’s own is compared with the label', () => {
+    const feeds = bagFeeds(bags, feedings, [], 'tomato-liquid');
+    expect(mixedBatch(feeds, [], 9, 0.05, { 'tomato-liquid': 40 })[0]?.check?.kind).toBe('ten-times');
+    expect(mixedBatch(feeds, [], 9, 0.05, {})[0]?.check?.kind).toBe('as-label');
+  });
+});
+
+describe('a product’s form', () => {
+  const liquid = feedFormOf(findGood('tomato-liquid'), 'metric');
+  const refused = (change: Partial<ProductForm>) => {
+    const read = readFeedForm({ ...liquid, ...change }, 'metric');
+    return read.kind === 'refused' ? { ...read.problems, codes: read.remarks.map((r) => r.code) } : undefined;
+  };
+
+  it.each(
+    FEEDS.flatMap((good) =>
+      (['metric', 'us', 'uk'] as const).map((system) => [good.id, system, good] as const),
+    ),
+  )('%s reads back as it was, in %s units', (_, system, good) => {
+    const read = readFeedForm(feedFormOf(good, system), system, good.feed?.steep);
+    expect(read).toMatchObject({ kind: 'read', feed: good.feed, label: good.label });
+  });
+
+  it('takes a US label as it is printed: a spoon in each gallon', () => {
+    const typed = { ...liquid, dose: '1', unit: 'spoon', per: 'litre' } as const;
+    const read = readFeedForm(typed, 'us');
+    expect(read.kind === 'read' && read.feed.dose.amount).toBeCloseTo(1 / 3.785412, 4);
+    if (read.kind !== 'read') throw new Error('not read');
+    const good = { ...(findGood('tomato-liquid') as Good), feed: read.feed };
+    expect(feedFormOf(good, 'us').dose).toBe('1');
+    expect(feedFormOf(good, 'metric').dose).toBe('0.264172');
+  });
+
+  it('says what is wrong beside its field', () => {
+    expect(refused({ name: ' ' })?.name).toBe('Give it a name.');
+    expect(refused({ k2o: '120' })?.k2o).toBe('From 0 to 100 %.');
+    expect(refused({ dose: '' })?.dose).toMatch(/label ask/);
+    expect(refused({ intervalDays: '7.5' })?.intervalDays).toMatch(/Whole days/);
+    expect(refused({ packAmount: '1', packPrice: '' })?.packPrice).toMatch(/both/);
+    expect(refused({ n: '0', p2o5: '0', k2o: '0', mg: '' })?.codes).toContain('promises-nothing');
+    expect(refused({ unit: 'gram' })?.codes).toContain('mass-for-liquid');
+  });
+
+  it('a missing density is a remark and not a refusal', () => {
+    const read = readFeedForm({ ...liquid, density: '' }, 'metric');
+    expect(read).toMatchObject({ kind: 'read', remarks: [{ code: 'no-density' }] });
+  });
+
+  it('another kind of product gets a unit that suits it', () => {
+    expect(withForm(liquid, 'granular')).toMatchObject({ unit: 'spoon', per: 'bag' });
+    expect(withForm(liquid, 'soluble')).toMatchObject({ unit: 'gram', per: 'litre' });
+    expect(withForm(withForm(liquid, 'spike'), 'liquid')).toMatchObject({ unit: 'millilitre', per: 'litre' });
+    expect(shedUnit('soluble')).toBe('kilogram');
+    expect(shedUnit('foliar')).toBe('litre');
+  });
+});
+
+describe('products as a table', () => {
+  it('what is saved reads back: label, dose, form and density', () => {
+    const mine = FEEDS.filter((f) => f.feed?.form !== 'tea');
+    const { feeds, refused } = readFeedsCsv(feedsAsCsv(mine, []), mine);
+    expect(refused).toEqual([]);
+    feeds.forEach((read, i) => {
+      const { name, label, kilogramsPerLitre, feed } = mine[i] as (typeof mine)[number];
+      expect(read).toMatchObject({ name, label, feed, ...(kilogramsPerLitre ? { kilogramsPerLitre } : {}) });
+    });
+  });
+
+  it('a two-part nutrient whose other part is not there is refused', () => {
+    const table = feedsAsCsv(
+      FEEDS.filter((f) => f.id === 'nutrient-a'),
+      [],
+    );
+    expect(readFeedsCsv(table).refused[0]?.problem).toMatch(/other part/);
+  });
+
+  it('a price is kept as a pack', () => {
+    const text =
+      'name,form,n,p2o5,k2o,dose,dose_unit,dose_per,pack_amount,pack_price\nA,soluble,20,20,20,1,gram,litre,0.5,"5,60"';
+    expect(readFeedsCsv(text).feeds[0]?.pack).toEqual({ amount: 0.5, price: 5.6 });
+  });
+
+  it.each([
+    ['A,odd,1,1,1,1,gram,litre', /form is none of/],
+    ['A,soluble,1,1,1,1,pinch,litre', /dose_unit is none of/],
+    ['A,soluble,1,1,1,1,gram,cupboard', /dose.*do not read/],
+    ['A,soluble,60,30,20,1,gram,litre', /100 in all/],
+    [',soluble,1,1,1,1,gram,litre', /no name/],
+  ])('%s is refused with its line', (line, problem) => {
+    const { feeds, refused } = readFeedsCsv(`name,form,n,p2o5,k2o,dose,dose_unit,dose_per\n${line}`);
+    expect(feeds).toEqual([]);
+    expect(refused).toEqual([
+      expect.objectContaining({ line: 2, problem: expect.stringMatching(problem) as string }),
+    ]);
+  });
+
+  it('a table without its columns says which', () => {
+    expect(readFeedsCsv('product,price\nA,3').refused[0]?.problem).toMatch(/no column name, form, dose/);
+  });
+});
+
+describe('a regime’s form', () => {
+  it.each(
+    FEEDING_SCHOOLS.flatMap((r) => (['metric', 'us'] as const).map((system) => [r.id, system, r] as const)),
+  )('%s reads back as it was, in %s units', (_, system, school) => {
+    const steps = school.steps.map((s) => stepFormOf(s, findGood(s.goodId)?.feed?.dose, system));
+    const { id: _id, ...rest } = school;
+    expect(readRegime({ ...rest, steps }, system)).toEqual(rest);
+  });
+
+  const step = stepFormOf(FEEDING_SCHOOLS[0]?.steps[0] as never, undefined, 'metric');
+  it.each([
+    [{ fromDays: '12', toDays: '8' }, /longest time .* shorter/],
+    [{ fromDays: '7.5' }, /whole numbers/],
+    [{ fromDays: '0' }, /from 1 to 180/],
+    [{ isAsLabel: false, amount: 'some' }, /dose is a number/],
+    [{ start: 'date', monthDay: '13-40' }, /month first/],
+    [{ until: 'times', untilNumber: '0' }, /times from 1 to 60/],
+  ] as const)('%o', (change, problem) => {
+    expect(readStep({ ...step, ...(change as Partial<StepForm>) }, 'metric')).toMatch(problem);
+  });
+
+  it('needs a name and a step', () => {
+    expect(readRegime({ name: ' ', words: '', suits: '', steps: [step] }, 'metric')).toEqual({
+      problem: 'Give it a name.',
+    });
+    expect(readRegime({ name: 'Mine', words: '', suits: '', steps: [] }, 'metric')).toEqual({
+      problem: 'A regime without a step feeds nothing.',
+    });
+  });
+});

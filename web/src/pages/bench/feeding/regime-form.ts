@@ -1,0 +1,123 @@
+import {
+  type Regime,
+  type RegimeStep,
+  type StopRule,
+  type Trigger,
+  regimeStepSchema,
+  type FeedUnit,
+  type LabelDose,
+} from '@rundel/core/records';
+import type { UnitSystem } from '@rundel/core/units';
+import { storedDose, toldDose } from '../../../text/dose-text.ts';
+
+/** A step as it is typed into its sentence. */
+export interface StepForm {
+  readonly id: string;
+  readonly start: Trigger['on'];
+  readonly weeks: string;
+  readonly monthDay: string;
+  readonly goodId: string;
+  readonly isAsLabel: boolean;
+  readonly amount: string;
+  readonly unit: FeedUnit;
+  readonly per: LabelDose['per'];
+  readonly isOnce: boolean;
+  readonly fromDays: string;
+  readonly toDays: string;
+  readonly closes: boolean;
+  readonly until: 'plant' | StopRule['on'];
+  readonly untilNumber: string;
+  readonly untilDay: string;
+}
+
+export interface RegimeForm {
+  readonly name: string;
+  readonly words: string;
+  readonly suits: string;
+  readonly steps: readonly StepForm[];
+}
+
+export function stepFormOf(step: RegimeStep, labelDose: LabelDose | undefined, system: UnitSystem): StepForm {
+  const dose = step.dose ?? labelDose;
+  const { start, until, every } = step;
+  return {
+    id: step.id,
+    start: start.on,
+    weeks: start.on === 'weeks' ? String(start.weeks) : '2',
+    monthDay: start.on === 'date' ? start.monthDay : '06-01',
+    goodId: step.goodId,
+    isAsLabel: step.dose === undefined,
+    amount: dose ? String(toldDose(dose, system)) : '1',
+    unit: dose?.unit ?? 'gram',
+    per: dose?.per ?? 'litre',
+    isOnce: every === undefined,
+    fromDays: String(every?.fromDays ?? 7),
+    toDays: String(every?.toDays ?? 10),
+    closes: step.closes,
+    until: until?.on ?? 'plant',
+    untilNumber:
+      until?.on === 'times' ? String(until.times) : until?.on === 'weeks' ? String(until.weeks) : '3',
+    untilDay: until?.on === 'date' ? until.monthDay : '09-01',
+  };
+}
+
+const triggerOf = (on: Trigger['on'], weeks: string, monthDay: string): unknown =>
+  on === 'weeks' ? { on, weeks: Number(weeks.replace(',', '.')) } : on === 'date' ? { on, monthDay } : { on };
+
+/** A step of a sentence, or what is wrong with it in words. */
+export function readStep(form: StepForm, system: UnitSystem): RegimeStep | string {
+  const until =
+    form.until === 'plant'
+      ? undefined
+      : form.until === 'times'
+        ? { on: 'times', times: Number(form.untilNumber) }
+        : triggerOf(form.until, form.untilNumber, form.untilDay);
+  const days = { fromDays: Number(form.fromDays), toDays: Number(form.toDays) };
+  if (!form.isOnce && !(Number.isInteger(days.fromDays) && Number.isInteger(days.toDays)))
+    return 'Days between two feeds are whole numbers.';
+  if (!form.isOnce && days.fromDays > days.toDays)
+    return 'The longest time between two feeds is shorter than the shortest.';
+  const read = regimeStepSchema.safeParse({
+    id: form.id,
+    start: triggerOf(form.start, form.weeks, form.monthDay),
+    goodId: form.goodId,
+    ...(form.isAsLabel
+      ? {}
+      : {
+          dose: {
+            amount: storedDose(Number(form.amount.replace(',', '.')), form.per, system),
+            unit: form.unit,
+            per: form.per,
+          },
+        }),
+    ...(form.isOnce ? {} : { every: days }),
+    closes: !form.isOnce && form.closes,
+    ...(until ? { until } : {}),
+  });
+  if (read.success) return read.data;
+  const at = read.error.issues[0]?.path[0];
+  return (
+    {
+      start: 'Weeks go from 0 to 52, and a day is written as 06-15, the month first.',
+      dose: 'The dose is a number above 0.',
+      every: 'Days between two feeds go from 1 to 180.',
+      until: 'Its end does not read: times from 1 to 60, weeks from 0 to 52, a day as 09-01.',
+    }[String(at)] ?? 'This step does not read.'
+  );
+}
+
+/** A regime from its form, or the first thing that is wrong. */
+export function readRegime(
+  form: RegimeForm,
+  system: UnitSystem,
+): Omit<Regime, 'id'> | { readonly problem: string; readonly stepId?: string } {
+  if (form.name.trim() === '') return { problem: 'Give it a name.' };
+  if (form.steps.length === 0) return { problem: 'A regime without a step feeds nothing.' };
+  const steps: RegimeStep[] = [];
+  for (const step of form.steps) {
+    const read = readStep(step, system);
+    if (typeof read === 'string') return { problem: read, stepId: step.id };
+    steps.push(read);
+  }
+  return { name: form.name.trim(), words: form.words.trim(), suits: form.suits.trim(), steps };
+}

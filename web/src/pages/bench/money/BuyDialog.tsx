@@ -1,0 +1,102 @@
+import { InputAdornment, TextField } from '@mui/material';
+import { findGood } from '@rundel/core/products';
+import { useState } from 'react';
+import { FormDialog } from '../../../ui/EntryDialogs.tsx';
+import { goodAmount, goodName } from '../../../text/goods-text.ts';
+import { useGarden, useMoney, useShown } from '../../../store/index.ts';
+import { goodUnitSymbol, readGoodAmount } from './good-texts.ts';
+import { midSentence } from '../../../text/text.ts';
+
+/** What happened to a good in the shed. */
+export type ShedAct = 'bought' | 'used' | 'counted' | 'priced';
+
+const WORDS: Record<ShedAct, { readonly title: string; readonly amount: string; readonly submit: string }> = {
+  bought: { title: 'Bought', amount: 'How much came in', submit: 'Into the shed' },
+  used: { title: 'Used', amount: 'How much went out', submit: 'Out of the shed' },
+  counted: { title: 'Counted', amount: 'How much is there', submit: 'That is what is there' },
+  priced: { title: 'A price seen for', amount: 'In a pack of', submit: 'Keep the price' },
+};
+
+/** One act in the shed: bought, used, counted, or a price that was only seen. */
+export function BuyDialog({
+  goodId,
+  act = 'bought',
+  amount: proposed,
+  paid: proposedPrice,
+  onClose,
+}: {
+  readonly goodId: string;
+  readonly act?: ShedAct;
+  readonly amount?: number | undefined;
+  readonly paid?: number | undefined;
+  onClose(): void;
+}) {
+  const { garden, clock, record } = useGarden();
+  const shown = useShown();
+  const money = useMoney();
+  const good = findGood(goodId, garden.goods) ?? { id: goodId, name: goodId, kind: 'other', unit: 'piece' };
+  const [amount, setAmount] = useState(proposed === undefined ? '' : goodAmount(good, proposed, shown));
+  const [paid, setPaid] = useState(proposedPrice === undefined ? '' : proposedPrice.toFixed(2));
+  const [problems, setProblems] = useState<{ amount?: string; paid?: string }>({});
+  const words = WORDS[act];
+  const submit = async () => {
+    const read = readGoodAmount(amount, good, shown.system, { low: act === 'counted' ? 0 : 0.001 });
+    const price = money.read(paid);
+    if (read.kind !== 'given')
+      return setProblems({ amount: read.kind === 'refused' ? read.problem : 'Please give an amount.' });
+    if (price.kind === 'refused') return setProblems({ paid: price.problem });
+    if (act === 'priced' && price.kind !== 'given') return setProblems({ paid: 'What did it cost?' });
+    const base = { at: clock.now(), goodId, amount: read.inner };
+    await record(
+      [
+        act === 'bought'
+          ? { kind: 'bought', ...base, ...(price.kind === 'given' ? { paid: price.amount } : {}) }
+          : act === 'priced'
+            ? { kind: 'priced', ...base, price: price.kind === 'given' ? price.amount : 0 }
+            : { kind: act, ...base },
+      ],
+      `${midSentence(goodName(goodId, garden.goods))} ${act === 'priced' ? 'priced' : act}`,
+    );
+    onClose();
+    return undefined;
+  };
+  return (
+    <FormDialog
+      title={`${words.title} ${midSentence(good.name)}`}
+      isOpen
+      onClose={onClose}
+      onSubmit={() => void submit()}
+      submitLabel={words.submit}
+    >
+      <TextField
+        label={words.amount}
+        value={amount}
+        autoFocus
+        onChange={(e) => setAmount(e.target.value)}
+        error={problems.amount !== undefined}
+        helperText={problems.amount}
+        slotProps={{
+          htmlInput: { inputMode: 'decimal' },
+          input: {
+            endAdornment: (
+              <InputAdornment position="end">{goodUnitSymbol(good, shown.system)}</InputAdornment>
+            ),
+          },
+        }}
+      />
+      {(act === 'bought' || act === 'priced') && (
+        <TextField
+          label={act === 'bought' ? 'Paid for it' : 'Price'}
+          value={paid}
+          onChange={(e) => setPaid(e.target.value)}
+          error={problems.paid !== undefined}
+          helperText={problems.paid ?? (act === 'bought' ? 'Empty if it was given to you.' : undefined)}
+          slotProps={{
+            htmlInput: { inputMode: 'decimal' },
+            input: { startAdornment: <InputAdornment position="start">{money.sign}</InputAdornment> },
+          }}
+        />
+      )}
+    </FormDialog>
+  );
+}

@@ -1,0 +1,213 @@
+import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import { IconCopy, IconDownload, IconPrinter } from '@tabler/icons-react';
+import { findGood } from '@rundel/core/products';
+import { needsOf, shoppingList, type ShoppingLine } from '@rundel/core/stock';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { BagChooser } from '../../../ui/BagChooser.tsx';
+import { download } from '../../../ui/download.ts';
+import { goodAmount, goodName } from '../../../text/goods-text.ts';
+import { Panel } from '../../../ui/Page.tsx';
+import { useGarden, useMoney, useShown } from '../../../store/index.ts';
+import { useSupplies } from '../../../store/supplies.ts';
+import { BuyDialog } from './BuyDialog.tsx';
+import { fillBags, USUAL_HANDFUL_LITRES } from '../bags-and-mix/fill-plan.ts';
+import { NoBags } from '../NoBags.tsx';
+import { PacksDialog } from './PacksDialog.tsx';
+import { listAsCsv, listAsText, packsWords } from './shop-text.ts';
+import { useFillPlan } from '../bags-and-mix/use-fill-plan.ts';
+import { midSentence } from '../../../text/text.ts';
+
+/** What to buy for a set of bags: the shed first, then the cheapest packs that cover the rest. */
+export default function ShopBench() {
+  const { garden, live, clock } = useGarden();
+  const shown = useShown();
+  const money = useMoney();
+  const { plan, bags, chosen, change } = useFillPlan();
+  const { stocks, packs } = useSupplies();
+  const [pricing, setPricing] = useState<string>();
+  const [buying, setBuying] = useState<ShoppingLine>();
+  const [said, say] = useState('');
+  const handful = garden.measures.find((m) => m.kind === 'handful' && !m.binnedAt);
+  const list = useMemo(() => {
+    const fills = fillBags(chosen, plan, live, garden, handful?.litres ?? USUAL_HANDFUL_LITRES);
+    const needs = new Map(
+      needsOf(
+        fills.map((fill) => ({
+          mix: fill.mix,
+          looseLitres: fill.newLitres,
+          amendments: sumByGood(fill.amendments.map((a) => [a.good.id, a.grams / 1000])),
+        })),
+      ),
+    );
+    for (const { bag, reuse } of fills) {
+      const mulch = (bag.body.fill.mulchTopMillimetres - bag.body.fill.mixMillimetres) / 1e6;
+      const area = bag.body.real.solid.areaAt(bag.body.fill.mixMillimetres);
+      if (mulch > 0) needs.set('mulch', (needs.get('mulch') ?? 0) + mulch * area);
+      if (reuse.kind === 'refresh' && reuse.keptLitres > 0) {
+        needs.set('balanced-organic', (needs.get('balanced-organic') ?? 0) + reuse.feedGrams / 1000);
+        needs.set('lime', (needs.get('lime') ?? 0) + reuse.limeGrams / 1000);
+      }
+    }
+    return shoppingList(needs, packs, new Map(stocks.map((s) => [s.goodId, s.left])));
+  }, [chosen, garden, handful?.litres, live, packs, plan, stocks]);
+  if (bags.length === 0)
+    return <NoBags words="Add the bags that you want to fill; then what to buy stands here." />;
+  const labels = chosen.map((b) => b.container.label).join(', ');
+  // without a single price there is no sum to show: nothing would be a lie
+  const isPriced = list.lines.some((line) => line.plan.kind === 'packs');
+  const unpriced = list.unpriced.map((id) => midSentence(goodName(id, garden.goods))).join(', ');
+  const copy = async () => {
+    try {
+      await navigator.clipboard.writeText(listAsText(list, packs, garden.goods, shown, money));
+      say('Copied.');
+    } catch {
+      say('The browser would not copy it; print it or save the CSV.');
+    }
+  };
+  return (
+    <Box>
+      <Box sx={{ '@media print': { display: 'none' } }}>
+        <Panel title="For which bags">
+          <BagChooser bags={bags} chosen={chosen} onChange={(ids) => change({ containerIds: [...ids] })} />
+          <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+            Mix, old mix and what is worked in are as planned under{' '}
+            <Link to="/bench/fill" style={{ color: 'inherit' }}>
+              Fill and feed
+            </Link>
+            .
+          </Typography>
+        </Panel>
+      </Box>
+      <Panel title="Shopping list">
+        <Typography sx={{ marginBlockEnd: 1.5 }}>
+          {chosen.length === 0
+            ? 'Choose a bag above.'
+            : `For ${chosen.length === 1 ? 'bag' : `${chosen.length} bags:`} ${labels}. `}
+          {chosen.length > 0 &&
+            (isPriced ? (
+              <>
+                Cheapest cover: <strong data-testid="shopping-price">{money.show(list.price)}</strong>
+                {unpriced !== '' && `, without ${unpriced}: no price is known, so by the amount.`}
+              </>
+            ) : unpriced !== '' ? (
+              'No price is known yet, so everything is by the amount.'
+            ) : (
+              'All of it is in the shed.'
+            ))}
+        </Typography>
+        <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Line by line">
+          <Table size="small" sx={{ '& td, & th': { whiteSpace: { xs: 'nowrap', md: 'normal' } } }}>
+            <TableHead>
+              <TableRow>
+                <TableCell>What</TableCell>
+                <TableCell align="right">Needed</TableCell>
+                <TableCell align="right">In the shed</TableCell>
+                <TableCell>Buy</TableCell>
+                <TableCell align="right">Price</TableCell>
+                <TableCell align="right">Left over</TableCell>
+                <TableCell sx={{ '@media print': { display: 'none' } }}>What next</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {list.lines.map((line) => {
+                const good = findGood(line.goodId, garden.goods);
+                const amount = (value: number) => goodAmount(good, value, shown);
+                const { plan: how } = line;
+                return (
+                  <TableRow key={line.goodId}>
+                    <TableCell>{goodName(line.goodId, garden.goods)}</TableCell>
+                    <TableCell align="right">{amount(line.need)}</TableCell>
+                    <TableCell align="right">{line.fromShed > 0 ? amount(line.fromShed) : ''}</TableCell>
+                    <TableCell>
+                      {how.kind === 'enough' ? (
+                        'nothing: it is there'
+                      ) : how.kind === 'no-packs' ? (
+                        `${amount(line.toBuy)}, loose or in any pack`
+                      ) : (
+                        <strong>{packsWords(line, packs, garden.goods, shown)}</strong>
+                      )}
+                    </TableCell>
+                    <TableCell align="right">
+                      {how.kind === 'packs'
+                        ? money.show(how.cover.price)
+                        : how.kind === 'unpriced'
+                          ? 'no price'
+                          : ''}
+                    </TableCell>
+                    <TableCell align="right">
+                      {(how.kind === 'packs' || how.kind === 'unpriced') && how.cover.over > 0.005
+                        ? amount(how.cover.over)
+                        : ''}
+                    </TableCell>
+                    <TableCell sx={{ whiteSpace: 'nowrap', '@media print': { display: 'none' } }}>
+                      <Button size="small" onClick={() => setPricing(line.goodId)}>
+                        Packs and prices
+                      </Button>
+                      {how.kind !== 'enough' && (
+                        <Button size="small" onClick={() => setBuying(line)}>
+                          Bought
+                        </Button>
+                      )}
+                    </TableCell>
+                  </TableRow>
+                );
+              })}
+            </TableBody>
+          </Table>
+        </Box>
+        <Box
+          sx={{
+            display: 'flex',
+            flexWrap: 'wrap',
+            gap: 1,
+            marginBlockStart: 2,
+            '@media print': { display: 'none' },
+          }}
+        >
+          <Button variant="contained" startIcon={<IconPrinter aria-hidden />} onClick={() => window.print()}>
+            Print the list
+          </Button>
+          <Button variant="outlined" startIcon={<IconCopy aria-hidden />} onClick={() => void copy()}>
+            Copy as text
+          </Button>
+          <Button
+            variant="outlined"
+            startIcon={<IconDownload aria-hidden />}
+            onClick={() =>
+              download(
+                `shopping-${clock.now().slice(0, 10)}.csv`,
+                listAsCsv(list, packs, garden.goods, shown),
+                'text/csv',
+              )
+            }
+          >
+            As CSV
+          </Button>
+          <Box aria-live="polite" sx={{ alignSelf: 'center' }}>
+            {said}
+          </Box>
+        </Box>
+      </Panel>
+      {pricing && <PacksDialog goodId={pricing} onClose={() => setPricing(undefined)} />}
+      {buying && (
+        <BuyDialog
+          goodId={buying.goodId}
+          amount={
+            buying.plan.kind === 'packs' || buying.plan.kind === 'unpriced'
+              ? buying.plan.cover.amount
+              : buying.toBuy
+          }
+          paid={buying.plan.kind === 'packs' ? buying.plan.cover.price : undefined}
+          onClose={() => setBuying(undefined)}
+        />
+      )}
+    </Box>
+  );
+}
+
+function sumByGood(pairs: readonly (readonly [string, number])[]): ReadonlyMap<string, number> {
+  const sums = new Map<string, number>();
+  for (const [goodId, amount] of pairs) sums.set(goodId, (sums.get(goodId) ?? 0) + amount);
+  return sums;
+}

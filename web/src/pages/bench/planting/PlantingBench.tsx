@@ -1,0 +1,170 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
+import { plantingTaskOf } from '@rundel/core/garden-state';
+import { dayOf } from '@rundel/core/calendar';
+import { cropOf, habitOf } from '@rundel/core/plants';
+import { planWith, STRIP_SCHOOLS, wayOf, waysFor, type OwnPlanting } from '@rundel/core/planting';
+import { type WayId } from '@rundel/core/records';
+import { useMemo, useState } from 'react';
+import { FormProvider, useForm, useWatch } from 'react-hook-form';
+import { Link } from 'react-router';
+import type * as z from '@rundel/core/schema';
+import { titleOf } from '../../../text/bag-text.ts';
+import {
+  emptyPlantingForm,
+  plantingFormSchema,
+  plantingQuery,
+  type PlantingFormValues,
+} from '../../../ui/planting-form.ts';
+import { PlantingFields } from '../../../ui/PlantingFields.tsx';
+import { Select } from '../../../ui/Select.tsx';
+import { useBags, useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { NoBags } from '../NoBags.tsx';
+import { PlanFigures } from '../bags-and-mix/PlanFigures.tsx';
+import { PlantingTrial } from './PlantingTrial.tsx';
+import { WayList } from './WayList.tsx';
+
+/** A seedling tried in a bag by every way it could go in; the drawing is the editor. Nothing is stored. */
+export default function PlantingBench() {
+  const { bags } = useBags();
+  const [bagId, setBagId] = useState<string>();
+  const bag = bags.find((b) => b.container.id === bagId) ?? bags[0];
+  if (!bag) return <NoBags words="Add a bag first; then a seedling can be tried in it here." />;
+  return <OneBag bag={bag} bags={bags} onBag={setBagId} />;
+}
+
+function OneBag({
+  bag,
+  bags,
+  onBag,
+}: {
+  readonly bag: Bag;
+  readonly bags: readonly Bag[];
+  onBag(id: string): void;
+}) {
+  const { garden, clock, saveSettings } = useGarden();
+  const shown = useShown();
+  const { units, depthSchoolId } = garden.settings;
+  const today = dayOf(clock.now());
+  const schema = useMemo(() => plantingFormSchema(units, today), [today, units]);
+  const form = useForm<PlantingFormValues, unknown, z.output<typeof schema>>({
+    resolver: zodResolver(schema),
+    defaultValues: { ...emptyPlantingForm(today, depthSchoolId), stem: shown.show(300, 'height') },
+    mode: 'onChange',
+  });
+  const values = useWatch({ control: form.control }) as PlantingFormValues;
+  const planting = useMemo(() => schema.safeParse(values).data, [schema, values]);
+  const [wayId, setWay] = useState<WayId>();
+  const [own, setOwn] = useState<OwnPlanting>({});
+  const stripSchool = STRIP_SCHOOLS.find((s) => s.id === garden.settings.stripSchoolId) ?? STRIP_SCHOOLS[0];
+  const crop = cropOf(values.cropId);
+  const habit = habitOf(values.cropId, values.habitId);
+  const task = useMemo(
+    () =>
+      planting &&
+      plantingTaskOf(
+        bag.body,
+        bag.container.stations.length,
+        planting.schoolId ?? depthSchoolId,
+        crop,
+        habit,
+        planting.seedling,
+      ),
+    [bag.body, bag.container.stations.length, crop, depthSchoolId, habit, planting],
+  );
+  const ways = useMemo(() => (task ? waysFor(task) : []), [task]);
+  const best = ways[0];
+  const chosenId = wayId ?? (best?.kind === 'planned' ? best.plan.wayId : best?.wayId);
+  const result = task && chosenId ? planWith(wayOf(chosenId), task, own) : undefined;
+  const hasRoom = bag.occupants.length < bag.container.stations.length;
+  const choose = (id: WayId) => {
+    setWay(id);
+    setOwn({});
+  };
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 2.5,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1.15fr)' },
+        alignItems: 'start',
+        '@media print': { display: 'block' },
+      }}
+    >
+      <Box sx={{ display: 'grid', gap: 2, '@media print': { display: 'none' } }}>
+        <TextField select label="Bag" value={bag.container.id} onChange={(e) => onBag(e.target.value)}>
+          {bags.map((each) => (
+            <MenuItem key={each.container.id} value={each.container.id}>
+              {titleOf(each)}
+            </MenuItem>
+          ))}
+        </TextField>
+        <FormProvider {...form}>
+          <PlantingFields hasDay={false} hasNames={false} />
+        </FormProvider>
+        {crop.depth === 'stem-roots' && (
+          <Select
+            label="When leaves come off"
+            value={stripSchool.id}
+            options={STRIP_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
+            onChange={(id) => void saveSettings({ ...garden.settings, stripSchoolId: id })}
+            help={stripSchool.words}
+          />
+        )}
+        <WayList ways={ways} chosenId={chosenId} onChoose={choose} />
+      </Box>
+      {result && planting && task ? (
+        <Box>
+          <Typography sx={{ display: 'none', '@media print': { display: 'block' } }}>
+            {titleOf(bag)}: {crop.name.toLowerCase()}, {habit.name.toLowerCase()},{' '}
+            {shown.show(planting.seedling.stemMillimetres, 'height')} tall.
+          </Typography>
+          <PlantingTrial
+            bag={bag}
+            planting={planting}
+            task={task}
+            outcome={result.outcome}
+            own={own}
+            onOwn={(patch) => setOwn((now) => ({ ...now, ...patch }))}
+          />
+          <PlanFigures
+            outcome={result.outcome}
+            remarks={result.remarks}
+            crop={crop}
+            bag={bag}
+            isOwn={Object.keys(own).length > 0}
+            onReset={() => setOwn({})}
+            stripSchool={stripSchool.id}
+          />
+          <Box
+            sx={{
+              display: 'flex',
+              flexWrap: 'wrap',
+              gap: 1,
+              marginBlockStart: 2,
+              '@media print': { display: 'none' },
+            }}
+          >
+            {hasRoom && result.outcome.kind === 'planned' && (
+              <Button
+                component={Link}
+                to={`/round/planting?bag=${bag.container.id}&way=${result.outcome.plan.wayId}&${plantingQuery(values)}`}
+                variant="contained"
+              >
+                Plant it today
+              </Button>
+            )}
+            <Button variant="outlined" onClick={() => print()}>
+              Print it
+            </Button>
+            <Button component={Link} to={`/stands/${bag.container.id}`} variant="outlined">
+              To bag {bag.container.label}
+            </Button>
+          </Box>
+        </Box>
+      ) : (
+        <Typography sx={{ color: 'text.secondary' }}>The advice comes back when the numbers read.</Typography>
+      )}
+    </Box>
+  );
+}

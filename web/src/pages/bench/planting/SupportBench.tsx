@@ -1,0 +1,196 @@
+import { Box, Button, Typography } from '@mui/material';
+import { dayOf } from '@rundel/core/calendar';
+import type { Draft } from '@rundel/core/records';
+import { SUPPORT_SCHOOLS, supportNeeds, supportOf, type RankedSupport } from '@rundel/core/plants';
+import { useMemo, useRef, useState } from 'react';
+import { titleOf } from '../../../text/bag-text.ts';
+import { BagChooser } from '../../../ui/BagChooser.tsx';
+import { Panel } from '../../../ui/Page.tsx';
+import { reachingWords } from '../../../text/planting-text.ts';
+import { Select } from '../../../ui/Select.tsx';
+import { useBags, useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { useSupplies } from '../../../store/supplies.ts';
+import { NoBags } from '../NoBags.tsx';
+import { heldPlants, outgrownOf, rankedFor, stringCanopy, topFor } from './support-cases.ts';
+import { SupportChoice } from './SupportChoice.tsx';
+import { SupportNeeds } from './SupportNeeds.tsx';
+
+/** What holds which plant, why, and how much string and how many canes that takes for any set of bags. */
+export default function SupportBench() {
+  const { garden, live, clock, saveRecords, saveSettings } = useGarden();
+  const { bags: all } = useBags();
+  const { stocks } = useSupplies();
+  const shown = useShown();
+  const { settings } = garden;
+  const bags = useMemo(() => all.filter((b) => b.occupants.length > 0), [all]);
+  const [ids, setIds] = useState<readonly string[]>();
+  const [openId, setOpen] = useState<string>();
+  const choice = useRef<HTMLElement>(null);
+  const stock = useMemo(() => new Map(stocks.map((s) => [s.goodId, s.left])), [stocks]);
+  const chosen = useMemo(() => bags.filter((b) => ids?.includes(b.container.id) ?? true), [bags, ids]);
+  const tail = settings.stringTail ?? 'loop';
+  const ranked = useMemo(
+    () =>
+      new Map(
+        chosen.map((bag) => [
+          bag.container.id,
+          bag.occupants[0] ? rankedFor(bag, bag.occupants[0], live, settings, stock) : [],
+        ]),
+      ),
+    [chosen, live, settings, stock],
+  );
+  const held = useMemo(
+    () =>
+      chosen
+        .flatMap((bag) => heldPlants(bag, settings))
+        // a wire at or below the mix holds nothing: its bag says so in its row
+        .filter((p) => p.kindId !== 'string' || p.topMillimetres > p.mixTopMillimetres),
+    [chosen, settings],
+  );
+  const needs = useMemo(() => supportNeeds(held, tail, stock), [held, stock, tail]);
+  if (bags.length === 0)
+    return <NoBags words="A support is chosen for a plant: add a bag with something planted in it." />;
+  const focused = chosen.find((b) => b.container.id === openId) ?? chosen[0];
+  const use = async (pairs: readonly (readonly [Bag, RankedSupport])[]) => {
+    const now = clock.now();
+    const changes = pairs.map(([bag, support]) => ({
+      table: 'containers' as const,
+      before: bag.container,
+      after: {
+        ...bag.container,
+        support: { kind: support.kind.id, heightMillimetres: topFor(bag, support) },
+        changedAt: now,
+      },
+    }));
+    const words =
+      pairs.length === 1
+        ? `support of bag ${pairs[0]?.[0].container.label ?? ''}`
+        : `supports of ${pairs.length} bags`;
+    await saveRecords(changes, [], `${words} chosen`);
+  };
+  const putUp = async () => {
+    const at = clock.now();
+    const supported = chosen.filter((b) => b.container.support.kind !== 'none');
+    const drafts: Draft[] = [
+      ...supported.map(({ container }) => ({
+        kind: 'supported' as const,
+        at,
+        containerId: container.id,
+        supportId: container.support.kind,
+        heightMillimetres: container.support.heightMillimetres,
+      })),
+      ...needs
+        .filter((n) => n.fromShed > 0)
+        .map((n) => ({ kind: 'used' as const, at, goodId: n.goodId, amount: n.fromShed })),
+    ];
+    await saveRecords([], drafts, `supports put up at ${supported.length} bags`);
+  };
+  const better = chosen.flatMap((bag) => {
+    const best = ranked.get(bag.container.id)?.[0];
+    return best && best.fit === 'good' && best.kind.id !== bag.container.support.kind
+      ? [[bag, best] as const]
+      : [];
+  });
+  return (
+    <Box>
+      <Box sx={{ '@media print': { display: 'none' } }}>
+        <Panel title="For which plants">
+          <BagChooser bags={bags} chosen={chosen} onChange={setIds} />
+        </Panel>
+      </Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2.5,
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+          alignItems: 'start',
+          '@media print': { display: 'block' },
+        }}
+      >
+        <Panel title="What each has">
+          <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
+            {chosen.map((bag) => {
+              const support = supportOf(bag.container.support.kind);
+              const grown = outgrownOf(bag, live, settings);
+              const isOpen = bag === focused;
+              return (
+                <Box component="li" key={bag.container.id} sx={{ borderBlockEnd: '1px solid var(--line)' }}>
+                  <Button
+                    onClick={() => {
+                      setOpen(bag.container.id);
+                      // on a phone the choice lies below the list
+                      choice.current?.scrollIntoView({ block: 'nearest' });
+                    }}
+                    aria-pressed={isOpen}
+                    sx={{
+                      display: 'block',
+                      width: '100%',
+                      textAlign: 'start',
+                      paddingBlock: 1,
+                      color: 'text.primary',
+                      fontWeight: 'fontWeightRegular',
+                      backgroundColor: isOpen ? 'var(--action-wash)' : 'transparent',
+                    }}
+                  >
+                    <strong>{titleOf(bag)}</strong>
+                    <Box component="span" sx={{ display: 'block', fontSize: '0.92rem' }}>
+                      {support.name}
+                      {bag.container.support.heightMillimetres > 0 &&
+                        `, ${shown.show(bag.container.support.heightMillimetres, 'height')} above the ground`}
+                      {grown &&
+                        `. Outgrown ${reachingWords(grown.when, grown.plantedOn, dayOf(clock.now()))}.`}
+                    </Box>
+                  </Button>
+                </Box>
+              );
+            })}
+          </Box>
+          {better.length > 0 && (
+            <Button
+              onClick={() => void use(better)}
+              variant="outlined"
+              sx={{ marginBlockStart: 1.5, '@media print': { display: 'none' } }}
+            >
+              {better.length === 1 ? 'Use what fits best at one' : `Use what fits best at ${better.length}`}
+            </Button>
+          )}
+        </Panel>
+        {focused && (
+          <Box ref={choice} sx={{ '@media print': { display: 'none' } }}>
+            <SupportChoice
+              key={focused.container.id}
+              bag={focused}
+              ranked={ranked.get(focused.container.id) ?? []}
+              onUse={(support) => void use([[focused, support]])}
+            />
+          </Box>
+        )}
+      </Box>
+      <SupportNeeds
+        needs={needs}
+        canopySquareMetres={stringCanopy(chosen, settings)}
+        onPutUp={() => void putUp()}
+      >
+        <Select
+          label="A string holds the foot"
+          value={tail}
+          options={[
+            { id: 'loop', words: 'in a loose loop at the base' },
+            { id: 'under-ball', words: 'knotted under the ball' },
+          ]}
+          onChange={(id) => void saveSettings({ ...settings, stringTail: id })}
+        />
+        <Select
+          label="Supports go on"
+          value={settings.supportSchoolId ?? SUPPORT_SCHOOLS[0].id}
+          options={SUPPORT_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
+          onChange={(id) => void saveSettings({ ...settings, supportSchoolId: id })}
+          help={
+            SUPPORT_SCHOOLS.find((s) => s.id === settings.supportSchoolId)?.words ?? SUPPORT_SCHOOLS[0].words
+          }
+        />
+      </SupportNeeds>
+      {chosen.length === 0 && <Typography>Choose a bag above.</Typography>}
+    </Box>
+  );
+}

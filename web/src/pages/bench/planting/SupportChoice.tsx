@@ -1,0 +1,112 @@
+import { Box, Button, Typography } from '@mui/material';
+import type { RankedSupport } from '@rundel/core/plants';
+import { useMemo, useState } from 'react';
+import { titleOf } from '../../../text/bag-text.ts';
+import { Panel } from '../../../ui/Page.tsx';
+import { reasonWords } from '../../../text/support-text.ts';
+import { BagSection, sceneOf } from '../../../section/index.ts';
+import { useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { topFor } from './support-cases.ts';
+
+/** The supports for one bag's plants, the fittest first, each with its reasons and drawn to scale when it is tried. */
+export function SupportChoice({
+  bag,
+  ranked,
+  onUse,
+}: {
+  readonly bag: Bag;
+  readonly ranked: readonly RankedSupport[];
+  onUse(support: RankedSupport): void;
+}) {
+  const { clock, garden, live } = useGarden();
+  const shown = useShown();
+  const [triedId, setTried] = useState(bag.container.support.kind);
+  const tried = ranked.find((r) => r.kind.id === triedId);
+  const scene = useMemo(
+    () =>
+      sceneOf(
+        {
+          ...bag.container,
+          support: { kind: triedId, heightMillimetres: tried ? topFor(bag, tried) : 0 },
+        },
+        bag.body,
+        bag.occupants,
+        undefined,
+        clock.now(),
+        garden.settings,
+        live,
+      ),
+    [bag, clock, garden.settings, live, tried, triedId],
+  );
+  const open = ranked.filter((r) => r.fit !== 'cannot');
+  const closed = ranked.filter((r) => r.fit === 'cannot');
+  const reasons = (r: RankedSupport) => r.reasons.map((reason) => reasonWords(reason, shown)).join('; ');
+  return (
+    <Panel title={titleOf(bag)}>
+      <Box sx={{ height: 380 }}>
+        <BagSection
+          scene={scene}
+          shown={shown}
+          width={480}
+          height={380}
+          title={`${titleOf(bag)} with ${tried?.kind.name.toLowerCase() ?? 'its support'}, in section`}
+        />
+      </Box>
+      <Box component="ol" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
+        {open.map((r, i) => {
+          const isTried = r.kind.id === triedId;
+          const isUsed = r.kind.id === bag.container.support.kind;
+          return (
+            <Box
+              component="li"
+              key={r.kind.id}
+              sx={{
+                borderBlockStart: '1px solid var(--line)',
+                paddingBlock: 0.5,
+                backgroundColor: isTried ? 'var(--action-wash)' : 'transparent',
+              }}
+            >
+              <Button
+                aria-pressed={isTried}
+                onClick={() => setTried(r.kind.id)}
+                sx={{
+                  display: 'block',
+                  width: '100%',
+                  textAlign: 'start',
+                  color: 'text.primary',
+                  fontWeight: 'fontWeightRegular',
+                }}
+              >
+                <strong>
+                  {i === 0 ? 'Fits best: ' : ''}
+                  {r.kind.name}
+                  {isUsed ? ' (in use)' : ''}
+                </strong>
+                <Box component="span" sx={{ display: 'block', fontSize: '0.92rem', color: 'text.secondary' }}>
+                  {reasons(r)}.
+                </Box>
+              </Button>
+              {isTried && (
+                <Box sx={{ paddingInline: 1, paddingBlockEnd: 1 }}>
+                  <Typography variant="body2">
+                    {r.kind.words} {r.kind.school ?? ''}
+                  </Typography>
+                  {!isUsed && (
+                    <Button variant="contained" onClick={() => onUse(r)} sx={{ marginBlockStart: 1 }}>
+                      Use it for bag {bag.container.label}
+                    </Button>
+                  )}
+                </Box>
+              )}
+            </Box>
+          );
+        })}
+      </Box>
+      {closed.length > 0 && (
+        <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
+          Not here: {closed.map((r) => `${r.kind.name.toLowerCase()} (${reasons(r)})`).join('; ')}.
+        </Typography>
+      )}
+    </Panel>
+  );
+}

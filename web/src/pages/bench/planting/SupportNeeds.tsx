@@ -1,0 +1,107 @@
+import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import { findGood } from '@rundel/core/products';
+import { wireLoad, type SupportNeed } from '@rundel/core/plants';
+import type { ReactNode } from 'react';
+import { Caution } from '../../../ui/Caution.tsx';
+import { goodAmount, goodName } from '../../../text/goods-text.ts';
+import { Panel } from '../../../ui/Page.tsx';
+import { useGarden, useShown } from '../../../store/index.ts';
+
+/** String, canes, ties, caps and cages for all chosen bags together: what the shed has, and what is to buy. */
+export function SupportNeeds({
+  needs,
+  canopySquareMetres,
+  onPutUp,
+  children,
+}: {
+  readonly needs: readonly SupportNeed[];
+  readonly canopySquareMetres: number;
+  onPutUp(): void;
+  readonly children: ReactNode;
+}) {
+  const { garden } = useGarden();
+  const shown = useShown();
+  const load = wireLoad(canopySquareMetres);
+  const hasCanes = needs.some((n) => n.goodId.startsWith('cane'));
+  const amount = (goodId: string, value: number) => goodAmount(findGood(goodId, garden.goods), value, shown);
+  return (
+    <Panel title="What that takes">
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2,
+          gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+          marginBlockEnd: 2,
+          '@media print': { display: 'none' },
+        }}
+      >
+        {children}
+      </Box>
+      {needs.length === 0 ? (
+        <Typography sx={{ color: 'text.secondary' }}>Nothing: no support is chosen yet.</Typography>
+      ) : (
+        <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="What the supports take">
+          <Table size="small">
+            <TableHead>
+              <TableRow>
+                <TableCell>What</TableCell>
+                <TableCell align="right">In all</TableCell>
+                <TableCell align="right">In the shed</TableCell>
+                <TableCell align="right">To buy</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {needs.map((need) => (
+                <TableRow key={need.goodId}>
+                  <TableCell>
+                    {goodName(need.goodId, garden.goods)}
+                    {need.lengthMillimetres !== undefined && (
+                      <Box component="span" sx={{ color: 'text.secondary' }}>
+                        , the longest {shown.show(need.lengthMillimetres, 'height')}
+                      </Box>
+                    )}
+                  </TableCell>
+                  <TableCell align="right">{amount(need.goodId, need.amount)}</TableCell>
+                  <TableCell align="right">
+                    {need.fromShed > 0 ? amount(need.goodId, need.fromShed) : ''}
+                  </TableCell>
+                  <TableCell align="right">
+                    <strong>{need.toBuy > 0 ? amount(need.goodId, need.toBuy) : 'nothing'}</strong>
+                  </TableCell>
+                </TableRow>
+              ))}
+            </TableBody>
+          </Table>
+        </Box>
+      )}
+      {hasCanes && (
+        <Caution>Cane tops at eye height put eyes out: a cap on every one before you bend over them.</Caution>
+      )}
+      {load.kilograms > 0 && (
+        <Caution>
+          At the peak of the crop the strings carry about {shown.show(load.kilograms, 'weight')}; with wet
+          leaves and wind, reckon with {shown.show(load.withMargin, 'weight')}. Whether wire and house bear
+          that is for someone who knows the house to say.
+        </Caution>
+      )}
+      {needs.length > 0 && (
+        <Box
+          sx={{
+            display: 'flex',
+            flexWrap: 'wrap',
+            gap: 1,
+            marginBlockStart: 1,
+            '@media print': { display: 'none' },
+          }}
+        >
+          <Button variant="contained" onClick={onPutUp}>
+            They are up
+          </Button>
+          <Button variant="outlined" onClick={() => print()}>
+            Print it
+          </Button>
+        </Box>
+      )}
+    </Panel>
+  );
+}

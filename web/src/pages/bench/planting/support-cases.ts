@@ -1,0 +1,110 @@
+import { growthOf, plantingOf, type BagBody } from '@rundel/core/garden-state';
+import {
+  type Occupant,
+  daysToReach,
+  heightOn,
+  type Reaching,
+  canopySquareMetres,
+  habitFigures,
+  rankSupports,
+  supportOf,
+  type HeldPlant,
+  type RankedSupport,
+} from '@rundel/core/plants';
+import type { SupportKindId, Entry, Settings } from '@rundel/core/records';
+import type { Bag } from '../../../store/index.ts';
+
+/** Days after which a plant's height is taken as its last. */
+const GROWN_DAYS = 140;
+
+/** What one of each support takes from the shed; the shed has it when all of it is there. */
+const TAKES: Partial<Record<SupportKindId, readonly (readonly [string, number])[]>> = {
+  string: [['string', 3]],
+  stake: [['cane-long', 1]],
+  canes: [['cane-long', 3]],
+  triangle: [['cane-short', 3]],
+  cage: [['cage', 1]],
+  'two-cages': [['cage', 2]],
+  tower: [['tower', 1]],
+  frame: [['bag-frame', 1]],
+};
+
+/** Kinds of support that the shed has the making of. */
+export function supportsInShed(stock: ReadonlyMap<string, number>): readonly SupportKindId[] {
+  return (Object.keys(TAKES) as SupportKindId[]).filter((id) =>
+    TAKES[id]?.every(([goodId, amount]) => (stock.get(goodId) ?? 0) >= amount),
+  );
+}
+
+/** Top of the mix above the ground, mm. */
+export function mixTopOf(body: BagBody): number {
+  return body.fill.mixMillimetres + (body.real.under?.heightMillimetres ?? 0);
+}
+
+/** The supports for a bag's plants, ranked. */
+export function rankedFor(
+  bag: Bag,
+  occupant: Occupant,
+  live: readonly Entry[],
+  settings: Settings,
+  stock: ReadonlyMap<string, number>,
+): readonly RankedSupport[] {
+  const { belief } = growthOf(occupant, bag.body, live, settings);
+  return rankSupports({
+    height: heightOn(belief, GROWN_DAYS),
+    grows: occupant.habit.id === 'tall' || occupant.habit.id === 'climbing' ? 'leader' : 'bush',
+    holdsCane: bag.body.kind.holdsCane,
+    liesFlat: bag.body.kind.isClosed,
+    hasOwnFrame: bag.body.kind.id === 'reservoir',
+    wireMillimetres: bag.stand?.wireMillimetres,
+    mixTopMillimetres: mixTopOf(bag.body),
+    inShed: supportsInShed(stock),
+  });
+}
+
+/** The height above the ground that a support would have at a bag: as the bag has it, or as far as it usually goes. */
+export function topFor(bag: Bag, ranked: RankedSupport): number {
+  const { kind, heightMillimetres } = bag.container.support;
+  if (kind === ranked.kind.id && heightMillimetres > 0) return heightMillimetres;
+  if (ranked.kind.id === 'none') return 0;
+  return Math.round((mixTopOf(bag.body) + ranked.holdsMillimetres) / 10) * 10;
+}
+
+/** A bag's plants as what is to be held up by the support that the bag has. */
+export function heldPlants(bag: Bag, settings: Settings): readonly HeldPlant[] {
+  const { kind, heightMillimetres } = bag.container.support;
+  const perBag = kind === 'frame' || kind === 'planter-frame' || kind === 'canes';
+  return bag.occupants.slice(0, perBag ? 1 : undefined).map((occupant) => ({
+    kindId: kind,
+    topMillimetres: heightMillimetres,
+    mixTopMillimetres: mixTopOf(bag.body),
+    leaders: occupant.plant.leaders ?? 1,
+    buriedMillimetres: plantingOf(occupant, bag.body, settings.depthSchoolId)?.buriedMillimetres ?? 0,
+    ballMillimetres: occupant.planted.seedling.ballMillimetres,
+  }));
+}
+
+/** When the tallest of a bag's plants grows out at the top of its support; undefined for a bag without one. */
+export function outgrownOf(
+  bag: Bag,
+  live: readonly Entry[],
+  settings: Settings,
+): { readonly when: Reaching; readonly plantedOn: string } | undefined {
+  const { kind, heightMillimetres } = bag.container.support;
+  const [occupant] = bag.occupants;
+  if (!occupant || supportOf(kind).stands === 'nowhere') return undefined;
+  const { belief } = growthOf(occupant, bag.body, live, settings);
+  const above = Math.max(1, heightMillimetres - mixTopOf(bag.body));
+  return { when: daysToReach(belief, above), plantedOn: occupant.plantedOn };
+}
+
+/** Grown leaf cover of the plants on strings, m². */
+export function stringCanopy(bags: readonly Bag[], settings: Settings): number {
+  return bags
+    .filter((b) => b.container.support.kind === 'string')
+    .flatMap((b) => b.occupants)
+    .reduce((sum, o) => {
+      const figures = habitFigures(o.crop.id, o.habit, settings.assumptions);
+      return sum + canopySquareMetres(figures, figures.weeksToFull * 7);
+    }, 0);
+}

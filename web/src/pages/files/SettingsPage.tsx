@@ -1,0 +1,176 @@
+import { Box, Button, FormControlLabel, MenuItem, Switch, TextField, Typography } from '@mui/material';
+import type { Settings } from '@rundel/core/records';
+import { useState, type FormEvent } from 'react';
+import { useLookValue, type LookValue } from '../../ui/look-context.tsx';
+import { SCHOOL_CHOICES, schoolWords, UNIT_CHOICES } from '../../ui/choices.tsx';
+import { readPlace } from '../../text/place-text.ts';
+import { Page, Panel } from '../../ui/Page.tsx';
+import { clockOf } from '../../text/text.ts';
+import { shownIn, useGarden } from '../../store/index.ts';
+import { AssumptionsPanel } from './AssumptionsPanel.tsx';
+
+/** What changes; a setting that is turned off is undefined. */
+type SettingsChange = Partial<Omit<Settings, 'drierBelowCelsius'>> & {
+  readonly drierBelowCelsius?: number | undefined;
+};
+
+/** Settings of the garden and of this device. What can be chosen is stored as it is chosen. */
+export default function SettingsPage() {
+  const { garden, saveSettings } = useGarden();
+  const { settings } = garden;
+  const look = useLookValue();
+  const keep = (change: SettingsChange) => {
+    const { drierBelowCelsius, ...rest } = { ...settings, ...change };
+    void saveSettings({ ...rest, ...(drierBelowCelsius === undefined ? {} : { drierBelowCelsius }) });
+  };
+  return (
+    <Page title="Settings" width={920}>
+      <Panel title="This garden">
+        <GardenForm settings={settings} onKeep={keep} />
+      </Panel>
+      <Panel title="Units and schools">
+        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 }}>
+          <TextField
+            select
+            label="Units"
+            value={settings.units}
+            onChange={(e) => keep({ units: e.target.value as Settings['units'] })}
+            helperText="Shown everywhere; other units can be typed all the same."
+          >
+            {UNIT_CHOICES}
+          </TextField>
+          <TextField
+            select
+            label="How deep I plant"
+            value={settings.depthSchoolId}
+            onChange={(e) => keep({ depthSchoolId: e.target.value })}
+            helperText={schoolWords(settings.depthSchoolId)}
+          >
+            {SCHOOL_CHOICES}
+          </TextField>
+        </Box>
+      </Panel>
+      <Panel title="Look of this device">
+        <TextField
+          select
+          fullWidth
+          label="Look"
+          value={look.choice}
+          onChange={(e) => look.choose(e.target.value as LookValue['choice'])}
+          sx={{ maxWidth: 420 }}
+        >
+          <MenuItem value="auto">As the device is set</MenuItem>
+          <MenuItem value="light">Light</MenuItem>
+          <MenuItem value="dusk">Dusk: dark, for the evening round</MenuItem>
+          <MenuItem value="glare">Glare: black on white, heavier, for full sun</MenuItem>
+        </TextField>
+      </Panel>
+      <Panel title="Assumptions">
+        <AssumptionsPanel />
+      </Panel>
+    </Page>
+  );
+}
+
+/** A night below this holds roots in wet mix back. */
+const COLD_NIGHT_CELSIUS = 10;
+
+function GardenForm({
+  settings,
+  onKeep,
+}: {
+  readonly settings: Settings;
+  onKeep(change: SettingsChange): void;
+}) {
+  const [name, setName] = useState(settings.gardenName);
+  const [latitude, setLatitude] = useState(String(settings.latitudeDegrees));
+  const [hours, setHours] = useState(settings.roundHours.map(clockOf).join(', '));
+  const [problems, setProblems] = useState<{ name?: string; latitude?: string; hours?: string }>({});
+  const [isKept, setKept] = useState(false);
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    const read = readPlace(name, latitude);
+    const rounds = hours
+      .split(/[,;]\s*|\s+/)
+      .filter(Boolean)
+      .map(hourOfClock);
+    const isWalkable = rounds.length >= 1 && rounds.length <= 4 && rounds.every((r) => r !== undefined);
+    setKept(false);
+    setProblems({
+      ...(read.kind === 'refused' ? read.problems : {}),
+      ...(isWalkable ? {} : { hours: 'One to four times of day, as "8:00, 18:00".' }),
+    });
+    if (read.kind === 'refused' || !isWalkable) return;
+    const { gardenName, latitudeDegrees } = read;
+    onKeep({ gardenName, latitudeDegrees, roundHours: rounds.filter((r) => r !== undefined) });
+    setKept(true);
+  };
+  return (
+    <Box
+      component="form"
+      noValidate
+      onSubmit={submit}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' },
+        gap: 2,
+        alignItems: 'start',
+      }}
+    >
+      <TextField
+        label="Its name"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        error={problems.name !== undefined}
+        helperText={problems.name}
+      />
+      <TextField
+        label="Latitude, degrees north"
+        value={latitude}
+        onChange={(e) => setLatitude(e.target.value)}
+        error={problems.latitude !== undefined}
+        helperText={problems.latitude}
+      />
+      <TextField
+        label="Times of my rounds"
+        value={hours}
+        onChange={(e) => setHours(e.target.value)}
+        error={problems.hours !== undefined}
+        helperText={problems.hours ?? 'Looks are asked for at these.'}
+      />
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+        <Button type="submit" variant="outlined">
+          Keep these
+        </Button>
+        {isKept && <Typography role="status">Kept.</Typography>}
+      </Box>
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        <FormControlLabel
+          control={
+            <Switch
+              checked={settings.plansForMissedRound ?? false}
+              onChange={(_, plansForMissedRound) => onKeep({ plansForMissedRound })}
+            />
+          }
+          label="Ask for looks a round early, so that one may be missed"
+        />
+        <FormControlLabel
+          control={
+            <Switch
+              checked={settings.drierBelowCelsius !== undefined}
+              onChange={(_, on) => onKeep({ drierBelowCelsius: on ? COLD_NIGHT_CELSIUS : undefined })}
+            />
+          }
+          label={`Smaller drinks when the coming night is below ${shownIn(settings.units).show(COLD_NIGHT_CELSIUS, 'temperature')}`}
+        />
+      </Box>
+    </Box>
+  );
+}
+
+function hourOfClock(text: string): number | undefined {
+  const match = /^(\d{1,2})(?::(\d{2}))?$/.exec(text);
+  if (!match) return undefined;
+  const hour = Number(match[1]) + Number(match[2] ?? 0) / 60;
+  return hour >= 0 && hour <= 23.75 ? hour : undefined;
+}

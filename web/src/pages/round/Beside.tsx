@@ -1,0 +1,43 @@
+import type { RoundPlan } from '@rundel/core/round';
+import { lazy, memo, Suspense } from 'react';
+import type { Bag } from '../../store/index.ts';
+import { LaterList } from './LaterList.tsx';
+import { StopList, type WalkStop } from './StopList.tsx';
+import type { Walk } from './walk.ts';
+
+const Handwork = lazy(() => import('./Handwork.tsx'));
+const ShortTime = lazy(() => import('./ShortTime.tsx'));
+const DeviceReadings = lazy(() => import('./DeviceReadings.tsx'));
+const WeatherCard = lazy(() => import('./WeatherCard.tsx'));
+
+/** The walk as it stands beside the bag. */
+export interface BesideProps {
+  readonly stops: readonly WalkStop[];
+  readonly currentId: string | undefined;
+  readonly bags: readonly Bag[];
+  readonly plan: RoundPlan | undefined;
+  readonly walk: Walk | undefined;
+  onKeepTo(containerIds: readonly string[] | undefined): void;
+}
+
+/** What stands beside the bag, or under it: the stops, devices, handwork, the day's weather, and what can wait. */
+export const Beside = memo(function Beside({ stops, currentId, bags, plan, walk, onKeepTo }: BesideProps) {
+  return (
+    <>
+      <StopList stops={stops} currentId={currentId} />
+      <Suspense>
+        {plan && walk && <ShortTime plan={plan} bags={bags} walk={walk} onKeepTo={onKeepTo} />}
+        {walk && bags.some(({ container }) => container.gauges) && (
+          <DeviceReadings bags={bags} walkId={walk.startedAt} />
+        )}
+        <Handwork />
+        <WeatherCard />
+      </Suspense>
+      <LaterList
+        bags={bags}
+        laterIds={plan?.later.map((l) => l.containerId) ?? []}
+        walkIds={walk?.containerIds ?? []}
+      />
+    </>
+  );
+});

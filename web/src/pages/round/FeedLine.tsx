@@ -1,0 +1,65 @@
+import { Box, FormControlLabel, Switch, Typography } from '@mui/material';
+import { ADVICE_WORDS, doseWords, feedAmountWords, feedCaution, feedName } from '../../text/feed-text.ts';
+import { offeredAmount, type FeedOffer } from '../../ui/feed-offers.ts';
+import { useShown, type Bag } from '../../store/index.ts';
+
+/** Feeds in a proposed drink: on as the regime has it, off with one tap; or the word why they wait. */
+export default function FeedLine({
+  offers,
+  bag,
+  litres,
+  isOn,
+  onChange,
+}: {
+  readonly offers: readonly FeedOffer[];
+  readonly bag: Bag;
+  readonly litres: number;
+  readonly isOn: boolean;
+  onChange(isOn: boolean): void;
+}) {
+  const shown = useShown();
+  const given = offers.filter(({ advice }) => advice.kind === 'feed');
+  const [waiting] = offers.flatMap(({ advice }) =>
+    advice.kind === 'too-dry' || advice.kind === 'too-wet' ? [ADVICE_WORDS[advice.kind]] : [],
+  );
+  return (
+    <Box sx={{ borderBlock: '1px solid', marginBlockStart: 0.75, paddingBlock: 0.5 }}>
+      {given.length > 0 && (
+        <>
+          <FormControlLabel
+            control={
+              <Switch
+                color="secondary"
+                checked={isOn}
+                onChange={(_, on) => onChange(on)}
+                sx={{ '& .MuiSwitch-track': { backgroundColor: 'var(--on-rail)', opacity: 0.55 } }}
+              />
+            }
+            label={
+              <>
+                With its feed:{' '}
+                {given.map((offer, i) => (
+                  <span key={offer.state.step.id}>
+                    {i > 0 ? ' and ' : ''}
+                    <strong>
+                      {feedAmountWords(offeredAmount(offer, bag, litres))} {feedName(offer.good)}
+                      {offer.partner ? `, then as much ${feedName(offer.partner)}` : ''}
+                    </strong>
+                  </span>
+                ))}
+              </>
+            }
+            slotProps={{ typography: { sx: { fontSize: '1rem' } } }}
+          />
+          {isOn && given[0] && (
+            <Typography sx={{ fontSize: '0.85rem' }}>
+              {given.map((offer) => doseWords(offer.dose, shown.system)).join('; ')}.{' '}
+              {feedCaution(given[0].good)}
+            </Typography>
+          )}
+        </>
+      )}
+      {waiting && <Typography sx={{ fontSize: '0.92rem' }}>{waiting}</Typography>}
+    </Box>
+  );
+}

@@ -1,0 +1,109 @@
+import { Box, Button, Typography } from '@mui/material';
+import { dayOf } from '@rundel/core/calendar';
+import { FEED_SKIP_REASONS, isGivenInWater } from '@rundel/core/records';
+import { ChoiceButton } from '../../ui/ChoiceButton.tsx';
+import { asGiven, FEED_LITRES, fedWithDrink, offeredAmount, type FeedOffer } from '../../ui/feed-offers.ts';
+import {
+  doseWords,
+  FEED_SKIP_WORDS,
+  feedAmountWords,
+  feedCaution,
+  feedName,
+  stateSentence,
+} from '../../text/feed-text.ts';
+import { useGarden, useShown, type Bag } from '../../store/index.ts';
+
+const CHOICES = FEED_SKIP_REASONS.map((id) => ({ id, words: FEED_SKIP_WORDS[id] }));
+
+/** A feed at a bag that needs no drink: one tap when it is given as proposed. */
+export default function FeedProposal({
+  bag,
+  offer,
+  onDone,
+  onOther,
+}: {
+  readonly bag: Bag;
+  readonly offer: FeedOffer;
+  onDone(): void;
+  onOther(): void;
+}) {
+  const { clock, garden, record } = useGarden();
+  const shown = useShown();
+  const form = offer.good.feed?.form;
+  const isInWater = form !== undefined && isGivenInWater(form);
+  const litres = FEED_LITRES * Math.max(1, bag.occupants.length);
+  const amount = offeredAmount(offer, bag, litres);
+  const { label, id } = bag.container;
+  const give = async () => {
+    const at = clock.now();
+    await record(fedWithDrink(asGiven(offer, bag, litres), at), `feed at ${label}`);
+    onDone();
+  };
+  const skip = async (reason: (typeof FEED_SKIP_REASONS)[number]) => {
+    await record(
+      [
+        {
+          kind: 'feed-skipped',
+          at: clock.now(),
+          containerId: id,
+          goodId: offer.good.id,
+          regimeId: offer.regimeId,
+          stepId: offer.state.step.id,
+          reason,
+        },
+      ],
+      `feed at ${label} left`,
+    );
+    onDone();
+  };
+  return (
+    <Box
+      role="region"
+      aria-label="Proposed feed"
+      sx={{ backgroundColor: 'var(--rail)', color: 'var(--on-rail)', borderRadius: '12px', padding: 1.75 }}
+    >
+      <Typography sx={{ fontSize: '0.92rem' }}>
+        {stateSentence(offer.state, dayOf(clock.now()), garden.goods)}
+      </Typography>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, marginBlockStart: 1 }}>
+        <Box sx={{ flex: 1 }}>
+          <Box
+            component="span"
+            sx={{ fontFamily: 'h1.fontFamily', fontSize: '1.7rem', fontWeight: 750, lineHeight: 1.1 }}
+          >
+            {feedAmountWords(amount)}
+          </Box>
+          <Box sx={{ fontSize: '0.92rem' }}>
+            {feedName(offer.good)}
+            {offer.partner ? `, then as much ${feedName(offer.partner)}` : ''}
+            {isInWater ? ` in ${shown.show(litres, 'drink')}` : ', on top, and watered in'}
+          </Box>
+        </Box>
+        <Button
+          variant="contained"
+          color="secondary"
+          onClick={() => void give()}
+          aria-keyshortcuts="Enter"
+          sx={{ minHeight: 56, minWidth: 104, fontSize: '1.1rem' }}
+        >
+          Fed
+        </Button>
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end' }}>
+        <Button onClick={onOther} sx={{ color: 'inherit', textDecoration: 'underline' }}>
+          Another feed or amount
+        </Button>
+        <ChoiceButton
+          choices={CHOICES}
+          onChoose={(reason) => void skip(reason)}
+          sx={{ color: 'inherit', textDecoration: 'underline' }}
+        >
+          Leave it out
+        </ChoiceButton>
+      </Box>
+      <Typography sx={{ fontSize: '0.85rem' }}>
+        {doseWords(offer.dose, shown.system)}. {feedCaution(offer.good)}
+      </Typography>
+    </Box>
+  );
+}

@@ -1,0 +1,123 @@
+import { Box, Button } from '@mui/material';
+import type { EntryOf } from '@rundel/core/records';
+import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
+import { LEVELS, levelShare } from '../../text/look-text.ts';
+import { useKeys } from './keys.ts';
+
+/** Ways of looking that are a choice among grades. */
+export type GradedWay = 'finger' | 'lift' | 'level';
+
+type SeenLook = EntryOf<'look'>['look'];
+
+const NAMES: Record<GradedWay, readonly string[]> = {
+  finger: FINGER_GRADES,
+  lift: LIFT_GRADES,
+  level: LEVELS,
+};
+
+const QUESTION: Record<GradedWay, string> = {
+  finger: 'What the finger feels',
+  lift: 'How heavy it is',
+  level: 'How full its store is',
+};
+
+/** What a grade on the buttons stands for. */
+function gradedLook(way: GradedWay, grade: number): SeenLook {
+  return way === 'level' ? { method: 'level', share: levelShare(grade) } : { method: way, grade };
+}
+
+const FEELS: Record<GradedWay, readonly string[]> = {
+  finger: [
+    'pale, pulls away from the side',
+    'nothing sticks to the finger',
+    'cool, a few crumbs stick',
+    'clumps, no shine',
+    'shines, drips when pressed',
+  ],
+  lift: ['comes up with one hand', 'as on most days', 'will not budge'],
+  level: ['fill it now', 'fill it today', '', '', 'to the overflow'],
+};
+
+/** The grades of a look, large enough for a wet thumb; keys 1 to 5 do the same. */
+export function GradeButtons({
+  method,
+  expected,
+  chosen,
+  onLook,
+}: {
+  readonly method: GradedWay;
+  /** span of grades that are expected */
+  readonly expected: { readonly driest: number; readonly wettest: number } | undefined;
+  readonly chosen: number | undefined;
+  onLook(look: SeenLook): void;
+}) {
+  const names = NAMES[method];
+  useKeys(({ key }) => {
+    const grade = Number(key);
+    if (!/^[1-9]$/.test(key) || grade > names.length) return false;
+    onLook(gradedLook(method, grade));
+    return true;
+  });
+  return (
+    <Box role="group" aria-label={QUESTION[method]} sx={{ display: 'grid', gap: 1 }}>
+      {names.map((name, i) => {
+        const grade = i + 1;
+        const isChosen = chosen === grade;
+        const isExpected = expected !== undefined && grade >= expected.driest && grade <= expected.wettest;
+        const shade = method === 'lift' ? grade * 2 - 1 : grade;
+        return (
+          <Button
+            key={name}
+            variant="outlined"
+            aria-pressed={isChosen}
+            aria-keyshortcuts={String(grade)}
+            onClick={() => onLook(gradedLook(method, grade))}
+            sx={{
+              minHeight: 56,
+              justifyContent: 'flex-start',
+              textAlign: 'start',
+              gap: 1.5,
+              paddingInline: 1.5,
+              borderWidth: isChosen ? 3 : 1.5,
+              borderColor: isChosen ? 'var(--action)' : 'var(--line)',
+              backgroundColor: isChosen ? 'var(--action-wash)' : 'var(--raised)',
+            }}
+          >
+            <Box
+              aria-hidden
+              sx={{
+                width: 32,
+                height: 32,
+                borderRadius: '50%',
+                flexShrink: 0,
+                display: 'grid',
+                placeItems: 'center',
+                backgroundColor: `var(--water-${shade})`,
+                color: shade >= 4 ? '#fff' : '#1d1224',
+                fontSize: '0.95rem',
+                outline: isExpected ? '2px solid var(--ink)' : 'none',
+                outlineOffset: 2,
+              }}
+            >
+              {grade}
+            </Box>
+            <Box component="span" sx={{ fontSize: '1.1rem', minWidth: 108, color: 'text.primary' }}>
+              {name}
+            </Box>
+            <Box
+              component="span"
+              sx={{
+                fontSize: '0.85rem',
+                fontWeight: 'fontWeightRegular',
+                color: 'text.secondary',
+                lineHeight: 1.25,
+              }}
+            >
+              {FEELS[method][i]}
+            </Box>
+          </Button>
+        );
+      })}
+    </Box>
+  );
+}

@@ -1,0 +1,60 @@
+import { Box, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import type { EntryOf } from '@rundel/core/records';
+import type { Bag } from '../../store/index.ts';
+
+const WHOLE = 'whole';
+
+/** Where a bag of several plants is felt: the whole of it, or one plant after another. What was felt already is marked. */
+export default function PlantChoice({
+  bag,
+  stationId,
+  looks,
+  onChoose,
+}: {
+  readonly bag: Bag;
+  readonly stationId: string | undefined;
+  readonly looks: readonly EntryOf<'look'>[];
+  onChoose(stationId: string | undefined): void;
+}) {
+  const places = [
+    { place: undefined, words: 'Whole bag' },
+    ...bag.occupants.map((o) => ({ place: o.stationId, words: `Plant ${o.position + 1}` })),
+  ];
+  return (
+    <ToggleButtonGroup
+      exclusive
+      size="small"
+      aria-label="Where you feel it"
+      value={stationId ?? WHOLE}
+      onChange={(_, place: string | null) => {
+        if (place !== null) onChoose(place === WHOLE ? undefined : place);
+      }}
+      sx={{
+        display: 'flex',
+        '& .MuiToggleButton-root': { flex: 1, minHeight: 48, lineHeight: 1.15, paddingInline: 0.5 },
+      }}
+    >
+      {places.map(({ place, words }) => {
+        const felt = looks.find((l) => l.stationId === place)?.look;
+        return (
+          <ToggleButton key={place ?? WHOLE} value={place ?? WHOLE}>
+            {words}
+            {felt?.method === 'finger' && (
+              <Box
+                aria-hidden
+                sx={{
+                  width: 14,
+                  height: 14,
+                  marginInlineStart: 0.75,
+                  flexShrink: 0,
+                  borderRadius: '50%',
+                  backgroundColor: `var(--water-${felt.grade})`,
+                }}
+              />
+            )}
+          </ToggleButton>
+        );
+      })}
+    </ToggleButtonGroup>
+  );
+}

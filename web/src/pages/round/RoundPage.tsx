@@ -1,0 +1,335 @@
+import { Box, Button, Typography, useMediaQuery } from '@mui/material';
+import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
+import { planRound } from '@rundel/core/round';
+import type { EntryOf } from '@rundel/core/records';
+import { lazy, Suspense, useCallback, useDeferredValue, useMemo } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { Caution } from '../../ui/Caution.tsx';
+import { asGiven, feedDueIds, fedDrafts, feedOffers } from '../../ui/feed-offers.ts';
+import { foundWords } from '../../text/look-text.ts';
+import { Page } from '../../ui/Page.tsx';
+import { Unhurried } from '../../ui/Unhurried.tsx';
+import { dayAndTime, fillsWords } from '../../text/text.ts';
+import {
+  drinkMeasure,
+  standsInUse,
+  useBags,
+  useFeedings,
+  useGarden,
+  useShown,
+  type Bag,
+} from '../../store/index.ts';
+import { Beside, type BesideProps } from './Beside.tsx';
+import { useBounceGuard } from './bounce.ts';
+import { Carry, likelyDrink } from './Carry.tsx';
+import { unanswered, withFeed } from './feeding.ts';
+import type { GivenDrink } from './DrinkProposal.tsx';
+import { useKeys } from './keys.ts';
+import { NoBags } from './NoBags.tsx';
+import { nextRoundOf, RoundDone } from './RoundDone.tsx';
+import { StopCloseUp, StopSection } from './StopDrawing.tsx';
+import { StopActions } from './StopActions.tsx';
+import type { WalkStop } from './StopList.tsx';
+import { useShownBag } from './shown.ts';
+import type { SkipReason } from './SkipButton.tsx';
+import { isBeforeColdNight, isOpen, statusOf } from './stops.ts';
+import { StopHead, StopWords } from './StopWords.tsx';
+import { useWalk } from './walk.ts';
+
+const PlantingBanner = lazy(() => import('./planting/PlantingBanner.tsx'));
+
+/** Home: today's walk, one bag at a time. */
+export default function RoundPage() {
+  const { garden, live, clock, record, undo } = useGarden();
+  const { bags, unreadable, isReady } = useBags();
+  const { containerId } = useParams();
+  const navigate = useNavigate();
+  const shown = useShown();
+  const isWide = useMediaQuery('(min-width: 1100px)');
+  const isPhone = useMediaQuery('(max-width: 899px)');
+  const measure = useMemo(() => drinkMeasure(garden), [garden]);
+  const { byId: feedings, isReady: isFeedKnown } = useFeedings();
+  const { goods } = garden;
+  const today = clock.now().slice(0, 10);
+  const fedIds = useMemo(
+    () => feedDueIds(bags, feedings, goods, `${today}T12:00:00.000Z`),
+    [bags, feedings, goods, today],
+  );
+  const plan = useMemo(
+    () =>
+      isReady
+        ? planRound(
+            bags.flatMap((b) => (b.water ? [b.water] : [])),
+            bags.map((b) => b.container),
+            standsInUse(garden),
+            fedIds,
+          )
+        : undefined,
+    [bags, fedIds, garden, isReady],
+  );
+  const { walk, keepTo } = useWalk(plan);
+  const isCold = isBeforeColdNight(live, garden.settings.drierBelowCelsius, clock.now());
+  const stopOf = useCallback(
+    (bag: Bag): WalkStop => {
+      const status = statusOf(bag, walk, live, measure, isCold);
+      const isWatered = status.kind === 'drink' || ('drunkLitres' in status && status.drunkLitres > 0);
+      const due = feedOffers(bag, feedings.get(bag.container.id), goods, `${today}T12:00:00.000Z`, isWatered);
+      const feeds = unanswered(due, bag, walk, live);
+      return { bag, status: withFeed(status, feeds), feeds };
+    },
+    [feedings, goods, isCold, live, measure, today, walk],
+  );
+  const stops = useMemo((): readonly WalkStop[] => {
+    const ids = new Set(walk?.spotIds ?? walk?.containerIds);
+    return bags.filter((b) => ids.has(b.container.id)).map(stopOf);
+  }, [bags, stopOf, walk]);
+
+  const bag = useShownBag(containerId, bags, stops, walk);
+  const stop = useMemo(() => bag && stopOf(bag), [bag, stopOf]);
+  const status = stop?.status;
+  // the answer comes first; what stands beside it follows a moment later
+  const beside = useMemo(
+    (): BesideProps => ({ stops, currentId: bag?.container.id, bags, plan, walk, onKeepTo: keepTo }),
+    [bag, bags, keepTo, plan, stops, walk],
+  );
+  const listed = useDeferredValue(beside);
+  const drawn = useDeferredValue(bag);
+
+  const goOn = useCallback(
+    (from: Bag | undefined, by: 1 | -1 = 1, isOpenOnly = true) => {
+      const at = stops.findIndex((s) => s.bag === from);
+      const round =
+        by === 1
+          ? [...stops.slice(at + 1), ...stops.slice(0, Math.max(0, at))]
+          : [...stops.slice(0, Math.max(0, at))].reverse();
+      const next = round.find((s) => !isOpenOnly || isOpen(s.status));
+      void navigate(next ? `/round/${next.bag.container.id}` : '/round');
+    },
+    [navigate, stops],
+  );
+
+  const look = useCallback(
+    async (seen: EntryOf<'look'>['look'], stationId?: string) => {
+      if (!bag || isLeft(bag)) return;
+      await record(
+        [
+          {
+            kind: 'look',
+            at: clock.now(),
+            containerId: bag.container.id,
+            ...(stationId ? { stationId } : {}),
+            look: seen,
+          },
+        ],
+        `look at ${bag.container.label}`,
+      );
+      if (!containerId)
+        void navigate(`/round/${bag.container.id}`, { replace: true, preventScrollReset: true });
+    },
+    [bag, clock, containerId, navigate, record],
+  );
+  const drink = useCallback(
+    async (given: GivenDrink) => {
+      if (!bag || isLeft(bag)) return;
+      const { litres, ranThrough, count, feeds } = given;
+      const at = clock.now();
+      const measureId = 'id' in measure && measure.id ? { measureId: measure.id } : {};
+      await record(
+        [
+          {
+            kind: 'drink',
+            at,
+            containerId: bag.container.id,
+            litres,
+            ranThrough,
+            isMeasured: true,
+            asEntered: fillsWords(count, measure),
+            ...(given.into === 'store' ? { into: 'store' as const } : {}),
+            ...measureId,
+          },
+          ...feeds.flatMap((feed) => fedDrafts(asGiven(feed, bag, litres), at)),
+        ],
+        feeds.length > 0 ? `drink with feed at ${bag.container.label}` : `drink at ${bag.container.label}`,
+      );
+      goOn(bag);
+    },
+    [bag, clock, goOn, measure, record],
+  );
+  const leaveOut = useCallback(
+    async (reason: SkipReason) => {
+      if (!bag || isLeft(bag)) return;
+      await record(
+        [{ kind: 'skipped', at: clock.now(), containerId: bag.container.id, reason }],
+        `bag ${bag.container.label} left for later`,
+      );
+      goOn(bag);
+    },
+    [bag, clock, goOn, record],
+  );
+
+  useKeys(({ key, target }) => {
+    // the grade that was just pressed still has the focus: Enter there means what comes next, not the same look again
+    const pressed = (target as HTMLElement).closest('button, a');
+    const isEnter =
+      key === 'Enter' && (!pressed || pressed.matches('[aria-pressed="true"][aria-keyshortcuts]'));
+    if (key === 'n') goOn(bag, 1, false);
+    else if (key === 'p') goOn(bag, -1, false);
+    else if (key === 'u') void undo();
+    else if (isEnter && status?.kind === 'drink') {
+      const { fills } = status.advice;
+      const feeds = stop?.feeds.filter(({ advice }) => advice.kind === 'feed') ?? [];
+      void drink({ ...fills, ranThrough: false, into: status.advice.into, feeds });
+    } else if (isEnter && status?.kind === 'done') goOn(bag);
+    else return false;
+    return true;
+  });
+
+  const onClickCapture = useBounceGuard();
+  const now = clock.now();
+  const open = stops.filter((s) => isOpen(s.status));
+  const planted = bags.filter((b) => b.occupants.length > 0);
+  const lead =
+    !isReady && bags.length > 0
+      ? 'Working out how the bags stand…'
+      : planted.length === 0
+        ? 'Nothing is planted yet.'
+        : open.length === 0
+          ? 'Nothing more to do on this round.'
+          : `${open.length} of ${planted.length} ${planted.length === 1 ? 'bag' : 'bags'} ${open.length === 1 ? 'needs' : 'need'} you.`;
+
+  if (bags.length === 0 && unreadable.length === 0) return <NoBags title={dayAndTime(now)} />;
+  const carried = stops.filter(
+    ({ status: s }) => s.kind === 'look' || s.kind === 'drink' || s.kind === 'feed',
+  );
+  const carryLitres = carried.reduce((sum, s) => sum + likelyDrink(s), 0);
+  // before all is worked out there is only the stop to be quick with; bags that are due a feed would move the list's rows
+  const isKnown = isReady && isFeedKnown && walk !== undefined;
+  const list = isKnown && (
+    <Unhurried>
+      <Beside {...listed} />
+    </Unhurried>
+  );
+  return (
+    <Page
+      title={dayAndTime(now)}
+      lead={lead}
+      width={1400}
+      actions={
+        (!isKnown || carryLitres > 0) && <Carry litres={isKnown ? carryLitres : undefined} stops={carried} />
+      }
+    >
+      <Suspense>
+        <PlantingBanner />
+      </Suspense>
+      {unreadable.map(({ container, problem }) => (
+        <Caution key={container.id}>
+          Bag {container.label} cannot be worked out and is left out of the round: {problem} Its entries are
+          kept. <Link to={`/stands/${container.id}/edit`}>Mend it</Link>
+        </Caution>
+      ))}
+      <Box
+        onClickCapture={onClickCapture}
+        sx={{
+          display: 'grid',
+          gap: { xs: 2, lg: 2.5 },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 380px)' },
+          '@media (min-width: 1100px)': { gridTemplateColumns: '264px minmax(0, 1fr) 384px' },
+        }}
+      >
+        {isWide && <Box>{list}</Box>}
+        {bag && status ? (
+          <>
+            <Box
+              sx={{
+                backgroundColor: 'var(--surface)',
+                border: '1px solid var(--line)',
+                borderRadius: '14px',
+                padding: { xs: 1.5, md: 2 },
+                alignSelf: 'start',
+                position: { md: 'sticky' },
+                top: { md: 12 },
+              }}
+            >
+              <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
+                <StopHead bag={bag} />
+                {stops.length > 1 && (
+                  <Box sx={{ display: 'flex', flexShrink: 0 }}>
+                    <Button
+                      aria-label="Bag before"
+                      aria-keyshortcuts="p"
+                      onClick={() => goOn(bag, -1, false)}
+                      sx={{ minWidth: 48, padding: 0 }}
+                    >
+                      <IconChevronLeft aria-hidden />
+                    </Button>
+                    <Button
+                      aria-label="Next bag"
+                      aria-keyshortcuts="n"
+                      onClick={() => goOn(bag, 1, false)}
+                      sx={{ minWidth: 48, padding: 0 }}
+                    >
+                      <IconChevronRight aria-hidden />
+                    </Button>
+                  </Box>
+                )}
+              </Box>
+              {isPhone ? (
+                <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+                  <Unhurried>
+                    <StopCloseUp bag={drawn ?? bag} />
+                  </Unhurried>
+                  <Box sx={{ minWidth: 0 }}>
+                    {status.kind === 'drink' ? (
+                      <Typography>
+                        You found it <strong>{foundWords(status.looks, bag.occupants, shown)}</strong>. Below
+                        is what it should take.
+                      </Typography>
+                    ) : (
+                      <StopWords bag={bag} status={status} />
+                    )}
+                  </Box>
+                </Box>
+              ) : (
+                <Box sx={{ height: 'min(600px, calc(100vh - 210px))' }}>
+                  <Unhurried>
+                    <StopSection bag={drawn ?? bag} height={isWide ? 560 : 480} />
+                  </Unhurried>
+                </Box>
+              )}
+            </Box>
+            <StopActions
+              key={bag.container.id}
+              bag={bag}
+              status={status}
+              feeds={stop?.feeds ?? []}
+              onLook={(seen, stationId) => void look(seen, stationId)}
+              onDrink={(given) => void drink(given)}
+              onSkip={(reason) => void leaveOut(reason)}
+              onNext={() => goOn(bag)}
+              isPhone={isPhone}
+            />
+          </>
+        ) : (
+          isReady && walk && <RoundDone stops={stops} shown={shown} next={nextRoundOf(bags)} now={now} />
+        )}
+        {!isWide && (
+          <Box sx={{ gridColumn: '1 / -1' }}>
+            <Typography variant="h2" sx={{ marginBlock: 1 }}>
+              This round
+            </Typography>
+            {list}
+          </Box>
+        )}
+      </Box>
+    </Page>
+  );
+}
+
+/**
+ * Whether the address has gone on from a bag that is still on the screen: the next one is being drawn. A tap that comes in
+ * between was not meant for the old one.
+ */
+function isLeft(bag: Bag): boolean {
+  const [, place, id] = location.pathname.split('/');
+  return place !== 'round' || (id !== undefined && id !== bag.container.id);
+}

@@ -1,0 +1,129 @@
+import { Box, ButtonBase, Typography } from '@mui/material';
+import { memo } from 'react';
+import { Link } from 'react-router';
+import { lookWords } from '../../text/look-text.ts';
+import { BagMark } from '../../section/index.ts';
+import { useShown, type Bag } from '../../store/index.ts';
+import type { FeedOffer } from '../../ui/feed-offers.ts';
+import type { StopStatus } from './stops.ts';
+
+export interface WalkStop {
+  readonly bag: Bag;
+  readonly status: StopStatus;
+  /** what its regime asks for at this stop, and what waits */
+  readonly feeds: readonly FeedOffer[];
+}
+
+/** The walk as a list, stand by stand. */
+export function StopList({
+  stops,
+  currentId,
+}: {
+  readonly stops: readonly WalkStop[];
+  readonly currentId: string | undefined;
+}) {
+  const stands = [...new Set(stops.map((s) => s.bag.stand?.name ?? 'No stand'))];
+  return (
+    <nav aria-label="Stops of this round">
+      {stands.map((stand) => (
+        <Box key={stand} sx={{ marginBlockEnd: 1.5 }}>
+          <Typography
+            sx={{
+              fontSize: '0.88rem',
+              fontWeight: 'fontWeightMedium',
+              color: 'text.secondary',
+              marginBlockEnd: 0.5,
+            }}
+          >
+            {stand}
+          </Typography>
+          {stops
+            .filter((s) => (s.bag.stand?.name ?? 'No stand') === stand)
+            .map((stop) => (
+              <StopRow
+                key={stop.bag.container.id}
+                stop={stop}
+                isCurrent={stop.bag.container.id === currentId}
+              />
+            ))}
+        </Box>
+      ))}
+    </nav>
+  );
+}
+
+const StopRow = memo(
+  OneStop,
+  (before, now) =>
+    before.isCurrent === now.isCurrent &&
+    before.stop.bag === now.stop.bag &&
+    before.stop.status.kind === now.stop.status.kind &&
+    isFedAt(before.stop) === isFedAt(now.stop) &&
+    // what is open or skipped says no more than its kind; the rest has numbers in it
+    (now.stop.status.kind === 'look' || now.stop.status.kind === 'skipped'),
+);
+
+const isFedAt = ({ feeds }: WalkStop) => feeds.some(({ advice }) => advice.kind === 'feed');
+
+function OneStop({ stop, isCurrent }: { readonly stop: WalkStop; readonly isCurrent: boolean }) {
+  const { bag, status } = stop;
+  const does = useStatusWords(status);
+  const isOpenYet = status.kind === 'look' || status.kind === 'drink';
+  const words = isOpenYet && isFedAt(stop) ? `${does}, feed` : does;
+  const isQuiet = status.kind === 'done' || status.kind === 'skipped';
+  return (
+    <ButtonBase
+      component={Link}
+      to={`/round/${bag.container.id}`}
+      aria-current={isCurrent ? 'step' : undefined}
+      sx={{
+        display: 'flex',
+        justifyContent: 'flex-start',
+        gap: 1.25,
+        width: '100%',
+        minHeight: 60,
+        padding: 0.75,
+        textAlign: 'start',
+        borderRadius: '10px',
+        border: isCurrent ? '2.5px solid var(--action)' : '2.5px solid transparent',
+        backgroundColor: isCurrent ? 'var(--surface)' : 'transparent',
+      }}
+    >
+      <BagMark body={bag.body} water={bag.water?.estimate.share} plants={bag.occupants.length} />
+      <Box sx={{ minWidth: 0 }}>
+        <Box sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+          <Box component="strong" sx={{ fontSize: '1.15rem' }}>
+            {bag.container.label}
+          </Box>{' '}
+          {bag.name}
+        </Box>
+        <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
+          {isQuiet ? '✓ ' : ''}
+          {words}
+        </Box>
+      </Box>
+    </ButtonBase>
+  );
+}
+
+function useStatusWords(status: StopStatus): string {
+  const shown = useShown();
+  switch (status.kind) {
+    case 'look':
+      return 'look';
+    case 'working':
+      return 'looked at';
+    case 'drink':
+      return `drink ${shown.show(status.advice.fills.litres, 'drink')}`;
+    case 'feed':
+      return 'feed';
+    case 'skipped':
+      return 'not now';
+    case 'done': {
+      if (status.drunkLitres > 0) return `had ${shown.show(status.drunkLitres, 'drink')}`;
+      const look = status.look?.look;
+      if (!look) return 'done';
+      return lookWords(look, shown);
+    }
+  }
+}

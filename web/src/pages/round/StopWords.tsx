@@ -1,0 +1,119 @@
+import { Box, Typography } from '@mui/material';
+import { Link } from 'react-router';
+import { expectation, kindWords, nextLookWords, seenStore, titleOf } from '../../text/bag-text.ts';
+import { useDrierPlant } from '../../ui/drier-plant.ts';
+import { FAULT_WORDS, foundWords } from '../../text/look-text.ts';
+import { STORE_WORDS } from '../../text/water-text.ts';
+import { useGarden, useShown, type Bag } from '../../store/index.ts';
+import type { GradedWay } from './GradeButtons.tsx';
+import type { StopStatus } from './stops.ts';
+import { usualWay } from './WayButton.tsx';
+
+export const STOP_HEAD_ID = 'stop-head';
+
+/** The head of a stop: which bag, and what one expects of it and why. */
+export function StopHead({ bag }: { readonly bag: Bag }) {
+  const shown = useShown();
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.25, flexWrap: 'wrap' }}>
+      <Typography
+        variant="h2"
+        id={STOP_HEAD_ID}
+        tabIndex={-1}
+        sx={{ fontSize: { xs: '1.35rem', md: '1.6rem' }, outline: 'none' }}
+      >
+        <Link to={`/stands/${bag.container.id}`} style={{ color: 'inherit', textDecoration: 'none' }}>
+          {titleOf(bag)}
+        </Link>
+      </Typography>
+      <Box sx={{ color: 'text.secondary' }}>{kindWords(bag, shown)}</Box>
+    </Box>
+  );
+}
+
+const HOW: Record<GradedWay, string> = {
+  finger: 'Feel two knuckles deep:',
+  lift: 'Lift a corner or a handle, with care for your back:',
+  level: 'Look at the level of its store:',
+};
+
+/** A long bag does not dry evenly: one end lies in the sun, one plant drinks more. */
+function useWhereToFeel(bag: Bag): string {
+  const drier = useDrierPlant(bag);
+  return drier
+    ? `Feel two knuckles deep at ${drier.plant}: it was the drier one ${drier.times} of ${drier.visits} times.`
+    : 'Feel two knuckles deep between its plants, at both ends; the drier one counts:';
+}
+
+/** What to expect and why, or what came of the look. */
+export function StopWords({
+  bag,
+  status,
+  method = usualWay(bag),
+}: {
+  readonly bag: Bag;
+  readonly status: StopStatus;
+  readonly method?: GradedWay;
+}) {
+  const { clock } = useGarden();
+  const shown = useShown();
+  const whereToFeel = useWhereToFeel(bag);
+  const { strong, rest } = expectation(bag, shown, clock.now());
+  const store = method === 'level' ? seenStore(bag.water) : undefined;
+  if (status.kind === 'working' || status.kind === 'done' || status.kind === 'feed')
+    return <Answer status={status} bag={bag} />;
+  if (status.kind === 'drink') return null;
+  return (
+    <Typography sx={{ fontSize: { xs: '1rem', md: '1.12rem' }, lineHeight: 1.4, minHeight: { md: '4.2em' } }}>
+      {store ? (
+        <>
+          I expect its {STORE_WORDS[store.kind]}{' '}
+          <strong>
+            {Math.round(store.low * 100)} to {Math.round(store.high * 100)} % full
+          </strong>
+          .{' '}
+        </>
+      ) : strong === '' ? (
+        'I am still working out what to expect. '
+      ) : (
+        <>
+          I expect it <strong>{strong}</strong>. {rest}{' '}
+        </>
+      )}
+      {method === 'finger' && bag.occupants.length > 1 ? whereToFeel : HOW[method]}
+    </Typography>
+  );
+}
+
+function Answer({
+  status,
+  bag,
+}: {
+  readonly status: Extract<StopStatus, { kind: 'working' | 'done' | 'feed' }>;
+  readonly bag: Bag;
+}) {
+  const { clock } = useGarden();
+  const shown = useShown();
+  if (status.kind === 'working') return <Typography sx={{ fontSize: '1.12rem' }}>Working it out…</Typography>;
+  const { look } = status;
+  const fault = look && bag.water?.setAside.find((reading) => reading.entryId === look.id)?.fault;
+  const next = bag.water ? nextLookWords(bag.water, clock.now()) : 'now';
+  const when = next === 'now' ? 'at the next round' : next;
+  const had =
+    status.drunkLitres > 0
+      ? `It had ${shown.show(status.drunkLitres, 'drink')}.`
+      : look?.look.method === 'level'
+        ? 'The mix has enough for now.'
+        : 'It has enough; no drink needed.';
+  return (
+    <Typography sx={{ fontSize: '1.12rem' }} role="status">
+      {look ? (
+        <>
+          You found it <strong>{foundWords(status.looks, bag.occupants, shown)}</strong>.{' '}
+        </>
+      ) : null}
+      {fault ? `${FAULT_WORDS[fault]} It is kept and does not count. ` : null}
+      {had} Next look: <strong>{when}</strong>.
+    </Typography>
+  );
+}

@@ -1,0 +1,119 @@
+import { Box, Button, LinearProgress, Typography } from '@mui/material';
+import type { StepId } from '@rundel/core/planting';
+import { useMemo } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { Page, Panel } from '../../../ui/Page.tsx';
+import { STEP_NAMES } from '../../../text/planting-text.ts';
+import { useBags, useGarden } from '../../../store/index.ts';
+import { sessionState, stepsOf, tickOf, type SessionBagState } from './session.ts';
+import { SessionSetup } from './SessionSetup.tsx';
+import { SessionSteps } from './SessionSteps.tsx';
+import { usePlantingSession } from './use-session.ts';
+
+/** A planting of one bag or many: chosen, then worked through step by step; it can be left and taken up again. */
+export default function PlantingPage() {
+  const { garden, live, clock, saveRecords, remove } = useGarden();
+  const { bags } = useBags();
+  const { session, keep } = usePlantingSession();
+  const navigate = useNavigate();
+  const states = useMemo(
+    () => (session?.hasBegun ? sessionState(session, bags, live, garden.settings) : []),
+    [bags, garden.settings, live, session],
+  );
+  const steps = useMemo(() => stepsOf(states), [states]);
+  if (session === undefined) return <Page title="Planting">{null}</Page>;
+  if (!session?.hasBegun) {
+    return (
+      <Page title="Planting" lead="What goes where today; then one step after the other, at all bags.">
+        <SessionSetup bags={bags} session={session} onKeep={(next) => void keep(next)} />
+      </Page>
+    );
+  }
+  const all = steps.reduce((sum, s) => sum + s.bags.length, 0);
+  const left = steps.reduce((sum, s) => sum + s.left, 0);
+  const tick = async (step: StepId, at: readonly SessionBagState[]) => {
+    const ticks = at.map((state) => tickOf(step, state, garden.varieties, clock.now()));
+    const where = at.length === 1 ? `bag ${at[0]?.bag.container.label ?? ''}` : `${at.length} bags`;
+    await saveRecords(
+      onceEach(ticks.flatMap((t) => t.changes)),
+      ticks.flatMap((t) => t.drafts),
+      `${STEP_NAMES[step].toLowerCase()} at ${where}`,
+    );
+  };
+  const untick = async (step: StepId, state: SessionBagState) => {
+    await remove(
+      state.done.get(step) ?? [],
+      `${STEP_NAMES[step].toLowerCase()} at bag ${state.bag.container.label}`,
+    );
+  };
+  const end = async () => {
+    await keep(null);
+    void navigate('/round');
+  };
+  return (
+    <Page
+      title="Planting"
+      lead={`${states.length} ${states.length === 1 ? 'bag' : 'bags'}, ${all - left} of ${all} steps done.`}
+      width={760}
+    >
+      <LinearProgress
+        variant="determinate"
+        value={all === 0 ? 0 : (100 * (all - left)) / all}
+        aria-label="Steps done"
+        sx={{ height: 10, borderRadius: '5px', marginBlockEnd: 2 }}
+      />
+      {left === 0 && (
+        <Panel title="All planted">
+          <Typography sx={{ marginBlockEnd: 1.5 }}>
+            Level the mix again tomorrow where it has sunk, and take the shade off in the evening. The round
+            asks for the first look by itself.
+          </Typography>
+          <Button variant="contained" onClick={() => void end()} sx={{ minHeight: 56 }}>
+            To the round
+          </Button>
+        </Panel>
+      )}
+      <SessionSteps
+        steps={steps}
+        onTick={(step, at) => void tick(step, at)}
+        onUntick={(step, at) => void untick(step, at)}
+      />
+      {left > 0 && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockStart: 2 }}>
+          <Button component={Link} to="/round" variant="outlined">
+            Leave it for now
+          </Button>
+          <Button onClick={() => void keep({ ...session, hasBegun: false })}>Change what is planted</Button>
+          <Button onClick={() => void end()}>End it here</Button>
+        </Box>
+      )}
+    </Page>
+  );
+}
+
+type Ticks = readonly ReturnType<typeof tickOf>[];
+type Changes = Ticks[number]['changes'];
+
+const varietyKey = (v: object) => {
+  const { name, cropId, habitId } = v as { name: string; cropId: string; habitId: string };
+  return `${name}|${cropId}|${habitId}`;
+};
+
+/** Bags of one new variety share its record: the first that was made stands for all. */
+function onceEach(changes: Changes): Changes {
+  const made = new Map<string, string>();
+  const standsFor = new Map<string, string>();
+  const kept = changes.filter(({ table, after }) => {
+    if (table !== 'varieties') return true;
+    const key = varietyKey(after);
+    const known = made.get(key);
+    if (known) standsFor.set(after.id, known);
+    else made.set(key, after.id);
+    return known === undefined;
+  });
+  return kept.map((change) => {
+    if (change.table !== 'plants' || !('varietyId' in change.after)) return change;
+    const varietyId = standsFor.get(change.after.varietyId) ?? change.after.varietyId;
+    return { ...change, after: { ...change.after, varietyId } } as typeof change;
+  });
+}

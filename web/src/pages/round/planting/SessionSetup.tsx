@@ -1,0 +1,228 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Alert, Box, Button, IconButton, Typography } from '@mui/material';
+import { IconX } from '@tabler/icons-react';
+import { dayOf } from '@rundel/core/calendar';
+import { cropOf, SUPPORT_SCHOOLS } from '@rundel/core/plants';
+import { ORDER_SCHOOLS, orderSchoolOf, STRIP_SCHOOLS, wayOf } from '@rundel/core/planting';
+import { WAY_IDS } from '@rundel/core/records';
+import { useMemo, useState } from 'react';
+import { FormProvider, useForm } from 'react-hook-form';
+import { Link, useSearchParams } from 'react-router';
+import type * as z from '@rundel/core/schema';
+import { BagChooser } from '../../../ui/BagChooser.tsx';
+import { NightWords } from '../../../ui/NightWords.tsx';
+import { Panel } from '../../../ui/Page.tsx';
+import {
+  emptyPlantingForm,
+  plantingFrom,
+  plantingFormSchema,
+  type PlantingFormValues,
+} from '../../../ui/planting-form.ts';
+import { obstacleWords, remedyWords } from '../../../text/planting-text.ts';
+import { PlantingFields } from '../../../ui/PlantingFields.tsx';
+import { Select } from '../../../ui/Select.tsx';
+import { useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { itemFor, type PlantingSession, type SessionItem } from './session.ts';
+
+/** Before planting: which seedlings go into which bags, and in which order the work is done. */
+export function SessionSetup({
+  bags,
+  session,
+  onKeep,
+}: {
+  readonly bags: readonly Bag[];
+  readonly session: PlantingSession | null;
+  onKeep(session: PlantingSession): void;
+}) {
+  const { garden, clock, saveSettings } = useGarden();
+  const shown = useShown();
+  const [params] = useSearchParams();
+  const { settings } = garden;
+  const today = dayOf(clock.now());
+  const schema = useMemo(() => plantingFormSchema(settings.units, today), [settings.units, today]);
+  const form = useForm<PlantingFormValues, unknown, z.output<typeof schema>>({
+    resolver: zodResolver(schema),
+    defaultValues: plantingFrom(params, emptyPlantingForm(today, settings.depthSchoolId)),
+    mode: 'onTouched',
+  });
+  const items = session?.items ?? [];
+  const free = bags.filter((b) => b.occupants.length < b.container.stations.length);
+  const open = free.filter((b) => !items.some((i) => i.containerId === b.container.id));
+  const [chosenIds, setChosen] = useState<readonly string[]>(() => {
+    const asked = params.get('bag');
+    return asked ? [asked] : [];
+  });
+  const askedWay = WAY_IDS.find((id) => id === params.get('way'));
+  const [isMoistened, setMoistened] = useState(session?.isMoistened ?? true);
+  const [problems, setProblems] = useState<readonly string[]>([]);
+  const chosen = open.filter((b) => chosenIds.includes(b.container.id));
+  const keep = (next: readonly SessionItem[], hasBegun: boolean) =>
+    // what was ticked before something was changed still counts
+    onKeep({ startedAt: session?.startedAt ?? clock.now(), hasBegun, isMoistened, items: [...next] });
+  const add = form.handleSubmit((result) => {
+    if (chosen.length === 0) return setProblems(['Choose at least one bag with room in it.']);
+    const found = chosen.map((bag) => ({ bag, fit: itemFor(bag, result, settings, askedWay) }));
+    setProblems(
+      found.flatMap(({ bag, fit }) =>
+        fit.kind === 'cannot' && fit.outcome.kind === 'cannot'
+          ? [
+              `Bag ${bag.container.label} is left out. ${obstacleWords(fit.outcome.wayId, fit.outcome.obstacle, shown)} ${remedyWords(fit.outcome.obstacle.remedies)}`,
+            ]
+          : [],
+      ),
+    );
+    keep([...items, ...found.flatMap(({ fit }) => (fit.kind === 'fits' ? [fit.item] : []))], false);
+    setChosen([]);
+    return undefined;
+  });
+  const order = orderSchoolOf(settings.orderSchoolId);
+  const support = SUPPORT_SCHOOLS.find((s) => s.id === settings.supportSchoolId) ?? SUPPORT_SCHOOLS[0];
+  const strip = STRIP_SCHOOLS.find((s) => s.id === settings.stripSchoolId) ?? STRIP_SCHOOLS[0];
+  const change = (patch: Partial<typeof settings>) => void saveSettings({ ...settings, ...patch });
+  if (free.length === 0 && items.length === 0) {
+    return (
+      <Panel title="No bag has room">
+        <Typography sx={{ marginBlockEnd: 2 }}>
+          Every bag is planted. Clear one out on its page, or add a bag.
+        </Typography>
+        <Button component={Link} to="/stands/new" variant="contained">
+          Add a bag
+        </Button>
+      </Panel>
+    );
+  }
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 2.5,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.2fr) minmax(0, 1fr)' },
+        alignItems: 'start',
+      }}
+    >
+      <Panel title="What goes where">
+        <NightWords crops={[cropOf(form.watch('cropId'))]} bags={chosen} isPlanted={false} />
+        {open.length === 0 ? (
+          <Typography>Every bag with room is in the planting.</Typography>
+        ) : (
+          <>
+            <BagChooser bags={open} chosen={chosen} onChange={setChosen} label="Into which bags" />
+            <Box sx={{ marginBlockStart: 2 }}>
+              <FormProvider {...form}>
+                <PlantingFields hasDay={false} />
+              </FormProvider>
+            </Box>
+            {problems.map((problem) => (
+              <Alert key={problem} severity="warning" sx={{ marginBlockStart: 1.5 }}>
+                {problem}
+              </Alert>
+            ))}
+            <Button
+              variant={items.length === 0 ? 'contained' : 'outlined'}
+              onClick={() => void add()}
+              sx={{ marginBlockStart: 2 }}
+            >
+              {chosen.length > 1 ? `Add these ${chosen.length} bags` : 'Add it to the planting'}
+            </Button>
+          </>
+        )}
+      </Panel>
+      <Box>
+        <Panel
+          title={
+            items.length === 0
+              ? 'Nothing chosen yet'
+              : `To plant: ${items.length} ${items.length === 1 ? 'bag' : 'bags'}`
+          }
+        >
+          {items.length === 0 && (
+            <Typography sx={{ color: 'text.secondary' }}>
+              Choose bags, say what the seedlings are like, and add them. Different seedlings can be added one
+              after the other.
+            </Typography>
+          )}
+          <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
+            {items.map((item) => {
+              const bag = bags.find((b) => b.container.id === item.containerId);
+              return (
+                <Box
+                  component="li"
+                  key={item.containerId}
+                  sx={{
+                    display: 'flex',
+                    alignItems: 'center',
+                    gap: 1,
+                    borderBlockEnd: '1px solid var(--line)',
+                  }}
+                >
+                  <Box sx={{ flex: 1, paddingBlock: 1 }}>
+                    <strong>{bag?.container.label}</strong> {item.varietyName},{' '}
+                    {shown.show(item.seedling.stemMillimetres, 'height')} tall:{' '}
+                    {wayOf(item.wayId).name.toLowerCase()}
+                  </Box>
+                  <IconButton
+                    aria-label={`Leave bag ${bag?.container.label ?? ''} out`}
+                    onClick={() =>
+                      keep(
+                        items.filter((i) => i !== item),
+                        false,
+                      )
+                    }
+                    sx={{ width: 48, height: 48 }}
+                  >
+                    <IconX aria-hidden />
+                  </IconButton>
+                </Box>
+              );
+            })}
+          </Box>
+          {items.length > 0 && (
+            <Button
+              variant="contained"
+              size="large"
+              onClick={() => keep(items, true)}
+              sx={{ marginBlockStart: 2, minHeight: 56 }}
+            >
+              Begin planting
+            </Button>
+          )}
+        </Panel>
+        <Panel title="How you work">
+          <Box sx={{ display: 'grid', gap: 2 }}>
+            <Select
+              label="The mix is"
+              value={isMoistened ? 'moist' : 'dry'}
+              options={[
+                { id: 'moist', words: 'moistened before filling' },
+                { id: 'dry', words: 'filled in dry, and flooded' },
+              ]}
+              onChange={(id) => setMoistened(id === 'moist')}
+              help="Dry mix gets twice the first drink."
+            />
+            <Select
+              label="Order of the work"
+              value={order.id}
+              options={ORDER_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
+              onChange={(id) => change({ orderSchoolId: id })}
+              help={order.words}
+            />
+            <Select
+              label="Leaves come off"
+              value={strip.id}
+              options={STRIP_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
+              onChange={(id) => change({ stripSchoolId: id })}
+              help={strip.words}
+            />
+            <Select
+              label="Supports go on"
+              value={support.id}
+              options={SUPPORT_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
+              onChange={(id) => change({ supportSchoolId: id })}
+              help={support.words}
+            />
+          </Box>
+        </Panel>
+      </Box>
+    </Box>
+  );
+}

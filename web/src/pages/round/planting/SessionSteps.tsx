@@ -1,0 +1,268 @@
+import { Box, Button, ButtonBase, Collapse, Typography } from '@mui/material';
+import { IconCheck, IconChevronDown } from '@tabler/icons-react';
+import type { StepId } from '@rundel/core/planting';
+import { supportOf } from '@rundel/core/plants';
+import { inMeasure } from '@rundel/core/units';
+import { useState } from 'react';
+import { Caution } from '../../../ui/Caution.tsx';
+import {
+  planSentence,
+  STEP_CAUTIONS,
+  STEP_NAMES,
+  STEP_WORDS,
+  stripSentence,
+} from '../../../text/planting-text.ts';
+import { fillsWords } from '../../../text/text.ts';
+import { BagSection, imaginedOccupant, sceneOf, withPlan } from '../../../section/index.ts';
+import { drinkMeasure, useGarden, useShown } from '../../../store/index.ts';
+import type { SessionBagState } from './session.ts';
+
+/** The steps in working order, one open at a time; each is ticked bag by bag, or at all of them at once. */
+export function SessionSteps({
+  steps,
+  onTick,
+  onUntick,
+}: {
+  readonly steps: readonly {
+    readonly step: StepId;
+    readonly bags: readonly SessionBagState[];
+    readonly left: number;
+  }[];
+  onTick(step: StepId, bags: readonly SessionBagState[]): void;
+  onUntick(step: StepId, bag: SessionBagState): void;
+}) {
+  const first = steps.find((s) => s.left > 0)?.step;
+  const [asked, setAsked] = useState<StepId>();
+  const open = asked ?? first;
+  const tick = (step: StepId, bags: readonly SessionBagState[]) => {
+    // once a step is done everywhere, the next that is open comes up by itself
+    if (bags.length >= (steps.find((s) => s.step === step)?.left ?? 0)) setAsked(undefined);
+    onTick(step, bags);
+  };
+  return (
+    <Box component="ol" sx={{ listStyle: 'none', margin: 0, padding: 0, display: 'grid', gap: 1 }}>
+      {steps.map(({ step, bags, left }, i) => (
+        <Box
+          component="li"
+          key={step}
+          sx={{
+            backgroundColor: 'var(--surface)',
+            border: '1px solid var(--line)',
+            borderRadius: '12px',
+            overflow: 'hidden',
+          }}
+        >
+          <ButtonBase
+            aria-expanded={open === step}
+            onClick={() => setAsked(open === step ? undefined : step)}
+            sx={{
+              width: '100%',
+              minHeight: 56,
+              paddingInline: 2,
+              display: 'flex',
+              gap: 1.5,
+              textAlign: 'start',
+            }}
+          >
+            <Box
+              component="span"
+              sx={{
+                width: 30,
+                height: 30,
+                flexShrink: 0,
+                borderRadius: '8px',
+                display: 'grid',
+                placeItems: 'center',
+                border: '2px solid var(--ink)',
+                backgroundColor: left === 0 ? 'var(--ink)' : 'transparent',
+                color: left === 0 ? 'var(--surface)' : 'inherit',
+                fontWeight: 'fontWeightMedium',
+              }}
+            >
+              {left === 0 ? <IconCheck aria-hidden size={20} /> : i + 1}
+            </Box>
+            <Box component="span" sx={{ flex: 1, fontWeight: 'fontWeightMedium', fontSize: '1.1rem' }}>
+              {STEP_NAMES[step]}
+            </Box>
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {left === 0 ? 'done' : `${bags.length - left} of ${bags.length}`}
+            </Box>
+            <IconChevronDown aria-hidden size={20} style={{ rotate: open === step ? '180deg' : '0deg' }} />
+          </ButtonBase>
+          <Collapse in={open === step} unmountOnExit>
+            <StepBody step={step} bags={bags} left={left} onTick={tick} onUntick={onUntick} />
+          </Collapse>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function StepBody({
+  step,
+  bags,
+  left,
+  onTick,
+  onUntick,
+}: {
+  readonly step: StepId;
+  readonly bags: readonly SessionBagState[];
+  readonly left: number;
+  onTick(step: StepId, bags: readonly SessionBagState[]): void;
+  onUntick(step: StepId, bag: SessionBagState): void;
+}) {
+  const caution = STEP_CAUTIONS[step];
+  const openBags = bags.filter((b) => !b.done.has(step));
+  return (
+    <Box sx={{ paddingInline: 2, paddingBlockEnd: 2 }}>
+      {STEP_WORDS[step] && <Typography sx={{ marginBlockEnd: 1 }}>{STEP_WORDS[step]}</Typography>}
+      {caution && <Caution>{caution}</Caution>}
+      <Box sx={{ display: 'grid', gap: 1 }}>
+        {bags.map((state) => (
+          <BagTick
+            key={state.bag.container.id}
+            step={step}
+            state={state}
+            onTick={onTick}
+            onUntick={onUntick}
+          />
+        ))}
+      </Box>
+      {left > 1 && (
+        <Button
+          variant="contained"
+          fullWidth
+          onClick={() => onTick(step, openBags)}
+          sx={{ marginBlockStart: 1.5, minHeight: 56 }}
+        >
+          Done at all {left}
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+/** One bag at a step: a tick as wide as the screen, with what differs from bag to bag. */
+function BagTick({
+  step,
+  state,
+  onTick,
+  onUntick,
+}: {
+  readonly step: StepId;
+  readonly state: SessionBagState;
+  onTick(step: StepId, bags: readonly SessionBagState[]): void;
+  onUntick(step: StepId, bag: SessionBagState): void;
+}) {
+  const [isOpen, setOpen] = useState(false);
+  const isDone = state.done.has(step);
+  const { bag, item } = state;
+  return (
+    <Box>
+      <ButtonBase
+        role="checkbox"
+        aria-checked={isDone}
+        aria-label={`${STEP_NAMES[step]}: bag ${bag.container.label}`}
+        onClick={() => (isDone ? onUntick(step, state) : onTick(step, [state]))}
+        sx={{
+          width: '100%',
+          minHeight: 56,
+          paddingInline: 1.5,
+          paddingBlock: 1,
+          display: 'flex',
+          gap: 1.5,
+          textAlign: 'start',
+          borderRadius: '10px',
+          border: '2px solid',
+          borderColor: isDone ? 'var(--action)' : 'var(--line)',
+          backgroundColor: isDone ? 'var(--action-wash)' : 'transparent',
+        }}
+      >
+        <Box
+          component="span"
+          sx={{
+            width: 26,
+            height: 26,
+            flexShrink: 0,
+            display: 'grid',
+            placeItems: 'center',
+            border: '2px solid var(--ink)',
+            borderRadius: '6px',
+          }}
+        >
+          {isDone && <IconCheck aria-hidden size={20} />}
+        </Box>
+        <Box component="span" sx={{ flex: 1, fontSize: '1.05rem' }}>
+          <strong>{bag.container.label}</strong> {item.varietyName}
+          <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: '0.95rem' }}>
+            <BagWords step={step} state={state} />
+          </Box>
+        </Box>
+      </ButtonBase>
+      {step === 'plant' && (
+        <>
+          <Button size="small" onClick={() => setOpen(!isOpen)} aria-expanded={isOpen}>
+            {isOpen ? 'Hide the section' : 'See it in section'}
+          </Button>
+          <Collapse in={isOpen} unmountOnExit>
+            <PlantSection state={state} />
+          </Collapse>
+        </>
+      )}
+    </Box>
+  );
+}
+
+function BagWords({ step, state }: { readonly step: StepId; readonly state: SessionBagState }) {
+  const { garden } = useGarden();
+  const shown = useShown();
+  const { bag, plan, item, drinkLitres } = state;
+  const measure = drinkMeasure(garden);
+  switch (step) {
+    case 'strip':
+      return stripSentence(plan.stem.stripLeaves, 'at-once');
+    case 'plant':
+      return planSentence(plan, shown);
+    case 'support': {
+      const { kind, heightMillimetres } = bag.container.support;
+      return `${supportOf(kind).name}, ${shown.show(heightMillimetres, 'height')} above the ground`;
+    }
+    case 'drink':
+      return `${shown.show(drinkLitres, 'drink')}, about ${fillsWords(inMeasure(drinkLitres, measure).count, measure)}, close to the stem`;
+    case 'soak':
+      return item.wayId === 'net-cup' ? 'Rinse the roots bare.' : '';
+    default:
+      return '';
+  }
+}
+
+function PlantSection({ state: { bag, item, plan } }: { readonly state: SessionBagState }) {
+  const { clock, garden } = useGarden();
+  const shown = useShown();
+  const now = clock.now();
+  const planting = { ...item, schoolId: item.schoolId, plantedOn: undefined };
+  const scene = withPlan(
+    sceneOf(
+      bag.container,
+      bag.body,
+      bag.container.stations.map((s, i) => imaginedOccupant(planting, s.id, i, now)),
+      undefined,
+      now,
+      garden.settings,
+    ),
+    plan,
+    bag.body,
+  );
+  const short = { ...scene, support: { kind: 'none' as const, heightMillimetres: 0 } };
+  const top = Math.max(short.heightMillimetres, ...short.plants.map((p) => p.surface + p.heightMillimetres));
+  return (
+    <Box sx={{ height: 300 }}>
+      <BagSection
+        scene={{ ...short, top }}
+        shown={shown}
+        height={300}
+        title={`Bag ${bag.container.label} in section`}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,147 @@
+import { bodyOf } from '@rundel/core/garden-state';
+import { occupantsOf } from '@rundel/core/plants';
+import { type Garden, liveEntries, type Entry, type Container } from '@rundel/core/records';
+import { gannetSlip } from '@rundel/core/demo';
+import { describe, expect, it } from 'vitest';
+import { newGarden } from '../../../store/new-garden.ts';
+import type { Bag } from '../../../store/index.ts';
+import { itemFor, sessionSchema, sessionState, stepsOf, tickOf, type PlantingSession } from './session.ts';
+
+const NOW = '2026-05-25T09:30:00.000+01:00';
+const LATER = '2026-05-25T10:00:00.000+01:00';
+const garden: Garden = newGarden(NOW, { gardenName: 'Back step', latitudeDegrees: 51, units: 'metric' });
+const { settings } = garden;
+const stamps = { createdAt: NOW, changedAt: NOW };
+
+function bagOf(label: string, kindId: string, litres: number, stations = 1): Bag {
+  const container: Container = {
+    id: `con_session0${label}`,
+    label,
+    kindId,
+    size: { by: 'label', litres },
+    mixId: 'bought',
+    mulchMillimetres: 0,
+    standId: garden.stands[0]?.id ?? '',
+    stations: Array.from({ length: stations }, (_, i) => ({ id: `stn_session${label}${i}` })),
+    support: { kind: 'stake', heightMillimetres: 1500 },
+    order: Number(label),
+    ...stamps,
+  };
+  const body = bodyOf(container, garden);
+  return { container, stand: garden.stands[0], body, occupants: [], name: 'empty', water: undefined };
+}
+
+const bags = [bagOf('1', 'round-fabric', 57), bagOf('2', 'pillow', 50, 3)];
+const seedlings = {
+  cropId: 'tomato',
+  habitId: 'tall',
+  varietyName: 'Lantern Drop',
+  plantName: undefined,
+  seedling: { stemMillimetres: 300, ballMillimetres: 90 },
+  schoolId: 'first-leaves',
+};
+
+function begun(): PlantingSession {
+  const items = bags.map((bag) => {
+    const fit = itemFor(bag, seedlings, settings, undefined);
+    if (fit.kind !== 'fits') throw new Error('expected it to fit');
+    return fit.item;
+  });
+  return { startedAt: NOW, hasBegun: true, isMoistened: true, items };
+}
+
+/** The diary after some ticks. */
+function after(
+  session: PlantingSession,
+  steps: readonly (readonly [step: 'soak' | 'plant' | 'drink', bag: number])[],
+) {
+  const states = sessionState(session, bags, [], settings);
+  const ticks = steps.map(([step, at]) => {
+    const state = states[at];
+    if (!state) throw new Error('no such bag');
+    return tickOf(step, state, [], LATER);
+  });
+  const live = ticks.flatMap((t, i) =>
+    t.drafts.map((draft, j) => ({ ...draft, id: `ent_session${i}${j}`, recordedAt: LATER }) as Entry),
+  );
+  return { ticks, live, states: sessionState(session, bags, live, settings) };
+}
+
+describe('a planting session', () => {
+  it('chooses for each bag the simplest way that works', () => {
+    expect(begun().items.map((i) => i.wayId)).toEqual(['upright', 'trench']);
+    expect(sessionSchema.parse(begun())).toEqual(begun());
+  });
+
+  it('says of a bag that nothing works in it', () => {
+    const tall = { ...seedlings, seedling: { stemMillimetres: 300, ballMillimetres: 390 } };
+    const fit = itemFor(bagOf('3', 'pillow', 30), tall, settings, 'upright');
+    expect(fit).toMatchObject({ kind: 'cannot', outcome: { obstacle: { stands: 'ball-too-tall' } } });
+  });
+
+  it('has the steps of all bags in working order, each with the bags that have it', () => {
+    const steps = stepsOf(sessionState(begun(), bags, [], settings));
+    expect(steps.map((s) => [s.step, s.left])).toEqual([
+      ['loosen', 1],
+      ['moisten', 2],
+      ['soak', 2],
+      ['strip', 2],
+      ['plant', 2],
+      ['firm', 2],
+      ['support', 2],
+      ['label', 2],
+      ['drink', 2],
+      ['shade', 2],
+    ]);
+  });
+
+  it('puts stripping after planting for who fills first, and leaves supports for later', () => {
+    const own = { ...settings, orderSchoolId: 'fill-first', supportSchoolId: 'later' };
+    const order = stepsOf(sessionState(begun(), bags, [], own)).map((s) => s.step);
+    expect(order.indexOf('strip')).toBeGreaterThan(order.indexOf('plant'));
+    expect(order).not.toContain('support');
+  });
+
+  it('is ticked by the diary alone, bag by bag', () => {
+    const { states } = after(begun(), [['soak', 0]]);
+    expect(states[0]?.done.has('soak')).toBe(true);
+    expect(states[1]?.done.has('soak')).toBe(false);
+    expect(stepsOf(states).find((s) => s.step === 'soak')?.left).toBe(1);
+  });
+
+  it('an entry from before it began ticks nothing', () => {
+    const { live } = after(begun(), [['soak', 0]]);
+    const old = live.map((e) => ({ ...e, at: '2026-05-24T10:00:00.000+01:00' }));
+    expect(sessionState(begun(), bags, old, settings)[0]?.done.size).toBe(0);
+  });
+
+  it('plants every free place of a bag, by the way and the depth that were worked out', () => {
+    const { ticks } = after(begun(), [['plant', 1]]);
+    const planted = ticks[0]?.drafts ?? [];
+    expect(planted).toHaveLength(3);
+    expect(planted[0]).toMatchObject({ kind: 'planted', wayId: 'trench', schoolId: 'first-leaves' });
+    expect(ticks[0]?.changes.map((c) => c.table)).toEqual(['varieties', 'plants', 'plants', 'plants']);
+  });
+
+  it('gives half of the dry drink to mix that was moistened', () => {
+    const litres = (isMoistened: boolean) =>
+      sessionState({ ...begun(), isMoistened }, bags, [], settings)[0]?.drinkLitres ?? 0;
+    expect(litres(false)).toBeCloseTo(2 * litres(true), 0);
+    expect(after(begun(), [['drink', 0]]).live[0]).toMatchObject({ kind: 'drink', litres: litres(true) });
+  });
+
+  it('leaves out a bag that is gone', () => {
+    expect(sessionState(begun(), bags.slice(0, 1), [], settings)).toHaveLength(1);
+  });
+});
+
+describe('the demo', () => {
+  it('has a plant at every station but those of the one bag that stands empty', () => {
+    const demo = gannetSlip(3);
+    const live = liveEntries(demo.entries);
+    for (const container of demo.containers) {
+      const standing = occupantsOf(container, live, demo).filter((o) => !o.clearedOn);
+      expect(standing.length).toBe(container.label === '24' ? 0 : container.stations.length);
+    }
+  });
+});

@@ -1,0 +1,219 @@
+import { plantingTaskOf } from '@rundel/core/garden-state';
+import { cropOf, habitOf, SUPPORT_SCHOOLS } from '@rundel/core/plants';
+import { type Draft, type Entry, momentSchema, seedlingSchema, WAY_IDS } from '@rundel/core/records';
+import {
+  firstDrinkLitres,
+  stepsFor,
+  STRIP_SCHOOLS,
+  waysFor,
+  wayOf,
+  type OrderSchool,
+  type PlantingOutcome,
+  type PlantingPlan,
+  type StepId,
+} from '@rundel/core/planting';
+import * as z from '@rundel/core/schema';
+import { plantingChanges, type PlantingFormResult } from '../../../ui/planting-form.ts';
+import type { Bag, OpenGarden, RecordChange } from '../../../store/index.ts';
+
+/** One bag of a planting session: what goes in and how. */
+const itemSchema = z.object({
+  containerId: z.string(),
+  cropId: z.string(),
+  habitId: z.string(),
+  varietyName: z.string(),
+  plantName: z.string().optional(),
+  seedling: seedlingSchema,
+  schoolId: z.string().optional(),
+  wayId: z.enum(WAY_IDS),
+});
+export type SessionItem = z.infer<typeof itemSchema>;
+
+/** A planting that is under way, kept on this device. What has been done of it follows from the diary. */
+export const sessionSchema = z.object({
+  startedAt: momentSchema,
+  /** undefined while bags are still being chosen */
+  hasBegun: z.boolean(),
+  isMoistened: z.boolean(),
+  items: z.array(itemSchema),
+});
+export type PlantingSession = z.infer<typeof sessionSchema>;
+
+type PlantingSettings = OpenGarden['garden']['settings'];
+
+/** The first of the ways that work in a bag, or the one asked for. */
+export function itemFor(
+  bag: Bag,
+  result: Omit<PlantingFormResult, 'plantedOn' | 'way'>,
+  settings: PlantingSettings,
+  wayId: SessionItem['wayId'] | undefined,
+):
+  | { readonly kind: 'fits'; readonly item: SessionItem }
+  | { readonly kind: 'cannot'; readonly outcome: PlantingOutcome } {
+  const task = taskOf(bag, { ...result, wayId: 'upright' }, settings);
+  const outcome = wayId ? wayOf(wayId).plan(task) : (waysFor(task)[0] ?? wayOf('upright').plan(task));
+  if (outcome.kind === 'cannot') return { kind: 'cannot', outcome };
+  const { cropId, habitId, varietyName, plantName, seedling, schoolId } = result;
+  return {
+    kind: 'fits',
+    item: {
+      containerId: bag.container.id,
+      cropId,
+      habitId,
+      varietyName,
+      seedling,
+      ...(plantName ? { plantName } : {}),
+      ...(schoolId ? { schoolId } : {}),
+      wayId: outcome.plan.wayId,
+    },
+  };
+}
+
+type ItemSeedling = Pick<SessionItem, 'cropId' | 'habitId' | 'seedling' | 'wayId'> & {
+  readonly schoolId?: string | undefined;
+};
+
+function taskOf(bag: Bag, item: ItemSeedling, settings: PlantingSettings) {
+  const schoolId = item.schoolId ?? settings.depthSchoolId;
+  const habit = habitOf(item.cropId, item.habitId);
+  return plantingTaskOf(
+    bag.body,
+    bag.container.stations.length,
+    schoolId,
+    cropOf(item.cropId),
+    habit,
+    item.seedling,
+  );
+}
+
+/** A bag of the session with its plan, its steps and what is done of them. */
+export interface SessionBagState {
+  readonly bag: Bag;
+  readonly item: SessionItem;
+  readonly plan: PlantingPlan;
+  readonly steps: readonly StepId[];
+  /** by step: the entries that tick it */
+  readonly done: ReadonlyMap<StepId, readonly string[]>;
+  /** litres of the first drink */
+  readonly drinkLitres: number;
+}
+
+const TASK_OF_STEP: Partial<Record<StepId, Extract<Entry, { kind: 'tended' }>['task']>> = {
+  loosen: 'loosened',
+  moisten: 'moistened',
+  soak: 'soaked',
+  strip: 'stripped',
+  firm: 'firmed',
+  label: 'labelled',
+  shade: 'shaded',
+};
+
+function stepOf(entry: Entry): StepId | undefined {
+  if (entry.kind === 'planted') return 'plant';
+  if (entry.kind === 'supported') return 'support';
+  if (entry.kind === 'drink') return 'drink';
+  if (entry.kind !== 'tended') return undefined;
+  return (Object.keys(TASK_OF_STEP) as StepId[]).find((step) => TASK_OF_STEP[step] === entry.task);
+}
+
+/** Every bag of a session as it stands by the diary; bags that are gone are left out. */
+export function sessionState(
+  session: PlantingSession,
+  bags: readonly Bag[],
+  live: readonly Entry[],
+  settings: PlantingSettings,
+): readonly SessionBagState[] {
+  const since = Date.parse(session.startedAt);
+  const stripSchool = STRIP_SCHOOLS.find((s) => s.id === settings.stripSchoolId)?.id ?? 'at-once';
+  const supportDays = SUPPORT_SCHOOLS.find((s) => s.id === settings.supportSchoolId)?.fromDays ?? 0;
+  return session.items.flatMap((item): SessionBagState[] => {
+    const bag = bags.find((b) => b.container.id === item.containerId);
+    if (!bag) return [];
+    const outcome = wayOf(item.wayId).plan(taskOf(bag, item, settings));
+    if (outcome.kind === 'cannot') return [];
+    const { plan } = outcome;
+    const done = new Map<StepId, string[]>();
+    for (const entry of live) {
+      if (!('containerId' in entry) || entry.containerId !== item.containerId) continue;
+      if (Date.parse(entry.at) < since) continue;
+      const step = stepOf(entry);
+      if (step) done.set(step, [...(done.get(step) ?? []), entry.id]);
+    }
+    const steps = stepsFor(
+      {
+        isCompressed: bag.body.kind.isClosed || bag.body.real.ring !== undefined,
+        wayId: item.wayId,
+        leavesToStrip: plan.stem.stripLeaves,
+        stripSchool,
+        isSupportedNow: bag.container.support.kind !== 'none' && supportDays === 0,
+      },
+      (settings.orderSchoolId as OrderSchool['id'] | undefined) ?? 'strip-first',
+    );
+    const share = Math.min(1, plan.levelMillimetres / bag.body.fill.mixMillimetres);
+    const drinkLitres = firstDrinkLitres(
+      bag.body.fill.mixLitres * share,
+      session.isMoistened,
+      bag.body.assumed,
+    );
+    return [{ bag, item, plan, steps, done, drinkLitres: Math.max(0.1, Math.round(drinkLitres * 10) / 10) }];
+  });
+}
+
+/** The steps of all bags together in working order, each with the bags that have it. */
+export function stepsOf(
+  states: readonly SessionBagState[],
+): readonly { readonly step: StepId; readonly bags: readonly SessionBagState[]; readonly left: number }[] {
+  const order: StepId[] = [];
+  // bags differ in what applies to them, never in the order
+  for (const longest of [...states].sort((a, b) => b.steps.length - a.steps.length))
+    for (const [i, step] of longest.steps.entries())
+      if (!order.includes(step)) {
+        const before = longest.steps[i - 1];
+        order.splice(before ? order.indexOf(before) + 1 : 0, 0, step);
+      }
+  return order.map((step) => {
+    const bags = states.filter((s) => s.steps.includes(step));
+    return { step, bags, left: bags.filter((s) => !s.done.has(step)).length };
+  });
+}
+
+/** What ticking a step at a bag writes: a diary entry, and for the planting itself the plant's records. */
+export function tickOf(
+  step: StepId,
+  { bag, item, plan, drinkLitres }: SessionBagState,
+  varieties: OpenGarden['garden']['varieties'],
+  now: string,
+): { readonly changes: readonly RecordChange[]; readonly drafts: readonly Draft[] } {
+  const here = { at: now, containerId: bag.container.id };
+  const task = TASK_OF_STEP[step];
+  if (task) return { changes: [], drafts: [{ kind: 'tended', ...here, task }] };
+  if (step === 'support') {
+    const { kind, heightMillimetres } = bag.container.support;
+    return { changes: [], drafts: [{ kind: 'supported', ...here, supportId: kind, heightMillimetres }] };
+  }
+  if (step === 'drink') {
+    return {
+      changes: [],
+      drafts: [{ kind: 'drink', ...here, litres: drinkLitres, ranThrough: false, isMeasured: true }],
+    };
+  }
+  const taken = new Set(bag.occupants.map((o) => o.stationId));
+  const free = bag.container.stations.filter((s) => !taken.has(s.id)).map((s) => s.id);
+  const isLow = plan.topUps.length > 0;
+  return plantingChanges(
+    {
+      ...item,
+      plantName: item.plantName,
+      schoolId: item.schoolId,
+      plantedOn: now.slice(0, 10),
+      way: {
+        wayId: item.wayId,
+        ...(isLow ? { levelMillimetres: plan.levelMillimetres } : {}),
+        buriedMillimetres: plan.stem.buriedMillimetres,
+      },
+    },
+    [{ containerId: bag.container.id, stationIds: free }],
+    varieties,
+    now,
+  );
+}

@@ -1,0 +1,25 @@
+import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useGarden } from '../../../store/index.ts';
+import { sessionSchema, type PlantingSession } from './session.ts';
+
+/** The planting that is under way on this device, or null; undefined until it has been read. */
+export function usePlantingSession(): {
+  readonly session: PlantingSession | null | undefined;
+  keep(session: PlantingSession | null): Promise<void>;
+} {
+  const { store, which } = useGarden();
+  const client = useQueryClient();
+  const options = queryOptions({
+    queryKey: ['planting-session', which] as const,
+    queryFn: async () => sessionSchema.safeParse(await store.readNote('planting')).data ?? null,
+    staleTime: Infinity,
+  });
+  const { data } = useQuery(options);
+  return {
+    session: data,
+    async keep(session) {
+      client.setQueryData(options.queryKey, session);
+      await store.writeNote('planting', session);
+    },
+  };
+}

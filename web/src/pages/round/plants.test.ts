@@ -1,0 +1,98 @@
+import { bagWater } from '@rundel/core/garden-state';
+import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
+import { liveEntries, type Entry } from '@rundel/core/records';
+import { describe, expect, it } from 'vitest';
+import { foundWords, plantWords } from '../../text/look-text.ts';
+import { bagOf } from '../../store/bags.ts';
+import { shownIn } from '../../store/shown.ts';
+import { statusOf } from './stops.ts';
+import type { Walk } from './walk.ts';
+
+const garden = gannetSlip(3);
+const container = garden.containers.find(
+  (c) => c.stations.length === 3,
+) as (typeof garden.containers)[number];
+const [left, middle] = container.stations.map(({ id }) => id);
+const walk: Walk = { startedAt: DEMO_EVENING, containerIds: [container.id] };
+const can = { kind: 'can', litres: 9 } as const;
+
+const at = (minute: number) => ({
+  at: `2026-07-16T18:${String(minute).padStart(2, '0')}:00.000+01:00`,
+  recordedAt: DEMO_EVENING,
+  containerId: container.id,
+});
+/** A look by finger at a plant, or at the whole bag. */
+const felt = (grade: number, stationId: string | undefined, minute: number): Entry => ({
+  ...at(minute),
+  id: `ent_felt${minute}`,
+  kind: 'look',
+  look: { method: 'finger', grade },
+  ...(stationId ? { stationId } : {}),
+});
+const drink = (minute: number): Entry => ({
+  ...at(minute),
+  id: `ent_drink${minute}`,
+  kind: 'drink',
+  litres: 6,
+  isMeasured: true,
+  ranThrough: true,
+});
+const leftOut = (minute: number): Entry => ({
+  ...at(minute),
+  id: `ent_left${minute}`,
+  kind: 'skipped',
+  reason: 'no-time',
+});
+
+function statusAfter(more: readonly Entry[]) {
+  const live = liveEntries([...garden.entries, ...more]);
+  const water = bagWater({ ...garden, entries: [...live] }, container, at(40).at, live);
+  const bag = bagOf(container, garden, live, water);
+  return { status: statusOf(bag, walk, live, can), bag };
+}
+
+describe('a stop at a bag of several plants', () => {
+  it('goes by its driest plant, whichever was felt last', () => {
+    for (const looks of [
+      [felt(2, left, 2), felt(5, middle, 3)],
+      [felt(5, middle, 2), felt(2, left, 3)],
+    ]) {
+      const { status } = statusAfter(looks);
+      expect(status).toMatchObject({
+        kind: 'drink',
+        look: { stationId: left },
+        advice: { because: 'felt-dry' },
+      });
+      expect('looks' in status && status.looks).toHaveLength(2);
+    }
+  });
+
+  it('forgets what single plants felt like once the whole bag was felt', () => {
+    const { status } = statusAfter([felt(1, left, 2), felt(5, undefined, 3)]);
+    expect('looks' in status && status.looks.map((l) => l.id)).toEqual(['ent_felt3']);
+  });
+
+  it('is done with the drink that followed, also when another plant is felt after it', () => {
+    const given = [felt(2, left, 2), drink(3)];
+    expect(statusAfter(given).status).toMatchObject({ kind: 'done', drunkLitres: 6 });
+    expect(statusAfter([...given, felt(4, middle, 4)]).status).toMatchObject({
+      kind: 'done',
+      drunkLitres: 6,
+    });
+  });
+
+  it('is open again when a drier plant is found after it was left for later', () => {
+    const moist = [felt(4, middle, 2), leftOut(3)];
+    expect(['done', 'skipped']).toContain(statusAfter(moist).status.kind);
+    expect(statusAfter([...moist, felt(1, left, 4)]).status.kind).toBe('drink');
+  });
+
+  it('says what was found plant by plant, counted from the left', () => {
+    const { status, bag } = statusAfter([felt(2, left, 2), felt(5, middle, 3)]);
+    const looks = 'looks' in status ? status.looks : [];
+    const shown = shownIn('metric');
+    expect(foundWords(looks, bag.occupants, shown)).toBe('dry at plant 1, wet at plant 2');
+    expect(foundWords(looks.slice(0, 1), [], shown)).toBe('dry at one plant');
+    expect(plantWords(middle ?? '', bag.occupants)).toBe('plant 2');
+  });
+});

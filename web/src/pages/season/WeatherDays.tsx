@@ -1,0 +1,115 @@
+import { Box, Button, IconButton, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
+import { IconPencil, IconTrash } from '@tabler/icons-react';
+import { addDays } from '@rundel/core/calendar';
+import { completeWeather, type WeatherDay } from '@rundel/core/climate';
+import { resolveAssumed } from '@rundel/core/assumed';
+import { knownWeather, siteOf } from '@rundel/core/garden-state';
+import { useMemo, useState } from 'react';
+import { shortDay } from '../../text/text.ts';
+import { useGarden, useShown } from '../../store/index.ts';
+import { DayDialog } from './DayDialog.tsx';
+
+const DAYS = 21;
+const DESK_ONLY = { display: { xs: 'none', sm: 'table-cell' } };
+
+/** Tomorrow's forecast, if it is given, and the last days' weather as the water estimate takes it, with what was filled in marked in words. */
+export default function WeatherDays({ today }: { readonly today: string }) {
+  const { garden, live, remove } = useGarden();
+  const shown = useShown();
+  const [editing, setEditing] = useState<string>();
+  const [isWhole, setWhole] = useState(false);
+  const days = useMemo(
+    () =>
+      [
+        ...completeWeather(
+          knownWeather(live),
+          siteOf(garden.settings),
+          addDays(today, -(DAYS - 1)),
+          addDays(today, 1),
+          resolveAssumed(garden.settings.assumptions),
+        ),
+      ].reverse(),
+    [garden.settings, live, today],
+  );
+  const entriesOf = (day: string) =>
+    live.filter((e) => e.kind === 'weather' && e.day === day).map((e) => e.id);
+  const visible = isWhole ? days : days.slice(0, 10);
+  return (
+    <Box>
+      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Weather by day">
+        <Table
+          size="small"
+          sx={{ '& td, & th': { whiteSpace: 'nowrap', paddingInline: 1, paddingBlock: '2px' } }}
+        >
+          <TableHead>
+            <TableRow>
+              <TableCell>Day</TableCell>
+              <TableCell align="right">Coldest</TableCell>
+              <TableCell align="right">Warmest</TableCell>
+              <TableCell align="right">Rain</TableCell>
+              <TableCell align="right" sx={DESK_ONLY}>
+                Air draws
+              </TableCell>
+              <TableCell>From</TableCell>
+              <TableCell>Change</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {visible.map((day) => (
+              <TableRow
+                key={day.day}
+                sx={
+                  day.filled.temperature ? { '& td': { color: 'text.secondary', fontStyle: 'italic' } } : {}
+                }
+              >
+                <TableCell>
+                  {shortDay(day.day)}
+                  {day.day > today ? ', forecast' : ''}
+                </TableCell>
+                <TableCell align="right">{shown.show(day.minCelsius, 'temperature')}</TableCell>
+                <TableCell align="right">{shown.show(day.maxCelsius, 'temperature')}</TableCell>
+                <TableCell align="right">
+                  {day.filled.rain ? '' : shown.show(day.rainMillimetres, 'rain')}
+                </TableCell>
+                <TableCell align="right" sx={DESK_ONLY}>
+                  {shown.show(day.etoMillimetres, 'rain')}
+                </TableCell>
+                <TableCell>{sourceWords(day, live)}</TableCell>
+                <TableCell padding="none" sx={{ whiteSpace: 'nowrap' }}>
+                  <IconButton
+                    aria-label={`Give the weather of ${shortDay(day.day)}`}
+                    onClick={() => setEditing(day.day)}
+                    sx={{ width: 44, height: 44 }}
+                  >
+                    <IconPencil size={20} aria-hidden />
+                  </IconButton>
+                  {!day.filled.temperature && (
+                    <IconButton
+                      aria-label={`Remove the weather of ${shortDay(day.day)}`}
+                      onClick={() =>
+                        void remove(entriesOf(day.day), `weather of ${shortDay(day.day)} removed`)
+                      }
+                      sx={{ width: 44, height: 44 }}
+                    >
+                      <IconTrash size={20} aria-hidden />
+                    </IconButton>
+                  )}
+                </TableCell>
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      </Box>
+      <Button onClick={() => setWhole((whole) => !whole)}>
+        {isWhole ? 'Show ten days' : `Show all ${DAYS}`}
+      </Button>
+      {editing && <DayDialog day={editing} onClose={() => setEditing(undefined)} />}
+    </Box>
+  );
+}
+
+function sourceWords(day: WeatherDay, live: ReturnType<typeof useGarden>['live']): string {
+  if (day.filled.temperature) return 'filled in';
+  const last = live.findLast((e) => e.kind === 'weather' && e.day === day.day);
+  return last?.kind === 'weather' && last.source === 'file' ? 'file' : 'typed';
+}

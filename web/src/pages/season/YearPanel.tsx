@@ -1,0 +1,132 @@
+import { Box, Button, IconButton, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
+import { dayOf } from '@rundel/core/calendar';
+import { useEffect, useRef, useState } from 'react';
+import { Panel } from '../../ui/Page.tsx';
+import { useGarden } from '../../store/index.ts';
+import { ChosenYear } from './ChosenYear.tsx';
+import { PlanDialog } from './PlanDialog.tsx';
+import { useYears, type YearRow } from './use-years.ts';
+import { WindowsPanel } from './WindowsPanel.tsx';
+import { YearBands } from './YearBands.tsx';
+import { YearTable } from './YearTable.tsx';
+
+/** After this long without a key a move is kept. */
+const KEYS_REST_MILLISECONDS = 700;
+
+/** The year as bands, with what is planned; below it when a crop may go where. */
+export default function YearPanel() {
+  const { garden, clock, saveRecords } = useGarden();
+  const today = dayOf(clock.now());
+  const [on, setOn] = useState(today);
+  const years = useYears(on);
+  const [chosenId, setChosen] = useState<string>();
+  const [trying, setTrying] = useState<{ readonly id: string; readonly day: string }>();
+  // where the drag is now: the drop may come before the move has been drawn
+  const dragged = useRef<{ readonly id: string; readonly day: string }>(undefined);
+  const waiting = useRef<number>(undefined);
+  const [isTable, setTable] = useState(false);
+  const [isPlanning, setPlanning] = useState(false);
+  const rows = years.rows.map((row): YearRow => ({
+    ...row,
+    years: row.years.map((year) =>
+      year.plan && trying?.id === year.id ? years.tried(year.plan, row.bag, trying.day) : year,
+    ),
+  }));
+  const row = rows.find((r) => r.years.some((y) => y.id === chosenId));
+  const chosen = row?.years.find((y) => y.id === chosenId);
+  const shift = (by: number) =>
+    setOn(`${Number(on.slice(0, 4)) + by}${on.slice(4) === '-02-29' ? '-02-28' : on.slice(4)}`);
+  const keep = async () => {
+    const moved = dragged.current;
+    const plan = garden.plans.find((p) => p.id === moved?.id);
+    if (moved && plan && plan.plantOn !== moved.day) {
+      const name = rows.flatMap((r) => r.years).find((y) => y.id === plan.id)?.name ?? 'it';
+      const after = { ...plan, plantOn: moved.day, changedAt: clock.now() };
+      await saveRecords([{ table: 'plans', before: plan, after }], [], `planting of ${name} moved`);
+      // past the end of the year its bar stands in the next
+      setOn(moved.day);
+    }
+    // what has been moved on since stays as it is tried
+    setTrying((now) => (now?.day === moved?.day ? undefined : now));
+  };
+  const keepNow = useRef(keep);
+  useEffect(() => {
+    keepNow.current = keep;
+  });
+  const drop = (isByKey: boolean) => {
+    clearTimeout(waiting.current);
+    // a run of key presses is one move, and one undo
+    waiting.current = window.setTimeout(() => void keepNow.current(), isByKey ? KEYS_REST_MILLISECONDS : 0);
+  };
+  const year = years.frost.start.slice(0, 4);
+  return (
+    <>
+      <Panel>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', marginBlockEnd: 1.5 }}>
+          <IconButton aria-label="Year before" onClick={() => shift(-1)} sx={{ width: 48, height: 48 }}>
+            <IconChevronLeft aria-hidden />
+          </IconButton>
+          <Typography variant="h2">
+            {years.frost.start.slice(5) === '01-01' ? year : `${year}/${String(Number(year) + 1).slice(2)}`}
+          </Typography>
+          <IconButton aria-label="Next year" onClick={() => shift(1)} sx={{ width: 48, height: 48 }}>
+            <IconChevronRight aria-hidden />
+          </IconButton>
+          <ToggleButtonGroup
+            exclusive
+            value={isTable ? 'table' : 'bands'}
+            onChange={(_, next: string | null) => next && setTable(next === 'table')}
+            aria-label="Show the year as"
+          >
+            <ToggleButton value="bands">Bands</ToggleButton>
+            <ToggleButton value="table">Table</ToggleButton>
+          </ToggleButtonGroup>
+          <Button variant="contained" onClick={() => setPlanning(true)} sx={{ marginInlineStart: 'auto' }}>
+            Plan a crop
+          </Button>
+        </Box>
+        {rows.length === 0 ? (
+          <Typography>Add a bag first; then its year stands here.</Typography>
+        ) : isTable ? (
+          <YearTable rows={rows} />
+        ) : (
+          <>
+            <YearBands
+              rows={rows}
+              frost={years.frost}
+              today={today}
+              chosenId={chosenId}
+              onChoose={(y) => setChosen(y.id)}
+              onMove={(y, day) => {
+                setChosen(y.id);
+                setTrying({ id: y.id, day });
+                dragged.current = { id: y.id, day };
+              }}
+              onDrop={drop}
+            />
+            <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
+              Blue behind: how likely frost still is, or is again. Dashed: expected; the striped line below a
+              bar is when the first picking may come. Dots are feeds: filled were given, open ones its regime
+              will ask for. A planned bar can be dragged, or moved with the arrow keys.
+            </Typography>
+          </>
+        )}
+      </Panel>
+      {chosen && row && (
+        <ChosenYear year={chosen} row={row} place={years.placeOf(row.bag.stand?.cover ?? 'open')} />
+      )}
+      <WindowsPanel years={years} />
+      {isPlanning && (
+        <PlanDialog
+          years={years}
+          onPlanned={({ id, plantOn }) => {
+            setOn(plantOn);
+            setChosen(id);
+          }}
+          onClose={() => setPlanning(false)}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,140 @@
+import { Box, Button, LinearProgress, Typography } from '@mui/material';
+import { IconPrinter } from '@tabler/icons-react';
+import { resolveAssumed } from '@rundel/core/assumed';
+import { dayOf } from '@rundel/core/calendar';
+import { useEffect, useMemo, useState } from 'react';
+import { Caution } from '../../../ui/Caution.tsx';
+import { Panel } from '../../../ui/Page.tsx';
+import { drinkMeasure, useAwayPlan, useBags, useGarden } from '../../../store/index.ts';
+import { AwayFields } from './AwayFields.tsx';
+import { awayFormSchema, readAwayForm, usualAwayForm, type AwayForm } from './away-form.ts';
+import { answerWords, helperWords } from './away-words.ts';
+import { AwayStrips } from './AwayStrips.tsx';
+import { HelperSheet } from './HelperSheet.tsx';
+
+const NOTE = 'away';
+
+/** The form as it was left on this device, or the usual one; a leaving day that is past is today again. */
+function useAwayForm(today: string): [AwayForm | undefined, (next: AwayForm) => void] {
+  const { store } = useGarden();
+  const [form, setForm] = useState<AwayForm>();
+  useEffect(() => {
+    let isCurrent = true;
+    void store.readNote(NOTE).then((note) => {
+      const read = awayFormSchema.safeParse(note);
+      if (isCurrent) setForm(read.success && read.data.leaveOn >= today ? read.data : usualAwayForm(today));
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [store, today]);
+  const keep = (next: AwayForm) => {
+    setForm(next);
+    void store.writeNote(NOTE, next);
+  };
+  return [form, keep];
+}
+
+/** Going away: which bags come through, what would help, and what a helper has to do. */
+export default function AwayPanel() {
+  const { garden, clock } = useGarden();
+  const { bags } = useBags();
+  const today = dayOf(clock.now());
+  const [form, setForm] = useAwayForm(today);
+  const measure = drinkMeasure(garden);
+  const reading = useMemo(
+    () => form && readAwayForm(form, today, measure.litres),
+    [form, measure.litres, today],
+  );
+  const state = useAwayPlan(reading?.kind === 'asked' ? reading.question : undefined);
+  const plan = state?.kind === 'ready' ? state.plan : state?.kind === 'working' ? state.before : undefined;
+  const labelOf = (id: string) => bags.find((b) => b.container.id === id)?.container.label ?? '?';
+  if (bags.every((bag) => bag.occupants.length === 0))
+    return <Panel>Nothing is planted yet: go whenever you like.</Panel>;
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 2.5,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: '320px minmax(0, 1fr)' },
+        alignItems: 'start',
+        '@media print': { display: 'block' },
+      }}
+    >
+      <Box sx={{ '@media print': { display: 'none' } }}>
+        {form && (
+          <AwayFields
+            form={form}
+            onChange={setForm}
+            problems={reading?.kind === 'refused' ? reading.problems : {}}
+            measure={measure}
+          />
+        )}
+        <Box aria-live="polite" sx={{ minHeight: 34 }}>
+          {state?.kind === 'working' && (
+            <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+              <LinearProgress
+                variant="determinate"
+                value={state.share * 100}
+                aria-label="Working out the time away"
+                sx={{ flex: 1 }}
+              />
+              <Button size="small" onClick={state.cancel}>
+                Stop
+              </Button>
+            </Box>
+          )}
+          {state?.kind === 'stopped' && (
+            <Typography>
+              Stopped. <Button onClick={state.again}>Work it out</Button>
+            </Typography>
+          )}
+          {state?.kind === 'failed' && (
+            <Caution>It could not be worked out: {state.problem} Nothing is lost.</Caution>
+          )}
+        </Box>
+      </Box>
+      <Box sx={{ minWidth: 0 }}>
+        {plan && (
+          <Box sx={{ opacity: state?.kind === 'working' ? 0.55 : 1 }}>
+            <Box sx={{ '@media print': { display: 'none' } }}>
+              <Panel title="Who comes through">
+                <Typography sx={{ fontSize: '1.12rem', marginBlockEnd: 1.5 }} aria-live="polite">
+                  {answerWords(plan, labelOf, measure.litres)}{' '}
+                  {plan.minutes > 0 &&
+                    `Getting ready takes about ${plan.minutes} minutes beside the watering.`}
+                </Typography>
+                <AwayStrips plan={plan} bags={bags} />
+                <Typography variant="body2" sx={{ marginBlockStart: 1.5, color: 'text.secondary' }}>
+                  The number in a cell is the chance, in a hundred, that the bag has gone too dry by that
+                  evening; the thin strip above it is the bag as it is. A thousand futures for each: weather
+                  drawn from your own record and what is usual here, each bag’s use as far as it is known,{' '}
+                  {helperWords(resolveAssumed(garden.settings.assumptions).missChance)}.{' '}
+                  {plan.weighed === 1 ? 'One way was' : `${plan.weighed} ways were`} weighed. The days after a
+                  forecast are a guess.
+                </Typography>
+              </Panel>
+              <Caution>
+                Moving wet bags: slide or roll them, two people for more than a bucket. A timer needs a tap
+                that may stay open, and electricity near water an RCD and an electrician.
+              </Caution>
+            </Box>
+            {plan.visits.length > 0 && (
+              <Panel title={`For the helper at ${garden.settings.gardenName}`}>
+                <HelperSheet plan={plan} bags={bags} />
+                <Button
+                  variant="contained"
+                  startIcon={<IconPrinter aria-hidden />}
+                  onClick={() => print()}
+                  sx={{ marginBlockStart: 2, '@media print': { display: 'none' } }}
+                >
+                  Print this sheet
+                </Button>
+              </Panel>
+            )}
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,124 @@
+import { knownWeather, siteOf } from '@rundel/core/garden-state';
+import { occupantsOf, type Occupant, SUPPORT_SCHOOLS } from '@rundel/core/plants';
+import { dayOf } from '@rundel/core/calendar';
+import {
+  isCarriedOut,
+  yearOfOccupant,
+  yearOfPlan,
+  type CropYear,
+  frostYear,
+  timingSchoolOf,
+  type FrostYear,
+  type TimingPlace,
+} from '@rundel/core/season';
+import { useMemo } from 'react';
+import type { Plan, Stand } from '@rundel/core/records';
+import { plannedFeeds } from '@rundel/core/feeding';
+import { caseUnder, useBags, useFeedings, useGarden, type Bag, type FeedingNow } from '../../store/index.ts';
+
+/** One bag's row: its crops of the year, planted and planned. */
+export interface YearRow {
+  readonly bag: Bag;
+  readonly years: readonly CropYear[];
+  /** feeds given this year, and those that its regime will ask for */
+  readonly feeds: readonly FeedTick[];
+}
+
+export interface FeedTick {
+  readonly day: string;
+  readonly isGiven: boolean;
+}
+
+export interface Years {
+  readonly frost: FrostYear;
+  readonly rows: readonly YearRow[];
+  placeOf(cover: Stand['cover']): TimingPlace;
+  /** the same a year later */
+  nextPlaceOf(cover: Stand['cover']): TimingPlace;
+  /** a plan as it would be on another day */
+  tried(plan: Plan, bag: Bag, plantOn: string): CropYear;
+}
+
+/** Every bag's year, from a day that lies in it. */
+export function useYears(on: string): Years {
+  const { garden, live, clock } = useGarden();
+  const { bags } = useBags();
+  const { byId: feedings } = useFeedings();
+  const today = dayOf(clock.now());
+  return useMemo(() => {
+    const { settings } = garden;
+    const site = siteOf(settings);
+    const frost = frostYear(site, settings.frost, knownWeather(live), on);
+    const school = timingSchoolOf(settings.timingSchoolId);
+    const supportDays = SUPPORT_SCHOOLS.find((s) => s.id === settings.supportSchoolId) ?? SUPPORT_SCHOOLS[0];
+    const end = `${Number(frost.start.slice(0, 4)) + 1}${frost.start.slice(4)}`;
+    const nextFrost = frostYear(site, settings.frost, knownWeather(live), end);
+    const placeOf = (cover: Stand['cover']): TimingPlace => ({ cover, frost, site, school });
+    const contextOf = (bag: Bag) => ({
+      place: placeOf(bag.stand?.cover ?? 'open'),
+      supportDays,
+      today,
+      assumed: bag.body.assumed,
+    });
+    const isInYear = (day: string) => day >= frost.start && day < end;
+    const rows = bags.map((bag): YearRow => {
+      const everyone = occupantsOf(bag.container, live, garden);
+      const planted = distinct(everyone.filter((o) => isInYear(o.plantedOn)));
+      const planned = garden.plans.filter(
+        (p) =>
+          !p.binnedAt &&
+          p.containerId === bag.container.id &&
+          isInYear(p.plantOn) &&
+          !isCarriedOut(p, everyone),
+      );
+      const context = contextOf(bag);
+      const feeding = feedings.get(bag.container.id);
+      return {
+        bag,
+        feeds: feedTicks(bag, feeding, { live, garden }, today).filter(({ day }) => isInYear(day)),
+        years: [
+          ...planted.map((o) => yearOfOccupant(o, live, context)),
+          ...planned.map((p) => yearOfPlan(p, context)),
+        ],
+      };
+    });
+    return {
+      frost,
+      rows,
+      placeOf,
+      nextPlaceOf: (cover) => ({ ...placeOf(cover), frost: nextFrost }),
+      tried: (plan, bag, plantOn) => yearOfPlan(plan, contextOf(bag), plantOn),
+    };
+  }, [bags, feedings, garden, live, on, today]);
+}
+
+/** Days on which a bag was fed, and those on which its regime would have it fed until its plants are done. */
+function feedTicks(
+  bag: Bag,
+  feeding: FeedingNow | undefined,
+  open: Parameters<typeof caseUnder>[2],
+  today: string,
+): readonly FeedTick[] {
+  const given = open.live.flatMap((e) =>
+    e.kind === 'fed' && e.containerId === bag.container.id ? [dayOf(e.at)] : [],
+  );
+  const { regime, endsOn } = feeding ?? {};
+  const first = bag.occupants[0]?.plantedOn;
+  const planned =
+    feeding && regime && endsOn && first && endsOn > today
+      ? plannedFeeds(caseUnder(bag, feeding, open, regime, first), today, endsOn, bag.body.assumed)
+      : [];
+  return [
+    ...[...new Set(given)].map((day) => ({ day, isGiven: true })),
+    ...planned.map(({ day }) => ({ day, isGiven: false })),
+  ];
+}
+
+/** Plants of one variety that went into a bag on one day share a row. */
+function distinct(occupants: readonly Occupant[]): readonly Occupant[] {
+  const seen = new Set<string>();
+  return occupants.filter((o) => {
+    const key = `${o.variety.id} ${o.plantedOn} ${o.clearedOn ?? ''}`;
+    return !seen.has(key) && seen.add(key);
+  });
+}

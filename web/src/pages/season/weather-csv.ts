@@ -1,0 +1,88 @@
+import {
+  guessMapping,
+  readWeatherTable,
+  WIND_UNITS,
+  type ColumnMapping,
+  type WeatherRow,
+} from '@rundel/core/climate';
+import type { Entry } from '@rundel/core/records';
+import * as z from '@rundel/core/schema';
+import Papa from 'papaparse';
+
+type WindUnit = keyof typeof WIND_UNITS;
+
+/** A mapping as this device remembered it. */
+export const mappingSchema = z.object({
+  date: z.string(),
+  dateOrder: z.enum(['ymd', 'dmy', 'mdy']),
+  min: z.string(),
+  max: z.string(),
+  rain: z.string().optional(),
+  temperature: z.enum(['celsius', 'fahrenheit']),
+  rainUnit: z.enum(['millimetre', 'inch']),
+  humidity: z.string().optional(),
+  wind: z.string().optional(),
+  sun: z.string().optional(),
+  windUnit: z.enum(Object.keys(WIND_UNITS) as [WindUnit, ...WindUnit[]]).optional(),
+});
+
+export interface CsvTable {
+  readonly name: string;
+  readonly headings: readonly string[];
+  readonly rows: readonly Record<string, string>[];
+}
+
+/** A CSV as a table, or what is wrong with it. */
+export function readCsv(name: string, text: string): CsvTable | { readonly problem: string } {
+  const parsed = Papa.parse<Record<string, string>>(text.trim(), { header: true, skipEmptyLines: 'greedy' });
+  const headings = (parsed.meta.fields ?? []).filter((heading) => heading !== '');
+  if (headings.length < 3) {
+    return {
+      problem: `"${name}" does not look like a table with a date and two temperatures: I found ${headings.length} ${headings.length === 1 ? 'column' : 'columns'}.`,
+    };
+  }
+  if (parsed.data.length === 0) return { problem: `"${name}" has headings but no rows.` };
+  return { name, headings, rows: parsed.data };
+}
+
+/** The remembered mapping if its columns are in this file and read some of it, else a guess by headings and rows. */
+export function firstMapping(
+  { headings, rows }: CsvTable,
+  remembered: ColumnMapping | undefined,
+): ColumnMapping {
+  const isHere =
+    remembered && [remembered.date, remembered.min, remembered.max].every((h) => headings.includes(h));
+  return isHere && readWeatherTable(rows, remembered).days.length > 0
+    ? remembered
+    : guessMapping(headings, rows);
+}
+
+export function isWhole(mapping: ColumnMapping): boolean {
+  return mapping.date !== '' && mapping.min !== '' && mapping.max !== '';
+}
+
+/** What of a file is new, the same, or at odds with what is here. */
+export function sortDays(days: readonly WeatherRow[], live: readonly Entry[], today: string) {
+  const known = new Map(live.flatMap((e) => (e.kind === 'weather' ? [[e.day, e] as const] : [])));
+  const past = days.filter((row) => row.day <= today);
+  const isSame = (row: WeatherRow) => {
+    const here = known.get(row.day);
+    const near = (a: number | undefined, b: number | undefined) =>
+      a === b || (a !== undefined && b !== undefined && Math.abs(a - b) < 0.05);
+    return (
+      here !== undefined &&
+      near(here.minCelsius, row.minCelsius) &&
+      near(here.maxCelsius, row.maxCelsius) &&
+      near(here.rainMillimetres, row.rainMillimetres) &&
+      near(here.humidityPercent, row.humidityPercent) &&
+      near(here.windMetresPerSecond, row.windMetresPerSecond) &&
+      near(here.sunHours, row.sunHours)
+    );
+  };
+  return {
+    fresh: past.filter((row) => !known.has(row.day)),
+    same: past.filter(isSame).length,
+    different: past.filter((row) => known.has(row.day) && !isSame(row)),
+    future: days.length - past.length,
+  };
+}

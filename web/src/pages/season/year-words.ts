@@ -1,0 +1,85 @@
+import type { Crop, Habit } from '@rundel/core/plants';
+import type { CropYear, FrostYear, PlantingWindow, TimingLimit } from '@rundel/core/season';
+import type { Shown } from '../../store/index.ts';
+import { shortDay } from '../../text/text.ts';
+
+const LIMITS: Record<TimingLimit, string> = {
+  frost: 'the last frost and your margin',
+  nights: 'nights that are warm enough',
+  'cold-cover': 'what cold glass gains',
+  light: 'enough daylight to grow by',
+  heat: 'what heat gains',
+  'no-frost': 'no frost here',
+};
+
+export const limitWords = (limit: TimingLimit) => LIMITS[limit];
+
+/** A window in words, or why there is none with the numbers that stand in the way. */
+export function windowWords(window: PlantingWindow, shown: Shown): string {
+  if (window.kind === 'open') return `${shortDay(window.plant.from)} to ${shortDay(window.plant.to)}`;
+  if (window.why === 'nights-too-cold')
+    return `too cold: the warmest nights are ${shown.show(window.has, 'temperature')}, it wants ${shown.show(window.needs, 'temperature')}`;
+  return `too short: ${Math.max(0, window.has)} days are left, it takes ${window.needs}`;
+}
+
+/** When a crop can go into a bag, this season or the next, after what stands in it if anything does. */
+export function openingWords(
+  window: PlantingWindow,
+  next: PlantingWindow | undefined,
+  isAfter: boolean,
+  shown: Shown,
+): string {
+  const words = windowWords(window, shown);
+  const now =
+    window.kind === 'open'
+      ? `${isAfter ? 'After what stands in it' : 'Window'}: ${words}.`
+      : `${isAfter ? 'After what stands in it this season is ' : 'This season is '}${words}.`;
+  return next?.kind === 'open' ? `${now} Next season: ${windowWords(next, shown)}.` : now;
+}
+
+/** Where the frost dates come from. */
+export function frostSource(frost: FrostYear): string {
+  if (frost.source === 'own') return 'by the dates you gave';
+  if (frost.source === 'years') return `from ${frost.years} years of weather that you read in`;
+  return "reckoned from the months' usual temperatures, so roughly";
+}
+
+/** "1 in 6", for a chance; "hardly any" and "almost certain" at the ends. */
+export function chanceWords(chance: number): string {
+  if (chance < 0.02) return 'hardly any';
+  if (chance > 0.9) return 'almost certain';
+  if (chance > 0.4) return `${Math.round(chance * 10)} in 10`;
+  return `1 in ${Math.round(1 / chance)}`;
+}
+
+/** What follows from a planting day, line by line. */
+export function consequences(year: CropYear): readonly (readonly [string, string])[] {
+  const { dates } = year;
+  const span = ({ from, to }: { from: string; to: string }) =>
+    from === to ? shortDay(from) : `${shortDay(from)} to ${shortDay(to)}`;
+  return [
+    ['Sow', span(dates.sow)],
+    ...(dates.harden ? [['Harden off', span(dates.harden)] as const] : []),
+    ['Plant', shortDay(year.plantOn)],
+    ['Support', year.supportOn ? `up since ${shortDay(year.supportOn)}` : span(dates.support)],
+    ['First flowers', span(dates.firstFlowers)],
+    ['First picking', span(dates.firstPicking)],
+    ['Clear', `about ${shortDay(dates.clear)}`],
+  ];
+}
+
+/** How a day lies in its window, in a sentence. */
+export function standingWords(year: CropYear, window: PlantingWindow, shown: Shown): string {
+  switch (year.dates.standing) {
+    case 'in':
+      return 'The day suits it.';
+    case 'early':
+      return `Earlier than your school would: it says ${windowWords(window, shown)}${window.kind === 'open' ? `, held back by ${limitWords(window.limit)}` : ''}.`;
+    case 'late':
+      return `Late: planted after ${window.kind === 'open' ? shortDay(window.plant.to) : 'its window'}, it hardly ripens before the end. Picked green, it may still do.`;
+    case 'no-season':
+      return `There is no season for it here: ${windowWords(window, shown)}.`;
+  }
+}
+
+export const cropWords = (crop: Crop, habit: Habit) => `${crop.name}, ${habit.name.toLowerCase()}`;

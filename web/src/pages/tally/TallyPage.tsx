@@ -1,0 +1,268 @@
+import {
+  Box,
+  Button,
+  Skeleton,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  TextField,
+  MenuItem,
+  Typography,
+} from '@mui/material';
+import { dayOf } from '@rundel/core/calendar';
+import { kilogramsOf, pickedYears, pickingsOf, tallyPickings, type BagTally } from '@rundel/core/pickings';
+import { UNITS } from '@rundel/core/units';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { PickDialog } from '../../ui/EntryDialogs.tsx';
+import { useAddress } from '../../ui/address.ts';
+import { Page, Panel } from '../../ui/Page.tsx';
+import { titleOf } from '../../text/bag-text.ts';
+import { shortDay } from '../../text/text.ts';
+import { BagMark } from '../../section/index.ts';
+import {
+  nameOfBag,
+  occupantsIn,
+  useBags,
+  useGarden,
+  useMoney,
+  useShown,
+  type Bag,
+  type Money,
+  type Shown,
+} from '../../store/index.ts';
+import { useCosts } from '../../store/supplies.ts';
+
+const PickingChart = lazy(() => import('./PickingChart.tsx'));
+
+/** What each bag has yielded. */
+export default function TallyPage() {
+  const { live, garden, clock } = useGarden();
+  const { bags } = useBags();
+  const shown = useShown();
+  const money = useMoney();
+  const thisYear = Number(clock.now().slice(0, 4));
+  const [fields, change] = useAddress();
+  const picked = useMemo(() => live.filter((e) => e.kind === 'picking'), [live]);
+  const years = useMemo(() => [...new Set([thisYear, ...pickedYears(picked)])], [picked, thisYear]);
+  const asked = Number(fields.get('year'));
+  const year = years.includes(asked) ? asked : thisYear;
+  const costs = useCosts(year);
+  const [picking, setPicking] = useState<Bag>();
+  const pickings = useMemo(() => pickingsOf(picked, year), [picked, year]);
+  const tallies = useMemo(() => tallyPickings(pickings), [pickings]);
+  const before = useMemo(() => tallyPickings(pickingsOf(picked, year - 1)), [picked, year]);
+  const total = tallies.reduce((sum, t) => sum + t.kilograms, 0);
+  const today = dayOf(clock.now());
+  /** days are told without their year when it is the one that is shown */
+  const near = year === thisYear ? today : `${year}-12-31`;
+  // of a year in which neither filling nor feeding was noted, a cost would be that of the bags alone
+  const isCosted = live.some(
+    (e) => (e.kind === 'filled' || e.kind === 'fed') && Number(e.at.slice(0, 4)) === year,
+  );
+  const nameOf = (tally: BagTally) => {
+    const bag = bags.find((b) => b.container.id === tally.containerId);
+    if (bag && year === thisYear) return titleOf(bag);
+    // what stands in it now did not give what was picked then
+    if (bag) return titleOf({ ...bag, name: nameOfBag(occupantsIn(year, garden, live, bag.container)) });
+    const binned = garden.containers.find((c) => c.id === tally.containerId);
+    return binned ? `${binned.label} (in the bin)` : 'a bag that is not in this garden';
+  };
+  const best = tallies[0];
+  const firstOn = tallies.map((t) => t.firstOn).sort()[0];
+  const lastOn = tallies
+    .map((t) => t.lastOn)
+    .sort()
+    .at(-1);
+  return (
+    <Page
+      title="Tally"
+      lead={
+        tallies.length === 0
+          ? year === thisYear && picked.length > 0
+            ? 'Nothing picked yet this year.'
+            : 'Nothing picked yet.'
+          : `${pickings.length} pickings from ${tallies.length} ${tallies.length === 1 ? 'bag' : 'bags'}.`
+      }
+      actions={
+        bags.length > 0 && (
+          <TextField
+            select
+            label="Picked from"
+            value=""
+            onChange={(e) => setPicking(bags.find((b) => b.container.id === e.target.value))}
+            sx={{ minWidth: 200 }}
+          >
+            {bags.map((bag) => (
+              <MenuItem key={bag.container.id} value={bag.container.id}>
+                {titleOf(bag)}
+              </MenuItem>
+            ))}
+          </TextField>
+        )
+      }
+    >
+      {years.length > 1 && (
+        <Box
+          component="nav"
+          aria-label="Years"
+          sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', marginBlockEnd: 2 }}
+        >
+          {years.map((each) => (
+            <Button
+              key={each}
+              variant={each === year ? 'contained' : 'outlined'}
+              aria-current={each === year ? 'true' : undefined}
+              onClick={() => change({ year: each === thisYear ? undefined : String(each) })}
+            >
+              {each}
+            </Button>
+          ))}
+        </Box>
+      )}
+      {tallies.length === 0 ? (
+        <Panel title="First, a picking">
+          <Typography sx={{ marginBlockEnd: 1.5 }}>
+            Weigh or count what you pick, at the bag or here; then each bag's yield adds up on this page.
+          </Typography>
+          <Button component={Link} to="/stands" variant="contained">
+            To the bags
+          </Button>
+        </Panel>
+      ) : (
+        <Box
+          sx={{
+            display: 'grid',
+            gap: 2.5,
+            gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 0.8fr) minmax(0, 1fr)' },
+            alignItems: 'start',
+          }}
+        >
+          <Panel>
+            <Typography sx={{ fontSize: '1.15rem', marginBlockEnd: 1 }}>
+              <Box
+                component="span"
+                sx={{ fontFamily: 'h1.fontFamily', fontSize: '2.2rem', fontWeight: 740, marginInlineEnd: 1 }}
+                data-testid="total"
+              >
+                {shown.show(total, 'crop')}
+              </Box>
+              {year === thisYear ? 'so far' : `in ${year}`}
+              {firstOn && lastOn
+                ? firstOn === lastOn
+                  ? `, on ${shortDay(firstOn, near)}`
+                  : `, from ${shortDay(firstOn, near)} to ${shortDay(lastOn, near)}`
+                : ''}
+              .
+              {best && tallies.length > 1
+                ? ` Bag ${nameOf(best)} ${year === thisYear ? 'leads' : 'led'} with ${shown.show(best.kilograms, 'crop')}.`
+                : ''}
+            </Typography>
+            {before.length > 0 && (
+              <Typography sx={{ marginBlockEnd: 1 }}>
+                {year === thisYear
+                  ? `In ${year - 1} it was ${shown.show(kilogramsOf(pickingsOf(picked, year - 1, today.slice(5))), 'crop')} by this day, and ${shown.show(kilogramsOf(pickingsOf(picked, year - 1)), 'crop')} in all.`
+                  : `In ${year - 1} it was ${shown.show(kilogramsOf(pickingsOf(picked, year - 1)), 'crop')}.`}
+              </Typography>
+            )}
+            <Suspense fallback={<Skeleton variant="rectangular" height={355} />}>
+              <PickingChart series={tallies.slice(0, 6).map((tally) => ({ name: nameOf(tally), tally }))} />
+            </Suspense>
+            {tallies.length > 6 && (
+              <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                The six heaviest; all of them are in the table.
+              </Typography>
+            )}
+          </Panel>
+          <Panel title="By bag">
+            <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Pickings by bag">
+              <Table size="small" sx={{ '& td, & th': { paddingInline: 0.75, whiteSpace: 'nowrap' } }}>
+                <TableHead>
+                  <TableRow>
+                    <TableCell>Bag</TableCell>
+                    <TableCell align="right">Weight</TableCell>
+                    <TableCell align="right">Fruit</TableCell>
+                    <TableCell align="right">Times</TableCell>
+                    {before.length > 0 && <TableCell align="right">In {year - 1}</TableCell>}
+                    {isCosted && <TableCell align="right">{perWeight(1, shown).heading}</TableCell>}
+                    <TableCell>First</TableCell>
+                    <TableCell>Last</TableCell>
+                  </TableRow>
+                </TableHead>
+                <TableBody>
+                  {tallies.map((tally) => {
+                    const bag = bags.find((b) => b.container.id === tally.containerId);
+                    return (
+                      <TableRow key={tally.containerId}>
+                        <TableCell>
+                          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+                            {bag && (
+                              <BagMark
+                                body={bag.body}
+                                water={undefined}
+                                plants={bag.occupants.length}
+                                size={34}
+                              />
+                            )}
+                            {bag ? (
+                              <Link to={`/stands/${bag.container.id}`} style={{ color: 'inherit' }}>
+                                {nameOf(tally)}
+                              </Link>
+                            ) : (
+                              nameOf(tally)
+                            )}
+                          </Box>
+                        </TableCell>
+                        <TableCell align="right">
+                          {shown.show(tally.kilograms, 'crop')}
+                          {tally.unweighed > 0 ? ` + ${tally.unweighed} unweighed` : ''}
+                        </TableCell>
+                        <TableCell align="right">{tally.count > 0 ? tally.count : ''}</TableCell>
+                        <TableCell align="right">{tally.pickings}</TableCell>
+                        {before.length > 0 && (
+                          <TableCell align="right">
+                            {shownWeight(
+                              before.find((t) => t.containerId === tally.containerId),
+                              shown,
+                            )}
+                          </TableCell>
+                        )}
+                        {isCosted && (
+                          <TableCell align="right">
+                            {costOfWeight(tally, costs.get(tally.containerId)?.total, shown, money)}
+                          </TableCell>
+                        )}
+                        <TableCell sx={{ whiteSpace: 'nowrap' }}>{shortDay(tally.firstOn, near)}</TableCell>
+                        <TableCell sx={{ whiteSpace: 'nowrap' }}>{shortDay(tally.lastOn, near)}</TableCell>
+                      </TableRow>
+                    );
+                  })}
+                </TableBody>
+              </Table>
+            </Box>
+          </Panel>
+        </Box>
+      )}
+      {picking && <PickDialog bag={picking} isOpen onClose={() => setPicking(undefined)} />}
+    </Page>
+  );
+}
+
+/** A price for a kilogram as the grower weighs: by the kilogram or the pound. */
+function perWeight(pricePerKilogram: number, shown: Shown) {
+  return shown.system === 'metric'
+    ? { heading: 'Cost a kg', price: pricePerKilogram }
+    : { heading: 'Cost a lb', price: pricePerKilogram * UNITS.pound.factor };
+}
+
+/** What a kilogram cost: the bag's costs of the year over what was weighed in it. */
+function costOfWeight(tally: BagTally, cost: number | undefined, shown: Shown, money: Money): string {
+  if (cost === undefined || cost <= 0 || tally.kilograms <= 0) return '';
+  return money.show(perWeight(cost / tally.kilograms, shown).price);
+}
+
+function shownWeight(tally: BagTally | undefined, shown: Shown): string {
+  return tally && tally.kilograms > 0 ? shown.show(tally.kilograms, 'crop') : '';
+}

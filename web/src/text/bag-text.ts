@@ -1,0 +1,60 @@
+import { type Range, FINGER_GRADES, fingerGradeOf, hasLevel, type StoreLevel } from '@rundel/core/water';
+import type { Bag, Shown } from '../store/index.ts';
+import { thirstWords, whenWords } from './text.ts';
+
+/** "38 L round fabric", "#10 bucket": size as the grower said it, and the kind. */
+export function kindWords(bag: Pick<Bag, 'container' | 'body'>, shown: Shown): string {
+  const { size } = bag.container;
+  const kind = bag.body.kind.short;
+  if (size.by === 'class') return `${size.class} ${kind}`;
+  const litres = size.by === 'label' ? size.litres : bag.body.real.litres.likely;
+  return `${shown.show(litres, 'bag')} ${kind}`;
+}
+
+/** "7 · Lantern Drop" */
+export function titleOf(bag: Pick<Bag, 'container' | 'name'>): string {
+  return `${bag.container.label} · ${bag.name}`;
+}
+
+/** "dry to barely damp" */
+export function gradeSpan(share: Range): string {
+  const from = FINGER_GRADES[fingerGradeOf(share.low) - 1] ?? '';
+  const to = FINGER_GRADES[fingerGradeOf(share.high) - 1] ?? '';
+  return from === to ? from : `${from} to ${to}`;
+}
+
+/**
+ * Why a bag is looked at, in a sentence or two, as a person would put it.
+ * `strong` is what one expects to feel, `rest` why.
+ */
+export function expectation(
+  bag: Pick<Bag, 'water' | 'occupants'>,
+  shown: Shown,
+  now: string,
+): { readonly strong: string; readonly rest: string } {
+  const { water } = bag;
+  if (!water) return { strong: '', rest: '' };
+  const strong = gradeSpan(water.estimate.share);
+  if (!water.hasBeenLookedAt) {
+    return { strong, rest: 'Nobody has looked at it yet, so this is little more than a guess.' };
+  }
+  const { usedSinceLitres, lastEventAt, useMultiplier } = water.estimate;
+  const since = lastEventAt ? ` since ${whenWords(lastEventAt, now).replace(/^today /, '')}` : '';
+  if (usedSinceLitres < 0.1)
+    return { strong, rest: lastEventAt ? `You were last at it ${whenWords(lastEventAt, now)}.` : '' };
+  const used = `It drank about ${shown.show(usedSinceLitres, 'drink')}${since}`;
+  const more = thirstWords(useMultiplier.likely);
+  return { strong, rest: more ? `${used}; it takes ${more}.` : `${used}, as is usual for its kind.` };
+}
+
+/** When a bag wants its next look: "now", "tomorrow morning", "in a week or more". A bag never looked at wants it now. */
+export function nextLookWords(water: NonNullable<Bag['water']>, now: string): string {
+  const { nextLook } = water.ahead;
+  if (nextLook.kind === 'now' || !water.hasBeenLookedAt) return 'now';
+  return nextLook.kind === 'at' ? whenWords(nextLook.at, now) : 'in a week or more';
+}
+
+/** The store of a bag that is looked at by its level, if it has one. */
+export function seenStore(water: Bag['water']): StoreLevel | undefined {
+  return water?.estimate.stores.find(({ kind }) => hasLevel(kind));
+}

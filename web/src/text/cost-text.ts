@@ -1,0 +1,32 @@
+import type { CostLine } from '@rundel/core/stock';
+import type { Money } from '../store/index.ts';
+
+/** What a part of a bag's cost is called. */
+export const COST_WORDS: Record<CostLine['what'], string> = {
+  bag: 'bag',
+  mix: 'mix',
+  amendments: 'worked in',
+  feeds: 'feeds given',
+  supplies: 'supplies',
+  seed: 'seed',
+  plants: 'plants',
+  current: 'current',
+  water: 'water',
+  other: 'other',
+  work: 'work',
+};
+
+/** How a part of the cost came about, in a few words. */
+export function howWords(line: CostLine, money: Money): string {
+  const { how } = line;
+  switch (how.kind) {
+    case 'spread':
+      return `${money.show(how.whole)} over ${how.over} seasons`;
+    case 'shared':
+      return how.among === 1 ? 'for this bag' : `${money.show(how.whole)} among ${how.among} bags`;
+    case 'minutes':
+      return `${Math.round(how.minutes)} minutes`;
+    case 'as-used':
+      return 'as it was used';
+  }
+}

@@ -1,0 +1,59 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { perWords, storedDose, toldDose, toldFor } from './dose-text.ts';
+
+const SYSTEMS = ['metric', 'us', 'uk'] as const;
+const PER = ['litre', 'bag', 'plant', 'mix-litre'] as const;
+
+describe('a dose by the gallon', () => {
+  it('is told so to growers in US units, for water and mix alone', () => {
+    expect(toldDose({ amount: 4, per: 'litre' }, 'us')).toBe(15.142);
+    expect(toldDose({ amount: 60, per: 'mix-litre' }, 'us')).toBe(227.12);
+    for (const per of ['bag', 'plant'] as const) expect(toldDose({ amount: 3, per }, 'us')).toBe(3);
+    for (const system of ['metric', 'uk'] as const)
+      for (const per of PER) expect(toldDose({ amount: 4, per }, system)).toBe(4);
+  });
+
+  it('is stored by the litre, with the words that say which', () => {
+    expect(storedDose(1, 'litre', 'us')).toBeCloseTo(0.264172, 6);
+    expect(storedDose(1, 'bag', 'us')).toBe(1);
+    expect(storedDose(Number.NaN, 'litre', 'us')).toBeNaN();
+    expect(perWords('us').litre).toBe('in each gallon of water');
+    expect(perWords('uk').litre).toBe('in each litre of water');
+    expect(perWords('us').plant).toBe(perWords('metric').plant);
+  });
+
+  it('stays what it was when it is told and typed again: round by the litre', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 999 }),
+        fc.integer({ min: -2, max: 1 }),
+        fc.constantFrom(...SYSTEMS),
+        fc.constantFrom(...PER),
+        (digits, power, system, per) => {
+          const amount = Number((digits * 10 ** power).toPrecision(3));
+          expect(storedDose(toldDose({ amount, per }, system), per, system)).toBe(amount);
+        },
+      ),
+    );
+  });
+
+  it('stays what was typed when it is told again: round by the gallon', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 400 }), fc.constantFrom(...PER), (quarters, per) => {
+        const typed = quarters / 4;
+        const again = toldDose({ amount: storedDose(typed, per, 'us'), per }, 'us');
+        expect(Math.abs(again / typed - 1)).toBeLessThanOrEqual(1e-4);
+      }),
+    );
+  });
+
+  it('is never off by more than its last told digit', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.01, max: 500, noNaN: true }), fc.constantFrom(...PER), (typed, per) => {
+        const real = storedDose(typed, per, 'us') * toldFor(per, 'us');
+        expect(Math.abs(real / typed - 1)).toBeLessThan(1e-4);
+      }),
+    );
+  });
+});

@@ -1,0 +1,52 @@
+import type { LabelDose } from '@rundel/core/records';
+import { UNITS, type UnitSystem } from '@rundel/core/units';
+
+/**
+ * How much water or mix a dose "in each litre" is told for, L: growers who count in US units read labels by the gallon.
+ * What is stored is per litre, whoever typed it.
+ */
+export function toldFor(per: LabelDose['per'], system: UnitSystem): number {
+  return system === 'us' && (per === 'litre' || per === 'mix-litre') ? UNITS.usGallon.factor : 1;
+}
+
+/** Digits in which a dose is told, and how far one told in so many may be off. */
+const TOLD_DIGITS = 5;
+const TOLD_OFF = 5e-5;
+
+/**
+ * A stored dose as it is told.
+ *
+ * @example
+ * toldDose({ amount: 4, per: 'litre' }, 'us')
+ * // => 15.142
+ */
+export function toldDose({ amount, per }: Pick<LabelDose, 'amount' | 'per'>, system: UnitSystem): number {
+  const by = toldFor(per, system);
+  return by === 1 ? amount : Number((amount * by).toPrecision(TOLD_DIGITS));
+}
+
+/**
+ * A told dose as it is stored: a round amount in each litre where that is told in the same words, so that what was told and
+ * typed again stays what it was. NaN stays NaN.
+ *
+ * @example
+ * storedDose(15.142, 'litre', 'us')
+ * // => 4
+ */
+export function storedDose(told: number, per: LabelDose['per'], system: UnitSystem): number {
+  const by = toldFor(per, system);
+  if (by === 1) return told;
+  const round = Number((told / by).toPrecision(3));
+  return Math.abs(round * by - told) <= TOLD_OFF * told ? round : Number((told / by).toPrecision(6));
+}
+
+/** What a dose is counted for, in words. */
+export function perWords(system: UnitSystem): Record<LabelDose['per'], string> {
+  const measure = system === 'us' ? 'gallon' : 'litre';
+  return {
+    litre: `in each ${measure} of water`,
+    bag: 'to each bag',
+    plant: 'to each plant',
+    'mix-litre': `to each ${measure} of mix`,
+  };
+}

@@ -1,0 +1,107 @@
+import { wayOf } from '@rundel/core/planting';
+import { supportOf } from '@rundel/core/plants';
+import { TENDED_WORDS } from './tended-text.ts';
+import type { Entry, Good } from '@rundel/core/records';
+import { FEED_SKIP_WORDS, feedAmountWords } from './feed-text.ts';
+import { goodAmount, goodName, grams } from './goods-text.ts';
+import { lookWords } from './look-text.ts';
+import { dripWords, SKIP_WORDS } from './water-text.ts';
+import { TROUBLE_WORDS } from './trouble-text.ts';
+import type { Shown } from '../store/index.ts';
+import { findGood } from '@rundel/core/products';
+import { midSentence } from './text.ts';
+
+/** An entry in a few words. */
+export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = []): string {
+  const amountOf = (goodId: string, amount: number) =>
+    `${goodAmount(findGood(goodId, goods), amount, shown)} ${midSentence(goodName(goodId, goods))}`;
+  switch (entry.kind) {
+    case 'look':
+      return `Look${entry.stationId ? ' at one plant' : ''}: ${lookWords(entry.look, shown)}`;
+    case 'drink':
+      return `Drink: ${shown.show(entry.litres, 'drink')}${entry.into === 'store' ? ' into its store' : ''}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
+    case 'drip':
+      return entry.setting ? `Drip set: ${dripWords(entry.setting, shown)}` : 'Drip turned off';
+    case 'skipped':
+      return `Left for later: ${SKIP_WORDS[entry.reason].toLowerCase()}`;
+    case 'planted':
+      return `Planted, ${shown.show(entry.seedling.stemMillimetres, 'height')} tall${entry.wayId && entry.wayId !== 'upright' ? `, ${wayOf(entry.wayId).name.toLowerCase()}` : ''}`;
+    case 'height':
+      return `Measured: ${shown.show(entry.heightMillimetres, 'height')} above the mix`;
+    case 'warmth':
+      return `Mix measured: ${shown.show(entry.mixCelsius, 'temperature')}`;
+    case 'topped-up':
+      return `Topped up with ${shown.show(entry.litres, 'bag')} of mix, to ${shown.show(entry.levelMillimetres, 'depth')}`;
+    case 'supported':
+      return `Support: ${supportOf(entry.supportId).name.toLowerCase()}${entry.heightMillimetres > 0 ? `, ${shown.show(entry.heightMillimetres, 'height')} above the ground` : ''}`;
+    case 'tended':
+      return TENDED_WORDS[entry.task];
+    case 'cleared':
+      return 'Cleared';
+    case 'picking': {
+      const parts = [
+        entry.kilograms === undefined ? '' : shown.show(entry.kilograms, 'crop'),
+        entry.count === undefined ? '' : `${entry.count} fruit`,
+      ];
+      return `Picked: ${parts.filter(Boolean).join(', ')}`;
+    }
+    case 'note':
+      return entry.text;
+    case 'weather':
+      return `Weather: ${shown.range(entry.minCelsius, entry.maxCelsius, 'temperature')}`;
+    case 'filled': {
+      const litres = entry.layers.reduce((sum, layer) => sum + layer.litres, 0);
+      const parts = [
+        litres > 0 ? `${shown.show(litres, 'bag')} new mix` : '',
+        entry.keptLitres > 0 ? `${shown.show(entry.keptLitres, 'bag')} old mix kept` : '',
+        ...entry.amendments.map((a) => `${grams(a.grams, shown)} ${midSentence(goodName(a.goodId, goods))}`),
+      ];
+      return `Filled: ${parts.filter(Boolean).join(', ')}`;
+    }
+    case 'bought':
+      return `Bought ${amountOf(entry.goodId, entry.amount)}`;
+    case 'used':
+      return `Used ${amountOf(entry.goodId, entry.amount)}`;
+    case 'counted':
+      return `Counted ${amountOf(entry.goodId, entry.amount)}`;
+    case 'priced':
+      return `Price seen for ${amountOf(entry.goodId, entry.amount)}`;
+    case 'spent':
+      return `Spent on ${entry.on}${entry.asEntered ? `: ${entry.asEntered}` : ''}`;
+    case 'worked':
+      return `Worked ${entry.minutes} minutes`;
+    case 'trouble':
+      return `Trouble: ${TROUBLE_WORDS[entry.what]}${entry.livesInMix ? '; it may live on in the mix' : ''}`;
+    case 'fed': {
+      const where =
+        entry.into === 'leaves' ? ' on the leaves' : entry.into === 'store' ? ' into its store' : '';
+      const water = entry.litres === undefined ? '' : ` in ${shown.show(entry.litres, 'drink')}`;
+      return `Fed: ${feedAmountWords(entry)} ${midSentence(goodName(entry.goodId, goods))}${water}${where}`;
+    }
+    case 'feed-skipped':
+      return `Feed left out: ${FEED_SKIP_WORDS[entry.reason].toLowerCase()}`;
+    case 'regime':
+      return entry.regimeId ? 'Fed by another regime from here' : 'Fed by no regime from here';
+    case 'stage':
+      return entry.stage === 'flowers' ? 'First flowers seen' : 'First truss has set';
+    case 'solution': {
+      const what = {
+        reading: 'Nutrient measured',
+        changed: 'Nutrient made up new',
+        'topped-up': 'Nutrient topped up',
+      };
+      const parts = [
+        entry.litres === undefined ? '' : shown.show(entry.litres, 'drink'),
+        entry.ecMillisiemens === undefined ? '' : `EC ${entry.ecMillisiemens}\u00a0mS/cm`,
+        entry.ph === undefined ? '' : `pH ${entry.ph}`,
+      ].filter(Boolean);
+      return `${what[entry.what]}${parts.length > 0 ? `: ${parts.join(', ')}` : ''}`;
+    }
+    case 'tea':
+      return `Tea set to steep: ${shown.show(entry.litres, 'drink')} ${midSentence(goodName(entry.goodId, goods))}`;
+    case 'tea-tended':
+      return { stirred: 'Tea stirred', strained: 'Tea strained', emptied: 'Tea used up' }[entry.what];
+    case 'removed':
+      return 'Removed an entry';
+  }
+}

@@ -1,0 +1,280 @@
+import { addDays, daysBetween } from '@rundel/core/calendar';
+import type {
+  FEED_SKIP_REASONS,
+  FeedAmount,
+  FeedForm,
+  FeedUnit,
+  Good,
+  LabelDose,
+  RegimeStep,
+  StopRule,
+  Trigger,
+} from '@rundel/core/records';
+import type { FeedAdvice, RegimeRemark, SolutionWord, StepState, Verdict } from '@rundel/core/feeding';
+import type { DoseCheck, Element, FeedProblem } from '@rundel/core/products';
+import { trimmed, type UnitSystem } from '@rundel/core/units';
+import type { FeedingNow } from '../store/index.ts';
+import { perWords, toldDose } from './dose-text.ts';
+import { goodName } from './goods-text.ts';
+import { midSentence, shortDay } from './text.ts';
+
+export const FORM_WORDS: Record<FeedForm, string> = {
+  soluble: 'Soluble crystals or powder',
+  liquid: 'Liquid concentrate',
+  'two-part': 'Two-part nutrient',
+  granular: 'Granules or pellets',
+  'slow-release': 'Slow-release grains',
+  meal: 'Meal or casts',
+  manure: 'Bulk manure',
+  spike: 'Spikes',
+  tea: 'Steeped tea',
+  foliar: 'For leaves',
+};
+
+export const UNIT_WORDS: Record<FeedUnit, readonly [one: string, many: string]> = {
+  gram: ['g', 'g'],
+  millilitre: ['mL', 'mL'],
+  litre: ['L', 'L'],
+  spoon: ['spoon', 'spoons'],
+  teaspoon: ['teaspoon', 'teaspoons'],
+  handful: ['handful', 'handfuls'],
+  piece: ['piece', 'pieces'],
+};
+
+export const ELEMENT_WORDS: Record<Element, string> = {
+  n: 'nitrogen',
+  p: 'phosphorus',
+  k: 'potassium',
+  ca: 'calcium',
+  mg: 'magnesium',
+};
+
+/** "45 mL", "3 spoons", "1.2 kg" */
+export function feedAmountWords({ amount, unit }: FeedAmount): string {
+  if (unit === 'gram' && amount >= 1000) return `${trimmed(amount / 1000, 2)}\u00a0kg`;
+  if (unit === 'millilitre' && amount >= 1000) return `${trimmed(amount / 1000, 2)}\u00a0L`;
+  const number = trimmed(amount, amount >= 20 ? 0 : amount >= 2 ? 1 : 2);
+  return `${number}\u00a0${UNIT_WORDS[unit][number === '1' ? 0 : 1]}`;
+}
+
+/** A product's name within a sentence; its label stays on one line. */
+export function feedName(good: Pick<Good, 'name'>): string {
+  return midSentence(good.name).replaceAll('-', '-\u2060');
+}
+
+/** "4 mL in each litre of water", "15.1 mL in each gallon of water" */
+export function doseWords(dose: LabelDose, system: UnitSystem): string {
+  const told = { amount: toldDose(dose, system), unit: dose.unit };
+  return `${feedAmountWords(told)} ${perWords(system)[dose.per]}`;
+}
+
+/** "when the first truss has set" */
+export function triggerWords(trigger: Trigger): string {
+  switch (trigger.on) {
+    case 'planting':
+      return 'at planting';
+    case 'weeks':
+      return `${trimmed(trigger.weeks, 1)} ${trigger.weeks === 1 ? 'week' : 'weeks'} after planting`;
+    case 'base-used-up':
+      return 'when what the mix brought is used up';
+    case 'flowers':
+      return 'at the first flowers';
+    case 'set':
+      return 'when the first truss has set';
+    case 'picking':
+      return 'at the first picking';
+    case 'date':
+      return `on ${shortDay(`2026-${trigger.monthDay}`)}`;
+  }
+}
+
+export function stopWords(until: StopRule | undefined): string {
+  if (!until) return 'as long as the plant stands';
+  if (until.on === 'times') return until.times === 1 ? 'once' : `${until.times} times`;
+  return `until ${triggerWords(until).replace(/^(at|when|on) /, '')}`;
+}
+
+/** A step as a sentence: "From the first set truss give tomato liquid, 4 mL in each litre of water, every 7 to 10 days." */
+export function stepSentence(
+  step: RegimeStep,
+  good: Good | undefined,
+  own: readonly Good[],
+  system: UnitSystem,
+): string {
+  const dose = step.dose ?? good?.feed?.dose;
+  const start = triggerWords(step.start);
+  const upper = start.charAt(0).toUpperCase() + start.slice(1);
+  const every = step.every
+    ? step.every.fromDays === step.every.toDays
+      ? `, every ${step.every.fromDays === 1 ? 'day' : `${step.every.fromDays} days`}`
+      : `, every ${step.every.fromDays} to ${step.every.toDays} days${step.closes ? ', closer as it grows' : ''}`
+    : ', once';
+  const until = step.until ? `, ${stopWords(step.until)}` : '';
+  return `${upper}: ${midSentence(goodName(step.goodId, own))}${dose ? `, ${doseWords(dose, system)}` : ''}${every}${until}.`;
+}
+
+/** What a trigger is called when a day is counted from it. */
+const FROM_WORDS: Record<Trigger['on'], string> = {
+  planting: 'planting',
+  weeks: 'planting',
+  'base-used-up': 'the mix’s own feed running out',
+  flowers: 'first flowers',
+  set: 'the first set truss',
+  picking: 'the first picking',
+  date: 'its date',
+};
+
+const days = (n: number) => (n === 1 ? '1 day' : `${n} days`);
+
+/** Where a step stands, in one sentence. */
+export function stateSentence(state: StepState, today: string, own: readonly Good[]): string {
+  const name = goodName(state.step.goodId, own);
+  if (state.kind === 'waits') {
+    const when = state.expected ? `, about ${shortDay(state.expected.day)}` : '';
+    return `${name} waits for ${FROM_WORDS[state.step.start.on]}${when}.`;
+  }
+  if (state.kind === 'ended') {
+    return {
+      done: `${name} was given on ${shortDay(state.on)} and is not asked for again.`,
+      enough: `${name} was left on ${shortDay(state.on)}, since it had enough, and is not asked for again.`,
+      times: `${name} has been given as often as it should.`,
+      stop: `${name} ended on ${shortDay(state.on)}.`,
+      'let-go': `${name} would have been given before this regime was taken up; it is let go.`,
+    }[state.why];
+  }
+  const { reason, target, earliest, latest } = state;
+  const when =
+    today > latest
+      ? `is ${days(daysBetween(latest, today))} late`
+      : target <= today
+        ? 'is due'
+        : target === addDays(today, 1)
+          ? 'is due tomorrow'
+          : `is due about ${shortDay(target)}`;
+  const why =
+    reason.lastOn === undefined
+      ? `its first since ${FROM_WORDS[reason.trigger.on]}${reason.isNoted ? '' : ' (reckoned, not seen)'}`
+      : reason.intervalDays === undefined
+        ? `since ${shortDay(reason.startedOn)}`
+        : `${days(daysBetween(reason.lastOn, today))} since the last, and it wants one after ${reason.intervalDays}`;
+  const apart = reason.apartFrom
+    ? ` ${goodName(reason.apartFrom.goodId, own)} on ${shortDay(reason.apartFrom.day)} keeps it off until ${shortDay(earliest)}.`
+    : '';
+  const left = reason.left
+    ? ` It was left on ${shortDay(reason.left.day)}: ${FEED_SKIP_WORDS[reason.left.reason as SkippedFeed].toLowerCase()}.`
+    : '';
+  return `${name} ${when}: ${why}.${apart}${left}`;
+}
+
+type SkippedFeed = (typeof FEED_SKIP_REASONS)[number];
+
+export const FEED_SKIP_WORDS: Record<SkippedFeed, string> = {
+  enough: 'It has had enough',
+  'too-dry': 'The bag is too dry',
+  'too-wet': 'The bag is too wet',
+  'no-time': 'No time',
+  'none-left': 'None left to give',
+  other: 'Another reason',
+};
+
+export const ADVICE_WORDS: Record<Exclude<FeedAdvice['kind'], 'feed' | 'not-yet'>, string> = {
+  'too-dry': 'It is too dry to feed: roots would scorch. Water first, and feed at the next stop.',
+  'too-wet': 'It is too wet to feed: it would only run through. Feed once it has drunk.',
+};
+
+/** What the ledger says of a bag, in one sentence. */
+export function ledgerSentence(verdicts: readonly Verdict[], isFed: boolean): string {
+  const told = verdicts.filter((v) => v.element === 'n' || v.element === 'p' || v.element === 'k');
+  const names = (list: readonly Verdict[]) => list.map((v) => ELEMENT_WORDS[v.element]).join(' and ');
+  const short = told.filter((v) => v.status === 'short');
+  const over = told.filter((v) => v.status === 'over');
+  const sure = (list: readonly Verdict[]) => (list.every((v) => v.isSure) ? 'is' : 'is likely');
+  if (short.length > 0 && over.length > 0)
+    return `It ${sure(short)} short of ${names(short)}, while there is more ${names(over)} than it can use.`;
+  if (short.length > 0)
+    return `It ${sure(short)} short of ${names(short)}${isFed ? '' : ', and no regime feeds it'}.`;
+  if (over.length > 0)
+    return `There is more ${names(over)} in it than it can use: leave the next feed out, or water till it runs through.`;
+  const next = told
+    .flatMap((v) => (v.shortFrom.likely ? [{ v, day: v.shortFrom.likely }] : []))
+    .sort((a, b) => (a.day < b.day ? -1 : 1))[0];
+  if (!next) return 'It is fine: nothing runs short in the weeks to come.';
+  const { low, high } = next.v.shortFrom;
+  const range =
+    low && high && low !== high
+      ? `, between ${shortDay(low)} and ${shortDay(high)}`
+      : low
+        ? `, ${shortDay(low)} at the earliest`
+        : '';
+  return `It is fine now; without another feed ${ELEMENT_WORDS[next.v.element]} runs short about ${shortDay(next.day)}${range}.`;
+}
+
+/** When the mix's own feed is used up, in words. */
+export function baseWords({ baseUsedUp, today }: Pick<FeedingNow, 'baseUsedUp' | 'today'>): string {
+  const { low, likely, high } = baseUsedUp;
+  if (!likely)
+    return low
+      ? `lasts beyond the season, or until ${shortDay(low)} at the earliest`
+      : 'lasts beyond the season';
+  const range = [low, high].map((day) => (day ? shortDay(day) : 'autumn')).join(' to ');
+  return `${likely <= today ? 'ran out' : 'runs out'} about ${shortDay(likely)} (${range})`;
+}
+
+export const CHECK_WORDS: Record<Exclude<DoseCheck['kind'], 'as-label'>, (times: number) => string> = {
+  weak: (times) => `That is ${trimmed(times * 100, 0)} % of the label’s dose.`,
+  strong: (times) => `That is ${trimmed(times, 1)} times the label’s dose.`,
+  double: (times) =>
+    times > 2.2 ? `That is ${trimmed(times, 1)} times the label’s dose.` : 'That is double the label’s dose.',
+  'ten-times': () => 'That is ten times the label: a decimal point gone astray?',
+  'per-gallon': () =>
+    'That is what the label gives for a gallon: it looks as if it were put down for a litre.',
+  'spoons-mixed': () => 'That is a tablespoon where the label has a teaspoon: three times as much.',
+};
+
+export const FEED_PROBLEM_WORDS: Record<FeedProblem['code'], string> = {
+  'promises-nothing': 'A label of 0-0-0 feeds nothing. Copy its N, P₂O₅ and K₂O.',
+  'over-100': 'A label cannot promise more than 100 % in all.',
+  'no-density': 'Without what a litre of it weighs, I cannot say what a plant gets of it. Weigh a jar.',
+  'mass-for-liquid': 'A liquid is dosed in mL or spoons, not in grams.',
+  'volume-for-dry': 'A dry feed is dosed in grams, spoons or handfuls, not in mL.',
+  'no-months': 'How many months do its grains last? It is on the label.',
+  'no-partner': 'Which is its other part? One alone is half a feed.',
+  'no-steep': 'Without days to steep I take three to six weeks.',
+  'no-weight': 'Without what one weighs, I cannot say what a plant gets of it.',
+};
+
+export function remarkWords(remark: RegimeRemark): string {
+  if (remark.kind === 'daily')
+    return 'This would feed every day or two: a plant cannot use it, and roots scorch.';
+  if (remark.kind === 'inside-label')
+    return `The label asks for ${days(remark.labelDays)} between two feeds; this is closer.`;
+  return remark.why === 'no-product'
+    ? 'This feeds nothing: its product is not in the list.'
+    : 'This never feeds: it ends before, or just when, it starts.';
+}
+
+export const SOLUTION_WORDS: Record<SolutionWord, string> = {
+  'ec-rising': 'EC rises: the plants take water and leave feed. Top up with plain water, or weaker.',
+  'ec-falling': 'EC falls: they take feed faster than water. Top up at full strength.',
+  'ec-steady': 'EC is steady: top up as you mix it now.',
+  'ec-high': 'EC is high for fruiting crops: let plain water in.',
+  'ph-high':
+    'pH is high: iron and phosphate are hard to take up. Mix it new, or correct it by the label of a pH product.',
+  'ph-low': 'pH is low: mix it new, or correct it by the label of a pH product.',
+};
+
+/** The feed's tea, two-part and other hands-on words at the step. */
+export function feedCaution(good: Pick<Good, 'feed' | 'isDusty'>): string {
+  const form = good.feed?.form;
+  if (form === 'tea')
+    return 'It smells, and it is full of germs: gloves, only on the mix, never on leaves or fruit to be eaten soon, and away from the tap.';
+  if (form === 'foliar')
+    return 'At evening or on a dull day, never in sun; not on leaves or fruit to be eaten soon. The label is the law.';
+  if (form === 'two-part')
+    return 'A first, stir, then B: undiluted together they turn to chalk. Gloves, food-safe cans, and the label goes before this.';
+  if (form === 'manure')
+    return 'Gloves, and wash hands; only well-rotted, and not fresh on anything eaten raw.';
+  return good.isDusty
+    ? 'Do not breathe the dust; gloves, food-safe cans, and the label goes before this.'
+    : 'Gloves, food-safe cans kept for it, and the label goes before this.';
+}

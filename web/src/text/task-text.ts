@@ -1,0 +1,71 @@
+import type { BagTask } from '@rundel/core/garden-state';
+import { daysBetween } from '@rundel/core/calendar';
+import type { Draft } from '@rundel/core/records';
+import { supportOf } from '@rundel/core/plants';
+import type { Bag, Shown } from '../store/index.ts';
+import { shortDay } from './text.ts';
+
+const TENDING = {
+  wound: 'Wind it round its string',
+  tied: 'Tie it in',
+  tucked: 'Tuck its branches inside',
+} as const;
+
+/** What is to be done and why, in a sentence each. */
+export function taskWords(
+  task: BagTask,
+  bag: Bag,
+  shown: Shown,
+): { readonly what: string; readonly why: string } {
+  switch (task.kind) {
+    case 'tend': {
+      const grown =
+        task.grownMillimetres >= 20
+          ? `about ${shown.show(task.grownMillimetres, 'height')} of new growth since `
+          : 'last done ';
+      return {
+        what: TENDING[task.task],
+        why: `${grown}${shortDay(task.lastOn)}; every ${task.everyDays} days now`,
+      };
+    }
+    case 'top-up':
+      return {
+        what: `Top up with ${shown.show(task.topUp.litres, 'bag')} of mix`,
+        why: `to ${shown.show(task.topUp.toMillimetres, 'depth')}, once it stands well above that; by its growth between ${shortDay(task.earliestOn)} and later`,
+      };
+    case 'support':
+      return {
+        what: `Put up: ${supportOf(bag.container.support.kind).name.toLowerCase()}`,
+        why: `by ${shortDay(task.latestOn)}; a short stick against wind meanwhile`,
+      };
+    case 'unshade':
+      return { what: 'Take the shade off', why: 'it has had its day' };
+  }
+}
+
+/** The entry that a task leaves when it is done. */
+export function taskDone(task: BagTask, bag: Bag, now: string): Draft {
+  const here = { at: now, containerId: bag.container.id };
+  switch (task.kind) {
+    case 'tend':
+      return { kind: 'tended', ...here, task: task.task };
+    case 'top-up':
+      return {
+        kind: 'topped-up',
+        ...here,
+        litres: task.topUp.litres,
+        levelMillimetres: task.topUp.toMillimetres,
+      };
+    case 'support': {
+      const { kind, heightMillimetres } = bag.container.support;
+      return { kind: 'supported', ...here, supportId: kind, heightMillimetres };
+    }
+    case 'unshade':
+      return { kind: 'tended', ...here, task: 'unshaded' };
+  }
+}
+
+/** Whether a task is due on a day. */
+export function isDue(task: BagTask, today: string): boolean {
+  return daysBetween(task.dueOn, today) >= 0;
+}

@@ -1,0 +1,16 @@
+import type { EntryOf } from '@rundel/core/records';
+
+/** Handwork at a bag, as a thing that was done. */
+export const TENDED_WORDS: Record<EntryOf<'tended'>['task'], string> = {
+  loosened: 'Mix loosened',
+  moistened: 'Mix moistened',
+  soaked: 'Root ball soaked',
+  stripped: 'Leaves stripped',
+  firmed: 'Firmed in',
+  labelled: 'Labelled',
+  shaded: 'Shaded',
+  unshaded: 'Shade taken off',
+  wound: 'Wound round its string',
+  tied: 'Tied in',
+  tucked: 'Branches tucked in',
+};

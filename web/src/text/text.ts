@@ -1,0 +1,100 @@
+import { daysBetween, dayOf, hourOf } from '@rundel/core/calendar';
+import { format } from 'date-fns';
+
+/** Times and numbers as a person would say them. Moments are shown by their own local clock, wherever the reader is. */
+
+export const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+] as const;
+
+/** A moment's local clock as a Date of this browser, for formatting only. */
+export function localDate(at: string): Date {
+  return new Date(at.slice(0, 19));
+}
+
+/** "Thursday evening" */
+export function dayAndTime(at: string): string {
+  return `${format(localDate(at), 'EEEE')} ${partOfDay(at)}`;
+}
+
+export function partOfDay(at: string): string {
+  const hour = hourOf(at);
+  if (hour < 5) return 'night';
+  if (hour < 11.5) return 'morning';
+  if (hour < 14) return 'noon';
+  return hour < 17 ? 'afternoon' : 'evening';
+}
+
+/** A moment as seen from another: "today 18:05", "yesterday", "Tuesday", "3 July". */
+export function whenWords(at: string, now: string): string {
+  const days = daysBetween(dayOf(at), dayOf(now));
+  if (days === 0) return `today ${format(localDate(at), 'HH:mm')}`;
+  if (days === 1) return 'yesterday';
+  if (days === -1) return `tomorrow ${partOfDay(at)}`;
+  if (days > 1 && days < 7) return format(localDate(at), 'EEEE');
+  if (days < 0 && days > -7) return dayAndTime(at);
+  return shortDay(dayOf(at), dayOf(now));
+}
+
+/** An hour of the day as a clock shows it: "12:30". */
+export function clockOf(hour: number): string {
+  const minutes = Math.round(hour * 60);
+  return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+}
+
+/** "3 July", with the year when it is another one. */
+export function shortDay(day: string, today?: string): string {
+  const isOtherYear = today !== undefined && today.slice(0, 4) !== day.slice(0, 4);
+  return format(new Date(`${day}T12:00:00`), isOtherYear ? 'd MMM yyyy' : 'd MMM');
+}
+
+/** Hours as a span: "7 hours", "2 days". */
+export function hoursWords(hours: number | undefined): string {
+  if (hours === undefined) return 'over a week';
+  if (hours < 1) return 'under 1 h';
+  if (hours < 36) return `${Math.round(hours)} h`;
+  return `${Math.round((hours / 24) * 2) / 2} days`;
+}
+
+/** "a fifth more than usual for its kind", from a use multiplier; undefined when it is near the usual. */
+export function thirstWords(multiplier: number): string | undefined {
+  const off = multiplier >= 1 ? multiplier - 1 : 1 / multiplier - 1;
+  if (off < 0.15) return undefined;
+  const more = multiplier >= 1;
+  if (off >= 0.9)
+    return more ? 'about twice as much as is usual for its kind' : 'about half of what is usual for its kind';
+  const share =
+    off < 0.22 ? 'a fifth' : off < 0.3 ? 'a quarter' : off < 0.42 ? 'a third' : 'half as much again';
+  if (share === 'half as much again')
+    return more
+      ? 'half as much again as is usual for its kind'
+      : 'a good third less than is usual for its kind';
+  return `${share} ${more ? 'more' : 'less'} than is usual for its kind`;
+}
+
+const QUARTERS: Record<string, string> = { '0.25': '¼', '0.5': '½', '0.75': '¾' };
+
+/** A count of a measure in words: "¾ green can", "2½ green cans", "24 s of hose". */
+export function fillsWords(count: number, measure: { readonly kind: string; readonly name: string }): string {
+  if (measure.kind === 'hose') return `${count} s of ${measure.name}`;
+  if (measure.kind === 'dripper') return `${count} min of ${measure.name}`;
+  const whole = Math.floor(count);
+  const number = `${whole > 0 ? whole : ''}${QUARTERS[String(count - whole)] ?? ''}` || '0';
+  return `${number} ${measure.name}${count > 1 ? 's' : ''}`;
+}
+
+/** A name within a sentence: "Tomato liquid" becomes "tomato liquid", the A of "Nutrient part A" stays. */
+export function midSentence(name: string): string {
+  return /^\p{Lu}\p{Lu}/u.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1);
+}

@@ -1,0 +1,34 @@
+import type { SKIP_REASONS } from '@rundel/core/records';
+import { litresADay, type DripSetting, type StoreKind } from '@rundel/core/water';
+import type { Shown } from '../store/index.ts';
+
+/** Why a bag that was due was left, as a button says it. */
+export const SKIP_WORDS: Record<(typeof SKIP_REASONS)[number], string> = {
+  'no-time': 'No time',
+  'looks-well': 'It looks well',
+  'rain-coming': 'Rain is coming',
+  'cannot-reach': 'Cannot reach it',
+  other: 'Another reason',
+};
+
+/** Stores of water, in a sentence. */
+export const STORE_WORDS: Record<StoreKind, string> = {
+  reservoir: 'reservoir',
+  reserve: 'wet reserve below the holes',
+  saucer: 'saucer',
+  'clay-pots': 'buried clay pots',
+  wick: 'wick and drum',
+  soil: 'soil below',
+  channel: 'channel',
+  drum: 'drum',
+};
+
+const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+
+/** "15 min 3 times a day, about 3 L" */
+export function dripWords(setting: DripSetting, shown: Pick<Shown, 'show'>): string {
+  const times = setting.timesADay === 1 ? 'once' : `${setting.timesADay} times`;
+  const days =
+    setting.weekdays.length === 7 ? 'a day' : `on ${setting.weekdays.map((d) => WEEKDAYS[d - 1]).join(', ')}`;
+  return `${setting.minutes} min ${times} ${days}, about ${shown.show(litresADay(setting), 'drink')}`;
+}

@@ -1,0 +1,267 @@
+import {
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  FormControlLabel,
+  Stack,
+  Switch,
+  TextField,
+} from '@mui/material';
+import { useState, type FormEvent, type ReactNode } from 'react';
+import { drinkMeasure, measuresInUse, useGarden, useShown, type Bag } from '../store/index.ts';
+import { AmountField } from './AmountField.tsx';
+import { cropRule, drinkRule } from '../text/amount-rules.ts';
+import { readAmount } from '../text/amount-text.ts';
+import { titleOf } from '../text/bag-text.ts';
+import { useWhen } from './When.tsx';
+
+interface EntryDialogProps {
+  readonly bag: Bag;
+  readonly isOpen: boolean;
+  onClose(): void;
+  /** called after the entry is stored */
+  onDone?(): void;
+}
+
+/** The frame of a small form for one entry: Enter stores it, Escape leaves everything as it was. */
+export function FormDialog({
+  title,
+  isOpen,
+  onClose,
+  onSubmit,
+  submitLabel,
+  children,
+}: {
+  readonly title: string;
+  readonly isOpen: boolean;
+  readonly submitLabel: string;
+  readonly children: ReactNode;
+  onClose(): void;
+  onSubmit(): void;
+}) {
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    onSubmit();
+  };
+  return (
+    <Dialog open={isOpen} onClose={onClose} fullWidth maxWidth="xs">
+      <form onSubmit={submit} noValidate>
+        <DialogTitle variant="h2">{title}</DialogTitle>
+        <DialogContent>
+          <Stack spacing={2} sx={{ paddingBlockStart: 1 }}>
+            {children}
+          </Stack>
+        </DialogContent>
+        <DialogActions sx={{ padding: 2 }}>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button type="submit" variant="contained">
+            {submitLabel}
+          </Button>
+        </DialogActions>
+      </form>
+    </Dialog>
+  );
+}
+
+/** Fruit picked from a bag: a weight, a count, or both. */
+export function PickDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
+  const { record } = useGarden();
+  const when = useWhen('picking', bag.container.id);
+  const shown = useShown();
+  const [weight, setWeight] = useState('');
+  const [count, setCount] = useState('');
+  const [problems, setProblems] = useState<{ weight?: string; count?: string }>({});
+  const close = () => {
+    setWeight('');
+    setCount('');
+    setProblems({});
+    when.reset();
+    onClose();
+  };
+  const submit = async () => {
+    const read = readAmount(weight, cropRule(shown.system));
+    const fruits = count.trim() === '' ? undefined : Number(count);
+    if (read.kind === 'refused') return setProblems({ weight: read.problem });
+    if (fruits !== undefined && !(Number.isInteger(fruits) && fruits >= 1 && fruits <= 5000)) {
+      return setProblems({ count: 'A whole number of fruits, please.' });
+    }
+    if (read.kind === 'left-out' && fruits === undefined) {
+      return setProblems({ weight: 'Give a weight, a count, or both.' });
+    }
+    setProblems({});
+    const at = when.read();
+    if (at === undefined) return undefined;
+    const kilograms = read.kind === 'given' ? { kilograms: read.inner, asEntered: read.text } : {};
+    await record(
+      [
+        {
+          kind: 'picking',
+          at,
+          containerId: bag.container.id,
+          ...kilograms,
+          ...(fruits ? { count: fruits } : {}),
+        },
+      ],
+      `picking from ${bag.container.label}`,
+    );
+    close();
+    onDone?.();
+    return undefined;
+  };
+  return (
+    <FormDialog
+      title={`Picked from ${titleOf(bag)}`}
+      isOpen={isOpen}
+      onClose={close}
+      onSubmit={() => void submit()}
+      submitLabel="Put in the diary"
+    >
+      <AmountField
+        purpose="crop"
+        label="Weight"
+        value={weight}
+        autoFocus
+        onChange={(e) => setWeight(e.target.value)}
+        error={problems.weight !== undefined}
+        helperText={problems.weight ?? 'As "0.45", "450 g" or "1 lb".'}
+      />
+      <TextField
+        label="How many"
+        value={count}
+        onChange={(e) => setCount(e.target.value)}
+        error={problems.count !== undefined}
+        helperText={problems.count ?? 'If you counted them.'}
+        slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+      />
+      {when.field}
+    </FormDialog>
+  );
+}
+
+/** A drink of any amount, when it was not the one proposed. */
+export function DrinkDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
+  const { record, garden } = useGarden();
+  const shown = useShown();
+  const when = useWhen('drink', bag.container.id);
+  const measure = drinkMeasure(garden);
+  const [amount, setAmount] = useState('');
+  const [ranThrough, setRanThrough] = useState(false);
+  const [isByEye, setByEye] = useState(false);
+  const [problem, setProblem] = useState<string>();
+  const close = () => {
+    setAmount('');
+    setRanThrough(false);
+    setByEye(false);
+    setProblem(undefined);
+    when.reset();
+    onClose();
+  };
+  const submit = async () => {
+    const measures = [measure, ...measuresInUse(garden)];
+    const read = readAmount(amount, drinkRule(shown.system, measures));
+    if (read.kind !== 'given')
+      return setProblem(read.kind === 'refused' ? read.problem : 'Please give an amount.');
+    const litres = read.inner;
+    setProblem(undefined);
+    const at = when.read();
+    if (at === undefined) return undefined;
+    await record(
+      [
+        {
+          kind: 'drink',
+          at,
+          containerId: bag.container.id,
+          litres,
+          isMeasured: !isByEye,
+          ranThrough,
+          asEntered: amount.trim(),
+        },
+      ],
+      `drink at ${bag.container.label}`,
+    );
+    close();
+    onDone?.();
+    return undefined;
+  };
+  return (
+    <FormDialog
+      title={`A drink for ${titleOf(bag)}`}
+      isOpen={isOpen}
+      onClose={close}
+      onSubmit={() => void submit()}
+      submitLabel="Given"
+    >
+      <AmountField
+        purpose="drink"
+        label="How much"
+        value={amount}
+        autoFocus
+        onChange={(e) => setAmount(e.target.value)}
+        error={problem !== undefined}
+        helperText={
+          problem ??
+          `As "5 L", "1 gal" or "½ can" (your ${measure.name} holds ${shown.show(measure.litres, 'drink')}).`
+        }
+      />
+      <FormControlLabel
+        control={<Switch checked={ranThrough} onChange={(_, on) => setRanThrough(on)} />}
+        label="It ran through at the bottom"
+      />
+      <FormControlLabel
+        control={<Switch checked={isByEye} onChange={(_, on) => setByEye(on)} />}
+        label="Judged by eye"
+      />
+      {when.field}
+    </FormDialog>
+  );
+}
+
+/** A line in the diary of a bag. */
+export function NoteDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
+  const { record } = useGarden();
+  const when = useWhen('note', bag.container.id);
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const close = () => {
+    setText('');
+    setProblem(undefined);
+    when.reset();
+    onClose();
+  };
+  const submit = async () => {
+    if (text.trim() === '') return setProblem('Write a word or two first.');
+    setProblem(undefined);
+    const at = when.read();
+    if (at === undefined) return undefined;
+    await record(
+      [{ kind: 'note', at, containerId: bag.container.id, text: text.trim() }],
+      `note on ${bag.container.label}`,
+    );
+    close();
+    onDone?.();
+    return undefined;
+  };
+  return (
+    <FormDialog
+      title={`A note on ${titleOf(bag)}`}
+      isOpen={isOpen}
+      onClose={close}
+      onSubmit={() => void submit()}
+      submitLabel="Put in the diary"
+    >
+      <TextField
+        multiline
+        minRows={3}
+        label="What you saw or did"
+        value={text}
+        autoFocus
+        onChange={(e) => setText(e.target.value.slice(0, 2000))}
+        error={problem !== undefined}
+        helperText={problem}
+      />
+      {when.field}
+    </FormDialog>
+  );
+}

@@ -1,0 +1,141 @@
+import { Alert, Box, TextField, Typography } from '@mui/material';
+import { handfulOf } from '@rundel/core/garden-state';
+import { feedFor } from '@rundel/core/feeding';
+import { checkDose, findGood, GOODS } from '@rundel/core/products';
+import { FEED_UNITS, isGivenInWater, type FeedUnit, type Good } from '@rundel/core/records';
+import { useMemo, useState } from 'react';
+import { measuresInUse, useGarden, useShown, type Bag } from '../store/index.ts';
+import { AmountField } from './AmountField.tsx';
+import { drinkRule } from '../text/amount-rules.ts';
+import { readAmount } from '../text/amount-text.ts';
+import { titleOf } from '../text/bag-text.ts';
+import { FormDialog } from './EntryDialogs.tsx';
+import { fedWithDrink } from './feed-offers.ts';
+import { CHECK_WORDS, doseWords, feedCaution, UNIT_WORDS } from '../text/feed-text.ts';
+import { Select } from './Select.tsx';
+import { midSentence } from '../text/text.ts';
+
+/** Everything that can be fed: the grower's own products first. */
+export function feedsIn(
+  own: readonly (Good & { readonly binnedAt?: string | undefined })[],
+): readonly Good[] {
+  return [...own.filter((g) => !g.binnedAt), ...GOODS].filter((g) => g.feed !== undefined);
+}
+
+const UNIT_CHOICES = FEED_UNITS.map((id) => ({ id, words: UNIT_WORDS[id][1] }));
+const FEED_WATER_LITRES = 2;
+
+/** A feed of any product and amount, with its check against the label. */
+export default function FeedDialog({
+  bag,
+  goodId,
+  step,
+  onClose,
+}: {
+  readonly bag: Bag;
+  readonly goodId?: string | undefined;
+  /** the regime's step that it answers */
+  readonly step?: { readonly regimeId: string; readonly stepId: string } | undefined;
+  onClose(): void;
+}) {
+  const { clock, garden, record } = useGarden();
+  const shown = useShown();
+  const feeds = useMemo(() => feedsIn(garden.goods), [garden.goods]);
+  const [chosen, setChosen] = useState(goodId ?? 'tomato-liquid');
+  const good = feeds.find((g) => g.id === chosen) ?? (feeds[0] as Good);
+  const dose = good.feed?.dose;
+  const partner = findGood(good.feed?.partnerId ?? '', garden.goods);
+  const [water, setWater] = useState(() => shown.show(FEED_WATER_LITRES, 'drink'));
+  const readWater = readAmount(water, drinkRule(shown.system, measuresInUse(garden)));
+  const inWater = good.feed !== undefined && isGivenInWater(good.feed.form);
+  const litres = readWater.kind === 'given' ? readWater.inner : FEED_WATER_LITRES;
+  const asLabel =
+    dose &&
+    feedFor(dose, {
+      containerId: bag.container.id,
+      waterLitres: litres,
+      plants: Math.max(1, bag.occupants.length),
+      mixLitres: bag.body.fill.mixLitres,
+    });
+  const [typed, setTyped] = useState<{ amount: string; unit: FeedUnit }>();
+  const amountText = typed?.amount ?? String(Math.round((asLabel?.amount ?? 1) * 10) / 10);
+  const unit = typed?.unit ?? dose?.unit ?? 'gram';
+  const [problems, setProblems] = useState<{ amount?: string; water?: string }>({});
+  const amount = Number(amountText.replace(',', '.'));
+  const check =
+    dose && asLabel && amount > 0
+      ? checkDose(
+          { amount, unit, per: dose.per },
+          { ...asLabel, per: dose.per },
+          good,
+          handfulOf(garden.measures),
+        )
+      : undefined;
+  const submit = async () => {
+    if (!(amount > 0 && amount <= 100_000)) return setProblems({ amount: 'How much? A number above 0.' });
+    if (inWater && readWater.kind !== 'given')
+      return setProblems({ water: readWater.kind === 'refused' ? readWater.problem : 'In how much water?' });
+    const at = clock.now();
+    const given = { bag, good, partner, amount, unit, litres, step };
+    await record(fedWithDrink(given, at), `feed at ${bag.container.label}`);
+    onClose();
+    return undefined;
+  };
+  return (
+    <FormDialog
+      title={`Fed ${titleOf(bag)}`}
+      isOpen
+      onClose={onClose}
+      onSubmit={() => void submit()}
+      submitLabel="Put in the diary"
+    >
+      <Select
+        label="With what"
+        value={good.id}
+        onChange={(id) => {
+          setChosen(id);
+          setTyped(undefined);
+        }}
+        options={feeds.map((g) => ({ id: g.id, words: g.name }))}
+        help={
+          dose &&
+          `Its label: ${doseWords(dose, shown.system)}${partner ? `, and as much ${midSentence(partner.name)}` : ''}.`
+        }
+      />
+      {inWater && (
+        <AmountField
+          purpose="drink"
+          label="In how much water"
+          value={water}
+          onChange={(e) => setWater(e.target.value)}
+          error={problems.water !== undefined}
+          helperText={problems.water ?? 'It counts as a drink too.'}
+        />
+      )}
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+        <TextField
+          label="How much of it"
+          value={amountText}
+          onChange={(e) => setTyped({ amount: e.target.value, unit })}
+          error={problems.amount !== undefined}
+          helperText={problems.amount}
+          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+        />
+        <Select
+          label="Counted in"
+          value={unit}
+          onChange={(id) => setTyped({ amount: amountText, unit: id })}
+          options={UNIT_CHOICES}
+        />
+      </Box>
+      {check && check.kind !== 'as-label' && (
+        <Alert severity={check.kind === 'weak' ? 'info' : 'warning'}>
+          {CHECK_WORDS[check.kind](check.times)}
+        </Alert>
+      )}
+      <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        {feedCaution(good)}
+      </Typography>
+    </FormDialog>
+  );
+}

@@ -1,0 +1,54 @@
+import { Box, Button } from '@mui/material';
+import { IconCheck } from '@tabler/icons-react';
+import type { BagTask } from '@rundel/core/garden-state';
+import { dayOf } from '@rundel/core/calendar';
+import type { ReactNode } from 'react';
+import { useGarden, useShown, type Bag } from '../store/index.ts';
+import { isDue, taskDone, taskWords } from '../text/task-text.ts';
+import { shortDay } from '../text/text.ts';
+
+/** One piece of handwork at a bag: what, why, and a button that puts it in the diary. */
+export function TaskRow({
+  task,
+  bag,
+  lead,
+}: {
+  readonly task: BagTask;
+  readonly bag: Bag;
+  readonly lead?: ReactNode;
+}) {
+  const { clock, record } = useGarden();
+  const shown = useShown();
+  const { what, why } = taskWords(task, bag, shown);
+  const now = clock.now();
+  const due = isDue(task, dayOf(now));
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'flex',
+        gap: 1,
+        alignItems: 'center',
+        paddingBlock: 0.75,
+        borderBlockEnd: '1px solid var(--line)',
+      }}
+    >
+      <Box sx={{ flex: 1, minWidth: 0 }}>
+        {lead} <strong>{what}</strong>
+        {!due && ` from ${shortDay(task.dueOn)}`}
+        <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>{why}.</Box>
+      </Box>
+      <Button
+        variant="outlined"
+        aria-label={`${what} at bag ${bag.container.label}: done`}
+        onClick={() =>
+          void record([taskDone(task, bag, now)], `${what.toLowerCase()} at ${bag.container.label}`)
+        }
+        startIcon={<IconCheck aria-hidden />}
+        sx={{ flexShrink: 0 }}
+      >
+        Done
+      </Button>
+    </Box>
+  );
+}

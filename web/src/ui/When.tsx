@@ -1,0 +1,81 @@
+import { Box, FormControlLabel, Switch, TextField } from '@mui/material';
+import { dayOf } from '@rundel/core/calendar';
+import type { Entry } from '@rundel/core/records';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { useGarden } from '../store/index.ts';
+import { momentProblem } from '../text/moment-problem.ts';
+
+/** A calendar is much to load for a note that is nearly always of now. */
+const DayField = lazy(() => import('./DayField.tsx').then((module) => ({ default: module.DayField })));
+
+/** When something happened that is put on record: now, or at an earlier day and time that the grower gives. */
+export interface When {
+  readonly field: ReactNode;
+  /** the moment, local time with its offset; undefined when what was given cannot be, and then the field says why */
+  read(): string | undefined;
+  reset(): void;
+}
+
+/** A form's field for when it was; most things are noted at once, so that one tap more asks for the time. */
+export function useWhen(kind: Entry['kind'], containerId: string, startsEarlier = false): When {
+  const { clock, live } = useGarden();
+  const [isEarlier, setEarlier] = useState(startsEarlier);
+  const [{ day, time }, setGiven] = useState(() => dayAndTimeOf(clock.now()));
+  const [problem, setProblem] = useState<string>();
+  const reset = () => {
+    setEarlier(startsEarlier);
+    setGiven(dayAndTimeOf(clock.now()));
+    setProblem(undefined);
+  };
+  const read = () => {
+    const now = clock.now();
+    if (!isEarlier) return now;
+    const at = clock.at(day, time);
+    const found = momentProblem(at, { kind, containerId }, live, now);
+    setProblem(found);
+    return found ? undefined : at;
+  };
+  const field = (
+    <Box>
+      {!startsEarlier && (
+        <FormControlLabel
+          control={<Switch checked={isEarlier} onChange={(_, on) => setEarlier(on)} />}
+          label="It was earlier"
+          sx={{ margin: 0 }}
+        />
+      )}
+      {isEarlier && (
+        <Suspense fallback={<Box sx={{ minHeight: 64 }} />}>
+          <Box
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: { xs: '1fr', sm: '3fr 2fr' },
+              gap: { xs: 2, sm: 1 },
+              marginBlockStart: 1,
+            }}
+          >
+            <DayField
+              label="Day"
+              value={day}
+              onChange={(to) => setGiven({ day: to, time })}
+              latest={dayOf(clock.now())}
+              problem={problem}
+            />
+            <TextField
+              label="Time"
+              type="time"
+              value={time}
+              onChange={(event) => setGiven({ day, time: event.target.value })}
+              slotProps={{ inputLabel: { shrink: true } }}
+            />
+          </Box>
+        </Suspense>
+      )}
+    </Box>
+  );
+  return { field, read, reset };
+}
+
+function dayAndTimeOf(moment: string) {
+  return { day: dayOf(moment), time: moment.slice(11, 16) };
+}

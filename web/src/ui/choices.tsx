@@ -1,0 +1,67 @@
+import { MenuItem } from '@mui/material';
+import { CROPS, needsFirmMix, SUPPORTS } from '@rundel/core/plants';
+import type { OwnMix } from '@rundel/core/records';
+import { MIXES } from '@rundel/core/mixes';
+import { DEPTH_SCHOOLS } from '@rundel/core/planting';
+
+/** Choices that several forms offer, as the items of a select. */
+
+export const UNIT_CHOICES = [
+  <MenuItem key="metric" value="metric">
+    Metric: litres, cm, kg, °C
+  </MenuItem>,
+  <MenuItem key="us" value="us">
+    US: gallons, inches, lb, °F
+  </MenuItem>,
+  <MenuItem key="uk" value="uk">
+    UK: imperial gallons, inches, lb, °C
+  </MenuItem>,
+];
+
+/** What a place has over it. */
+export const COVER_WORDS = {
+  open: 'Open to the sky',
+  glass: 'Under glass or film',
+  heated: 'Under glass or film, heated',
+} as const;
+
+export const COVER_CHOICES = Object.entries(COVER_WORDS).map(([cover, words]) => (
+  <MenuItem key={cover} value={cover}>
+    {words}
+  </MenuItem>
+));
+
+export const SCHOOL_CHOICES = DEPTH_SCHOOLS.map((school) => (
+  <MenuItem key={school.id} value={school.id}>
+    {school.name}
+  </MenuItem>
+));
+
+/** What a school of depth says, in its own words. */
+export function schoolWords(id: string): string | undefined {
+  return DEPTH_SCHOOLS.find((school) => school.id === id)?.words;
+}
+
+/** The supports to choose from; those that would not stand in a bag are left out. */
+export function supportChoices(holdsCane = true) {
+  return SUPPORTS.filter((support) => holdsCane || !needsFirmMix(support)).map((support) => (
+    <MenuItem key={support.id} value={support.id}>
+      {support.name}
+    </MenuItem>
+  ));
+}
+
+export const CROP_CHOICES = CROPS.map((crop) => (
+  <MenuItem key={crop.id} value={crop.id}>
+    {crop.name}
+  </MenuItem>
+));
+
+/** The mixes to choose from: the grower's own first, then those that forms start with. */
+export function mixChoices(own: readonly OwnMix[]) {
+  return [...own.filter((mix) => !mix.binnedAt), ...MIXES].map((mix) => (
+    <MenuItem key={mix.id} value={mix.id}>
+      {mix.name}
+    </MenuItem>
+  ));
+}
