@@ -66,7 +66,7 @@ export function benchPage(rounds, bytes) {
       50,
       (r) => r.app.starts,
     ),
-    line('the longest one from a tap on a grade until all is drawn', 50, (r) => r.app.looks),
+    line('the longest one from a tap on a grade until all is drawn', 50, (r) => r.app.checks),
   ];
   const yardsticks = (which) => rounds.map(({ yardstick }) => yardstick[which]).join(', ');
   return `# Measured
@@ -88,10 +88,10 @@ export function seasonPage({ seconds, comparisons }) {
   const percent = (share, digits = 0) => `${(share * 100).toFixed(digits)} %`;
   const names = { coolWet: 'A cool wet climate', hot: 'A hot climate' };
   const tables = comparisons.map(({ climate, bags, days, lines, truth, foreseen }) => {
-    const daily = lines[0].looks;
+    const daily = lines[0].checks;
     const rows = lines.map(
       (l) =>
-        `| ${l.name} | ${percent(l.looks / daily)} | ${percent(l.dry, 2)} | ${percent(l.walks)} | ${percent(l.waste)} |`,
+        `| ${l.name} | ${percent(l.checks / daily)} | ${percent(l.dry, 2)} | ${percent(l.walks)} | ${percent(l.waste)} |`,
     );
     return `## ${names[climate]}
 

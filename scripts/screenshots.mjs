@@ -24,21 +24,21 @@ const SHOTS = [
     name: 'round-phone-drink',
     path: '/round',
     size: PHONE,
-    look: 'glare',
+    themeName: 'glare',
     steps: (page) => page.getByRole('button', { name: /^dry / }).click(),
   },
-  { name: 'stands', path: '/stands', size: DESK },
+  { name: 'places', path: '/bags', size: DESK },
   {
     name: 'bag',
-    path: '/stands',
+    path: '/bags',
     size: DESK,
     steps: (page) => page.getByRole('link', { name: /^7 / }).click(),
   },
   {
     name: 'bag-ledger-dusk',
-    path: '/stands',
+    path: '/bags',
     size: DESK,
-    look: 'dusk',
+    themeName: 'dusk',
     steps: async (page) => {
       await page.getByRole('link', { name: /^7 / }).click();
       await page.getByRole('button', { name: 'Its ledger, day by day' }).click();
@@ -63,14 +63,14 @@ const SHOTS = [
   },
   {
     name: 'planting-phone',
-    path: '/stands',
+    path: '/bags',
     size: PHONE,
     steps: async (page) => {
       for (const label of ['1', '12']) {
         await page.getByRole('link', { name: new RegExp(`^${label} `) }).click();
         await page.getByRole('button', { name: 'More' }).click();
         await page.getByRole('menuitem', { name: 'Clear its plants out' }).click();
-        await page.getByRole('link', { name: 'Stands', exact: true }).click();
+        await page.getByRole('link', { name: 'Bags', exact: true }).click();
       }
       await page.getByRole('link', { name: 'Plant bags' }).click();
       await page.getByRole('button', { name: 'All' }).click();
@@ -133,7 +133,7 @@ const { address, stop } = await serve(4632);
 const browser = await openBrowser(chromiumPath);
 // some by their names, all when none is named
 const wanted = process.argv.slice(2);
-for (const { name, path, size, look = 'light', steps, from } of SHOTS) {
+for (const { name, path, size, themeName = 'light', steps, from } of SHOTS) {
   if (wanted.length > 0 && !wanted.includes(name)) continue;
   const context = await browser.newContext({
     viewport: size,
@@ -141,7 +141,7 @@ for (const { name, path, size, look = 'light', steps, from } of SHOTS) {
     timezoneId: 'Europe/London',
     reducedMotion: 'reduce',
   });
-  await context.addInitScript((chosen) => localStorage.setItem('rundel.look', chosen), look);
+  await context.addInitScript((chosen) => localStorage.setItem('rundel.theme', chosen), themeName);
   const page = await context.newPage();
   await page.goto(`${address}/?garden=demo`);
   await page.getByRole('button', { name: /^barely damp/ }).waitFor();

@@ -17,11 +17,11 @@ export async function timeApp(browser, address) {
   }
   // one look, to the proposal that follows it; then undone
   times.answers = [];
-  times.looks = [];
+  times.checks = [];
   for (let j = 0; j < 3; j++) {
     times.answers.push(await timeAnswer(page));
     await page.waitForTimeout(500);
-    times.looks.push(await longestTask(page));
+    times.checks.push(await longestTask(page));
     await page.keyboard.press('u');
     await page.getByRole('button', { name: 'Given' }).waitFor({ state: 'detached' });
     // nobody taps again before the page is at rest

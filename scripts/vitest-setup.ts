@@ -7,5 +7,5 @@ vi.mock('../web/src/ui/chart.ts', () => ({
   Chart: () => null,
   chartGround: () => ({ chart: {}, xaxis: {} }),
   chartMoment: () => ({}),
-  lookColour: () => '#000',
+  themeColour: () => '#000',
 }));

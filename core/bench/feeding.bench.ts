@@ -2,7 +2,7 @@ import { gannetSlip } from '../demo/index.ts';
 import { bagFeeding, bodyOf, feedingCaseOf, warmthOf } from '../src/garden-state/index.ts';
 import { occupantsOf } from '../src/plants/index.ts';
 import { liveEntries, type Regime } from '../src/records/index.ts';
-import { FEEDING_SCHOOLS, plannedFeeds } from '../src/feeding/index.ts';
+import { FEEDING_PRACTICES, plannedFeeds } from '../src/feeding/index.ts';
 
 /**
  * Time of a bag's feeding on the demo (three ledgers of a season, due steps, the day on which the mix is used up), and of a
@@ -15,7 +15,7 @@ const TODAY = '2026-07-16';
 const garden = gannetSlip(1);
 const live = liveEntries(garden.entries);
 const warmth = warmthOf(live, garden.settings);
-const regime = FEEDING_SCHOOLS.find((r) => r.id === 'soluble-throughout') as Regime;
+const regime = FEEDING_PRACTICES.find((r) => r.id === 'soluble-throughout') as Regime;
 
 const feeding: number[] = [];
 const preview: number[] = [];

@@ -4,7 +4,7 @@ import { chanceFrom } from '../hidden/index.ts';
 import { DEFAULT_ASSUMED } from '../src/assumed/index.ts';
 import { FilterMemory } from '../src/garden-state/index.ts';
 import { runFilter, type WaterEvent } from '../src/water/index.ts';
-import { at, DAYS, drink, feltSeasons, look, stepsOf, type FeltSeason } from './season/felt.ts';
+import { at, DAYS, watering, feltSeasons, check, stepsOf, type FeltSeason } from './season/felt.ts';
 
 /**
  * Time of the filter over bags' seasons of 180 days, as simulated bags were felt and drank. Beside that a season whose looks
@@ -24,7 +24,7 @@ const atRandom: FeltSeason = {
   bag: (cases[0] as FeltSeason).bag,
   events: Array.from({ length: 150 }, (_, i) => {
     const n = Math.floor((i * DAYS) / 150);
-    return [look(n, 1 + Math.floor(chance.next() * 5)), drink(n, 2 + 3 * chance.next(), i % 4 === 0)];
+    return [check(n, 1 + Math.floor(chance.next() * 5)), watering(n, 2 + 3 * chance.next(), i % 4 === 0)];
   }).flat(),
 };
 
@@ -48,7 +48,7 @@ const newEntry = times(RUNS, WARM_UP, (n) => {
   const one = cases[n % BAGS] as FeltSeason;
   const memory = new FilterMemory();
   memory.run(one.bag, stepsOf(one), DEFAULT_ASSUMED);
-  const event: WaterEvent = { ...look(DAYS - 1, 1 + (n % 5)), id: 'ent_new', at: at(DAYS - 1, 30) };
+  const event: WaterEvent = { ...check(DAYS - 1, 1 + (n % 5)), id: 'ent_new', at: at(DAYS - 1, 30) };
   const steps = stepsOf({ ...one, events: [...one.events, event] });
   return took(() => memory.run(one.bag, steps, DEFAULT_ASSUMED));
 });

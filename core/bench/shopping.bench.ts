@@ -33,7 +33,7 @@ function draw() {
   const packs = Array.from({ length: PACKS }, (_, i): KnownPack => {
     const amount = Math.round((8 + 112 * chance.next()) * 10) / 10;
     const price = Math.round(amount * (0.14 + 0.04 * chance.next()) * 100) / 100;
-    return { id: `pak_bench${i}`, goodId: ingredients[i % ingredients.length]?.id ?? '', amount, price };
+    return { id: `pak_bench${i}`, productId: ingredients[i % ingredients.length]?.id ?? '', amount, price };
   });
   return { bags, packs };
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { bodyOf } from '../src/garden-state/index.ts';
 import { type Garden, entrySchema, liveEntries, type Entry, type EntryOf } from '../src/records/index.ts';
 import { dayOf } from '../src/calendar/index.ts';
-import { findGood } from '../src/products/index.ts';
+import { findProduct } from '../src/products/index.ts';
 import { DEMO_EVENING, gannetSlip } from './index.ts';
 
 const demo = gannetSlip(1);
@@ -20,7 +20,7 @@ describe('the demo', () => {
 
   it('has twenty-four bags on three stands, with all four crops', () => {
     expect(demo.containers).toHaveLength(24);
-    expect(demo.stands).toHaveLength(3);
+    expect(demo.places).toHaveLength(3);
     expect(new Set(demo.varieties.map(({ cropId }) => cropId))).toEqual(
       new Set(['tomato', 'pepper', 'aubergine', 'cucumber']),
     );
@@ -57,12 +57,12 @@ describe('the demo', () => {
         expect(stations.has(entry.stationId), entry.id).toBe(true);
       if ('plantId' in entry && entry.plantId !== undefined)
         expect(plants.has(entry.plantId), entry.id).toBe(true);
-      if ('goodId' in entry) expect(findGood(entry.goodId, demo.goods), entry.id).toBeDefined();
+      if ('productId' in entry) expect(findProduct(entry.productId, demo.products), entry.id).toBeDefined();
     }
     const varieties = new Set(demo.varieties.map(({ id }) => id));
     for (const plant of demo.plants) expect(varieties.has(plant.varietyId)).toBe(true);
-    const stands = new Set(demo.stands.map(({ id }) => id));
-    for (const container of demo.containers) expect(stands.has(container.standId)).toBe(true);
+    const places = new Set(demo.places.map(({ id }) => id));
+    for (const container of demo.containers) expect(places.has(container.placeId)).toBe(true);
   });
 });
 
@@ -82,26 +82,26 @@ describe('what happened at Gannet Slip', () => {
   });
 
   it('a drink by hand follows a look at the same bag within the hour, all but now and then', () => {
-    const looks = of('look').filter(thisYear);
-    const drinks = of('drink').filter(thisYear);
-    const followed = drinks.filter((drink) =>
-      looks.some(
-        (look) =>
-          look.containerId === drink.containerId &&
-          Math.abs(Date.parse(drink.at) - Date.parse(look.at)) < 3_600_000,
+    const checks = of('check').filter(thisYear);
+    const waterings = of('watering').filter(thisYear);
+    const followed = waterings.filter((watering) =>
+      checks.some(
+        (check) =>
+          check.containerId === watering.containerId &&
+          Math.abs(Date.parse(watering.at) - Date.parse(check.at)) < 3_600_000,
       ),
     );
-    expect(followed.length / drinks.length).toBeGreaterThan(0.8);
+    expect(followed.length / waterings.length).toBeGreaterThan(0.8);
   });
 
   it('drier looks are followed by drinks, wet ones are not', () => {
-    const drinks = of('drink').filter(thisYear);
+    const waterings = of('watering').filter(thisYear);
     const watered = (grade: number) => {
-      const seen = of('look').filter(
-        (e) => thisYear(e) && e.look.method === 'finger' && e.look.grade === grade,
+      const seen = of('check').filter(
+        (e) => thisYear(e) && e.check.method === 'finger' && e.check.grade === grade,
       );
-      const given = seen.filter((look) =>
-        drinks.some((drink) => drink.containerId === look.containerId && dayOf(drink.at) === dayOf(look.at)),
+      const given = seen.filter((check) =>
+        waterings.some((watering) => watering.containerId === check.containerId && dayOf(watering.at) === dayOf(check.at)),
       );
       return given.length / Math.max(1, seen.length);
     };
@@ -111,11 +111,11 @@ describe('what happened at Gannet Slip', () => {
   });
 
   it('a drink is no more than a bag could take and lose', () => {
-    for (const drink of of('drink')) {
-      const container = demo.containers.find((c) => c.id === drink.containerId);
-      if (!container || drink.into === 'store') continue;
-      expect(drink.litres).toBeGreaterThan(0);
-      expect(drink.litres).toBeLessThan(2 * bodyOf(container, demo).real.litres.high);
+    for (const watering of of('watering')) {
+      const container = demo.containers.find((c) => c.id === watering.containerId);
+      if (!container || watering.into === 'store') continue;
+      expect(watering.litres).toBeGreaterThan(0);
+      expect(watering.litres).toBeLessThan(2 * bodyOf(container, demo).real.litres.high);
     }
   });
 

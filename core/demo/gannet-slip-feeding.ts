@@ -3,7 +3,7 @@ import { momentAt, addDays, dayOf, type Day } from '../src/calendar/index.ts';
 import { occupantsOf } from '../src/plants/index.ts';
 import { type Garden, type Draft, type Entry, ID_PREFIXES, type IdOf, type OwnRegime, type Regime } from '../src/records/index.ts';
 import { feedFor, findRegime, plannedFeeds } from '../src/feeding/index.ts';
-import { findGood } from '../src/products/index.ts';
+import { findProduct } from '../src/products/index.ts';
 import { chanceFrom } from '../hidden/index.ts';
 
 /** Who feeds which bag how: three neighbours, nearly every school. */
@@ -63,7 +63,7 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
       {
         id: 'half',
         start: { on: 'flowers' },
-        goodId: 'tomato-liquid',
+        productId: 'tomato-liquid',
         dose: { amount: 2, unit: 'millilitre', per: 'litre' },
         every: { fromDays: 5, toDays: 7 },
         closes: false,
@@ -92,14 +92,14 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
     for (const feed of plannedFeeds(case_, planted, addDays(today, -1))) {
       if (chance.next() < FORGOTTEN_SHARE) continue;
       const step = regime.steps.find((s) => s.id === feed.stepId);
-      const good = findGood(feed.goodId);
-      const dose = step?.dose ?? good?.feed?.dose;
-      if (!dose || !good) continue;
-      const drink = garden.entries.find(
-        (e) => e.kind === 'drink' && e.containerId === container.id && dayOf(e.at) === feed.day,
+      const product = findProduct(feed.productId);
+      const dose = step?.dose ?? product?.feed?.dose;
+      if (!dose || !product) continue;
+      const watering = garden.entries.find(
+        (e) => e.kind === 'watering' && e.containerId === container.id && dayOf(e.at) === feed.day,
       );
-      const isStore = good.feed?.form === 'two-part';
-      const waterLitres = isStore ? 12 : drink?.kind === 'drink' ? drink.litres : USUAL_LITRES;
+      const isStore = product.feed?.form === 'two-part';
+      const waterLitres = isStore ? 12 : watering?.kind === 'watering' ? watering.litres : USUAL_LITRES;
       const bag = {
         containerId: container.id,
         waterLitres,
@@ -118,10 +118,10 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
         regimeId: regime.id,
         stepId: feed.stepId,
       };
-      put({ ...base, goodId: feed.goodId });
-      const partner = good.feed?.partnerId;
+      put({ ...base, productId: feed.productId });
+      const partner = product.feed?.partnerId;
       if (partner) {
-        put({ ...base, goodId: partner });
+        put({ ...base, productId: partner });
         put({
           kind: 'solution',
           at: at(feed.day, 18.5),
@@ -149,7 +149,7 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
   const tub: Draft<'tea'> = {
     kind: 'tea',
     at: momentAt('2026-05-18', 11, evening),
-    goodId: 'weed-tea',
+    productId: 'weed-tea',
     litres: 20,
   };
   const tubId = id('entry');
@@ -164,6 +164,6 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
     });
   for (const day of ['2026-05-22', '2026-05-26', '2026-05-31', '2026-06-04']) tend(day, 'stirred');
   tend('2026-06-10', 'strained', 17);
-  put({ kind: 'tea', at: momentAt('2026-07-08', 11, evening), goodId: 'weed-tea', litres: 15 });
+  put({ kind: 'tea', at: momentAt('2026-07-08', 11, evening), productId: 'weed-tea', litres: 15 });
   return { regimes: [own], entries };
 }

@@ -23,7 +23,7 @@ const LAST_SEASON: readonly {
   readonly plantedOn: string;
   readonly clearedOn: string;
   /** days between two drinks, given without looking */
-  readonly drinkEveryDays: number;
+  readonly waterEveryDays: number;
 }[] = [
   at('3', 'Salt Snap', '2025-05-24', '2025-08-29', 1),
   at('4', 'Pier Red', '2025-05-20', '2025-10-11', 1),
@@ -40,9 +40,9 @@ function at(
   varietyName: (typeof VARIETIES)[number]['name'],
   plantedOn: string,
   clearedOn: string,
-  drinkEveryDays: number,
+  waterEveryDays: number,
 ) {
-  return { label, varietyName, plantedOn, clearedOn, drinkEveryDays };
+  return { label, varietyName, plantedOn, clearedOn, waterEveryDays };
 }
 
 const FIRST_DAY = '2025-05-18';
@@ -115,7 +115,7 @@ function pickingsOf(
     if (age < 0 || today.day >= season.clearedOn) continue;
     bag.pass(today, 0, 18);
     dryDays = 0.9 * dryDays + (bag.share < THIRSTY ? 1 : 0);
-    if (age % season.drinkEveryDays === 0) bag.pour(6.75);
+    if (age % season.waterEveryDays === 0) bag.pour(6.75);
     bag.pass(today, 18, 24);
     if (age < bearing.firstAfter || (age - bearing.firstAfter) % rhythm !== 0) continue;
     const fared = Math.max(0.15, 1 - 0.12 * dryDays) * lateness(today.day);

@@ -6,7 +6,7 @@ import { WATER_BAGS } from './gannet-slip-water-bags.ts';
 /** Who grows what in what at Gannet Slip. A made-up yard, made-up names, made-up varieties. */
 export interface PlannedBag {
   readonly label: string;
-  readonly stand: 'lean-to' | 'terrace' | 'deck';
+  readonly place: 'lean-to' | 'terrace' | 'deck';
   readonly kindId: string;
   readonly size: Size;
   readonly mixId: string;
@@ -16,7 +16,7 @@ export interface PlannedBag {
   readonly plantedOn: string;
   readonly stemMillimetres: number;
   readonly graftMillimetres?: number;
-  readonly schoolId?: string;
+  readonly practiceId?: string;
   readonly support: {
     readonly kind: SupportKindId;
     readonly heightMillimetres: number;
@@ -46,7 +46,7 @@ export const PRICES: Readonly<Record<string, number>> = {
   'refuse-bag': 0.4,
 };
 
-export const STANDS = [
+export const PLACES = [
   { key: 'terrace', name: 'Slipway terrace', cover: 'open', wireMillimetres: 2050 },
   { key: 'lean-to', name: 'Lean-to', cover: 'glass', wireMillimetres: 2100 },
   // a deck over the boat store: what it bears is what its builder told them
@@ -71,7 +71,7 @@ const slab: Size = {
 export const BAGS: readonly PlannedBag[] = [
   {
     label: '1',
-    stand: 'lean-to',
+    place: 'lean-to',
     kindId: 'pillow',
     size: slab,
     mixId: 'bought',
@@ -84,7 +84,7 @@ export const BAGS: readonly PlannedBag[] = [
   },
   {
     label: '2',
-    stand: 'lean-to',
+    place: 'lean-to',
     kindId: 'pillow',
     size: { by: 'label', litres: 45 },
     mixId: 'bark-coir',
@@ -98,7 +98,7 @@ export const BAGS: readonly PlannedBag[] = [
   },
   {
     label: '3',
-    stand: 'lean-to',
+    place: 'lean-to',
     kindId: 'bucket',
     size: { by: 'label', litres: 20 },
     mixId: 'bought',
@@ -111,7 +111,7 @@ export const BAGS: readonly PlannedBag[] = [
   },
   {
     label: '4',
-    stand: 'lean-to',
+    place: 'lean-to',
     kindId: 'square-fabric',
     size: {
       by: 'measured',
@@ -127,7 +127,7 @@ export const BAGS: readonly PlannedBag[] = [
   },
   {
     label: '5',
-    stand: 'terrace',
+    place: 'terrace',
     kindId: 'round-fabric',
     size: { by: 'class', class: '#15' },
     mixId: 'loam-compost',
@@ -136,13 +136,13 @@ export const BAGS: readonly PlannedBag[] = [
     plants: 1,
     plantedOn: '2026-05-28',
     stemMillimetres: 360,
-    schoolId: 'bottom',
+    practiceId: 'bottom',
     support: { kind: 'two-cages', heightMillimetres: 1900 },
     plantName: 'Old Peg',
   },
   {
     label: '6',
-    stand: 'terrace',
+    place: 'terrace',
     kindId: 'round-fabric',
     size: { by: 'label', litres: 57 },
     mixId: 'bought',
@@ -155,7 +155,7 @@ export const BAGS: readonly PlannedBag[] = [
   },
   {
     label: '7',
-    stand: 'terrace',
+    place: 'terrace',
     kindId: 'round-fabric',
     size: fabric38,
     mixId: 'bought',
@@ -164,12 +164,12 @@ export const BAGS: readonly PlannedBag[] = [
     plants: 1,
     plantedOn: '2026-05-27',
     stemMillimetres: 300,
-    schoolId: 'bottom',
+    practiceId: 'bottom',
     support: { kind: 'string', heightMillimetres: 2050 },
   },
   {
     label: '8',
-    stand: 'terrace',
+    place: 'terrace',
     kindId: 'square-fabric',
     size: { by: 'label', litres: 30 },
     mixId: 'bark-coir',
@@ -182,7 +182,7 @@ export const BAGS: readonly PlannedBag[] = [
   },
   {
     label: '9',
-    stand: 'terrace',
+    place: 'terrace',
     kindId: 'bucket',
     size: { by: 'label', litres: 15 },
     mixId: 'bought',
@@ -195,7 +195,7 @@ export const BAGS: readonly PlannedBag[] = [
   },
   {
     label: '10',
-    stand: 'deck',
+    place: 'deck',
     kindId: 'bucket',
     size: { by: 'class', class: '#5' },
     mixId: 'bought',
@@ -208,7 +208,7 @@ export const BAGS: readonly PlannedBag[] = [
   },
   {
     label: '11',
-    stand: 'deck',
+    place: 'deck',
     kindId: 'round-fabric',
     size: { by: 'class', class: '#7' },
     mixId: 'bought',
@@ -221,7 +221,7 @@ export const BAGS: readonly PlannedBag[] = [
   },
   {
     label: '12',
-    stand: 'deck',
+    place: 'deck',
     kindId: 'round-fabric',
     size: { by: 'label', litres: 38 },
     mixId: 'bark-coir',
@@ -234,7 +234,7 @@ export const BAGS: readonly PlannedBag[] = [
   },
   {
     label: '13',
-    stand: 'lean-to',
+    place: 'lean-to',
     kindId: 'ring-pillow',
     size: {
       by: 'measured',
@@ -257,7 +257,7 @@ export const BAGS: readonly PlannedBag[] = [
   },
   {
     label: '14',
-    stand: 'terrace',
+    place: 'terrace',
     kindId: 'trough',
     size: {
       by: 'measured',
@@ -273,7 +273,7 @@ export const BAGS: readonly PlannedBag[] = [
   },
   {
     label: '15',
-    stand: 'deck',
+    place: 'deck',
     kindId: 'shopping-bag',
     size: { by: 'label', litres: 32 },
     mixId: 'third-each',
@@ -286,7 +286,7 @@ export const BAGS: readonly PlannedBag[] = [
   },
   {
     label: '16',
-    stand: 'terrace',
+    place: 'terrace',
     kindId: 'film-sleeve',
     size: { by: 'measured', dimensions: { flatMillimetres: 460, heightMillimetres: 360 } },
     mixId: 'stretched',

@@ -1,10 +1,10 @@
 import { bodyOf } from '../src/garden-state/index.ts';
 import { momentAt } from '../src/calendar/index.ts';
-import type { Garden, Draft, Entry, Container, IdOf, OwnGood, Pack } from '../src/records/index.ts';
+import type { Garden, Draft, Entry, Container, IdOf, OwnProduct, Pack } from '../src/records/index.ts';
 import { DEMO_EVENING } from './evening.ts';
 
 /** Packs that the yard's supplier had, and what they cost that spring; litres, kilograms, pieces or metres. */
-const PACKS: readonly (readonly [goodId: string, amount: number, price: number])[] = [
+const PACKS: readonly (readonly [productId: string, amount: number, price: number])[] = [
   ['bought-mix', 20, 4.2],
   ['bought-mix', 40, 6.9],
   ['bought-mix', 60, 9.5],
@@ -38,7 +38,7 @@ const PACKS: readonly (readonly [goodId: string, amount: number, price: number])
 ];
 
 /** What came into the shed: good, day, amount, money paid. */
-const BOUGHT: readonly (readonly [goodId: string, day: string, amount: number, paid: number])[] = [
+const BOUGHT: readonly (readonly [productId: string, day: string, amount: number, paid: number])[] = [
   ['bought-mix', '2026-05-09', 480, 76],
   ['peat-free-mix', '2026-05-09', 150, 26.7],
   ['bark', '2026-05-10', 120, 19.5],
@@ -56,7 +56,7 @@ const BOUGHT: readonly (readonly [goodId: string, day: string, amount: number, p
 ];
 
 /** Prices that somebody noticed: sacks are cheapest when the season ends. */
-const SEEN: readonly (readonly [goodId: string, day: string, amount: number, price: number])[] = [
+const SEEN: readonly (readonly [productId: string, day: string, amount: number, price: number])[] = [
   ['bought-mix', '2025-09-20', 60, 6.4],
   ['bought-mix', '2025-10-11', 60, 5.9],
   ['bought-mix', '2026-03-14', 60, 9.9],
@@ -70,12 +70,12 @@ export function shedOf(
   stamps: { readonly createdAt: string; readonly changedAt: string },
   id: (of: IdOf) => string,
 ): {
-  readonly goods: readonly OwnGood[];
+  readonly products: readonly OwnProduct[];
   readonly packs: readonly Pack[];
   readonly entries: readonly Entry[];
 } {
-  const kelp: OwnGood = {
-    id: id('good'),
+  const kelp: OwnProduct = {
+    id: id('product'),
     name: 'Harbour kelp meal 1-1-4',
     kind: 'amendment',
     unit: 'kilogram',
@@ -85,33 +85,33 @@ export function shedOf(
     isDusty: true,
     ...stamps,
   };
-  const packs = PACKS.map(([goodId, amount, price]) => ({
+  const packs = PACKS.map(([productId, amount, price]) => ({
     id: id('pack'),
-    goodId,
+    productId,
     amount,
     price,
     ...stamps,
   }));
   const on = (day: string, hour: number) => momentAt(day, hour, DEMO_EVENING);
   const drafts: Draft[] = [
-    ...SEEN.map(([goodId, day, amount, price]): Draft => ({
+    ...SEEN.map(([productId, day, amount, price]): Draft => ({
       kind: 'priced',
       at: on(day, 11),
-      goodId,
+      productId,
       amount,
       price,
     })),
-    ...BOUGHT.map(([goodId, day, amount, paid]): Draft => ({
+    ...BOUGHT.map(([productId, day, amount, paid]): Draft => ({
       kind: 'bought',
       at: on(day, 11),
-      goodId,
+      productId,
       amount,
       paid,
     })),
     ...garden.containers.map((container) => filledDraft(container, garden, on('2026-05-16', 10))),
-    { kind: 'counted', at: on('2026-04-02', 15), goodId: 'garden-compost', amount: 300 },
-    { kind: 'counted', at: on('2026-04-02', 15), goodId: 'cage', amount: 6 },
-    { kind: 'counted', at: on('2026-04-02', 15), goodId: kelp.id, amount: 1.2 },
+    { kind: 'counted', at: on('2026-04-02', 15), productId: 'garden-compost', amount: 300 },
+    { kind: 'counted', at: on('2026-04-02', 15), productId: 'cage', amount: 6 },
+    { kind: 'counted', at: on('2026-04-02', 15), productId: kelp.id, amount: 1.2 },
     { kind: 'spent', at: on('2026-03-28', 12), on: 'seed', price: 14.5, containerIds: [] },
     {
       kind: 'spent',
@@ -124,7 +124,7 @@ export function shedOf(
     { kind: 'worked', at: on('2026-05-16', 17), minutes: 190, containerIds: [] },
   ];
   const entries = drafts.map((draft) => ({ ...draft, id: id('entry'), recordedAt: draft.at }) as Entry);
-  return { goods: [kelp], packs, entries };
+  return { products: [kelp], packs, entries };
 }
 
 /** A pillow bag is bought full; everything else was filled that Saturday, some of it with last year's mix. */
@@ -139,9 +139,9 @@ function filledDraft(container: Container, garden: Garden, at: string): Draft {
     containerId: container.id,
     layers: [{ mixId: container.mixId, litres }],
     keptLitres: Math.round(kept * 10) / 10,
-    schoolId: 'moisten-first',
+    practiceId: 'moisten-first',
     amendments: isPillow
       ? []
-      : [{ goodId: 'balanced-organic', grams: 70, where: 'mixed', asEntered: '2 handfuls' }],
+      : [{ productId: 'balanced-organic', grams: 70, where: 'mixed', asEntered: '2 handfuls' }],
   };
 }

@@ -20,14 +20,14 @@ export function hiddenBagOf(
   planned: PlannedBag,
 ): { readonly bag: HiddenBag; readonly store: WaterStore | undefined; readonly fullKilograms: number } {
   const body = bodyOf(container, garden);
-  const stand = garden.stands.find((s) => s.id === container.standId);
+  const place = garden.places.find((s) => s.id === container.placeId);
   const variety = VARIETIES.find((v) => v.name === planned.varietyName);
-  if (!stand || !variety) throw new Error(`the plan of bag ${planned.label} names what is not there`);
+  if (!place || !variety) throw new Error(`the plan of bag ${planned.label} names what is not there`);
   const figures = habitFigures(variety.cropId, habitOf(variety.cropId, variety.habitId));
   const seen = waterBagOf(
     container,
     body,
-    stand,
+    place,
     occupantsOf(container, liveEntries(garden.entries), garden),
     garden.settings,
   );
@@ -38,7 +38,7 @@ export function hiddenBagOf(
     availableLitres: size,
     canopySquareMetres: figures.canopySquareMetres * planned.plants,
     weeksToFull: figures.weeksToFull,
-    isCovered: stand.cover === 'glass',
+    isCovered: place.cover === 'glass',
     openSquareMetres: seen.topSquareMetres,
     breathes: body.kind.wall === 'fabric',
     ...(store

@@ -4,7 +4,7 @@ import type { PlannedBag } from './gannet-slip-plan.ts';
 export const WATER_BAGS: readonly PlannedBag[] = [
   {
     label: '17',
-    stand: 'lean-to',
+    place: 'lean-to',
     kindId: 'reservoir',
     size: { by: 'label', litres: 36 },
     mixId: 'bark-coir',
@@ -17,7 +17,7 @@ export const WATER_BAGS: readonly PlannedBag[] = [
   },
   {
     label: '18',
-    stand: 'terrace',
+    place: 'terrace',
     kindId: 'round-fabric',
     size: { by: 'label', litres: 45 },
     mixId: 'bought',
@@ -31,7 +31,7 @@ export const WATER_BAGS: readonly PlannedBag[] = [
   },
   {
     label: '19',
-    stand: 'terrace',
+    place: 'terrace',
     kindId: 'open-sleeve',
     size: { by: 'measured', dimensions: { flatMillimetres: 520, heightMillimetres: 380 } },
     mixId: 'stretched',
@@ -44,7 +44,7 @@ export const WATER_BAGS: readonly PlannedBag[] = [
   },
   {
     label: '20',
-    stand: 'deck',
+    place: 'deck',
     kindId: 'rigid-pot',
     size: { by: 'label', litres: 25 },
     mixId: 'bought',
@@ -58,7 +58,7 @@ export const WATER_BAGS: readonly PlannedBag[] = [
   },
   {
     label: '21',
-    stand: 'terrace',
+    place: 'terrace',
     kindId: 'refuse-bag',
     size: { by: 'label', litres: 50 },
     mixId: 'third-each',
@@ -72,7 +72,7 @@ export const WATER_BAGS: readonly PlannedBag[] = [
   },
   {
     label: '22',
-    stand: 'lean-to',
+    place: 'lean-to',
     kindId: 'trough',
     size: {
       by: 'measured',
@@ -88,7 +88,7 @@ export const WATER_BAGS: readonly PlannedBag[] = [
   },
   {
     label: '23',
-    stand: 'lean-to',
+    place: 'lean-to',
     kindId: 'rigid-pot',
     size: { by: 'label', litres: 18 },
     mixId: 'bark-coir',
@@ -103,7 +103,7 @@ export const WATER_BAGS: readonly PlannedBag[] = [
   // cleared early and waiting for a second crop
   {
     label: '24',
-    stand: 'deck',
+    place: 'deck',
     kindId: 'round-fabric',
     size: { by: 'label', litres: 30 },
     mixId: 'bought',

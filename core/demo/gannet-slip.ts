@@ -10,7 +10,7 @@ import {
 } from '../src/records/index.ts';
 import { chanceFrom, CLIMATES, hiddenWeather, type Chance, type HiddenDay } from '../hidden/index.ts';
 import { hasLevel } from '../src/water/index.ts';
-import { BAGS, PRICES, STANDS, VARIETIES, type PlannedBag } from './gannet-slip-plan.ts';
+import { BAGS, PRICES, PLACES, VARIETIES, type PlannedBag } from './gannet-slip-plan.ts';
 import { hiddenBagOf, wantedLitres } from './gannet-slip-truth.ts';
 import { BEARING, pickedCount, pickedKilograms, rhythmOf } from './bearing.ts';
 import { lastSeasonOfSlip } from './gannet-slip-last-season.ts';
@@ -54,15 +54,15 @@ export function gannetSlip(seed: number): Garden {
     latitudeDegrees: 51,
     units: 'metric',
     roundHours: [8, 18],
-    drinkMeasureId: can.id,
-    depthSchoolId: 'first-leaves',
+    wateringMeasureId: can.id,
+    depthPracticeId: 'first-leaves',
     frost: { last: '04-28', first: '10-24' },
     assumptions: {},
     changedAt: stamp,
   };
-  const stands = STANDS.map(({ key: _, ...stand }, order) => ({
-    id: id('stand'),
-    ...stand,
+  const places = PLACES.map(({ key: _, ...place }, order) => ({
+    id: id('place'),
+    ...place,
     order,
     ...stamps,
   }));
@@ -84,10 +84,10 @@ export function gannetSlip(seed: number): Garden {
   const containers: Container[] = [];
   const plants: Plant[] = [];
   BAGS.forEach((planned, order) => {
-    const stand = stands[STANDS.findIndex((s) => s.key === planned.stand)];
+    const place = places[PLACES.findIndex((s) => s.key === planned.place)];
     const at = varieties.findIndex((v) => v.name === planned.varietyName);
     const variety = varieties[at];
-    if (!stand || !variety) throw new Error(`the plan of bag ${planned.label} names what is not there`);
+    if (!place || !variety) throw new Error(`the plan of bag ${planned.label} names what is not there`);
     const stations = Array.from({ length: Math.max(1, planned.plants) }, () => ({ id: id('station') }));
     const { label, kindId, size, mixId, mulchMillimetres, support, stores, gauge } = planned;
     const container: Container = {
@@ -97,7 +97,7 @@ export function gannetSlip(seed: number): Garden {
       size,
       mixId,
       mulchMillimetres,
-      standId: stand.id,
+      placeId: place.id,
       stations,
       support,
       ...(stores ? { stores: [...stores] } : {}),
@@ -121,14 +121,14 @@ export function gannetSlip(seed: number): Garden {
     }
     const soFar: Garden = {
       settings,
-      stands,
+      places,
       containers,
       varieties,
       batches,
       plants,
       measures: [can],
       mixes: [],
-      goods: [],
+      products: [],
       packs: [],
       templates: [],
       plans: [],
@@ -144,7 +144,7 @@ export function gannetSlip(seed: number): Garden {
   ];
   const known = {
     settings,
-    stands,
+    places,
     containers,
     varieties,
     batches,
@@ -155,8 +155,8 @@ export function gannetSlip(seed: number): Garden {
     plans: [],
     regimes: [],
   };
-  const { goods, packs, entries: shed } = shedOf({ ...known, goods: [], packs: [], entries }, stamps, id);
-  const whole = { ...known, goods, packs, entries: [...entries, ...shed] };
+  const { products, packs, entries: shed } = shedOf({ ...known, products: [], packs: [], entries }, stamps, id);
+  const whole = { ...known, products, packs, entries: [...entries, ...shed] };
   const grown = growthOfSlip(whole, seed, stamps);
   const fed = feedingOfSlip(whole, seed, DEMO_EVENING);
   const last = lastSeasonOfSlip(whole, seed);
@@ -196,7 +196,7 @@ function plantedEntry(
   id: (of: IdOf) => string,
 ): Entry {
   const at = momentAt(planned.plantedOn, 17, DEMO_EVENING);
-  const { stemMillimetres, graftMillimetres, schoolId } = planned;
+  const { stemMillimetres, graftMillimetres, practiceId } = planned;
   return {
     id: id('entry'),
     kind: 'planted',
@@ -206,7 +206,7 @@ function plantedEntry(
     stationId,
     plantId,
     seedling: { stemMillimetres, ballMillimetres: 90, ...(graftMillimetres ? { graftMillimetres } : {}) },
-    ...(schoolId ? { schoolId } : {}),
+    ...(practiceId ? { practiceId } : {}),
   };
 }
 
@@ -226,7 +226,7 @@ function livedThrough(
   const bearing = BEARING[planned.varietyName];
   const everyDays = container.kindId === 'bucket' || planned.plants > 1 ? 1 : 2;
   const skipLast = 1 + Math.floor(chance.next() * everyDays);
-  let sinceLook = 0;
+  let sinceCheck = 0;
   for (const today of weather) {
     const age = daysBetween(planned.plantedOn, today.day);
     if (age < 0) continue;
@@ -243,7 +243,7 @@ function livedThrough(
       const ran = bag.pour(litres);
       entries.push({
         ...base(1),
-        kind: 'drink',
+        kind: 'watering',
         litres,
         isMeasured: true,
         ranThrough: ran > 0.15,
@@ -255,7 +255,7 @@ function livedThrough(
       if (daysLeft > 0) bag.pass(today, 18, 24);
       continue;
     }
-    sinceLook += 1;
+    sinceCheck += 1;
     if (age === 0 && planned.drip)
       entries.push({
         ...base(3),
@@ -265,16 +265,16 @@ function livedThrough(
     if (age === 0) pour(4.5);
     else if (isSeen && age > ROOTED_DAYS) {
       // a reservoir is looked at by its level, every few days
-      if (sinceLook >= LEVEL_DAYS) {
-        sinceLook = 0;
+      if (sinceCheck >= LEVEL_DAYS) {
+        sinceCheck = 0;
         const share = Math.round(bag.level * 4) / 4;
-        entries.push({ ...base(0), kind: 'look', look: { method: 'level', share } });
+        entries.push({ ...base(0), kind: 'check', check: { method: 'level', share } });
         if (share <= 0.5) {
           const litres = Math.max(1, Math.round((1 - bag.level) * store.litres * 2) / 2);
           bag.fillStore(litres + 1);
           entries.push({
             ...base(1),
-            kind: 'drink',
+            kind: 'watering',
             litres,
             isMeasured: true,
             ranThrough: true,
@@ -283,14 +283,14 @@ function livedThrough(
           });
         }
       }
-    } else if (sinceLook >= everyDays || today.maxCelsius > 27) {
-      sinceLook = 0;
+    } else if (sinceCheck >= everyDays || today.maxCelsius > 27) {
+      sinceCheck = 0;
       if (planned.gauge && age % 3 === 0) {
         const kilograms = Math.round(bag.weigh(fullKilograms) * 10) / 10;
-        entries.push({ ...base(-1), kind: 'look', look: { method: 'scale', kilograms } });
+        entries.push({ ...base(-1), kind: 'check', check: { method: 'scale', kilograms } });
       }
       const grade = bag.finger();
-      entries.push({ ...base(0), kind: 'look', look: { method: 'finger', grade } });
+      entries.push({ ...base(0), kind: 'check', check: { method: 'finger', grade } });
       if (grade <= 2 || (grade === 3 && today.maxCelsius > 24))
         pour(wantedLitres(grade, garden, container, CAN_LITRES));
     }

@@ -18,13 +18,13 @@ const FIXTURES = {
   boughtMix: mixOf('bought'),
   tomato: cropOf('tomato'),
   site51: { latitudeDegrees: 51, normals: defaultNormals(51) },
-  look: {
+  check: {
     id: 'ent_original',
-    kind: 'look',
+    kind: 'check',
     at: '2026-07-16T18:00:00.000+01:00',
     recordedAt: '2026-07-16T18:00:00.000+01:00',
     containerId: 'con_fixture',
-    look: { method: 'finger', grade: 2 },
+    check: { method: 'finger', grade: 2 },
   },
 };
 

@@ -25,15 +25,15 @@ export const ONE_BAG: WaterBag = {
 
 export const at = (day: string, hour: string) => `${day}T${hour}:00.000+01:00`;
 
-export const look = (day: string, grade: number, hour = '18:00'): WaterEvent => ({
-  kind: 'look',
+export const check = (day: string, grade: number, hour = '18:00'): WaterEvent => ({
+  kind: 'check',
   id: `ent_look${day}${hour}`,
   at: at(day, hour),
-  look: { method: 'finger', grade },
+  check: { method: 'finger', grade },
 });
 
-export const drink = (day: string, litres: number, hour = '18:05', ranThrough = false): WaterEvent => ({
-  kind: 'drink',
+export const watering = (day: string, litres: number, hour = '18:05', ranThrough = false): WaterEvent => ({
+  kind: 'watering',
   id: `ent_drink${day}${hour}`,
   at: at(day, hour),
   litres,

@@ -5,8 +5,8 @@ import { openFewBags, visit } from './garden.ts';
 const VIEWS = {
   places: [
     '/round',
-    '/stands',
-    '/stands/new',
+    '/bags',
+    '/bags/new',
     '/season',
     '/season/weather',
     '/season/away',
@@ -36,14 +36,14 @@ const VIEWS = {
 } as const;
 
 /** Topics of the bench that are drawn, laid out or coloured in a way of their own; the others are forms and tables as these are. */
-const OWN_LOOK = new Set(
+const OWN_CHECK = new Set(
   ['size', 'shop', 'film', 'depth', 'supports', 'regimes', 'batch', 'drip'].map((topic) => `/bench/${topic}`),
 );
 
 /** Views that are coloured in a way of their own. */
 const OWN_COLOURS = new Set([
   '/round',
-  '/stands',
+  '/bags',
   '/season',
   '/season/away',
   '/round/planting',
@@ -60,31 +60,31 @@ const checker = (page: Page) =>
 
 /** Structure depends on the width and not on the look: everything is checked in light, contrast alone in the others. */
 const RUNS = [
-  { look: 'light', name: 'desk', viewport: { width: 1280, height: 800 }, rules: undefined },
-  { look: 'light', name: 'phone', viewport: { width: 390, height: 844 }, rules: undefined },
-  { look: 'dusk', name: 'desk, contrast', viewport: { width: 1280, height: 800 }, rules: ['color-contrast'] },
+  { themeName: 'light', name: 'desk', viewport: { width: 1280, height: 800 }, rules: undefined },
+  { themeName: 'light', name: 'phone', viewport: { width: 390, height: 844 }, rules: undefined },
+  { themeName: 'dusk', name: 'desk, contrast', viewport: { width: 1280, height: 800 }, rules: ['color-contrast'] },
   {
-    look: 'glare',
+    themeName: 'glare',
     name: 'phone, contrast',
     viewport: { width: 390, height: 844 },
     rules: ['color-contrast'],
   },
 ] as const;
 
-for (const { look, name, viewport, rules } of RUNS) {
+for (const { themeName, name, viewport, rules } of RUNS) {
   for (const part of ['places', 'bench'] as const) {
-    test(`no accessibility violation: ${part}, ${look}, ${name}`, async ({ page }) => {
+    test(`no accessibility violation: ${part}, ${themeName}, ${name}`, async ({ page }) => {
       test.setTimeout(180_000);
-      await page.addInitScript((chosen) => localStorage.setItem('rundel.look', chosen), look);
+      await page.addInitScript((chosen) => localStorage.setItem('rundel.theme', chosen), themeName);
       await page.setViewportSize(viewport);
-      const isWhole = look === 'light' && name === 'desk';
+      const isWhole = themeName === 'light' && name === 'desk';
       // a bag of each way of life; what holds for one of a kind holds for twenty
       await openFewBags(page);
       const stops = page.getByRole('navigation', { name: 'Stops of this round' });
       const stop = (await stops.getByRole('link').first().getAttribute('href')) ?? '';
-      const more = part === 'places' ? [stop.replace('/round/', '/stands/'), stop] : [];
+      const more = part === 'places' ? [stop.replace('/round/', '/bags/'), stop] : [];
       const views = VIEWS[part].filter((view) =>
-        isWhole ? true : rules ? OWN_COLOURS.has(view) : part === 'places' || OWN_LOOK.has(view),
+        isWhole ? true : rules ? OWN_COLOURS.has(view) : part === 'places' || OWN_CHECK.has(view),
       );
       for (const view of [...views, ...more]) {
         await visit(page, view);

@@ -4,18 +4,18 @@ import { startOwnGarden, visit } from './garden.ts';
 
 /** Sets up so many bags of a kind, not planted yet. */
 async function setUp(page: Page, kind: string, count: number, litres: string): Promise<void> {
-  await visit(page, '/stands/new');
+  await visit(page, '/bags/new');
   await page.getByRole('radio', { name: kind }).check({ force: true });
   await page.getByLabel('Size on the label').fill(litres);
   await page.getByLabel('How many of these').fill(String(count));
   await page.getByRole('button', { name: count > 1 ? `Add ${count} bags` : 'Add the bag' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(count > 1 ? 'Stands' : /empty/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(count > 1 ? 'Bags' : /empty/);
 }
 
 /** Types the packs of a good into its dialog. */
-async function packs(page: Page, good: string, list: readonly (readonly [string, string])[]): Promise<void> {
+async function packs(page: Page, product: string, list: readonly (readonly [string, string])[]): Promise<void> {
   await page
-    .getByRole('row', { name: new RegExp(`^${good}`) })
+    .getByRole('row', { name: new RegExp(`^${product}`) })
     .getByRole('button', { name: 'Packs and prices' })
     .click();
   const dialog = page.getByRole('dialog');

@@ -17,7 +17,7 @@ test('the demo and my own bags are kept apart', async ({ page }) => {
 
 test('everything is shown in the units that were chosen, and other units can be typed', async ({ page }) => {
   await startOwnGarden(page, 'us');
-  await visit(page, '/stands/new');
+  await visit(page, '/bags/new');
   await page.getByLabel('Size on the label').fill('10');
   await expect(page.getByText('It likely holds 8 to 10 gal')).toBeVisible();
   await page.getByLabel('Height of the plant').fill('34 cm');
@@ -28,7 +28,7 @@ test('everything is shown in the units that were chosen, and other units can be 
   await visit(page, '/settings');
   await page.getByRole('combobox', { name: 'Units' }).click();
   await page.getByRole('option', { name: /^Metric/ }).click();
-  await visit(page, '/stands');
+  await visit(page, '/bags');
   await page.getByRole('link', { name: /1 Tomato/ }).click();
   await expect(page.getByText('38 L round fabric')).toBeVisible();
 });

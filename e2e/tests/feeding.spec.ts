@@ -34,11 +34,11 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   await openDemo(page);
   await assign(page, 'Leaf first, then fruit', TWELVE);
   await assign(page, 'Soluble feed throughout', OTHER_SIX);
-  const ways = page.getByRole('navigation', { name: 'Ways of feeding' });
-  await expect(ways.getByRole('button', { name: /^Leaf first, then fruit/ })).toContainText('6, 7, 8, 9', {
+  const plantingMethods = page.getByRole('navigation', { name: 'Ways of feeding' });
+  await expect(plantingMethods.getByRole('button', { name: /^Leaf first, then fruit/ })).toContainText('6, 7, 8, 9', {
     timeout: 20_000,
   });
-  await expect(ways.getByRole('button', { name: /^Soluble feed throughout/ })).toContainText('1, 2, 3, 4');
+  await expect(plantingMethods.getByRole('button', { name: /^Soluble feed throughout/ })).toContainText('1, 2, 3, 4');
 
   // the walk: a dry bag gets its drink with feed in one tap
   await visit(page, '/round');
@@ -73,7 +73,7 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   }
 
   // its diary has both
-  await visit(page, '/stands');
+  await visit(page, '/bags');
   await page
     .getByRole('link', { name: new RegExp(`^${label} `) })
     .first()
@@ -94,12 +94,12 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   expect(after.split(',').length).toBeGreaterThan(before.split(',').length + 5);
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByRole('heading', { name: /^My leaf first/ })).toBeVisible();
-  await expect(ways.getByRole('button', { name: /^My leaf first/ })).toContainText('my own');
+  await expect(plantingMethods.getByRole('button', { name: /^My leaf first/ })).toContainText('my own');
 });
 
 test('the ledger of a bag shows where a nutrient went', async ({ page }) => {
   await openFewBags(page);
-  await visit(page, '/stands');
+  await visit(page, '/bags');
   await page.getByRole('link', { name: /^17 / }).first().click();
   await page.getByRole('button', { name: 'Its ledger, day by day' }).click();
   await page.getByRole('button', { name: 'potassium' }).click();

@@ -20,7 +20,7 @@ export async function startOwnGarden(page: Page, units: 'metric' | 'us' | 'uk' =
 
 /** Adds the bag of the walk-through: a 38 L fabric bag with a tomato of 34 cm, planted today. */
 export async function addTomatoBag(page: Page, label = '1'): Promise<void> {
-  await page.goto('/stands/new');
+  await page.goto('/bags/new');
   await page.getByLabel('Size on the label').fill('38 L');
   await page.getByLabel('Its number or name').fill(label);
   await page.getByLabel('Height of the plant').fill('34 cm');

@@ -3,7 +3,7 @@ import { addTomatoBag, openDemo, openFewBags, startOwnGarden, visit } from './ga
 
 test('a bag’s water has a course, past and expected, and what would change it', async ({ page }) => {
   await openFewBags(page);
-  await visit(page, '/stands');
+  await visit(page, '/bags');
   await page.getByRole('link', { name: /^7 / }).click();
   await page.getByRole('button', { name: 'What would change it?' }).click();
   await expect(page.getByText(/In a bag half as big again: in (\d+ h|[\d.]+ days)/)).toBeVisible();
@@ -42,16 +42,16 @@ test.describe('files and settings', () => {
     await page.keyboard.press('u');
     await expect(page.getByText('There is nothing more to undo.')).toBeVisible();
     await page.goto('/?garden=own');
-    await visit(page, '/stands');
+    await visit(page, '/bags');
     await expect(page.getByRole('link', { name: /1 Tomato/ })).toBeVisible();
   });
 
   test('a second tab hears of what the first one does', async ({ page, context }) => {
     await openFewBags(page);
     const other = await context.newPage();
-    await other.goto('/stands');
+    await other.goto('/bags');
     await other.getByRole('link', { name: /^7 / }).click();
-    await visit(page, '/stands');
+    await visit(page, '/bags');
     await page.getByRole('link', { name: /^7 / }).click();
     await page.getByRole('button', { name: 'Note', exact: true }).click();
     await page.getByLabel('What you saw or did').fill('Seen from both');
@@ -68,9 +68,9 @@ test.describe('files and settings', () => {
     await visit(page, '/settings');
     await page.getByRole('combobox', { name: 'Look' }).click();
     await page.getByRole('option', { name: /^Glare/ }).click();
-    await expect(page.locator('html')).toHaveAttribute('data-look', 'glare');
-    for (const path of ['/round', '/tally', '/stands/new', '/season']) await page.goto(path);
-    await expect(page.locator('html')).toHaveAttribute('data-look', 'glare');
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'glare');
+    for (const path of ['/round', '/tally', '/bags/new', '/season']) await page.goto(path);
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'glare');
     expect(foreign).toEqual([]);
   });
 });

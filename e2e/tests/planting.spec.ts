@@ -3,7 +3,7 @@ import { openDemo, openFewBags, startOwnGarden, visit } from './garden.ts';
 
 /** Adds empty bags of a kind, by the address that other screens send to. */
 async function addBags(page: Page, query: string, first: string): Promise<void> {
-  await visit(page, `/stands/new?${query}`);
+  await visit(page, `/bags/new?${query}`);
   await page.getByLabel('Its number or name').fill(first);
   await page.getByRole('button', { name: /^Add (the bag|\d+ bags)$/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Add a bag');
@@ -63,7 +63,7 @@ test.describe('a planting on a phone', () => {
     await expect(page).toHaveURL(/\/round(\/con_\w+)?$/);
     await expect(page.getByText('Planting is under way:', { exact: false })).toHaveCount(0);
 
-    await visit(page, '/stands');
+    await visit(page, '/bags');
     await page.getByRole('link', { name: /^3 Lantern Drop/ }).click();
     for (const done of [
       'Mix loosened',
@@ -74,7 +74,7 @@ test.describe('a planting on a phone', () => {
     ])
       await expect(page.getByText(done).first()).toBeVisible();
     // all six are of one variety, whose record was made once
-    await visit(page, '/stands');
+    await visit(page, '/bags');
     await expect(page.getByRole('link', { name: /Lantern Drop/ })).toHaveCount(6);
   });
 });

@@ -159,7 +159,7 @@ test.describe('what is under a finger stays there', () => {
 
   test('what a bag page says of planting does not move when its water comes in', async ({ page }) => {
     await openFewBags(page);
-    await page.getByRole('link', { name: 'Stands' }).click();
+    await page.getByRole('link', { name: 'Bags' }).click();
     await page.getByRole('button', { name: 'Table' }).click();
     await page.getByRole('link', { name: '7', exact: true }).click();
     await expect(page.getByText('Next look:').first()).toBeVisible({ timeout: 20_000 });

@@ -22,18 +22,18 @@ test('a bag from planting to picking, to a file and back', async ({ page }) => {
   await page.clock.fastForward('08:30:00');
   await page.getByRole('link', { name: 'Look', exact: true }).click();
   await page.getByRole('button', { name: /^dry / }).click();
-  const drink = page.getByRole('group', { name: 'Proposed drink' });
-  await expect(drink).toContainText(/It should take [\d.]+ to [\d.]+\sL, close to the stem while it roots/);
-  await expect(drink).toContainText('can');
+  const watering = page.getByRole('group', { name: 'Proposed drink' });
+  await expect(watering).toContainText(/It should take [\d.]+ to [\d.]+\sL, close to the stem while it roots/);
+  await expect(watering).toContainText('can');
   const litres = Number(
-    /(\d+(?:\.\d+)?)\s*L\s*[¼½¾\d]+ can/.exec((await drink.innerText()).replace(/\s+/g, ' '))?.[1],
+    /(\d+(?:\.\d+)?)\s*L\s*[¼½¾\d]+ can/.exec((await watering.innerText()).replace(/\s+/g, ' '))?.[1],
   );
   expect(litres).toBeGreaterThan(1);
   expect(litres).toBeLessThan(9);
-  await drink.getByRole('button', { name: 'Given' }).click();
+  await watering.getByRole('button', { name: 'Given' }).click();
   await expect(page.getByText('Drink at 1')).toBeVisible();
 
-  await page.goto('/stands');
+  await page.goto('/bags');
   await page.getByRole('link', { name: /1 Tomato/ }).click();
   await page.getByRole('button', { name: 'Pick' }).click();
   await page.getByLabel('Weight').fill('0.45 kg');
@@ -66,7 +66,7 @@ test('a bag from planting to picking, to a file and back', async ({ page }) => {
 
   await page.reload();
   await expect(page.getByTestId('total')).toHaveText('450 g');
-  await page.goto('/stands');
+  await page.goto('/bags');
   await page.getByRole('link', { name: /1 Tomato/ }).click();
   await expect(page.getByText('Look: dry')).toBeVisible();
   await expect(page.getByText(`Drink: ${litres}`)).toBeVisible();
@@ -103,7 +103,7 @@ test('every place can be reached by the keyboard alone', async ({ page }) => {
   await startOwnGarden(page);
   await page.locator('body').press('Tab');
   await expect(page.getByRole('link', { name: 'To the content' })).toBeFocused();
-  for (const name of ['Round', 'Stands', 'Season', 'Bench', 'Tally']) {
+  for (const name of ['Round', 'Bags', 'Season', 'Bench', 'Tally']) {
     const place = page.getByRole('link', { name, exact: true });
     await place.focus();
     await page.keyboard.press('Enter');

@@ -3,53 +3,53 @@ import { openDemo, openFewBags, turnTo, visit } from './garden.ts';
 
 /** Addresses of the demo's bags on the round, by their label. */
 async function stopsOf(page: Page): Promise<ReadonlyMap<string, string>> {
-  await visit(page, '/stands');
+  await visit(page, '/bags');
   const links = page.getByRole('link', { name: /^\d+ / });
   await expect(links.first()).toBeVisible();
   const found = await links.evaluateAll((all) =>
     all.map((link) => [link.textContent?.trim().match(/^\d+/)?.[0] ?? '', link.getAttribute('href') ?? '']),
   );
-  return new Map(found.map(([label, href]) => [label ?? '', (href ?? '').replace('/stands/', '/round/')]));
+  return new Map(found.map(([label, href]) => [label ?? '', (href ?? '').replace('/bags/', '/round/')]));
 }
 
-async function otherLook(page: Page, way: RegExp): Promise<void> {
+async function otherCheck(page: Page, plantingMethod: RegExp): Promise<void> {
   await page.getByRole('button', { name: 'Other look' }).click();
-  await page.getByRole('menuitem', { name: way }).click();
+  await page.getByRole('menuitem', { name: plantingMethod }).click();
 }
 
 /** Every way of looking there is, and what the diary says of it afterwards. */
-const LOOKS: readonly { readonly label: string; readonly words: RegExp; look(page: Page): Promise<void> }[] =
+const CHECKS: readonly { readonly label: string; readonly words: RegExp; check(page: Page): Promise<void> }[] =
   [
     {
       label: '7',
       words: /Look: dust-dry/,
-      look: (page) => page.getByRole('button', { name: /^dust-dry/ }).click(),
+      check: (page) => page.getByRole('button', { name: /^dust-dry/ }).click(),
     },
-    { label: '8', words: /Look: dry/, look: (page) => page.getByRole('button', { name: /^dry / }).click() },
+    { label: '8', words: /Look: dry/, check: (page) => page.getByRole('button', { name: /^dry / }).click() },
     {
       label: '5',
       words: /Look: moist/,
-      look: (page) => page.getByRole('button', { name: /^moist/ }).click(),
+      check: (page) => page.getByRole('button', { name: /^moist/ }).click(),
     },
     {
       label: '3',
       words: /Look: light when lifted/,
-      look: async (page) => {
-        await otherLook(page, /lifting/);
+      check: async (page) => {
+        await otherCheck(page, /lifting/);
         await page.getByRole('button', { name: /^light/ }).click();
       },
     },
     {
       label: '17',
       words: /Look: a quarter full/,
-      look: (page) => page.getByRole('button', { name: /^a quarter full/ }).click(),
+      check: (page) => page.getByRole('button', { name: /^a quarter full/ }).click(),
     },
-    { label: '12', words: /Look: hanging its leaves/, look: (page) => otherLook(page, /hangs its leaves/) },
+    { label: '12', words: /Look: hanging its leaves/, check: (page) => otherCheck(page, /hangs its leaves/) },
     {
       label: '23',
       words: /Look: 8\.4\skg on the scale/,
-      look: async (page) => {
-        await otherLook(page, /On a scale/);
+      check: async (page) => {
+        await otherCheck(page, /On a scale/);
         await page.getByLabel('The whole bag weighs').fill('8.4 kg');
         await page.getByRole('button', { name: 'Put in the diary' }).click();
       },
@@ -57,8 +57,8 @@ const LOOKS: readonly { readonly label: string; readonly words: RegExp; look(pag
     {
       label: '11',
       words: /Look: 42 on the probe/,
-      look: async (page) => {
-        await otherLook(page, /With a probe/);
+      check: async (page) => {
+        await otherCheck(page, /With a probe/);
         await page.getByLabel('The probe shows').fill('140');
         await page.getByRole('button', { name: 'Put in the diary' }).click();
         await expect(page.getByText(/From 0 to 100, as its bag is calibrated/)).toBeVisible();
@@ -66,11 +66,11 @@ const LOOKS: readonly { readonly label: string; readonly words: RegExp; look(pag
         await page.getByRole('button', { name: 'Put in the diary' }).click();
       },
     },
-    { label: '19', words: /Look: wet/, look: (page) => page.getByRole('button', { name: /^wet/ }).click() },
+    { label: '19', words: /Look: wet/, check: (page) => page.getByRole('button', { name: /^wet/ }).click() },
     {
       label: '15',
       words: /Left for later: rain is coming/,
-      look: async (page) => {
+      check: async (page) => {
         await page.getByRole('button', { name: 'Not now' }).click();
         await page.getByRole('menuitem', { name: 'Rain is coming' }).click();
       },
@@ -92,7 +92,7 @@ test.describe('a walk over ten bags', () => {
     await page.reload();
     await expect(page.getByText(/I expect it/).first()).toBeVisible({ timeout: 20_000 });
     const stops = await stopsOf(page);
-    for (const [i, { label, look }] of LOOKS.entries()) {
+    for (const [i, { label, check }] of CHECKS.entries()) {
       if (i === 4) await page.reload();
       await context.setOffline(i >= 6 && i < 9);
       await turnTo(page, stops.get(label) ?? '');
@@ -100,7 +100,7 @@ test.describe('a walk over ten bags', () => {
         timeout: 20_000,
       });
       await expect(page.getByText(/I expect it/).first()).toBeVisible({ timeout: 20_000 });
-      await look(page);
+      await check(page);
       // it is said once it is stored; what comes next may be a reload
       await expect(page.getByText(new RegExp(`(Look at|Bag) ${label}\\b`))).toBeVisible({ timeout: 20_000 });
       // what is dry gets its drink, the reservoir too
@@ -110,14 +110,14 @@ test.describe('a walk over ten bags', () => {
       }
     }
     await page.reload();
-    for (const { label, words } of LOOKS) {
-      await turnTo(page, (stops.get(label) ?? '').replace('/round/', '/stands/'));
+    for (const { label, words } of CHECKS) {
+      await turnTo(page, (stops.get(label) ?? '').replace('/round/', '/bags/'));
       await expect(page.getByRole('heading', { level: 1 })).toContainText(new RegExp(`^${label} ·`), {
         timeout: 20_000,
       });
       await expect(page.getByText(words).first()).toBeVisible();
     }
-    await visit(page, (stops.get('17') ?? '').replace('/round/', '/stands/'));
+    await visit(page, (stops.get('17') ?? '').replace('/round/', '/bags/'));
     await expect(page.getByText(/into its store/).first()).toBeVisible();
   });
 
@@ -181,7 +181,7 @@ test.describe('drip and devices', () => {
   }) => {
     await openFewBags(page);
     const stops = await stopsOf(page);
-    const bag = (stops.get('5') ?? '').replace('/round/', '/stands/');
+    const bag = (stops.get('5') ?? '').replace('/round/', '/bags/');
     await visit(page, bag);
     await page.getByRole('button', { name: 'More' }).click();
     await page.getByRole('menuitem', { name: 'Scale or probe' }).click();

@@ -22,7 +22,7 @@ beforeAll(async () => {
 afterAll(() => close());
 
 describe('the server', () => {
-  it.each(['/', '/round', '/stands/con_abc123'])(
+  it.each(['/', '/round', '/bags/con_abc123'])(
     'gives the app at %s, so that deep links work',
     async (path) => {
       const answer = await fetch(address + path);

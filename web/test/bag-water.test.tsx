@@ -6,7 +6,7 @@ import { openApp, press } from './live.tsx';
 
 const garden = demoWith('7', '17');
 const pageOf = async (label: string, of = garden) => {
-  const app = await openApp(`/stands/${idOf(garden, label)}`, of, DEMO_EVENING);
+  const app = await openApp(`/bags/${idOf(garden, label)}`, of, DEMO_EVENING);
   await screen.findByRole('button', { name: 'How do I know?' });
   return app;
 };

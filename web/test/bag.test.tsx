@@ -6,7 +6,7 @@ import { choose, dialog, fill, openApp, press } from './live.tsx';
 
 const garden = demoWith('7', '12');
 const SEVEN = idOf(garden, '7');
-const bagPage = () => openApp(`/stands/${SEVEN}`, garden, DEMO_EVENING);
+const bagPage = () => openApp(`/bags/${SEVEN}`, garden, DEMO_EVENING);
 
 /** Chooses from the menu of what is done more rarely. */
 async function more(act: string): Promise<void> {
@@ -57,7 +57,7 @@ describe('what is noted at a bag', () => {
     await press('Given', form);
     await gone();
     expect(await made()).toMatchObject([
-      { kind: 'drink', isMeasured: false, ranThrough: false, asEntered: '1/2 green can' },
+      { kind: 'watering', isMeasured: false, ranThrough: false, asEntered: '1/2 green can' },
     ]);
     // the next one begins as a measured one again
     await press('Drink');
@@ -78,7 +78,7 @@ describe('what is noted at a bag', () => {
     await press('Given', form);
     await gone();
     await screen.findByText(/It drank about .* since 07:30/);
-    expect(await made()).toMatchObject([{ kind: 'drink', at: '2026-07-16T07:30:00.000+01:00', litres: 5 }]);
+    expect(await made()).toMatchObject([{ kind: 'watering', at: '2026-07-16T07:30:00.000+01:00', litres: 5 }]);
   });
 
   it('a round that was not noted is put in later: what was felt, and what was poured after it', async () => {
@@ -92,10 +92,10 @@ describe('what is noted at a bag', () => {
     fill('The drink that followed', '3 L', form);
     await press('Put in the diary', form);
     await gone();
-    const [drink, look] = await made();
-    expect(look).toMatchObject({ kind: 'look', look: { method: 'finger', grade: 2 } });
-    expect(drink).toMatchObject({ kind: 'drink', litres: 3 });
-    expect(Date.parse(drink?.at ?? '')).toBeGreaterThan(Date.parse(look?.at ?? ''));
+    const [watering, check] = await made();
+    expect(check).toMatchObject({ kind: 'check', check: { method: 'finger', grade: 2 } });
+    expect(watering).toMatchObject({ kind: 'watering', litres: 3 });
+    expect(Date.parse(watering?.at ?? '')).toBeGreaterThan(Date.parse(check?.at ?? ''));
     await press('Undo');
     await waitFor(async () => expect((await made()).filter((e) => e.kind === 'removed')).toHaveLength(2));
   });
@@ -158,7 +158,7 @@ describe('entries that were made', () => {
     await press('Correct it', form);
     await screen.findByText(/Drink: 2\.5 L/);
     const [correction] = await made();
-    expect(correction).toMatchObject({ kind: 'drink', litres: 2.5 });
+    expect(correction).toMatchObject({ kind: 'watering', litres: 2.5 });
     const replaced = (correction as { readonly replaces?: string }).replaces;
     expect((await stored()).entries.map((e) => e.id)).toContain(replaced);
   });
@@ -198,7 +198,7 @@ describe('what becomes of a bag', () => {
   it('it goes to the bin, and can be taken out again with all of its diary', async () => {
     const { stored } = await bagPage();
     await more('Put it in the bin');
-    await screen.findByRole('heading', { name: 'Stands' });
+    await screen.findByRole('heading', { name: 'Bags' });
     expect((await stored()).containers.find((c) => c.id === SEVEN)?.binnedAt).toBeTruthy();
     expect(screen.queryByText('Lantern Drop')).toBeNull();
     await press('Undo');

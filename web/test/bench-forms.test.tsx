@@ -119,7 +119,7 @@ describe('a product that feeds', () => {
     expect(form.querySelectorAll('[aria-invalid="true"]').length).toBeGreaterThanOrEqual(1);
     fill('Name', 'Tomato liquid 4-3-8', form);
     await press('Keep it', form);
-    expect((await stored()).goods).toEqual([]);
+    expect((await stored()).products).toEqual([]);
     fill('Name', 'Row liquid', form);
     const label = within(form).getByRole('group', { name: 'What its label says, per cent' });
     const [n, p, k] = within(label).getAllByRole('textbox') as HTMLElement[];
@@ -130,7 +130,7 @@ describe('a product that feeds', () => {
     if (dose) fireEvent.change(dose, { target: { value: '5' } });
     await press('Keep it', form);
     await waitFor(async () =>
-      expect((await stored()).goods).toMatchObject([{ name: 'Row liquid', kind: 'feed' }]),
+      expect((await stored()).products).toMatchObject([{ name: 'Row liquid', kind: 'feed' }]),
     );
   });
 });
@@ -154,7 +154,7 @@ describe('products in a table', () => {
     await screen.findByText(/Line 4 \(Odd liquid\) was not taken: A liquid is dosed in mL/);
     await read('Deck powder,soluble,9,9,9,1,1,gram,litre');
     await waitFor(() => expect(screen.queryByText(/Line 3/)).toBeNull());
-    expect((await stored()).goods).toMatchObject([
+    expect((await stored()).products).toMatchObject([
       { name: 'Deck powder', label: { n: 15, p2o5: 10, k2o: 20 } },
     ]);
   });
@@ -210,10 +210,10 @@ describe('regimes', () => {
   it('a second choice is not lost while the first is being drawn', async () => {
     const garden = demoWith('7', '12');
     const { made } = await openApp('/bench/regimes', garden, DEMO_EVENING);
-    const ways = await screen.findByRole('navigation', { name: 'Ways of feeding' });
+    const plantingMethods = await screen.findByRole('navigation', { name: 'Ways of feeding' });
     const chooser = await screen.findByRole('group', { name: 'Bags to feed by it' });
     // as fast as events come
-    fireEvent.click(within(ways).getByRole('button', { name: /^Leaf first, then fruit/ }));
+    fireEvent.click(within(plantingMethods).getByRole('button', { name: /^Leaf first, then fruit/ }));
     fireEvent.click(within(chooser).getByRole('checkbox', { name: 'Bag 7' }));
     fireEvent.click(within(chooser).getByRole('checkbox', { name: 'Bag 12' }));
     await press('Feed 2 bags by it');

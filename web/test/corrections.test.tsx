@@ -14,7 +14,7 @@ const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull()
 /** Opens the form that corrects the one entry of the last half hour. */
 async function correcting(entry: Entry, opened: Garden = demo) {
   const app = await openApp(
-    `/stands/${SEVEN}`,
+    `/bags/${SEVEN}`,
     { ...opened, entries: [...opened.entries, entry] },
     DEMO_EVENING,
   );
@@ -39,23 +39,23 @@ describe('a correction', () => {
   it('of a grade names the grades of the way that it was felt in', async () => {
     const { form, kept } = await correcting({
       ...base,
-      kind: 'look',
-      look: { method: 'lift', grade: 2 },
+      kind: 'check',
+      check: { method: 'lift', grade: 2 },
     });
     expect(within(form).queryByText('The first version stays on record.')).toBeTruthy();
     await choose('What it felt like', 'heavy');
-    expect(await kept()).toMatchObject([{ kind: 'look', look: { method: 'lift', grade: 3 } }]);
+    expect(await kept()).toMatchObject([{ kind: 'check', check: { method: 'lift', grade: 3 } }]);
   });
 
   it('of a level goes by the marks of its gauge', async () => {
     const { kept } = await correcting({
       ...base,
-      kind: 'look',
-      look: { method: 'level', share: 0 },
+      kind: 'check',
+      check: { method: 'level', share: 0 },
     });
     fireEvent.mouseDown(screen.getByRole('combobox', { name: 'What it felt like' }));
     fireEvent.click((await screen.findAllByRole('option')).at(-1) as HTMLElement);
-    expect(await kept()).toMatchObject([{ look: { method: 'level', share: 1 } }]);
+    expect(await kept()).toMatchObject([{ check: { method: 'level', share: 1 } }]);
   });
 
   it.each([
@@ -79,14 +79,14 @@ describe('a correction', () => {
     ],
   ] as const)(
     'of a %s reads as it does, and keeps what cannot be out',
-    async (_, look, label, bad, why, good, value) => {
-      const { form, made, refused, kept } = await correcting({ ...base, kind: 'look', look });
+    async (_, check, label, bad, why, product, value) => {
+      const { form, made, refused, kept } = await correcting({ ...base, kind: 'check', check });
       fill(label, bad, form);
       await refused(why);
       expect(await made()).toEqual([]);
-      fill(label, good, form);
+      fill(label, product, form);
       const [corrected] = await kept();
-      const seen = corrected?.kind === 'look' ? corrected.look : undefined;
+      const seen = corrected?.kind === 'check' ? corrected.check : undefined;
       expect(seen?.method === 'probe' ? seen.reading : seen?.method === 'scale' && seen.kilograms).toBe(
         value,
       );
@@ -124,13 +124,13 @@ describe('a correction', () => {
   it('of what ran through counts in the water', async () => {
     const { form, kept } = await correcting({
       ...base,
-      kind: 'drink',
+      kind: 'watering',
       litres: 3,
       isMeasured: true,
       ranThrough: false,
     });
     fireEvent.click(within(form).getByRole('switch', { name: 'It ran through at the bottom' }));
-    expect(await kept()).toMatchObject([{ kind: 'drink', litres: 3, ranThrough: true }]);
+    expect(await kept()).toMatchObject([{ kind: 'watering', litres: 3, ranThrough: true }]);
     await screen.findByText(/^Drink: 3.L, ran through$/);
   });
 
@@ -154,7 +154,7 @@ describe('a correction', () => {
   ])('to %s is refused with the reason, and the entry stays as it was', async (day, why) => {
     const { form, made, refused } = await correcting({
       ...base,
-      kind: 'drink',
+      kind: 'watering',
       litres: 3,
       isMeasured: true,
       ranThrough: false,

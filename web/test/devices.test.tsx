@@ -65,7 +65,7 @@ const pairedWith = (points: { readonly fullReading?: number; readonly dryReading
 
 /** The form that pairs devices with bag 7. */
 async function gauges(opened = garden) {
-  const app = await openApp(`/stands/${SEVEN}`, opened, DEMO_EVENING);
+  const app = await openApp(`/bags/${SEVEN}`, opened, DEMO_EVENING);
   await press('More');
   fireEvent.click(await screen.findByRole('menuitem', { name: 'Scale or probe' }));
   const form = await dialog();
@@ -102,14 +102,14 @@ describe('a probe', () => {
     await press('Done', form);
     await screen.findByText(/A reading of today .* is set aside\. That is beyond what this bag can be/);
     expect(await made()).toMatchObject([
-      { kind: 'look', look: { method: 'probe', reading: 151.3, deviceId: 'probe-a' } },
+      { kind: 'check', check: { method: 'probe', reading: 151.3, deviceId: 'probe-a' } },
     ]);
   });
 
   it('is read at the beginning of a walk, and named with its last reading when it is silent', async () => {
     const { made } = await openApp('/round', pairedWith({ fullReading: 80, dryReading: 10 }), DEMO_EVENING);
     await screen.findByText('1 device read');
-    expect(await made()).toMatchObject([{ containerId: SEVEN, look: { method: 'probe', reading: 41.2 } }]);
+    expect(await made()).toMatchObject([{ containerId: SEVEN, check: { method: 'probe', reading: 41.2 } }]);
     server.shows = 'Probe A does not answer.';
     await press('Read it now');
     await screen.findByText(

@@ -23,7 +23,7 @@ const here = {
 
 const garden = demoWith('3', '7');
 const containerId = idOf(garden, '3');
-const LOOK: Draft = { kind: 'look', at: DEMO_EVENING, containerId, look: { method: 'finger', grade: 2 } };
+const CHECK: Draft = { kind: 'check', at: DEMO_EVENING, containerId, check: { method: 'finger', grade: 2 } };
 
 let store: GardenStore;
 
@@ -74,8 +74,8 @@ async function opened() {
 
 it('a look is shown when what it means for the water is known', async () => {
   const { open, isKnown } = await opened();
-  await act(() => open().record([LOOK], 'look'));
-  await waitFor(() => expect(open().live.at(-1)).toMatchObject({ containerId, kind: 'look' }));
+  await act(() => open().record([CHECK], 'check'));
+  await waitFor(() => expect(open().live.at(-1)).toMatchObject({ containerId, kind: 'check' }));
   expect(isKnown).toEqual([false, true]);
 });
 
@@ -83,7 +83,7 @@ it('so is taking it back, and only the bag that it was about is asked of again',
   const { open, isKnown, client } = await opened();
   await client.prefetchQuery(watersQuestion(open()));
   workers.asked = [];
-  await act(() => open().record([LOOK], 'look'));
+  await act(() => open().record([CHECK], 'check'));
   await act(() => open().undo());
   await waitFor(() => expect(open().live).toHaveLength(liveEntries(garden.entries).length));
   expect(isKnown.slice(1)).toEqual([true, true]);
@@ -93,15 +93,15 @@ it('so is taking it back, and only the bag that it was about is asked of again',
 it('a worker that takes long does not hold a look up', async () => {
   const { open, isKnown } = await opened();
   workers.answer = () => new Promise(() => undefined);
-  await act(() => open().record([LOOK], 'look'));
+  await act(() => open().record([CHECK], 'check'));
   await waitFor(() => expect(open().garden.entries).toHaveLength(garden.entries.length + 1));
   expect(isKnown).toEqual([false, false]);
 });
 
 it('two that are made at once are both shown and both stored', async () => {
   const { open } = await opened();
-  const other: Draft = { ...LOOK, containerId: idOf(garden, '7') };
-  await act(() => Promise.all([open().record([LOOK], 'look'), open().record([other], 'look')]));
+  const other: Draft = { ...CHECK, containerId: idOf(garden, '7') };
+  await act(() => Promise.all([open().record([CHECK], 'check'), open().record([other], 'check')]));
   await waitFor(() => expect(open().garden.entries).toHaveLength(garden.entries.length + 2));
   expect((await store.load())?.garden.entries).toHaveLength(garden.entries.length + 2);
 });
@@ -116,7 +116,7 @@ it('what another tab had read again before it was shown stands in the garden onc
     }));
     return entries;
   });
-  const [made] = await act(() => open().record([LOOK], 'look'));
+  const [made] = await act(() => open().record([CHECK], 'check'));
   append.mockRestore();
   await waitFor(() => expect(open().garden.entries).toHaveLength(garden.entries.length + 1));
   expect(open().garden.entries.filter(({ id }) => id === made?.id)).toHaveLength(1);
@@ -126,7 +126,7 @@ it('what the browser refuses to store is not shown, whatever the worker says', a
   const { open } = await opened();
   const refuse = vi.spyOn(GardenStore.prototype, 'append').mockRejectedValue(new Error('The disk is full.'));
   await act(async () => {
-    await expect(open().record([LOOK], 'look')).rejects.toThrow('The disk is full.');
+    await expect(open().record([CHECK], 'check')).rejects.toThrow('The disk is full.');
   });
   refuse.mockRestore();
   expect(open().garden.entries).toHaveLength(garden.entries.length);

@@ -12,7 +12,7 @@ const kindsOf = (entries: readonly { readonly kind: string }[]) => entries.map((
 describe('a drum of nutrient', () => {
   const DRUM = idOf(garden, '17');
   async function measuring(opened: Garden = garden) {
-    const app = await openApp(`/stands/${DRUM}`, opened, DEMO_EVENING);
+    const app = await openApp(`/bags/${DRUM}`, opened, DEMO_EVENING);
     await press('Measure, change or top up');
     return { ...app, form: await dialog() };
   }
@@ -59,11 +59,11 @@ describe('a drum of nutrient', () => {
     await press('Put in the diary', form);
     await gone();
     const entries = await made();
-    expect(kindsOf(entries)).toEqual(['drink', 'fed', 'fed', 'solution']);
-    const [drink, partA, partB, solution] = entries;
-    expect(drink).toMatchObject({ litres: 40, into: 'store', isMeasured: true });
+    expect(kindsOf(entries)).toEqual(['watering', 'fed', 'fed', 'solution']);
+    const [watering, partA, partB, solution] = entries;
+    expect(watering).toMatchObject({ litres: 40, into: 'store', isMeasured: true });
     expect(solution).toMatchObject({ what: 'changed', litres: 40 });
-    expect([partA, partB].map((e) => e?.kind === 'fed' && e.goodId).sort()).toEqual([
+    expect([partA, partB].map((e) => e?.kind === 'fed' && e.productId).sort()).toEqual([
       'nutrient-a',
       'nutrient-b',
     ]);
@@ -85,7 +85,7 @@ describe('a drum of nutrient', () => {
     const litres = 2 * (garden.measures.find(({ kind }) => kind === 'can')?.litres ?? 0);
     expect(litres).toBeGreaterThan(0);
     expect(await made()).toMatchObject([
-      { kind: 'drink', litres },
+      { kind: 'watering', litres },
       { kind: 'solution', what: 'topped-up', litres },
     ]);
   });
@@ -94,7 +94,7 @@ describe('a drum of nutrient', () => {
 describe('a feed of any product', () => {
   const SEVEN = idOf(garden, '7');
   async function feeding() {
-    const app = await openApp(`/stands/${SEVEN}`, garden, DEMO_EVENING);
+    const app = await openApp(`/bags/${SEVEN}`, garden, DEMO_EVENING);
     await press('Feed it now');
     return { ...app, form: await dialog() };
   }
@@ -122,7 +122,7 @@ describe('a feed of any product', () => {
     await within(form).findByText('That is ten times the label: a decimal point gone astray?');
     await press('Put in the diary', form);
     await gone();
-    expect(kindsOf(await made()).sort()).toEqual(['drink', 'fed']);
+    expect(kindsOf(await made()).sort()).toEqual(['watering', 'fed']);
   });
 
   it('no amount, or water that cannot be, is refused and nothing is put down', async () => {
@@ -141,8 +141,8 @@ describe('a feed of any product', () => {
     await gone();
     const litres = garden.measures.find(({ kind }) => kind === 'can')?.litres;
     expect(await made()).toMatchObject([
-      { kind: 'drink', litres, containerId: SEVEN },
-      { kind: 'fed', goodId: 'tomato-liquid', amount: 8, unit: 'millilitre', litres },
+      { kind: 'watering', litres, containerId: SEVEN },
+      { kind: 'fed', productId: 'tomato-liquid', amount: 8, unit: 'millilitre', litres },
     ]);
   });
 
@@ -284,7 +284,7 @@ describe('a batch', () => {
   it('given is in the diary of every bag, with the water that it was in', async () => {
     const { made } = await batch(both);
     await press('All of it was given');
-    await waitFor(async () => expect(kindsOf(await made()).sort()).toEqual(['drink', 'drink', 'fed', 'fed']));
+    await waitFor(async () => expect(kindsOf(await made()).sort()).toEqual(['watering', 'watering', 'fed', 'fed']));
     const fed = (await made()).filter((e) => e.kind === 'fed');
     expect(new Set(fed.map((e) => e.containerId)).size).toBe(2);
     for (const { amount, litres } of fed) expect(amount / (litres ?? 0)).toBeCloseTo(4, 6);

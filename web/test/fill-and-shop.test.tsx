@@ -7,7 +7,7 @@ import { choose, dialog, fill, openApp, press } from './live.tsx';
 
 const demo = demoWith('7', '12');
 /** Two bags in the second spring: last year's mix is in them, and nobody's packs or stocks are known. */
-const garden: Garden = { ...demo, packs: [], entries: demo.entries.filter((e) => !('goodId' in e)) };
+const garden: Garden = { ...demo, packs: [], entries: demo.entries.filter((e) => !('productId' in e)) };
 const BAGS = ['7', '12'].map((label) => idOf(garden, label)).join(',');
 const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
 
@@ -72,7 +72,7 @@ describe('what is worked in', () => {
     await press('These 2 are filled');
     await waitFor(async () => expect(await made()).toHaveLength(2));
     for (const entry of await made())
-      expect(entry).toMatchObject({ amendments: [{ goodId: 'balanced-organic', grams: 240 }] });
+      expect(entry).toMatchObject({ amendments: [{ productId: 'balanced-organic', grams: 240 }] });
   });
 
   it('can be left out again', async () => {

@@ -64,19 +64,19 @@ describe('files', () => {
   it.each([
     [
       'cut.json',
-      (good: string) => good.slice(0, good.length / 2),
+      (product: string) => product.slice(0, product.length / 2),
       /"cut\.json" was not opened\. It is not a whole JSON file/,
     ],
     ['other.json', () => '{"hello": 1}', /It is not a Rundel garden file\. Nothing here was changed\./],
     [
       'newer.json',
-      (good: string) => good.replace(/"version": \d+/, '"version": 99'),
+      (product: string) => product.replace(/"version": \d+/, '"version": 99'),
       /saved by a newer Rundel \(file version 99/,
     ],
   ])('%s is refused with the reason, and nothing is changed', async (name, hurt, said) => {
-    const good = await writeGardenFile(garden, DEMO_EVENING);
+    const product = await writeGardenFile(garden, DEMO_EVENING);
     const { stored } = await openApp('/files', garden, DEMO_EVENING);
-    await give(name, hurt(good));
+    await give(name, hurt(product));
     expect(await screen.findByText(said)).toBeTruthy();
     expect((await stored()).entries).toHaveLength(garden.entries.length);
   });
@@ -94,7 +94,7 @@ describe('files', () => {
     const { stored } = await openApp('/files', mine, DEMO_EVENING);
     await give('theirs.json', await writeGardenFile(garden, DEMO_EVENING));
     await press(/^Merge/, await dialog());
-    await screen.findByRole('heading', { name: 'Stands' });
+    await screen.findByRole('heading', { name: 'Bags' });
     const merged = await stored();
     expect(merged.containers.map((c) => c.label).sort()).toEqual(['12', '7']);
     expect(new Set(merged.entries.map((e) => e.id)).size).toBe(merged.entries.length);

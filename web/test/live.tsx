@@ -5,7 +5,7 @@ import { cleanup, configure, fireEvent, render, screen, waitFor, within } from '
 import { expose } from 'comlink';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { expect } from 'vitest';
-import { PLACES } from '../src/app/places.tsx';
+import { ROUTES } from '../src/app/routes.tsx';
 import { Root } from '../src/app/Root.tsx';
 import { themeFor } from '../src/app/theme/theme.ts';
 import { GardenStore } from '../src/store/garden-store.ts';
@@ -66,7 +66,7 @@ export async function openApp(path: string, garden: Garden, now: string) {
   for (const note of ['demoStart', 'demoMoment']) await store.writeNote(note, now);
   localStorage.setItem('rundel.garden', 'demo');
   history.replaceState(null, '', path);
-  const router = createBrowserRouter([{ path: '/', element: <Root />, children: PLACES }]);
+  const router = createBrowserRouter([{ path: '/', element: <Root />, children: ROUTES }]);
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   const page = render(
     <QueryClientProvider client={client}>

@@ -65,7 +65,7 @@ describe('a support', () => {
     await waitFor(async () =>
       expect(await made()).toMatchObject([
         { kind: 'supported', containerId: idOf(garden, '6'), supportId: 'string', heightMillimetres: 2050 },
-        { kind: 'used', goodId: 'string', amount: 3 },
+        { kind: 'used', productId: 'string', amount: 3 },
       ]),
     );
   });
@@ -73,7 +73,7 @@ describe('a support', () => {
 
 describe('growth', () => {
   it('that was measured takes the place of a guess, and training is drawn', async () => {
-    const { made } = await openApp(`/stands/${idOf(garden, '8')}`, garden, DEMO_EVENING);
+    const { made } = await openApp(`/bags/${idOf(garden, '8')}`, garden, DEMO_EVENING);
     const growth = await screen.findByRole('region', { name: 'Growth and support' });
     await waitFor(() => expect(growth.textContent).toMatch(/Longfinger: about/));
     await press('Measure it', growth);

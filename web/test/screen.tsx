@@ -6,7 +6,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { Suspense } from 'react';
 import { prerenderToNodeStream } from 'react-dom/static';
 import { MemoryRouter, useRoutes } from 'react-router';
-import { PLACES } from '../src/app/places.tsx';
+import { ROUTES } from '../src/app/routes.tsx';
 import { themeFor } from '../src/app/theme/theme.ts';
 import { clockSetTo } from '../src/store/clock.ts';
 import { containersInUse, GardenProvider, type OpenGarden } from '../src/store/index.ts';
@@ -68,7 +68,7 @@ export function answered(open: OpenGarden): QueryClient {
 }
 
 function Places() {
-  return useRoutes(PLACES);
+  return useRoutes(ROUTES);
 }
 
 /** The HTML of a place, with all that it loads when it is gone to. */

@@ -6,10 +6,10 @@ import { containersInUse, newGarden } from '../src/store/index.ts';
 import { answered, opened, screen } from './screen.tsx';
 
 const BENCH = 'size mix fill shop shed load film depth supports regimes batch feeds drip measures costs';
-const PLACES = [
+const PATHS = [
   '/round',
-  '/stands',
-  '/stands/new',
+  '/bags',
+  '/bags/new',
   '/season',
   '/season/away',
   '/season/weather',
@@ -62,7 +62,7 @@ function expectWhole(root: HTMLElement) {
 describe('every place with the demo open', () => {
   const us = opened(inUnits(demo, 'us'), DEMO_EVENING);
   const usClient = answered(us);
-  it.each(PLACES)('%s, in US units', async (path) => {
+  it.each(PATHS)('%s, in US units', async (path) => {
     const root = await page(path, us, usClient);
     expectWhole(root);
     expect(metricIn(wordsOf(root))).toEqual([]);
@@ -86,7 +86,7 @@ describe('every bag of the demo, in US units', () => {
   const bags = open.garden.containers.filter((c) => !c.binnedAt).map((c) => [c.label, c.id] as const);
 
   it.each(bags)('bag %s', async (label, id) => {
-    const root = await page(`/stands/${id}`, open, client);
+    const root = await page(`/bags/${id}`, open, client);
     expectWhole(root);
     expect(root.querySelector('h1')?.text).toMatch(new RegExp(`^${label} · `));
     expect(metricIn(wordsOf(root))).toEqual([]);
@@ -94,7 +94,7 @@ describe('every bag of the demo, in US units', () => {
 
   it('each page leads to its look, and says what the water is expected to be', async () => {
     const [label, id] = bags[6] as (typeof bags)[number];
-    const root = await page(`/stands/${id}`, open, client);
+    const root = await page(`/bags/${id}`, open, client);
     expect(root.querySelector(`a[href="/round/${id}"]`)?.text).toBe('Look');
     expect(wordsOf(root)).toMatch(/I expect it (dust-dry|dry|barely damp|moist|wet)/);
     const round = await page(`/round/${id}`, open, client);
@@ -113,7 +113,7 @@ describe('a garden with nothing in it yet', () => {
   const now = '2026-06-10T09:30:00.000+01:00';
   const open = opened(newGarden(now, { gardenName: 'Back step', latitudeDegrees: 51, units: 'metric' }), now);
 
-  it.each(PLACES)('%s says what it is for, and what to do first', async (path) => {
+  it.each(PATHS)('%s says what it is for, and what to do first', async (path) => {
     const root = await page(path, open);
     expectWhole(root);
     expect(
@@ -134,7 +134,7 @@ describe('a bag that cannot be worked out', () => {
   const open = opened(broken, DEMO_EVENING);
   const client = answered(open);
 
-  it.each(['/round', '/stands', '/bench/load', '/bench/costs', '/tally', `/stands/${first?.id}`])(
+  it.each(['/round', '/bags', '/bench/load', '/bench/costs', '/tally', `/bags/${first?.id}`])(
     '%s goes on without it',
     async (path) => {
       const root = await page(path, open, client);
@@ -146,6 +146,6 @@ describe('a bag that cannot be worked out', () => {
   it('is named on the round, with the way to mend it', async () => {
     const root = await page('/round', open, client);
     expect(wordsOf(root)).toContain(`Bag ${first?.label} cannot be worked out`);
-    expect(root.querySelector(`a[href="/stands/${first?.id}/edit"]`)?.text).toBe('Mend it');
+    expect(root.querySelector(`a[href="/bags/${first?.id}/edit"]`)?.text).toBe('Mend it');
   });
 });

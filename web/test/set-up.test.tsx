@@ -33,7 +33,7 @@ describe('a size that is worked out on the bench', () => {
     const added = (await stored()).containers.filter((c) => !garden.containers.some(({ id }) => id === c.id));
     expect(added).toHaveLength(6);
     expect(new Set(added.map(({ label }) => label)).size).toBe(6);
-    expect(new Set(added.map(({ standId }) => standId)).size).toBe(1);
+    expect(new Set(added.map(({ placeId }) => placeId)).size).toBe(1);
     await press('Undo');
     await screen.findByText('3 bags in 3 places.');
     expect(inUse((await stored()).containers)).toHaveLength(3);
@@ -65,7 +65,7 @@ describe('what a floor bears', () => {
   it('a limit that does not read is not kept; one that is passed is said plainly', async () => {
     const garden = demoWith('12', '17');
     const limitOf = async () =>
-      (await stored()).stands.find(({ name }) => name === 'Roof deck')?.limitKilogramsPerSquareMetre;
+      (await stored()).places.find(({ name }) => name === 'Roof deck')?.limitKilogramsPerSquareMetre;
     const { stored } = await openApp('/bench/load', garden, DEMO_EVENING);
     const before = await limitOf();
     const deck = await screen.findByRole('region', { name: 'Roof deck' });
@@ -84,14 +84,14 @@ describe('what a floor bears', () => {
 describe('how a bag is made up', () => {
   it('is kept as a template and fills the form of the next one', async () => {
     const garden = demoWith('14');
-    const { stored, router } = await openApp(`/stands/${idOf(garden, '14')}`, garden, DEMO_EVENING);
+    const { stored, router } = await openApp(`/bags/${idOf(garden, '14')}`, garden, DEMO_EVENING);
     await press('More');
     fireEvent.click(await screen.findByRole('menuitem', { name: 'Keep as a template' }));
     const form = await dialog();
     fill('Name', 'Long trough', form);
     await press('Keep it', form);
     await waitFor(async () => expect((await stored()).templates).toMatchObject([{ name: 'Long trough' }]));
-    await router.navigate('/stands/new');
+    await router.navigate('/bags/new');
     await screen.findByRole('heading', { level: 1, name: /Add/ });
     await choose('Start from a template', 'Long trough');
     await waitFor(() =>
@@ -102,7 +102,7 @@ describe('how a bag is made up', () => {
   });
 
   it('goes over to another like it, which wants one number and has a label of its own', async () => {
-    const { stored } = await openApp('/stands/new', EMPTY, MAY_MORNING);
+    const { stored } = await openApp('/bags/new', EMPTY, MAY_MORNING);
     fill('Size on the label', '38 L');
     fill('Height of the plant', '34 cm');
     await press('Add the bag');
@@ -127,7 +127,7 @@ describe('old mix', () => {
   it('of a bag with trouble in it is refused with the reason, and a share that cannot be with its range', async () => {
     const garden = demoWith('7');
     const id = idOf(garden, '7');
-    const { made, router } = await openApp(`/stands/${id}`, garden, DEMO_EVENING);
+    const { made, router } = await openApp(`/bags/${id}`, garden, DEMO_EVENING);
     await press('More');
     fireEvent.click(await screen.findByRole('menuitem', { name: 'Put trouble on record' }));
     await press('Put in the diary', await dialog());
@@ -145,7 +145,7 @@ describe('old mix', () => {
 describe('the table of the stands', () => {
   it('says of each bag what its drawing says, and leads to it', async () => {
     const garden = demoWith('3', '7', '13', '17');
-    await openApp('/stands', garden, DEMO_EVENING);
+    await openApp('/bags', garden, DEMO_EVENING);
     await screen.findAllByText('look now');
     const due = screen.getAllByText('look now').length;
     await press('Table');
@@ -159,7 +159,7 @@ describe('the table of the stands', () => {
 describe('a measure of one’s own', () => {
   it('is what drinks are proposed in', async () => {
     const garden = demoWith('7');
-    const settings = { ...garden.settings, drinkMeasureId: undefined };
+    const settings = { ...garden.settings, wateringMeasureId: undefined };
     const { router } = await openApp('/bench/measures', { ...garden, settings }, DEMO_EVENING);
     await press('Measure another');
     const form = await dialog();

@@ -4,15 +4,15 @@ import { describe, expect, it } from 'vitest';
 import { EMPTY, MAY_MORNING } from './gardens.ts';
 import { choose, dialog, fill, openApp, press } from './live.tsx';
 
-const shed = (entries = EMPTY.entries, goods = EMPTY.goods) =>
-  openApp('/bench/shed', { ...EMPTY, entries, goods }, MAY_MORNING);
+const shed = (entries = EMPTY.entries, products = EMPTY.products) =>
+  openApp('/bench/shed', { ...EMPTY, entries, products }, MAY_MORNING);
 
 const stamps = { at: '2026-04-02T10:00:00.000+01:00', recordedAt: '2026-04-02T10:00:00.000+01:00' };
 const COIR_IN = {
   id: 'ent_coirin0001',
   kind: 'bought' as const,
   ...stamps,
-  goodId: 'coir',
+  productId: 'coir',
   amount: 70,
   paid: 9,
 };
@@ -39,7 +39,7 @@ describe('the shed', () => {
     fill('Paid for it', '12.50', form);
     await press('Into the shed', form);
     expect(await screen.findByText('For mixes')).toBeTruthy();
-    expect(await made()).toMatchObject([{ kind: 'bought', goodId: 'coir', amount: 70, paid: 12.5 }]);
+    expect(await made()).toMatchObject([{ kind: 'bought', productId: 'coir', amount: 70, paid: 12.5 }]);
   });
 
   it('takes what was a gift without a price', async () => {
@@ -128,8 +128,8 @@ describe('a thing that the list does not have', () => {
     fill('A litre of it weighs, kg', '0,6', form);
     await press('Keep it', form);
     expect(await screen.findByText('Wool pellets')).toBeTruthy();
-    const { goods } = await app.stored();
-    expect(goods).toMatchObject([
+    const { products } = await app.stored();
+    expect(products).toMatchObject([
       {
         name: 'Wool pellets',
         kind: 'amendment',
@@ -138,7 +138,7 @@ describe('a thing that the list does not have', () => {
         kilogramsPerLitre: 0.6,
       },
     ]);
-    expect(await app.made()).toMatchObject([{ kind: 'counted', goodId: goods[0]?.id, amount: 0 }]);
+    expect(await app.made()).toMatchObject([{ kind: 'counted', productId: products[0]?.id, amount: 0 }]);
   });
 
   it.each([
@@ -154,6 +154,6 @@ describe('a thing that the list does not have', () => {
     for (const [label, value] of Object.entries(fields)) fill(label, value, form);
     await press('Keep it', form);
     expect(within(form).getByText(said)).toBeTruthy();
-    expect((await app.stored()).goods).toEqual([]);
+    expect((await app.stored()).products).toEqual([]);
   });
 });

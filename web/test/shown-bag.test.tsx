@@ -15,7 +15,7 @@ const bags = ['1', '2', '3', '4'].map((id) => ({ container: { id } }) as Bag);
 function stopsAt(...numbers: readonly number[]): readonly WalkStop[] {
   return numbers.map((n) => ({
     bag: bags[Math.abs(n) - 1] as Bag,
-    status: n > 0 ? { kind: 'look' } : { kind: 'skipped' },
+    status: n > 0 ? { kind: 'check' } : { kind: 'skipped' },
     feeds: [],
   }));
 }

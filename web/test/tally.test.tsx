@@ -55,10 +55,10 @@ describe('the tally', () => {
 
 describe('an address', () => {
   it('of a bag that is not there says so and leads back', async () => {
-    await openApp('/stands/con_nothing1', garden, DEMO_EVENING);
+    await openApp('/bags/con_nothing1', garden, DEMO_EVENING);
     await screen.findByRole('heading', { level: 1, name: 'No such bag' });
-    fireEvent.click(screen.getByRole('link', { name: 'To the stands' }));
-    await screen.findByRole('heading', { level: 1, name: 'Stands' });
+    fireEvent.click(screen.getByRole('link', { name: 'To the bags' }));
+    await screen.findByRole('heading', { level: 1, name: 'Bags' });
   });
 
   it('of nothing at all does too', async () => {

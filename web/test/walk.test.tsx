@@ -23,9 +23,9 @@ describe('a stop of the round', () => {
   it('a dry bag is offered a drink, which is given as proposed with one tap more', async () => {
     const { made } = await at(SEVEN);
     await press(/^dry /);
-    const drink = await proposal();
-    expect(drink.textContent).toMatch(/It felt dry: give it a drink\./);
-    await press('Given', drink);
+    const watering = await proposal();
+    expect(watering.textContent).toMatch(/It felt dry: give it a drink\./);
+    await press('Given', watering);
     await screen.findByText(/Drink( with feed)? at 7/);
     const entries = await made();
     expect(
@@ -33,8 +33,8 @@ describe('a stop of the round', () => {
         .map((e) => e.kind)
         .filter((k) => k !== 'fed')
         .sort(),
-    ).toEqual(['drink', 'look']);
-    const given = entries.find((e) => e.kind === 'drink');
+    ).toEqual(['watering', 'check']);
+    const given = entries.find((e) => e.kind === 'watering');
     expect(given).toMatchObject({ containerId: SEVEN, isMeasured: true });
     expect((given as { readonly litres: number }).litres).toBeGreaterThan(1);
   });
@@ -50,17 +50,17 @@ describe('a stop of the round', () => {
   it('more, less and run-through are kept as they were given', async () => {
     const { made } = await at(SEVEN);
     key('1');
-    const drink = await proposal();
-    const words = () => drink.textContent;
+    const watering = await proposal();
+    const words = () => watering.textContent;
     const before = words();
-    fireEvent.click(within(drink).getByLabelText('more'));
+    fireEvent.click(within(watering).getByLabelText('more'));
     expect(words()).not.toBe(before);
-    fireEvent.click(within(drink).getByLabelText('less'));
+    fireEvent.click(within(watering).getByLabelText('less'));
     expect(words()).toBe(before);
-    fireEvent.click(within(drink).getByLabelText('It ran through'));
-    await press('Given', drink);
-    await waitFor(async () => expect((await made()).map((e) => e.kind)).toContain('drink'));
-    expect((await made()).find((e) => e.kind === 'drink')).toMatchObject({ ranThrough: true });
+    fireEvent.click(within(watering).getByLabelText('It ran through'));
+    await press('Given', watering);
+    await waitFor(async () => expect((await made()).map((e) => e.kind)).toContain('watering'));
+    expect((await made()).find((e) => e.kind === 'watering')).toMatchObject({ ranThrough: true });
   });
 
   it('a double tap on a grade is one look', async () => {
@@ -80,7 +80,7 @@ describe('a stop of the round', () => {
     const { made } = await at(SEVEN);
     key('5');
     expect(await screen.findByText(/It has enough; no drink needed\./)).toBeTruthy();
-    expect(await made()).toMatchObject([{ kind: 'look', look: { method: 'finger', grade: 5 } }]);
+    expect(await made()).toMatchObject([{ kind: 'check', check: { method: 'finger', grade: 5 } }]);
     key('u');
     await screen.findByText(/^Undone: look at 7/);
     expect(await screen.findByText(/^I expect it/)).toBeTruthy();
@@ -94,7 +94,7 @@ describe('a stop of the round', () => {
     fireEvent.keyDown(screen.getByRole('button', { name: /^dry / }), { key: 'Enter' });
     await screen.findByText(/Drink( with feed)? at 7/);
     const kinds = (await made()).map((e) => e.kind).filter((kind) => kind !== 'fed');
-    expect(kinds.sort()).toEqual(['drink', 'look']);
+    expect(kinds.sort()).toEqual(['watering', 'check']);
   });
 
   it('two looks that do not agree are both kept, which is said, and one that was a slip is taken back', async () => {
@@ -104,7 +104,7 @@ describe('a stop of the round', () => {
     expect(screen.queryByText(/do not agree/)).toBeNull();
     await press(/^wet /);
     const said = await screen.findByText(/Two looks within an hour do not agree \(dust-dry, then wet\)/);
-    expect((await made()).map((e) => e.kind)).toEqual(['look', 'look']);
+    expect((await made()).map((e) => e.kind)).toEqual(['check', 'check']);
     await press('“dust-dry” was a slip', said);
     expect(await screen.findByText(/It has enough; no drink needed\./)).toBeTruthy();
     expect(screen.queryByText(/do not agree/)).toBeNull();
@@ -126,27 +126,27 @@ describe('a stop of the round', () => {
     key('2');
     expect((await proposal()).textContent).toMatch(/It felt dry at plant 2: give it a drink\./);
     expect(screen.queryByText(/do not agree/)).toBeNull();
-    const looks = await made();
-    expect(looks).toMatchObject([{ look: { grade: 5 } }, { look: { grade: 2 } }]);
-    expect(new Set(looks.map((e) => 'stationId' in e && e.stationId)).size).toBe(2);
+    const checks = await made();
+    expect(checks).toMatchObject([{ check: { grade: 5 } }, { check: { grade: 2 } }]);
+    expect(new Set(checks.map((e) => 'stationId' in e && e.stationId)).size).toBe(2);
     await press('Given', await proposal());
     await screen.findByText(/Drink( with feed)? at 13/);
   });
 
   it('the plant that has usually felt the driest is the one to feel', async () => {
     const stations = garden.containers.find(({ id }) => id === LONG)?.stations.map(({ id }) => id) ?? [];
-    const looks = [11, 13, 15].flatMap((day) =>
+    const checks = [11, 13, 15].flatMap((day) =>
       [4, 2].map((grade, place): Entry => ({
         id: `ent_felt${day}at${place}`,
-        kind: 'look',
+        kind: 'check',
         at: `2026-07-${day}T06:3${place}:00.000+01:00`,
         recordedAt: DEMO_EVENING,
         containerId: LONG,
         stationId: stations[place],
-        look: { method: 'finger', grade },
+        check: { method: 'finger', grade },
       })),
     );
-    const felt = { ...garden, entries: [...garden.entries, ...looks] };
+    const felt = { ...garden, entries: [...garden.entries, ...checks] };
     await openApp(`/round/${LONG}`, felt, DEMO_EVENING);
     await screen.findByText(/Feel two knuckles deep at plant 2: it was the drier one 3 of 3 times\./);
     fireEvent.click(screen.getByRole('link', { name: /^13 ·/ }));
@@ -163,20 +163,20 @@ describe('a stop of the round', () => {
     await screen.findByRole('button', { name: /^light/ });
     key('4');
     key('3');
-    await waitFor(async () => expect(await made()).toMatchObject([{ look: { method: 'lift', grade: 3 } }]));
+    await waitFor(async () => expect(await made()).toMatchObject([{ check: { method: 'lift', grade: 3 } }]));
   });
 
   it('a planter with a reservoir is looked at by its level', async () => {
     const { made } = await at(RESERVOIR);
     expect(document.body.textContent).toContain('I expect its reservoir');
     key('1');
-    const drink = await proposal();
-    expect(drink.textContent).toMatch(/Its store is low: fill it up\./);
-    await press('Given', drink);
+    const watering = await proposal();
+    expect(watering.textContent).toMatch(/Its store is low: fill it up\./);
+    await press('Given', watering);
     await waitFor(async () => expect(await made()).toHaveLength(2));
     const entries = await made();
-    expect(entries.find((e) => e.kind === 'look')).toMatchObject({ look: { method: 'level', share: 0 } });
-    expect(entries.find((e) => e.kind === 'drink')).toMatchObject({ into: 'store' });
+    expect(entries.find((e) => e.kind === 'check')).toMatchObject({ check: { method: 'level', share: 0 } });
+    expect(entries.find((e) => e.kind === 'watering')).toMatchObject({ into: 'store' });
   });
 
   it('is left for later with a reason, which stays on record', async () => {
@@ -193,7 +193,7 @@ describe('a stop of the round', () => {
     fireEvent.click(await screen.findByRole('menuitem', { name: 'By lifting it' }));
     await press(/^light/);
     await waitFor(async () =>
-      expect(await made()).toMatchObject([{ kind: 'look', look: { method: 'lift', grade: 1 } }]),
+      expect(await made()).toMatchObject([{ kind: 'check', check: { method: 'lift', grade: 1 } }]),
     );
     key('u');
     await screen.findByText(/^Undone/);
@@ -212,7 +212,7 @@ describe('a stop of the round', () => {
     fill('The whole bag weighs', '21.5 kg', form);
     await press('Put in the diary', form);
     await waitFor(async () =>
-      expect((await made()).map((e) => e.kind).sort()).toEqual(['look', 'look', 'removed']),
+      expect((await made()).map((e) => e.kind).sort()).toEqual(['check', 'check', 'removed']),
     );
   });
 

@@ -206,7 +206,7 @@ describe('frost here', () => {
     );
     fireEvent.click(others[0] as HTMLElement);
     await waitFor(async () =>
-      expect((await stored()).settings.timingSchoolId).not.toBe(garden.settings.timingSchoolId),
+      expect((await stored()).settings.timingPracticeId).not.toBe(garden.settings.timingPracticeId),
     );
     await waitFor(() => expect(windows()).not.toBe(before));
   });

@@ -7,7 +7,7 @@ import { FIRST_DAY, play, ROUND_HOUR, seasonOf, type Grower, type Played, type S
 export interface Line {
   readonly name: string;
   /** looks a bag-day */
-  readonly looks: number;
+  readonly checks: number;
   /** days on which anybody had to walk, share */
   readonly walks: number;
   /** bag-days below a fifth of the real water, share */
@@ -75,7 +75,7 @@ export function compare(climate: keyof typeof CLIMATES, trial: Trial): Compariso
           all('look daily, drink when dry', () => daily(2)),
           all('look daily, drink when barely damp', () => daily(3)),
           all("the bag's own habitual interval", () => habitual()),
-          byMillimetresLike(rundel.looks, (millimetres) =>
+          byMillimetresLike(rundel.checks, (millimetres) =>
             all(`every ${millimetres} mm of ETo`, (_, season) => byMillimetres(season, millimetres)),
           ),
           rundel,
@@ -86,11 +86,11 @@ export function compare(climate: keyof typeof CLIMATES, trial: Trial): Compariso
 }
 
 /** The habit by millimetres that looks no less often than Rundel does, and as little more as can be. */
-function byMillimetresLike(looks: number, play: (millimetres: number) => Line): Line {
+function byMillimetresLike(checks: number, play: (millimetres: number) => Line): Line {
   let best = play(2);
   for (let millimetres = 3; millimetres <= 40; millimetres += 1) {
     const line = play(millimetres);
-    if (line.looks < looks) break;
+    if (line.checks < checks) break;
     best = line;
   }
   return best;
@@ -103,7 +103,7 @@ function lineOf(name: string, years: readonly (readonly Played[])[], days: numbe
   const walks = years.reduce((total, year) => total + new Set(year.flatMap((p) => [...p.walks])).size, 0);
   return {
     name,
-    looks: sum((p) => p.looks) / bagDays,
+    checks: sum((p) => p.checks) / bagDays,
     walks: walks / (years.length * days),
     dry: sum((p) => p.dryDays) / bagDays,
     waste:

@@ -20,15 +20,15 @@ export interface FeltSeason {
 export const at = (n: number, minute: number) =>
   `${addDays(FIRST_DAY, n)}T18:${String(minute).padStart(2, '0')}:00.000+01:00`;
 
-export const look = (n: number, grade: number): WaterEvent => ({
-  kind: 'look',
+export const check = (n: number, grade: number): WaterEvent => ({
+  kind: 'check',
   id: `ent_look${n}`,
   at: at(n, 0),
-  look: { method: 'finger', grade },
+  check: { method: 'finger', grade },
 });
 
-export const drink = (n: number, litres: number, ranThrough: boolean): WaterEvent => ({
-  kind: 'drink',
+export const watering = (n: number, litres: number, ranThrough: boolean): WaterEvent => ({
+  kind: 'watering',
   id: `ent_drink${n}`,
   at: at(n, 5),
   litres,
@@ -47,10 +47,10 @@ export function feltSeasons(bags: number): readonly FeltSeason[] {
       {
         ...grower,
         pours: (n, grade) => {
-          events.push(look(n, grade));
+          events.push(check(n, grade));
           return grower.pours(n, grade);
         },
-        poured: (n, litres, ranThrough) => events.push(drink(n, litres, ranThrough)),
+        poured: (n, litres, ranThrough) => events.push(watering(n, litres, ranThrough)),
       },
       DAYS,
     );

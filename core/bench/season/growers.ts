@@ -2,11 +2,11 @@ import type { HiddenBag } from '../../hidden/index.ts';
 import { resolveAssumed, type Assumed } from '../../src/assumed/index.ts';
 import { momentAt, addDays } from '../../src/calendar/index.ts';
 import {
-  adviseDrink,
+  adviseWatering,
   FilterRun,
-  lookAhead,
+  forecastWater,
   timelineOf,
-  type LookAhead,
+  type WaterForecast,
   type UseStep,
   type WaterEstimate,
   type WaterEvent,
@@ -16,7 +16,7 @@ import { FIRST_DAY, ROUND_HOUR, type Grower, type Season } from './play.ts';
 
 /** Looks every evening and pours at a grade or drier. */
 export function daily(pourAt: number): Grower {
-  return { isLookDue: () => true, pours: (_, grade) => grade <= pourAt };
+  return { isCheckDue: () => true, pours: (_, grade) => grade <= pourAt };
 }
 
 /** Each bag's own habit: every so many days, a day less after it was found dry, a day more after it was found moist. */
@@ -24,7 +24,7 @@ export function habitual(): Grower {
   let every = 2;
   let last = -1;
   return {
-    isLookDue: (n) => n - last >= every,
+    isCheckDue: (n) => n - last >= every,
     pours: (n, grade) => {
       last = n;
       if (grade <= 2) every = Math.max(1, every - 1);
@@ -38,7 +38,7 @@ export function habitual(): Grower {
 export function byMillimetres(season: Season, millimetres: number): Grower {
   let sum = 0;
   return {
-    isLookDue: (n) => {
+    isCheckDue: (n) => {
       sum += season.known[n]?.etoMillimetres ?? 0;
       return sum >= millimetres;
     },
@@ -52,7 +52,7 @@ export function byMillimetres(season: Season, millimetres: number): Grower {
 /** Knows what no one can: pours just before the bag would fall below the refill point. */
 export function oracle(season: Season): Grower {
   return {
-    isLookDue: (n, bag) => {
+    isCheckDue: (n, bag) => {
       const ahead = bag.copy();
       const [today, next] = [season.truth[n], season.truth[n + 1]];
       if (!today || !next) return false;
@@ -67,7 +67,7 @@ export function oracle(season: Season): Grower {
 export interface Said {
   readonly n: number;
   readonly estimate: WaterEstimate;
-  readonly ahead: LookAhead;
+  readonly ahead: WaterForecast;
 }
 
 /** A grower who goes by the app, and what the app said each evening; one who foresees knows the weather to come. */
@@ -86,7 +86,7 @@ export function withRundel(
   let events: WaterEvent[] = [];
   let seen = -1;
   /** takes the filter to a moment and says what is known there */
-  const advance = (n: number, minute: number): { estimate: WaterEstimate; ahead: LookAhead } => {
+  const advance = (n: number, minute: number): { estimate: WaterEstimate; ahead: WaterForecast } => {
     const to = at(n, ROUND_HOUR * 60 + minute);
     for (const step of stepsOf(events, from, to)) run.step(step);
     from = to;
@@ -98,22 +98,22 @@ export function withRundel(
   };
   return {
     said,
-    isLookDue(n, bag) {
+    isCheckDue(n, bag) {
       const known = advance(n, 0);
       said.push({ n, ...known, truth: bag.copy() });
-      return n === 0 || known.ahead.nextLook.kind === 'now';
+      return n === 0 || known.ahead.nextCheck.kind === 'now';
     },
     pours(n, grade) {
-      const look = { method: 'finger', grade } as const;
+      const check = { method: 'finger', grade } as const;
       seen = n;
-      events.push({ kind: 'look', id: `look${n}`, at: at(n, ROUND_HOUR * 60 + 1), look });
+      events.push({ kind: 'check', id: `look${n}`, at: at(n, ROUND_HOUR * 60 + 1), check });
       const { estimate, ahead } = advance(n, 2);
-      return adviseDrink(
+      return adviseWatering(
         estimate,
         test.seen,
         {
-          look,
-          isDueAgainBeforeNextRound: ahead.nextLook.kind === 'now',
+          check,
+          isDueAgainBeforeNextRound: ahead.nextCheck.kind === 'now',
           daysSincePlanting: n,
           measure: { kind: 'can', litres: 9 },
         },
@@ -121,8 +121,8 @@ export function withRundel(
       ).isWanted;
     },
     poured(n, litres, ranThrough) {
-      const drink = { kind: 'drink', id: `drink${n}`, litres, ranThrough, isMeasured: true } as const;
-      events.push({ ...drink, at: at(n, ROUND_HOUR * 60 + 5) });
+      const watering = { kind: 'watering', id: `drink${n}`, litres, ranThrough, isMeasured: true } as const;
+      events.push({ ...watering, at: at(n, ROUND_HOUR * 60 + 5) });
     },
   };
 }
@@ -137,7 +137,7 @@ function aheadOf(
   n: number,
   assumed: Assumed,
   hoursSinceSeen: number,
-): LookAhead {
+): WaterForecast {
   // what was measured up to today, and what is usual from tomorrow on
   const weather = [...season.known.slice(0, n + 1), ...season.expected.slice(n + 1)];
   const stepsOf = timelineOf(test.seen, weather, season.site.latitudeDegrees, assumed);
@@ -146,7 +146,7 @@ function aheadOf(
     const steps = stepsOf([], a, b);
     return { at: b, hoursAhead: 24 * (i + 1), steps: steps.filter((s): s is UseStep => s.kind === 'use') };
   });
-  return lookAhead(run.belief, test.seen, spans, assumed, {
+  return forecastWater(run.belief, test.seen, spans, assumed, {
     hoursSinceSeen,
     isEstablishing: n < assumed.establishingDays,
   });

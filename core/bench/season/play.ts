@@ -53,7 +53,7 @@ export function seasonOf(seed: number, climate: HiddenClimate, days: number): Se
 /** How a grower decides, seeing only what one can see. Asked each evening; `n` counts days from planting. */
 export interface Grower {
   /** whether to look this evening */
-  isLookDue(n: number, bag: HiddenBag): boolean;
+  isCheckDue(n: number, bag: HiddenBag): boolean;
   /** whether to pour after a look of a finger grade */
   pours(n: number, grade: number): boolean;
   /** what was poured in the end */
@@ -61,7 +61,7 @@ export interface Grower {
 }
 
 export interface Played {
-  readonly looks: number;
+  readonly checks: number;
   readonly walks: ReadonlySet<number>;
   readonly dryDays: number;
   readonly poured: number;
@@ -76,13 +76,13 @@ export function play(test: TestBag, season: Season, grower: Grower, days: number
   const bag = test.hidden();
   const hand = chanceFrom(test.seed + 77);
   const walks = new Set<number>();
-  let [looks, dryDays, poured, wasted] = [0, 0, 0, 0];
+  let [checks, dryDays, poured, wasted] = [0, 0, 0, 0];
   const before: Grower['poured'] = grower.poured?.bind(grower);
   for (let n = 0; n < days; n++) {
     const today = season.truth[n] as HiddenDay;
     let lowest = bag.pass(today, 0, ROUND_HOUR);
-    if (grower.isLookDue(n, bag)) {
-      looks += 1;
+    if (grower.isCheckDue(n, bag)) {
+      checks += 1;
       walks.add(n);
       if (grower.pours(n, bag.finger())) {
         const given = pourInParts(bag, test.seen.availableLitres, () => hand.normal());
@@ -94,7 +94,7 @@ export function play(test: TestBag, season: Season, grower: Grower, days: number
     lowest = Math.min(lowest, bag.pass(today, ROUND_HOUR, 24));
     if (lowest < DRY) dryDays += 1;
   }
-  return { looks, walks, dryDays, poured, wasted };
+  return { checks, walks, dryDays, poured, wasted };
 }
 
 function pourInParts(

@@ -30,6 +30,6 @@ export const PLANTING_ASSUMPTIONS = {
   ringFirstFill: assumed(1 / 3, 0.2, 0.5, 'of the ring', 'A ring is filled this far at planting.'),
   topUpStep: assumed(80, 40, 150, 'mm', 'Mix added at one top-up; more would smother leaves.'),
   topUpCrown: assumed(200, 120, 300, 'mm', 'Plant that stays above the mix after a top-up.'),
-  firstDrinkDry: assumed(0.2, 0.12, 0.3, 'L per L of mix', 'Four litres for twenty of dry mix.'),
-  firstDrinkMoist: assumed(0.1, 0.05, 0.15, 'L per L of mix', 'Half of that where the mix was moistened.'),
+  firstWateringDry: assumed(0.2, 0.12, 0.3, 'L per L of mix', 'Four litres for twenty of dry mix.'),
+  firstWateringMoist: assumed(0.1, 0.05, 0.15, 'L per L of mix', 'Half of that where the mix was moistened.'),
 } as const satisfies Record<string, Assumption>;

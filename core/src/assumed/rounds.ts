@@ -17,8 +17,8 @@ export const ROUND_ASSUMPTIONS = {
     'of available water',
     'A bag that uses more than this in a day is not kept by one round.',
   ),
-  youngLook: assumed(3, 1, 7, 'days', 'A bag just planted is looked at this often, whatever is reckoned.'),
-  longestLook: assumed(8, 3, 14, 'days', 'No bag goes longer without a look, however sure the estimate.'),
+  youngCheck: assumed(3, 1, 7, 'days', 'A bag just planted is looked at this often, whatever is reckoned.'),
+  longestCheck: assumed(8, 3, 14, 'days', 'No bag goes longer without a look, however sure the estimate.'),
   runThrough: assumed(
     0.1,
     0,
@@ -49,9 +49,9 @@ export const ROUND_ASSUMPTIONS = {
     'of available water',
     'Below it a plant suffers for good; above it, it hangs at worst.',
   ),
-  lookMinutes: assumed(0.5, 0.2, 2, 'min', 'A look at one bag when time is short.'),
-  drinkMinutes: assumed(1.5, 0.5, 5, 'min', 'A drink for one bag, with the way to the water.'),
-  wayMinutes: assumed(1, 0.2, 5, 'min', 'From one place to another on the round.'),
+  checkMinutes: assumed(0.5, 0.2, 2, 'min', 'A look at one bag when time is short.'),
+  wateringMinutes: assumed(1.5, 0.5, 5, 'min', 'A drink for one bag, with the way to the water.'),
+  walkMinutes: assumed(1, 0.2, 5, 'min', 'From one place to another on the round.'),
   drierVisits: assumed(
     3,
     2,

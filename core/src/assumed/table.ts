@@ -2,7 +2,7 @@ import type { Assumption } from './assumption.ts';
 import { BAG_ASSUMPTIONS } from './bags.ts';
 import { FEEDING_ASSUMPTIONS } from './feeding.ts';
 import { GROWTH_ASSUMPTIONS } from './growth.ts';
-import { LOOK_ASSUMPTIONS } from './looks.ts';
+import { CHECK_ASSUMPTIONS } from './checks.ts';
 import { PLANTING_ASSUMPTIONS } from './planting.ts';
 import { ROUND_ASSUMPTIONS } from './rounds.ts';
 import { TIMING_ASSUMPTIONS } from './timing.ts';
@@ -21,7 +21,7 @@ export const ASSUMPTIONS = {
   ...GROWTH_ASSUMPTIONS,
   ...TIMING_ASSUMPTIONS,
   ...WATER_ASSUMPTIONS,
-  ...LOOK_ASSUMPTIONS,
+  ...CHECK_ASSUMPTIONS,
   ...ROUND_ASSUMPTIONS,
   ...FEEDING_ASSUMPTIONS,
 } as const satisfies Record<string, Assumption>;
@@ -36,7 +36,7 @@ export const ASSUMPTION_THEMES: readonly {
   { name: 'Growth and supports', assumptions: GROWTH_ASSUMPTIONS },
   { name: 'Frost and the year', assumptions: TIMING_ASSUMPTIONS },
   { name: 'Weather and water', assumptions: WATER_ASSUMPTIONS },
-  { name: 'What a look tells', assumptions: LOOK_ASSUMPTIONS },
+  { name: 'What a look tells', assumptions: CHECK_ASSUMPTIONS },
   { name: 'Rounds, and going away', assumptions: ROUND_ASSUMPTIONS },
   { name: 'Feeding', assumptions: FEEDING_ASSUMPTIONS },
 ];

@@ -37,8 +37,8 @@ export const WATER_ASSUMPTIONS = {
     'of rain',
     'Leaves shed rain past the bag; rain under leaves counts for little.',
   ),
-  looseDrink: assumed(0.2, 0.1, 0.35, 'of the drink', 'Doubt of an amount that was judged by eye.'),
-  measuredDrink: assumed(0.08, 0.03, 0.15, 'of the drink', 'Doubt of an amount poured from a measured can.'),
+  looseWatering: assumed(0.2, 0.1, 0.35, 'of the drink', 'Doubt of an amount that was judged by eye.'),
+  measuredWatering: assumed(0.08, 0.03, 0.15, 'of the drink', 'Doubt of an amount poured from a measured can.'),
   demandSpread: assumed(
     0.27,
     0.15,

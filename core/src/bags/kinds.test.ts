@@ -79,8 +79,8 @@ describe('every kind of container', () => {
             const real = realSize(id, { by: 'label', litres }, DEFAULT_ASSUMED, kind.stations.usual);
             const whole = litresBelow(real.solid);
             expect(whole).toBeCloseTo(real.litres.likely, 6);
-            const stands = heightOfLitres(real.solid, whole * share);
-            expect(stands.kind === 'stands-at' && litresBelow(real.solid, stands.millimetres)).toBeCloseTo(
+            const places = heightOfLitres(real.solid, whole * share);
+            expect(places.kind === 'stands-at' && litresBelow(real.solid, places.millimetres)).toBeCloseTo(
               whole * share,
               4,
             );

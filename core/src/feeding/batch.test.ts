@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { resolveAssumed } from '../assumed/index.ts';
 import type { Entry, EntryOf } from '../records/index.ts';
-import { findGood } from '../products/index.ts';
+import { findProduct } from '../products/index.ts';
 import { batchOf, daysLeft, slopeOf, solutionCourse, teasOf, type BatchNeed } from './index.ts';
 
 const need = (containerId: string, waterLitres: number, more: Partial<BatchNeed> = {}): BatchNeed => ({
@@ -10,7 +10,7 @@ const need = (containerId: string, waterLitres: number, more: Partial<BatchNeed>
   waterLitres,
   plants: 1,
   mixLitres: 30,
-  goodId: 'tomato-liquid',
+  productId: 'tomato-liquid',
   dose: { amount: 4, unit: 'millilitre', per: 'litre' },
   ...more,
 });
@@ -34,8 +34,8 @@ describe('a batch, can by can', () => {
     const grains = { amount: 3, unit: 'gram', per: 'mix-litre' } as const;
     const [dry, slow] = batchOf(
       [
-        need('con_a', 0, { goodId: 'casts', dose: spoon }),
-        need('con_b', 0, { goodId: 'slow-release', dose: grains }),
+        need('con_a', 0, { productId: 'casts', dose: spoon }),
+        need('con_b', 0, { productId: 'slow-release', dose: grains }),
       ],
       9,
     );
@@ -81,10 +81,10 @@ const entry = <K extends Entry['kind']>(kind: K, day: string, more: Partial<Entr
   ({ id, kind, at: `${day}T09:00:00.000+01:00`, recordedAt: `${day}T09:00:00.000+01:00`, ...more }) as Entry;
 
 describe('a tub of tea', () => {
-  const started = entry('tea', '2026-06-01', { goodId: 'weed-tea', litres: 20 });
+  const started = entry('tea', '2026-06-01', { productId: 'weed-tea', litres: 20 });
   const tend = (day: string, what: 'stirred' | 'strained' | 'emptied', litres?: number) =>
     entry('tea-tended', day, { teaId: 'ent_aaaaaa', what, ...(litres ? { litres } : {}) }, `ent_${what}`);
-  const tea = (live: readonly Entry[], today: string) => teasOf(live, findGood, today)[0];
+  const tea = (live: readonly Entry[], today: string) => teasOf(live, findProduct, today)[0];
 
   it('steeps, is stirred every three days, and is ready after three weeks', () => {
     expect(tea([started], '2026-06-02')).toMatchObject({
@@ -105,7 +105,7 @@ describe('a tub of tea', () => {
     const fed = entry(
       'fed',
       '2026-06-25',
-      { containerId: 'con_abcdef', goodId: 'weed-tea', amount: 500, unit: 'millilitre' },
+      { containerId: 'con_abcdef', productId: 'weed-tea', amount: 500, unit: 'millilitre' },
       'ent_fed001',
     );
     expect(tea([started, strained, fed], '2026-06-26')).toMatchObject({

@@ -24,7 +24,7 @@ export function feedFor(dose: LabelDose, bag: FedBag): FeedAmount {
 
 /** One bag's share of a batch. */
 export interface BatchNeed extends FedBag {
-  readonly goodId: string;
+  readonly productId: string;
   readonly dose: LabelDose;
 }
 
@@ -38,7 +38,7 @@ export interface FeedCan {
 export type BatchPart =
   | {
       readonly kind: 'in-water';
-      readonly goodId: string;
+      readonly productId: string;
       readonly dose: LabelDose;
       /** that the bags get, L */
       readonly litres: number;
@@ -50,7 +50,7 @@ export type BatchPart =
     }
   | {
       readonly kind: 'dry';
-      readonly goodId: string;
+      readonly productId: string;
       readonly dose: LabelDose;
       readonly amount: number;
       readonly bags: readonly { readonly containerId: string; readonly amount: number }[];
@@ -72,18 +72,18 @@ export function batchOf(needs: readonly BatchNeed[], canLitres: number): readonl
   const groups = new Map<string, BatchNeed[]>();
   for (const need of needs) {
     const { amount, unit, per } = need.dose;
-    const key = [need.goodId, amount, unit, per].join('|');
+    const key = [need.productId, amount, unit, per].join('|');
     groups.set(key, [...(groups.get(key) ?? []), need]);
   }
   return [...groups.values()].map((group): BatchPart => {
     const [first] = group as [BatchNeed];
-    const { goodId, dose } = first;
+    const { productId, dose } = first;
     const amountOf = (need: BatchNeed) => feedFor(dose, need).amount;
     const amount = group.reduce((sum, need) => sum + amountOf(need), 0);
     if (dose.per !== 'litre')
       return {
         kind: 'dry',
-        goodId,
+        productId,
         dose,
         amount,
         bags: group.map((need) => ({ containerId: need.containerId, amount: amountOf(need) })),
@@ -93,7 +93,7 @@ export function batchOf(needs: readonly BatchNeed[], canLitres: number): readonl
     const made = cans.reduce((sum, can) => sum + can.litres, 0);
     return {
       kind: 'in-water',
-      goodId,
+      productId,
       dose,
       litres,
       amount: made * dose.amount,

@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { addDays, daysBetween, type Day } from '../calendar/index.ts';
 import { grownShare } from '../plants/index.ts';
-import { findGood } from '../products/index.ts';
+import { findProduct } from '../products/index.ts';
 import {
   adviseFeed,
-  FEEDING_SCHOOLS,
+  FEEDING_PRACTICES,
   findRegime,
   intervalOn,
   plannedFeeds,
@@ -38,8 +38,8 @@ const caseOf = (regime: Regime, more: Partial<FeedingCase> = {}): FeedingCase =>
   grownOn: (day) => grownShare(daysBetween('2026-05-20', day), 11),
   ...more,
 });
-const school = (id: string) => findRegime(id) as Regime;
-const potash = school('potash-from-set');
+const practice = (id: string) => findRegime(id) as Regime;
+const potash = practice('potash-from-set');
 
 describe('the dates of each school on one diary, from planting to the end of August', () => {
   // on the growth curve a third is grown on day 31, three quarters on day 60: intervals that close do so by it
@@ -59,19 +59,19 @@ describe('the dates of each school on one diary, from planting to the end of Aug
     ['compost-then-spikes', 'spikes 06-14 08-02'],
     ['meals-and-fish', 'hole 05-20 | fish 06-03 06-16 06-28 07-09 07-19 07-28 08-05 08-13 08-20 08-27'],
   ])('%s: %s', (id, wanted) => {
-    const planned = plannedFeeds(caseOf(school(id)), '2026-05-20', '2026-08-31');
-    const lines = school(id).steps.map(({ id: stepId }) =>
+    const planned = plannedFeeds(caseOf(practice(id)), '2026-05-20', '2026-08-31');
+    const lines = practice(id).steps.map(({ id: stepId }) =>
       [stepId, ...planned.filter((p) => p.stepId === stepId).map((p) => p.day.slice(5))].join(' '),
     );
     expect(lines.join(' | ')).toBe(wanted);
   });
 
   it('there are ten, each with two lines, a reader and products that are there', () => {
-    expect(FEEDING_SCHOOLS).toHaveLength(10);
-    for (const { words, suits, steps } of FEEDING_SCHOOLS) {
+    expect(FEEDING_PRACTICES).toHaveLength(10);
+    for (const { words, suits, steps } of FEEDING_PRACTICES) {
       expect(words.length).toBeGreaterThan(40);
       expect(suits.length).toBeGreaterThan(15);
-      expect(regimeRemarks(steps, (goodId) => findGood(goodId)?.feed)).toEqual([]);
+      expect(regimeRemarks(steps, (productId) => findProduct(productId)?.feed)).toEqual([]);
     }
   });
 });
@@ -86,7 +86,7 @@ describe('where a step stands', () => {
   });
 
   it('is counted from the last feed, whoever asked for it', () => {
-    const given = [{ day: '2026-07-02', goodId: 'tomato-liquid' }];
+    const given = [{ day: '2026-07-02', productId: 'tomato-liquid' }];
     const [state] = stepStates(caseOf(potash, { given }), '2026-07-05');
     expect(state).toMatchObject({
       kind: 'due',
@@ -97,7 +97,7 @@ describe('where a step stands', () => {
   });
 
   it('what was left for want of time is asked for again the next day, with its reason', () => {
-    const left = [{ day: '2026-06-25', goodId: 'tomato-liquid', reason: 'no-time' }];
+    const left = [{ day: '2026-06-25', productId: 'tomato-liquid', reason: 'no-time' }];
     const [state] = stepStates(caseOf(potash, { left }), '2026-06-25');
     expect(state).toMatchObject({
       kind: 'due',
@@ -107,14 +107,14 @@ describe('where a step stands', () => {
   });
 
   it('what was left because it had enough counts as if given', () => {
-    const left = [{ day: '2026-06-25', goodId: 'tomato-liquid', reason: 'enough' }];
+    const left = [{ day: '2026-06-25', productId: 'tomato-liquid', reason: 'enough' }];
     const [state] = stepStates(caseOf(potash, { left }), '2026-06-26');
     expect(state).toMatchObject({ kind: 'due', earliest: '2026-07-02' });
   });
 
   it('a single feed that was due long before the regime was taken up is let go, and said', () => {
     const [grains, liquid] = stepStates(
-      caseOf(school('grains-and-fortnight'), { since: '2026-07-10' }),
+      caseOf(practice('grains-and-fortnight'), { since: '2026-07-10' }),
       '2026-07-12',
     );
     expect(grains).toMatchObject({ kind: 'ended', why: 'let-go' });
@@ -123,27 +123,27 @@ describe('where a step stands', () => {
 
   it('a change of regime in mid-season keeps to the feeds that were given before it', () => {
     const given = [
-      { day: '2026-07-08', goodId: 'balanced-soluble', regimeId: 'soluble-throughout', stepId: 'soluble' },
+      { day: '2026-07-08', productId: 'balanced-soluble', regimeId: 'soluble-throughout', stepId: 'soluble' },
     ];
     const [state] = stepStates(caseOf(potash, { since: '2026-07-09', given }), '2026-07-09');
     expect(state).toMatchObject({
       kind: 'due',
       earliest: '2026-07-10',
-      reason: { apartFrom: { goodId: 'balanced-soluble', day: '2026-07-08' } },
+      reason: { apartFrom: { productId: 'balanced-soluble', day: '2026-07-08' } },
     });
   });
 
   it('a step of another regime with the same id is another feed', () => {
     const given = [
-      { day: '2026-07-08', goodId: 'balanced-soluble', regimeId: 'reg_another', stepId: 'liquid' },
+      { day: '2026-07-08', productId: 'balanced-soluble', regimeId: 'reg_another', stepId: 'liquid' },
     ];
     const [state] = stepStates(caseOf(potash, { since: '2026-07-09', given }), '2026-07-09');
     expect(state).toMatchObject({ kind: 'due', earliest: '2026-07-10', reason: { lastOn: undefined } });
   });
 
   it('a single feed that was left because it had enough says so', () => {
-    const left = [{ day: '2026-05-21', goodId: 'rotted-manure', reason: 'enough' }];
-    const [state] = stepStates(caseOf(school('heavy-manuring'), { left }), '2026-06-01');
+    const left = [{ day: '2026-05-21', productId: 'rotted-manure', reason: 'enough' }];
+    const [state] = stepStates(caseOf(practice('heavy-manuring'), { left }), '2026-06-01');
     expect(state).toMatchObject({ kind: 'ended', why: 'enough', on: '2026-05-21' });
   });
 
@@ -206,7 +206,7 @@ describe('at the bag', () => {
 
 describe('properties of the due engine', () => {
   const day = fc.integer({ min: 0, max: 150 }).map((n) => addDays('2026-05-20', n));
-  const regime = fc.constantFrom(...FEEDING_SCHOOLS);
+  const regime = fc.constantFrom(...FEEDING_PRACTICES);
   const feeds = (steps: readonly RegimeStep[]) =>
     fc.array(
       fc.record({
@@ -222,7 +222,7 @@ describe('properties of the due engine', () => {
   const given = (r: Regime, all: readonly { day: Day; step: RegimeStep; named: boolean }[]): FeedGiven[] =>
     all.map(({ day: on, step, named }) => ({
       day: on,
-      goodId: step.goodId,
+      productId: step.productId,
       ...(named ? { regimeId: r.id, stepId: step.id } : {}),
     }));
 
@@ -234,7 +234,7 @@ describe('properties of the due engine', () => {
         for (const step of r.steps) {
           const own = [
             ...before
-              .filter((g) => (g.stepId ?? g.goodId) === (g.stepId ? step.id : step.goodId))
+              .filter((g) => (g.stepId ?? g.productId) === (g.stepId ? step.id : step.productId))
               .map((g) => g.day),
             ...planned.filter((p) => p.stepId === step.id).map((p) => p.day),
           ].sort();
@@ -307,7 +307,7 @@ describe('what is said of a regime while it is edited', () => {
   const step = (more: Partial<RegimeStep>): RegimeStep => ({
     id: 'a',
     start: { on: 'set' },
-    goodId: 'tomato-liquid',
+    productId: 'tomato-liquid',
     every: { fromDays: 7, toDays: 10 },
     closes: false,
     ...more,
@@ -315,11 +315,11 @@ describe('what is said of a regime while it is edited', () => {
   it.each([
     ['stops before it starts', { until: { on: 'flowers' } }, { kind: 'never-fires', why: 'ends-before' }],
     ['stops where it starts', { until: { on: 'set' } }, { kind: 'never-fires', why: 'ends-before' }],
-    ['of a product that is gone', { goodId: 'nothing' }, { kind: 'never-fires', why: 'no-product' }],
+    ['of a product that is gone', { productId: 'nothing' }, { kind: 'never-fires', why: 'no-product' }],
     ['daily', { every: { fromDays: 1, toDays: 1 } }, { kind: 'daily' }],
     ['closer than the label', { every: { fromDays: 4, toDays: 6 } }, { kind: 'inside-label', labelDays: 7 }],
   ] as const)('%s', (_, more, remark) => {
-    expect(regimeRemarks([step(more as Partial<RegimeStep>)], (id) => findGood(id)?.feed)).toContainEqual(
+    expect(regimeRemarks([step(more as Partial<RegimeStep>)], (id) => findProduct(id)?.feed)).toContainEqual(
       expect.objectContaining(remark),
     );
   });

@@ -20,7 +20,7 @@ export interface Marks {
 /** A feed that was given. */
 export interface FeedGiven {
   readonly day: Day;
-  readonly goodId: string;
+  readonly productId: string;
   readonly regimeId?: string | undefined;
   readonly stepId?: string | undefined;
 }
@@ -52,7 +52,7 @@ export interface DueReason {
   /** days asked for since that feed */
   readonly intervalDays: number | undefined;
   /** another feed keeps it off until its earliest day */
-  readonly apartFrom: { readonly goodId: string; readonly day: Day } | undefined;
+  readonly apartFrom: { readonly productId: string; readonly day: Day } | undefined;
   /** what was left last, if nothing was given since */
   readonly left: { readonly day: Day; readonly reason: string } | undefined;
 }
@@ -111,7 +111,7 @@ const isNamedBy = (feed: FeedGiven, regime: Regime) =>
 /** The feeds of a step: those that say so, and those of its product that belong to no step, since it began. */
 function feedsOf<F extends FeedGiven>(step: RegimeStep, regime: Regime, start: Day, all: readonly F[]): F[] {
   return all
-    .filter((feed) => (isNamedBy(feed, regime) ? feed.stepId === step.id : feed.goodId === step.goodId))
+    .filter((feed) => (isNamedBy(feed, regime) ? feed.stepId === step.id : feed.productId === step.productId))
     .filter((feed) => feed.day >= start || isNamedBy(feed, regime))
     .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
 }
@@ -203,20 +203,20 @@ function stateOf(step: RegimeStep, bag: FeedingCase, today: Day, assumed: Assume
       lastOn: countedFrom,
       intervalDays,
       apartFrom:
-        other && apart && apart > window.earliest ? { goodId: other.goodId, day: other.day } : undefined,
+        other && apart && apart > window.earliest ? { productId: other.productId, day: other.day } : undefined,
       left: isAskedAgain ? { day: left.day, reason: left.reason } : undefined,
     },
   };
 }
 
 const isOfKind = (step: RegimeStep, regime: Regime, feed: FeedGiven) =>
-  feed.goodId === step.goodId || (isNamedBy(feed, regime) && feed.stepId === step.id);
+  feed.productId === step.productId || (isNamedBy(feed, regime) && feed.stepId === step.id);
 
 /** The last of some feeds; of two on one day the one whose name comes first, so that the order of entry does not matter. */
 function lastOf(feeds: readonly FeedGiven[]): FeedGiven | undefined {
   return feeds.reduce<FeedGiven | undefined>(
     (latest, feed) =>
-      !latest || feed.day > latest.day || (feed.day === latest.day && feed.goodId < latest.goodId)
+      !latest || feed.day > latest.day || (feed.day === latest.day && feed.productId < latest.productId)
         ? feed
         : latest,
     undefined,
@@ -292,7 +292,7 @@ export function adviseFeed(
 export interface PlannedFeed {
   readonly day: Day;
   readonly stepId: string;
-  readonly goodId: string;
+  readonly productId: string;
 }
 
 /**
@@ -313,9 +313,9 @@ export function plannedFeeds(
     for (const step of bag.regime.steps) {
       const state = stateOf(step, { ...bag, given }, day, assumed);
       if (state.kind !== 'due' || state.target > day) continue;
-      const feed = { day, goodId: step.goodId, regimeId: bag.regime.id, stepId: step.id };
+      const feed = { day, productId: step.productId, regimeId: bag.regime.id, stepId: step.id };
       given.push(feed);
-      planned.push({ day, stepId: step.id, goodId: step.goodId });
+      planned.push({ day, stepId: step.id, productId: step.productId });
     }
   }
   return planned;

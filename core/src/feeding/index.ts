@@ -1,4 +1,4 @@
-export { FEEDING_SCHOOLS, findRegime } from './schools.ts';
+export { FEEDING_PRACTICES, findRegime } from './practices.ts';
 export {
   adviseFeed,
   intervalOn,

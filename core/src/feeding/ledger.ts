@@ -129,10 +129,10 @@ export function runLedger(
     const asked = bag.wantedOn(day);
     const lost = elementsBy((e) => dissolved[e] * Math.min(1, drained * mobile[e] * washing));
     const left = elementsBy((e) => dissolved[e] - lost[e]);
-    const drunk = elementsBy((e) => Math.min(left[e], asked[e] * appetite));
-    dissolved = elementsBy((e) => left[e] - drunk[e]);
+    const watered = elementsBy((e) => Math.min(left[e], asked[e] * appetite));
+    dissolved = elementsBy((e) => left[e] - watered[e]);
     washed = addElements(washed, lost);
-    taken = addElements(taken, drunk);
+    taken = addElements(taken, watered);
     wanted = elementsBy((e) => wanted[e] + asked[e] * appetite);
     days.push({ day, offered, held, dissolved, washed, taken, wanted });
   }

@@ -14,10 +14,10 @@ const ORDER = ['planting', 'flowers', 'set', 'picking'];
 /** Looks a regime over: steps that can never fire, that fire every day, or more often than a label allows. */
 export function regimeRemarks(
   steps: readonly RegimeStep[],
-  labelOf: (goodId: string) => { readonly intervalDays?: number | undefined } | undefined,
+  labelOf: (productId: string) => { readonly intervalDays?: number | undefined } | undefined,
 ): readonly RegimeRemark[] {
   return steps.flatMap((step): RegimeRemark[] => {
-    const label = labelOf(step.goodId);
+    const label = labelOf(step.productId);
     if (!label) return [{ kind: 'never-fires', stepId: step.id, why: 'no-product' }];
     const remarks: RegimeRemark[] = [];
     const { start, until, every } = step;

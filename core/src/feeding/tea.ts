@@ -1,10 +1,10 @@
 import { addDays, dayOf, type Day } from '../calendar/index.ts';
-import type { Entry, EntryOf, Good } from '../records/index.ts';
+import type { Entry, EntryOf, Product } from '../records/index.ts';
 
 /** A tub of tea by its diary. Its strength is unknown and stays so. */
 export interface Tea {
   readonly id: string;
-  readonly goodId: string;
+  readonly productId: string;
   readonly litres: number;
   /** what went in, g */
   readonly grams: number;
@@ -33,14 +33,14 @@ function litresOf({ amount, unit }: EntryOf<'fed'>): number {
  */
 export function teasOf(
   live: readonly Entry[],
-  goodOf: (id: string) => Pick<Good, 'feed'> | undefined,
+  productOf: (id: string) => Pick<Product, 'feed'> | undefined,
   today: Day,
 ): readonly Tea[] {
   const used = new Map<string, number>();
-  for (const e of live) if (e.kind === 'fed') used.set(e.goodId, (used.get(e.goodId) ?? 0) + litresOf(e));
+  for (const e of live) if (e.kind === 'fed') used.set(e.productId, (used.get(e.productId) ?? 0) + litresOf(e));
   return live.flatMap((e): Tea[] => {
     if (e.kind !== 'tea') return [];
-    const steep = goodOf(e.goodId)?.feed?.steep ?? USUAL;
+    const steep = productOf(e.productId)?.feed?.steep ?? USUAL;
     const tended = live.filter(
       (t): t is EntryOf<'tea-tended'> => t.kind === 'tea-tended' && t.teaId === e.id,
     );
@@ -53,15 +53,15 @@ export function teasOf(
     let leftLitres: number | undefined;
     if (strained) {
       const had = strained.litres ?? e.litres;
-      const taken = Math.min(had, used.get(e.goodId) ?? 0);
+      const taken = Math.min(had, used.get(e.productId) ?? 0);
       // the oldest tub is poured first
-      used.set(e.goodId, (used.get(e.goodId) ?? 0) - taken);
+      used.set(e.productId, (used.get(e.productId) ?? 0) - taken);
       leftLitres = had - taken;
     }
     return [
       {
         id: e.id,
-        goodId: e.goodId,
+        productId: e.productId,
         litres: e.litres,
         grams: e.litres * steep.gramsPerLitre,
         startedOn,

@@ -27,7 +27,7 @@ describe('the demo garden', () => {
       const here = live.filter((e) => 'containerId' in e && e.containerId === container.id);
       const first = here[0]?.at ?? DEMO_EVENING;
       expect(Date.parse(DEMO_EVENING) - Date.parse(first)).toBeGreaterThanOrEqual(42 * 86_400_000);
-      expect(here.filter((e) => e.kind === 'look').length).toBeGreaterThan(12);
+      expect(here.filter((e) => e.kind === 'check').length).toBeGreaterThan(12);
     }
   });
 
@@ -99,7 +99,7 @@ describe("a bag's water from its diary", () => {
     expect(bagWater(garden, bag, DEMO_EVENING, alone)).toEqual(mine);
     const later: Entry = {
       id: 'ent_future1',
-      kind: 'drink',
+      kind: 'watering',
       at: '2026-07-17T18:00:00.000+01:00',
       recordedAt: DEMO_EVENING,
       containerId: bag.id,
@@ -121,7 +121,7 @@ describe("a bag's water from its diary", () => {
   it('an empty garden gives a guess and says that nobody has looked', () => {
     const bare: Garden = { ...garden, entries: [] };
     const water = bagWater(bare, bagOf('7'), DEMO_EVENING);
-    expect(water.hasBeenLookedAt).toBe(false);
+    expect(water.hasBeenChecked).toBe(false);
     expect(water.daysSincePlanting).toBeUndefined();
   });
 });
@@ -130,24 +130,24 @@ describe('the round', () => {
   const waters = garden.containers.map((c) => bagWater(garden, c, DEMO_EVENING, live));
 
   it('has every planted bag either on it or later, and walks stand by stand', () => {
-    const plan = planRound(waters, garden.containers, garden.stands);
+    const plan = planRound(waters, garden.containers, garden.places);
     expect(plan.stops.length + plan.later.length).toBe(planted.length);
     expect(plan.stops.length).toBeGreaterThan(0);
-    const order = plan.stops.map((s) => garden.containers.find((c) => c.id === s.containerId)?.standId);
-    const seen = order.filter((stand, i) => stand !== order[i - 1]);
+    const order = plan.stops.map((s) => garden.containers.find((c) => c.id === s.containerId)?.placeId);
+    const seen = order.filter((place, i) => place !== order[i - 1]);
     expect(new Set(seen).size).toBe(seen.length);
   });
 
   it('asks for a bag that nobody has looked at, whatever the estimate', () => {
-    const never = waters.map((w) => ({ ...w, hasBeenLookedAt: false }));
-    const plan = planRound(never, garden.containers, garden.stands);
+    const never = waters.map((w) => ({ ...w, hasBeenChecked: false }));
+    const plan = planRound(never, garden.containers, garden.places);
     expect(plan.later).toEqual([]);
-    expect(plan.stops[0]?.reason).toEqual({ kind: 'never-looked' });
+    expect(plan.stops[0]?.reason).toEqual({ kind: 'never-checked' });
   });
 
   it('leaves an empty bag out', () => {
     const empty = waters.map((w) => ({ ...w, daysSincePlanting: undefined }));
-    expect(planRound(empty, garden.containers, garden.stands)).toEqual({ stops: [], later: [] });
+    expect(planRound(empty, garden.containers, garden.places)).toEqual({ stops: [], later: [] });
   });
 
   it('knows the next rounds, and takes one within two hours for this one', () => {

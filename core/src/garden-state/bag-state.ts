@@ -9,11 +9,11 @@ import {
   type Garden,
 } from '../records/index.ts';
 import {
-  lookAhead,
+  forecastWater,
   timelineOf,
   type Belief,
   type DripSpell,
-  type LookAhead,
+  type WaterForecast,
   type UseStep,
   type WaterBag,
   type WaterEstimate,
@@ -24,7 +24,7 @@ import { FilterMemory } from './filter-memory.ts';
 import { sizeForAge } from './growth.ts';
 import { daysSinceLastPlanting, occupantsOf } from '../plants/index.ts';
 import { learnProbe, type LearntProbe } from './probe.ts';
-import { looksOf, type SetAsideReading } from './readings.ts';
+import { checksOf, type SetAsideReading } from './readings.ts';
 
 /** What is known of one bag at one moment, all of it computed. */
 export interface BagWater {
@@ -32,12 +32,12 @@ export interface BagWater {
   readonly now: string;
   readonly availableLitres: number;
   readonly estimate: WaterEstimate;
-  readonly ahead: LookAhead;
+  readonly ahead: WaterForecast;
   /** days of the span whose temperatures were filled in from the normals, and days in all */
   readonly filledDays: number;
   readonly spanDays: number;
   readonly daysSincePlanting: number | undefined;
-  readonly hasBeenLookedAt: boolean;
+  readonly hasBeenChecked: boolean;
   /** readings that cannot be right and do not count */
   readonly setAside: readonly SetAsideReading[];
   /** what its probe has shown to be off; undefined for a bag without readings of one */
@@ -83,16 +83,16 @@ export function knownWeather(live: readonly Entry[]): readonly KnownDay[] {
 function waterEventsOf(
   containerId: string,
   live: readonly Entry[],
-  looks: ReturnType<typeof looksOf>['looks'],
+  checks: ReturnType<typeof checksOf>['checks'],
 ): readonly WaterEvent[] {
   const events: WaterEvent[] = [];
   for (const e of entriesAt(live, containerId)) {
-    const look = looks.get(e.id);
-    if (look && e.kind === 'look')
-      events.push({ kind: 'look', id: e.id, at: e.at, look, stationId: e.stationId });
-    if (e.kind === 'drink') {
+    const check = checks.get(e.id);
+    if (check && e.kind === 'check')
+      events.push({ kind: 'check', id: e.id, at: e.at, check, stationId: e.stationId });
+    if (e.kind === 'watering') {
       const { id, at, litres, isMeasured, ranThrough, into } = e;
-      events.push({ kind: 'drink', id, at, litres, isMeasured, ranThrough, into });
+      events.push({ kind: 'watering', id, at, litres, isMeasured, ranThrough, into });
     }
     if (e.kind === 'solution' && e.what === 'changed')
       events.push({ kind: 'emptied', id: `${e.id}-emptied`, at: e.at });
@@ -120,7 +120,7 @@ function startOf(container: Container, live: readonly Entry[], now: string): str
     if (Date.parse(e.at) > Date.parse(now)) continue;
     if (e.kind === 'planted') standing.add(e.stationId);
     if (e.kind === 'cleared' && standing.delete(e.stationId) && standing.size === 0) first = undefined;
-    else if (e.kind === 'planted' || e.kind === 'look' || e.kind === 'drink' || e.kind === 'drip')
+    else if (e.kind === 'planted' || e.kind === 'check' || e.kind === 'watering' || e.kind === 'drip')
       first ??= e.at;
   }
   if (first === undefined) return usual;
@@ -163,14 +163,14 @@ export function waterCase(
   memory: FilterMemory = new FilterMemory(),
 ): WaterCase & { readonly water: BagWater } {
   const { settings } = garden;
-  const stand = garden.stands.find((s) => s.id === container.standId);
+  const place = garden.places.find((s) => s.id === container.placeId);
   const body = bodyOf(container, garden);
   const { assumed } = body;
   const from = startOf(container, live, now);
   const occupants = occupantsOf(container, live, garden).filter(
     (o) => o.clearedOn === undefined || o.clearedOn > dayOf(from),
   );
-  const bag = waterBagOf(container, body, stand ?? { cover: 'open' }, occupants, settings, {
+  const bag = waterBagOf(container, body, place ?? { cover: 'open' }, occupants, settings, {
     drips: dripsOf(container.id, live, assumed.dripLoss),
     sizeOf: (occupant) => sizeForAge(occupant, body, live, settings, dayOf(now)),
   });
@@ -180,14 +180,14 @@ export function waterCase(
   const weather = completeWeather(knownWeather(live), site, dayOf(from), dayOf(last), assumed);
   const stepsBetween = timelineOf(bag, weather, site.latitudeDegrees, assumed);
   const runWith = (kept: FilterMemory, probeNoise?: number) => {
-    const { looks, setAside } = looksOf(container, body, live, probeNoise);
-    const events = waterEventsOf(container.id, live, looks);
+    const { checks, setAside } = checksOf(container, body, live, probeNoise);
+    const events = waterEventsOf(container.id, live, checks);
     const steps = stepsBetween(events, from, now);
-    return { looks, setAside, events, steps, ...kept.run(bag, steps, assumed) };
+    return { checks, setAside, events, steps, ...kept.run(bag, steps, assumed) };
   };
   const first = runWith(memory);
   const here = entriesAt(live, container.id);
-  const probe = learnProbe(here, first.looks, first.estimate.moves, bag.availableLitres, assumed);
+  const probe = learnProbe(here, first.checks, first.estimate.moves, bag.availableLitres, assumed);
   const isOwn = probe.readings > 0 && Math.abs(probe.noise - assumed.probeNoise) > 1e-9;
   const { setAside, events, steps, belief, estimate } = isOwn ? runWith(memory.second(), probe.noise) : first;
   const spans = rounds.map((at, i) => ({
@@ -203,7 +203,7 @@ export function waterCase(
     now,
     availableLitres: bag.availableLitres,
     estimate,
-    ahead: lookAhead(belief, bag, spans, assumed, {
+    ahead: forecastWater(belief, bag, spans, assumed, {
       mayMissARound: settings.plansForMissedRound ?? false,
       hoursSinceSeen: seenAt === undefined ? 0 : (Date.parse(now) - Date.parse(seenAt)) / 3_600_000,
       isEstablishing: daysSincePlanting !== undefined && daysSincePlanting < assumed.establishingDays,
@@ -211,7 +211,7 @@ export function waterCase(
     filledDays: past.filter((day) => day.filled.temperature).length,
     spanDays: daysBetween(dayOf(from), dayOf(now)) + 1,
     daysSincePlanting,
-    hasBeenLookedAt: events.some((e) => e.kind === 'look' && Date.parse(e.at) <= Date.parse(now)),
+    hasBeenChecked: events.some((e) => e.kind === 'check' && Date.parse(e.at) <= Date.parse(now)),
     setAside,
     probe: probe.readings > 0 ? probe : undefined,
     usePerDay: usePerDay(

@@ -19,7 +19,7 @@ import {
   habitFigures,
   type Occupant,
 } from '../plants/index.ts';
-import type { Container, Settings, Stand, Garden } from '../records/index.ts';
+import type { Container, Settings, Place, Garden } from '../records/index.ts';
 import { fillingOf, namedLayers, type Mix, type NamedLayer } from '../mixes/index.ts';
 import { availableLitres, storeOf, type DripSpell, type WaterBag, type WaterStore } from '../water/index.ts';
 
@@ -99,7 +99,7 @@ const NO_HISTORY: WaterHistory = { drips: [], sizeOf: () => 1 };
 export function waterBagOf(
   container: Pick<Container, 'mulchMillimetres'> & Partial<Pick<Container, 'stores' | 'companions'>>,
   body: BagBody,
-  stand: Pick<Stand, 'cover' | 'shade'>,
+  place: Pick<Place, 'cover' | 'shade'>,
   occupants: readonly Occupant[],
   settings: Pick<Settings, 'assumptions'>,
   history: WaterHistory = NO_HISTORY,
@@ -114,8 +114,8 @@ export function waterBagOf(
     breathingSquareMetres:
       body.kind.wall === 'fabric' ? sideSquareMetres(solid, body.fill.mixMillimetres) : 0,
     mulchMillimetres: container.mulchMillimetres,
-    underCover: stand.cover !== 'open',
-    shade: stand.shade ?? 0,
+    underCover: place.cover !== 'open',
+    shade: place.shade ?? 0,
     stores: storesOf(container, body),
     drips: history.drips,
     plants: [

@@ -2,7 +2,7 @@ import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
 import type { Entry, Garden } from '../records/index.ts';
 import type { DaySpread, Mark, Marks } from '../feeding/index.ts';
-import { datesFrom, frostYear, timingSchoolOf, type PlantingDates } from '../season/index.ts';
+import { datesFrom, frostYear, timingPracticeOf, type PlantingDates } from '../season/index.ts';
 import { siteOf } from './bag-state.ts';
 import type { Occupant } from '../plants/index.ts';
 
@@ -17,12 +17,12 @@ export function datesOf(
   const { settings } = garden;
   const site = siteOf(settings);
   const frost = frostYear(site, settings.frost, [], occupant.plantedOn);
-  const school = timingSchoolOf(settings.timingSchoolId);
+  const practice = timingPracticeOf(settings.timingPracticeId);
   return datesFrom(
     occupant.plantedOn,
     occupant.crop,
     occupant.habit,
-    { cover, frost, site, school },
+    { cover, frost, site, practice },
     SUPPORT_LATER,
   );
 }

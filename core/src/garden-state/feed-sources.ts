@@ -9,7 +9,7 @@ import {
   gramsOfFeed,
   NO_ELEMENTS,
   type Elements,
-  findGood,
+  findProduct,
 } from '../products/index.ts';
 import type { PlantingDates } from '../season/index.ts';
 import type { Move, WaterEvent } from '../water/index.ts';
@@ -55,37 +55,37 @@ export function sourcesOf(
       ),
     ];
   });
-  const lime = findGood('lime');
+  const lime = findProduct('lime');
   const limeGrams = (body.mix.limeGramsPerLitre + body.mix.limeInParts) * mixLitres;
   if (limeGrams > 0) sources.push(ofMix('mix-lime', elementsIn(limeGrams, lime?.label), lime?.feed?.months));
-  for (const [i, { goodId, grams }] of (filled?.amendments ?? []).entries()) {
-    const good = findGood(goodId, garden.goods);
+  for (const [i, { productId, grams }] of (filled?.amendments ?? []).entries()) {
+    const product = findProduct(productId, garden.products);
     sources.push({
       id: `${container.id}-${i}`,
       day: from,
       kind: 'amendment',
-      brings: elementsIn(grams, good?.label),
-      months: good?.feed?.months,
+      brings: elementsIn(grams, product?.label),
+      months: product?.feed?.months,
     });
   }
   let unknown = 0;
   for (const e of here) {
-    if (e.kind === 'drink' && dayOf(e.at) >= from) {
+    if (e.kind === 'watering' && dayOf(e.at) >= from) {
       const { tapCa, tapMg } = body.assumed;
       const brings = { ...NO_ELEMENTS, ca: (e.litres * tapCa) / 1000, mg: (e.litres * tapMg) / 1000 };
       sources.push({ id: e.id, day: dayOf(e.at), kind: 'water', brings, months: undefined });
     }
     if (e.kind !== 'fed' || dayOf(e.at) < from) continue;
-    const good = findGood(e.goodId, garden.goods);
-    const grams = good && gramsOfFeed(e, good, handful);
-    if (!good?.label || grams === undefined) unknown += 1;
+    const product = findProduct(e.productId, garden.products);
+    const grams = product && gramsOfFeed(e, product, handful);
+    if (!product?.label || grams === undefined) unknown += 1;
     else
       sources.push({
         id: e.id,
         day: dayOf(e.at),
         kind: 'feed',
-        brings: elementsIn(grams, good.label),
-        months: good.feed?.months,
+        brings: elementsIn(grams, product.label),
+        months: product.feed?.months,
       });
   }
   return { sources, unknown };
@@ -99,12 +99,12 @@ export function drainedBy(
 ): ReadonlyMap<Day, number> {
   const stayed = new Map(
     moves
-      .filter((m) => m.kind === ('drink' satisfies WaterEvent['kind']))
+      .filter((m) => m.kind === ('watering' satisfies WaterEvent['kind']))
       .map((m) => [m.entryId, m.afterLitres - m.beforeLitres]),
   );
   const days = new Map<Day, number>();
   for (const e of here) {
-    if (e.kind !== 'drink' || e.into === 'store') continue;
+    if (e.kind !== 'watering' || e.into === 'store') continue;
     const kept = stayed.get(e.id);
     if (kept === undefined) continue;
     const through = Math.max(0, e.litres - Math.max(0, kept));

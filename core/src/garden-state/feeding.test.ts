@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { addDays } from '../calendar/index.ts';
 import { completeWeather } from '../climate/index.ts';
 import { type Draft, type Entry, type Container, liveEntries, type Garden } from '../records/index.ts';
-import { FEEDING_SCHOOLS } from '../feeding/index.ts';
+import { FEEDING_PRACTICES } from '../feeding/index.ts';
 import { ELEMENTS } from '../products/index.ts';
 import { planRound } from '../round/index.ts';
 import { gannetSlip } from '../../demo/index.ts';
@@ -102,11 +102,11 @@ describe('a bag’s feeding, from its diary', () => {
 
   it('a feed adds its label to what was offered; a tea is counted as unknown', () => {
     const container = bagOf('16');
-    const feed = (goodId: string): Draft => ({
+    const feed = (productId: string): Draft => ({
       kind: 'fed',
       at: at('2026-07-15'),
       containerId: container.id,
-      goodId,
+      productId,
       amount: 100,
       unit: 'millilitre',
       litres: 3,
@@ -130,7 +130,7 @@ describe('a bag’s feeding, from its diary', () => {
 
   it('every school can be taken up by every planted bag', () => {
     for (const label of ['1', '8', '17'])
-      for (const { id, steps } of FEEDING_SCHOOLS) {
+      for (const { id, steps } of FEEDING_PRACTICES) {
         const found = feedingOf(label, [
           { kind: 'regime', at: at('2026-07-15'), containerId: bagOf(label).id, regimeId: id },
         ]);
@@ -147,15 +147,15 @@ describe('plants beside the crop', () => {
     return waterBagOf(c, body, { cover: 'open' }, occupantsOf(c, live, slip), slip.settings);
   };
   const hot = completeWeather([], siteOf(slip.settings), '2026-07-16', '2026-07-16')[0];
-  const drunk = (c: Container) => demandOfDay(bagFor(c), hot as NonNullable<typeof hot>).transpirationLitres;
+  const watered = (c: Container) => demandOfDay(bagFor(c), hot as NonNullable<typeof hot>).transpirationLitres;
 
   it('drink with it, more the more they shade, and not once they are out', () => {
-    const alone = drunk(container);
-    const small = drunk(with_({ size: 'small' }));
-    const large = drunk(with_({ size: 'large' }));
+    const alone = watered(container);
+    const small = watered(with_({ size: 'small' }));
+    const large = watered(with_({ size: 'large' }));
     expect(small).toBeGreaterThan(alone);
     expect(large).toBeGreaterThan(small);
-    expect(drunk(with_({ size: 'large', until: '2026-07-01' }))).toBeCloseTo(alone, 12);
+    expect(watered(with_({ size: 'large', until: '2026-07-01' }))).toBeCloseTo(alone, 12);
   });
 
   it('take feed from the same mix', () => {
@@ -190,9 +190,9 @@ describe('the parts of it', () => {
 
   it('a bag whose feed is due is on the round though its water can wait', () => {
     const waters = slip.containers.map((c) => bagWater(slip, c, at(today), live));
-    const plain = planRound(waters, slip.containers, slip.stands);
+    const plain = planRound(waters, slip.containers, slip.places);
     const waiting = plain.later[0]?.containerId ?? '';
-    const fed = planRound(waters, slip.containers, slip.stands, new Set([waiting]));
+    const fed = planRound(waters, slip.containers, slip.places, new Set([waiting]));
     expect(fed.stops.find((s) => s.containerId === waiting)?.reason).toEqual({ kind: 'feed' });
     expect(fed.stops).toHaveLength(plain.stops.length + 1);
     expect(fed.later).toHaveLength(plain.later.length - 1);

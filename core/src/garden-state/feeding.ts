@@ -96,9 +96,9 @@ export function feedingCaseOf(
     marks,
     given: here.flatMap((e) =>
       e.kind === 'fed' && dayOf(e.at) >= from
-        ? [{ day: dayOf(e.at), goodId: e.goodId, regimeId: e.regimeId, stepId: e.stepId }]
+        ? [{ day: dayOf(e.at), productId: e.productId, regimeId: e.regimeId, stepId: e.stepId }]
         : e.kind === 'filled'
-          ? e.amendments.map((a) => ({ day: from, goodId: a.goodId }))
+          ? e.amendments.map((a) => ({ day: from, productId: a.productId }))
           : [],
     ),
     left: here.flatMap((e) =>
@@ -106,7 +106,7 @@ export function feedingCaseOf(
         ? [
             {
               day: dayOf(e.at),
-              goodId: e.goodId,
+              productId: e.productId,
               regimeId: e.regimeId,
               stepId: e.stepId,
               reason: e.reason,
@@ -151,7 +151,7 @@ export function bagFeeding(
   const { assumed } = body;
   const here = entriesAt(live, container.id).filter((e) => dayOf(e.at) <= today);
   const occupants = occupantsOf(container, here, garden);
-  const cover = garden.stands.find((s) => s.id === container.standId)?.cover ?? 'open';
+  const cover = garden.places.find((s) => s.id === container.placeId)?.cover ?? 'open';
   const dates = new Map(occupants.map((o) => [o, datesOf(o, garden, cover)]));
   const present = occupants.filter((o) => o.clearedOn === undefined);
   const eldest = present[0];

@@ -19,7 +19,7 @@ export class FilterMemory {
     | {
         readonly key: string;
         readonly steps: readonly TimelineStep[];
-        readonly places: readonly { readonly after: number; readonly run: FilterRun }[];
+        readonly resumePoints: readonly { readonly after: number; readonly run: FilterRun }[];
       }
     | undefined;
 
@@ -43,9 +43,9 @@ export class FilterMemory {
       assumed,
     ]);
     const common = this.last?.key === key ? commonSteps(this.last.steps, steps) : 0;
-    const places = (this.last?.places ?? []).filter(({ after }) => after <= common);
-    const from = places.at(-1) ?? { after: 0, run: FilterRun.start(bag, assumed) };
-    const kept = common === 0 ? [] : [...places];
+    const resumePoints = (this.last?.resumePoints ?? []).filter(({ after }) => after <= common);
+    const from = resumePoints.at(-1) ?? { after: 0, run: FilterRun.start(bag, assumed) };
+    const kept = common === 0 ? [] : [...resumePoints];
     const run = from.run.copy();
     for (let n = from.after; n < steps.length; n++) {
       // the last step ends at "now", which is another at the next run: the place before it is the one that is used
@@ -53,7 +53,7 @@ export class FilterMemory {
         kept.push({ after: n, run: run.copy() });
       run.step(steps[n] as TimelineStep);
     }
-    this.last = { key, steps, places: kept };
+    this.last = { key, steps, resumePoints: kept };
     return { estimate: run.finish(), belief: run.belief, stepsRun: steps.length - from.after };
   }
 }

@@ -40,11 +40,11 @@ export function learnFinger(
     let weighed: { readonly at: number; readonly share: number } | undefined;
     for (const entry of entriesAt(live, container.id)) {
       const at = Date.parse(entry.at);
-      if (entry.kind === 'drink') felt = weighed = undefined;
-      if (entry.kind !== 'look') continue;
-      if (entry.look.method === 'finger') felt = { at, grade: entry.look.grade };
-      else if (entry.look.method === 'scale')
-        weighed = { at, share: (entry.look.kilograms - dry) / (full - dry) };
+      if (entry.kind === 'watering') felt = weighed = undefined;
+      if (entry.kind !== 'check') continue;
+      if (entry.check.method === 'finger') felt = { at, grade: entry.check.grade };
+      else if (entry.check.method === 'scale')
+        weighed = { at, share: (entry.check.kilograms - dry) / (full - dry) };
       else continue;
       if (felt && weighed && Math.abs(felt.at - weighed.at) <= WITHIN_MILLISECONDS) {
         // grades at the ends have no middle that says much

@@ -14,10 +14,10 @@ import { planUpright, type UprightPlanting } from '../planting/index.ts';
 import type { BagBody } from './body.ts';
 
 /** How a plant that stands in a bag was put there: as recorded, or as the school in use would have it. */
-export function plantingOf(occupant: Occupant, body: BagBody, schoolId: string): UprightPlanting | undefined {
+export function plantingOf(occupant: Occupant, body: BagBody, practiceId: string): UprightPlanting | undefined {
   const { planted, crop } = occupant;
   const mixMillimetres = planted.levelMillimetres ?? body.fill.mixMillimetres;
-  const place = { depth: crop.depth, mixMillimetres, schoolId: planted.schoolId ?? schoolId };
+  const place = { depth: crop.depth, mixMillimetres, practiceId: planted.practiceId ?? practiceId };
   const advice = planUpright(planted.seedling, place, body.assumed);
   const planned = advice.kind === 'upright' ? advice.planting : advice.instead;
   const buried = planted.buriedMillimetres;
@@ -76,7 +76,7 @@ export function growthOf(
   occupant: Occupant,
   body: BagBody,
   live: readonly Entry[],
-  settings: Pick<Settings, 'depthSchoolId' | 'assumptions'>,
+  settings: Pick<Settings, 'depthPracticeId' | 'assumptions'>,
 ): PlantGrowth {
   const { planted, habit } = occupant;
   const records = recordsOf(occupant, live);
@@ -115,13 +115,13 @@ function workedOut(
   occupant: Occupant,
   body: BagBody,
   records: readonly HeightRecord[],
-  settings: Pick<Settings, 'depthSchoolId' | 'assumptions'>,
+  settings: Pick<Settings, 'depthPracticeId' | 'assumptions'>,
 ): PlantGrowth {
   const { planted, habit, crop } = occupant;
   const above =
-    planted.wayId === 'seed'
+    planted.plantingMethodId === 'seed'
       ? 1
-      : (plantingOf(occupant, body, settings.depthSchoolId)?.aboveMillimetres ??
+      : (plantingOf(occupant, body, settings.depthPracticeId)?.aboveMillimetres ??
         planted.seedling.stemMillimetres);
   const startMillimetres = Math.max(1, above);
   const figures = habitFigures(crop.id, habit, settings.assumptions);
@@ -175,7 +175,7 @@ export function sizeForAge(
   occupant: Occupant,
   body: BagBody,
   live: readonly Entry[],
-  settings: Pick<Settings, 'depthSchoolId' | 'assumptions'>,
+  settings: Pick<Settings, 'depthPracticeId' | 'assumptions'>,
   day: string,
 ): number {
   const { belief, records, startMillimetres } = growthOf(occupant, body, live, settings);

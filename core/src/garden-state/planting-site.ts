@@ -14,7 +14,7 @@ const AIR_IN_CHANNEL = 0.5;
  *
  * @param stations how many plants it is meant for: each has its share of the length
  */
-export function plantingSiteOf(body: BagBody, stations: number, schoolId: string): PlantingSite {
+export function plantingSiteOf(body: BagBody, stations: number, practiceId: string): PlantingSite {
   const { kind, real, fill, mix } = body;
   const widest = real.solid.widthAt(Math.max(0, fill.mixMillimetres - 60));
   return {
@@ -27,7 +27,7 @@ export function plantingSiteOf(body: BagBody, stations: number, schoolId: string
     ring: real.ring,
     netGapMillimetres:
       real.under?.kind === 'channel' ? real.under.heightMillimetres * AIR_IN_CHANNEL : undefined,
-    schoolId,
+    practiceId,
   };
 }
 
@@ -35,7 +35,7 @@ export function plantingSiteOf(body: BagBody, stations: number, schoolId: string
 export function plantingTaskOf(
   body: BagBody,
   stations: number,
-  schoolId: string,
+  practiceId: string,
   crop: Crop,
   habit: Habit,
   seedling: Seedling,
@@ -43,7 +43,7 @@ export function plantingTaskOf(
   return {
     seedling,
     crop,
-    site: plantingSiteOf(body, stations, schoolId),
+    site: plantingSiteOf(body, stations, practiceId),
     growthFrom: (above) => heightBelief(habit, Math.max(1, above), [], body.assumed.heightNoise),
     assumed: body.assumed,
   };

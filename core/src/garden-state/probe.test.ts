@@ -3,7 +3,7 @@ import { DEMO_EVENING, gannetSlip } from '../../demo/index.ts';
 import { chanceFrom } from '../../hidden/index.ts';
 import { ASSUMPTIONS, DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { liveEntries, type Entry } from '../records/index.ts';
-import type { Look, Move } from '../water/index.ts';
+import type { MoistureCheck, Move } from '../water/index.ts';
 import { bagWater } from './bag-state.ts';
 import { FilterMemory } from './filter-memory.ts';
 import { learnProbe } from './probe.ts';
@@ -14,33 +14,33 @@ const chance = chanceFrom(11);
 /** Readings that lie off what was expected by the probe's noise and by what was not known of the bag. */
 function readings(count: number, noise: number, unknown: number) {
   const here: Entry[] = [];
-  const looks = new Map<string, Look>();
+  const checks = new Map<string, MoistureCheck>();
   const moves: Move[] = [];
   for (let i = 0; i < count; i++) {
     const id = `ent_probe${i}`;
     const share = 0.5 + noise * chance.normal() + unknown * chance.normal();
     here.push({
       id,
-      kind: 'look',
+      kind: 'check',
       at: DEMO_EVENING,
       recordedAt: DEMO_EVENING,
       containerId: 'con_probe01',
-      look: { method: 'probe', reading: share * 100 },
+      check: { method: 'probe', reading: share * 100 },
     });
-    looks.set(id, { method: 'reading', share, sd: 0.12 });
+    checks.set(id, { method: 'reading', share, sd: 0.12 });
     moves.push({
       entryId: id,
       at: DEMO_EVENING,
-      kind: 'look',
+      kind: 'check',
       beforeLitres: 0.5 * TAW,
       afterLitres: 0.5 * TAW,
       beforeSdLitres: unknown * TAW,
     });
   }
-  return { here, looks, moves };
+  return { here, checks, moves };
 }
-const learn = ({ here, looks, moves }: ReturnType<typeof readings>) =>
-  learnProbe(here, looks, moves, TAW, DEFAULT_ASSUMED);
+const learn = ({ here, checks, moves }: ReturnType<typeof readings>) =>
+  learnProbe(here, checks, moves, TAW, DEFAULT_ASSUMED);
 
 describe('what a probe is off', () => {
   it('is what is assumed while it has not been read', () => {
@@ -59,9 +59,9 @@ describe('what a probe is off', () => {
   });
 
   it('is not learnt from other looks', () => {
-    const { here, looks, moves } = readings(50, 0.2, 0);
-    const felt = here.map((e) => ({ ...e, look: { method: 'finger', grade: 3 } }) as Entry);
-    expect(learn({ here: felt, looks, moves }).readings).toBe(0);
+    const { here, checks, moves } = readings(50, 0.2, 0);
+    const felt = here.map((e) => ({ ...e, check: { method: 'finger', grade: 3 } }) as Entry);
+    expect(learn({ here: felt, checks, moves }).readings).toBe(0);
   });
 });
 
@@ -78,11 +78,11 @@ describe('a bag with a probe', () => {
       const reading = i % 2 === 0 ? 70 + chance.next() : 38 + chance.next();
       return {
         id: `ent_wild${String(i).padStart(3, '0')}`,
-        kind: 'look',
+        kind: 'check',
         at,
         recordedAt: at,
         containerId: paired.id,
-        look: { method: 'probe', reading },
+        check: { method: 'probe', reading },
       };
     });
   const at = (entries: readonly Entry[], memory?: FilterMemory) =>

@@ -1,7 +1,7 @@
 import { ASSUMPTIONS, type Assumed } from '../assumed/index.ts';
 import type { Entry } from '../records/index.ts';
 import { shrunkMean } from '../statistics/index.ts';
-import type { Look, Move } from '../water/index.ts';
+import type { MoistureCheck, Move } from '../water/index.ts';
 
 /** How far a bag's own probe is off, learnt from what was expected at its readings. */
 export interface LearntProbe {
@@ -26,16 +26,16 @@ const STEP = 0.02;
  */
 export function learnProbe(
   here: readonly Entry[],
-  looks: ReadonlyMap<string, Look>,
+  checks: ReadonlyMap<string, MoistureCheck>,
   moves: readonly Move[],
   availableLitres: number,
   assumed: Pick<Assumed, 'probeNoise' | 'probePrior'>,
 ): LearntProbe {
-  const probed = new Set(here.flatMap((e) => (e.kind === 'look' && e.look.method === 'probe' ? [e.id] : [])));
+  const probed = new Set(here.flatMap((e) => (e.kind === 'check' && e.check.method === 'probe' ? [e.id] : [])));
   const excesses = moves.flatMap(({ entryId, beforeLitres, beforeSdLitres }) => {
-    const look = probed.has(entryId) ? looks.get(entryId) : undefined;
-    if (look?.method !== 'reading') return [];
-    const off = look.share - beforeLitres / availableLitres;
+    const check = probed.has(entryId) ? checks.get(entryId) : undefined;
+    if (check?.method !== 'reading') return [];
+    const off = check.share - beforeLitres / availableLitres;
     return [off ** 2 - (beforeSdLitres / availableLitres) ** 2];
   });
   const square = shrunkMean(excesses, assumed.probeNoise ** 2, assumed.probePrior);

@@ -6,7 +6,7 @@ import { liveEntries, type Entry, type EntryOf, type Container } from '../record
 import { bagWater, waterCase } from './bag-state.ts';
 import { bodyOf } from './body.ts';
 import { FilterMemory } from './filter-memory.ts';
-import { gaugeScale, looksOf } from './readings.ts';
+import { gaugeScale, checksOf } from './readings.ts';
 import { learnFinger } from './finger.ts';
 
 const garden = gannetSlip(7);
@@ -16,9 +16,9 @@ const bag = bagOf('9');
 const body = bodyOf(bag, garden);
 
 let count = 0;
-function seen(look: EntryOf<'look'>['look'], day: string, hour: number, containerId = bag.id): Entry {
+function seen(check: EntryOf<'check'>['check'], day: string, hour: number, containerId = bag.id): Entry {
   const at = momentAt(day, hour, DEMO_EVENING);
-  return { kind: 'look', id: `ent_read${++count}`, at, recordedAt: at, containerId, look };
+  return { kind: 'check', id: `ent_read${++count}`, at, recordedAt: at, containerId, check };
 }
 const probe = (reading: number, day: string, hour: number) =>
   seen({ method: 'probe', reading, deviceId: 'probe-a' }, day, hour);
@@ -38,8 +38,8 @@ describe('a gauge', () => {
   it('gives shares of available water: half way between its points is half', () => {
     const paired = { ...bag, gauges: [{ kind: 'probe' as const, fullReading: 80, dryReading: 20 }] };
     const entry = probe(50, '2026-07-10', 18);
-    const { looks, setAside } = looksOf(paired, body, [entry]);
-    expect(looks.get(entry.id)).toMatchObject({ method: 'reading', share: 0.5 });
+    const { checks, setAside } = checksOf(paired, body, [entry]);
+    expect(checks.get(entry.id)).toMatchObject({ method: 'reading', share: 0.5 });
     expect(setAside).toEqual([]);
   });
 });
@@ -47,30 +47,30 @@ describe('a gauge', () => {
 describe('readings that cannot be right', () => {
   it('wetter than full or drier than dry by far: set aside with the reason, whether calibrated or not', () => {
     const wild = probe(140, '2026-07-10', 18);
-    expect(looksOf(bag, body, [wild]).setAside).toEqual([
+    expect(checksOf(bag, body, [wild]).setAside).toEqual([
       { entryId: wild.id, at: wild.at, fault: 'uncalibrated' },
     ]);
     const paired = { ...bag, gauges: [{ kind: 'probe' as const, fullReading: 80, dryReading: 20 }] };
-    expect(looksOf(paired, body, [wild]).setAside[0]?.fault).toBe('out-of-span');
-    expect(looksOf(paired, body, [wild]).looks.size).toBe(0);
+    expect(checksOf(paired, body, [wild]).setAside[0]?.fault).toBe('out-of-span');
+    expect(checksOf(paired, body, [wild]).checks.size).toBe(0);
   });
 
   it('the same to the last digit for half a day: frozen from then on, until it moves again', () => {
     const stuck = [6, 10, 14, 18, 22].map((hour) => probe(41.25, '2026-07-10', hour));
     const moved = probe(38.5, '2026-07-11', 8);
-    const { looks, setAside } = looksOf(bag, body, [...stuck, moved]);
+    const { checks, setAside } = checksOf(bag, body, [...stuck, moved]);
     expect(setAside.map((s) => s.fault)).toEqual(['frozen', 'frozen']);
-    expect(looks.has(stuck[0]?.id ?? '')).toBe(true);
-    expect(looks.has(moved.id)).toBe(true);
+    expect(checks.has(stuck[0]?.id ?? '')).toBe(true);
+    expect(checks.has(moved.id)).toBe(true);
   });
 
   it('a device that reads every quarter of an hour counts once in three hours, a typed one always', () => {
     const often = [18, 18.25, 18.5, 18.75, 21.5].map((hour, i) => probe(40 + i, '2026-07-10', hour));
-    expect(looksOf(bag, body, often).looks.size).toBe(2);
+    expect(checksOf(bag, body, often).checks.size).toBe(2);
     const typed = [18, 18.25, 18.5].map((hour, i) =>
       seen({ method: 'probe', reading: 40 + i }, '2026-07-10', hour),
     );
-    expect(looksOf(bag, body, typed).looks.size).toBe(3);
+    expect(checksOf(bag, body, typed).checks.size).toBe(3);
   });
 
   it('change nothing about the water, and are named beside it', () => {
@@ -113,7 +113,7 @@ describe('a grower’s finger', () => {
   const learn = (entries: readonly Entry[]) => learnFinger([bag], bodies, entries, DEFAULT_ASSUMED);
 
   it('is what is assumed while nothing was weighed', () => {
-    expect(learn(live.filter((e) => e.kind === 'look'))).toMatchObject({
+    expect(learn(live.filter((e) => e.kind === 'check'))).toMatchObject({
       fingerOffset: DEFAULT_ASSUMED.fingerOffset,
       pairs: 0,
     });
@@ -133,7 +133,7 @@ describe('a grower’s finger', () => {
     const [felt, weighed] = pairs(1, 0.15) as [Entry, Entry];
     const at = momentAt('2026-06-01', 18.1, DEMO_EVENING);
     const poured: Entry = {
-      kind: 'drink',
+      kind: 'watering',
       id: 'ent_between',
       at,
       recordedAt: at,

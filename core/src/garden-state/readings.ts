@@ -1,5 +1,5 @@
 import { entriesAt, type Entry, type EntryOf, type Container, type Gauge } from '../records/index.ts';
-import type { Look } from '../water/index.ts';
+import type { MoistureCheck } from '../water/index.ts';
 import type { BagBody } from './body.ts';
 
 /** Why a reading does not count; it stays in the diary. */
@@ -32,15 +32,15 @@ export interface GaugeScale {
   readonly sd: number;
 }
 
-type Reading = EntryOf<'look'> & {
-  readonly look: Extract<EntryOf<'look'>['look'], { method: 'scale' | 'probe' }>;
+type Reading = EntryOf<'check'> & {
+  readonly check: Extract<EntryOf<'check'>['check'], { method: 'scale' | 'probe' }>;
 };
 
-function isReading(entry: EntryOf<'look'>): entry is Reading {
-  return entry.look.method === 'scale' || entry.look.method === 'probe';
+function isReading(entry: EntryOf<'check'>): entry is Reading {
+  return entry.check.method === 'scale' || entry.check.method === 'probe';
 }
 
-const valueOf = ({ look }: Reading) => (look.method === 'scale' ? look.kilograms : look.reading);
+const valueOf = ({ check }: Reading) => (check.method === 'scale' ? check.kilograms : check.reading);
 
 /**
  * How a gauge reads a bag: by its two points where both are known; a scale else by the bag's reckoned weight when drained,
@@ -68,22 +68,22 @@ export function gaugeScale(
  * @param live the garden's live entries, oldest first
  * @param probeNoise what this bag's probe has shown to be off; left out: what is assumed of probes
  */
-export function looksOf(
+export function checksOf(
   container: Pick<Container, 'id' | 'gauges'>,
   body: BagBody,
   live: readonly Entry[],
   probeNoise?: number,
-): { readonly looks: ReadonlyMap<string, Look>; readonly setAside: readonly SetAsideReading[] } {
-  const looks = new Map<string, Look>();
+): { readonly checks: ReadonlyMap<string, MoistureCheck>; readonly setAside: readonly SetAsideReading[] } {
+  const checks = new Map<string, MoistureCheck>();
   const setAside: SetAsideReading[] = [];
   const runs = new Map<string, { value: number; since: number; count: number; countedAt: number }>();
   for (const entry of entriesAt(live, container.id)) {
-    if (entry.kind !== 'look') continue;
+    if (entry.kind !== 'check') continue;
     if (!isReading(entry)) {
-      looks.set(entry.id, entry.look as Look);
+      checks.set(entry.id, entry.check as MoistureCheck);
       continue;
     }
-    const { method, deviceId } = entry.look;
+    const { method, deviceId } = entry.check;
     const gauge = container.gauges?.find((g) => g.kind === method);
     const scale = gaugeScale(method, gauge, body, probeNoise);
     const value = valueOf(entry);
@@ -107,9 +107,9 @@ export function looksOf(
     // typed readings all count; a device's share their error when they are close together
     if (deviceId !== undefined && time - run.countedAt < APART_HOURS * 3_600_000) continue;
     run.countedAt = time;
-    looks.set(entry.id, { method: 'reading', share, sd: scale.sd });
+    checks.set(entry.id, { method: 'reading', share, sd: scale.sd });
   }
-  return { looks, setAside };
+  return { checks, setAside };
 }
 
 function faultOf(

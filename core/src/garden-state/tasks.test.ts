@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../calendar/index.ts';
 import type { Draft, Entry, Container } from '../records/index.ts';
-import { firstDrinkLitres, ORDER_SCHOOLS, STEP_IDS, stepsFor, type SessionBag } from '../planting/index.ts';
+import { firstWateringLitres, ORDER_PRACTICES, STEP_IDS, stepsFor, type SessionBag } from '../planting/index.ts';
 import { bodyOf } from './body.ts';
 import { growthOf, heightNow, levelOf } from './growth.ts';
 import { occupantsOf } from '../plants/index.ts';
@@ -9,7 +9,7 @@ import { tasksOf } from './tasks.ts';
 
 const stamps = { createdAt: '2026-05-01T10:00:00.000+01:00', changedAt: '2026-05-01T10:00:00.000+01:00' };
 const at = (day: string) => `${day}T12:00:00.000+01:00`;
-const settings = { depthSchoolId: 'first-leaves', assumptions: {} };
+const settings = { depthPracticeId: 'first-leaves', assumptions: {} };
 
 function gardenWith(
   support: Container['support'],
@@ -23,7 +23,7 @@ function gardenWith(
     mixId: 'bought',
     mulchMillimetres: 0,
     support,
-    standId: 'std_tasks001',
+    placeId: 'std_tasks001',
     stations: [{ id: 'stn_tasks001' }],
     order: 0,
     ...stamps,
@@ -97,7 +97,7 @@ describe('what a bag asks for', () => {
 
   it('a support that comes later is due after a week, until it is up', () => {
     const garden = gardenWith(string);
-    const later = { supportSchoolId: 'later' };
+    const later = { supportPracticeId: 'later' };
     expect(garden.with().tasks('2026-05-22', later)).toContainEqual({
       kind: 'support',
       dueOn: '2026-05-27',
@@ -142,7 +142,7 @@ describe('what a bag asks for', () => {
     const full = garden.body.fill.mixMillimetres;
     const low = gardenWith(
       { kind: 'none', heightMillimetres: 0 },
-      { wayId: 'low-start', levelMillimetres: full / 2 },
+      { plantingMethodId: 'low-start', levelMillimetres: full / 2 },
     );
     const first = low.with().tasks('2026-06-10')[0];
     if (first?.kind !== 'top-up') throw new Error('expected a top-up');
@@ -183,7 +183,7 @@ describe('growth by the diary', () => {
 
   it('counts a height from the surface as it stood then: a top-up hides stem', () => {
     const full = gardenWith(string).body.fill.mixMillimetres;
-    const garden = gardenWith(string, { wayId: 'low-start', levelMillimetres: full / 2 });
+    const garden = gardenWith(string, { plantingMethodId: 'low-start', levelMillimetres: full / 2 });
     const raised = {
       kind: 'topped-up',
       litres: 9,
@@ -204,14 +204,14 @@ describe('growth by the diary', () => {
 describe('the steps of a planting', () => {
   const bag: SessionBag = {
     isCompressed: true,
-    wayId: 'upright',
+    plantingMethodId: 'upright',
     leavesToStrip: 3,
-    stripSchool: 'at-once',
+    stripPractice: 'at-once',
     isSupportedNow: true,
   };
 
   it('has every step once in either order, and the school decides when leaves come off', () => {
-    for (const { id } of ORDER_SCHOOLS) expect([...stepsFor(bag, id)].sort()).toEqual([...STEP_IDS].sort());
+    for (const { id } of ORDER_PRACTICES) expect([...stepsFor(bag, id)].sort()).toEqual([...STEP_IDS].sort());
     const place = (id: 'strip-first' | 'fill-first') => {
       const steps = stepsFor(bag, id);
       return steps.indexOf('strip') - steps.indexOf('plant');
@@ -221,14 +221,14 @@ describe('the steps of a planting', () => {
   });
 
   it('leaves out what does not apply', () => {
-    expect(stepsFor({ ...bag, stripSchool: 'days-before' }, 'strip-first')).not.toContain('strip');
+    expect(stepsFor({ ...bag, stripPractice: 'days-before' }, 'strip-first')).not.toContain('strip');
     expect(stepsFor({ ...bag, isCompressed: false }, 'strip-first')).not.toContain('loosen');
     expect(stepsFor({ ...bag, isSupportedNow: false }, 'strip-first')).not.toContain('support');
-    expect(stepsFor({ ...bag, wayId: 'seed' }, 'strip-first')).not.toContain('soak');
+    expect(stepsFor({ ...bag, plantingMethodId: 'seed' }, 'strip-first')).not.toContain('soak');
   });
 
   it('four litres for twenty of dry mix, half of that when it was moistened', () => {
-    expect(firstDrinkLitres(20, false)).toBe(4);
-    expect(firstDrinkLitres(20, true)).toBe(2);
+    expect(firstWateringLitres(20, false)).toBe(4);
+    expect(firstWateringLitres(20, true)).toBe(2);
   });
 });

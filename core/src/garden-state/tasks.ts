@@ -1,7 +1,7 @@
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
 import { entriesAt, type Entry, type Container, type Settings } from '../records/index.ts';
-import { wayOf, type TopUp } from '../planting/index.ts';
-import { SUPPORT_SCHOOLS, supportOf, tendingDue, type Tending, type Occupant } from '../plants/index.ts';
+import { plantingMethodOf, type TopUp } from '../planting/index.ts';
+import { SUPPORT_PRACTICES, supportOf, tendingDue, type Tending, type Occupant } from '../plants/index.ts';
 import type { BagBody } from './body.ts';
 import { growthOf, levelOf } from './growth.ts';
 import { plantingTaskOf } from './planting-site.ts';
@@ -38,7 +38,7 @@ export function tasksOf(
   body: BagBody,
   occupants: readonly Occupant[],
   live: readonly Entry[],
-  settings: Pick<Settings, 'depthSchoolId' | 'assumptions' | 'supportSchoolId'>,
+  settings: Pick<Settings, 'depthPracticeId' | 'assumptions' | 'supportPracticeId'>,
   today: Day,
 ): readonly BagTask[] {
   const all = entriesAt(live, container.id);
@@ -77,10 +77,10 @@ function workedOut(
     body.assumed,
   );
   if (due) tasks.push({ kind: 'tend', ...due, lastOn });
-  const school = SUPPORT_SCHOOLS.find((s) => s.id === settings.supportSchoolId);
-  if (school && school.fromDays > 0 && support.id !== 'none' && !supported) {
-    const dueOn = addDays(eldest.plantedOn, school.fromDays);
-    tasks.push({ kind: 'support', dueOn, latestOn: addDays(eldest.plantedOn, school.toDays) });
+  const practice = SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId);
+  if (practice && practice.fromDays > 0 && support.id !== 'none' && !supported) {
+    const dueOn = addDays(eldest.plantedOn, practice.fromDays);
+    tasks.push({ kind: 'support', dueOn, latestOn: addDays(eldest.plantedOn, practice.toDays) });
   }
   const topUp = nextTopUp(container, body, occupants, live, settings);
   if (topUp) tasks.push(topUp);
@@ -96,20 +96,20 @@ function nextTopUp(
   body: BagBody,
   occupants: readonly Occupant[],
   live: readonly Entry[],
-  settings: Pick<Settings, 'depthSchoolId'>,
+  settings: Pick<Settings, 'depthPracticeId'>,
 ): BagTask | undefined {
-  const low = occupants.find((o) => o.planted.wayId === 'low-start' || o.planted.wayId === 'ring');
-  if (!low?.planted.wayId) return undefined;
-  const schoolId = low.planted.schoolId ?? settings.depthSchoolId;
+  const low = occupants.find((o) => o.planted.plantingMethodId === 'low-start' || o.planted.plantingMethodId === 'ring');
+  if (!low?.planted.plantingMethodId) return undefined;
+  const practiceId = low.planted.practiceId ?? settings.depthPracticeId;
   const task = plantingTaskOf(
     body,
     container.stations.length,
-    schoolId,
+    practiceId,
     low.crop,
     low.habit,
     low.planted.seedling,
   );
-  const outcome = wayOf(low.planted.wayId).plan(task);
+  const outcome = plantingMethodOf(low.planted.plantingMethodId).plan(task);
   if (outcome.kind !== 'planned') return undefined;
   const level = levelOf(body, occupants, live);
   const topUp = outcome.plan.topUps.find((t) => t.toMillimetres > level + 1);

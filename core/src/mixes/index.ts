@@ -4,8 +4,8 @@ export { MIXES, ingredientOf, mixFrom, mixOf, type Mix } from './mixes.ts';
 export { fillingOf, namedLayers, type NamedLayer } from './layers.ts';
 export { ingredientLitres, reuseOf, type IngredientNeed, type Reuse } from './needs.ts';
 export {
-  FILLING_SCHOOLS,
+  FILLING_PRACTICES,
   MOISTENING_LITRES_PER_LITRE,
   SQUEEZE_TEST,
-  type FillingSchool,
-} from './filling-schools.ts';
+  type FillingPractice,
+} from './filling-practices.ts';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   fillingOf,
-  FILLING_SCHOOLS,
+  FILLING_PRACTICES,
   ingredientLitres,
   INGREDIENTS,
   ingredientOf,
@@ -140,8 +140,8 @@ describe('needs', () => {
   });
 
   it('both schools of filling warn of dust and say how much water', () => {
-    for (const school of FILLING_SCHOOLS) {
-      const steps = school.steps('6 L');
+    for (const practice of FILLING_PRACTICES) {
+      const steps = practice.steps('6 L');
       expect(steps[0]).toMatch(/dust/);
       expect(steps.join(' ')).toContain('6 L');
     }

@@ -1,6 +1,6 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { RundelError } from '../errors/index.ts';
-import { DEPTH_SCHOOLS, type DepthSchool } from './schools.ts';
+import { DEPTH_PRACTICES, type DepthPractice } from './practices.ts';
 import { leafHeights } from './seedling.ts';
 import { type Seedling } from '../records/index.ts';
 
@@ -25,10 +25,10 @@ export interface UprightPlanting {
 }
 
 export type DepthAdvice =
-  | { readonly kind: 'upright'; readonly planting: UprightPlanting; readonly school: DepthSchool | undefined }
+  | { readonly kind: 'upright'; readonly planting: UprightPlanting; readonly practice: DepthPractice | undefined }
   | {
       readonly kind: 'does-not-fit';
-      readonly school: DepthSchool | undefined;
+      readonly practice: DepthPractice | undefined;
       /** what the school asks for and what the bag has, mm: the number that stands in the way */
       readonly wantedHoleMillimetres: number;
       readonly mixMillimetres: number;
@@ -44,7 +44,7 @@ export interface PlantingPlace {
   readonly depth: 'stem-roots' | 'level';
   /** settled mix in the bag, mm */
   readonly mixMillimetres: number;
-  readonly schoolId?: string;
+  readonly practiceId?: string;
 }
 
 /**
@@ -69,22 +69,22 @@ export function planUpright(
   if (!(mixMillimetres >= 20 && mixMillimetres <= 1200)) {
     throw new RundelError('out-of-range', 'mixMillimetres', mixMillimetres, 'from 20 to 1200');
   }
-  const school = place.depth === 'level' ? undefined : schoolOf(place.schoolId ?? 'first-leaves');
-  const below = school?.below === 'none' ? 0 : assumed.mixBelowBall;
-  const wanted = school ? wantedDepth(seedling, school, assumed) : { buried: 0, limit: 'level' as const };
+  const practice = place.depth === 'level' ? undefined : practiceOf(place.practiceId ?? 'first-leaves');
+  const below = practice?.below === 'none' ? 0 : assumed.mixBelowBall;
+  const wanted = practice ? wantedDepth(seedling, practice, assumed) : { buried: 0, limit: 'level' as const };
   const roomForStem = mixMillimetres - below - seedling.ballMillimetres;
   const reached = Math.min(wanted.buried, roomForStem);
   const isWhole = reached === wanted.buried;
   // the school of the bottom takes whatever the bag gives: there the bag may decide without anything "not fitting"
-  if (reached >= 0 && (isWhole || school?.below === 'none')) {
+  if (reached >= 0 && (isWhole || practice?.below === 'none')) {
     const limit = isWhole ? wanted.limit : 'bag';
-    return { kind: 'upright', school, planting: upright(seedling, reached, limit, mixMillimetres, assumed) };
+    return { kind: 'upright', practice, planting: upright(seedling, reached, limit, mixMillimetres, assumed) };
   }
   // as a last resort the ball gives up the loose mix below it and stands on the base
   const instead = reached < 0 && seedling.ballMillimetres <= mixMillimetres ? 0 : reached;
   return {
     kind: 'does-not-fit',
-    school,
+    practice,
     wantedHoleMillimetres: wanted.buried + seedling.ballMillimetres,
     mixMillimetres,
     neededMixMillimetres: wanted.buried + seedling.ballMillimetres + below,
@@ -107,10 +107,10 @@ export function plantingAtDepth(
   return upright(seedling, buried, 'bag', mixMillimetres, assumed);
 }
 
-export function schoolOf(id: string): DepthSchool {
-  const school = DEPTH_SCHOOLS.find((s) => s.id === id);
-  if (!school) throw new RundelError('unknown-name', 'school', id, DEPTH_SCHOOLS.map((s) => s.id).join(', '));
-  return school;
+export function practiceOf(id: string): DepthPractice {
+  const practice = DEPTH_PRACTICES.find((s) => s.id === id);
+  if (!practice) throw new RundelError('unknown-name', 'school', id, DEPTH_PRACTICES.map((s) => s.id).join(', '));
+  return practice;
 }
 
 /** The stem of a seedling at a buried length: what stays above and which leaves go. `buried + above = stem`. */
@@ -122,21 +122,21 @@ export type StemFigures = Pick<
 /** The deepest that a school's crown and a graft allow, before leaves and bag have their say. */
 export function wantedDepth(
   seedling: Seedling,
-  school: DepthSchool,
+  practice: DepthPractice,
   assumed: Assumed,
 ): { readonly buried: number; readonly limit: 'crown' | 'graft' | 'seed-leaves' } {
-  const byCrown = Math.max(0, deepestByCrown(seedling, school, assumed));
+  const byCrown = Math.max(0, deepestByCrown(seedling, practice, assumed));
   const byGraft =
     seedling.graftMillimetres === undefined
       ? Infinity
       : Math.max(0, seedling.graftMillimetres - assumed.graftMargin);
   if (byGraft < byCrown) return { buried: byGraft, limit: 'graft' };
-  return { buried: byCrown, limit: school.crown.leave === 'seed-leaves' ? 'seed-leaves' : 'crown' };
+  return { buried: byCrown, limit: practice.crown.leave === 'seed-leaves' ? 'seed-leaves' : 'crown' };
 }
 
-function deepestByCrown(seedling: Seedling, school: DepthSchool, assumed: Assumed): number {
+function deepestByCrown(seedling: Seedling, practice: DepthPractice, assumed: Assumed): number {
   const stem = seedling.stemMillimetres;
-  switch (school.crown.leave) {
+  switch (practice.crown.leave) {
     case 'all':
       return 0;
     case 'share':

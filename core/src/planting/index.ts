@@ -7,15 +7,15 @@ export {
   type StemFigures,
   type UprightPlanting,
 } from './depth.ts';
-export { DEPTH_SCHOOLS, STRIP_SCHOOLS, type DepthSchool, type StripSchoolId } from './schools.ts';
+export { DEPTH_PRACTICES, STRIP_PRACTICES, type DepthPractice, type StripPracticeId } from './practices.ts';
 export { leafHeights } from './seedling.ts';
 export {
-  firstDrinkLitres,
-  ORDER_SCHOOLS,
-  orderSchoolOf,
+  firstWateringLitres,
+  ORDER_PRACTICES,
+  orderPracticeOf,
   STEP_IDS,
   stepsFor,
-  type OrderSchool,
+  type OrderPractice,
   type SessionBag,
   type StepId,
 } from './session.ts';
@@ -33,17 +33,17 @@ export {
 } from './sizing/advice.ts';
 export {
   EXCEPTIONS,
-  SIZING_SCHOOLS,
+  SIZING_PRACTICES,
   WATERINGS,
   type ExceptionId,
-  type SizingSchool,
+  type SizingPractice,
   type WateringId,
-} from './sizing/schools.ts';
+} from './sizing/practices.ts';
 export {
-  WAYS,
+  PLANTING_METHODS,
   planWith,
-  wayOf,
-  waysFor,
+  plantingMethodOf,
+  plantingMethodsFor,
   type Obstacle,
   type OwnPlanting,
   type PlantingOutcome,
@@ -53,5 +53,5 @@ export {
   type PlantingTask,
   type Remedy,
   type TopUp,
-  type Way,
-} from './ways/index.ts';
+  type PlantingMethod,
+} from './methods/index.ts';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
-import { DEPTH_SCHOOLS } from './schools.ts';
+import { DEPTH_PRACTICES } from './practices.ts';
 import { planUpright, plantingAtDepth } from './depth.ts';
 import { seedlingSchema, type Seedling } from '../records/index.ts';
 
@@ -26,8 +26,8 @@ describe('planting depth, worked by hand', () => {
   });
 
   it('keeps a graft above the mix, whatever the school', () => {
-    for (const school of DEPTH_SCHOOLS) {
-      const advice = planUpright({ ...seedling, graftMillimetres: 60 }, { ...deep, schoolId: school.id });
+    for (const practice of DEPTH_PRACTICES) {
+      const advice = planUpright({ ...seedling, graftMillimetres: 60 }, { ...deep, practiceId: practice.id });
       if (advice.kind !== 'upright') throw new Error('expected it to fit');
       expect(advice.planting.buriedMillimetres).toBeLessThanOrEqual(60 - DEFAULT_ASSUMED.graftMargin);
     }
@@ -48,20 +48,20 @@ describe('planting depth, worked by hand', () => {
   });
 
   it('the seed-leaf school goes just that deep', () => {
-    const advice = planUpright(seedling, { ...deep, schoolId: 'seed-leaves' });
+    const advice = planUpright(seedling, { ...deep, practiceId: 'seed-leaves' });
     expect(advice).toMatchObject({
       planting: { buriedMillimetres: 35, stripLeaves: 0, limit: 'seed-leaves' },
     });
   });
 
   it('the top-and-one school leaves the tip and one leaf', () => {
-    const advice = planUpright(seedling, { ...deep, schoolId: 'top-and-one' });
+    const advice = planUpright(seedling, { ...deep, practiceId: 'top-and-one' });
     // the joints end 250, 290, 330: 290 stays as the one leaf, 20 mm clear
     expect(advice).toMatchObject({ planting: { buriedMillimetres: 270, stripLeaves: 5 } });
   });
 
   it('the bottom school stands the ball on the base when the bag decides', () => {
-    const advice = planUpright(seedling, { depth: 'stem-roots', mixMillimetres: 250, schoolId: 'bottom' });
+    const advice = planUpright(seedling, { depth: 'stem-roots', mixMillimetres: 250, practiceId: 'bottom' });
     expect(advice).toMatchObject({ kind: 'upright', planting: { belowBallMillimetres: 0, limit: 'bag' } });
     if (advice.kind === 'upright') expect(advice.planting.buriedMillimetres).toBe(160);
   });
@@ -84,7 +84,7 @@ describe('planting depth, worked by hand', () => {
   });
 
   it('refuses a school that nobody has heard of and a bag without mix', () => {
-    expect(() => planUpright(seedling, { ...deep, schoolId: 'upside-down' })).toThrow(/upside-down/);
+    expect(() => planUpright(seedling, { ...deep, practiceId: 'upside-down' })).toThrow(/upside-down/);
     expect(() => planUpright(seedling, { ...deep, mixMillimetres: 0 })).toThrow(/mixMillimetres/);
   });
 });
@@ -101,16 +101,16 @@ describe('planting depth, always', () => {
       ballMillimetres: ball,
       ...(graft === undefined ? {} : { graftMillimetres: graft }),
     }));
-  const schools = fc.constantFrom(...DEPTH_SCHOOLS.map((s) => s.id));
+  const practices = fc.constantFrom(...DEPTH_PRACTICES.map((s) => s.id));
 
   it('buried and above make the stem, nothing is above a graft, and the ball stays in the mix', () => {
     fc.assert(
       fc.property(
         seedlings,
-        schools,
+        practices,
         fc.integer({ min: 160, max: 600 }),
-        (plant, schoolId, mixMillimetres) => {
-          const advice = planUpright(plant, { depth: 'stem-roots', mixMillimetres, schoolId });
+        (plant, practiceId, mixMillimetres) => {
+          const advice = planUpright(plant, { depth: 'stem-roots', mixMillimetres, practiceId });
           const planting = advice.kind === 'upright' ? advice.planting : advice.instead;
           if (!planting) return;
           expect(planting.buriedMillimetres + planting.aboveMillimetres).toBeCloseTo(
@@ -140,9 +140,9 @@ describe('planting depth, always', () => {
 
   it('a deeper bag never means a shallower planting', () => {
     fc.assert(
-      fc.property(seedlings, schools, fc.integer({ min: 160, max: 500 }), (plant, schoolId, mix) => {
+      fc.property(seedlings, practices, fc.integer({ min: 160, max: 500 }), (plant, practiceId, mix) => {
         const depthIn = (mixMillimetres: number) => {
-          const advice = planUpright(plant, { depth: 'stem-roots', mixMillimetres, schoolId });
+          const advice = planUpright(plant, { depth: 'stem-roots', mixMillimetres, practiceId });
           return (advice.kind === 'upright' ? advice.planting : advice.instead)?.buriedMillimetres ?? -1;
         };
         expect(depthIn(mix + 40)).toBeGreaterThanOrEqual(depthIn(mix) - 1e-9);

@@ -1,6 +1,6 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
-import type { StripSchoolId } from './schools.ts';
-import type { WayId } from '../records/index.ts';
+import type { StripPracticeId } from './practices.ts';
+import type { PlantingMethodId } from '../records/index.ts';
 
 /** What is done at a bag on planting day. */
 export const STEP_IDS = [
@@ -12,46 +12,46 @@ export const STEP_IDS = [
   'firm',
   'support',
   'label',
-  'drink',
+  'watering',
   'shade',
 ] as const;
 export type StepId = (typeof STEP_IDS)[number];
 
 /** The order of the work, as schools. */
-export interface OrderSchool {
+export interface OrderPractice {
   readonly id: 'strip-first' | 'fill-first';
   readonly name: string;
   readonly words: string;
   readonly order: readonly StepId[];
 }
 
-export const ORDER_SCHOOLS: readonly OrderSchool[] = [
+export const ORDER_PRACTICES: readonly OrderPractice[] = [
   {
     id: 'strip-first',
     name: 'Strip first',
     words: 'Leaves off on the bench, then into the hole.',
-    order: ['loosen', 'moisten', 'soak', 'strip', 'plant', 'firm', 'support', 'label', 'drink', 'shade'],
+    order: ['loosen', 'moisten', 'soak', 'strip', 'plant', 'firm', 'support', 'label', 'watering', 'shade'],
   },
   {
     id: 'fill-first',
     name: 'Fill first, trim at the surface',
     words: 'Into the hole as it is, filled round, then what touches the mix comes off.',
-    order: ['loosen', 'moisten', 'soak', 'plant', 'firm', 'strip', 'support', 'label', 'drink', 'shade'],
+    order: ['loosen', 'moisten', 'soak', 'plant', 'firm', 'strip', 'support', 'label', 'watering', 'shade'],
   },
 ];
 
 /** The school with an id, or the first. */
-export function orderSchoolOf(id: string | undefined): OrderSchool {
-  return ORDER_SCHOOLS.find((s) => s.id === id) ?? (ORDER_SCHOOLS[0] as OrderSchool);
+export function orderPracticeOf(id: string | undefined): OrderPractice {
+  return ORDER_PRACTICES.find((s) => s.id === id) ?? (ORDER_PRACTICES[0] as OrderPractice);
 }
 
 /** What decides which steps a bag has. */
 export interface SessionBag {
   /** comes pressed flat: it is stood up and kneaded first */
   readonly isCompressed: boolean;
-  readonly wayId: WayId;
+  readonly plantingMethodId: PlantingMethodId;
   readonly leavesToStrip: number;
-  readonly stripSchool: StripSchoolId;
+  readonly stripPractice: StripPracticeId;
   /** a support was chosen, and it goes on in the same hour */
   readonly isSupportedNow: boolean;
 }
@@ -61,23 +61,23 @@ export interface SessionBag {
  *
  * @example
  * stepsFor({ isCompressed: false, wayId: 'seed', leavesToStrip: 0, stripSchool: 'at-once', isSupportedNow: false }, 'strip-first')
- * // => ['moisten', 'plant', 'firm', 'label', 'drink']
+ * // => ['moisten', 'plant', 'firm', 'label', 'watering']
  */
-export function stepsFor(bag: SessionBag, orderId: OrderSchool['id']): readonly StepId[] {
-  const isSeed = bag.wayId === 'seed';
+export function stepsFor(bag: SessionBag, orderId: OrderPractice['id']): readonly StepId[] {
+  const isSeed = bag.plantingMethodId === 'seed';
   const applies: Record<StepId, boolean> = {
     loosen: bag.isCompressed,
-    moisten: bag.wayId !== 'net-cup',
+    moisten: bag.plantingMethodId !== 'net-cup',
     soak: !isSeed,
-    strip: bag.leavesToStrip > 0 && bag.stripSchool === 'at-once',
+    strip: bag.leavesToStrip > 0 && bag.stripPractice === 'at-once',
     plant: true,
-    firm: bag.wayId !== 'net-cup',
+    firm: bag.plantingMethodId !== 'net-cup',
     support: bag.isSupportedNow && !isSeed,
     label: true,
-    drink: true,
+    watering: true,
     shade: !isSeed,
   };
-  return orderSchoolOf(orderId).order.filter((step) => applies[step]);
+  return orderPracticeOf(orderId).order.filter((step) => applies[step]);
 }
 
 /**
@@ -88,10 +88,10 @@ export function stepsFor(bag: SessionBag, orderId: OrderSchool['id']): readonly 
  * firstDrinkLitres(20, false)
  * // => 4
  */
-export function firstDrinkLitres(
+export function firstWateringLitres(
   mixLitres: number,
   isMoistened: boolean,
   assumed: Assumed = DEFAULT_ASSUMED,
 ): number {
-  return mixLitres * (isMoistened ? assumed.firstDrinkMoist : assumed.firstDrinkDry);
+  return mixLitres * (isMoistened ? assumed.firstWateringMoist : assumed.firstWateringDry);
 }

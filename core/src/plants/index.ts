@@ -28,10 +28,10 @@ export {
 export { daysSinceLastPlanting, occupantsOf, type Occupant } from './occupants.ts';
 export {
   SUPPORTS,
-  SUPPORT_SCHOOLS,
+  SUPPORT_PRACTICES,
   supportOf,
   type SupportKind,
-  type SupportSchoolId,
+  type SupportPracticeId,
 } from './supports/kinds.ts';
 export {
   stringMillimetres,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { AMENDMENTS, findGood } from './starter.ts';
-import { nutrientLabelSchema, type Good } from '../records/index.ts';
+import { AMENDMENTS, findProduct } from './starter.ts';
+import { nutrientLabelSchema, type Product } from '../records/index.ts';
 import {
   addNutrients,
   asElements,
@@ -13,7 +13,7 @@ import {
   substitute,
 } from './dose.ts';
 
-const bone = findGood('bone-meal') as Good;
+const bone = findProduct('bone-meal') as Product;
 const bag = { looseLitres: 40, stations: 2 };
 
 describe('doses', () => {
@@ -25,13 +25,13 @@ describe('doses', () => {
     [{ amount: 1, unit: 'handful', per: 'hole' }, 76.5],
     [{ amount: 3, unit: 'gram', per: 'litre' }, 120],
   ] as const)('%o is %d g', (dose, grams) => {
-    expect(gramsForBag({ goodId: 'bone-meal', ...dose }, bone, bag, 0.045)).toBeCloseTo(grams, 9);
+    expect(gramsForBag({ productId: 'bone-meal', ...dose }, bone, bag, 0.045)).toBeCloseTo(grams, 9);
   });
 
   it('by the spoon needs the product’s own density, by the gram does not', () => {
     expect(() => gramsOf(1, 'spoon', { name: 'ash' }, 0.05)).toThrow(/density of ash/);
     expect(gramsOf(12, 'gram', { name: 'ash' }, 0.05)).toBe(12);
-    expect(doseSchema.safeParse({ goodId: 'x', amount: 0, unit: 'gram', per: 'bag' }).success).toBe(false);
+    expect(doseSchema.safeParse({ productId: 'x', amount: 0, unit: 'gram', per: 'bag' }).success).toBe(false);
   });
 });
 

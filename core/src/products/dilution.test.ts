@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { FEEDS, findGood } from '../products/index.ts';
-import { feedFactsSchema, type FeedFacts, type Good, type LabelDose } from '../records/index.ts';
+import { FEEDS, findProduct } from '../products/index.ts';
+import { feedFactsSchema, type FeedFacts, type Product, type LabelDose } from '../records/index.ts';
 import { checkDose, ecOf, elementsIn, feedProblems, gramsOfFeed, milligramsPerLitre } from './dilution.ts';
 
-const feed = (id: string) => findGood(id) as Good;
+const feed = (id: string) => findProduct(id) as Product;
 const dose = (amount: number, unit: LabelDose['unit'], per: LabelDose['per'] = 'litre') => ({
   amount,
   unit,
@@ -102,19 +102,19 @@ describe('what is wrong with a feed, as it is typed', () => {
     [{ label, kilogramsPerLitre: 1.2, feed: facts('two-part') }, 'no-partner', true],
     [{ feed: facts('tea') }, 'no-steep', false],
     [{ label, feed: facts('spike', { dose: dose(2, 'piece', 'plant') }) }, 'no-weight', false],
-  ] as const)('%o: %s', (good, code, isFatal) => {
-    expect(feedProblems(good)).toContainEqual(expect.objectContaining({ code, isFatal }));
+  ] as const)('%o: %s', (product, code, isFatal) => {
+    expect(feedProblems(product)).toContainEqual(expect.objectContaining({ code, isFatal }));
   });
 
   it('a label of calcium alone promises something', () => {
     expect(feedProblems({ label: { n: 0, p2o5: 0, k2o: 0, ca: 36 }, feed: facts('soluble') })).toEqual([]);
   });
 
-  it.each(FEEDS.map((good) => [good.id, good] as const))(
+  it.each(FEEDS.map((product) => [product.id, product] as const))(
     'nothing is wrong with %s, which ships',
-    (_, good) => {
-      expect(feedFactsSchema.parse(good.feed)).toEqual(good.feed);
-      expect(feedProblems({ ...good, feed: good.feed as FeedFacts })).toEqual([]);
+    (_, product) => {
+      expect(feedFactsSchema.parse(product.feed)).toEqual(product.feed);
+      expect(feedProblems({ ...product, feed: product.feed as FeedFacts })).toEqual([]);
     },
   );
 });

@@ -2,7 +2,7 @@ import {
   isGivenInWater,
   type FeedAmount,
   type FeedFacts,
-  type Good,
+  type Product,
   type LabelDose,
   type NutrientLabel,
 } from '../records/index.ts';
@@ -64,14 +64,14 @@ const SPOONS = { spoon: UNITS.tablespoon.factor, teaspoon: UNITS.teaspoon.factor
  */
 export function gramsOfFeed(
   { amount, unit }: FeedAmount,
-  good: Pick<Good, 'kilogramsPerLitre' | 'feed'>,
+  product: Pick<Product, 'kilogramsPerLitre' | 'feed'>,
   handfulLitres: number,
 ): number | undefined {
   if (unit === 'gram') return amount;
-  if (unit === 'piece') return good.feed?.gramsEach === undefined ? undefined : amount * good.feed.gramsEach;
-  if (good.kilogramsPerLitre === undefined) return undefined;
+  if (unit === 'piece') return product.feed?.gramsEach === undefined ? undefined : amount * product.feed.gramsEach;
+  if (product.kilogramsPerLitre === undefined) return undefined;
   const litresEach = { ...SPOONS, millilitre: 0.001, litre: 1, handful: handfulLitres }[unit];
-  return amount * litresEach * good.kilogramsPerLitre * 1000;
+  return amount * litresEach * product.kilogramsPerLitre * 1000;
 }
 
 /**
@@ -125,11 +125,11 @@ const near = (times: number, wanted: number) => Math.abs(times / wanted - 1) < 0
 export function checkDose(
   dose: LabelDose,
   label: LabelDose,
-  good: Pick<Good, 'kilogramsPerLitre' | 'feed'>,
+  product: Pick<Product, 'kilogramsPerLitre' | 'feed'>,
   handfulLitres: number,
 ): DoseCheck | undefined {
   if (dose.per !== label.per) return undefined;
-  const as = (d: LabelDose) => (dose.unit === label.unit ? d.amount : gramsOfFeed(d, good, handfulLitres));
+  const as = (d: LabelDose) => (dose.unit === label.unit ? d.amount : gramsOfFeed(d, product, handfulLitres));
   const [given, asked] = [as(dose), as(label)];
   if (given === undefined || asked === undefined) return undefined;
   const times = given / asked;
@@ -167,12 +167,12 @@ export interface FeedProblem {
 }
 
 /** Looks a feed's record over, as it is being typed. */
-export function feedProblems(good: {
+export function feedProblems(product: {
   readonly label?: NutrientLabel | undefined;
   readonly kilogramsPerLitre?: number | undefined;
   readonly feed: FeedFacts;
 }): readonly FeedProblem[] {
-  const { label, feed, kilogramsPerLitre } = good;
+  const { label, feed, kilogramsPerLitre } = product;
   const { form, dose } = feed;
   const found: FeedProblem[] = [];
   const say = (field: FeedProblem['field'], code: FeedProblem['code'], isFatal: boolean) =>

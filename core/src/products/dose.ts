@@ -1,5 +1,5 @@
 import * as z from '../schema/index.ts';
-import type { Good, NutrientLabel } from '../records/index.ts';
+import type { Product, NutrientLabel } from '../records/index.ts';
 import { RundelError, within } from '../errors/index.ts';
 import { elementsFromLabel, kilogramsOfLitres, UNITS } from '../units/index.ts';
 
@@ -8,7 +8,7 @@ export const DOSE_UNITS = ['spoon', 'teaspoon', 'handful', 'gram'] as const;
 export type DoseUnit = (typeof DOSE_UNITS)[number];
 
 export const doseSchema = z.object({
-  goodId: z.string().min(1).max(40),
+  productId: z.string().min(1).max(40),
   amount: z.number().gt(0).max(5000),
   unit: z.enum(DOSE_UNITS),
   per: z.enum(['bag', 'litre', 'hole']),
@@ -29,21 +29,21 @@ export type Dose = z.infer<typeof doseSchema>;
 export function gramsOf(
   amount: number,
   unit: DoseUnit,
-  good: Pick<Good, 'name' | 'kilogramsPerLitre'>,
+  product: Pick<Product, 'name' | 'kilogramsPerLitre'>,
   handfulLitres: number,
 ): number {
   if (unit === 'gram') return amount;
-  if (good.kilogramsPerLitre === undefined) {
+  if (product.kilogramsPerLitre === undefined) {
     throw new RundelError(
       'out-of-range',
-      `bulk density of ${good.name}`,
+      `bulk density of ${product.name}`,
       undefined,
       'known to count it by spoons',
     );
   }
   const litres =
     unit === 'handful' ? handfulLitres : UNITS[unit === 'spoon' ? 'tablespoon' : 'teaspoon'].factor;
-  return amount * kilogramsOfLitres(litres, good.kilogramsPerLitre) * 1000;
+  return amount * kilogramsOfLitres(litres, product.kilogramsPerLitre) * 1000;
 }
 
 /** The bag that a dose goes to. */
@@ -61,12 +61,12 @@ export interface DosedBag {
  */
 export function gramsForBag(
   dose: Dose,
-  good: Pick<Good, 'name' | 'kilogramsPerLitre'>,
+  product: Pick<Product, 'name' | 'kilogramsPerLitre'>,
   bag: DosedBag,
   handfulLitres: number,
 ): number {
   const times = { bag: 1, litre: bag.looseLitres, hole: bag.stations }[dose.per];
-  return gramsOf(dose.amount, dose.unit, good, handfulLitres) * times;
+  return gramsOf(dose.amount, dose.unit, product, handfulLitres) * times;
 }
 
 /** Grams of nutrients: N, phosphate and potash as labels give them, and calcium as Ca. */

@@ -1,19 +1,19 @@
-import type { FeedFacts, Good, NutrientLabel } from '../records/index.ts';
+import type { FeedFacts, Product, NutrientLabel } from '../records/index.ts';
 
 const feed = (
   id: string,
   name: string,
-  unit: Good['unit'],
+  unit: Product['unit'],
   label: NutrientLabel | undefined,
   facts: FeedFacts,
   words: string,
-  more: Partial<Good> = {},
-): Good => ({ id, name, kind: 'feed', unit, ...(label ? { label } : {}), feed: facts, words, ...more });
+  more: Partial<Product> = {},
+): Product => ({ id, name, kind: 'feed', unit, ...(label ? { label } : {}), feed: facts, words, ...more });
 
 const perLitre = (amount: number, unit: 'gram' | 'millilitre') => ({ amount, unit, per: 'litre' }) as const;
 
 /** Generic feeds to begin with; nobody's brand. Labels, doses and densities are *typical*: the grower's own label goes before them. */
-export const FEEDS: readonly Good[] = [
+export const FEEDS: readonly Product[] = [
   feed(
     'tomato-liquid',
     'Tomato liquid 4-3-8',

@@ -2,50 +2,50 @@ import { describe, expect, it } from 'vitest';
 import { INGREDIENTS } from '../mixes/index.ts';
 import * as z from '../schema/index.ts';
 import { K_IN_K2O } from '../units/index.ts';
-import { AMENDMENTS, findGood, GOODS } from './starter.ts';
+import { AMENDMENTS, findProduct, PRODUCTS } from './starter.ts';
 import {
   FEED_FORMS,
   feedFactsSchema,
-  goodSchemaOf,
+  productSchemaOf,
   isGivenInWater,
   nutrientLabelSchema,
-  type Good,
+  type Product,
 } from '../records/index.ts';
 import { FEEDS } from './feeds.ts';
 
-const named = (goods: readonly Good[]) => goods.map((good) => [good.id, good] as const);
+const named = (products: readonly Product[]) => products.map((product) => [product.id, product] as const);
 const inWater = FEEDS.filter(({ feed }) => feed && isGivenInWater(feed.form));
 
-describe('goods that ship with the app', () => {
-  it.each(named(GOODS))('%s is what a grower could have entered', (_, good) => {
-    expect(goodSchemaOf(z.string()).parse(good)).toEqual(good);
-    expect(good.name).toBe(good.name.trim());
+describe('products that ship with the app', () => {
+  it.each(named(PRODUCTS))('%s is what a grower could have entered', (_, product) => {
+    expect(productSchemaOf(z.string()).parse(product)).toEqual(product);
+    expect(product.name).toBe(product.name.trim());
   });
 
   it('have each an id and a name of its own', () => {
     for (const key of ['id', 'name'] as const)
-      expect(new Set(GOODS.map((good) => good[key])).size).toBe(GOODS.length);
+      expect(new Set(PRODUCTS.map((product) => product[key])).size).toBe(PRODUCTS.length);
   });
 
   it('hold every ingredient of a mix, every amendment and every feed', () => {
-    for (const { id } of [...INGREDIENTS, ...AMENDMENTS, ...FEEDS]) expect(findGood(id)?.id).toBe(id);
+    for (const { id } of [...INGREDIENTS, ...AMENDMENTS, ...FEEDS]) expect(findProduct(id)?.id).toBe(id);
   });
 
   it('give way to a good of the grower’s own, and unknown ids give nothing', () => {
-    const own = { ...(FEEDS[0] as Good), id: 'good_0123456789ab', name: 'Mine' };
-    expect(findGood(own.id, [own])?.name).toBe('Mine');
-    expect(findGood('nothing-of-the-kind')).toBeUndefined();
+    const own = { ...(FEEDS[0] as Product), id: 'good_0123456789ab', name: 'Mine' };
+    expect(findProduct(own.id, [own])?.name).toBe('Mine');
+    expect(findProduct('nothing-of-the-kind')).toBeUndefined();
   });
 
-  it.each(named(GOODS.filter(({ name }) => /\d-\d/.test(name))))('%s is named by its label', (_, good) => {
-    const [, n, p, k] = /(\d+(?:\.\d+)?)-(\d+(?:\.\d+)?)-(\d+(?:\.\d+)?)$/.exec(good.name) ?? [];
-    expect(good.label).toMatchObject({ n: Number(n), p2o5: Number(p), k2o: Number(k) });
+  it.each(named(PRODUCTS.filter(({ name }) => /\d-\d/.test(name))))('%s is named by its label', (_, product) => {
+    const [, n, p, k] = /(\d+(?:\.\d+)?)-(\d+(?:\.\d+)?)-(\d+(?:\.\d+)?)$/.exec(product.name) ?? [];
+    expect(product.label).toMatchObject({ n: Number(n), p2o5: Number(p), k2o: Number(k) });
   });
 
   it('what is dusty is said to be, in powders and grains', () => {
-    for (const good of FEEDS.filter(({ feed }) => feed?.form === 'soluble')) expect(good.isDusty).toBe(true);
-    for (const good of FEEDS.filter(({ feed }) => feed?.form === 'liquid'))
-      expect(good.isDusty).toBeUndefined();
+    for (const product of FEEDS.filter(({ feed }) => feed?.form === 'soluble')) expect(product.isDusty).toBe(true);
+    for (const product of FEEDS.filter(({ feed }) => feed?.form === 'liquid'))
+      expect(product.isDusty).toBeUndefined();
   });
 });
 
@@ -65,14 +65,14 @@ describe('feeds given in water', () => {
   );
 
   it('are dosed by the litre, and no others are', () => {
-    for (const { feed } of GOODS) if (feed) expect(feed.dose.per === 'litre').toBe(isGivenInWater(feed.form));
+    for (const { feed } of PRODUCTS) if (feed) expect(feed.dose.per === 'litre').toBe(isGivenInWater(feed.form));
   });
 
   it('of two parts name each other, and the one with calcium holds no phosphate to fall out with', () => {
     const parts = FEEDS.filter(({ feed }) => feed?.form === 'two-part');
     expect(parts).toHaveLength(2);
     for (const part of parts) {
-      const partner = findGood(part.feed?.partnerId ?? '');
+      const partner = findProduct(part.feed?.partnerId ?? '');
       expect(partner?.feed?.partnerId).toBe(part.id);
       if ((part.label?.ca ?? 0) > 0) expect(part.label?.p2o5).toBe(0);
     }
@@ -115,7 +115,7 @@ describe('what cannot be is refused', () => {
     ['a litre that weighs as much as lead', { kilogramsPerLitre: 11 }],
     ['a unit that nobody sells by', { unit: 'barrel' }],
   ])('%s', (_, change) => {
-    expect(goodSchemaOf(z.string()).safeParse({ ...FEEDS[0], ...change }).success).toBe(false);
+    expect(productSchemaOf(z.string()).safeParse({ ...FEEDS[0], ...change }).success).toBe(false);
   });
 });
 
@@ -127,11 +127,11 @@ describe('forms of feed', () => {
   });
 
   it('slow ones say how long they last, quick ones do not', () => {
-    for (const good of GOODS) {
-      const { form, months } = good.feed ?? {};
+    for (const product of PRODUCTS) {
+      const { form, months } = product.feed ?? {};
       if (form === 'slow-release' || form === 'meal' || form === 'manure' || form === 'spike')
-        expect(months, good.id).toBeGreaterThan(0);
-      if (form === 'soluble' || form === 'two-part') expect(months, good.id).toBeUndefined();
+        expect(months, product.id).toBeGreaterThan(0);
+      if (form === 'soluble' || form === 'two-part') expect(months, product.id).toBeUndefined();
     }
   });
 });

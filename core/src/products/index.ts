@@ -16,7 +16,7 @@ export {
   type Substitute,
 } from './dose.ts';
 export { FEEDS } from './feeds.ts';
-export { AMENDMENTS, GOODS, findGood } from './starter.ts';
+export { AMENDMENTS, PRODUCTS, findProduct } from './starter.ts';
 export {
   addElements,
   checkDose,

@@ -1,5 +1,5 @@
 import { INGREDIENTS } from '../mixes/index.ts';
-import type { FeedFacts, Good } from '../records/index.ts';
+import type { FeedFacts, Product } from '../records/index.ts';
 import { FEEDS } from './feeds.ts';
 
 const amendment = (
@@ -9,8 +9,8 @@ const amendment = (
   kilogramsPerLitre: number,
   words: string,
   feed: FeedFacts,
-  more: Partial<Good> = {},
-): Good => ({
+  more: Partial<Product> = {},
+): Product => ({
   id,
   name,
   kind: 'amendment',
@@ -28,7 +28,7 @@ const amendment = (
  * Generic products to begin with; nobody's brand. Labels and densities are *typical*: a grower's own sack goes
  * before them, as a good of their own.
  */
-export const AMENDMENTS: readonly Good[] = [
+export const AMENDMENTS: readonly Product[] = [
   amendment(
     'balanced-organic',
     'Balanced organic feed 5-5-5',
@@ -128,15 +128,15 @@ export const AMENDMENTS: readonly Good[] = [
   ),
 ];
 
-const support = (id: string, name: string, unit: Good['unit'] = 'piece'): Good => ({
+const support = (id: string, name: string, unit: Product['unit'] = 'piece'): Product => ({
   id,
   name,
   kind: 'support',
   unit,
 });
 
-export const GOODS: readonly Good[] = [
-  ...INGREDIENTS.map(({ id, name, words, isOrganic, dryKilogramsPerLitre }): Good => ({
+export const PRODUCTS: readonly Product[] = [
+  ...INGREDIENTS.map(({ id, name, words, isOrganic, dryKilogramsPerLitre }): Product => ({
     id,
     name,
     kind: 'ingredient',
@@ -167,6 +167,6 @@ export const GOODS: readonly Good[] = [
  * findGood('lime')?.name
  * // => 'Garden lime'
  */
-export function findGood(id: string, own: readonly Good[] = []): Good | undefined {
-  return own.find((g) => g.id === id) ?? GOODS.find((g) => g.id === id);
+export function findProduct(id: string, own: readonly Product[] = []): Product | undefined {
+  return own.find((g) => g.id === id) ?? PRODUCTS.find((g) => g.id === id);
 }

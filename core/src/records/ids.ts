@@ -5,7 +5,7 @@ import * as z from '../schema/index.ts';
  * two files can be merged without renumbering. Prefixes are part of the file format and never change.
  */
 export const ID_PREFIXES = {
-  stand: 'std',
+  place: 'std',
   container: 'con',
   station: 'stn',
   plant: 'pla',
@@ -13,7 +13,7 @@ export const ID_PREFIXES = {
   batch: 'bat',
   measure: 'mea',
   mix: 'mix',
-  good: 'goo',
+  product: 'goo',
   pack: 'pak',
   template: 'tpl',
   plan: 'pln',

@@ -16,13 +16,13 @@ export {
 export type { Garden } from './garden.ts';
 export { ID_PREFIXES, idSchema, type IdOf } from './ids.ts';
 export {
-  GOOD_KINDS,
-  GOOD_UNITS,
-  goodSchemaOf,
+  PRODUCT_KINDS,
+  PRODUCT_UNITS,
+  productSchemaOf,
   nutrientLabelSchema,
-  type Good,
-  type GoodKind,
-  type GoodUnit,
+  type Product,
+  type ProductKind,
+  type ProductUnit,
   type NutrientLabel,
 } from './product.ts';
 export {
@@ -34,7 +34,7 @@ export {
   type Container,
   type Gauge,
   type Measure,
-  type OwnGood,
+  type OwnProduct,
   type OwnMix,
   type OwnRegime,
   type Pack,
@@ -43,7 +43,7 @@ export {
   type RecordOf,
   type Records,
   type Settings,
-  type Stand,
+  type Place,
   type TableName,
   type Template,
   type Variety,
@@ -52,10 +52,10 @@ export { daySchema, momentSchema } from './time.ts';
 export {
   COMPANION_SIZES,
   SUPPORT_KINDS,
-  WAY_IDS,
+  PLANTING_METHOD_IDS,
   type CompanionSize,
   type SupportKindId,
-  type WayId,
+  type PlantingMethodId,
 } from './kinds.ts';
 export { layersSchema, recipePartsSchema, type Layers } from './mix.ts';
 export { seedlingSchema, type Seedling } from './seedling.ts';

@@ -1,8 +1,8 @@
 /** Kinds that records and entries name. Their ids are part of the file format and never change. */
 
 /** How a plant goes into a bag. */
-export const WAY_IDS = ['upright', 'trench', 'collar', 'ring', 'low-start', 'net-cup', 'seed'] as const;
-export type WayId = (typeof WAY_IDS)[number];
+export const PLANTING_METHOD_IDS = ['upright', 'trench', 'collar', 'ring', 'low-start', 'net-cup', 'seed'] as const;
+export type PlantingMethodId = (typeof PLANTING_METHOD_IDS)[number];
 
 /** What holds plants up. */
 export const SUPPORT_KINDS = [

@@ -2,12 +2,12 @@ import * as z from '../schema/index.ts';
 import { feedFactsSchema } from './feed.ts';
 
 /** What a thing is bought for; it decides where it is offered. */
-export const GOOD_KINDS = ['ingredient', 'amendment', 'feed', 'bag', 'support', 'other'] as const;
-export type GoodKind = (typeof GOOD_KINDS)[number];
+export const PRODUCT_KINDS = ['ingredient', 'amendment', 'feed', 'bag', 'support', 'other'] as const;
+export type ProductKind = (typeof PRODUCT_KINDS)[number];
 
 /** How a thing is counted in the shed. */
-export const GOOD_UNITS = ['litre', 'kilogram', 'piece', 'metre'] as const;
-export type GoodUnit = (typeof GOOD_UNITS)[number];
+export const PRODUCT_UNITS = ['litre', 'kilogram', 'piece', 'metre'] as const;
+export type ProductUnit = (typeof PRODUCT_UNITS)[number];
 
 const percent = z.number().min(0).max(100);
 
@@ -21,12 +21,12 @@ export const nutrientLabelSchema = z
 export type NutrientLabel = z.infer<typeof nutrientLabelSchema>;
 
 /** The fields of a good, with ids of a kind: those that ship with the app have plain words for ids. */
-export function goodSchemaOf<I extends z.ZodType<string>>(id: I) {
+export function productSchemaOf<I extends z.ZodType<string>>(id: I) {
   return z.object({
     id,
     name: z.string().trim().min(1).max(60),
-    kind: z.enum(GOOD_KINDS),
-    unit: z.enum(GOOD_UNITS),
+    kind: z.enum(PRODUCT_KINDS),
+    unit: z.enum(PRODUCT_UNITS),
     label: nutrientLabelSchema.optional(),
     /** density of a liquid or bulk density of a loose product: what a litre of it weighs */
     kilogramsPerLitre: z.number().gt(0).max(5).optional(),
@@ -41,4 +41,4 @@ export function goodSchemaOf<I extends z.ZodType<string>>(id: I) {
 }
 
 /** Anything that is bought, kept in the shed and used up. */
-export type Good = z.infer<ReturnType<typeof goodSchemaOf<z.ZodString>>>;
+export type Product = z.infer<ReturnType<typeof productSchemaOf<z.ZodString>>>;

@@ -54,7 +54,7 @@ describe('records', () => {
   });
 
   it.each(samples)('%s: the id of another kind is no id of it', (table, row) => {
-    const other = table === 'stands' ? 'con_0123456789ab' : 'std_0123456789ab';
+    const other = table === 'places' ? 'con_0123456789ab' : 'std_0123456789ab';
     expect(faults(table, { ...row, id: other })).toEqual(['id']);
   });
 

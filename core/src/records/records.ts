@@ -1,6 +1,6 @@
 import * as z from '../schema/index.ts';
 import { sizeSchema } from './size.ts';
-import { goodSchemaOf } from './product.ts';
+import { productSchemaOf } from './product.ts';
 import { COMPANION_SIZES, SUPPORT_KINDS } from './kinds.ts';
 import { regimeFields } from './regime.ts';
 import { layersSchema, recipePartsSchema } from './mix.ts';
@@ -16,8 +16,8 @@ const base = { createdAt: momentSchema, changedAt: momentSchema, binnedAt: momen
 const name = z.string().trim().min(1).max(60);
 
 /** A place where bags stand. */
-export const standSchema = z.object({
-  id: idSchema('stand'),
+export const placeSchema = z.object({
+  id: idSchema('place'),
   name,
   /** glass keeps rain out and dims the sun; heated glass keeps frost out too */
   cover: z.enum(['open', 'glass', 'heated']),
@@ -89,7 +89,7 @@ export const containerSchema = z.object({
   /** what the grower calls it on the walk: "7", "7b" */
   label: z.string().trim().min(1).max(12),
   ...containerMake,
-  standId: idSchema('stand'),
+  placeId: idSchema('place'),
   stations: z.array(stationSchema).min(1).max(12),
   /** place in the stand's walk, from 0 */
   order: z.number().int().min(0),
@@ -124,12 +124,12 @@ export const mixSchema = z.object({
 });
 
 /** A thing that the grower buys and that is not in the list that ships with the app. */
-export const goodSchema = goodSchemaOf(idSchema('good')).extend(base);
+export const productSchema = productSchemaOf(idSchema('product')).extend(base);
 
 /** A pack in which a good is sold; its price is the one last seen, if any. */
 export const packSchema = z.object({
   id: idSchema('pack'),
-  goodId: z.string().min(1).max(40),
+  productId: z.string().min(1).max(40),
   name: name.optional(),
   /** in the good's own unit: litres, kilograms, pieces or metres */
   amount: z.number().gt(0).max(100_000),
@@ -210,25 +210,25 @@ export const settingsSchema = z.object({
   /** hours of the day at which the grower walks round */
   roundHours: z.array(z.number().min(0).max(23.75)).min(1).max(4),
   /** the measure in which drinks are proposed */
-  drinkMeasureId: idSchema('measure').optional(),
-  depthSchoolId: z.string().min(1).max(40),
+  wateringMeasureId: idSchema('measure').optional(),
+  depthPracticeId: z.string().min(1).max(40),
   /** sign of the grower's money; a pound sign when left out */
   currency: z.string().trim().min(1).max(4).optional(),
   /** what an hour of the grower's work is worth to them; left out: work is not counted */
   hourValue: z.number().min(0).max(1000).optional(),
   kilowattHourPrice: z.number().min(0).max(10).optional(),
   /** bigger bags or smaller ones: the grower's school of sizes */
-  sizingSchoolId: z.string().min(1).max(40).optional(),
+  sizingPracticeId: z.string().min(1).max(40).optional(),
   /** usual last and first frost, `MM-DD`; left out: reckoned from the normals or the years that were read */
   frost: z.object({ last: monthDaySchema, first: monthDaySchema }).optional(),
   /** how long after the last frost plants go out: the grower's school of timing */
-  timingSchoolId: z.string().min(1).max(40).optional(),
+  timingPracticeId: z.string().min(1).max(40).optional(),
   /** supports at planting or later */
-  supportSchoolId: z.string().min(1).max(40).optional(),
+  supportPracticeId: z.string().min(1).max(40).optional(),
   /** the order of work at planting */
-  orderSchoolId: z.string().min(1).max(40).optional(),
+  orderPracticeId: z.string().min(1).max(40).optional(),
   /** when leaves come off */
-  stripSchoolId: z.string().min(1).max(40).optional(),
+  stripPracticeId: z.string().min(1).max(40).optional(),
   /** how a string holds the foot of a stem */
   stringTail: z.enum(['under-ball', 'loop']).optional(),
   /** looks are planned so that a round may be missed */
@@ -240,7 +240,7 @@ export const settingsSchema = z.object({
 });
 
 export type Plan = z.infer<typeof planSchema>;
-export type Stand = z.infer<typeof standSchema>;
+export type Place = z.infer<typeof placeSchema>;
 export type Container = z.infer<typeof containerSchema>;
 export type Gauge = z.infer<typeof gauge>;
 export type AddedStore = z.infer<typeof addedStore>;
@@ -250,21 +250,21 @@ export type Plant = z.infer<typeof plantSchema>;
 export type Measure = z.infer<typeof measureSchema>;
 export type Template = z.infer<typeof templateSchema>;
 export type OwnMix = z.infer<typeof mixSchema>;
-export type OwnGood = z.infer<typeof goodSchema>;
+export type OwnProduct = z.infer<typeof productSchema>;
 export type OwnRegime = z.infer<typeof regimeSchema>;
 export type Pack = z.infer<typeof packSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 
 /** Every kind of record, by the name of its table; a new kind of record is one line here. */
 export const RECORD_SCHEMAS = {
-  stands: standSchema,
+  places: placeSchema,
   containers: containerSchema,
   varieties: varietySchema,
   batches: batchSchema,
   plants: plantSchema,
   measures: measureSchema,
   mixes: mixSchema,
-  goods: goodSchema,
+  products: productSchema,
   packs: packSchema,
   templates: templateSchema,
   plans: planSchema,

@@ -24,7 +24,7 @@ export type StopRule = z.infer<typeof stopRuleSchema>;
 export const regimeStepSchema = z.object({
   id: z.string().min(1).max(20),
   start: triggerSchema,
-  goodId: z.string().min(1).max(40),
+  productId: z.string().min(1).max(40),
   /** left out: as the label says */
   dose: labelDoseSchema.optional(),
   /** days between two feeds; left out: once */

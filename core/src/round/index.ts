@@ -8,5 +8,5 @@ export {
   type Stop,
   type StopReason,
 } from './plan-round.ts';
-export { drierPlant, standingLooks, type DrierPlant } from './plants-felt.ts';
+export { drierPlant, effectiveChecks, type DrierPlant } from './plants-felt.ts';
 export { spotCheck, type SpotStop } from './spot-check.ts';

@@ -1,19 +1,19 @@
-import type { Container, Stand } from '../records/index.ts';
-import { fingerGradeOf, type LookAhead, type WaterEstimate } from '../water/index.ts';
+import type { Container, Place } from '../records/index.ts';
+import { fingerGradeOf, type WaterForecast, type WaterEstimate } from '../water/index.ts';
 
 /** What the walk is planned by: a bag's water, now and to come. */
 export interface WalkedBag {
   readonly containerId: string;
   readonly estimate: WaterEstimate;
-  readonly ahead: LookAhead;
+  readonly ahead: WaterForecast;
   /** undefined for an empty bag */
   readonly daysSincePlanting: number | undefined;
-  readonly hasBeenLookedAt: boolean;
+  readonly hasBeenChecked: boolean;
 }
 
 /** Why a bag is on the round, as data; the interface puts it into words. */
 export type StopReason =
-  | { readonly kind: 'never-looked' }
+  | { readonly kind: 'never-checked' }
   | { readonly kind: 'may-be-dry'; readonly chanceNow: number; readonly chanceNextRound: number }
   | { readonly kind: 'asked-for' }
   /** its water can wait, its feed cannot */
@@ -31,7 +31,7 @@ export interface Stop {
 export interface Later {
   readonly containerId: string;
   /** local time; undefined when it is beyond the days looked at */
-  readonly lookAt: string | undefined;
+  readonly checkAt: string | undefined;
 }
 
 export interface RoundPlan {
@@ -46,33 +46,33 @@ export interface RoundPlan {
 export function planRound(
   waters: readonly WalkedBag[],
   containers: readonly Container[],
-  stands: readonly Stand[],
+  places: readonly Place[],
   feedDueIds: ReadonlySet<string> = new Set(),
 ): RoundPlan {
   const byId = new Map(waters.map((w) => [w.containerId, w]));
   const stops: Stop[] = [];
   const later: Later[] = [];
-  for (const container of inWalkingOrder(containers, stands)) {
+  for (const container of inWalkingOrder(containers, places)) {
     const water = byId.get(container.id);
     if (!water || water.daysSincePlanting === undefined) continue;
-    const { nextLook, rounds } = water.ahead;
+    const { nextCheck, rounds } = water.ahead;
     // the first look says more than any estimate: a bag that nobody has looked at is always due
-    const isDue = nextLook.kind === 'now' || !water.hasBeenLookedAt;
+    const isDue = nextCheck.kind === 'now' || !water.hasBeenChecked;
     if (!isDue && !feedDueIds.has(container.id)) {
-      later.push({ containerId: container.id, lookAt: nextLook.kind === 'at' ? nextLook.at : undefined });
+      later.push({ containerId: container.id, checkAt: nextCheck.kind === 'at' ? nextCheck.at : undefined });
       continue;
     }
     stops.push({
       containerId: container.id,
       reason: !isDue
         ? { kind: 'feed' }
-        : water.hasBeenLookedAt
+        : water.hasBeenChecked
           ? {
               kind: 'may-be-dry',
               chanceNow: water.estimate.chanceDry,
               chanceNextRound: rounds[0]?.chanceDry ?? water.estimate.chanceDry,
             }
-          : { kind: 'never-looked' },
+          : { kind: 'never-checked' },
       expected: expectedGrades(water),
     });
   }
@@ -82,12 +82,12 @@ export function planRound(
 /** Containers in the order of the walk: by stand, then by their place in it. */
 export function inWalkingOrder(
   containers: readonly Container[],
-  stands: readonly Stand[],
+  places: readonly Place[],
 ): readonly Container[] {
-  const orderOf = new Map(stands.map((s) => [s.id, s.order]));
+  const orderOf = new Map(places.map((s) => [s.id, s.order]));
   return [...containers].sort(
     (a, b) =>
-      (orderOf.get(a.standId) ?? Infinity) - (orderOf.get(b.standId) ?? Infinity) ||
+      (orderOf.get(a.placeId) ?? Infinity) - (orderOf.get(b.placeId) ?? Infinity) ||
       a.order - b.order ||
       (a.id < b.id ? -1 : 1),
   );

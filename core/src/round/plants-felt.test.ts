@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Entry, EntryOf } from '../records/index.ts';
-import { drierPlant, standingLooks } from './index.ts';
+import { drierPlant, effectiveChecks } from './index.ts';
 
 const at = (day: number, minute: number) =>
   `2026-07-${String(day).padStart(2, '0')}T18:${String(minute).padStart(2, '0')}:00.000+01:00`;
@@ -18,17 +18,17 @@ function felt(
   grade: number,
   where: 'left' | 'right' | undefined,
   moment: string,
-): EntryOf<'look'> & { readonly look: { readonly grade: number } } {
+): EntryOf<'check'> & { readonly check: { readonly grade: number } } {
   return {
     ...base(moment),
-    kind: 'look',
-    look: { method: 'finger', grade },
+    kind: 'check',
+    check: { method: 'finger', grade },
     ...(where ? { stationId: `stn_${where}` } : {}),
   };
 }
-const drink = (moment: string): Entry => ({
+const watering = (moment: string): Entry => ({
   ...base(moment),
-  kind: 'drink',
+  kind: 'watering',
   litres: 3,
   isMeasured: true,
   ranThrough: true,
@@ -41,15 +41,15 @@ const visit = (day: number, left: number, right: number) => [
 describe('looks that stand for a bag', () => {
   it('are the last one when it was at the whole bag', () => {
     const last = felt(4, undefined, at(1, 9));
-    expect(standingLooks([...visit(1, 1, 2), last])).toEqual([last]);
-    expect(standingLooks([])).toEqual([]);
+    expect(effectiveChecks([...visit(1, 1, 2), last])).toEqual([last]);
+    expect(effectiveChecks([])).toEqual([]);
   });
 
   it('are the last at each plant otherwise, driest first', () => {
-    const [left, right] = visit(1, 4, 2) as [EntryOf<'look'>, EntryOf<'look'>];
-    expect(standingLooks([felt(1, undefined, at(1, 0)), left, right])).toEqual([right, left]);
+    const [left, right] = visit(1, 4, 2) as [EntryOf<'check'>, EntryOf<'check'>];
+    expect(effectiveChecks([felt(1, undefined, at(1, 0)), left, right])).toEqual([right, left]);
     const again = felt(1, 'left', at(1, 5));
-    expect(standingLooks([left, right, again])).toEqual([again, right]);
+    expect(effectiveChecks([left, right, again])).toEqual([again, right]);
   });
 });
 
@@ -81,7 +81,7 @@ describe('the plant that usually stands driest', () => {
   it('a drink between two looks parts them', () => {
     const parted = [1, 2, 3].flatMap((day) => {
       const [left, right] = visit(day, 2, 4) as [Entry, Entry];
-      return [left, drink(at(day, 1)), right];
+      return [left, watering(at(day, 1)), right];
     });
     expect(drierPlant(parted)).toBeUndefined();
   });

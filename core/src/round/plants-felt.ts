@@ -1,7 +1,7 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import type { Entry, EntryOf } from '../records/index.ts';
 
-type LookEntry = EntryOf<'look'>;
+type CheckEntry = EntryOf<'check'>;
 
 /** Looks at several plants of one bag belong together when they were made within this time. */
 const ONE_VISIT_MILLISECONDS = 3_600_000;
@@ -12,11 +12,11 @@ const ONE_VISIT_MILLISECONDS = 3_600_000;
  *
  * @param looks at one bag, oldest first
  */
-export function standingLooks(looks: readonly LookEntry[]): readonly LookEntry[] {
-  const last = looks.at(-1);
+export function effectiveChecks(checks: readonly CheckEntry[]): readonly CheckEntry[] {
+  const last = checks.at(-1);
   if (!last) return [];
   if (last.stationId === undefined) return [last];
-  const sinceWhole = looks.slice(looks.findLastIndex((l) => l.stationId === undefined) + 1);
+  const sinceWhole = checks.slice(checks.findLastIndex((l) => l.stationId === undefined) + 1);
   const atEach = new Map(sinceWhole.map((l) => [l.stationId, l]));
   return [...atEach.values()].sort((a, b) => gradeOf(a) - gradeOf(b));
 }
@@ -41,7 +41,7 @@ export function drierPlant(
   assumed: Pick<Assumed, 'drierVisits' | 'drierPart'> = DEFAULT_ASSUMED,
 ): DrierPlant | undefined {
   const driest = visitsOf(entries).flatMap((visit) => {
-    const [first, second] = standingLooks(visit);
+    const [first, second] = effectiveChecks(visit);
     return first?.stationId !== undefined && second && gradeOf(first) < gradeOf(second)
       ? [first.stationId]
       : [];
@@ -55,12 +55,12 @@ export function drierPlant(
 }
 
 /** Looks at single plants that were made on one visit, with nothing poured between. */
-function visitsOf(entries: readonly Entry[]): readonly (readonly LookEntry[])[] {
-  const visits: LookEntry[][] = [];
+function visitsOf(entries: readonly Entry[]): readonly (readonly CheckEntry[])[] {
+  const visits: CheckEntry[][] = [];
   let isOpen = false;
   for (const entry of entries) {
-    if (entry.kind === 'drink') isOpen = false;
-    if (entry.kind !== 'look' || entry.stationId === undefined || entry.look.method !== 'finger') continue;
+    if (entry.kind === 'watering') isOpen = false;
+    if (entry.kind !== 'check' || entry.stationId === undefined || entry.check.method !== 'finger') continue;
     const visit = visits.at(-1);
     const begun = visit?.[0]?.at;
     if (isOpen && begun && Date.parse(entry.at) - Date.parse(begun) <= ONE_VISIT_MILLISECONDS)
@@ -72,6 +72,6 @@ function visitsOf(entries: readonly Entry[]): readonly (readonly LookEntry[])[] 
 }
 
 /** Only what a finger feels tells plants apart; any other way stands for the whole bag. */
-function gradeOf({ look }: LookEntry): number {
-  return look.method === 'finger' ? look.grade : Infinity;
+function gradeOf({ check }: CheckEntry): number {
+  return check.method === 'finger' ? check.grade : Infinity;
 }

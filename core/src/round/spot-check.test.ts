@@ -9,14 +9,14 @@ const garden = gannetSlip(7);
 const live = liveEntries(garden.entries);
 const waters = garden.containers.map((c) => bagWater(garden, c, DEMO_EVENING, live));
 const byId = new Map(waters.map((w) => [w.containerId, w]));
-const never = waters.map((w) => ({ ...w, hasBeenLookedAt: false }));
+const never = waters.map((w) => ({ ...w, hasBeenChecked: false }));
 // everything is due: the hardest choice
-const { stops } = planRound(never, garden.containers, garden.stands);
-const looked = stops.map((stop) => ({
+const { stops } = planRound(never, garden.containers, garden.places);
+const checked = stops.map((stop) => ({
   ...stop,
   reason: { kind: 'may-be-dry', chanceNow: 0.2, chanceNextRound: 0.4 } as const,
 }));
-const check = (minutes: number) => spotCheck(looked, byId, garden.containers, minutes);
+const check = (minutes: number) => spotCheck(checked, byId, garden.containers, minutes);
 const riskOf = (id: string) => byId.get(id)?.ahead.rounds[1]?.chanceDry ?? 1;
 
 describe('when time is short', () => {
@@ -40,18 +40,18 @@ describe('when time is short', () => {
   });
 
   it('stays within the time, the ways between stands included, but for the one stop that is always made', () => {
-    const standOf = new Map(garden.containers.map((c) => [c.id, c.standId]));
+    const placeOf = new Map(garden.containers.map((c) => [c.id, c.placeId]));
     for (const minutes of [4, 8, 15]) {
       const chosen = check(minutes);
-      const stands = new Set(chosen.map((stop) => standOf.get(stop.containerId))).size;
-      const spent = chosen.reduce((sum, stop) => sum + stop.minutes, 0) + stands;
+      const places = new Set(chosen.map((stop) => placeOf.get(stop.containerId))).size;
+      const spent = chosen.reduce((sum, stop) => sum + stop.minutes, 0) + places;
       expect(spent).toBeLessThanOrEqual(minutes + 1e-9);
     }
   });
 
   it('goes by how long things take the grower', () => {
-    const slow = resolveAssumed({ lookMinutes: 2, drinkMinutes: 5, wayMinutes: 5 });
-    const made = (assumed: Assumed) => spotCheck(looked, byId, garden.containers, 20, assumed);
+    const slow = resolveAssumed({ checkMinutes: 2, wateringMinutes: 5, walkMinutes: 5 });
+    const made = (assumed: Assumed) => spotCheck(checked, byId, garden.containers, 20, assumed);
     expect(made(slow).length).toBeLessThan(made(resolveAssumed()).length);
     for (const stop of made(slow)) expect(stop.minutes).toBeGreaterThanOrEqual(2);
   });

@@ -25,7 +25,7 @@ export function spotCheck(
   minutes: number,
   assumed: Assumed = DEFAULT_ASSUMED,
 ): readonly SpotStop[] {
-  const standOf = new Map(containers.map((c) => [c.id, c.standId]));
+  const placeOf = new Map(containers.map((c) => [c.id, c.placeId]));
   const open = new Map(
     stops.map((stop) => [stop.containerId, choiceOf(stop, waters.get(stop.containerId), assumed)]),
   );
@@ -34,12 +34,12 @@ export function spotCheck(
   let left = minutes;
   while (open.size > 0) {
     const costOf = (stop: SpotStop) =>
-      stop.minutes + (visited.has(standOf.get(stop.containerId)) ? 0 : assumed.wayMinutes);
+      stop.minutes + (visited.has(placeOf.get(stop.containerId)) ? 0 : assumed.walkMinutes);
     const fitting = [...open.values()].filter((stop) => chosen.length === 0 || costOf(stop) <= left);
     if (fitting.length === 0) break;
     const best = fitting.reduce((a, b) => (b.risk / costOf(b) > a.risk / costOf(a) ? b : a));
     left -= costOf(best);
-    visited.add(standOf.get(best.containerId));
+    visited.add(placeOf.get(best.containerId));
     open.delete(best.containerId);
     chosen.push(best);
   }
@@ -51,10 +51,10 @@ function choiceOf(stop: Stop, water: WalkedBag | undefined, assumed: Assumed): S
   const rounds = water?.ahead.rounds ?? [];
   const risk = rounds[1]?.chanceDry ?? rounds[0]?.chanceDry ?? water?.estimate.chanceDry ?? 1;
   // nobody has looked: the doubt itself is the risk
-  const isUnknown = stop.reason.kind === 'never-looked';
+  const isUnknown = stop.reason.kind === 'never-checked';
   return {
     containerId: stop.containerId,
     risk: isUnknown ? Math.max(0.5, risk) : risk,
-    minutes: assumed.lookMinutes + assumed.drinkMinutes * risk,
+    minutes: assumed.checkMinutes + assumed.wateringMinutes * risk,
   };
 }

@@ -9,7 +9,7 @@ export {
 } from './bands.ts';
 export { frostChance, frostYear, growingYearOf, MIDSUMMER, type FrostYear } from './frost.ts';
 export { hardeningPlan, nightWord, type HardeningDay, type NightWord } from './hardening.ts';
-export { TIMING_SCHOOLS, timingSchoolOf, type TimingSchool } from './schools.ts';
+export { TIMING_PRACTICES, timingPracticeOf, type TimingPractice } from './practices.ts';
 export {
   datesFrom,
   plantingWindow,

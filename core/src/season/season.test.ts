@@ -4,7 +4,7 @@ import { occupantsOf } from '../plants/index.ts';
 import { siteOf } from '../garden-state/index.ts';
 import { liveEntries, type Plan } from '../records/index.ts';
 import { frostYear } from './frost.ts';
-import { timingSchoolOf } from './schools.ts';
+import { timingPracticeOf } from './practices.ts';
 import { inTheWay, isCarriedOut, yearOfOccupant, yearOfPlan } from './bands.ts';
 
 const garden = gannetSlip(3);
@@ -16,7 +16,7 @@ const context = {
     cover: 'open' as const,
     frost: frostYear(site, garden.settings.frost, [], today),
     site,
-    school: timingSchoolOf(undefined),
+    practice: timingPracticeOf(undefined),
   },
   supportDays: { fromDays: 0, toDays: 0 },
   today,

@@ -7,16 +7,16 @@ import { CROPS, cropOf } from '../plants/index.ts';
 import { datesFrom, plantingWindow, secondCrop, type Cover, type TimingPlace } from './windows.ts';
 import { frostChance, frostYear, growingYearOf } from './frost.ts';
 import { hardeningPlan, nightWord } from './hardening.ts';
-import { timingSchoolOf } from './schools.ts';
+import { timingPracticeOf } from './practices.ts';
 
 const site = { latitudeDegrees: 51, normals: defaultNormals(51) };
 const own = { last: '04-25', first: '10-20' };
 const frost = frostYear(site, own, [], '2026-06-01');
-const place = (cover: Cover, schoolId = 'two-weeks'): TimingPlace => ({
+const place = (cover: Cover, practiceId = 'two-weeks'): TimingPlace => ({
   cover,
   frost,
   site,
-  school: timingSchoolOf(schoolId),
+  practice: timingPracticeOf(practiceId),
 });
 const tomato = cropOf('tomato');
 const habitsOf = (id: string) => cropOf(id).habits[0] as (typeof tomato.habits)[number];

@@ -3,7 +3,7 @@ import { addDays, dayOfYear, daysBetween, type Day } from '../calendar/index.ts'
 import { daylightHours, normalOfDay, type Site } from '../climate/index.ts';
 import type { Crop, Habit } from '../plants/index.ts';
 import { frostChance, MIDSUMMER, type FrostYear } from './frost.ts';
-import type { TimingSchool } from './schools.ts';
+import type { TimingPractice } from './practices.ts';
 
 export interface DaySpan {
   readonly from: Day;
@@ -18,7 +18,7 @@ export interface TimingPlace {
   readonly cover: Cover;
   readonly frost: FrostYear;
   readonly site: Site;
-  readonly school: TimingSchool;
+  readonly practice: TimingPractice;
 }
 
 /** What holds planting back at its early end. */
@@ -50,8 +50,8 @@ function earliestOpen(
   place: TimingPlace,
   assumed: Assumed,
 ): { day: Day | undefined; limit: TimingLimit } {
-  const { frost, site, school } = place;
-  const byFrost = frost.last === undefined ? frost.start : addDays(frost.last, school.weeksAfterFrost * 7);
+  const { frost, site, practice } = place;
+  const byFrost = frost.last === undefined ? frost.start : addDays(frost.last, practice.weeksAfterFrost * 7);
   const needs = crop.nightCelsius.value - assumed.nightShelter;
   const warm = firstDay(place, byFrost, (day) => normalOfDay(site.normals, day).minCelsius >= needs);
   if (warm !== byFrost) return { day: warm, limit: 'nights' };

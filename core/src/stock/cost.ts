@@ -1,9 +1,9 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { containerKind } from '../bags/index.ts';
 import { dayOf } from '../calendar/index.ts';
-import type { Entry, Container, Settings, Good } from '../records/index.ts';
+import type { Entry, Container, Settings, Product } from '../records/index.ts';
 import type { Recipe } from '../mixes/index.ts';
-import { findGood } from '../products/index.ts';
+import { findProduct } from '../products/index.ts';
 import { takenByFeed, takenByFilling } from './stock.ts';
 import { type PriceLog } from './prices.ts';
 
@@ -40,20 +40,20 @@ export interface BagCost {
 }
 
 /** What a price is looked up by: the latest paid or seen, else the cheapest pack's. */
-export type UnitPrice = (goodId: string) => number | undefined;
+export type UnitPrice = (productId: string) => number | undefined;
 
 /**
  * Prices per unit of a good: the latest in the log, else that of its cheapest priced pack.
  */
 export function unitPrices(
   logs: readonly PriceLog[],
-  packs: readonly { readonly goodId: string; readonly amount: number; readonly price?: number | undefined }[],
+  packs: readonly { readonly productId: string; readonly amount: number; readonly price?: number | undefined }[],
 ): UnitPrice {
-  return (goodId) => {
-    const log = logs.find((l) => l.goodId === goodId);
+  return (productId) => {
+    const log = logs.find((l) => l.productId === productId);
     if (log) return log.latest.perUnit;
     const each = packs.flatMap((p) =>
-      p.goodId === goodId && p.price !== undefined ? [p.price / p.amount] : [],
+      p.productId === productId && p.price !== undefined ? [p.price / p.amount] : [],
     );
     return each.length === 0 ? undefined : Math.min(...each);
   };
@@ -75,7 +75,7 @@ export function costOf(
     readonly mixes: readonly Recipe[];
     readonly settings: Pick<Settings, 'hourValue'>;
     readonly bagsInUse: number;
-    readonly goods?: readonly Good[];
+    readonly products?: readonly Product[];
   },
   priceOf: UnitPrice,
   assumed: Assumed = DEFAULT_ASSUMED,
@@ -85,20 +85,20 @@ export function costOf(
   const bagLine = costOfBag(container);
   if (bagLine) lines.push(bagLine);
   else unpriced.add('bag');
-  const priced = (goodId: string, amount: number): number => {
-    const each = priceOf(goodId);
-    if (each === undefined) unpriced.add(goodId);
+  const priced = (productId: string, amount: number): number => {
+    const each = priceOf(productId);
+    if (each === undefined) unpriced.add(productId);
     return (each ?? 0) * amount;
   };
   const filling = latestFilling(container, live, year);
   if (filling) {
-    const amended = new Map(filling.amendments.map((a) => [a.goodId, a.grams / 1000]));
+    const amended = new Map(filling.amendments.map((a) => [a.productId, a.grams / 1000]));
     let mix = 0;
     let amendments = 0;
-    for (const [goodId, amount] of takenByFilling(filling, garden.mixes, assumed)) {
-      const kilograms = amended.get(goodId);
-      if (kilograms === undefined) mix += priced(goodId, amount);
-      else amendments += priced(goodId, amount);
+    for (const [productId, amount] of takenByFilling(filling, garden.mixes, assumed)) {
+      const kilograms = amended.get(productId);
+      if (kilograms === undefined) mix += priced(productId, amount);
+      else amendments += priced(productId, amount);
     }
     const over = assumed.mixLives;
     if (mix > 0) lines.push({ what: 'mix', price: mix / over, how: { kind: 'spread', over, whole: mix } });
@@ -109,14 +109,14 @@ export function costOf(
   const feeds = live.reduce((sum, entry) => {
     if (entry.kind !== 'fed' || entry.containerId !== container.id || yearOf(entry) !== year) return sum;
     // what is steeped at home was not bought
-    if (findGood(entry.goodId, garden.goods)?.feed?.form === 'tea') return sum;
-    return sum + priced(entry.goodId, takenByFeed(entry, garden.goods) ?? 0);
+    if (findProduct(entry.productId, garden.products)?.feed?.form === 'tea') return sum;
+    return sum + priced(entry.productId, takenByFeed(entry, garden.products) ?? 0);
   }, 0);
   if (feeds > 0) lines.push({ what: 'feeds', price: feeds, how: { kind: 'as-used' } });
   for (const entry of live) {
     if (yearOf(entry) !== year) continue;
     if (entry.kind === 'used' && entry.containerId === container.id) {
-      lines.push({ what: 'supplies', price: priced(entry.goodId, entry.amount), how: { kind: 'as-used' } });
+      lines.push({ what: 'supplies', price: priced(entry.productId, entry.amount), how: { kind: 'as-used' } });
     }
     if (entry.kind === 'spent') {
       const among = shareAmong(entry.containerIds, container.id, garden.bagsInUse);

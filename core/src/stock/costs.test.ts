@@ -12,7 +12,7 @@ const diary = (drafts: readonly Draft[]): Entry[] =>
     (draft, i) => ({ ...draft, id: `ent_cost${String(i).padStart(3, '0')}`, recordedAt: draft.at }) as Entry,
   );
 const money = { mixes: [], settings: {}, bagsInUse: 12 };
-const prices = (goodId: string) => ({ 'bought-mix': 0.2, lime: 2, string: 0.05 })[goodId];
+const prices = (productId: string) => ({ 'bought-mix': 0.2, lime: 2, string: 0.05 })[productId];
 const lineOf = (cost: ReturnType<typeof costOf>, what: string) => cost.lines.find((l) => l.what === what);
 
 const filling: Draft = {
@@ -21,7 +21,7 @@ const filling: Draft = {
   containerId: bag.id,
   layers: [{ mixId: 'bought', litres: 40 }],
   keptLitres: 0,
-  amendments: [{ goodId: 'lime', grams: 50, where: 'mixed' }],
+  amendments: [{ productId: 'lime', grams: 50, where: 'mixed' }],
 };
 
 describe('what a bag costs in a season', () => {
@@ -36,16 +36,16 @@ describe('what a bag costs in a season', () => {
   });
 
   it('counts the feeds that were bought, and not the tea that was steeped', () => {
-    const feed = (goodId: string, amount: number): Draft => ({
+    const feed = (productId: string, amount: number): Draft => ({
       kind: 'fed',
       at: on('2026-07-01'),
       containerId: bag.id,
-      goodId,
+      productId,
       amount,
       unit: 'millilitre',
       litres: 5,
     });
-    const bottle = (goodId: string) => (goodId === 'tomato-liquid' ? 4 : prices(goodId));
+    const bottle = (productId: string) => (productId === 'tomato-liquid' ? 4 : prices(productId));
     const cost = costOf(bag, diary([feed('tomato-liquid', 50), feed('weed-tea', 500)]), 2026, money, bottle);
     // 0.05 L at 4 a litre
     expect(lineOf(cost, 'feeds')).toMatchObject({ price: 0.2, how: { kind: 'as-used' } });
@@ -93,7 +93,7 @@ describe('what a bag costs in a season', () => {
     const used: Draft = {
       kind: 'used',
       at: on('2026-06-01'),
-      goodId: 'cage',
+      productId: 'cage',
       amount: 1,
       containerId: bag.id,
     };
@@ -105,15 +105,15 @@ describe('what a bag costs in a season', () => {
   it('looks a price up by the latest in the log, then by the cheapest pack', () => {
     const logs = priceLogs(
       diary([
-        { kind: 'priced', at: on('2026-01-01'), goodId: 'coir', amount: 10, price: 4 },
-        { kind: 'priced', at: on('2026-02-01'), goodId: 'coir', amount: 10, price: 3 },
+        { kind: 'priced', at: on('2026-01-01'), productId: 'coir', amount: 10, price: 4 },
+        { kind: 'priced', at: on('2026-02-01'), productId: 'coir', amount: 10, price: 3 },
       ]),
     );
     const priceOf = unitPrices(logs, [
-      { goodId: 'coir', amount: 1, price: 9 },
-      { goodId: 'bark', amount: 40, price: 8 },
-      { goodId: 'bark', amount: 80, price: 12 },
-      { goodId: 'loam', amount: 20 },
+      { productId: 'coir', amount: 1, price: 9 },
+      { productId: 'bark', amount: 40, price: 8 },
+      { productId: 'bark', amount: 80, price: 12 },
+      { productId: 'loam', amount: 20 },
     ]);
     expect([priceOf('coir'), priceOf('bark'), priceOf('loam')]).toEqual([0.3, 0.15, undefined]);
   });

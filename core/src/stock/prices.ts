@@ -12,7 +12,7 @@ export interface PricePoint {
 
 /** When a good is cheap, by what was seen and paid. */
 export interface PriceLog {
-  readonly goodId: string;
+  readonly productId: string;
   /** oldest first */
   readonly points: readonly PricePoint[];
   /** middle price per unit */
@@ -32,7 +32,7 @@ function middle(values: readonly number[]): number {
 
 /** Every good's prices in the diary: what was paid, and what was only seen. */
 export function priceLogs(live: readonly Entry[]): readonly PriceLog[] {
-  const byGood = new Map<string, PricePoint[]>();
+  const byProduct = new Map<string, PricePoint[]>();
   for (const entry of live) {
     if (entry.kind !== 'priced' && entry.kind !== 'bought') continue;
     const price = entry.kind === 'priced' ? entry.price : entry.paid;
@@ -44,10 +44,10 @@ export function priceLogs(live: readonly Entry[]): readonly PriceLog[] {
       perUnit: price / entry.amount,
       isPaid: entry.kind === 'bought',
     };
-    byGood.set(entry.goodId, [...(byGood.get(entry.goodId) ?? []), point]);
+    byProduct.set(entry.productId, [...(byProduct.get(entry.productId) ?? []), point]);
   }
-  return [...byGood].map(([goodId, points]) => ({
-    goodId,
+  return [...byProduct].map(([productId, points]) => ({
+    productId,
     points,
     usualPerUnit: middle(points.map((p) => p.perUnit)),
     latest: points.at(-1) as PricePoint,

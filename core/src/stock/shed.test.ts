@@ -13,7 +13,7 @@ const diary = (drafts: readonly Draft[]): Entry[] =>
 const bought = (day: string, amount: number, paid?: number): Draft => ({
   kind: 'bought',
   at: on(day),
-  goodId: 'coir',
+  productId: 'coir',
   amount,
   ...(paid === undefined ? {} : { paid }),
 });
@@ -23,7 +23,7 @@ const filled = (day: string, litres: number): Draft => ({
   containerId: 'con_abcdef',
   layers: [{ mixId: 'third-each', litres }],
   keptLitres: 0,
-  amendments: [{ goodId: 'lime', grams: 60, where: 'mixed' }],
+  amendments: [{ productId: 'lime', grams: 60, where: 'mixed' }],
 });
 
 describe('the shed', () => {
@@ -32,11 +32,11 @@ describe('the shed', () => {
       diary([
         bought('2026-03-01', 20),
         bought('2026-05-01', 70),
-        { kind: 'used', at: on('2026-05-02'), goodId: 'coir', amount: 25 },
+        { kind: 'used', at: on('2026-05-02'), productId: 'coir', amount: 25 },
       ]),
     );
     expect(coir).toMatchObject({
-      goodId: 'coir',
+      productId: 'coir',
       left: 65,
       lots: [{ boughtAt: on('2026-05-01'), left: 65 }],
     });
@@ -46,13 +46,13 @@ describe('the shed', () => {
     const [coir] = stockOf(diary([bought('2026-03-01', 70), filled('2026-05-01', 46)]));
     expect(coir?.left).toBeCloseTo(70 - 46 / 3 / 0.92, 9);
     expect(
-      takenByFilling({ layers: [], amendments: [{ goodId: 'lime', grams: 60, where: 'mixed' }] }, []),
+      takenByFilling({ layers: [], amendments: [{ productId: 'lime', grams: 60, where: 'mixed' }] }, []),
     ).toEqual(new Map([['lime', 0.06]]));
   });
 
   it('gives the lime that belongs to a mix, beside what is worked in', () => {
     const layers = [{ mixId: 'peat-perlite', litres: 20 }];
-    const taken = takenByFilling({ layers, amendments: [{ goodId: 'lime', grams: 40, where: 'mixed' }] }, []);
+    const taken = takenByFilling({ layers, amendments: [{ productId: 'lime', grams: 40, where: 'mixed' }] }, []);
     expect(taken.get('lime')).toBeCloseTo(20 * 0.003 + 0.04, 9);
   });
 
@@ -60,8 +60,8 @@ describe('the shed', () => {
     const stocks = stockOf(
       diary([
         bought('2026-03-01', 20),
-        { kind: 'used', at: on('2026-03-05'), goodId: 'coir', amount: 50 },
-        { kind: 'counted', at: on('2026-03-09'), goodId: 'coir', amount: 8 },
+        { kind: 'used', at: on('2026-03-05'), productId: 'coir', amount: 50 },
+        { kind: 'counted', at: on('2026-03-09'), productId: 'coir', amount: 8 },
         filled('2026-05-01', 9.2),
       ]),
     );
@@ -83,7 +83,7 @@ describe('the shed', () => {
           for (const { isIn, amount } of steps) {
             if (isIn) drafts.push(bought('2026-02-01', amount));
             else if (amount <= there)
-              drafts.push({ kind: 'used', at: on('2026-02-01'), goodId: 'coir', amount });
+              drafts.push({ kind: 'used', at: on('2026-02-01'), productId: 'coir', amount });
             else continue;
             there += isIn ? amount : -amount;
           }
@@ -99,7 +99,7 @@ describe('the shed', () => {
     const live = liveEntries(gannetSlip(7).entries);
     const stocks = stockOf(live);
     expect(stocks.length).toBeGreaterThan(8);
-    for (const stock of stocks) expect(stock.left, stock.goodId).toBeGreaterThanOrEqual(-1e-9);
+    for (const stock of stocks) expect(stock.left, stock.productId).toBeGreaterThanOrEqual(-1e-9);
   });
 });
 
@@ -107,7 +107,7 @@ describe('prices', () => {
   const seen = (day: string, price: number): Draft => ({
     kind: 'priced',
     at: on(day),
-    goodId: 'coir',
+    productId: 'coir',
     amount: 50,
     price,
   });
@@ -131,14 +131,14 @@ describe('prices', () => {
 
 describe('what a feed takes from the shed', () => {
   it.each([
-    ['45 mL of a liquid', { goodId: 'tomato-liquid', amount: 45, unit: 'millilitre' }, 0.045],
-    ['a spoon of a liquid', { goodId: 'tomato-liquid', amount: 1, unit: 'spoon' }, 0.015],
-    ['grams of a powder', { goodId: 'balanced-soluble', amount: 3, unit: 'gram' }, 0.003],
+    ['45 mL of a liquid', { productId: 'tomato-liquid', amount: 45, unit: 'millilitre' }, 0.045],
+    ['a spoon of a liquid', { productId: 'tomato-liquid', amount: 1, unit: 'spoon' }, 0.015],
+    ['grams of a powder', { productId: 'balanced-soluble', amount: 3, unit: 'gram' }, 0.003],
     // 3 × 15 mL × 0.6
-    ['spoons of casts', { goodId: 'casts', amount: 3, unit: 'spoon' }, 0.027],
-    ['spikes', { goodId: 'feed-spikes', amount: 2, unit: 'piece' }, 2],
-    ['what nobody knows', { goodId: 'nothing', amount: 2, unit: 'gram' }, undefined],
-    ['spikes by the gram', { goodId: 'feed-spikes', amount: 2, unit: 'gram' }, undefined],
+    ['spoons of casts', { productId: 'casts', amount: 3, unit: 'spoon' }, 0.027],
+    ['spikes', { productId: 'feed-spikes', amount: 2, unit: 'piece' }, 2],
+    ['what nobody knows', { productId: 'nothing', amount: 2, unit: 'gram' }, undefined],
+    ['spikes by the gram', { productId: 'feed-spikes', amount: 2, unit: 'gram' }, undefined],
   ] as const)('%s', (_, fed, taken) => {
     const found = takenByFeed(fed);
     if (taken === undefined) expect(found).toBeUndefined();
@@ -148,12 +148,12 @@ describe('what a feed takes from the shed', () => {
   it('counts the bottle down', () => {
     const [bottle] = stockOf(
       diary([
-        { kind: 'bought', at: on('2026-05-01'), goodId: 'tomato-liquid', amount: 1 },
+        { kind: 'bought', at: on('2026-05-01'), productId: 'tomato-liquid', amount: 1 },
         {
           kind: 'fed',
           at: on('2026-06-01'),
           containerId: 'con_abcdef',
-          goodId: 'tomato-liquid',
+          productId: 'tomato-liquid',
           amount: 40,
           unit: 'millilitre',
           litres: 10,

@@ -1,5 +1,5 @@
-import type { Entry, EntryOf, Good } from '../records/index.ts';
-import { gramsOfFeed, findGood } from '../products/index.ts';
+import type { Entry, EntryOf, Product } from '../records/index.ts';
+import { gramsOfFeed, findProduct } from '../products/index.ts';
 import { ingredientLitres, mixOf, type Recipe } from '../mixes/index.ts';
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 
@@ -7,7 +7,7 @@ import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 export interface StockMove {
   readonly entryId: string;
   readonly at: string;
-  readonly goodId: string;
+  readonly productId: string;
   readonly kind: 'bought' | 'used' | 'filled' | 'fed' | 'counted';
   /** added (bought) or taken (used, filled, fed); what a count changed it by */
   readonly change: number;
@@ -15,7 +15,7 @@ export interface StockMove {
 
 /** What is left of a good, and how it came to that. */
 export interface Stock {
-  readonly goodId: string;
+  readonly productId: string;
   /** below 0 when more was used than was ever put in: it wants counting */
   readonly left: number;
   /** the day of the last move */
@@ -36,13 +36,13 @@ export function takenByFilling(
   assumed: Assumed = DEFAULT_ASSUMED,
 ): ReadonlyMap<string, number> {
   const taken = new Map<string, number>();
-  const take = (goodId: string, amount: number) => taken.set(goodId, (taken.get(goodId) ?? 0) + amount);
+  const take = (productId: string, amount: number) => taken.set(productId, (taken.get(productId) ?? 0) + amount);
   for (const { mixId, litres } of entry.layers) {
     const mix = mixOf(mixId, own);
     for (const need of ingredientLitres(mix, litres, assumed)) take(need.ingredientId, need.litres);
     if (mix.limeGramsPerLitre > 0) take('lime', (mix.limeGramsPerLitre * litres) / 1000);
   }
-  for (const { goodId, grams } of entry.amendments) take(goodId, grams / 1000);
+  for (const { productId, grams } of entry.amendments) take(productId, grams / 1000);
   return taken;
 }
 
@@ -58,43 +58,43 @@ const HANDFUL_LITRES = 0.05;
  * // => 0.045
  */
 export function takenByFeed(
-  fed: Pick<EntryOf<'fed'>, 'goodId' | 'amount' | 'unit'>,
-  goods: readonly Good[] = [],
+  fed: Pick<EntryOf<'fed'>, 'productId' | 'amount' | 'unit'>,
+  products: readonly Product[] = [],
   handfulLitres = HANDFUL_LITRES,
 ): number | undefined {
-  const good = findGood(fed.goodId, goods);
-  if (!good) return undefined;
-  if (good.unit === 'piece') return fed.unit === 'piece' ? fed.amount : undefined;
-  const isLitres = good.unit === 'litre';
+  const product = findProduct(fed.productId, products);
+  if (!product) return undefined;
+  if (product.unit === 'piece') return fed.unit === 'piece' ? fed.amount : undefined;
+  const isLitres = product.unit === 'litre';
   if (isLitres && fed.unit === 'millilitre') return fed.amount / 1000;
   if (isLitres && fed.unit === 'litre') return fed.amount;
-  const grams = gramsOfFeed(fed, good, handfulLitres);
+  const grams = gramsOfFeed(fed, product, handfulLitres);
   if (grams === undefined) return undefined;
   if (!isLitres) return grams / 1000;
-  return good.kilogramsPerLitre === undefined ? undefined : grams / 1000 / good.kilogramsPerLitre;
+  return product.kilogramsPerLitre === undefined ? undefined : grams / 1000 / product.kilogramsPerLitre;
 }
 
 function movesOf(
   entry: Entry,
   own: readonly Recipe[],
   assumed: Assumed,
-  goods: readonly Good[],
+  products: readonly Product[],
 ): readonly StockMove[] {
   const base = { entryId: entry.id, at: entry.at };
   if (entry.kind === 'bought')
-    return [{ ...base, kind: 'bought', goodId: entry.goodId, change: entry.amount }];
-  if (entry.kind === 'used') return [{ ...base, kind: 'used', goodId: entry.goodId, change: -entry.amount }];
+    return [{ ...base, kind: 'bought', productId: entry.productId, change: entry.amount }];
+  if (entry.kind === 'used') return [{ ...base, kind: 'used', productId: entry.productId, change: -entry.amount }];
   if (entry.kind === 'counted')
-    return [{ ...base, kind: 'counted', goodId: entry.goodId, change: entry.amount }];
+    return [{ ...base, kind: 'counted', productId: entry.productId, change: entry.amount }];
   if (entry.kind === 'fed') {
-    const taken = takenByFeed(entry, goods);
-    return taken === undefined ? [] : [{ ...base, kind: 'fed', goodId: entry.goodId, change: -taken }];
+    const taken = takenByFeed(entry, products);
+    return taken === undefined ? [] : [{ ...base, kind: 'fed', productId: entry.productId, change: -taken }];
   }
   if (entry.kind !== 'filled') return [];
-  return [...takenByFilling(entry, own, assumed)].map(([goodId, amount]) => ({
+  return [...takenByFilling(entry, own, assumed)].map(([productId, amount]) => ({
     ...base,
     kind: 'filled' as const,
-    goodId,
+    productId,
     change: -amount,
   }));
 }
@@ -109,20 +109,20 @@ export function stockOf(
   live: readonly Entry[],
   own: readonly Recipe[] = [],
   assumed: Assumed = DEFAULT_ASSUMED,
-  goods: readonly Good[] = [],
+  products: readonly Product[] = [],
 ): readonly Stock[] {
-  const byGood = new Map<string, StockMove[]>();
+  const byProduct = new Map<string, StockMove[]>();
   for (const entry of live) {
-    for (const move of movesOf(entry, own, assumed, goods)) {
-      const moves = byGood.get(move.goodId);
+    for (const move of movesOf(entry, own, assumed, products)) {
+      const moves = byProduct.get(move.productId);
       if (moves) moves.push(move);
-      else if (move.kind === 'bought' || move.kind === 'counted') byGood.set(move.goodId, [move]);
+      else if (move.kind === 'bought' || move.kind === 'counted') byProduct.set(move.productId, [move]);
     }
   }
-  return [...byGood].map(([goodId, moves]) => reckoned(goodId, moves));
+  return [...byProduct].map(([productId, moves]) => reckoned(productId, moves));
 }
 
-function reckoned(goodId: string, raw: readonly StockMove[]): Stock {
+function reckoned(productId: string, raw: readonly StockMove[]): Stock {
   let left = 0;
   let lots: { boughtAt: string; left: number }[] = [];
   const moves = raw.map((move): StockMove => {
@@ -132,7 +132,7 @@ function reckoned(goodId: string, raw: readonly StockMove[]): Stock {
     left += change;
     return { ...move, change };
   });
-  return { goodId, left, lastAt: raw.at(-1)?.at ?? '', moves, lots };
+  return { productId, left, lastAt: raw.at(-1)?.at ?? '', moves, lots };
 }
 
 /** Takes an amount out of lots, the oldest first. */

@@ -5,7 +5,7 @@ export type UnitSystem = 'metric' | 'us' | 'uk';
 
 /** What an amount is for decides its unit: a bag and a spoon are both volumes, but nobody says "0.015 L". */
 export type Purpose =
-  'bag' | 'drink' | 'size' | 'depth' | 'height' | 'crop' | 'weight' | 'temperature' | 'rain';
+  'bag' | 'water' | 'size' | 'depth' | 'height' | 'crop' | 'weight' | 'temperature' | 'rain';
 
 interface Choice {
   readonly unit: UnitName;
@@ -21,7 +21,7 @@ interface Choice {
 
 const METRIC: Record<Purpose, Choice> = {
   bag: { unit: 'litre', digits: 0, smallBelow: 10, small: { unit: 'litre', digits: 1 } },
-  drink: { unit: 'litre', digits: 1, smallBelow: 0.2995, small: { unit: 'millilitre', digits: 0 } },
+  water: { unit: 'litre', digits: 1, smallBelow: 0.2995, small: { unit: 'millilitre', digits: 0 } },
   size: { unit: 'centimetre', digits: 1 },
   depth: { unit: 'centimetre', digits: 1 },
   height: { unit: 'metre', digits: 2, smallBelow: 995, small: { unit: 'centimetre', digits: 0 } },
@@ -33,7 +33,7 @@ const METRIC: Record<Purpose, Choice> = {
 
 const US: Record<Purpose, Choice> = {
   bag: { unit: 'usGallon', digits: 1 },
-  drink: { unit: 'usGallon', digits: 2, smallBelow: 0.485, small: { unit: 'usCup', digits: 1 } },
+  water: { unit: 'usGallon', digits: 2, smallBelow: 0.485, small: { unit: 'usCup', digits: 1 } },
   size: { unit: 'inch', digits: 1 },
   depth: { unit: 'inch', digits: 1 },
   height: { unit: 'foot', digits: 1, smallBelow: 901.7, small: { unit: 'inch', digits: 0 } },
@@ -46,7 +46,7 @@ const US: Record<Purpose, Choice> = {
 const UK: Record<Purpose, Choice> = {
   ...US,
   bag: METRIC.bag,
-  drink: { unit: 'imperialGallon', digits: 2, smallBelow: 1.165, small: { unit: 'imperialPint', digits: 1 } },
+  water: { unit: 'imperialGallon', digits: 2, smallBelow: 1.165, small: { unit: 'imperialPint', digits: 1 } },
   temperature: METRIC.temperature,
   rain: METRIC.rain,
 };

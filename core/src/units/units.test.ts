@@ -95,19 +95,19 @@ describe('reading amounts as they are typed', () => {
   });
 
   it('keeps the text as entered', () => {
-    const read = parseAmount(' 2 1/4 gal ', 'drink', 'us');
+    const read = parseAmount(' 2 1/4 gal ', 'water', 'us');
     expect(read.ok && read.amount.text).toBe('2 1/4 gal');
   });
 
   it.each([
-    ['metric', 'drink', 0.2994, 0.2996],
+    ['metric', 'water', 0.2994, 0.2996],
     ['metric', 'height', 994.9, 995.1],
     ['metric', 'crop', 0.9994, 0.9996],
-    ['us', 'drink', 0.4849, 0.4851],
+    ['us', 'water', 0.4849, 0.4851],
     ['us', 'height', 901.6, 901.8],
     ['us', 'crop', 0.4521, 0.4523],
-    ['uk', 'drink', 1.12, 1.1649],
-    ['uk', 'drink', 1.1651, 1.18],
+    ['uk', 'water', 1.12, 1.1649],
+    ['uk', 'water', 1.1651, 1.18],
   ] as const)(
     '%s, %s: what is shown about the change of units is read back to itself',
     (system, purpose, below, above) => {
@@ -122,7 +122,7 @@ describe('reading amounts as they are typed', () => {
   it('reads back what it shows, in every system and for every purpose, to the digits shown', () => {
     const purposes: Purpose[] = [
       'bag',
-      'drink',
+      'water',
       'size',
       'depth',
       'height',
@@ -150,8 +150,8 @@ describe('reading amounts as they are typed', () => {
 
 describe('showing amounts', () => {
   it('picks the unit that people say', () => {
-    expect(show(0.25, 'drink', 'metric')).toBe('250 mL');
-    expect(show(6.5, 'drink', 'metric')).toBe('6.5 L');
+    expect(show(0.25, 'water', 'metric')).toBe('250 mL');
+    expect(show(6.5, 'water', 'metric')).toBe('6.5 L');
     expect(show(1290, 'height', 'metric')).toBe('1.29 m');
     expect(show(175, 'depth', 'us')).toBe('6.9 in');
     expect(showParts(30, 'temperature', 'us')).toEqual({ number: '86', symbol: '°F' });

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { at, drink, look, ONE_BAG, SITE, steps } from '../../test/one-bag.ts';
+import { at, watering, check, ONE_BAG, SITE, steps } from '../../test/one-bag.ts';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { completeWeather } from '../climate/index.ts';
 import {
-  adviseDrink,
-  lookAhead,
+  adviseWatering,
+  forecastWater,
   runFilter,
   storeOf,
   timelineOf,
@@ -32,26 +32,26 @@ describe('looking ahead', () => {
     runFilter(ONE_BAG, steps(events, at('2026-07-10', '18:00'))).belief;
 
   it('the chance of being dry only grows while nobody waters, and a lower risk looks no later', () => {
-    const belief = beliefAfter([drink('2026-07-10', 9, '17:50', true)]);
-    const far = lookAhead(belief, ONE_BAG, spansFrom(10), { ...DEFAULT_ASSUMED, risk: 0.3 });
+    const belief = beliefAfter([watering('2026-07-10', 9, '17:50', true)]);
+    const far = forecastWater(belief, ONE_BAG, spansFrom(10), { ...DEFAULT_ASSUMED, risk: 0.3 });
     const chances = far.rounds.map((r) => r.chanceDry);
     expect([...chances].sort((a, b) => a - b)).toEqual(chances);
     const index = (risk: number) => {
-      const { nextLook } = lookAhead(belief, ONE_BAG, spansFrom(10), { ...DEFAULT_ASSUMED, risk });
-      return nextLook.kind === 'now' ? 0 : nextLook.kind === 'later' ? Infinity : Date.parse(nextLook.at);
+      const { nextCheck } = forecastWater(belief, ONE_BAG, spansFrom(10), { ...DEFAULT_ASSUMED, risk });
+      return nextCheck.kind === 'now' ? 0 : nextCheck.kind === 'later' ? Infinity : Date.parse(nextCheck.at);
     };
     expect(index(0.05)).toBeLessThanOrEqual(index(0.3));
   });
 
   it('a bag felt dry is looked at now, and its hours to refill are none', () => {
-    const ahead = lookAhead(beliefAfter([look('2026-07-10', 1, '17:50')]), ONE_BAG, spansFrom(10));
-    expect(ahead.nextLook).toEqual({ kind: 'now' });
+    const ahead = forecastWater(beliefAfter([check('2026-07-10', 1, '17:50')]), ONE_BAG, spansFrom(10));
+    expect(ahead.nextCheck).toEqual({ kind: 'now' });
     expect(ahead.hoursToRefill.low).toBe(0);
   });
 
   it('the hours to refill come in order', () => {
-    const { hoursToRefill } = lookAhead(
-      beliefAfter([drink('2026-07-10', 9, '17:50', true)]),
+    const { hoursToRefill } = forecastWater(
+      beliefAfter([watering('2026-07-10', 9, '17:50', true)]),
       ONE_BAG,
       spansFrom(10),
     );
@@ -65,10 +65,10 @@ describe('what follows a look', () => {
   const advise = (grade: number, isDueAgainBeforeNextRound = false, daysSincePlanting = 60) => {
     const { estimate } = runFilter(
       ONE_BAG,
-      steps([drink('2026-07-14', 9, '18:05', true), look('2026-07-16', grade)]),
+      steps([watering('2026-07-14', 9, '18:05', true), check('2026-07-16', grade)]),
     );
-    return adviseDrink(estimate, ONE_BAG, {
-      look: { method: 'finger', grade },
+    return adviseWatering(estimate, ONE_BAG, {
+      check: { method: 'finger', grade },
       isDueAgainBeforeNextRound,
       daysSincePlanting,
       measure: can,
@@ -96,15 +96,15 @@ describe('what follows a look', () => {
   it('the level of a reservoir says nothing while roots are not down to it, and fills it up later', () => {
     const planter = { ...ONE_BAG, stores: [storeOf('reservoir', 10, DEFAULT_ASSUMED)] };
     const empty: WaterEvent = {
-      kind: 'look',
+      kind: 'check',
       id: 'ent_level',
       at: at('2026-07-16', '18:00'),
-      look: { method: 'level', share: 0 },
+      check: { method: 'level', share: 0 },
     };
-    const { estimate } = runFilter(planter, steps([drink('2026-07-15', 9, '18:05', true), empty]));
+    const { estimate } = runFilter(planter, steps([watering('2026-07-15', 9, '18:05', true), empty]));
     const on = (daysSincePlanting: number) =>
-      adviseDrink(estimate, planter, {
-        look: { method: 'level', share: 0 },
+      adviseWatering(estimate, planter, {
+        check: { method: 'level', share: 0 },
         isDueAgainBeforeNextRound: false,
         daysSincePlanting,
         measure: can,
@@ -124,15 +124,15 @@ describe('what follows a look', () => {
 describe('a look that nobody would have expected', () => {
   const can = { kind: 'can', litres: 9 } as const;
   const after = (events: readonly WaterEvent[]) => runFilter(ONE_BAG, steps(events)).estimate;
-  const dry = [drink('2026-07-05', 9, '18:05', true), look('2026-07-12', 2), look('2026-07-14', 1)];
-  const wet = [drink('2026-07-16', 9, '17:30', true)];
+  const dry = [watering('2026-07-05', 9, '18:05', true), check('2026-07-12', 2), check('2026-07-14', 1)];
+  const wet = [watering('2026-07-16', 9, '17:30', true)];
 
   it('wet where it was thought dust-dry: somebody watered, and it gets no drink', () => {
     expect(after(dry).share.high).toBeLessThan(0.2);
-    const estimate = after([...dry, look('2026-07-16', 5)]);
+    const estimate = after([...dry, check('2026-07-16', 5)]);
     expect(estimate.share.likely).toBeGreaterThan(0.75);
-    const advice = adviseDrink(estimate, ONE_BAG, {
-      look: { method: 'finger', grade: 5 },
+    const advice = adviseWatering(estimate, ONE_BAG, {
+      check: { method: 'finger', grade: 5 },
       isDueAgainBeforeNextRound: false,
       daysSincePlanting: 60,
       measure: can,
@@ -142,16 +142,16 @@ describe('a look that nobody would have expected', () => {
 
   it('dust-dry an hour after it ran through: it is taken at its word too', () => {
     expect(after(wet).share.low).toBeGreaterThan(0.5);
-    expect(after([...wet, look('2026-07-16', 1, '18:10')]).share.likely).toBeLessThan(0.3);
+    expect(after([...wet, check('2026-07-16', 1, '18:10')]).share.likely).toBeLessThan(0.3);
   });
 
   it('says nothing of the bag’s use, which nobody saw', () => {
-    const [before, later] = [after(dry), after([...dry, look('2026-07-16', 5)])];
+    const [before, later] = [after(dry), after([...dry, check('2026-07-16', 5)])];
     expect(Math.abs(Math.log(later.useMultiplier.likely / before.useMultiplier.likely))).toBeLessThan(0.15);
   });
 
   it('a look that was to be expected lets go of nothing: the bag is known better after it', () => {
-    const expected = after([...dry, look('2026-07-16', 1)]);
+    const expected = after([...dry, check('2026-07-16', 1)]);
     expect(expected.share.high - expected.share.low).toBeLessThanOrEqual(
       after(dry).share.high - after(dry).share.low + 0.02,
     );

@@ -14,7 +14,7 @@ import type { TimelineStep } from './timeline.ts';
 export interface BalanceDay {
   readonly day: Day;
   readonly startLitres: number;
-  readonly drinkLitres: number;
+  readonly wateringLitres: number;
   readonly rainLitres: number;
   readonly dripLitres: number;
   readonly fromStoresLitres: number;
@@ -104,7 +104,7 @@ export function waterBalance(
       account.spiltLitres += levels[s] as number;
       levels[s] = 0;
       close(account);
-    } else if (step.event.kind === 'drink') {
+    } else if (step.event.kind === 'watering') {
       const { event } = step;
       const account = accountOf(dayOf(event.at));
       const s = event.into === 'store' ? handFilled(bag.stores) : -1;
@@ -115,7 +115,7 @@ export function waterBalance(
         account.spiltLitres += Math.max(0, event.litres - room);
         levels[s] = (levels[s] as number) + Math.min(room, event.litres);
       } else {
-        account.drinkLitres += event.litres;
+        account.wateringLitres += event.litres;
         gain(account, event.litres);
       }
       close(account);
@@ -128,7 +128,7 @@ function emptyAccount(day: Day, litres: number, stored: number): Account {
   return {
     day,
     startLitres: litres,
-    drinkLitres: 0,
+    wateringLitres: 0,
     rainLitres: 0,
     dripLitres: 0,
     fromStoresLitres: 0,

@@ -11,7 +11,7 @@ import {
   WATER_MIDDLES,
   type LossScale,
 } from './grid.ts';
-import { CELLS, drainedFrom, planDrink, refillColumn } from './cells/index.ts';
+import { CELLS, drainedFrom, planWatering, refillColumn } from './cells/index.ts';
 import { drawerOf, type BeliefDrawer } from './drawer.ts';
 import { StoreBelief, type StoreShare } from './store-belief.ts';
 
@@ -165,9 +165,9 @@ export class Belief {
   }
 
   /** A drink of a doubtful amount, as shares of available water; what runs through goes to the stores that catch it. */
-  drink(amount: number, sd: number, mix: { readonly dryBelow: number; readonly dryKeeps: number }): void {
+  watering(amount: number, sd: number, mix: { readonly dryBelow: number; readonly dryKeeps: number }): void {
     const mass = Belief.bring(this);
-    planDrink(CELLS, amount, sd, mix);
+    planWatering(CELLS, amount, sd, mix);
     if (this.stores.count > 0)
       for (let j = this.columnLow; j <= this.columnHigh; j++)
         this.stores.catch(j, drainedFrom(mass, j * WATER_CELLS));

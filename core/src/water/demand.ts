@@ -6,7 +6,7 @@ import { dripOfDay, type DripSpell } from './drip.ts';
 import type { WaterStore } from './stores.ts';
 
 /** One plant in a bag, as far as water goes. */
-export interface DrinkingPlant {
+export interface WaterUsingPlant {
   readonly plantedOn: Day;
   /** the day it was cleared; it drinks nothing from then on */
   readonly clearedOn?: Day | undefined;
@@ -35,7 +35,7 @@ export interface WaterBag {
   readonly stores: readonly WaterStore[];
   /** drip settings in the order in which they were made */
   readonly drips: readonly DripSpell[];
-  readonly plants: readonly DrinkingPlant[];
+  readonly plants: readonly WaterUsingPlant[];
 }
 
 /** What a day asks of a bag and brings to it, L, before the bag's own use multiplier and before stress. */

@@ -17,7 +17,7 @@ export interface Range {
 export interface Move {
   readonly entryId: string;
   readonly at: string;
-  readonly kind: 'look' | 'drink';
+  readonly kind: 'check' | 'watering';
   /** mean available water before and after, L */
   readonly beforeLitres: number;
   readonly afterLitres: number;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { resolveAssumed } from '../assumed/index.ts';
-import { at, drink, look, ONE_BAG as bag, steps } from '../../test/one-bag.ts';
+import { at, watering, check, ONE_BAG as bag, steps } from '../../test/one-bag.ts';
 import { runFilter, type WaterEvent } from './index.ts';
 
 const UNTIL = at('2026-07-03', '18:40');
@@ -11,22 +11,22 @@ const after = (events: readonly WaterEvent[], own: Partial<Record<string, number
 
 describe('looks within an hour', () => {
   it('keeps two looks that contradict each other, says so, and is less sure than with either alone', () => {
-    const dry = look('2026-07-03', 1, '18:00');
-    const wet = look('2026-07-03', 5, '18:20');
+    const dry = check('2026-07-03', 1, '18:00');
+    const wet = check('2026-07-03', 5, '18:20');
     const both = after([dry, wet]);
     expect(both.contradictions).toEqual([[dry.id, wet.id]]);
     expect(both.width).toBeGreaterThan(after([dry]).width);
     expect(both.width).toBeGreaterThan(after([wet]).width);
     // a grade apart, or an hour and more, or with a drink between them, they agree well enough
-    expect(after([dry, look('2026-07-03', 2, '18:20')]).contradictions).toEqual([]);
-    expect(after([look('2026-07-03', 1, '17:00'), wet]).contradictions).toEqual([]);
-    expect(after([dry, drink('2026-07-03', 6, '18:10'), wet]).contradictions).toEqual([]);
+    expect(after([dry, check('2026-07-03', 2, '18:20')]).contradictions).toEqual([]);
+    expect(after([check('2026-07-03', 1, '17:00'), wet]).contradictions).toEqual([]);
+    expect(after([dry, watering('2026-07-03', 6, '18:10'), wet]).contradictions).toEqual([]);
   });
 
   it('survives looks that contradict each other', () => {
     const { estimate } = runFilter(
       bag,
-      steps([look('2026-07-03', 5, '18:00'), look('2026-07-03', 1, '18:01')]),
+      steps([check('2026-07-03', 5, '18:00'), check('2026-07-03', 1, '18:01')]),
     );
     expect(Number.isFinite(estimate.share.likely)).toBe(true);
   });
@@ -34,7 +34,7 @@ describe('looks within an hour', () => {
 
 describe('what is assumed of looks', () => {
   it('says how much two that contradict each other leave in doubt', () => {
-    const both = [look('2026-07-03', 1, '18:00'), look('2026-07-03', 5, '18:20')];
+    const both = [check('2026-07-03', 1, '18:00'), check('2026-07-03', 5, '18:20')];
     const widthFor = (contradictionLetsGo: number) => after(both, { contradictionLetsGo }).width;
     expect(widthFor(0.8)).toBeGreaterThan(widthFor(0.2));
   });
@@ -47,7 +47,7 @@ describe('what is assumed of looks', () => {
 
   it('says when one is a surprise, and how far it then decides', () => {
     // full and run through at six, and bone dry by half past: something happened that nobody wrote down
-    const odd = [drink('2026-07-03', 12, '18:00', true), look('2026-07-03', 1, '18:30')];
+    const odd = [watering('2026-07-03', 12, '18:00', true), check('2026-07-03', 1, '18:30')];
     const trusting = after(odd, { surprise: 0.05, surpriseLetsGo: 0.6 });
     const wary = after(odd, { surprise: 0.001, surpriseLetsGo: 0.1 });
     expect(trusting.likely).toBeLessThan(wary.likely);
@@ -56,7 +56,7 @@ describe('what is assumed of looks', () => {
 
 describe('a look at one plant of several', () => {
   const felt = (grade: number, stationId: string, hour: string): WaterEvent => ({
-    ...(look('2026-07-03', grade, hour) as Extract<WaterEvent, { kind: 'look' }>),
+    ...(check('2026-07-03', grade, hour) as Extract<WaterEvent, { kind: 'check' }>),
     stationId,
   });
   const left = felt(1, 'stn_left', '18:00');
@@ -68,14 +68,14 @@ describe('a look at one plant of several', () => {
     expect(both.likely).toBeGreaterThan(after([left]).likely);
     expect(both.likely).toBeLessThan(after([right]).likely);
     expect(both.width).toBeLessThan(
-      after([look('2026-07-03', 1, '18:00'), look('2026-07-03', 4, '18:05')]).width,
+      after([check('2026-07-03', 1, '18:00'), check('2026-07-03', 4, '18:05')]).width,
     );
   });
 
   it('says less of the bag than a look at the whole of it', () => {
     for (const grade of [2, 3, 4])
       expect(after([felt(grade, 'stn_left', '18:00')]).width).toBeGreaterThan(
-        after([look('2026-07-03', grade, '18:00')]).width,
+        after([check('2026-07-03', grade, '18:00')]).width,
       );
   });
 

@@ -2,11 +2,11 @@ import type { Assumed } from '../assumed/index.ts';
 import type { Belief } from './belief.ts';
 import type { WaterBag } from './demand.ts';
 import { weightsBy } from './grid.ts';
-import { chanceOfLook } from './look.ts';
+import { chanceOfCheck } from './check.ts';
 import { handFilled, hasLevel } from './stores.ts';
 import type { WaterEvent } from './timeline.ts';
 
-type WaterLook = Extract<WaterEvent, { kind: 'look' }>;
+type WaterCheck = Extract<WaterEvent, { kind: 'check' }>;
 
 /** Takes a belief over a look or a drink; `before` is what was seen or poured last. */
 export function applyEvent(
@@ -16,7 +16,7 @@ export function applyEvent(
   before: WaterEvent | undefined,
   assumed: Assumed,
 ): void {
-  if (event.kind === 'look') {
+  if (event.kind === 'check') {
     applyLook(belief, bag, event, before, assumed);
     return;
   }
@@ -26,7 +26,7 @@ export function applyEvent(
     belief.stores.fill(store, amount, event.ranThrough);
     return;
   }
-  belief.drink(amount, amount * (event.isMeasured ? assumed.measuredDrink : assumed.looseDrink), assumed);
+  belief.watering(amount, amount * (event.isMeasured ? assumed.measuredWatering : assumed.looseWatering), assumed);
   if (event.ranThrough) {
     const sigma = assumed.ranThroughNoise;
     belief.observe(remembered(assumed, 'ran through', (w) => Math.exp(-(((1 - w) / sigma) ** 2) / 2) + 1e-4));
@@ -36,28 +36,28 @@ export function applyEvent(
 function applyLook(
   belief: Belief,
   bag: WaterBag,
-  event: WaterLook,
+  event: WaterCheck,
   before: WaterEvent | undefined,
   assumed: Assumed,
 ): void {
-  const { look } = event;
-  if (look.method === 'level') {
+  const { check } = event;
+  if (check.method === 'level') {
     const store = bag.stores.findIndex(({ kind }) => hasLevel(kind));
-    if (store >= 0) belief.observeLevel(store, look.share, assumed.levelNoise);
+    if (store >= 0) belief.observeLevel(store, check.share, assumed.levelNoise);
     return;
   }
   // one plant's end of a long bag is not the whole of it
-  const isAtOnePlant = event.stationId !== undefined && look.method === 'finger';
+  const isAtOnePlant = event.stationId !== undefined && check.method === 'finger';
   const noise = isAtOnePlant
     ? { ...assumed, fingerNoise: Math.hypot(assumed.fingerNoise, assumed.plantSpread) }
     : assumed;
-  const chance = (w: number) => chanceOfLook(look, w, noise);
-  if (look.method === 'reading') {
+  const chance = (w: number) => chanceOfCheck(check, w, noise);
+  if (check.method === 'reading') {
     // a wild reading is a stray one before it is a surprise
     belief.observe(weightsBy(chance));
     return;
   }
-  const what = 'grade' in look ? `${look.method} ${look.grade}` : look.method;
+  const what = 'grade' in check ? `${check.method} ${check.grade}` : check.method;
   const weights = remembered(assumed, isAtOnePlant ? `${what} at one plant` : what, chance);
   // something happened that nobody wrote down: a neighbour watered, rain was blown in, a dripper came off
   if (!isAtAnotherPlant(before, event) && belief.chanceOf(weights) < assumed.surprise)
@@ -79,22 +79,22 @@ function remembered(assumed: Assumed, what: string, chance: (w: number) => numbe
 const WITHIN_MILLISECONDS = 3_600_000;
 
 /** Whether two looks were made within an hour, one after the other. */
-function areOneVisit(before: WaterEvent, event: WaterEvent): before is WaterLook {
+function areOneVisit(before: WaterEvent, event: WaterEvent): before is WaterCheck {
   return (
-    before.kind === 'look' &&
-    event.kind === 'look' &&
+    before.kind === 'check' &&
+    event.kind === 'check' &&
     Date.parse(event.at) - Date.parse(before.at) <= WITHIN_MILLISECONDS
   );
 }
 
 /** Whether a look is at another plant of the same bag than the one just before it: the two may well differ. */
-function isAtAnotherPlant(before: WaterEvent | undefined, event: WaterLook): boolean {
-  return before?.kind === 'look' && before.stationId !== event.stationId && areOneVisit(before, event);
+function isAtAnotherPlant(before: WaterEvent | undefined, event: WaterCheck): boolean {
+  return before?.kind === 'check' && before.stationId !== event.stationId && areOneVisit(before, event);
 }
 
 /** Whether two looks within an hour lie further apart than a finger is off: two grades, or both ends of lifting. */
 export function isContradicted(before: WaterEvent, event: WaterEvent): boolean {
-  if (event.kind !== 'look' || !areOneVisit(before, event) || isAtAnotherPlant(before, event)) return false;
-  const [a, b] = [before.look, event.look];
+  if (event.kind !== 'check' || !areOneVisit(before, event) || isAtAnotherPlant(before, event)) return false;
+  const [a, b] = [before.check, event.check];
   return 'grade' in a && 'grade' in b && a.method === b.method && Math.abs(a.grade - b.grade) >= 2;
 }

@@ -7,11 +7,11 @@ export {
   mulchFactor,
   type DayDemand,
   type DayOfBag,
-  type DrinkingPlant,
+  type WaterUsingPlant,
   type WaterBag,
 } from './demand.ts';
 export { afterGain, afterLoss } from './stress.ts';
-export { FINGER_GRADES, LIFT_GRADES, chanceOfLook, fingerGradeOf, middleOfGrade, type Look } from './look.ts';
+export { FINGER_GRADES, LIFT_GRADES, chanceOfCheck, fingerGradeOf, middleOfGrade, type MoistureCheck } from './check.ts';
 export {
   afterRefill,
   hasLevel,
@@ -45,6 +45,6 @@ export {
   type StoreLevel,
   type WaterEstimate,
 } from './estimate.ts';
-export { lookAhead, type LookAhead, type RoundAhead } from './look-ahead.ts';
-export { adviseDrink, type DrinkAdvice } from './drink.ts';
+export { forecastWater, type WaterForecast, type RoundAhead } from './forecast.ts';
+export { adviseWatering, type WateringAdvice } from './watering.ts';
 export { learnForecastSpread, type LearntForecast } from './forecast-spread.ts';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { chanceFrom, type Chance } from '../../hidden/index.ts';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { completeWeather } from '../climate/index.ts';
-import { afterGain, afterLoss, chanceOfLook, runFilter, timelineOf, type WaterEvent } from './index.ts';
+import { afterGain, afterLoss, chanceOfCheck, runFilter, timelineOf, type WaterEvent } from './index.ts';
 import { ONE_BAG, SITE } from '../../test/one-bag.ts';
 
 const at = (day: number, hour: string) => `2026-07-${String(day).padStart(2, '0')}T${hour}:00.000+01:00`;
@@ -32,9 +32,9 @@ function byParticles(chance: Chance, events: readonly WaterEvent[], to: string) 
         water[n] = afterLoss(w, (Math.max(0, 1 + spread * chance.normal()) * asked) / 8, 0.4);
         logUse[n] = (logUse[n] as number) + a.useDrift * Math.sqrt(step.days) * chance.normal();
       } else if (step.event.kind === 'emptied') throw new Error('not followed here');
-      else if (step.event.kind === 'look') weights[n] = chanceOfLook(step.event.look, w, a);
+      else if (step.event.kind === 'check') weights[n] = chanceOfCheck(step.event.check, w, a);
       else {
-        const amount = (step.event.litres / 8) * (1 + a.measuredDrink * chance.normal());
+        const amount = (step.event.litres / 8) * (1 + a.measuredWatering * chance.normal());
         water[n] = afterGain(w, Math.max(0, amount), a).w;
         if (step.event.ranThrough)
           weights[n] = Math.exp(-(((1 - (water[n] as number)) / a.ranThroughNoise) ** 2) / 2) + 1e-4;
@@ -61,14 +61,14 @@ function byParticles(chance: Chance, events: readonly WaterEvent[], to: string) 
 }
 
 describe('the grid', () => {
-  const look = (day: number, grade: number): WaterEvent => ({
-    kind: 'look',
+  const check = (day: number, grade: number): WaterEvent => ({
+    kind: 'check',
     id: `ent_look${day}`,
     at: at(day, '18:00'),
-    look: { method: 'finger', grade },
+    check: { method: 'finger', grade },
   });
-  const drink = (day: number): WaterEvent => ({
-    kind: 'drink',
+  const watering = (day: number): WaterEvent => ({
+    kind: 'watering',
     id: `ent_drink${day}`,
     at: at(day, '18:05'),
     litres: 9,
@@ -77,9 +77,9 @@ describe('the grid', () => {
   });
 
   it.each([
-    ['looks that come out dry', [4, 6, 8, 10].flatMap((d) => [look(d, 1), drink(d)]), at(12, '10:00')],
-    ['looks that come out moist', [drink(2), look(3, 4), drink(5), look(6, 4), look(7, 3)], at(8, '08:00')],
-    ['time alone', [drink(2)], at(5, '18:00')],
+    ['looks that come out dry', [4, 6, 8, 10].flatMap((d) => [check(d, 1), watering(d)]), at(12, '10:00')],
+    ['looks that come out moist', [watering(2), check(3, 4), watering(5), check(6, 4), check(7, 3)], at(8, '08:00')],
+    ['time alone', [watering(2)], at(5, '18:00')],
   ])('gives what drawn bags give, within 0.05 of water and a tenth of use: %s', (_, events, to) => {
     const drawn = byParticles(chanceFrom(7), events, to);
     const { share, useMultiplier } = runFilter(ONE_BAG, stepsOf(events, at(1, '08:00'), to)).estimate;

@@ -49,8 +49,8 @@ const with12 = (kind: (typeof STORE_KINDS)[number], litres = 12): WaterBag => ({
 });
 
 const at = (day: number, hour: string) => `2026-07-${String(day).padStart(2, '0')}T${hour}:00.000+01:00`;
-const drink = (day: number, litres: number, into: 'top' | 'store', ranThrough = false): WaterEvent => ({
-  kind: 'drink',
+const watering = (day: number, litres: number, into: 'top' | 'store', ranThrough = false): WaterEvent => ({
+  kind: 'watering',
   id: `ent_${day}${into}`,
   at: at(day, '18:05'),
   litres,
@@ -90,7 +90,7 @@ describe('a mix that stores refill', () => {
   });
 
   it('the plain balance conserves mix and stores to a billionth of a litre, for every kind of store', () => {
-    const anyDrinks = fc.array(
+    const anyWaterings = fc.array(
       fc.record({
         day: fc.integer({ min: 1, max: 12 }),
         litres: fc.double({ min: 0.1, max: 15, noNaN: true }),
@@ -100,17 +100,17 @@ describe('a mix that stores refill', () => {
       { maxLength: 12 },
     );
     fc.assert(
-      fc.property(fc.subarray([...STORE_KINDS]), anyDrinks, (kinds, drinks) => {
+      fc.property(fc.subarray([...STORE_KINDS]), anyWaterings, (kinds, waterings) => {
         const bag = { ...plain, stores: kinds.map((kind) => storeOf(kind, 6, DEFAULT_ASSUMED)) };
-        const events = drinks.flatMap((d, i) => {
-          const poured = { ...drink(d.day, d.litres, d.into), id: `ent_${i}` };
+        const events = waterings.flatMap((d, i) => {
+          const poured = { ...watering(d.day, d.litres, d.into), id: `ent_${i}` };
           const out = { kind: 'emptied' as const, id: `ent_${i}-out`, at: poured.at };
           return d.isPouredOut ? [poured, out] : [poured];
         });
         for (const d of waterBalance(bag, stepsOf(bag, events), 5, FIRST)) {
           const mix =
             d.startLitres +
-            d.drinkLitres +
+            d.wateringLitres +
             d.rainLitres +
             d.dripLitres +
             d.fromStoresLitres -
@@ -131,7 +131,7 @@ describe('a mix that stores refill', () => {
 
 describe('the filter with stores', () => {
   it('keeps a bag with a reservoir moist while a plain one goes dry, and empties the reservoir', () => {
-    const events = [drink(1, 9, 'top', true), drink(1, 12, 'store', true)];
+    const events = [watering(1, 9, 'top', true), watering(1, 12, 'store', true)];
     const [alone, kept] = [
       endOf(plain, events, at(5, '18:00')),
       endOf(with12('reservoir'), events, at(5, '18:00')),
@@ -143,8 +143,8 @@ describe('the filter with stores', () => {
 
   it('pours a drum out before what goes in at the same moment, and is then sure of it', () => {
     const bag = with12('reservoir');
-    const full = drink(1, 12, 'store', true);
-    const fresh = { ...drink(3, 4, 'store'), at: at(3, '09:00') };
+    const full = watering(1, 12, 'store', true);
+    const fresh = { ...watering(3, 4, 'store'), at: at(3, '09:00') };
     const emptied = { kind: 'emptied' as const, id: 'z', at: fresh.at };
     const now = at(3, '09:00');
     const [topped, anew] = [endOf(bag, [full, fresh], now), endOf(bag, [full, fresh, emptied], now)];
@@ -162,11 +162,11 @@ describe('the filter with stores', () => {
       useDrift: 0,
       demandSpread: 0.001,
       filledDemandSpread: 0.001,
-      measuredDrink: 0.001,
+      measuredWatering: 0.001,
     };
     const events = [
-      { ...drink(1, 9, 'top', true), at: at(1, '08:01') },
-      { ...drink(1, 3, 'store', true), at: at(1, '08:02') },
+      { ...watering(1, 9, 'top', true), at: at(1, '08:01') },
+      { ...watering(1, 3, 'store', true), at: at(1, '08:02') },
     ];
     const steps = stepsOf(bag, events, at(4, '18:00'));
     const { estimate } = runFilter(bag, steps, sure);
@@ -177,12 +177,12 @@ describe('the filter with stores', () => {
 
   it('a level that was seen sets the level, and one lower than expected says that the bag is thirsty', () => {
     const bag = with12('reservoir');
-    const filled = [drink(1, 9, 'top', true), drink(1, 12, 'store', true)];
+    const filled = [watering(1, 9, 'top', true), watering(1, 12, 'store', true)];
     const seen = (share: number): WaterEvent => ({
-      kind: 'look',
+      kind: 'check',
       id: 'ent_level',
       at: at(4, '18:00'),
-      look: { method: 'level', share },
+      check: { method: 'level', share },
     });
     const [low, high] = [0.1, 0.9].map((share) => endOf(bag, [...filled, seen(share)], at(4, '18:10')));
     expect(low?.stores[0]?.likely).toBeLessThan((high?.stores[0]?.likely ?? 0) - 0.3);
@@ -192,13 +192,13 @@ describe('the filter with stores', () => {
   it('a reservoir gives next to nothing while roots are not down', () => {
     const young = { ...with12('reservoir'), plants: plain.plants.map((p) => ({ ...p, plantedOn: FIRST })) };
     const grown = with12('reservoir');
-    const events = [drink(1, 12, 'store', true)];
+    const events = [watering(1, 12, 'store', true)];
     const left = (bag: WaterBag) => endOf(bag, events, at(3, '18:00')).stores[0]?.likely ?? 0;
     expect(left(young)).toBeGreaterThan(left(grown));
   });
 
   it('a saucer catches what runs through and gives it back', () => {
-    const events = [drink(2, 14, 'top', true)];
+    const events = [watering(2, 14, 'top', true)];
     const [without, saucer] = [
       endOf(plain, events, at(4, '18:00')),
       endOf(with12('saucer', 2), events, at(4, '18:00')),

@@ -3,20 +3,20 @@ import { daylightHours, shareOfDay, type WeatherDay } from '../climate/index.ts'
 import { dayOf, dayOfYear, hourOf } from '../calendar/index.ts';
 import { demandOfDay, type DayDemand, type WaterBag } from './demand.ts';
 import { grownDays } from './grown-days.ts';
-import type { Look } from './look.ts';
+import type { MoistureCheck } from './check.ts';
 
 /** What a person did or saw at a bag, as far as water goes. `at` is local time with its offset. */
 export type WaterEvent =
   | {
-      readonly kind: 'look';
+      readonly kind: 'check';
       readonly id: string;
       readonly at: string;
-      readonly look: Look;
+      readonly check: MoistureCheck;
       /** felt at one plant of several; left out: it stands for the whole bag */
       readonly stationId?: string | undefined;
     }
   | {
-      readonly kind: 'drink';
+      readonly kind: 'watering';
       readonly id: string;
       readonly at: string;
       readonly litres: number;

@@ -9,7 +9,7 @@ import {
   availableLitres,
   Belief,
   bagDepletion,
-  chanceOfLook,
+  chanceOfCheck,
   demandOfDay,
   mulchFactor,
   runFilter,
@@ -18,7 +18,7 @@ import {
   type WaterBag,
   type WaterEvent,
 } from './index.ts';
-import { at, drink, look, ONE_BAG, SITE, steps } from '../../test/one-bag.ts';
+import { at, watering, check, ONE_BAG, SITE, steps } from '../../test/one-bag.ts';
 
 const bag = ONE_BAG;
 
@@ -119,13 +119,13 @@ describe('the water balance', () => {
         fc.boolean(),
         fc.double({ min: 0, max: 8, noNaN: true }),
         fc.double({ min: 0.3, max: 3, noNaN: true }),
-        (drinks, underCover, start, use) => {
-          const events = drinks.map(({ day, hour, litres }, i): WaterEvent => ({
-            ...(drink(
+        (waterings, underCover, start, use) => {
+          const events = waterings.map(({ day, hour, litres }, i): WaterEvent => ({
+            ...(watering(
               `2026-07-${String(day).padStart(2, '0')}`,
               litres,
               `${String(hour).padStart(2, '0')}:10`,
-            ) as WaterEvent & { kind: 'drink' }),
+            ) as WaterEvent & { kind: 'watering' }),
             id: `ent_${i}`,
           }));
           const outside = { ...bag, underCover };
@@ -141,7 +141,7 @@ describe('the water balance', () => {
             expect(d.startLitres).toBeCloseTo(litres, 12);
             const end =
               d.startLitres +
-              d.drinkLitres +
+              d.wateringLitres +
               d.rainLitres -
               d.usedLitres -
               d.evaporatedLitres -
@@ -151,8 +151,8 @@ describe('the water balance', () => {
             expect(d.endLitres).toBeLessThanOrEqual(bag.availableLitres + 1e-12);
             litres = d.endLitres;
           }
-          const poured = events.reduce((sum, e) => sum + (e.kind === 'drink' ? e.litres : 0), 0);
-          expect(days.reduce((sum, d) => sum + d.drinkLitres, 0)).toBeCloseTo(poured, 9);
+          const poured = events.reduce((sum, e) => sum + (e.kind === 'watering' ? e.litres : 0), 0);
+          expect(days.reduce((sum, d) => sum + d.wateringLitres, 0)).toBeCloseTo(poured, 9);
         },
       ),
       { numRuns: 60 },
@@ -163,7 +163,7 @@ describe('the water balance', () => {
     const plain = waterBalance(bag, steps([]), 6, '2026-07-01');
     const cut = waterBalance(
       bag,
-      steps([look('2026-07-02', 3, '11:00'), look('2026-07-02', 3, '15:00')]),
+      steps([check('2026-07-02', 3, '11:00'), check('2026-07-02', 3, '15:00')]),
       6,
       '2026-07-01',
     );
@@ -182,13 +182,13 @@ describe('the water balance', () => {
   });
 });
 
-describe('looks', () => {
+describe('checks', () => {
   it('the grades of a method share out all chances', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (w) => {
         const noise = DEFAULT_ASSUMED;
         const sum = (method: 'finger' | 'lift', count: number) =>
-          Array.from({ length: count }, (_, i) => chanceOfLook({ method, grade: i + 1 }, w, noise)).reduce(
+          Array.from({ length: count }, (_, i) => chanceOfCheck({ method, grade: i + 1 }, w, noise)).reduce(
             (a, b) => a + b,
             0,
           );
@@ -209,7 +209,7 @@ describe('the filter', () => {
   it('moves keep mass and mean', () => {
     const belief = Belief.prior({ mean: 0.7, sd: 0.05 }, 0.2);
     const before = belief.meanWater();
-    belief.drink(0.1, 0.01, { dryBelow: 0.25, dryKeeps: 0.6 });
+    belief.watering(0.1, 0.01, { dryBelow: 0.25, dryKeeps: 0.6 });
     expect(belief.meanWater()).toBeCloseTo(before + 0.1, 3);
     expect(belief.chanceBelow(1)).toBeCloseTo(1, 8);
   });
@@ -221,9 +221,9 @@ describe('the filter', () => {
       useDrift: 0,
       demandSpread: 0.001,
       filledDemandSpread: 0.001,
-      measuredDrink: 0.001,
+      measuredWatering: 0.001,
     };
-    const events = [drink('2026-07-01', 8, '08:01', true), drink('2026-07-03', 3), drink('2026-07-05', 3)];
+    const events = [watering('2026-07-01', 8, '08:01', true), watering('2026-07-03', 3), watering('2026-07-05', 3)];
     const all = steps(events, at('2026-07-06', '18:00'));
     const { estimate } = runFilter(bag, all, sure);
     const plain = waterBalance(bag, all, 8, '2026-07-01').at(-1)?.endLitres ?? 0;
@@ -238,10 +238,10 @@ describe('the filter', () => {
         (day, litres) => {
           const date = `2026-07-${String(day).padStart(2, '0')}`;
           const until = at(date, '18:30');
-          const without = runFilter(bag, steps([drink('2026-07-01', litres)], until)).estimate.share.likely;
-          const wet = runFilter(bag, steps([drink('2026-07-01', litres), look(date, 5)], until)).estimate
+          const without = runFilter(bag, steps([watering('2026-07-01', litres)], until)).estimate.share.likely;
+          const wet = runFilter(bag, steps([watering('2026-07-01', litres), check(date, 5)], until)).estimate
             .share.likely;
-          const dry = runFilter(bag, steps([drink('2026-07-01', litres), look(date, 1)], until)).estimate
+          const dry = runFilter(bag, steps([watering('2026-07-01', litres), check(date, 1)], until)).estimate
             .share.likely;
           expect(wet).toBeGreaterThanOrEqual(without - 1e-5);
           expect(dry).toBeLessThanOrEqual(without + 1e-5);
@@ -254,13 +254,13 @@ describe('the filter', () => {
   it('learns a thirsty bag from looks that come out drier than expected', () => {
     const events = [4, 6, 8, 10, 12].flatMap((d) => {
       const date = `2026-07-${String(d).padStart(2, '0')}`;
-      return [look(date, 1), drink(date, 9, '18:05', true)];
+      return [check(date, 1), watering(date, 9, '18:05', true)];
     });
     const thirsty = runFilter(bag, steps(events)).estimate.useMultiplier;
     const modest = runFilter(
       bag,
       steps(
-        events.map((e) => (e.kind === 'look' ? { ...e, look: { method: 'finger', grade: 4 } as const } : e)),
+        events.map((e) => (e.kind === 'check' ? { ...e, check: { method: 'finger', grade: 4 } as const } : e)),
       ),
     ).estimate.useMultiplier;
     expect(thirsty.likely).toBeGreaterThan(1.15);
@@ -273,21 +273,21 @@ describe('the filter', () => {
       return share.high - share.low;
     };
     const before = width([], at('2026-07-02', '18:30'));
-    const after = width([look('2026-07-02', 4)], at('2026-07-02', '18:30'));
+    const after = width([check('2026-07-02', 4)], at('2026-07-02', '18:30'));
     // within a day: later on, a bag that is surely dry is known better again
-    const later = width([look('2026-07-02', 4)], at('2026-07-03', '18:30'));
+    const later = width([check('2026-07-02', 4)], at('2026-07-03', '18:30'));
     expect(after).toBeLessThan(before);
     expect(later).toBeGreaterThan(after);
   });
 
   it('records how each entry moved it', () => {
-    const { moves } = runFilter(bag, steps([look('2026-07-03', 2), drink('2026-07-03', 5)])).estimate;
-    expect(moves.map((m) => m.kind)).toEqual(['look', 'drink']);
+    const { moves } = runFilter(bag, steps([check('2026-07-03', 2), watering('2026-07-03', 5)])).estimate;
+    expect(moves.map((m) => m.kind)).toEqual(['check', 'watering']);
     expect(moves[1]?.afterLitres).toBeGreaterThan((moves[1]?.beforeLitres ?? 0) + 3);
   });
 
   it('gives the same answer whatever order the entries come in', () => {
-    const events = [look('2026-07-03', 2), drink('2026-07-03', 5), look('2026-07-05', 3)];
+    const events = [check('2026-07-03', 2), watering('2026-07-03', 5), check('2026-07-05', 3)];
     expect(runFilter(bag, steps([...events].reverse())).estimate).toEqual(
       runFilter(bag, steps(events)).estimate,
     );

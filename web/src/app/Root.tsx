@@ -9,9 +9,9 @@ import {
   whichToOpen,
   type Which,
 } from '../store/index.ts';
-import { LookProvider } from '../ui/look-context.tsx';
+import { ThemeChoiceProvider } from '../ui/theme-context.tsx';
 import { Shell } from './Shell.tsx';
-import { useLook } from './theme/look-choice.ts';
+import { useThemeChoice } from './theme/theme-choice.ts';
 
 const UndoBar = lazy(() => import('./UndoBar.tsx'));
 const Welcome = lazy(() => import('./Welcome.tsx'));
@@ -44,10 +44,10 @@ export function Root() {
 
 function OpenedGarden({ which, onChange: change }: { readonly which: Which; onChange(next: Which): void }) {
   const state = useGardenState(which);
-  const look = useLook();
-  const lookValue = useMemo(
-    () => ({ choice: look.choice, look: look.look, choose: look.choose }),
-    [look.choice, look.choose, look.look],
+  const themeName = useThemeChoice();
+  const themeValue = useMemo(
+    () => ({ choice: themeName.choice, themeName: themeName.themeName, choose: themeName.choose }),
+    [themeName.choice, themeName.choose, themeName.themeName],
   );
   // a whole screen is much to draw, and nobody waits to tap yet: it may be drawn in pieces. Later changes come at once
   const isOpened = useDeferredValue(state.kind !== 'loading');
@@ -74,7 +74,7 @@ function OpenedGarden({ which, onChange: change }: { readonly which: Which; onCh
       );
     case 'ready':
       return (
-        <LookProvider value={lookValue}>
+        <ThemeChoiceProvider value={themeValue}>
           <GardenProvider open={state.open}>
             <Shell which={which} onChange={change}>
               <Suspense fallback={<Waiting words="One moment…" />}>
@@ -87,7 +87,7 @@ function OpenedGarden({ which, onChange: change }: { readonly which: Which; onCh
               </Suspense>
             )}
           </GardenProvider>
-        </LookProvider>
+        </ThemeChoiceProvider>
       );
   }
 }

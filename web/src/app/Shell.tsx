@@ -14,9 +14,9 @@ import { useGarden, type Which } from '../store/index.ts';
 
 const GardenMenuItems = lazy(() => import('./GardenMenuItems.tsx'));
 
-const PLACES = [
+const ROUTES = [
   { path: '/round', name: 'Round', Icon: IconShoe },
-  { path: '/stands', name: 'Stands', Icon: IconHomeShare },
+  { path: '/bags', name: 'Bags', Icon: IconHomeShare },
   { path: '/season', name: 'Season', Icon: IconCalendarWeek },
   { path: '/bench', name: 'Bench', Icon: IconHammer },
   { path: '/tally', name: 'Tally', Icon: IconTallymarks },
@@ -123,7 +123,7 @@ const Places = memo(function Places() {
         paddingBlockEnd: { xs: 'env(safe-area-inset-bottom)', md: 0 },
       }}
     >
-      {PLACES.map(({ path, name, Icon }) => (
+      {ROUTES.map(({ path, name, Icon }) => (
         <ButtonBase
           key={path}
           component={NavLink}

@@ -1,16 +1,16 @@
 import { CssBaseline, ThemeProvider, useMediaQuery } from '@mui/material';
 import { useEffect, useMemo, type ReactNode } from 'react';
-import { useLook } from './theme/look-choice.ts';
+import { useThemeChoice } from './theme/theme-choice.ts';
 import { themeFor } from './theme/theme.ts';
 
 export function Themed({ children }: { readonly children: ReactNode }) {
-  const { look } = useLook();
+  const { themeName } = useThemeChoice();
   // paper is white, whatever the screen is
   const isOnPaper = !useMediaQuery('screen', { noSsr: true });
-  const theme = useMemo(() => themeFor(isOnPaper ? 'light' : look), [isOnPaper, look]);
+  const theme = useMemo(() => themeFor(isOnPaper ? 'light' : themeName), [isOnPaper, themeName]);
   useEffect(() => {
-    document.documentElement.dataset['look'] = look;
-  }, [look]);
+    document.documentElement.dataset['theme'] = themeName;
+  }, [themeName]);
   return (
     <ThemeProvider theme={theme}>
       <CssBaseline />

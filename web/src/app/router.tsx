@@ -1,8 +1,8 @@
 import { createBrowserRouter } from 'react-router';
 import { Broken } from './Broken.tsx';
-import { PLACES } from './places.tsx';
+import { ROUTES } from './routes.tsx';
 import { Root } from './Root.tsx';
 
 export const router = createBrowserRouter([
-  { path: '/', element: <Root />, errorElement: <Broken />, children: PLACES },
+  { path: '/', element: <Root />, errorElement: <Broken />, children: ROUTES },
 ]);

@@ -134,7 +134,7 @@ describe('every kind of bag with a seedling of each crop', () => {
         varietyName: 'Lantern Drop',
         plantedOn: '2026-07-14',
         seedling: { stemMillimetres: 180, ballMillimetres: 70 },
-        schoolId: undefined,
+        practiceId: undefined,
       };
       const occupants = stations.map((_station, n) =>
         imaginedOccupant(planting, `stn_preview${n}`, n, DEMO_EVENING),

@@ -9,7 +9,7 @@ export interface ImaginedPlanting {
   readonly varietyName: string;
   readonly plantedOn: string | undefined;
   readonly seedling: Seedling;
-  readonly schoolId: string | undefined;
+  readonly practiceId: string | undefined;
 }
 
 /** A plant that is not there yet, for the drawing. */
@@ -44,7 +44,7 @@ export function imaginedOccupant(
       stationId,
       plantId: `pla_preview${position}`,
       seedling: planting.seedling,
-      ...(planting.schoolId ? { schoolId: planting.schoolId } : {}),
+      ...(planting.practiceId ? { practiceId: planting.practiceId } : {}),
     },
     plantedOn: day,
     clearedOn: undefined,
@@ -59,7 +59,7 @@ export function grownOccupants(crop: Crop, habit: Habit, count: number, now: str
     varietyName: 'grown',
     plantedOn: addDays(dayOf(now), -Math.round(habit.weeksToFull.high * 7)),
     seedling: { stemMillimetres: 200, ballMillimetres: crop.ball.heightMillimetres },
-    schoolId: undefined,
+    practiceId: undefined,
   };
   return Array.from({ length: count }, (_, i) => imaginedOccupant(planting, `stn_grown00${i}`, i, now));
 }

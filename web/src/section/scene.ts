@@ -11,7 +11,7 @@ import { type Occupant, habitFigures } from '@rundel/core/plants';
 import { heightOfLitres, litresBelow, outline } from '@rundel/core/bags';
 import { dayOf, daysBetween } from '@rundel/core/calendar';
 import type { Entry, Container } from '@rundel/core/records';
-import { wayOf, type PlantingPlan } from '@rundel/core/planting';
+import { plantingMethodOf, type PlantingPlan } from '@rundel/core/planting';
 import type { Range } from '@rundel/core/water';
 import { trainingOf, type Training } from './training.ts';
 
@@ -109,14 +109,14 @@ function undergroundOf(
   occupant: Occupant,
   container: { readonly stations: readonly unknown[] },
   body: BagBody,
-  schoolId: string,
+  practiceId: string,
 ): Pick<ScenePlant, 'trench' | 'collar'> & { readonly surface: number | undefined } {
-  const { wayId, seedling } = occupant.planted;
-  if (wayId !== 'trench' && wayId !== 'collar') return { surface: undefined };
+  const { plantingMethodId, seedling } = occupant.planted;
+  if (plantingMethodId !== 'trench' && plantingMethodId !== 'collar') return { surface: undefined };
   const { crop, habit, planted } = occupant;
-  const school = planted.schoolId ?? schoolId;
-  const task = plantingTaskOf(body, container.stations.length, school, crop, habit, seedling);
-  const outcome = wayOf(wayId).plan(task);
+  const practice = planted.practiceId ?? practiceId;
+  const task = plantingTaskOf(body, container.stations.length, practice, crop, habit, seedling);
+  const outcome = plantingMethodOf(plantingMethodId).plan(task);
   return outcome.kind === 'planned' ? geometryOf(outcome.plan, body) : { surface: undefined };
 }
 
@@ -181,7 +181,7 @@ export function sceneOf(
   occupants: readonly Occupant[],
   water: Range | undefined,
   now: string,
-  settings: { readonly depthSchoolId: string; readonly assumptions: Readonly<Record<string, number>> },
+  settings: { readonly depthPracticeId: string; readonly assumptions: Readonly<Record<string, number>> },
   live: readonly Entry[] = [],
 ): Scene {
   const { ring, under, solid } = body.real;
@@ -193,9 +193,9 @@ export function sceneOf(
   const placeOf = (position: number) =>
     ((position + 0.5) / count - 0.5) * 2 * halfWidest * (count > 1 ? STATIONS_SPAN : 1);
   const plants = occupants.map((occupant): ScenePlant => {
-    const planting = plantingOf(occupant, body, settings.depthSchoolId);
+    const planting = plantingOf(occupant, body, settings.depthPracticeId);
     const figures = habitFigures(occupant.crop.id, occupant.habit, settings.assumptions);
-    const { surface = mixTop, ...under } = undergroundOf(occupant, container, body, settings.depthSchoolId);
+    const { surface = mixTop, ...under } = undergroundOf(occupant, container, body, settings.depthPracticeId);
     const days = Math.max(0, daysBetween(occupant.plantedOn, dayOf(now)));
     const risen = mixTop - (occupant.planted.levelMillimetres ?? mixTop);
     const height = heightNow(growthOf(occupant, body, live, settings), days, risen);

@@ -92,10 +92,10 @@ describe('how a plant was put in', () => {
   it('is as the school would have it, unless a depth was recorded', () => {
     const { body, occupants } = bagOf('7');
     const occupant = occupants[0] as Occupant;
-    const bySchool = plantingOf(occupant, body, settings.depthSchoolId);
-    expect(bySchool?.limit).toBe('bag');
+    const byPractice = plantingOf(occupant, body, settings.depthPracticeId);
+    expect(byPractice?.limit).toBe('bag');
     const recorded = { ...occupant, planted: { ...occupant.planted, buriedMillimetres: 40 } };
-    const own = plantingOf(recorded, body, settings.depthSchoolId);
+    const own = plantingOf(recorded, body, settings.depthPracticeId);
     expect(own?.buriedMillimetres).toBe(40);
     expect(own?.aboveMillimetres).toBe(occupant.planted.seedling.stemMillimetres - 40);
   });
@@ -114,7 +114,7 @@ describe('how a plant was put in', () => {
       varietyName: 'trial',
       plantedOn: undefined,
       seedling: { stemMillimetres: 200, ballMillimetres: 80 },
-      schoolId: undefined,
+      practiceId: undefined,
     };
     const occupant = imaginedOccupant(planting, 'stn_abcdef', 0, DEMO_EVENING);
     expect(occupant.plantedOn).toBe('2026-07-16');

@@ -1,5 +1,5 @@
 import { bodyOf, type BagBody, type BagWater } from '@rundel/core/garden-state';
-import type { Garden, Entry, Container, Stand } from '@rundel/core/records';
+import type { Garden, Entry, Container, Place } from '@rundel/core/records';
 import { type Occupant } from '@rundel/core/plants';
 import { useMemo } from 'react';
 import { useGarden } from './garden-context.tsx';
@@ -9,7 +9,7 @@ import { useWaters } from './waters.ts';
 /** A bag with everything that a screen says about it. */
 export interface Bag {
   readonly container: Container;
-  readonly stand: Stand | undefined;
+  readonly place: Place | undefined;
   readonly body: BagBody;
   readonly occupants: readonly Occupant[];
   /** what stands in it, in words */
@@ -53,16 +53,16 @@ export function bagOf(
   water: BagWater | undefined,
 ): Bag {
   const occupants = occupantsNow(garden, live, container);
-  const stand = garden.stands.find((s) => s.id === container.standId);
+  const place = garden.places.find((s) => s.id === container.placeId);
   const { settings, mixes } = garden;
-  const from = [settings, mixes, stand, water, ...occupants.flatMap((o) => [o.planted, o.plant, o.variety])];
+  const from = [settings, mixes, place, water, ...occupants.flatMap((o) => [o.planted, o.plant, o.variety])];
   const last = known.get(container);
   if (last && last.from.length === from.length && last.from.every((part, i) => part === from[i]))
     return last.bag;
   // a body has nothing of the diary in it: only a change of record, mix or number makes another
   const isSameBody = last !== undefined && last.from[0] === settings && last.from[1] === mixes;
   const body = isSameBody ? last.bag.body : bodyOf(container, garden);
-  const bag = { container, stand, body, occupants, name: nameOfBag(occupants), water };
+  const bag = { container, place, body, occupants, name: nameOfBag(occupants), water };
   known.set(container, { from, bag });
   return bag;
 }

@@ -15,14 +15,14 @@ export interface DeviceNote {
  * older file.
  */
 export class GardenDb extends Dexie {
-  stands!: Table<RecordOf<'stands'>, string>;
+  places!: Table<RecordOf<'places'>, string>;
   containers!: Table<RecordOf<'containers'>, string>;
   varieties!: Table<RecordOf<'varieties'>, string>;
   batches!: Table<RecordOf<'batches'>, string>;
   plants!: Table<RecordOf<'plants'>, string>;
   measures!: Table<RecordOf<'measures'>, string>;
   mixes!: Table<RecordOf<'mixes'>, string>;
-  goods!: Table<RecordOf<'goods'>, string>;
+  products!: Table<RecordOf<'products'>, string>;
   packs!: Table<RecordOf<'packs'>, string>;
   templates!: Table<RecordOf<'templates'>, string>;
   plans!: Table<RecordOf<'plans'>, string>;
@@ -34,7 +34,7 @@ export class GardenDb extends Dexie {
   constructor(name: string) {
     super(name);
     this.version(1).stores({
-      stands: 'id',
+      places: 'id',
       containers: 'id',
       varieties: 'id',
       batches: 'id',
@@ -44,21 +44,21 @@ export class GardenDb extends Dexie {
       settings: 'id',
       device: 'key',
     });
-    this.version(2).stores({ mixes: 'id', goods: 'id', packs: 'id', templates: 'id' });
+    this.version(2).stores({ mixes: 'id', products: 'id', packs: 'id', templates: 'id' });
     this.version(3).stores({ plans: 'id' });
     this.version(4).stores({ regimes: 'id' });
   }
 }
 
 export const RECORD_TABLES: readonly TableName[] = [
-  'stands',
+  'places',
   'containers',
   'varieties',
   'batches',
   'plants',
   'measures',
   'mixes',
-  'goods',
+  'products',
   'packs',
   'templates',
   'plans',

@@ -22,7 +22,7 @@ const FEEDING_KINDS: ReadonlySet<string> = new Set([
   'planted',
   'cleared',
   'picking',
-  'drink',
+  'watering',
 ]);
 const WEATHER_DAYS = 340;
 
@@ -57,14 +57,14 @@ export function useFeedings(): { readonly byId: ReadonlyMap<string, FeedingNow>;
     gcTime: 60_000,
     structuralSharing: false,
     queryFn: async () => {
-      const { goods, regimes, varieties, plants, mixes, measures, settings } = garden;
+      const { products, regimes, varieties, plants, mixes, measures, settings } = garden;
       const seen = open.live.flatMap((e) => (e.kind === 'weather' ? [e.id] : [])).join();
       const asked = containersInUse(garden).map((container) => {
-        const stand = garden.stands.find((s) => s.id === container.standId);
+        const place = garden.places.find((s) => s.id === container.placeId);
         const moves = waters.get(container.id)?.estimate.moves.length;
         const here = entriesAt(open.live, container.id);
-        const records = [goods, regimes, varieties, plants, mixes, measures, settings];
-        const from = [today, seen, container, stand, ...records, moves, here];
+        const records = [products, regimes, varieties, plants, mixes, measures, settings];
+        const from = [today, seen, container, place, ...records, moves, here];
         return { container, key: `${which}|${container.id}`, from };
       });
       const answers = await answersFor(known, asked, (worker, containers) => {

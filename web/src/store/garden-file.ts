@@ -110,10 +110,10 @@ export async function readRows(tables: Record<string, unknown>): Promise<RowsRea
   ];
   let count = 0;
   for (const [table, schema] of schemas) {
-    const good: unknown[] = (rows[table] = []);
+    const product: unknown[] = (rows[table] = []);
     for (const row of (tables[table] as unknown[] | undefined) ?? []) {
       const parsed = schema.safeParse(row);
-      if (parsed.success) good.push(parsed.data);
+      if (parsed.success) product.push(parsed.data);
       else setAside.push({ table, id: idOf(row), problem: problemOf(parsed.error), raw: row });
       if (++count % ROWS_A_PART === 0) await pause();
     }

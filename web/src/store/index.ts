@@ -16,12 +16,12 @@ export { mergeGardens } from './merge.ts';
 export { newGarden } from './new-garden.ts';
 export {
   containersInUse,
-  drinkMeasure,
+  wateringMeasure,
   measuresInUse,
   nameOfBag,
   occupantsIn,
   occupantsNow,
-  standsInUse,
+  placesInUse,
 } from './selectors.ts';
 export { useWaters, waterIf, type Waters } from './waters.ts';
 export { rememberGarden, rememberedGarden, whichToOpen, type Which } from './which.ts';

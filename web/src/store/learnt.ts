@@ -18,7 +18,7 @@ export function learntOf(open: Pick<OpenGarden, 'garden' | 'live'>): Learnt {
 
 function fingerOf({ garden, live }: Pick<OpenGarden, 'garden' | 'live'>): Learnt {
   const weighed = garden.containers.filter((c) =>
-    entriesAt(live, c.id).some((e) => e.kind === 'look' && e.look.method === 'scale'),
+    entriesAt(live, c.id).some((e) => e.kind === 'check' && e.check.method === 'scale'),
   );
   const bodies = new Map<string, BagBody>();
   for (const container of weighed) {

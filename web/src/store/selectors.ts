@@ -1,18 +1,18 @@
 import { occupantsOf, type Occupant } from '@rundel/core/plants';
-import type { Garden, Entry, Container, Measure, Stand } from '@rundel/core/records';
+import type { Garden, Entry, Container, Measure, Place } from '@rundel/core/records';
 import { inWalkingOrder } from '@rundel/core/round';
 
 /** Stands that are not in the bin, in the order of the walk. */
-export function standsInUse(garden: Garden): readonly Stand[] {
-  return garden.stands.filter((s) => !s.binnedAt).sort((a, b) => a.order - b.order);
+export function placesInUse(garden: Garden): readonly Place[] {
+  return garden.places.filter((s) => !s.binnedAt).sort((a, b) => a.order - b.order);
 }
 
 /** Containers that are not in the bin, in the order of the walk. */
 export function containersInUse(garden: Garden): readonly Container[] {
-  const stands = standsInUse(garden);
+  const places = placesInUse(garden);
   return inWalkingOrder(
     garden.containers.filter((c) => !c.binnedAt),
-    stands,
+    places,
   );
 }
 
@@ -52,10 +52,10 @@ export function measuresInUse(garden: Garden): readonly Measure[] {
 }
 
 /** The measure in which drinks are proposed: the grower's choice, or a plain litre until one is measured. */
-export function drinkMeasure(
+export function wateringMeasure(
   garden: Garden,
 ): Pick<Measure, 'kind' | 'litres' | 'name'> & { readonly id?: string } {
   const measures = measuresInUse(garden).filter((m) => m.kind !== 'handful');
-  const chosen = measures.find((m) => m.id === garden.settings.drinkMeasureId) ?? measures[0];
+  const chosen = measures.find((m) => m.id === garden.settings.wateringMeasureId) ?? measures[0];
   return chosen ?? { kind: 'can', litres: 1, name: 'litre' };
 }

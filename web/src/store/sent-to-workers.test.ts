@@ -51,7 +51,7 @@ describe('what is sent to a worker', () => {
     if (!container) throw new Error('the demo has a bag 7');
     const planted = live.findLast((e) => e.kind === 'planted' && e.containerId === container.id);
     const low = live.map((e) =>
-      e === planted ? { ...planted, levelMillimetres: 120, wayId: 'low-start' } : e,
+      e === planted ? { ...planted, levelMillimetres: 120, plantingMethodId: 'low-start' } : e,
     ) as typeof live;
     const at = '2026-07-01T12:00:00.000+01:00';
     const raised = {
@@ -79,7 +79,7 @@ describe('what is sent to a worker', () => {
 describe('what the diary has taught', () => {
   it('is a finger where a bag is weighed, and nowhere else', () => {
     expect(learntOf(open).fingerNoise).toBeGreaterThan(0);
-    const unweighed = live.filter((e) => e.kind !== 'look' || e.look.method !== 'scale');
+    const unweighed = live.filter((e) => e.kind !== 'check' || e.check.method !== 'scale');
     expect(learntOf({ garden, live: unweighed })).not.toHaveProperty('fingerNoise');
   });
 

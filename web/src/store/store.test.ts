@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { liveEntries, type Entry, type Stand } from '@rundel/core/records';
+import { liveEntries, type Entry, type Place } from '@rundel/core/records';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { afterEach, describe, expect, it } from 'vitest';
 import { inverse, type Change } from './changes.ts';
@@ -34,9 +34,9 @@ afterEach(() => {
   for (const store of stores.splice(0)) store.close();
 });
 
-function aLook(id = newId('entry')): Entry {
+function aCheck(id = newId('entry')): Entry {
   const containerId = demo.containers[0]?.id ?? '';
-  return { id, kind: 'look', at: NOW, recordedAt: NOW, containerId, look: { method: 'finger', grade: 3 } };
+  return { id, kind: 'check', at: NOW, recordedAt: NOW, containerId, check: { method: 'finger', grade: 3 } };
 }
 
 describe('a garden in the browser', () => {
@@ -53,9 +53,9 @@ describe('a garden in the browser', () => {
   it('takes entries all or none', async () => {
     const store = freshStore();
     await store.replace(few);
-    const bad = { ...aLook(), look: { method: 'finger', grade: 9 } } as Entry;
-    await expect(store.append([aLook(), bad])).rejects.toThrow();
-    const twice = aLook();
+    const bad = { ...aCheck(), check: { method: 'finger', grade: 9 } } as Entry;
+    await expect(store.append([aCheck(), bad])).rejects.toThrow();
+    const twice = aCheck();
     await expect(store.append([twice, twice])).rejects.toThrow(StorageError);
     expect((await store.load())?.garden.entries).toHaveLength(few.entries.length);
   });
@@ -63,20 +63,20 @@ describe('a garden in the browser', () => {
   it('writes a record and its entries together or not at all', async () => {
     const store = freshStore();
     await store.replace(few);
-    const before = few.stands[0] as Stand;
+    const before = few.places[0] as Place;
     const after = { ...before, name: 'Quay' };
     const known = few.entries[0] as Entry;
-    await expect(store.write([{ table: 'stands', before, after }], [known])).rejects.toThrow(StorageError);
-    expect((await store.load())?.garden.stands.map((s) => s.name)).not.toContain('Quay');
-    await store.write([{ table: 'stands', before, after }], [aLook()]);
-    expect((await store.load())?.garden.stands.map((s) => s.name)).toContain('Quay');
+    await expect(store.write([{ table: 'places', before, after }], [known])).rejects.toThrow(StorageError);
+    expect((await store.load())?.garden.places.map((s) => s.name)).not.toContain('Quay');
+    await store.write([{ table: 'places', before, after }], [aCheck()]);
+    expect((await store.load())?.garden.places.map((s) => s.name)).toContain('Quay');
   });
 
   it('sets a row aside that does not read, and keeps it in the database', async () => {
     const store = freshStore();
     await store.replace(few);
     const db = new GardenDb(store.name);
-    await db.table('entries').put({ id: 'ent_damaged', kind: 'look', at: 'last week' });
+    await db.table('entries').put({ id: 'ent_damaged', kind: 'check', at: 'last week' });
     const loaded = await store.load();
     expect(loaded?.setAside).toMatchObject([{ table: 'entries', id: 'ent_damaged' }]);
     expect(loaded?.garden.entries).toHaveLength(few.entries.length);
@@ -100,7 +100,7 @@ describe('a garden in the browser', () => {
 });
 
 describe('undo', () => {
-  const entry = aLook();
+  const entry = aCheck();
   const change: Change = { words: 'look at 1', entries: [entry], records: [] };
 
   it('of a change and of its undo is the change again', () => {
@@ -111,18 +111,18 @@ describe('undo', () => {
   });
 
   it('of a new record bins it, of a changed one puts it back', () => {
-    const stand = demo.stands[0] as Stand;
+    const place = demo.places[0] as Place;
     const added = inverse(
-      { words: '', entries: [], records: [{ table: 'stands', before: undefined, after: stand }] },
+      { words: '', entries: [], records: [{ table: 'places', before: undefined, after: place }] },
       NOW,
     );
     expect(added.records[0]?.after.binnedAt).toBe(NOW);
-    const renamed = { ...stand, name: 'Quay' };
+    const renamed = { ...place, name: 'Quay' };
     const changed = inverse(
-      { words: '', entries: [], records: [{ table: 'stands', before: stand, after: renamed }] },
+      { words: '', entries: [], records: [{ table: 'places', before: place, after: renamed }] },
       NOW,
     );
-    expect(changed.records[0]?.after).toMatchObject({ name: stand.name, changedAt: NOW });
+    expect(changed.records[0]?.after).toMatchObject({ name: place.name, changedAt: NOW });
   });
 });
 
@@ -168,7 +168,7 @@ describe('the garden file', async () => {
     expect(migrate(old, 1)).toEqual({
       ...old,
       mixes: [],
-      goods: [],
+      products: [],
       packs: [],
       templates: [],
       plans: [],
@@ -217,18 +217,18 @@ describe('a file of version 3', () => {
 });
 
 describe('merging two copies', () => {
-  const stand = demo.stands[0] as Stand;
+  const place = demo.places[0] as Place;
   const theirs = {
     ...demo,
-    stands: [{ ...stand, name: 'Quay', changedAt: NOW }, ...demo.stands.slice(1)],
-    entries: [...demo.entries.slice(5), aLook('ent_theirs01')],
+    places: [{ ...place, name: 'Quay', changedAt: NOW }, ...demo.places.slice(1)],
+    entries: [...demo.entries.slice(5), aCheck('ent_theirs01')],
   };
 
   it('keeps the entries of both and the later of two records', () => {
     const merged = mergeGardens(demo, theirs);
     expect(merged.entries).toHaveLength(demo.entries.length + 1);
-    expect(merged.stands.find((s) => s.id === stand.id)?.name).toBe('Quay');
-    expect(mergeGardens(theirs, demo).stands.find((s) => s.id === stand.id)?.name).toBe('Quay');
+    expect(merged.places.find((s) => s.id === place.id)?.name).toBe('Quay');
+    expect(mergeGardens(theirs, demo).places.find((s) => s.id === place.id)?.name).toBe('Quay');
   });
 
   it('twice is the same as once', () => {
@@ -251,7 +251,7 @@ describe('small things', () => {
   });
 
   it("the demo's clock never runs before what was recorded in it", () => {
-    const late = { ...aLook(), recordedAt: '2026-07-16T19:10:00.000+01:00' };
+    const late = { ...aCheck(), recordedAt: '2026-07-16T19:10:00.000+01:00' };
     expect(demoMoment(DEMO_EVENING, undefined, { ...demo, entries: [late] })).toBe(late.recordedAt);
     expect(demoMoment(DEMO_EVENING, '2026-07-17T08:00:00.000+01:00', demo)).toBe(
       '2026-07-17T08:00:00.000+01:00',

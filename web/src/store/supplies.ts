@@ -42,12 +42,12 @@ export function useSupplies(): Supplies {
     const packs = garden.packs.filter((p) => !p.binnedAt);
     return {
       entries,
-      stocks: stockOf(entries, garden.mixes, undefined, garden.goods),
+      stocks: stockOf(entries, garden.mixes, undefined, garden.products),
       logs,
       packs,
       priceOf: unitPrices(logs, packs),
     };
-  }, [garden.goods, garden.mixes, garden.packs, live]);
+  }, [garden.products, garden.mixes, garden.packs, live]);
 }
 
 /** What each bag in use cost in a year, by its container's id. */
@@ -68,13 +68,13 @@ export function useCosts(year: number): ReadonlyMap<string, BagCost> {
               mixes: garden.mixes,
               settings: garden.settings,
               bagsInUse: bags.length,
-              goods: garden.goods,
+              products: garden.products,
             },
             priceOf,
             body.assumed,
           ),
         ]),
       ),
-    [bags, entries, garden.goods, garden.mixes, garden.settings, priceOf, year],
+    [bags, entries, garden.products, garden.mixes, garden.settings, priceOf, year],
   );
 }

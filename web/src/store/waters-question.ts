@@ -18,8 +18,8 @@ const WEATHER_DAYS = 210;
 
 /** The entries of a bag that its water depends on. */
 const WATER_KINDS: ReadonlySet<string> = new Set([
-  'look',
-  'drink',
+  'check',
+  'watering',
   'drip',
   'planted',
   'cleared',
@@ -45,7 +45,7 @@ export function withoutDiary(garden: Garden, learnt: Learnt): Garden {
   return {
     ...garden,
     settings: { ...garden.settings, assumptions: { ...learnt, ...garden.settings.assumptions } },
-    goods: [],
+    products: [],
     packs: [],
     templates: [],
     plans: [],
@@ -87,11 +87,11 @@ export function watersQuestion(
       const bare = withoutDiary(garden, learnt);
       const weather = weatherSince(live, now);
       const seen = weather.map((e) => e.id).join();
-      const { settings, stands, varieties, plants, mixes } = garden;
+      const { settings, places, varieties, plants, mixes } = garden;
       const asked = containersInUse(garden).map((container) => {
-        const stand = stands.find((s) => s.id === container.standId);
+        const place = places.find((s) => s.id === container.placeId);
         const here = entriesAt(live, container.id);
-        const records = [container, stand, settings, varieties, plants, mixes];
+        const records = [container, place, settings, varieties, plants, mixes];
         const from = [quarter, ...records, ...Object.values(learnt), seen, here];
         return { container, key: `${which}|${container.id}`, from };
       });

@@ -1,5 +1,5 @@
 import type { BagWater } from '@rundel/core/garden-state';
-import type { Container, Stand } from '@rundel/core/records';
+import type { Container, Place } from '@rundel/core/records';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { estimateWorker, type FailedWater } from '../workers/estimate.ts';
@@ -45,9 +45,9 @@ export async function waterIf(
 ): Promise<BagWater | undefined> {
   const now = open.clock.now();
   const bare = withoutDiary(open.garden, learntOf(open));
-  const shaded = (stand: Stand): Stand =>
-    stand.id === container.standId ? { ...stand, shade: shade ?? 0 } : stand;
-  const tried = shade === undefined ? bare : { ...bare, stands: bare.stands.map(shaded) };
+  const shaded = (place: Place): Place =>
+    place.id === container.placeId ? { ...place, shade: shade ?? 0 } : place;
+  const tried = shade === undefined ? bare : { ...bare, places: bare.places.map(shaded) };
   const part = partFor([container], tried, weatherSince(open.live, now), open.live);
   const [water] = await estimateWorker(container.id).bagWaters(part, [container], now, true);
   return !water || 'problem' in water ? undefined : water;

@@ -35,23 +35,23 @@ export function expectation(
   const { water } = bag;
   if (!water) return { strong: '', rest: '' };
   const strong = gradeSpan(water.estimate.share);
-  if (!water.hasBeenLookedAt) {
+  if (!water.hasBeenChecked) {
     return { strong, rest: 'Nobody has looked at it yet, so this is little more than a guess.' };
   }
   const { usedSinceLitres, lastEventAt, useMultiplier } = water.estimate;
   const since = lastEventAt ? ` since ${whenWords(lastEventAt, now).replace(/^today /, '')}` : '';
   if (usedSinceLitres < 0.1)
     return { strong, rest: lastEventAt ? `You were last at it ${whenWords(lastEventAt, now)}.` : '' };
-  const used = `It drank about ${shown.show(usedSinceLitres, 'drink')}${since}`;
+  const used = `It drank about ${shown.show(usedSinceLitres, 'water')}${since}`;
   const more = thirstWords(useMultiplier.likely);
   return { strong, rest: more ? `${used}; it takes ${more}.` : `${used}, as is usual for its kind.` };
 }
 
 /** When a bag wants its next look: "now", "tomorrow morning", "in a week or more". A bag never looked at wants it now. */
-export function nextLookWords(water: NonNullable<Bag['water']>, now: string): string {
-  const { nextLook } = water.ahead;
-  if (nextLook.kind === 'now' || !water.hasBeenLookedAt) return 'now';
-  return nextLook.kind === 'at' ? whenWords(nextLook.at, now) : 'in a week or more';
+export function nextCheckWords(water: NonNullable<Bag['water']>, now: string): string {
+  const { nextCheck } = water.ahead;
+  if (nextCheck.kind === 'now' || !water.hasBeenChecked) return 'now';
+  return nextCheck.kind === 'at' ? whenWords(nextCheck.at, now) : 'in a week or more';
 }
 
 /** The store of a bag that is looked at by its level, if it has one. */

@@ -1,31 +1,31 @@
-import { wayOf } from '@rundel/core/planting';
+import { plantingMethodOf } from '@rundel/core/planting';
 import { supportOf } from '@rundel/core/plants';
 import { TENDED_WORDS } from './tended-text.ts';
-import type { Entry, Good } from '@rundel/core/records';
+import type { Entry, Product } from '@rundel/core/records';
 import { FEED_SKIP_WORDS, feedAmountWords } from './feed-text.ts';
-import { goodAmount, goodName, grams } from './goods-text.ts';
-import { lookWords } from './look-text.ts';
+import { productAmount, productName, grams } from './product-text.ts';
+import { checkWords } from './check-text.ts';
 import { dripWords, SKIP_WORDS } from './water-text.ts';
 import { TROUBLE_WORDS } from './trouble-text.ts';
 import type { Shown } from '../store/index.ts';
-import { findGood } from '@rundel/core/products';
+import { findProduct } from '@rundel/core/products';
 import { midSentence } from './text.ts';
 
 /** An entry in a few words. */
-export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = []): string {
-  const amountOf = (goodId: string, amount: number) =>
-    `${goodAmount(findGood(goodId, goods), amount, shown)} ${midSentence(goodName(goodId, goods))}`;
+export function entryWords(entry: Entry, shown: Shown, products: readonly Product[] = []): string {
+  const amountOf = (productId: string, amount: number) =>
+    `${productAmount(findProduct(productId, products), amount, shown)} ${midSentence(productName(productId, products))}`;
   switch (entry.kind) {
-    case 'look':
-      return `Look${entry.stationId ? ' at one plant' : ''}: ${lookWords(entry.look, shown)}`;
-    case 'drink':
-      return `Drink: ${shown.show(entry.litres, 'drink')}${entry.into === 'store' ? ' into its store' : ''}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
+    case 'check':
+      return `Look${entry.stationId ? ' at one plant' : ''}: ${checkWords(entry.check, shown)}`;
+    case 'watering':
+      return `Drink: ${shown.show(entry.litres, 'water')}${entry.into === 'store' ? ' into its store' : ''}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
     case 'drip':
       return entry.setting ? `Drip set: ${dripWords(entry.setting, shown)}` : 'Drip turned off';
     case 'skipped':
       return `Left for later: ${SKIP_WORDS[entry.reason].toLowerCase()}`;
     case 'planted':
-      return `Planted, ${shown.show(entry.seedling.stemMillimetres, 'height')} tall${entry.wayId && entry.wayId !== 'upright' ? `, ${wayOf(entry.wayId).name.toLowerCase()}` : ''}`;
+      return `Planted, ${shown.show(entry.seedling.stemMillimetres, 'height')} tall${entry.plantingMethodId && entry.plantingMethodId !== 'upright' ? `, ${plantingMethodOf(entry.plantingMethodId).name.toLowerCase()}` : ''}`;
     case 'height':
       return `Measured: ${shown.show(entry.heightMillimetres, 'height')} above the mix`;
     case 'warmth':
@@ -54,18 +54,18 @@ export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = 
       const parts = [
         litres > 0 ? `${shown.show(litres, 'bag')} new mix` : '',
         entry.keptLitres > 0 ? `${shown.show(entry.keptLitres, 'bag')} old mix kept` : '',
-        ...entry.amendments.map((a) => `${grams(a.grams, shown)} ${midSentence(goodName(a.goodId, goods))}`),
+        ...entry.amendments.map((a) => `${grams(a.grams, shown)} ${midSentence(productName(a.productId, products))}`),
       ];
       return `Filled: ${parts.filter(Boolean).join(', ')}`;
     }
     case 'bought':
-      return `Bought ${amountOf(entry.goodId, entry.amount)}`;
+      return `Bought ${amountOf(entry.productId, entry.amount)}`;
     case 'used':
-      return `Used ${amountOf(entry.goodId, entry.amount)}`;
+      return `Used ${amountOf(entry.productId, entry.amount)}`;
     case 'counted':
-      return `Counted ${amountOf(entry.goodId, entry.amount)}`;
+      return `Counted ${amountOf(entry.productId, entry.amount)}`;
     case 'priced':
-      return `Price seen for ${amountOf(entry.goodId, entry.amount)}`;
+      return `Price seen for ${amountOf(entry.productId, entry.amount)}`;
     case 'spent':
       return `Spent on ${entry.on}${entry.asEntered ? `: ${entry.asEntered}` : ''}`;
     case 'worked':
@@ -75,8 +75,8 @@ export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = 
     case 'fed': {
       const where =
         entry.into === 'leaves' ? ' on the leaves' : entry.into === 'store' ? ' into its store' : '';
-      const water = entry.litres === undefined ? '' : ` in ${shown.show(entry.litres, 'drink')}`;
-      return `Fed: ${feedAmountWords(entry)} ${midSentence(goodName(entry.goodId, goods))}${water}${where}`;
+      const water = entry.litres === undefined ? '' : ` in ${shown.show(entry.litres, 'water')}`;
+      return `Fed: ${feedAmountWords(entry)} ${midSentence(productName(entry.productId, products))}${water}${where}`;
     }
     case 'feed-skipped':
       return `Feed left out: ${FEED_SKIP_WORDS[entry.reason].toLowerCase()}`;
@@ -91,14 +91,14 @@ export function entryWords(entry: Entry, shown: Shown, goods: readonly Good[] = 
         'topped-up': 'Nutrient topped up',
       };
       const parts = [
-        entry.litres === undefined ? '' : shown.show(entry.litres, 'drink'),
+        entry.litres === undefined ? '' : shown.show(entry.litres, 'water'),
         entry.ecMillisiemens === undefined ? '' : `EC ${entry.ecMillisiemens}\u00a0mS/cm`,
         entry.ph === undefined ? '' : `pH ${entry.ph}`,
       ].filter(Boolean);
       return `${what[entry.what]}${parts.length > 0 ? `: ${parts.join(', ')}` : ''}`;
     }
     case 'tea':
-      return `Tea set to steep: ${shown.show(entry.litres, 'drink')} ${midSentence(goodName(entry.goodId, goods))}`;
+      return `Tea set to steep: ${shown.show(entry.litres, 'water')} ${midSentence(productName(entry.productId, products))}`;
     case 'tea-tended':
       return { stirred: 'Tea stirred', strained: 'Tea strained', emptied: 'Tea used up' }[entry.what];
     case 'removed':

@@ -1,6 +1,6 @@
-import { FEEDING_SCHOOLS, type StepState, type Verdict } from '@rundel/core/feeding';
-import type { RegimeStep, Good } from '@rundel/core/records';
-import { findGood } from '@rundel/core/products';
+import { FEEDING_PRACTICES, type StepState, type Verdict } from '@rundel/core/feeding';
+import type { RegimeStep, Product } from '@rundel/core/records';
+import { findProduct } from '@rundel/core/products';
 import { describe, expect, it } from 'vitest';
 import {
   baseWords,
@@ -20,11 +20,11 @@ const plain = (words: string) => words.replaceAll('\u00a0', ' ');
 const step: RegimeStep = {
   id: 'liquid',
   start: { on: 'set' },
-  goodId: 'tomato-liquid',
+  productId: 'tomato-liquid',
   every: { fromDays: 7, toDays: 10 },
   closes: true,
 };
-const good = findGood('tomato-liquid') as Good;
+const product = findProduct('tomato-liquid') as Product;
 
 describe('amounts and doses', () => {
   it.each([
@@ -54,11 +54,11 @@ describe('amounts and doses', () => {
 
 describe('a regime in sentences', () => {
   it('a step reads from when to until when', () => {
-    expect(plain(stepSentence(step, good, [], 'metric'))).toBe(
+    expect(plain(stepSentence(step, product, [], 'metric'))).toBe(
       'When the first truss has set: tomato liquid 4-3-8, 4 mL in each litre of water, every 7 to 10 days, closer as it grows.',
     );
     expect(
-      plain(stepSentence({ ...step, closes: false, until: { on: 'times', times: 3 } }, good, [], 'metric')),
+      plain(stepSentence({ ...step, closes: false, until: { on: 'times', times: 3 } }, product, [], 'metric')),
     ).toMatch(/every 7 to 10 days, 3 times\.$/);
   });
 
@@ -76,9 +76,9 @@ describe('a regime in sentences', () => {
   });
 
   it('every step of every school is a whole sentence', () => {
-    for (const { steps } of FEEDING_SCHOOLS)
+    for (const { steps } of FEEDING_PRACTICES)
       for (const each of steps) {
-        const words = stepSentence(each, findGood(each.goodId), [], 'us');
+        const words = stepSentence(each, findProduct(each.productId), [], 'us');
         expect(words).toMatch(/^[A-Z0-9].*\.$/);
         expect(words).not.toMatch(/undefined|null|NaN/);
       }
@@ -202,8 +202,8 @@ describe('slips and cautions', () => {
   });
 
   it('a tea is never for leaves, and two parts are never mixed undiluted', () => {
-    expect(feedCaution(findGood('weed-tea') as Good)).toMatch(/never on leaves or fruit to be eaten soon/);
-    expect(feedCaution(findGood('nutrient-a') as Good)).toMatch(/A first, stir, then B/);
-    expect(feedCaution(findGood('balanced-soluble') as Good)).toMatch(/dust/);
+    expect(feedCaution(findProduct('weed-tea') as Product)).toMatch(/never on leaves or fruit to be eaten soon/);
+    expect(feedCaution(findProduct('nutrient-a') as Product)).toMatch(/A first, stir, then B/);
+    expect(feedCaution(findProduct('balanced-soluble') as Product)).toMatch(/dust/);
   });
 });

@@ -4,7 +4,7 @@ import type {
   FeedAmount,
   FeedForm,
   FeedUnit,
-  Good,
+  Product,
   LabelDose,
   RegimeStep,
   StopRule,
@@ -15,7 +15,7 @@ import type { DoseCheck, Element, FeedProblem } from '@rundel/core/products';
 import { trimmed, type UnitSystem } from '@rundel/core/units';
 import type { FeedingNow } from '../store/index.ts';
 import { perWords, toldDose } from './dose-text.ts';
-import { goodName } from './goods-text.ts';
+import { productName } from './product-text.ts';
 import { midSentence, shortDay } from './text.ts';
 
 export const FORM_WORDS: Record<FeedForm, string> = {
@@ -58,8 +58,8 @@ export function feedAmountWords({ amount, unit }: FeedAmount): string {
 }
 
 /** A product's name within a sentence; its label stays on one line. */
-export function feedName(good: Pick<Good, 'name'>): string {
-  return midSentence(good.name).replaceAll('-', '-\u2060');
+export function feedName(product: Pick<Product, 'name'>): string {
+  return midSentence(product.name).replaceAll('-', '-\u2060');
 }
 
 /** "4 mL in each litre of water", "15.1 mL in each gallon of water" */
@@ -97,11 +97,11 @@ export function stopWords(until: StopRule | undefined): string {
 /** A step as a sentence: "From the first set truss give tomato liquid, 4 mL in each litre of water, every 7 to 10 days." */
 export function stepSentence(
   step: RegimeStep,
-  good: Good | undefined,
-  own: readonly Good[],
+  product: Product | undefined,
+  own: readonly Product[],
   system: UnitSystem,
 ): string {
-  const dose = step.dose ?? good?.feed?.dose;
+  const dose = step.dose ?? product?.feed?.dose;
   const start = triggerWords(step.start);
   const upper = start.charAt(0).toUpperCase() + start.slice(1);
   const every = step.every
@@ -110,7 +110,7 @@ export function stepSentence(
       : `, every ${step.every.fromDays} to ${step.every.toDays} days${step.closes ? ', closer as it grows' : ''}`
     : ', once';
   const until = step.until ? `, ${stopWords(step.until)}` : '';
-  return `${upper}: ${midSentence(goodName(step.goodId, own))}${dose ? `, ${doseWords(dose, system)}` : ''}${every}${until}.`;
+  return `${upper}: ${midSentence(productName(step.productId, own))}${dose ? `, ${doseWords(dose, system)}` : ''}${every}${until}.`;
 }
 
 /** What a trigger is called when a day is counted from it. */
@@ -127,8 +127,8 @@ const FROM_WORDS: Record<Trigger['on'], string> = {
 const days = (n: number) => (n === 1 ? '1 day' : `${n} days`);
 
 /** Where a step stands, in one sentence. */
-export function stateSentence(state: StepState, today: string, own: readonly Good[]): string {
-  const name = goodName(state.step.goodId, own);
+export function stateSentence(state: StepState, today: string, own: readonly Product[]): string {
+  const name = productName(state.step.productId, own);
   if (state.kind === 'waits') {
     const when = state.expected ? `, about ${shortDay(state.expected.day)}` : '';
     return `${name} waits for ${FROM_WORDS[state.step.start.on]}${when}.`;
@@ -158,7 +158,7 @@ export function stateSentence(state: StepState, today: string, own: readonly Goo
         ? `since ${shortDay(reason.startedOn)}`
         : `${days(daysBetween(reason.lastOn, today))} since the last, and it wants one after ${reason.intervalDays}`;
   const apart = reason.apartFrom
-    ? ` ${goodName(reason.apartFrom.goodId, own)} on ${shortDay(reason.apartFrom.day)} keeps it off until ${shortDay(earliest)}.`
+    ? ` ${productName(reason.apartFrom.productId, own)} on ${shortDay(reason.apartFrom.day)} keeps it off until ${shortDay(earliest)}.`
     : '';
   const left = reason.left
     ? ` It was left on ${shortDay(reason.left.day)}: ${FEED_SKIP_WORDS[reason.left.reason as SkippedFeed].toLowerCase()}.`
@@ -264,8 +264,8 @@ export const SOLUTION_WORDS: Record<SolutionWord, string> = {
 };
 
 /** The feed's tea, two-part and other hands-on words at the step. */
-export function feedCaution(good: Pick<Good, 'feed' | 'isDusty'>): string {
-  const form = good.feed?.form;
+export function feedCaution(product: Pick<Product, 'feed' | 'isDusty'>): string {
+  const form = product.feed?.form;
   if (form === 'tea')
     return 'It smells, and it is full of germs: gloves, only on the mix, never on leaves or fruit to be eaten soon, and away from the tap.';
   if (form === 'foliar')
@@ -274,7 +274,7 @@ export function feedCaution(good: Pick<Good, 'feed' | 'isDusty'>): string {
     return 'A first, stir, then B: undiluted together they turn to chalk. Gloves, food-safe cans, and the label goes before this.';
   if (form === 'manure')
     return 'Gloves, and wash hands; only well-rotted, and not fresh on anything eaten raw.';
-  return good.isDusty
+  return product.isDusty
     ? 'Do not breathe the dust; gloves, food-safe cans, and the label goes before this.'
     : 'Gloves, food-safe cans kept for it, and the label goes before this.';
 }

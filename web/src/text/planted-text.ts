@@ -1,12 +1,12 @@
 import type { EntryOf } from '@rundel/core/records';
-import { wayOf } from '@rundel/core/planting';
+import { plantingMethodOf } from '@rundel/core/planting';
 import type { Shown } from '../store/index.ts';
 
 /** How a plant was put in, as recorded: "Laid in a trench; 22 cm of its stem is under, 18 cm stood above." */
 export function plantedWords(planted: EntryOf<'planted'>, shown: Shown): string {
-  const { wayId = 'upright', buriedMillimetres = 0, levelMillimetres, seedling } = planted;
-  const { name } = wayOf(wayId);
-  if (wayId === 'seed') return `${name}.`;
+  const { plantingMethodId = 'upright', buriedMillimetres = 0, levelMillimetres, seedling } = planted;
+  const { name } = plantingMethodOf(plantingMethodId);
+  if (plantingMethodId === 'seed') return `${name}.`;
   const above = shown.show(Math.max(0, seedling.stemMillimetres - buriedMillimetres), 'height');
   const under =
     buriedMillimetres < 5

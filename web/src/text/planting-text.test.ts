@@ -1,7 +1,7 @@
 import { bodyOf, plantingTaskOf, type BagTask } from '@rundel/core/garden-state';
 import { cropOf, rankSupports, SUPPORTS } from '@rundel/core/plants';
-import { planWith, WAYS, wayOf, type Obstacle } from '@rundel/core/planting';
-import { type WayId } from '@rundel/core/records';
+import { planWith, PLANTING_METHODS, plantingMethodOf, type Obstacle } from '@rundel/core/planting';
+import { type PlantingMethodId } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
 import { shownIn } from '../store/shown.ts';
 import type { Bag } from '../store/index.ts';
@@ -31,10 +31,10 @@ const task = (stemMillimetres: number) =>
   });
 
 describe('plantings in words', () => {
-  it.each(WAYS.map((w) => [w.id, w] as const))(
+  it.each(PLANTING_METHODS.map((w) => [w.id, w] as const))(
     '%s is said with its numbers, or with what stands in its way',
-    (id, way) => {
-      const outcome = way.plan(task(400));
+    (id, plantingMethod) => {
+      const outcome = plantingMethod.plan(task(400));
       const words =
         outcome.kind === 'planned'
           ? planSentence(outcome.plan, shown)
@@ -45,7 +45,7 @@ describe('plantings in words', () => {
   );
 
   it('a trench says how long, how deep and how much of the stem', () => {
-    const { outcome } = planWith(wayOf('trench'), task(400), {});
+    const { outcome } = planWith(plantingMethodOf('trench'), task(400), {});
     if (outcome.kind !== 'planned') throw new Error('expected it to work');
     expect(plain(planSentence(outcome.plan, shown))).toBe(
       'Dig a trench 31.6 cm long and 12 cm deep, lay 26.7 cm of the stem in it, and bend the tip up.',
@@ -53,7 +53,7 @@ describe('plantings in words', () => {
   });
 
   it('every obstacle has words of its own', () => {
-    const stands: readonly Obstacle['stands'][] = [
+    const places: readonly Obstacle['places'][] = [
       'mix-too-shallow',
       'ball-too-tall',
       'stem-too-short',
@@ -64,14 +64,14 @@ describe('plantings in words', () => {
       'wrong-crop',
       'wrong-bag',
     ];
-    const said = stands.map((s) =>
+    const said = places.map((s) =>
       obstacleWords(
-        'collar' as WayId,
-        { stands: s, hasMillimetres: 100, needsMillimetres: 200, remedies: [] },
+        'collar' as PlantingMethodId,
+        { places: s, hasMillimetres: 100, needsMillimetres: 200, remedies: [] },
         shown,
       ),
     );
-    expect(new Set(said).size).toBe(stands.length);
+    expect(new Set(said).size).toBe(places.length);
   });
 
   it('names what would change it', () => {

@@ -6,18 +6,18 @@ import type {
   PlantingRemark,
   Remedy,
   StepId,
-  StripSchoolId,
+  StripPracticeId,
 } from '@rundel/core/planting';
-import type { WayId } from '@rundel/core/records';
+import type { PlantingMethodId } from '@rundel/core/records';
 import type { Shown } from '../store/index.ts';
 import { shortDay } from './text.ts';
 
 /** What stands in the way of a planting, with its number. */
-export function obstacleWords(wayId: WayId, obstacle: Obstacle, shown: Shown): string {
+export function obstacleWords(plantingMethodId: PlantingMethodId, obstacle: Obstacle, shown: Shown): string {
   const depth = (mm: number | undefined) => (mm === undefined ? '?' : shown.show(mm, 'depth'));
   const has = depth(obstacle.hasMillimetres);
   const needs = depth(obstacle.needsMillimetres);
-  switch (obstacle.stands) {
+  switch (obstacle.places) {
     case 'mix-too-shallow':
       return `It takes ${needs} of mix; the bag has ${has}.`;
     case 'ball-too-tall':
@@ -27,13 +27,13 @@ export function obstacleWords(wayId: WayId, obstacle: Obstacle, shown: Shown): s
     case 'run-too-short':
       return `Ball and bend take ${needs} along the bag; there are ${has}.`;
     case 'graft-too-low':
-      return wayId === 'trench'
+      return plantingMethodId === 'trench'
         ? `The graft lets ${has} of stem go under, and the bend alone takes ${needs}.`
         : `The graft is ${has} above the ball; with all the mix it would have to be ${needs}.`;
     case 'collar-too-tall':
       return `The collar would be ${needs} high; above ${has} it is top-heavy and dries out.`;
     case 'nothing-to-gain':
-      return wayId === 'collar'
+      return plantingMethodId === 'collar'
         ? `Nothing to gain: ${needs} of mix would do, and the bag has ${has}.`
         : `Nothing to gain: there would be hardly any mix left to add later.`;
     case 'wrong-crop':
@@ -51,7 +51,7 @@ const REMEDIES: Record<Remedy, string> = {
   collar: 'a collar on the bag',
   'low-start': 'planting low and topping up',
   upright: 'planting it upright',
-  'gentler-school': 'a school that buries less',
+  'gentler-practice': 'a school that buries less',
   wait: 'letting it grow a little first',
   'rolling-bag': 'a bag with sides that roll',
 };
@@ -91,7 +91,7 @@ export function reachingWords(when: Reaching, plantedOn: string, today = ''): st
 export function planSentence(plan: PlantingPlan, shown: Shown): string {
   const depth = (mm: number) => shown.show(mm, 'depth');
   const { stem, hole } = plan;
-  switch (plan.wayId) {
+  switch (plan.plantingMethodId) {
     case 'seed':
       return `Sow ${plan.seed?.perStation ?? 2} seeds ${depth(hole.depthMillimetres)} deep and thin to the best.`;
     case 'net-cup':
@@ -113,11 +113,11 @@ export function planSentence(plan: PlantingPlan, shown: Shown): string {
 }
 
 /** "Strip the lowest 3 leaves first, cleanly." */
-export function stripSentence(leaves: number, school: StripSchoolId): string {
+export function stripSentence(leaves: number, practice: StripPracticeId): string {
   if (leaves === 0) return 'No leaves to strip.';
   const which = leaves === 1 ? 'the lowest leaf' : `the lowest ${leaves} leaves`;
-  if (school === 'days-before') return `Take ${which} off three days before, so that the cuts heal.`;
-  if (school === 'later') return `Leave ${which} for now; they come off when it grows again.`;
+  if (practice === 'days-before') return `Take ${which} off three days before, so that the cuts heal.`;
+  if (practice === 'later') return `Leave ${which} for now; they come off when it grows again.`;
   return `Strip ${which}, cleanly.`;
 }
 
@@ -130,7 +130,7 @@ export const STEP_NAMES: Record<StepId, string> = {
   firm: 'Firm',
   support: 'Support',
   label: 'Label',
-  drink: 'First drink',
+  watering: 'First drink',
   shade: 'Shade',
 };
 
@@ -144,7 +144,7 @@ export const STEP_WORDS: Record<StepId, string> = {
   firm: 'Press it in with your knuckles, no air pockets, a small well round the stem.',
   support: '',
   label: 'Name and day, where water does not wash it off.',
-  drink: '',
+  watering: '',
   shade: 'Fleece or a board on the sunny side until tomorrow evening.',
 };
 

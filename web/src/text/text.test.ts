@@ -67,9 +67,9 @@ describe('cans', () => {
 describe('ranges', () => {
   it('name the unit once, and a range of nothing is one number', () => {
     const shown = shownIn('metric');
-    expect(shown.range(2.61, 4.72, 'drink')).toBe('2.6 to 4.7\u00a0L');
-    expect(shown.range(0.2, 1.2, 'drink')).toBe('0.2 to 1.2\u00a0L');
-    expect(shown.range(3, 3.01, 'drink')).toBe('3\u00a0L');
+    expect(shown.range(2.61, 4.72, 'water')).toBe('2.6 to 4.7\u00a0L');
+    expect(shown.range(0.2, 1.2, 'water')).toBe('0.2 to 1.2\u00a0L');
+    expect(shown.range(3, 3.01, 'water')).toBe('3\u00a0L');
   });
 });
 

@@ -30,5 +30,5 @@ export function dripWords(setting: DripSetting, shown: Pick<Shown, 'show'>): str
   const times = setting.timesADay === 1 ? 'once' : `${setting.timesADay} times`;
   const days =
     setting.weekdays.length === 7 ? 'a day' : `on ${setting.weekdays.map((d) => WEEKDAYS[d - 1]).join(', ')}`;
-  return `${setting.minutes} min ${times} ${days}, about ${shown.show(litresADay(setting), 'drink')}`;
+  return `${setting.minutes} min ${times} ${days}, about ${shown.show(litresADay(setting), 'water')}`;
 }

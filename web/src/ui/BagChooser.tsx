@@ -15,19 +15,19 @@ export function BagChooser({
   readonly label?: string;
 }) {
   const ids = chosen.map((b) => b.container.id);
-  const stands = [...new Map(bags.map((b) => [b.container.standId, b.stand?.name ?? ''])).entries()];
+  const places = [...new Map(bags.map((b) => [b.container.placeId, b.place?.name ?? ''])).entries()];
   return (
     <Box role="group" aria-label={label}>
-      {stands.map(([standId, name]) => (
+      {places.map(([placeId, name]) => (
         <Box
-          key={standId}
+          key={placeId}
           sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.5, marginBlockEnd: 0.5 }}
         >
           <Box sx={{ width: { xs: '100%', sm: 120 }, fontSize: '0.88rem', color: 'text.secondary' }}>
             {name}
           </Box>
           {bags
-            .filter((b) => b.container.standId === standId)
+            .filter((b) => b.container.placeId === placeId)
             .map((bag) => {
               const { id, label: number } = bag.container;
               const isOn = ids.includes(id);

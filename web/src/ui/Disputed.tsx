@@ -1,7 +1,7 @@
 import { Box, Button } from '@mui/material';
 import type { Entry, EntryOf } from '@rundel/core/records';
 import { useGarden, useShown, type Bag } from '../store/index.ts';
-import { lookWords } from '../text/look-text.ts';
+import { checkWords } from '../text/check-text.ts';
 import { Remark } from './Remark.tsx';
 
 /** Says that the last two looks do not agree; one that was a slip of the thumb is taken back with one tap. */
@@ -13,14 +13,14 @@ export function Disputed({ bag }: { readonly bag: Bag }) {
   // only while nothing has been seen or poured since
   const pair = estimate?.contradictions.find(([, later]) => later === lastMove?.entryId);
   if (!pair) return null;
-  const isOfPair = (e: Entry): e is EntryOf<'look'> => e.kind === 'look' && pair.includes(e.id);
-  const looks = live.filter(isOfPair).map(({ id, look }) => ({ id, words: lookWords(look, shown) }));
+  const isOfPair = (e: Entry): e is EntryOf<'check'> => e.kind === 'check' && pair.includes(e.id);
+  const checks = live.filter(isOfPair).map(({ id, check }) => ({ id, words: checkWords(check, shown) }));
   return (
     <Remark>
-      Two looks within an hour do not agree ({looks.map(({ words }) => words).join(', then ')}). Both are
+      Two looks within an hour do not agree ({checks.map(({ words }) => words).join(', then ')}). Both are
       kept, and I trust either less; another look would settle it.
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockStart: 1 }}>
-        {looks.map(({ id, words }) => (
+        {checks.map(({ id, words }) => (
           <Button
             key={id}
             variant="outlined"

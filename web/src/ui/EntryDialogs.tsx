@@ -10,9 +10,9 @@ import {
   TextField,
 } from '@mui/material';
 import { useState, type FormEvent, type ReactNode } from 'react';
-import { drinkMeasure, measuresInUse, useGarden, useShown, type Bag } from '../store/index.ts';
+import { wateringMeasure, measuresInUse, useGarden, useShown, type Bag } from '../store/index.ts';
 import { AmountField } from './AmountField.tsx';
-import { cropRule, drinkRule } from '../text/amount-rules.ts';
+import { cropRule, waterRule } from '../text/amount-rules.ts';
 import { readAmount } from '../text/amount-text.ts';
 import { titleOf } from '../text/bag-text.ts';
 import { useWhen } from './When.tsx';
@@ -141,11 +141,11 @@ export function PickDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
 }
 
 /** A drink of any amount, when it was not the one proposed. */
-export function DrinkDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
+export function WateringDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
   const { record, garden } = useGarden();
   const shown = useShown();
-  const when = useWhen('drink', bag.container.id);
-  const measure = drinkMeasure(garden);
+  const when = useWhen('watering', bag.container.id);
+  const measure = wateringMeasure(garden);
   const [amount, setAmount] = useState('');
   const [ranThrough, setRanThrough] = useState(false);
   const [isByEye, setByEye] = useState(false);
@@ -160,7 +160,7 @@ export function DrinkDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) 
   };
   const submit = async () => {
     const measures = [measure, ...measuresInUse(garden)];
-    const read = readAmount(amount, drinkRule(shown.system, measures));
+    const read = readAmount(amount, waterRule(shown.system, measures));
     if (read.kind !== 'given')
       return setProblem(read.kind === 'refused' ? read.problem : 'Please give an amount.');
     const litres = read.inner;
@@ -170,7 +170,7 @@ export function DrinkDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) 
     await record(
       [
         {
-          kind: 'drink',
+          kind: 'watering',
           at,
           containerId: bag.container.id,
           litres,
@@ -194,7 +194,7 @@ export function DrinkDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) 
       submitLabel="Given"
     >
       <AmountField
-        purpose="drink"
+        purpose="water"
         label="How much"
         value={amount}
         autoFocus
@@ -202,7 +202,7 @@ export function DrinkDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) 
         error={problem !== undefined}
         helperText={
           problem ??
-          `As "5 L", "1 gal" or "½ can" (your ${measure.name} holds ${shown.show(measure.litres, 'drink')}).`
+          `As "5 L", "1 gal" or "½ can" (your ${measure.name} holds ${shown.show(measure.litres, 'water')}).`
         }
       />
       <FormControlLabel

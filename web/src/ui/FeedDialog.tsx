@@ -1,25 +1,25 @@
 import { Alert, Box, TextField, Typography } from '@mui/material';
 import { handfulOf } from '@rundel/core/garden-state';
 import { feedFor } from '@rundel/core/feeding';
-import { checkDose, findGood, GOODS } from '@rundel/core/products';
-import { FEED_UNITS, isGivenInWater, type FeedUnit, type Good } from '@rundel/core/records';
+import { checkDose, findProduct, PRODUCTS } from '@rundel/core/products';
+import { FEED_UNITS, isGivenInWater, type FeedUnit, type Product } from '@rundel/core/records';
 import { useMemo, useState } from 'react';
 import { measuresInUse, useGarden, useShown, type Bag } from '../store/index.ts';
 import { AmountField } from './AmountField.tsx';
-import { drinkRule } from '../text/amount-rules.ts';
+import { waterRule } from '../text/amount-rules.ts';
 import { readAmount } from '../text/amount-text.ts';
 import { titleOf } from '../text/bag-text.ts';
 import { FormDialog } from './EntryDialogs.tsx';
-import { fedWithDrink } from './feed-offers.ts';
+import { fedWithWatering } from './feed-offers.ts';
 import { CHECK_WORDS, doseWords, feedCaution, UNIT_WORDS } from '../text/feed-text.ts';
 import { Select } from './Select.tsx';
 import { midSentence } from '../text/text.ts';
 
 /** Everything that can be fed: the grower's own products first. */
 export function feedsIn(
-  own: readonly (Good & { readonly binnedAt?: string | undefined })[],
-): readonly Good[] {
-  return [...own.filter((g) => !g.binnedAt), ...GOODS].filter((g) => g.feed !== undefined);
+  own: readonly (Product & { readonly binnedAt?: string | undefined })[],
+): readonly Product[] {
+  return [...own.filter((g) => !g.binnedAt), ...PRODUCTS].filter((g) => g.feed !== undefined);
 }
 
 const UNIT_CHOICES = FEED_UNITS.map((id) => ({ id, words: UNIT_WORDS[id][1] }));
@@ -28,26 +28,26 @@ const FEED_WATER_LITRES = 2;
 /** A feed of any product and amount, with its check against the label. */
 export default function FeedDialog({
   bag,
-  goodId,
+  productId,
   step,
   onClose,
 }: {
   readonly bag: Bag;
-  readonly goodId?: string | undefined;
+  readonly productId?: string | undefined;
   /** the regime's step that it answers */
   readonly step?: { readonly regimeId: string; readonly stepId: string } | undefined;
   onClose(): void;
 }) {
   const { clock, garden, record } = useGarden();
   const shown = useShown();
-  const feeds = useMemo(() => feedsIn(garden.goods), [garden.goods]);
-  const [chosen, setChosen] = useState(goodId ?? 'tomato-liquid');
-  const good = feeds.find((g) => g.id === chosen) ?? (feeds[0] as Good);
-  const dose = good.feed?.dose;
-  const partner = findGood(good.feed?.partnerId ?? '', garden.goods);
-  const [water, setWater] = useState(() => shown.show(FEED_WATER_LITRES, 'drink'));
-  const readWater = readAmount(water, drinkRule(shown.system, measuresInUse(garden)));
-  const inWater = good.feed !== undefined && isGivenInWater(good.feed.form);
+  const feeds = useMemo(() => feedsIn(garden.products), [garden.products]);
+  const [chosen, setChosen] = useState(productId ?? 'tomato-liquid');
+  const product = feeds.find((g) => g.id === chosen) ?? (feeds[0] as Product);
+  const dose = product.feed?.dose;
+  const partner = findProduct(product.feed?.partnerId ?? '', garden.products);
+  const [water, setWater] = useState(() => shown.show(FEED_WATER_LITRES, 'water'));
+  const readWater = readAmount(water, waterRule(shown.system, measuresInUse(garden)));
+  const inWater = product.feed !== undefined && isGivenInWater(product.feed.form);
   const litres = readWater.kind === 'given' ? readWater.inner : FEED_WATER_LITRES;
   const asLabel =
     dose &&
@@ -67,7 +67,7 @@ export default function FeedDialog({
       ? checkDose(
           { amount, unit, per: dose.per },
           { ...asLabel, per: dose.per },
-          good,
+          product,
           handfulOf(garden.measures),
         )
       : undefined;
@@ -76,8 +76,8 @@ export default function FeedDialog({
     if (inWater && readWater.kind !== 'given')
       return setProblems({ water: readWater.kind === 'refused' ? readWater.problem : 'In how much water?' });
     const at = clock.now();
-    const given = { bag, good, partner, amount, unit, litres, step };
-    await record(fedWithDrink(given, at), `feed at ${bag.container.label}`);
+    const given = { bag, product, partner, amount, unit, litres, step };
+    await record(fedWithWatering(given, at), `feed at ${bag.container.label}`);
     onClose();
     return undefined;
   };
@@ -91,7 +91,7 @@ export default function FeedDialog({
     >
       <Select
         label="With what"
-        value={good.id}
+        value={product.id}
         onChange={(id) => {
           setChosen(id);
           setTyped(undefined);
@@ -104,7 +104,7 @@ export default function FeedDialog({
       />
       {inWater && (
         <AmountField
-          purpose="drink"
+          purpose="water"
           label="In how much water"
           value={water}
           onChange={(e) => setWater(e.target.value)}
@@ -134,7 +134,7 @@ export default function FeedDialog({
         </Alert>
       )}
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        {feedCaution(good)}
+        {feedCaution(product)}
       </Typography>
     </FormDialog>
   );

@@ -27,7 +27,7 @@ export function NightWords({
   for (const bag of bags) {
     const mine = isPlanted ? bag.occupants.map((o) => o.crop) : crops;
     for (const crop of mine) {
-      const word = nightWord(night.minCelsius, crop, bag.stand?.cover ?? 'open', isPlanted, bag.body.assumed);
+      const word = nightWord(night.minCelsius, crop, bag.place?.cover ?? 'open', isPlanted, bag.body.assumed);
       if (!word) continue;
       const cold = `${shown.show(night.minCelsius, 'temperature')} is expected`;
       const text =

@@ -20,20 +20,20 @@ export function PlantingAdvice({
   seedling,
   crop,
   mixMillimetres,
-  schoolId,
+  practiceId,
   assumed,
   isDone = false,
 }: {
   readonly seedling: Seedling;
   readonly crop: Crop;
   readonly mixMillimetres: number;
-  readonly schoolId: string;
+  readonly practiceId: string;
   readonly assumed: Assumed;
   /** the plant is in: say what it came to instead of what to do */
   readonly isDone?: boolean;
 }) {
   const shown = useShown();
-  const advice = planUpright(seedling, { depth: crop.depth, mixMillimetres, schoolId }, assumed);
+  const advice = planUpright(seedling, { depth: crop.depth, mixMillimetres, practiceId }, assumed);
   const depth = (mm: number) => shown.show(mm, 'depth');
   const planting = advice.kind === 'upright' ? advice.planting : advice.instead;
   return (
@@ -41,7 +41,7 @@ export function PlantingAdvice({
       {advice.kind === 'does-not-fit' && !isDone && (
         <Remark role="alert">
           <strong>
-            {advice.school ? `"${advice.school.name}" does not fit upright.` : 'It does not fit.'}
+            {advice.practice ? `"${advice.practice.name}" does not fit upright.` : 'It does not fit.'}
           </strong>{' '}
           The hole would be {depth(advice.wantedHoleMillimetres)} deep and the bag has{' '}
           {depth(advice.mixMillimetres)} of mix; it would take {depth(advice.neededMixMillimetres)}.{' '}
@@ -67,7 +67,7 @@ export function PlantingAdvice({
             ]}
           />
           <Typography variant="body2" sx={{ marginBlockStart: 1 }}>
-            Decided by {LIMITS[planting.limit]}. {advice.school ? `${advice.school.words} ` : ''}
+            Decided by {LIMITS[planting.limit]}. {advice.practice ? `${advice.practice.words} ` : ''}
             {seedling.leafMillimetres
               ? 'Leaves as you measured them.'
               : crop.depth === 'stem-roots'

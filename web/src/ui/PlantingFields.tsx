@@ -3,7 +3,7 @@ import { cropOf } from '@rundel/core/plants';
 import { dayOf } from '@rundel/core/calendar';
 import { Controller, useFormContext, useWatch } from 'react-hook-form';
 import { AmountField } from './AmountField.tsx';
-import { CROP_CHOICES, SCHOOL_CHOICES, schoolWords } from './choices.tsx';
+import { CROP_CHOICES, PRACTICE_CHOICES, practiceWords } from './choices.tsx';
 import { DayField } from './DayField.tsx';
 import { useGarden, useShown } from '../store/index.ts';
 import type { PlantingFormValues } from './planting-form.ts';
@@ -138,11 +138,11 @@ export function PlantingFields({
               slotProps={{ htmlInput: { inputMode: 'text' } }}
             />
             <Controller
-              name="schoolId"
+              name="practiceId"
               control={control}
               render={({ field }) => (
-                <TextField select label="How deep" {...field} helperText={schoolWords(field.value)}>
-                  {SCHOOL_CHOICES}
+                <TextField select label="How deep" {...field} helperText={practiceWords(field.value)}>
+                  {PRACTICE_CHOICES}
                 </TextField>
               )}
             />

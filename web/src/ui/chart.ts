@@ -5,12 +5,12 @@ import imported from 'react-apexcharts';
 export const Chart = 'default' in imported ? (imported.default as typeof imported) : imported;
 
 /** A colour of the look that is on, by its variable. */
-export function lookColour(token: string): string {
+export function themeColour(token: string): string {
   return getComputedStyle(document.documentElement).getPropertyValue(token).trim();
 }
 
 /** What all charts have in common: days along the foot, the look's ink and lines, nothing that moves or zooms. */
-export function chartGround(look: string): Pick<ApexOptions, 'theme' | 'grid'> & {
+export function chartGround(themeName: string): Pick<ApexOptions, 'theme' | 'grid'> & {
   readonly chart: NonNullable<ApexOptions['chart']>;
   readonly xaxis: NonNullable<ApexOptions['xaxis']>;
 } {
@@ -21,10 +21,10 @@ export function chartGround(look: string): Pick<ApexOptions, 'theme' | 'grid'> &
       animations: { enabled: false },
       background: 'transparent',
       fontFamily: 'inherit',
-      foreColor: lookColour('--ink'),
+      foreColor: themeColour('--ink'),
     },
-    theme: { mode: look === 'dusk' ? 'dark' : 'light' },
-    grid: { borderColor: lookColour('--line') },
+    theme: { mode: themeName === 'dusk' ? 'dark' : 'light' },
+    grid: { borderColor: themeColour('--line') },
     xaxis: {
       type: 'datetime',
       labels: {
@@ -40,8 +40,8 @@ export function chartGround(look: string): Pick<ApexOptions, 'theme' | 'grid'> &
 export function chartMoment(at: number, word: string) {
   return {
     x: at,
-    borderColor: lookColour('--ink'),
+    borderColor: themeColour('--ink'),
     strokeDashArray: 4,
-    label: { text: word, style: { background: lookColour('--surface'), color: lookColour('--ink') } },
+    label: { text: word, style: { background: themeColour('--surface'), color: themeColour('--ink') } },
   };
 }

@@ -2,7 +2,7 @@ import { MenuItem } from '@mui/material';
 import { CROPS, needsFirmMix, SUPPORTS } from '@rundel/core/plants';
 import type { OwnMix } from '@rundel/core/records';
 import { MIXES } from '@rundel/core/mixes';
-import { DEPTH_SCHOOLS } from '@rundel/core/planting';
+import { DEPTH_PRACTICES } from '@rundel/core/planting';
 
 /** Choices that several forms offer, as the items of a select. */
 
@@ -31,15 +31,15 @@ export const COVER_CHOICES = Object.entries(COVER_WORDS).map(([cover, words]) =>
   </MenuItem>
 ));
 
-export const SCHOOL_CHOICES = DEPTH_SCHOOLS.map((school) => (
-  <MenuItem key={school.id} value={school.id}>
-    {school.name}
+export const PRACTICE_CHOICES = DEPTH_PRACTICES.map((practice) => (
+  <MenuItem key={practice.id} value={practice.id}>
+    {practice.name}
   </MenuItem>
 ));
 
 /** What a school of depth says, in its own words. */
-export function schoolWords(id: string): string | undefined {
-  return DEPTH_SCHOOLS.find((school) => school.id === id)?.words;
+export function practiceWords(id: string): string | undefined {
+  return DEPTH_PRACTICES.find((practice) => practice.id === id)?.words;
 }
 
 /** The supports to choose from; those that would not stand in a bag are left out. */

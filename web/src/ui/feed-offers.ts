@@ -1,15 +1,15 @@
 import { dayOf } from '@rundel/core/calendar';
-import { type Draft, isGivenInWater, type FeedAmount, type Good, type LabelDose } from '@rundel/core/records';
+import { type Draft, isGivenInWater, type FeedAmount, type Product, type LabelDose } from '@rundel/core/records';
 import { adviseFeed, feedFor, type FeedAdvice, type StepState } from '@rundel/core/feeding';
-import { findGood } from '@rundel/core/products';
+import { findProduct } from '@rundel/core/products';
 import type { Bag, FeedingNow } from '../store/index.ts';
 
 /** A feed that a bag's regime asks for at this stop, or word why it has to wait. */
 export interface FeedOffer {
   readonly state: Extract<StepState, { kind: 'due' }>;
   readonly regimeId: string;
-  readonly good: Good;
-  readonly partner: Good | undefined;
+  readonly product: Product;
+  readonly partner: Product | undefined;
   readonly dose: LabelDose;
   readonly advice: FeedAdvice;
 }
@@ -31,27 +31,27 @@ export function offeredAmount(offer: FeedOffer, bag: Bag, waterLitres: number): 
 export function feedOffers(
   bag: Bag,
   feeding: FeedingNow | undefined,
-  goods: readonly Good[],
+  products: readonly Product[],
   now: string,
   isWatered: boolean,
 ): readonly FeedOffer[] {
   const { water } = bag;
   const regime = feeding?.regime;
   if (!feeding || !regime || !water) return [];
-  const { nextLook, rounds } = water.ahead;
-  const next = nextLook.kind === 'at' ? nextLook.at : nextLook.kind === 'now' ? rounds[0]?.at : undefined;
+  const { nextCheck, rounds } = water.ahead;
+  const next = nextCheck.kind === 'at' ? nextCheck.at : nextCheck.kind === 'now' ? rounds[0]?.at : undefined;
   const share = water.estimate.share.likely;
   return feeding.states.flatMap((state): FeedOffer[] => {
     if (state.kind !== 'due') return [];
-    const good = findGood(state.step.goodId, goods);
-    const dose = state.step.dose ?? good?.feed?.dose;
-    if (!good || !dose) return [];
+    const product = findProduct(state.step.productId, products);
+    const dose = state.step.dose ?? product?.feed?.dose;
+    if (!product || !dose) return [];
     const nextOn = next === undefined ? undefined : dayOf(next);
     const advice = adviseFeed(state, dayOf(now), { share, isWatered, nextOn }, bag.body.assumed);
     if (advice.kind === 'not-yet') return [];
-    const partnerId = good.feed?.partnerId;
-    const partner = partnerId === undefined ? undefined : findGood(partnerId, goods);
-    return [{ state, regimeId: regime.id, good, partner, dose, advice }];
+    const partnerId = product.feed?.partnerId;
+    const partner = partnerId === undefined ? undefined : findProduct(partnerId, products);
+    return [{ state, regimeId: regime.id, product, partner, dose, advice }];
   });
 }
 
@@ -59,13 +59,13 @@ export function feedOffers(
 export function feedDueIds(
   bags: readonly Bag[],
   feedings: ReadonlyMap<string, FeedingNow>,
-  goods: readonly Good[],
+  products: readonly Product[],
   now: string,
 ): ReadonlySet<string> {
   return new Set(
     bags
       .filter((bag) =>
-        feedOffers(bag, feedings.get(bag.container.id), goods, now, false).some(
+        feedOffers(bag, feedings.get(bag.container.id), products, now, false).some(
           ({ advice }) => advice.kind === 'feed',
         ),
       )
@@ -76,9 +76,9 @@ export function feedDueIds(
 /** A feed as it was given to a bag. */
 export interface GivenFeed extends FeedAmount {
   readonly bag: Bag;
-  readonly good: Good;
+  readonly product: Product;
   /** the other part of a two-part nutrient: as much of it again */
-  readonly partner?: Good | undefined;
+  readonly partner?: Product | undefined;
   /** water that it was in, L; counts for what is given in water */
   readonly litres: number;
   /** the regime's step that it answers */
@@ -86,21 +86,21 @@ export interface GivenFeed extends FeedAmount {
 }
 
 /** Where a form goes when it is not over the mix. */
-function intoOf(good: Good): 'leaves' | 'store' | undefined {
-  const form = good.feed?.form;
+function intoOf(product: Product): 'leaves' | 'store' | undefined {
+  const form = product.feed?.form;
   return form === 'foliar' ? 'leaves' : form === 'two-part' ? 'store' : undefined;
 }
 
 /** The diary entries of a feed: both parts of one that has two. */
 export function fedDrafts(given: GivenFeed, at: string): Draft<'fed'>[] {
-  const { bag, good, partner, amount, unit, litres, step } = given;
-  const into = intoOf(good);
-  const isInWater = good.feed !== undefined && isGivenInWater(good.feed.form);
-  return [good, ...(partner ? [partner] : [])].map((part) => ({
+  const { bag, product, partner, amount, unit, litres, step } = given;
+  const into = intoOf(product);
+  const isInWater = product.feed !== undefined && isGivenInWater(product.feed.form);
+  return [product, ...(partner ? [partner] : [])].map((part) => ({
     kind: 'fed',
     at,
     containerId: bag.container.id,
-    goodId: part.id,
+    productId: part.id,
     amount,
     unit,
     ...(isInWater ? { litres } : {}),
@@ -110,12 +110,12 @@ export function fedDrafts(given: GivenFeed, at: string): Draft<'fed'>[] {
 }
 
 /** The same with the drink that its water is. */
-export function fedWithDrink(given: GivenFeed, at: string): Draft[] {
-  const { bag, good, litres } = given;
-  const into = intoOf(good);
-  const isInWater = good.feed !== undefined && isGivenInWater(good.feed.form);
-  const drink: Draft<'drink'> = {
-    kind: 'drink',
+export function fedWithWatering(given: GivenFeed, at: string): Draft[] {
+  const { bag, product, litres } = given;
+  const into = intoOf(product);
+  const isInWater = product.feed !== undefined && isGivenInWater(product.feed.form);
+  const watering: Draft<'watering'> = {
+    kind: 'watering',
     at,
     containerId: bag.container.id,
     litres,
@@ -123,12 +123,12 @@ export function fedWithDrink(given: GivenFeed, at: string): Draft[] {
     ranThrough: false,
     ...(into === 'store' ? { into } : {}),
   };
-  return [...(isInWater && into !== 'leaves' ? [drink] : []), ...fedDrafts(given, at)];
+  return [...(isInWater && into !== 'leaves' ? [watering] : []), ...fedDrafts(given, at)];
 }
 
 /** An offer as it was taken, in so much water. */
 export function asGiven(offer: FeedOffer, bag: Bag, litres: number): GivenFeed {
-  const { good, partner, regimeId, state } = offer;
+  const { product, partner, regimeId, state } = offer;
   const step = { regimeId, stepId: state.step.id };
-  return { bag, good, partner, litres, step, ...offeredAmount(offer, bag, litres) };
+  return { bag, product, partner, litres, step, ...offeredAmount(offer, bag, litres) };
 }

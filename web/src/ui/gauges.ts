@@ -11,7 +11,7 @@ export function gaugesWith(container: Pick<Container, 'gauges'>, next: Gauge): G
 }
 
 /** A reading as a look in the diary. */
-export function readingLook(kind: Gauge['kind'], value: number, deviceId: string): EntryOf<'look'>['look'] {
+export function readingCheck(kind: Gauge['kind'], value: number, deviceId: string): EntryOf<'check'>['check'] {
   return kind === 'scale'
     ? { method: 'scale', kilograms: value, deviceId }
     : { method: 'probe', reading: value, deviceId };

@@ -18,7 +18,7 @@ export interface PlantingFormValues {
   ball: string;
   graft: string;
   leaves: string;
-  schoolId: string;
+  practiceId: string;
 }
 
 export interface PlantingFormResult {
@@ -28,12 +28,12 @@ export interface PlantingFormResult {
   readonly plantName: string | undefined;
   readonly plantedOn: string | undefined;
   readonly seedling: Seedling;
-  readonly schoolId: string | undefined;
+  readonly practiceId: string | undefined;
   /** how it goes in, where that was worked out; upright otherwise */
-  readonly way?: Pick<EntryOf<'planted'>, 'wayId' | 'levelMillimetres' | 'buriedMillimetres'>;
+  readonly plantingMethod?: Pick<EntryOf<'planted'>, 'plantingMethodId' | 'levelMillimetres' | 'buriedMillimetres'>;
 }
 
-export function emptyPlantingForm(today: string, schoolId: string): PlantingFormValues {
+export function emptyPlantingForm(today: string, practiceId: string): PlantingFormValues {
   const crop = CROPS[0];
   return {
     cropId: crop?.id ?? '',
@@ -45,7 +45,7 @@ export function emptyPlantingForm(today: string, schoolId: string): PlantingForm
     ball: '',
     graft: '',
     leaves: '',
-    schoolId,
+    practiceId,
   };
 }
 
@@ -58,7 +58,7 @@ const HANDED_OVER = [
   'ball',
   'graft',
   'leaves',
-  'schoolId',
+  'practiceId',
 ] as const;
 
 /** A planting's fields as a query, for a link to the screen where it is done. */
@@ -97,7 +97,7 @@ export function plantingFormSchema(system: UnitSystem, today: string) {
     ball: z.string(),
     graft: z.string(),
     leaves: z.string(),
-    schoolId: z.string(),
+    practiceId: z.string(),
   });
   return form.transform((values, context): PlantingFormResult => {
     const say = (path: string, message: string) => {
@@ -144,7 +144,7 @@ export function plantingFormSchema(system: UnitSystem, today: string) {
       plantName: values.plantName.trim() || undefined,
       plantedOn: values.plantedOn === '' ? undefined : values.plantedOn,
       seedling,
-      schoolId: isDeep ? values.schoolId : undefined,
+      practiceId: isDeep ? values.practiceId : undefined,
     };
   });
 }
@@ -215,8 +215,8 @@ export function plantingChanges(
       stationId,
       plantId: plant.id,
       seedling: result.seedling,
-      ...(result.schoolId ? { schoolId: result.schoolId } : {}),
-      ...result.way,
+      ...(result.practiceId ? { practiceId: result.practiceId } : {}),
+      ...result.plantingMethod,
     };
   });
   return { changes, drafts };

@@ -3,7 +3,7 @@ import { TRADE_CLASS_NAMES } from '../../records/index.ts';
 import type { Crop, Habit } from '../../plants/index.ts';
 import { addDays } from '../../calendar/index.ts';
 import { demandOfDay, type Range, type WaterBag } from '../../water/index.ts';
-import { EXCEPTIONS, type ExceptionId, type SizingSchool } from './schools.ts';
+import { EXCEPTIONS, type ExceptionId, type SizingPractice } from './practices.ts';
 
 /** How a nominal size suits a plant. `roomy` and `works` are remarks, never refusals; so is the rest. */
 export type Fit = 'too-small' | 'borderline' | 'works' | 'easy' | 'roomy';
@@ -35,7 +35,7 @@ function classDown(gallons: number): number {
 export function spanFor(
   habit: Pick<Habit, 'bagSizes'>,
   exceptions: readonly ExceptionId[] = [],
-  school: SizingSchool['id'] = 'even',
+  practice: SizingPractice['id'] = 'even',
 ): SizeSpan {
   const isDown = exceptions.some((id) => EXCEPTIONS.some((e) => e.id === id));
   const moved = (gallons: number) => (isDown ? classDown(gallons) : gallons);
@@ -49,7 +49,7 @@ export function spanFor(
     even: { low: span.from, high: span.most },
     bigger: { low: span.ease, high: span.most },
     smaller: { low: span.from, high: span.ease },
-  }[school];
+  }[practice];
   return { ...span, recommended };
 }
 
@@ -106,7 +106,7 @@ export interface HotDay {
   /** what it can give before a drink is wanted, L */
   readonly givesLitres: number;
   /** drinks a day that it would want */
-  readonly drinks: Range;
+  readonly waterings: Range;
 }
 
 /** Ends of the 10–90 % range of a log-normal spread, in standard deviations. */
@@ -147,7 +147,7 @@ export function hotDay(bag: Omit<WaterBag, 'plants'>, plants: readonly Plant[], 
   return {
     usedLitres,
     givesLitres,
-    drinks: {
+    waterings: {
       low: usedLitres.low / givesLitres,
       likely: likely / givesLitres,
       high: usedLitres.high / givesLitres,
@@ -168,7 +168,7 @@ export interface Plant {
  * keptBy({ low: 0.6, likely: 0.9, high: 1.3 }, 1)
  * // => 'mostly'
  */
-export function keptBy(drinks: Range, roundsPerDay: number): 'kept' | 'mostly' | 'not-kept' {
-  if (drinks.high <= roundsPerDay) return 'kept';
-  return drinks.likely <= roundsPerDay ? 'mostly' : 'not-kept';
+export function keptBy(waterings: Range, roundsPerDay: number): 'kept' | 'mostly' | 'not-kept' {
+  if (waterings.high <= roundsPerDay) return 'kept';
+  return waterings.likely <= roundsPerDay ? 'mostly' : 'not-kept';
 }

@@ -85,22 +85,22 @@ describe('a hot day', () => {
     expect(day.usedLitres.likely).toBeGreaterThan(4.14 + 0.54);
     expect(day.usedLitres.likely).toBeLessThan(4.14 + 0.54 + 0.25);
     expect(day.givesLitres).toBeCloseTo(9 * 0.67, 9);
-    expect(day.drinks.likely).toBeCloseTo(day.usedLitres.likely / day.givesLitres, 9);
+    expect(day.waterings.likely).toBeCloseTo(day.usedLitres.likely / day.givesLitres, 9);
   });
 
   it('asks less of a covered bag, and more of one with more plants or less mix', () => {
-    const base = hotDay(bag, [plant], DEFAULT_ASSUMED).drinks.likely;
-    expect(hotDay({ ...bag, underCover: true }, [plant], DEFAULT_ASSUMED).drinks.likely).toBeLessThan(base);
-    expect(hotDay(bag, [plant, plant], DEFAULT_ASSUMED).drinks.likely).toBeGreaterThan(base);
-    expect(hotDay({ ...bag, availableLitres: 4 }, [plant], DEFAULT_ASSUMED).drinks.likely).toBeGreaterThan(
+    const base = hotDay(bag, [plant], DEFAULT_ASSUMED).waterings.likely;
+    expect(hotDay({ ...bag, underCover: true }, [plant], DEFAULT_ASSUMED).waterings.likely).toBeLessThan(base);
+    expect(hotDay(bag, [plant, plant], DEFAULT_ASSUMED).waterings.likely).toBeGreaterThan(base);
+    expect(hotDay({ ...bag, availableLitres: 4 }, [plant], DEFAULT_ASSUMED).waterings.likely).toBeGreaterThan(
       base,
     );
   });
 
   it('is kept by enough rounds', () => {
-    const drinks = { low: 0.6, likely: 0.9, high: 1.3 };
-    expect(keptBy(drinks, 2)).toBe('kept');
-    expect(keptBy(drinks, 1)).toBe('mostly');
-    expect(keptBy(drinks, 0.5)).toBe('not-kept');
+    const waterings = { low: 0.6, likely: 0.9, high: 1.3 };
+    expect(keptBy(waterings, 2)).toBe('kept');
+    expect(keptBy(waterings, 1)).toBe('mostly');
+    expect(keptBy(waterings, 0.5)).toBe('not-kept');
   });
 });

@@ -8,7 +8,7 @@ export interface SupportKind {
   readonly short: string;
   readonly words: string;
   /** stands on the mix itself (cane, stake, cage legs), in the ground, or hangs from above */
-  readonly stands: 'in-mix' | 'on-floor' | 'from-above' | 'nowhere';
+  readonly footing: 'in-mix' | 'on-floor' | 'from-above' | 'nowhere';
   /** the height above the mix that it usually holds, mm; a string holds as high as its wire */
   readonly holdsMillimetres: { readonly low: number; readonly high: number };
   /** habits for which it was made: upright leaders, or plants that branch */
@@ -24,7 +24,7 @@ export interface SupportKind {
   /** weight at a plant, kg (*assumed*; a wire hangs from the house and not from the bag) */
   readonly kilograms: number;
   /** what one school says of it */
-  readonly school?: string;
+  readonly practice?: string;
 }
 
 const kind = (
@@ -38,7 +38,7 @@ const kind = (
 /** Every kind, in the order in which forms offer them. */
 export const SUPPORTS: readonly SupportKind[] = [
   kind('none', 'None', 'none', 'It stands by itself, or hangs over the rim.', {
-    stands: 'nowhere',
+    footing: 'nowhere',
     holdsMillimetres: { low: 0, high: 450 },
     suits: 'bush',
     isForTheSameHour: false,
@@ -48,7 +48,7 @@ export const SUPPORTS: readonly SupportKind[] = [
     kilograms: 0,
   }),
   kind('string', 'String to a wire', 'wire', 'A soft string down from a wire; the stem is wound round it.', {
-    stands: 'from-above',
+    footing: 'from-above',
     holdsMillimetres: { low: 1200, high: 3000 },
     suits: 'leader',
     isForTheSameHour: false,
@@ -56,10 +56,10 @@ export const SUPPORTS: readonly SupportKind[] = [
     kept: 'wound',
     work: 1,
     kilograms: 0,
-    school: 'Knotted under the ball at planting, or in a loose loop at the foot later: both hold.',
+    practice: 'Knotted under the ball at planting, or in a loose loop at the foot later: both hold.',
   }),
   kind('stake', 'A stake for each leader', 'stake', 'One stout stake a leader, tied every hand or two.', {
-    stands: 'in-mix',
+    footing: 'in-mix',
     holdsMillimetres: { low: 600, high: 1800 },
     suits: 'leader',
     isForTheSameHour: true,
@@ -69,7 +69,7 @@ export const SUPPORTS: readonly SupportKind[] = [
     kilograms: 0.5,
   }),
   kind('canes', 'Three canes tied at the top', 'canes', 'A wigwam: steady in wind, tied or tucked inside.', {
-    stands: 'in-mix',
+    footing: 'in-mix',
     holdsMillimetres: { low: 600, high: 1500 },
     suits: 'either',
     isForTheSameHour: true,
@@ -79,7 +79,7 @@ export const SUPPORTS: readonly SupportKind[] = [
     kilograms: 0.6,
   }),
   kind('cage', 'A cage', 'cage', 'Over the plant at planting; branches rest on its rings.', {
-    stands: 'in-mix',
+    footing: 'in-mix',
     holdsMillimetres: { low: 450, high: 1000 },
     suits: 'bush',
     isForTheSameHour: true,
@@ -87,7 +87,7 @@ export const SUPPORTS: readonly SupportKind[] = [
     kept: 'tucked',
     work: 1,
     kilograms: 1.8,
-    school: 'Some call cages the easiest of all, some the worst: they are quick, and hard to pick through.',
+    practice: 'Some call cages the easiest of all, some the worst: they are quick, and hard to pick through.',
   }),
   kind(
     'two-cages',
@@ -95,7 +95,7 @@ export const SUPPORTS: readonly SupportKind[] = [
     'cages',
     'The upper upside down on the lower, a stake through both.',
     {
-      stands: 'in-mix',
+      footing: 'in-mix',
       holdsMillimetres: { low: 900, high: 1800 },
       suits: 'either',
       isForTheSameHour: true,
@@ -106,7 +106,7 @@ export const SUPPORTS: readonly SupportKind[] = [
     },
   ),
   kind('tower', 'A tower', 'tower', 'A tall spiral or ladder of rings; the leader goes up inside.', {
-    stands: 'in-mix',
+    footing: 'in-mix',
     holdsMillimetres: { low: 1200, high: 2000 },
     suits: 'leader',
     isForTheSameHour: true,
@@ -121,7 +121,7 @@ export const SUPPORTS: readonly SupportKind[] = [
     'frame',
     'Its feet lie under the bag, so that its weight holds the uprights.',
     {
-      stands: 'on-floor',
+      footing: 'on-floor',
       holdsMillimetres: { low: 900, high: 1800 },
       suits: 'either',
       isForTheSameHour: true,
@@ -132,7 +132,7 @@ export const SUPPORTS: readonly SupportKind[] = [
     },
   ),
   kind('planter-frame', "The planter's own frame", 'frame', 'Made for its planter and clipped into it.', {
-    stands: 'on-floor',
+    footing: 'on-floor',
     holdsMillimetres: { low: 700, high: 1500 },
     suits: 'either',
     isForTheSameHour: true,
@@ -147,7 +147,7 @@ export const SUPPORTS: readonly SupportKind[] = [
     'short canes',
     'Round a seedling, against wind, until it has its real support.',
     {
-      stands: 'in-mix',
+      footing: 'in-mix',
       holdsMillimetres: { low: 200, high: 450 },
       suits: 'either',
       isForTheSameHour: true,
@@ -165,7 +165,7 @@ export function supportOf(id: SupportKindId): SupportKind {
 }
 
 /** When supports go on, as schools. */
-export const SUPPORT_SCHOOLS = [
+export const SUPPORT_PRACTICES = [
   {
     id: 'same-hour',
     name: 'In the same hour',
@@ -181,4 +181,4 @@ export const SUPPORT_SCHOOLS = [
     toDays: 21,
   },
 ] as const;
-export type SupportSchoolId = (typeof SUPPORT_SCHOOLS)[number]['id'];
+export type SupportPracticeId = (typeof SUPPORT_PRACTICES)[number]['id'];

@@ -21,7 +21,7 @@ const SHORT_CANE = 900;
 
 /** What is wanted of a good, in its own unit, and how it came to that. */
 export interface SupportNeed {
-  readonly goodId: string;
+  readonly productId: string;
   readonly amount: number;
   /** of it from the shed */
   readonly fromShed: number;
@@ -63,7 +63,7 @@ function takenBy(
   const { kindId, leaders } = plant;
   const above = Math.max(0, plant.topMillimetres - plant.mixTopMillimetres);
   const cane = above + assumed.caneFoot;
-  const caneGood = cane <= SHORT_CANE ? 'cane-short' : 'cane-long';
+  const caneProduct = cane <= SHORT_CANE ? 'cane-short' : 'cane-long';
   const ties = Math.max(1, Math.ceil(above / assumed.tieEvery));
   switch (kindId) {
     case 'none':
@@ -76,13 +76,13 @@ function takenBy(
     }
     case 'stake':
       return [
-        [caneGood, leaders, cane],
+        [caneProduct, leaders, cane],
         ['cane-caps', leaders],
         ['ties', ties * leaders],
       ];
     case 'canes':
       return [
-        [caneGood, 3, cane],
+        [caneProduct, 3, cane],
         ['cane-caps', 3],
         ['ties', ties + 1],
       ];
@@ -124,17 +124,17 @@ export function supportNeeds(
 ): readonly SupportNeed[] {
   const sums = new Map<string, { amount: number; length: number | undefined }>();
   for (const plant of plants) {
-    for (const [goodId, amount, length] of takenBy(plant, tail, assumed)) {
-      const sum = sums.get(goodId) ?? { amount: 0, length: undefined };
+    for (const [productId, amount, length] of takenBy(plant, tail, assumed)) {
+      const sum = sums.get(productId) ?? { amount: 0, length: undefined };
       const longest = length === undefined ? sum.length : Math.max(length, sum.length ?? 0);
-      sums.set(goodId, { amount: sum.amount + amount, length: longest });
+      sums.set(productId, { amount: sum.amount + amount, length: longest });
     }
   }
-  return [...sums].map(([goodId, { amount: exact, length }]) => {
+  return [...sums].map(([productId, { amount: exact, length }]) => {
     const amount = Math.ceil(exact - 1e-9);
-    const fromShed = Math.min(amount, Math.max(0, Math.floor(stock.get(goodId) ?? 0)));
+    const fromShed = Math.min(amount, Math.max(0, Math.floor(stock.get(productId) ?? 0)));
     return {
-      goodId,
+      productId,
       amount,
       fromShed,
       toBuy: amount - fromShed,

@@ -36,7 +36,7 @@ export type SupportReason =
 
 export interface RankedSupport {
   readonly kind: SupportKind;
-  readonly fit: 'good' | 'fair' | 'cannot';
+  readonly fit: 'product' | 'fair' | 'cannot';
   /** 0 to 1; what the order goes by */
   readonly score: number;
   /** the height above the mix that it would hold here, mm */
@@ -52,7 +52,7 @@ const ENOUGH = 0.9;
  * taller things do not.
  */
 export function needsFirmMix(kind: SupportKind): boolean {
-  return kind.stands === 'in-mix' && kind.id !== 'cage' && kind.id !== 'triangle';
+  return kind.footing === 'in-mix' && kind.id !== 'cage' && kind.id !== 'triangle';
 }
 
 /** Reasons that close a support for a bag; they name what stands in the way. */
@@ -108,7 +108,7 @@ export function rankSupports(c: SupportCase): readonly RankedSupport[] {
     if (kind.work === 1) reasons.push({ because: 'little-work' });
     return {
       kind,
-      fit: score >= 0.6 && reach >= 0.75 ? 'good' : 'fair',
+      fit: score >= 0.6 && reach >= 0.75 ? 'product' : 'fair',
       score,
       holdsMillimetres: holds,
       reasons,

@@ -117,7 +117,7 @@ describe('how much of what', () => {
         ['cane-caps', 10],
       ]),
     );
-    const of = (id: string) => needs.find((n) => n.goodId === id);
+    const of = (id: string) => needs.find((n) => n.productId === id);
     // 3 × 2.605 = 7.815 m
     expect(of('string')).toMatchObject({ amount: 8, fromShed: 5, toBuy: 3, lengthMillimetres: 2605 });
     // 900 above the mix and 250 in it: long canes
@@ -129,7 +129,7 @@ describe('how much of what', () => {
 
   it('two cages take a stake through both', () => {
     const needs = supportNeeds([held({ kindId: 'two-cages' })], 'loop', new Map());
-    expect(needs.map((n) => [n.goodId, n.amount])).toEqual([
+    expect(needs.map((n) => [n.productId, n.amount])).toEqual([
       ['cage', 2],
       ['cane-long', 1],
       ['cane-caps', 1],

@@ -4,13 +4,13 @@ import { entriesAt, liveEntries } from './live.ts';
 import { entrySchema, type Entry, type EntryOf } from './entry.ts';
 
 const at = (minute: number) => `2026-07-16T18:${String(minute).padStart(2, '0')}:00.000+01:00`;
-const look = (n: number, more: Partial<EntryOf<'look'>> = {}): Entry => ({
+const check = (n: number, more: Partial<EntryOf<'check'>> = {}): Entry => ({
   id: `ent_look00${n}`,
-  kind: 'look',
+  kind: 'check',
   at: at(n),
   recordedAt: at(n),
   containerId: 'con_abcdef',
-  look: { method: 'finger', grade: 2 },
+  check: { method: 'finger', grade: 2 },
   ...more,
 });
 const removal = (n: number, removes: string): Entry => ({
@@ -24,7 +24,7 @@ const ids = (entries: readonly Entry[]) => entries.map((e) => e.id);
 
 describe('what counts in a diary', () => {
   it('a tombstone takes an entry out, a tombstone of the tombstone brings it back', () => {
-    const first = look(1);
+    const first = check(1);
     const gone = removal(1, first.id);
     const back = removal(2, gone.id);
     expect(ids(liveEntries([first, gone]))).toEqual([]);
@@ -33,34 +33,34 @@ describe('what counts in a diary', () => {
   });
 
   it('a correction takes the place of what it corrects, and gives it back when it is removed', () => {
-    const first = look(1);
-    const better = look(2, { replaces: first.id, look: { method: 'finger', grade: 4 } });
+    const first = check(1);
+    const better = check(2, { replaces: first.id, check: { method: 'finger', grade: 4 } });
     expect(ids(liveEntries([first, better]))).toEqual([better.id]);
     expect(ids(liveEntries([first, better, removal(1, better.id)]))).toEqual([first.id]);
   });
 
   it('of two corrections made on two devices the later counts', () => {
-    const first = look(1);
-    const mine = look(2, { replaces: first.id });
-    const theirs = look(3, { replaces: first.id });
+    const first = check(1);
+    const mine = check(2, { replaces: first.id });
+    const theirs = check(3, { replaces: first.id });
     expect(ids(liveEntries([first, theirs, mine]))).toEqual([theirs.id]);
   });
 
   it('is in order of when things happened, not of when they were written down', () => {
-    const late = look(1, { recordedAt: at(50) });
-    expect(ids(liveEntries([look(5), late, look(3)]))).toEqual(['ent_look001', 'ent_look003', 'ent_look005']);
+    const late = check(1, { recordedAt: at(50) });
+    expect(ids(liveEntries([check(5), late, check(3)]))).toEqual(['ent_look001', 'ent_look003', 'ent_look005']);
   });
 
   it('does not fall over entries that remove one another in a ring', () => {
     const a: Entry = { ...removal(1, 'ent_gone002') };
     const b: Entry = { ...removal(2, 'ent_gone001') };
-    expect(ids(liveEntries([look(1), a, b]))).toEqual(['ent_look001']);
+    expect(ids(liveEntries([check(1), a, b]))).toEqual(['ent_look001']);
   });
 
   it('depends on the set of entries alone: order and repeats of the merge do not matter', () => {
     const target = fc.integer({ min: 0, max: 9 });
     const diary = fc
-      .array(fc.record({ kind: fc.constantFrom('look', 'correct', 'remove'), target }), { maxLength: 10 })
+      .array(fc.record({ kind: fc.constantFrom('check', 'correct', 'remove'), target }), { maxLength: 10 })
       .map((steps) =>
         steps.map(({ kind, target: to }, n): Entry => {
           // only what is older can be corrected or removed
@@ -68,7 +68,7 @@ describe('what counts in a diary', () => {
           const own = { id: `ent_step${String(n).padStart(3, '0')}`, at: at(n), recordedAt: at(n) };
           if (kind === 'remove' && id) return { ...own, kind: 'removed', removes: id };
           return {
-            ...(look(n) as EntryOf<'look'>),
+            ...(check(n) as EntryOf<'check'>),
             ...own,
             ...(kind === 'correct' && id ? { replaces: id } : {}),
           };
@@ -84,45 +84,45 @@ describe('what counts in a diary', () => {
 });
 
 describe('the entries of one container', () => {
-  const there = (n: number) => look(n, { containerId: 'con_other1' });
+  const there = (n: number) => check(n, { containerId: 'con_other1' });
 
   it('are its own, in the order of the diary, and none for one that is not in it', () => {
-    const live = [look(1), there(2), look(3), there(4)];
+    const live = [check(1), there(2), check(3), there(4)];
     expect(ids(entriesAt(live, 'con_abcdef'))).toEqual(['ent_look001', 'ent_look003']);
     expect(ids(entriesAt(live, 'con_other1'))).toEqual(['ent_look002', 'ent_look004']);
     expect(entriesAt(live, 'con_nobody')).toEqual([]);
   });
 
   it('are the very same list while nothing is written about it, whoever else asked between', () => {
-    const [first, second] = [look(1), there(2)];
+    const [first, second] = [check(1), there(2)];
     const before = entriesAt([first, second], 'con_abcdef');
     const others = entriesAt([first, second], 'con_other1');
     entriesAt(others, 'con_other1');
     const next = [first, second, there(3)];
     expect(entriesAt(next, 'con_abcdef')).toBe(before);
     expect(entriesAt(next, 'con_other1')).not.toBe(others);
-    expect(entriesAt([first, second, look(3)], 'con_abcdef')).toHaveLength(2);
+    expect(entriesAt([first, second, check(3)], 'con_abcdef')).toHaveLength(2);
     // another entry in the place of one is another list, as long as it is
-    expect(entriesAt([look(1, { look: { method: 'finger', grade: 4 } }), second], 'con_abcdef')).not.toBe(
+    expect(entriesAt([check(1, { check: { method: 'finger', grade: 4 } }), second], 'con_abcdef')).not.toBe(
       before,
     );
   });
 
   it('are grouped again when the list that they come from has grown', () => {
-    const growing = [look(1)];
+    const growing = [check(1)];
     expect(entriesAt(growing, 'con_abcdef')).toHaveLength(1);
-    growing.push(look(2));
+    growing.push(check(2));
     expect(entriesAt(growing, 'con_abcdef')).toHaveLength(2);
   });
 });
 
 describe('the schema of entries', () => {
-  const good: Record<string, unknown>[] = [
-    look(1),
-    { ...look(2), look: { method: 'lift', grade: 3 } },
+  const product: Record<string, unknown>[] = [
+    check(1),
+    { ...check(2), check: { method: 'lift', grade: 3 } },
     {
       id: 'ent_drink1',
-      kind: 'drink',
+      kind: 'watering',
       at: at(1),
       recordedAt: at(1),
       containerId: 'con_abcdef',
@@ -144,20 +144,20 @@ describe('the schema of entries', () => {
     },
     removal(1, 'ent_look001'),
   ];
-  it.each(good)('takes %o', (entry) => {
+  it.each(product)('takes %o', (entry) => {
     expect(entrySchema.parse(entry)).toEqual(entry);
   });
 
   it.each([
-    ['a grade that is not there', { ...look(1), look: { method: 'finger', grade: 6 } }],
-    ['a lift of five', { ...look(1), look: { method: 'lift', grade: 5 } }],
-    ['a drink of nothing', { ...good[2], litres: 0 }],
-    ['a picking without weight or count', { ...good[3], count: undefined }],
-    ['a night warmer than its day', { ...good[4], minCelsius: 30 }],
-    ['a day that does not exist', { ...good[4], day: '2026-02-30' }],
-    ['a time without its offset', { ...look(1), at: '2026-07-16T18:00:00' }],
-    ['the id of something else', { ...look(1), containerId: 'ent_abcdef' }],
-    ['a kind that nobody knows', { ...look(1), kind: 'sung-to' }],
+    ['a grade that is not there', { ...check(1), check: { method: 'finger', grade: 6 } }],
+    ['a lift of five', { ...check(1), check: { method: 'lift', grade: 5 } }],
+    ['a drink of nothing', { ...product[2], litres: 0 }],
+    ['a picking without weight or count', { ...product[3], count: undefined }],
+    ['a night warmer than its day', { ...product[4], minCelsius: 30 }],
+    ['a day that does not exist', { ...product[4], day: '2026-02-30' }],
+    ['a time without its offset', { ...check(1), at: '2026-07-16T18:00:00' }],
+    ['the id of something else', { ...check(1), containerId: 'ent_abcdef' }],
+    ['a kind that nobody knows', { ...check(1), kind: 'sung-to' }],
   ])('refuses %s', (_, entry) => {
     expect(entrySchema.safeParse(entry).success).toBe(false);
   });

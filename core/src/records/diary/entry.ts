@@ -29,15 +29,15 @@ import {
   toppedUpEntry,
   warmthEntry,
 } from './kinds/plants.ts';
-import { drinkEntry, dripEntry, lookEntry, skippedEntry } from './kinds/water.ts';
+import { wateringEntry, dripEntry, checkEntry, skippedEntry } from './kinds/water.ts';
 
 /**
  * A diary entry: the only truth there is. Entries are never changed or erased; what counts follows from
  * {@link liveEntries}. A new kind is one schema in `kinds/` and one line here.
  */
 export const entrySchema = z.discriminatedUnion('kind', [
-  lookEntry,
-  drinkEntry,
+  checkEntry,
+  wateringEntry,
   dripEntry,
   skippedEntry,
   plantedEntry,

@@ -17,14 +17,14 @@ export type Needs = ReadonlyMap<string, number>;
 /** What a set of bags takes in all: litres of ingredients, kilograms of amendments and lime. */
 export function needsOf(bags: readonly BagToFill[], assumed: Assumed = DEFAULT_ASSUMED): Needs {
   const needs = new Map<string, number>();
-  const add = (goodId: string, amount: number) => {
-    if (amount > 0) needs.set(goodId, (needs.get(goodId) ?? 0) + amount);
+  const add = (productId: string, amount: number) => {
+    if (amount > 0) needs.set(productId, (needs.get(productId) ?? 0) + amount);
   };
   for (const { mix, looseLitres, amendments } of bags) {
     for (const { ingredientId, litres } of ingredientLitres(mix, looseLitres, assumed))
       add(ingredientId, litres);
     add('lime', (mix.limeGramsPerLitre * looseLitres) / 1000);
-    for (const [goodId, kilograms] of amendments ?? []) add(goodId, kilograms);
+    for (const [productId, kilograms] of amendments ?? []) add(productId, kilograms);
   }
   return needs;
 }
@@ -32,14 +32,14 @@ export function needsOf(bags: readonly BagToFill[], assumed: Assumed = DEFAULT_A
 /** A pack of a good, its price perhaps unknown. */
 export interface KnownPack {
   readonly id: string;
-  readonly goodId: string;
+  readonly productId: string;
   readonly amount: number;
   readonly price?: number | undefined;
 }
 
 /** One line of a shopping list. */
 export interface ShoppingLine {
-  readonly goodId: string;
+  readonly productId: string;
   readonly need: number;
   /** taken from the shed first */
   readonly fromShed: number;
@@ -71,18 +71,18 @@ export function shoppingList(
   packs: readonly KnownPack[],
   stock: Needs = new Map(),
 ): ShoppingList {
-  const lines = [...needs].map(([goodId, need]): ShoppingLine => {
-    const fromShed = Math.min(need, Math.max(0, stock.get(goodId) ?? 0));
+  const lines = [...needs].map(([productId, need]): ShoppingLine => {
+    const fromShed = Math.min(need, Math.max(0, stock.get(productId) ?? 0));
     const toBuy = need - fromShed;
-    const own = packs.filter((p) => p.goodId === goodId);
-    return { goodId, need, fromShed, toBuy, plan: planOf(toBuy, own) };
+    const own = packs.filter((p) => p.productId === productId);
+    return { productId, need, fromShed, toBuy, plan: planOf(toBuy, own) };
   });
   return {
     lines,
     price: lines.reduce((sum, { plan }) => sum + (plan.kind === 'packs' ? plan.cover.price : 0), 0),
     unpriced: lines
       .filter(({ plan }) => plan.kind === 'unpriced' || plan.kind === 'no-packs')
-      .map((l) => l.goodId),
+      .map((l) => l.productId),
   };
 }
 

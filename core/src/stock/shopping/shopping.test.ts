@@ -131,9 +131,9 @@ describe('a shopping list', () => {
 
   it('takes from the shed first, buys the rest, and says what has no price or pack', () => {
     const packs = [
-      { id: 'c70', goodId: 'coir', amount: 70, price: 13.5 },
-      { id: 'c9', goodId: 'coir', amount: 9, price: 2.6 },
-      { id: 'p10', goodId: 'perlite', amount: 10 },
+      { id: 'c70', productId: 'coir', amount: 70, price: 13.5 },
+      { id: 'c9', productId: 'coir', amount: 9, price: 2.6 },
+      { id: 'p10', productId: 'perlite', amount: 10 },
     ];
     const list = shoppingList(
       needsOf(bags),
@@ -144,7 +144,7 @@ describe('a shopping list', () => {
         ['lime', -2],
       ]),
     );
-    const line = (goodId: string) => list.lines.find((l) => l.goodId === goodId);
+    const line = (productId: string) => list.lines.find((l) => l.productId === productId);
     expect(line('coir')).toMatchObject({ fromShed: 25, plan: { kind: 'packs', cover: { price: 2.6 } } });
     expect(line('peat')).toMatchObject({ toBuy: 0, plan: { kind: 'enough' } });
     expect(line('perlite')?.plan).toMatchObject({

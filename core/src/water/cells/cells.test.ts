@@ -4,7 +4,7 @@ import { DEFAULT_ASSUMED } from '../../assumed/index.ts';
 import { lossScale, USE_CELLS, USE_MULTIPLIERS, WATER_CELLS, WATER_MIDDLES } from '../grid.ts';
 import { afterGain, afterLoss } from '../stress.ts';
 import { compiledCells } from './compiled.ts';
-import { drainedFrom, planDrink } from './drink-moves.ts';
+import { drainedFrom, planWatering } from './watering-moves.ts';
 import { plainCells } from './plain.ts';
 import type { CellWork } from './work.ts';
 
@@ -81,7 +81,7 @@ describe.each(kinds)('the loops over cells, %s', (_, made) => {
   describe('a drink', () => {
     const poured = (j: number, cell: number, amount: number) => {
       layAt(work, j, cell);
-      planDrink(work, amount, 0, MIX);
+      planWatering(work, amount, 0, MIX);
       work.pour(LOW, HIGH);
       return columnOf(work, j);
     };
@@ -90,7 +90,7 @@ describe.each(kinds)('the loops over cells, %s', (_, made) => {
       fc.assert(
         fc.property(masses, amounts, sds, (cells, amount, sd) => {
           lay(work, cells);
-          planDrink(work, amount, sd, MIX);
+          planWatering(work, amount, sd, MIX);
           work.pour(LOW, HIGH);
           expect(sum(work.mass)).toBeCloseTo(sum(cells), 9);
           expect(sum(work.marginal)).toBeCloseTo(sum(cells), 9);
@@ -231,7 +231,7 @@ describe('what runs through', () => {
         (cell, amount) => {
           const work = plainCells();
           layAt(work, 0, cell);
-          planDrink(work, amount, 0, MIX);
+          planWatering(work, amount, 0, MIX);
           const { w, drained } = afterGain(WATER_MIDDLES[cell] as number, amount, MIX);
           expect(drainedFrom(work.mass, 0)).toBeCloseTo(drained, 9);
           expect(w - (WATER_MIDDLES[cell] as number) + drained).toBeCloseTo(amount, 9);
@@ -241,7 +241,7 @@ describe('what runs through', () => {
   });
 
   it('is nothing of an empty column', () => {
-    planDrink(plainCells(), 2, 0.1, MIX);
+    planWatering(plainCells(), 2, 0.1, MIX);
     expect(drainedFrom(new Float64Array(WATER_CELLS), 0)).toBe(0);
   });
 });
@@ -274,7 +274,7 @@ describe('the compiled loops', () => {
           work.weigh(LOW, HIGH);
         });
         same((work) => {
-          planDrink(work, amount, sd, MIX);
+          planWatering(work, amount, sd, MIX);
           work.pour(LOW, HIGH);
         });
         expect(farthest(plain.marginal, fast.marginal)).toBeLessThan(1e-7);

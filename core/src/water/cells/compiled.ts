@@ -1,6 +1,6 @@
 import { POINTS, USE_CELLS, USE_MULTIPLIERS, WATER_CELLS } from '../grid.ts';
 import { COMPILED_CODE } from './compiled-code.ts';
-import { POINTS_A_CELL } from './drink-moves.ts';
+import { POINTS_A_CELL } from './watering-moves.ts';
 import type { CellWork } from './work.ts';
 
 /** What this needs of the platform, which core otherwise knows nothing of. */

@@ -1,6 +1,6 @@
 import { POINTS, USE_CELLS, USE_MULTIPLIERS, WATER_CELLS } from '../grid.ts';
 import { shiftColumn } from './column.ts';
-import { POINTS_A_CELL } from './drink-moves.ts';
+import { POINTS_A_CELL } from './watering-moves.ts';
 import type { CellWork } from './work.ts';
 
 /** The loops as plain ones: what the compiled ones are held against, and what stands in where those cannot run. */

@@ -1,13 +1,13 @@
 import { createTheme, type Theme } from '@mui/material/styles';
-import { cssVariables, TOKENS, type Look } from './tokens.ts';
+import { cssVariables, TOKENS, type ThemeName } from './tokens.ts';
 
 export const TEXT_FACE = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
 export const DISPLAY_FACE =
   "'Bricolage Grotesque Variable', 'Atkinson Hyperlegible Next Variable', sans-serif";
 
 /** Material's components in Rundel's clothes: borders over shadows, own radii and faces, big quiet targets. */
-export function themeFor(look: Look): Theme {
-  const t = TOKENS[look];
+export function themeFor(themeName: ThemeName): Theme {
+  const t = TOKENS[themeName];
   const heading = (size: string) => ({
     fontFamily: DISPLAY_FACE,
     fontWeight: 720,
@@ -17,7 +17,7 @@ export function themeFor(look: Look): Theme {
   });
   return createTheme({
     palette: {
-      mode: look === 'dusk' ? 'dark' : 'light',
+      mode: themeName === 'dusk' ? 'dark' : 'light',
       primary: { main: t.action, contrastText: t.onAction },
       secondary: { main: t.flower, contrastText: t.onFlower },
       error: { main: t.fruit },
@@ -45,7 +45,7 @@ export function themeFor(look: Look): Theme {
           ':root': cssVariables(t),
           body: { fontVariantNumeric: 'tabular-nums', WebkitTextSizeAdjust: '100%' },
           ':focus-visible': {
-            outline: `3px solid ${look === 'dusk' ? t.flower : t.action}`,
+            outline: `3px solid ${themeName === 'dusk' ? t.flower : t.action}`,
             outlineOffset: 2,
           },
           // on paper: the drawing, the words and the tables, and nothing to press
@@ -71,7 +71,7 @@ export function themeFor(look: Look): Theme {
         styleOverrides: {
           root: { minHeight: 44, borderRadius: 10, paddingInline: 16 },
           outlined: {
-            borderWidth: look === 'glare' ? 2 : 1.5,
+            borderWidth: themeName === 'glare' ? 2 : 1.5,
             borderColor: t.line,
             color: t.ink,
             backgroundColor: t.raised,

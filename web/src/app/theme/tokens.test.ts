@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { cssVariables, TOKENS, type Look, type Tokens } from './tokens.ts';
+import { cssVariables, TOKENS, type ThemeName, type Tokens } from './tokens.ts';
 
 /** Relative luminance and contrast as WCAG 2.2 defines them. */
 function luminance(hex: string): number {
@@ -14,7 +14,7 @@ function contrast(a: string, b: string): number {
   return (high + 0.05) / (low + 0.05);
 }
 
-const LOOKS = Object.keys(TOKENS) as Look[];
+const THEME_NAMES = Object.keys(TOKENS) as ThemeName[];
 type Name = Exclude<keyof Tokens, 'water' | 'weight'>;
 
 /** Words and what they stand on. */
@@ -42,11 +42,11 @@ describe('contrast is measured as it is known to be', () => {
   });
 });
 
-describe.each(LOOKS)('the look for %s', (look) => {
-  const t = TOKENS[look];
+describe.each(THEME_NAMES)('the look for %s', (themeName) => {
+  const t = TOKENS[themeName];
 
   it.each(TEXTS)('reads: %s on %s', (words, under) => {
-    expect(contrast(t[words], t[under])).toBeGreaterThanOrEqual(look === 'glare' ? 7 : 4.5);
+    expect(contrast(t[words], t[under])).toBeGreaterThanOrEqual(themeName === 'glare' ? 7 : 4.5);
   });
 
   it('water darkens all the way from dust-dry to wet, in steps that can be told apart', () => {

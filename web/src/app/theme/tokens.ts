@@ -1,5 +1,5 @@
 /** The three looks. Everything coloured in the app comes from these names; drawings use them as CSS variables. */
-export type Look = 'light' | 'dusk' | 'glare';
+export type ThemeName = 'light' | 'dusk' | 'glare';
 
 export interface Tokens {
   readonly ground: string;
@@ -102,7 +102,7 @@ const glare: Tokens = {
   weight: { text: 560, strong: 760 },
 };
 
-export const TOKENS: Record<Look, Tokens> = { light, dusk, glare };
+export const TOKENS: Record<ThemeName, Tokens> = { light, dusk, glare };
 
 /** Tokens as CSS variables: `--ink`, `--water-1` … */
 export function cssVariables(tokens: Tokens): Record<string, string> {

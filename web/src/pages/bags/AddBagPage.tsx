@@ -9,7 +9,7 @@ import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import * as z from '@rundel/core/schema';
 import { Page, Panel } from '../../ui/Page.tsx';
-import { containersInUse, measuresInUse, standsInUse, useGarden } from '../../store/index.ts';
+import { containersInUse, measuresInUse, placesInUse, useGarden } from '../../store/index.ts';
 import { BagFields } from './BagFields.tsx';
 import { BagFormLayout } from './BagFormLayout.tsx';
 import { BagPreview } from './BagPreview.tsx';
@@ -43,7 +43,7 @@ function AddBagForm() {
   const { garden, clock, saveRecords } = useGarden();
   const navigate = useNavigate();
   const [params] = useSearchParams();
-  const { units, depthSchoolId } = garden.settings;
+  const { units, depthPracticeId } = garden.settings;
   const today = dayOf(clock.now());
   const inUse = containersInUse(garden);
   const labels = useMemo(() => inUse.map((c) => c.label), [inUse]);
@@ -61,13 +61,13 @@ function AddBagForm() {
   const schema = useMemo(() => both(bagSchema, plantingSchema), [bagSchema, plantingSchema]);
   const start = useMemo((): Values => {
     const label = nextLabel(labels);
-    const standId = params.get('stand') ?? standsInUse(garden)[0]?.id;
+    const placeId = params.get('place') ?? placesInUse(garden)[0]?.id;
     const bag = like
       ? { ...bagFormOf(like, units), label }
       : template
-        ? templateFormOf(template, label, standId, units)
-        : { ...emptyBagForm(label, standId), ...readAsked(params, units) };
-    const planting = emptyPlantingForm(today, depthSchoolId);
+        ? templateFormOf(template, label, placeId, units)
+        : { ...emptyBagForm(label, placeId), ...readAsked(params, units) };
+    const planting = emptyPlantingForm(today, depthPracticeId);
     const crop = template?.cropId ?? params.get('crop');
     const habit = template?.habitId ?? params.get('habit');
     return { ...bag, ...planting, ...(crop ? { cropId: crop } : {}), ...(habit ? { habitId: habit } : {}) };
@@ -89,7 +89,7 @@ function AddBagForm() {
     const { containers, changes } = newBagRecords(
       result.bag,
       labelsFor(result.bag.label, bagCount, labels),
-      { stands: garden.stands.length, containers: garden.containers.length },
+      { places: garden.places.length, containers: garden.containers.length },
       now,
     );
     const planted = plantingChanges(
@@ -101,7 +101,7 @@ function AddBagForm() {
     const first = containers[0];
     const words = bagCount === 1 ? `bag ${first?.label ?? ''} added` : `${bagCount} bags added`;
     await saveRecords([...changes, ...planted.changes], planted.drafts, words);
-    void navigate(bagCount === 1 ? `/stands/${first?.id ?? ''}` : '/stands');
+    void navigate(bagCount === 1 ? `/bags/${first?.id ?? ''}` : '/bags');
   });
 
   return (
@@ -151,7 +151,7 @@ function AddBagForm() {
               >
                 {isCount && bagCount > 1 ? `Add ${bagCount} bags` : 'Add the bag'}
               </Button>
-              <Button component={Link} to="/stands">
+              <Button component={Link} to="/bags">
                 Cancel
               </Button>
               {form.formState.submitCount > 0 && !form.formState.isValid && (
@@ -181,7 +181,7 @@ function TemplateChoice({
       select
       label="Start from a template"
       value={chosen ?? ''}
-      onChange={(e) => void navigate(`/stands/new?template=${e.target.value}`)}
+      onChange={(e) => void navigate(`/bags/new?template=${e.target.value}`)}
       sx={{ marginBlockEnd: 2.5, minWidth: 260 }}
     >
       {templates.map((t) => (

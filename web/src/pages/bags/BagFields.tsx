@@ -8,8 +8,8 @@ import { AmountField } from '../../ui/AmountField.tsx';
 import { COVER_CHOICES, mixChoices, supportChoices } from '../../ui/choices.tsx';
 import { KindPicker } from '../../ui/KindPicker.tsx';
 import { DayField } from '../../ui/DayField.tsx';
-import { standsInUse, useGarden, useMoney, useShown } from '../../store/index.ts';
-import { NEW_STAND, type BagFormValues } from './bag-form.ts';
+import { placesInUse, useGarden, useMoney, useShown } from '../../store/index.ts';
+import { NEW_PLACE, type BagFormValues } from './bag-form.ts';
 import { STORE_FIELDS } from './store-fields.ts';
 
 /** What stands beside the crop, by what it is like. */
@@ -29,9 +29,9 @@ export function BagFields() {
   const money = useMoney();
   const { register, control, setValue, formState } = useFormContext<BagFormValues>();
   const { errors } = formState;
-  const [kindId, sizeBy, standId, supportKind, lowerMixId, companions] = useWatch({
+  const [kindId, sizeBy, placeId, supportKind, lowerMixId, companions] = useWatch({
     control,
-    name: ['kindId', 'sizeBy', 'standId', 'supportKind', 'lowerMixId', 'companions'],
+    name: ['kindId', 'sizeBy', 'placeId', 'supportKind', 'lowerMixId', 'companions'],
   });
   const kind = containerKind(kindId);
   const chooseKind = (id: string) => {
@@ -149,16 +149,16 @@ export function BagFields() {
       </Box>
       <Box sx={two}>
         <Controller
-          name="standId"
+          name="placeId"
           control={control}
           render={({ field }) => (
             <TextField select label="Where it stands" {...field}>
-              {standsInUse(garden).map((stand) => (
-                <MenuItem key={stand.id} value={stand.id}>
-                  {stand.name}
+              {placesInUse(garden).map((place) => (
+                <MenuItem key={place.id} value={place.id}>
+                  {place.name}
                 </MenuItem>
               ))}
-              <MenuItem value={NEW_STAND}>A new place…</MenuItem>
+              <MenuItem value={NEW_PLACE}>A new place…</MenuItem>
             </TextField>
           )}
         />
@@ -172,16 +172,16 @@ export function BagFields() {
           )}
         />
       </Box>
-      {standId === NEW_STAND && (
+      {placeId === NEW_PLACE && (
         <Box sx={two}>
           <TextField
             label="Name of the new place"
-            {...register('newStandName')}
-            error={errors.newStandName !== undefined}
-            helperText={errors.newStandName?.message}
+            {...register('newPlaceName')}
+            error={errors.newPlaceName !== undefined}
+            helperText={errors.newPlaceName?.message}
           />
           <Controller
-            name="newStandCover"
+            name="newPlaceCover"
             control={control}
             render={({ field }) => (
               <TextField select label="Roof" {...field}>
@@ -301,7 +301,7 @@ export function BagFields() {
           {STORE_FIELDS.map(({ key, label, help }) => (
             <AmountField
               key={key}
-              purpose="drink"
+              purpose="water"
               label={label}
               {...register(key)}
               error={errors[key] !== undefined}

@@ -4,7 +4,7 @@ import { dayOf, daysBetween } from '@rundel/core/calendar';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { kindWords, seenStore, titleOf } from '../../text/bag-text.ts';
-import { DrinkDialog, NoteDialog, PickDialog } from '../../ui/EntryDialogs.tsx';
+import { WateringDialog, NoteDialog, PickDialog } from '../../ui/EntryDialogs.tsx';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
 import { shortDay } from '../../text/text.ts';
@@ -17,7 +17,7 @@ import { GrowthPanel } from './GrowthPanel.tsx';
 import { MakePanel } from './MakePanel.tsx';
 import { plantedWords } from '../../text/planted-text.ts';
 import { NoSuchBag } from './NoSuchBag.tsx';
-import { LookDialog } from './LookDialog.tsx';
+import { CheckDialog } from './CheckDialog.tsx';
 import { PlantDialog } from './PlantDialog.tsx';
 import { TemplateDialog } from './TemplateDialog.tsx';
 import { TroubleDialog } from './TroubleDialog.tsx';
@@ -40,7 +40,7 @@ export default function BagPage() {
       <Alert severity="warning" sx={{ marginBlockEnd: 2 }}>
         It cannot be worked out: {broken.problem} Its diary is kept as it is.
       </Alert>
-      <Button component={Link} to={`/stands/${broken.container.id}/edit`} variant="contained">
+      <Button component={Link} to={`/bags/${broken.container.id}/edit`} variant="contained">
         Mend it
       </Button>
     </Page>
@@ -60,7 +60,7 @@ function Binned({ label }: { readonly label: string }) {
   );
 }
 
-type Dialog = 'look' | 'pick' | 'note' | 'drink' | 'plant' | 'trouble' | 'template' | 'gauge';
+type Dialog = 'check' | 'pick' | 'note' | 'watering' | 'plant' | 'trouble' | 'template' | 'gauge';
 
 function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string | undefined }) {
   const { garden, clock, live } = useGarden();
@@ -91,8 +91,8 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
       lead={
         <>
           {kindWords(bag, shown)} ·{' '}
-          <Link to="/stands" style={{ color: 'inherit' }}>
-            {bag.stand?.name ?? 'no stand'}
+          <Link to="/bags" style={{ color: 'inherit' }}>
+            {bag.place?.name ?? 'no place'}
           </Link>
         </>
       }
@@ -142,8 +142,8 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
       </Box>
       <PickDialog bag={bag} isOpen={dialog === 'pick'} onClose={close} />
       <NoteDialog bag={bag} isOpen={dialog === 'note'} onClose={close} />
-      <DrinkDialog bag={bag} isOpen={dialog === 'drink'} onClose={close} />
-      {dialog === 'look' && <LookDialog bag={bag} onClose={close} />}
+      <WateringDialog bag={bag} isOpen={dialog === 'watering'} onClose={close} />
+      {dialog === 'check' && <CheckDialog bag={bag} onClose={close} />}
       {dialog === 'plant' && <PlantDialog bag={bag} onClose={close} />}
       {dialog === 'trouble' && <TroubleDialog bag={bag} onClose={close} />}
       {dialog === 'gauge' && <GaugeDialog bag={bag} onClose={close} />}
@@ -186,7 +186,7 @@ function BagActions({
   const bin = async () => {
     setAnchor(null);
     await putInBin('containers', [container], `bag ${container.label}`);
-    void navigate('/stands');
+    void navigate('/bags');
   };
   return (
     <>
@@ -198,7 +198,7 @@ function BagActions({
       >
         Look
       </Button>
-      <Button variant="outlined" startIcon={<IconDroplet aria-hidden />} onClick={() => onOpen('drink')}>
+      <Button variant="outlined" startIcon={<IconDroplet aria-hidden />} onClick={() => onOpen('watering')}>
         Drink
       </Button>
       <Button variant="outlined" startIcon={<IconBasket aria-hidden />} onClick={() => onOpen('pick')}>
@@ -217,11 +217,11 @@ function BagActions({
         <IconDotsVertical aria-hidden />
       </Button>
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
-        {!isEmpty && <MenuItem onClick={() => open('look')}>An earlier look</MenuItem>}
-        <MenuItem component={Link} to={`/stands/${container.id}/edit`}>
+        {!isEmpty && <MenuItem onClick={() => open('check')}>An earlier look</MenuItem>}
+        <MenuItem component={Link} to={`/bags/${container.id}/edit`}>
           Change this bag
         </MenuItem>
-        <MenuItem component={Link} to={`/stands/new?like=${container.id}`}>
+        <MenuItem component={Link} to={`/bags/new?like=${container.id}`}>
           Add another like it
         </MenuItem>
         <MenuItem onClick={() => open('template')}>Keep as a template</MenuItem>
@@ -249,7 +249,7 @@ function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void })
   const free = bag.container.stations.length - bag.occupants.length;
   const seen = new Set<string>();
   const different = bag.occupants.filter((o) => {
-    const key = JSON.stringify([o.variety.id, o.plantedOn, o.planted.seedling, o.planted.schoolId]);
+    const key = JSON.stringify([o.variety.id, o.plantedOn, o.planted.seedling, o.planted.practiceId]);
     return !seen.has(key) && seen.add(key);
   });
   return (
@@ -269,14 +269,14 @@ function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void })
               {occupant.variety.name}: {occupant.crop.name.toLowerCase()}, {occupant.habit.name.toLowerCase()}
               . Planted {age}.
             </Typography>
-            {occupant.planted.wayId ? (
+            {occupant.planted.plantingMethodId ? (
               <Typography sx={{ fontSize: '1.1rem' }}>{plantedWords(occupant.planted, shown)}</Typography>
             ) : (
               <PlantingAdvice
                 seedling={occupant.planted.seedling}
                 crop={occupant.crop}
                 mixMillimetres={bag.body.fill.mixMillimetres}
-                schoolId={occupant.planted.schoolId ?? garden.settings.depthSchoolId}
+                practiceId={occupant.planted.practiceId ?? garden.settings.depthPracticeId}
                 assumed={bag.body.assumed}
                 isDone={days > 1}
               />

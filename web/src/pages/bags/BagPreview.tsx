@@ -91,7 +91,7 @@ export function BagPreview({
             seedling={planting.seedling}
             crop={cropOf(planting.cropId)}
             mixMillimetres={body.fill.mixMillimetres}
-            schoolId={planting.schoolId ?? garden.settings.depthSchoolId}
+            practiceId={planting.practiceId ?? garden.settings.depthPracticeId}
             assumed={body.assumed}
           />
         </Box>
@@ -111,7 +111,7 @@ function RealSizeWords({ bag, body }: { readonly bag: BagFormResult; readonly bo
         : `It likely holds ${holds} to the brim${bag.size.by === 'label' ? ', not what the label says' : ''}: measure it to be sure.`}{' '}
       Filled with {shown.show(body.fill.looseLitres, 'bag')} of loose mix, which settles to{' '}
       {shown.show(body.fill.mixLitres, 'bag')}. Of its water the plant can use about{' '}
-      {shown.show(body.availableLitres, 'drink')}.
+      {shown.show(body.availableLitres, 'water')}.
     </Typography>
   );
 }

@@ -11,7 +11,7 @@ import {
 } from '@mui/material';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { gradeSpan, kindWords, nextLookWords } from '../../text/bag-text.ts';
+import { gradeSpan, kindWords, nextCheckWords } from '../../text/bag-text.ts';
 import { useGarden, useShown, type Bag } from '../../store/index.ts';
 import { BulkDialog } from './BulkDialog.tsx';
 
@@ -85,7 +85,7 @@ export function BagTable({ bags }: { readonly bags: readonly Bag[] }) {
               const { water } = bag;
               const { id, label } = bag.container;
               const isEmpty = bag.occupants.length === 0;
-              const next = water && nextLookWords(water, clock.now());
+              const next = water && nextCheckWords(water, clock.now());
               const hours = water?.ahead.hoursToRefill;
               return (
                 <TableRow key={id} selected={ticked.has(id)}>
@@ -97,17 +97,17 @@ export function BagTable({ bags }: { readonly bags: readonly Bag[] }) {
                     />
                   </TableCell>
                   <TableCell>
-                    <Link to={`/stands/${id}`} style={{ color: 'inherit', fontWeight: 700 }}>
+                    <Link to={`/bags/${id}`} style={{ color: 'inherit', fontWeight: 700 }}>
                       {label}
                     </Link>
                   </TableCell>
                   <TableCell>{bag.name}</TableCell>
                   <TableCell>{kindWords(bag, shown)}</TableCell>
-                  <TableCell>{bag.stand?.name}</TableCell>
+                  <TableCell>{bag.place?.name}</TableCell>
                   <TableCell>
                     {isEmpty || !water
                       ? ''
-                      : shown.range(water.estimate.litres.low, water.estimate.litres.high, 'drink')}
+                      : shown.range(water.estimate.litres.low, water.estimate.litres.high, 'water')}
                   </TableCell>
                   <TableCell>{isEmpty || !water ? '' : gradeSpan(water.estimate.share)}</TableCell>
                   <TableCell>

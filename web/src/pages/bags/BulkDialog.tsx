@@ -7,7 +7,7 @@ import { AmountField } from '../../ui/AmountField.tsx';
 import { readAmount } from '../../text/amount-text.ts';
 import { mixChoices, supportChoices } from '../../ui/choices.tsx';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
-import { standsInUse, useGarden, useMoney, useShown, type Bag } from '../../store/index.ts';
+import { placesInUse, useGarden, useMoney, useShown, type Bag } from '../../store/index.ts';
 import { changedTogether, type BulkChange } from './bulk-change.ts';
 
 const AS_IT_IS = 'as-it-is';
@@ -25,7 +25,7 @@ export function BulkDialog({
   const { garden, clock, saveRecords, bin: putInBin } = useGarden();
   const shown = useShown();
   const money = useMoney();
-  const [standId, setStand] = useState(AS_IT_IS);
+  const [placeId, setPlace] = useState(AS_IT_IS);
   const [mixId, setMix] = useState(AS_IT_IS);
   const [support, setSupport] = useState<Container['support']['kind'] | typeof AS_IT_IS>(AS_IT_IS);
   const [height, setHeight] = useState('');
@@ -56,7 +56,7 @@ export function BulkDialog({
     if (readMulch.kind === 'refused' || readPrice.kind === 'refused') return;
     if (needsHeight && readHeight.kind !== 'given') return;
     const change: BulkChange = {
-      ...(standId === AS_IT_IS ? {} : { standId }),
+      ...(placeId === AS_IT_IS ? {} : { placeId }),
       ...(mixId === AS_IT_IS ? {} : { mixId }),
       ...(readMulch.kind === 'given' ? { mulchMillimetres: readMulch.inner } : {}),
       ...(readPrice.kind === 'given' ? { price: readPrice.amount } : {}),
@@ -93,11 +93,11 @@ export function BulkDialog({
       onSubmit={() => void submit()}
       submitLabel="Change them"
     >
-      <TextField select label="Where they stand" value={standId} onChange={(e) => setStand(e.target.value)}>
+      <TextField select label="Where they stand" value={placeId} onChange={(e) => setPlace(e.target.value)}>
         <MenuItem value={AS_IT_IS}>As it is</MenuItem>
-        {standsInUse(garden).map((stand) => (
-          <MenuItem key={stand.id} value={stand.id}>
-            {stand.name}
+        {placesInUse(garden).map((place) => (
+          <MenuItem key={place.id} value={place.id}>
+            {place.name}
           </MenuItem>
         ))}
       </TextField>

@@ -4,11 +4,11 @@ import type { Draft, Entry, EntryOf } from '@rundel/core/records';
 import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
 import { useState } from 'react';
 import { AmountField } from '../../ui/AmountField.tsx';
-import { cropRule, drinkRule } from '../../text/amount-rules.ts';
+import { cropRule, waterRule } from '../../text/amount-rules.ts';
 import { readAmount, type AmountRule } from '../../text/amount-text.ts';
 import { DayField } from '../../ui/DayField.tsx';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
-import { LEVELS, levelShare } from '../../text/look-text.ts';
+import { LEVELS, levelShare } from '../../text/check-text.ts';
 import { momentProblem } from '../../text/moment-problem.ts';
 import { useGarden, useShown } from '../../store/index.ts';
 
@@ -21,11 +21,11 @@ export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClo
   const [amount, setAmount] = useState(firstAmount(entry, shown.show));
   const [count, setCount] = useState(entry.kind === 'picking' && entry.count ? String(entry.count) : '');
   const asked = askedOf(entry);
-  const isProbe = entry.kind === 'look' && entry.look.method === 'probe';
-  const graded = entry.kind === 'look' ? gradesOf(entry.look) : undefined;
+  const isProbe = entry.kind === 'check' && entry.check.method === 'probe';
+  const graded = entry.kind === 'check' ? gradesOf(entry.check) : undefined;
   const [grade, setGrade] = useState(graded?.grade ?? 1);
   const [text, setText] = useState(entry.kind === 'note' ? entry.text : '');
-  const [ranThrough, setRanThrough] = useState(entry.kind === 'drink' && entry.ranThrough);
+  const [ranThrough, setRanThrough] = useState(entry.kind === 'watering' && entry.ranThrough);
   const [problems, setProblems] = useState<{ day?: string; amount?: string; text?: string; count?: string }>(
     {},
   );
@@ -126,7 +126,7 @@ export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClo
           helperText={problems.count}
         />
       )}
-      {entry.kind === 'drink' && (
+      {entry.kind === 'watering' && (
         <FormControlLabel
           control={<Switch checked={ranThrough} onChange={(_, on) => setRanThrough(on)} />}
           label="It ran through at the bottom"
@@ -154,9 +154,9 @@ export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClo
 function askedOf(
   entry: Entry,
 ):
-  | { readonly purpose: 'drink' | 'crop' | 'height'; readonly label: string; readonly inner?: number }
+  | { readonly purpose: 'water' | 'crop' | 'height'; readonly label: string; readonly inner?: number }
   | undefined {
-  if (entry.kind === 'drink') return { purpose: 'drink', label: 'How much', inner: entry.litres };
+  if (entry.kind === 'watering') return { purpose: 'water', label: 'How much', inner: entry.litres };
   if (entry.kind === 'planted')
     return { purpose: 'height', label: 'Height of the plant', inner: entry.seedling.stemMillimetres };
   if (entry.kind === 'picking')
@@ -165,16 +165,16 @@ function askedOf(
       label: 'Weight',
       ...(entry.kilograms === undefined ? {} : { inner: entry.kilograms }),
     };
-  if (entry.kind === 'look' && entry.look.method === 'scale')
-    return { purpose: 'crop', label: 'The whole bag weighs', inner: entry.look.kilograms };
+  if (entry.kind === 'check' && entry.check.method === 'scale')
+    return { purpose: 'crop', label: 'The whole bag weighs', inner: entry.check.kilograms };
   return undefined;
 }
 
 function firstAmount(
   entry: Entry,
-  show: (inner: number, purpose: 'drink' | 'crop' | 'height') => string,
+  show: (inner: number, purpose: 'water' | 'crop' | 'height') => string,
 ): string {
-  if (entry.kind === 'look' && entry.look.method === 'probe') return String(entry.look.reading);
+  if (entry.kind === 'check' && entry.check.method === 'probe') return String(entry.check.reading);
   const asked = askedOf(entry);
   return asked?.inner === undefined ? '' : show(asked.inner, asked.purpose);
 }
@@ -185,16 +185,16 @@ function amountOf(
   system: 'metric' | 'us' | 'uk',
   measures: AmountRule['measures'],
 ): { readonly inner?: number; readonly problem?: string } {
-  if (entry.kind === 'look' && entry.look.method === 'probe') {
+  if (entry.kind === 'check' && entry.check.method === 'probe') {
     const reading = Number(text.trim().replace(',', '.'));
     const isNumber = text.trim() !== '' && reading >= 0 && reading <= 100;
     return isNumber ? { inner: reading } : { problem: 'A number from 0 to 100.' };
   }
   const rules = {
-    drink: drinkRule(system, measures),
+    watering: waterRule(system, measures),
     picking: cropRule(system),
     planted: { purpose: 'height', system, low: 20, high: 1500 },
-    look: { purpose: 'crop', system, low: 0.1, high: 500 },
+    check: { purpose: 'crop', system, low: 0.1, high: 500 },
   } as const;
   if (!askedOf(entry)) return {};
   const read = readAmount(text, rules[entry.kind as keyof typeof rules]);
@@ -212,35 +212,35 @@ interface Corrections {
   readonly count: number | undefined;
 }
 
-type SeenLook = EntryOf<'look'>['look'];
+type CheckMade = EntryOf<'check'>['check'];
 
 /** The grades of a look that has them, and which it was. */
-function gradesOf(look: SeenLook): { readonly names: readonly string[]; readonly grade: number } | undefined {
-  switch (look.method) {
+function gradesOf(check: CheckMade): { readonly names: readonly string[]; readonly grade: number } | undefined {
+  switch (check.method) {
     case 'finger':
-      return { names: FINGER_GRADES, grade: look.grade };
+      return { names: FINGER_GRADES, grade: check.grade };
     case 'lift':
-      return { names: LIFT_GRADES, grade: look.grade };
+      return { names: LIFT_GRADES, grade: check.grade };
     case 'level':
-      return { names: LEVELS, grade: 1 + Math.round(look.share * (LEVELS.length - 1)) };
+      return { names: LEVELS, grade: 1 + Math.round(check.share * (LEVELS.length - 1)) };
     default:
       return undefined;
   }
 }
 
-function correctedLook(look: SeenLook, to: Corrections): SeenLook {
-  switch (look.method) {
+function correctedCheck(check: CheckMade, to: Corrections): CheckMade {
+  switch (check.method) {
     case 'finger':
     case 'lift':
-      return { ...look, grade: to.grade };
+      return { ...check, grade: to.grade };
     case 'level':
-      return { ...look, share: levelShare(to.grade) };
+      return { ...check, share: levelShare(to.grade) };
     case 'scale':
-      return { ...look, kilograms: to.inner ?? look.kilograms };
+      return { ...check, kilograms: to.inner ?? check.kilograms };
     case 'probe':
-      return { ...look, reading: to.inner ?? look.reading };
+      return { ...check, reading: to.inner ?? check.reading };
     case 'wilted':
-      return look;
+      return check;
   }
 }
 
@@ -249,9 +249,9 @@ function corrected(entry: Entry, to: Corrections): Draft {
   const { id, recordedAt: _, ...rest } = entry;
   const base = { ...rest, at: to.at, replaces: id } as Draft;
   switch (base.kind) {
-    case 'look':
-      return { ...base, look: correctedLook(base.look, to) };
-    case 'drink':
+    case 'check':
+      return { ...base, check: correctedCheck(base.check, to) };
+    case 'watering':
       return { ...base, litres: to.inner ?? base.litres, ranThrough: to.ranThrough, asEntered: to.asEntered };
     case 'picking': {
       const { kilograms: _weight, count: _count, asEntered: _text, ...picking } = base;

@@ -48,7 +48,7 @@ export function Diary({ containerId }: { readonly containerId: string }) {
               {shortDay(dayOf(entry.at), today)} {format(localDate(entry.at), 'HH:mm')}
             </Box>
             <Box sx={{ flex: 1, minWidth: 0 }}>
-              {entryWords(entry, shown, garden.goods)}
+              {entryWords(entry, shown, garden.products)}
               {entry.replaces ? (
                 <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
                   {' '}
@@ -58,7 +58,7 @@ export function Diary({ containerId }: { readonly containerId: string }) {
             </Box>
             {entry.kind !== 'cleared' && (
               <IconButton
-                aria-label={`Correct: ${entryWords(entry, shown, garden.goods)}`}
+                aria-label={`Correct: ${entryWords(entry, shown, garden.products)}`}
                 onClick={() => setCorrecting(entry)}
                 sx={{ width: 44, height: 44 }}
               >
@@ -66,7 +66,7 @@ export function Diary({ containerId }: { readonly containerId: string }) {
               </IconButton>
             )}
             <IconButton
-              aria-label={`Remove: ${entryWords(entry, shown, garden.goods)}`}
+              aria-label={`Remove: ${entryWords(entry, shown, garden.products)}`}
               onClick={() => void remove([entry.id], `${entry.kind} removed`)}
               sx={{ width: 44, height: 44 }}
             >
@@ -100,7 +100,7 @@ function Removed({ entries }: { readonly entries: readonly Taken[] }) {
       {entries.map(({ entry, tombId }) => (
         <Box key={entry.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, color: 'text.secondary' }}>
           <Box sx={{ flex: 1 }}>
-            {shortDay(dayOf(entry.at))}: {entryWords(entry, shown, garden.goods)}
+            {shortDay(dayOf(entry.at))}: {entryWords(entry, shown, garden.products)}
           </Box>
           <Button onClick={() => void remove([tombId], `${entry.kind} brought back`)}>Bring back</Button>
         </Box>

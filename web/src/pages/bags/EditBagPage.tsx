@@ -43,7 +43,7 @@ export default function EditBagPage() {
     const { containers, changes } = newBagRecords(
       result,
       [result.label],
-      { stands: garden.stands.length, containers: 0 },
+      { places: garden.places.length, containers: 0 },
       now,
     );
     // stations keep their identity, since plants and entries name them; more are added at the end
@@ -63,13 +63,13 @@ export default function EditBagPage() {
       order: container.order,
       stations,
     };
-    const stand = changes.filter((change) => change.table === 'stands');
+    const place = changes.filter((change) => change.table === 'places');
     await saveRecords(
-      [...stand, { table: 'containers', before: container, after }],
+      [...place, { table: 'containers', before: container, after }],
       [],
       `bag ${after.label} changed`,
     );
-    void navigate(`/stands/${container.id}`);
+    void navigate(`/bags/${container.id}`);
   });
   return (
     <Page title={`Change bag ${container.label}`}>
@@ -87,7 +87,7 @@ export default function EditBagPage() {
               <Button type="submit" variant="contained" sx={{ minHeight: 56, minWidth: 160 }}>
                 Change it
               </Button>
-              <Button component={Link} to={`/stands/${container.id}`}>
+              <Button component={Link} to={`/bags/${container.id}`}>
                 Cancel
               </Button>
             </>

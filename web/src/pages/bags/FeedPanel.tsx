@@ -41,7 +41,7 @@ export function FeedPanel({ bag }: { readonly bag: Bag }) {
       {states.length > 0 && (
         <Box component="ul" sx={{ paddingInlineStart: 2.5, marginBlock: 1 }}>
           {states.map((state) => (
-            <li key={state.step.id}>{stateSentence(state, today, garden.goods)}</li>
+            <li key={state.step.id}>{stateSentence(state, today, garden.products)}</li>
           ))}
         </Box>
       )}
@@ -83,7 +83,7 @@ export function FeedPanel({ bag }: { readonly bag: Bag }) {
       </Suspense>
       {isFeeding && (
         <Suspense>
-          <FeedDialog bag={bag} goodId={regime?.steps[0]?.goodId} onClose={() => setFeeding(false)} />
+          <FeedDialog bag={bag} productId={regime?.steps[0]?.productId} onClose={() => setFeeding(false)} />
         </Suspense>
       )}
     </Panel>

@@ -8,7 +8,7 @@ import { titleOf } from '../../text/bag-text.ts';
 import { Select } from '../../ui/Select.tsx';
 import { listDevices, listenTo, readDevice, type DeviceReading } from '../../store/devices.ts';
 import { useGarden, useShown, type Bag } from '../../store/index.ts';
-import { gaugeOf, gaugesWith, readingLook } from '../../ui/gauges.ts';
+import { gaugeOf, gaugesWith, readingCheck } from '../../ui/gauges.ts';
 
 /** The two points that a gauge is calibrated by. */
 const POINTS = [
@@ -52,10 +52,10 @@ export function GaugeDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
       await record(
         [
           {
-            kind: 'look',
+            kind: 'check',
             at: clock.now(),
             containerId: container.id,
-            look: readingLook(kind, reading.value, device.id),
+            check: readingCheck(kind, reading.value, device.id),
           },
         ],
         `reading at ${container.label}`,

@@ -3,11 +3,11 @@ import { type Verdict } from '@rundel/core/feeding';
 import { ELEMENTS, type Element } from '@rundel/core/products';
 import { trimmed } from '@rundel/core/units';
 import type { ApexOptions } from 'apexcharts';
-import { Chart, chartGround, chartMoment, lookColour } from '../../ui/chart.ts';
+import { Chart, chartGround, chartMoment, themeColour } from '../../ui/chart.ts';
 import { ChartFrame } from '../../ui/ChartFrame.tsx';
 import { useMemo, useState } from 'react';
 import { ELEMENT_WORDS } from '../../text/feed-text.ts';
-import { useLookValue } from '../../ui/look-context.tsx';
+import { useThemeValue } from '../../ui/theme-context.tsx';
 import { Worked, WorkedLines } from '../../ui/Worked.tsx';
 import { shortDay } from '../../text/text.ts';
 import type { BagLedger } from '../../store/index.ts';
@@ -24,19 +24,19 @@ export default function LedgerChart({
   /** of its bag */
   readonly label: string;
 }) {
-  const { look } = useLookValue();
+  const { themeName } = useThemeValue();
   const [element, setElement] = useState<Element>('n');
   const drawn = useMemo(() => (ledger ? drawnDays(ledger) : []), [ledger]);
   const today = ledger?.days.likely[ledger.today]?.day;
   const options = useMemo((): ApexOptions => {
     const at = (day: string | undefined) => new Date(`${day ?? '2026-01-01'}T12:00:00`).getTime();
-    const ground = chartGround(look);
+    const ground = chartGround(themeName);
     return {
       ...ground,
       chart: { ...ground.chart, stacked: true },
-      colors: LEDGER_PARTS.map(({ token }) => lookColour(token)),
+      colors: LEDGER_PARTS.map(({ token }) => themeColour(token)),
       fill: { type: 'solid', opacity: 0.85 },
-      stroke: { curve: 'straight', width: 1.5, colors: [lookColour('--ink')] },
+      stroke: { curve: 'straight', width: 1.5, colors: [themeColour('--ink')] },
       dataLabels: { enabled: false },
       legend: { show: false },
       tooltip: { enabled: false },
@@ -50,7 +50,7 @@ export default function LedgerChart({
       },
     };
     // the colours come from the look's variables
-  }, [element, look, today]);
+  }, [element, themeName, today]);
   const series = useMemo(
     () =>
       LEDGER_PARTS.map(({ words }, i) => ({
@@ -107,7 +107,7 @@ export default function LedgerChart({
         label={`Where the ${ELEMENT_WORDS[element]} of bag ${label} went; the lines below hold the numbers`}
         height={300}
       >
-        <Chart key={`${look} ${element}`} type="area" height={300} options={options} series={series} />
+        <Chart key={`${themeName} ${element}`} type="area" height={300} options={options} series={series} />
       </ChartFrame>
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         The top of the picture is all that was offered. To the right of today: what comes if nothing more is

@@ -2,7 +2,7 @@ import { Button, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { Link } from 'react-router';
 import { COST_WORDS, howWords } from '../../text/cost-text.ts';
-import { goodName } from '../../text/goods-text.ts';
+import { productName } from '../../text/product-text.ts';
 import { Panel } from '../../ui/Page.tsx';
 import { ClassRemark, SizeRemark } from '../../ui/SizeRemarks.tsx';
 import { Worked, WorkedLines } from '../../ui/Worked.tsx';
@@ -35,7 +35,7 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
           : 'When it was filled is not on record.'}{' '}
         {body.kind.drainage.words}
         {body.reserveLitres >= 0.05 &&
-          ` Below its raised holes it keeps about ${shown.show(body.reserveLitres, 'drink')} in reserve.`}
+          ` Below its raised holes it keeps about ${shown.show(body.reserveLitres, 'water')} in reserve.`}
       </Typography>
       {under && (
         <Typography sx={{ marginBlockStart: 1 }}>
@@ -76,7 +76,7 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
             <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
               Without a price, and so not in it:{' '}
               {cost.unpriced
-                .map((id) => (id === 'bag' ? 'the bag itself' : midSentence(goodName(id, garden.goods))))
+                .map((id) => (id === 'bag' ? 'the bag itself' : midSentence(productName(id, garden.products))))
                 .join(', ')}
               .
             </Typography>

@@ -9,7 +9,7 @@ export function NoSuchBag() {
         This garden has no bag at this address. It may be in the other garden, or it was in a file that has
         been replaced.
       </Typography>
-      <Button component={Link} to="/stands" variant="contained">
+      <Button component={Link} to="/bags" variant="contained">
         To the stands
       </Button>
     </Page>

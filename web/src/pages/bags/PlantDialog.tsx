@@ -19,12 +19,12 @@ import {
 /** Plants the free stations of a bag. */
 export function PlantDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {
   const { garden, clock, saveRecords } = useGarden();
-  const { units, depthSchoolId } = garden.settings;
+  const { units, depthPracticeId } = garden.settings;
   const today = dayOf(clock.now());
   const schema = useMemo(() => plantingFormSchema(units, today), [today, units]);
   const form = useForm<PlantingFormValues, unknown, z.output<typeof schema>>({
     resolver: zodResolver(schema),
-    defaultValues: emptyPlantingForm(today, depthSchoolId),
+    defaultValues: emptyPlantingForm(today, depthPracticeId),
     mode: 'onTouched',
   });
   const values = useWatch({ control: form.control }) as PlantingFormValues;
@@ -60,7 +60,7 @@ export function PlantDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
               seedling={planting.seedling}
               crop={cropOf(planting.cropId)}
               mixMillimetres={bag.body.fill.mixMillimetres}
-              schoolId={planting.schoolId ?? depthSchoolId}
+              practiceId={planting.practiceId ?? depthPracticeId}
               assumed={bag.body.assumed}
             />
           </Box>

@@ -2,12 +2,12 @@ import { Box, Button, FormControlLabel, Switch, TextField, Typography } from '@m
 import { dayOf, daysBetween } from '@rundel/core/calendar';
 import type { Draft, EntryOf } from '@rundel/core/records';
 import { daysLeft, solutionCourse } from '@rundel/core/feeding';
-import { findGood } from '@rundel/core/products';
+import { findProduct } from '@rundel/core/products';
 import { hasLevel } from '@rundel/core/water';
 import { trimmed } from '@rundel/core/units';
 import { useMemo, useState } from 'react';
 import { AmountField } from '../../ui/AmountField.tsx';
-import { drinkRule } from '../../text/amount-rules.ts';
+import { waterRule } from '../../text/amount-rules.ts';
 import { readAmount } from '../../text/amount-text.ts';
 import { Caution } from '../../ui/Caution.tsx';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
@@ -51,7 +51,7 @@ export default function SolutionPart({ bag }: { readonly bag: Bag }) {
           ? 'Nothing is drunk from it yet.'
           : `At the use of these days what is in it lasts about ${trimmed(left, 0) === '1' ? '1 day' : `${trimmed(left, 0)} days`} (${trimmed(low ?? 0, 0)} to ${trimmed(high ?? 0, 0)}).`}{' '}
         {course.changedOn
-          ? `Its nutrient was made up new on ${shortDay(course.changedOn)}, ${daysBetween(course.changedOn, today)} days ago${course.toppedUpLitres > 0 ? `, and topped up with ${shown.show(course.toppedUpLitres, 'drink')} since` : ''}.`
+          ? `Its nutrient was made up new on ${shortDay(course.changedOn)}, ${daysBetween(course.changedOn, today)} days ago${course.toppedUpLitres > 0 ? `, and topped up with ${shown.show(course.toppedUpLitres, 'water')} since` : ''}.`
           : 'No nutrient has been put down for it.'}
       </Typography>
       {last && (
@@ -93,11 +93,11 @@ function useNutrient(bag: Bag) {
   const { byId } = useFeedings();
   const regime = byId.get(bag.container.id)?.regime;
   for (const step of regime?.steps ?? []) {
-    const good = findGood(step.goodId, garden.goods);
-    const dose = step.dose ?? good?.feed?.dose;
-    if (good?.feed?.form !== 'two-part' || dose?.per !== 'litre') continue;
-    const partner = good.feed.partnerId && findGood(good.feed.partnerId, garden.goods);
-    return { good, dose, partner: partner || undefined, regimeId: regime?.id, stepId: step.id };
+    const product = findProduct(step.productId, garden.products);
+    const dose = step.dose ?? product?.feed?.dose;
+    if (product?.feed?.form !== 'two-part' || dose?.per !== 'litre') continue;
+    const partner = product.feed.partnerId && findProduct(product.feed.partnerId, garden.products);
+    return { product, dose, partner: partner || undefined, regimeId: regime?.id, stepId: step.id };
   }
   return undefined;
 }
@@ -122,7 +122,7 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
     if (readPh !== undefined && !(readPh >= 0 && readPh <= 14))
       return setProblems({ ph: 'pH goes from 0 to 14.' });
     const read = readAmount(litres, {
-      ...drinkRule(shown.system, measuresInUse(garden)),
+      ...waterRule(shown.system, measuresInUse(garden)),
       isOptional: what === 'reading',
     });
     if (what !== 'reading' && read.kind !== 'given')
@@ -140,12 +140,12 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
       ...(readEc === undefined ? {} : { ecMillisiemens: readEc }),
       ...(readPh === undefined ? {} : { ph: readPh }),
     };
-    const drinks: Draft<'drink'>[] =
+    const waterings: Draft<'watering'>[] =
       poured === undefined
         ? []
         : [
             {
-              kind: 'drink',
+              kind: 'watering',
               at,
               containerId: bag.container.id,
               litres: poured,
@@ -157,18 +157,18 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
     const feeds =
       poured === undefined || !nutrient || !isWithNutrient
         ? []
-        : [nutrient.good, ...(nutrient.partner ? [nutrient.partner] : [])].map((good): Draft<'fed'> => ({
+        : [nutrient.product, ...(nutrient.partner ? [nutrient.partner] : [])].map((product): Draft<'fed'> => ({
             kind: 'fed',
             at,
             containerId: bag.container.id,
-            goodId: good.id,
+            productId: product.id,
             amount: nutrient.dose.amount * poured,
             unit: nutrient.dose.unit,
             litres: poured,
             into: 'store',
             ...(nutrient.regimeId ? { regimeId: nutrient.regimeId, stepId: nutrient.stepId } : {}),
           }));
-    await record([...drinks, ...feeds, solution], `nutrient of ${bag.container.label}`);
+    await record([...waterings, ...feeds, solution], `nutrient of ${bag.container.label}`);
     onClose();
     return undefined;
   };
@@ -193,7 +193,7 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
       />
       {what !== 'reading' && (
         <AmountField
-          purpose="drink"
+          purpose="water"
           label="How much went in"
           value={litres}
           onChange={(e) => {
@@ -207,7 +207,7 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
       {what !== 'reading' && nutrient && (
         <FormControlLabel
           control={<Switch checked={isWithNutrient} onChange={(_, on) => setWithNutrient(on)} />}
-          label={`With ${doseWords(nutrient.dose, shown.system)} of ${midSentence(nutrient.good.name)}${nutrient.partner ? `, and as much ${midSentence(nutrient.partner.name)}` : ''}`}
+          label={`With ${doseWords(nutrient.dose, shown.system)} of ${midSentence(nutrient.product.name)}${nutrient.partner ? `, and as much ${midSentence(nutrient.partner.name)}` : ''}`}
         />
       )}
       <TextField

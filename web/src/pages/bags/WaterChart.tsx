@@ -2,10 +2,10 @@ import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography } fro
 import type { BagWater } from '@rundel/core/garden-state';
 import { fromInner, UNITS } from '@rundel/core/units';
 import type { ApexOptions } from 'apexcharts';
-import { Chart, chartGround, chartMoment, lookColour } from '../../ui/chart.ts';
+import { Chart, chartGround, chartMoment, themeColour } from '../../ui/chart.ts';
 import { ChartFrame } from '../../ui/ChartFrame.tsx';
 import { useMemo } from 'react';
-import { useLookValue } from '../../ui/look-context.tsx';
+import { useThemeValue } from '../../ui/theme-context.tsx';
 import { Worked } from '../../ui/Worked.tsx';
 import { localDate, whenWords } from '../../text/text.ts';
 import { useShown } from '../../store/index.ts';
@@ -23,19 +23,19 @@ export default function WaterChart({
   readonly refillPoint: number;
 }) {
   const shown = useShown();
-  const { look } = useLookValue();
+  const { themeName } = useThemeValue();
   const unit = shown.system === 'metric' ? 'litre' : shown.system === 'us' ? 'usGallon' : 'imperialGallon';
   const course = useMemo(() => courseOf(water), [water]);
   const marks = useMemo(() => marksOf(water), [water]);
-  const happened = new Map(marks.map((mark) => [mark.at, mark.kind === 'look' ? 'a look' : 'a drink']));
+  const happened = new Map(marks.map((mark) => [mark.at, mark.kind === 'check' ? 'a look' : 'a drink']));
   const spells = spellsOf(course, water.availableLitres, refillPoint);
   const options = useMemo((): ApexOptions => {
     const inUnit = (litres: number) => Number(fromInner(litres, unit).toFixed(2));
-    const ground = chartGround(look);
+    const ground = chartGround(themeName);
     return {
       ...ground,
       chart: { ...ground.chart, id: 'water' },
-      colors: [lookColour('--water-4'), lookColour('--ink')],
+      colors: [themeColour('--water-4'), themeColour('--ink')],
       fill: { opacity: [0.35, 1] },
       stroke: { curve: 'straight', width: [0, 2.5] },
       dataLabels: { enabled: false },
@@ -53,9 +53,9 @@ export default function WaterChart({
           y: inUnit(mark.litres),
           marker: {
             size: 5,
-            shape: mark.kind === 'look' ? 'circle' : 'square',
-            fillColor: mark.kind === 'look' ? lookColour('--surface') : lookColour('--water-5'),
-            strokeColor: lookColour('--ink'),
+            shape: mark.kind === 'check' ? 'circle' : 'square',
+            fillColor: mark.kind === 'check' ? themeColour('--surface') : themeColour('--water-5'),
+            strokeColor: themeColour('--ink'),
             strokeWidth: 2,
           },
         })),
@@ -63,18 +63,18 @@ export default function WaterChart({
         yaxis: [
           {
             y: inUnit(water.availableLitres * refillPoint),
-            borderColor: lookColour('--fruit'),
+            borderColor: themeColour('--fruit'),
             strokeDashArray: 5,
             label: {
               text: 'wants a drink',
-              style: { background: lookColour('--surface'), color: lookColour('--ink') },
+              style: { background: themeColour('--surface'), color: themeColour('--ink') },
             },
           },
         ],
       },
     };
     // the colours come from the look's variables
-  }, [look, marks, refillPoint, unit, water]);
+  }, [themeName, marks, refillPoint, unit, water]);
   const series = useMemo(() => {
     const y = (litres: number) => Number(fromInner(litres, unit).toFixed(3));
     const x = (at: string) => localDate(at).getTime();
@@ -102,7 +102,7 @@ export default function WaterChart({
         label={`Water of bag ${name} over the last days and the rounds to come; the table holds the numbers`}
         height={320}
       >
-        <Chart key={look} type="rangeArea" height={320} options={options} series={series as never} />
+        <Chart key={themeName} type="rangeArea" height={320} options={options} series={series as never} />
       </ChartFrame>
       <Worked label="The same as a table">
         <Box
@@ -127,8 +127,8 @@ export default function WaterChart({
                     {p.what === 'expected' ? ', expected' : ''}
                     {happened.has(p.at) ? `: ${happened.get(p.at)}` : ''}
                   </TableCell>
-                  <TableCell align="right">{shown.show(p.likely, 'drink')}</TableCell>
-                  <TableCell align="right">{shown.range(p.low, p.high, 'drink')}</TableCell>
+                  <TableCell align="right">{shown.show(p.likely, 'water')}</TableCell>
+                  <TableCell align="right">{shown.range(p.low, p.high, 'water')}</TableCell>
                 </TableRow>
               ))}
             </TableBody>

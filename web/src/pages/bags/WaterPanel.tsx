@@ -1,9 +1,9 @@
 import { Box, Button, Typography } from '@mui/material';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { expectation, gradeSpan, nextLookWords } from '../../text/bag-text.ts';
+import { expectation, gradeSpan, nextCheckWords } from '../../text/bag-text.ts';
 import { useDrierPlant } from '../../ui/drier-plant.ts';
 import { Disputed } from '../../ui/Disputed.tsx';
-import { FAULT_WORDS } from '../../text/look-text.ts';
+import { FAULT_WORDS } from '../../text/check-text.ts';
 import { STORE_WORDS } from '../../text/water-text.ts';
 import { Panel } from '../../ui/Page.tsx';
 import { Remark } from '../../ui/Remark.tsx';
@@ -35,7 +35,7 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
   }
   const { estimate, ahead } = water;
   const { rest } = expectation(bag, shown, now);
-  const next = nextLookWords(water, now);
+  const next = nextCheckWords(water, now);
   const toRefill = ahead.hoursToRefill;
   const percent = (share: number) => Math.round(share * 100);
   const today = now.slice(0, 10);
@@ -53,8 +53,8 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
       <Disputed bag={bag} />
       {isTight && (
         <Remark>
-          On the hottest day to come it uses about {shown.show(most, 'drink')} of the{' '}
-          {shown.show(water.availableLitres, 'drink')} that it holds: one round a day may not keep it. A
+          On the hottest day to come it uses about {shown.show(most, 'water')} of the{' '}
+          {shown.show(water.availableLitres, 'water')} that it holds: one round a day may not keep it. A
           second round, a bigger bag, mulch, shade or a store of water would.
         </Remark>
       )}
@@ -73,8 +73,8 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
         }}
       >
         <Big
-          number={shown.show(estimate.litres.likely, 'drink')}
-          words={`left of ${shown.show(water.availableLitres, 'drink')}; ${shown.range(estimate.litres.low, estimate.litres.high, 'drink')}`}
+          number={shown.show(estimate.litres.likely, 'water')}
+          words={`left of ${shown.show(water.availableLitres, 'water')}; ${shown.range(estimate.litres.low, estimate.litres.high, 'water')}`}
         />
         <Big
           number={hoursWords(toRefill.likely)}
@@ -96,7 +96,7 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
           <Big
             key={store.kind}
             number={`${percent(store.likely)} %`}
-            words={`of its ${STORE_WORDS[store.kind]} (${shown.show(store.litres, 'drink')}) left; ${percent(store.low)} to ${percent(store.high)} %`}
+            words={`of its ${STORE_WORDS[store.kind]} (${shown.show(store.litres, 'water')}) left; ${percent(store.low)} to ${percent(store.high)} %`}
           />
         ))}
         <Big
@@ -110,7 +110,7 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
             ['Settled mix', shown.show(body.fill.mixLitres, 'bag')],
             [
               `Water it holds for the plant (${body.mix.name.toLowerCase()})`,
-              shown.show(water.availableLitres, 'drink'),
+              shown.show(water.availableLitres, 'water'),
             ],
             ['Chance that it is too dry now', `${percent(estimate.chanceDry)} %`],
             ['Chance at the next round', `${percent(ahead.rounds[0]?.chanceDry ?? 0)} %`],
@@ -139,8 +139,8 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
             {moves.map((move) => {
               const by = move.afterLitres - move.beforeLitres;
               const entry = live.find((e) => e.id === move.entryId);
-              const what = move.kind === 'look' ? 'look' : 'drink';
-              const amount = shown.show(Math.abs(by), 'drink');
+              const what = move.kind === 'check' ? 'check' : 'watering';
+              const amount = shown.show(Math.abs(by), 'water');
               return (
                 <li key={move.entryId}>
                   {whose(entry?.at, now)} {what}{' '}

@@ -32,7 +32,7 @@ function changesFor(bag: Bag, thick: string, saucer: string): readonly Change[] 
         ]
       : []),
     { words: 'In a bag half as big again', container: { ...container, size: { by: 'label', litres } } },
-    ...((bag.stand?.shade ?? 0) < HALF_SHADE
+    ...((bag.place?.shade ?? 0) < HALF_SHADE
       ? [{ words: 'In half shade', container, shade: HALF_SHADE }]
       : []),
     ...((bag.water?.estimate.stores.length ?? 0) === 0
@@ -56,7 +56,7 @@ export function WhatIf({ bag }: { readonly bag: Bag }) {
   const changes = changesFor(
     bag,
     shown.show(THICK_MULCH, 'depth'),
-    shown.show(SAUCER_SHARE * bag.body.availableLitres, 'drink'),
+    shown.show(SAUCER_SHARE * bag.body.availableLitres, 'water'),
   );
   const { data } = useQuery({
     queryKey: ['what-if', open.which, bag.container.id, bag.water?.now, bag.container.changedAt] as const,
@@ -87,8 +87,8 @@ export function WhatIf({ bag }: { readonly bag: Bag }) {
         {round && (
           <li>
             <strong>With a round at {clockOf(round.atHour)} too</strong>: at most{' '}
-            {shown.show(round.litresThen, 'drink')} goes between two rounds on the thirstiest day to come, and
-            not {shown.show(round.litresNow, 'drink')}
+            {shown.show(round.litresThen, 'water')} goes between two rounds on the thirstiest day to come, and
+            not {shown.show(round.litresNow, 'water')}
           </li>
         )}
       </Box>

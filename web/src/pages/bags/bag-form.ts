@@ -4,7 +4,7 @@ import {
   type Size,
   type TradeClass,
   type Container,
-  type Stand,
+  type Place,
   type Template,
   daySchema,
   SUPPORT_KINDS,
@@ -44,9 +44,9 @@ export interface BagFormValues {
   /** until when passing plants stand beside it; empty: as long as the crop */
   companionsUntil: string;
   price: string;
-  standId: string;
-  newStandName: string;
-  newStandCover: Stand['cover'];
+  placeId: string;
+  newPlaceName: string;
+  newPlaceCover: Place['cover'];
   stations: number;
   supportKind: Container['support']['kind'];
   supportHeight: string;
@@ -64,17 +64,17 @@ export interface BagFormResult {
   readonly stores?: Container['stores'];
   readonly companions?: Container['companions'];
   readonly price?: number;
-  readonly stand:
+  readonly place:
     | { readonly kind: 'known'; readonly id: string }
-    | { readonly kind: 'new'; readonly name: string; readonly cover: Stand['cover'] };
+    | { readonly kind: 'new'; readonly name: string; readonly cover: Place['cover'] };
   readonly stations: number;
   readonly support: Container['support'];
 }
 
 /** The value of `standId` that asks for a new stand. */
-export const NEW_STAND = 'new';
+export const NEW_PLACE = 'new';
 
-export function emptyBagForm(label: string, standId: string | undefined): BagFormValues {
+export function emptyBagForm(label: string, placeId: string | undefined): BagFormValues {
   return {
     label,
     kindId: CONTAINER_KINDS[0]?.id ?? '',
@@ -95,9 +95,9 @@ export function emptyBagForm(label: string, standId: string | undefined): BagFor
     companions: 'none',
     companionsUntil: '',
     price: '',
-    standId: standId ?? NEW_STAND,
-    newStandName: '',
-    newStandCover: 'open',
+    placeId: placeId ?? NEW_PLACE,
+    newPlaceName: '',
+    newPlaceCover: 'open',
     stations: 1,
     supportKind: 'none',
     supportHeight: '',
@@ -109,7 +109,7 @@ export function bagFormOf(container: Container, system: UnitSystem): BagFormValu
   return {
     ...makeFormOf(container, container.stations.length, system),
     label: container.label,
-    standId: container.standId,
+    placeId: container.placeId,
   };
 }
 
@@ -117,10 +117,10 @@ export function bagFormOf(container: Container, system: UnitSystem): BagFormValu
 export function templateFormOf(
   template: Template,
   label: string,
-  standId: string | undefined,
+  placeId: string | undefined,
   system: UnitSystem,
 ): BagFormValues {
-  return { ...makeFormOf(template, template.stations, system), label, standId: standId ?? NEW_STAND };
+  return { ...makeFormOf(template, template.stations, system), label, placeId: placeId ?? NEW_PLACE };
 }
 
 function makeFormOf(
@@ -192,9 +192,9 @@ export function bagFormSchema(
     companions: z.enum(COMPANION_SIZES),
     companionsUntil: z.string(),
     price: z.string(),
-    standId: z.string(),
-    newStandName: z.string(),
-    newStandCover: z.enum(['open', 'glass', 'heated']),
+    placeId: z.string(),
+    newPlaceName: z.string(),
+    newPlaceCover: z.enum(['open', 'glass', 'heated']),
     stations: z.coerce.number<number>().int(),
     supportKind: z.enum(SUPPORT_KINDS),
     supportHeight: z.string(),
@@ -229,9 +229,9 @@ export function bagFormSchema(
     if (values.stations < 1 || values.stations > kind.stations.most) {
       say(`From 1 to ${kind.stations.most} in a bag of this kind.`, 'stations');
     }
-    const isNew = values.standId === NEW_STAND;
-    if (isNew && values.newStandName.trim() === '')
-      say('What do you call the place? "Patio" will do.', 'newStandName');
+    const isNew = values.placeId === NEW_PLACE;
+    if (isNew && values.newPlaceName.trim() === '')
+      say('What do you call the place? "Patio" will do.', 'newPlaceName');
     const height =
       values.supportKind === 'none'
         ? undefined
@@ -257,9 +257,9 @@ export function bagFormSchema(
         ? {}
         : { companions: { size: values.companions, ...(until === '' ? {} : { until }) } }),
       ...(price.kind === 'given' ? { price: price.amount } : {}),
-      stand: isNew
-        ? { kind: 'new', name: values.newStandName.trim(), cover: values.newStandCover }
-        : { kind: 'known', id: values.standId },
+      place: isNew
+        ? { kind: 'new', name: values.newPlaceName.trim(), cover: values.newPlaceCover }
+        : { kind: 'known', id: values.placeId },
       stations: values.stations,
       support: { kind: values.supportKind, heightMillimetres: height?.kind === 'given' ? height.inner : 0 },
     };
@@ -310,17 +310,17 @@ function readSize(
 export function newBagRecords(
   result: BagFormResult,
   labels: readonly string[],
-  counts: { readonly stands: number; readonly containers: number },
+  counts: { readonly places: number; readonly containers: number },
   now: string,
 ): { readonly containers: readonly Container[]; readonly changes: readonly RecordChange[] } {
   const stamps = { createdAt: now, changedAt: now };
-  const { stand, stations, label: _, ...make } = result;
-  const standId = stand.kind === 'known' ? stand.id : newId('stand');
+  const { place, stations, label: _, ...make } = result;
+  const placeId = place.kind === 'known' ? place.id : newId('place');
   const containers = labels.map((label, i): Container => ({
     ...make,
     id: newId('container'),
     label,
-    standId,
+    placeId,
     stations: Array.from({ length: stations }, () => ({ id: newId('station') })),
     order: counts.containers + i,
     ...stamps,
@@ -330,9 +330,9 @@ export function newBagRecords(
     before: undefined,
     after,
   }));
-  if (stand.kind === 'new') {
-    const after = { id: standId, name: stand.name, cover: stand.cover, order: counts.stands, ...stamps };
-    changes.unshift({ table: 'stands', before: undefined, after });
+  if (place.kind === 'new') {
+    const after = { id: placeId, name: place.name, cover: place.cover, order: counts.places, ...stamps };
+    changes.unshift({ table: 'places', before: undefined, after });
   }
   return { containers, changes };
 }

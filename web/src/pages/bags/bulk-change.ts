@@ -5,7 +5,7 @@ import type { RecordChange } from '../../store/index.ts';
 
 /** What is changed in several bags at once; a field left out stays as it is in each. */
 export type BulkChange = Partial<
-  Pick<Container, 'standId' | 'mixId' | 'mulchMillimetres' | 'support' | 'price'>
+  Pick<Container, 'placeId' | 'mixId' | 'mulchMillimetres' | 'support' | 'price'>
 >;
 
 /**

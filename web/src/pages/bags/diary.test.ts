@@ -6,44 +6,44 @@ import { removedFrom } from './removed.ts';
 
 const base = { at: '2026-07-16T18:00:00.000+01:00', recordedAt: '2026-07-16T18:00:00.000+01:00' };
 const inBag = { ...base, containerId: 'con_abcdef' };
-const look: Entry = { ...inBag, id: 'ent_look001', kind: 'look', look: { method: 'finger', grade: 2 } };
+const check: Entry = { ...inBag, id: 'ent_look001', kind: 'check', check: { method: 'finger', grade: 2 } };
 const gone = (id: string, removes: string): Entry => ({ ...base, id, kind: 'removed', removes });
 
 describe('what was removed', () => {
   const removed = (entries: readonly Entry[]) => removedFrom(entries, liveEntries(entries), 'con_abcdef');
 
   it('is offered with the tombstone that must go', () => {
-    const tomb = gone('ent_tomb001', look.id);
-    expect(removed([look, tomb])).toEqual([{ entry: look, tombId: tomb.id }]);
+    const tomb = gone('ent_tomb001', check.id);
+    expect(removed([check, tomb])).toEqual([{ entry: check, tombId: tomb.id }]);
   });
 
   it('is not offered once it is back, nor in another bag', () => {
-    const tomb = gone('ent_tomb001', look.id);
-    expect(removed([look, tomb, gone('ent_tomb002', tomb.id)])).toEqual([]);
-    expect(removedFrom([look, tomb], [], 'con_other1')).toEqual([]);
+    const tomb = gone('ent_tomb001', check.id);
+    expect(removed([check, tomb, gone('ent_tomb002', tomb.id)])).toEqual([]);
+    expect(removedFrom([check, tomb], [], 'con_other1')).toEqual([]);
   });
 
   it('does not hold what was corrected: that is not gone', () => {
-    const better: Entry = { ...look, id: 'ent_look002', replaces: look.id };
-    expect(removed([look, better])).toEqual([]);
+    const better: Entry = { ...check, id: 'ent_look002', replaces: check.id };
+    expect(removed([check, better])).toEqual([]);
   });
 });
 
 describe('an entry in words', () => {
   const metric = shownIn('metric');
   it.each<[Entry, string]>([
-    [look, 'Look: dry'],
-    [{ ...look, stationId: 'stn_abcdef' }, 'Look at one plant: dry'],
+    [check, 'Look: dry'],
+    [{ ...check, stationId: 'stn_abcdef' }, 'Look at one plant: dry'],
     [
-      { ...inBag, id: 'ent_lift001', kind: 'look', look: { method: 'lift', grade: 3 } },
+      { ...inBag, id: 'ent_lift001', kind: 'check', check: { method: 'lift', grade: 3 } },
       'Look: heavy when lifted',
     ],
     [
-      { ...inBag, id: 'ent_drink01', kind: 'drink', litres: 6.75, isMeasured: true, ranThrough: true },
+      { ...inBag, id: 'ent_drink01', kind: 'watering', litres: 6.75, isMeasured: true, ranThrough: true },
       'Drink: 6.8\u00a0L, ran through',
     ],
     [
-      { ...inBag, id: 'ent_drink02', kind: 'drink', litres: 2, isMeasured: false, ranThrough: false },
+      { ...inBag, id: 'ent_drink02', kind: 'watering', litres: 2, isMeasured: false, ranThrough: false },
       'Drink: 2\u00a0L, by eye',
     ],
     [
@@ -74,15 +74,15 @@ describe('an entry in words', () => {
           { mixId: 'bought', litres: 15 },
         ],
         keptLitres: 10,
-        amendments: [{ goodId: 'lime', grams: 60, where: 'mixed' }],
+        amendments: [{ productId: 'lime', grams: 60, where: 'mixed' }],
       },
       'Filled: 30\u00a0L new mix, 10\u00a0L old mix kept, 60\u00a0g garden lime',
     ],
-    [{ ...base, id: 'ent_buy0001', kind: 'bought', goodId: 'coir', amount: 70 }, 'Bought 70\u00a0L coir'],
-    [{ ...base, id: 'ent_use0001', kind: 'used', goodId: 'string', amount: 4 }, 'Used 4\u00a0m soft string'],
-    [{ ...base, id: 'ent_cnt0001', kind: 'counted', goodId: 'cage', amount: 6 }, 'Counted 6 cages'],
+    [{ ...base, id: 'ent_buy0001', kind: 'bought', productId: 'coir', amount: 70 }, 'Bought 70\u00a0L coir'],
+    [{ ...base, id: 'ent_use0001', kind: 'used', productId: 'string', amount: 4 }, 'Used 4\u00a0m soft string'],
+    [{ ...base, id: 'ent_cnt0001', kind: 'counted', productId: 'cage', amount: 6 }, 'Counted 6 cages'],
     [
-      { ...base, id: 'ent_prc0001', kind: 'priced', goodId: 'lime', amount: 3, price: 5 },
+      { ...base, id: 'ent_prc0001', kind: 'priced', productId: 'lime', amount: 3, price: 5 },
       'Price seen for 3\u00a0kg garden lime',
     ],
     [
@@ -107,7 +107,7 @@ describe('an entry in words', () => {
         ...inBag,
         id: 'ent_fed0001',
         kind: 'fed',
-        goodId: 'tomato-liquid',
+        productId: 'tomato-liquid',
         amount: 12,
         unit: 'millilitre',
         litres: 3,
@@ -119,7 +119,7 @@ describe('an entry in words', () => {
         ...inBag,
         id: 'ent_fed0002',
         kind: 'fed',
-        goodId: 'seaweed-spray',
+        productId: 'seaweed-spray',
         amount: 4,
         unit: 'millilitre',
         litres: 1,
@@ -128,7 +128,7 @@ describe('an entry in words', () => {
       'Fed: 4\u00a0mL seaweed spray 1-0-2 in 1\u00a0L on the leaves',
     ],
     [
-      { ...inBag, id: 'ent_fed0003', kind: 'feed-skipped', goodId: 'tomato-liquid', reason: 'too-dry' },
+      { ...inBag, id: 'ent_fed0003', kind: 'feed-skipped', productId: 'tomato-liquid', reason: 'too-dry' },
       'Feed left out: the bag is too dry',
     ],
     [
@@ -150,7 +150,7 @@ describe('an entry in words', () => {
       'Nutrient made up new: 12\u00a0L, EC 2.1\u00a0mS/cm, pH 6',
     ],
     [
-      { ...base, id: 'ent_tea0001', kind: 'tea', goodId: 'weed-tea', litres: 20 },
+      { ...base, id: 'ent_tea0001', kind: 'tea', productId: 'weed-tea', litres: 20 },
       'Tea set to steep: 20\u00a0L steeped weeds',
     ],
     [
@@ -162,15 +162,15 @@ describe('an entry in words', () => {
   });
 
   it('is in the grower’s units', () => {
-    const drink: Entry = {
+    const watering: Entry = {
       ...inBag,
       id: 'ent_drink01',
-      kind: 'drink',
+      kind: 'watering',
       litres: 3.785412,
       isMeasured: true,
       ranThrough: false,
     };
-    expect(entryWords(drink, shownIn('us'))).toBe('Drink: 1\u00a0gal');
-    expect(entryWords({ ...drink, litres: 4.54609 }, shownIn('uk'))).toBe('Drink: 1\u00a0imp gal');
+    expect(entryWords(watering, shownIn('us'))).toBe('Drink: 1\u00a0gal');
+    expect(entryWords({ ...watering, litres: 4.54609 }, shownIn('uk'))).toBe('Drink: 1\u00a0imp gal');
   });
 });

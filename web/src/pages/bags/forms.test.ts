@@ -1,7 +1,7 @@
 import { liveEntries, type Entry, RECORD_SCHEMAS } from '@rundel/core/records';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { describe, expect, it } from 'vitest';
-import { bagFormOf, bagFormSchema, emptyBagForm, newBagRecords, NEW_STAND } from './bag-form.ts';
+import { bagFormOf, bagFormSchema, emptyBagForm, newBagRecords, NEW_PLACE } from './bag-form.ts';
 import { labelsFor, nextLabel } from './labels.ts';
 import { shownIn } from '../../store/shown.ts';
 import { plantedWords } from '../../text/planted-text.ts';
@@ -22,16 +22,16 @@ const fields = (issues: readonly { readonly path: readonly PropertyKey[] }[] | u
 
 describe('the form of a bag', () => {
   const schema = bagFormSchema('metric', ['1']);
-  const good = { ...emptyBagForm('2', 'std_abcdef'), labelLitres: '38 L', mulch: '5' };
+  const product = { ...emptyBagForm('2', 'std_abcdef'), labelLitres: '38 L', mulch: '5' };
 
-  it('gives litres, mm and a stand', () => {
-    expect(schema.parse(good)).toEqual({
+  it('gives litres, mm and a place', () => {
+    expect(schema.parse(product)).toEqual({
       label: '2',
       kindId: 'round-fabric',
       size: { by: 'label', litres: 38 },
       mixId: 'bought',
       mulchMillimetres: 50,
-      stand: { kind: 'known', id: 'std_abcdef' },
+      place: { kind: 'known', id: 'std_abcdef' },
       stations: 1,
       support: { kind: 'none', heightMillimetres: 0 },
     });
@@ -46,7 +46,7 @@ describe('the form of a bag', () => {
     [{ labelLitres: '1e9' }, 'labelLitres'],
     [{ mulch: '2 m' }, 'mulch'],
     [{ stations: 9 }, 'stations'],
-    [{ standId: NEW_STAND }, 'newStandName'],
+    [{ placeId: NEW_PLACE }, 'newPlaceName'],
     [{ supportKind: 'stake' as const }, 'supportHeight'],
     [{ supportKind: 'stake' as const, supportHeight: '80 m' }, 'supportHeight'],
     [
@@ -54,31 +54,31 @@ describe('the form of a bag', () => {
       'dimensions.heightMillimetres',
     ],
   ])('says what is wrong with %o at its field', (wrong, field) => {
-    expect(fields(schema.safeParse({ ...good, ...wrong }).error?.issues)).toContain(field);
+    expect(fields(schema.safeParse({ ...product, ...wrong }).error?.issues)).toContain(field);
   });
 
   it('keeps what stands beside the crop, and until when', () => {
-    const with_ = schema.parse({ ...good, companions: 'large', companionsUntil: '2026-07-01', drum: '60 L' });
+    const with_ = schema.parse({ ...product, companions: 'large', companionsUntil: '2026-07-01', drum: '60 L' });
     expect(with_).toMatchObject({
       companions: { size: 'large', until: '2026-07-01' },
       stores: [{ kind: 'drum', litres: 60 }],
     });
-    expect(schema.parse({ ...good, companions: 'small' })).toMatchObject({ companions: { size: 'small' } });
-    const refused = schema.safeParse({ ...good, companions: 'small', companionsUntil: '?' });
+    expect(schema.parse({ ...product, companions: 'small' })).toMatchObject({ companions: { size: 'small' } });
+    const refused = schema.safeParse({ ...product, companions: 'small', companionsUntil: '?' });
     expect(fields(refused.error?.issues)).toContain('companionsUntil');
   });
 
   it("takes a bag's litres counted in the grower's own can", () => {
     const can = { kind: 'can' as const, name: 'green can', litres: 9.5 };
     const own = bagFormSchema('metric', [], [can]);
-    expect(own.parse({ ...good, labelLitres: '4 green cans' }).size).toEqual({ by: 'label', litres: 38 });
-    expect(fields(schema.safeParse({ ...good, labelLitres: '4 green cans' }).error?.issues)).toEqual([
+    expect(own.parse({ ...product, labelLitres: '4 green cans' }).size).toEqual({ by: 'label', litres: 38 });
+    expect(fields(schema.safeParse({ ...product, labelLitres: '4 green cans' }).error?.issues)).toEqual([
       'labelLitres',
     ]);
   });
 
   it('says everything that is wrong at once', () => {
-    const result = schema.safeParse({ ...good, label: '', labelLitres: '0', mulch: 'thick' });
+    const result = schema.safeParse({ ...product, label: '', labelLitres: '0', mulch: 'thick' });
     expect(fields(result.error?.issues).sort()).toEqual(['label', 'labelLitres', 'mulch']);
   });
 
@@ -100,14 +100,14 @@ describe('the form of a bag', () => {
 
   it('makes records that the store takes, with a new stand when one is asked for', () => {
     const result = schema.parse({
-      ...good,
-      standId: NEW_STAND,
-      newStandName: 'Quay',
-      newStandCover: 'glass',
+      ...product,
+      placeId: NEW_PLACE,
+      newPlaceName: 'Quay',
+      newPlaceCover: 'glass',
     });
-    const { containers, changes } = newBagRecords(result, ['2', '4'], { stands: 3, containers: 12 }, NOW);
+    const { containers, changes } = newBagRecords(result, ['2', '4'], { places: 3, containers: 12 }, NOW);
     const container = containers[0] as (typeof containers)[number];
-    expect(changes.map((c) => c.table)).toEqual(['stands', 'containers', 'containers']);
+    expect(changes.map((c) => c.table)).toEqual(['places', 'containers', 'containers']);
     expect(containers.map((c) => [c.label, c.order])).toEqual([
       ['2', 12],
       ['4', 13],
@@ -115,7 +115,7 @@ describe('the form of a bag', () => {
     expect(new Set(containers.map((c) => c.id)).size).toBe(2);
     expect(RECORD_SCHEMAS.containers.parse(container)).toEqual(container);
     expect(changes[0]?.after).toMatchObject({
-      id: container.standId,
+      id: container.placeId,
       name: 'Quay',
       cover: 'glass',
       order: 3,
@@ -128,7 +128,7 @@ describe('the form of a bag', () => {
   });
 
   it('reads layers, holes, a price and what a measured bag was sold as', () => {
-    const layered = schema.parse({ ...good, lowerMixId: 'loam-compost', lowerShare: '40 %', price: '£6,50' });
+    const layered = schema.parse({ ...product, lowerMixId: 'loam-compost', lowerShare: '40 %', price: '£6,50' });
     expect(layered).toMatchObject({
       layers: [
         { mixId: 'loam-compost', share: 0.4 },
@@ -137,7 +137,7 @@ describe('the form of a bag', () => {
       price: 6.5,
     });
     const bucket = {
-      ...good,
+      ...product,
       kindId: 'bucket',
       hole: '4',
       sizeBy: 'measured' as const,
@@ -150,7 +150,7 @@ describe('the form of a bag', () => {
     });
     expect(
       fields(
-        schema.safeParse({ ...good, lowerMixId: 'bark-coir', lowerShare: '99', price: 'dear' }).error?.issues,
+        schema.safeParse({ ...product, lowerMixId: 'bark-coir', lowerShare: '99', price: 'dear' }).error?.issues,
       ),
     ).toEqual(['price', 'lowerShare']);
   });
@@ -163,14 +163,14 @@ describe('the form of a bag', () => {
 
 describe('the form of a planting', () => {
   const schema = plantingFormSchema('metric', '2026-06-10');
-  const good = { ...emptyPlantingForm('2026-06-10', 'first-leaves'), stem: '34', leaves: '6 11 16.5' };
+  const product = { ...emptyPlantingForm('2026-06-10', 'first-leaves'), stem: '34', leaves: '6 11 16.5' };
 
   it('gives the seedling in mm', () => {
-    expect(schema.parse(good)).toMatchObject({
+    expect(schema.parse(product)).toMatchObject({
       varietyName: 'Tomato',
       plantedOn: '2026-06-10',
       seedling: { stemMillimetres: 340, ballMillimetres: 90, leafMillimetres: [60, 110, 165] },
-      schoolId: 'first-leaves',
+      practiceId: 'first-leaves',
     });
   });
 
@@ -184,12 +184,12 @@ describe('the form of a planting', () => {
     [{ plantedOn: '?' }, 'plantedOn'],
     [{ plantedOn: '1999-06-11' }, 'plantedOn'],
   ])('says what is wrong with %o at its field', (wrong, field) => {
-    expect(fields(schema.safeParse({ ...good, ...wrong }).error?.issues)).toEqual([field]);
+    expect(fields(schema.safeParse({ ...product, ...wrong }).error?.issues)).toEqual([field]);
   });
 
   it('takes an empty day for "not yet"', () => {
     expect(plantedOnProblem('', '2026-06-10')).toBeUndefined();
-    const later = schema.parse({ ...good, plantedOn: '' });
+    const later = schema.parse({ ...product, plantedOn: '' });
     expect(
       plantingChanges(later, [{ containerId: 'con_abcdef', stationIds: ['stn_abcdef'] }], [], NOW),
     ).toEqual({
@@ -200,17 +200,17 @@ describe('the form of a planting', () => {
 
   it('does not ask a pepper for graft, leaves or school', () => {
     const pepper = schema.parse({
-      ...good,
+      ...product,
       cropId: 'pepper',
       habitId: 'bush',
       graft: 'nonsense',
       leaves: 'nonsense',
     });
-    expect(pepper).toMatchObject({ schoolId: undefined, seedling: { stemMillimetres: 340 } });
+    expect(pepper).toMatchObject({ practiceId: undefined, seedling: { stemMillimetres: 340 } });
   });
 
   it('plants one plant a station, of a variety that is made once', () => {
-    const result = schema.parse({ ...good, varietyName: 'Quay Gold' });
+    const result = schema.parse({ ...product, varietyName: 'Quay Gold' });
     const first = plantingChanges(
       result,
       [{ containerId: 'con_abcdef', stationIds: ['stn_aaaaaa', 'stn_bbbbbb'] }],
@@ -232,18 +232,18 @@ describe('the form of a planting', () => {
 
 describe('the time given to an entry', () => {
   const live = liveEntries(demo.entries);
-  const look = live.find((e): e is Entry & { kind: 'look' } => e.kind === 'look') as Entry;
+  const check = live.find((e): e is Entry & { kind: 'check' } => e.kind === 'check') as Entry;
 
   it.each([
     ['2026-07-18T10:00:00.000+01:00', /future/],
     ['2026-04-01T10:00:00.000+01:00', /before anything was planted/],
     ['2026-02-30T10:00:00.000+01:00', /not a whole date/],
   ])('%s is refused', (at, said) => {
-    expect(momentProblem(at, look, live, DEMO_EVENING)).toMatch(said);
+    expect(momentProblem(at, check, live, DEMO_EVENING)).toMatch(said);
   });
 
   it('is taken when it lies between planting and now', () => {
-    expect(momentProblem(look.at, look, live, DEMO_EVENING)).toBeUndefined();
+    expect(momentProblem(check.at, check, live, DEMO_EVENING)).toBeUndefined();
   });
 });
 
@@ -284,15 +284,15 @@ describe('how a plant was put in', () => {
     plantedWords({ ...planted, ...more }, shownIn('metric')).replaceAll('\u00a0', ' ');
 
   it('is said by its way, its depth and the level of the mix', () => {
-    expect(words({ wayId: 'trench', buriedMillimetres: 220 })).toBe(
+    expect(words({ plantingMethodId: 'trench', buriedMillimetres: 220 })).toBe(
       'Laid in a trench: 22 cm of its stem went under, 18 cm stood above.',
     );
-    expect(words({ wayId: 'low-start', buriedMillimetres: 60, levelMillimetres: 160 })).toContain(
+    expect(words({ plantingMethodId: 'low-start', buriedMillimetres: 60, levelMillimetres: 160 })).toContain(
       'The bag was filled to 16 cm then.',
     );
-    expect(words({ wayId: 'net-cup', buriedMillimetres: 0 })).toContain(
+    expect(words({ plantingMethodId: 'net-cup', buriedMillimetres: 0 })).toContain(
       'level with its old surface, 40 cm tall',
     );
-    expect(words({ wayId: 'seed' })).toBe('Seed, sown in place.');
+    expect(words({ plantingMethodId: 'seed' })).toBe('Seed, sown in place.');
   });
 });

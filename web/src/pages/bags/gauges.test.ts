@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { FAULT_WORDS, LEVELS, levelShare, lookWords } from '../../text/look-text.ts';
+import { FAULT_WORDS, LEVELS, levelShare, checkWords } from '../../text/check-text.ts';
 import { dripWords } from '../../text/water-text.ts';
 import { shownIn } from '../../store/index.ts';
-import { gaugeOf, gaugesWith, readingLook } from '../../ui/gauges.ts';
+import { gaugeOf, gaugesWith, readingCheck } from '../../ui/gauges.ts';
 import { readStores, storeTexts } from './store-fields.ts';
 
 const metric = shownIn('metric');
@@ -20,12 +20,12 @@ describe('the gauges of a bag', () => {
   });
 
   it('a reading becomes a look of its kind, with the device that gave it', () => {
-    expect(readingLook('scale', 17.2, 'scale-a')).toEqual({
+    expect(readingCheck('scale', 17.2, 'scale-a')).toEqual({
       method: 'scale',
       kilograms: 17.2,
       deviceId: 'scale-a',
     });
-    expect(readingLook('probe', 41, 'probe-a')).toEqual({
+    expect(readingCheck('probe', 41, 'probe-a')).toEqual({
       method: 'probe',
       reading: 41,
       deviceId: 'probe-a',
@@ -41,8 +41,8 @@ describe('looks in words', () => {
     [{ method: 'wilted' }, 'hanging its leaves'],
     [{ method: 'scale', kilograms: 8.4 }, '8.4 kg on the scale'],
     [{ method: 'probe', reading: 41.26 }, '41.3 on the probe'],
-  ] as const)('%o: %s', (look, words) => {
-    expect(plain(lookWords(look, metric))).toBe(words);
+  ] as const)('%o: %s', (check, words) => {
+    expect(plain(checkWords(check, metric))).toBe(words);
   });
 
   it('levels go from empty to full in even steps', () => {

@@ -34,7 +34,7 @@ export const STORE_FIELDS = [
 export function storeTexts(stores: AddedStore[] | undefined, system: UnitSystem) {
   const text = (kind: AddedStore['kind']) => {
     const found = stores?.find((store) => store.kind === kind);
-    return found ? show(found.litres, 'drink', system) : '';
+    return found ? show(found.litres, 'water', system) : '';
   };
   return { saucer: text('saucer'), clayPots: text('clay-pots'), wick: text('wick'), drum: text('drum') };
 }
@@ -48,7 +48,7 @@ export function readStores(
 ): AddedStore[] {
   return STORE_FIELDS.flatMap(({ key, kind }) => {
     const read = readAmount(values[key], {
-      purpose: 'drink',
+      purpose: 'water',
       system,
       low: 0.1,
       high: 200,

@@ -29,7 +29,7 @@ describe('the course of a bag’s water', () => {
     const marks = marksOf(water);
     const moments = new Set(course.filter((p) => p.what === 'past').map((p) => p.at));
     expect(marks.length).toBeGreaterThan(4);
-    expect(new Set(marks.map((mark) => mark.kind))).toEqual(new Set(['look', 'drink']));
+    expect(new Set(marks.map((mark) => mark.kind))).toEqual(new Set(['check', 'watering']));
     for (const mark of marks) {
       expect(moments.has(mark.at)).toBe(true);
       expect(mark.litres).toBeLessThanOrEqual(water.availableLitres);

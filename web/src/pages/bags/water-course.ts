@@ -36,7 +36,7 @@ export function courseOf(water: BagWater): readonly CoursePoint[] {
 /** A look or a drink on the course, at the litres that were likely after it. */
 export interface CourseMark {
   readonly at: string;
-  readonly kind: 'look' | 'drink';
+  readonly kind: 'check' | 'watering';
   readonly litres: number;
 }
 

@@ -6,7 +6,7 @@ export function NoBags({ words }: { readonly words: string }) {
   return (
     <Box>
       <Typography sx={{ marginBlockEnd: 1.5 }}>{words}</Typography>
-      <Button component={Link} to="/stands/new" variant="contained">
+      <Button component={Link} to="/bags/new" variant="contained">
         Add a bag
       </Button>
     </Box>

@@ -1,13 +1,13 @@
 import { containerKind } from '@rundel/core/bags';
 import { cropOf, habitOf } from '@rundel/core/plants';
 import { gannetSlip } from '@rundel/core/demo';
-import { liveEntries, type Entry, type Good } from '@rundel/core/records';
-import { findGood } from '@rundel/core/products';
+import { liveEntries, type Entry, type Product } from '@rundel/core/records';
+import { findProduct } from '@rundel/core/products';
 import { mixOf } from '@rundel/core/mixes';
 import { shoppingList } from '@rundel/core/stock';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import { goodAmount, grams, priceUnit } from '../../text/goods-text.ts';
+import { productAmount, grams, priceUnit } from '../../text/product-text.ts';
 import { moneyIn, shownIn, type Bag } from '../../store/index.ts';
 import {
   EMPTY_PLAN,
@@ -19,7 +19,7 @@ import {
   type DoseText,
 } from './bags-and-mix/fill-plan.ts';
 import { readOrder, startOrder } from './bags-and-mix/film-texts.ts';
-import { goodUnitSymbol, readGoodAmount } from './money/good-texts.ts';
+import { productUnitSymbol, readProductAmount } from '../../text/product-amount.ts';
 import { readArea, readLimit, showArea, showLoad } from './bags-and-mix/load-texts.ts';
 import { mixPricePerLitre } from './bags-and-mix/mix-price.ts';
 import { readParts } from './bags-and-mix/mix-texts.ts';
@@ -48,7 +48,7 @@ describe('sizes tried', () => {
     cover: 'open' as const,
     roundsPerDay: 1,
     exceptions: [],
-    schoolId: 'even' as const,
+    practiceId: 'even' as const,
   };
 
   it('gives every class from #3 up, bigger ones wanting fewer drinks', () => {
@@ -56,8 +56,8 @@ describe('sizes tried', () => {
     expect(sizes.map((s) => s.name)).toEqual(['#3', '#5', '#7', '#10', '#15', '#20']);
     expect(sizes.map((s) => s.fit)).toEqual(['too-small', 'borderline', 'works', 'easy', 'easy', 'easy']);
     expect(sizes.filter((s) => s.isRecommended).map((s) => s.name)).toEqual(['#7', '#10', '#15', '#20']);
-    const drinks = sizes.map((s) => s.hotDay.drinks.likely);
-    expect([...drinks].sort((a, b) => b - a)).toEqual(drinks);
+    const waterings = sizes.map((s) => s.hotDay.waterings.likely);
+    expect([...waterings].sort((a, b) => b - a)).toEqual(waterings);
   });
 
   it('tries pillow bags with as many plants as they have room for', () => {
@@ -84,7 +84,7 @@ describe('sizes tried', () => {
 });
 
 describe('a plan for filling', () => {
-  const dose: DoseText = { goodId: 'bone-meal', amount: '2', unit: 'spoon', per: 'bag', where: 'hole' };
+  const dose: DoseText = { productId: 'bone-meal', amount: '2', unit: 'spoon', per: 'bag', where: 'hole' };
 
   it('gives each bag its mix, old and new, and what is worked in', () => {
     const plan = { ...EMPTY_PLAN, keptPercent: '50', doses: [dose] };
@@ -142,17 +142,17 @@ describe('a plan for filling', () => {
   it.each([
     [{ amount: '' }, 'number'],
     [{ amount: '-2' }, 'number'],
-    [{ goodId: 'gone' }, 'no longer'],
+    [{ productId: 'gone' }, 'no longer'],
   ])('says what is wrong with %o', (patch, words) => {
     const read = readDose({ ...dose, ...patch }, []);
     expect(read.kind === 'refused' && read.problem).toContain(words);
   });
 
   it('a product without a density cannot be given by the spoon', () => {
-    const ash: Good = { id: 'goo_ash000', name: 'Ash', kind: 'amendment', unit: 'kilogram' };
-    const read = readDose({ ...dose, goodId: ash.id }, [ash]);
+    const ash: Product = { id: 'goo_ash000', name: 'Ash', kind: 'amendment', unit: 'kilogram' };
+    const read = readDose({ ...dose, productId: ash.id }, [ash]);
     expect(read.kind === 'refused' && read.problem).toContain('grams');
-    expect(readDose({ ...dose, goodId: ash.id, unit: 'gram' }, [ash]).kind).toBe('read');
+    expect(readDose({ ...dose, productId: ash.id, unit: 'gram' }, [ash]).kind).toBe('read');
   });
 
   it('keeps from none to 70 %', () => {
@@ -165,13 +165,13 @@ describe('a plan for filling', () => {
 });
 
 describe('a mix as typed', () => {
-  const good = [
+  const product = [
     { ingredientId: 'coir', parts: '2' },
     { ingredientId: 'perlite', parts: '0,5' },
   ];
 
   it('is read with its parts and lime', () => {
-    expect(readParts(' Quay mix ', good, '3', [])).toEqual({
+    expect(readParts(' Quay mix ', product, '3', [])).toEqual({
       kind: 'read',
       mix: {
         name: 'Quay mix',
@@ -185,7 +185,7 @@ describe('a mix as typed', () => {
   });
 
   it('says at each field what is wrong, all at once', () => {
-    const read = readParts('Old', [...good, { ingredientId: 'coir', parts: '0' }], '99', [{ name: 'Old' }]);
+    const read = readParts('Old', [...product, { ingredientId: 'coir', parts: '0' }], '99', [{ name: 'Old' }]);
     expect(read.kind === 'refused' && Object.keys(read.problems).sort()).toEqual([
       'ingredient2',
       'lime',
@@ -217,41 +217,41 @@ describe('film as typed', () => {
   });
 });
 
-describe('amounts of goods', () => {
-  const string = findGood('string') as Good;
-  const cane = findGood('cane-long') as Good;
-  const coir = findGood('coir') as Good;
+describe('amounts of products', () => {
+  const string = findProduct('string') as Product;
+  const cane = findProduct('cane-long') as Product;
+  const coir = findProduct('coir') as Product;
 
   it('are typed and shown in their own unit', () => {
-    expect(readGoodAmount('2 cu ft', coir, 'us')).toMatchObject({
+    expect(readProductAmount('2 cu ft', coir, 'us')).toMatchObject({
       kind: 'given',
       inner: expect.closeTo(56.634, 2),
     });
-    expect(readGoodAmount('50', string, 'metric')).toMatchObject({ inner: 50 });
-    expect(readGoodAmount('100', string, 'us')).toMatchObject({ inner: expect.closeTo(30.48, 6) });
-    expect(readGoodAmount('12', cane, 'metric')).toMatchObject({ inner: 12 });
-    expect(readGoodAmount('none', cane, 'metric').kind).toBe('refused');
-    expect(goodAmount(string, 50, metric)).toBe('50\u00a0m');
-    expect(goodAmount(cane, 12, metric)).toBe('12');
-    expect([string, cane, coir].map((g) => goodUnitSymbol(g, 'metric'))).toEqual(['m', '', 'L']);
+    expect(readProductAmount('50', string, 'metric')).toMatchObject({ inner: 50 });
+    expect(readProductAmount('100', string, 'us')).toMatchObject({ inner: expect.closeTo(30.48, 6) });
+    expect(readProductAmount('12', cane, 'metric')).toMatchObject({ inner: 12 });
+    expect(readProductAmount('none', cane, 'metric').kind).toBe('refused');
+    expect(productAmount(string, 50, metric)).toBe('50\u00a0m');
+    expect(productAmount(cane, 12, metric)).toBe('12');
+    expect([string, cane, coir].map((g) => productUnitSymbol(g, 'metric'))).toEqual(['m', '', 'L']);
     expect(grams(1250, metric)).toBe('1.25\u00a0kg');
   });
 });
 
 describe('prices by the unit', () => {
   it('are by the litre, kilogram and metre, or by the gallon, pound and foot', () => {
-    const good = (id: string) => findGood(id) as Good;
-    expect(priceUnit(good('coir'), metric)).toEqual({ words: 'a litre', amount: 1 });
-    expect(priceUnit(good('coir'), us)).toEqual({ words: 'a gal', amount: 3.785412 });
-    expect(priceUnit(good('lime'), us)).toEqual({
+    const product = (id: string) => findProduct(id) as Product;
+    expect(priceUnit(product('coir'), metric)).toEqual({ words: 'a litre', amount: 1 });
+    expect(priceUnit(product('coir'), us)).toEqual({ words: 'a gal', amount: 3.785412 });
+    expect(priceUnit(product('lime'), us)).toEqual({
       words: 'a lb',
       amount: expect.closeTo(0.4536, 4) as number,
     });
-    expect(priceUnit(good('string'), us)).toEqual({
+    expect(priceUnit(product('string'), us)).toEqual({
       words: 'a foot',
       amount: expect.closeTo(0.3048, 6) as number,
     });
-    expect(priceUnit(good('cage'), us)).toEqual({ words: 'each', amount: 1 });
+    expect(priceUnit(product('cage'), us)).toEqual({ words: 'each', amount: 1 });
   });
 });
 
@@ -270,8 +270,8 @@ describe('floors', () => {
 
 describe('a shopping list in words', () => {
   const packs = [
-    { id: 'pak_a00000', goodId: 'coir', amount: 70, price: 13.5 },
-    { id: 'pak_b00000', goodId: 'coir', amount: 9, price: 2.6, name: 'brick' },
+    { id: 'pak_a00000', productId: 'coir', amount: 70, price: 13.5 },
+    { id: 'pak_b00000', productId: 'coir', amount: 9, price: 2.6, name: 'brick' },
   ];
   const list = shoppingList(
     new Map([
@@ -302,7 +302,7 @@ describe('a shopping list in words', () => {
 
   it('as CSV has every line, in SI units', () => {
     const rows = Papa.parse<Record<string, string>>(listAsCsv(list, packs, [], us), { header: true }).data;
-    expect(rows.map((r) => [r['good'], r['need'], r['from_shed'], r['price']])).toEqual([
+    expect(rows.map((r) => [r['product'], r['need'], r['from_shed'], r['price']])).toEqual([
       ['Coir', '80', '0', '18.70'],
       ['Perlite', '20', '0', ''],
       ['Loam', '10', '10', ''],

@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { addDays, dayOf, daysBetween } from '@rundel/core/calendar';
 import type { TableName } from '@rundel/core/records';
-import { goodName } from '../../text/goods-text.ts';
+import { productName } from '../../text/product-text.ts';
 import { midSentence, shortDay } from '../../text/text.ts';
 import { useGarden, type RecordChange } from '../../store/index.ts';
 
@@ -9,13 +9,13 @@ import { useGarden, type RecordChange } from '../../store/index.ts';
 const DAYS_KEPT = 30;
 const TABLES = [
   'containers',
-  'stands',
+  'places',
   'measures',
   'plans',
   'templates',
   'mixes',
   'regimes',
-  'goods',
+  'products',
   'packs',
 ] as const satisfies readonly TableName[];
 
@@ -42,19 +42,19 @@ export function Bin() {
       const bag = garden.containers.find((c) => c.id === record.containerId);
       return `Plan for bag ${bag?.label ?? ''}, ${shortDay(record.plantOn)}`;
     }
-    if ('goodId' in record)
-      return `Pack of ${midSentence(goodName(record.goodId, garden.goods))}${record.name ? `, ${record.name}` : ''}`;
+    if ('productId' in record)
+      return `Pack of ${midSentence(productName(record.productId, garden.products))}${record.name ? `, ${record.name}` : ''}`;
     return 'kindId' in record && 'label' in record ? `Bag ${record.label}` : record.name;
   };
   const takeOut = async ({ table, record }: (typeof binned)[number]) => {
     const { binnedAt: _, ...rest } = record;
     const changes = [{ table, before: record, after: { ...rest, changedAt: now } } as RecordChange];
     // a bag whose place is in the bin too comes back with it
-    const stand =
-      'standId' in record ? garden.stands.find((s) => s.id === record.standId && s.binnedAt) : undefined;
-    if (stand) {
-      const { binnedAt: _stand, ...back } = stand;
-      changes.push({ table: 'stands', before: stand, after: { ...back, changedAt: now } });
+    const place =
+      'placeId' in record ? garden.places.find((s) => s.id === record.placeId && s.binnedAt) : undefined;
+    if (place) {
+      const { binnedAt: _place, ...back } = place;
+      changes.push({ table: 'places', before: place, after: { ...back, changedAt: now } });
     }
     await saveRecords(changes, [], `${nameOf(record)} taken out of the bin`);
   };

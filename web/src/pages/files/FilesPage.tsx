@@ -116,7 +116,7 @@ function OpenDialog({
   const put = async (next: typeof garden, words: string) => {
     await replaceGarden(next, words);
     onClose();
-    void navigate('/stands');
+    void navigate('/bags');
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm">
@@ -165,7 +165,7 @@ function ClearDialog({ onSave, onClose }: { onSave(): void; onClose(): void }) {
   const clear = async () => {
     const empty = {
       ...garden,
-      stands: [],
+      places: [],
       containers: [],
       varieties: [],
       batches: [],

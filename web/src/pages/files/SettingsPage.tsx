@@ -1,8 +1,8 @@
 import { Box, Button, FormControlLabel, MenuItem, Switch, TextField, Typography } from '@mui/material';
 import type { Settings } from '@rundel/core/records';
 import { useState, type FormEvent } from 'react';
-import { useLookValue, type LookValue } from '../../ui/look-context.tsx';
-import { SCHOOL_CHOICES, schoolWords, UNIT_CHOICES } from '../../ui/choices.tsx';
+import { useThemeValue, type ThemeValue } from '../../ui/theme-context.tsx';
+import { PRACTICE_CHOICES, practiceWords, UNIT_CHOICES } from '../../ui/choices.tsx';
 import { readPlace } from '../../text/place-text.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { clockOf } from '../../text/text.ts';
@@ -18,7 +18,7 @@ type SettingsChange = Partial<Omit<Settings, 'drierBelowCelsius'>> & {
 export default function SettingsPage() {
   const { garden, saveSettings } = useGarden();
   const { settings } = garden;
-  const look = useLookValue();
+  const themeName = useThemeValue();
   const keep = (change: SettingsChange) => {
     const { drierBelowCelsius, ...rest } = { ...settings, ...change };
     void saveSettings({ ...rest, ...(drierBelowCelsius === undefined ? {} : { drierBelowCelsius }) });
@@ -42,11 +42,11 @@ export default function SettingsPage() {
           <TextField
             select
             label="How deep I plant"
-            value={settings.depthSchoolId}
-            onChange={(e) => keep({ depthSchoolId: e.target.value })}
-            helperText={schoolWords(settings.depthSchoolId)}
+            value={settings.depthPracticeId}
+            onChange={(e) => keep({ depthPracticeId: e.target.value })}
+            helperText={practiceWords(settings.depthPracticeId)}
           >
-            {SCHOOL_CHOICES}
+            {PRACTICE_CHOICES}
           </TextField>
         </Box>
       </Panel>
@@ -55,8 +55,8 @@ export default function SettingsPage() {
           select
           fullWidth
           label="Look"
-          value={look.choice}
-          onChange={(e) => look.choose(e.target.value as LookValue['choice'])}
+          value={themeName.choice}
+          onChange={(e) => themeName.choose(e.target.value as ThemeValue['choice'])}
           sx={{ maxWidth: 420 }}
         >
           <MenuItem value="auto">As the device is set</MenuItem>

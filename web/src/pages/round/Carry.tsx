@@ -6,12 +6,12 @@ import { useId, useState } from 'react';
 import { FEED_LITRES, offeredAmount } from '../../ui/feed-offers.ts';
 import { feedAmountWords, feedName } from '../../text/feed-text.ts';
 import { fillsWords } from '../../text/text.ts';
-import { drinkMeasure, useGarden, useShown } from '../../store/index.ts';
+import { wateringMeasure, useGarden, useShown } from '../../store/index.ts';
 import type { WalkStop } from './StopList.tsx';
 
 /** Litres to carry for a stop: what was advised, or what it would take if it is as dry as it may well be. */
-export function likelyDrink({ bag, status }: WalkStop): number {
-  if (status.kind === 'drink') return status.advice.fills.litres;
+export function likelyWatering({ bag, status }: WalkStop): number {
+  if (status.kind === 'watering') return status.advice.fills.litres;
   if (!bag.water) return 0;
   const isLikely = expectedGrades(bag.water).driest <= 2;
   return isLikely ? (1 - bag.water.estimate.share.likely) * bag.body.availableLitres : 0;
@@ -26,12 +26,12 @@ function carriedFeeds(stops: readonly WalkStop[]): readonly string[] {
   for (const stop of stops)
     for (const offer of stop.feeds) {
       if (offer.advice.kind !== 'feed') continue;
-      const litres = Math.max(likelyDrink(stop), FEED_LITRES * Math.max(1, stop.bag.occupants.length));
+      const litres = Math.max(likelyWatering(stop), FEED_LITRES * Math.max(1, stop.bag.occupants.length));
       const { amount, unit } = offeredAmount(offer, stop.bag, litres);
-      for (const good of [offer.good, ...(offer.partner ? [offer.partner] : [])]) {
-        const key = `${good.id} ${unit}`;
+      for (const product of [offer.product, ...(offer.partner ? [offer.partner] : [])]) {
+        const key = `${product.id} ${unit}`;
         totals.set(key, {
-          name: feedName(good),
+          name: feedName(product),
           unit,
           amount: amount + (totals.get(key)?.amount ?? 0),
         });
@@ -57,7 +57,7 @@ export function Carry({
   const shown = useShown();
   const [isOpen, setOpen] = useState(false);
   const id = useId();
-  const measure = drinkMeasure(garden);
+  const measure = wateringMeasure(garden);
   const feeds = carriedFeeds(stops);
   const fills = Math.max(1, Math.ceil((litres ?? 0) / measure.litres));
   const cell = {
@@ -89,7 +89,7 @@ export function Carry({
               {measure.kind === 'hose' ? measure.name : fillsWords(fills, measure)}
             </Box>
             <Box sx={{ color: 'text.secondary', lineHeight: 1.25 }}>
-              about {shown.show(litres, 'drink')} in all
+              about {shown.show(litres, 'water')} in all
             </Box>
           </>
         )}

@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import type { Draft } from '@rundel/core/records';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { readingLook } from '../../ui/gauges.ts';
+import { readingCheck } from '../../ui/gauges.ts';
 import { whenWords } from '../../text/text.ts';
 import { readDevice } from '../../store/devices.ts';
 import { useGarden, type Bag } from '../../store/index.ts';
@@ -35,10 +35,10 @@ export default function DeviceReadings({
       if (deviceId === undefined) return [];
       const last = live.findLast(
         (e) =>
-          e.kind === 'look' &&
+          e.kind === 'check' &&
           e.containerId === bag.container.id &&
-          'deviceId' in e.look &&
-          e.look.deviceId === deviceId,
+          'deviceId' in e.check &&
+          e.check.deviceId === deviceId,
       );
       return [{ bag, kind, deviceId, lastAt: last?.at }];
     }),
@@ -59,21 +59,21 @@ export default function DeviceReadings({
           }
         }),
       );
-      const looks = answers.flatMap(({ one, value }): Draft<'look'>[] =>
+      const checks = answers.flatMap(({ one, value }): Draft<'check'>[] =>
         value === undefined
           ? []
           : [
               {
-                kind: 'look',
+                kind: 'check',
                 at,
                 containerId: one.bag.container.id,
-                look: readingLook(one.kind, value, one.deviceId),
+                check: readingCheck(one.kind, value, one.deviceId),
               },
             ],
       );
       try {
-        if (looks.length > 0)
-          await record(looks, looks.length === 1 ? '1 device read' : `${looks.length} devices read`);
+        if (checks.length > 0)
+          await record(checks, checks.length === 1 ? '1 device read' : `${checks.length} devices read`);
       } finally {
         setSilent(
           answers.flatMap(({ one, problem }) =>

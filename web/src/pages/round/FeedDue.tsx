@@ -11,12 +11,12 @@ const STAGE_WORDS = { flowers: 'First flowers seen', set: 'First truss has set' 
 export default function FeedDue({
   bag,
   feeds,
-  isLookedAt,
+  isChecked,
 }: {
   readonly bag: Bag;
   readonly feeds: readonly FeedOffer[];
   /** what its water means for the feed is known then */
-  readonly isLookedAt: boolean;
+  readonly isChecked: boolean;
 }) {
   const { clock, garden, record } = useGarden();
   const { byId } = useFeedings();
@@ -47,8 +47,8 @@ export default function FeedDue({
         >
           <IconBottle aria-hidden size={20} style={{ flexShrink: 0 }} />
           <span>
-            {stateSentence(state, today, garden.goods)}{' '}
-            {isLookedAt && advice.kind !== 'feed' && advice.kind !== 'not-yet'
+            {stateSentence(state, today, garden.products)}{' '}
+            {isChecked && advice.kind !== 'feed' && advice.kind !== 'not-yet'
               ? ADVICE_WORDS[advice.kind]
               : 'It goes with the drink.'}
           </span>

@@ -42,7 +42,7 @@ export default function FeedLine({
                   <span key={offer.state.step.id}>
                     {i > 0 ? ' and ' : ''}
                     <strong>
-                      {feedAmountWords(offeredAmount(offer, bag, litres))} {feedName(offer.good)}
+                      {feedAmountWords(offeredAmount(offer, bag, litres))} {feedName(offer.product)}
                       {offer.partner ? `, then as much ${feedName(offer.partner)}` : ''}
                     </strong>
                   </span>
@@ -54,7 +54,7 @@ export default function FeedLine({
           {isOn && given[0] && (
             <Typography sx={{ fontSize: '0.85rem' }}>
               {given.map((offer) => doseWords(offer.dose, shown.system)).join('; ')}.{' '}
-              {feedCaution(given[0].good)}
+              {feedCaution(given[0].product)}
             </Typography>
           )}
         </>

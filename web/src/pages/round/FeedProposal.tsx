@@ -2,7 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { FEED_SKIP_REASONS, isGivenInWater } from '@rundel/core/records';
 import { ChoiceButton } from '../../ui/ChoiceButton.tsx';
-import { asGiven, FEED_LITRES, fedWithDrink, offeredAmount, type FeedOffer } from '../../ui/feed-offers.ts';
+import { asGiven, FEED_LITRES, fedWithWatering, offeredAmount, type FeedOffer } from '../../ui/feed-offers.ts';
 import {
   doseWords,
   FEED_SKIP_WORDS,
@@ -29,14 +29,14 @@ export default function FeedProposal({
 }) {
   const { clock, garden, record } = useGarden();
   const shown = useShown();
-  const form = offer.good.feed?.form;
+  const form = offer.product.feed?.form;
   const isInWater = form !== undefined && isGivenInWater(form);
   const litres = FEED_LITRES * Math.max(1, bag.occupants.length);
   const amount = offeredAmount(offer, bag, litres);
   const { label, id } = bag.container;
   const give = async () => {
     const at = clock.now();
-    await record(fedWithDrink(asGiven(offer, bag, litres), at), `feed at ${label}`);
+    await record(fedWithWatering(asGiven(offer, bag, litres), at), `feed at ${label}`);
     onDone();
   };
   const skip = async (reason: (typeof FEED_SKIP_REASONS)[number]) => {
@@ -46,7 +46,7 @@ export default function FeedProposal({
           kind: 'feed-skipped',
           at: clock.now(),
           containerId: id,
-          goodId: offer.good.id,
+          productId: offer.product.id,
           regimeId: offer.regimeId,
           stepId: offer.state.step.id,
           reason,
@@ -63,7 +63,7 @@ export default function FeedProposal({
       sx={{ backgroundColor: 'var(--rail)', color: 'var(--on-rail)', borderRadius: '12px', padding: 1.75 }}
     >
       <Typography sx={{ fontSize: '0.92rem' }}>
-        {stateSentence(offer.state, dayOf(clock.now()), garden.goods)}
+        {stateSentence(offer.state, dayOf(clock.now()), garden.products)}
       </Typography>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, marginBlockStart: 1 }}>
         <Box sx={{ flex: 1 }}>
@@ -74,9 +74,9 @@ export default function FeedProposal({
             {feedAmountWords(amount)}
           </Box>
           <Box sx={{ fontSize: '0.92rem' }}>
-            {feedName(offer.good)}
+            {feedName(offer.product)}
             {offer.partner ? `, then as much ${feedName(offer.partner)}` : ''}
-            {isInWater ? ` in ${shown.show(litres, 'drink')}` : ', on top, and watered in'}
+            {isInWater ? ` in ${shown.show(litres, 'water')}` : ', on top, and watered in'}
           </Box>
         </Box>
         <Button
@@ -102,7 +102,7 @@ export default function FeedProposal({
         </ChoiceButton>
       </Box>
       <Typography sx={{ fontSize: '0.85rem' }}>
-        {doseWords(offer.dose, shown.system)}. {feedCaution(offer.good)}
+        {doseWords(offer.dose, shown.system)}. {feedCaution(offer.product)}
       </Typography>
     </Box>
   );

@@ -1,32 +1,32 @@
 import { Box, Button } from '@mui/material';
 import type { EntryOf } from '@rundel/core/records';
 import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
-import { LEVELS, levelShare } from '../../text/look-text.ts';
+import { LEVELS, levelShare } from '../../text/check-text.ts';
 import { useKeys } from './keys.ts';
 
 /** Ways of looking that are a choice among grades. */
-export type GradedWay = 'finger' | 'lift' | 'level';
+export type GradedMethod = 'finger' | 'lift' | 'level';
 
-type SeenLook = EntryOf<'look'>['look'];
+type CheckMade = EntryOf<'check'>['check'];
 
-const NAMES: Record<GradedWay, readonly string[]> = {
+const NAMES: Record<GradedMethod, readonly string[]> = {
   finger: FINGER_GRADES,
   lift: LIFT_GRADES,
   level: LEVELS,
 };
 
-const QUESTION: Record<GradedWay, string> = {
+const QUESTION: Record<GradedMethod, string> = {
   finger: 'What the finger feels',
   lift: 'How heavy it is',
   level: 'How full its store is',
 };
 
 /** What a grade on the buttons stands for. */
-function gradedLook(way: GradedWay, grade: number): SeenLook {
-  return way === 'level' ? { method: 'level', share: levelShare(grade) } : { method: way, grade };
+function gradedCheck(checkMethod: GradedMethod, grade: number): CheckMade {
+  return checkMethod === 'level' ? { method: 'level', share: levelShare(grade) } : { method: checkMethod, grade };
 }
 
-const FEELS: Record<GradedWay, readonly string[]> = {
+const FEELS: Record<GradedMethod, readonly string[]> = {
   finger: [
     'pale, pulls away from the side',
     'nothing sticks to the finger',
@@ -43,19 +43,19 @@ export function GradeButtons({
   method,
   expected,
   chosen,
-  onLook,
+  onCheck,
 }: {
-  readonly method: GradedWay;
+  readonly method: GradedMethod;
   /** span of grades that are expected */
   readonly expected: { readonly driest: number; readonly wettest: number } | undefined;
   readonly chosen: number | undefined;
-  onLook(look: SeenLook): void;
+  onCheck(check: CheckMade): void;
 }) {
   const names = NAMES[method];
   useKeys(({ key }) => {
     const grade = Number(key);
     if (!/^[1-9]$/.test(key) || grade > names.length) return false;
-    onLook(gradedLook(method, grade));
+    onCheck(gradedCheck(method, grade));
     return true;
   });
   return (
@@ -71,7 +71,7 @@ export function GradeButtons({
             variant="outlined"
             aria-pressed={isChosen}
             aria-keyshortcuts={String(grade)}
-            onClick={() => onLook(gradedLook(method, grade))}
+            onClick={() => onCheck(gradedCheck(method, grade))}
             sx={{
               minHeight: 56,
               justifyContent: 'flex-start',

@@ -47,7 +47,7 @@ const HandworkAt = memo(function HandworkAt({ bag }: { readonly bag: Bag }) {
       bag={bag}
       task={task}
       lead={
-        <Link to={`/stands/${bag.container.id}`} style={{ color: 'inherit', fontWeight: 700 }}>
+        <Link to={`/bags/${bag.container.id}`} style={{ color: 'inherit', fontWeight: 700 }}>
           {bag.container.label}
         </Link>
       }

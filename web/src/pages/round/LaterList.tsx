@@ -1,6 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import { Link } from 'react-router';
-import { nextLookWords } from '../../text/bag-text.ts';
+import { nextCheckWords } from '../../text/bag-text.ts';
 import { useGarden, type Bag } from '../../store/index.ts';
 
 /** Bags that need nothing now, with when they do. */
@@ -33,7 +33,7 @@ export function LaterList({
                 {bag.container.label} {bag.name}
               </Link>
               <Box component="span" sx={{ color: 'text.secondary', textAlign: 'end', paddingBlock: '6px' }}>
-                {bag.water ? nextLookWords(bag.water, clock.now()) : ''}
+                {bag.water ? nextCheckWords(bag.water, clock.now()) : ''}
               </Box>
             </Box>
           );

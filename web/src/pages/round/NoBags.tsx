@@ -19,7 +19,7 @@ export function NoBags({ title }: { readonly title: string }) {
           Add one bag with what is planted in it. From then on the round tells you when to look at it, what to
           expect and how much water it should take.
         </Typography>
-        <Button component={Link} to="/stands/new" variant="contained" sx={{ minHeight: 56 }}>
+        <Button component={Link} to="/bags/new" variant="contained" sx={{ minHeight: 56 }}>
           Add a bag
         </Button>
       </Box>

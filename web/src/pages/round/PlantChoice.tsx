@@ -8,12 +8,12 @@ const WHOLE = 'whole';
 export default function PlantChoice({
   bag,
   stationId,
-  looks,
+  checks,
   onChoose,
 }: {
   readonly bag: Bag;
   readonly stationId: string | undefined;
-  readonly looks: readonly EntryOf<'look'>[];
+  readonly checks: readonly EntryOf<'check'>[];
   onChoose(stationId: string | undefined): void;
 }) {
   const places = [
@@ -35,7 +35,7 @@ export default function PlantChoice({
       }}
     >
       {places.map(({ place, words }) => {
-        const felt = looks.find((l) => l.stationId === place)?.look;
+        const felt = checks.find((l) => l.stationId === place)?.check;
         return (
           <ToggleButton key={place ?? WHOLE} value={place ?? WHOLE}>
             {words}

@@ -11,12 +11,12 @@ import { useShown, type Bag } from '../../store/index.ts';
 export default function ReadingDialog({
   bag,
   kind,
-  onLook,
+  onCheck,
   onClose,
 }: {
   readonly bag: Bag;
   readonly kind: 'scale' | 'probe';
-  onLook(look: EntryOf<'look'>['look']): void;
+  onCheck(check: EntryOf<'check'>['check']): void;
   onClose(): void;
 }) {
   const shown = useShown();
@@ -27,13 +27,13 @@ export default function ReadingDialog({
       const read = readAmount(text, { purpose: 'crop', system: shown.system, low: 0.1, high: 500 });
       if (read.kind !== 'given')
         return setProblem(read.kind === 'refused' ? read.problem : 'What does the scale show?');
-      onLook({ method: 'scale', kilograms: read.inner });
+      onCheck({ method: 'scale', kilograms: read.inner });
     } else {
       const reading = Number(text.trim().replace('%', '').replace(',', '.'));
       if (text.trim() === '' || !Number.isFinite(reading)) return setProblem('The number that it shows.');
       if (reading < 0 || reading > 100)
         return setProblem('From 0 to 100, as its bag is calibrated; is the probe in the mix?');
-      onLook({ method: 'probe', reading });
+      onCheck({ method: 'probe', reading });
     }
     onClose();
     return undefined;

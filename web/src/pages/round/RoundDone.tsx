@@ -6,7 +6,7 @@ import type { WalkStop } from './StopList.tsx';
 /** The next moment at which any bag wants a look. */
 export function nextRoundOf(bags: readonly Bag[]): string | undefined {
   const times = bags.flatMap((b) =>
-    b.water?.ahead.nextLook.kind === 'at' ? [b.water.ahead.nextLook.at] : [],
+    b.water?.ahead.nextCheck.kind === 'at' ? [b.water.ahead.nextCheck.at] : [],
   );
   return times.sort((a, b) => Date.parse(a) - Date.parse(b))[0];
 }
@@ -23,8 +23,8 @@ export function RoundDone({
   readonly next: string | undefined;
   readonly now: string;
 }) {
-  const litres = stops.reduce((sum, s) => sum + (s.status.kind === 'done' ? s.status.drunkLitres : 0), 0);
-  const watered = stops.filter((s) => s.status.kind === 'done' && s.status.drunkLitres > 0).length;
+  const litres = stops.reduce((sum, s) => sum + (s.status.kind === 'done' ? s.status.wateredLitres : 0), 0);
+  const watered = stops.filter((s) => s.status.kind === 'done' && s.status.wateredLitres > 0).length;
   const skipped = stops.filter((s) => s.status.kind === 'skipped').length;
   return (
     <Box
@@ -42,7 +42,7 @@ export function RoundDone({
       </Typography>
       <Typography sx={{ marginBlock: 1.5, fontSize: '1.1rem' }}>
         {stops.length > 0 &&
-          `${stops.length} ${stops.length === 1 ? 'bag' : 'bags'}, ${watered} watered, ${shown.show(litres, 'drink')} poured${skipped > 0 ? `, ${skipped} left for later` : ''}. `}
+          `${stops.length} ${stops.length === 1 ? 'bag' : 'bags'}, ${watered} watered, ${shown.show(litres, 'water')} poured${skipped > 0 ? `, ${skipped} left for later` : ''}. `}
         {next ? `The next look is due ${whenWords(next, now)}.` : ''}
       </Typography>
       <Typography sx={{ color: 'text.secondary' }}>Any bag can be looked at any time from Stands.</Typography>

@@ -6,13 +6,13 @@ import { lazy, Suspense, useCallback, useDeferredValue, useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Caution } from '../../ui/Caution.tsx';
 import { asGiven, feedDueIds, fedDrafts, feedOffers } from '../../ui/feed-offers.ts';
-import { foundWords } from '../../text/look-text.ts';
+import { foundWords } from '../../text/check-text.ts';
 import { Page } from '../../ui/Page.tsx';
 import { Unhurried } from '../../ui/Unhurried.tsx';
 import { dayAndTime, fillsWords } from '../../text/text.ts';
 import {
-  drinkMeasure,
-  standsInUse,
+  wateringMeasure,
+  placesInUse,
   useBags,
   useFeedings,
   useGarden,
@@ -21,9 +21,9 @@ import {
 } from '../../store/index.ts';
 import { Beside, type BesideProps } from './Beside.tsx';
 import { useBounceGuard } from './bounce.ts';
-import { Carry, likelyDrink } from './Carry.tsx';
+import { Carry, likelyWatering } from './Carry.tsx';
 import { unanswered, withFeed } from './feeding.ts';
-import type { GivenDrink } from './DrinkProposal.tsx';
+import type { WateringDone } from './WateringProposal.tsx';
 import { useKeys } from './keys.ts';
 import { NoBags } from './NoBags.tsx';
 import { nextRoundOf, RoundDone } from './RoundDone.tsx';
@@ -47,13 +47,13 @@ export default function RoundPage() {
   const shown = useShown();
   const isWide = useMediaQuery('(min-width: 1100px)');
   const isPhone = useMediaQuery('(max-width: 899px)');
-  const measure = useMemo(() => drinkMeasure(garden), [garden]);
+  const measure = useMemo(() => wateringMeasure(garden), [garden]);
   const { byId: feedings, isReady: isFeedKnown } = useFeedings();
-  const { goods } = garden;
+  const { products } = garden;
   const today = clock.now().slice(0, 10);
   const fedIds = useMemo(
-    () => feedDueIds(bags, feedings, goods, `${today}T12:00:00.000Z`),
-    [bags, feedings, goods, today],
+    () => feedDueIds(bags, feedings, products, `${today}T12:00:00.000Z`),
+    [bags, feedings, products, today],
   );
   const plan = useMemo(
     () =>
@@ -61,7 +61,7 @@ export default function RoundPage() {
         ? planRound(
             bags.flatMap((b) => (b.water ? [b.water] : [])),
             bags.map((b) => b.container),
-            standsInUse(garden),
+            placesInUse(garden),
             fedIds,
           )
         : undefined,
@@ -72,12 +72,12 @@ export default function RoundPage() {
   const stopOf = useCallback(
     (bag: Bag): WalkStop => {
       const status = statusOf(bag, walk, live, measure, isCold);
-      const isWatered = status.kind === 'drink' || ('drunkLitres' in status && status.drunkLitres > 0);
-      const due = feedOffers(bag, feedings.get(bag.container.id), goods, `${today}T12:00:00.000Z`, isWatered);
+      const isWatered = status.kind === 'watering' || ('wateredLitres' in status && status.wateredLitres > 0);
+      const due = feedOffers(bag, feedings.get(bag.container.id), products, `${today}T12:00:00.000Z`, isWatered);
       const feeds = unanswered(due, bag, walk, live);
       return { bag, status: withFeed(status, feeds), feeds };
     },
-    [feedings, goods, isCold, live, measure, today, walk],
+    [feedings, products, isCold, live, measure, today, walk],
   );
   const stops = useMemo((): readonly WalkStop[] => {
     const ids = new Set(walk?.spotIds ?? walk?.containerIds);
@@ -108,17 +108,17 @@ export default function RoundPage() {
     [navigate, stops],
   );
 
-  const look = useCallback(
-    async (seen: EntryOf<'look'>['look'], stationId?: string) => {
+  const check = useCallback(
+    async (seen: EntryOf<'check'>['check'], stationId?: string) => {
       if (!bag || isLeft(bag)) return;
       await record(
         [
           {
-            kind: 'look',
+            kind: 'check',
             at: clock.now(),
             containerId: bag.container.id,
             ...(stationId ? { stationId } : {}),
-            look: seen,
+            check: seen,
           },
         ],
         `look at ${bag.container.label}`,
@@ -128,8 +128,8 @@ export default function RoundPage() {
     },
     [bag, clock, containerId, navigate, record],
   );
-  const drink = useCallback(
-    async (given: GivenDrink) => {
+  const watering = useCallback(
+    async (given: WateringDone) => {
       if (!bag || isLeft(bag)) return;
       const { litres, ranThrough, count, feeds } = given;
       const at = clock.now();
@@ -137,7 +137,7 @@ export default function RoundPage() {
       await record(
         [
           {
-            kind: 'drink',
+            kind: 'watering',
             at,
             containerId: bag.container.id,
             litres,
@@ -175,10 +175,10 @@ export default function RoundPage() {
     if (key === 'n') goOn(bag, 1, false);
     else if (key === 'p') goOn(bag, -1, false);
     else if (key === 'u') void undo();
-    else if (isEnter && status?.kind === 'drink') {
+    else if (isEnter && status?.kind === 'watering') {
       const { fills } = status.advice;
       const feeds = stop?.feeds.filter(({ advice }) => advice.kind === 'feed') ?? [];
-      void drink({ ...fills, ranThrough: false, into: status.advice.into, feeds });
+      void watering({ ...fills, ranThrough: false, into: status.advice.into, feeds });
     } else if (isEnter && status?.kind === 'done') goOn(bag);
     else return false;
     return true;
@@ -199,9 +199,9 @@ export default function RoundPage() {
 
   if (bags.length === 0 && unreadable.length === 0) return <NoBags title={dayAndTime(now)} />;
   const carried = stops.filter(
-    ({ status: s }) => s.kind === 'look' || s.kind === 'drink' || s.kind === 'feed',
+    ({ status: s }) => s.kind === 'check' || s.kind === 'watering' || s.kind === 'feed',
   );
-  const carryLitres = carried.reduce((sum, s) => sum + likelyDrink(s), 0);
+  const carryLitres = carried.reduce((sum, s) => sum + likelyWatering(s), 0);
   // before all is worked out there is only the stop to be quick with; bags that are due a feed would move the list's rows
   const isKnown = isReady && isFeedKnown && walk !== undefined;
   const list = isKnown && (
@@ -224,7 +224,7 @@ export default function RoundPage() {
       {unreadable.map(({ container, problem }) => (
         <Caution key={container.id}>
           Bag {container.label} cannot be worked out and is left out of the round: {problem} Its entries are
-          kept. <Link to={`/stands/${container.id}/edit`}>Mend it</Link>
+          kept. <Link to={`/bags/${container.id}/edit`}>Mend it</Link>
         </Caution>
       ))}
       <Box
@@ -279,9 +279,9 @@ export default function RoundPage() {
                     <StopCloseUp bag={drawn ?? bag} />
                   </Unhurried>
                   <Box sx={{ minWidth: 0 }}>
-                    {status.kind === 'drink' ? (
+                    {status.kind === 'watering' ? (
                       <Typography>
-                        You found it <strong>{foundWords(status.looks, bag.occupants, shown)}</strong>. Below
+                        You found it <strong>{foundWords(status.checks, bag.occupants, shown)}</strong>. Below
                         is what it should take.
                       </Typography>
                     ) : (
@@ -302,8 +302,8 @@ export default function RoundPage() {
               bag={bag}
               status={status}
               feeds={stop?.feeds ?? []}
-              onLook={(seen, stationId) => void look(seen, stationId)}
-              onDrink={(given) => void drink(given)}
+              onCheck={(seen, stationId) => void check(seen, stationId)}
+              onWater={(given) => void watering(given)}
               onSkip={(reason) => void leaveOut(reason)}
               onNext={() => goOn(bag)}
               isPhone={isPhone}

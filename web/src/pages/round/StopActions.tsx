@@ -6,19 +6,19 @@ import { lazy, Suspense, useState } from 'react';
 import { seenStore } from '../../text/bag-text.ts';
 import { Disputed } from '../../ui/Disputed.tsx';
 import type { FeedOffer } from '../../ui/feed-offers.ts';
-import { plantWords } from '../../text/look-text.ts';
-import { drinkMeasure, useGarden, type Bag } from '../../store/index.ts';
-import type { GivenDrink } from './DrinkProposal.tsx';
-import { GradeButtons, type GradedWay } from './GradeButtons.tsx';
+import { plantWords } from '../../text/check-text.ts';
+import { wateringMeasure, useGarden, type Bag } from '../../store/index.ts';
+import type { WateringDone } from './WateringProposal.tsx';
+import { GradeButtons, type GradedMethod } from './GradeButtons.tsx';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
 import type { StopDialog } from './StopDialogs.tsx';
 import type { StopStatus } from './stops.ts';
 import { StopWords } from './StopWords.tsx';
-import { usualWay, WayButton, type Way } from './WayButton.tsx';
+import { usualCheckMethod, CheckMethodButton, type CheckMethod } from './CheckMethodButton.tsx';
 
 /** Not part of the first load, but fetched as soon as the round is up: a look is not made in less time. */
-const proposal = import('./DrinkProposal.tsx');
-const DrinkProposal = lazy(() => proposal);
+const proposal = import('./WateringProposal.tsx');
+const WateringProposal = lazy(() => proposal);
 const FeedProposal = lazy(() => import('./FeedProposal.tsx'));
 const FeedDue = lazy(() => import('./FeedDue.tsx'));
 const FeedDialog = lazy(() => import('../../ui/FeedDialog.tsx'));
@@ -31,8 +31,8 @@ export function StopActions({
   bag,
   status,
   feeds,
-  onLook,
-  onDrink,
+  onCheck,
+  onWater,
   onSkip,
   onNext,
   isPhone,
@@ -40,56 +40,56 @@ export function StopActions({
   readonly bag: Bag;
   readonly status: StopStatus;
   readonly feeds: readonly FeedOffer[];
-  onLook(look: EntryOf<'look'>['look'], stationId?: string): void;
-  onDrink(drink: GivenDrink): void;
+  onCheck(check: EntryOf<'check'>['check'], stationId?: string): void;
+  onWater(watering: WateringDone): void;
   onSkip(reason: SkipReason): void;
   onNext(): void;
   /** the words stand beside the bag then, and not here */
   readonly isPhone: boolean;
 }) {
   const { garden } = useGarden();
-  const [chosen, setChosen] = useState<GradedWay>();
-  const method = chosen ?? usualWay(bag);
+  const [chosen, setChosen] = useState<GradedMethod>();
+  const method = chosen ?? usualCheckMethod(bag);
   const [reading, setReading] = useState<'scale' | 'probe'>();
-  const takeWay = (way: Way) => {
-    if (way === 'wilted') onLook({ method: 'wilted' });
-    else if (way === 'scale' || way === 'probe') setReading(way);
-    else setChosen(way);
+  const takeMethod = (checkMethod: CheckMethod) => {
+    if (checkMethod === 'wilted') onCheck({ method: 'wilted' });
+    else if (checkMethod === 'scale' || checkMethod === 'probe') setReading(checkMethod);
+    else setChosen(checkMethod);
   };
   const [dialog, setDialog] = useState<StopDialog>();
   const [isFeeding, setFeeding] = useState(false);
   const offered = feeds.find(({ advice }) => advice.kind === 'feed');
-  const looks = 'looks' in status ? status.looks : [];
+  const checks = 'checks' in status ? status.checks : [];
   const [stationId, setStation] = useState<string>();
   const isByPlant = method === 'finger' && bag.occupants.length > 1;
   const at = isByPlant ? stationId : undefined;
-  const chosenLook = looks.find((l) => l.stationId === at)?.look;
-  const seen = (look: EntryOf<'look'>['look']) => {
-    onLook(look, at);
+  const chosenCheck = checks.find((l) => l.stationId === at)?.check;
+  const seen = (check: EntryOf<'check'>['check']) => {
+    onCheck(check, at);
     if (at === undefined) return;
     const unfelt = bag.occupants.find(
-      (o) => o.stationId !== at && looks.every((l) => l.stationId !== o.stationId),
+      (o) => o.stationId !== at && checks.every((l) => l.stationId !== o.stationId),
     );
     if (unfelt) setStation(unfelt.stationId);
   };
   return (
     <Box sx={{ display: 'grid', gap: 1.5, alignContent: 'start' }}>
       {!isPhone && <StopWords bag={bag} status={status} method={method} />}
-      {status.kind === 'drink' && (
+      {status.kind === 'watering' && (
         <Suspense>
-          <DrinkProposal
+          <WateringProposal
             // made anew after each look, also one at another plant
-            key={looks.map(({ id }) => id).join()}
+            key={checks.map(({ id }) => id).join()}
             bag={bag}
             driest={
-              looks.length > 1 && status.look.stationId
-                ? plantWords(status.look.stationId, bag.occupants)
+              checks.length > 1 && status.check.stationId
+                ? plantWords(status.check.stationId, bag.occupants)
                 : undefined
             }
             advice={status.advice}
             feeds={feeds}
-            onGiven={onDrink}
-            onOther={() => setDialog('drink')}
+            onGiven={onWater}
+            onOther={() => setDialog('watering')}
             onSkip={onSkip}
           />
         </Suspense>
@@ -107,7 +107,7 @@ export function StopActions({
       )}
       {status.kind === 'done' && (
         <Suspense>
-          <FeedDue bag={bag} feeds={feeds} isLookedAt />
+          <FeedDue bag={bag} feeds={feeds} isChecked />
         </Suspense>
       )}
       {(status.kind === 'done' || status.kind === 'skipped') && (
@@ -126,20 +126,20 @@ export function StopActions({
         // as high as what comes: the grades below it do not move
         <Box sx={{ minHeight: 48 }}>
           <Suspense>
-            <PlantChoice bag={bag} stationId={at} looks={looks} onChoose={setStation} />
+            <PlantChoice bag={bag} stationId={at} checks={checks} onChoose={setStation} />
           </Suspense>
         </Box>
       )}
       <GradeButtons
         method={method}
         expected={expectedOn(bag, method)}
-        chosen={chosenLook && gradeOf(chosenLook, method)}
-        onLook={seen}
+        chosen={chosenCheck && gradeOf(chosenCheck, method)}
+        onCheck={seen}
       />
       {/* below the grades: it is known a moment later, and must not move them under a finger */}
-      {status.kind === 'look' && (
+      {status.kind === 'check' && (
         <Suspense>
-          <FeedDue bag={bag} feeds={feeds} isLookedAt={false} />
+          <FeedDue bag={bag} feeds={feeds} isChecked={false} />
         </Suspense>
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1 }}>
@@ -159,24 +159,24 @@ export function StopActions({
         >
           Note
         </Button>
-        <WayButton bag={bag} way={method} onWay={takeWay} />
+        <CheckMethodButton bag={bag} checkMethod={method} onMethod={takeMethod} />
       </Box>
-      {status.kind !== 'drink' && (
+      {status.kind !== 'watering' && (
         <Box sx={{ display: 'flex', justifyContent: 'space-between', flexWrap: 'wrap' }}>
-          <Button onClick={() => setDialog('drink')}>Give a drink anyway</Button>
-          {status.kind === 'look' && <SkipButton onSkip={onSkip} />}
+          <Button onClick={() => setDialog('watering')}>Give a drink anyway</Button>
+          {status.kind === 'check' && <SkipButton onSkip={onSkip} />}
         </Box>
       )}
       {reading && (
         <Suspense>
-          <ReadingDialog bag={bag} kind={reading} onLook={onLook} onClose={() => setReading(undefined)} />
+          <ReadingDialog bag={bag} kind={reading} onCheck={onCheck} onClose={() => setReading(undefined)} />
         </Suspense>
       )}
       {isFeeding && (
         <Suspense>
           <FeedDialog
             bag={bag}
-            goodId={offered?.good.id}
+            productId={offered?.product.id}
             step={offered && { regimeId: offered.regimeId, stepId: offered.state.step.id }}
             onClose={() => setFeeding(false)}
           />
@@ -191,7 +191,7 @@ export function StopActions({
         component="span"
         sx={{ fontSize: '0.85rem', color: 'text.secondary', display: { xs: 'none', md: 'block' } }}
       >
-        Drinks are in your {drinkMeasure(garden).name}. Keys: 1–5 grade, Enter gives or goes on, U undoes.
+        Drinks are in your {wateringMeasure(garden).name}. Keys: 1–5 grade, Enter gives or goes on, U undoes.
       </Box>
     </Box>
   );
@@ -200,16 +200,16 @@ export function StopActions({
 /** The span of grades on the buttons that is expected. */
 function expectedOn(
   bag: Bag,
-  way: GradedWay,
+  checkMethod: GradedMethod,
 ): { readonly driest: number; readonly wettest: number } | undefined {
-  if (!bag.water || way === 'lift') return undefined;
-  if (way === 'finger') return expectedGrades(bag.water);
+  if (!bag.water || checkMethod === 'lift') return undefined;
+  if (checkMethod === 'finger') return expectedGrades(bag.water);
   const store = seenStore(bag.water);
   return store && { driest: 1 + Math.round(store.low * 4), wettest: 1 + Math.round(store.high * 4) };
 }
 
 /** The grade on the buttons that a look is. */
-function gradeOf(look: EntryOf<'look'>['look'], way: GradedWay): number | undefined {
-  if (look.method !== way) return undefined;
-  return look.method === 'level' ? 1 + Math.round(look.share * 4) : look.grade;
+function gradeOf(check: EntryOf<'check'>['check'], checkMethod: GradedMethod): number | undefined {
+  if (check.method !== checkMethod) return undefined;
+  return check.method === 'level' ? 1 + Math.round(check.share * 4) : check.grade;
 }

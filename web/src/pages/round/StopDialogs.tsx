@@ -1,7 +1,7 @@
-import { DrinkDialog, NoteDialog, PickDialog } from '../../ui/EntryDialogs.tsx';
+import { WateringDialog, NoteDialog, PickDialog } from '../../ui/EntryDialogs.tsx';
 import type { Bag } from '../../store/index.ts';
 
-export type StopDialog = 'pick' | 'note' | 'drink';
+export type StopDialog = 'pick' | 'note' | 'watering';
 
 /** The small forms of a stop; loaded when the first of them is asked for. */
 export default function StopDialogs({
@@ -13,6 +13,6 @@ export default function StopDialogs({
   readonly dialog: StopDialog;
   onClose(): void;
 }) {
-  const Dialog = { pick: PickDialog, note: NoteDialog, drink: DrinkDialog }[dialog];
+  const Dialog = { pick: PickDialog, note: NoteDialog, watering: WateringDialog }[dialog];
   return <Dialog bag={bag} isOpen onClose={onClose} />;
 }

@@ -39,7 +39,7 @@ export const StopCloseUp = memo(function StopCloseUp({ bag }: { readonly bag: Ba
   return (
     <Box
       component={Link}
-      to={`/stands/${bag.container.id}`}
+      to={`/bags/${bag.container.id}`}
       aria-label={`${titleOf(bag)} in section; open its page`}
       sx={{
         width: 150,

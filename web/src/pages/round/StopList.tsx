@@ -1,7 +1,7 @@
 import { Box, ButtonBase, Typography } from '@mui/material';
 import { memo } from 'react';
 import { Link } from 'react-router';
-import { lookWords } from '../../text/look-text.ts';
+import { checkWords } from '../../text/check-text.ts';
 import { BagMark } from '../../section/index.ts';
 import { useShown, type Bag } from '../../store/index.ts';
 import type { FeedOffer } from '../../ui/feed-offers.ts';
@@ -22,11 +22,11 @@ export function StopList({
   readonly stops: readonly WalkStop[];
   readonly currentId: string | undefined;
 }) {
-  const stands = [...new Set(stops.map((s) => s.bag.stand?.name ?? 'No stand'))];
+  const places = [...new Set(stops.map((s) => s.bag.place?.name ?? 'No place'))];
   return (
     <nav aria-label="Stops of this round">
-      {stands.map((stand) => (
-        <Box key={stand} sx={{ marginBlockEnd: 1.5 }}>
+      {places.map((place) => (
+        <Box key={place} sx={{ marginBlockEnd: 1.5 }}>
           <Typography
             sx={{
               fontSize: '0.88rem',
@@ -35,10 +35,10 @@ export function StopList({
               marginBlockEnd: 0.5,
             }}
           >
-            {stand}
+            {place}
           </Typography>
           {stops
-            .filter((s) => (s.bag.stand?.name ?? 'No stand') === stand)
+            .filter((s) => (s.bag.place?.name ?? 'No place') === place)
             .map((stop) => (
               <StopRow
                 key={stop.bag.container.id}
@@ -60,7 +60,7 @@ const StopRow = memo(
     before.stop.status.kind === now.stop.status.kind &&
     isFedAt(before.stop) === isFedAt(now.stop) &&
     // what is open or skipped says no more than its kind; the rest has numbers in it
-    (now.stop.status.kind === 'look' || now.stop.status.kind === 'skipped'),
+    (now.stop.status.kind === 'check' || now.stop.status.kind === 'skipped'),
 );
 
 const isFedAt = ({ feeds }: WalkStop) => feeds.some(({ advice }) => advice.kind === 'feed');
@@ -68,7 +68,7 @@ const isFedAt = ({ feeds }: WalkStop) => feeds.some(({ advice }) => advice.kind 
 function OneStop({ stop, isCurrent }: { readonly stop: WalkStop; readonly isCurrent: boolean }) {
   const { bag, status } = stop;
   const does = useStatusWords(status);
-  const isOpenYet = status.kind === 'look' || status.kind === 'drink';
+  const isOpenYet = status.kind === 'check' || status.kind === 'watering';
   const words = isOpenYet && isFedAt(stop) ? `${does}, feed` : does;
   const isQuiet = status.kind === 'done' || status.kind === 'skipped';
   return (
@@ -109,21 +109,21 @@ function OneStop({ stop, isCurrent }: { readonly stop: WalkStop; readonly isCurr
 function useStatusWords(status: StopStatus): string {
   const shown = useShown();
   switch (status.kind) {
-    case 'look':
-      return 'look';
+    case 'check':
+      return 'check';
     case 'working':
       return 'looked at';
-    case 'drink':
-      return `drink ${shown.show(status.advice.fills.litres, 'drink')}`;
+    case 'watering':
+      return `drink ${shown.show(status.advice.fills.litres, 'water')}`;
     case 'feed':
       return 'feed';
     case 'skipped':
       return 'not now';
     case 'done': {
-      if (status.drunkLitres > 0) return `had ${shown.show(status.drunkLitres, 'drink')}`;
-      const look = status.look?.look;
-      if (!look) return 'done';
-      return lookWords(look, shown);
+      if (status.wateredLitres > 0) return `had ${shown.show(status.wateredLitres, 'water')}`;
+      const check = status.check?.check;
+      if (!check) return 'done';
+      return checkWords(check, shown);
     }
   }
 }

@@ -1,13 +1,13 @@
 import { Box, Typography } from '@mui/material';
 import { Link } from 'react-router';
-import { expectation, kindWords, nextLookWords, seenStore, titleOf } from '../../text/bag-text.ts';
+import { expectation, kindWords, nextCheckWords, seenStore, titleOf } from '../../text/bag-text.ts';
 import { useDrierPlant } from '../../ui/drier-plant.ts';
-import { FAULT_WORDS, foundWords } from '../../text/look-text.ts';
+import { FAULT_WORDS, foundWords } from '../../text/check-text.ts';
 import { STORE_WORDS } from '../../text/water-text.ts';
 import { useGarden, useShown, type Bag } from '../../store/index.ts';
-import type { GradedWay } from './GradeButtons.tsx';
+import type { GradedMethod } from './GradeButtons.tsx';
 import type { StopStatus } from './stops.ts';
-import { usualWay } from './WayButton.tsx';
+import { usualCheckMethod } from './CheckMethodButton.tsx';
 
 export const STOP_HEAD_ID = 'stop-head';
 
@@ -22,7 +22,7 @@ export function StopHead({ bag }: { readonly bag: Bag }) {
         tabIndex={-1}
         sx={{ fontSize: { xs: '1.35rem', md: '1.6rem' }, outline: 'none' }}
       >
-        <Link to={`/stands/${bag.container.id}`} style={{ color: 'inherit', textDecoration: 'none' }}>
+        <Link to={`/bags/${bag.container.id}`} style={{ color: 'inherit', textDecoration: 'none' }}>
           {titleOf(bag)}
         </Link>
       </Typography>
@@ -31,7 +31,7 @@ export function StopHead({ bag }: { readonly bag: Bag }) {
   );
 }
 
-const HOW: Record<GradedWay, string> = {
+const HOW: Record<GradedMethod, string> = {
   finger: 'Feel two knuckles deep:',
   lift: 'Lift a corner or a handle, with care for your back:',
   level: 'Look at the level of its store:',
@@ -49,11 +49,11 @@ function useWhereToFeel(bag: Bag): string {
 export function StopWords({
   bag,
   status,
-  method = usualWay(bag),
+  method = usualCheckMethod(bag),
 }: {
   readonly bag: Bag;
   readonly status: StopStatus;
-  readonly method?: GradedWay;
+  readonly method?: GradedMethod;
 }) {
   const { clock } = useGarden();
   const shown = useShown();
@@ -62,7 +62,7 @@ export function StopWords({
   const store = method === 'level' ? seenStore(bag.water) : undefined;
   if (status.kind === 'working' || status.kind === 'done' || status.kind === 'feed')
     return <Answer status={status} bag={bag} />;
-  if (status.kind === 'drink') return null;
+  if (status.kind === 'watering') return null;
   return (
     <Typography sx={{ fontSize: { xs: '1rem', md: '1.12rem' }, lineHeight: 1.4, minHeight: { md: '4.2em' } }}>
       {store ? (
@@ -95,21 +95,21 @@ function Answer({
   const { clock } = useGarden();
   const shown = useShown();
   if (status.kind === 'working') return <Typography sx={{ fontSize: '1.12rem' }}>Working it out…</Typography>;
-  const { look } = status;
-  const fault = look && bag.water?.setAside.find((reading) => reading.entryId === look.id)?.fault;
-  const next = bag.water ? nextLookWords(bag.water, clock.now()) : 'now';
+  const { check } = status;
+  const fault = check && bag.water?.setAside.find((reading) => reading.entryId === check.id)?.fault;
+  const next = bag.water ? nextCheckWords(bag.water, clock.now()) : 'now';
   const when = next === 'now' ? 'at the next round' : next;
   const had =
-    status.drunkLitres > 0
-      ? `It had ${shown.show(status.drunkLitres, 'drink')}.`
-      : look?.look.method === 'level'
+    status.wateredLitres > 0
+      ? `It had ${shown.show(status.wateredLitres, 'water')}.`
+      : check?.check.method === 'level'
         ? 'The mix has enough for now.'
         : 'It has enough; no drink needed.';
   return (
     <Typography sx={{ fontSize: '1.12rem' }} role="status">
-      {look ? (
+      {check ? (
         <>
-          You found it <strong>{foundWords(status.looks, bag.occupants, shown)}</strong>.{' '}
+          You found it <strong>{foundWords(status.checks, bag.occupants, shown)}</strong>.{' '}
         </>
       ) : null}
       {fault ? `${FAULT_WORDS[fault]} It is kept and does not count. ` : null}

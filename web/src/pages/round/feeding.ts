@@ -19,7 +19,7 @@ export function unanswered(
         (e) =>
           (e.kind === 'fed' || e.kind === 'feed-skipped') &&
           Date.parse(e.at) >= since &&
-          (e.stepId === state.step.id || e.goodId === state.step.goodId),
+          (e.stepId === state.step.id || e.productId === state.step.productId),
       ),
   );
 }
@@ -27,5 +27,5 @@ export function unanswered(
 /** A stop that is done but for its feed is still open. */
 export function withFeed(status: StopStatus, offers: readonly FeedOffer[]): StopStatus {
   const isWanted = offers.some(({ advice }) => advice.kind === 'feed');
-  return status.kind === 'done' && status.look && isWanted ? { ...status, kind: 'feed' } : status;
+  return status.kind === 'done' && status.check && isWanted ? { ...status, kind: 'feed' } : status;
 }

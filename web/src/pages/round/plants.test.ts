@@ -2,7 +2,7 @@ import { bagWater } from '@rundel/core/garden-state';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries, type Entry } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
-import { foundWords, plantWords } from '../../text/look-text.ts';
+import { foundWords, plantWords } from '../../text/check-text.ts';
 import { bagOf } from '../../store/bags.ts';
 import { shownIn } from '../../store/shown.ts';
 import { statusOf } from './stops.ts';
@@ -25,14 +25,14 @@ const at = (minute: number) => ({
 const felt = (grade: number, stationId: string | undefined, minute: number): Entry => ({
   ...at(minute),
   id: `ent_felt${minute}`,
-  kind: 'look',
-  look: { method: 'finger', grade },
+  kind: 'check',
+  check: { method: 'finger', grade },
   ...(stationId ? { stationId } : {}),
 });
-const drink = (minute: number): Entry => ({
+const watering = (minute: number): Entry => ({
   ...at(minute),
   id: `ent_drink${minute}`,
-  kind: 'drink',
+  kind: 'watering',
   litres: 6,
   isMeasured: true,
   ranThrough: true,
@@ -53,46 +53,46 @@ function statusAfter(more: readonly Entry[]) {
 
 describe('a stop at a bag of several plants', () => {
   it('goes by its driest plant, whichever was felt last', () => {
-    for (const looks of [
+    for (const checks of [
       [felt(2, left, 2), felt(5, middle, 3)],
       [felt(5, middle, 2), felt(2, left, 3)],
     ]) {
-      const { status } = statusAfter(looks);
+      const { status } = statusAfter(checks);
       expect(status).toMatchObject({
-        kind: 'drink',
-        look: { stationId: left },
+        kind: 'watering',
+        check: { stationId: left },
         advice: { because: 'felt-dry' },
       });
-      expect('looks' in status && status.looks).toHaveLength(2);
+      expect('checks' in status && status.checks).toHaveLength(2);
     }
   });
 
   it('forgets what single plants felt like once the whole bag was felt', () => {
     const { status } = statusAfter([felt(1, left, 2), felt(5, undefined, 3)]);
-    expect('looks' in status && status.looks.map((l) => l.id)).toEqual(['ent_felt3']);
+    expect('checks' in status && status.checks.map((l) => l.id)).toEqual(['ent_felt3']);
   });
 
   it('is done with the drink that followed, also when another plant is felt after it', () => {
-    const given = [felt(2, left, 2), drink(3)];
-    expect(statusAfter(given).status).toMatchObject({ kind: 'done', drunkLitres: 6 });
+    const given = [felt(2, left, 2), watering(3)];
+    expect(statusAfter(given).status).toMatchObject({ kind: 'done', wateredLitres: 6 });
     expect(statusAfter([...given, felt(4, middle, 4)]).status).toMatchObject({
       kind: 'done',
-      drunkLitres: 6,
+      wateredLitres: 6,
     });
   });
 
   it('is open again when a drier plant is found after it was left for later', () => {
     const moist = [felt(4, middle, 2), leftOut(3)];
     expect(['done', 'skipped']).toContain(statusAfter(moist).status.kind);
-    expect(statusAfter([...moist, felt(1, left, 4)]).status.kind).toBe('drink');
+    expect(statusAfter([...moist, felt(1, left, 4)]).status.kind).toBe('watering');
   });
 
   it('says what was found plant by plant, counted from the left', () => {
     const { status, bag } = statusAfter([felt(2, left, 2), felt(5, middle, 3)]);
-    const looks = 'looks' in status ? status.looks : [];
+    const checks = 'checks' in status ? status.checks : [];
     const shown = shownIn('metric');
-    expect(foundWords(looks, bag.occupants, shown)).toBe('dry at plant 1, wet at plant 2');
-    expect(foundWords(looks.slice(0, 1), [], shown)).toBe('dry at one plant');
+    expect(foundWords(checks, bag.occupants, shown)).toBe('dry at plant 1, wet at plant 2');
+    expect(foundWords(checks.slice(0, 1), [], shown)).toBe('dry at one plant');
     expect(plantWords(middle ?? '', bag.occupants)).toBe('plant 2');
   });
 });

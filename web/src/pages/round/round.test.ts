@@ -3,9 +3,9 @@ import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries, type Entry } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
 import { bagOf, type Bag } from '../../store/bags.ts';
-import { type StepState, FEEDING_SCHOOLS } from '@rundel/core/feeding';
+import { type StepState, FEEDING_PRACTICES } from '@rundel/core/feeding';
 import { FEEDS } from '@rundel/core/products';
-import { asGiven, feedDueIds, fedDrafts, feedOffers, fedWithDrink } from '../../ui/feed-offers.ts';
+import { asGiven, feedDueIds, fedDrafts, feedOffers, fedWithWatering } from '../../ui/feed-offers.ts';
 import type { FeedingNow } from '../../store/index.ts';
 import { unanswered, withFeed } from './feeding.ts';
 import { isOpen, statusOf } from './stops.ts';
@@ -16,17 +16,17 @@ const container = garden.containers[6] as (typeof garden.containers)[number];
 const walk: Walk = { startedAt: DEMO_EVENING, containerIds: [container.id] };
 const can = { kind: 'can', litres: 9 } as const;
 const at = (minute: number) => `2026-07-16T18:${String(minute).padStart(2, '0')}:00.000+01:00`;
-const look = (grade: number): Entry => ({
+const check = (grade: number): Entry => ({
   id: 'ent_alook01',
-  kind: 'look',
+  kind: 'check',
   at: at(2),
   recordedAt: at(2),
   containerId: container.id,
-  look: { method: 'finger', grade },
+  check: { method: 'finger', grade },
 });
-const drink: Entry = {
+const watering: Entry = {
   id: 'ent_adrink1',
-  kind: 'drink',
+  kind: 'watering',
   at: at(3),
   recordedAt: at(3),
   containerId: container.id,
@@ -48,29 +48,29 @@ function statusAfter(more: readonly Entry[], during: Walk | undefined = walk) {
 
 describe('a stop of the walk', () => {
   it('begins with a look', () => {
-    expect(statusAfter([])).toEqual({ kind: 'look' });
+    expect(statusAfter([])).toEqual({ kind: 'check' });
   });
 
   it('goes on to a drink when it felt dry, and is done when it was given', () => {
-    const dry = statusAfter([look(2)]);
-    expect(dry.kind).toBe('drink');
+    const dry = statusAfter([check(2)]);
+    expect(dry.kind).toBe('watering');
     expect(isOpen(dry)).toBe(true);
-    expect(statusAfter([look(2), drink])).toMatchObject({ kind: 'done', drunkLitres: 6.75 });
+    expect(statusAfter([check(2), watering])).toMatchObject({ kind: 'done', wateredLitres: 6.75 });
   });
 
   it('is done after a wet look', () => {
-    const wet = statusAfter([look(5)]);
-    expect(wet).toMatchObject({ kind: 'done', drunkLitres: 0, advice: { because: 'enough' } });
+    const wet = statusAfter([check(5)]);
+    expect(wet).toMatchObject({ kind: 'done', wateredLitres: 0, advice: { because: 'enough' } });
     expect(isOpen(wet)).toBe(false);
   });
 
   it('is done by a drink without a look', () => {
-    expect(statusAfter([drink])).toMatchObject({ kind: 'done', drunkLitres: 6.75 });
+    expect(statusAfter([watering])).toMatchObject({ kind: 'done', wateredLitres: 6.75 });
   });
 
   it('waits for the estimate to know of the look', () => {
     const { bag } = bagAfter([]);
-    const live = liveEntries([...garden.entries, look(2)]);
+    const live = liveEntries([...garden.entries, check(2)]);
     expect(statusOf(bag, walk, live, can)).toMatchObject({ kind: 'working' });
   });
 
@@ -84,13 +84,13 @@ describe('a stop of the walk', () => {
       reason: 'no-time',
     });
     expect(statusAfter([left(1)])).toEqual({ kind: 'skipped' });
-    expect(statusAfter([look(2), left(3)])).toEqual({ kind: 'skipped' });
+    expect(statusAfter([check(2), left(3)])).toEqual({ kind: 'skipped' });
     // whoever comes back to it and looks has not left it
-    expect(statusAfter([left(0), look(2)])).toMatchObject({ kind: 'drink' });
+    expect(statusAfter([left(0), check(2)])).toMatchObject({ kind: 'watering' });
   });
 
   it('does not count what was done before the walk', () => {
-    expect(statusAfter([look(2)], { ...walk, startedAt: at(30) })).toEqual({ kind: 'look' });
+    expect(statusAfter([check(2)], { ...walk, startedAt: at(30) })).toEqual({ kind: 'check' });
   });
 });
 
@@ -123,7 +123,7 @@ describe('a walk', () => {
 });
 
 describe('a feed at a stop', () => {
-  const regime = FEEDING_SCHOOLS.find((r) => r.id === 'potash-from-set');
+  const regime = FEEDING_PRACTICES.find((r) => r.id === 'potash-from-set');
   const [step] = regime?.steps ?? [];
   if (!regime || !step) throw new Error('the school is there');
   const state = (target: string, latest: string): StepState => ({
@@ -145,7 +145,7 @@ describe('a feed at a stop', () => {
   const feeding = (states: readonly StepState[]) =>
     ({ containerId: container.id, regime, states }) as FeedingNow;
   const due = feeding([state('2026-07-16', '2026-07-18')]);
-  const { bag, live } = bagAfter([look(3)]);
+  const { bag, live } = bagAfter([check(3)]);
   const withShare = (likely: number): Bag => {
     const water = bag.water as NonNullable<Bag['water']>;
     return {
@@ -171,11 +171,11 @@ describe('a feed at a stop', () => {
 
   it('keeps a stop open until it is given or left, and no longer', () => {
     const offers = feedOffers(withShare(0.5), due, [], at(4), true);
-    const done = statusAfter([look(2), drink]);
+    const done = statusAfter([check(2), watering]);
     expect(withFeed(done, offers).kind).toBe('feed');
     expect(isOpen(withFeed(done, offers))).toBe(true);
     expect(withFeed(done, []).kind).toBe('done');
-    expect(withFeed({ kind: 'look' }, offers).kind).toBe('look');
+    expect(withFeed({ kind: 'check' }, offers).kind).toBe('check');
     const offer = offers[0];
     if (!offer) throw new Error('one is offered');
     const drafts = fedDrafts(asGiven(offer, bag, 3), at(5));
@@ -188,7 +188,7 @@ describe('a feed at a stop', () => {
       at: at(5),
       recordedAt: at(5),
       containerId: container.id,
-      goodId: 'tomato-liquid',
+      productId: 'tomato-liquid',
       reason: 'no-time',
     } as Entry;
     expect(unanswered(offers, bag, walk, [...live, left])).toEqual([]);
@@ -203,7 +203,7 @@ describe('a feed at a stop', () => {
         kind: 'fed',
         at: at(5),
         containerId: container.id,
-        goodId: 'tomato-liquid',
+        productId: 'tomato-liquid',
         amount: 12,
         unit: 'millilitre',
         litres: 3,
@@ -211,18 +211,18 @@ describe('a feed at a stop', () => {
         stepId: 'liquid',
       },
     ]);
-    expect(fedWithDrink(given, at(5)).map((d) => d.kind)).toEqual(['drink', 'fed']);
-    const good = FEEDS.find((f) => f.id === 'nutrient-a');
+    expect(fedWithWatering(given, at(5)).map((d) => d.kind)).toEqual(['watering', 'fed']);
+    const product = FEEDS.find((f) => f.id === 'nutrient-a');
     const partner = FEEDS.find((f) => f.id === 'nutrient-b');
-    if (!good || !partner) throw new Error('both parts are there');
-    const both = fedWithDrink({ ...given, good, partner }, at(5));
+    if (!product || !partner) throw new Error('both parts are there');
+    const both = fedWithWatering({ ...given, product, partner }, at(5));
     expect(both).toMatchObject([
-      { kind: 'drink', into: 'store' },
-      { kind: 'fed', goodId: 'nutrient-a', into: 'store' },
-      { kind: 'fed', goodId: 'nutrient-b', into: 'store' },
+      { kind: 'watering', into: 'store' },
+      { kind: 'fed', productId: 'nutrient-a', into: 'store' },
+      { kind: 'fed', productId: 'nutrient-b', into: 'store' },
     ]);
     const spray = FEEDS.find((f) => f.id === 'seaweed-spray');
-    expect(fedWithDrink({ ...given, good: spray ?? good }, at(5))).toMatchObject([
+    expect(fedWithWatering({ ...given, product: spray ?? product }, at(5))).toMatchObject([
       { kind: 'fed', into: 'leaves' },
     ]);
   });

@@ -1,36 +1,36 @@
 import { addDays, dayOf } from '@rundel/core/calendar';
 import { entriesAt, type Entry, type EntryOf } from '@rundel/core/records';
-import { standingLooks } from '@rundel/core/round';
-import { adviseDrink, type DrinkAdvice, type Look } from '@rundel/core/water';
+import { effectiveChecks } from '@rundel/core/round';
+import { adviseWatering, type WateringAdvice, type MoistureCheck } from '@rundel/core/water';
 import type { Bag } from '../../store/index.ts';
 import type { Walk } from './walk.ts';
 
 /** What was seen at a stop: the look that counts, and all that stand; more than one where single plants were felt. */
 interface Seen {
-  readonly look: EntryOf<'look'>;
-  readonly looks: readonly EntryOf<'look'>[];
+  readonly check: EntryOf<'check'>;
+  readonly checks: readonly EntryOf<'check'>[];
 }
 
 /** How far a stop of the walk has come. */
 export type StopStatus =
-  | { readonly kind: 'look' }
+  | { readonly kind: 'check' }
   /** looked at; the answer is being worked out */
   | (Seen & { readonly kind: 'working' })
-  | (Seen & { readonly kind: 'drink'; readonly advice: DrinkAdvice })
+  | (Seen & { readonly kind: 'watering'; readonly advice: WateringAdvice })
   | {
       readonly kind: 'done';
-      readonly look: EntryOf<'look'> | undefined;
-      readonly looks: readonly EntryOf<'look'>[];
-      readonly drunkLitres: number;
-      readonly advice: DrinkAdvice | undefined;
+      readonly check: EntryOf<'check'> | undefined;
+      readonly checks: readonly EntryOf<'check'>[];
+      readonly wateredLitres: number;
+      readonly advice: WateringAdvice | undefined;
     }
   /** its water is seen to, its feed is not */
   | {
       readonly kind: 'feed';
-      readonly look: EntryOf<'look'> | undefined;
-      readonly looks: readonly EntryOf<'look'>[];
-      readonly drunkLitres: number;
-      readonly advice: DrinkAdvice | undefined;
+      readonly check: EntryOf<'check'> | undefined;
+      readonly checks: readonly EntryOf<'check'>[];
+      readonly wateredLitres: number;
+      readonly advice: WateringAdvice | undefined;
     }
   | { readonly kind: 'skipped' };
 
@@ -39,54 +39,54 @@ export function statusOf(
   bag: Bag,
   walk: Walk | undefined,
   live: readonly Entry[],
-  measure: Parameters<typeof adviseDrink>[2]['measure'],
+  measure: Parameters<typeof adviseWatering>[2]['measure'],
   isBeforeColdNight = false,
 ): StopStatus {
   const since = walk ? Date.parse(walk.startedAt) : Infinity;
   const here = entriesAt(live, bag.container.id).filter((e) => Date.parse(e.at) >= since);
-  const seen = here.filter((e) => e.kind === 'look');
-  const looks = standingLooks(seen);
-  const [look] = looks;
+  const seen = here.filter((e) => e.kind === 'check');
+  const checks = effectiveChecks(seen);
+  const [check] = checks;
   const last = seen.at(-1);
-  const drinks = here.filter((e) => e.kind === 'drink' && (!look || Date.parse(e.at) >= Date.parse(look.at)));
+  const waterings = here.filter((e) => e.kind === 'watering' && (!check || Date.parse(e.at) >= Date.parse(check.at)));
   const left = here.findLast((e) => e.kind === 'skipped');
   const isSkipped = left !== undefined && (!last || Date.parse(left.at) >= Date.parse(last.at));
-  const drunkLitres = drinks.reduce((sum, e) => sum + (e.kind === 'drink' ? e.litres : 0), 0);
-  if (!look || !last) {
-    if (drunkLitres > 0) return { kind: 'done', look, looks, drunkLitres, advice: undefined };
-    return isSkipped ? { kind: 'skipped' } : { kind: 'look' };
+  const wateredLitres = waterings.reduce((sum, e) => sum + (e.kind === 'watering' ? e.litres : 0), 0);
+  if (!check || !last) {
+    if (wateredLitres > 0) return { kind: 'done', check, checks, wateredLitres, advice: undefined };
+    return isSkipped ? { kind: 'skipped' } : { kind: 'check' };
   }
   const { water } = bag;
   const isIn =
     water?.estimate.moves.some((move) => move.entryId === last.id) ||
     water?.setAside.some((reading) => reading.entryId === last.id);
-  if (!water || !isIn) return { kind: 'working', look, looks };
-  const advice = adviseDrink(
+  if (!water || !isIn) return { kind: 'working', check, checks };
+  const advice = adviseWatering(
     water.estimate,
     bag.body,
     {
-      look: asLook(look.look, water.estimate.share.likely),
-      isDueAgainBeforeNextRound: water.ahead.nextLook.kind === 'now',
+      check: asCheck(check.check, water.estimate.share.likely),
+      isDueAgainBeforeNextRound: water.ahead.nextCheck.kind === 'now',
       daysSincePlanting: water.daysSincePlanting,
       measure,
       isBeforeColdNight,
     },
     bag.body.assumed,
   );
-  if (drunkLitres > 0 || !advice.isWanted) return { kind: 'done', look, looks, drunkLitres, advice };
-  return isSkipped ? { kind: 'skipped' } : { kind: 'drink', look, looks, advice };
+  if (wateredLitres > 0 || !advice.isWanted) return { kind: 'done', check, checks, wateredLitres, advice };
+  return isSkipped ? { kind: 'skipped' } : { kind: 'watering', check, checks, advice };
 }
 
 /** Whether a stop still wants the grower. */
 export function isOpen(status: StopStatus): boolean {
   return (
-    status.kind === 'look' || status.kind === 'drink' || status.kind === 'feed' || status.kind === 'working'
+    status.kind === 'check' || status.kind === 'watering' || status.kind === 'feed' || status.kind === 'working'
   );
 }
 
 /** A reading as the advice takes it: by then the estimate has it in. */
-function asLook(look: EntryOf<'look'>['look'], share: number): Look {
-  return look.method === 'scale' || look.method === 'probe' ? { method: 'reading', share, sd: 0 } : look;
+function asCheck(check: EntryOf<'check'>['check'], share: number): MoistureCheck {
+  return check.method === 'scale' || check.method === 'probe' ? { method: 'reading', share, sd: 0 } : check;
 }
 
 /** Whether the coming night is entered (as tomorrow's weather) and colder than a grower keeps bags wet for. */

@@ -32,7 +32,7 @@ export function PlanDialog({
   const row = years.rows.find((r) => r.bag.container.id === bagId);
   const crop = cropOf(cropId);
   const habit = habitOf(cropId, habitId);
-  const cover = row?.bag.stand?.cover ?? 'open';
+  const cover = row?.bag.place?.cover ?? 'open';
   const freeOn = row?.years
     .map((y) => y.bands.find((b) => b.kind === 'clear')?.from ?? y.dates.clear)
     .sort()

@@ -1,6 +1,6 @@
 import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { CROPS } from '@rundel/core/plants';
-import { plantingWindow, TIMING_SCHOOLS, timingSchoolOf } from '@rundel/core/season';
+import { plantingWindow, TIMING_PRACTICES, timingPracticeOf } from '@rundel/core/season';
 import { useState } from 'react';
 import { COVER_WORDS } from '../../ui/choices.tsx';
 import { Panel } from '../../ui/Page.tsx';
@@ -19,8 +19,8 @@ export function WindowsPanel({ years }: { readonly years: Years }) {
   const shown = useShown();
   const [isOpen, setOpen] = useState(false);
   const { frost } = years;
-  const school = timingSchoolOf(garden.settings.timingSchoolId);
-  const inUse = COVERS.filter((c) => c === 'open' || garden.stands.some((s) => !s.binnedAt && s.cover === c));
+  const practice = timingPracticeOf(garden.settings.timingPracticeId);
+  const inUse = COVERS.filter((c) => c === 'open' || garden.places.some((s) => !s.binnedAt && s.cover === c));
   return (
     <Panel title="When to plant what">
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center', marginBlockEnd: 2 }}>
@@ -40,10 +40,10 @@ export function WindowsPanel({ years }: { readonly years: Years }) {
         <Box sx={{ flex: '1 1 260px' }}>
           <Select
             label="Outdoors I plant"
-            value={school.id}
-            options={TIMING_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
-            onChange={(id) => void saveSettings({ ...garden.settings, timingSchoolId: id })}
-            help={school.words}
+            value={practice.id}
+            options={TIMING_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
+            onChange={(id) => void saveSettings({ ...garden.settings, timingPracticeId: id })}
+            help={practice.words}
           />
         </Box>
       </Box>

@@ -86,7 +86,7 @@ export function YearBands({
                 textOverflow: 'ellipsis',
               }}
             >
-              <Link to={`/stands/${bag.container.id}`} style={{ color: 'inherit' }}>
+              <Link to={`/bags/${bag.container.id}`} style={{ color: 'inherit' }}>
                 <strong>{bag.container.label}</strong> {bag.name}
               </Link>
             </Box>

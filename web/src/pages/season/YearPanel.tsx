@@ -114,7 +114,7 @@ export default function YearPanel() {
         )}
       </Panel>
       {chosen && row && (
-        <ChosenYear year={chosen} row={row} place={years.placeOf(row.bag.stand?.cover ?? 'open')} />
+        <ChosenYear year={chosen} row={row} place={years.placeOf(row.bag.place?.cover ?? 'open')} />
       )}
       <WindowsPanel years={years} />
       {isPlanning && (

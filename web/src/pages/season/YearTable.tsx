@@ -34,7 +34,7 @@ export function YearTable({ rows }: { readonly rows: readonly YearRow[] }) {
             years.map((year) => (
               <TableRow key={year.id}>
                 <TableCell>
-                  <Link to={`/stands/${bag.container.id}`} style={{ color: 'inherit' }}>
+                  <Link to={`/bags/${bag.container.id}`} style={{ color: 'inherit' }}>
                     {bag.container.label}
                   </Link>
                 </TableCell>

@@ -1,5 +1,5 @@
 import { knownWeather, siteOf } from '@rundel/core/garden-state';
-import { occupantsOf, type Occupant, SUPPORT_SCHOOLS } from '@rundel/core/plants';
+import { occupantsOf, type Occupant, SUPPORT_PRACTICES } from '@rundel/core/plants';
 import { dayOf } from '@rundel/core/calendar';
 import {
   isCarriedOut,
@@ -7,12 +7,12 @@ import {
   yearOfPlan,
   type CropYear,
   frostYear,
-  timingSchoolOf,
+  timingPracticeOf,
   type FrostYear,
   type TimingPlace,
 } from '@rundel/core/season';
 import { useMemo } from 'react';
-import type { Plan, Stand } from '@rundel/core/records';
+import type { Plan, Place } from '@rundel/core/records';
 import { plannedFeeds } from '@rundel/core/feeding';
 import { caseUnder, useBags, useFeedings, useGarden, type Bag, type FeedingNow } from '../../store/index.ts';
 
@@ -32,9 +32,9 @@ export interface FeedTick {
 export interface Years {
   readonly frost: FrostYear;
   readonly rows: readonly YearRow[];
-  placeOf(cover: Stand['cover']): TimingPlace;
+  placeOf(cover: Place['cover']): TimingPlace;
   /** the same a year later */
-  nextPlaceOf(cover: Stand['cover']): TimingPlace;
+  nextPlaceOf(cover: Place['cover']): TimingPlace;
   /** a plan as it would be on another day */
   tried(plan: Plan, bag: Bag, plantOn: string): CropYear;
 }
@@ -49,13 +49,13 @@ export function useYears(on: string): Years {
     const { settings } = garden;
     const site = siteOf(settings);
     const frost = frostYear(site, settings.frost, knownWeather(live), on);
-    const school = timingSchoolOf(settings.timingSchoolId);
-    const supportDays = SUPPORT_SCHOOLS.find((s) => s.id === settings.supportSchoolId) ?? SUPPORT_SCHOOLS[0];
+    const practice = timingPracticeOf(settings.timingPracticeId);
+    const supportDays = SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId) ?? SUPPORT_PRACTICES[0];
     const end = `${Number(frost.start.slice(0, 4)) + 1}${frost.start.slice(4)}`;
     const nextFrost = frostYear(site, settings.frost, knownWeather(live), end);
-    const placeOf = (cover: Stand['cover']): TimingPlace => ({ cover, frost, site, school });
+    const placeOf = (cover: Place['cover']): TimingPlace => ({ cover, frost, site, practice });
     const contextOf = (bag: Bag) => ({
-      place: placeOf(bag.stand?.cover ?? 'open'),
+      place: placeOf(bag.place?.cover ?? 'open'),
       supportDays,
       today,
       assumed: bag.body.assumed,

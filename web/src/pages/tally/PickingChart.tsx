@@ -4,7 +4,7 @@ import type { ApexOptions } from 'apexcharts';
 import { Chart, chartGround } from '../../ui/chart.ts';
 import { ChartFrame } from '../../ui/ChartFrame.tsx';
 import { useMemo } from 'react';
-import { useLookValue } from '../../ui/look-context.tsx';
+import { useThemeValue } from '../../ui/theme-context.tsx';
 import { useShown } from '../../store/index.ts';
 
 const COLOURS = ['#8f2d56', '#2f6f9f', '#c77f12', '#3c7550', '#6a4fa3', '#7a6a58'];
@@ -21,15 +21,15 @@ export default function PickingChart({
   readonly series: readonly { readonly name: string; readonly tally: BagTally }[];
 }) {
   const shown = useShown();
-  const { look } = useLookValue();
+  const { themeName } = useThemeValue();
   const unit = shown.system === 'metric' ? 'kilogram' : 'pound';
   const isDense = series.some(({ tally }) => tally.cumulative.length > DENSE);
   const options = useMemo((): ApexOptions => {
-    const ground = chartGround(look);
+    const ground = chartGround(themeName);
     return {
       ...ground,
       chart: { ...ground.chart, id: 'pickings' },
-      colors: look === 'dusk' ? COLOURS_ON_DARK : COLOURS,
+      colors: themeName === 'dusk' ? COLOURS_ON_DARK : COLOURS,
       stroke: { curve: 'stepline', width: 3, dashArray: [0, 6, 2, 10, 4, 8] },
       markers: {
         // a whole summer's pickings would hide their lines
@@ -50,7 +50,7 @@ export default function PickingChart({
       },
     };
     // the colours come from the look's variables
-  }, [isDense, look, unit]);
+  }, [isDense, themeName, unit]);
   const data = useMemo(
     () =>
       series.map(({ name, tally }) => ({
@@ -64,7 +64,7 @@ export default function PickingChart({
   );
   return (
     <ChartFrame label="Weight picked so far, by bag; the table holds the numbers" height={HEIGHT}>
-      <Chart key={look} type="line" height={HEIGHT} options={options} series={data} />
+      <Chart key={themeName} type="line" height={HEIGHT} options={options} series={data} />
     </ChartFrame>
   );
 }

@@ -127,7 +127,7 @@ export default function TallyPage() {
           <Typography sx={{ marginBlockEnd: 1.5 }}>
             Weigh or count what you pick, at the bag or here; then each bag's yield adds up on this page.
           </Typography>
-          <Button component={Link} to="/stands" variant="contained">
+          <Button component={Link} to="/bags" variant="contained">
             To the bags
           </Button>
         </Panel>
@@ -207,7 +207,7 @@ export default function TallyPage() {
                               />
                             )}
                             {bag ? (
-                              <Link to={`/stands/${bag.container.id}`} style={{ color: 'inherit' }}>
+                              <Link to={`/bags/${bag.container.id}`} style={{ color: 'inherit' }}>
                                 {nameOf(tally)}
                               </Link>
                             ) : (

@@ -3,7 +3,7 @@ import { idSchema } from '../../ids.ts';
 import { FEED_UNITS } from '../../feed.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
 
-const good = { goodId: z.string().min(1).max(40) };
+const product = { productId: z.string().min(1).max(40) };
 /** The regime's step that it belongs to; left out: given of one's own accord. */
 const ofStep = {
   regimeId: z.string().min(1).max(40).optional(),
@@ -15,7 +15,7 @@ export const fedEntry = z.object({
   kind: z.literal('fed'),
   ...entryBase,
   ...inContainer,
-  ...good,
+  ...product,
   amount: z.number().gt(0).max(100_000),
   unit: z.enum(FEED_UNITS),
   /** water that it was given in, L; left out: dry */
@@ -34,7 +34,7 @@ export const feedSkippedEntry = z.object({
   kind: z.literal('feed-skipped'),
   ...entryBase,
   ...inContainer,
-  ...good,
+  ...product,
   ...ofStep,
   reason: z.enum(FEED_SKIP_REASONS),
 });
@@ -76,7 +76,7 @@ export const solutionEntry = z
 export const teaEntry = z.object({
   kind: z.literal('tea'),
   ...entryBase,
-  ...good,
+  ...product,
   litres: z.number().gt(0).max(1000),
 });
 

@@ -1,6 +1,6 @@
 import * as z from '../../../schema/index.ts';
 import { idSchema } from '../../ids.ts';
-import { SUPPORT_KINDS, WAY_IDS } from '../../kinds.ts';
+import { SUPPORT_KINDS, PLANTING_METHOD_IDS } from '../../kinds.ts';
 import { seedlingSchema } from '../../seedling.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
 
@@ -13,10 +13,10 @@ export const plantedEntry = z.object({
   ...inContainer,
   ...atStation,
   seedling: seedlingSchema,
-  schoolId: z.string().min(1).max(40).optional(),
+  practiceId: z.string().min(1).max(40).optional(),
   buriedMillimetres: z.number().min(0).max(1500).optional(),
   /** upright when left out */
-  wayId: z.enum(WAY_IDS).optional(),
+  plantingMethodId: z.enum(PLANTING_METHOD_IDS).optional(),
   /** settled level of the mix at planting when more of it follows later, mm */
   levelMillimetres: z.number().min(20).max(1200).optional(),
 });

@@ -2,7 +2,7 @@ import * as z from '../../../schema/index.ts';
 import { idSchema } from '../../ids.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
 
-const good = { goodId: z.string().min(1).max(40) };
+const product = { productId: z.string().min(1).max(40) };
 const amount = z.number().gt(0).max(100_000);
 const money = z.number().min(0).max(1_000_000);
 
@@ -15,11 +15,11 @@ export const filledEntry = z.object({
   layers: z.array(z.object({ mixId: z.string().min(1).max(40), litres: z.number().gt(0).max(5000) })).max(4),
   /** old mix that stayed, L */
   keptLitres: z.number().min(0).max(5000),
-  schoolId: z.enum(['moisten-first', 'flood']).optional(),
+  practiceId: z.enum(['moisten-first', 'flood']).optional(),
   amendments: z
     .array(
       z.object({
-        ...good,
+        ...product,
         grams: z.number().gt(0).max(100_000),
         where: z.enum(['mixed', 'low', 'hole', 'top']),
         asEntered,
@@ -32,7 +32,7 @@ export const filledEntry = z.object({
 export const boughtEntry = z.object({
   kind: z.literal('bought'),
   ...entryBase,
-  ...good,
+  ...product,
   /** in the good's own unit: litres, kilograms, pieces or metres */
   amount,
   /** what was paid for all of it */
@@ -43,7 +43,7 @@ export const boughtEntry = z.object({
 export const usedEntry = z.object({
   kind: z.literal('used'),
   ...entryBase,
-  ...good,
+  ...product,
   amount,
   containerId: idSchema('container').optional(),
 });
@@ -52,7 +52,7 @@ export const usedEntry = z.object({
 export const countedEntry = z.object({
   kind: z.literal('counted'),
   ...entryBase,
-  ...good,
+  ...product,
   amount: z.number().min(0).max(100_000),
 });
 
@@ -60,7 +60,7 @@ export const countedEntry = z.object({
 export const pricedEntry = z.object({
   kind: z.literal('priced'),
   ...entryBase,
-  ...good,
+  ...product,
   amount,
   price: money,
 });

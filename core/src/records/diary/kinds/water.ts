@@ -6,13 +6,13 @@ import { asEntered, entryBase, inContainer } from './base.ts';
 const byDevice = { deviceId: z.string().min(1).max(40).optional() };
 
 /** A moisture check, in the way it was done. A reading is kept as it came, whether it makes sense or not. */
-export const lookEntry = z.object({
-  kind: z.literal('look'),
+export const checkEntry = z.object({
+  kind: z.literal('check'),
   ...entryBase,
   ...inContainer,
   /** felt at this one of several plants; left out: it stands for the whole bag */
   stationId: idSchema('station').optional(),
-  look: z.discriminatedUnion('method', [
+  check: z.discriminatedUnion('method', [
     z.object({ method: z.literal('finger'), grade: z.number().int().min(1).max(5) }),
     z.object({ method: z.literal('lift'), grade: z.number().int().min(1).max(3) }),
     /** how full the reservoir, drum or channel is */
@@ -24,8 +24,8 @@ export const lookEntry = z.object({
 });
 
 /** A watering. */
-export const drinkEntry = z.object({
-  kind: z.literal('drink'),
+export const wateringEntry = z.object({
+  kind: z.literal('watering'),
   ...entryBase,
   ...inContainer,
   litres: z.number().gt(0).max(200),

@@ -1,12 +1,12 @@
 import { Box, Button, IconButton, MenuItem, TextField, Typography } from '@mui/material';
 import { IconTrash } from '@tabler/icons-react';
 import { nutrientsIn, substitute, type Nutrient, AMENDMENTS } from '@rundel/core/products';
-import type { Measure, Good } from '@rundel/core/records';
+import type { Measure, Product } from '@rundel/core/records';
 import { UNITS } from '@rundel/core/units';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Caution } from '../../../ui/Caution.tsx';
-import { grams } from '../../../text/goods-text.ts';
+import { grams } from '../../../text/product-text.ts';
 import { useGarden, useShown } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { readDose, type BagFill, type DoseText, type FillPlan } from './fill-plan.ts';
@@ -38,11 +38,11 @@ export function AmendmentRows({
   onChange(patch: Partial<FillPlan>): void;
 }) {
   const { garden } = useGarden();
-  const products = [...garden.goods.filter((g) => !g.binnedAt && g.kind === 'amendment'), ...AMENDMENTS];
+  const products = [...garden.products.filter((g) => !g.binnedAt && g.kind === 'amendment'), ...AMENDMENTS];
   const set = (i: number, patch: Partial<DoseText>) =>
     onChange({ doses: plan.doses.map((dose, at) => (at === i ? { ...dose, ...patch } : dose)) });
   const usesHandfuls = plan.doses.some((d) => d.unit === 'handful');
-  const isDusty = plan.doses.some((d) => products.find((p) => p.id === d.goodId)?.isDusty);
+  const isDusty = plan.doses.some((d) => products.find((p) => p.id === d.productId)?.isDusty);
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       {plan.doses.length === 0 && (
@@ -55,7 +55,7 @@ export function AmendmentRows({
           key={i}
           dose={dose}
           products={products}
-          perBag={fills[0]?.amendments[validBefore(plan, garden.goods, i)]?.grams}
+          perBag={fills[0]?.amendments[validBefore(plan, garden.products, i)]?.grams}
           onChange={(patch) => set(i, patch)}
           onRemove={() => onChange({ doses: plan.doses.filter((_, at) => at !== i) })}
         />
@@ -69,7 +69,7 @@ export function AmendmentRows({
               doses: [
                 ...plan.doses,
                 {
-                  goodId: products[0]?.id ?? 'lime',
+                  productId: products[0]?.id ?? 'lime',
                   amount: '',
                   unit: 'handful',
                   per: 'bag',
@@ -103,7 +103,7 @@ export function AmendmentRows({
 }
 
 /** The doses that read, before one: what does not read is not among a fill's amendments. */
-function validBefore(plan: FillPlan, own: readonly Good[], at: number): number {
+function validBefore(plan: FillPlan, own: readonly Product[], at: number): number {
   if (readDose(plan.doses[at] as DoseText, own).kind === 'refused') return -1;
   return plan.doses.slice(0, at).filter((dose) => readDose(dose, own).kind === 'read').length;
 }
@@ -116,7 +116,7 @@ function OneDose({
   onRemove,
 }: {
   readonly dose: DoseText;
-  readonly products: readonly Good[];
+  readonly products: readonly Product[];
   /** grams for the first bag */
   readonly perBag: number | undefined;
   onChange(patch: Partial<DoseText>): void;
@@ -125,9 +125,9 @@ function OneDose({
   const { garden } = useGarden();
   const shown = useShown();
   const [isSwapping, setSwapping] = useState(false);
-  const read = readDose(dose, garden.goods);
+  const read = readDose(dose, garden.products);
   const problem = dose.amount.trim() !== '' && read.kind === 'refused' ? read.problem : undefined;
-  const good = products.find((p) => p.id === dose.goodId);
+  const product = products.find((p) => p.id === dose.productId);
   const pick = <K extends string>(words: Readonly<Record<K, string>>) =>
     (Object.keys(words) as K[]).map((key) => (
       <MenuItem key={key} value={key}>
@@ -147,9 +147,9 @@ function OneDose({
         <TextField
           select
           label="Product"
-          value={good ? dose.goodId : ''}
-          onChange={(e) => onChange({ goodId: e.target.value })}
-          helperText={good?.words}
+          value={product ? dose.productId : ''}
+          onChange={(e) => onChange({ productId: e.target.value })}
+          helperText={product?.words}
           sx={{ gridColumn: { xs: '1 / -1', md: 'auto' } }}
         >
           {products.map((each) => (
@@ -190,7 +190,7 @@ function OneDose({
           {pick(WHERE_WORDS)}
         </TextField>
         <IconButton
-          aria-label={`Leave out ${good?.name ?? 'it'}`}
+          aria-label={`Leave out ${product?.name ?? 'it'}`}
           onClick={onRemove}
           sx={{ width: 44, height: 52 }}
         >
@@ -202,7 +202,7 @@ function OneDose({
           {problem} The rest is worked out without it.
         </Typography>
       )}
-      {perBag !== undefined && good && (
+      {perBag !== undefined && product && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, alignItems: 'center' }}>
           <Typography variant="body2">{grams(perBag, shown)} for the first bag.</Typography>
           <Button size="small" onClick={() => setSwapping((open) => !open)} aria-expanded={isSwapping}>
@@ -210,18 +210,18 @@ function OneDose({
           </Button>
         </Box>
       )}
-      {isSwapping && good && perBag !== undefined && (
+      {isSwapping && product && perBag !== undefined && (
         <Swap
-          asked={good}
+          asked={product}
           gramsAsked={perBag}
           products={products}
-          onTake={(goodId, factor) => {
+          onTake={(productId, factor) => {
             const amount = Number(dose.amount.replace(',', '.'));
             // the same unit of another product weighs otherwise: spoons and handfuls go by density
-            const other = products.find((p) => p.id === goodId);
+            const other = products.find((p) => p.id === productId);
             const density =
-              dose.unit === 'gram' ? 1 : (good.kilogramsPerLitre ?? 1) / (other?.kilogramsPerLitre ?? 1);
-            onChange({ goodId, amount: String(Math.round(amount * factor * density * 100) / 100) });
+              dose.unit === 'gram' ? 1 : (product.kilogramsPerLitre ?? 1) / (other?.kilogramsPerLitre ?? 1);
+            onChange({ productId, amount: String(Math.round(amount * factor * density * 100) / 100) });
             setSwapping(false);
           }}
         />
@@ -244,25 +244,25 @@ function Swap({
   products,
   onTake,
 }: {
-  readonly asked: Good;
+  readonly asked: Product;
   readonly gramsAsked: number;
-  readonly products: readonly Good[];
+  readonly products: readonly Product[];
   /** how many times the asked mass of the other product */
-  onTake(goodId: string, factor: number): void;
+  onTake(productId: string, factor: number): void;
 }) {
   const shown = useShown();
   const { stocks } = useSupplies();
   const wanted = nutrientsIn(gramsAsked, asked.label);
   const [by, setBy] = useState<Nutrient>(BY.find(({ id }) => wanted[id] > 0)?.id ?? 'n');
-  const inShed = (id: string) => (stocks.find((s) => s.goodId === id)?.left ?? 0) > 0;
+  const inShed = (id: string) => (stocks.find((s) => s.productId === id)?.left ?? 0) > 0;
   const others = products
     .filter((p) => p.id !== asked.id)
-    .map((good) => ({
-      good,
-      swap: good.label && wanted[by] > 0 ? substitute(wanted, good.label, by) : undefined,
+    .map((product) => ({
+      product,
+      swap: product.label && wanted[by] > 0 ? substitute(wanted, product.label, by) : undefined,
     }))
     .filter((o) => o.swap !== undefined)
-    .sort((a, b) => Number(inShed(b.good.id)) - Number(inShed(a.good.id)));
+    .sort((a, b) => Number(inShed(b.product.id)) - Number(inShed(a.product.id)));
   const off = (value: number, words: string) =>
     Math.abs(value) < 0.05 ? '' : `${Math.abs(value).toFixed(1)} g ${value > 0 ? 'more' : 'less'} ${words}`;
   return (
@@ -283,18 +283,18 @@ function Swap({
       </TextField>
       {others.length === 0 && <Typography>No other label here has any of that.</Typography>}
       <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
-        {others.slice(0, 6).map(({ good, swap }) =>
+        {others.slice(0, 6).map(({ product, swap }) =>
           swap ? (
             <Box
               component="li"
-              key={good.id}
+              key={product.id}
               sx={{ display: 'flex', gap: 1, alignItems: 'center', minHeight: 44 }}
             >
               <Box sx={{ flex: 1, fontSize: '0.92rem' }}>
                 <strong>
-                  {grams(swap.grams, shown)} {good.name}
+                  {grams(swap.grams, shown)} {product.name}
                 </strong>
-                {inShed(good.id) ? ' (in the shed)' : ''}
+                {inShed(product.id) ? ' (in the shed)' : ''}
                 {': '}
                 {BY.filter((b) => b.id !== by)
                   .map(({ id, words }) => off(swap.off[id], words))
@@ -304,7 +304,7 @@ function Swap({
               <Button
                 size="small"
                 variant="outlined"
-                onClick={() => onTake(good.id, swap.grams / gramsAsked)}
+                onClick={() => onTake(product.id, swap.grams / gramsAsked)}
               >
                 Take it
               </Button>

@@ -2,7 +2,7 @@ import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
 import { resolveAssumed } from '@rundel/core/assumed';
 import { dayOf } from '@rundel/core/calendar';
 import type { Draft } from '@rundel/core/records';
-import { FILLING_SCHOOLS, MOISTENING_LITRES_PER_LITRE, SQUEEZE_TEST } from '@rundel/core/mixes';
+import { FILLING_PRACTICES, MOISTENING_LITRES_PER_LITRE, SQUEEZE_TEST } from '@rundel/core/mixes';
 import { useDeferredValue, useEffect } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
@@ -42,7 +42,7 @@ export default function FillBench() {
   const now = clock.now();
   const already = chosen.filter((b) => isFilled(b.container.id, live, now));
   const recordFilled = async () => {
-    const drafts = fills.map((fill) => filledDraft(fill, clock.now(), plan.schoolId));
+    const drafts = fills.map((fill) => filledDraft(fill, clock.now(), plan.practiceId));
     const changed = fills.filter(
       ({ bag: { container } }) =>
         plan.mixId !== '' && (container.mixId !== plan.mixId || container.layers !== undefined),
@@ -63,9 +63,9 @@ export default function FillBench() {
     );
     return undefined;
   };
-  const school = FILLING_SCHOOLS.find((s) => s.id === plan.schoolId) ?? FILLING_SCHOOLS[0];
+  const practice = FILLING_PRACTICES.find((s) => s.id === plan.practiceId) ?? FILLING_PRACTICES[0];
   const water = fills.map((f) => f.newLitres * MOISTENING_LITRES_PER_LITRE);
-  const waterWords = shown.range(Math.min(...water, Infinity), Math.max(...water, 0), 'drink');
+  const waterWords = shown.range(Math.min(...water, Infinity), Math.max(...water, 0), 'water');
   return (
     <Box>
       <Panel title="Which bags, which mix">
@@ -101,10 +101,10 @@ export default function FillBench() {
           />
           <Select
             label="How it is filled"
-            value={plan.schoolId}
-            onChange={(schoolId) => change({ schoolId })}
-            options={FILLING_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
-            help={school?.words}
+            value={plan.practiceId}
+            onChange={(practiceId) => change({ practiceId })}
+            options={FILLING_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
+            help={practice?.words}
           />
         </Box>
       </Panel>
@@ -129,10 +129,10 @@ export default function FillBench() {
           </Typography>
         )}
       </Panel>
-      {school && fills.length > 0 && (
-        <Panel title={school.name}>
+      {practice && fills.length > 0 && (
+        <Panel title={practice.name}>
           <Box component="ol" sx={{ margin: 0, paddingInlineStart: 3, display: 'grid', gap: 0.75 }}>
-            {school.steps(waterWords).map((step) => (
+            {practice.steps(waterWords).map((step) => (
               <li key={step}>{step}</li>
             ))}
           </Box>
@@ -154,19 +154,19 @@ export default function FillBench() {
   );
 }
 
-function filledDraft(fill: BagFill, at: string, schoolId: 'moisten-first' | 'flood'): Draft {
+function filledDraft(fill: BagFill, at: string, practiceId: 'moisten-first' | 'flood'): Draft {
   const { bag, layers, reuse, newLitres, amendments } = fill;
   const refresh =
     reuse.kind === 'refresh' && reuse.keptLitres > 0
       ? [
           {
-            goodId: 'balanced-organic',
+            productId: 'balanced-organic',
             grams: reuse.feedGrams,
             where: 'mixed' as const,
             asEntered: 'to refresh the old mix',
           },
           {
-            goodId: 'lime',
+            productId: 'lime',
             grams: reuse.limeGrams,
             where: 'mixed' as const,
             asEntered: 'to refresh the old mix',
@@ -179,11 +179,11 @@ function filledDraft(fill: BagFill, at: string, schoolId: 'moisten-first' | 'flo
     containerId: bag.container.id,
     layers: newLitres > 0 ? layers.map(({ mixId, share }) => ({ mixId, litres: share * newLitres })) : [],
     keptLitres: reuse.kind === 'refresh' ? reuse.keptLitres : 0,
-    schoolId,
+    practiceId,
     amendments: [
       ...refresh,
-      ...amendments.map(({ good, grams, where, asEntered }) => ({
-        goodId: good.id,
+      ...amendments.map(({ product, grams, where, asEntered }) => ({
+        productId: product.id,
         grams,
         where,
         asEntered,

@@ -10,14 +10,14 @@ import {
 } from '@mui/material';
 import { addNutrients, NO_NUTRIENTS, nutrientsIn, type NutrientGrams } from '@rundel/core/products';
 import { titleOf } from '../../../text/bag-text.ts';
-import { grams } from '../../../text/goods-text.ts';
+import { grams } from '../../../text/product-text.ts';
 import { useShown } from '../../../store/index.ts';
 import type { BagFill } from './fill-plan.ts';
 
 /** What the amendments of one bag bring in all. */
 function broughtTo(fill: BagFill): NutrientGrams {
   return fill.amendments.reduce(
-    (sum, { good, grams: amount }) => addNutrients(sum, nutrientsIn(amount, good.label)),
+    (sum, { product, grams: amount }) => addNutrients(sum, nutrientsIn(amount, product.label)),
     NO_NUTRIENTS,
   );
 }
@@ -26,7 +26,7 @@ function broughtTo(fill: BagFill): NutrientGrams {
 export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
   const shown = useShown();
   if (fills.length === 0) return <Typography>Choose the bags above.</Typography>;
-  const products = fills[0]?.amendments.map((a) => a.good) ?? [];
+  const products = fills[0]?.amendments.map((a) => a.product) ?? [];
   const sum = (of: (fill: BagFill) => number) => fills.reduce((total, fill) => total + of(fill), 0);
   const keptOf = (fill: BagFill) => (fill.reuse.kind === 'refresh' ? fill.reuse.keptLitres : 0);
   const refused = fills.filter((f) => f.reuse.kind === 'refused');
@@ -47,9 +47,9 @@ export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
               <TableCell>Mix</TableCell>
               <TableCell align="right">New</TableCell>
               <TableCell align="right">Old, kept</TableCell>
-              {products.map((good, i) => (
-                <TableCell key={`${good.id}${i}`} align="right">
-                  {good.name}
+              {products.map((product, i) => (
+                <TableCell key={`${product.id}${i}`} align="right">
+                  {product.name}
                 </TableCell>
               ))}
               {products.length > 0 && <TableCell align="right">Brings N, P₂O₅, K₂O, Ca</TableCell>}
@@ -67,7 +67,7 @@ export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
                     {keptOf(fill) > 0 ? shown.show(keptOf(fill), 'bag') : ''}
                   </TableCell>
                   {fill.amendments.map((a, i) => (
-                    <TableCell key={`${a.good.id}${i}`} align="right">
+                    <TableCell key={`${a.product.id}${i}`} align="right">
                       {grams(a.grams, shown)}
                     </TableCell>
                   ))}
@@ -91,8 +91,8 @@ export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
                   )}
                 </TableCell>
                 <TableCell align="right">{sum(keptOf) > 0 ? shown.show(sum(keptOf), 'bag') : ''}</TableCell>
-                {products.map((good, i) => (
-                  <TableCell key={`${good.id}${i}`} align="right">
+                {products.map((product, i) => (
+                  <TableCell key={`${product.id}${i}`} align="right">
                     {grams(
                       sum((f) => f.amendments[i]?.grams ?? 0),
                       shown,

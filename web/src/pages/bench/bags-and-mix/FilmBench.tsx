@@ -139,7 +139,7 @@ function Planned({ order, plan }: { readonly order: SleeveOrder; readonly plan: 
       flatMillimetres: String(flat),
       heightMillimetres: String(Math.round(plan.standingMillimetres)),
     });
-    void navigate(`/stands/new?${query.toString()}`);
+    void navigate(`/bags/new?${query.toString()}`);
   };
   const size = (mm: number) => shown.show(mm, 'size');
   return (
@@ -209,9 +209,9 @@ function hopedWords(plan: CuttingPlan, shown: Shown): string {
     return `The ${litres} that you hoped for do not go in: ${shown.show(hoped.litresOver, 'bag')} would be over. Cut it longer or wider.`;
   }
   const off = hoped.millimetres - plan.fillMillimetres;
-  const stands = `The ${litres} meant for it will stand ${shown.show(hoped.millimetres, 'size')} high`;
-  if (Math.abs(off) < 10) return `${stands}, just as filled.`;
+  const places = `The ${litres} meant for it will stand ${shown.show(hoped.millimetres, 'size')} high`;
+  if (Math.abs(off) < 10) return `${places}, just as filled.`;
   return off > 0
-    ? `${stands}, ${shown.show(off, 'size')} into the rim.`
-    : `${stands}: ${shown.show(-off, 'size')} below the line, so it could be cut shorter.`;
+    ? `${places}, ${shown.show(off, 'size')} into the rim.`
+    : `${places}: ${shown.show(-off, 'size')} below the line, so it could be cut shorter.`;
 }

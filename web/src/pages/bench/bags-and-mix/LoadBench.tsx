@@ -1,13 +1,13 @@
 import { Box, Button, TextField, Typography } from '@mui/material';
 import type { BagBody } from '@rundel/core/garden-state';
 import { cropOf, habitFigures, supportOf } from '@rundel/core/plants';
-import type { Stand } from '@rundel/core/records';
+import type { Place } from '@rundel/core/records';
 import { floorLoad, weightsOf, type Weights } from '@rundel/core/bags';
 import { useState } from 'react';
 import { titleOf } from '../../../text/bag-text.ts';
 import { Caution } from '../../../ui/Caution.tsx';
 import { Panel } from '../../../ui/Page.tsx';
-import { standsInUse, useBags, useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { placesInUse, useBags, useGarden, useShown, type Bag } from '../../../store/index.ts';
 import { readArea, readLimit, showArea, showLoad } from './load-texts.ts';
 import { NoBags } from '../NoBags.tsx';
 
@@ -57,10 +57,10 @@ export default function LoadBench() {
         What a balcony, deck or roof bears comes from the building’s owner or a structural engineer, not from
         here. Lift wet bags with two people or slide them; better, fill them where they will stand.
       </Caution>
-      {standsInUse(garden).map((stand) => {
-        const here = bags.filter((b) => b.container.standId === stand.id);
+      {placesInUse(garden).map((place) => {
+        const here = bags.filter((b) => b.container.placeId === place.id);
         return here.length === 0 ? null : (
-          <StandLoad key={stand.id} stand={stand} bags={here} heaviest={heaviest} />
+          <PlaceLoad key={place.id} place={place} bags={here} heaviest={heaviest} />
         );
       })}
     </Box>
@@ -73,12 +73,12 @@ const PARTS = [
   { words: 'crop and support', fill: 'var(--leaf)' },
 ] as const;
 
-function StandLoad({
-  stand,
+function PlaceLoad({
+  place,
   bags,
   heaviest,
 }: {
-  readonly stand: Stand;
+  readonly place: Place;
   readonly bags: readonly Bag[];
   readonly heaviest: number;
 }) {
@@ -87,10 +87,10 @@ function StandLoad({
   const kg = (value: number) => shown.show(value, 'weight');
   const weighed = bags.map((bag) => ({ bag, weights: weightsOfBag(bag, garden.settings.assumptions) }));
   const sum = weighed.reduce((total, { weights }) => total + weights.laden, 0);
-  const area = stand.areaSquareMetres;
-  const load = area === undefined ? undefined : floorLoad(sum, area, stand.limitKilogramsPerSquareMetre);
+  const area = place.areaSquareMetres;
+  const load = area === undefined ? undefined : floorLoad(sum, area, place.limitKilogramsPerSquareMetre);
   return (
-    <Panel title={stand.name}>
+    <Panel title={place.name}>
       <Typography sx={{ marginBlockEnd: 1 }}>
         {bags.length} {bags.length === 1 ? 'bag weighs' : 'bags weigh'} {kg(sum)} in full crop, drained
         {load
@@ -103,7 +103,7 @@ function StandLoad({
         )}
         {load?.kind === 'beyond' && (
           <strong role="alert">
-            That is beyond the limit of {showLoad(stand.limitKilogramsPerSquareMetre ?? 0, shown)}:{' '}
+            That is beyond the limit of {showLoad(place.limitKilogramsPerSquareMetre ?? 0, shown)}:{' '}
             {kg(-load.kilogramsLeft)} too much. Take bags away or use a lighter mix, and ask the owner or an
             engineer before you do anything else.
           </strong>
@@ -159,7 +159,7 @@ function StandLoad({
           </Box>
         ))}
       </Box>
-      <FloorFields key={`${stand.changedAt}`} stand={stand} />
+      <FloorFields key={`${place.changedAt}`} place={place} />
     </Panel>
   );
 }
@@ -207,30 +207,30 @@ function LimitBar({ share }: { readonly share: number }) {
   );
 }
 
-function FloorFields({ stand }: { readonly stand: Stand }) {
+function FloorFields({ place }: { readonly place: Place }) {
   const { clock, saveRecords } = useGarden();
   const shown = useShown();
   const [area, setArea] = useState(
-    stand.areaSquareMetres === undefined ? '' : showArea(stand.areaSquareMetres, shown),
+    place.areaSquareMetres === undefined ? '' : showArea(place.areaSquareMetres, shown),
   );
   const [limit, setLimit] = useState(
-    stand.limitKilogramsPerSquareMetre === undefined
+    place.limitKilogramsPerSquareMetre === undefined
       ? ''
-      : showLoad(stand.limitKilogramsPerSquareMetre, shown),
+      : showLoad(place.limitKilogramsPerSquareMetre, shown),
   );
   const readA = readArea(area, shown);
   const readL = readLimit(limit, shown);
   const isChanged =
-    (readA.kind === 'given' ? readA.inner : undefined) !== stand.areaSquareMetres ||
-    (readL.kind === 'given' ? readL.inner : undefined) !== stand.limitKilogramsPerSquareMetre;
+    (readA.kind === 'given' ? readA.inner : undefined) !== place.areaSquareMetres ||
+    (readL.kind === 'given' ? readL.inner : undefined) !== place.limitKilogramsPerSquareMetre;
   const save = async () => {
     if (readA.kind === 'refused' || readL.kind === 'refused') return;
-    const { areaSquareMetres: _a, limitKilogramsPerSquareMetre: _l, ...rest } = stand;
+    const { areaSquareMetres: _a, limitKilogramsPerSquareMetre: _l, ...rest } = place;
     await saveRecords(
       [
         {
-          table: 'stands',
-          before: stand,
+          table: 'places',
+          before: place,
           after: {
             ...rest,
             ...(readA.kind === 'given' ? { areaSquareMetres: readA.inner } : {}),
@@ -240,7 +240,7 @@ function FloorFields({ stand }: { readonly stand: Stand }) {
         },
       ],
       [],
-      `floor of ${stand.name} kept`,
+      `floor of ${place.name} kept`,
     );
   };
   return (

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Panel } from '../../../ui/Page.tsx';
 import { WorkedLines } from '../../../ui/Worked.tsx';
-import { grams } from '../../../text/goods-text.ts';
+import { grams } from '../../../text/product-text.ts';
 import { useGarden, useMoney, useShown } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { MixColumns } from './MixColumns.tsx';

@@ -2,12 +2,12 @@ import { Box, Button, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import type { Crop } from '@rundel/core/plants';
 import {
-  firstDrinkLitres,
-  wayOf,
+  firstWateringLitres,
+  plantingMethodOf,
   type PlantingOutcome,
   type PlantingPlan,
   type PlantingRemark,
-  type StripSchoolId,
+  type StripPracticeId,
 } from '@rundel/core/planting';
 import { Caution } from '../../../ui/Caution.tsx';
 import {
@@ -32,7 +32,7 @@ export function PlanFigures({
   bag,
   isOwn,
   onReset,
-  stripSchool,
+  stripPractice,
 }: {
   readonly outcome: PlantingOutcome;
   readonly remarks: readonly PlantingRemark[];
@@ -40,7 +40,7 @@ export function PlanFigures({
   readonly bag: Bag;
   readonly isOwn: boolean;
   onReset(): void;
-  readonly stripSchool: StripSchoolId;
+  readonly stripPractice: StripPracticeId;
 }) {
   const shown = useShown();
   const { live, clock } = useGarden();
@@ -52,21 +52,21 @@ export function PlanFigures({
   if (outcome.kind === 'cannot') {
     return (
       <Remark role="alert">
-        <strong>{wayOf(outcome.wayId).name} does not work here.</strong>{' '}
-        {obstacleWords(outcome.wayId, outcome.obstacle, shown)} {remedyWords(outcome.obstacle.remedies)}
+        <strong>{plantingMethodOf(outcome.plantingMethodId).name} does not work here.</strong>{' '}
+        {obstacleWords(outcome.plantingMethodId, outcome.obstacle, shown)} {remedyWords(outcome.obstacle.remedies)}
       </Remark>
     );
   }
   const { plan } = outcome;
   const { stem } = plan;
   const strip =
-    plan.wayId === 'seed' || plan.wayId === 'net-cup' ? '' : stripSentence(stem.stripLeaves, stripSchool);
+    plan.plantingMethodId === 'seed' || plan.plantingMethodId === 'net-cup' ? '' : stripSentence(stem.stripLeaves, stripPractice);
   return (
     <Box>
       <Typography sx={{ fontSize: '1.1rem' }} data-testid="planting-advice">
         <strong>{planSentence(plan, shown)}</strong>{' '}
-        {crop.depth === 'level' && plan.wayId === 'upright' ? 'Its stem does not like to be buried.' : strip}{' '}
-        {plan.wayId !== 'seed' && `${shown.show(stem.aboveMillimetres, 'height')} stays above.`}
+        {crop.depth === 'level' && plan.plantingMethodId === 'upright' ? 'Its stem does not like to be buried.' : strip}{' '}
+        {plan.plantingMethodId !== 'seed' && `${shown.show(stem.aboveMillimetres, 'height')} stays above.`}
       </Typography>
       {remarks.map((remark) => (
         <Remark key={remark}>{REMARKS[remark]}</Remark>
@@ -115,7 +115,7 @@ type Shown = ReturnType<typeof useShown>;
 /** What the hands do, in order. */
 function handSteps(plan: PlantingPlan, bag: Bag, shown: Shown, warmth: string): readonly string[] {
   const share = plan.levelMillimetres / bag.body.fill.mixMillimetres;
-  const drink = firstDrinkLitres(bag.body.fill.mixLitres * Math.min(1, share), true, bag.body.assumed);
+  const watering = firstWateringLitres(bag.body.fill.mixLitres * Math.min(1, share), true, bag.body.assumed);
   const steps = [
     bag.body.kind.isClosed ? 'Stand the bag up, shake and knead it until no lump is left.' : '',
     'Moisten the mix until a squeezed handful holds together and drips nothing.',
@@ -134,8 +134,8 @@ function handSteps(plan: PlantingPlan, bag: Bag, shown: Shown, warmth: string): 
     plan.trench
       ? 'Bend the tip up little by little and prop it with mix; it rights itself in a few days.'
       : '',
-    `First drink: ${shown.show(drink, 'drink')} close to the stem, twice that if the mix was dry. Not over the leaves.`,
-    plan.wayId === 'seed' || plan.wayId === 'net-cup'
+    `First drink: ${shown.show(watering, 'water')} close to the stem, twice that if the mix was dry. Not over the leaves.`,
+    plan.plantingMethodId === 'seed' || plan.plantingMethodId === 'net-cup'
       ? ''
       : `The surface sinks about ${shown.show(plan.sinksMillimetres, 'depth')} where all of the mix is fresh: level it again the day after.`,
     plan.seed ? '' : 'Shade it until tomorrow evening.',

@@ -5,7 +5,7 @@ import {
   COMPANION_GALLONS,
   EXCEPTIONS,
   plantsFor,
-  SIZING_SCHOOLS,
+  SIZING_PRACTICES,
   WATERINGS,
   type ExceptionId,
   type Fit,
@@ -35,8 +35,8 @@ export default function SizeBench() {
   const [plant, setPlant] = useState('tomato.tall');
   const [cover, setCover] = useState<'open' | 'glass'>('open');
   const [watering, setWatering] = useState<(typeof WATERINGS)[number]['id']>('daily');
-  const [schoolId, setSchool] = useState<(typeof SIZING_SCHOOLS)[number]['id']>(
-    SIZING_SCHOOLS.find((s) => s.id === garden.settings.sizingSchoolId)?.id ?? 'even',
+  const [practiceId, setPractice] = useState<(typeof SIZING_PRACTICES)[number]['id']>(
+    SIZING_PRACTICES.find((s) => s.id === garden.settings.sizingPracticeId)?.id ?? 'even',
   );
   const [exceptions, setExceptions] = useState<readonly ExceptionId[]>([]);
   const [chosenKey, choose] = useState<string>();
@@ -46,14 +46,14 @@ export default function SizeBench() {
   const kind = containerKind(kindId);
   const rounds = WATERINGS.find((w) => w.id === watering) ?? WATERINGS[1];
   const { sizes, span } = useMemo(
-    () => trySizes({ kind, crop, habit, cover, roundsPerDay: rounds.perDay, exceptions, schoolId }, garden),
-    [cover, crop, exceptions, garden, habit, kind, rounds.perDay, schoolId],
+    () => trySizes({ kind, crop, habit, cover, roundsPerDay: rounds.perDay, exceptions, practiceId }, garden),
+    [cover, crop, exceptions, garden, habit, kind, rounds.perDay, practiceId],
   );
   // the one that a person would begin with: the smallest recommended that the rounds keep, else the largest
   const best =
     sizes.find((s) => s.isRecommended && s.kept !== 'not-kept') ?? sizes.findLast((s) => s.isRecommended);
   const chosen = sizes.find((s) => s.key === chosenKey) ?? best ?? sizes[0];
-  const school = SIZING_SCHOOLS.find((s) => s.id === schoolId);
+  const practice = SIZING_PRACTICES.find((s) => s.id === practiceId);
   return (
     <Box>
       <Panel>
@@ -84,11 +84,11 @@ export default function SizeBench() {
           />
           <Select label="I can water" value={watering} onChange={setWatering} options={WATERINGS} />
           <Select
-            label="School"
-            value={schoolId}
-            onChange={setSchool}
-            options={SIZING_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
-            help={school?.words}
+            label="Practice"
+            value={practiceId}
+            onChange={setPractice}
+            options={SIZING_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
+            help={practice?.words}
           />
         </Box>
         <Box
@@ -146,14 +146,14 @@ export default function SizeBench() {
                       shown.range(chosen.body.real.litres.low, chosen.body.real.litres.high, 'bag'),
                     ],
                     ['Mix, settled', shown.show(chosen.body.fill.mixLitres, 'bag')],
-                    ['Water that a plant can use', shown.show(chosen.body.availableLitres, 'drink')],
+                    ['Water that a plant can use', shown.show(chosen.body.availableLitres, 'water')],
                     [
                       `Of that before a drink is wanted (${Math.round((1 - chosen.body.assumed.refillPoint) * 100)} %)`,
-                      shown.show(chosen.hotDay.givesLitres, 'drink'),
+                      shown.show(chosen.hotDay.givesLitres, 'water'),
                     ],
                     [
                       `A hot day asks (${shown.show(chosen.body.assumed.hotDay, 'rain')} of ETo, ${chosen.plants} grown ${chosen.plants === 1 ? 'plant' : 'plants'})`,
-                      shown.range(chosen.hotDay.usedLitres.low, chosen.hotDay.usedLitres.high, 'drink'),
+                      shown.range(chosen.hotDay.usedLitres.low, chosen.hotDay.usedLitres.high, 'water'),
                     ],
                   ]}
                 />
@@ -184,7 +184,7 @@ function sentence(tried: TriedSize, habit: string, crop: string, shown: Shown): 
 }
 
 function keptWords(tried: TriedSize, rounds: string, shown: Shown): string {
-  const asks = `A hot day asks ${shown.range(tried.hotDay.usedLitres.low, tried.hotDay.usedLitres.high, 'drink')} and it gives ${shown.show(tried.hotDay.givesLitres, 'drink')} between drinks:`;
+  const asks = `A hot day asks ${shown.range(tried.hotDay.usedLitres.low, tried.hotDay.usedLitres.high, 'water')} and it gives ${shown.show(tried.hotDay.givesLitres, 'water')} between drinks:`;
   if (tried.kept === 'kept') return `${asks} water ${rounds} keeps it.`;
   if (tried.kept === 'mostly') return `${asks} water ${rounds} keeps it on most such days.`;
   return `${asks} water ${rounds} does not keep it in such heat; a bigger bag, mulch, shade or a second round would.`;
@@ -246,7 +246,7 @@ function SendBags({
       ...(chosen.size.by === 'class' ? { class: chosen.size.class } : {}),
       ...(chosen.size.by === 'label' ? { litres: String(chosen.size.litres) } : {}),
     });
-    void navigate(`/stands/new?${query.toString()}`);
+    void navigate(`/bags/new?${query.toString()}`);
   };
   return (
     <Box

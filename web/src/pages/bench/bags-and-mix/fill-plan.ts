@@ -1,5 +1,5 @@
-import { DOSE_UNITS, doseSchema, gramsForBag, type Dose, findGood } from '@rundel/core/products';
-import type { Entry, EntryOf, Good } from '@rundel/core/records';
+import { DOSE_UNITS, doseSchema, gramsForBag, type Dose, findProduct } from '@rundel/core/products';
+import type { Entry, EntryOf, Product } from '@rundel/core/records';
 import { fillingOf, mixOf, reuseOf, type Mix, type Recipe, type Reuse } from '@rundel/core/mixes';
 import * as z from '@rundel/core/schema';
 import { dayOf } from '@rundel/core/calendar';
@@ -8,7 +8,7 @@ import { TROUBLE_WORDS } from '../../../text/trouble-text.ts';
 import type { Bag } from '../../../store/index.ts';
 
 const doseText = z.object({
-  goodId: z.string(),
+  productId: z.string(),
   amount: z.string(),
   unit: z.enum(DOSE_UNITS),
   per: z.enum(['bag', 'litre', 'hole']),
@@ -24,13 +24,13 @@ export const fillPlanSchema = z.object({
   /** one mix for all of them, or empty: each its own */
   mixId: z.string(),
   keptPercent: z.string(),
-  schoolId: z.enum(['moisten-first', 'flood']),
+  practiceId: z.enum(['moisten-first', 'flood']),
   doses: z.array(doseText),
 });
 
 export type FillPlan = z.infer<typeof fillPlanSchema>;
 
-export const EMPTY_PLAN: FillPlan = { mixId: '', keptPercent: '0', schoolId: 'moisten-first', doses: [] };
+export const EMPTY_PLAN: FillPlan = { mixId: '', keptPercent: '0', practiceId: 'moisten-first', doses: [] };
 
 /** The kept share as typed, from 0 to the most that may stay, or what is wrong with it. */
 export function readKept(text: string, most: number): { readonly share: number; readonly problem?: string } {
@@ -43,20 +43,20 @@ export function readKept(text: string, most: number): { readonly share: number; 
 /** A dose as typed, read; undefined with a message when it does not read. */
 export function readDose(
   text: DoseText,
-  own: readonly Good[],
+  own: readonly Product[],
 ):
-  | { readonly kind: 'read'; readonly dose: Dose; readonly good: Good }
+  | { readonly kind: 'read'; readonly dose: Dose; readonly product: Product }
   | { readonly kind: 'refused'; readonly problem: string } {
-  const good = findGood(text.goodId, own);
-  if (!good) return { kind: 'refused', problem: 'It is no longer in the list.' };
+  const product = findProduct(text.productId, own);
+  if (!product) return { kind: 'refused', problem: 'It is no longer in the list.' };
   const amount = Number(text.amount.replace(',', '.'));
   const dose = doseSchema.safeParse({ ...text, amount });
   if (text.amount.trim() === '' || !dose.success)
     return { kind: 'refused', problem: 'A number above 0, please.' };
-  if (text.unit !== 'gram' && good.kilogramsPerLitre === undefined) {
+  if (text.unit !== 'gram' && product.kilogramsPerLitre === undefined) {
     return { kind: 'refused', problem: 'What a litre of it weighs is not known: give it in grams.' };
   }
-  return { kind: 'read', dose: dose.data, good };
+  return { kind: 'read', dose: dose.data, product };
 }
 
 /** A handful while the grower has not counted theirs, L. */
@@ -72,7 +72,7 @@ export interface BagFill {
   /** new loose mix, L */
   readonly newLitres: number;
   readonly amendments: readonly {
-    readonly good: Good;
+    readonly product: Product;
     readonly grams: number;
     readonly where: DoseText['where'];
     readonly asEntered: string;
@@ -110,11 +110,11 @@ export function fillBags(
   bags: readonly Bag[],
   plan: FillPlan,
   live: readonly Entry[],
-  garden: { readonly mixes: readonly Recipe[]; readonly goods: readonly Good[] },
+  garden: { readonly mixes: readonly Recipe[]; readonly products: readonly Product[] },
   handfulLitres: number,
 ): readonly BagFill[] {
   const doses = plan.doses.flatMap((text) => {
-    const read = readDose(text, garden.goods);
+    const read = readDose(text, garden.products);
     return read.kind === 'read' ? [{ ...read, text }] : [];
   });
   return bags.map((bag): BagFill => {
@@ -131,11 +131,11 @@ export function fillBags(
       ],
       reuse,
       newLitres: reuse.kind === 'refresh' ? reuse.newLitres : looseLitres,
-      amendments: doses.map(({ dose, good, text }) => ({
-        good,
+      amendments: doses.map(({ dose, product, text }) => ({
+        product,
         grams: gramsForBag(
           dose,
-          good,
+          product,
           { looseLitres, stations: bag.container.stations.length },
           handfulLitres,
         ),

@@ -13,7 +13,7 @@ import {
   type Fit,
   type HotDay,
   type SizeSpan,
-  type SizingSchool,
+  type SizingPractice,
 } from '@rundel/core/planting';
 
 /** One size of a kind of bag, tried with a grown plant. */
@@ -38,7 +38,7 @@ export interface SizeQuestion {
   readonly cover: 'open' | 'glass';
   readonly roundsPerDay: number;
   readonly exceptions: readonly ExceptionId[];
-  readonly schoolId: SizingSchool['id'];
+  readonly practiceId: SizingPractice['id'];
 }
 
 /** Litres on the labels of kinds that are not spoken of by class. */
@@ -72,7 +72,7 @@ export function trySizes(
   garden: Pick<Garden, 'mixes' | 'settings'>,
 ): { readonly sizes: readonly TriedSize[]; readonly span: SizeSpan } {
   const { kind, crop, habit, cover } = question;
-  const span = spanFor(habit, question.exceptions, question.schoolId);
+  const span = spanFor(habit, question.exceptions, question.practiceId);
   const figures = habitFigures(crop.id, habit, garden.settings.assumptions);
   const sizes = sizesOf(kind).map(({ key, size }): TriedSize => {
     const record = { kindId: kind.id, size, mixId: 'bought', mulchMillimetres: kind.isClosed ? 0 : 25 };
@@ -109,7 +109,7 @@ export function trySizes(
         kind.isClosed ||
         (gallonsEach * 1.07 >= span.recommended.low && gallonsEach * 0.95 <= span.recommended.high),
       hotDay: hot,
-      kept: keptBy(hot.drinks, question.roundsPerDay),
+      kept: keptBy(hot.waterings, question.roundsPerDay),
     };
   });
   return { sizes, span };

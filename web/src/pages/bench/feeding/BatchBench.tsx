@@ -2,21 +2,21 @@ import { Alert, Box, Button, TextField, Typography } from '@mui/material';
 import { IconPrinter } from '@tabler/icons-react';
 import { handfulOf } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
-import type { Draft, Good } from '@rundel/core/records';
+import type { Draft, Product } from '@rundel/core/records';
 import { feedFor } from '@rundel/core/feeding';
-import { findGood } from '@rundel/core/products';
+import { findProduct } from '@rundel/core/products';
 import { useMemo, useState } from 'react';
 import { useAddress } from '../../../ui/address.ts';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
 import { Caution } from '../../../ui/Caution.tsx';
-import { feedDueIds, fedWithDrink } from '../../../ui/feed-offers.ts';
+import { feedDueIds, fedWithWatering } from '../../../ui/feed-offers.ts';
 import { feedsIn } from '../../../ui/FeedDialog.tsx';
 import { perWords, storedDose, toldDose } from '../../../text/dose-text.ts';
 import { CHECK_WORDS, feedAmountWords, feedCaution, UNIT_WORDS } from '../../../text/feed-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { midSentence, shortDay } from '../../../text/text.ts';
-import { drinkMeasure, useBags, useFeedings, useGarden, useShown } from '../../../store/index.ts';
+import { wateringMeasure, useBags, useFeedings, useGarden, useShown } from '../../../store/index.ts';
 import { bagFeeds, mixedBatch, type BagFeed, type MixedPart } from './batch-plan.ts';
 import { BatchCans } from './BatchCans.tsx';
 import { NoBags } from '../NoBags.tsx';
@@ -34,33 +34,33 @@ export default function BatchBench() {
   const [fields, change] = useAddress();
   const planted = useMemo(() => bags.filter((b) => b.occupants.length > 0), [bags]);
   const due = useMemo(
-    () => feedDueIds(planted, byId, garden.goods, clock.now()),
-    [byId, clock, garden.goods, planted],
+    () => feedDueIds(planted, byId, garden.products, clock.now()),
+    [byId, clock, garden.products, planted],
   );
   const asked = fields.get('bags');
   const ids = asked === null ? due : new Set(asked.split(',').filter(Boolean));
   const chosen = planted.filter((b) => ids.has(b.container.id));
   const forAll = fields.get('with') ?? BY_REGIME;
   const [typed, setTyped] = useState<Record<string, string>>({});
-  const measure = drinkMeasure(garden);
+  const measure = wateringMeasure(garden);
   const shown = useShown();
   const canLitres = measure.kind === 'hose' ? USUAL_CAN_LITRES : Math.max(0.2, measure.litres);
-  const feeds = bagFeeds(chosen, byId, garden.goods, forAll === BY_REGIME ? undefined : forAll);
+  const feeds = bagFeeds(chosen, byId, garden.products, forAll === BY_REGIME ? undefined : forAll);
   const ownDose = Object.fromEntries(
-    Object.entries(typed).flatMap(([goodId, text]) => {
+    Object.entries(typed).flatMap(([productId, text]) => {
       const amount = Number(text.replace(',', '.'));
-      const per = feeds.find((feed) => feed.good.id === goodId)?.dose.per ?? 'litre';
+      const per = feeds.find((feed) => feed.product.id === productId)?.dose.per ?? 'litre';
       const stored = storedDose(amount, per, shown.system);
-      return stored > 0 && stored <= 5000 ? [[goodId, stored] as const] : [];
+      return stored > 0 && stored <= 5000 ? [[productId, stored] as const] : [];
     }),
   );
-  const parts = mixedBatch(feeds, garden.goods, canLitres, handfulOf(garden.measures), ownDose);
+  const parts = mixedBatch(feeds, garden.products, canLitres, handfulOf(garden.measures), ownDose);
   const without = chosen.filter((b) => !feeds.some((f) => f.bag === b));
   if (planted.length === 0) return <NoBags words="Nothing is planted yet, so there is nothing to mix." />;
   const giveAll = () => {
     const at = clock.now();
     return record(
-      feeds.flatMap((feed) => draftsOf(feed, ownDose[feed.good.id], garden.goods, at)),
+      feeds.flatMap((feed) => draftsOf(feed, ownDose[feed.product.id], garden.products, at)),
       `${feeds.length} ${feeds.length === 1 ? 'bag' : 'bags'} fed`,
     );
   };
@@ -83,7 +83,7 @@ export default function BatchBench() {
               onChange={(id) => change({ with: id })}
               options={[
                 { id: BY_REGIME, words: 'What each bag’s regime asks for' },
-                ...feedsIn(garden.goods).map((g) => ({ id: g.id, words: g.name })),
+                ...feedsIn(garden.products).map((g) => ({ id: g.id, words: g.name })),
               ]}
             />
           </Box>
@@ -101,11 +101,11 @@ export default function BatchBench() {
       )}
       {parts.map((mixed) => (
         <Part
-          key={`${mixed.good.id} ${mixed.part.dose.amount}`}
+          key={`${mixed.product.id} ${mixed.part.dose.amount}`}
           mixed={mixed}
           bags={chosen}
-          typed={typed[mixed.good.id]}
-          onType={(text) => setTyped({ ...typed, [mixed.good.id]: text })}
+          typed={typed[mixed.product.id]}
+          onType={(text) => setTyped({ ...typed, [mixed.product.id]: text })}
         />
       ))}
       {feeds.length > 0 && (
@@ -130,8 +130,8 @@ export default function BatchBench() {
 }
 
 /** The diary entries of one bag's share. */
-function draftsOf(feed: BagFeed, own: number | undefined, goods: readonly Good[], at: string): Draft[] {
-  const { bag, good, dose, waterLitres, step } = feed;
+function draftsOf(feed: BagFeed, own: number | undefined, products: readonly Product[], at: string): Draft[] {
+  const { bag, product, dose, waterLitres, step } = feed;
   const amount = feedFor(
     { ...dose, amount: own ?? dose.amount },
     {
@@ -141,8 +141,8 @@ function draftsOf(feed: BagFeed, own: number | undefined, goods: readonly Good[]
       mixLitres: bag.body.fill.mixLitres,
     },
   );
-  const partner = findGood(good.feed?.partnerId ?? '', goods);
-  return fedWithDrink({ bag, good, partner, litres: waterLitres, step, ...amount }, at);
+  const partner = findProduct(product.feed?.partnerId ?? '', products);
+  return fedWithWatering({ bag, product, partner, litres: waterLitres, step, ...amount }, at);
 }
 
 /** One product of the batch. */
@@ -158,18 +158,18 @@ function Part({
   onType(text: string): void;
 }) {
   const shown = useShown();
-  const { part, good, partner, check, mgPerLitre, ec } = mixed;
+  const { part, product, partner, check, mgPerLitre, ec } = mixed;
   const { dose } = part;
   const labelOf = (id: string) => bags.find((b) => b.container.id === id)?.container.label ?? '';
   const isBad = typed !== undefined && !(Number(typed.replace(',', '.')) > 0);
   return (
-    <Panel title={good.name}>
+    <Panel title={product.name}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center', marginBlockEnd: 1 }}>
         <Typography sx={{ fontSize: '1.1rem', flex: '1 1 260px' }}>
           <strong>{feedAmountWords({ amount: part.amount, unit: dose.unit })}</strong>
           {partner ? ` of each part` : ''} in all
           {part.kind === 'in-water'
-            ? `, in ${shown.show(part.litres + part.leftoverLitres, 'drink')} of water${part.leftoverLitres >= 0.05 ? `; ${shown.show(part.leftoverLitres, 'drink')} is left over` : ''}.`
+            ? `, in ${shown.show(part.litres + part.leftoverLitres, 'water')} of water${part.leftoverLitres >= 0.05 ? `; ${shown.show(part.leftoverLitres, 'water')} is left over` : ''}.`
             : ', on top and watered in.'}
         </Typography>
         <TextField
@@ -202,14 +202,14 @@ function Part({
       )}
       {partner && (
         <Typography sx={{ marginBlockStart: 1 }}>
-          Water first, then {midSentence(good.name)}, stir, then {midSentence(partner.name)}.
+          Water first, then {midSentence(product.name)}, stir, then {midSentence(partner.name)}.
         </Typography>
       )}
       {part.kind === 'in-water' && (
         <Typography sx={{ marginBlockStart: 1, color: 'text.secondary' }}>
           {mgPerLitre
             ? `Each litre brings ${Math.round(mgPerLitre.n)} mg N, ${Math.round(mgPerLitre.p)} mg P, ${Math.round(mgPerLitre.k)} mg K${mgPerLitre.ca >= 1 ? `, ${Math.round(mgPerLitre.ca)} mg Ca` : ''}${mgPerLitre.mg >= 1 ? `, ${Math.round(mgPerLitre.mg)} mg Mg` : ''}. `
-            : good.feed?.form === 'tea'
+            : product.feed?.form === 'tea'
               ? 'What is in a tea is not known. '
               : 'Without a label and a density I cannot say what a litre brings. '}
           {ec
@@ -218,7 +218,7 @@ function Part({
         </Typography>
       )}
       <Typography variant="body2" sx={{ marginBlockStart: 1 }}>
-        {feedCaution(good)}
+        {feedCaution(product)}
       </Typography>
     </Panel>
   );

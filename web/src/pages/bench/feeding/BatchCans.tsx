@@ -69,7 +69,7 @@ export function BatchCans({
                     }}
                   >
                     <strong>{labelOf(pour.containerId)}</strong>
-                    <span>{shown.show(pour.litres, 'drink')}</span>
+                    <span>{shown.show(pour.litres, 'water')}</span>
                   </Box>
                 ))}
                 {left > 0.01 && <Box sx={{ flex: `${left} 0 0`, backgroundColor: 'var(--line)' }} />}
@@ -80,7 +80,7 @@ export function BatchCans({
               {hasTwoParts ? ' of each' : ''}
             </Box>
             <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
-              and water to {shown.show(can.litres, 'drink')}
+              and water to {shown.show(can.litres, 'water')}
             </Box>
           </Box>
         );

@@ -1,5 +1,5 @@
 import { Alert, Box, Button, TextField } from '@mui/material';
-import { type OwnGood, FEED_FORMS, FEED_UNITS, type Good } from '@rundel/core/records';
+import { type OwnProduct, FEED_FORMS, FEED_UNITS, type Product } from '@rundel/core/records';
 import { useState } from 'react';
 import { FormDialog } from '../../../ui/EntryDialogs.tsx';
 import { perWords } from '../../../text/dose-text.ts';
@@ -24,28 +24,28 @@ const LABEL = [
 
 /** A product as its label has it: what is missing or cannot be is said while it is typed. */
 export function FeedEditor({
-  good,
+  product,
   own,
   onClose,
 }: {
   /** what the form starts from */
-  readonly good: Good | undefined;
+  readonly product: Product | undefined;
   /** the record that is changed; left out: a new one is made */
-  readonly own: OwnGood | undefined;
+  readonly own: OwnProduct | undefined;
   onClose(): void;
 }) {
   const { garden, clock, saveRecords, bin } = useGarden();
   const { system } = useShown();
   const [form, setForm] = useState<ProductForm>(() => ({
-    ...feedFormOf(good, system),
-    ...(good && !own ? { name: `My ${midSentence(good.name)}`.slice(0, 60) } : {}),
+    ...feedFormOf(product, system),
+    ...(product && !own ? { name: `My ${midSentence(product.name)}`.slice(0, 60) } : {}),
   }));
   const [isTried, setTried] = useState(false);
   const set = (change: Partial<ProductForm>) => setForm({ ...form, ...change });
-  const steep = good?.feed?.steep;
+  const steep = product?.feed?.steep;
   const reading = readFeedForm(form, system, steep);
   const problems = reading.kind === 'refused' ? reading.problems : {};
-  const isTaken = garden.goods.some((g) => !g.binnedAt && g.id !== own?.id && g.name === form.name.trim());
+  const isTaken = garden.products.some((g) => !g.binnedAt && g.id !== own?.id && g.name === form.name.trim());
   const problem = (key: keyof ProductForm) =>
     key === 'name' && isTaken ? 'There is something of this name already.' : problems[key];
   const shownProblem = (key: keyof ProductForm) =>
@@ -65,15 +65,15 @@ export function FeedEditor({
     if (reading.kind !== 'read' || isTaken) return;
     const now = clock.now();
     const { label, kilogramsPerLitre, feed, pack } = reading;
-    const after: OwnGood = {
-      id: own?.id ?? newId('good'),
+    const after: OwnProduct = {
+      id: own?.id ?? newId('product'),
       name: form.name.trim(),
       kind: own?.kind ?? 'feed',
       unit: own?.unit ?? shedUnit(form.form),
       ...(label ? { label } : {}),
       ...(kilogramsPerLitre === undefined ? {} : { kilogramsPerLitre }),
-      ...(good?.isOrganic ? { isOrganic: true } : {}),
-      ...(good?.isDusty ? { isDusty: true } : {}),
+      ...(product?.isOrganic ? { isOrganic: true } : {}),
+      ...(product?.isDusty ? { isDusty: true } : {}),
       feed,
       createdAt: own?.createdAt ?? now,
       changedAt: now,
@@ -83,14 +83,14 @@ export function FeedEditor({
           {
             table: 'packs',
             before: undefined,
-            after: { id: newId('pack'), goodId: after.id, ...pack, createdAt: now, changedAt: now },
+            after: { id: newId('pack'), productId: after.id, ...pack, createdAt: now, changedAt: now },
           },
         ]
       : [];
-    await saveRecords([{ table: 'goods', before: own, after }, ...packs], [], `${after.name} kept`);
+    await saveRecords([{ table: 'products', before: own, after }, ...packs], [], `${after.name} kept`);
     onClose();
   };
-  const partners = feedsIn(garden.goods).filter((g) => g.feed?.form === 'two-part' && g.id !== own?.id);
+  const partners = feedsIn(garden.products).filter((g) => g.feed?.form === 'two-part' && g.id !== own?.id);
   const unit = shedUnit(form.form);
   return (
     <FormDialog
@@ -170,7 +170,7 @@ export function FeedEditor({
         ))}
       {own && (
         <Button
-          onClick={() => void bin('goods', [own], own.name).then(onClose)}
+          onClick={() => void bin('products', [own], own.name).then(onClose)}
           sx={{ alignSelf: 'flex-start' }}
         >
           Put it in the bin

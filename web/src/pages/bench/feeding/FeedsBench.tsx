@@ -9,8 +9,8 @@ import {
   TableRow,
   Typography,
 } from '@mui/material';
-import type { OwnGood, Pack, Good } from '@rundel/core/records';
-import { findGood, GOODS } from '@rundel/core/products';
+import type { OwnProduct, Pack, Product } from '@rundel/core/records';
+import { findProduct, PRODUCTS } from '@rundel/core/products';
 import { useState } from 'react';
 import { Caution } from '../../../ui/Caution.tsx';
 import { download } from '../../../ui/download.ts';
@@ -22,12 +22,12 @@ import { newId, useGarden, useMoney, useShown, type RecordChange } from '../../.
 import { FeedEditor } from './FeedEditor.tsx';
 import { feedsAsCsv, readFeedsCsv, type FeedsReading } from './feeds-csv.ts';
 
-const labelWords = (good: Good) =>
-  good.label
+const labelWords = (product: Product) =>
+  product.label
     ? [
-        `${good.label.n}-${good.label.p2o5}-${good.label.k2o}`,
-        good.label.ca ? `Ca ${good.label.ca}` : '',
-        good.label.mg ? `Mg ${good.label.mg}` : '',
+        `${product.label.n}-${product.label.p2o5}-${product.label.k2o}`,
+        product.label.ca ? `Ca ${product.label.ca}` : '',
+        product.label.mg ? `Mg ${product.label.mg}` : '',
       ]
         .filter(Boolean)
         .join(', ')
@@ -38,12 +38,12 @@ export default function FeedsBench() {
   const { garden, clock, saveRecords } = useGarden();
   const shown = useShown();
   const money = useMoney();
-  const [edited, setEdited] = useState<{ readonly good: Good | undefined }>();
+  const [edited, setEdited] = useState<{ readonly product: Product | undefined }>();
   const [reading, setReading] = useState<FeedsReading>();
-  const feeds = feedsIn(garden.goods);
-  const isOwn = (good: Good): good is OwnGood => garden.goods.some((g) => g.id === good.id);
-  const priceOf = (good: Good) => {
-    const pack = garden.packs.find((p) => p.goodId === good.id && !p.binnedAt && p.price !== undefined);
+  const feeds = feedsIn(garden.products);
+  const isOwn = (product: Product): product is OwnProduct => garden.products.some((g) => g.id === product.id);
+  const priceOf = (product: Product) => {
+    const pack = garden.packs.find((p) => p.productId === product.id && !p.binnedAt && p.price !== undefined);
     return pack?.price === undefined ? '' : money.show(pack.price);
   };
   const take = async (file: File) => {
@@ -53,12 +53,12 @@ export default function FeedsBench() {
     const known = new Set(feeds.map((f) => f.name));
     const fresh = read.feeds.filter((f) => !known.has(f.name));
     const changes = fresh.flatMap(({ pack, ...facts }): RecordChange[] => {
-      const after: OwnGood = { id: newId('good'), ...facts, createdAt: now, changedAt: now };
+      const after: OwnProduct = { id: newId('product'), ...facts, createdAt: now, changedAt: now };
       const packs: Pack[] = pack
-        ? [{ id: newId('pack'), goodId: after.id, ...pack, createdAt: now, changedAt: now }]
+        ? [{ id: newId('pack'), productId: after.id, ...pack, createdAt: now, changedAt: now }]
         : [];
       return [
-        { table: 'goods', before: undefined, after },
+        { table: 'products', before: undefined, after },
         ...packs.map((p) => ({ table: 'packs' as const, before: undefined, after: p })),
       ];
     });
@@ -69,7 +69,7 @@ export default function FeedsBench() {
   return (
     <>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockEnd: 2 }}>
-        <Button variant="contained" onClick={() => setEdited({ good: undefined })}>
+        <Button variant="contained" onClick={() => setEdited({ product: undefined })}>
           Add a product
         </Button>
         <Button
@@ -114,34 +114,34 @@ export default function FeedsBench() {
               </TableRow>
             </TableHead>
             <TableBody>
-              {feeds.map((good) => (
-                <TableRow key={good.id}>
+              {feeds.map((product) => (
+                <TableRow key={product.id}>
                   <TableCell>
-                    <strong>{good.name}</strong>
-                    {good.words && (
+                    <strong>{product.name}</strong>
+                    {product.words && (
                       <Box sx={{ fontSize: '0.85rem', color: 'text.secondary', maxWidth: 260 }}>
-                        {good.words}
+                        {product.words}
                       </Box>
                     )}
                   </TableCell>
-                  <TableCell sx={{ whiteSpace: 'nowrap' }}>{labelWords(good)}</TableCell>
+                  <TableCell sx={{ whiteSpace: 'nowrap' }}>{labelWords(product)}</TableCell>
                   <TableCell>
-                    {good.feed && FORM_WORDS[good.feed.form]}
-                    {good.feed?.months ? `, over ${good.feed.months} months` : ''}
-                    {good.feed?.partnerId
-                      ? `, with ${findGood(good.feed.partnerId, garden.goods)?.name ?? 'its other part'}`
+                    {product.feed && FORM_WORDS[product.feed.form]}
+                    {product.feed?.months ? `, over ${product.feed.months} months` : ''}
+                    {product.feed?.partnerId
+                      ? `, with ${findProduct(product.feed.partnerId, garden.products)?.name ?? 'its other part'}`
                       : ''}
                   </TableCell>
-                  <TableCell>{good.feed && doseWords(good.feed.dose, shown.system)}</TableCell>
-                  <TableCell align="right">{good.feed?.intervalDays ?? ''}</TableCell>
-                  <TableCell align="right">{priceOf(good)}</TableCell>
+                  <TableCell>{product.feed && doseWords(product.feed.dose, shown.system)}</TableCell>
+                  <TableCell align="right">{product.feed?.intervalDays ?? ''}</TableCell>
+                  <TableCell align="right">{priceOf(product)}</TableCell>
                   <TableCell align="right">
                     <Button
                       size="small"
-                      onClick={() => setEdited({ good })}
-                      aria-label={`${isOwn(good) ? 'Change' : 'Make my own of'} ${good.name}`}
+                      onClick={() => setEdited({ product })}
+                      aria-label={`${isOwn(product) ? 'Change' : 'Make my own of'} ${product.name}`}
                     >
-                      {isOwn(good) ? 'Change' : 'My own of it'}
+                      {isOwn(product) ? 'Change' : 'My own of it'}
                     </Button>
                   </TableCell>
                 </TableRow>
@@ -150,7 +150,7 @@ export default function FeedsBench() {
           </Table>
         </Box>
         <Typography variant="body2" sx={{ marginBlockStart: 1.5, color: 'text.secondary' }}>
-          {GOODS.filter((g) => g.feed).length} generic products ship with the app; nobody’s brand. Your own
+          {PRODUCTS.filter((g) => g.feed).length} generic products ship with the app; nobody’s brand. Your own
           label goes before them: make your own of one and copy the sack.
         </Typography>
       </Panel>
@@ -160,8 +160,8 @@ export default function FeedsBench() {
       </Caution>
       {edited && (
         <FeedEditor
-          good={edited.good}
-          own={edited.good && isOwn(edited.good) ? edited.good : undefined}
+          product={edited.product}
+          own={edited.product && isOwn(edited.product) ? edited.product : undefined}
           onClose={() => setEdited(undefined)}
         />
       )}

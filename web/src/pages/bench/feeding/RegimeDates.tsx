@@ -3,7 +3,7 @@ import { addDays, dayOf, daysBetween } from '@rundel/core/calendar';
 import { plannedFeeds, type PlannedFeed } from '@rundel/core/feeding';
 import { type Regime } from '@rundel/core/records';
 import { useMemo } from 'react';
-import { goodName } from '../../../text/goods-text.ts';
+import { productName } from '../../../text/product-text.ts';
 import { titleOf } from '../../../text/bag-text.ts';
 import { shortDay } from '../../../text/text.ts';
 import { caseUnder, useGarden, type Bag, type FeedingNow } from '../../../store/index.ts';
@@ -38,13 +38,13 @@ export function RegimeDates({
   );
   const given = live.flatMap((e) =>
     e.kind === 'fed' && e.containerId === bag.container.id && dayOf(e.at) >= from
-      ? [{ day: dayOf(e.at), goodId: e.goodId }]
+      ? [{ day: dayOf(e.at), productId: e.productId }]
       : [],
   );
   const span = Math.max(1, daysBetween(from, end));
   const percent = (day: string) => (daysBetween(from, day) / span) * 100;
-  const colourOf = (feed: Pick<PlannedFeed, 'goodId'>) => {
-    const at = regime.steps.findIndex((s) => s.goodId === feed.goodId);
+  const colourOf = (feed: Pick<PlannedFeed, 'productId'>) => {
+    const at = regime.steps.findIndex((s) => s.productId === feed.productId);
     return at < 0 ? 'var(--muted)' : (COLOURS[at % COLOURS.length] as string);
   };
   const months = monthsBetween(from, end);
@@ -157,7 +157,7 @@ export function RegimeDates({
                 }}
               />
               <span>
-                <strong>{goodName(step.goodId, garden.goods)}</strong>:{' '}
+                <strong>{productName(step.productId, garden.products)}</strong>:{' '}
                 {days.length > 0 ? days.join(', ') : 'nothing more'}
               </span>
             </Box>

@@ -1,7 +1,7 @@
 import { Alert, Box, Button, TextField } from '@mui/material';
 import { regimeRemarks } from '@rundel/core/feeding';
 import type { Regime, OwnRegime } from '@rundel/core/records';
-import { findGood } from '@rundel/core/products';
+import { findProduct } from '@rundel/core/products';
 import { useState } from 'react';
 import { feedsIn } from '../../../ui/FeedDialog.tsx';
 import { Panel } from '../../../ui/Page.tsx';
@@ -29,13 +29,13 @@ export function RegimeEditor({
 }) {
   const { garden, clock, saveRecords } = useGarden();
   const { system } = useShown();
-  const feeds = feedsIn(garden.goods);
-  const labelDose = (goodId: string) => findGood(goodId, garden.goods)?.feed?.dose;
+  const feeds = feedsIn(garden.products);
+  const labelDose = (productId: string) => findProduct(productId, garden.products)?.feed?.dose;
   const [form, setForm] = useState<RegimeForm>(() => ({
     name: own ? from.name : `My ${midSentence(from.name)}`.slice(0, 60),
     words: from.words,
     suits: from.suits,
-    steps: from.steps.map((step) => stepFormOf(step, labelDose(step.goodId), system)),
+    steps: from.steps.map((step) => stepFormOf(step, labelDose(step.productId), system)),
   }));
   const [problem, setProblem] = useState<string>();
   const change = (next: RegimeForm) => {
@@ -49,7 +49,7 @@ export function RegimeEditor({
   const read = form.steps.map((step) => readStep(step, system));
   const remarks = regimeRemarks(
     read.flatMap((step) => (typeof step === 'string' ? [] : [step])),
-    (goodId) => findGood(goodId, garden.goods)?.feed,
+    (productId) => findProduct(productId, garden.products)?.feed,
   );
   const keep = async () => {
     const result = readRegime(form, system);

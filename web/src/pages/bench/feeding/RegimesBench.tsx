@@ -1,8 +1,8 @@
 import { Box, Button, ButtonBase, Typography, useMediaQuery } from '@mui/material';
 import { regimeNow } from '@rundel/core/garden-state';
 import { entriesAt, type Regime } from '@rundel/core/records';
-import { FEEDING_SCHOOLS } from '@rundel/core/feeding';
-import { findGood } from '@rundel/core/products';
+import { FEEDING_PRACTICES } from '@rundel/core/feeding';
+import { findProduct } from '@rundel/core/products';
 import { useRef, useState } from 'react';
 import { useAddress } from '../../../ui/address.ts';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
@@ -28,10 +28,10 @@ export default function RegimesBench() {
   const regimeOf = (bag: Bag) => regimeNow(entriesAt(live, bag.container.id), garden).regime;
   const asked = new Set((fields.get('bags') ?? '').split(',').filter(Boolean));
   const own = garden.regimes.filter((r) => !r.binnedAt);
-  const all: readonly Regime[] = [...own, ...FEEDING_SCHOOLS];
+  const all: readonly Regime[] = [...own, ...FEEDING_PRACTICES];
   const firstAsked = planted.find((b) => asked.has(b.container.id));
   const inUse = firstAsked && regimeOf(firstAsked)?.id;
-  const chosen = all.find((r) => r.id === (fields.get('regime') ?? inUse)) ?? (FEEDING_SCHOOLS[0] as Regime);
+  const chosen = all.find((r) => r.id === (fields.get('regime') ?? inUse)) ?? (FEEDING_PRACTICES[0] as Regime);
   const ownChosen = own.find((r) => r.id === chosen.id);
   const isPhone = useMediaQuery('(max-width: 899px)');
   const details = useRef<HTMLElement>(null);
@@ -128,7 +128,7 @@ export default function RegimesBench() {
             <Box component="ol" sx={{ paddingInlineStart: 2.5, marginBlock: 1 }}>
               {chosen.steps.map((step) => (
                 <li key={step.id}>
-                  {stepSentence(step, findGood(step.goodId, garden.goods), garden.goods, shown.system)}
+                  {stepSentence(step, findProduct(step.productId, garden.products), garden.products, shown.system)}
                 </li>
               ))}
             </Box>

@@ -1,7 +1,7 @@
 import { Alert, Box, Button, FormControlLabel, MenuItem, Switch, TextField } from '@mui/material';
 import { type RegimeRemark } from '@rundel/core/feeding';
 import { checkDose } from '@rundel/core/products';
-import { FEED_UNITS, type Good } from '@rundel/core/records';
+import { FEED_UNITS, type Product } from '@rundel/core/records';
 import { handfulOf } from '@rundel/core/garden-state';
 import type { ReactNode } from 'react';
 import { perWords, toldDose } from '../../../text/dose-text.ts';
@@ -43,7 +43,7 @@ export function StepSentence({
 }: {
   readonly step: StepForm;
   readonly number: number;
-  readonly feeds: readonly Good[];
+  readonly feeds: readonly Product[];
   readonly remarks: readonly RegimeRemark[];
   readonly canRemove: boolean;
   onChange(step: StepForm): void;
@@ -52,12 +52,12 @@ export function StepSentence({
   const { garden } = useGarden();
   const shown = useShown();
   const set = (change: Partial<StepForm>) => onChange({ ...step, ...change });
-  const good = feeds.find((g) => g.id === step.goodId);
+  const product = feeds.find((g) => g.id === step.productId);
   const read = readStep(step, shown.system);
-  const label = good?.feed?.dose;
+  const label = product?.feed?.dose;
   const check =
     typeof read !== 'string' && read.dose && label
-      ? checkDose(read.dose, label, good, handfulOf(garden.measures))
+      ? checkDose(read.dose, label, product, handfulOf(garden.measures))
       : undefined;
   return (
     <Box
@@ -76,11 +76,11 @@ export function StepSentence({
         <Plain>give</Plain>
         <Word
           label="What"
-          value={step.goodId}
-          onChange={(goodId) => {
-            const dose = feeds.find((g) => g.id === goodId)?.feed?.dose;
+          value={step.productId}
+          onChange={(productId) => {
+            const dose = feeds.find((g) => g.id === productId)?.feed?.dose;
             set({
-              goodId,
+              productId,
               isAsLabel: true,
               ...(dose
                 ? { amount: String(toldDose(dose, shown.system)), unit: dose.unit, per: dose.per }
@@ -88,7 +88,7 @@ export function StepSentence({
             });
           }}
           options={Object.fromEntries([
-            ...(good ? [] : [[step.goodId, 'a product that is gone'] as const]),
+            ...(product ? [] : [[step.productId, 'a product that is gone'] as const]),
             ...feeds.map((g) => [g.id, g.name] as const),
           ])}
         />
@@ -164,7 +164,7 @@ export function StepSentence({
         </Alert>
       ) : (
         <Box component="p" sx={{ marginBlock: 1, fontSize: '1.05rem' }}>
-          {stepSentence(read, good, garden.goods, shown.system)}
+          {stepSentence(read, product, garden.products, shown.system)}
         </Box>
       )}
       {remarks.map((remark) => (

@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { dayOf, daysBetween } from '@rundel/core/calendar';
 import { teasOf, type Tea } from '@rundel/core/feeding';
-import { findGood } from '@rundel/core/products';
+import { findProduct } from '@rundel/core/products';
 import { trimmed } from '@rundel/core/units';
 import { useState } from 'react';
 import { AmountField } from '../../../ui/AmountField.tsx';
@@ -9,7 +9,7 @@ import { readAmount } from '../../../text/amount-text.ts';
 import { FormDialog } from '../../../ui/EntryDialogs.tsx';
 import { feedsIn } from '../../../ui/FeedDialog.tsx';
 import { doseWords } from '../../../text/feed-text.ts';
-import { goodName } from '../../../text/goods-text.ts';
+import { productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { midSentence, shortDay } from '../../../text/text.ts';
@@ -20,7 +20,7 @@ export function TeaPanel() {
   const { garden, live, clock } = useGarden();
   const [dialog, setDialog] = useState<'start' | Tea>();
   const today = dayOf(clock.now());
-  const teas = teasOf(live, (id) => findGood(id, garden.goods), today).filter((t) => t.state !== 'emptied');
+  const teas = teasOf(live, (id) => findProduct(id, garden.products), today).filter((t) => t.state !== 'emptied');
   return (
     <Panel title="Steeped teas">
       {teas.length === 0 && (
@@ -47,14 +47,14 @@ export function TeaPanel() {
 function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: string; onStrain(): void }) {
   const { garden, clock, record } = useGarden();
   const shown = useShown();
-  const dose = findGood(tea.goodId, garden.goods)?.feed?.dose;
+  const dose = findProduct(tea.productId, garden.products)?.feed?.dose;
   const tend = (what: 'stirred' | 'emptied') =>
     record([{ kind: 'tea-tended', at: clock.now(), teaId: tea.id, what }], `tea ${what}`);
   const age = daysBetween(tea.startedOn, today);
   const words = {
     steeping: `has steeped ${age === 1 ? '1 day' : `${age} days`}; ready from ${shortDay(tea.readyFrom)}, at its best by ${shortDay(tea.readyTo)}.`,
     ready: `is ready: ${age} days in water. Strain it, or leave it until ${shortDay(tea.readyTo)}.`,
-    strained: `is strained; ${shown.show(tea.leftLitres ?? 0, 'drink')} left${dose ? `, to be given ${doseWords(dose, shown.system)}` : ''}.`,
+    strained: `is strained; ${shown.show(tea.leftLitres ?? 0, 'water')} left${dose ? `, to be given ${doseWords(dose, shown.system)}` : ''}.`,
     emptied: '',
   }[tea.state];
   const isStirDue = tea.stirOn !== undefined && tea.stirOn <= today;
@@ -62,7 +62,7 @@ function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: s
     <Box sx={{ borderBlockStart: '1px solid var(--line)', paddingBlock: 1 }}>
       <Typography>
         <strong>
-          {shown.show(tea.litres, 'drink')} {midSentence(goodName(tea.goodId, garden.goods))}
+          {shown.show(tea.litres, 'water')} {midSentence(productName(tea.productId, garden.products))}
         </strong>{' '}
         of {shortDay(tea.startedOn)} {words}
         {tea.stirOn && (isStirDue ? ' A stir is due.' : ` Next stir on ${shortDay(tea.stirOn)}.`)}
@@ -83,15 +83,15 @@ function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: s
 function StartDialog({ onClose }: { onClose(): void }) {
   const { garden, clock, record } = useGarden();
   const shown = useShown();
-  const teas = feedsIn(garden.goods).filter((g) => g.feed?.form === 'tea');
-  const [goodId, setGoodId] = useState(teas[0]?.id ?? 'weed-tea');
-  const [litres, setLitres] = useState(() => shown.show(20, 'drink'));
+  const teas = feedsIn(garden.products).filter((g) => g.feed?.form === 'tea');
+  const [productId, setProductId] = useState(teas[0]?.id ?? 'weed-tea');
+  const [litres, setLitres] = useState(() => shown.show(20, 'water'));
   const [problem, setProblem] = useState<string>();
-  const steep = teas.find((g) => g.id === goodId)?.feed?.steep;
-  const read = readAmount(litres, { purpose: 'drink', system: shown.system, low: 0.5, high: 1000 });
+  const steep = teas.find((g) => g.id === productId)?.feed?.steep;
+  const read = readAmount(litres, { purpose: 'water', system: shown.system, low: 0.5, high: 1000 });
   const submit = async () => {
     if (read.kind !== 'given') return setProblem(read.kind === 'refused' ? read.problem : 'How much water?');
-    await record([{ kind: 'tea', at: clock.now(), goodId, litres: read.inner }], 'tea set to steep');
+    await record([{ kind: 'tea', at: clock.now(), productId, litres: read.inner }], 'tea set to steep');
     onClose();
     return undefined;
   };
@@ -105,12 +105,12 @@ function StartDialog({ onClose }: { onClose(): void }) {
     >
       <Select
         label="Of what"
-        value={goodId}
-        onChange={setGoodId}
+        value={productId}
+        onChange={setProductId}
         options={teas.map((g) => ({ id: g.id, words: g.name }))}
       />
       <AmountField
-        purpose="drink"
+        purpose="water"
         label="Water"
         value={litres}
         onChange={(e) => {
@@ -132,10 +132,10 @@ function StartDialog({ onClose }: { onClose(): void }) {
 function StrainDialog({ tea, onClose }: { readonly tea: Tea; onClose(): void }) {
   const { clock, record } = useGarden();
   const shown = useShown();
-  const [litres, setLitres] = useState(() => shown.show(Math.round(tea.litres * 0.85), 'drink'));
+  const [litres, setLitres] = useState(() => shown.show(Math.round(tea.litres * 0.85), 'water'));
   const [problem, setProblem] = useState<string>();
   const submit = async () => {
-    const read = readAmount(litres, { purpose: 'drink', system: shown.system, low: 0.1, high: 1000 });
+    const read = readAmount(litres, { purpose: 'water', system: shown.system, low: 0.1, high: 1000 });
     if (read.kind !== 'given')
       return setProblem(read.kind === 'refused' ? read.problem : 'How much came off?');
     await record(
@@ -154,7 +154,7 @@ function StrainDialog({ tea, onClose }: { readonly tea: Tea; onClose(): void }) 
       submitLabel="Put in the diary"
     >
       <AmountField
-        purpose="drink"
+        purpose="water"
         label="How much came off"
         value={litres}
         onChange={(e) => {

@@ -6,16 +6,16 @@ import {
   milligramsPerLitre,
   type DoseCheck,
   type Elements,
-  findGood,
+  findProduct,
 } from '@rundel/core/products';
-import { isGivenInWater, type Good, type LabelDose } from '@rundel/core/records';
+import { isGivenInWater, type Product, type LabelDose } from '@rundel/core/records';
 import { FEED_LITRES } from '../../../ui/feed-offers.ts';
 import type { Bag, FeedingNow } from '../../../store/index.ts';
 
 /** Which feed a bag is to get: its regime's, or one chosen for all. */
 export interface BagFeed {
   readonly bag: Bag;
-  readonly good: Good;
+  readonly product: Product;
   readonly dose: LabelDose;
   readonly waterLitres: number;
   /** the regime's step that it answers */
@@ -35,7 +35,7 @@ export function waterFor(bag: Bag): number {
 export function bagFeeds(
   bags: readonly Bag[],
   feedings: ReadonlyMap<string, FeedingNow>,
-  goods: readonly Good[],
+  products: readonly Product[],
   forAll: string | undefined,
 ): readonly BagFeed[] {
   return bags.flatMap((bag): BagFeed[] => {
@@ -44,22 +44,22 @@ export function bagFeeds(
       .flatMap((state) => (state.kind === 'due' ? [state] : []))
       .sort((a, b) => (a.target < b.target ? -1 : 1))[0];
     const step = forAll === undefined ? due?.step : undefined;
-    const goodId = forAll ?? step?.goodId;
-    const good = goodId === undefined ? undefined : findGood(goodId, goods);
-    const dose = step?.dose ?? good?.feed?.dose;
-    if (!good || !dose) return [];
+    const productId = forAll ?? step?.productId;
+    const product = productId === undefined ? undefined : findProduct(productId, products);
+    const dose = step?.dose ?? product?.feed?.dose;
+    if (!product || !dose) return [];
     const waterLitres = waterFor(bag);
     const regimeId = feeding?.regime?.id;
     const answers = step && regimeId !== undefined ? { regimeId, stepId: step.id } : undefined;
-    return [{ bag, good, dose, waterLitres, step: answers }];
+    return [{ bag, product, dose, waterLitres, step: answers }];
   });
 }
 
 /** A part of the batch with what its mixer should know. */
 export interface MixedPart {
   readonly part: BatchPart;
-  readonly good: Good;
-  readonly partner: Good | undefined;
+  readonly product: Product;
+  readonly partner: Product | undefined;
   readonly check: DoseCheck | undefined;
   /** what plants get of it, mg/L, both parts together; undefined where it cannot be told */
   readonly mgPerLitre: Elements | undefined;
@@ -73,26 +73,26 @@ export interface MixedPart {
  */
 export function mixedBatch(
   feeds: readonly BagFeed[],
-  goods: readonly Good[],
+  products: readonly Product[],
   canLitres: number,
   handfulLitres: number,
   ownDose: Readonly<Record<string, number>>,
 ): readonly MixedPart[] {
-  const needs = feeds.map(({ bag, good, dose, waterLitres }): BatchNeed => ({
+  const needs = feeds.map(({ bag, product, dose, waterLitres }): BatchNeed => ({
     containerId: bag.container.id,
     waterLitres,
     plants: bag.occupants.length,
     mixLitres: bag.body.fill.mixLitres,
-    goodId: good.id,
-    dose: { ...dose, amount: ownDose[good.id] ?? dose.amount },
+    productId: product.id,
+    dose: { ...dose, amount: ownDose[product.id] ?? dose.amount },
   }));
   return batchOf(needs, canLitres).flatMap((part): MixedPart[] => {
-    const good = findGood(part.goodId, goods);
-    if (!good?.feed) return [];
-    const partnerId = good.feed.partnerId;
-    const partner = partnerId === undefined ? undefined : findGood(partnerId, goods);
-    const isWet = part.kind === 'in-water' && isGivenInWater(good.feed.form);
-    const both = [good, ...(partner ? [partner] : [])].map((each) => {
+    const product = findProduct(part.productId, products);
+    if (!product?.feed) return [];
+    const partnerId = product.feed.partnerId;
+    const partner = partnerId === undefined ? undefined : findProduct(partnerId, products);
+    const isWet = part.kind === 'in-water' && isGivenInWater(product.feed.form);
+    const both = [product, ...(partner ? [partner] : [])].map((each) => {
       const grams = gramsOfFeed(part.dose, each, handfulLitres);
       return grams === undefined || !each.label ? undefined : milligramsPerLitre(grams, each.label);
     });
@@ -100,11 +100,11 @@ export function mixedBatch(
     return [
       {
         part,
-        good,
+        product,
         partner,
-        check: checkDose(part.dose, good.feed.dose, good, handfulLitres),
+        check: checkDose(part.dose, product.feed.dose, product, handfulLitres),
         mgPerLitre,
-        ec: mgPerLitre && !good.isOrganic ? ecOf(mgPerLitre) : undefined,
+        ec: mgPerLitre && !product.isOrganic ? ecOf(mgPerLitre) : undefined,
       },
     ];
   });

@@ -6,7 +6,7 @@ import {
   type FeedFacts,
   type FeedForm,
   type FeedUnit,
-  type Good,
+  type Product,
   type LabelDose,
   type NutrientLabel,
 } from '@rundel/core/records';
@@ -52,17 +52,17 @@ export type FeedFormReading =
 const text = (value: number | undefined) => (value === undefined ? '' : String(value));
 
 /** The form of a product, or of a new one. */
-export function feedFormOf(good: Good | undefined, system: UnitSystem): ProductForm {
-  const { feed, label } = good ?? {};
+export function feedFormOf(product: Product | undefined, system: UnitSystem): ProductForm {
+  const { feed, label } = product ?? {};
   return {
-    name: good?.name ?? '',
+    name: product?.name ?? '',
     form: feed?.form ?? 'liquid',
     n: text(label?.n),
     p2o5: text(label?.p2o5),
     k2o: text(label?.k2o),
     ca: text(label?.ca),
     mg: text(label?.mg),
-    density: text(good?.kilogramsPerLitre),
+    density: text(product?.kilogramsPerLitre),
     dose: text(feed && toldDose(feed.dose, system)),
     unit: feed?.dose.unit ?? 'millilitre',
     per: feed?.dose.per ?? 'litre',

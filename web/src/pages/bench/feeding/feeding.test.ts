@@ -1,8 +1,8 @@
 import { bagFeeding, bagWater, warmthOf } from '@rundel/core/garden-state';
 import { gannetSlip } from '@rundel/core/demo';
-import { liveEntries, type Good } from '@rundel/core/records';
-import { FEEDING_SCHOOLS } from '@rundel/core/feeding';
-import { FEEDS, findGood } from '@rundel/core/products';
+import { liveEntries, type Product } from '@rundel/core/records';
+import { FEEDING_PRACTICES } from '@rundel/core/feeding';
+import { FEEDS, findProduct } from '@rundel/core/products';
 import { describe, expect, it } from 'vitest';
 import { bagOf, type Bag } from '../../../store/bags.ts';
 import type { FeedingNow } from '../../../workers/estimate.worker.ts';
@@ -30,14 +30,14 @@ describe('the batch of some bags', () => {
 
   it('takes what each bag’s regime asks for next', () => {
     const feeds = bagFeeds(bags, feedings, [], undefined);
-    expect(feeds.map((f) => f.good.id)).toEqual(['tomato-liquid', 'tomato-liquid', 'nutrient-a']);
+    expect(feeds.map((f) => f.product.id)).toEqual(['tomato-liquid', 'tomato-liquid', 'nutrient-a']);
     expect(feeds[0]?.step).toEqual({ regimeId: 'potash-from-set', stepId: 'liquid' });
   });
 
   it('or one product for all, which then answers no step', () => {
     const feeds = bagFeeds(bags, feedings, [], 'fish-liquid');
     expect(feeds).toHaveLength(3);
-    expect(feeds.every((f) => f.good.id === 'fish-liquid' && f.step === undefined)).toBe(true);
+    expect(feeds.every((f) => f.product.id === 'fish-liquid' && f.step === undefined)).toBe(true);
   });
 
   it('gives every bag some water, and a dry one more', () => {
@@ -49,7 +49,7 @@ describe('the batch of some bags', () => {
   it('tells what a litre brings, both parts together, and the EC of minerals alone', () => {
     const feeds = bagFeeds(bags, feedings, [], undefined);
     const parts = mixedBatch(feeds, [], 9, 0.05, {});
-    const nutrient = parts.find((p) => p.good.id === 'nutrient-a');
+    const nutrient = parts.find((p) => p.product.id === 'nutrient-a');
     expect(nutrient?.partner?.id).toBe('nutrient-b');
     // 4 mL × 1.2 kg/L = 4.8 g of each: (5 + 1) % N
     expect(nutrient?.mgPerLitre?.n).toBeCloseTo(288, 6);
@@ -68,19 +68,19 @@ describe('the batch of some bags', () => {
 });
 
 describe('a product’s form', () => {
-  const liquid = feedFormOf(findGood('tomato-liquid'), 'metric');
+  const liquid = feedFormOf(findProduct('tomato-liquid'), 'metric');
   const refused = (change: Partial<ProductForm>) => {
     const read = readFeedForm({ ...liquid, ...change }, 'metric');
     return read.kind === 'refused' ? { ...read.problems, codes: read.remarks.map((r) => r.code) } : undefined;
   };
 
   it.each(
-    FEEDS.flatMap((good) =>
-      (['metric', 'us', 'uk'] as const).map((system) => [good.id, system, good] as const),
+    FEEDS.flatMap((product) =>
+      (['metric', 'us', 'uk'] as const).map((system) => [product.id, system, product] as const),
     ),
-  )('%s reads back as it was, in %s units', (_, system, good) => {
-    const read = readFeedForm(feedFormOf(good, system), system, good.feed?.steep);
-    expect(read).toMatchObject({ kind: 'read', feed: good.feed, label: good.label });
+  )('%s reads back as it was, in %s units', (_, system, product) => {
+    const read = readFeedForm(feedFormOf(product, system), system, product.feed?.steep);
+    expect(read).toMatchObject({ kind: 'read', feed: product.feed, label: product.label });
   });
 
   it('takes a US label as it is printed: a spoon in each gallon', () => {
@@ -88,9 +88,9 @@ describe('a product’s form', () => {
     const read = readFeedForm(typed, 'us');
     expect(read.kind === 'read' && read.feed.dose.amount).toBeCloseTo(1 / 3.785412, 4);
     if (read.kind !== 'read') throw new Error('not read');
-    const good = { ...(findGood('tomato-liquid') as Good), feed: read.feed };
-    expect(feedFormOf(good, 'us').dose).toBe('1');
-    expect(feedFormOf(good, 'metric').dose).toBe('0.264172');
+    const product = { ...(findProduct('tomato-liquid') as Product), feed: read.feed };
+    expect(feedFormOf(product, 'us').dose).toBe('1');
+    expect(feedFormOf(product, 'metric').dose).toBe('0.264172');
   });
 
   it('says what is wrong beside its field', () => {
@@ -163,14 +163,14 @@ describe('products as a table', () => {
 
 describe('a regime’s form', () => {
   it.each(
-    FEEDING_SCHOOLS.flatMap((r) => (['metric', 'us'] as const).map((system) => [r.id, system, r] as const)),
-  )('%s reads back as it was, in %s units', (_, system, school) => {
-    const steps = school.steps.map((s) => stepFormOf(s, findGood(s.goodId)?.feed?.dose, system));
-    const { id: _id, ...rest } = school;
+    FEEDING_PRACTICES.flatMap((r) => (['metric', 'us'] as const).map((system) => [r.id, system, r] as const)),
+  )('%s reads back as it was, in %s units', (_, system, practice) => {
+    const steps = practice.steps.map((s) => stepFormOf(s, findProduct(s.productId)?.feed?.dose, system));
+    const { id: _id, ...rest } = practice;
     expect(readRegime({ ...rest, steps }, system)).toEqual(rest);
   });
 
-  const step = stepFormOf(FEEDING_SCHOOLS[0]?.steps[0] as never, undefined, 'metric');
+  const step = stepFormOf(FEEDING_PRACTICES[0]?.steps[0] as never, undefined, 'metric');
   it.each([
     [{ fromDays: '12', toDays: '8' }, /longest time .* shorter/],
     [{ fromDays: '7.5' }, /whole numbers/],

@@ -1,6 +1,6 @@
 import { feedProblems } from '@rundel/core/products';
 import {
-  type OwnGood,
+  type OwnProduct,
   type Pack,
   FEED_FORMS,
   FEED_UNITS,
@@ -8,14 +8,14 @@ import {
   isGivenInWater,
   nutrientLabelSchema,
   type FeedForm,
-  type Good,
+  type Product,
 } from '@rundel/core/records';
 import Papa from 'papaparse';
 import { FEED_PROBLEM_WORDS } from '../../../text/feed-text.ts';
 
 /** A product as it stands in a file, without an id. */
-export type FileFeed = Pick<OwnGood, 'name' | 'kind' | 'unit'> &
-  Partial<Pick<OwnGood, 'label' | 'kilogramsPerLitre' | 'isOrganic' | 'feed'>> & {
+export type FileFeed = Pick<OwnProduct, 'name' | 'kind' | 'unit'> &
+  Partial<Pick<OwnProduct, 'label' | 'kilogramsPerLitre' | 'isOrganic' | 'feed'>> & {
     /** a pack that was given with it, in the product's unit */
     readonly pack: { readonly amount: number; readonly price: number } | undefined;
   };
@@ -43,31 +43,31 @@ const COLUMNS = [
 type Row = Partial<Record<(typeof COLUMNS)[number], string | number>>;
 
 /** The products as a table that any spreadsheet opens. */
-export function feedsAsCsv(goods: readonly Good[], packs: readonly Pack[]): string {
+export function feedsAsCsv(products: readonly Product[], packs: readonly Pack[]): string {
   return Papa.unparse(
     {
       fields: [...COLUMNS],
-      data: goods.flatMap((good) => {
-        const { feed, label } = good;
+      data: products.flatMap((product) => {
+        const { feed, label } = product;
         if (!feed) return [];
-        const pack = packs.find((p) => p.goodId === good.id && !p.binnedAt && p.price !== undefined);
+        const pack = packs.find((p) => p.productId === product.id && !p.binnedAt && p.price !== undefined);
         const row: Row = {
-          name: good.name,
+          name: product.name,
           form: feed.form,
           n: label?.n ?? '',
           p2o5: label?.p2o5 ?? '',
           k2o: label?.k2o ?? '',
           ca: label?.ca ?? '',
           mg: label?.mg ?? '',
-          kg_per_litre: good.kilogramsPerLitre ?? '',
+          kg_per_litre: product.kilogramsPerLitre ?? '',
           dose: feed.dose.amount,
           dose_unit: feed.dose.unit,
           dose_per: feed.dose.per,
           days_between: feed.intervalDays ?? '',
           months: feed.months ?? '',
           grams_each: feed.gramsEach ?? '',
-          partner: goods.find((g) => g.id === feed.partnerId)?.name ?? '',
-          organic: good.isOrganic ? 'yes' : '',
+          partner: products.find((g) => g.id === feed.partnerId)?.name ?? '',
+          organic: product.isOrganic ? 'yes' : '',
           pack_amount: pack?.amount ?? '',
           pack_price: pack?.price ?? '',
         };
@@ -85,7 +85,7 @@ export interface FeedsReading {
 }
 
 /** In what unit the shed counts a form. */
-export function shedUnit(form: FeedForm): Good['unit'] {
+export function shedUnit(form: FeedForm): Product['unit'] {
   if (form === 'spike') return 'piece';
   return isGivenInWater(form) && form !== 'soluble' ? 'litre' : 'kilogram';
 }
@@ -95,7 +95,7 @@ export function shedUnit(form: FeedForm): Good['unit'] {
  *
  * @param known products that the other part of a two-part nutrient may name
  */
-export function readFeedsCsv(text: string, known: readonly Pick<Good, 'id' | 'name'>[] = []): FeedsReading {
+export function readFeedsCsv(text: string, known: readonly Pick<Product, 'id' | 'name'>[] = []): FeedsReading {
   const { data, meta } = Papa.parse<Record<string, string>>(text.trim(), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -124,7 +124,7 @@ export function readFeedsCsv(text: string, known: readonly Pick<Good, 'id' | 'na
 function readRow(
   row: Record<string, string>,
   name: string,
-  known: readonly Pick<Good, 'id' | 'name'>[],
+  known: readonly Pick<Product, 'id' | 'name'>[],
 ): FileFeed | string {
   const partner = known.find((g) => g.name === (row['partner'] ?? '').trim());
   if (name === '' || name.length > 60) return 'It has no name, or one of more than 60 letters.';
@@ -161,12 +161,12 @@ function readRow(
   const kilogramsPerLitre = number('kg_per_litre');
   if (kilogramsPerLitre !== undefined && !(kilogramsPerLitre > 0 && kilogramsPerLitre <= 5))
     return 'Its kg_per_litre is not between 0 and 5.';
-  const good = {
+  const product = {
     ...(hasLabel && label.success ? { label: label.data } : {}),
     ...(kilogramsPerLitre === undefined ? {} : { kilogramsPerLitre }),
     feed: feed.data,
   };
-  const fatal = feedProblems(good).find(({ isFatal }) => isFatal);
+  const fatal = feedProblems(product).find(({ isFatal }) => isFatal);
   if (fatal) return FEED_PROBLEM_WORDS[fatal.code];
   const [amount, price] = [number('pack_amount'), number('pack_price')];
   const isOrganic = /^(yes|true|1)$/i.test((row['organic'] ?? '').trim());
@@ -175,7 +175,7 @@ function readRow(
     kind: 'feed',
     unit: shedUnit(form),
     ...(isOrganic ? { isOrganic } : {}),
-    ...good,
+    ...product,
     pack: amount && amount > 0 && price !== undefined && price >= 0 ? { amount, price } : undefined,
   };
 }

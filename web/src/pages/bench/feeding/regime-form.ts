@@ -16,7 +16,7 @@ export interface StepForm {
   readonly start: Trigger['on'];
   readonly weeks: string;
   readonly monthDay: string;
-  readonly goodId: string;
+  readonly productId: string;
   readonly isAsLabel: boolean;
   readonly amount: string;
   readonly unit: FeedUnit;
@@ -45,7 +45,7 @@ export function stepFormOf(step: RegimeStep, labelDose: LabelDose | undefined, s
     start: start.on,
     weeks: start.on === 'weeks' ? String(start.weeks) : '2',
     monthDay: start.on === 'date' ? start.monthDay : '06-01',
-    goodId: step.goodId,
+    productId: step.productId,
     isAsLabel: step.dose === undefined,
     amount: dose ? String(toldDose(dose, system)) : '1',
     unit: dose?.unit ?? 'gram',
@@ -80,7 +80,7 @@ export function readStep(form: StepForm, system: UnitSystem): RegimeStep | strin
   const read = regimeStepSchema.safeParse({
     id: form.id,
     start: triggerOf(form.start, form.weeks, form.monthDay),
-    goodId: form.goodId,
+    productId: form.productId,
     ...(form.isAsLabel
       ? {}
       : {

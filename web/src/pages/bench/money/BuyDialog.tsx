@@ -1,10 +1,10 @@
 import { InputAdornment, TextField } from '@mui/material';
-import { findGood } from '@rundel/core/products';
+import { findProduct } from '@rundel/core/products';
 import { useState } from 'react';
 import { FormDialog } from '../../../ui/EntryDialogs.tsx';
-import { goodAmount, goodName } from '../../../text/goods-text.ts';
+import { productAmount, productName } from '../../../text/product-text.ts';
 import { useGarden, useMoney, useShown } from '../../../store/index.ts';
-import { goodUnitSymbol, readGoodAmount } from './good-texts.ts';
+import { productUnitSymbol, readProductAmount } from '../../../text/product-amount.ts';
 import { midSentence } from '../../../text/text.ts';
 
 /** What happened to a good in the shed. */
@@ -19,13 +19,13 @@ const WORDS: Record<ShedAct, { readonly title: string; readonly amount: string; 
 
 /** One act in the shed: bought, used, counted, or a price that was only seen. */
 export function BuyDialog({
-  goodId,
+  productId,
   act = 'bought',
   amount: proposed,
   paid: proposedPrice,
   onClose,
 }: {
-  readonly goodId: string;
+  readonly productId: string;
   readonly act?: ShedAct;
   readonly amount?: number | undefined;
   readonly paid?: number | undefined;
@@ -34,19 +34,19 @@ export function BuyDialog({
   const { garden, clock, record } = useGarden();
   const shown = useShown();
   const money = useMoney();
-  const good = findGood(goodId, garden.goods) ?? { id: goodId, name: goodId, kind: 'other', unit: 'piece' };
-  const [amount, setAmount] = useState(proposed === undefined ? '' : goodAmount(good, proposed, shown));
+  const product = findProduct(productId, garden.products) ?? { id: productId, name: productId, kind: 'other', unit: 'piece' };
+  const [amount, setAmount] = useState(proposed === undefined ? '' : productAmount(product, proposed, shown));
   const [paid, setPaid] = useState(proposedPrice === undefined ? '' : proposedPrice.toFixed(2));
   const [problems, setProblems] = useState<{ amount?: string; paid?: string }>({});
   const words = WORDS[act];
   const submit = async () => {
-    const read = readGoodAmount(amount, good, shown.system, { low: act === 'counted' ? 0 : 0.001 });
+    const read = readProductAmount(amount, product, shown.system, { low: act === 'counted' ? 0 : 0.001 });
     const price = money.read(paid);
     if (read.kind !== 'given')
       return setProblems({ amount: read.kind === 'refused' ? read.problem : 'Please give an amount.' });
     if (price.kind === 'refused') return setProblems({ paid: price.problem });
     if (act === 'priced' && price.kind !== 'given') return setProblems({ paid: 'What did it cost?' });
-    const base = { at: clock.now(), goodId, amount: read.inner };
+    const base = { at: clock.now(), productId, amount: read.inner };
     await record(
       [
         act === 'bought'
@@ -55,14 +55,14 @@ export function BuyDialog({
             ? { kind: 'priced', ...base, price: price.kind === 'given' ? price.amount : 0 }
             : { kind: act, ...base },
       ],
-      `${midSentence(goodName(goodId, garden.goods))} ${act === 'priced' ? 'priced' : act}`,
+      `${midSentence(productName(productId, garden.products))} ${act === 'priced' ? 'priced' : act}`,
     );
     onClose();
     return undefined;
   };
   return (
     <FormDialog
-      title={`${words.title} ${midSentence(good.name)}`}
+      title={`${words.title} ${midSentence(product.name)}`}
       isOpen
       onClose={onClose}
       onSubmit={() => void submit()}
@@ -79,7 +79,7 @@ export function BuyDialog({
           htmlInput: { inputMode: 'decimal' },
           input: {
             endAdornment: (
-              <InputAdornment position="end">{goodUnitSymbol(good, shown.system)}</InputAdornment>
+              <InputAdornment position="end">{productUnitSymbol(product, shown.system)}</InputAdornment>
             ),
           },
         }}

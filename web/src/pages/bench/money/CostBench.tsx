@@ -12,7 +12,7 @@ import {
 import type { BagCost, CostLine } from '@rundel/core/stock';
 import { useState } from 'react';
 import { titleOf } from '../../../text/bag-text.ts';
-import { goodName } from '../../../text/goods-text.ts';
+import { productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { COST_WORDS } from '../../../text/cost-text.ts';
 import { useBags, useGarden, useMoney } from '../../../store/index.ts';
@@ -58,7 +58,7 @@ export default function CostBench() {
             {money.show(total / bags.length)} each.
           </strong>{' '}
           {unpriced.length > 0 &&
-            `Not in it, for want of a price: ${unpriced.map((id) => (id === 'bag' ? 'some of the bags themselves' : midSentence(goodName(id, garden.goods)))).join(', ')}.`}
+            `Not in it, for want of a price: ${unpriced.map((id) => (id === 'bag' ? 'some of the bags themselves' : midSentence(productName(id, garden.products)))).join(', ')}.`}
         </Typography>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockEnd: 2 }}>
           <Button variant="contained" onClick={() => setDialog('spent')}>

@@ -1,12 +1,12 @@
 import { Box, Button, IconButton, InputAdornment, TextField, Typography } from '@mui/material';
 import { IconTrash } from '@tabler/icons-react';
 import type { Draft, Pack } from '@rundel/core/records';
-import { findGood } from '@rundel/core/products';
+import { findProduct } from '@rundel/core/products';
 import { useState } from 'react';
 import { FormDialog } from '../../../ui/EntryDialogs.tsx';
-import { goodAmount, goodName } from '../../../text/goods-text.ts';
+import { productAmount, productName } from '../../../text/product-text.ts';
 import { newId, useGarden, useMoney, useShown, type RecordChange } from '../../../store/index.ts';
-import { goodUnitSymbol, readGoodAmount } from './good-texts.ts';
+import { productUnitSymbol, readProductAmount } from '../../../text/product-amount.ts';
 import { midSentence } from '../../../text/text.ts';
 
 interface PackText {
@@ -16,17 +16,17 @@ interface PackText {
 }
 
 /** The packs in which a good is sold, and what they cost now; a changed price goes into the price log. */
-export function PacksDialog({ goodId, onClose }: { readonly goodId: string; onClose(): void }) {
+export function PacksDialog({ productId, onClose }: { readonly productId: string; onClose(): void }) {
   const { garden, clock, saveRecords } = useGarden();
   const shown = useShown();
   const money = useMoney();
-  const good = findGood(goodId, garden.goods) ?? { id: goodId, name: goodId, kind: 'other', unit: 'piece' };
-  const before = garden.packs.filter((p) => !p.binnedAt && p.goodId === goodId);
+  const product = findProduct(productId, garden.products) ?? { id: productId, name: productId, kind: 'other', unit: 'piece' };
+  const before = garden.packs.filter((p) => !p.binnedAt && p.productId === productId);
   const [rows, setRows] = useState<readonly PackText[]>(() =>
     before.length > 0
       ? before.map((p) => ({
           id: p.id,
-          amount: goodAmount(good, p.amount, shown),
+          amount: productAmount(product, p.amount, shown),
           price: p.price === undefined ? '' : String(p.price),
         }))
       : [{ id: newId('pack'), amount: '', price: '' }],
@@ -34,7 +34,7 @@ export function PacksDialog({ goodId, onClose }: { readonly goodId: string; onCl
   const [isTried, setTried] = useState(false);
   const read = rows.map((row) => ({
     row,
-    amount: readGoodAmount(row.amount, good, shown.system),
+    amount: readProductAmount(row.amount, product, shown.system),
     price: money.read(row.price),
   }));
   const set = (id: string, patch: Partial<PackText>) =>
@@ -49,7 +49,7 @@ export function PacksDialog({ goodId, onClose }: { readonly goodId: string; onCl
       const known = before.find((p) => p.id === row.id);
       const after: Pack = {
         id: row.id,
-        goodId,
+        productId,
         amount: amount.inner,
         ...(known?.name ? { name: known.name } : {}),
         ...(price.kind === 'given' ? { price: price.amount } : {}),
@@ -59,18 +59,18 @@ export function PacksDialog({ goodId, onClose }: { readonly goodId: string; onCl
       if (known && known.amount === after.amount && known.price === after.price) continue;
       changes.push({ table: 'packs', before: known, after });
       if (after.price !== undefined && after.price !== known?.price) {
-        drafts.push({ kind: 'priced', at: now, goodId, amount: after.amount, price: after.price });
+        drafts.push({ kind: 'priced', at: now, productId, amount: after.amount, price: after.price });
       }
     }
     for (const gone of before.filter((p) => !rows.some((row) => row.id === p.id))) {
       changes.push({ table: 'packs', before: gone, after: { ...gone, binnedAt: now, changedAt: now } });
     }
-    if (changes.length > 0) await saveRecords(changes, drafts, `packs of ${midSentence(good.name)} kept`);
+    if (changes.length > 0) await saveRecords(changes, drafts, `packs of ${midSentence(product.name)} kept`);
     onClose();
   };
   return (
     <FormDialog
-      title={`Packs of ${midSentence(goodName(goodId, garden.goods))}`}
+      title={`Packs of ${midSentence(productName(productId, garden.products))}`}
       isOpen
       onClose={onClose}
       onSubmit={() => void submit()}
@@ -94,7 +94,7 @@ export function PacksDialog({ goodId, onClose }: { readonly goodId: string; onCl
               htmlInput: { inputMode: 'decimal' },
               input: {
                 endAdornment: (
-                  <InputAdornment position="end">{goodUnitSymbol(good, shown.system)}</InputAdornment>
+                  <InputAdornment position="end">{productUnitSymbol(product, shown.system)}</InputAdornment>
                 ),
               },
             }}

@@ -1,22 +1,22 @@
 import { Box, Button, Menu, MenuItem, TextField, Typography } from '@mui/material';
 import { IconDotsVertical } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
-import { findGood, GOODS } from '@rundel/core/products';
-import { GOOD_KINDS, type Good, type GoodKind, type OwnGood } from '@rundel/core/records';
+import { findProduct, PRODUCTS } from '@rundel/core/products';
+import { PRODUCT_KINDS, type Product, type ProductKind, type OwnProduct } from '@rundel/core/records';
 import type { PriceLog, Stock } from '@rundel/core/stock';
 import { useState } from 'react';
-import { goodAmount, goodName, priceUnit } from '../../../text/goods-text.ts';
+import { productAmount, productName, priceUnit } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { Worked } from '../../../ui/Worked.tsx';
 import { MONTHS, shortDay } from '../../../text/text.ts';
 import { useGarden, useMoney, useShown } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { BuyDialog, type ShedAct } from './BuyDialog.tsx';
-import { GoodDialog } from './GoodDialog.tsx';
+import { ProductDialog } from './ProductDialog.tsx';
 import { PacksDialog } from './PacksDialog.tsx';
 import { PriceDots } from './PriceDots.tsx';
 
-const KIND_WORDS: Record<GoodKind, string> = {
+const KIND_WORDS: Record<ProductKind, string> = {
   ingredient: 'For mixes',
   amendment: 'To work in',
   feed: 'Feeds',
@@ -26,9 +26,9 @@ const KIND_WORDS: Record<GoodKind, string> = {
 };
 
 type Open =
-  | { readonly kind: 'act'; readonly act: ShedAct; readonly goodId: string }
-  | { readonly kind: 'packs'; readonly goodId: string }
-  | { readonly kind: 'good'; readonly good: OwnGood | undefined };
+  | { readonly kind: 'act'; readonly act: ShedAct; readonly productId: string }
+  | { readonly kind: 'packs'; readonly productId: string }
+  | { readonly kind: 'product'; readonly product: OwnProduct | undefined };
 
 /** What is in the shed by its diary, with what it cost and when that was cheap. */
 export default function ShedBench() {
@@ -36,14 +36,14 @@ export default function ShedBench() {
   const { stocks, logs } = useSupplies();
   const [open, setOpen] = useState<Open>();
   const close = () => setOpen(undefined);
-  const known = (id: string) => findGood(id, garden.goods);
-  const rows = new Set([...stocks.map((s) => s.goodId), ...logs.map((l) => l.goodId)]);
+  const known = (id: string) => findProduct(id, garden.products);
+  const rows = new Set([...stocks.map((s) => s.productId), ...logs.map((l) => l.productId)]);
   return (
     <Box>
       <Panel>
         <PutIn
-          onPut={(goodId) => setOpen({ kind: 'act', act: 'bought', goodId })}
-          onNew={() => setOpen({ kind: 'good', good: undefined })}
+          onPut={(productId) => setOpen({ kind: 'act', act: 'bought', productId })}
+          onNew={() => setOpen({ kind: 'product', product: undefined })}
         />
       </Panel>
       {rows.size === 0 && (
@@ -52,7 +52,7 @@ export default function ShedBench() {
           counted down by what you record.
         </Typography>
       )}
-      {GOOD_KINDS.map((kind) => {
+      {PRODUCT_KINDS.map((kind) => {
         const ids = [...rows].filter((id) => (known(id)?.kind ?? 'other') === kind);
         if (ids.length === 0) return null;
         return (
@@ -61,45 +61,45 @@ export default function ShedBench() {
               {ids.map((id) => (
                 <ShedRow
                   key={id}
-                  good={known(id)}
-                  goodId={id}
-                  stock={stocks.find((s) => s.goodId === id)}
-                  log={logs.find((l) => l.goodId === id)}
-                  onAct={(act) => setOpen({ kind: 'act', act, goodId: id })}
-                  onPacks={() => setOpen({ kind: 'packs', goodId: id })}
-                  onChange={() => setOpen({ kind: 'good', good: garden.goods.find((g) => g.id === id) })}
+                  product={known(id)}
+                  productId={id}
+                  stock={stocks.find((s) => s.productId === id)}
+                  log={logs.find((l) => l.productId === id)}
+                  onAct={(act) => setOpen({ kind: 'act', act, productId: id })}
+                  onPacks={() => setOpen({ kind: 'packs', productId: id })}
+                  onChange={() => setOpen({ kind: 'product', product: garden.products.find((g) => g.id === id) })}
                 />
               ))}
             </Box>
           </Panel>
         );
       })}
-      {open?.kind === 'act' && <BuyDialog goodId={open.goodId} act={open.act} onClose={close} />}
-      {open?.kind === 'packs' && <PacksDialog goodId={open.goodId} onClose={close} />}
-      {open?.kind === 'good' && <GoodDialog good={open.good} onClose={close} />}
+      {open?.kind === 'act' && <BuyDialog productId={open.productId} act={open.act} onClose={close} />}
+      {open?.kind === 'packs' && <PacksDialog productId={open.productId} onClose={close} />}
+      {open?.kind === 'product' && <ProductDialog product={open.product} onClose={close} />}
     </Box>
   );
 }
 
-function PutIn({ onPut, onNew }: { onPut(goodId: string): void; onNew(): void }) {
+function PutIn({ onPut, onNew }: { onPut(productId: string): void; onNew(): void }) {
   const { garden } = useGarden();
-  const [goodId, setGood] = useState(GOODS[0]?.id ?? '');
+  const [productId, setProduct] = useState(PRODUCTS[0]?.id ?? '');
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
       <TextField
         select
         label="Put in the shed"
-        value={goodId}
-        onChange={(e) => setGood(e.target.value)}
+        value={productId}
+        onChange={(e) => setProduct(e.target.value)}
         sx={{ minWidth: 280, flex: { xs: 1, sm: 'none' } }}
       >
-        {[...garden.goods.filter((g) => !g.binnedAt), ...GOODS].map((good) => (
-          <MenuItem key={good.id} value={good.id}>
-            {good.name}
+        {[...garden.products.filter((g) => !g.binnedAt), ...PRODUCTS].map((product) => (
+          <MenuItem key={product.id} value={product.id}>
+            {product.name}
           </MenuItem>
         ))}
       </TextField>
-      <Button variant="contained" sx={{ minHeight: 56 }} onClick={() => onPut(goodId)}>
+      <Button variant="contained" sx={{ minHeight: 56 }} onClick={() => onPut(productId)}>
         How much?
       </Button>
       <Button variant="outlined" sx={{ minHeight: 56 }} onClick={onNew}>
@@ -110,16 +110,16 @@ function PutIn({ onPut, onNew }: { onPut(goodId: string): void; onNew(): void })
 }
 
 function ShedRow({
-  good,
-  goodId,
+  product,
+  productId,
   stock,
   log,
   onAct,
   onPacks,
   onChange,
 }: {
-  readonly good: Good | undefined;
-  readonly goodId: string;
+  readonly product: Product | undefined;
+  readonly productId: string;
   readonly stock: Stock | undefined;
   readonly log: PriceLog | undefined;
   onAct(act: ShedAct): void;
@@ -131,7 +131,7 @@ function ShedRow({
   const money = useMoney();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const today = dayOf(clock.now());
-  const amount = (value: number) => goodAmount(good, value, shown);
+  const amount = (value: number) => productAmount(product, value, shown);
   const act = (kind: ShedAct) => {
     setAnchor(null);
     onAct(kind);
@@ -139,7 +139,7 @@ function ShedRow({
   const most = stock ? Math.max(...runningTotals(stock), 1e-9) : 1;
   const left = Math.max(0, stock?.left ?? 0);
   const oldest = stock?.lots[0];
-  const unit = priceUnit(good, shown);
+  const unit = priceUnit(product, shown);
   return (
     <Box component="li" sx={{ borderBlockEnd: '1px solid var(--line)', paddingBlock: 1 }}>
       <Box
@@ -152,11 +152,11 @@ function ShedRow({
         }}
       >
         <Box>
-          <strong>{good?.name ?? goodName(goodId, garden.goods)}</strong>
-          {good?.label && (
+          <strong>{product?.name ?? productName(productId, garden.products)}</strong>
+          {product?.label && (
             <Box sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>
-              N {good.label.n}, P₂O₅ {good.label.p2o5}, K₂O {good.label.k2o}
-              {good.label.ca ? `, Ca ${good.label.ca}` : ''} %
+              N {product.label.n}, P₂O₅ {product.label.p2o5}, K₂O {product.label.k2o}
+              {product.label.ca ? `, Ca ${product.label.ca}` : ''} %
             </Box>
           )}
         </Box>
@@ -198,7 +198,7 @@ function ShedRow({
           )}
         </Box>
         <Button
-          aria-label={`What happened to ${good?.name ?? goodId}`}
+          aria-label={`What happened to ${product?.name ?? productId}`}
           aria-haspopup="menu"
           onClick={(e) => setAnchor(e.currentTarget)}
           sx={{
@@ -230,7 +230,7 @@ function ShedRow({
         >
           Packs and prices
         </MenuItem>
-        {garden.goods.some((g) => g.id === goodId) && (
+        {garden.products.some((g) => g.id === productId) && (
           <MenuItem
             onClick={() => {
               setAnchor(null);

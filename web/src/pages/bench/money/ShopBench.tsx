@@ -1,12 +1,12 @@
 import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { IconCopy, IconDownload, IconPrinter } from '@tabler/icons-react';
-import { findGood } from '@rundel/core/products';
+import { findProduct } from '@rundel/core/products';
 import { needsOf, shoppingList, type ShoppingLine } from '@rundel/core/stock';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
 import { download } from '../../../ui/download.ts';
-import { goodAmount, goodName } from '../../../text/goods-text.ts';
+import { productAmount, productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { useGarden, useMoney, useShown } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
@@ -36,7 +36,7 @@ export default function ShopBench() {
         fills.map((fill) => ({
           mix: fill.mix,
           looseLitres: fill.newLitres,
-          amendments: sumByGood(fill.amendments.map((a) => [a.good.id, a.grams / 1000])),
+          amendments: sumByProduct(fill.amendments.map((a) => [a.product.id, a.grams / 1000])),
         })),
       ),
     );
@@ -49,17 +49,17 @@ export default function ShopBench() {
         needs.set('lime', (needs.get('lime') ?? 0) + reuse.limeGrams / 1000);
       }
     }
-    return shoppingList(needs, packs, new Map(stocks.map((s) => [s.goodId, s.left])));
+    return shoppingList(needs, packs, new Map(stocks.map((s) => [s.productId, s.left])));
   }, [chosen, garden, handful?.litres, live, packs, plan, stocks]);
   if (bags.length === 0)
     return <NoBags words="Add the bags that you want to fill; then what to buy stands here." />;
   const labels = chosen.map((b) => b.container.label).join(', ');
   // without a single price there is no sum to show: nothing would be a lie
   const isPriced = list.lines.some((line) => line.plan.kind === 'packs');
-  const unpriced = list.unpriced.map((id) => midSentence(goodName(id, garden.goods))).join(', ');
+  const unpriced = list.unpriced.map((id) => midSentence(productName(id, garden.products))).join(', ');
   const copy = async () => {
     try {
-      await navigator.clipboard.writeText(listAsText(list, packs, garden.goods, shown, money));
+      await navigator.clipboard.writeText(listAsText(list, packs, garden.products, shown, money));
       say('Copied.');
     } catch {
       say('The browser would not copy it; print it or save the CSV.');
@@ -111,12 +111,12 @@ export default function ShopBench() {
             </TableHead>
             <TableBody>
               {list.lines.map((line) => {
-                const good = findGood(line.goodId, garden.goods);
-                const amount = (value: number) => goodAmount(good, value, shown);
+                const product = findProduct(line.productId, garden.products);
+                const amount = (value: number) => productAmount(product, value, shown);
                 const { plan: how } = line;
                 return (
-                  <TableRow key={line.goodId}>
-                    <TableCell>{goodName(line.goodId, garden.goods)}</TableCell>
+                  <TableRow key={line.productId}>
+                    <TableCell>{productName(line.productId, garden.products)}</TableCell>
                     <TableCell align="right">{amount(line.need)}</TableCell>
                     <TableCell align="right">{line.fromShed > 0 ? amount(line.fromShed) : ''}</TableCell>
                     <TableCell>
@@ -125,7 +125,7 @@ export default function ShopBench() {
                       ) : how.kind === 'no-packs' ? (
                         `${amount(line.toBuy)}, loose or in any pack`
                       ) : (
-                        <strong>{packsWords(line, packs, garden.goods, shown)}</strong>
+                        <strong>{packsWords(line, packs, garden.products, shown)}</strong>
                       )}
                     </TableCell>
                     <TableCell align="right">
@@ -141,7 +141,7 @@ export default function ShopBench() {
                         : ''}
                     </TableCell>
                     <TableCell sx={{ whiteSpace: 'nowrap', '@media print': { display: 'none' } }}>
-                      <Button size="small" onClick={() => setPricing(line.goodId)}>
+                      <Button size="small" onClick={() => setPricing(line.productId)}>
                         Packs and prices
                       </Button>
                       {how.kind !== 'enough' && (
@@ -177,7 +177,7 @@ export default function ShopBench() {
             onClick={() =>
               download(
                 `shopping-${clock.now().slice(0, 10)}.csv`,
-                listAsCsv(list, packs, garden.goods, shown),
+                listAsCsv(list, packs, garden.products, shown),
                 'text/csv',
               )
             }
@@ -189,10 +189,10 @@ export default function ShopBench() {
           </Box>
         </Box>
       </Panel>
-      {pricing && <PacksDialog goodId={pricing} onClose={() => setPricing(undefined)} />}
+      {pricing && <PacksDialog productId={pricing} onClose={() => setPricing(undefined)} />}
       {buying && (
         <BuyDialog
-          goodId={buying.goodId}
+          productId={buying.productId}
           amount={
             buying.plan.kind === 'packs' || buying.plan.kind === 'unpriced'
               ? buying.plan.cover.amount
@@ -206,8 +206,8 @@ export default function ShopBench() {
   );
 }
 
-function sumByGood(pairs: readonly (readonly [string, number])[]): ReadonlyMap<string, number> {
+function sumByProduct(pairs: readonly (readonly [string, number])[]): ReadonlyMap<string, number> {
   const sums = new Map<string, number>();
-  for (const [goodId, amount] of pairs) sums.set(goodId, (sums.get(goodId) ?? 0) + amount);
+  for (const [productId, amount] of pairs) sums.set(productId, (sums.get(productId) ?? 0) + amount);
   return sums;
 }

@@ -1,14 +1,14 @@
-import type { Good } from '@rundel/core/records';
+import type { Product } from '@rundel/core/records';
 import type { ShoppingLine, ShoppingList } from '@rundel/core/stock';
 import Papa from 'papaparse';
-import { goodAmount, goodName } from '../../../text/goods-text.ts';
+import { productAmount, productName } from '../../../text/product-text.ts';
 import type { Money, Shown } from '../../../store/index.ts';
-import { findGood } from '@rundel/core/products';
+import { findProduct } from '@rundel/core/products';
 
 /** What a pack is called in a list: its own name, or its amount. */
 export interface NamedPack {
   readonly id: string;
-  readonly goodId: string;
+  readonly productId: string;
   readonly amount: number;
   readonly name?: string | undefined;
 }
@@ -17,15 +17,15 @@ export interface NamedPack {
 export function packsWords(
   line: ShoppingLine,
   packs: readonly NamedPack[],
-  goods: readonly Good[],
+  products: readonly Product[],
   shown: Shown,
 ): string {
   if (line.plan.kind !== 'packs' && line.plan.kind !== 'unpriced') return '';
-  const good = findGood(line.goodId, goods);
+  const product = findProduct(line.productId, products);
   return line.plan.cover.packs
     .map(({ id, count }) => {
       const pack = packs.find((p) => p.id === id);
-      const size = pack ? goodAmount(good, pack.amount, shown) : '?';
+      const size = pack ? productAmount(product, pack.amount, shown) : '?';
       return `${count} × ${pack?.name ? `${pack.name}, ${size}` : size}`;
     })
     .join(', ');
@@ -35,16 +35,16 @@ export function packsWords(
 export function listAsText(
   list: ShoppingList,
   packs: readonly NamedPack[],
-  goods: readonly Good[],
+  products: readonly Product[],
   shown: Shown,
   money: Money,
 ): string {
   const lines = list.lines
     .filter((line) => line.plan.kind !== 'enough')
     .map((line) => {
-      const good = findGood(line.goodId, goods);
-      const what = `${goodName(line.goodId, goods)}: ${goodAmount(good, line.toBuy, shown)}`;
-      const how = packsWords(line, packs, goods, shown);
+      const product = findProduct(line.productId, products);
+      const what = `${productName(line.productId, products)}: ${productAmount(product, line.toBuy, shown)}`;
+      const how = packsWords(line, packs, products, shown);
       const price =
         line.plan.kind === 'packs' ? `, ${money.show(line.plan.cover.price)}` : ', price not known';
       return how === '' ? `${what} (by the amount)` : `${what} → ${how}${price}`;
@@ -58,19 +58,19 @@ export function listAsText(
 export function listAsCsv(
   list: ShoppingList,
   packs: readonly NamedPack[],
-  goods: readonly Good[],
+  products: readonly Product[],
   shown: Shown,
 ): string {
   return Papa.unparse(
     list.lines.map((line) => {
       const cover = line.plan.kind === 'packs' || line.plan.kind === 'unpriced' ? line.plan.cover : undefined;
       return {
-        good: goodName(line.goodId, goods),
-        unit: findGood(line.goodId, goods)?.unit ?? 'piece',
+        product: productName(line.productId, products),
+        unit: findProduct(line.productId, products)?.unit ?? 'piece',
         need: round(line.need),
         from_shed: round(line.fromShed),
         to_buy: round(line.toBuy),
-        packs: packsWords(line, packs, goods, shown),
+        packs: packsWords(line, packs, products, shown),
         price: line.plan.kind === 'packs' ? line.plan.cover.price.toFixed(2) : '',
         left_over: cover ? round(cover.over) : '',
       };

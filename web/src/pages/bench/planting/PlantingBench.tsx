@@ -3,8 +3,8 @@ import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
 import { plantingTaskOf } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
 import { cropOf, habitOf } from '@rundel/core/plants';
-import { planWith, STRIP_SCHOOLS, wayOf, waysFor, type OwnPlanting } from '@rundel/core/planting';
-import { type WayId } from '@rundel/core/records';
+import { planWith, STRIP_PRACTICES, plantingMethodOf, plantingMethodsFor, type OwnPlanting } from '@rundel/core/planting';
+import { type PlantingMethodId } from '@rundel/core/records';
 import { useMemo, useState } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
@@ -22,7 +22,7 @@ import { useBags, useGarden, useShown, type Bag } from '../../../store/index.ts'
 import { NoBags } from '../NoBags.tsx';
 import { PlanFigures } from '../bags-and-mix/PlanFigures.tsx';
 import { PlantingTrial } from './PlantingTrial.tsx';
-import { WayList } from './WayList.tsx';
+import { MethodList } from './MethodList.tsx';
 
 /** A seedling tried in a bag by every way it could go in; the drawing is the editor. Nothing is stored. */
 export default function PlantingBench() {
@@ -44,19 +44,19 @@ function OneBag({
 }) {
   const { garden, clock, saveSettings } = useGarden();
   const shown = useShown();
-  const { units, depthSchoolId } = garden.settings;
+  const { units, depthPracticeId } = garden.settings;
   const today = dayOf(clock.now());
   const schema = useMemo(() => plantingFormSchema(units, today), [today, units]);
   const form = useForm<PlantingFormValues, unknown, z.output<typeof schema>>({
     resolver: zodResolver(schema),
-    defaultValues: { ...emptyPlantingForm(today, depthSchoolId), stem: shown.show(300, 'height') },
+    defaultValues: { ...emptyPlantingForm(today, depthPracticeId), stem: shown.show(300, 'height') },
     mode: 'onChange',
   });
   const values = useWatch({ control: form.control }) as PlantingFormValues;
   const planting = useMemo(() => schema.safeParse(values).data, [schema, values]);
-  const [wayId, setWay] = useState<WayId>();
+  const [plantingMethodId, setPlantingMethod] = useState<PlantingMethodId>();
   const [own, setOwn] = useState<OwnPlanting>({});
-  const stripSchool = STRIP_SCHOOLS.find((s) => s.id === garden.settings.stripSchoolId) ?? STRIP_SCHOOLS[0];
+  const stripPractice = STRIP_PRACTICES.find((s) => s.id === garden.settings.stripPracticeId) ?? STRIP_PRACTICES[0];
   const crop = cropOf(values.cropId);
   const habit = habitOf(values.cropId, values.habitId);
   const task = useMemo(
@@ -65,20 +65,20 @@ function OneBag({
       plantingTaskOf(
         bag.body,
         bag.container.stations.length,
-        planting.schoolId ?? depthSchoolId,
+        planting.practiceId ?? depthPracticeId,
         crop,
         habit,
         planting.seedling,
       ),
-    [bag.body, bag.container.stations.length, crop, depthSchoolId, habit, planting],
+    [bag.body, bag.container.stations.length, crop, depthPracticeId, habit, planting],
   );
-  const ways = useMemo(() => (task ? waysFor(task) : []), [task]);
-  const best = ways[0];
-  const chosenId = wayId ?? (best?.kind === 'planned' ? best.plan.wayId : best?.wayId);
-  const result = task && chosenId ? planWith(wayOf(chosenId), task, own) : undefined;
+  const plantingMethods = useMemo(() => (task ? plantingMethodsFor(task) : []), [task]);
+  const best = plantingMethods[0];
+  const chosenId = plantingMethodId ?? (best?.kind === 'planned' ? best.plan.plantingMethodId : best?.plantingMethodId);
+  const result = task && chosenId ? planWith(plantingMethodOf(chosenId), task, own) : undefined;
   const hasRoom = bag.occupants.length < bag.container.stations.length;
-  const choose = (id: WayId) => {
-    setWay(id);
+  const choose = (id: PlantingMethodId) => {
+    setPlantingMethod(id);
     setOwn({});
   };
   return (
@@ -105,13 +105,13 @@ function OneBag({
         {crop.depth === 'stem-roots' && (
           <Select
             label="When leaves come off"
-            value={stripSchool.id}
-            options={STRIP_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
-            onChange={(id) => void saveSettings({ ...garden.settings, stripSchoolId: id })}
-            help={stripSchool.words}
+            value={stripPractice.id}
+            options={STRIP_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
+            onChange={(id) => void saveSettings({ ...garden.settings, stripPracticeId: id })}
+            help={stripPractice.words}
           />
         )}
-        <WayList ways={ways} chosenId={chosenId} onChoose={choose} />
+        <MethodList plantingMethods={plantingMethods} chosenId={chosenId} onChoose={choose} />
       </Box>
       {result && planting && task ? (
         <Box>
@@ -134,7 +134,7 @@ function OneBag({
             bag={bag}
             isOwn={Object.keys(own).length > 0}
             onReset={() => setOwn({})}
-            stripSchool={stripSchool.id}
+            stripPractice={stripPractice.id}
           />
           <Box
             sx={{
@@ -148,7 +148,7 @@ function OneBag({
             {hasRoom && result.outcome.kind === 'planned' && (
               <Button
                 component={Link}
-                to={`/round/planting?bag=${bag.container.id}&way=${result.outcome.plan.wayId}&${plantingQuery(values)}`}
+                to={`/round/planting?bag=${bag.container.id}&way=${result.outcome.plan.plantingMethodId}&${plantingQuery(values)}`}
                 variant="contained"
               >
                 Plant it today
@@ -157,7 +157,7 @@ function OneBag({
             <Button variant="outlined" onClick={() => print()}>
               Print it
             </Button>
-            <Button component={Link} to={`/stands/${bag.container.id}`} variant="outlined">
+            <Button component={Link} to={`/bags/${bag.container.id}`} variant="outlined">
               To bag {bag.container.label}
             </Button>
           </Box>

@@ -121,7 +121,7 @@ function handlesFor(
   if (outcome.kind !== 'planned') return [];
   const { plan } = outcome;
   const handles: SectionHandle[] = [];
-  const canBury = plan.wayId === 'upright' || plan.wayId === 'low-start' || plan.wayId === 'ring';
+  const canBury = plan.plantingMethodId === 'upright' || plan.plantingMethodId === 'low-start' || plan.plantingMethodId === 'ring';
   if (canBury && crop.depth === 'stem-roots') {
     const surface = plan.levelMillimetres;
     const low = Math.max(seedling.ballMillimetres, surface - seedling.stemMillimetres);
@@ -142,7 +142,7 @@ function handlesFor(
       label: 'Level of the mix',
       z: plan.levelMillimetres,
       low: seedling.ballMillimetres + 10,
-      high: plan.wayId === 'upright' ? scene.heightMillimetres : site.mixMillimetres,
+      high: plan.plantingMethodId === 'upright' ? scene.heightMillimetres : site.mixMillimetres,
       text: `${depth(plan.levelMillimetres)} of mix`,
       side: 'right',
       onMove: (z) => onOwn({ levelMillimetres: z }),

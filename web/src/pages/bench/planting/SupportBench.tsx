@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import type { Draft } from '@rundel/core/records';
-import { SUPPORT_SCHOOLS, supportNeeds, supportOf, type RankedSupport } from '@rundel/core/plants';
+import { SUPPORT_PRACTICES, supportNeeds, supportOf, type RankedSupport } from '@rundel/core/plants';
 import { useMemo, useRef, useState } from 'react';
 import { titleOf } from '../../../text/bag-text.ts';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
@@ -26,7 +26,7 @@ export default function SupportBench() {
   const [ids, setIds] = useState<readonly string[]>();
   const [openId, setOpen] = useState<string>();
   const choice = useRef<HTMLElement>(null);
-  const stock = useMemo(() => new Map(stocks.map((s) => [s.goodId, s.left])), [stocks]);
+  const stock = useMemo(() => new Map(stocks.map((s) => [s.productId, s.left])), [stocks]);
   const chosen = useMemo(() => bags.filter((b) => ids?.includes(b.container.id) ?? true), [bags, ids]);
   const tail = settings.stringTail ?? 'loop';
   const ranked = useMemo(
@@ -81,13 +81,13 @@ export default function SupportBench() {
       })),
       ...needs
         .filter((n) => n.fromShed > 0)
-        .map((n) => ({ kind: 'used' as const, at, goodId: n.goodId, amount: n.fromShed })),
+        .map((n) => ({ kind: 'used' as const, at, productId: n.productId, amount: n.fromShed })),
     ];
     await saveRecords([], drafts, `supports put up at ${supported.length} bags`);
   };
   const better = chosen.flatMap((bag) => {
     const best = ranked.get(bag.container.id)?.[0];
-    return best && best.fit === 'good' && best.kind.id !== bag.container.support.kind
+    return best && best.fit === 'product' && best.kind.id !== bag.container.support.kind
       ? [[bag, best] as const]
       : [];
   });
@@ -182,11 +182,11 @@ export default function SupportBench() {
         />
         <Select
           label="Supports go on"
-          value={settings.supportSchoolId ?? SUPPORT_SCHOOLS[0].id}
-          options={SUPPORT_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
-          onChange={(id) => void saveSettings({ ...settings, supportSchoolId: id })}
+          value={settings.supportPracticeId ?? SUPPORT_PRACTICES[0].id}
+          options={SUPPORT_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
+          onChange={(id) => void saveSettings({ ...settings, supportPracticeId: id })}
           help={
-            SUPPORT_SCHOOLS.find((s) => s.id === settings.supportSchoolId)?.words ?? SUPPORT_SCHOOLS[0].words
+            SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId)?.words ?? SUPPORT_PRACTICES[0].words
           }
         />
       </SupportNeeds>

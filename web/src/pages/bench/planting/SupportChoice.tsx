@@ -89,7 +89,7 @@ export function SupportChoice({
               {isTried && (
                 <Box sx={{ paddingInline: 1, paddingBlockEnd: 1 }}>
                   <Typography variant="body2">
-                    {r.kind.words} {r.kind.school ?? ''}
+                    {r.kind.words} {r.kind.practice ?? ''}
                   </Typography>
                   {!isUsed && (
                     <Button variant="contained" onClick={() => onUse(r)} sx={{ marginBlockStart: 1 }}>

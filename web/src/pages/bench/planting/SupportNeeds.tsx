@@ -1,9 +1,9 @@
 import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
-import { findGood } from '@rundel/core/products';
+import { findProduct } from '@rundel/core/products';
 import { wireLoad, type SupportNeed } from '@rundel/core/plants';
 import type { ReactNode } from 'react';
 import { Caution } from '../../../ui/Caution.tsx';
-import { goodAmount, goodName } from '../../../text/goods-text.ts';
+import { productAmount, productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { useGarden, useShown } from '../../../store/index.ts';
 
@@ -22,8 +22,8 @@ export function SupportNeeds({
   const { garden } = useGarden();
   const shown = useShown();
   const load = wireLoad(canopySquareMetres);
-  const hasCanes = needs.some((n) => n.goodId.startsWith('cane'));
-  const amount = (goodId: string, value: number) => goodAmount(findGood(goodId, garden.goods), value, shown);
+  const hasCanes = needs.some((n) => n.productId.startsWith('cane'));
+  const amount = (productId: string, value: number) => productAmount(findProduct(productId, garden.products), value, shown);
   return (
     <Panel title="What that takes">
       <Box
@@ -52,21 +52,21 @@ export function SupportNeeds({
             </TableHead>
             <TableBody>
               {needs.map((need) => (
-                <TableRow key={need.goodId}>
+                <TableRow key={need.productId}>
                   <TableCell>
-                    {goodName(need.goodId, garden.goods)}
+                    {productName(need.productId, garden.products)}
                     {need.lengthMillimetres !== undefined && (
                       <Box component="span" sx={{ color: 'text.secondary' }}>
                         , the longest {shown.show(need.lengthMillimetres, 'height')}
                       </Box>
                     )}
                   </TableCell>
-                  <TableCell align="right">{amount(need.goodId, need.amount)}</TableCell>
+                  <TableCell align="right">{amount(need.productId, need.amount)}</TableCell>
                   <TableCell align="right">
-                    {need.fromShed > 0 ? amount(need.goodId, need.fromShed) : ''}
+                    {need.fromShed > 0 ? amount(need.productId, need.fromShed) : ''}
                   </TableCell>
                   <TableCell align="right">
-                    <strong>{need.toBuy > 0 ? amount(need.goodId, need.toBuy) : 'nothing'}</strong>
+                    <strong>{need.toBuy > 0 ? amount(need.productId, need.toBuy) : 'nothing'}</strong>
                   </TableCell>
                 </TableRow>
               ))}

@@ -32,7 +32,7 @@ const TAKES: Partial<Record<SupportKindId, readonly (readonly [string, number])[
 /** Kinds of support that the shed has the making of. */
 export function supportsInShed(stock: ReadonlyMap<string, number>): readonly SupportKindId[] {
   return (Object.keys(TAKES) as SupportKindId[]).filter((id) =>
-    TAKES[id]?.every(([goodId, amount]) => (stock.get(goodId) ?? 0) >= amount),
+    TAKES[id]?.every(([productId, amount]) => (stock.get(productId) ?? 0) >= amount),
   );
 }
 
@@ -56,7 +56,7 @@ export function rankedFor(
     holdsCane: bag.body.kind.holdsCane,
     liesFlat: bag.body.kind.isClosed,
     hasOwnFrame: bag.body.kind.id === 'reservoir',
-    wireMillimetres: bag.stand?.wireMillimetres,
+    wireMillimetres: bag.place?.wireMillimetres,
     mixTopMillimetres: mixTopOf(bag.body),
     inShed: supportsInShed(stock),
   });
@@ -79,7 +79,7 @@ export function heldPlants(bag: Bag, settings: Settings): readonly HeldPlant[] {
     topMillimetres: heightMillimetres,
     mixTopMillimetres: mixTopOf(bag.body),
     leaders: occupant.plant.leaders ?? 1,
-    buriedMillimetres: plantingOf(occupant, bag.body, settings.depthSchoolId)?.buriedMillimetres ?? 0,
+    buriedMillimetres: plantingOf(occupant, bag.body, settings.depthPracticeId)?.buriedMillimetres ?? 0,
     ballMillimetres: occupant.planted.seedling.ballMillimetres,
   }));
 }
@@ -92,7 +92,7 @@ export function outgrownOf(
 ): { readonly when: Reaching; readonly plantedOn: string } | undefined {
   const { kind, heightMillimetres } = bag.container.support;
   const [occupant] = bag.occupants;
-  if (!occupant || supportOf(kind).stands === 'nowhere') return undefined;
+  if (!occupant || supportOf(kind).footing === 'nowhere') return undefined;
   const { belief } = growthOf(occupant, bag.body, live, settings);
   const above = Math.max(1, heightMillimetres - mixTopOf(bag.body));
   return { when: daysToReach(belief, above), plantedOn: occupant.plantedOn };

@@ -134,10 +134,10 @@ function OneDrip({ bag }: { readonly bag: Bag }) {
         </Box>
         {setting && (
           <Typography sx={{ marginBlockEnd: 1.5 }}>
-            That gives <strong>{shown.show(litresADay(setting), 'drink')}</strong> on a day that it runs;{' '}
+            That gives <strong>{shown.show(litresADay(setting), 'water')}</strong> on a day that it runs;{' '}
             {ahead.length > 0 && (
               <>
-                the bag will use about <strong>{shown.show(wanted, 'drink')}</strong> a day in the week to
+                the bag will use about <strong>{shown.show(wanted, 'water')}</strong> a day in the week to
                 come.
               </>
             )}
@@ -146,7 +146,7 @@ function OneDrip({ bag }: { readonly bag: Bag }) {
         {setting && ahead.length > 0 && (
           <Typography sx={{ marginBlockEnd: 1.5 }} aria-live="polite">
             {proposal
-              ? `I would set ${proposal.minutes} min ${proposal.timesADay === 1 ? 'once' : `${proposal.timesADay} times`} a day: ${shown.show(proposal.litresADay, 'drink')}, in runs that the mix can take up. A look at each round is still wanted: drippers clog, and no timer feels the mix.`
+              ? `I would set ${proposal.minutes} min ${proposal.timesADay === 1 ? 'once' : `${proposal.timesADay} times`} a day: ${shown.show(proposal.litresADay, 'water')}, in runs that the mix can take up. A look at each round is still wanted: drippers clog, and no timer feels the mix.`
               : 'These drippers cannot bring it in four runs of half an hour: more of them, or larger ones, and a drink by hand meanwhile.'}
           </Typography>
         )}

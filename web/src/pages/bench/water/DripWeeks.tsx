@@ -50,8 +50,8 @@ export function DripWeeks({
                     ? `, ${week.days} ${week.days === 1 ? 'day' : 'days'}`
                     : ''}
               </TableCell>
-              <TableCell>{shown.show(week.useLitres, 'drink')}</TableCell>
-              <TableCell>{week.dripLitres > 0 ? shown.show(week.dripLitres, 'drink') : 'none'}</TableCell>
+              <TableCell>{shown.show(week.useLitres, 'water')}</TableCell>
+              <TableCell>{week.dripLitres > 0 ? shown.show(week.dripLitres, 'water') : 'none'}</TableCell>
               <TableCell aria-hidden>
                 <Bar share={week.useLitres / most} colour="var(--leaf)" isFaint={week.isAhead} />
                 <Bar share={week.dripLitres / most} colour="var(--water-4)" isFaint={week.isAhead} />

@@ -79,8 +79,8 @@ export default function MeasuresPanel() {
               {measure.kind === 'handful'
                 ? `${(measure.litres / UNITS.tablespoon.factor).toFixed(1)} tablespoons`
                 : measure.kind === 'dripper'
-                  ? `${shown.show(measure.litres * 60, 'drink')} an hour`
-                  : `${shown.show(measure.litres, 'drink')}${measure.kind === 'hose' ? ' a second' : ''}`}
+                  ? `${shown.show(measure.litres * 60, 'water')} an hour`
+                  : `${shown.show(measure.litres, 'water')}${measure.kind === 'hose' ? ' a second' : ''}`}
             </Box>
             <IconButton
               aria-label={`Change ${measure.name}`}
@@ -108,11 +108,11 @@ export default function MeasuresPanel() {
             select
             label="Propose drinks in"
             value={
-              pourable.some((m) => m.id === garden.settings.drinkMeasureId)
-                ? garden.settings.drinkMeasureId
+              pourable.some((m) => m.id === garden.settings.wateringMeasureId)
+                ? garden.settings.wateringMeasureId
                 : pourable[0]?.id
             }
-            onChange={(e) => void saveSettings({ ...garden.settings, drinkMeasureId: e.target.value })}
+            onChange={(e) => void saveSettings({ ...garden.settings, wateringMeasureId: e.target.value })}
             sx={{ minWidth: 200 }}
           >
             {pourable.map((m) => (
@@ -139,7 +139,7 @@ function MeasureDialog({ measure, onClose }: { readonly measure: Measure | undef
   const [kind, setKind] = useState<MeasureKind>(measure?.kind ?? 'can');
   const [name, setName] = useState(measure?.name ?? '');
   const [amount, setAmount] = useState(
-    measure && !TESTED[measure.kind] && measure.kind !== 'handful' ? shown.show(measure.litres, 'drink') : '',
+    measure && !TESTED[measure.kind] && measure.kind !== 'handful' ? shown.show(measure.litres, 'water') : '',
   );
   const [second, setSecond] = useState(
     measure?.kind === 'handful'
@@ -157,7 +157,7 @@ function MeasureDialog({ measure, onClose }: { readonly measure: Measure | undef
       if (!(number >= 0.2 && number <= 40)) return setProblems({ second: 'From 0.2 to 40 tablespoons.' });
       litres = number * UNITS.tablespoon.factor;
     } else {
-      const read = readAmount(amount, { purpose: 'drink', system: shown.system, low: 0.005, high: 100 });
+      const read = readAmount(amount, { purpose: 'water', system: shown.system, low: 0.005, high: 100 });
       if (read.kind !== 'given')
         return setProblems({ amount: read.kind === 'refused' ? read.problem : 'Please give an amount.' });
       const test = TESTED[kind];
@@ -207,7 +207,7 @@ function MeasureDialog({ measure, onClose }: { readonly measure: Measure | undef
       />
       {kind !== 'handful' && (
         <AmountField
-          purpose="drink"
+          purpose="water"
           label={TESTED[kind]?.caught ?? 'It holds'}
           value={amount}
           onChange={(e) => setAmount(e.target.value)}

@@ -2,9 +2,9 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { Alert, Box, Button, IconButton, Typography } from '@mui/material';
 import { IconX } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
-import { cropOf, SUPPORT_SCHOOLS } from '@rundel/core/plants';
-import { ORDER_SCHOOLS, orderSchoolOf, STRIP_SCHOOLS, wayOf } from '@rundel/core/planting';
-import { WAY_IDS } from '@rundel/core/records';
+import { cropOf, SUPPORT_PRACTICES } from '@rundel/core/plants';
+import { ORDER_PRACTICES, orderPracticeOf, STRIP_PRACTICES, plantingMethodOf } from '@rundel/core/planting';
+import { PLANTING_METHOD_IDS } from '@rundel/core/records';
 import { useMemo, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import { Link, useSearchParams } from 'react-router';
@@ -42,7 +42,7 @@ export function SessionSetup({
   const schema = useMemo(() => plantingFormSchema(settings.units, today), [settings.units, today]);
   const form = useForm<PlantingFormValues, unknown, z.output<typeof schema>>({
     resolver: zodResolver(schema),
-    defaultValues: plantingFrom(params, emptyPlantingForm(today, settings.depthSchoolId)),
+    defaultValues: plantingFrom(params, emptyPlantingForm(today, settings.depthPracticeId)),
     mode: 'onTouched',
   });
   const items = session?.items ?? [];
@@ -52,7 +52,7 @@ export function SessionSetup({
     const asked = params.get('bag');
     return asked ? [asked] : [];
   });
-  const askedWay = WAY_IDS.find((id) => id === params.get('way'));
+  const askedMethod = PLANTING_METHOD_IDS.find((id) => id === params.get('method'));
   const [isMoistened, setMoistened] = useState(session?.isMoistened ?? true);
   const [problems, setProblems] = useState<readonly string[]>([]);
   const chosen = open.filter((b) => chosenIds.includes(b.container.id));
@@ -61,12 +61,12 @@ export function SessionSetup({
     onKeep({ startedAt: session?.startedAt ?? clock.now(), hasBegun, isMoistened, items: [...next] });
   const add = form.handleSubmit((result) => {
     if (chosen.length === 0) return setProblems(['Choose at least one bag with room in it.']);
-    const found = chosen.map((bag) => ({ bag, fit: itemFor(bag, result, settings, askedWay) }));
+    const found = chosen.map((bag) => ({ bag, fit: itemFor(bag, result, settings, askedMethod) }));
     setProblems(
       found.flatMap(({ bag, fit }) =>
         fit.kind === 'cannot' && fit.outcome.kind === 'cannot'
           ? [
-              `Bag ${bag.container.label} is left out. ${obstacleWords(fit.outcome.wayId, fit.outcome.obstacle, shown)} ${remedyWords(fit.outcome.obstacle.remedies)}`,
+              `Bag ${bag.container.label} is left out. ${obstacleWords(fit.outcome.plantingMethodId, fit.outcome.obstacle, shown)} ${remedyWords(fit.outcome.obstacle.remedies)}`,
             ]
           : [],
       ),
@@ -75,9 +75,9 @@ export function SessionSetup({
     setChosen([]);
     return undefined;
   });
-  const order = orderSchoolOf(settings.orderSchoolId);
-  const support = SUPPORT_SCHOOLS.find((s) => s.id === settings.supportSchoolId) ?? SUPPORT_SCHOOLS[0];
-  const strip = STRIP_SCHOOLS.find((s) => s.id === settings.stripSchoolId) ?? STRIP_SCHOOLS[0];
+  const order = orderPracticeOf(settings.orderPracticeId);
+  const support = SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId) ?? SUPPORT_PRACTICES[0];
+  const strip = STRIP_PRACTICES.find((s) => s.id === settings.stripPracticeId) ?? STRIP_PRACTICES[0];
   const change = (patch: Partial<typeof settings>) => void saveSettings({ ...settings, ...patch });
   if (free.length === 0 && items.length === 0) {
     return (
@@ -85,7 +85,7 @@ export function SessionSetup({
         <Typography sx={{ marginBlockEnd: 2 }}>
           Every bag is planted. Clear one out on its page, or add a bag.
         </Typography>
-        <Button component={Link} to="/stands/new" variant="contained">
+        <Button component={Link} to="/bags/new" variant="contained">
           Add a bag
         </Button>
       </Panel>
@@ -158,7 +158,7 @@ export function SessionSetup({
                   <Box sx={{ flex: 1, paddingBlock: 1 }}>
                     <strong>{bag?.container.label}</strong> {item.varietyName},{' '}
                     {shown.show(item.seedling.stemMillimetres, 'height')} tall:{' '}
-                    {wayOf(item.wayId).name.toLowerCase()}
+                    {plantingMethodOf(item.plantingMethodId).name.toLowerCase()}
                   </Box>
                   <IconButton
                     aria-label={`Leave bag ${bag?.container.label ?? ''} out`}
@@ -202,22 +202,22 @@ export function SessionSetup({
             <Select
               label="Order of the work"
               value={order.id}
-              options={ORDER_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
-              onChange={(id) => change({ orderSchoolId: id })}
+              options={ORDER_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
+              onChange={(id) => change({ orderPracticeId: id })}
               help={order.words}
             />
             <Select
               label="Leaves come off"
               value={strip.id}
-              options={STRIP_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
-              onChange={(id) => change({ stripSchoolId: id })}
+              options={STRIP_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
+              onChange={(id) => change({ stripPracticeId: id })}
               help={strip.words}
             />
             <Select
               label="Supports go on"
               value={support.id}
-              options={SUPPORT_SCHOOLS.map((s) => ({ id: s.id, words: s.name }))}
-              onChange={(id) => change({ supportSchoolId: id })}
+              options={SUPPORT_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
+              onChange={(id) => change({ supportPracticeId: id })}
               help={support.words}
             />
           </Box>

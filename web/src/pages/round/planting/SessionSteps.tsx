@@ -14,7 +14,7 @@ import {
 } from '../../../text/planting-text.ts';
 import { fillsWords } from '../../../text/text.ts';
 import { BagSection, imaginedOccupant, sceneOf, withPlan } from '../../../section/index.ts';
-import { drinkMeasure, useGarden, useShown } from '../../../store/index.ts';
+import { wateringMeasure, useGarden, useShown } from '../../../store/index.ts';
 import type { SessionBagState } from './session.ts';
 
 /** The steps in working order, one open at a time; each is ticked bag by bag, or at all of them at once. */
@@ -216,8 +216,8 @@ function BagTick({
 function BagWords({ step, state }: { readonly step: StepId; readonly state: SessionBagState }) {
   const { garden } = useGarden();
   const shown = useShown();
-  const { bag, plan, item, drinkLitres } = state;
-  const measure = drinkMeasure(garden);
+  const { bag, plan, item, wateringLitres } = state;
+  const measure = wateringMeasure(garden);
   switch (step) {
     case 'strip':
       return stripSentence(plan.stem.stripLeaves, 'at-once');
@@ -227,10 +227,10 @@ function BagWords({ step, state }: { readonly step: StepId; readonly state: Sess
       const { kind, heightMillimetres } = bag.container.support;
       return `${supportOf(kind).name}, ${shown.show(heightMillimetres, 'height')} above the ground`;
     }
-    case 'drink':
-      return `${shown.show(drinkLitres, 'drink')}, about ${fillsWords(inMeasure(drinkLitres, measure).count, measure)}, close to the stem`;
+    case 'watering':
+      return `${shown.show(wateringLitres, 'water')}, about ${fillsWords(inMeasure(wateringLitres, measure).count, measure)}, close to the stem`;
     case 'soak':
-      return item.wayId === 'net-cup' ? 'Rinse the roots bare.' : '';
+      return item.plantingMethodId === 'net-cup' ? 'Rinse the roots bare.' : '';
     default:
       return '';
   }
@@ -240,7 +240,7 @@ function PlantSection({ state: { bag, item, plan } }: { readonly state: SessionB
   const { clock, garden } = useGarden();
   const shown = useShown();
   const now = clock.now();
-  const planting = { ...item, schoolId: item.schoolId, plantedOn: undefined };
+  const planting = { ...item, practiceId: item.practiceId, plantedOn: undefined };
   const scene = withPlan(
     sceneOf(
       bag.container,

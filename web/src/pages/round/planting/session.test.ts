@@ -21,14 +21,14 @@ function bagOf(label: string, kindId: string, litres: number, stations = 1): Bag
     size: { by: 'label', litres },
     mixId: 'bought',
     mulchMillimetres: 0,
-    standId: garden.stands[0]?.id ?? '',
+    placeId: garden.places[0]?.id ?? '',
     stations: Array.from({ length: stations }, (_, i) => ({ id: `stn_session${label}${i}` })),
     support: { kind: 'stake', heightMillimetres: 1500 },
     order: Number(label),
     ...stamps,
   };
   const body = bodyOf(container, garden);
-  return { container, stand: garden.stands[0], body, occupants: [], name: 'empty', water: undefined };
+  return { container, place: garden.places[0], body, occupants: [], name: 'empty', water: undefined };
 }
 
 const bags = [bagOf('1', 'round-fabric', 57), bagOf('2', 'pillow', 50, 3)];
@@ -38,7 +38,7 @@ const seedlings = {
   varietyName: 'Lantern Drop',
   plantName: undefined,
   seedling: { stemMillimetres: 300, ballMillimetres: 90 },
-  schoolId: 'first-leaves',
+  practiceId: 'first-leaves',
 };
 
 function begun(): PlantingSession {
@@ -53,7 +53,7 @@ function begun(): PlantingSession {
 /** The diary after some ticks. */
 function after(
   session: PlantingSession,
-  steps: readonly (readonly [step: 'soak' | 'plant' | 'drink', bag: number])[],
+  steps: readonly (readonly [step: 'soak' | 'plant' | 'watering', bag: number])[],
 ) {
   const states = sessionState(session, bags, [], settings);
   const ticks = steps.map(([step, at]) => {
@@ -69,14 +69,14 @@ function after(
 
 describe('a planting session', () => {
   it('chooses for each bag the simplest way that works', () => {
-    expect(begun().items.map((i) => i.wayId)).toEqual(['upright', 'trench']);
+    expect(begun().items.map((i) => i.plantingMethodId)).toEqual(['upright', 'trench']);
     expect(sessionSchema.parse(begun())).toEqual(begun());
   });
 
   it('says of a bag that nothing works in it', () => {
     const tall = { ...seedlings, seedling: { stemMillimetres: 300, ballMillimetres: 390 } };
     const fit = itemFor(bagOf('3', 'pillow', 30), tall, settings, 'upright');
-    expect(fit).toMatchObject({ kind: 'cannot', outcome: { obstacle: { stands: 'ball-too-tall' } } });
+    expect(fit).toMatchObject({ kind: 'cannot', outcome: { obstacle: { places: 'ball-too-tall' } } });
   });
 
   it('has the steps of all bags in working order, each with the bags that have it', () => {
@@ -90,13 +90,13 @@ describe('a planting session', () => {
       ['firm', 2],
       ['support', 2],
       ['label', 2],
-      ['drink', 2],
+      ['watering', 2],
       ['shade', 2],
     ]);
   });
 
   it('puts stripping after planting for who fills first, and leaves supports for later', () => {
-    const own = { ...settings, orderSchoolId: 'fill-first', supportSchoolId: 'later' };
+    const own = { ...settings, orderPracticeId: 'fill-first', supportPracticeId: 'later' };
     const order = stepsOf(sessionState(begun(), bags, [], own)).map((s) => s.step);
     expect(order.indexOf('strip')).toBeGreaterThan(order.indexOf('plant'));
     expect(order).not.toContain('support');
@@ -119,15 +119,15 @@ describe('a planting session', () => {
     const { ticks } = after(begun(), [['plant', 1]]);
     const planted = ticks[0]?.drafts ?? [];
     expect(planted).toHaveLength(3);
-    expect(planted[0]).toMatchObject({ kind: 'planted', wayId: 'trench', schoolId: 'first-leaves' });
+    expect(planted[0]).toMatchObject({ kind: 'planted', plantingMethodId: 'trench', practiceId: 'first-leaves' });
     expect(ticks[0]?.changes.map((c) => c.table)).toEqual(['varieties', 'plants', 'plants', 'plants']);
   });
 
   it('gives half of the dry drink to mix that was moistened', () => {
     const litres = (isMoistened: boolean) =>
-      sessionState({ ...begun(), isMoistened }, bags, [], settings)[0]?.drinkLitres ?? 0;
+      sessionState({ ...begun(), isMoistened }, bags, [], settings)[0]?.wateringLitres ?? 0;
     expect(litres(false)).toBeCloseTo(2 * litres(true), 0);
-    expect(after(begun(), [['drink', 0]]).live[0]).toMatchObject({ kind: 'drink', litres: litres(true) });
+    expect(after(begun(), [['watering', 0]]).live[0]).toMatchObject({ kind: 'watering', litres: litres(true) });
   });
 
   it('leaves out a bag that is gone', () => {

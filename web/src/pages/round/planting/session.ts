@@ -1,13 +1,13 @@
 import { plantingTaskOf } from '@rundel/core/garden-state';
-import { cropOf, habitOf, SUPPORT_SCHOOLS } from '@rundel/core/plants';
-import { type Draft, type Entry, momentSchema, seedlingSchema, WAY_IDS } from '@rundel/core/records';
+import { cropOf, habitOf, SUPPORT_PRACTICES } from '@rundel/core/plants';
+import { type Draft, type Entry, momentSchema, seedlingSchema, PLANTING_METHOD_IDS } from '@rundel/core/records';
 import {
-  firstDrinkLitres,
+  firstWateringLitres,
   stepsFor,
-  STRIP_SCHOOLS,
-  waysFor,
-  wayOf,
-  type OrderSchool,
+  STRIP_PRACTICES,
+  plantingMethodsFor,
+  plantingMethodOf,
+  type OrderPractice,
   type PlantingOutcome,
   type PlantingPlan,
   type StepId,
@@ -24,8 +24,8 @@ const itemSchema = z.object({
   varietyName: z.string(),
   plantName: z.string().optional(),
   seedling: seedlingSchema,
-  schoolId: z.string().optional(),
-  wayId: z.enum(WAY_IDS),
+  practiceId: z.string().optional(),
+  plantingMethodId: z.enum(PLANTING_METHOD_IDS),
 });
 export type SessionItem = z.infer<typeof itemSchema>;
 
@@ -44,16 +44,16 @@ type PlantingSettings = OpenGarden['garden']['settings'];
 /** The first of the ways that work in a bag, or the one asked for. */
 export function itemFor(
   bag: Bag,
-  result: Omit<PlantingFormResult, 'plantedOn' | 'way'>,
+  result: Omit<PlantingFormResult, 'plantedOn' | 'method'>,
   settings: PlantingSettings,
-  wayId: SessionItem['wayId'] | undefined,
+  plantingMethodId: SessionItem['plantingMethodId'] | undefined,
 ):
   | { readonly kind: 'fits'; readonly item: SessionItem }
   | { readonly kind: 'cannot'; readonly outcome: PlantingOutcome } {
-  const task = taskOf(bag, { ...result, wayId: 'upright' }, settings);
-  const outcome = wayId ? wayOf(wayId).plan(task) : (waysFor(task)[0] ?? wayOf('upright').plan(task));
+  const task = taskOf(bag, { ...result, plantingMethodId: 'upright' }, settings);
+  const outcome = plantingMethodId ? plantingMethodOf(plantingMethodId).plan(task) : (plantingMethodsFor(task)[0] ?? plantingMethodOf('upright').plan(task));
   if (outcome.kind === 'cannot') return { kind: 'cannot', outcome };
-  const { cropId, habitId, varietyName, plantName, seedling, schoolId } = result;
+  const { cropId, habitId, varietyName, plantName, seedling, practiceId } = result;
   return {
     kind: 'fits',
     item: {
@@ -63,23 +63,23 @@ export function itemFor(
       varietyName,
       seedling,
       ...(plantName ? { plantName } : {}),
-      ...(schoolId ? { schoolId } : {}),
-      wayId: outcome.plan.wayId,
+      ...(practiceId ? { practiceId } : {}),
+      plantingMethodId: outcome.plan.plantingMethodId,
     },
   };
 }
 
-type ItemSeedling = Pick<SessionItem, 'cropId' | 'habitId' | 'seedling' | 'wayId'> & {
-  readonly schoolId?: string | undefined;
+type ItemSeedling = Pick<SessionItem, 'cropId' | 'habitId' | 'seedling' | 'plantingMethodId'> & {
+  readonly practiceId?: string | undefined;
 };
 
 function taskOf(bag: Bag, item: ItemSeedling, settings: PlantingSettings) {
-  const schoolId = item.schoolId ?? settings.depthSchoolId;
+  const practiceId = item.practiceId ?? settings.depthPracticeId;
   const habit = habitOf(item.cropId, item.habitId);
   return plantingTaskOf(
     bag.body,
     bag.container.stations.length,
-    schoolId,
+    practiceId,
     cropOf(item.cropId),
     habit,
     item.seedling,
@@ -95,7 +95,7 @@ export interface SessionBagState {
   /** by step: the entries that tick it */
   readonly done: ReadonlyMap<StepId, readonly string[]>;
   /** litres of the first drink */
-  readonly drinkLitres: number;
+  readonly wateringLitres: number;
 }
 
 const TASK_OF_STEP: Partial<Record<StepId, Extract<Entry, { kind: 'tended' }>['task']>> = {
@@ -111,7 +111,7 @@ const TASK_OF_STEP: Partial<Record<StepId, Extract<Entry, { kind: 'tended' }>['t
 function stepOf(entry: Entry): StepId | undefined {
   if (entry.kind === 'planted') return 'plant';
   if (entry.kind === 'supported') return 'support';
-  if (entry.kind === 'drink') return 'drink';
+  if (entry.kind === 'watering') return 'watering';
   if (entry.kind !== 'tended') return undefined;
   return (Object.keys(TASK_OF_STEP) as StepId[]).find((step) => TASK_OF_STEP[step] === entry.task);
 }
@@ -124,12 +124,12 @@ export function sessionState(
   settings: PlantingSettings,
 ): readonly SessionBagState[] {
   const since = Date.parse(session.startedAt);
-  const stripSchool = STRIP_SCHOOLS.find((s) => s.id === settings.stripSchoolId)?.id ?? 'at-once';
-  const supportDays = SUPPORT_SCHOOLS.find((s) => s.id === settings.supportSchoolId)?.fromDays ?? 0;
+  const stripPractice = STRIP_PRACTICES.find((s) => s.id === settings.stripPracticeId)?.id ?? 'at-once';
+  const supportDays = SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId)?.fromDays ?? 0;
   return session.items.flatMap((item): SessionBagState[] => {
     const bag = bags.find((b) => b.container.id === item.containerId);
     if (!bag) return [];
-    const outcome = wayOf(item.wayId).plan(taskOf(bag, item, settings));
+    const outcome = plantingMethodOf(item.plantingMethodId).plan(taskOf(bag, item, settings));
     if (outcome.kind === 'cannot') return [];
     const { plan } = outcome;
     const done = new Map<StepId, string[]>();
@@ -142,20 +142,20 @@ export function sessionState(
     const steps = stepsFor(
       {
         isCompressed: bag.body.kind.isClosed || bag.body.real.ring !== undefined,
-        wayId: item.wayId,
+        plantingMethodId: item.plantingMethodId,
         leavesToStrip: plan.stem.stripLeaves,
-        stripSchool,
+        stripPractice,
         isSupportedNow: bag.container.support.kind !== 'none' && supportDays === 0,
       },
-      (settings.orderSchoolId as OrderSchool['id'] | undefined) ?? 'strip-first',
+      (settings.orderPracticeId as OrderPractice['id'] | undefined) ?? 'strip-first',
     );
     const share = Math.min(1, plan.levelMillimetres / bag.body.fill.mixMillimetres);
-    const drinkLitres = firstDrinkLitres(
+    const wateringLitres = firstWateringLitres(
       bag.body.fill.mixLitres * share,
       session.isMoistened,
       bag.body.assumed,
     );
-    return [{ bag, item, plan, steps, done, drinkLitres: Math.max(0.1, Math.round(drinkLitres * 10) / 10) }];
+    return [{ bag, item, plan, steps, done, wateringLitres: Math.max(0.1, Math.round(wateringLitres * 10) / 10) }];
   });
 }
 
@@ -180,7 +180,7 @@ export function stepsOf(
 /** What ticking a step at a bag writes: a diary entry, and for the planting itself the plant's records. */
 export function tickOf(
   step: StepId,
-  { bag, item, plan, drinkLitres }: SessionBagState,
+  { bag, item, plan, wateringLitres }: SessionBagState,
   varieties: OpenGarden['garden']['varieties'],
   now: string,
 ): { readonly changes: readonly RecordChange[]; readonly drafts: readonly Draft[] } {
@@ -191,10 +191,10 @@ export function tickOf(
     const { kind, heightMillimetres } = bag.container.support;
     return { changes: [], drafts: [{ kind: 'supported', ...here, supportId: kind, heightMillimetres }] };
   }
-  if (step === 'drink') {
+  if (step === 'watering') {
     return {
       changes: [],
-      drafts: [{ kind: 'drink', ...here, litres: drinkLitres, ranThrough: false, isMeasured: true }],
+      drafts: [{ kind: 'watering', ...here, litres: wateringLitres, ranThrough: false, isMeasured: true }],
     };
   }
   const taken = new Set(bag.occupants.map((o) => o.stationId));
@@ -204,10 +204,10 @@ export function tickOf(
     {
       ...item,
       plantName: item.plantName,
-      schoolId: item.schoolId,
+      practiceId: item.practiceId,
       plantedOn: now.slice(0, 10),
-      way: {
-        wayId: item.wayId,
+      plantingMethod: {
+        plantingMethodId: item.plantingMethodId,
         ...(isLow ? { levelMillimetres: plan.levelMillimetres } : {}),
         buriedMillimetres: plan.stem.buriedMillimetres,
       },

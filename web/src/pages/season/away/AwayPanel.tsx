@@ -5,7 +5,7 @@ import { dayOf } from '@rundel/core/calendar';
 import { useEffect, useMemo, useState } from 'react';
 import { Caution } from '../../../ui/Caution.tsx';
 import { Panel } from '../../../ui/Page.tsx';
-import { drinkMeasure, useAwayPlan, useBags, useGarden } from '../../../store/index.ts';
+import { wateringMeasure, useAwayPlan, useBags, useGarden } from '../../../store/index.ts';
 import { AwayFields } from './AwayFields.tsx';
 import { awayFormSchema, readAwayForm, usualAwayForm, type AwayForm } from './away-form.ts';
 import { answerWords, helperWords } from './away-words.ts';
@@ -41,7 +41,7 @@ export default function AwayPanel() {
   const { bags } = useBags();
   const today = dayOf(clock.now());
   const [form, setForm] = useAwayForm(today);
-  const measure = drinkMeasure(garden);
+  const measure = wateringMeasure(garden);
   const reading = useMemo(
     () => form && readAwayForm(form, today, measure.litres),
     [form, measure.litres, today],

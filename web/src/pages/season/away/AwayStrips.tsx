@@ -101,7 +101,7 @@ function Strip({
             size={36}
           />
           <Box sx={{ minWidth: 0, lineHeight: 1.2 }}>
-            <Link to={`/stands/${bag.container.id}`} style={{ color: 'inherit' }}>
+            <Link to={`/bags/${bag.container.id}`} style={{ color: 'inherit' }}>
               <strong>{bag.container.label}</strong> {bag.name}
             </Link>
           </Box>

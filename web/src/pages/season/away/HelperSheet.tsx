@@ -3,20 +3,20 @@ import type { AwayPlan } from '@rundel/core/away';
 import { inWalkingOrder } from '@rundel/core/round';
 import { useMemo } from 'react';
 import { BagElevation, sceneOf } from '../../../section/index.ts';
-import { drinkMeasure, standsInUse, useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { wateringMeasure, placesInUse, useGarden, useShown, type Bag } from '../../../store/index.ts';
 import { comeWords, takesWords, visitColumns } from './away-words.ts';
 
 /** What a neighbour needs: which days, which bags in which order, how much, and how to tell that it is enough. */
 export function HelperSheet({ plan, bags }: { readonly plan: AwayPlan; readonly bags: readonly Bag[] }) {
   const { garden } = useGarden();
   const shown = useShown();
-  const measure = drinkMeasure(garden);
+  const measure = wateringMeasure(garden);
   const helped = useMemo(() => {
     const plans = new Map(plan.bags.filter((b) => b.isHelped).map((b) => [b.containerId, b]));
     const byId = new Map(bags.map((bag) => [bag.container.id, bag]));
     return inWalkingOrder(
       bags.map((b) => b.container),
-      standsInUse(garden),
+      placesInUse(garden),
     ).flatMap((container) => {
       const [row, bag] = [plans.get(container.id), byId.get(container.id)];
       return row && bag ? [{ row, bag }] : [];
@@ -57,7 +57,7 @@ export function HelperSheet({ plan, bags }: { readonly plan: AwayPlan; readonly 
                   <span>
                     <strong style={{ fontSize: '1.15rem' }}>{bag.container.label}</strong> {bag.name}
                     <br />
-                    {bag.stand?.name}
+                    {bag.place?.name}
                   </span>
                 </Box>
               </TableCell>

@@ -119,10 +119,10 @@ export function takesWords(
   const [low, high] = [Math.min(...likely), Math.max(...likely)];
   const count = (amount: number) => Math.max(0.25, inMeasure(amount, measure).count);
   const [few, many] = [count(low), count(high)];
-  const most = shown.show(Math.max(...litres.map((l) => l.high)), 'drink');
+  const most = shown.show(Math.max(...litres.map((l) => l.high)), 'water');
   const fills = fillsWords(many, measure);
   return {
     fills: few === many ? fills : `${fillsWords(few, { ...measure, name: '' }).trim()} to ${fills}`,
-    litres: `${shown.range(low, high, 'drink')}, up to ${most}`,
+    litres: `${shown.range(low, high, 'water')}, up to ${most}`,
   };
 }

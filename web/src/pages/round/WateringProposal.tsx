@@ -1,0 +1,165 @@
+import { Box, Button, FormControlLabel, IconButton, Switch, Typography } from '@mui/material';
+import { IconMinus, IconPlus } from '@tabler/icons-react';
+import { MEASURE_UNIT } from '@rundel/core/units';
+import type { WateringAdvice } from '@rundel/core/water';
+import { lazy, Suspense, useState } from 'react';
+import { fillsWords } from '../../text/text.ts';
+import { wateringMeasure, useGarden, useShown, type Bag } from '../../store/index.ts';
+import type { FeedOffer } from '../../ui/feed-offers.ts';
+import { SkipButton, type SkipReason } from './SkipButton.tsx';
+
+const feedLine = import('./FeedLine.tsx');
+const FeedLine = lazy(() => feedLine);
+
+/** A drink as it was given. */
+export interface WateringDone {
+  readonly litres: number;
+  readonly count: number;
+  readonly ranThrough: boolean;
+  readonly into: WateringAdvice['into'];
+  /** what was in it */
+  readonly feeds: readonly FeedOffer[];
+}
+
+const BECAUSE: Record<WateringAdvice['because'], string> = {
+  'felt-dry': 'It felt dry: give it a drink.',
+  'before-next-round': 'It would not last to the next round: give it a drink.',
+  enough: 'It has enough.',
+};
+
+const STORE_BECAUSE: Record<WateringAdvice['because'], string> = {
+  'felt-dry': 'Its store is low: fill it up.',
+  'before-next-round': 'Its store would not last to the next round: fill it up.',
+  enough: 'Its store has enough.',
+};
+
+/** The drink that follows a look: one tap when it is given as proposed, steps of a quarter can when not. */
+export default function WateringProposal({
+  bag,
+  driest,
+  advice,
+  feeds,
+  onGiven,
+  onOther,
+  onSkip,
+}: {
+  readonly bag: Bag;
+  /** the plant that felt driest of several */
+  readonly driest: string | undefined;
+  readonly advice: WateringAdvice;
+  readonly feeds: readonly FeedOffer[];
+  onGiven(watering: WateringDone): void;
+  onOther(): void;
+  onSkip(reason: SkipReason): void;
+}) {
+  const { garden } = useGarden();
+  const shown = useShown();
+  const measure = wateringMeasure(garden);
+  const step = MEASURE_UNIT[measure.kind] === 'second' ? 1 : 0.25;
+  const [count, setCount] = useState(advice.fills.count);
+  const [ranThrough, setRanThrough] = useState(false);
+  const [isFed, setFed] = useState(true);
+  const given = isFed ? feeds.filter((feed) => feed.advice.kind === 'feed') : [];
+  const litres = count * measure.litres;
+  const { number, symbol } = shown.parts(litres, 'water');
+  const isStore = advice.into === 'store';
+  const because = isStore
+    ? STORE_BECAUSE[advice.because]
+    : advice.because === 'felt-dry' && driest
+      ? `It felt dry at ${driest}: give it a drink.`
+      : BECAUSE[advice.because];
+  const plants = bag.occupants.length;
+  const pours = isStore
+    ? 'into its pipe or drum until it is full'
+    : advice.pours > 1
+      ? 'in two goes, ten minutes apart: dry mix lets the first one past'
+      : 'slowly, until it runs through';
+  return (
+    <Box
+      sx={{ backgroundColor: 'var(--rail)', color: 'var(--on-rail)', borderRadius: '12px', padding: 1.75 }}
+      role="group"
+      aria-label="Proposed drink"
+    >
+      <Typography sx={{ fontSize: '0.92rem' }}>
+        {because} It should take {shown.range(advice.litres.low, advice.litres.high, 'water')}
+        {advice.isEstablishing ? ', close to the stem while it roots.' : '.'}
+        {advice.isHeldBack && ' A cold night is coming, so this is less than it could hold.'}
+      </Typography>
+      {feeds.length > 0 && (
+        <Suspense>
+          <FeedLine offers={feeds} bag={bag} litres={litres} isOn={isFed} onChange={setFed} />
+        </Suspense>
+      )}
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, marginBlockStart: 1 }}>
+        <IconButton
+          onClick={() => setCount((c) => Math.max(step, c - step))}
+          aria-label="less"
+          sx={{ width: 48, height: 56, color: 'inherit', border: '1.5px solid', borderRadius: '10px' }}
+        >
+          <IconMinus aria-hidden />
+        </IconButton>
+        <Box sx={{ flex: 1, textAlign: 'center' }} aria-live="polite">
+          <Box
+            component="span"
+            sx={{ fontFamily: 'h1.fontFamily', fontSize: '1.9rem', fontWeight: 750, lineHeight: 1 }}
+          >
+            {number}
+          </Box>{' '}
+          {symbol}
+          <Box sx={{ fontSize: '0.88rem' }}>{fillsWords(count, measure)}</Box>
+        </Box>
+        <IconButton
+          onClick={() => setCount((c) => c + step)}
+          aria-label="more"
+          sx={{ width: 48, height: 56, color: 'inherit', border: '1.5px solid', borderRadius: '10px' }}
+        >
+          <IconPlus aria-hidden />
+        </IconButton>
+        <Button
+          variant="contained"
+          color="secondary"
+          onClick={() => onGiven({ litres, count, ranThrough, into: advice.into, feeds: given })}
+          aria-keyshortcuts="Enter"
+          sx={{ minHeight: 56, minWidth: 104, fontSize: '1.1rem' }}
+        >
+          Given
+        </Button>
+      </Box>
+      <Box
+        sx={{
+          display: 'flex',
+          flexWrap: 'wrap',
+          alignItems: 'center',
+          justifyContent: 'space-between',
+          marginBlockStart: 0.5,
+        }}
+      >
+        <FormControlLabel
+          control={
+            <Switch
+              color="secondary"
+              checked={ranThrough}
+              onChange={(_, on) => setRanThrough(on)}
+              sx={{ '& .MuiSwitch-track': { backgroundColor: 'var(--on-rail)', opacity: 0.55 } }}
+            />
+          }
+          label={isStore ? 'It ran over' : 'It ran through'}
+          slotProps={{ typography: { sx: { fontSize: '0.95rem' } } }}
+        />
+        <Box>
+          <Button onClick={onOther} sx={{ color: 'inherit', textDecoration: 'underline' }}>
+            Other amount
+          </Button>
+          <SkipButton onSkip={onSkip} sx={{ color: 'inherit', textDecoration: 'underline' }} />
+        </Box>
+      </Box>
+      <Typography sx={{ fontSize: '0.85rem' }}>
+        Pour {pours}
+        {!isStore && plants > 1
+          ? `: about ${shown.show(litres / plants, 'water')} at each of its ${plants} plants`
+          : ''}
+        .
+      </Typography>
+    </Box>
+  );
+}

@@ -1,0 +1,148 @@
+// @vitest-environment happy-dom
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { DEMO_EVENING, demoWith, EMPTY, MAY_MORNING } from './gardens.ts';
+import { choose, dialog, fill, fillDay, openApp, press } from './live.tsx';
+
+const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+
+describe('a bag that is added', () => {
+  it('wants a size that can be: what is wrong is said beside the field, and nothing is stored', async () => {
+    const { stored } = await openApp('/bags/new', EMPTY, MAY_MORNING);
+    fill('Height of the plant', '34');
+    for (const [typed, said] of [
+      ['', 'Please give a number.'],
+      ['99999', /cannot be right here/],
+      ['12 kg', /measures something else/],
+    ] as const) {
+      fill('Size on the label', typed);
+      await press('Add the bag');
+      expect((await screen.findAllByText(said)).length).toBeGreaterThan(0);
+      expect(screen.getByText(/nothing was stored/i)).toBeTruthy();
+    }
+    await press('I have measured it');
+    fill('Across the top', '20');
+    fill('Across the base', '40');
+    fill('Height', '30');
+    await press('Add the bag');
+    await screen.findByText(/Are the two swapped\?/);
+    const { containers, entries } = await stored();
+    expect([containers, entries]).toEqual([[], []]);
+  });
+
+  it('stands planted with its page open, and goes again with one undo', async () => {
+    const { stored } = await openApp('/bags/new', EMPTY, MAY_MORNING);
+    fill('Size on the label', '10 gal');
+    fill('Its number or name', 'door');
+    fill('Height of the plant', '34 cm');
+    await press('Add the bag');
+    await screen.findByRole('heading', { level: 1, name: /^door · Tomato/ });
+    const garden = await stored();
+    expect(garden.containers).toMatchObject([{ label: 'door' }]);
+    expect(garden.entries).toMatchObject([{ kind: 'planted', containerId: garden.containers[0]?.id }]);
+    await press('Undo');
+    await screen.findByText(/Undone: bag door added/);
+    expect((await stored()).containers.filter((c) => !c.binnedAt)).toEqual([]);
+  });
+
+  it('cannot have a taken label, a graft above its plant or a planting to come', async () => {
+    const garden = demoWith('7');
+    const { stored } = await openApp('/bags/new', garden, DEMO_EVENING);
+    fill('Size on the label', '30');
+    fill('Its number or name', '7');
+    fill('Height of the plant', '20');
+    fill('Graft above the ball', '25');
+    fillDay('Planted on', '01/12/2026');
+    await press('Add the bag');
+    await screen.findByText('There is a bag "7" already.');
+    await screen.findByText('The graft cannot be higher than the plant.');
+    await screen.findByText(/That is in the future\./);
+    expect((await stored()).containers).toHaveLength(1);
+    expect((await stored()).entries).toHaveLength(garden.entries.length);
+  });
+
+  it('may be several alike, each with a number of its own', async () => {
+    const { stored } = await openApp('/bags/new', EMPTY, MAY_MORNING);
+    fill('Size on the label', '30');
+    fill('How many of these', '100');
+    await press(/^Add (the|100) bags?$/);
+    await screen.findByText('A whole number from 1 to 60.');
+    expect((await stored()).containers).toEqual([]);
+    fill('How many of these', '3');
+    fill('Height of the plant', '20');
+    await press(/^Add 3 bags$|^Add the bags?$/);
+    await screen.findByRole('heading', { level: 1, name: 'Bags' });
+    const { containers, entries } = await stored();
+    expect(containers.map((c) => c.label).sort()).toEqual(['1', '2', '3']);
+    expect(entries.map((e) => e.kind)).toEqual(['planted', 'planted', 'planted']);
+  });
+});
+
+describe('places', () => {
+  it('are added under a name of their own', async () => {
+    const { stored } = await openApp('/bags', EMPTY, MAY_MORNING);
+    await press('Add a place');
+    const form = await dialog();
+    await press('Add it', form);
+    expect(within(form).getByText('Give it a name.')).toBeTruthy();
+    fill('Name', 'Outside the door', form);
+    await press('Add it', form);
+    expect(within(form).getByText('There is a place of this name already.')).toBeTruthy();
+    fill('Name', 'Glass lean-to', form);
+    fill('A wire overhead, above the ground', '2.1 m', form);
+    fill('Shade cloth or whitewash, % of the sun', '200', form);
+    await press('Add it', form);
+    expect(within(form).getByText('From 0 to 90 %.')).toBeTruthy();
+    fill('Shade cloth or whitewash, % of the sun', '30', form);
+    await press('Add it', form);
+    await gone();
+    expect((await stored()).places.find((s) => s.order === 1)).toMatchObject({
+      name: 'Glass lean-to',
+      shade: 0.3,
+      wireMillimetres: 2100,
+    });
+  });
+
+  it('go to the bin when they are empty, and come back', async () => {
+    const { stored } = await openApp('/bags', EMPTY, MAY_MORNING);
+    await press('Add a place');
+    const form = await dialog();
+    fill('Name', 'Glasshouse', form);
+    await choose('Roof', 'Under glass or film');
+    await press('Add it', form);
+    await gone();
+    await screen.findByRole('heading', { name: 'Glasshouse' });
+    await press('Change Glasshouse');
+    await press('Put it in the bin', await dialog());
+    await waitFor(() => expect(screen.queryByRole('heading', { name: 'Glasshouse' })).toBeNull());
+    fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true });
+    await screen.findByRole('heading', { name: 'Glasshouse' });
+    expect((await stored()).places.find(({ name }) => name === 'Glasshouse')).toMatchObject({
+      cover: 'glass',
+    });
+  });
+});
+
+describe('several bags together', () => {
+  const garden = demoWith('7', '12', '5');
+
+  it('are changed in one go, and one undo takes all of it back', async () => {
+    const { stored } = await openApp('/bags', garden, DEMO_EVENING);
+    await press(/^Table/);
+    for (const label of ['5', '7']) fireEvent.click(await screen.findByLabelText(`Tick bag ${label}`));
+    await press(/^Change( them| 2|…)/);
+    const form = await dialog();
+    fill('Mulch on top', '4 miles', form);
+    await press('Change them', form);
+    expect(form.querySelectorAll('[aria-invalid="true"]')).toHaveLength(1);
+    fill('Mulch on top', '30 mm', form);
+    await press('Change them', form);
+    await gone();
+    const mulch = async () =>
+      (await stored()).containers.map((c) => [c.label, c.mulchMillimetres] as const).sort();
+    const before = garden.containers.map((c) => [c.label, c.mulchMillimetres] as const).sort();
+    expect(await mulch()).toEqual(before.map(([label, was]) => [label, label === '12' ? was : 30] as const));
+    await press('Undo');
+    await waitFor(async () => expect(await mulch()).toEqual(before));
+  });
+});
