@@ -74,7 +74,7 @@ async function timeAnswer(page) {
         let started;
         button.addEventListener('click', () => (started = performance.now()), { capture: true, once: true });
         const watch = new MutationObserver(() => {
-          if (!document.querySelector('[aria-label="Proposed drink"]')) return;
+          if (!document.querySelector('[aria-label="Proposed watering"]')) return;
           watch.disconnect();
           requestAnimationFrame(() => resolve(performance.now() - started));
         });

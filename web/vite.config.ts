@@ -34,7 +34,7 @@ export default defineConfig({
       manifest: {
         name: 'Rundel',
         short_name: 'Rundel',
-        description: 'Grow bags by looking: depth, water and pickings.',
+        description: 'Grow bags by checking: depth, water and pickings.',
         start_url: '/round',
         display: 'standalone',
         background_color: '#e5ebec',

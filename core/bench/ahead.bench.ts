@@ -1,5 +1,5 @@
 import { chanceFrom, CLIMATES } from '../hidden/index.ts';
-import { drawLuck, drawStarts, survivalOf, type DaysAway } from '../src/away/index.ts';
+import { sampleNoise, drawInitialStates, survivalOf, type DaysAway } from '../src/away/index.ts';
 import { DEFAULT_ASSUMED } from '../src/assumed/index.ts';
 import { addDays } from '../src/calendar/index.ts';
 import { FilterRun } from '../src/water/index.ts';
@@ -7,7 +7,7 @@ import { mixedBags } from './season/bags.ts';
 import { FIRST_DAY, seasonOf } from './season/play.ts';
 
 /**
- * Time of looking ahead: a fortnight away, a thousand draws of every bag, nobody watering. Prints one line of JSON.
+ * Time of the forecast: a fortnight away, a thousand draws of every bag, nobody watering. Prints one line of JSON.
  */
 const BAGS = 200;
 const DAYS = 14;
@@ -29,12 +29,12 @@ function aheadOfAll(): number {
   const started = performance.now();
   const away: DaysAway = {
     weathers,
-    luck: drawLuck(chanceFrom(1), DRAWS, DAYS),
+    noise: sampleNoise(chanceFrom(1), DRAWS, DAYS),
     isSoaked: true,
     missed: () => false,
   };
   bags.forEach(({ bag, belief }, n) => {
-    const starts = drawStarts(belief, chanceFrom(n), DRAWS, true);
+    const starts = drawInitialStates(belief, chanceFrom(n), DRAWS, true);
     survivalOf(bag, starts, away, [], DEFAULT_ASSUMED);
   });
   return performance.now() - started;

@@ -1,5 +1,5 @@
 import { gannetSlip } from '../demo/index.ts';
-import { bagFeeding, bodyOf, feedingCaseOf, warmthOf } from '../src/garden-state/index.ts';
+import { bagFeeding, propertiesOf, feedingCaseOf, warmthOf } from '../src/garden-state/index.ts';
 import { occupantsOf } from '../src/plants/index.ts';
 import { liveEntries, type Regime } from '../src/records/index.ts';
 import { FEEDING_PRACTICES, plannedFeeds } from '../src/feeding/index.ts';
@@ -21,17 +21,17 @@ const feeding: number[] = [];
 const preview: number[] = [];
 for (let run = 0; run < RUNS + WARM_UP; run++) {
   for (const container of garden.containers) {
-    const body = bodyOf(container, garden);
+    const properties = propertiesOf(container, garden);
     const started = performance.now();
-    const { marks, ledger } = bagFeeding(garden, container, body, live, TODAY, warmth);
+    const { stageDates, ledger } = bagFeeding(garden, container, properties, live, TODAY, warmth);
     ledger();
     const between = performance.now();
     const occupants = occupantsOf(container, live, garden);
     plannedFeeds(
-      feedingCaseOf(container, occupants, live, garden, marks, regime, TODAY),
+      feedingCaseOf(container, occupants, live, garden, stageDates, regime, TODAY),
       TODAY,
       '2026-10-15',
-      body.assumed,
+      properties.assumed,
     );
     if (run < WARM_UP) continue;
     feeding.push(between - started);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bodyOf } from '../src/garden-state/index.ts';
+import { propertiesOf } from '../src/garden-state/index.ts';
 import { type Garden, entrySchema, liveEntries, type Entry, type EntryOf } from '../src/records/index.ts';
 import { dayOf } from '../src/calendar/index.ts';
 import { findProduct } from '../src/products/index.ts';
@@ -30,9 +30,9 @@ describe('the demo', () => {
   it('is made of kinds of bag that differ, each of which can be worked out', () => {
     expect(new Set(demo.containers.map(({ kindId }) => kindId)).size).toBeGreaterThanOrEqual(6);
     for (const container of demo.containers) {
-      const body = bodyOf(container, demo);
-      expect(body.availableLitres).toBeGreaterThan(0.5);
-      expect(body.fill.mixLitres).toBeLessThanOrEqual(body.real.litres.high);
+      const properties = propertiesOf(container, demo);
+      expect(properties.availableLitres).toBeGreaterThan(0.5);
+      expect(properties.fill.mixLitres).toBeLessThanOrEqual(properties.real.litres.high);
     }
   });
 
@@ -101,7 +101,9 @@ describe('what happened at Gannet Slip', () => {
         (e) => thisYear(e) && e.check.method === 'finger' && e.check.grade === grade,
       );
       const given = seen.filter((check) =>
-        waterings.some((watering) => watering.containerId === check.containerId && dayOf(watering.at) === dayOf(check.at)),
+        waterings.some(
+          (watering) => watering.containerId === check.containerId && dayOf(watering.at) === dayOf(check.at),
+        ),
       );
       return given.length / Math.max(1, seen.length);
     };
@@ -115,7 +117,7 @@ describe('what happened at Gannet Slip', () => {
       const container = demo.containers.find((c) => c.id === watering.containerId);
       if (!container || watering.into === 'store') continue;
       expect(watering.litres).toBeGreaterThan(0);
-      expect(watering.litres).toBeLessThan(2 * bodyOf(container, demo).real.litres.high);
+      expect(watering.litres).toBeLessThan(2 * propertiesOf(container, demo).real.litres.high);
     }
   });
 

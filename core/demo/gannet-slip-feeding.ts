@@ -1,12 +1,20 @@
-import { bagFeeding, bodyOf, feedingCaseOf, warmthOf } from '../src/garden-state/index.ts';
+import { bagFeeding, propertiesOf, feedingCaseOf, warmthOf } from '../src/garden-state/index.ts';
 import { momentAt, addDays, dayOf, type Day } from '../src/calendar/index.ts';
 import { occupantsOf } from '../src/plants/index.ts';
-import { type Garden, type Draft, type Entry, ID_PREFIXES, type IdOf, type OwnRegime, type Regime } from '../src/records/index.ts';
+import {
+  type Garden,
+  type Draft,
+  type Entry,
+  ID_PREFIXES,
+  type IdOf,
+  type OwnRegime,
+  type Regime,
+} from '../src/records/index.ts';
 import { feedFor, findRegime, plannedFeeds } from '../src/feeding/index.ts';
 import { findProduct } from '../src/products/index.ts';
 import { chanceFrom } from '../hidden/index.ts';
 
-/** Who feeds which bag how: three neighbours, nearly every school. */
+/** Who feeds which bag how: three neighbours, nearly every practice. */
 const REGIMES: Readonly<Record<string, string>> = {
   '1': 'potash-from-set',
   '2': 'potash-from-set',
@@ -38,7 +46,7 @@ const SEEN_SET: Readonly<Record<string, Day>> = { '6': '2026-06-27', '7': '2026-
 /** Feeds forgotten: bag and month-day. */
 const FORGOTTEN_SHARE = 0.12;
 
-/** Water that a feed goes with where no drink was given that day, L. */
+/** Water that a feed goes with where no watering was given that day, L. */
 const USUAL_LITRES = 2;
 
 interface Fed {
@@ -57,7 +65,7 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
   const own: OwnRegime = {
     id: id('regime'),
     name: 'Half strength, twice as often',
-    words: 'Tomato liquid at half the label’s dose from first flowers, every five to seven days.',
+    description: 'Tomato liquid at half the label’s dose from first flowers, every five to seven days.',
     suits: 'The open sleeve on the slipway, which runs through.',
     steps: [
       {
@@ -66,7 +74,7 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
         productId: 'tomato-liquid',
         dose: { amount: 2, unit: 'millilitre', per: 'litre' },
         every: { fromDays: 5, toDays: 7 },
-        closes: false,
+        shortensWithGrowth: false,
       },
     ],
     createdAt: stamp,
@@ -75,7 +83,7 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
   const warmth = warmthOf(garden.entries, garden.settings);
   for (const container of garden.containers) {
     const { label } = container;
-    const body = bodyOf(container, garden);
+    const properties = propertiesOf(container, garden);
     const occupants = occupantsOf(container, garden.entries, garden);
     const planted = occupants[0]?.plantedOn;
     const named = REGIMES[label];
@@ -87,8 +95,8 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
     const set = SEEN_SET[label];
     if (set) put({ kind: 'stage', at: at(set, 18.5), containerId: container.id, stage: 'set' });
     const live = [...garden.entries, ...entries].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
-    const { marks } = bagFeeding(garden, container, body, live, today, warmth);
-    const case_ = feedingCaseOf(container, occupants, live, garden, marks, regime, planted);
+    const { stageDates } = bagFeeding(garden, container, properties, live, today, warmth);
+    const case_ = feedingCaseOf(container, occupants, live, garden, stageDates, regime, planted);
     for (const feed of plannedFeeds(case_, planted, addDays(today, -1))) {
       if (chance.next() < FORGOTTEN_SHARE) continue;
       const step = regime.steps.find((s) => s.id === feed.stepId);
@@ -104,7 +112,7 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
         containerId: container.id,
         waterLitres,
         plants: occupants.length,
-        mixLitres: body.fill.mixLitres,
+        mixLitres: properties.fill.mixLitres,
       };
       const given = feedFor(dose, bag);
       const base = {

@@ -1,4 +1,4 @@
-import { growthOf, bodyOf } from '../src/garden-state/index.ts';
+import { growthOf, propertiesOf } from '../src/garden-state/index.ts';
 import { momentAt, addDays, dayOf, daysBetween } from '../src/calendar/index.ts';
 import { occupantsOf, type Occupant, habitFigures, heightOnCurve, supportOf } from '../src/plants/index.ts';
 import type { Garden, Draft, Entry, Container, IdOf, Plan } from '../src/records/index.ts';
@@ -49,7 +49,7 @@ function handworkAt(chance: Chance, container: Container, occupants: readonly Oc
   const [first] = occupants;
   const { kind, heightMillimetres } = container.support;
   if (!first || kind === 'none') return [];
-  const { kept } = supportOf(kind);
+  const { attachment } = supportOf(kind);
   const here = { containerId: container.id };
   const drafts: Draft[] = [
     {
@@ -60,14 +60,14 @@ function handworkAt(chance: Chance, container: Container, occupants: readonly Oc
       heightMillimetres,
     },
   ];
-  if (kept === 'left') return drafts;
+  if (attachment === 'left') return drafts;
   const last = addDays(dayOf(DEMO_EVENING), FORGOTTEN.has(container.label) ? -11 : -2);
   for (
     let day = addDays(first.plantedOn, 12);
     day <= last;
     day = addDays(day, 5 + Math.floor(chance.next() * 4))
   )
-    drafts.push({ kind: 'tended', at: momentAt(day, 19, DEMO_EVENING), ...here, task: kept });
+    drafts.push({ kind: 'tended', at: momentAt(day, 19, DEMO_EVENING), ...here, task: attachment });
   return drafts;
 }
 
@@ -79,10 +79,10 @@ function heightsAt(
 ): Draft[] {
   const every = MEASURED[container.label];
   if (every === undefined) return [];
-  const body = bodyOf(container, garden);
+  const properties = propertiesOf(container, garden);
   return occupants.flatMap((occupant) => {
     const figures = habitFigures(occupant.crop.id, occupant.habit);
-    const { startMillimetres } = growthOf(occupant, body, [], garden.settings);
+    const { startMillimetres } = growthOf(occupant, properties, [], garden.settings);
     // this plant's own end and pace, and a mood that wanders
     const curve = {
       startMillimetres,

@@ -22,7 +22,7 @@ const LAST_SEASON: readonly {
   readonly varietyName: (typeof VARIETIES)[number]['name'];
   readonly plantedOn: string;
   readonly clearedOn: string;
-  /** days between two drinks, given without looking */
+  /** days between two waterings, given without looking */
   readonly waterEveryDays: number;
 }[] = [
   at('3', 'Salt Snap', '2025-05-24', '2025-08-29', 1),

@@ -1,4 +1,4 @@
-import { bodyOf } from '../src/garden-state/index.ts';
+import { propertiesOf } from '../src/garden-state/index.ts';
 import { momentAt } from '../src/calendar/index.ts';
 import type { Garden, Draft, Entry, Container, IdOf, OwnProduct, Pack } from '../src/records/index.ts';
 import { DEMO_EVENING } from './evening.ts';
@@ -129,16 +129,16 @@ export function shedOf(
 
 /** A pillow bag is bought full; everything else was filled that Saturday, some of it with last year's mix. */
 function filledDraft(container: Container, garden: Garden, at: string): Draft {
-  const { looseLitres } = bodyOf(container, garden).fill;
-  const kept = container.label === '5' || container.label === '7' ? looseLitres / 2 : 0;
-  const litres = Math.round((looseLitres - kept) * 10) / 10;
+  const { looseLitres } = propertiesOf(container, garden).fill;
+  const attachment = container.label === '5' || container.label === '7' ? looseLitres / 2 : 0;
+  const litres = Math.round((looseLitres - attachment) * 10) / 10;
   const isPillow = container.kindId === 'pillow';
   return {
     kind: 'filled',
     at,
     containerId: container.id,
     layers: [{ mixId: container.mixId, litres }],
-    keptLitres: Math.round(kept * 10) / 10,
+    keptLitres: Math.round(attachment * 10) / 10,
     practiceId: 'moisten-first',
     amendments: isPillow
       ? []

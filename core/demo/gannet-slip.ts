@@ -39,7 +39,7 @@ const NOTES: readonly { readonly label: string; readonly day: string; readonly t
 
 /**
  * Gannet Slip: twenty-four bags on three stands, from planting to a hot Thursday in July. Everything in the diary is a
- * consequence of hidden bags that a made-up grower looked at, watered and picked from.
+ * consequence of hidden bags that a made-up grower checked, watered and picked from.
  *
  * @param seed the same seed gives the same garden, to the letter
  */
@@ -155,7 +155,11 @@ export function gannetSlip(seed: number): Garden {
     plans: [],
     regimes: [],
   };
-  const { products, packs, entries: shed } = shedOf({ ...known, products: [], packs: [], entries }, stamps, id);
+  const {
+    products,
+    packs,
+    entries: shed,
+  } = shedOf({ ...known, products: [], packs: [], entries }, stamps, id);
   const whole = { ...known, products, packs, entries: [...entries, ...shed] };
   const grown = growthOfSlip(whole, seed, stamps);
   const fed = feedingOfSlip(whole, seed, DEMO_EVENING);
@@ -264,7 +268,7 @@ function livedThrough(
       });
     if (age === 0) pour(4.5);
     else if (isSeen && age > ROOTED_DAYS) {
-      // a reservoir is looked at by its level, every few days
+      // a reservoir is checked by its level, every few days
       if (sinceCheck >= LEVEL_DAYS) {
         sinceCheck = 0;
         const share = Math.round(bag.level * 4) / 4;

@@ -236,7 +236,7 @@ function fold(from: i32, to: i32): void {
   }
 }
 
-/** A drink by its planned moves; the mass by water is summed on the way. */
+/** A watering by its planned moves; the mass by water is summed on the way. */
 export function pour(low: i32, high: i32): void {
   memory.fill(marginal, 0, COLUMN);
   for (let j = low; j <= high; j++) {

@@ -12,8 +12,12 @@ async function setUp(page: Page, kind: string, count: number, litres: string): P
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(count > 1 ? 'Bags' : /empty/);
 }
 
-/** Types the packs of a good into its dialog. */
-async function packs(page: Page, product: string, list: readonly (readonly [string, string])[]): Promise<void> {
+/** Types the packs of a product into its dialog. */
+async function packs(
+  page: Page,
+  product: string,
+  list: readonly (readonly [string, string])[],
+): Promise<void> {
   await page
     .getByRole('row', { name: new RegExp(`^${product}`) })
     .getByRole('button', { name: 'Packs and prices' })
@@ -24,7 +28,7 @@ async function packs(page: Page, product: string, list: readonly (readonly [stri
     await dialog.getByLabel(`Pack ${i + 1} holds`).fill(amount);
     await dialog.getByLabel(`Pack ${i + 1} costs`).fill(price);
   }
-  await dialog.getByRole('button', { name: 'Keep them' }).click();
+  await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(dialog).toBeHidden();
 }
 

@@ -35,15 +35,20 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   await assign(page, 'Leaf first, then fruit', TWELVE);
   await assign(page, 'Soluble feed throughout', OTHER_SIX);
   const plantingMethods = page.getByRole('navigation', { name: 'Ways of feeding' });
-  await expect(plantingMethods.getByRole('button', { name: /^Leaf first, then fruit/ })).toContainText('6, 7, 8, 9', {
-    timeout: 20_000,
-  });
-  await expect(plantingMethods.getByRole('button', { name: /^Soluble feed throughout/ })).toContainText('1, 2, 3, 4');
+  await expect(plantingMethods.getByRole('button', { name: /^Leaf first, then fruit/ })).toContainText(
+    '6, 7, 8, 9',
+    {
+      timeout: 20_000,
+    },
+  );
+  await expect(plantingMethods.getByRole('button', { name: /^Soluble feed throughout/ })).toContainText(
+    '1, 2, 3, 4',
+  );
 
-  // the walk: a dry bag gets its drink with feed in one tap
+  // the walk: a dry bag gets its watering with feed in one tap
   await visit(page, '/round');
   const stops = page.getByRole('navigation', { name: 'Stops of this round' });
-  const fed = stops.getByRole('link', { name: /look, feed/ });
+  const fed = stops.getByRole('link', { name: /check, feed/ });
   await expect(fed.first()).toBeVisible({ timeout: 20_000 });
   await expect(page.getByRole('note', { name: 'To carry' })).toContainText(/tomato liquid/);
   const label = (await fed.first().innerText()).match(/^\d+/)?.[0] ?? '';
@@ -53,11 +58,11 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   await page.getByRole('button', { name: /^dry / }).click();
   await expect(page.getByRole('switch', { name: /With its feed/ })).toBeChecked();
   await page.getByRole('button', { name: 'Given' }).click();
-  await expect(page.getByText(`Drink with feed at ${label}`)).toBeVisible();
+  await expect(page.getByText(`Watering with feed at ${label}`)).toBeVisible();
   await expect(stops.getByRole('link', { name: new RegExp(`^${label} `) })).toContainText('had');
 
   // a moist one is fed by itself
-  const second = stops.getByRole('link', { name: /look, feed/ }).first();
+  const second = stops.getByRole('link', { name: /check, feed/ }).first();
   const next = (await second.innerText()).match(/^\d+/)?.[0] ?? '';
   await second.click();
   await expect(page.locator('#stop-head')).toContainText(next);
@@ -92,7 +97,7 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   await expect(fruit).toContainText('every 3 to 4 days');
   const after = await dates(page).innerText();
   expect(after.split(',').length).toBeGreaterThan(before.split(',').length + 5);
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: /^My leaf first/ })).toBeVisible();
   await expect(plantingMethods.getByRole('button', { name: /^My leaf first/ })).toContainText('my own');
 });

@@ -7,7 +7,7 @@ test('a bag’s water has a course, past and expected, and what would change it'
   await page.getByRole('link', { name: /^7 / }).click();
   await page.getByRole('button', { name: 'What would change it?' }).click();
   await expect(page.getByText(/In a bag half as big again: in (\d+ h|[\d.]+ days)/)).toBeVisible();
-  await page.getByRole('button', { name: 'Its course, past and to come' }).click();
+  await page.getByRole('button', { name: 'Water: past and forecast' }).click();
   await expect(page.getByRole('img', { name: /^Water of bag 7/ })).toBeVisible();
   await expect(page.locator('.apexcharts-svg')).toBeVisible();
   await page.getByRole('button', { name: 'The same as a table' }).click();
@@ -27,7 +27,7 @@ test.describe('files and settings', () => {
     await page.reload();
     await expect(page.getByText('First, a bag')).toBeVisible();
     await visit(page, '/files');
-    await page.getByRole('button', { name: 'Begin the demo anew' }).click();
+    await page.getByRole('button', { name: 'Reset the demo' }).click();
     await page.getByRole('link', { name: 'Round', exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Thursday evening');
     await expect(page.getByText(/of 23 bags need you/)).toBeVisible({ timeout: 20_000 });
@@ -66,7 +66,7 @@ test.describe('files and settings', () => {
     });
     await openFewBags(page);
     await visit(page, '/settings');
-    await page.getByRole('combobox', { name: 'Look' }).click();
+    await page.getByRole('combobox', { name: 'Theme' }).click();
     await page.getByRole('option', { name: /^Glare/ }).click();
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'glare');
     for (const path of ['/round', '/tally', '/bags/new', '/season']) await page.goto(path);

@@ -54,7 +54,7 @@ test.describe('a planting on a phone', () => {
     await page.getByRole('button', { name: 'See it in section' }).nth(2).click();
     await expect(page.getByRole('img', { name: 'Bag 3 in section' })).toBeVisible();
     await page.getByRole('button', { name: 'Done at all 6' }).click();
-    for (const step of ['Firm', 'Label', 'First drink', 'Shade']) {
+    for (const step of ['Firm', 'Label', 'First watering', 'Shade']) {
       await expect(page.getByRole('checkbox', { name: `${step}: bag 1` })).toBeVisible();
       await page.getByRole('button', { name: 'Done at all 6' }).click();
     }
@@ -123,7 +123,7 @@ test.describe('the year', () => {
     const said = page.getByTestId('consequence');
     await expect(said).toContainText('The day suits it.');
     for (let i = 0; i < 6; i++) await page.keyboard.press('Shift+ArrowLeft');
-    await expect(said).toContainText('Earlier than your school would');
+    await expect(said).toContainText('Earlier than your practice would');
     await expect(said).toContainText('Chance of frost after it:');
     await expect(page.getByText('Planting of Lantern Drop moved', { exact: false })).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();

@@ -10,7 +10,7 @@ test.describe('the round of the demo', () => {
     await expect(stops.filter({ hasText: 'feed' }).first()).toBeVisible({ timeout: 20_000 });
     const count = await stops.count();
     expect(count).toBeGreaterThanOrEqual(4);
-    await expect(page.getByText(/I expect it/)).toContainText(/It drank about .* since|You were last at it/);
+    await expect(page.getByText(/I expect it/)).toContainText(/It used about .* since|You were last at it/);
     await expect(page.getByRole('note', { name: 'To carry' })).toContainText(/green can/);
 
     // the stop that came first is kept to, though a bag before it may have joined for its feed
@@ -32,7 +32,7 @@ test.describe('the round of the demo', () => {
     const line = page.locator('[data-part="waterline"]').first();
     const before = Number(await line.getAttribute('y'));
     await page.getByRole('button', { name: /^wet / }).click();
-    await expect(page.getByText('It has enough; no drink needed.')).toBeVisible();
+    await expect(page.getByText('It has enough; no watering needed.')).toBeVisible();
     expect(Number(await line.getAttribute('y'))).toBeLessThan(before);
   });
 
@@ -48,11 +48,11 @@ test.describe('the round of the demo', () => {
     });
     await expect(head).not.toHaveText(first);
     await page.keyboard.press('2');
-    await expect(page.getByText(/^Look at \d+/)).toBeVisible();
+    await expect(page.getByText(/^Check of \d+/)).toBeVisible();
     const label = (await head.innerText()).match(/^\d+/)?.[0] ?? '';
-    await expect(page.getByText(`Look at ${label}`)).toBeVisible();
+    await expect(page.getByText(`Check of ${label}`)).toBeVisible();
     await page.keyboard.press('u');
-    await expect(page.getByText(`Undone: look at ${label}`)).toBeVisible();
+    await expect(page.getByText(`Undone: check of ${label}`)).toBeVisible();
     await page.keyboard.press('u');
     await expect(page.getByText('There is nothing more to undo.')).toBeVisible();
   });
@@ -64,7 +64,7 @@ test.describe('the round of the demo', () => {
     await page.reload();
     await expect(page.getByRole('button', { name: 'Given' })).toBeVisible({ timeout: 20_000 });
     await page.getByRole('button', { name: 'Given' }).click();
-    await page.getByRole('button', { name: 'Not now' }).click();
+    await page.getByRole('button', { name: 'Skip' }).click();
     await page.getByRole('menuitem', { name: 'No time' }).click();
     await page.reload();
     const stops = page.getByRole('navigation', { name: 'Stops of this round' });
@@ -115,7 +115,7 @@ test.describe('without a network', () => {
     await page.goto('/round');
     await page.getByRole('button', { name: /^dry / }).click();
     await page.getByRole('button', { name: 'Given' }).click();
-    await expect(page.getByText(/^Drink at /)).toBeVisible();
+    await expect(page.getByText(/^Watering at /)).toBeVisible();
     await page.getByRole('link', { name: 'Tally' }).click();
     await expect(page.getByTestId('total')).toContainText('kg');
     await context.setOffline(false);
@@ -162,7 +162,7 @@ test.describe('what is under a finger stays there', () => {
     await page.getByRole('link', { name: 'Bags' }).click();
     await page.getByRole('button', { name: 'Table' }).click();
     await page.getByRole('link', { name: '7', exact: true }).click();
-    await expect(page.getByText('Next look:').first()).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText('Next check:').first()).toBeVisible({ timeout: 20_000 });
     const height = async () =>
       (await page.getByRole('heading', { name: 'Water', exact: true }).locator('..').boundingBox())?.height ??
       0;

@@ -20,10 +20,12 @@ test('a bag from planting to picking, to a file and back', async ({ page }) => {
   await expect(page.getByRole('img', { name: /in section, to scale/ })).toContainText('stem under');
 
   await page.clock.fastForward('08:30:00');
-  await page.getByRole('link', { name: 'Look', exact: true }).click();
+  await page.getByRole('link', { name: 'Check', exact: true }).click();
   await page.getByRole('button', { name: /^dry / }).click();
-  const watering = page.getByRole('group', { name: 'Proposed drink' });
-  await expect(watering).toContainText(/It should take [\d.]+ to [\d.]+\sL, close to the stem while it roots/);
+  const watering = page.getByRole('group', { name: 'Proposed watering' });
+  await expect(watering).toContainText(
+    /It should take [\d.]+ to [\d.]+\sL, close to the stem while it roots/,
+  );
   await expect(watering).toContainText('can');
   const litres = Number(
     /(\d+(?:\.\d+)?)\s*L\s*[¼½¾\d]+ can/.exec((await watering.innerText()).replace(/\s+/g, ' '))?.[1],
@@ -31,7 +33,7 @@ test('a bag from planting to picking, to a file and back', async ({ page }) => {
   expect(litres).toBeGreaterThan(1);
   expect(litres).toBeLessThan(9);
   await watering.getByRole('button', { name: 'Given' }).click();
-  await expect(page.getByText('Drink at 1')).toBeVisible();
+  await expect(page.getByText('Watering at 1')).toBeVisible();
 
   await page.goto('/bags');
   await page.getByRole('link', { name: /1 Tomato/ }).click();
@@ -68,8 +70,8 @@ test('a bag from planting to picking, to a file and back', async ({ page }) => {
   await expect(page.getByTestId('total')).toHaveText('450 g');
   await page.goto('/bags');
   await page.getByRole('link', { name: /1 Tomato/ }).click();
-  await expect(page.getByText('Look: dry')).toBeVisible();
-  await expect(page.getByText(`Drink: ${litres}`)).toBeVisible();
+  await expect(page.getByText('Check: dry')).toBeVisible();
+  await expect(page.getByText(`Watered: ${litres}`)).toBeVisible();
   await expect(page.getByText('Planted, 34 cm tall')).toBeVisible();
   // the file that is saved again holds the same entries
   await page.goto('/files');
@@ -84,17 +86,17 @@ test('the same path without a mouse', async ({ page }) => {
   await page.goto('/round');
   await expect(page.getByRole('button', { name: /^dust-dry / })).toBeVisible();
   await page.keyboard.press('2');
-  await expect(page.getByRole('group', { name: 'Proposed drink' })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Proposed watering' })).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByText('That is the round')).toBeVisible();
   await page.keyboard.press('u');
-  await expect(page.getByText('Undone: drink at 1')).toBeVisible();
-  await expect(page.getByRole('group', { name: 'Proposed drink' })).toBeVisible();
+  await expect(page.getByText('Undone: watering at 1')).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Proposed watering' })).toBeVisible();
   await page.keyboard.press('Control+z');
-  await expect(page.getByText('Undone: look at 1')).toBeVisible();
+  await expect(page.getByText('Undone: check of 1')).toBeVisible();
   await expect(page.getByText(/I expect it/)).toBeVisible();
   await page.keyboard.press('Control+Shift+z');
-  await expect(page.getByText('Done again: look at 1')).toBeVisible();
+  await expect(page.getByText('Done again: check of 1')).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Help and keys');
 });

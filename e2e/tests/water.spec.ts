@@ -13,69 +13,72 @@ async function stopsOf(page: Page): Promise<ReadonlyMap<string, string>> {
 }
 
 async function otherCheck(page: Page, plantingMethod: RegExp): Promise<void> {
-  await page.getByRole('button', { name: 'Other look' }).click();
+  await page.getByRole('button', { name: 'Other check' }).click();
   await page.getByRole('menuitem', { name: plantingMethod }).click();
 }
 
-/** Every way of looking there is, and what the diary says of it afterwards. */
-const CHECKS: readonly { readonly label: string; readonly words: RegExp; check(page: Page): Promise<void> }[] =
-  [
-    {
-      label: '7',
-      words: /Look: dust-dry/,
-      check: (page) => page.getByRole('button', { name: /^dust-dry/ }).click(),
+/** Every check method there is, and what the diary says of it afterwards. */
+const CHECKS: readonly {
+  readonly label: string;
+  readonly words: RegExp;
+  check(page: Page): Promise<void>;
+}[] = [
+  {
+    label: '7',
+    words: /Check: dust-dry/,
+    check: (page) => page.getByRole('button', { name: /^dust-dry/ }).click(),
+  },
+  { label: '8', words: /Check: dry/, check: (page) => page.getByRole('button', { name: /^dry / }).click() },
+  {
+    label: '5',
+    words: /Check: moist/,
+    check: (page) => page.getByRole('button', { name: /^moist/ }).click(),
+  },
+  {
+    label: '3',
+    words: /Check: light when lifted/,
+    check: async (page) => {
+      await otherCheck(page, /lifting/);
+      await page.getByRole('button', { name: /^light/ }).click();
     },
-    { label: '8', words: /Look: dry/, check: (page) => page.getByRole('button', { name: /^dry / }).click() },
-    {
-      label: '5',
-      words: /Look: moist/,
-      check: (page) => page.getByRole('button', { name: /^moist/ }).click(),
+  },
+  {
+    label: '17',
+    words: /Check: a quarter full/,
+    check: (page) => page.getByRole('button', { name: /^a quarter full/ }).click(),
+  },
+  { label: '12', words: /Check: hanging its leaves/, check: (page) => otherCheck(page, /hangs its leaves/) },
+  {
+    label: '23',
+    words: /Check: 8\.4\skg on the scale/,
+    check: async (page) => {
+      await otherCheck(page, /On a scale/);
+      await page.getByLabel('The whole bag weighs').fill('8.4 kg');
+      await page.getByRole('button', { name: 'Put in the diary' }).click();
     },
-    {
-      label: '3',
-      words: /Look: light when lifted/,
-      check: async (page) => {
-        await otherCheck(page, /lifting/);
-        await page.getByRole('button', { name: /^light/ }).click();
-      },
+  },
+  {
+    label: '11',
+    words: /Check: 42 on the probe/,
+    check: async (page) => {
+      await otherCheck(page, /With a probe/);
+      await page.getByLabel('The probe shows').fill('140');
+      await page.getByRole('button', { name: 'Put in the diary' }).click();
+      await expect(page.getByText(/From 0 to 100, as its bag is calibrated/)).toBeVisible();
+      await page.getByLabel('The probe shows').fill('42');
+      await page.getByRole('button', { name: 'Put in the diary' }).click();
     },
-    {
-      label: '17',
-      words: /Look: a quarter full/,
-      check: (page) => page.getByRole('button', { name: /^a quarter full/ }).click(),
+  },
+  { label: '19', words: /Check: wet/, check: (page) => page.getByRole('button', { name: /^wet/ }).click() },
+  {
+    label: '15',
+    words: /Left for later: rain is coming/,
+    check: async (page) => {
+      await page.getByRole('button', { name: 'Skip' }).click();
+      await page.getByRole('menuitem', { name: 'Rain is coming' }).click();
     },
-    { label: '12', words: /Look: hanging its leaves/, check: (page) => otherCheck(page, /hangs its leaves/) },
-    {
-      label: '23',
-      words: /Look: 8\.4\skg on the scale/,
-      check: async (page) => {
-        await otherCheck(page, /On a scale/);
-        await page.getByLabel('The whole bag weighs').fill('8.4 kg');
-        await page.getByRole('button', { name: 'Put in the diary' }).click();
-      },
-    },
-    {
-      label: '11',
-      words: /Look: 42 on the probe/,
-      check: async (page) => {
-        await otherCheck(page, /With a probe/);
-        await page.getByLabel('The probe shows').fill('140');
-        await page.getByRole('button', { name: 'Put in the diary' }).click();
-        await expect(page.getByText(/From 0 to 100, as its bag is calibrated/)).toBeVisible();
-        await page.getByLabel('The probe shows').fill('42');
-        await page.getByRole('button', { name: 'Put in the diary' }).click();
-      },
-    },
-    { label: '19', words: /Look: wet/, check: (page) => page.getByRole('button', { name: /^wet/ }).click() },
-    {
-      label: '15',
-      words: /Left for later: rain is coming/,
-      check: async (page) => {
-        await page.getByRole('button', { name: 'Not now' }).click();
-        await page.getByRole('menuitem', { name: 'Rain is coming' }).click();
-      },
-    },
-  ];
+  },
+];
 
 test.describe('a walk over ten bags', () => {
   test.use({ serviceWorkers: 'allow' });
@@ -102,11 +105,11 @@ test.describe('a walk over ten bags', () => {
       await expect(page.getByText(/I expect it/).first()).toBeVisible({ timeout: 20_000 });
       await check(page);
       // it is said once it is stored; what comes next may be a reload
-      await expect(page.getByText(new RegExp(`(Look at|Bag) ${label}\\b`))).toBeVisible({ timeout: 20_000 });
+      await expect(page.getByText(new RegExp(`(Check of|Bag) ${label}\\b`))).toBeVisible({ timeout: 20_000 });
       // what is dry gets its drink, the reservoir too
       if (['7', '17', '12'].includes(label)) {
         await page.getByRole('button', { name: 'Given' }).click();
-        await expect(page.getByText(new RegExp(`Drink( with feed)? at ${label}\\b`))).toBeVisible();
+        await expect(page.getByText(new RegExp(`Watering( with feed)? at ${label}\\b`))).toBeVisible();
       }
     }
     await page.reload();
@@ -193,7 +196,7 @@ test.describe('drip and devices', () => {
     await page.getByRole('button', { name: 'Take a reading' }).click();
     await expect(page.getByText(/is in the diary/)).toBeVisible();
     try {
-      await request.put('/api/devices/probe-a/fault', { data: { fault: 'wild' } });
+      await request.put('/api/devices/probe-a/fault', { data: { fault: 'out-of-range' } });
       await page.getByRole('button', { name: 'Take a reading' }).click();
       await expect(page.getByText(/is in the diary/)).toBeVisible();
       await request.put('/api/devices/probe-a/fault', { data: { fault: 'silent' } });

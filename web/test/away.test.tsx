@@ -14,7 +14,7 @@ const CHANGES = [
 ];
 
 const answer = async () =>
-  (await screen.findByRole('heading', { name: 'Who comes through' })).parentElement?.textContent ?? '';
+  (await screen.findByRole('heading', { name: 'Which bags survive' })).parentElement?.textContent ?? '';
 
 /** The planner with the time away as it was left on this device; it answers unless its dates cannot be. */
 async function planner(form: object = {}, answers = true) {
@@ -83,7 +83,7 @@ describe('going away', () => {
   it('dates that cannot be are told beside them', async () => {
     await planner({ leaveOn: '2026-07-20', backOn: '2026-07-18' }, false);
     await screen.findByText('Back after leaving, please.');
-    expect(screen.queryByRole('heading', { name: 'Who comes through' })).toBeNull();
+    expect(screen.queryByRole('heading', { name: 'Which bags survive' })).toBeNull();
   });
 
   it('there is nothing to plan where nothing is planted', async () => {

@@ -29,7 +29,7 @@ describe('the water of a bag', () => {
     const items = within(water())
       .getAllByRole('listitem')
       .map((item) => item.textContent ?? '');
-    const moves = items.filter((item) => /^\w+’s (look|drink) /.test(item));
+    const moves = items.filter((item) => /^\w+’s (check|watering) /.test(item));
     expect(moves.length).toBeGreaterThan(2);
     for (const move of moves)
       expect(move).toMatch(/ (put|took) [\d.]+\sm?L (on|off)\.$| was as I expected\.$/);
@@ -50,22 +50,22 @@ describe('the water of a bag', () => {
 
   it('has a course as a table too, with what is expected marked as such', async () => {
     await pageOf('7');
-    await press('Its course, past and to come');
+    await press('Water: past and forecast');
     await press('The same as a table');
     const rows = within(await screen.findByRole('region', { name: 'Water by moment' })).getAllByRole('row');
     const words = rows.map((row) => row.textContent ?? '');
-    expect(words.some((w) => w.includes('a look'))).toBe(true);
+    expect(words.some((w) => w.includes('a check'))).toBe(true);
     expect(words.at(-1)).toMatch(/expected/);
-    expect(screen.getByText(/below the point where it wants a drink/)).toBeTruthy();
+    expect(screen.getByText(/below the point where it wants water/)).toBeTruthy();
   });
 
   it('a grower who lets bags go drier sees fewer dry spells in the same days', async () => {
     const times = async (refillPoint: number) => {
       const settings = { ...garden.settings, assumptions: { refillPoint } };
       await pageOf('7', { ...garden, settings });
-      await press('Its course, past and to come');
-      const said = await screen.findByText(/below the point where it wants a drink/);
-      const found = /wants a drink (once|(\d+) times)/.exec(said.textContent ?? '');
+      await press('Water: past and forecast');
+      const said = await screen.findByText(/below the point where it wants water/);
+      const found = /wants water (once|(\d+) times)/.exec(said.textContent ?? '');
       return !found ? 0 : Number(found[2] ?? 1);
     };
     expect(await times(0.22)).toBeLessThan(await times(0.45));

@@ -47,7 +47,7 @@ describe('what is noted at a bag', () => {
 
   it('a drink of any amount, in the grower’s cans or litres, by eye or measured', async () => {
     const { made } = await bagPage();
-    await press('Drink');
+    await press('Water');
     const form = await dialog();
     fill('How much', '', form);
     await press('Given', form);
@@ -60,13 +60,13 @@ describe('what is noted at a bag', () => {
       { kind: 'watering', isMeasured: false, ranThrough: false, asEntered: '1/2 green can' },
     ]);
     // the next one begins as a measured one again
-    await press('Drink');
+    await press('Water');
     expect(within(await dialog()).getByLabelText('Judged by eye')).toHaveProperty('checked', false);
   });
 
   it('a drink that was given earlier counts from then on, at a time that can be', async () => {
     const { made } = await bagPage();
-    await press('Drink');
+    await press('Water');
     const form = await dialog();
     fill('How much', '5 L', form);
     fireEvent.click(within(form).getByLabelText('It was earlier'));
@@ -77,22 +77,24 @@ describe('what is noted at a bag', () => {
     fill('Time', '07:30', form);
     await press('Given', form);
     await gone();
-    await screen.findByText(/It drank about .* since 07:30/);
-    expect(await made()).toMatchObject([{ kind: 'watering', at: '2026-07-16T07:30:00.000+01:00', litres: 5 }]);
+    await screen.findByText(/It used about .* since 07:30/);
+    expect(await made()).toMatchObject([
+      { kind: 'watering', at: '2026-07-16T07:30:00.000+01:00', litres: 5 },
+    ]);
   });
 
   it('a round that was not noted is put in later: what was felt, and what was poured after it', async () => {
     const { made } = await bagPage();
-    await more('An earlier look');
+    await more('An earlier check');
     const form = await dialog();
     fireEvent.change(await within(form).findByLabelText('Time'), { target: { value: '08:15' } });
-    fill('The drink that followed', '900 L', form);
+    fill('The watering that followed', '900 L', form);
     await press('Put in the diary', form);
     expect(within(form).getByText(/cannot be right here/)).toBeTruthy();
-    fill('The drink that followed', '3 L', form);
+    fill('The watering that followed', '3 L', form);
     await press('Put in the diary', form);
     await gone();
-    const [watering, check] = await made();
+    const [check, watering] = await made();
     expect(check).toMatchObject({ kind: 'check', check: { method: 'finger', grade: 2 } });
     expect(watering).toMatchObject({ kind: 'watering', litres: 3 });
     expect(Date.parse(watering?.at ?? '')).toBeGreaterThan(Date.parse(check?.at ?? ''));
@@ -143,7 +145,7 @@ describe('what is noted at a bag', () => {
 describe('entries that were made', () => {
   it('are corrected: the old one stays on record, the new one counts', async () => {
     const { made, stored } = await bagPage();
-    const [first] = await screen.findAllByRole('button', { name: /^Correct: Drink/ });
+    const [first] = await screen.findAllByRole('button', { name: /^Correct: Watered/ });
     fireEvent.click(first as HTMLElement);
     const form = await dialog();
     for (const [typed, said] of [
@@ -156,7 +158,7 @@ describe('entries that were made', () => {
     }
     fill('How much', '2.5 L', form);
     await press('Correct it', form);
-    await screen.findByText(/Drink: 2\.5 L/);
+    await screen.findByText(/Watered: 2\.5 L/);
     const [correction] = await made();
     expect(correction).toMatchObject({ kind: 'watering', litres: 2.5 });
     const replaced = (correction as { readonly replaces?: string }).replaces;
@@ -182,7 +184,7 @@ describe('what becomes of a bag', () => {
     expect(await screen.findByText('Nothing is planted in it.')).toBeTruthy();
     expect(await made()).toMatchObject([{ kind: 'cleared', containerId: SEVEN }]);
     expect((await stored()).containers).toHaveLength(2);
-    await press('Put down what was planted');
+    await press('Record planting');
     const form = await dialog();
     await choose('Crop', 'Pepper');
     await press('It is planted', form);
@@ -197,7 +199,7 @@ describe('what becomes of a bag', () => {
 
   it('it goes to the bin, and can be taken out again with all of its diary', async () => {
     const { stored } = await bagPage();
-    await more('Put it in the bin');
+    await more('Delete');
     await screen.findByRole('heading', { name: 'Bags' });
     expect((await stored()).containers.find((c) => c.id === SEVEN)?.binnedAt).toBeTruthy();
     expect(screen.queryByText('Lantern Drop')).toBeNull();
@@ -213,10 +215,10 @@ describe('what becomes of a bag', () => {
     await more('Keep as a template');
     const form = await dialog();
     fill('Name', ' ', form);
-    await press('Keep it', form);
+    await press('Save', form);
     expect(within(form).getByText('Give it a name.')).toBeTruthy();
     fill('Name', 'Terrace bag', form);
-    await press('Keep it', form);
+    await press('Save', form);
     await gone();
     expect((await stored()).templates.map((t) => t.name)).toContain('Terrace bag');
   });

@@ -113,7 +113,7 @@ describe('places', () => {
     await gone();
     await screen.findByRole('heading', { name: 'Glasshouse' });
     await press('Change Glasshouse');
-    await press('Put it in the bin', await dialog());
+    await press('Delete', await dialog());
     await waitFor(() => expect(screen.queryByRole('heading', { name: 'Glasshouse' })).toBeNull());
     fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true });
     await screen.findByRole('heading', { name: 'Glasshouse' });

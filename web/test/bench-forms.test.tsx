@@ -14,13 +14,13 @@ describe('a mix of one’s own', () => {
     const [parts] = within(form).getAllByLabelText('Parts');
     fireEvent.change(parts as HTMLElement, { target: { value: 'some' } });
     fill('Lime, grams a litre', '900', form);
-    await press('Keep it', form);
+    await press('Save', form);
     expect(form.querySelectorAll('[aria-invalid="true"]').length).toBeGreaterThanOrEqual(3);
     expect((await stored()).mixes).toEqual([]);
     fill('Name', 'Step mix', form);
     fireEvent.change(parts as HTMLElement, { target: { value: '3' } });
     fill('Lime, grams a litre', '2', form);
-    await press('Keep it', form);
+    await press('Save', form);
     await gone();
     expect(await screen.findByRole('heading', { name: 'Step mix' })).toBeTruthy();
     expect((await stored()).mixes).toMatchObject([{ name: 'Step mix' }]);
@@ -32,16 +32,16 @@ describe('measures of one’s own', () => {
     const { stored } = await openApp('/bench/measures', EMPTY, MAY_MORNING);
     await press('Measure another');
     const form = await dialog();
-    await press('Keep it', form);
+    await press('Save', form);
     expect(within(form).getByText('Give it a name: "green can".')).toBeTruthy();
     await choose('What is it?', 'Hose');
     fill('Name', 'yard hose', form);
     fill('The bucket holds', '10 L', form);
     fill('Seconds to fill it', '0', form);
-    await press('Keep it', form);
+    await press('Save', form);
     expect(within(form).getByText('Seconds, from 1 to 3600.')).toBeTruthy();
     fill('Seconds to fill it', '40', form);
-    await press('Keep it', form);
+    await press('Save', form);
     await gone();
     const hose = (await stored()).measures.find((m) => m.kind === 'hose');
     expect(hose).toMatchObject({ name: 'yard hose', litres: 0.25 });
@@ -50,7 +50,7 @@ describe('measures of one’s own', () => {
   it('one goes to the bin and comes back', async () => {
     const { stored } = await openApp('/bench/measures', EMPTY, MAY_MORNING);
     await press('Put can in the bin');
-    expect(await screen.findByText(/None yet: drinks are proposed in plain litres\./)).toBeTruthy();
+    expect(await screen.findByText(/None yet: waterings are proposed in plain litres\./)).toBeTruthy();
     await press('Undo');
     await screen.findByRole('button', { name: 'Change can' });
     expect((await stored()).measures[0]?.binnedAt).toBeUndefined();
@@ -115,10 +115,10 @@ describe('a product that feeds', () => {
     const { stored } = await openApp('/bench/feeds', EMPTY, MAY_MORNING);
     await press('Add a product');
     const form = await dialog();
-    await press('Keep it', form);
+    await press('Save', form);
     expect(form.querySelectorAll('[aria-invalid="true"]').length).toBeGreaterThanOrEqual(1);
     fill('Name', 'Tomato liquid 4-3-8', form);
-    await press('Keep it', form);
+    await press('Save', form);
     expect((await stored()).products).toEqual([]);
     fill('Name', 'Row liquid', form);
     const label = within(form).getByRole('group', { name: 'What its label says, per cent' });
@@ -128,7 +128,7 @@ describe('a product that feeds', () => {
     fireEvent.change(k as HTMLElement, { target: { value: '6' } });
     const dose = within(form).queryByLabelText(/dose|how much/i);
     if (dose) fireEvent.change(dose, { target: { value: '5' } });
-    await press('Keep it', form);
+    await press('Save', form);
     await waitFor(async () =>
       expect((await stored()).products).toMatchObject([{ name: 'Row liquid', kind: 'feed' }]),
     );

@@ -131,7 +131,7 @@ describe('a correction', () => {
     });
     fireEvent.click(within(form).getByRole('switch', { name: 'It ran through at the bottom' }));
     expect(await kept()).toMatchObject([{ kind: 'watering', litres: 3, ranThrough: true }]);
-    await screen.findByText(/^Drink: 3.L, ran through$/);
+    await screen.findByText(/^Watered: 3.L, ran through$/);
   });
 
   it('of the height at planting stays within what a plant can be', async () => {
@@ -164,7 +164,7 @@ describe('a correction', () => {
     await press('Cancel', form);
     await gone();
     expect(await made()).toEqual([]);
-    expect(screen.getAllByText(/^Drink: 3.L$/)).toHaveLength(1);
+    expect(screen.getAllByText(/^Watered: 3.L$/)).toHaveLength(1);
   });
 
   it('of its time moves it in the diary, but not into the future', async () => {

@@ -113,7 +113,7 @@ describe('a probe', () => {
     server.shows = 'Probe A does not answer.';
     await press('Read it now');
     await screen.findByText(
-      /Bag 7: Probe A does not answer\. Its last reading is from today .*; look yourself\./,
+      /Bag 7: Probe A does not answer\. Its last reading is from today .*; check it yourself\./,
     );
     expect(await made()).toHaveLength(1);
   });

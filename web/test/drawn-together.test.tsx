@@ -7,7 +7,7 @@ import { clockSetTo } from '../src/store/clock.ts';
 import { useGardenState } from '../src/store/garden-context.tsx';
 import { GardenStore } from '../src/store/garden-store.ts';
 import { watersQuestion } from '../src/store/waters-question.ts';
-import { DATABASE_NAMES } from '../src/store/which.ts';
+import { DATABASE_NAMES } from '../src/store/garden-id.ts';
 import * as estimate from '../src/workers/estimate.ts';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
 
@@ -54,9 +54,10 @@ async function opened() {
     () => {
       const state = useGardenState('demo');
       if (state.kind === 'ready') {
-        const { garden: shown, live, which } = state.open;
-        const { queryKey } = watersQuestion({ garden: shown, live, clock, which });
-        isKnown[shown.entries.length - garden.entries.length] ??= client.getQueryData(queryKey) !== undefined;
+        const { garden: unitFormat, live, gardenId } = state.open;
+        const { queryKey } = watersQuestion({ garden: unitFormat, live, clock, gardenId });
+        isKnown[unitFormat.entries.length - garden.entries.length] ??=
+          client.getQueryData(queryKey) !== undefined;
       }
       return state;
     },
@@ -130,5 +131,5 @@ it('what the browser refuses to store is not shown, whatever the worker says', a
   });
   refuse.mockRestore();
   expect(open().garden.entries).toHaveLength(garden.entries.length);
-  expect(open().lastChange).toMatchObject({ words: 'The disk is full.', canUndo: false });
+  expect(open().lastChange).toMatchObject({ label: 'The disk is full.', canUndo: false });
 });

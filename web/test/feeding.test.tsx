@@ -59,8 +59,8 @@ describe('a drum of nutrient', () => {
     await press('Put in the diary', form);
     await gone();
     const entries = await made();
-    expect(kindsOf(entries)).toEqual(['watering', 'fed', 'fed', 'solution']);
-    const [watering, partA, partB, solution] = entries;
+    expect(kindsOf(entries)).toEqual(['fed', 'fed', 'solution', 'watering']);
+    const [partA, partB, solution, watering] = entries;
     expect(watering).toMatchObject({ litres: 40, into: 'store', isMeasured: true });
     expect(solution).toMatchObject({ what: 'changed', litres: 40 });
     expect([partA, partB].map((e) => e?.kind === 'fed' && e.productId).sort()).toEqual([
@@ -85,8 +85,8 @@ describe('a drum of nutrient', () => {
     const litres = 2 * (garden.measures.find(({ kind }) => kind === 'can')?.litres ?? 0);
     expect(litres).toBeGreaterThan(0);
     expect(await made()).toMatchObject([
-      { kind: 'watering', litres },
       { kind: 'solution', what: 'topped-up', litres },
+      { kind: 'watering', litres },
     ]);
   });
 });
@@ -122,7 +122,7 @@ describe('a feed of any product', () => {
     await within(form).findByText('That is ten times the label: a decimal point gone astray?');
     await press('Put in the diary', form);
     await gone();
-    expect(kindsOf(await made()).sort()).toEqual(['watering', 'fed']);
+    expect(kindsOf(await made()).sort()).toEqual(['fed', 'watering']);
   });
 
   it('no amount, or water that cannot be, is refused and nothing is put down', async () => {
@@ -141,8 +141,8 @@ describe('a feed of any product', () => {
     await gone();
     const litres = garden.measures.find(({ kind }) => kind === 'can')?.litres;
     expect(await made()).toMatchObject([
-      { kind: 'watering', litres, containerId: SEVEN },
       { kind: 'fed', productId: 'tomato-liquid', amount: 8, unit: 'millilitre', litres },
+      { kind: 'watering', litres, containerId: SEVEN },
     ]);
   });
 
@@ -211,17 +211,17 @@ describe('a regime of one’s own', () => {
     const { made, stored } = await editing();
     await press('Another step');
     fireEvent.click(within(step(1)).getByRole('button', { name: 'Take this step out' }));
-    fill('Its name', ' ');
-    await press('Keep it');
+    fill('Name', ' ');
+    await press('Save');
     await screen.findByText(/name/i, { selector: '.MuiAlert-message' });
     expect((await stored()).regimes).toEqual(garden.regimes);
-    fill('Its name', 'Slip feed');
+    fill('Name', 'Slip feed');
     fill('What it holds, in a line', 'As it grows.');
-    await press('Keep it');
+    await press('Save');
     await screen.findByRole('heading', { name: 'Slip feed' });
     const own = async () => (await stored()).regimes.find(({ name }) => name === 'Slip feed');
     const kept = await own();
-    expect(kept).toMatchObject({ name: 'Slip feed', words: 'As it grows.' });
+    expect(kept).toMatchObject({ name: 'Slip feed', description: 'As it grows.' });
     expect(new Set(kept?.steps.map(({ id }) => id)).size).toBe(kept?.steps.length);
 
     const chooser = await screen.findByRole('group', { name: 'Bags to feed by it' });
@@ -240,8 +240,8 @@ describe('a regime of one’s own', () => {
       }),
     );
     await press('Make my own of it');
-    fill('Its name', 'Slip feed');
-    await press('Keep it');
+    fill('Name', 'Slip feed');
+    await press('Save');
     await screen.findByText('There is a regime of this name already.');
     await press('Leave it as it was');
 
@@ -252,11 +252,11 @@ describe('a regime of one’s own', () => {
     );
     await press('Change it');
     fill('What it holds, in a line', 'Little, and often.');
-    await press('Keep it');
+    await press('Save');
     await waitFor(async () =>
-      expect(await own()).toMatchObject({ id: kept?.id, words: 'Little, and often.' }),
+      expect(await own()).toMatchObject({ id: kept?.id, label: 'Little, and often.' }),
     );
-    await press('Put it in the bin');
+    await press('Delete');
     await waitFor(async () => expect((await own())?.binnedAt).toBeDefined());
     await waitFor(() => expect(screen.queryByRole('button', { name: /^Slip feed/ })).toBeNull());
   });
@@ -284,7 +284,9 @@ describe('a batch', () => {
   it('given is in the diary of every bag, with the water that it was in', async () => {
     const { made } = await batch(both);
     await press('All of it was given');
-    await waitFor(async () => expect(kindsOf(await made()).sort()).toEqual(['watering', 'watering', 'fed', 'fed']));
+    await waitFor(async () =>
+      expect(kindsOf(await made()).sort()).toEqual(['fed', 'fed', 'watering', 'watering']),
+    );
     const fed = (await made()).filter((e) => e.kind === 'fed');
     expect(new Set(fed.map((e) => e.containerId)).size).toBe(2);
     for (const { amount, litres } of fed) expect(amount / (litres ?? 0)).toBeCloseTo(4, 6);

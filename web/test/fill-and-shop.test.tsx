@@ -25,26 +25,26 @@ describe('what is worked in', () => {
   it('is nothing until it is chosen, and counts by spoon, handful and gram', async () => {
     await filling();
     expect(screen.getByText(/Nothing but the mix: some growers leave it at that\./)).toBeTruthy();
-    await press('Work something in');
+    await press('Add to the mix');
     await choose('Product', 'Garden lime');
     expect(screen.getByText(/Meals and lime are dust: wear a mask and gloves/)).toBeTruthy();
     expect(screen.getByText(/handful is/)).toBeTruthy();
     fill('How much', '2');
     const handfuls = await perBag();
-    await choose('Of what', 'level tablespoons');
+    await choose('Unit', 'level tablespoons');
     await waitFor(() => expect(screen.queryByText(/handful is/)).toBeNull());
     const spoons = await perBag();
-    await choose('Of what', 'level teaspoons');
+    await choose('Unit', 'level teaspoons');
     // a tablespoon is three teaspoons, and a handful holds more than a spoon
     await waitFor(async () => expect(await perBag()).toBeCloseTo(spoons / 3, 0));
     expect(handfuls).toBeGreaterThan(spoons);
-    await choose('Of what', 'grams');
+    await choose('Unit', 'grams');
     await waitFor(async () => expect(await perBag()).toBe(2));
   });
 
   it('that does not read is said, and the rest is worked out without it', async () => {
     const { made } = await filling();
-    await press('Work something in');
+    await press('Add to the mix');
     await screen.findByLabelText('How much');
     fill('How much', 'a bit');
     await screen.findByText(/The rest is worked out without it\./);
@@ -56,9 +56,9 @@ describe('what is worked in', () => {
 
   it('may be given by another label, so that it brings as much of what is gone by', async () => {
     const { made } = await filling();
-    await press('Work something in');
+    await press('Add to the mix');
     await choose('Product', /^Blood meal/);
-    await choose('Of what', 'grams');
+    await choose('Unit', 'grams');
     fill('How much', '100');
     await screen.findByText(/^100.g for the first bag\.$/);
     await press('I have another label');
@@ -77,7 +77,7 @@ describe('what is worked in', () => {
 
   it('can be left out again', async () => {
     await filling();
-    await press('Work something in');
+    await press('Add to the mix');
     await press(/^Leave out /);
     await screen.findByText(/Nothing but the mix/);
   });
@@ -89,7 +89,7 @@ describe('a mix of one’s own', () => {
     await press('A mix of my own');
     const form = await dialog();
     fill('Name', 'Step mix', form);
-    await press('Keep it', form);
+    await press('Save', form);
     await gone();
     const mix = (await stored()).mixes.find(({ name }) => name === 'Step mix');
     const coir = mix?.parts.find(({ ingredientId }) => ingredientId === 'coir');
@@ -158,14 +158,14 @@ describe('packs', () => {
     const form = await open();
     fill('Pack 1 holds', '', form);
     fill('Pack 1 costs', 'dear', form);
-    await press('Keep them', form);
+    await press('Save', form);
     await within(form).findByText('A pack needs a size: what does it hold?');
     expect((await stored()).packs).toEqual([]);
     fill('Pack 1 holds', '60 L', form);
     fill('Pack 1 costs', '9.50', form);
     await press('Another pack', form);
     fill('Pack 2 holds', '20 L', form);
-    await press('Keep them', form);
+    await press('Save', form);
     await gone();
     const [twenty, sixty] = bySize((await stored()).packs);
     expect(sixty).toMatchObject({ amount: 60, price: 9.5 });
@@ -185,12 +185,12 @@ describe('packs', () => {
     await press('Another pack', first);
     fill('Pack 2 holds', '20 L', first);
     fill('Pack 2 costs', '4', first);
-    await press('Keep them', first);
+    await press('Save', first);
     await gone();
     const before = (await stored()).packs;
     expect(before).toHaveLength(2);
 
-    await press('Keep them', await open());
+    await press('Save', await open());
     await gone();
     expect((await stored()).packs).toEqual(before);
     expect(await made()).toHaveLength(2);
@@ -198,7 +198,7 @@ describe('packs', () => {
     const third = await open();
     fill('Pack 1 costs', '8', third);
     await press('Take pack 2 out', third);
-    await press('Keep them', third);
+    await press('Save', third);
     await gone();
     const [twenty, sixty] = bySize((await stored()).packs);
     expect(sixty).toMatchObject({ amount: 60, price: 8 });

@@ -12,20 +12,20 @@ describe('settings of a garden', () => {
       ['Times of my rounds', 'at noon', 'One to four times of day, as "8:00, 18:00".'],
       ['Times of my rounds', '6, 9, 12, 15, 18', 'One to four times of day, as "8:00, 18:00".'],
       ['Latitude, degrees north', '91', /from -?\d+/],
-      ['Its name', ' ', /name/i],
+      ['Name', ' ', /name/i],
     ] as const) {
       const field = screen.getByLabelText(label) as HTMLInputElement;
       const before = field.value;
       fill(label, typed);
-      await press('Keep these');
+      await press('Save');
       await waitFor(() => expect(field.getAttribute('aria-invalid')).toBe('true'));
       expect(screen.getAllByText(said).length).toBeGreaterThan(0);
       fill(label, before);
     }
     expect((await stored()).settings).toEqual(EMPTY.settings);
-    fill('Its name', 'Front step');
+    fill('Name', 'Front step');
     fill('Times of my rounds', '7:30, 19:00');
-    await press('Keep these');
+    await press('Save');
     await screen.findByText('Kept.');
     expect((await stored()).settings).toMatchObject({ gardenName: 'Front step', roundHours: [7.5, 19] });
   });

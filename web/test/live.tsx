@@ -9,7 +9,7 @@ import { ROUTES } from '../src/app/routes.tsx';
 import { Root } from '../src/app/Root.tsx';
 import { themeFor } from '../src/app/theme/theme.ts';
 import { GardenStore } from '../src/store/garden-store.ts';
-import { DATABASE_NAMES } from '../src/store/which.ts';
+import { DATABASE_NAMES } from '../src/store/garden-id.ts';
 
 // what is hidden is looked through too: asking every element for its style takes most of the time; and a page whose modules
 // are read for the first time on a busy machine is waited for

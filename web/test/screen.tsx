@@ -1,5 +1,5 @@
 import { ThemeProvider } from '@mui/material';
-import { bagFeeding, bagWater, bodyOf, warmthOf, type BagWater } from '@rundel/core/garden-state';
+import { bagFeeding, bagWater, propertiesOf, warmthOf, type BagWater } from '@rundel/core/garden-state';
 import { type Garden, liveEntries } from '@rundel/core/records';
 import { dayOf } from '@rundel/core/calendar';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -14,10 +14,10 @@ import { versionOf } from '../src/store/waters-question.ts';
 import type { FailedWater } from '../src/workers/estimate.ts';
 
 /** A garden as the places are given it; nothing can be written to it. */
-export function opened(garden: Garden, now: string, which: OpenGarden['which'] = 'own'): OpenGarden {
+export function opened(garden: Garden, now: string, gardenId: OpenGarden['gardenId'] = 'own'): OpenGarden {
   const refused = () => Promise.reject(new Error('Nothing is written here.'));
   return {
-    which,
+    gardenId,
     garden,
     clock: { ...clockSetTo(now, 60), now: () => now },
     live: liveEntries(garden.entries),
@@ -39,7 +39,7 @@ export function opened(garden: Garden, now: string, which: OpenGarden['which'] =
 
 /** What the workers would have answered, where the screens look for it. */
 export function answered(open: OpenGarden): QueryClient {
-  const { garden, live, clock, which } = open;
+  const { garden, live, clock, gardenId } = open;
   const now = clock.now();
   const today = dayOf(now);
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
@@ -58,12 +58,12 @@ export function answered(open: OpenGarden): QueryClient {
     containers
       .filter(({ id }) => id === containerId)
       .map((container) =>
-        bagFeeding(garden, container, bodyOf(container, garden), live, today, warmth, estimate.moves),
+        bagFeeding(garden, container, propertiesOf(container, garden), live, today, warmth, estimate.moves),
       ),
   );
   const quarter = Math.floor(Date.parse(now) / 900_000);
-  client.setQueryData(['waters', which, quarter, versionOf(garden)], waters);
-  client.setQueryData(['feedings', which, today, versionOf(garden), moves], feedings);
+  client.setQueryData(['waters', gardenId, quarter, versionOf(garden)], waters);
+  client.setQueryData(['feedings', gardenId, today, versionOf(garden), moves], feedings);
   return client;
 }
 

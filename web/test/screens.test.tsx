@@ -95,7 +95,7 @@ describe('every bag of the demo, in US units', () => {
   it('each page leads to its look, and says what the water is expected to be', async () => {
     const [label, id] = bags[6] as (typeof bags)[number];
     const root = await page(`/bags/${id}`, open, client);
-    expect(root.querySelector(`a[href="/round/${id}"]`)?.text).toBe('Look');
+    expect(root.querySelector(`a[href="/round/${id}"]`)?.text).toBe('Check');
     expect(wordsOf(root)).toMatch(/I expect it (dust-dry|dry|barely damp|moist|wet)/);
     const round = await page(`/round/${id}`, open, client);
     expect(wordsOf(round)).toContain(`${label} · `);
@@ -146,6 +146,6 @@ describe('a bag that cannot be worked out', () => {
   it('is named on the round, with the way to mend it', async () => {
     const root = await page('/round', open, client);
     expect(wordsOf(root)).toContain(`Bag ${first?.label} cannot be worked out`);
-    expect(root.querySelector(`a[href="/bags/${first?.id}/edit"]`)?.text).toBe('Mend it');
+    expect(root.querySelector(`a[href="/bags/${first?.id}/edit"]`)?.text).toBe('Fix this bag');
   });
 });

@@ -89,7 +89,7 @@ describe('how a bag is made up', () => {
     fireEvent.click(await screen.findByRole('menuitem', { name: 'Keep as a template' }));
     const form = await dialog();
     fill('Name', 'Long trough', form);
-    await press('Keep it', form);
+    await press('Save', form);
     await waitFor(async () => expect((await stored()).templates).toMatchObject([{ name: 'Long trough' }]));
     await router.navigate('/bags/new');
     await screen.findByRole('heading', { level: 1, name: /Add/ });
@@ -146,8 +146,8 @@ describe('the table of the stands', () => {
   it('says of each bag what its drawing says, and leads to it', async () => {
     const garden = demoWith('3', '7', '13', '17');
     await openApp('/bags', garden, DEMO_EVENING);
-    await screen.findAllByText('look now');
-    const due = screen.getAllByText('look now').length;
+    await screen.findAllByText('check now');
+    const due = screen.getAllByText('check now').length;
     await press('Table');
     await waitFor(() => expect(screen.getAllByRole('row')).toHaveLength(5));
     expect(screen.getAllByRole('cell', { name: 'now' })).toHaveLength(due);
@@ -157,7 +157,7 @@ describe('the table of the stands', () => {
 });
 
 describe('a measure of one’s own', () => {
-  it('is what drinks are proposed in', async () => {
+  it('is what waterings are proposed in', async () => {
     const garden = demoWith('7');
     const settings = { ...garden.settings, wateringMeasureId: undefined };
     const { router } = await openApp('/bench/measures', { ...garden, settings }, DEMO_EVENING);
@@ -167,12 +167,12 @@ describe('a measure of one’s own', () => {
     fill('Name', 'yard hose', form);
     fill('The bucket holds', '10 L', form);
     fill('Seconds to fill it', '40', form);
-    await press('Keep it', form);
+    await press('Save', form);
     await screen.findByText(/250\smL a second/);
-    await choose('Propose drinks in', 'yard hose');
+    await choose('Propose waterings in', 'yard hose');
     await router.navigate(`/round/${idOf(garden, '7')}`);
     await press(/^dry /);
-    expect((await screen.findByRole('group', { name: 'Proposed drink' })).textContent).toMatch(
+    expect((await screen.findByRole('group', { name: 'Proposed watering' })).textContent).toMatch(
       /\d+ s of yard hose/,
     );
   });

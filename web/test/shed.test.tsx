@@ -126,7 +126,7 @@ describe('a thing that the list does not have', () => {
     fill('Name', 'Wool pellets', form);
     fill('N, %', '9', form);
     fill('A litre of it weighs, kg', '0,6', form);
-    await press('Keep it', form);
+    await press('Save', form);
     expect(await screen.findByText('Wool pellets')).toBeTruthy();
     const { products } = await app.stored();
     expect(products).toMatchObject([
@@ -152,7 +152,7 @@ describe('a thing that the list does not have', () => {
   ])('with %j is refused: %s', async (fields, said) => {
     const { app, form } = await own();
     for (const [label, value] of Object.entries(fields)) fill(label, value, form);
-    await press('Keep it', form);
+    await press('Save', form);
     expect(within(form).getByText(said)).toBeTruthy();
     expect((await app.stored()).products).toEqual([]);
   });

@@ -17,23 +17,23 @@ const at = async (id: string) => {
   return app;
 };
 const key = (name: string) => fireEvent.keyDown(document.body, { key: name });
-const proposal = () => screen.findByLabelText('Proposed drink');
+const proposal = () => screen.findByLabelText('Proposed watering');
 
 describe('a stop of the round', () => {
   it('a dry bag is offered a drink, which is given as proposed with one tap more', async () => {
     const { made } = await at(SEVEN);
     await press(/^dry /);
     const watering = await proposal();
-    expect(watering.textContent).toMatch(/It felt dry: give it a drink\./);
+    expect(watering.textContent).toMatch(/It felt dry: water it\./);
     await press('Given', watering);
-    await screen.findByText(/Drink( with feed)? at 7/);
+    await screen.findByText(/Watering( with feed)? at 7/);
     const entries = await made();
     expect(
       entries
         .map((e) => e.kind)
         .filter((k) => k !== 'fed')
         .sort(),
-    ).toEqual(['watering', 'check']);
+    ).toEqual(['check', 'watering']);
     const given = entries.find((e) => e.kind === 'watering');
     expect(given).toMatchObject({ containerId: SEVEN, isMeasured: true });
     expect((given as { readonly litres: number }).litres).toBeGreaterThan(1);
@@ -43,7 +43,7 @@ describe('a stop of the round', () => {
     const { made } = await openApp(`/round/${SEVEN}`, garden, DEMO_EVENING);
     expect(document.body.textContent).not.toMatch(EXPECTED);
     await press(/^dry /);
-    expect((await proposal()).textContent).toMatch(/It felt dry: give it a drink\./);
+    expect((await proposal()).textContent).toMatch(/It felt dry: water it\./);
     expect(await made()).toHaveLength(1);
   });
 
@@ -71,7 +71,7 @@ describe('a stop of the round', () => {
     expect(await made()).toHaveLength(1);
     // a menu that opens where the button was is another matter
     const place = { detail: 1, clientX: 300, clientY: 600 };
-    fireEvent.click(screen.getByRole('button', { name: 'Other look' }), place);
+    fireEvent.click(screen.getByRole('button', { name: 'Other check' }), place);
     fireEvent.click(await screen.findByRole('menuitem', { name: 'On a scale…' }), place);
     expect((await dialog()).textContent).toContain('The whole bag weighs');
   });
@@ -79,10 +79,10 @@ describe('a stop of the round', () => {
   it('a wet bag wants nothing, and the keys lead on', async () => {
     const { made } = await at(SEVEN);
     key('5');
-    expect(await screen.findByText(/It has enough; no drink needed\./)).toBeTruthy();
+    expect(await screen.findByText(/It has enough; no watering needed\./)).toBeTruthy();
     expect(await made()).toMatchObject([{ kind: 'check', check: { method: 'finger', grade: 5 } }]);
     key('u');
-    await screen.findByText(/^Undone: look at 7/);
+    await screen.findByText(/^Undone: check of 7/);
     expect(await screen.findByText(/^I expect it/)).toBeTruthy();
   });
 
@@ -92,9 +92,9 @@ describe('a stop of the round', () => {
     await proposal();
     fireEvent.keyDown(screen.getByRole('button', { name: /^moist/ }), { key: 'Enter' });
     fireEvent.keyDown(screen.getByRole('button', { name: /^dry / }), { key: 'Enter' });
-    await screen.findByText(/Drink( with feed)? at 7/);
+    await screen.findByText(/Watering( with feed)? at 7/);
     const kinds = (await made()).map((e) => e.kind).filter((kind) => kind !== 'fed');
-    expect(kinds.sort()).toEqual(['watering', 'check']);
+    expect(kinds.sort()).toEqual(['check', 'watering']);
   });
 
   it('two looks that do not agree are both kept, which is said, and one that was a slip is taken back', async () => {
@@ -103,13 +103,13 @@ describe('a stop of the round', () => {
     await proposal();
     expect(screen.queryByText(/do not agree/)).toBeNull();
     await press(/^wet /);
-    const said = await screen.findByText(/Two looks within an hour do not agree \(dust-dry, then wet\)/);
+    const said = await screen.findByText(/Two checks within an hour do not agree \(dust-dry, then wet\)/);
     expect((await made()).map((e) => e.kind)).toEqual(['check', 'check']);
     await press('“dust-dry” was a slip', said);
-    expect(await screen.findByText(/It has enough; no drink needed\./)).toBeTruthy();
+    expect(await screen.findByText(/It has enough; no watering needed\./)).toBeTruthy();
     expect(screen.queryByText(/do not agree/)).toBeNull();
     await press('Undo');
-    await screen.findByText(/Two looks within an hour do not agree/);
+    await screen.findByText(/Two checks within an hour do not agree/);
   });
 
   it('a bag of several plants may be felt plant by plant: the driest counts, and differing is no quarrel', async () => {
@@ -124,13 +124,13 @@ describe('a stop of the round', () => {
     await waitFor(() => expect(isAt('Plant 2')).toBe(true));
     await screen.findByText('wet at plant 1');
     key('2');
-    expect((await proposal()).textContent).toMatch(/It felt dry at plant 2: give it a drink\./);
+    expect((await proposal()).textContent).toMatch(/It felt dry at plant 2: water it\./);
     expect(screen.queryByText(/do not agree/)).toBeNull();
     const checks = await made();
     expect(checks).toMatchObject([{ check: { grade: 5 } }, { check: { grade: 2 } }]);
     expect(new Set(checks.map((e) => 'stationId' in e && e.stationId)).size).toBe(2);
     await press('Given', await proposal());
-    await screen.findByText(/Drink( with feed)? at 13/);
+    await screen.findByText(/Watering( with feed)? at 13/);
   });
 
   it('the plant that has usually felt the driest is the one to feel', async () => {
@@ -158,7 +158,7 @@ describe('a stop of the round', () => {
 
   it('keys grade in the way that was chosen', async () => {
     const { made } = await at(SEVEN);
-    await press('Other look');
+    await press('Other check');
     fireEvent.click(await screen.findByRole('menuitem', { name: 'By lifting it' }));
     await screen.findByRole('button', { name: /^light/ });
     key('4');
@@ -181,7 +181,7 @@ describe('a stop of the round', () => {
 
   it('is left for later with a reason, which stays on record', async () => {
     const { made } = await at(SEVEN);
-    await press('Not now');
+    await press('Skip');
     fireEvent.click(await screen.findByRole('menuitem', { name: 'Rain is coming' }));
     await screen.findByText('Bag 7 left for later');
     expect(await made()).toMatchObject([{ kind: 'skipped', containerId: SEVEN, reason: 'rain-coming' }]);
@@ -189,7 +189,7 @@ describe('a stop of the round', () => {
 
   it('is looked at in other ways, each on its own scale', async () => {
     const { made } = await at(SEVEN);
-    await press('Other look');
+    await press('Other check');
     fireEvent.click(await screen.findByRole('menuitem', { name: 'By lifting it' }));
     await press(/^light/);
     await waitFor(async () =>
@@ -197,7 +197,7 @@ describe('a stop of the round', () => {
     );
     key('u');
     await screen.findByText(/^Undone/);
-    await press(/^(Other look|By )/);
+    await press(/^(Other check|By )/);
     fireEvent.click(await screen.findByRole('menuitem', { name: 'On a scale…' }));
     const form = await dialog();
     for (const [typed, said] of [
@@ -237,10 +237,10 @@ describe('the walk', () => {
     await openApp('/round', garden, DEMO_EVENING);
     const stops = await screen.findByRole('navigation', { name: 'Stops of this round' });
     await waitFor(() => expect(within(stops).getAllByRole('link').length).toBeGreaterThan(0));
-    expect(within(stops).getAllByRole('link')[0]?.textContent).toMatch(/look/);
+    expect(within(stops).getAllByRole('link')[0]?.textContent).toMatch(/check/);
     // told as the current one, though no bag is in the address yet
     const current = stops.querySelectorAll('[aria-current="step"]');
-    expect([...current].map((link) => link.textContent)).toEqual([expect.stringMatching(/look/)]);
+    expect([...current].map((link) => link.textContent)).toEqual([expect.stringMatching(/check/)]);
     const head = screen.getByRole('heading', { level: 2, name: /·/ }).textContent ?? '';
     expect(current[0]?.textContent?.startsWith(head.split(' ·')[0] ?? '?')).toBe(true);
     expect(screen.getByText(/of 3 bags needs? you\./)).toBeTruthy();

@@ -42,16 +42,16 @@ describe('what is usual here', () => {
   it('may be the grower’s own, and goes back to the latitude’s', async () => {
     const { stored } = await weather();
     fill('May night', '20');
-    await press('Keep these');
+    await press('Save');
     expect(
       await screen.findByText('May: the day cannot be colder than the night. Nothing was changed.'),
     ).toBeTruthy();
     fill('May night', 'mild');
-    await press('Keep these');
+    await press('Save');
     expect(await screen.findByText(/^May: .* Nothing was changed\.$/)).toBeTruthy();
     expect((await stored()).settings.normals).toBeUndefined();
     fill('May night', '9');
-    await press('Keep these');
+    await press('Save');
     await screen.findByText('Kept; every bag is worked out anew.');
     // a day without weather is filled in from these
     expect((await screen.findByText('1 May')).closest('tr')?.textContent).toMatch(/^1 May\d+\s°C/);

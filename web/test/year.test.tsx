@@ -70,7 +70,7 @@ describe('a plan', () => {
     const bar = await screen.findByRole('slider', { name: 'Planting day of Lantern Drop' });
     expect(said()).toMatch(/The day suits it\./);
     for (let i = 0; i < 8; i++) fireEvent.keyDown(bar, { key: 'ArrowLeft', shiftKey: true });
-    await waitFor(() => expect(said()).toMatch(/Earlier than your school would/));
+    await waitFor(() => expect(said()).toMatch(/Earlier than your practice would/));
     expect(said()).toMatch(/Chance of frost after it: /);
     fireEvent.keyDown(bar, { key: 'ArrowRight' });
     await waitFor(async () => expect((await plans())[0]?.plantOn).toBe('2027-04-07'));
@@ -170,13 +170,13 @@ describe('frost here', () => {
     ] as const) {
       fill('Usual last frost', last, form);
       fill('Usual first frost', first, form);
-      await press('Keep them', form);
+      await press('Save', form);
       await within(form).findByText(why);
     }
     expect((await stored()).settings.frost).toEqual(garden.settings.frost);
     fill('Usual last frost', 'May 10', form);
     fill('Usual first frost', '1.10.', form);
-    await press('Keep them', form);
+    await press('Save', form);
     await gone();
     expect((await stored()).settings.frost).toEqual({ last: '05-10', first: '10-01' });
     await screen.findByText('10 May');

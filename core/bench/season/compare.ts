@@ -72,8 +72,8 @@ export function compare(climate: keyof typeof CLIMATES, trial: Trial): Compariso
     lines: trial.only
       ? [rundel]
       : [
-          all('look daily, drink when dry', () => daily(2)),
-          all('look daily, drink when barely damp', () => daily(3)),
+          all('check daily, water when dry', () => daily(2)),
+          all('check daily, water when barely damp', () => daily(3)),
           all("the bag's own habitual interval", () => habitual()),
           byMillimetresLike(rundel.checks, (millimetres) =>
             all(`every ${millimetres} mm of ETo`, (_, season) => byMillimetres(season, millimetres)),

@@ -36,7 +36,7 @@ export const watering = (n: number, litres: number, ranThrough: boolean): WaterE
   ranThrough,
 });
 
-/** Seasons with a look every evening, and a drink whenever the bag felt barely damp or drier, as simulated bags were felt and took it. */
+/** Seasons with a check every evening, and a watering whenever the bag felt barely damp or drier, as simulated bags were felt and took it. */
 export function feltSeasons(bags: number): readonly FeltSeason[] {
   return mixedBags(42, bags, FIRST_DAY).map((test): FeltSeason => {
     const events: WaterEvent[] = [];

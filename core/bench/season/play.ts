@@ -54,7 +54,7 @@ export function seasonOf(seed: number, climate: HiddenClimate, days: number): Se
 export interface Grower {
   /** whether to look this evening */
   isCheckDue(n: number, bag: HiddenBag): boolean;
-  /** whether to pour after a look of a finger grade */
+  /** whether to pour after a check of a finger grade */
   pours(n: number, grade: number): boolean;
   /** what was poured in the end */
   poured?(n: number, litres: number, ranThrough: boolean): void;

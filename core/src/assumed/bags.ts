@@ -18,7 +18,7 @@ export const BAG_ASSUMPTIONS = {
     'Pots and buckets are about as wide at the rim as they are high.',
   ),
   rigidBaseToRim: assumed(0.78, 0.7, 0.9, 'ratio', 'Pots and buckets taper so that they nest.'),
-  headroom: assumed(30, 20, 50, 'mm', 'Left free below the rim so that a drink does not run over.'),
+  headroom: assumed(30, 20, 50, 'mm', 'Left free below the rim so that a watering does not run over.'),
   softRounding: assumed(
     0.5,
     0.2,

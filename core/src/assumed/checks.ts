@@ -1,6 +1,6 @@
 import { assumed, type Assumption } from './assumption.ts';
 
-/** Judgements about what a look tells: part of the one table. */
+/** Judgements about what a check tells: part of the one table. */
 export const CHECK_ASSUMPTIONS = {
   fingerNoise: assumed(0.12, 0.08, 0.2, 'of available water', 'How far a finger is off.'),
   fingerOffset: assumed(
@@ -49,20 +49,20 @@ export const CHECK_ASSUMPTIONS = {
     0.001,
     0.05,
     'probability',
-    'A look less likely than this says that something was not written down: a neighbour watered.',
+    'A check less likely than this says that something was not written down: a neighbour watered.',
   ),
-  surpriseLetsGo: assumed(
+  surpriseForgetting: assumed(
     0.25,
     0.1,
     0.6,
     'of what was believed',
-    'What a surprise takes away before the look decides.',
+    'What a surprise takes away before the check decides.',
   ),
-  contradictionLetsGo: assumed(
+  contradictionForgetting: assumed(
     0.5,
     0.2,
     0.8,
     'of what was believed',
-    'Two looks within an hour that cannot both be right leave less certainty than either.',
+    'Two checks within an hour that cannot both be right leave less certainty than either.',
   ),
 } as const satisfies Record<string, Assumption>;

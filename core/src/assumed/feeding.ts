@@ -16,7 +16,7 @@ export const FEEDING_ASSUMPTIONS = {
     0.8,
     1,
     'of available water',
-    'Above it feed only runs through: wait until it has drunk.',
+    'Above it feed only runs through: wait until it has used some.',
   ),
   releaseQ10: assumed(2, 1.5, 3, 'times', 'How much faster slow feed is given for each 10 °C.'),
   releaseAt: assumed(20, 15, 25, '°C', 'Warmth at which the months on a label hold.'),

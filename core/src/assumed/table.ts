@@ -36,7 +36,7 @@ export const ASSUMPTION_THEMES: readonly {
   { name: 'Growth and supports', assumptions: GROWTH_ASSUMPTIONS },
   { name: 'Frost and the year', assumptions: TIMING_ASSUMPTIONS },
   { name: 'Weather and water', assumptions: WATER_ASSUMPTIONS },
-  { name: 'What a look tells', assumptions: CHECK_ASSUMPTIONS },
+  { name: 'What a check tells', assumptions: CHECK_ASSUMPTIONS },
   { name: 'Rounds, and going away', assumptions: ROUND_ASSUMPTIONS },
   { name: 'Feeding', assumptions: FEEDING_ASSUMPTIONS },
 ];

@@ -28,7 +28,7 @@ export const WATER_ASSUMPTIONS = {
   sideEvaporation: assumed(0.3, 0.1, 0.6, 'of ETo', 'Evaporation through fabric, over its wetted side.'),
   topEvaporation: assumed(0.35, 0.2, 0.6, 'of ETo', 'Evaporation from bare mix in the shade of the plant.'),
   mulchHalving: assumed(25, 15, 40, 'mm', 'Mulch this thick halves evaporation from the top.'),
-  dryKeeps: assumed(0.6, 0.4, 0.9, 'of a drink', 'Dry mix repels water: what one pour leaves in the bag.'),
+  dryKeeps: assumed(0.6, 0.4, 0.9, 'of a watering', 'Dry mix repels water: what one pour leaves in the bag.'),
   dryBelow: assumed(0.25, 0.1, 0.35, 'of available water', 'Below it the mix begins to repel water.'),
   rainCaught: assumed(
     0.35,
@@ -37,8 +37,14 @@ export const WATER_ASSUMPTIONS = {
     'of rain',
     'Leaves shed rain past the bag; rain under leaves counts for little.',
   ),
-  looseWatering: assumed(0.2, 0.1, 0.35, 'of the drink', 'Doubt of an amount that was judged by eye.'),
-  measuredWatering: assumed(0.08, 0.03, 0.15, 'of the drink', 'Doubt of an amount poured from a measured can.'),
+  looseWatering: assumed(0.2, 0.1, 0.35, 'of the watering', 'Doubt of an amount that was judged by eye.'),
+  measuredWatering: assumed(
+    0.08,
+    0.03,
+    0.15,
+    'of the watering',
+    'Doubt of an amount poured from a measured can.',
+  ),
   demandSpread: assumed(
     0.27,
     0.15,
@@ -60,7 +66,13 @@ export const WATER_ASSUMPTIONS = {
     "of a day's use",
     'The same for a day whose weather was filled in from normals.',
   ),
-  useSpread: assumed(0.5, 0.3, 0.8, 'log', 'How much bags of one kind differ in their use, before any look.'),
+  useSpread: assumed(
+    0.5,
+    0.3,
+    0.8,
+    'log',
+    'How much bags of one kind differ in their use, before any check.',
+  ),
   useDrift: assumed(
     0.06,
     0.02,
@@ -86,7 +98,7 @@ export const WATER_ASSUMPTIONS = {
     'of the deficit a day',
     'Unglazed clay sweats slowly, faster into dry mix.',
   ),
-  saucerPerDay: assumed(3, 1, 8, 'of the deficit a day', 'A saucer is drunk up through the base.'),
+  saucerPerDay: assumed(3, 1, 8, 'of the deficit a day', 'A saucer is taken up through the base.'),
   reservePerDay: assumed(
     4,
     1,
@@ -121,13 +133,13 @@ export const WATER_ASSUMPTIONS = {
     0.3,
     0.95,
     'of available water',
-    'A newly filled bag is taken as moist until it is looked at.',
+    'A newly filled bag is taken as moist until it is checked.',
   ),
   startSpread: assumed(
     0.22,
     0.1,
     0.35,
     'of available water',
-    'How little is known of a bag before it is looked at.',
+    'How little is known of a bag before it is checked.',
   ),
 } as const satisfies Record<string, Assumption>;

@@ -1,11 +1,11 @@
 export { CHANGE_IDS, CHANGES, LINE, SHADE, type ChangeId } from './changes.ts';
 export { planAway, type AwayBag, type AwayBagPlan, type AwayPlan, type AwayQuestion } from './plan.ts';
 export {
-  drawLuck,
-  drawStarts,
+  sampleNoise,
+  drawInitialStates,
   survivalOf,
   type DaysAway,
-  type Starts,
+  type InitialStates,
   type Survival,
   type Visits,
 } from './survival.ts';

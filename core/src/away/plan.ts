@@ -12,11 +12,11 @@ import type { Belief, WaterBag, DripProposal } from '../water/index.ts';
 import { CHANGE_IDS, CHANGES, dripFor, type ChangeId } from './changes.ts';
 import {
   daysAway,
-  drawLuck,
-  drawStarts,
+  sampleNoise,
+  drawInitialStates,
   survivalOf,
   type DaysAway,
-  type Starts,
+  type InitialStates,
   type Survival,
   type Visits,
 } from './survival.ts';
@@ -108,7 +108,7 @@ export function planAway(
   question: AwayQuestion,
   climate: Climate,
   seed: number,
-  tell: (share: number) => void = () => {},
+  onProgress: (share: number) => void = () => {},
   assumed: Assumed = DEFAULT_ASSUMED,
 ): AwayPlan {
   const count = daysAway(question.leaveOn, question.backOn);
@@ -116,7 +116,7 @@ export function planAway(
   const choices = visitChoices(days, question.helperDays);
   const ahead: DaysAway = {
     weathers: drawWeathers(days, climate, seed, assumed),
-    luck: drawLuck(chanceFrom(seed + 6), DRAWS, count),
+    noise: sampleNoise(chanceFrom(seed + 6), DRAWS, count),
     isSoaked: question.isSoaked,
     missed: missedVisits(chanceFrom(seed + 5), DRAWS, assumed.missChance),
   };
@@ -124,7 +124,7 @@ export function planAway(
   let done = 0;
   const options = bags.map((away, b) => {
     const chance = chanceFrom(seed + 1000 + b);
-    const starts = drawStarts(away.belief, chance, DRAWS, question.isSoaked);
+    const starts = drawInitialStates(away.belief, chance, DRAWS, question.isSoaked);
     const asItIs = survivalOf(away.bag, starts, ahead, [], away.assumed);
     const sets = changeSets(away, asItIs.usePerDayLitres, question.allowed);
     const alone = cheapest(away, sets, starts, ahead, [], question.acceptedRisk);
@@ -138,7 +138,7 @@ export function planAway(
       weighed += found.weighed;
       return found.option;
     });
-    tell(++done / bags.length);
+    onProgress(++done / bags.length);
     return { away, asItIs, best };
   });
   const plans = choices.map((visits, v) => withHelp(options, visits, v, question, assumed));
@@ -192,7 +192,7 @@ function changeSets(away: AwayBag, usePerDayLitres: number, allowed: readonly Ch
 function cheapest(
   away: AwayBag,
   sets: ReturnType<typeof changeSets>,
-  starts: Starts,
+  starts: InitialStates,
   ahead: DaysAway,
   visits: Visits,
   acceptedRisk: number,

@@ -14,7 +14,7 @@ import {
   type StoreKind,
   type WaterBag,
 } from '../water/index.ts';
-import { drawLuck, drawStarts, survivalOf, type DaysAway, type Starts } from './index.ts';
+import { sampleNoise, drawInitialStates, survivalOf, type DaysAway, type InitialStates } from './index.ts';
 
 const FIRST = '2026-07-16';
 const DRAWS = 60;
@@ -52,32 +52,44 @@ const bagWith = (availableLitres: number, stores: readonly StoreKind[]): WaterBa
 });
 
 /** What becomes of one draw, a day at a time and with nothing but shares of available water. */
-function oneByOne(bag: WaterBag, starts: Starts, away: DaysAway, visits: readonly number[], n: number) {
+function oneByOne(
+  bag: WaterBag,
+  starts: InitialStates,
+  away: DaysAway,
+  visits: readonly number[],
+  n: number,
+) {
   const weather = away.weathers[n % away.weathers.length] as readonly WeatherDay[];
   const taw = bag.availableLitres;
   const room = bag.stores.reduce((sum, s) => sum + s.litres, 0) / taw;
   const catching = bag.stores.filter((s) => s.catchesDrained).reduce((sum, s) => sum + s.litres, 0) / taw;
   let water = starts.water[n] as number;
-  let held = bag.stores.reduce((sum, s) => sum + s.litres * (away.isSoaked ? 1 : s.startShare), 0) / taw;
+  let stored = bag.stores.reduce((sum, s) => sum + s.litres * (away.isSoaked ? 1 : s.startShare), 0) / taw;
   let driedOn = Infinity;
   const poured: number[] = [];
   weather.forEach((known, d) => {
     const day = demandOfDay(bag, known);
     const off = Math.min(0.55, DEFAULT_ASSUMED.demandSpread * day.doubt);
-    const luck = away.luck[n * weather.length + d] as number;
+    const noise = away.noise[n * weather.length + d] as number;
     const asked = day.transpirationLitres * (starts.use[n] as number) + day.evaporationLitres;
-    const pull = bag.stores.reduce((sum, s) => sum + s.perDay, 0) * day.rooted;
-    const after = afterRefill(water, (asked * Math.max(0.05, 1 + off * luck)) / taw, pull, held, 0.4);
-    held -= after.given;
+    const refillRate = bag.stores.reduce((sum, s) => sum + s.perDay, 0) * day.rooted;
+    const after = afterRefill(
+      water,
+      (asked * Math.max(0.05, 1 + off * noise)) / taw,
+      refillRate,
+      stored,
+      0.4,
+    );
+    stored -= after.released;
     const gained = afterGain(after.w, day.rainLitres / taw, DEFAULT_ASSUMED);
     water = gained.w;
-    held = Math.min(room, held + Math.min(gained.drained, Math.max(0, catching - held)));
+    stored = Math.min(room, stored + Math.min(gained.drained, Math.max(0, catching - stored)));
     if (water < DEFAULT_ASSUMED.survivalPoint) driedOn = Math.min(driedOn, d);
     const visit = visits.indexOf(d);
     if (visit < 0 || away.missed(n, visit)) return;
-    poured.push((Math.max(0, 0.97 - water) + room - held) * taw);
+    poured.push((Math.max(0, 0.97 - water) + room - stored) * taw);
     water = Math.max(water, 0.97);
-    held = room;
+    stored = room;
   });
   return { driedOn, poured };
 }
@@ -105,11 +117,11 @@ describe('survival of the days away', () => {
         const bag = bagWith(litres, stores);
         const away: DaysAway = {
           weathers: weathers.map(weatherOf),
-          luck: drawLuck(chanceFrom(seed), DRAWS, 5),
+          noise: sampleNoise(chanceFrom(seed), DRAWS, 5),
           isSoaked,
           missed: (draw, visit) => (draw + visit) % 7 === 0,
         };
-        const starts = drawStarts(FilterRun.start(bag).belief, chanceFrom(seed), DRAWS, isSoaked);
+        const starts = drawInitialStates(FilterRun.start(bag).belief, chanceFrom(seed), DRAWS, isSoaked);
         const plain = Array.from({ length: DRAWS }, (_, n) => oneByOne(bag, starts, away, visits, n));
         const found = survivalOf(bag, starts, away, visits, DEFAULT_ASSUMED);
         found.dryBy.forEach((share, d) =>
@@ -136,7 +148,7 @@ describe('draws of bags that stay behind', () => {
   const mean = (list: Float64Array) => list.reduce((sum, x) => sum + x, 0) / list.length;
 
   it('stand for the belief, and so do the first of them', () => {
-    const { use, water } = drawStarts(belief, chanceFrom(3), 1000, false);
+    const { use, water } = drawInitialStates(belief, chanceFrom(3), 1000, false);
     expect(mean(water)).toBeCloseTo(belief.meanWater(), 1);
     for (const first of [100, 200, 1000]) {
       const logs = use.slice(0, first).map(Math.log).sort();
@@ -147,7 +159,7 @@ describe('draws of bags that stay behind', () => {
   });
 
   it('of soaked bags are nearly full', () => {
-    const { water } = drawStarts(belief, chanceFrom(3), 200, true);
+    const { water } = drawInitialStates(belief, chanceFrom(3), 200, true);
     expect(Math.min(...water)).toBeGreaterThanOrEqual(0.9);
     expect(Math.max(...water)).toBeLessThanOrEqual(1);
   });

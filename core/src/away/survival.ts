@@ -18,7 +18,7 @@ import {
 } from '../water/index.ts';
 
 /** Possible bags at the hour of leaving, draw by draw: what each uses and holds. */
-export interface Starts {
+export interface InitialStates {
   /** use multipliers */
   readonly use: Float64Array;
   /** relative available water */
@@ -50,9 +50,14 @@ const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
 /**
  * Draws bags as they may stand at the hour of leaving: use from what is believed of them, water from the belief when they
- * are left as they are and from a good soak when they are soaked. Any number of the first draws stands for the whole.
+ * are left as they are and from a product soak when they are soaked. Any number of the first draws stands for the whole.
  */
-export function drawStarts(belief: Belief, chance: Chance, draws: number, isSoaked: boolean): Starts {
+export function drawInitialStates(
+  belief: Belief,
+  chance: Chance,
+  draws: number,
+  isSoaked: boolean,
+): InitialStates {
   const draw = belief.drawer();
   const starts = { use: new Float64Array(draws), water: new Float64Array(draws) };
   // evenly over the use, which decides most
@@ -66,7 +71,7 @@ export function drawStarts(belief: Belief, chance: Chance, draws: number, isSoak
 }
 
 /** How far each day's demand is off in each draw, as standard normals: `luck[draw * days + day]`. */
-export function drawLuck(chance: Chance, draws: number, days: number): Float64Array {
+export function sampleNoise(chance: Chance, draws: number, days: number): Float64Array {
   return Float64Array.from({ length: draws * days }, () => chance.normal());
 }
 
@@ -105,8 +110,8 @@ class DemandByDay {
 export interface DaysAway {
   /** possible weathers, each of as many days; draw n goes with weather n modulo their number */
   readonly weathers: readonly (readonly WeatherDay[])[];
-  /** see {@link drawLuck}, for as many draws as there are starts */
-  readonly luck: Float64Array;
+  /** see {@link sampleNoise}, for as many draws as there are starts */
+  readonly noise: Float64Array;
   /** whether all bags are watered until they run through before leaving */
   readonly isSoaked: boolean;
   /** whether the helper fails to come on a visit */
@@ -120,19 +125,19 @@ export interface DaysAway {
  */
 export function survivalOf(
   bag: WaterBag,
-  starts: Starts,
+  starts: InitialStates,
   away: DaysAway,
   visits: Visits,
   assumed: Assumed,
   draws: number = starts.use.length,
 ): Survival {
-  const { weathers, luck, isSoaked, missed } = away;
+  const { weathers, noise, isSoaked, missed } = away;
   const daysOfBag = (weathers[0] ?? []).map(({ day }) => dayOfBag(bag, day, assumed));
   const days = daysOfBag.length;
   const depletion = bagDepletion(bag);
   const { threshold } = lossScale(depletion);
   const taw = bag.availableLitres;
-  const pull = bag.stores.reduce((sum, store) => sum + store.perDay, 0);
+  const refillRate = bag.stores.reduce((sum, store) => sum + store.perDay, 0);
   const room = bag.stores.reduce((sum, store) => sum + store.litres, 0) / taw;
   const catching = bag.stores.filter((s) => s.catchesDrained).reduce((sum, s) => sum + s.litres, 0) / taw;
   const full = bag.stores.reduce((sum, s) => sum + s.litres * (isSoaked ? 1 : s.startShare), 0) / taw;
@@ -142,30 +147,30 @@ export function survivalOf(
   const visitOn = Int32Array.from({ length: days }, (_, d) => visits.indexOf(d));
   const demand = new DemandByDay(bag, daysOfBag, assumed);
   const { transpiration, evaporation, spread, gain } = demand;
-  const pulls = Float64Array.from(daysOfBag, ({ rooted }) => pull * rooted);
+  const refillRates = Float64Array.from(daysOfBag, ({ rooted }) => refillRate * rooted);
   let used = 0;
   weathers.forEach((weather, w) => {
     demand.fill(weather);
     for (let n = w; n < draws; n += weathers.length) {
       const use = starts.use[n] as number;
       let place = onLossScale(starts.water[n] as number, threshold);
-      let held = full;
+      let stored = full;
       let isDry = false;
       for (let d = 0; d < days; d++) {
-        const off = (spread[d] as number) * (luck[n * days + d] as number);
+        const off = (spread[d] as number) * (noise[n * days + d] as number);
         const asked = (transpiration[d] as number) * use + (evaporation[d] as number);
         const loss = asked * Math.max(0.05, 1 + off);
         used += loss;
-        if (held > 0) {
+        if (stored > 0) {
           const before = fromLossScale(place, threshold);
-          const refilled = afterRefill(before, loss, pulls[d] as number, held, depletion);
+          const refilled = afterRefill(before, loss, refillRates[d] as number, stored, depletion);
           place = onLossScale(refilled.w, threshold);
-          held -= refilled.given;
+          stored -= refilled.released;
         } else place -= loss;
         if ((gain[d] as number) > 0) {
           const gained = afterGain(fromLossScale(place, threshold), gain[d] as number, assumed);
           place = onLossScale(gained.w, threshold);
-          held = Math.min(room, held + Math.min(gained.drained, Math.max(0, catching - held)));
+          stored = Math.min(room, stored + Math.min(gained.drained, Math.max(0, catching - stored)));
         }
         if (!isDry && place < tooDry) {
           isDry = true;
@@ -175,9 +180,9 @@ export function survivalOf(
         if (visit >= 0 && !missed(n, visit)) {
           // a helper pours until it runs through, and tops up what stands beside it
           const lacking = Math.max(0, HELPED - fromLossScale(place, threshold));
-          (poured[visit] as number[]).push((lacking + (room - held)) * taw);
+          (poured[visit] as number[]).push((lacking + (room - stored)) * taw);
           place = Math.max(place, watered);
-          held = room;
+          stored = room;
         }
       }
     }

@@ -110,7 +110,7 @@ describe('every kind of container', () => {
 
   it('says where water leaves, how long it lasts and what it weighs', () => {
     for (const kind of CONTAINER_KINDS) {
-      expect(kind.drainage.words.length).toBeGreaterThan(20);
+      expect(kind.drainage.description.length).toBeGreaterThan(20);
       expect(kind.seasons.low).toBeLessThanOrEqual(kind.seasons.value);
       expect(kind.emptyKilogramsPerLitre.value).toBeLessThan(kind.emptyKilogramsPerLitre.high);
     }
@@ -151,10 +151,10 @@ describe('what does not fit together', () => {
       'inside the reservoir',
     ],
     ['refuse-bag', { flat: 900, height: 320 }, 'height', 'would not stand'],
-  ])('%s %o: a message at %s', (kindId, size, field, words) => {
+  ])('%s %o: a message at %s', (kindId, size, field, description) => {
     const issue = dimensionsSchema(containerKind(kindId)).safeParse(inMillimetres(size)).error?.issues[0];
     expect(issue?.path).toEqual([`${field}Millimetres`]);
-    expect(issue?.message).toContain(words);
+    expect(issue?.message).toContain(description);
   });
 });
 

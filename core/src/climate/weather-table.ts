@@ -1,4 +1,4 @@
-import { toInner } from '../units/index.ts';
+import { toSi } from '../units/index.ts';
 import { daysBetween, isDay, type Day } from '../calendar/index.ts';
 
 /** Which column of a table holds what. All but date and temperatures are optional. Dates may be written in three orders. */
@@ -80,8 +80,8 @@ function readRow(
   const min = readNumber(raw[mapping.min]);
   const max = readNumber(raw[mapping.max]);
   if (min === undefined || max === undefined) return { reason: 'a temperature is missing or not a number' };
-  const minCelsius = toInner(min, mapping.temperature);
-  const maxCelsius = toInner(max, mapping.temperature);
+  const minCelsius = toSi(min, mapping.temperature);
+  const maxCelsius = toSi(max, mapping.temperature);
   if (minCelsius < -40 || maxCelsius > 55)
     return { reason: 'a temperature no garden has; is the unit right?' };
   if (minCelsius > maxCelsius) return { reason: 'the coldest is warmer than the warmest' };
@@ -96,7 +96,7 @@ function readMore(
 ): Omit<WeatherRow, 'day' | 'minCelsius' | 'maxCelsius'> | { readonly reason: string } {
   const number = (column: string | undefined) => (column === undefined ? undefined : readNumber(raw[column]));
   const [rain, humidity, wind, sun] = [mapping.rain, mapping.humidity, mapping.wind, mapping.sun].map(number);
-  const rainMillimetres = rain === undefined ? undefined : toInner(rain, mapping.rainUnit);
+  const rainMillimetres = rain === undefined ? undefined : toSi(rain, mapping.rainUnit);
   const windMetresPerSecond = wind === undefined ? undefined : wind * WIND_UNITS[mapping.windUnit ?? 'm/s'];
   const isOutside = (value: number | undefined, low: number, high: number) =>
     value !== undefined && (value < low || value > high);

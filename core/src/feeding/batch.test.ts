@@ -151,23 +151,21 @@ describe('a drum of nutrient', () => {
       reading('2026-06-10', 2),
       reading('2026-06-14', 1.6),
     ]);
-    expect(course).toMatchObject({ changedOn: '2026-06-10', words: ['ec-falling'] });
+    expect(course).toMatchObject({ changedOn: '2026-06-10', description: ['ec-falling'] });
     expect(course.ecPerDay).toBeCloseTo(-0.1, 9);
   });
 
   it('says what is off, the pressing first', () => {
-    expect(solutionCourse([reading('2026-06-10', 3.8, 7.4), reading('2026-06-12', 4.1, 7.5)]).words).toEqual([
-      'ec-high',
-      'ph-high',
-      'ec-rising',
-    ]);
+    expect(
+      solutionCourse([reading('2026-06-10', 3.8, 7.4), reading('2026-06-12', 4.1, 7.5)]).description,
+    ).toEqual(['ec-high', 'ph-high', 'ec-rising']);
   });
 
   it('is off beyond what the grower takes for usual', () => {
     const readings = [reading('2026-06-10', 2.9, 6), reading('2026-06-12', 2.9, 6)];
-    expect(solutionCourse(readings).words).toEqual(['ec-steady']);
+    expect(solutionCourse(readings).description).toEqual(['ec-steady']);
     const strict = resolveAssumed({ solutionMost: 2.6, solutionAlkaline: 6.3, solutionAcid: 6 });
-    expect(solutionCourse(readings, strict).words).toEqual(['ec-high', 'ec-steady']);
+    expect(solutionCourse(readings, strict).description).toEqual(['ec-high', 'ec-steady']);
   });
 
   it('lasts as long as it is drunk', () => {

@@ -4,7 +4,7 @@ import { within } from '../errors/index.ts';
 /** A bag that is to be fed: what the dose goes by. */
 export interface FedBag {
   readonly containerId: string;
-  /** the drink that it goes with, L */
+  /** the watering that it goes with, L */
   readonly waterLitres: number;
   readonly plants: number;
   readonly mixLitres: number;

@@ -19,7 +19,7 @@ export interface SolutionCourse {
   /** topped up since, L */
   readonly toppedUpLitres: number;
   /** what that says, most pressing first */
-  readonly words: readonly SolutionWord[];
+  readonly description: readonly SolutionWord[];
 }
 
 export type SolutionWord =
@@ -71,12 +71,12 @@ export function solutionCourse(
   const ecPerDay = slope((r) => r.ecMillisiemens);
   const ec = readings.findLast((r) => r.ecMillisiemens !== undefined)?.ecMillisiemens;
   const ph = readings.findLast((r) => r.ph !== undefined)?.ph;
-  const words: SolutionWord[] = [];
-  if (ec !== undefined && ec > assumed.solutionMost) words.push('ec-high');
-  if (ph !== undefined && ph > assumed.solutionAlkaline) words.push('ph-high');
-  if (ph !== undefined && ph < assumed.solutionAcid) words.push('ph-low');
+  const description: SolutionWord[] = [];
+  if (ec !== undefined && ec > assumed.solutionMost) description.push('ec-high');
+  if (ph !== undefined && ph > assumed.solutionAlkaline) description.push('ph-high');
+  if (ph !== undefined && ph < assumed.solutionAcid) description.push('ph-low');
   if (ecPerDay !== undefined)
-    words.push(
+    description.push(
       ecPerDay > assumed.solutionSteady
         ? 'ec-rising'
         : ecPerDay < -assumed.solutionSteady
@@ -89,7 +89,7 @@ export function solutionCourse(
     ecPerDay,
     phPerDay: slope((r) => r.ph),
     toppedUpLitres: since.reduce((sum, e) => sum + (e.what === 'topped-up' ? (e.litres ?? 0) : 0), 0),
-    words,
+    description,
   };
 }
 

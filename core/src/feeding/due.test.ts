@@ -15,11 +15,11 @@ import {
   type FeedGiven,
   type FeedingCase,
   type FeedLeft,
-  type Mark,
+  type StageDate,
 } from './index.ts';
 import { type Regime, type RegimeStep } from '../records/index.ts';
 
-const noted = (day: Day): Mark => ({ day, isNoted: true });
+const noted = (day: Day): StageDate => ({ day, isNoted: true });
 /** A tomato planted on 20 May: flowers on 14 June, a set truss on 24 June, the first ripe one on 1 August. */
 const MARKS = {
   planting: noted('2026-05-20'),
@@ -32,7 +32,7 @@ const MARKS = {
 const caseOf = (regime: Regime, more: Partial<FeedingCase> = {}): FeedingCase => ({
   regime,
   since: '2026-05-20',
-  marks: MARKS,
+  stageDates: MARKS,
   given: [],
   left: [],
   grownOn: (day) => grownShare(daysBetween('2026-05-20', day), 11),
@@ -68,8 +68,8 @@ describe('the dates of each school on one diary, from planting to the end of Aug
 
   it('there are ten, each with two lines, a reader and products that are there', () => {
     expect(FEEDING_PRACTICES).toHaveLength(10);
-    for (const { words, suits, steps } of FEEDING_PRACTICES) {
-      expect(words.length).toBeGreaterThan(40);
+    for (const { description, suits, steps } of FEEDING_PRACTICES) {
+      expect(description.length).toBeGreaterThan(40);
       expect(suits.length).toBeGreaterThan(15);
       expect(regimeRemarks(steps, (productId) => findProduct(productId)?.feed)).toEqual([]);
     }
@@ -79,7 +79,7 @@ describe('the dates of each school on one diary, from planting to the end of Aug
 describe('where a step stands', () => {
   it('waits for its trigger, with the day that is expected', () => {
     const [state] = stepStates(
-      caseOf(potash, { marks: { ...MARKS, set: { day: '2026-06-24', isNoted: false } } }),
+      caseOf(potash, { stageDates: { ...MARKS, set: { day: '2026-06-24', isNoted: false } } }),
       '2026-06-20',
     );
     expect(state).toMatchObject({ kind: 'waits', expected: { day: '2026-06-24', isNoted: false } });
@@ -117,7 +117,7 @@ describe('where a step stands', () => {
       caseOf(practice('grains-and-fortnight'), { since: '2026-07-10' }),
       '2026-07-12',
     );
-    expect(grains).toMatchObject({ kind: 'ended', why: 'let-go' });
+    expect(grains).toMatchObject({ kind: 'ended', why: 'expired' });
     expect(liquid).toMatchObject({ kind: 'due', target: '2026-07-10' });
   });
 
@@ -168,15 +168,15 @@ describe('a step between two triggers', () => {
       { on: 'date', monthDay: '05-10' },
     ],
   ] as const)('that ends before it starts never feeds: %o until %o', (start, until) => {
-    const marks = { ...MARKS, flowers: noted('2026-06-20') };
-    expect(plannedFeeds(caseOf(from(start, until), { marks }), '2026-05-20', '2026-10-01')).toEqual([]);
+    const stageDates = { ...MARKS, flowers: noted('2026-06-20') };
+    expect(plannedFeeds(caseOf(from(start, until), { stageDates }), '2026-05-20', '2026-10-01')).toEqual([]);
   });
 
   it('goes over the new year where the season does', () => {
     const planting = noted('2026-10-05');
     const regime = from({ on: 'date', monthDay: '11-20' }, { on: 'date', monthDay: '02-10' });
     const days = plannedFeeds(
-      caseOf(regime, { marks: { planting }, since: planting.day }),
+      caseOf(regime, { stageDates: { planting }, since: planting.day }),
       planting.day,
       '2027-04-01',
     ).map((feed) => feed.day);
@@ -309,7 +309,7 @@ describe('what is said of a regime while it is edited', () => {
     start: { on: 'set' },
     productId: 'tomato-liquid',
     every: { fromDays: 7, toDays: 10 },
-    closes: false,
+    shortensWithGrowth: false,
     ...more,
   });
   it.each([

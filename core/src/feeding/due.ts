@@ -3,18 +3,18 @@ import { addDays, daysBetween, type Day } from '../calendar/index.ts';
 import type { Regime, RegimeStep, Trigger } from '../records/index.ts';
 
 /** The day of something that sets steps off, and whether the grower saw it or it is reckoned by the plant's kind. */
-export interface Mark {
+export interface StageDate {
   readonly day: Day;
   readonly isNoted: boolean;
 }
 
 /** The marks of a bag's present plants; what has none is not known yet. */
-export interface Marks {
-  readonly planting?: Mark | undefined;
-  readonly 'base-used-up'?: Mark | undefined;
-  readonly flowers?: Mark | undefined;
-  readonly set?: Mark | undefined;
-  readonly picking?: Mark | undefined;
+export interface StageDates {
+  readonly planting?: StageDate | undefined;
+  readonly 'base-used-up'?: StageDate | undefined;
+  readonly flowers?: StageDate | undefined;
+  readonly set?: StageDate | undefined;
+  readonly picking?: StageDate | undefined;
 }
 
 /** A feed that was given. */
@@ -35,7 +35,7 @@ export interface FeedingCase {
   readonly regime: Regime;
   /** the day from which it is fed by it */
   readonly since: Day;
-  readonly marks: Marks;
+  readonly stageDates: StageDates;
   readonly given: readonly FeedGiven[];
   readonly left: readonly FeedLeft[];
   /** share of their growth that its plants have done on a day, 0 to 1 */
@@ -59,7 +59,7 @@ export interface DueReason {
 
 /** Where a step stands. There is one for every step of a regime: none is ever dropped without a word. */
 export type StepState =
-  | { readonly kind: 'waits'; readonly step: RegimeStep; readonly expected: Mark | undefined }
+  | { readonly kind: 'waits'; readonly step: RegimeStep; readonly expected: StageDate | undefined }
   | {
       readonly kind: 'due';
       readonly step: RegimeStep;
@@ -72,7 +72,7 @@ export type StepState =
   | {
       readonly kind: 'ended';
       readonly step: RegimeStep;
-      readonly why: 'done' | 'enough' | 'times' | 'stop' | 'let-go';
+      readonly why: 'done' | 'enough' | 'times' | 'stop' | 'expired';
       readonly on: Day;
     };
 
@@ -85,8 +85,8 @@ const later = (a: Day, b: Day): Day => (a > b ? a : b);
 export const PAST_DAYS = 150;
 
 /** The day of a trigger. */
-export function triggerDay(trigger: Trigger, marks: Marks): Mark | undefined {
-  const { planting } = marks;
+export function triggerDay(trigger: Trigger, stageDates: StageDates): StageDate | undefined {
+  const { planting } = stageDates;
   switch (trigger.on) {
     case 'weeks':
       return planting && { ...planting, day: addDays(planting.day, Math.round(trigger.weeks * 7)) };
@@ -100,7 +100,7 @@ export function triggerDay(trigger: Trigger, marks: Marks): Mark | undefined {
       return { day: isPast ? planting.day : `${year + 1}-${trigger.monthDay}`, isNoted: true };
     }
     default:
-      return marks[trigger.on];
+      return stageDates[trigger.on];
   }
 }
 
@@ -125,10 +125,10 @@ function feedsOf<F extends FeedGiven>(step: RegimeStep, regime: Regime, start: D
  */
 export function intervalOn(
   every: { readonly fromDays: number; readonly toDays: number },
-  closes: boolean,
+  shortensWithGrowth: boolean,
   grown: number,
 ): number {
-  const pull = closes ? grown : 0.5;
+  const pull = shortensWithGrowth ? grown : 0.5;
   return Math.round(every.toDays - (every.toDays - every.fromDays) * pull);
 }
 
@@ -151,7 +151,7 @@ export function stepStates(
 }
 
 function stateOf(step: RegimeStep, bag: FeedingCase, today: Day, assumed: Assumed): StepState {
-  const start = triggerDay(step.start, bag.marks);
+  const start = triggerDay(step.start, bag.stageDates);
   if (!start || (start.day > today && !start.isNoted)) return { kind: 'waits', step, expected: start };
   const feeds = feedsOf(step, bag.regime, start.day, bag.given);
   const lefts = feedsOf(step, bag.regime, start.day, bag.left).sort((a, b) =>
@@ -165,11 +165,11 @@ function stateOf(step: RegimeStep, bag: FeedingCase, today: Day, assumed: Assume
   const first = later(start.day, bag.since);
   const isLate = daysBetween(start.day, bag.since) > assumed.feedLateDays;
   // what should have been given once, long before this regime was taken up, is not asked for any more
-  if (!step.every && isLate) return { kind: 'ended', step, why: 'let-go', on: bag.since };
+  if (!step.every && isLate) return { kind: 'ended', step, why: 'expired', on: bag.since };
 
   const intervalDays =
     countedFrom !== undefined && step.every
-      ? intervalOn(step.every, step.closes, bag.grownOn(countedFrom))
+      ? intervalOn(step.every, step.shortensWithGrowth, bag.grownOn(countedFrom))
       : undefined;
   const window =
     countedFrom !== undefined && step.every
@@ -203,7 +203,9 @@ function stateOf(step: RegimeStep, bag: FeedingCase, today: Day, assumed: Assume
       lastOn: countedFrom,
       intervalDays,
       apartFrom:
-        other && apart && apart > window.earliest ? { productId: other.productId, day: other.day } : undefined,
+        other && apart && apart > window.earliest
+          ? { productId: other.productId, day: other.day }
+          : undefined,
       left: isAskedAgain ? { day: left.day, reason: left.reason } : undefined,
     },
   };
@@ -246,13 +248,13 @@ function endOf(
   if (!until) return undefined;
   if (until.on === 'times')
     return count >= until.times && countedFrom !== undefined ? { why: 'times', on: countedFrom } : undefined;
-  const stop = triggerDay(until, bag.marks);
+  const stop = triggerDay(until, bag.stageDates);
   return stop && stop.day <= today ? { why: 'stop', on: stop.day } : undefined;
 }
 
 /** What a bag's water means for a feed. */
 export type FeedAdvice =
-  /** joined with a drink that is due, or on its own day */
+  /** joined with a watering that is due, or on its own day */
   | { readonly kind: 'feed'; readonly isJoined: boolean; readonly isOverdue: boolean }
   /** its day has not come, and the next watering is in time */
   | { readonly kind: 'not-yet' }
@@ -271,7 +273,7 @@ export interface FeedingWater {
 }
 
 /**
- * Whether a feed that is due should be given at this stop: joined with a drink when its day has come or would pass before
+ * Whether a feed that is due should be given at this stop: joined with a watering when its day has come or would pass before
  * the next one; not on a dry bag, where it scorches, and not on a sodden one, where it only runs through.
  */
 export function adviseFeed(

@@ -11,8 +11,8 @@ export {
   type FeedingCase,
   type FeedingWater,
   type FeedLeft,
-  type Mark,
-  type Marks,
+  type StageDate,
+  type StageDates,
   type PlannedFeed,
   type StepState,
 } from './due.ts';

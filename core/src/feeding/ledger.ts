@@ -48,9 +48,9 @@ export interface LedgerDay {
 }
 
 /** Doubt told as three runs: the likely one, and one at each end. */
-export const LEANINGS = ['lean', 'likely', 'rich'] as const;
+export const LEANINGS = ['low', 'likely', 'high'] as const;
 export type Leaning = (typeof LEANINGS)[number];
-const SIGN: Record<Leaning, number> = { lean: 1, likely: 0, rich: -1 };
+const SIGN: Record<Leaning, number> = { low: 1, likely: 0, high: -1 };
 
 /** Days in a label's month. */
 const MONTH_DAYS = 30.4;
@@ -180,7 +180,7 @@ export interface Ledger {
  */
 export const OVERFED: Partial<Record<Element, number>> = { n: 300, k: 350 };
 
-/** A shortage further off than this is not told as a date: by then it has been fed or looked at. */
+/** A shortage further off than this is not told as a date: by then it has been fed or checked. */
 const FAR_DAYS = 60;
 
 /**
@@ -195,9 +195,9 @@ export function ledgerOf(
   assumed: Assumed = DEFAULT_ASSUMED,
 ): Ledger {
   const runs = {
-    lean: runLedger(bag, 'lean', assumed),
+    low: runLedger(bag, 'low', assumed),
     likely: runLedger(bag, 'likely', assumed),
-    rich: runLedger(bag, 'rich', assumed),
+    high: runLedger(bag, 'high', assumed),
   };
   const at = Math.min(runs.likely.length - 1, Math.max(0, daysBetween(bag.from, today)));
   const verdicts = ELEMENTS.map((element): Verdict => {
@@ -209,7 +209,7 @@ export function ledgerOf(
         : (strength[i] ?? 0) > (OVERFED[element] ?? Infinity)
           ? 'over'
           : 'fine';
-    const [lean, likely, rich] = [status(0), status(1), status(2)];
+    const [low, likely, high] = [status(0), status(1), status(2)];
     const day = (i: number) => {
       const days = lasts[i] ?? 0;
       return days > FAR_DAYS || addDays(today, days) > bag.to ? undefined : addDays(today, days);
@@ -217,7 +217,7 @@ export function ledgerOf(
     return {
       element,
       status: likely,
-      isSure: lean === likely && rich === likely,
+      isSure: low === likely && high === likely,
       lasts: spreadOf(lasts),
       milligramsPerLitre: spreadOf(strength),
       shortFrom: { low: day(0), likely: day(1), high: day(2) },
@@ -226,8 +226,8 @@ export function ledgerOf(
   return { runs, today: at, verdicts };
 }
 
-function spreadOf([lean = 0, likely = 0, rich = 0]: readonly number[]): Spread {
-  return { low: Math.min(lean, likely, rich), likely, high: Math.max(lean, likely, rich) };
+function spreadOf([low = 0, likely = 0, high = 0]: readonly number[]): Spread {
+  return { low: Math.min(low, likely, high), likely, high: Math.max(low, likely, high) };
 }
 
 /** Days from a place in a run until less is there than the plants want in a day. */
@@ -257,5 +257,5 @@ export function baseUsedUp(bag: LedgerCase, planted: Day, assumed: Assumed = DEF
     const lasts = daysItLasts(run, from, 'n');
     return from + lasts >= run.length - 1 ? undefined : addDays(planted, lasts);
   };
-  return { low: day('lean'), likely: day('likely'), high: day('rich') };
+  return { low: day('low'), likely: day('likely'), high: day('high') };
 }

@@ -1,7 +1,10 @@
 import type { Regime, RegimeStep } from '../records/index.ts';
 
-const every = (fromDays: number, toDays: number, closes = false) => ({ every: { fromDays, toDays }, closes });
-const once = { closes: false };
+const every = (fromDays: number, toDays: number, shortensWithGrowth = false) => ({
+  every: { fromDays, toDays },
+  shortensWithGrowth,
+});
+const once = { shortensWithGrowth: false };
 const step = (
   id: string,
   on: RegimeStep['start'],
@@ -12,12 +15,12 @@ const step = (
 const perBag = (amount: number, unit: 'spoon' | 'handful' | 'piece') =>
   ({ amount, unit, per: 'bag' }) as const;
 
-/** The schools of feeding that growers follow, as data. Nobody's is the right one; each can be cloned and changed. */
+/** The practices of feeding that growers follow, as data. Nobody's is the right one; each can be cloned and changed. */
 export const FEEDING_PRACTICES: readonly Regime[] = [
   {
     id: 'potash-from-set',
     name: 'Potash from the first truss',
-    words:
+    description:
       'The mix feeds the plant at first; from the first set truss a liquid high in potash, every 7 to 10 days.',
     suits: 'Tomatoes in bought mix, and who likes one bottle.',
     steps: [step('liquid', { on: 'set' }, 'tomato-liquid', every(7, 10, true))],
@@ -25,7 +28,7 @@ export const FEEDING_PRACTICES: readonly Regime[] = [
   {
     id: 'soluble-throughout',
     name: 'Soluble feed throughout',
-    words:
+    description:
       'Soluble feed from planting, every 10 to 14 days and closer as plants grow, and a dry feed on top at flowering.',
     suits: 'Lean mixes, and large plants in small bags.',
     steps: [
@@ -36,7 +39,7 @@ export const FEEDING_PRACTICES: readonly Regime[] = [
   {
     id: 'leaf-then-fruit',
     name: 'Leaf first, then fruit',
-    words:
+    description:
       'A leafy liquid while the plant grows, and from first flowers one with less nitrogen and more potash.',
     suits: 'Long seasons under glass.',
     steps: [
@@ -50,7 +53,8 @@ export const FEEDING_PRACTICES: readonly Regime[] = [
   {
     id: 'grains-and-fortnight',
     name: 'Grains in the mix, a liquid each fortnight',
-    words: 'Slow-release grains go in at planting; once fruit forms a liquid every fortnight helps along.',
+    description:
+      'Slow-release grains go in at planting; once fruit forms a liquid every fortnight helps along.',
     suits: 'Who is away a lot, and many bags.',
     steps: [
       step('grains', { on: 'planting' }, 'slow-release', once),
@@ -60,7 +64,8 @@ export const FEEDING_PRACTICES: readonly Regime[] = [
   {
     id: 'dry-monthly',
     name: 'Dry and organic, monthly',
-    words: 'A dry organic feed on top each month, with a handful of worm casts, and nothing out of a bottle.',
+    description:
+      'A dry organic feed on top each month, with a handful of worm casts, and nothing out of a bottle.',
     suits: 'Bags of compost, fabric, and who gardens without minerals.',
     steps: [
       step('dry', { on: 'weeks', weeks: 4 }, 'tomato-organic', every(28, 32)),
@@ -70,14 +75,15 @@ export const FEEDING_PRACTICES: readonly Regime[] = [
   {
     id: 'steeped-weeds',
     name: 'Steeped weeds',
-    words: 'Weeds or comfrey steeped for weeks, strained and thinned to a tenth, from first flowers on.',
+    description:
+      'Weeds or comfrey steeped for weeks, strained and thinned to a tenth, from first flowers on.',
     suits: 'Who has weeds, a lidded tub and no near neighbours.',
     steps: [step('tea', { on: 'flowers' }, 'weed-tea', every(10, 14))],
   },
   {
     id: 'nutrient-drum',
     name: 'Nutrient in a drum',
-    words:
+    description:
       'A two-part nutrient in the drum or reservoir from planting, made up new every two to three weeks.',
     suits: 'Reservoir planters and channels with a float.',
     steps: [step('change', { on: 'planting' }, 'nutrient-a', every(14, 21, true))],
@@ -85,21 +91,21 @@ export const FEEDING_PRACTICES: readonly Regime[] = [
   {
     id: 'heavy-manuring',
     name: 'One heavy manuring',
-    words: 'Rotted manure worked in before planting, and nothing after.',
+    description: 'Rotted manure worked in before planting, and nothing after.',
     suits: 'Large bags of loam and compost.',
     steps: [step('manure', { on: 'planting' }, 'rotted-manure', once)],
   },
   {
     id: 'compost-then-spikes',
     name: 'Compost, then spikes',
-    words: 'Only the compost until flowers show, then spikes or granules every six to eight weeks.',
+    description: 'Only the compost until flowers show, then spikes or granules every six to eight weeks.',
     suits: 'Who forgets feeds: two dates a season.',
     steps: [step('spikes', { on: 'flowers' }, 'feed-spikes', every(42, 56))],
   },
   {
     id: 'meals-and-fish',
     name: 'Meals in the hole, then fish',
-    words: 'Organic meals in the planting hole, and a fish liquid every week or two from then on.',
+    description: 'Organic meals in the planting hole, and a fish liquid every week or two from then on.',
     suits: 'Organic growers who do not mind a smell.',
     steps: [
       step('hole', { on: 'planting' }, 'bone-meal', { dose: perBag(2, 'spoon'), ...once }),
@@ -108,7 +114,7 @@ export const FEEDING_PRACTICES: readonly Regime[] = [
   },
 ];
 
-/** The regime with an id: one of the grower's own, or a school; undefined when it is gone. */
+/** The regime with an id: one of the grower's own, or a practice; undefined when it is gone. */
 export function findRegime(id: string, own: readonly Regime[] = []): Regime | undefined {
   return own.find((r) => r.id === id) ?? FEEDING_PRACTICES.find((r) => r.id === id);
 }

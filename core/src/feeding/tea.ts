@@ -37,7 +37,8 @@ export function teasOf(
   today: Day,
 ): readonly Tea[] {
   const used = new Map<string, number>();
-  for (const e of live) if (e.kind === 'fed') used.set(e.productId, (used.get(e.productId) ?? 0) + litresOf(e));
+  for (const e of live)
+    if (e.kind === 'fed') used.set(e.productId, (used.get(e.productId) ?? 0) + litresOf(e));
   return live.flatMap((e): Tea[] => {
     if (e.kind !== 'tea') return [];
     const steep = productOf(e.productId)?.feed?.steep ?? USUAL;

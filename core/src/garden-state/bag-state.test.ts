@@ -3,7 +3,7 @@ import { DEMO_EVENING, gannetSlip } from '../../demo/index.ts';
 import { liveEntries, type Entry, type EntryOf, type Container, type Garden } from '../records/index.ts';
 import { planRound } from '../round/index.ts';
 import { bagWater } from './bag-state.ts';
-import { bodyOf } from './body.ts';
+import { propertiesOf } from './properties.ts';
 import { momentAt, roundsAfter } from '../calendar/index.ts';
 import { occupantsOf } from '../plants/index.ts';
 
@@ -113,7 +113,7 @@ describe("a bag's water from its diary", () => {
   it('an override for one bag moves that bag alone', () => {
     const bag = bagOf('7');
     const own: Container = { ...bag, assumptions: { refillPoint: 0.5 } };
-    expect(bodyOf(own, garden).assumed.refillPoint).toBe(0.5);
+    expect(propertiesOf(own, garden).assumed.refillPoint).toBe(0.5);
     const before = bagWater(garden, bag, DEMO_EVENING, live).estimate.chanceDry;
     expect(bagWater(garden, own, DEMO_EVENING, live).estimate.chanceDry).toBeGreaterThan(before);
   });
@@ -187,7 +187,7 @@ describe('a bag in its second season', () => {
       plantId,
     };
     const emptied = bagWater(garden, bag, DEMO_EVENING, liveEntries([...live, clearing]));
-    // since then it was only looked at and watered, by entries of the week
+    // since then it was only checked and watered, by entries of the week
     expect(emptied.spanDays).toBeLessThanOrEqual(15);
     const two = { ...bag, stations: [...bag.stations, { id: 'stn_second1' }] };
     const besides: Entry = { ...planted, id: 'ent_beside1', stationId: 'stn_second1' };

@@ -19,7 +19,7 @@ import {
   type WaterEstimate,
   type WaterEvent,
 } from '../water/index.ts';
-import { bodyOf, waterBagOf, type BagBody } from './body.ts';
+import { propertiesOf, waterBagOf, type BagProperties } from './properties.ts';
 import { FilterMemory } from './filter-memory.ts';
 import { sizeForAge } from './growth.ts';
 import { daysSinceLastPlanting, occupantsOf } from '../plants/index.ts';
@@ -130,7 +130,7 @@ function startOf(container: Container, live: readonly Entry[], now: string): str
 /** A container as the water model sees it, with what its diary adds, and where its story lies in time. */
 export interface WaterCase {
   readonly bag: WaterBag;
-  readonly body: BagBody;
+  readonly properties: BagProperties;
   readonly belief: Belief;
   /** local times of the rounds to come */
   readonly rounds: readonly string[];
@@ -164,26 +164,26 @@ export function waterCase(
 ): WaterCase & { readonly water: BagWater } {
   const { settings } = garden;
   const place = garden.places.find((s) => s.id === container.placeId);
-  const body = bodyOf(container, garden);
-  const { assumed } = body;
+  const properties = propertiesOf(container, garden);
+  const { assumed } = properties;
   const from = startOf(container, live, now);
   const occupants = occupantsOf(container, live, garden).filter(
     (o) => o.clearedOn === undefined || o.clearedOn > dayOf(from),
   );
-  const bag = waterBagOf(container, body, place ?? { cover: 'open' }, occupants, settings, {
+  const bag = waterBagOf(container, properties, place ?? { cover: 'open' }, occupants, settings, {
     drips: dripsOf(container.id, live, assumed.dripLoss),
-    sizeOf: (occupant) => sizeForAge(occupant, body, live, settings, dayOf(now)),
+    sizeOf: (occupant) => sizeForAge(occupant, properties, live, settings, dayOf(now)),
   });
   const rounds = roundsAfter(now, settings.roundHours, ROUNDS_AHEAD);
   const last = rounds.at(-1) ?? now;
   const site = siteOf(settings);
   const weather = completeWeather(knownWeather(live), site, dayOf(from), dayOf(last), assumed);
   const stepsBetween = timelineOf(bag, weather, site.latitudeDegrees, assumed);
-  const runWith = (kept: FilterMemory, probeNoise?: number) => {
-    const { checks, setAside } = checksOf(container, body, live, probeNoise);
+  const runWith = (attachment: FilterMemory, probeNoise?: number) => {
+    const { checks, setAside } = checksOf(container, properties, live, probeNoise);
     const events = waterEventsOf(container.id, live, checks);
     const steps = stepsBetween(events, from, now);
-    return { checks, setAside, events, steps, ...kept.run(bag, steps, assumed) };
+    return { checks, setAside, events, steps, ...attachment.run(bag, steps, assumed) };
   };
   const first = runWith(memory);
   const here = entriesAt(live, container.id);
@@ -223,7 +223,7 @@ export function waterCase(
       addDays(dayOf(now), -USE_DAYS_BACK),
     ),
   };
-  return { water, bag, body, belief, rounds };
+  return { water, bag, properties, belief, rounds };
 }
 
 /** Use by day, L, from a day on. */

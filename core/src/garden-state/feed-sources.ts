@@ -13,7 +13,7 @@ import {
 } from '../products/index.ts';
 import type { PlantingDates } from '../season/index.ts';
 import type { Move, WaterEvent } from '../water/index.ts';
-import type { BagBody } from './body.ts';
+import type { BagProperties } from './properties.ts';
 
 /** A grower's handful when none was measured, L. */
 const HANDFUL_LITRES = 0.05;
@@ -26,14 +26,14 @@ export function handfulOf(measures: readonly Pick<Measure, 'kind' | 'litres'>[])
 /** What went into a bag: its filling, what was worked in, and every feed. */
 export function sourcesOf(
   container: Container,
-  body: BagBody,
+  properties: BagProperties,
   here: readonly Entry[],
   garden: Garden,
   from: Day,
 ): { readonly sources: readonly LedgerSource[]; readonly unknown: number } {
   const handful = handfulOf(garden.measures);
   const filled = here.findLast((e): e is EntryOf<'filled'> => e.kind === 'filled');
-  const mixLitres = body.fill.mixLitres;
+  const mixLitres = properties.fill.mixLitres;
   const ofMix = (id: string, brings: Elements, months: number | undefined): LedgerSource => ({
     id,
     day: from,
@@ -41,7 +41,7 @@ export function sourcesOf(
     brings,
     months,
   });
-  const sources: LedgerSource[] = body.mix.base.flatMap((base, i) => {
+  const sources: LedgerSource[] = properties.mix.base.flatMap((base, i) => {
     const all = elementsIn(base.gramsPerLitre * mixLitres, base.label);
     const quick = base.quickShare ?? 0;
     const rest = elementsBy((e) => all[e] * (1 - quick));
@@ -56,7 +56,7 @@ export function sourcesOf(
     ];
   });
   const lime = findProduct('lime');
-  const limeGrams = (body.mix.limeGramsPerLitre + body.mix.limeInParts) * mixLitres;
+  const limeGrams = (properties.mix.limeGramsPerLitre + properties.mix.limeInParts) * mixLitres;
   if (limeGrams > 0) sources.push(ofMix('mix-lime', elementsIn(limeGrams, lime?.label), lime?.feed?.months));
   for (const [i, { productId, grams }] of (filled?.amendments ?? []).entries()) {
     const product = findProduct(productId, garden.products);
@@ -71,7 +71,7 @@ export function sourcesOf(
   let unknown = 0;
   for (const e of here) {
     if (e.kind === 'watering' && dayOf(e.at) >= from) {
-      const { tapCa, tapMg } = body.assumed;
+      const { tapCa, tapMg } = properties.assumed;
       const brings = { ...NO_ELEMENTS, ca: (e.litres * tapCa) / 1000, mg: (e.litres * tapMg) / 1000 };
       sources.push({ id: e.id, day: dayOf(e.at), kind: 'water', brings, months: undefined });
     }
@@ -105,9 +105,9 @@ export function drainedBy(
   const days = new Map<Day, number>();
   for (const e of here) {
     if (e.kind !== 'watering' || e.into === 'store') continue;
-    const kept = stayed.get(e.id);
-    if (kept === undefined) continue;
-    const through = Math.max(0, e.litres - Math.max(0, kept));
+    const attachment = stayed.get(e.id);
+    if (attachment === undefined) continue;
+    const through = Math.max(0, e.litres - Math.max(0, attachment));
     if (through < 0.02) continue;
     const day = dayOf(e.at);
     days.set(day, Math.min(1, (days.get(day) ?? 0) + through / (waterLitres + through)));

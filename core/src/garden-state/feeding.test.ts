@@ -9,7 +9,7 @@ import { gannetSlip } from '../../demo/index.ts';
 import { demandOfDay } from '../water/index.ts';
 import { bagFeeding, warmthOf } from './feeding.ts';
 import { bagWater, siteOf } from './bag-state.ts';
-import { bodyOf, waterBagOf } from './body.ts';
+import { propertiesOf, waterBagOf } from './properties.ts';
 import { handfulOf } from './feed-sources.ts';
 import { occupantsOf } from '../plants/index.ts';
 
@@ -27,7 +27,7 @@ const entries = (drafts: readonly Draft[]) =>
 function feedingOf(label: string, more: readonly Draft[] = [], garden: Garden = slip) {
   const container = bagOf(label);
   const all = [...live, ...entries(more)].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
-  return bagFeeding(garden, container, bodyOf(container, garden), all, today, warmth);
+  return bagFeeding(garden, container, propertiesOf(container, garden), all, today, warmth);
 }
 
 describe('a bag’s feeding, from its diary', () => {
@@ -51,11 +51,11 @@ describe('a bag’s feeding, from its diary', () => {
   });
 
   it('marks are what was seen, else what its kind leads one to expect, in order', () => {
-    const { marks } = feedingOf('6');
-    expect(marks.set).toEqual({ day: '2026-06-27', isNoted: true });
-    expect(marks.picking?.isNoted).toBe(true);
+    const { stageDates } = feedingOf('6');
+    expect(stageDates.set).toEqual({ day: '2026-06-27', isNoted: true });
+    expect(stageDates.picking?.isNoted).toBe(true);
     for (const container of slip.containers) {
-      const found = feedingOf(container.label).marks;
+      const found = feedingOf(container.label).stageDates;
       const days = [found.planting, found.flowers, found.set, found.picking].flatMap((m) =>
         m ? [m.day] : [],
       );
@@ -65,11 +65,11 @@ describe('a bag’s feeding, from its diary', () => {
 
   it('flowers that are seen move what is counted from them', () => {
     const container = bagOf('8');
-    const later = addDays(feedingOf('8').marks.planting?.day ?? today, 20);
+    const later = addDays(feedingOf('8').stageDates.planting?.day ?? today, 20);
     const seen = feedingOf('8', [
       { kind: 'stage', at: at(later), containerId: container.id, stage: 'flowers' },
     ]);
-    expect(seen.marks.flowers).toEqual({ day: later, isNoted: true });
+    expect(seen.stageDates.flowers).toEqual({ day: later, isNoted: true });
   });
 
   it('conserves mass in every bag of the demo, with what really ran through', () => {
@@ -78,7 +78,7 @@ describe('a bag’s feeding, from its diary', () => {
       const ledger = bagFeeding(
         slip,
         container,
-        bodyOf(container, slip),
+        propertiesOf(container, slip),
         live,
         today,
         warmth,
@@ -94,7 +94,15 @@ describe('a bag’s feeding, from its diary', () => {
   it('what runs through takes feed along', () => {
     const container = bagOf('6');
     const { moves } = bagWater(slip, container, at(today), live).estimate;
-    const with_ = bagFeeding(slip, container, bodyOf(container, slip), live, today, warmth, moves).ledger();
+    const with_ = bagFeeding(
+      slip,
+      container,
+      propertiesOf(container, slip),
+      live,
+      today,
+      warmth,
+      moves,
+    ).ledger();
     const without = feedingOf('6').ledger();
     expect(with_.runs.likely[with_.today]?.washed.n).toBeGreaterThan(0);
     expect(without.runs.likely[without.today]?.washed.n).toBe(0);
@@ -124,7 +132,7 @@ describe('a bag’s feeding, from its diary', () => {
 
   it('says nothing of an empty bag but what is in its mix', () => {
     const empty = feedingOf('24');
-    expect(empty).toMatchObject({ states: [], marks: {}, endsOn: undefined });
+    expect(empty).toMatchObject({ states: [], stageDates: {}, endsOn: undefined });
     expect(empty.ledger().runs.likely.at(-1)?.taken.n).toBe(0);
   });
 
@@ -143,11 +151,12 @@ describe('plants beside the crop', () => {
   const container = bagOf('6');
   const with_ = (companions: Container['companions']): Container => ({ ...container, companions });
   const bagFor = (c: Container) => {
-    const body = bodyOf(c, slip);
-    return waterBagOf(c, body, { cover: 'open' }, occupantsOf(c, live, slip), slip.settings);
+    const properties = propertiesOf(c, slip);
+    return waterBagOf(c, properties, { cover: 'open' }, occupantsOf(c, live, slip), slip.settings);
   };
   const hot = completeWeather([], siteOf(slip.settings), '2026-07-16', '2026-07-16')[0];
-  const watered = (c: Container) => demandOfDay(bagFor(c), hot as NonNullable<typeof hot>).transpirationLitres;
+  const watered = (c: Container) =>
+    demandOfDay(bagFor(c), hot as NonNullable<typeof hot>).transpirationLitres;
 
   it('drink with it, more the more they shade, and not once they are out', () => {
     const alone = watered(container);
@@ -160,7 +169,7 @@ describe('plants beside the crop', () => {
 
   it('take feed from the same mix', () => {
     const wanted = (c: Container) => {
-      const ledger = bagFeeding(slip, c, bodyOf(c, slip), live, today, warmth).ledger();
+      const ledger = bagFeeding(slip, c, propertiesOf(c, slip), live, today, warmth).ledger();
       return ledger.runs.likely[ledger.today]?.wanted.n ?? 0;
     };
     expect(wanted(with_({ size: 'large' }))).toBeGreaterThan(wanted(container) + 0.5);

@@ -28,14 +28,14 @@ import {
   type FeedingCase,
   type Ledger,
   type LedgerCase,
-  type Marks,
+  type StageDates,
   type StepState,
 } from '../feeding/index.ts';
 import type { PlantingDates } from '../season/index.ts';
 import type { Move } from '../water/index.ts';
 import { knownWeather, siteOf } from './bag-state.ts';
-import type { BagBody } from './body.ts';
-import { datesOf, marksOf } from './feed-marks.ts';
+import type { BagProperties } from './properties.ts';
+import { datesOf, stageDatesOf } from './stage-dates.ts';
 import { drainedBy, fedPlants, sourcesOf } from './feed-sources.ts';
 
 /** What is known of one bag's feeding at one moment, all of it computed: what its regime asks for and why. */
@@ -47,7 +47,7 @@ export interface BagFeeding {
   /** the regime that the diary names is gone from the garden */
   readonly isRegimeGone: boolean;
   readonly states: readonly StepState[];
-  readonly marks: Marks;
+  readonly stageDates: StageDates;
   /** when its plants are likely done; undefined for an empty bag */
   readonly endsOn: Day | undefined;
   readonly baseUsedUp: DaySpread;
@@ -82,7 +82,7 @@ export function feedingCaseOf(
   occupants: readonly Occupant[],
   live: readonly Entry[],
   garden: Garden,
-  marks: Marks,
+  stageDates: StageDates,
   regime: Regime,
   since: Day,
 ): FeedingCase {
@@ -93,7 +93,7 @@ export function feedingCaseOf(
   return {
     regime,
     since,
-    marks,
+    stageDates,
     given: here.flatMap((e) =>
       e.kind === 'fed' && dayOf(e.at) >= from
         ? [{ day: dayOf(e.at), productId: e.productId, regimeId: e.regimeId, stepId: e.stepId }]
@@ -142,13 +142,13 @@ export function regimeNow(
 export function bagFeeding(
   garden: Garden,
   container: Container,
-  body: BagBody,
+  properties: BagProperties,
   live: readonly Entry[],
   today: Day,
   warmth: (day: Day) => number,
   moves: readonly Move[] = [],
 ): BagFeeding {
-  const { assumed } = body;
+  const { assumed } = properties;
   const here = entriesAt(live, container.id).filter((e) => dayOf(e.at) <= today);
   const occupants = occupantsOf(container, here, garden);
   const cover = garden.places.find((s) => s.id === container.placeId)?.cover ?? 'open';
@@ -163,8 +163,8 @@ export function bagFeeding(
     first.reduce((a, b) => (b < a ? b : a)),
     addDays(today, -LONGEST_DAYS),
   );
-  const { sources, unknown } = sourcesOf(container, body, here, garden, from);
-  const waterLitres = body.mix.capacity * body.fill.mixLitres;
+  const { sources, unknown } = sourcesOf(container, properties, here, garden, from);
+  const waterLitres = properties.mix.capacity * properties.fill.mixLitres;
   const drained = drainedBy(here, moves, waterLitres);
   const plants = fedPlants(occupants, here, garden, (o) => dates.get(o) as PlantingDates, today, assumed);
   const { companions } = container;
@@ -202,12 +202,12 @@ export function bagFeeding(
   const used: DaySpread = eldest
     ? baseUsedUp(ledgerCase, eldest.plantedOn, assumed)
     : { low: undefined, likely: undefined, high: undefined };
-  const marks = marksOf(occupants, here, eldest && dates.get(eldest), used, assumed);
+  const stageDates = stageDatesOf(occupants, here, eldest && dates.get(eldest), used, assumed);
   const { assigned, regime } = regimeNow(here, garden);
   const states =
     regime && assigned && eldest
       ? stepStates(
-          feedingCaseOf(container, occupants, here, garden, marks, regime, dayOf(assigned.at)),
+          feedingCaseOf(container, occupants, here, garden, stageDates, regime, dayOf(assigned.at)),
           today,
           assumed,
         )
@@ -218,7 +218,7 @@ export function bagFeeding(
     regime,
     isRegimeGone: assigned?.regimeId !== undefined && regime === undefined,
     states,
-    marks,
+    stageDates,
     endsOn: eldest && dates.get(eldest)?.clear,
     baseUsedUp: used,
     unknownFeeds: unknown,

@@ -45,15 +45,15 @@ export class FilterMemory {
     const common = this.last?.key === key ? commonSteps(this.last.steps, steps) : 0;
     const resumePoints = (this.last?.resumePoints ?? []).filter(({ after }) => after <= common);
     const from = resumePoints.at(-1) ?? { after: 0, run: FilterRun.start(bag, assumed) };
-    const kept = common === 0 ? [] : [...resumePoints];
+    const attachment = common === 0 ? [] : [...resumePoints];
     const run = from.run.copy();
     for (let n = from.after; n < steps.length; n++) {
       // the last step ends at "now", which is another at the next run: the place before it is the one that is used
       if (n > from.after && (n % EVERY_STEPS === 0 || n === steps.length - 1))
-        kept.push({ after: n, run: run.copy() });
+        attachment.push({ after: n, run: run.copy() });
       run.step(steps[n] as TimelineStep);
     }
-    this.last = { key, steps, resumePoints: kept };
+    this.last = { key, steps, resumePoints: attachment };
     return { estimate: run.finish(), belief: run.belief, stepsRun: steps.length - from.after };
   }
 }

@@ -1,21 +1,21 @@
 import type { Assumed } from '../assumed/index.ts';
 import { entriesAt, type Entry, type Container } from '../records/index.ts';
 import { middleOfGrade } from '../water/index.ts';
-import type { BagBody } from './body.ts';
+import type { BagProperties } from './properties.ts';
 import { gaugeScale } from './readings.ts';
 
 /** How this grower's finger compares with scales: where the top layer lies below the bag, and how far a grade is off. */
 export interface LearntFinger {
   readonly fingerOffset: number;
   readonly fingerNoise: number;
-  /** looks by finger within the hour of a weighing */
+  /** checks by finger within the hour of a weighing */
   readonly pairs: number;
 }
 
 const WITHIN_MILLISECONDS = 3_600_000;
 
 /**
- * Learns a grower's finger from looks that were made within an hour of a weighing of the same bag, with nothing poured
+ * Learns a grower's finger from checks that were made within an hour of a weighing of the same bag, with nothing poured
  * between. Shrunk towards the numbers in use, so that no pairs change nothing.
  *
  * @param bodies each container's body, by its id
@@ -23,18 +23,18 @@ const WITHIN_MILLISECONDS = 3_600_000;
  */
 export function learnFinger(
   containers: readonly Pick<Container, 'id' | 'gauges'>[],
-  bodies: ReadonlyMap<string, BagBody>,
+  propertiesById: ReadonlyMap<string, BagProperties>,
   live: readonly Entry[],
   assumed: Pick<Assumed, 'fingerOffset' | 'fingerNoise' | 'fingerPrior'>,
 ): LearntFinger {
   const offs: number[] = [];
   for (const container of containers) {
-    const body = bodies.get(container.id);
-    if (!body) continue;
+    const properties = propertiesById.get(container.id);
+    if (!properties) continue;
     const { full, dry } = gaugeScale(
       'scale',
       container.gauges?.find((g) => g.kind === 'scale'),
-      body,
+      properties,
     );
     let felt: { readonly at: number; readonly grade: number } | undefined;
     let weighed: { readonly at: number; readonly share: number } | undefined;

@@ -11,14 +11,18 @@ import {
 } from '../plants/index.ts';
 import { entriesAt, type Entry, type Settings } from '../records/index.ts';
 import { planUpright, type UprightPlanting } from '../planting/index.ts';
-import type { BagBody } from './body.ts';
+import type { BagProperties } from './properties.ts';
 
-/** How a plant that stands in a bag was put there: as recorded, or as the school in use would have it. */
-export function plantingOf(occupant: Occupant, body: BagBody, practiceId: string): UprightPlanting | undefined {
+/** How a plant that stands in a bag was put there: as recorded, or as the practice in use would have it. */
+export function plantingOf(
+  occupant: Occupant,
+  properties: BagProperties,
+  practiceId: string,
+): UprightPlanting | undefined {
   const { planted, crop } = occupant;
-  const mixMillimetres = planted.levelMillimetres ?? body.fill.mixMillimetres;
+  const mixMillimetres = planted.levelMillimetres ?? properties.fill.mixMillimetres;
   const place = { depth: crop.depth, mixMillimetres, practiceId: planted.practiceId ?? practiceId };
-  const advice = planUpright(planted.seedling, place, body.assumed);
+  const advice = planUpright(planted.seedling, place, properties.assumed);
   const planned = advice.kind === 'upright' ? advice.planting : advice.instead;
   const buried = planted.buriedMillimetres;
   if (buried === undefined || !planned) return planned;
@@ -33,8 +37,12 @@ export function plantingOf(occupant: Occupant, body: BagBody, practiceId: string
 }
 
 /** The level of the mix in a bag now: lower than its fill while top-ups are still to come, mm. */
-export function levelOf(body: BagBody, occupants: readonly Occupant[], live: readonly Entry[]): number {
-  const full = body.fill.mixMillimetres;
+export function levelOf(
+  properties: BagProperties,
+  occupants: readonly Occupant[],
+  live: readonly Entry[],
+): number {
+  const full = properties.fill.mixMillimetres;
   const low = occupants.find((o) => o.planted.levelMillimetres !== undefined);
   if (!low) return full;
   const raised = entriesAt(live, low.planted.containerId).findLast(
@@ -59,7 +67,7 @@ export interface PlantGrowth {
 const known = new WeakMap<
   Occupant['planted'],
   {
-    readonly body: BagBody;
+    readonly properties: BagProperties;
     readonly habit: Occupant['habit'];
     readonly settings: object;
     readonly measured: string;
@@ -74,7 +82,7 @@ const known = new WeakMap<
  */
 export function growthOf(
   occupant: Occupant,
-  body: BagBody,
+  properties: BagProperties,
   live: readonly Entry[],
   settings: Pick<Settings, 'depthPracticeId' | 'assumptions'>,
 ): PlantGrowth {
@@ -84,14 +92,14 @@ export function growthOf(
   const last = known.get(planted);
   if (
     last &&
-    last.body === body &&
+    last.properties === properties &&
     last.habit === habit &&
     last.settings === settings &&
     last.measured === measured
   )
     return last.growth;
-  const growth = workedOut(occupant, body, records, settings);
-  known.set(planted, { body, habit, settings, measured, growth });
+  const growth = workedOut(occupant, properties, records, settings);
+  known.set(planted, { properties, habit, settings, measured, growth });
   return growth;
 }
 
@@ -113,7 +121,7 @@ function recordsOf({ planted, plantedOn }: Occupant, live: readonly Entry[]): re
 
 function workedOut(
   occupant: Occupant,
-  body: BagBody,
+  properties: BagProperties,
   records: readonly HeightRecord[],
   settings: Pick<Settings, 'depthPracticeId' | 'assumptions'>,
 ): PlantGrowth {
@@ -121,7 +129,7 @@ function workedOut(
   const above =
     planted.plantingMethodId === 'seed'
       ? 1
-      : (plantingOf(occupant, body, settings.depthPracticeId)?.aboveMillimetres ??
+      : (plantingOf(occupant, properties, settings.depthPracticeId)?.aboveMillimetres ??
         planted.seedling.stemMillimetres);
   const startMillimetres = Math.max(1, above);
   const figures = habitFigures(crop.id, habit, settings.assumptions);
@@ -135,7 +143,13 @@ function workedOut(
     weeksToFull: around(figures.weeksToFull, habit.weeksToFull),
   };
   return {
-    belief: heightBelief(prior, startMillimetres, records, body.assumed.heightNoise, body.assumed),
+    belief: heightBelief(
+      prior,
+      startMillimetres,
+      records,
+      properties.assumed.heightNoise,
+      properties.assumed,
+    ),
     records,
     startMillimetres,
   };
@@ -173,12 +187,12 @@ const LARGEST = 1.8;
  */
 export function sizeForAge(
   occupant: Occupant,
-  body: BagBody,
+  properties: BagProperties,
   live: readonly Entry[],
   settings: Pick<Settings, 'depthPracticeId' | 'assumptions'>,
   day: string,
 ): number {
-  const { belief, records, startMillimetres } = growthOf(occupant, body, live, settings);
+  const { belief, records, startMillimetres } = growthOf(occupant, properties, live, settings);
   const days = daysBetween(occupant.plantedOn, day);
   if (records.length === 0 || days <= 0) return 1;
   const figures = habitFigures(occupant.crop.id, occupant.habit, settings.assumptions);

@@ -7,8 +7,8 @@ export {
   type BagWater,
   type WaterCase,
 } from './bag-state.ts';
-export { bodyOf, storesOf, waterBagOf, type BagBody, type WaterHistory } from './body.ts';
-export { marksOf } from './feed-marks.ts';
+export { propertiesOf, storesOf, waterBagOf, type BagProperties, type WaterHistory } from './properties.ts';
+export { stageDatesOf } from './stage-dates.ts';
 export { handfulOf } from './feed-sources.ts';
 export { bagFeeding, feedingCaseOf, regimeNow, warmthOf, type BagFeeding } from './feeding.ts';
 export { FilterMemory } from './filter-memory.ts';
@@ -17,4 +17,4 @@ export { growthOf, heightNow, levelOf, plantingOf, type PlantGrowth } from './gr
 export { plantingSiteOf, plantingTaskOf, STATIONS_SPAN } from './planting-site.ts';
 export { learnProbe, type LearntProbe } from './probe.ts';
 export { gaugeScale, type GaugeScale, type ReadingFault, type SetAsideReading } from './readings.ts';
-export { tasksOf, type BagTask } from './tasks.ts';
+export { jobsOf, type BagJob } from './jobs.ts';

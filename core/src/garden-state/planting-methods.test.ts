@@ -11,7 +11,7 @@ import {
   type PlantingPlan,
 } from '../planting/index.ts';
 import { type Seedling, type PlantingMethodId } from '../records/index.ts';
-import { bodyOf } from './body.ts';
+import { propertiesOf } from './properties.ts';
 import { plantingTaskOf } from './planting-site.ts';
 
 const settings = { assumptions: {} };
@@ -33,7 +33,14 @@ function taskIn(
   };
   const crop = cropOf(cropId);
   const habit = crop.habits[0] ?? tall;
-  return plantingTaskOf(bodyOf(record, { settings, mixes: [] }), stations, practiceId, crop, habit, seedling);
+  return plantingTaskOf(
+    propertiesOf(record, { settings, mixes: [] }),
+    stations,
+    practiceId,
+    crop,
+    habit,
+    seedling,
+  );
 }
 
 function planned(outcome: PlantingOutcome): PlantingPlan {
@@ -109,12 +116,19 @@ describe('ways of planting, worked by hand', () => {
 
   it.each(['pepper', 'aubergine', 'cucumber'])('%s has no way but level, or seed', (cropId) => {
     const plantingMethods = plantingMethodsFor(taskIn('round-fabric', 57, leggy, { cropId }));
-    expect(plantingMethods.map((o) => (o.kind === 'planned' ? o.plan.plantingMethodId : o.plantingMethodId))).toEqual(['upright', 'seed']);
-    expect(planned(plantingMethods[0] as PlantingOutcome).stem).toMatchObject({ buriedMillimetres: 0, stripLeaves: 0 });
+    expect(
+      plantingMethods.map((o) => (o.kind === 'planned' ? o.plan.plantingMethodId : o.plantingMethodId)),
+    ).toEqual(['upright', 'seed']);
+    expect(planned(plantingMethods[0] as PlantingOutcome).stem).toMatchObject({
+      buriedMillimetres: 0,
+      stripLeaves: 0,
+    });
   });
 
   it('seed: at its own depth, a few to a station', () => {
-    const plan = planned(plantingMethodOf('seed').plan(taskIn('round-fabric', 20, leggy, { cropId: 'cucumber' })));
+    const plan = planned(
+      plantingMethodOf('seed').plan(taskIn('round-fabric', 20, leggy, { cropId: 'cucumber' })),
+    );
     expect(plan.hole.depthMillimetres).toBe(20);
     expect(plan.seed).toMatchObject({ perStation: 2, mixCelsius: 18 });
   });
@@ -233,15 +247,19 @@ describe('every way, always', () => {
 
   it('the litres of the top-ups sum to the fill that is missing', () => {
     fc.assert(
-      fc.property(tasks, fc.constantFrom(plantingMethodOf('low-start'), plantingMethodOf('ring')), (task, plantingMethod) => {
-        const outcome = plantingMethod.plan(task);
-        if (outcome.kind !== 'planned') return;
-        const { topUps, levelMillimetres } = outcome.plan;
-        const { solid, mixMillimetres, settling } = task.site;
-        const missing =
-          (solid.volumeBelow(mixMillimetres) - solid.volumeBelow(levelMillimetres)) / 1e6 / (1 - settling);
-        expect(topUps.reduce((sum, t) => sum + t.litres, 0)).toBeCloseTo(missing, 6);
-      }),
+      fc.property(
+        tasks,
+        fc.constantFrom(plantingMethodOf('low-start'), plantingMethodOf('ring')),
+        (task, plantingMethod) => {
+          const outcome = plantingMethod.plan(task);
+          if (outcome.kind !== 'planned') return;
+          const { topUps, levelMillimetres } = outcome.plan;
+          const { solid, mixMillimetres, settling } = task.site;
+          const missing =
+            (solid.volumeBelow(mixMillimetres) - solid.volumeBelow(levelMillimetres)) / 1e6 / (1 - settling);
+          expect(topUps.reduce((sum, t) => sum + t.litres, 0)).toBeCloseTo(missing, 6);
+        },
+      ),
       { numRuns: 100 },
     );
   });
@@ -270,7 +288,9 @@ describe("a planting moved by the grower's own hand", () => {
     const task = taskIn('round-fabric', 90, seedling);
     const { mixMillimetres, solid, settling } = task.site;
     for (const level of [mixMillimetres * 0.7, mixMillimetres * 0.85]) {
-      const plan = planned(planWith(plantingMethodOf('low-start'), task, { levelMillimetres: level }).outcome);
+      const plan = planned(
+        planWith(plantingMethodOf('low-start'), task, { levelMillimetres: level }).outcome,
+      );
       expect(plan.levelMillimetres).toBeCloseTo(level, 6);
       const missing = (solid.volumeBelow(mixMillimetres) - solid.volumeBelow(level)) / 1e6 / (1 - settling);
       expect(plan.topUps.reduce((sum, t) => sum + t.litres, 0)).toBeCloseTo(missing, 6);
@@ -295,7 +315,8 @@ describe("a planting moved by the grower's own hand", () => {
   it('a taller collar buries more', () => {
     const task = taskIn('pillow', 50, seedling);
     const buried = (collarMillimetres: number) =>
-      planned(planWith(plantingMethodOf('collar'), task, { collarMillimetres }).outcome).stem.buriedMillimetres;
+      planned(planWith(plantingMethodOf('collar'), task, { collarMillimetres }).outcome).stem
+        .buriedMillimetres;
     expect(buried(220) - buried(160)).toBeCloseTo(60, 6);
   });
 });

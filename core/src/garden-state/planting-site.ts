@@ -1,7 +1,7 @@
 import { type Crop, type Habit, heightBelief } from '../plants/index.ts';
 import type { PlantingSite, PlantingTask } from '../planting/index.ts';
 import type { Seedling } from '../records/index.ts';
-import type { BagBody } from './body.ts';
+import type { BagProperties } from './properties.ts';
 
 /** Several stations share this much of a bag's length: its ends round off. */
 export const STATIONS_SPAN = 0.92;
@@ -14,8 +14,12 @@ const AIR_IN_CHANNEL = 0.5;
  *
  * @param stations how many plants it is meant for: each has its share of the length
  */
-export function plantingSiteOf(body: BagBody, stations: number, practiceId: string): PlantingSite {
-  const { kind, real, fill, mix } = body;
+export function plantingSiteOf(
+  properties: BagProperties,
+  stations: number,
+  practiceId: string,
+): PlantingSite {
+  const { kind, real, fill, mix } = properties;
   const widest = real.solid.widthAt(Math.max(0, fill.mixMillimetres - 60));
   return {
     solid: real.solid,
@@ -31,9 +35,9 @@ export function plantingSiteOf(body: BagBody, stations: number, practiceId: stri
   };
 }
 
-/** Everything that the ways of planting are worked out from, for one seedling in one bag. */
+/** Everything that the planting methods are worked out from, for one seedling in one bag. */
 export function plantingTaskOf(
-  body: BagBody,
+  properties: BagProperties,
   stations: number,
   practiceId: string,
   crop: Crop,
@@ -43,8 +47,8 @@ export function plantingTaskOf(
   return {
     seedling,
     crop,
-    site: plantingSiteOf(body, stations, practiceId),
-    growthFrom: (above) => heightBelief(habit, Math.max(1, above), [], body.assumed.heightNoise),
-    assumed: body.assumed,
+    site: plantingSiteOf(properties, stations, practiceId),
+    growthFrom: (above) => heightBelief(habit, Math.max(1, above), [], properties.assumed.heightNoise),
+    assumed: properties.assumed,
   };
 }

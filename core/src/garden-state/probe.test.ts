@@ -100,6 +100,6 @@ describe('a bag with a probe', () => {
     for (const count of [6, 12, 18, 24]) expect(at(wildOf(count), memory)).toEqual(at(wildOf(count)));
   });
 
-  const kept = wild(24);
-  const wildOf = (count: number) => kept.slice(0, count);
+  const attachment = wild(24);
+  const wildOf = (count: number) => attachment.slice(0, count);
 });

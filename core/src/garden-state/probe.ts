@@ -31,7 +31,9 @@ export function learnProbe(
   availableLitres: number,
   assumed: Pick<Assumed, 'probeNoise' | 'probePrior'>,
 ): LearntProbe {
-  const probed = new Set(here.flatMap((e) => (e.kind === 'check' && e.check.method === 'probe' ? [e.id] : [])));
+  const probed = new Set(
+    here.flatMap((e) => (e.kind === 'check' && e.check.method === 'probe' ? [e.id] : [])),
+  );
   const excesses = moves.flatMap(({ entryId, beforeLitres, beforeSdLitres }) => {
     const check = probed.has(entryId) ? checks.get(entryId) : undefined;
     if (check?.method !== 'reading') return [];

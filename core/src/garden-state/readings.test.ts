@@ -4,7 +4,7 @@ import { addDays, momentAt } from '../calendar/index.ts';
 import { DEMO_EVENING, gannetSlip } from '../../demo/index.ts';
 import { liveEntries, type Entry, type EntryOf, type Container } from '../records/index.ts';
 import { bagWater, waterCase } from './bag-state.ts';
-import { bodyOf } from './body.ts';
+import { propertiesOf } from './properties.ts';
 import { FilterMemory } from './filter-memory.ts';
 import { gaugeScale, checksOf } from './readings.ts';
 import { learnFinger } from './finger.ts';
@@ -13,7 +13,7 @@ const garden = gannetSlip(7);
 const live = liveEntries(garden.entries);
 const bagOf = (label: string) => garden.containers.find((c) => c.label === label) as Container;
 const bag = bagOf('9');
-const body = bodyOf(bag, garden);
+const properties = propertiesOf(bag, garden);
 
 let count = 0;
 function seen(check: EntryOf<'check'>['check'], day: string, hour: number, containerId = bag.id): Entry {
@@ -25,20 +25,22 @@ const probe = (reading: number, day: string, hour: number) =>
 
 describe('a gauge', () => {
   it('reads by its two points, a scale without them by the bag’s weight, less a litre a kilogram', () => {
-    expect(gaugeScale('probe', { kind: 'probe', fullReading: 80, dryReading: 20 }, body)).toMatchObject({
-      full: 80,
-      dry: 20,
-    });
-    const scale = gaugeScale('scale', undefined, body);
-    expect(scale.full - scale.dry).toBeCloseTo(body.availableLitres, 9);
+    expect(gaugeScale('probe', { kind: 'probe', fullReading: 80, dryReading: 20 }, properties)).toMatchObject(
+      {
+        full: 80,
+        dry: 20,
+      },
+    );
+    const scale = gaugeScale('scale', undefined, properties);
+    expect(scale.full - scale.dry).toBeCloseTo(properties.availableLitres, 9);
     // a twentieth of a heavy bag's weight is much of its water
-    expect(scale.sd).toBeCloseTo((0.03 * body.drainedKilograms) / body.availableLitres, 9);
+    expect(scale.sd).toBeCloseTo((0.03 * properties.drainedKilograms) / properties.availableLitres, 9);
   });
 
   it('gives shares of available water: half way between its points is half', () => {
     const paired = { ...bag, gauges: [{ kind: 'probe' as const, fullReading: 80, dryReading: 20 }] };
     const entry = probe(50, '2026-07-10', 18);
-    const { checks, setAside } = checksOf(paired, body, [entry]);
+    const { checks, setAside } = checksOf(paired, properties, [entry]);
     expect(checks.get(entry.id)).toMatchObject({ method: 'reading', share: 0.5 });
     expect(setAside).toEqual([]);
   });
@@ -47,18 +49,18 @@ describe('a gauge', () => {
 describe('readings that cannot be right', () => {
   it('wetter than full or drier than dry by far: set aside with the reason, whether calibrated or not', () => {
     const wild = probe(140, '2026-07-10', 18);
-    expect(checksOf(bag, body, [wild]).setAside).toEqual([
+    expect(checksOf(bag, properties, [wild]).setAside).toEqual([
       { entryId: wild.id, at: wild.at, fault: 'uncalibrated' },
     ]);
     const paired = { ...bag, gauges: [{ kind: 'probe' as const, fullReading: 80, dryReading: 20 }] };
-    expect(checksOf(paired, body, [wild]).setAside[0]?.fault).toBe('out-of-span');
-    expect(checksOf(paired, body, [wild]).checks.size).toBe(0);
+    expect(checksOf(paired, properties, [wild]).setAside[0]?.fault).toBe('out-of-span');
+    expect(checksOf(paired, properties, [wild]).checks.size).toBe(0);
   });
 
   it('the same to the last digit for half a day: frozen from then on, until it moves again', () => {
     const stuck = [6, 10, 14, 18, 22].map((hour) => probe(41.25, '2026-07-10', hour));
     const moved = probe(38.5, '2026-07-11', 8);
-    const { checks, setAside } = checksOf(bag, body, [...stuck, moved]);
+    const { checks, setAside } = checksOf(bag, properties, [...stuck, moved]);
     expect(setAside.map((s) => s.fault)).toEqual(['frozen', 'frozen']);
     expect(checks.has(stuck[0]?.id ?? '')).toBe(true);
     expect(checks.has(moved.id)).toBe(true);
@@ -66,11 +68,11 @@ describe('readings that cannot be right', () => {
 
   it('a device that reads every quarter of an hour counts once in three hours, a typed one always', () => {
     const often = [18, 18.25, 18.5, 18.75, 21.5].map((hour, i) => probe(40 + i, '2026-07-10', hour));
-    expect(checksOf(bag, body, often).checks.size).toBe(2);
+    expect(checksOf(bag, properties, often).checks.size).toBe(2);
     const typed = [18, 18.25, 18.5].map((hour, i) =>
       seen({ method: 'probe', reading: 40 + i }, '2026-07-10', hour),
     );
-    expect(checksOf(bag, body, typed).checks.size).toBe(3);
+    expect(checksOf(bag, properties, typed).checks.size).toBe(3);
   });
 
   it('change nothing about the water, and are named beside it', () => {
@@ -87,7 +89,7 @@ describe('a reading that is right', () => {
     ['dry', 0.15],
     ['wet', 0.9],
   ])('moves the estimate towards it: %s', (_, share) => {
-    const scale = gaugeScale('scale', undefined, body);
+    const scale = gaugeScale('scale', undefined, properties);
     const kilograms = scale.dry + share * (scale.full - scale.dry);
     const entry = seen({ method: 'scale', kilograms }, '2026-07-16', 17.5);
     const before = bagWater(garden, bag, DEMO_EVENING, live).estimate.share.likely;
@@ -98,8 +100,8 @@ describe('a reading that is right', () => {
 });
 
 describe('a grower’s finger', () => {
-  const bodies = new Map([[bag.id, body]]);
-  const scale = gaugeScale('scale', undefined, body);
+  const propertiesById = new Map([[bag.id, properties]]);
+  const scale = gaugeScale('scale', undefined, properties);
   const pairs = (count: number, off: number) =>
     Array.from({ length: count }, (_, i) => {
       const day = addDays('2026-06-01', i);
@@ -110,7 +112,7 @@ describe('a grower’s finger', () => {
         seen({ method: 'scale', kilograms: scale.dry + share * (scale.full - scale.dry) }, day, 18.2),
       ];
     }).flat();
-  const learn = (entries: readonly Entry[]) => learnFinger([bag], bodies, entries, DEFAULT_ASSUMED);
+  const learn = (entries: readonly Entry[]) => learnFinger([bag], propertiesById, entries, DEFAULT_ASSUMED);
 
   it('is what is assumed while nothing was weighed', () => {
     expect(learn(live.filter((e) => e.kind === 'check'))).toMatchObject({
@@ -125,7 +127,7 @@ describe('a grower’s finger', () => {
     expect(many.fingerOffset).toBeGreaterThan(few.fingerOffset);
     expect(many.fingerOffset).toBeCloseTo(0.15, 1);
     expect(many.pairs).toBe(30);
-    // thirty looks that are off alike leave little noise
+    // thirty checks that are off alike leave little noise
     expect(many.fingerNoise).toBeLessThan(DEFAULT_ASSUMED.fingerNoise);
   });
 
@@ -165,7 +167,7 @@ describe('the filter’s memory', () => {
 
   it('runs only from where it matters', () => {
     const memory = new FilterMemory();
-    const { bag: waterBag, body: made } = waterCase(garden, bag, DEMO_EVENING, live, memory);
+    const { bag: waterBag, properties: made } = waterCase(garden, bag, DEMO_EVENING, live, memory);
     const steps = (until: number) =>
       Array.from({ length: until }, (_, i) => ({
         kind: 'use' as const,

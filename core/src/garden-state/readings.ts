@@ -1,6 +1,6 @@
 import { entriesAt, type Entry, type EntryOf, type Container, type Gauge } from '../records/index.ts';
 import type { MoistureCheck } from '../water/index.ts';
-import type { BagBody } from './body.ts';
+import type { BagProperties } from './properties.ts';
 
 /** Why a reading does not count; it stays in the diary. */
 export type ReadingFault =
@@ -49,12 +49,12 @@ const valueOf = ({ check }: Reading) => (check.method === 'scale' ? check.kilogr
 export function gaugeScale(
   kind: Gauge['kind'],
   gauge: Gauge | undefined,
-  body: BagBody,
-  probeNoise = body.assumed.probeNoise,
+  properties: BagProperties,
+  probeNoise = properties.assumed.probeNoise,
 ): GaugeScale {
-  const { availableLitres, assumed } = body;
+  const { availableLitres, assumed } = properties;
   if (kind === 'scale') {
-    const full = gauge?.fullReading ?? body.drainedKilograms;
+    const full = gauge?.fullReading ?? properties.drainedKilograms;
     const dry = gauge?.dryReading ?? full - availableLitres;
     return { full, dry, sd: (assumed.scaleNoise * full) / Math.max(0.5, full - dry) };
   }
@@ -62,7 +62,7 @@ export function gaugeScale(
 }
 
 /**
- * A bag's looks as the water model takes them: grades as they are, readings by the bag's gauge, and those that cannot be
+ * A bag's checks as the water model takes them: grades as they are, readings by the bag's gauge, and those that cannot be
  * right set aside with the reason.
  *
  * @param live the garden's live entries, oldest first
@@ -70,7 +70,7 @@ export function gaugeScale(
  */
 export function checksOf(
   container: Pick<Container, 'id' | 'gauges'>,
-  body: BagBody,
+  properties: BagProperties,
   live: readonly Entry[],
   probeNoise?: number,
 ): { readonly checks: ReadonlyMap<string, MoistureCheck>; readonly setAside: readonly SetAsideReading[] } {
@@ -85,7 +85,7 @@ export function checksOf(
     }
     const { method, deviceId } = entry.check;
     const gauge = container.gauges?.find((g) => g.kind === method);
-    const scale = gaugeScale(method, gauge, body, probeNoise);
+    const scale = gaugeScale(method, gauge, properties, probeNoise);
     const value = valueOf(entry);
     const share = (value - scale.dry) / (scale.full - scale.dry);
     const time = Date.parse(entry.at);

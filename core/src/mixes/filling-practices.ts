@@ -2,7 +2,7 @@
 export interface FillingPractice {
   readonly id: 'moisten-first' | 'flood';
   readonly name: string;
-  readonly words: string;
+  readonly description: string;
   /** what the hands do, in order; `litres` is the water for a bag of so much loose mix, in the grower's words */
   steps(litres: string): readonly string[];
 }
@@ -14,7 +14,7 @@ export const FILLING_PRACTICES: readonly FillingPractice[] = [
   {
     id: 'moisten-first',
     name: 'Moisten, then fill',
-    words: 'No dry pockets, and the bag settles less.',
+    description: 'No dry pockets, and the bag settles less.',
     steps: (litres) => [
       'Damp the dust first, open sacks away from your face, and wash your hands after.',
       `Tip the mix out and work in about ${litres} of water for each bag, in three goes.`,
@@ -25,7 +25,7 @@ export const FILLING_PRACTICES: readonly FillingPractice[] = [
   {
     id: 'flood',
     name: 'Fill dry, then flood',
-    words: 'Less mess and lighter to carry; the bag sinks and is topped up.',
+    description: 'Less mess and lighter to carry; the bag sinks and is topped up.',
     steps: (litres) => [
       'Put on a mask and gloves: dry mix is dust. Open sacks away from your face.',
       'Fill the bag where it will stand, to the rim, and make a hollow in the middle.',

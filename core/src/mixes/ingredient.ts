@@ -2,7 +2,7 @@
 export interface Ingredient {
   readonly id: string;
   readonly name: string;
-  readonly words: string;
+  readonly description: string;
   /** water held after draining */
   readonly capacity: number;
   /** water that no root can take */
@@ -43,14 +43,14 @@ type Figures = readonly [capacity: number, unavailable: number, air: number, dry
 function ingredient(
   id: string,
   name: string,
-  words: string,
+  description: string,
   [capacity, unavailable, air, dryKilogramsPerLitre, settling]: Figures,
   more: Partial<Pick<Ingredient, 'isPeat' | 'isOrganic' | 'base' | 'limeGramsPerLitre'>> = {},
 ): Ingredient {
   return {
     id,
     name,
-    words,
+    description,
     capacity,
     unavailable,
     air,

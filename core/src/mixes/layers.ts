@@ -43,11 +43,11 @@ export function fillingOf(
       | 'limeGramsPerLitre'
       | 'limeInParts',
   ) => mixes.reduce((sum, { mix, share }) => sum + mix[figure] * share, 0);
-  const words = mixes.map(({ mix }) => mix.name.toLowerCase());
+  const description = mixes.map(({ mix }) => mix.name.toLowerCase());
   return {
     id: mixes.map(({ mix }) => mix.id).join('+'),
-    name: `${mixes.at(-1)?.mix.name ?? ''} over ${words.slice(0, -1).reverse().join(' over ')}`,
-    words: `Layered, from the base: ${words.join(', then ')}.`,
+    name: `${mixes.at(-1)?.mix.name ?? ''} over ${description.slice(0, -1).reverse().join(' over ')}`,
+    description: `Layered, from the base: ${description.join(', then ')}.`,
     capacity: mean('capacity'),
     unavailable: mean('unavailable'),
     air: mean('air'),

@@ -133,7 +133,7 @@ describe('needs', () => {
   });
 
   it('old mix of a sick bag is refused with the reason, new mix never', () => {
-    const trouble = { words: 'Root rot', day: '2026-08-02' };
+    const trouble = { description: 'Root rot', day: '2026-08-02' };
     const plan = reuseOf(40, 0.5, trouble);
     expect(plan.kind === 'refused' && plan.why).toMatch(/Root rot.*2026-08-02/);
     expect(reuseOf(40, 0, trouble).kind).toBe('refresh');

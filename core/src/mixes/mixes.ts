@@ -6,7 +6,7 @@ import { RECIPES, type Recipe } from './recipe.ts';
 export interface Mix {
   readonly id: string;
   readonly name: string;
-  readonly words: string;
+  readonly description: string;
   /** water held after draining, 0.45–0.65 in soilless mixes */
   readonly capacity: number;
   /** water that no root can take, 0.25–0.35 in soilless mixes */
@@ -61,7 +61,7 @@ export function mixFrom(recipe: Recipe): Mix {
   return {
     id: recipe.id,
     name: recipe.name,
-    words: recipe.words ?? shares.map((s) => s.ingredient.name.toLowerCase()).join(', '),
+    description: recipe.description ?? shares.map((s) => s.ingredient.name.toLowerCase()).join(', '),
     capacity: mean('capacity'),
     unavailable: mean('unavailable'),
     air: mean('air'),

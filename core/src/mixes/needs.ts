@@ -52,13 +52,13 @@ export type Reuse =
 export function reuseOf(
   looseLitres: number,
   keptShare: number,
-  trouble?: { readonly words: string; readonly day: string },
+  trouble?: { readonly description: string; readonly day: string },
   assumed: Assumed = DEFAULT_ASSUMED,
 ): Reuse {
   if (trouble && keptShare > 0) {
     return {
       kind: 'refused',
-      why: `${trouble.words} was recorded in this bag on ${trouble.day}, and it can live on in the mix. Start with new mix, and wash the bag first.`,
+      why: `${trouble.description} was recorded in this bag on ${trouble.day}, and it can live on in the mix. Start with new mix, and wash the bag first.`,
     };
   }
   const keptLitres = looseLitres * within('keptShare', keptShare, 0, assumed.keptMost);

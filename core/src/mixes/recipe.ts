@@ -1,7 +1,7 @@
 export interface Recipe {
   readonly id: string;
   readonly name: string;
-  readonly words?: string | undefined;
+  readonly description?: string | undefined;
   readonly parts: readonly { readonly ingredientId: string; readonly parts: number }[];
   readonly limeGramsPerLitre?: number | undefined;
 }
@@ -9,13 +9,13 @@ export interface Recipe {
 const recipe = (
   id: string,
   name: string,
-  words: string,
+  description: string,
   parts: Readonly<Record<string, number>>,
   limeGramsPerLitre?: number,
 ): Recipe => ({
   id,
   name,
-  words,
+  description,
   parts: Object.entries(parts).map(([ingredientId, count]) => ({ ingredientId, parts: count })),
   ...(limeGramsPerLitre === undefined ? {} : { limeGramsPerLitre }),
 });

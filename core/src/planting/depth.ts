@@ -4,7 +4,7 @@ import { DEPTH_PRACTICES, type DepthPractice } from './practices.ts';
 import { leafHeights } from './seedling.ts';
 import { type Seedling } from '../records/index.ts';
 
-/** What decided the depth: the school's crown, the graft, the leaves, the bag, or that the crop wants its old level. */
+/** What decided the depth: the practice's crown, the graft, the leaves, the bag, or that the crop wants its old level. */
 export type DepthLimit = 'crown' | 'graft' | 'seed-leaves' | 'bag' | 'level';
 
 /** An upright planting, every length in mm. `buried + above = stem` always. */
@@ -25,14 +25,18 @@ export interface UprightPlanting {
 }
 
 export type DepthAdvice =
-  | { readonly kind: 'upright'; readonly planting: UprightPlanting; readonly practice: DepthPractice | undefined }
+  | {
+      readonly kind: 'upright';
+      readonly planting: UprightPlanting;
+      readonly practice: DepthPractice | undefined;
+    }
   | {
       readonly kind: 'does-not-fit';
       readonly practice: DepthPractice | undefined;
-      /** what the school asks for and what the bag has, mm: the number that stands in the way */
+      /** what the practice asks for and what the bag has, mm: the number that stands in the way */
       readonly wantedHoleMillimetres: number;
       readonly mixMillimetres: number;
-      /** mix that would be needed for the school's depth, mm */
+      /** mix that would be needed for the practice's depth, mm */
       readonly neededMixMillimetres: number;
       /** as deep as it goes upright; undefined when even the root ball is deeper than the mix */
       readonly instead: UprightPlanting | undefined;
@@ -51,11 +55,11 @@ export interface PlantingPlace {
  * How deep to plant a seedling, upright.
  *
  * Method (handbook 5, model §5): crops that stay level are planted with nothing buried. Tomatoes are buried as far
- * as the school's crown allows and never so far that a graft comes within its margin of the surface; leaves that
+ * as the practice's crown allows and never so far that a graft comes within its margin of the surface; leaves that
  * would be under the mix or lie on it are stripped. Where the bag is too shallow for that, the result says so
  * and carries the deepest planting that does go in.
  *
- * @throws RundelError when the school is unknown or the mix is not 20–1200 mm deep
+ * @throws RundelError when the practice is unknown or the mix is not 20–1200 mm deep
  * @example
  * planUpright({ stemMillimetres: 300, ballMillimetres: 80 }, { depth: 'stem-roots', mixMillimetres: 350 }).planting.buriedMillimetres
  * // => 200
@@ -75,10 +79,14 @@ export function planUpright(
   const roomForStem = mixMillimetres - below - seedling.ballMillimetres;
   const reached = Math.min(wanted.buried, roomForStem);
   const isWhole = reached === wanted.buried;
-  // the school of the bottom takes whatever the bag gives: there the bag may decide without anything "not fitting"
+  // the practice of the bottom takes whatever the bag gives: there the bag may decide without anything "not fitting"
   if (reached >= 0 && (isWhole || practice?.below === 'none')) {
     const limit = isWhole ? wanted.limit : 'bag';
-    return { kind: 'upright', practice, planting: upright(seedling, reached, limit, mixMillimetres, assumed) };
+    return {
+      kind: 'upright',
+      practice,
+      planting: upright(seedling, reached, limit, mixMillimetres, assumed),
+    };
   }
   // as a last resort the ball gives up the loose mix below it and stands on the base
   const instead = reached < 0 && seedling.ballMillimetres <= mixMillimetres ? 0 : reached;
@@ -93,7 +101,7 @@ export function planUpright(
 }
 
 /**
- * The planting that results from a depth the grower chose instead, whatever any school says.
+ * The planting that results from a depth the grower chose instead, whatever any practice says.
  * A depth outside what stem and bag allow is pulled to the nearest that does.
  */
 export function plantingAtDepth(
@@ -109,7 +117,8 @@ export function plantingAtDepth(
 
 export function practiceOf(id: string): DepthPractice {
   const practice = DEPTH_PRACTICES.find((s) => s.id === id);
-  if (!practice) throw new RundelError('unknown-name', 'school', id, DEPTH_PRACTICES.map((s) => s.id).join(', '));
+  if (!practice)
+    throw new RundelError('unknown-name', 'school', id, DEPTH_PRACTICES.map((s) => s.id).join(', '));
   return practice;
 }
 
@@ -119,7 +128,7 @@ export type StemFigures = Pick<
   'buriedMillimetres' | 'aboveMillimetres' | 'stripLeaves' | 'firstLeafMillimetres' | 'limit'
 >;
 
-/** The deepest that a school's crown and a graft allow, before leaves and bag have their say. */
+/** The deepest that a practice's crown and a graft allow, before leaves and bag have their say. */
 export function wantedDepth(
   seedling: Seedling,
   practice: DepthPractice,

@@ -17,11 +17,11 @@ export const STEP_IDS = [
 ] as const;
 export type StepId = (typeof STEP_IDS)[number];
 
-/** The order of the work, as schools. */
+/** The order of the work, as practices. */
 export interface OrderPractice {
   readonly id: 'strip-first' | 'fill-first';
   readonly name: string;
-  readonly words: string;
+  readonly description: string;
   readonly order: readonly StepId[];
 }
 
@@ -29,18 +29,18 @@ export const ORDER_PRACTICES: readonly OrderPractice[] = [
   {
     id: 'strip-first',
     name: 'Strip first',
-    words: 'Leaves off on the bench, then into the hole.',
+    description: 'Leaves off on the bench, then into the hole.',
     order: ['loosen', 'moisten', 'soak', 'strip', 'plant', 'firm', 'support', 'label', 'watering', 'shade'],
   },
   {
     id: 'fill-first',
     name: 'Fill first, trim at the surface',
-    words: 'Into the hole as it is, filled round, then what touches the mix comes off.',
+    description: 'Into the hole as it is, filled round, then what touches the mix comes off.',
     order: ['loosen', 'moisten', 'soak', 'plant', 'firm', 'strip', 'support', 'label', 'watering', 'shade'],
   },
 ];
 
-/** The school with an id, or the first. */
+/** The practice with an id, or the first. */
 export function orderPracticeOf(id: string | undefined): OrderPractice {
   return ORDER_PRACTICES.find((s) => s.id === id) ?? (ORDER_PRACTICES[0] as OrderPractice);
 }
@@ -57,10 +57,10 @@ export interface SessionBag {
 }
 
 /**
- * The steps of a planting at one bag, in the school's order; what does not apply to it is left out.
+ * The steps of a planting at one bag, in the practice's order; what does not apply to it is left out.
  *
  * @example
- * stepsFor({ isCompressed: false, wayId: 'seed', leavesToStrip: 0, stripSchool: 'at-once', isSupportedNow: false }, 'strip-first')
+ * stepsFor({ isCompressed: false, plantingMethodId: 'seed', leavesToStrip: 0, stripSchool: 'at-once', isSupportedNow: false }, 'strip-first')
  * // => ['moisten', 'plant', 'firm', 'label', 'watering']
  */
 export function stepsFor(bag: SessionBag, orderId: OrderPractice['id']): readonly StepId[] {
@@ -81,11 +81,11 @@ export function stepsFor(bag: SessionBag, orderId: OrderPractice['id']): readonl
 }
 
 /**
- * The first drink, L: for twenty litres of dry mix four, for moistened mix half of that (handbook 5).
+ * The first watering, L: for twenty litres of dry mix four, for moistened mix half of that (handbook 5).
  *
  * @param mixLitres settled mix in the bag at planting
  * @example
- * firstDrinkLitres(20, false)
+ * firstWateringLitres(20, false)
  * // => 4
  */
 export function firstWateringLitres(

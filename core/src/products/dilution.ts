@@ -68,7 +68,8 @@ export function gramsOfFeed(
   handfulLitres: number,
 ): number | undefined {
   if (unit === 'gram') return amount;
-  if (unit === 'piece') return product.feed?.gramsEach === undefined ? undefined : amount * product.feed.gramsEach;
+  if (unit === 'piece')
+    return product.feed?.gramsEach === undefined ? undefined : amount * product.feed.gramsEach;
   if (product.kilogramsPerLitre === undefined) return undefined;
   const litresEach = { ...SPOONS, millilitre: 0.001, litre: 1, handful: handfulLitres }[unit];
   return amount * litresEach * product.kilogramsPerLitre * 1000;

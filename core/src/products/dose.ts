@@ -56,7 +56,7 @@ export interface DosedBag {
  * Grams of a product that a dose makes for one bag.
  *
  * @example
- * gramsForBag({ goodId: 'x', amount: 2, unit: 'gram', per: 'litre' }, { name: 'x' }, { looseLitres: 40, stations: 1 }, 0.05)
+ * gramsForBag({ productId: 'x', amount: 2, unit: 'gram', per: 'litre' }, { name: 'x' }, { looseLitres: 40, stations: 1 }, 0.05)
  * // => 80
  */
 export function gramsForBag(

@@ -6,9 +6,18 @@ const feed = (
   unit: Product['unit'],
   label: NutrientLabel | undefined,
   facts: FeedFacts,
-  words: string,
+  description: string,
   more: Partial<Product> = {},
-): Product => ({ id, name, kind: 'feed', unit, ...(label ? { label } : {}), feed: facts, words, ...more });
+): Product => ({
+  id,
+  name,
+  kind: 'feed',
+  unit,
+  ...(label ? { label } : {}),
+  feed: facts,
+  description,
+  ...more,
+});
 
 const perLitre = (amount: number, unit: 'gram' | 'millilitre') => ({ amount, unit, per: 'litre' }) as const;
 

@@ -37,13 +37,17 @@ describe('products that ship with the app', () => {
     expect(findProduct('nothing-of-the-kind')).toBeUndefined();
   });
 
-  it.each(named(PRODUCTS.filter(({ name }) => /\d-\d/.test(name))))('%s is named by its label', (_, product) => {
-    const [, n, p, k] = /(\d+(?:\.\d+)?)-(\d+(?:\.\d+)?)-(\d+(?:\.\d+)?)$/.exec(product.name) ?? [];
-    expect(product.label).toMatchObject({ n: Number(n), p2o5: Number(p), k2o: Number(k) });
-  });
+  it.each(named(PRODUCTS.filter(({ name }) => /\d-\d/.test(name))))(
+    '%s is named by its label',
+    (_, product) => {
+      const [, n, p, k] = /(\d+(?:\.\d+)?)-(\d+(?:\.\d+)?)-(\d+(?:\.\d+)?)$/.exec(product.name) ?? [];
+      expect(product.label).toMatchObject({ n: Number(n), p2o5: Number(p), k2o: Number(k) });
+    },
+  );
 
   it('what is dusty is said to be, in powders and grains', () => {
-    for (const product of FEEDS.filter(({ feed }) => feed?.form === 'soluble')) expect(product.isDusty).toBe(true);
+    for (const product of FEEDS.filter(({ feed }) => feed?.form === 'soluble'))
+      expect(product.isDusty).toBe(true);
     for (const product of FEEDS.filter(({ feed }) => feed?.form === 'liquid'))
       expect(product.isDusty).toBeUndefined();
   });
@@ -65,7 +69,8 @@ describe('feeds given in water', () => {
   );
 
   it('are dosed by the litre, and no others are', () => {
-    for (const { feed } of PRODUCTS) if (feed) expect(feed.dose.per === 'litre').toBe(isGivenInWater(feed.form));
+    for (const { feed } of PRODUCTS)
+      if (feed) expect(feed.dose.per === 'litre').toBe(isGivenInWater(feed.form));
   });
 
   it('of two parts name each other, and the one with calcium holds no phosphate to fall out with', () => {

@@ -7,7 +7,7 @@ const amendment = (
   name: string,
   [n, p2o5, k2o, ca]: readonly [number, number, number, number?],
   kilogramsPerLitre: number,
-  words: string,
+  description: string,
   feed: FeedFacts,
   more: Partial<Product> = {},
 ): Product => ({
@@ -19,14 +19,14 @@ const amendment = (
   kilogramsPerLitre,
   isOrganic: true,
   isDusty: true,
-  words,
+  description,
   feed,
   ...more,
 });
 
 /**
  * Generic products to begin with; nobody's brand. Labels and densities are *typical*: a grower's own sack goes
- * before them, as a good of their own.
+ * before them, as a product of their own.
  */
 export const AMENDMENTS: readonly Product[] = [
   amendment(
@@ -136,14 +136,14 @@ const support = (id: string, name: string, unit: Product['unit'] = 'piece'): Pro
 });
 
 export const PRODUCTS: readonly Product[] = [
-  ...INGREDIENTS.map(({ id, name, words, isOrganic, dryKilogramsPerLitre }): Product => ({
+  ...INGREDIENTS.map(({ id, name, description, isOrganic, dryKilogramsPerLitre }): Product => ({
     id,
     name,
     kind: 'ingredient',
     unit: 'litre',
     isOrganic,
     kilogramsPerLitre: dryKilogramsPerLitre,
-    words,
+    description,
   })),
   ...AMENDMENTS,
   ...FEEDS,
@@ -164,7 +164,7 @@ export const PRODUCTS: readonly Product[] = [
  * The good with an id among the grower's own and those that ship with the app.
  *
  * @example
- * findGood('lime')?.name
+ * findProduct('lime')?.name
  * // => 'Garden lime'
  */
 export function findProduct(id: string, own: readonly Product[] = []): Product | undefined {

@@ -1,7 +1,15 @@
 /** Kinds that records and entries name. Their ids are part of the file format and never change. */
 
 /** How a plant goes into a bag. */
-export const PLANTING_METHOD_IDS = ['upright', 'trench', 'collar', 'ring', 'low-start', 'net-cup', 'seed'] as const;
+export const PLANTING_METHOD_IDS = [
+  'upright',
+  'trench',
+  'collar',
+  'ring',
+  'low-start',
+  'net-cup',
+  'seed',
+] as const;
 export type PlantingMethodId = (typeof PLANTING_METHOD_IDS)[number];
 
 /** What holds plants up. */

@@ -20,7 +20,7 @@ export const nutrientLabelSchema = z
 
 export type NutrientLabel = z.infer<typeof nutrientLabelSchema>;
 
-/** The fields of a good, with ids of a kind: those that ship with the app have plain words for ids. */
+/** The fields of a product, with ids of a kind: those that ship with the app have plain words for ids. */
 export function productSchemaOf<I extends z.ZodType<string>>(id: I) {
   return z.object({
     id,
@@ -36,7 +36,7 @@ export function productSchemaOf<I extends z.ZodType<string>>(id: I) {
     /** how it is given, for what feeds plants */
     feed: feedFactsSchema.optional(),
     /** its maker's own word, which goes before anything that is worked out here */
-    words: z.string().trim().max(200).optional(),
+    description: z.string().trim().max(200).optional(),
   });
 }
 

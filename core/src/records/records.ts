@@ -43,7 +43,7 @@ const addedStore = z.object({
 });
 
 /**
- * A scale or a probe at a bag, and what it showed when the bag was full (drained after a drink that ran through) and when
+ * A scale or a probe at a bag, and what it showed when the bag was full (drained after a watering that ran through) and when
  * it had next to nothing left. Without those a scale goes by the bag's reckoned weight and a probe by 0 to 100.
  */
 const gauge = z
@@ -91,7 +91,7 @@ export const containerSchema = z.object({
   ...containerMake,
   placeId: idSchema('place'),
   stations: z.array(stationSchema).min(1).max(12),
-  /** place in the stand's walk, from 0 */
+  /** place in the place's walk, from 0 */
   order: z.number().int().min(0),
   /** what the empty container cost, in the grower's money, and how many seasons they give it */
   price: z.number().min(0).max(100_000).optional(),
@@ -117,7 +117,7 @@ export const templateSchema = z.object({
 export const mixSchema = z.object({
   id: idSchema('mix'),
   name,
-  words: z.string().trim().max(200).optional(),
+  description: z.string().trim().max(200).optional(),
   parts: recipePartsSchema,
   limeGramsPerLitre: z.number().min(0).max(20).optional(),
   ...base,
@@ -126,12 +126,12 @@ export const mixSchema = z.object({
 /** A thing that the grower buys and that is not in the list that ships with the app. */
 export const productSchema = productSchemaOf(idSchema('product')).extend(base);
 
-/** A pack in which a good is sold; its price is the one last seen, if any. */
+/** A pack in which a product is sold; its price is the one last seen, if any. */
 export const packSchema = z.object({
   id: idSchema('pack'),
   productId: z.string().min(1).max(40),
   name: name.optional(),
-  /** in the good's own unit: litres, kilograms, pieces or metres */
+  /** in the product's own unit: litres, kilograms, pieces or metres */
   amount: z.number().gt(0).max(100_000),
   price: z.number().min(0).max(100_000).optional(),
   ...base,
@@ -197,7 +197,7 @@ export const monthNormalSchema = z
     message: 'The day cannot be colder than the night.',
   });
 
-/** A regime of the grower's own: from nothing, or a school's with changes. */
+/** A regime of the grower's own: from nothing, or a practice's with changes. */
 export const regimeSchema = z.object({ id: idSchema('regime'), ...regimeFields, ...base });
 
 /** One for the whole garden. */
@@ -209,7 +209,7 @@ export const settingsSchema = z.object({
   units: z.enum(['metric', 'us', 'uk']),
   /** hours of the day at which the grower walks round */
   roundHours: z.array(z.number().min(0).max(23.75)).min(1).max(4),
-  /** the measure in which drinks are proposed */
+  /** the measure in which waterings are proposed */
   wateringMeasureId: idSchema('measure').optional(),
   depthPracticeId: z.string().min(1).max(40),
   /** sign of the grower's money; a pound sign when left out */
@@ -217,11 +217,11 @@ export const settingsSchema = z.object({
   /** what an hour of the grower's work is worth to them; left out: work is not counted */
   hourValue: z.number().min(0).max(1000).optional(),
   kilowattHourPrice: z.number().min(0).max(10).optional(),
-  /** bigger bags or smaller ones: the grower's school of sizes */
+  /** bigger bags or smaller ones: the grower's practice of sizes */
   sizingPracticeId: z.string().min(1).max(40).optional(),
   /** usual last and first frost, `MM-DD`; left out: reckoned from the normals or the years that were read */
   frost: z.object({ last: monthDaySchema, first: monthDaySchema }).optional(),
-  /** how long after the last frost plants go out: the grower's school of timing */
+  /** how long after the last frost plants go out: the grower's practice of timing */
   timingPracticeId: z.string().min(1).max(40).optional(),
   /** supports at planting or later */
   supportPracticeId: z.string().min(1).max(40).optional(),
@@ -231,7 +231,7 @@ export const settingsSchema = z.object({
   stripPracticeId: z.string().min(1).max(40).optional(),
   /** how a string holds the foot of a stem */
   stringTail: z.enum(['under-ball', 'loop']).optional(),
-  /** looks are planned so that a round may be missed */
+  /** checks are planned so that a round may be missed */
   plansForMissedRound: z.boolean().optional(),
   /** bags are kept on the dry side before nights colder than this, °C; left out: never */
   drierBelowCelsius: z.number().min(0).max(15).optional(),

@@ -36,7 +36,7 @@ export const regimeStepSchema = z.object({
     })
     .optional(),
   /** the interval goes from the longest to the shortest as the plant grows */
-  closes: z.boolean(),
+  shortensWithGrowth: z.boolean(),
   until: stopRuleSchema.optional(),
 });
 
@@ -47,7 +47,7 @@ export type RegimeStep = z.infer<typeof regimeStepSchema>;
 export const regimeFields = {
   name: z.string().trim().min(1).max(60),
   /** what it holds, in a line or two, and who it suits */
-  words: z.string().trim().max(300),
+  description: z.string().trim().max(300),
   suits: z.string().trim().max(200),
   steps: z
     .array(regimeStepSchema)
@@ -62,7 +62,7 @@ export const regimeFields = {
 export interface Regime {
   readonly id: string;
   readonly name: string;
-  readonly words: string;
+  readonly description: string;
   readonly suits: string;
   readonly steps: readonly RegimeStep[];
 }

@@ -30,7 +30,7 @@ export interface Stop {
 /** A bag that needs nothing this time, with when it does. */
 export interface Later {
   readonly containerId: string;
-  /** local time; undefined when it is beyond the days looked at */
+  /** local time; undefined when it is beyond the days checked */
   readonly checkAt: string | undefined;
 }
 
@@ -40,8 +40,8 @@ export interface RoundPlan {
 }
 
 /**
- * Turns what is known of each bag into one walk: the bags to look at now, stand by stand in the grower's own
- * order, and the rest with the time of their next look. A bag whose feed is due comes too. An empty bag (nothing planted) is not on the round.
+ * Turns what is known of each bag into one walk: the bags to look at now, place by place in the grower's own
+ * order, and the rest with the time of their next check. A bag whose feed is due comes too. An empty bag (nothing planted) is not on the round.
  */
 export function planRound(
   waters: readonly WalkedBag[],
@@ -56,7 +56,7 @@ export function planRound(
     const water = byId.get(container.id);
     if (!water || water.daysSincePlanting === undefined) continue;
     const { nextCheck, rounds } = water.ahead;
-    // the first look says more than any estimate: a bag that nobody has looked at is always due
+    // the first check says more than any estimate: a bag that nobody has checked is always due
     const isDue = nextCheck.kind === 'now' || !water.hasBeenChecked;
     if (!isDue && !feedDueIds.has(container.id)) {
       later.push({ containerId: container.id, checkAt: nextCheck.kind === 'at' ? nextCheck.at : undefined });
@@ -79,7 +79,7 @@ export function planRound(
   return { stops, later };
 }
 
-/** Containers in the order of the walk: by stand, then by their place in it. */
+/** Containers in the order of the walk: by place, then by their place in it. */
 export function inWalkingOrder(
   containers: readonly Container[],
   places: readonly Place[],

@@ -13,7 +13,7 @@ const base = (moment: string) => ({
   containerId: 'con_longbag',
 });
 
-/** A look by finger, at the left or right plant, or at the whole bag. */
+/** A check by finger, at the left or right plant, or at the whole bag. */
 function felt(
   grade: number,
   where: 'left' | 'right' | undefined,

@@ -7,10 +7,10 @@ type CheckEntry = EntryOf<'check'>;
 const ONE_VISIT_MILLISECONDS = 3_600_000;
 
 /**
- * The looks that stand for a bag: the last one, or when that was at one plant of several, the last at each plant since the
- * whole bag was looked at, driest first. The first of them counts.
+ * The checks that stand for a bag: the last one, or when that was at one plant of several, the last at each plant since the
+ * whole bag was checked, driest first. The first of them counts.
  *
- * @param looks at one bag, oldest first
+ * @param checks at one bag, oldest first
  */
 export function effectiveChecks(checks: readonly CheckEntry[]): readonly CheckEntry[] {
   const last = checks.at(-1);

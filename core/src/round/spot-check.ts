@@ -12,7 +12,7 @@ export interface SpotStop {
 
 /**
  * The stops worth making when time is short: those that avert most risk a minute, as many as fit, in the order of the walk.
- * A stop costs the look, and a drink as likely as one is; the first at a stand costs the way there too, so that a stand with
+ * A stop costs the check, and a watering as likely as one is; the first at a place costs the way there too, so that a place with
  * several bags in need comes before a lonely one.
  *
  * @param stops the whole round, in the order of the walk

@@ -66,7 +66,7 @@ export function hardeningPlan(
 }
 
 /** What a night asks of a grower. */
-export type NightWord =
+export type ColdNightAdvice =
   | { readonly kind: 'not-tonight'; readonly minCelsius: number; readonly limitCelsius: number }
   | { readonly kind: 'fleece'; readonly minCelsius: number; readonly limitCelsius: number };
 
@@ -80,16 +80,16 @@ const FROST_NEAR = 4;
  * @param minCelsius outside, before dawn
  * @param isPlanted whether it stands in its bag already
  * @example
- * nightWord(6, tomato, 'open', false)
+ * coldNightAdvice(6, tomato, 'open', false)
  * // => { kind: 'not-tonight', minCelsius: 6, limitCelsius: 8 }
  */
-export function nightWord(
+export function coldNightAdvice(
   minCelsius: number,
   crop: Crop,
   cover: Cover,
   isPlanted: boolean,
   assumed: Assumed = DEFAULT_ASSUMED,
-): NightWord | undefined {
+): ColdNightAdvice | undefined {
   if (cover === 'heated') return undefined;
   if (cover === 'glass') {
     const limitCelsius = crop.fleeceCelsius.value;

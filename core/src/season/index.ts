@@ -8,7 +8,7 @@ export {
   type CropYear,
 } from './bands.ts';
 export { frostChance, frostYear, growingYearOf, MIDSUMMER, type FrostYear } from './frost.ts';
-export { hardeningPlan, nightWord, type HardeningDay, type NightWord } from './hardening.ts';
+export { hardeningPlan, coldNightAdvice, type HardeningDay, type ColdNightAdvice } from './hardening.ts';
 export { TIMING_PRACTICES, timingPracticeOf, type TimingPractice } from './practices.ts';
 export {
   datesFrom,

@@ -1,8 +1,8 @@
-/** How near to the last frost a grower plants out, as schools. */
+/** How near to the last frost a grower plants out, as practices. */
 export interface TimingPractice {
   readonly id: string;
   readonly name: string;
-  readonly words: string;
+  readonly description: string;
   /** weeks after the usual last frost; below 0: before it */
   readonly weeksAfterFrost: number;
 }
@@ -11,24 +11,24 @@ export const TIMING_PRACTICES: readonly TimingPractice[] = [
   {
     id: 'two-weeks',
     name: 'Two weeks after the last frost',
-    words: 'Warm mix and warm nights: what is planted later often bears as soon.',
+    description: 'Warm mix and warm nights: what is planted later often bears as soon.',
     weeksAfterFrost: 2,
   },
   {
     id: 'on-date',
     name: 'At the usual last frost',
-    words: 'With fleece at hand for one cold night in two years.',
+    description: 'With fleece at hand for one cold night in two years.',
     weeksAfterFrost: 0,
   },
   {
     id: 'early',
     name: 'Two weeks before, and covered',
-    words: 'Gains time in a short season, for who goes out with fleece every clear evening.',
+    description: 'Gains time in a short season, for who goes out with fleece every clear evening.',
     weeksAfterFrost: -2,
   },
 ];
 
-/** The school with an id, or the first. */
+/** The practice with an id, or the first. */
 export function timingPracticeOf(id: string | undefined): TimingPractice {
   return TIMING_PRACTICES.find((s) => s.id === id) ?? (TIMING_PRACTICES[0] as TimingPractice);
 }

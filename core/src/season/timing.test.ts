@@ -6,7 +6,7 @@ import { normalBelow } from '../statistics/index.ts';
 import { CROPS, cropOf } from '../plants/index.ts';
 import { datesFrom, plantingWindow, secondCrop, type Cover, type TimingPlace } from './windows.ts';
 import { frostChance, frostYear, growingYearOf } from './frost.ts';
-import { hardeningPlan, nightWord } from './hardening.ts';
+import { hardeningPlan, coldNightAdvice } from './hardening.ts';
 import { timingPracticeOf } from './practices.ts';
 
 const site = { latitudeDegrees: 51, normals: defaultNormals(51) };
@@ -221,20 +221,20 @@ describe('hardening off', () => {
 
 describe('tonight', () => {
   it('outdoors: not into a cold night, and fleece when frost is near', () => {
-    expect(nightWord(6, tomato, 'open', false)?.kind).toBe('not-tonight');
-    expect(nightWord(9, tomato, 'open', false)).toBeUndefined();
-    expect(nightWord(6, tomato, 'open', true)).toBeUndefined();
-    expect(nightWord(2, tomato, 'open', true)?.kind).toBe('fleece');
+    expect(coldNightAdvice(6, tomato, 'open', false)?.kind).toBe('not-tonight');
+    expect(coldNightAdvice(9, tomato, 'open', false)).toBeUndefined();
+    expect(coldNightAdvice(6, tomato, 'open', true)).toBeUndefined();
+    expect(coldNightAdvice(2, tomato, 'open', true)?.kind).toBe('fleece');
   });
 
   it('cold glass never says "not tonight": fleece, and less water', () => {
     for (const min of [-5, 0, 5, 10])
-      expect(nightWord(min, tomato, 'glass', false)?.kind).not.toBe('not-tonight');
-    expect(nightWord(0, tomato, 'glass', true)?.kind).toBe('fleece');
-    expect(nightWord(3, tomato, 'glass', true)).toBeUndefined();
+      expect(coldNightAdvice(min, tomato, 'glass', false)?.kind).not.toBe('not-tonight');
+    expect(coldNightAdvice(0, tomato, 'glass', true)?.kind).toBe('fleece');
+    expect(coldNightAdvice(3, tomato, 'glass', true)).toBeUndefined();
   });
 
   it('heated glass asks nothing', () => {
-    expect(nightWord(-8, tomato, 'heated', true)).toBeUndefined();
+    expect(coldNightAdvice(-8, tomato, 'heated', true)).toBeUndefined();
   });
 });

@@ -44,7 +44,7 @@ function firstDay(place: TimingPlace, from: Day, test: (day: Day) => boolean): D
   return undefined;
 }
 
-/** Outdoors: the last frost with the school's margin, then the first nights that are warm enough. */
+/** Outdoors: the last frost with the practice's margin, then the first nights that are warm enough. */
 function earliestOpen(
   crop: Crop,
   place: TimingPlace,
@@ -102,7 +102,7 @@ export function seasonEnd(
 const LEAST_PICKING_DAYS = 14;
 
 /**
- * When a crop may be planted in a place this growing year: from the last frost with the school's margin and nights that
+ * When a crop may be planted in a place this growing year: from the last frost with the practice's margin and nights that
  * are warm enough (outdoors), earlier under cover, to the latest day that still lets it bear before the end. Sowing is
  * counted back from it. Source: handbook 4, model §5.
  */

@@ -35,7 +35,7 @@ export interface BagCost {
   readonly containerId: string;
   readonly lines: readonly CostLine[];
   readonly total: number;
-  /** goods that went in and have no price yet; "bag" when the container has none */
+  /** products that went in and have no price yet; "bag" when the container has none */
   readonly unpriced: readonly string[];
 }
 
@@ -43,11 +43,15 @@ export interface BagCost {
 export type UnitPrice = (productId: string) => number | undefined;
 
 /**
- * Prices per unit of a good: the latest in the log, else that of its cheapest priced pack.
+ * Prices per unit of a product: the latest in the log, else that of its cheapest priced pack.
  */
 export function unitPrices(
   logs: readonly PriceLog[],
-  packs: readonly { readonly productId: string; readonly amount: number; readonly price?: number | undefined }[],
+  packs: readonly {
+    readonly productId: string;
+    readonly amount: number;
+    readonly price?: number | undefined;
+  }[],
 ): UnitPrice {
   return (productId) => {
     const log = logs.find((l) => l.productId === productId);
@@ -116,7 +120,11 @@ export function costOf(
   for (const entry of live) {
     if (yearOf(entry) !== year) continue;
     if (entry.kind === 'used' && entry.containerId === container.id) {
-      lines.push({ what: 'supplies', price: priced(entry.productId, entry.amount), how: { kind: 'as-used' } });
+      lines.push({
+        what: 'supplies',
+        price: priced(entry.productId, entry.amount),
+        how: { kind: 'as-used' },
+      });
     }
     if (entry.kind === 'spent') {
       const among = shareAmong(entry.containerIds, container.id, garden.bagsInUse);

@@ -1,7 +1,7 @@
 import { dayOf } from '../calendar/index.ts';
 import type { Entry } from '../records/index.ts';
 
-/** A price seen or paid, per unit of the good (litre, kilogram, piece, metre). */
+/** A price seen or paid, per unit of the product (litre, kilogram, piece, metre). */
 export interface PricePoint {
   readonly at: string;
   readonly amount: number;
@@ -10,7 +10,7 @@ export interface PricePoint {
   readonly isPaid: boolean;
 }
 
-/** When a good is cheap, by what was seen and paid. */
+/** When a product is cheap, by what was seen and paid. */
 export interface PriceLog {
   readonly productId: string;
   /** oldest first */

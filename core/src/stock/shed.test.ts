@@ -52,7 +52,10 @@ describe('the shed', () => {
 
   it('gives the lime that belongs to a mix, beside what is worked in', () => {
     const layers = [{ mixId: 'peat-perlite', litres: 20 }];
-    const taken = takenByFilling({ layers, amendments: [{ productId: 'lime', grams: 40, where: 'mixed' }] }, []);
+    const taken = takenByFilling(
+      { layers, amendments: [{ productId: 'lime', grams: 40, where: 'mixed' }] },
+      [],
+    );
     expect(taken.get('lime')).toBeCloseTo(20 * 0.003 + 0.04, 9);
   });
 

@@ -3,7 +3,7 @@ import { gramsOfFeed, findProduct } from '../products/index.ts';
 import { ingredientLitres, mixOf, type Recipe } from '../mixes/index.ts';
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 
-/** One movement of a good in the shed, in the good's own unit. */
+/** One movement of a product in the shed, in the product's own unit. */
 export interface StockMove {
   readonly entryId: string;
   readonly at: string;
@@ -13,7 +13,7 @@ export interface StockMove {
   readonly change: number;
 }
 
-/** What is left of a good, and how it came to that. */
+/** What is left of a product, and how it came to that. */
 export interface Stock {
   readonly productId: string;
   /** below 0 when more was used than was ever put in: it wants counting */
@@ -36,7 +36,8 @@ export function takenByFilling(
   assumed: Assumed = DEFAULT_ASSUMED,
 ): ReadonlyMap<string, number> {
   const taken = new Map<string, number>();
-  const take = (productId: string, amount: number) => taken.set(productId, (taken.get(productId) ?? 0) + amount);
+  const take = (productId: string, amount: number) =>
+    taken.set(productId, (taken.get(productId) ?? 0) + amount);
   for (const { mixId, litres } of entry.layers) {
     const mix = mixOf(mixId, own);
     for (const need of ingredientLitres(mix, litres, assumed)) take(need.ingredientId, need.litres);
@@ -50,11 +51,11 @@ export function takenByFilling(
 const HANDFUL_LITRES = 0.05;
 
 /**
- * What a feed took from the shed, in its good's own unit; undefined where it cannot be told (a volume of something that is
+ * What a feed took from the shed, in its product's own unit; undefined where it cannot be told (a volume of something that is
  * counted by weight and has no density).
  *
  * @example
- * takenByFeed({ goodId: 'tomato-liquid', amount: 45, unit: 'millilitre' })
+ * takenByFeed({ productId: 'tomato-liquid', amount: 45, unit: 'millilitre' })
  * // => 0.045
  */
 export function takenByFeed(
@@ -83,7 +84,8 @@ function movesOf(
   const base = { entryId: entry.id, at: entry.at };
   if (entry.kind === 'bought')
     return [{ ...base, kind: 'bought', productId: entry.productId, change: entry.amount }];
-  if (entry.kind === 'used') return [{ ...base, kind: 'used', productId: entry.productId, change: -entry.amount }];
+  if (entry.kind === 'used')
+    return [{ ...base, kind: 'used', productId: entry.productId, change: -entry.amount }];
   if (entry.kind === 'counted')
     return [{ ...base, kind: 'counted', productId: entry.productId, change: entry.amount }];
   if (entry.kind === 'fed') {

@@ -1,4 +1,4 @@
-export { UNITS, fromInner, toInner, type Quantity, type Unit, type UnitName } from './units.ts';
+export { UNITS, fromSi, toSi, type Quantity, type Unit, type UnitName } from './units.ts';
 export { fieldUnit, quantityOf, show, showParts, trimmed, type Purpose, type UnitSystem } from './systems.ts';
 export {
   parseAmount,

@@ -1,10 +1,10 @@
 import type { MeasureKind } from './measures.ts';
 import { fieldUnit, quantityOf, type Purpose, type UnitSystem } from './systems.ts';
-import { toInner, UNITS, type UnitName } from './units.ts';
+import { toSi, UNITS, type UnitName } from './units.ts';
 
 /** What was typed, read: the inner value, and number, unit and text as entered so that nothing is lost. */
 export interface Amount {
-  readonly inner: number;
+  readonly siValue: number;
   readonly value: number;
   readonly unit: UnitName;
   readonly text: string;
@@ -34,7 +34,7 @@ const NUMBER_THEN_UNIT =
  *
  * @example
  * parseAmount('13½ in', 'size', 'metric')
- * // => { ok: true, amount: { inner: 342.9, value: 13.5, unit: 'inch', text: '13½ in' } }
+ * // => { ok: true, amount: { siValue: 342.9, value: 13.5, unit: 'inch', text: '13½ in' } }
  */
 export function parseAmount(text: string, purpose: Purpose, system: UnitSystem): AmountResult {
   const typed = text.trim();
@@ -48,7 +48,7 @@ export function parseAmount(text: string, purpose: Purpose, system: UnitSystem):
   const unit = word === '' ? fieldUnit(system, purpose) : findUnit(word, system);
   if (unit === undefined) return { ok: false, reason: 'unknown-unit' };
   if (UNITS[unit].quantity !== quantityOf(purpose)) return { ok: false, reason: 'wrong-quantity' };
-  return { ok: true, amount: { inner: toInner(number, unit), value: number, unit, text: typed } };
+  return { ok: true, amount: { siValue: toSi(number, unit), value: number, unit, text: typed } };
 }
 
 /** A grower's own measure, as far as reading goes. */
@@ -93,8 +93,8 @@ function feetAndInches(
   const rest = /[a-z"″]/i.test(match[2] ?? '') ? (match[2] ?? '') : `${match[2] ?? ''} in`;
   const inches = parseAmount(rest, purpose, system);
   if (!inches.ok) return inches;
-  const inner = toInner(Number((match[1] ?? '').replace(',', '.')), 'foot') + inches.amount.inner;
-  return { ok: true, amount: { inner, value: inner / UNITS.foot.factor, unit: 'foot', text } };
+  const siValue = toSi(Number((match[1] ?? '').replace(',', '.')), 'foot') + inches.amount.siValue;
+  return { ok: true, amount: { siValue, value: siValue / UNITS.foot.factor, unit: 'foot', text } };
 }
 
 function readNumber(match: Record<string, string | undefined>): number | undefined {

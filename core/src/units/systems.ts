@@ -1,4 +1,4 @@
-import { fromInner, UNITS, type Quantity, type UnitName } from './units.ts';
+import { fromSi, UNITS, type Quantity, type UnitName } from './units.ts';
 
 /** The three ways of writing amounts that a grower can choose in Settings. */
 export type UnitSystem = 'metric' | 'us' | 'uk';
@@ -70,16 +70,16 @@ export function fieldUnit(system: UnitSystem, purpose: Purpose): UnitName {
  * // => { number: '450', symbol: 'g' }
  */
 export function showParts(
-  inner: number,
+  siValue: number,
   purpose: Purpose,
   system: UnitSystem,
-  beside = inner,
+  beside = siValue,
 ): { readonly number: string; readonly symbol: string } {
   const choice = SYSTEMS[system][purpose];
   const isSmall =
     choice.small !== undefined && choice.smallBelow !== undefined && Math.abs(beside) < choice.smallBelow;
   const { unit, digits } = isSmall && choice.small ? choice.small : choice;
-  return { number: trimmed(fromInner(inner, unit), digits), symbol: UNITS[unit].symbol };
+  return { number: trimmed(fromSi(siValue, unit), digits), symbol: UNITS[unit].symbol };
 }
 
 /**
@@ -89,8 +89,8 @@ export function showParts(
  * show(37.85412, 'bag', 'us')
  * // => '10 gal'
  */
-export function show(inner: number, purpose: Purpose, system: UnitSystem): string {
-  const { number, symbol } = showParts(inner, purpose, system);
+export function show(siValue: number, purpose: Purpose, system: UnitSystem): string {
+  const { number, symbol } = showParts(siValue, purpose, system);
   return `${number} ${symbol}`;
 }
 

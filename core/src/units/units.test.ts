@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   elementsFromLabel,
-  fromInner,
+  fromSi,
   dripperLitresPerMinute,
   hoseLitresPerSecond,
   inMeasure,
@@ -11,7 +11,7 @@ import {
   parseMeasured,
   show,
   showParts,
-  toInner,
+  toSi,
   UNITS,
   type Purpose,
   type UnitName,
@@ -27,7 +27,7 @@ describe('units', () => {
         fc.constantFrom(...names),
         fc.double({ min: -500, max: 5000, noNaN: true }),
         (name, value) => {
-          expect(fromInner(toInner(value, name), name)).toBeCloseTo(value, 8);
+          expect(fromSi(toSi(value, name), name)).toBeCloseTo(value, 8);
         },
       ),
     );
@@ -41,18 +41,18 @@ describe('units', () => {
     ['usTablespoon', 0.014787],
     ['inch', 25.4],
     ['pound', 0.45359237],
-  ] as const)('one %s is %d inside', (name, inner) => {
-    expect(toInner(1, name)).toBe(inner);
+  ] as const)('one %s is %d inside', (name, siValue) => {
+    expect(toSi(1, name)).toBe(siValue);
   });
 
   it('231 cubic inches are one US gallon', () => {
-    expect(fromInner(toInner(231, 'cubicInch'), 'usGallon')).toBeCloseTo(1, 5);
+    expect(fromSi(toSi(231, 'cubicInch'), 'usGallon')).toBeCloseTo(1, 5);
   });
 
   it('knows the fixed points of the thermometer', () => {
-    expect(toInner(32, 'fahrenheit')).toBeCloseTo(0, 10);
-    expect(toInner(212, 'fahrenheit')).toBeCloseTo(100, 10);
-    expect(fromInner(-40, 'fahrenheit')).toBeCloseTo(-40, 10);
+    expect(toSi(32, 'fahrenheit')).toBeCloseTo(0, 10);
+    expect(toSi(212, 'fahrenheit')).toBeCloseTo(100, 10);
+    expect(fromSi(-40, 'fahrenheit')).toBeCloseTo(-40, 10);
   });
 
   it('turns labels into elements, and spoons into mass by the product and not by water', () => {
@@ -78,10 +78,10 @@ describe('reading amounts as they are typed', () => {
     ['34', 'height', 'metric', 340, 'centimetre'],
     ['-3', 'temperature', 'metric', -3, 'celsius'],
     ['86 F', 'temperature', 'metric', 30, 'fahrenheit'],
-  ] as const)('%s as a %s in %s', (text, purpose, system, inner, unit) => {
+  ] as const)('%s as a %s in %s', (text, purpose, system, siValue, unit) => {
     const read = parseAmount(text, purpose, system);
     expect(read).toMatchObject({ ok: true, amount: { unit } });
-    if (read.ok) expect(read.amount.inner).toBeCloseTo(inner, 6);
+    if (read.ok) expect(read.amount.siValue).toBeCloseTo(siValue, 6);
   });
 
   it.each([
@@ -111,10 +111,10 @@ describe('reading amounts as they are typed', () => {
   ] as const)(
     '%s, %s: what is shown about the change of units is read back to itself',
     (system, purpose, below, above) => {
-      for (const inner of [below, above]) {
-        const text = show(inner, purpose, system);
+      for (const siValue of [below, above]) {
+        const text = show(siValue, purpose, system);
         const read = parseAmount(text, purpose, system);
-        expect(read.ok && show(read.amount.inner, purpose, system)).toBe(text);
+        expect(read.ok && show(read.amount.siValue, purpose, system)).toBe(text);
       }
     },
   );
@@ -137,11 +137,11 @@ describe('reading amounts as they are typed', () => {
         fc.constantFrom(...purposes),
         fc.constantFrom(...systems),
         fc.double({ min: 0.5, max: 90, noNaN: true }),
-        (purpose, system, inner) => {
-          const text = show(inner, purpose, system);
+        (purpose, system, siValue) => {
+          const text = show(siValue, purpose, system);
           const read = parseAmount(text, purpose, system);
           expect(read.ok).toBe(true);
-          if (read.ok) expect(show(read.amount.inner, purpose, system)).toBe(text);
+          if (read.ok) expect(show(read.amount.siValue, purpose, system)).toBe(text);
         },
       ),
     );

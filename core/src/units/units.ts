@@ -78,20 +78,20 @@ export type UnitName = keyof typeof UNITS;
  * A value in one unit as the inner value (L, mm, kg, °C).
  *
  * @example
- * toInner(10, 'usGallon')
+ * toSi(10, 'usGallon')
  * // => 37.85412
  */
-export function toInner(value: number, name: UnitName): number {
+export function toSi(value: number, name: UnitName): number {
   return value * UNITS[name].factor + UNITS[name].zero;
 }
 
 /**
- * An inner value (L, mm, kg, °C) in the unit asked for; the inverse of {@link toInner}.
+ * An inner value (L, mm, kg, °C) in the unit asked for; the inverse of {@link toSi}.
  *
  * @example
- * fromInner(25, 'fahrenheit')
+ * fromSi(25, 'fahrenheit')
  * // ≈> 77
  */
-export function fromInner(inner: number, name: UnitName): number {
-  return (inner - UNITS[name].zero) / UNITS[name].factor;
+export function fromSi(siValue: number, name: UnitName): number {
+  return (siValue - UNITS[name].zero) / UNITS[name].factor;
 }

@@ -50,19 +50,19 @@ export function waterBalance(
   const taw = bag.availableLitres;
   const depletion = bagDepletion(bag);
   const levels = bag.stores.map(({ litres, startShare }) => litres * startShare);
-  const held = () => levels.reduce((sum, level) => sum + level, 0);
+  const stored = () => levels.reduce((sum, level) => sum + level, 0);
   const days: Account[] = [];
   let litres = startLitres;
   const accountOf = (day: Day): Account => {
     const last = days.at(-1);
     if (last?.day === day) return last;
-    const fresh = emptyAccount(day, litres, held());
+    const fresh = emptyAccount(day, litres, stored());
     days.push(fresh);
     return fresh;
   };
   const close = (account: Account) => {
     account.endLitres = litres;
-    account.storesEndLitres = held();
+    account.storesEndLitres = stored();
   };
   const gain = (account: Account, amount: number) => {
     const { w, drained } = afterGain(litres / taw, amount / taw, assumed);
@@ -82,17 +82,17 @@ export function waterBalance(
     if (step.kind === 'use') {
       const account = accountOf(dayOf(step.until));
       const asked = step.transpirationLitres * useMultiplier + step.evaporationLitres;
-      const pulls = bag.stores.map(({ perDay }) => perDay * step.days * step.rooted);
-      const pull = pulls.reduce((sum, p, s) => sum + ((levels[s] as number) > 0 ? p : 0), 0);
+      const refillRates = bag.stores.map(({ perDay }) => perDay * step.days * step.rooted);
+      const refillRate = refillRates.reduce((sum, p, s) => sum + ((levels[s] as number) > 0 ? p : 0), 0);
       const alone = afterLoss(litres / taw, asked / taw, depletion) * taw;
-      const { given } = afterRefill(litres / taw, asked / taw, pull, held() / taw, depletion);
-      draw(levels, pulls, given * taw);
+      const { released } = afterRefill(litres / taw, asked / taw, refillRate, stored() / taw, depletion);
+      draw(levels, refillRates, released * taw);
       const lost = litres - alone;
       const plantShare = asked > 0 ? (step.transpirationLitres * useMultiplier) / asked : 0;
       account.usedLitres += lost * plantShare;
       account.evaporatedLitres += lost * (1 - plantShare);
-      account.fromStoresLitres += given * taw;
-      litres = alone + given * taw;
+      account.fromStoresLitres += released * taw;
+      litres = alone + released * taw;
       account.rainLitres += step.rainLitres;
       account.dripLitres += step.dripLitres;
       gain(account, step.rainLitres + step.dripLitres);

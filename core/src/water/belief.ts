@@ -12,7 +12,7 @@ import {
   type LossScale,
 } from './grid.ts';
 import { CELLS, drainedFrom, planWatering, refillColumn } from './cells/index.ts';
-import { drawerOf, type BeliefDrawer } from './drawer.ts';
+import { sampler, type BeliefSampler } from './sampler.ts';
 import { StoreBelief, type StoreShare } from './store-belief.ts';
 
 /** A column with less than this of the whole is let go. */
@@ -22,7 +22,7 @@ const NEXT_TO_NOTHING = 1e-5;
 export const MOST_SPREAD = 0.55;
 
 /** Time that passes over a bag: what it asks for and brings, as shares of available water. */
-export interface Passage {
+export interface StepInput {
   /** unstressed use at multiplier 1 */
   readonly transpiration: number;
   /** what does not depend on the plant */
@@ -34,7 +34,7 @@ export interface Passage {
   /** sd of the wandering of the log of use over it */
   readonly drift: number;
   /** refilling by each store over it: share of the deficit a day × days */
-  readonly pulls: readonly number[];
+  readonly refillRates: readonly number[];
 }
 
 /**
@@ -47,7 +47,7 @@ export interface Passage {
  *
  * Time moves a column by its cumulative distribution: along the scale of losses every loss is a shift, so that the
  * chance of ending below an edge is the chance of having been below edge + loss, averaged over a loss that is spread
- * evenly about its mean (with the variance asked for). That is two look-ups an edge, exact for mass within cells.
+ * evenly about its mean (with the variance asked for). That is two check-ups an edge, exact for mass within cells.
  */
 export class Belief {
   /** its cells while it is not the one at work */
@@ -108,18 +108,18 @@ export class Belief {
   }
 
   /** Time passes: each column loses its own use, with the doubt of the demand, is refilled by its stores, and gains rain. */
-  pass(passage: Passage, depletion: number): void {
-    const { transpiration, evaporation, gain, drift } = passage;
-    const isStill = transpiration + evaporation + gain < 1e-9 && !this.stores.pulls(passage.pulls);
+  advance(input: StepInput, depletion: number): void {
+    const { transpiration, evaporation, gain, drift } = input;
+    const isStill = transpiration + evaporation + gain < 1e-9 && !this.stores.refillRates(input.refillRates);
     this.isSummed = false;
-    if (!isStill) this.lose(passage, depletion);
+    if (!isStill) this.lose(input, depletion);
     if (drift > 0) this.driftUse(drift);
   }
 
-  private lose(passage: Passage, depletion: number): void {
+  private lose(input: StepInput, depletion: number): void {
     const scale = lossScale(depletion);
-    const { transpiration, evaporation, gain } = passage;
-    const spread = Math.min(MOST_SPREAD, passage.spread);
+    const { transpiration, evaporation, gain } = input;
+    const spread = Math.min(MOST_SPREAD, input.spread);
     const mass = Belief.bring(this);
     const { targets } = CELLS;
     copyInto(CELLS.edges, scale.edges);
@@ -133,12 +133,12 @@ export class Belief {
       CELLS.lose(this.columnLow, this.columnHigh, transpiration, evaporation, spread * ROOT_THREE);
       return;
     }
-    let given = 0;
+    let released = 0;
     for (let j = this.columnLow; j <= this.columnHigh; j++) {
       const asked = transpiration * (USE_MULTIPLIERS[j] as number) + evaporation;
-      given += this.loseWithStores(mass, j, asked, passage, depletion, scale);
+      released += this.loseWithStores(mass, j, asked, input, depletion, scale);
     }
-    this.stores.doubt(given);
+    this.stores.doubt(released);
   }
 
   /** One column loses what is asked while stores refill the mix. Returns what they gave it, weighted by its mass. */
@@ -146,25 +146,25 @@ export class Belief {
     mass: Float64Array,
     j: number,
     asked: number,
-    passage: Passage,
+    input: StepInput,
     depletion: number,
     scale: LossScale,
   ): number {
     const { stores } = this;
-    const { gain, pulls } = passage;
-    const spread = Math.min(MOST_SPREAD, passage.spread);
+    const { gain, refillRates } = input;
+    const spread = Math.min(MOST_SPREAD, input.spread);
     const column = mass.subarray(j * WATER_CELLS, (j + 1) * WATER_CELLS);
     const total = this.columnMass(j);
     if (total === 0) return 0;
     const losses = POINTS.map(({ z }) => asked * (1 + z * spread));
-    const [held, pull] = [stores.held(j), stores.pull(j, pulls)];
-    const change = stores.givenTo(j, { shares: column, total, losses, pull, gain, depletion });
-    refillColumn(mass, j * WATER_CELLS, CELLS.targets, { losses, pull, held, gain }, scale);
-    stores.move(j, change, pulls);
-    return change.given * total;
+    const [stored, refillRate] = [stores.stored(j), stores.refillRate(j, refillRates)];
+    const change = stores.releasedTo(j, { shares: column, total, losses, refillRate, gain, depletion });
+    refillColumn(mass, j * WATER_CELLS, CELLS.targets, { losses, refillRate, stored, gain }, scale);
+    stores.move(j, change, refillRates);
+    return change.released * total;
   }
 
-  /** A drink of a doubtful amount, as shares of available water; what runs through goes to the stores that catch it. */
+  /** A watering of a doubtful amount, as shares of available water; what runs through goes to the stores that catch it. */
   watering(amount: number, sd: number, mix: { readonly dryBelow: number; readonly dryKeeps: number }): void {
     const mass = Belief.bring(this);
     planWatering(CELLS, amount, sd, mix);
@@ -222,7 +222,7 @@ export class Belief {
    *
    * @param share 0 (nothing changes) to 1 (nothing is known of the water)
    */
-  loosen(share: number): void {
+  flatten(share: number): void {
     const mass = Belief.bring(this);
     for (let j = this.columnLow; j <= this.columnHigh; j++) {
       const even = (share * this.columnMass(j)) / WATER_CELLS;
@@ -284,10 +284,10 @@ export class Belief {
    * Draws from the belief, each by two even numbers. What all draws have in common is summed once; the belief must not be
    * taken further between them.
    */
-  drawer(): BeliefDrawer {
+  drawer(): BeliefSampler {
     const mass = Belief.bring(this).slice();
     const columns = Float64Array.from({ length: USE_CELLS }, (_, j) => this.columnMass(j));
-    return drawerOf(mass, columns, this.columnLow, this.columnHigh);
+    return sampler(mass, columns, this.columnLow, this.columnHigh);
   }
 
   private columnMass(j: number): number {

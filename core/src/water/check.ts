@@ -35,7 +35,7 @@ export function middleOfGrade(grade: number): number {
 }
 
 /**
- * Chance (or density, for a reading) of a look when the bag holds w. Grades by ordinal probit; the finger feels the top
+ * Chance (or density, for a reading) of a check when the bag holds w. Grades by ordinal probit; the finger feels the top
  * layer, which is drier than the bag by an offset. Never quite zero. A level says nothing of the mix.
  */
 export function chanceOfCheck(

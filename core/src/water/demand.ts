@@ -8,7 +8,7 @@ import type { WaterStore } from './stores.ts';
 /** One plant in a bag, as far as water goes. */
 export interface WaterUsingPlant {
   readonly plantedOn: Day;
-  /** the day it was cleared; it drinks nothing from then on */
+  /** the day it was cleared; it waterings nothing from then on */
   readonly clearedOn?: Day | undefined;
   readonly kc: number;
   /** share of available water used without stress (FAO-56 p) */

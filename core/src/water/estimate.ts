@@ -3,7 +3,7 @@ import { Belief } from './belief.ts';
 import { bagDepletion, type WaterBag } from './demand.ts';
 import { applyEvent, isContradicted } from './events.ts';
 import { handFilled } from './stores.ts';
-import { applyStretch, longer, NO_STRETCH } from './stretch.ts';
+import { advanceBelief, extend, NO_TIME } from './time-step.ts';
 import type { TimelineStep, WaterEvent } from './timeline.ts';
 
 /** A quantity with its doubt: the 10, 50 and 90 % points. */
@@ -50,10 +50,10 @@ export interface WaterEstimate {
   readonly stores: readonly StoreLevel[];
   readonly moves: readonly Move[];
   readonly path: readonly PathPoint[];
-  /** lost to plant and air since the last look or drink, L (mean) */
+  /** lost to plant and air since the last check or drink, L (mean) */
   readonly usedSinceLitres: number;
   readonly lastEventAt: string | undefined;
-  /** pairs of looks that cannot both be right: made within an hour, with nothing poured between */
+  /** pairs of checks that cannot both be right: made within an hour, with nothing poured between */
   readonly contradictions: readonly (readonly [string, string])[];
 }
 
@@ -66,7 +66,7 @@ const SHORTEST_STRETCH_DAYS = 0.0105;
  * A filter on its way over a bag's timeline: it can be taken further, and copied to go on from the same place again.
  *
  * Method: Bayesian filter over (W, log k) on a 40 × 25 grid (model §4). Time moves mass by the demand of each
- * column with the spread of a day's use; a drink moves it up and may run through; a look weights it.
+ * column with the spread of a day's use; a watering moves it up and may run through; a check weights it.
  */
 export class FilterRun {
   private readonly depletion: number;
@@ -75,7 +75,7 @@ export class FilterRun {
   private contradictions: (readonly [string, string])[] = [];
   private usedSinceLitres = 0;
   private lastEvent: WaterEvent | undefined;
-  private stretch = NO_STRETCH;
+  private timeStep = NO_TIME;
 
   private constructor(
     readonly belief: Belief,
@@ -101,19 +101,19 @@ export class FilterRun {
     other.contradictions = [...this.contradictions];
     other.usedSinceLitres = this.usedSinceLitres;
     other.lastEvent = this.lastEvent;
-    other.stretch = this.stretch;
+    other.timeStep = this.timeStep;
     return other;
   }
 
   /** Takes it over one more step. */
   step(step: TimelineStep): void {
     if (step.kind === 'use') {
-      this.stretch = longer(this.stretch, step, this.assumed);
-      if (this.stretch.days >= 1) this.pass();
+      this.timeStep = extend(this.timeStep, step, this.assumed);
+      if (this.timeStep.days >= 1) this.advance();
       return;
     }
-    // a drink comes minutes after its look: so short a time is kept for the next stretch
-    if (this.stretch.days > SHORTEST_STRETCH_DAYS) this.pass();
+    // a watering comes minutes after its look: so short a time is kept for the next stretch
+    if (this.timeStep.days > SHORTEST_STRETCH_DAYS) this.advance();
     const { event } = step;
     const { belief } = this;
     if (event.kind === 'emptied') {
@@ -126,7 +126,7 @@ export class FilterRun {
     applyEvent(belief, this.bag, event, this.lastEvent, this.assumed);
     if (this.lastEvent && isContradicted(this.lastEvent, event)) {
       this.contradictions.push([this.lastEvent.id, event.id]);
-      belief.loosen(this.assumed.contradictionLetsGo);
+      belief.flatten(this.assumed.contradictionForgetting);
     }
     this.lastEvent = event;
     const afterLitres = belief.meanWater() * taw;
@@ -145,7 +145,7 @@ export class FilterRun {
 
   /** What is known at the end of the last step. */
   finish(): WaterEstimate {
-    this.pass();
+    this.advance();
     const { belief } = this;
     const taw = this.bag.availableLitres;
     const share = range(belief);
@@ -164,22 +164,22 @@ export class FilterRun {
     };
   }
 
-  private pass(): void {
-    const { belief, stretch } = this;
-    if (stretch.days === 0) return;
+  private advance(): void {
+    const { belief, timeStep } = this;
+    if (timeStep.days === 0) return;
     const taw = this.bag.availableLitres;
     const before = belief.meanWater();
-    applyStretch(belief, this.bag, stretch, this.depletion, this.assumed);
-    this.usedSinceLitres += Math.max(0, before + stretch.gainLitres / taw - belief.meanWater()) * taw;
-    this.path.push({ at: stretch.until, ...range(belief) });
-    this.stretch = NO_STRETCH;
+    advanceBelief(belief, this.bag, timeStep, this.depletion, this.assumed);
+    this.usedSinceLitres += Math.max(0, before + timeStep.gainLitres / taw - belief.meanWater()) * taw;
+    this.path.push({ at: timeStep.until, ...range(belief) });
+    this.timeStep = NO_TIME;
   }
 }
 
 /**
  * Runs the filter over a bag's timeline. Deterministic: the same steps give the same belief.
  *
- * @returns the belief at the end (to look ahead from) and its summary
+ * @returns the belief at the end (to forecast from) and its summary
  */
 export function runFilter(
   bag: WaterBag,

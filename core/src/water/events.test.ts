@@ -17,7 +17,7 @@ describe('looks within an hour', () => {
     expect(both.contradictions).toEqual([[dry.id, wet.id]]);
     expect(both.width).toBeGreaterThan(after([dry]).width);
     expect(both.width).toBeGreaterThan(after([wet]).width);
-    // a grade apart, or an hour and more, or with a drink between them, they agree well enough
+    // a grade apart, or an hour and more, or with a watering between them, they agree well enough
     expect(after([dry, check('2026-07-03', 2, '18:20')]).contradictions).toEqual([]);
     expect(after([check('2026-07-03', 1, '17:00'), wet]).contradictions).toEqual([]);
     expect(after([dry, watering('2026-07-03', 6, '18:10'), wet]).contradictions).toEqual([]);
@@ -35,7 +35,7 @@ describe('looks within an hour', () => {
 describe('what is assumed of looks', () => {
   it('says how much two that contradict each other leave in doubt', () => {
     const both = [check('2026-07-03', 1, '18:00'), check('2026-07-03', 5, '18:20')];
-    const widthFor = (contradictionLetsGo: number) => after(both, { contradictionLetsGo }).width;
+    const widthFor = (contradictionForgetting: number) => after(both, { contradictionForgetting }).width;
     expect(widthFor(0.8)).toBeGreaterThan(widthFor(0.2));
   });
 
@@ -48,8 +48,8 @@ describe('what is assumed of looks', () => {
   it('says when one is a surprise, and how far it then decides', () => {
     // full and run through at six, and bone dry by half past: something happened that nobody wrote down
     const odd = [watering('2026-07-03', 12, '18:00', true), check('2026-07-03', 1, '18:30')];
-    const trusting = after(odd, { surprise: 0.05, surpriseLetsGo: 0.6 });
-    const wary = after(odd, { surprise: 0.001, surpriseLetsGo: 0.1 });
+    const trusting = after(odd, { surprise: 0.05, surpriseForgetting: 0.6 });
+    const wary = after(odd, { surprise: 0.001, surpriseForgetting: 0.1 });
     expect(trusting.likely).toBeLessThan(wary.likely);
   });
 });

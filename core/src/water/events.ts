@@ -8,7 +8,7 @@ import type { WaterEvent } from './timeline.ts';
 
 type WaterCheck = Extract<WaterEvent, { kind: 'check' }>;
 
-/** Takes a belief over a look or a drink; `before` is what was seen or poured last. */
+/** Takes a belief over a check or a watering; `before` is what was seen or poured last. */
 export function applyEvent(
   belief: Belief,
   bag: WaterBag,
@@ -26,7 +26,11 @@ export function applyEvent(
     belief.stores.fill(store, amount, event.ranThrough);
     return;
   }
-  belief.watering(amount, amount * (event.isMeasured ? assumed.measuredWatering : assumed.looseWatering), assumed);
+  belief.watering(
+    amount,
+    amount * (event.isMeasured ? assumed.measuredWatering : assumed.looseWatering),
+    assumed,
+  );
   if (event.ranThrough) {
     const sigma = assumed.ranThroughNoise;
     belief.observe(remembered(assumed, 'ran through', (w) => Math.exp(-(((1 - w) / sigma) ** 2) / 2) + 1e-4));
@@ -61,7 +65,7 @@ function applyLook(
   const weights = remembered(assumed, isAtOnePlant ? `${what} at one plant` : what, chance);
   // something happened that nobody wrote down: a neighbour watered, rain was blown in, a dripper came off
   if (!isAtAnotherPlant(before, event) && belief.chanceOf(weights) < assumed.surprise)
-    belief.loosen(assumed.surpriseLetsGo);
+    belief.flatten(assumed.surpriseForgetting);
   belief.observe(weights);
 }
 
@@ -78,7 +82,7 @@ function remembered(assumed: Assumed, what: string, chance: (w: number) => numbe
 
 const WITHIN_MILLISECONDS = 3_600_000;
 
-/** Whether two looks were made within an hour, one after the other. */
+/** Whether two checks were made within an hour, one after the other. */
 function areOneVisit(before: WaterEvent, event: WaterEvent): before is WaterCheck {
   return (
     before.kind === 'check' &&
@@ -87,12 +91,12 @@ function areOneVisit(before: WaterEvent, event: WaterEvent): before is WaterChec
   );
 }
 
-/** Whether a look is at another plant of the same bag than the one just before it: the two may well differ. */
+/** Whether a check is at another plant of the same bag than the one just before it: the two may well differ. */
 function isAtAnotherPlant(before: WaterEvent | undefined, event: WaterCheck): boolean {
   return before?.kind === 'check' && before.stationId !== event.stationId && areOneVisit(before, event);
 }
 
-/** Whether two looks within an hour lie further apart than a finger is off: two grades, or both ends of lifting. */
+/** Whether two checks within an hour lie further apart than a finger is off: two grades, or both ends of lifting. */
 export function isContradicted(before: WaterEvent, event: WaterEvent): boolean {
   if (event.kind !== 'check' || !areOneVisit(before, event) || isAtAnotherPlant(before, event)) return false;
   const [a, b] = [before.check, event.check];

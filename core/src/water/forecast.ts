@@ -3,7 +3,7 @@ import type { Belief } from './belief.ts';
 import { bagDepletion, type WaterBag } from './demand.ts';
 import { range, storeLevels, type PathPoint, type Range } from './estimate.ts';
 import { hasLevel } from './stores.ts';
-import { applyStretch, longer, NO_STRETCH } from './stretch.ts';
+import { advanceBelief, extend, NO_TIME } from './time-step.ts';
 import type { UseStep } from './timeline.ts';
 
 /** A bag at a round to come: its water if nobody waters it, and the chance that it is below the refill point. */
@@ -11,13 +11,13 @@ export interface RoundAhead extends PathPoint {
   readonly hoursAhead: number;
   readonly chanceDry: number;
   readonly chanceWilting: number;
-  /** likely share left in the store that is looked at by its level; undefined for a bag without one */
+  /** likely share left in the store that is checked by its level; undefined for a bag without one */
   readonly level?: number;
 }
 
 export interface WaterForecast {
   readonly rounds: readonly RoundAhead[];
-  /** hours until it wants water; a bound is undefined when it lies beyond the days looked at */
+  /** hours until it wants water; a bound is undefined when it lies beyond the days checked */
   readonly hoursToRefill: { readonly [K in keyof Range]: number | undefined };
   /** hours until the plant hangs its leaves, in the same way */
   readonly hoursToWilting: { readonly [K in keyof Range]: number | undefined };
@@ -28,9 +28,9 @@ export interface WaterForecast {
 
 /** What brings a look forward, whatever the estimate says. */
 export interface CheckHabit {
-  /** plan so that one round may be missed: a look falls due a round earlier */
+  /** plan so that one round may be missed: a check falls due a round earlier */
   readonly mayMissARound?: boolean;
-  /** since the last look or drink */
+  /** since the last check or drink */
   readonly hoursSinceSeen?: number;
   /** a plant whose roots are not out in the mix yet */
   readonly isEstablishing?: boolean;
@@ -56,8 +56,8 @@ export function forecastWater(
   const rounds: RoundAhead[] = [];
   const seen = bag.stores.findIndex(({ kind }) => hasLevel(kind));
   for (const span of spans) {
-    const stretch = span.steps.reduce((sum, step) => longer(sum, step, assumed), NO_STRETCH);
-    applyStretch(ahead, bag, stretch, depletion, assumed);
+    const timeStep = span.steps.reduce((sum, step) => extend(sum, step, assumed), NO_TIME);
+    advanceBelief(ahead, bag, timeStep, depletion, assumed);
     const chanceDry = ahead.chanceBelow(assumed.refillPoint);
     const level = seen < 0 ? {} : { level: storeLevels(ahead, bag)[seen]?.likely ?? 0 };
     const chanceWilting = ahead.chanceBelow(assumed.wiltNoise);
@@ -88,7 +88,7 @@ export function forecastWater(
   };
 }
 
-/** A look that falls due because nobody has seen the bag for so long: at the last round within the hours left. */
+/** A check that falls due because nobody has seen the bag for so long: at the last round within the hours left. */
 function sooner(
   next: WaterForecast['nextCheck'],
   spans: readonly { readonly at: string; readonly hoursAhead: number }[],

@@ -11,7 +11,14 @@ export {
   type WaterBag,
 } from './demand.ts';
 export { afterGain, afterLoss } from './stress.ts';
-export { FINGER_GRADES, LIFT_GRADES, chanceOfCheck, fingerGradeOf, middleOfGrade, type MoistureCheck } from './check.ts';
+export {
+  FINGER_GRADES,
+  LIFT_GRADES,
+  chanceOfCheck,
+  fingerGradeOf,
+  middleOfGrade,
+  type MoistureCheck,
+} from './check.ts';
 export {
   afterRefill,
   hasLevel,

@@ -78,7 +78,11 @@ describe('the grid', () => {
 
   it.each([
     ['looks that come out dry', [4, 6, 8, 10].flatMap((d) => [check(d, 1), watering(d)]), at(12, '10:00')],
-    ['looks that come out moist', [watering(2), check(3, 4), watering(5), check(6, 4), check(7, 3)], at(8, '08:00')],
+    [
+      'looks that come out moist',
+      [watering(2), check(3, 4), watering(5), check(6, 4), check(7, 3)],
+      at(8, '08:00'),
+    ],
     ['time alone', [watering(2)], at(5, '18:00')],
   ])('gives what drawn bags give, within 0.05 of water and a tenth of use: %s', (_, events, to) => {
     const drawn = byParticles(chanceFrom(7), events, to);

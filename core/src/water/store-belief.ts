@@ -10,7 +10,7 @@ export interface StoreShare {
 
 /** What a column's stores gave and caught over a stretch, shares of available water. */
 interface StoreChange {
-  readonly given: number;
+  readonly released: number;
   readonly drained: number;
 }
 
@@ -54,36 +54,36 @@ export class StoreBelief {
   }
 
   /** Whether any store gives anything over a stretch. */
-  pulls(pulls: readonly number[]): boolean {
-    return pulls.some((pull) => pull > 0) && this.count > 0;
+  refillRates(refillRates: readonly number[]): boolean {
+    return refillRates.some((refillRate) => refillRate > 0) && this.count > 0;
   }
 
-  held(j: number): number {
+  stored(j: number): number {
     return this.levels.reduce((sum, level) => sum + (level[j] as number), 0);
   }
 
   /** How hard the stores that hold anything refill a column. */
-  pull(j: number, pulls: readonly number[]): number {
+  refillRate(j: number, refillRates: readonly number[]): number {
     return this.levels.reduce(
-      (sum, level, s) => sum + ((level[j] as number) > 1e-9 ? (pulls[s] ?? 0) : 0),
+      (sum, level, s) => sum + ((level[j] as number) > 1e-9 ? (refillRates[s] ?? 0) : 0),
       0,
     );
   }
 
   /** What the stores give a column over a stretch, and what runs through to them, before anything is moved. */
-  givenTo(
+  releasedTo(
     j: number,
     column: {
       readonly shares: Float64Array;
       readonly total: number;
       readonly losses: readonly number[];
-      readonly pull: number;
+      readonly refillRate: number;
       readonly gain: number;
       readonly depletion: number;
     },
   ): StoreChange {
-    const held = this.held(j);
-    let given = 0;
+    const stored = this.stored(j);
+    let released = 0;
     let drained = 0;
     for (let i = 0; i < column.shares.length; i++) {
       const share = (column.shares[i] as number) / column.total;
@@ -91,18 +91,18 @@ export class StoreBelief {
       const w = WATER_MIDDLES[i] as number;
       POINTS.forEach(({ weight }, p) => {
         const loss = column.losses[p] as number;
-        const refilled = afterRefill(w, loss, column.pull, held, column.depletion);
-        given += share * weight * refilled.given;
+        const refilled = afterRefill(w, loss, column.refillRate, stored, column.depletion);
+        released += share * weight * refilled.released;
         drained += share * weight * Math.max(0, refilled.w + column.gain - 1);
       });
     }
-    return { given, drained };
+    return { released, drained };
   }
 
-  /** Moves a column's stores by what {@link givenTo} found. */
-  move(j: number, change: StoreChange, pulls: readonly number[]): void {
+  /** Moves a column's stores by what {@link releasedTo} found. */
+  move(j: number, change: StoreChange, refillRates: readonly number[]): void {
     const levels = this.levels.map((level) => level[j] as number);
-    draw(levels, pulls, change.given);
+    draw(levels, refillRates, change.released);
     levels.forEach((level, s) => {
       (this.levels[s] as Float64Array)[j] = level;
     });
@@ -110,9 +110,9 @@ export class StoreBelief {
   }
 
   /** What the stores gave in the mean is itself in doubt. */
-  doubt(given: number): void {
+  doubt(released: number): void {
     this.shares.forEach(({ full }, s) => {
-      const more = (this.variance[s] as number) + (GIVEN_SD * given) ** 2;
+      const more = (this.variance[s] as number) + (GIVEN_SD * released) ** 2;
       this.variance[s] = Math.min((START_SD * full) ** 2, more);
     });
   }
@@ -135,7 +135,7 @@ export class StoreBelief {
     const level = this.levels[s] as Float64Array;
     for (let j = 0; j < USE_CELLS; j++)
       level[j] = toTheBrim ? full : Math.min(full, (level[j] as number) + amount);
-    const isFull = toTheBrim || level.every((held) => held >= full - 1e-9);
+    const isFull = toTheBrim || level.every((stored) => stored >= full - 1e-9);
     if (isFull) this.variance[s] = (BRIM_SD * full) ** 2;
   }
 
@@ -175,8 +175,8 @@ export class StoreBelief {
             : [weight * (masses[k] as number), weight * (masses[k] as number) * (before[k] as number)];
         const parts = [part(j, 1 - 2 * side), part(j - 1, side), part(j + 1, side)];
         const mass = parts.reduce((sum, [m]) => sum + (m as number), 0);
-        const held = parts.reduce((sum, [, h]) => sum + (h as number), 0);
-        level[j] = mass > 0 ? held / mass : (before[j] as number);
+        const stored = parts.reduce((sum, [, h]) => sum + (h as number), 0);
+        level[j] = mass > 0 ? stored / mass : (before[j] as number);
       }
     }
   }

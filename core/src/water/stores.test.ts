@@ -72,13 +72,19 @@ describe('a mix that stores refill', () => {
 
   it('ends no drier than without them, no wetter than full, and gets no more than they hold', () => {
     fc.assert(
-      fc.property(share, share, fc.double({ min: 0, max: 20, noNaN: true }), share, (w, x, pull, held) => {
-        const after = afterRefill(w, x, pull, held, 0.4);
-        expect(after.given).toBeGreaterThanOrEqual(0);
-        expect(after.given).toBeLessThanOrEqual(held + 1e-12);
-        expect(after.w).toBeGreaterThanOrEqual(afterLoss(w, x, 0.4) - 1e-12);
-        expect(after.w).toBeLessThanOrEqual(1 + 1e-9);
-      }),
+      fc.property(
+        share,
+        share,
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        share,
+        (w, x, refillRate, stored) => {
+          const after = afterRefill(w, x, refillRate, stored, 0.4);
+          expect(after.released).toBeGreaterThanOrEqual(0);
+          expect(after.released).toBeLessThanOrEqual(stored + 1e-12);
+          expect(after.w).toBeGreaterThanOrEqual(afterLoss(w, x, 0.4) - 1e-12);
+          expect(after.w).toBeLessThanOrEqual(1 + 1e-9);
+        },
+      ),
     );
   });
 

@@ -28,7 +28,7 @@ export interface WaterStore {
 }
 
 /** Refilling below this over a step is none: what divides by it would have no end. */
-const LEAST_PULL = 1e-9;
+const LEAST_REFILL = 1e-9;
 
 /** What each kind of store is like; its litres come from the bag or the grower. */
 export function storeOf(kind: StoreKind, litres: number, assumed: Assumed): WaterStore {
@@ -54,12 +54,12 @@ export function storeOf(kind: StoreKind, litres: number, assumed: Assumed): Wate
   }
 }
 
-/** Stores whose level can be seen, and which are therefore looked at by level and not by finger. */
+/** Stores whose level can be seen, and which are therefore checked by level and not by finger. */
 export function hasLevel(kind: StoreKind): boolean {
   return kind === 'drum' || kind === 'reservoir' || kind === 'channel' || kind === 'wick';
 }
 
-/** The store that is filled by hand: the one that is looked at by its level, else pots or a saucer; -1 for none. */
+/** The store that is filled by hand: the one that is checked by its level, else pots or a saucer; -1 for none. */
 export function handFilled(stores: readonly Pick<WaterStore, 'kind'>[]): number {
   const seen = stores.findIndex(({ kind }) => hasLevel(kind));
   return seen >= 0 ? seen : stores.findIndex(({ kind }) => kind !== 'soil' && kind !== 'reserve');
@@ -75,24 +75,24 @@ export function handFilled(stores: readonly Pick<WaterStore, 'kind'>[]): number 
  * @param held what the stores hold, share of available water
  * @example
  * afterRefill(0.9, 0.3, 4, 1, 0.4)
- * // ≈> { w: 0.9246, given: 0.3246 }
+ * // ≈> { w: 0.9246, released: 0.3246 }
  * @example
  * afterRefill(0.9, 0.3, 4, 0.1, 0.4)
- * // ≈> { w: 0.7, given: 0.1 }
+ * // ≈> { w: 0.7, released: 0.1 }
  */
 export function afterRefill(
   w: number,
   x: number,
-  pull: number,
-  held: number,
+  refillRate: number,
+  stored: number,
   depletion: number,
-): { readonly w: number; readonly given: number } {
+): { readonly w: number; readonly released: number } {
   const alone = afterLoss(w, x, depletion);
-  if (pull < LEAST_PULL || held <= 0) return { w: alone, given: 0 };
-  const rest = 1 - x / pull;
-  const wet = rest + (w - rest) * Math.exp(-pull);
-  const given = Math.max(0, Math.min(held, wet - alone, 1 - alone));
-  return { w: alone + given, given };
+  if (refillRate < LEAST_REFILL || stored <= 0) return { w: alone, released: 0 };
+  const rest = 1 - x / refillRate;
+  const wet = rest + (w - rest) * Math.exp(-refillRate);
+  const released = Math.max(0, Math.min(stored, wet - alone, 1 - alone));
+  return { w: alone + released, released };
 }
 
 /**
@@ -100,16 +100,19 @@ export function afterRefill(
  *
  * @param levels what each holds; changed in place
  */
-export function draw(levels: number[], pulls: readonly number[], amount: number): void {
+export function draw(levels: number[], refillRates: readonly number[], amount: number): void {
   let left = amount;
   for (let turn = 0; turn < levels.length && left > 1e-12; turn++) {
-    const pulling = pulls.reduce((sum, pull, s) => sum + ((levels[s] as number) > 0 ? pull : 0), 0);
+    const pulling = refillRates.reduce(
+      (sum, refillRate, s) => sum + ((levels[s] as number) > 0 ? refillRate : 0),
+      0,
+    );
     if (pulling <= 0) return;
     let taken = 0;
     for (let s = 0; s < levels.length; s++) {
       const level = levels[s] as number;
       if (level <= 0) continue;
-      const part = Math.min(level, (left * (pulls[s] as number)) / pulling);
+      const part = Math.min(level, (left * (refillRates[s] as number)) / pulling);
       levels[s] = level - part;
       taken += part;
     }

@@ -23,7 +23,7 @@ export function afterLoss(w: number, x: number, depletion: number): number {
 }
 
 /**
- * Relative available water after a drink or rain, and what ran through. Mix that has gone dry repels part of it.
+ * Relative available water after a watering or rain, and what ran through. Mix that has gone dry repels part of it.
  *
  * @example
  * afterGain(0.8, 0.5, { dryBelow: 0.25, dryKeeps: 0.6 })

@@ -223,7 +223,11 @@ describe('the filter', () => {
       filledDemandSpread: 0.001,
       measuredWatering: 0.001,
     };
-    const events = [watering('2026-07-01', 8, '08:01', true), watering('2026-07-03', 3), watering('2026-07-05', 3)];
+    const events = [
+      watering('2026-07-01', 8, '08:01', true),
+      watering('2026-07-03', 3),
+      watering('2026-07-05', 3),
+    ];
     const all = steps(events, at('2026-07-06', '18:00'));
     const { estimate } = runFilter(bag, all, sure);
     const plain = waterBalance(bag, all, 8, '2026-07-01').at(-1)?.endLitres ?? 0;
@@ -238,7 +242,8 @@ describe('the filter', () => {
         (day, litres) => {
           const date = `2026-07-${String(day).padStart(2, '0')}`;
           const until = at(date, '18:30');
-          const without = runFilter(bag, steps([watering('2026-07-01', litres)], until)).estimate.share.likely;
+          const without = runFilter(bag, steps([watering('2026-07-01', litres)], until)).estimate.share
+            .likely;
           const wet = runFilter(bag, steps([watering('2026-07-01', litres), check(date, 5)], until)).estimate
             .share.likely;
           const dry = runFilter(bag, steps([watering('2026-07-01', litres), check(date, 1)], until)).estimate
@@ -260,7 +265,9 @@ describe('the filter', () => {
     const modest = runFilter(
       bag,
       steps(
-        events.map((e) => (e.kind === 'check' ? { ...e, check: { method: 'finger', grade: 4 } as const } : e)),
+        events.map((e) =>
+          e.kind === 'check' ? { ...e, check: { method: 'finger', grade: 4 } as const } : e,
+        ),
       ),
     ).estimate.useMultiplier;
     expect(thirsty.likely).toBeGreaterThan(1.15);

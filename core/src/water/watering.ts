@@ -4,7 +4,7 @@ import type { Range, WaterEstimate } from './estimate.ts';
 import type { MoistureCheck } from './check.ts';
 import { hasLevel } from './stores.ts';
 
-/** Whether to water after a look, why, and how much the bag should take. */
+/** Whether to water after a check, why, and how much the bag should take. */
 export interface WateringAdvice {
   readonly isWanted: boolean;
   readonly because: 'felt-dry' | 'before-next-round' | 'enough';
@@ -17,16 +17,16 @@ export interface WateringAdvice {
   readonly isEstablishing: boolean;
   /** less than it would take, since a cold night is coming */
   readonly isHeldBack: boolean;
-  /** over the mix, or into the reservoir or drum that is looked at by its level */
+  /** over the mix, or into the reservoir or drum that is checked by its level */
   readonly into: 'top' | 'store';
 }
 
 /**
- * What follows a look: a drink when the grade is dry or less, *or* when the next look would otherwise fall before
+ * What follows a check: a watering when the grade is dry or less, *or* when the next check would otherwise fall before
  * the next round (model §4; without the second rule dry-outs triple).
  *
- * @param estimate the bag's water after the look
- * @param isDueAgainBeforeNextRound whether the look-ahead from that estimate asks for a look now or sooner than the next round
+ * @param estimate the bag's water after the check
+ * @param isDueAgainBeforeNextRound whether the check-ahead from that estimate asks for a check now or sooner than the next round
  * @param daysSincePlanting youngest plant; in its first `establishingDays` a bag gets part of the amount, close to the stem
  */
 export function adviseWatering(
@@ -78,7 +78,7 @@ export function adviseWatering(
   };
 }
 
-/** Whether a look by itself asks for a drink. */
+/** Whether a check by itself asks for a watering. */
 function isDry(check: MoistureCheck, assumed: Pick<Assumed, 'refillPoint' | 'lowLevel'>): boolean {
   switch (check.method) {
     case 'finger':

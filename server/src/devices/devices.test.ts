@@ -2,7 +2,7 @@ import express from 'express';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { deviceRoutes } from './routes.ts';
-import { DEVICES, later, World } from './world.ts';
+import { DEVICES, later, Simulator } from './simulator.ts';
 
 let address = '';
 let close = () => {};
@@ -50,7 +50,7 @@ describe('the station', () => {
 
   it('tells the air now, between the day’s ends', async () => {
     const { body } = await get(`/station/now?at=${at(NOON)}`);
-    const day = new World(5).days('2026-07-10', '2026-07-10')[0];
+    const day = new Simulator(5).days('2026-07-10', '2026-07-10')[0];
     expect(body['celsius']).toBeGreaterThanOrEqual(day?.minCelsius ?? 99);
     expect(body['celsius']).toBeLessThanOrEqual(day?.maxCelsius ?? -99);
   });
@@ -84,10 +84,13 @@ describe('a device', () => {
   );
 
   it('a probe and the scale follow the water that is really there', () => {
-    const world = new World(5);
+    const simulator = new Simulator(5);
     const moments = Array.from({ length: 60 }, (_, i) => later('2026-06-20T12:00:00.000+01:00', i * 43_200));
     for (const id of ['probe-a', 'scale-a']) {
-      const pairs = moments.map((m) => ({ truth: world.truth(id, m), value: world.read(id, m).value }));
+      const pairs = moments.map((m) => ({
+        truth: simulator.truth(id, m),
+        value: simulator.read(id, m).value,
+      }));
       const mean = (of: (p: (typeof pairs)[number]) => number) =>
         pairs.reduce((sum, p) => sum + of(p), 0) / pairs.length;
       const [mt, mv] = [mean((p) => p.truth), mean((p) => p.value)];
@@ -100,7 +103,7 @@ describe('a device', () => {
   it('can be silent, wild or frozen, to try how it is taken', async () => {
     const reading = () => get(`/devices/probe-b/reading?at=${at(NOON)}`);
     const right = (await reading()).body['value'] as number;
-    await put('/devices/probe-b/fault', { fault: 'wild' });
+    await put('/devices/probe-b/fault', { fault: 'out-of-range' });
     expect((await reading()).body['value']).toBeGreaterThan(right + 20);
     await put('/devices/probe-b/fault', { fault: 'silent' });
     expect((await reading()).status).toBe(504);
@@ -116,9 +119,9 @@ describe('a device', () => {
 
   it('the timer drips what it is set to, and the bag is wetter for it', () => {
     const share = (litres: number) => {
-      const world = new World(5);
-      world.setDrip(litres);
-      return world.truth('timer-a', '2026-07-20T12:00:00.000+01:00');
+      const simulator = new Simulator(5);
+      simulator.setDrip(litres);
+      return simulator.truth('timer-a', '2026-07-20T12:00:00.000+01:00');
     };
     expect(share(4)).toBeGreaterThan(share(0.5) + 0.2);
   });

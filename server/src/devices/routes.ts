@@ -2,7 +2,7 @@ import { isDay } from '@rundel/core/calendar';
 import { momentSchema } from '@rundel/core/records';
 import { Router, type Request, type Response } from 'express';
 import * as z from 'zod';
-import { DEVICES, FAULTS, later, SilentDevice, World } from './world.ts';
+import { DEVICES, FAULTS, later, SilentDevice, Simulator } from './simulator.ts';
 
 const day = z.string().refine(isDay, 'A day is written 2026-07-16.');
 const span = z
@@ -23,14 +23,14 @@ const MOST_TICKS = 3600;
 
 /** The simulated devices over HTTP (docs/devices.md): JSON, and server-sent events for live readings. */
 export function deviceRoutes(seed: number): Router {
-  const world = new World(seed);
+  const simulator = new Simulator(seed);
   const routes = Router();
   const find = (request: Request) => DEVICES.find(({ id }) => id === request.params['id']);
 
   routes.get('/station/days', (request, response) => {
     const asked = check(span, request.query, response);
     if (!asked) return;
-    const days = world.days(asked.from, asked.to).map(({ clearness, ...known }) => ({
+    const days = simulator.days(asked.from, asked.to).map(({ clearness, ...known }) => ({
       ...known,
       sunHours: Math.round(clearness * 130) / 10,
     }));
@@ -40,7 +40,7 @@ export function deviceRoutes(seed: number): Router {
   routes.get('/station/now', (request, response) => {
     const asked = check(moment, request.query, response);
     if (!asked) return;
-    const air = world.air(asked.at);
+    const air = simulator.air(asked.at);
     if (!air) response.status(422).json({ error: 'The station has no record of that day.' });
     else response.json({ at: asked.at, celsius: air.celsius });
   });
@@ -54,7 +54,7 @@ export function deviceRoutes(seed: number): Router {
     const asked = check(moment, request.query, response);
     if (!asked) return;
     if (!device) response.status(404).json({ error: 'There is no such device.' });
-    else answer(response, () => world.read(device.id, asked.at));
+    else answer(response, () => simulator.read(device.id, asked.at));
   });
 
   routes.put('/devices/:id/fault', (request, response) => {
@@ -63,7 +63,7 @@ export function deviceRoutes(seed: number): Router {
     if (!asked) return;
     if (!device) response.status(404).json({ error: 'There is no such device.' });
     else {
-      world.setFault(device.id, asked.fault);
+      simulator.setFault(device.id, asked.fault);
       response.json({ deviceId: device.id, fault: asked.fault });
     }
   });
@@ -71,7 +71,7 @@ export function deviceRoutes(seed: number): Router {
   routes.put('/devices/timer-a/setting', (request, response) => {
     const asked = check(drip, request.body, response);
     if (!asked) return;
-    world.setDrip(asked.litresADay);
+    simulator.setDrip(asked.litresADay);
     response.json(asked);
   });
 
@@ -89,7 +89,7 @@ export function deviceRoutes(seed: number): Router {
       const at = later(asked.from, ticks * asked.speed);
       for (const device of DEVICES) {
         try {
-          response.write(`event: reading\ndata: ${JSON.stringify(world.read(device.id, at))}\n\n`);
+          response.write(`event: reading\ndata: ${JSON.stringify(simulator.read(device.id, at))}\n\n`);
         } catch (cause) {
           // silence is told as such: a listener must be able to tell it from a broken line
           const problem = cause instanceof Error ? cause.message : String(cause);

@@ -1,17 +1,17 @@
 import { Divider, ListItemText, Menu, MenuItem } from '@mui/material';
 import { useNavigate } from 'react-router';
-import type { Which } from '../store/index.ts';
+import type { GardenId } from '../store/index.ts';
 
 /** What stands under the garden's name; loaded when it is first opened. */
 export default function GardenMenuItems({
   anchor,
-  which,
+  gardenId,
   onChange,
   onClose,
 }: {
   readonly anchor: HTMLElement;
-  readonly which: Which;
-  onChange(next: Which): void;
+  readonly gardenId: GardenId;
+  onChange(next: GardenId): void;
   onClose(): void;
 }) {
   const navigate = useNavigate();
@@ -21,18 +21,18 @@ export default function GardenMenuItems({
   };
   return (
     <Menu open anchorEl={anchor} onClose={onClose}>
-      <MenuItem onClick={go('/settings')}>Settings, units and look</MenuItem>
+      <MenuItem onClick={go('/settings')}>Settings, units and theme</MenuItem>
       <MenuItem onClick={go('/files')}>Files: save, open, bin</MenuItem>
       <MenuItem onClick={go('/help')}>Help and keys</MenuItem>
       <Divider />
       <MenuItem
         onClick={() => {
           onClose();
-          onChange(which === 'demo' ? 'own' : 'demo');
+          onChange(gardenId === 'demo' ? 'own' : 'demo');
         }}
       >
         <ListItemText
-          primary={which === 'demo' ? 'Go to my own bags' : 'Walk round the demo'}
+          primary={gardenId === 'demo' ? 'Go to my own bags' : 'Walk round the demo'}
           secondary="Two gardens, kept apart"
         />
       </MenuItem>

@@ -6,8 +6,8 @@ import {
   rememberedGarden,
   rememberGarden,
   useGardenState,
-  whichToOpen,
-  type Which,
+  gardenToOpen,
+  type GardenId,
 } from '../store/index.ts';
 import { ThemeChoiceProvider } from '../ui/theme-context.tsx';
 import { Shell } from './Shell.tsx';
@@ -19,13 +19,13 @@ const Welcome = lazy(() => import('./Welcome.tsx'));
 /** Opens the garden that was asked for and puts the shell round the places. */
 export function Root() {
   const navigate = useNavigate();
-  const [which, setWhich] = useState<Which>(() => {
-    const asked = whichToOpen(location.search, rememberedGarden());
+  const [gardenId, setWhich] = useState<GardenId>(() => {
+    const asked = gardenToOpen(location.search, rememberedGarden());
     rememberGarden(asked);
     return asked;
   });
   const change = useCallback(
-    (next: Which) => {
+    (next: GardenId) => {
       rememberGarden(next);
       setWhich(next);
       void navigate('/round');
@@ -37,13 +37,19 @@ export function Root() {
       {/* up here since it has the whole tree drawn again when it comes, which is nothing as yet */}
       <ScrollRestoration />
       {/* each garden has a component of its own, so that undo never reaches from one into the other */}
-      <OpenedGarden key={which} which={which} onChange={change} />
+      <OpenedGarden key={gardenId} gardenId={gardenId} onChange={change} />
     </>
   );
 }
 
-function OpenedGarden({ which, onChange: change }: { readonly which: Which; onChange(next: Which): void }) {
-  const state = useGardenState(which);
+function OpenedGarden({
+  gardenId,
+  onChange: change,
+}: {
+  readonly gardenId: GardenId;
+  onChange(next: GardenId): void;
+}) {
+  const state = useGardenState(gardenId);
   const themeName = useThemeChoice();
   const themeValue = useMemo(
     () => ({ choice: themeName.choice, themeName: themeName.themeName, choose: themeName.choose }),
@@ -51,10 +57,10 @@ function OpenedGarden({ which, onChange: change }: { readonly which: Which; onCh
   );
   // a whole screen is much to draw, and nobody waits to tap yet: it may be drawn in pieces. Later changes come at once
   const isOpened = useDeferredValue(state.kind !== 'loading');
-  if (!isOpened) return <Waiting words={OPENING} />;
+  if (!isOpened) return <Waiting label={OPENING} />;
   switch (state.kind) {
     case 'loading':
-      return <Waiting words={OPENING} />;
+      return <Waiting label={OPENING} />;
     case 'failed':
       return (
         <Box component="main" sx={{ padding: 4, maxWidth: 640 }}>
@@ -63,12 +69,12 @@ function OpenedGarden({ which, onChange: change }: { readonly which: Which; onCh
           <Button variant="contained" onClick={state.retry}>
             Try again
           </Button>{' '}
-          {which === 'demo' && <Button onClick={() => change('own')}>Go to my own bags</Button>}
+          {gardenId === 'demo' && <Button onClick={() => change('own')}>Go to my own bags</Button>}
         </Box>
       );
     case 'none':
       return (
-        <Suspense fallback={<Waiting words="One moment…" />}>
+        <Suspense fallback={<Waiting label="One moment…" />}>
           <Welcome onStart={state.start} onDemo={() => change('demo')} />
         </Suspense>
       );
@@ -76,8 +82,8 @@ function OpenedGarden({ which, onChange: change }: { readonly which: Which; onCh
       return (
         <ThemeChoiceProvider value={themeValue}>
           <GardenProvider open={state.open}>
-            <Shell which={which} onChange={change}>
-              <Suspense fallback={<Waiting words="One moment…" />}>
+            <Shell gardenId={gardenId} onChange={change}>
+              <Suspense fallback={<Waiting label="One moment…" />}>
                 <Outlet />
               </Suspense>
             </Shell>
@@ -94,10 +100,10 @@ function OpenedGarden({ which, onChange: change }: { readonly which: Which; onCh
 
 const OPENING = 'Opening the diary…';
 
-function Waiting({ words }: { readonly words: string }) {
+function Waiting({ label }: { readonly label: string }) {
   return (
     <Box role="status" sx={{ padding: 4, color: 'text.secondary' }}>
-      {words}
+      {label}
     </Box>
   );
 }

@@ -10,7 +10,7 @@ import {
 import { dayOf, addDays, momentAt } from '@rundel/core/calendar';
 import { lazy, memo, Suspense, useEffect, useState, type ReactNode } from 'react';
 import { NavLink, useNavigate } from 'react-router';
-import { useGarden, type Which } from '../store/index.ts';
+import { useGarden, type GardenId } from '../store/index.ts';
 
 const GardenMenuItems = lazy(() => import('./GardenMenuItems.tsx'));
 
@@ -24,12 +24,12 @@ const ROUTES = [
 
 /** The five places down the side (or along the foot of a phone), and everything else under the garden's name. */
 export function Shell({
-  which,
+  gardenId,
   onChange,
   children,
 }: {
-  readonly which: Which;
-  onChange(next: Which): void;
+  readonly gardenId: GardenId;
+  onChange(next: GardenId): void;
   readonly children: ReactNode;
 }) {
   const navigate = useNavigate();
@@ -88,7 +88,7 @@ export function Shell({
           '@media print': { display: 'none' },
         }}
       >
-        <GardenMenu which={which} onChange={onChange} />
+        <GardenMenu gardenId={gardenId} onChange={onChange} />
         <Places />
       </Box>
       <Box
@@ -97,7 +97,7 @@ export function Shell({
         tabIndex={-1}
         sx={{ minWidth: 0, paddingBlockEnd: { xs: '76px', md: 2 }, outline: 'none' }}
       >
-        {which === 'demo' && <DemoRibbon onLeave={() => onChange('own')} />}
+        {gardenId === 'demo' && <DemoRibbon onLeave={() => onChange('own')} />}
         {children}
       </Box>
     </Box>
@@ -151,7 +151,7 @@ const Places = memo(function Places() {
   );
 });
 
-function GardenMenu({ which, onChange }: { readonly which: Which; onChange(next: Which): void }) {
+function GardenMenu({ gardenId, onChange }: { readonly gardenId: GardenId; onChange(next: GardenId): void }) {
   const { garden } = useGarden();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
@@ -194,7 +194,7 @@ function GardenMenu({ which, onChange }: { readonly which: Which; onChange(next:
         <Suspense>
           <GardenMenuItems
             anchor={anchor}
-            which={which}
+            gardenId={gardenId}
             onChange={onChange}
             onClose={() => setAnchor(null)}
           />

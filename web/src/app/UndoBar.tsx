@@ -18,7 +18,7 @@ export default function UndoBar() {
     return () => removeEventListener('keydown', onKey);
   }, [redo, undo]);
   if (!lastChange) return null;
-  const words = lastChange.words.charAt(0).toUpperCase() + lastChange.words.slice(1);
+  const words = lastChange.label.charAt(0).toUpperCase() + lastChange.label.slice(1);
   return (
     <Snackbar
       key={lastChange.number}

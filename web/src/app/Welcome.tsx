@@ -42,7 +42,7 @@ export default function Welcome({
         </Typography>
         <Typography sx={{ fontSize: '1.25rem', maxWidth: 460, lineHeight: 1.4 }}>
           For tomatoes, peppers, cucumbers and aubergines in bags. It tells you how deep to plant, when to
-          look, how much to pour, and keeps the tally.
+          check, how much to pour, and keeps the tally.
         </Typography>
         <Sketch />
       </Box>

@@ -20,7 +20,7 @@ export const ROUTES: RouteObject[] = [
   { index: true, element: <Navigate to="/round" replace /> },
   { path: 'round/planting', element: <PlantingPage /> },
   { path: 'round/:containerId?', element: <RoundPage /> },
-  { path: 'places', element: <BagsPage /> },
+  { path: 'bags', element: <BagsPage /> },
   { path: 'bags/new', element: <AddBagPage /> },
   { path: 'bags/:containerId', element: <BagPage /> },
   { path: 'bags/:containerId/edit', element: <EditBagPage /> },

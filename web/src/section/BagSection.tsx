@@ -2,7 +2,7 @@ import { supportOf } from '@rundel/core/plants';
 import { FINGER_GRADES, fingerGradeOf } from '@rundel/core/water';
 import { useMediaQuery } from '@mui/material';
 import { useMemo } from 'react';
-import type { Shown } from '../store/index.ts';
+import type { UnitFormat } from '../store/index.ts';
 import { Handle, type SectionHandle } from './Handle.tsx';
 import { heightNeeded, layout, type Drawing } from './layout.ts';
 import type { Scene } from './scene.ts';
@@ -42,14 +42,14 @@ function spread(wanted: readonly number[], gap: number, bottom: number): readonl
  */
 export function BagSection({
   scene,
-  shown,
+  unitFormat,
   width: wide = 420,
   height: tall = 560,
   title,
   handles = [],
 }: {
   readonly scene: Scene;
-  readonly shown: Pick<Shown, 'show' | 'range' | 'system'>;
+  readonly unitFormat: Pick<UnitFormat, 'show' | 'range' | 'system'>;
   readonly width?: number;
   readonly height?: number;
   readonly title: string;
@@ -74,7 +74,7 @@ export function BagSection({
     : 0;
   const underY = first ? Math.max(py(underMiddle), py(first.surface) + 20) : 0;
   const labelX = width - MARGIN.right + 14;
-  const right = rightLabels(scene, shown, tallest);
+  const right = rightLabels(scene, unitFormat, tallest);
   const places = spread(
     right.map((l) => py(l.z)),
     31,
@@ -88,7 +88,7 @@ export function BagSection({
       style={{ width: '100%', height: '100%', display: 'block' }}
       fontFamily="inherit"
     >
-      <Scale scene={scene} drawing={drawing} system={shown.system} />
+      <Scale scene={scene} drawing={drawing} system={unitFormat.system} />
       <SectionBody scene={scene} drawing={drawing} />
       <line
         x1={MARGIN.left - 30}
@@ -137,7 +137,7 @@ export function BagSection({
             textAnchor="end"
             {...HALO}
           >
-            {shown.show(first.buriedMillimetres, 'depth')}
+            {unitFormat.show(first.buriedMillimetres, 'depth')}
           </text>
           <text
             x={MARGIN.left - 10}
@@ -184,7 +184,7 @@ function shortened(name: string): string {
 
 function rightLabels(
   scene: Scene,
-  shown: Pick<Shown, 'show' | 'range'>,
+  unitFormat: Pick<UnitFormat, 'show' | 'range'>,
   tallest: Scene['plants'][number] | undefined,
 ): { z: number; big: string; small: string; fromX: (d: Drawing) => number }[] {
   const labels: { z: number; big: string; small: string; fromX: (d: Drawing) => number }[] = [];
@@ -192,7 +192,7 @@ function rightLabels(
   if (support.kind !== 'none' && support.heightMillimetres > 0) {
     labels.push({
       z: support.heightMillimetres,
-      big: shown.show(support.heightMillimetres + scene.floorMillimetres, 'height'),
+      big: unitFormat.show(support.heightMillimetres + scene.floorMillimetres, 'height'),
       small: `${supportOf(support.kind).short} above ground`,
       fromX: (d) => d.px(support.kind === 'string' ? scene.halfWidest : 12),
     });
@@ -201,7 +201,7 @@ function rightLabels(
     const plant = tallest;
     labels.push({
       z: plant.surface + plant.heightMillimetres,
-      big: `${plant.isHeightMeasured ? '' : 'about '}${shown.show(plant.heightMillimetres, 'height')}`,
+      big: `${plant.isHeightMeasured ? '' : 'about '}${unitFormat.show(plant.heightMillimetres, 'height')}`,
       small: plant.isHeightMeasured ? 'above the mix' : 'tall, by its age',
       fromX: (d) => d.px(plant.x) + 8,
     });
@@ -210,7 +210,7 @@ function rightLabels(
     const z = (scene.mulchTop + scene.mixTop) / 2;
     labels.push({
       z,
-      big: shown.show(scene.mulchTop - scene.mixTop, 'depth'),
+      big: unitFormat.show(scene.mulchTop - scene.mixTop, 'depth'),
       small: 'mulch',
       fromX: (d) => d.px(d.halfAt(z)),
     });
@@ -219,7 +219,7 @@ function rightLabels(
     const z = (from + to) / 2;
     labels.push({
       z,
-      big: shown.show(to - from, 'depth'),
+      big: unitFormat.show(to - from, 'depth'),
       small: shortened(name.toLowerCase()),
       fromX: (d) => d.px(d.halfAt(z)),
     });
@@ -227,7 +227,7 @@ function rightLabels(
   if (scene.under?.litres !== undefined) {
     labels.push({
       z: -scene.floorMillimetres / 2,
-      big: shown.show(scene.under.litres, 'bag'),
+      big: unitFormat.show(scene.under.litres, 'bag'),
       small: 'in the reservoir',
       fromX: (d) => d.px(scene.halfWidest),
     });
@@ -235,7 +235,7 @@ function rightLabels(
   if (scene.holeMillimetres > 0) {
     labels.push({
       z: scene.holeMillimetres,
-      big: shown.show(scene.holeMillimetres, 'depth'),
+      big: unitFormat.show(scene.holeMillimetres, 'depth'),
       small: 'up to the holes',
       fromX: (d) => d.px(d.halfAt(scene.holeMillimetres)) + 4,
     });
@@ -251,7 +251,7 @@ function rightLabels(
   } else if (scene.layers.length === 0) {
     labels.push({
       z: scene.mixTop * 0.4,
-      big: shown.show(scene.mixTop, 'depth'),
+      big: unitFormat.show(scene.mixTop, 'depth'),
       small: 'of mix',
       fromX: (d) => d.px(d.halfAt(scene.mixTop * 0.4)),
     });

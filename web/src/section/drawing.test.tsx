@@ -1,4 +1,4 @@
-import { bodyOf } from '@rundel/core/garden-state';
+import { propertiesOf } from '@rundel/core/garden-state';
 import { CONTAINER_KINDS } from '@rundel/core/bags';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries, type Container } from '@rundel/core/records';
@@ -6,8 +6,8 @@ import { parse, type HTMLElement } from 'node-html-parser';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { occupantsNow } from '../store/selectors.ts';
-import { shownIn } from '../store/shown.ts';
-import { BagMark } from './BagMark.tsx';
+import { unitFormatIn } from '../store/unit-format.ts';
+import { BagIcon } from './BagIcon.tsx';
 import { BagSection } from './BagSection.tsx';
 import { imaginedOccupant } from './imagined.ts';
 import { sceneOf, type Scene } from './scene.ts';
@@ -19,12 +19,20 @@ const DRY = { low: 0.05, likely: 0.12, high: 0.2 };
 
 function sceneOfBag(container: Container, water: typeof WET | undefined): Scene {
   const occupants = occupantsNow(demo, live, container);
-  return sceneOf(container, bodyOf(container, demo), occupants, water, DEMO_EVENING, demo.settings, live);
+  return sceneOf(
+    container,
+    propertiesOf(container, demo),
+    occupants,
+    water,
+    DEMO_EVENING,
+    demo.settings,
+    live,
+  );
 }
 
 function drawn(scene: Scene, system: 'metric' | 'us' = 'metric', width = 420): HTMLElement {
   const svg = renderToStaticMarkup(
-    <BagSection scene={scene} shown={shownIn(system)} width={width} height={560} title="A bag" />,
+    <BagSection scene={scene} unitFormat={unitFormatIn(system)} width={width} height={560} title="A bag" />,
   );
   return parse(svg).querySelector('svg') as HTMLElement;
 }
@@ -49,7 +57,7 @@ function texts(svg: HTMLElement) {
       const anchor = inherited(text, 'text-anchor') ?? 'start';
       const x = numberOf(text, 'x') - (anchor === 'end' ? wide : anchor === 'middle' ? wide / 2 : 0);
       const tall = Number(inherited(text, 'font-size'));
-      return { words: text.text, left: x, right: x + wide, bottom: numberOf(text, 'y'), tall };
+      return { label: text.text, left: x, right: x + wide, bottom: numberOf(text, 'y'), tall };
     });
 }
 
@@ -71,10 +79,10 @@ function expectSound(svg: HTMLElement) {
     expect(numberOf(rect, 'height')).toBeGreaterThanOrEqual(0);
   }
   for (const text of texts(svg)) {
-    expect(text.left, text.words).toBeGreaterThanOrEqual(-1);
-    expect(text.right, text.words).toBeLessThanOrEqual((wide ?? 0) + 1);
-    expect(text.bottom, text.words).toBeGreaterThanOrEqual(text.tall * 0.7);
-    expect(text.bottom, text.words).toBeLessThanOrEqual((tall ?? 0) + 1);
+    expect(text.left, text.label).toBeGreaterThanOrEqual(-1);
+    expect(text.right, text.label).toBeLessThanOrEqual((wide ?? 0) + 1);
+    expect(text.bottom, text.label).toBeGreaterThanOrEqual(text.tall * 0.7);
+    expect(text.bottom, text.label).toBeLessThanOrEqual((tall ?? 0) + 1);
   }
   const all = texts(svg);
   for (const [i, a] of all.entries())
@@ -82,7 +90,7 @@ function expectSound(svg: HTMLElement) {
       const besides = a.right <= b.left + 2 || b.right <= a.left + 2;
       // the tail of a letter may reach a pixel or two into the next line
       const above = a.bottom <= b.bottom - b.tall * 0.72 || b.bottom <= a.bottom - a.tall * 0.72;
-      expect(besides || above, `"${a.words}" and "${b.words}"`).toBe(true);
+      expect(besides || above, `"${a.label}" and "${b.label}"`).toBe(true);
     }
 }
 
@@ -122,7 +130,7 @@ describe('every kind of bag with a seedling of each crop', () => {
     const stations = Array.from({ length: kind.stations.usual });
     const size = { by: 'label' as const, litres: kind.id === 'net-cup' ? 3 : 40 };
     const record = { kindId: kind.id, size, mixId: 'bought', mulchMillimetres: 25, stations };
-    const body = bodyOf(record, demo);
+    const properties = propertiesOf(record, demo);
     for (const [cropId, habitId] of [
       ['tomato', 'tall'],
       ['pepper', 'bush'],
@@ -140,7 +148,7 @@ describe('every kind of bag with a seedling of each crop', () => {
         imaginedOccupant(planting, `stn_preview${n}`, n, DEMO_EVENING),
       );
       const support = { kind: 'stake' as const, heightMillimetres: 1500 };
-      expectSound(drawn(sceneOf({ support, stations }, body, occupants, WET, DEMO_EVENING, settings)));
+      expectSound(drawn(sceneOf({ support, stations }, properties, occupants, WET, DEMO_EVENING, settings)));
     }
   });
 });
@@ -148,7 +156,9 @@ describe('every kind of bag with a seedling of each crop', () => {
 describe('the mark of a bag', () => {
   it.each(bags)('of bag %s is sound, with its water and without', (_, bag) => {
     for (const water of [WET, DRY, undefined]) {
-      const svg = renderToStaticMarkup(<BagMark body={bodyOf(bag, demo)} water={water} plants={2} />);
+      const svg = renderToStaticMarkup(
+        <BagIcon properties={propertiesOf(bag, demo)} water={water} plants={2} />,
+      );
       expect(svg).not.toMatch(/NaN|undefined|Infinity/);
     }
   });

@@ -1,5 +1,5 @@
 export { BagElevation } from './BagElevation.tsx';
-export { BagMark } from './BagMark.tsx';
+export { BagIcon } from './BagIcon.tsx';
 export type { SectionHandle } from './Handle.tsx';
 export { BagSection } from './BagSection.tsx';
 export { sceneOf, withPlan, type Scene, type ScenePlant } from './scene.ts';

@@ -5,7 +5,7 @@ import {
   plantingOf,
   plantingTaskOf,
   STATIONS_SPAN,
-  type BagBody,
+  type BagProperties,
 } from '@rundel/core/garden-state';
 import { type Occupant, habitFigures } from '@rundel/core/plants';
 import { heightOfLitres, litresBelow, outline } from '@rundel/core/bags';
@@ -45,14 +45,14 @@ export interface Scene {
   readonly outline: readonly { readonly z: number; readonly half: number }[];
   readonly heightMillimetres: number;
   readonly halfWidest: number;
-  readonly wall: BagBody['kind']['wall'];
+  readonly wall: BagProperties['kind']['wall'];
   /** closed at the top, planted through slits */
   readonly isClosed: boolean;
-  readonly drainage: BagBody['kind']['drainage']['by'];
+  readonly drainage: BagProperties['kind']['drainage']['by'];
   /** drain holes above the base; 0: in the base */
   readonly holeMillimetres: number;
   /** what stands under the mix; heights are counted from the lowest mix, so this lies below 0 */
-  readonly under: BagBody['real']['under'];
+  readonly under: BagProperties['real']['under'];
   /** how full that is believed to be; left out: not known */
   readonly level?: Range | undefined;
   /** bottomless rings in the top, by where they stand along the section */
@@ -80,20 +80,20 @@ export interface Scene {
 }
 
 /** Height at which a share of the mix below a level stands, by volume. */
-function heightOfShare(body: BagBody, level: number, share: number): number {
-  const { solid } = body.real;
+function heightOfShare(properties: BagProperties, level: number, share: number): number {
+  const { solid } = properties.real;
   const whole = litresBelow(solid, Math.min(level, solid.heightMillimetres));
   const found = heightOfLitres(solid, Math.min(1, Math.max(0, share)) * whole);
   return found.kind === 'stands-at' ? Math.min(found.millimetres, level) : level;
 }
 
 /** Where the layers of a fill lie: their shares are of the volume, so that heights follow from the shape. */
-function layersOf(body: BagBody): Scene['layers'] {
+function layersOf(properties: BagProperties): Scene['layers'] {
   let below = 0;
-  return body.layers.map(({ name, share }) => {
-    const from = heightOfShare(body, body.fill.mixMillimetres, below);
+  return properties.layers.map(({ name, share }) => {
+    const from = heightOfShare(properties, properties.fill.mixMillimetres, below);
     below += share;
-    return { name, from, to: heightOfShare(body, body.fill.mixMillimetres, below) };
+    return { name, from, to: heightOfShare(properties, properties.fill.mixMillimetres, below) };
   });
 }
 
@@ -108,22 +108,22 @@ function seedOf(id: string): number {
 function undergroundOf(
   occupant: Occupant,
   container: { readonly stations: readonly unknown[] },
-  body: BagBody,
+  properties: BagProperties,
   practiceId: string,
 ): Pick<ScenePlant, 'trench' | 'collar'> & { readonly surface: number | undefined } {
   const { plantingMethodId, seedling } = occupant.planted;
   if (plantingMethodId !== 'trench' && plantingMethodId !== 'collar') return { surface: undefined };
   const { crop, habit, planted } = occupant;
   const practice = planted.practiceId ?? practiceId;
-  const task = plantingTaskOf(body, container.stations.length, practice, crop, habit, seedling);
+  const task = plantingTaskOf(properties, container.stations.length, practice, crop, habit, seedling);
   const outcome = plantingMethodOf(plantingMethodId).plan(task);
-  return outcome.kind === 'planned' ? geometryOf(outcome.plan, body) : { surface: undefined };
+  return outcome.kind === 'planned' ? geometryOf(outcome.plan, properties) : { surface: undefined };
 }
 
 /** What of a plan is drawn beside stem and ball. */
-function geometryOf(plan: PlantingPlan, body: BagBody): ReturnType<typeof undergroundOf> {
+function geometryOf(plan: PlantingPlan, properties: BagProperties): ReturnType<typeof undergroundOf> {
   const { trench, collar, levelMillimetres, hole } = plan;
-  const seat = body.fill.mixMillimetres - body.assumed.collarSeat;
+  const seat = properties.fill.mixMillimetres - properties.assumed.collarSeat;
   return {
     surface: collar ? levelMillimetres : undefined,
     ...(trench
@@ -147,9 +147,9 @@ function tipOf(x: number, trench: ScenePlant['trench']): number {
 }
 
 /** A scene with its plants put in by a plan that is being thought about, at the level that the plan asks for. */
-export function withPlan(scene: Scene, plan: PlantingPlan, body: BagBody): Scene {
+export function withPlan(scene: Scene, plan: PlantingPlan, properties: BagProperties): Scene {
   const mixTop = plan.collar ? scene.mixTop : plan.levelMillimetres;
-  const { surface = mixTop, ...under } = geometryOf(plan, body);
+  const { surface = mixTop, ...under } = geometryOf(plan, properties);
   const heightMillimetres = plan.stem.aboveMillimetres;
   const plants = scene.plants.map(({ trench: _, collar: __, ...bare }): ScenePlant => ({
     ...bare,
@@ -177,28 +177,33 @@ export function withPlan(scene: Scene, plan: PlantingPlan, body: BagBody): Scene
  */
 export function sceneOf(
   container: Pick<Container, 'support' | 'holeMillimetres'> & { readonly stations: readonly unknown[] },
-  body: BagBody,
+  properties: BagProperties,
   occupants: readonly Occupant[],
   water: Range | undefined,
   now: string,
   settings: { readonly depthPracticeId: string; readonly assumptions: Readonly<Record<string, number>> },
   live: readonly Entry[] = [],
 ): Scene {
-  const { ring, under, solid } = body.real;
+  const { ring, under, solid } = properties.real;
   const points = outline(solid, 24, ring?.bagTopMillimetres);
   const halfWidest = Math.max(...points.map((p) => p.half), (under?.widthMillimetres ?? 0) / 2);
-  const mixTop = levelOf(body, occupants, live);
+  const mixTop = levelOf(properties, occupants, live);
   const floorMillimetres = under?.heightMillimetres ?? 0;
   const count = container.stations.length;
   const placeOf = (position: number) =>
     ((position + 0.5) / count - 0.5) * 2 * halfWidest * (count > 1 ? STATIONS_SPAN : 1);
   const plants = occupants.map((occupant): ScenePlant => {
-    const planting = plantingOf(occupant, body, settings.depthPracticeId);
+    const planting = plantingOf(occupant, properties, settings.depthPracticeId);
     const figures = habitFigures(occupant.crop.id, occupant.habit, settings.assumptions);
-    const { surface = mixTop, ...under } = undergroundOf(occupant, container, body, settings.depthPracticeId);
+    const { surface = mixTop, ...under } = undergroundOf(
+      occupant,
+      container,
+      properties,
+      settings.depthPracticeId,
+    );
     const days = Math.max(0, daysBetween(occupant.plantedOn, dayOf(now)));
     const risen = mixTop - (occupant.planted.levelMillimetres ?? mixTop);
-    const height = heightNow(growthOf(occupant, body, live, settings), days, risen);
+    const height = heightNow(growthOf(occupant, properties, live, settings), days, risen);
     return {
       x: tipOf(placeOf(occupant.position), under.trench),
       crop: occupant.crop.id,
@@ -225,10 +230,10 @@ export function sceneOf(
     outline: points,
     heightMillimetres: solid.heightMillimetres,
     halfWidest,
-    wall: body.kind.wall,
-    isClosed: body.kind.isClosed || ring !== undefined,
-    drainage: body.kind.drainage.by,
-    holeMillimetres: body.kind.drainage.canBeRaised ? (container.holeMillimetres ?? 0) : 0,
+    wall: properties.kind.wall,
+    isClosed: properties.kind.isClosed || ring !== undefined,
+    drainage: properties.kind.drainage.by,
+    holeMillimetres: properties.kind.drainage.canBeRaised ? (container.holeMillimetres ?? 0) : 0,
     under,
     rings: ring
       ? container.stations.map((_, i) => ({
@@ -240,13 +245,13 @@ export function sceneOf(
       : [],
     floorMillimetres,
     mixTop,
-    layers: layersOf(body),
-    mulchTop: body.fill.mulchTopMillimetres,
+    layers: layersOf(properties),
+    mulchTop: properties.fill.mulchTopMillimetres,
     water: water && {
       share: water,
-      low: heightOfShare(body, mixTop, water.low),
-      likely: heightOfShare(body, mixTop, water.likely),
-      high: heightOfShare(body, mixTop, water.high),
+      low: heightOfShare(properties, mixTop, water.low),
+      likely: heightOfShare(properties, mixTop, water.likely),
+      high: heightOfShare(properties, mixTop, water.high),
     },
     plants,
     support,

@@ -1,4 +1,4 @@
-import { plantingOf, bodyOf, type BagBody } from '@rundel/core/garden-state';
+import { plantingOf, propertiesOf, type BagProperties } from '@rundel/core/garden-state';
 import { type Occupant } from '@rundel/core/plants';
 import { CONTAINER_KINDS } from '@rundel/core/bags';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
@@ -16,21 +16,29 @@ const settings = garden.settings;
 const MARGIN = { top: 20, bottom: 20, left: 70, right: 120 };
 const HALF = { low: 0.3, likely: 0.5, high: 0.7 };
 
-function bagOf(label: string): { container: Container; body: BagBody; occupants: readonly Occupant[] } {
+function bagOf(label: string): {
+  container: Container;
+  properties: BagProperties;
+  occupants: readonly Occupant[];
+} {
   const container = garden.containers.find((c) => c.label === label) as Container;
-  return { container, body: bodyOf(container, garden), occupants: occupantsNow(garden, live, container) };
+  return {
+    container,
+    properties: propertiesOf(container, garden),
+    occupants: occupantsNow(garden, live, container),
+  };
 }
 
 function sceneFor(label: string, water: typeof HALF | undefined = HALF): Scene {
-  const { container, body, occupants } = bagOf(label);
-  return sceneOf(container, body, occupants, water, DEMO_EVENING, settings);
+  const { container, properties, occupants } = bagOf(label);
+  return sceneOf(container, properties, occupants, water, DEMO_EVENING, settings);
 }
 
 describe('the scene of a bag', () => {
   it.each(garden.containers.map((c) => c.label))('bag %s hangs together', (label) => {
     const scene = sceneFor(label);
-    const { body, occupants } = bagOf(label);
-    expect(scene.mixTop).toBe(body.fill.mixMillimetres);
+    const { properties, occupants } = bagOf(label);
+    expect(scene.mixTop).toBe(properties.fill.mixMillimetres);
     expect(scene.mulchTop).toBeGreaterThanOrEqual(scene.mixTop);
     expect(scene.mulchTop).toBeLessThanOrEqual(scene.heightMillimetres);
     expect(scene.plants).toHaveLength(occupants.length);
@@ -61,8 +69,10 @@ describe('the scene of a bag', () => {
   });
 
   it('has no water when none is given', () => {
-    const { container, body, occupants } = bagOf('5');
-    expect(sceneOf(container, body, occupants, undefined, DEMO_EVENING, settings).water).toBeUndefined();
+    const { container, properties, occupants } = bagOf('5');
+    expect(
+      sceneOf(container, properties, occupants, undefined, DEMO_EVENING, settings).water,
+    ).toBeUndefined();
   });
 
   it('spreads several plants along a pillow bag, evenly about its middle', () => {
@@ -79,9 +89,9 @@ describe('the scene of a bag', () => {
   });
 
   it('lets a plant grow with its days', () => {
-    const { container, body, occupants } = bagOf('7');
+    const { container, properties, occupants } = bagOf('7');
     const on = (day: string) =>
-      sceneOf(container, body, occupants, HALF, `${day}T12:00:00.000+01:00`, settings).plants[0]
+      sceneOf(container, properties, occupants, HALF, `${day}T12:00:00.000+01:00`, settings).plants[0]
         ?.heightMillimetres ?? 0;
     expect(on('2026-05-27')).toBeLessThan(on('2026-06-27'));
     expect(on('2026-06-27')).toBeLessThan(on('2026-07-27'));
@@ -90,12 +100,12 @@ describe('the scene of a bag', () => {
 
 describe('how a plant was put in', () => {
   it('is as the school would have it, unless a depth was recorded', () => {
-    const { body, occupants } = bagOf('7');
+    const { properties, occupants } = bagOf('7');
     const occupant = occupants[0] as Occupant;
-    const byPractice = plantingOf(occupant, body, settings.depthPracticeId);
+    const byPractice = plantingOf(occupant, properties, settings.depthPracticeId);
     expect(byPractice?.limit).toBe('bag');
     const recorded = { ...occupant, planted: { ...occupant.planted, buriedMillimetres: 40 } };
-    const own = plantingOf(recorded, body, settings.depthPracticeId);
+    const own = plantingOf(recorded, properties, settings.depthPracticeId);
     expect(own?.buriedMillimetres).toBe(40);
     expect(own?.aboveMillimetres).toBe(occupant.planted.seedling.stemMillimetres - 40);
   });
@@ -118,7 +128,7 @@ describe('how a plant was put in', () => {
     };
     const occupant = imaginedOccupant(planting, 'stn_abcdef', 0, DEMO_EVENING);
     expect(occupant.plantedOn).toBe('2026-07-16');
-    expect(plantingOf(occupant, bagOf('5').body, 'first-leaves')?.buriedMillimetres).toBe(0);
+    expect(plantingOf(occupant, bagOf('5').properties, 'first-leaves')?.buriedMillimetres).toBe(0);
   });
 });
 
@@ -169,9 +179,12 @@ describe('a layered fill in section', () => {
       { mixId: 'bought', share: 0.6 },
     ];
     const size = { by: 'label' as const, litres: 40 };
-    const body = bodyOf({ kindId, size, mixId: 'bought', layers, mulchMillimetres: 0, stations }, garden);
+    const properties = propertiesOf(
+      { kindId, size, mixId: 'bought', layers, mulchMillimetres: 0, stations },
+      garden,
+    );
     const support = { kind: 'none' as const, heightMillimetres: 0 };
-    return sceneOf({ support, stations }, body, [], undefined, DEMO_EVENING, settings);
+    return sceneOf({ support, stations }, properties, [], undefined, DEMO_EVENING, settings);
   };
 
   it('fills the bag without a gap, from the base to the top of the mix', () => {
@@ -198,14 +211,18 @@ describe('every kind of container in section', () => {
     const stations = Array.from({ length: kind.stations.usual });
     const size = { by: 'label' as const, litres: kind.id === 'net-cup' ? 3 : 40 };
     const record = { kindId: kind.id, size, mixId: 'bought', mulchMillimetres: 25, stations };
-    const body = bodyOf(record, garden);
+    const properties = propertiesOf(record, garden);
     const support = { kind: 'stake' as const, heightMillimetres: 1200 };
-    return { kind, body, scene: sceneOf({ support, stations }, body, [], HALF, DEMO_EVENING, settings) };
+    return {
+      kind,
+      properties,
+      scene: sceneOf({ support, stations }, properties, [], HALF, DEMO_EVENING, settings),
+    };
   });
 
   it.each(scenes.map((s) => [s.kind.id, s] as const))(
     '%s stays on its paper, stands on the ground, and its water lies inside its mix',
-    (_, { scene, body }) => {
+    (_, { scene, properties }) => {
       const drawing = layout(scene, 420, heightNeeded(scene, 420, MARGIN), MARGIN);
       const ground = drawing.py(-scene.floorMillimetres);
       expect(ground).toBeCloseTo(drawing.height - MARGIN.bottom, 6);
@@ -216,7 +233,7 @@ describe('every kind of container in section', () => {
       expect(scene.water?.high).toBeLessThanOrEqual(scene.mixTop + 1e-6);
       // a support is measured from the ground, whatever the mix stands on
       expect(scene.support.heightMillimetres + scene.floorMillimetres).toBeCloseTo(1200, 9);
-      expect(scene.floorMillimetres).toBe(body.real.under?.heightMillimetres ?? 0);
+      expect(scene.floorMillimetres).toBe(properties.real.under?.heightMillimetres ?? 0);
       expect(drawing.inside + drawing.wall).not.toMatch(/NaN|undefined/);
     },
   );
@@ -237,16 +254,18 @@ describe('every kind of container in section', () => {
   it('only closed bags are drawn closed, and raised holes only where they can be', () => {
     const closed = scenes.filter((s) => s.scene.isClosed).map((s) => s.kind.id);
     expect(closed).toEqual(['pillow', 'ring-pillow']);
-    const { kind, body } = scenes.find((s) => s.kind.id === 'round-fabric') as (typeof scenes)[number];
+    const { kind, properties } = scenes.find((s) => s.kind.id === 'round-fabric') as (typeof scenes)[number];
     const container = {
       support: { kind: 'none' as const, heightMillimetres: 0 },
       stations: [1],
       holeMillimetres: 50,
     };
     expect(kind.drainage.canBeRaised).toBe(false);
-    expect(sceneOf(container, body, [], undefined, DEMO_EVENING, settings).holeMillimetres).toBe(0);
+    expect(sceneOf(container, properties, [], undefined, DEMO_EVENING, settings).holeMillimetres).toBe(0);
     const bucket = scenes.find((s) => s.kind.id === 'bucket') as (typeof scenes)[number];
-    expect(sceneOf(container, bucket.body, [], undefined, DEMO_EVENING, settings).holeMillimetres).toBe(50);
+    expect(sceneOf(container, bucket.properties, [], undefined, DEMO_EVENING, settings).holeMillimetres).toBe(
+      50,
+    );
   });
 });
 

@@ -37,7 +37,8 @@ export function useAwayPlan(question: AwayQuestion | undefined): AwayState | und
       stop.abort();
       setState({ kind: 'stopped', again: () => setTurn((t) => t + 1) });
     };
-    const tell = (share: number) => setState((now) => (now?.kind === 'working' ? { ...now, share } : now));
+    const onProgress = (share: number) =>
+      setState((now) => (now?.kind === 'working' ? { ...now, share } : now));
     const timer = setTimeout(() => {
       setState((now) => ({
         kind: 'working',
@@ -52,7 +53,7 @@ export function useAwayPlan(question: AwayQuestion | undefined): AwayState | und
         clock.now(),
         JSON.parse(key) as AwayQuestion,
         SEED,
-        tell,
+        onProgress,
         stop.signal,
       ).then(
         (plan) => {

@@ -1,4 +1,4 @@
-import { bodyOf, type BagBody, type BagWater } from '@rundel/core/garden-state';
+import { propertiesOf, type BagProperties, type BagWater } from '@rundel/core/garden-state';
 import type { Garden, Entry, Container, Place } from '@rundel/core/records';
 import { type Occupant } from '@rundel/core/plants';
 import { useMemo } from 'react';
@@ -10,7 +10,7 @@ import { useWaters } from './waters.ts';
 export interface Bag {
   readonly container: Container;
   readonly place: Place | undefined;
-  readonly body: BagBody;
+  readonly properties: BagProperties;
   readonly occupants: readonly Occupant[];
   /** what stands in it, in words */
   readonly name: string;
@@ -60,9 +60,9 @@ export function bagOf(
   if (last && last.from.length === from.length && last.from.every((part, i) => part === from[i]))
     return last.bag;
   // a body has nothing of the diary in it: only a change of record, mix or number makes another
-  const isSameBody = last !== undefined && last.from[0] === settings && last.from[1] === mixes;
-  const body = isSameBody ? last.bag.body : bodyOf(container, garden);
-  const bag = { container, place, body, occupants, name: nameOfBag(occupants), water };
+  const hasSameProperties = last !== undefined && last.from[0] === settings && last.from[1] === mixes;
+  const properties = hasSameProperties ? last.bag.properties : propertiesOf(container, garden);
+  const bag = { container, place, properties, occupants, name: nameOfBag(occupants), water };
   known.set(container, { from, bag });
   return bag;
 }

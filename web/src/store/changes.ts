@@ -2,9 +2,9 @@ import type { Entry, TableName } from '@rundel/core/records';
 import type { RecordChange } from './garden-store.ts';
 import { newId } from './ids.ts';
 
-/** One thing that the grower did: what was written, and what to call it ("drink at 7"). It can be undone whole. */
+/** One thing that the grower did: what was written, and what to call it ("watering at 7"). It can be undone whole. */
 export interface Change {
-  readonly words: string;
+  readonly label: string;
   readonly entries: readonly Entry[];
   readonly records: readonly RecordChange[];
 }
@@ -15,7 +15,7 @@ export interface Change {
  */
 export function inverse(change: Change, now: string): Change {
   return {
-    words: change.words,
+    label: change.label,
     entries: change.entries.map((entry) => ({
       id: newId('entry'),
       kind: 'removed',

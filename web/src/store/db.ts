@@ -1,5 +1,6 @@
 import type { Entry, RecordOf, Settings, TableName } from '@rundel/core/records';
 import Dexie, { type Table } from 'dexie';
+import { entryWithNewNames, RENAMED_TABLES, withNewNames } from './migrations.ts';
 
 /** Small things that belong to this device's copy and to no file: the walk in progress, remembered columns. */
 export interface DeviceNote {
@@ -11,7 +12,7 @@ export interface DeviceNote {
  * The browser's database of one garden. Dexie is named in this folder only.
  *
  * Version 1: one table a kind of record, the diary, the settings (one row) and notes of this device. Version 2 adds
- * the tables of mixes, goods, packs and templates, version 3 that of plans, version 4 that of regimes, empty as `migrations.ts` adds them to an
+ * the tables of mixes, products, packs and templates, version 3 that of plans, version 4 that of regimes, empty as `migrations.ts` adds them to an
  * older file.
  */
 export class GardenDb extends Dexie {
@@ -34,7 +35,7 @@ export class GardenDb extends Dexie {
   constructor(name: string) {
     super(name);
     this.version(1).stores({
-      places: 'id',
+      stands: 'id',
       containers: 'id',
       varieties: 'id',
       batches: 'id',
@@ -44,9 +45,24 @@ export class GardenDb extends Dexie {
       settings: 'id',
       device: 'key',
     });
-    this.version(2).stores({ mixes: 'id', products: 'id', packs: 'id', templates: 'id' });
+    this.version(2).stores({ mixes: 'id', goods: 'id', packs: 'id', templates: 'id' });
     this.version(3).stores({ plans: 'id' });
     this.version(4).stores({ regimes: 'id' });
+    this.version(5)
+      .stores({ places: 'id', products: 'id', stands: null, goods: null })
+      .upgrade(async (transaction) => {
+        for (const [old, table] of Object.entries(RENAMED_TABLES)) {
+          const rows: unknown[] = await transaction.table(old).toArray();
+          await transaction.table(table).bulkAdd(rows.map(withNewNames));
+        }
+        const rewrite = async (table: string, renamed: (row: unknown) => unknown) => {
+          const rows: unknown[] = await transaction.table(table).toArray();
+          await transaction.table(table).bulkPut(rows.map(renamed));
+        };
+        for (const table of ['containers', 'mixes', 'packs', 'templates', 'regimes', 'settings', 'device'])
+          await rewrite(table, withNewNames);
+        await rewrite('entries', entryWithNewNames);
+      });
   }
 }
 

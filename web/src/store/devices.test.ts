@@ -4,11 +4,11 @@ import { DeviceError, listDevices, listenTo, readDevice, stationDays } from './d
 const AT = '2026-07-16T18:00:00.000+01:00';
 
 /** A server that answers every question with one thing; what it was asked is kept. */
-function answering(body: unknown, status = 200): string[] {
+function answering(properties: unknown, status = 200): string[] {
   const asked: string[] = [];
   vi.stubGlobal('fetch', (path: string) => {
     asked.push(path);
-    const text = typeof body === 'string' ? body : JSON.stringify(body);
+    const text = typeof properties === 'string' ? properties : JSON.stringify(properties);
     return Promise.resolve(new Response(text, { status }));
   });
   return asked;
@@ -37,8 +37,8 @@ describe('asking a device', () => {
     ['the number, where it has no word', 'gone', 502, 'The server answered 502.'],
     ['an answer that is no reading', { value: 'wet' }, 200, 'What the device sent does not read.'],
     ['an answer that is no JSON', '<html>', 200, 'What the device sent does not read.'],
-  ])('refuses with %s', async (_, body, status, words) => {
-    answering(body, status);
+  ])('refuses with %s', async (_, properties, status, words) => {
+    answering(properties, status);
     await expect(readDevice('probe-a', AT)).rejects.toThrow(words);
     await expect(readDevice('probe-a', AT)).rejects.toBeInstanceOf(DeviceError);
   });

@@ -33,12 +33,12 @@ async function ask<T>(path: string, schema: z.ZodType<T>): Promise<T> {
   } catch {
     throw new DeviceError('No devices answer: the server that they are at cannot be reached.');
   }
-  const body: unknown = await response.json().catch(() => undefined);
+  const properties: unknown = await response.json().catch(() => undefined);
   if (!response.ok) {
-    const said = z.object({ error: z.string() }).safeParse(body);
+    const said = z.object({ error: z.string() }).safeParse(properties);
     throw new DeviceError(said.success ? said.data.error : `The server answered ${response.status}.`);
   }
-  const read = schema.safeParse(body);
+  const read = schema.safeParse(properties);
   if (!read.success) throw new DeviceError('What the device sent does not read.');
   return read.data;
 }

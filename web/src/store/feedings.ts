@@ -44,15 +44,15 @@ export function gardenForFeeding(
 /** Every bag's feeding today, reckoned in the worker; only what has changed is done again. */
 export function useFeedings(): { readonly byId: ReadonlyMap<string, FeedingNow>; readonly isReady: boolean } {
   const open = useGarden();
-  const { garden, clock, which } = open;
+  const { garden, clock, gardenId } = open;
   const { byId: waters, isReady } = useWaters();
   const today = dayOf(clock.now());
   // what ran through is known once the water is worked out: then the ledger is done again
   const movesKnown = [...waters.values()].reduce((sum, water) => sum + water.estimate.moves.length, 0);
   const query = useQuery({
-    queryKey: ['feedings', which, today, versionOf(garden), movesKnown] as const,
+    queryKey: ['feedings', gardenId, today, versionOf(garden), movesKnown] as const,
     enabled: isReady,
-    placeholderData: (before, last) => (last?.queryKey[1] === which ? before : undefined),
+    placeholderData: (before, last) => (last?.queryKey[1] === gardenId ? before : undefined),
     staleTime: Infinity,
     gcTime: 60_000,
     structuralSharing: false,
@@ -65,7 +65,7 @@ export function useFeedings(): { readonly byId: ReadonlyMap<string, FeedingNow>;
         const here = entriesAt(open.live, container.id);
         const records = [products, regimes, varieties, plants, mixes, measures, settings];
         const from = [today, seen, container, place, ...records, moves, here];
-        return { container, key: `${which}|${container.id}`, from };
+        return { container, key: `${gardenId}|${container.id}`, from };
       });
       const answers = await answersFor(known, asked, (worker, containers) => {
         const jobs = containers.map((container) => ({
@@ -94,7 +94,7 @@ export function useLedger(bag: Bag): BagLedger | undefined {
   const query = useQuery({
     queryKey: [
       'ledger',
-      open.which,
+      open.gardenId,
       container.id,
       today,
       versionOf(open.garden),
@@ -126,5 +126,5 @@ export function caseUnder(
   regime: Regime,
   since: string,
 ): FeedingCase {
-  return feedingCaseOf(bag.container, bag.occupants, live, garden, feeding.marks, regime, since);
+  return feedingCaseOf(bag.container, bag.occupants, live, garden, feeding.stageDates, regime, since);
 }

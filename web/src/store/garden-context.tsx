@@ -19,7 +19,7 @@ import { GardenStore, type RecordChange } from './garden-store.ts';
 import { newId } from './ids.ts';
 import { pause } from './pause.ts';
 import { watersQuestion } from './waters-question.ts';
-import { DATABASE_NAMES, rememberGarden, type Which } from './which.ts';
+import { DATABASE_NAMES, rememberGarden, type GardenId } from './garden-id.ts';
 
 /**
  * So long a change waits for what it does to the bags' water, so that both are drawn at once, ms. What takes longer is
@@ -29,15 +29,15 @@ const DRAWN_TOGETHER = 60;
 
 /** What was done last, for the word at the foot of the screen. */
 export interface LastChange {
-  readonly words: string;
+  readonly label: string;
   readonly canUndo: boolean;
-  /** grows by one with each change, so that the same words twice are two changes */
+  /** grows by one with each change, so that the same label twice are two changes */
   readonly number: number;
 }
 
 /** What every place works with. */
 export interface OpenGarden {
-  readonly which: Which;
+  readonly gardenId: GardenId;
   readonly clock: Clock;
   readonly garden: Garden;
   /** the entries that count, oldest first */
@@ -45,16 +45,16 @@ export interface OpenGarden {
   readonly setAside: readonly SetAside[];
   readonly store: GardenStore;
   /** Writes entries; the promise rejects with a StorageError and nothing is changed when the browser refuses. */
-  record(drafts: readonly Draft[], words: string): Promise<readonly Entry[]>;
+  record(drafts: readonly Draft[], label: string): Promise<readonly Entry[]>;
   /** Takes entries out of account; they stay on record and can be brought back. */
-  remove(entryIds: readonly string[], words: string): Promise<void>;
+  remove(entryIds: readonly string[], label: string): Promise<void>;
   /** Writes records, with entries that belong to the same act. */
-  saveRecords(records: readonly RecordChange[], drafts: readonly Draft[], words: string): Promise<void>;
+  saveRecords(records: readonly RecordChange[], drafts: readonly Draft[], label: string): Promise<void>;
   /** Puts records in the bin, from which they can be taken out again. */
-  bin<T extends TableName>(table: T, records: readonly RecordOf<T>[], words: string): Promise<void>;
+  bin<T extends TableName>(table: T, records: readonly RecordOf<T>[], label: string): Promise<void>;
   saveSettings(settings: Settings): Promise<void>;
   /** Another garden in this one's place (open file, clear); the former can be had back until the page is left. */
-  replaceGarden(next: Garden, words: string): Promise<void>;
+  replaceGarden(next: Garden, label: string): Promise<void>;
   undo(): Promise<void>;
   redo(): Promise<void>;
   /** Puts the demo back to its first evening, whatever was done in it. */
@@ -78,7 +78,7 @@ interface Loaded {
 
 type Undoable =
   | { readonly kind: 'change'; readonly change: Change }
-  | { readonly kind: 'replaced'; readonly before: Garden; readonly words: string };
+  | { readonly kind: 'replaced'; readonly before: Garden; readonly label: string };
 
 const Context = createContext<OpenGarden | undefined>(undefined);
 
@@ -100,17 +100,17 @@ export function GardenProvider({
 }
 
 /** Reads a garden, and puts its diary in order while nothing is drawn yet: the first drawing has enough to do. */
-async function openGarden(store: GardenStore, which: Which): Promise<Loaded | null> {
-  const loaded = await loadGarden(store, which);
+async function openGarden(store: GardenStore, gardenId: GardenId): Promise<Loaded | null> {
+  const loaded = await loadGarden(store, gardenId);
   await pause();
   if (loaded) liveEntries(loaded.garden.entries);
   await pause();
   return loaded;
 }
 
-async function loadGarden(store: GardenStore, which: Which): Promise<Loaded | null> {
+async function loadGarden(store: GardenStore, gardenId: GardenId): Promise<Loaded | null> {
   const found = await store.load();
-  if (which === 'own') return found ? { ...found, clock: realClock } : null;
+  if (gardenId === 'own') return found ? { ...found, clock: realClock } : null;
   const demo = found ? undefined : await fetchDemo();
   if (demo) {
     await store.replace(demo.garden);
@@ -125,15 +125,15 @@ async function loadGarden(store: GardenStore, which: Which): Promise<Loaded | nu
 }
 
 /** Opens a garden and keeps it in step with what is written to it. */
-export function useGardenState(which: Which): GardenState {
+export function useGardenState(gardenId: GardenId): GardenState {
   const client = useQueryClient();
-  const store = useMemo(() => new GardenStore(DATABASE_NAMES[which]), [which]);
-  const key = useMemo(() => ['garden', which] as const, [which]);
+  const store = useMemo(() => new GardenStore(DATABASE_NAMES[gardenId]), [gardenId]);
+  const key = useMemo(() => ['garden', gardenId] as const, [gardenId]);
   const query = useQuery({
     queryKey: key,
     queryFn: () => {
       startWorkers();
-      return openGarden(store, which);
+      return openGarden(store, gardenId);
     },
     staleTime: Infinity,
     retry: false,
@@ -160,8 +160,8 @@ export function useGardenState(which: Which): GardenState {
     others.current = channel;
     return () => channel.close();
   }, [client, key, store]);
-  const say = useCallback((words: string, canUndo: boolean) => {
-    setLastChange((last) => ({ words, canUndo, number: (last?.number ?? 0) + 1 }));
+  const notify = useCallback((label: string, canUndo: boolean) => {
+    setLastChange((last) => ({ label, canUndo, number: (last?.number ?? 0) + 1 }));
   }, []);
 
   const apply = useCallback(
@@ -175,7 +175,7 @@ export function useGardenState(which: Which): GardenState {
       const answered =
         next &&
         client.prefetchQuery(
-          watersQuestion({ garden: next, live: liveEntries(next.entries), clock: before.clock, which }),
+          watersQuestion({ garden: next, live: liveEntries(next.entries), clock: before.clock, gardenId }),
         );
       await written;
       await Promise.race([answered, new Promise((resolve) => setTimeout(resolve, DRAWN_TOGETHER))]);
@@ -185,7 +185,7 @@ export function useGardenState(which: Which): GardenState {
       }));
       others.current?.postMessage('changed');
     },
-    [client, key, patch, store, which],
+    [client, key, patch, store, gardenId],
   );
 
   const loaded = query.data;
@@ -201,70 +201,70 @@ export function useGardenState(which: Which): GardenState {
         await apply(change);
       } catch (error) {
         // said at the foot of the screen; the form that asked stays open with what was typed
-        say(error instanceof Error ? error.message : String(error), false);
+        notify(error instanceof Error ? error.message : String(error), false);
         throw error;
       }
       done.current.push({ kind: 'change', change });
       undone.current = [];
-      say(change.words, true);
+      notify(change.label, true);
     };
     const replace = async (next: Garden) => {
       await store.replace(next);
       patch((now) => ({ ...now, garden: next, setAside: [] }));
       others.current?.postMessage('changed');
     };
-    const step = async (from: Undoable[], to: Undoable[], words: (what: string) => string) => {
+    const step = async (from: Undoable[], to: Undoable[], label: (what: string) => string) => {
       const last = from.pop();
-      if (!last) return say('There is nothing more to undo.', false);
+      if (!last) return notify('There is nothing more to undo.', false);
       if (last.kind === 'change') {
         const back = inverse(last.change, clock.now());
         await apply(back);
         to.push({ kind: 'change', change: back });
-        say(words(back.words), false);
+        notify(label(back.label), false);
       } else {
         await replace(last.before);
-        to.push({ kind: 'replaced', before: garden, words: last.words });
-        say(words(last.words), false);
+        to.push({ kind: 'replaced', before: garden, label: last.label });
+        notify(label(last.label), false);
       }
     };
     return {
-      which,
+      gardenId,
       clock,
       garden,
       live,
       setAside: loaded.setAside,
       store,
       lastChange,
-      async record(drafts, words) {
+      async record(drafts, label) {
         const entries = finished(drafts);
-        await perform({ words, entries, records: [] });
+        await perform({ label, entries, records: [] });
         return entries;
       },
-      async remove(entryIds, words) {
+      async remove(entryIds, label) {
         const at = clock.now();
-        const tombs = entryIds.map((removes): Draft => ({ kind: 'removed', at, removes }));
-        await perform({ words, entries: finished(tombs), records: [] });
+        const removals = entryIds.map((removes): Draft => ({ kind: 'removed', at, removes }));
+        await perform({ label, entries: finished(removals), records: [] });
       },
-      saveRecords: (records, drafts, words) => perform({ words, entries: finished(drafts), records }),
-      bin(table, records, words) {
+      saveRecords: (records, drafts, label) => perform({ label, entries: finished(drafts), records }),
+      bin(table, records, label) {
         const now = clock.now();
         const changes = records.map((before) => ({
           table,
           before,
           after: { ...before, binnedAt: now, changedAt: now },
         }));
-        return perform({ words: `${words} put in the bin`, entries: [], records: changes });
+        return perform({ label: `${label} put in the bin`, entries: [], records: changes });
       },
       async saveSettings(settings) {
         const saved = await store.writeSettings({ ...settings, changedAt: clock.now() });
         patch((now) => ({ ...now, garden: { ...now.garden, settings: saved } }));
         others.current?.postMessage('changed');
       },
-      async replaceGarden(next, words) {
+      async replaceGarden(next, label) {
         await replace(next);
-        done.current.push({ kind: 'replaced', before: garden, words });
+        done.current.push({ kind: 'replaced', before: garden, label });
         undone.current = [];
-        say(words, true);
+        notify(label, true);
       },
       undo: () => step(done.current, undone.current, (what) => `Undone: ${what}`),
       redo: () => step(undone.current, done.current, (what) => `Done again: ${what}`),
@@ -275,14 +275,14 @@ export function useGardenState(which: Which): GardenState {
         patch((now) => ({ ...now, clock: clockSetTo(demo.savedAt, clock.offsetMinutes) }));
         done.current = [];
         undone.current = [];
-        say('The demo begins anew.', false);
+        notify('The demo begins anew.', false);
       },
       async moveDemoTo(moment) {
         await store.writeNote('demoMoment', moment);
         patch((now) => ({ ...now, clock: clockSetTo(moment, clock.offsetMinutes) }));
       },
     };
-  }, [apply, lastChange, live, loaded, patch, say, store, which]);
+  }, [apply, lastChange, live, loaded, patch, notify, store, gardenId]);
 
   const { refetch } = query;
   return useMemo((): GardenState => {
@@ -293,11 +293,11 @@ export function useGardenState(which: Which): GardenState {
       kind: 'none',
       async start(garden) {
         await store.replace(garden);
-        rememberGarden(which);
+        rememberGarden(gardenId);
         await refetch();
       },
     };
-  }, [open, query.error, query.isError, query.isPending, refetch, store, which]);
+  }, [open, query.error, query.isError, query.isPending, refetch, store, gardenId]);
 }
 
 /**

@@ -24,8 +24,8 @@ export {
   placesInUse,
 } from './selectors.ts';
 export { useWaters, waterIf, type Waters } from './waters.ts';
-export { rememberGarden, rememberedGarden, whichToOpen, type Which } from './which.ts';
-export { shownIn, useShown, type Shown } from './shown.ts';
+export { rememberGarden, rememberedGarden, gardenToOpen, type GardenId } from './garden-id.ts';
+export { unitFormatIn, useUnitFormat, type UnitFormat } from './unit-format.ts';
 export { useBags, type Bag } from './bags.ts';
 export { useAwayPlan, type AwayState } from './away.ts';
 export { caseUnder, useFeedings, useLedger } from './feedings.ts';

@@ -1,5 +1,11 @@
 import { resolveAssumed } from '@rundel/core/assumed';
-import { bodyOf, knownWeather, learnFinger, siteOf, type BagBody } from '@rundel/core/garden-state';
+import {
+  propertiesOf,
+  knownWeather,
+  learnFinger,
+  siteOf,
+  type BagProperties,
+} from '@rundel/core/garden-state';
 import { entriesAt } from '@rundel/core/records';
 import { learnForecastSpread } from '@rundel/core/water';
 import type { OpenGarden } from './garden-context.tsx';
@@ -11,7 +17,7 @@ export interface Learnt {
   readonly filledDemandSpread?: number;
 }
 
-/** This grower's finger, from looks beside weighings, and this site's weather, from the days that were noted. */
+/** This grower's finger, from checks beside weighings, and this site's weather, from the days that were noted. */
 export function learntOf(open: Pick<OpenGarden, 'garden' | 'live'>): Learnt {
   return { ...fingerOf(open), ...forecastOf(open) };
 }
@@ -20,16 +26,16 @@ function fingerOf({ garden, live }: Pick<OpenGarden, 'garden' | 'live'>): Learnt
   const weighed = garden.containers.filter((c) =>
     entriesAt(live, c.id).some((e) => e.kind === 'check' && e.check.method === 'scale'),
   );
-  const bodies = new Map<string, BagBody>();
+  const propertiesById = new Map<string, BagProperties>();
   for (const container of weighed) {
     try {
-      bodies.set(container.id, bodyOf(container, garden));
+      propertiesById.set(container.id, propertiesOf(container, garden));
     } catch {
       // a bag that cannot be worked out teaches nothing; it is named where bags are listed
     }
   }
   const assumed = resolveAssumed(garden.settings.assumptions);
-  const { pairs, fingerOffset, fingerNoise } = learnFinger(weighed, bodies, live, assumed);
+  const { pairs, fingerOffset, fingerNoise } = learnFinger(weighed, propertiesById, live, assumed);
   return pairs === 0 ? {} : { fingerOffset, fingerNoise };
 }
 

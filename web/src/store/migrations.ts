@@ -4,6 +4,58 @@
  */
 type Migration = (garden: Record<string, unknown>) => Record<string, unknown>;
 
+/** Fields that were called otherwise up to version 4, in every table. */
+const RENAMED_FIELDS: Readonly<Record<string, string>> = {
+  standId: 'placeId',
+  goodId: 'productId',
+  wayId: 'plantingMethodId',
+  schoolId: 'practiceId',
+  look: 'check',
+  words: 'description',
+  closes: 'shortensWithGrowth',
+  drinkMeasureId: 'wateringMeasureId',
+  depthSchoolId: 'depthPracticeId',
+  sizingSchoolId: 'sizingPracticeId',
+  timingSchoolId: 'timingPracticeId',
+  supportSchoolId: 'supportPracticeId',
+  orderSchoolId: 'orderPracticeId',
+  stripSchoolId: 'stripPracticeId',
+  // a grower's own numbers
+  firstDrinkDry: 'firstWateringDry',
+  firstDrinkMoist: 'firstWateringMoist',
+  looseDrink: 'looseWatering',
+  measuredDrink: 'measuredWatering',
+  surpriseLetsGo: 'surpriseForgetting',
+  contradictionLetsGo: 'contradictionForgetting',
+  youngLook: 'youngCheck',
+  longestLook: 'longestCheck',
+  lookMinutes: 'checkMinutes',
+  drinkMinutes: 'wateringMinutes',
+  wayMinutes: 'walkMinutes',
+};
+
+/** Kinds of entries that were called otherwise up to version 4. */
+const RENAMED_KINDS: Readonly<Record<string, string>> = { look: 'check', drink: 'watering' };
+
+/** Tables that were called otherwise up to version 4. */
+export const RENAMED_TABLES: Readonly<Record<string, string>> = { stands: 'places', goods: 'products' };
+
+/** A row, settings or note of version 4 with the names of version 5; what the grower wrote is left as it is. */
+export function withNewNames(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(withNewNames);
+  if (value === null || typeof value !== 'object') return value;
+  return Object.fromEntries(
+    Object.entries(value).map(([key, inside]) => [RENAMED_FIELDS[key] ?? key, withNewNames(inside)]),
+  );
+}
+
+/** An entry of version 4 with the names of version 5. */
+export function entryWithNewNames(entry: unknown): unknown {
+  const renamed = withNewNames(entry);
+  if (renamed === null || typeof renamed !== 'object' || !('kind' in renamed)) return renamed;
+  return { ...renamed, kind: RENAMED_KINDS[String(renamed.kind)] ?? renamed.kind };
+}
+
 /** MIGRATIONS[n - 1] takes version n to n + 1. */
 const MIGRATIONS: readonly Migration[] = [
   // 2: the grower's own mixes and goods, packs with prices, templates of bags
@@ -12,6 +64,14 @@ const MIGRATIONS: readonly Migration[] = [
   (garden) => ({ ...garden, plans: [] }),
   // 4: regimes of feeding
   (garden) => ({ ...garden, regimes: [] }),
+  // 5: names as growers and textbooks say them
+  (garden) =>
+    Object.fromEntries(
+      Object.entries(garden).map(([key, part]) => {
+        if (key === 'entries' && Array.isArray(part)) return [key, part.map(entryWithNewNames)];
+        return [RENAMED_TABLES[key] ?? key, withNewNames(part)];
+      }),
+    ),
 ];
 
 export const LATEST_VERSION = MIGRATIONS.length + 1;

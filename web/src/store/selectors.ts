@@ -2,7 +2,7 @@ import { occupantsOf, type Occupant } from '@rundel/core/plants';
 import type { Garden, Entry, Container, Measure, Place } from '@rundel/core/records';
 import { inWalkingOrder } from '@rundel/core/round';
 
-/** Stands that are not in the bin, in the order of the walk. */
+/** Places that are not in the bin, in the order of the walk. */
 export function placesInUse(garden: Garden): readonly Place[] {
   return garden.places.filter((s) => !s.binnedAt).sort((a, b) => a.order - b.order);
 }
@@ -51,7 +51,7 @@ export function measuresInUse(garden: Garden): readonly Measure[] {
   return garden.measures.filter((m) => !m.binnedAt);
 }
 
-/** The measure in which drinks are proposed: the grower's choice, or a plain litre until one is measured. */
+/** The measure in which waterings are proposed: the grower's choice, or a plain litre until one is measured. */
 export function wateringMeasure(
   garden: Garden,
 ): Pick<Measure, 'kind' | 'litres' | 'name'> & { readonly id?: string } {

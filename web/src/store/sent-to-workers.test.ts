@@ -1,4 +1,4 @@
-import { bagFeeding, bagWater, bodyOf, warmthOf } from '@rundel/core/garden-state';
+import { bagFeeding, bagWater, propertiesOf, warmthOf } from '@rundel/core/garden-state';
 import { type Garden, byTime, liveEntries } from '@rundel/core/records';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { describe, expect, it } from 'vitest';
@@ -33,7 +33,7 @@ describe('what is sent to a worker', () => {
       const feeding = bagFeeding(
         source,
         container,
-        bodyOf(container, source),
+        propertiesOf(container, source),
         source.entries,
         today,
         warmthOf(source.entries, source.settings),

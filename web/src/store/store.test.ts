@@ -1,7 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { dayOf } from '@rundel/core/calendar';
+import { bagFeeding, bagWater, propertiesOf, warmthOf } from '@rundel/core/garden-state';
 import { liveEntries, type Entry, type Place } from '@rundel/core/records';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
+import Dexie from 'dexie';
 import { afterEach, describe, expect, it } from 'vitest';
 import { inverse, type Change } from './changes.ts';
 import { clockSetTo, realClock } from './clock.ts';
@@ -13,7 +16,7 @@ import { newId } from './ids.ts';
 import { mergeGardens } from './merge.ts';
 import { LATEST_VERSION, migrate } from './migrations.ts';
 import { newGarden } from './new-garden.ts';
-import { whichToOpen } from './which.ts';
+import { gardenToOpen } from './garden-id.ts';
 
 const demo = gannetSlip(3);
 /** The same with the last of its diary: as good where the number does not matter, and written in a tenth of the time. */
@@ -38,6 +41,9 @@ function aCheck(id = newId('entry')): Entry {
   const containerId = demo.containers[0]?.id ?? '';
   return { id, kind: 'check', at: NOW, recordedAt: NOW, containerId, check: { method: 'finger', grade: 3 } };
 }
+
+/** A file as an older Rundel wrote it. */
+const fixture = (name: string) => readFileSync(join(import.meta.dirname, 'fixtures', name), 'utf8');
 
 describe('a garden in the browser', () => {
   it('is nothing until it is started, and comes back as it was put in', async () => {
@@ -101,7 +107,7 @@ describe('a garden in the browser', () => {
 
 describe('undo', () => {
   const entry = aCheck();
-  const change: Change = { words: 'look at 1', entries: [entry], records: [] };
+  const change: Change = { label: 'check of 1', entries: [entry], records: [] };
 
   it('of a change and of its undo is the change again', () => {
     const undo = inverse(change, NOW);
@@ -113,13 +119,13 @@ describe('undo', () => {
   it('of a new record bins it, of a changed one puts it back', () => {
     const place = demo.places[0] as Place;
     const added = inverse(
-      { words: '', entries: [], records: [{ table: 'places', before: undefined, after: place }] },
+      { label: '', entries: [], records: [{ table: 'places', before: undefined, after: place }] },
       NOW,
     );
     expect(added.records[0]?.after.binnedAt).toBe(NOW);
     const renamed = { ...place, name: 'Quay' };
     const changed = inverse(
-      { words: '', entries: [], records: [{ table: 'places', before: place, after: renamed }] },
+      { label: '', entries: [], records: [{ table: 'places', before: place, after: renamed }] },
       NOW,
     );
     expect(changed.records[0]?.after).toMatchObject({ name: place.name, changedAt: NOW });
@@ -180,7 +186,7 @@ describe('the garden file', async () => {
   });
 
   it('of version 1 is read whole, with nothing set aside', async () => {
-    const old = readFileSync(join(import.meta.dirname, 'fixtures/garden-v1.json'), 'utf8');
+    const old = fixture('garden-v1.json');
     const reading = await readGardenFile(old);
     if (reading.kind !== 'readable') throw new Error(reading.problem);
     expect(reading.setAside).toEqual([]);
@@ -193,7 +199,7 @@ describe('the garden file', async () => {
 
 describe('a file of version 2', () => {
   it('is read whole, its mixes, packs and templates with it', async () => {
-    const old = readFileSync(join(import.meta.dirname, 'fixtures/garden-v2.json'), 'utf8');
+    const old = fixture('garden-v2.json');
     const reading = await readGardenFile(old);
     if (reading.kind !== 'readable') throw new Error(reading.problem);
     expect(reading.setAside).toEqual([]);
@@ -206,13 +212,84 @@ describe('a file of version 2', () => {
 
 describe('a file of version 3', () => {
   it('is read whole, its plans and drips with it, and knows no regime yet', async () => {
-    const old = readFileSync(join(import.meta.dirname, 'fixtures/garden-v3.json'), 'utf8');
+    const old = fixture('garden-v3.json');
     const reading = await readGardenFile(old);
     if (reading.kind !== 'readable') throw new Error(reading.problem);
     expect(reading.setAside).toEqual([]);
     expect(reading.garden.entries).toHaveLength(30);
     expect(reading.garden.plans.map((p) => p.cropId)).toEqual(['cucumber']);
     expect(reading.garden.regimes).toEqual([]);
+  });
+});
+
+describe('old garden files open to the figures that they had', () => {
+  const figures = JSON.parse(fixture('figures.json')) as Record<string, Record<string, object>>;
+
+  it.each(Object.keys(figures))('version %s', async (version) => {
+    const reading = await readGardenFile(fixture(`garden-v${version}.json`));
+    if (reading.kind !== 'readable') throw new Error(reading.problem);
+    expect(reading.setAside).toEqual([]);
+    const { garden, savedAt } = reading;
+    const live = liveEntries(garden.entries);
+    const warmth = warmthOf(live, garden.settings);
+    for (const container of garden.containers) {
+      const { estimate, availableLitres } = bagWater(garden, container, savedAt, live);
+      const properties = propertiesOf(container, garden);
+      const today = dayOf(savedAt);
+      const { states } = bagFeeding(garden, container, properties, live, today, warmth, estimate.moves);
+      const near = (value: number) => expect.closeTo(value, 5) as number;
+      expect(figures[version]?.[container.label], container.label).toEqual({
+        availableLitres: near(availableLitres),
+        share: near(estimate.share.likely),
+        low: near(estimate.share.low),
+        use: near(estimate.useMultiplier.likely),
+        feeds: states.map((s) => `${s.step.productId} ${s.kind}${'target' in s ? ` ${s.target}` : ''}`),
+      });
+    }
+  });
+
+  it('with names as they are now, and what the grower wrote as it was', async () => {
+    const reading = await readGardenFile(fixture('garden-v4.json'));
+    if (reading.kind !== 'readable') throw new Error(reading.problem);
+    const { garden } = reading;
+    expect(garden.products[0]).toMatchObject({ name: 'My tomato liquid', description: 'From the co-op.' });
+    expect(garden.packs[0]?.productId).toBe(garden.products[0]?.id);
+    expect(garden.regimes[0]?.steps[0]).toMatchObject({ shortensWithGrowth: true });
+    expect(garden.settings.assumptions).toMatchObject({ checkMinutes: 0.7, firstWateringDry: 0.22 });
+    expect(garden.places.map((place) => place.id)).toContain(garden.containers[0]?.placeId);
+    const kinds = new Set(garden.entries.map((entry) => entry.kind));
+    expect([kinds.has('check'), kinds.has('watering')]).toEqual([true, true]);
+    // what it was saved as stands beside it in the names of today
+    expect(JSON.parse(await writeGardenFile(garden, reading.savedAt))).toEqual(
+      JSON.parse(fixture('garden-v5.json')),
+    );
+  });
+
+  it('a database of version 4 is opened in the same names', async () => {
+    const name = `test-${count++}`;
+    const old = JSON.parse(fixture('garden-v4.json')) as Record<string, { readonly id: string }[]>;
+    const before = new Dexie(name);
+    const tables =
+      'stands containers varieties batches plants measures mixes goods packs templates plans regimes';
+    before.version(4).stores({
+      ...Object.fromEntries(tables.split(' ').map((table) => [table, 'id'])),
+      entries: 'id, kind, containerId',
+      settings: 'id',
+      device: 'key',
+    });
+    for (const table of [...tables.split(' '), 'entries'])
+      await before.table(table).bulkAdd(old[table] ?? []);
+    await before.table('settings').add({ ...old['settings'], id: 'settings' });
+    await before.table('device').add({ key: 'fillPlan', value: { doses: [{ goodId: 'lime' }] } });
+    before.close();
+    const store = new GardenStore(name);
+    stores.push(store);
+    const loaded = await store.load();
+    const read = await readGardenFile(fixture('garden-v4.json'));
+    if (read.kind !== 'readable' || !loaded) throw new Error('it does not open');
+    expect(loaded.setAside).toEqual([]);
+    expect(await writeGardenFile(loaded.garden, NOW)).toEqual(await writeGardenFile(read.garden, NOW));
+    expect(await store.readNote('fillPlan')).toEqual({ doses: [{ productId: 'lime' }] });
   });
 });
 
@@ -244,10 +321,10 @@ describe('small things', () => {
   });
 
   it('the address decides which garden opens, then memory', () => {
-    expect(whichToOpen('?garden=demo', 'own')).toBe('demo');
-    expect(whichToOpen('?garden=own', 'demo')).toBe('own');
-    expect(whichToOpen('?garden=nonsense', 'demo')).toBe('demo');
-    expect(whichToOpen('', null)).toBe('own');
+    expect(gardenToOpen('?garden=demo', 'own')).toBe('demo');
+    expect(gardenToOpen('?garden=own', 'demo')).toBe('own');
+    expect(gardenToOpen('?garden=nonsense', 'demo')).toBe('demo');
+    expect(gardenToOpen('', null)).toBe('own');
   });
 
   it("the demo's clock never runs before what was recorded in it", () => {

@@ -19,7 +19,7 @@ export interface Supplies {
   readonly logs: readonly PriceLog[];
   readonly packs: readonly Pack[];
   readonly priceOf: UnitPrice;
-  /** the entries that move goods or money: a small part of a diary that is mostly looks and drinks */
+  /** the entries that move products or money: a small part of a diary that is mostly checks and waterings */
   readonly entries: readonly Entry[];
 }
 
@@ -58,7 +58,7 @@ export function useCosts(year: number): ReadonlyMap<string, BagCost> {
   return useMemo(
     () =>
       new Map(
-        bags.map(({ container, body }) => [
+        bags.map(({ container, properties }) => [
           container.id,
           costOf(
             container,
@@ -71,7 +71,7 @@ export function useCosts(year: number): ReadonlyMap<string, BagCost> {
               products: garden.products,
             },
             priceOf,
-            body.assumed,
+            properties.assumed,
           ),
         ]),
       ),

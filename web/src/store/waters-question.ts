@@ -72,11 +72,11 @@ export function partFor(
 
 /** What is asked of the workers: every bag's water in a quarter of an hour, as far as it has changed. */
 export function watersQuestion(
-  { garden, live, clock, which }: Pick<OpenGarden, 'garden' | 'live' | 'clock' | 'which'>,
+  { garden, live, clock, gardenId }: Pick<OpenGarden, 'garden' | 'live' | 'clock' | 'gardenId'>,
   quarter = Math.floor(Date.parse(clock.now()) / QUARTER_HOUR),
 ) {
   return {
-    queryKey: ['waters', which, quarter, versionOf(garden)] as const,
+    queryKey: ['waters', gardenId, quarter, versionOf(garden)] as const,
     staleTime: Infinity,
     gcTime: 60_000,
     // a bag about which nothing has changed keeps its answer as it is
@@ -93,7 +93,7 @@ export function watersQuestion(
         const here = entriesAt(live, container.id);
         const records = [container, place, settings, varieties, plants, mixes];
         const from = [quarter, ...records, ...Object.values(learnt), seen, here];
-        return { container, key: `${which}|${container.id}`, from };
+        return { container, key: `${gardenId}|${container.id}`, from };
       });
       return answersFor(known, asked, (worker, containers) =>
         worker.bagWaters(partFor(containers, bare, weather, live), containers, now),

@@ -17,12 +17,12 @@ export interface Waters {
 /** Every bag's water now, recomputed in a worker when something that it depends on changes, and with time. */
 export function useWaters(): Waters {
   const open = useGarden();
-  const { clock, which } = open;
+  const { clock, gardenId } = open;
   const quarter = useQuarterHour(clock.now());
   const query = useQuery({
     ...watersQuestion(open, quarter),
     // while one bag is worked out anew the others stay as they are; another garden starts from nothing
-    placeholderData: (before, query) => (query?.queryKey[1] === which ? before : undefined),
+    placeholderData: (before, query) => (query?.queryKey[1] === gardenId ? before : undefined),
   });
   // a first answer is much to draw and nobody waits at a stop yet: it may be drawn in pieces. Later ones come at once
   const isReady = useDeferredValue(query.data !== undefined);

@@ -29,7 +29,7 @@ export interface AmountRule {
 }
 
 export type ReadAmount =
-  | { readonly kind: 'given'; readonly inner: number; readonly text: string }
+  | { readonly kind: 'given'; readonly siValue: number; readonly text: string }
   | { readonly kind: 'left-out' }
   | { readonly kind: 'refused'; readonly problem: string };
 
@@ -39,28 +39,28 @@ export function readAmount(text: string, rule: AmountRule): ReadAmount {
   const read =
     measured === undefined
       ? parseAmount(text, rule.purpose, rule.system)
-      : ({ ok: true, amount: { inner: measured, text: text.trim() } } as const);
+      : ({ ok: true, amount: { siValue: measured, text: text.trim() } } as const);
   if (!read.ok) {
     if (read.reason === 'empty' && rule.isOptional) return { kind: 'left-out' };
     return { kind: 'refused', problem: REASONS[read.reason] };
   }
-  const { inner } = read.amount;
+  const { siValue } = read.amount;
   const words = (value: number) => show(value, rule.purpose, rule.system);
-  if (inner < rule.low - 1e-9 || inner > rule.high + 1e-9) {
+  if (siValue < rule.low - 1e-9 || siValue > rule.high + 1e-9) {
     const problem =
-      inner <= 0 && rule.low > 0
+      siValue <= 0 && rule.low > 0
         ? 'It must be more than nothing.'
-        : `${words(inner)} cannot be right here: it must be from ${words(rule.low)} to ${words(rule.high)}.`;
+        : `${words(siValue)} cannot be right here: it must be from ${words(rule.low)} to ${words(rule.high)}.`;
     return { kind: 'refused', problem };
   }
-  return { kind: 'given', inner, text: read.amount.text };
+  return { kind: 'given', siValue, text: read.amount.text };
 }
 
 /** A form field that holds text and gives the inner value. */
 export function amountField(rule: AmountRule) {
   return z.string().transform((text, context): number | undefined => {
     const read = readAmount(text, rule);
-    if (read.kind === 'given') return read.inner;
+    if (read.kind === 'given') return read.siValue;
     if (read.kind === 'refused') context.addIssue({ code: 'custom', message: read.problem });
     return undefined;
   });

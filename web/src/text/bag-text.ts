@@ -1,14 +1,14 @@
 import { type Range, FINGER_GRADES, fingerGradeOf, hasLevel, type StoreLevel } from '@rundel/core/water';
-import type { Bag, Shown } from '../store/index.ts';
+import type { Bag, UnitFormat } from '../store/index.ts';
 import { thirstWords, whenWords } from './text.ts';
 
 /** "38 L round fabric", "#10 bucket": size as the grower said it, and the kind. */
-export function kindWords(bag: Pick<Bag, 'container' | 'body'>, shown: Shown): string {
+export function kindWords(bag: Pick<Bag, 'container' | 'properties'>, unitFormat: UnitFormat): string {
   const { size } = bag.container;
-  const kind = bag.body.kind.short;
+  const kind = bag.properties.kind.short;
   if (size.by === 'class') return `${size.class} ${kind}`;
-  const litres = size.by === 'label' ? size.litres : bag.body.real.litres.likely;
-  return `${shown.show(litres, 'bag')} ${kind}`;
+  const litres = size.by === 'label' ? size.litres : bag.properties.real.litres.likely;
+  return `${unitFormat.show(litres, 'bag')} ${kind}`;
 }
 
 /** "7 · Lantern Drop" */
@@ -24,37 +24,37 @@ export function gradeSpan(share: Range): string {
 }
 
 /**
- * Why a bag is looked at, in a sentence or two, as a person would put it.
+ * Why a bag is checked, in a sentence or two, as a person would put it.
  * `strong` is what one expects to feel, `rest` why.
  */
 export function expectation(
   bag: Pick<Bag, 'water' | 'occupants'>,
-  shown: Shown,
+  unitFormat: UnitFormat,
   now: string,
 ): { readonly strong: string; readonly rest: string } {
   const { water } = bag;
   if (!water) return { strong: '', rest: '' };
   const strong = gradeSpan(water.estimate.share);
   if (!water.hasBeenChecked) {
-    return { strong, rest: 'Nobody has looked at it yet, so this is little more than a guess.' };
+    return { strong, rest: 'Nobody has checked it yet, so this is little more than a guess.' };
   }
   const { usedSinceLitres, lastEventAt, useMultiplier } = water.estimate;
   const since = lastEventAt ? ` since ${whenWords(lastEventAt, now).replace(/^today /, '')}` : '';
   if (usedSinceLitres < 0.1)
     return { strong, rest: lastEventAt ? `You were last at it ${whenWords(lastEventAt, now)}.` : '' };
-  const used = `It drank about ${shown.show(usedSinceLitres, 'water')}${since}`;
+  const used = `It used about ${unitFormat.show(usedSinceLitres, 'water')}${since}`;
   const more = thirstWords(useMultiplier.likely);
   return { strong, rest: more ? `${used}; it takes ${more}.` : `${used}, as is usual for its kind.` };
 }
 
-/** When a bag wants its next look: "now", "tomorrow morning", "in a week or more". A bag never looked at wants it now. */
+/** When a bag wants its next check: "now", "tomorrow morning", "in a week or more". A bag never checked wants it now. */
 export function nextCheckWords(water: NonNullable<Bag['water']>, now: string): string {
   const { nextCheck } = water.ahead;
   if (nextCheck.kind === 'now' || !water.hasBeenChecked) return 'now';
   return nextCheck.kind === 'at' ? whenWords(nextCheck.at, now) : 'in a week or more';
 }
 
-/** The store of a bag that is looked at by its level, if it has one. */
+/** The store of a bag that is checked by its level, if it has one. */
 export function seenStore(water: Bag['water']): StoreLevel | undefined {
   return water?.estimate.stores.find(({ kind }) => hasLevel(kind));
 }

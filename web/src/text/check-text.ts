@@ -2,7 +2,7 @@ import type { Occupant } from '@rundel/core/plants';
 import type { ReadingFault } from '@rundel/core/garden-state';
 import type { EntryOf } from '@rundel/core/records';
 import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
-import type { Shown } from '../store/index.ts';
+import type { UnitFormat } from '../store/index.ts';
 
 /** Levels of a reservoir, drum or channel as one sees them, from empty upwards. */
 export const LEVELS = [
@@ -16,8 +16,8 @@ export const LEVELS = [
 /** The share that each of them stands for. */
 export const levelShare = (grade: number) => (grade - 1) / (LEVELS.length - 1);
 
-/** What a look found, in a few words: "barely damp", "half full", "24.3 kg". */
-export function checkWords(check: EntryOf<'check'>['check'], shown: Pick<Shown, 'show'>): string {
+/** What a check found, in a few words: "barely damp", "half full", "24.3 kg". */
+export function checkWords(check: EntryOf<'check'>['check'], unitFormat: Pick<UnitFormat, 'show'>): string {
   switch (check.method) {
     case 'finger':
       return FINGER_GRADES[check.grade - 1] ?? '?';
@@ -28,7 +28,7 @@ export function checkWords(check: EntryOf<'check'>['check'], shown: Pick<Shown, 
     case 'wilted':
       return 'hanging its leaves';
     case 'scale':
-      return `${shown.show(check.kilograms, 'crop')} on the scale`;
+      return `${unitFormat.show(check.kilograms, 'crop')} on the scale`;
     case 'probe':
       return `${Math.round(check.reading * 10) / 10} on the probe`;
   }
@@ -47,13 +47,13 @@ export function plantWords(
 export function foundWords(
   checks: readonly EntryOf<'check'>[],
   occupants: readonly Pick<Occupant, 'stationId' | 'position'>[],
-  shown: Pick<Shown, 'show'>,
+  unitFormat: Pick<UnitFormat, 'show'>,
 ): string {
   return checks
     .map(({ check, stationId }) =>
       stationId === undefined
-        ? checkWords(check, shown)
-        : `${checkWords(check, shown)} at ${plantWords(stationId, occupants)}`,
+        ? checkWords(check, unitFormat)
+        : `${checkWords(check, unitFormat)} at ${plantWords(stationId, occupants)}`,
     )
     .join(', ');
 }

@@ -1,23 +1,23 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { perWords, storedDose, toldDose, toldFor } from './dose-text.ts';
+import { perWords, parseDose, displayDose, displayFactor } from './dose-text.ts';
 
 const SYSTEMS = ['metric', 'us', 'uk'] as const;
 const PER = ['litre', 'bag', 'plant', 'mix-litre'] as const;
 
 describe('a dose by the gallon', () => {
   it('is told so to growers in US units, for water and mix alone', () => {
-    expect(toldDose({ amount: 4, per: 'litre' }, 'us')).toBe(15.142);
-    expect(toldDose({ amount: 60, per: 'mix-litre' }, 'us')).toBe(227.12);
-    for (const per of ['bag', 'plant'] as const) expect(toldDose({ amount: 3, per }, 'us')).toBe(3);
+    expect(displayDose({ amount: 4, per: 'litre' }, 'us')).toBe(15.142);
+    expect(displayDose({ amount: 60, per: 'mix-litre' }, 'us')).toBe(227.12);
+    for (const per of ['bag', 'plant'] as const) expect(displayDose({ amount: 3, per }, 'us')).toBe(3);
     for (const system of ['metric', 'uk'] as const)
-      for (const per of PER) expect(toldDose({ amount: 4, per }, system)).toBe(4);
+      for (const per of PER) expect(displayDose({ amount: 4, per }, system)).toBe(4);
   });
 
   it('is stored by the litre, with the words that say which', () => {
-    expect(storedDose(1, 'litre', 'us')).toBeCloseTo(0.264172, 6);
-    expect(storedDose(1, 'bag', 'us')).toBe(1);
-    expect(storedDose(Number.NaN, 'litre', 'us')).toBeNaN();
+    expect(parseDose(1, 'litre', 'us')).toBeCloseTo(0.264172, 6);
+    expect(parseDose(1, 'bag', 'us')).toBe(1);
+    expect(parseDose(Number.NaN, 'litre', 'us')).toBeNaN();
     expect(perWords('us').litre).toBe('in each gallon of water');
     expect(perWords('uk').litre).toBe('in each litre of water');
     expect(perWords('us').plant).toBe(perWords('metric').plant);
@@ -32,7 +32,7 @@ describe('a dose by the gallon', () => {
         fc.constantFrom(...PER),
         (digits, power, system, per) => {
           const amount = Number((digits * 10 ** power).toPrecision(3));
-          expect(storedDose(toldDose({ amount, per }, system), per, system)).toBe(amount);
+          expect(parseDose(displayDose({ amount, per }, system), per, system)).toBe(amount);
         },
       ),
     );
@@ -42,7 +42,7 @@ describe('a dose by the gallon', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 400 }), fc.constantFrom(...PER), (quarters, per) => {
         const typed = quarters / 4;
-        const again = toldDose({ amount: storedDose(typed, per, 'us'), per }, 'us');
+        const again = displayDose({ amount: parseDose(typed, per, 'us'), per }, 'us');
         expect(Math.abs(again / typed - 1)).toBeLessThanOrEqual(1e-4);
       }),
     );
@@ -51,7 +51,7 @@ describe('a dose by the gallon', () => {
   it('is never off by more than its last told digit', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.01, max: 500, noNaN: true }), fc.constantFrom(...PER), (typed, per) => {
-        const real = storedDose(typed, per, 'us') * toldFor(per, 'us');
+        const real = parseDose(typed, per, 'us') * displayFactor(per, 'us');
         expect(Math.abs(real / typed - 1)).toBeLessThan(1e-4);
       }),
     );

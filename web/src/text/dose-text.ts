@@ -5,7 +5,7 @@ import { UNITS, type UnitSystem } from '@rundel/core/units';
  * How much water or mix a dose "in each litre" is told for, L: growers who count in US units read labels by the gallon.
  * What is stored is per litre, whoever typed it.
  */
-export function toldFor(per: LabelDose['per'], system: UnitSystem): number {
+export function displayFactor(per: LabelDose['per'], system: UnitSystem): number {
   return system === 'us' && (per === 'litre' || per === 'mix-litre') ? UNITS.usGallon.factor : 1;
 }
 
@@ -17,11 +17,11 @@ const TOLD_OFF = 5e-5;
  * A stored dose as it is told.
  *
  * @example
- * toldDose({ amount: 4, per: 'litre' }, 'us')
+ * displayDose({ amount: 4, per: 'litre' }, 'us')
  * // => 15.142
  */
-export function toldDose({ amount, per }: Pick<LabelDose, 'amount' | 'per'>, system: UnitSystem): number {
-  const by = toldFor(per, system);
+export function displayDose({ amount, per }: Pick<LabelDose, 'amount' | 'per'>, system: UnitSystem): number {
+  const by = displayFactor(per, system);
   return by === 1 ? amount : Number((amount * by).toPrecision(TOLD_DIGITS));
 }
 
@@ -30,11 +30,11 @@ export function toldDose({ amount, per }: Pick<LabelDose, 'amount' | 'per'>, sys
  * typed again stays what it was. NaN stays NaN.
  *
  * @example
- * storedDose(15.142, 'litre', 'us')
+ * parseDose(15.142, 'litre', 'us')
  * // => 4
  */
-export function storedDose(told: number, per: LabelDose['per'], system: UnitSystem): number {
-  const by = toldFor(per, system);
+export function parseDose(told: number, per: LabelDose['per'], system: UnitSystem): number {
+  const by = displayFactor(per, system);
   if (by === 1) return told;
   const round = Number((told / by).toPrecision(3));
   return Math.abs(round * by - told) <= TOLD_OFF * told ? round : Number((told / by).toPrecision(6));

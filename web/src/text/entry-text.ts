@@ -7,40 +7,40 @@ import { productAmount, productName, grams } from './product-text.ts';
 import { checkWords } from './check-text.ts';
 import { dripWords, SKIP_WORDS } from './water-text.ts';
 import { TROUBLE_WORDS } from './trouble-text.ts';
-import type { Shown } from '../store/index.ts';
+import type { UnitFormat } from '../store/index.ts';
 import { findProduct } from '@rundel/core/products';
 import { midSentence } from './text.ts';
 
 /** An entry in a few words. */
-export function entryWords(entry: Entry, shown: Shown, products: readonly Product[] = []): string {
+export function entryWords(entry: Entry, unitFormat: UnitFormat, products: readonly Product[] = []): string {
   const amountOf = (productId: string, amount: number) =>
-    `${productAmount(findProduct(productId, products), amount, shown)} ${midSentence(productName(productId, products))}`;
+    `${productAmount(findProduct(productId, products), amount, unitFormat)} ${midSentence(productName(productId, products))}`;
   switch (entry.kind) {
     case 'check':
-      return `Look${entry.stationId ? ' at one plant' : ''}: ${checkWords(entry.check, shown)}`;
+      return `Check${entry.stationId ? ' at one plant' : ''}: ${checkWords(entry.check, unitFormat)}`;
     case 'watering':
-      return `Drink: ${shown.show(entry.litres, 'water')}${entry.into === 'store' ? ' into its store' : ''}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
+      return `Watered: ${unitFormat.show(entry.litres, 'water')}${entry.into === 'store' ? ' into its store' : ''}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
     case 'drip':
-      return entry.setting ? `Drip set: ${dripWords(entry.setting, shown)}` : 'Drip turned off';
+      return entry.setting ? `Drip set: ${dripWords(entry.setting, unitFormat)}` : 'Drip turned off';
     case 'skipped':
       return `Left for later: ${SKIP_WORDS[entry.reason].toLowerCase()}`;
     case 'planted':
-      return `Planted, ${shown.show(entry.seedling.stemMillimetres, 'height')} tall${entry.plantingMethodId && entry.plantingMethodId !== 'upright' ? `, ${plantingMethodOf(entry.plantingMethodId).name.toLowerCase()}` : ''}`;
+      return `Planted, ${unitFormat.show(entry.seedling.stemMillimetres, 'height')} tall${entry.plantingMethodId && entry.plantingMethodId !== 'upright' ? `, ${plantingMethodOf(entry.plantingMethodId).name.toLowerCase()}` : ''}`;
     case 'height':
-      return `Measured: ${shown.show(entry.heightMillimetres, 'height')} above the mix`;
+      return `Measured: ${unitFormat.show(entry.heightMillimetres, 'height')} above the mix`;
     case 'warmth':
-      return `Mix measured: ${shown.show(entry.mixCelsius, 'temperature')}`;
+      return `Mix measured: ${unitFormat.show(entry.mixCelsius, 'temperature')}`;
     case 'topped-up':
-      return `Topped up with ${shown.show(entry.litres, 'bag')} of mix, to ${shown.show(entry.levelMillimetres, 'depth')}`;
+      return `Topped up with ${unitFormat.show(entry.litres, 'bag')} of mix, to ${unitFormat.show(entry.levelMillimetres, 'depth')}`;
     case 'supported':
-      return `Support: ${supportOf(entry.supportId).name.toLowerCase()}${entry.heightMillimetres > 0 ? `, ${shown.show(entry.heightMillimetres, 'height')} above the ground` : ''}`;
+      return `Support: ${supportOf(entry.supportId).name.toLowerCase()}${entry.heightMillimetres > 0 ? `, ${unitFormat.show(entry.heightMillimetres, 'height')} above the ground` : ''}`;
     case 'tended':
       return TENDED_WORDS[entry.task];
     case 'cleared':
       return 'Cleared';
     case 'picking': {
       const parts = [
-        entry.kilograms === undefined ? '' : shown.show(entry.kilograms, 'crop'),
+        entry.kilograms === undefined ? '' : unitFormat.show(entry.kilograms, 'crop'),
         entry.count === undefined ? '' : `${entry.count} fruit`,
       ];
       return `Picked: ${parts.filter(Boolean).join(', ')}`;
@@ -48,13 +48,15 @@ export function entryWords(entry: Entry, shown: Shown, products: readonly Produc
     case 'note':
       return entry.text;
     case 'weather':
-      return `Weather: ${shown.range(entry.minCelsius, entry.maxCelsius, 'temperature')}`;
+      return `Weather: ${unitFormat.range(entry.minCelsius, entry.maxCelsius, 'temperature')}`;
     case 'filled': {
       const litres = entry.layers.reduce((sum, layer) => sum + layer.litres, 0);
       const parts = [
-        litres > 0 ? `${shown.show(litres, 'bag')} new mix` : '',
-        entry.keptLitres > 0 ? `${shown.show(entry.keptLitres, 'bag')} old mix kept` : '',
-        ...entry.amendments.map((a) => `${grams(a.grams, shown)} ${midSentence(productName(a.productId, products))}`),
+        litres > 0 ? `${unitFormat.show(litres, 'bag')} new mix` : '',
+        entry.keptLitres > 0 ? `${unitFormat.show(entry.keptLitres, 'bag')} old mix kept` : '',
+        ...entry.amendments.map(
+          (a) => `${grams(a.grams, unitFormat)} ${midSentence(productName(a.productId, products))}`,
+        ),
       ];
       return `Filled: ${parts.filter(Boolean).join(', ')}`;
     }
@@ -75,7 +77,7 @@ export function entryWords(entry: Entry, shown: Shown, products: readonly Produc
     case 'fed': {
       const where =
         entry.into === 'leaves' ? ' on the leaves' : entry.into === 'store' ? ' into its store' : '';
-      const water = entry.litres === undefined ? '' : ` in ${shown.show(entry.litres, 'water')}`;
+      const water = entry.litres === undefined ? '' : ` in ${unitFormat.show(entry.litres, 'water')}`;
       return `Fed: ${feedAmountWords(entry)} ${midSentence(productName(entry.productId, products))}${water}${where}`;
     }
     case 'feed-skipped':
@@ -91,14 +93,14 @@ export function entryWords(entry: Entry, shown: Shown, products: readonly Produc
         'topped-up': 'Nutrient topped up',
       };
       const parts = [
-        entry.litres === undefined ? '' : shown.show(entry.litres, 'water'),
+        entry.litres === undefined ? '' : unitFormat.show(entry.litres, 'water'),
         entry.ecMillisiemens === undefined ? '' : `EC ${entry.ecMillisiemens}\u00a0mS/cm`,
         entry.ph === undefined ? '' : `pH ${entry.ph}`,
       ].filter(Boolean);
       return `${what[entry.what]}${parts.length > 0 ? `: ${parts.join(', ')}` : ''}`;
     }
     case 'tea':
-      return `Tea set to steep: ${shown.show(entry.litres, 'water')} ${midSentence(productName(entry.productId, products))}`;
+      return `Tea set to steep: ${unitFormat.show(entry.litres, 'water')} ${midSentence(productName(entry.productId, products))}`;
     case 'tea-tended':
       return { stirred: 'Tea stirred', strained: 'Tea strained', emptied: 'Tea used up' }[entry.what];
     case 'removed':

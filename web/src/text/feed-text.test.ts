@@ -22,7 +22,7 @@ const step: RegimeStep = {
   start: { on: 'set' },
   productId: 'tomato-liquid',
   every: { fromDays: 7, toDays: 10 },
-  closes: true,
+  shortensWithGrowth: true,
 };
 const product = findProduct('tomato-liquid') as Product;
 
@@ -58,7 +58,14 @@ describe('a regime in sentences', () => {
       'When the first truss has set: tomato liquid 4-3-8, 4 mL in each litre of water, every 7 to 10 days, closer as it grows.',
     );
     expect(
-      plain(stepSentence({ ...step, closes: false, until: { on: 'times', times: 3 } }, product, [], 'metric')),
+      plain(
+        stepSentence(
+          { ...step, shortensWithGrowth: false, until: { on: 'times', times: 3 } },
+          product,
+          [],
+          'metric',
+        ),
+      ),
     ).toMatch(/every 7 to 10 days, 3 times\.$/);
   });
 
@@ -133,8 +140,8 @@ describe('where a step stands, in one sentence', () => {
     ],
     [
       '2026-07-16',
-      { kind: 'ended', step, why: 'let-go', on: '2026-07-01' } as StepState,
-      'Tomato liquid 4-3-8 would have been given before this regime was taken up; it is let go.',
+      { kind: 'ended', step, why: 'expired', on: '2026-07-01' } as StepState,
+      'Skipped: tomato liquid 4-3-8 was due before you started this regime.',
     ],
   ])('%s', (today, state, words) => {
     expect(plain(stateSentence(state, today, []))).toBe(words);
@@ -202,7 +209,9 @@ describe('slips and cautions', () => {
   });
 
   it('a tea is never for leaves, and two parts are never mixed undiluted', () => {
-    expect(feedCaution(findProduct('weed-tea') as Product)).toMatch(/never on leaves or fruit to be eaten soon/);
+    expect(feedCaution(findProduct('weed-tea') as Product)).toMatch(
+      /never on leaves or fruit to be eaten soon/,
+    );
     expect(feedCaution(findProduct('nutrient-a') as Product)).toMatch(/A first, stir, then B/);
     expect(feedCaution(findProduct('balanced-soluble') as Product)).toMatch(/dust/);
   });

@@ -14,7 +14,7 @@ import type { FeedAdvice, RegimeRemark, SolutionWord, StepState, Verdict } from 
 import type { DoseCheck, Element, FeedProblem } from '@rundel/core/products';
 import { trimmed, type UnitSystem } from '@rundel/core/units';
 import type { FeedingNow } from '../store/index.ts';
-import { perWords, toldDose } from './dose-text.ts';
+import { perWords, displayDose } from './dose-text.ts';
 import { productName } from './product-text.ts';
 import { midSentence, shortDay } from './text.ts';
 
@@ -64,7 +64,7 @@ export function feedName(product: Pick<Product, 'name'>): string {
 
 /** "4 mL in each litre of water", "15.1 mL in each gallon of water" */
 export function doseWords(dose: LabelDose, system: UnitSystem): string {
-  const told = { amount: toldDose(dose, system), unit: dose.unit };
+  const told = { amount: displayDose(dose, system), unit: dose.unit };
   return `${feedAmountWords(told)} ${perWords(system)[dose.per]}`;
 }
 
@@ -107,7 +107,7 @@ export function stepSentence(
   const every = step.every
     ? step.every.fromDays === step.every.toDays
       ? `, every ${step.every.fromDays === 1 ? 'day' : `${step.every.fromDays} days`}`
-      : `, every ${step.every.fromDays} to ${step.every.toDays} days${step.closes ? ', closer as it grows' : ''}`
+      : `, every ${step.every.fromDays} to ${step.every.toDays} days${step.shortensWithGrowth ? ', closer as it grows' : ''}`
     : ', once';
   const until = step.until ? `, ${stopWords(step.until)}` : '';
   return `${upper}: ${midSentence(productName(step.productId, own))}${dose ? `, ${doseWords(dose, system)}` : ''}${every}${until}.`;
@@ -139,7 +139,7 @@ export function stateSentence(state: StepState, today: string, own: readonly Pro
       enough: `${name} was left on ${shortDay(state.on)}, since it had enough, and is not asked for again.`,
       times: `${name} has been given as often as it should.`,
       stop: `${name} ended on ${shortDay(state.on)}.`,
-      'let-go': `${name} would have been given before this regime was taken up; it is let go.`,
+      expired: `Skipped: ${midSentence(name)} was due before you started this regime.`,
     }[state.why];
   }
   const { reason, target, earliest, latest } = state;
@@ -179,7 +179,7 @@ export const FEED_SKIP_WORDS: Record<SkippedFeed, string> = {
 
 export const ADVICE_WORDS: Record<Exclude<FeedAdvice['kind'], 'feed' | 'not-yet'>, string> = {
   'too-dry': 'It is too dry to feed: roots would scorch. Water first, and feed at the next stop.',
-  'too-wet': 'It is too wet to feed: it would only run through. Feed once it has drunk.',
+  'too-wet': 'It is too wet to feed: it would only run through. Feed once it has used some.',
 };
 
 /** What the ledger says of a bag, in one sentence. */

@@ -1,20 +1,20 @@
 import type { EntryOf } from '@rundel/core/records';
 import { plantingMethodOf } from '@rundel/core/planting';
-import type { Shown } from '../store/index.ts';
+import type { UnitFormat } from '../store/index.ts';
 
 /** How a plant was put in, as recorded: "Laid in a trench; 22 cm of its stem is under, 18 cm stood above." */
-export function plantedWords(planted: EntryOf<'planted'>, shown: Shown): string {
+export function plantedWords(planted: EntryOf<'planted'>, unitFormat: UnitFormat): string {
   const { plantingMethodId = 'upright', buriedMillimetres = 0, levelMillimetres, seedling } = planted;
   const { name } = plantingMethodOf(plantingMethodId);
   if (plantingMethodId === 'seed') return `${name}.`;
-  const above = shown.show(Math.max(0, seedling.stemMillimetres - buriedMillimetres), 'height');
+  const above = unitFormat.show(Math.max(0, seedling.stemMillimetres - buriedMillimetres), 'height');
   const under =
     buriedMillimetres < 5
       ? `level with its old surface, ${above} tall`
-      : `${shown.show(buriedMillimetres, 'depth')} of its stem went under, ${above} stood above`;
+      : `${unitFormat.show(buriedMillimetres, 'depth')} of its stem went under, ${above} stood above`;
   const low =
     levelMillimetres === undefined
       ? ''
-      : ` The bag was filled to ${shown.show(levelMillimetres, 'depth')} then.`;
+      : ` The bag was filled to ${unitFormat.show(levelMillimetres, 'depth')} then.`;
   return `${name}: ${under}.${low}`;
 }

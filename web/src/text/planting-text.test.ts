@@ -1,15 +1,15 @@
-import { bodyOf, plantingTaskOf, type BagTask } from '@rundel/core/garden-state';
+import { propertiesOf, plantingTaskOf, type BagJob } from '@rundel/core/garden-state';
 import { cropOf, rankSupports, SUPPORTS } from '@rundel/core/plants';
 import { planWith, PLANTING_METHODS, plantingMethodOf, type Obstacle } from '@rundel/core/planting';
 import { type PlantingMethodId } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
-import { shownIn } from '../store/shown.ts';
+import { unitFormatIn } from '../store/unit-format.ts';
 import type { Bag } from '../store/index.ts';
 import { obstacleWords, planSentence, reachingWords, remedyWords, stripSentence } from './planting-text.ts';
 import { reasonWords } from './support-text.ts';
-import { isDue, taskDone, taskWords } from './task-text.ts';
+import { isDue, taskDone, jobWords } from './job-text.ts';
 
-const shown = shownIn('metric');
+const unitFormat = unitFormatIn('metric');
 const plain = (text: string) => text.replaceAll('\u00a0', ' ');
 const tomato = cropOf('tomato');
 const container = {
@@ -22,10 +22,10 @@ const container = {
   stations: [{ id: 'stn_words0001' }],
   support: { kind: 'string' as const, heightMillimetres: 2000 },
 };
-const body = bodyOf(container, { settings: { assumptions: {} }, mixes: [] });
-const bag = { container, body } as unknown as Bag;
+const properties = propertiesOf(container, { settings: { assumptions: {} }, mixes: [] });
+const bag = { container, properties } as unknown as Bag;
 const task = (stemMillimetres: number) =>
-  plantingTaskOf(body, 1, 'first-leaves', tomato, tomato.habits[0] as never, {
+  plantingTaskOf(properties, 1, 'first-leaves', tomato, tomato.habits[0] as never, {
     stemMillimetres,
     ballMillimetres: 90,
   });
@@ -37,8 +37,8 @@ describe('plantings in words', () => {
       const outcome = plantingMethod.plan(task(400));
       const words =
         outcome.kind === 'planned'
-          ? planSentence(outcome.plan, shown)
-          : obstacleWords(id, outcome.obstacle, shown);
+          ? planSentence(outcome.plan, unitFormat)
+          : obstacleWords(id, outcome.obstacle, unitFormat);
       expect(words).not.toMatch(/undefined|NaN|\?/);
       expect(words).toMatch(/\.$/);
     },
@@ -47,7 +47,7 @@ describe('plantings in words', () => {
   it('a trench says how long, how deep and how much of the stem', () => {
     const { outcome } = planWith(plantingMethodOf('trench'), task(400), {});
     if (outcome.kind !== 'planned') throw new Error('expected it to work');
-    expect(plain(planSentence(outcome.plan, shown))).toBe(
+    expect(plain(planSentence(outcome.plan, unitFormat))).toBe(
       'Dig a trench 31.6 cm long and 12 cm deep, lay 26.7 cm of the stem in it, and bend the tip up.',
     );
   });
@@ -68,7 +68,7 @@ describe('plantings in words', () => {
       obstacleWords(
         'collar' as PlantingMethodId,
         { places: s, hasMillimetres: 100, needsMillimetres: 200, remedies: [] },
-        shown,
+        unitFormat,
       ),
     );
     expect(new Set(said).size).toBe(places.length);
@@ -116,14 +116,15 @@ describe('supports in words', () => {
         });
         expect(ranked).toHaveLength(SUPPORTS.length);
         for (const r of ranked)
-          for (const reason of r.reasons) expect(reasonWords(reason, shown)).toMatch(/^[a-z].*[a-z0-9)]$/i);
+          for (const reason of r.reasons)
+            expect(reasonWords(reason, unitFormat)).toMatch(/^[a-z].*[a-z0-9)]$/i);
       }
   });
 });
 
 describe('handwork in words, and what it leaves in the diary', () => {
   const now = '2026-06-20T18:00:00.000+01:00';
-  const tasks: readonly BagTask[] = [
+  const jobs: readonly BagJob[] = [
     {
       kind: 'tend',
       task: 'wound',
@@ -143,19 +144,19 @@ describe('handwork in words, and what it leaves in the diary', () => {
   ];
 
   it('says what and why', () => {
-    expect(tasks.map((t) => plain(taskWords(t, bag, shown).what))).toEqual([
+    expect(jobs.map((t) => plain(jobWords(t, bag, unitFormat).what))).toEqual([
       'Wind it round its string',
       'Top up with 6 L of mix',
       'Put up: string to a wire',
       'Take the shade off',
     ]);
-    expect(plain(taskWords(tasks[0] as BagTask, bag, shown).why)).toBe(
+    expect(plain(jobWords(jobs[0] as BagJob, bag, unitFormat).why)).toBe(
       'about 18 cm of new growth since 12 Jun; every 6 days now',
     );
   });
 
   it('leaves the entry that ends it', () => {
-    expect(tasks.map((t) => taskDone(t, bag, now))).toEqual([
+    expect(jobs.map((t) => taskDone(t, bag, now))).toEqual([
       { kind: 'tended', at: now, containerId: container.id, task: 'wound' },
       { kind: 'topped-up', at: now, containerId: container.id, litres: 6, levelMillimetres: 260 },
       { kind: 'supported', at: now, containerId: container.id, supportId: 'string', heightMillimetres: 2000 },
@@ -164,6 +165,6 @@ describe('handwork in words, and what it leaves in the diary', () => {
   });
 
   it('is due from its day on', () => {
-    expect(tasks.map((t) => isDue(t, '2026-06-20'))).toEqual([true, true, false, true]);
+    expect(jobs.map((t) => isDue(t, '2026-06-20'))).toEqual([true, true, false, true]);
   });
 });

@@ -9,12 +9,16 @@ import type {
   StripPracticeId,
 } from '@rundel/core/planting';
 import type { PlantingMethodId } from '@rundel/core/records';
-import type { Shown } from '../store/index.ts';
+import type { UnitFormat } from '../store/index.ts';
 import { shortDay } from './text.ts';
 
 /** What stands in the way of a planting, with its number. */
-export function obstacleWords(plantingMethodId: PlantingMethodId, obstacle: Obstacle, shown: Shown): string {
-  const depth = (mm: number | undefined) => (mm === undefined ? '?' : shown.show(mm, 'depth'));
+export function obstacleWords(
+  plantingMethodId: PlantingMethodId,
+  obstacle: Obstacle,
+  unitFormat: UnitFormat,
+): string {
+  const depth = (mm: number | undefined) => (mm === undefined ? '?' : unitFormat.show(mm, 'depth'));
   const has = depth(obstacle.hasMillimetres);
   const needs = depth(obstacle.needsMillimetres);
   switch (obstacle.places) {
@@ -51,7 +55,7 @@ const REMEDIES: Record<Remedy, string> = {
   collar: 'a collar on the bag',
   'low-start': 'planting low and topping up',
   upright: 'planting it upright',
-  'gentler-practice': 'a school that buries less',
+  'gentler-practice': 'a practice that buries less',
   wait: 'letting it grow a little first',
   'rolling-bag': 'a bag with sides that roll',
 };
@@ -88,8 +92,8 @@ export function reachingWords(when: Reaching, plantedOn: string, today = ''): st
 }
 
 /** What a planting comes to, in one sentence for the hands. */
-export function planSentence(plan: PlantingPlan, shown: Shown): string {
-  const depth = (mm: number) => shown.show(mm, 'depth');
+export function planSentence(plan: PlantingPlan, unitFormat: UnitFormat): string {
+  const depth = (mm: number) => unitFormat.show(mm, 'depth');
   const { stem, hole } = plan;
   switch (plan.plantingMethodId) {
     case 'seed':
@@ -130,7 +134,7 @@ export const STEP_NAMES: Record<StepId, string> = {
   firm: 'Firm',
   support: 'Support',
   label: 'Label',
-  watering: 'First drink',
+  watering: 'First watering',
   shade: 'Shade',
 };
 

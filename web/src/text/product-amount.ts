@@ -1,22 +1,22 @@
 import type { Product } from '@rundel/core/records';
-import { fieldUnit, toInner, UNITS, type Purpose, type UnitSystem } from '@rundel/core/units';
+import { fieldUnit, toSi, UNITS, type Purpose, type UnitSystem } from '@rundel/core/units';
 import { readAmount, type ReadAmount } from './amount-text.ts';
 
-/** The purpose by which an amount of a good is typed; undefined for pieces. */
+/** The purpose by which an amount of a product is typed; undefined for pieces. */
 function purposeOf(product: Pick<Product, 'unit'>): Purpose | undefined {
   if (product.unit === 'litre') return 'bag';
   if (product.unit === 'kilogram') return 'crop';
   return undefined;
 }
 
-/** What a good's amounts are typed in: "L", "kg", "m", or nothing for pieces. */
+/** What a product's amounts are typed in: "L", "kg", "m", or nothing for pieces. */
 export function productUnitSymbol(product: Pick<Product, 'unit'>, system: UnitSystem): string {
   const purpose = purposeOf(product);
   if (purpose) return UNITS[fieldUnit(system, purpose)].symbol;
   return product.unit === 'metre' ? (system === 'metric' ? 'm' : 'ft') : '';
 }
 
-/** Reads an amount of a good, in its own unit: "60 L", "2 cu ft", "1.5 kg", "12", "50 m". */
+/** Reads an amount of a product, in its own unit: "60 L", "2 cu ft", "1.5 kg", "12", "50 m". */
 export function readProductAmount(
   text: string,
   product: Pick<Product, 'unit'>,
@@ -34,11 +34,11 @@ export function readProductAmount(
       low,
       high: high * 1000,
     });
-    return read.kind === 'given' ? { ...read, inner: read.inner / toInner(1, 'metre') } : read;
+    return read.kind === 'given' ? { ...read, siValue: read.siValue / toSi(1, 'metre') } : read;
   }
   const number = Number(text.replace(',', '.'));
   if (text.trim() === '') return { kind: 'refused', problem: 'Please give a number.' };
   return number >= low && number <= high
-    ? { kind: 'given', inner: number, text }
+    ? { kind: 'given', siValue: number, text }
     : { kind: 'refused', problem: 'How many? A number above 0.' };
 }

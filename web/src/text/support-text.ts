@@ -1,9 +1,9 @@
 import type { SupportReason } from '@rundel/core/plants';
-import type { Shown } from '../store/index.ts';
+import type { UnitFormat } from '../store/index.ts';
 
 /** Why a support stands where it does, as a clause. */
-export function reasonWords(reason: SupportReason, shown: Shown): string {
-  const height = (mm: number) => shown.show(mm, 'height');
+export function reasonWords(reason: SupportReason, unitFormat: UnitFormat): string {
+  const height = (mm: number) => unitFormat.show(mm, 'height');
   switch (reason.because) {
     case 'no-wire':
       return 'there is no wire overhead at its place';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { shownIn } from '../store/shown.ts';
+import { unitFormatIn } from '../store/unit-format.ts';
 import { readAmount } from './amount-text.ts';
 import { readPlace } from './place-text.ts';
 import { readWeather } from './weather-text.ts';
@@ -66,10 +66,10 @@ describe('cans', () => {
 
 describe('ranges', () => {
   it('name the unit once, and a range of nothing is one number', () => {
-    const shown = shownIn('metric');
-    expect(shown.range(2.61, 4.72, 'water')).toBe('2.6 to 4.7\u00a0L');
-    expect(shown.range(0.2, 1.2, 'water')).toBe('0.2 to 1.2\u00a0L');
-    expect(shown.range(3, 3.01, 'water')).toBe('3\u00a0L');
+    const unitFormat = unitFormatIn('metric');
+    expect(unitFormat.range(2.61, 4.72, 'water')).toBe('2.6 to 4.7\u00a0L');
+    expect(unitFormat.range(0.2, 1.2, 'water')).toBe('0.2 to 1.2\u00a0L');
+    expect(unitFormat.range(3, 3.01, 'water')).toBe('3\u00a0L');
   });
 });
 

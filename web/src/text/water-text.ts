@@ -1,6 +1,6 @@
 import type { SKIP_REASONS } from '@rundel/core/records';
 import { litresADay, type DripSetting, type StoreKind } from '@rundel/core/water';
-import type { Shown } from '../store/index.ts';
+import type { UnitFormat } from '../store/index.ts';
 
 /** Why a bag that was due was left, as a button says it. */
 export const SKIP_WORDS: Record<(typeof SKIP_REASONS)[number], string> = {
@@ -26,9 +26,9 @@ export const STORE_WORDS: Record<StoreKind, string> = {
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
 /** "15 min 3 times a day, about 3 L" */
-export function dripWords(setting: DripSetting, shown: Pick<Shown, 'show'>): string {
+export function dripWords(setting: DripSetting, unitFormat: Pick<UnitFormat, 'show'>): string {
   const times = setting.timesADay === 1 ? 'once' : `${setting.timesADay} times`;
   const days =
     setting.weekdays.length === 7 ? 'a day' : `on ${setting.weekdays.map((d) => WEEKDAYS[d - 1]).join(', ')}`;
-  return `${setting.minutes} min ${times} ${days}, about ${shown.show(litresADay(setting), 'water')}`;
+  return `${setting.minutes} min ${times} ${days}, about ${unitFormat.show(litresADay(setting), 'water')}`;
 }

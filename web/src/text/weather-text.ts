@@ -32,9 +32,9 @@ export function readWeather(texts: WeatherTexts, system: UnitSystem): WeatherRea
     };
     return { kind: 'refused', problems };
   }
-  if (min.inner > max.inner) {
+  if (min.siValue > max.siValue) {
     return { kind: 'refused', problems: { max: 'The warmest cannot be colder than the coldest.' } };
   }
-  const rainMillimetres = rain.kind === 'given' ? { rainMillimetres: rain.inner } : {};
-  return { kind: 'read', weather: { minCelsius: min.inner, maxCelsius: max.inner, ...rainMillimetres } };
+  const rainMillimetres = rain.kind === 'given' ? { rainMillimetres: rain.siValue } : {};
+  return { kind: 'read', weather: { minCelsius: min.siValue, maxCelsius: max.siValue, ...rainMillimetres } };
 }

@@ -1,10 +1,10 @@
 import { fieldUnit, UNITS, type Purpose } from '@rundel/core/units';
 import { InputAdornment, TextField, type TextFieldProps } from '@mui/material';
-import { useShown } from '../store/index.ts';
+import { useUnitFormat } from '../store/index.ts';
 
 /** A field for an amount: any unit may be typed, a bare number has the unit shown at its end. */
 export function AmountField({ purpose, ...rest }: { readonly purpose: Purpose } & TextFieldProps) {
-  const { system } = useShown();
+  const { system } = useUnitFormat();
   return (
     <TextField
       fullWidth

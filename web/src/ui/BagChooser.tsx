@@ -1,5 +1,5 @@
 import { Box, Button, Checkbox } from '@mui/material';
-import { BagMark } from '../section/index.ts';
+import { BagIcon } from '../section/index.ts';
 import type { Bag } from '../store/index.ts';
 
 /** Several bags chosen by their marks. */
@@ -53,7 +53,7 @@ export function BagChooser({
                     onChange={(_, on) => onChange(on ? [...ids, id] : ids.filter((each) => each !== id))}
                     slotProps={{ input: { 'aria-label': `Bag ${number}` } }}
                   />
-                  <BagMark body={bag.body} water={undefined} plants={0} size={30} />
+                  <BagIcon properties={bag.properties} water={undefined} plants={0} size={30} />
                   <Box component="strong" sx={{ marginInlineStart: 0.5 }}>
                     {number}
                   </Box>

@@ -12,7 +12,7 @@ export function ChoiceButton<T extends string>({
   children,
   ...button
 }: Omit<ButtonProps, 'onClick'> & {
-  readonly choices: readonly { readonly id: T; readonly words: string }[];
+  readonly choices: readonly { readonly id: T; readonly label: string }[];
   onChoose(id: T): void;
 }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);

@@ -8,15 +8,15 @@ export default function ChoiceMenu<T extends string>({
   onClose,
 }: {
   readonly anchor: HTMLElement | null;
-  readonly choices: readonly { readonly id: T; readonly words: string }[];
+  readonly choices: readonly { readonly id: T; readonly label: string }[];
   onChoose(id: T): void;
   onClose(): void;
 }) {
   return (
     <Menu open={anchor !== null} anchorEl={anchor} onClose={onClose}>
-      {choices.map(({ id, words }) => (
+      {choices.map(({ id, label }) => (
         <MenuItem key={id} onClick={() => onChoose(id)} sx={{ minHeight: 48 }}>
-          {words}
+          {label}
         </MenuItem>
       ))}
     </Menu>

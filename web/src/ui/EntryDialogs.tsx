@@ -10,7 +10,7 @@ import {
   TextField,
 } from '@mui/material';
 import { useState, type FormEvent, type ReactNode } from 'react';
-import { wateringMeasure, measuresInUse, useGarden, useShown, type Bag } from '../store/index.ts';
+import { wateringMeasure, measuresInUse, useGarden, useUnitFormat, type Bag } from '../store/index.ts';
 import { AmountField } from './AmountField.tsx';
 import { cropRule, waterRule } from '../text/amount-rules.ts';
 import { readAmount } from '../text/amount-text.ts';
@@ -69,7 +69,7 @@ export function FormDialog({
 export function PickDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
   const { record } = useGarden();
   const when = useWhen('picking', bag.container.id);
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [weight, setWeight] = useState('');
   const [count, setCount] = useState('');
   const [problems, setProblems] = useState<{ weight?: string; count?: string }>({});
@@ -81,7 +81,7 @@ export function PickDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
     onClose();
   };
   const submit = async () => {
-    const read = readAmount(weight, cropRule(shown.system));
+    const read = readAmount(weight, cropRule(unitFormat.system));
     const fruits = count.trim() === '' ? undefined : Number(count);
     if (read.kind === 'refused') return setProblems({ weight: read.problem });
     if (fruits !== undefined && !(Number.isInteger(fruits) && fruits >= 1 && fruits <= 5000)) {
@@ -93,7 +93,7 @@ export function PickDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
     setProblems({});
     const at = when.read();
     if (at === undefined) return undefined;
-    const kilograms = read.kind === 'given' ? { kilograms: read.inner, asEntered: read.text } : {};
+    const kilograms = read.kind === 'given' ? { kilograms: read.siValue, asEntered: read.text } : {};
     await record(
       [
         {
@@ -140,10 +140,10 @@ export function PickDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
   );
 }
 
-/** A drink of any amount, when it was not the one proposed. */
+/** A watering of any amount, when it was not the one proposed. */
 export function WateringDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
   const { record, garden } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const when = useWhen('watering', bag.container.id);
   const measure = wateringMeasure(garden);
   const [amount, setAmount] = useState('');
@@ -160,10 +160,10 @@ export function WateringDialog({ bag, isOpen, onClose, onDone }: EntryDialogProp
   };
   const submit = async () => {
     const measures = [measure, ...measuresInUse(garden)];
-    const read = readAmount(amount, waterRule(shown.system, measures));
+    const read = readAmount(amount, waterRule(unitFormat.system, measures));
     if (read.kind !== 'given')
       return setProblem(read.kind === 'refused' ? read.problem : 'Please give an amount.');
-    const litres = read.inner;
+    const litres = read.siValue;
     setProblem(undefined);
     const at = when.read();
     if (at === undefined) return undefined;
@@ -179,7 +179,7 @@ export function WateringDialog({ bag, isOpen, onClose, onDone }: EntryDialogProp
           asEntered: amount.trim(),
         },
       ],
-      `drink at ${bag.container.label}`,
+      `watering at ${bag.container.label}`,
     );
     close();
     onDone?.();
@@ -187,7 +187,7 @@ export function WateringDialog({ bag, isOpen, onClose, onDone }: EntryDialogProp
   };
   return (
     <FormDialog
-      title={`A drink for ${titleOf(bag)}`}
+      title={`Water ${titleOf(bag)}`}
       isOpen={isOpen}
       onClose={close}
       onSubmit={() => void submit()}
@@ -202,7 +202,7 @@ export function WateringDialog({ bag, isOpen, onClose, onDone }: EntryDialogProp
         error={problem !== undefined}
         helperText={
           problem ??
-          `As "5 L", "1 gal" or "½ can" (your ${measure.name} holds ${shown.show(measure.litres, 'water')}).`
+          `As "5 L", "1 gal" or "½ can" (your ${measure.name} holds ${unitFormat.show(measure.litres, 'water')}).`
         }
       />
       <FormControlLabel

@@ -4,7 +4,7 @@ import { feedFor } from '@rundel/core/feeding';
 import { checkDose, findProduct, PRODUCTS } from '@rundel/core/products';
 import { FEED_UNITS, isGivenInWater, type FeedUnit, type Product } from '@rundel/core/records';
 import { useMemo, useState } from 'react';
-import { measuresInUse, useGarden, useShown, type Bag } from '../store/index.ts';
+import { measuresInUse, useGarden, useUnitFormat, type Bag } from '../store/index.ts';
 import { AmountField } from './AmountField.tsx';
 import { waterRule } from '../text/amount-rules.ts';
 import { readAmount } from '../text/amount-text.ts';
@@ -22,7 +22,7 @@ export function feedsIn(
   return [...own.filter((g) => !g.binnedAt), ...PRODUCTS].filter((g) => g.feed !== undefined);
 }
 
-const UNIT_CHOICES = FEED_UNITS.map((id) => ({ id, words: UNIT_WORDS[id][1] }));
+const UNIT_CHOICES = FEED_UNITS.map((id) => ({ id, label: UNIT_WORDS[id][1] }));
 const FEED_WATER_LITRES = 2;
 
 /** A feed of any product and amount, with its check against the label. */
@@ -39,23 +39,23 @@ export default function FeedDialog({
   onClose(): void;
 }) {
   const { clock, garden, record } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const feeds = useMemo(() => feedsIn(garden.products), [garden.products]);
   const [chosen, setChosen] = useState(productId ?? 'tomato-liquid');
   const product = feeds.find((g) => g.id === chosen) ?? (feeds[0] as Product);
   const dose = product.feed?.dose;
   const partner = findProduct(product.feed?.partnerId ?? '', garden.products);
-  const [water, setWater] = useState(() => shown.show(FEED_WATER_LITRES, 'water'));
-  const readWater = readAmount(water, waterRule(shown.system, measuresInUse(garden)));
+  const [water, setWater] = useState(() => unitFormat.show(FEED_WATER_LITRES, 'water'));
+  const readWater = readAmount(water, waterRule(unitFormat.system, measuresInUse(garden)));
   const inWater = product.feed !== undefined && isGivenInWater(product.feed.form);
-  const litres = readWater.kind === 'given' ? readWater.inner : FEED_WATER_LITRES;
+  const litres = readWater.kind === 'given' ? readWater.siValue : FEED_WATER_LITRES;
   const asLabel =
     dose &&
     feedFor(dose, {
       containerId: bag.container.id,
       waterLitres: litres,
       plants: Math.max(1, bag.occupants.length),
-      mixLitres: bag.body.fill.mixLitres,
+      mixLitres: bag.properties.fill.mixLitres,
     });
   const [typed, setTyped] = useState<{ amount: string; unit: FeedUnit }>();
   const amountText = typed?.amount ?? String(Math.round((asLabel?.amount ?? 1) * 10) / 10);
@@ -96,10 +96,10 @@ export default function FeedDialog({
           setChosen(id);
           setTyped(undefined);
         }}
-        options={feeds.map((g) => ({ id: g.id, words: g.name }))}
+        options={feeds.map((g) => ({ id: g.id, label: g.name }))}
         help={
           dose &&
-          `Its label: ${doseWords(dose, shown.system)}${partner ? `, and as much ${midSentence(partner.name)}` : ''}.`
+          `Its label: ${doseWords(dose, unitFormat.system)}${partner ? `, and as much ${midSentence(partner.name)}` : ''}.`
         }
       />
       {inWater && (
@@ -109,7 +109,7 @@ export default function FeedDialog({
           value={water}
           onChange={(e) => setWater(e.target.value)}
           error={problems.water !== undefined}
-          helperText={problems.water ?? 'It counts as a drink too.'}
+          helperText={problems.water ?? 'It counts as a watering too.'}
         />
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>

@@ -1,8 +1,8 @@
 import { Box } from '@mui/material';
-import { bodyOf } from '@rundel/core/garden-state';
+import { propertiesOf } from '@rundel/core/garden-state';
 import { CONTAINER_KINDS, containerKind } from '@rundel/core/bags';
 import { useMemo } from 'react';
-import { BagMark } from '../section/index.ts';
+import { BagIcon } from '../section/index.ts';
 
 /** Litres that stand for a kind in its mark. */
 const MARK_LITRES = 40;
@@ -10,11 +10,11 @@ const MARK_LITRES = 40;
 /** A kind of container, chosen by its outline and name; what it is stands below in a sentence. */
 export function KindPicker({ value, onChange }: { readonly value: string; onChange(kindId: string): void }) {
   const kind = containerKind(value);
-  const bodies = useMemo(
+  const propertiesById = useMemo(
     () =>
       CONTAINER_KINDS.map((each) => ({
         kind: each,
-        body: bodyOf(
+        properties: propertiesOf(
           {
             kindId: each.id,
             size: { by: 'label', litres: each.id === 'net-cup' ? 3 : MARK_LITRES },
@@ -38,7 +38,7 @@ export function KindPicker({ value, onChange }: { readonly value: string; onChan
           gap: 1,
         }}
       >
-        {bodies.map(({ kind: each, body }) => (
+        {propertiesById.map(({ kind: each, properties }) => (
           <Box
             key={each.id}
             component="label"
@@ -67,13 +67,13 @@ export function KindPicker({ value, onChange }: { readonly value: string; onChan
               onChange={() => onChange(each.id)}
               style={{ position: 'absolute', opacity: 0 }}
             />
-            <BagMark body={body} water={undefined} plants={0} size={36} />
+            <BagIcon properties={properties} water={undefined} plants={0} size={36} />
             {each.name}
           </Box>
         ))}
       </Box>
       <Box aria-live="polite" sx={{ marginBlockStart: 1, color: 'text.secondary', fontSize: '0.92rem' }}>
-        {kind.words} {kind.drainage.words}
+        {kind.description} {kind.drainage.description}
       </Box>
     </Box>
   );

@@ -3,12 +3,12 @@ import type { Crop } from '@rundel/core/plants';
 import type { Assumed } from '@rundel/core/assumed';
 import { planUpright, type DepthLimit, type UprightPlanting } from '@rundel/core/planting';
 import { type Seedling } from '@rundel/core/records';
-import { useShown } from '../store/index.ts';
+import { useUnitFormat } from '../store/index.ts';
 import { Remark } from './Remark.tsx';
-import { Worked, WorkedLines } from './Worked.tsx';
+import { HowCalculated, WorkedLines } from './HowCalculated.tsx';
 
 const LIMITS: Record<DepthLimit, string> = {
-  crown: 'what the school leaves above',
+  crown: 'what the practice leaves above',
   graft: 'the graft, which stays clear of the mix',
   'seed-leaves': 'the seed leaves',
   bag: 'the depth of the bag',
@@ -32,9 +32,9 @@ export function PlantingAdvice({
   /** the plant is in: say what it came to instead of what to do */
   readonly isDone?: boolean;
 }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const advice = planUpright(seedling, { depth: crop.depth, mixMillimetres, practiceId }, assumed);
-  const depth = (mm: number) => shown.show(mm, 'depth');
+  const depth = (mm: number) => unitFormat.show(mm, 'depth');
   const planting = advice.kind === 'upright' ? advice.planting : advice.instead;
   return (
     <Box>
@@ -52,37 +52,37 @@ export function PlantingAdvice({
       )}
       {planting && (isDone ? <Done planting={planting} /> : <Numbers planting={planting} crop={crop} />)}
       {planting && (
-        <Worked label="How this is worked out">
+        <HowCalculated label="How this is worked out">
           <WorkedLines
             lines={[
-              ['Plant above its root ball', shown.show(seedling.stemMillimetres, 'height')],
+              ['Plant above its root ball', unitFormat.show(seedling.stemMillimetres, 'height')],
               ['Root ball', depth(seedling.ballMillimetres)],
               ['Settled mix in the bag', depth(mixMillimetres)],
               ...(seedling.graftMillimetres === undefined
                 ? []
                 : ([['Graft above the ball', depth(seedling.graftMillimetres)]] as const)),
               ['Buried', depth(planting.buriedMillimetres)],
-              ['Stays above', shown.show(planting.aboveMillimetres, 'height')],
+              ['Stays above', unitFormat.show(planting.aboveMillimetres, 'height')],
               ['Mix left below the ball', depth(planting.belowBallMillimetres)],
             ]}
           />
           <Typography variant="body2" sx={{ marginBlockStart: 1 }}>
-            Decided by {LIMITS[planting.limit]}. {advice.practice ? `${advice.practice.words} ` : ''}
+            Decided by {LIMITS[planting.limit]}. {advice.practice ? `${advice.practice.description} ` : ''}
             {seedling.leafMillimetres
               ? 'Leaves as you measured them.'
               : crop.depth === 'stem-roots'
                 ? 'Leaf heights are a guess; measure them for a surer count.'
                 : ''}
           </Typography>
-        </Worked>
+        </HowCalculated>
       )}
     </Box>
   );
 }
 
 function Numbers({ planting, crop }: { readonly planting: UprightPlanting; readonly crop: Crop }) {
-  const shown = useShown();
-  const depth = (mm: number) => shown.show(mm, 'depth');
+  const unitFormat = useUnitFormat();
+  const depth = (mm: number) => unitFormat.show(mm, 'depth');
   const sentence =
     crop.depth === 'level'
       ? `Plant it level with its old surface, in a hole ${depth(planting.holeMillimetres)} deep. Its stem does not like to be buried.`
@@ -95,19 +95,19 @@ function Numbers({ planting, crop }: { readonly planting: UprightPlanting; reado
       : `Strip the lowest ${planting.stripLeaves === 1 ? 'leaf' : `${planting.stripLeaves} leaves`} first, cleanly.`;
   return (
     <Typography sx={{ fontSize: '1.1rem' }} data-testid="planting-advice">
-      <strong>{sentence}</strong> {strip} {shown.show(planting.aboveMillimetres, 'height')} stays above.
+      <strong>{sentence}</strong> {strip} {unitFormat.show(planting.aboveMillimetres, 'height')} stays above.
     </Typography>
   );
 }
 
 /** What the planting came to, for a plant that is in. */
 function Done({ planting }: { readonly planting: UprightPlanting }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   return (
     <Typography sx={{ fontSize: '1.1rem' }}>
       {planting.buriedMillimetres < 5
         ? 'It stands level with its old surface.'
-        : `${shown.show(planting.buriedMillimetres, 'depth')} of its stem should be under, with ${shown.show(planting.belowBallMillimetres, 'depth')} of mix below the ball.`}
+        : `${unitFormat.show(planting.buriedMillimetres, 'depth')} of its stem should be under, with ${unitFormat.show(planting.belowBallMillimetres, 'depth')} of mix below the ball.`}
     </Typography>
   );
 }

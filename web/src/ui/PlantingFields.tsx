@@ -5,7 +5,7 @@ import { Controller, useFormContext, useWatch } from 'react-hook-form';
 import { AmountField } from './AmountField.tsx';
 import { CROP_CHOICES, PRACTICE_CHOICES, practiceWords } from './choices.tsx';
 import { DayField } from './DayField.tsx';
-import { useGarden, useShown } from '../store/index.ts';
+import { useGarden, useUnitFormat } from '../store/index.ts';
 import type { PlantingFormValues } from './planting-form.ts';
 
 const two = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 } as const;
@@ -22,7 +22,7 @@ export function PlantingFields({
   readonly hasNames?: boolean;
 }) {
   const { garden, clock } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const { register, control, setValue, formState } = useFormContext<PlantingFormValues>();
   const { errors } = formState;
   const [cropId, varietyName] = useWatch({ control, name: ['cropId', 'varietyName'] });
@@ -52,7 +52,7 @@ export function PlantingFields({
               select
               label="Habit"
               {...field}
-              helperText={crop.habits.find((h) => h.id === field.value)?.words}
+              helperText={crop.habits.find((h) => h.id === field.value)?.description}
             >
               {crop.habits.map((habit) => (
                 <MenuItem key={habit.id} value={habit.id}>
@@ -117,7 +117,7 @@ export function PlantingFields({
           error={errors.ball !== undefined}
           helperText={
             errors.ball?.message ??
-            `Empty: ${shown.show(crop.ball.heightMillimetres, 'depth')}, as from a usual pot.`
+            `Empty: ${unitFormat.show(crop.ball.heightMillimetres, 'depth')}, as from a usual pot.`
           }
         />
         {crop.depth === 'stem-roots' && (

@@ -11,7 +11,7 @@ export function Select<Id extends string>({
 }: {
   readonly label: string;
   readonly value: Id;
-  readonly options: readonly { readonly id: NoInfer<Id>; readonly words: string }[];
+  readonly options: readonly { readonly id: NoInfer<Id>; readonly label: string }[];
   onChange(id: NoInfer<Id>): void;
   readonly help?: string | undefined;
   readonly problem?: string | undefined;
@@ -28,7 +28,7 @@ export function Select<Id extends string>({
     >
       {options.map((option) => (
         <MenuItem key={option.id} value={option.id}>
-          {option.words}
+          {option.label}
         </MenuItem>
       ))}
     </TextField>

@@ -1,23 +1,29 @@
 import { Typography } from '@mui/material';
-import type { BagBody } from '@rundel/core/garden-state';
+import type { BagProperties } from '@rundel/core/garden-state';
 import { againstClass } from '@rundel/core/bags';
 import { type Size } from '@rundel/core/records';
 import { cropOf, habitFigures, habitOf } from '@rundel/core/plants';
 import { fitOf, pillowStations, spanFor, type Fit } from '@rundel/core/planting';
 import { Link } from 'react-router';
-import { useGarden, useShown } from '../store/index.ts';
+import { useGarden, useUnitFormat } from '../store/index.ts';
 
 /** Where a measured container falls outside the class that it was sold as: said, and nothing more. */
-export function ClassRemark({ size, body }: { readonly size: Size; readonly body: BagBody }) {
-  const shown = useShown();
+export function ClassRemark({
+  size,
+  properties,
+}: {
+  readonly size: Size;
+  readonly properties: BagProperties;
+}) {
+  const unitFormat = useUnitFormat();
   if (size.by !== 'measured' || size.class === undefined) return null;
-  const against = againstClass(body.real.litres.likely, size.class);
-  const span = shown.range(against.low, against.high, 'bag');
+  const against = againstClass(properties.real.litres.likely, size.class);
+  const span = unitFormat.range(against.low, against.high, 'bag');
   return (
     <Typography sx={{ marginBlockStart: 1 }}>
       {against.kind === 'inside'
         ? `That is a ${size.class} as it should be: ${span}.`
-        : `Sold as ${size.class}, which is ${span}: by your measure it holds ${shown.show(against.litresOff, 'bag')} ${
+        : `Sold as ${size.class}, which is ${span}: by your measure it holds ${unitFormat.show(against.litresOff, 'bag')} ${
             against.kind === 'below' ? 'too little' : 'more'
           }.`}
     </Typography>
@@ -34,12 +40,12 @@ const WORDS: Record<Fit, string> = {
 
 /** How the nominal size suits the plant; a remark, whatever it says. */
 export function SizeRemark({
-  body,
+  properties,
   cropId,
   habitId,
   plants,
 }: {
-  readonly body: BagBody;
+  readonly properties: BagProperties;
   readonly cropId: string;
   readonly habitId: string;
   readonly plants: number;
@@ -47,16 +53,16 @@ export function SizeRemark({
   const { garden } = useGarden();
   const habit = habitOf(cropId, habitId);
   const crop = cropOf(cropId);
-  if (body.kind.isClosed || body.kind.id === 'ring-pillow') {
+  if (properties.kind.isClosed || properties.kind.id === 'ring-pillow') {
     const room = pillowStations(
-      body.real.litres.likely,
+      properties.real.litres.likely,
       habitFigures(cropId, habit, garden.settings.assumptions),
-      body.assumed,
+      properties.assumed,
     );
     return (
       <Typography sx={{ marginBlockStart: 1 }}>
         It has room for {room} {crop.name.toLowerCase()} {room === 1 ? 'plant' : 'plants'} of this habit
-        {plants > room ? '; more of them will drink it dry sooner' : ''}.{' '}
+        {plants > room ? '; more of them will use it up sooner' : ''}.{' '}
         <Link to="/bench/size" style={{ color: 'inherit' }}>
           All sizes
         </Link>
@@ -65,7 +71,7 @@ export function SizeRemark({
   }
   return (
     <Typography sx={{ marginBlockStart: 1 }}>
-      {WORDS[fitOf(body.nominalGallons / plants, spanFor(habit))]}{' '}
+      {WORDS[fitOf(properties.nominalGallons / plants, spanFor(habit))]}{' '}
       <Link to="/bench/size" style={{ color: 'inherit' }}>
         All sizes
       </Link>

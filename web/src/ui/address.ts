@@ -12,14 +12,14 @@ type Change = Readonly<Record<string, string | undefined>>;
  */
 export function useAddress(): readonly [URLSearchParams, (change: Change) => void] {
   const [params, setParams] = useSearchParams();
-  const [shown, setShown] = useState(params);
+  const [unitFormat, setShown] = useState(params);
   // it may have been changed by a link or the way back; what is still to be drawn stands in the address already
   useEffect(() => setShown(new URLSearchParams(location.search)), [params]);
   const change = (fields: Change) => {
     setShown((now) => withFields(now, fields));
     setParams(withFields(new URLSearchParams(location.search), fields), { replace: true });
   };
-  return [shown, change];
+  return [unitFormat, change];
 }
 
 function withFields(params: URLSearchParams, fields: Change): URLSearchParams {

@@ -4,12 +4,12 @@ import imported from 'react-apexcharts';
 // the package is CommonJS: bundlers differ in whether its default export is unwrapped
 export const Chart = 'default' in imported ? (imported.default as typeof imported) : imported;
 
-/** A colour of the look that is on, by its variable. */
+/** A colour of the check that is on, by its variable. */
 export function themeColour(token: string): string {
   return getComputedStyle(document.documentElement).getPropertyValue(token).trim();
 }
 
-/** What all charts have in common: days along the foot, the look's ink and lines, nothing that moves or zooms. */
+/** What all charts have in common: days along the foot, the check's ink and lines, nothing that moves or zooms. */
 export function chartGround(themeName: string): Pick<ApexOptions, 'theme' | 'grid'> & {
   readonly chart: NonNullable<ApexOptions['chart']>;
   readonly xaxis: NonNullable<ApexOptions['xaxis']>;

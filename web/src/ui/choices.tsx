@@ -25,9 +25,9 @@ export const COVER_WORDS = {
   heated: 'Under glass or film, heated',
 } as const;
 
-export const COVER_CHOICES = Object.entries(COVER_WORDS).map(([cover, words]) => (
+export const COVER_CHOICES = Object.entries(COVER_WORDS).map(([cover, label]) => (
   <MenuItem key={cover} value={cover}>
-    {words}
+    {label}
   </MenuItem>
 ));
 
@@ -37,9 +37,9 @@ export const PRACTICE_CHOICES = DEPTH_PRACTICES.map((practice) => (
   </MenuItem>
 ));
 
-/** What a school of depth says, in its own words. */
+/** What a practice of depth says, in its own words. */
 export function practiceWords(id: string): string | undefined {
-  return DEPTH_PRACTICES.find((practice) => practice.id === id)?.words;
+  return DEPTH_PRACTICES.find((practice) => practice.id === id)?.description;
 }
 
 /** The supports to choose from; those that would not stand in a bag are left out. */

@@ -9,9 +9,10 @@ export function useDrierPlant(
   bag: Bag,
 ): { readonly plant: string; readonly times: number; readonly visits: number } | undefined {
   const { live } = useGarden();
-  const { body, container, occupants } = bag;
+  const { properties, container, occupants } = bag;
   return useMemo(() => {
-    const found = occupants.length > 1 ? drierPlant(entriesAt(live, container.id), body.assumed) : undefined;
+    const found =
+      occupants.length > 1 ? drierPlant(entriesAt(live, container.id), properties.assumed) : undefined;
     return found && { ...found, plant: plantWords(found.stationId, occupants) };
-  }, [body.assumed, container.id, live, occupants]);
+  }, [properties.assumed, container.id, live, occupants]);
 }

@@ -1,5 +1,11 @@
 import { dayOf } from '@rundel/core/calendar';
-import { type Draft, isGivenInWater, type FeedAmount, type Product, type LabelDose } from '@rundel/core/records';
+import {
+  type Draft,
+  isGivenInWater,
+  type FeedAmount,
+  type Product,
+  type LabelDose,
+} from '@rundel/core/records';
 import { adviseFeed, feedFor, type FeedAdvice, type StepState } from '@rundel/core/feeding';
 import { findProduct } from '@rundel/core/products';
 import type { Bag, FeedingNow } from '../store/index.ts';
@@ -14,7 +20,7 @@ export interface FeedOffer {
   readonly advice: FeedAdvice;
 }
 
-/** What a feed goes with where the bag needs no drink, L for each plant: it has to be in some water. */
+/** What a feed goes with where the bag needs no watering, L for each plant: it has to be in some water. */
 export const FEED_LITRES = 1;
 
 /** What an offer comes to in so much water. */
@@ -23,7 +29,7 @@ export function offeredAmount(offer: FeedOffer, bag: Bag, waterLitres: number): 
     containerId: bag.container.id,
     waterLitres,
     plants: bag.occupants.length,
-    mixLitres: bag.body.fill.mixLitres,
+    mixLitres: bag.properties.fill.mixLitres,
   });
 }
 
@@ -47,7 +53,7 @@ export function feedOffers(
     const dose = state.step.dose ?? product?.feed?.dose;
     if (!product || !dose) return [];
     const nextOn = next === undefined ? undefined : dayOf(next);
-    const advice = adviseFeed(state, dayOf(now), { share, isWatered, nextOn }, bag.body.assumed);
+    const advice = adviseFeed(state, dayOf(now), { share, isWatered, nextOn }, bag.properties.assumed);
     if (advice.kind === 'not-yet') return [];
     const partnerId = product.feed?.partnerId;
     const partner = partnerId === undefined ? undefined : findProduct(partnerId, products);
@@ -109,7 +115,7 @@ export function fedDrafts(given: GivenFeed, at: string): Draft<'fed'>[] {
   }));
 }
 
-/** The same with the drink that its water is. */
+/** The same with the watering that its water is. */
 export function fedWithWatering(given: GivenFeed, at: string): Draft[] {
   const { bag, product, litres } = given;
   const into = intoOf(product);

@@ -10,8 +10,12 @@ export function gaugesWith(container: Pick<Container, 'gauges'>, next: Gauge): G
   return [...(container.gauges ?? []).filter((gauge) => gauge.kind !== next.kind), next];
 }
 
-/** A reading as a look in the diary. */
-export function readingCheck(kind: Gauge['kind'], value: number, deviceId: string): EntryOf<'check'>['check'] {
+/** A reading as a check in the diary. */
+export function readingCheck(
+  kind: Gauge['kind'],
+  value: number,
+  deviceId: string,
+): EntryOf<'check'>['check'] {
   return kind === 'scale'
     ? { method: 'scale', kilograms: value, deviceId }
     : { method: 'probe', reading: value, deviceId };

@@ -30,7 +30,10 @@ export interface PlantingFormResult {
   readonly seedling: Seedling;
   readonly practiceId: string | undefined;
   /** how it goes in, where that was worked out; upright otherwise */
-  readonly plantingMethod?: Pick<EntryOf<'planted'>, 'plantingMethodId' | 'levelMillimetres' | 'buriedMillimetres'>;
+  readonly plantingMethod?: Pick<
+    EntryOf<'planted'>,
+    'plantingMethodId' | 'levelMillimetres' | 'buriedMillimetres'
+  >;
 }
 
 export function emptyPlantingForm(today: string, practiceId: string): PlantingFormValues {
@@ -116,7 +119,7 @@ export function plantingFormSchema(system: UnitSystem, today: string) {
         isOptional,
       });
       if (read.kind === 'refused') say(path, read.problem);
-      return read.kind === 'given' ? read.inner : undefined;
+      return read.kind === 'given' ? read.siValue : undefined;
     };
     const stemMillimetres = height('stem', 20, 1500, false) ?? 300;
     const ballMillimetres = height('ball', 20, 400, true) ?? crop.ball.heightMillimetres;
@@ -171,7 +174,7 @@ function readLeaves(
       say('leaves', `"${part}" does not read as a height. Write them with spaces: 6 11 16.`);
       return undefined;
     }
-    heights.push(read.inner);
+    heights.push(read.siValue);
   }
   return heights;
 }

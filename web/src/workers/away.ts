@@ -14,7 +14,7 @@ export async function planAwayInWorker(
   now: string,
   question: AwayQuestion,
   seed: number,
-  tell: (share: number) => void,
+  onProgress: (share: number) => void,
   signal: AbortSignal,
 ): Promise<AwayPlan> {
   const worker = new Worker(new URL('./away.worker.ts', import.meta.url), { type: 'module', name: 'away' });
@@ -23,7 +23,7 @@ export async function planAwayInWorker(
       signal.addEventListener('abort', () => reject(new DOMException('No longer wanted.', 'AbortError')));
       worker.addEventListener('error', (event) => reject(new Error(event.message)));
       void wrap<AwayApi>(worker)
-        .plan(garden, containers, now, question, seed, proxy(tell))
+        .plan(garden, containers, now, question, seed, proxy(onProgress))
         .then(resolve, reject);
     });
   } finally {

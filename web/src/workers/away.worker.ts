@@ -17,21 +17,21 @@ export const api = {
     now: string,
     question: AwayQuestion,
     seed: number,
-    tell: (share: number) => void,
+    onProgress: (share: number) => void,
   ): AwayPlan {
     const known = knownWeather(garden.entries);
     const site = siteOf(garden.settings);
     const assumed = resolveAssumed(garden.settings.assumptions);
     const bags = containers.flatMap((container): AwayBag[] => {
       try {
-        const { bag, body, belief } = waterCase(garden, container, now, garden.entries);
-        return [{ containerId: container.id, bag, belief, assumed: body.assumed }];
+        const { bag, properties, belief } = waterCase(garden, container, now, garden.entries);
+        return [{ containerId: container.id, bag, belief, assumed: properties.assumed }];
       } catch {
         return [];
       }
     });
     const climate = { model: fitWeather(known, site, assumed.normalSpread), known };
-    return planAway(bags, question, climate, seed, tell, assumed);
+    return planAway(bags, question, climate, seed, onProgress, assumed);
   },
 };
 

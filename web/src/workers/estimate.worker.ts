@@ -1,7 +1,7 @@
 import {
   bagFeeding,
   bagWater,
-  bodyOf,
+  propertiesOf,
   FilterMemory,
   warmthOf,
   type BagFeeding,
@@ -71,12 +71,12 @@ export const api = {
     const warmth = warmthOf(garden.entries, garden.settings);
     return bags.map(({ container, moves }) => {
       try {
-        const body = bodyOf(container, garden);
+        const properties = propertiesOf(container, garden);
         // the ledger is a function, and cannot be sent
         const { ledger: _, ...rest } = bagFeeding(
           garden,
           container,
-          body,
+          properties,
           garden.entries,
           today,
           warmth,
@@ -93,8 +93,8 @@ export const api = {
   bagLedger(garden: Garden, container: Container, today: string, moves: Moves): BagLedger | FailedWater {
     try {
       const warmth = warmthOf(garden.entries, garden.settings);
-      const body = bodyOf(container, garden);
-      const ledger = bagFeeding(garden, container, body, garden.entries, today, warmth, moves).ledger();
+      const properties = propertiesOf(container, garden);
+      const ledger = bagFeeding(garden, container, properties, garden.entries, today, warmth, moves).ledger();
       return { days: ledger.runs, today: ledger.today, verdicts: ledger.verdicts };
     } catch (cause) {
       return failed(container.id, cause);

@@ -68,7 +68,7 @@ export const FABRIC = {
   holdsCane: true,
   drainage: {
     by: 'walls',
-    words: 'Drains and breathes all round: no holes are needed.',
+    description: 'Drains and breathes all round: no holes are needed.',
     canBeRaised: false,
   },
   seasons: lasts(4, 2, 7),
@@ -81,7 +81,7 @@ export const RIGID = {
   holdsCane: true,
   drainage: {
     by: 'base-holes',
-    words: 'Holes in the base, or low in the side, which keeps a wet reserve below them.',
+    description: 'Holes in the base, or low in the side, which keeps a wet reserve below them.',
     canBeRaised: true,
   },
   seasons: lasts(8, 4, 15),
@@ -93,7 +93,7 @@ export const FILM = {
   isClosed: false,
   drainage: {
     by: 'slits',
-    words: 'Cut slits low in the sides; a few centimetres up they keep a wet reserve.',
+    description: 'Cut slits low in the sides; a few centimetres up they keep a wet reserve.',
     canBeRaised: true,
   },
   seasons: lasts(1, 1, 2),

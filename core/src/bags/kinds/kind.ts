@@ -17,7 +17,7 @@ export type Dimensions = Readonly<Record<string, number>>;
 export interface Drainage {
   readonly by: 'walls' | 'base-holes' | 'slits' | 'open-base' | 'overflow';
   /** where and why, in a sentence */
-  readonly words: string;
+  readonly description: string;
   /** holes can be made up the side, which keeps a wet reserve below them */
   readonly canBeRaised: boolean;
 }
@@ -52,7 +52,7 @@ export interface ContainerKind {
   /** after a size, in lists: "38 L round fabric" */
   readonly short: string;
   /** what it is, in the words of a person who has one */
-  readonly words: string;
+  readonly description: string;
   readonly type: 'bag' | 'pot' | 'trough' | 'bed';
   readonly wall: 'fabric' | 'plastic' | 'film' | 'boards';
   readonly corners: 'square' | 'rounded';

@@ -48,7 +48,7 @@ export const ringInPillow: ContainerKind = {
   id: 'ring-pillow',
   name: 'Ring or bottomless pot in a pillow bag',
   short: 'ring in a pillow bag',
-  words: 'Gains depth: roots first in the ring, then in the bag. Feed and water can go to either.',
+  description: 'Gains depth: roots first in the ring, then in the bag. Feed and water can go to either.',
   type: 'bag',
   corners: 'rounded',
   holdsCane: false,

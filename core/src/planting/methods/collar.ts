@@ -3,13 +3,13 @@ import { cannot, cylinderLitres, holeOf, sinks } from './measures.ts';
 import type { PlantingTask, PlantingMethod } from './planting-method.ts';
 
 /**
- * A bottomless pot or collar on the bag gains the depth that the mix lacks. For the school that keeps the neck dry it is
+ * A bottomless pot or collar on the bag gains the depth that the mix lacks. For the practice that keeps the neck dry it is
  * the plant's own pot with the base cut off: the ball stands in it, and nothing of the stem is covered.
  */
 export const collar: PlantingMethod = {
   id: 'collar',
   name: 'Bottomless pot or collar',
-  words: 'A pot without its base, pressed into the top, gives the depth that the bag lacks.',
+  description: 'A pot without its base, pressed into the top, gives the depth that the bag lacks.',
   plan(task) {
     const { seedling, crop, site, assumed } = task;
     if (crop.depth === 'level') return cannot('collar', { places: 'wrong-crop', remedies: ['upright'] });

@@ -19,17 +19,26 @@ export {
   type PlantingMethod,
 } from './planting-method.ts';
 
-/** Every way, in the order in which they are offered. */
-export const PLANTING_METHODS: readonly PlantingMethod[] = [upright, trench, collar, ring, lowStart, netCup, seed];
+/** Every planting method, in the order in which they are offered. */
+export const PLANTING_METHODS: readonly PlantingMethod[] = [
+  upright,
+  trench,
+  collar,
+  ring,
+  lowStart,
+  netCup,
+  seed,
+];
 
 /**
- * The way with an id.
+ * The planting method with an id.
  *
  * @throws RundelError `unknown-name`
  */
 export function plantingMethodOf(id: PlantingMethodId): PlantingMethod {
   const plantingMethod = PLANTING_METHODS.find((w) => w.id === id);
-  if (!plantingMethod) throw new RundelError('unknown-name', 'way', id, PLANTING_METHODS.map((w) => w.id).join(', '));
+  if (!plantingMethod)
+    throw new RundelError('unknown-name', 'way', id, PLANTING_METHODS.map((w) => w.id).join(', '));
   return plantingMethod;
 }
 
@@ -56,7 +65,9 @@ export function plantingMethodsFor(task: PlantingTask): readonly PlantingOutcome
   );
   const rank = (o: PlantingOutcome) => {
     const id = o.kind === 'planned' ? o.plan.plantingMethodId : o.plantingMethodId;
-    return (o.kind === 'planned' ? 0 : 100) + (id === first ? -1 : PLANTING_METHODS.findIndex((w) => w.id === id));
+    return (
+      (o.kind === 'planned' ? 0 : 100) + (id === first ? -1 : PLANTING_METHODS.findIndex((w) => w.id === id))
+    );
   };
   return [...outcomes].sort((a, b) => rank(a) - rank(b));
 }

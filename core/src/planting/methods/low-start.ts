@@ -32,14 +32,18 @@ export function topUpsFrom(
 }
 
 /** Plants upright at a lower level and tops up from there. */
-export function startLowAt(plantingMethodId: PlantingMethodId, task: PlantingTask, startMillimetres: number): PlantingOutcome {
+export function startLowAt(
+  plantingMethodId: PlantingMethodId,
+  task: PlantingTask,
+  startMillimetres: number,
+): PlantingOutcome {
   const { seedling, crop, site, assumed } = task;
   const { graftMillimetres } = seedling;
   const { practiceId } = site;
   const missing = site.mixMillimetres - startMillimetres;
   const place = { depth: crop.depth, mixMillimetres: startMillimetres, practiceId };
   const advice = planUpright(seedling, place, assumed);
-  // where the level is too low for the school, as deep as it goes: the rest is buried by the top-ups
+  // where the level is too low for the practice, as deep as it goes: the rest is buried by the top-ups
   const planting = advice.kind === 'upright' ? advice.planting : advice.instead;
   if (!planting) {
     return cannot(plantingMethodId, {
@@ -79,7 +83,7 @@ export function startLowAt(plantingMethodId: PlantingMethodId, task: PlantingTas
 export const lowStart: PlantingMethod = {
   id: 'low-start',
   name: 'Low, and topped up',
-  words: 'In a part-filled bag with its sides rolled down; more mix follows as it grows.',
+  description: 'In a part-filled bag with its sides rolled down; more mix follows as it grows.',
   plan(task) {
     const { seedling, crop, site, assumed } = task;
     if (crop.depth === 'level') return cannot('low-start', { places: 'wrong-crop', remedies: ['upright'] });
@@ -106,7 +110,7 @@ export const lowStart: PlantingMethod = {
 export const ring: PlantingMethod = {
   id: 'ring',
   name: 'In a ring, filled a third first',
-  words: 'The ring gets a third of its mix now, the rest as the plant grows.',
+  description: 'The ring gets a third of its mix now, the rest as the plant grows.',
   plan(task) {
     const { site, crop, assumed } = task;
     if (!site.ring) return cannot('ring', { places: 'wrong-bag', remedies: ['collar', 'upright'] });

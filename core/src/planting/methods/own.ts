@@ -16,7 +16,7 @@ export interface OwnPlanting {
 export type PlantingRemark = 'graft-under' | 'ball-on-base' | 'little-crown' | 'much-to-top-up';
 
 /**
- * A planting with the grower's own depth, level or collar in place of the worked-out ones: never refused for a school's
+ * A planting with the grower's own depth, level or collar in place of the worked-out ones: never refused for a practice's
  * sake, and with a remark where it would matter.
  */
 export function planWith(
@@ -35,7 +35,8 @@ export function planWith(
     stem.buriedMillimetres + missing > graftMillimetres - task.assumed.graftMargin + 0.5
   )
     remarks.push('graft-under');
-  if (plantingMethod.id !== 'net-cup' && plantingMethod.id !== 'seed' && belowBallMillimetres < 1) remarks.push('ball-on-base');
+  if (plantingMethod.id !== 'net-cup' && plantingMethod.id !== 'seed' && belowBallMillimetres < 1)
+    remarks.push('ball-on-base');
   if (stem.limit !== 'level' && stem.aboveMillimetres < Math.min(60, task.seedling.stemMillimetres / 4))
     remarks.push('little-crown');
   if (missing > 250) remarks.push('much-to-top-up');
@@ -77,7 +78,9 @@ function ownOutcome(plantingMethod: PlantingMethod, task: PlantingTask, own: Own
   }
   if (plantingMethod.id === 'low-start' || plantingMethod.id === 'ring') {
     const outcome =
-      levelMillimetres === undefined ? plantingMethod.plan(task) : startLowAt(plantingMethod.id, task, levelMillimetres);
+      levelMillimetres === undefined
+        ? plantingMethod.plan(task)
+        : startLowAt(plantingMethod.id, task, levelMillimetres);
     if (outcome.kind !== 'planned' || buriedMillimetres === undefined) return outcome;
     const { levelMillimetres: level } = outcome.plan;
     const planting = plantingAtDepth(seedling, buriedMillimetres, level, assumed);

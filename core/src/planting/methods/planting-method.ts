@@ -4,7 +4,7 @@ import type { Crop, HeightBelief, Reaching } from '../../plants/index.ts';
 import type { StemFigures } from '../depth.ts';
 import type { Seedling, PlantingMethodId } from '../../records/index.ts';
 
-/** The place that a seedling goes to: the bag as far as planting is concerned, and the school in use. */
+/** The place that a seedling goes to: the bag as far as planting is concerned, and the practice in use. */
 export interface PlantingSite {
   readonly solid: Solid;
   /** settled mix, mm above the lowest mix */
@@ -107,10 +107,10 @@ export type PlantingOutcome =
   | { readonly kind: 'planned'; readonly plan: PlantingPlan }
   | { readonly kind: 'cannot'; readonly plantingMethodId: PlantingMethodId; readonly obstacle: Obstacle };
 
-/** A way of planting as data. To add one: write it in a file beside this one and list it in `ways/index.ts`. */
+/** A planting method as data. To add one: write it in a file beside this one and list it in `ways/index.ts`. */
 export interface PlantingMethod {
   readonly id: PlantingMethodId;
   readonly name: string;
-  readonly words: string;
+  readonly description: string;
   plan(task: PlantingTask): PlantingOutcome;
 }

@@ -11,7 +11,7 @@ import type { PlantingMethod } from './planting-method.ts';
 export const trench: PlantingMethod = {
   id: 'trench',
   name: 'Laid in a trench',
-  words: 'The ball on its side, the stem along the bag, only the top bent up.',
+  description: 'The ball on its side, the stem along the bag, only the top bent up.',
   plan(task) {
     const { seedling, crop, site, assumed } = task;
     if (crop.depth === 'level') return cannot('trench', { places: 'wrong-crop', remedies: ['upright'] });

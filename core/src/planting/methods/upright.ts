@@ -2,17 +2,18 @@ import { planUpright, type UprightPlanting } from '../depth.ts';
 import { cannot, holeOf, sinks } from './measures.ts';
 import type { PlantingPlan, PlantingTask, Remedy, PlantingMethod } from './planting-method.ts';
 
-/** Straight down, as deep as the school says. */
+/** Straight down, as deep as the practice says. */
 export const upright: PlantingMethod = {
   id: 'upright',
   name: 'Upright',
-  words: 'Straight down in a hole.',
+  description: 'Straight down in a hole.',
   plan(task) {
     const { seedling, crop, site, assumed } = task;
     const { mixMillimetres, practiceId } = site;
     const advice = planUpright(seedling, { depth: crop.depth, mixMillimetres, practiceId }, assumed);
     if (advice.kind === 'does-not-fit') {
-      const others: readonly Remedy[] = crop.depth === 'level' ? [] : ['trench', 'collar', 'gentler-practice'];
+      const others: readonly Remedy[] =
+        crop.depth === 'level' ? [] : ['trench', 'collar', 'gentler-practice'];
       return cannot('upright', {
         places: advice.instead ? 'mix-too-shallow' : 'ball-too-tall',
         hasMillimetres: advice.mixMillimetres,

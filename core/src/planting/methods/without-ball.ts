@@ -6,7 +6,7 @@ import type { PlantingMethod } from './planting-method.ts';
 export const netCup: PlantingMethod = {
   id: 'net-cup',
   name: 'Bare-rooted into a net cup',
-  words: 'Rinse the roots bare, hold the neck at the rim, let them hang through the net.',
+  description: 'Rinse the roots bare, hold the neck at the rim, let them hang through the net.',
   plan({ seedling, site, assumed }) {
     if (site.netGapMillimetres === undefined)
       return cannot('net-cup', { places: 'wrong-bag', remedies: ['upright'] });
@@ -35,7 +35,7 @@ const LEAST_MIX_FOR_SEED = 80;
 export const seed: PlantingMethod = {
   id: 'seed',
   name: 'Seed, sown in place',
-  words: 'A few seeds to a station, thinned to the best.',
+  description: 'A few seeds to a station, thinned to the best.',
   plan({ crop, site }) {
     if (site.mixMillimetres < LEAST_MIX_FOR_SEED) {
       return cannot('seed', {

@@ -14,7 +14,7 @@ export interface SizeSpan {
   readonly from: number;
   readonly ease: number;
   readonly most: number;
-  /** what the chosen school recommends */
+  /** what the chosen practice recommends */
   readonly recommended: { readonly low: number; readonly high: number };
 }
 
@@ -103,9 +103,9 @@ export function pillowStations(
 /** What a hot day asks of a bag with grown plants. */
 export interface HotDay {
   readonly usedLitres: Range;
-  /** what it can give before a drink is wanted, L */
+  /** what it can give before it wants water, L */
   readonly givesLitres: number;
-  /** drinks a day that it would want */
+  /** waterings a day that it would want */
   readonly waterings: Range;
 }
 
@@ -114,7 +114,7 @@ const TENTH = 1.2816;
 
 /**
  * A hot day in high summer for a bag with grown plants: what they use by FAO-56 (Kc × ETo × canopy, and evaporation),
- * what the bag gives between full and the refill point, and so how many drinks the day wants.
+ * what the bag gives between full and the refill point, and so how many waterings the day wants.
  *
  * @param bag its plants are taken as grown, whenever they were planted
  */

@@ -1,39 +1,43 @@
-/** A school of bag sizes: which part of the span that works it aims for. */
+/** A practice of bag sizes: which part of the span that works it aims for. */
 export interface SizingPractice {
   readonly id: 'even' | 'bigger' | 'smaller';
   readonly name: string;
-  readonly words: string;
+  readonly description: string;
 }
 
 export const SIZING_PRACTICES: readonly SizingPractice[] = [
   {
     id: 'even',
     name: 'What works',
-    words: 'From the size that works to the size beyond which more is of no use.',
+    description: 'From the size that works to the size beyond which more is of no use.',
   },
-  { id: 'bigger', name: 'Bigger', words: 'Because I forget to water: a big bag forgives a missed round.' },
+  {
+    id: 'bigger',
+    name: 'Bigger',
+    description: 'Because I forget to water: a big bag forgives a missed round.',
+  },
   {
     id: 'smaller',
     name: 'Smaller',
-    words: 'Because fabric prunes the roots at the wall, and I want to carry it.',
+    description: 'Because fabric prunes the roots at the wall, and I want to carry it.',
   },
 ];
 
 /** Why a bag may be a size smaller than is usual for the plant. */
 export const EXCEPTIONS = [
-  { id: 'short-late', words: 'a short, late crop' },
-  { id: 'picked-green', words: 'picked green' },
-  { id: 'carried', words: 'it must be carried' },
+  { id: 'short-late', description: 'a short, late crop' },
+  { id: 'picked-green', description: 'picked green' },
+  { id: 'carried', description: 'it must be carried' },
 ] as const;
 
 export type ExceptionId = (typeof EXCEPTIONS)[number]['id'];
 
 /** How often the grower can come with water, rounds a day. */
 export const WATERINGS = [
-  { id: 'twice-daily', words: 'twice a day', perDay: 2 },
-  { id: 'daily', words: 'once a day', perDay: 1 },
-  { id: 'second-day', words: 'every second day', perDay: 0.5 },
-  { id: 'twice-weekly', words: 'twice a week', perDay: 2 / 7 },
+  { id: 'twice-daily', label: 'twice a day', perDay: 2 },
+  { id: 'daily', label: 'once a day', perDay: 1 },
+  { id: 'second-day', label: 'every second day', perDay: 0.5 },
+  { id: 'twice-weekly', label: 'twice a week', perDay: 2 / 7 },
 ] as const;
 
 export type WateringId = (typeof WATERINGS)[number]['id'];

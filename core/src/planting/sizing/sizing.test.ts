@@ -90,7 +90,9 @@ describe('a hot day', () => {
 
   it('asks less of a covered bag, and more of one with more plants or less mix', () => {
     const base = hotDay(bag, [plant], DEFAULT_ASSUMED).waterings.likely;
-    expect(hotDay({ ...bag, underCover: true }, [plant], DEFAULT_ASSUMED).waterings.likely).toBeLessThan(base);
+    expect(hotDay({ ...bag, underCover: true }, [plant], DEFAULT_ASSUMED).waterings.likely).toBeLessThan(
+      base,
+    );
     expect(hotDay(bag, [plant, plant], DEFAULT_ASSUMED).waterings.likely).toBeGreaterThan(base);
     expect(hotDay({ ...bag, availableLitres: 4 }, [plant], DEFAULT_ASSUMED).waterings.likely).toBeGreaterThan(
       base,

@@ -16,7 +16,7 @@ export interface BagSizes {
 export interface Habit {
   readonly id: string;
   readonly name: string;
-  readonly words: string;
+  readonly description: string;
   /** height above the mix when it is done, mm */
   readonly fullHeightMillimetres: Assumption;
   /** shade it casts when grown, m² */

@@ -17,7 +17,7 @@ export const pepper: Crop = {
     {
       id: 'bush',
       name: 'Bush',
-      words: 'Branches after its first fork.',
+      description: 'Branches after its first fork.',
       fullHeightMillimetres: prior(750, 450, 1200, 'mm'),
       canopySquareMetres: prior(0.28, 0.15, 0.5, 'm²'),
       weeksToFull: prior(11, 8, 14, 'weeks'),
@@ -28,7 +28,7 @@ export const pepper: Crop = {
     {
       id: 'dwarf',
       name: 'Small-fruited, dwarf',
-      words: 'For pots and sills.',
+      description: 'For pots and sills.',
       fullHeightMillimetres: prior(400, 250, 600, 'mm'),
       canopySquareMetres: prior(0.12, 0.06, 0.25, 'm²'),
       weeksToFull: prior(9, 7, 12, 'weeks'),
@@ -56,7 +56,7 @@ export const aubergine: Crop = {
     {
       id: 'bush',
       name: 'Bush',
-      words: 'Heavy fruit; two or three canes.',
+      description: 'Heavy fruit; two or three canes.',
       fullHeightMillimetres: prior(900, 600, 1300, 'mm'),
       canopySquareMetres: prior(0.4, 0.2, 0.7, 'm²'),
       weeksToFull: prior(11, 8, 14, 'weeks'),
@@ -84,7 +84,7 @@ export const cucumber: Crop = {
     {
       id: 'climbing',
       name: 'Climbing',
-      words: 'Up a string or net.',
+      description: 'Up a string or net.',
       fullHeightMillimetres: prior(2000, 1500, 3000, 'mm'),
       canopySquareMetres: prior(0.65, 0.35, 1.1, 'm²'),
       weeksToFull: prior(8, 6, 11, 'weeks'),
@@ -95,7 +95,7 @@ export const cucumber: Crop = {
     {
       id: 'bush',
       name: 'Bush',
-      words: 'Short vines over the rim.',
+      description: 'Short vines over the rim.',
       fullHeightMillimetres: prior(500, 300, 800, 'mm'),
       canopySquareMetres: prior(0.4, 0.2, 0.7, 'm²'),
       weeksToFull: prior(7, 5, 9, 'weeks'),

@@ -6,7 +6,7 @@ export interface SupportKind {
   readonly name: string;
   /** beside a height in the drawing: "cage, above ground" */
   readonly short: string;
-  readonly words: string;
+  readonly description: string;
   /** stands on the mix itself (cane, stake, cage legs), in the ground, or hangs from above */
   readonly footing: 'in-mix' | 'on-floor' | 'from-above' | 'nowhere';
   /** the height above the mix that it usually holds, mm; a string holds as high as its wire */
@@ -14,16 +14,16 @@ export interface SupportKind {
   /** habits for which it was made: upright leaders, or plants that branch */
   readonly suits: 'leader' | 'bush' | 'either';
   /** it goes on before the plant fills it: later it would break shoots or spear roots */
-  readonly isForTheSameHour: boolean;
+  readonly mustGoInAtPlanting: boolean;
   /** only until the plant is bigger */
   readonly isForNow: boolean;
   /** how a stem is kept to it, and so what recurs */
-  readonly kept: 'wound' | 'tied' | 'tucked' | 'left';
+  readonly attachment: 'wound' | 'tied' | 'tucked' | 'left';
   /** how much work it is to put up, 1 to 3 */
   readonly work: number;
   /** weight at a plant, kg (*assumed*; a wire hangs from the house and not from the bag) */
   readonly kilograms: number;
-  /** what one school says of it */
+  /** what one practice says of it */
   readonly practice?: string;
 }
 
@@ -31,9 +31,9 @@ const kind = (
   id: SupportKindId,
   name: string,
   short: string,
-  words: string,
-  more: Omit<SupportKind, 'id' | 'name' | 'short' | 'words'>,
-): SupportKind => ({ id, name, short, words, ...more });
+  description: string,
+  more: Omit<SupportKind, 'id' | 'name' | 'short' | 'description'>,
+): SupportKind => ({ id, name, short, description, ...more });
 
 /** Every kind, in the order in which forms offer them. */
 export const SUPPORTS: readonly SupportKind[] = [
@@ -41,9 +41,9 @@ export const SUPPORTS: readonly SupportKind[] = [
     footing: 'nowhere',
     holdsMillimetres: { low: 0, high: 450 },
     suits: 'bush',
-    isForTheSameHour: false,
+    mustGoInAtPlanting: false,
     isForNow: false,
-    kept: 'left',
+    attachment: 'left',
     work: 0,
     kilograms: 0,
   }),
@@ -51,9 +51,9 @@ export const SUPPORTS: readonly SupportKind[] = [
     footing: 'from-above',
     holdsMillimetres: { low: 1200, high: 3000 },
     suits: 'leader',
-    isForTheSameHour: false,
+    mustGoInAtPlanting: false,
     isForNow: false,
-    kept: 'wound',
+    attachment: 'wound',
     work: 1,
     kilograms: 0,
     practice: 'Knotted under the ball at planting, or in a loose loop at the foot later: both hold.',
@@ -62,9 +62,9 @@ export const SUPPORTS: readonly SupportKind[] = [
     footing: 'in-mix',
     holdsMillimetres: { low: 600, high: 1800 },
     suits: 'leader',
-    isForTheSameHour: true,
+    mustGoInAtPlanting: true,
     isForNow: false,
-    kept: 'tied',
+    attachment: 'tied',
     work: 2,
     kilograms: 0.5,
   }),
@@ -72,9 +72,9 @@ export const SUPPORTS: readonly SupportKind[] = [
     footing: 'in-mix',
     holdsMillimetres: { low: 600, high: 1500 },
     suits: 'either',
-    isForTheSameHour: true,
+    mustGoInAtPlanting: true,
     isForNow: false,
-    kept: 'tied',
+    attachment: 'tied',
     work: 2,
     kilograms: 0.6,
   }),
@@ -82,9 +82,9 @@ export const SUPPORTS: readonly SupportKind[] = [
     footing: 'in-mix',
     holdsMillimetres: { low: 450, high: 1000 },
     suits: 'bush',
-    isForTheSameHour: true,
+    mustGoInAtPlanting: true,
     isForNow: false,
-    kept: 'tucked',
+    attachment: 'tucked',
     work: 1,
     kilograms: 1.8,
     practice: 'Some call cages the easiest of all, some the worst: they are quick, and hard to pick through.',
@@ -98,9 +98,9 @@ export const SUPPORTS: readonly SupportKind[] = [
       footing: 'in-mix',
       holdsMillimetres: { low: 900, high: 1800 },
       suits: 'either',
-      isForTheSameHour: true,
+      mustGoInAtPlanting: true,
       isForNow: false,
-      kept: 'tucked',
+      attachment: 'tucked',
       work: 3,
       kilograms: 4.1,
     },
@@ -109,9 +109,9 @@ export const SUPPORTS: readonly SupportKind[] = [
     footing: 'in-mix',
     holdsMillimetres: { low: 1200, high: 2000 },
     suits: 'leader',
-    isForTheSameHour: true,
+    mustGoInAtPlanting: true,
     isForNow: false,
-    kept: 'tucked',
+    attachment: 'tucked',
     work: 2,
     kilograms: 2.4,
   }),
@@ -124,9 +124,9 @@ export const SUPPORTS: readonly SupportKind[] = [
       footing: 'on-floor',
       holdsMillimetres: { low: 900, high: 1800 },
       suits: 'either',
-      isForTheSameHour: true,
+      mustGoInAtPlanting: true,
       isForNow: false,
-      kept: 'tied',
+      attachment: 'tied',
       work: 3,
       kilograms: 1.5,
     },
@@ -135,9 +135,9 @@ export const SUPPORTS: readonly SupportKind[] = [
     footing: 'on-floor',
     holdsMillimetres: { low: 700, high: 1500 },
     suits: 'either',
-    isForTheSameHour: true,
+    mustGoInAtPlanting: true,
     isForNow: false,
-    kept: 'tied',
+    attachment: 'tied',
     work: 1,
     kilograms: 1.5,
   }),
@@ -150,9 +150,9 @@ export const SUPPORTS: readonly SupportKind[] = [
       footing: 'in-mix',
       holdsMillimetres: { low: 200, high: 450 },
       suits: 'either',
-      isForTheSameHour: true,
+      mustGoInAtPlanting: true,
       isForNow: true,
-      kept: 'left',
+      attachment: 'left',
       work: 1,
       kilograms: 0.2,
     },
@@ -164,19 +164,19 @@ export function supportOf(id: SupportKindId): SupportKind {
   return SUPPORTS.find((s) => s.id === id) ?? (SUPPORTS[0] as SupportKind);
 }
 
-/** When supports go on, as schools. */
+/** When supports go on, as practices. */
 export const SUPPORT_PRACTICES = [
   {
     id: 'same-hour',
     name: 'In the same hour',
-    words: 'A cage goes on before the plant fills it, and canes do not spear roots later.',
+    description: 'A cage goes on before the plant fills it, and canes do not spear roots later.',
     fromDays: 0,
     toDays: 0,
   },
   {
     id: 'later',
     name: 'One to three weeks on',
-    words: 'Fleece fits meanwhile and the stem thickens; a short stick holds it against wind.',
+    description: 'Fleece fits meanwhile and the stem thickens; a short stick holds it against wind.',
     fromDays: 7,
     toDays: 21,
   },

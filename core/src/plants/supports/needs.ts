@@ -19,7 +19,7 @@ export interface HeldPlant {
 /** The longest length of each kind of cane that is sold, mm. */
 const SHORT_CANE = 900;
 
-/** What is wanted of a good, in its own unit, and how it came to that. */
+/** What is wanted of a product, in its own unit, and how it came to that. */
 export interface SupportNeed {
   readonly productId: string;
   readonly amount: number;
@@ -114,7 +114,7 @@ function takenBy(
  * What all plants together take of string, canes, caps, ties, cages, towers and frames; the shed's stock goes first.
  * String comes in whole metres; a frame serves all the plants of its bag, so pass it with one of them only.
  *
- * @param stock by good, in the good's own unit
+ * @param stock by good, in the product's own unit
  */
 export function supportNeeds(
   plants: readonly HeldPlant[],

@@ -34,7 +34,7 @@ export function tendingDue(
   today: Day,
   assumed: Assumed = DEFAULT_ASSUMED,
 ): TendingDue | undefined {
-  if (support.kept === 'left') return undefined;
+  if (support.attachment === 'left') return undefined;
   const top = daysToReach(belief, Math.max(1, topAboveMixMillimetres));
   const age = daysBetween(plantedOn, today);
   if (top.kind === 'reaches' && top.likely <= daysBetween(plantedOn, lastOn)) return undefined;
@@ -42,7 +42,7 @@ export function tendingDue(
   const rate = growthPerDay(belief, lastAge);
   const everyDays = Math.round(Math.min(RAREST, Math.max(OFTENEST, assumed.windEvery / Math.max(rate, 0.1))));
   return {
-    task: support.kept,
+    task: support.attachment,
     dueOn: addDays(lastOn, everyDays),
     everyDays,
     grownMillimetres: Math.max(0, rate * (age - lastAge)),

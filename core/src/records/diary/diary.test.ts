@@ -48,7 +48,11 @@ describe('what counts in a diary', () => {
 
   it('is in order of when things happened, not of when they were written down', () => {
     const late = check(1, { recordedAt: at(50) });
-    expect(ids(liveEntries([check(5), late, check(3)]))).toEqual(['ent_look001', 'ent_look003', 'ent_look005']);
+    expect(ids(liveEntries([check(5), late, check(3)]))).toEqual([
+      'ent_look001',
+      'ent_look003',
+      'ent_look005',
+    ]);
   });
 
   it('does not fall over entries that remove one another in a ring', () => {

@@ -7,7 +7,7 @@ import type { Entry } from './entry.ts';
  * removed gives way to what it replaced. Tombstones are not among the result.
  *
  * @example
- * liveEntries([look, { ...look, id: 'ent_correction', grade: 3, replaces: look.id }]).length
+ * liveEntries([check, { ...check, id: 'ent_correction', grade: 3, replaces: check.id }]).length
  * // => 1
  */
 export function liveEntries(entries: readonly Entry[]): LiveEntries {
@@ -24,16 +24,16 @@ type LiveEntries = readonly Exclude<Entry, { kind: 'removed' }>[];
 const remembered = new WeakMap<readonly Entry[], { readonly length: number; readonly live: LiveEntries }>();
 
 function whatCounts(entries: readonly Entry[]): LiveEntries {
-  const challengers = new Map<string, Entry[]>();
+  const superseders = new Map<string, Entry[]>();
   for (const entry of entries) {
     for (const target of entry.kind === 'removed'
       ? [entry.removes]
       : entry.replaces
         ? [entry.replaces]
         : []) {
-      const list = challengers.get(target);
+      const list = superseders.get(target);
       if (list) list.push(entry);
-      else challengers.set(target, [entry]);
+      else superseders.set(target, [entry]);
     }
   }
   const counts = new Map<string, boolean>();
@@ -42,14 +42,14 @@ function whatCounts(entries: readonly Entry[]): LiveEntries {
     if (known !== undefined) return known;
     // a ring of entries that remove one another can only come from a damaged file: the first one asked for counts
     counts.set(entry.id, true);
-    const live = !(challengers.get(entry.id) ?? []).some(isLive);
+    const live = !(superseders.get(entry.id) ?? []).some(isLive);
     counts.set(entry.id, live);
     return live;
   };
-  const rivals = latestCorrections(entries, isLive);
+  const latestCorrection = latestCorrections(entries, isLive);
   return entries
     .filter((e): e is Exclude<Entry, { kind: 'removed' }> => e.kind !== 'removed' && isLive(e))
-    .filter((e) => e.replaces === undefined || rivals.get(e.replaces) === e.id)
+    .filter((e) => e.replaces === undefined || latestCorrection.get(e.replaces) === e.id)
     .sort(byTime);
 }
 

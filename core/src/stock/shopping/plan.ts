@@ -11,7 +11,7 @@ export interface BagToFill {
   readonly amendments?: ReadonlyMap<string, number>;
 }
 
-/** So much of a good is wanted, in its own unit. */
+/** So much of a product is wanted, in its own unit. */
 export type Needs = ReadonlyMap<string, number>;
 
 /** What a set of bags takes in all: litres of ingredients, kilograms of amendments and lime. */
@@ -29,7 +29,7 @@ export function needsOf(bags: readonly BagToFill[], assumed: Assumed = DEFAULT_A
   return needs;
 }
 
-/** A pack of a good, its price perhaps unknown. */
+/** A pack of a product, its price perhaps unknown. */
 export interface KnownPack {
   readonly id: string;
   readonly productId: string;
@@ -56,7 +56,7 @@ export interface ShoppingList {
   readonly lines: readonly ShoppingLine[];
   /** of the lines with prices */
   readonly price: number;
-  /** goods whose price is not known: the price above leaves them out */
+  /** products whose price is not known: the price above leaves them out */
   readonly unpriced: readonly string[];
 }
 
@@ -64,7 +64,7 @@ export interface ShoppingList {
  * A shopping list: what the shed has is used first, and the rest is bought in the cheapest packs that cover it.
  * Where no pack has a price the packs with the least left over are proposed; where no pack is known, the amount alone.
  *
- * @param stock what the shed has of each good, in its own unit; a stock below nothing counts as none
+ * @param stock what the shed has of each product, in its own unit; a stock below nothing counts as none
  */
 export function shoppingList(
   needs: Needs,

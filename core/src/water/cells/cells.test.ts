@@ -78,7 +78,7 @@ const kinds: [string, () => CellWork][] = [
 describe.each(kinds)('the loops over cells, %s', (_, made) => {
   const work = made();
 
-  describe('a drink', () => {
+  describe('a watering', () => {
     const poured = (j: number, cell: number, amount: number) => {
       layAt(work, j, cell);
       planWatering(work, amount, 0, MIX);

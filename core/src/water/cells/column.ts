@@ -139,13 +139,13 @@ export function refillColumn(
   step: {
     /** one for each of the points that stand for the spread */
     readonly losses: readonly number[];
-    readonly pull: number;
-    readonly held: number;
+    readonly refillRate: number;
+    readonly stored: number;
     readonly gain: number;
   },
   { edges, threshold }: LossScale,
 ): void {
-  const { losses, pull, held, gain } = step;
+  const { losses, refillRate, stored, gain } = step;
   const total = accumulate(mass, at, edges);
   let before = 0;
   for (let e = 1; e < WATER_CELLS; e++) {
@@ -155,10 +155,10 @@ export function refillColumn(
       const lost = losses[p] as number;
       const alone = (targets[e] as number) + lost;
       let from = alone;
-      if (pull > 0 && held > 0 && w > 0) {
-        const rest = 1 - lost / pull;
-        const wet = rest + (w - rest) * Math.exp(pull);
-        const limited = w > held ? onLossScale(w - held, threshold) + lost : -Infinity;
+      if (refillRate > 0 && stored > 0 && w > 0) {
+        const rest = 1 - lost / refillRate;
+        const wet = rest + (w - rest) * Math.exp(refillRate);
+        const limited = w > stored ? onLossScale(w - stored, threshold) + lost : -Infinity;
         from = Math.max(limited, Math.min(alone, wet > 0 ? onLossScale(wet, threshold) : -Infinity));
       }
       below += (POINTS[p] as (typeof POINTS)[number]).weight * chanceBelowPlace(from, edges);

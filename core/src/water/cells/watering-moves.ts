@@ -8,7 +8,7 @@ export const POINTS_A_CELL = POINTS.length;
 /** What the planned drink runs through from each cell. */
 const drains = new Float64Array(WATER_CELLS);
 
-/** Plans where a drink of a doubtful amount takes the mass of each cell. */
+/** Plans where a watering of a doubtful amount takes the mass of each cell. */
 export function planWatering(
   { brims, lowers, uppers }: Pick<CellWork, 'brims' | 'lowers' | 'uppers'>,
   amount: number,
@@ -20,7 +20,7 @@ export function planWatering(
   const leastGain = gains[0] as number;
   for (let i = 0; i < WATER_CELLS; i++) {
     const w = WATER_MIDDLES[i] as number;
-    // most drinks fill most cells to the brim, however much it was
+    // most waterings fill most cells to the brim, however much it was
     const isFilled = afterGain(w, leastGain, mix).w === 1;
     brims[i] = isFilled ? 1 : 0;
     drains[i] = isFilled ? meanGain - (1 - w) : 0;

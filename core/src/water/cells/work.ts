@@ -14,7 +14,7 @@ export interface CellWork {
   readonly edges: Float64Array;
   readonly targets: Float64Array;
   /**
-   * for {@link pour}, see `planDrink`: cells with `brims[i]` 1 go to the uppermost; of the others each point p takes its
+   * for {@link pour}, see `planWatering`: cells with `brims[i]` 1 go to the uppermost; of the others each point p takes its
    * weight of the mass to cell `lowers[3 i + p]`, but a share `uppers[3 i + p]` of that to the one above it
    */
   readonly brims: Int32Array;

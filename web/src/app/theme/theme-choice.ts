@@ -25,7 +25,7 @@ function chosen(): ThemeChoice {
   return kept === 'light' || kept === 'dusk' || kept === 'glare' ? kept : 'auto';
 }
 
-/** The choice, the look that results from it, and how to choose another. */
+/** The choice, the check that results from it, and how to choose another. */
 export function useThemeChoice(): {
   readonly choice: ThemeChoice;
   readonly themeName: ThemeName;

@@ -8,7 +8,7 @@ import { AmountField } from '../../ui/AmountField.tsx';
 import { COVER_CHOICES, mixChoices, supportChoices } from '../../ui/choices.tsx';
 import { KindPicker } from '../../ui/KindPicker.tsx';
 import { DayField } from '../../ui/DayField.tsx';
-import { placesInUse, useGarden, useMoney, useShown } from '../../store/index.ts';
+import { placesInUse, useGarden, useMoney, useUnitFormat } from '../../store/index.ts';
 import { NEW_PLACE, type BagFormValues } from './bag-form.ts';
 import { STORE_FIELDS } from './store-fields.ts';
 
@@ -25,7 +25,7 @@ const two = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }
 /** The fields of a bag: kind, size, mix, place, support. Inside a form of BagFormValues. */
 export function BagFields() {
   const { garden } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const money = useMoney();
   const { register, control, setValue, formState } = useFormContext<BagFormValues>();
   const { errors } = formState;
@@ -88,8 +88,8 @@ export function BagFields() {
               >
                 {TRADE_CLASS_NAMES.map((name) => (
                   <MenuItem key={name} value={name}>
-                    {name}: {shown.range(tradeClassLitres(name).low, tradeClassLitres(name).high, 'bag')} (
-                    {TRADE_CLASSES[name].lowCubicInches}–{TRADE_CLASSES[name].highCubicInches} in³)
+                    {name}: {unitFormat.range(tradeClassLitres(name).low, tradeClassLitres(name).high, 'bag')}{' '}
+                    ({TRADE_CLASSES[name].lowCubicInches}–{TRADE_CLASSES[name].highCubicInches} in³)
                   </MenuItem>
                 ))}
               </TextField>
@@ -166,7 +166,12 @@ export function BagFields() {
           name="mixId"
           control={control}
           render={({ field }) => (
-            <TextField select label="Mix" {...field} helperText={mixOf(field.value, garden.mixes).words}>
+            <TextField
+              select
+              label="Mix"
+              {...field}
+              helperText={mixOf(field.value, garden.mixes).description}
+            >
               {mixChoices(garden.mixes)}
             </TextField>
           )}
@@ -283,7 +288,7 @@ export function BagFields() {
             control={control}
             render={({ field }) => (
               <DayField
-                label="Out again by"
+                label="Remove by"
                 value={field.value}
                 onChange={field.onChange}
                 help="Empty: as long as the crop."
@@ -295,7 +300,7 @@ export function BagFields() {
       </Box>
       <Box role="group" aria-labelledby="water-beside">
         <Typography id="water-beside" sx={{ fontWeight: 'fontWeightMedium', marginBlockEnd: 0.75 }}>
-          Water beside it
+          Reservoirs and saucers
         </Typography>
         <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: 'repeat(2, 1fr)' }, gap: 2 }}>
           {STORE_FIELDS.map(({ key, label, help }) => (

@@ -9,7 +9,7 @@ import { Page, Panel } from '../../ui/Page.tsx';
 import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
 import { shortDay } from '../../text/text.ts';
 import { BagSection, sceneOf } from '../../section/index.ts';
-import { useBags, useGarden, useShown, type Bag } from '../../store/index.ts';
+import { useBags, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { Diary } from './Diary.tsx';
 import { FeedPanel } from './FeedPanel.tsx';
 import { GaugeDialog } from './GaugeDialog.tsx';
@@ -41,7 +41,7 @@ export default function BagPage() {
         It cannot be worked out: {broken.problem} Its diary is kept as it is.
       </Alert>
       <Button component={Link} to={`/bags/${broken.container.id}/edit`} variant="contained">
-        Mend it
+        Fix this bag
       </Button>
     </Page>
   );
@@ -64,7 +64,7 @@ type Dialog = 'check' | 'pick' | 'note' | 'watering' | 'plant' | 'trouble' | 'te
 
 function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string | undefined }) {
   const { garden, clock, live } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const isPhone = useMediaQuery('(max-width: 599px)');
   const [dialog, setDialog] = useState<Dialog>();
   const share = bag.water?.estimate.share;
@@ -72,7 +72,7 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
     () => ({
       ...sceneOf(
         bag.container,
-        bag.body,
+        bag.properties,
         bag.occupants,
         bag.occupants.length > 0 ? share : undefined,
         clock.now(),
@@ -81,7 +81,7 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
       ),
       level: seenStore(bag.water),
     }),
-    [bag.body, bag.container, bag.occupants, bag.water, clock, garden.settings, live, share],
+    [bag.properties, bag.container, bag.occupants, bag.water, clock, garden.settings, live, share],
   );
   const isEmpty = bag.occupants.length === 0;
   const close = () => setDialog(undefined);
@@ -90,7 +90,7 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
       title={titleOf(bag)}
       lead={
         <>
-          {kindWords(bag, shown)} ·{' '}
+          {kindWords(bag, unitFormat)} ·{' '}
           <Link to="/bags" style={{ color: 'inherit' }}>
             {bag.place?.name ?? 'no place'}
           </Link>
@@ -124,7 +124,7 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
         >
           <BagSection
             scene={scene}
-            shown={shown}
+            unitFormat={unitFormat}
             height={isPhone ? 410 : 600}
             title={`${titleOf(bag)} in section, to scale`}
           />
@@ -196,10 +196,10 @@ function BagActions({
         variant="contained"
         startIcon={<IconHandFinger aria-hidden />}
       >
-        Look
+        Check
       </Button>
       <Button variant="outlined" startIcon={<IconDroplet aria-hidden />} onClick={() => onOpen('watering')}>
-        Drink
+        Water
       </Button>
       <Button variant="outlined" startIcon={<IconBasket aria-hidden />} onClick={() => onOpen('pick')}>
         Pick
@@ -217,7 +217,7 @@ function BagActions({
         <IconDotsVertical aria-hidden />
       </Button>
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
-        {!isEmpty && <MenuItem onClick={() => open('check')}>An earlier look</MenuItem>}
+        {!isEmpty && <MenuItem onClick={() => open('check')}>An earlier check</MenuItem>}
         <MenuItem component={Link} to={`/bags/${container.id}/edit`}>
           Change this bag
         </MenuItem>
@@ -236,7 +236,7 @@ function BagActions({
         <MenuItem onClick={() => open('gauge')}>Scale or probe</MenuItem>
         <MenuItem onClick={() => open('trouble')}>Put trouble on record</MenuItem>
         {!isEmpty && <MenuItem onClick={() => void clear()}>Clear its plants out</MenuItem>}
-        <MenuItem onClick={() => void bin()}>Put it in the bin</MenuItem>
+        <MenuItem onClick={() => void bin()}>Delete</MenuItem>
       </Menu>
     </>
   );
@@ -245,7 +245,7 @@ function BagActions({
 /** How each plant in the bag was to be planted; for an empty one, the way to plant it. */
 function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void }) {
   const { garden, clock } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const free = bag.container.stations.length - bag.occupants.length;
   const seen = new Set<string>();
   const different = bag.occupants.filter((o) => {
@@ -270,14 +270,16 @@ function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void })
               . Planted {age}.
             </Typography>
             {occupant.planted.plantingMethodId ? (
-              <Typography sx={{ fontSize: '1.1rem' }}>{plantedWords(occupant.planted, shown)}</Typography>
+              <Typography sx={{ fontSize: '1.1rem' }}>
+                {plantedWords(occupant.planted, unitFormat)}
+              </Typography>
             ) : (
               <PlantingAdvice
                 seedling={occupant.planted.seedling}
                 crop={occupant.crop}
-                mixMillimetres={bag.body.fill.mixMillimetres}
+                mixMillimetres={bag.properties.fill.mixMillimetres}
                 practiceId={occupant.planted.practiceId ?? garden.settings.depthPracticeId}
-                assumed={bag.body.assumed}
+                assumed={bag.properties.assumed}
                 isDone={days > 1}
               />
             )}
@@ -290,7 +292,7 @@ function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void })
             {bag.occupants.length === 0 ? 'Nothing is planted in it.' : `Room for ${free} more.`}
           </Typography>
           <Button variant={bag.occupants.length === 0 ? 'contained' : 'outlined'} onClick={onPlant}>
-            Put down what was planted
+            Record planting
           </Button>{' '}
           <Button component={Link} to={`/round/planting?bag=${bag.container.id}`}>
             Plant it step by step

@@ -1,12 +1,12 @@
 import { Box, Typography } from '@mui/material';
-import { bodyOf, type BagBody } from '@rundel/core/garden-state';
+import { propertiesOf, type BagProperties } from '@rundel/core/garden-state';
 import { cropOf } from '@rundel/core/plants';
 import { useMemo } from 'react';
 import { Caution } from '../../ui/Caution.tsx';
 import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
 import { ClassRemark, SizeRemark } from '../../ui/SizeRemarks.tsx';
 import { BagSection, imaginedOccupant, sceneOf } from '../../section/index.ts';
-import { useGarden, useShown } from '../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../store/index.ts';
 import type { BagFormResult } from './bag-form.ts';
 import type { PlantingFormResult } from '../../ui/planting-form.ts';
 
@@ -22,28 +22,28 @@ export function BagPreview({
   readonly planting: PlantingFormResult | undefined;
 }) {
   const { garden, clock } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const now = clock.now();
-  const body = useMemo(
-    () => bag && bodyOf({ ...bag, stations: Array.from({ length: bag.stations }) }, garden),
+  const properties = useMemo(
+    () => bag && propertiesOf({ ...bag, stations: Array.from({ length: bag.stations }) }, garden),
     [bag, garden],
   );
   const scene = useMemo(() => {
-    if (!bag || !body) return undefined;
+    if (!bag || !properties) return undefined;
     const stations = Array.from({ length: bag.stations }, (_, i) => ({ id: `stn_preview${i}` }));
     const occupants = planting
       ? stations.map((station, i) => imaginedOccupant(planting, station.id, i, now))
       : [];
     return sceneOf(
       { support: bag.support, stations },
-      body,
+      properties,
       occupants,
       undefined,
       planting?.plantedOn ? `${planting.plantedOn}T12:00:00.000Z` : now,
       garden.settings,
     );
-  }, [bag, body, garden.settings, now, planting]);
-  if (!bag || !body || !scene) {
+  }, [bag, properties, garden.settings, now, planting]);
+  if (!bag || !properties || !scene) {
     return (
       <Box
         sx={{ color: 'text.secondary', border: '1.5px dashed var(--line)', borderRadius: '12px', padding: 3 }}
@@ -65,21 +65,26 @@ export function BagPreview({
       >
         <BagSection
           scene={scene}
-          shown={shown}
+          unitFormat={unitFormat}
           height={400}
           title="The bag as it would be planted, in section"
         />
       </Box>
-      <RealSizeWords bag={bag} body={body} />
-      <ClassRemark size={bag.size} body={body} />
+      <RealSizeWords bag={bag} properties={properties} />
+      <ClassRemark size={bag.size} properties={properties} />
       {planting && (
-        <SizeRemark body={body} cropId={planting.cropId} habitId={planting.habitId} plants={bag.stations} />
+        <SizeRemark
+          properties={properties}
+          cropId={planting.cropId}
+          habitId={planting.habitId}
+          plants={bag.stations}
+        />
       )}
-      {body.drainedKilograms > HEAVY_KILOGRAMS && (
+      {properties.drainedKilograms > HEAVY_KILOGRAMS && (
         <Caution>
-          Filled and wet it weighs about {shown.show(body.drainedKilograms, 'weight')}: fill it where it will
-          stand, slide it, or lift it with two people. On a balcony or roof, ask the building's owner or an
-          engineer what it may bear.
+          Filled and wet it weighs about {unitFormat.show(properties.drainedKilograms, 'weight')}: fill it
+          where it will stand, slide it, or lift it with two people. On a balcony or roof, ask the building's
+          owner or an engineer what it may bear.
         </Caution>
       )}
       {planting && (
@@ -90,9 +95,9 @@ export function BagPreview({
           <PlantingAdvice
             seedling={planting.seedling}
             crop={cropOf(planting.cropId)}
-            mixMillimetres={body.fill.mixMillimetres}
+            mixMillimetres={properties.fill.mixMillimetres}
             practiceId={planting.practiceId ?? garden.settings.depthPracticeId}
-            assumed={body.assumed}
+            assumed={properties.assumed}
           />
         </Box>
       )}
@@ -100,18 +105,24 @@ export function BagPreview({
   );
 }
 
-function RealSizeWords({ bag, body }: { readonly bag: BagFormResult; readonly body: BagBody }) {
-  const shown = useShown();
-  const { litres } = body.real;
-  const holds = shown.range(litres.low, litres.high, 'bag');
+function RealSizeWords({
+  bag,
+  properties,
+}: {
+  readonly bag: BagFormResult;
+  readonly properties: BagProperties;
+}) {
+  const unitFormat = useUnitFormat();
+  const { litres } = properties.real;
+  const holds = unitFormat.range(litres.low, litres.high, 'bag');
   return (
     <Typography sx={{ marginBlockStart: 1.5 }}>
       {bag.size.by === 'measured'
-        ? `It holds about ${shown.show(litres.likely, 'bag')} to the brim.`
+        ? `It holds about ${unitFormat.show(litres.likely, 'bag')} to the brim.`
         : `It likely holds ${holds} to the brim${bag.size.by === 'label' ? ', not what the label says' : ''}: measure it to be sure.`}{' '}
-      Filled with {shown.show(body.fill.looseLitres, 'bag')} of loose mix, which settles to{' '}
-      {shown.show(body.fill.mixLitres, 'bag')}. Of its water the plant can use about{' '}
-      {shown.show(body.availableLitres, 'water')}.
+      Filled with {unitFormat.show(properties.fill.looseLitres, 'bag')} of loose mix, which settles to{' '}
+      {unitFormat.show(properties.fill.mixLitres, 'bag')}. Of its water the plant can use about{' '}
+      {unitFormat.show(properties.availableLitres, 'water')}.
     </Typography>
   );
 }

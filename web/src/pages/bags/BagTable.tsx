@@ -12,15 +12,15 @@ import {
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { gradeSpan, kindWords, nextCheckWords } from '../../text/bag-text.ts';
-import { useGarden, useShown, type Bag } from '../../store/index.ts';
+import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { BulkDialog } from './BulkDialog.tsx';
 
-const HEADS = ['Bag', 'What', 'Kind', 'Place', 'Water left', 'I expect', 'Wants water in', 'Next look'];
+const HEADS = ['Bag', 'What', 'Kind', 'Place', 'Water left', 'I expect', 'Wants water in', 'Next check'];
 
 /** All bags as rows; several can be ticked and changed together. */
 export function BagTable({ bags }: { readonly bags: readonly Bag[] }) {
   const { clock } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const [isChanging, setChanging] = useState(false);
   const chosen = bags.filter((b) => ticked.has(b.container.id));
@@ -102,12 +102,12 @@ export function BagTable({ bags }: { readonly bags: readonly Bag[] }) {
                     </Link>
                   </TableCell>
                   <TableCell>{bag.name}</TableCell>
-                  <TableCell>{kindWords(bag, shown)}</TableCell>
+                  <TableCell>{kindWords(bag, unitFormat)}</TableCell>
                   <TableCell>{bag.place?.name}</TableCell>
                   <TableCell>
                     {isEmpty || !water
                       ? ''
-                      : shown.range(water.estimate.litres.low, water.estimate.litres.high, 'water')}
+                      : unitFormat.range(water.estimate.litres.low, water.estimate.litres.high, 'water')}
                   </TableCell>
                   <TableCell>{isEmpty || !water ? '' : gradeSpan(water.estimate.share)}</TableCell>
                   <TableCell>

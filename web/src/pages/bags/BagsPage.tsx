@@ -56,7 +56,7 @@ export default function BagsPage() {
       {unreadable.map(({ container, problem }) => (
         <Typography key={container.id} role="alert" sx={{ marginBlockEnd: 1 }}>
           Bag {container.label} cannot be worked out: {problem}{' '}
-          <Link to={`/bags/${container.id}/edit`}>Mend it</Link>
+          <Link to={`/bags/${container.id}/edit`}>Fix this bag</Link>
         </Typography>
       ))}
       {view === 'table' ? (
@@ -132,8 +132,8 @@ function BagTile({ bag }: { readonly bag: Bag }) {
   const isEmpty = bag.occupants.length === 0;
   const share = isEmpty ? undefined : bag.water?.estimate.share;
   const scene = useMemo(
-    () => sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings, live),
-    [bag.body, bag.container, bag.occupants, clock, garden.settings, live, share],
+    () => sceneOf(bag.container, bag.properties, bag.occupants, share, clock.now(), garden.settings, live),
+    [bag.properties, bag.container, bag.occupants, clock, garden.settings, live, share],
   );
   const isDue = !isEmpty && next === 'now';
   return (
@@ -172,7 +172,7 @@ function BagTile({ bag }: { readonly bag: Bag }) {
             color: isDue ? 'var(--on-flower)' : 'text.secondary',
           }}
         >
-          {isEmpty || !next ? ' ' : `look ${next}`}
+          {isEmpty || !next ? ' ' : `check ${next}`}
         </Box>
       </Box>
     </ButtonBase>

@@ -7,7 +7,7 @@ import { AmountField } from '../../ui/AmountField.tsx';
 import { readAmount } from '../../text/amount-text.ts';
 import { mixChoices, supportChoices } from '../../ui/choices.tsx';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
-import { placesInUse, useGarden, useMoney, useShown, type Bag } from '../../store/index.ts';
+import { placesInUse, useGarden, useMoney, useUnitFormat, type Bag } from '../../store/index.ts';
 import { changedTogether, type BulkChange } from './bulk-change.ts';
 
 const AS_IT_IS = 'as-it-is';
@@ -23,7 +23,7 @@ export function BulkDialog({
   onDone(): void;
 }) {
   const { garden, clock, saveRecords, bin: putInBin } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const money = useMoney();
   const [placeId, setPlace] = useState(AS_IT_IS);
   const [mixId, setMix] = useState(AS_IT_IS);
@@ -33,7 +33,7 @@ export function BulkDialog({
   const [price, setPrice] = useState('');
   const readMulch = readAmount(mulch, {
     purpose: 'depth',
-    system: shown.system,
+    system: unitFormat.system,
     low: 0,
     high: 150,
     isOptional: true,
@@ -41,7 +41,7 @@ export function BulkDialog({
   const needsHeight = support !== AS_IT_IS && support !== 'none';
   const readHeight = readAmount(height, {
     purpose: 'height',
-    system: shown.system,
+    system: unitFormat.system,
     low: 100,
     high: 5000,
     isOptional: !needsHeight,
@@ -58,14 +58,14 @@ export function BulkDialog({
     const change: BulkChange = {
       ...(placeId === AS_IT_IS ? {} : { placeId }),
       ...(mixId === AS_IT_IS ? {} : { mixId }),
-      ...(readMulch.kind === 'given' ? { mulchMillimetres: readMulch.inner } : {}),
+      ...(readMulch.kind === 'given' ? { mulchMillimetres: readMulch.siValue } : {}),
       ...(readPrice.kind === 'given' ? { price: readPrice.amount } : {}),
       ...(support === AS_IT_IS
         ? {}
         : {
             support: {
               kind: support,
-              heightMillimetres: readHeight.kind === 'given' && needsHeight ? readHeight.inner : 0,
+              heightMillimetres: readHeight.kind === 'given' && needsHeight ? readHeight.siValue : 0,
             },
           }),
     };

@@ -8,12 +8,12 @@ import { readAmount } from '../../text/amount-text.ts';
 import { titleOf } from '../../text/bag-text.ts';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
 import { useWhen } from '../../ui/When.tsx';
-import { wateringMeasure, measuresInUse, useGarden, useShown, type Bag } from '../../store/index.ts';
+import { wateringMeasure, measuresInUse, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 
-/** A round that was walked without noting it: what a bag felt like then, and the drink that followed, if any. */
+/** A round that was walked without noting it: what a bag felt like then, and the watering that followed, if any. */
 export function CheckDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {
   const { garden, record } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const when = useWhen('check', bag.container.id, true);
   const [grade, setGrade] = useState(2);
   const [amount, setAmount] = useState('');
@@ -21,7 +21,7 @@ export function CheckDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
   const measure = wateringMeasure(garden);
   const submit = async () => {
     const read = readAmount(amount, {
-      ...waterRule(shown.system, [measure, ...measuresInUse(garden)]),
+      ...waterRule(unitFormat.system, [measure, ...measuresInUse(garden)]),
       isOptional: true,
     });
     setProblem(read.kind === 'refused' ? read.problem : undefined);
@@ -32,20 +32,20 @@ export function CheckDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
     if (read.kind === 'given')
       drafts.push({
         kind: 'watering',
-        // after the look, also where the two are sorted by their time alone
+        // after the check, also where the two are sorted by their time alone
         at: at.replace('.000', '.001'),
         containerId,
-        litres: read.inner,
+        litres: read.siValue,
         isMeasured: true,
         ranThrough: false,
         asEntered: read.text,
       });
-    await record(drafts, `earlier look at ${bag.container.label}`);
+    await record(drafts, `earlier check of ${bag.container.label}`);
     onClose();
   };
   return (
     <FormDialog
-      title={`An earlier look at ${titleOf(bag)}`}
+      title={`An earlier check at ${titleOf(bag)}`}
       isOpen
       onClose={onClose}
       onSubmit={() => void submit()}
@@ -66,7 +66,7 @@ export function CheckDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
       </TextField>
       <AmountField
         purpose="water"
-        label="The drink that followed"
+        label="The watering that followed"
         value={amount}
         onChange={(event) => setAmount(event.target.value)}
         error={problem !== undefined}

@@ -10,15 +10,15 @@ import { DayField } from '../../ui/DayField.tsx';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
 import { LEVELS, levelShare } from '../../text/check-text.ts';
 import { momentProblem } from '../../text/moment-problem.ts';
-import { useGarden, useShown } from '../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../store/index.ts';
 
 /** Corrects one entry: a new entry takes its place and the first stays on record. */
 export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClose(): void }) {
   const { garden, record, clock, live } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [day, setDay] = useState(dayOf(entry.at));
   const [time, setTime] = useState(entry.at.slice(11, 16));
-  const [amount, setAmount] = useState(firstAmount(entry, shown.show));
+  const [amount, setAmount] = useState(firstAmount(entry, unitFormat.show));
   const [count, setCount] = useState(entry.kind === 'picking' && entry.count ? String(entry.count) : '');
   const asked = askedOf(entry);
   const isProbe = entry.kind === 'check' && entry.check.method === 'probe';
@@ -35,12 +35,12 @@ export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClo
     const at = isSame ? entry.at : clock.at(day, time);
     const dayProblem = momentProblem(at, entry, live, clock.now());
     if (dayProblem) return setProblems({ day: dayProblem });
-    const read = amountOf(amount, entry, shown.system, garden.measures);
+    const read = amountOf(amount, entry, unitFormat.system, garden.measures);
     if (read.problem !== undefined) return setProblems({ amount: read.problem });
     const fruits = count.trim() === '' ? undefined : Number(count);
     if (fruits !== undefined && !(Number.isInteger(fruits) && fruits > 0))
       return setProblems({ count: 'A whole number of fruits, please.' });
-    if (entry.kind === 'picking' && read.inner === undefined && fruits === undefined)
+    if (entry.kind === 'picking' && read.siValue === undefined && fruits === undefined)
       return setProblems({ amount: 'Give a weight, a count, or both.' });
     if (entry.kind === 'note' && text.trim() === '')
       return setProblems({ text: 'Write a word, or remove the note instead.' });
@@ -48,7 +48,7 @@ export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClo
       [
         corrected(entry, {
           at,
-          inner: read.inner,
+          siValue: read.siValue,
           asEntered: amount.trim(),
           grade,
           ranThrough,
@@ -154,29 +154,29 @@ export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClo
 function askedOf(
   entry: Entry,
 ):
-  | { readonly purpose: 'water' | 'crop' | 'height'; readonly label: string; readonly inner?: number }
+  | { readonly purpose: 'water' | 'crop' | 'height'; readonly label: string; readonly siValue?: number }
   | undefined {
-  if (entry.kind === 'watering') return { purpose: 'water', label: 'How much', inner: entry.litres };
+  if (entry.kind === 'watering') return { purpose: 'water', label: 'How much', siValue: entry.litres };
   if (entry.kind === 'planted')
-    return { purpose: 'height', label: 'Height of the plant', inner: entry.seedling.stemMillimetres };
+    return { purpose: 'height', label: 'Height of the plant', siValue: entry.seedling.stemMillimetres };
   if (entry.kind === 'picking')
     return {
       purpose: 'crop',
       label: 'Weight',
-      ...(entry.kilograms === undefined ? {} : { inner: entry.kilograms }),
+      ...(entry.kilograms === undefined ? {} : { siValue: entry.kilograms }),
     };
   if (entry.kind === 'check' && entry.check.method === 'scale')
-    return { purpose: 'crop', label: 'The whole bag weighs', inner: entry.check.kilograms };
+    return { purpose: 'crop', label: 'The whole bag weighs', siValue: entry.check.kilograms };
   return undefined;
 }
 
 function firstAmount(
   entry: Entry,
-  show: (inner: number, purpose: 'water' | 'crop' | 'height') => string,
+  show: (siValue: number, purpose: 'water' | 'crop' | 'height') => string,
 ): string {
   if (entry.kind === 'check' && entry.check.method === 'probe') return String(entry.check.reading);
   const asked = askedOf(entry);
-  return asked?.inner === undefined ? '' : show(asked.inner, asked.purpose);
+  return asked?.siValue === undefined ? '' : show(asked.siValue, asked.purpose);
 }
 
 function amountOf(
@@ -184,11 +184,11 @@ function amountOf(
   entry: Entry,
   system: 'metric' | 'us' | 'uk',
   measures: AmountRule['measures'],
-): { readonly inner?: number; readonly problem?: string } {
+): { readonly siValue?: number; readonly problem?: string } {
   if (entry.kind === 'check' && entry.check.method === 'probe') {
     const reading = Number(text.trim().replace(',', '.'));
     const isNumber = text.trim() !== '' && reading >= 0 && reading <= 100;
-    return isNumber ? { inner: reading } : { problem: 'A number from 0 to 100.' };
+    return isNumber ? { siValue: reading } : { problem: 'A number from 0 to 100.' };
   }
   const rules = {
     watering: waterRule(system, measures),
@@ -199,12 +199,12 @@ function amountOf(
   if (!askedOf(entry)) return {};
   const read = readAmount(text, rules[entry.kind as keyof typeof rules]);
   if (read.kind === 'refused') return { problem: read.problem };
-  return read.kind === 'given' ? { inner: read.inner } : {};
+  return read.kind === 'given' ? { siValue: read.siValue } : {};
 }
 
 interface Corrections {
   readonly at: string;
-  readonly inner: number | undefined;
+  readonly siValue: number | undefined;
   readonly asEntered: string;
   readonly grade: number;
   readonly ranThrough: boolean;
@@ -214,8 +214,10 @@ interface Corrections {
 
 type CheckMade = EntryOf<'check'>['check'];
 
-/** The grades of a look that has them, and which it was. */
-function gradesOf(check: CheckMade): { readonly names: readonly string[]; readonly grade: number } | undefined {
+/** The grades of a check that has them, and which it was. */
+function gradesOf(
+  check: CheckMade,
+): { readonly names: readonly string[]; readonly grade: number } | undefined {
   switch (check.method) {
     case 'finger':
       return { names: FINGER_GRADES, grade: check.grade };
@@ -236,9 +238,9 @@ function correctedCheck(check: CheckMade, to: Corrections): CheckMade {
     case 'level':
       return { ...check, share: levelShare(to.grade) };
     case 'scale':
-      return { ...check, kilograms: to.inner ?? check.kilograms };
+      return { ...check, kilograms: to.siValue ?? check.kilograms };
     case 'probe':
-      return { ...check, reading: to.inner ?? check.reading };
+      return { ...check, reading: to.siValue ?? check.reading };
     case 'wilted':
       return check;
   }
@@ -252,19 +254,24 @@ function corrected(entry: Entry, to: Corrections): Draft {
     case 'check':
       return { ...base, check: correctedCheck(base.check, to) };
     case 'watering':
-      return { ...base, litres: to.inner ?? base.litres, ranThrough: to.ranThrough, asEntered: to.asEntered };
+      return {
+        ...base,
+        litres: to.siValue ?? base.litres,
+        ranThrough: to.ranThrough,
+        asEntered: to.asEntered,
+      };
     case 'picking': {
       const { kilograms: _weight, count: _count, asEntered: _text, ...picking } = base;
       return {
         ...picking,
-        ...(to.inner === undefined ? {} : { kilograms: to.inner, asEntered: to.asEntered }),
+        ...(to.siValue === undefined ? {} : { kilograms: to.siValue, asEntered: to.asEntered }),
         ...(to.count === undefined ? {} : { count: to.count }),
       };
     }
     case 'planted':
       return {
         ...base,
-        seedling: { ...base.seedling, stemMillimetres: to.inner ?? base.seedling.stemMillimetres },
+        seedling: { ...base.seedling, stemMillimetres: to.siValue ?? base.seedling.stemMillimetres },
       };
     case 'note':
       return { ...base, text: to.text };

@@ -5,7 +5,7 @@ import { entriesAt, type Entry } from '@rundel/core/records';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { localDate, shortDay } from '../../text/text.ts';
-import { useGarden, useShown } from '../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../store/index.ts';
 import { CorrectDialog } from './CorrectDialog.tsx';
 import { entryWords } from '../../text/entry-text.ts';
 import { removedFrom, type Taken } from './removed.ts';
@@ -15,7 +15,7 @@ const AT_FIRST = 12;
 /** A bag's diary, latest first; every entry can be corrected or removed, and what was removed brought back. */
 export function Diary({ containerId }: { readonly containerId: string }) {
   const { garden, live, clock, remove } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [isWhole, setWhole] = useState(false);
   const [correcting, setCorrecting] = useState<Entry>();
   const here = [...entriesAt(live, containerId)].reverse();
@@ -24,7 +24,7 @@ export function Diary({ containerId }: { readonly containerId: string }) {
   if (here.length === 0 && removed.length === 0) {
     return (
       <Typography sx={{ color: 'text.secondary' }}>
-        Nothing yet. Looks, drinks, pickings and notes will stand here.
+        Nothing yet. Checks, waterings, pickings and notes will stand here.
       </Typography>
     );
   }
@@ -48,7 +48,7 @@ export function Diary({ containerId }: { readonly containerId: string }) {
               {shortDay(dayOf(entry.at), today)} {format(localDate(entry.at), 'HH:mm')}
             </Box>
             <Box sx={{ flex: 1, minWidth: 0 }}>
-              {entryWords(entry, shown, garden.products)}
+              {entryWords(entry, unitFormat, garden.products)}
               {entry.replaces ? (
                 <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
                   {' '}
@@ -58,7 +58,7 @@ export function Diary({ containerId }: { readonly containerId: string }) {
             </Box>
             {entry.kind !== 'cleared' && (
               <IconButton
-                aria-label={`Correct: ${entryWords(entry, shown, garden.products)}`}
+                aria-label={`Correct: ${entryWords(entry, unitFormat, garden.products)}`}
                 onClick={() => setCorrecting(entry)}
                 sx={{ width: 44, height: 44 }}
               >
@@ -66,7 +66,7 @@ export function Diary({ containerId }: { readonly containerId: string }) {
               </IconButton>
             )}
             <IconButton
-              aria-label={`Remove: ${entryWords(entry, shown, garden.products)}`}
+              aria-label={`Remove: ${entryWords(entry, unitFormat, garden.products)}`}
               onClick={() => void remove([entry.id], `${entry.kind} removed`)}
               sx={{ width: 44, height: 44 }}
             >
@@ -88,7 +88,7 @@ export function Diary({ containerId }: { readonly containerId: string }) {
 
 function Removed({ entries }: { readonly entries: readonly Taken[] }) {
   const { garden, remove } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   return (
     <Box component="details" sx={{ marginBlockStart: 1.5 }}>
       <Box
@@ -100,7 +100,7 @@ function Removed({ entries }: { readonly entries: readonly Taken[] }) {
       {entries.map(({ entry, tombId }) => (
         <Box key={entry.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, color: 'text.secondary' }}>
           <Box sx={{ flex: 1 }}>
-            {shortDay(dayOf(entry.at))}: {entryWords(entry, shown, garden.products)}
+            {shortDay(dayOf(entry.at))}: {entryWords(entry, unitFormat, garden.products)}
           </Box>
           <Button onClick={() => void remove([tombId], `${entry.kind} brought back`)}>Bring back</Button>
         </Box>

@@ -48,7 +48,7 @@ export function FeedPanel({ bag }: { readonly bag: Bag }) {
       <Typography sx={{ marginBlockEnd: 1.5 }}>
         {regime ? (
           <>
-            It is fed by <strong>{regime.name}</strong>. {regime.words}{' '}
+            It is fed by <strong>{regime.name}</strong>. {regime.description}{' '}
           </>
         ) : isRegimeGone ? (
           'The regime that it was fed by is no longer in your list; what was given stands in the diary. '

@@ -7,13 +7,13 @@ import { Caution } from '../../ui/Caution.tsx';
 import { titleOf } from '../../text/bag-text.ts';
 import { Select } from '../../ui/Select.tsx';
 import { listDevices, listenTo, readDevice, type DeviceReading } from '../../store/devices.ts';
-import { useGarden, useShown, type Bag } from '../../store/index.ts';
+import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { gaugeOf, gaugesWith, readingCheck } from '../../ui/gauges.ts';
 
 /** The two points that a gauge is calibrated by. */
 const POINTS = [
-  { reads: 'fullReading', words: 'full' },
-  { reads: 'dryReading', words: 'dry' },
+  { reads: 'fullReading', label: 'full' },
+  { reads: 'dryReading', label: 'dry' },
 ] as const;
 
 const BY_EYE = 'none';
@@ -21,8 +21,8 @@ const BY_EYE = 'none';
 /** Pairs a scale or a probe with a bag, calibrates it in two points, and takes its readings as looks. */
 export function GaugeDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {
   const { clock, saveRecords, record } = useGarden();
-  const shown = useShown();
-  const { container, body } = bag;
+  const unitFormat = useUnitFormat();
+  const { container, properties } = bag;
   const devices = useQuery({ queryKey: ['devices'], queryFn: listDevices, retry: false, staleTime: 60_000 });
   const [chosen, setChosen] = useState(container.gauges?.[0]?.deviceId ?? BY_EYE);
   const device = devices.data?.find((d) => d.id === chosen);
@@ -30,9 +30,9 @@ export function GaugeDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
   const gauge = gaugeOf(container, kind);
   const live = useLive(device?.id, clock.now());
   const [said, setSaid] = useState('');
-  const scale = gaugeScale(kind, gauge, body);
+  const scale = gaugeScale(kind, gauge, properties);
   const show = (value: number) =>
-    kind === 'scale' ? shown.show(value, 'crop') : `${Math.round(value * 10) / 10}`;
+    kind === 'scale' ? unitFormat.show(value, 'crop') : `${Math.round(value * 10) / 10}`;
   const keep = async (change: Partial<Gauge>, words: string) => {
     const next = { ...(gauge ?? { kind }), ...(device ? { deviceId: device.id } : {}), ...change };
     if (next.fullReading !== undefined && next.fullReading === next.dryReading)
@@ -75,16 +75,16 @@ export function GaugeDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
             value={device ? chosen : BY_EYE}
             onChange={setChosen}
             options={[
-              { id: BY_EYE, words: 'None: a scale that I read myself' },
+              { id: BY_EYE, label: 'None: a scale that I read myself' },
               ...(devices.data ?? [])
                 .filter((d) => d.kind !== 'timer')
-                .map((d) => ({ id: d.id, words: `${d.name} (simulated)` })),
+                .map((d) => ({ id: d.id, label: `${d.name} (simulated)` })),
             ]}
           />
         </Box>
         {devices.isError && (
           <Typography>
-            {devices.error.message} Readings can be typed on the round, under “Other look”.
+            {devices.error.message} Readings can be typed on the round, under “Other check”.
           </Typography>
         )}
         {device && (
@@ -107,16 +107,16 @@ export function GaugeDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
                 Pair it with this bag
               </Button>
             )}
-            {POINTS.map(({ reads, words }) => (
+            {POINTS.map(({ reads, label }) => (
               <Button
                 key={reads}
                 variant="outlined"
                 disabled={!live.reading}
                 onClick={() =>
-                  live.reading && void keep({ [reads]: live.reading.value }, `what it shows now is ${words}`)
+                  live.reading && void keep({ [reads]: live.reading.value }, `what it shows now is ${label}`)
                 }
               >
-                It is {words} now
+                It is {label} now
               </Button>
             ))}
             <Button variant="outlined" onClick={() => void take()}>
@@ -128,7 +128,7 @@ export function GaugeDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
         {kind === 'scale' && (
           <Caution>
             Weigh with help: a wet bag of this size comes to about{' '}
-            {shown.show(body.drainedKilograms, 'weight')}.
+            {unitFormat.show(properties.drainedKilograms, 'weight')}.
           </Caution>
         )}
       </DialogContent>

@@ -1,5 +1,5 @@
 import { Box, Button, Typography } from '@mui/material';
-import { growthOf, heightNow, levelOf, tasksOf } from '@rundel/core/garden-state';
+import { growthOf, heightNow, levelOf, jobsOf } from '@rundel/core/garden-state';
 import { type Occupant, growthPerDay, outgrows, supportOf } from '@rundel/core/plants';
 import { dayOf, daysBetween } from '@rundel/core/calendar';
 import type { Entry } from '@rundel/core/records';
@@ -8,10 +8,10 @@ import { Link } from 'react-router';
 import { Select } from '../../ui/Select.tsx';
 import { Panel } from '../../ui/Page.tsx';
 import { reachingWords } from '../../text/planting-text.ts';
-import { TaskRow } from '../../ui/TaskRow.tsx';
-import { Worked, WorkedLines } from '../../ui/Worked.tsx';
+import { JobRow } from '../../ui/JobRow.tsx';
+import { HowCalculated, WorkedLines } from '../../ui/HowCalculated.tsx';
 import { shortDay } from '../../text/text.ts';
-import { useGarden, useShown, type Bag } from '../../store/index.ts';
+import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { MeasureDialog } from './MeasureDialog.tsx';
 
 /** How tall it is, when it gets to the top of what holds it, and the handwork that follows from it. */
@@ -19,8 +19,8 @@ export function GrowthPanel({ bag }: { readonly bag: Bag }) {
   const { garden, live, clock } = useGarden();
   const [isMeasuring, setMeasuring] = useState(false);
   const today = dayOf(clock.now());
-  const tasks = useMemo(
-    () => tasksOf(bag.container, bag.body, bag.occupants, live, garden.settings, today),
+  const jobs = useMemo(
+    () => jobsOf(bag.container, bag.properties, bag.occupants, live, garden.settings, today),
     [bag, garden.settings, live, today],
   );
   const support = supportOf(bag.container.support.kind);
@@ -35,14 +35,14 @@ export function GrowthPanel({ bag }: { readonly bag: Bag }) {
           {support.id === 'none' ? 'Choose one' : 'Others, ranked'}
         </Link>
       </Typography>
-      {tasks.length > 0 && (
+      {jobs.length > 0 && (
         <Box
           component="ul"
           aria-label="Handwork"
           sx={{ listStyle: 'none', margin: 0, marginBlockEnd: 1.5, padding: 0 }}
         >
-          {tasks.map((task) => (
-            <TaskRow key={task.kind} task={task} bag={bag} />
+          {jobs.map((task) => (
+            <JobRow key={task.kind} task={task} bag={bag} />
           ))}
         </Box>
       )}
@@ -82,19 +82,21 @@ function OnePlant({
   readonly count: number;
 }) {
   const { garden, live, clock, saveRecords } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const today = dayOf(clock.now());
   const age = daysBetween(occupant.plantedOn, today);
   const growth = useMemo(
-    () => growthOf(occupant, bag.body, live, garden.settings),
-    [bag.body, garden.settings, live, occupant],
+    () => growthOf(occupant, bag.properties, live, garden.settings),
+    [bag.properties, garden.settings, live, occupant],
   );
-  const level = levelOf(bag.body, bag.occupants, live);
+  const level = levelOf(bag.properties, bag.occupants, live);
   const risen = level - (occupant.planted.levelMillimetres ?? level);
   const height = heightNow(growth, age, risen);
   const { kind, heightMillimetres } = bag.container.support;
   const above =
-    heightMillimetres - bag.body.fill.mixMillimetres - (bag.body.real.under?.heightMillimetres ?? 0);
+    heightMillimetres -
+    bag.properties.fill.mixMillimetres -
+    (bag.properties.real.under?.heightMillimetres ?? 0);
   const top = kind !== 'none' && above > 0 ? outgrows(growth.belief, above) : undefined;
   const name = occupant.plant.name ?? occupant.variety.name;
   /** Plants that share this line are trained alike. */
@@ -113,10 +115,10 @@ function OnePlant({
         <strong>
           {name}
           {count > 1 ? ` ×${count}` : ''}: {height.isMeasured ? '' : 'about '}
-          {shown.show(height.likely, 'height')}
+          {unitFormat.show(height.likely, 'height')}
         </strong>
-        {!height.isMeasured && `, ${shown.range(height.low, height.high, 'height')}`}, growing{' '}
-        {shown.show(growthPerDay(growth.belief, age) * 7, 'height')} a week.
+        {!height.isMeasured && `, ${unitFormat.range(height.low, height.high, 'height')}`}, growing{' '}
+        {unitFormat.show(growthPerDay(growth.belief, age) * 7, 'height')} a week.
         {top &&
           ` It gets to the top of its ${supportOf(kind).short} ${reachingWords(top, occupant.plantedOn, today)}.`}
       </Typography>
@@ -124,22 +126,22 @@ function OnePlant({
         label={count > 1 ? 'Trained to, each' : 'Trained to'}
         value={String(occupant.plant.leaders ?? 'habit')}
         options={[
-          { id: 'habit', words: `as it grows: ${occupant.habit.name.toLowerCase()}` },
-          { id: '1', words: 'one leader' },
-          { id: '2', words: 'two leaders' },
-          { id: '3', words: 'three leaders' },
+          { id: 'habit', label: `as it grows: ${occupant.habit.name.toLowerCase()}` },
+          { id: '1', label: 'one leader' },
+          { id: '2', label: 'two leaders' },
+          { id: '3', label: 'three leaders' },
         ]}
         onChange={(id) => void train(id)}
       />
-      <Worked label="From which heights">
+      <HowCalculated label="From which heights">
         <WorkedLines
           lines={[
             [
               `Planted ${shortDay(occupant.plantedOn, today)}`,
-              `${shown.show(growth.startMillimetres, 'height')} above the mix`,
+              `${unitFormat.show(growth.startMillimetres, 'height')} above the mix`,
             ],
             ...growth.records.map(
-              (r) => [`Measured on day ${r.days}`, shown.show(r.millimetres, 'height')] as const,
+              (r) => [`Measured on day ${r.days}`, unitFormat.show(r.millimetres, 'height')] as const,
             ),
           ]}
         />
@@ -148,7 +150,7 @@ function OnePlant({
             ? 'Nothing was measured yet: this is what its habit usually does. One height in June narrows it a good deal.'
             : 'A curve through what you measured, drawn towards what its habit usually does.'}
         </Typography>
-      </Worked>
+      </HowCalculated>
     </Box>
   );
 }

@@ -8,7 +8,7 @@ import { ChartFrame } from '../../ui/ChartFrame.tsx';
 import { useMemo, useState } from 'react';
 import { ELEMENT_WORDS } from '../../text/feed-text.ts';
 import { useThemeValue } from '../../ui/theme-context.tsx';
-import { Worked, WorkedLines } from '../../ui/Worked.tsx';
+import { HowCalculated, WorkedLines } from '../../ui/HowCalculated.tsx';
 import { shortDay } from '../../text/text.ts';
 import type { BagLedger } from '../../store/index.ts';
 import { drawnDays, LEDGER_PARTS, partsOn, rangeOf } from './ledger-series.ts';
@@ -49,12 +49,12 @@ export default function LedgerChart({
         xaxis: [chartMoment(at(today), 'today')],
       },
     };
-    // the colours come from the look's variables
+    // the colours come from the check's variables
   }, [element, themeName, today]);
   const series = useMemo(
     () =>
-      LEDGER_PARTS.map(({ words }, i) => ({
-        name: words,
+      LEDGER_PARTS.map(({ label }, i) => ({
+        name: label,
         data: drawn.map((day) => ({
           x: new Date(`${day.day}T12:00:00`).getTime(),
           y: Number((partsOn(day, element)[i] ?? 0).toFixed(3)),
@@ -88,7 +88,7 @@ export default function LedgerChart({
       </ToggleButtonGroup>
       <Typography sx={{ marginBlock: 1 }}>{elementSentence(verdict)}</Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, fontSize: '0.9rem' }}>
-        {[...LEDGER_PARTS].reverse().map(({ key, words, token }) => (
+        {[...LEDGER_PARTS].reverse().map(({ key, label, token }) => (
           <Box key={key} sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
             <Box
               aria-hidden
@@ -99,7 +99,7 @@ export default function LedgerChart({
                 border: '1.5px solid var(--ink)',
               }}
             />
-            {words}
+            {label}
           </Box>
         ))}
       </Box>
@@ -113,7 +113,7 @@ export default function LedgerChart({
         The top of the picture is all that was offered. To the right of today: what comes if nothing more is
         given.
       </Typography>
-      <Worked label="In numbers, with their doubt">
+      <HowCalculated label="In numbers, with their doubt">
         <WorkedLines
           lines={[
             ['Offered since it was filled', range('offered')],
@@ -134,7 +134,7 @@ export default function LedgerChart({
           counted. Ranges are a lean and a rich reading of all of these at once. The plant knows better: pale
           new growth is a better word than this.
         </Typography>
-      </Worked>
+      </HowCalculated>
     </Box>
   );
 }

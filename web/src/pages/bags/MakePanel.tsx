@@ -5,17 +5,17 @@ import { COST_WORDS, howWords } from '../../text/cost-text.ts';
 import { productName } from '../../text/product-text.ts';
 import { Panel } from '../../ui/Page.tsx';
 import { ClassRemark, SizeRemark } from '../../ui/SizeRemarks.tsx';
-import { Worked, WorkedLines } from '../../ui/Worked.tsx';
+import { HowCalculated, WorkedLines } from '../../ui/HowCalculated.tsx';
 import { midSentence, shortDay } from '../../text/text.ts';
-import { useGarden, useMoney, useShown, type Bag } from '../../store/index.ts';
+import { useGarden, useMoney, useUnitFormat, type Bag } from '../../store/index.ts';
 import { useCosts } from '../../store/supplies.ts';
 
 /** What the bag is made up like: real size, mix and when it was filled, weight, and what it came to this season. */
 export function MakePanel({ bag }: { readonly bag: Bag }) {
   const { garden, live, clock } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const money = useMoney();
-  const { body, container, occupants } = bag;
+  const { properties, container, occupants } = bag;
   const now = clock.now();
   const year = Number(now.slice(0, 4));
   const cost = useCosts(year).get(container.id);
@@ -24,24 +24,25 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
     (e) => e.kind === 'trouble' && e.containerId === container.id && e.livesInMix,
   );
   const first = occupants[0];
-  const { litres, under } = body.real;
+  const { litres, under } = properties.real;
   return (
     <Panel title="Bag, mix and money">
       <Typography>
-        It really holds {shown.range(litres.low, litres.high, 'bag')} to the brim,{' '}
-        {shown.show(body.fill.mixLitres, 'bag')} of settled mix: {body.mix.name.toLowerCase()}.{' '}
+        It really holds {unitFormat.range(litres.low, litres.high, 'bag')} to the brim,{' '}
+        {unitFormat.show(properties.fill.mixLitres, 'bag')} of settled mix:{' '}
+        {properties.mix.name.toLowerCase()}.{' '}
         {filled
           ? `Filled on ${shortDay(dayOf(filled.at), dayOf(now))}.`
           : 'When it was filled is not on record.'}{' '}
-        {body.kind.drainage.words}
-        {body.reserveLitres >= 0.05 &&
-          ` Below its raised holes it keeps about ${shown.show(body.reserveLitres, 'water')} in reserve.`}
+        {properties.kind.drainage.description}
+        {properties.reserveLitres >= 0.05 &&
+          ` Below its raised holes it keeps about ${unitFormat.show(properties.reserveLitres, 'water')} in reserve.`}
       </Typography>
       {under && (
         <Typography sx={{ marginBlockStart: 1 }}>
           {under.kind === 'reservoir'
-            ? `The water below${under.litres === undefined ? '' : ` (${shown.show(under.litres, 'bag')} when full)`} counts from when the roots are down: until then feel the mix above it, after that look at its level.`
-            : 'What the channel brings counts from when the roots are down: look at its level.'}
+            ? `The water below${under.litres === undefined ? '' : ` (${unitFormat.show(under.litres, 'bag')} when full)`} counts from when the roots are down: until then feel the mix above it, after that check its level.`
+            : 'What the channel brings counts from when the roots are down: check its level.'}
         </Typography>
       )}
       {trouble && (
@@ -49,23 +50,23 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
           Trouble is on record that may live on in the mix: do not use it again.
         </Typography>
       )}
-      <ClassRemark size={container.size} body={body} />
+      <ClassRemark size={container.size} properties={properties} />
       {first && (
         <SizeRemark
-          body={body}
+          properties={properties}
           cropId={first.crop.id}
           habitId={first.habit.id}
           plants={container.stations.length}
         />
       )}
       <Typography sx={{ marginBlockStart: 1 }}>
-        Drained it weighs about {shown.show(body.drainedKilograms, 'weight')} without the plant.{' '}
+        Drained it weighs about {unitFormat.show(properties.drainedKilograms, 'weight')} without the plant.{' '}
         <Link to="/bench/load" style={{ color: 'inherit' }}>
           Weight and load
         </Link>
       </Typography>
       {cost && cost.lines.length > 0 && (
-        <Worked label={`${money.show(cost.total)} in ${year}`}>
+        <HowCalculated label={`${money.show(cost.total)} in ${year}`}>
           <WorkedLines
             lines={cost.lines.map((line) => [
               `${COST_WORDS[line.what].charAt(0).toUpperCase()}${COST_WORDS[line.what].slice(1)}: ${howWords(line, money)}`,
@@ -76,12 +77,14 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
             <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
               Without a price, and so not in it:{' '}
               {cost.unpriced
-                .map((id) => (id === 'bag' ? 'the bag itself' : midSentence(productName(id, garden.products))))
+                .map((id) =>
+                  id === 'bag' ? 'the bag itself' : midSentence(productName(id, garden.products)),
+                )
                 .join(', ')}
               .
             </Typography>
           )}
-        </Worked>
+        </HowCalculated>
       )}
       {!filled && (
         <Button

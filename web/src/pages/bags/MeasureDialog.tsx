@@ -4,16 +4,16 @@ import { useState } from 'react';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { readAmount } from '../../text/amount-text.ts';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
-import { useGarden, useShown, type Bag } from '../../store/index.ts';
+import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 
 /** A tape and a thermometer at a bag: the heights of its plants above the mix, and how warm the mix is. */
 export function MeasureDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {
   const { clock, record } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>({});
   const [warmth, setWarmth] = useState('');
   const [problem, setProblem] = useState<string>();
-  const { system } = shown;
+  const { system } = unitFormat;
   const heights = bag.occupants.map((occupant) => ({
     occupant,
     read: readAmount(texts[occupant.plant.id] ?? '', {
@@ -43,14 +43,14 @@ export function MeasureDialog({ bag, onClose }: { readonly bag: Bag; onClose(): 
               containerId: bag.container.id,
               stationId: occupant.stationId,
               plantId: occupant.plant.id,
-              heightMillimetres: Math.round(read.inner),
+              heightMillimetres: Math.round(read.siValue),
               asEntered: read.text,
             },
           ]
         : [],
     );
     if (celsius.kind === 'given')
-      drafts.push({ kind: 'warmth', at, containerId: bag.container.id, mixCelsius: celsius.inner });
+      drafts.push({ kind: 'warmth', at, containerId: bag.container.id, mixCelsius: celsius.siValue });
     if (drafts.length === 0) return setProblem('Give a height or a temperature.');
     await record(drafts, `measured at ${bag.container.label}`);
     onClose();

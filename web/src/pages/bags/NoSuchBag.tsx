@@ -10,7 +10,7 @@ export function NoSuchBag() {
         been replaced.
       </Typography>
       <Button component={Link} to="/bags" variant="contained">
-        To the stands
+        To the bags
       </Button>
     </Page>
   );

@@ -5,7 +5,7 @@ import { AmountField } from '../../ui/AmountField.tsx';
 import { readAmount } from '../../text/amount-text.ts';
 import { COVER_CHOICES } from '../../ui/choices.tsx';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
-import { newId, useGarden, useShown } from '../../store/index.ts';
+import { newId, useGarden, useUnitFormat } from '../../store/index.ts';
 
 /** A place where bags stand: its name, its roof, its turn in the walk. */
 export function PlaceDialog({
@@ -20,11 +20,11 @@ export function PlaceDialog({
   const { garden, clock, saveRecords, bin: putInBin } = useGarden();
   const [name, setName] = useState(place?.name ?? '');
   const [cover, setCover] = useState<Place['cover']>(place?.cover ?? 'open');
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [wire, setWire] = useState(
-    place?.wireMillimetres === undefined ? '' : shown.show(place.wireMillimetres, 'height'),
+    place?.wireMillimetres === undefined ? '' : unitFormat.show(place.wireMillimetres, 'height'),
   );
-  const { system } = shown;
+  const { system } = unitFormat;
   const [shade, setShade] = useState(place?.shade ? String(Math.round(place.shade * 100)) : '');
   const percent = shade.trim() === '' ? 0 : Number(shade.replace('%', '').replace(',', '.'));
   const isShade = percent >= 0 && percent <= 90;
@@ -41,7 +41,7 @@ export function PlaceDialog({
     const made = {
       name: trimmed,
       cover,
-      ...(readWire.kind === 'given' ? { wireMillimetres: Math.round(readWire.inner) } : {}),
+      ...(readWire.kind === 'given' ? { wireMillimetres: Math.round(readWire.siValue) } : {}),
       ...(percent > 0 ? { shade: percent / 100 } : {}),
     };
     const after: Place = place
@@ -114,7 +114,7 @@ export function PlaceDialog({
           </Typography>
         ) : (
           <Button onClick={() => void bin()} sx={{ alignSelf: 'flex-start' }}>
-            Put it in the bin
+            Delete
           </Button>
         ))}
     </FormDialog>

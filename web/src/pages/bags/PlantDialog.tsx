@@ -59,9 +59,9 @@ export function PlantDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
             <PlantingAdvice
               seedling={planting.seedling}
               crop={cropOf(planting.cropId)}
-              mixMillimetres={bag.body.fill.mixMillimetres}
+              mixMillimetres={bag.properties.fill.mixMillimetres}
               practiceId={planting.practiceId ?? depthPracticeId}
-              assumed={bag.body.assumed}
+              assumed={bag.properties.assumed}
             />
           </Box>
         )}

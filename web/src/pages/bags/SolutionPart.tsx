@@ -15,21 +15,21 @@ import { doseWords, SOLUTION_WORDS } from '../../text/feed-text.ts';
 import { STORE_WORDS } from '../../text/water-text.ts';
 import { midSentence, shortDay } from '../../text/text.ts';
 import { Select } from '../../ui/Select.tsx';
-import { measuresInUse, useFeedings, useGarden, useShown, type Bag } from '../../store/index.ts';
+import { measuresInUse, useFeedings, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 
 /** The nutrient in a bag's reservoir, channel or drum: when it was made up, EC and pH with their trend, and how long it lasts. */
 export default function SolutionPart({ bag }: { readonly bag: Bag }) {
   const { clock, live } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [isOpen, setOpen] = useState(false);
-  const { body, container, water } = bag;
+  const { properties, container, water } = bag;
   const course = useMemo(
     () =>
       solutionCourse(
         live.filter((e): e is EntryOf<'solution'> => e.kind === 'solution' && e.containerId === container.id),
-        body.assumed,
+        properties.assumed,
       ),
-    [body.assumed, container.id, live],
+    [properties.assumed, container.id, live],
   );
   const store = water?.estimate.stores.find(({ kind }) => hasLevel(kind));
   if (!store || !water) return null;
@@ -48,10 +48,10 @@ export default function SolutionPart({ bag }: { readonly bag: Bag }) {
       </Typography>
       <Typography>
         {left === undefined
-          ? 'Nothing is drunk from it yet.'
+          ? 'Nothing has been used from it yet.'
           : `At the use of these days what is in it lasts about ${trimmed(left, 0) === '1' ? '1 day' : `${trimmed(left, 0)} days`} (${trimmed(low ?? 0, 0)} to ${trimmed(high ?? 0, 0)}).`}{' '}
         {course.changedOn
-          ? `Its nutrient was made up new on ${shortDay(course.changedOn)}, ${daysBetween(course.changedOn, today)} days ago${course.toppedUpLitres > 0 ? `, and topped up with ${shown.show(course.toppedUpLitres, 'water')} since` : ''}.`
+          ? `Its nutrient was made up new on ${shortDay(course.changedOn)}, ${daysBetween(course.changedOn, today)} days ago${course.toppedUpLitres > 0 ? `, and topped up with ${unitFormat.show(course.toppedUpLitres, 'water')} since` : ''}.`
           : 'No nutrient has been put down for it.'}
       </Typography>
       {last && (
@@ -65,7 +65,7 @@ export default function SolutionPart({ bag }: { readonly bag: Bag }) {
           {shortDay(last.day)}.
         </Typography>
       )}
-      {course.words.map((word) => (
+      {course.description.map((word) => (
         <Typography key={word}>{SOLUTION_WORDS[word]}</Typography>
       ))}
       <Button variant="outlined" sx={{ marginBlock: 1 }} onClick={() => setOpen(true)}>
@@ -82,9 +82,9 @@ export default function SolutionPart({ bag }: { readonly bag: Bag }) {
 }
 
 const WHAT = [
-  { id: 'reading', words: 'Measured' },
-  { id: 'changed', words: 'Made up new' },
-  { id: 'topped-up', words: 'Topped up' },
+  { id: 'reading', label: 'Measured' },
+  { id: 'changed', label: 'Made up new' },
+  { id: 'topped-up', label: 'Topped up' },
 ] as const;
 
 /** The nutrient that a bag's regime has in its drum, if any. */
@@ -106,7 +106,7 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
   const { clock, garden, record } = useGarden();
   const nutrient = useNutrient(bag);
   const [isWithNutrient, setWithNutrient] = useState(true);
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [what, setWhat] = useState<(typeof WHAT)[number]['id']>('reading');
   const [litres, setLitres] = useState('');
   const [ec, setEc] = useState('');
@@ -122,7 +122,7 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
     if (readPh !== undefined && !(readPh >= 0 && readPh <= 14))
       return setProblems({ ph: 'pH goes from 0 to 14.' });
     const read = readAmount(litres, {
-      ...waterRule(shown.system, measuresInUse(garden)),
+      ...waterRule(unitFormat.system, measuresInUse(garden)),
       isOptional: what === 'reading',
     });
     if (what !== 'reading' && read.kind !== 'given')
@@ -130,7 +130,7 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
     if (what === 'reading' && readEc === undefined && readPh === undefined)
       return setProblems({ ec: 'Give an EC, a pH, or both.' });
     const at = clock.now();
-    const poured = what !== 'reading' && read.kind === 'given' ? read.inner : undefined;
+    const poured = what !== 'reading' && read.kind === 'given' ? read.siValue : undefined;
     const solution: Draft<'solution'> = {
       kind: 'solution',
       at,
@@ -157,17 +157,19 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
     const feeds =
       poured === undefined || !nutrient || !isWithNutrient
         ? []
-        : [nutrient.product, ...(nutrient.partner ? [nutrient.partner] : [])].map((product): Draft<'fed'> => ({
-            kind: 'fed',
-            at,
-            containerId: bag.container.id,
-            productId: product.id,
-            amount: nutrient.dose.amount * poured,
-            unit: nutrient.dose.unit,
-            litres: poured,
-            into: 'store',
-            ...(nutrient.regimeId ? { regimeId: nutrient.regimeId, stepId: nutrient.stepId } : {}),
-          }));
+        : [nutrient.product, ...(nutrient.partner ? [nutrient.partner] : [])].map(
+            (product): Draft<'fed'> => ({
+              kind: 'fed',
+              at,
+              containerId: bag.container.id,
+              productId: product.id,
+              amount: nutrient.dose.amount * poured,
+              unit: nutrient.dose.unit,
+              litres: poured,
+              into: 'store',
+              ...(nutrient.regimeId ? { regimeId: nutrient.regimeId, stepId: nutrient.stepId } : {}),
+            }),
+          );
     await record([...waterings, ...feeds, solution], `nutrient of ${bag.container.label}`);
     onClose();
     return undefined;
@@ -207,7 +209,7 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
       {what !== 'reading' && nutrient && (
         <FormControlLabel
           control={<Switch checked={isWithNutrient} onChange={(_, on) => setWithNutrient(on)} />}
-          label={`With ${doseWords(nutrient.dose, shown.system)} of ${midSentence(nutrient.product.name)}${nutrient.partner ? `, and as much ${midSentence(nutrient.partner.name)}` : ''}`}
+          label={`With ${doseWords(nutrient.dose, unitFormat.system)} of ${midSentence(nutrient.product.name)}${nutrient.partner ? `, and as much ${midSentence(nutrient.partner.name)}` : ''}`}
         />
       )}
       <TextField

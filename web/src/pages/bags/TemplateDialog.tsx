@@ -3,13 +3,13 @@ import type { Template } from '@rundel/core/records';
 import { useState } from 'react';
 import { kindWords } from '../../text/bag-text.ts';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
-import { newId, useGarden, useShown, type Bag } from '../../store/index.ts';
+import { newId, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 
 /** A bag's make kept under a name, to set up others like it. */
 export function TemplateDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {
   const { garden, clock, saveRecords } = useGarden();
-  const shown = useShown();
-  const [name, setName] = useState(kindWords(bag, shown));
+  const unitFormat = useUnitFormat();
+  const [name, setName] = useState(kindWords(bag, unitFormat));
   const [problem, setProblem] = useState<string>();
   const submit = async () => {
     const trimmed = name.trim();
@@ -48,7 +48,7 @@ export function TemplateDialog({ bag, onClose }: { readonly bag: Bag; onClose():
       isOpen
       onClose={onClose}
       onSubmit={() => void submit()}
-      submitLabel="Keep it"
+      submitLabel="Save"
     >
       <TextField
         label="Name"

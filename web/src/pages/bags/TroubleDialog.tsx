@@ -10,7 +10,7 @@ type What = EntryOf<'trouble'>['what'];
 
 const OPTIONS = (Object.keys(TROUBLE_WORDS) as What[]).map((id) => ({
   id,
-  words: TROUBLE_WORDS[id].charAt(0).toUpperCase() + TROUBLE_WORDS[id].slice(1),
+  label: TROUBLE_WORDS[id].charAt(0).toUpperCase() + TROUBLE_WORDS[id].slice(1),
 }));
 
 /** Trouble put on record, so that a mix in which it may live on is not used again. */

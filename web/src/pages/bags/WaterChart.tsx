@@ -1,15 +1,15 @@
 import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { BagWater } from '@rundel/core/garden-state';
-import { fromInner, UNITS } from '@rundel/core/units';
+import { fromSi, UNITS } from '@rundel/core/units';
 import type { ApexOptions } from 'apexcharts';
 import { Chart, chartGround, chartMoment, themeColour } from '../../ui/chart.ts';
 import { ChartFrame } from '../../ui/ChartFrame.tsx';
 import { useMemo } from 'react';
 import { useThemeValue } from '../../ui/theme-context.tsx';
-import { Worked } from '../../ui/Worked.tsx';
+import { HowCalculated } from '../../ui/HowCalculated.tsx';
 import { localDate, whenWords } from '../../text/text.ts';
-import { useShown } from '../../store/index.ts';
-import { courseOf, marksOf, spellsOf } from './water-course.ts';
+import { useUnitFormat } from '../../store/index.ts';
+import { courseOf, stageDatesOf, spellsOf } from './water-course.ts';
 
 /** A bag's water over the last days and the rounds to come, with its doubt as a band. */
 export default function WaterChart({
@@ -19,18 +19,19 @@ export default function WaterChart({
 }: {
   readonly water: BagWater;
   readonly name: string;
-  /** share of available water at which this bag wants a drink */
+  /** share of available water at which this bag wants water */
   readonly refillPoint: number;
 }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const { themeName } = useThemeValue();
-  const unit = shown.system === 'metric' ? 'litre' : shown.system === 'us' ? 'usGallon' : 'imperialGallon';
+  const unit =
+    unitFormat.system === 'metric' ? 'litre' : unitFormat.system === 'us' ? 'usGallon' : 'imperialGallon';
   const course = useMemo(() => courseOf(water), [water]);
-  const marks = useMemo(() => marksOf(water), [water]);
-  const happened = new Map(marks.map((mark) => [mark.at, mark.kind === 'check' ? 'a look' : 'a drink']));
+  const marks = useMemo(() => stageDatesOf(water), [water]);
+  const happened = new Map(marks.map((mark) => [mark.at, mark.kind === 'check' ? 'a check' : 'a watering']));
   const spells = spellsOf(course, water.availableLitres, refillPoint);
   const options = useMemo((): ApexOptions => {
-    const inUnit = (litres: number) => Number(fromInner(litres, unit).toFixed(2));
+    const inUnit = (litres: number) => Number(fromSi(litres, unit).toFixed(2));
     const ground = chartGround(themeName);
     return {
       ...ground,
@@ -66,17 +67,17 @@ export default function WaterChart({
             borderColor: themeColour('--fruit'),
             strokeDashArray: 5,
             label: {
-              text: 'wants a drink',
+              text: 'wants water',
               style: { background: themeColour('--surface'), color: themeColour('--ink') },
             },
           },
         ],
       },
     };
-    // the colours come from the look's variables
+    // the colours come from the check's variables
   }, [themeName, marks, refillPoint, unit, water]);
   const series = useMemo(() => {
-    const y = (litres: number) => Number(fromInner(litres, unit).toFixed(3));
+    const y = (litres: number) => Number(fromSi(litres, unit).toFixed(3));
     const x = (at: string) => localDate(at).getTime();
     return [
       {
@@ -91,12 +92,12 @@ export default function WaterChart({
     <Box>
       <Typography sx={{ marginBlockEnd: 1 }}>
         {spells.dryOuts === 0
-          ? 'In these days it was never likely below the point where it wants a drink'
-          : `In these days it likely went below the point where it wants a drink ${spells.dryOuts === 1 ? 'once' : `${spells.dryOuts} times`}`}
+          ? 'In these days it was never likely below the point where it wants water'
+          : `In these days it likely went below the point where it wants water ${spells.dryOuts === 1 ? 'once' : `${spells.dryOuts} times`}`}
         {spells.wetDays >= 1
           ? `, and was nearly full for about ${Math.round(spells.wetDays)} days in all`
           : ''}
-        . Rings are looks, squares drinks. To the right of the dashes is what comes if nobody waters it.
+        . Rings are checks, squares waterings. To the right of the dashes is what comes if nobody waters it.
       </Typography>
       <ChartFrame
         label={`Water of bag ${name} over the last days and the rounds to come; the table holds the numbers`}
@@ -104,7 +105,7 @@ export default function WaterChart({
       >
         <Chart key={themeName} type="rangeArea" height={320} options={options} series={series as never} />
       </ChartFrame>
-      <Worked label="The same as a table">
+      <HowCalculated label="The same as a table">
         <Box
           sx={{ maxHeight: 320, overflow: 'auto' }}
           tabIndex={0}
@@ -127,14 +128,14 @@ export default function WaterChart({
                     {p.what === 'expected' ? ', expected' : ''}
                     {happened.has(p.at) ? `: ${happened.get(p.at)}` : ''}
                   </TableCell>
-                  <TableCell align="right">{shown.show(p.likely, 'water')}</TableCell>
-                  <TableCell align="right">{shown.range(p.low, p.high, 'water')}</TableCell>
+                  <TableCell align="right">{unitFormat.show(p.likely, 'water')}</TableCell>
+                  <TableCell align="right">{unitFormat.range(p.low, p.high, 'water')}</TableCell>
                 </TableRow>
               ))}
             </TableBody>
           </Table>
         </Box>
-      </Worked>
+      </HowCalculated>
     </Box>
   );
 }

@@ -2,14 +2,14 @@ import { Box, Button, Typography } from '@mui/material';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { expectation, gradeSpan, nextCheckWords } from '../../text/bag-text.ts';
 import { useDrierPlant } from '../../ui/drier-plant.ts';
-import { Disputed } from '../../ui/Disputed.tsx';
+import { ContradictionNotice } from '../../ui/ContradictionNotice.tsx';
 import { FAULT_WORDS } from '../../text/check-text.ts';
 import { STORE_WORDS } from '../../text/water-text.ts';
 import { Panel } from '../../ui/Page.tsx';
 import { Remark } from '../../ui/Remark.tsx';
 import { hoursWords, whenWords } from '../../text/text.ts';
-import { Worked, WorkedLines } from '../../ui/Worked.tsx';
-import { useGarden, useShown, type Bag } from '../../store/index.ts';
+import { HowCalculated, WorkedLines } from '../../ui/HowCalculated.tsx';
+import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { WhatIf } from './WhatIf.tsx';
 
 const WaterChart = lazy(() => import('./WaterChart.tsx'));
@@ -17,8 +17,8 @@ const WaterChart = lazy(() => import('./WaterChart.tsx'));
 /** The bag's water in three numbers, each to be opened. */
 export function WaterPanel({ bag }: { readonly bag: Bag }) {
   const { clock, live } = useGarden();
-  const shown = useShown();
-  const { water, body } = bag;
+  const unitFormat = useUnitFormat();
+  const { water, properties } = bag;
   const drier = useDrierPlant(bag);
   const now = clock.now();
   const [isOpen, setOpen] = useState(false);
@@ -34,7 +34,7 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
     );
   }
   const { estimate, ahead } = water;
-  const { rest } = expectation(bag, shown, now);
+  const { rest } = expectation(bag, unitFormat, now);
   const next = nextCheckWords(water, now);
   const toRefill = ahead.hoursToRefill;
   const percent = (share: number) => Math.round(share * 100);
@@ -43,18 +43,18 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
     0,
     ...water.usePerDay.filter((d) => d.day > today).map((d) => d.litres - d.dripLitres),
   );
-  const isTight = most > body.assumed.keepable * water.availableLitres && estimate.stores.length === 0;
+  const isTight = most > properties.assumed.keepable * water.availableLitres && estimate.stores.length === 0;
   const lastFault = water.setAside.at(-1);
   return (
     <Panel title="Water">
       <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1.5 }}>
-        I expect it <strong>{gradeSpan(estimate.share)}</strong>. {rest} Next look: <strong>{next}</strong>.
+        I expect it <strong>{gradeSpan(estimate.share)}</strong>. {rest} Next check: <strong>{next}</strong>.
       </Typography>
-      <Disputed bag={bag} />
+      <ContradictionNotice bag={bag} />
       {isTight && (
         <Remark>
-          On the hottest day to come it uses about {shown.show(most, 'water')} of the{' '}
-          {shown.show(water.availableLitres, 'water')} that it holds: one round a day may not keep it. A
+          On the hottest day to come it uses about {unitFormat.show(most, 'water')} of the{' '}
+          {unitFormat.show(water.availableLitres, 'water')} that it holds: one round a day may not keep it. A
           second round, a bigger bag, mulch, shade or a store of water would.
         </Remark>
       )}
@@ -73,12 +73,12 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
         }}
       >
         <Big
-          number={shown.show(estimate.litres.likely, 'water')}
-          words={`left of ${shown.show(water.availableLitres, 'water')}; ${shown.range(estimate.litres.low, estimate.litres.high, 'water')}`}
+          number={unitFormat.show(estimate.litres.likely, 'water')}
+          label={`left of ${unitFormat.show(water.availableLitres, 'water')}; ${unitFormat.range(estimate.litres.low, estimate.litres.high, 'water')}`}
         />
         <Big
           number={hoursWords(toRefill.likely)}
-          words={
+          label={
             toRefill.low === undefined
               ? 'until it wants water'
               : `until it wants water; ${hoursWords(toRefill.low)} to ${hoursWords(toRefill.high)}`
@@ -86,35 +86,35 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
         />
         <Big
           number={hoursWords(ahead.hoursToWilting.likely)}
-          words={
+          label={
             ahead.hoursToWilting.low === undefined
-              ? 'until it hangs, if nobody comes'
-              : `until it hangs, if nobody comes; ${hoursWords(ahead.hoursToWilting.low)} to ${hoursWords(ahead.hoursToWilting.high)}`
+              ? 'until it wilts without watering'
+              : `until it wilts without watering; ${hoursWords(ahead.hoursToWilting.low)} to ${hoursWords(ahead.hoursToWilting.high)}`
           }
         />
         {estimate.stores.map((store) => (
           <Big
             key={store.kind}
             number={`${percent(store.likely)} %`}
-            words={`of its ${STORE_WORDS[store.kind]} (${shown.show(store.litres, 'water')}) left; ${percent(store.low)} to ${percent(store.high)} %`}
+            label={`of its ${STORE_WORDS[store.kind]} (${unitFormat.show(store.litres, 'water')}) left; ${percent(store.low)} to ${percent(store.high)} %`}
           />
         ))}
         <Big
           number={`× ${estimate.useMultiplier.likely.toFixed(1)}`}
-          words={`its use against its kind; ${estimate.useMultiplier.low.toFixed(1)} to ${estimate.useMultiplier.high.toFixed(1)}`}
+          label={`its use against its kind; ${estimate.useMultiplier.low.toFixed(1)} to ${estimate.useMultiplier.high.toFixed(1)}`}
         />
       </Box>
-      <Worked label="How do I know?">
+      <HowCalculated label="How do I know?">
         <WorkedLines
           lines={[
-            ['Settled mix', shown.show(body.fill.mixLitres, 'bag')],
+            ['Settled mix', unitFormat.show(properties.fill.mixLitres, 'bag')],
             [
-              `Water it holds for the plant (${body.mix.name.toLowerCase()})`,
-              shown.show(water.availableLitres, 'water'),
+              `Water it holds for the plant (${properties.mix.name.toLowerCase()})`,
+              unitFormat.show(water.availableLitres, 'water'),
             ],
             ['Chance that it is too dry now', `${percent(estimate.chanceDry)} %`],
             ['Chance at the next round', `${percent(ahead.rounds[0]?.chanceDry ?? 0)} %`],
-            ['Chance at which I ask for a look', `${percent(body.assumed.risk)} %`],
+            ['Chance at which I ask for a check', `${percent(properties.assumed.risk)} %`],
             ['Days with weather from the usual, not measured', `${water.filledDays} of ${water.spanDays}`],
             ...(drier
               ? [
@@ -140,7 +140,7 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
               const by = move.afterLitres - move.beforeLitres;
               const entry = live.find((e) => e.id === move.entryId);
               const what = move.kind === 'check' ? 'check' : 'watering';
-              const amount = shown.show(Math.abs(by), 'water');
+              const amount = unitFormat.show(Math.abs(by), 'water');
               return (
                 <li key={move.entryId}>
                   {whose(entry?.at, now)} {what}{' '}
@@ -158,29 +158,29 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
           The ranges leave out one chance in ten at either end, if the bag is what you said it is. A look
           always beats the estimate.
         </Typography>
-      </Worked>
-      <Worked label="What would change it?">
+      </HowCalculated>
+      <HowCalculated label="What would change it?">
         <WhatIf bag={bag} />
-      </Worked>
+      </HowCalculated>
       <Button onClick={() => setOpen(!isOpen)} aria-expanded={isOpen} sx={{ paddingInline: 0.5 }}>
-        {isOpen ? 'Hide its course' : 'Its course, past and to come'}
+        {isOpen ? 'Hide its course' : 'Water: past and forecast'}
       </Button>
       {isOpen && (
         <Suspense fallback={<Box sx={{ minHeight: 320 }} />}>
-          <WaterChart water={water} name={bag.container.label} refillPoint={body.assumed.refillPoint} />
+          <WaterChart water={water} name={bag.container.label} refillPoint={properties.assumed.refillPoint} />
         </Suspense>
       )}
     </Panel>
   );
 }
 
-function Big({ number, words }: { readonly number: string; readonly words: string }) {
+function Big({ number, label }: { readonly number: string; readonly label: string }) {
   return (
     <Box>
       <Box sx={{ fontFamily: 'h1.fontFamily', fontSize: '1.7rem', fontWeight: 720, lineHeight: 1.1 }}>
         {number}
       </Box>
-      <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>{words}</Box>
+      <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>{label}</Box>
     </Box>
   );
 }

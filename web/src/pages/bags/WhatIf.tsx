@@ -3,10 +3,10 @@ import { useQuery } from '@tanstack/react-query';
 import type { Container } from '@rundel/core/records';
 import { anotherRound } from '@rundel/core/round';
 import { clockOf, hoursWords } from '../../text/text.ts';
-import { useGarden, useShown, waterIf, type Bag } from '../../store/index.ts';
+import { useGarden, useUnitFormat, waterIf, type Bag } from '../../store/index.ts';
 
 interface Change {
-  readonly words: string;
+  readonly label: string;
   readonly container: Container;
   /** of the sun taken by shade, when that is the change */
   readonly shade?: number;
@@ -20,28 +20,28 @@ const SAUCER_SHARE = 0.25;
 
 /** What could be done to a bag that dries too fast. */
 function changesFor(bag: Bag, thick: string, saucer: string): readonly Change[] {
-  const { container, body } = bag;
-  const litres = Math.min(1000, (body.real.litres.likely / body.assumed.labelTruth) * BIGGER);
+  const { container, properties } = bag;
+  const litres = Math.min(1000, (properties.real.litres.likely / properties.assumed.labelTruth) * BIGGER);
   return [
-    ...(container.mulchMillimetres < THICK_MULCH - 10 && !body.kind.isClosed
+    ...(container.mulchMillimetres < THICK_MULCH - 10 && !properties.kind.isClosed
       ? [
           {
-            words: `Mulched ${thick} deep, which takes room from the mix`,
+            label: `Mulched ${thick} deep, which takes room from the mix`,
             container: { ...container, mulchMillimetres: THICK_MULCH },
           },
         ]
       : []),
-    { words: 'In a bag half as big again', container: { ...container, size: { by: 'label', litres } } },
+    { label: 'In a bag half as big again', container: { ...container, size: { by: 'label', litres } } },
     ...((bag.place?.shade ?? 0) < HALF_SHADE
-      ? [{ words: 'In half shade', container, shade: HALF_SHADE }]
+      ? [{ label: 'In half shade', container, shade: HALF_SHADE }]
       : []),
     ...((bag.water?.estimate.stores.length ?? 0) === 0
       ? [
           {
-            words: `Over a saucer of ${saucer}`,
+            label: `Over a saucer of ${saucer}`,
             container: {
               ...container,
-              stores: [{ kind: 'saucer' as const, litres: SAUCER_SHARE * body.availableLitres }],
+              stores: [{ kind: 'saucer' as const, litres: SAUCER_SHARE * properties.availableLitres }],
             },
           },
         ]
@@ -52,14 +52,14 @@ function changesFor(bag: Bag, thick: string, saucer: string): readonly Change[] 
 /** How long the bag would keep, worked out anew for each change from the same diary. */
 export function WhatIf({ bag }: { readonly bag: Bag }) {
   const open = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const changes = changesFor(
     bag,
-    shown.show(THICK_MULCH, 'depth'),
-    shown.show(SAUCER_SHARE * bag.body.availableLitres, 'water'),
+    unitFormat.show(THICK_MULCH, 'depth'),
+    unitFormat.show(SAUCER_SHARE * bag.properties.availableLitres, 'water'),
   );
   const { data } = useQuery({
-    queryKey: ['what-if', open.which, bag.container.id, bag.water?.now, bag.container.changedAt] as const,
+    queryKey: ['what-if', open.gardenId, bag.container.id, bag.water?.now, bag.container.changedAt] as const,
     queryFn: () => Promise.all(changes.map(({ container, shade }) => waterIf(container, open, shade))),
     staleTime: 60_000,
   });
@@ -69,26 +69,26 @@ export function WhatIf({ bag }: { readonly bag: Bag }) {
   const toCome = (bag.water?.usePerDay ?? [])
     .filter(({ day }) => day > today)
     .map(({ day, litres, dripLitres }) => ({ day, litres: litres - dripLitres }));
-  const round = anotherRound(toCome, roundHours, latitudeDegrees, bag.body.assumed);
+  const round = anotherRound(toCome, roundHours, latitudeDegrees, bag.properties.assumed);
   return (
     <Box>
       <Typography variant="body2">
-        As it is, it wants water in {hoursWords(now)}. With the same looks and drinks so far:
+        As it is, it wants water in {hoursWords(now)}. With the same checks and waterings so far:
       </Typography>
       <Box component="ul" sx={{ marginBlock: 1, paddingInlineStart: 2.5 }}>
-        {changes.map(({ words }, i) => {
+        {changes.map(({ label }, i) => {
           const water = data?.[i];
           return (
-            <li key={words}>
-              <strong>{words}</strong>: {water ? `in ${hoursWords(water.ahead.hoursToRefill.likely)}` : '…'}
+            <li key={label}>
+              <strong>{label}</strong>: {water ? `in ${hoursWords(water.ahead.hoursToRefill.likely)}` : '…'}
             </li>
           );
         })}
         {round && (
           <li>
             <strong>With a round at {clockOf(round.atHour)} too</strong>: at most{' '}
-            {shown.show(round.litresThen, 'water')} goes between two rounds on the thirstiest day to come, and
-            not {shown.show(round.litresNow, 'water')}
+            {unitFormat.show(round.litresThen, 'water')} goes between two rounds on the thirstiest day to
+            come, and not {unitFormat.show(round.litresNow, 'water')}
           </li>
         )}
       </Box>

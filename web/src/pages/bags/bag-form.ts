@@ -71,7 +71,7 @@ export interface BagFormResult {
   readonly support: Container['support'];
 }
 
-/** The value of `standId` that asks for a new stand. */
+/** The value of `placeId` that asks for a new stand. */
 export const NEW_PLACE = 'new';
 
 export function emptyBagForm(label: string, placeId: string | undefined): BagFormValues {
@@ -250,8 +250,8 @@ export function bagFormSchema(
             ],
           }
         : {}),
-      mulchMillimetres: mulch.kind === 'given' ? mulch.inner : 0,
-      ...(hole?.kind === 'given' && hole.inner > 0 ? { holeMillimetres: hole.inner } : {}),
+      mulchMillimetres: mulch.kind === 'given' ? mulch.siValue : 0,
+      ...(hole?.kind === 'given' && hole.siValue > 0 ? { holeMillimetres: hole.siValue } : {}),
       ...(stores.length > 0 ? { stores } : {}),
       ...(values.companions === 'none'
         ? {}
@@ -261,7 +261,7 @@ export function bagFormSchema(
         ? { kind: 'new', name: values.newPlaceName.trim(), cover: values.newPlaceCover }
         : { kind: 'known', id: values.placeId },
       stations: values.stations,
-      support: { kind: values.supportKind, heightMillimetres: height?.kind === 'given' ? height.inner : 0 },
+      support: { kind: values.supportKind, heightMillimetres: height?.kind === 'given' ? height.siValue : 0 },
     };
   });
 }
@@ -282,7 +282,7 @@ function readSize(
       high: 1000,
       measures,
     });
-    if (litres.kind === 'given') return { by: 'label', litres: litres.inner };
+    if (litres.kind === 'given') return { by: 'label', litres: litres.siValue };
     say(litres.kind === 'refused' ? litres.problem : 'Please give its litres.', 'labelLitres');
     return undefined;
   }
@@ -290,7 +290,7 @@ function readSize(
   let isWhole = true;
   for (const { key, low, high } of kind.dimensions) {
     const read = readAmount(values.dimensions[key] ?? '', { purpose: 'size', system, low, high });
-    if (read.kind === 'given') dimensions[key] = read.inner;
+    if (read.kind === 'given') dimensions[key] = read.siValue;
     else {
       isWhole = false;
       say(read.kind === 'refused' ? read.problem : 'Please measure it.', 'dimensions', key);

@@ -1,6 +1,6 @@
 import { type Entry, liveEntries } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
-import { shownIn } from '../../store/shown.ts';
+import { unitFormatIn } from '../../store/unit-format.ts';
 import { entryWords } from '../../text/entry-text.ts';
 import { removedFrom } from './removed.ts';
 
@@ -30,21 +30,21 @@ describe('what was removed', () => {
 });
 
 describe('an entry in words', () => {
-  const metric = shownIn('metric');
+  const metric = unitFormatIn('metric');
   it.each<[Entry, string]>([
-    [check, 'Look: dry'],
-    [{ ...check, stationId: 'stn_abcdef' }, 'Look at one plant: dry'],
+    [check, 'Check: dry'],
+    [{ ...check, stationId: 'stn_abcdef' }, 'Check at one plant: dry'],
     [
       { ...inBag, id: 'ent_lift001', kind: 'check', check: { method: 'lift', grade: 3 } },
-      'Look: heavy when lifted',
+      'Check: heavy when lifted',
     ],
     [
       { ...inBag, id: 'ent_drink01', kind: 'watering', litres: 6.75, isMeasured: true, ranThrough: true },
-      'Drink: 6.8\u00a0L, ran through',
+      'Watered: 6.8\u00a0L, ran through',
     ],
     [
       { ...inBag, id: 'ent_drink02', kind: 'watering', litres: 2, isMeasured: false, ranThrough: false },
-      'Drink: 2\u00a0L, by eye',
+      'Watered: 2\u00a0L, by eye',
     ],
     [
       { ...inBag, id: 'ent_pick001', kind: 'picking', kilograms: 0.45, count: 3 },
@@ -79,7 +79,10 @@ describe('an entry in words', () => {
       'Filled: 30\u00a0L new mix, 10\u00a0L old mix kept, 60\u00a0g garden lime',
     ],
     [{ ...base, id: 'ent_buy0001', kind: 'bought', productId: 'coir', amount: 70 }, 'Bought 70\u00a0L coir'],
-    [{ ...base, id: 'ent_use0001', kind: 'used', productId: 'string', amount: 4 }, 'Used 4\u00a0m soft string'],
+    [
+      { ...base, id: 'ent_use0001', kind: 'used', productId: 'string', amount: 4 },
+      'Used 4\u00a0m soft string',
+    ],
     [{ ...base, id: 'ent_cnt0001', kind: 'counted', productId: 'cage', amount: 6 }, 'Counted 6 cages'],
     [
       { ...base, id: 'ent_prc0001', kind: 'priced', productId: 'lime', amount: 3, price: 5 },
@@ -170,7 +173,7 @@ describe('an entry in words', () => {
       isMeasured: true,
       ranThrough: false,
     };
-    expect(entryWords(watering, shownIn('us'))).toBe('Drink: 1\u00a0gal');
-    expect(entryWords({ ...watering, litres: 4.54609 }, shownIn('uk'))).toBe('Drink: 1\u00a0imp gal');
+    expect(entryWords(watering, unitFormatIn('us'))).toBe('Watered: 1\u00a0gal');
+    expect(entryWords({ ...watering, litres: 4.54609 }, unitFormatIn('uk'))).toBe('Watered: 1\u00a0imp gal');
   });
 });

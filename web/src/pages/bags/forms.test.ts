@@ -3,7 +3,7 @@ import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { describe, expect, it } from 'vitest';
 import { bagFormOf, bagFormSchema, emptyBagForm, newBagRecords, NEW_PLACE } from './bag-form.ts';
 import { labelsFor, nextLabel } from './labels.ts';
-import { shownIn } from '../../store/shown.ts';
+import { unitFormatIn } from '../../store/unit-format.ts';
 import { plantedWords } from '../../text/planted-text.ts';
 import { momentProblem } from '../../text/moment-problem.ts';
 import {
@@ -58,12 +58,19 @@ describe('the form of a bag', () => {
   });
 
   it('keeps what stands beside the crop, and until when', () => {
-    const with_ = schema.parse({ ...product, companions: 'large', companionsUntil: '2026-07-01', drum: '60 L' });
+    const with_ = schema.parse({
+      ...product,
+      companions: 'large',
+      companionsUntil: '2026-07-01',
+      drum: '60 L',
+    });
     expect(with_).toMatchObject({
       companions: { size: 'large', until: '2026-07-01' },
       stores: [{ kind: 'drum', litres: 60 }],
     });
-    expect(schema.parse({ ...product, companions: 'small' })).toMatchObject({ companions: { size: 'small' } });
+    expect(schema.parse({ ...product, companions: 'small' })).toMatchObject({
+      companions: { size: 'small' },
+    });
     const refused = schema.safeParse({ ...product, companions: 'small', companionsUntil: '?' });
     expect(fields(refused.error?.issues)).toContain('companionsUntil');
   });
@@ -128,7 +135,12 @@ describe('the form of a bag', () => {
   });
 
   it('reads layers, holes, a price and what a measured bag was sold as', () => {
-    const layered = schema.parse({ ...product, lowerMixId: 'loam-compost', lowerShare: '40 %', price: '£6,50' });
+    const layered = schema.parse({
+      ...product,
+      lowerMixId: 'loam-compost',
+      lowerShare: '40 %',
+      price: '£6,50',
+    });
     expect(layered).toMatchObject({
       layers: [
         { mixId: 'loam-compost', share: 0.4 },
@@ -150,7 +162,8 @@ describe('the form of a bag', () => {
     });
     expect(
       fields(
-        schema.safeParse({ ...product, lowerMixId: 'bark-coir', lowerShare: '99', price: 'dear' }).error?.issues,
+        schema.safeParse({ ...product, lowerMixId: 'bark-coir', lowerShare: '99', price: 'dear' }).error
+          ?.issues,
       ),
     ).toEqual(['price', 'lowerShare']);
   });
@@ -281,7 +294,7 @@ describe('how a plant was put in', () => {
     seedling: { stemMillimetres: 400, ballMillimetres: 90 },
   };
   const words = (more: object) =>
-    plantedWords({ ...planted, ...more }, shownIn('metric')).replaceAll('\u00a0', ' ');
+    plantedWords({ ...planted, ...more }, unitFormatIn('metric')).replaceAll('\u00a0', ' ');
 
   it('is said by its way, its depth and the level of the mix', () => {
     expect(words({ plantingMethodId: 'trench', buriedMillimetres: 220 })).toBe(

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { FAULT_WORDS, LEVELS, levelShare, checkWords } from '../../text/check-text.ts';
 import { dripWords } from '../../text/water-text.ts';
-import { shownIn } from '../../store/index.ts';
+import { unitFormatIn } from '../../store/index.ts';
 import { gaugeOf, gaugesWith, readingCheck } from '../../ui/gauges.ts';
 import { readStores, storeTexts } from './store-fields.ts';
 
-const metric = shownIn('metric');
+const metric = unitFormatIn('metric');
 const plain = (text: string) => text.replace(/\s/g, ' ');
 
 describe('the gauges of a bag', () => {

@@ -4,10 +4,10 @@ import type { BagLedger } from '../../store/index.ts';
 
 /** Where what was offered is, from below: together they are all of it. */
 export const LEDGER_PARTS = [
-  { key: 'taken', words: 'taken up', token: '--leaf' },
-  { key: 'washed', words: 'washed out', token: '--water-3' },
-  { key: 'dissolved', words: 'there for the taking', token: '--flower' },
-  { key: 'held', words: 'still bound', token: '--mulch' },
+  { key: 'taken', label: 'taken up', token: '--leaf' },
+  { key: 'washed', label: 'washed out', token: '--water-3' },
+  { key: 'dissolved', label: 'there for the taking', token: '--flower' },
+  { key: 'held', label: 'still bound', token: '--mulch' },
 ] as const;
 
 /** So many points draw a season as well as all days do. */
@@ -31,6 +31,6 @@ export function rangeOf(
   part: (typeof LEDGER_PARTS)[number]['key'] | 'offered',
   element: Element,
 ): { readonly low: number; readonly likely: number; readonly high: number } {
-  const all = [days.lean, days.likely, days.rich].map((run) => run[at]?.[part][element] ?? 0);
+  const all = [days.low, days.likely, days.high].map((run) => run[at]?.[part][element] ?? 0);
   return { low: Math.min(...all), likely: all[1] ?? 0, high: Math.max(...all) };
 }

@@ -20,7 +20,7 @@ export const STORE_FIELDS = [
     key: 'wick',
     kind: 'wick',
     label: 'Drum on a wick',
-    help: 'Looked at by its level. Only food-safe drums.',
+    help: 'Checked by its level. Only food-safe drums.',
   },
   {
     key: 'drum',
@@ -56,6 +56,6 @@ export function readStores(
       isOptional: true,
     });
     if (read.kind === 'refused') say(read.problem, key);
-    return read.kind === 'given' ? [{ kind, litres: read.inner }] : [];
+    return read.kind === 'given' ? [{ kind, litres: read.siValue }] : [];
   });
 }

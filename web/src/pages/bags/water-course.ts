@@ -33,15 +33,15 @@ export function courseOf(water: BagWater): readonly CoursePoint[] {
   ];
 }
 
-/** A look or a drink on the course, at the litres that were likely after it. */
-export interface CourseMark {
+/** A check or a watering on the course, at the litres that were likely after it. */
+export interface ChartPoint {
   readonly at: string;
   readonly kind: 'check' | 'watering';
   readonly litres: number;
 }
 
-/** The looks and drinks of the days that the course shows. */
-export function marksOf(water: BagWater): readonly CourseMark[] {
+/** The checks and waterings of the days that the course shows. */
+export function stageDatesOf(water: BagWater): readonly ChartPoint[] {
   const since = Date.parse(water.now) - DAYS_BACK * 86_400_000;
   // of the points of one moment the last is what was believed after it
   const after = new Map(water.estimate.path.map((point) => [point.at, point.likely]));

@@ -88,7 +88,7 @@ const TOPICS: readonly Topic[] = [
     'regimes',
     'Regimes',
     'How are they fed?',
-    'Ten schools and your own, what each would mean for a bag, and which bags follow it.',
+    'Ten practices and your own, what each would mean for a bag, and which bags follow it.',
     () => import('./feeding/RegimesBench.tsx'),
   ),
   topic(

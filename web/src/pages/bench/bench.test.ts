@@ -8,7 +8,7 @@ import { shoppingList } from '@rundel/core/stock';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { productAmount, grams, priceUnit } from '../../text/product-text.ts';
-import { moneyIn, shownIn, type Bag } from '../../store/index.ts';
+import { moneyIn, unitFormatIn, type Bag } from '../../store/index.ts';
 import {
   EMPTY_PLAN,
   fillBags,
@@ -29,8 +29,8 @@ import { bagOf } from '../../store/bags.ts';
 
 const garden = gannetSlip(3);
 const live = liveEntries(garden.entries);
-const metric = shownIn('metric');
-const us = shownIn('us');
+const metric = unitFormatIn('metric');
+const us = unitFormatIn('us');
 const money = moneyIn('£');
 const NOW = '2026-07-16T18:00:00.000+01:00';
 
@@ -89,7 +89,7 @@ describe('a plan for filling', () => {
   it('gives each bag its mix, old and new, and what is worked in', () => {
     const plan = { ...EMPTY_PLAN, keptPercent: '50', doses: [dose] };
     const [fill] = fillBags([bagAt('7')], plan, live, garden, 0.045);
-    expect(fill?.newLitres).toBeCloseTo((fill?.bag.body.fill.looseLitres ?? 0) / 2, 9);
+    expect(fill?.newLitres).toBeCloseTo((fill?.bag.properties.fill.looseLitres ?? 0) / 2, 9);
     expect(fill?.amendments[0]?.grams).toBeCloseTo(2 * 15 * 0.85, 9);
     expect(fill?.amendments[0]?.asEntered).toBe('2 spoons per bag');
   });
@@ -98,7 +98,7 @@ describe('a plan for filling', () => {
     const plan = { ...EMPTY_PLAN, mixId: 'loam-compost' };
     const [fill] = fillBags([bagAt('7')], plan, live, garden, 0.045);
     const settling = mixOf('loam-compost').settling;
-    expect(fill?.newLitres).toBeCloseTo((fill?.bag.body.fill.mixLitres ?? 0) / (1 - settling), 9);
+    expect(fill?.newLitres).toBeCloseTo((fill?.bag.properties.fill.mixLitres ?? 0) / (1 - settling), 9);
   });
 
   it('keeps a bag’s own layers, and one mix for all takes their place', () => {
@@ -128,13 +128,13 @@ describe('a plan for filling', () => {
       livesInMix: true,
     };
     expect(troubleIn(bag.container.id, [...live, sick])).toEqual({
-      words: 'Rotting roots',
+      description: 'Rotting roots',
       day: '2026-07-16',
     });
     const plan = { ...EMPTY_PLAN, keptPercent: '50' };
     const [fill] = fillBags([bag], plan, [...live, sick], garden, 0.045);
     expect(fill?.reuse.kind).toBe('refused');
-    expect(fill?.newLitres).toBeCloseTo(bag.body.fill.looseLitres, 9);
+    expect(fill?.newLitres).toBeCloseTo(bag.properties.fill.looseLitres, 9);
     const filled = live.find((e) => e.kind === 'filled' && e.containerId === bag.container.id) as Entry;
     expect(troubleIn(bag.container.id, [...live, sick, filled])).toBeUndefined();
   });
@@ -185,7 +185,9 @@ describe('a mix as typed', () => {
   });
 
   it('says at each field what is wrong, all at once', () => {
-    const read = readParts('Old', [...product, { ingredientId: 'coir', parts: '0' }], '99', [{ name: 'Old' }]);
+    const read = readParts('Old', [...product, { ingredientId: 'coir', parts: '0' }], '99', [
+      { name: 'Old' },
+    ]);
     expect(read.kind === 'refused' && Object.keys(read.problems).sort()).toEqual([
       'ingredient2',
       'lime',
@@ -203,16 +205,16 @@ describe('a mix as typed', () => {
 
 describe('film as typed', () => {
   it('begins with an order that works out, in every system', () => {
-    for (const shown of [metric, us, shownIn('uk')]) {
-      expect(readOrder(startOrder(shown), shown.system).problems).toEqual({});
+    for (const unitFormat of [metric, us, unitFormatIn('uk')]) {
+      expect(readOrder(startOrder(unitFormat), unitFormat.system).problems).toEqual({});
     }
   });
 
   it('lets the plan speak about a negative seam, and says itself what does not read', () => {
     const start = startOrder(metric);
     expect(readOrder({ ...start, seamMillimetres: '-2' }, 'metric').order?.seamMillimetres).toBe(-20);
-    const bad = readOrder({ ...start, filmMillimetres: 'wide', hopedLitres: '3 m' }, 'metric');
-    expect(Object.keys(bad.problems).sort()).toEqual(['filmMillimetres', 'hopedLitres']);
+    const bad = readOrder({ ...start, filmWidthText: 'wide', hopedLitres: '3 m' }, 'metric');
+    expect(Object.keys(bad.problems).sort()).toEqual(['filmWidthText', 'hopedLitres']);
     expect(bad.order).toBeUndefined();
   });
 });
@@ -225,11 +227,11 @@ describe('amounts of products', () => {
   it('are typed and shown in their own unit', () => {
     expect(readProductAmount('2 cu ft', coir, 'us')).toMatchObject({
       kind: 'given',
-      inner: expect.closeTo(56.634, 2),
+      siValue: expect.closeTo(56.634, 2),
     });
-    expect(readProductAmount('50', string, 'metric')).toMatchObject({ inner: 50 });
-    expect(readProductAmount('100', string, 'us')).toMatchObject({ inner: expect.closeTo(30.48, 6) });
-    expect(readProductAmount('12', cane, 'metric')).toMatchObject({ inner: 12 });
+    expect(readProductAmount('50', string, 'metric')).toMatchObject({ siValue: 50 });
+    expect(readProductAmount('100', string, 'us')).toMatchObject({ siValue: expect.closeTo(30.48, 6) });
+    expect(readProductAmount('12', cane, 'metric')).toMatchObject({ siValue: 12 });
     expect(readProductAmount('none', cane, 'metric').kind).toBe('refused');
     expect(productAmount(string, 50, metric)).toBe('50\u00a0m');
     expect(productAmount(cane, 12, metric)).toBe('12');
@@ -241,29 +243,29 @@ describe('amounts of products', () => {
 describe('prices by the unit', () => {
   it('are by the litre, kilogram and metre, or by the gallon, pound and foot', () => {
     const product = (id: string) => findProduct(id) as Product;
-    expect(priceUnit(product('coir'), metric)).toEqual({ words: 'a litre', amount: 1 });
-    expect(priceUnit(product('coir'), us)).toEqual({ words: 'a gal', amount: 3.785412 });
+    expect(priceUnit(product('coir'), metric)).toEqual({ label: 'a litre', amount: 1 });
+    expect(priceUnit(product('coir'), us)).toEqual({ label: 'a gal', amount: 3.785412 });
     expect(priceUnit(product('lime'), us)).toEqual({
-      words: 'a lb',
+      label: 'a lb',
       amount: expect.closeTo(0.4536, 4) as number,
     });
     expect(priceUnit(product('string'), us)).toEqual({
-      words: 'a foot',
+      label: 'a foot',
       amount: expect.closeTo(0.3048, 6) as number,
     });
-    expect(priceUnit(product('cage'), us)).toEqual({ words: 'each', amount: 1 });
+    expect(priceUnit(product('cage'), us)).toEqual({ label: 'each', amount: 1 });
   });
 });
 
 describe('floors', () => {
   it('are typed with or without their unit, in metres or feet', () => {
-    expect(readArea('2,4 m²', metric)).toMatchObject({ inner: 2.4 });
+    expect(readArea('2,4 m²', metric)).toMatchObject({ siValue: 2.4 });
     expect(readArea('', metric).kind).toBe('left-out');
     expect(readArea('-3', metric).kind).toBe('refused');
     const feet = readArea('40 sq ft', us);
-    expect(feet.kind === 'given' && showArea(feet.inner, us)).toBe('40\u00a0sq\u00a0ft');
+    expect(feet.kind === 'given' && showArea(feet.siValue, us)).toBe('40\u00a0sq\u00a0ft');
     const limit = readLimit('30', us);
-    expect(limit.kind === 'given' && limit.inner).toBeCloseTo(146.47, 1);
+    expect(limit.kind === 'given' && limit.siValue).toBeCloseTo(146.47, 1);
     expect(showLoad(150, metric)).toBe('150\u00a0kg/m²');
   });
 });

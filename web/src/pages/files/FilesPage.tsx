@@ -25,7 +25,7 @@ import { download } from '../../ui/download.ts';
 
 /** Save, open, merge, clear; the bin; and what could not be read. */
 export default function FilesPage() {
-  const { garden, clock, setAside, which, restartDemo } = useGarden();
+  const { garden, clock, setAside, gardenId, restartDemo } = useGarden();
   const [problem, setProblem] = useState<string>();
   const [opened, setOpened] = useState<{ name: string; reading: FileReading & { kind: 'readable' } }>();
   const [isClearing, setClearing] = useState(false);
@@ -68,7 +68,7 @@ export default function FilesPage() {
       <Panel title="Save and open">
         <Typography sx={{ marginBlockEnd: 1.5 }}>
           {garden.containers.filter((c) => !c.binnedAt).length} bags and {garden.entries.length} diary entries
-          in {which === 'demo' ? 'the demo' : 'your garden'}.
+          in {gardenId === 'demo' ? 'the demo' : 'your garden'}.
         </Typography>
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           <Button variant="contained" onClick={() => void save()}>
@@ -77,7 +77,7 @@ export default function FilesPage() {
           <FileButton accept=".json,application/json" onFile={(file) => void open(file)} variant="outlined">
             Open a file
           </FileButton>
-          {which === 'demo' && <Button onClick={() => void restartDemo()}>Begin the demo anew</Button>}
+          {gardenId === 'demo' && <Button onClick={() => void restartDemo()}>Reset the demo</Button>}
           <Button onClick={() => setClearing(true)} sx={{ color: 'error.main' }}>
             Clear everything here
           </Button>

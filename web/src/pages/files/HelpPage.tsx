@@ -17,12 +17,12 @@ export default function HelpPage() {
       <Panel title="In a minute">
         <Typography component="div">
           <p>
-            <strong>Round</strong> lists the bags that want a look now. Feel two knuckles deep, say what you
-            felt, and it tells you whether to pour and how much the bag should take. Each look teaches it that
-            bag's own thirst, so it asks less often.
+            <strong>Round</strong> lists the bags that want a check now. Feel two knuckles deep, say what you
+            felt, and it tells you whether to pour and how much the bag should take. Each check teaches it
+            that bag's own thirst, so it asks less often.
           </p>
           <p>
-            <strong>Stands</strong> holds your bags. A bag's page shows it in section, to scale: the mix, what
+            <strong>Bags</strong> holds your bags. A bag's page shows it in section, to scale: the mix, what
             is buried, and the water it probably holds. The hatched band is doubt; the white line is the best
             guess.
           </p>

@@ -6,7 +6,7 @@ import { PRACTICE_CHOICES, practiceWords, UNIT_CHOICES } from '../../ui/choices.
 import { readPlace } from '../../text/place-text.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { clockOf } from '../../text/text.ts';
-import { shownIn, useGarden } from '../../store/index.ts';
+import { unitFormatIn, useGarden } from '../../store/index.ts';
 import { AssumptionsPanel } from './AssumptionsPanel.tsx';
 
 /** What changes; a setting that is turned off is undefined. */
@@ -28,7 +28,7 @@ export default function SettingsPage() {
       <Panel title="This garden">
         <GardenForm settings={settings} onKeep={keep} />
       </Panel>
-      <Panel title="Units and schools">
+      <Panel title="Units and practices">
         <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 }}>
           <TextField
             select
@@ -50,11 +50,11 @@ export default function SettingsPage() {
           </TextField>
         </Box>
       </Panel>
-      <Panel title="Look of this device">
+      <Panel title="Theme of this device">
         <TextField
           select
           fullWidth
-          label="Look"
+          label="Theme"
           value={themeName.choice}
           onChange={(e) => themeName.choose(e.target.value as ThemeValue['choice'])}
           sx={{ maxWidth: 420 }}
@@ -118,7 +118,7 @@ function GardenForm({
       }}
     >
       <TextField
-        label="Its name"
+        label="Name"
         value={name}
         onChange={(e) => setName(e.target.value)}
         error={problems.name !== undefined}
@@ -136,11 +136,11 @@ function GardenForm({
         value={hours}
         onChange={(e) => setHours(e.target.value)}
         error={problems.hours !== undefined}
-        helperText={problems.hours ?? 'Looks are asked for at these.'}
+        helperText={problems.hours ?? 'Checks are asked for at these.'}
       />
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
         <Button type="submit" variant="outlined">
-          Keep these
+          Save
         </Button>
         {isKept && <Typography role="status">Kept.</Typography>}
       </Box>
@@ -152,7 +152,7 @@ function GardenForm({
               onChange={(_, plansForMissedRound) => onKeep({ plansForMissedRound })}
             />
           }
-          label="Ask for looks a round early, so that one may be missed"
+          label="Ask for checks a round early, so that one may be missed"
         />
         <FormControlLabel
           control={
@@ -161,7 +161,7 @@ function GardenForm({
               onChange={(_, on) => onKeep({ drierBelowCelsius: on ? COLD_NIGHT_CELSIUS : undefined })}
             />
           }
-          label={`Smaller drinks when the coming night is below ${shownIn(settings.units).show(COLD_NIGHT_CELSIUS, 'temperature')}`}
+          label={`Smaller waterings when the coming night is below ${unitFormatIn(settings.units).show(COLD_NIGHT_CELSIUS, 'temperature')}`}
         />
       </Box>
     </Box>

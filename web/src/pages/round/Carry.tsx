@@ -6,7 +6,7 @@ import { useId, useState } from 'react';
 import { FEED_LITRES, offeredAmount } from '../../ui/feed-offers.ts';
 import { feedAmountWords, feedName } from '../../text/feed-text.ts';
 import { fillsWords } from '../../text/text.ts';
-import { wateringMeasure, useGarden, useShown } from '../../store/index.ts';
+import { wateringMeasure, useGarden, useUnitFormat } from '../../store/index.ts';
 import type { WalkStop } from './StopList.tsx';
 
 /** Litres to carry for a stop: what was advised, or what it would take if it is as dry as it may well be. */
@@ -14,7 +14,7 @@ export function likelyWatering({ bag, status }: WalkStop): number {
   if (status.kind === 'watering') return status.advice.fills.litres;
   if (!bag.water) return 0;
   const isLikely = expectedGrades(bag.water).driest <= 2;
-  return isLikely ? (1 - bag.water.estimate.share.likely) * bag.body.availableLitres : 0;
+  return isLikely ? (1 - bag.water.estimate.share.likely) * bag.properties.availableLitres : 0;
 }
 
 /** The feeds to carry: "45 mL tomato liquid 4-3-8", product by product. */
@@ -54,7 +54,7 @@ export function Carry({
   readonly stops: readonly WalkStop[];
 }) {
   const { garden } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [isOpen, setOpen] = useState(false);
   const id = useId();
   const measure = wateringMeasure(garden);
@@ -89,7 +89,7 @@ export function Carry({
               {measure.kind === 'hose' ? measure.name : fillsWords(fills, measure)}
             </Box>
             <Box sx={{ color: 'text.secondary', lineHeight: 1.25 }}>
-              about {shown.show(litres, 'water')} in all
+              about {unitFormat.show(litres, 'water')} in all
             </Box>
           </>
         )}

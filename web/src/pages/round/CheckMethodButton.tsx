@@ -3,30 +3,30 @@ import { seenStore } from '../../text/bag-text.ts';
 import type { Bag } from '../../store/index.ts';
 import type { GradedMethod } from './GradeButtons.tsx';
 
-/** Every way of looking: those with grades, and those that take a number or none. */
+/** Every check method: those with grades, and those that take a number or none. */
 export type CheckMethod = GradedMethod | 'wilted' | 'scale' | 'probe';
 
-const CHECK_METHODS: readonly { readonly id: CheckMethod; readonly words: string }[] = [
-  { id: 'finger', words: 'By finger' },
-  { id: 'lift', words: 'By lifting it' },
-  { id: 'level', words: 'By the level of its store' },
-  { id: 'scale', words: 'On a scale…' },
-  { id: 'probe', words: 'With a probe…' },
-  { id: 'wilted', words: 'It hangs its leaves' },
+const CHECK_METHODS: readonly { readonly id: CheckMethod; readonly label: string }[] = [
+  { id: 'finger', label: 'By finger' },
+  { id: 'lift', label: 'By lifting it' },
+  { id: 'level', label: 'By the level of its store' },
+  { id: 'scale', label: 'On a scale…' },
+  { id: 'probe', label: 'With a probe…' },
+  { id: 'wilted', label: 'Wilted' },
 ];
 
 const hasSeenStore = (bag: Bag) => seenStore(bag.water) !== undefined;
 
 /**
- * How a bag is looked at unless the grower chooses otherwise: one with a reservoir or a channel by its level once its roots
+ * How a bag is checked unless the grower chooses otherwise: one with a reservoir or a channel by its level once its roots
  * are down, all others by finger.
  */
 export function usualCheckMethod(bag: Bag): GradedMethod {
   const age = bag.water?.daysSincePlanting ?? 0;
-  return hasSeenStore(bag) && age >= bag.body.assumed.establishingDays ? 'level' : 'finger';
+  return hasSeenStore(bag) && age >= bag.properties.assumed.establishingDays ? 'level' : 'finger';
 }
 
-/** Another way of looking than the one on the buttons. */
+/** Another check method than the one on the buttons. */
 export function CheckMethodButton({
   bag,
   checkMethod,
@@ -36,7 +36,9 @@ export function CheckMethodButton({
   readonly checkMethod: GradedMethod;
   onMethod(checkMethod: CheckMethod): void;
 }) {
-  const choices = CHECK_METHODS.filter((w) => w.id !== checkMethod && (w.id !== 'level' || hasSeenStore(bag)));
+  const choices = CHECK_METHODS.filter(
+    (w) => w.id !== checkMethod && (w.id !== 'level' || hasSeenStore(bag)),
+  );
   return (
     <ChoiceButton
       variant="outlined"
@@ -44,7 +46,7 @@ export function CheckMethodButton({
       onChoose={onMethod}
       sx={{ minHeight: 56, lineHeight: 1.2 }}
     >
-      Other look
+      Other check
     </ChoiceButton>
   );
 }

@@ -109,7 +109,7 @@ export default function DeviceReadings({
               {lastAt === undefined
                 ? 'It has never been read'
                 : `Its last reading is from ${whenWords(lastAt, clock.now())}`}
-              ; look yourself.
+              ; check it yourself.
             </Typography>
           )),
       )}

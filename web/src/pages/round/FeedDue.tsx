@@ -26,9 +26,9 @@ export default function FeedDue({
     feeding?.regime?.steps.flatMap((step) => [step.start.on, ...(step.until ? [step.until.on] : [])]),
   );
   const unseen = (['flowers', 'set'] as const).find(
-    (stage) => triggers.has(stage) && feeding?.marks[stage]?.isNoted === false,
+    (stage) => triggers.has(stage) && feeding?.stageDates[stage]?.isNoted === false,
   );
-  const isTime = unseen && (feeding?.marks[unseen]?.day ?? '9') <= today;
+  const isTime = unseen && (feeding?.stageDates[unseen]?.day ?? '9') <= today;
   if (feeds.length === 0 && !isTime) return null;
   const see = () =>
     unseen &&
@@ -50,7 +50,7 @@ export default function FeedDue({
             {stateSentence(state, today, garden.products)}{' '}
             {isChecked && advice.kind !== 'feed' && advice.kind !== 'not-yet'
               ? ADVICE_WORDS[advice.kind]
-              : 'It goes with the drink.'}
+              : 'It goes with the watering.'}
           </span>
         </Box>
       ))}

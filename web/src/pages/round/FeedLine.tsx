@@ -1,7 +1,7 @@
 import { Box, FormControlLabel, Switch, Typography } from '@mui/material';
 import { ADVICE_WORDS, doseWords, feedAmountWords, feedCaution, feedName } from '../../text/feed-text.ts';
 import { offeredAmount, type FeedOffer } from '../../ui/feed-offers.ts';
-import { useShown, type Bag } from '../../store/index.ts';
+import { useUnitFormat, type Bag } from '../../store/index.ts';
 
 /** Feeds in a proposed drink: on as the regime has it, off with one tap; or the word why they wait. */
 export default function FeedLine({
@@ -17,7 +17,7 @@ export default function FeedLine({
   readonly isOn: boolean;
   onChange(isOn: boolean): void;
 }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const given = offers.filter(({ advice }) => advice.kind === 'feed');
   const [waiting] = offers.flatMap(({ advice }) =>
     advice.kind === 'too-dry' || advice.kind === 'too-wet' ? [ADVICE_WORDS[advice.kind]] : [],
@@ -53,7 +53,7 @@ export default function FeedLine({
           />
           {isOn && given[0] && (
             <Typography sx={{ fontSize: '0.85rem' }}>
-              {given.map((offer) => doseWords(offer.dose, shown.system)).join('; ')}.{' '}
+              {given.map((offer) => doseWords(offer.dose, unitFormat.system)).join('; ')}.{' '}
               {feedCaution(given[0].product)}
             </Typography>
           )}

@@ -2,7 +2,13 @@ import { Box, Button, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { FEED_SKIP_REASONS, isGivenInWater } from '@rundel/core/records';
 import { ChoiceButton } from '../../ui/ChoiceButton.tsx';
-import { asGiven, FEED_LITRES, fedWithWatering, offeredAmount, type FeedOffer } from '../../ui/feed-offers.ts';
+import {
+  asGiven,
+  FEED_LITRES,
+  fedWithWatering,
+  offeredAmount,
+  type FeedOffer,
+} from '../../ui/feed-offers.ts';
 import {
   doseWords,
   FEED_SKIP_WORDS,
@@ -11,11 +17,11 @@ import {
   feedName,
   stateSentence,
 } from '../../text/feed-text.ts';
-import { useGarden, useShown, type Bag } from '../../store/index.ts';
+import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 
-const CHOICES = FEED_SKIP_REASONS.map((id) => ({ id, words: FEED_SKIP_WORDS[id] }));
+const CHOICES = FEED_SKIP_REASONS.map((id) => ({ id, label: FEED_SKIP_WORDS[id] }));
 
-/** A feed at a bag that needs no drink: one tap when it is given as proposed. */
+/** A feed at a bag that needs no watering: one tap when it is given as proposed. */
 export default function FeedProposal({
   bag,
   offer,
@@ -28,7 +34,7 @@ export default function FeedProposal({
   onOther(): void;
 }) {
   const { clock, garden, record } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const form = offer.product.feed?.form;
   const isInWater = form !== undefined && isGivenInWater(form);
   const litres = FEED_LITRES * Math.max(1, bag.occupants.length);
@@ -76,7 +82,7 @@ export default function FeedProposal({
           <Box sx={{ fontSize: '0.92rem' }}>
             {feedName(offer.product)}
             {offer.partner ? `, then as much ${feedName(offer.partner)}` : ''}
-            {isInWater ? ` in ${shown.show(litres, 'water')}` : ', on top, and watered in'}
+            {isInWater ? ` in ${unitFormat.show(litres, 'water')}` : ', on top, and watered in'}
           </Box>
         </Box>
         <Button
@@ -102,7 +108,7 @@ export default function FeedProposal({
         </ChoiceButton>
       </Box>
       <Typography sx={{ fontSize: '0.85rem' }}>
-        {doseWords(offer.dose, shown.system)}. {feedCaution(offer.product)}
+        {doseWords(offer.dose, unitFormat.system)}. {feedCaution(offer.product)}
       </Typography>
     </Box>
   );

@@ -23,7 +23,9 @@ const QUESTION: Record<GradedMethod, string> = {
 
 /** What a grade on the buttons stands for. */
 function gradedCheck(checkMethod: GradedMethod, grade: number): CheckMade {
-  return checkMethod === 'level' ? { method: 'level', share: levelShare(grade) } : { method: checkMethod, grade };
+  return checkMethod === 'level'
+    ? { method: 'level', share: levelShare(grade) }
+    : { method: checkMethod, grade };
 }
 
 const FEELS: Record<GradedMethod, readonly string[]> = {
@@ -38,7 +40,7 @@ const FEELS: Record<GradedMethod, readonly string[]> = {
   level: ['fill it now', 'fill it today', '', '', 'to the overflow'],
 };
 
-/** The grades of a look, large enough for a wet thumb; keys 1 to 5 do the same. */
+/** The grades of a check, large enough for a wet thumb; keys 1 to 5 do the same. */
 export function GradeButtons({
   method,
   expected,

@@ -16,7 +16,7 @@ export function NoBags({ title }: { readonly title: string }) {
       >
         <Typography variant="h2">First, a bag</Typography>
         <Typography sx={{ marginBlock: 1.5 }}>
-          Add one bag with what is planted in it. From then on the round tells you when to look at it, what to
+          Add one bag with what is planted in it. From then on the round tells you when to check it, what to
           expect and how much water it should take.
         </Typography>
         <Button component={Link} to="/bags/new" variant="contained" sx={{ minHeight: 56 }}>

@@ -17,8 +17,8 @@ export default function PlantChoice({
   onChoose(stationId: string | undefined): void;
 }) {
   const places = [
-    { place: undefined, words: 'Whole bag' },
-    ...bag.occupants.map((o) => ({ place: o.stationId, words: `Plant ${o.position + 1}` })),
+    { place: undefined, label: 'Whole bag' },
+    ...bag.occupants.map((o) => ({ place: o.stationId, label: `Plant ${o.position + 1}` })),
   ];
   return (
     <ToggleButtonGroup
@@ -34,11 +34,11 @@ export default function PlantChoice({
         '& .MuiToggleButton-root': { flex: 1, minHeight: 48, lineHeight: 1.15, paddingInline: 0.5 },
       }}
     >
-      {places.map(({ place, words }) => {
+      {places.map(({ place, label }) => {
         const felt = checks.find((l) => l.stationId === place)?.check;
         return (
           <ToggleButton key={place ?? WHOLE} value={place ?? WHOLE}>
-            {words}
+            {label}
             {felt?.method === 'finger' && (
               <Box
                 aria-hidden

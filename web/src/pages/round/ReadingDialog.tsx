@@ -5,7 +5,7 @@ import { AmountField } from '../../ui/AmountField.tsx';
 import { readAmount } from '../../text/amount-text.ts';
 import { titleOf } from '../../text/bag-text.ts';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
-import { useShown, type Bag } from '../../store/index.ts';
+import { useUnitFormat, type Bag } from '../../store/index.ts';
 
 /** What a scale or a probe showed, typed. */
 export default function ReadingDialog({
@@ -19,15 +19,15 @@ export default function ReadingDialog({
   onCheck(check: EntryOf<'check'>['check']): void;
   onClose(): void;
 }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
   const submit = () => {
     if (kind === 'scale') {
-      const read = readAmount(text, { purpose: 'crop', system: shown.system, low: 0.1, high: 500 });
+      const read = readAmount(text, { purpose: 'crop', system: unitFormat.system, low: 0.1, high: 500 });
       if (read.kind !== 'given')
         return setProblem(read.kind === 'refused' ? read.problem : 'What does the scale show?');
-      onCheck({ method: 'scale', kilograms: read.inner });
+      onCheck({ method: 'scale', kilograms: read.siValue });
     } else {
       const reading = Number(text.trim().replace('%', '').replace(',', '.'));
       if (text.trim() === '' || !Number.isFinite(reading)) return setProblem('The number that it shows.');

@@ -1,9 +1,9 @@
 import { Box, Typography } from '@mui/material';
 import { whenWords } from '../../text/text.ts';
-import type { Bag, Shown } from '../../store/index.ts';
+import type { Bag, UnitFormat } from '../../store/index.ts';
 import type { WalkStop } from './StopList.tsx';
 
-/** The next moment at which any bag wants a look. */
+/** The next moment at which any bag wants a check. */
 export function nextRoundOf(bags: readonly Bag[]): string | undefined {
   const times = bags.flatMap((b) =>
     b.water?.ahead.nextCheck.kind === 'at' ? [b.water.ahead.nextCheck.at] : [],
@@ -14,12 +14,12 @@ export function nextRoundOf(bags: readonly Bag[]): string | undefined {
 /** The end of a walk: what was done, and when the next begins. */
 export function RoundDone({
   stops,
-  shown,
+  unitFormat,
   next,
   now,
 }: {
   readonly stops: readonly WalkStop[];
-  readonly shown: Shown;
+  readonly unitFormat: UnitFormat;
   readonly next: string | undefined;
   readonly now: string;
 }) {
@@ -42,10 +42,10 @@ export function RoundDone({
       </Typography>
       <Typography sx={{ marginBlock: 1.5, fontSize: '1.1rem' }}>
         {stops.length > 0 &&
-          `${stops.length} ${stops.length === 1 ? 'bag' : 'bags'}, ${watered} watered, ${shown.show(litres, 'water')} poured${skipped > 0 ? `, ${skipped} left for later` : ''}. `}
-        {next ? `The next look is due ${whenWords(next, now)}.` : ''}
+          `${stops.length} ${stops.length === 1 ? 'bag' : 'bags'}, ${watered} watered, ${unitFormat.show(litres, 'water')} poured${skipped > 0 ? `, ${skipped} left for later` : ''}. `}
+        {next ? `The next check is due ${whenWords(next, now)}.` : ''}
       </Typography>
-      <Typography sx={{ color: 'text.secondary' }}>Any bag can be looked at any time from Stands.</Typography>
+      <Typography sx={{ color: 'text.secondary' }}>Any bag can be checked at any time from Bags.</Typography>
     </Box>
   );
 }

@@ -8,7 +8,7 @@ import { Caution } from '../../ui/Caution.tsx';
 import { asGiven, feedDueIds, fedDrafts, feedOffers } from '../../ui/feed-offers.ts';
 import { foundWords } from '../../text/check-text.ts';
 import { Page } from '../../ui/Page.tsx';
-import { Unhurried } from '../../ui/Unhurried.tsx';
+import { Deferred } from '../../ui/Deferred.tsx';
 import { dayAndTime, fillsWords } from '../../text/text.ts';
 import {
   wateringMeasure,
@@ -16,10 +16,10 @@ import {
   useBags,
   useFeedings,
   useGarden,
-  useShown,
+  useUnitFormat,
   type Bag,
 } from '../../store/index.ts';
-import { Beside, type BesideProps } from './Beside.tsx';
+import { RoundSidebar, type RoundSidebarProps } from './RoundSidebar.tsx';
 import { useBounceGuard } from './bounce.ts';
 import { Carry, likelyWatering } from './Carry.tsx';
 import { unanswered, withFeed } from './feeding.ts';
@@ -30,7 +30,7 @@ import { nextRoundOf, RoundDone } from './RoundDone.tsx';
 import { StopCloseUp, StopSection } from './StopDrawing.tsx';
 import { StopActions } from './StopActions.tsx';
 import type { WalkStop } from './StopList.tsx';
-import { useShownBag } from './shown.ts';
+import { useCurrentStop } from './current-stop.ts';
 import type { SkipReason } from './SkipButton.tsx';
 import { isBeforeColdNight, isOpen, statusOf } from './stops.ts';
 import { StopHead, StopWords } from './StopWords.tsx';
@@ -44,7 +44,7 @@ export default function RoundPage() {
   const { bags, unreadable, isReady } = useBags();
   const { containerId } = useParams();
   const navigate = useNavigate();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const isWide = useMediaQuery('(min-width: 1100px)');
   const isPhone = useMediaQuery('(max-width: 899px)');
   const measure = useMemo(() => wateringMeasure(garden), [garden]);
@@ -73,7 +73,13 @@ export default function RoundPage() {
     (bag: Bag): WalkStop => {
       const status = statusOf(bag, walk, live, measure, isCold);
       const isWatered = status.kind === 'watering' || ('wateredLitres' in status && status.wateredLitres > 0);
-      const due = feedOffers(bag, feedings.get(bag.container.id), products, `${today}T12:00:00.000Z`, isWatered);
+      const due = feedOffers(
+        bag,
+        feedings.get(bag.container.id),
+        products,
+        `${today}T12:00:00.000Z`,
+        isWatered,
+      );
       const feeds = unanswered(due, bag, walk, live);
       return { bag, status: withFeed(status, feeds), feeds };
     },
@@ -84,12 +90,12 @@ export default function RoundPage() {
     return bags.filter((b) => ids.has(b.container.id)).map(stopOf);
   }, [bags, stopOf, walk]);
 
-  const bag = useShownBag(containerId, bags, stops, walk);
+  const bag = useCurrentStop(containerId, bags, stops, walk);
   const stop = useMemo(() => bag && stopOf(bag), [bag, stopOf]);
   const status = stop?.status;
   // the answer comes first; what stands beside it follows a moment later
   const beside = useMemo(
-    (): BesideProps => ({ stops, currentId: bag?.container.id, bags, plan, walk, onKeepTo: keepTo }),
+    (): RoundSidebarProps => ({ stops, currentId: bag?.container.id, bags, plan, walk, onKeepTo: keepTo }),
     [bag, bags, keepTo, plan, stops, walk],
   );
   const listed = useDeferredValue(beside);
@@ -121,7 +127,7 @@ export default function RoundPage() {
             check: seen,
           },
         ],
-        `look at ${bag.container.label}`,
+        `check of ${bag.container.label}`,
       );
       if (!containerId)
         void navigate(`/round/${bag.container.id}`, { replace: true, preventScrollReset: true });
@@ -149,7 +155,9 @@ export default function RoundPage() {
           },
           ...feeds.flatMap((feed) => fedDrafts(asGiven(feed, bag, litres), at)),
         ],
-        feeds.length > 0 ? `drink with feed at ${bag.container.label}` : `drink at ${bag.container.label}`,
+        feeds.length > 0
+          ? `watering with feed at ${bag.container.label}`
+          : `watering at ${bag.container.label}`,
       );
       goOn(bag);
     },
@@ -205,9 +213,9 @@ export default function RoundPage() {
   // before all is worked out there is only the stop to be quick with; bags that are due a feed would move the list's rows
   const isKnown = isReady && isFeedKnown && walk !== undefined;
   const list = isKnown && (
-    <Unhurried>
-      <Beside {...listed} />
-    </Unhurried>
+    <Deferred>
+      <RoundSidebar {...listed} />
+    </Deferred>
   );
   return (
     <Page
@@ -224,7 +232,7 @@ export default function RoundPage() {
       {unreadable.map(({ container, problem }) => (
         <Caution key={container.id}>
           Bag {container.label} cannot be worked out and is left out of the round: {problem} Its entries are
-          kept. <Link to={`/bags/${container.id}/edit`}>Mend it</Link>
+          kept. <Link to={`/bags/${container.id}/edit`}>Fix this bag</Link>
         </Caution>
       ))}
       <Box
@@ -275,14 +283,14 @@ export default function RoundPage() {
               </Box>
               {isPhone ? (
                 <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
-                  <Unhurried>
+                  <Deferred>
                     <StopCloseUp bag={drawn ?? bag} />
-                  </Unhurried>
+                  </Deferred>
                   <Box sx={{ minWidth: 0 }}>
                     {status.kind === 'watering' ? (
                       <Typography>
-                        You found it <strong>{foundWords(status.checks, bag.occupants, shown)}</strong>. Below
-                        is what it should take.
+                        You found it <strong>{foundWords(status.checks, bag.occupants, unitFormat)}</strong>.
+                        Below is what it should take.
                       </Typography>
                     ) : (
                       <StopWords bag={bag} status={status} />
@@ -291,9 +299,9 @@ export default function RoundPage() {
                 </Box>
               ) : (
                 <Box sx={{ height: 'min(600px, calc(100vh - 210px))' }}>
-                  <Unhurried>
+                  <Deferred>
                     <StopSection bag={drawn ?? bag} height={isWide ? 560 : 480} />
-                  </Unhurried>
+                  </Deferred>
                 </Box>
               )}
             </Box>
@@ -310,7 +318,8 @@ export default function RoundPage() {
             />
           </>
         ) : (
-          isReady && walk && <RoundDone stops={stops} shown={shown} next={nextRoundOf(bags)} now={now} />
+          isReady &&
+          walk && <RoundDone stops={stops} unitFormat={unitFormat} next={nextRoundOf(bags)} now={now} />
         )}
         {!isWide && (
           <Box sx={{ gridColumn: '1 / -1' }}>

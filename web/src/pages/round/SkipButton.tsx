@@ -5,13 +5,13 @@ import { SKIP_WORDS } from '../../text/water-text.ts';
 
 export type SkipReason = (typeof SKIP_REASONS)[number];
 
-const CHOICES = SKIP_REASONS.map((id) => ({ id, words: SKIP_WORDS[id] }));
+const CHOICES = SKIP_REASONS.map((id) => ({ id, label: SKIP_WORDS[id] }));
 
 /** Leaves a bag for later, with the reason in one more tap. */
 export function SkipButton({ onSkip, ...button }: ButtonProps & { onSkip(reason: SkipReason): void }) {
   return (
     <ChoiceButton {...button} choices={CHOICES} onChoose={onSkip}>
-      Not now
+      Skip
     </ChoiceButton>
   );
 }

@@ -4,7 +4,7 @@ import { expectedGrades } from '@rundel/core/round';
 import type { EntryOf } from '@rundel/core/records';
 import { lazy, Suspense, useState } from 'react';
 import { seenStore } from '../../text/bag-text.ts';
-import { Disputed } from '../../ui/Disputed.tsx';
+import { ContradictionNotice } from '../../ui/ContradictionNotice.tsx';
 import type { FeedOffer } from '../../ui/feed-offers.ts';
 import { plantWords } from '../../text/check-text.ts';
 import { wateringMeasure, useGarden, type Bag } from '../../store/index.ts';
@@ -16,7 +16,7 @@ import type { StopStatus } from './stops.ts';
 import { StopWords } from './StopWords.tsx';
 import { usualCheckMethod, CheckMethodButton, type CheckMethod } from './CheckMethodButton.tsx';
 
-/** Not part of the first load, but fetched as soon as the round is up: a look is not made in less time. */
+/** Not part of the first load, but fetched as soon as the round is up: a check is not made in less time. */
 const proposal = import('./WateringProposal.tsx');
 const WateringProposal = lazy(() => proposal);
 const FeedProposal = lazy(() => import('./FeedProposal.tsx'));
@@ -78,7 +78,7 @@ export function StopActions({
       {status.kind === 'watering' && (
         <Suspense>
           <WateringProposal
-            // made anew after each look, also one at another plant
+            // made anew after each check, also one at another plant
             key={checks.map(({ id }) => id).join()}
             bag={bag}
             driest={
@@ -121,7 +121,7 @@ export function StopActions({
           Next
         </Button>
       )}
-      <Disputed bag={bag} />
+      <ContradictionNotice bag={bag} />
       {isByPlant && (
         // as high as what comes: the grades below it do not move
         <Box sx={{ minHeight: 48 }}>
@@ -163,7 +163,7 @@ export function StopActions({
       </Box>
       {status.kind !== 'watering' && (
         <Box sx={{ display: 'flex', justifyContent: 'space-between', flexWrap: 'wrap' }}>
-          <Button onClick={() => setDialog('watering')}>Give a drink anyway</Button>
+          <Button onClick={() => setDialog('watering')}>Water it anyway</Button>
           {status.kind === 'check' && <SkipButton onSkip={onSkip} />}
         </Box>
       )}
@@ -191,7 +191,8 @@ export function StopActions({
         component="span"
         sx={{ fontSize: '0.85rem', color: 'text.secondary', display: { xs: 'none', md: 'block' } }}
       >
-        Drinks are in your {wateringMeasure(garden).name}. Keys: 1–5 grade, Enter gives or goes on, U undoes.
+        Waterings are in your {wateringMeasure(garden).name}. Keys: 1–5 grade, Enter gives or goes on, U
+        undoes.
       </Box>
     </Box>
   );
@@ -208,7 +209,7 @@ function expectedOn(
   return store && { driest: 1 + Math.round(store.low * 4), wettest: 1 + Math.round(store.high * 4) };
 }
 
-/** The grade on the buttons that a look is. */
+/** The grade on the buttons that a check is. */
 function gradeOf(check: EntryOf<'check'>['check'], checkMethod: GradedMethod): number | undefined {
   if (check.method !== checkMethod) return undefined;
   return check.method === 'level' ? 1 + Math.round(check.share * 4) : check.grade;

@@ -3,17 +3,17 @@ import { memo, useMemo } from 'react';
 import { Link } from 'react-router';
 import { seenStore, titleOf } from '../../text/bag-text.ts';
 import { BagElevation, BagSection, sceneOf } from '../../section/index.ts';
-import { useGarden, useShown, type Bag } from '../../store/index.ts';
+import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 
 function useScene(bag: Bag) {
   const { clock, garden, live } = useGarden();
   const share = bag.water?.estimate.share;
   return useMemo(
     () => ({
-      ...sceneOf(bag.container, bag.body, bag.occupants, share, clock.now(), garden.settings, live),
+      ...sceneOf(bag.container, bag.properties, bag.occupants, share, clock.now(), garden.settings, live),
       level: seenStore(bag.water),
     }),
-    [bag.body, bag.container, bag.occupants, bag.water, clock, garden.settings, live, share],
+    [bag.properties, bag.container, bag.occupants, bag.water, clock, garden.settings, live, share],
   );
 }
 
@@ -25,9 +25,11 @@ export const StopSection = memo(function StopSection({
   readonly bag: Bag;
   readonly height: number;
 }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const scene = useScene(bag);
-  return <BagSection scene={scene} shown={shown} height={height} title={`${titleOf(bag)} in section`} />;
+  return (
+    <BagSection scene={scene} unitFormat={unitFormat} height={height} title={`${titleOf(bag)} in section`} />
+  );
 });
 
 /** The bag of a stop close up, for a phone: the bag itself as large as it goes, the plant's top out of the picture. */

@@ -2,8 +2,8 @@ import { Box, ButtonBase, Typography } from '@mui/material';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { checkWords } from '../../text/check-text.ts';
-import { BagMark } from '../../section/index.ts';
-import { useShown, type Bag } from '../../store/index.ts';
+import { BagIcon } from '../../section/index.ts';
+import { useUnitFormat, type Bag } from '../../store/index.ts';
 import type { FeedOffer } from '../../ui/feed-offers.ts';
 import type { StopStatus } from './stops.ts';
 
@@ -14,7 +14,7 @@ export interface WalkStop {
   readonly feeds: readonly FeedOffer[];
 }
 
-/** The walk as a list, stand by stand. */
+/** The walk as a list, place by place. */
 export function StopList({
   stops,
   currentId,
@@ -89,7 +89,7 @@ function OneStop({ stop, isCurrent }: { readonly stop: WalkStop; readonly isCurr
         backgroundColor: isCurrent ? 'var(--surface)' : 'transparent',
       }}
     >
-      <BagMark body={bag.body} water={bag.water?.estimate.share} plants={bag.occupants.length} />
+      <BagIcon properties={bag.properties} water={bag.water?.estimate.share} plants={bag.occupants.length} />
       <Box sx={{ minWidth: 0 }}>
         <Box sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
           <Box component="strong" sx={{ fontSize: '1.15rem' }}>
@@ -107,23 +107,23 @@ function OneStop({ stop, isCurrent }: { readonly stop: WalkStop; readonly isCurr
 }
 
 function useStatusWords(status: StopStatus): string {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   switch (status.kind) {
     case 'check':
       return 'check';
     case 'working':
-      return 'looked at';
+      return 'checked';
     case 'watering':
-      return `drink ${shown.show(status.advice.fills.litres, 'water')}`;
+      return `drink ${unitFormat.show(status.advice.fills.litres, 'water')}`;
     case 'feed':
       return 'feed';
     case 'skipped':
       return 'not now';
     case 'done': {
-      if (status.wateredLitres > 0) return `had ${shown.show(status.wateredLitres, 'water')}`;
+      if (status.wateredLitres > 0) return `had ${unitFormat.show(status.wateredLitres, 'water')}`;
       const check = status.check?.check;
       if (!check) return 'done';
-      return checkWords(check, shown);
+      return checkWords(check, unitFormat);
     }
   }
 }

@@ -4,7 +4,7 @@ import { expectation, kindWords, nextCheckWords, seenStore, titleOf } from '../.
 import { useDrierPlant } from '../../ui/drier-plant.ts';
 import { FAULT_WORDS, foundWords } from '../../text/check-text.ts';
 import { STORE_WORDS } from '../../text/water-text.ts';
-import { useGarden, useShown, type Bag } from '../../store/index.ts';
+import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import type { GradedMethod } from './GradeButtons.tsx';
 import type { StopStatus } from './stops.ts';
 import { usualCheckMethod } from './CheckMethodButton.tsx';
@@ -13,7 +13,7 @@ export const STOP_HEAD_ID = 'stop-head';
 
 /** The head of a stop: which bag, and what one expects of it and why. */
 export function StopHead({ bag }: { readonly bag: Bag }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   return (
     <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.25, flexWrap: 'wrap' }}>
       <Typography
@@ -26,7 +26,7 @@ export function StopHead({ bag }: { readonly bag: Bag }) {
           {titleOf(bag)}
         </Link>
       </Typography>
-      <Box sx={{ color: 'text.secondary' }}>{kindWords(bag, shown)}</Box>
+      <Box sx={{ color: 'text.secondary' }}>{kindWords(bag, unitFormat)}</Box>
     </Box>
   );
 }
@@ -37,7 +37,7 @@ const HOW: Record<GradedMethod, string> = {
   level: 'Look at the level of its store:',
 };
 
-/** A long bag does not dry evenly: one end lies in the sun, one plant drinks more. */
+/** A long bag does not dry evenly: one end lies in the sun, one plant waterings more. */
 function useWhereToFeel(bag: Bag): string {
   const drier = useDrierPlant(bag);
   return drier
@@ -45,7 +45,7 @@ function useWhereToFeel(bag: Bag): string {
     : 'Feel two knuckles deep between its plants, at both ends; the drier one counts:';
 }
 
-/** What to expect and why, or what came of the look. */
+/** What to expect and why, or what came of the check. */
 export function StopWords({
   bag,
   status,
@@ -56,9 +56,9 @@ export function StopWords({
   readonly method?: GradedMethod;
 }) {
   const { clock } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const whereToFeel = useWhereToFeel(bag);
-  const { strong, rest } = expectation(bag, shown, clock.now());
+  const { strong, rest } = expectation(bag, unitFormat, clock.now());
   const store = method === 'level' ? seenStore(bag.water) : undefined;
   if (status.kind === 'working' || status.kind === 'done' || status.kind === 'feed')
     return <Answer status={status} bag={bag} />;
@@ -93,7 +93,7 @@ function Answer({
   readonly bag: Bag;
 }) {
   const { clock } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   if (status.kind === 'working') return <Typography sx={{ fontSize: '1.12rem' }}>Working it out…</Typography>;
   const { check } = status;
   const fault = check && bag.water?.setAside.find((reading) => reading.entryId === check.id)?.fault;
@@ -101,19 +101,19 @@ function Answer({
   const when = next === 'now' ? 'at the next round' : next;
   const had =
     status.wateredLitres > 0
-      ? `It had ${shown.show(status.wateredLitres, 'water')}.`
+      ? `It had ${unitFormat.show(status.wateredLitres, 'water')}.`
       : check?.check.method === 'level'
         ? 'The mix has enough for now.'
-        : 'It has enough; no drink needed.';
+        : 'It has enough; no watering needed.';
   return (
     <Typography sx={{ fontSize: '1.12rem' }} role="status">
       {check ? (
         <>
-          You found it <strong>{foundWords(status.checks, bag.occupants, shown)}</strong>.{' '}
+          You found it <strong>{foundWords(status.checks, bag.occupants, unitFormat)}</strong>.{' '}
         </>
       ) : null}
       {fault ? `${FAULT_WORDS[fault]} It is kept and does not count. ` : null}
-      {had} Next look: <strong>{when}</strong>.
+      {had} Next check: <strong>{when}</strong>.
     </Typography>
   );
 }

@@ -4,14 +4,14 @@ import { MEASURE_UNIT } from '@rundel/core/units';
 import type { WateringAdvice } from '@rundel/core/water';
 import { lazy, Suspense, useState } from 'react';
 import { fillsWords } from '../../text/text.ts';
-import { wateringMeasure, useGarden, useShown, type Bag } from '../../store/index.ts';
+import { wateringMeasure, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import type { FeedOffer } from '../../ui/feed-offers.ts';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
 
 const feedLine = import('./FeedLine.tsx');
 const FeedLine = lazy(() => feedLine);
 
-/** A drink as it was given. */
+/** A watering as it was given. */
 export interface WateringDone {
   readonly litres: number;
   readonly count: number;
@@ -22,8 +22,8 @@ export interface WateringDone {
 }
 
 const BECAUSE: Record<WateringAdvice['because'], string> = {
-  'felt-dry': 'It felt dry: give it a drink.',
-  'before-next-round': 'It would not last to the next round: give it a drink.',
+  'felt-dry': 'It felt dry: water it.',
+  'before-next-round': 'It would not last to the next round: water it.',
   enough: 'It has enough.',
 };
 
@@ -33,7 +33,7 @@ const STORE_BECAUSE: Record<WateringAdvice['because'], string> = {
   enough: 'Its store has enough.',
 };
 
-/** The drink that follows a look: one tap when it is given as proposed, steps of a quarter can when not. */
+/** The drink that follows a check: one tap when it is given as proposed, steps of a quarter can when not. */
 export default function WateringProposal({
   bag,
   driest,
@@ -53,7 +53,7 @@ export default function WateringProposal({
   onSkip(reason: SkipReason): void;
 }) {
   const { garden } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const measure = wateringMeasure(garden);
   const step = MEASURE_UNIT[measure.kind] === 'second' ? 1 : 0.25;
   const [count, setCount] = useState(advice.fills.count);
@@ -61,12 +61,12 @@ export default function WateringProposal({
   const [isFed, setFed] = useState(true);
   const given = isFed ? feeds.filter((feed) => feed.advice.kind === 'feed') : [];
   const litres = count * measure.litres;
-  const { number, symbol } = shown.parts(litres, 'water');
+  const { number, symbol } = unitFormat.parts(litres, 'water');
   const isStore = advice.into === 'store';
   const because = isStore
     ? STORE_BECAUSE[advice.because]
     : advice.because === 'felt-dry' && driest
-      ? `It felt dry at ${driest}: give it a drink.`
+      ? `It felt dry at ${driest}: water it.`
       : BECAUSE[advice.because];
   const plants = bag.occupants.length;
   const pours = isStore
@@ -78,10 +78,10 @@ export default function WateringProposal({
     <Box
       sx={{ backgroundColor: 'var(--rail)', color: 'var(--on-rail)', borderRadius: '12px', padding: 1.75 }}
       role="group"
-      aria-label="Proposed drink"
+      aria-label="Proposed watering"
     >
       <Typography sx={{ fontSize: '0.92rem' }}>
-        {because} It should take {shown.range(advice.litres.low, advice.litres.high, 'water')}
+        {because} It should take {unitFormat.range(advice.litres.low, advice.litres.high, 'water')}
         {advice.isEstablishing ? ', close to the stem while it roots.' : '.'}
         {advice.isHeldBack && ' A cold night is coming, so this is less than it could hold.'}
       </Typography>
@@ -156,7 +156,7 @@ export default function WateringProposal({
       <Typography sx={{ fontSize: '0.85rem' }}>
         Pour {pours}
         {!isStore && plants > 1
-          ? `: about ${shown.show(litres / plants, 'water')} at each of its ${plants} plants`
+          ? `: about ${unitFormat.show(litres / plants, 'water')} at each of its ${plants} plants`
           : ''}
         .
       </Typography>

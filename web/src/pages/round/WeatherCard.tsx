@@ -3,12 +3,12 @@ import { addDays, dayOf } from '@rundel/core/calendar';
 import { useState, type FormEvent } from 'react';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { readWeather } from '../../text/weather-text.ts';
-import { useGarden, useShown } from '../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../store/index.ts';
 
 /** Two numbers for a day: asked for yesterday and today while nobody has given them. */
 export default function WeatherCard() {
   const { clock, live, record } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const today = dayOf(clock.now());
   const isKnown = (day: string) => live.some((e) => e.kind === 'weather' && e.day === day);
   const day = [addDays(today, -1), today].find((d) => !isKnown(d));
@@ -18,7 +18,7 @@ export default function WeatherCard() {
   const words = day === today ? 'today' : 'yesterday';
   const submit = async (event: FormEvent) => {
     event.preventDefault();
-    const read = readWeather({ ...texts, rain: '' }, shown.system);
+    const read = readWeather({ ...texts, rain: '' }, unitFormat.system);
     if (read.kind === 'refused') return setProblems(read.problems);
     await record(
       [

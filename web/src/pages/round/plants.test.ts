@@ -4,7 +4,7 @@ import { liveEntries, type Entry } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
 import { foundWords, plantWords } from '../../text/check-text.ts';
 import { bagOf } from '../../store/bags.ts';
-import { shownIn } from '../../store/shown.ts';
+import { unitFormatIn } from '../../store/unit-format.ts';
 import { statusOf } from './stops.ts';
 import type { Walk } from './walk.ts';
 
@@ -21,7 +21,7 @@ const at = (minute: number) => ({
   recordedAt: DEMO_EVENING,
   containerId: container.id,
 });
-/** A look by finger at a plant, or at the whole bag. */
+/** A check by finger at a plant, or at the whole bag. */
 const felt = (grade: number, stationId: string | undefined, minute: number): Entry => ({
   ...at(minute),
   id: `ent_felt${minute}`,
@@ -90,9 +90,9 @@ describe('a stop at a bag of several plants', () => {
   it('says what was found plant by plant, counted from the left', () => {
     const { status, bag } = statusAfter([felt(2, left, 2), felt(5, middle, 3)]);
     const checks = 'checks' in status ? status.checks : [];
-    const shown = shownIn('metric');
-    expect(foundWords(checks, bag.occupants, shown)).toBe('dry at plant 1, wet at plant 2');
-    expect(foundWords(checks.slice(0, 1), [], shown)).toBe('dry at one plant');
+    const unitFormat = unitFormatIn('metric');
+    expect(foundWords(checks, bag.occupants, unitFormat)).toBe('dry at plant 1, wet at plant 2');
+    expect(foundWords(checks.slice(0, 1), [], unitFormat)).toBe('dry at one plant');
     expect(plantWords(middle ?? '', bag.occupants)).toBe('plant 2');
   });
 });

@@ -9,7 +9,7 @@ import { asGiven, feedDueIds, fedDrafts, feedOffers, fedWithWatering } from '../
 import type { FeedingNow } from '../../store/index.ts';
 import { unanswered, withFeed } from './feeding.ts';
 import { isOpen, statusOf } from './stops.ts';
-import { beginning, begunBy, isGoingOn, joined, type Walk } from './walk.ts';
+import { beginning, startedNoLaterThan, isGoingOn, withBags, type Walk } from './walk.ts';
 
 const garden = gannetSlip(3);
 const container = garden.containers[6] as (typeof garden.containers)[number];
@@ -104,8 +104,8 @@ describe('a walk', () => {
   it('survives a clock that was set back a little, and then counts from now', () => {
     const before = '2026-07-16T17:59:58.000+01:00';
     expect(isGoingOn(walk, before)).toBe(true);
-    expect(begunBy(walk, before).startedAt).toBe(before);
-    expect(begunBy(walk, at(5))).toBe(walk);
+    expect(startedNoLaterThan(walk, before).startedAt).toBe(before);
+    expect(startedNoLaterThan(walk, at(5))).toBe(walk);
   });
 
   it('begins when its page was opened, unless that is long ago or yet to come', () => {
@@ -116,9 +116,9 @@ describe('a walk', () => {
   });
 
   it('takes bags that become due at its end, each once', () => {
-    const more = joined(walk, [container.id, 'con_second']);
+    const more = withBags(walk, [container.id, 'con_second']);
     expect(more.containerIds).toEqual([container.id, 'con_second']);
-    expect(joined(more, ['con_second'])).toBe(more);
+    expect(withBags(more, ['con_second'])).toBe(more);
   });
 });
 

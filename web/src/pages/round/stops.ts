@@ -5,7 +5,7 @@ import { adviseWatering, type WateringAdvice, type MoistureCheck } from '@rundel
 import type { Bag } from '../../store/index.ts';
 import type { Walk } from './walk.ts';
 
-/** What was seen at a stop: the look that counts, and all that stand; more than one where single plants were felt. */
+/** What was seen at a stop: the check that counts, and all that stand; more than one where single plants were felt. */
 interface Seen {
   readonly check: EntryOf<'check'>;
   readonly checks: readonly EntryOf<'check'>[];
@@ -14,7 +14,7 @@ interface Seen {
 /** How far a stop of the walk has come. */
 export type StopStatus =
   | { readonly kind: 'check' }
-  /** looked at; the answer is being worked out */
+  /** checked; the answer is being worked out */
   | (Seen & { readonly kind: 'working' })
   | (Seen & { readonly kind: 'watering'; readonly advice: WateringAdvice })
   | {
@@ -48,7 +48,9 @@ export function statusOf(
   const checks = effectiveChecks(seen);
   const [check] = checks;
   const last = seen.at(-1);
-  const waterings = here.filter((e) => e.kind === 'watering' && (!check || Date.parse(e.at) >= Date.parse(check.at)));
+  const waterings = here.filter(
+    (e) => e.kind === 'watering' && (!check || Date.parse(e.at) >= Date.parse(check.at)),
+  );
   const left = here.findLast((e) => e.kind === 'skipped');
   const isSkipped = left !== undefined && (!last || Date.parse(left.at) >= Date.parse(last.at));
   const wateredLitres = waterings.reduce((sum, e) => sum + (e.kind === 'watering' ? e.litres : 0), 0);
@@ -63,7 +65,7 @@ export function statusOf(
   if (!water || !isIn) return { kind: 'working', check, checks };
   const advice = adviseWatering(
     water.estimate,
-    bag.body,
+    bag.properties,
     {
       check: asCheck(check.check, water.estimate.share.likely),
       isDueAgainBeforeNextRound: water.ahead.nextCheck.kind === 'now',
@@ -71,7 +73,7 @@ export function statusOf(
       measure,
       isBeforeColdNight,
     },
-    bag.body.assumed,
+    bag.properties.assumed,
   );
   if (wateredLitres > 0 || !advice.isWanted) return { kind: 'done', check, checks, wateredLitres, advice };
   return isSkipped ? { kind: 'skipped' } : { kind: 'watering', check, checks, advice };
@@ -80,7 +82,10 @@ export function statusOf(
 /** Whether a stop still wants the grower. */
 export function isOpen(status: StopStatus): boolean {
   return (
-    status.kind === 'check' || status.kind === 'watering' || status.kind === 'feed' || status.kind === 'working'
+    status.kind === 'check' ||
+    status.kind === 'watering' ||
+    status.kind === 'feed' ||
+    status.kind === 'working'
   );
 }
 

@@ -34,12 +34,12 @@ export function beginning(openedAt: string, now: string): string {
 }
 
 /** The walk as begun no later than now, so that what is done from now on counts in it. */
-export function begunBy(walk: Walk, now: string): Walk {
+export function startedNoLaterThan(walk: Walk, now: string): Walk {
   return Date.parse(walk.startedAt) <= Date.parse(now) ? walk : { ...walk, startedAt: now };
 }
 
 /** The walk with bags that have become due since it began added at its end. */
-export function joined(walk: Walk, dueIds: readonly string[]): Walk {
+export function withBags(walk: Walk, dueIds: readonly string[]): Walk {
   const more = dueIds.filter((id) => !walk.containerIds.includes(id));
   return more.length === 0 ? walk : { ...walk, containerIds: [...walk.containerIds, ...more] };
 }
@@ -50,33 +50,33 @@ export function useWalk(plan: RoundPlan | undefined): {
   /** Keeps to some of the bags, since time is short; none given: to all again. */
   keepTo(containerIds: readonly string[] | undefined): void;
 } {
-  const { store, clock, which } = useGarden();
-  const [kept, setKept] = useState<{ which: string; walk: Walk | undefined }>();
+  const { store, clock, gardenId } = useGarden();
+  const [kept, setKept] = useState<{ gardenId: string; walk: Walk | undefined }>();
   useEffect(() => {
     let isCurrent = true;
     void store.readNote('walk').then((note) => {
       const read = walkSchema.safeParse(note);
-      // at once, and not when the plan is in: a look can be quicker than the plan, and it belongs to this walk
+      // at once, and not when the plan is in: a check can be quicker than the plan, and it belongs to this walk
       if (!isCurrent) return;
-      const walk = read.success ? begunBy(read.data, clock.now()) : undefined;
+      const walk = read.success ? startedNoLaterThan(read.data, clock.now()) : undefined;
       // the first stop is much to draw: taps and frames may come in between
-      startTransition(() => setKept({ which, walk }));
+      startTransition(() => setKept({ gardenId, walk }));
       if (walk && walk !== read.data) void store.writeNote('walk', walk);
     });
     return () => {
       isCurrent = false;
     };
-  }, [clock, store, which]);
+  }, [clock, store, gardenId]);
   const keep = useCallback(
     (walk: Walk) => {
-      setKept({ which, walk });
+      setKept({ gardenId, walk });
       void store.writeNote('walk', walk);
     },
-    [store, which],
+    [store, gardenId],
   );
-  // whoever comes straight to a stop may look at it before the plan is in: that look belongs to the walk that begins then
+  // whoever comes straight to a stop may look at it before the plan is in: that check belongs to the walk that begins then
   const [openedAt] = useState(() => clock.now());
-  const isLoaded = kept?.which === which;
+  const isLoaded = kept?.gardenId === gardenId;
   const current = isLoaded ? kept.walk : undefined;
   useEffect(() => {
     if (!isLoaded || !plan) return;
@@ -84,7 +84,7 @@ export function useWalk(plan: RoundPlan | undefined): {
     const now = clock.now();
     const going =
       current && isGoingOn(current, now)
-        ? begunBy(joined(current, due), now)
+        ? startedNoLaterThan(withBags(current, due), now)
         : { startedAt: beginning(openedAt, now), containerIds: due };
     if (going !== current) startTransition(() => keep(going));
   }, [clock, current, isLoaded, keep, openedAt, plan]);

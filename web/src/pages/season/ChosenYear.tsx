@@ -14,9 +14,9 @@ import { Link } from 'react-router';
 import { Panel } from '../../ui/Page.tsx';
 import { plantingQuery } from '../../ui/planting-form.ts';
 import { Remark } from '../../ui/Remark.tsx';
-import { Worked, WorkedLines } from '../../ui/Worked.tsx';
+import { HowCalculated, WorkedLines } from '../../ui/HowCalculated.tsx';
 import { shortDay } from '../../text/text.ts';
-import { useGarden, useShown } from '../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../store/index.ts';
 import type { YearRow } from './use-years.ts';
 import { chanceWords, consequences, cropWords, standingWords } from './year-words.ts';
 
@@ -31,8 +31,8 @@ export function ChosenYear({
   readonly place: TimingPlace;
 }) {
   const { bin } = useGarden();
-  const shown = useShown();
-  const { assumed } = row.bag.body;
+  const unitFormat = useUnitFormat();
+  const { assumed } = row.bag.properties;
   const window = useMemo(
     () => plantingWindow(year.crop, year.habit, place, assumed),
     [assumed, place, year.crop, year.habit],
@@ -46,7 +46,7 @@ export function ChosenYear({
           {isPlan ? 'Planting on' : 'Planted on'} {shortDay(year.plantOn)}:
         </strong>{' '}
         first picking {shortDay(year.dates.firstPicking.from)} to {shortDay(year.dates.firstPicking.to)}.{' '}
-        {isPlan && standingWords(year, window, shown)}{' '}
+        {isPlan && standingWords(year, window, unitFormat)}{' '}
         {isPlan &&
           place.cover === 'open' &&
           `Chance of frost after it: ${chanceWords(year.dates.frostChance)}.`}
@@ -82,7 +82,7 @@ export function ChosenYear({
 /** Hardening off, day by day; cold nights hold it back. */
 function Hardening({ year }: { readonly year: CropYear }) {
   const { garden, live } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const days = useMemo(() => {
     const known = new Map(knownWeather(live).map((d) => [d.day, d]));
     const { normals } = siteOf(garden.settings);
@@ -96,7 +96,7 @@ function Hardening({ year }: { readonly year: CropYear }) {
   const last = days.at(-1)?.day;
   const isLate = last !== undefined && last > addDays(year.plantOn, -1);
   return (
-    <Worked label="Hardening off, day by day">
+    <HowCalculated label="Hardening off, day by day">
       {isLate && last && (
         <Typography sx={{ marginBlockEnd: 1 }}>
           With the nights as they are it is ready on {shortDay(addDays(last, 1))}, later than planned.
@@ -108,11 +108,11 @@ function Hardening({ year }: { readonly year: CropYear }) {
             <strong>{shortDay(d.day)}</strong>:{' '}
             {d.staysOutOvernight ? 'out day and night' : `${d.hoursOutside} hours out`}
             {d.isShaded ? ', in shade' : ''}
-            {d.isHeld ? `, no further: ${shown.show(d.minCelsius, 'temperature')} that night` : ''}
+            {d.isHeld ? `, no further: ${unitFormat.show(d.minCelsius, 'temperature')} that night` : ''}
             {d.isKnown ? '' : ' (usual nights)'}
           </li>
         ))}
       </Box>
-    </Worked>
+    </HowCalculated>
   );
 }

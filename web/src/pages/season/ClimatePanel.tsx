@@ -13,25 +13,25 @@ import { defaultNormals, type MonthNormal } from '@rundel/core/climate';
 import { useState, type FormEvent } from 'react';
 import { readAmount } from '../../text/amount-text.ts';
 import { MONTHS } from '../../text/text.ts';
-import { useGarden, useShown, type Shown } from '../../store/index.ts';
+import { useGarden, useUnitFormat, type UnitFormat } from '../../store/index.ts';
 
 type Texts = readonly { readonly min: string; readonly max: string; readonly rain: string }[];
 
-function textsOf(normals: readonly MonthNormal[], shown: Shown): Texts {
+function textsOf(normals: readonly MonthNormal[], unitFormat: UnitFormat): Texts {
   return normals.map((m) => ({
-    min: shown.parts(m.minCelsius, 'temperature').number,
-    max: shown.parts(m.maxCelsius, 'temperature').number,
-    rain: shown.parts(m.rainMillimetres, 'rain').number,
+    min: unitFormat.parts(m.minCelsius, 'temperature').number,
+    max: unitFormat.parts(m.maxCelsius, 'temperature').number,
+    rain: unitFormat.parts(m.rainMillimetres, 'rain').number,
   }));
 }
 
 /** Month normals of the site: worked out from the latitude, or the grower's own typed over them. */
 export default function ClimatePanel() {
   const { garden, saveSettings } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const { settings } = garden;
   const worked = settings.normals ?? defaultNormals(settings.latitudeDegrees);
-  const [texts, setTexts] = useState<Texts>(() => textsOf(worked, shown));
+  const [texts, setTexts] = useState<Texts>(() => textsOf(worked, unitFormat));
   const [problem, setProblem] = useState<string>();
   const [saved, setSaved] = useState<string>();
   const submit = async (event: FormEvent) => {
@@ -39,16 +39,16 @@ export default function ClimatePanel() {
     setSaved(undefined);
     const normals: MonthNormal[] = [];
     for (const [i, month] of texts.entries()) {
-      const { system } = shown;
+      const { system } = unitFormat;
       const min = readAmount(month.min, { purpose: 'temperature', system, low: -40, high: 40 });
       const max = readAmount(month.max, { purpose: 'temperature', system, low: -30, high: 50 });
       const rain = readAmount(month.rain, { purpose: 'rain', system, low: 0, high: 1500 });
       const bad = [min, max, rain].find((r) => r.kind === 'refused');
       if (bad?.kind === 'refused') return setProblem(`${MONTHS[i]}: ${bad.problem} Nothing was changed.`);
       if (min.kind !== 'given' || max.kind !== 'given' || rain.kind !== 'given') return undefined;
-      if (min.inner > max.inner)
+      if (min.siValue > max.siValue)
         return setProblem(`${MONTHS[i]}: the day cannot be colder than the night. Nothing was changed.`);
-      normals.push({ minCelsius: min.inner, maxCelsius: max.inner, rainMillimetres: rain.inner });
+      normals.push({ minCelsius: min.siValue, maxCelsius: max.siValue, rainMillimetres: rain.siValue });
     }
     setProblem(undefined);
     await saveSettings({ ...settings, normals });
@@ -58,7 +58,7 @@ export default function ClimatePanel() {
   const back = async () => {
     const { normals: _, ...rest } = settings;
     await saveSettings(rest);
-    setTexts(textsOf(defaultNormals(settings.latitudeDegrees), shown));
+    setTexts(textsOf(defaultNormals(settings.latitudeDegrees), unitFormat));
     setProblem(undefined);
     setSaved('Back to the latitude’s own.');
   };
@@ -69,15 +69,15 @@ export default function ClimatePanel() {
       <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockEnd: 1 }}>
         {settings.normals
           ? 'Your own numbers.'
-          : `Worked out from ${settings.latitudeDegrees}° alone, good to about ${shown.system === 'us' ? '7 °F' : '4 °C'}. Type your own over them.`}
+          : `Worked out from ${settings.latitudeDegrees}° alone, good to about ${unitFormat.system === 'us' ? '7 °F' : '4 °C'}. Type your own over them.`}
       </Typography>
       <Table size="small" sx={{ '& td, & th': { paddingInline: { xs: 0.5, sm: 2 } } }}>
         <TableHead>
           <TableRow>
             <TableCell>Month</TableCell>
-            <TableCell>Night {shown.parts(0, 'temperature').symbol}</TableCell>
-            <TableCell>Day {shown.parts(0, 'temperature').symbol}</TableCell>
-            <TableCell>Rain {shown.parts(0, 'rain').symbol}</TableCell>
+            <TableCell>Night {unitFormat.parts(0, 'temperature').symbol}</TableCell>
+            <TableCell>Day {unitFormat.parts(0, 'temperature').symbol}</TableCell>
+            <TableCell>Rain {unitFormat.parts(0, 'rain').symbol}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -116,7 +116,7 @@ export default function ClimatePanel() {
       )}
       <Box sx={{ display: 'flex', gap: 1, marginBlockStart: 1.5 }}>
         <Button type="submit" variant="outlined">
-          Keep these
+          Save
         </Button>
         {settings.normals && <Button onClick={() => void back()}>Back to the latitude’s</Button>}
       </Box>

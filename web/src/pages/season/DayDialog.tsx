@@ -4,22 +4,22 @@ import { AmountField } from '../../ui/AmountField.tsx';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
 import { readWeather } from '../../text/weather-text.ts';
 import { shortDay } from '../../text/text.ts';
-import { useGarden, useShown } from '../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../store/index.ts';
 
 /** The weather of one day, typed; it takes the place of what was known of it. */
 export function DayDialog({ day, onClose }: { readonly day: string; onClose(): void }) {
   const { record, clock, live } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const known = live.findLast((e) => e.kind === 'weather' && e.day === day);
   const before = known?.kind === 'weather' ? known : undefined;
   const [texts, setTexts] = useState({
-    min: before ? shown.show(before.minCelsius, 'temperature') : '',
-    max: before ? shown.show(before.maxCelsius, 'temperature') : '',
-    rain: before?.rainMillimetres === undefined ? '' : shown.show(before.rainMillimetres, 'rain'),
+    min: before ? unitFormat.show(before.minCelsius, 'temperature') : '',
+    max: before ? unitFormat.show(before.maxCelsius, 'temperature') : '',
+    rain: before?.rainMillimetres === undefined ? '' : unitFormat.show(before.rainMillimetres, 'rain'),
   });
   const [problems, setProblems] = useState<Partial<typeof texts>>({});
   const submit = async () => {
-    const read = readWeather(texts, shown.system);
+    const read = readWeather(texts, unitFormat.system);
     if (read.kind === 'refused') return setProblems(read.problems);
     const draft: Draft = {
       kind: 'weather',

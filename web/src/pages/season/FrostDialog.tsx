@@ -32,7 +32,7 @@ export function FrostDialog({ onClose }: { onClose(): void }) {
       isOpen
       onClose={onClose}
       onSubmit={() => void submit()}
-      submitLabel="Keep them"
+      submitLabel="Save"
     >
       <TextField
         label="Usual last frost"

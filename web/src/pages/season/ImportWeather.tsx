@@ -24,7 +24,7 @@ import type { Draft } from '@rundel/core/records';
 import { useEffect, useMemo, useState } from 'react';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { shortDay } from '../../text/text.ts';
-import { useGarden, useShown } from '../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../store/index.ts';
 import { firstMapping, isWhole, mappingSchema, readCsv, sortDays, type CsvTable } from './weather-csv.ts';
 
 const COLUMNS = [
@@ -40,7 +40,7 @@ const COLUMNS = [
 /** Reads daily weather from a CSV: columns mapped once and remembered, a preview, and only then stored. */
 export default function ImportWeather({ onClose }: { onClose(): void }) {
   const { store, live, record, clock } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [table, setTable] = useState<CsvTable>();
   const [problem, setProblem] = useState<string>();
   const [mapping, setMapping] = useState<ColumnMapping>();
@@ -206,7 +206,7 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
                     <FormControlLabel value="replace" control={<Radio />} label="Take the file's numbers" />
                   </RadioGroup>
                 )}
-                <Preview days={reading.days.slice(0, 6)} shown={shown} />
+                <Preview days={reading.days.slice(0, 6)} unitFormat={unitFormat} />
               </Box>
             )}
           </>
@@ -226,10 +226,10 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
 
 function Preview({
   days,
-  shown,
+  unitFormat,
 }: {
   readonly days: readonly WeatherRow[];
-  readonly shown: ReturnType<typeof useShown>;
+  readonly unitFormat: ReturnType<typeof useUnitFormat>;
 }) {
   if (days.length === 0) return null;
   return (
@@ -245,10 +245,10 @@ function Preview({
         {days.map((day) => (
           <TableRow key={day.day}>
             <TableCell>{shortDay(day.day, '')}</TableCell>
-            <TableCell>{shown.show(day.minCelsius, 'temperature')}</TableCell>
-            <TableCell>{shown.show(day.maxCelsius, 'temperature')}</TableCell>
+            <TableCell>{unitFormat.show(day.minCelsius, 'temperature')}</TableCell>
+            <TableCell>{unitFormat.show(day.maxCelsius, 'temperature')}</TableCell>
             <TableCell>
-              {day.rainMillimetres === undefined ? '' : shown.show(day.rainMillimetres, 'rain')}
+              {day.rainMillimetres === undefined ? '' : unitFormat.show(day.rainMillimetres, 'rain')}
             </TableCell>
           </TableRow>
         ))}

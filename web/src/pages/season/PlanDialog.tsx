@@ -8,7 +8,7 @@ import { titleOf } from '../../text/bag-text.ts';
 import { CROP_CHOICES } from '../../ui/choices.tsx';
 import { DayField } from '../../ui/DayField.tsx';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
-import { newId, useGarden, useShown } from '../../store/index.ts';
+import { newId, useGarden, useUnitFormat } from '../../store/index.ts';
 import type { Years } from './use-years.ts';
 import { openingWords } from './year-words.ts';
 
@@ -23,7 +23,7 @@ export function PlanDialog({
   onClose(): void;
 }) {
   const { clock, saveRecords } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [bagId, setBag] = useState(years.rows[0]?.bag.container.id ?? '');
   const [cropId, setCrop] = useState('tomato');
   const [habitId, setHabit] = useState(cropOf('tomato').habits[0]?.id ?? '');
@@ -106,7 +106,7 @@ export function PlanDialog({
         label="Habit"
         value={habitId}
         onChange={(e) => setHabit(e.target.value)}
-        helperText={habit.words}
+        helperText={habit.description}
       >
         {crop.habits.map((each) => (
           <MenuItem key={each.id} value={each.id}>
@@ -122,7 +122,7 @@ export function PlanDialog({
       />
       <DayField label="Plant on" value={day === '' ? proposed : day} onChange={setDay} problem={problem} />
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        {openingWords(window, nextWindow, freeOn !== undefined, shown)}
+        {openingWords(window, nextWindow, freeOn !== undefined, unitFormat)}
       </Typography>
     </FormDialog>
   );

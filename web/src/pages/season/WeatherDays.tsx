@@ -6,7 +6,7 @@ import { resolveAssumed } from '@rundel/core/assumed';
 import { knownWeather, siteOf } from '@rundel/core/garden-state';
 import { useMemo, useState } from 'react';
 import { shortDay } from '../../text/text.ts';
-import { useGarden, useShown } from '../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../store/index.ts';
 import { DayDialog } from './DayDialog.tsx';
 
 const DAYS = 21;
@@ -15,7 +15,7 @@ const DESK_ONLY = { display: { xs: 'none', sm: 'table-cell' } };
 /** Tomorrow's forecast, if it is given, and the last days' weather as the water estimate takes it, with what was filled in marked in words. */
 export default function WeatherDays({ today }: { readonly today: string }) {
   const { garden, live, remove } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [editing, setEditing] = useState<string>();
   const [isWhole, setWhole] = useState(false);
   const days = useMemo(
@@ -66,13 +66,13 @@ export default function WeatherDays({ today }: { readonly today: string }) {
                   {shortDay(day.day)}
                   {day.day > today ? ', forecast' : ''}
                 </TableCell>
-                <TableCell align="right">{shown.show(day.minCelsius, 'temperature')}</TableCell>
-                <TableCell align="right">{shown.show(day.maxCelsius, 'temperature')}</TableCell>
+                <TableCell align="right">{unitFormat.show(day.minCelsius, 'temperature')}</TableCell>
+                <TableCell align="right">{unitFormat.show(day.maxCelsius, 'temperature')}</TableCell>
                 <TableCell align="right">
-                  {day.filled.rain ? '' : shown.show(day.rainMillimetres, 'rain')}
+                  {day.filled.rain ? '' : unitFormat.show(day.rainMillimetres, 'rain')}
                 </TableCell>
                 <TableCell align="right" sx={DESK_ONLY}>
-                  {shown.show(day.etoMillimetres, 'rain')}
+                  {unitFormat.show(day.etoMillimetres, 'rain')}
                 </TableCell>
                 <TableCell>{sourceWords(day, live)}</TableCell>
                 <TableCell padding="none" sx={{ whiteSpace: 'nowrap' }}>

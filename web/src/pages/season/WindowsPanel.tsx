@@ -6,17 +6,17 @@ import { COVER_WORDS } from '../../ui/choices.tsx';
 import { Panel } from '../../ui/Page.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { shortDay } from '../../text/text.ts';
-import { useGarden, useShown } from '../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../store/index.ts';
 import { FrostDialog } from './FrostDialog.tsx';
 import type { Years } from './use-years.ts';
 import { cropWords, frostSource, limitWords, windowWords } from './year-words.ts';
 
 const COVERS = ['open', 'glass', 'heated'] as const;
 
-/** When each crop may go where, with sowing counted back; by the grower's frost dates and school. */
+/** When each crop may go where, with sowing counted back; by the grower's frost dates and practice. */
 export function WindowsPanel({ years }: { readonly years: Years }) {
   const { garden, saveSettings } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [isOpen, setOpen] = useState(false);
   const { frost } = years;
   const practice = timingPracticeOf(garden.settings.timingPracticeId);
@@ -41,9 +41,9 @@ export function WindowsPanel({ years }: { readonly years: Years }) {
           <Select
             label="Outdoors I plant"
             value={practice.id}
-            options={TIMING_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
+            options={TIMING_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
             onChange={(id) => void saveSettings({ ...garden.settings, timingPracticeId: id })}
-            help={practice.words}
+            help={practice.description}
           />
         </Box>
       </Box>
@@ -66,7 +66,7 @@ export function WindowsPanel({ years }: { readonly years: Years }) {
                     const window = plantingWindow(crop, habit, years.placeOf(cover));
                     return (
                       <TableCell key={cover}>
-                        {windowWords(window, shown)}
+                        {windowWords(window, unitFormat)}
                         {window.kind === 'open' && (
                           <Box sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>
                             sow {shortDay(window.sow.from)} to {shortDay(window.sow.to)}; by{' '}

@@ -50,7 +50,8 @@ export function useYears(on: string): Years {
     const site = siteOf(settings);
     const frost = frostYear(site, settings.frost, knownWeather(live), on);
     const practice = timingPracticeOf(settings.timingPracticeId);
-    const supportDays = SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId) ?? SUPPORT_PRACTICES[0];
+    const supportDays =
+      SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId) ?? SUPPORT_PRACTICES[0];
     const end = `${Number(frost.start.slice(0, 4)) + 1}${frost.start.slice(4)}`;
     const nextFrost = frostYear(site, settings.frost, knownWeather(live), end);
     const placeOf = (cover: Place['cover']): TimingPlace => ({ cover, frost, site, practice });
@@ -58,7 +59,7 @@ export function useYears(on: string): Years {
       place: placeOf(bag.place?.cover ?? 'open'),
       supportDays,
       today,
-      assumed: bag.body.assumed,
+      assumed: bag.properties.assumed,
     });
     const isInYear = (day: string) => day >= frost.start && day < end;
     const rows = bags.map((bag): YearRow => {
@@ -106,7 +107,7 @@ function feedTicks(
   const first = bag.occupants[0]?.plantedOn;
   const planned =
     feeding && regime && endsOn && first && endsOn > today
-      ? plannedFeeds(caseUnder(bag, feeding, open, regime, first), today, endsOn, bag.body.assumed)
+      ? plannedFeeds(caseUnder(bag, feeding, open, regime, first), today, endsOn, bag.properties.assumed)
       : [];
   return [
     ...[...new Set(given)].map((day) => ({ day, isGiven: true })),

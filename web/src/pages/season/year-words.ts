@@ -1,6 +1,6 @@
 import type { Crop, Habit } from '@rundel/core/plants';
 import type { CropYear, FrostYear, PlantingWindow, TimingLimit } from '@rundel/core/season';
-import type { Shown } from '../../store/index.ts';
+import type { UnitFormat } from '../../store/index.ts';
 import { shortDay } from '../../text/text.ts';
 
 const LIMITS: Record<TimingLimit, string> = {
@@ -15,10 +15,10 @@ const LIMITS: Record<TimingLimit, string> = {
 export const limitWords = (limit: TimingLimit) => LIMITS[limit];
 
 /** A window in words, or why there is none with the numbers that stand in the way. */
-export function windowWords(window: PlantingWindow, shown: Shown): string {
+export function windowWords(window: PlantingWindow, unitFormat: UnitFormat): string {
   if (window.kind === 'open') return `${shortDay(window.plant.from)} to ${shortDay(window.plant.to)}`;
   if (window.why === 'nights-too-cold')
-    return `too cold: the warmest nights are ${shown.show(window.has, 'temperature')}, it wants ${shown.show(window.needs, 'temperature')}`;
+    return `too cold: the warmest nights are ${unitFormat.show(window.has, 'temperature')}, it wants ${unitFormat.show(window.needs, 'temperature')}`;
   return `too short: ${Math.max(0, window.has)} days are left, it takes ${window.needs}`;
 }
 
@@ -27,14 +27,14 @@ export function openingWords(
   window: PlantingWindow,
   next: PlantingWindow | undefined,
   isAfter: boolean,
-  shown: Shown,
+  unitFormat: UnitFormat,
 ): string {
-  const words = windowWords(window, shown);
+  const words = windowWords(window, unitFormat);
   const now =
     window.kind === 'open'
       ? `${isAfter ? 'After what stands in it' : 'Window'}: ${words}.`
       : `${isAfter ? 'After what stands in it this season is ' : 'This season is '}${words}.`;
-  return next?.kind === 'open' ? `${now} Next season: ${windowWords(next, shown)}.` : now;
+  return next?.kind === 'open' ? `${now} Next season: ${windowWords(next, unitFormat)}.` : now;
 }
 
 /** Where the frost dates come from. */
@@ -69,16 +69,16 @@ export function consequences(year: CropYear): readonly (readonly [string, string
 }
 
 /** How a day lies in its window, in a sentence. */
-export function standingWords(year: CropYear, window: PlantingWindow, shown: Shown): string {
+export function standingWords(year: CropYear, window: PlantingWindow, unitFormat: UnitFormat): string {
   switch (year.dates.standing) {
     case 'in':
       return 'The day suits it.';
     case 'early':
-      return `Earlier than your school would: it says ${windowWords(window, shown)}${window.kind === 'open' ? `, held back by ${limitWords(window.limit)}` : ''}.`;
+      return `Earlier than your practice would: it says ${windowWords(window, unitFormat)}${window.kind === 'open' ? `, held back by ${limitWords(window.limit)}` : ''}.`;
     case 'late':
       return `Late: planted after ${window.kind === 'open' ? shortDay(window.plant.to) : 'its window'}, it hardly ripens before the end. Picked green, it may still do.`;
     case 'no-season':
-      return `There is no season for it here: ${windowWords(window, shown)}.`;
+      return `There is no season for it here: ${windowWords(window, unitFormat)}.`;
   }
 }
 

@@ -3,7 +3,7 @@ import { frostYear } from '@rundel/core/season';
 import { defaultNormals } from '@rundel/core/climate';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { shownIn } from '../../store/shown.ts';
+import { unitFormatIn } from '../../store/unit-format.ts';
 import { frostDatesOf } from './frost-dates.ts';
 import { dayAt, frostGradient, monthsOf, percentOf } from './year-axis.ts';
 import { chanceWords, openingWords, windowWords } from './year-words.ts';
@@ -91,7 +91,7 @@ describe('the axis of the year', () => {
 });
 
 describe('timing in words', () => {
-  const shown = shownIn('metric');
+  const unitFormat = unitFormatIn('metric');
 
   it.each([
     [0.005, 'hardly any'],
@@ -103,10 +103,10 @@ describe('timing in words', () => {
   });
 
   it('a window that is closed says the numbers that close it', () => {
-    expect(windowWords({ kind: 'no-season', why: 'too-short', has: 69, needs: 98 }, shown)).toBe(
+    expect(windowWords({ kind: 'no-season', why: 'too-short', has: 69, needs: 98 }, unitFormat)).toBe(
       'too short: 69 days are left, it takes 98',
     );
-    expect(windowWords({ kind: 'no-season', why: 'nights-too-cold', has: 9, needs: 11 }, shown)).toMatch(
+    expect(windowWords({ kind: 'no-season', why: 'nights-too-cold', has: 9, needs: 11 }, unitFormat)).toMatch(
       /9.°C.*11.°C/,
     );
   });
@@ -120,13 +120,13 @@ describe('timing in words', () => {
     });
     const late = { kind: 'no-season', why: 'too-short', has: 0, needs: 98 } as const;
     const next = open('2027-05-18', '2027-07-18');
-    expect(openingWords(open('2026-06-20', '2026-07-02'), undefined, true, shown)).toBe(
+    expect(openingWords(open('2026-06-20', '2026-07-02'), undefined, true, unitFormat)).toBe(
       'After what stands in it: 20 Jun to 2 Jul.',
     );
-    expect(openingWords(late, next, true, shown)).toBe(
+    expect(openingWords(late, next, true, unitFormat)).toBe(
       'After what stands in it this season is too short: 0 days are left, it takes 98. Next season: 18 May to 18 Jul.',
     );
-    expect(openingWords(late, late, false, shown)).toBe(
+    expect(openingWords(late, late, false, unitFormat)).toBe(
       'This season is too short: 0 days are left, it takes 98.',
     );
   });

@@ -1,11 +1,11 @@
 import type { BagTally } from '@rundel/core/pickings';
-import { fromInner, UNITS } from '@rundel/core/units';
+import { fromSi, UNITS } from '@rundel/core/units';
 import type { ApexOptions } from 'apexcharts';
 import { Chart, chartGround } from '../../ui/chart.ts';
 import { ChartFrame } from '../../ui/ChartFrame.tsx';
 import { useMemo } from 'react';
 import { useThemeValue } from '../../ui/theme-context.tsx';
-import { useShown } from '../../store/index.ts';
+import { useUnitFormat } from '../../store/index.ts';
 
 const COLOURS = ['#8f2d56', '#2f6f9f', '#c77f12', '#3c7550', '#6a4fa3', '#7a6a58'];
 const COLOURS_ON_DARK = ['#f08cb4', '#84bde6', '#f3c04b', '#8fd0a4', '#bda8ef', '#d4c4b0'];
@@ -20,9 +20,9 @@ export default function PickingChart({
 }: {
   readonly series: readonly { readonly name: string; readonly tally: BagTally }[];
 }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const { themeName } = useThemeValue();
-  const unit = shown.system === 'metric' ? 'kilogram' : 'pound';
+  const unit = unitFormat.system === 'metric' ? 'kilogram' : 'pound';
   const isDense = series.some(({ tally }) => tally.cumulative.length > DENSE);
   const options = useMemo((): ApexOptions => {
     const ground = chartGround(themeName);
@@ -49,7 +49,7 @@ export default function PickingChart({
         labels: { formatter: (value: number) => value.toFixed(1), style: { fontSize: '12px' } },
       },
     };
-    // the colours come from the look's variables
+    // the colours come from the check's variables
   }, [isDense, themeName, unit]);
   const data = useMemo(
     () =>
@@ -57,7 +57,7 @@ export default function PickingChart({
         name,
         data: tally.cumulative.map(({ day, kilograms }) => ({
           x: new Date(`${day}T12:00:00`).getTime(),
-          y: Number(fromInner(kilograms, unit).toFixed(3)),
+          y: Number(fromSi(kilograms, unit).toFixed(3)),
         })),
       })),
     [series, unit],

@@ -21,17 +21,17 @@ import { useAddress } from '../../ui/address.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { titleOf } from '../../text/bag-text.ts';
 import { shortDay } from '../../text/text.ts';
-import { BagMark } from '../../section/index.ts';
+import { BagIcon } from '../../section/index.ts';
 import {
   nameOfBag,
   occupantsIn,
   useBags,
   useGarden,
   useMoney,
-  useShown,
+  useUnitFormat,
   type Bag,
   type Money,
-  type Shown,
+  type UnitFormat,
 } from '../../store/index.ts';
 import { useCosts } from '../../store/supplies.ts';
 
@@ -41,7 +41,7 @@ const PickingChart = lazy(() => import('./PickingChart.tsx'));
 export default function TallyPage() {
   const { live, garden, clock } = useGarden();
   const { bags } = useBags();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const money = useMoney();
   const thisYear = Number(clock.now().slice(0, 4));
   const [fields, change] = useAddress();
@@ -147,7 +147,7 @@ export default function TallyPage() {
                 sx={{ fontFamily: 'h1.fontFamily', fontSize: '2.2rem', fontWeight: 740, marginInlineEnd: 1 }}
                 data-testid="total"
               >
-                {shown.show(total, 'crop')}
+                {unitFormat.show(total, 'crop')}
               </Box>
               {year === thisYear ? 'so far' : `in ${year}`}
               {firstOn && lastOn
@@ -157,14 +157,14 @@ export default function TallyPage() {
                 : ''}
               .
               {best && tallies.length > 1
-                ? ` Bag ${nameOf(best)} ${year === thisYear ? 'leads' : 'led'} with ${shown.show(best.kilograms, 'crop')}.`
+                ? ` Bag ${nameOf(best)} ${year === thisYear ? 'leads' : 'led'} with ${unitFormat.show(best.kilograms, 'crop')}.`
                 : ''}
             </Typography>
             {before.length > 0 && (
               <Typography sx={{ marginBlockEnd: 1 }}>
                 {year === thisYear
-                  ? `In ${year - 1} it was ${shown.show(kilogramsOf(pickingsOf(picked, year - 1, today.slice(5))), 'crop')} by this day, and ${shown.show(kilogramsOf(pickingsOf(picked, year - 1)), 'crop')} in all.`
-                  : `In ${year - 1} it was ${shown.show(kilogramsOf(pickingsOf(picked, year - 1)), 'crop')}.`}
+                  ? `In ${year - 1} it was ${unitFormat.show(kilogramsOf(pickingsOf(picked, year - 1, today.slice(5))), 'crop')} by this day, and ${unitFormat.show(kilogramsOf(pickingsOf(picked, year - 1)), 'crop')} in all.`
+                  : `In ${year - 1} it was ${unitFormat.show(kilogramsOf(pickingsOf(picked, year - 1)), 'crop')}.`}
               </Typography>
             )}
             <Suspense fallback={<Skeleton variant="rectangular" height={355} />}>
@@ -186,7 +186,7 @@ export default function TallyPage() {
                     <TableCell align="right">Fruit</TableCell>
                     <TableCell align="right">Times</TableCell>
                     {before.length > 0 && <TableCell align="right">In {year - 1}</TableCell>}
-                    {isCosted && <TableCell align="right">{perWeight(1, shown).heading}</TableCell>}
+                    {isCosted && <TableCell align="right">{perWeight(1, unitFormat).heading}</TableCell>}
                     <TableCell>First</TableCell>
                     <TableCell>Last</TableCell>
                   </TableRow>
@@ -199,8 +199,8 @@ export default function TallyPage() {
                         <TableCell>
                           <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
                             {bag && (
-                              <BagMark
-                                body={bag.body}
+                              <BagIcon
+                                properties={bag.properties}
                                 water={undefined}
                                 plants={bag.occupants.length}
                                 size={34}
@@ -216,7 +216,7 @@ export default function TallyPage() {
                           </Box>
                         </TableCell>
                         <TableCell align="right">
-                          {shown.show(tally.kilograms, 'crop')}
+                          {unitFormat.show(tally.kilograms, 'crop')}
                           {tally.unweighed > 0 ? ` + ${tally.unweighed} unweighed` : ''}
                         </TableCell>
                         <TableCell align="right">{tally.count > 0 ? tally.count : ''}</TableCell>
@@ -225,13 +225,13 @@ export default function TallyPage() {
                           <TableCell align="right">
                             {shownWeight(
                               before.find((t) => t.containerId === tally.containerId),
-                              shown,
+                              unitFormat,
                             )}
                           </TableCell>
                         )}
                         {isCosted && (
                           <TableCell align="right">
-                            {costOfWeight(tally, costs.get(tally.containerId)?.total, shown, money)}
+                            {costOfWeight(tally, costs.get(tally.containerId)?.total, unitFormat, money)}
                           </TableCell>
                         )}
                         <TableCell sx={{ whiteSpace: 'nowrap' }}>{shortDay(tally.firstOn, near)}</TableCell>
@@ -251,18 +251,23 @@ export default function TallyPage() {
 }
 
 /** A price for a kilogram as the grower weighs: by the kilogram or the pound. */
-function perWeight(pricePerKilogram: number, shown: Shown) {
-  return shown.system === 'metric'
+function perWeight(pricePerKilogram: number, unitFormat: UnitFormat) {
+  return unitFormat.system === 'metric'
     ? { heading: 'Cost a kg', price: pricePerKilogram }
     : { heading: 'Cost a lb', price: pricePerKilogram * UNITS.pound.factor };
 }
 
 /** What a kilogram cost: the bag's costs of the year over what was weighed in it. */
-function costOfWeight(tally: BagTally, cost: number | undefined, shown: Shown, money: Money): string {
+function costOfWeight(
+  tally: BagTally,
+  cost: number | undefined,
+  unitFormat: UnitFormat,
+  money: Money,
+): string {
   if (cost === undefined || cost <= 0 || tally.kilograms <= 0) return '';
-  return money.show(perWeight(cost / tally.kilograms, shown).price);
+  return money.show(perWeight(cost / tally.kilograms, unitFormat).price);
 }
 
-function shownWeight(tally: BagTally | undefined, shown: Shown): string {
-  return tally && tally.kilograms > 0 ? shown.show(tally.kilograms, 'crop') : '';
+function shownWeight(tally: BagTally | undefined, unitFormat: UnitFormat): string {
+  return tally && tally.kilograms > 0 ? unitFormat.show(tally.kilograms, 'crop') : '';
 }

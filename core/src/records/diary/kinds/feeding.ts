@@ -10,7 +10,7 @@ const ofStep = {
   stepId: z.string().min(1).max(20).optional(),
 };
 
-/** Feed given to a bag: so much of a product, and the water it was in (that is a drink with an entry of its own). */
+/** Feed given to a bag: so much of a product, and the water it was in (that is a watering with an entry of its own). */
 export const fedEntry = z.object({
   kind: z.literal('fed'),
   ...entryBase,

@@ -33,7 +33,7 @@ export const boughtEntry = z.object({
   kind: z.literal('bought'),
   ...entryBase,
   ...product,
-  /** in the good's own unit: litres, kilograms, pieces or metres */
+  /** in the product's own unit: litres, kilograms, pieces or metres */
   amount,
   /** what was paid for all of it */
   paid: money.optional(),

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Caution } from '../../../ui/Caution.tsx';
 import { grams } from '../../../text/product-text.ts';
-import { useGarden, useShown } from '../../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { readDose, type BagFill, type DoseText, type FillPlan } from './fill-plan.ts';
 
@@ -79,7 +79,7 @@ export function AmendmentRows({
             })
           }
         >
-          Work something in
+          Add to the mix
         </Button>
         {usesHandfuls && (
           <Typography variant="body2" sx={{ color: 'text.secondary' }}>
@@ -123,7 +123,7 @@ function OneDose({
   onRemove(): void;
 }) {
   const { garden } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [isSwapping, setSwapping] = useState(false);
   const read = readDose(dose, garden.products);
   const problem = dose.amount.trim() !== '' && read.kind === 'refused' ? read.problem : undefined;
@@ -149,7 +149,7 @@ function OneDose({
           label="Product"
           value={product ? dose.productId : ''}
           onChange={(e) => onChange({ productId: e.target.value })}
-          helperText={product?.words}
+          helperText={product?.description}
           sx={{ gridColumn: { xs: '1 / -1', md: 'auto' } }}
         >
           {products.map((each) => (
@@ -167,7 +167,7 @@ function OneDose({
         />
         <TextField
           select
-          label="Of what"
+          label="Unit"
           value={dose.unit}
           onChange={(e) => onChange({ unit: e.target.value as DoseText['unit'] })}
         >
@@ -204,7 +204,7 @@ function OneDose({
       )}
       {perBag !== undefined && product && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, alignItems: 'center' }}>
-          <Typography variant="body2">{grams(perBag, shown)} for the first bag.</Typography>
+          <Typography variant="body2">{grams(perBag, unitFormat)} for the first bag.</Typography>
           <Button size="small" onClick={() => setSwapping((open) => !open)} aria-expanded={isSwapping}>
             I have another label
           </Button>
@@ -230,11 +230,11 @@ function OneDose({
   );
 }
 
-const BY: readonly { readonly id: Nutrient; readonly words: string }[] = [
-  { id: 'n', words: 'nitrogen' },
-  { id: 'p2o5', words: 'phosphate' },
-  { id: 'k2o', words: 'potash' },
-  { id: 'ca', words: 'calcium' },
+const BY: readonly { readonly id: Nutrient; readonly label: string }[] = [
+  { id: 'n', label: 'nitrogen' },
+  { id: 'p2o5', label: 'phosphate' },
+  { id: 'k2o', label: 'potash' },
+  { id: 'ca', label: 'calcium' },
 ];
 
 /** Another label in place of the one asked for: what is in the shed comes first. */
@@ -250,7 +250,7 @@ function Swap({
   /** how many times the asked mass of the other product */
   onTake(productId: string, factor: number): void;
 }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const { stocks } = useSupplies();
   const wanted = nutrientsIn(gramsAsked, asked.label);
   const [by, setBy] = useState<Nutrient>(BY.find(({ id }) => wanted[id] > 0)?.id ?? 'n');
@@ -275,9 +275,9 @@ function Swap({
         onChange={(e) => setBy(e.target.value as Nutrient)}
         sx={{ minWidth: 150, marginBlockEnd: 1 }}
       >
-        {BY.filter(({ id }) => wanted[id] > 0).map(({ id, words }) => (
+        {BY.filter(({ id }) => wanted[id] > 0).map(({ id, label }) => (
           <MenuItem key={id} value={id}>
-            {words}
+            {label}
           </MenuItem>
         ))}
       </TextField>
@@ -292,12 +292,12 @@ function Swap({
             >
               <Box sx={{ flex: 1, fontSize: '0.92rem' }}>
                 <strong>
-                  {grams(swap.grams, shown)} {product.name}
+                  {grams(swap.grams, unitFormat)} {product.name}
                 </strong>
                 {inShed(product.id) ? ' (in the shed)' : ''}
                 {': '}
                 {BY.filter((b) => b.id !== by)
-                  .map(({ id, words }) => off(swap.off[id], words))
+                  .map(({ id, label }) => off(swap.off[id], label))
                   .filter(Boolean)
                   .join(', ') || 'the same in all'}
               </Box>

@@ -1,6 +1,6 @@
 import type { CuttingPlan, SleeveOrder } from '@rundel/core/bags';
 import { useId } from 'react';
-import { useShown } from '../../../store/index.ts';
+import { useUnitFormat } from '../../../store/index.ts';
 
 const WIDE = 620;
 const MARGIN = { left: 64, right: 12, top: 26, bottom: 34 };
@@ -9,13 +9,13 @@ const MOST_ROWS = 8;
 
 /** The film rolled out, to scale: rows of pieces along it, numbered, with what is wasted hatched. */
 export function CuttingDrawing({ order, plan }: { readonly order: SleeveOrder; readonly plan: CuttingPlan }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const id = useId();
   const rows = Math.min(plan.rows, MOST_ROWS);
   const isBroken = plan.rows > MOST_ROWS;
   const long = rows * order.stripMillimetres;
-  const scale = Math.min((WIDE - MARGIN.left - MARGIN.right) / long, 190 / order.filmMillimetres);
-  const high = order.filmMillimetres * scale;
+  const scale = Math.min((WIDE - MARGIN.left - MARGIN.right) / long, 190 / order.filmWidthText);
+  const high = order.filmWidthText * scale;
   const strip = order.stripMillimetres * scale;
   const piece = plan.pieceMillimetres * scale;
   const height = MARGIN.top + high + MARGIN.bottom;
@@ -28,7 +28,7 @@ export function CuttingDrawing({ order, plan }: { readonly order: SleeveOrder; r
       width="100%"
       style={{ maxWidth: Math.max(width, 420), display: 'block' }}
       role="img"
-      aria-label={`The film to scale: ${plan.across} across, ${plan.rows} rows of ${shown.show(order.stripMillimetres, 'size')}`}
+      aria-label={`The film to scale: ${plan.across} across, ${plan.rows} rows of ${unitFormat.show(order.stripMillimetres, 'size')}`}
       fontFamily="inherit"
     >
       <defs>
@@ -124,7 +124,7 @@ export function CuttingDrawing({ order, plan }: { readonly order: SleeveOrder; r
         fontWeight="700"
         fill="var(--ink)"
       >
-        {shown.show(order.filmMillimetres, 'size')}
+        {unitFormat.show(order.filmWidthText, 'size')}
       </text>
       <text
         x={left + strip / 2}
@@ -134,7 +134,7 @@ export function CuttingDrawing({ order, plan }: { readonly order: SleeveOrder; r
         fontWeight="700"
         fill="var(--ink)"
       >
-        {shown.show(order.stripMillimetres, 'size')}
+        {unitFormat.show(order.stripMillimetres, 'size')}
       </text>
       <text x={left} y={top + high + 20} fontSize="12" fill="var(--muted)">
         Cut along the lines; dashed: seam. Hatched: waste.

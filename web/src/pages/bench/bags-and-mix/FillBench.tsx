@@ -10,7 +10,7 @@ import { Caution } from '../../../ui/Caution.tsx';
 import { mixChoices } from '../../../ui/choices.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
-import { useGarden, useShown } from '../../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../../store/index.ts';
 import { AmendmentRows } from './AmendmentRows.tsx';
 import { fillBags, isFilled, readKept, USUAL_HANDFUL_LITRES, type BagFill } from './fill-plan.ts';
 import { FillTable } from './FillTable.tsx';
@@ -20,7 +20,7 @@ import { useFillPlan } from './use-fill-plan.ts';
 /** Filling a set of bags: old mix, new mix, what is worked in, the steps for the hands; recorded in one go. */
 export default function FillBench() {
   const { garden, live, clock, record, saveRecords } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const { plan, bags, chosen, change } = useFillPlan();
   const [params, setParams] = useSearchParams();
   const asked = params.toString();
@@ -37,7 +37,7 @@ export default function FillBench() {
   const fills = fillBags(chosen, plan, live, garden, handful?.litres ?? USUAL_HANDFUL_LITRES);
   // the fields answer at once; the table of a hundred bags may follow
   const tabled = useDeferredValue(fills, []);
-  if (bags.length === 0) return <NoBags words="Add a bag first; then it can be filled here." />;
+  if (bags.length === 0) return <NoBags label="Add a bag first; then it can be filled here." />;
   const kept = readKept(plan.keptPercent, resolveAssumed(garden.settings.assumptions).keptMost);
   const now = clock.now();
   const already = chosen.filter((b) => isFilled(b.container.id, live, now));
@@ -65,7 +65,7 @@ export default function FillBench() {
   };
   const practice = FILLING_PRACTICES.find((s) => s.id === plan.practiceId) ?? FILLING_PRACTICES[0];
   const water = fills.map((f) => f.newLitres * MOISTENING_LITRES_PER_LITRE);
-  const waterWords = shown.range(Math.min(...water, Infinity), Math.max(...water, 0), 'water');
+  const waterWords = unitFormat.range(Math.min(...water, Infinity), Math.max(...water, 0), 'water');
   return (
     <Box>
       <Panel title="Which bags, which mix">
@@ -103,12 +103,12 @@ export default function FillBench() {
             label="How it is filled"
             value={plan.practiceId}
             onChange={(practiceId) => change({ practiceId })}
-            options={FILLING_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
-            help={practice?.words}
+            options={FILLING_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
+            help={practice?.description}
           />
         </Box>
       </Panel>
-      <Panel title="Worked in">
+      <Panel title="Added to the mix">
         <AmendmentRows plan={plan} fills={fills} handful={handful} onChange={change} />
       </Panel>
       <Panel title="What each bag gets">

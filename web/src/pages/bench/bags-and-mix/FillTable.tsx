@@ -11,7 +11,7 @@ import {
 import { addNutrients, NO_NUTRIENTS, nutrientsIn, type NutrientGrams } from '@rundel/core/products';
 import { titleOf } from '../../../text/bag-text.ts';
 import { grams } from '../../../text/product-text.ts';
-import { useShown } from '../../../store/index.ts';
+import { useUnitFormat } from '../../../store/index.ts';
 import type { BagFill } from './fill-plan.ts';
 
 /** What the amendments of one bag bring in all. */
@@ -24,7 +24,7 @@ function broughtTo(fill: BagFill): NutrientGrams {
 
 /** Bag by bag: new and old mix, each product, and what it brings; with the sums at the foot. */
 export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   if (fills.length === 0) return <Typography>Choose the bags above.</Typography>;
   const products = fills[0]?.amendments.map((a) => a.product) ?? [];
   const sum = (of: (fill: BagFill) => number) => fills.reduce((total, fill) => total + of(fill), 0);
@@ -62,13 +62,13 @@ export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
                 <TableRow key={fill.bag.container.id}>
                   <TableCell>{titleOf(fill.bag)}</TableCell>
                   <TableCell>{fill.mix.name}</TableCell>
-                  <TableCell align="right">{shown.show(fill.newLitres, 'bag')}</TableCell>
+                  <TableCell align="right">{unitFormat.show(fill.newLitres, 'bag')}</TableCell>
                   <TableCell align="right">
-                    {keptOf(fill) > 0 ? shown.show(keptOf(fill), 'bag') : ''}
+                    {keptOf(fill) > 0 ? unitFormat.show(keptOf(fill), 'bag') : ''}
                   </TableCell>
                   {fill.amendments.map((a, i) => (
                     <TableCell key={`${a.product.id}${i}`} align="right">
-                      {grams(a.grams, shown)}
+                      {grams(a.grams, unitFormat)}
                     </TableCell>
                   ))}
                   {products.length > 0 && (
@@ -85,17 +85,19 @@ export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
               <TableRow sx={{ '& td': { fontWeight: 700, color: 'text.primary', fontSize: '0.9rem' } }}>
                 <TableCell colSpan={2}>All {fills.length}</TableCell>
                 <TableCell align="right">
-                  {shown.show(
+                  {unitFormat.show(
                     sum((f) => f.newLitres),
                     'bag',
                   )}
                 </TableCell>
-                <TableCell align="right">{sum(keptOf) > 0 ? shown.show(sum(keptOf), 'bag') : ''}</TableCell>
+                <TableCell align="right">
+                  {sum(keptOf) > 0 ? unitFormat.show(sum(keptOf), 'bag') : ''}
+                </TableCell>
                 {products.map((product, i) => (
                   <TableCell key={`${product.id}${i}`} align="right">
                     {grams(
                       sum((f) => f.amendments[i]?.grams ?? 0),
-                      shown,
+                      unitFormat,
                     )}
                   </TableCell>
                 ))}
@@ -107,8 +109,8 @@ export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
       </Box>
       {feed > 0 && (
         <Typography sx={{ marginBlockStart: 1 }}>
-          The old mix is refreshed with {grams(feed, shown)} of balanced feed and {grams(lime, shown)} of lime
-          in all; the label of yours goes before that.
+          The old mix is refreshed with {grams(feed, unitFormat)} of balanced feed and{' '}
+          {grams(lime, unitFormat)} of lime in all; the label of yours goes before that.
         </Typography>
       )}
     </Box>

@@ -1,6 +1,6 @@
 import { Box, Button, TextField, Typography } from '@mui/material';
 import { IconPrinter } from '@tabler/icons-react';
-import { bodyOf } from '@rundel/core/garden-state';
+import { propertiesOf } from '@rundel/core/garden-state';
 import { planSleeves, type CuttingPlan, type SleeveOrder } from '@rundel/core/bags';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -8,20 +8,20 @@ import { AmountField } from '../../../ui/AmountField.tsx';
 import { Caution } from '../../../ui/Caution.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
-import { WorkedLines } from '../../../ui/Worked.tsx';
+import { WorkedLines } from '../../../ui/HowCalculated.tsx';
 import { BagSection, sceneOf } from '../../../section/index.ts';
-import { measuresInUse, useGarden, useShown, type Shown } from '../../../store/index.ts';
+import { measuresInUse, useGarden, useUnitFormat, type UnitFormat } from '../../../store/index.ts';
 import { CuttingDrawing } from './CuttingDrawing.tsx';
 import { readOrder, startOrder, type OrderText } from './film-texts.ts';
 import { SheetPanel } from './SheetPanel.tsx';
 
 /** Sleeves cut from film: the plan to scale, what is wasted, what one really holds; and other things cut from sheet. */
 export default function FilmBench() {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const { garden } = useGarden();
-  const [text, setText] = useState<OrderText>(() => startOrder(shown));
+  const [text, setText] = useState<OrderText>(() => startOrder(unitFormat));
   const set = (patch: Partial<OrderText>) => setText((now) => ({ ...now, ...patch }));
-  const read = readOrder(text, shown.system, measuresInUse(garden));
+  const read = readOrder(text, unitFormat.system, measuresInUse(garden));
   const result = read.order ? planSleeves(read.order) : undefined;
   const problems: Readonly<Record<string, string>> = {
     ...read.problems,
@@ -60,11 +60,11 @@ export default function FilmBench() {
             value={text.film}
             onChange={(film) => set({ film })}
             options={[
-              { id: 'tube', words: 'A tube, laid flat' },
-              { id: 'flat', words: 'A flat sheet' },
+              { id: 'tube', label: 'A tube, laid flat' },
+              { id: 'flat', label: 'A flat sheet' },
             ]}
           />
-          {field('filmMillimetres', 'Width of the roll')}
+          {field('filmWidthText', 'Width of the roll')}
           {text.film === 'flat' && field('flatMillimetres', 'Width of a sleeve, laid flat')}
           {field('stripMillimetres', 'Length cut for one')}
           {field(
@@ -78,8 +78,8 @@ export default function FilmBench() {
             value={text.base}
             onChange={(base) => set({ base })}
             options={[
-              { id: 'open', words: 'Open, on soil' },
-              { id: 'sealed', words: 'Sealed' },
+              { id: 'open', label: 'Open, on soil' },
+              { id: 'sealed', label: 'Sealed' },
             ]}
           />
           {field('rimMillimetres', 'Rim left free above the mix', 'depth')}
@@ -108,13 +108,13 @@ export default function FilmBench() {
 
 function Planned({ order, plan }: { readonly order: SleeveOrder; readonly plan: CuttingPlan }) {
   const { garden, clock } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const navigate = useNavigate();
-  const flat = order.film === 'tube' ? order.filmMillimetres : order.flatMillimetres;
+  const flat = order.film === 'tube' ? order.filmWidthText : order.flatMillimetres;
   const kindId = order.isBaseSealed ? 'film-sleeve' : 'open-sleeve';
   const now = clock.now();
   const scene = useMemo(() => {
-    const body = bodyOf(
+    const properties = propertiesOf(
       {
         kindId,
         size: {
@@ -129,7 +129,7 @@ function Planned({ order, plan }: { readonly order: SleeveOrder; readonly plan: 
       garden,
     );
     const support = { kind: 'none' as const, heightMillimetres: 0 };
-    return sceneOf({ support, stations: [1] }, body, [], undefined, now, garden.settings);
+    return sceneOf({ support, stations: [1] }, properties, [], undefined, now, garden.settings);
   }, [flat, garden, kindId, now, order.rimMillimetres, plan.standingMillimetres]);
   const send = () => {
     const query = new URLSearchParams({
@@ -141,15 +141,15 @@ function Planned({ order, plan }: { readonly order: SleeveOrder; readonly plan: 
     });
     void navigate(`/bags/new?${query.toString()}`);
   };
-  const size = (mm: number) => shown.show(mm, 'size');
+  const size = (mm: number) => unitFormat.show(mm, 'size');
   return (
     <Box sx={{ marginBlockStart: 2 }}>
       <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1 }}>
         <strong>
-          Each stands {size(plan.diameterMillimetres)} across and holds {shown.show(plan.litres, 'bag')}{' '}
+          Each stands {size(plan.diameterMillimetres)} across and holds {unitFormat.show(plan.litres, 'bag')}{' '}
           filled to {size(plan.fillMillimetres)}.
         </strong>{' '}
-        {hopedWords(plan, shown)}
+        {hopedWords(plan, unitFormat)}
       </Typography>
       <Box
         sx={{
@@ -166,14 +166,19 @@ function Planned({ order, plan }: { readonly order: SleeveOrder; readonly plan: 
               ['Side by side across the roll', plan.across],
               ['Rows along it', plan.rows],
               ['Width of one piece', size(plan.pieceMillimetres)],
-              ['Film to buy, off the roll', shown.show(plan.filmLengthMillimetres, 'height')],
+              ['Film to buy, off the roll', unitFormat.show(plan.filmLengthMillimetres, 'height')],
               ['Of that, wasted', `${Math.round(plan.wasteShare * 100)} %`],
               ['Stands full', size(plan.standingMillimetres)],
             ]}
           />
         </Box>
         <Box sx={{ height: 300, '@media print': { display: 'none' } }}>
-          <BagSection scene={scene} shown={shown} height={300} title="One sleeve standing full, in section" />
+          <BagSection
+            scene={scene}
+            unitFormat={unitFormat}
+            height={300}
+            title="One sleeve standing full, in section"
+          />
         </Box>
       </Box>
       <Box
@@ -201,17 +206,17 @@ function Planned({ order, plan }: { readonly order: SleeveOrder; readonly plan: 
 }
 
 /** How the mix that was meant for it would stand, in words that help. */
-function hopedWords(plan: CuttingPlan, shown: Shown): string {
+function hopedWords(plan: CuttingPlan, unitFormat: UnitFormat): string {
   const { hoped } = plan;
   if (!hoped) return '';
-  const litres = shown.show(hoped.litres, 'bag');
+  const litres = unitFormat.show(hoped.litres, 'bag');
   if (hoped.kind === 'overflows') {
-    return `The ${litres} that you hoped for do not go in: ${shown.show(hoped.litresOver, 'bag')} would be over. Cut it longer or wider.`;
+    return `The ${litres} that you hoped for do not go in: ${unitFormat.show(hoped.litresOver, 'bag')} would be over. Cut it longer or wider.`;
   }
   const off = hoped.millimetres - plan.fillMillimetres;
-  const places = `The ${litres} meant for it will stand ${shown.show(hoped.millimetres, 'size')} high`;
+  const places = `The ${litres} meant for it will stand ${unitFormat.show(hoped.millimetres, 'size')} high`;
   if (Math.abs(off) < 10) return `${places}, just as filled.`;
   return off > 0
-    ? `${places}, ${shown.show(off, 'size')} into the rim.`
-    : `${places}: ${shown.show(-off, 'size')} below the line, so it could be cut shorter.`;
+    ? `${places}, ${unitFormat.show(off, 'size')} into the rim.`
+    : `${places}: ${unitFormat.show(-off, 'size')} below the line, so it could be cut shorter.`;
 }

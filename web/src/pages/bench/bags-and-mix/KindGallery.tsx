@@ -1,10 +1,10 @@
 import { Box, Typography } from '@mui/material';
-import { bodyOf } from '@rundel/core/garden-state';
+import { propertiesOf } from '@rundel/core/garden-state';
 import { CONTAINER_KINDS, type ContainerKind } from '@rundel/core/bags';
 import { useMemo } from 'react';
 import { Panel } from '../../../ui/Page.tsx';
 import { BagElevation, sceneOf } from '../../../section/index.ts';
-import { useGarden, useShown } from '../../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../../store/index.ts';
 
 const LITRES: Readonly<Record<string, number>> = { 'net-cup': 3, bed: 200, trough: 60 };
 
@@ -36,11 +36,11 @@ export default function KindGallery() {
 
 function OneKind({ kind }: { readonly kind: ContainerKind }) {
   const { garden, clock } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const now = clock.now();
-  const { body, scene } = useMemo(() => {
+  const { properties, scene } = useMemo(() => {
     const stations = Array.from({ length: kind.stations.usual });
-    const made = bodyOf(
+    const made = propertiesOf(
       {
         kindId: kind.id,
         size: { by: 'label', litres: LITRES[kind.id] ?? 40 },
@@ -52,7 +52,7 @@ function OneKind({ kind }: { readonly kind: ContainerKind }) {
     );
     const support = { kind: 'none' as const, heightMillimetres: 0 };
     return {
-      body: made,
+      properties: made,
       scene: sceneOf({ support, stations }, made, [], undefined, now, garden.settings),
     };
   }, [garden, kind, now]);
@@ -73,12 +73,14 @@ function OneKind({ kind }: { readonly kind: ContainerKind }) {
       </Box>
       <Typography sx={{ fontWeight: 700, marginBlockStart: 1 }}>{kind.name}</Typography>
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        {kind.words} {kind.drainage.words}
+        {kind.description} {kind.drainage.description}
       </Typography>
       <Typography variant="body2">
-        Here {shown.show(body.real.litres.likely, 'bag')}
-        {body.real.under?.litres ? ` and ${shown.show(body.real.under.litres, 'bag')} of water below` : ''};
-        lasts {seasons.low === seasons.high ? 'one season' : `${seasons.low} to ${seasons.high} seasons`};{' '}
+        Here {unitFormat.show(properties.real.litres.likely, 'bag')}
+        {properties.real.under?.litres
+          ? ` and ${unitFormat.show(properties.real.under.litres, 'bag')} of water below`
+          : ''}
+        ; lasts {seasons.low === seasons.high ? 'one season' : `${seasons.low} to ${seasons.high} seasons`};{' '}
         {kind.holdsCane ? 'holds a cane' : 'cannot hold a cane by itself'}.
       </Typography>
     </Box>

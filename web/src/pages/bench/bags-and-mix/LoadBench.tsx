@@ -1,5 +1,5 @@
 import { Box, Button, TextField, Typography } from '@mui/material';
-import type { BagBody } from '@rundel/core/garden-state';
+import type { BagProperties } from '@rundel/core/garden-state';
 import { cropOf, habitFigures, supportOf } from '@rundel/core/plants';
 import type { Place } from '@rundel/core/records';
 import { floorLoad, weightsOf, type Weights } from '@rundel/core/bags';
@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { titleOf } from '../../../text/bag-text.ts';
 import { Caution } from '../../../ui/Caution.tsx';
 import { Panel } from '../../../ui/Page.tsx';
-import { placesInUse, useBags, useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { placesInUse, useBags, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { readArea, readLimit, showArea, showLoad } from './load-texts.ts';
 import { NoBags } from '../NoBags.tsx';
 
@@ -23,32 +23,34 @@ function canopyOf(bag: Bag, own: Readonly<Record<string, number>>): number {
 }
 
 function weightsOfBag(bag: Bag, own: Readonly<Record<string, number>>): Weights {
-  const { body, container } = bag;
+  const { properties, container } = bag;
   return weightsOf(
     {
-      mixLitres: body.fill.mixLitres,
-      dryKilogramsPerLitre: body.mix.dryKilogramsPerLitre,
-      capacity: body.mix.capacity,
-      emptyKilograms: body.emptyKilograms,
-      storedLitres: body.reserveLitres + (body.real.under?.litres ?? 0),
+      mixLitres: properties.fill.mixLitres,
+      dryKilogramsPerLitre: properties.mix.dryKilogramsPerLitre,
+      capacity: properties.mix.capacity,
+      emptyKilograms: properties.emptyKilograms,
+      storedLitres: properties.reserveLitres + (properties.real.under?.litres ?? 0),
       canopySquareMetres: canopyOf(bag, own),
       supportKilograms: supportOf(container.support.kind).kilograms * container.stations.length,
     },
-    body.assumed,
+    properties.assumed,
   );
 }
 
 /** The ground that a bag stands on, m². */
-function footprint(body: BagBody): number {
-  const base = body.real.solid.areaAt(0);
-  return Math.max(base, body.real.solid.areaAt(body.real.solid.heightMillimetres / 2) * 0.6) / 1e6;
+function footprint(properties: BagProperties): number {
+  const base = properties.real.solid.areaAt(0);
+  return (
+    Math.max(base, properties.real.solid.areaAt(properties.real.solid.heightMillimetres / 2) * 0.6) / 1e6
+  );
 }
 
 /** What each bag weighs dry, drained and with its crop; what each place bears, against a limit that was told. */
 export default function LoadBench() {
   const { garden } = useGarden();
   const { bags } = useBags();
-  if (bags.length === 0) return <NoBags words="Add a bag first; then what it weighs stands here." />;
+  if (bags.length === 0) return <NoBags label="Add a bag first; then what it weighs stands here." />;
   const own = garden.settings.assumptions;
   const heaviest = Math.max(...bags.map((b) => weightsOfBag(b, own).laden));
   return (
@@ -68,9 +70,9 @@ export default function LoadBench() {
 }
 
 const PARTS = [
-  { words: 'dry', fill: 'var(--mix)' },
-  { words: 'water', fill: 'var(--water-5)' },
-  { words: 'crop and support', fill: 'var(--leaf)' },
+  { label: 'dry', fill: 'var(--mix)' },
+  { label: 'water', fill: 'var(--water-5)' },
+  { label: 'crop and support', fill: 'var(--leaf)' },
 ] as const;
 
 function PlaceLoad({
@@ -83,8 +85,8 @@ function PlaceLoad({
   readonly heaviest: number;
 }) {
   const { garden } = useGarden();
-  const shown = useShown();
-  const kg = (value: number) => shown.show(value, 'weight');
+  const unitFormat = useUnitFormat();
+  const kg = (value: number) => unitFormat.show(value, 'weight');
   const weighed = bags.map((bag) => ({ bag, weights: weightsOfBag(bag, garden.settings.assumptions) }));
   const sum = weighed.reduce((total, { weights }) => total + weights.laden, 0);
   const area = place.areaSquareMetres;
@@ -94,7 +96,7 @@ function PlaceLoad({
       <Typography sx={{ marginBlockEnd: 1 }}>
         {bags.length} {bags.length === 1 ? 'bag weighs' : 'bags weigh'} {kg(sum)} in full crop, drained
         {load
-          ? `: ${showLoad(load.kilogramsPerSquareMetre, shown)} over its ${showArea(area ?? 0, shown)}.`
+          ? `: ${showLoad(load.kilogramsPerSquareMetre, unitFormat)} over its ${showArea(area ?? 0, unitFormat)}.`
           : '.'}{' '}
         {load?.kind === 'within' && (
           <>
@@ -103,7 +105,7 @@ function PlaceLoad({
         )}
         {load?.kind === 'beyond' && (
           <strong role="alert">
-            That is beyond the limit of {showLoad(place.limitKilogramsPerSquareMetre ?? 0, shown)}:{' '}
+            That is beyond the limit of {showLoad(place.limitKilogramsPerSquareMetre ?? 0, unitFormat)}:{' '}
             {kg(-load.kilogramsLeft)} too much. Take bags away or use a lighter mix, and ask the owner or an
             engineer before you do anything else.
           </strong>
@@ -129,7 +131,7 @@ function PlaceLoad({
               <Box sx={{ display: 'flex', height: 18, gridColumn: { xs: '1 / -1', md: 'auto' } }} aria-hidden>
                 {parts.map((part, i) => (
                   <Box
-                    key={PARTS[i]?.words}
+                    key={PARTS[i]?.label}
                     sx={{
                       width: `${(part / heaviest) * 100}%`,
                       backgroundColor: PARTS[i]?.fill,
@@ -142,20 +144,20 @@ function PlaceLoad({
                 sx={{ fontSize: '0.9rem', color: 'text.secondary', gridColumn: { xs: '1 / -1', md: 'auto' } }}
               >
                 {kg(weights.dry)} dry, <strong>{kg(weights.drained)}</strong> drained, {kg(weights.laden)} in
-                crop; {showLoad(weights.laden / footprint(bag.body), shown)} under it
+                crop; {showLoad(weights.laden / footprint(bag.properties), unitFormat)} under it
               </Box>
             </Box>
           );
         })}
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, fontSize: '0.85rem', marginBlock: 1 }}>
-        {PARTS.map(({ words, fill }) => (
-          <Box component="span" key={words} sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.75 }}>
+        {PARTS.map(({ label, fill }) => (
+          <Box component="span" key={label} sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.75 }}>
             <Box
               component="span"
               sx={{ width: 16, height: 16, backgroundColor: fill, borderRadius: '3px' }}
             />
-            {words}
+            {label}
           </Box>
         ))}
       </Box>
@@ -209,20 +211,20 @@ function LimitBar({ share }: { readonly share: number }) {
 
 function FloorFields({ place }: { readonly place: Place }) {
   const { clock, saveRecords } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [area, setArea] = useState(
-    place.areaSquareMetres === undefined ? '' : showArea(place.areaSquareMetres, shown),
+    place.areaSquareMetres === undefined ? '' : showArea(place.areaSquareMetres, unitFormat),
   );
   const [limit, setLimit] = useState(
     place.limitKilogramsPerSquareMetre === undefined
       ? ''
-      : showLoad(place.limitKilogramsPerSquareMetre, shown),
+      : showLoad(place.limitKilogramsPerSquareMetre, unitFormat),
   );
-  const readA = readArea(area, shown);
-  const readL = readLimit(limit, shown);
+  const readA = readArea(area, unitFormat);
+  const readL = readLimit(limit, unitFormat);
   const isChanged =
-    (readA.kind === 'given' ? readA.inner : undefined) !== place.areaSquareMetres ||
-    (readL.kind === 'given' ? readL.inner : undefined) !== place.limitKilogramsPerSquareMetre;
+    (readA.kind === 'given' ? readA.siValue : undefined) !== place.areaSquareMetres ||
+    (readL.kind === 'given' ? readL.siValue : undefined) !== place.limitKilogramsPerSquareMetre;
   const save = async () => {
     if (readA.kind === 'refused' || readL.kind === 'refused') return;
     const { areaSquareMetres: _a, limitKilogramsPerSquareMetre: _l, ...rest } = place;
@@ -233,8 +235,8 @@ function FloorFields({ place }: { readonly place: Place }) {
           before: place,
           after: {
             ...rest,
-            ...(readA.kind === 'given' ? { areaSquareMetres: readA.inner } : {}),
-            ...(readL.kind === 'given' ? { limitKilogramsPerSquareMetre: readL.inner } : {}),
+            ...(readA.kind === 'given' ? { areaSquareMetres: readA.siValue } : {}),
+            ...(readL.kind === 'given' ? { limitKilogramsPerSquareMetre: readL.siValue } : {}),
             changedAt: clock.now(),
           },
         },
@@ -257,14 +259,14 @@ function FloorFields({ place }: { readonly place: Place }) {
         value={area}
         onChange={(e) => setArea(e.target.value)}
         error={readA.kind === 'refused'}
-        helperText={readA.kind === 'refused' ? readA.problem : `As ${showArea(4, shown)}.`}
+        helperText={readA.kind === 'refused' ? readA.problem : `As ${showArea(4, unitFormat)}.`}
       />
       <TextField
         label="What it bears, as you were told"
         value={limit}
         onChange={(e) => setLimit(e.target.value)}
         error={readL.kind === 'refused'}
-        helperText={readL.kind === 'refused' ? readL.problem : `As ${showLoad(150, shown)}.`}
+        helperText={readL.kind === 'refused' ? readL.problem : `As ${showLoad(150, unitFormat)}.`}
       />
       <Button type="submit" variant="outlined" sx={{ minHeight: 56 }} disabled={!isChanged}>
         Keep

@@ -1,21 +1,21 @@
 import { Box, Button, Checkbox, FormControlLabel, Typography } from '@mui/material';
 import { MIXES, mixFrom, type Mix } from '@rundel/core/mixes';
-import { toInner } from '@rundel/core/units';
+import { toSi } from '@rundel/core/units';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Panel } from '../../../ui/Page.tsx';
-import { WorkedLines } from '../../../ui/Worked.tsx';
+import { WorkedLines } from '../../../ui/HowCalculated.tsx';
 import { grams } from '../../../text/product-text.ts';
-import { useGarden, useMoney, useShown } from '../../../store/index.ts';
+import { useGarden, useMoney, useUnitFormat } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { MixColumns } from './MixColumns.tsx';
 import { MixEditor } from './MixEditor.tsx';
 import { mixPricePerLitre } from './mix-price.ts';
 
 const WISHES = [
-  { id: 'peat-free', words: 'peat-free' },
-  { id: 'organic', words: 'organic only' },
-  { id: 'cheapest', words: 'cheapest first' },
+  { id: 'peat-free', label: 'peat-free' },
+  { id: 'organic', label: 'organic only' },
+  { id: 'cheapest', label: 'cheapest first' },
 ] as const;
 
 type Wish = (typeof WISHES)[number]['id'];
@@ -25,13 +25,13 @@ export default function MixBench() {
   const { garden } = useGarden();
   const { priceOf } = useSupplies();
   const money = useMoney();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [wishes, setWishes] = useState<readonly Wish[]>([]);
   const [chosenId, choose] = useState<string>();
   const [editing, setEditing] = useState<'own' | 'new'>();
   const own = garden.mixes.filter((m) => !m.binnedAt);
   // a round amount in the grower's own unit
-  const saleLitres = shown.system === 'us' ? toInner(25, 'usGallon') : 100;
+  const saleLitres = unitFormat.system === 'us' ? toSi(25, 'usGallon') : 100;
   const all = [...own.map(mixFrom), ...MIXES].filter(
     (mix) =>
       (!wishes.includes('peat-free') || mix.isPeatFree) && (!wishes.includes('organic') || mix.isOrganic),
@@ -45,7 +45,7 @@ export default function MixBench() {
       <Panel>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
           <Box role="group" aria-label="Wishes">
-            {WISHES.map(({ id, words }) => (
+            {WISHES.map(({ id, label }) => (
               <FormControlLabel
                 key={id}
                 control={
@@ -56,7 +56,7 @@ export default function MixBench() {
                     }
                   />
                 }
-                label={words}
+                label={label}
               />
             ))}
           </Box>
@@ -71,10 +71,10 @@ export default function MixBench() {
         <MixColumns
           mixes={priced.map(({ mix, price }) => ({
             mix,
-            words:
+            label:
               price === undefined
                 ? 'no price yet'
-                : `${money.show(price * saleLitres)} for ${shown.show(saleLitres, 'bag')}`,
+                : `${money.show(price * saleLitres)} for ${unitFormat.show(saleLitres, 'bag')}`,
           }))}
           chosenId={chosen?.mix.id}
           onChoose={choose}
@@ -87,7 +87,7 @@ export default function MixBench() {
         <Panel title={chosen.mix.name}>
           <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' } }}>
             <Box>
-              <Typography sx={{ marginBlockEnd: 1.5 }}>{chosen.mix.words}</Typography>
+              <Typography sx={{ marginBlockEnd: 1.5 }}>{chosen.mix.description}</Typography>
               <PartsBar mix={chosen.mix} />
               <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', marginBlockStart: 2 }}>
                 <Button variant="contained" component={Link} to={`/bench/fill?mix=${chosen.mix.id}`}>
@@ -98,7 +98,7 @@ export default function MixBench() {
                 </Button>
               </Box>
             </Box>
-            <WorkedLines lines={figuresOf(chosen.mix, shown)} />
+            <WorkedLines lines={figuresOf(chosen.mix, unitFormat)} />
           </Box>
         </Panel>
       )}
@@ -119,9 +119,9 @@ function feedSpan(months: number): string {
   return months < 2 ? `${Math.round(months * 4.35)} weeks` : `${months} months`;
 }
 
-function figuresOf(mix: Mix, shown: ReturnType<typeof useShown>) {
+function figuresOf(mix: Mix, unitFormat: ReturnType<typeof useUnitFormat>) {
   const percent = (share: number) => `${Math.round(share * 100)} %`;
-  const weight = (kilograms: number) => grams(kilograms * 1000, shown);
+  const weight = (kilograms: number) => grams(kilograms * 1000, unitFormat);
   const months = mix.base.map((b) => b.months);
   return [
     ['Water held after draining', percent(mix.capacity)],

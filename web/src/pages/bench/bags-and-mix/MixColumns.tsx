@@ -5,10 +5,10 @@ const HIGH = 190;
 
 /** What is in a volume of mix, from the bottom up; each with a fill that is told apart without its colour. */
 const PARTS = [
-  { key: 'solid', words: 'solid', fill: 'var(--mix)' },
-  { key: 'held', words: 'water no root can take', fill: 'var(--water-2)' },
-  { key: 'usable', words: 'water for the plant', fill: 'var(--water-5)' },
-  { key: 'air', words: 'air', fill: 'var(--raised)' },
+  { key: 'solid', label: 'solid', fill: 'var(--mix)' },
+  { key: 'held', label: 'water no root can take', fill: 'var(--water-2)' },
+  { key: 'usable', label: 'water for the plant', fill: 'var(--water-5)' },
+  { key: 'air', label: 'air', fill: 'var(--raised)' },
 ] as const;
 
 function sharesOf(mix: Mix): Record<(typeof PARTS)[number]['key'], number> {
@@ -26,7 +26,7 @@ export function MixColumns({
   chosenId,
   onChoose,
 }: {
-  readonly mixes: readonly { readonly mix: Mix; readonly words: string }[];
+  readonly mixes: readonly { readonly mix: Mix; readonly label: string }[];
   readonly chosenId: string | undefined;
   onChoose(id: string): void;
 }) {
@@ -37,7 +37,7 @@ export function MixColumns({
         aria-label="Mixes"
         sx={{ display: 'flex', gap: 1, overflowX: 'auto', paddingBlock: 1.5, alignItems: 'stretch' }}
       >
-        {mixes.map(({ mix, words }) => {
+        {mixes.map(({ mix, label }) => {
           const shares = sharesOf(mix);
           const isChosen = mix.id === chosenId;
           return (
@@ -45,7 +45,7 @@ export function MixColumns({
               key={mix.id}
               role="radio"
               aria-checked={isChosen}
-              aria-label={`${mix.name}: ${PARTS.map((p) => `${Math.round(shares[p.key] * 100)} % ${p.words}`).join(', ')}; ${words}`}
+              aria-label={`${mix.name}: ${PARTS.map((p) => `${Math.round(shares[p.key] * 100)} % ${p.label}`).join(', ')}; ${label}`}
               onClick={() => onChoose(mix.id)}
               sx={{
                 flex: '1 0 118px',
@@ -105,7 +105,7 @@ export function MixColumns({
               >
                 {mix.name}
               </Box>
-              <Box sx={{ fontSize: '0.8rem', color: 'text.secondary', textAlign: 'center' }}>{words}</Box>
+              <Box sx={{ fontSize: '0.8rem', color: 'text.secondary', textAlign: 'center' }}>{label}</Box>
             </ButtonBase>
           );
         })}
@@ -114,7 +114,7 @@ export function MixColumns({
         <Box component="span" sx={{ color: 'text.secondary' }}>
           In a hundred parts, once drained:
         </Box>
-        {[...PARTS].reverse().map(({ key, words, fill }) => (
+        {[...PARTS].reverse().map(({ key, label, fill }) => (
           <Box key={key} component="span" sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.75 }}>
             <Box
               component="span"
@@ -126,7 +126,7 @@ export function MixColumns({
                 borderRadius: '3px',
               }}
             />
-            {words}
+            {label}
           </Box>
         ))}
       </Box>

@@ -75,7 +75,7 @@ export function MixEditor({
       isOpen
       onClose={onClose}
       onSubmit={() => void submit()}
-      submitLabel="Keep it"
+      submitLabel="Save"
     >
       <TextField
         label="Name"
@@ -152,7 +152,7 @@ export function MixEditor({
           </Box>
         ) : (
           <Button onClick={() => void bin()} sx={{ alignSelf: 'flex-start' }}>
-            Put it in the bin
+            Delete
           </Button>
         ))}
     </FormDialog>

@@ -21,8 +21,8 @@ import {
 } from '../../../text/planting-text.ts';
 import { Remark } from '../../../ui/Remark.tsx';
 import { whenWords } from '../../../text/text.ts';
-import { Worked, WorkedLines } from '../../../ui/Worked.tsx';
-import { useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { HowCalculated, WorkedLines } from '../../../ui/HowCalculated.tsx';
+import { useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 
 /** What a planting comes to: the sentence, the steps for the hands, and the figures behind it. */
 export function PlanFigures({
@@ -42,31 +42,37 @@ export function PlanFigures({
   onReset(): void;
   readonly stripPractice: StripPracticeId;
 }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const { live, clock } = useGarden();
   const measured = live.findLast((e) => e.kind === 'warmth' && e.containerId === bag.container.id);
   const warmth =
     measured?.kind === 'warmth'
-      ? ` It was ${shown.show(measured.mixCelsius, 'temperature')} ${whenWords(measured.at, clock.now())}.`
+      ? ` It was ${unitFormat.show(measured.mixCelsius, 'temperature')} ${whenWords(measured.at, clock.now())}.`
       : '';
   if (outcome.kind === 'cannot') {
     return (
       <Remark role="alert">
         <strong>{plantingMethodOf(outcome.plantingMethodId).name} does not work here.</strong>{' '}
-        {obstacleWords(outcome.plantingMethodId, outcome.obstacle, shown)} {remedyWords(outcome.obstacle.remedies)}
+        {obstacleWords(outcome.plantingMethodId, outcome.obstacle, unitFormat)}{' '}
+        {remedyWords(outcome.obstacle.remedies)}
       </Remark>
     );
   }
   const { plan } = outcome;
   const { stem } = plan;
   const strip =
-    plan.plantingMethodId === 'seed' || plan.plantingMethodId === 'net-cup' ? '' : stripSentence(stem.stripLeaves, stripPractice);
+    plan.plantingMethodId === 'seed' || plan.plantingMethodId === 'net-cup'
+      ? ''
+      : stripSentence(stem.stripLeaves, stripPractice);
   return (
     <Box>
       <Typography sx={{ fontSize: '1.1rem' }} data-testid="planting-advice">
-        <strong>{planSentence(plan, shown)}</strong>{' '}
-        {crop.depth === 'level' && plan.plantingMethodId === 'upright' ? 'Its stem does not like to be buried.' : strip}{' '}
-        {plan.plantingMethodId !== 'seed' && `${shown.show(stem.aboveMillimetres, 'height')} stays above.`}
+        <strong>{planSentence(plan, unitFormat)}</strong>{' '}
+        {crop.depth === 'level' && plan.plantingMethodId === 'upright'
+          ? 'Its stem does not like to be buried.'
+          : strip}{' '}
+        {plan.plantingMethodId !== 'seed' &&
+          `${unitFormat.show(stem.aboveMillimetres, 'height')} stays above.`}
       </Typography>
       {remarks.map((remark) => (
         <Remark key={remark}>{REMARKS[remark]}</Remark>
@@ -78,21 +84,21 @@ export function PlanFigures({
       )}
       <TopUps plan={plan} />
       <Box component="ol" sx={{ marginBlock: 1.5, paddingInlineStart: 2.5, '& li': { marginBlock: 0.5 } }}>
-        {handSteps(plan, bag, shown, warmth).map((step) => (
+        {handSteps(plan, bag, unitFormat, warmth).map((step) => (
           <li key={step}>{step}</li>
         ))}
       </Box>
       <Caution>{STEP_CAUTIONS.moisten}</Caution>
-      <Worked label="All the figures">
-        <WorkedLines lines={figures(plan, shown)} />
-      </Worked>
+      <HowCalculated label="All the figures">
+        <WorkedLines lines={figures(plan, unitFormat)} />
+      </HowCalculated>
     </Box>
   );
 }
 
 function TopUps({ plan }: { readonly plan: PlantingPlan }) {
   const { clock } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   if (plan.topUps.length === 0) return null;
   const today = dayOf(clock.now());
   return (
@@ -101,7 +107,7 @@ function TopUps({ plan }: { readonly plan: PlantingPlan }) {
       <Box component="ul" sx={{ margin: 0, paddingInlineStart: 2.5 }}>
         {plan.topUps.map((topUp) => (
           <li key={topUp.toMillimetres}>
-            {shown.show(topUp.litres, 'bag')} more, to {shown.show(topUp.toMillimetres, 'depth')}:{' '}
+            {unitFormat.show(topUp.litres, 'bag')} more, to {unitFormat.show(topUp.toMillimetres, 'depth')}:{' '}
             {reachingWords(topUp.when, today)}
           </li>
         ))}
@@ -110,50 +116,54 @@ function TopUps({ plan }: { readonly plan: PlantingPlan }) {
   );
 }
 
-type Shown = ReturnType<typeof useShown>;
+type UnitFormat = ReturnType<typeof useUnitFormat>;
 
 /** What the hands do, in order. */
-function handSteps(plan: PlantingPlan, bag: Bag, shown: Shown, warmth: string): readonly string[] {
-  const share = plan.levelMillimetres / bag.body.fill.mixMillimetres;
-  const watering = firstWateringLitres(bag.body.fill.mixLitres * Math.min(1, share), true, bag.body.assumed);
+function handSteps(plan: PlantingPlan, bag: Bag, unitFormat: UnitFormat, warmth: string): readonly string[] {
+  const share = plan.levelMillimetres / bag.properties.fill.mixMillimetres;
+  const watering = firstWateringLitres(
+    bag.properties.fill.mixLitres * Math.min(1, share),
+    true,
+    bag.properties.assumed,
+  );
   const steps = [
-    bag.body.kind.isClosed ? 'Stand the bag up, shake and knead it until no lump is left.' : '',
+    bag.properties.kind.isClosed ? 'Stand the bag up, shake and knead it until no lump is left.' : '',
     'Moisten the mix until a squeezed handful holds together and drips nothing.',
     plan.seed
-      ? `Wait until the mix is ${shown.show(plan.seed.mixCelsius, 'temperature')} or warmer; it comes up in ${plan.seed.daysToEmerge.low} to ${plan.seed.daysToEmerge.high} days.${warmth}`
+      ? `Wait until the mix is ${unitFormat.show(plan.seed.mixCelsius, 'temperature')} or warmer; it comes up in ${plan.seed.daysToEmerge.low} to ${plan.seed.daysToEmerge.high} days.${warmth}`
       : 'Soak the root ball until no more bubbles come; hold it by the ball, never by the stem.',
     plan.net && !plan.net.rootsReach
-      ? `Its roots do not reach the nutrient yet (${shown.show(plan.net.gapMillimetres, 'depth')} of air below the net): water it by hand until they do.`
+      ? `Its roots do not reach the nutrient yet (${unitFormat.show(plan.net.gapMillimetres, 'depth')} of air below the net): water it by hand until they do.`
       : '',
     plan.backfillLitres > 0
-      ? `Keep ${shown.show(plan.backfillLitres, 'bag')} of loose mix for round the ball.`
+      ? `Keep ${unitFormat.show(plan.backfillLitres, 'bag')} of loose mix for round the ball.`
       : '',
     plan.collar && plan.collar.litres > 0
-      ? `Fill the collar with ${shown.show(plan.collar.litres, 'bag')} of mix.`
+      ? `Fill the collar with ${unitFormat.show(plan.collar.litres, 'bag')} of mix.`
       : '',
     plan.trench
       ? 'Bend the tip up little by little and prop it with mix; it rights itself in a few days.'
       : '',
-    `First drink: ${shown.show(watering, 'water')} close to the stem, twice that if the mix was dry. Not over the leaves.`,
+    `First watering: ${unitFormat.show(watering, 'water')} close to the stem, twice that if the mix was dry. Not over the leaves.`,
     plan.plantingMethodId === 'seed' || plan.plantingMethodId === 'net-cup'
       ? ''
-      : `The surface sinks about ${shown.show(plan.sinksMillimetres, 'depth')} where all of the mix is fresh: level it again the day after.`,
+      : `The surface sinks about ${unitFormat.show(plan.sinksMillimetres, 'depth')} where all of the mix is fresh: level it again the day after.`,
     plan.seed ? '' : 'Shade it until tomorrow evening.',
   ];
   return steps.filter((step) => step !== '');
 }
 
-function figures(plan: PlantingPlan, shown: Shown): readonly (readonly [string, string])[] {
-  const depth = (mm: number) => shown.show(mm, 'depth');
+function figures(plan: PlantingPlan, unitFormat: UnitFormat): readonly (readonly [string, string])[] {
+  const depth = (mm: number) => unitFormat.show(mm, 'depth');
   const { stem, hole, trench, collar } = plan;
   return [
     ['Hole, deep', depth(hole.depthMillimetres)],
     ['Hole, wide', depth(hole.widthMillimetres)],
     ['Stem under the surface', depth(stem.buriedMillimetres)],
-    ['Stays above', shown.show(stem.aboveMillimetres, 'height')],
+    ['Stays above', unitFormat.show(stem.aboveMillimetres, 'height')],
     ['Leaves to strip', String(stem.stripLeaves)],
     ['Mix below the ball', depth(plan.belowBallMillimetres)],
-    ['Mix to put back', shown.show(plan.backfillLitres, 'bag')],
+    ['Mix to put back', unitFormat.show(plan.backfillLitres, 'bag')],
     ['Level after settling', depth(plan.levelMillimetres)],
     ...(trench
       ? ([

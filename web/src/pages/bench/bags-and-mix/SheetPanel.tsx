@@ -5,21 +5,21 @@ import { AmountField } from '../../../ui/AmountField.tsx';
 import { readAmount, type ReadAmount } from '../../../text/amount-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
-import { useShown } from '../../../store/index.ts';
+import { useUnitFormat } from '../../../store/index.ts';
 
 type What = 'cage' | 'ring' | 'lining';
 
-const WHAT: readonly { readonly id: What; readonly words: string }[] = [
-  { id: 'cage', words: 'A cage from mesh sheet' },
-  { id: 'ring', words: 'Rings or collars from sheet' },
-  { id: 'lining', words: 'Linings for net cups' },
+const WHAT: readonly { readonly id: What; readonly label: string }[] = [
+  { id: 'cage', label: 'A cage from mesh sheet' },
+  { id: 'ring', label: 'Rings or collars from sheet' },
+  { id: 'lining', label: 'Linings for net cups' },
 ];
 
 /** Cages and rings rolled from sheet, linings for net cups: how long a piece, how many from a sheet. */
 export function SheetPanel() {
-  const shown = useShown();
-  const { system } = shown;
-  const size = (mm: number) => shown.show(mm, 'size');
+  const unitFormat = useUnitFormat();
+  const { system } = unitFormat;
+  const size = (mm: number) => unitFormat.show(mm, 'size');
   const [what, setWhat] = useState<What>('cage');
   const [across, setAcross] = useState(size(450));
   const [high, setHigh] = useState(size(1200));
@@ -52,12 +52,12 @@ export function SheetPanel() {
   const number = Number(count);
   const isCount = Number.isInteger(number) && number >= 1 && number <= 1000;
   const all = Object.values(reads).every((r) => r.kind === 'given') && isCount;
-  const inner = (r: ReadAmount) => (r.kind === 'given' ? r.inner : NaN);
+  const siValue = (r: ReadAmount) => (r.kind === 'given' ? r.siValue : NaN);
   const answer = all
     ? worked(
         what,
-        { across: inner(reads.across), high: inner(reads.high), overlap: inner(reads.overlap) },
-        { lengthMillimetres: inner(reads.long), widthMillimetres: inner(reads.wide) },
+        { across: siValue(reads.across), high: siValue(reads.high), overlap: siValue(reads.overlap) },
+        { lengthMillimetres: siValue(reads.long), widthMillimetres: siValue(reads.wide) },
         number,
       )
     : undefined;
@@ -71,7 +71,7 @@ export function SheetPanel() {
       helperText={r.kind === 'refused' ? r.problem : undefined}
     />
   );
-  const whole = inner(reads.long);
+  const whole = siValue(reads.long);
   return (
     <Panel title="Cages, rings and linings from sheet">
       <Box
@@ -102,8 +102,8 @@ export function SheetPanel() {
           : answer.kind === 'too-large'
             ? `One piece is ${size(answer.long)} by ${size(answer.wide)}: larger than the sheet.`
             : `Cut each ${size(answer.long)} long and ${size(answer.wide)} wide; ${answer.cut.perSheet} come from a sheet, so ${number} ${number === 1 ? 'takes' : 'take'} ${answer.cut.sheets} ${answer.cut.sheets === 1 ? 'sheet' : 'sheets'} with ${Math.round(answer.cut.wasteShare * 100)} % left over.`}{' '}
-        {what === 'cage' && Number.isFinite(whole) && inner(reads.overlap) < whole * 0.9
-          ? `The whole sheet rolled into one makes a cage ${size(rolledDiameter(whole, inner(reads.overlap)))} across.`
+        {what === 'cage' && Number.isFinite(whole) && siValue(reads.overlap) < whole * 0.9
+          ? `The whole sheet rolled into one makes a cage ${size(rolledDiameter(whole, siValue(reads.overlap)))} across.`
           : ''}
       </Typography>
     </Panel>

@@ -14,8 +14,8 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
-import { Worked, WorkedLines } from '../../../ui/Worked.tsx';
-import { useGarden, useShown, type Shown } from '../../../store/index.ts';
+import { HowCalculated, WorkedLines } from '../../../ui/HowCalculated.tsx';
+import { useGarden, useUnitFormat, type UnitFormat } from '../../../store/index.ts';
 import { SizeRow } from './SizeRow.tsx';
 import { trySizes, type TriedSize } from './sizes.ts';
 
@@ -24,13 +24,13 @@ const KindGallery = lazy(() => import('./KindGallery.tsx'));
 
 const KINDS = CONTAINER_KINDS.filter((kind) => kind.id !== 'net-cup').map((kind) => ({
   id: kind.id,
-  words: kind.name,
+  label: kind.name,
 }));
 
 /** Which bag for which plant: every size of a kind drawn to one scale, with what it is like to live with. */
 export default function SizeBench() {
   const { garden } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [kindId, setKind] = useState('round-fabric');
   const [plant, setPlant] = useState('tomato.tall');
   const [cover, setCover] = useState<'open' | 'glass'>('open');
@@ -69,7 +69,7 @@ export default function SizeBench() {
             value={plant}
             onChange={setPlant}
             options={CROPS.flatMap((c) =>
-              c.habits.map((h) => ({ id: `${c.id}.${h.id}`, words: `${c.name}: ${h.name.toLowerCase()}` })),
+              c.habits.map((h) => ({ id: `${c.id}.${h.id}`, label: `${c.name}: ${h.name.toLowerCase()}` })),
             )}
           />
           <Select label="In" value={kindId} onChange={setKind} options={KINDS} />
@@ -78,8 +78,8 @@ export default function SizeBench() {
             value={cover}
             onChange={setCover}
             options={[
-              { id: 'open', words: 'Open to the sky' },
-              { id: 'glass', words: 'Under glass or film' },
+              { id: 'open', label: 'Open to the sky' },
+              { id: 'glass', label: 'Under glass or film' },
             ]}
           />
           <Select label="I can water" value={watering} onChange={setWatering} options={WATERINGS} />
@@ -87,8 +87,8 @@ export default function SizeBench() {
             label="Practice"
             value={practiceId}
             onChange={setPractice}
-            options={SIZING_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
-            help={practice?.words}
+            options={SIZING_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
+            help={practice?.description}
           />
         </Box>
         <Box
@@ -96,7 +96,7 @@ export default function SizeBench() {
           aria-label="Exceptions"
           sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, marginBlockStart: 1 }}
         >
-          {EXCEPTIONS.map(({ id, words }) => (
+          {EXCEPTIONS.map(({ id, description }) => (
             <FormControlLabel
               key={id}
               control={
@@ -107,7 +107,7 @@ export default function SizeBench() {
                   }
                 />
               }
-              label={words}
+              label={description}
             />
           ))}
         </Box>
@@ -116,7 +116,7 @@ export default function SizeBench() {
           chosen={chosen}
           crop={crop}
           habit={habit}
-          roundWords={rounds.words}
+          roundWords={rounds.label}
           onChoose={(key) => choose(key)}
         />
         {chosen && (
@@ -130,11 +130,13 @@ export default function SizeBench() {
           >
             <Box>
               <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1 }}>
-                <strong>{sentence(chosen, habit.name.toLowerCase(), crop.name.toLowerCase(), shown)}</strong>{' '}
-                {keptWords(chosen, rounds.words, shown)}
+                <strong>
+                  {sentence(chosen, habit.name.toLowerCase(), crop.name.toLowerCase(), unitFormat)}
+                </strong>{' '}
+                {keptWords(chosen, rounds.label, unitFormat)}
               </Typography>
               <Remarks chosen={chosen} habit={habit} exceptions={exceptions} />
-              <Worked label="How this was worked out">
+              <HowCalculated label="How this was worked out">
                 <WorkedLines
                   lines={[
                     [
@@ -143,21 +145,28 @@ export default function SizeBench() {
                     ],
                     [
                       'Really holds, to the brim',
-                      shown.range(chosen.body.real.litres.low, chosen.body.real.litres.high, 'bag'),
+                      unitFormat.range(
+                        chosen.properties.real.litres.low,
+                        chosen.properties.real.litres.high,
+                        'bag',
+                      ),
                     ],
-                    ['Mix, settled', shown.show(chosen.body.fill.mixLitres, 'bag')],
-                    ['Water that a plant can use', shown.show(chosen.body.availableLitres, 'water')],
+                    ['Mix, settled', unitFormat.show(chosen.properties.fill.mixLitres, 'bag')],
                     [
-                      `Of that before a drink is wanted (${Math.round((1 - chosen.body.assumed.refillPoint) * 100)} %)`,
-                      shown.show(chosen.hotDay.givesLitres, 'water'),
+                      'Water that a plant can use',
+                      unitFormat.show(chosen.properties.availableLitres, 'water'),
                     ],
                     [
-                      `A hot day asks (${shown.show(chosen.body.assumed.hotDay, 'rain')} of ETo, ${chosen.plants} grown ${chosen.plants === 1 ? 'plant' : 'plants'})`,
-                      shown.range(chosen.hotDay.usedLitres.low, chosen.hotDay.usedLitres.high, 'water'),
+                      `Of that before it wants water (${Math.round((1 - chosen.properties.assumed.refillPoint) * 100)} %)`,
+                      unitFormat.show(chosen.hotDay.givesLitres, 'water'),
+                    ],
+                    [
+                      `A hot day asks (${unitFormat.show(chosen.properties.assumed.hotDay, 'rain')} of ETo, ${chosen.plants} grown ${chosen.plants === 1 ? 'plant' : 'plants'})`,
+                      unitFormat.range(chosen.hotDay.usedLitres.low, chosen.hotDay.usedLitres.high, 'water'),
                     ],
                   ]}
                 />
-              </Worked>
+              </HowCalculated>
             </Box>
             <SendBags chosen={chosen} kindId={kindId} cropId={cropId} habitId={habitId} />
           </Box>
@@ -178,13 +187,13 @@ const FIT_SENTENCES: Record<Fit, string> = {
   roomy: 'is more than one plant needs:',
 };
 
-function sentence(tried: TriedSize, habit: string, crop: string, shown: Shown): string {
+function sentence(tried: TriedSize, habit: string, crop: string, unitFormat: UnitFormat): string {
   const many = tried.plants > 1 ? `${tried.plants} plants of ` : '';
-  return `${tried.name} (about ${shown.show(tried.body.real.litres.likely, 'bag')} really) ${FIT_SENTENCES[tried.fit]} ${many}${crop}, ${habit}.`;
+  return `${tried.name} (about ${unitFormat.show(tried.properties.real.litres.likely, 'bag')} really) ${FIT_SENTENCES[tried.fit]} ${many}${crop}, ${habit}.`;
 }
 
-function keptWords(tried: TriedSize, rounds: string, shown: Shown): string {
-  const asks = `A hot day asks ${shown.range(tried.hotDay.usedLitres.low, tried.hotDay.usedLitres.high, 'water')} and it gives ${shown.show(tried.hotDay.givesLitres, 'water')} between drinks:`;
+function keptWords(tried: TriedSize, rounds: string, unitFormat: UnitFormat): string {
+  const asks = `A hot day asks ${unitFormat.range(tried.hotDay.usedLitres.low, tried.hotDay.usedLitres.high, 'water')} and it gives ${unitFormat.show(tried.hotDay.givesLitres, 'water')} between waterings:`;
   if (tried.kept === 'kept') return `${asks} water ${rounds} keeps it.`;
   if (tried.kept === 'mostly') return `${asks} water ${rounds} keeps it on most such days.`;
   return `${asks} water ${rounds} does not keep it in such heat; a bigger bag, mulch, shade or a second round would.`;
@@ -200,16 +209,16 @@ function Remarks({
   readonly exceptions: readonly ExceptionId[];
 }) {
   const remarks: string[] = [];
-  const words = EXCEPTIONS.filter((e) => exceptions.includes(e.id)).map((e) => e.words);
+  const words = EXCEPTIONS.filter((e) => exceptions.includes(e.id)).map((e) => e.description);
   if (words.length > 0) remarks.push(`One size smaller counts as enough here: ${words.join(', ')}.`);
-  if (chosen.body.nominalGallons * 1.07 >= COMPANION_GALLONS && !chosen.body.kind.isClosed) {
+  if (chosen.properties.nominalGallons * 1.07 >= COMPANION_GALLONS && !chosen.properties.kind.isClosed) {
     remarks.push('There is room for a companion flower, with the crop off centre; it drinks and feeds too.');
   }
-  const room = plantsFor(chosen.body.nominalGallons, habit);
-  if (chosen.plants === 1 && room > 1 && chosen.body.kind.stations.most > 1) {
+  const room = plantsFor(chosen.properties.nominalGallons, habit);
+  if (chosen.plants === 1 && room > 1 && chosen.properties.kind.stations.most > 1) {
     remarks.push(`${room} of these plants could share it, each with a size that works.`);
   }
-  if (!chosen.body.kind.holdsCane)
+  if (!chosen.properties.kind.holdsCane)
     remarks.push('It cannot hold a cane by itself: string from above, or a frame.');
   return remarks.length === 0 ? null : (
     <Box component="ul" sx={{ margin: 0, paddingInlineStart: 2.5, color: 'text.secondary' }}>

@@ -3,7 +3,7 @@ import type { Crop, Habit } from '@rundel/core/plants';
 import type { Fit } from '@rundel/core/planting';
 import { useDeferredValue, useMemo } from 'react';
 import { BagElevation, grownOccupants, sceneOf, type Scene } from '../../../section/index.ts';
-import { useGarden, useShown } from '../../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../../store/index.ts';
 import type { TriedSize } from './sizes.ts';
 
 const FIT_WORDS: Record<Fit, string> = {
@@ -38,14 +38,14 @@ export function SizeRow({
   onChoose(key: string): void;
 }) {
   const { clock, garden } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const now = clock.now();
   const scenes = useMemo(
     () =>
       sizes.map((tried) =>
         sceneOf(
           { support: { kind: 'none', heightMillimetres: 0 }, stations: Array.from({ length: tried.plants }) },
-          tried.body,
+          tried.properties,
           grownOccupants(crop, habit, tried.plants, now),
           undefined,
           now,
@@ -109,7 +109,8 @@ export function SizeRow({
               {tried.name}
             </Box>
             <Box sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>
-              really {shown.range(tried.body.real.litres.low, tried.body.real.litres.high, 'bag')}
+              really{' '}
+              {unitFormat.range(tried.properties.real.litres.low, tried.properties.real.litres.high, 'bag')}
             </Box>
             {tried.plants > 1 && <Box sx={{ fontSize: '0.85rem' }}>{tried.plants} plants</Box>}
             <Box sx={{ fontWeight: 700, fontSize: '0.95rem' }}>

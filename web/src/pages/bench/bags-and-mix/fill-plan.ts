@@ -83,7 +83,7 @@ export interface BagFill {
 export function troubleIn(
   containerId: string,
   live: readonly Entry[],
-): { readonly words: string; readonly day: string } | undefined {
+): { readonly description: string; readonly day: string } | undefined {
   const at = live.findLastIndex((e) => e.kind === 'filled' && e.containerId === containerId);
   const found = live
     .slice(at + 1)
@@ -92,7 +92,7 @@ export function troubleIn(
     );
   if (!found) return undefined;
   const words = TROUBLE_WORDS[found.what];
-  return { words: words.charAt(0).toUpperCase() + words.slice(1), day: dayOf(found.at) };
+  return { description: words.charAt(0).toUpperCase() + words.slice(1), day: dayOf(found.at) };
 }
 
 /** Whether a bag has been filled in the year of a moment. */
@@ -119,8 +119,8 @@ export function fillBags(
   });
   return bags.map((bag): BagFill => {
     const mix = plan.mixId === '' ? fillingOf(bag.container, garden.mixes) : mixOf(plan.mixId, garden.mixes);
-    const looseLitres = bag.body.fill.mixLitres / (1 - mix.settling);
-    const { assumed } = bag.body;
+    const looseLitres = bag.properties.fill.mixLitres / (1 - mix.settling);
+    const { assumed } = bag.properties;
     const { share } = readKept(plan.keptPercent, assumed.keptMost);
     const reuse = reuseOf(looseLitres, share, troubleIn(bag.container.id, live), assumed);
     return {

@@ -1,13 +1,13 @@
 import type { SleeveOrder } from '@rundel/core/bags';
 import type { NamedMeasure, Purpose, UnitSystem } from '@rundel/core/units';
 import { readAmount } from '../../../text/amount-text.ts';
-import type { Shown } from '../../../store/index.ts';
+import type { UnitFormat } from '../../../store/index.ts';
 
 /** An order for sleeves as typed. */
 export interface OrderText {
   readonly film: 'flat' | 'tube';
   readonly base: 'open' | 'sealed';
-  readonly filmMillimetres: string;
+  readonly filmWidthText: string;
   readonly flatMillimetres: string;
   readonly stripMillimetres: string;
   readonly seamMillimetres: string;
@@ -16,15 +16,15 @@ export interface OrderText {
   readonly hopedLitres: string;
 }
 
-export function startOrder(shown: Shown): OrderText {
+export function startOrder(unitFormat: UnitFormat): OrderText {
   return {
     film: 'tube',
     base: 'sealed',
-    filmMillimetres: shown.show(450, 'size'),
-    flatMillimetres: shown.show(450, 'size'),
-    stripMillimetres: shown.show(600, 'size'),
-    seamMillimetres: shown.show(20, 'depth'),
-    rimMillimetres: shown.show(50, 'depth'),
+    filmWidthText: unitFormat.show(450, 'size'),
+    flatMillimetres: unitFormat.show(450, 'size'),
+    stripMillimetres: unitFormat.show(600, 'size'),
+    seamMillimetres: unitFormat.show(20, 'depth'),
+    rimMillimetres: unitFormat.show(50, 'depth'),
     count: '6',
     hopedLitres: '',
   };
@@ -32,7 +32,7 @@ export function startOrder(shown: Shown): OrderText {
 
 /** Lengths of an order, their purpose (which decides the unit of a bare number) and the span that reads, mm. */
 const LENGTHS = [
-  ['filmMillimetres', 'size', 50, 12_000],
+  ['filmWidthText', 'size', 50, 12_000],
   ['flatMillimetres', 'size', 50, 6000],
   ['stripMillimetres', 'size', 50, 5000],
   ['seamMillimetres', 'depth', 0, 300],
@@ -56,7 +56,7 @@ export function readOrder(
       continue;
     }
     const read = readAmount(text[key], { purpose, system, low: low === 0 ? -high : low, high });
-    if (read.kind === 'given') lengths[key] = read.inner;
+    if (read.kind === 'given') lengths[key] = read.siValue;
     else problems[key] = read.kind === 'refused' ? read.problem : 'Please measure it.';
   }
   const count = Number(text.count);
@@ -70,20 +70,20 @@ export function readOrder(
   });
   if (hoped.kind === 'refused') problems['hopedLitres'] = hoped.problem;
   if (Object.keys(problems).some((key) => key !== 'hopedLitres')) return { problems };
-  const { filmMillimetres, flatMillimetres, stripMillimetres, seamMillimetres, rimMillimetres } =
+  const { filmWidthText, flatMillimetres, stripMillimetres, seamMillimetres, rimMillimetres } =
     lengths as Record<(typeof LENGTHS)[number][0], number>;
   return {
     problems,
     order: {
       film: text.film,
-      filmMillimetres,
+      filmWidthText,
       flatMillimetres,
       stripMillimetres,
       seamMillimetres,
       rimMillimetres,
       isBaseSealed: text.base === 'sealed',
       count: text.count.trim() === '' ? NaN : count,
-      ...(hoped.kind === 'given' ? { hopedLitres: hoped.inner } : {}),
+      ...(hoped.kind === 'given' ? { hopedLitres: hoped.siValue } : {}),
     },
   };
 }

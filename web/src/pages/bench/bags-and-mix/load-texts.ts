@@ -1,19 +1,19 @@
 import { trimmed, UNITS } from '@rundel/core/units';
 import type { ReadAmount } from '../../../text/amount-text.ts';
-import type { Shown } from '../../../store/index.ts';
+import type { UnitFormat } from '../../../store/index.ts';
 
 /** Square metres in a square foot, and kg/m² in lb/ft². */
 const SQUARE_FOOT = (UNITS.foot.factor / 1000) ** 2;
 const POUND_PER_SQUARE_FOOT = UNITS.pound.factor / SQUARE_FOOT;
 
-export function showArea(squareMetres: number, shown: Shown): string {
-  return shown.system === 'metric'
+export function showArea(squareMetres: number, unitFormat: UnitFormat): string {
+  return unitFormat.system === 'metric'
     ? `${trimmed(squareMetres, 1)}\u00a0m²`
     : `${trimmed(squareMetres / SQUARE_FOOT, 0)}\u00a0sq\u00a0ft`;
 }
 
-export function showLoad(kilogramsPerSquareMetre: number, shown: Shown): string {
-  return shown.system === 'metric'
+export function showLoad(kilogramsPerSquareMetre: number, unitFormat: UnitFormat): string {
+  return unitFormat.system === 'metric'
     ? `${trimmed(kilogramsPerSquareMetre, 0)}\u00a0kg/m²`
     : `${trimmed(kilogramsPerSquareMetre / POUND_PER_SQUARE_FOOT, 0)}\u00a0lb/sq\u00a0ft`;
 }
@@ -23,16 +23,16 @@ function read(text: string, factor: number, high: number, what: string): ReadAmo
   const bare = text.replace(/\s|\u00a0/g, '').replace(',', '.');
   if (bare === '') return { kind: 'left-out' };
   const number = /^(\d+(?:\.\d+)?)(?:\D.*)?$/.exec(bare)?.[1];
-  const inner = Number(number) * factor;
-  return inner > 0 && inner <= high
-    ? { kind: 'given', inner, text }
+  const siValue = Number(number) * factor;
+  return siValue > 0 && siValue <= high
+    ? { kind: 'given', siValue, text }
     : { kind: 'refused', problem: `${what}: a number above 0, please.` };
 }
 
-export function readArea(text: string, shown: Shown): ReadAmount {
-  return read(text, shown.system === 'metric' ? 1 : SQUARE_FOOT, 5000, 'The floor');
+export function readArea(text: string, unitFormat: UnitFormat): ReadAmount {
+  return read(text, unitFormat.system === 'metric' ? 1 : SQUARE_FOOT, 5000, 'The floor');
 }
 
-export function readLimit(text: string, shown: Shown): ReadAmount {
-  return read(text, shown.system === 'metric' ? 1 : POUND_PER_SQUARE_FOOT, 5000, 'The limit');
+export function readLimit(text: string, unitFormat: UnitFormat): ReadAmount {
+  return read(text, unitFormat.system === 'metric' ? 1 : POUND_PER_SQUARE_FOOT, 5000, 'The limit');
 }

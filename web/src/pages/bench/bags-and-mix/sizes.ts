@@ -1,4 +1,4 @@
-import { bodyOf, waterBagOf, type BagBody } from '@rundel/core/garden-state';
+import { propertiesOf, waterBagOf, type BagProperties } from '@rundel/core/garden-state';
 import { type Garden, TRADE_CLASS_NAMES, type Size } from '@rundel/core/records';
 import { TRADE_CLASSES, type ContainerKind } from '@rundel/core/bags';
 import { habitFigures, type Crop, type Habit } from '@rundel/core/plants';
@@ -22,7 +22,7 @@ export interface TriedSize {
   /** what growers call it */
   readonly name: string;
   readonly size: Size;
-  readonly body: BagBody;
+  readonly properties: BagProperties;
   /** plants that it is tried with */
   readonly plants: number;
   readonly fit: Fit;
@@ -76,7 +76,7 @@ export function trySizes(
   const figures = habitFigures(crop.id, habit, garden.settings.assumptions);
   const sizes = sizesOf(kind).map(({ key, size }): TriedSize => {
     const record = { kindId: kind.id, size, mixId: 'bought', mulchMillimetres: kind.isClosed ? 0 : 25 };
-    const one = bodyOf({ ...record, stations: [1] }, garden);
+    const one = propertiesOf({ ...record, stations: [1] }, garden);
     const gallons = one.nominalGallons;
     const isShared = !kind.hasTradeClass && kind.stations.most > 1 && kind.id !== 'film-sleeve';
     const plants = Math.min(
@@ -87,12 +87,12 @@ export function trySizes(
           ? plantsFor(gallons, habit)
           : 1,
     );
-    const body = bodyOf({ ...record, stations: Array.from({ length: plants }) }, garden);
-    const bag = waterBagOf(record, body, { cover }, [], garden.settings);
+    const properties = propertiesOf({ ...record, stations: Array.from({ length: plants }) }, garden);
+    const bag = waterBagOf(record, properties, { cover }, [], garden.settings);
     const hot = hotDay(
       bag,
       Array.from({ length: plants }, () => ({ crop, canopySquareMetres: figures.canopySquareMetres })),
-      body.assumed,
+      properties.assumed,
     );
     const fit = kind.isClosed ? 'works' : fitOf(gallons / plants, span);
     const gallonsEach = gallons / plants;
@@ -102,7 +102,7 @@ export function trySizes(
         ? key
         : `${Math.round((size.by === 'label' ? size.litres : gallons * LITRES_PER_GALLON) * 10) / 10} L`,
       size,
-      body,
+      properties,
       plants,
       fit,
       isRecommended:

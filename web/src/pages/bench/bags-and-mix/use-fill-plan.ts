@@ -12,10 +12,10 @@ export function useFillPlan(): {
   readonly bags: readonly Bag[];
   change(patch: Partial<FillPlan>): void;
 } {
-  const { store, which, live, clock } = useGarden();
+  const { store, gardenId, live, clock } = useGarden();
   const { bags } = useBags();
   const client = useQueryClient();
-  const queryKey = ['fill-plan', which] as const;
+  const queryKey = ['fill-plan', gardenId] as const;
   const options = queryOptions({
     queryKey,
     staleTime: Infinity,

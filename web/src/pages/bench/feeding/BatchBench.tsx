@@ -11,12 +11,12 @@ import { BagChooser } from '../../../ui/BagChooser.tsx';
 import { Caution } from '../../../ui/Caution.tsx';
 import { feedDueIds, fedWithWatering } from '../../../ui/feed-offers.ts';
 import { feedsIn } from '../../../ui/FeedDialog.tsx';
-import { perWords, storedDose, toldDose } from '../../../text/dose-text.ts';
+import { perWords, parseDose, displayDose } from '../../../text/dose-text.ts';
 import { CHECK_WORDS, feedAmountWords, feedCaution, UNIT_WORDS } from '../../../text/feed-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { midSentence, shortDay } from '../../../text/text.ts';
-import { wateringMeasure, useBags, useFeedings, useGarden, useShown } from '../../../store/index.ts';
+import { wateringMeasure, useBags, useFeedings, useGarden, useUnitFormat } from '../../../store/index.ts';
 import { bagFeeds, mixedBatch, type BagFeed, type MixedPart } from './batch-plan.ts';
 import { BatchCans } from './BatchCans.tsx';
 import { NoBags } from '../NoBags.tsx';
@@ -43,20 +43,20 @@ export default function BatchBench() {
   const forAll = fields.get('with') ?? BY_REGIME;
   const [typed, setTyped] = useState<Record<string, string>>({});
   const measure = wateringMeasure(garden);
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const canLitres = measure.kind === 'hose' ? USUAL_CAN_LITRES : Math.max(0.2, measure.litres);
   const feeds = bagFeeds(chosen, byId, garden.products, forAll === BY_REGIME ? undefined : forAll);
   const ownDose = Object.fromEntries(
     Object.entries(typed).flatMap(([productId, text]) => {
       const amount = Number(text.replace(',', '.'));
       const per = feeds.find((feed) => feed.product.id === productId)?.dose.per ?? 'litre';
-      const stored = storedDose(amount, per, shown.system);
+      const stored = parseDose(amount, per, unitFormat.system);
       return stored > 0 && stored <= 5000 ? [[productId, stored] as const] : [];
     }),
   );
   const parts = mixedBatch(feeds, garden.products, canLitres, handfulOf(garden.measures), ownDose);
   const without = chosen.filter((b) => !feeds.some((f) => f.bag === b));
-  if (planted.length === 0) return <NoBags words="Nothing is planted yet, so there is nothing to mix." />;
+  if (planted.length === 0) return <NoBags label="Nothing is planted yet, so there is nothing to mix." />;
   const giveAll = () => {
     const at = clock.now();
     return record(
@@ -82,8 +82,8 @@ export default function BatchBench() {
               value={forAll}
               onChange={(id) => change({ with: id })}
               options={[
-                { id: BY_REGIME, words: 'What each bag’s regime asks for' },
-                ...feedsIn(garden.products).map((g) => ({ id: g.id, words: g.name })),
+                { id: BY_REGIME, label: 'What each bag’s regime asks for' },
+                ...feedsIn(garden.products).map((g) => ({ id: g.id, label: g.name })),
               ]}
             />
           </Box>
@@ -138,7 +138,7 @@ function draftsOf(feed: BagFeed, own: number | undefined, products: readonly Pro
       containerId: bag.container.id,
       waterLitres,
       plants: bag.occupants.length,
-      mixLitres: bag.body.fill.mixLitres,
+      mixLitres: bag.properties.fill.mixLitres,
     },
   );
   const partner = findProduct(product.feed?.partnerId ?? '', products);
@@ -157,7 +157,7 @@ function Part({
   readonly typed: string | undefined;
   onType(text: string): void;
 }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const { part, product, partner, check, mgPerLitre, ec } = mixed;
   const { dose } = part;
   const labelOf = (id: string) => bags.find((b) => b.container.id === id)?.container.label ?? '';
@@ -169,13 +169,13 @@ function Part({
           <strong>{feedAmountWords({ amount: part.amount, unit: dose.unit })}</strong>
           {partner ? ` of each part` : ''} in all
           {part.kind === 'in-water'
-            ? `, in ${shown.show(part.litres + part.leftoverLitres, 'water')} of water${part.leftoverLitres >= 0.05 ? `; ${shown.show(part.leftoverLitres, 'water')} is left over` : ''}.`
+            ? `, in ${unitFormat.show(part.litres + part.leftoverLitres, 'water')} of water${part.leftoverLitres >= 0.05 ? `; ${unitFormat.show(part.leftoverLitres, 'water')} is left over` : ''}.`
             : ', on top and watered in.'}
         </Typography>
         <TextField
           size="small"
-          label={`${UNIT_WORDS[dose.unit][1]} ${perWords(shown.system)[dose.per]}`}
-          value={typed ?? String(toldDose(dose, shown.system))}
+          label={`${UNIT_WORDS[dose.unit][1]} ${perWords(unitFormat.system)[dose.per]}`}
+          value={typed ?? String(displayDose(dose, unitFormat.system))}
           onChange={(e) => onType(e.target.value)}
           error={isBad}
           helperText={isBad ? 'A number above 0.' : undefined}

@@ -2,7 +2,7 @@ import { Box } from '@mui/material';
 import type { FeedCan } from '@rundel/core/feeding';
 import type { FeedUnit } from '@rundel/core/records';
 import { feedAmountWords } from '../../../text/feed-text.ts';
-import { useShown } from '../../../store/index.ts';
+import { useUnitFormat } from '../../../store/index.ts';
 
 /** Pixels of a full can. */
 const CAN_HEIGHT = 150;
@@ -19,7 +19,7 @@ export function BatchCans({
   labelOf(containerId: string): string;
   readonly hasTwoParts: boolean;
 }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const largest = Math.max(...cans.map((can) => can.litres), 0.1);
   return (
     <Box
@@ -69,7 +69,7 @@ export function BatchCans({
                     }}
                   >
                     <strong>{labelOf(pour.containerId)}</strong>
-                    <span>{shown.show(pour.litres, 'water')}</span>
+                    <span>{unitFormat.show(pour.litres, 'water')}</span>
                   </Box>
                 ))}
                 {left > 0.01 && <Box sx={{ flex: `${left} 0 0`, backgroundColor: 'var(--line)' }} />}
@@ -80,7 +80,7 @@ export function BatchCans({
               {hasTwoParts ? ' of each' : ''}
             </Box>
             <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
-              and water to {shown.show(can.litres, 'water')}
+              and water to {unitFormat.show(can.litres, 'water')}
             </Box>
           </Box>
         );

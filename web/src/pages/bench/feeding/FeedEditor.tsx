@@ -6,20 +6,20 @@ import { perWords } from '../../../text/dose-text.ts';
 import { FEED_PROBLEM_WORDS, FORM_WORDS, UNIT_WORDS } from '../../../text/feed-text.ts';
 import { feedsIn } from '../../../ui/FeedDialog.tsx';
 import { Select } from '../../../ui/Select.tsx';
-import { newId, useGarden, useShown, type RecordChange } from '../../../store/index.ts';
+import { newId, useGarden, useUnitFormat, type RecordChange } from '../../../store/index.ts';
 import { feedFormOf, readFeedForm, withForm, type ProductForm } from './feed-form.ts';
 import { shedUnit } from './feeds-csv.ts';
 import { midSentence } from '../../../text/text.ts';
 
-const FORMS = FEED_FORMS.map((id) => ({ id, words: FORM_WORDS[id] }));
-const UNITS = FEED_UNITS.map((id) => ({ id, words: UNIT_WORDS[id][1] }));
+const FORMS = FEED_FORMS.map((id) => ({ id, label: FORM_WORDS[id] }));
+const UNITS = FEED_UNITS.map((id) => ({ id, label: UNIT_WORDS[id][1] }));
 const PER = ['litre', 'bag', 'plant', 'mix-litre'] as const;
 const LABEL = [
-  { key: 'n', words: 'N' },
-  { key: 'p2o5', words: 'P₂O₅' },
-  { key: 'k2o', words: 'K₂O' },
-  { key: 'ca', words: 'Ca' },
-  { key: 'mg', words: 'Mg' },
+  { key: 'n', label: 'N' },
+  { key: 'p2o5', label: 'P₂O₅' },
+  { key: 'k2o', label: 'K₂O' },
+  { key: 'ca', label: 'Ca' },
+  { key: 'mg', label: 'Mg' },
 ] as const;
 
 /** A product as its label has it: what is missing or cannot be is said while it is typed. */
@@ -35,7 +35,7 @@ export function FeedEditor({
   onClose(): void;
 }) {
   const { garden, clock, saveRecords, bin } = useGarden();
-  const { system } = useShown();
+  const { system } = useUnitFormat();
   const [form, setForm] = useState<ProductForm>(() => ({
     ...feedFormOf(product, system),
     ...(product && !own ? { name: `My ${midSentence(product.name)}`.slice(0, 60) } : {}),
@@ -98,7 +98,7 @@ export function FeedEditor({
       isOpen
       onClose={onClose}
       onSubmit={() => void submit()}
-      submitLabel="Keep it"
+      submitLabel="Save"
     >
       {field('name', 'Name')}
       <Select
@@ -112,14 +112,14 @@ export function FeedEditor({
         aria-label="What its label says, per cent"
         sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)', gap: 0.75 }}
       >
-        {LABEL.map(({ key, words }) => (
+        {LABEL.map(({ key, label }) => (
           <TextField
             key={key}
-            label={words}
+            label={label}
             value={form[key]}
             onChange={(e) => set({ [key]: e.target.value })}
             error={problems[key] !== undefined}
-            slotProps={{ htmlInput: { inputMode: 'decimal', 'aria-label': `${words}, per cent` } }}
+            slotProps={{ htmlInput: { inputMode: 'decimal', 'aria-label': `${label}, per cent` } }}
           />
         ))}
       </Box>
@@ -136,7 +136,7 @@ export function FeedEditor({
         label="Given"
         value={form.per}
         onChange={(per) => set({ per })}
-        options={PER.map((id) => ({ id, words: perWords(system)[id] }))}
+        options={PER.map((id) => ({ id, label: perWords(system)[id] }))}
       />
       {field('intervalDays', 'Days between two, at the least', 'If the label says.')}
       {field('density', 'A litre of it weighs, kg', 'From the label, or weigh a jar of it.')}
@@ -150,7 +150,7 @@ export function FeedEditor({
           label="Its other part"
           value={form.partnerId}
           onChange={(partnerId) => set({ partnerId })}
-          options={partners.map((g) => ({ id: g.id, words: g.name }))}
+          options={partners.map((g) => ({ id: g.id, label: g.name }))}
         />
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
@@ -173,7 +173,7 @@ export function FeedEditor({
           onClick={() => void bin('products', [own], own.name).then(onClose)}
           sx={{ alignSelf: 'flex-start' }}
         >
-          Put it in the bin
+          Delete
         </Button>
       )}
     </FormDialog>

@@ -18,7 +18,7 @@ import { doseWords, FORM_WORDS } from '../../../text/feed-text.ts';
 import { feedsIn } from '../../../ui/FeedDialog.tsx';
 import { FileButton } from '../../../ui/FileButton.tsx';
 import { Panel } from '../../../ui/Page.tsx';
-import { newId, useGarden, useMoney, useShown, type RecordChange } from '../../../store/index.ts';
+import { newId, useGarden, useMoney, useUnitFormat, type RecordChange } from '../../../store/index.ts';
 import { FeedEditor } from './FeedEditor.tsx';
 import { feedsAsCsv, readFeedsCsv, type FeedsReading } from './feeds-csv.ts';
 
@@ -36,7 +36,7 @@ const labelWords = (product: Product) =>
 /** Everything that feeds: what its label says, how it is given, and the grower's own. */
 export default function FeedsBench() {
   const { garden, clock, saveRecords } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const money = useMoney();
   const [edited, setEdited] = useState<{ readonly product: Product | undefined }>();
   const [reading, setReading] = useState<FeedsReading>();
@@ -118,9 +118,9 @@ export default function FeedsBench() {
                 <TableRow key={product.id}>
                   <TableCell>
                     <strong>{product.name}</strong>
-                    {product.words && (
+                    {product.description && (
                       <Box sx={{ fontSize: '0.85rem', color: 'text.secondary', maxWidth: 260 }}>
-                        {product.words}
+                        {product.description}
                       </Box>
                     )}
                   </TableCell>
@@ -132,7 +132,7 @@ export default function FeedsBench() {
                       ? `, with ${findProduct(product.feed.partnerId, garden.products)?.name ?? 'its other part'}`
                       : ''}
                   </TableCell>
-                  <TableCell>{product.feed && doseWords(product.feed.dose, shown.system)}</TableCell>
+                  <TableCell>{product.feed && doseWords(product.feed.dose, unitFormat.system)}</TableCell>
                   <TableCell align="right">{product.feed?.intervalDays ?? ''}</TableCell>
                   <TableCell align="right">{priceOf(product)}</TableCell>
                   <TableCell align="right">

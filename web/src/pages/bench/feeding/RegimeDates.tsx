@@ -33,7 +33,12 @@ export function RegimeDates({
   const end = endsOn !== undefined && endsOn > today && endsOn < furthest ? endsOn : furthest;
   const planned = useMemo(
     () =>
-      plannedFeeds(caseUnder(bag, feeding, { live, garden }, regime, since), today, end, bag.body.assumed),
+      plannedFeeds(
+        caseUnder(bag, feeding, { live, garden }, regime, since),
+        today,
+        end,
+        bag.properties.assumed,
+      ),
     [bag, end, feeding, garden, live, regime, since, today],
   );
   const given = live.flatMap((e) =>
@@ -48,9 +53,9 @@ export function RegimeDates({
     return at < 0 ? 'var(--muted)' : (COLOURS[at % COLOURS.length] as string);
   };
   const months = monthsBetween(from, end);
-  const marks = (['flowers', 'set', 'picking'] as const).flatMap((key) => {
-    const mark = feeding.marks[key];
-    return mark && mark.day >= from && mark.day <= end ? [{ key, ...mark }] : [];
+  const stageDates = (['flowers', 'set', 'picking'] as const).flatMap((key) => {
+    const stageDate = feeding.stageDates[key];
+    return stageDate && stageDate.day >= from && stageDate.day <= end ? [{ key, ...stageDate }] : [];
   });
   const MARK_WORDS = { flowers: 'flowers', set: 'set', picking: 'picking' };
   return (
@@ -90,7 +95,7 @@ export function RegimeDates({
             borderBlockStart: '3px solid var(--ink)',
           }}
         />
-        {marks.map(({ key, day, isNoted }) => (
+        {stageDates.map(({ key, day, isNoted }) => (
           <Box
             key={key}
             sx={{

@@ -5,7 +5,7 @@ import { findProduct } from '@rundel/core/products';
 import { useState } from 'react';
 import { feedsIn } from '../../../ui/FeedDialog.tsx';
 import { Panel } from '../../../ui/Page.tsx';
-import { newId, useGarden, useShown } from '../../../store/index.ts';
+import { newId, useGarden, useUnitFormat } from '../../../store/index.ts';
 import { readRegime, readStep, stepFormOf, type RegimeForm, type StepForm } from './regime-form.ts';
 import { StepSentence } from './StepSentence.tsx';
 import { midSentence } from '../../../text/text.ts';
@@ -21,19 +21,19 @@ export function RegimeEditor({
   onCancel,
 }: {
   readonly from: Regime;
-  /** the record that is changed; left out: a new one is made of a school */
+  /** the record that is changed; left out: a new one is made of a practice */
   readonly own: OwnRegime | undefined;
   onTry(regime: Regime): void;
   onKept(id: string): void;
   onCancel(): void;
 }) {
   const { garden, clock, saveRecords } = useGarden();
-  const { system } = useShown();
+  const { system } = useUnitFormat();
   const feeds = feedsIn(garden.products);
   const labelDose = (productId: string) => findProduct(productId, garden.products)?.feed?.dose;
   const [form, setForm] = useState<RegimeForm>(() => ({
     name: own ? from.name : `My ${midSentence(from.name)}`.slice(0, 60),
-    words: from.words,
+    description: from.description,
     suits: from.suits,
     steps: from.steps.map((step) => stepFormOf(step, labelDose(step.productId), system)),
   }));
@@ -86,14 +86,14 @@ export function RegimeEditor({
         }}
       >
         <TextField
-          label="Its name"
+          label="Name"
           value={form.name}
           onChange={(e) => change({ ...form, name: e.target.value.slice(0, 60) })}
         />
         <TextField
           label="What it holds, in a line"
-          value={form.words}
-          onChange={(e) => change({ ...form, words: e.target.value.slice(0, 300) })}
+          value={form.description}
+          onChange={(e) => change({ ...form, description: e.target.value.slice(0, 300) })}
         />
       </Box>
       {form.steps.map((step, i) => (
@@ -115,7 +115,7 @@ export function RegimeEditor({
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button variant="contained" onClick={() => void keep()}>
-          Keep it
+          Save
         </Button>
         {form.steps.length < MOST_STEPS && (
           <Button variant="outlined" onClick={add}>

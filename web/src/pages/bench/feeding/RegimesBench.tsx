@@ -11,15 +11,15 @@ import { stepSentence } from '../../../text/feed-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { midSentence } from '../../../text/text.ts';
 import { Select } from '../../../ui/Select.tsx';
-import { useBags, useFeedings, useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { useBags, useFeedings, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { NoBags } from '../NoBags.tsx';
 import { RegimeDates } from './RegimeDates.tsx';
 import { RegimeEditor } from './RegimeEditor.tsx';
 
-/** Ways of feeding: the schools and the grower's own, what each would mean for a bag, and which bags follow it. */
+/** Ways of feeding: the practices and the grower's own, what each would mean for a bag, and which bags follow it. */
 export default function RegimesBench() {
   const { garden, live, clock, record, bin } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const { bags } = useBags();
   const { byId } = useFeedings();
   const [fields, change] = useAddress();
@@ -31,7 +31,8 @@ export default function RegimesBench() {
   const all: readonly Regime[] = [...own, ...FEEDING_PRACTICES];
   const firstAsked = planted.find((b) => asked.has(b.container.id));
   const inUse = firstAsked && regimeOf(firstAsked)?.id;
-  const chosen = all.find((r) => r.id === (fields.get('regime') ?? inUse)) ?? (FEEDING_PRACTICES[0] as Regime);
+  const chosen =
+    all.find((r) => r.id === (fields.get('regime') ?? inUse)) ?? (FEEDING_PRACTICES[0] as Regime);
   const ownChosen = own.find((r) => r.id === chosen.id);
   const isPhone = useMediaQuery('(max-width: 899px)');
   const details = useRef<HTMLElement>(null);
@@ -63,7 +64,7 @@ export default function RegimesBench() {
       words,
     );
   };
-  if (planted.length === 0) return <NoBags words="Nothing is planted yet, so nothing has to be fed." />;
+  if (planted.length === 0) return <NoBags label="Nothing is planted yet, so nothing has to be fed." />;
   const shownRegime = (isEditing && tried) || chosen;
   const feeding = preview && byId.get(preview.container.id);
   const howMany = chosenBags.length === 1 ? '1 bag' : `${chosenBags.length} bags`;
@@ -121,14 +122,19 @@ export default function RegimesBench() {
           />
         ) : (
           <Panel title={chosen.name}>
-            <Typography sx={{ fontSize: '1.1rem' }}>{chosen.words}</Typography>
+            <Typography sx={{ fontSize: '1.1rem' }}>{chosen.description}</Typography>
             <Typography sx={{ color: 'text.secondary', marginBlockEnd: 1 }}>
               Suits: {midSentence(chosen.suits)}
             </Typography>
             <Box component="ol" sx={{ paddingInlineStart: 2.5, marginBlock: 1 }}>
               {chosen.steps.map((step) => (
                 <li key={step.id}>
-                  {stepSentence(step, findProduct(step.productId, garden.products), garden.products, shown.system)}
+                  {stepSentence(
+                    step,
+                    findProduct(step.productId, garden.products),
+                    garden.products,
+                    unitFormat.system,
+                  )}
                 </li>
               ))}
             </Box>
@@ -136,9 +142,7 @@ export default function RegimesBench() {
               {ownChosen ? 'Change it' : 'Make my own of it'}
             </Button>{' '}
             {ownChosen && (
-              <Button onClick={() => void bin('regimes', [ownChosen], ownChosen.name)}>
-                Put it in the bin
-              </Button>
+              <Button onClick={() => void bin('regimes', [ownChosen], ownChosen.name)}>Delete</Button>
             )}
           </Panel>
         )}
@@ -148,7 +152,7 @@ export default function RegimesBench() {
               label="For which bag"
               value={preview?.container.id ?? ''}
               onChange={setPreviewId}
-              options={planted.map((b) => ({ id: b.container.id, words: titleOf(b) }))}
+              options={planted.map((b) => ({ id: b.container.id, label: titleOf(b) }))}
             />
           </Box>
           {preview && feeding ? (

@@ -4,9 +4,9 @@ import { checkDose } from '@rundel/core/products';
 import { FEED_UNITS, type Product } from '@rundel/core/records';
 import { handfulOf } from '@rundel/core/garden-state';
 import type { ReactNode } from 'react';
-import { perWords, toldDose } from '../../../text/dose-text.ts';
+import { perWords, displayDose } from '../../../text/dose-text.ts';
 import { CHECK_WORDS, remarkWords, stepSentence, UNIT_WORDS } from '../../../text/feed-text.ts';
-import { useGarden, useShown } from '../../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../../store/index.ts';
 import { readStep, type StepForm } from './regime-form.ts';
 
 const STARTS: Record<StepForm['start'], string> = {
@@ -50,10 +50,10 @@ export function StepSentence({
   onRemove(): void;
 }) {
   const { garden } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const set = (change: Partial<StepForm>) => onChange({ ...step, ...change });
   const product = feeds.find((g) => g.id === step.productId);
-  const read = readStep(step, shown.system);
+  const read = readStep(step, unitFormat.system);
   const label = product?.feed?.dose;
   const check =
     typeof read !== 'string' && read.dose && label
@@ -83,7 +83,7 @@ export function StepSentence({
               productId,
               isAsLabel: true,
               ...(dose
-                ? { amount: String(toldDose(dose, shown.system)), unit: dose.unit, per: dose.per }
+                ? { amount: String(displayDose(dose, unitFormat.system)), unit: dose.unit, per: dose.per }
                 : {}),
             });
           }}
@@ -116,7 +116,7 @@ export function StepSentence({
               label="Given"
               value={step.per}
               onChange={(per) => set({ per })}
-              options={perWords(shown.system)}
+              options={perWords(unitFormat.system)}
             />
           </>
         )}
@@ -137,7 +137,12 @@ export function StepSentence({
             <Plain>to</Plain>
             <Small label="At the most, days" value={step.toDays} onChange={(toDays) => set({ toDays })} />
             <FormControlLabel
-              control={<Switch checked={step.closes} onChange={(_, closes) => set({ closes })} />}
+              control={
+                <Switch
+                  checked={step.shortensWithGrowth}
+                  onChange={(_, shortensWithGrowth) => set({ shortensWithGrowth })}
+                />
+              }
               label="closer as it grows"
             />
             <Word label="Until when" value={step.until} onChange={(until) => set({ until })} options={ENDS} />
@@ -164,7 +169,7 @@ export function StepSentence({
         </Alert>
       ) : (
         <Box component="p" sx={{ marginBlock: 1, fontSize: '1.05rem' }}>
-          {stepSentence(read, product, garden.products, shown.system)}
+          {stepSentence(read, product, garden.products, unitFormat.system)}
         </Box>
       )}
       {remarks.map((remark) => (
@@ -207,9 +212,9 @@ function Word<Id extends string>({
       onChange={(e) => onChange(e.target.value as Id)}
       sx={{ minWidth: 150, maxWidth: { xs: '100%', sm: 300 } }}
     >
-      {(Object.entries(options) as [Id, string][]).map(([id, words]) => (
+      {(Object.entries(options) as [Id, string][]).map(([id, label]) => (
         <MenuItem key={id} value={id}>
-          {words}
+          {label}
         </MenuItem>
       ))}
     </TextField>

@@ -13,14 +13,16 @@ import { productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { midSentence, shortDay } from '../../../text/text.ts';
-import { useGarden, useShown } from '../../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../../store/index.ts';
 
 /** Tubs of steeped feed: started, stirred, ready, strained, used up. */
 export function TeaPanel() {
   const { garden, live, clock } = useGarden();
   const [dialog, setDialog] = useState<'start' | Tea>();
   const today = dayOf(clock.now());
-  const teas = teasOf(live, (id) => findProduct(id, garden.products), today).filter((t) => t.state !== 'emptied');
+  const teas = teasOf(live, (id) => findProduct(id, garden.products), today).filter(
+    (t) => t.state !== 'emptied',
+  );
   return (
     <Panel title="Steeped teas">
       {teas.length === 0 && (
@@ -46,7 +48,7 @@ export function TeaPanel() {
 
 function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: string; onStrain(): void }) {
   const { garden, clock, record } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const dose = findProduct(tea.productId, garden.products)?.feed?.dose;
   const tend = (what: 'stirred' | 'emptied') =>
     record([{ kind: 'tea-tended', at: clock.now(), teaId: tea.id, what }], `tea ${what}`);
@@ -54,7 +56,7 @@ function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: s
   const words = {
     steeping: `has steeped ${age === 1 ? '1 day' : `${age} days`}; ready from ${shortDay(tea.readyFrom)}, at its best by ${shortDay(tea.readyTo)}.`,
     ready: `is ready: ${age} days in water. Strain it, or leave it until ${shortDay(tea.readyTo)}.`,
-    strained: `is strained; ${shown.show(tea.leftLitres ?? 0, 'water')} left${dose ? `, to be given ${doseWords(dose, shown.system)}` : ''}.`,
+    strained: `is strained; ${unitFormat.show(tea.leftLitres ?? 0, 'water')} left${dose ? `, to be given ${doseWords(dose, unitFormat.system)}` : ''}.`,
     emptied: '',
   }[tea.state];
   const isStirDue = tea.stirOn !== undefined && tea.stirOn <= today;
@@ -62,7 +64,7 @@ function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: s
     <Box sx={{ borderBlockStart: '1px solid var(--line)', paddingBlock: 1 }}>
       <Typography>
         <strong>
-          {shown.show(tea.litres, 'water')} {midSentence(productName(tea.productId, garden.products))}
+          {unitFormat.show(tea.litres, 'water')} {midSentence(productName(tea.productId, garden.products))}
         </strong>{' '}
         of {shortDay(tea.startedOn)} {words}
         {tea.stirOn && (isStirDue ? ' A stir is due.' : ` Next stir on ${shortDay(tea.stirOn)}.`)}
@@ -82,16 +84,16 @@ function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: s
 
 function StartDialog({ onClose }: { onClose(): void }) {
   const { garden, clock, record } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const teas = feedsIn(garden.products).filter((g) => g.feed?.form === 'tea');
   const [productId, setProductId] = useState(teas[0]?.id ?? 'weed-tea');
-  const [litres, setLitres] = useState(() => shown.show(20, 'water'));
+  const [litres, setLitres] = useState(() => unitFormat.show(20, 'water'));
   const [problem, setProblem] = useState<string>();
   const steep = teas.find((g) => g.id === productId)?.feed?.steep;
-  const read = readAmount(litres, { purpose: 'water', system: shown.system, low: 0.5, high: 1000 });
+  const read = readAmount(litres, { purpose: 'water', system: unitFormat.system, low: 0.5, high: 1000 });
   const submit = async () => {
     if (read.kind !== 'given') return setProblem(read.kind === 'refused' ? read.problem : 'How much water?');
-    await record([{ kind: 'tea', at: clock.now(), productId, litres: read.inner }], 'tea set to steep');
+    await record([{ kind: 'tea', at: clock.now(), productId, litres: read.siValue }], 'tea set to steep');
     onClose();
     return undefined;
   };
@@ -104,10 +106,10 @@ function StartDialog({ onClose }: { onClose(): void }) {
       submitLabel="Started"
     >
       <Select
-        label="Of what"
+        label="Unit"
         value={productId}
         onChange={setProductId}
-        options={teas.map((g) => ({ id: g.id, words: g.name }))}
+        options={teas.map((g) => ({ id: g.id, label: g.name }))}
       />
       <AmountField
         purpose="water"
@@ -121,7 +123,7 @@ function StartDialog({ onClose }: { onClose(): void }) {
         helperText={
           problem ??
           (read.kind === 'given'
-            ? `About ${trimmed((read.inner * (steep?.gramsPerLitre ?? 100)) / 1000, 1)} kg of leaves go in. A full tub is heavy: fill it where it stays.`
+            ? `About ${trimmed((read.siValue * (steep?.gramsPerLitre ?? 100)) / 1000, 1)} kg of leaves go in. A full tub is heavy: fill it where it stays.`
             : undefined)
         }
       />
@@ -131,15 +133,15 @@ function StartDialog({ onClose }: { onClose(): void }) {
 
 function StrainDialog({ tea, onClose }: { readonly tea: Tea; onClose(): void }) {
   const { clock, record } = useGarden();
-  const shown = useShown();
-  const [litres, setLitres] = useState(() => shown.show(Math.round(tea.litres * 0.85), 'water'));
+  const unitFormat = useUnitFormat();
+  const [litres, setLitres] = useState(() => unitFormat.show(Math.round(tea.litres * 0.85), 'water'));
   const [problem, setProblem] = useState<string>();
   const submit = async () => {
-    const read = readAmount(litres, { purpose: 'water', system: shown.system, low: 0.1, high: 1000 });
+    const read = readAmount(litres, { purpose: 'water', system: unitFormat.system, low: 0.1, high: 1000 });
     if (read.kind !== 'given')
       return setProblem(read.kind === 'refused' ? read.problem : 'How much came off?');
     await record(
-      [{ kind: 'tea-tended', at: clock.now(), teaId: tea.id, what: 'strained', litres: read.inner }],
+      [{ kind: 'tea-tended', at: clock.now(), teaId: tea.id, what: 'strained', litres: read.siValue }],
       'tea strained',
     );
     onClose();

@@ -27,7 +27,7 @@ export function waterFor(bag: Bag): number {
   const least = FEED_LITRES * Math.max(1, bag.occupants.length);
   const share = bag.water?.estimate.share.likely;
   if (share === undefined) return least;
-  const wanted = (1 - share) * bag.body.availableLitres;
+  const wanted = (1 - share) * bag.properties.availableLitres;
   return Math.max(least, Math.round(wanted * 4) / 4);
 }
 
@@ -82,7 +82,7 @@ export function mixedBatch(
     containerId: bag.container.id,
     waterLitres,
     plants: bag.occupants.length,
-    mixLitres: bag.body.fill.mixLitres,
+    mixLitres: bag.properties.fill.mixLitres,
     productId: product.id,
     dose: { ...dose, amount: ownDose[product.id] ?? dose.amount },
   }));

@@ -11,7 +11,7 @@ import {
   type NutrientLabel,
 } from '@rundel/core/records';
 import type { UnitSystem } from '@rundel/core/units';
-import { storedDose, toldDose } from '../../../text/dose-text.ts';
+import { parseDose, displayDose } from '../../../text/dose-text.ts';
 
 /** A product's form as it is typed. */
 export interface ProductForm {
@@ -63,7 +63,7 @@ export function feedFormOf(product: Product | undefined, system: UnitSystem): Pr
     ca: text(label?.ca),
     mg: text(label?.mg),
     density: text(product?.kilogramsPerLitre),
-    dose: text(feed && toldDose(feed.dose, system)),
+    dose: text(feed && displayDose(feed.dose, system)),
     unit: feed?.dose.unit ?? 'millilitre',
     per: feed?.dose.per ?? 'litre',
     intervalDays: text(feed?.intervalDays),
@@ -135,7 +135,7 @@ export function readFeedForm(
   const isUnknown = form.form === 'tea' && [form.n, form.p2o5, form.k2o].every((t) => t.trim() === '');
   const feed = feedFactsSchema.safeParse({
     form: form.form,
-    dose: { amount: storedDose(amount ?? 1, form.per, system), unit: form.unit, per: form.per },
+    dose: { amount: parseDose(amount ?? 1, form.per, system), unit: form.unit, per: form.per },
     ...optional('intervalDays', intervalDays),
     ...optional('months', months),
     ...optional('gramsEach', gramsEach),

@@ -20,7 +20,7 @@ function bagAt(label: string): { readonly bag: Bag; readonly feeding: FeedingNow
   const container = garden.containers.find((c) => c.label === label);
   if (!container) throw new Error(`no bag ${label}`);
   const bag = bagOf(container, garden, live, bagWater(garden, container, now, live));
-  return { bag, feeding: bagFeeding(garden, container, bag.body, live, now.slice(0, 10), warmth) };
+  return { bag, feeding: bagFeeding(garden, container, bag.properties, live, now.slice(0, 10), warmth) };
 }
 
 describe('the batch of some bags', () => {
@@ -183,10 +183,10 @@ describe('a regime’s form', () => {
   });
 
   it('needs a name and a step', () => {
-    expect(readRegime({ name: ' ', words: '', suits: '', steps: [step] }, 'metric')).toEqual({
+    expect(readRegime({ name: ' ', description: '', suits: '', steps: [step] }, 'metric')).toEqual({
       problem: 'Give it a name.',
     });
-    expect(readRegime({ name: 'Mine', words: '', suits: '', steps: [] }, 'metric')).toEqual({
+    expect(readRegime({ name: 'Mine', description: '', suits: '', steps: [] }, 'metric')).toEqual({
       problem: 'A regime without a step feeds nothing.',
     });
   });

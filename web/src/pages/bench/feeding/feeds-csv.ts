@@ -95,7 +95,10 @@ export function shedUnit(form: FeedForm): Product['unit'] {
  *
  * @param known products that the other part of a two-part nutrient may name
  */
-export function readFeedsCsv(text: string, known: readonly Pick<Product, 'id' | 'name'>[] = []): FeedsReading {
+export function readFeedsCsv(
+  text: string,
+  known: readonly Pick<Product, 'id' | 'name'>[] = [],
+): FeedsReading {
   const { data, meta } = Papa.parse<Record<string, string>>(text.trim(), {
     header: true,
     skipEmptyLines: 'greedy',

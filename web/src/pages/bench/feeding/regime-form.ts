@@ -8,7 +8,7 @@ import {
   type LabelDose,
 } from '@rundel/core/records';
 import type { UnitSystem } from '@rundel/core/units';
-import { storedDose, toldDose } from '../../../text/dose-text.ts';
+import { parseDose, displayDose } from '../../../text/dose-text.ts';
 
 /** A step as it is typed into its sentence. */
 export interface StepForm {
@@ -24,7 +24,7 @@ export interface StepForm {
   readonly isOnce: boolean;
   readonly fromDays: string;
   readonly toDays: string;
-  readonly closes: boolean;
+  readonly shortensWithGrowth: boolean;
   readonly until: 'plant' | StopRule['on'];
   readonly untilNumber: string;
   readonly untilDay: string;
@@ -32,7 +32,7 @@ export interface StepForm {
 
 export interface RegimeForm {
   readonly name: string;
-  readonly words: string;
+  readonly description: string;
   readonly suits: string;
   readonly steps: readonly StepForm[];
 }
@@ -47,13 +47,13 @@ export function stepFormOf(step: RegimeStep, labelDose: LabelDose | undefined, s
     monthDay: start.on === 'date' ? start.monthDay : '06-01',
     productId: step.productId,
     isAsLabel: step.dose === undefined,
-    amount: dose ? String(toldDose(dose, system)) : '1',
+    amount: dose ? String(displayDose(dose, system)) : '1',
     unit: dose?.unit ?? 'gram',
     per: dose?.per ?? 'litre',
     isOnce: every === undefined,
     fromDays: String(every?.fromDays ?? 7),
     toDays: String(every?.toDays ?? 10),
-    closes: step.closes,
+    shortensWithGrowth: step.shortensWithGrowth,
     until: until?.on ?? 'plant',
     untilNumber:
       until?.on === 'times' ? String(until.times) : until?.on === 'weeks' ? String(until.weeks) : '3',
@@ -85,13 +85,13 @@ export function readStep(form: StepForm, system: UnitSystem): RegimeStep | strin
       ? {}
       : {
           dose: {
-            amount: storedDose(Number(form.amount.replace(',', '.')), form.per, system),
+            amount: parseDose(Number(form.amount.replace(',', '.')), form.per, system),
             unit: form.unit,
             per: form.per,
           },
         }),
     ...(form.isOnce ? {} : { every: days }),
-    closes: !form.isOnce && form.closes,
+    shortensWithGrowth: !form.isOnce && form.shortensWithGrowth,
     ...(until ? { until } : {}),
   });
   if (read.success) return read.data;
@@ -119,5 +119,5 @@ export function readRegime(
     if (typeof read === 'string') return { problem: read, stepId: step.id };
     steps.push(read);
   }
-  return { name: form.name.trim(), words: form.words.trim(), suits: form.suits.trim(), steps };
+  return { name: form.name.trim(), description: form.description.trim(), suits: form.suits.trim(), steps };
 }

@@ -3,11 +3,11 @@ import { findProduct } from '@rundel/core/products';
 import { useState } from 'react';
 import { FormDialog } from '../../../ui/EntryDialogs.tsx';
 import { productAmount, productName } from '../../../text/product-text.ts';
-import { useGarden, useMoney, useShown } from '../../../store/index.ts';
+import { useGarden, useMoney, useUnitFormat } from '../../../store/index.ts';
 import { productUnitSymbol, readProductAmount } from '../../../text/product-amount.ts';
 import { midSentence } from '../../../text/text.ts';
 
-/** What happened to a good in the shed. */
+/** What happened to a product in the shed. */
 export type ShedAct = 'bought' | 'used' | 'counted' | 'priced';
 
 const WORDS: Record<ShedAct, { readonly title: string; readonly amount: string; readonly submit: string }> = {
@@ -32,21 +32,30 @@ export function BuyDialog({
   onClose(): void;
 }) {
   const { garden, clock, record } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const money = useMoney();
-  const product = findProduct(productId, garden.products) ?? { id: productId, name: productId, kind: 'other', unit: 'piece' };
-  const [amount, setAmount] = useState(proposed === undefined ? '' : productAmount(product, proposed, shown));
+  const product = findProduct(productId, garden.products) ?? {
+    id: productId,
+    name: productId,
+    kind: 'other',
+    unit: 'piece',
+  };
+  const [amount, setAmount] = useState(
+    proposed === undefined ? '' : productAmount(product, proposed, unitFormat),
+  );
   const [paid, setPaid] = useState(proposedPrice === undefined ? '' : proposedPrice.toFixed(2));
   const [problems, setProblems] = useState<{ amount?: string; paid?: string }>({});
   const words = WORDS[act];
   const submit = async () => {
-    const read = readProductAmount(amount, product, shown.system, { low: act === 'counted' ? 0 : 0.001 });
+    const read = readProductAmount(amount, product, unitFormat.system, {
+      low: act === 'counted' ? 0 : 0.001,
+    });
     const price = money.read(paid);
     if (read.kind !== 'given')
       return setProblems({ amount: read.kind === 'refused' ? read.problem : 'Please give an amount.' });
     if (price.kind === 'refused') return setProblems({ paid: price.problem });
     if (act === 'priced' && price.kind !== 'given') return setProblems({ paid: 'What did it cost?' });
-    const base = { at: clock.now(), productId, amount: read.inner };
+    const base = { at: clock.now(), productId, amount: read.siValue };
     await record(
       [
         act === 'bought'
@@ -79,7 +88,7 @@ export function BuyDialog({
           htmlInput: { inputMode: 'decimal' },
           input: {
             endAdornment: (
-              <InputAdornment position="end">{productUnitSymbol(product, shown.system)}</InputAdornment>
+              <InputAdornment position="end">{productUnitSymbol(product, unitFormat.system)}</InputAdornment>
             ),
           },
         }}

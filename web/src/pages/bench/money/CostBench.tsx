@@ -40,7 +40,7 @@ export default function CostBench() {
   const year = Number(clock.now().slice(0, 4));
   const byBag = useCosts(year);
   const [dialog, setDialog] = useState<'spent' | 'lamps' | 'worked'>();
-  if (bags.length === 0) return <NoBags words="Add a bag first; then what it comes to stands here." />;
+  if (bags.length === 0) return <NoBags label="Add a bag first; then what it comes to stands here." />;
   const costs = bags.flatMap((bag) => {
     const cost = byBag.get(bag.container.id);
     return cost ? [{ bag, cost }] : [];
@@ -175,7 +175,7 @@ function MoneySettings() {
         slotProps={{ htmlInput: { inputMode: 'decimal' } }}
       />
       <Button type="submit" variant="outlined" sx={{ minHeight: 56 }}>
-        Keep
+        Save
       </Button>
     </Box>
   );

@@ -5,7 +5,7 @@ import { findProduct } from '@rundel/core/products';
 import { useState } from 'react';
 import { FormDialog } from '../../../ui/EntryDialogs.tsx';
 import { productAmount, productName } from '../../../text/product-text.ts';
-import { newId, useGarden, useMoney, useShown, type RecordChange } from '../../../store/index.ts';
+import { newId, useGarden, useMoney, useUnitFormat, type RecordChange } from '../../../store/index.ts';
 import { productUnitSymbol, readProductAmount } from '../../../text/product-amount.ts';
 import { midSentence } from '../../../text/text.ts';
 
@@ -15,18 +15,23 @@ interface PackText {
   readonly price: string;
 }
 
-/** The packs in which a good is sold, and what they cost now; a changed price goes into the price log. */
+/** The packs in which a product is sold, and what they cost now; a changed price goes into the price log. */
 export function PacksDialog({ productId, onClose }: { readonly productId: string; onClose(): void }) {
   const { garden, clock, saveRecords } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const money = useMoney();
-  const product = findProduct(productId, garden.products) ?? { id: productId, name: productId, kind: 'other', unit: 'piece' };
+  const product = findProduct(productId, garden.products) ?? {
+    id: productId,
+    name: productId,
+    kind: 'other',
+    unit: 'piece',
+  };
   const before = garden.packs.filter((p) => !p.binnedAt && p.productId === productId);
   const [rows, setRows] = useState<readonly PackText[]>(() =>
     before.length > 0
       ? before.map((p) => ({
           id: p.id,
-          amount: productAmount(product, p.amount, shown),
+          amount: productAmount(product, p.amount, unitFormat),
           price: p.price === undefined ? '' : String(p.price),
         }))
       : [{ id: newId('pack'), amount: '', price: '' }],
@@ -34,7 +39,7 @@ export function PacksDialog({ productId, onClose }: { readonly productId: string
   const [isTried, setTried] = useState(false);
   const read = rows.map((row) => ({
     row,
-    amount: readProductAmount(row.amount, product, shown.system),
+    amount: readProductAmount(row.amount, product, unitFormat.system),
     price: money.read(row.price),
   }));
   const set = (id: string, patch: Partial<PackText>) =>
@@ -50,7 +55,7 @@ export function PacksDialog({ productId, onClose }: { readonly productId: string
       const after: Pack = {
         id: row.id,
         productId,
-        amount: amount.inner,
+        amount: amount.siValue,
         ...(known?.name ? { name: known.name } : {}),
         ...(price.kind === 'given' ? { price: price.amount } : {}),
         createdAt: known?.createdAt ?? now,
@@ -74,7 +79,7 @@ export function PacksDialog({ productId, onClose }: { readonly productId: string
       isOpen
       onClose={onClose}
       onSubmit={() => void submit()}
-      submitLabel="Keep them"
+      submitLabel="Save"
     >
       {read.map(({ row, amount, price }, i) => (
         <Box
@@ -94,7 +99,9 @@ export function PacksDialog({ productId, onClose }: { readonly productId: string
               htmlInput: { inputMode: 'decimal' },
               input: {
                 endAdornment: (
-                  <InputAdornment position="end">{productUnitSymbol(product, shown.system)}</InputAdornment>
+                  <InputAdornment position="end">
+                    {productUnitSymbol(product, unitFormat.system)}
+                  </InputAdornment>
                 ),
               },
             }}

@@ -13,8 +13,8 @@ export function PriceDots({
   unit,
 }: {
   readonly log: PriceLog;
-  /** what a price is for, in words, and how many of the good's own units that is */
-  readonly unit: { readonly words: string; readonly amount: number };
+  /** what a price is for, in words, and how many of the product's own units that is */
+  readonly unit: { readonly label: string; readonly amount: number };
 }) {
   const { clock } = useGarden();
   const money = useMoney();
@@ -29,7 +29,7 @@ export function PriceDots({
   return (
     <Box>
       <Box sx={{ fontSize: '0.92rem', marginBlockEnd: 0.5 }}>
-        Usually {money.show(log.usualPerUnit * unit.amount)} {unit.words}; cheapest was{' '}
+        Usually {money.show(log.usualPerUnit * unit.amount)} {unit.label}; cheapest was{' '}
         {money.show(cheapest.perUnit * unit.amount)} on {shortDay(dayOf(cheapest.at), today)}.
       </Box>
       <svg
@@ -71,7 +71,7 @@ export function PriceDots({
           <TableRow>
             <TableCell>Day</TableCell>
             <TableCell align="right">Price</TableCell>
-            <TableCell align="right">{unit.words}</TableCell>
+            <TableCell align="right">{unit.label}</TableCell>
             <TableCell>How</TableCell>
           </TableRow>
         </TableHead>

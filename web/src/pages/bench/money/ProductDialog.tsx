@@ -1,23 +1,28 @@
 import { Box, Button, TextField } from '@mui/material';
-import { type OwnProduct, nutrientLabelSchema, type ProductKind, type ProductUnit } from '@rundel/core/records';
+import {
+  type OwnProduct,
+  nutrientLabelSchema,
+  type ProductKind,
+  type ProductUnit,
+} from '@rundel/core/records';
 import { useState } from 'react';
 import { FormDialog } from '../../../ui/EntryDialogs.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { newId, useGarden } from '../../../store/index.ts';
 
-const KINDS: readonly { readonly id: ProductKind; readonly words: string }[] = [
-  { id: 'amendment', words: 'Something to work into the mix' },
-  { id: 'feed', words: 'A feed' },
-  { id: 'support', words: 'Canes, string, cages' },
-  { id: 'bag', words: 'Bags' },
-  { id: 'other', words: 'Something else' },
+const KINDS: readonly { readonly id: ProductKind; readonly label: string }[] = [
+  { id: 'amendment', label: 'Something to work into the mix' },
+  { id: 'feed', label: 'A feed' },
+  { id: 'support', label: 'Canes, string, cages' },
+  { id: 'bag', label: 'Bags' },
+  { id: 'other', label: 'Something else' },
 ];
 
-const UNITS: readonly { readonly id: ProductUnit; readonly words: string }[] = [
-  { id: 'kilogram', words: 'By weight' },
-  { id: 'litre', words: 'By volume' },
-  { id: 'piece', words: 'In pieces' },
-  { id: 'metre', words: 'By length' },
+const UNITS: readonly { readonly id: ProductUnit; readonly label: string }[] = [
+  { id: 'kilogram', label: 'By weight' },
+  { id: 'litre', label: 'By volume' },
+  { id: 'piece', label: 'In pieces' },
+  { id: 'metre', label: 'By length' },
 ];
 
 const NUTRIENTS = [
@@ -28,7 +33,13 @@ const NUTRIENTS = [
 ] as const;
 
 /** A thing that the list does not have: what it is, how it is counted, and what its label says. */
-export function ProductDialog({ product, onClose }: { readonly product: OwnProduct | undefined; onClose(): void }) {
+export function ProductDialog({
+  product,
+  onClose,
+}: {
+  readonly product: OwnProduct | undefined;
+  onClose(): void;
+}) {
   const { garden, clock, saveRecords, bin: putInBin } = useGarden();
   const [name, setName] = useState(product?.name ?? '');
   const [kind, setKind] = useState<ProductKind>(product?.kind ?? 'amendment');
@@ -36,7 +47,10 @@ export function ProductDialog({ product, onClose }: { readonly product: OwnProdu
   const [density, setDensity] = useState(product?.kilogramsPerLitre ? String(product.kilogramsPerLitre) : '');
   const [label, setLabel] = useState<Record<string, string>>(() =>
     Object.fromEntries(
-      NUTRIENTS.map(({ key }) => [key, product?.label?.[key] === undefined ? '' : String(product.label[key])]),
+      NUTRIENTS.map(({ key }) => [
+        key,
+        product?.label?.[key] === undefined ? '' : String(product.label[key]),
+      ]),
     ),
   );
   const [problems, setProblems] = useState<{ name?: string; density?: string; label?: string }>({});
@@ -91,7 +105,7 @@ export function ProductDialog({ product, onClose }: { readonly product: OwnProdu
       isOpen
       onClose={onClose}
       onSubmit={() => void submit()}
-      submitLabel="Keep it"
+      submitLabel="Save"
     >
       <TextField
         label="Name"
@@ -110,10 +124,10 @@ export function ProductDialog({ product, onClose }: { readonly product: OwnProdu
             aria-label="What its label says"
             sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 1 }}
           >
-            {NUTRIENTS.map(({ key, label: words }) => (
+            {NUTRIENTS.map(({ key, label: nutrient }) => (
               <TextField
                 key={key}
-                label={words}
+                label={nutrient}
                 value={label[key] ?? ''}
                 onChange={(e) => setLabel((now) => ({ ...now, [key]: e.target.value }))}
                 error={problems.label !== undefined}
@@ -138,7 +152,7 @@ export function ProductDialog({ product, onClose }: { readonly product: OwnProdu
       )}
       {product && (
         <Button onClick={() => void bin()} sx={{ alignSelf: 'flex-start' }}>
-          Put it in the bin
+          Delete
         </Button>
       )}
     </FormDialog>

@@ -7,9 +7,9 @@ import type { PriceLog, Stock } from '@rundel/core/stock';
 import { useState } from 'react';
 import { productAmount, productName, priceUnit } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
-import { Worked } from '../../../ui/Worked.tsx';
+import { HowCalculated } from '../../../ui/HowCalculated.tsx';
 import { MONTHS, shortDay } from '../../../text/text.ts';
-import { useGarden, useMoney, useShown } from '../../../store/index.ts';
+import { useGarden, useMoney, useUnitFormat } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { BuyDialog, type ShedAct } from './BuyDialog.tsx';
 import { ProductDialog } from './ProductDialog.tsx';
@@ -67,7 +67,9 @@ export default function ShedBench() {
                   log={logs.find((l) => l.productId === id)}
                   onAct={(act) => setOpen({ kind: 'act', act, productId: id })}
                   onPacks={() => setOpen({ kind: 'packs', productId: id })}
-                  onChange={() => setOpen({ kind: 'product', product: garden.products.find((g) => g.id === id) })}
+                  onChange={() =>
+                    setOpen({ kind: 'product', product: garden.products.find((g) => g.id === id) })
+                  }
                 />
               ))}
             </Box>
@@ -127,11 +129,11 @@ function ShedRow({
   onChange(): void;
 }) {
   const { garden, clock } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const money = useMoney();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const today = dayOf(clock.now());
-  const amount = (value: number) => productAmount(product, value, shown);
+  const amount = (value: number) => productAmount(product, value, unitFormat);
   const act = (kind: ShedAct) => {
     setAnchor(null);
     onAct(kind);
@@ -139,7 +141,7 @@ function ShedRow({
   const most = stock ? Math.max(...runningTotals(stock), 1e-9) : 1;
   const left = Math.max(0, stock?.left ?? 0);
   const oldest = stock?.lots[0];
-  const unit = priceUnit(product, shown);
+  const unit = priceUnit(product, unitFormat);
   return (
     <Box component="li" sx={{ borderBlockEnd: '1px solid var(--line)', paddingBlock: 1 }}>
       <Box
@@ -189,7 +191,7 @@ function ShedRow({
           </Box>
         </Box>
         <Box sx={{ fontSize: '0.88rem', gridColumn: { xs: '1 / -1', md: 'auto' } }}>
-          {log ? `${money.show(log.latest.perUnit * unit.amount)} ${unit.words}` : 'no price yet'}
+          {log ? `${money.show(log.latest.perUnit * unit.amount)} ${unit.label}` : 'no price yet'}
           {log?.cheapestMonth && log.cheapestMonth.perUnit < log.usualPerUnit * 0.95 && (
             <Box sx={{ color: 'text.secondary' }}>
               cheapest in {MONTHS[log.cheapestMonth.month - 1]}:{' '}
@@ -213,9 +215,9 @@ function ShedRow({
         </Button>
       </Box>
       {log && log.points.length > 1 && (
-        <Worked label={`${log.points.length} prices`}>
+        <HowCalculated label={`${log.points.length} prices`}>
           <PriceDots log={log} unit={unit} />
-        </Worked>
+        </HowCalculated>
       )}
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
         <MenuItem onClick={() => act('bought')}>Bought more</MenuItem>

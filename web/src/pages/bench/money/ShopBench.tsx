@@ -8,7 +8,7 @@ import { BagChooser } from '../../../ui/BagChooser.tsx';
 import { download } from '../../../ui/download.ts';
 import { productAmount, productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
-import { useGarden, useMoney, useShown } from '../../../store/index.ts';
+import { useGarden, useMoney, useUnitFormat } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { BuyDialog } from './BuyDialog.tsx';
 import { fillBags, USUAL_HANDFUL_LITRES } from '../bags-and-mix/fill-plan.ts';
@@ -21,7 +21,7 @@ import { midSentence } from '../../../text/text.ts';
 /** What to buy for a set of bags: the shed first, then the cheapest packs that cover the rest. */
 export default function ShopBench() {
   const { garden, live, clock } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const money = useMoney();
   const { plan, bags, chosen, change } = useFillPlan();
   const { stocks, packs } = useSupplies();
@@ -41,8 +41,8 @@ export default function ShopBench() {
       ),
     );
     for (const { bag, reuse } of fills) {
-      const mulch = (bag.body.fill.mulchTopMillimetres - bag.body.fill.mixMillimetres) / 1e6;
-      const area = bag.body.real.solid.areaAt(bag.body.fill.mixMillimetres);
+      const mulch = (bag.properties.fill.mulchTopMillimetres - bag.properties.fill.mixMillimetres) / 1e6;
+      const area = bag.properties.real.solid.areaAt(bag.properties.fill.mixMillimetres);
       if (mulch > 0) needs.set('mulch', (needs.get('mulch') ?? 0) + mulch * area);
       if (reuse.kind === 'refresh' && reuse.keptLitres > 0) {
         needs.set('balanced-organic', (needs.get('balanced-organic') ?? 0) + reuse.feedGrams / 1000);
@@ -52,14 +52,14 @@ export default function ShopBench() {
     return shoppingList(needs, packs, new Map(stocks.map((s) => [s.productId, s.left])));
   }, [chosen, garden, handful?.litres, live, packs, plan, stocks]);
   if (bags.length === 0)
-    return <NoBags words="Add the bags that you want to fill; then what to buy stands here." />;
+    return <NoBags label="Add the bags that you want to fill; then what to buy stands here." />;
   const labels = chosen.map((b) => b.container.label).join(', ');
   // without a single price there is no sum to show: nothing would be a lie
   const isPriced = list.lines.some((line) => line.plan.kind === 'packs');
   const unpriced = list.unpriced.map((id) => midSentence(productName(id, garden.products))).join(', ');
   const copy = async () => {
     try {
-      await navigator.clipboard.writeText(listAsText(list, packs, garden.products, shown, money));
+      await navigator.clipboard.writeText(listAsText(list, packs, garden.products, unitFormat, money));
       say('Copied.');
     } catch {
       say('The browser would not copy it; print it or save the CSV.');
@@ -112,7 +112,7 @@ export default function ShopBench() {
             <TableBody>
               {list.lines.map((line) => {
                 const product = findProduct(line.productId, garden.products);
-                const amount = (value: number) => productAmount(product, value, shown);
+                const amount = (value: number) => productAmount(product, value, unitFormat);
                 const { plan: how } = line;
                 return (
                   <TableRow key={line.productId}>
@@ -125,7 +125,7 @@ export default function ShopBench() {
                       ) : how.kind === 'no-packs' ? (
                         `${amount(line.toBuy)}, loose or in any pack`
                       ) : (
-                        <strong>{packsWords(line, packs, garden.products, shown)}</strong>
+                        <strong>{packsWords(line, packs, garden.products, unitFormat)}</strong>
                       )}
                     </TableCell>
                     <TableCell align="right">
@@ -177,7 +177,7 @@ export default function ShopBench() {
             onClick={() =>
               download(
                 `shopping-${clock.now().slice(0, 10)}.csv`,
-                listAsCsv(list, packs, garden.products, shown),
+                listAsCsv(list, packs, garden.products, unitFormat),
                 'text/csv',
               )
             }

@@ -8,12 +8,12 @@ import { FormDialog } from '../../../ui/EntryDialogs.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { useBags, useGarden, useMoney } from '../../../store/index.ts';
 
-const ON: readonly { readonly id: EntryOf<'spent'>['on']; readonly words: string }[] = [
-  { id: 'seed', words: 'Seed' },
-  { id: 'plants', words: 'Plants' },
-  { id: 'current', words: 'Current' },
-  { id: 'water', words: 'Water' },
-  { id: 'other', words: 'Something else' },
+const ON: readonly { readonly id: EntryOf<'spent'>['on']; readonly label: string }[] = [
+  { id: 'seed', label: 'Seed' },
+  { id: 'plants', label: 'Plants' },
+  { id: 'current', label: 'Current' },
+  { id: 'water', label: 'Water' },
+  { id: 'other', label: 'Something else' },
 ];
 
 const number = (text: string) => Number(text.replace(',', '.'));

@@ -2,7 +2,7 @@ import type { Product } from '@rundel/core/records';
 import type { ShoppingLine, ShoppingList } from '@rundel/core/stock';
 import Papa from 'papaparse';
 import { productAmount, productName } from '../../../text/product-text.ts';
-import type { Money, Shown } from '../../../store/index.ts';
+import type { Money, UnitFormat } from '../../../store/index.ts';
 import { findProduct } from '@rundel/core/products';
 
 /** What a pack is called in a list: its own name, or its amount. */
@@ -18,14 +18,14 @@ export function packsWords(
   line: ShoppingLine,
   packs: readonly NamedPack[],
   products: readonly Product[],
-  shown: Shown,
+  unitFormat: UnitFormat,
 ): string {
   if (line.plan.kind !== 'packs' && line.plan.kind !== 'unpriced') return '';
   const product = findProduct(line.productId, products);
   return line.plan.cover.packs
     .map(({ id, count }) => {
       const pack = packs.find((p) => p.id === id);
-      const size = pack ? productAmount(product, pack.amount, shown) : '?';
+      const size = pack ? productAmount(product, pack.amount, unitFormat) : '?';
       return `${count} × ${pack?.name ? `${pack.name}, ${size}` : size}`;
     })
     .join(', ');
@@ -36,15 +36,15 @@ export function listAsText(
   list: ShoppingList,
   packs: readonly NamedPack[],
   products: readonly Product[],
-  shown: Shown,
+  unitFormat: UnitFormat,
   money: Money,
 ): string {
   const lines = list.lines
     .filter((line) => line.plan.kind !== 'enough')
     .map((line) => {
       const product = findProduct(line.productId, products);
-      const what = `${productName(line.productId, products)}: ${productAmount(product, line.toBuy, shown)}`;
-      const how = packsWords(line, packs, products, shown);
+      const what = `${productName(line.productId, products)}: ${productAmount(product, line.toBuy, unitFormat)}`;
+      const how = packsWords(line, packs, products, unitFormat);
       const price =
         line.plan.kind === 'packs' ? `, ${money.show(line.plan.cover.price)}` : ', price not known';
       return how === '' ? `${what} (by the amount)` : `${what} → ${how}${price}`;
@@ -59,7 +59,7 @@ export function listAsCsv(
   list: ShoppingList,
   packs: readonly NamedPack[],
   products: readonly Product[],
-  shown: Shown,
+  unitFormat: UnitFormat,
 ): string {
   return Papa.unparse(
     list.lines.map((line) => {
@@ -70,7 +70,7 @@ export function listAsCsv(
         need: round(line.need),
         from_shed: round(line.fromShed),
         to_buy: round(line.toBuy),
-        packs: packsWords(line, packs, products, shown),
+        packs: packsWords(line, packs, products, unitFormat),
         price: line.plan.kind === 'packs' ? line.plan.cover.price.toFixed(2) : '',
         left_over: cover ? round(cover.over) : '',
       };

@@ -2,9 +2,9 @@ import { Box, ButtonBase, Typography } from '@mui/material';
 import { plantingMethodOf, type PlantingOutcome } from '@rundel/core/planting';
 import { type PlantingMethodId } from '@rundel/core/records';
 import { obstacleWords, remedyWords } from '../../../text/planting-text.ts';
-import { useShown } from '../../../store/index.ts';
+import { useUnitFormat } from '../../../store/index.ts';
 
-/** Every way that bag and crop allow, as a choice of one; below them those that are closed, with what stands in the way. */
+/** Every planting method that bag and crop allow, as a choice of one; below them those that are closed, with what stands in the way. */
 export function MethodList({
   plantingMethods,
   chosenId,
@@ -14,7 +14,7 @@ export function MethodList({
   readonly chosenId: PlantingMethodId | undefined;
   onChoose(id: PlantingMethodId): void;
 }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const open = plantingMethods.flatMap((o) => (o.kind === 'planned' ? [o.plan.plantingMethodId] : []));
   const closed = plantingMethods.flatMap((o) => (o.kind === 'cannot' ? [o] : []));
   return (
@@ -43,7 +43,7 @@ export function MethodList({
               }}
             >
               <Box sx={{ fontWeight: 'fontWeightMedium' }}>{plantingMethod.name}</Box>
-              <Box sx={{ fontSize: '0.92rem', color: 'text.secondary' }}>{plantingMethod.words}</Box>
+              <Box sx={{ fontSize: '0.92rem', color: 'text.secondary' }}>{plantingMethod.description}</Box>
             </ButtonBase>
           );
         })}
@@ -59,7 +59,7 @@ export function MethodList({
               <Box component="strong" sx={{ color: 'text.primary' }}>
                 {plantingMethodOf(plantingMethodId).name}: not here.
               </Box>{' '}
-              {obstacleWords(plantingMethodId, obstacle, shown)} {remedyWords(obstacle.remedies)}
+              {obstacleWords(plantingMethodId, obstacle, unitFormat)} {remedyWords(obstacle.remedies)}
             </Box>
           ))}
         </Box>

@@ -3,7 +3,13 @@ import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
 import { plantingTaskOf } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
 import { cropOf, habitOf } from '@rundel/core/plants';
-import { planWith, STRIP_PRACTICES, plantingMethodOf, plantingMethodsFor, type OwnPlanting } from '@rundel/core/planting';
+import {
+  planWith,
+  STRIP_PRACTICES,
+  plantingMethodOf,
+  plantingMethodsFor,
+  type OwnPlanting,
+} from '@rundel/core/planting';
 import { type PlantingMethodId } from '@rundel/core/records';
 import { useMemo, useState } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
@@ -18,7 +24,7 @@ import {
 } from '../../../ui/planting-form.ts';
 import { PlantingFields } from '../../../ui/PlantingFields.tsx';
 import { Select } from '../../../ui/Select.tsx';
-import { useBags, useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { useBags, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { NoBags } from '../NoBags.tsx';
 import { PlanFigures } from '../bags-and-mix/PlanFigures.tsx';
 import { PlantingTrial } from './PlantingTrial.tsx';
@@ -29,7 +35,7 @@ export default function PlantingBench() {
   const { bags } = useBags();
   const [bagId, setBagId] = useState<string>();
   const bag = bags.find((b) => b.container.id === bagId) ?? bags[0];
-  if (!bag) return <NoBags words="Add a bag first; then a seedling can be tried in it here." />;
+  if (!bag) return <NoBags label="Add a bag first; then a seedling can be tried in it here." />;
   return <OneBag bag={bag} bags={bags} onBag={setBagId} />;
 }
 
@@ -43,38 +49,40 @@ function OneBag({
   onBag(id: string): void;
 }) {
   const { garden, clock, saveSettings } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const { units, depthPracticeId } = garden.settings;
   const today = dayOf(clock.now());
   const schema = useMemo(() => plantingFormSchema(units, today), [today, units]);
   const form = useForm<PlantingFormValues, unknown, z.output<typeof schema>>({
     resolver: zodResolver(schema),
-    defaultValues: { ...emptyPlantingForm(today, depthPracticeId), stem: shown.show(300, 'height') },
+    defaultValues: { ...emptyPlantingForm(today, depthPracticeId), stem: unitFormat.show(300, 'height') },
     mode: 'onChange',
   });
   const values = useWatch({ control: form.control }) as PlantingFormValues;
   const planting = useMemo(() => schema.safeParse(values).data, [schema, values]);
   const [plantingMethodId, setPlantingMethod] = useState<PlantingMethodId>();
   const [own, setOwn] = useState<OwnPlanting>({});
-  const stripPractice = STRIP_PRACTICES.find((s) => s.id === garden.settings.stripPracticeId) ?? STRIP_PRACTICES[0];
+  const stripPractice =
+    STRIP_PRACTICES.find((s) => s.id === garden.settings.stripPracticeId) ?? STRIP_PRACTICES[0];
   const crop = cropOf(values.cropId);
   const habit = habitOf(values.cropId, values.habitId);
   const task = useMemo(
     () =>
       planting &&
       plantingTaskOf(
-        bag.body,
+        bag.properties,
         bag.container.stations.length,
         planting.practiceId ?? depthPracticeId,
         crop,
         habit,
         planting.seedling,
       ),
-    [bag.body, bag.container.stations.length, crop, depthPracticeId, habit, planting],
+    [bag.properties, bag.container.stations.length, crop, depthPracticeId, habit, planting],
   );
   const plantingMethods = useMemo(() => (task ? plantingMethodsFor(task) : []), [task]);
   const best = plantingMethods[0];
-  const chosenId = plantingMethodId ?? (best?.kind === 'planned' ? best.plan.plantingMethodId : best?.plantingMethodId);
+  const chosenId =
+    plantingMethodId ?? (best?.kind === 'planned' ? best.plan.plantingMethodId : best?.plantingMethodId);
   const result = task && chosenId ? planWith(plantingMethodOf(chosenId), task, own) : undefined;
   const hasRoom = bag.occupants.length < bag.container.stations.length;
   const choose = (id: PlantingMethodId) => {
@@ -106,9 +114,9 @@ function OneBag({
           <Select
             label="When leaves come off"
             value={stripPractice.id}
-            options={STRIP_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
+            options={STRIP_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
             onChange={(id) => void saveSettings({ ...garden.settings, stripPracticeId: id })}
-            help={stripPractice.words}
+            help={stripPractice.description}
           />
         )}
         <MethodList plantingMethods={plantingMethods} chosenId={chosenId} onChoose={choose} />
@@ -117,7 +125,7 @@ function OneBag({
         <Box>
           <Typography sx={{ display: 'none', '@media print': { display: 'block' } }}>
             {titleOf(bag)}: {crop.name.toLowerCase()}, {habit.name.toLowerCase()},{' '}
-            {shown.show(planting.seedling.stemMillimetres, 'height')} tall.
+            {unitFormat.show(planting.seedling.stemMillimetres, 'height')} tall.
           </Typography>
           <PlantingTrial
             bag={bag}

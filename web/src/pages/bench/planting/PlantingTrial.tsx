@@ -10,7 +10,7 @@ import {
   type Scene,
   type SectionHandle,
 } from '../../../section/index.ts';
-import { useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 
 /** The seedling in the bag, in section: what was worked out, and the lines to drag. */
 export function PlantingTrial({
@@ -29,25 +29,25 @@ export function PlantingTrial({
   onOwn(patch: OwnPlanting): void;
 }) {
   const { clock, garden } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [isLoose, setLoose] = useState(false);
   const now = clock.now();
   const stations = bag.container.stations.map((s) => s.id);
   const bare = sceneOf(
     { ...bag.container, support: { kind: 'none', heightMillimetres: 0 } },
-    bag.body,
+    bag.properties,
     stations.map((id, i) => imaginedOccupant({ ...planting, plantedOn: undefined }, id, i, now)),
     undefined,
     now,
     garden.settings,
   );
   const settled =
-    outcome.kind === 'planned' ? withPlan(bare, outcome.plan, bag.body) : { ...bare, plants: [] };
+    outcome.kind === 'planned' ? withPlan(bare, outcome.plan, bag.properties) : { ...bare, plants: [] };
   const scene =
     isLoose && outcome.kind === 'planned' ? raised(settled, outcome.plan.sinksMillimetres) : settled;
   const handles = isLoose
     ? []
-    : handlesFor(task, outcome, own, settled, onOwn, (mm) => shown.show(mm, 'depth'));
+    : handlesFor(task, outcome, own, settled, onOwn, (mm) => unitFormat.show(mm, 'depth'));
   return (
     <Box>
       <Box
@@ -62,7 +62,7 @@ export function PlantingTrial({
       >
         <BagSection
           scene={scene}
-          shown={shown}
+          unitFormat={unitFormat}
           width={520}
           height={400}
           title="The seedling in the bag, in section"
@@ -98,7 +98,7 @@ export function PlantingTrial({
   );
 }
 
-/** The same bag as it stands before the first drink: fresh mix not settled yet, up to the rim at most. */
+/** The same bag as it stands before the first watering: fresh mix not settled yet, up to the rim at most. */
 function raised(scene: Scene, sinksMillimetres: number): Scene {
   const by = Math.min(sinksMillimetres, scene.heightMillimetres - scene.mixTop);
   return {
@@ -121,7 +121,10 @@ function handlesFor(
   if (outcome.kind !== 'planned') return [];
   const { plan } = outcome;
   const handles: SectionHandle[] = [];
-  const canBury = plan.plantingMethodId === 'upright' || plan.plantingMethodId === 'low-start' || plan.plantingMethodId === 'ring';
+  const canBury =
+    plan.plantingMethodId === 'upright' ||
+    plan.plantingMethodId === 'low-start' ||
+    plan.plantingMethodId === 'ring';
   if (canBury && crop.depth === 'stem-roots') {
     const surface = plan.levelMillimetres;
     const low = Math.max(seedling.ballMillimetres, surface - seedling.stemMillimetres);

@@ -8,7 +8,7 @@ import { BagChooser } from '../../../ui/BagChooser.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { reachingWords } from '../../../text/planting-text.ts';
 import { Select } from '../../../ui/Select.tsx';
-import { useBags, useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { useBags, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { NoBags } from '../NoBags.tsx';
 import { heldPlants, outgrownOf, rankedFor, stringCanopy, topFor } from './support-cases.ts';
@@ -20,7 +20,7 @@ export default function SupportBench() {
   const { garden, live, clock, saveRecords, saveSettings } = useGarden();
   const { bags: all } = useBags();
   const { stocks } = useSupplies();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const { settings } = garden;
   const bags = useMemo(() => all.filter((b) => b.occupants.length > 0), [all]);
   const [ids, setIds] = useState<readonly string[]>();
@@ -49,7 +49,7 @@ export default function SupportBench() {
   );
   const needs = useMemo(() => supportNeeds(held, tail, stock), [held, stock, tail]);
   if (bags.length === 0)
-    return <NoBags words="A support is chosen for a plant: add a bag with something planted in it." />;
+    return <NoBags label="A support is chosen for a plant: add a bag with something planted in it." />;
   const focused = chosen.find((b) => b.container.id === openId) ?? chosen[0];
   const use = async (pairs: readonly (readonly [Bag, RankedSupport])[]) => {
     const now = clock.now();
@@ -136,7 +136,7 @@ export default function SupportBench() {
                     <Box component="span" sx={{ display: 'block', fontSize: '0.92rem' }}>
                       {support.name}
                       {bag.container.support.heightMillimetres > 0 &&
-                        `, ${shown.show(bag.container.support.heightMillimetres, 'height')} above the ground`}
+                        `, ${unitFormat.show(bag.container.support.heightMillimetres, 'height')} above the ground`}
                       {grown &&
                         `. Outgrown ${reachingWords(grown.when, grown.plantedOn, dayOf(clock.now()))}.`}
                     </Box>
@@ -175,18 +175,19 @@ export default function SupportBench() {
           label="A string holds the foot"
           value={tail}
           options={[
-            { id: 'loop', words: 'in a loose loop at the base' },
-            { id: 'under-ball', words: 'knotted under the ball' },
+            { id: 'loop', label: 'in a loose loop at the base' },
+            { id: 'under-ball', label: 'knotted under the ball' },
           ]}
           onChange={(id) => void saveSettings({ ...settings, stringTail: id })}
         />
         <Select
           label="Supports go on"
           value={settings.supportPracticeId ?? SUPPORT_PRACTICES[0].id}
-          options={SUPPORT_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
+          options={SUPPORT_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
           onChange={(id) => void saveSettings({ ...settings, supportPracticeId: id })}
           help={
-            SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId)?.words ?? SUPPORT_PRACTICES[0].words
+            SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId)?.description ??
+            SUPPORT_PRACTICES[0].description
           }
         />
       </SupportNeeds>

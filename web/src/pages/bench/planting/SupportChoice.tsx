@@ -5,7 +5,7 @@ import { titleOf } from '../../../text/bag-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { reasonWords } from '../../../text/support-text.ts';
 import { BagSection, sceneOf } from '../../../section/index.ts';
-import { useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { topFor } from './support-cases.ts';
 
 /** The supports for one bag's plants, the fittest first, each with its reasons and drawn to scale when it is tried. */
@@ -19,7 +19,7 @@ export function SupportChoice({
   onUse(support: RankedSupport): void;
 }) {
   const { clock, garden, live } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [triedId, setTried] = useState(bag.container.support.kind);
   const tried = ranked.find((r) => r.kind.id === triedId);
   const scene = useMemo(
@@ -29,7 +29,7 @@ export function SupportChoice({
           ...bag.container,
           support: { kind: triedId, heightMillimetres: tried ? topFor(bag, tried) : 0 },
         },
-        bag.body,
+        bag.properties,
         bag.occupants,
         undefined,
         clock.now(),
@@ -40,13 +40,13 @@ export function SupportChoice({
   );
   const open = ranked.filter((r) => r.fit !== 'cannot');
   const closed = ranked.filter((r) => r.fit === 'cannot');
-  const reasons = (r: RankedSupport) => r.reasons.map((reason) => reasonWords(reason, shown)).join('; ');
+  const reasons = (r: RankedSupport) => r.reasons.map((reason) => reasonWords(reason, unitFormat)).join('; ');
   return (
     <Panel title={titleOf(bag)}>
       <Box sx={{ height: 380 }}>
         <BagSection
           scene={scene}
-          shown={shown}
+          unitFormat={unitFormat}
           width={480}
           height={380}
           title={`${titleOf(bag)} with ${tried?.kind.name.toLowerCase() ?? 'its support'}, in section`}
@@ -89,7 +89,7 @@ export function SupportChoice({
               {isTried && (
                 <Box sx={{ paddingInline: 1, paddingBlockEnd: 1 }}>
                   <Typography variant="body2">
-                    {r.kind.words} {r.kind.practice ?? ''}
+                    {r.kind.description} {r.kind.practice ?? ''}
                   </Typography>
                   {!isUsed && (
                     <Button variant="contained" onClick={() => onUse(r)} sx={{ marginBlockStart: 1 }}>

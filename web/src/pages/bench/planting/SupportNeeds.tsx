@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { Caution } from '../../../ui/Caution.tsx';
 import { productAmount, productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
-import { useGarden, useShown } from '../../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../../store/index.ts';
 
 /** String, canes, ties, caps and cages for all chosen bags together: what the shed has, and what is to buy. */
 export function SupportNeeds({
@@ -20,10 +20,11 @@ export function SupportNeeds({
   readonly children: ReactNode;
 }) {
   const { garden } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const load = wireLoad(canopySquareMetres);
   const hasCanes = needs.some((n) => n.productId.startsWith('cane'));
-  const amount = (productId: string, value: number) => productAmount(findProduct(productId, garden.products), value, shown);
+  const amount = (productId: string, value: number) =>
+    productAmount(findProduct(productId, garden.products), value, unitFormat);
   return (
     <Panel title="What that takes">
       <Box
@@ -57,7 +58,7 @@ export function SupportNeeds({
                     {productName(need.productId, garden.products)}
                     {need.lengthMillimetres !== undefined && (
                       <Box component="span" sx={{ color: 'text.secondary' }}>
-                        , the longest {shown.show(need.lengthMillimetres, 'height')}
+                        , the longest {unitFormat.show(need.lengthMillimetres, 'height')}
                       </Box>
                     )}
                   </TableCell>
@@ -79,9 +80,9 @@ export function SupportNeeds({
       )}
       {load.kilograms > 0 && (
         <Caution>
-          At the peak of the crop the strings carry about {shown.show(load.kilograms, 'weight')}; with wet
-          leaves and wind, reckon with {shown.show(load.withMargin, 'weight')}. Whether wire and house bear
-          that is for someone who knows the house to say.
+          At the peak of the crop the strings carry about {unitFormat.show(load.kilograms, 'weight')}; with
+          wet leaves and wind, reckon with {unitFormat.show(load.withMargin, 'weight')}. Whether wire and
+          house bear that is for someone who knows the house to say.
         </Caution>
       )}
       {needs.length > 0 && (

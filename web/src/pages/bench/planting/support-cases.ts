@@ -1,4 +1,4 @@
-import { growthOf, plantingOf, type BagBody } from '@rundel/core/garden-state';
+import { growthOf, plantingOf, type BagProperties } from '@rundel/core/garden-state';
 import {
   type Occupant,
   daysToReach,
@@ -37,8 +37,8 @@ export function supportsInShed(stock: ReadonlyMap<string, number>): readonly Sup
 }
 
 /** Top of the mix above the ground, mm. */
-export function mixTopOf(body: BagBody): number {
-  return body.fill.mixMillimetres + (body.real.under?.heightMillimetres ?? 0);
+export function mixTopOf(properties: BagProperties): number {
+  return properties.fill.mixMillimetres + (properties.real.under?.heightMillimetres ?? 0);
 }
 
 /** The supports for a bag's plants, ranked. */
@@ -49,15 +49,15 @@ export function rankedFor(
   settings: Settings,
   stock: ReadonlyMap<string, number>,
 ): readonly RankedSupport[] {
-  const { belief } = growthOf(occupant, bag.body, live, settings);
+  const { belief } = growthOf(occupant, bag.properties, live, settings);
   return rankSupports({
     height: heightOn(belief, GROWN_DAYS),
     grows: occupant.habit.id === 'tall' || occupant.habit.id === 'climbing' ? 'leader' : 'bush',
-    holdsCane: bag.body.kind.holdsCane,
-    liesFlat: bag.body.kind.isClosed,
-    hasOwnFrame: bag.body.kind.id === 'reservoir',
+    holdsCane: bag.properties.kind.holdsCane,
+    liesFlat: bag.properties.kind.isClosed,
+    hasOwnFrame: bag.properties.kind.id === 'reservoir',
     wireMillimetres: bag.place?.wireMillimetres,
-    mixTopMillimetres: mixTopOf(bag.body),
+    mixTopMillimetres: mixTopOf(bag.properties),
     inShed: supportsInShed(stock),
   });
 }
@@ -67,7 +67,7 @@ export function topFor(bag: Bag, ranked: RankedSupport): number {
   const { kind, heightMillimetres } = bag.container.support;
   if (kind === ranked.kind.id && heightMillimetres > 0) return heightMillimetres;
   if (ranked.kind.id === 'none') return 0;
-  return Math.round((mixTopOf(bag.body) + ranked.holdsMillimetres) / 10) * 10;
+  return Math.round((mixTopOf(bag.properties) + ranked.holdsMillimetres) / 10) * 10;
 }
 
 /** A bag's plants as what is to be held up by the support that the bag has. */
@@ -77,9 +77,9 @@ export function heldPlants(bag: Bag, settings: Settings): readonly HeldPlant[] {
   return bag.occupants.slice(0, perBag ? 1 : undefined).map((occupant) => ({
     kindId: kind,
     topMillimetres: heightMillimetres,
-    mixTopMillimetres: mixTopOf(bag.body),
+    mixTopMillimetres: mixTopOf(bag.properties),
     leaders: occupant.plant.leaders ?? 1,
-    buriedMillimetres: plantingOf(occupant, bag.body, settings.depthPracticeId)?.buriedMillimetres ?? 0,
+    buriedMillimetres: plantingOf(occupant, bag.properties, settings.depthPracticeId)?.buriedMillimetres ?? 0,
     ballMillimetres: occupant.planted.seedling.ballMillimetres,
   }));
 }
@@ -93,8 +93,8 @@ export function outgrownOf(
   const { kind, heightMillimetres } = bag.container.support;
   const [occupant] = bag.occupants;
   if (!occupant || supportOf(kind).footing === 'nowhere') return undefined;
-  const { belief } = growthOf(occupant, bag.body, live, settings);
-  const above = Math.max(1, heightMillimetres - mixTopOf(bag.body));
+  const { belief } = growthOf(occupant, bag.properties, live, settings);
+  const above = Math.max(1, heightMillimetres - mixTopOf(bag.properties));
   return { when: daysToReach(belief, above), plantedOn: occupant.plantedOn };
 }
 

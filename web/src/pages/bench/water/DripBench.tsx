@@ -10,7 +10,7 @@ import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { titleOf } from '../../../text/bag-text.ts';
 import { dripWords } from '../../../text/water-text.ts';
-import { useBags, useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { useBags, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { DripWeeks } from './DripWeeks.tsx';
 import { NoBags } from '../NoBags.tsx';
 import { dripFormOf, readDripForm, WEEKDAYS, type DripForm } from './drip-form.ts';
@@ -27,7 +27,7 @@ export default function DripBench() {
   );
   const byId = (id: string | null | undefined) => planted.find((b) => b.container.id === id);
   const bag = byId(fields.get('bag')) ?? byId(usualId) ?? planted[0];
-  if (!bag) return <NoBags words="Nothing is planted yet, so nothing has to drip." />;
+  if (!bag) return <NoBags label="Nothing is planted yet, so nothing has to drip." />;
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Box sx={{ maxWidth: 420 }}>
@@ -35,7 +35,7 @@ export default function DripBench() {
           label="Which bag"
           value={bag.container.id}
           onChange={(id) => change({ bag: id })}
-          options={planted.map((b) => ({ id: b.container.id, words: titleOf(b) }))}
+          options={planted.map((b) => ({ id: b.container.id, label: titleOf(b) }))}
         />
       </Box>
       <OneDrip key={bag.container.id} bag={bag} />
@@ -44,14 +44,14 @@ export default function DripBench() {
 }
 
 /** What a bag's timer is set to on a day, if it has one. */
-function settingNow({ body, container }: Bag, live: readonly Entry[], today: string) {
-  return dripOn(dripsOf(container.id, live, body.assumed.dripLoss), today)?.setting;
+function settingNow({ properties, container }: Bag, live: readonly Entry[], today: string) {
+  return dripOn(dripsOf(container.id, live, properties.assumed.dripLoss), today)?.setting;
 }
 
 function OneDrip({ bag }: { readonly bag: Bag }) {
   const { clock, live, record } = useGarden();
-  const shown = useShown();
-  const { container, water, body } = bag;
+  const unitFormat = useUnitFormat();
+  const { container, water, properties } = bag;
   const today = dayOf(clock.now());
   const now = useMemo(() => settingNow(bag, live, today), [bag, live, today]);
   const [form, setForm] = useState<DripForm>(() => dripFormOf(now));
@@ -63,7 +63,7 @@ function OneDrip({ bag }: { readonly bag: Bag }) {
   const wanted = ahead.reduce((sum, day) => sum + day.litres, 0) / Math.max(1, ahead.length);
   const proposal =
     setting && ahead.length > 0
-      ? proposeDrip(wanted, body.availableLitres, { ...setting, loss: body.assumed.dripLoss })
+      ? proposeDrip(wanted, properties.availableLitres, { ...setting, loss: properties.assumed.dripLoss })
       : undefined;
   const write = (chosen: typeof setting, words: string) =>
     record(
@@ -82,7 +82,7 @@ function OneDrip({ bag }: { readonly bag: Bag }) {
     <>
       <Panel title="The setting">
         <Typography sx={{ marginBlockEnd: 2 }}>
-          {now ? `It is set to ${dripWords(now, shown)}.` : 'This bag has no drip yet.'}
+          {now ? `It is set to ${dripWords(now, unitFormat)}.` : 'This bag has no drip yet.'}
         </Typography>
         <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr 1fr', md: 'repeat(4, 1fr)' } }}>
           <Number
@@ -134,11 +134,11 @@ function OneDrip({ bag }: { readonly bag: Bag }) {
         </Box>
         {setting && (
           <Typography sx={{ marginBlockEnd: 1.5 }}>
-            That gives <strong>{shown.show(litresADay(setting), 'water')}</strong> on a day that it runs;{' '}
+            That gives <strong>{unitFormat.show(litresADay(setting), 'water')}</strong> on a day that it runs;{' '}
             {ahead.length > 0 && (
               <>
-                the bag will use about <strong>{shown.show(wanted, 'water')}</strong> a day in the week to
-                come.
+                the bag will use about <strong>{unitFormat.show(wanted, 'water')}</strong> a day in the week
+                to come.
               </>
             )}
           </Typography>
@@ -146,8 +146,8 @@ function OneDrip({ bag }: { readonly bag: Bag }) {
         {setting && ahead.length > 0 && (
           <Typography sx={{ marginBlockEnd: 1.5 }} aria-live="polite">
             {proposal
-              ? `I would set ${proposal.minutes} min ${proposal.timesADay === 1 ? 'once' : `${proposal.timesADay} times`} a day: ${shown.show(proposal.litresADay, 'water')}, in runs that the mix can take up. A look at each round is still wanted: drippers clog, and no timer feels the mix.`
-              : 'These drippers cannot bring it in four runs of half an hour: more of them, or larger ones, and a drink by hand meanwhile.'}
+              ? `I would set ${proposal.minutes} min ${proposal.timesADay === 1 ? 'once' : `${proposal.timesADay} times`} a day: ${unitFormat.show(proposal.litresADay, 'water')}, in runs that the mix can take up. A check at each round is still wanted: drippers clog, and no timer feels the mix.`
+              : 'These drippers cannot bring it in four runs of half an hour: more of them, or larger ones, and water by hand meanwhile.'}
           </Typography>
         )}
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>

@@ -1,6 +1,6 @@
 import { Box, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { shortDay } from '../../../text/text.ts';
-import { useShown } from '../../../store/index.ts';
+import { useUnitFormat } from '../../../store/index.ts';
 import { dripWeeks } from './drip-form.ts';
 
 /** What the bag used and the drip brought, week by week: a bar for each, and the numbers beside it. */
@@ -11,7 +11,7 @@ export function DripWeeks({
   readonly days: readonly { readonly day: string; readonly litres: number; readonly dripLitres: number }[];
   readonly today: string;
 }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const weeks = dripWeeks(days, today);
   const most = Math.max(1, ...weeks.map((week) => Math.max(week.useLitres, week.dripLitres)));
   const last = weeks.at(-1);
@@ -50,8 +50,10 @@ export function DripWeeks({
                     ? `, ${week.days} ${week.days === 1 ? 'day' : 'days'}`
                     : ''}
               </TableCell>
-              <TableCell>{shown.show(week.useLitres, 'water')}</TableCell>
-              <TableCell>{week.dripLitres > 0 ? shown.show(week.dripLitres, 'water') : 'none'}</TableCell>
+              <TableCell>{unitFormat.show(week.useLitres, 'water')}</TableCell>
+              <TableCell>
+                {week.dripLitres > 0 ? unitFormat.show(week.dripLitres, 'water') : 'none'}
+              </TableCell>
               <TableCell aria-hidden>
                 <Bar share={week.useLitres / most} colour="var(--leaf)" isFaint={week.isAhead} />
                 <Bar share={week.dripLitres / most} colour="var(--water-4)" isFaint={week.isAhead} />

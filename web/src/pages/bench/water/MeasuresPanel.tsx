@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { AmountField } from '../../../ui/AmountField.tsx';
 import { readAmount } from '../../../text/amount-text.ts';
 import { FormDialog } from '../../../ui/EntryDialogs.tsx';
-import { measuresInUse, newId, useGarden, useShown } from '../../../store/index.ts';
+import { measuresInUse, newId, useGarden, useUnitFormat } from '../../../store/index.ts';
 
 const KINDS: Record<MeasureKind, { readonly name: string; readonly how: string }> = {
   can: { name: 'Can', how: 'What it holds when you call it full.' },
@@ -49,17 +49,17 @@ const TESTED: Partial<
   },
 };
 
-/** The grower's own measures; drinks are proposed in the one that is chosen. */
+/** The grower's own measures; waterings are proposed in the one that is chosen. */
 export default function MeasuresPanel() {
   const { garden, bin, saveSettings } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [editing, setEditing] = useState<Measure | 'new'>();
   const measures = measuresInUse(garden);
   const pourable = measures.filter((m) => m.kind !== 'handful');
   return (
     <Box>
       {measures.length === 0 && (
-        <Typography sx={{ marginBlockEnd: 1 }}>None yet: drinks are proposed in plain litres.</Typography>
+        <Typography sx={{ marginBlockEnd: 1 }}>None yet: waterings are proposed in plain litres.</Typography>
       )}
       <Box component="ul" sx={{ listStyle: 'none', padding: 0, margin: 0 }}>
         {measures.map((measure) => (
@@ -79,8 +79,8 @@ export default function MeasuresPanel() {
               {measure.kind === 'handful'
                 ? `${(measure.litres / UNITS.tablespoon.factor).toFixed(1)} tablespoons`
                 : measure.kind === 'dripper'
-                  ? `${shown.show(measure.litres * 60, 'water')} an hour`
-                  : `${shown.show(measure.litres, 'water')}${measure.kind === 'hose' ? ' a second' : ''}`}
+                  ? `${unitFormat.show(measure.litres * 60, 'water')} an hour`
+                  : `${unitFormat.show(measure.litres, 'water')}${measure.kind === 'hose' ? ' a second' : ''}`}
             </Box>
             <IconButton
               aria-label={`Change ${measure.name}`}
@@ -106,7 +106,7 @@ export default function MeasuresPanel() {
         {pourable.length > 0 && (
           <TextField
             select
-            label="Propose drinks in"
+            label="Propose waterings in"
             value={
               pourable.some((m) => m.id === garden.settings.wateringMeasureId)
                 ? garden.settings.wateringMeasureId
@@ -135,11 +135,13 @@ export default function MeasuresPanel() {
 
 function MeasureDialog({ measure, onClose }: { readonly measure: Measure | undefined; onClose(): void }) {
   const { clock, saveRecords } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [kind, setKind] = useState<MeasureKind>(measure?.kind ?? 'can');
   const [name, setName] = useState(measure?.name ?? '');
   const [amount, setAmount] = useState(
-    measure && !TESTED[measure.kind] && measure.kind !== 'handful' ? shown.show(measure.litres, 'water') : '',
+    measure && !TESTED[measure.kind] && measure.kind !== 'handful'
+      ? unitFormat.show(measure.litres, 'water')
+      : '',
   );
   const [second, setSecond] = useState(
     measure?.kind === 'handful'
@@ -157,12 +159,12 @@ function MeasureDialog({ measure, onClose }: { readonly measure: Measure | undef
       if (!(number >= 0.2 && number <= 40)) return setProblems({ second: 'From 0.2 to 40 tablespoons.' });
       litres = number * UNITS.tablespoon.factor;
     } else {
-      const read = readAmount(amount, { purpose: 'water', system: shown.system, low: 0.005, high: 100 });
+      const read = readAmount(amount, { purpose: 'water', system: unitFormat.system, low: 0.005, high: 100 });
       if (read.kind !== 'given')
         return setProblems({ amount: read.kind === 'refused' ? read.problem : 'Please give an amount.' });
       const test = TESTED[kind];
       if (test && !(number >= test.low && number <= test.high)) return setProblems({ second: test.problem });
-      litres = test ? test.rate(read.inner, number) : read.inner;
+      litres = test ? test.rate(read.siValue, number) : read.siValue;
     }
     const now = clock.now();
     const after: Measure = {
@@ -183,7 +185,7 @@ function MeasureDialog({ measure, onClose }: { readonly measure: Measure | undef
       isOpen
       onClose={onClose}
       onSubmit={() => void submit()}
-      submitLabel="Keep it"
+      submitLabel="Save"
     >
       <TextField
         select

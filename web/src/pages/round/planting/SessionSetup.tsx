@@ -10,7 +10,7 @@ import { FormProvider, useForm } from 'react-hook-form';
 import { Link, useSearchParams } from 'react-router';
 import type * as z from '@rundel/core/schema';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
-import { NightWords } from '../../../ui/NightWords.tsx';
+import { ColdNightNotice } from '../../../ui/ColdNightNotice.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import {
   emptyPlantingForm,
@@ -21,7 +21,7 @@ import {
 import { obstacleWords, remedyWords } from '../../../text/planting-text.ts';
 import { PlantingFields } from '../../../ui/PlantingFields.tsx';
 import { Select } from '../../../ui/Select.tsx';
-import { useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { itemFor, type PlantingSession, type SessionItem } from './session.ts';
 
 /** Before planting: which seedlings go into which bags, and in which order the work is done. */
@@ -35,7 +35,7 @@ export function SessionSetup({
   onKeep(session: PlantingSession): void;
 }) {
   const { garden, clock, saveSettings } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const [params] = useSearchParams();
   const { settings } = garden;
   const today = dayOf(clock.now());
@@ -66,7 +66,7 @@ export function SessionSetup({
       found.flatMap(({ bag, fit }) =>
         fit.kind === 'cannot' && fit.outcome.kind === 'cannot'
           ? [
-              `Bag ${bag.container.label} is left out. ${obstacleWords(fit.outcome.plantingMethodId, fit.outcome.obstacle, shown)} ${remedyWords(fit.outcome.obstacle.remedies)}`,
+              `Bag ${bag.container.label} is left out. ${obstacleWords(fit.outcome.plantingMethodId, fit.outcome.obstacle, unitFormat)} ${remedyWords(fit.outcome.obstacle.remedies)}`,
             ]
           : [],
       ),
@@ -101,7 +101,7 @@ export function SessionSetup({
       }}
     >
       <Panel title="What goes where">
-        <NightWords crops={[cropOf(form.watch('cropId'))]} bags={chosen} isPlanted={false} />
+        <ColdNightNotice crops={[cropOf(form.watch('cropId'))]} bags={chosen} isPlanted={false} />
         {open.length === 0 ? (
           <Typography>Every bag with room is in the planting.</Typography>
         ) : (
@@ -157,7 +157,7 @@ export function SessionSetup({
                 >
                   <Box sx={{ flex: 1, paddingBlock: 1 }}>
                     <strong>{bag?.container.label}</strong> {item.varietyName},{' '}
-                    {shown.show(item.seedling.stemMillimetres, 'height')} tall:{' '}
+                    {unitFormat.show(item.seedling.stemMillimetres, 'height')} tall:{' '}
                     {plantingMethodOf(item.plantingMethodId).name.toLowerCase()}
                   </Box>
                   <IconButton
@@ -193,32 +193,32 @@ export function SessionSetup({
               label="The mix is"
               value={isMoistened ? 'moist' : 'dry'}
               options={[
-                { id: 'moist', words: 'moistened before filling' },
-                { id: 'dry', words: 'filled in dry, and flooded' },
+                { id: 'moist', label: 'moistened before filling' },
+                { id: 'dry', label: 'filled in dry, and flooded' },
               ]}
               onChange={(id) => setMoistened(id === 'moist')}
-              help="Dry mix gets twice the first drink."
+              help="Dry mix gets twice the first watering."
             />
             <Select
               label="Order of the work"
               value={order.id}
-              options={ORDER_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
+              options={ORDER_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
               onChange={(id) => change({ orderPracticeId: id })}
-              help={order.words}
+              help={order.description}
             />
             <Select
               label="Leaves come off"
               value={strip.id}
-              options={STRIP_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
+              options={STRIP_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
               onChange={(id) => change({ stripPracticeId: id })}
-              help={strip.words}
+              help={strip.description}
             />
             <Select
               label="Supports go on"
               value={support.id}
-              options={SUPPORT_PRACTICES.map((s) => ({ id: s.id, words: s.name }))}
+              options={SUPPORT_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
               onChange={(id) => change({ supportPracticeId: id })}
-              help={support.words}
+              help={support.description}
             />
           </Box>
         </Panel>

@@ -14,7 +14,7 @@ import {
 } from '../../../text/planting-text.ts';
 import { fillsWords } from '../../../text/text.ts';
 import { BagSection, imaginedOccupant, sceneOf, withPlan } from '../../../section/index.ts';
-import { wateringMeasure, useGarden, useShown } from '../../../store/index.ts';
+import { wateringMeasure, useGarden, useUnitFormat } from '../../../store/index.ts';
 import type { SessionBagState } from './session.ts';
 
 /** The steps in working order, one open at a time; each is ticked bag by bag, or at all of them at once. */
@@ -215,20 +215,20 @@ function BagTick({
 
 function BagWords({ step, state }: { readonly step: StepId; readonly state: SessionBagState }) {
   const { garden } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const { bag, plan, item, wateringLitres } = state;
   const measure = wateringMeasure(garden);
   switch (step) {
     case 'strip':
       return stripSentence(plan.stem.stripLeaves, 'at-once');
     case 'plant':
-      return planSentence(plan, shown);
+      return planSentence(plan, unitFormat);
     case 'support': {
       const { kind, heightMillimetres } = bag.container.support;
-      return `${supportOf(kind).name}, ${shown.show(heightMillimetres, 'height')} above the ground`;
+      return `${supportOf(kind).name}, ${unitFormat.show(heightMillimetres, 'height')} above the ground`;
     }
     case 'watering':
-      return `${shown.show(wateringLitres, 'water')}, about ${fillsWords(inMeasure(wateringLitres, measure).count, measure)}, close to the stem`;
+      return `${unitFormat.show(wateringLitres, 'water')}, about ${fillsWords(inMeasure(wateringLitres, measure).count, measure)}, close to the stem`;
     case 'soak':
       return item.plantingMethodId === 'net-cup' ? 'Rinse the roots bare.' : '';
     default:
@@ -238,20 +238,20 @@ function BagWords({ step, state }: { readonly step: StepId; readonly state: Sess
 
 function PlantSection({ state: { bag, item, plan } }: { readonly state: SessionBagState }) {
   const { clock, garden } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const now = clock.now();
   const planting = { ...item, practiceId: item.practiceId, plantedOn: undefined };
   const scene = withPlan(
     sceneOf(
       bag.container,
-      bag.body,
+      bag.properties,
       bag.container.stations.map((s, i) => imaginedOccupant(planting, s.id, i, now)),
       undefined,
       now,
       garden.settings,
     ),
     plan,
-    bag.body,
+    bag.properties,
   );
   const short = { ...scene, support: { kind: 'none' as const, heightMillimetres: 0 } };
   const top = Math.max(short.heightMillimetres, ...short.plants.map((p) => p.surface + p.heightMillimetres));
@@ -259,7 +259,7 @@ function PlantSection({ state: { bag, item, plan } }: { readonly state: SessionB
     <Box sx={{ height: 300 }}>
       <BagSection
         scene={{ ...short, top }}
-        shown={shown}
+        unitFormat={unitFormat}
         height={300}
         title={`Bag ${bag.container.label} in section`}
       />

@@ -1,4 +1,4 @@
-import { bodyOf } from '@rundel/core/garden-state';
+import { propertiesOf } from '@rundel/core/garden-state';
 import { occupantsOf } from '@rundel/core/plants';
 import { type Garden, liveEntries, type Entry, type Container } from '@rundel/core/records';
 import { gannetSlip } from '@rundel/core/demo';
@@ -27,8 +27,8 @@ function bagOf(label: string, kindId: string, litres: number, stations = 1): Bag
     order: Number(label),
     ...stamps,
   };
-  const body = bodyOf(container, garden);
-  return { container, place: garden.places[0], body, occupants: [], name: 'empty', water: undefined };
+  const properties = propertiesOf(container, garden);
+  return { container, place: garden.places[0], properties, occupants: [], name: 'empty', water: undefined };
 }
 
 const bags = [bagOf('1', 'round-fabric', 57), bagOf('2', 'pillow', 50, 3)];
@@ -119,7 +119,11 @@ describe('a planting session', () => {
     const { ticks } = after(begun(), [['plant', 1]]);
     const planted = ticks[0]?.drafts ?? [];
     expect(planted).toHaveLength(3);
-    expect(planted[0]).toMatchObject({ kind: 'planted', plantingMethodId: 'trench', practiceId: 'first-leaves' });
+    expect(planted[0]).toMatchObject({
+      kind: 'planted',
+      plantingMethodId: 'trench',
+      practiceId: 'first-leaves',
+    });
     expect(ticks[0]?.changes.map((c) => c.table)).toEqual(['varieties', 'plants', 'plants', 'plants']);
   });
 
@@ -127,7 +131,10 @@ describe('a planting session', () => {
     const litres = (isMoistened: boolean) =>
       sessionState({ ...begun(), isMoistened }, bags, [], settings)[0]?.wateringLitres ?? 0;
     expect(litres(false)).toBeCloseTo(2 * litres(true), 0);
-    expect(after(begun(), [['watering', 0]]).live[0]).toMatchObject({ kind: 'watering', litres: litres(true) });
+    expect(after(begun(), [['watering', 0]]).live[0]).toMatchObject({
+      kind: 'watering',
+      litres: litres(true),
+    });
   });
 
   it('leaves out a bag that is gone', () => {

@@ -1,6 +1,12 @@
 import { plantingTaskOf } from '@rundel/core/garden-state';
 import { cropOf, habitOf, SUPPORT_PRACTICES } from '@rundel/core/plants';
-import { type Draft, type Entry, momentSchema, seedlingSchema, PLANTING_METHOD_IDS } from '@rundel/core/records';
+import {
+  type Draft,
+  type Entry,
+  momentSchema,
+  seedlingSchema,
+  PLANTING_METHOD_IDS,
+} from '@rundel/core/records';
 import {
   firstWateringLitres,
   stepsFor,
@@ -51,7 +57,9 @@ export function itemFor(
   | { readonly kind: 'fits'; readonly item: SessionItem }
   | { readonly kind: 'cannot'; readonly outcome: PlantingOutcome } {
   const task = taskOf(bag, { ...result, plantingMethodId: 'upright' }, settings);
-  const outcome = plantingMethodId ? plantingMethodOf(plantingMethodId).plan(task) : (plantingMethodsFor(task)[0] ?? plantingMethodOf('upright').plan(task));
+  const outcome = plantingMethodId
+    ? plantingMethodOf(plantingMethodId).plan(task)
+    : (plantingMethodsFor(task)[0] ?? plantingMethodOf('upright').plan(task));
   if (outcome.kind === 'cannot') return { kind: 'cannot', outcome };
   const { cropId, habitId, varietyName, plantName, seedling, practiceId } = result;
   return {
@@ -77,7 +85,7 @@ function taskOf(bag: Bag, item: ItemSeedling, settings: PlantingSettings) {
   const practiceId = item.practiceId ?? settings.depthPracticeId;
   const habit = habitOf(item.cropId, item.habitId);
   return plantingTaskOf(
-    bag.body,
+    bag.properties,
     bag.container.stations.length,
     practiceId,
     cropOf(item.cropId),
@@ -94,7 +102,7 @@ export interface SessionBagState {
   readonly steps: readonly StepId[];
   /** by step: the entries that tick it */
   readonly done: ReadonlyMap<StepId, readonly string[]>;
-  /** litres of the first drink */
+  /** litres of the first watering */
   readonly wateringLitres: number;
 }
 
@@ -141,7 +149,7 @@ export function sessionState(
     }
     const steps = stepsFor(
       {
-        isCompressed: bag.body.kind.isClosed || bag.body.real.ring !== undefined,
+        isCompressed: bag.properties.kind.isClosed || bag.properties.real.ring !== undefined,
         plantingMethodId: item.plantingMethodId,
         leavesToStrip: plan.stem.stripLeaves,
         stripPractice,
@@ -149,13 +157,15 @@ export function sessionState(
       },
       (settings.orderPracticeId as OrderPractice['id'] | undefined) ?? 'strip-first',
     );
-    const share = Math.min(1, plan.levelMillimetres / bag.body.fill.mixMillimetres);
+    const share = Math.min(1, plan.levelMillimetres / bag.properties.fill.mixMillimetres);
     const wateringLitres = firstWateringLitres(
-      bag.body.fill.mixLitres * share,
+      bag.properties.fill.mixLitres * share,
       session.isMoistened,
-      bag.body.assumed,
+      bag.properties.assumed,
     );
-    return [{ bag, item, plan, steps, done, wateringLitres: Math.max(0.1, Math.round(wateringLitres * 10) / 10) }];
+    return [
+      { bag, item, plan, steps, done, wateringLitres: Math.max(0.1, Math.round(wateringLitres * 10) / 10) },
+    ];
   });
 }
 

@@ -7,10 +7,10 @@ export function usePlantingSession(): {
   readonly session: PlantingSession | null | undefined;
   keep(session: PlantingSession | null): Promise<void>;
 } {
-  const { store, which } = useGarden();
+  const { store, gardenId } = useGarden();
   const client = useQueryClient();
   const options = queryOptions({
-    queryKey: ['planting-session', which] as const,
+    queryKey: ['planting-session', gardenId] as const,
     queryFn: async () => sessionSchema.safeParse(await store.readNote('planting')).data ?? null,
     staleTime: Infinity,
   });

@@ -16,10 +16,10 @@ import { daysBetweenOf, type AwayForm, type AwayReading } from './away-form.ts';
 import { CHANGE_NAMES } from './away-words.ts';
 
 const RISKS = [
-  { percent: 2, words: 'Next to none: 2 in 100' },
-  { percent: 5, words: 'Little: 5 in 100' },
-  { percent: 10, words: 'Some: 10 in 100' },
-  { percent: 25, words: 'A gamble: 25 in 100' },
+  { percent: 2, label: 'Next to none: 2 in 100' },
+  { percent: 5, label: 'Little: 5 in 100' },
+  { percent: 10, label: 'Some: 10 in 100' },
+  { percent: 25, label: 'A gamble: 25 in 100' },
 ] as const;
 
 /** The question: when, who helps, what can be done. */
@@ -58,9 +58,9 @@ export function AwayFields({
           value={form.riskPercent}
           onChange={(event) => onChange({ ...form, riskPercent: Number(event.target.value) })}
         >
-          {RISKS.map(({ percent, words }) => (
+          {RISKS.map(({ percent, label }) => (
             <MenuItem key={percent} value={percent}>
-              {words}
+              {label}
             </MenuItem>
           ))}
         </TextField>

@@ -98,7 +98,7 @@ export default function AwayPanel() {
         {plan && (
           <Box sx={{ opacity: state?.kind === 'working' ? 0.55 : 1 }}>
             <Box sx={{ '@media print': { display: 'none' } }}>
-              <Panel title="Who comes through">
+              <Panel title="Which bags survive">
                 <Typography sx={{ fontSize: '1.12rem', marginBlockEnd: 1.5 }} aria-live="polite">
                   {answerWords(plan, labelOf, measure.litres)}{' '}
                   {plan.minutes > 0 &&

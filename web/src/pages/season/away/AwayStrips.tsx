@@ -3,8 +3,8 @@ import type { AwayBagPlan, AwayPlan } from '@rundel/core/away';
 import { IconBucketDroplet } from '@tabler/icons-react';
 import { format } from 'date-fns';
 import { Link } from 'react-router';
-import { BagMark } from '../../../section/index.ts';
-import { useShown, type Bag } from '../../../store/index.ts';
+import { BagIcon } from '../../../section/index.ts';
+import { useUnitFormat, type Bag } from '../../../store/index.ts';
 import { changeWords, inHundred } from './away-words.ts';
 
 /** From slate (alive) to straw (dry): the five waters, by the chance of having gone dry. */
@@ -68,10 +68,10 @@ function Strip({
   readonly days: readonly string[];
   readonly columns: string;
 }) {
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const isChanged = row.changes.length > 0 || row.isHelped;
   const todo = [
-    ...row.changes.map((id) => changeWords(id, row, shown)),
+    ...row.changes.map((id) => changeWords(id, row, unitFormat)),
     ...(row.isHelped ? ['the helper waters it'] : []),
   ];
   return (
@@ -94,8 +94,8 @@ function Strip({
             backgroundColor: 'var(--surface)',
           }}
         >
-          <BagMark
-            body={bag.body}
+          <BagIcon
+            properties={bag.properties}
             water={bag.water?.estimate.share}
             plants={bag.occupants.length}
             size={36}

@@ -3,13 +3,13 @@ import type { AwayPlan } from '@rundel/core/away';
 import { inWalkingOrder } from '@rundel/core/round';
 import { useMemo } from 'react';
 import { BagElevation, sceneOf } from '../../../section/index.ts';
-import { wateringMeasure, placesInUse, useGarden, useShown, type Bag } from '../../../store/index.ts';
+import { wateringMeasure, placesInUse, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { comeWords, takesWords, visitColumns } from './away-words.ts';
 
 /** What a neighbour needs: which days, which bags in which order, how much, and how to tell that it is enough. */
 export function HelperSheet({ plan, bags }: { readonly plan: AwayPlan; readonly bags: readonly Bag[] }) {
   const { garden } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const measure = wateringMeasure(garden);
   const helped = useMemo(() => {
     const plans = new Map(plan.bags.filter((b) => b.isHelped).map((b) => [b.containerId, b]));
@@ -62,7 +62,7 @@ export function HelperSheet({ plan, bags }: { readonly plan: AwayPlan; readonly 
                 </Box>
               </TableCell>
               {columns.map(({ heading, from, to }) => {
-                const takes = takesWords(row.planned.visitLitres.slice(from, to), measure, shown);
+                const takes = takesWords(row.planned.visitLitres.slice(from, to), measure, unitFormat);
                 return (
                   <TableCell key={heading}>
                     <strong>{takes.fills}</strong>
@@ -83,7 +83,8 @@ export function HelperSheet({ plan, bags }: { readonly plan: AwayPlan; readonly 
 function SheetSection({ bag }: { readonly bag: Bag }) {
   const { clock, garden, live } = useGarden();
   const scene = useMemo(
-    () => sceneOf(bag.container, bag.body, bag.occupants, undefined, clock.now(), garden.settings, live),
+    () =>
+      sceneOf(bag.container, bag.properties, bag.occupants, undefined, clock.now(), garden.settings, live),
     [bag, clock, garden.settings, live],
   );
   const pixelsPerMillimetre = Math.min(70 / (2 * scene.halfWidest), 60 / scene.heightMillimetres);

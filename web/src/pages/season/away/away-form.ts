@@ -18,7 +18,7 @@ export const awayFormSchema = z.object({
 
 export type AwayForm = z.infer<typeof awayFormSchema>;
 
-/** The longest time away that the look into the weather is worth anything for. */
+/** The longest time away that the check into the weather is worth anything for. */
 export const LONGEST_DAYS = 21;
 
 export function usualAwayForm(today: string): AwayForm {

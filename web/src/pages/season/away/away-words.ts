@@ -3,7 +3,7 @@ import { daysBetween } from '@rundel/core/calendar';
 import { inMeasure } from '@rundel/core/units';
 import { format } from 'date-fns';
 import { fillsWords } from '../../../text/text.ts';
-import type { Shown } from '../../../store/index.ts';
+import type { UnitFormat } from '../../../store/index.ts';
 
 /** A change as a tick box says it. */
 export const CHANGE_NAMES: Record<ChangeId, string> = {
@@ -15,12 +15,12 @@ export const CHANGE_NAMES: Record<ChangeId, string> = {
 };
 
 /** A change as a thing to do for one bag. */
-export function changeWords(id: ChangeId, plan: AwayBagPlan, shown: Pick<Shown, 'show'>): string {
+export function changeWords(id: ChangeId, plan: AwayBagPlan, unitFormat: Pick<UnitFormat, 'show'>): string {
   switch (id) {
     case 'shade':
       return 'half shade, or move it where noon does not reach';
     case 'mulch':
-      return `mulch ${shown.show(75, 'depth')} deep`;
+      return `mulch ${unitFormat.show(75, 'depth')} deep`;
     case 'saucer':
       return 'stand it in a saucer, filled when you leave';
     case 'clay-pots':
@@ -113,16 +113,16 @@ export function visitColumns(
 export function takesWords(
   litres: AwayBagPlan['planned']['visitLitres'],
   measure: Parameters<typeof inMeasure>[1] & { readonly name: string },
-  shown: Pick<Shown, 'show' | 'range'>,
+  unitFormat: Pick<UnitFormat, 'show' | 'range'>,
 ): { readonly fills: string; readonly litres: string } {
   const likely = litres.map((l) => l.likely);
   const [low, high] = [Math.min(...likely), Math.max(...likely)];
   const count = (amount: number) => Math.max(0.25, inMeasure(amount, measure).count);
   const [few, many] = [count(low), count(high)];
-  const most = shown.show(Math.max(...litres.map((l) => l.high)), 'water');
+  const most = unitFormat.show(Math.max(...litres.map((l) => l.high)), 'water');
   const fills = fillsWords(many, measure);
   return {
     fills: few === many ? fills : `${fillsWords(few, { ...measure, name: '' }).trim()} to ${fills}`,
-    litres: `${shown.range(low, high, 'water')}, up to ${most}`,
+    litres: `${unitFormat.range(low, high, 'water')}, up to ${most}`,
   };
 }

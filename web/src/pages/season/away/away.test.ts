@@ -1,6 +1,6 @@
 import type { AwayBagPlan, AwayPlan } from '@rundel/core/away';
 import { describe, expect, it } from 'vitest';
-import { shownIn } from '../../../store/index.ts';
+import { unitFormatIn } from '../../../store/index.ts';
 import { daysBetweenOf, readAwayForm, usualAwayForm, type AwayForm } from './away-form.ts';
 import {
   answerWords,
@@ -125,7 +125,7 @@ describe('the answer', () => {
       takesWords(
         likely.map((l) => ({ likely: l, high: l + 1 })),
         can,
-        shownIn('metric'),
+        unitFormatIn('metric'),
       );
     expect(takes(4.6)).toEqual({ fills: '½ green can', litres: '4.6\u00a0L, up to 5.6\u00a0L' });
     expect(takes(2, 9.1)).toEqual({
@@ -136,7 +136,9 @@ describe('the answer', () => {
 
   it('names the drip’s setting where it has one, and lengths in the grower’s units', () => {
     const drip = { minutes: 12, timesADay: 2, litresADay: 1.6 };
-    expect(changeWords('drip', row({ drip }), shownIn('metric'))).toBe('two drippers, 12 min 2 times a day');
-    expect(changeWords('mulch', row({}), shownIn('us'))).toContain('in');
+    expect(changeWords('drip', row({ drip }), unitFormatIn('metric'))).toBe(
+      'two drippers, 12 min 2 times a day',
+    );
+    expect(changeWords('mulch', row({}), unitFormatIn('us'))).toContain('in');
   });
 });

@@ -1,11 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../calendar/index.ts';
 import type { Draft, Entry, Container } from '../records/index.ts';
-import { firstWateringLitres, ORDER_PRACTICES, STEP_IDS, stepsFor, type SessionBag } from '../planting/index.ts';
-import { bodyOf } from './body.ts';
+import {
+  firstWateringLitres,
+  ORDER_PRACTICES,
+  STEP_IDS,
+  stepsFor,
+  type SessionBag,
+} from '../planting/index.ts';
+import { propertiesOf } from './properties.ts';
 import { growthOf, heightNow, levelOf } from './growth.ts';
 import { occupantsOf } from '../plants/index.ts';
-import { tasksOf } from './tasks.ts';
+import { jobsOf } from './jobs.ts';
 
 const stamps = { createdAt: '2026-05-01T10:00:00.000+01:00', changedAt: '2026-05-01T10:00:00.000+01:00' };
 const at = (day: string) => `${day}T12:00:00.000+01:00`;
@@ -41,18 +47,18 @@ function gardenWith(
     seedling: { stemMillimetres: 200, ballMillimetres: 80 },
     ...planted,
   };
-  const body = bodyOf(container, { settings, mixes: [] });
+  const properties = propertiesOf(container, { settings, mixes: [] });
   const with_ = (...more: readonly Draft[]) => {
     const rest = more.map((e, i) => ({ ...e, id: `ent_more0000${i}`, recordedAt: e.at }) as Entry);
     const live = [entry, ...rest];
     const occupants = occupantsOf(container, live, { plants: [plant], varieties: [variety] });
-    const tasks = (today: string, own = {}) =>
-      tasksOf(container, body, occupants, live, { ...settings, ...own }, today);
+    const jobs = (today: string, own = {}) =>
+      jobsOf(container, properties, occupants, live, { ...settings, ...own }, today);
     const tasksBy = (own: typeof settings, today: string) =>
-      tasksOf(container, body, occupants, live, own, today);
-    return { live, occupants, tasks, tasksBy };
+      jobsOf(container, properties, occupants, live, own, today);
+    return { live, occupants, jobs, tasksBy };
   };
-  return { container, body, with: with_, plantId: plant.id };
+  return { container, properties, with: with_, plantId: plant.id };
 }
 
 const here = { containerId: 'con_tasks001' } as const;
@@ -61,8 +67,8 @@ const string = { kind: 'string', heightMillimetres: 2200 } as const;
 describe('what a bag asks for', () => {
   it('is the same list while nothing that it depends on has changed', () => {
     const bag = gardenWith(string).with();
-    const first = bag.tasks('2026-06-20');
-    expect(bag.tasks('2026-06-20')).not.toBe(first);
+    const first = bag.jobs('2026-06-20');
+    expect(bag.jobs('2026-06-20')).not.toBe(first);
     const own = { ...settings };
     const twice = [0, 1].map(() => bag.tasksBy(own, '2026-06-20'));
     expect(twice[1]).toBe(twice[0]);
@@ -72,18 +78,18 @@ describe('what a bag asks for', () => {
 
   it('winding comes every few days of growth, counted from when it was last done', () => {
     const garden = gardenWith(string);
-    const before = garden.with().tasks('2026-06-20')[0];
+    const before = garden.with().jobs('2026-06-20')[0];
     expect(before).toMatchObject({ kind: 'tend', task: 'wound', lastOn: '2026-05-20' });
     const done = garden
       .with({ kind: 'tended', task: 'wound', at: at('2026-06-18'), ...here })
-      .tasks('2026-06-20')[0];
+      .jobs('2026-06-20')[0];
     expect(done).toMatchObject({ kind: 'tend', lastOn: '2026-06-18' });
     if (done?.kind === 'tend') expect(done.dueOn).toBe(addDays('2026-06-18', done.everyDays));
   });
 
   it('nothing recurs without a support, and an empty bag asks for nothing', () => {
     const garden = gardenWith({ kind: 'none', heightMillimetres: 0 });
-    expect(garden.with().tasks('2026-06-20')).toEqual([]);
+    expect(garden.with().jobs('2026-06-20')).toEqual([]);
     const cleared = {
       kind: 'cleared',
       at: at('2026-06-01'),
@@ -92,13 +98,13 @@ describe('what a bag asks for', () => {
       ...here,
     } as const;
     const { live } = garden.with(cleared);
-    expect(tasksOf(garden.container, garden.body, [], live, settings, '2026-06-20')).toEqual([]);
+    expect(jobsOf(garden.container, garden.properties, [], live, settings, '2026-06-20')).toEqual([]);
   });
 
   it('a support that comes later is due after a week, until it is up', () => {
     const garden = gardenWith(string);
     const later = { supportPracticeId: 'later' };
-    expect(garden.with().tasks('2026-05-22', later)).toContainEqual({
+    expect(garden.with().jobs('2026-05-22', later)).toContainEqual({
       kind: 'support',
       dueOn: '2026-05-27',
       latestOn: '2026-06-10',
@@ -113,13 +119,13 @@ describe('what a bag asks for', () => {
     expect(
       garden
         .with(up)
-        .tasks('2026-05-29', later)
+        .jobs('2026-05-29', later)
         .map((t) => t.kind),
     ).not.toContain('support');
     expect(
       garden
         .with()
-        .tasks('2026-05-22')
+        .jobs('2026-05-22')
         .map((t) => t.kind),
     ).not.toContain('support');
   });
@@ -127,32 +133,32 @@ describe('what a bag asks for', () => {
   it('shade goes off a day after it went on', () => {
     const garden = gardenWith(string);
     const on = { kind: 'tended', task: 'shaded', at: at('2026-05-20'), ...here } as const;
-    expect(garden.with(on).tasks('2026-05-20')).toContainEqual({ kind: 'unshade', dueOn: '2026-05-21' });
+    expect(garden.with(on).jobs('2026-05-20')).toContainEqual({ kind: 'unshade', dueOn: '2026-05-21' });
     const off = { ...on, task: 'unshaded', at: at('2026-05-21') } as const;
     expect(
       garden
         .with(on, off)
-        .tasks('2026-05-21')
+        .jobs('2026-05-21')
         .map((t) => t.kind),
     ).not.toContain('unshade');
   });
 
   it('top-ups come one after another until the bag is full', () => {
     const garden = gardenWith({ kind: 'none', heightMillimetres: 0 });
-    const full = garden.body.fill.mixMillimetres;
+    const full = garden.properties.fill.mixMillimetres;
     const low = gardenWith(
       { kind: 'none', heightMillimetres: 0 },
       { plantingMethodId: 'low-start', levelMillimetres: full / 2 },
     );
-    const first = low.with().tasks('2026-06-10')[0];
+    const first = low.with().jobs('2026-06-10')[0];
     if (first?.kind !== 'top-up') throw new Error('expected a top-up');
     expect(first.earliestOn <= first.dueOn).toBe(true);
     const raise = (level: number) =>
       ({ kind: 'topped-up', litres: 5, levelMillimetres: level, at: at('2026-06-10'), ...here }) as const;
-    const second = low.with(raise(first.topUp.toMillimetres)).tasks('2026-06-11')[0];
+    const second = low.with(raise(first.topUp.toMillimetres)).jobs('2026-06-11')[0];
     if (second?.kind !== 'top-up') throw new Error('expected another');
     expect(second.topUp.toMillimetres).toBeGreaterThan(first.topUp.toMillimetres);
-    expect(low.with(raise(full)).tasks('2026-06-11')).toEqual([]);
+    expect(low.with(raise(full)).jobs('2026-06-11')).toEqual([]);
   });
 });
 
@@ -172,17 +178,17 @@ describe('growth by the diary', () => {
     const none = garden.with();
     const [occupant] = none.occupants;
     if (!occupant) throw new Error('expected a plant');
-    const before = growthOf(occupant, garden.body, none.live, settings);
+    const before = growthOf(occupant, garden.properties, none.live, settings);
     // a third of 200 mm, but 100 mm at the least
     expect(before.startMillimetres).toBeCloseTo(100, 6);
     const measured = garden.with(height('2026-06-20', 300));
-    const after = growthOf(occupant, garden.body, measured.live, settings);
+    const after = growthOf(occupant, garden.properties, measured.live, settings);
     expect(heightNow(after, 31)).toMatchObject({ likely: 300, isMeasured: true });
     expect(heightNow(after, 60).likely).toBeLessThan(heightNow(before, 60).likely);
   });
 
   it('counts a height from the surface as it stood then: a top-up hides stem', () => {
-    const full = gardenWith(string).body.fill.mixMillimetres;
+    const full = gardenWith(string).properties.fill.mixMillimetres;
     const garden = gardenWith(string, { plantingMethodId: 'low-start', levelMillimetres: full / 2 });
     const raised = {
       kind: 'topped-up',
@@ -194,10 +200,10 @@ describe('growth by the diary', () => {
     const { live, occupants } = garden.with(raised, height('2026-06-20', 400));
     const [occupant] = occupants;
     if (!occupant) throw new Error('expected a plant');
-    expect(growthOf(occupant, garden.body, live, settings).records).toEqual([
+    expect(growthOf(occupant, garden.properties, live, settings).records).toEqual([
       { days: 31, millimetres: expect.closeTo(480, 6) },
     ]);
-    expect(levelOf(garden.body, occupants, live)).toBeCloseTo(full / 2 + 80, 6);
+    expect(levelOf(garden.properties, occupants, live)).toBeCloseTo(full / 2 + 80, 6);
   });
 });
 

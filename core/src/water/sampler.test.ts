@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { chanceFrom } from '../statistics/index.ts';
-import { drawerOf } from './drawer.ts';
+import { sampler } from './sampler.ts';
 import { LOG_USE_REACH, LOG_USE_STEP, USE_CELLS, USE_MULTIPLIERS, WATER_CELLS } from './grid.ts';
 
 /** Cells with mass in two columns: nine tenths in one at half full, a tenth in the next at a quarter. */
@@ -11,7 +11,7 @@ function twoColumns() {
   mass[10 * WATER_CELLS + WATER_CELLS / 2] = 0.9;
   mass[11 * WATER_CELLS + WATER_CELLS / 4] = 0.1;
   [columns[10], columns[11]] = [0.9, 0.1];
-  return drawerOf(mass, columns, 10, 11);
+  return sampler(mass, columns, 10, 11);
 }
 const EVEN = fc.oneof(fc.constant(0), fc.double({ min: 0, max: 1, maxExcluded: true, noNaN: true }));
 

@@ -1,7 +1,7 @@
 import { LOG_USE_REACH, LOG_USE_STEP, WATER_CELLS } from './grid.ts';
 
 /** Draws a water and a use by two even numbers from 0 to below 1; `column` is where the stores stand that go with it. */
-export type BeliefDrawer = (
+export type BeliefSampler = (
   forUse: number,
   forWater: number,
 ) => { readonly water: number; readonly use: number; readonly column: number };
@@ -14,12 +14,12 @@ export type BeliefDrawer = (
  * @param columnLow first column with any mass
  * @param columnHigh last one
  */
-export function drawerOf(
+export function sampler(
   mass: Float64Array,
   columns: Float64Array,
   columnLow: number,
   columnHigh: number,
-): BeliefDrawer {
+): BeliefSampler {
   return (forUse, forWater) => {
     let left = forUse;
     let j = columnLow;

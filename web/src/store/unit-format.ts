@@ -3,20 +3,20 @@ import { useMemo } from 'react';
 import { useGarden } from './garden-context.tsx';
 
 /** Amounts in the grower's own system. */
-export interface Shown {
+export interface UnitFormat {
   readonly system: UnitSystem;
-  show(inner: number, purpose: Purpose): string;
-  parts(inner: number, purpose: Purpose): { readonly number: string; readonly symbol: string };
+  show(siValue: number, purpose: Purpose): string;
+  parts(siValue: number, purpose: Purpose): { readonly number: string; readonly symbol: string };
   /** "26 to 47 L", with the unit of the upper end once */
   range(low: number, high: number, purpose: Purpose): string;
 }
 
-export function shownIn(system: UnitSystem): Shown {
+export function unitFormatIn(system: UnitSystem): UnitFormat {
   return {
     system,
     // a number and its unit stay on one line
-    show: (inner, purpose) => show(inner, purpose, system).replace(' ', '\u00a0'),
-    parts: (inner, purpose) => showParts(inner, purpose, system),
+    show: (siValue, purpose) => show(siValue, purpose, system).replace(' ', '\u00a0'),
+    parts: (siValue, purpose) => showParts(siValue, purpose, system),
     range(low, high, purpose) {
       const from = showParts(low, purpose, system, high);
       const to = showParts(high, purpose, system);
@@ -26,7 +26,7 @@ export function shownIn(system: UnitSystem): Shown {
   };
 }
 
-export function useShown(): Shown {
+export function useUnitFormat(): UnitFormat {
   const { units } = useGarden().garden.settings;
-  return useMemo(() => shownIn(units), [units]);
+  return useMemo(() => unitFormatIn(units), [units]);
 }

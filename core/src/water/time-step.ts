@@ -1,10 +1,10 @@
 import type { Assumed } from '../assumed/index.ts';
-import type { Belief, Passage } from './belief.ts';
+import type { Belief, StepInput } from './belief.ts';
 import type { WaterBag } from './demand.ts';
 import type { UseStep } from './timeline.ts';
 
 /** Use steps taken together, a day's worth at most: fewer moves of the grid for the same demand and doubt. */
-export interface Stretch {
+export interface TimeStep {
   readonly until: string;
   readonly days: number;
   readonly transpirationLitres: number;
@@ -16,7 +16,7 @@ export interface Stretch {
   readonly variance: number;
 }
 
-export const NO_STRETCH: Stretch = {
+export const NO_TIME: TimeStep = {
   until: '',
   days: 0,
   transpirationLitres: 0,
@@ -30,44 +30,44 @@ export const NO_STRETCH: Stretch = {
  * A stretch with one more step. The doubt of a day's demand belongs to the day and is independent of the next day's;
  * over a share s of the day its variance is s times the day's, so that the parts of a day add up to it.
  */
-export function longer(stretch: Stretch, step: UseStep, assumed: Assumed): Stretch {
+export function extend(timeStep: TimeStep, step: UseStep, assumed: Assumed): TimeStep {
   const spread = step.doubt * (step.isFilled ? assumed.filledDemandSpread : assumed.demandSpread);
   const asked = step.transpirationLitres + step.evaporationLitres;
   return {
     until: step.until,
-    days: stretch.days + step.days,
-    transpirationLitres: stretch.transpirationLitres + step.transpirationLitres,
-    evaporationLitres: stretch.evaporationLitres + step.evaporationLitres,
-    gainLitres: stretch.gainLitres + step.rainLitres + step.dripLitres,
-    rootedDays: stretch.rootedDays + step.days * step.rooted,
+    days: timeStep.days + step.days,
+    transpirationLitres: timeStep.transpirationLitres + step.transpirationLitres,
+    evaporationLitres: timeStep.evaporationLitres + step.evaporationLitres,
+    gainLitres: timeStep.gainLitres + step.rainLitres + step.dripLitres,
+    rootedDays: timeStep.rootedDays + step.days * step.rooted,
     variance:
-      stretch.variance +
+      timeStep.variance +
       (step.share > 0 ? (spread * asked) ** 2 / step.share : 0) +
       (assumed.dripDoubt * step.dripLitres) ** 2,
   };
 }
 
 /** Time as the belief takes it. */
-function passageOf(bag: WaterBag, stretch: Stretch, assumed: Assumed): Passage {
+function inputOf(bag: WaterBag, timeStep: TimeStep, assumed: Assumed): StepInput {
   const taw = bag.availableLitres;
-  const asked = stretch.transpirationLitres + stretch.evaporationLitres;
+  const asked = timeStep.transpirationLitres + timeStep.evaporationLitres;
   return {
-    transpiration: stretch.transpirationLitres / taw,
-    evaporation: stretch.evaporationLitres / taw,
-    gain: stretch.gainLitres / taw,
-    spread: asked > 0 ? Math.sqrt(stretch.variance) / asked : 0,
-    drift: assumed.useDrift * Math.sqrt(stretch.days),
-    pulls: bag.stores.map(({ perDay }) => perDay * stretch.rootedDays),
+    transpiration: timeStep.transpirationLitres / taw,
+    evaporation: timeStep.evaporationLitres / taw,
+    gain: timeStep.gainLitres / taw,
+    spread: asked > 0 ? Math.sqrt(timeStep.variance) / asked : 0,
+    drift: assumed.useDrift * Math.sqrt(timeStep.days),
+    refillRates: bag.stores.map(({ perDay }) => perDay * timeStep.rootedDays),
   };
 }
 
 /** Moves a belief over a stretch of use. */
-export function applyStretch(
+export function advanceBelief(
   belief: Belief,
   bag: WaterBag,
-  stretch: Stretch,
+  timeStep: TimeStep,
   depletion: number,
   assumed: Assumed,
 ): void {
-  belief.pass(passageOf(bag, stretch, assumed), depletion);
+  belief.advance(inputOf(bag, timeStep, assumed), depletion);
 }

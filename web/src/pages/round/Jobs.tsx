@@ -1,20 +1,20 @@
 import { Box, Typography } from '@mui/material';
-import { tasksOf } from '@rundel/core/garden-state';
+import { jobsOf } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
 import { memo, useDeferredValue, useMemo } from 'react';
 import { Link } from 'react-router';
-import { NightWords } from '../../ui/NightWords.tsx';
-import { isDue } from '../../text/task-text.ts';
-import { TaskRow } from '../../ui/TaskRow.tsx';
+import { ColdNightNotice } from '../../ui/ColdNightNotice.tsx';
+import { isDue } from '../../text/job-text.ts';
+import { JobRow } from '../../ui/JobRow.tsx';
 import { useBags, useGarden, type Bag } from '../../store/index.ts';
 
 /** What the night asks, and the handwork that is due: winding, tying, top-ups, supports. */
-export default function Handwork() {
-  // a look wants its answer first; what the hands have to do may follow a moment later
+export default function Jobs() {
+  // a check wants its answer first; what the hands have to do may follow a moment later
   const bags = useDeferredValue(useBags().bags);
   return (
     <Box sx={{ marginBlockStart: 2 }}>
-      <NightWords crops={[]} bags={bags} isPlanted />
+      <ColdNightNotice crops={[]} bags={bags} isPlanted />
       <Box sx={{ '&:not(:has(li))': { display: 'none' } }}>
         <Typography sx={{ fontSize: '0.88rem', fontWeight: 'fontWeightMedium', color: 'text.secondary' }}>
           Handwork due
@@ -36,13 +36,13 @@ const HandworkAt = memo(function HandworkAt({ bag }: { readonly bag: Bag }) {
   const today = dayOf(clock.now());
   const due = useMemo(
     () =>
-      tasksOf(bag.container, bag.body, bag.occupants, live, garden.settings, today).filter((task) =>
+      jobsOf(bag.container, bag.properties, bag.occupants, live, garden.settings, today).filter((task) =>
         isDue(task, today),
       ),
     [bag, garden.settings, live, today],
   );
   return due.map((task) => (
-    <TaskRow
+    <JobRow
       key={task.kind}
       bag={bag}
       task={task}

@@ -9,7 +9,7 @@ import {
 } from '@rundel/core/hidden';
 
 /** What a device does beside its work, to try how the app takes it. */
-export const FAULTS = ['none', 'frozen', 'silent', 'wild'] as const;
+export const FAULTS = ['none', 'frozen', 'silent', 'out-of-range'] as const;
 export type Fault = (typeof FAULTS)[number];
 
 export interface Device {
@@ -27,7 +27,7 @@ export interface Reading {
 }
 
 /** A simulated bag with the device that stands in it. */
-interface Post {
+interface SimulatedDevice {
   readonly device: Device;
   readonly make: HiddenMake;
   /** what a scale shows when the bag is drained and full, kg; a probe's raw values when dry and full */
@@ -37,7 +37,7 @@ interface Post {
 
 const TIMER_ID = 'timer-a';
 
-const POSTS: readonly Post[] = [
+const SIMULATED_DEVICES: readonly SimulatedDevice[] = [
   {
     device: { id: 'probe-a', kind: 'probe', name: 'Probe A', unit: 'percent' },
     make: {
@@ -92,7 +92,7 @@ const POSTS: readonly Post[] = [
   },
 ];
 
-export const DEVICES: readonly Device[] = POSTS.map(({ device }) => device);
+export const DEVICES: readonly Device[] = SIMULATED_DEVICES.map(({ device }) => device);
 
 /** A device that keeps silent. */
 export class SilentDevice extends Error {}
@@ -105,7 +105,7 @@ const TENDED_HOUR = 19;
 const TENDED_BELOW = 0.4;
 
 /** One bag on its way through the year. */
-interface Lived {
+interface SimulationState {
   bag: HiddenBag;
   /** hours from the start that have been lived through */
   hours: number;
@@ -116,9 +116,9 @@ interface Lived {
  * The simulated place that the devices stand in: weather and hidden bags, the same for the same seed. It is asked for a moment
  * and lives up to it; a moment before the last one is lived through anew from the start of its year.
  */
-export class World {
+export class Simulator {
   private readonly weathers = new Map<string, readonly HiddenDay[]>();
-  private readonly lives = new Map<string, Lived>();
+  private readonly lives = new Map<string, SimulationState>();
   private readonly faults = new Map<string, Fault>();
   private dripLitresADay = 2;
 
@@ -145,7 +145,7 @@ export class World {
    * @throws SilentDevice when it does not answer, RangeError for a moment outside of the simulated year
    */
   read(deviceId: string, at: string): Reading {
-    const post = POSTS.find(({ device }) => device.id === deviceId);
+    const post = SIMULATED_DEVICES.find(({ device }) => device.id === deviceId);
     if (!post) throw new RangeError(`There is no device "${deviceId}".`);
     const fault = this.faults.get(deviceId) ?? 'none';
     if (fault === 'silent') throw new SilentDevice(`${post.device.name} does not answer.`);
@@ -154,13 +154,13 @@ export class World {
     const { bag } = this.livedTo(post, fault === 'frozen' ? `${dayOf(at)}T00:00:00.000Z` : at);
     if (device.kind === 'timer') return { deviceId, at, value: this.dripLitresADay, unit: device.unit };
     const value = device.kind === 'scale' ? bag.weigh(post.full) : bag.probe(post.dry, post.full);
-    const shown = fault === 'wild' ? value * 1.9 + 20 : value;
-    return { deviceId, at, value: Math.round(shown * 100) / 100, unit: device.unit };
+    const unitFormat = fault === 'out-of-range' ? value * 1.9 + 20 : value;
+    return { deviceId, at, value: Math.round(unitFormat * 100) / 100, unit: device.unit };
   }
 
   /** The real share of available water: for tests, never told over the wire. */
   truth(deviceId: string, at: string): number {
-    const post = POSTS.find(({ device }) => device.id === deviceId) as Post;
+    const post = SIMULATED_DEVICES.find(({ device }) => device.id === deviceId) as SimulatedDevice;
     return this.livedTo(post, at).bag.share;
   }
 
@@ -187,7 +187,7 @@ export class World {
     return days;
   }
 
-  private livedTo(post: Post, at: string): Lived {
+  private livedTo(post: SimulatedDevice, at: string): SimulationState {
     const year = at.slice(0, 4);
     const start = `${year}-${START}`;
     const hours = daysBetween(start, dayOf(at)) * 24 + Math.floor(hourOf(at));

@@ -1,8 +1,8 @@
-import type { BagTask } from '@rundel/core/garden-state';
+import type { BagJob } from '@rundel/core/garden-state';
 import { daysBetween } from '@rundel/core/calendar';
 import type { Draft } from '@rundel/core/records';
 import { supportOf } from '@rundel/core/plants';
-import type { Bag, Shown } from '../store/index.ts';
+import type { Bag, UnitFormat } from '../store/index.ts';
 import { shortDay } from './text.ts';
 
 const TENDING = {
@@ -12,16 +12,16 @@ const TENDING = {
 } as const;
 
 /** What is to be done and why, in a sentence each. */
-export function taskWords(
-  task: BagTask,
+export function jobWords(
+  task: BagJob,
   bag: Bag,
-  shown: Shown,
+  unitFormat: UnitFormat,
 ): { readonly what: string; readonly why: string } {
   switch (task.kind) {
     case 'tend': {
       const grown =
         task.grownMillimetres >= 20
-          ? `about ${shown.show(task.grownMillimetres, 'height')} of new growth since `
+          ? `about ${unitFormat.show(task.grownMillimetres, 'height')} of new growth since `
           : 'last done ';
       return {
         what: TENDING[task.task],
@@ -30,8 +30,8 @@ export function taskWords(
     }
     case 'top-up':
       return {
-        what: `Top up with ${shown.show(task.topUp.litres, 'bag')} of mix`,
-        why: `to ${shown.show(task.topUp.toMillimetres, 'depth')}, once it stands well above that; by its growth between ${shortDay(task.earliestOn)} and later`,
+        what: `Top up with ${unitFormat.show(task.topUp.litres, 'bag')} of mix`,
+        why: `to ${unitFormat.show(task.topUp.toMillimetres, 'depth')}, once it stands well above that; by its growth between ${shortDay(task.earliestOn)} and later`,
       };
     case 'support':
       return {
@@ -44,7 +44,7 @@ export function taskWords(
 }
 
 /** The entry that a task leaves when it is done. */
-export function taskDone(task: BagTask, bag: Bag, now: string): Draft {
+export function taskDone(task: BagJob, bag: Bag, now: string): Draft {
   const here = { at: now, containerId: bag.container.id };
   switch (task.kind) {
     case 'tend':
@@ -66,6 +66,6 @@ export function taskDone(task: BagTask, bag: Bag, now: string): Draft {
 }
 
 /** Whether a task is due on a day. */
-export function isDue(task: BagTask, today: string): boolean {
+export function isDue(task: BagJob, today: string): boolean {
   return daysBetween(task.dueOn, today) >= 0;
 }

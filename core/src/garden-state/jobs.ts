@@ -2,12 +2,12 @@ import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
 import { entriesAt, type Entry, type Container, type Settings } from '../records/index.ts';
 import { plantingMethodOf, type TopUp } from '../planting/index.ts';
 import { SUPPORT_PRACTICES, supportOf, tendingDue, type Tending, type Occupant } from '../plants/index.ts';
-import type { BagBody } from './body.ts';
+import type { BagProperties } from './properties.ts';
 import { growthOf, levelOf } from './growth.ts';
 import { plantingTaskOf } from './planting-site.ts';
 
 /** Handwork that is due at a bag, or will be. */
-export type BagTask =
+export type BagJob =
   | {
       readonly kind: 'tend';
       readonly task: Tending;
@@ -23,7 +23,7 @@ export type BagTask =
 /** The last answer for each bag's entries, by what else it was worked out from: every screen of a round asks. */
 const known = new WeakMap<
   readonly Entry[],
-  { readonly from: readonly unknown[]; readonly tasks: readonly BagTask[] }
+  { readonly from: readonly unknown[]; readonly jobs: readonly BagJob[] }
 >();
 
 /**
@@ -33,37 +33,37 @@ const known = new WeakMap<
  * @param occupants who stand in it now
  * @param live the garden's live entries, oldest first
  */
-export function tasksOf(
+export function jobsOf(
   container: Container,
-  body: BagBody,
+  properties: BagProperties,
   occupants: readonly Occupant[],
   live: readonly Entry[],
   settings: Pick<Settings, 'depthPracticeId' | 'assumptions' | 'supportPracticeId'>,
   today: Day,
-): readonly BagTask[] {
+): readonly BagJob[] {
   const all = entriesAt(live, container.id);
-  const from = [container, body, settings, today, ...occupants.flatMap((o) => [o.planted, o.variety])];
+  const from = [container, properties, settings, today, ...occupants.flatMap((o) => [o.planted, o.variety])];
   const last = known.get(all);
   if (last && last.from.length === from.length && last.from.every((part, i) => part === from[i]))
-    return last.tasks;
-  const tasks = workedOut(container, body, occupants, all, settings, today);
-  known.set(all, { from, tasks });
-  return tasks;
+    return last.jobs;
+  const jobs = workedOut(container, properties, occupants, all, settings, today);
+  known.set(all, { from, jobs });
+  return jobs;
 }
 
 function workedOut(
-  ...[container, body, occupants, live, settings, today]: Parameters<typeof tasksOf>
-): readonly BagTask[] {
+  ...[container, properties, occupants, live, settings, today]: Parameters<typeof jobsOf>
+): readonly BagJob[] {
   const eldest = occupants[0];
   if (!eldest) return [];
   const here = live.filter((e) => dayOf(e.at) <= today);
-  const tasks: BagTask[] = [];
+  const jobs: BagJob[] = [];
   const supported = here.findLast(
     (e) => e.kind === 'supported' && e.supportId !== 'triangle' && dayOf(e.at) >= eldest.plantedOn,
   );
   const support = supportOf(container.support.kind);
-  const growth = growthOf(eldest, body, live, settings);
-  const last = here.findLast((e) => e.kind === 'tended' && e.task === support.kept);
+  const growth = growthOf(eldest, properties, live, settings);
+  const last = here.findLast((e) => e.kind === 'tended' && e.task === support.attachment);
   const lastOn = last ? dayOf(last.at) : eldest.plantedOn;
   const due = tendingDue(
     support,
@@ -71,38 +71,40 @@ function workedOut(
     eldest.plantedOn,
     lastOn < eldest.plantedOn ? eldest.plantedOn : lastOn,
     container.support.heightMillimetres -
-      (body.real.under?.heightMillimetres ?? 0) -
-      body.fill.mixMillimetres,
+      (properties.real.under?.heightMillimetres ?? 0) -
+      properties.fill.mixMillimetres,
     today,
-    body.assumed,
+    properties.assumed,
   );
-  if (due) tasks.push({ kind: 'tend', ...due, lastOn });
+  if (due) jobs.push({ kind: 'tend', ...due, lastOn });
   const practice = SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId);
   if (practice && practice.fromDays > 0 && support.id !== 'none' && !supported) {
     const dueOn = addDays(eldest.plantedOn, practice.fromDays);
-    tasks.push({ kind: 'support', dueOn, latestOn: addDays(eldest.plantedOn, practice.toDays) });
+    jobs.push({ kind: 'support', dueOn, latestOn: addDays(eldest.plantedOn, practice.toDays) });
   }
-  const topUp = nextTopUp(container, body, occupants, live, settings);
-  if (topUp) tasks.push(topUp);
+  const topUp = nextTopUp(container, properties, occupants, live, settings);
+  if (topUp) jobs.push(topUp);
   const shade = here.findLast((e) => e.kind === 'tended' && (e.task === 'shaded' || e.task === 'unshaded'));
   if (shade?.kind === 'tended' && shade.task === 'shaded')
-    tasks.push({ kind: 'unshade', dueOn: addDays(dayOf(shade.at), 1) });
-  return tasks.sort((a, b) => daysBetween(b.dueOn, a.dueOn));
+    jobs.push({ kind: 'unshade', dueOn: addDays(dayOf(shade.at), 1) });
+  return jobs.sort((a, b) => daysBetween(b.dueOn, a.dueOn));
 }
 
 /** The next mix to add to a bag that was planted low. */
 function nextTopUp(
   container: Container,
-  body: BagBody,
+  properties: BagProperties,
   occupants: readonly Occupant[],
   live: readonly Entry[],
   settings: Pick<Settings, 'depthPracticeId'>,
-): BagTask | undefined {
-  const low = occupants.find((o) => o.planted.plantingMethodId === 'low-start' || o.planted.plantingMethodId === 'ring');
+): BagJob | undefined {
+  const low = occupants.find(
+    (o) => o.planted.plantingMethodId === 'low-start' || o.planted.plantingMethodId === 'ring',
+  );
   if (!low?.planted.plantingMethodId) return undefined;
   const practiceId = low.planted.practiceId ?? settings.depthPracticeId;
   const task = plantingTaskOf(
-    body,
+    properties,
     container.stations.length,
     practiceId,
     low.crop,
@@ -111,7 +113,7 @@ function nextTopUp(
   );
   const outcome = plantingMethodOf(low.planted.plantingMethodId).plan(task);
   if (outcome.kind !== 'planned') return undefined;
-  const level = levelOf(body, occupants, live);
+  const level = levelOf(properties, occupants, live);
   const topUp = outcome.plan.topUps.find((t) => t.toMillimetres > level + 1);
   if (topUp?.when.kind !== 'reaches') return undefined;
   return {

@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { renderHook } from '@testing-library/react';
 import { expect, it } from 'vitest';
-import { useShownBag } from '../src/pages/round/shown.ts';
+import { useCurrentStop } from '../src/pages/round/current-stop.ts';
 import type { WalkStop } from '../src/pages/round/StopList.tsx';
 import type { Walk } from '../src/pages/round/walk.ts';
 import type { Bag } from '../src/store/index.ts';
@@ -23,47 +23,47 @@ function stopsAt(...numbers: readonly number[]): readonly WalkStop[] {
 /** The round before anything is known of it; what is shown changes as stops, a walk and an address come in. */
 function opened() {
   const { result, rerender } = renderHook(
-    ({ stops, walk, asked }) => useShownBag(asked, bags, stops, walk)?.container.id,
-    { initialProps: { stops: stopsAt(), walk: undefined, asked: undefined } as Shown },
+    ({ stops, walk, asked }) => useCurrentStop(asked, bags, stops, walk)?.container.id,
+    { initialProps: { stops: stopsAt(), walk: undefined, asked: undefined } as UnitFormat },
   );
   return (stops: readonly WalkStop[], walk: Walk | undefined = MORNING, asked?: string) => {
     rerender({ stops, walk, asked });
     return result.current;
   };
 }
-interface Shown {
+interface UnitFormat {
   readonly stops: readonly WalkStop[];
   readonly walk: Walk | undefined;
   readonly asked: string | undefined;
 }
 
 it('the first stop that wants the grower is shown', () => {
-  const shown = opened();
-  expect(shown([], undefined)).toBeUndefined();
-  expect(shown(stopsAt(-1, 3, 4))).toBe('3');
+  const unitFormat = opened();
+  expect(unitFormat([], undefined)).toBeUndefined();
+  expect(unitFormat(stopsAt(-1, 3, 4))).toBe('3');
 });
 
 it('what is shown stays when a bag before it joins the walk, until it is seen to', () => {
-  const shown = opened();
-  expect(shown(stopsAt(3, 4))).toBe('3');
-  expect(shown(stopsAt(1, 2, 3, 4))).toBe('3');
-  expect(shown(stopsAt(1, 2, -3, 4))).toBe('1');
+  const unitFormat = opened();
+  expect(unitFormat(stopsAt(3, 4))).toBe('3');
+  expect(unitFormat(stopsAt(1, 2, 3, 4))).toBe('3');
+  expect(unitFormat(stopsAt(1, 2, -3, 4))).toBe('1');
 });
 
 it('another walk begins at its own first stop', () => {
-  const shown = opened();
-  shown(stopsAt(3, 4));
-  expect(shown(stopsAt(1, 3, 4), EVENING)).toBe('1');
+  const unitFormat = opened();
+  unitFormat(stopsAt(3, 4));
+  expect(unitFormat(stopsAt(1, 3, 4), EVENING)).toBe('1');
 });
 
 it('a bag that is left out of a short walk is not kept to', () => {
-  const shown = opened();
-  shown(stopsAt(2, 3));
-  expect(shown(stopsAt(3, 4))).toBe('3');
+  const unitFormat = opened();
+  unitFormat(stopsAt(2, 3));
+  expect(unitFormat(stopsAt(3, 4))).toBe('3');
 });
 
 it('the address says more than the walk does, also of a bag that is not on it', () => {
-  const shown = opened();
-  expect(shown(stopsAt(3, 4), MORNING, '2')).toBe('2');
-  expect(shown(stopsAt(3, 4), MORNING, 'no-such-bag')).toBe('3');
+  const unitFormat = opened();
+  expect(unitFormat(stopsAt(3, 4), MORNING, '2')).toBe('2');
+  expect(unitFormat(stopsAt(3, 4), MORNING, 'no-such-bag')).toBe('3');
 });

@@ -1,25 +1,25 @@
 import { Box, Button } from '@mui/material';
 import { IconCheck } from '@tabler/icons-react';
-import type { BagTask } from '@rundel/core/garden-state';
+import type { BagJob } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
 import type { ReactNode } from 'react';
-import { useGarden, useShown, type Bag } from '../store/index.ts';
-import { isDue, taskDone, taskWords } from '../text/task-text.ts';
+import { useGarden, useUnitFormat, type Bag } from '../store/index.ts';
+import { isDue, taskDone, jobWords } from '../text/job-text.ts';
 import { shortDay } from '../text/text.ts';
 
 /** One piece of handwork at a bag: what, why, and a button that puts it in the diary. */
-export function TaskRow({
+export function JobRow({
   task,
   bag,
   lead,
 }: {
-  readonly task: BagTask;
+  readonly task: BagJob;
   readonly bag: Bag;
   readonly lead?: ReactNode;
 }) {
   const { clock, record } = useGarden();
-  const shown = useShown();
-  const { what, why } = taskWords(task, bag, shown);
+  const unitFormat = useUnitFormat();
+  const { what, why } = jobWords(task, bag, unitFormat);
   const now = clock.now();
   const due = isDue(task, dayOf(now));
   return (

@@ -24,7 +24,7 @@ import { fillingOf, namedLayers, type Mix, type NamedLayer } from '../mixes/inde
 import { availableLitres, storeOf, type DripSpell, type WaterBag, type WaterStore } from '../water/index.ts';
 
 /** What a container is, worked out: shape, fill, mix, weight and the numbers in use for it. */
-export interface BagBody {
+export interface BagProperties {
   readonly kind: ContainerKind;
   readonly real: RealSize;
   /** what growers would call its size, US gallons */
@@ -42,7 +42,7 @@ export interface BagBody {
 }
 
 /** What a body is worked out from; a bag that is only being thought of has these too. */
-export type BodyRecord = Pick<Container, 'kindId' | 'size' | 'mixId' | 'mulchMillimetres'> &
+export type PropertiesRecord = Pick<Container, 'kindId' | 'size' | 'mixId' | 'mulchMillimetres'> &
   Partial<Pick<Container, 'assumptions' | 'layers' | 'holeMillimetres'>> & {
     readonly stations: readonly unknown[];
   };
@@ -52,10 +52,10 @@ export type BodyRecord = Pick<Container, 'kindId' | 'size' | 'mixId' | 'mulchMil
  *
  * @throws RundelError when its kind or mix is unknown, ZodError when its measures do not suit its kind
  */
-export function bodyOf(
-  container: BodyRecord,
+export function propertiesOf(
+  container: PropertiesRecord,
   garden: Pick<Garden, 'mixes'> & { readonly settings: Pick<Settings, 'assumptions'> },
-): BagBody {
+): BagProperties {
   const assumed = resolveAssumed({ ...garden.settings.assumptions, ...container.assumptions });
   const kind = containerKind(container.kindId);
   const mix = fillingOf(container, garden.mixes);
@@ -98,25 +98,25 @@ const NO_HISTORY: WaterHistory = { drips: [], sizeOf: () => 1 };
 /** The same container as the water model sees it. */
 export function waterBagOf(
   container: Pick<Container, 'mulchMillimetres'> & Partial<Pick<Container, 'stores' | 'companions'>>,
-  body: BagBody,
+  properties: BagProperties,
   place: Pick<Place, 'cover' | 'shade'>,
   occupants: readonly Occupant[],
   settings: Pick<Settings, 'assumptions'>,
   history: WaterHistory = NO_HISTORY,
 ): WaterBag {
-  const { solid } = body.real;
+  const { solid } = properties.real;
   return {
-    availableLitres: body.availableLitres,
+    availableLitres: properties.availableLitres,
     // a closed bag's film lies over its top but for the planting holes, about a tenth of it
     topSquareMetres:
-      (solid.areaAt(Math.min(body.fill.mixMillimetres, solid.heightMillimetres / 2)) / 1e6) *
-      (body.kind.isClosed ? 0.1 : 1),
+      (solid.areaAt(Math.min(properties.fill.mixMillimetres, solid.heightMillimetres / 2)) / 1e6) *
+      (properties.kind.isClosed ? 0.1 : 1),
     breathingSquareMetres:
-      body.kind.wall === 'fabric' ? sideSquareMetres(solid, body.fill.mixMillimetres) : 0,
+      properties.kind.wall === 'fabric' ? sideSquareMetres(solid, properties.fill.mixMillimetres) : 0,
     mulchMillimetres: container.mulchMillimetres,
     underCover: place.cover !== 'open',
     shade: place.shade ?? 0,
-    stores: storesOf(container, body),
+    stores: storesOf(container, properties),
     drips: history.drips,
     plants: [
       ...occupants.map((o) => ({
@@ -160,16 +160,16 @@ const CHANNEL_LITRES = 10;
 /** The stores of a container: those that belong to its kind first, then what was put beside it. */
 export function storesOf(
   container: Partial<Pick<Container, 'stores'>>,
-  body: BagBody,
+  properties: BagProperties,
 ): readonly WaterStore[] {
-  const { kind, assumed, real } = body;
+  const { kind, assumed, real } = properties;
   const stores: WaterStore[] = [];
   const { under } = real;
   // a drum with a float keeps the channel full: together they are one store
   const drum = container.stores?.find(({ kind: added }) => added === 'drum');
   const fed = under?.litres === undefined ? drum : undefined;
   if (under) stores.push(storeOf(under.kind, under.litres ?? fed?.litres ?? CHANNEL_LITRES, assumed));
-  if (body.reserveLitres > 0.05) stores.push(storeOf('reserve', body.reserveLitres, assumed));
+  if (properties.reserveLitres > 0.05) stores.push(storeOf('reserve', properties.reserveLitres, assumed));
   if (kind.drainage.by === 'open-base' && !under) {
     const footprint = real.solid.areaAt(0) / 1e6;
     stores.push(storeOf('soil', footprint * assumed.soilStore, assumed));

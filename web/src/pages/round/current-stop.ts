@@ -9,7 +9,7 @@ import type { Walk } from './walk.ts';
  * The bag whose stop is shown: the one in the address, or else the first that wants the grower. Once shown, that one stays
  * while it is open, though a bag before it joins the walk: it may be under a finger.
  */
-export function useShownBag(
+export function useCurrentStop(
   askedId: string | undefined,
   bags: readonly Bag[],
   stops: readonly WalkStop[],

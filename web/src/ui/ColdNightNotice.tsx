@@ -1,15 +1,15 @@
 import { knownWeather } from '@rundel/core/garden-state';
 import { addDays, dayOf } from '@rundel/core/calendar';
 import type { Crop } from '@rundel/core/plants';
-import { nightWord } from '@rundel/core/season';
-import { useGarden, useShown, type Bag } from '../store/index.ts';
+import { coldNightAdvice } from '@rundel/core/season';
+import { useGarden, useUnitFormat, type Bag } from '../store/index.ts';
 import { Remark } from './Remark.tsx';
 
 /**
  * What the coming night asks, for crops in bags, when its minimum was entered (as tomorrow's weather): not to plant out
  * tonight, or fleece and less water. Says nothing when the night is not known.
  */
-export function NightWords({
+export function ColdNightNotice({
   crops,
   bags,
   isPlanted,
@@ -19,7 +19,7 @@ export function NightWords({
   readonly isPlanted: boolean;
 }) {
   const { clock, live } = useGarden();
-  const shown = useShown();
+  const unitFormat = useUnitFormat();
   const tomorrow = addDays(dayOf(clock.now()), 1);
   const night = knownWeather(live).findLast((d) => d.day === tomorrow);
   if (!night) return null;
@@ -27,12 +27,18 @@ export function NightWords({
   for (const bag of bags) {
     const mine = isPlanted ? bag.occupants.map((o) => o.crop) : crops;
     for (const crop of mine) {
-      const word = nightWord(night.minCelsius, crop, bag.place?.cover ?? 'open', isPlanted, bag.body.assumed);
+      const word = coldNightAdvice(
+        night.minCelsius,
+        crop,
+        bag.place?.cover ?? 'open',
+        isPlanted,
+        bag.properties.assumed,
+      );
       if (!word) continue;
-      const cold = `${shown.show(night.minCelsius, 'temperature')} is expected`;
+      const cold = `${unitFormat.show(night.minCelsius, 'temperature')} is expected`;
       const text =
         word.kind === 'not-tonight'
-          ? `Not tonight: ${cold}, and ${crop.name.toLowerCase()} wants ${shown.show(word.limitCelsius, 'temperature')} or more outdoors.`
+          ? `Not tonight: ${cold}, and ${crop.name.toLowerCase()} wants ${unitFormat.show(word.limitCelsius, 'temperature')} or more outdoors.`
           : `Fleece tonight: ${cold}. Give no more water than they need before a cold night.`;
       const found = said.get(text) ?? { text, labels: new Set<string>() };
       found.labels.add(bag.container.label);

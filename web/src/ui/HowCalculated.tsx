@@ -3,7 +3,7 @@ import { IconChevronDown } from '@tabler/icons-react';
 import { useId, useState, type ReactNode } from 'react';
 
 /** A worked-out number that can be opened to show how, from what, with what doubt. */
-export function Worked({ label, children }: { readonly label: string; readonly children: ReactNode }) {
+export function HowCalculated({ label, children }: { readonly label: string; readonly children: ReactNode }) {
   const [isOpen, setOpen] = useState(false);
   const id = useId();
   return (

@@ -1,26 +1,26 @@
-import type { BagBody } from '@rundel/core/garden-state';
+import type { BagProperties } from '@rundel/core/garden-state';
 import { outline } from '@rundel/core/bags';
 import type { Range } from '@rundel/core/water';
 import { useId } from 'react';
 import { waterColour } from './SectionBody.tsx';
 
 /** The bag's mark: its outline with its water, small enough for a list. It says nothing alone: words stand beside it. */
-export function BagMark({
-  body,
+export function BagIcon({
+  properties,
   water,
   plants,
   size = 48,
 }: {
-  readonly body: BagBody;
+  readonly properties: BagProperties;
   readonly water: Range | undefined;
   /** how many stand in it */
   readonly plants: number;
   readonly size?: number;
 }) {
   const id = useId();
-  const points = outline(body.real.solid, 10);
+  const points = outline(properties.real.solid, 10);
   const widest = Math.max(...points.map((p) => p.half)) * 2;
-  const tall = body.real.solid.heightMillimetres;
+  const tall = properties.real.solid.heightMillimetres;
   const scale = Math.min(38 / widest, 27 / tall);
   const x = (half: number) => 24 + half * scale;
   // a bag that lies flat is drawn a little higher than it is, or its water could not be seen
@@ -29,7 +29,7 @@ export function BagMark({
   const left = points.map((p) => `${x(-p.half)} ${y(p.z)}`).reverse();
   const right = points.map((p) => `${x(p.half)} ${y(p.z)}`);
   const shape = `M${left.join(' L')} L${right.join(' L')}`;
-  const isClosed = body.kind.isClosed;
+  const isClosed = properties.kind.isClosed;
   const top = y(tall);
   const level = water ? top + 3 + (45 - top - 3) * (1 - water.likely) : 45;
   const places =

@@ -5,13 +5,13 @@ import { LaterList } from './LaterList.tsx';
 import { StopList, type WalkStop } from './StopList.tsx';
 import type { Walk } from './walk.ts';
 
-const Handwork = lazy(() => import('./Handwork.tsx'));
+const Jobs = lazy(() => import('./Jobs.tsx'));
 const ShortTime = lazy(() => import('./ShortTime.tsx'));
 const DeviceReadings = lazy(() => import('./DeviceReadings.tsx'));
 const WeatherCard = lazy(() => import('./WeatherCard.tsx'));
 
 /** The walk as it stands beside the bag. */
-export interface BesideProps {
+export interface RoundSidebarProps {
   readonly stops: readonly WalkStop[];
   readonly currentId: string | undefined;
   readonly bags: readonly Bag[];
@@ -21,7 +21,14 @@ export interface BesideProps {
 }
 
 /** What stands beside the bag, or under it: the stops, devices, handwork, the day's weather, and what can wait. */
-export const Beside = memo(function Beside({ stops, currentId, bags, plan, walk, onKeepTo }: BesideProps) {
+export const RoundSidebar = memo(function RoundSidebar({
+  stops,
+  currentId,
+  bags,
+  plan,
+  walk,
+  onKeepTo,
+}: RoundSidebarProps) {
   return (
     <>
       <StopList stops={stops} currentId={currentId} />
@@ -30,7 +37,7 @@ export const Beside = memo(function Beside({ stops, currentId, bags, plan, walk,
         {walk && bags.some(({ container }) => container.gauges) && (
           <DeviceReadings bags={bags} walkId={walk.startedAt} />
         )}
-        <Handwork />
+        <Jobs />
         <WeatherCard />
       </Suspense>
       <LaterList
