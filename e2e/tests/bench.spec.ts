@@ -82,6 +82,6 @@ test('ten bags of four kinds, from nothing to a printed shopping list', async ({
   const waiting = page.waitForEvent('download');
   await page.getByRole('button', { name: 'As CSV' }).click();
   const csv = readFileSync(await (await waiting).path(), 'utf8');
-  expect(csv.split('\n')[0]?.trim()).toBe('good,unit,need,from_shed,to_buy,packs,price,left_over');
+  expect(csv.split('\n')[0]?.trim()).toBe('product,unit,need,from_shed,to_buy,packs,price,left_over');
   expect(csv).toContain('Bought potting mix,litre');
 });

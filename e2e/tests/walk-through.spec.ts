@@ -51,7 +51,7 @@ test('a bag from planting to picking, to a file and back', async ({ page }) => {
   const file = await savedFile(page);
   expect(JSON.parse(file)).toMatchObject({
     format: 'rundel-garden',
-    version: 4,
+    version: 5,
     settings: { gardenName: 'Back step' },
   });
   await page.getByRole('button', { name: 'Clear everything here' }).click();

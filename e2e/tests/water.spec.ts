@@ -47,7 +47,7 @@ const CHECKS: readonly {
     words: /Check: a quarter full/,
     check: (page) => page.getByRole('button', { name: /^a quarter full/ }).click(),
   },
-  { label: '12', words: /Check: hanging its leaves/, check: (page) => otherCheck(page, /hangs its leaves/) },
+  { label: '12', words: /Check: hanging its leaves/, check: (page) => otherCheck(page, /^Wilted/) },
   {
     label: '23',
     words: /Check: 8\.4\skg on the scale/,

@@ -254,7 +254,7 @@ describe('a regime of one’s own', () => {
     fill('What it holds, in a line', 'Little, and often.');
     await press('Save');
     await waitFor(async () =>
-      expect(await own()).toMatchObject({ id: kept?.id, label: 'Little, and often.' }),
+      expect(await own()).toMatchObject({ id: kept?.id, description: 'Little, and often.' }),
     );
     await press('Delete');
     await waitFor(async () => expect((await own())?.binnedAt).toBeDefined());

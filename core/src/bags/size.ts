@@ -1,6 +1,6 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { containerKind } from './kinds/index.ts';
-import { dimensionsSchema, type Dimensions, type Ring, type Under } from './kinds/kind.ts';
+import { checkedDimensions, type Dimensions, type Ring, type Under } from './kinds/kind.ts';
 import { litresBelow, type Solid } from './solid.ts';
 import type { Size, TradeClass } from '../records/index.ts';
 import { nearestClass, tradeClassLitres } from './trade-class.ts';
@@ -21,7 +21,7 @@ export interface RealSize {
  * its range, a measured container for what its solid holds.
  *
  * @param stations how many plants it has room for: a pillow bag has one ring for each
- * @throws RundelError when the kind is unknown; ZodError when measured lengths do not suit the kind
+ * @throws RundelError when the kind is unknown or measured lengths do not suit it
  * @example
  * realSize('round-fabric', { by: 'label', litres: 38 }).litres.likely
  * // ≈> 33.06
@@ -40,7 +40,7 @@ export function realSize(
     ring: kind.ring?.(dimensions),
   });
   if (size.by === 'measured') {
-    const shape = shaped(dimensionsSchema(kind).parse(size.dimensions));
+    const shape = shaped(checkedDimensions(kind, size.dimensions));
     const likely = litresBelow(shape.solid);
     const litres = {
       low: likely * (1 - assumed.tapeDoubt),

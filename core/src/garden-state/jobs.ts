@@ -14,7 +14,11 @@ export type BagJob =
       readonly dueOn: Day;
       readonly everyDays: number;
       readonly lastOn: Day;
+      /** what happened on that day: it was done, or there was nothing to do before */
+      readonly since: 'done' | 'support' | 'planting';
       readonly grownMillimetres: number;
+      /** it was due before, and waits for a night with fleece on to be over */
+      readonly isHeldForCold: boolean;
     }
   | { readonly kind: 'top-up'; readonly dueOn: Day; readonly earliestOn: Day; readonly topUp: TopUp }
   | { readonly kind: 'support'; readonly dueOn: Day; readonly latestOn: Day }
@@ -46,16 +50,27 @@ export function jobsOf(
   const last = known.get(all);
   if (last && last.from.length === from.length && last.from.every((part, i) => part === from[i]))
     return last.jobs;
-  const jobs = workedOut(container, properties, occupants, all, settings, today);
+  const jobs = workedOut(container, properties, occupants, live, settings, today);
   known.set(all, { from, jobs });
   return jobs;
 }
 
+/** Whether the coming night is known to be one for fleece: then the plants are covered, and stems are brittle. */
+function isFleeceNight(occupants: readonly Occupant[], live: readonly Entry[], today: Day): boolean {
+  const tomorrow = addDays(today, 1);
+  const night = live.findLast((e) => e.kind === 'weather' && e.day === tomorrow);
+  return (
+    night?.kind === 'weather' &&
+    occupants.some(({ crop }) => night.minCelsius < crop.fleeceCelsius.value)
+  );
+}
+
 function workedOut(
-  ...[container, properties, occupants, live, settings, today]: Parameters<typeof jobsOf>
+  ...[container, properties, occupants, everywhere, settings, today]: Parameters<typeof jobsOf>
 ): readonly BagJob[] {
   const eldest = occupants[0];
   if (!eldest) return [];
+  const live = entriesAt(everywhere, container.id);
   const here = live.filter((e) => dayOf(e.at) <= today);
   const jobs: BagJob[] = [];
   const supported = here.findLast(
@@ -63,22 +78,36 @@ function workedOut(
   );
   const support = supportOf(container.support.kind);
   const growth = growthOf(eldest, properties, live, settings);
-  const last = here.findLast((e) => e.kind === 'tended' && e.task === support.attachment);
-  const lastOn = last ? dayOf(last.at) : eldest.plantedOn;
-  const due = tendingDue(
-    support,
-    growth.belief,
-    eldest.plantedOn,
-    lastOn < eldest.plantedOn ? eldest.plantedOn : lastOn,
-    container.support.heightMillimetres -
-      (properties.real.under?.heightMillimetres ?? 0) -
-      properties.fill.mixMillimetres,
-    today,
-    properties.assumed,
-  );
-  if (due) jobs.push({ kind: 'tend', ...due, lastOn });
   const practice = SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId);
-  if (practice && practice.fromDays > 0 && support.id !== 'none' && !supported) {
+  const isLater = practice !== undefined && practice.fromDays > 0 && support.id !== 'none';
+  // nothing is wound or tied before there is something to wind it round
+  const isUp = supported !== undefined || !isLater;
+  if (isUp) {
+    const done = here.findLast(
+      (e) => e.kind === 'tended' && e.task === support.attachment && dayOf(e.at) >= eldest.plantedOn,
+    );
+    const from = [
+      { since: 'planting' as const, on: eldest.plantedOn },
+      ...(supported ? [{ since: 'support' as const, on: dayOf(supported.at) }] : []),
+      ...(done ? [{ since: 'done' as const, on: dayOf(done.at) }] : []),
+    ].reduce((a, b) => (b.on >= a.on ? b : a));
+    const due = tendingDue(
+      support,
+      growth.belief,
+      eldest.plantedOn,
+      from.on,
+      container.support.heightMillimetres -
+        (properties.real.under?.heightMillimetres ?? 0) -
+        properties.fill.mixMillimetres,
+      today,
+      properties.assumed,
+    );
+    if (due) {
+      const isHeldForCold = due.dueOn <= today && isFleeceNight(occupants, everywhere, today);
+      const dueOn = isHeldForCold ? addDays(today, 1) : due.dueOn;
+      jobs.push({ kind: 'tend', ...due, dueOn, lastOn: from.on, since: from.since, isHeldForCold });
+    }
+  } else {
     const dueOn = addDays(eldest.plantedOn, practice.fromDays);
     jobs.push({ kind: 'support', dueOn, latestOn: addDays(eldest.plantedOn, practice.toDays) });
   }

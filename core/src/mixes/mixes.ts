@@ -84,6 +84,12 @@ export function mixFrom(recipe: Recipe): Mix {
 /** The starting mixes, worked out from their recipes. */
 export const MIXES: readonly Mix[] = RECIPES.map(mixFrom);
 
+/** The mix with an id among the grower's own and those that ship with the app; undefined for one that is not known. */
+export function findMix(id: string, own: readonly Recipe[] = []): Mix | undefined {
+  const recipe = own.find((r) => r.id === id);
+  return recipe ? mixFrom(recipe) : MIXES.find((m) => m.id === id);
+}
+
 /**
  * The mix with an id: one of the grower's own, or a starting mix.
  *
@@ -93,9 +99,7 @@ export const MIXES: readonly Mix[] = RECIPES.map(mixFrom);
  * // => 0.12
  */
 export function mixOf(id: string, own: readonly Recipe[] = []): Mix {
-  const recipe = own.find((r) => r.id === id);
-  if (recipe) return mixFrom(recipe);
-  const mix = MIXES.find((m) => m.id === id);
+  const mix = findMix(id, own);
   if (!mix) throw new RundelError('unknown-name', 'mix', id, MIXES.map((m) => m.id).join(', '));
   return mix;
 }

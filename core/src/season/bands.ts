@@ -1,6 +1,6 @@
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, type Day } from '../calendar/index.ts';
-import { cropOf, habitOf, type Crop, type Habit, type Occupant } from '../plants/index.ts';
+import { cropOrUnknown, habitOrUnknown, type Crop, type Habit, type Occupant } from '../plants/index.ts';
 import type { Entry, Plan } from '../records/index.ts';
 import { datesFrom, type DaySpan, type PlantingDates, type TimingPlace } from './windows.ts';
 
@@ -92,16 +92,15 @@ export function yearOfOccupant(
 
 /**
  * The year of something that is planned, as if it were planted on its day (or on another that is being tried).
- *
- * @throws RundelError when the plan names a crop or habit that is not there
+
  */
 export function yearOfPlan(
   plan: Plan,
   { place, supportDays, today, assumed = DEFAULT_ASSUMED }: YearContext,
   plantOn: Day = plan.plantOn,
 ): CropYear {
-  const crop = cropOf(plan.cropId);
-  const habit = habitOf(plan.cropId, plan.habitId);
+  const crop = cropOrUnknown(plan.cropId);
+  const habit = habitOrUnknown(crop, plan.habitId);
   const dates = datesFrom(plantOn, crop, habit, place, supportDays, assumed);
   return {
     id: plan.id,

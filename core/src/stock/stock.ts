@@ -1,6 +1,6 @@
 import type { Entry, EntryOf, Product } from '../records/index.ts';
 import { gramsOfFeed, findProduct } from '../products/index.ts';
-import { ingredientLitres, mixOf, type Recipe } from '../mixes/index.ts';
+import { ingredientLitres, findMix, type Recipe } from '../mixes/index.ts';
 import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
 
 /** One movement of a product in the shed, in the product's own unit. */
@@ -27,8 +27,7 @@ export interface Stock {
 
 /**
  * What a filling took from the shed: litres of each ingredient, kilograms of each amendment and of the lime in its mix.
- *
- * @throws RundelError when a mix is unknown
+
  */
 export function takenByFilling(
   entry: Pick<EntryOf<'filled'>, 'layers' | 'amendments'>,
@@ -39,7 +38,9 @@ export function takenByFilling(
   const take = (productId: string, amount: number) =>
     taken.set(productId, (taken.get(productId) ?? 0) + amount);
   for (const { mixId, litres } of entry.layers) {
-    const mix = mixOf(mixId, own);
+    const mix = findMix(mixId, own);
+    // what an unknown mix was made of cannot be told
+    if (!mix) continue;
     for (const need of ingredientLitres(mix, litres, assumed)) take(need.ingredientId, need.litres);
     if (mix.limeGramsPerLitre > 0) take('lime', (mix.limeGramsPerLitre * litres) / 1000);
   }

@@ -54,9 +54,10 @@ export interface Fills {
 }
 
 /**
- * Counts litres in a measure, to the nearest quarter of a can, bottle or pot (never none of it), whole second of hose
- * or whole minute of dripper.
+ * Counts litres in a measure, to the nearest quarter of a can, bottle or pot (an eighth below a half of it, and never none),
+ * whole second of hose or whole minute of dripper. Where that is not what may be given, the nearest count that is.
  *
+ * @param within litres that may be given
  * @example
  * inMeasure(6.5, { kind: 'can', litres: 9 })
  * // => { count: 0.75, litres: 6.75 }
@@ -64,9 +65,14 @@ export interface Fills {
 export function inMeasure(
   litres: number,
   measure: { readonly kind: MeasureKind; readonly litres: number },
+  within?: { readonly low: number; readonly high: number },
 ): Fills {
   const isTimed = measure.kind === 'hose' || measure.kind === 'dripper';
-  const step = isTimed ? 1 : 0.25;
+  const step = isTimed ? 1 : litres < measure.litres / 2 ? 0.125 : 0.25;
   const count = litres <= 0 ? 0 : Math.max(step, Math.round(litres / measure.litres / step) * step);
-  return { count, litres: count * measure.litres };
+  const isIn = (n: number) =>
+    within === undefined || (n * measure.litres >= within.low - 1e-9 && n * measure.litres <= within.high + 1e-9);
+  const near = [0, step, -step, step / 2, -step / 2].map((by) => count + by).filter((n) => n > 0);
+  const best = isIn(count) ? count : (near.find(isIn) ?? count);
+  return { count: best, litres: best * measure.litres };
 }

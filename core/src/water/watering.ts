@@ -70,7 +70,7 @@ export function adviseWatering(
     isWanted: because !== 'enough',
     because,
     litres,
-    fills: inMeasure(litres.likely, situation.measure),
+    fills: inMeasure(litres.likely, situation.measure, litres),
     pours: !store && estimate.share.likely < assumed.dryBelow + 0.1 ? 2 : 1,
     isEstablishing,
     isHeldBack,

@@ -10,6 +10,7 @@ import {
 import { dayOf, addDays, momentAt } from '@rundel/core/calendar';
 import { lazy, memo, Suspense, useEffect, useState, type ReactNode } from 'react';
 import { NavLink, useNavigate } from 'react-router';
+import { OnceButton } from '../ui/OnceButton.tsx';
 import { useGarden, type GardenId } from '../store/index.ts';
 
 const GardenMenuItems = lazy(() => import('./GardenMenuItems.tsx'));
@@ -239,12 +240,12 @@ function DemoRibbon({ onLeave }: { onLeave(): void }) {
       <Box component="span" sx={{ display: { xs: 'inline', sm: 'none' } }}>
         Demo
       </Box>
-      <Button
-        onClick={() => void toMorning()}
+      <OnceButton
+        onPress={() => toMorning()}
         sx={{ color: 'inherit', minHeight: 40, textDecoration: 'underline', padding: 0, fontSize: 'inherit' }}
       >
         {isEvening ? 'To the next morning' : 'To the evening'}
-      </Button>
+      </OnceButton>
       <Button
         onClick={onLeave}
         sx={{ color: 'inherit', minHeight: 40, textDecoration: 'underline', padding: 0, fontSize: 'inherit' }}

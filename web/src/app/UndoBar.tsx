@@ -1,6 +1,6 @@
 import { Button, Snackbar, useMediaQuery } from '@mui/material';
 import { useEffect, useState } from 'react';
-import { useGarden } from '../store/index.ts';
+import { useGarden, told } from '../store/index.ts';
 
 /** A word on what was just done, with its undo. Ctrl Z and Ctrl Shift Z work anywhere outside of a field. */
 export default function UndoBar() {
@@ -12,7 +12,7 @@ export default function UndoBar() {
       if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
       if ((event.target as HTMLElement).closest('input, textarea, [contenteditable]')) return;
       event.preventDefault();
-      void (event.shiftKey ? redo() : undo());
+      told(event.shiftKey ? redo() : undo());
     };
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);
@@ -27,18 +27,17 @@ export default function UndoBar() {
       onClose={(_, reason) => {
         if (reason !== 'clickaway') setHiddenNumber(lastChange.number);
       }}
-      anchorOrigin={
-        isPhone ? { vertical: 'top', horizontal: 'center' } : { vertical: 'bottom', horizontal: 'left' }
-      }
+      // at the head, between the title and what a page offers: at the foot it would lie over a form's buttons
+      anchorOrigin={{ vertical: 'top', horizontal: 'center' }}
       message={words}
       action={
         lastChange.canUndo ? (
-          <Button onClick={() => void undo()} sx={{ color: 'var(--flower)', minHeight: 44 }}>
+          <Button onClick={() => told(undo())} sx={{ color: 'var(--flower)', minHeight: 44 }}>
             Undo
           </Button>
         ) : undefined
       }
-      sx={isPhone ? { top: 4, bottom: 'auto' } : { top: 'auto', bottom: 20, left: 116 }}
+      sx={{ top: isPhone ? 4 : 12, bottom: 'auto' }}
       slotProps={{
         content: {
           sx: {

@@ -4,7 +4,7 @@ import { useState, type FormEvent } from 'react';
 import { UNIT_CHOICES } from '../ui/choices.tsx';
 import { readPlace } from '../text/place-text.ts';
 import { FileButton } from '../ui/FileButton.tsx';
-import { newGarden, readGardenFile, realClock } from '../store/index.ts';
+import { newGarden, readGardenFile, realClock, told } from '../store/index.ts';
 
 /** First run: two ways in, and a third for who has a file. */
 export default function Welcome({
@@ -63,7 +63,7 @@ export default function Welcome({
             </Button>
             <FileButton
               accept=".json,application/json"
-              onFile={(file) => void open(file)}
+              onFile={(file) => told(open(file))}
               sx={{ justifyContent: 'flex-start' }}
             >
               I have a garden file
@@ -102,7 +102,7 @@ function StartForm({ onStart, onBack }: { onStart(garden: Garden): Promise<void>
       component="form"
       noValidate
       spacing={2.5}
-      onSubmit={(event) => void submit(event)}
+      onSubmit={(event) => told(submit(event))}
       sx={{ maxWidth: 460 }}
     >
       <Typography variant="h2">Three things, all to be changed later</Typography>

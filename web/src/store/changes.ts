@@ -1,4 +1,5 @@
-import type { Entry, TableName } from '@rundel/core/records';
+import type { Entry, Garden, TableName } from '@rundel/core/records';
+import { RECORD_TABLES } from './db.ts';
 import type { RecordChange } from './garden-store.ts';
 import { newId } from './ids.ts';
 
@@ -34,4 +35,45 @@ function takenBack<T extends TableName>(record: RecordChange<T>, now: string): R
     before: after,
     after: before ? { ...before, changedAt: now } : { ...after, binnedAt: now, changedAt: now },
   };
+}
+
+interface Stamped {
+  readonly id: string;
+  readonly changedAt: string;
+}
+
+/**
+ * A garden without what one step put in its place (a file that was opened, a merge, a clearing): the garden before that
+ * step, with everything that was written since by anybody, in this tab or another.
+ *
+ * @param before as it was before the step
+ * @param after as the step left it
+ * @param current as it is now
+ */
+export function withoutStep(before: Garden, after: Garden, current: Garden): Garden {
+  const tables = Object.fromEntries(
+    RECORD_TABLES.map((table) => {
+      const rowsOf = (garden: Garden): readonly Stamped[] => garden[table];
+      const left = new Map(rowsOf(after).map((row) => [row.id, row.changedAt]));
+      const since = rowsOf(current).filter((row) => left.get(row.id) !== row.changedAt);
+      return [table, [...without(rowsOf(before), since), ...since]];
+    }),
+  );
+  const known = new Set(after.entries.map(({ id }) => id));
+  const since = current.entries.filter(({ id }) => !known.has(id));
+  const isChanged = current.settings.changedAt !== after.settings.changedAt;
+  return {
+    ...before,
+    ...tables,
+    settings: isChanged ? current.settings : before.settings,
+    entries: [...without(before.entries, since), ...since],
+  };
+}
+
+function without<T extends { readonly id: string }>(
+  rows: readonly T[],
+  others: readonly { readonly id: string }[],
+): readonly T[] {
+  const ids = new Set(others.map(({ id }) => id));
+  return rows.filter(({ id }) => !ids.has(id));
 }

@@ -10,7 +10,7 @@ import {
 import { offsetMinutesOf } from '@rundel/core/calendar';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { inverse, type Change } from './changes.ts';
+import { inverse, withoutStep, type Change } from './changes.ts';
 import { clockSetTo, realClock, type Clock } from './clock.ts';
 import { demoMoment, fetchDemo } from './demo.ts';
 import type { SetAside } from './garden-file.ts';
@@ -78,7 +78,7 @@ interface Loaded {
 
 type Undoable =
   | { readonly kind: 'change'; readonly change: Change }
-  | { readonly kind: 'replaced'; readonly before: Garden; readonly label: string };
+  | { readonly kind: 'replaced'; readonly before: Garden; readonly after: Garden; readonly label: string };
 
 const Context = createContext<OpenGarden | undefined>(undefined);
 
@@ -196,37 +196,46 @@ export function useGardenState(gardenId: GardenId): GardenState {
     const { garden, clock } = loaded;
     const finished = (drafts: readonly Draft[]): readonly Entry[] =>
       drafts.map((draft) => ({ ...draft, id: newId('entry'), recordedAt: clock.now() }) as Entry);
-    const perform = async (change: Change) => {
+    /** Does what writes; what fails is said at the foot of the screen, and whoever asked hears of it too. */
+    const attempt = async <T,>(work: () => Promise<T>): Promise<T> => {
       try {
-        await apply(change);
+        return await work();
       } catch (error) {
-        // said at the foot of the screen; the form that asked stays open with what was typed
         notify(error instanceof Error ? error.message : String(error), false);
         throw error;
       }
-      done.current.push({ kind: 'change', change });
-      undone.current = [];
-      notify(change.label, true);
     };
+    const perform = (change: Change) =>
+      attempt(async () => {
+        await apply(change);
+        done.current.push({ kind: 'change', change });
+        undone.current = [];
+        notify(change.label, true);
+      });
     const replace = async (next: Garden) => {
       await store.replace(next);
       patch((now) => ({ ...now, garden: next, setAside: [] }));
       others.current?.postMessage('changed');
     };
-    const step = async (from: Undoable[], to: Undoable[], label: (what: string) => string) => {
-      const last = from.pop();
-      if (!last) return notify('There is nothing more to undo.', false);
-      if (last.kind === 'change') {
-        const back = inverse(last.change, clock.now());
-        await apply(back);
-        to.push({ kind: 'change', change: back });
-        notify(label(back.label), false);
-      } else {
-        await replace(last.before);
-        to.push({ kind: 'replaced', before: garden, label: last.label });
-        notify(label(last.label), false);
-      }
-    };
+    const step = (from: Undoable[], to: Undoable[], label: (what: string) => string) =>
+      attempt(async () => {
+        const last = from.at(-1);
+        if (!last) return notify('There is nothing more to undo.', false);
+        if (last.kind === 'change') {
+          const back = inverse(last.change, clock.now());
+          await apply(back);
+          to.push({ kind: 'change', change: back });
+        } else {
+          const current = (await store.load())?.garden ?? garden;
+          const next = withoutStep(last.before, last.after, current);
+          await replace(next);
+          to.push({ kind: 'replaced', before: current, after: next, label: last.label });
+        }
+        // only now: one that failed can be tried again
+        from.splice(from.indexOf(last), 1);
+        notify(label(last.kind === 'change' ? last.change.label : last.label), false);
+        return undefined;
+      });
     return {
       gardenId,
       clock,
@@ -255,32 +264,36 @@ export function useGardenState(gardenId: GardenId): GardenState {
         }));
         return perform({ label: `${label} put in the bin`, entries: [], records: changes });
       },
-      async saveSettings(settings) {
-        const saved = await store.writeSettings({ ...settings, changedAt: clock.now() });
-        patch((now) => ({ ...now, garden: { ...now.garden, settings: saved } }));
-        others.current?.postMessage('changed');
-      },
-      async replaceGarden(next, label) {
-        await replace(next);
-        done.current.push({ kind: 'replaced', before: garden, label });
-        undone.current = [];
-        notify(label, true);
-      },
+      saveSettings: (settings) =>
+        attempt(async () => {
+          const saved = await store.writeSettings({ ...settings, changedAt: clock.now() });
+          patch((now) => ({ ...now, garden: { ...now.garden, settings: saved } }));
+          others.current?.postMessage('changed');
+        }),
+      replaceGarden: (next, label) =>
+        attempt(async () => {
+          await replace(next);
+          done.current.push({ kind: 'replaced', before: garden, after: next, label });
+          undone.current = [];
+          notify(label, true);
+        }),
       undo: () => step(done.current, undone.current, (what) => `Undone: ${what}`),
       redo: () => step(undone.current, done.current, (what) => `Done again: ${what}`),
-      async restartDemo() {
-        const demo = await fetchDemo();
-        await store.writeNote('demoMoment', demo.savedAt);
-        await replace(demo.garden);
-        patch((now) => ({ ...now, clock: clockSetTo(demo.savedAt, clock.offsetMinutes) }));
-        done.current = [];
-        undone.current = [];
-        notify('The demo begins anew.', false);
-      },
-      async moveDemoTo(moment) {
-        await store.writeNote('demoMoment', moment);
-        patch((now) => ({ ...now, clock: clockSetTo(moment, clock.offsetMinutes) }));
-      },
+      restartDemo: () =>
+        attempt(async () => {
+          const demo = await fetchDemo();
+          await store.writeNote('demoMoment', demo.savedAt);
+          await replace(demo.garden);
+          patch((now) => ({ ...now, clock: clockSetTo(demo.savedAt, clock.offsetMinutes) }));
+          done.current = [];
+          undone.current = [];
+          notify('The demo begins anew.', false);
+        }),
+      moveDemoTo: (moment) =>
+        attempt(async () => {
+          await store.writeNote('demoMoment', moment);
+          patch((now) => ({ ...now, clock: clockSetTo(moment, clock.offsetMinutes) }));
+        }),
     };
   }, [apply, lastChange, live, loaded, patch, notify, store, gardenId]);
 

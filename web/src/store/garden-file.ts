@@ -125,7 +125,8 @@ function idOf(row: unknown): string {
   return row !== null && typeof row === 'object' && 'id' in row ? String(row.id) : 'without an id';
 }
 
-function problemOf(error: z.ZodError): string {
+/** The first thing that is wrong with a row, in words: its field and what the schema says of it. */
+export function problemOf(error: z.ZodError): string {
   const issue = error.issues[0];
   return issue ? `${issue.path.join('.') || 'the row'}: ${issue.message}` : 'it does not read';
 }

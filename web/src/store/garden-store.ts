@@ -8,8 +8,10 @@ import {
   type Settings,
   type TableName,
 } from '@rundel/core/records';
+import type * as z from '@rundel/core/schema';
 import { GardenDb, RECORD_TABLES } from './db.ts';
-import { readRows, ROWS_A_PART, type SetAside } from './garden-file.ts';
+import { problemOf, readRows, ROWS_A_PART, type SetAside } from './garden-file.ts';
+import { StorageError } from './storage-error.ts';
 
 /** A record that was written, with what stood there before (undefined when it is new). */
 export interface RecordChange<T extends TableName = TableName> {
@@ -18,9 +20,13 @@ export interface RecordChange<T extends TableName = TableName> {
   readonly after: RecordOf<T>;
 }
 
-/** Raised when the browser's storage fails; what was entered is still on the screen. */
-export class StorageError extends Error {
-  override readonly name = 'StorageError';
+/** What a schema makes of a row; what does not pass is told in a sentence and not as the schema's own report. */
+function checkedBy<S extends z.ZodType>(schema: S, row: unknown): z.output<S> {
+  const read = schema.safeParse(row);
+  if (read.success) return read.data;
+  throw new StorageError(`This cannot be stored (${problemOf(read.error)}). Nothing was changed.`, {
+    cause: read.error,
+  });
 }
 
 /**
@@ -54,7 +60,7 @@ export class GardenStore {
 
   /** Appends entries, all or none. */
   async append(entries: readonly Entry[]): Promise<readonly Entry[]> {
-    const checked = entries.map((entry) => entrySchema.parse(entry));
+    const checked = entries.map((entry) => checkedBy(entrySchema, entry));
     // a bulk write by itself keeps the rows that went well; inside a transaction it is all or none
     await this.guarded(() => this.db.transaction('rw', 'entries', () => this.db.entries.bulkAdd(checked)));
     return checked;
@@ -62,8 +68,8 @@ export class GardenStore {
 
   /** Writes records and entries together, all or none. */
   async write(records: readonly RecordChange[], entries: readonly Entry[] = []): Promise<void> {
-    const rows = records.map(({ table, after }) => ({ table, row: RECORD_SCHEMAS[table].parse(after) }));
-    const checked = entries.map((entry) => entrySchema.parse(entry));
+    const rows = records.map(({ table, after }) => ({ table, row: checkedBy(RECORD_SCHEMAS[table], after) }));
+    const checked = entries.map((entry) => checkedBy(entrySchema, entry));
     await this.guarded(() =>
       this.db.transaction('rw', [...RECORD_TABLES, 'entries'], async () => {
         for (const { table, row } of rows) await this.db.table(table).put(row);
@@ -73,7 +79,7 @@ export class GardenStore {
   }
 
   async writeSettings(settings: Settings): Promise<Settings> {
-    const checked = settingsSchema.parse(settings);
+    const checked = checkedBy(settingsSchema, settings);
     await this.guarded(() => this.db.settings.put({ ...checked, id: 'settings' }));
     return checked;
   }

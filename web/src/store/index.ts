@@ -10,7 +10,8 @@ export {
   type GardenState,
   type OpenGarden,
 } from './garden-context.tsx';
-export { GardenStore, StorageError, type RecordChange } from './garden-store.ts';
+export { GardenStore, type RecordChange } from './garden-store.ts';
+export { StorageError, told } from './storage-error.ts';
 export { newId } from './ids.ts';
 export { mergeGardens } from './merge.ts';
 export { newGarden } from './new-garden.ts';

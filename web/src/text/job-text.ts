@@ -19,13 +19,14 @@ export function jobWords(
 ): { readonly what: string; readonly why: string } {
   switch (task.kind) {
     case 'tend': {
+      const last = { done: 'last done', support: 'its support went up', planting: 'planted' }[task.since];
       const grown =
         task.grownMillimetres >= 20
-          ? `about ${unitFormat.show(task.grownMillimetres, 'height')} of new growth since `
-          : 'last done ';
+          ? `about ${unitFormat.show(task.grownMillimetres, 'height')} of new growth since ${shortDay(task.lastOn)}`
+          : `${last} ${shortDay(task.lastOn)}`;
       return {
         what: TENDING[task.task],
-        why: `${grown}${shortDay(task.lastOn)}; every ${task.everyDays} days now`,
+        why: `${grown}; every ${task.everyDays} days now${task.isHeldForCold ? '; tonight is cold, so tomorrow' : ''}`,
       };
     }
     case 'top-up':

@@ -67,6 +67,12 @@ export function hoursWords(hours: number | undefined): string {
   return `${Math.round((hours / 24) * 2) / 2} days`;
 }
 
+/** A span of hours: "2 to 5 h"; once where both ends are said alike. */
+export function hoursRangeWords(low: number | undefined, high: number | undefined): string {
+  const [from, to] = [hoursWords(low), hoursWords(high)];
+  return from === to ? from : `${from} to ${to}`;
+}
+
 /** "a fifth more than usual for its kind", from a use multiplier; undefined when it is near the usual. */
 export function thirstWords(multiplier: number): string | undefined {
   const off = multiplier >= 1 ? multiplier - 1 : 1 / multiplier - 1;
@@ -83,14 +89,22 @@ export function thirstWords(multiplier: number): string | undefined {
   return `${share} ${more ? 'more' : 'less'} than is usual for its kind`;
 }
 
-const QUARTERS: Record<string, string> = { '0.25': '¼', '0.5': '½', '0.75': '¾' };
+const PARTS: Record<string, string> = {
+  '0.125': '⅛',
+  '0.25': '¼',
+  '0.375': '⅜',
+  '0.5': '½',
+  '0.625': '⅝',
+  '0.75': '¾',
+  '0.875': '⅞',
+};
 
 /** A count of a measure in words: "¾ green can", "2½ green cans", "24 s of hose". */
 export function fillsWords(count: number, measure: { readonly kind: string; readonly name: string }): string {
   if (measure.kind === 'hose') return `${count} s of ${measure.name}`;
   if (measure.kind === 'dripper') return `${count} min of ${measure.name}`;
   const whole = Math.floor(count);
-  const number = `${whole > 0 ? whole : ''}${QUARTERS[String(count - whole)] ?? ''}` || '0';
+  const number = `${whole > 0 ? whole : ''}${PARTS[String(count - whole)] ?? ''}` || '0';
   return `${number} ${measure.name}${count > 1 ? 's' : ''}`;
 }
 

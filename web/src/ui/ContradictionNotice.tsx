@@ -1,5 +1,6 @@
-import { Box, Button } from '@mui/material';
+import { Box } from '@mui/material';
 import type { Entry, EntryOf } from '@rundel/core/records';
+import { OnceButton } from './OnceButton.tsx';
 import { useGarden, useUnitFormat, type Bag } from '../store/index.ts';
 import { checkWords } from '../text/check-text.ts';
 import { Remark } from './Remark.tsx';
@@ -21,13 +22,13 @@ export function ContradictionNotice({ bag }: { readonly bag: Bag }) {
       kept, and I trust either less; another check would settle it.
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockStart: 1 }}>
         {checks.map(({ id, label }) => (
-          <Button
+          <OnceButton
             key={id}
             variant="outlined"
-            onClick={() => void remove([id], `check of ${bag.container.label} taken back`)}
+            onPress={() => remove([id], `check of ${bag.container.label} taken back`)}
           >
             “{label}” was a slip
-          </Button>
+          </OnceButton>
         ))}
       </Box>
     </Remark>

@@ -15,6 +15,7 @@ import { AmountField } from './AmountField.tsx';
 import { cropRule, waterRule } from '../text/amount-rules.ts';
 import { readAmount } from '../text/amount-text.ts';
 import { titleOf } from '../text/bag-text.ts';
+import { useOnce } from './once.ts';
 import { useWhen } from './When.tsx';
 
 interface EntryDialogProps {
@@ -39,11 +40,13 @@ export function FormDialog({
   readonly submitLabel: string;
   readonly children: ReactNode;
   onClose(): void;
-  onSubmit(): void;
+  onSubmit(): unknown;
 }) {
+  const once = useOnce(onSubmit);
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    onSubmit();
+    // while it fades out it is no form any more
+    if (isOpen) once();
   };
   return (
     <Dialog open={isOpen} onClose={onClose} fullWidth maxWidth="xs">
@@ -115,7 +118,7 @@ export function PickDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
       title={`Picked from ${titleOf(bag)}`}
       isOpen={isOpen}
       onClose={close}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Put in the diary"
     >
       <AmountField
@@ -190,7 +193,7 @@ export function WateringDialog({ bag, isOpen, onClose, onDone }: EntryDialogProp
       title={`Water ${titleOf(bag)}`}
       isOpen={isOpen}
       onClose={close}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Given"
     >
       <AmountField
@@ -248,7 +251,7 @@ export function NoteDialog({ bag, isOpen, onClose, onDone }: EntryDialogProps) {
       title={`A note on ${titleOf(bag)}`}
       isOpen={isOpen}
       onClose={close}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Put in the diary"
     >
       <TextField

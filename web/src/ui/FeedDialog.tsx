@@ -86,7 +86,7 @@ export default function FeedDialog({
       title={`Fed ${titleOf(bag)}`}
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Put in the diary"
     >
       <Select

@@ -1,8 +1,9 @@
-import { Box, Button } from '@mui/material';
+import { Box } from '@mui/material';
 import { IconCheck } from '@tabler/icons-react';
 import type { BagJob } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
 import type { ReactNode } from 'react';
+import { OnceButton } from './OnceButton.tsx';
 import { useGarden, useUnitFormat, type Bag } from '../store/index.ts';
 import { isDue, taskDone, jobWords } from '../text/job-text.ts';
 import { shortDay } from '../text/text.ts';
@@ -38,17 +39,15 @@ export function JobRow({
         {!due && ` from ${shortDay(task.dueOn)}`}
         <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>{why}.</Box>
       </Box>
-      <Button
+      <OnceButton
         variant="outlined"
         aria-label={`${what} at bag ${bag.container.label}: done`}
-        onClick={() =>
-          void record([taskDone(task, bag, now)], `${what.toLowerCase()} at ${bag.container.label}`)
-        }
+        onPress={() => record([taskDone(task, bag, now)], `${what.toLowerCase()} at ${bag.container.label}`)}
         startIcon={<IconCheck aria-hidden />}
         sx={{ flexShrink: 0 }}
       >
         Done
-      </Button>
+      </OnceButton>
     </Box>
   );
 }

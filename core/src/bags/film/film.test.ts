@@ -5,7 +5,7 @@ import { planSleeves, type SleeveOrder } from './sleeves.ts';
 
 const tube: SleeveOrder = {
   film: 'tube',
-  filmWidthText: 400,
+  filmWidthMillimetres: 400,
   flatMillimetres: 400,
   stripMillimetres: 500,
   seamMillimetres: 20,
@@ -13,7 +13,7 @@ const tube: SleeveOrder = {
   count: 6,
   rimMillimetres: 100,
 };
-const flat: SleeveOrder = { ...tube, film: 'flat', filmWidthText: 2000, flatMillimetres: 480 };
+const flat: SleeveOrder = { ...tube, film: 'flat', filmWidthMillimetres: 2000, flatMillimetres: 480 };
 
 function planned(order: SleeveOrder) {
   const result = planSleeves(order);
@@ -76,7 +76,7 @@ describe('orders that do not work out', () => {
     [{ ...flat, seamMillimetres: -5 }, 'seamMillimetres', 'less than nothing'],
     [{ ...flat, flatMillimetres: 1000 }, 'flatMillimetres', 'wider than the film'],
     [{ ...flat, flatMillimetres: NaN }, 'flatMillimetres', 'laid flat'],
-    [{ ...tube, filmWidthText: 0 }, 'filmWidthText', 'width'],
+    [{ ...tube, filmWidthMillimetres: 0 }, 'filmWidthMillimetres', 'width'],
     [{ ...tube, stripMillimetres: NaN }, 'stripMillimetres', 'length'],
     [{ ...tube, stripMillimetres: 110 }, 'stripMillimetres', 'nothing is left'],
     [{ ...tube, count: 2.5 }, 'count', 'whole number'],

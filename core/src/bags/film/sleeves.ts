@@ -1,3 +1,5 @@
+import { containerKind } from '../kinds/index.ts';
+import type { Dimensions } from '../kinds/kind.ts';
 import { heightOfLitres, type Solid } from '../solid.ts';
 import { roundSolid } from '../kinds/round.ts';
 import { sealedTubeHeight, tubeDiameter } from '../kinds/soft.ts';
@@ -6,7 +8,7 @@ import { sealedTubeHeight, tubeDiameter } from '../kinds/soft.ts';
 export interface SleeveOrder {
   readonly film: 'flat' | 'tube';
   /** the roll's width; of a tube, its width laid flat */
-  readonly filmWidthText: number;
+  readonly filmWidthMillimetres: number;
   /** width of the sleeve wanted, laid flat; a tube of film gives its own */
   readonly flatMillimetres: number;
   /** length cut for one sleeve */
@@ -25,6 +27,13 @@ export interface SleeveOrder {
 export interface OrderProblem {
   readonly field: Exclude<keyof SleeveOrder, 'film' | 'isBaseSealed' | 'hopedLitres'>;
   readonly message: string;
+  /** the lengths that would do, mm, where the message is followed by them */
+  readonly span?: { readonly low: number; readonly high: number };
+}
+
+/** The kind of container that a sleeve is. */
+export function sleeveKindId(order: Pick<SleeveOrder, 'isBaseSealed'>): 'film-sleeve' | 'open-sleeve' {
+  return order.isBaseSealed ? 'film-sleeve' : 'open-sleeve';
 }
 
 /** How the film is cut and what comes of it. */
@@ -54,7 +63,7 @@ export interface CuttingPlan {
 function problemsOf(order: SleeveOrder): readonly OrderProblem[] {
   const found: OrderProblem[] = [];
   const say = (field: OrderProblem['field'], message: string) => found.push({ field, message });
-  if (!(order.filmWidthText > 0)) say('filmWidthText', 'The film needs a width.');
+  if (!(order.filmWidthMillimetres > 0)) say('filmWidthMillimetres', 'The film needs a width.');
   if (!(order.stripMillimetres > 0)) say('stripMillimetres', 'Each sleeve needs a length.');
   if (order.seamMillimetres < 0) say('seamMillimetres', 'A seam takes film: it cannot be less than nothing.');
   if (order.rimMillimetres < 0) say('rimMillimetres', 'The rim cannot be less than nothing.');
@@ -62,7 +71,7 @@ function problemsOf(order: SleeveOrder): readonly OrderProblem[] {
     say('count', 'A whole number of sleeves, one at the least.');
   if (order.film === 'flat') {
     if (!(order.flatMillimetres > 0)) say('flatMillimetres', 'How wide should a sleeve be, laid flat?');
-    else if (2 * order.flatMillimetres + Math.max(0, order.seamMillimetres) > order.filmWidthText) {
+    else if (2 * order.flatMillimetres + Math.max(0, order.seamMillimetres) > order.filmWidthMillimetres) {
       say(
         'flatMillimetres',
         'The sleeve is wider than the film: it takes twice its flat width and a seam across the roll.',
@@ -70,9 +79,22 @@ function problemsOf(order: SleeveOrder): readonly OrderProblem[] {
     }
   }
   if (found.length > 0) return found;
-  const flat = order.film === 'tube' ? order.filmWidthText : order.flatMillimetres;
+  const flat = order.film === 'tube' ? order.filmWidthMillimetres : order.flatMillimetres;
   if (standingHeight(order, flat) - order.rimMillimetres < 30) {
     say('stripMillimetres', 'Seam, base and rim take up the whole length: nothing is left to fill.');
+  }
+  if (found.length > 0) return found;
+  const lengths: Dimensions = { flatMillimetres: flat, heightMillimetres: standingHeight(order, flat) };
+  for (const { key, low, high } of containerKind(sleeveKindId(order)).dimensions) {
+    const given = lengths[key] ?? 0;
+    if (given >= low && given <= high) continue;
+    const isHeight = key === 'heightMillimetres';
+    const width = order.film === 'tube' ? 'filmWidthMillimetres' : 'flatMillimetres';
+    found.push({
+      field: isHeight ? 'stripMillimetres' : width,
+      message: isHeight ? 'Nothing stands so high or so low. It may stand' : 'Laid flat, a sleeve is',
+      span: { low, high },
+    });
   }
   return found;
 }
@@ -90,7 +112,7 @@ function standingHeight(order: SleeveOrder, flatMillimetres: number): number {
  *
  * @returns `refused` with a message for each field that does not work out
  * @example
- * planSleeves({ film: 'tube', filmWidthText: 400, flatMillimetres: 400, stripMillimetres: 500, seamMillimetres: 20,
+ * planSleeves({ film: 'tube', filmWidthMillimetres: 400, flatMillimetres: 400, stripMillimetres: 500, seamMillimetres: 20,
  *   isBaseSealed: false, count: 6, rimMillimetres: 100 }).plan?.litres
  * // ≈> 20.3718
  */
@@ -102,9 +124,9 @@ export function planSleeves(
   const problems = problemsOf(order);
   if (problems.length > 0) return { kind: 'refused', problems };
   const isTube = order.film === 'tube';
-  const flat = isTube ? order.filmWidthText : order.flatMillimetres;
+  const flat = isTube ? order.filmWidthMillimetres : order.flatMillimetres;
   const pieceMillimetres = isTube ? flat : 2 * flat + order.seamMillimetres;
-  const across = Math.floor(order.filmWidthText / pieceMillimetres + 1e-9);
+  const across = Math.floor(order.filmWidthMillimetres / pieceMillimetres + 1e-9);
   const rows = Math.ceil(order.count / across);
   const filmLengthMillimetres = rows * order.stripMillimetres;
   const used = order.count * pieceMillimetres * order.stripMillimetres;
@@ -122,7 +144,7 @@ export function planSleeves(
       across,
       rows,
       filmLengthMillimetres,
-      wasteShare: 1 - used / (filmLengthMillimetres * order.filmWidthText),
+      wasteShare: 1 - used / (filmLengthMillimetres * order.filmWidthMillimetres),
       pieceMillimetres,
       diameterMillimetres,
       standingMillimetres,

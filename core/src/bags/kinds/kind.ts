@@ -1,5 +1,6 @@
 import * as z from '../../schema/index.ts';
 import type { Assumed, Assumption } from '../../assumed/index.ts';
+import { RundelError } from '../../errors/index.ts';
 import type { Solid } from '../solid.ts';
 
 /** One measured length that a kind of container asks for, with the span in which it makes sense (mm). */
@@ -87,6 +88,26 @@ export function dimensionsSchema(kind: ContainerKind): z.ZodType<Dimensions> {
     const wrong = kind.check?.(size as Dimensions);
     if (wrong) context.addIssue({ code: 'custom', path: [wrong.key], message: wrong.message });
   }) as z.ZodType<Dimensions>;
+}
+
+/**
+ * Measured lengths that suit a kind.
+ *
+ * @throws RundelError that names the length, what was given and what would do
+ */
+export function checkedDimensions(kind: ContainerKind, size: Dimensions): Dimensions {
+  const checked = dimensionsSchema(kind).safeParse(size);
+  if (checked.success) return checked.data;
+  const issue = checked.error.issues[0];
+  const key = String(issue?.path[0]);
+  const dimension = kind.dimensions.find((d) => d.key === key);
+  const isOff = dimension && !((size[key] ?? NaN) >= dimension.low && (size[key] ?? NaN) <= dimension.high);
+  throw new RundelError(
+    'out-of-range',
+    `${dimension?.label.toLowerCase() ?? key} of a ${kind.name.toLowerCase()}`,
+    size[key] === undefined ? 'nothing' : `${Math.round(size[key])} mm`,
+    isOff ? `from ${dimension.low} to ${dimension.high} mm` : (issue?.message ?? 'another'),
+  );
 }
 
 /** A length of a size that the schema has already checked. */

@@ -18,6 +18,20 @@ export function cropOf(id: string): Crop {
 }
 
 /**
+ * The crop with an id; one that is not known here (a file of a newer Rundel, a hand-made one) is worked out as a tomato and
+ * says what it is.
+ */
+export function cropOrUnknown(id: string): Crop {
+  return CROPS.find((c) => c.id === id) ?? { ...tomato, id, name: 'Unknown crop' };
+}
+
+/** The habit with an id of a crop; one that is not known is worked out as the crop's first and says what it is. */
+export function habitOrUnknown(crop: Crop, habitId: string): Habit {
+  const usual = crop.habits[0] as Habit;
+  return crop.habits.find((h) => h.id === habitId) ?? { ...usual, id: habitId, name: 'Unknown growth' };
+}
+
+/**
  * A crop's habit with an id.
  *
  * @throws RundelError `unknown-name`

@@ -22,7 +22,7 @@ const RAREST = 14;
 /**
  * The next winding, tying or tucking in: every `windEvery` of new growth, so oftener in midsummer than in May.
  *
- * @param lastOn the day on which it was last done, or the planting
+ * @param lastOn the day on which it was last done, the support went up, or the planting
  * @returns undefined where nothing recurs, and once the plant has reached the top of what holds it
  */
 export function tendingDue(

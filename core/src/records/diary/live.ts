@@ -36,21 +36,42 @@ function whatCounts(entries: readonly Entry[]): LiveEntries {
       else superseders.set(target, [entry]);
     }
   }
-  const counts = new Map<string, boolean>();
-  const isLive = (entry: Entry): boolean => {
-    const known = counts.get(entry.id);
-    if (known !== undefined) return known;
-    // a ring of entries that remove one another can only come from a damaged file: the first one asked for counts
-    counts.set(entry.id, true);
-    const live = !(superseders.get(entry.id) ?? []).some(isLive);
-    counts.set(entry.id, live);
-    return live;
-  };
+  const counts = standing(entries, superseders);
+  const isLive = (entry: Entry) => counts.get(entry.id) === true;
   const latestCorrection = latestCorrections(entries, isLive);
   return entries
     .filter((e): e is Exclude<Entry, { kind: 'removed' }> => e.kind !== 'removed' && isLive(e))
     .filter((e) => e.replaces === undefined || latestCorrection.get(e.replaces) === e.id)
     .sort(byTime);
+}
+
+/**
+ * Whether each entry counts: one does not when anything that supersedes it counts. Followed by a list of its own and not by
+ * calls within calls: a chain of removals may be as long as the diary. In a ring of entries that remove one another, which
+ * can only come from a damaged file, the first one asked for counts.
+ */
+function standing(
+  entries: readonly Entry[],
+  superseders: ReadonlyMap<string, readonly Entry[]>,
+): ReadonlyMap<string, boolean> {
+  const counts = new Map<string, boolean>();
+  for (const first of entries) {
+    if (counts.has(first.id)) continue;
+    counts.set(first.id, true);
+    const open = [{ id: first.id, asked: 0 }];
+    for (let last = open.at(-1); last !== undefined; last = open.at(-1)) {
+      const next = superseders.get(last.id)?.[last.asked];
+      if (next === undefined) open.pop();
+      else if (!counts.has(next.id)) {
+        counts.set(next.id, true);
+        open.push({ id: next.id, asked: 0 });
+      } else if (counts.get(next.id)) {
+        counts.set(last.id, false);
+        open.pop();
+      } else last.asked += 1;
+    }
+  }
+  return counts;
 }
 
 function latestCorrections(

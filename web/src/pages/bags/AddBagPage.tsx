@@ -8,6 +8,7 @@ import { useMemo, useState } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import * as z from '@rundel/core/schema';
+import { useOnce } from '../../ui/once.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { containersInUse, measuresInUse, placesInUse, useGarden } from '../../store/index.ts';
 import { BagFields } from './BagFields.tsx';
@@ -83,26 +84,28 @@ function AddBagForm() {
   const bag = bagSchema.safeParse(values).data;
   const planting = values.stem.trim() === '' ? undefined : plantingSchema.safeParse(values).data;
 
-  const save = form.handleSubmit(async (result) => {
-    if (!isCount) return;
-    const now = clock.now();
-    const { containers, changes } = newBagRecords(
-      result.bag,
-      labelsFor(result.bag.label, bagCount, labels),
-      { places: garden.places.length, containers: garden.containers.length },
-      now,
-    );
-    const planted = plantingChanges(
-      result.planting,
-      containers.map((c) => ({ containerId: c.id, stationIds: c.stations.map((s) => s.id) })),
-      garden.varieties,
-      now,
-    );
-    const first = containers[0];
-    const words = bagCount === 1 ? `bag ${first?.label ?? ''} added` : `${bagCount} bags added`;
-    await saveRecords([...changes, ...planted.changes], planted.drafts, words);
-    void navigate(bagCount === 1 ? `/bags/${first?.id ?? ''}` : '/bags');
-  });
+  const save = useOnce(
+    form.handleSubmit(async (result) => {
+      if (!isCount) return;
+      const now = clock.now();
+      const { containers, changes } = newBagRecords(
+        result.bag,
+        labelsFor(result.bag.label, bagCount, labels),
+        { places: garden.places.length, containers: garden.containers.length },
+        now,
+      );
+      const planted = plantingChanges(
+        result.planting,
+        containers.map((c) => ({ containerId: c.id, stationIds: c.stations.map((s) => s.id) })),
+        garden.varieties,
+        now,
+      );
+      const first = containers[0];
+      const words = bagCount === 1 ? `bag ${first?.label ?? ''} added` : `${bagCount} bags added`;
+      await saveRecords([...changes, ...planted.changes], planted.drafts, words);
+      void navigate(bagCount === 1 ? `/bags/${first?.id ?? ''}` : '/bags');
+    }),
+  );
 
   return (
     <Page
@@ -111,7 +114,7 @@ function AddBagForm() {
     >
       <FormProvider {...form}>
         <BagFormLayout
-          onSubmit={() => void save()}
+          onSubmit={save}
           fields={
             <>
               <Panel title="The bag">

@@ -2,7 +2,7 @@ import { Box, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typography }
 import { containerKind, TRADE_CLASSES, tradeClassLitres } from '@rundel/core/bags';
 import { TRADE_CLASS_NAMES, COMPANION_SIZES } from '@rundel/core/records';
 import { needsFirmMix, supportOf } from '@rundel/core/plants';
-import { mixOf } from '@rundel/core/mixes';
+import { findMix } from '@rundel/core/mixes';
 import { Controller, useFormContext, useWatch } from 'react-hook-form';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { COVER_CHOICES, mixChoices, supportChoices } from '../../ui/choices.tsx';
@@ -170,7 +170,7 @@ export function BagFields() {
               select
               label="Mix"
               {...field}
-              helperText={mixOf(field.value, garden.mixes).description}
+              helperText={findMix(field.value, garden.mixes)?.description}
             >
               {mixChoices(garden.mixes)}
             </TextField>

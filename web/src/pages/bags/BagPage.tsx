@@ -9,7 +9,7 @@ import { Page, Panel } from '../../ui/Page.tsx';
 import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
 import { shortDay } from '../../text/text.ts';
 import { BagSection, sceneOf } from '../../section/index.ts';
-import { useBags, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
+import { useBags, useGarden, useUnitFormat, type Bag, told } from '../../store/index.ts';
 import { Diary } from './Diary.tsx';
 import { FeedPanel } from './FeedPanel.tsx';
 import { GaugeDialog } from './GaugeDialog.tsx';
@@ -235,8 +235,8 @@ function BagActions({
         )}
         <MenuItem onClick={() => open('gauge')}>Scale or probe</MenuItem>
         <MenuItem onClick={() => open('trouble')}>Put trouble on record</MenuItem>
-        {!isEmpty && <MenuItem onClick={() => void clear()}>Clear its plants out</MenuItem>}
-        <MenuItem onClick={() => void bin()}>Delete</MenuItem>
+        {!isEmpty && <MenuItem onClick={() => told(clear())}>Clear its plants out</MenuItem>}
+        <MenuItem onClick={() => told(bin())}>Delete</MenuItem>
       </Menu>
     </>
   );

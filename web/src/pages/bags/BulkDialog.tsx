@@ -1,4 +1,4 @@
-import { Button, MenuItem, TextField } from '@mui/material';
+import { MenuItem, TextField } from '@mui/material';
 import { containerKind } from '@rundel/core/bags';
 import { needsFirmMix, supportOf } from '@rundel/core/plants';
 import type { Container } from '@rundel/core/records';
@@ -7,6 +7,7 @@ import { AmountField } from '../../ui/AmountField.tsx';
 import { readAmount } from '../../text/amount-text.ts';
 import { mixChoices, supportChoices } from '../../ui/choices.tsx';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
+import { OnceButton } from '../../ui/OnceButton.tsx';
 import { placesInUse, useGarden, useMoney, useUnitFormat, type Bag } from '../../store/index.ts';
 import { changedTogether, type BulkChange } from './bulk-change.ts';
 
@@ -86,13 +87,7 @@ export function BulkDialog({
     onDone();
   };
   return (
-    <FormDialog
-      title={`Change ${many}`}
-      isOpen
-      onClose={onClose}
-      onSubmit={() => void submit()}
-      submitLabel="Change them"
-    >
+    <FormDialog title={`Change ${many}`} isOpen onClose={onClose} onSubmit={submit} submitLabel="Change them">
       <TextField select label="Where they stand" value={placeId} onChange={(e) => setPlace(e.target.value)}>
         <MenuItem value={AS_IT_IS}>As it is</MenuItem>
         {placesInUse(garden).map((place) => (
@@ -153,9 +148,9 @@ export function BulkDialog({
         helperText={readPrice.kind === 'refused' ? readPrice.problem : 'Empty: as it is.'}
         slotProps={{ htmlInput: { inputMode: 'decimal' } }}
       />
-      <Button onClick={() => void bin()} sx={{ alignSelf: 'flex-start' }}>
+      <OnceButton onPress={() => bin()} sx={{ alignSelf: 'flex-start' }}>
         Put {bags.length === 1 ? 'it' : 'them all'} in the bin
-      </Button>
+      </OnceButton>
     </FormDialog>
   );
 }

@@ -48,7 +48,7 @@ export function CheckDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
       title={`An earlier check at ${titleOf(bag)}`}
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Put in the diary"
     >
       {when.field}

@@ -67,7 +67,7 @@ export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClo
       title="Correct this entry"
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Correct it"
     >
       <DayField

@@ -5,7 +5,8 @@ import { entriesAt, type Entry } from '@rundel/core/records';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { localDate, shortDay } from '../../text/text.ts';
-import { useGarden, useUnitFormat } from '../../store/index.ts';
+import { OnceButton } from '../../ui/OnceButton.tsx';
+import { useGarden, useUnitFormat, told } from '../../store/index.ts';
 import { CorrectDialog } from './CorrectDialog.tsx';
 import { entryWords } from '../../text/entry-text.ts';
 import { removedFrom, type Taken } from './removed.ts';
@@ -67,7 +68,7 @@ export function Diary({ containerId }: { readonly containerId: string }) {
             )}
             <IconButton
               aria-label={`Remove: ${entryWords(entry, unitFormat, garden.products)}`}
-              onClick={() => void remove([entry.id], `${entry.kind} removed`)}
+              onClick={() => told(remove([entry.id], `${entry.kind} removed`))}
               sx={{ width: 44, height: 44 }}
             >
               <IconTrash size={20} aria-hidden />
@@ -102,7 +103,7 @@ function Removed({ entries }: { readonly entries: readonly Taken[] }) {
           <Box sx={{ flex: 1 }}>
             {shortDay(dayOf(entry.at))}: {entryWords(entry, unitFormat, garden.products)}
           </Box>
-          <Button onClick={() => void remove([tombId], `${entry.kind} brought back`)}>Bring back</Button>
+          <OnceButton onPress={() => remove([tombId], `${entry.kind} brought back`)}>Bring back</OnceButton>
         </Box>
       ))}
     </Box>

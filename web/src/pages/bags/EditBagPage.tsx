@@ -5,6 +5,7 @@ import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import type { Container } from '@rundel/core/records';
 import { Link, useNavigate, useParams } from 'react-router';
 import type * as z from '@rundel/core/schema';
+import { useOnce } from '../../ui/once.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { containersInUse, measuresInUse, newId, useGarden } from '../../store/index.ts';
 import { BagFields } from './BagFields.tsx';
@@ -36,46 +37,49 @@ export default function EditBagPage() {
     ...(container ? { defaultValues: bagFormOf(container, units) } : {}),
   });
   const values = useWatch({ control: form.control }) as BagFormValues;
+  const save = useOnce(
+    form.handleSubmit(async (result) => {
+      if (!container) return;
+      const now = clock.now();
+      const { containers, changes } = newBagRecords(
+        result,
+        [result.label],
+        { places: garden.places.length, containers: 0 },
+        now,
+      );
+      // stations keep their identity, since plants and entries name them; more are added at the end
+      const stations = Array.from(
+        { length: result.stations },
+        (_, i) => container.stations[i] ?? { id: newId('station') },
+      );
+      // optional fields that were emptied are gone: only what the form does not ask for is carried over
+      const { assumptions, seasons, gauges } = container;
+      const after = {
+        ...(assumptions ? { assumptions } : {}),
+        ...(seasons ? { seasons } : {}),
+        ...(gauges ? { gauges } : {}),
+        ...(containers[0] as Container),
+        id: container.id,
+        createdAt: container.createdAt,
+        order: container.order,
+        stations,
+      };
+      const place = changes.filter((change) => change.table === 'places');
+      await saveRecords(
+        [...place, { table: 'containers', before: container, after }],
+        [],
+        `bag ${after.label} changed`,
+      );
+      void navigate(`/bags/${container.id}`);
+    }),
+  );
   if (!container) return <NoSuchBag />;
   const bag = schema.safeParse(values).data;
-  const save = form.handleSubmit(async (result) => {
-    const now = clock.now();
-    const { containers, changes } = newBagRecords(
-      result,
-      [result.label],
-      { places: garden.places.length, containers: 0 },
-      now,
-    );
-    // stations keep their identity, since plants and entries name them; more are added at the end
-    const stations = Array.from(
-      { length: result.stations },
-      (_, i) => container.stations[i] ?? { id: newId('station') },
-    );
-    // optional fields that were emptied are gone: only what the form does not ask for is carried over
-    const { assumptions, seasons, gauges } = container;
-    const after = {
-      ...(assumptions ? { assumptions } : {}),
-      ...(seasons ? { seasons } : {}),
-      ...(gauges ? { gauges } : {}),
-      ...(containers[0] as Container),
-      id: container.id,
-      createdAt: container.createdAt,
-      order: container.order,
-      stations,
-    };
-    const place = changes.filter((change) => change.table === 'places');
-    await saveRecords(
-      [...place, { table: 'containers', before: container, after }],
-      [],
-      `bag ${after.label} changed`,
-    );
-    void navigate(`/bags/${container.id}`);
-  });
   return (
     <Page title={`Change bag ${container.label}`}>
       <FormProvider {...form}>
         <BagFormLayout
-          onSubmit={() => void save()}
+          onSubmit={save}
           fields={
             <Panel title="The bag">
               <BagFields />

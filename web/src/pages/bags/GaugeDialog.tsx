@@ -7,7 +7,8 @@ import { Caution } from '../../ui/Caution.tsx';
 import { titleOf } from '../../text/bag-text.ts';
 import { Select } from '../../ui/Select.tsx';
 import { listDevices, listenTo, readDevice, type DeviceReading } from '../../store/devices.ts';
-import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
+import { OnceButton } from '../../ui/OnceButton.tsx';
+import { useGarden, useUnitFormat, type Bag, told } from '../../store/index.ts';
 import { gaugeOf, gaugesWith, readingCheck } from '../../ui/gauges.ts';
 
 /** The two points that a gauge is calibrated by. */
@@ -103,9 +104,9 @@ export function GaugeDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
         {device && (
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
             {gauge?.deviceId !== device.id && (
-              <Button variant="contained" onClick={() => void keep({}, `paired with ${device.name}`)}>
+              <OnceButton variant="contained" onPress={() => keep({}, `paired with ${device.name}`)}>
                 Pair it with this bag
-              </Button>
+              </OnceButton>
             )}
             {POINTS.map(({ reads, label }) => (
               <Button
@@ -113,15 +114,15 @@ export function GaugeDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
                 variant="outlined"
                 disabled={!live.reading}
                 onClick={() =>
-                  live.reading && void keep({ [reads]: live.reading.value }, `what it shows now is ${label}`)
+                  live.reading && told(keep({ [reads]: live.reading.value }, `what it shows now is ${label}`))
                 }
               >
                 It is {label} now
               </Button>
             ))}
-            <Button variant="outlined" onClick={() => void take()}>
+            <OnceButton variant="outlined" onPress={() => take()}>
               Take a reading
-            </Button>
+            </OnceButton>
           </Box>
         )}
         <Typography role="status">{said}</Typography>

@@ -11,7 +11,7 @@ import { reachingWords } from '../../text/planting-text.ts';
 import { JobRow } from '../../ui/JobRow.tsx';
 import { HowCalculated, WorkedLines } from '../../ui/HowCalculated.tsx';
 import { shortDay } from '../../text/text.ts';
-import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
+import { useGarden, useUnitFormat, type Bag, told } from '../../store/index.ts';
 import { MeasureDialog } from './MeasureDialog.tsx';
 
 /** How tall it is, when it gets to the top of what holds it, and the handwork that follows from it. */
@@ -131,7 +131,7 @@ function OnePlant({
           { id: '2', label: 'two leaders' },
           { id: '3', label: 'three leaders' },
         ]}
-        onChange={(id) => void train(id)}
+        onChange={(id) => told(train(id))}
       />
       <HowCalculated label="From which heights">
         <WorkedLines

@@ -61,7 +61,7 @@ export function MeasureDialog({ bag, onClose }: { readonly bag: Bag; onClose(): 
       title={`Measure at bag ${bag.container.label}`}
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Put it down"
     >
       {heights.map(({ occupant, read }, i) => (

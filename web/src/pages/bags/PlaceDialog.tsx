@@ -1,10 +1,11 @@
-import { Button, TextField, Typography } from '@mui/material';
+import { TextField, Typography } from '@mui/material';
 import type { Place } from '@rundel/core/records';
 import { useState } from 'react';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { readAmount } from '../../text/amount-text.ts';
 import { COVER_CHOICES } from '../../ui/choices.tsx';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
+import { OnceButton } from '../../ui/OnceButton.tsx';
 import { newId, useGarden, useUnitFormat } from '../../store/index.ts';
 
 /** A place where bags stand: its name, its roof, its turn in the walk. */
@@ -71,7 +72,7 @@ export function PlaceDialog({
       title={place ? `Change ${place.name}` : 'Add a place'}
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel={place ? 'Change it' : 'Add it'}
     >
       <TextField
@@ -113,9 +114,9 @@ export function PlaceDialog({
             It can be removed once no bag stands here.
           </Typography>
         ) : (
-          <Button onClick={() => void bin()} sx={{ alignSelf: 'flex-start' }}>
+          <OnceButton onPress={() => bin()} sx={{ alignSelf: 'flex-start' }}>
             Delete
-          </Button>
+          </OnceButton>
         ))}
     </FormDialog>
   );

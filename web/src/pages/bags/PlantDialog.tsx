@@ -49,7 +49,7 @@ export function PlantDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
       title={`Plant bag ${bag.container.label}`}
       isOpen
       onClose={onClose}
-      onSubmit={() => void save()}
+      onSubmit={save}
       submitLabel="It is planted"
     >
       <FormProvider {...form}>

@@ -179,7 +179,7 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
       title={`The nutrient of ${bag.container.label}`}
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Put in the diary"
     >
       <Select

@@ -43,13 +43,7 @@ export function TemplateDialog({ bag, onClose }: { readonly bag: Bag; onClose():
     return undefined;
   };
   return (
-    <FormDialog
-      title="Keep as a template"
-      isOpen
-      onClose={onClose}
-      onSubmit={() => void submit()}
-      submitLabel="Save"
-    >
+    <FormDialog title="Keep as a template" isOpen onClose={onClose} onSubmit={submit} submitLabel="Save">
       <TextField
         label="Name"
         value={name}

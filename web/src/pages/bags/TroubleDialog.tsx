@@ -41,7 +41,7 @@ export function TroubleDialog({ bag, onClose }: { readonly bag: Bag; onClose(): 
       title={`Trouble in bag ${container.label}`}
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Put in the diary"
     >
       <Select label="What it looks like" value={what} onChange={setWhat} options={OPTIONS} />

@@ -9,7 +9,7 @@ import { useThemeValue } from '../../ui/theme-context.tsx';
 import { HowCalculated } from '../../ui/HowCalculated.tsx';
 import { localDate, whenWords } from '../../text/text.ts';
 import { useUnitFormat } from '../../store/index.ts';
-import { courseOf, stageDatesOf, spellsOf } from './water-course.ts';
+import { courseOf, chartPointsOf, spellsOf } from './water-course.ts';
 
 /** A bag's water over the last days and the rounds to come, with its doubt as a band. */
 export default function WaterChart({
@@ -27,7 +27,7 @@ export default function WaterChart({
   const unit =
     unitFormat.system === 'metric' ? 'litre' : unitFormat.system === 'us' ? 'usGallon' : 'imperialGallon';
   const course = useMemo(() => courseOf(water), [water]);
-  const marks = useMemo(() => stageDatesOf(water), [water]);
+  const marks = useMemo(() => chartPointsOf(water), [water]);
   const happened = new Map(marks.map((mark) => [mark.at, mark.kind === 'check' ? 'a check' : 'a watering']));
   const spells = spellsOf(course, water.availableLitres, refillPoint);
   const options = useMemo((): ApexOptions => {
@@ -91,7 +91,9 @@ export default function WaterChart({
   return (
     <Box>
       <Typography sx={{ marginBlockEnd: 1 }}>
-        {spells.dryOuts === 0
+        {spells.isDryNow && spells.dryOuts === 0
+          ? 'It has likely been below the point where it wants water all these days'
+          : spells.dryOuts === 0
           ? 'In these days it was never likely below the point where it wants water'
           : `In these days it likely went below the point where it wants water ${spells.dryOuts === 1 ? 'once' : `${spells.dryOuts} times`}`}
         {spells.wetDays >= 1

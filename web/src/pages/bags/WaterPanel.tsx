@@ -7,7 +7,7 @@ import { FAULT_WORDS } from '../../text/check-text.ts';
 import { STORE_WORDS } from '../../text/water-text.ts';
 import { Panel } from '../../ui/Page.tsx';
 import { Remark } from '../../ui/Remark.tsx';
-import { hoursWords, whenWords } from '../../text/text.ts';
+import { hoursRangeWords, hoursWords, whenWords } from '../../text/text.ts';
 import { HowCalculated, WorkedLines } from '../../ui/HowCalculated.tsx';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { WhatIf } from './WhatIf.tsx';
@@ -81,7 +81,7 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
           label={
             toRefill.low === undefined
               ? 'until it wants water'
-              : `until it wants water; ${hoursWords(toRefill.low)} to ${hoursWords(toRefill.high)}`
+              : `until it wants water; ${hoursRangeWords(toRefill.low, toRefill.high)}`
           }
         />
         <Big
@@ -89,7 +89,7 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
           label={
             ahead.hoursToWilting.low === undefined
               ? 'until it wilts without watering'
-              : `until it wilts without watering; ${hoursWords(ahead.hoursToWilting.low)} to ${hoursWords(ahead.hoursToWilting.high)}`
+              : `until it wilts without watering; ${hoursRangeWords(ahead.hoursToWilting.low, ahead.hoursToWilting.high)}`
           }
         />
         {estimate.stores.map((store) => (

@@ -1,12 +1,16 @@
-/** Labels for a number of new bags: the first as typed, then the next that are free ("7" → 8, 9; "7b" → 8, 9). */
+/** Labels for a number of new bags: the first as typed, then the next that are free ("7" → 8, 9; "7b" → 8, 9; "Pot" → Pot 1, Pot 2). */
 export function labelsFor(first: string, count: number, taken: readonly string[]): readonly string[] {
-  const used = new Set([...taken, first]);
-  const labels = [first];
-  let number = Number.parseInt(first, 10);
+  // "7" and "7b" count on as 8, 9; a name keeps itself and gets a number: "Pot", "Pot 3"
+  const named = /^(\D.*?)\s*(\d*)$/.exec(first);
+  const name = named?.[1] ?? '';
+  const isBare = named !== null && named[2] === '';
+  const labels = isBare && count > 1 ? [] : [first];
+  const used = new Set([...taken, ...labels]);
+  let number = isBare ? 0 : Number.parseInt(named?.[2] ?? first, 10);
   if (!Number.isFinite(number)) number = 0;
   while (labels.length < count) {
     number += 1;
-    const label = String(number);
+    const label = name === '' ? String(number) : `${name.slice(0, 12 - String(number).length - 1)} ${number}`;
     if (used.has(label)) continue;
     used.add(label);
     labels.push(label);

@@ -2,7 +2,7 @@ import { bagWater } from '@rundel/core/garden-state';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import type { Container } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
-import { courseOf, stageDatesOf, spellsOf, type CoursePoint } from './water-course.ts';
+import { courseOf, chartPointsOf, spellsOf, type CoursePoint } from './water-course.ts';
 
 const garden = gannetSlip(3);
 const water = bagWater(garden, garden.containers[0] as Container, DEMO_EVENING);
@@ -26,7 +26,7 @@ describe('the course of a bag’s water', () => {
   });
 
   it('has a mark for each look and drink, on a point of the course and inside the bag', () => {
-    const marks = stageDatesOf(water);
+    const marks = chartPointsOf(water);
     const moments = new Set(course.filter((p) => p.what === 'past').map((p) => p.at));
     expect(marks.length).toBeGreaterThan(4);
     expect(new Set(marks.map((mark) => mark.kind))).toEqual(new Set(['check', 'watering']));

@@ -41,7 +41,7 @@ export interface ChartPoint {
 }
 
 /** The checks and waterings of the days that the course shows. */
-export function stageDatesOf(water: BagWater): readonly ChartPoint[] {
+export function chartPointsOf(water: BagWater): readonly ChartPoint[] {
   const since = Date.parse(water.now) - DAYS_BACK * 86_400_000;
   // of the points of one moment the last is what was believed after it
   const after = new Map(water.estimate.path.map((point) => [point.at, point.likely]));
@@ -50,12 +50,12 @@ export function stageDatesOf(water: BagWater): readonly ChartPoint[] {
     .map(({ at, kind }) => ({ at, kind, litres: (after.get(at) ?? 0) * water.availableLitres }));
 }
 
-/** Spells in a course: how often it was likely below the refill point, and how long it was likely nearly full. */
+/** Spells in a course: how often it went below the refill point, whether it is there now, and how long it was likely nearly full. */
 export function spellsOf(
   course: readonly CoursePoint[],
   availableLitres: number,
   refillPoint: number,
-): { readonly dryOuts: number; readonly wetDays: number } {
+): { readonly dryOuts: number; readonly wetDays: number; readonly isDryNow: boolean } {
   const past = course.filter((p) => p.what === 'past');
   const dry = refillPoint * availableLitres;
   const wet = 0.85 * availableLitres;
@@ -68,5 +68,6 @@ export function spellsOf(
     if (point.likely > wet && before.likely > wet)
       wetMilliseconds += Date.parse(point.at) - Date.parse(before.at);
   });
-  return { dryOuts, wetDays: wetMilliseconds / 86_400_000 };
+  const last = past.at(-1);
+  return { dryOuts, wetDays: wetMilliseconds / 86_400_000, isDryNow: last !== undefined && last.likely < dry };
 }

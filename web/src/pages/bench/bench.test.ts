@@ -212,9 +212,9 @@ describe('film as typed', () => {
 
   it('lets the plan speak about a negative seam, and says itself what does not read', () => {
     const start = startOrder(metric);
-    expect(readOrder({ ...start, seamMillimetres: '-2' }, 'metric').order?.seamMillimetres).toBe(-20);
-    const bad = readOrder({ ...start, filmWidthText: 'wide', hopedLitres: '3 m' }, 'metric');
-    expect(Object.keys(bad.problems).sort()).toEqual(['filmWidthText', 'hopedLitres']);
+    expect(readOrder({ ...start, seam: '-2' }, 'metric').order?.seamMillimetres).toBe(-20);
+    const bad = readOrder({ ...start, filmWidth: 'wide', hoped: '3 m' }, 'metric');
+    expect(Object.keys(bad.problems).sort()).toEqual(['filmWidth', 'hoped']);
     expect(bad.order).toBeUndefined();
   });
 });

@@ -13,7 +13,7 @@ import { ASSUMPTION_THEMES, type Assumption } from '@rundel/core/assumed';
 import { CROPS } from '@rundel/core/plants';
 import { trimmed } from '@rundel/core/units';
 import { useMemo, useState } from 'react';
-import { learntOf, useGarden } from '../../store/index.ts';
+import { learntOf, useGarden, told } from '../../store/index.ts';
 
 interface Row {
   readonly key: string;
@@ -58,10 +58,12 @@ export function AssumptionsPanel() {
   const count = Object.keys(own).length;
   const keep = (key: string, value: number | undefined) => {
     const { [key]: _, ...rest } = own;
-    void saveSettings({
-      ...garden.settings,
-      assumptions: value === undefined ? rest : { ...rest, [key]: value },
-    });
+    told(
+      saveSettings({
+        ...garden.settings,
+        assumptions: value === undefined ? rest : { ...rest, [key]: value },
+      }),
+    );
   };
   return (
     <Box>

@@ -1,8 +1,9 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Box, Typography } from '@mui/material';
 import { addDays, dayOf, daysBetween } from '@rundel/core/calendar';
 import type { TableName } from '@rundel/core/records';
 import { productName } from '../../text/product-text.ts';
 import { midSentence, shortDay } from '../../text/text.ts';
+import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useGarden, type RecordChange } from '../../store/index.ts';
 
 /** What is in the bin is offered this long; it stays on record after that, out of sight. */
@@ -70,7 +71,7 @@ export function Bin() {
             {nameOf(item.record)}, since {shortDay(dayOf(item.binnedAt))};{' '}
             {DAYS_KEPT - daysBetween(dayOf(item.binnedAt), dayOf(now))} days left
           </Box>
-          <Button onClick={() => void takeOut(item)}>Take it out</Button>
+          <OnceButton onPress={() => takeOut(item)}>Take it out</OnceButton>
         </Box>
       ))}
     </Box>

@@ -13,12 +13,14 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { Page, Panel } from '../../ui/Page.tsx';
+import { OnceButton } from '../../ui/OnceButton.tsx';
 import {
   mergeGardens,
   readGardenFile,
   useGarden,
   writeGardenFile,
   type FileReading,
+  told,
 } from '../../store/index.ts';
 import { Bin } from './Bin.tsx';
 import { download } from '../../ui/download.ts';
@@ -71,13 +73,13 @@ export default function FilesPage() {
           in {gardenId === 'demo' ? 'the demo' : 'your garden'}.
         </Typography>
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          <Button variant="contained" onClick={() => void save()}>
+          <OnceButton variant="contained" onPress={() => save()}>
             Save to a file
-          </Button>
-          <FileButton accept=".json,application/json" onFile={(file) => void open(file)} variant="outlined">
+          </OnceButton>
+          <FileButton accept=".json,application/json" onFile={(file) => told(open(file))} variant="outlined">
             Open a file
           </FileButton>
-          {gardenId === 'demo' && <Button onClick={() => void restartDemo()}>Reset the demo</Button>}
+          {gardenId === 'demo' && <OnceButton onPress={() => restartDemo()}>Reset the demo</OnceButton>}
           <Button onClick={() => setClearing(true)} sx={{ color: 'error.main' }}>
             Clear everything here
           </Button>
@@ -94,7 +96,7 @@ export default function FilesPage() {
       {opened && (
         <OpenDialog name={opened.name} reading={opened.reading} onClose={() => setOpened(undefined)} />
       )}
-      {isClearing && <ClearDialog onSave={() => void save()} onClose={() => setClearing(false)} />}
+      {isClearing && <ClearDialog onSave={() => told(save())} onClose={() => setClearing(false)} />}
     </Page>
   );
 }
@@ -144,16 +146,16 @@ function OpenDialog({
       <DialogActions sx={{ padding: 2, flexWrap: 'wrap', gap: 1 }}>
         <Button onClick={onClose}>Cancel</Button>
         {!isEmpty && (
-          <Button
+          <OnceButton
             variant="outlined"
-            onClick={() => void put(mergeGardens(garden, theirs), `"${name}" merged`)}
+            onPress={() => put(mergeGardens(garden, theirs), `"${name}" merged`)}
           >
             Merge with what is here
-          </Button>
+          </OnceButton>
         )}
-        <Button variant="contained" onClick={() => void put(theirs, `"${name}" opened`)}>
+        <OnceButton variant="contained" onPress={() => put(theirs, `"${name}" opened`)}>
           {isEmpty ? 'Open it' : 'Replace what is here'}
-        </Button>
+        </OnceButton>
       </DialogActions>
     </Dialog>
   );
@@ -194,9 +196,9 @@ function ClearDialog({ onSave, onClose }: { onSave(): void; onClose(): void }) {
         <Button variant="outlined" onClick={onSave}>
           Save to a file first
         </Button>
-        <Button variant="contained" color="error" onClick={() => void clear()}>
+        <OnceButton variant="contained" color="error" onPress={() => clear()}>
           Clear it
-        </Button>
+        </OnceButton>
       </DialogActions>
     </Dialog>
   );

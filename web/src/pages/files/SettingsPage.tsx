@@ -6,7 +6,7 @@ import { PRACTICE_CHOICES, practiceWords, UNIT_CHOICES } from '../../ui/choices.
 import { readPlace } from '../../text/place-text.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { clockOf } from '../../text/text.ts';
-import { unitFormatIn, useGarden } from '../../store/index.ts';
+import { unitFormatIn, useGarden, told } from '../../store/index.ts';
 import { AssumptionsPanel } from './AssumptionsPanel.tsx';
 
 /** What changes; a setting that is turned off is undefined. */
@@ -21,7 +21,7 @@ export default function SettingsPage() {
   const themeName = useThemeValue();
   const keep = (change: SettingsChange) => {
     const { drierBelowCelsius, ...rest } = { ...settings, ...change };
-    void saveSettings({ ...rest, ...(drierBelowCelsius === undefined ? {} : { drierBelowCelsius }) });
+    told(saveSettings({ ...rest, ...(drierBelowCelsius === undefined ? {} : { drierBelowCelsius }) }));
   };
   return (
     <Page title="Settings" width={920}>

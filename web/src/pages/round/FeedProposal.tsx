@@ -17,7 +17,8 @@ import {
   feedName,
   stateSentence,
 } from '../../text/feed-text.ts';
-import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
+import { OnceButton } from '../../ui/OnceButton.tsx';
+import { useGarden, useUnitFormat, type Bag, told } from '../../store/index.ts';
 
 const CHOICES = FEED_SKIP_REASONS.map((id) => ({ id, label: FEED_SKIP_WORDS[id] }));
 
@@ -85,15 +86,15 @@ export default function FeedProposal({
             {isInWater ? ` in ${unitFormat.show(litres, 'water')}` : ', on top, and watered in'}
           </Box>
         </Box>
-        <Button
+        <OnceButton
           variant="contained"
           color="secondary"
-          onClick={() => void give()}
+          onPress={() => give()}
           aria-keyshortcuts="Enter"
           sx={{ minHeight: 56, minWidth: 104, fontSize: '1.1rem' }}
         >
           Fed
-        </Button>
+        </OnceButton>
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end' }}>
         <Button onClick={onOther} sx={{ color: 'inherit', textDecoration: 'underline' }}>
@@ -101,7 +102,7 @@ export default function FeedProposal({
         </Button>
         <ChoiceButton
           choices={CHOICES}
-          onChoose={(reason) => void skip(reason)}
+          onChoose={(reason) => told(skip(reason))}
           sx={{ color: 'inherit', textDecoration: 'underline' }}
         >
           Leave it out

@@ -18,6 +18,7 @@ import {
   useGarden,
   useUnitFormat,
   type Bag,
+  told,
 } from '../../store/index.ts';
 import { RoundSidebar, type RoundSidebarProps } from './RoundSidebar.tsx';
 import { useBounceGuard } from './bounce.ts';
@@ -182,11 +183,11 @@ export default function RoundPage() {
       key === 'Enter' && (!pressed || pressed.matches('[aria-pressed="true"][aria-keyshortcuts]'));
     if (key === 'n') goOn(bag, 1, false);
     else if (key === 'p') goOn(bag, -1, false);
-    else if (key === 'u') void undo();
+    else if (key === 'u') told(undo());
     else if (isEnter && status?.kind === 'watering') {
       const { fills } = status.advice;
       const feeds = stop?.feeds.filter(({ advice }) => advice.kind === 'feed') ?? [];
-      void watering({ ...fills, ranThrough: false, into: status.advice.into, feeds });
+      told(watering({ ...fills, ranThrough: false, into: status.advice.into, feeds }));
     } else if (isEnter && status?.kind === 'done') goOn(bag);
     else return false;
     return true;
@@ -196,8 +197,10 @@ export default function RoundPage() {
   const now = clock.now();
   const open = stops.filter((s) => isOpen(s.status));
   const planted = bags.filter((b) => b.occupants.length > 0);
+  // before all is worked out there is only the stop to be quick with; bags that are due a feed would move the list's rows
+  const isKnown = isReady && isFeedKnown && walk !== undefined;
   const lead =
-    !isReady && bags.length > 0
+    !isKnown && bags.length > 0
       ? 'Working out how the bags stand…'
       : planted.length === 0
         ? 'Nothing is planted yet.'
@@ -210,8 +213,6 @@ export default function RoundPage() {
     ({ status: s }) => s.kind === 'check' || s.kind === 'watering' || s.kind === 'feed',
   );
   const carryLitres = carried.reduce((sum, s) => sum + likelyWatering(s), 0);
-  // before all is worked out there is only the stop to be quick with; bags that are due a feed would move the list's rows
-  const isKnown = isReady && isFeedKnown && walk !== undefined;
   const list = isKnown && (
     <Deferred>
       <RoundSidebar {...listed} />
@@ -310,9 +311,9 @@ export default function RoundPage() {
               bag={bag}
               status={status}
               feeds={stop?.feeds ?? []}
-              onCheck={(seen, stationId) => void check(seen, stationId)}
-              onWater={(given) => void watering(given)}
-              onSkip={(reason) => void leaveOut(reason)}
+              onCheck={(seen, stationId) => told(check(seen, stationId))}
+              onWater={(given) => told(watering(given))}
+              onSkip={(reason) => told(leaveOut(reason))}
               onNext={() => goOn(bag)}
               isPhone={isPhone}
             />

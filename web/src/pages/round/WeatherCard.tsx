@@ -3,7 +3,7 @@ import { addDays, dayOf } from '@rundel/core/calendar';
 import { useState, type FormEvent } from 'react';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { readWeather } from '../../text/weather-text.ts';
-import { useGarden, useUnitFormat } from '../../store/index.ts';
+import { useGarden, useUnitFormat, told } from '../../store/index.ts';
 
 /** Two numbers for a day: asked for yesterday and today while nobody has given them. */
 export default function WeatherCard() {
@@ -40,7 +40,7 @@ export default function WeatherCard() {
     <Box
       component="form"
       noValidate
-      onSubmit={(event) => void submit(event)}
+      onSubmit={(event) => told(submit(event))}
       sx={{ border: '1.5px dashed var(--muted)', borderRadius: '12px', padding: 1.5 }}
       aria-label={`Weather of ${words}`}
     >

@@ -1,7 +1,7 @@
 import type { RoundPlan } from '@rundel/core/round';
 import { startTransition, useCallback, useEffect, useState } from 'react';
 import * as z from '@rundel/core/schema';
-import { useGarden } from '../../store/index.ts';
+import { useGarden, told } from '../../store/index.ts';
 
 /** A walk in progress: kept on this device, so that an interruption or a reload finds it where it was. */
 const walkSchema = z.object({
@@ -61,7 +61,7 @@ export function useWalk(plan: RoundPlan | undefined): {
       const walk = read.success ? startedNoLaterThan(read.data, clock.now()) : undefined;
       // the first stop is much to draw: taps and frames may come in between
       startTransition(() => setKept({ gardenId, walk }));
-      if (walk && walk !== read.data) void store.writeNote('walk', walk);
+      if (walk && walk !== read.data) told(store.writeNote('walk', walk));
     });
     return () => {
       isCurrent = false;
@@ -70,7 +70,7 @@ export function useWalk(plan: RoundPlan | undefined): {
   const keep = useCallback(
     (walk: Walk) => {
       setKept({ gardenId, walk });
-      void store.writeNote('walk', walk);
+      told(store.writeNote('walk', walk));
     },
     [store, gardenId],
   );

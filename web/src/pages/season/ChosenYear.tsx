@@ -16,7 +16,7 @@ import { plantingQuery } from '../../ui/planting-form.ts';
 import { Remark } from '../../ui/Remark.tsx';
 import { HowCalculated, WorkedLines } from '../../ui/HowCalculated.tsx';
 import { shortDay } from '../../text/text.ts';
-import { useGarden, useUnitFormat } from '../../store/index.ts';
+import { useGarden, useUnitFormat, told } from '../../store/index.ts';
 import type { YearRow } from './use-years.ts';
 import { chanceWords, consequences, cropWords, standingWords } from './year-words.ts';
 
@@ -70,7 +70,7 @@ export function ChosenYear({
           >
             Plant it
           </Button>
-          <Button onClick={() => year.plan && void bin('plans', [year.plan], `plan of ${year.name}`)}>
+          <Button onClick={() => year.plan && told(bin('plans', [year.plan], `plan of ${year.name}`))}>
             Drop this plan
           </Button>
         </Box>

@@ -13,7 +13,8 @@ import { defaultNormals, type MonthNormal } from '@rundel/core/climate';
 import { useState, type FormEvent } from 'react';
 import { readAmount } from '../../text/amount-text.ts';
 import { MONTHS } from '../../text/text.ts';
-import { useGarden, useUnitFormat, type UnitFormat } from '../../store/index.ts';
+import { OnceButton } from '../../ui/OnceButton.tsx';
+import { useGarden, useUnitFormat, type UnitFormat, told } from '../../store/index.ts';
 
 type Texts = readonly { readonly min: string; readonly max: string; readonly rain: string }[];
 
@@ -65,7 +66,7 @@ export default function ClimatePanel() {
   const set = (i: number, key: 'min' | 'max' | 'rain', value: string) =>
     setTexts((all) => all.map((month, at) => (at === i ? { ...month, [key]: value } : month)));
   return (
-    <Box component="form" noValidate onSubmit={(event) => void submit(event)}>
+    <Box component="form" noValidate onSubmit={(event) => told(submit(event))}>
       <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockEnd: 1 }}>
         {settings.normals
           ? 'Your own numbers.'
@@ -118,7 +119,7 @@ export default function ClimatePanel() {
         <Button type="submit" variant="outlined">
           Save
         </Button>
-        {settings.normals && <Button onClick={() => void back()}>Back to the latitude’s</Button>}
+        {settings.normals && <OnceButton onPress={() => back()}>Back to the latitude’s</OnceButton>}
       </Box>
     </Box>
   );

@@ -40,7 +40,7 @@ export function DayDialog({ day, onClose }: { readonly day: string; onClose(): v
       title={`The weather of ${shortDay(day)}`}
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Note it"
     >
       <AmountField

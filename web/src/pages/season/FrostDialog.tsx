@@ -1,6 +1,7 @@
-import { Button, TextField, Typography } from '@mui/material';
+import { TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
+import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useGarden } from '../../store/index.ts';
 import { frostDatesOf } from './frost-dates.ts';
 
@@ -27,13 +28,7 @@ export function FrostDialog({ onClose }: { onClose(): void }) {
     onClose();
   };
   return (
-    <FormDialog
-      title="Frost here"
-      isOpen
-      onClose={onClose}
-      onSubmit={() => void submit()}
-      submitLabel="Save"
-    >
+    <FormDialog title="Frost here" isOpen onClose={onClose} onSubmit={submit} submitLabel="Save">
       <TextField
         label="Usual last frost"
         autoFocus
@@ -53,9 +48,9 @@ export function FrostDialog({ onClose }: { onClose(): void }) {
         A neighbour who has gardened there for years knows better than any table.
       </Typography>
       {frost && (
-        <Button onClick={() => void forget()} sx={{ alignSelf: 'flex-start' }}>
+        <OnceButton onPress={() => forget()} sx={{ alignSelf: 'flex-start' }}>
           Reckon them for me again
-        </Button>
+        </OnceButton>
       )}
     </FormDialog>
   );

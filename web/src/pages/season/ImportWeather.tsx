@@ -24,7 +24,8 @@ import type { Draft } from '@rundel/core/records';
 import { useEffect, useMemo, useState } from 'react';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { shortDay } from '../../text/text.ts';
-import { useGarden, useUnitFormat } from '../../store/index.ts';
+import { OnceButton } from '../../ui/OnceButton.tsx';
+import { useGarden, useUnitFormat, told } from '../../store/index.ts';
 import { firstMapping, isWhole, mappingSchema, readCsv, sortDays, type CsvTable } from './weather-csv.ts';
 
 const COLUMNS = [
@@ -93,7 +94,7 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
         </Typography>
         <FileButton
           accept=".csv,text/csv,text/plain"
-          onFile={(file) => void choose(file)}
+          onFile={(file) => told(choose(file))}
           variant={table ? 'outlined' : 'contained'}
         >
           {table ? `${table.name}: choose another` : 'Choose a file'}
@@ -214,11 +215,11 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
       </DialogContent>
       <DialogActions sx={{ padding: 2 }}>
         <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" disabled={toStore.length === 0} onClick={() => void submit()}>
+        <OnceButton variant="contained" disabled={toStore.length === 0} onPress={() => submit()}>
           {toStore.length > 0
             ? `Keep ${toStore.length} ${toStore.length === 1 ? 'day' : 'days'}`
             : 'Nothing to keep'}
-        </Button>
+        </OnceButton>
       </DialogActions>
     </Dialog>
   );

@@ -76,13 +76,7 @@ export function PlanDialog({
     );
   }
   return (
-    <FormDialog
-      title="Plan a crop"
-      isOpen
-      onClose={onClose}
-      onSubmit={() => void submit()}
-      submitLabel="Plan it"
-    >
+    <FormDialog title="Plan a crop" isOpen onClose={onClose} onSubmit={submit} submitLabel="Plan it">
       <TextField select label="Bag" value={bagId} onChange={(e) => setBag(e.target.value)}>
         {years.rows.map(({ bag }) => (
           <MenuItem key={bag.container.id} value={bag.container.id}>

@@ -1,8 +1,9 @@
-import { Button, Typography } from '@mui/material';
+import { Typography } from '@mui/material';
 import { knownWeather } from '@rundel/core/garden-state';
 import { addDays, dayOf, offsetMinutesOf, momentOf } from '@rundel/core/calendar';
 import { useState } from 'react';
 import { stationDays } from '../../store/devices.ts';
+import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useGarden } from '../../store/index.ts';
 import { stationDrafts } from './station.ts';
 
@@ -38,9 +39,9 @@ export function StationButton() {
   };
   return (
     <>
-      <Button variant="outlined" onClick={() => void fill()} disabled={isAsking}>
+      <OnceButton variant="outlined" onPress={() => fill()} disabled={isAsking}>
         Fill gaps from the station
-      </Button>
+      </OnceButton>
       <Typography aria-live="polite" sx={{ marginBlockStart: 1 }}>
         {said}
       </Typography>

@@ -6,7 +6,7 @@ import { resolveAssumed } from '@rundel/core/assumed';
 import { knownWeather, siteOf } from '@rundel/core/garden-state';
 import { useMemo, useState } from 'react';
 import { shortDay } from '../../text/text.ts';
-import { useGarden, useUnitFormat } from '../../store/index.ts';
+import { useGarden, useUnitFormat, told } from '../../store/index.ts';
 import { DayDialog } from './DayDialog.tsx';
 
 const DAYS = 21;
@@ -87,7 +87,7 @@ export default function WeatherDays({ today }: { readonly today: string }) {
                     <IconButton
                       aria-label={`Remove the weather of ${shortDay(day.day)}`}
                       onClick={() =>
-                        void remove(entriesOf(day.day), `weather of ${shortDay(day.day)} removed`)
+                        told(remove(entriesOf(day.day), `weather of ${shortDay(day.day)} removed`))
                       }
                       sx={{ width: 44, height: 44 }}
                     >

@@ -6,7 +6,7 @@ import { COVER_WORDS } from '../../ui/choices.tsx';
 import { Panel } from '../../ui/Page.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { shortDay } from '../../text/text.ts';
-import { useGarden, useUnitFormat } from '../../store/index.ts';
+import { useGarden, useUnitFormat, told } from '../../store/index.ts';
 import { FrostDialog } from './FrostDialog.tsx';
 import type { Years } from './use-years.ts';
 import { cropWords, frostSource, limitWords, windowWords } from './year-words.ts';
@@ -42,7 +42,7 @@ export function WindowsPanel({ years }: { readonly years: Years }) {
             label="Outdoors I plant"
             value={practice.id}
             options={TIMING_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
-            onChange={(id) => void saveSettings({ ...garden.settings, timingPracticeId: id })}
+            onChange={(id) => told(saveSettings({ ...garden.settings, timingPracticeId: id }))}
             help={practice.description}
           />
         </Box>

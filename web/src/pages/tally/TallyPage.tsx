@@ -84,7 +84,7 @@ export default function TallyPage() {
           ? year === thisYear && picked.length > 0
             ? 'Nothing picked yet this year.'
             : 'Nothing picked yet.'
-          : `${pickings.length} pickings from ${tallies.length} ${tallies.length === 1 ? 'bag' : 'bags'}.`
+          : `${pickings.length === 1 ? '1 picking' : `${pickings.length} pickings`} from ${tallies.length} ${tallies.length === 1 ? 'bag' : 'bags'}.`
       }
       actions={
         bags.length > 0 && (

@@ -14,8 +14,8 @@ export function CuttingDrawing({ order, plan }: { readonly order: SleeveOrder; r
   const rows = Math.min(plan.rows, MOST_ROWS);
   const isBroken = plan.rows > MOST_ROWS;
   const long = rows * order.stripMillimetres;
-  const scale = Math.min((WIDE - MARGIN.left - MARGIN.right) / long, 190 / order.filmWidthText);
-  const high = order.filmWidthText * scale;
+  const scale = Math.min((WIDE - MARGIN.left - MARGIN.right) / long, 190 / order.filmWidthMillimetres);
+  const high = order.filmWidthMillimetres * scale;
   const strip = order.stripMillimetres * scale;
   const piece = plan.pieceMillimetres * scale;
   const height = MARGIN.top + high + MARGIN.bottom;
@@ -124,7 +124,7 @@ export function CuttingDrawing({ order, plan }: { readonly order: SleeveOrder; r
         fontWeight="700"
         fill="var(--ink)"
       >
-        {unitFormat.show(order.filmWidthText, 'size')}
+        {unitFormat.show(order.filmWidthMillimetres, 'size')}
       </text>
       <text
         x={left + strip / 2}

@@ -10,6 +10,7 @@ import { Caution } from '../../../ui/Caution.tsx';
 import { mixChoices } from '../../../ui/choices.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
+import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
 import { AmendmentRows } from './AmendmentRows.tsx';
 import { fillBags, isFilled, readKept, USUAL_HANDFUL_LITRES, type BagFill } from './fill-plan.ts';
@@ -114,9 +115,9 @@ export default function FillBench() {
       <Panel title="What each bag gets">
         <FillTable fills={tabled} />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockStart: 2 }}>
-          <Button variant="contained" disabled={fills.length === 0} onClick={() => void recordFilled()}>
+          <OnceButton variant="contained" disabled={fills.length === 0} onPress={() => recordFilled()}>
             {fills.length === 1 ? 'It is filled' : `These ${fills.length} are filled`}
-          </Button>
+          </OnceButton>
           <Button variant="outlined" component={Link} to="/bench/shop">
             What to buy for them
           </Button>

@@ -1,7 +1,7 @@
 import { Box, Button, TextField, Typography } from '@mui/material';
 import { IconPrinter } from '@tabler/icons-react';
 import { propertiesOf } from '@rundel/core/garden-state';
-import { planSleeves, type CuttingPlan, type SleeveOrder } from '@rundel/core/bags';
+import { planSleeves, sleeveKindId, type CuttingPlan, type SleeveOrder } from '@rundel/core/bags';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { AmountField } from '../../../ui/AmountField.tsx';
@@ -12,7 +12,7 @@ import { WorkedLines } from '../../../ui/HowCalculated.tsx';
 import { BagSection, sceneOf } from '../../../section/index.ts';
 import { measuresInUse, useGarden, useUnitFormat, type UnitFormat } from '../../../store/index.ts';
 import { CuttingDrawing } from './CuttingDrawing.tsx';
-import { readOrder, startOrder, type OrderText } from './film-texts.ts';
+import { fieldOf, readOrder, startOrder, type OrderText } from './film-texts.ts';
 import { SheetPanel } from './SheetPanel.tsx';
 
 /** Sleeves cut from film: the plan to scale, what is wasted, what one really holds; and other things cut from sheet. */
@@ -23,10 +23,13 @@ export default function FilmBench() {
   const set = (patch: Partial<OrderText>) => setText((now) => ({ ...now, ...patch }));
   const read = readOrder(text, unitFormat.system, measuresInUse(garden));
   const result = read.order ? planSleeves(read.order) : undefined;
-  const problems: Readonly<Record<string, string>> = {
+  const problems: Readonly<Partial<Record<keyof OrderText, string>>> = {
     ...read.problems,
     ...(result?.kind === 'refused'
-      ? Object.fromEntries(result.problems.map((p) => [p.field, p.message]))
+      ? Object.fromEntries(result.problems.map((p) => [
+            fieldOf(p.field),
+            p.span ? `${p.message} ${unitFormat.range(p.span.low, p.span.high, 'size')}.` : p.message,
+          ]))
       : {}),
   };
   const field = (
@@ -64,11 +67,11 @@ export default function FilmBench() {
               { id: 'flat', label: 'A flat sheet' },
             ]}
           />
-          {field('filmWidthText', 'Width of the roll')}
-          {text.film === 'flat' && field('flatMillimetres', 'Width of a sleeve, laid flat')}
-          {field('stripMillimetres', 'Length cut for one')}
+          {field('filmWidth', 'Width of the roll')}
+          {text.film === 'flat' && field('flatWidth', 'Width of a sleeve, laid flat')}
+          {field('stripLength', 'Length cut for one')}
           {field(
-            'seamMillimetres',
+            'seam',
             'A seam takes',
             'depth',
             text.film === 'flat' ? 'Along its side.' : 'Across its base, if that is sealed.',
@@ -82,16 +85,16 @@ export default function FilmBench() {
               { id: 'sealed', label: 'Sealed' },
             ]}
           />
-          {field('rimMillimetres', 'Rim left free above the mix', 'depth')}
+          {field('rim', 'Rim left free above the mix', 'depth')}
           <TextField
             label="How many"
             value={text.count}
             onChange={(e) => set({ count: e.target.value })}
-            error={problems['count'] !== undefined}
-            helperText={problems['count']}
+            error={problems.count !== undefined}
+            helperText={problems.count}
             slotProps={{ htmlInput: { inputMode: 'numeric' } }}
           />
-          {field('hopedLitres', 'I hope each holds', 'bag', 'Empty if you hope for nothing in particular.')}
+          {field('hoped', 'I hope each holds', 'bag', 'Empty if you hope for nothing in particular.')}
         </Box>
         {result?.kind === 'planned' && read.order ? (
           <Planned order={read.order} plan={result.plan} />
@@ -110,8 +113,8 @@ function Planned({ order, plan }: { readonly order: SleeveOrder; readonly plan: 
   const { garden, clock } = useGarden();
   const unitFormat = useUnitFormat();
   const navigate = useNavigate();
-  const flat = order.film === 'tube' ? order.filmWidthText : order.flatMillimetres;
-  const kindId = order.isBaseSealed ? 'film-sleeve' : 'open-sleeve';
+  const flat = order.film === 'tube' ? order.filmWidthMillimetres : order.flatMillimetres;
+  const kindId = sleeveKindId(order);
   const now = clock.now();
   const scene = useMemo(() => {
     const properties = propertiesOf(

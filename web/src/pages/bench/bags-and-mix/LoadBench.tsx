@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { titleOf } from '../../../text/bag-text.ts';
 import { Caution } from '../../../ui/Caution.tsx';
 import { Panel } from '../../../ui/Page.tsx';
-import { placesInUse, useBags, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
+import { placesInUse, useBags, useGarden, useUnitFormat, type Bag, told } from '../../../store/index.ts';
 import { readArea, readLimit, showArea, showLoad } from './load-texts.ts';
 import { NoBags } from '../NoBags.tsx';
 
@@ -250,7 +250,7 @@ function FloorFields({ place }: { readonly place: Place }) {
       component="form"
       onSubmit={(event) => {
         event.preventDefault();
-        void save();
+        told(save());
       }}
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-start', marginBlockStart: 1 }}
     >

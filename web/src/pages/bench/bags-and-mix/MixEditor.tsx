@@ -4,6 +4,7 @@ import type { OwnMix } from '@rundel/core/records';
 import { INGREDIENTS, mixFrom, type Mix } from '@rundel/core/mixes';
 import { useState } from 'react';
 import { FormDialog } from '../../../ui/EntryDialogs.tsx';
+import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { newId, useGarden } from '../../../store/index.ts';
 import { readParts, type PartText } from './mix-texts.ts';
 
@@ -74,7 +75,7 @@ export function MixEditor({
       title={record ? `Change ${record.name}` : 'A mix of my own'}
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Save"
     >
       <TextField
@@ -151,9 +152,9 @@ export function MixEditor({
             It is in use, so it cannot be binned.
           </Box>
         ) : (
-          <Button onClick={() => void bin()} sx={{ alignSelf: 'flex-start' }}>
+          <OnceButton onPress={() => bin()} sx={{ alignSelf: 'flex-start' }}>
             Delete
-          </Button>
+          </OnceButton>
         ))}
     </FormDialog>
   );

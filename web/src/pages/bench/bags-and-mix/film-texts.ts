@@ -1,4 +1,4 @@
-import type { SleeveOrder } from '@rundel/core/bags';
+import type { OrderProblem, SleeveOrder } from '@rundel/core/bags';
 import type { NamedMeasure, Purpose, UnitSystem } from '@rundel/core/units';
 import { readAmount } from '../../../text/amount-text.ts';
 import type { UnitFormat } from '../../../store/index.ts';
@@ -7,37 +7,43 @@ import type { UnitFormat } from '../../../store/index.ts';
 export interface OrderText {
   readonly film: 'flat' | 'tube';
   readonly base: 'open' | 'sealed';
-  readonly filmWidthText: string;
-  readonly flatMillimetres: string;
-  readonly stripMillimetres: string;
-  readonly seamMillimetres: string;
-  readonly rimMillimetres: string;
+  readonly filmWidth: string;
+  readonly flatWidth: string;
+  readonly stripLength: string;
+  readonly seam: string;
+  readonly rim: string;
   readonly count: string;
-  readonly hopedLitres: string;
+  readonly hoped: string;
 }
 
 export function startOrder(unitFormat: UnitFormat): OrderText {
   return {
     film: 'tube',
     base: 'sealed',
-    filmWidthText: unitFormat.show(450, 'size'),
-    flatMillimetres: unitFormat.show(450, 'size'),
-    stripMillimetres: unitFormat.show(600, 'size'),
-    seamMillimetres: unitFormat.show(20, 'depth'),
-    rimMillimetres: unitFormat.show(50, 'depth'),
+    filmWidth: unitFormat.show(450, 'size'),
+    flatWidth: unitFormat.show(450, 'size'),
+    stripLength: unitFormat.show(600, 'size'),
+    seam: unitFormat.show(20, 'depth'),
+    rim: unitFormat.show(50, 'depth'),
     count: '6',
-    hopedLitres: '',
+    hoped: '',
   };
 }
 
-/** Lengths of an order, their purpose (which decides the unit of a bare number) and the span that reads, mm. */
+/** Lengths of an order: the field that takes it, its purpose (which decides the unit of a bare number) and its span, mm. */
 const LENGTHS = [
-  ['filmWidthText', 'size', 50, 12_000],
-  ['flatMillimetres', 'size', 50, 6000],
-  ['stripMillimetres', 'size', 50, 5000],
-  ['seamMillimetres', 'depth', 0, 300],
-  ['rimMillimetres', 'depth', 0, 500],
-] as const satisfies readonly (readonly [keyof OrderText, Purpose, number, number])[];
+  ['filmWidth', 'filmWidthMillimetres', 'size', 50, 12_000],
+  ['flatWidth', 'flatMillimetres', 'size', 50, 6000],
+  ['stripLength', 'stripMillimetres', 'size', 50, 5000],
+  ['seam', 'seamMillimetres', 'depth', 0, 300],
+  ['rim', 'rimMillimetres', 'depth', 0, 500],
+] as const satisfies readonly (readonly [keyof OrderText, keyof SleeveOrder, Purpose, number, number])[];
+
+/** The field in which what is wrong with a part of an order is told. */
+export function fieldOf(part: OrderProblem['field']): keyof OrderText {
+  if (part === 'count') return 'count';
+  return LENGTHS.find(([, of]) => of === part)?.[0] ?? 'hoped';
+}
 
 /**
  * Reads an order. Every field that does not read has its message; the order is given when all that matter do. A
@@ -47,20 +53,20 @@ export function readOrder(
   text: OrderText,
   system: UnitSystem,
   measures: readonly NamedMeasure[] = [],
-): { readonly order?: SleeveOrder; readonly problems: Readonly<Record<string, string>> } {
-  const problems: Record<string, string> = {};
+): { readonly order?: SleeveOrder; readonly problems: Readonly<Partial<Record<keyof OrderText, string>>> } {
+  const problems: Partial<Record<keyof OrderText, string>> = {};
   const lengths: Record<string, number> = {};
-  for (const [key, purpose, low, high] of LENGTHS) {
-    if (key === 'flatMillimetres' && text.film === 'tube') {
-      lengths[key] = 0;
+  for (const [field, part, purpose, low, high] of LENGTHS) {
+    if (field === 'flatWidth' && text.film === 'tube') {
+      lengths[part] = 0;
       continue;
     }
-    const read = readAmount(text[key], { purpose, system, low: low === 0 ? -high : low, high });
-    if (read.kind === 'given') lengths[key] = read.siValue;
-    else problems[key] = read.kind === 'refused' ? read.problem : 'Please measure it.';
+    const read = readAmount(text[field], { purpose, system, low: low === 0 ? -high : low, high });
+    if (read.kind === 'given') lengths[part] = read.siValue;
+    else problems[field] = read.kind === 'refused' ? read.problem : 'Please measure it.';
   }
   const count = Number(text.count);
-  const hoped = readAmount(text.hopedLitres, {
+  const hoped = readAmount(text.hoped, {
     purpose: 'bag',
     system,
     low: 0.5,
@@ -68,19 +74,13 @@ export function readOrder(
     isOptional: true,
     measures,
   });
-  if (hoped.kind === 'refused') problems['hopedLitres'] = hoped.problem;
-  if (Object.keys(problems).some((key) => key !== 'hopedLitres')) return { problems };
-  const { filmWidthText, flatMillimetres, stripMillimetres, seamMillimetres, rimMillimetres } =
-    lengths as Record<(typeof LENGTHS)[number][0], number>;
+  if (hoped.kind === 'refused') problems.hoped = hoped.problem;
+  if (Object.keys(problems).some((field) => field !== 'hoped')) return { problems };
   return {
     problems,
     order: {
       film: text.film,
-      filmWidthText,
-      flatMillimetres,
-      stripMillimetres,
-      seamMillimetres,
-      rimMillimetres,
+      ...(lengths as Record<(typeof LENGTHS)[number][1], number>),
       isBaseSealed: text.base === 'sealed',
       count: text.count.trim() === '' ? NaN : count,
       ...(hoped.kind === 'given' ? { hopedLitres: hoped.siValue } : {}),

@@ -1,5 +1,5 @@
 import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useBags, useGarden, type Bag } from '../../../store/index.ts';
+import { useBags, useGarden, type Bag, told } from '../../../store/index.ts';
 import { EMPTY_PLAN, fillPlanSchema, isFilled, type FillPlan } from './fill-plan.ts';
 
 /**
@@ -41,7 +41,7 @@ export function useFillPlan(): {
       const put = (known: FillPlan) => {
         const next = { ...known, ...patch };
         client.setQueryData(queryKey, next);
-        void store.writeNote('fillPlan', next);
+        told(store.writeNote('fillPlan', next));
       };
       // a change can come before the kept plan has been read, and must not be lost under it
       const kept = client.getQueryData<FillPlan>(queryKey);

@@ -16,6 +16,7 @@ import { CHECK_WORDS, feedAmountWords, feedCaution, UNIT_WORDS } from '../../../
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { midSentence, shortDay } from '../../../text/text.ts';
+import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { wateringMeasure, useBags, useFeedings, useGarden, useUnitFormat } from '../../../store/index.ts';
 import { bagFeeds, mixedBatch, type BagFeed, type MixedPart } from './batch-plan.ts';
 import { BatchCans } from './BatchCans.tsx';
@@ -110,9 +111,9 @@ export default function BatchBench() {
       ))}
       {feeds.length > 0 && (
         <Box sx={{ display: 'flex', gap: 1.5, marginBlockEnd: 2 }}>
-          <Button variant="contained" onClick={() => void giveAll()}>
+          <OnceButton variant="contained" onPress={() => giveAll()}>
             All of it was given
-          </Button>
+          </OnceButton>
           <Button variant="outlined" startIcon={<IconPrinter aria-hidden />} onClick={() => print()}>
             Print for the walk
           </Button>

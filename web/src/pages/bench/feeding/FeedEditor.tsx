@@ -1,4 +1,4 @@
-import { Alert, Box, Button, TextField } from '@mui/material';
+import { Alert, Box, TextField } from '@mui/material';
 import { type OwnProduct, FEED_FORMS, FEED_UNITS, type Product } from '@rundel/core/records';
 import { useState } from 'react';
 import { FormDialog } from '../../../ui/EntryDialogs.tsx';
@@ -6,6 +6,7 @@ import { perWords } from '../../../text/dose-text.ts';
 import { FEED_PROBLEM_WORDS, FORM_WORDS, UNIT_WORDS } from '../../../text/feed-text.ts';
 import { feedsIn } from '../../../ui/FeedDialog.tsx';
 import { Select } from '../../../ui/Select.tsx';
+import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { newId, useGarden, useUnitFormat, type RecordChange } from '../../../store/index.ts';
 import { feedFormOf, readFeedForm, withForm, type ProductForm } from './feed-form.ts';
 import { shedUnit } from './feeds-csv.ts';
@@ -97,7 +98,7 @@ export function FeedEditor({
       title={own ? `Change ${own.name}` : 'A product that feeds'}
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Save"
     >
       {field('name', 'Name')}
@@ -169,12 +170,12 @@ export function FeedEditor({
           </Alert>
         ))}
       {own && (
-        <Button
-          onClick={() => void bin('products', [own], own.name).then(onClose)}
+        <OnceButton
+          onPress={() => bin('products', [own], own.name).then(onClose)}
           sx={{ alignSelf: 'flex-start' }}
         >
           Delete
-        </Button>
+        </OnceButton>
       )}
     </FormDialog>
   );

@@ -18,7 +18,7 @@ import { doseWords, FORM_WORDS } from '../../../text/feed-text.ts';
 import { feedsIn } from '../../../ui/FeedDialog.tsx';
 import { FileButton } from '../../../ui/FileButton.tsx';
 import { Panel } from '../../../ui/Page.tsx';
-import { newId, useGarden, useMoney, useUnitFormat, type RecordChange } from '../../../store/index.ts';
+import { newId, useGarden, useMoney, useUnitFormat, type RecordChange, told } from '../../../store/index.ts';
 import { FeedEditor } from './FeedEditor.tsx';
 import { feedsAsCsv, readFeedsCsv, type FeedsReading } from './feeds-csv.ts';
 
@@ -78,7 +78,7 @@ export default function FeedsBench() {
         >
           Save as a table (CSV)
         </Button>
-        <FileButton variant="outlined" accept=".csv,text/csv" onFile={(file) => void take(file)}>
+        <FileButton variant="outlined" accept=".csv,text/csv" onFile={(file) => told(take(file))}>
           Read a table (CSV)
         </FileButton>
       </Box>

@@ -5,6 +5,7 @@ import { findProduct } from '@rundel/core/products';
 import { useState } from 'react';
 import { feedsIn } from '../../../ui/FeedDialog.tsx';
 import { Panel } from '../../../ui/Page.tsx';
+import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { newId, useGarden, useUnitFormat } from '../../../store/index.ts';
 import { readRegime, readStep, stepFormOf, type RegimeForm, type StepForm } from './regime-form.ts';
 import { StepSentence } from './StepSentence.tsx';
@@ -114,9 +115,9 @@ export function RegimeEditor({
         </Alert>
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-        <Button variant="contained" onClick={() => void keep()}>
+        <OnceButton variant="contained" onPress={() => keep()}>
           Save
-        </Button>
+        </OnceButton>
         {form.steps.length < MOST_STEPS && (
           <Button variant="outlined" onClick={add}>
             Another step

@@ -11,6 +11,7 @@ import { stepSentence } from '../../../text/feed-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { midSentence } from '../../../text/text.ts';
 import { Select } from '../../../ui/Select.tsx';
+import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useBags, useFeedings, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { NoBags } from '../NoBags.tsx';
 import { RegimeDates } from './RegimeDates.tsx';
@@ -142,7 +143,7 @@ export default function RegimesBench() {
               {ownChosen ? 'Change it' : 'Make my own of it'}
             </Button>{' '}
             {ownChosen && (
-              <Button onClick={() => void bin('regimes', [ownChosen], ownChosen.name)}>Delete</Button>
+              <OnceButton onPress={() => bin('regimes', [ownChosen], ownChosen.name)}>Delete</OnceButton>
             )}
           </Panel>
         )}
@@ -170,19 +171,19 @@ export default function RegimesBench() {
               label="Bags to feed by it"
             />
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockStart: 1 }}>
-              <Button
+              <OnceButton
                 variant="contained"
                 disabled={chosenBags.length === 0}
-                onClick={() => void assign(chosen.id, `${howMany} fed by ${chosen.name}`)}
+                onPress={() => assign(chosen.id, `${howMany} fed by ${chosen.name}`)}
               >
                 Feed {chosenBags.length > 0 ? howMany : 'them'} by it
-              </Button>
-              <Button
+              </OnceButton>
+              <OnceButton
                 disabled={chosenBags.length === 0}
-                onClick={() => void assign(undefined, `${howMany} fed by no regime`)}
+                onPress={() => assign(undefined, `${howMany} fed by no regime`)}
               >
                 By none
-              </Button>
+              </OnceButton>
             </Box>
             <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
               What was given before stands in the diary and counts: a change in mid-season starts from the

@@ -13,6 +13,7 @@ import { productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { midSentence, shortDay } from '../../../text/text.ts';
+import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
 
 /** Tubs of steeped feed: started, stirred, ready, strained, used up. */
@@ -71,12 +72,12 @@ function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: s
       </Typography>
       <Box sx={{ display: 'flex', gap: 1 }}>
         {tea.state === 'steeping' && (
-          <Button variant={isStirDue ? 'contained' : 'text'} onClick={() => void tend('stirred')}>
+          <OnceButton variant={isStirDue ? 'contained' : 'text'} onPress={() => tend('stirred')}>
             Stirred
-          </Button>
+          </OnceButton>
         )}
         {(tea.state === 'ready' || tea.state === 'steeping') && <Button onClick={onStrain}>Strained</Button>}
-        {tea.state === 'strained' && <Button onClick={() => void tend('emptied')}>Used up</Button>}
+        {tea.state === 'strained' && <OnceButton onPress={() => tend('emptied')}>Used up</OnceButton>}
       </Box>
     </Box>
   );
@@ -98,13 +99,7 @@ function StartDialog({ onClose }: { onClose(): void }) {
     return undefined;
   };
   return (
-    <FormDialog
-      title="A tub to steep"
-      isOpen
-      onClose={onClose}
-      onSubmit={() => void submit()}
-      submitLabel="Started"
-    >
+    <FormDialog title="A tub to steep" isOpen onClose={onClose} onSubmit={submit} submitLabel="Started">
       <Select
         label="Unit"
         value={productId}
@@ -148,13 +143,7 @@ function StrainDialog({ tea, onClose }: { readonly tea: Tea; onClose(): void }) 
     return undefined;
   };
   return (
-    <FormDialog
-      title="Strained"
-      isOpen
-      onClose={onClose}
-      onSubmit={() => void submit()}
-      submitLabel="Put in the diary"
-    >
+    <FormDialog title="Strained" isOpen onClose={onClose} onSubmit={submit} submitLabel="Put in the diary">
       <AmountField
         purpose="water"
         label="How much came off"

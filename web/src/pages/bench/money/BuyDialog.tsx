@@ -74,7 +74,7 @@ export function BuyDialog({
       title={`${words.title} ${midSentence(product.name)}`}
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel={words.submit}
     >
       <TextField

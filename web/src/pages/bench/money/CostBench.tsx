@@ -15,7 +15,7 @@ import { titleOf } from '../../../text/bag-text.ts';
 import { productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { COST_WORDS } from '../../../text/cost-text.ts';
-import { useBags, useGarden, useMoney } from '../../../store/index.ts';
+import { useBags, useGarden, useMoney, told } from '../../../store/index.ts';
 import { useCosts } from '../../../store/supplies.ts';
 import { NoBags } from '../NoBags.tsx';
 import { SpendDialog } from './SpendDialog.tsx';
@@ -146,7 +146,7 @@ function MoneySettings() {
       component="form"
       onSubmit={(event) => {
         event.preventDefault();
-        void save();
+        told(save());
       }}
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start' }}
     >

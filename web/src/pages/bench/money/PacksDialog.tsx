@@ -78,7 +78,7 @@ export function PacksDialog({ productId, onClose }: { readonly productId: string
       title={`Packs of ${midSentence(productName(productId, garden.products))}`}
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Save"
     >
       {read.map(({ row, amount, price }, i) => (

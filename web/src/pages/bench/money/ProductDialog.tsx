@@ -1,4 +1,4 @@
-import { Box, Button, TextField } from '@mui/material';
+import { Box, TextField } from '@mui/material';
 import {
   type OwnProduct,
   nutrientLabelSchema,
@@ -8,6 +8,7 @@ import {
 import { useState } from 'react';
 import { FormDialog } from '../../../ui/EntryDialogs.tsx';
 import { Select } from '../../../ui/Select.tsx';
+import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { newId, useGarden } from '../../../store/index.ts';
 
 const KINDS: readonly { readonly id: ProductKind; readonly label: string }[] = [
@@ -104,7 +105,7 @@ export function ProductDialog({
       title={product ? `Change ${product.name}` : 'Something not in the list'}
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Save"
     >
       <TextField
@@ -151,9 +152,9 @@ export function ProductDialog({
         </>
       )}
       {product && (
-        <Button onClick={() => void bin()} sx={{ alignSelf: 'flex-start' }}>
+        <OnceButton onPress={() => bin()} sx={{ alignSelf: 'flex-start' }}>
           Delete
-        </Button>
+        </OnceButton>
       )}
     </FormDialog>
   );

@@ -80,7 +80,7 @@ export function SpendDialog({
       title={titles[what]}
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Put in the diary"
     >
       {what === 'spent' && (

@@ -24,7 +24,7 @@ import {
 } from '../../../ui/planting-form.ts';
 import { PlantingFields } from '../../../ui/PlantingFields.tsx';
 import { Select } from '../../../ui/Select.tsx';
-import { useBags, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
+import { useBags, useGarden, useUnitFormat, type Bag, told } from '../../../store/index.ts';
 import { NoBags } from '../NoBags.tsx';
 import { PlanFigures } from '../bags-and-mix/PlanFigures.tsx';
 import { PlantingTrial } from './PlantingTrial.tsx';
@@ -115,7 +115,7 @@ function OneBag({
             label="When leaves come off"
             value={stripPractice.id}
             options={STRIP_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
-            onChange={(id) => void saveSettings({ ...garden.settings, stripPracticeId: id })}
+            onChange={(id) => told(saveSettings({ ...garden.settings, stripPracticeId: id }))}
             help={stripPractice.description}
           />
         )}

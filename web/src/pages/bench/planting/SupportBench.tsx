@@ -8,7 +8,8 @@ import { BagChooser } from '../../../ui/BagChooser.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { reachingWords } from '../../../text/planting-text.ts';
 import { Select } from '../../../ui/Select.tsx';
-import { useBags, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
+import { OnceButton } from '../../../ui/OnceButton.tsx';
+import { useBags, useGarden, useUnitFormat, type Bag, told } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { NoBags } from '../NoBags.tsx';
 import { heldPlants, outgrownOf, rankedFor, stringCanopy, topFor } from './support-cases.ts';
@@ -146,13 +147,13 @@ export default function SupportBench() {
             })}
           </Box>
           {better.length > 0 && (
-            <Button
-              onClick={() => void use(better)}
+            <OnceButton
+              onPress={() => use(better)}
               variant="outlined"
               sx={{ marginBlockStart: 1.5, '@media print': { display: 'none' } }}
             >
               {better.length === 1 ? 'Use what fits best at one' : `Use what fits best at ${better.length}`}
-            </Button>
+            </OnceButton>
           )}
         </Panel>
         {focused && (
@@ -161,7 +162,7 @@ export default function SupportBench() {
               key={focused.container.id}
               bag={focused}
               ranked={ranked.get(focused.container.id) ?? []}
-              onUse={(support) => void use([[focused, support]])}
+              onUse={(support) => told(use([[focused, support]]))}
             />
           </Box>
         )}
@@ -169,7 +170,7 @@ export default function SupportBench() {
       <SupportNeeds
         needs={needs}
         canopySquareMetres={stringCanopy(chosen, settings)}
-        onPutUp={() => void putUp()}
+        onPutUp={() => told(putUp())}
       >
         <Select
           label="A string holds the foot"
@@ -178,13 +179,13 @@ export default function SupportBench() {
             { id: 'loop', label: 'in a loose loop at the base' },
             { id: 'under-ball', label: 'knotted under the ball' },
           ]}
-          onChange={(id) => void saveSettings({ ...settings, stringTail: id })}
+          onChange={(id) => told(saveSettings({ ...settings, stringTail: id }))}
         />
         <Select
           label="Supports go on"
           value={settings.supportPracticeId ?? SUPPORT_PRACTICES[0].id}
           options={SUPPORT_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
-          onChange={(id) => void saveSettings({ ...settings, supportPracticeId: id })}
+          onChange={(id) => told(saveSettings({ ...settings, supportPracticeId: id }))}
           help={
             SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId)?.description ??
             SUPPORT_PRACTICES[0].description

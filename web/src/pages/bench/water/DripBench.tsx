@@ -10,6 +10,7 @@ import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { titleOf } from '../../../text/bag-text.ts';
 import { dripWords } from '../../../text/water-text.ts';
+import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useBags, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { DripWeeks } from './DripWeeks.tsx';
 import { NoBags } from '../NoBags.tsx';
@@ -151,13 +152,13 @@ function OneDrip({ bag }: { readonly bag: Bag }) {
           </Typography>
         )}
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          <Button
+          <OnceButton
             variant="contained"
             disabled={!setting || isAsSet}
-            onClick={() => void write(setting, `drip at ${container.label} set`)}
+            onPress={() => write(setting, `drip at ${container.label} set`)}
           >
             It is set so
-          </Button>
+          </OnceButton>
           {proposal && (
             <Button
               variant="outlined"
@@ -173,9 +174,9 @@ function OneDrip({ bag }: { readonly bag: Bag }) {
             </Button>
           )}
           {now && (
-            <Button onClick={() => void write(undefined, `drip at ${container.label} turned off`)}>
+            <OnceButton onPress={() => write(undefined, `drip at ${container.label} turned off`)}>
               It is turned off
-            </Button>
+            </OnceButton>
           )}
         </Box>
       </Panel>

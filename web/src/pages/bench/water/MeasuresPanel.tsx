@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { AmountField } from '../../../ui/AmountField.tsx';
 import { readAmount } from '../../../text/amount-text.ts';
 import { FormDialog } from '../../../ui/EntryDialogs.tsx';
-import { measuresInUse, newId, useGarden, useUnitFormat } from '../../../store/index.ts';
+import { measuresInUse, newId, useGarden, useUnitFormat, told } from '../../../store/index.ts';
 
 const KINDS: Record<MeasureKind, { readonly name: string; readonly how: string }> = {
   can: { name: 'Can', how: 'What it holds when you call it full.' },
@@ -91,7 +91,7 @@ export default function MeasuresPanel() {
             </IconButton>
             <IconButton
               aria-label={`Put ${measure.name} in the bin`}
-              onClick={() => void bin('measures', [measure], measure.name)}
+              onClick={() => told(bin('measures', [measure], measure.name))}
               sx={{ width: 44, height: 44 }}
             >
               <IconTrash size={20} aria-hidden />
@@ -112,7 +112,7 @@ export default function MeasuresPanel() {
                 ? garden.settings.wateringMeasureId
                 : pourable[0]?.id
             }
-            onChange={(e) => void saveSettings({ ...garden.settings, wateringMeasureId: e.target.value })}
+            onChange={(e) => told(saveSettings({ ...garden.settings, wateringMeasureId: e.target.value }))}
             sx={{ minWidth: 200 }}
           >
             {pourable.map((m) => (
@@ -184,7 +184,7 @@ function MeasureDialog({ measure, onClose }: { readonly measure: Measure | undef
       title={measure ? `Measure ${measure.name} again` : 'Measure one of your things'}
       isOpen
       onClose={onClose}
-      onSubmit={() => void submit()}
+      onSubmit={submit}
       submitLabel="Save"
     >
       <TextField

@@ -1,10 +1,11 @@
 import { Box, Button, LinearProgress, Typography } from '@mui/material';
 import type { StepId } from '@rundel/core/planting';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Page, Panel } from '../../../ui/Page.tsx';
 import { STEP_NAMES } from '../../../text/planting-text.ts';
-import { useBags, useGarden } from '../../../store/index.ts';
+import { OnceButton } from '../../../ui/OnceButton.tsx';
+import { useBags, useGarden, told } from '../../../store/index.ts';
 import { sessionState, stepsOf, tickOf, type SessionBagState } from './session.ts';
 import { SessionSetup } from './SessionSetup.tsx';
 import { SessionSteps } from './SessionSteps.tsx';
@@ -16,6 +17,7 @@ export default function PlantingPage() {
   const { bags } = useBags();
   const { session, keep } = usePlantingSession();
   const navigate = useNavigate();
+  const ticking = useRef(new Set<string>());
   const states = useMemo(
     () => (session?.hasBegun ? sessionState(session, bags, live, garden.settings) : []),
     [bags, garden.settings, live, session],
@@ -25,20 +27,27 @@ export default function PlantingPage() {
   if (!session?.hasBegun) {
     return (
       <Page title="Planting" lead="What goes where today; then one step after the other, at all bags.">
-        <SessionSetup bags={bags} session={session} onKeep={(next) => void keep(next)} />
+        <SessionSetup bags={bags} session={session} onKeep={(next) => told(keep(next))} />
       </Page>
     );
   }
   const all = steps.reduce((sum, s) => sum + s.bags.length, 0);
   const left = steps.reduce((sum, s) => sum + s.left, 0);
-  const tick = async (step: StepId, at: readonly SessionBagState[]) => {
+  const tick = async (step: StepId, all: readonly SessionBagState[]) => {
+    const key = (state: SessionBagState) => `${step} ${state.bag.container.id}`;
+    // a double tap ticks once
+    const at = all.filter((state) => !ticking.current.has(key(state)));
+    if (at.length === 0) return;
+    for (const state of at) ticking.current.add(key(state));
     const ticks = at.map((state) => tickOf(step, state, garden.varieties, clock.now()));
     const where = at.length === 1 ? `bag ${at[0]?.bag.container.label ?? ''}` : `${at.length} bags`;
     await saveRecords(
       onceEach(ticks.flatMap((t) => t.changes)),
       ticks.flatMap((t) => t.drafts),
       `${STEP_NAMES[step].toLowerCase()} at ${where}`,
-    );
+    ).finally(() => {
+      for (const state of at) ticking.current.delete(key(state));
+    });
   };
   const untick = async (step: StepId, state: SessionBagState) => {
     await remove(
@@ -68,23 +77,23 @@ export default function PlantingPage() {
             Level the mix again tomorrow where it has sunk, and take the shade off in the evening. The round
             asks for the first look by itself.
           </Typography>
-          <Button variant="contained" onClick={() => void end()} sx={{ minHeight: 56 }}>
+          <OnceButton variant="contained" onPress={() => end()} sx={{ minHeight: 56 }}>
             To the round
-          </Button>
+          </OnceButton>
         </Panel>
       )}
       <SessionSteps
         steps={steps}
-        onTick={(step, at) => void tick(step, at)}
-        onUntick={(step, at) => void untick(step, at)}
+        onTick={(step, at) => told(tick(step, at))}
+        onUntick={(step, at) => told(untick(step, at))}
       />
       {left > 0 && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockStart: 2 }}>
           <Button component={Link} to="/round" variant="outlined">
             Leave it for now
           </Button>
-          <Button onClick={() => void keep({ ...session, hasBegun: false })}>Change what is planted</Button>
-          <Button onClick={() => void end()}>End it here</Button>
+          <Button onClick={() => told(keep({ ...session, hasBegun: false }))}>Change what is planted</Button>
+          <OnceButton onPress={() => end()}>End it here</OnceButton>
         </Box>
       )}
     </Page>

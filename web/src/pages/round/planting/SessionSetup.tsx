@@ -21,7 +21,8 @@ import {
 import { obstacleWords, remedyWords } from '../../../text/planting-text.ts';
 import { PlantingFields } from '../../../ui/PlantingFields.tsx';
 import { Select } from '../../../ui/Select.tsx';
-import { useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
+import { OnceButton } from '../../../ui/OnceButton.tsx';
+import { useGarden, useUnitFormat, type Bag, told } from '../../../store/index.ts';
 import { itemFor, type PlantingSession, type SessionItem } from './session.ts';
 
 /** Before planting: which seedlings go into which bags, and in which order the work is done. */
@@ -78,7 +79,7 @@ export function SessionSetup({
   const order = orderPracticeOf(settings.orderPracticeId);
   const support = SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId) ?? SUPPORT_PRACTICES[0];
   const strip = STRIP_PRACTICES.find((s) => s.id === settings.stripPracticeId) ?? STRIP_PRACTICES[0];
-  const change = (patch: Partial<typeof settings>) => void saveSettings({ ...settings, ...patch });
+  const change = (patch: Partial<typeof settings>) => told(saveSettings({ ...settings, ...patch }));
   if (free.length === 0 && items.length === 0) {
     return (
       <Panel title="No bag has room">
@@ -117,13 +118,13 @@ export function SessionSetup({
                 {problem}
               </Alert>
             ))}
-            <Button
+            <OnceButton
               variant={items.length === 0 ? 'contained' : 'outlined'}
-              onClick={() => void add()}
+              onPress={() => add()}
               sx={{ marginBlockStart: 2 }}
             >
               {chosen.length > 1 ? `Add these ${chosen.length} bags` : 'Add it to the planting'}
-            </Button>
+            </OnceButton>
           </>
         )}
       </Panel>

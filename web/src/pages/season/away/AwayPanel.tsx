@@ -5,7 +5,7 @@ import { dayOf } from '@rundel/core/calendar';
 import { useEffect, useMemo, useState } from 'react';
 import { Caution } from '../../../ui/Caution.tsx';
 import { Panel } from '../../../ui/Page.tsx';
-import { wateringMeasure, useAwayPlan, useBags, useGarden } from '../../../store/index.ts';
+import { wateringMeasure, useAwayPlan, useBags, useGarden, told } from '../../../store/index.ts';
 import { AwayFields } from './AwayFields.tsx';
 import { awayFormSchema, readAwayForm, usualAwayForm, type AwayForm } from './away-form.ts';
 import { answerWords, helperWords } from './away-words.ts';
@@ -30,7 +30,7 @@ function useAwayForm(today: string): [AwayForm | undefined, (next: AwayForm) => 
   }, [store, today]);
   const keep = (next: AwayForm) => {
     setForm(next);
-    void store.writeNote(NOTE, next);
+    told(store.writeNote(NOTE, next));
   };
   return [form, keep];
 }
