@@ -22,7 +22,7 @@ const weathers = Array.from({ length: WEATHERS }, (_, seed) =>
 );
 const bags = mixedBags(7, BAGS, FIRST_DAY).map(({ seen: bag }) => ({
   bag,
-  belief: FilterRun.start(bag).belief,
+  belief: FilterRun.start(bag, DEFAULT_ASSUMED).belief,
 }));
 
 function aheadOfAll(): number {

@@ -38,7 +38,7 @@ const took = (work: () => void) => {
   work();
   return performance.now() - started;
 };
-const seasonTook = (one: FeltSeason) => took(() => runFilter(one.bag, stepsOf(one)));
+const seasonTook = (one: FeltSeason) => took(() => runFilter(one.bag, stepsOf(one), DEFAULT_ASSUMED));
 
 const seasons = times(RUNS, WARM_UP, (n) => seasonTook(cases[n % BAGS] as FeltSeason));
 const random = times(RUNS, WARM_UP, () => seasonTook(atRandom));
@@ -53,7 +53,7 @@ const newEntry = times(RUNS, WARM_UP, (n) => {
   return took(() => memory.run(one.bag, steps, DEFAULT_ASSUMED));
 });
 
-const allBags = took(() => cases.forEach((one) => runFilter(one.bag, stepsOf(one))));
+const allBags = took(() => cases.forEach((one) => runFilter(one.bag, stepsOf(one), DEFAULT_ASSUMED)));
 
 /** Milliseconds until all workers have worked out their bags, after they have done so once; here each is a process. */
 async function sharedTook(): Promise<number> {

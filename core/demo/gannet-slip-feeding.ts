@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '../src/assumed/index.ts';
 import { bagFeeding, propertiesOf, feedingCaseOf, warmthOf } from '../src/garden-state/index.ts';
 import { momentAt, addDays, dayOf, type Day } from '../src/calendar/index.ts';
 import { occupantsOf } from '../src/plants/index.ts';
@@ -97,7 +98,7 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
     const live = [...garden.entries, ...entries].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
     const { stageDates } = bagFeeding(garden, container, properties, live, today, warmth);
     const case_ = feedingCaseOf(container, occupants, live, garden, stageDates, regime, planted);
-    for (const feed of plannedFeeds(case_, planted, addDays(today, -1))) {
+    for (const feed of plannedFeeds(case_, planted, addDays(today, -1), DEFAULT_ASSUMED)) {
       if (chance.next() < FORGOTTEN_SHARE) continue;
       const step = regime.steps.find((s) => s.id === feed.stepId);
       const product = findProduct(feed.productId);

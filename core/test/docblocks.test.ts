@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { relative, resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { DEFAULT_ASSUMED } from '../src/assumed/index.ts';
+import { scoopsOf } from '../src/products/index.ts';
 import { boxSolid } from '../src/bags/index.ts';
 import { defaultNormals } from '../src/climate/index.ts';
 import { cropOf, habitOf } from '../src/plants/index.ts';
@@ -11,6 +13,8 @@ const SOURCES = resolve(import.meta.dirname, '../src');
 
 /** Things that examples may name without making them. */
 const FIXTURES = {
+  DEFAULT_ASSUMED,
+  metricScoops: scoopsOf({ settings: { units: 'metric', assumptions: {} }, measures: [] }),
   solid300: boxSolid({ lengthMillimetres: 350, widthMillimetres: 350, heightMillimetres: 300 }),
   flatBox: boxSolid({ lengthMillimetres: 600, widthMillimetres: 400, heightMillimetres: 100 }),
   pepperBush: habitOf('pepper', 'bush'),

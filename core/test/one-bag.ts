@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '../src/assumed/index.ts';
 import { completeWeather, defaultNormals, type KnownDay } from '../src/climate/index.ts';
 import { timelineOf, type WaterBag, type WaterEvent } from '../src/water/index.ts';
 
@@ -47,6 +48,6 @@ export function steps(
   to = at('2026-07-16', '18:30'),
   known: readonly KnownDay[] = [],
 ) {
-  const weather = completeWeather(known, SITE, '2026-07-01', '2026-08-01');
-  return timelineOf(ONE_BAG, weather, 51)(events, at('2026-07-01', '08:00'), to);
+  const weather = completeWeather(known, SITE, '2026-07-01', '2026-08-01', DEFAULT_ASSUMED);
+  return timelineOf(ONE_BAG, weather, 51, DEFAULT_ASSUMED)(events, at('2026-07-01', '08:00'), to);
 }

@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '../../src/assumed/index.ts';
 import { CLIMATES } from '../../hidden/index.ts';
 import { addDays } from '../../src/calendar/index.ts';
 import { timelineOf, type TimelineStep, type WaterBag, type WaterEvent } from '../../src/water/index.ts';
@@ -60,9 +61,10 @@ export function feltSeasons(bags: number): readonly FeltSeason[] {
 
 /** The whole season of a bag, its days worked out anew. */
 export function stepsOf({ bag, events }: FeltSeason): readonly TimelineStep[] {
-  return timelineOf(bag, season.known, season.site.latitudeDegrees)(
-    events,
-    `${FIRST_DAY}T08:00:00.000+01:00`,
-    at(DAYS - 1, 45),
-  );
+  return timelineOf(
+    bag,
+    season.known,
+    season.site.latitudeDegrees,
+    DEFAULT_ASSUMED,
+  )(events, `${FIRST_DAY}T08:00:00.000+01:00`, at(DAYS - 1, 45));
 }

@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '../../src/assumed/index.ts';
 import {
   hiddenWeather,
   chanceFrom,
@@ -45,8 +46,9 @@ export function seasonOf(seed: number, climate: HiddenClimate, days: number): Se
       site,
       FIRST_DAY,
       last,
+      DEFAULT_ASSUMED,
     ),
-    expected: completeWeather([], site, FIRST_DAY, last),
+    expected: completeWeather([], site, FIRST_DAY, last, DEFAULT_ASSUMED),
   };
 }
 

@@ -13,8 +13,8 @@ describe('a season against hidden bags', () => {
   };
 
   it('looks less than half as often as somebody who looks daily, with no more dry-outs', () => {
-    expect(line(/Rundel/).checks).toBeLessThan(0.5 * line(/drink when dry/).checks);
-    expect(line(/Rundel/).dry).toBeLessThanOrEqual(line(/drink when dry/).dry);
+    expect(line(/Rundel/).checks).toBeLessThan(0.5 * line(/water when dry/).checks);
+    expect(line(/Rundel/).dry).toBeLessThanOrEqual(line(/water when dry/).dry);
   });
 
   it('has fewer dry-outs than a habit by millimetres that looks as often', () => {

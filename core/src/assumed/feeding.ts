@@ -2,6 +2,13 @@ import { assumed, type Assumption } from './assumption.ts';
 
 /** Judgements about feeding: part of the one table. */
 export const FEEDING_ASSUMPTIONS = {
+  handful: assumed(
+    0.045,
+    0.02,
+    0.12,
+    'L',
+    'A handful of a dry product until the grower has counted theirs: three tablespoons.',
+  ),
   feedsApart: assumed(2, 0, 7, 'days', 'Between two feeds of different kinds.'),
   feedLateDays: assumed(14, 7, 30, 'days', 'A single feed that is overdue by more is let go and said.'),
   feedDryBelow: assumed(

@@ -27,13 +27,14 @@ function bagOf(availableLitres: number, canopySquareMetres: number, more: Partia
     ],
     ...more,
   };
-  const weather = completeWeather([], SITE, '2026-07-01', '2026-07-16');
-  const steps = timelineOf(bag, weather, 51)(
-    [],
-    '2026-07-01T08:00:00.000+01:00',
-    '2026-07-16T18:00:00.000+01:00',
-  );
-  const { belief } = runFilter(bag, steps);
+  const weather = completeWeather([], SITE, '2026-07-01', '2026-07-16', DEFAULT_ASSUMED);
+  const steps = timelineOf(
+    bag,
+    weather,
+    51,
+    DEFAULT_ASSUMED,
+  )([], '2026-07-01T08:00:00.000+01:00', '2026-07-16T18:00:00.000+01:00');
+  const { belief } = runFilter(bag, steps, DEFAULT_ASSUMED);
   return { containerId: `con_${availableLitres}`, bag, belief, assumed: DEFAULT_ASSUMED };
 }
 

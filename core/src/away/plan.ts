@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { addDays } from '../calendar/index.ts';
 import {
   completeWeather,
@@ -109,7 +109,7 @@ export function planAway(
   climate: Climate,
   seed: number,
   onProgress: (share: number) => void = () => {},
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): AwayPlan {
   const count = daysAway(question.leaveOn, question.backOn);
   const days = Array.from({ length: count }, (_, i) => addDays(question.leaveOn, i + 1));

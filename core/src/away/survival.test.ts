@@ -68,7 +68,7 @@ function oneByOne(
   let driedOn = Infinity;
   const poured: number[] = [];
   weather.forEach((known, d) => {
-    const day = demandOfDay(bag, known);
+    const day = demandOfDay(bag, known, DEFAULT_ASSUMED);
     const off = Math.min(0.55, DEFAULT_ASSUMED.demandSpread * day.doubt);
     const noise = away.noise[n * weather.length + d] as number;
     const asked = day.transpirationLitres * (starts.use[n] as number) + day.evaporationLitres;
@@ -121,7 +121,12 @@ describe('survival of the days away', () => {
           isSoaked,
           missed: (draw, visit) => (draw + visit) % 7 === 0,
         };
-        const starts = drawInitialStates(FilterRun.start(bag).belief, chanceFrom(seed), DRAWS, isSoaked);
+        const starts = drawInitialStates(
+          FilterRun.start(bag, DEFAULT_ASSUMED).belief,
+          chanceFrom(seed),
+          DRAWS,
+          isSoaked,
+        );
         const plain = Array.from({ length: DRAWS }, (_, n) => oneByOne(bag, starts, away, visits, n));
         const found = survivalOf(bag, starts, away, visits, DEFAULT_ASSUMED);
         found.dryBy.forEach((share, d) =>

@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CONTAINER_KINDS, containerKind } from './kinds/index.ts';
@@ -115,7 +116,7 @@ describe('sizes', () => {
         fc.constantFrom(...CONTAINER_KINDS.filter((k) => k.id !== 'ring-pillow')),
         fc.double({ min: 5, max: 100, noNaN: true }),
         (kind, litres) => {
-          const real = realSize(kind.id, { by: 'label', litres });
+          const real = realSize(kind.id, { by: 'label', litres }, DEFAULT_ASSUMED);
           expect(litresBelow(real.solid)).toBeCloseTo(litres * 0.87, 6);
           expect(real.litres.low).toBeLessThan(real.litres.likely);
           expect(real.litres.likely).toBeLessThan(litres);
@@ -135,7 +136,7 @@ describe('sizes', () => {
 
   it('a measured bag is taken at its word, with a little doubt', () => {
     const dimensions = { rimMillimetres: 400, baseMillimetres: 400, heightMillimetres: 300 };
-    const real = realSize('round-fabric', { by: 'measured', dimensions });
+    const real = realSize('round-fabric', { by: 'measured', dimensions }, DEFAULT_ASSUMED);
     expect(real.litres.likely).toBeCloseTo(37.699, 3);
     expect(real.shape).toBe('measured');
   });

@@ -1,7 +1,12 @@
 export { fillOf, type Fill } from './fill.ts';
 export { liningStrip, piecesFrom, rolledDiameter, sheetFor, type SheetCut } from './film/rolled.ts';
-export { planSleeves,
-  sleeveKindId, type CuttingPlan, type OrderProblem, type SleeveOrder } from './film/sleeves.ts';
+export {
+  planSleeves,
+  sleeveKindId,
+  type CuttingPlan,
+  type OrderProblem,
+  type SleeveOrder,
+} from './film/sleeves.ts';
 export { boxSolid } from './kinds/box.ts';
 export { CONTAINER_KINDS, containerKind } from './kinds/index.ts';
 export {

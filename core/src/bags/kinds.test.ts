@@ -160,16 +160,20 @@ describe('what does not fit together', () => {
 
 describe('reservoirs and raised holes', () => {
   it('a reservoir holds its box less the feet of mix that stand in it', () => {
-    const { under } = realSize('reservoir', {
-      by: 'measured',
-      dimensions: inMillimetres({ length: 600, width: 300, height: 320, reservoir: 80, pipe: 380 }),
-    });
+    const { under } = realSize(
+      'reservoir',
+      {
+        by: 'measured',
+        dimensions: inMillimetres({ length: 600, width: 300, height: 320, reservoir: 80, pipe: 380 }),
+      },
+      DEFAULT_ASSUMED,
+    );
     expect(under).toMatchObject({ kind: 'reservoir', heightMillimetres: 80, pipeMillimetres: 380 });
     expect(under?.litres).toBeCloseTo(14.4 * 0.85, 6);
   });
 
   it('holes higher up keep more, and none below the base', () => {
-    const { solid } = realSize('bucket', { by: 'label', litres: 20 });
+    const { solid } = realSize('bucket', { by: 'label', litres: 20 }, DEFAULT_ASSUMED);
     expect(reserveLitres(solid, 0, 0.15)).toBe(0);
     expect(reserveLitres(solid, 60, 0.15)).toBeGreaterThan(reserveLitres(solid, 30, 0.15));
     expect(() => reserveLitres(solid, 900, 0.15)).toThrow(/holeMillimetres/);

@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { drainedKilograms, floorLoad, weightsOf } from './weight.ts';
@@ -25,10 +26,13 @@ describe('weight', () => {
         fc.double({ min: 1, max: 300, noNaN: true }),
         fc.double({ min: 0, max: 40, noNaN: true }),
         (mixLitres, storedLitres) => {
-          const w = weightsOf({ ...bag, mixLitres, storedLitres });
+          const w = weightsOf({ ...bag, mixLitres, storedLitres }, DEFAULT_ASSUMED);
           expect(w.dry).toBeLessThan(w.drained);
           expect(w.drained).toBeLessThan(w.laden);
-          expect(w.drained - weightsOf({ ...bag, mixLitres }).drained).toBeCloseTo(storedLitres, 9);
+          expect(w.drained - weightsOf({ ...bag, mixLitres }, DEFAULT_ASSUMED).drained).toBeCloseTo(
+            storedLitres,
+            9,
+          );
         },
       ),
     );

@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { containerKind } from './kinds/index.ts';
 import { checkedDimensions, type Dimensions, type Ring, type Under } from './kinds/kind.ts';
 import { litresBelow, type Solid } from './solid.ts';
@@ -23,15 +23,10 @@ export interface RealSize {
  * @param stations how many plants it has room for: a pillow bag has one ring for each
  * @throws RundelError when the kind is unknown or measured lengths do not suit it
  * @example
- * realSize('round-fabric', { by: 'label', litres: 38 }).litres.likely
+ * realSize('round-fabric', { by: 'label', litres: 38 }, DEFAULT_ASSUMED).litres.likely
  * // ≈> 33.06
  */
-export function realSize(
-  kindId: string,
-  size: Size,
-  assumed: Assumed = DEFAULT_ASSUMED,
-  stations = 1,
-): RealSize {
+export function realSize(kindId: string, size: Size, assumed: Assumed, stations = 1): RealSize {
   const kind = containerKind(kindId);
   const shaped = (dimensions: Dimensions) => ({
     dimensions,

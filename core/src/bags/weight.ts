@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { within } from '../errors/index.ts';
 
 /** What a filled bag weighs, kg. */
@@ -34,7 +34,7 @@ export function drainedKilograms(bag: {
  * @param bag.storedLitres water below raised holes or in a reservoir, L
  * @param bag.canopySquareMetres leaf cover of its plants when grown, m²
  * @example
- * weightsOf({ mixLitres: 40, dryKilogramsPerLitre: 0.3, capacity: 0.55, emptyKilograms: 0.8, storedLitres: 0, canopySquareMetres: 0.6, supportKilograms: 1.8 })
+ * weightsOf({ mixLitres: 40, dryKilogramsPerLitre: 0.3, capacity: 0.55, emptyKilograms: 0.8, storedLitres: 0, canopySquareMetres: 0.6, supportKilograms: 1.8 }, DEFAULT_ASSUMED)
  * // ≈> { dry: 12.8, drained: 34.8, laden: 40.8 }
  */
 export function weightsOf(
@@ -43,7 +43,7 @@ export function weightsOf(
     readonly canopySquareMetres: number;
     readonly supportKilograms: number;
   },
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): Weights {
   const drained = drainedKilograms(bag) + bag.storedLitres;
   return {

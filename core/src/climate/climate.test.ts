@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { resolveAssumed } from '../assumed/index.ts';
+import { DEFAULT_ASSUMED, resolveAssumed } from '../assumed/index.ts';
 import { describe, expect, it } from 'vitest';
 import { addDays, dayOfYear, daysBetween, isDay } from '../calendar/index.ts';
 import { completeWeather } from './weather.ts';
@@ -117,7 +117,7 @@ describe('normals and gaps', () => {
       { day: '2026-07-03', minCelsius: 12, maxCelsius: 31 },
       { day: '2026-07-03', minCelsius: 13, maxCelsius: 29 },
     ];
-    const days = completeWeather(known, site, '2026-07-01', '2026-07-03');
+    const days = completeWeather(known, site, '2026-07-01', '2026-07-03', DEFAULT_ASSUMED);
     expect(days.map((d) => d.filled.temperature)).toEqual([true, false, false]);
     expect(days.map((d) => d.filled.rain)).toEqual([true, false, true]);
     // of two words on one day the later counts
@@ -136,6 +136,6 @@ describe('normals and gaps', () => {
 
   it('give nothing for a span that ends before it starts', () => {
     const site = { latitudeDegrees: 51, normals: defaultNormals(51) };
-    expect(completeWeather([], site, '2026-07-03', '2026-07-01')).toEqual([]);
+    expect(completeWeather([], site, '2026-07-03', '2026-07-01', DEFAULT_ASSUMED)).toEqual([]);
   });
 });

@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { describe, expect, it } from 'vitest';
 import { completeWeather } from './weather.ts';
 import { defaultNormals } from './normals.ts';
@@ -202,7 +203,7 @@ describe('columns beyond temperatures and rain', () => {
     const [known] = readWeatherTable([row], mapping).days;
     if (!known) throw new Error('the row reads');
     const by = (days: Parameters<typeof completeWeather>[0]) =>
-      completeWeather(days, site, '2026-07-06', '2026-07-06')[0];
+      completeWeather(days, site, '2026-07-06', '2026-07-06', DEFAULT_ASSUMED)[0];
     expect(by([known])?.by).toBe('penman-monteith');
     // near FAO-56 Example 18, whose air is about as moist
     expect(Math.abs((by([known])?.etoMillimetres ?? 0) - 3.9)).toBeLessThan(0.2);

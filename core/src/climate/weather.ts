@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOfYear, daysBetween, type Day } from '../calendar/index.ts';
 import { hargreavesSamani } from './hargreaves.ts';
 import { penmanMonteith } from './penman-monteith.ts';
@@ -76,7 +76,7 @@ export function completeWeather(
   site: Site,
   first: Day,
   last: Day,
-  assumed: WarmerInside = DEFAULT_ASSUMED,
+  assumed: WarmerInside,
 ): readonly WeatherDay[] {
   const byDay = new Map(known.map((k) => [k.day, k]));
   const count = Math.max(0, daysBetween(first, last) + 1);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { resolveAssumed } from '../assumed/index.ts';
+import { DEFAULT_ASSUMED, resolveAssumed } from '../assumed/index.ts';
 import type { Entry, EntryOf } from '../records/index.ts';
 import { findProduct } from '../products/index.ts';
 import { batchOf, daysLeft, slopeOf, solutionCourse, teasOf, type BatchNeed } from './index.ts';
@@ -145,25 +145,24 @@ describe('a drum of nutrient', () => {
   });
 
   it('only readings since the last change count', () => {
-    const course = solutionCourse([
-      reading('2026-06-01', 4),
-      changed('2026-06-10'),
-      reading('2026-06-10', 2),
-      reading('2026-06-14', 1.6),
-    ]);
+    const course = solutionCourse(
+      [reading('2026-06-01', 4), changed('2026-06-10'), reading('2026-06-10', 2), reading('2026-06-14', 1.6)],
+      DEFAULT_ASSUMED,
+    );
     expect(course).toMatchObject({ changedOn: '2026-06-10', description: ['ec-falling'] });
     expect(course.ecPerDay).toBeCloseTo(-0.1, 9);
   });
 
   it('says what is off, the pressing first', () => {
     expect(
-      solutionCourse([reading('2026-06-10', 3.8, 7.4), reading('2026-06-12', 4.1, 7.5)]).description,
+      solutionCourse([reading('2026-06-10', 3.8, 7.4), reading('2026-06-12', 4.1, 7.5)], DEFAULT_ASSUMED)
+        .description,
     ).toEqual(['ec-high', 'ph-high', 'ec-rising']);
   });
 
   it('is off beyond what the grower takes for usual', () => {
     const readings = [reading('2026-06-10', 2.9, 6), reading('2026-06-12', 2.9, 6)];
-    expect(solutionCourse(readings).description).toEqual(['ec-steady']);
+    expect(solutionCourse(readings, DEFAULT_ASSUMED).description).toEqual(['ec-steady']);
     const strict = resolveAssumed({ solutionMost: 2.6, solutionAlkaline: 6.3, solutionAcid: 6 });
     expect(solutionCourse(readings, strict).description).toEqual(['ec-high', 'ec-steady']);
   });

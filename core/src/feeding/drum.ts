@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { daysBetween, dayOf, type Day } from '../calendar/index.ts';
 import type { EntryOf } from '../records/index.ts';
 
@@ -47,10 +47,7 @@ export function slopeOf(points: readonly (readonly [x: number, y: number])[]): n
  *
  * @param entries the bag's `solution` entries, oldest first
  */
-export function solutionCourse(
-  entries: readonly EntryOf<'solution'>[],
-  assumed: Assumed = DEFAULT_ASSUMED,
-): SolutionCourse {
+export function solutionCourse(entries: readonly EntryOf<'solution'>[], assumed: Assumed): SolutionCourse {
   const at = entries.findLastIndex((e) => e.what === 'changed');
   const since = entries.slice(Math.max(0, at));
   const changed = entries[at];

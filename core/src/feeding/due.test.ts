@@ -59,7 +59,7 @@ describe('the dates of each school on one diary, from planting to the end of Aug
     ['compost-then-spikes', 'spikes 06-14 08-02'],
     ['meals-and-fish', 'hole 05-20 | fish 06-03 06-16 06-28 07-09 07-19 07-28 08-05 08-13 08-20 08-27'],
   ])('%s: %s', (id, wanted) => {
-    const planned = plannedFeeds(caseOf(practice(id)), '2026-05-20', '2026-08-31');
+    const planned = plannedFeeds(caseOf(practice(id)), '2026-05-20', '2026-08-31', DEFAULT_ASSUMED);
     const lines = practice(id).steps.map(({ id: stepId }) =>
       [stepId, ...planned.filter((p) => p.stepId === stepId).map((p) => p.day.slice(5))].join(' '),
     );
@@ -81,13 +81,14 @@ describe('where a step stands', () => {
     const [state] = stepStates(
       caseOf(potash, { stageDates: { ...MARKS, set: { day: '2026-06-24', isNoted: false } } }),
       '2026-06-20',
+      DEFAULT_ASSUMED,
     );
     expect(state).toMatchObject({ kind: 'waits', expected: { day: '2026-06-24', isNoted: false } });
   });
 
   it('is counted from the last feed, whoever asked for it', () => {
     const given = [{ day: '2026-07-02', productId: 'tomato-liquid' }];
-    const [state] = stepStates(caseOf(potash, { given }), '2026-07-05');
+    const [state] = stepStates(caseOf(potash, { given }), '2026-07-05', DEFAULT_ASSUMED);
     expect(state).toMatchObject({
       kind: 'due',
       earliest: '2026-07-09',
@@ -98,7 +99,7 @@ describe('where a step stands', () => {
 
   it('what was left for want of time is asked for again the next day, with its reason', () => {
     const left = [{ day: '2026-06-25', productId: 'tomato-liquid', reason: 'no-time' }];
-    const [state] = stepStates(caseOf(potash, { left }), '2026-06-25');
+    const [state] = stepStates(caseOf(potash, { left }), '2026-06-25', DEFAULT_ASSUMED);
     expect(state).toMatchObject({
       kind: 'due',
       earliest: '2026-06-26',
@@ -108,7 +109,7 @@ describe('where a step stands', () => {
 
   it('what was left because it had enough counts as if given', () => {
     const left = [{ day: '2026-06-25', productId: 'tomato-liquid', reason: 'enough' }];
-    const [state] = stepStates(caseOf(potash, { left }), '2026-06-26');
+    const [state] = stepStates(caseOf(potash, { left }), '2026-06-26', DEFAULT_ASSUMED);
     expect(state).toMatchObject({ kind: 'due', earliest: '2026-07-02' });
   });
 
@@ -116,6 +117,7 @@ describe('where a step stands', () => {
     const [grains, liquid] = stepStates(
       caseOf(practice('grains-and-fortnight'), { since: '2026-07-10' }),
       '2026-07-12',
+      DEFAULT_ASSUMED,
     );
     expect(grains).toMatchObject({ kind: 'ended', why: 'expired' });
     expect(liquid).toMatchObject({ kind: 'due', target: '2026-07-10' });
@@ -125,7 +127,7 @@ describe('where a step stands', () => {
     const given = [
       { day: '2026-07-08', productId: 'balanced-soluble', regimeId: 'soluble-throughout', stepId: 'soluble' },
     ];
-    const [state] = stepStates(caseOf(potash, { since: '2026-07-09', given }), '2026-07-09');
+    const [state] = stepStates(caseOf(potash, { since: '2026-07-09', given }), '2026-07-09', DEFAULT_ASSUMED);
     expect(state).toMatchObject({
       kind: 'due',
       earliest: '2026-07-10',
@@ -137,13 +139,13 @@ describe('where a step stands', () => {
     const given = [
       { day: '2026-07-08', productId: 'balanced-soluble', regimeId: 'reg_another', stepId: 'liquid' },
     ];
-    const [state] = stepStates(caseOf(potash, { since: '2026-07-09', given }), '2026-07-09');
+    const [state] = stepStates(caseOf(potash, { since: '2026-07-09', given }), '2026-07-09', DEFAULT_ASSUMED);
     expect(state).toMatchObject({ kind: 'due', earliest: '2026-07-10', reason: { lastOn: undefined } });
   });
 
   it('a single feed that was left because it had enough says so', () => {
     const left = [{ day: '2026-05-21', productId: 'rotted-manure', reason: 'enough' }];
-    const [state] = stepStates(caseOf(practice('heavy-manuring'), { left }), '2026-06-01');
+    const [state] = stepStates(caseOf(practice('heavy-manuring'), { left }), '2026-06-01', DEFAULT_ASSUMED);
     expect(state).toMatchObject({ kind: 'ended', why: 'enough', on: '2026-05-21' });
   });
 
@@ -152,7 +154,7 @@ describe('where a step stands', () => {
       ...potash,
       steps: [{ ...(potash.steps[0] as RegimeStep), until: { on: 'times', times: 3 } }],
     } as Regime;
-    expect(plannedFeeds(caseOf(three), '2026-05-20', '2026-09-01')).toHaveLength(3);
+    expect(plannedFeeds(caseOf(three), '2026-05-20', '2026-09-01', DEFAULT_ASSUMED)).toHaveLength(3);
   });
 });
 
@@ -169,7 +171,9 @@ describe('a step between two triggers', () => {
     ],
   ] as const)('that ends before it starts never feeds: %o until %o', (start, until) => {
     const stageDates = { ...MARKS, flowers: noted('2026-06-20') };
-    expect(plannedFeeds(caseOf(from(start, until), { stageDates }), '2026-05-20', '2026-10-01')).toEqual([]);
+    expect(
+      plannedFeeds(caseOf(from(start, until), { stageDates }), '2026-05-20', '2026-10-01', DEFAULT_ASSUMED),
+    ).toEqual([]);
   });
 
   it('goes over the new year where the season does', () => {
@@ -179,6 +183,7 @@ describe('a step between two triggers', () => {
       caseOf(regime, { stageDates: { planting }, since: planting.day }),
       planting.day,
       '2027-04-01',
+      DEFAULT_ASSUMED,
     ).map((feed) => feed.day);
     expect(days[0]).toBe('2026-11-20');
     expect(days.at(-1)?.slice(0, 7)).toMatch(/2027-0[12]/);
@@ -200,7 +205,7 @@ describe('at the bag', () => {
     ['sodden: wait', '2026-07-11', { ...water, share: 0.97, isWatered: false }, 'too-wet'],
     ['sodden and overdue: it cannot wait for ever', '2026-07-14', { ...water, share: 0.97 }, 'feed'],
   ] as const)('%s', (_, today, found, kind) => {
-    expect(adviseFeed(due, today, found).kind).toBe(kind);
+    expect(adviseFeed(due, today, found, DEFAULT_ASSUMED).kind).toBe(kind);
   });
 });
 
@@ -230,7 +235,12 @@ describe('properties of the due engine', () => {
     fc.assert(
       fc.property(history, ({ regime: r, feeds: all, today }) => {
         const before = given(r, all).filter((g) => g.day < today);
-        const planned = plannedFeeds(caseOf(r, { given: before }), today, addDays(today, 60));
+        const planned = plannedFeeds(
+          caseOf(r, { given: before }),
+          today,
+          addDays(today, 60),
+          DEFAULT_ASSUMED,
+        );
         for (const step of r.steps) {
           const own = [
             ...before
@@ -257,7 +267,7 @@ describe('properties of the due engine', () => {
   it('says of every step on every day where it stands: nothing is dropped in silence', () => {
     fc.assert(
       fc.property(history, ({ regime: r, feeds: all, today }) => {
-        const states = stepStates(caseOf(r, { given: given(r, all) }), today);
+        const states = stepStates(caseOf(r, { given: given(r, all) }), today, DEFAULT_ASSUMED);
         expect(states.map((s) => s.step.id)).toEqual(r.steps.map((s) => s.id));
         for (const state of states) {
           if (state.kind !== 'due') continue;
@@ -276,9 +286,9 @@ describe('properties of the due engine', () => {
           .sort((a, b) => a.key - b.key)
           .map(({ g }) => g);
         const left = entered.map((g): FeedLeft => ({ ...g, reason: 'no-time' }));
-        expect(stepStates(caseOf(r, { given: shuffled, left: [...left].reverse() }), today)).toEqual(
-          stepStates(caseOf(r, { given: entered, left }), today),
-        );
+        expect(
+          stepStates(caseOf(r, { given: shuffled, left: [...left].reverse() }), today, DEFAULT_ASSUMED),
+        ).toEqual(stepStates(caseOf(r, { given: entered, left }), today, DEFAULT_ASSUMED));
       }),
     );
   });

@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { addDays, daysBetween, type Day } from '../calendar/index.ts';
 import type { Regime, RegimeStep, Trigger } from '../records/index.ts';
 
@@ -137,11 +137,7 @@ export function intervalOn(
  * sooner than the shortest, and at least `feedsApart` days from a feed of another kind. Does not depend on the order of
  * what is given.
  */
-export function stepStates(
-  bag: FeedingCase,
-  today: Day,
-  assumed: Assumed = DEFAULT_ASSUMED,
-): readonly StepState[] {
+export function stepStates(bag: FeedingCase, today: Day, assumed: Assumed): readonly StepState[] {
   const before = {
     ...bag,
     given: bag.given.filter((g) => g.day <= today),
@@ -280,7 +276,7 @@ export function adviseFeed(
   due: Pick<Extract<StepState, { kind: 'due' }>, 'earliest' | 'target' | 'latest'>,
   today: Day,
   water: FeedingWater,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): FeedAdvice {
   if (today < due.earliest) return { kind: 'not-yet' };
   const passes = water.nextOn === undefined ? today >= due.target : water.nextOn > due.latest;
@@ -303,12 +299,7 @@ export interface PlannedFeed {
  *
  * @param from the first day that may have one; what was given before it counts
  */
-export function plannedFeeds(
-  bag: FeedingCase,
-  from: Day,
-  to: Day,
-  assumed: Assumed = DEFAULT_ASSUMED,
-): readonly PlannedFeed[] {
+export function plannedFeeds(bag: FeedingCase, from: Day, to: Day, assumed: Assumed): readonly PlannedFeed[] {
   const given: FeedGiven[] = [...bag.given];
   const planned: PlannedFeed[] = [];
   for (let day = from; day <= to; day = addDays(day, 1)) {

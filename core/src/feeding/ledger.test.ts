@@ -41,7 +41,7 @@ const bag = (more: Partial<LedgerCase> = {}): LedgerCase => ({
   to: '2026-09-30',
   sources: [source()],
   drainedOn: () => 0,
-  wantedOn: (day) => wantedOn(tomato, day),
+  wantedOn: (day) => wantedOn(tomato, day, DEFAULT_ASSUMED),
   warmthOn: () => 20,
   ...more,
 });
@@ -49,7 +49,8 @@ const bag = (more: Partial<LedgerCase> = {}): LedgerCase => ({
 describe('what a plant wants', () => {
   it('a tall tomato of a season takes what is published for a kilogram of fruit: 2 to 3.2 g N, 3.3 to 4.7 g K', () => {
     let total = NO_ELEMENTS;
-    for (let n = 0; n < 150; n++) total = addElements(total, wantedOn(tomato, addDays(FROM, n)));
+    for (let n = 0; n < 150; n++)
+      total = addElements(total, wantedOn(tomato, addDays(FROM, n), DEFAULT_ASSUMED));
     const kilograms = DEFAULT_ASSUMED.cropPerCover * tomato.canopySquareMetres;
     expect(total.n / kilograms).toBeGreaterThan(2);
     expect(total.n / kilograms).toBeLessThan(3.2);
@@ -60,13 +61,16 @@ describe('what a plant wants', () => {
   });
 
   it('is nothing before it is planted, after it is cleared, and never below nothing', () => {
-    expect(wantedOn(tomato, '2026-05-19')).toEqual(NO_ELEMENTS);
-    expect(wantedOn({ ...tomato, clearedOn: '2026-07-01' }, '2026-07-01')).toEqual(NO_ELEMENTS);
+    expect(wantedOn(tomato, '2026-05-19', DEFAULT_ASSUMED)).toEqual(NO_ELEMENTS);
+    expect(wantedOn({ ...tomato, clearedOn: '2026-07-01' }, '2026-07-01', DEFAULT_ASSUMED)).toEqual(
+      NO_ELEMENTS,
+    );
     for (const crop of CROPS)
       for (const habit of crop.habits) {
         const plant = { ...tomato, cropId: crop.id, ...habitFigures(crop.id, habit) };
         for (let n = 0; n < 120; n += 10)
-          for (const e of ELEMENTS) expect(wantedOn(plant, addDays(FROM, n))[e]).toBeGreaterThanOrEqual(0);
+          for (const e of ELEMENTS)
+            expect(wantedOn(plant, addDays(FROM, n), DEFAULT_ASSUMED)[e]).toBeGreaterThanOrEqual(0);
       }
   });
 
@@ -80,12 +84,12 @@ describe('what a plant wants', () => {
 
 describe('slow release', () => {
   it('has given four fifths when the label’s months are over at 20 °C', () => {
-    const left = (1 - releasedShare(3, 20)) ** (3 * 30.4);
+    const left = (1 - releasedShare(3, 20, DEFAULT_ASSUMED)) ** (3 * 30.4);
     expect(1 - left).toBeCloseTo(0.8, 9);
   });
 
   it('is twice as quick ten degrees warmer', () => {
-    const pace = (celsius: number) => -Math.log(1 - releasedShare(3, celsius));
+    const pace = (celsius: number) => -Math.log(1 - releasedShare(3, celsius, DEFAULT_ASSUMED));
     expect(pace(30) / pace(20)).toBeCloseTo(DEFAULT_ASSUMED.releaseQ10, 9);
   });
 });
@@ -120,6 +124,7 @@ describe('the ledger', () => {
               warmthOn: () => celsius,
             }),
             leaning,
+            DEFAULT_ASSUMED,
           );
           for (const { offered, held, dissolved, washed, taken } of run)
             for (const e of ELEMENTS) {
@@ -145,16 +150,19 @@ describe('the ledger', () => {
         drainedOn: () => 0.5,
         wantedOn: () => NO_ELEMENTS,
       }),
+      undefined,
+      DEFAULT_ASSUMED,
     );
     expect(first?.washed.n).toBeCloseTo(2 * 0.5 * DEFAULT_ASSUMED.washN, 9);
     expect(first?.dissolved.n).toBeCloseTo(2 - 2 * 0.5 * DEFAULT_ASSUMED.washN, 9);
   });
 
   it('what a bought mix brings lasts a tall tomato weeks and not months; twice the mix lasts longer', () => {
-    const small = baseUsedUp(bag(), FROM);
+    const small = baseUsedUp(bag(), FROM, DEFAULT_ASSUMED);
     const large = baseUsedUp(
       bag({ sources: [source({ brings: elementsBy((e) => source().brings[e] * 2) })] }),
       FROM,
+      DEFAULT_ASSUMED,
     );
     expect(small.likely && small.likely > '2026-06-15').toBe(true);
     expect(small.likely && small.likely < '2026-08-10').toBe(true);
@@ -166,12 +174,16 @@ describe('the ledger', () => {
 
   it('does not count feeds to what the bag was filled with', () => {
     const fed = [source(), source({ id: 'f', kind: 'feed', day: '2026-06-10', months: undefined })];
-    expect(baseUsedUp(bag({ sources: fed }), FROM)).toEqual(baseUsedUp(bag(), FROM));
+    expect(baseUsedUp(bag({ sources: fed }), FROM, DEFAULT_ASSUMED)).toEqual(
+      baseUsedUp(bag(), FROM, DEFAULT_ASSUMED),
+    );
   });
 
   it('says short, fine and over, and is sure when all three runs agree', () => {
     const verdict = (sources_: readonly LedgerSource[], today: Day) =>
-      ledgerOf(bag({ sources: sources_ }), today, 20).verdicts.find((v) => v.element === 'n');
+      ledgerOf(bag({ sources: sources_ }), today, 20, DEFAULT_ASSUMED).verdicts.find(
+        (v) => v.element === 'n',
+      );
     expect(verdict([source()], '2026-06-01')?.status).toBe('fine');
     expect(verdict([source()], '2026-08-20')).toMatchObject({ status: 'short', isSure: true });
     const glut = source({ brings: { ...NO_ELEMENTS, n: 30 }, months: undefined });

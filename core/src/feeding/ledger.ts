@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { addDays, daysBetween, type Day } from '../calendar/index.ts';
 import {
   addElements,
@@ -60,10 +60,10 @@ const MONTH_DAYS = 30.4;
  * in warmth.
  *
  * @example
- * releasedShare(1, 20)
+ * releasedShare(1, 20, DEFAULT_ASSUMED)
  * // ≈> 0.0516
  */
-export function releasedShare(months: number, celsius: number, assumed: Assumed = DEFAULT_ASSUMED): number {
+export function releasedShare(months: number, celsius: number, assumed: Assumed): number {
   const warmth = assumed.releaseQ10 ** ((celsius - assumed.releaseAt) / 10);
   return 1 - Math.exp((-Math.log(5) / (months * MONTH_DAYS)) * warmth);
 }
@@ -77,7 +77,7 @@ export function releasedShare(months: number, celsius: number, assumed: Assumed 
 export function runLedger(
   bag: LedgerCase,
   leaning: Leaning = 'likely',
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): readonly LedgerDay[] {
   const sign = SIGN[leaning];
   const pace = 1 - sign * assumed.releaseDoubt;
@@ -188,12 +188,7 @@ const FAR_DAYS = 60;
  *
  * @param waterLitres water in the bag at capacity
  */
-export function ledgerOf(
-  bag: LedgerCase,
-  today: Day,
-  waterLitres: number,
-  assumed: Assumed = DEFAULT_ASSUMED,
-): Ledger {
+export function ledgerOf(bag: LedgerCase, today: Day, waterLitres: number, assumed: Assumed): Ledger {
   const runs = {
     low: runLedger(bag, 'low', assumed),
     likely: runLedger(bag, 'likely', assumed),
@@ -249,7 +244,7 @@ const SHORTFALL = 0.1;
  * When what the bag was filled with is used up: the first day on which, without any feed, plants would go short of
  * nitrogen. Low is the earliest.
  */
-export function baseUsedUp(bag: LedgerCase, planted: Day, assumed: Assumed = DEFAULT_ASSUMED): DaySpread {
+export function baseUsedUp(bag: LedgerCase, planted: Day, assumed: Assumed): DaySpread {
   const alone = { ...bag, sources: bag.sources.filter((s) => s.kind !== 'feed') };
   const day = (leaning: Leaning) => {
     const run = runLedger(alone, leaning, assumed);

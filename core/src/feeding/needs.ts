@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { grownShare } from '../plants/index.ts';
 import { daysBetween, type Day } from '../calendar/index.ts';
 import { elementsBy, NO_ELEMENTS, addElements, type Elements } from '../products/index.ts';
@@ -33,7 +33,7 @@ export interface FedPlant {
  * What a plant would take up on a day if it had all it wants, g: growth of leaf and stem by its curve, and fruit spread
  * over the days in which it swells.
  */
-export function wantedOn(plant: FedPlant, day: Day, assumed: Assumed = DEFAULT_ASSUMED): Elements {
+export function wantedOn(plant: FedPlant, day: Day, assumed: Assumed): Elements {
   const age = daysBetween(plant.plantedOn, day);
   if (age < 0 || (plant.clearedOn !== undefined && day >= plant.clearedOn)) return NO_ELEMENTS;
   const grown = grownShare(age + 1, plant.weeksToFull) - grownShare(age, plant.weeksToFull);
@@ -79,10 +79,6 @@ export function yieldFactor(
 }
 
 /** What all of a bag's plants would take up on a day, g. */
-export function wantedByAll(
-  plants: readonly FedPlant[],
-  day: Day,
-  assumed: Assumed = DEFAULT_ASSUMED,
-): Elements {
+export function wantedByAll(plants: readonly FedPlant[], day: Day, assumed: Assumed): Elements {
   return plants.reduce((sum, plant) => addElements(sum, wantedOn(plant, day, assumed)), NO_ELEMENTS);
 }

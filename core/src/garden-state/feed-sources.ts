@@ -1,12 +1,13 @@
 import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
 import { habitFigures, type Occupant } from '../plants/index.ts';
-import type { Entry, EntryOf, Container, Measure, Garden } from '../records/index.ts';
+import type { Entry, EntryOf, Container, Garden } from '../records/index.ts';
 import { yieldFactor, type FedPlant, type LedgerSource } from '../feeding/index.ts';
 import {
   elementsBy,
   elementsIn,
-  gramsOfFeed,
+  gramsOf,
+  scoopsOf,
   NO_ELEMENTS,
   type Elements,
   findProduct,
@@ -14,14 +15,6 @@ import {
 import type { PlantingDates } from '../season/index.ts';
 import type { Move, WaterEvent } from '../water/index.ts';
 import type { BagProperties } from './properties.ts';
-
-/** A grower's handful when none was measured, L. */
-const HANDFUL_LITRES = 0.05;
-
-/** What the grower's hand holds, L. */
-export function handfulOf(measures: readonly Pick<Measure, 'kind' | 'litres'>[]): number {
-  return measures.find((m) => m.kind === 'handful')?.litres ?? HANDFUL_LITRES;
-}
 
 /** What went into a bag: its filling, what was worked in, and every feed. */
 export function sourcesOf(
@@ -31,7 +24,7 @@ export function sourcesOf(
   garden: Garden,
   from: Day,
 ): { readonly sources: readonly LedgerSource[]; readonly unknown: number } {
-  const handful = handfulOf(garden.measures);
+  const scoops = scoopsOf(garden);
   const filled = here.findLast((e): e is EntryOf<'filled'> => e.kind === 'filled');
   const mixLitres = properties.fill.mixLitres;
   const ofMix = (id: string, brings: Elements, months: number | undefined): LedgerSource => ({
@@ -77,7 +70,7 @@ export function sourcesOf(
     }
     if (e.kind !== 'fed' || dayOf(e.at) < from) continue;
     const product = findProduct(e.productId, garden.products);
-    const grams = product && gramsOfFeed(e, product, handful);
+    const grams = product && gramsOf(e, product, scoops);
     if (!product?.label || grams === undefined) unknown += 1;
     else
       sources.push({

@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../calendar/index.ts';
 import { completeWeather } from '../climate/index.ts';
@@ -10,7 +11,6 @@ import { demandOfDay } from '../water/index.ts';
 import { bagFeeding, warmthOf } from './feeding.ts';
 import { bagWater, siteOf } from './bag-state.ts';
 import { propertiesOf, waterBagOf } from './properties.ts';
-import { handfulOf } from './feed-sources.ts';
 import { occupantsOf } from '../plants/index.ts';
 
 const slip = gannetSlip(5);
@@ -154,9 +154,9 @@ describe('plants beside the crop', () => {
     const properties = propertiesOf(c, slip);
     return waterBagOf(c, properties, { cover: 'open' }, occupantsOf(c, live, slip), slip.settings);
   };
-  const hot = completeWeather([], siteOf(slip.settings), '2026-07-16', '2026-07-16')[0];
+  const hot = completeWeather([], siteOf(slip.settings), '2026-07-16', '2026-07-16', DEFAULT_ASSUMED)[0];
   const watered = (c: Container) =>
-    demandOfDay(bagFor(c), hot as NonNullable<typeof hot>).transpirationLitres;
+    demandOfDay(bagFor(c), hot as NonNullable<typeof hot>, DEFAULT_ASSUMED).transpirationLitres;
 
   it('drink with it, more the more they shade, and not once they are out', () => {
     const alone = watered(container);
@@ -190,11 +190,6 @@ describe('the parts of it', () => {
     if (noted?.kind !== 'weather') throw new Error('the demo has weather');
     expect(warmth(noted.day)).toBe((noted.minCelsius + noted.maxCelsius) / 2);
     expect(warmth('2026-07-20')).toBeGreaterThan(warmth('2026-01-20'));
-  });
-
-  it('a handful is the grower’s own where it was measured', () => {
-    expect(handfulOf(slip.measures)).toBe(0.045);
-    expect(handfulOf([])).toBe(0.05);
   });
 
   it('a bag whose feed is due is on the round though its water can wait', () => {

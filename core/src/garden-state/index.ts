@@ -9,7 +9,6 @@ export {
 } from './bag-state.ts';
 export { propertiesOf, storesOf, waterBagOf, type BagProperties, type WaterHistory } from './properties.ts';
 export { stageDatesOf } from './stage-dates.ts';
-export { handfulOf } from './feed-sources.ts';
 export { bagFeeding, feedingCaseOf, regimeNow, warmthOf, type BagFeeding } from './feeding.ts';
 export { FilterMemory } from './filter-memory.ts';
 export { learnFinger, type LearntFinger } from './finger.ts';
@@ -18,3 +17,4 @@ export { plantingSiteOf, plantingTaskOf, STATIONS_SPAN } from './planting-site.t
 export { learnProbe, type LearntProbe } from './probe.ts';
 export { gaugeScale, type GaugeScale, type ReadingFault, type SetAsideReading } from './readings.ts';
 export { jobsOf, type BagJob } from './jobs.ts';
+export { plansFor, proposedPlantingDay } from './plans.ts';

@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../calendar/index.ts';
 import type { Draft, Entry, Container } from '../records/index.ts';
@@ -53,9 +54,9 @@ function gardenWith(
     const live = [entry, ...rest];
     const occupants = occupantsOf(container, live, { plants: [plant], varieties: [variety] });
     const jobs = (today: string, own = {}) =>
-      jobsOf(container, properties, occupants, live, { ...settings, ...own }, today);
+      jobsOf(container, properties, occupants, live, { ...settings, ...own }, today, 'open');
     const tasksBy = (own: typeof settings, today: string) =>
-      jobsOf(container, properties, occupants, live, own, today);
+      jobsOf(container, properties, occupants, live, own, today, 'open');
     return { live, occupants, jobs, tasksBy };
   };
   return { container, properties, with: with_, plantId: plant.id };
@@ -98,7 +99,7 @@ describe('what a bag asks for', () => {
       ...here,
     } as const;
     const { live } = garden.with(cleared);
-    expect(jobsOf(garden.container, garden.properties, [], live, settings, '2026-06-20')).toEqual([]);
+    expect(jobsOf(garden.container, garden.properties, [], live, settings, '2026-06-20', 'open')).toEqual([]);
   });
 
   it('a support that comes later is due after a week, until it is up', () => {
@@ -234,7 +235,7 @@ describe('the steps of a planting', () => {
   });
 
   it('four litres for twenty of dry mix, half of that when it was moistened', () => {
-    expect(firstWateringLitres(20, false)).toBe(4);
-    expect(firstWateringLitres(20, true)).toBe(2);
+    expect(firstWateringLitres(20, false, DEFAULT_ASSUMED)).toBe(4);
+    expect(firstWateringLitres(20, true, DEFAULT_ASSUMED)).toBe(2);
   });
 });

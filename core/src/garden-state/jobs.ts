@@ -1,5 +1,7 @@
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
-import { entriesAt, type Entry, type Container, type Settings } from '../records/index.ts';
+import type { Assumed } from '../assumed/index.ts';
+import { coldNightAdvice } from '../season/index.ts';
+import { entriesAt, type Entry, type Container, type Place, type Settings } from '../records/index.ts';
 import { plantingMethodOf, type TopUp } from '../planting/index.ts';
 import { SUPPORT_PRACTICES, supportOf, tendingDue, type Tending, type Occupant } from '../plants/index.ts';
 import type { BagProperties } from './properties.ts';
@@ -44,29 +46,45 @@ export function jobsOf(
   live: readonly Entry[],
   settings: Pick<Settings, 'depthPracticeId' | 'assumptions' | 'supportPracticeId'>,
   today: Day,
+  cover: Place['cover'],
 ): readonly BagJob[] {
   const all = entriesAt(live, container.id);
-  const from = [container, properties, settings, today, ...occupants.flatMap((o) => [o.planted, o.variety])];
+  const night = live.findLast((e) => e.kind === 'weather' && e.day > today);
+  const from = [
+    container,
+    properties,
+    settings,
+    today,
+    cover,
+    night,
+    ...occupants.flatMap((o) => [o.planted, o.variety]),
+  ];
   const last = known.get(all);
   if (last && last.from.length === from.length && last.from.every((part, i) => part === from[i]))
     return last.jobs;
-  const jobs = workedOut(container, properties, occupants, live, settings, today);
+  const jobs = workedOut(container, properties, occupants, live, settings, today, cover);
   known.set(all, { from, jobs });
   return jobs;
 }
 
 /** Whether the coming night is known to be one for fleece: then the plants are covered, and stems are brittle. */
-function isFleeceNight(occupants: readonly Occupant[], live: readonly Entry[], today: Day): boolean {
+function isFleeceNight(
+  occupants: readonly Occupant[],
+  live: readonly Entry[],
+  today: Day,
+  cover: Place['cover'],
+  assumed: Assumed,
+): boolean {
   const tomorrow = addDays(today, 1);
   const night = live.findLast((e) => e.kind === 'weather' && e.day === tomorrow);
   return (
     night?.kind === 'weather' &&
-    occupants.some(({ crop }) => night.minCelsius < crop.fleeceCelsius.value)
+    occupants.some(({ crop }) => coldNightAdvice(night.minCelsius, crop, cover, true, assumed) !== undefined)
   );
 }
 
 function workedOut(
-  ...[container, properties, occupants, everywhere, settings, today]: Parameters<typeof jobsOf>
+  ...[container, properties, occupants, everywhere, settings, today, cover]: Parameters<typeof jobsOf>
 ): readonly BagJob[] {
   const eldest = occupants[0];
   if (!eldest) return [];
@@ -103,7 +121,8 @@ function workedOut(
       properties.assumed,
     );
     if (due) {
-      const isHeldForCold = due.dueOn <= today && isFleeceNight(occupants, everywhere, today);
+      const isHeldForCold =
+        due.dueOn <= today && isFleeceNight(occupants, everywhere, today, cover, properties.assumed);
       const dueOn = isHeldForCold ? addDays(today, 1) : due.dueOn;
       jobs.push({ kind: 'tend', ...due, dueOn, lastOn: from.on, since: from.since, isHeldForCold });
     }

@@ -48,7 +48,8 @@ export function plantingTaskOf(
     seedling,
     crop,
     site: plantingSiteOf(properties, stations, practiceId),
-    growthFrom: (above) => heightBelief(habit, Math.max(1, above), [], properties.assumed.heightNoise),
+    growthFrom: (above) =>
+      heightBelief(habit, Math.max(1, above), [], properties.assumed.heightNoise, properties.assumed),
     assumed: properties.assumed,
   };
 }

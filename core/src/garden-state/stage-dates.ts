@@ -1,4 +1,4 @@
-import type { Assumed } from '../assumed/index.ts';
+import { resolveAssumed, type Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
 import type { Entry, Garden } from '../records/index.ts';
 import type { DaySpread, StageDate, StageDates } from '../feeding/index.ts';
@@ -16,7 +16,8 @@ export function datesOf(
 ): PlantingDates {
   const { settings } = garden;
   const site = siteOf(settings);
-  const frost = frostYear(site, settings.frost, [], occupant.plantedOn);
+  const assumed = resolveAssumed(settings.assumptions);
+  const frost = frostYear(site, settings.frost, [], occupant.plantedOn, assumed);
   const practice = timingPracticeOf(settings.timingPracticeId);
   return datesFrom(
     occupant.plantedOn,
@@ -24,6 +25,7 @@ export function datesOf(
     occupant.habit,
     { cover, frost, site, practice },
     SUPPORT_LATER,
+    assumed,
   );
 }
 

@@ -1,5 +1,6 @@
 import { within } from '../errors/index.ts';
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
+import type { Day } from '../calendar/index.ts';
 import type { Mix } from './mixes.ts';
 
 /** Litres of one ingredient. */
@@ -13,13 +14,13 @@ export interface IngredientNeed {
  * one by one (`mixingLoss`, *assumed*); a single ingredient loses nothing.
  *
  * @example
- * ingredientLitres(boughtMix, 45)
+ * ingredientLitres(boughtMix, 45, DEFAULT_ASSUMED)
  * // => [{ ingredientId: 'bought-mix', litres: 45 }]
  */
 export function ingredientLitres(
   mix: Pick<Mix, 'shares'>,
   looseLitres: number,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): readonly IngredientNeed[] {
   const loss = mix.shares.length > 1 ? assumed.mixingLoss : 0;
   return mix.shares.map(({ ingredient, share }) => ({
@@ -34,39 +35,39 @@ export type Reuse =
       readonly kind: 'refresh';
       readonly keptLitres: number;
       readonly newLitres: number;
-      readonly feedGrams: number;
-      readonly limeGrams: number;
     }
-  | { readonly kind: 'refused'; readonly why: string };
+  /** the last plant had something that may live on in the mix */
+  | { readonly kind: 'refused'; readonly trouble: MixTrouble };
+
+/** What the diary says the last plant of a bag had. */
+export interface MixTrouble {
+  readonly description: string;
+  readonly day: Day;
+}
 
 /**
- * Old mix used again: a share is kept and refreshed with balanced feed and lime, the rest is new on top.
+ * Old mix used again: a share is kept, the rest is new on top. What refreshes it is worked in like anything else.
  *
  * @param looseLitres what the bag takes
  * @param keptShare 0 to `keptMost` of it
  * @param trouble what the diary says the last plant had, if it may live on in the mix
  * @example
- * reuseOf(40, 0.5)
- * // ≈> { kind: 'refresh', keptLitres: 20, newLitres: 20, feedGrams: 40, limeGrams: 20 }
+ * reuseOf(40, 0.5, undefined, DEFAULT_ASSUMED)
+ * // ≈> { kind: 'refresh', keptLitres: 20, newLitres: 20 }
  */
 export function reuseOf(
   looseLitres: number,
   keptShare: number,
-  trouble?: { readonly description: string; readonly day: string },
-  assumed: Assumed = DEFAULT_ASSUMED,
+  trouble: MixTrouble | undefined,
+  assumed: Assumed,
 ): Reuse {
   if (trouble && keptShare > 0) {
-    return {
-      kind: 'refused',
-      why: `${trouble.description} was recorded in this bag on ${trouble.day}, and it can live on in the mix. Start with new mix, and wash the bag first.`,
-    };
+    return { kind: 'refused', trouble };
   }
   const keptLitres = looseLitres * within('keptShare', keptShare, 0, assumed.keptMost);
   return {
     kind: 'refresh',
     keptLitres,
     newLitres: looseLitres - keptLitres,
-    feedGrams: keptLitres * assumed.refreshFeed,
-    limeGrams: keptLitres * assumed.refreshLime,
   };
 }

@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { RundelError } from '../errors/index.ts';
 import { DEPTH_PRACTICES, type DepthPractice } from './practices.ts';
 import { leafHeights } from './seedling.ts';
@@ -59,16 +59,12 @@ export interface PlantingPlace {
  * would be under the mix or lie on it are stripped. Where the bag is too shallow for that, the result says so
  * and carries the deepest planting that does go in.
  *
- * @throws RundelError when the practice is unknown or the mix is not 20–1200 mm deep
+ * @throws RundelError when the mix is not 20–1200 mm deep
  * @example
- * planUpright({ stemMillimetres: 300, ballMillimetres: 80 }, { depth: 'stem-roots', mixMillimetres: 350 }).planting.buriedMillimetres
+ * planUpright({ stemMillimetres: 300, ballMillimetres: 80 }, { depth: 'stem-roots', mixMillimetres: 350 }, DEFAULT_ASSUMED).planting.buriedMillimetres
  * // => 200
  */
-export function planUpright(
-  seedling: Seedling,
-  place: PlantingPlace,
-  assumed: Assumed = DEFAULT_ASSUMED,
-): DepthAdvice {
+export function planUpright(seedling: Seedling, place: PlantingPlace, assumed: Assumed): DepthAdvice {
   const { mixMillimetres } = place;
   if (!(mixMillimetres >= 20 && mixMillimetres <= 1200)) {
     throw new RundelError('out-of-range', 'mixMillimetres', mixMillimetres, 'from 20 to 1200');
@@ -108,18 +104,16 @@ export function plantingAtDepth(
   seedling: Seedling,
   buriedMillimetres: number,
   mixMillimetres: number,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): UprightPlanting {
   const most = Math.min(seedling.stemMillimetres, mixMillimetres - seedling.ballMillimetres);
   const buried = Math.max(0, Math.min(buriedMillimetres, most));
   return upright(seedling, buried, 'bag', mixMillimetres, assumed);
 }
 
+/** A practice of depth by its id; one that is not known here is taken for the first. */
 export function practiceOf(id: string): DepthPractice {
-  const practice = DEPTH_PRACTICES.find((s) => s.id === id);
-  if (!practice)
-    throw new RundelError('unknown-name', 'school', id, DEPTH_PRACTICES.map((s) => s.id).join(', '));
-  return practice;
+  return DEPTH_PRACTICES.find((s) => s.id === id) ?? (DEPTH_PRACTICES[0] as DepthPractice);
 }
 
 /** The stem of a seedling at a buried length: what stays above and which leaves go. `buried + above = stem`. */

@@ -15,7 +15,7 @@ const deep = { depth: 'stem-roots', mixMillimetres: 500 } as const;
 
 describe('planting depth, worked by hand', () => {
   it('leaves a third above, under the first leaf that stays', () => {
-    const advice = planUpright(seedling, deep);
+    const advice = planUpright(seedling, deep, DEFAULT_ASSUMED);
     // a third of 340 is 113; 340 − 113 = 227; the first leaf above that is at 250, and 250 − 20 = 230 clears it
     expect(advice.kind).toBe('upright');
     if (advice.kind !== 'upright') return;
@@ -27,14 +27,18 @@ describe('planting depth, worked by hand', () => {
 
   it('keeps a graft above the mix, whatever the school', () => {
     for (const practice of DEPTH_PRACTICES) {
-      const advice = planUpright({ ...seedling, graftMillimetres: 60 }, { ...deep, practiceId: practice.id });
+      const advice = planUpright(
+        { ...seedling, graftMillimetres: 60 },
+        { ...deep, practiceId: practice.id },
+        DEFAULT_ASSUMED,
+      );
       if (advice.kind !== 'upright') throw new Error('expected it to fit');
       expect(advice.planting.buriedMillimetres).toBeLessThanOrEqual(60 - DEFAULT_ASSUMED.graftMargin);
     }
   });
 
   it.each(['pepper', 'aubergine', 'cucumber'])('%s stays level', () => {
-    const advice = planUpright(seedling, { depth: 'level', mixMillimetres: 250 });
+    const advice = planUpright(seedling, { depth: 'level', mixMillimetres: 250 }, DEFAULT_ASSUMED);
     expect(advice).toMatchObject({
       kind: 'upright',
       planting: {
@@ -48,26 +52,30 @@ describe('planting depth, worked by hand', () => {
   });
 
   it('the seed-leaf school goes just that deep', () => {
-    const advice = planUpright(seedling, { ...deep, practiceId: 'seed-leaves' });
+    const advice = planUpright(seedling, { ...deep, practiceId: 'seed-leaves' }, DEFAULT_ASSUMED);
     expect(advice).toMatchObject({
       planting: { buriedMillimetres: 35, stripLeaves: 0, limit: 'seed-leaves' },
     });
   });
 
   it('the top-and-one school leaves the tip and one leaf', () => {
-    const advice = planUpright(seedling, { ...deep, practiceId: 'top-and-one' });
+    const advice = planUpright(seedling, { ...deep, practiceId: 'top-and-one' }, DEFAULT_ASSUMED);
     // the joints end 250, 290, 330: 290 stays as the one leaf, 20 mm clear
     expect(advice).toMatchObject({ planting: { buriedMillimetres: 270, stripLeaves: 5 } });
   });
 
   it('the bottom school stands the ball on the base when the bag decides', () => {
-    const advice = planUpright(seedling, { depth: 'stem-roots', mixMillimetres: 250, practiceId: 'bottom' });
+    const advice = planUpright(
+      seedling,
+      { depth: 'stem-roots', mixMillimetres: 250, practiceId: 'bottom' },
+      DEFAULT_ASSUMED,
+    );
     expect(advice).toMatchObject({ kind: 'upright', planting: { belowBallMillimetres: 0, limit: 'bag' } });
     if (advice.kind === 'upright') expect(advice.planting.buriedMillimetres).toBe(160);
   });
 
   it('says which number stands in the way when the school does not fit', () => {
-    const advice = planUpright(seedling, { depth: 'stem-roots', mixMillimetres: 220 });
+    const advice = planUpright(seedling, { depth: 'stem-roots', mixMillimetres: 220 }, DEFAULT_ASSUMED);
     expect(advice.kind).toBe('does-not-fit');
     if (advice.kind !== 'does-not-fit') return;
     expect(advice.mixMillimetres).toBe(220);
@@ -79,13 +87,17 @@ describe('planting depth, worked by hand', () => {
     const advice = planUpright(
       { ...seedling, ballMillimetres: 130 },
       { depth: 'level', mixMillimetres: 100 },
+      DEFAULT_ASSUMED,
     );
     expect(advice).toMatchObject({ kind: 'does-not-fit', instead: undefined });
   });
 
-  it('refuses a school that nobody has heard of and a bag without mix', () => {
-    expect(() => planUpright(seedling, { ...deep, practiceId: 'upside-down' })).toThrow(/upside-down/);
-    expect(() => planUpright(seedling, { ...deep, mixMillimetres: 0 })).toThrow(/mixMillimetres/);
+  it('takes a practice that nobody has heard of for the usual one, and refuses a bag without mix', () => {
+    const usual = planUpright(seedling, { ...deep, practiceId: 'first-leaves' }, DEFAULT_ASSUMED);
+    expect(planUpright(seedling, { ...deep, practiceId: 'upside-down' }, DEFAULT_ASSUMED)).toEqual(usual);
+    expect(() => planUpright(seedling, { ...deep, mixMillimetres: 0 }, DEFAULT_ASSUMED)).toThrow(
+      /mixMillimetres/,
+    );
   });
 });
 
@@ -110,7 +122,11 @@ describe('planting depth, always', () => {
         practices,
         fc.integer({ min: 160, max: 600 }),
         (plant, practiceId, mixMillimetres) => {
-          const advice = planUpright(plant, { depth: 'stem-roots', mixMillimetres, practiceId });
+          const advice = planUpright(
+            plant,
+            { depth: 'stem-roots', mixMillimetres, practiceId },
+            DEFAULT_ASSUMED,
+          );
           const planting = advice.kind === 'upright' ? advice.planting : advice.instead;
           if (!planting) return;
           expect(planting.buriedMillimetres + planting.aboveMillimetres).toBeCloseTo(
@@ -130,7 +146,7 @@ describe('planting depth, always', () => {
   it('the first-leaves school never leaves less crown than it says', () => {
     fc.assert(
       fc.property(seedlings, (plant) => {
-        const advice = planUpright(plant, { depth: 'stem-roots', mixMillimetres: 1200 });
+        const advice = planUpright(plant, { depth: 'stem-roots', mixMillimetres: 1200 }, DEFAULT_ASSUMED);
         if (advice.kind !== 'upright') return;
         const least = Math.min(plant.stemMillimetres, Math.max(plant.stemMillimetres / 3, 100));
         expect(advice.planting.aboveMillimetres).toBeGreaterThanOrEqual(least - 1e-9);
@@ -142,7 +158,11 @@ describe('planting depth, always', () => {
     fc.assert(
       fc.property(seedlings, practices, fc.integer({ min: 160, max: 500 }), (plant, practiceId, mix) => {
         const depthIn = (mixMillimetres: number) => {
-          const advice = planUpright(plant, { depth: 'stem-roots', mixMillimetres, practiceId });
+          const advice = planUpright(
+            plant,
+            { depth: 'stem-roots', mixMillimetres, practiceId },
+            DEFAULT_ASSUMED,
+          );
           return (advice.kind === 'upright' ? advice.planting : advice.instead)?.buriedMillimetres ?? -1;
         };
         expect(depthIn(mix + 40)).toBeGreaterThanOrEqual(depthIn(mix) - 1e-9);
@@ -151,8 +171,8 @@ describe('planting depth, always', () => {
   });
 
   it("the grower's own depth is held to what stem and bag allow", () => {
-    expect(plantingAtDepth(seedling, 9999, 300).buriedMillimetres).toBe(210);
-    expect(plantingAtDepth(seedling, -5, 300).buriedMillimetres).toBe(0);
+    expect(plantingAtDepth(seedling, 9999, 300, DEFAULT_ASSUMED).buriedMillimetres).toBe(210);
+    expect(plantingAtDepth(seedling, -5, 300, DEFAULT_ASSUMED).buriedMillimetres).toBe(0);
   });
 });
 

@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import type { StripPracticeId } from './practices.ts';
 import type { PlantingMethodId } from '../records/index.ts';
 
@@ -85,13 +85,9 @@ export function stepsFor(bag: SessionBag, orderId: OrderPractice['id']): readonl
  *
  * @param mixLitres settled mix in the bag at planting
  * @example
- * firstWateringLitres(20, false)
+ * firstWateringLitres(20, false, DEFAULT_ASSUMED)
  * // => 4
  */
-export function firstWateringLitres(
-  mixLitres: number,
-  isMoistened: boolean,
-  assumed: Assumed = DEFAULT_ASSUMED,
-): number {
+export function firstWateringLitres(mixLitres: number, isMoistened: boolean, assumed: Assumed): number {
   return mixLitres * (isMoistened ? assumed.firstWateringMoist : assumed.firstWateringDry);
 }

@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { FEEDS, findProduct } from '../products/index.ts';
 import { feedFactsSchema, type FeedFacts, type Product, type LabelDose } from '../records/index.ts';
-import { checkDose, ecOf, elementsIn, feedProblems, gramsOfFeed, milligramsPerLitre } from './dilution.ts';
+import { checkDose, ecOf, feedProblems, milligramsPerLitre } from './dilution.ts';
+import { gramsOf, scoopsOf } from './dose.ts';
+import { elementsIn } from './nutrients.ts';
 
+const scoops = scoopsOf({ settings: { units: 'metric', assumptions: {} }, measures: [] });
 const feed = (id: string) => findProduct(id) as Product;
 const dose = (amount: number, unit: LabelDose['unit'], per: LabelDose['per'] = 'litre') => ({
   amount,
@@ -19,7 +22,7 @@ describe('from a label to what a plant gets', () => {
   });
 
   it('4 mL of it in a litre by hand: 4 × 1.18 = 4.72 g, so 189 N, 62 P and 313 K mg/L', () => {
-    const grams = gramsOfFeed({ amount: 4, unit: 'millilitre' }, feed('tomato-liquid'), 0.05);
+    const grams = gramsOf({ amount: 4, unit: 'millilitre' }, feed('tomato-liquid'), scoops);
     expect(grams).toBeCloseTo(4.72, 9);
     const mg = milligramsPerLitre(grams as number, feed('tomato-liquid').label);
     expect(mg.n).toBeCloseTo(188.8, 1);
@@ -39,12 +42,12 @@ describe('from a label to what a plant gets', () => {
     ['two spikes of 4 g', 2, 'piece', 'feed-spikes', 8],
     ['half a litre of part A', 0.5, 'litre', 'nutrient-a', 600],
   ] as const)('%s weighs what it should', (_, amount, unit, id, grams) => {
-    expect(gramsOfFeed({ amount, unit }, feed(id), 0.06)).toBeCloseTo(grams, 9);
+    expect(gramsOf({ amount, unit }, feed(id), { ...scoops, handful: 0.06 })).toBeCloseTo(grams, 9);
   });
 
   it('cannot weigh a volume without a density, and says so by giving nothing', () => {
-    expect(gramsOfFeed({ amount: 4, unit: 'millilitre' }, {}, 0.05)).toBeUndefined();
-    expect(gramsOfFeed({ amount: 2, unit: 'piece' }, {}, 0.05)).toBeUndefined();
+    expect(gramsOf({ amount: 4, unit: 'millilitre' }, {}, scoops)).toBeUndefined();
+    expect(gramsOf({ amount: 2, unit: 'piece' }, {}, scoops)).toBeUndefined();
   });
 
   it('EC by hand: 1 mmol/L of calcium nitrate is 2 meq of cations, 0.2 mS/cm', () => {
@@ -66,18 +69,18 @@ describe('slips of the spoon', () => {
     [dose(18.184, 'millilitre'), 'per-gallon'],
     [dose(15.14, 'millilitre'), 'per-gallon'],
   ] as const)('%o against 4 mL a litre is %s', (given, kind) => {
-    expect(checkDose(given, label, feed('tomato-liquid'), 0.05)?.kind).toBe(kind);
+    expect(checkDose(given, label, feed('tomato-liquid'), scoops)?.kind).toBe(kind);
   });
 
   it('a tablespoon where the label says a teaspoon', () => {
-    const found = checkDose(dose(1, 'spoon'), dose(1, 'teaspoon'), feed('balanced-soluble'), 0.05);
+    const found = checkDose(dose(1, 'spoon'), dose(1, 'teaspoon'), feed('balanced-soluble'), scoops);
     expect(found?.kind).toBe('spoons-mixed');
     expect(found?.times).toBeCloseTo(3, 9);
   });
 
   it('does not compare a litre with a bag, nor grams with what has no density', () => {
-    expect(checkDose(dose(4, 'millilitre', 'bag'), label, {}, 0.05)).toBeUndefined();
-    expect(checkDose(dose(4, 'gram'), label, {}, 0.05)).toBeUndefined();
+    expect(checkDose(dose(4, 'millilitre', 'bag'), label, {}, scoops)).toBeUndefined();
+    expect(checkDose(dose(4, 'gram'), label, {}, scoops)).toBeUndefined();
   });
 });
 

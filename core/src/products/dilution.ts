@@ -1,79 +1,12 @@
 import {
   isGivenInWater,
-  type FeedAmount,
   type FeedFacts,
-  type Product,
   type LabelDose,
   type NutrientLabel,
+  type Product,
 } from '../records/index.ts';
-import { K_IN_K2O, P_IN_P2O5, UNITS } from '../units/index.ts';
-
-/** Grams of N, P, K, Ca and Mg as elements. */
-export interface Elements {
-  readonly n: number;
-  readonly p: number;
-  readonly k: number;
-  readonly ca: number;
-  readonly mg: number;
-}
-
-export const ELEMENTS = ['n', 'p', 'k', 'ca', 'mg'] as const;
-export type Element = (typeof ELEMENTS)[number];
-
-/** The same of each element, worked out for it. */
-export function elementsBy(of: (element: Element) => number): Elements {
-  return { n: of('n'), p: of('p'), k: of('k'), ca: of('ca'), mg: of('mg') };
-}
-
-export const NO_ELEMENTS: Elements = elementsBy(() => 0);
-
-export function addElements(a: Elements, b: Elements): Elements {
-  // written out: the ledger adds some thousand of them for each bag
-  return { n: a.n + b.n, p: a.p + b.p, k: a.k + b.k, ca: a.ca + b.ca, mg: a.mg + b.mg };
-}
-
-/**
- * Elements in so many grams of a labelled product: labels give phosphate and potash, plants take P and K.
- *
- * @example
- * elementsIn(100, { n: 4, p2o5: 3, k2o: 8 })
- * // ≈> { n: 4, p: 1.3092, k: 6.6408, ca: 0, mg: 0 }
- */
-export function elementsIn(grams: number, label: NutrientLabel | undefined): Elements {
-  if (!label) return NO_ELEMENTS;
-  const share = grams / 100;
-  return {
-    n: label.n * share,
-    p: label.p2o5 * P_IN_P2O5 * share,
-    k: label.k2o * K_IN_K2O * share,
-    ca: (label.ca ?? 0) * share,
-    mg: (label.mg ?? 0) * share,
-  };
-}
-
-const SPOONS = { spoon: UNITS.tablespoon.factor, teaspoon: UNITS.teaspoon.factor } as const;
-
-/**
- * Grams in an amount of a feed, or undefined where they cannot be told: a volume without a density, a piece without a
- * weight.
- *
- * @param handfulLitres the grower's own handful
- * @example
- * gramsOfFeed({ amount: 20, unit: 'millilitre' }, { kilogramsPerLitre: 1.2 }, 0.05)
- * // ≈> 24
- */
-export function gramsOfFeed(
-  { amount, unit }: FeedAmount,
-  product: Pick<Product, 'kilogramsPerLitre' | 'feed'>,
-  handfulLitres: number,
-): number | undefined {
-  if (unit === 'gram') return amount;
-  if (unit === 'piece')
-    return product.feed?.gramsEach === undefined ? undefined : amount * product.feed.gramsEach;
-  if (product.kilogramsPerLitre === undefined) return undefined;
-  const litresEach = { ...SPOONS, millilitre: 0.001, litre: 1, handful: handfulLitres }[unit];
-  return amount * litresEach * product.kilogramsPerLitre * 1000;
-}
+import { gramsOf, type Scoops } from './dose.ts';
+import { elementsBy, elementsIn, type Elements } from './nutrients.ts';
 
 /**
  * What a dose brings to each litre of water, mg/L of each element.
@@ -120,17 +53,17 @@ const near = (times: number, wanted: number) => Math.abs(times / wanted - 1) < 0
  * tablespoon for a teaspoon. Undefined where the two cannot be compared.
  *
  * @example
- * checkDose({ amount: 40, unit: 'millilitre', per: 'litre' }, { amount: 4, unit: 'millilitre', per: 'litre' }, {}, 0.05)
+ * checkDose({ amount: 40, unit: 'millilitre', per: 'litre' }, { amount: 4, unit: 'millilitre', per: 'litre' }, {}, metricScoops)
  * // => { times: 10, kind: 'ten-times' }
  */
 export function checkDose(
   dose: LabelDose,
   label: LabelDose,
   product: Pick<Product, 'kilogramsPerLitre' | 'feed'>,
-  handfulLitres: number,
+  scoops: Scoops,
 ): DoseCheck | undefined {
   if (dose.per !== label.per) return undefined;
-  const as = (d: LabelDose) => (dose.unit === label.unit ? d.amount : gramsOfFeed(d, product, handfulLitres));
+  const as = (d: LabelDose) => (dose.unit === label.unit ? d.amount : gramsOf(d, product, scoops));
   const [given, asked] = [as(dose), as(label)];
   if (given === undefined || asked === undefined) return undefined;
   const times = given / asked;

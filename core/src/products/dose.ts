@@ -1,125 +1,119 @@
+import { resolveAssumed } from '../assumed/index.ts';
+import { within } from '../errors/index.ts';
+import {
+  FEED_UNITS,
+  type FeedAmount,
+  type Garden,
+  type NutrientLabel,
+  type Product,
+  type Settings,
+} from '../records/index.ts';
 import * as z from '../schema/index.ts';
-import type { Product, NutrientLabel } from '../records/index.ts';
-import { RundelError, within } from '../errors/index.ts';
-import { elementsFromLabel, kilogramsOfLitres, UNITS } from '../units/index.ts';
+import { UNITS, type UnitSystem } from '../units/index.ts';
+import { elementsBy, elementsIn, type Element, type Elements } from './nutrients.ts';
 
-/** An amount of a dry product as people give it. A spoon is a level tablespoon; a handful is the grower's own. */
-export const DOSE_UNITS = ['spoon', 'teaspoon', 'handful', 'gram'] as const;
-export type DoseUnit = (typeof DOSE_UNITS)[number];
+/** What a level spoon and the grower's own hand hold, L. */
+export interface Scoops {
+  readonly spoon: number;
+  readonly teaspoon: number;
+  readonly handful: number;
+}
+
+/**
+ * What spoons and the hand hold for a grower: spoons by their system of units, the hand as it was measured, or as is usual.
+ * A measure that is in the bin measures nothing.
+ *
+ * @example
+ * scoopsOf({ settings: { units: 'us', assumptions: {} }, measures: [] }).spoon
+ * // => 0.014787
+ */
+export function scoopsOf({
+  settings,
+  measures,
+}: {
+  readonly settings: Pick<Settings, 'units' | 'assumptions'>;
+  readonly measures: Garden['measures'];
+}): Scoops {
+  const own = measures.find((m) => m.kind === 'handful' && !m.binnedAt);
+  return {
+    ...spoonsIn(settings.units),
+    handful: own?.litres ?? resolveAssumed(settings.assumptions).handful,
+  };
+}
+
+function spoonsIn(system: UnitSystem): Pick<Scoops, 'spoon' | 'teaspoon'> {
+  return system === 'us'
+    ? { spoon: UNITS.usTablespoon.factor, teaspoon: UNITS.usTeaspoon.factor }
+    : { spoon: UNITS.tablespoon.factor, teaspoon: UNITS.teaspoon.factor };
+}
+
+/** Litres in an amount; undefined where it is counted by weight or in pieces. */
+export function litresOf({ amount, unit }: FeedAmount, scoops: Scoops): number | undefined {
+  if (unit === 'gram' || unit === 'piece') return undefined;
+  return amount * { millilitre: 0.001, litre: 1, ...scoops }[unit];
+}
+
+/**
+ * Grams in an amount of a product, by its own density and never by water's; undefined where they cannot be told: a volume
+ * without a density, a piece without a weight.
+ *
+ * @example
+ * gramsOf({ amount: 2, unit: 'spoon' }, { kilogramsPerLitre: 0.85 }, metricScoops)
+ * // ≈> 25.5
+ */
+export function gramsOf(
+  given: FeedAmount,
+  product: Pick<Product, 'kilogramsPerLitre' | 'feed'>,
+  scoops: Scoops,
+): number | undefined {
+  const { amount, unit } = given;
+  if (unit === 'gram') return amount;
+  if (unit === 'piece')
+    return product.feed?.gramsEach === undefined ? undefined : amount * product.feed.gramsEach;
+  const litres = litresOf(given, scoops);
+  if (litres === undefined || product.kilogramsPerLitre === undefined) return undefined;
+  return litres * product.kilogramsPerLitre * 1000;
+}
+
+/** What a dose at filling is counted for. */
+export const DOSE_PER = ['bag', 'litre', 'old-litre', 'hole'] as const;
 
 export const doseSchema = z.object({
   productId: z.string().min(1).max(40),
   amount: z.number().gt(0).max(5000),
-  unit: z.enum(DOSE_UNITS),
-  per: z.enum(['bag', 'litre', 'hole']),
+  unit: z.enum(FEED_UNITS),
+  per: z.enum(DOSE_PER),
 });
 
-/** So much of a product per bag, per litre of mix or per planting hole. */
+/** So much of a product per bag, per litre of mix or of old mix that stays, or per planting hole. */
 export type Dose = z.infer<typeof doseSchema>;
-
-/**
- * Grams in an amount of a product, by the product's own bulk density.
- *
- * @param handfulLitres the grower's own handful
- * @throws RundelError when a product without a density is given by the spoon
- * @example
- * gramsOf(2, 'spoon', { name: 'bone meal', kilogramsPerLitre: 0.85 }, 0.05)
- * // ≈> 25.5
- */
-export function gramsOf(
-  amount: number,
-  unit: DoseUnit,
-  product: Pick<Product, 'name' | 'kilogramsPerLitre'>,
-  handfulLitres: number,
-): number {
-  if (unit === 'gram') return amount;
-  if (product.kilogramsPerLitre === undefined) {
-    throw new RundelError(
-      'out-of-range',
-      `bulk density of ${product.name}`,
-      undefined,
-      'known to count it by spoons',
-    );
-  }
-  const litres =
-    unit === 'handful' ? handfulLitres : UNITS[unit === 'spoon' ? 'tablespoon' : 'teaspoon'].factor;
-  return amount * kilogramsOfLitres(litres, product.kilogramsPerLitre) * 1000;
-}
 
 /** The bag that a dose goes to. */
 export interface DosedBag {
   readonly looseLitres: number;
+  /** old mix that stays in it, L */
+  readonly keptLitres: number;
   readonly stations: number;
 }
 
 /**
- * Grams of a product that a dose makes for one bag.
+ * The amount of a product that a dose makes for one bag, in the dose's unit.
  *
  * @example
- * gramsForBag({ productId: 'x', amount: 2, unit: 'gram', per: 'litre' }, { name: 'x' }, { looseLitres: 40, stations: 1 }, 0.05)
+ * amountForBag({ productId: 'x', amount: 2, unit: 'gram', per: 'litre' }, { looseLitres: 40, keptLitres: 0, stations: 1 }).amount
  * // => 80
  */
-export function gramsForBag(
-  dose: Dose,
-  product: Pick<Product, 'name' | 'kilogramsPerLitre'>,
-  bag: DosedBag,
-  handfulLitres: number,
-): number {
-  const times = { bag: 1, litre: bag.looseLitres, hole: bag.stations }[dose.per];
-  return gramsOf(dose.amount, dose.unit, product, handfulLitres) * times;
+export function amountForBag(dose: Dose, bag: DosedBag): FeedAmount {
+  const times = { bag: 1, litre: bag.looseLitres, 'old-litre': bag.keptLitres, hole: bag.stations }[dose.per];
+  return { amount: dose.amount * times, unit: dose.unit };
 }
-
-/** Grams of nutrients: N, phosphate and potash as labels give them, and calcium as Ca. */
-export interface NutrientGrams {
-  readonly n: number;
-  readonly p2o5: number;
-  readonly k2o: number;
-  readonly ca: number;
-}
-
-export const NO_NUTRIENTS: NutrientGrams = { n: 0, p2o5: 0, k2o: 0, ca: 0 };
-
-/**
- * What so many grams of a labelled product bring.
- *
- * @example
- * nutrientsIn(100, { n: 5, p2o5: 4, k2o: 6 })
- * // => { n: 5, p2o5: 4, k2o: 6, ca: 0 }
- */
-export function nutrientsIn(grams: number, label: NutrientLabel | undefined): NutrientGrams {
-  if (!label) return NO_NUTRIENTS;
-  const share = grams / 100;
-  return {
-    n: label.n * share,
-    p2o5: label.p2o5 * share,
-    k2o: label.k2o * share,
-    ca: (label.ca ?? 0) * share,
-  };
-}
-
-export function addNutrients(a: NutrientGrams, b: NutrientGrams): NutrientGrams {
-  return { n: a.n + b.n, p2o5: a.p2o5 + b.p2o5, k2o: a.k2o + b.k2o, ca: a.ca + b.ca };
-}
-
-/**
- * The same nutrients as elements, g: P = 0.4364 × P2O5, K = 0.8301 × K2O.
- *
- * @example
- * asElements({ n: 1, p2o5: 10, k2o: 10, ca: 2 })
- * // ≈> { n: 1, p: 4.364, k: 8.301, ca: 2 }
- */
-export function asElements(grams: NutrientGrams) {
-  return { ...elementsFromLabel(grams), ca: grams.ca };
-}
-
-export type Nutrient = keyof NutrientGrams;
 
 /** Another label in place of the one asked for: how much of it, and what else comes with it or is missing. */
 export interface Substitute {
   readonly grams: number;
-  readonly brings: NutrientGrams;
+  readonly brings: Elements;
   /** brought less wanted: above 0 too much, below 0 short */
-  readonly off: NutrientGrams;
+  readonly off: Elements;
 }
 
 /**
@@ -129,27 +123,14 @@ export interface Substitute {
  * @returns undefined when the label at hand has none of that nutrient
  * @throws RundelError when nothing of that nutrient was wanted
  * @example
- * substitute({ n: 5, p2o5: 5, k2o: 5, ca: 0 }, { n: 5, p2o5: 4, k2o: 6 }, 'n')?.off
- * // ≈> { n: 0, p2o5: -1, k2o: 1, ca: 0 }
+ * substitute({ n: 5, p: 2.182, k: 4.1505, ca: 0, mg: 0 }, { n: 5, p2o5: 4, k2o: 6 }, 'n')?.off
+ * // ≈> { n: 0, p: -0.4364, k: 0.8301, ca: 0, mg: 0 }
  */
-export function substitute(
-  wanted: NutrientGrams,
-  atHand: NutrientLabel,
-  by: Nutrient,
-): Substitute | undefined {
+export function substitute(wanted: Elements, atHand: NutrientLabel, by: Element): Substitute | undefined {
   const asked = within(`${by} wanted`, wanted[by], Number.MIN_VALUE, 1e6);
-  const percent = atHand[by] ?? 0;
-  if (percent <= 0) return undefined;
-  const grams = (asked / percent) * 100;
-  const brings = nutrientsIn(grams, atHand);
-  return {
-    grams,
-    brings,
-    off: {
-      n: brings.n - wanted.n,
-      p2o5: brings.p2o5 - wanted.p2o5,
-      k2o: brings.k2o - wanted.k2o,
-      ca: brings.ca - wanted.ca,
-    },
-  };
+  const inOneGram = elementsIn(1, atHand)[by];
+  if (inOneGram <= 0) return undefined;
+  const grams = asked / inOneGram;
+  const brings = elementsIn(grams, atHand);
+  return { grams, brings, off: elementsBy((e) => brings[e] - wanted[e]) };
 }

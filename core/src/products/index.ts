@@ -1,35 +1,32 @@
 export {
-  addNutrients,
-  asElements,
-  DOSE_UNITS,
+  amountForBag,
+  DOSE_PER,
   doseSchema,
-  gramsForBag,
   gramsOf,
-  NO_NUTRIENTS,
-  nutrientsIn,
+  litresOf,
+  scoopsOf,
   substitute,
   type Dose,
-  type DosedBag,
-  type DoseUnit,
-  type Nutrient,
-  type NutrientGrams,
-  type Substitute,
+  type Scoops,
 } from './dose.ts';
-export { FEEDS } from './feeds.ts';
-export { AMENDMENTS, PRODUCTS, findProduct } from './starter.ts';
 export {
   addElements,
-  checkDose,
-  ecOf,
+  asOxides,
   ELEMENTS,
   elementsBy,
   elementsIn,
-  feedProblems,
-  gramsOfFeed,
-  milligramsPerLitre,
   NO_ELEMENTS,
-  type DoseCheck,
   type Element,
   type Elements,
+} from './nutrients.ts';
+export {
+  checkDose,
+  ecOf,
+  feedProblems,
+  milligramsPerLitre,
+  type DoseCheck,
   type FeedProblem,
 } from './dilution.ts';
+export { FEEDS } from './feeds.ts';
+export { AMENDMENTS, PRODUCTS, findProduct, isFeed, isWorkedIn, productsIn } from './starter.ts';
+export { parseDose, type DoseReading } from './dose-text.ts';

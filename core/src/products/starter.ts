@@ -1,5 +1,5 @@
 import { INGREDIENTS } from '../mixes/index.ts';
-import type { FeedFacts, Product } from '../records/index.ts';
+import { isGivenInWater, type FeedFacts, type Product } from '../records/index.ts';
 import { FEEDS } from './feeds.ts';
 
 const amendment = (
@@ -107,6 +107,23 @@ export const AMENDMENTS: readonly Product[] = [
     },
   ),
   amendment(
+    'poultry-pellets',
+    'Poultry pellets 4-2.5-2.5',
+    [4, 2.5, 2.5, 8],
+    0.7,
+    'Pressed and dried; strong, so little of it.',
+    { form: 'granular', months: 2, dose: { amount: 2, unit: 'handful', per: 'bag' }, intervalDays: 42 },
+  ),
+  amendment(
+    'compost-added',
+    'Garden compost, to add',
+    [1, 0.5, 1, 1.5],
+    0.45,
+    'A spadeful on top or mixed through; what it brings comes over years.',
+    { form: 'manure', months: 40, dose: { amount: 60, unit: 'gram', per: 'mix-litre' } },
+    { isDusty: false },
+  ),
+  amendment(
     'lime',
     'Garden lime',
     [0, 0, 0, 36],
@@ -160,8 +177,26 @@ export const PRODUCTS: readonly Product[] = [
   { id: 'bags', name: 'Bags put by', kind: 'bag', unit: 'piece' },
 ];
 
+/** Everything that there is to choose from: the grower's own that are not in the bin, then what ships with the app. */
+export function productsIn(
+  own: readonly (Product & { readonly binnedAt?: string | undefined })[],
+): readonly Product[] {
+  return [...own.filter((product) => !product.binnedAt), ...PRODUCTS];
+}
+
+/** Whether a product feeds plants: its label says how it is given. */
+export function isFeed(product: Product): boolean {
+  return product.feed !== undefined;
+}
+
+/** Whether a product is something to work into a mix: not given in water, and with a label or made for it. */
+export function isWorkedIn({ kind, label, feed }: Product): boolean {
+  if (feed && isGivenInWater(feed.form)) return false;
+  return kind === 'amendment' || (kind === 'feed' && label !== undefined);
+}
+
 /**
- * The good with an id among the grower's own and those that ship with the app.
+ * The product with an id among the grower's own and those that ship with the app.
  *
  * @example
  * findProduct('lime')?.name

@@ -6,6 +6,7 @@ import { regimeFields } from './regime.ts';
 import { layersSchema, recipePartsSchema } from './mix.ts';
 import { MEASURE_UNIT, type MeasureKind } from '../units/index.ts';
 import { idSchema } from './ids.ts';
+import { seedlingSchema } from './seedling.ts';
 import { daySchema, momentSchema, monthDaySchema } from './time.ts';
 
 /**
@@ -172,7 +173,13 @@ export const planSchema = z.object({
   cropId: z.string().min(1).max(40),
   habitId: z.string().min(1).max(40),
   varietyName: name.optional(),
+  /** a name of the plant's own, and the seedling as it was measured, where the grower said them already */
+  plantName: name.optional(),
+  seedling: seedlingSchema.optional(),
+  practiceId: z.string().min(1).max(40).optional(),
   plantOn: daySchema,
+  /** the grower has not said a day: `plantOn` is when its window opens */
+  isDayOpen: z.boolean().optional(),
   ...base,
 });
 

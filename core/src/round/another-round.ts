@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { daylightHours, shareOfDay } from '../climate/index.ts';
 import { dayOfYear } from '../calendar/index.ts';
 
@@ -21,14 +21,14 @@ const STEP_HOURS = 0.5;
  * @param roundHours the rounds of every day, hours from 0 to 24; at least one
  * @returns undefined without days, or where no other hour makes a difference
  * @example
- * anotherRound([{ day: '2026-06-21', litres: 4 }], [12], 51)?.litresNow
+ * anotherRound([{ day: '2026-06-21', litres: 4 }], [12], 51, DEFAULT_ASSUMED)?.litresNow
  * // => 4
  */
 export function anotherRound(
   days: readonly { readonly day: string; readonly litres: number }[],
   roundHours: readonly number[],
   latitudeDegrees: number,
-  assumed: Pick<Assumed, 'earliestRound' | 'latestRound'> = DEFAULT_ASSUMED,
+  assumed: Pick<Assumed, 'earliestRound' | 'latestRound'>,
 ): AnotherRound | undefined {
   const [thirstiest] = [...days].sort((a, b) => b.litres - a.litres);
   if (!thirstiest || thirstiest.litres <= 0) return undefined;

@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { describe, expect, it } from 'vitest';
 import type { Entry, EntryOf } from '../records/index.ts';
 import { drierPlant, effectiveChecks } from './index.ts';
@@ -56,26 +57,42 @@ describe('looks that stand for a bag', () => {
 describe('the plant that usually stands driest', () => {
   it('is told after three visits that agree, and how often it was', () => {
     const two = [...visit(1, 4, 2), ...visit(2, 3, 2)];
-    expect(drierPlant(two)).toBeUndefined();
+    expect(drierPlant(two, DEFAULT_ASSUMED)).toBeUndefined();
     expect(drierPlant(two, { drierVisits: 2, drierPart: 0.9 })).toMatchObject({ times: 2, visits: 2 });
-    expect(drierPlant([...two, ...visit(3, 5, 3)])).toEqual({
+    expect(drierPlant([...two, ...visit(3, 5, 3)], DEFAULT_ASSUMED)).toEqual({
       stationId: 'stn_right',
       times: 3,
       visits: 3,
     });
-    expect(drierPlant([...two, ...visit(3, 5, 3), ...visit(4, 1, 2)])).toMatchObject({ times: 3, visits: 4 });
+    expect(drierPlant([...two, ...visit(3, 5, 3), ...visit(4, 1, 2)], DEFAULT_ASSUMED)).toMatchObject({
+      times: 3,
+      visits: 4,
+    });
   });
 
   it('is none when they take turns, feel alike, or were not felt on one visit', () => {
     expect(
-      drierPlant([...visit(1, 4, 2), ...visit(2, 2, 4), ...visit(3, 4, 2), ...visit(4, 1, 2)]),
+      drierPlant(
+        [...visit(1, 4, 2), ...visit(2, 2, 4), ...visit(3, 4, 2), ...visit(4, 1, 2)],
+        DEFAULT_ASSUMED,
+      ),
     ).toBeUndefined();
-    expect(drierPlant([1, 2, 3, 4].flatMap((day) => visit(day, 3, 3)))).toBeUndefined();
+    expect(
+      drierPlant(
+        [1, 2, 3, 4].flatMap((day) => visit(day, 3, 3)),
+        DEFAULT_ASSUMED,
+      ),
+    ).toBeUndefined();
     const apart = [1, 2, 3].flatMap((day) => [
       felt(4, 'left', at(day, 0)),
       felt(2, 'right', at(day + 10, 0)),
     ]);
-    expect(drierPlant(apart.sort((a, b) => (a.at < b.at ? -1 : 1)))).toBeUndefined();
+    expect(
+      drierPlant(
+        apart.sort((a, b) => (a.at < b.at ? -1 : 1)),
+        DEFAULT_ASSUMED,
+      ),
+    ).toBeUndefined();
   });
 
   it('a drink between two looks parts them', () => {
@@ -83,6 +100,6 @@ describe('the plant that usually stands driest', () => {
       const [left, right] = visit(day, 2, 4) as [Entry, Entry];
       return [left, watering(at(day, 1)), right];
     });
-    expect(drierPlant(parted)).toBeUndefined();
+    expect(drierPlant(parted, DEFAULT_ASSUMED)).toBeUndefined();
   });
 });

@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import type { Entry, EntryOf } from '../records/index.ts';
 
 type CheckEntry = EntryOf<'check'>;
@@ -38,7 +38,7 @@ export interface DrierPlant {
  */
 export function drierPlant(
   entries: readonly Entry[],
-  assumed: Pick<Assumed, 'drierVisits' | 'drierPart'> = DEFAULT_ASSUMED,
+  assumed: Pick<Assumed, 'drierVisits' | 'drierPart'>,
 ): DrierPlant | undefined {
   const driest = visitsOf(entries).flatMap((visit) => {
     const [first, second] = effectiveChecks(visit);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, gannetSlip } from '../../demo/index.ts';
-import { resolveAssumed, type Assumed } from '../assumed/index.ts';
+import { DEFAULT_ASSUMED, resolveAssumed, type Assumed } from '../assumed/index.ts';
 import { bagWater } from '../garden-state/index.ts';
 import { liveEntries } from '../records/index.ts';
 import { planRound, spotCheck } from './index.ts';
@@ -16,7 +16,7 @@ const checked = stops.map((stop) => ({
   ...stop,
   reason: { kind: 'may-be-dry', chanceNow: 0.2, chanceNextRound: 0.4 } as const,
 }));
-const check = (minutes: number) => spotCheck(checked, byId, garden.containers, minutes);
+const check = (minutes: number) => spotCheck(checked, byId, garden.containers, minutes, DEFAULT_ASSUMED);
 const riskOf = (id: string) => byId.get(id)?.ahead.rounds[1]?.chanceDry ?? 1;
 
 describe('when time is short', () => {
@@ -57,7 +57,7 @@ describe('when time is short', () => {
   });
 
   it('takes a bag that nobody has looked at for as good as at risk', () => {
-    const unknown = spotCheck(stops, byId, garden.containers, 200);
+    const unknown = spotCheck(stops, byId, garden.containers, 200, DEFAULT_ASSUMED);
     for (const stop of unknown) expect(stop.risk).toBeGreaterThanOrEqual(0.5);
   });
 });

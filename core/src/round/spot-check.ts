@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import type { Container } from '../records/index.ts';
 import type { Stop, WalkedBag } from './plan-round.ts';
 
@@ -23,7 +23,7 @@ export function spotCheck(
   waters: ReadonlyMap<string, WalkedBag>,
   containers: readonly Container[],
   minutes: number,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): readonly SpotStop[] {
   const placeOf = new Map(containers.map((c) => [c.id, c.placeId]));
   const open = new Map(

@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, type Day } from '../calendar/index.ts';
 import { cropOrUnknown, habitOrUnknown, type Crop, type Habit, type Occupant } from '../plants/index.ts';
 import type { Entry, Plan } from '../records/index.ts';
@@ -33,7 +33,7 @@ interface YearContext {
   readonly place: TimingPlace;
   readonly supportDays: { readonly fromDays: number; readonly toDays: number };
   readonly today: Day;
-  readonly assumed?: Assumed;
+  readonly assumed: Assumed;
 }
 
 function bandsOf(
@@ -62,7 +62,7 @@ function bandsOf(
 export function yearOfOccupant(
   occupant: Occupant,
   live: readonly Entry[],
-  { place, supportDays, today, assumed = DEFAULT_ASSUMED }: YearContext,
+  { place, supportDays, today, assumed }: YearContext,
 ): CropYear {
   const { crop, habit, planted } = occupant;
   const dates = datesFrom(occupant.plantedOn, crop, habit, place, supportDays, assumed);
@@ -96,7 +96,7 @@ export function yearOfOccupant(
  */
 export function yearOfPlan(
   plan: Plan,
-  { place, supportDays, today, assumed = DEFAULT_ASSUMED }: YearContext,
+  { place, supportDays, today, assumed }: YearContext,
   plantOn: Day = plan.plantOn,
 ): CropYear {
   const crop = cropOrUnknown(plan.cropId);
@@ -137,7 +137,9 @@ export function isCarriedOut(plan: Plan, occupants: readonly Occupant[]): boolea
     (o) =>
       o.planted.containerId === plan.containerId &&
       o.crop.id === plan.cropId &&
-      o.plantedOn >= addDays(plan.plantOn, -ABOUT_THEN_DAYS) &&
-      o.plantedOn <= addDays(plan.plantOn, ABOUT_THEN_DAYS),
+      (plan.isDayOpen
+        ? o.plantedOn >= dayOf(plan.createdAt)
+        : o.plantedOn >= addDays(plan.plantOn, -ABOUT_THEN_DAYS) &&
+          o.plantedOn <= addDays(plan.plantOn, ABOUT_THEN_DAYS)),
   );
 }

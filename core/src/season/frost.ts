@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { normalBelow } from '../statistics/index.ts';
 import { addDays, daysBetween, type Day } from '../calendar/index.ts';
 import { normalOfDay, type KnownDay, type Site } from '../climate/index.ts';
@@ -102,7 +102,7 @@ const LEAST_YEARS = 3;
  * @param own usual last and first frost, `MM-DD`
  * @param on any day of the growing year
  * @example
- * frostYear(site51, { last: '04-25', first: '10-20' }, [], '2026-06-01').last
+ * frostYear(site51, { last: '04-25', first: '10-20' }, [], '2026-06-01', DEFAULT_ASSUMED).last
  * // => '2026-04-25'
  */
 export function frostYear(
@@ -110,7 +110,7 @@ export function frostYear(
   own: { readonly last: string; readonly first: string } | undefined,
   known: readonly KnownDay[],
   on: Day,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): FrostYear {
   const start = growingYearOf(on, site.latitudeDegrees);
   if (own) {

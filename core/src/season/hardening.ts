@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { addDays, type Day } from '../calendar/index.ts';
 import type { Crop } from '../plants/index.ts';
 import type { Cover } from './windows.ts';
@@ -36,7 +36,7 @@ export function hardeningPlan(
     readonly maxCelsius: number;
     readonly isKnown: boolean;
   },
-  stages: number = DEFAULT_ASSUMED.hardenDays,
+  stages: number,
 ): readonly HardeningDay[] {
   const count = Math.max(3, Math.round(stages));
   const limit = crop.nightCelsius.value - 3;
@@ -80,7 +80,7 @@ const FROST_NEAR = 4;
  * @param minCelsius outside, before dawn
  * @param isPlanted whether it stands in its bag already
  * @example
- * coldNightAdvice(6, tomato, 'open', false)
+ * coldNightAdvice(6, tomato, 'open', false, DEFAULT_ASSUMED)
  * // => { kind: 'not-tonight', minCelsius: 6, limitCelsius: 8 }
  */
 export function coldNightAdvice(
@@ -88,7 +88,7 @@ export function coldNightAdvice(
   crop: Crop,
   cover: Cover,
   isPlanted: boolean,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): ColdNightAdvice | undefined {
   if (cover === 'heated') return undefined;
   if (cover === 'glass') {

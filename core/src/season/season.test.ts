@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { describe, expect, it } from 'vitest';
 import { gannetSlip } from '../../demo/index.ts';
 import { occupantsOf } from '../plants/index.ts';
@@ -12,9 +13,10 @@ const live = liveEntries(garden.entries);
 const site = siteOf(garden.settings);
 const today = '2026-07-16';
 const context = {
+  assumed: DEFAULT_ASSUMED,
   place: {
     cover: 'open' as const,
-    frost: frostYear(site, garden.settings.frost, [], today),
+    frost: frostYear(site, garden.settings.frost, [], today, DEFAULT_ASSUMED),
     site,
     practice: timingPracticeOf(undefined),
   },
@@ -100,7 +102,9 @@ describe('the year of what is planned', () => {
     expect(isCarriedOut({ ...same, containerId: 'con_elsewhere' }, occupants)).toBe(false);
   });
 
-  it('refuses a crop that nobody has heard of', () => {
-    expect(() => yearOfPlan({ ...plan, cropId: 'melon' }, context)).toThrow(/melon/);
+  it('shows a crop that nobody has heard of as unknown', () => {
+    const year = yearOfPlan({ ...plan, cropId: 'melon' }, context);
+    expect(year.crop).toMatchObject({ id: 'melon', name: 'Unknown crop' });
+    expect(year.bands.length).toBeGreaterThan(0);
   });
 });

@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween } from '../calendar/index.ts';
@@ -11,7 +12,7 @@ import { timingPracticeOf } from './practices.ts';
 
 const site = { latitudeDegrees: 51, normals: defaultNormals(51) };
 const own = { last: '04-25', first: '10-20' };
-const frost = frostYear(site, own, [], '2026-06-01');
+const frost = frostYear(site, own, [], '2026-06-01', DEFAULT_ASSUMED);
 const place = (cover: Cover, practiceId = 'two-weeks'): TimingPlace => ({
   cover,
   frost,
@@ -40,7 +41,7 @@ describe('frost', () => {
   });
 
   it('falls all spring and rises all autumn, whatever it comes from', () => {
-    for (const year of [frost, frostYear(site, undefined, [], '2026-06-01')]) {
+    for (const year of [frost, frostYear(site, undefined, [], '2026-06-01', DEFAULT_ASSUMED)]) {
       for (let i = 1; i < 181; i++)
         expect(year.chance[i]).toBeLessThanOrEqual((year.chance[i - 1] as number) + 1e-9);
       for (let i = 184; i < 365; i++)
@@ -49,7 +50,7 @@ describe('frost', () => {
   });
 
   it('by normals at 51° north is a spring and an autumn', () => {
-    const year = frostYear(site, undefined, [], '2026-06-01');
+    const year = frostYear(site, undefined, [], '2026-06-01', DEFAULT_ASSUMED);
     expect(year.source).toBe('normals');
     expect(daysBetween('2026-03-15', year.last ?? '')).toBeGreaterThan(0);
     expect(daysBetween(year.last ?? '', '2026-06-01')).toBeGreaterThan(0);
@@ -64,26 +65,37 @@ describe('frost', () => {
         return { day, minCelsius: isFrost ? -1 : 8, maxCelsius: 15 };
       });
     const two = [...yearOf(2023, '04-10', '10-30'), ...yearOf(2024, '04-20', '10-20')];
-    expect(frostYear(site, undefined, two, '2026-06-01').source).toBe('normals');
+    expect(frostYear(site, undefined, two, '2026-06-01', DEFAULT_ASSUMED).source).toBe('normals');
     const three = [...two, ...yearOf(2025, '04-30', '10-25')];
-    const year = frostYear(site, undefined, three, '2026-06-01');
+    const year = frostYear(site, undefined, three, '2026-06-01', DEFAULT_ASSUMED);
     expect(year).toMatchObject({ source: 'years', years: 3, last: '2026-04-20', first: '2026-10-25' });
   });
 
   it('the south grows over the turn of the year', () => {
     expect(growingYearOf('2027-02-01', -38)).toBe('2026-07-01');
     const south = { latitudeDegrees: -38, normals: defaultNormals(-38) };
-    const year = frostYear(south, { last: '09-20', first: '05-15' }, [], '2026-12-01');
+    const year = frostYear(south, { last: '09-20', first: '05-15' }, [], '2026-12-01', DEFAULT_ASSUMED);
     expect(year).toMatchObject({ last: '2026-09-20', first: '2027-05-15' });
     const window = opened(
-      plantingWindow(tomato, habitsOf('tomato'), { ...place('open'), frost: year, site: south }),
+      plantingWindow(
+        tomato,
+        habitsOf('tomato'),
+        { ...place('open'), frost: year, site: south },
+        DEFAULT_ASSUMED,
+      ),
     );
     expect(window.plant.from >= '2026-10-04').toBe(true);
     expect(window.plant.to < '2027-03-01').toBe(true);
   });
 
   it('the tropics have none', () => {
-    const year = frostYear({ latitudeDegrees: 10, normals: defaultNormals(10) }, undefined, [], '2026-06-01');
+    const year = frostYear(
+      { latitudeDegrees: 10, normals: defaultNormals(10) },
+      undefined,
+      [],
+      '2026-06-01',
+      DEFAULT_ASSUMED,
+    );
     expect(year.last).toBeUndefined();
     expect(year.first).toBeUndefined();
   });
@@ -92,16 +104,18 @@ describe('frost', () => {
 describe('when a crop may be planted', () => {
   it('heated before cold glass, cold glass weeks before outdoors', () => {
     const from = (cover: Cover) =>
-      opened(plantingWindow(tomato, habitsOf('tomato'), place(cover))).plant.from;
+      opened(plantingWindow(tomato, habitsOf('tomato'), place(cover), DEFAULT_ASSUMED)).plant.from;
     expect(from('heated') < from('glass')).toBe(true);
     expect(daysBetween(from('glass'), from('open'))).toBe(49);
     expect(daysBetween(from('heated'), from('open'))).toBe(77);
   });
 
   it('outdoors waits for the frost and the school, and for nights warm enough', () => {
-    const window = opened(plantingWindow(tomato, habitsOf('tomato'), place('open')));
+    const window = opened(plantingWindow(tomato, habitsOf('tomato'), place('open'), DEFAULT_ASSUMED));
     expect(window.plant.from >= '2026-05-09').toBe(true);
-    const pepper = opened(plantingWindow(cropOf('pepper'), habitsOf('pepper'), place('open')));
+    const pepper = opened(
+      plantingWindow(cropOf('pepper'), habitsOf('pepper'), place('open'), DEFAULT_ASSUMED),
+    );
     expect(pepper.plant.from >= window.plant.from).toBe(true);
     expect(pepper.limit).toBe('nights');
   });
@@ -109,7 +123,7 @@ describe('when a crop may be planted', () => {
   it('a bolder school is never later', () => {
     for (const crop of CROPS) {
       const days = ['early', 'on-date', 'two-weeks'].map((id) => {
-        const window = plantingWindow(crop, habitsOf(crop.id), place('open', id));
+        const window = plantingWindow(crop, habitsOf(crop.id), place('open', id), DEFAULT_ASSUMED);
         return window.kind === 'open' ? window.plant.from : '9999';
       });
       expect([...days].sort()).toEqual(days);
@@ -117,7 +131,7 @@ describe('when a crop may be planted', () => {
   });
 
   it('counts the latest planting back from the first frost', () => {
-    const window = opened(plantingWindow(tomato, habitsOf('tomato'), place('open')));
+    const window = opened(plantingWindow(tomato, habitsOf('tomato'), place('open'), DEFAULT_ASSUMED));
     // 20 October less 70 days to the first fruit, 14 for shortening days, 14 of picking
     expect(window.plant.to).toBe('2026-07-14');
     expect(window.sow).toEqual({
@@ -127,32 +141,42 @@ describe('when a crop may be planted', () => {
   });
 
   it('frost dates that leave no season are said so, with what there is and what it takes', () => {
-    const short = frostYear(site, { last: '06-10', first: '09-01' }, [], '2026-06-01');
-    const window = plantingWindow(tomato, habitsOf('tomato'), { ...place('open'), frost: short });
+    const short = frostYear(site, { last: '06-10', first: '09-01' }, [], '2026-06-01', DEFAULT_ASSUMED);
+    const window = plantingWindow(
+      tomato,
+      habitsOf('tomato'),
+      { ...place('open'), frost: short },
+      DEFAULT_ASSUMED,
+    );
     expect(window).toEqual({ kind: 'no-season', why: 'too-short', has: 69, needs: 98 });
   });
 
   it('nights that never get warm enough are said so', () => {
     const north = { latitudeDegrees: 64, normals: defaultNormals(64) };
-    const window = plantingWindow(cropOf('aubergine'), habitsOf('aubergine'), {
-      ...place('open'),
-      site: north,
-    });
+    const window = plantingWindow(
+      cropOf('aubergine'),
+      habitsOf('aubergine'),
+      {
+        ...place('open'),
+        site: north,
+      },
+      DEFAULT_ASSUMED,
+    );
     expect(window).toMatchObject({ kind: 'no-season', why: 'nights-too-cold', needs: 11 });
   });
 
   it('a bag that is free in July takes an early second crop, one that is free in September does not', () => {
     const bush = tomato.habits.find((h) => h.id === 'bush') as (typeof tomato.habits)[number];
-    const july = opened(secondCrop('2026-07-05', tomato, bush, place('open')));
+    const july = opened(secondCrop('2026-07-05', tomato, bush, place('open'), DEFAULT_ASSUMED));
     expect(july.plant.from).toBe('2026-07-05');
-    expect(secondCrop('2026-09-05', tomato, bush, place('open')).kind).toBe('no-season');
+    expect(secondCrop('2026-09-05', tomato, bush, place('open'), DEFAULT_ASSUMED).kind).toBe('no-season');
   });
 });
 
 describe('what follows from a planting day', () => {
   const supportDays = { fromDays: 7, toDays: 21 };
   const from = (day: string, cover: Cover = 'open') =>
-    datesFrom(day, tomato, habitsOf('tomato'), place(cover), supportDays);
+    datesFrom(day, tomato, habitsOf('tomato'), place(cover), supportDays, DEFAULT_ASSUMED);
 
   it('is in order: sow, harden, plant, support, flowers, picking, clear', () => {
     const d = from('2026-05-20');
@@ -214,27 +238,32 @@ describe('hardening off', () => {
 
   it('does not run on for ever in a cold spring', () => {
     expect(
-      hardeningPlan('2026-03-01', tomato, () => ({ minCelsius: 0, maxCelsius: 6, isKnown: false })).length,
+      hardeningPlan(
+        '2026-03-01',
+        tomato,
+        () => ({ minCelsius: 0, maxCelsius: 6, isKnown: false }),
+        DEFAULT_ASSUMED.hardenDays,
+      ).length,
     ).toBe(42);
   });
 });
 
 describe('tonight', () => {
   it('outdoors: not into a cold night, and fleece when frost is near', () => {
-    expect(coldNightAdvice(6, tomato, 'open', false)?.kind).toBe('not-tonight');
-    expect(coldNightAdvice(9, tomato, 'open', false)).toBeUndefined();
-    expect(coldNightAdvice(6, tomato, 'open', true)).toBeUndefined();
-    expect(coldNightAdvice(2, tomato, 'open', true)?.kind).toBe('fleece');
+    expect(coldNightAdvice(6, tomato, 'open', false, DEFAULT_ASSUMED)?.kind).toBe('not-tonight');
+    expect(coldNightAdvice(9, tomato, 'open', false, DEFAULT_ASSUMED)).toBeUndefined();
+    expect(coldNightAdvice(6, tomato, 'open', true, DEFAULT_ASSUMED)).toBeUndefined();
+    expect(coldNightAdvice(2, tomato, 'open', true, DEFAULT_ASSUMED)?.kind).toBe('fleece');
   });
 
   it('cold glass never says "not tonight": fleece, and less water', () => {
     for (const min of [-5, 0, 5, 10])
-      expect(coldNightAdvice(min, tomato, 'glass', false)?.kind).not.toBe('not-tonight');
-    expect(coldNightAdvice(0, tomato, 'glass', true)?.kind).toBe('fleece');
-    expect(coldNightAdvice(3, tomato, 'glass', true)).toBeUndefined();
+      expect(coldNightAdvice(min, tomato, 'glass', false, DEFAULT_ASSUMED)?.kind).not.toBe('not-tonight');
+    expect(coldNightAdvice(0, tomato, 'glass', true, DEFAULT_ASSUMED)?.kind).toBe('fleece');
+    expect(coldNightAdvice(3, tomato, 'glass', true, DEFAULT_ASSUMED)).toBeUndefined();
   });
 
   it('heated glass asks nothing', () => {
-    expect(coldNightAdvice(-8, tomato, 'heated', true)).toBeUndefined();
+    expect(coldNightAdvice(-8, tomato, 'heated', true, DEFAULT_ASSUMED)).toBeUndefined();
   });
 });

@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOfYear, daysBetween, type Day } from '../calendar/index.ts';
 import { daylightHours, normalOfDay, type Site } from '../climate/index.ts';
 import type { Crop, Habit } from '../plants/index.ts';
@@ -83,10 +83,7 @@ function earliest(
 }
 
 /** The day on which a crop in a place is at its end: the usual first frost, later under cover. */
-export function seasonEnd(
-  place: Pick<TimingPlace, 'cover' | 'frost'>,
-  assumed: Assumed = DEFAULT_ASSUMED,
-): Day {
+export function seasonEnd(place: Pick<TimingPlace, 'cover' | 'frost'>, assumed: Assumed): Day {
   const weeks =
     place.cover === 'open'
       ? 0
@@ -110,7 +107,7 @@ export function plantingWindow(
   crop: Crop,
   habit: Habit,
   place: TimingPlace,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): PlantingWindow {
   const { day: from, limit } = earliest(crop, place, assumed);
   if (from === undefined) {
@@ -170,7 +167,7 @@ export function datesFrom(
   habit: Habit,
   place: TimingPlace,
   supportDays: { readonly fromDays: number; readonly toDays: number },
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): PlantingDates {
   const window = plantingWindow(crop, habit, place, assumed);
   const { low, value, high } = habit.daysToPicking;
@@ -214,7 +211,7 @@ export function secondCrop(
   crop: Crop,
   habit: Habit,
   place: TimingPlace,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): PlantingWindow {
   const window = plantingWindow(crop, habit, place, assumed);
   if (window.kind !== 'open') return window;

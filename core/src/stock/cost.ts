@@ -1,10 +1,9 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { containerKind } from '../bags/index.ts';
 import { dayOf } from '../calendar/index.ts';
-import type { Entry, Container, Settings, Product } from '../records/index.ts';
-import type { Recipe } from '../mixes/index.ts';
+import type { Entry, Container, Settings } from '../records/index.ts';
 import { findProduct } from '../products/index.ts';
-import { takenByFeed, takenByFilling } from './stock.ts';
+import { takenByFeed, takenByFilling, type StockContext } from './stock.ts';
 import { type PriceLog } from './prices.ts';
 
 /** One part of what a bag cost in a season. */
@@ -75,14 +74,12 @@ export function costOf(
   container: Container,
   live: readonly Entry[],
   year: number,
-  garden: {
-    readonly mixes: readonly Recipe[];
+  garden: Omit<StockContext, 'assumed'> & {
     readonly settings: Pick<Settings, 'hourValue'>;
     readonly bagsInUse: number;
-    readonly products?: readonly Product[];
   },
   priceOf: UnitPrice,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): BagCost {
   const lines: CostLine[] = [];
   const unpriced = new Set<string>();
@@ -114,7 +111,7 @@ export function costOf(
     if (entry.kind !== 'fed' || entry.containerId !== container.id || yearOf(entry) !== year) return sum;
     // what is steeped at home was not bought
     if (findProduct(entry.productId, garden.products)?.feed?.form === 'tea') return sum;
-    return sum + priced(entry.productId, takenByFeed(entry, garden.products) ?? 0);
+    return sum + priced(entry.productId, takenByFeed(entry, garden.products, garden.scoops) ?? 0);
   }, 0);
   if (feeds > 0) lines.push({ what: 'feeds', price: feeds, how: { kind: 'as-used' } });
   for (const entry of live) {

@@ -1,6 +1,8 @@
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { describe, expect, it } from 'vitest';
 import { gannetSlip } from '../../demo/index.ts';
 import { liveEntries, type Draft, type Entry, type Container } from '../records/index.ts';
+import { scoopsOf } from '../products/index.ts';
 import { priceLogs } from './prices.ts';
 import { costOf, kilowattHours, unitPrices } from './cost.ts';
 
@@ -11,7 +13,8 @@ const diary = (drafts: readonly Draft[]): Entry[] =>
   drafts.map(
     (draft, i) => ({ ...draft, id: `ent_cost${String(i).padStart(3, '0')}`, recordedAt: draft.at }) as Entry,
   );
-const money = { mixes: [], settings: {}, bagsInUse: 12 };
+const scoops = scoopsOf({ settings: { units: 'metric', assumptions: {} }, measures: [] });
+const money = { mixes: [], products: [], scoops, settings: {}, bagsInUse: 12 };
 const prices = (productId: string) => ({ 'bought-mix': 0.2, lime: 2, string: 0.05 })[productId];
 const lineOf = (cost: ReturnType<typeof costOf>, what: string) => cost.lines.find((l) => l.what === what);
 
@@ -26,7 +29,7 @@ const filling: Draft = {
 
 describe('what a bag costs in a season', () => {
   it('spreads the bag over its seasons and the mix over its lives', () => {
-    const cost = costOf(bag, diary([filling]), 2026, money, prices);
+    const cost = costOf(bag, diary([filling]), 2026, money, prices, DEFAULT_ASSUMED);
     // 6 over four seasons of a fabric bag; 40 L at 0.20 over two
     expect(lineOf(cost, 'bag')).toMatchObject({ price: 1.5, how: { kind: 'spread', over: 4, whole: 6 } });
     expect(lineOf(cost, 'mix')).toMatchObject({ price: 4, how: { over: 2, whole: 8 } });
@@ -46,16 +49,23 @@ describe('what a bag costs in a season', () => {
       litres: 5,
     });
     const bottle = (productId: string) => (productId === 'tomato-liquid' ? 4 : prices(productId));
-    const cost = costOf(bag, diary([feed('tomato-liquid', 50), feed('weed-tea', 500)]), 2026, money, bottle);
+    const cost = costOf(
+      bag,
+      diary([feed('tomato-liquid', 50), feed('weed-tea', 500)]),
+      2026,
+      money,
+      bottle,
+      DEFAULT_ASSUMED,
+    );
     // 0.05 L at 4 a litre
     expect(lineOf(cost, 'feeds')).toMatchObject({ price: 0.2, how: { kind: 'as-used' } });
     expect(cost.unpriced).toEqual([]);
-    const unknown = costOf(bag, diary([feed('tomato-liquid', 50)]), 2026, money, prices);
+    const unknown = costOf(bag, diary([feed('tomato-liquid', 50)]), 2026, money, prices, DEFAULT_ASSUMED);
     expect(unknown.unpriced).toEqual(['tomato-liquid']);
   });
 
   it('counts last year’s mix again, but not what was used up', () => {
-    const cost = costOf(bag, diary([filling]), 2027, money, prices);
+    const cost = costOf(bag, diary([filling]), 2027, money, prices, DEFAULT_ASSUMED);
     expect(lineOf(cost, 'mix')?.price).toBe(4);
     expect(lineOf(cost, 'amendments')).toBeUndefined();
   });
@@ -74,17 +84,27 @@ describe('what a bag costs in a season', () => {
       2026,
       money,
       prices,
+      DEFAULT_ASSUMED,
     );
     expect(shares.lines.filter((l) => l.what === 'seed').map((l) => l.price)).toEqual([2, 2.5]);
-    expect(costOf(bag, diary([spent([], 24)]), 2025, money, prices).lines.map((l) => l.what)).toEqual([
-      'bag',
-    ]);
+    expect(
+      costOf(bag, diary([spent([], 24)]), 2025, money, prices, DEFAULT_ASSUMED).lines.map((l) => l.what),
+    ).toEqual(['bag']);
   });
 
   it('counts work only for who wants it counted', () => {
     const worked: Draft = { kind: 'worked', at: on('2026-06-01'), minutes: 30, containerIds: [bag.id] };
-    expect(lineOf(costOf(bag, diary([worked]), 2026, money, prices), 'work')).toBeUndefined();
-    const valued = costOf(bag, diary([worked]), 2026, { ...money, settings: { hourValue: 12 } }, prices);
+    expect(
+      lineOf(costOf(bag, diary([worked]), 2026, money, prices, DEFAULT_ASSUMED), 'work'),
+    ).toBeUndefined();
+    const valued = costOf(
+      bag,
+      diary([worked]),
+      2026,
+      { ...money, settings: { hourValue: 12 } },
+      prices,
+      DEFAULT_ASSUMED,
+    );
     expect(lineOf(valued, 'work')).toMatchObject({ price: 6, how: { minutes: 30 } });
   });
 
@@ -97,7 +117,7 @@ describe('what a bag costs in a season', () => {
       amount: 1,
       containerId: bag.id,
     };
-    const cost = costOf(unpricedBag, diary([filling, used]), 2026, money, () => undefined);
+    const cost = costOf(unpricedBag, diary([filling, used]), 2026, money, () => undefined, DEFAULT_ASSUMED);
     expect([...cost.unpriced].sort()).toEqual(['bag', 'bought-mix', 'cage', 'lime']);
     expect(cost.total).toBe(0);
   });
@@ -122,7 +142,14 @@ describe('what a bag costs in a season', () => {
     const live = liveEntries(garden.entries);
     const priceOf = unitPrices(priceLogs(live), garden.packs);
     for (const container of garden.containers) {
-      const cost = costOf(container, live, 2026, { ...garden, bagsInUse: garden.containers.length }, priceOf);
+      const cost = costOf(
+        container,
+        live,
+        2026,
+        { ...garden, scoops, bagsInUse: garden.containers.length },
+        priceOf,
+        DEFAULT_ASSUMED,
+      );
       expect(cost.unpriced, container.label).toEqual([]);
       expect(cost.total).toBeGreaterThan(1);
       expect(cost.total).toBeLessThan(20);

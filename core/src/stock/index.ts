@@ -10,4 +10,11 @@ export {
   type ShoppingLine,
   type ShoppingList,
 } from './shopping/plan.ts';
-export { stockOf, takenByFeed, takenByFilling, type Stock, type StockMove } from './stock.ts';
+export {
+  stockOf,
+  takenByFeed,
+  takenByFilling,
+  type Stock,
+  type StockContext,
+  type StockMove,
+} from './stock.ts';

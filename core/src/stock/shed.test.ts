@@ -1,10 +1,18 @@
+import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { gannetSlip } from '../../demo/index.ts';
 import { liveEntries, type Draft, type Entry } from '../records/index.ts';
+import { scoopsOf } from '../products/index.ts';
 import { priceLogs } from './prices.ts';
 import { stockOf, takenByFeed, takenByFilling } from './stock.ts';
 
+const CONTEXT = {
+  mixes: [],
+  products: [],
+  scoops: scoopsOf({ settings: { units: 'metric', assumptions: {} }, measures: [] }),
+  assumed: DEFAULT_ASSUMED,
+};
 const on = (day: string) => `${day}T11:00:00.000+01:00`;
 const diary = (drafts: readonly Draft[]): Entry[] =>
   drafts.map(
@@ -34,6 +42,7 @@ describe('the shed', () => {
         bought('2026-05-01', 70),
         { kind: 'used', at: on('2026-05-02'), productId: 'coir', amount: 25 },
       ]),
+      CONTEXT,
     );
     expect(coir).toMatchObject({
       productId: 'coir',
@@ -43,10 +52,14 @@ describe('the shed', () => {
   });
 
   it('is counted down by fillings, through their recipes', () => {
-    const [coir] = stockOf(diary([bought('2026-03-01', 70), filled('2026-05-01', 46)]));
+    const [coir] = stockOf(diary([bought('2026-03-01', 70), filled('2026-05-01', 46)]), CONTEXT);
     expect(coir?.left).toBeCloseTo(70 - 46 / 3 / 0.92, 9);
     expect(
-      takenByFilling({ layers: [], amendments: [{ productId: 'lime', grams: 60, where: 'mixed' }] }, []),
+      takenByFilling(
+        { layers: [], amendments: [{ productId: 'lime', grams: 60, where: 'mixed' }] },
+        [],
+        DEFAULT_ASSUMED,
+      ),
     ).toEqual(new Map([['lime', 0.06]]));
   });
 
@@ -55,6 +68,7 @@ describe('the shed', () => {
     const taken = takenByFilling(
       { layers, amendments: [{ productId: 'lime', grams: 40, where: 'mixed' }] },
       [],
+      DEFAULT_ASSUMED,
     );
     expect(taken.get('lime')).toBeCloseTo(20 * 0.003 + 0.04, 9);
   });
@@ -67,6 +81,7 @@ describe('the shed', () => {
         { kind: 'counted', at: on('2026-03-09'), productId: 'coir', amount: 8 },
         filled('2026-05-01', 9.2),
       ]),
+      CONTEXT,
     );
     expect(stocks).toHaveLength(1);
     expect(stocks[0]?.left).toBeCloseTo(8 - 9.2 / 3 / 0.92, 9);
@@ -90,7 +105,7 @@ describe('the shed', () => {
             else continue;
             there += isIn ? amount : -amount;
           }
-          const [coir] = stockOf(diary(drafts));
+          const [coir] = stockOf(diary(drafts), CONTEXT);
           expect(coir?.left).toBeCloseTo(there, 6);
           expect(coir?.lots.reduce((sum, lot) => sum + lot.left, 0)).toBeCloseTo(there, 6);
         },
@@ -100,7 +115,7 @@ describe('the shed', () => {
 
   it('at Gannet Slip has sacks left and nothing below nothing', () => {
     const live = liveEntries(gannetSlip(7).entries);
-    const stocks = stockOf(live);
+    const stocks = stockOf(live, CONTEXT);
     expect(stocks.length).toBeGreaterThan(8);
     for (const stock of stocks) expect(stock.left, stock.productId).toBeGreaterThanOrEqual(-1e-9);
   });
@@ -143,7 +158,7 @@ describe('what a feed takes from the shed', () => {
     ['what nobody knows', { productId: 'nothing', amount: 2, unit: 'gram' }, undefined],
     ['spikes by the gram', { productId: 'feed-spikes', amount: 2, unit: 'gram' }, undefined],
   ] as const)('%s', (_, fed, taken) => {
-    const found = takenByFeed(fed);
+    const found = takenByFeed(fed, [], CONTEXT.scoops);
     if (taken === undefined) expect(found).toBeUndefined();
     else expect(found).toBeCloseTo(taken, 9);
   });
@@ -162,6 +177,7 @@ describe('what a feed takes from the shed', () => {
           litres: 10,
         },
       ]),
+      CONTEXT,
     );
     expect(bottle?.left).toBeCloseTo(0.96, 9);
     expect(bottle?.moves.at(-1)).toMatchObject({ kind: 'fed', change: -0.04 });

@@ -1,7 +1,7 @@
 import type { Entry, EntryOf, Product } from '../records/index.ts';
-import { gramsOfFeed, findProduct } from '../products/index.ts';
+import { findProduct, gramsOf, litresOf, type Scoops } from '../products/index.ts';
 import { ingredientLitres, findMix, type Recipe } from '../mixes/index.ts';
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 
 /** One movement of a product in the shed, in the product's own unit. */
 export interface StockMove {
@@ -32,7 +32,7 @@ export interface Stock {
 export function takenByFilling(
   entry: Pick<EntryOf<'filled'>, 'layers' | 'amendments'>,
   own: readonly Recipe[],
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): ReadonlyMap<string, number> {
   const taken = new Map<string, number>();
   const take = (productId: string, amount: number) =>
@@ -48,40 +48,41 @@ export function takenByFilling(
   return taken;
 }
 
-/** A grower's handful where none was measured, L. */
-const HANDFUL_LITRES = 0.05;
-
 /**
- * What a feed took from the shed, in its product's own unit; undefined where it cannot be told (a volume of something that is
- * counted by weight and has no density).
+ * What a feed took from the shed, in its product's own unit; undefined where it cannot be told (a volume of something that
+ * is counted by weight and has no density).
  *
  * @example
- * takenByFeed({ productId: 'tomato-liquid', amount: 45, unit: 'millilitre' })
+ * takenByFeed({ productId: 'tomato-liquid', amount: 45, unit: 'millilitre' }, [], metricScoops)
  * // => 0.045
  */
 export function takenByFeed(
   fed: Pick<EntryOf<'fed'>, 'productId' | 'amount' | 'unit'>,
-  products: readonly Product[] = [],
-  handfulLitres = HANDFUL_LITRES,
+  products: readonly Product[],
+  scoops: Scoops,
 ): number | undefined {
   const product = findProduct(fed.productId, products);
   if (!product) return undefined;
   if (product.unit === 'piece') return fed.unit === 'piece' ? fed.amount : undefined;
-  const isLitres = product.unit === 'litre';
-  if (isLitres && fed.unit === 'millilitre') return fed.amount / 1000;
-  if (isLitres && fed.unit === 'litre') return fed.amount;
-  const grams = gramsOfFeed(fed, product, handfulLitres);
+  if (product.unit === 'litre') {
+    const litres = litresOf(fed, scoops);
+    if (litres !== undefined) return litres;
+  }
+  const grams = gramsOf(fed, product, scoops);
   if (grams === undefined) return undefined;
-  if (!isLitres) return grams / 1000;
+  if (product.unit !== 'litre') return grams / 1000;
   return product.kilogramsPerLitre === undefined ? undefined : grams / 1000 / product.kilogramsPerLitre;
 }
 
-function movesOf(
-  entry: Entry,
-  own: readonly Recipe[],
-  assumed: Assumed,
-  products: readonly Product[],
-): readonly StockMove[] {
+/** What the shed is reckoned with beside the diary: the grower's own mixes, products, measures and numbers. */
+export interface StockContext {
+  readonly mixes: readonly Recipe[];
+  readonly products: readonly Product[];
+  readonly scoops: Scoops;
+  readonly assumed: Assumed;
+}
+
+function movesOf(entry: Entry, { mixes, products, scoops, assumed }: StockContext): readonly StockMove[] {
   const base = { entryId: entry.id, at: entry.at };
   if (entry.kind === 'bought')
     return [{ ...base, kind: 'bought', productId: entry.productId, change: entry.amount }];
@@ -90,11 +91,11 @@ function movesOf(
   if (entry.kind === 'counted')
     return [{ ...base, kind: 'counted', productId: entry.productId, change: entry.amount }];
   if (entry.kind === 'fed') {
-    const taken = takenByFeed(entry, products);
+    const taken = takenByFeed(entry, products, scoops);
     return taken === undefined ? [] : [{ ...base, kind: 'fed', productId: entry.productId, change: -taken }];
   }
   if (entry.kind !== 'filled') return [];
-  return [...takenByFilling(entry, own, assumed)].map(([productId, amount]) => ({
+  return [...takenByFilling(entry, mixes, assumed)].map(([productId, amount]) => ({
     ...base,
     kind: 'filled' as const,
     productId,
@@ -108,15 +109,10 @@ function movesOf(
  *
  * @param live the garden's live entries, oldest first
  */
-export function stockOf(
-  live: readonly Entry[],
-  own: readonly Recipe[] = [],
-  assumed: Assumed = DEFAULT_ASSUMED,
-  products: readonly Product[] = [],
-): readonly Stock[] {
+export function stockOf(live: readonly Entry[], context: StockContext): readonly Stock[] {
   const byProduct = new Map<string, StockMove[]>();
   for (const entry of live) {
-    for (const move of movesOf(entry, own, assumed, products)) {
+    for (const move of movesOf(entry, context)) {
       const moves = byProduct.get(move.productId);
       if (moves) moves.push(move);
       else if (move.kind === 'bought' || move.kind === 'counted') byProduct.set(move.productId, [move]);

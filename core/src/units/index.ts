@@ -3,6 +3,7 @@ export { fieldUnit, quantityOf, show, showParts, trimmed, type Purpose, type Uni
 export {
   parseAmount,
   parseMeasured,
+  unitNamed,
   type Amount,
   type AmountResult,
   type NamedMeasure,
@@ -16,3 +17,4 @@ export {
   type Fills,
   type MeasureKind,
 } from './measures.ts';
+export { parseNumber, type TypedNumber } from './parse-number.ts';

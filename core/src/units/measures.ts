@@ -71,7 +71,8 @@ export function inMeasure(
   const step = isTimed ? 1 : litres < measure.litres / 2 ? 0.125 : 0.25;
   const count = litres <= 0 ? 0 : Math.max(step, Math.round(litres / measure.litres / step) * step);
   const isIn = (n: number) =>
-    within === undefined || (n * measure.litres >= within.low - 1e-9 && n * measure.litres <= within.high + 1e-9);
+    within === undefined ||
+    (n * measure.litres >= within.low - 1e-9 && n * measure.litres <= within.high + 1e-9);
   const near = [0, step, -step, step / 2, -step / 2].map((by) => count + by).filter((n) => n > 0);
   const best = isIn(count) ? count : (near.find(isIn) ?? count);
   return { count: best, litres: best * measure.litres };

@@ -1,4 +1,5 @@
 import type { MeasureKind } from './measures.ts';
+import { parseNumber } from './parse-number.ts';
 import { fieldUnit, quantityOf, type Purpose, type UnitSystem } from './systems.ts';
 import { toSi, UNITS, type UnitName } from './units.ts';
 
@@ -14,19 +15,6 @@ export type AmountResult =
   | { readonly ok: true; readonly amount: Amount }
   | { readonly ok: false; readonly reason: 'empty' | 'not-a-number' | 'unknown-unit' | 'wrong-quantity' };
 
-const FRACTIONS: Record<string, number> = {
-  '¼': 0.25,
-  '½': 0.5,
-  '¾': 0.75,
-  '⅓': 1 / 3,
-  '⅔': 2 / 3,
-  '⅛': 0.125,
-};
-
-/** sign, then "1 1/2" or "1/2" or "13.5" or "13½", then whatever stands for the unit */
-const NUMBER_THEN_UNIT =
-  /^(?<sign>[-+]?)\s*(?:(?:(?<whole>\d+)\s+)?(?<top>\d+)\s*\/\s*(?<bottom>\d+)|(?<decimal>\d*(?:[.,]\d+)?)\s*(?<glyph>[¼½¾⅓⅔⅛])?)\s*(?<unit>.*)$/u;
-
 /**
  * Reads an amount as people type it: "38", "38 L", "10 gal", "1 1/2 in", "13½″", "0,45 kg", "5 ft 6 in".
  * A bare number takes the unit of the field in the grower's system. "gal" and "pt" mean the US measure except
@@ -41,11 +29,11 @@ export function parseAmount(text: string, purpose: Purpose, system: UnitSystem):
   if (typed === '') return { ok: false, reason: 'empty' };
   const feet = /^(\d+(?:[.,]\d+)?)\s*(?:ft|feet|foot|'|′)\s*(\d.*)$/i.exec(typed);
   if (feet) return feetAndInches(feet, typed, purpose, system);
-  const match = NUMBER_THEN_UNIT.exec(typed)?.groups;
-  const number = match ? readNumber(match) : undefined;
-  if (!match || number === undefined) return { ok: false, reason: 'not-a-number' };
-  const word = (match.unit ?? '').trim();
-  const unit = word === '' ? fieldUnit(system, purpose) : findUnit(word, system);
+  const read = parseNumber(typed);
+  if (!read) return { ok: false, reason: 'not-a-number' };
+  const number = read.value;
+  const word = read.rest.trim();
+  const unit = word === '' ? fieldUnit(system, purpose) : unitNamed(word, system);
   if (unit === undefined) return { ok: false, reason: 'unknown-unit' };
   if (UNITS[unit].quantity !== quantityOf(purpose)) return { ok: false, reason: 'wrong-quantity' };
   return { ok: true, amount: { siValue: toSi(number, unit), value: number, unit, text: typed } };
@@ -69,10 +57,9 @@ export interface NamedMeasure {
  * // => 13.5
  */
 export function parseMeasured(text: string, measures: readonly NamedMeasure[]): number | undefined {
-  const match = NUMBER_THEN_UNIT.exec(text.trim())?.groups;
-  const number = match ? readNumber(match) : undefined;
-  if (!match || number === undefined) return undefined;
-  const named = (match.unit ?? '')
+  const read = parseNumber(text);
+  if (!read) return undefined;
+  const named = read.rest
     .toLowerCase()
     .replace(/^(?:s|secs?|seconds?|mins?|minutes?|fills?)\b\.?\s*/, '')
     .replace(/^of\s+/, '')
@@ -81,7 +68,7 @@ export function parseMeasured(text: string, measures: readonly NamedMeasure[]): 
   const isCalled = (name: string) => named === name || named === `${name}s`;
   const measure =
     measures.find((m) => isCalled(m.name.toLowerCase())) ?? measures.find((m) => isCalled(m.kind));
-  return measure ? number * measure.litres : undefined;
+  return measure ? read.value * measure.litres : undefined;
 }
 
 function feetAndInches(
@@ -97,17 +84,8 @@ function feetAndInches(
   return { ok: true, amount: { siValue, value: siValue / UNITS.foot.factor, unit: 'foot', text } };
 }
 
-function readNumber(match: Record<string, string | undefined>): number | undefined {
-  const { sign, whole, top, bottom, decimal, glyph } = match;
-  if (top === undefined && !decimal && glyph === undefined) return undefined;
-  const fraction =
-    top !== undefined ? Number(top) / Number(bottom) : glyph !== undefined ? (FRACTIONS[glyph] ?? 0) : 0;
-  const number = Number((whole ?? decimal ?? '').replace(',', '.') || '0') + fraction;
-  if (!Number.isFinite(number)) return undefined;
-  return sign === '-' ? -number : number;
-}
-
-function findUnit(word: string, system: UnitSystem): UnitName | undefined {
+/** The unit that a word stands for: "gal" and "pt" are imperial to a grower who works in UK units. */
+export function unitNamed(word: string, system: UnitSystem): UnitName | undefined {
   const wanted = word.toLowerCase().replace(/\.$/, '');
   if (system === 'uk' && /^(gal|gallons?)$/.test(wanted)) return 'imperialGallon';
   if (system === 'uk' && /^(pt|pints?)$/.test(wanted)) return 'imperialPint';

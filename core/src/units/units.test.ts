@@ -161,10 +161,16 @@ describe('showing amounts', () => {
 });
 
 describe("the grower's own measures", () => {
-  it('counts a can in quarters and never proposes none of it for a thirsty bag', () => {
+  it('counts a can in quarters, eighths below a half, and never proposes none of it for a thirsty bag', () => {
     const can = { kind: 'can', litres: 9 } as const;
     expect(inMeasure(6.6, can)).toEqual({ count: 0.75, litres: 6.75 });
-    expect(inMeasure(0.2, can).count).toBe(0.25);
+    expect(inMeasure(0.2, can).count).toBe(0.125);
+    // what differs twofold is not said alike
+    expect(inMeasure(1.4, { kind: 'can', litres: 10 }).count).not.toBe(
+      inMeasure(2.9, { kind: 'can', litres: 10 }).count,
+    );
+    // and what is proposed lies in what is said beside it
+    expect(inMeasure(1.2, { kind: 'can', litres: 10 }, { low: 1, high: 1.3 }).litres).toBe(1.25);
     expect(inMeasure(0, can)).toEqual({ count: 0, litres: 0 });
   });
 

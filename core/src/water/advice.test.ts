@@ -16,12 +16,13 @@ describe('looking ahead', () => {
   const spansFrom = (day: number) =>
     Array.from({ length: 10 }, (_, i) => {
       const date = (n: number) => `2026-07-${String(n).padStart(2, '0')}`;
-      const weather = completeWeather([], SITE, '2026-07-01', '2026-07-31');
-      const cut = timelineOf(ONE_BAG, weather, 51)(
-        [],
-        at(date(day + i), '18:00'),
-        at(date(day + i + 1), '18:00'),
-      );
+      const weather = completeWeather([], SITE, '2026-07-01', '2026-07-31', DEFAULT_ASSUMED);
+      const cut = timelineOf(
+        ONE_BAG,
+        weather,
+        51,
+        DEFAULT_ASSUMED,
+      )([], at(date(day + i), '18:00'), at(date(day + i + 1), '18:00'));
       return {
         at: at(date(day + i + 1), '18:00'),
         hoursAhead: 24 * (i + 1),
@@ -29,7 +30,7 @@ describe('looking ahead', () => {
       };
     });
   const beliefAfter = (events: readonly WaterEvent[]) =>
-    runFilter(ONE_BAG, steps(events, at('2026-07-10', '18:00'))).belief;
+    runFilter(ONE_BAG, steps(events, at('2026-07-10', '18:00')), DEFAULT_ASSUMED).belief;
 
   it('the chance of being dry only grows while nobody waters, and a lower risk looks no later', () => {
     const belief = beliefAfter([watering('2026-07-10', 9, '17:50', true)]);
@@ -44,7 +45,12 @@ describe('looking ahead', () => {
   });
 
   it('a bag felt dry is looked at now, and its hours to refill are none', () => {
-    const ahead = forecastWater(beliefAfter([check('2026-07-10', 1, '17:50')]), ONE_BAG, spansFrom(10));
+    const ahead = forecastWater(
+      beliefAfter([check('2026-07-10', 1, '17:50')]),
+      ONE_BAG,
+      spansFrom(10),
+      DEFAULT_ASSUMED,
+    );
     expect(ahead.nextCheck).toEqual({ kind: 'now' });
     expect(ahead.hoursToRefill.low).toBe(0);
   });
@@ -54,6 +60,7 @@ describe('looking ahead', () => {
       beliefAfter([watering('2026-07-10', 9, '17:50', true)]),
       ONE_BAG,
       spansFrom(10),
+      DEFAULT_ASSUMED,
     );
     expect(hoursToRefill.low).toBeLessThan(hoursToRefill.likely ?? 0);
     expect(hoursToRefill.likely).toBeLessThan(hoursToRefill.high ?? Infinity);
@@ -66,13 +73,19 @@ describe('what follows a look', () => {
     const { estimate } = runFilter(
       ONE_BAG,
       steps([watering('2026-07-14', 9, '18:05', true), check('2026-07-16', grade)]),
+      DEFAULT_ASSUMED,
     );
-    return adviseWatering(estimate, ONE_BAG, {
-      check: { method: 'finger', grade },
-      isDueAgainBeforeNextRound,
-      daysSincePlanting,
-      measure: can,
-    });
+    return adviseWatering(
+      estimate,
+      ONE_BAG,
+      {
+        check: { method: 'finger', grade },
+        isDueAgainBeforeNextRound,
+        daysSincePlanting,
+        measure: can,
+      },
+      DEFAULT_ASSUMED,
+    );
   };
 
   it('waters what feels dry, and what would not last to the next round', () => {
@@ -101,14 +114,23 @@ describe('what follows a look', () => {
       at: at('2026-07-16', '18:00'),
       check: { method: 'level', share: 0 },
     };
-    const { estimate } = runFilter(planter, steps([watering('2026-07-15', 9, '18:05', true), empty]));
+    const { estimate } = runFilter(
+      planter,
+      steps([watering('2026-07-15', 9, '18:05', true), empty]),
+      DEFAULT_ASSUMED,
+    );
     const on = (daysSincePlanting: number) =>
-      adviseWatering(estimate, planter, {
-        check: { method: 'level', share: 0 },
-        isDueAgainBeforeNextRound: false,
-        daysSincePlanting,
-        measure: can,
-      });
+      adviseWatering(
+        estimate,
+        planter,
+        {
+          check: { method: 'level', share: 0 },
+          isDueAgainBeforeNextRound: false,
+          daysSincePlanting,
+          measure: can,
+        },
+        DEFAULT_ASSUMED,
+      );
     expect(on(3)).toMatchObject({ isWanted: false, because: 'enough', into: 'top' });
     expect(on(60)).toMatchObject({ isWanted: true, because: 'felt-dry', into: 'store' });
     expect(on(60).litres.likely).toBeGreaterThan(8);
@@ -123,7 +145,8 @@ describe('what follows a look', () => {
 
 describe('a look that nobody would have expected', () => {
   const can = { kind: 'can', litres: 9 } as const;
-  const after = (events: readonly WaterEvent[]) => runFilter(ONE_BAG, steps(events)).estimate;
+  const after = (events: readonly WaterEvent[]) =>
+    runFilter(ONE_BAG, steps(events), DEFAULT_ASSUMED).estimate;
   const dry = [watering('2026-07-05', 9, '18:05', true), check('2026-07-12', 2), check('2026-07-14', 1)];
   const wet = [watering('2026-07-16', 9, '17:30', true)];
 
@@ -131,12 +154,17 @@ describe('a look that nobody would have expected', () => {
     expect(after(dry).share.high).toBeLessThan(0.2);
     const estimate = after([...dry, check('2026-07-16', 5)]);
     expect(estimate.share.likely).toBeGreaterThan(0.75);
-    const advice = adviseWatering(estimate, ONE_BAG, {
-      check: { method: 'finger', grade: 5 },
-      isDueAgainBeforeNextRound: false,
-      daysSincePlanting: 60,
-      measure: can,
-    });
+    const advice = adviseWatering(
+      estimate,
+      ONE_BAG,
+      {
+        check: { method: 'finger', grade: 5 },
+        isDueAgainBeforeNextRound: false,
+        daysSincePlanting: 60,
+        measure: can,
+      },
+      DEFAULT_ASSUMED,
+    );
     expect(advice.isWanted).toBe(false);
   });
 

@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { dayOf, type Day } from '../calendar/index.ts';
 import { bagDepletion, type WaterBag } from './demand.ts';
 import { afterRefill, draw, handFilled } from './stores.ts';
@@ -45,7 +45,7 @@ export function waterBalance(
   startLitres: number,
   firstDay: Day,
   useMultiplier = 1,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): readonly BalanceDay[] {
   const taw = bag.availableLitres;
   const depletion = bagDepletion(bag);

@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import type { Mix } from '../mixes/index.ts';
 
 /**
@@ -8,14 +8,14 @@ import type { Mix } from '../mixes/index.ts';
  *
  * @param mixMillimetres depth of the settled mix, mm
  * @example
- * availableLitres({ capacity: 0.56, unavailable: 0.28 }, 30, 300)
+ * availableLitres({ capacity: 0.56, unavailable: 0.28 }, 30, 300, DEFAULT_ASSUMED)
  * // ≈> 8.4
  */
 export function availableLitres(
   mix: Pick<Mix, 'capacity' | 'unavailable'>,
   mixLitres: number,
   mixMillimetres: number,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): number {
   const perched = assumed.perchedRise * Math.min(1.5, Math.max(-0.5, (300 - mixMillimetres) / 150));
   return (mix.capacity + perched - mix.unavailable) * mixLitres;

@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { canopySquareMetres, type HabitFigures } from '../plants/index.ts';
 import { daysBetween, type Day } from '../calendar/index.ts';
 import { type WeatherDay } from '../climate/index.ts';
@@ -78,12 +78,7 @@ export interface DayOfBag {
  *
  * @param grownDays each plant's age in days of usual warmth; left out: by the calendar
  */
-export function dayOfBag(
-  bag: WaterBag,
-  day: Day,
-  assumed: Assumed = DEFAULT_ASSUMED,
-  grownDays?: readonly number[],
-): DayOfBag {
+export function dayOfBag(bag: WaterBag, day: Day, assumed: Assumed, grownDays?: readonly number[]): DayOfBag {
   let canopies = 0;
   bag.plants.forEach((plant, i) => {
     const age = grownDays?.[i] ?? daysBetween(plant.plantedOn, day);
@@ -107,12 +102,7 @@ export function dayOfBag(
 }
 
 /** A day's demand on a bag in one weather. */
-export function demandIn(
-  weather: WeatherDay,
-  bag: WaterBag,
-  day: DayOfBag,
-  assumed: Assumed = DEFAULT_ASSUMED,
-): DayDemand {
+export function demandIn(weather: WeatherDay, bag: WaterBag, day: DayOfBag, assumed: Assumed): DayDemand {
   const eto = day.etoShare * (bag.underCover ? weather.coverMillimetres : weather.etoMillimetres);
   return {
     transpirationLitres: eto * day.transpirationLitresPerMillimetre,
@@ -128,7 +118,7 @@ export function demandIn(
 export function demandOfDay(
   bag: WaterBag,
   weather: WeatherDay,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
   grownDays?: readonly number[],
 ): DayDemand {
   return demandIn(weather, bag, dayOfBag(bag, weather.day, assumed, grownDays), assumed);

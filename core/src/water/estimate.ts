@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { Belief } from './belief.ts';
 import { bagDepletion, type WaterBag } from './demand.ts';
 import { applyEvent, isContradicted } from './events.ts';
@@ -85,7 +85,7 @@ export class FilterRun {
     this.depletion = bagDepletion(bag);
   }
 
-  static start(bag: WaterBag, assumed: Assumed = DEFAULT_ASSUMED): FilterRun {
+  static start(bag: WaterBag, assumed: Assumed): FilterRun {
     const stores = bag.stores.map((store) => ({ ...store, full: store.litres / bag.availableLitres }));
     return new FilterRun(
       Belief.prior({ mean: assumed.startWater, sd: assumed.startSpread }, assumed.useSpread, stores),
@@ -184,7 +184,7 @@ export class FilterRun {
 export function runFilter(
   bag: WaterBag,
   steps: readonly TimelineStep[],
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): { readonly belief: Belief; readonly estimate: WaterEstimate } {
   const run = FilterRun.start(bag, assumed);
   for (const step of steps) run.step(step);

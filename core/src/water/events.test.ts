@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { resolveAssumed } from '../assumed/index.ts';
+import { DEFAULT_ASSUMED, resolveAssumed } from '../assumed/index.ts';
 import { at, watering, check, ONE_BAG as bag, steps } from '../../test/one-bag.ts';
 import { runFilter, type WaterEvent } from './index.ts';
 
@@ -27,6 +27,7 @@ describe('looks within an hour', () => {
     const { estimate } = runFilter(
       bag,
       steps([check('2026-07-03', 5, '18:00'), check('2026-07-03', 1, '18:01')]),
+      DEFAULT_ASSUMED,
     );
     expect(Number.isFinite(estimate.share.likely)).toBe(true);
   });

@@ -11,7 +11,7 @@ const { demandSpread, filledDemandSpread } = DEFAULT_ASSUMED;
 
 /** Days as usual, but for so many degrees between night and day more or less. */
 const usual = (count: number, first = '2026-06-01', wider: (i: number) => number = () => 0): KnownDay[] =>
-  completeWeather([], SITE, first, addDays(first, count - 1)).map((d, i) => ({
+  completeWeather([], SITE, first, addDays(first, count - 1), DEFAULT_ASSUMED).map((d, i) => ({
     day: d.day,
     minCelsius: d.minCelsius - wider(i) / 2,
     maxCelsius: d.maxCelsius + wider(i) / 2,
@@ -20,8 +20,8 @@ const usual = (count: number, first = '2026-06-01', wider: (i: number) => number
 /** Whether what came of three days lies within so many of their units of what was expected. */
 function isWithin(days: readonly KnownDay[], sd: number): boolean {
   const first = days[0]?.day ?? '';
-  const came = completeWeather(days, SITE, first, addDays(first, 2));
-  const expected = completeWeather([], SITE, first, addDays(first, 2));
+  const came = completeWeather(days, SITE, first, addDays(first, 2), DEFAULT_ASSUMED);
+  const expected = completeWeather([], SITE, first, addDays(first, 2), DEFAULT_ASSUMED);
   const sum = (of: typeof came) => of.reduce((s, d) => s + d.etoMillimetres, 0);
   // as many millimetres on any day as at the one at which the spread is given
   const unit = Math.sqrt(expected.length) * DEFAULT_ASSUMED.spreadAt;

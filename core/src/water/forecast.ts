@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import type { Belief } from './belief.ts';
 import { bagDepletion, type WaterBag } from './demand.ts';
 import { range, storeLevels, type PathPoint, type Range } from './estimate.ts';
@@ -46,7 +46,7 @@ export function forecastWater(
   belief: Belief,
   bag: WaterBag,
   spans: readonly { readonly at: string; readonly hoursAhead: number; readonly steps: readonly UseStep[] }[],
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
   habit: CheckHabit = {},
 ): WaterForecast {
   const ahead = belief.copy();

@@ -6,7 +6,12 @@ import { afterGain, afterLoss, chanceOfCheck, runFilter, timelineOf, type WaterE
 import { ONE_BAG, SITE } from '../../test/one-bag.ts';
 
 const at = (day: number, hour: string) => `2026-07-${String(day).padStart(2, '0')}T${hour}:00.000+01:00`;
-const stepsOf = timelineOf(ONE_BAG, completeWeather([], SITE, '2026-07-01', '2026-07-20'), 51);
+const stepsOf = timelineOf(
+  ONE_BAG,
+  completeWeather([], SITE, '2026-07-01', '2026-07-20', DEFAULT_ASSUMED),
+  51,
+  DEFAULT_ASSUMED,
+);
 
 /** The same model with twenty thousand drawn bags in place of a grid: slow, plain, and of another make. */
 function byParticles(chance: Chance, events: readonly WaterEvent[], to: string) {
@@ -86,7 +91,11 @@ describe('the grid', () => {
     ['time alone', [watering(2)], at(5, '18:00')],
   ])('gives what drawn bags give, within 0.05 of water and a tenth of use: %s', (_, events, to) => {
     const drawn = byParticles(chanceFrom(7), events, to);
-    const { share, useMultiplier } = runFilter(ONE_BAG, stepsOf(events, at(1, '08:00'), to)).estimate;
+    const { share, useMultiplier } = runFilter(
+      ONE_BAG,
+      stepsOf(events, at(1, '08:00'), to),
+      DEFAULT_ASSUMED,
+    ).estimate;
     [share.low, share.likely, share.high].forEach((value, i) =>
       expect(Math.abs(value - (drawn.water[i] as number))).toBeLessThan(0.05),
     );

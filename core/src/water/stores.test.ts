@@ -60,12 +60,12 @@ const watering = (day: number, litres: number, into: 'top' | 'store', ranThrough
 });
 
 function stepsOf(bag: WaterBag, events: readonly WaterEvent[] = [], to = at(12, '18:30')) {
-  const weather = completeWeather([], SITE, FIRST, LAST);
-  return timelineOf(bag, weather, 51)(events, at(1, '08:00'), to);
+  const weather = completeWeather([], SITE, FIRST, LAST, DEFAULT_ASSUMED);
+  return timelineOf(bag, weather, 51, DEFAULT_ASSUMED)(events, at(1, '08:00'), to);
 }
 
 const endOf = (bag: WaterBag, events: readonly WaterEvent[] = [], to?: string) =>
-  runFilter(bag, stepsOf(bag, events, to)).estimate;
+  runFilter(bag, stepsOf(bag, events, to), DEFAULT_ASSUMED).estimate;
 
 describe('a mix that stores refill', () => {
   const share = fc.double({ min: 0, max: 1, noNaN: true });
@@ -113,7 +113,7 @@ describe('a mix that stores refill', () => {
           const out = { kind: 'emptied' as const, id: `ent_${i}-out`, at: poured.at };
           return d.isPouredOut ? [poured, out] : [poured];
         });
-        for (const d of waterBalance(bag, stepsOf(bag, events), 5, FIRST)) {
+        for (const d of waterBalance(bag, stepsOf(bag, events), 5, FIRST, undefined, DEFAULT_ASSUMED)) {
           const mix =
             d.startLitres +
             d.wateringLitres +
@@ -176,7 +176,7 @@ describe('the filter with stores', () => {
     ];
     const steps = stepsOf(bag, events, at(4, '18:00'));
     const { estimate } = runFilter(bag, steps, sure);
-    const end = waterBalance(bag, steps, 8, FIRST).at(-1);
+    const end = waterBalance(bag, steps, 8, FIRST, undefined, DEFAULT_ASSUMED).at(-1);
     expect(Math.abs(estimate.litres.likely - (end?.endLitres ?? 0))).toBeLessThan(0.4);
     expect(Math.abs((estimate.stores[0]?.likely ?? 0) * 3 - (end?.storesEndLitres ?? 0))).toBeLessThan(0.4);
   });

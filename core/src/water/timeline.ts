@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { daylightHours, shareOfDay, type WeatherDay } from '../climate/index.ts';
 import { dayOf, dayOfYear, hourOf } from '../calendar/index.ts';
 import { demandOfDay, type DayDemand, type WaterBag } from './demand.ts';
@@ -58,7 +58,7 @@ export function timelineOf(
   bag: WaterBag,
   weather: readonly WeatherDay[],
   latitudeDegrees: number,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): Timeline {
   const ages = grownDays(bag, weather, assumed);
   const days: DayOfUse[] = [];

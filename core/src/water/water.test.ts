@@ -25,8 +25,10 @@ const bag = ONE_BAG;
 describe('capacity and demand', () => {
   it('a shallow bag holds more for its litres than a deep one', () => {
     const mix = { capacity: 0.56, unavailable: 0.28 };
-    expect(availableLitres(mix, 30, 150)).toBeGreaterThan(availableLitres(mix, 30, 300));
-    expect(availableLitres(mix, 30, 300)).toBeCloseTo(8.4, 10);
+    expect(availableLitres(mix, 30, 150, DEFAULT_ASSUMED)).toBeGreaterThan(
+      availableLitres(mix, 30, 300, DEFAULT_ASSUMED),
+    );
+    expect(availableLitres(mix, 30, 300, DEFAULT_ASSUMED)).toBeCloseTo(8.4, 10);
   });
 
   it('mulch halves evaporation at 25 mm and leaves a fifth at 75', () => {
@@ -41,23 +43,25 @@ describe('capacity and demand', () => {
       SITE,
       '2026-07-16',
       '2026-07-16',
+      DEFAULT_ASSUMED,
     );
     if (!day) throw new Error('one day was asked for');
-    const open = demandOfDay({ ...bag, underCover: false }, day);
+    const open = demandOfDay({ ...bag, underCover: false }, day, DEFAULT_ASSUMED);
     // 67 days of 70: canopy 0.6 × grown share 0.878; by hand 1.15 × 5.8… mm × 0.527 m²
     expect(open.transpirationLitres / (1.15 * day.etoMillimetres)).toBeCloseTo(0.527, 2);
     expect(open.rainLitres).toBeCloseTo(10 * 0.11 * 0.35, 10);
-    const covered = demandOfDay(bag, day);
+    const covered = demandOfDay(bag, day, DEFAULT_ASSUMED);
     expect(covered.rainLitres).toBe(0);
     // under glass it goes by the sun that comes through
     expect(covered.transpirationLitres / (1.15 * day.coverMillimetres * 0.65)).toBeCloseTo(0.527, 2);
   });
 
   it('a plant drinks from its planting to the day it was cleared', () => {
-    const [day] = completeWeather([], SITE, '2026-07-16', '2026-07-16');
+    const [day] = completeWeather([], SITE, '2026-07-16', '2026-07-16', DEFAULT_ASSUMED);
     if (!day) throw new Error('one day was asked for');
     const with_ = (plant: Partial<WaterBag['plants'][number]>) =>
-      demandOfDay({ ...bag, plants: bag.plants.map((p) => ({ ...p, ...plant })) }, day).transpirationLitres;
+      demandOfDay({ ...bag, plants: bag.plants.map((p) => ({ ...p, ...plant })) }, day, DEFAULT_ASSUMED)
+        .transpirationLitres;
     expect(with_({ plantedOn: '2026-07-17' })).toBe(0);
     expect(with_({ clearedOn: '2026-07-16' })).toBe(0);
     expect(with_({ clearedOn: '2026-07-17' })).toBeGreaterThan(0);
@@ -129,13 +133,14 @@ describe('the water balance', () => {
             id: `ent_${i}`,
           }));
           const outside = { ...bag, underCover };
-          const weather = completeWeather([], SITE, '2026-07-01', '2026-07-16');
-          const all = timelineOf(outside, weather, 51)(
-            events,
-            at('2026-07-01', '08:00'),
-            at('2026-07-16', '18:00'),
-          );
-          const days = waterBalance(outside, all, start, '2026-07-01', use);
+          const weather = completeWeather([], SITE, '2026-07-01', '2026-07-16', DEFAULT_ASSUMED);
+          const all = timelineOf(
+            outside,
+            weather,
+            51,
+            DEFAULT_ASSUMED,
+          )(events, at('2026-07-01', '08:00'), at('2026-07-16', '18:00'));
+          const days = waterBalance(outside, all, start, '2026-07-01', use, DEFAULT_ASSUMED);
           let litres = start;
           for (const d of days) {
             expect(d.startLitres).toBeCloseTo(litres, 12);
@@ -160,12 +165,14 @@ describe('the water balance', () => {
   });
 
   it('does not depend on how the day is cut by looks', () => {
-    const plain = waterBalance(bag, steps([]), 6, '2026-07-01');
+    const plain = waterBalance(bag, steps([]), 6, '2026-07-01', undefined, DEFAULT_ASSUMED);
     const cut = waterBalance(
       bag,
       steps([check('2026-07-02', 3, '11:00'), check('2026-07-02', 3, '15:00')]),
       6,
       '2026-07-01',
+      undefined,
+      DEFAULT_ASSUMED,
     );
     expect(cut.at(-1)?.endLitres).toBeCloseTo(plain.at(-1)?.endLitres ?? 0, 10);
   });
@@ -177,7 +184,14 @@ describe('the water balance', () => {
       maxCelsius: 33,
     }));
     const end = (known: readonly KnownDay[]) =>
-      waterBalance(bag, steps([], at('2026-07-04', '18:00'), known), 8, '2026-07-01').at(-1)?.endLitres ?? 0;
+      waterBalance(
+        bag,
+        steps([], at('2026-07-04', '18:00'), known),
+        8,
+        '2026-07-01',
+        undefined,
+        DEFAULT_ASSUMED,
+      ).at(-1)?.endLitres ?? 0;
     expect(end(heat)).toBeLessThan(end([]));
   });
 });
@@ -230,7 +244,7 @@ describe('the filter', () => {
     ];
     const all = steps(events, at('2026-07-06', '18:00'));
     const { estimate } = runFilter(bag, all, sure);
-    const plain = waterBalance(bag, all, 8, '2026-07-01').at(-1)?.endLitres ?? 0;
+    const plain = waterBalance(bag, all, 8, '2026-07-01', undefined, DEFAULT_ASSUMED).at(-1)?.endLitres ?? 0;
     expect(Math.abs(estimate.litres.likely - plain)).toBeLessThan(0.35);
   });
 
@@ -242,12 +256,18 @@ describe('the filter', () => {
         (day, litres) => {
           const date = `2026-07-${String(day).padStart(2, '0')}`;
           const until = at(date, '18:30');
-          const without = runFilter(bag, steps([watering('2026-07-01', litres)], until)).estimate.share
-            .likely;
-          const wet = runFilter(bag, steps([watering('2026-07-01', litres), check(date, 5)], until)).estimate
-            .share.likely;
-          const dry = runFilter(bag, steps([watering('2026-07-01', litres), check(date, 1)], until)).estimate
-            .share.likely;
+          const without = runFilter(bag, steps([watering('2026-07-01', litres)], until), DEFAULT_ASSUMED)
+            .estimate.share.likely;
+          const wet = runFilter(
+            bag,
+            steps([watering('2026-07-01', litres), check(date, 5)], until),
+            DEFAULT_ASSUMED,
+          ).estimate.share.likely;
+          const dry = runFilter(
+            bag,
+            steps([watering('2026-07-01', litres), check(date, 1)], until),
+            DEFAULT_ASSUMED,
+          ).estimate.share.likely;
           expect(wet).toBeGreaterThanOrEqual(without - 1e-5);
           expect(dry).toBeLessThanOrEqual(without + 1e-5);
         },
@@ -261,7 +281,7 @@ describe('the filter', () => {
       const date = `2026-07-${String(d).padStart(2, '0')}`;
       return [check(date, 1), watering(date, 9, '18:05', true)];
     });
-    const thirsty = runFilter(bag, steps(events)).estimate.useMultiplier;
+    const thirsty = runFilter(bag, steps(events), DEFAULT_ASSUMED).estimate.useMultiplier;
     const modest = runFilter(
       bag,
       steps(
@@ -269,6 +289,7 @@ describe('the filter', () => {
           e.kind === 'check' ? { ...e, check: { method: 'finger', grade: 4 } as const } : e,
         ),
       ),
+      DEFAULT_ASSUMED,
     ).estimate.useMultiplier;
     expect(thirsty.likely).toBeGreaterThan(1.15);
     expect(modest.likely).toBeLessThan(thirsty.likely / 1.5);
@@ -276,7 +297,7 @@ describe('the filter', () => {
 
   it('its range narrows at a look and widens with time', () => {
     const width = (e: readonly WaterEvent[], until: string) => {
-      const { share } = runFilter(bag, steps(e, until)).estimate;
+      const { share } = runFilter(bag, steps(e, until), DEFAULT_ASSUMED).estimate;
       return share.high - share.low;
     };
     const before = width([], at('2026-07-02', '18:30'));
@@ -288,15 +309,19 @@ describe('the filter', () => {
   });
 
   it('records how each entry moved it', () => {
-    const { moves } = runFilter(bag, steps([check('2026-07-03', 2), watering('2026-07-03', 5)])).estimate;
+    const { moves } = runFilter(
+      bag,
+      steps([check('2026-07-03', 2), watering('2026-07-03', 5)]),
+      DEFAULT_ASSUMED,
+    ).estimate;
     expect(moves.map((m) => m.kind)).toEqual(['check', 'watering']);
     expect(moves[1]?.afterLitres).toBeGreaterThan((moves[1]?.beforeLitres ?? 0) + 3);
   });
 
   it('gives the same answer whatever order the entries come in', () => {
     const events = [check('2026-07-03', 2), watering('2026-07-03', 5), check('2026-07-05', 3)];
-    expect(runFilter(bag, steps([...events].reverse())).estimate).toEqual(
-      runFilter(bag, steps(events)).estimate,
+    expect(runFilter(bag, steps([...events].reverse()), DEFAULT_ASSUMED).estimate).toEqual(
+      runFilter(bag, steps(events), DEFAULT_ASSUMED).estimate,
     );
   });
 });

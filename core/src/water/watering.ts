@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../assumed/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import { inMeasure, type Fills, type MeasureKind } from '../units/index.ts';
 import type { Range, WaterEstimate } from './estimate.ts';
 import type { MoistureCheck } from './check.ts';
@@ -40,7 +40,7 @@ export function adviseWatering(
     /** a cold night is coming, and this grower keeps bags on the dry side for it */
     readonly isBeforeColdNight?: boolean;
   },
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): WateringAdvice {
   const { check } = situation;
   const isEstablishing =

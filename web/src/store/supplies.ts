@@ -7,8 +7,11 @@ import {
   stockOf,
   type PriceLog,
   type Stock,
+  type StockContext,
 } from '@rundel/core/stock';
-import type { Entry, Pack } from '@rundel/core/records';
+import type { Entry, Garden, Pack } from '@rundel/core/records';
+import { resolveAssumed } from '@rundel/core/assumed';
+import { scoopsOf } from '@rundel/core/products';
 import { useMemo } from 'react';
 import { useBags } from './bags.ts';
 import { useGarden } from './garden-context.tsx';
@@ -34,6 +37,12 @@ const SUPPLY_KINDS: ReadonlySet<string> = new Set([
   'worked',
 ]);
 
+/** What the shed and the costs of a garden are reckoned with: the grower's own mixes, products, measures and numbers. */
+export function stockContextOf(garden: Garden): StockContext {
+  const { mixes, products, settings } = garden;
+  return { mixes, products, scoops: scoopsOf(garden), assumed: resolveAssumed(settings.assumptions) };
+}
+
 export function useSupplies(): Supplies {
   const { garden, live } = useGarden();
   return useMemo(() => {
@@ -42,12 +51,12 @@ export function useSupplies(): Supplies {
     const packs = garden.packs.filter((p) => !p.binnedAt);
     return {
       entries,
-      stocks: stockOf(entries, garden.mixes, undefined, garden.products),
+      stocks: stockOf(entries, stockContextOf(garden)),
       logs,
       packs,
       priceOf: unitPrices(logs, packs),
     };
-  }, [garden.products, garden.mixes, garden.packs, live]);
+  }, [garden, live]);
 }
 
 /** What each bag in use cost in a year, by its container's id. */
@@ -64,12 +73,7 @@ export function useCosts(year: number): ReadonlyMap<string, BagCost> {
             container,
             entries,
             year,
-            {
-              mixes: garden.mixes,
-              settings: garden.settings,
-              bagsInUse: bags.length,
-              products: garden.products,
-            },
+            { ...stockContextOf(garden), settings: garden.settings, bagsInUse: bags.length },
             priceOf,
             properties.assumed,
           ),

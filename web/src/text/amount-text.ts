@@ -1,17 +1,20 @@
 import {
   parseAmount,
   parseMeasured,
+  parseNumber,
   show,
+  trimmed,
   type AmountResult,
   type NamedMeasure,
   type Purpose,
   type UnitSystem,
 } from '@rundel/core/units';
-import * as z from '@rundel/core/schema';
+import { parseDose } from '@rundel/core/products';
+import type { FeedAmount, FeedUnit } from '@rundel/core/records';
 
 const REASONS: Record<Exclude<AmountResult, { ok: true }>['reason'], string> = {
   empty: 'Please give a number.',
-  'not-a-number': 'This does not read as a number. Try "38", "10 gal" or "13½ in".',
+  'not-a-number': 'This does not read as a number. Write it as "38", "1,5", "3 1/2" or "13½ in".',
   'unknown-unit': 'I do not know this unit.',
   'wrong-quantity': 'This unit measures something else.',
 };
@@ -56,12 +59,40 @@ export function readAmount(text: string, rule: AmountRule): ReadAmount {
   return { kind: 'given', siValue, text: read.amount.text };
 }
 
-/** A form field that holds text and gives the inner value. */
-export function amountField(rule: AmountRule) {
-  return z.string().transform((text, context): number | undefined => {
-    const read = readAmount(text, rule);
-    if (read.kind === 'given') return read.siValue;
-    if (read.kind === 'refused') context.addIssue({ code: 'custom', message: read.problem });
-    return undefined;
-  });
+/** What may be typed into a field for a plain number. */
+export interface NumberRule {
+  readonly low: number;
+  readonly high: number;
+  readonly isWhole?: boolean;
+  readonly isOptional?: boolean;
+  /** what may stand behind it and means nothing more: "%", "£" */
+  readonly sign?: string;
+}
+
+/** Reads a number as people type it ("1,5", "½", "3 1/2", "20 %"); what is wrong is said in a sentence. */
+export function readNumber(text: string, rule: NumberRule): ReadAmount {
+  const bare = rule.sign ? text.replace(rule.sign, '').trim() : text.trim();
+  if (bare === '')
+    return rule.isOptional ? { kind: 'left-out' } : { kind: 'refused', problem: REASONS.empty };
+  const read = parseNumber(bare);
+  if (!read || read.rest.trim() !== '') return { kind: 'refused', problem: REASONS['not-a-number'] };
+  const { low, high, isWhole } = rule;
+  if (isWhole && !Number.isInteger(read.value))
+    return { kind: 'refused', problem: 'A whole number, please.' };
+  return read.value >= low - 1e-9 && read.value <= high + 1e-9
+    ? { kind: 'given', siValue: read.value, text: text.trim() }
+    : { kind: 'refused', problem: `From ${trimmed(low, 3)} to ${trimmed(high, 3)}, please.` };
+}
+
+/** Reads how much of a product was typed, in any unit of a dose; what is wrong is said in a sentence. */
+export function readDose(
+  text: string,
+  unit: FeedUnit,
+  system: UnitSystem,
+): { readonly ok: true; readonly value: FeedAmount } | { readonly ok: false; readonly problem: string } {
+  const read = parseDose(text, unit, system);
+  if (!read.ok) return { ok: false, problem: REASONS[read.reason] };
+  return read.value.amount > 0 && read.value.amount <= 100_000
+    ? read
+    : { ok: false, problem: 'It must be more than nothing.' };
 }

@@ -131,6 +131,8 @@ describe('handwork in words, and what it leaves in the diary', () => {
       dueOn: '2026-06-18',
       everyDays: 6,
       lastOn: '2026-06-12',
+      since: 'done',
+      isHeldForCold: false,
       grownMillimetres: 180,
     },
     {

@@ -82,7 +82,8 @@ export const REMARKS: Record<PlantingRemark, string> = {
  * cannot have been reached before it.
  */
 export function reachingWords(when: Reaching, plantedOn: string, today = ''): string {
-  if (when.kind === 'unlikely') return `${when.chance < 0.1 ? 'hardly ever' : 'perhaps not'} (${Math.round(when.chance * 100)} in 100)`;
+  if (when.kind === 'unlikely')
+    return `${when.chance < 0.1 ? 'hardly ever' : 'perhaps not'} (${Math.round(when.chance * 100)} in 100)`;
   const day = (days: number) => {
     const on = addDays(plantedOn, Math.round(days));
     return shortDay(on < today ? today : on);

@@ -1,7 +1,6 @@
 import { Alert, Box, TextField, Typography } from '@mui/material';
-import { handfulOf } from '@rundel/core/garden-state';
 import { feedFor } from '@rundel/core/feeding';
-import { checkDose, findProduct, PRODUCTS } from '@rundel/core/products';
+import { checkDose, findProduct, isFeed, productsIn, scoopsOf } from '@rundel/core/products';
 import { FEED_UNITS, isGivenInWater, type FeedUnit, type Product } from '@rundel/core/records';
 import { useMemo, useState } from 'react';
 import { measuresInUse, useGarden, useUnitFormat, type Bag } from '../store/index.ts';
@@ -14,13 +13,6 @@ import { fedWithWatering } from './feed-offers.ts';
 import { CHECK_WORDS, doseWords, feedCaution, UNIT_WORDS } from '../text/feed-text.ts';
 import { Select } from './Select.tsx';
 import { midSentence } from '../text/text.ts';
-
-/** Everything that can be fed: the grower's own products first. */
-export function feedsIn(
-  own: readonly (Product & { readonly binnedAt?: string | undefined })[],
-): readonly Product[] {
-  return [...own.filter((g) => !g.binnedAt), ...PRODUCTS].filter((g) => g.feed !== undefined);
-}
 
 const UNIT_CHOICES = FEED_UNITS.map((id) => ({ id, label: UNIT_WORDS[id][1] }));
 const FEED_WATER_LITRES = 2;
@@ -40,7 +32,7 @@ export default function FeedDialog({
 }) {
   const { clock, garden, record } = useGarden();
   const unitFormat = useUnitFormat();
-  const feeds = useMemo(() => feedsIn(garden.products), [garden.products]);
+  const feeds = useMemo(() => productsIn(garden.products).filter(isFeed), [garden.products]);
   const [chosen, setChosen] = useState(productId ?? 'tomato-liquid');
   const product = feeds.find((g) => g.id === chosen) ?? (feeds[0] as Product);
   const dose = product.feed?.dose;
@@ -64,12 +56,7 @@ export default function FeedDialog({
   const amount = Number(amountText.replace(',', '.'));
   const check =
     dose && asLabel && amount > 0
-      ? checkDose(
-          { amount, unit, per: dose.per },
-          { ...asLabel, per: dose.per },
-          product,
-          handfulOf(garden.measures),
-        )
+      ? checkDose({ amount, unit, per: dose.per }, { ...asLabel, per: dose.per }, product, scoopsOf(garden))
       : undefined;
   const submit = async () => {
     if (!(amount > 0 && amount <= 100_000)) return setProblems({ amount: 'How much? A number above 0.' });

@@ -1,7 +1,13 @@
 import { Box, Typography } from '@mui/material';
-import type { Crop } from '@rundel/core/plants';
-import type { Assumed } from '@rundel/core/assumed';
-import { planUpright, type DepthLimit, type UprightPlanting } from '@rundel/core/planting';
+import type { Crop, Habit } from '@rundel/core/plants';
+import { plantingTaskOf, type BagProperties } from '@rundel/core/garden-state';
+import {
+  plantingMethodOf,
+  plantingMethodsFor,
+  planUpright,
+  type DepthLimit,
+  type UprightPlanting,
+} from '@rundel/core/planting';
 import { type Seedling } from '@rundel/core/records';
 import { useUnitFormat } from '../store/index.ts';
 import { Remark } from './Remark.tsx';
@@ -19,21 +25,34 @@ const LIMITS: Record<DepthLimit, string> = {
 export function PlantingAdvice({
   seedling,
   crop,
-  mixMillimetres,
+  habit,
+  properties,
+  stations,
   practiceId,
-  assumed,
   isDone = false,
 }: {
   readonly seedling: Seedling;
   readonly crop: Crop;
-  readonly mixMillimetres: number;
+  readonly habit: Habit;
+  readonly properties: BagProperties;
+  /** how many plants the bag is meant for */
+  readonly stations: number;
   readonly practiceId: string;
-  readonly assumed: Assumed;
   /** the plant is in: say what it came to instead of what to do */
   readonly isDone?: boolean;
 }) {
   const unitFormat = useUnitFormat();
+  const { assumed } = properties;
+  const { mixMillimetres } = properties.fill;
   const advice = planUpright(seedling, { depth: crop.depth, mixMillimetres, practiceId }, assumed);
+  // the same methods that the bench and a planting session offer: none is named that they would refuse
+  const others = plantingMethodsFor(
+    plantingTaskOf(properties, stations, practiceId, crop, habit, seedling),
+  ).flatMap((o) =>
+    o.kind === 'planned' && o.plan.plantingMethodId !== 'upright' && o.plan.plantingMethodId !== 'seed'
+      ? [plantingMethodOf(o.plan.plantingMethodId).name.toLowerCase()]
+      : [],
+  );
   const depth = (mm: number) => unitFormat.show(mm, 'depth');
   const planting = advice.kind === 'upright' ? advice.planting : advice.instead;
   return (
@@ -46,7 +65,7 @@ export function PlantingAdvice({
           The hole would be {depth(advice.wantedHoleMillimetres)} deep and the bag has{' '}
           {depth(advice.mixMillimetres)} of mix; it would take {depth(advice.neededMixMillimetres)}.{' '}
           {planting
-            ? 'As deep as it goes is below. A deeper bag, or the stem laid along a trench, would bury more.'
+            ? `As deep as it goes is below. ${others.length > 0 ? `It would go in another way: ${others.join(', or ')}.` : 'A deeper bag would bury more.'}`
             : 'The root ball alone is deeper than the mix: it needs another bag, or less mulch and headroom.'}
         </Remark>
       )}

@@ -1,7 +1,14 @@
 import { addDays, dayOf, isDay } from '@rundel/core/calendar';
 import { cropOf, CROPS } from '@rundel/core/plants';
-import { type Draft, type EntryOf, type Variety, seedlingSchema, type Seedling } from '@rundel/core/records';
-import type { UnitSystem } from '@rundel/core/units';
+import {
+  type Draft,
+  type EntryOf,
+  type Variety,
+  seedlingSchema,
+  type Seedling,
+  type Plan,
+} from '@rundel/core/records';
+import { show, type UnitSystem } from '@rundel/core/units';
 import * as z from '@rundel/core/schema';
 import { readAmount } from '../text/amount-text.ts';
 import { newId, type RecordChange } from '../store/index.ts';
@@ -150,6 +157,54 @@ export function plantingFormSchema(system: UnitSystem, today: string) {
       practiceId: isDeep ? values.practiceId : undefined,
     };
   });
+}
+
+/** What was said of a plant that is not in yet: it is kept as the plan of each bag. */
+export function planChanges(
+  result: Omit<PlantingFormResult, 'seedling'> & { readonly seedling: Seedling | undefined },
+  homes: readonly { readonly containerId: string; readonly plantOn: string }[],
+  now: string,
+): readonly RecordChange[] {
+  const { cropId, habitId, varietyName, plantName, seedling, practiceId } = result;
+  return homes.map(({ containerId, plantOn }): RecordChange => {
+    const after: Plan = {
+      id: newId('plan'),
+      containerId,
+      cropId,
+      habitId,
+      varietyName,
+      ...(plantName ? { plantName } : {}),
+      ...(seedling ? { seedling } : {}),
+      ...(practiceId ? { practiceId } : {}),
+      plantOn,
+      isDayOpen: true,
+      createdAt: now,
+      changedAt: now,
+    };
+    return { table: 'plans', before: undefined, after };
+  });
+}
+
+/** The form of a planting that carries out a plan. */
+export function formOfPlan(plan: Plan, values: PlantingFormValues, system: UnitSystem): PlantingFormValues {
+  const { seedling } = plan;
+  const depth = (mm: number | undefined) => (mm === undefined ? '' : show(mm, 'depth', system));
+  return {
+    ...values,
+    cropId: plan.cropId,
+    habitId: plan.habitId,
+    varietyName: plan.varietyName ?? '',
+    plantName: plan.plantName ?? '',
+    practiceId: plan.practiceId ?? values.practiceId,
+    ...(seedling
+      ? {
+          stem: show(seedling.stemMillimetres, 'height', system),
+          ball: depth(seedling.ballMillimetres),
+          graft: depth(seedling.graftMillimetres),
+          leaves: (seedling.leafMillimetres ?? []).map(depth).join('; '),
+        }
+      : {}),
+  };
 }
 
 /** What is wrong with a planting day, or undefined. */

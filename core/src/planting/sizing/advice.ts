@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../../assumed/index.ts';
+import type { Assumed } from '../../assumed/index.ts';
 import { TRADE_CLASS_NAMES } from '../../records/index.ts';
 import type { Crop, Habit } from '../../plants/index.ts';
 import { addDays } from '../../calendar/index.ts';
@@ -88,13 +88,13 @@ export const COMPANION_GALLONS = 10;
  *
  * @param realLitres what the bag really holds
  * @example
- * pillowStations(40, { canopySquareMetres: 0.3 })
+ * pillowStations(40, { canopySquareMetres: 0.3 }, DEFAULT_ASSUMED)
  * // => 3
  */
 export function pillowStations(
   realLitres: number,
   plant: { readonly canopySquareMetres: number },
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): number {
   const each = assumed.pillowPerPlant * (plant.canopySquareMetres >= 0.4 ? 1.25 : 1);
   return Math.min(4, Math.max(1, Math.floor(realLitres / each + 0.01)));

@@ -59,10 +59,10 @@ describe('sizes as growers judge them', () => {
   });
 
   it('three plants to a pillow bag, two bigger ones or in a small bag', () => {
-    expect(pillowStations(42, { canopySquareMetres: 0.28 })).toBe(3);
-    expect(pillowStations(42, { canopySquareMetres: 0.6 })).toBe(2);
-    expect(pillowStations(30, { canopySquareMetres: 0.28 })).toBe(2);
-    expect(pillowStations(8, { canopySquareMetres: 0.6 })).toBe(1);
+    expect(pillowStations(42, { canopySquareMetres: 0.28 }, DEFAULT_ASSUMED)).toBe(3);
+    expect(pillowStations(42, { canopySquareMetres: 0.6 }, DEFAULT_ASSUMED)).toBe(2);
+    expect(pillowStations(30, { canopySquareMetres: 0.28 }, DEFAULT_ASSUMED)).toBe(2);
+    expect(pillowStations(8, { canopySquareMetres: 0.6 }, DEFAULT_ASSUMED)).toBe(1);
   });
 });
 

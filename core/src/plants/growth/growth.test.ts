@@ -54,8 +54,11 @@ describe('the curve of height', () => {
 
 describe('growth from recorded heights', () => {
   it('a record narrows the band, and pulls it towards itself', () => {
-    const before = heightOn(heightBelief(tall, 200, [], 0.08), 40);
-    const short = heightOn(heightBelief(tall, 200, [{ days: 30, millimetres: 450 }], 0.08), 40);
+    const before = heightOn(heightBelief(tall, 200, [], 0.08, DEFAULT_ASSUMED), 40);
+    const short = heightOn(
+      heightBelief(tall, 200, [{ days: 30, millimetres: 450 }], 0.08, DEFAULT_ASSUMED),
+      40,
+    );
     expect(short.likely).toBeLessThan(before.likely);
     expect(short.high - short.low).toBeLessThan(before.high - before.low);
   });
@@ -64,7 +67,10 @@ describe('growth from recorded heights', () => {
     fc.assert(
       fc.property(fc.integer({ min: 350, max: 1200 }), fc.integer({ min: 20, max: 300 }), (height, more) => {
         const when = (millimetres: number) => {
-          const reach = daysToReach(heightBelief(tall, 200, [{ days: 35, millimetres }], 0.08), 1800);
+          const reach = daysToReach(
+            heightBelief(tall, 200, [{ days: 35, millimetres }], 0.08, DEFAULT_ASSUMED),
+            1800,
+          );
           return reach.kind === 'reaches' ? reach.likely : Infinity;
         };
         expect(when(height + more)).toBeLessThanOrEqual(when(height) + 1e-9);
@@ -97,7 +103,10 @@ describe('growth from recorded heights', () => {
         days,
         millimetres: (heights[days] as number) * (1 + 0.04 * gauss()),
       }));
-      const reach = daysToReach(heightBelief(tall, start, records, DEFAULT_ASSUMED.heightNoise), 1750);
+      const reach = daysToReach(
+        heightBelief(tall, start, records, DEFAULT_ASSUMED.heightNoise, DEFAULT_ASSUMED),
+        1750,
+      );
       counted += 1;
       if (reach.kind === 'reaches' && reach.low <= wire && wire <= (reach.high ?? Infinity)) inside += 1;
     }
@@ -106,20 +115,20 @@ describe('growth from recorded heights', () => {
   });
 
   it('says that a dwarf hardly ever gets to a high wire', () => {
-    const dwarf = heightBelief(habitOf('tomato', 'dwarf'), 150, [], 0.08);
+    const dwarf = heightBelief(habitOf('tomato', 'dwarf'), 150, [], 0.08, DEFAULT_ASSUMED);
     const reach = daysToReach(dwarf, 2000);
     expect(reach.kind).toBe('unlikely');
     expect(reach.chance).toBeLessThan(0.05);
   });
 
   it('grows fastest in the middle of its time', () => {
-    const belief = heightBelief(tall, 200, [], 0.08);
+    const belief = heightBelief(tall, 200, [], 0.08, DEFAULT_ASSUMED);
     const [early, middle, late] = [0, 35, 110].map((day) => growthPerDay(belief, day));
     expect(middle).toBeGreaterThan(early as number);
     expect(middle).toBeGreaterThan(late as number);
   });
 
   it('refuses a start that is not a height', () => {
-    expect(() => heightBelief(tall, 0, [], 0.08)).toThrow(/startMillimetres/);
+    expect(() => heightBelief(tall, 0, [], 0.08, DEFAULT_ASSUMED)).toThrow(/startMillimetres/);
   });
 });

@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed, type Assumption } from '../../assumed/index.ts';
+import { type Assumed, type Assumption } from '../../assumed/index.ts';
 import { within } from '../../errors/index.ts';
 import { dayOnCurve, heightOnCurve, type HeightCurve } from './curve.ts';
 
@@ -64,7 +64,7 @@ function gridOf(prior: HeightPrior['weeksToFull']): readonly { value: number; we
  * @param noise share of the height, 0.02 to 0.3
  * @throws RundelError when the start or the noise lies outside its range
  * @example
- * heightOn(heightBelief({ fullHeightMillimetres: { value: 2000, low: 1500, high: 2700 }, weeksToFull: { value: 10, low: 8, high: 13 } }, 200, [], 0.08), 70).likely
+ * heightOn(heightBelief({ fullHeightMillimetres: { value: 2000, low: 1500, high: 2700 }, weeksToFull: { value: 10, low: 8, high: 13 } }, 200, [], 0.08, DEFAULT_ASSUMED), 70).likely
  * // ≈> 1784
  */
 export function heightBelief(
@@ -72,7 +72,7 @@ export function heightBelief(
   startMillimetres: number,
   records: readonly HeightRecord[],
   noise: number,
-  assumed: Pick<Assumed, 'tapeNoise' | 'sharedMisfit'> = DEFAULT_ASSUMED,
+  assumed: Pick<Assumed, 'tapeNoise' | 'sharedMisfit'>,
 ): HeightBelief {
   within('startMillimetres', startMillimetres, 1, 3000);
   within('noise', noise, 0.02, 0.3);
@@ -130,7 +130,7 @@ export function heightOn(belief: HeightBelief, days: number): HeightRange {
  * ever get there.
  *
  * @example
- * daysToReach(heightBelief({ fullHeightMillimetres: { value: 2000, low: 1500, high: 2700 }, weeksToFull: { value: 10, low: 8, high: 13 } }, 200, [], 0.08), 4000).kind
+ * daysToReach(heightBelief({ fullHeightMillimetres: { value: 2000, low: 1500, high: 2700 }, weeksToFull: { value: 10, low: 8, high: 13 } }, 200, [], 0.08, DEFAULT_ASSUMED), 4000).kind
  * // => 'unlikely'
  */
 export function daysToReach(belief: HeightBelief, millimetres: number): Reaching {

@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../../assumed/index.ts';
+import type { Assumed } from '../../assumed/index.ts';
 import { within } from '../../errors/index.ts';
 import type { SupportKindId } from '../../records/index.ts';
 
@@ -36,13 +36,13 @@ export interface SupportNeed {
  *
  * @throws RundelError when the wire is not above the mix
  * @example
- * stringMillimetres({ topMillimetres: 2000, mixTopMillimetres: 300, buriedMillimetres: 150, ballMillimetres: 90 }, 'loop')
+ * stringMillimetres({ topMillimetres: 2000, mixTopMillimetres: 300, buriedMillimetres: 150, ballMillimetres: 90 }, 'loop', DEFAULT_ASSUMED)
  * // => 2605
  */
 export function stringMillimetres(
   plant: Pick<HeldPlant, 'topMillimetres' | 'mixTopMillimetres' | 'buriedMillimetres' | 'ballMillimetres'>,
   tail: StringTail,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): number {
   within('topMillimetres', plant.topMillimetres, plant.mixTopMillimetres + 1, 6000);
   const straight = plant.topMillimetres - plant.mixTopMillimetres;
@@ -120,7 +120,7 @@ export function supportNeeds(
   plants: readonly HeldPlant[],
   tail: StringTail,
   stock: ReadonlyMap<string, number>,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): readonly SupportNeed[] {
   const sums = new Map<string, { amount: number; length: number | undefined }>();
   for (const plant of plants) {
@@ -149,12 +149,12 @@ export function supportNeeds(
  *
  * @param canopySquareMetres of all plants on it together, grown
  * @example
- * wireLoad(1.2)
+ * wireLoad(1.2, DEFAULT_ASSUMED)
  * // ≈> { kilograms: 8.4, withMargin: 16.8 }
  */
 export function wireLoad(
   canopySquareMetres: number,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): { readonly kilograms: number; readonly withMargin: number } {
   const kilograms = within('canopySquareMetres', canopySquareMetres, 0, 1000) * assumed.plantWeight;
   return { kilograms, withMargin: kilograms * assumed.wireSafety };

@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '../../assumed/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { habitOf } from '../crops/index.ts';
@@ -94,13 +95,15 @@ const held = (more: Partial<HeldPlant>): HeldPlant => ({
 describe('how much of what', () => {
   it('string: wire less bag, a seventh more for winding, foot and knots', () => {
     // 1700 × 1.15 = 1955; a loop 350, knots 300
-    expect(stringMillimetres(held({}), 'loop')).toBe(2605);
+    expect(stringMillimetres(held({}), 'loop', DEFAULT_ASSUMED)).toBe(2605);
     // under the ball: 150 down and twice 90
-    expect(stringMillimetres(held({}), 'under-ball')).toBe(1955 + 330 + 300);
+    expect(stringMillimetres(held({}), 'under-ball', DEFAULT_ASSUMED)).toBe(1955 + 330 + 300);
   });
 
   it('a wire that is not above the mix is refused', () => {
-    expect(() => stringMillimetres(held({ topMillimetres: 250 }), 'loop')).toThrow(/topMillimetres/);
+    expect(() => stringMillimetres(held({ topMillimetres: 250 }), 'loop', DEFAULT_ASSUMED)).toThrow(
+      /topMillimetres/,
+    );
   });
 
   it('adds up over plants and leaders, and takes the shed first', () => {
@@ -116,6 +119,7 @@ describe('how much of what', () => {
         ['string', 5],
         ['cane-caps', 10],
       ]),
+      DEFAULT_ASSUMED,
     );
     const of = (id: string) => needs.find((n) => n.productId === id);
     // 3 × 2.605 = 7.815 m
@@ -128,7 +132,7 @@ describe('how much of what', () => {
   });
 
   it('two cages take a stake through both', () => {
-    const needs = supportNeeds([held({ kindId: 'two-cages' })], 'loop', new Map());
+    const needs = supportNeeds([held({ kindId: 'two-cages' })], 'loop', new Map(), DEFAULT_ASSUMED);
     expect(needs.map((n) => [n.productId, n.amount])).toEqual([
       ['cage', 2],
       ['cane-long', 1],
@@ -146,6 +150,7 @@ describe('how much of what', () => {
             list.map((kindId) => held({ kindId })),
             'loop',
             new Map(),
+            DEFAULT_ASSUMED,
           ).reduce((s, n) => s + n.amount, 0);
         expect(sum([...ids, more])).toBeGreaterThanOrEqual(sum(ids));
       }),
@@ -153,7 +158,7 @@ describe('how much of what', () => {
   });
 
   it('a wire bears the crop twice over', () => {
-    expect(wireLoad(6 * 0.6)).toEqual({
+    expect(wireLoad(6 * 0.6, DEFAULT_ASSUMED)).toEqual({
       kilograms: expect.closeTo(25.2, 6),
       withMargin: expect.closeTo(50.4, 6),
     });
@@ -161,9 +166,9 @@ describe('how much of what', () => {
 });
 
 describe('winding and tying', () => {
-  const belief = heightBelief(habitOf('tomato', 'tall'), 200, [], 0.12);
+  const belief = heightBelief(habitOf('tomato', 'tall'), 200, [], 0.12, DEFAULT_ASSUMED);
   const due = (lastOn: string, today = lastOn) =>
-    tendingDue(supportOf('string'), belief, '2026-05-20', lastOn, 1900, today);
+    tendingDue(supportOf('string'), belief, '2026-05-20', lastOn, 1900, today, DEFAULT_ASSUMED);
 
   it('comes oftener when the plant grows faster', () => {
     expect(due('2026-06-20')?.everyDays).toBeLessThan(due('2026-05-22')?.everyDays ?? 0);
@@ -179,7 +184,7 @@ describe('winding and tying', () => {
   it('ends at the wire, and never begins without a support', () => {
     expect(due('2026-09-20')).toBeUndefined();
     expect(
-      tendingDue(supportOf('none'), belief, '2026-05-20', '2026-06-01', 0, '2026-06-05'),
+      tendingDue(supportOf('none'), belief, '2026-05-20', '2026-06-01', 0, '2026-06-05', DEFAULT_ASSUMED),
     ).toBeUndefined();
   });
 

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type Day } from '../../calendar/index.ts';
-import { DEFAULT_ASSUMED, type Assumed } from '../../assumed/index.ts';
+import type { Assumed } from '../../assumed/index.ts';
 import { daysToReach, growthPerDay, type HeightBelief, type Reaching } from '../growth/height.ts';
 import type { SupportKind } from './kinds.ts';
 
@@ -32,7 +32,7 @@ export function tendingDue(
   lastOn: Day,
   topAboveMixMillimetres: number,
   today: Day,
-  assumed: Assumed = DEFAULT_ASSUMED,
+  assumed: Assumed,
 ): TendingDue | undefined {
   if (support.attachment === 'left') return undefined;
   const top = daysToReach(belief, Math.max(1, topAboveMixMillimetres));

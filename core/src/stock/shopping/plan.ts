@@ -1,4 +1,4 @@
-import { DEFAULT_ASSUMED, type Assumed } from '../../assumed/index.ts';
+import type { Assumed } from '../../assumed/index.ts';
 import { ingredientLitres, type Mix } from '../../mixes/index.ts';
 import { cheapestCover, type Cover } from './cover.ts';
 
@@ -15,7 +15,7 @@ export interface BagToFill {
 export type Needs = ReadonlyMap<string, number>;
 
 /** What a set of bags takes in all: litres of ingredients, kilograms of amendments and lime. */
-export function needsOf(bags: readonly BagToFill[], assumed: Assumed = DEFAULT_ASSUMED): Needs {
+export function needsOf(bags: readonly BagToFill[], assumed: Assumed): Needs {
   const needs = new Map<string, number>();
   const add = (productId: string, amount: number) => {
     if (amount > 0) needs.set(productId, (needs.get(productId) ?? 0) + amount);

@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '../../assumed/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { mixOf } from '../../mixes/index.ts';
@@ -122,7 +123,7 @@ describe('a shopping list', () => {
   ];
 
   it('sums ingredients over all bags, with lime and amendments', () => {
-    const needs = needsOf(bags);
+    const needs = needsOf(bags, DEFAULT_ASSUMED);
     expect(needs.get('coir')).toBeCloseTo(92 / 3 / 0.92, 9);
     expect(needs.get('perlite')).toBeCloseTo(92 / 3 / 0.92 + 5 / 0.92, 9);
     expect(needs.get('lime')).toBeCloseTo(0.06, 9);
@@ -136,7 +137,7 @@ describe('a shopping list', () => {
       { id: 'p10', productId: 'perlite', amount: 10 },
     ];
     const list = shoppingList(
-      needsOf(bags),
+      needsOf(bags, DEFAULT_ASSUMED),
       packs,
       new Map([
         ['coir', 25],

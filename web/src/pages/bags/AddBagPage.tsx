@@ -1,7 +1,8 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Button, MenuItem, TextField, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
-import { type Template, TRADE_CLASS_NAMES } from '@rundel/core/records';
+import { proposedPlantingDay } from '@rundel/core/garden-state';
+import { type Seedling, type Template, TRADE_CLASS_NAMES } from '@rundel/core/records';
 import { type UnitSystem, show } from '@rundel/core/units';
 import { CONTAINER_KINDS, containerKind } from '@rundel/core/bags';
 import { useMemo, useState } from 'react';
@@ -26,8 +27,10 @@ import { labelsFor, nextLabel } from './labels.ts';
 import { PlantingFields } from '../../ui/PlantingFields.tsx';
 import {
   emptyPlantingForm,
+  planChanges,
   plantingChanges,
   plantingFormSchema,
+  type PlantingFormResult,
   type PlantingFormValues,
 } from '../../ui/planting-form.ts';
 
@@ -54,12 +57,6 @@ function AddBagForm() {
   const bagCount = Number(count);
   const isCount = Number.isInteger(bagCount) && bagCount >= 1 && bagCount <= 60;
   const like = garden.containers.find((c) => c.id === params.get('like'));
-  const bagSchema = useMemo(
-    () => bagFormSchema(units, labels, measuresInUse(garden)),
-    [garden, labels, units],
-  );
-  const plantingSchema = useMemo(() => plantingFormSchema(units, today), [today, units]);
-  const schema = useMemo(() => both(bagSchema, plantingSchema), [bagSchema, plantingSchema]);
   const start = useMemo((): Values => {
     const label = nextLabel(labels);
     const placeId = params.get('place') ?? placesInUse(garden)[0]?.id;
@@ -75,6 +72,12 @@ function AddBagForm() {
     // the form starts once; what is typed is not thrown away by later changes to the garden
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
+  const bagSchema = useMemo(
+    () => bagFormSchema(units, labels, measuresInUse(garden)),
+    [garden, labels, units],
+  );
+  const plantingSchema = useMemo(() => plantingFormSchema(units, today), [today, units]);
+  const schema = useMemo(() => both(bagSchema, plantingSchema, start), [bagSchema, plantingSchema, start]);
   const form = useForm<Values, unknown, z.output<typeof schema>>({
     resolver: zodResolver(schema),
     defaultValues: start,
@@ -100,9 +103,23 @@ function AddBagForm() {
         garden.varieties,
         now,
       );
+      // what was said of a plant that is not in yet is kept as the bag's plan
+      const place = garden.places.find((known) => known.id === containers[0]?.placeId);
+      const cover = place?.cover ?? (result.bag.place.kind === 'new' ? result.bag.place.cover : 'open');
+      const { planned } = result;
+      const plans = planned
+        ? planChanges(
+            planned,
+            containers.map((c) => ({
+              containerId: c.id,
+              plantOn: proposedPlantingDay(garden, planned, cover, now),
+            })),
+            now,
+          )
+        : [];
       const first = containers[0];
       const words = bagCount === 1 ? `bag ${first?.label ?? ''} added` : `${bagCount} bags added`;
-      await saveRecords([...changes, ...planted.changes], planted.drafts, words);
+      await saveRecords([...changes, ...planted.changes, ...plans], planted.drafts, words);
       void navigate(bagCount === 1 ? `/bags/${first?.id ?? ''}` : '/bags');
     }),
   );
@@ -213,16 +230,48 @@ function readAsked(params: URLSearchParams, units: UnitSystem): Partial<BagFormV
   return { ...base, sizeBy: 'label', ...(litres > 0 ? { labelLitres: show(litres, 'bag', units) } : {}) };
 }
 
-/** One schema out of two that read the same form; each says what is wrong with its own fields. */
-function both<A, B>(bag: z.ZodType<A, BagFormValues>, planting: z.ZodType<B, PlantingFormValues>) {
-  return z.custom<Values>().transform((values, context): { bag: A; planting: B } => {
+/** What the form gives: the bag, and what is planted in it or is to be. */
+interface Added<B> {
+  readonly bag: B;
+  readonly planting: PlantingFormResult;
+  /** a plant that is not in yet, with as much as was said of it */
+  readonly planned:
+    (Omit<PlantingFormResult, 'seedling'> & { readonly seedling: Seedling | undefined }) | undefined;
+}
+
+/**
+ * One schema out of two that read the same form; each says what is wrong with its own fields. A bag may be added empty, and
+ * a plant without a day is a plan, of which only what was said is kept.
+ *
+ * @param start the values that the form began with: what was changed in them was said
+ */
+function both<B>(
+  bag: z.ZodType<B, BagFormValues>,
+  planting: z.ZodType<PlantingFormResult, PlantingFormValues>,
+  start: Pick<PlantingFormValues, 'cropId' | 'habitId'>,
+) {
+  return z.custom<Values>().transform((values, context): Added<B> => {
     const first = bag.safeParse(values);
-    // a bag may be added empty: then nothing is asked of a plant
-    const isEmpty = values.stem.trim() === '' && values.varietyName.trim() === '';
-    const second = planting.safeParse(isEmpty ? { ...values, stem: '30 cm', plantedOn: '' } : values);
+    const hasHeight = values.stem.trim() !== '';
+    const isDated = values.plantedOn !== '';
+    const isSaid =
+      hasHeight ||
+      values.varietyName.trim() !== '' ||
+      values.plantName.trim() !== '' ||
+      values.cropId !== start.cropId ||
+      values.habitId !== start.habitId;
+    const isEmpty = !hasHeight && values.varietyName.trim() === '';
+    // a height is asked for when the plant is in: then the depth hangs on it
+    const isPlan = isSaid && (!isDated || isEmpty);
+    const second = planting.safeParse(
+      hasHeight || (!isPlan && !isEmpty) ? values : { ...values, stem: '30 cm', plantedOn: '' },
+    );
     for (const issue of [...(first.error?.issues ?? []), ...(second.error?.issues ?? [])]) {
       context.addIssue({ code: 'custom', path: issue.path, message: issue.message });
     }
-    return { bag: first.data as A, planting: second.data as B };
+    const result = second.data as PlantingFormResult;
+    const planned =
+      isPlan && second.success ? { ...result, seedling: hasHeight ? result.seedling : undefined } : undefined;
+    return { bag: first.data as B, planting: result, planned };
   });
 }

@@ -1,3 +1,6 @@
+import { plansFor } from '@rundel/core/garden-state';
+import { cropOrUnknown, habitOrUnknown } from '@rundel/core/plants';
+import type { Plan } from '@rundel/core/records';
 import { Alert, Box, Button, Menu, MenuItem, Typography, useMediaQuery } from '@mui/material';
 import { IconBasket, IconDotsVertical, IconDroplet, IconHandFinger, IconNote } from '@tabler/icons-react';
 import { dayOf, daysBetween } from '@rundel/core/calendar';
@@ -242,6 +245,42 @@ function BagActions({
   );
 }
 
+/** What is to go into a bag, as far as the grower has said it, and how it would be planted. */
+function Planned({ plan, bag }: { readonly plan: Plan; readonly bag: Bag }) {
+  const { garden, clock } = useGarden();
+  const unitFormat = useUnitFormat();
+  const crop = cropOrUnknown(plan.cropId);
+  const habit = habitOrUnknown(crop, plan.habitId);
+  const day = shortDay(plan.plantOn, dayOf(clock.now()));
+  const practiceId = plan.practiceId ?? garden.settings.depthPracticeId;
+  return (
+    <Box sx={{ marginBlockEnd: 2 }}>
+      <Typography sx={{ marginBlockEnd: 0.5 }}>
+        <strong>
+          Planned: {plan.plantName ? `${plan.plantName}, ` : ''}
+          {plan.varietyName ?? crop.name}
+        </strong>
+        , {crop.name.toLowerCase()}, {habit.name.toLowerCase()}
+        {plan.seedling ? `, ${unitFormat.show(plan.seedling.stemMillimetres, 'height')} tall` : ''}.{' '}
+        {plan.isDayOpen ? `No day yet; from about ${day} on.` : `On ${day}.`}{' '}
+        <Link to="/season" style={{ color: 'inherit' }}>
+          Its year
+        </Link>
+      </Typography>
+      {plan.seedling && (
+        <PlantingAdvice
+          crop={crop}
+          habit={habit}
+          seedling={plan.seedling}
+          properties={bag.properties}
+          stations={bag.container.stations.length}
+          practiceId={practiceId}
+        />
+      )}
+    </Box>
+  );
+}
+
 /** How each plant in the bag was to be planted; for an empty one, the way to plant it. */
 function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void }) {
   const { garden, clock } = useGarden();
@@ -277,9 +316,10 @@ function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void })
               <PlantingAdvice
                 seedling={occupant.planted.seedling}
                 crop={occupant.crop}
-                mixMillimetres={bag.properties.fill.mixMillimetres}
+                habit={occupant.habit}
+                properties={bag.properties}
+                stations={bag.container.stations.length}
                 practiceId={occupant.planted.practiceId ?? garden.settings.depthPracticeId}
-                assumed={bag.properties.assumed}
                 isDone={days > 1}
               />
             )}
@@ -291,6 +331,9 @@ function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void })
           <Typography sx={{ marginBlockEnd: 1 }}>
             {bag.occupants.length === 0 ? 'Nothing is planted in it.' : `Room for ${free} more.`}
           </Typography>
+          {plansFor(bag.container, garden).map((plan) => (
+            <Planned key={plan.id} plan={plan} bag={bag} />
+          ))}
           <Button variant={bag.occupants.length === 0 ? 'contained' : 'outlined'} onClick={onPlant}>
             Record planting
           </Button>{' '}

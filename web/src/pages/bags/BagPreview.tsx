@@ -1,6 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import { propertiesOf, type BagProperties } from '@rundel/core/garden-state';
-import { cropOf } from '@rundel/core/plants';
+import { cropOf, habitOf } from '@rundel/core/plants';
 import { useMemo } from 'react';
 import { Caution } from '../../ui/Caution.tsx';
 import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
@@ -95,9 +95,10 @@ export function BagPreview({
           <PlantingAdvice
             seedling={planting.seedling}
             crop={cropOf(planting.cropId)}
-            mixMillimetres={properties.fill.mixMillimetres}
+            habit={habitOf(planting.cropId, planting.habitId)}
+            properties={properties}
+            stations={bag?.stations ?? 1}
             practiceId={planting.practiceId ?? garden.settings.depthPracticeId}
-            assumed={properties.assumed}
           />
         </Box>
       )}

@@ -1,3 +1,6 @@
+import { Alert } from '@mui/material';
+import { CONTAINER_KINDS } from '@rundel/core/bags';
+import { findMix } from '@rundel/core/mixes';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Button } from '@mui/material';
 import { useMemo } from 'react';
@@ -75,6 +78,10 @@ export default function EditBagPage() {
   );
   if (!container) return <NoSuchBag />;
   const bag = schema.safeParse(values).data;
+  const unknown = [
+    CONTAINER_KINDS.some((k) => k.id === container.kindId) ? '' : 'a kind',
+    findMix(container.mixId, garden.mixes) ? '' : 'a mix',
+  ].filter(Boolean);
   return (
     <Page title={`Change bag ${container.label}`}>
       <FormProvider {...form}>
@@ -82,6 +89,12 @@ export default function EditBagPage() {
           onSubmit={save}
           fields={
             <Panel title="The bag">
+              {unknown.length > 0 && (
+                <Alert severity="warning" sx={{ marginBlockEnd: 2 }}>
+                  This bag has {unknown.join(' and ')} that this Rundel does not know. Choose what it is
+                  below; its diary is kept.
+                </Alert>
+              )}
               <BagFields />
             </Panel>
           }

@@ -20,7 +20,16 @@ export function GrowthPanel({ bag }: { readonly bag: Bag }) {
   const [isMeasuring, setMeasuring] = useState(false);
   const today = dayOf(clock.now());
   const jobs = useMemo(
-    () => jobsOf(bag.container, bag.properties, bag.occupants, live, garden.settings, today),
+    () =>
+      jobsOf(
+        bag.container,
+        bag.properties,
+        bag.occupants,
+        live,
+        garden.settings,
+        today,
+        bag.place?.cover ?? 'open',
+      ),
     [bag, garden.settings, live, today],
   );
   const support = supportOf(bag.container.support.kind);

@@ -1,7 +1,8 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Box } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
-import { cropOf } from '@rundel/core/plants';
+import { plansFor } from '@rundel/core/garden-state';
+import { cropOf, habitOf } from '@rundel/core/plants';
 import { useMemo } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import type * as z from '@rundel/core/schema';
@@ -11,6 +12,7 @@ import { useGarden, type Bag } from '../../store/index.ts';
 import { PlantingFields } from '../../ui/PlantingFields.tsx';
 import {
   emptyPlantingForm,
+  formOfPlan,
   plantingChanges,
   plantingFormSchema,
   type PlantingFormValues,
@@ -21,10 +23,13 @@ export function PlantDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
   const { garden, clock, saveRecords } = useGarden();
   const { units, depthPracticeId } = garden.settings;
   const today = dayOf(clock.now());
+  const plan = plansFor(bag.container, garden)[0];
   const schema = useMemo(() => plantingFormSchema(units, today), [today, units]);
   const form = useForm<PlantingFormValues, unknown, z.output<typeof schema>>({
     resolver: zodResolver(schema),
-    defaultValues: emptyPlantingForm(today, depthPracticeId),
+    defaultValues: plan
+      ? formOfPlan(plan, emptyPlantingForm(today, depthPracticeId), units)
+      : emptyPlantingForm(today, depthPracticeId),
     mode: 'onTouched',
   });
   const values = useWatch({ control: form.control }) as PlantingFormValues;
@@ -59,9 +64,10 @@ export function PlantDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
             <PlantingAdvice
               seedling={planting.seedling}
               crop={cropOf(planting.cropId)}
-              mixMillimetres={bag.properties.fill.mixMillimetres}
+              habit={habitOf(planting.cropId, planting.habitId)}
+              properties={bag.properties}
+              stations={bag.container.stations.length}
               practiceId={planting.practiceId ?? depthPracticeId}
-              assumed={bag.properties.assumed}
             />
           </Box>
         )}

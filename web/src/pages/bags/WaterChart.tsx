@@ -94,8 +94,8 @@ export default function WaterChart({
         {spells.isDryNow && spells.dryOuts === 0
           ? 'It has likely been below the point where it wants water all these days'
           : spells.dryOuts === 0
-          ? 'In these days it was never likely below the point where it wants water'
-          : `In these days it likely went below the point where it wants water ${spells.dryOuts === 1 ? 'once' : `${spells.dryOuts} times`}`}
+            ? 'In these days it was never likely below the point where it wants water'
+            : `In these days it likely went below the point where it wants water ${spells.dryOuts === 1 ? 'once' : `${spells.dryOuts} times`}`}
         {spells.wetDays >= 1
           ? `, and was nearly full for about ${Math.round(spells.wetDays)} days in all`
           : ''}

@@ -138,7 +138,10 @@ function makeFormOf(
       : {};
   return {
     ...emptyBagForm('', undefined),
-    kindId: container.kindId,
+    // one that is not known here is chosen anew
+    kindId: CONTAINER_KINDS.some((k) => k.id === container.kindId)
+      ? container.kindId
+      : (CONTAINER_KINDS[0]?.id ?? ''),
     sizeBy: size.by,
     labelLitres: size.by === 'label' ? show(size.litres, 'bag', system) : '',
     tradeClass: size.by === 'class' ? size.class : '#10',

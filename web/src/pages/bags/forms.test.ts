@@ -131,7 +131,12 @@ describe('the form of a bag', () => {
 
   it('labels several bags from the first one on, over those that are taken', () => {
     expect(labelsFor('7', 3, ['8'])).toEqual(['7', '9', '10']);
-    expect(labelsFor('b', 2, ['1'])).toEqual(['b', '2']);
+    expect(labelsFor('b', 2, ['1'])).toEqual(['b 1', 'b 2']);
+    expect(labelsFor('Pot', 2, [])).toEqual(['Pot 1', 'Pot 2']);
+    expect(labelsFor('Pot', 2, ['Pot 1'])).toEqual(['Pot 2', 'Pot 3']);
+    expect(labelsFor('Pot 4', 2, [])).toEqual(['Pot 4', 'Pot 5']);
+    expect(labelsFor('Long balcony', 2, []).every((label) => label.length <= 12)).toBe(true);
+    expect(labelsFor('Pot', 1, [])).toEqual(['Pot']);
   });
 
   it('reads layers, holes, a price and what a measured bag was sold as', () => {

@@ -69,5 +69,9 @@ export function spellsOf(
       wetMilliseconds += Date.parse(point.at) - Date.parse(before.at);
   });
   const last = past.at(-1);
-  return { dryOuts, wetDays: wetMilliseconds / 86_400_000, isDryNow: last !== undefined && last.likely < dry };
+  return {
+    dryOuts,
+    wetDays: wetMilliseconds / 86_400_000,
+    isDryNow: last !== undefined && last.likely < dry,
+  };
 }

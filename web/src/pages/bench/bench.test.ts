@@ -1,8 +1,9 @@
+import { DEFAULT_ASSUMED } from '@rundel/core/assumed';
 import { containerKind } from '@rundel/core/bags';
 import { cropOf, habitOf } from '@rundel/core/plants';
 import { gannetSlip } from '@rundel/core/demo';
 import { liveEntries, type Entry, type Product } from '@rundel/core/records';
-import { findProduct } from '@rundel/core/products';
+import { findProduct, scoopsOf } from '@rundel/core/products';
 import { mixOf } from '@rundel/core/mixes';
 import { shoppingList } from '@rundel/core/stock';
 import Papa from 'papaparse';
@@ -13,7 +14,9 @@ import {
   EMPTY_PLAN,
   fillBags,
   isFilled,
-  readDose,
+  readDoseText,
+  withoutDoubled,
+  withRefresh,
   readKept,
   troubleIn,
   type DoseText,
@@ -83,12 +86,14 @@ describe('sizes tried', () => {
   });
 });
 
+const scoops = scoopsOf({ settings: { units: 'metric', assumptions: {} }, measures: [] });
+
 describe('a plan for filling', () => {
   const dose: DoseText = { productId: 'bone-meal', amount: '2', unit: 'spoon', per: 'bag', where: 'hole' };
 
   it('gives each bag its mix, old and new, and what is worked in', () => {
     const plan = { ...EMPTY_PLAN, keptPercent: '50', doses: [dose] };
-    const [fill] = fillBags([bagAt('7')], plan, live, garden, 0.045);
+    const [fill] = fillBags([bagAt('7')], plan, live, garden, 'metric', scoops);
     expect(fill?.newLitres).toBeCloseTo((fill?.bag.properties.fill.looseLitres ?? 0) / 2, 9);
     expect(fill?.amendments[0]?.grams).toBeCloseTo(2 * 15 * 0.85, 9);
     expect(fill?.amendments[0]?.asEntered).toBe('2 spoons per bag');
@@ -96,7 +101,7 @@ describe('a plan for filling', () => {
 
   it('with another mix for all takes that mix’s own settling', () => {
     const plan = { ...EMPTY_PLAN, mixId: 'loam-compost' };
-    const [fill] = fillBags([bagAt('7')], plan, live, garden, 0.045);
+    const [fill] = fillBags([bagAt('7')], plan, live, garden, 'metric', scoops);
     const settling = mixOf('loam-compost').settling;
     expect(fill?.newLitres).toBeCloseTo((fill?.bag.properties.fill.mixLitres ?? 0) / (1 - settling), 9);
   });
@@ -108,11 +113,50 @@ describe('a plan for filling', () => {
       { mixId: 'bought', share: 0.6 },
     ];
     const layered = { ...bag, container: { ...bag.container, layers } };
-    expect(fillBags([layered], EMPTY_PLAN, live, garden, 0.045)[0]?.layers).toEqual(layers);
+    expect(fillBags([layered], EMPTY_PLAN, live, garden, 'metric', scoops)[0]?.layers).toEqual(layers);
     // also where the mix chosen is the one on top
     const plan = { ...EMPTY_PLAN, mixId: 'bought' };
-    expect(fillBags([layered], plan, live, garden, 0.045)[0]?.layers).toEqual([
+    expect(fillBags([layered], plan, live, garden, 'metric', scoops)[0]?.layers).toEqual([
       { mixId: 'bought', share: 1 },
+    ]);
+  });
+
+  it('takes any unit of a dose, whatever is chosen beside it', () => {
+    const plan = { ...EMPTY_PLAN, doses: [{ ...dose, amount: '1/2 cup' }] };
+    const [fill] = fillBags([bagAt('7')], plan, live, garden, 'us', scoops);
+    expect(fill?.amendments[0]).toMatchObject({
+      amount: { unit: 'millilitre' },
+      asEntered: '1/2 cup per bag',
+    });
+    expect(fill?.amendments[0]?.grams).toBeCloseTo(0.5 * 236.588 * 0.85, 3);
+  });
+
+  it('proposes what refreshes old mix as rows, and never beside one of the grower’s own for the same', () => {
+    const proposed = withRefresh([], 0, 0.5, [], DEFAULT_ASSUMED);
+    expect(proposed.map(({ productId, per }) => `${productId} ${per}`)).toEqual([
+      'balanced-organic old-litre',
+      'lime old-litre',
+    ]);
+    const mine: DoseText = { ...dose, productId: 'fish-meal' };
+    expect(withRefresh([mine], 0, 0.5, [], DEFAULT_ASSUMED).map((d) => d.productId)).toEqual([
+      'fish-meal',
+      'lime',
+    ]);
+    // a row that was taken out stays out while the share is changed, and all go when no old mix stays
+    expect(withRefresh([mine], 0.5, 0.4, [], DEFAULT_ASSUMED)).toEqual([mine]);
+    expect(withRefresh([mine, ...proposed], 0.5, 0, [], DEFAULT_ASSUMED)).toEqual([mine]);
+    expect(withoutDoubled([...proposed, mine], []).map((d) => d.productId)).toEqual(['lime', 'fish-meal']);
+  });
+
+  it('adds nothing by itself to old mix that stays: the diary has the rows and no more', () => {
+    const plan = { ...EMPTY_PLAN, keptPercent: '50' };
+    expect(fillBags([bagAt('7')], plan, live, garden, 'metric', scoops)[0]?.amendments).toEqual([]);
+    const doses = withRefresh([], 0, 0.5, [], DEFAULT_ASSUMED);
+    const [fill] = fillBags([bagAt('7')], { ...plan, doses }, live, garden, 'metric', scoops);
+    const kept = fill?.reuse.kind === 'refresh' ? fill.reuse.keptLitres : 0;
+    expect(fill?.amendments.map((a) => a.grams)).toEqual([
+      expect.closeTo(2 * kept, 6),
+      expect.closeTo(kept, 6),
     ]);
   });
 
@@ -132,7 +176,7 @@ describe('a plan for filling', () => {
       day: '2026-07-16',
     });
     const plan = { ...EMPTY_PLAN, keptPercent: '50' };
-    const [fill] = fillBags([bag], plan, [...live, sick], garden, 0.045);
+    const [fill] = fillBags([bag], plan, [...live, sick], garden, 'metric', scoops);
     expect(fill?.reuse.kind).toBe('refused');
     expect(fill?.newLitres).toBeCloseTo(bag.properties.fill.looseLitres, 9);
     const filled = live.find((e) => e.kind === 'filled' && e.containerId === bag.container.id) as Entry;
@@ -141,18 +185,20 @@ describe('a plan for filling', () => {
 
   it.each([
     [{ amount: '' }, 'number'],
-    [{ amount: '-2' }, 'number'],
+    [{ amount: '-2' }, 'more than nothing'],
+    [{ amount: 'a few' }, 'does not read'],
+    [{ amount: '3 shovels' }, 'unit'],
     [{ productId: 'gone' }, 'no longer'],
   ])('says what is wrong with %o', (patch, words) => {
-    const read = readDose({ ...dose, ...patch }, []);
-    expect(read.kind === 'refused' && read.problem).toContain(words);
+    const read = readDoseText({ ...dose, ...patch }, [], 'metric');
+    expect(!read.ok && read.problem).toContain(words);
   });
 
   it('a product without a density cannot be given by the spoon', () => {
     const ash: Product = { id: 'goo_ash000', name: 'Ash', kind: 'amendment', unit: 'kilogram' };
-    const read = readDose({ ...dose, productId: ash.id }, [ash]);
-    expect(read.kind === 'refused' && read.problem).toContain('grams');
-    expect(readDose({ ...dose, productId: ash.id, unit: 'gram' }, [ash]).kind).toBe('read');
+    const read = readDoseText({ ...dose, productId: ash.id }, [ash], 'metric');
+    expect(!read.ok && read.problem).toContain('grams');
+    expect(readDoseText({ ...dose, productId: ash.id, unit: 'gram' }, [ash], 'metric').ok).toBe(true);
   });
 
   it('keeps from none to 70 %', () => {
@@ -198,8 +244,11 @@ describe('a mix as typed', () => {
 
   it('has a price when all its parts have one', () => {
     const priceOf = (id: string) => ({ coir: 0.2, 'garden-compost': 0, perlite: 0.3 })[id];
-    expect(mixPricePerLitre(mixOf('third-each'), priceOf)).toBeCloseTo((0.2 + 0.3) / 3 / 0.92, 9);
-    expect(mixPricePerLitre(mixOf('loam-compost'), priceOf)).toBeUndefined();
+    expect(mixPricePerLitre(mixOf('third-each'), priceOf, DEFAULT_ASSUMED)).toBeCloseTo(
+      (0.2 + 0.3) / 3 / 0.92,
+      9,
+    );
+    expect(mixPricePerLitre(mixOf('loam-compost'), priceOf, DEFAULT_ASSUMED)).toBeUndefined();
   });
 });
 

@@ -36,9 +36,15 @@ const HandworkAt = memo(function HandworkAt({ bag }: { readonly bag: Bag }) {
   const today = dayOf(clock.now());
   const due = useMemo(
     () =>
-      jobsOf(bag.container, bag.properties, bag.occupants, live, garden.settings, today).filter((task) =>
-        isDue(task, today),
-      ),
+      jobsOf(
+        bag.container,
+        bag.properties,
+        bag.occupants,
+        live,
+        garden.settings,
+        today,
+        bag.place?.cover ?? 'open',
+      ).filter((task) => isDue(task, today)),
     [bag, garden.settings, live, today],
   );
   return due.map((task) => (

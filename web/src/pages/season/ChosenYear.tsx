@@ -1,3 +1,4 @@
+import { resolveAssumed } from '@rundel/core/assumed';
 import { Box, Button, Typography } from '@mui/material';
 import { knownWeather, siteOf } from '@rundel/core/garden-state';
 import { addDays } from '@rundel/core/calendar';
@@ -85,13 +86,16 @@ function Hardening({ year }: { readonly year: CropYear }) {
   const unitFormat = useUnitFormat();
   const days = useMemo(() => {
     const known = new Map(knownWeather(live).map((d) => [d.day, d]));
+    const assumed = resolveAssumed(garden.settings.assumptions);
     const { normals } = siteOf(garden.settings);
     const weatherOf = (day: string) => {
       const found = known.get(day);
       const { minCelsius, maxCelsius } = found ?? normalOfDay(normals, day);
       return { minCelsius, maxCelsius, isKnown: found !== undefined };
     };
-    return year.dates.harden ? hardeningPlan(year.dates.harden.from, year.crop, weatherOf) : [];
+    return year.dates.harden
+      ? hardeningPlan(year.dates.harden.from, year.crop, weatherOf, assumed.hardenDays)
+      : [];
   }, [garden.settings, live, year.crop, year.dates.harden]);
   const last = days.at(-1)?.day;
   const isLate = last !== undefined && last > addDays(year.plantOn, -1);

@@ -1,3 +1,4 @@
+import { resolveAssumed } from '@rundel/core/assumed';
 import { MenuItem, TextField, Typography } from '@mui/material';
 import { dayOf, isDay } from '@rundel/core/calendar';
 import { cropOf, habitOf } from '@rundel/core/plants';
@@ -22,7 +23,7 @@ export function PlanDialog({
   onPlanned(plan: Plan): void;
   onClose(): void;
 }) {
-  const { clock, saveRecords } = useGarden();
+  const { garden, clock, saveRecords } = useGarden();
   const unitFormat = useUnitFormat();
   const [bagId, setBag] = useState(years.rows[0]?.bag.container.id ?? '');
   const [cropId, setCrop] = useState('tomato');
@@ -40,9 +41,10 @@ export function PlanDialog({
   // the window may have opened already; nothing is planned into the past
   const today = dayOf(clock.now());
   const soonest = freeOn !== undefined && freeOn > today ? freeOn : today;
-  const window = secondCrop(soonest, crop, habit, years.placeOf(cover));
+  const assumed = resolveAssumed(garden.settings.assumptions);
+  const window = secondCrop(soonest, crop, habit, years.placeOf(cover), assumed);
   const nextWindow =
-    window.kind === 'open' ? undefined : plantingWindow(crop, habit, years.nextPlaceOf(cover));
+    window.kind === 'open' ? undefined : plantingWindow(crop, habit, years.nextPlaceOf(cover), assumed);
   const opening = [window, nextWindow].find((w) => w?.kind === 'open');
   const proposed = opening?.kind === 'open' ? opening.plant.from : soonest;
   const plantOn = day === '' ? proposed : day;

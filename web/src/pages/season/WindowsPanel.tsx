@@ -1,3 +1,4 @@
+import { resolveAssumed } from '@rundel/core/assumed';
 import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { CROPS } from '@rundel/core/plants';
 import { plantingWindow, TIMING_PRACTICES, timingPracticeOf } from '@rundel/core/season';
@@ -19,6 +20,7 @@ export function WindowsPanel({ years }: { readonly years: Years }) {
   const unitFormat = useUnitFormat();
   const [isOpen, setOpen] = useState(false);
   const { frost } = years;
+  const assumed = resolveAssumed(garden.settings.assumptions);
   const practice = timingPracticeOf(garden.settings.timingPracticeId);
   const inUse = COVERS.filter((c) => c === 'open' || garden.places.some((s) => !s.binnedAt && s.cover === c));
   return (
@@ -63,7 +65,7 @@ export function WindowsPanel({ years }: { readonly years: Years }) {
                 <TableRow key={`${crop.id} ${habit.id}`}>
                   <TableCell>{cropWords(crop, habit)}</TableCell>
                   {inUse.map((cover) => {
-                    const window = plantingWindow(crop, habit, years.placeOf(cover));
+                    const window = plantingWindow(crop, habit, years.placeOf(cover), assumed);
                     return (
                       <TableCell key={cover}>
                         {windowWords(window, unitFormat)}

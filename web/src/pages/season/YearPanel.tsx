@@ -42,7 +42,8 @@ export default function YearPanel() {
     const plan = garden.plans.find((p) => p.id === moved?.id);
     if (moved && plan && plan.plantOn !== moved.day) {
       const name = rows.flatMap((r) => r.years).find((y) => y.id === plan.id)?.name ?? 'it';
-      const after = { ...plan, plantOn: moved.day, changedAt: clock.now() };
+      const { isDayOpen: _, ...said } = plan;
+      const after = { ...said, plantOn: moved.day, changedAt: clock.now() };
       await saveRecords([{ table: 'plans', before: plan, after }], [], `planting of ${name} moved`);
       // past the end of the year its bar stands in the next
       setOn(moved.day);

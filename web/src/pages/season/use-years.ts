@@ -1,3 +1,4 @@
+import { resolveAssumed } from '@rundel/core/assumed';
 import { knownWeather, siteOf } from '@rundel/core/garden-state';
 import { occupantsOf, type Occupant, SUPPORT_PRACTICES } from '@rundel/core/plants';
 import { dayOf } from '@rundel/core/calendar';
@@ -47,13 +48,14 @@ export function useYears(on: string): Years {
   const today = dayOf(clock.now());
   return useMemo(() => {
     const { settings } = garden;
+    const assumed = resolveAssumed(settings.assumptions);
     const site = siteOf(settings);
-    const frost = frostYear(site, settings.frost, knownWeather(live), on);
+    const frost = frostYear(site, settings.frost, knownWeather(live), on, assumed);
     const practice = timingPracticeOf(settings.timingPracticeId);
     const supportDays =
       SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId) ?? SUPPORT_PRACTICES[0];
     const end = `${Number(frost.start.slice(0, 4)) + 1}${frost.start.slice(4)}`;
-    const nextFrost = frostYear(site, settings.frost, knownWeather(live), end);
+    const nextFrost = frostYear(site, settings.frost, knownWeather(live), end, assumed);
     const placeOf = (cover: Place['cover']): TimingPlace => ({ cover, frost, site, practice });
     const contextOf = (bag: Bag) => ({
       place: placeOf(bag.place?.cover ?? 'open'),

@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '@rundel/core/assumed';
 import { addDays } from '@rundel/core/calendar';
 import { frostYear } from '@rundel/core/season';
 import { defaultNormals } from '@rundel/core/climate';
@@ -82,7 +83,9 @@ describe('the axis of the year', () => {
   it('is bluest in winter', () => {
     const site = { latitudeDegrees: 51, normals: defaultNormals(51) };
     const shares = [
-      ...frostGradient(frostYear(site, undefined, [], '2026-06-01')).matchAll(/water-5\) (\d+)%/g),
+      ...frostGradient(frostYear(site, undefined, [], '2026-06-01', DEFAULT_ASSUMED)).matchAll(
+        /water-5\) (\d+)%/g,
+      ),
     ].map((m) => Number(m[1]));
     expect(shares[0]).toBe(45);
     expect(shares[18]).toBe(0);

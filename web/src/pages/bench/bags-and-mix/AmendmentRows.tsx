@@ -1,23 +1,41 @@
 import { Box, Button, IconButton, MenuItem, TextField, Typography } from '@mui/material';
 import { IconTrash } from '@tabler/icons-react';
-import { nutrientsIn, substitute, type Nutrient, AMENDMENTS } from '@rundel/core/products';
-import type { Measure, Product } from '@rundel/core/records';
-import { UNITS } from '@rundel/core/units';
+import {
+  asOxides,
+  elementsIn,
+  isWorkedIn,
+  productsIn,
+  substitute,
+  type Element,
+  type Elements,
+  type Scoops,
+} from '@rundel/core/products';
+import type { FeedUnit, Product } from '@rundel/core/records';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Caution } from '../../../ui/Caution.tsx';
+import { amountText, nutrientText } from '../../../text/nutrient-text.ts';
 import { grams } from '../../../text/product-text.ts';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
+import { ProductDialog } from '../ProductDialog.tsx';
 import { useSupplies } from '../../../store/supplies.ts';
-import { readDose, type BagFill, type DoseText, type FillPlan } from './fill-plan.ts';
+import { readDoseText, withoutDoubled, type BagFill, type DoseText, type FillPlan } from './fill-plan.ts';
 
-const UNIT_WORDS = {
+const UNIT_LABELS = {
   spoon: 'level tablespoons',
   teaspoon: 'level teaspoons',
   handful: 'handfuls',
   gram: 'grams',
+  millilitre: 'millilitres',
+  litre: 'litres',
+  piece: 'pieces',
+} as const satisfies Record<FeedUnit, string>;
+const PER_LABELS = {
+  bag: 'per bag',
+  litre: 'per litre of mix',
+  'old-litre': 'per litre of old mix',
+  hole: 'per planting hole',
 } as const;
-const PER_WORDS = { bag: 'per bag', litre: 'per litre of mix', hole: 'per planting hole' } as const;
 const WHERE_WORDS = {
   mixed: 'mixed through',
   low: 'half way down',
@@ -29,18 +47,22 @@ const WHERE_WORDS = {
 export function AmendmentRows({
   plan,
   fills,
-  handful,
+  scoops,
   onChange,
 }: {
   readonly plan: FillPlan;
   readonly fills: readonly BagFill[];
-  readonly handful: Measure | undefined;
+  readonly scoops: Scoops;
   onChange(patch: Partial<FillPlan>): void;
 }) {
   const { garden } = useGarden();
-  const products = [...garden.products.filter((g) => !g.binnedAt && g.kind === 'amendment'), ...AMENDMENTS];
-  const set = (i: number, patch: Partial<DoseText>) =>
-    onChange({ doses: plan.doses.map((dose, at) => (at === i ? { ...dose, ...patch } : dose)) });
+  const products = productsIn(garden.products).filter(isWorkedIn);
+  const handful = garden.measures.find((m) => m.kind === 'handful' && !m.binnedAt);
+  const [isAdding, setAdding] = useState(false);
+  const set = (i: number, patch: Partial<DoseText>) => {
+    const doses = plan.doses.map((dose, at) => (at === i ? { ...dose, ...patch } : dose));
+    onChange({ doses: patch.productId ? withoutDoubled(doses, garden.products) : doses });
+  };
   const usesHandfuls = plan.doses.some((d) => d.unit === 'handful');
   const isDusty = plan.doses.some((d) => products.find((p) => p.id === d.productId)?.isDusty);
   return (
@@ -55,7 +77,8 @@ export function AmendmentRows({
           key={i}
           dose={dose}
           products={products}
-          perBag={fills[0]?.amendments[validBefore(plan, garden.products, i)]?.grams}
+          scoops={scoops}
+          fill={fills[0]}
           onChange={(patch) => set(i, patch)}
           onRemove={() => onChange({ doses: plan.doses.filter((_, at) => at !== i) })}
         />
@@ -81,17 +104,19 @@ export function AmendmentRows({
         >
           Add to the mix
         </Button>
+        <Button onClick={() => setAdding(true)}>A product not in the list</Button>
         {usesHandfuls && (
           <Typography variant="body2" sx={{ color: 'text.secondary' }}>
             {handful
-              ? `Your handful is ${(handful.litres / UNITS.tablespoon.factor).toFixed(1)} tablespoons.`
-              : 'A handful is taken as 3 tablespoons.'}{' '}
+              ? `Your handful is ${(handful.litres / scoops.spoon).toFixed(1)} tablespoons.`
+              : `A handful is taken as ${(scoops.handful / scoops.spoon).toFixed(1)} tablespoons.`}{' '}
             <Link to="/bench/measures" style={{ color: 'inherit' }}>
               {handful ? 'Count it again' : 'Count yours'}
             </Link>
           </Typography>
         )}
       </Box>
+      {isAdding && <ProductDialog product={undefined} own={undefined} onClose={() => setAdding(false)} />}
       {isDusty && (
         <Caution>
           Meals and lime are dust: wear a mask and gloves, damp them, and keep dogs away until they are worked
@@ -102,31 +127,31 @@ export function AmendmentRows({
   );
 }
 
-/** The doses that read, before one: what does not read is not among a fill's amendments. */
-function validBefore(plan: FillPlan, own: readonly Product[], at: number): number {
-  if (readDose(plan.doses[at] as DoseText, own).kind === 'refused') return -1;
-  return plan.doses.slice(0, at).filter((dose) => readDose(dose, own).kind === 'read').length;
-}
-
 function OneDose({
   dose,
   products,
-  perBag,
+  scoops,
+  fill,
   onChange,
   onRemove,
 }: {
   readonly dose: DoseText;
   readonly products: readonly Product[];
-  /** grams for the first bag */
-  readonly perBag: number | undefined;
+  readonly scoops: Scoops;
+  /** the first bag, for which it is said what the dose comes to */
+  readonly fill: BagFill | undefined;
   onChange(patch: Partial<DoseText>): void;
   onRemove(): void;
 }) {
   const { garden } = useGarden();
   const unitFormat = useUnitFormat();
   const [isSwapping, setSwapping] = useState(false);
-  const read = readDose(dose, garden.products);
-  const problem = dose.amount.trim() !== '' && read.kind === 'refused' ? read.problem : undefined;
+  const read = readDoseText(dose, garden.products, garden.settings.units);
+  const problem = dose.amount.trim() !== '' && !read.ok ? read.problem : undefined;
+  const inFirst = read.ok
+    ? fill?.amendments.find((a) => a.product.id === read.product.id && a.where === dose.where)
+    : undefined;
+  const perBag = inFirst?.grams;
   const product = products.find((p) => p.id === dose.productId);
   const pick = <K extends string>(words: Readonly<Record<K, string>>) =>
     (Object.keys(words) as K[]).map((key) => (
@@ -171,7 +196,7 @@ function OneDose({
           value={dose.unit}
           onChange={(e) => onChange({ unit: e.target.value as DoseText['unit'] })}
         >
-          {pick(UNIT_WORDS)}
+          {pick(UNIT_LABELS)}
         </TextField>
         <TextField
           select
@@ -179,7 +204,7 @@ function OneDose({
           value={dose.per}
           onChange={(e) => onChange({ per: e.target.value as DoseText['per'] })}
         >
-          {pick(PER_WORDS)}
+          {pick(PER_LABELS)}
         </TextField>
         <TextField
           select
@@ -204,7 +229,10 @@ function OneDose({
       )}
       {perBag !== undefined && product && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, alignItems: 'center' }}>
-          <Typography variant="body2">{grams(perBag, unitFormat)} for the first bag.</Typography>
+          <Typography variant="body2">
+            {amountText(inFirst?.amount ?? { amount: perBag, unit: 'gram' }, product, scoops, unitFormat)} for
+            the first bag: {nutrientText(elementsIn(perBag, product.label))}.
+          </Typography>
           <Button size="small" onClick={() => setSwapping((open) => !open)} aria-expanded={isSwapping}>
             I have another label
           </Button>
@@ -216,12 +244,18 @@ function OneDose({
           gramsAsked={perBag}
           products={products}
           onTake={(productId, factor) => {
-            const amount = Number(dose.amount.replace(',', '.'));
+            const amount = read.ok ? read.dose.amount : 0;
             // the same unit of another product weighs otherwise: spoons and handfuls go by density
             const other = products.find((p) => p.id === productId);
             const density =
-              dose.unit === 'gram' ? 1 : (product.kilogramsPerLitre ?? 1) / (other?.kilogramsPerLitre ?? 1);
-            onChange({ productId, amount: String(Math.round(amount * factor * density * 100) / 100) });
+              (read.ok ? read.dose.unit : dose.unit) === 'gram'
+                ? 1
+                : (product.kilogramsPerLitre ?? 1) / (other?.kilogramsPerLitre ?? 1);
+            onChange({
+              productId,
+              amount: String(Math.round(amount * factor * density * 100) / 100),
+              ...(read.ok ? { unit: read.dose.unit } : {}),
+            });
             setSwapping(false);
           }}
         />
@@ -230,12 +264,18 @@ function OneDose({
   );
 }
 
-const BY: readonly { readonly id: Nutrient; readonly label: string }[] = [
+const BY: readonly { readonly id: Element; readonly label: string }[] = [
   { id: 'n', label: 'nitrogen' },
-  { id: 'p2o5', label: 'phosphate' },
-  { id: 'k2o', label: 'potash' },
+  { id: 'p', label: 'phosphate' },
+  { id: 'k', label: 'potash' },
   { id: 'ca', label: 'calcium' },
 ];
+
+/** A nutrient as labels count it: phosphate and potash as oxides. */
+function asLabelled(brings: Elements, element: Element): number {
+  const label = asOxides(brings);
+  return { n: label.n, p: label.p2o5, k: label.k2o, ca: label.ca, mg: label.mg }[element] ?? 0;
+}
 
 /** Another label in place of the one asked for: what is in the shed comes first. */
 function Swap({
@@ -252,8 +292,8 @@ function Swap({
 }) {
   const unitFormat = useUnitFormat();
   const { stocks } = useSupplies();
-  const wanted = nutrientsIn(gramsAsked, asked.label);
-  const [by, setBy] = useState<Nutrient>(BY.find(({ id }) => wanted[id] > 0)?.id ?? 'n');
+  const wanted = elementsIn(gramsAsked, asked.label);
+  const [by, setBy] = useState<Element>(BY.find(({ id }) => wanted[id] > 0)?.id ?? 'n');
   const inShed = (id: string) => (stocks.find((s) => s.productId === id)?.left ?? 0) > 0;
   const others = products
     .filter((p) => p.id !== asked.id)
@@ -272,7 +312,7 @@ function Swap({
         size="small"
         label="Go by"
         value={by}
-        onChange={(e) => setBy(e.target.value as Nutrient)}
+        onChange={(e) => setBy(e.target.value as Element)}
         sx={{ minWidth: 150, marginBlockEnd: 1 }}
       >
         {BY.filter(({ id }) => wanted[id] > 0).map(({ id, label }) => (
@@ -297,7 +337,7 @@ function Swap({
                 {inShed(product.id) ? ' (in the shed)' : ''}
                 {': '}
                 {BY.filter((b) => b.id !== by)
-                  .map(({ id, label }) => off(swap.off[id], label))
+                  .map(({ id, label }) => off(asLabelled(swap.off, id), label))
                   .filter(Boolean)
                   .join(', ') || 'the same in all'}
               </Box>

@@ -3,6 +3,7 @@ import { resolveAssumed } from '@rundel/core/assumed';
 import { dayOf } from '@rundel/core/calendar';
 import type { Draft } from '@rundel/core/records';
 import { FILLING_PRACTICES, MOISTENING_LITRES_PER_LITRE, SQUEEZE_TEST } from '@rundel/core/mixes';
+import { scoopsOf } from '@rundel/core/products';
 import { useDeferredValue, useEffect } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
@@ -13,7 +14,7 @@ import { Select } from '../../../ui/Select.tsx';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
 import { AmendmentRows } from './AmendmentRows.tsx';
-import { fillBags, isFilled, readKept, USUAL_HANDFUL_LITRES, type BagFill } from './fill-plan.ts';
+import { fillBags, isFilled, readKept, withRefresh, type BagFill } from './fill-plan.ts';
 import { FillTable } from './FillTable.tsx';
 import { NoBags } from '../NoBags.tsx';
 import { useFillPlan } from './use-fill-plan.ts';
@@ -34,12 +35,13 @@ export default function FillBench() {
     setParams({}, { replace: true });
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [asked]);
-  const handful = garden.measures.find((m) => m.kind === 'handful' && !m.binnedAt);
-  const fills = fillBags(chosen, plan, live, garden, handful?.litres ?? USUAL_HANDFUL_LITRES);
+  const scoops = scoopsOf(garden);
+  const assumed = resolveAssumed(garden.settings.assumptions);
+  const fills = fillBags(chosen, plan, live, garden, garden.settings.units, scoops);
   // the fields answer at once; the table of a hundred bags may follow
   const tabled = useDeferredValue(fills, []);
   if (bags.length === 0) return <NoBags label="Add a bag first; then it can be filled here." />;
-  const kept = readKept(plan.keptPercent, resolveAssumed(garden.settings.assumptions).keptMost);
+  const kept = readKept(plan.keptPercent, assumed.keptMost);
   const now = clock.now();
   const already = chosen.filter((b) => isFilled(b.container.id, live, now));
   const recordFilled = async () => {
@@ -95,9 +97,17 @@ export default function FillBench() {
           <TextField
             label="Old mix that stays, %"
             value={plan.keptPercent}
-            onChange={(e) => change({ keptPercent: e.target.value })}
+            onChange={(e) => {
+              const next = readKept(e.target.value, assumed.keptMost);
+              const doses = next.problem
+                ? plan.doses
+                : withRefresh(plan.doses, kept.share, next.share, garden.products, assumed);
+              change({ keptPercent: e.target.value, doses });
+            }}
             error={kept.problem !== undefined}
-            helperText={kept.problem ?? 'About half can stay; none after disease.'}
+            helperText={
+              kept.problem ?? 'About half can stay; none after disease. What refreshes it is proposed below.'
+            }
             slotProps={{ htmlInput: { inputMode: 'decimal' } }}
           />
           <Select
@@ -110,7 +120,7 @@ export default function FillBench() {
         </Box>
       </Panel>
       <Panel title="Added to the mix">
-        <AmendmentRows plan={plan} fills={fills} handful={handful} onChange={change} />
+        <AmendmentRows plan={plan} fills={fills} scoops={scoops} onChange={change} />
       </Panel>
       <Panel title="What each bag gets">
         <FillTable fills={tabled} />
@@ -157,23 +167,6 @@ export default function FillBench() {
 
 function filledDraft(fill: BagFill, at: string, practiceId: 'moisten-first' | 'flood'): Draft {
   const { bag, layers, reuse, newLitres, amendments } = fill;
-  const refresh =
-    reuse.kind === 'refresh' && reuse.keptLitres > 0
-      ? [
-          {
-            productId: 'balanced-organic',
-            grams: reuse.feedGrams,
-            where: 'mixed' as const,
-            asEntered: 'to refresh the old mix',
-          },
-          {
-            productId: 'lime',
-            grams: reuse.limeGrams,
-            where: 'mixed' as const,
-            asEntered: 'to refresh the old mix',
-          },
-        ].filter((a) => a.grams > 0)
-      : [];
   return {
     kind: 'filled',
     at,
@@ -181,14 +174,11 @@ function filledDraft(fill: BagFill, at: string, practiceId: 'moisten-first' | 'f
     layers: newLitres > 0 ? layers.map(({ mixId, share }) => ({ mixId, litres: share * newLitres })) : [],
     keptLitres: reuse.kind === 'refresh' ? reuse.keptLitres : 0,
     practiceId,
-    amendments: [
-      ...refresh,
-      ...amendments.map(({ product, grams, where, asEntered }) => ({
-        productId: product.id,
-        grams,
-        where,
-        asEntered,
-      })),
-    ],
+    amendments: amendments.map(({ product, grams, where, asEntered }) => ({
+      productId: product.id,
+      grams,
+      where,
+      asEntered,
+    })),
   };
 }

@@ -8,17 +8,20 @@ import {
   TableRow,
   Typography,
 } from '@mui/material';
-import { addNutrients, NO_NUTRIENTS, nutrientsIn, type NutrientGrams } from '@rundel/core/products';
+import { addElements, elementsIn, NO_ELEMENTS, type Elements } from '@rundel/core/products';
 import { titleOf } from '../../../text/bag-text.ts';
+import { nutrientText } from '../../../text/nutrient-text.ts';
 import { grams } from '../../../text/product-text.ts';
+import { shortDay } from '../../../text/text.ts';
 import { useUnitFormat } from '../../../store/index.ts';
+import type { Product } from '@rundel/core/records';
 import type { BagFill } from './fill-plan.ts';
 
 /** What the amendments of one bag bring in all. */
-function broughtTo(fill: BagFill): NutrientGrams {
+function broughtTo(fill: BagFill): Elements {
   return fill.amendments.reduce(
-    (sum, { product, grams: amount }) => addNutrients(sum, nutrientsIn(amount, product.label)),
-    NO_NUTRIENTS,
+    (sum, { product, grams: amount }) => addElements(sum, elementsIn(amount, product.label)),
+    NO_ELEMENTS,
   );
 }
 
@@ -26,17 +29,24 @@ function broughtTo(fill: BagFill): NutrientGrams {
 export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
   const unitFormat = useUnitFormat();
   if (fills.length === 0) return <Typography>Choose the bags above.</Typography>;
-  const products = fills[0]?.amendments.map((a) => a.product) ?? [];
+  // a row that comes to nothing in one bag (no old mix stays in it) still has its column
+  const longest = fills.reduce(
+    (a, b) => (b.amendments.length > a.amendments.length ? b : a),
+    fills[0] as BagFill,
+  );
+  const products = [...new Map(longest.amendments.map((a) => [a.product.id, a.product])).values()];
+  const gramsOfProduct = (fill: BagFill, product: Product) =>
+    fill.amendments.reduce((all, a) => all + (a.product.id === product.id ? a.grams : 0), 0);
   const sum = (of: (fill: BagFill) => number) => fills.reduce((total, fill) => total + of(fill), 0);
   const keptOf = (fill: BagFill) => (fill.reuse.kind === 'refresh' ? fill.reuse.keptLitres : 0);
   const refused = fills.filter((f) => f.reuse.kind === 'refused');
-  const feed = sum((f) => (f.reuse.kind === 'refresh' ? f.reuse.feedGrams : 0));
-  const lime = sum((f) => (f.reuse.kind === 'refresh' ? f.reuse.limeGrams : 0));
   return (
     <Box>
       {refused.map(({ bag, reuse }) => (
         <Typography key={bag.container.id} role="alert" sx={{ marginBlockEnd: 1 }}>
-          <strong>Bag {bag.container.label}:</strong> {reuse.kind === 'refused' ? reuse.why : ''}
+          <strong>Bag {bag.container.label}:</strong>{' '}
+          {reuse.kind === 'refused' &&
+            `${reuse.trouble.description} was recorded in this bag on ${shortDay(reuse.trouble.day)}, and it can live on in the mix. Start with new mix, and wash the bag first.`}
         </Typography>
       ))}
       <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Bag by bag">
@@ -47,12 +57,12 @@ export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
               <TableCell>Mix</TableCell>
               <TableCell align="right">New</TableCell>
               <TableCell align="right">Old, kept</TableCell>
-              {products.map((product, i) => (
-                <TableCell key={`${product.id}${i}`} align="right">
+              {products.map((product) => (
+                <TableCell key={product.id} align="right">
                   {product.name}
                 </TableCell>
               ))}
-              {products.length > 0 && <TableCell align="right">Brings N, P₂O₅, K₂O, Ca</TableCell>}
+              {products.length > 0 && <TableCell>Brings</TableCell>}
             </TableRow>
           </TableHead>
           <TableBody>
@@ -66,16 +76,12 @@ export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
                   <TableCell align="right">
                     {keptOf(fill) > 0 ? unitFormat.show(keptOf(fill), 'bag') : ''}
                   </TableCell>
-                  {fill.amendments.map((a, i) => (
-                    <TableCell key={`${a.product.id}${i}`} align="right">
-                      {grams(a.grams, unitFormat)}
+                  {products.map((product) => (
+                    <TableCell key={product.id} align="right">
+                      {grams(gramsOfProduct(fill, product), unitFormat)}
                     </TableCell>
                   ))}
-                  {products.length > 0 && (
-                    <TableCell align="right">
-                      {[brings.n, brings.p2o5, brings.k2o, brings.ca].map((g) => g.toFixed(1)).join(', ')} g
-                    </TableCell>
-                  )}
+                  {products.length > 0 && <TableCell>{nutrientText(brings)}</TableCell>}
                 </TableRow>
               );
             })}
@@ -93,10 +99,10 @@ export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
                 <TableCell align="right">
                   {sum(keptOf) > 0 ? unitFormat.show(sum(keptOf), 'bag') : ''}
                 </TableCell>
-                {products.map((product, i) => (
-                  <TableCell key={`${product.id}${i}`} align="right">
+                {products.map((product) => (
+                  <TableCell key={product.id} align="right">
                     {grams(
-                      sum((f) => f.amendments[i]?.grams ?? 0),
+                      sum((f) => gramsOfProduct(f, product)),
                       unitFormat,
                     )}
                   </TableCell>
@@ -107,10 +113,9 @@ export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
           )}
         </Table>
       </Box>
-      {feed > 0 && (
+      {products.length > 0 && (
         <Typography sx={{ marginBlockStart: 1 }}>
-          The old mix is refreshed with {grams(feed, unitFormat)} of balanced feed and{' '}
-          {grams(lime, unitFormat)} of lime in all; the label of yours goes before that.
+          In all they bring {nutrientText(fills.map(broughtTo).reduce(addElements, NO_ELEMENTS))}.
         </Typography>
       )}
     </Box>

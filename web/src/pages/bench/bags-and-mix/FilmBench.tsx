@@ -26,10 +26,12 @@ export default function FilmBench() {
   const problems: Readonly<Partial<Record<keyof OrderText, string>>> = {
     ...read.problems,
     ...(result?.kind === 'refused'
-      ? Object.fromEntries(result.problems.map((p) => [
+      ? Object.fromEntries(
+          result.problems.map((p) => [
             fieldOf(p.field),
             p.span ? `${p.message} ${unitFormat.range(p.span.low, p.span.high, 'size')}.` : p.message,
-          ]))
+          ]),
+        )
       : {}),
   };
   const field = (

@@ -1,3 +1,4 @@
+import { resolveAssumed } from '@rundel/core/assumed';
 import { Box, Button, Checkbox, FormControlLabel, Typography } from '@mui/material';
 import { MIXES, mixFrom, type Mix } from '@rundel/core/mixes';
 import { toSi } from '@rundel/core/units';
@@ -36,7 +37,8 @@ export default function MixBench() {
     (mix) =>
       (!wishes.includes('peat-free') || mix.isPeatFree) && (!wishes.includes('organic') || mix.isOrganic),
   );
-  const priced = all.map((mix) => ({ mix, price: mixPricePerLitre(mix, priceOf) }));
+  const assumed = resolveAssumed(garden.settings.assumptions);
+  const priced = all.map((mix) => ({ mix, price: mixPricePerLitre(mix, priceOf, assumed) }));
   if (wishes.includes('cheapest')) priced.sort((a, b) => (a.price ?? Infinity) - (b.price ?? Infinity));
   const chosen = priced.find(({ mix }) => mix.id === chosenId) ?? priced[0];
   const ownRecord = own.find((m) => m.id === chosen?.mix.id);

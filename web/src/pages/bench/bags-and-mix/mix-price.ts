@@ -1,10 +1,15 @@
+import type { Assumed } from '@rundel/core/assumed';
 import type { UnitPrice } from '@rundel/core/stock';
 import { ingredientLitres, type Mix } from '@rundel/core/mixes';
 
 /** Price of a litre of a mix; undefined when a part has no price. */
-export function mixPricePerLitre(mix: Pick<Mix, 'shares'>, priceOf: UnitPrice): number | undefined {
+export function mixPricePerLitre(
+  mix: Pick<Mix, 'shares'>,
+  priceOf: UnitPrice,
+  assumed: Assumed,
+): number | undefined {
   let sum = 0;
-  for (const { ingredientId, litres } of ingredientLitres(mix, 1)) {
+  for (const { ingredientId, litres } of ingredientLitres(mix, 1, assumed)) {
     const each = priceOf(ingredientId);
     if (each === undefined) return undefined;
     sum += each * litres;

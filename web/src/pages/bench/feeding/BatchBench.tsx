@@ -1,16 +1,14 @@
 import { Alert, Box, Button, TextField, Typography } from '@mui/material';
 import { IconPrinter } from '@tabler/icons-react';
-import { handfulOf } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
 import type { Draft, Product } from '@rundel/core/records';
 import { feedFor } from '@rundel/core/feeding';
-import { findProduct } from '@rundel/core/products';
+import { findProduct, isFeed, productsIn, scoopsOf } from '@rundel/core/products';
 import { useMemo, useState } from 'react';
 import { useAddress } from '../../../ui/address.ts';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
 import { Caution } from '../../../ui/Caution.tsx';
 import { feedDueIds, fedWithWatering } from '../../../ui/feed-offers.ts';
-import { feedsIn } from '../../../ui/FeedDialog.tsx';
 import { perWords, parseDose, displayDose } from '../../../text/dose-text.ts';
 import { CHECK_WORDS, feedAmountWords, feedCaution, UNIT_WORDS } from '../../../text/feed-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
@@ -55,7 +53,7 @@ export default function BatchBench() {
       return stored > 0 && stored <= 5000 ? [[productId, stored] as const] : [];
     }),
   );
-  const parts = mixedBatch(feeds, garden.products, canLitres, handfulOf(garden.measures), ownDose);
+  const parts = mixedBatch(feeds, garden.products, canLitres, scoopsOf(garden), ownDose);
   const without = chosen.filter((b) => !feeds.some((f) => f.bag === b));
   if (planted.length === 0) return <NoBags label="Nothing is planted yet, so there is nothing to mix." />;
   const giveAll = () => {
@@ -84,7 +82,9 @@ export default function BatchBench() {
               onChange={(id) => change({ with: id })}
               options={[
                 { id: BY_REGIME, label: 'What each bag’s regime asks for' },
-                ...feedsIn(garden.products).map((g) => ({ id: g.id, label: g.name })),
+                ...productsIn(garden.products)
+                  .filter(isFeed)
+                  .map((g) => ({ id: g.id, label: g.name })),
               ]}
             />
           </Box>

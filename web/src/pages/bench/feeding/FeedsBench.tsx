@@ -10,16 +10,15 @@ import {
   Typography,
 } from '@mui/material';
 import type { OwnProduct, Pack, Product } from '@rundel/core/records';
-import { findProduct, PRODUCTS } from '@rundel/core/products';
+import { findProduct, PRODUCTS, isFeed, productsIn } from '@rundel/core/products';
 import { useState } from 'react';
 import { Caution } from '../../../ui/Caution.tsx';
 import { download } from '../../../ui/download.ts';
 import { doseWords, FORM_WORDS } from '../../../text/feed-text.ts';
-import { feedsIn } from '../../../ui/FeedDialog.tsx';
 import { FileButton } from '../../../ui/FileButton.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { newId, useGarden, useMoney, useUnitFormat, type RecordChange, told } from '../../../store/index.ts';
-import { FeedEditor } from './FeedEditor.tsx';
+import { ProductDialog } from '../ProductDialog.tsx';
 import { feedsAsCsv, readFeedsCsv, type FeedsReading } from './feeds-csv.ts';
 
 const labelWords = (product: Product) =>
@@ -40,7 +39,7 @@ export default function FeedsBench() {
   const money = useMoney();
   const [edited, setEdited] = useState<{ readonly product: Product | undefined }>();
   const [reading, setReading] = useState<FeedsReading>();
-  const feeds = feedsIn(garden.products);
+  const feeds = productsIn(garden.products).filter(isFeed);
   const isOwn = (product: Product): product is OwnProduct => garden.products.some((g) => g.id === product.id);
   const priceOf = (product: Product) => {
     const pack = garden.packs.find((p) => p.productId === product.id && !p.binnedAt && p.price !== undefined);
@@ -159,7 +158,7 @@ export default function FeedsBench() {
         keep dogs off. Only food-safe cans, kept for nothing else, and out of children’s reach.
       </Caution>
       {edited && (
-        <FeedEditor
+        <ProductDialog
           product={edited.product}
           own={edited.product && isOwn(edited.product) ? edited.product : undefined}
           onClose={() => setEdited(undefined)}

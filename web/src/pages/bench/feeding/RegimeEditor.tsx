@@ -1,9 +1,8 @@
 import { Alert, Box, Button, TextField } from '@mui/material';
 import { regimeRemarks } from '@rundel/core/feeding';
 import type { Regime, OwnRegime } from '@rundel/core/records';
-import { findProduct } from '@rundel/core/products';
+import { findProduct, isFeed, productsIn } from '@rundel/core/products';
 import { useState } from 'react';
-import { feedsIn } from '../../../ui/FeedDialog.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { newId, useGarden, useUnitFormat } from '../../../store/index.ts';
@@ -30,7 +29,7 @@ export function RegimeEditor({
 }) {
   const { garden, clock, saveRecords } = useGarden();
   const { system } = useUnitFormat();
-  const feeds = feedsIn(garden.products);
+  const feeds = productsIn(garden.products).filter(isFeed);
   const labelDose = (productId: string) => findProduct(productId, garden.products)?.feed?.dose;
   const [form, setForm] = useState<RegimeForm>(() => ({
     name: own ? from.name : `My ${midSentence(from.name)}`.slice(0, 60),

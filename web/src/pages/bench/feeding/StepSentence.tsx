@@ -1,8 +1,7 @@
 import { Alert, Box, Button, FormControlLabel, MenuItem, Switch, TextField } from '@mui/material';
 import { type RegimeRemark } from '@rundel/core/feeding';
-import { checkDose } from '@rundel/core/products';
+import { checkDose, scoopsOf } from '@rundel/core/products';
 import { FEED_UNITS, type Product } from '@rundel/core/records';
-import { handfulOf } from '@rundel/core/garden-state';
 import type { ReactNode } from 'react';
 import { perWords, displayDose } from '../../../text/dose-text.ts';
 import { CHECK_WORDS, remarkWords, stepSentence, UNIT_WORDS } from '../../../text/feed-text.ts';
@@ -57,7 +56,7 @@ export function StepSentence({
   const label = product?.feed?.dose;
   const check =
     typeof read !== 'string' && read.dose && label
-      ? checkDose(read.dose, label, product, handfulOf(garden.measures))
+      ? checkDose(read.dose, label, product, scoopsOf(garden))
       : undefined;
   return (
     <Box

@@ -1,13 +1,12 @@
 import { Box, Button, Typography } from '@mui/material';
 import { dayOf, daysBetween } from '@rundel/core/calendar';
 import { teasOf, type Tea } from '@rundel/core/feeding';
-import { findProduct } from '@rundel/core/products';
+import { findProduct, isFeed, productsIn } from '@rundel/core/products';
 import { trimmed } from '@rundel/core/units';
 import { useState } from 'react';
 import { AmountField } from '../../../ui/AmountField.tsx';
 import { readAmount } from '../../../text/amount-text.ts';
 import { FormDialog } from '../../../ui/EntryDialogs.tsx';
-import { feedsIn } from '../../../ui/FeedDialog.tsx';
 import { doseWords } from '../../../text/feed-text.ts';
 import { productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
@@ -86,7 +85,9 @@ function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: s
 function StartDialog({ onClose }: { onClose(): void }) {
   const { garden, clock, record } = useGarden();
   const unitFormat = useUnitFormat();
-  const teas = feedsIn(garden.products).filter((g) => g.feed?.form === 'tea');
+  const teas = productsIn(garden.products)
+    .filter(isFeed)
+    .filter((g) => g.feed?.form === 'tea');
   const [productId, setProductId] = useState(teas[0]?.id ?? 'weed-tea');
   const [litres, setLitres] = useState(() => unitFormat.show(20, 'water'));
   const [problem, setProblem] = useState<string>();

@@ -2,10 +2,11 @@ import { batchOf, type BatchNeed, type BatchPart } from '@rundel/core/feeding';
 import {
   checkDose,
   ecOf,
-  gramsOfFeed,
+  gramsOf,
   milligramsPerLitre,
   type DoseCheck,
   type Elements,
+  type Scoops,
   findProduct,
 } from '@rundel/core/products';
 import { isGivenInWater, type Product, type LabelDose } from '@rundel/core/records';
@@ -75,7 +76,7 @@ export function mixedBatch(
   feeds: readonly BagFeed[],
   products: readonly Product[],
   canLitres: number,
-  handfulLitres: number,
+  scoops: Scoops,
   ownDose: Readonly<Record<string, number>>,
 ): readonly MixedPart[] {
   const needs = feeds.map(({ bag, product, dose, waterLitres }): BatchNeed => ({
@@ -93,7 +94,7 @@ export function mixedBatch(
     const partner = partnerId === undefined ? undefined : findProduct(partnerId, products);
     const isWet = part.kind === 'in-water' && isGivenInWater(product.feed.form);
     const both = [product, ...(partner ? [partner] : [])].map((each) => {
-      const grams = gramsOfFeed(part.dose, each, handfulLitres);
+      const grams = gramsOf(part.dose, each, scoops);
       return grams === undefined || !each.label ? undefined : milligramsPerLitre(grams, each.label);
     });
     const mgPerLitre = isWet && both.every((mg) => mg !== undefined) ? sum(both as Elements[]) : undefined;
@@ -102,7 +103,7 @@ export function mixedBatch(
         part,
         product,
         partner,
-        check: checkDose(part.dose, product.feed.dose, product, handfulLitres),
+        check: checkDose(part.dose, product.feed.dose, product, scoops),
         mgPerLitre,
         ec: mgPerLitre && !product.isOrganic ? ecOf(mgPerLitre) : undefined,
       },

@@ -2,15 +2,16 @@ import { bagFeeding, bagWater, warmthOf } from '@rundel/core/garden-state';
 import { gannetSlip } from '@rundel/core/demo';
 import { liveEntries, type Product } from '@rundel/core/records';
 import { FEEDING_PRACTICES } from '@rundel/core/feeding';
-import { FEEDS, findProduct } from '@rundel/core/products';
+import { FEEDS, findProduct, scoopsOf } from '@rundel/core/products';
 import { describe, expect, it } from 'vitest';
 import { bagOf, type Bag } from '../../../store/bags.ts';
 import type { FeedingNow } from '../../../workers/estimate.worker.ts';
 import { bagFeeds, mixedBatch, waterFor } from './batch-plan.ts';
-import { feedFormOf, readFeedForm, withForm, type ProductForm } from './feed-form.ts';
+import { productFormOf, readProductForm, withForm, type ProductForm } from '../product-form.ts';
 import { feedsAsCsv, readFeedsCsv, shedUnit } from './feeds-csv.ts';
 import { readRegime, readStep, stepFormOf, type StepForm } from './regime-form.ts';
 
+const scoops = scoopsOf({ settings: { units: 'metric', assumptions: {} }, measures: [] });
 const garden = gannetSlip(4);
 const live = liveEntries(garden.entries);
 const now = '2026-07-16T18:00:00.000+01:00';
@@ -48,29 +49,29 @@ describe('the batch of some bags', () => {
 
   it('tells what a litre brings, both parts together, and the EC of minerals alone', () => {
     const feeds = bagFeeds(bags, feedings, [], undefined);
-    const parts = mixedBatch(feeds, [], 9, 0.05, {});
+    const parts = mixedBatch(feeds, [], 9, scoops, {});
     const nutrient = parts.find((p) => p.product.id === 'nutrient-a');
     expect(nutrient?.partner?.id).toBe('nutrient-b');
     // 4 mL × 1.2 kg/L = 4.8 g of each: (5 + 1) % N
     expect(nutrient?.mgPerLitre?.n).toBeCloseTo(288, 6);
     expect(nutrient?.ec?.low).toBeGreaterThan(1);
-    const fish = mixedBatch(bagFeeds(bags, feedings, [], 'fish-liquid'), [], 9, 0.05, {})[0];
+    const fish = mixedBatch(bagFeeds(bags, feedings, [], 'fish-liquid'), [], 9, scoops, {})[0];
     expect(fish?.ec).toBeUndefined();
-    const tea = mixedBatch(bagFeeds(bags, feedings, [], 'weed-tea'), [], 9, 0.05, {})[0];
+    const tea = mixedBatch(bagFeeds(bags, feedings, [], 'weed-tea'), [], 9, scoops, {})[0];
     expect(tea?.mgPerLitre).toBeUndefined();
   });
 
   it('a dose of one’s own is compared with the label', () => {
     const feeds = bagFeeds(bags, feedings, [], 'tomato-liquid');
-    expect(mixedBatch(feeds, [], 9, 0.05, { 'tomato-liquid': 40 })[0]?.check?.kind).toBe('ten-times');
-    expect(mixedBatch(feeds, [], 9, 0.05, {})[0]?.check?.kind).toBe('as-label');
+    expect(mixedBatch(feeds, [], 9, scoops, { 'tomato-liquid': 40 })[0]?.check?.kind).toBe('ten-times');
+    expect(mixedBatch(feeds, [], 9, scoops, {})[0]?.check?.kind).toBe('as-label');
   });
 });
 
 describe('a product’s form', () => {
-  const liquid = feedFormOf(findProduct('tomato-liquid'), 'metric');
+  const liquid = productFormOf(findProduct('tomato-liquid'), 'metric');
   const refused = (change: Partial<ProductForm>) => {
-    const read = readFeedForm({ ...liquid, ...change }, 'metric');
+    const read = readProductForm({ ...liquid, ...change }, 'metric');
     return read.kind === 'refused' ? { ...read.problems, codes: read.remarks.map((r) => r.code) } : undefined;
   };
 
@@ -79,18 +80,18 @@ describe('a product’s form', () => {
       (['metric', 'us', 'uk'] as const).map((system) => [product.id, system, product] as const),
     ),
   )('%s reads back as it was, in %s units', (_, system, product) => {
-    const read = readFeedForm(feedFormOf(product, system), system, product.feed?.steep);
+    const read = readProductForm(productFormOf(product, system), system, product.feed?.steep);
     expect(read).toMatchObject({ kind: 'read', feed: product.feed, label: product.label });
   });
 
   it('takes a US label as it is printed: a spoon in each gallon', () => {
     const typed = { ...liquid, dose: '1', unit: 'spoon', per: 'litre' } as const;
-    const read = readFeedForm(typed, 'us');
-    expect(read.kind === 'read' && read.feed.dose.amount).toBeCloseTo(1 / 3.785412, 4);
+    const read = readProductForm(typed, 'us');
+    expect(read.kind === 'read' && read.feed?.dose.amount).toBeCloseTo(1 / 3.785412, 4);
     if (read.kind !== 'read') throw new Error('not read');
     const product = { ...(findProduct('tomato-liquid') as Product), feed: read.feed };
-    expect(feedFormOf(product, 'us').dose).toBe('1');
-    expect(feedFormOf(product, 'metric').dose).toBe('0.264172');
+    expect(productFormOf(product, 'us').dose).toBe('1');
+    expect(productFormOf(product, 'metric').dose).toBe('0.264172');
   });
 
   it('says what is wrong beside its field', () => {
@@ -104,7 +105,7 @@ describe('a product’s form', () => {
   });
 
   it('a missing density is a remark and not a refusal', () => {
-    const read = readFeedForm({ ...liquid, density: '' }, 'metric');
+    const read = readProductForm({ ...liquid, density: '' }, 'metric');
     expect(read).toMatchObject({ kind: 'read', remarks: [{ code: 'no-density' }] });
   });
 

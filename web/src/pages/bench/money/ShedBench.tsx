@@ -1,7 +1,7 @@
 import { Box, Button, Menu, MenuItem, TextField, Typography } from '@mui/material';
 import { IconDotsVertical } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
-import { findProduct, PRODUCTS } from '@rundel/core/products';
+import { findProduct, PRODUCTS, productsIn } from '@rundel/core/products';
 import { PRODUCT_KINDS, type Product, type ProductKind, type OwnProduct } from '@rundel/core/records';
 import type { PriceLog, Stock } from '@rundel/core/stock';
 import { useState } from 'react';
@@ -12,7 +12,7 @@ import { MONTHS, shortDay } from '../../../text/text.ts';
 import { useGarden, useMoney, useUnitFormat } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { BuyDialog, type ShedAct } from './BuyDialog.tsx';
-import { ProductDialog } from './ProductDialog.tsx';
+import { ProductDialog } from '../ProductDialog.tsx';
 import { PacksDialog } from './PacksDialog.tsx';
 import { PriceDots } from './PriceDots.tsx';
 
@@ -78,7 +78,9 @@ export default function ShedBench() {
       })}
       {open?.kind === 'act' && <BuyDialog productId={open.productId} act={open.act} onClose={close} />}
       {open?.kind === 'packs' && <PacksDialog productId={open.productId} onClose={close} />}
-      {open?.kind === 'product' && <ProductDialog product={open.product} onClose={close} />}
+      {open?.kind === 'product' && (
+        <ProductDialog product={open.product} own={open.product} onClose={close} />
+      )}
     </Box>
   );
 }
@@ -95,7 +97,7 @@ function PutIn({ onPut, onNew }: { onPut(productId: string): void; onNew(): void
         onChange={(e) => setProduct(e.target.value)}
         sx={{ minWidth: 280, flex: { xs: 1, sm: 'none' } }}
       >
-        {[...garden.products.filter((g) => !g.binnedAt), ...PRODUCTS].map((product) => (
+        {productsIn(garden.products).map((product) => (
           <MenuItem key={product.id} value={product.id}>
             {product.name}
           </MenuItem>

@@ -1,7 +1,8 @@
 import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { IconCopy, IconDownload, IconPrinter } from '@tabler/icons-react';
-import { findProduct } from '@rundel/core/products';
+import { findProduct, scoopsOf } from '@rundel/core/products';
 import { needsOf, shoppingList, type ShoppingLine } from '@rundel/core/stock';
+import { resolveAssumed } from '@rundel/core/assumed';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
@@ -11,7 +12,7 @@ import { Panel } from '../../../ui/Page.tsx';
 import { useGarden, useMoney, useUnitFormat } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { BuyDialog } from './BuyDialog.tsx';
-import { fillBags, USUAL_HANDFUL_LITRES } from '../bags-and-mix/fill-plan.ts';
+import { fillBags } from '../bags-and-mix/fill-plan.ts';
 import { NoBags } from '../NoBags.tsx';
 import { PacksDialog } from './PacksDialog.tsx';
 import { listAsCsv, listAsText, packsWords } from './shop-text.ts';
@@ -28,9 +29,8 @@ export default function ShopBench() {
   const [pricing, setPricing] = useState<string>();
   const [buying, setBuying] = useState<ShoppingLine>();
   const [said, say] = useState('');
-  const handful = garden.measures.find((m) => m.kind === 'handful' && !m.binnedAt);
   const list = useMemo(() => {
-    const fills = fillBags(chosen, plan, live, garden, handful?.litres ?? USUAL_HANDFUL_LITRES);
+    const fills = fillBags(chosen, plan, live, garden, garden.settings.units, scoopsOf(garden));
     const needs = new Map(
       needsOf(
         fills.map((fill) => ({
@@ -38,19 +38,16 @@ export default function ShopBench() {
           looseLitres: fill.newLitres,
           amendments: sumByProduct(fill.amendments.map((a) => [a.product.id, a.grams / 1000])),
         })),
+        resolveAssumed(garden.settings.assumptions),
       ),
     );
-    for (const { bag, reuse } of fills) {
+    for (const { bag } of fills) {
       const mulch = (bag.properties.fill.mulchTopMillimetres - bag.properties.fill.mixMillimetres) / 1e6;
       const area = bag.properties.real.solid.areaAt(bag.properties.fill.mixMillimetres);
       if (mulch > 0) needs.set('mulch', (needs.get('mulch') ?? 0) + mulch * area);
-      if (reuse.kind === 'refresh' && reuse.keptLitres > 0) {
-        needs.set('balanced-organic', (needs.get('balanced-organic') ?? 0) + reuse.feedGrams / 1000);
-        needs.set('lime', (needs.get('lime') ?? 0) + reuse.limeGrams / 1000);
-      }
     }
     return shoppingList(needs, packs, new Map(stocks.map((s) => [s.productId, s.left])));
-  }, [chosen, garden, handful?.litres, live, packs, plan, stocks]);
+  }, [chosen, garden, live, packs, plan, stocks]);
   if (bags.length === 0)
     return <NoBags label="Add the bags that you want to fill; then what to buy stands here." />;
   const labels = chosen.map((b) => b.container.label).join(', ');

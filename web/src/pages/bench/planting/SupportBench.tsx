@@ -1,3 +1,4 @@
+import { resolveAssumed } from '@rundel/core/assumed';
 import { Box, Button, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import type { Draft } from '@rundel/core/records';
@@ -48,7 +49,10 @@ export default function SupportBench() {
         .filter((p) => p.kindId !== 'string' || p.topMillimetres > p.mixTopMillimetres),
     [chosen, settings],
   );
-  const needs = useMemo(() => supportNeeds(held, tail, stock), [held, stock, tail]);
+  const needs = useMemo(
+    () => supportNeeds(held, tail, stock, resolveAssumed(settings.assumptions)),
+    [held, settings.assumptions, stock, tail],
+  );
   if (bags.length === 0)
     return <NoBags label="A support is chosen for a plant: add a bag with something planted in it." />;
   const focused = chosen.find((b) => b.container.id === openId) ?? chosen[0];

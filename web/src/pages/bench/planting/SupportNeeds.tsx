@@ -1,3 +1,4 @@
+import { resolveAssumed } from '@rundel/core/assumed';
 import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { findProduct } from '@rundel/core/products';
 import { wireLoad, type SupportNeed } from '@rundel/core/plants';
@@ -21,7 +22,7 @@ export function SupportNeeds({
 }) {
   const { garden } = useGarden();
   const unitFormat = useUnitFormat();
-  const load = wireLoad(canopySquareMetres);
+  const load = wireLoad(canopySquareMetres, resolveAssumed(garden.settings.assumptions));
   const hasCanes = needs.some((n) => n.productId.startsWith('cane'));
   const amount = (productId: string, value: number) =>
     productAmount(findProduct(productId, garden.products), value, unitFormat);

@@ -11,7 +11,10 @@ export default function PlantingBanner() {
   const { bags } = useBags();
   const { session } = usePlantingSession();
   const steps = useMemo(
-    () => (session?.hasBegun ? stepsOf(sessionState(session, bags, live, garden.settings)) : []),
+    () =>
+      session?.hasBegun && session.endedAt === undefined
+        ? stepsOf(sessionState(session, bags, live, garden.settings))
+        : [],
     [bags, garden.settings, live, session],
   );
   const all = steps.reduce((sum, s) => sum + s.bags.length, 0);

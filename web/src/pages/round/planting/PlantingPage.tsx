@@ -1,6 +1,6 @@
 import { Box, Button, LinearProgress, Typography } from '@mui/material';
 import type { StepId } from '@rundel/core/planting';
-import { useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Page, Panel } from '../../../ui/Page.tsx';
 import { STEP_NAMES } from '../../../text/planting-text.ts';
@@ -23,16 +23,26 @@ export default function PlantingPage() {
     [bags, garden.settings, live, session],
   );
   const steps = useMemo(() => stepsOf(states), [states]);
+  const all = steps.reduce((sum, s) => sum + s.bags.length, 0);
+  const left = steps.reduce((sum, s) => sum + s.left, 0);
+  // one that is over is shown as long as the page is that saw its end; whoever comes later begins another
+  const sawItEnd = useRef(false);
+  const isDone = session?.hasBegun === true && all > 0 && left === 0;
+  useEffect(() => {
+    if (session && isDone && session.endedAt === undefined) {
+      sawItEnd.current = true;
+      told(keep({ ...session, endedAt: clock.now() }));
+    }
+  }, [clock, isDone, keep, session]);
   if (session === undefined) return <Page title="Planting">{null}</Page>;
-  if (!session?.hasBegun) {
+  const isOver = session?.endedAt !== undefined && !sawItEnd.current;
+  if (!session?.hasBegun || isOver) {
     return (
       <Page title="Planting" lead="What goes where today; then one step after the other, at all bags.">
-        <SessionSetup bags={bags} session={session} onKeep={(next) => told(keep(next))} />
+        <SessionSetup bags={bags} session={isOver ? null : session} onKeep={(next) => told(keep(next))} />
       </Page>
     );
   }
-  const all = steps.reduce((sum, s) => sum + s.bags.length, 0);
-  const left = steps.reduce((sum, s) => sum + s.left, 0);
   const tick = async (step: StepId, all: readonly SessionBagState[]) => {
     const key = (state: SessionBagState) => `${step} ${state.bag.container.id}`;
     // a double tap ticks once
@@ -79,7 +89,10 @@ export default function PlantingPage() {
           </Typography>
           <OnceButton variant="contained" onPress={() => end()} sx={{ minHeight: 56 }}>
             To the round
-          </OnceButton>
+          </OnceButton>{' '}
+          <Button onClick={() => told(keep(null))} sx={{ minHeight: 56 }}>
+            Plant more
+          </Button>
         </Panel>
       )}
       <SessionSteps

@@ -1,3 +1,5 @@
+import { plansFor } from '@rundel/core/garden-state';
+import { cropOrUnknown } from '@rundel/core/plants';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Alert, Box, Button, IconButton, Typography } from '@mui/material';
 import { IconX } from '@tabler/icons-react';
@@ -14,6 +16,7 @@ import { ColdNightNotice } from '../../../ui/ColdNightNotice.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import {
   emptyPlantingForm,
+  formOfPlan,
   plantingFrom,
   plantingFormSchema,
   type PlantingFormValues,
@@ -41,9 +44,13 @@ export function SessionSetup({
   const { settings } = garden;
   const today = dayOf(clock.now());
   const schema = useMemo(() => plantingFormSchema(settings.units, today), [settings.units, today]);
+  const empty = emptyPlantingForm(today, settings.depthPracticeId);
+  // a bag that was planned for comes with what was said of its plant
+  const askedBag = bags.find((b) => b.container.id === params.get('bag'));
+  const plan = askedBag && plansFor(askedBag.container, garden)[0];
   const form = useForm<PlantingFormValues, unknown, z.output<typeof schema>>({
     resolver: zodResolver(schema),
-    defaultValues: plantingFrom(params, emptyPlantingForm(today, settings.depthPracticeId)),
+    defaultValues: plantingFrom(params, plan ? formOfPlan(plan, empty, settings.units) : empty),
     mode: 'onTouched',
   });
   const items = session?.items ?? [];
@@ -56,6 +63,10 @@ export function SessionSetup({
   const askedMethod = PLANTING_METHOD_IDS.find((id) => id === params.get('method'));
   const [isMoistened, setMoistened] = useState(session?.isMoistened ?? true);
   const [problems, setProblems] = useState<readonly string[]>([]);
+  const planned = open.flatMap((bag) => {
+    const first = plansFor(bag.container, garden)[0];
+    return first ? [{ bag, plan: first }] : [];
+  });
   const chosen = open.filter((b) => chosenIds.includes(b.container.id));
   const keep = (next: readonly SessionItem[], hasBegun: boolean) =>
     // what was ticked before something was changed still counts
@@ -69,7 +80,11 @@ export function SessionSetup({
           ? [
               `Bag ${bag.container.label} is left out. ${obstacleWords(fit.outcome.plantingMethodId, fit.outcome.obstacle, unitFormat)} ${remedyWords(fit.outcome.obstacle.remedies)}`,
             ]
-          : [],
+          : fit.kind === 'fits' && fit.obstacle
+            ? [
+                `Bag ${bag.container.label}: ${plantingMethodOf(fit.item.plantingMethodId).name.toLowerCase()}. ${obstacleWords('upright', fit.obstacle, unitFormat)}`,
+              ]
+            : [],
       ),
     );
     keep([...items, ...found.flatMap(({ fit }) => (fit.kind === 'fits' ? [fit.item] : []))], false);
@@ -107,6 +122,31 @@ export function SessionSetup({
           <Typography>Every bag with room is in the planting.</Typography>
         ) : (
           <>
+            {planned.length > 0 && (
+              <Box sx={{ marginBlockEnd: 2 }}>
+                <Typography sx={{ fontWeight: 700 }}>Planned already</Typography>
+                {planned.map(({ bag, plan: planOfBag }) => (
+                  <Box key={bag.container.id} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+                    <Box sx={{ flex: 1 }}>
+                      <strong>{bag.container.label}</strong>{' '}
+                      {planOfBag.varietyName ?? cropOrUnknown(planOfBag.cropId).name}
+                      {planOfBag.seedling
+                        ? `, ${unitFormat.show(planOfBag.seedling.stemMillimetres, 'height')} tall`
+                        : ''}
+                    </Box>
+                    <Button
+                      variant="outlined"
+                      onClick={() => {
+                        form.reset(formOfPlan(planOfBag, empty, settings.units));
+                        setChosen([bag.container.id]);
+                      }}
+                    >
+                      Take it
+                    </Button>
+                  </Box>
+                ))}
+              </Box>
+            )}
             <BagChooser bags={open} chosen={chosen} onChange={setChosen} label="Into which bags" />
             <Box sx={{ marginBlockStart: 2 }}>
               <FormProvider {...form}>

@@ -13,6 +13,7 @@ import {
   STRIP_PRACTICES,
   plantingMethodsFor,
   plantingMethodOf,
+  type Obstacle,
   type OrderPractice,
   type PlantingOutcome,
   type PlantingPlan,
@@ -42,6 +43,8 @@ export const sessionSchema = z.object({
   hasBegun: z.boolean(),
   isMoistened: z.boolean(),
   items: z.array(itemSchema),
+  /** every step was done, or the grower ended it: what is chosen later does not bring it back */
+  endedAt: momentSchema.optional(),
 });
 export type PlantingSession = z.infer<typeof sessionSchema>;
 
@@ -54,7 +57,12 @@ export function itemFor(
   settings: PlantingSettings,
   plantingMethodId: SessionItem['plantingMethodId'] | undefined,
 ):
-  | { readonly kind: 'fits'; readonly item: SessionItem }
+  | {
+      readonly kind: 'fits';
+      readonly item: SessionItem;
+      /** why it does not go in upright, where nobody asked for another method */
+      readonly obstacle: Obstacle | undefined;
+    }
   | { readonly kind: 'cannot'; readonly outcome: PlantingOutcome } {
   const task = taskOf(bag, { ...result, plantingMethodId: 'upright' }, settings);
   const outcome = plantingMethodId
@@ -62,8 +70,11 @@ export function itemFor(
     : (plantingMethodsFor(task)[0] ?? plantingMethodOf('upright').plan(task));
   if (outcome.kind === 'cannot') return { kind: 'cannot', outcome };
   const { cropId, habitId, varietyName, plantName, seedling, practiceId } = result;
+  const straight = plantingMethodOf('upright').plan(task);
+  const isOther = plantingMethodId === undefined && outcome.plan.plantingMethodId !== 'upright';
   return {
     kind: 'fits',
+    obstacle: isOther && straight.kind === 'cannot' ? straight.obstacle : undefined,
     item: {
       containerId: bag.container.id,
       cropId,

@@ -1,3 +1,4 @@
+import { useCallback } from 'react';
 import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useGarden } from '../../../store/index.ts';
 import { sessionSchema, type PlantingSession } from './session.ts';
@@ -15,11 +16,12 @@ export function usePlantingSession(): {
     staleTime: Infinity,
   });
   const { data } = useQuery(options);
-  return {
-    session: data,
-    async keep(session) {
-      client.setQueryData(options.queryKey, session);
+  const keep = useCallback(
+    async (session: PlantingSession | null) => {
+      client.setQueryData(['planting-session', gardenId], session);
       await store.writeNote('planting', session);
     },
-  };
+    [client, gardenId, store],
+  );
+  return { session: data, keep };
 }

@@ -7,15 +7,23 @@ import {
   type FeedForm,
   type FeedUnit,
   type Product,
+  type ProductUnit,
   type LabelDose,
   type NutrientLabel,
 } from '@rundel/core/records';
-import type { UnitSystem } from '@rundel/core/units';
-import { parseDose, displayDose } from '../../../text/dose-text.ts';
+import { parseNumber, type UnitSystem } from '@rundel/core/units';
+import { readNumber } from '../../text/amount-text.ts';
+import { parseDose, displayDose } from '../../text/dose-text.ts';
+
+/** What a product is for, as a grower would say. */
+export type ProductUse = 'feeds' | 'support' | 'bag' | 'other';
 
 /** A product's form as it is typed. */
 export interface ProductForm {
   readonly name: string;
+  readonly use: ProductUse;
+  /** how one that does not feed is counted */
+  readonly countedIn: ProductUnit;
   readonly form: FeedForm;
   readonly n: string;
   readonly p2o5: string;
@@ -34,12 +42,13 @@ export interface ProductForm {
   readonly packPrice: string;
 }
 
-export type FeedFormReading =
+export type ProductReading =
   | {
       readonly kind: 'read';
       readonly label: NutrientLabel | undefined;
       readonly kilogramsPerLitre: number | undefined;
-      readonly feed: FeedFacts;
+      /** undefined for what does not feed */
+      readonly feed: FeedFacts | undefined;
       readonly pack: { readonly amount: number; readonly price: number } | undefined;
       readonly remarks: readonly FeedProblem[];
     }
@@ -51,11 +60,18 @@ export type FeedFormReading =
 
 const text = (value: number | undefined) => (value === undefined ? '' : String(value));
 
+function useOf(product: Product | undefined): ProductUse {
+  const kind = product?.kind;
+  return kind === 'support' || kind === 'bag' || kind === 'other' ? kind : 'feeds';
+}
+
 /** The form of a product, or of a new one. */
-export function feedFormOf(product: Product | undefined, system: UnitSystem): ProductForm {
+export function productFormOf(product: Product | undefined, system: UnitSystem): ProductForm {
   const { feed, label } = product ?? {};
   return {
     name: product?.name ?? '',
+    use: useOf(product),
+    countedIn: product?.unit ?? 'piece',
     form: feed?.form ?? 'liquid',
     n: text(label?.n),
     p2o5: text(label?.p2o5),
@@ -94,11 +110,11 @@ export function withForm(now: ProductForm, form: FeedForm): ProductForm {
 }
 
 /** Reads the form; what is wrong is said beside its field, and remarks are what the grower should know. */
-export function readFeedForm(
+export function readProductForm(
   form: ProductForm,
   system: UnitSystem,
   steep?: FeedFacts['steep'],
-): FeedFormReading {
+): ProductReading {
   const problems: Partial<Record<keyof ProductForm, string>> = {};
   const number = (
     key: keyof ProductForm,
@@ -107,11 +123,12 @@ export function readFeedForm(
     words: string,
     isWhole = false,
   ): number | undefined => {
-    const typed = form[key].trim().replace(',', '.');
+    const typed = form[key].trim();
     if (typed === '') return undefined;
-    const value = Number(typed);
-    if (!(value >= low && value <= high) || (isWhole && !Number.isInteger(value))) problems[key] = words;
-    return value;
+    const read = readNumber(typed, { low, high, isWhole });
+    if (read.kind === 'given') return read.siValue;
+    problems[key] = parseNumber(typed)?.rest === '' ? words : read.kind === 'refused' ? read.problem : words;
+    return undefined;
   };
   const percent = 'From 0 to 100 %.';
   const label = {
@@ -132,6 +149,21 @@ export function readFeedForm(
   if ((packAmount === undefined) !== (packPrice === undefined))
     problems[packAmount === undefined ? 'packAmount' : 'packPrice'] = 'A pack needs both, or neither.';
   if (form.name.trim() === '') problems.name = 'Give it a name.';
+  const pack =
+    packAmount !== undefined && packPrice !== undefined
+      ? { amount: packAmount, price: packPrice }
+      : undefined;
+  if (form.use !== 'feeds') {
+    const asked = ['name', 'density', 'packAmount', 'packPrice'] as const;
+    const found = asked.filter((key) => problems[key] !== undefined);
+    return found.length > 0
+      ? {
+          kind: 'refused',
+          problems: Object.fromEntries(found.map((key) => [key, problems[key]])),
+          remarks: [],
+        }
+      : { kind: 'read', label: undefined, kilogramsPerLitre, feed: undefined, pack, remarks: [] };
+  }
   const isUnknown = form.form === 'tea' && [form.n, form.p2o5, form.k2o].every((t) => t.trim() === '');
   const feed = feedFactsSchema.safeParse({
     form: form.form,
@@ -154,10 +186,7 @@ export function readFeedForm(
     label: read?.data,
     kilogramsPerLitre,
     feed: feed.data,
-    pack:
-      packAmount !== undefined && packPrice !== undefined
-        ? { amount: packAmount, price: packPrice }
-        : undefined,
+    pack,
     remarks,
   };
 }

@@ -1,0 +1,36 @@
+import { resolveAssumed } from '../assumed/index.ts';
+import { dayOf, type Day } from '../calendar/index.ts';
+import { cropOrUnknown, habitOrUnknown, occupantsOf } from '../plants/index.ts';
+import { liveEntries, type Container, type Garden, type Place, type Plan } from '../records/index.ts';
+import { frostYear, isCarriedOut, plantingWindow, timingPracticeOf } from '../season/index.ts';
+import { knownWeather, siteOf } from './bag-state.ts';
+
+/**
+ * The day on which a crop would go into a place when the grower has not said one: the first of its window that is still to
+ * come, or today where there is none this season.
+ */
+export function proposedPlantingDay(
+  garden: Pick<Garden, 'settings' | 'entries'>,
+  what: Pick<Plan, 'cropId' | 'habitId'>,
+  cover: Place['cover'],
+  now: string,
+): Day {
+  const today = dayOf(now);
+  const { settings } = garden;
+  const assumed = resolveAssumed(settings.assumptions);
+  const site = siteOf(settings);
+  const frost = frostYear(site, settings.frost, knownWeather(liveEntries(garden.entries)), today, assumed);
+  const crop = cropOrUnknown(what.cropId);
+  const practice = timingPracticeOf(settings.timingPracticeId);
+  const place = { cover, frost, site, practice };
+  const window = plantingWindow(crop, habitOrUnknown(crop, what.habitId), place, assumed);
+  return window.kind === 'open' && window.plant.from > today ? window.plant.from : today;
+}
+
+/** What is planned for a bag and not in it yet, the soonest first. */
+export function plansFor(container: Container, garden: Garden): readonly Plan[] {
+  const everyone = occupantsOf(container, liveEntries(garden.entries), garden);
+  return garden.plans
+    .filter((p) => !p.binnedAt && p.containerId === container.id && !isCarriedOut(p, everyone))
+    .sort((a, b) => (a.plantOn < b.plantOn ? -1 : 1));
+}
