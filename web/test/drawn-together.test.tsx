@@ -1,23 +1,33 @@
 // @vitest-environment happy-dom
-import { liveEntries, type Draft } from '@rundel/core/records';
+import { liveEntries, type Draft, type Entry } from '@rundel/core/records';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { clockSetTo } from '../src/store/clock.ts';
 import { useGardenState } from '../src/store/garden-context.tsx';
 import { GardenStore } from '../src/store/garden-store.ts';
-import { watersQuestion } from '../src/store/waters-question.ts';
+import { bagStatesQuery, forgetWorkers } from '../src/store/bag-states-query.ts';
+import { StorageError } from '../src/store/storage-error.ts';
 import { DATABASE_NAMES } from '../src/store/garden-id.ts';
-import * as estimate from '../src/workers/estimate.ts';
+import { workerPool } from '../src/workers/garden.ts';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
 
-/** Workers that answer when told to, and note which bags they were asked about. */
-const workers = { asked: [] as string[][], answer: () => Promise.resolve() };
+/** Workers that answer when told to, and note what was handed over to them. */
+const workers = { added: [] as string[], answer: () => Promise.resolve() };
+let version = 0;
 const here = {
-  async bagWaters(_: unknown, containers: readonly { readonly id: string }[]) {
-    workers.asked.push(containers.map(({ id }) => id));
+  open: () => Promise.resolve(),
+  apply({ added }: { readonly added: readonly { readonly kind: string }[] }) {
+    workers.added.push(...added.map(({ kind }) => kind));
+    return Promise.resolve();
+  },
+  async states(ids: readonly string[]) {
     await workers.answer();
-    return containers.map(({ id }) => ({ containerId: id, problem: 'not worked out here' }));
+    return ids.map((id) => ({
+      containerId: id,
+      version: ++version,
+      state: { containerId: id, problem: 'not worked out here' },
+    }));
   },
 };
 
@@ -28,13 +38,11 @@ const CHECK: Draft = { kind: 'check', at: DEMO_EVENING, containerId, check: { me
 let store: GardenStore;
 
 beforeEach(async () => {
-  workers.asked = [];
+  workers.added = [];
+  forgetWorkers();
   workers.answer = () => Promise.resolve();
   // files share their modules, so that these may have been loaded long before: they are replaced where they stand
-  vi.spyOn(estimate, 'startWorkers').mockReturnValue(undefined);
-  vi.spyOn(estimate, 'estimateWorker').mockReturnValue(
-    here as unknown as ReturnType<typeof estimate.estimateWorker>,
-  );
+  vi.spyOn(workerPool, 'at').mockReturnValue(here as unknown as ReturnType<typeof workerPool.at>);
   store = new GardenStore(DATABASE_NAMES.demo);
   await store.replace(garden);
   for (const note of ['demoStart', 'demoMoment']) await store.writeNote(note, DEMO_EVENING);
@@ -54,10 +62,9 @@ async function opened() {
     () => {
       const state = useGardenState('demo');
       if (state.kind === 'ready') {
-        const { garden: unitFormat, live, gardenId } = state.open;
-        const { queryKey } = watersQuestion({ garden: unitFormat, live, clock, gardenId });
-        isKnown[unitFormat.entries.length - garden.entries.length] ??=
-          client.getQueryData(queryKey) !== undefined;
+        const { garden: shown, gardenId } = state.open;
+        const { queryKey } = bagStatesQuery({ garden: shown, clock, gardenId });
+        isKnown[shown.entries.length - garden.entries.length] ??= client.getQueryData(queryKey) !== undefined;
       }
       return state;
     },
@@ -80,15 +87,15 @@ it('a look is shown when what it means for the water is known', async () => {
   expect(isKnown).toEqual([false, true]);
 });
 
-it('so is taking it back, and only the bag that it was about is asked of again', async () => {
+it('so is taking it back, and only what is new is handed over, to each of the two workers', async () => {
   const { open, isKnown, client } = await opened();
-  await client.prefetchQuery(watersQuestion(open()));
-  workers.asked = [];
+  await client.prefetchQuery(bagStatesQuery(open()));
+  workers.added = [];
   await act(() => open().record([CHECK], 'check'));
   await act(() => open().undo());
   await waitFor(() => expect(open().live).toHaveLength(liveEntries(garden.entries).length));
   expect(isKnown.slice(1)).toEqual([true, true]);
-  expect(workers.asked).toEqual([[containerId], [containerId]]);
+  expect(workers.added).toEqual(['check', 'check', 'removed', 'removed']);
 });
 
 it('a worker that takes long does not hold a look up', async () => {
@@ -132,4 +139,47 @@ it('what the browser refuses to store is not shown, whatever the worker says', a
   refuse.mockRestore();
   expect(open().garden.entries).toHaveLength(garden.entries.length);
   expect(open().lastChange).toMatchObject({ label: 'The disk is full.', canUndo: false });
+});
+
+it('an undo that fails is told, and can be tried again', async () => {
+  const { open } = await opened();
+  await act(() => open().record([CHECK], 'check'));
+  const refuse = vi
+    .spyOn(GardenStore.prototype, 'append')
+    .mockRejectedValueOnce(new StorageError('No room.'));
+  await act(async () => {
+    await expect(open().undo()).rejects.toThrow('No room.');
+  });
+  expect(open().lastChange).toMatchObject({ label: 'No room.', canUndo: false });
+  expect(open().garden.entries).toHaveLength(garden.entries.length + 1);
+  refuse.mockRestore();
+  await act(() => open().undo());
+  await waitFor(() => expect(open().live).toHaveLength(liveEntries(garden.entries).length));
+});
+
+it('undoing an opened file takes back what it brought, and not what another tab recorded since', async () => {
+  const { open, client } = await opened();
+  const opened1 = demoWith('3');
+  await act(() => open().replaceGarden(opened1, 'a file opened'));
+  // another tab, with the same database
+  const other = new GardenStore(DATABASE_NAMES.demo);
+  const [entry] = await other.append([
+    { ...CHECK, id: 'ent_othertab0001', recordedAt: DEMO_EVENING } as Entry,
+  ]);
+  other.close();
+  await client.invalidateQueries({ queryKey: ['garden', 'demo'] });
+  await act(() => open().undo());
+  await waitFor(() => expect(open().garden.containers).toHaveLength(garden.containers.length));
+  expect(open().garden.entries.map(({ id }) => id)).toContain(entry?.id);
+  expect(open().garden.entries).toHaveLength(garden.entries.length + 1);
+});
+
+it('what no schema lets through is told in a sentence and changes nothing', async () => {
+  const { open } = await opened();
+  await act(async () => {
+    await expect(open().record([{ ...CHECK, containerId: 'nowhere' }], 'check')).rejects.toThrow(
+      /cannot be stored \(containerId: not the id of a container\)/,
+    );
+  });
+  expect(open().garden.entries).toHaveLength(garden.entries.length);
 });

@@ -8,6 +8,7 @@ import { expect } from 'vitest';
 import { ROUTES } from '../src/app/routes.tsx';
 import { Root } from '../src/app/Root.tsx';
 import { themeFor } from '../src/app/theme/theme.ts';
+import { forgetWorkers } from '../src/store/bag-states-query.ts';
 import { GardenStore } from '../src/store/garden-store.ts';
 import { DATABASE_NAMES } from '../src/store/garden-id.ts';
 
@@ -28,9 +29,11 @@ class WorkerHere {
   constructor(_: URL, { name }: { readonly name: string }) {
     const { port1, port2 } = new MessageChannel();
     this.port = port1;
-    const module =
-      name === 'away' ? import('../src/workers/away.worker.ts') : import('../src/workers/estimate.worker.ts');
-    void module.then(({ api }) => expose(api, port2));
+    void (
+      name === 'away'
+        ? import('../src/workers/away.worker.ts').then(({ api }) => api)
+        : import('../src/workers/garden.worker.ts').then(({ createApi }) => createApi())
+    ).then((api) => expose(api, port2));
   }
 
   postMessage(message: unknown, transfer: Transferable[] = []): void {
@@ -58,6 +61,8 @@ export async function openApp(path: string, garden: Garden, now: string) {
   // here and not after each test: files share this module, and each has a window of its own
   cleanup();
   open?.close();
+  // what the workers hold is of the garden before
+  forgetWorkers();
   globalThis.Worker = WorkerHere as unknown as typeof Worker;
   globalThis.getComputedStyle = () => UNSTYLED as CSSStyleDeclaration;
   const store = new GardenStore(DATABASE_NAMES.demo);

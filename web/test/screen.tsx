@@ -1,7 +1,6 @@
 import { ThemeProvider } from '@mui/material';
-import { bagFeeding, bagWater, propertiesOf, warmthOf, type BagWater } from '@rundel/core/garden-state';
+import { deriveBag, sharedOf, type BagState, type FailedBag } from '@rundel/core/garden-state';
 import { type Garden, liveEntries } from '@rundel/core/records';
-import { dayOf } from '@rundel/core/calendar';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { Suspense } from 'react';
 import { prerenderToNodeStream } from 'react-dom/static';
@@ -10,8 +9,7 @@ import { ROUTES } from '../src/app/routes.tsx';
 import { themeFor } from '../src/app/theme/theme.ts';
 import { clockSetTo } from '../src/store/clock.ts';
 import { containersInUse, GardenProvider, type OpenGarden } from '../src/store/index.ts';
-import { versionOf } from '../src/store/waters-question.ts';
-import type { FailedWater } from '../src/workers/estimate.ts';
+import { QUARTER_HOUR, versionOf } from '../src/store/bag-states-query.ts';
 
 /** A garden as the places are given it; nothing can be written to it. */
 export function opened(garden: Garden, now: string, gardenId: OpenGarden['gardenId'] = 'own'): OpenGarden {
@@ -39,31 +37,19 @@ export function opened(garden: Garden, now: string, gardenId: OpenGarden['garden
 
 /** What the workers would have answered, where the screens look for it. */
 export function answered(open: OpenGarden): QueryClient {
-  const { garden, live, clock, gardenId } = open;
+  const { garden, clock, gardenId } = open;
   const now = clock.now();
-  const today = dayOf(now);
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  const containers = containersInUse(garden);
-  const waters = containers.map((container): BagWater | FailedWater => {
+  const shared = sharedOf(garden);
+  const states = containersInUse(garden).map((container): BagState | FailedBag => {
     try {
-      return bagWater(garden, container, now, live);
+      return deriveBag(garden, container, now, shared);
     } catch (cause) {
       return { containerId: container.id, problem: String(cause) };
     }
   });
-  const known = waters.filter((water): water is BagWater => !('problem' in water));
-  const moves = known.reduce((sum, water) => sum + water.estimate.moves.length, 0);
-  const warmth = warmthOf(live, garden.settings);
-  const feedings = known.flatMap(({ containerId, estimate }) =>
-    containers
-      .filter(({ id }) => id === containerId)
-      .map((container) =>
-        bagFeeding(garden, container, propertiesOf(container, garden), live, today, warmth, estimate.moves),
-      ),
-  );
-  const quarter = Math.floor(Date.parse(now) / 900_000);
-  client.setQueryData(['waters', gardenId, quarter, versionOf(garden)], waters);
-  client.setQueryData(['feedings', gardenId, today, versionOf(garden), moves], feedings);
+  const quarter = Math.floor(Date.parse(now) / QUARTER_HOUR);
+  client.setQueryData(['bag-states', gardenId, quarter, versionOf(garden)], states);
   return client;
 }
 

@@ -18,3 +18,26 @@ export { learnProbe, type LearntProbe } from './probe.ts';
 export { gaugeScale, type GaugeScale, type ReadingFault, type SetAsideReading } from './readings.ts';
 export { jobsOf, type BagJob } from './jobs.ts';
 export { plansFor, proposedPlantingDay } from './plans.ts';
+export { deriveBag, sharedOf, type BagState, type FeedingState } from './derive-bag.ts';
+export {
+  GardenEngine,
+  type BagLedger,
+  type FailedBag,
+  type GardenChange,
+  type KnownState,
+} from './garden-engine.ts';
+export { learntOf, withLearnt, type Learnt } from './learnt.ts';
+export {
+  type FeedOffer,
+  FEED_LITRES,
+  offeredAmount,
+  feedOffers,
+  feedDueIds,
+  type GivenFeed,
+  fedDrafts,
+  fedWithWatering,
+  asGiven,
+} from './feed-offers.ts';
+export { type StopStatus, statusOf, isOpen, isBeforeColdNight } from './stops.ts';
+export { type BagFeed, waterFor, bagFeeds, type MixedPart, mixedBatch } from './batch-plan.ts';
+export type { BagView } from './bag-view.ts';

@@ -11,7 +11,7 @@ import {
 } from '../planting/index.ts';
 import { propertiesOf } from './properties.ts';
 import { growthOf, heightNow, levelOf } from './growth.ts';
-import { occupantsOf } from '../plants/index.ts';
+import { occupantsOf, SUPPORT_PRACTICES } from '../plants/index.ts';
 import { jobsOf } from './jobs.ts';
 
 const stamps = { createdAt: '2026-05-01T10:00:00.000+01:00', changedAt: '2026-05-01T10:00:00.000+01:00' };
@@ -66,17 +66,6 @@ const here = { containerId: 'con_tasks001' } as const;
 const string = { kind: 'string', heightMillimetres: 2200 } as const;
 
 describe('what a bag asks for', () => {
-  it('is the same list while nothing that it depends on has changed', () => {
-    const bag = gardenWith(string).with();
-    const first = bag.jobs('2026-06-20');
-    expect(bag.jobs('2026-06-20')).not.toBe(first);
-    const own = { ...settings };
-    const twice = [0, 1].map(() => bag.tasksBy(own, '2026-06-20'));
-    expect(twice[1]).toBe(twice[0]);
-    expect(bag.tasksBy(own, '2026-06-21')).not.toBe(twice[0]);
-    expect(twice[0]).toEqual(first);
-  });
-
   it('winding comes every few days of growth, counted from when it was last done', () => {
     const garden = gardenWith(string);
     const before = garden.with().jobs('2026-06-20')[0];
@@ -237,5 +226,44 @@ describe('the steps of a planting', () => {
   it('four litres for twenty of dry mix, half of that when it was moistened', () => {
     expect(firstWateringLitres(20, false, DEFAULT_ASSUMED)).toBe(4);
     expect(firstWateringLitres(20, true, DEFAULT_ASSUMED)).toBe(2);
+  });
+});
+
+describe('jobs in their order', () => {
+  const planted = (...more: readonly Draft[]) => gardenWith(string).with(...more);
+  const weather = (day: string, minCelsius: number): Draft => ({
+    kind: 'weather',
+    at: `${day}T08:00:00.000+01:00`,
+    day,
+    minCelsius,
+    maxCelsius: 14,
+    source: 'typed',
+  });
+
+  it('nothing is wound before the string is up, and then it counts from that day', () => {
+    const practice = SUPPORT_PRACTICES.find((p) => p.fromDays > 0);
+    const own = { supportPracticeId: practice?.id };
+    const { jobs } = planted();
+    expect(jobs('2026-06-20', own).map((job) => job.kind)).toEqual(['support']);
+    const up: Draft = {
+      kind: 'supported',
+      at: '2026-06-18T10:00:00.000+01:00',
+      ...here,
+      supportId: 'string',
+      heightMillimetres: 2000,
+    };
+    const [wind] = planted(up).jobs('2026-06-20', own);
+    expect(wind).toMatchObject({ kind: 'tend', since: 'support', lastOn: '2026-06-18' });
+  });
+
+  it('on a night with fleece on they wait for the next day', () => {
+    const due = planted()
+      .jobs('2026-07-10')
+      .find((job) => job.kind === 'tend');
+    expect(due).toMatchObject({ since: 'planting', isHeldForCold: false });
+    const cold = planted(weather('2026-07-11', -1))
+      .jobs('2026-07-10')
+      .find((job) => job.kind === 'tend');
+    expect(cold).toMatchObject({ dueOn: '2026-07-11', isHeldForCold: true });
   });
 });

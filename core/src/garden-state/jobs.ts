@@ -26,65 +26,21 @@ export type BagJob =
   | { readonly kind: 'support'; readonly dueOn: Day; readonly latestOn: Day }
   | { readonly kind: 'unshade'; readonly dueOn: Day };
 
-/** The last answer for each bag's entries, by what else it was worked out from: every screen of a round asks. */
-const known = new WeakMap<
-  readonly Entry[],
-  { readonly from: readonly unknown[]; readonly jobs: readonly BagJob[] }
->();
-
 /**
  * What a bag's planting, growth and support ask for, by its diary, the most urgent first: winding and tying by growth, the
  * next top-up when the plant is tall enough, the support that was to come later, the shade that goes off again.
  *
  * @param occupants who stand in it now
- * @param live the garden's live entries, oldest first
+ * @param everywhere the garden's live entries, oldest first
  */
 export function jobsOf(
   container: Container,
   properties: BagProperties,
   occupants: readonly Occupant[],
-  live: readonly Entry[],
+  everywhere: readonly Entry[],
   settings: Pick<Settings, 'depthPracticeId' | 'assumptions' | 'supportPracticeId'>,
   today: Day,
   cover: Place['cover'],
-): readonly BagJob[] {
-  const all = entriesAt(live, container.id);
-  const night = live.findLast((e) => e.kind === 'weather' && e.day > today);
-  const from = [
-    container,
-    properties,
-    settings,
-    today,
-    cover,
-    night,
-    ...occupants.flatMap((o) => [o.planted, o.variety]),
-  ];
-  const last = known.get(all);
-  if (last && last.from.length === from.length && last.from.every((part, i) => part === from[i]))
-    return last.jobs;
-  const jobs = workedOut(container, properties, occupants, live, settings, today, cover);
-  known.set(all, { from, jobs });
-  return jobs;
-}
-
-/** Whether the coming night is known to be one for fleece: then the plants are covered, and stems are brittle. */
-function isFleeceNight(
-  occupants: readonly Occupant[],
-  live: readonly Entry[],
-  today: Day,
-  cover: Place['cover'],
-  assumed: Assumed,
-): boolean {
-  const tomorrow = addDays(today, 1);
-  const night = live.findLast((e) => e.kind === 'weather' && e.day === tomorrow);
-  return (
-    night?.kind === 'weather' &&
-    occupants.some(({ crop }) => coldNightAdvice(night.minCelsius, crop, cover, true, assumed) !== undefined)
-  );
-}
-
-function workedOut(
-  ...[container, properties, occupants, everywhere, settings, today, cover]: Parameters<typeof jobsOf>
 ): readonly BagJob[] {
   const eldest = occupants[0];
   if (!eldest) return [];
@@ -136,6 +92,22 @@ function workedOut(
   if (shade?.kind === 'tended' && shade.task === 'shaded')
     jobs.push({ kind: 'unshade', dueOn: addDays(dayOf(shade.at), 1) });
   return jobs.sort((a, b) => daysBetween(b.dueOn, a.dueOn));
+}
+
+/** Whether the coming night is known to be one for fleece: then the plants are covered, and stems are brittle. */
+function isFleeceNight(
+  occupants: readonly Occupant[],
+  live: readonly Entry[],
+  today: Day,
+  cover: Place['cover'],
+  assumed: Assumed,
+): boolean {
+  const tomorrow = addDays(today, 1);
+  const night = live.findLast((e) => e.kind === 'weather' && e.day === tomorrow);
+  return (
+    night?.kind === 'weather' &&
+    occupants.some(({ crop }) => coldNightAdvice(night.minCelsius, crop, cover, true, assumed) !== undefined)
+  );
 }
 
 /** The next mix to add to a bag that was planted low. */

@@ -1,4 +1,13 @@
-export { entrySchema, type Draft, type Entry, type EntryKind, type EntryOf } from './diary/entry.ts';
+export {
+  affects,
+  affectsBag,
+  ENTRY_EFFECTS,
+  entrySchema,
+  type Draft,
+  type Entry,
+  type EntryKind,
+  type EntryOf,
+} from './diary/entry.ts';
 export { FEED_SKIP_REASONS } from './diary/kinds/feeding.ts';
 export { SKIP_REASONS } from './diary/kinds/water.ts';
 export { byTime, entriesAt, liveEntries } from './diary/live.ts';
@@ -62,3 +71,4 @@ export { seedlingSchema, type Seedling } from './seedling.ts';
 export { sizeSchema, TRADE_CLASS_NAMES, type Size, type TradeClass } from './size.ts';
 export { type Regime, type RegimeStep, type Trigger } from './regime.ts';
 export { regimeFields, regimeStepSchema, triggerSchema, type StopRule } from './regime.ts';
+export type { Effect } from './diary/effect.ts';

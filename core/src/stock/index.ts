@@ -18,3 +18,4 @@ export {
   type StockContext,
   type StockMove,
 } from './stock.ts';
+export { mixPricePerLitre } from './mix-price.ts';

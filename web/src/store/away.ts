@@ -1,10 +1,9 @@
+import { learntOf, withLearnt } from '@rundel/core/garden-state';
 import type { AwayPlan, AwayQuestion } from '@rundel/core/away';
 import { useEffect, useState } from 'react';
 import { planAwayInWorker } from '../workers/away.ts';
 import { useGarden } from './garden-context.tsx';
 import { containersInUse, occupantsNow } from './selectors.ts';
-import { learntOf } from './learnt.ts';
-import { gardenForWater } from './waters-question.ts';
 
 export type AwayState =
   | {
@@ -48,7 +47,7 @@ export function useAwayPlan(question: AwayQuestion | undefined): AwayState | und
       }));
       const planted = containersInUse(garden).filter((c) => occupantsNow(garden, live, c).length > 0);
       planAwayInWorker(
-        gardenForWater({ garden, live }, clock.now(), learntOf({ garden, live })),
+        { ...withLearnt(garden, learntOf(garden, live)), entries: live },
         planted,
         clock.now(),
         JSON.parse(key) as AwayQuestion,

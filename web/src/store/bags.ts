@@ -1,10 +1,17 @@
-import { propertiesOf, type BagProperties, type BagWater } from '@rundel/core/garden-state';
+import {
+  propertiesOf,
+  type BagProperties,
+  type BagWater,
+  type BagJob,
+  type BagState,
+  type FeedingState,
+} from '@rundel/core/garden-state';
 import type { Garden, Entry, Container, Place } from '@rundel/core/records';
 import { type Occupant } from '@rundel/core/plants';
 import { useMemo } from 'react';
 import { useGarden } from './garden-context.tsx';
 import { containersInUse, nameOfBag, occupantsNow } from './selectors.ts';
-import { useWaters } from './waters.ts';
+import { useBagStates } from './bag-states.ts';
 
 /** A bag with everything that a screen says about it. */
 export interface Bag {
@@ -16,6 +23,8 @@ export interface Bag {
   readonly name: string;
   /** undefined until it has been worked out */
   readonly water: BagWater | undefined;
+  readonly feeding: FeedingState | undefined;
+  readonly jobs: readonly BagJob[];
 }
 
 /** Every bag in use, in the order of the walk, and those that could not be worked out. */
@@ -25,7 +34,7 @@ export function useBags(): {
   readonly isReady: boolean;
 } {
   const { garden, live } = useGarden();
-  const { byId, failed, isReady } = useWaters();
+  const { byId, failed, isReady } = useBagStates();
   return useMemo(() => {
     const bags: Bag[] = [];
     const unreadable: { container: Container; problem: string }[] = [];
@@ -42,6 +51,8 @@ export function useBags(): {
   }, [byId, failed, garden, isReady, live]);
 }
 
+const NO_JOBS: readonly BagJob[] = [];
+
 /** The last bag made of each container's record: one about which nothing has changed stays the same object. */
 const known = new WeakMap<Container, { readonly from: readonly unknown[]; readonly bag: Bag }>();
 
@@ -50,19 +61,28 @@ export function bagOf(
   container: Container,
   garden: Garden,
   live: readonly Entry[],
-  water: BagWater | undefined,
+  state: BagState | undefined,
 ): Bag {
   const occupants = occupantsNow(garden, live, container);
   const place = garden.places.find((s) => s.id === container.placeId);
   const { settings, mixes } = garden;
-  const from = [settings, mixes, place, water, ...occupants.flatMap((o) => [o.planted, o.plant, o.variety])];
+  const from = [settings, mixes, place, state, ...occupants.flatMap((o) => [o.planted, o.plant, o.variety])];
   const last = known.get(container);
   if (last && last.from.length === from.length && last.from.every((part, i) => part === from[i]))
     return last.bag;
   // a body has nothing of the diary in it: only a change of record, mix or number makes another
   const hasSameProperties = last !== undefined && last.from[0] === settings && last.from[1] === mixes;
   const properties = hasSameProperties ? last.bag.properties : propertiesOf(container, garden);
-  const bag = { container, place, properties, occupants, name: nameOfBag(occupants), water };
+  const bag = {
+    container,
+    place,
+    properties,
+    occupants,
+    name: nameOfBag(occupants),
+    water: state?.water,
+    feeding: state?.feeding,
+    jobs: state?.jobs ?? NO_JOBS,
+  };
   known.set(container, { from, bag });
   return bag;
 }

@@ -14,11 +14,11 @@ import { inverse, withoutStep, type Change } from './changes.ts';
 import { clockSetTo, realClock, type Clock } from './clock.ts';
 import { demoMoment, fetchDemo } from './demo.ts';
 import type { SetAside } from './garden-file.ts';
-import { startWorkers } from '../workers/estimate.ts';
+import { startWorkers } from '../workers/garden.ts';
 import { GardenStore, type RecordChange } from './garden-store.ts';
 import { newId } from './ids.ts';
 import { pause } from './pause.ts';
-import { watersQuestion } from './waters-question.ts';
+import { bagStatesQuery } from './bag-states-query.ts';
 import { DATABASE_NAMES, rememberGarden, type GardenId } from './garden-id.ts';
 
 /**
@@ -173,10 +173,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
       const before = client.getQueryData<Loaded | null>(key);
       const next = before && withChange(before.garden, change);
       const answered =
-        next &&
-        client.prefetchQuery(
-          watersQuestion({ garden: next, live: liveEntries(next.entries), clock: before.clock, gardenId }),
-        );
+        next && client.prefetchQuery(bagStatesQuery({ garden: next, clock: before.clock, gardenId }));
       await written;
       await Promise.race([answered, new Promise((resolve) => setTimeout(resolve, DRAWN_TOGETHER))]);
       patch((loaded) => ({

@@ -1,4 +1,3 @@
-export { learntOf, type Learnt } from './learnt.ts';
 export { inverse, type Change } from './changes.ts';
 export { moneyIn, useMoney, type Money } from './money.ts';
 export { clockSetTo, realClock, type Clock } from './clock.ts';
@@ -24,10 +23,8 @@ export {
   occupantsNow,
   placesInUse,
 } from './selectors.ts';
-export { useWaters, waterIf, type Waters } from './waters.ts';
+export { useBagStates, useLedger, waterIf, type BagStates } from './bag-states.ts';
 export { rememberGarden, rememberedGarden, gardenToOpen, type GardenId } from './garden-id.ts';
 export { unitFormatIn, useUnitFormat, type UnitFormat } from './unit-format.ts';
 export { useBags, type Bag } from './bags.ts';
 export { useAwayPlan, type AwayState } from './away.ts';
-export { caseUnder, useFeedings, useLedger } from './feedings.ts';
-export type { BagLedger, FeedingNow } from '../workers/estimate.ts';

@@ -9,7 +9,7 @@ import {
   type Stock,
   type StockContext,
 } from '@rundel/core/stock';
-import type { Entry, Garden, Pack } from '@rundel/core/records';
+import { affects, type Entry, type Garden, type Pack } from '@rundel/core/records';
 import { resolveAssumed } from '@rundel/core/assumed';
 import { scoopsOf } from '@rundel/core/products';
 import { useMemo } from 'react';
@@ -26,17 +26,6 @@ export interface Supplies {
   readonly entries: readonly Entry[];
 }
 
-const SUPPLY_KINDS: ReadonlySet<string> = new Set([
-  'filled',
-  'fed',
-  'bought',
-  'used',
-  'counted',
-  'priced',
-  'spent',
-  'worked',
-]);
-
 /** What the shed and the costs of a garden are reckoned with: the grower's own mixes, products, measures and numbers. */
 export function stockContextOf(garden: Garden): StockContext {
   const { mixes, products, settings } = garden;
@@ -46,7 +35,7 @@ export function stockContextOf(garden: Garden): StockContext {
 export function useSupplies(): Supplies {
   const { garden, live } = useGarden();
   return useMemo(() => {
-    const entries = live.filter((e) => SUPPLY_KINDS.has(e.kind));
+    const entries = live.filter((e) => affects(e, 'money'));
     const logs = priceLogs(entries);
     const packs = garden.packs.filter((p) => !p.binnedAt);
     return {
@@ -79,6 +68,6 @@ export function useCosts(year: number): ReadonlyMap<string, BagCost> {
           ),
         ]),
       ),
-    [bags, entries, garden.products, garden.mixes, garden.settings, priceOf, year],
+    [bags, entries, garden, priceOf, year],
   );
 }

@@ -1,3 +1,4 @@
+import type { FeedingState } from '@rundel/core/garden-state';
 import { addDays, daysBetween } from '@rundel/core/calendar';
 import type {
   FEED_SKIP_REASONS,
@@ -13,7 +14,6 @@ import type {
 import type { FeedAdvice, RegimeRemark, SolutionWord, StepState, Verdict } from '@rundel/core/feeding';
 import type { DoseCheck, Element, FeedProblem } from '@rundel/core/products';
 import { trimmed, type UnitSystem } from '@rundel/core/units';
-import type { FeedingNow } from '../store/index.ts';
 import { perWords, displayDose } from './dose-text.ts';
 import { productName } from './product-text.ts';
 import { midSentence, shortDay } from './text.ts';
@@ -210,7 +210,7 @@ export function ledgerSentence(verdicts: readonly Verdict[], isFed: boolean): st
 }
 
 /** When the mix's own feed is used up, in words. */
-export function baseWords({ baseUsedUp, today }: Pick<FeedingNow, 'baseUsedUp' | 'today'>): string {
+export function baseWords({ baseUsedUp, today }: Pick<FeedingState, 'baseUsedUp' | 'today'>): string {
   const { low, likely, high } = baseUsedUp;
   if (!likely)
     return low

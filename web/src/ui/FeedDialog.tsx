@@ -9,7 +9,7 @@ import { waterRule } from '../text/amount-rules.ts';
 import { readAmount } from '../text/amount-text.ts';
 import { titleOf } from '../text/bag-text.ts';
 import { FormDialog } from './EntryDialogs.tsx';
-import { fedWithWatering } from './feed-offers.ts';
+import { fedWithWatering } from '@rundel/core/garden-state';
 import { CHECK_WORDS, doseWords, feedCaution, UNIT_WORDS } from '../text/feed-text.ts';
 import { Select } from './Select.tsx';
 import { midSentence } from '../text/text.ts';

@@ -97,21 +97,6 @@ describe('the entries of one container', () => {
     expect(entriesAt(live, 'con_nobody')).toEqual([]);
   });
 
-  it('are the very same list while nothing is written about it, whoever else asked between', () => {
-    const [first, second] = [check(1), there(2)];
-    const before = entriesAt([first, second], 'con_abcdef');
-    const others = entriesAt([first, second], 'con_other1');
-    entriesAt(others, 'con_other1');
-    const next = [first, second, there(3)];
-    expect(entriesAt(next, 'con_abcdef')).toBe(before);
-    expect(entriesAt(next, 'con_other1')).not.toBe(others);
-    expect(entriesAt([first, second, check(3)], 'con_abcdef')).toHaveLength(2);
-    // another entry in the place of one is another list, as long as it is
-    expect(entriesAt([check(1, { check: { method: 'finger', grade: 4 } }), second], 'con_abcdef')).not.toBe(
-      before,
-    );
-  });
-
   it('are grouped again when the list that they come from has grown', () => {
     const growing = [check(1)];
     expect(entriesAt(growing, 'con_abcdef')).toHaveLength(1);
@@ -164,5 +149,42 @@ describe('the schema of entries', () => {
     ['a kind that nobody knows', { ...check(1), kind: 'sung-to' }],
   ])('refuses %s', (_, entry) => {
     expect(entrySchema.safeParse(entry).success).toBe(false);
+  });
+});
+
+describe('a chain as long as a diary', () => {
+  const base = { at: '2026-07-01T10:00:00.000+01:00', recordedAt: '2026-07-01T10:00:00.000+01:00' };
+  const note: Entry = { ...base, id: 'ent_chain00000', kind: 'note', text: 'first' };
+  const id = (n: number) => `ent_chain${String(n).padStart(5, '0')}`;
+
+  it.each([8000, 8001])('of %d removals of removals is followed to its end', (count) => {
+    const removals = Array.from({ length: count }, (_, n): Entry => ({
+      ...base,
+      id: id(n + 1),
+      kind: 'removed',
+      removes: id(n),
+    }));
+    // the last one counts, so that every second one before it does
+    expect(liveEntries([note, ...removals])).toHaveLength(count % 2 === 0 ? 1 : 0);
+  });
+
+  it('a correction that is corrected does not bring the first back', () => {
+    const corrected: Entry = { ...note, id: id(1), replaces: note.id, text: 'second' };
+    const again: Entry = { ...note, id: id(2), replaces: corrected.id, text: 'third' };
+    expect(liveEntries([note, corrected, again]).map((e) => e.id)).toEqual([again.id]);
+    // and when it is taken back, the one before it counts again
+    const back: Entry = { ...base, id: id(3), kind: 'removed', removes: again.id };
+    expect(liveEntries([note, corrected, again, back]).map((e) => e.id)).toEqual([corrected.id]);
+  });
+
+  it('of 8,000 corrections leaves the last', () => {
+    const corrections = Array.from({ length: 8000 }, (_, n): Entry => ({
+      ...note,
+      id: id(n + 1),
+      replaces: id(n),
+      text: `number ${n + 1}`,
+    }));
+    const live = liveEntries([note, ...corrections]);
+    expect(live.map((e) => e.kind === 'note' && e.text)).toEqual(['number 8000']);
   });
 });

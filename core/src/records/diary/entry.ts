@@ -7,8 +7,10 @@ import {
   stageEntry,
   teaEntry,
   teaTendedEntry,
+  FEEDING_EFFECTS,
 } from './kinds/feeding.ts';
-import { noteEntry, removedEntry, weatherEntry } from './kinds/others.ts';
+import type { Effect } from './effect.ts';
+import { noteEntry, removedEntry, weatherEntry, OTHER_EFFECTS } from './kinds/others.ts';
 import {
   boughtEntry,
   countedEntry,
@@ -18,6 +20,7 @@ import {
   troubleEntry,
   usedEntry,
   workedEntry,
+  STOCK_EFFECTS,
 } from './kinds/shed.ts';
 import {
   clearedEntry,
@@ -28,8 +31,9 @@ import {
   tendedEntry,
   toppedUpEntry,
   warmthEntry,
+  PLANT_EFFECTS,
 } from './kinds/plants.ts';
-import { wateringEntry, dripEntry, checkEntry, skippedEntry } from './kinds/water.ts';
+import { wateringEntry, dripEntry, checkEntry, skippedEntry, WATER_EFFECTS } from './kinds/water.ts';
 
 /**
  * A diary entry: the only truth there is. Entries are never changed or erased; what counts follows from
@@ -73,3 +77,25 @@ export type EntryKind = Entry['kind'];
 export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>;
 /** An entry without what the store adds to it. */
 export type Draft<K extends EntryKind = EntryKind> = { [P in K]: Omit<EntryOf<P>, 'id' | 'recordedAt'> }[K];
+
+/**
+ * What each kind of entry bears on. What is worked out from the diary asks here, so that a kind that says nothing does not
+ * compile.
+ */
+export const ENTRY_EFFECTS: Readonly<Record<EntryKind, readonly Effect[]>> = {
+  ...WATER_EFFECTS,
+  ...FEEDING_EFFECTS,
+  ...PLANT_EFFECTS,
+  ...STOCK_EFFECTS,
+  ...OTHER_EFFECTS,
+};
+
+/** Whether an entry bears on something. */
+export function affects(entry: Pick<Entry, 'kind'>, effect: Effect): boolean {
+  return ENTRY_EFFECTS[entry.kind].includes(effect);
+}
+
+/** Whether an entry bears on what is worked out of its bag. */
+export function affectsBag(entry: Pick<Entry, 'kind'>): boolean {
+  return ENTRY_EFFECTS[entry.kind].some((e) => e !== 'money' && e !== 'plan');
+}

@@ -24,63 +24,70 @@ type LiveEntries = readonly Exclude<Entry, { kind: 'removed' }>[];
 const remembered = new WeakMap<readonly Entry[], { readonly length: number; readonly live: LiveEntries }>();
 
 function whatCounts(entries: readonly Entry[]): LiveEntries {
-  const superseders = new Map<string, Entry[]>();
+  const removals = new Map<string, Entry[]>();
+  const corrections = new Map<string, Entry[]>();
+  const put = (map: Map<string, Entry[]>, target: string, entry: Entry) => {
+    const list = map.get(target);
+    if (list) list.push(entry);
+    else map.set(target, [entry]);
+  };
   for (const entry of entries) {
-    for (const target of entry.kind === 'removed'
-      ? [entry.removes]
-      : entry.replaces
-        ? [entry.replaces]
-        : []) {
-      const list = superseders.get(target);
-      if (list) list.push(entry);
-      else superseders.set(target, [entry]);
-    }
+    if (entry.kind === 'removed') put(removals, entry.removes, entry);
+    else if (entry.replaces !== undefined) put(corrections, entry.replaces, entry);
   }
-  const counts = standing(entries, superseders);
-  const isLive = (entry: Entry) => counts.get(entry.id) === true;
-  const latestCorrection = latestCorrections(entries, isLive);
-  return entries
-    .filter((e): e is Exclude<Entry, { kind: 'removed' }> => e.kind !== 'removed' && isLive(e))
-    .filter((e) => e.replaces === undefined || latestCorrection.get(e.replaces) === e.id)
-    .sort(byTime);
+  const of = (map: Map<string, Entry[]>) => (id: string) => (map.get(id) ?? []).map((e) => e.id);
+  // in a ring, which can only come from a damaged file, the first one asked for counts
+  const isRemoved = settled(of(removals), (_, by) => by.some((removed) => !removed), false);
+  // one that was replaced in its turn still holds: what took its place took the place of the first as well
+  const holds = settled(of(corrections), (id, by) => !isRemoved(id) || by.some(Boolean), true);
+  const isReplaced = (id: string) => (corrections.get(id) ?? []).some((e) => holds(e.id));
+  const counting = entries.filter(
+    (e): e is Exclude<Entry, { kind: 'removed' }> =>
+      e.kind !== 'removed' && !isRemoved(e.id) && !isReplaced(e.id),
+  );
+  const latest = latestCorrections(counting);
+  return counting.filter((e) => e.replaces === undefined || latest.get(e.replaces) === e.id).sort(byTime);
 }
 
 /**
- * Whether each entry counts: one does not when anything that supersedes it counts. Followed by a list of its own and not by
- * calls within calls: a chain of removals may be as long as the diary. In a ring of entries that remove one another, which
- * can only come from a damaged file, the first one asked for counts.
+ * A yes or no of each id that hangs on the same of others. Followed by a list of its own and not by calls within calls: a
+ * chain of removals or corrections may be as long as the diary.
+ *
+ * @param inRing what is taken of an id that comes to hang on itself
  */
-function standing(
-  entries: readonly Entry[],
-  superseders: ReadonlyMap<string, readonly Entry[]>,
-): ReadonlyMap<string, boolean> {
-  const counts = new Map<string, boolean>();
-  for (const first of entries) {
-    if (counts.has(first.id)) continue;
-    counts.set(first.id, true);
-    const open = [{ id: first.id, asked: 0 }];
-    for (let last = open.at(-1); last !== undefined; last = open.at(-1)) {
-      const next = superseders.get(last.id)?.[last.asked];
-      if (next === undefined) open.pop();
-      else if (!counts.has(next.id)) {
-        counts.set(next.id, true);
-        open.push({ id: next.id, asked: 0 });
-      } else if (counts.get(next.id)) {
-        counts.set(last.id, false);
+function settled(
+  others: (id: string) => readonly string[],
+  decide: (id: string, ofOthers: readonly boolean[]) => boolean,
+  inRing: boolean,
+): (id: string) => boolean {
+  const known = new Map<string, boolean>();
+  return (asked) => {
+    const open = known.has(asked) ? [] : [asked];
+    for (let id = open.at(-1); id !== undefined; id = open.at(-1)) {
+      const hangsOn = others(id);
+      const next = hangsOn.find((other) => !known.has(other));
+      if (next !== undefined && !known.has(id)) known.set(id, inRing);
+      if (next !== undefined) open.push(next);
+      else {
+        known.set(
+          id,
+          decide(
+            id,
+            hangsOn.map((other) => known.get(other) ?? inRing),
+          ),
+        );
         open.pop();
-      } else last.asked += 1;
+      }
     }
-  }
-  return counts;
+    return known.get(asked) ?? inRing;
+  };
 }
 
-function latestCorrections(
-  entries: readonly Entry[],
-  isLive: (entry: Entry) => boolean,
-): Map<string, string> {
+/** Of several corrections of one entry the one that was recorded last. */
+function latestCorrections(counting: readonly Entry[]): ReadonlyMap<string, string> {
   const latest = new Map<string, Entry>();
-  for (const entry of entries) {
-    if (entry.replaces === undefined || !isLive(entry)) continue;
+  for (const entry of counting) {
+    if (entry.replaces === undefined) continue;
     const other = latest.get(entry.replaces);
     if (!other || byRecorded(other, entry) < 0) latest.set(entry.replaces, entry);
   }
@@ -110,13 +117,9 @@ export function byTime(a: Entry, b: Entry): number {
 type Groups = ReadonlyMap<string, readonly Entry[]>;
 
 const grouped = new WeakMap<readonly Entry[], { readonly length: number; readonly groups: Groups }>();
-/** The last list of each container, whichever diary it came from. */
-const lastLists = new Map<string, readonly Entry[]>();
 
 /**
- * The entries of one container, in the order of the diary that they come from. Grouped once for each diary; a container
- * about which nothing was written keeps the very same list from one diary to the next, so that what was worked out from
- * it need not be worked out again.
+ * The entries of one container, in the order of the diary that they come from. Grouped once for each diary.
  *
  * @param live the garden's live entries, oldest first
  */
@@ -136,15 +139,7 @@ function groupsOf(live: readonly Entry[]): Groups {
     if (list) list.push(entry);
     else found.set(entry.containerId, [entry]);
   }
-  const groups: Groups = new Map(
-    [...found].map(([id, list]) => {
-      const before = lastLists.get(id);
-      if (before?.length === list.length && list.every((entry, i) => entry === before[i]))
-        return [id, before];
-      lastLists.set(id, list);
-      return [id, list];
-    }),
-  );
+  const groups: Groups = found;
   grouped.set(live, { length: live.length, groups });
   return groups;
 }

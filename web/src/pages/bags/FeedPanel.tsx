@@ -4,7 +4,7 @@ import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { baseWords, ledgerSentence, stateSentence } from '../../text/feed-text.ts';
 import { Panel } from '../../ui/Page.tsx';
-import { useFeedings, useGarden, useLedger, type Bag } from '../../store/index.ts';
+import { useBagStates, useGarden, useLedger, type Bag } from '../../store/index.ts';
 
 const FeedDialog = lazy(() => import('../../ui/FeedDialog.tsx'));
 const LedgerChart = lazy(() => import('./LedgerChart.tsx'));
@@ -13,11 +13,11 @@ const SolutionPart = lazy(() => import('./SolutionPart.tsx'));
 /** A bag's feed: what the ledger says in one sentence, what its regime asks for, and the ledger itself. */
 export function FeedPanel({ bag }: { readonly bag: Bag }) {
   const { clock, garden } = useGarden();
-  const { byId, isReady } = useFeedings();
+  const { isReady } = useBagStates();
   const [isFeeding, setFeeding] = useState(false);
   const [isOpen, setOpen] = useState(false);
-  const feeding = byId.get(bag.container.id);
-  const ledger = useLedger(bag);
+  const { feeding } = bag;
+  const ledger = useLedger(bag.container.id);
   const today = dayOf(clock.now());
   if (!feeding) {
     return (

@@ -1,5 +1,5 @@
 import { Box, Button, Typography } from '@mui/material';
-import { growthOf, heightNow, levelOf, jobsOf } from '@rundel/core/garden-state';
+import { growthOf, heightNow, levelOf } from '@rundel/core/garden-state';
 import { type Occupant, growthPerDay, outgrows, supportOf } from '@rundel/core/plants';
 import { dayOf, daysBetween } from '@rundel/core/calendar';
 import type { Entry } from '@rundel/core/records';
@@ -16,22 +16,9 @@ import { MeasureDialog } from './MeasureDialog.tsx';
 
 /** How tall it is, when it gets to the top of what holds it, and the handwork that follows from it. */
 export function GrowthPanel({ bag }: { readonly bag: Bag }) {
-  const { garden, live, clock } = useGarden();
   const [isMeasuring, setMeasuring] = useState(false);
-  const today = dayOf(clock.now());
-  const jobs = useMemo(
-    () =>
-      jobsOf(
-        bag.container,
-        bag.properties,
-        bag.occupants,
-        live,
-        garden.settings,
-        today,
-        bag.place?.cover ?? 'open',
-      ),
-    [bag, garden.settings, live, today],
-  );
+  const { live } = useGarden();
+  const { jobs } = bag;
   const support = supportOf(bag.container.support.kind);
   return (
     <Panel title="Growth and support">

@@ -10,7 +10,7 @@ import { ELEMENT_WORDS } from '../../text/feed-text.ts';
 import { useThemeValue } from '../../ui/theme-context.tsx';
 import { HowCalculated, WorkedLines } from '../../ui/HowCalculated.tsx';
 import { shortDay } from '../../text/text.ts';
-import type { BagLedger } from '../../store/index.ts';
+import type { BagLedger } from '@rundel/core/garden-state';
 import { drawnDays, LEDGER_PARTS, partsOn, rangeOf } from './ledger-series.ts';
 
 const SYMBOLS: Record<Element, string> = { n: 'N', p: 'P', k: 'K', ca: 'Ca', mg: 'Mg' };

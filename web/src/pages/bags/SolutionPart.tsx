@@ -15,7 +15,7 @@ import { doseWords, SOLUTION_WORDS } from '../../text/feed-text.ts';
 import { STORE_WORDS } from '../../text/water-text.ts';
 import { midSentence, shortDay } from '../../text/text.ts';
 import { Select } from '../../ui/Select.tsx';
-import { measuresInUse, useFeedings, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
+import { measuresInUse, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 
 /** The nutrient in a bag's reservoir, channel or drum: when it was made up, EC and pH with their trend, and how long it lasts. */
 export default function SolutionPart({ bag }: { readonly bag: Bag }) {
@@ -90,8 +90,7 @@ const WHAT = [
 /** The nutrient that a bag's regime has in its drum, if any. */
 function useNutrient(bag: Bag) {
   const { garden } = useGarden();
-  const { byId } = useFeedings();
-  const regime = byId.get(bag.container.id)?.regime;
+  const regime = bag.feeding?.regime;
   for (const step of regime?.steps ?? []) {
     const product = findProduct(step.productId, garden.products);
     const dose = step.dose ?? product?.feed?.dose;

@@ -1,6 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import type { Container } from '@rundel/core/records';
+import type { Container, Entry } from '@rundel/core/records';
 import { anotherRound } from '@rundel/core/round';
 import { clockOf, hoursWords } from '../../text/text.ts';
 import { useGarden, useUnitFormat, waterIf, type Bag } from '../../store/index.ts';
@@ -49,7 +49,21 @@ function changesFor(bag: Bag, thick: string, saucer: string): readonly Change[] 
   ];
 }
 
-/** How long the bag would keep, worked out anew for each change from the same diary. */
+/** A watering in parts until it runs through, which nobody has given: it is tried and never stored. */
+function soaking(bag: Bag, now: string): Entry {
+  return {
+    id: 'ent_soakingtried',
+    kind: 'watering',
+    at: now,
+    recordedAt: now,
+    containerId: bag.container.id,
+    litres: Math.min(200, 2 * bag.properties.availableLitres),
+    isMeasured: true,
+    ranThrough: true,
+  };
+}
+
+/** How long the bag would keep once it is watered through, worked out anew for each change. */
 export function WhatIf({ bag }: { readonly bag: Bag }) {
   const open = useGarden();
   const unitFormat = useUnitFormat();
@@ -60,10 +74,16 @@ export function WhatIf({ bag }: { readonly bag: Bag }) {
   );
   const { data } = useQuery({
     queryKey: ['what-if', open.gardenId, bag.container.id, bag.water?.now, bag.container.changedAt] as const,
-    queryFn: () => Promise.all(changes.map(({ container, shade }) => waterIf(container, open, shade))),
+    // each is watered through now: what the diary says of the bag as it is says little of another
+    queryFn: () =>
+      Promise.all(
+        [{ label: '', container: bag.container, shade: undefined }, ...changes].map(({ container, shade }) =>
+          waterIf(container, open, shade, [soaking(bag, open.clock.now())]),
+        ),
+      ),
     staleTime: 60_000,
   });
-  const now = bag.water?.ahead.hoursToRefill.likely;
+  const [asItIs, ...tried] = data ?? [];
   const today = open.clock.now().slice(0, 10);
   const { roundHours, latitudeDegrees } = open.garden.settings;
   const toCome = (bag.water?.usePerDay ?? [])
@@ -73,11 +93,12 @@ export function WhatIf({ bag }: { readonly bag: Bag }) {
   return (
     <Box>
       <Typography variant="body2">
-        As it is, it wants water in {hoursWords(now)}. With the same checks and waterings so far:
+        Watered through now, it would want water again in{' '}
+        {asItIs ? hoursWords(asItIs.ahead.hoursToRefill.likely) : '…'}. Likewise:
       </Typography>
       <Box component="ul" sx={{ marginBlock: 1, paddingInlineStart: 2.5 }}>
         {changes.map(({ label }, i) => {
-          const water = data?.[i];
+          const water = tried[i];
           return (
             <li key={label}>
               <strong>{label}</strong>: {water ? `in ${hoursWords(water.ahead.hoursToRefill.likely)}` : '…'}

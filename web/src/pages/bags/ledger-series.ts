@@ -1,6 +1,6 @@
 import type { LedgerDay } from '@rundel/core/feeding';
 import type { Element } from '@rundel/core/products';
-import type { BagLedger } from '../../store/index.ts';
+import type { BagLedger } from '@rundel/core/garden-state';
 
 /** Where what was offered is, from below: together they are all of it. */
 export const LEDGER_PARTS = [

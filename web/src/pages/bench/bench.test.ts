@@ -24,7 +24,7 @@ import {
 import { readOrder, startOrder } from './bags-and-mix/film-texts.ts';
 import { productUnitSymbol, readProductAmount } from '../../text/product-amount.ts';
 import { readArea, readLimit, showArea, showLoad } from './bags-and-mix/load-texts.ts';
-import { mixPricePerLitre } from './bags-and-mix/mix-price.ts';
+import { mixPricePerLitre } from '@rundel/core/stock';
 import { readParts } from './bags-and-mix/mix-texts.ts';
 import { listAsCsv, listAsText, packsWords } from './money/shop-text.ts';
 import { trySizes } from './bags-and-mix/sizes.ts';

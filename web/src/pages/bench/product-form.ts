@@ -60,7 +60,7 @@ export type ProductReading =
 
 const text = (value: number | undefined) => (value === undefined ? '' : String(value));
 
-function useOf(product: Product | undefined): ProductUse {
+function purposeOf(product: Product | undefined): ProductUse {
   const kind = product?.kind;
   return kind === 'support' || kind === 'bag' || kind === 'other' ? kind : 'feeds';
 }
@@ -70,7 +70,7 @@ export function productFormOf(product: Product | undefined, system: UnitSystem):
   const { feed, label } = product ?? {};
   return {
     name: product?.name ?? '',
-    use: useOf(product),
+    use: purposeOf(product),
     countedIn: product?.unit ?? 'piece',
     form: feed?.form ?? 'liquid',
     n: text(label?.n),

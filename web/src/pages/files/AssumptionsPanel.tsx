@@ -13,7 +13,8 @@ import { ASSUMPTION_THEMES, type Assumption } from '@rundel/core/assumed';
 import { CROPS } from '@rundel/core/plants';
 import { trimmed } from '@rundel/core/units';
 import { useMemo, useState } from 'react';
-import { learntOf, useGarden, told } from '../../store/index.ts';
+import { learntOf } from '@rundel/core/garden-state';
+import { useGarden, told } from '../../store/index.ts';
 
 interface Row {
   readonly key: string;
@@ -52,7 +53,7 @@ export function AssumptionsPanel() {
   const [isOpen, setOpen] = useState(false);
   const own = garden.settings.assumptions;
   const learnt: Partial<Record<string, number>> = useMemo(
-    () => ({ ...learntOf({ garden, live }) }),
+    () => ({ ...learntOf(garden, live) }),
     [garden, live],
   );
   const count = Object.keys(own).length;

@@ -3,7 +3,7 @@ import { IconChevronDown } from '@tabler/icons-react';
 import type { FeedUnit } from '@rundel/core/records';
 import { expectedGrades } from '@rundel/core/round';
 import { useId, useState } from 'react';
-import { FEED_LITRES, offeredAmount } from '../../ui/feed-offers.ts';
+import { FEED_LITRES, offeredAmount } from '@rundel/core/garden-state';
 import { feedAmountWords, feedName } from '../../text/feed-text.ts';
 import { fillsWords } from '../../text/text.ts';
 import { wateringMeasure, useGarden, useUnitFormat } from '../../store/index.ts';

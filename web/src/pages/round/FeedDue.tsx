@@ -1,9 +1,9 @@
 import { Box, Button } from '@mui/material';
 import { IconBottle, IconFlower } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
-import type { FeedOffer } from '../../ui/feed-offers.ts';
+import type { FeedOffer } from '@rundel/core/garden-state';
 import { ADVICE_WORDS, stateSentence } from '../../text/feed-text.ts';
-import { useFeedings, useGarden, type Bag } from '../../store/index.ts';
+import { useGarden, type Bag } from '../../store/index.ts';
 
 const STAGE_WORDS = { flowers: 'First flowers seen', set: 'First truss has set' } as const;
 
@@ -19,8 +19,7 @@ export default function FeedDue({
   readonly isChecked: boolean;
 }) {
   const { clock, garden, record } = useGarden();
-  const { byId } = useFeedings();
-  const feeding = byId.get(bag.container.id);
+  const { feeding } = bag;
   const today = dayOf(clock.now());
   const triggers = new Set(
     feeding?.regime?.steps.flatMap((step) => [step.start.on, ...(step.until ? [step.until.on] : [])]),

@@ -1,6 +1,6 @@
 import { Box, FormControlLabel, Switch, Typography } from '@mui/material';
 import { ADVICE_WORDS, doseWords, feedAmountWords, feedCaution, feedName } from '../../text/feed-text.ts';
-import { offeredAmount, type FeedOffer } from '../../ui/feed-offers.ts';
+import { offeredAmount, type FeedOffer } from '@rundel/core/garden-state';
 import { useUnitFormat, type Bag } from '../../store/index.ts';
 
 /** Feeds in a proposed drink: on as the regime has it, off with one tap; or the word why they wait. */

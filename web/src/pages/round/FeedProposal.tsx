@@ -8,7 +8,7 @@ import {
   fedWithWatering,
   offeredAmount,
   type FeedOffer,
-} from '../../ui/feed-offers.ts';
+} from '@rundel/core/garden-state';
 import {
   doseWords,
   FEED_SKIP_WORDS,

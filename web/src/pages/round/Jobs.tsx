@@ -1,7 +1,6 @@
 import { Box, Typography } from '@mui/material';
-import { jobsOf } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
-import { memo, useDeferredValue, useMemo } from 'react';
+import { memo, useDeferredValue } from 'react';
 import { Link } from 'react-router';
 import { ColdNightNotice } from '../../ui/ColdNightNotice.tsx';
 import { isDue } from '../../text/job-text.ts';
@@ -17,11 +16,11 @@ export default function Jobs() {
       <ColdNightNotice crops={[]} bags={bags} isPlanted />
       <Box sx={{ '&:not(:has(li))': { display: 'none' } }}>
         <Typography sx={{ fontSize: '0.88rem', fontWeight: 'fontWeightMedium', color: 'text.secondary' }}>
-          Handwork due
+          Jobs due
         </Typography>
         <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
           {bags.map((bag) => (
-            <HandworkAt key={bag.container.id} bag={bag} />
+            <JobsAt key={bag.container.id} bag={bag} />
           ))}
         </Box>
       </Box>
@@ -29,24 +28,11 @@ export default function Jobs() {
   );
 }
 
-/** What is due at one bag. Growth takes a while to work out: bag by bag, taps and frames come in between. */
-const HandworkAt = memo(function HandworkAt({ bag }: { readonly bag: Bag }) {
-  const { garden, live: latest, clock } = useGarden();
-  const live = useDeferredValue(latest);
+/** What is due at one bag. */
+const JobsAt = memo(function JobsAt({ bag }: { readonly bag: Bag }) {
+  const { clock } = useGarden();
   const today = dayOf(clock.now());
-  const due = useMemo(
-    () =>
-      jobsOf(
-        bag.container,
-        bag.properties,
-        bag.occupants,
-        live,
-        garden.settings,
-        today,
-        bag.place?.cover ?? 'open',
-      ).filter((task) => isDue(task, today)),
-    [bag, garden.settings, live, today],
-  );
+  const due = bag.jobs.filter((task) => isDue(task, today));
   return due.map((task) => (
     <JobRow
       key={task.kind}

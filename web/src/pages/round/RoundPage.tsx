@@ -5,7 +5,7 @@ import type { EntryOf } from '@rundel/core/records';
 import { lazy, Suspense, useCallback, useDeferredValue, useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Caution } from '../../ui/Caution.tsx';
-import { asGiven, feedDueIds, fedDrafts, feedOffers } from '../../ui/feed-offers.ts';
+import { asGiven, feedDueIds, fedDrafts, feedOffers } from '@rundel/core/garden-state';
 import { foundWords } from '../../text/check-text.ts';
 import { Page } from '../../ui/Page.tsx';
 import { Deferred } from '../../ui/Deferred.tsx';
@@ -14,7 +14,6 @@ import {
   wateringMeasure,
   placesInUse,
   useBags,
-  useFeedings,
   useGarden,
   useUnitFormat,
   type Bag,
@@ -33,7 +32,7 @@ import { StopActions } from './StopActions.tsx';
 import type { WalkStop } from './StopList.tsx';
 import { useCurrentStop } from './current-stop.ts';
 import type { SkipReason } from './SkipButton.tsx';
-import { isBeforeColdNight, isOpen, statusOf } from './stops.ts';
+import { isBeforeColdNight, isOpen, statusOf } from '@rundel/core/garden-state';
 import { StopHead, StopWords } from './StopWords.tsx';
 import { useWalk } from './walk.ts';
 
@@ -49,13 +48,9 @@ export default function RoundPage() {
   const isWide = useMediaQuery('(min-width: 1100px)');
   const isPhone = useMediaQuery('(max-width: 899px)');
   const measure = useMemo(() => wateringMeasure(garden), [garden]);
-  const { byId: feedings, isReady: isFeedKnown } = useFeedings();
   const { products } = garden;
   const today = clock.now().slice(0, 10);
-  const fedIds = useMemo(
-    () => feedDueIds(bags, feedings, products, `${today}T12:00:00.000Z`),
-    [bags, feedings, products, today],
-  );
+  const fedIds = useMemo(() => feedDueIds(bags, products, `${today}T12:00:00.000Z`), [bags, products, today]);
   const plan = useMemo(
     () =>
       isReady
@@ -74,17 +69,11 @@ export default function RoundPage() {
     (bag: Bag): WalkStop => {
       const status = statusOf(bag, walk, live, measure, isCold);
       const isWatered = status.kind === 'watering' || ('wateredLitres' in status && status.wateredLitres > 0);
-      const due = feedOffers(
-        bag,
-        feedings.get(bag.container.id),
-        products,
-        `${today}T12:00:00.000Z`,
-        isWatered,
-      );
+      const due = feedOffers(bag, products, `${today}T12:00:00.000Z`, isWatered);
       const feeds = unanswered(due, bag, walk, live);
       return { bag, status: withFeed(status, feeds), feeds };
     },
-    [feedings, products, isCold, live, measure, today, walk],
+    [products, isCold, live, measure, today, walk],
   );
   const stops = useMemo((): readonly WalkStop[] => {
     const ids = new Set(walk?.spotIds ?? walk?.containerIds);
@@ -198,7 +187,7 @@ export default function RoundPage() {
   const open = stops.filter((s) => isOpen(s.status));
   const planted = bags.filter((b) => b.occupants.length > 0);
   // before all is worked out there is only the stop to be quick with; bags that are due a feed would move the list's rows
-  const isKnown = isReady && isFeedKnown && walk !== undefined;
+  const isKnown = isReady && walk !== undefined;
   const lead =
     !isKnown && bags.length > 0
       ? 'Working out how the bags stand…'

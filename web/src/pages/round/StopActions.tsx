@@ -5,14 +5,14 @@ import type { EntryOf } from '@rundel/core/records';
 import { lazy, Suspense, useState } from 'react';
 import { seenStore } from '../../text/bag-text.ts';
 import { ContradictionNotice } from '../../ui/ContradictionNotice.tsx';
-import type { FeedOffer } from '../../ui/feed-offers.ts';
+import type { FeedOffer } from '@rundel/core/garden-state';
 import { plantWords } from '../../text/check-text.ts';
 import { wateringMeasure, useGarden, type Bag } from '../../store/index.ts';
 import type { WateringDone } from './WateringProposal.tsx';
 import { GradeButtons, type GradedMethod } from './GradeButtons.tsx';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
 import type { StopDialog } from './StopDialogs.tsx';
-import type { StopStatus } from './stops.ts';
+import type { StopStatus } from '@rundel/core/garden-state';
 import { StopWords } from './StopWords.tsx';
 import { usualCheckMethod, CheckMethodButton, type CheckMethod } from './CheckMethodButton.tsx';
 

@@ -4,8 +4,8 @@ import { Link } from 'react-router';
 import { checkWords } from '../../text/check-text.ts';
 import { BagIcon } from '../../section/index.ts';
 import { useUnitFormat, type Bag } from '../../store/index.ts';
-import type { FeedOffer } from '../../ui/feed-offers.ts';
-import type { StopStatus } from './stops.ts';
+import type { FeedOffer } from '@rundel/core/garden-state';
+import type { StopStatus } from '@rundel/core/garden-state';
 
 export interface WalkStop {
   readonly bag: Bag;

@@ -6,7 +6,7 @@ import { FAULT_WORDS, foundWords } from '../../text/check-text.ts';
 import { STORE_WORDS } from '../../text/water-text.ts';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import type { GradedMethod } from './GradeButtons.tsx';
-import type { StopStatus } from './stops.ts';
+import type { StopStatus } from '@rundel/core/garden-state';
 import { usualCheckMethod } from './CheckMethodButton.tsx';
 
 export const STOP_HEAD_ID = 'stop-head';

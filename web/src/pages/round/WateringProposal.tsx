@@ -5,7 +5,7 @@ import type { WateringAdvice } from '@rundel/core/water';
 import { lazy, Suspense, useState } from 'react';
 import { fillsWords } from '../../text/text.ts';
 import { wateringMeasure, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
-import type { FeedOffer } from '../../ui/feed-offers.ts';
+import type { FeedOffer } from '@rundel/core/garden-state';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
 
 const feedLine = import('./FeedLine.tsx');

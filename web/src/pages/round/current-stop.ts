@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Bag } from '../../store/index.ts';
-import { isOpen } from './stops.ts';
+import { isOpen } from '@rundel/core/garden-state';
 import type { WalkStop } from './StopList.tsx';
 import { STOP_HEAD_ID } from './StopWords.tsx';
 import type { Walk } from './walk.ts';

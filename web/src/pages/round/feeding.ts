@@ -1,7 +1,7 @@
 import { entriesAt, type Entry } from '@rundel/core/records';
-import type { FeedOffer } from '../../ui/feed-offers.ts';
+import type { FeedOffer } from '@rundel/core/garden-state';
 import type { Bag } from '../../store/index.ts';
-import type { StopStatus } from './stops.ts';
+import type { StopStatus } from '@rundel/core/garden-state';
 import type { Walk } from './walk.ts';
 
 /** The offers that this walk's diary has not answered yet. */

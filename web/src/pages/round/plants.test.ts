@@ -1,11 +1,11 @@
-import { bagWater } from '@rundel/core/garden-state';
+import { deriveBag } from '@rundel/core/garden-state';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries, type Entry } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
 import { foundWords, plantWords } from '../../text/check-text.ts';
 import { bagOf } from '../../store/bags.ts';
 import { unitFormatIn } from '../../store/unit-format.ts';
-import { statusOf } from './stops.ts';
+import { statusOf } from '@rundel/core/garden-state';
 import type { Walk } from './walk.ts';
 
 const garden = gannetSlip(3);
@@ -46,8 +46,8 @@ const leftOut = (minute: number): Entry => ({
 
 function statusAfter(more: readonly Entry[]) {
   const live = liveEntries([...garden.entries, ...more]);
-  const water = bagWater({ ...garden, entries: [...live] }, container, at(40).at, live);
-  const bag = bagOf(container, garden, live, water);
+  const state = deriveBag({ ...garden, entries: [...live] }, container, at(40).at);
+  const bag = bagOf(container, garden, live, state);
   return { status: statusOf(bag, walk, live, can), bag };
 }
 

@@ -1,14 +1,14 @@
-import { bagWater } from '@rundel/core/garden-state';
+import type { FeedingState } from '@rundel/core/garden-state';
+import { deriveBag } from '@rundel/core/garden-state';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries, type Entry } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
 import { bagOf, type Bag } from '../../store/bags.ts';
 import { type StepState, FEEDING_PRACTICES } from '@rundel/core/feeding';
 import { FEEDS } from '@rundel/core/products';
-import { asGiven, feedDueIds, fedDrafts, feedOffers, fedWithWatering } from '../../ui/feed-offers.ts';
-import type { FeedingNow } from '../../store/index.ts';
+import { asGiven, feedDueIds, fedDrafts, feedOffers, fedWithWatering } from '@rundel/core/garden-state';
 import { unanswered, withFeed } from './feeding.ts';
-import { isOpen, statusOf } from './stops.ts';
+import { isOpen, statusOf } from '@rundel/core/garden-state';
 import { beginning, startedNoLaterThan, isGoingOn, withBags, type Walk } from './walk.ts';
 
 const garden = gannetSlip(3);
@@ -37,8 +37,8 @@ const watering: Entry = {
 
 function bagAfter(more: readonly Entry[]): { bag: Bag; live: ReturnType<typeof liveEntries> } {
   const live = liveEntries([...garden.entries, ...more]);
-  const water = bagWater({ ...garden, entries: [...live] }, container, at(4), live);
-  return { bag: bagOf(container, garden, live, water), live };
+  const state = deriveBag({ ...garden, entries: [...live] }, container, at(4));
+  return { bag: bagOf(container, garden, live, state), live };
 }
 
 function statusAfter(more: readonly Entry[], during: Walk | undefined = walk) {
@@ -143,34 +143,34 @@ describe('a feed at a stop', () => {
     },
   });
   const feeding = (states: readonly StepState[]) =>
-    ({ containerId: container.id, regime, states }) as FeedingNow;
+    ({ containerId: container.id, regime, states }) as FeedingState;
   const due = feeding([state('2026-07-16', '2026-07-18')]);
   const { bag, live } = bagAfter([check(3)]);
-  const withShare = (likely: number): Bag => {
+  const withShare = (likely: number, of: FeedingState | undefined = due): Bag => {
     const water = bag.water as NonNullable<Bag['water']>;
     return {
       ...bag,
+      feeding: of,
       water: { ...water, estimate: { ...water.estimate, share: { low: likely, likely, high: likely } } },
     };
   };
-  const kinds = (of: Bag, f: FeedingNow) => feedOffers(of, f, [], at(4), true).map((o) => o.advice.kind);
+  const kinds = (of: Bag) => feedOffers(of, [], at(4), true).map((o) => o.advice.kind);
 
   it('is offered on its day, held back on a dry bag, and not asked for before', () => {
-    expect(kinds(withShare(0.5), due)).toEqual(['feed']);
-    expect(kinds(withShare(0.05), due)).toEqual(['too-dry']);
-    expect(kinds(withShare(0.99), due)).toEqual(['too-wet']);
-    expect(kinds(withShare(0.5), feeding([state('2026-08-01', '2026-08-04')]))).toEqual([]);
-    expect(feedOffers(bag, undefined, [], at(4), true)).toEqual([]);
+    expect(kinds(withShare(0.5))).toEqual(['feed']);
+    expect(kinds(withShare(0.05))).toEqual(['too-dry']);
+    expect(kinds(withShare(0.99))).toEqual(['too-wet']);
+    expect(kinds(withShare(0.5, feeding([state('2026-08-01', '2026-08-04')])))).toEqual([]);
+    expect(feedOffers({ ...bag, feeding: undefined }, [], at(4), true)).toEqual([]);
   });
 
   it('puts its bag on the round', () => {
-    const feedings = new Map([[container.id, due]]);
-    expect([...feedDueIds([withShare(0.5)], feedings, [], at(4))]).toEqual([container.id]);
-    expect([...feedDueIds([withShare(0.05)], feedings, [], at(4))]).toEqual([]);
+    expect([...feedDueIds([withShare(0.5)], [], at(4))]).toEqual([container.id]);
+    expect([...feedDueIds([withShare(0.05)], [], at(4))]).toEqual([]);
   });
 
   it('keeps a stop open until it is given or left, and no longer', () => {
-    const offers = feedOffers(withShare(0.5), due, [], at(4), true);
+    const offers = feedOffers(withShare(0.5), [], at(4), true);
     const done = statusAfter([check(2), watering]);
     expect(withFeed(done, offers).kind).toBe('feed');
     expect(isOpen(withFeed(done, offers))).toBe(true);
@@ -195,7 +195,7 @@ describe('a feed at a stop', () => {
   });
 
   it('is written down with its step, its amount and its water, once for each part', () => {
-    const [offer] = feedOffers(withShare(0.5), due, [], at(4), true);
+    const [offer] = feedOffers(withShare(0.5), [], at(4), true);
     if (!offer) throw new Error('one is offered');
     const given = asGiven(offer, bag, 3);
     expect(fedDrafts(given, at(5))).toEqual([

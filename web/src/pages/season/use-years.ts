@@ -1,3 +1,4 @@
+import { feedingCaseOf } from '@rundel/core/garden-state';
 import { resolveAssumed } from '@rundel/core/assumed';
 import { knownWeather, siteOf } from '@rundel/core/garden-state';
 import { occupantsOf, type Occupant, SUPPORT_PRACTICES } from '@rundel/core/plants';
@@ -15,7 +16,7 @@ import {
 import { useMemo } from 'react';
 import type { Plan, Place } from '@rundel/core/records';
 import { plannedFeeds } from '@rundel/core/feeding';
-import { caseUnder, useBags, useFeedings, useGarden, type Bag, type FeedingNow } from '../../store/index.ts';
+import { useBags, useGarden, type Bag, type OpenGarden } from '../../store/index.ts';
 
 /** One bag's row: its crops of the year, planted and planned. */
 export interface YearRow {
@@ -44,7 +45,6 @@ export interface Years {
 export function useYears(on: string): Years {
   const { garden, live, clock } = useGarden();
   const { bags } = useBags();
-  const { byId: feedings } = useFeedings();
   const today = dayOf(clock.now());
   return useMemo(() => {
     const { settings } = garden;
@@ -75,10 +75,9 @@ export function useYears(on: string): Years {
           !isCarriedOut(p, everyone),
       );
       const context = contextOf(bag);
-      const feeding = feedings.get(bag.container.id);
       return {
         bag,
-        feeds: feedTicks(bag, feeding, { live, garden }, today).filter(({ day }) => isInYear(day)),
+        feeds: feedTicks(bag, { live, garden }, today).filter(({ day }) => isInYear(day)),
         years: [
           ...planted.map((o) => yearOfOccupant(o, live, context)),
           ...planned.map((p) => yearOfPlan(p, context)),
@@ -92,24 +91,33 @@ export function useYears(on: string): Years {
       nextPlaceOf: (cover) => ({ ...placeOf(cover), frost: nextFrost }),
       tried: (plan, bag, plantOn) => yearOfPlan(plan, contextOf(bag), plantOn),
     };
-  }, [bags, feedings, garden, live, on, today]);
+  }, [bags, garden, live, on, today]);
 }
 
 /** Days on which a bag was fed, and those on which its regime would have it fed until its plants are done. */
-function feedTicks(
-  bag: Bag,
-  feeding: FeedingNow | undefined,
-  open: Parameters<typeof caseUnder>[2],
-  today: string,
-): readonly FeedTick[] {
+function feedTicks(bag: Bag, open: Pick<OpenGarden, 'live' | 'garden'>, today: string): readonly FeedTick[] {
   const given = open.live.flatMap((e) =>
     e.kind === 'fed' && e.containerId === bag.container.id ? [dayOf(e.at)] : [],
   );
+  const { feeding } = bag;
   const { regime, endsOn } = feeding ?? {};
   const first = bag.occupants[0]?.plantedOn;
   const planned =
     feeding && regime && endsOn && first && endsOn > today
-      ? plannedFeeds(caseUnder(bag, feeding, open, regime, first), today, endsOn, bag.properties.assumed)
+      ? plannedFeeds(
+          feedingCaseOf(
+            bag.container,
+            bag.occupants,
+            open.live,
+            open.garden,
+            feeding.stageDates,
+            regime,
+            first,
+          ),
+          today,
+          endsOn,
+          bag.properties.assumed,
+        )
       : [];
   return [
     ...[...new Set(given)].map((day) => ({ day, isGiven: true })),

@@ -1,4 +1,5 @@
 import * as z from '../../../schema/index.ts';
+import type { Effect } from '../effect.ts';
 import { idSchema } from '../../ids.ts';
 import { FEED_UNITS } from '../../feed.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
@@ -88,3 +89,14 @@ export const teaTendedEntry = z.object({
   /** liquid after straining, L */
   litres: z.number().gt(0).max(1000).optional(),
 });
+
+/** What these bear on. */
+export const FEEDING_EFFECTS = {
+  fed: ['feeding', 'money'],
+  'feed-skipped': ['feeding'],
+  regime: ['feeding'],
+  stage: ['feeding'],
+  solution: ['water'],
+  tea: [],
+  'tea-tended': [],
+} as const satisfies Readonly<Record<string, readonly Effect[]>>;

@@ -1,4 +1,5 @@
 import * as z from '../../../schema/index.ts';
+import type { Effect } from '../effect.ts';
 import { daySchema } from '../../time.ts';
 import { idSchema } from '../../ids.ts';
 import { entryBase } from './base.ts';
@@ -39,3 +40,10 @@ export const removedEntry = z.object({
   ...entryBase,
   removes: idSchema('entry'),
 });
+
+/** What these bear on. */
+export const OTHER_EFFECTS = {
+  note: [],
+  weather: ['water', 'feeding', 'jobs'],
+  removed: [],
+} as const satisfies Readonly<Record<string, readonly Effect[]>>;

@@ -1,4 +1,5 @@
 import * as z from '../../../schema/index.ts';
+import type { Effect } from '../effect.ts';
 import { idSchema } from '../../ids.ts';
 import { SUPPORT_KINDS, PLANTING_METHOD_IDS } from '../../kinds.ts';
 import { seedlingSchema } from '../../seedling.ts';
@@ -104,3 +105,15 @@ export const pickingEntry = z
     path: ['kilograms'],
     message: 'A picking needs a weight or a count.',
   });
+
+/** What these bear on. */
+export const PLANT_EFFECTS = {
+  planted: ['water', 'feeding', 'growth', 'jobs', 'plan'],
+  height: ['water', 'growth', 'jobs'],
+  warmth: [],
+  'topped-up': ['water', 'growth', 'jobs'],
+  supported: ['jobs'],
+  tended: ['jobs'],
+  cleared: ['water', 'feeding', 'growth', 'jobs', 'plan'],
+  picking: ['feeding'],
+} as const satisfies Readonly<Record<string, readonly Effect[]>>;

@@ -1,4 +1,5 @@
 import * as z from '../../../schema/index.ts';
+import type { Effect } from '../effect.ts';
 import { idSchema } from '../../ids.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
 
@@ -92,3 +93,15 @@ export const troubleEntry = z.object({
   what: z.enum(['root-rot', 'wilt', 'blight', 'pests', 'unknown']),
   livesInMix: z.boolean(),
 });
+
+/** What these bear on. */
+export const STOCK_EFFECTS = {
+  filled: ['feeding', 'money'],
+  bought: ['money'],
+  used: ['money'],
+  counted: ['money'],
+  priced: ['money'],
+  spent: ['money'],
+  worked: ['money'],
+  trouble: [],
+} as const satisfies Readonly<Record<string, readonly Effect[]>>;

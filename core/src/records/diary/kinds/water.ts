@@ -1,4 +1,5 @@
 import * as z from '../../../schema/index.ts';
+import type { Effect } from '../effect.ts';
 import { idSchema } from '../../ids.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
 
@@ -66,3 +67,11 @@ export const skippedEntry = z.object({
   ...inContainer,
   reason: z.enum(SKIP_REASONS),
 });
+
+/** What these bear on. */
+export const WATER_EFFECTS = {
+  check: ['water'],
+  watering: ['water', 'feeding'],
+  drip: ['water'],
+  skipped: [],
+} as const satisfies Readonly<Record<string, readonly Effect[]>>;

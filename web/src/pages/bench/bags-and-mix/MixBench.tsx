@@ -11,7 +11,7 @@ import { useGarden, useMoney, useUnitFormat } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { MixColumns } from './MixColumns.tsx';
 import { MixEditor } from './MixEditor.tsx';
-import { mixPricePerLitre } from './mix-price.ts';
+import { mixPricePerLitre } from '@rundel/core/stock';
 
 const WISHES = [
   { id: 'peat-free', label: 'peat-free' },

@@ -1,3 +1,4 @@
+import { parseNumber } from '@rundel/core/units';
 import { Alert, Box, Button, TextField, Typography } from '@mui/material';
 import { IconPrinter } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
@@ -8,15 +9,15 @@ import { useMemo, useState } from 'react';
 import { useAddress } from '../../../ui/address.ts';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
 import { Caution } from '../../../ui/Caution.tsx';
-import { feedDueIds, fedWithWatering } from '../../../ui/feed-offers.ts';
+import { feedDueIds, fedWithWatering } from '@rundel/core/garden-state';
 import { perWords, parseDose, displayDose } from '../../../text/dose-text.ts';
 import { CHECK_WORDS, feedAmountWords, feedCaution, UNIT_WORDS } from '../../../text/feed-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { midSentence, shortDay } from '../../../text/text.ts';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
-import { wateringMeasure, useBags, useFeedings, useGarden, useUnitFormat } from '../../../store/index.ts';
-import { bagFeeds, mixedBatch, type BagFeed, type MixedPart } from './batch-plan.ts';
+import { wateringMeasure, useBags, useGarden, useUnitFormat } from '../../../store/index.ts';
+import { bagFeeds, mixedBatch, type BagFeed, type MixedPart } from '@rundel/core/garden-state';
 import { BatchCans } from './BatchCans.tsx';
 import { NoBags } from '../NoBags.tsx';
 import { TeaPanel } from './TeaPanel.tsx';
@@ -28,13 +29,12 @@ const USUAL_CAN_LITRES = 10;
 /** What to make up for the bags that are due: can by can along the walk, and what is in it. */
 export default function BatchBench() {
   const { garden, clock, record } = useGarden();
-  const { bags } = useBags();
-  const { byId, isReady } = useFeedings();
+  const { bags, isReady } = useBags();
   const [fields, change] = useAddress();
   const planted = useMemo(() => bags.filter((b) => b.occupants.length > 0), [bags]);
   const due = useMemo(
-    () => feedDueIds(planted, byId, garden.products, clock.now()),
-    [byId, clock, garden.products, planted],
+    () => feedDueIds(planted, garden.products, clock.now()),
+    [clock, garden.products, planted],
   );
   const asked = fields.get('bags');
   const ids = asked === null ? due : new Set(asked.split(',').filter(Boolean));
@@ -44,10 +44,10 @@ export default function BatchBench() {
   const measure = wateringMeasure(garden);
   const unitFormat = useUnitFormat();
   const canLitres = measure.kind === 'hose' ? USUAL_CAN_LITRES : Math.max(0.2, measure.litres);
-  const feeds = bagFeeds(chosen, byId, garden.products, forAll === BY_REGIME ? undefined : forAll);
+  const feeds = bagFeeds(chosen, garden.products, forAll === BY_REGIME ? undefined : forAll);
   const ownDose = Object.fromEntries(
     Object.entries(typed).flatMap(([productId, text]) => {
-      const amount = Number(text.replace(',', '.'));
+      const amount = parseNumber(text)?.value ?? NaN;
       const per = feeds.find((feed) => feed.product.id === productId)?.dose.per ?? 'litre';
       const stored = parseDose(amount, per, unitFormat.system);
       return stored > 0 && stored <= 5000 ? [[productId, stored] as const] : [];

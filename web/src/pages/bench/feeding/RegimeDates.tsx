@@ -1,3 +1,4 @@
+import { feedingCaseOf, type FeedingState } from '@rundel/core/garden-state';
 import { Box, Typography } from '@mui/material';
 import { addDays, dayOf, daysBetween } from '@rundel/core/calendar';
 import { plannedFeeds, type PlannedFeed } from '@rundel/core/feeding';
@@ -6,7 +7,7 @@ import { useMemo } from 'react';
 import { productName } from '../../../text/product-text.ts';
 import { titleOf } from '../../../text/bag-text.ts';
 import { shortDay } from '../../../text/text.ts';
-import { caseUnder, useGarden, type Bag, type FeedingNow } from '../../../store/index.ts';
+import { useGarden, type Bag } from '../../../store/index.ts';
 
 /** A preview ends here at the latest. */
 const DAYS_AHEAD = 110;
@@ -21,7 +22,7 @@ export function RegimeDates({
 }: {
   readonly regime: Regime;
   readonly bag: Bag;
-  readonly feeding: FeedingNow;
+  readonly feeding: FeedingState;
 }) {
   const open = useGarden();
   const { garden, live, clock } = open;
@@ -34,7 +35,7 @@ export function RegimeDates({
   const planned = useMemo(
     () =>
       plannedFeeds(
-        caseUnder(bag, feeding, { live, garden }, regime, since),
+        feedingCaseOf(bag.container, bag.occupants, live, garden, feeding.stageDates, regime, since),
         today,
         end,
         bag.properties.assumed,

@@ -12,7 +12,7 @@ import { Panel } from '../../../ui/Page.tsx';
 import { midSentence } from '../../../text/text.ts';
 import { Select } from '../../../ui/Select.tsx';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
-import { useBags, useFeedings, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
+import { useBags, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { NoBags } from '../NoBags.tsx';
 import { RegimeDates } from './RegimeDates.tsx';
 import { RegimeEditor } from './RegimeEditor.tsx';
@@ -22,7 +22,6 @@ export default function RegimesBench() {
   const { garden, live, clock, record, bin } = useGarden();
   const unitFormat = useUnitFormat();
   const { bags } = useBags();
-  const { byId } = useFeedings();
   const [fields, change] = useAddress();
   const planted = bags.filter((b) => b.occupants.length > 0);
   // by the diary and not by what the workers answer: who follows what is known at once, and nothing moves later
@@ -67,7 +66,7 @@ export default function RegimesBench() {
   };
   if (planted.length === 0) return <NoBags label="Nothing is planted yet, so nothing has to be fed." />;
   const shownRegime = (isEditing && tried) || chosen;
-  const feeding = preview && byId.get(preview.container.id);
+  const feeding = preview && preview.feeding;
   const howMany = chosenBags.length === 1 ? '1 bag' : `${chosenBags.length} bags`;
   return (
     <Box

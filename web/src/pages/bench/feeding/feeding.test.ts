@@ -1,12 +1,11 @@
-import { bagFeeding, bagWater, warmthOf } from '@rundel/core/garden-state';
+import { deriveBag } from '@rundel/core/garden-state';
 import { gannetSlip } from '@rundel/core/demo';
 import { liveEntries, type Product } from '@rundel/core/records';
 import { FEEDING_PRACTICES } from '@rundel/core/feeding';
 import { FEEDS, findProduct, scoopsOf } from '@rundel/core/products';
 import { describe, expect, it } from 'vitest';
 import { bagOf, type Bag } from '../../../store/bags.ts';
-import type { FeedingNow } from '../../../workers/estimate.worker.ts';
-import { bagFeeds, mixedBatch, waterFor } from './batch-plan.ts';
+import { bagFeeds, mixedBatch, waterFor } from '@rundel/core/garden-state';
 import { productFormOf, readProductForm, withForm, type ProductForm } from '../product-form.ts';
 import { feedsAsCsv, readFeedsCsv, shedUnit } from './feeds-csv.ts';
 import { readRegime, readStep, stepFormOf, type StepForm } from './regime-form.ts';
@@ -15,54 +14,50 @@ const scoops = scoopsOf({ settings: { units: 'metric', assumptions: {} }, measur
 const garden = gannetSlip(4);
 const live = liveEntries(garden.entries);
 const now = '2026-07-16T18:00:00.000+01:00';
-const warmth = warmthOf(live, garden.settings);
 
-function bagAt(label: string): { readonly bag: Bag; readonly feeding: FeedingNow } {
+function bagAt(label: string): Bag {
   const container = garden.containers.find((c) => c.label === label);
   if (!container) throw new Error(`no bag ${label}`);
-  const bag = bagOf(container, garden, live, bagWater(garden, container, now, live));
-  return { bag, feeding: bagFeeding(garden, container, bag.properties, live, now.slice(0, 10), warmth) };
+  return bagOf(container, garden, live, deriveBag(garden, container, now));
 }
 
 describe('the batch of some bags', () => {
-  const some = ['1', '6', '17'].map(bagAt);
-  const bags = some.map(({ bag }) => bag);
-  const feedings = new Map(some.map(({ bag, feeding }) => [bag.container.id, feeding]));
+  const bags = ['1', '6', '17'].map(bagAt);
 
   it('takes what each bag’s regime asks for next', () => {
-    const feeds = bagFeeds(bags, feedings, [], undefined);
+    const feeds = bagFeeds(bags, [], undefined);
     expect(feeds.map((f) => f.product.id)).toEqual(['tomato-liquid', 'tomato-liquid', 'nutrient-a']);
     expect(feeds[0]?.step).toEqual({ regimeId: 'potash-from-set', stepId: 'liquid' });
   });
 
   it('or one product for all, which then answers no step', () => {
-    const feeds = bagFeeds(bags, feedings, [], 'fish-liquid');
+    const feeds = bagFeeds(bags, [], 'fish-liquid');
     expect(feeds).toHaveLength(3);
     expect(feeds.every((f) => f.product.id === 'fish-liquid' && f.step === undefined)).toBe(true);
   });
 
   it('gives every bag some water, and a dry one more', () => {
-    for (const { bag } of some) expect(waterFor(bag)).toBeGreaterThanOrEqual(1);
-    const [{ bag }] = some as [(typeof some)[number]];
+    for (const bag of bags) expect(waterFor(bag)).toBeGreaterThanOrEqual(1);
+    const [bag] = bags as [Bag];
     expect(waterFor({ ...bag, water: undefined })).toBeCloseTo(bag.occupants.length, 9);
   });
 
   it('tells what a litre brings, both parts together, and the EC of minerals alone', () => {
-    const feeds = bagFeeds(bags, feedings, [], undefined);
+    const feeds = bagFeeds(bags, [], undefined);
     const parts = mixedBatch(feeds, [], 9, scoops, {});
     const nutrient = parts.find((p) => p.product.id === 'nutrient-a');
     expect(nutrient?.partner?.id).toBe('nutrient-b');
     // 4 mL × 1.2 kg/L = 4.8 g of each: (5 + 1) % N
     expect(nutrient?.mgPerLitre?.n).toBeCloseTo(288, 6);
     expect(nutrient?.ec?.low).toBeGreaterThan(1);
-    const fish = mixedBatch(bagFeeds(bags, feedings, [], 'fish-liquid'), [], 9, scoops, {})[0];
+    const fish = mixedBatch(bagFeeds(bags, [], 'fish-liquid'), [], 9, scoops, {})[0];
     expect(fish?.ec).toBeUndefined();
-    const tea = mixedBatch(bagFeeds(bags, feedings, [], 'weed-tea'), [], 9, scoops, {})[0];
+    const tea = mixedBatch(bagFeeds(bags, [], 'weed-tea'), [], 9, scoops, {})[0];
     expect(tea?.mgPerLitre).toBeUndefined();
   });
 
   it('a dose of one’s own is compared with the label', () => {
-    const feeds = bagFeeds(bags, feedings, [], 'tomato-liquid');
+    const feeds = bagFeeds(bags, [], 'tomato-liquid');
     expect(mixedBatch(feeds, [], 9, scoops, { 'tomato-liquid': 40 })[0]?.check?.kind).toBe('ten-times');
     expect(mixedBatch(feeds, [], 9, scoops, {})[0]?.check?.kind).toBe('as-label');
   });

@@ -28,7 +28,8 @@ function bagOf(label: string, kindId: string, litres: number, stations = 1): Bag
     ...stamps,
   };
   const properties = propertiesOf(container, garden);
-  return { container, place: garden.places[0], properties, occupants: [], name: 'empty', water: undefined };
+  const unknown = { water: undefined, feeding: undefined, jobs: [] };
+  return { container, place: garden.places[0], properties, occupants: [], name: 'empty', ...unknown };
 }
 
 const bags = [bagOf('1', 'round-fabric', 57), bagOf('2', 'pillow', 50, 3)];

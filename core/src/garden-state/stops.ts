@@ -1,9 +1,8 @@
-import { addDays, dayOf } from '@rundel/core/calendar';
-import { entriesAt, type Entry, type EntryOf } from '@rundel/core/records';
-import { effectiveChecks } from '@rundel/core/round';
-import { adviseWatering, type WateringAdvice, type MoistureCheck } from '@rundel/core/water';
-import type { Bag } from '../../store/index.ts';
-import type { Walk } from './walk.ts';
+import type { BagView } from './bag-view.ts';
+import { addDays, dayOf } from '../calendar/index.ts';
+import { entriesAt, type Entry, type EntryOf } from '../records/index.ts';
+import { effectiveChecks } from '../round/index.ts';
+import { adviseWatering, type WateringAdvice, type MoistureCheck } from '../water/index.ts';
 
 /** What was seen at a stop: the check that counts, and all that stand; more than one where single plants were felt. */
 interface Seen {
@@ -36,8 +35,8 @@ export type StopStatus =
 
 /** What has been done at a bag in this walk follows from its diary, "not now" too. */
 export function statusOf(
-  bag: Bag,
-  walk: Walk | undefined,
+  bag: BagView,
+  walk: { readonly startedAt: string } | undefined,
   live: readonly Entry[],
   measure: Parameters<typeof adviseWatering>[2]['measure'],
   isBeforeColdNight = false,

@@ -1,6 +1,6 @@
-import type { Assumed } from '@rundel/core/assumed';
-import type { UnitPrice } from '@rundel/core/stock';
-import { ingredientLitres, type Mix } from '@rundel/core/mixes';
+import type { Assumed } from '../assumed/index.ts';
+import type { UnitPrice } from './cost.ts';
+import { ingredientLitres, type Mix } from '../mixes/index.ts';
 
 /** Price of a litre of a mix; undefined when a part has no price. */
 export function mixPricePerLitre(

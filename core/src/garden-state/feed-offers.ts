@@ -1,14 +1,14 @@
-import { dayOf } from '@rundel/core/calendar';
+import type { BagView } from './bag-view.ts';
+import { dayOf } from '../calendar/index.ts';
 import {
   type Draft,
   isGivenInWater,
   type FeedAmount,
   type Product,
   type LabelDose,
-} from '@rundel/core/records';
-import { adviseFeed, feedFor, type FeedAdvice, type StepState } from '@rundel/core/feeding';
-import { findProduct } from '@rundel/core/products';
-import type { Bag, FeedingNow } from '../store/index.ts';
+} from '../records/index.ts';
+import { adviseFeed, feedFor, type FeedAdvice, type StepState } from '../feeding/index.ts';
+import { findProduct } from '../products/index.ts';
 
 /** A feed that a bag's regime asks for at this stop, or word why it has to wait. */
 export interface FeedOffer {
@@ -24,7 +24,7 @@ export interface FeedOffer {
 export const FEED_LITRES = 1;
 
 /** What an offer comes to in so much water. */
-export function offeredAmount(offer: FeedOffer, bag: Bag, waterLitres: number): FeedAmount {
+export function offeredAmount(offer: FeedOffer, bag: BagView, waterLitres: number): FeedAmount {
   return feedFor(offer.dose, {
     containerId: bag.container.id,
     waterLitres,
@@ -35,13 +35,12 @@ export function offeredAmount(offer: FeedOffer, bag: Bag, waterLitres: number): 
 
 /** The feeds that are due at a bag, each with what its water means for it. */
 export function feedOffers(
-  bag: Bag,
-  feeding: FeedingNow | undefined,
+  bag: BagView,
   products: readonly Product[],
   now: string,
   isWatered: boolean,
 ): readonly FeedOffer[] {
-  const { water } = bag;
+  const { water, feeding } = bag;
   const regime = feeding?.regime;
   if (!feeding || !regime || !water) return [];
   const { nextCheck, rounds } = water.ahead;
@@ -63,25 +62,20 @@ export function feedOffers(
 
 /** Bags that want to be on the round for their feed's sake, water or not. */
 export function feedDueIds(
-  bags: readonly Bag[],
-  feedings: ReadonlyMap<string, FeedingNow>,
+  bags: readonly BagView[],
   products: readonly Product[],
   now: string,
 ): ReadonlySet<string> {
   return new Set(
     bags
-      .filter((bag) =>
-        feedOffers(bag, feedings.get(bag.container.id), products, now, false).some(
-          ({ advice }) => advice.kind === 'feed',
-        ),
-      )
+      .filter((bag) => feedOffers(bag, products, now, false).some(({ advice }) => advice.kind === 'feed'))
       .map((bag) => bag.container.id),
   );
 }
 
 /** A feed as it was given to a bag. */
 export interface GivenFeed extends FeedAmount {
-  readonly bag: Bag;
+  readonly bag: BagView;
   readonly product: Product;
   /** the other part of a two-part nutrient: as much of it again */
   readonly partner?: Product | undefined;
@@ -133,7 +127,7 @@ export function fedWithWatering(given: GivenFeed, at: string): Draft[] {
 }
 
 /** An offer as it was taken, in so much water. */
-export function asGiven(offer: FeedOffer, bag: Bag, litres: number): GivenFeed {
+export function asGiven(offer: FeedOffer, bag: BagView, litres: number): GivenFeed {
   const { product, partner, regimeId, state } = offer;
   const step = { regimeId, stepId: state.step.id };
   return { bag, product, partner, litres, step, ...offeredAmount(offer, bag, litres) };

@@ -1,4 +1,5 @@
-import { batchOf, type BatchNeed, type BatchPart } from '@rundel/core/feeding';
+import type { BagView } from './bag-view.ts';
+import { batchOf, type BatchNeed, type BatchPart } from '../feeding/index.ts';
 import {
   checkDose,
   ecOf,
@@ -8,14 +9,13 @@ import {
   type Elements,
   type Scoops,
   findProduct,
-} from '@rundel/core/products';
-import { isGivenInWater, type Product, type LabelDose } from '@rundel/core/records';
-import { FEED_LITRES } from '../../../ui/feed-offers.ts';
-import type { Bag, FeedingNow } from '../../../store/index.ts';
+} from '../products/index.ts';
+import { isGivenInWater, type Product, type LabelDose } from '../records/index.ts';
+import { FEED_LITRES } from './feed-offers.ts';
 
 /** Which feed a bag is to get: its regime's, or one chosen for all. */
 export interface BagFeed {
-  readonly bag: Bag;
+  readonly bag: BagView;
   readonly product: Product;
   readonly dose: LabelDose;
   readonly waterLitres: number;
@@ -24,7 +24,7 @@ export interface BagFeed {
 }
 
 /** Water that a bag would take now, L: the least to dissolve a feed in where it needs none. */
-export function waterFor(bag: Bag): number {
+export function waterFor(bag: BagView): number {
   const least = FEED_LITRES * Math.max(1, bag.occupants.length);
   const share = bag.water?.estimate.share.likely;
   if (share === undefined) return least;
@@ -34,13 +34,12 @@ export function waterFor(bag: Bag): number {
 
 /** What each bag is to be fed with: the step of its regime that is due or next, or the product chosen for all of them. */
 export function bagFeeds(
-  bags: readonly Bag[],
-  feedings: ReadonlyMap<string, FeedingNow>,
+  bags: readonly BagView[],
   products: readonly Product[],
   forAll: string | undefined,
 ): readonly BagFeed[] {
   return bags.flatMap((bag): BagFeed[] => {
-    const feeding = feedings.get(bag.container.id);
+    const { feeding } = bag;
     const due = (feeding?.states ?? [])
       .flatMap((state) => (state.kind === 'due' ? [state] : []))
       .sort((a, b) => (a.target < b.target ? -1 : 1))[0];

@@ -1,16 +1,11 @@
-import { resolveAssumed } from '@rundel/core/assumed';
-import {
-  propertiesOf,
-  knownWeather,
-  learnFinger,
-  siteOf,
-  type BagProperties,
-} from '@rundel/core/garden-state';
-import { entriesAt } from '@rundel/core/records';
-import { learnForecastSpread } from '@rundel/core/water';
-import type { OpenGarden } from './garden-context.tsx';
+import { resolveAssumed } from '../assumed/index.ts';
+import { entriesAt, type Entry, type Garden } from '../records/index.ts';
+import { learnForecastSpread } from '../water/index.ts';
+import { knownWeather, siteOf } from './bag-state.ts';
+import { learnFinger } from './finger.ts';
+import { propertiesOf, type BagProperties } from './properties.ts';
 
-/** What the diary has taught, in place of what is assumed; a number that the grower set goes before it. */
+/** Parameters learnt from the diary; settings override them. */
 export interface Learnt {
   readonly fingerOffset?: number;
   readonly fingerNoise?: number;
@@ -18,11 +13,17 @@ export interface Learnt {
 }
 
 /** This grower's finger, from checks beside weighings, and this site's weather, from the days that were noted. */
-export function learntOf(open: Pick<OpenGarden, 'garden' | 'live'>): Learnt {
-  return { ...fingerOf(open), ...forecastOf(open) };
+export function learntOf(garden: Garden, live: readonly Entry[]): Learnt {
+  return { ...fingerOf(garden, live), ...forecastOf(garden, live) };
 }
 
-function fingerOf({ garden, live }: Pick<OpenGarden, 'garden' | 'live'>): Learnt {
+/** A garden with what its diary has taught in its assumptions; a number that the grower set goes before it. */
+export function withLearnt(garden: Garden, learnt: Learnt): Garden {
+  const { settings } = garden;
+  return { ...garden, settings: { ...settings, assumptions: { ...learnt, ...settings.assumptions } } };
+}
+
+function fingerOf(garden: Garden, live: readonly Entry[]): Learnt {
   const weighed = garden.containers.filter((c) =>
     entriesAt(live, c.id).some((e) => e.kind === 'check' && e.check.method === 'scale'),
   );
@@ -39,8 +40,7 @@ function fingerOf({ garden, live }: Pick<OpenGarden, 'garden' | 'live'>): Learnt
   return pairs === 0 ? {} : { fingerOffset, fingerNoise };
 }
 
-function forecastOf({ garden, live }: Pick<OpenGarden, 'garden' | 'live'>): Learnt {
-  const { settings } = garden;
+function forecastOf({ settings }: Garden, live: readonly Entry[]): Learnt {
   const assumed = resolveAssumed(settings.assumptions);
   const { windows, filledDemandSpread } = learnForecastSpread(knownWeather(live), siteOf(settings), assumed);
   return windows === 0 ? {} : { filledDemandSpread };

@@ -1,0 +1,67 @@
+import { dayOf, type Day } from '../calendar/index.ts';
+import { occupantsOf } from '../plants/index.ts';
+import { liveEntries, type Container, type Entry, type Garden } from '../records/index.ts';
+import { bagWater, type BagWater } from './bag-state.ts';
+import { bagFeeding, warmthOf, type BagFeeding } from './feeding.ts';
+import { FilterMemory } from './filter-memory.ts';
+import { jobsOf, type BagJob } from './jobs.ts';
+import { propertiesOf } from './properties.ts';
+
+/** A bag's feeding without its ledger, which is followed day by day only where it is shown. */
+export type FeedingState = Omit<BagFeeding, 'ledger'>;
+
+/** Everything that is worked out of one bag at one moment, as plain values: one answer from one place. */
+export interface BagState {
+  readonly containerId: string;
+  readonly water: BagWater;
+  readonly feeding: FeedingState;
+  readonly jobs: readonly BagJob[];
+}
+
+/** What one garden's bags share, worked out once for all of them. */
+export interface Shared {
+  /** the entries that count, oldest first */
+  readonly live: readonly Entry[];
+  readonly warmth: (day: Day) => number;
+}
+
+/** The parts of a garden that its bags share. */
+export function sharedOf(garden: Garden): Shared {
+  const live = liveEntries(garden.entries);
+  return { live, warmth: warmthOf(live, garden.settings) };
+}
+
+/**
+ * Works out a bag: its water now and to come, what its regime asks for, the jobs at it. Feeding follows the very water that
+ * stands beside it here, so that the two never tell of different diaries.
+ *
+ * @param garden with what its diary has taught in its assumptions (`withLearnt`)
+ * @param now local time with offset; entries after it do not count
+ * @param memory what is kept between runs for this bag; with or without it the answer is the same
+ * @throws RundelError when the container's record does not make sense
+ */
+export function deriveBag(
+  garden: Garden,
+  container: Container,
+  now: string,
+  shared: Shared = sharedOf(garden),
+  memory: FilterMemory = new FilterMemory(),
+): BagState {
+  const { live, warmth } = shared;
+  const today = dayOf(now);
+  const properties = propertiesOf(container, garden);
+  const water = bagWater(garden, container, now, live, memory);
+  const { ledger: _, ...feeding } = bagFeeding(
+    garden,
+    container,
+    properties,
+    live,
+    today,
+    warmth,
+    water.estimate.moves,
+  );
+  const present = occupantsOf(container, live, garden).filter((o) => o.clearedOn === undefined);
+  const cover = garden.places.find((place) => place.id === container.placeId)?.cover ?? 'open';
+  const jobs = jobsOf(container, properties, present, live, garden.settings, today, cover);
+  return { containerId: container.id, water, feeding, jobs };
+}

@@ -1,0 +1,48 @@
+import type { Garden } from '@rundel/core/records';
+import { GardenInWorkers } from '../workers/garden.ts';
+import type { OpenGarden } from './garden-context.tsx';
+import type { GardenId } from './garden-id.ts';
+import { containersInUse } from './selectors.ts';
+
+/** States are asked for anew as time passes, at this pace, ms. */
+export const QUARTER_HOUR = 900_000;
+
+/** The garden that the workers hold: one at a time, as one is open at a time. */
+let held: { readonly gardenId: GardenId; readonly inWorkers: GardenInWorkers } | undefined;
+
+/** The garden of an id in the workers. */
+export function inWorkers(gardenId: GardenId): GardenInWorkers {
+  if (held?.gardenId !== gardenId) held = { gardenId, inWorkers: new GardenInWorkers() };
+  return held.inWorkers;
+}
+
+/** Forgets what the workers hold; the next question hands the garden over whole. */
+export function forgetWorkers(): void {
+  held = undefined;
+}
+
+const versions = new WeakMap<Garden, number>();
+let nextVersion = 1;
+
+/** A number for each garden object: gardens are replaced whole, never changed, so identity is version. */
+export function versionOf(garden: Garden): number {
+  const found = versions.get(garden);
+  if (found !== undefined) return found;
+  versions.set(garden, nextVersion);
+  return nextVersion++;
+}
+
+/** Every bag's state, as the workers derive it: the one question that screens ask, by the garden's version and the time. */
+export function bagStatesQuery(
+  { garden, clock, gardenId }: Pick<OpenGarden, 'garden' | 'clock' | 'gardenId'>,
+  quarter = Math.floor(Date.parse(clock.now()) / QUARTER_HOUR),
+) {
+  return {
+    queryKey: ['bag-states', gardenId, quarter, versionOf(garden)] as const,
+    staleTime: Infinity,
+    gcTime: 60_000,
+    // a bag about which nothing has changed keeps its state as it is
+    structuralSharing: false,
+    queryFn: () => inWorkers(gardenId).statesOf(garden, containersInUse(garden), clock.now()),
+  };
+}

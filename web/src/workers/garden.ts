@@ -1,0 +1,120 @@
+import type { BagLedger, BagState, BagWater, FailedBag, GardenChange } from '@rundel/core/garden-state';
+import type { Container, Entry, Garden } from '@rundel/core/records';
+import { wrap, type Remote } from 'comlink';
+import type { GardenApi } from './garden.worker.ts';
+
+/** Two workers share the bags: a round is ready in half the time, and more would only take turns on a small machine. */
+const WORKERS = 2;
+
+const remotes: Remote<GardenApi>[] = [];
+
+function remoteAt(at: number): Remote<GardenApi> {
+  return (remotes[at] ??= wrap<GardenApi>(
+    new Worker(new URL('./garden.worker.ts', import.meta.url), {
+      type: 'module',
+      name: `garden ${at + 1}`,
+    }),
+  ));
+}
+
+/** The workers by their number; in one place, so that a test can put others there. */
+export const workerPool = { at: remoteAt };
+
+/** Starts the workers while the garden is still being read: they are ready when it is. */
+export function startWorkers(): void {
+  for (let at = 0; at < WORKERS; at++) workerPool.at(at);
+}
+
+/**
+ * A garden in the workers. It is handed over whole once, and after that only what has changed; each bag has its worker, which
+ * remembers the bag's last run. Answers come in the order in which they were asked for.
+ */
+export class GardenInWorkers {
+  private sent: Garden | undefined;
+  private readonly states = new Map<string, { version: number; state: BagState | FailedBag }>();
+  private readonly placed = new Map<string, number>();
+  private turn: Promise<unknown> = Promise.resolve();
+
+  /** Every bag's state at a moment; the same object as before where nothing bears on it. */
+  async statesOf(
+    garden: Garden,
+    containers: readonly Container[],
+    now: string,
+  ): Promise<readonly (BagState | FailedBag)[]> {
+    return this.inTurn(async () => {
+      await this.handOver(garden);
+      const shares = Array.from({ length: WORKERS }, (_, at) =>
+        containers.filter((c) => this.placeOf(c.id) === at).map((c) => c.id),
+      );
+      await Promise.all(
+        shares.map(async (ids, at) => {
+          if (ids.length === 0) return;
+          const known = Object.fromEntries(ids.map((id) => [id, this.states.get(id)?.version ?? 0]));
+          for (const { containerId, version, state } of await workerPool.at(at).states(ids, now, known))
+            if (state) this.states.set(containerId, { version, state });
+        }),
+      );
+      return containers.flatMap((c) => this.states.get(c.id)?.state ?? []);
+    });
+  }
+
+  /** A bag's water as it would be under another record or shade. */
+  tried(
+    garden: Garden,
+    container: Container,
+    now: string,
+    shade: number | undefined,
+    added: readonly Entry[],
+  ): Promise<BagWater | FailedBag> {
+    return this.inTurn(async () => {
+      await this.handOver(garden);
+      return workerPool.at(this.placeOf(container.id)).tried(container, now, shade, added);
+    });
+  }
+
+  ledger(garden: Garden, containerId: string, now: string): Promise<BagLedger | FailedBag> {
+    return this.inTurn(async () => {
+      await this.handOver(garden);
+      return workerPool.at(this.placeOf(containerId)).ledger(containerId, now);
+    });
+  }
+
+  /** What one question hands over must be there before the next one asks. */
+  private inTurn<T>(work: () => Promise<T>): Promise<T> {
+    const done = this.turn.then(work, work);
+    this.turn = done.catch(() => undefined);
+    return done;
+  }
+
+  private async handOver(garden: Garden): Promise<void> {
+    if (this.sent === garden) return;
+    const change = this.sent && changeBetween(this.sent, garden);
+    // one that failed half way is handed over whole the next time
+    this.sent = undefined;
+    if (!change) this.states.clear();
+    await Promise.all(
+      Array.from({ length: WORKERS }, (_, at) =>
+        change ? workerPool.at(at).apply(change) : workerPool.at(at).open(garden),
+      ),
+    );
+    this.sent = garden;
+  }
+
+  private placeOf(containerId: string): number {
+    const at = this.placed.get(containerId) ?? this.placed.size % WORKERS;
+    this.placed.set(containerId, at);
+    return at;
+  }
+}
+
+/** What has come to a garden, as little as possible; undefined where entries are gone: then it is another garden. */
+export function changeBetween(before: Garden, after: Garden): GardenChange | undefined {
+  const there = new Set(after.entries.map((entry) => entry.id));
+  if (before.entries.some((entry) => !there.has(entry.id))) return undefined;
+  const known = new Set(before.entries.map((entry) => entry.id));
+  const { entries, ...tables } = after;
+  const changed = Object.fromEntries(
+    Object.entries(tables).filter(([name, rows]) => before[name as keyof typeof tables] !== rows),
+  );
+  return { ...changed, added: entries.filter((entry) => !known.has(entry.id)) };
+}

@@ -1,0 +1,33 @@
+import { GardenEngine, type GardenChange } from '@rundel/core/garden-state';
+import type { Container, Entry, Garden } from '@rundel/core/records';
+import { expose } from 'comlink';
+
+/** One worker's garden: handed over once, then kept in step by what changes. */
+export function createApi() {
+  let engine: GardenEngine | undefined;
+  const opened = (): GardenEngine => {
+    if (!engine) throw new Error('No garden was handed to this worker.');
+    return engine;
+  };
+  return {
+    open(garden: Garden): void {
+      engine = new GardenEngine(garden);
+    },
+    apply(change: GardenChange): void {
+      opened().apply(change);
+    },
+    states(containerIds: readonly string[], now: string, known: Readonly<Record<string, number>>) {
+      return opened().states(containerIds, now, known);
+    },
+    tried(container: Container, now: string, shade?: number, added?: readonly Entry[]) {
+      return opened().tried(container, now, shade, added);
+    },
+    ledger(containerId: string, now: string) {
+      return opened().ledger(containerId, now);
+    },
+  };
+}
+
+export type GardenApi = ReturnType<typeof createApi>;
+
+expose(createApi());
