@@ -1,4 +1,4 @@
-import type { Garden, Settings } from '@rundel/core/records';
+import type { Container, Garden, Settings } from '@rundel/core/records';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { parse, type HTMLElement } from 'node-html-parser';
 import { describe, expect, it } from 'vitest';
@@ -147,5 +147,65 @@ describe('a bag that cannot be worked out', () => {
     const root = await page('/round', open, client);
     expect(wordsOf(root)).toContain(`Bag ${first?.label} cannot be worked out`);
     expect(root.querySelector(`a[href="/bags/${first?.id}/edit"]`)?.text).toBe('Fix this bag');
+  });
+});
+
+describe('ids that nobody knows', () => {
+  const [first, second, third] = containersInUse(demo) as [Container, Container, Container];
+  const stamps = { createdAt: DEMO_EVENING, changedAt: DEMO_EVENING };
+  const strange: Garden = {
+    ...demo,
+    settings: {
+      ...demo.settings,
+      depthPracticeId: 'upside-down',
+      timingPracticeId: 'by-the-moon',
+      sizingPracticeId: 'by-the-moon',
+      supportPracticeId: 'by-the-moon',
+      orderPracticeId: 'by-the-moon',
+      stripPracticeId: 'by-the-moon',
+    },
+    containers: demo.containers.map((c) =>
+      c === first ? { ...c, kindId: 'hammock' } : c === second ? { ...c, mixId: 'mix_gone0000000' } : c,
+    ),
+    varieties: demo.varieties.map((v) => ({ ...v, cropId: 'melon', habitId: 'sprawling' })),
+    plans: [
+      {
+        id: 'pln_strange00',
+        containerId: third.id,
+        cropId: 'melon',
+        habitId: 'wild',
+        plantOn: '2026-08-01',
+        ...stamps,
+      },
+    ],
+    entries: [
+      ...demo.entries,
+      {
+        id: 'ent_strange00',
+        kind: 'filled',
+        at: DEMO_EVENING,
+        recordedAt: DEMO_EVENING,
+        containerId: third.id,
+        layers: [{ mixId: 'mix_gone0000000', litres: 20 }],
+        keptLitres: 0,
+        amendments: [{ productId: 'moon-dust', grams: 5, where: 'mixed' }],
+      },
+    ],
+  };
+  const open = opened(strange, DEMO_EVENING);
+  const client = answered(open);
+
+  it.each([...PATHS, `/bags/${first.id}`, `/bags/${third.id}`, `/bags/${third.id}/edit`])(
+    '%s goes on, with what is unknown shown as unknown',
+    async (path) => {
+      const root = await page(path, open, client);
+      expect(root.querySelectorAll('h1')).toHaveLength(1);
+      expect(wordsOf(root)).not.toMatch(SLIPS);
+    },
+  );
+
+  it.each([first, second])('the bag can be mended: its kind or mix is chosen anew', async (container) => {
+    const root = await page(`/bags/${container.id}/edit`, open, client);
+    expect(wordsOf(root)).toMatch(/that this Rundel does not know/);
   });
 });
