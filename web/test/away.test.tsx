@@ -65,7 +65,7 @@ describe('going away', () => {
       .getAllByRole('row')
       .map((row) => row.textContent ?? '');
     expect(rows.slice(1).map((words) => words.slice(0, 2))).toEqual(['7 ', '12']);
-    expect(rows[1]).toMatch(/(¼|½|¾|1) green cans?.*\sL, up to .*\sL/);
+    expect(rows[1]).toMatch(/[⅛¼⅜½⅝¾⅞\d] green cans?.*\sL, up to .*\sL/);
     expect(screen.getByText(/Please come/).textContent).toMatch(
       /^Please come (on|every day from) \w+day \d+ July/,
     );

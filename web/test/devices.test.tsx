@@ -3,7 +3,7 @@ import type { Garden } from '@rundel/core/records';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
-import { choose, dialog, openApp, press } from './live.tsx';
+import { choose, dialog, openApp, pause, press } from './live.tsx';
 
 const garden = demoWith('7', '12');
 const SEVEN = idOf(garden, '7');
@@ -97,6 +97,7 @@ describe('a probe', () => {
     await press('Take a reading', form);
     await waitFor(() => expect(said()).toBe('151.3 is in the diary.'));
     server.shows = 'Probe A does not answer.';
+    await pause();
     await press('Take a reading', form);
     await waitFor(() => expect(said()).toBe('Probe A does not answer.'));
     await press('Done', form);

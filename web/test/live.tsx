@@ -119,6 +119,11 @@ export async function press(name: string | RegExp, at?: HTMLElement): Promise<vo
   fireEvent.click(button);
 }
 
+/** Waits as long as a finger rests between two presses that are meant: what follows at once counts as the same press. */
+export function pause(): Promise<void> {
+  return new Promise((done) => setTimeout(done, 350));
+}
+
 /** The dialog that is open, once it is. */
 export function dialog(): Promise<HTMLElement> {
   return screen.findByRole('dialog');

@@ -137,7 +137,7 @@ describe('old mix', () => {
     fireEvent.change(await screen.findByLabelText('Old mix that stays, %'), { target: { value: '50' } });
     await screen.findByText(/Rotting roots was recorded in this bag/);
     fill('Old mix that stays, %', '95');
-    await screen.findByText(/From 0 to 70 %/);
+    await screen.findByText(/70 % may stay/);
     expect(await made()).toHaveLength(1);
   });
 });

@@ -124,7 +124,9 @@ describe('a thing that the list does not have', () => {
   it('stands in the shed at once, with none of it there', async () => {
     const { app, form } = await own();
     fill('Name', 'Wool pellets', form);
-    fill('N, %', '9', form);
+    await choose('What it is', 'Granules or pellets');
+    fill('N, per cent', '9', form);
+    fill('Dose by its label', '5', form);
     fill('A litre of it weighs, kg', '0,6', form);
     await press('Save', form);
     expect(await screen.findByText('Wool pellets')).toBeTruthy();
@@ -132,7 +134,7 @@ describe('a thing that the list does not have', () => {
     expect(products).toMatchObject([
       {
         name: 'Wool pellets',
-        kind: 'amendment',
+        kind: 'feed',
         unit: 'kilogram',
         label: { n: 9, p2o5: 0, k2o: 0 },
         kilogramsPerLitre: 0.6,
@@ -143,12 +145,13 @@ describe('a thing that the list does not have', () => {
 
   it.each([
     [{}, 'Give it a name.'],
+    [{ Name: 'Dust' }, 'How much does its label ask for?'],
     [{ Name: 'Dust', 'A litre of it weighs, kg': '12' }, 'Kilograms in a litre, from a little to 5.'],
     [
-      { Name: 'Dust', 'N, %': '60', 'K₂O, %': '55' },
-      'Percentages from 0 to 100, and no more than 100 in all.',
+      { Name: 'Dust', 'N, per cent': '60', 'K₂O, per cent': '55' },
+      'A label cannot promise more than 100 % in all.',
     ],
-    [{ Name: 'Dust', 'N, %': 'much' }, 'Percentages from 0 to 100, and no more than 100 in all.'],
+    [{ Name: 'Dust', 'N, per cent': 'much' }, /does not read as a number/],
   ])('with %j is refused: %s', async (fields, said) => {
     const { app, form } = await own();
     for (const [label, value] of Object.entries(fields)) fill(label, value, form);

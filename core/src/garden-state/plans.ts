@@ -1,6 +1,6 @@
 import { resolveAssumed } from '../assumed/index.ts';
 import { dayOf, type Day } from '../calendar/index.ts';
-import { cropOrUnknown, habitOrUnknown, occupantsOf } from '../plants/index.ts';
+import { cropOf, habitOf, occupantsOf } from '../plants/index.ts';
 import { liveEntries, type Container, type Garden, type Place, type Plan } from '../records/index.ts';
 import { frostYear, isCarriedOut, plantingWindow, timingPracticeOf } from '../season/index.ts';
 import { knownWeather, siteOf } from './bag-state.ts';
@@ -20,10 +20,10 @@ export function proposedPlantingDay(
   const assumed = resolveAssumed(settings.assumptions);
   const site = siteOf(settings);
   const frost = frostYear(site, settings.frost, knownWeather(liveEntries(garden.entries)), today, assumed);
-  const crop = cropOrUnknown(what.cropId);
+  const crop = cropOf(what.cropId);
   const practice = timingPracticeOf(settings.timingPracticeId);
   const place = { cover, frost, site, practice };
-  const window = plantingWindow(crop, habitOrUnknown(crop, what.habitId), place, assumed);
+  const window = plantingWindow(crop, habitOf(crop.id, what.habitId), place, assumed);
   return window.kind === 'open' && window.plant.from > today ? window.plant.from : today;
 }
 

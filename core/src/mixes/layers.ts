@@ -1,5 +1,5 @@
 import type { Layers } from '../records/index.ts';
-import { mixOf, type Mix } from './mixes.ts';
+import { findMix, mixOf, type Mix } from './mixes.ts';
 import type { Recipe } from './recipe.ts';
 
 /** A layer of a fill by the name of its mix; shares are of the volume, from the base upwards, and sum to 1. */
@@ -14,7 +14,10 @@ export interface NamedLayer {
  * @throws RundelError when a mix is unknown
  */
 export function namedLayers(layers: Layers | undefined, own: readonly Recipe[] = []): readonly NamedLayer[] {
-  return (layers ?? []).map(({ mixId, share }) => ({ name: mixOf(mixId, own).name, share }));
+  return (layers ?? []).map(({ mixId, share }) => ({
+    name: findMix(mixId, own)?.name ?? 'Unknown mix',
+    share,
+  }));
 }
 
 /**

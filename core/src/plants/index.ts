@@ -12,7 +12,7 @@ export {
   habitFigures,
   type HabitFigures,
 } from './crops/growth.ts';
-export { CROPS, cropOf, cropOrUnknown, habitOf, habitOrUnknown } from './crops/index.ts';
+export { CROPS, cropOf, habitOf } from './crops/index.ts';
 export { dayOnCurve, heightOnCurve, type HeightCurve } from './growth/curve.ts';
 export {
   daysToReach,

@@ -1,4 +1,4 @@
-import { cropOrUnknown, habitOrUnknown } from './crops/index.ts';
+import { cropOf, habitOf } from './crops/index.ts';
 import { type Crop, type Habit } from './crops/crop.ts';
 import { daysBetween, dayOf, type Day } from '../calendar/index.ts';
 import {
@@ -50,14 +50,14 @@ export function occupantsOf(
     const variety = garden.varieties.find((v) => v.id === plant?.varietyId);
     if (position < 0 || !plant || !variety) continue;
     leave(entry.stationId, dayOf(entry.at));
-    const crop = cropOrUnknown(variety.cropId);
+    const crop = cropOf(variety.cropId);
     found.push({
       stationId: entry.stationId,
       position,
       plant,
       variety,
       crop,
-      habit: habitOrUnknown(crop, variety.habitId),
+      habit: habitOf(crop.id, variety.habitId),
       planted: entry,
       plantedOn: dayOf(entry.at),
       clearedOn: undefined,

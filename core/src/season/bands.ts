@@ -1,6 +1,6 @@
 import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, type Day } from '../calendar/index.ts';
-import { cropOrUnknown, habitOrUnknown, type Crop, type Habit, type Occupant } from '../plants/index.ts';
+import { cropOf, habitOf, type Crop, type Habit, type Occupant } from '../plants/index.ts';
 import type { Entry, Plan } from '../records/index.ts';
 import { datesFrom, type DaySpan, type PlantingDates, type TimingPlace } from './windows.ts';
 
@@ -99,8 +99,8 @@ export function yearOfPlan(
   { place, supportDays, today, assumed }: YearContext,
   plantOn: Day = plan.plantOn,
 ): CropYear {
-  const crop = cropOrUnknown(plan.cropId);
-  const habit = habitOrUnknown(crop, plan.habitId);
+  const crop = cropOf(plan.cropId);
+  const habit = habitOf(crop.id, plan.habitId);
   const dates = datesFrom(plantOn, crop, habit, place, supportDays, assumed);
   return {
     id: plan.id,

@@ -67,6 +67,14 @@ export function hoursWords(hours: number | undefined): string {
   return `${Math.round((hours / 24) * 2) / 2} days`;
 }
 
+/** Hours to the hour where spans are compared, which half days would make alike: "17 h", "1 day 20 h", "over a week". */
+export function exactHoursWords(hours: number | undefined): string {
+  if (hours === undefined || hours < 24) return hoursWords(hours);
+  const days = Math.floor(Math.round(hours) / 24);
+  const rest = Math.round(hours) - 24 * days;
+  return `${days} ${days === 1 ? 'day' : 'days'}${rest === 0 ? '' : ` ${rest} h`}`;
+}
+
 /** A span of hours: "2 to 5 h"; once where both ends are said alike. */
 export function hoursRangeWords(low: number | undefined, high: number | undefined): string {
   const [from, to] = [hoursWords(low), hoursWords(high)];

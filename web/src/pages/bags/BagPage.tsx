@@ -1,5 +1,5 @@
 import { plansFor } from '@rundel/core/garden-state';
-import { cropOrUnknown, habitOrUnknown } from '@rundel/core/plants';
+import { cropOf, habitOf } from '@rundel/core/plants';
 import type { Plan } from '@rundel/core/records';
 import { Alert, Box, Button, Menu, MenuItem, Typography, useMediaQuery } from '@mui/material';
 import { IconBasket, IconDotsVertical, IconDroplet, IconHandFinger, IconNote } from '@tabler/icons-react';
@@ -249,8 +249,8 @@ function BagActions({
 function Planned({ plan, bag }: { readonly plan: Plan; readonly bag: Bag }) {
   const { garden, clock } = useGarden();
   const unitFormat = useUnitFormat();
-  const crop = cropOrUnknown(plan.cropId);
-  const habit = habitOrUnknown(crop, plan.habitId);
+  const crop = cropOf(plan.cropId);
+  const habit = habitOf(crop.id, plan.habitId);
   const day = shortDay(plan.plantOn, dayOf(clock.now()));
   const practiceId = plan.practiceId ?? garden.settings.depthPracticeId;
   return (

@@ -1,5 +1,7 @@
 import { Box, Typography } from '@mui/material';
 import { propertiesOf, type BagProperties } from '@rundel/core/garden-state';
+import { CONTAINER_KINDS } from '@rundel/core/bags';
+import { findMix, type Recipe } from '@rundel/core/mixes';
 import { cropOf, habitOf } from '@rundel/core/plants';
 import { useMemo } from 'react';
 import { Caution } from '../../ui/Caution.tsx';
@@ -25,7 +27,10 @@ export function BagPreview({
   const unitFormat = useUnitFormat();
   const now = clock.now();
   const properties = useMemo(
-    () => bag && propertiesOf({ ...bag, stations: Array.from({ length: bag.stations }) }, garden),
+    () =>
+      bag && isKnown(bag, garden.mixes)
+        ? propertiesOf({ ...bag, stations: Array.from({ length: bag.stations }) }, garden)
+        : undefined,
     [bag, garden],
   );
   const scene = useMemo(() => {
@@ -48,7 +53,9 @@ export function BagPreview({
       <Box
         sx={{ color: 'text.secondary', border: '1.5px dashed var(--line)', borderRadius: '12px', padding: 3 }}
       >
-        Give it a size, and it is drawn here to scale with what it really holds.
+        {bag
+          ? 'Say what kind it is and what mix is in it, and it is drawn here to scale with what it really holds.'
+          : 'Give it a size, and it is drawn here to scale with what it really holds.'}
       </Box>
     );
   }
@@ -104,6 +111,12 @@ export function BagPreview({
       )}
     </Box>
   );
+}
+
+/** Whether the kind and the mixes of a bag are ones that this app has the figures of. */
+function isKnown(bag: BagFormResult, own: readonly Recipe[]): boolean {
+  const mixIds = bag.layers?.map(({ mixId }) => mixId) ?? [bag.mixId];
+  return CONTAINER_KINDS.some(({ id }) => id === bag.kindId) && mixIds.every((id) => findMix(id, own));
 }
 
 function RealSizeWords({

@@ -2,7 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import type { Container, Entry } from '@rundel/core/records';
 import { anotherRound } from '@rundel/core/round';
-import { clockOf, hoursWords } from '../../text/text.ts';
+import { clockOf, exactHoursWords } from '../../text/text.ts';
 import { useGarden, useUnitFormat, waterIf, type Bag } from '../../store/index.ts';
 
 interface Change {
@@ -94,14 +94,15 @@ export function WhatIf({ bag }: { readonly bag: Bag }) {
     <Box>
       <Typography variant="body2">
         Watered through now, it would want water again in{' '}
-        {asItIs ? hoursWords(asItIs.ahead.hoursToRefill.likely) : '…'}. Likewise:
+        {asItIs ? exactHoursWords(asItIs.ahead.hoursToRefill.likely) : '…'}. Likewise:
       </Typography>
       <Box component="ul" sx={{ marginBlock: 1, paddingInlineStart: 2.5 }}>
         {changes.map(({ label }, i) => {
           const water = tried[i];
           return (
             <li key={label}>
-              <strong>{label}</strong>: {water ? `in ${hoursWords(water.ahead.hoursToRefill.likely)}` : '…'}
+              <strong>{label}</strong>:{' '}
+              {water ? `in ${exactHoursWords(water.ahead.hoursToRefill.likely)}` : '…'}
             </li>
           );
         })}

@@ -58,6 +58,6 @@ describe('spells', () => {
 
   it('counts the days nearly full, and nothing that has not happened', () => {
     const points = [point(0, 9.5), point(24, 9), point(48, 4), point(72, 1, 'expected')];
-    expect(spellsOf(points, 10, 0.33)).toEqual({ dryOuts: 0, wetDays: 1 });
+    expect(spellsOf(points, 10, 0.33)).toEqual({ dryOuts: 0, wetDays: 1, isDryNow: false });
   });
 });

@@ -1,5 +1,5 @@
-import { Alert, Box, TextField } from '@mui/material';
-import { type OwnProduct, FEED_FORMS, FEED_UNITS, type Product } from '@rundel/core/records';
+import { Alert, Box, FormHelperText, TextField } from '@mui/material';
+import { type Draft, type OwnProduct, FEED_FORMS, FEED_UNITS, type Product } from '@rundel/core/records';
 import { productsIn } from '@rundel/core/products';
 import { useState } from 'react';
 import { FormDialog } from '../../ui/EntryDialogs.tsx';
@@ -30,12 +30,15 @@ const LABEL = [
 export function ProductDialog({
   product,
   own,
+  madeWith,
   onClose,
 }: {
   /** what the form starts from */
   readonly product: Product | undefined;
   /** the record that is changed; left out: a new one is made */
   readonly own: OwnProduct | undefined;
+  /** what else is put in the diary with a new product */
+  madeWith?(product: OwnProduct): readonly Draft[];
   onClose(): void;
 }) {
   const { garden, clock, saveRecords, bin } = useGarden();
@@ -64,6 +67,7 @@ export function ProductDialog({
       slotProps={{ htmlInput: { inputMode: key === 'name' ? 'text' : 'decimal' } }}
     />
   );
+  const labelProblem = LABEL.map(({ key }) => problems[key]).find(Boolean);
   const submit = async () => {
     setTried(true);
     if (reading.kind !== 'read' || isTaken) return;
@@ -92,7 +96,11 @@ export function ProductDialog({
           },
         ]
       : [];
-    await saveRecords([{ table: 'products', before: own, after }, ...packs], [], `${after.name} kept`);
+    await saveRecords(
+      [{ table: 'products', before: own, after }, ...packs],
+      own ? [] : (madeWith?.(after) ?? []),
+      `${after.name} kept`,
+    );
     onClose();
   };
   const partners = productsIn(garden.products).filter((g) => g.feed?.form === 'two-part' && g.id !== own?.id);
@@ -141,6 +149,7 @@ export function ProductDialog({
               />
             ))}
           </Box>
+          {labelProblem && <FormHelperText error>{labelProblem}</FormHelperText>}
           <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
             {field('dose', 'Dose by its label')}
             <Select

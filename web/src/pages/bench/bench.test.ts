@@ -197,7 +197,7 @@ describe('a plan for filling', () => {
   it('a product without a density cannot be given by the spoon', () => {
     const ash: Product = { id: 'goo_ash000', name: 'Ash', kind: 'amendment', unit: 'kilogram' };
     const read = readDoseText({ ...dose, productId: ash.id }, [ash], 'metric');
-    expect(!read.ok && read.problem).toContain('grams');
+    expect(!read.ok && read.problem).toContain('by weight');
     expect(readDoseText({ ...dose, productId: ash.id, unit: 'gram' }, [ash], 'metric').ok).toBe(true);
   });
 

@@ -1,10 +1,9 @@
-import { Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { knownWeather } from '@rundel/core/garden-state';
 import { addDays, dayOf, offsetMinutesOf, momentOf } from '@rundel/core/calendar';
 import { useState } from 'react';
 import { stationDays } from '../../store/devices.ts';
-import { OnceButton } from '../../ui/OnceButton.tsx';
-import { useGarden } from '../../store/index.ts';
+import { told, useGarden } from '../../store/index.ts';
 import { stationDrafts } from './station.ts';
 
 /** How far back gaps are filled, days. */
@@ -39,9 +38,9 @@ export function StationButton() {
   };
   return (
     <>
-      <OnceButton variant="outlined" onPress={() => fill()} disabled={isAsking}>
+      <Button variant="outlined" onClick={() => told(fill())} disabled={isAsking}>
         Fill gaps from the station
-      </OnceButton>
+      </Button>
       <Typography aria-live="polite" sx={{ marginBlockStart: 1 }}>
         {said}
       </Typography>

@@ -32,7 +32,7 @@ type Open =
 
 /** What is in the shed by its diary, with what it cost and when that was cheap. */
 export default function ShedBench() {
-  const { garden } = useGarden();
+  const { garden, clock } = useGarden();
   const { stocks, logs } = useSupplies();
   const [open, setOpen] = useState<Open>();
   const close = () => setOpen(undefined);
@@ -79,7 +79,13 @@ export default function ShedBench() {
       {open?.kind === 'act' && <BuyDialog productId={open.productId} act={open.act} onClose={close} />}
       {open?.kind === 'packs' && <PacksDialog productId={open.productId} onClose={close} />}
       {open?.kind === 'product' && (
-        <ProductDialog product={open.product} own={open.product} onClose={close} />
+        <ProductDialog
+          product={open.product}
+          own={open.product}
+          // it stands in the shed at once, with none of it there
+          madeWith={({ id }) => [{ kind: 'counted', at: clock.now(), productId: id, amount: 0 }]}
+          onClose={close}
+        />
       )}
     </Box>
   );

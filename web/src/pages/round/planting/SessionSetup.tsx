@@ -1,5 +1,4 @@
 import { plansFor } from '@rundel/core/garden-state';
-import { cropOrUnknown } from '@rundel/core/plants';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Alert, Box, Button, IconButton, Typography } from '@mui/material';
 import { IconX } from '@tabler/icons-react';
@@ -129,7 +128,7 @@ export function SessionSetup({
                   <Box key={bag.container.id} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
                     <Box sx={{ flex: 1 }}>
                       <strong>{bag.container.label}</strong>{' '}
-                      {planOfBag.varietyName ?? cropOrUnknown(planOfBag.cropId).name}
+                      {planOfBag.varietyName ?? cropOf(planOfBag.cropId).name}
                       {planOfBag.seedling
                         ? `, ${unitFormat.show(planOfBag.seedling.stemMillimetres, 'height')} tall`
                         : ''}
