@@ -51,6 +51,7 @@ await Promise.all([
   check('types', 'npx', ['tsc', '-p', 'web/tsconfig.all.json']),
   check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),
   check('lint', 'npx', ['eslint', '.']),
+  check('nothing unused', 'npx', ['knip', '--no-progress']),
   // by itself, without what a browser or Node has
   check('types of core', 'npx', ['tsc', '-p', 'core']),
 ]);

@@ -1,4 +1,4 @@
-export { CHANGE_IDS, CHANGES, LINE, SHADE, type ChangeId } from './changes.ts';
+export { CHANGE_IDS, CHANGES, type ChangeId } from './changes.ts';
 export { planAway, type AwayBag, type AwayBagPlan, type AwayPlan, type AwayQuestion } from './plan.ts';
 export {
   sampleNoise,

@@ -18,12 +18,8 @@ export {
   type Ring,
   type Under,
 } from './kinds/kind.ts';
-export { pillowSolid } from './kinds/pillow.ts';
-export { ringedSolid } from './kinds/ring-in-pillow.ts';
-export { roundSolid } from './kinds/round.ts';
-export { floppySolid, sealedTubeHeight, tubeDiameter } from './kinds/soft.ts';
 export { reserveLitres } from './reserve.ts';
 export { nominalGallons, realSize, type RealSize } from './size.ts';
 export { heightOfLitres, litresBelow, outline, sideSquareMetres, type Solid } from './solid.ts';
-export { againstClass, nearestClass, TRADE_CLASSES, tradeClassLitres } from './trade-class.ts';
+export { againstClass, TRADE_CLASSES, tradeClassLitres } from './trade-class.ts';
 export { drainedKilograms, floorLoad, weightsOf, type FloorLoad, type Weights } from './weight.ts';

@@ -4,7 +4,6 @@ export {
   intervalOn,
   plannedFeeds,
   stepStates,
-  triggerDay,
   type DueReason,
   type FeedAdvice,
   type FeedGiven,
@@ -19,12 +18,11 @@ export {
 export { batchOf, feedFor, type BatchNeed, type BatchPart, type FedBag, type FeedCan } from './batch.ts';
 export { teasOf, type Tea } from './tea.ts';
 export { daysLeft, slopeOf, solutionCourse, type SolutionCourse, type SolutionWord } from './drum.ts';
-export { IN_FRUIT, wantedByAll, wantedOn, yieldFactor, type FedPlant } from './needs.ts';
+export { wantedByAll, wantedOn, yieldFactor, type FedPlant } from './needs.ts';
 export {
   baseUsedUp,
   LEANINGS,
   ledgerOf,
-  OVERFED,
   releasedShare,
   runLedger,
   type DaySpread,

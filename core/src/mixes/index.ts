@@ -1,5 +1,5 @@
 export { INGREDIENTS, type BaseFeed, type Ingredient } from './ingredient.ts';
-export { RECIPES, type Recipe } from './recipe.ts';
+export { type Recipe } from './recipe.ts';
 export { MIXES, ingredientOf, mixFrom, findMix, mixOf, type Mix } from './mixes.ts';
 export { fillingOf, namedLayers, type NamedLayer } from './layers.ts';
 export { ingredientLitres, reuseOf, type IngredientNeed, type Reuse } from './needs.ts';

@@ -1,6 +1,5 @@
 export {
   planUpright,
-  plantingAtDepth,
   type DepthAdvice,
   type DepthLimit,
   type PlantingPlace,
@@ -8,7 +7,6 @@ export {
   type UprightPlanting,
 } from './depth.ts';
 export { DEPTH_PRACTICES, STRIP_PRACTICES, type DepthPractice, type StripPracticeId } from './practices.ts';
-export { leafHeights } from './seedling.ts';
 export {
   firstWateringLitres,
   ORDER_PRACTICES,

@@ -13,7 +13,7 @@ export {
   type HabitFigures,
 } from './crops/growth.ts';
 export { CROPS, cropOf, habitOf } from './crops/index.ts';
-export { dayOnCurve, heightOnCurve, type HeightCurve } from './growth/curve.ts';
+export { heightOnCurve, type HeightCurve } from './growth/curve.ts';
 export {
   daysToReach,
   growthPerDay,
@@ -34,7 +34,6 @@ export {
   type SupportPracticeId,
 } from './supports/kinds.ts';
 export {
-  stringMillimetres,
   supportNeeds,
   wireLoad,
   type HeldPlant,

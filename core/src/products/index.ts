@@ -28,5 +28,5 @@ export {
   type FeedProblem,
 } from './dilution.ts';
 export { FEEDS } from './feeds.ts';
-export { AMENDMENTS, PRODUCTS, findProduct, isFeed, isWorkedIn, productsIn } from './starter.ts';
+export { PRODUCTS, findProduct, isFeed, isWorkedIn, productsIn } from './starter.ts';
 export { parseDose, type DoseReading } from './dose-text.ts';

@@ -10,7 +10,7 @@ export {
 } from './diary/entry.ts';
 export { FEED_SKIP_REASONS } from './diary/kinds/feeding.ts';
 export { SKIP_REASONS } from './diary/kinds/water.ts';
-export { byTime, entriesAt, liveEntries } from './diary/live.ts';
+export { entriesAt, liveEntries } from './diary/live.ts';
 export {
   FEED_FORMS,
   FEED_UNITS,
@@ -23,10 +23,9 @@ export {
   type LabelDose,
 } from './feed.ts';
 export type { Garden } from './garden.ts';
-export { ID_PREFIXES, idSchema, type IdOf } from './ids.ts';
+export { ID_PREFIXES, type IdOf } from './ids.ts';
 export {
   PRODUCT_KINDS,
-  PRODUCT_UNITS,
   productSchemaOf,
   nutrientLabelSchema,
   type Product,
@@ -36,7 +35,6 @@ export {
 } from './product.ts';
 export {
   RECORD_SCHEMAS,
-  monthNormalSchema,
   settingsSchema,
   type AddedStore,
   type Batch,
@@ -70,5 +68,5 @@ export { layersSchema, recipePartsSchema, type Layers } from './mix.ts';
 export { seedlingSchema, type Seedling } from './seedling.ts';
 export { sizeSchema, TRADE_CLASS_NAMES, type Size, type TradeClass } from './size.ts';
 export { type Regime, type RegimeStep, type Trigger } from './regime.ts';
-export { regimeFields, regimeStepSchema, triggerSchema, type StopRule } from './regime.ts';
+export { regimeStepSchema, type StopRule } from './regime.ts';
 export type { Effect } from './diary/effect.ts';

@@ -7,15 +7,13 @@ export {
   type BandKind,
   type CropYear,
 } from './bands.ts';
-export { frostChance, frostYear, growingYearOf, MIDSUMMER, type FrostYear } from './frost.ts';
+export { frostYear, type FrostYear } from './frost.ts';
 export { hardeningPlan, coldNightAdvice, type HardeningDay, type ColdNightAdvice } from './hardening.ts';
 export { TIMING_PRACTICES, timingPracticeOf, type TimingPractice } from './practices.ts';
 export {
   datesFrom,
   plantingWindow,
-  seasonEnd,
   secondCrop,
-  sowingFor,
   type Cover,
   type DaySpan,
   type PlantingDates,

@@ -1,6 +1,6 @@
 export { costOf, kilowattHours, unitPrices, type BagCost, type CostLine, type UnitPrice } from './cost.ts';
 export { priceLogs, type PriceLog, type PricePoint } from './prices.ts';
-export { cheapestCover, type Cover, type OfferedPack } from './shopping/cover.ts';
+export { type Cover, type OfferedPack } from './shopping/cover.ts';
 export {
   needsOf,
   shoppingList,
@@ -10,12 +10,5 @@ export {
   type ShoppingLine,
   type ShoppingList,
 } from './shopping/plan.ts';
-export {
-  stockOf,
-  takenByFeed,
-  takenByFilling,
-  type Stock,
-  type StockContext,
-  type StockMove,
-} from './stock.ts';
+export { stockOf, type Stock, type StockContext, type StockMove } from './stock.ts';
 export { mixPricePerLitre } from './mix-price.ts';

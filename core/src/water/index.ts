@@ -19,15 +19,7 @@ export {
   middleOfGrade,
   type MoistureCheck,
 } from './check.ts';
-export {
-  afterRefill,
-  hasLevel,
-  handFilled,
-  STORE_KINDS,
-  storeOf,
-  type StoreKind,
-  type WaterStore,
-} from './stores.ts';
+export { afterRefill, hasLevel, STORE_KINDS, storeOf, type StoreKind, type WaterStore } from './stores.ts';
 export {
   dripOfDay,
   dripOn,

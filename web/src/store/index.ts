@@ -1,6 +1,6 @@
-export { inverse, type Change } from './changes.ts';
+export { type Change } from './changes.ts';
 export { moneyIn, useMoney, type Money } from './money.ts';
-export { clockSetTo, realClock, type Clock } from './clock.ts';
+export { realClock, type Clock } from './clock.ts';
 export { readGardenFile, writeGardenFile, type FileReading, type SetAside } from './garden-file.ts';
 export {
   GardenProvider,
@@ -9,8 +9,8 @@ export {
   type GardenState,
   type OpenGarden,
 } from './garden-context.tsx';
-export { GardenStore, type RecordChange } from './garden-store.ts';
-export { StorageError, told } from './storage-error.ts';
+export { type RecordChange } from './garden-store.ts';
+export { told } from './storage-error.ts';
 export { newId } from './ids.ts';
 export { mergeGardens } from './merge.ts';
 export { newGarden } from './new-garden.ts';
@@ -20,7 +20,6 @@ export {
   measuresInUse,
   nameOfBag,
   occupantsIn,
-  occupantsNow,
   placesInUse,
 } from './selectors.ts';
 export { useBagStates, useLedger, waterIf, type BagStates } from './bag-states.ts';
