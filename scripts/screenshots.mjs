@@ -21,13 +21,13 @@ const SHOTS = [
   },
   { name: 'round-phone', path: '/round', size: PHONE },
   {
-    name: 'round-phone-drink',
+    name: 'round-phone-watering',
     path: '/round',
     size: PHONE,
     themeName: 'glare',
     steps: (page) => page.getByRole('button', { name: /^dry / }).click(),
   },
-  { name: 'places', path: '/bags', size: DESK },
+  { name: 'bags', path: '/bags', size: DESK },
   {
     name: 'bag',
     path: '/bags',
