@@ -41,8 +41,7 @@ test.describe('files and settings', () => {
     await expect(page.getByRole('button', { name: /^barely damp/ })).toBeVisible({ timeout: 20_000 });
     await page.keyboard.press('u');
     await expect(page.getByText('There is nothing more to undo.')).toBeVisible();
-    await page.goto('/?garden=own');
-    await visit(page, '/bags');
+    await page.goto('/bags?garden=own');
     await expect(page.getByRole('link', { name: /1 Tomato/ })).toBeVisible();
   });
 

@@ -8,7 +8,7 @@ import type { BagProperties } from './properties.ts';
 import { growthOf, levelOf } from './growth.ts';
 import { plantingTaskOf } from './planting-site.ts';
 
-/** Handwork that is due at a bag, or will be. */
+/** A job that is due at a bag, or will be. */
 export type BagJob =
   | {
       readonly kind: 'tend';

@@ -26,7 +26,7 @@ export function checkWords(check: EntryOf<'check'>['check'], unitFormat: Pick<Un
     case 'level':
       return LEVELS[Math.round(check.share * (LEVELS.length - 1))] ?? '?';
     case 'wilted':
-      return 'hanging its leaves';
+      return 'wilted';
     case 'scale':
       return `${unitFormat.show(check.kilograms, 'crop')} on the scale`;
     case 'probe':

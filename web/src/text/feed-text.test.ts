@@ -126,7 +126,7 @@ describe('where a step stands, in one sentence', () => {
     [
       '2026-07-16',
       due({ reason: { ...reason, lastOn: undefined, intervalDays: undefined, isNoted: false } }),
-      'Tomato liquid 4-3-8 is due: its first since the first set truss (reckoned, not seen).',
+      'Tomato liquid 4-3-8 is due: its first since the first set truss (worked out, not seen).',
     ],
     [
       '2026-07-16',

@@ -153,7 +153,7 @@ export function stateSentence(state: StepState, today: string, own: readonly Pro
           : `is due about ${shortDay(target)}`;
   const why =
     reason.lastOn === undefined
-      ? `its first since ${FROM_WORDS[reason.trigger.on]}${reason.isNoted ? '' : ' (reckoned, not seen)'}`
+      ? `its first since ${FROM_WORDS[reason.trigger.on]}${reason.isNoted ? '' : ' (worked out, not seen)'}`
       : reason.intervalDays === undefined
         ? `since ${shortDay(reason.startedOn)}`
         : `${days(daysBetween(reason.lastOn, today))} since the last, and it wants one after ${reason.intervalDays}`;

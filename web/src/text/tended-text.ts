@@ -1,6 +1,6 @@
 import type { EntryOf } from '@rundel/core/records';
 
-/** Handwork at a bag, as a thing that was done. */
+/** A job at a bag, as a thing that was done. */
 export const TENDED_WORDS: Record<EntryOf<'tended'>['task'], string> = {
   loosened: 'Mix loosened',
   moistened: 'Mix moistened',

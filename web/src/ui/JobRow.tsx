@@ -8,7 +8,7 @@ import { useGarden, useUnitFormat, type Bag } from '../store/index.ts';
 import { isDue, taskDone, jobWords } from '../text/job-text.ts';
 import { shortDay } from '../text/text.ts';
 
-/** One piece of handwork at a bag: what, why, and a button that puts it in the diary. */
+/** One job at a bag: what, why, and a button that puts it in the diary. */
 export function JobRow({
   task,
   bag,

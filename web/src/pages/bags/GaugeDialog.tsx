@@ -19,7 +19,7 @@ const POINTS = [
 
 const BY_EYE = 'none';
 
-/** Pairs a scale or a probe with a bag, calibrates it in two points, and takes its readings as looks. */
+/** Pairs a scale or a probe with a bag, calibrates it in two points, and takes its readings as checks. */
 export function GaugeDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {
   const { clock, saveRecords, record } = useGarden();
   const unitFormat = useUnitFormat();
@@ -96,10 +96,10 @@ export function GaugeDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
         )}
         <Typography>
           Full reads <strong>{show(scale.full)}</strong>
-          {gauge?.fullReading === undefined ? ' (reckoned)' : ''}, dry reads{' '}
+          {gauge?.fullReading === undefined ? ' (worked out)' : ''}, dry reads{' '}
           <strong>{show(scale.dry)}</strong>
-          {gauge?.dryReading === undefined ? ' (reckoned)' : ''}. Full is an hour after a drink that ran
-          through; dry is when the plant begins to hang.
+          {gauge?.dryReading === undefined ? ' (worked out)' : ''}. Full is an hour after a watering that ran
+          through; dry is when the plant begins to wilt.
         </Typography>
         {device && (
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>

@@ -14,7 +14,7 @@ import { shortDay } from '../../text/text.ts';
 import { useGarden, useUnitFormat, type Bag, told } from '../../store/index.ts';
 import { MeasureDialog } from './MeasureDialog.tsx';
 
-/** How tall it is, when it gets to the top of what holds it, and the handwork that follows from it. */
+/** How tall it is, when it gets to the top of what holds it, and the jobs that follow from it. */
 export function GrowthPanel({ bag }: { readonly bag: Bag }) {
   const [isMeasuring, setMeasuring] = useState(false);
   const { live } = useGarden();
@@ -34,7 +34,7 @@ export function GrowthPanel({ bag }: { readonly bag: Bag }) {
       {jobs.length > 0 && (
         <Box
           component="ul"
-          aria-label="Handwork"
+          aria-label="Jobs"
           sx={{ listStyle: 'none', margin: 0, marginBlockEnd: 1.5, padding: 0 }}
         >
           {jobs.map((task) => (

@@ -7,7 +7,7 @@ import { isDue } from '../../text/job-text.ts';
 import { JobRow } from '../../ui/JobRow.tsx';
 import { useBags, useGarden, type Bag } from '../../store/index.ts';
 
-/** What the night asks, and the handwork that is due: winding, tying, top-ups, supports. */
+/** What the night asks, and the jobs that are due: winding, tying, top-ups, supports. */
 export default function Jobs() {
   // a check wants its answer first; what the hands have to do may follow a moment later
   const bags = useDeferredValue(useBags().bags);

@@ -20,7 +20,7 @@ export interface RoundSidebarProps {
   onKeepTo(containerIds: readonly string[] | undefined): void;
 }
 
-/** What stands beside the bag, or under it: the stops, devices, handwork, the day's weather, and what can wait. */
+/** What stands beside the bag, or under it: the stops, devices, jobs, the day's weather, and what can wait. */
 export const RoundSidebar = memo(function RoundSidebar({
   stops,
   currentId,

@@ -114,7 +114,7 @@ function useStatusWords(status: StopStatus): string {
     case 'working':
       return 'checked';
     case 'watering':
-      return `drink ${unitFormat.show(status.advice.fills.litres, 'water')}`;
+      return `water ${unitFormat.show(status.advice.fills.litres, 'water')}`;
     case 'feed':
       return 'feed';
     case 'skipped':

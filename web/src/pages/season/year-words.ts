@@ -41,7 +41,7 @@ export function openingWords(
 export function frostSource(frost: FrostYear): string {
   if (frost.source === 'own') return 'by the dates you gave';
   if (frost.source === 'years') return `from ${frost.years} years of weather that you read in`;
-  return "reckoned from the months' usual temperatures, so roughly";
+  return "worked out from the months' usual temperatures, so roughly";
 }
 
 /** "1 in 6", for a chance; "hardly any" and "almost certain" at the ends. */

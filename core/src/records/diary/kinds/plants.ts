@@ -59,7 +59,7 @@ export const supportedEntry = z.object({
   heightMillimetres: z.number().min(0).max(5000),
 });
 
-/** Handwork at a bag that leaves nothing to measure: steps of a planting, and what recurs. */
+/** Jobs at a bag that leave nothing to measure: steps of a planting, and what recurs. */
 export const TENDED_TASKS = [
   'loosened',
   'moistened',
