@@ -58,8 +58,7 @@ describe('a drum of nutrient', () => {
     expect(withNutrient).toHaveProperty('checked', true);
     await press('Put in the diary', form);
     await gone();
-    // made together: in no order of their own
-    const entries = [...(await made())].sort((a, b) => a.kind.localeCompare(b.kind));
+    const entries = await made();
     expect(kindsOf(entries)).toEqual(['fed', 'fed', 'solution', 'watering']);
     const [partA, partB, solution, watering] = entries;
     expect(watering).toMatchObject({ litres: 40, into: 'store', isMeasured: true });

@@ -191,8 +191,11 @@ export function useGardenState(gardenId: GardenId): GardenState {
   const open = useMemo((): OpenGarden | undefined => {
     if (!loaded) return undefined;
     const { garden, clock } = loaded;
-    const finished = (drafts: readonly Draft[]): readonly Entry[] =>
-      drafts.map((draft) => ({ ...draft, id: newId('entry'), recordedAt: clock.now() }) as Entry);
+    const finished = (drafts: readonly Draft[]): readonly Entry[] => {
+      // what is done in one act is written down at one moment
+      const recordedAt = clock.now();
+      return drafts.map((draft) => ({ ...draft, id: newId('entry'), recordedAt }) as Entry);
+    };
     /** Does what writes; what fails is said at the foot of the screen, and whoever asked hears of it too. */
     const attempt = async <T,>(work: () => Promise<T>): Promise<T> => {
       try {

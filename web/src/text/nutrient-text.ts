@@ -28,11 +28,11 @@ const g = (amount: number) => `${trimmed(amount, amount < 10 ? 1 : 0)}\u00a0g`;
 export function nutrientText(brings: Elements): string {
   const label = asOxides(brings);
   const parts = [
-    `N ${g(brings.n)}`,
-    `P₂O₅ ${g(label.p2o5)} (P ${g(brings.p)})`,
-    `K₂O ${g(label.k2o)} (K ${g(brings.k)})`,
-    ...(brings.ca > 0.05 ? [`Ca ${g(brings.ca)}`] : []),
-    ...(brings.mg > 0.05 ? [`Mg ${g(brings.mg)}`] : []),
-  ];
-  return parts.join(', ');
+    { amount: brings.n, words: `N ${g(brings.n)}` },
+    { amount: brings.p, words: `P₂O₅ ${g(label.p2o5)} (P ${g(brings.p)})` },
+    { amount: brings.k, words: `K₂O ${g(label.k2o)} (K ${g(brings.k)})` },
+    { amount: brings.ca, words: `Ca ${g(brings.ca)}` },
+    { amount: brings.mg, words: `Mg ${g(brings.mg)}` },
+  ].filter(({ amount }) => amount > 0.05);
+  return parts.length === 0 ? 'next to no nutrients' : parts.map(({ words }) => words).join(', ');
 }

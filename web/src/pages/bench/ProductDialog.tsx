@@ -136,7 +136,11 @@ export function ProductDialog({
           <Box
             role="group"
             aria-label="What its label says, per cent"
-            sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)', gap: 0.75 }}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: { xs: 'repeat(3, 1fr)', sm: 'repeat(5, 1fr)' },
+              gap: 1,
+            }}
           >
             {LABEL.map(({ key, label }) => (
               <TextField
@@ -145,7 +149,10 @@ export function ProductDialog({
                 value={form[key]}
                 onChange={(e) => set({ [key]: e.target.value })}
                 error={problems[key] !== undefined}
-                slotProps={{ htmlInput: { inputMode: 'decimal', 'aria-label': `${label}, per cent` } }}
+                slotProps={{
+                  inputLabel: { shrink: true },
+                  htmlInput: { inputMode: 'decimal', 'aria-label': `${label}, per cent` },
+                }}
               />
             ))}
           </Box>

@@ -12,7 +12,7 @@ import {
   type NutrientLabel,
 } from '@rundel/core/records';
 import { parseNumber, type UnitSystem } from '@rundel/core/units';
-import { readNumber } from '../../text/amount-text.ts';
+import { readDose, readNumber } from '../../text/amount-text.ts';
 import { parseDose, displayDose } from '../../text/dose-text.ts';
 
 /** What a product is for, as a grower would say. */
@@ -139,8 +139,12 @@ export function readProductForm(
     ...optional('mg', number('mg', 0, 100, percent)),
   };
   const kilogramsPerLitre = number('density', 0.01, 5, 'Kilograms in a litre, from a little to 5.');
-  const amount = number('dose', 0.001, 5000, 'A number above 0.');
-  if (amount === undefined) problems.dose = 'How much does its label ask for?';
+  // a unit that is typed goes before the one that was chosen
+  const typed = form.dose.trim() === '' ? undefined : readDose(form.dose, form.unit, system);
+  const dose = typed?.ok ? typed.value : undefined;
+  if (!typed) problems.dose = 'How much does its label ask for?';
+  else if (!typed.ok) problems.dose = typed.problem;
+  else if (typed.value.amount > 5000) problems.dose = 'No label asks for so much.';
   const intervalDays = number('intervalDays', 1, 365, 'Whole days, from 1 to 365.', true);
   const months = number('months', 0.1, 60, 'Months, from a few days (0.1) to 60.');
   const gramsEach = number('gramsEach', 0.1, 1000, 'Grams, from 0.1 to 1000.');
@@ -167,7 +171,11 @@ export function readProductForm(
   const isUnknown = form.form === 'tea' && [form.n, form.p2o5, form.k2o].every((t) => t.trim() === '');
   const feed = feedFactsSchema.safeParse({
     form: form.form,
-    dose: { amount: parseDose(amount ?? 1, form.per, system), unit: form.unit, per: form.per },
+    dose: {
+      amount: parseDose(dose?.amount ?? 1, form.per, system),
+      unit: dose?.unit ?? form.unit,
+      per: form.per,
+    },
     ...optional('intervalDays', intervalDays),
     ...optional('months', months),
     ...optional('gramsEach', gramsEach),

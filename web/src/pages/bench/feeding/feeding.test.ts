@@ -89,6 +89,14 @@ describe('a product’s form', () => {
     expect(productFormOf(product, 'metric').dose).toBe('0.264172');
   });
 
+  it('takes a unit that is typed with the dose before the one that was chosen', () => {
+    const read = readProductForm({ ...liquid, dose: '1½ us tablespoons', per: 'litre' }, 'metric');
+    if (read.kind !== 'read' || read.feed?.dose.unit !== 'millilitre') throw new Error('not read in mL');
+    expect(read.feed.dose.amount).toBeCloseTo(1.5 * 14.787, 2);
+    expect(refused({ dose: '3 shovels' })?.dose).toMatch(/unit/);
+    expect(refused({ dose: '0' })?.dose).toMatch(/more than nothing/);
+  });
+
   it('says what is wrong beside its field', () => {
     expect(refused({ name: ' ' })?.name).toBe('Give it a name.');
     expect(refused({ k2o: '120' })?.k2o).toBe('From 0 to 100 %.');
