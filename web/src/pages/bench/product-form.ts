@@ -1,4 +1,4 @@
-import { feedProblems, type FeedProblem } from '@rundel/core/products';
+import { feedProblems, scoopsOf, type FeedProblem } from '@rundel/core/products';
 import {
   feedFactsSchema,
   isGivenInWater,
@@ -141,7 +141,13 @@ export function readProductForm(
   const kilogramsPerLitre = number('density', 0.01, 5, 'Kilograms in a litre, from a little to 5.');
   // a unit that is typed goes before the one that was chosen
   const typed = form.dose.trim() === '' ? undefined : readDose(form.dose, form.unit, system);
-  const dose = typed?.ok ? typed.value : undefined;
+  // a dry feed is stored in scoops: "2 us tablespoons" is a volume, told in the grower's own spoon
+  const isScooped = typed?.ok && typed.value.unit === 'millilitre' && form.unit !== 'millilitre';
+  const dose = !typed?.ok
+    ? undefined
+    : isScooped && !isGivenInWater(form.form)
+      ? { amount: typed.value.amount / 1000 / spoonLitres(system), unit: 'spoon' as const }
+      : typed.value;
   if (!typed) problems.dose = 'How much does its label ask for?';
   else if (!typed.ok) problems.dose = typed.problem;
   else if (typed.value.amount > 5000) problems.dose = 'No label asks for so much.';
@@ -197,6 +203,10 @@ export function readProductForm(
     pack,
     remarks,
   };
+}
+
+function spoonLitres(system: UnitSystem): number {
+  return scoopsOf({ settings: { units: system, assumptions: {} }, measures: [] }).spoon;
 }
 
 function optional<K extends string>(key: K, value: number | undefined): Partial<Record<K, number>> {

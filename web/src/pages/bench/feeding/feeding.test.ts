@@ -93,6 +93,11 @@ describe('a product’s form', () => {
     const read = readProductForm({ ...liquid, dose: '1½ us tablespoons', per: 'litre' }, 'metric');
     if (read.kind !== 'read' || read.feed?.dose.unit !== 'millilitre') throw new Error('not read in mL');
     expect(read.feed.dose.amount).toBeCloseTo(1.5 * 14.787, 2);
+    const dry = { ...withForm(liquid, 'granular'), dose: '2 us tablespoons' };
+    const granules = readProductForm(dry, 'metric');
+    if (granules.kind !== 'read' || granules.feed?.dose.unit !== 'spoon')
+      throw new Error('not read in spoons');
+    expect(granules.feed.dose.amount).toBeCloseTo((2 * 14.787) / 15, 2);
     expect(refused({ dose: '3 shovels' })?.dose).toMatch(/unit/);
     expect(refused({ dose: '0' })?.dose).toMatch(/more than nothing/);
   });
