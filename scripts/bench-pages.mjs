@@ -15,14 +15,14 @@ export function benchPage(rounds, bytes) {
   };
   const lines = [
     line(
-      `water filter, one bag's season (${filter.days} days, ${filter.entries} entries as a simulated bag was felt and drank, 40 × 25 grid), median of ${filter.runs} bags`,
+      `water filter, one bag's season (${filter.days} days, ${filter.entries} entries as a simulated bag was felt and watered, 40 × 25 grid), median of ${filter.runs} bags`,
       5,
       (r) => r.filter.medianMs,
       1,
     ),
     line('the same, slowest bag', '', (r) => r.filter.slowestMs, 1),
     line(
-      'the same with looks that come at random, 300 entries: the belief at its widest',
+      'the same with checks that come at random, 300 entries: the belief at its widest',
       '',
       (r) => r.filter.randomMs,
       1,
@@ -54,7 +54,7 @@ export function benchPage(rounds, bytes) {
       300,
       (r) => r.app.rounds,
     ),
-    line('a tap on a grade, on a page at rest, to the drink that is proposed', 100, (r) => r.app.answers),
+    line('a tap on a grade, on a page at rest, to the watering that is proposed', 100, (r) => r.app.answers),
     line(
       'navigation to a usable round on the demo, first visit (fetches and stores the demo)',
       '',
@@ -97,11 +97,11 @@ export function seasonPage({ seconds, comparisons }) {
 
 ${bags} bags over four weather years, ${days} days each.
 
-| who | looks, of daily's | bag-days below a fifth | days with a walk | poured and lost |
+| who | checks, of daily's | bag-days below a fifth | days with a walk | poured and lost |
 | --- | --- | --- | --- | --- |
 ${rows.join('\n')}
 
-Stated 10 to 90 % ranges held ${percent(truth.coverage, 1)} of evenings. "Hours until it wants water" was off by ${percent(truth.hoursError)} in the median of ${truth.forecasts} forecasts, each made before anybody looked that evening; with the weather to come known beforehand it would have been off by ${percent(foreseen.hoursError)}.
+Stated 10 to 90 % ranges held ${percent(truth.coverage, 1)} of evenings. "Hours until it wants water" was off by ${percent(truth.hoursError)} in the median of ${truth.forecasts} forecasts, each made before anybody checked that evening; with the weather to come known beforehand it would have been off by ${percent(foreseen.hoursError)}.
 `;
   });
   return `# The season test
@@ -113,11 +113,11 @@ The truth is not the model. Hidden bags (\`core/hidden\`) have two layers, hourl
 ${tables.join('\n')}
 ## What it shows, and what not
 
-- Fewer *looks*, hardly fewer walks: somewhere a bag is nearly always due. A simple habit by millimetres of reference evapotranspiration saves as many looks and far more walks, at several times the dry-outs.
-- Who looks every day and drinks at "barely damp" does about as well as Rundel against dry-outs, and in the cool climate a little better, for two and a half times the looks and as much water.
-- The bag's own habitual interval looks least often of all. In a cool summer that is cheap; in a hot one it is not.
-- Most dry-outs belong to a few bags that one round a day cannot keep. No rule about looking mends those: a second round, a bigger bag, mulch, shade or a store of water does.
-- The error of the hours is not the weather's: to know the days to come hardly mends it. It comes from what a bag holds since it was last seen, and from how fast it really drinks; a look settles both.
+- Fewer *checks*, hardly fewer walks: somewhere a bag is nearly always due. A simple habit by millimetres of reference evapotranspiration saves as many checks and far more walks, at several times the dry-outs.
+- Who checks every day and waters at "barely damp" does about as well as Rundel against dry-outs, and in the cool climate a little better, for two and a half times the checks and as much water.
+- The bag's own habitual interval checks least often of all. In a cool summer that is cheap; in a hot one it is not.
+- Most dry-outs belong to a few bags that one round a day cannot keep. No rule about checking mends those: a second round, a bigger bag, mulch, shade or a store of water does.
+- The error of the hours is not the weather's: to know the days to come hardly mends it. It comes from what a bag holds since it was last seen, and from how fast it really uses it; a check settles both.
 - One simulator is one opinion about bags. The numbers that were set by it (spread of a day's use, drift, the finger's offset, the pace of growth) are marked *assumed* and can be changed in Settings.
 `;
 }

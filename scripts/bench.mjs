@@ -57,6 +57,6 @@ function firstRouteBytes() {
     files.add(chunk.file);
     for (const next of chunk.imports ?? []) visit(next);
   };
-  for (const start of ['index.html', 'src/app/router.tsx']) visit(start);
+  for (const start of ['index.html', 'src/app/App.tsx']) visit(start);
   return [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(dist, file))).length, 0);
 }
