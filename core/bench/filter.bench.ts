@@ -7,7 +7,7 @@ import { runFilter, type WaterEvent } from '../src/water/index.ts';
 import { at, DAYS, watering, feltSeasons, check, stepsOf, type FeltSeason } from './season/felt.ts';
 
 /**
- * Time of the filter over bags' seasons of 180 days, as simulated bags were felt and drank. Beside that a season whose looks
+ * Time of the filter over bags' seasons of 180 days, as simulated bags were felt and watered. Beside that a season whose checks
  * come at random, which contradict what is believed over and over and keep the belief as wide as it gets, and all bags
  * shared over two workers as the app does it. Prints one line of JSON.
  */

@@ -6,7 +6,7 @@ import { FIRST_DAY, play, ROUND_HOUR, seasonOf, type Grower, type Played, type S
 /** What came of a season under one kind of grower, over all bags. */
 export interface Line {
   readonly name: string;
-  /** looks a bag-day */
+  /** checks a bag-day */
   readonly checks: number;
   /** days on which anybody had to walk, share */
   readonly walks: number;
@@ -85,7 +85,7 @@ export function compare(climate: keyof typeof CLIMATES, trial: Trial): Compariso
   };
 }
 
-/** The habit by millimetres that looks no less often than Rundel does, and as little more as can be. */
+/** The habit by millimetres that checks no less often than Rundel does, and as little more as can be. */
 function byMillimetresLike(checks: number, play: (millimetres: number) => Line): Line {
   let best = play(2);
   for (let millimetres = 3; millimetres <= 40; millimetres += 1) {

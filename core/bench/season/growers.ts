@@ -14,7 +14,7 @@ import {
 import type { TestBag } from './bags.ts';
 import { FIRST_DAY, ROUND_HOUR, type Grower, type Season } from './play.ts';
 
-/** Looks every evening and pours at a grade or drier. */
+/** Checks every evening and pours at a grade or drier. */
 export function daily(pourAt: number): Grower {
   return { isCheckDue: () => true, pours: (_, grade) => grade <= pourAt };
 }

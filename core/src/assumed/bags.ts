@@ -31,7 +31,7 @@ export const BAG_ASSUMPTIONS = {
     0.05,
     0.3,
     'of the reservoir',
-    'Taken up by the feet of mix through which a reservoir planter drinks.',
+    'Taken up by the feet of mix through which a reservoir planter takes up water.',
   ),
   tapeDoubt: assumed(0.05, 0.02, 0.1, 'of the volume', 'How far a tape on soft sides is off: 1.7 % a side.'),
   mixingLoss: assumed(

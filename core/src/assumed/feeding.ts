@@ -10,7 +10,13 @@ export const FEEDING_ASSUMPTIONS = {
     'A handful of a dry product until the grower has counted theirs: three tablespoons.',
   ),
   feedsApart: assumed(2, 0, 7, 'days', 'Between two feeds of different kinds.'),
-  feedLateDays: assumed(14, 7, 30, 'days', 'A single feed that is overdue by more is let go and said.'),
+  feedLateDays: assumed(
+    14,
+    7,
+    30,
+    'days',
+    'A single feed that is overdue by more is skipped, and that is said.',
+  ),
   feedDryBelow: assumed(
     0.15,
     0.05,

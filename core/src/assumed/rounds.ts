@@ -17,7 +17,13 @@ export const ROUND_ASSUMPTIONS = {
     'of available water',
     'A bag that uses more than this in a day is not kept by one round.',
   ),
-  youngCheck: assumed(3, 1, 7, 'days', 'A bag just planted is checked this often, whatever is reckoned.'),
+  youngCheck: assumed(
+    3,
+    1,
+    7,
+    'days',
+    'A bag just planted is checked this often, whatever the estimate says.',
+  ),
   longestCheck: assumed(8, 3, 14, 'days', 'No bag goes longer without a check, however sure the estimate.'),
   runThrough: assumed(
     0.1,

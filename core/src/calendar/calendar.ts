@@ -4,8 +4,6 @@
  */
 export type Day = string;
 
-const MILLISECONDS_PER_DAY = 86_400_000;
-
 /** The local day of an entry's time. */
 export function dayOf(at: string): Day {
   return at.slice(0, 10);
@@ -33,19 +31,36 @@ function twoDigitsOf(text: string, from: number): number {
 
 const ZERO = '0'.charCodeAt(0);
 
-/** Days by their number since 1970 and back: a season asks for the same few hundred many thousand times. */
-const numbers = new Map<Day, number>();
-const names = new Map<number, Day>();
-/** Forgotten when there are so many: dates of all kinds come in with files. */
-const MOST_KNOWN = 5000;
-
+/**
+ * The number of a day since 1 March of the year 0, counted without a date object: a season asks this many thousand times. Years
+ * begin in March here, so that the odd day of a leap year is their last.
+ */
 function numberOf(day: Day): number {
-  const known = numbers.get(day);
-  if (known !== undefined) return known;
-  if (numbers.size >= MOST_KNOWN) numbers.clear();
-  const number = Math.round(Date.parse(day) / MILLISECONDS_PER_DAY);
-  numbers.set(day, number);
-  return number;
+  const month = twoDigitsOf(day, 5);
+  const isEarly = month <= 2;
+  const year = 100 * twoDigitsOf(day, 0) + twoDigitsOf(day, 2) - (isEarly ? 1 : 0);
+  const dayOfTheYear = Math.floor((153 * (month + (isEarly ? 9 : -3)) + 2) / 5) + twoDigitsOf(day, 8) - 1;
+  return 365 * year + Math.floor(year / 4) - Math.floor(year / 100) + Math.floor(year / 400) + dayOfTheYear;
+}
+
+/** Days in four hundred years, in a hundred, and in four. */
+const [LONG_CYCLE, CENTURY, FOUR_YEARS] = [146_097, 36_524, 1461] as const;
+
+/** The day of such a number. */
+function dayOfNumber(number: number): Day {
+  const cycle = Math.floor(number / LONG_CYCLE);
+  const inCycle = number - cycle * LONG_CYCLE;
+  const century = Math.min(3, Math.floor(inCycle / CENTURY));
+  const inCentury = inCycle - century * CENTURY;
+  const four = Math.floor(inCentury / FOUR_YEARS);
+  const inFour = inCentury - four * FOUR_YEARS;
+  const yearOfFour = Math.min(3, Math.floor(inFour / 365));
+  const dayOfTheYear = inFour - yearOfFour * 365;
+  const fromMarch = Math.floor((5 * dayOfTheYear + 2) / 153);
+  const date = dayOfTheYear - Math.floor((153 * fromMarch + 2) / 5) + 1;
+  const month = fromMarch < 10 ? fromMarch + 3 : fromMarch - 9;
+  const year = 400 * cycle + 100 * century + 4 * four + yearOfFour + (month <= 2 ? 1 : 0);
+  return `${String(year).padStart(4, '0')}-${month < 10 ? '0' : ''}${month}-${date < 10 ? '0' : ''}${date}`;
 }
 
 /** Whole days from one day to another; negative when the second is earlier. */
@@ -61,13 +76,7 @@ export function daysBetween(from: Day, to: Day): number {
  * // => '2026-03-01'
  */
 export function addDays(day: Day, days: number): Day {
-  const number = numberOf(day) + days;
-  const known = names.get(number);
-  if (known !== undefined) return known;
-  if (names.size >= MOST_KNOWN) names.clear();
-  const name = new Date(number * MILLISECONDS_PER_DAY).toISOString().slice(0, 10);
-  names.set(number, name);
-  return name;
+  return dayOfNumber(numberOf(day) + days);
 }
 
 /**

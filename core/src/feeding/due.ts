@@ -2,7 +2,7 @@ import type { Assumed } from '../assumed/index.ts';
 import { addDays, daysBetween, type Day } from '../calendar/index.ts';
 import type { Regime, RegimeStep, Trigger } from '../records/index.ts';
 
-/** The day of something that sets steps off, and whether the grower saw it or it is reckoned by the plant's kind. */
+/** The day of something that sets steps off, and whether the grower saw it or it is estimated by the plant's kind. */
 export interface StageDate {
   readonly day: Day;
   readonly isNoted: boolean;
@@ -261,7 +261,7 @@ export type FeedAdvice =
 
 /** A bag's water at a stop. */
 export interface FeedingWater {
-  /** share of available water, as found or reckoned, 0 to 1 */
+  /** share of available water, as found or estimated, 0 to 1 */
   readonly share: number;
   readonly isWatered: boolean;
   /** the day of the next watering after this one, if it can be told */

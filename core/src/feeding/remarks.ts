@@ -11,7 +11,7 @@ export type RegimeRemark =
 /** The order in which things happen to a plant: a step that stops at or before what starts it never fires. */
 const ORDER = ['planting', 'flowers', 'set', 'picking'];
 
-/** Looks a regime over: steps that can never fire, that fire every day, or more often than a label allows. */
+/** Checks a regime over: steps that can never fire, that fire every day, or more often than a label allows. */
 export function regimeRemarks(
   steps: readonly RegimeStep[],
   labelOf: (productId: string) => { readonly intervalDays?: number | undefined } | undefined,

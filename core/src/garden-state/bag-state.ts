@@ -108,7 +108,7 @@ export function dripsOf(containerId: string, live: readonly Entry[], loss: numbe
 }
 
 /**
- * When the story of a container's water starts: its first planting, look or drink since it last stood empty, or two weeks
+ * When the story of a container's water starts: its first planting, check or watering since it last stood empty, or two weeks
  * back. What it held for last season's plants says nothing of the mix that is in it now.
  */
 function startOf(container: Container, live: readonly Entry[], now: string): string {
@@ -154,14 +154,32 @@ export function bagWater(
   return waterCase(garden, container, now, live, memory).water;
 }
 
-/** The same with the belief itself, for those who draw from it. */
-export function waterCase(
+/** Where a bag stands in time and weather, before anything is said of its water. */
+export interface WaterSetting {
+  readonly bag: WaterBag;
+  readonly properties: BagProperties;
+  /** local time at which its story starts */
+  readonly from: string;
+  readonly occupants: ReturnType<typeof occupantsOf>;
+  readonly rounds: readonly string[];
+  readonly weather: ReturnType<typeof completeWeather>;
+  readonly stepsBetween: ReturnType<typeof timelineOf>;
+  /** the time up to each round to come, in order */
+  readonly spans: readonly {
+    readonly at: string;
+    readonly hoursAhead: number;
+    readonly steps: readonly UseStep[];
+  }[];
+}
+
+/** A bag in its weather, with the rounds to come, as its record and its place have it. */
+export function waterSetting(
   garden: Garden,
   container: Container,
   now: string,
-  live: readonly Entry[] = liveEntries(garden.entries),
-  memory: FilterMemory = new FilterMemory(),
-): WaterCase & { readonly water: BagWater } {
+  live: readonly Entry[],
+  roundsAhead = ROUNDS_AHEAD,
+): WaterSetting {
   const { settings } = garden;
   const place = garden.places.find((s) => s.id === container.placeId);
   const properties = propertiesOf(container, garden);
@@ -174,11 +192,31 @@ export function waterCase(
     drips: dripsOf(container.id, live, assumed.dripLoss),
     sizeOf: (occupant) => sizeForAge(occupant, properties, live, settings, dayOf(now)),
   });
-  const rounds = roundsAfter(now, settings.roundHours, ROUNDS_AHEAD);
+  const rounds = roundsAfter(now, settings.roundHours, roundsAhead);
   const last = rounds.at(-1) ?? now;
   const site = siteOf(settings);
   const weather = completeWeather(knownWeather(live), site, dayOf(from), dayOf(last), assumed);
   const stepsBetween = timelineOf(bag, weather, site.latitudeDegrees, assumed);
+  const spans = rounds.map((at, i) => ({
+    at,
+    hoursAhead: (Date.parse(at) - Date.parse(now)) / 3_600_000,
+    steps: stepsBetween([], rounds[i - 1] ?? now, at).filter((s): s is UseStep => s.kind === 'use'),
+  }));
+  return { bag, properties, from, occupants, rounds, weather, stepsBetween, spans };
+}
+
+/** The same with the belief itself, for those who draw from it. */
+export function waterCase(
+  garden: Garden,
+  container: Container,
+  now: string,
+  live: readonly Entry[] = liveEntries(garden.entries),
+  memory: FilterMemory = new FilterMemory(),
+): WaterCase & { readonly water: BagWater } {
+  const { settings } = garden;
+  const setting = waterSetting(garden, container, now, live);
+  const { bag, properties, from, occupants, rounds, weather, stepsBetween, spans } = setting;
+  const { assumed } = properties;
   const runWith = (attachment: FilterMemory, probeNoise?: number) => {
     const { checks, setAside } = checksOf(container, properties, live, probeNoise);
     const events = waterEventsOf(container.id, live, checks);
@@ -190,11 +228,6 @@ export function waterCase(
   const probe = learnProbe(here, first.checks, first.estimate.moves, bag.availableLitres, assumed);
   const isOwn = probe.readings > 0 && Math.abs(probe.noise - assumed.probeNoise) > 1e-9;
   const { setAside, events, steps, belief, estimate } = isOwn ? runWith(memory.second(), probe.noise) : first;
-  const spans = rounds.map((at, i) => ({
-    at,
-    hoursAhead: (Date.parse(at) - Date.parse(now)) / 3_600_000,
-    steps: stepsBetween([], rounds[i - 1] ?? now, at).filter((s): s is UseStep => s.kind === 'use'),
-  }));
   const past = weather.filter((day) => day.day <= dayOf(now));
   const daysSincePlanting = daysSinceLastPlanting(occupants, dayOf(now));
   const seenAt = estimate.lastEventAt;

@@ -1,12 +1,12 @@
 import { dayOf } from '../calendar/index.ts';
 import type { Ledger, Verdict } from '../feeding/index.ts';
 import { affectsBag, entriesAt, type Container, type Entry, type Garden } from '../records/index.ts';
-import { bagWater, type BagWater } from './bag-state.ts';
 import { deriveBag, sharedOf, type BagState, type Shared } from './derive-bag.ts';
 import { bagFeeding } from './feeding.ts';
 import { FilterMemory } from './filter-memory.ts';
 import { learntOf, withLearnt, type Learnt } from './learnt.ts';
 import { propertiesOf } from './properties.ts';
+import { whatIf, type WhatIf } from './what-if.ts';
 
 /** What became of a garden since it was last handed over: what is new in each table, as it now is. */
 export type GardenChange = Partial<Omit<Garden, 'entries'>> & { readonly added: readonly Entry[] };
@@ -111,19 +111,12 @@ export class GardenEngine {
     return orFailed(container.id, () => deriveBag(this.taught, container, now, this.shared, memory));
   }
 
-  /** A bag's water as it would be if its record or its shade were another; it leaves no trace. */
-  tried(
-    container: Container,
-    now: string,
-    shade?: number,
-    added: readonly Entry[] = [],
-  ): BagWater | FailedBag {
-    const places =
-      shade === undefined
-        ? this.taught.places
-        : this.taught.places.map((p) => (p.id === container.placeId ? { ...p, shade } : p));
-    const live = added.length === 0 ? this.shared.live : [...this.shared.live, ...added];
-    return orFailed(container.id, () => bagWater({ ...this.taught, places }, container, now, live));
+  /** How long a bag would keep under each change that it could have; nothing of it is kept. */
+  whatIf(containerId: string, now: string): WhatIf | FailedBag {
+    const container = this.container(containerId);
+    if (!container) return { containerId, problem: 'There is no such bag.' };
+    const memory = this.memories.get(containerId);
+    return orFailed(containerId, () => whatIf(this.taught, container, now, this.shared.live, memory));
   }
 
   /** One bag's ledger, day by day. */

@@ -39,4 +39,20 @@ export {
 } from './feed-offers.ts';
 export { type StopStatus, statusOf, isOpen, isBeforeColdNight } from './stops.ts';
 export { type BagFeed, waterFor, bagFeeds, type MixedPart, mixedBatch } from './batch-plan.ts';
+export type { BagChange, WhatIf } from './what-if.ts';
+export { footprintSquareMetres, weightsOf } from './load.ts';
+export { trySizes, type SizeQuestion, type TriedSize } from './tried-sizes.ts';
+export { heldPlants, outgrownOf, rankedFor, stringCanopy, topFor } from './support-cases.ts';
+export {
+  itemFor,
+  sessionSchema,
+  sessionState,
+  stepsOf,
+  TASK_OF_STEP,
+  type PlantingSession,
+  type SessionBagState,
+  type SessionItem,
+} from './planting-session.ts';
+export { chartPointsOf, courseOf, spellsOf, type ChartPoint, type CoursePoint } from './water-course.ts';
+export { fillBags, isFilled, purposeOf, troubleIn, type BagFill } from './filling.ts';
 export type { BagView } from './bag-view.ts';

@@ -1,7 +1,7 @@
 import { resolveAssumed } from '../assumed/index.ts';
 import { dayOf, type Day } from '../calendar/index.ts';
 import { cropOf, habitOf, occupantsOf } from '../plants/index.ts';
-import { liveEntries, type Container, type Garden, type Place, type Plan } from '../records/index.ts';
+import type { Container, Entry, Garden, Place, Plan } from '../records/index.ts';
 import { frostYear, isCarriedOut, plantingWindow, timingPracticeOf } from '../season/index.ts';
 import { knownWeather, siteOf } from './bag-state.ts';
 
@@ -10,16 +10,16 @@ import { knownWeather, siteOf } from './bag-state.ts';
  * come, or today where there is none this season.
  */
 export function proposedPlantingDay(
-  garden: Pick<Garden, 'settings' | 'entries'>,
+  { settings }: Pick<Garden, 'settings'>,
   what: Pick<Plan, 'cropId' | 'habitId'>,
   cover: Place['cover'],
+  live: readonly Entry[],
   now: string,
 ): Day {
   const today = dayOf(now);
-  const { settings } = garden;
   const assumed = resolveAssumed(settings.assumptions);
   const site = siteOf(settings);
-  const frost = frostYear(site, settings.frost, knownWeather(liveEntries(garden.entries)), today, assumed);
+  const frost = frostYear(site, settings.frost, knownWeather(live), today, assumed);
   const crop = cropOf(what.cropId);
   const practice = timingPracticeOf(settings.timingPracticeId);
   const place = { cover, frost, site, practice };
@@ -28,8 +28,12 @@ export function proposedPlantingDay(
 }
 
 /** What is planned for a bag and not in it yet, the soonest first. */
-export function plansFor(container: Container, garden: Garden): readonly Plan[] {
-  const everyone = occupantsOf(container, liveEntries(garden.entries), garden);
+export function plansFor(
+  container: Container,
+  garden: Pick<Garden, 'plans' | 'plants' | 'varieties'>,
+  live: readonly Entry[],
+): readonly Plan[] {
+  const everyone = occupantsOf(container, live, garden);
   return garden.plans
     .filter((p) => !p.binnedAt && p.containerId === container.id && !isCarriedOut(p, everyone))
     .sort((a, b) => (a.plantOn < b.plantOn ? -1 : 1));

@@ -43,7 +43,7 @@ function isReading(entry: EntryOf<'check'>): entry is Reading {
 const valueOf = ({ check }: Reading) => (check.method === 'scale' ? check.kilograms : check.reading);
 
 /**
- * How a gauge reads a bag: by its two points where both are known; a scale else by the bag's reckoned weight when drained,
+ * How a gauge reads a bag: by its two points where both are known; a scale else by the bag's calculated weight when drained,
  * less a litre a kilogram; a probe else from 0 (dry) to 100 (full).
  */
 export function gaugeScale(

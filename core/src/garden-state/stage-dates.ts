@@ -31,7 +31,7 @@ export function datesOf(
 
 const middle = (a: Day, b: Day): Day => addDays(a, Math.round(daysBetween(a, b) / 2));
 
-/** The marks of a bag's present plants: what the grower noted, and what is reckoned by the eldest's kind. */
+/** The marks of a bag's present plants: what the grower noted, and what is worked out by the eldest's kind. */
 export function stageDatesOf(
   occupants: readonly Occupant[],
   here: readonly Entry[],

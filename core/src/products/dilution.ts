@@ -100,7 +100,7 @@ export interface FeedProblem {
   readonly isFatal: boolean;
 }
 
-/** Looks a feed's record over, as it is being typed. */
+/** Checks a feed's record over, as it is being typed. */
 export function feedProblems(product: {
   readonly label?: NutrientLabel | undefined;
   readonly kilogramsPerLitre?: number | undefined;

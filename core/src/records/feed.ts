@@ -26,7 +26,7 @@ export interface FeedAmount {
 }
 
 export const labelDoseSchema = z.object({
-  amount: z.number().gt(0).max(5000),
+  amount: z.number().check(z.gt(0), z.lte(5000)),
   unit: z.enum(FEED_UNITS),
   /** in each litre of water, or to each bag, plant or litre of mix */
   per: z.enum(['litre', 'bag', 'plant', 'mix-litre']),
@@ -38,22 +38,22 @@ export const feedFactsSchema = z.object({
   form: z.enum(FEED_FORMS),
   dose: labelDoseSchema,
   /** the shortest time between two feeds by the label */
-  intervalDays: z.number().int().min(1).max(365).optional(),
+  intervalDays: z.optional(z.int().check(z.gte(1), z.lte(365))),
   /** time over which it gives four fifths of what is in it, at about 20 °C; left out: at once */
-  months: z.number().min(0.1).max(60).optional(),
+  months: z.optional(z.number().check(z.gte(0.1), z.lte(60))),
   /** the other part of a two-part nutrient */
-  partnerId: z.string().min(1).max(40).optional(),
+  partnerId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   /** what one piece weighs, for spikes */
-  gramsEach: z.number().gt(0).max(1000).optional(),
+  gramsEach: z.optional(z.number().check(z.gt(0), z.lte(1000))),
   /** of a tea: days in water, how often it is stirred, what goes into a litre */
-  steep: z
-    .object({
-      fromDays: z.number().int().min(1).max(180),
-      toDays: z.number().int().min(1).max(365),
-      stirEveryDays: z.number().int().min(1).max(30),
-      gramsPerLitre: z.number().gt(0).max(1000),
-    })
-    .optional(),
+  steep: z.optional(
+    z.object({
+      fromDays: z.int().check(z.gte(1), z.lte(180)),
+      toDays: z.int().check(z.gte(1), z.lte(365)),
+      stirEveryDays: z.int().check(z.gte(1), z.lte(30)),
+      gramsPerLitre: z.number().check(z.gt(0), z.lte(1000)),
+    }),
+  ),
 });
 export type FeedFacts = z.infer<typeof feedFactsSchema>;
 

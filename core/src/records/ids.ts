@@ -24,6 +24,8 @@ export const ID_PREFIXES = {
 export type IdOf = keyof typeof ID_PREFIXES;
 
 /** Checks an id of a kind: its prefix, an underscore and 6 to 30 letters or digits. */
-export function idSchema(of: IdOf): z.ZodString {
-  return z.string().regex(new RegExp(`^${ID_PREFIXES[of]}_[0-9A-Za-z]{6,30}$`), `not the id of a ${of}`);
+export function idSchema(of: IdOf): z.ZodMiniString {
+  return z
+    .string()
+    .check(z.regex(new RegExp(`^${ID_PREFIXES[of]}_[0-9A-Za-z]{6,30}$`), `not the id of a ${of}`));
 }

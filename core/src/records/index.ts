@@ -2,6 +2,7 @@ export {
   affects,
   affectsBag,
   ENTRY_EFFECTS,
+  ENTRY_SCHEMAS,
   entrySchema,
   type Draft,
   type Entry,
@@ -10,7 +11,7 @@ export {
 } from './diary/entry.ts';
 export { FEED_SKIP_REASONS } from './diary/kinds/feeding.ts';
 export { SKIP_REASONS } from './diary/kinds/water.ts';
-export { entriesAt, liveEntries } from './diary/live.ts';
+export { entriesAt, liveEntries, type LiveEntries } from './diary/live.ts';
 export {
   FEED_FORMS,
   FEED_UNITS,
@@ -58,7 +59,6 @@ export {
 export { daySchema, momentSchema } from './time.ts';
 export {
   COMPANION_SIZES,
-  SUPPORT_KINDS,
   PLANTING_METHOD_IDS,
   type CompanionSize,
   type SupportKindId,

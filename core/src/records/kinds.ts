@@ -28,8 +28,9 @@ export const SUPPORT_KINDS = [
 export type SupportKindId = (typeof SUPPORT_KINDS)[number];
 
 /**
- * Plants beside the crop: companion flowers and herbs, and passing tenants such as salad until the crop is large. They drink
+ * Plants beside the crop: companion flowers and herbs, and passing tenants such as salad until the crop is large. They take up water
  * and feed from the same bag; all figures are *assumed*, by how much ground they shade.
  */
-export const COMPANION_SIZES = ['none', 'small', 'middling', 'large'] as const;
+export const PRESENT_COMPANIONS = ['small', 'middling', 'large'] as const;
+export const COMPANION_SIZES = ['none', ...PRESENT_COMPANIONS] as const;
 export type CompanionSize = (typeof COMPANION_SIZES)[number];

@@ -9,36 +9,38 @@ export type ProductKind = (typeof PRODUCT_KINDS)[number];
 export const PRODUCT_UNITS = ['litre', 'kilogram', 'piece', 'metre'] as const;
 export type ProductUnit = (typeof PRODUCT_UNITS)[number];
 
-const percent = z.number().min(0).max(100);
+const percent = z.number().check(z.gte(0), z.lte(100));
 
 /** What a label says is in a product, percent by mass: N, P2O5, K2O, and calcium and magnesium as Ca and Mg. */
 export const nutrientLabelSchema = z
-  .object({ n: percent, p2o5: percent, k2o: percent, ca: percent.optional(), mg: percent.optional() })
-  .refine((l) => l.n + l.p2o5 + l.k2o + (l.ca ?? 0) + (l.mg ?? 0) <= 100, {
-    message: 'A label cannot promise more than 100 % in all.',
-  });
+  .object({ n: percent, p2o5: percent, k2o: percent, ca: z.optional(percent), mg: z.optional(percent) })
+  .check(
+    z.refine((l) => l.n + l.p2o5 + l.k2o + (l.ca ?? 0) + (l.mg ?? 0) <= 100, {
+      message: 'A label cannot promise more than 100 % in all.',
+    }),
+  );
 
 export type NutrientLabel = z.infer<typeof nutrientLabelSchema>;
 
 /** The fields of a product, with ids of a kind: those that ship with the app have plain words for ids. */
-export function productSchemaOf<I extends z.ZodType<string>>(id: I) {
+export function productSchemaOf<I extends z.ZodMiniType<string>>(id: I) {
   return z.object({
     id,
-    name: z.string().trim().min(1).max(60),
+    name: z.string().check(z.trim(), z.minLength(1), z.maxLength(60)),
     kind: z.enum(PRODUCT_KINDS),
     unit: z.enum(PRODUCT_UNITS),
-    label: nutrientLabelSchema.optional(),
+    label: z.optional(nutrientLabelSchema),
     /** density of a liquid or bulk density of a loose product: what a litre of it weighs */
-    kilogramsPerLitre: z.number().gt(0).max(5).optional(),
-    isOrganic: z.boolean().optional(),
+    kilogramsPerLitre: z.optional(z.number().check(z.gt(0), z.lte(5))),
+    isOrganic: z.optional(z.boolean()),
     /** it makes dust that should not be breathed in */
-    isDusty: z.boolean().optional(),
+    isDusty: z.optional(z.boolean()),
     /** how it is given, for what feeds plants */
-    feed: feedFactsSchema.optional(),
+    feed: z.optional(feedFactsSchema),
     /** its maker's own word, which goes before anything that is worked out here */
-    description: z.string().trim().max(200).optional(),
+    description: z.optional(z.string().check(z.trim(), z.maxLength(200))),
   });
 }
 
 /** Anything that is bought, kept in the shed and used up. */
-export type Product = z.infer<ReturnType<typeof productSchemaOf<z.ZodString>>>;
+export type Product = z.infer<ReturnType<typeof productSchemaOf<z.ZodMiniString>>>;

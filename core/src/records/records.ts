@@ -1,7 +1,7 @@
 import * as z from '../schema/index.ts';
 import { sizeSchema } from './size.ts';
 import { productSchemaOf } from './product.ts';
-import { COMPANION_SIZES, SUPPORT_KINDS } from './kinds.ts';
+import { PRESENT_COMPANIONS, SUPPORT_KINDS } from './kinds.ts';
 import { regimeFields } from './regime.ts';
 import { layersSchema, recipePartsSchema } from './mix.ts';
 import { MEASURE_UNIT, type MeasureKind } from '../units/index.ts';
@@ -13,8 +13,8 @@ import { daySchema, momentSchema, monthDaySchema } from './time.ts';
  * The records that entries name: things that are, as against things that happened (those are in the diary).
  * Every record can be put in the bin (`binnedAt`) and taken out again; nothing is erased at once.
  */
-const base = { createdAt: momentSchema, changedAt: momentSchema, binnedAt: momentSchema.optional() };
-const name = z.string().trim().min(1).max(60);
+const base = { createdAt: momentSchema, changedAt: momentSchema, binnedAt: z.optional(momentSchema) };
+const name = z.string().check(z.trim(), z.minLength(1), z.maxLength(60));
 
 /** A place where bags stand. */
 export const placeSchema = z.object({
@@ -23,14 +23,14 @@ export const placeSchema = z.object({
   /** glass keeps rain out and dims the sun; heated glass keeps frost out too */
   cover: z.enum(['open', 'glass', 'heated']),
   /** a wire overhead for strings, above the ground, mm */
-  wireMillimetres: z.number().min(300).max(5000).optional(),
+  wireMillimetres: z.optional(z.number().check(z.gte(300), z.lte(5000))),
   /** shade cloth or whitewash: share of the sun that it takes */
-  shade: z.number().min(0).max(0.9).optional(),
+  shade: z.optional(z.number().check(z.gte(0), z.lte(0.9))),
   /** place in the walk, from 0 */
-  order: z.number().int().min(0),
+  order: z.int().check(z.gte(0)),
   /** floor that the bags stand on, and what the grower was told it bears */
-  areaSquareMetres: z.number().gt(0).max(5000).optional(),
-  limitKilogramsPerSquareMetre: z.number().gt(0).max(5000).optional(),
+  areaSquareMetres: z.optional(z.number().check(z.gt(0), z.lte(5000))),
+  limitKilogramsPerSquareMetre: z.optional(z.number().check(z.gt(0), z.lte(5000))),
   ...base,
 });
 
@@ -40,66 +40,66 @@ export const stationSchema = z.object({ id: idSchema('station') });
 /** Water that the grower has put beside a bag: what it holds, L. What belongs to its kind (a reservoir) is not listed. */
 const addedStore = z.object({
   kind: z.enum(['saucer', 'clay-pots', 'wick', 'drum']),
-  litres: z.number().min(0.1).max(200),
+  litres: z.number().check(z.gte(0.1), z.lte(200)),
 });
 
 /**
  * A scale or a probe at a bag, and what it showed when the bag was full (drained after a watering that ran through) and when
- * it had next to nothing left. Without those a scale goes by the bag's reckoned weight and a probe by 0 to 100.
+ * it had next to nothing left. Without those a scale goes by the bag's calculated weight and a probe by 0 to 100.
  */
 const gauge = z
   .object({
     kind: z.enum(['scale', 'probe']),
     /** the device that it is paired with; left out: read by eye and typed */
-    deviceId: z.string().min(1).max(40).optional(),
-    fullReading: z.number().min(-1000).max(1000).optional(),
-    dryReading: z.number().min(-1000).max(1000).optional(),
+    deviceId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
+    fullReading: z.optional(z.number().check(z.gte(-1000), z.lte(1000))),
+    dryReading: z.optional(z.number().check(z.gte(-1000), z.lte(1000))),
   })
-  .refine((g) => g.fullReading === undefined || g.fullReading !== g.dryReading, {
-    path: ['dryReading'],
-    message: 'Full and dry read the same: one of the two is wrong.',
-  });
+  .check(
+    z.refine((g) => g.fullReading === undefined || g.fullReading !== g.dryReading, {
+      path: ['dryReading'],
+      message: 'Full and dry read the same: one of the two is wrong.',
+    }),
+  );
 
 const support = z.object({
   kind: z.enum(SUPPORT_KINDS),
   /** above the ground the bag stands on, mm; 0 when there is none */
-  heightMillimetres: z.number().min(0).max(5000),
+  heightMillimetres: z.number().check(z.gte(0), z.lte(5000)),
 });
 
 /** What a container is made and filled like; a template is this and no more. */
 const containerMake = {
-  kindId: z.string().min(1).max(40),
+  kindId: z.string().check(z.minLength(1), z.maxLength(40)),
   size: sizeSchema,
-  mixId: z.string().min(1).max(40),
+  mixId: z.string().check(z.minLength(1), z.maxLength(40)),
   /** from the base upwards, when it is filled with more than one mix; `mixId` is then the uppermost */
-  layers: layersSchema.optional(),
-  mulchMillimetres: z.number().min(0).max(150),
+  layers: z.optional(layersSchema),
+  mulchMillimetres: z.number().check(z.gte(0), z.lte(150)),
   /** drain holes this far above the base; left out or 0: in the base */
-  holeMillimetres: z.number().min(0).max(400).optional(),
+  holeMillimetres: z.optional(z.number().check(z.gte(0), z.lte(400))),
   support,
-  stores: z.array(addedStore).max(4).optional(),
+  stores: z.optional(z.array(addedStore).check(z.maxLength(4))),
   /** plants beside the crop, by how much they shade; until a day when they are only passing */
-  companions: z
-    .object({ size: z.enum(COMPANION_SIZES).exclude(['none']), until: daySchema.optional() })
-    .optional(),
+  companions: z.optional(z.object({ size: z.enum(PRESENT_COMPANIONS), until: z.optional(daySchema) })),
 };
 
 /** A bag, pot, trough or bed. What is planted in it follows from the diary. */
 export const containerSchema = z.object({
   id: idSchema('container'),
   /** what the grower calls it on the walk: "7", "7b" */
-  label: z.string().trim().min(1).max(12),
+  label: z.string().check(z.trim(), z.minLength(1), z.maxLength(12)),
   ...containerMake,
   placeId: idSchema('place'),
-  stations: z.array(stationSchema).min(1).max(12),
+  stations: z.array(stationSchema).check(z.minLength(1), z.maxLength(12)),
   /** place in the place's walk, from 0 */
-  order: z.number().int().min(0),
+  order: z.int().check(z.gte(0)),
   /** what the empty container cost, in the grower's money, and how many seasons they give it */
-  price: z.number().min(0).max(100_000).optional(),
-  seasons: z.number().min(1).max(30).optional(),
-  gauges: z.array(gauge).max(2).optional(),
+  price: z.optional(z.number().check(z.gte(0), z.lte(100_000))),
+  seasons: z.optional(z.number().check(z.gte(1), z.lte(30))),
+  gauges: z.optional(z.array(gauge).check(z.maxLength(2))),
   /** the grower's own numbers in place of the assumed ones, for this bag */
-  assumptions: z.record(z.string(), z.number()).optional(),
+  assumptions: z.optional(z.record(z.string(), z.number())),
   ...base,
 });
 
@@ -108,9 +108,9 @@ export const templateSchema = z.object({
   id: idSchema('template'),
   name,
   ...containerMake,
-  stations: z.number().int().min(1).max(12),
-  cropId: z.string().max(40).optional(),
-  habitId: z.string().max(40).optional(),
+  stations: z.int().check(z.gte(1), z.lte(12)),
+  cropId: z.optional(z.string().check(z.maxLength(40))),
+  habitId: z.optional(z.string().check(z.maxLength(40))),
   ...base,
 });
 
@@ -118,31 +118,31 @@ export const templateSchema = z.object({
 export const mixSchema = z.object({
   id: idSchema('mix'),
   name,
-  description: z.string().trim().max(200).optional(),
+  description: z.optional(z.string().check(z.trim(), z.maxLength(200))),
   parts: recipePartsSchema,
-  limeGramsPerLitre: z.number().min(0).max(20).optional(),
+  limeGramsPerLitre: z.optional(z.number().check(z.gte(0), z.lte(20))),
   ...base,
 });
 
 /** A thing that the grower buys and that is not in the list that ships with the app. */
-export const productSchema = productSchemaOf(idSchema('product')).extend(base);
+export const productSchema = z.extend(productSchemaOf(idSchema('product')), base);
 
 /** A pack in which a product is sold; its price is the one last seen, if any. */
 export const packSchema = z.object({
   id: idSchema('pack'),
-  productId: z.string().min(1).max(40),
-  name: name.optional(),
+  productId: z.string().check(z.minLength(1), z.maxLength(40)),
+  name: z.optional(name),
   /** in the product's own unit: litres, kilograms, pieces or metres */
-  amount: z.number().gt(0).max(100_000),
-  price: z.number().min(0).max(100_000).optional(),
+  amount: z.number().check(z.gt(0), z.lte(100_000)),
+  price: z.optional(z.number().check(z.gte(0), z.lte(100_000))),
   ...base,
 });
 
 export const varietySchema = z.object({
   id: idSchema('variety'),
   name,
-  cropId: z.string().min(1).max(40),
-  habitId: z.string().min(1).max(40),
+  cropId: z.string().check(z.minLength(1), z.maxLength(40)),
+  habitId: z.string().check(z.minLength(1), z.maxLength(40)),
   ...base,
 });
 
@@ -150,19 +150,19 @@ export const varietySchema = z.object({
 export const batchSchema = z.object({
   id: idSchema('batch'),
   varietyId: idSchema('variety'),
-  sownOn: daySchema.optional(),
-  name: name.optional(),
+  sownOn: z.optional(daySchema),
+  name: z.optional(name),
   ...base,
 });
 
 export const plantSchema = z.object({
   id: idSchema('plant'),
   varietyId: idSchema('variety'),
-  batchId: idSchema('batch').optional(),
+  batchId: z.optional(idSchema('batch')),
   /** a name of its own, if the grower likes */
-  name: name.optional(),
+  name: z.optional(name),
   /** how many leaders it is trained to; left out: as its habit grows */
-  leaders: z.number().int().min(1).max(3).optional(),
+  leaders: z.optional(z.int().check(z.gte(1), z.lte(3))),
   ...base,
 });
 
@@ -170,16 +170,16 @@ export const plantSchema = z.object({
 export const planSchema = z.object({
   id: idSchema('plan'),
   containerId: idSchema('container'),
-  cropId: z.string().min(1).max(40),
-  habitId: z.string().min(1).max(40),
-  varietyName: name.optional(),
+  cropId: z.string().check(z.minLength(1), z.maxLength(40)),
+  habitId: z.string().check(z.minLength(1), z.maxLength(40)),
+  varietyName: z.optional(name),
   /** a name of the plant's own, and the seedling as it was measured, where the grower said them already */
-  plantName: name.optional(),
-  seedling: seedlingSchema.optional(),
-  practiceId: z.string().min(1).max(40).optional(),
+  plantName: z.optional(name),
+  seedling: z.optional(seedlingSchema),
+  practiceId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   plantOn: daySchema,
   /** the grower has not said a day: `plantOn` is when its window opens */
-  isDayOpen: z.boolean().optional(),
+  isDayOpen: z.optional(z.boolean()),
   ...base,
 });
 
@@ -189,20 +189,22 @@ export const measureSchema = z.object({
   kind: z.enum(Object.keys(MEASURE_UNIT) as [MeasureKind, ...MeasureKind[]]),
   name,
   /** litres in one of it: a can's fill, a hose's second, a handful */
-  litres: z.number().min(0.001).max(100),
+  litres: z.number().check(z.gte(0.001), z.lte(100)),
   ...base,
 });
 
 export const monthNormalSchema = z
   .object({
-    minCelsius: z.number().min(-40).max(40),
-    maxCelsius: z.number().min(-30).max(50),
-    rainMillimetres: z.number().min(0).max(1500),
+    minCelsius: z.number().check(z.gte(-40), z.lte(40)),
+    maxCelsius: z.number().check(z.gte(-30), z.lte(50)),
+    rainMillimetres: z.number().check(z.gte(0), z.lte(1500)),
   })
-  .refine((month) => month.minCelsius <= month.maxCelsius, {
-    path: ['maxCelsius'],
-    message: 'The day cannot be colder than the night.',
-  });
+  .check(
+    z.refine((month) => month.minCelsius <= month.maxCelsius, {
+      path: ['maxCelsius'],
+      message: 'The day cannot be colder than the night.',
+    }),
+  );
 
 /** A regime of the grower's own: from nothing, or a practice's with changes. */
 export const regimeSchema = z.object({ id: idSchema('regime'), ...regimeFields, ...base });
@@ -210,38 +212,38 @@ export const regimeSchema = z.object({ id: idSchema('regime'), ...regimeFields, 
 /** One for the whole garden. */
 export const settingsSchema = z.object({
   gardenName: name,
-  latitudeDegrees: z.number().min(-66).max(66),
+  latitudeDegrees: z.number().check(z.gte(-66), z.lte(66)),
   /** January first; left out, normals are worked out from the latitude */
-  normals: z.array(monthNormalSchema).length(12).optional(),
+  normals: z.optional(z.array(monthNormalSchema).check(z.length(12))),
   units: z.enum(['metric', 'us', 'uk']),
   /** hours of the day at which the grower walks round */
-  roundHours: z.array(z.number().min(0).max(23.75)).min(1).max(4),
+  roundHours: z.array(z.number().check(z.gte(0), z.lte(23.75))).check(z.minLength(1), z.maxLength(4)),
   /** the measure in which waterings are proposed */
-  wateringMeasureId: idSchema('measure').optional(),
-  depthPracticeId: z.string().min(1).max(40),
+  wateringMeasureId: z.optional(idSchema('measure')),
+  depthPracticeId: z.string().check(z.minLength(1), z.maxLength(40)),
   /** sign of the grower's money; a pound sign when left out */
-  currency: z.string().trim().min(1).max(4).optional(),
+  currency: z.optional(z.string().check(z.trim(), z.minLength(1), z.maxLength(4))),
   /** what an hour of the grower's work is worth to them; left out: work is not counted */
-  hourValue: z.number().min(0).max(1000).optional(),
-  kilowattHourPrice: z.number().min(0).max(10).optional(),
+  hourValue: z.optional(z.number().check(z.gte(0), z.lte(1000))),
+  kilowattHourPrice: z.optional(z.number().check(z.gte(0), z.lte(10))),
   /** bigger bags or smaller ones: the grower's practice of sizes */
-  sizingPracticeId: z.string().min(1).max(40).optional(),
-  /** usual last and first frost, `MM-DD`; left out: reckoned from the normals or the years that were read */
-  frost: z.object({ last: monthDaySchema, first: monthDaySchema }).optional(),
+  sizingPracticeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
+  /** usual last and first frost, `MM-DD`; left out: estimated from the normals or the years that were read */
+  frost: z.optional(z.object({ last: monthDaySchema, first: monthDaySchema })),
   /** how long after the last frost plants go out: the grower's practice of timing */
-  timingPracticeId: z.string().min(1).max(40).optional(),
+  timingPracticeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   /** supports at planting or later */
-  supportPracticeId: z.string().min(1).max(40).optional(),
+  supportPracticeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   /** the order of work at planting */
-  orderPracticeId: z.string().min(1).max(40).optional(),
+  orderPracticeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   /** when leaves come off */
-  stripPracticeId: z.string().min(1).max(40).optional(),
+  stripPracticeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   /** how a string holds the foot of a stem */
-  stringTail: z.enum(['under-ball', 'loop']).optional(),
+  stringTail: z.optional(z.enum(['under-ball', 'loop'])),
   /** checks are planned so that a round may be missed */
-  plansForMissedRound: z.boolean().optional(),
+  plansForMissedRound: z.optional(z.boolean()),
   /** bags are kept on the dry side before nights colder than this, °C; left out: never */
-  drierBelowCelsius: z.number().min(0).max(15).optional(),
+  drierBelowCelsius: z.optional(z.number().check(z.gte(0), z.lte(15))),
   assumptions: z.record(z.string(), z.number()),
   changedAt: momentSchema,
 });

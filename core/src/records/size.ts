@@ -10,10 +10,10 @@ export const sizeSchema = z.discriminatedUnion('by', [
     by: z.literal('measured'),
     dimensions: z.record(z.string(), z.number()),
     /** what it was sold as, when the grower knows */
-    class: z.enum(TRADE_CLASS_NAMES).optional(),
+    class: z.optional(z.enum(TRADE_CLASS_NAMES)),
   }),
   z.object({ by: z.literal('class'), class: z.enum(TRADE_CLASS_NAMES) }),
-  z.object({ by: z.literal('label'), litres: z.number().min(1).max(1000) }),
+  z.object({ by: z.literal('label'), litres: z.number().check(z.gte(1), z.lte(1000)) }),
 ]);
 
 export type Size = z.infer<typeof sizeSchema>;

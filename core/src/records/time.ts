@@ -2,15 +2,18 @@ import * as z from '../schema/index.ts';
 import { isDay } from '../calendar/index.ts';
 
 /** A calendar day that exists, `YYYY-MM-DD`. */
-export const daySchema = z.string().refine(isDay, 'not a day that exists, as 2026-07-16');
+export const daySchema = z.string().check(z.refine(isDay, 'not a day that exists, as 2026-07-16'));
 
 /** A local time with its offset, `2026-07-16T18:04:00.000+01:00`: the instant and the grower's own day in one. */
-export const momentSchema = z
-  .string()
-  .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,3})?(Z|[+-]\d{2}:\d{2})$/, 'not a time with its offset')
-  .refine((text) => isDay(text.slice(0, 10)) && Number.isFinite(Date.parse(text)), 'not a time that exists');
+export const momentSchema = z.string().check(
+  z.regex(
+    /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,3})?(Z|[+-]\d{2}:\d{2})$/,
+    'not a time with its offset',
+  ),
+  z.refine((text) => isDay(text.slice(0, 10)) && Number.isFinite(Date.parse(text)), 'not a time that exists'),
+);
 
 /** A day of any year, `MM-DD`; 29 February is let through. */
 export const monthDaySchema = z
   .string()
-  .refine((text) => isDay(`2024-${text}`), 'not a day of the year, as 05-14');
+  .check(z.refine((text) => isDay(`2024-${text}`), 'not a day of the year, as 05-14'));

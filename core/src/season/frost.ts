@@ -11,7 +11,7 @@ export interface FrostYear {
   readonly start: Day;
   /** where it comes from: the grower's own dates, years of weather that were read, or the site's normals */
   readonly source: 'own' | 'years' | 'normals';
-  /** years that it was reckoned from; 0 for the other two */
+  /** years that it was worked out from; 0 for the other two */
   readonly years: number;
   /** the day on which it is as likely as not that the last frost is past, and the first to come; undefined: no frost */
   readonly last: Day | undefined;

@@ -74,7 +74,7 @@ export function takenByFeed(
   return product.kilogramsPerLitre === undefined ? undefined : grams / 1000 / product.kilogramsPerLitre;
 }
 
-/** What the shed is reckoned with beside the diary: the grower's own mixes, products, measures and numbers. */
+/** What the shed is worked out with beside the diary: the grower's own mixes, products, measures and numbers. */
 export interface StockContext {
   readonly mixes: readonly Recipe[];
   readonly products: readonly Product[];

@@ -1,5 +1,5 @@
 export { UNITS, fromSi, toSi, type Quantity, type Unit, type UnitName } from './units.ts';
-export { fieldUnit, show, showParts, trimmed, type Purpose, type UnitSystem } from './systems.ts';
+export { fieldUnit, unitsShown, show, showParts, trimmed, type Purpose, type UnitSystem } from './systems.ts';
 export {
   parseAmount,
   parseMeasured,

@@ -84,14 +84,35 @@ function feetAndInches(
   return { ok: true, amount: { siValue, value: siValue / UNITS.foot.factor, unit: 'foot', text } };
 }
 
-/** The unit that a word stands for: "gal" and "pt" are imperial to a grower who works in UK units. */
+/** What stands for another measure with a grower who works in UK units. */
+const IN_UK: Readonly<Partial<Record<UnitName, UnitName>>> = {
+  usGallon: 'imperialGallon',
+  usQuart: 'imperialQuart',
+  usPint: 'imperialPint',
+  usFluidOunce: 'imperialFluidOunce',
+};
+
+/**
+ * The unit that a word stands for, in any case and number: "gal", "quart", "pt" and "fl oz" are imperial to a grower who works
+ * in UK units, unless the word says US.
+ *
+ * @example
+ * unitNamed('US pints', 'uk')
+ * // => 'usPint'
+ */
 export function unitNamed(word: string, system: UnitSystem): UnitName | undefined {
-  const wanted = word.toLowerCase().replace(/\.$/, '');
-  if (system === 'uk' && /^(gal|gallons?)$/.test(wanted)) return 'imperialGallon';
-  if (system === 'uk' && /^(pt|pints?)$/.test(wanted)) return 'imperialPint';
+  const wanted = word
+    .toLowerCase()
+    .replace(/\bu\.s\.?/, 'us')
+    .replace(/\s+/g, ' ')
+    .replace(/\.$/, '');
   const names = Object.keys(UNITS) as UnitName[];
-  return names.find((name) => {
-    const { symbol, spellings } = UNITS[name] as { symbol: string; spellings: readonly string[] };
-    return symbol.toLowerCase() === wanted || spellings.includes(wanted);
-  });
+  const called = (text: string) =>
+    names.find((name) => {
+      const { symbol, spellings } = UNITS[name] as { symbol: string; spellings: readonly string[] };
+      return symbol.toLowerCase() === text || spellings.includes(text);
+    });
+  const found = called(wanted) ?? called(wanted.replace(/s$/, ''));
+  if (found === undefined || system !== 'uk' || wanted.startsWith('us ')) return found;
+  return IN_UK[found] ?? found;
 }

@@ -36,7 +36,7 @@ const US: Record<Purpose, Choice> = {
   water: { unit: 'usGallon', digits: 2, smallBelow: 0.485, small: { unit: 'usCup', digits: 1 } },
   size: { unit: 'inch', digits: 1 },
   depth: { unit: 'inch', digits: 1 },
-  height: { unit: 'foot', digits: 1, smallBelow: 901.7, small: { unit: 'inch', digits: 0 } },
+  height: { unit: 'foot', digits: 1, smallBelow: 901.7, small: { unit: 'inch', digits: 1 } },
   crop: { unit: 'pound', digits: 2, smallBelow: 0.4522, small: { unit: 'ounce', digits: 1 } },
   weight: { unit: 'pound', digits: 0 },
   temperature: { unit: 'fahrenheit', digits: 0 },
@@ -52,6 +52,12 @@ const UK: Record<Purpose, Choice> = {
 };
 
 const SYSTEMS: Record<UnitSystem, Record<Purpose, Choice>> = { metric: METRIC, us: US, uk: UK };
+
+/** The units in which amounts of a purpose are shown: the usual one, and the smaller one where that reads better. */
+export function unitsShown(system: UnitSystem, purpose: Purpose): readonly UnitName[] {
+  const { unit, small } = SYSTEMS[system][purpose];
+  return small ? [unit, small.unit] : [unit];
+}
 
 /** The unit that a form field of this purpose is typed in when no unit is written. */
 export function fieldUnit(system: UnitSystem, purpose: Purpose): UnitName {

@@ -5,6 +5,7 @@
  * inner unit one of this unit holds, `zero` where its scale starts (only temperatures need it).
  * Sources: US gallon 3.785412 L and cubic foot 28.316847 L (NIST Handbook 44, appendix C); imperial gallon
  * 4.546090 L (UK Weights and Measures Act 1985); US dry quart 1.101221 L; US tablespoon 14.787 mL.
+ * A plural is read as its singular is.
  */
 export type Quantity = 'volume' | 'length' | 'mass' | 'temperature';
 
@@ -41,15 +42,23 @@ export const UNITS = {
     'us gallon',
     'us gallons',
   ]),
-  usQuart: unit('volume', 'qt', 0.946353, ['quart', 'quarts', 'us qt']),
+  usQuart: unit('volume', 'qt', 0.946353, ['quart', 'us qt', 'us quart']),
   imperialGallon: unit('volume', 'imp gal', 4.54609, [
     'imperial gallon',
     'imperial gallons',
     'impgal',
     'uk gal',
   ]),
-  imperialPint: unit('volume', 'imp pt', 0.56826125, ['imperial pint', 'imperial pints', 'uk pt', 'uk pint']),
-  usPint: unit('volume', 'pt', 0.473176473, ['us pt', 'pint', 'pints', 'us pint']),
+  imperialQuart: unit('volume', 'imp qt', 1.1365225, ['imperial quart', 'uk qt', 'uk quart']),
+  imperialPint: unit('volume', 'imp pt', 0.56826125, ['imperial pint', 'uk pt', 'uk pint']),
+  usPint: unit('volume', 'pt', 0.473176473, ['us pt', 'pint', 'us pint']),
+  usFluidOunce: unit('volume', 'fl oz', 0.0295735296, ['floz', 'fluid ounce', 'us fl oz', 'us fluid ounce']),
+  imperialFluidOunce: unit('volume', 'imp fl oz', 0.0284130625, [
+    'imperial fl oz',
+    'imperial fluid ounce',
+    'uk fl oz',
+    'uk fluid ounce',
+  ]),
   cubicFoot: unit('volume', 'ft³', 28.316847, ['cu ft', 'cuft', 'cubic foot', 'cubic feet', 'ft3']),
   cubicInch: unit('volume', 'in³', 0.016387064, ['cu in', 'cubic inch', 'cubic inches', 'in3']),
   usDryQuart: unit('volume', 'dry qt', 1.101221, ['dry quart', 'dry quarts', 'us dry qt']),

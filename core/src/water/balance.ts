@@ -8,7 +8,7 @@ import type { TimelineStep } from './timeline.ts';
 /**
  * One day's account of a bag's water, L.
  *
- * The mix: `start + drink + rain + drip + fromStores − used − evaporated − drained = end`.
+ * The mix: `start + watering + rain + drip + fromStores − used − evaporated − drained = end`.
  * Its stores: `storesStart + filled + caught − fromStores − spilt = storesEnd`; what they caught is part of what drained.
  */
 export interface BalanceDay {
@@ -33,7 +33,7 @@ type Account = { -readonly [K in keyof BalanceDay]: BalanceDay[K] };
 
 /**
  * The plain water balance, without doubt: what the model says when every figure is taken at its word.
- * It ignores looks. The filter is tested against it, and it shows a grower where the water went.
+ * It ignores checks. The filter is tested against it, and it shows a grower where the water went.
  *
  * @param startLitres available water at the start, 0 to the bag's availableLitres
  * @param useMultiplier this bag's own use against its kind's, above 0

@@ -56,6 +56,8 @@ export class Belief {
   private readonly byWater = new Float64Array(WATER_CELLS);
   private isSummed = false;
   /** the columns in which there is any mass, both ends included: what lies outside is nothing */
+  /** of the losses that it was last taken over: a bag's is always the same */
+  private scale: LossScale | undefined;
   private columnLow = 0;
   private columnHigh = USE_CELLS - 1;
 
@@ -84,6 +86,20 @@ export class Belief {
     return belief;
   }
 
+  /** A bag that was just watered through, with what another belief knows of the use; nothing else of that one is taken. */
+  static wateredThrough(useOf: Belief, stores: readonly StoreShare[] = []): Belief {
+    const columns = Array.from({ length: USE_CELLS }, (_, j) => useOf.columnMass(j));
+    const belief = new Belief(StoreBelief.start(stores));
+    const mass = Belief.bring(belief);
+    mass.fill(0);
+    columns.forEach((chance, j) => {
+      mass[(j + 1) * WATER_CELLS - 1] = chance;
+    });
+    CELLS.scale(0, USE_CELLS - 1, 1);
+    belief.summed();
+    return belief;
+  }
+
   copy(): Belief {
     const other = new Belief(this.stores.copy());
     other.kept.set(Belief.atWork === this ? CELLS.mass : this.kept);
@@ -91,6 +107,7 @@ export class Belief {
     other.columnHigh = this.columnHigh;
     copyInto(other.byWater, this.byWater);
     other.isSummed = this.isSummed;
+    other.scale = this.scale;
     return other;
   }
 
@@ -117,7 +134,8 @@ export class Belief {
   }
 
   private lose(input: StepInput, depletion: number): void {
-    const scale = lossScale(depletion);
+    if (this.scale?.threshold !== 1 - depletion) this.scale = lossScale(depletion);
+    const { scale } = this;
     const { transpiration, evaporation, gain } = input;
     const spread = Math.min(MOST_SPREAD, input.spread);
     const mass = Belief.bring(this);

@@ -62,7 +62,7 @@ export function dripOfDay(spells: readonly DripSpell[], day: Day): number {
   return litresADay(spell.setting) * (1 - spell.loss);
 }
 
-/** A timer setting that would bring what a bag wants, with what it is reckoned from. */
+/** A timer setting that would bring what a bag wants, with what it is worked out from. */
 export interface DripProposal {
   readonly minutes: number;
   readonly timesADay: number;

@@ -50,7 +50,7 @@ export interface WaterEstimate {
   readonly stores: readonly StoreLevel[];
   readonly moves: readonly Move[];
   readonly path: readonly PathPoint[];
-  /** lost to plant and air since the last check or drink, L (mean) */
+  /** lost to plant and air since the last check or watering, L (mean) */
   readonly usedSinceLitres: number;
   readonly lastEventAt: string | undefined;
   /** pairs of checks that cannot both be right: made within an hour, with nothing poured between */
@@ -112,7 +112,7 @@ export class FilterRun {
       if (this.timeStep.days >= 1) this.advance();
       return;
     }
-    // a watering comes minutes after its look: so short a time is kept for the next stretch
+    // a watering comes minutes after its check: so short a time is kept for the next stretch
     if (this.timeStep.days > SHORTEST_STRETCH_DAYS) this.advance();
     const { event } = step;
     const { belief } = this;

@@ -26,11 +26,11 @@ export interface WaterForecast {
     { readonly kind: 'now' } | { readonly kind: 'at'; readonly at: string } | { readonly kind: 'later' };
 }
 
-/** What brings a look forward, whatever the estimate says. */
+/** What brings a check forward, whatever the estimate says. */
 export interface CheckHabit {
   /** plan so that one round may be missed: a check falls due a round earlier */
   readonly mayMissARound?: boolean;
-  /** since the last check or drink */
+  /** since the last check or watering */
   readonly hoursSinceSeen?: number;
   /** a plant whose roots are not out in the mix yet */
   readonly isEstablishing?: boolean;
@@ -39,7 +39,7 @@ export interface CheckHabit {
 /**
  * Looks ahead from a belief to each round to come, with nobody watering.
  *
- * @param habit what brings a look forward whatever the estimate says
+ * @param habit what brings a check forward whatever the estimate says
  * @param spans for each round to come, in order: its local time, hours from now, and the use steps since the one before
  */
 export function forecastWater(

@@ -58,19 +58,13 @@ export function fromLossScale(place: number, threshold: number): number {
   return place >= threshold ? place : threshold * Math.exp(place / threshold - 1);
 }
 
-const scales = new Map<number, LossScale>();
-
-/** The scale for a depletion share, made once. */
+/** The scale for a depletion share. */
 export function lossScale(depletion: number): LossScale {
-  const found = scales.get(depletion);
-  if (found) return found;
   const threshold = 1 - depletion;
   const edges = Float64Array.from({ length: WATER_CELLS + 1 }, (_, i) =>
     onLossScale(i / WATER_CELLS, threshold),
   );
-  const scale = { threshold, edges };
-  scales.set(depletion, scale);
-  return scale;
+  return { threshold, edges };
 }
 
 /**

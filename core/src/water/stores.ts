@@ -14,7 +14,7 @@ export const STORE_KINDS = [
 ] as const;
 export type StoreKind = (typeof STORE_KINDS)[number];
 
-/** A store of water that a bag drinks from. */
+/** A store of water that a bag takes water from. */
 export interface WaterStore {
   readonly kind: StoreKind;
   /** what it holds when full, L */

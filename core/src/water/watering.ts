@@ -45,7 +45,7 @@ export function adviseWatering(
   const { check } = situation;
   const isEstablishing =
     situation.daysSincePlanting !== undefined && situation.daysSincePlanting < assumed.establishingDays;
-  // roots that are not down yet drink nothing of a reservoir: until then it is watered by hand
+  // roots that are not down yet take up nothing of a reservoir: until then it is watered by hand
   const store = isEstablishing ? undefined : estimate.stores.find(({ kind }) => hasLevel(kind));
   // and its level says nothing of the mix that they stand in
   const saysNothing = check.method === 'level' && !store;

@@ -23,7 +23,7 @@ export interface Drainage {
   readonly canBeRaised: boolean;
 }
 
-/** What stands under the mix: a reservoir that it drinks from, or a channel with nutrient. */
+/** What stands under the mix: a reservoir that it takes water from, or a channel with nutrient. */
 export interface Under {
   readonly kind: 'reservoir' | 'channel';
   readonly heightMillimetres: number;
@@ -82,12 +82,16 @@ export interface ContainerKind {
 }
 
 /** Measured lengths checked against a kind: every field present, finite and inside its span. */
-export function dimensionsSchema(kind: ContainerKind): z.ZodType<Dimensions> {
-  const fields = Object.fromEntries(kind.dimensions.map((d) => [d.key, z.number().min(d.low).max(d.high)]));
-  return z.object(fields).superRefine((size, context) => {
-    const wrong = kind.check?.(size as Dimensions);
-    if (wrong) context.addIssue({ code: 'custom', path: [wrong.key], message: wrong.message });
-  }) as z.ZodType<Dimensions>;
+export function dimensionsSchema(kind: ContainerKind): z.ZodMiniType<Dimensions> {
+  const fields = Object.fromEntries(
+    kind.dimensions.map((d) => [d.key, z.number().check(z.gte(d.low), z.lte(d.high))]),
+  );
+  return z.object(fields).check(
+    z.superRefine((size, context) => {
+      const wrong = kind.check?.(size as Dimensions);
+      if (wrong) context.addIssue({ code: 'custom', path: [wrong.key], message: wrong.message });
+    }),
+  ) as z.ZodMiniType<Dimensions>;
 }
 
 /**

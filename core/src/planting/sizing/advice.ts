@@ -80,7 +80,7 @@ export function plantsFor(nominalGallons: number, habit: Pick<Habit, 'bagSizes'>
   return Math.max(1, Math.floor((nominalGallons * 1.07) / habit.bagSizes.from));
 }
 
-/** A companion flower drinks and feeds too: it wants a nominal 10 US gallons or more, and the crop off centre. */
+/** A companion flower takes up water and feed too: it wants a nominal 10 US gallons or more, and the crop off centre. */
 export const COMPANION_GALLONS = 10;
 
 /**

@@ -35,11 +35,8 @@ import {
 } from './kinds/plants.ts';
 import { wateringEntry, dripEntry, checkEntry, skippedEntry, WATER_EFFECTS } from './kinds/water.ts';
 
-/**
- * A diary entry: the only truth there is. Entries are never changed or erased; what counts follows from
- * {@link liveEntries}. A new kind is one schema in `kinds/` and one line here.
- */
-export const entrySchema = z.discriminatedUnion('kind', [
+/** The schema of each kind, in the order in which they are told of. */
+export const ENTRY_SCHEMAS = [
   checkEntry,
   wateringEntry,
   dripEntry,
@@ -70,7 +67,13 @@ export const entrySchema = z.discriminatedUnion('kind', [
   troubleEntry,
   weatherEntry,
   removedEntry,
-]);
+] as const;
+
+/**
+ * A diary entry: the only truth there is. Entries are never changed or erased; what counts follows from
+ * {@link liveEntries}. A new kind is one schema in `kinds/` and one line here.
+ */
+export const entrySchema = z.discriminatedUnion('kind', ENTRY_SCHEMAS);
 
 export type Entry = z.infer<typeof entrySchema>;
 export type EntryKind = Entry['kind'];

@@ -1,5 +1,8 @@
 import type { Entry } from './entry.ts';
 
+/** The entries that count, oldest first. */
+export type LiveEntries = readonly Exclude<Entry, { kind: 'removed' }>[];
+
 /**
  * The entries that count: those that no counting tombstone removes and no counting correction replaces, oldest
  * first. Depends on the set of entries alone and not on their order, so that two devices' diaries merge by union.
@@ -11,19 +14,6 @@ import type { Entry } from './entry.ts';
  * // => 1
  */
 export function liveEntries(entries: readonly Entry[]): LiveEntries {
-  const known = remembered.get(entries);
-  if (known?.length === entries.length) return known.live;
-  const live = whatCounts(entries);
-  remembered.set(entries, { length: entries.length, live });
-  return live;
-}
-
-type LiveEntries = readonly Exclude<Entry, { kind: 'removed' }>[];
-
-/** What counts of a diary, worked out once for each list. */
-const remembered = new WeakMap<readonly Entry[], { readonly length: number; readonly live: LiveEntries }>();
-
-function whatCounts(entries: readonly Entry[]): LiveEntries {
   const removals = new Map<string, Entry[]>();
   const corrections = new Map<string, Entry[]>();
   const put = (map: Map<string, Entry[]>, target: string, entry: Entry) => {

@@ -5,7 +5,7 @@ import type { CellWork } from './work.ts';
 /** Moves out of a cell: one for each of the points that stand for the doubt of the amount. */
 export const POINTS_A_CELL = POINTS.length;
 
-/** What the planned drink runs through from each cell. */
+/** What the planned watering runs through from each cell. */
 const drains = new Float64Array(WATER_CELLS);
 
 /** Plans where a watering of a doubtful amount takes the mass of each cell. */
@@ -40,7 +40,7 @@ function placeOf(w: number): number {
   return Math.min(WATER_CELLS - 1, Math.max(0, w * WATER_CELLS - 0.5));
 }
 
-/** What the planned drink runs through a column in the mean, as a share of available water. */
+/** What the planned watering runs through a column in the mean, as a share of available water. */
 export function drainedFrom(mass: Float64Array, at: number): number {
   let [total, ran] = [0, 0];
   for (let i = 0; i < WATER_CELLS; i++) {

@@ -8,13 +8,13 @@ export const entryBase = {
   at: momentSchema,
   recordedAt: momentSchema,
   /** who did it, as they call themselves */
-  who: z.string().trim().min(1).max(40).optional(),
-  note: z.string().trim().max(2000).optional(),
+  who: z.optional(z.string().check(z.trim(), z.minLength(1), z.maxLength(40))),
+  note: z.optional(z.string().check(z.trim(), z.maxLength(2000))),
   /** the entry that this one corrects; that one stays on record and no longer counts */
-  replaces: idSchema('entry').optional(),
+  replaces: z.optional(idSchema('entry')),
 };
 
 export const inContainer = { containerId: idSchema('container') };
 
 /** The amount as it was typed, so that "half a can" is never turned into false litres. */
-export const asEntered = z.string().max(60).optional();
+export const asEntered = z.optional(z.string().check(z.maxLength(60)));

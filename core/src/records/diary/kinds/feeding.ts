@@ -4,11 +4,11 @@ import { idSchema } from '../../ids.ts';
 import { FEED_UNITS } from '../../feed.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
 
-const product = { productId: z.string().min(1).max(40) };
+const product = { productId: z.string().check(z.minLength(1), z.maxLength(40)) };
 /** The regime's step that it belongs to; left out: given of one's own accord. */
 const ofStep = {
-  regimeId: z.string().min(1).max(40).optional(),
-  stepId: z.string().min(1).max(20).optional(),
+  regimeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
+  stepId: z.optional(z.string().check(z.minLength(1), z.maxLength(20))),
 };
 
 /** Feed given to a bag: so much of a product, and the water it was in (that is a watering with an entry of its own). */
@@ -17,12 +17,12 @@ export const fedEntry = z.object({
   ...entryBase,
   ...inContainer,
   ...product,
-  amount: z.number().gt(0).max(100_000),
+  amount: z.number().check(z.gt(0), z.lte(100_000)),
   unit: z.enum(FEED_UNITS),
   /** water that it was given in, L; left out: dry */
-  litres: z.number().gt(0).max(500).optional(),
+  litres: z.optional(z.number().check(z.gt(0), z.lte(500))),
   /** over the mix when left out; on the leaves, or into the reservoir or drum */
-  into: z.enum(['leaves', 'store']).optional(),
+  into: z.optional(z.enum(['leaves', 'store'])),
   ...ofStep,
   asEntered,
 });
@@ -45,7 +45,7 @@ export const regimeEntry = z.object({
   kind: z.literal('regime'),
   ...entryBase,
   ...inContainer,
-  regimeId: z.string().min(1).max(40).optional(),
+  regimeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
 });
 
 /** Something that a plant does for the first time, seen by the grower. */
@@ -64,21 +64,23 @@ export const solutionEntry = z
     ...inContainer,
     what: z.enum(['reading', 'changed', 'topped-up']),
     /** that went in, L */
-    litres: z.number().gt(0).max(2000).optional(),
-    ecMillisiemens: z.number().min(0).max(20).optional(),
-    ph: z.number().min(0).max(14).optional(),
+    litres: z.optional(z.number().check(z.gt(0), z.lte(2000))),
+    ecMillisiemens: z.optional(z.number().check(z.gte(0), z.lte(20))),
+    ph: z.optional(z.number().check(z.gte(0), z.lte(14))),
   })
-  .refine((s) => s.what !== 'reading' || s.ecMillisiemens !== undefined || s.ph !== undefined, {
-    path: ['ecMillisiemens'],
-    message: 'A reading needs an EC or a pH.',
-  });
+  .check(
+    z.refine((s) => s.what !== 'reading' || s.ecMillisiemens !== undefined || s.ph !== undefined, {
+      path: ['ecMillisiemens'],
+      message: 'A reading needs an EC or a pH.',
+    }),
+  );
 
 /** A tub of weeds or casts set to steep, and what was done to it. */
 export const teaEntry = z.object({
   kind: z.literal('tea'),
   ...entryBase,
   ...product,
-  litres: z.number().gt(0).max(1000),
+  litres: z.number().check(z.gt(0), z.lte(1000)),
 });
 
 export const teaTendedEntry = z.object({
@@ -87,7 +89,7 @@ export const teaTendedEntry = z.object({
   teaId: idSchema('entry'),
   what: z.enum(['stirred', 'strained', 'emptied']),
   /** liquid after straining, L */
-  litres: z.number().gt(0).max(1000).optional(),
+  litres: z.optional(z.number().check(z.gt(0), z.lte(1000))),
 });
 
 /** What these bear on. */

@@ -8,10 +8,10 @@ import { entryBase } from './base.ts';
 export const noteEntry = z.object({
   kind: z.literal('note'),
   ...entryBase,
-  containerId: idSchema('container').optional(),
-  stationId: idSchema('station').optional(),
-  plantId: idSchema('plant').optional(),
-  text: z.string().trim().min(1).max(2000),
+  containerId: z.optional(idSchema('container')),
+  stationId: z.optional(idSchema('station')),
+  plantId: z.optional(idSchema('plant')),
+  text: z.string().check(z.trim(), z.minLength(1), z.maxLength(2000)),
 });
 
 /** One day's weather outside, typed or read from a file. Belongs to the garden and not to a bag. */
@@ -20,19 +20,21 @@ export const weatherEntry = z
     kind: z.literal('weather'),
     ...entryBase,
     day: daySchema,
-    minCelsius: z.number().min(-40).max(45),
-    maxCelsius: z.number().min(-30).max(55),
-    rainMillimetres: z.number().min(0).max(500).optional(),
+    minCelsius: z.number().check(z.gte(-40), z.lte(45)),
+    maxCelsius: z.number().check(z.gte(-30), z.lte(55)),
+    rainMillimetres: z.optional(z.number().check(z.gte(0), z.lte(500))),
     /** mean relative humidity, wind at 2 m, hours of sunshine: from a file or a station, where they are known */
-    humidityPercent: z.number().min(1).max(100).optional(),
-    windMetresPerSecond: z.number().min(0).max(40).optional(),
-    sunHours: z.number().min(0).max(24).optional(),
+    humidityPercent: z.optional(z.number().check(z.gte(1), z.lte(100))),
+    windMetresPerSecond: z.optional(z.number().check(z.gte(0), z.lte(40))),
+    sunHours: z.optional(z.number().check(z.gte(0), z.lte(24))),
     source: z.enum(['typed', 'file', 'station']),
   })
-  .refine((w) => w.minCelsius <= w.maxCelsius, {
-    path: ['maxCelsius'],
-    message: 'The warmest hour cannot be colder than the coldest.',
-  });
+  .check(
+    z.refine((w) => w.minCelsius <= w.maxCelsius, {
+      path: ['maxCelsius'],
+      message: 'The warmest hour cannot be colder than the coldest.',
+    }),
+  );
 
 /** A tombstone: the entry it names no longer counts. Removing a tombstone brings the entry back. */
 export const removedEntry = z.object({

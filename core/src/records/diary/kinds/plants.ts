@@ -14,12 +14,12 @@ export const plantedEntry = z.object({
   ...inContainer,
   ...atStation,
   seedling: seedlingSchema,
-  practiceId: z.string().min(1).max(40).optional(),
-  buriedMillimetres: z.number().min(0).max(1500).optional(),
+  practiceId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
+  buriedMillimetres: z.optional(z.number().check(z.gte(0), z.lte(1500))),
   /** upright when left out */
-  plantingMethodId: z.enum(PLANTING_METHOD_IDS).optional(),
+  plantingMethodId: z.optional(z.enum(PLANTING_METHOD_IDS)),
   /** settled level of the mix at planting when more of it follows later, mm */
-  levelMillimetres: z.number().min(20).max(1200).optional(),
+  levelMillimetres: z.optional(z.number().check(z.gte(20), z.lte(1200))),
 });
 
 /** How tall a plant stood above the mix. */
@@ -28,7 +28,7 @@ export const heightEntry = z.object({
   ...entryBase,
   ...inContainer,
   ...atStation,
-  heightMillimetres: z.number().min(10).max(5000),
+  heightMillimetres: z.number().check(z.gte(10), z.lte(5000)),
   asEntered,
 });
 
@@ -37,7 +37,7 @@ export const warmthEntry = z.object({
   kind: z.literal('warmth'),
   ...entryBase,
   ...inContainer,
-  mixCelsius: z.number().min(-10).max(60),
+  mixCelsius: z.number().check(z.gte(-10), z.lte(60)),
 });
 
 /** Mix added to a bag that was planted low. */
@@ -45,9 +45,9 @@ export const toppedUpEntry = z.object({
   kind: z.literal('topped-up'),
   ...entryBase,
   ...inContainer,
-  litres: z.number().gt(0).max(500),
+  litres: z.number().check(z.gt(0), z.lte(500)),
   /** settled level afterwards, mm */
-  levelMillimetres: z.number().min(20).max(1200),
+  levelMillimetres: z.number().check(z.gte(20), z.lte(1200)),
 });
 
 /** What holds a bag's plants went up; what it is stands in the bag's record. */
@@ -56,7 +56,7 @@ export const supportedEntry = z.object({
   ...entryBase,
   ...inContainer,
   supportId: z.enum(SUPPORT_KINDS),
-  heightMillimetres: z.number().min(0).max(5000),
+  heightMillimetres: z.number().check(z.gte(0), z.lte(5000)),
 });
 
 /** Jobs at a bag that leave nothing to measure: steps of a planting, and what recurs. */
@@ -95,16 +95,18 @@ export const pickingEntry = z
     kind: z.literal('picking'),
     ...entryBase,
     ...inContainer,
-    stationId: idSchema('station').optional(),
-    plantId: idSchema('plant').optional(),
-    kilograms: z.number().gt(0).max(100).optional(),
-    count: z.number().int().min(1).max(5000).optional(),
+    stationId: z.optional(idSchema('station')),
+    plantId: z.optional(idSchema('plant')),
+    kilograms: z.optional(z.number().check(z.gt(0), z.lte(100))),
+    count: z.optional(z.int().check(z.gte(1), z.lte(5000))),
     asEntered,
   })
-  .refine((p) => p.kilograms !== undefined || p.count !== undefined, {
-    path: ['kilograms'],
-    message: 'A picking needs a weight or a count.',
-  });
+  .check(
+    z.refine((p) => p.kilograms !== undefined || p.count !== undefined, {
+      path: ['kilograms'],
+      message: 'A picking needs a weight or a count.',
+    }),
+  );
 
 /** What these bear on. */
 export const PLANT_EFFECTS = {

@@ -3,9 +3,9 @@ import type { Effect } from '../effect.ts';
 import { idSchema } from '../../ids.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
 
-const product = { productId: z.string().min(1).max(40) };
-const amount = z.number().gt(0).max(100_000);
-const money = z.number().min(0).max(1_000_000);
+const product = { productId: z.string().check(z.minLength(1), z.maxLength(40)) };
+const amount = z.number().check(z.gt(0), z.lte(100_000));
+const money = z.number().check(z.gte(0), z.lte(1_000_000));
 
 /** How a container was filled: with which mixes and what was worked in. */
 export const filledEntry = z.object({
@@ -13,20 +13,27 @@ export const filledEntry = z.object({
   ...entryBase,
   ...inContainer,
   /** new loose mix that went in, from the base upwards */
-  layers: z.array(z.object({ mixId: z.string().min(1).max(40), litres: z.number().gt(0).max(5000) })).max(4),
+  layers: z
+    .array(
+      z.object({
+        mixId: z.string().check(z.minLength(1), z.maxLength(40)),
+        litres: z.number().check(z.gt(0), z.lte(5000)),
+      }),
+    )
+    .check(z.maxLength(4)),
   /** old mix that stayed, L */
-  keptLitres: z.number().min(0).max(5000),
-  practiceId: z.enum(['moisten-first', 'flood']).optional(),
+  keptLitres: z.number().check(z.gte(0), z.lte(5000)),
+  practiceId: z.optional(z.enum(['moisten-first', 'flood'])),
   amendments: z
     .array(
       z.object({
         ...product,
-        grams: z.number().gt(0).max(100_000),
+        grams: z.number().check(z.gt(0), z.lte(100_000)),
         where: z.enum(['mixed', 'low', 'hole', 'top']),
         asEntered,
       }),
     )
-    .max(12),
+    .check(z.maxLength(12)),
 });
 
 /** Something bought for the shed. */
@@ -37,7 +44,7 @@ export const boughtEntry = z.object({
   /** in the product's own unit: litres, kilograms, pieces or metres */
   amount,
   /** what was paid for all of it */
-  paid: money.optional(),
+  paid: z.optional(money),
 });
 
 /** Something taken from the shed, for a bag or for nothing in particular. */
@@ -46,15 +53,15 @@ export const usedEntry = z.object({
   ...entryBase,
   ...product,
   amount,
-  containerId: idSchema('container').optional(),
+  containerId: z.optional(idSchema('container')),
 });
 
-/** The shed looked through: so much of it is there, whatever was reckoned. */
+/** The shed looked through: so much of it is there, whatever was worked out. */
 export const countedEntry = z.object({
   kind: z.literal('counted'),
   ...entryBase,
   ...product,
-  amount: z.number().min(0).max(100_000),
+  amount: z.number().check(z.gte(0), z.lte(100_000)),
 });
 
 /** A price seen, bought or not. */
@@ -73,7 +80,7 @@ export const spentEntry = z.object({
   on: z.enum(['seed', 'plants', 'current', 'water', 'other']),
   price: money,
   /** the bags that it was for; none: the whole garden */
-  containerIds: z.array(idSchema('container')).max(400),
+  containerIds: z.array(idSchema('container')).check(z.maxLength(400)),
   asEntered,
 });
 
@@ -81,8 +88,8 @@ export const spentEntry = z.object({
 export const workedEntry = z.object({
   kind: z.literal('worked'),
   ...entryBase,
-  minutes: z.number().gt(0).max(1440),
-  containerIds: z.array(idSchema('container')).max(400),
+  minutes: z.number().check(z.gt(0), z.lte(1440)),
+  containerIds: z.array(idSchema('container')).check(z.maxLength(400)),
 });
 
 /** Trouble seen in a bag, and whether it may live on in the mix. */

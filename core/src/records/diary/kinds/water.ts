@@ -4,7 +4,7 @@ import { idSchema } from '../../ids.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
 
 /** The device that gave a reading; left out: it was read by eye and typed. */
-const byDevice = { deviceId: z.string().min(1).max(40).optional() };
+const byDevice = { deviceId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))) };
 
 /** A moisture check, in the way it was done. A reading is kept as it came, whether it makes sense or not. */
 export const checkEntry = z.object({
@@ -12,15 +12,23 @@ export const checkEntry = z.object({
   ...entryBase,
   ...inContainer,
   /** felt at this one of several plants; left out: it stands for the whole bag */
-  stationId: idSchema('station').optional(),
+  stationId: z.optional(idSchema('station')),
   check: z.discriminatedUnion('method', [
-    z.object({ method: z.literal('finger'), grade: z.number().int().min(1).max(5) }),
-    z.object({ method: z.literal('lift'), grade: z.number().int().min(1).max(3) }),
+    z.object({ method: z.literal('finger'), grade: z.int().check(z.gte(1), z.lte(5)) }),
+    z.object({ method: z.literal('lift'), grade: z.int().check(z.gte(1), z.lte(3)) }),
     /** how full the reservoir, drum or channel is */
-    z.object({ method: z.literal('level'), share: z.number().min(0).max(1) }),
+    z.object({ method: z.literal('level'), share: z.number().check(z.gte(0), z.lte(1)) }),
     z.object({ method: z.literal('wilted') }),
-    z.object({ method: z.literal('scale'), kilograms: z.number().min(-1000).max(2000), ...byDevice }),
-    z.object({ method: z.literal('probe'), reading: z.number().min(-1000).max(10_000), ...byDevice }),
+    z.object({
+      method: z.literal('scale'),
+      kilograms: z.number().check(z.gte(-1000), z.lte(2000)),
+      ...byDevice,
+    }),
+    z.object({
+      method: z.literal('probe'),
+      reading: z.number().check(z.gte(-1000), z.lte(10_000)),
+      ...byDevice,
+    }),
   ]),
 });
 
@@ -29,14 +37,14 @@ export const wateringEntry = z.object({
   kind: z.literal('watering'),
   ...entryBase,
   ...inContainer,
-  litres: z.number().gt(0).max(200),
+  litres: z.number().check(z.gt(0), z.lte(200)),
   /** poured from a measure of known litres, or judged by eye */
   isMeasured: z.boolean(),
   /** whether water came out at the bottom, or the store ran over */
   ranThrough: z.boolean(),
   /** over the mix when left out; `store`: into the reservoir, drum, saucer or buried pots */
-  into: z.enum(['top', 'store']).optional(),
-  measureId: idSchema('measure').optional(),
+  into: z.optional(z.enum(['top', 'store'])),
+  measureId: z.optional(idSchema('measure')),
   asEntered,
 });
 
@@ -45,16 +53,16 @@ export const dripEntry = z.object({
   kind: z.literal('drip'),
   ...entryBase,
   ...inContainer,
-  setting: z
-    .object({
-      emitters: z.number().int().min(1).max(50),
-      litresPerHourEach: z.number().gt(0).max(60),
-      minutes: z.number().gt(0).max(600),
-      timesADay: z.number().int().min(1).max(12),
+  setting: z.optional(
+    z.object({
+      emitters: z.int().check(z.gte(1), z.lte(50)),
+      litresPerHourEach: z.number().check(z.gt(0), z.lte(60)),
+      minutes: z.number().check(z.gt(0), z.lte(600)),
+      timesADay: z.int().check(z.gte(1), z.lte(12)),
       /** 1 Monday to 7 Sunday */
-      weekdays: z.array(z.number().int().min(1).max(7)).min(1).max(7),
-    })
-    .optional(),
+      weekdays: z.array(z.int().check(z.gte(1), z.lte(7))).check(z.minLength(1), z.maxLength(7)),
+    }),
+  ),
 });
 
 /** Why a bag that was due was left. */
