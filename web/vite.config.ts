@@ -3,17 +3,24 @@ import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
 /** What the entry asks for as soon as it runs is fetched along with it, and not one journey later. */
-const preloadRouter: Plugin = {
-  name: 'preload-router',
+const preloadApp: Plugin = {
+  name: 'preload-app',
   transformIndexHtml: {
     order: 'post',
     handler(_, { bundle = {} }) {
       const chunks = Object.values(bundle).filter((file) => file.type === 'chunk');
-      const router = chunks.find(({ name }) => name === 'router');
-      const entry = chunks.find(({ isEntry }) => isEntry);
-      const files = router ? [router.fileName, ...router.imports] : [];
-      return files
-        .filter((file) => file !== entry?.fileName && !entry?.imports.includes(file))
+      const byName = new Map(chunks.map((chunk) => [chunk.fileName, chunk]));
+      /** A chunk with all that it imports outright. */
+      const whole = (file: string | undefined, found = new Set<string>()): Set<string> => {
+        if (file === undefined || found.has(file)) return found;
+        found.add(file);
+        for (const next of byName.get(file)?.imports ?? []) whole(next, found);
+        return found;
+      };
+      const entry = whole(chunks.find(({ isEntry }) => isEntry)?.fileName);
+      const app = whole(chunks.find(({ name }) => name === 'App')?.fileName);
+      return [...app]
+        .filter((file) => !entry.has(file))
         .map((file) => ({
           tag: 'link',
           attrs: { rel: 'modulepreload', crossorigin: true, href: `/${file}` },
@@ -27,7 +34,7 @@ export default defineConfig({
   root: import.meta.dirname,
   plugins: [
     react(),
-    preloadRouter,
+    preloadApp,
     VitePWA({
       registerType: 'autoUpdate',
       injectRegister: false,
@@ -50,6 +57,10 @@ export default defineConfig({
       },
     }),
   ],
+  resolve: {
+    // by its name it comes as older browsers need it
+    alias: [{ find: /^dexie$/, replacement: 'dexie/dist/modern/dexie.mjs' }],
+  },
   build: {
     target: 'es2022',
     manifest: true,

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
-import { startOwnGarden, visit } from './garden.ts';
+import { expect, type Page } from '@playwright/test';
+import { startOwnGarden, test, visit } from './garden.ts';
 
 /** Sets up so many bags of a kind, not planted yet. */
 async function setUp(page: Page, kind: string, count: number, litres: string): Promise<void> {
@@ -62,7 +62,7 @@ test('ten bags of four kinds, from nothing to a printed shopping list', async ({
   expect(sixties * 60 + twenties * 20).toBeGreaterThanOrEqual(need - 0.5);
   expect(twenties).toBeLessThanOrEqual(2);
   await expect(page.getByTestId('shopping-price')).toHaveText(
-    `£${(sixties * 9.5 + twenties * 4.2).toFixed(2)}`,
+    `€${(sixties * 9.5 + twenties * 4.2).toFixed(2)}`,
   );
   await page.evaluate(() => {
     (window as unknown as { printed: number }).printed = 0;

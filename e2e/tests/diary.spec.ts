@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { openDemo, startOwnGarden, visit } from './garden.ts';
+import { expect } from '@playwright/test';
+import { openDemo, startOwnGarden, test, visit } from './garden.ts';
 
 test('the demo and my own bags are kept apart', async ({ page }) => {
   await openDemo(page);

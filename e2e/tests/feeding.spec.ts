@@ -1,5 +1,5 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
-import { openDemo, openFewBags, visit } from './garden.ts';
+import { expect, type Locator, type Page } from '@playwright/test';
+import { openDemo, openFewBags, test, visit } from './garden.ts';
 
 const TWELVE = ['5', '6', '7', '8', '9', '14'];
 const OTHER_SIX = ['1', '2', '3', '4', '13', '22'];

@@ -1,5 +1,15 @@
 import { readFileSync } from 'node:fs';
-import { expect, type Page } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
+
+/** A test that fails on whatever the page throws and nobody takes, a promise that is refused among them. */
+export const test = base.extend({
+  page: async ({ page }, use) => {
+    const thrown: string[] = [];
+    page.on('pageerror', (error) => thrown.push(error.message));
+    await use(page);
+    expect(thrown).toEqual([]);
+  },
+});
 
 /** A June morning, so that the tests do not depend on the season in which they run. */
 export const JUNE_MORNING = '2026-06-10T09:30:00+01:00';
@@ -75,6 +85,8 @@ export async function turnTo(page: Page, path: string): Promise<void> {
 
 /** Goes to an address inside the open app, as a link would, and waits until its screen has taken the old one's place. */
 export async function visit(page: Page, path: string): Promise<void> {
+  // an address of the screen that is open already changes no heading
+  if (new URL(page.url()).pathname === path) return;
   const before = await page.evaluate((to) => {
     const heading = document.querySelector('main h1');
     heading?.setAttribute('data-before', '');
@@ -84,13 +96,16 @@ export async function visit(page: Page, path: string): Promise<void> {
   }, path);
   await page
     .waitForFunction(
-      (old) => {
+      ([old, to]) => {
         const heading = document.querySelector('main h1');
-        return heading && (!heading.hasAttribute('data-before') || heading.textContent !== old);
+        const isNew = heading && (!heading.hasAttribute('data-before') || heading.textContent !== old);
+        // topics of one page share its heading: there the one that is open is marked
+        return isNew || document.querySelector(`main a[aria-current="page"][href="${to}"]`) !== null;
       },
-      before,
-      { timeout: 3000 },
+      [before, path] as const,
+      // a page that is gone to for the first time is loaded, which a busy machine takes its time for
+      { timeout: 15_000 },
     )
-    // an address of the screen that is open already changes no heading
+    // from one bag or stop to another the heading may read the same
     .catch(() => undefined);
 }

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { addTomatoBag, openDemo, openFewBags, startOwnGarden, visit } from './garden.ts';
+import { expect } from '@playwright/test';
+import { addTomatoBag, openDemo, openFewBags, startOwnGarden, test, visit } from './garden.ts';
 
 test('a bag’s water has a course, past and expected, and what would change it', async ({ page }) => {
   await openFewBags(page);

@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { openDemo, openFewBags, startOwnGarden, visit } from './garden.ts';
+import { expect, type Page } from '@playwright/test';
+import { openDemo, openFewBags, startOwnGarden, test, visit } from './garden.ts';
 
 /** Adds empty bags of a kind, by the address that other screens send to. */
 async function addBags(page: Page, query: string, first: string): Promise<void> {

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { openDemo, openFewBags } from './garden.ts';
+import { expect } from '@playwright/test';
+import { openDemo, openFewBags, test } from './garden.ts';
 
 test.describe('the round of the demo', () => {
   test('asks for looks, proposes drinks, and goes on by itself', async ({ page }) => {
@@ -168,7 +168,7 @@ test.describe('what is under a finger stays there', () => {
       0;
     const known = await height();
     // its water may otherwise be in before anybody has looked
-    await page.route(/estimate\.worker/, async (route) => {
+    await page.route(/garden\.worker/, async (route) => {
       await new Promise((resolve) => setTimeout(resolve, 3000));
       await route.continue();
     });

@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { openDemo, openFewBags, turnTo, visit } from './garden.ts';
+import { expect, type Page } from '@playwright/test';
+import { openDemo, openFewBags, test, turnTo, visit } from './garden.ts';
 
 /** Addresses of the demo's bags on the round, by their label. */
 async function stopsOf(page: Page): Promise<ReadonlyMap<string, string>> {

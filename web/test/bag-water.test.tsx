@@ -44,7 +44,8 @@ describe('the water of a bag', () => {
     const asItIs = /it would want water again in (.*?)\. Likewise/.exec(water().textContent ?? '')?.[1] ?? '';
     const then = /: in (.*)/.exec(bigger.parentElement?.textContent ?? '')?.[1] ?? '';
     expect(hoursIn(then)).toBeGreaterThan(hoursIn(asItIs));
-    const round = screen.getByText(/^With a round at 1[123]:[03]0 too$/).parentElement?.textContent ?? '';
+    const found = await screen.findByText(/^With a round at 1[123]:[03]0 too$/);
+    const round = found.parentElement?.textContent ?? '';
     const [less, more] = (round.match(/[\d.]+(?=\sL)/g) ?? []).map(Number);
     expect(less).toBeLessThan(more ?? 0);
   });

@@ -39,7 +39,7 @@ describe('what is noted at a bag', () => {
     fill('Weight', '1 lb', form);
     fill('How many', '4', form);
     await press('Put in the diary', form);
-    await screen.findByText('Picked: 454 g, 4 fruit');
+    await screen.findByText(/^Picked: 1 lb \(454\sg\), 4 fruit$/);
     const [entry] = await made();
     expect(entry).toMatchObject({ kind: 'picking', containerId: SEVEN, count: 4, asEntered: '1 lb' });
     expect(entry).toHaveProperty('kilograms', expect.closeTo(0.4536, 4));
@@ -129,11 +129,11 @@ describe('what is noted at a bag', () => {
     const { made } = await bagPage();
     await press('Measure it');
     const form = await dialog();
-    await press('Put it down', form);
+    await press('Put in the diary', form);
     expect(within(form).getByText('Give a height or a temperature.')).toBeTruthy();
     fill(/^(Height|How high|Tip)|above the mix/i, '1.55 m', form);
     fill('How warm the mix is', '68 F', form);
-    await press('Put it down', form);
+    await press('Put in the diary', form);
     await gone();
     expect(await made()).toMatchObject([
       { kind: 'height', heightMillimetres: 1550 },

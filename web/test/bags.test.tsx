@@ -52,9 +52,9 @@ describe('a bag that is added', () => {
     fill('Its number or name', '7');
     fill('Height of the plant', '20');
     fill('Graft above the ball', '25');
-    fillDay('Planted on', '01/12/2026');
+    await fillDay('Planted on', '01/12/2026');
     await press('Add the bag');
-    await screen.findByText('There is a bag "7" already.');
+    await screen.findByText('There is something called "7" already.');
     await screen.findByText('The graft cannot be higher than the plant.');
     await screen.findByText(/That is in the future\./);
     expect((await stored()).containers).toHaveLength(1);
@@ -87,13 +87,13 @@ describe('places', () => {
     expect(within(form).getByText('Give it a name.')).toBeTruthy();
     fill('Name', 'Outside the door', form);
     await press('Add it', form);
-    expect(within(form).getByText('There is a place of this name already.')).toBeTruthy();
+    expect(within(form).getByText(/^There is something called .* already\.$/)).toBeTruthy();
     fill('Name', 'Glass lean-to', form);
     fill('A wire overhead, above the ground', '2.1 m', form);
-    fill('Shade cloth or whitewash, % of the sun', '200', form);
+    fill('Shade cloth or whitewash', '200', form);
     await press('Add it', form);
     expect(within(form).getByText('From 0 to 90 %.')).toBeTruthy();
-    fill('Shade cloth or whitewash, % of the sun', '30', form);
+    fill('Shade cloth or whitewash', '30', form);
     await press('Add it', form);
     await gone();
     expect((await stored()).places.find((s) => s.order === 1)).toMatchObject({

@@ -66,7 +66,7 @@ describe('what a season costs', () => {
     await press('Money spent');
     const form = await dialog();
     await press('Put in the diary', form);
-    expect(within(form).getByRole('alert').textContent).toMatch(/How much was it\?|number/);
+    expect(within(form).getByText('How much was it?')).toBeTruthy();
     fill('How much', '3.40', form);
     fireEvent.click(within(form).getByLabelText('Bag 7'));
     await press('Put in the diary', form);
@@ -78,10 +78,14 @@ describe('what a season costs', () => {
     const { made } = await costs();
     await press('Minutes worked');
     const form = await dialog();
-    for (const typed of ['0', 'long', '2000']) {
+    for (const [typed, said] of [
+      ['0', 'Minutes, from 1 to 1440.'],
+      ['long', /does not read as a number/],
+      ['2000', 'Minutes, from 1 to 1440.'],
+    ] as const) {
       fill('Minutes', typed, form);
       await press('Put in the diary', form);
-      expect(within(form).getByText('Minutes, from 1 to 1440.')).toBeTruthy();
+      expect(within(form).getByText(said)).toBeTruthy();
     }
     fill('Minutes', '45', form);
     await press('Put in the diary', form);
@@ -97,7 +101,7 @@ describe('what a season costs', () => {
     fill('Hours a day', '14', form);
     fill('Days', 'few', form);
     await press('Put in the diary', form);
-    expect(within(form).getByText('Watts, hours a day and days, all above 0.')).toBeTruthy();
+    expect(within(form).getByText(/does not read as a number/)).toBeTruthy();
     fill('Days', '30', form);
     fill(/^A kilowatt-hour costs/, '', form);
     await press('Put in the diary', form);

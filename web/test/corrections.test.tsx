@@ -59,15 +59,7 @@ describe('a correction', () => {
   });
 
   it.each([
-    [
-      'probe',
-      { method: 'probe', reading: 41 },
-      'The probe shows',
-      '140',
-      'A number from 0 to 100.',
-      '38,5',
-      38.5,
-    ],
+    ['probe', { method: 'probe', reading: 41 }, 'The probe shows', '140', /^From 0 to 100/, '38,5', 38.5],
     [
       'scale',
       { method: 'scale', kilograms: 31 },
@@ -115,9 +107,9 @@ describe('a correction', () => {
 
   it('of a note needs a word', async () => {
     const { form, refused, kept } = await correcting({ ...base, kind: 'note', text: 'first truss' });
-    fill('Note', ' ', form);
-    await refused('Write a word, or remove the note instead.');
-    fill('Note', 'second truss', form);
+    fill('What you saw or did', ' ', form);
+    await refused('Write a word or two first.');
+    fill('What you saw or did', 'second truss', form);
     expect(await kept()).toMatchObject([{ kind: 'note', text: 'second truss', at: AT }]);
   });
 
@@ -159,7 +151,7 @@ describe('a correction', () => {
       isMeasured: true,
       ranThrough: false,
     });
-    fillDay('Day', day, form);
+    await fillDay('Day', day, form);
     await refused(why);
     await press('Cancel', form);
     await gone();

@@ -20,9 +20,9 @@ describe('a drum of nutrient', () => {
   it('is measured; a number that cannot be is refused beside its field', async () => {
     const { form, made } = await measuring();
     for (const [label, typed, said] of [
-      ['EC, mS/cm', '', 'Give an EC, a pH, or both.'],
-      ['EC, mS/cm', '2100', 'Above 20 it is in µS/cm: divide by 1000.'],
-      ['EC, mS/cm', 'strong', 'A number in mS/cm, as 2.1.'],
+      ['EC', '', 'Give an EC, a pH, or both.'],
+      ['EC', '2100', 'In mS/cm, as 2.1. A number above 20 is in µS/cm: divide it by 1000.'],
+      ['EC', 'strong', /does not read as a number/],
       ['pH', '65', 'pH goes from 0 to 14.'],
     ] as const) {
       fill(label, typed, form);
@@ -31,7 +31,7 @@ describe('a drum of nutrient', () => {
       fill(label, '', form);
     }
     expect(await made()).toEqual([]);
-    fill('EC, mS/cm', '2,4', form);
+    fill('EC', '2,4', form);
     fill('pH', '6.2', form);
     await press('Put in the diary', form);
     await gone();
@@ -46,7 +46,7 @@ describe('a drum of nutrient', () => {
     await choose('What was done', 'Made up new');
     await within(form).findByText('What was still in it is poured out: it counts as empty before this.');
     await press('Put in the diary', form);
-    await within(form).findByText('Please give a number.');
+    await within(form).findByText('How much went in?');
     fill('How much went in', '400 L', form);
     await press('Put in the diary', form);
     await within(form).findByText(/400\sL cannot be right here: it must be from .* to 200\sL\./);
@@ -130,7 +130,7 @@ describe('a feed of any product', () => {
     await choose('With what', /^Tomato liquid/);
     fill('How much of it', '0', form);
     await press('Put in the diary', form);
-    await within(form).findByText('How much? A number above 0.');
+    await within(form).findByText('It must be more than nothing.');
     fill('How much of it', '8', form);
     fill('In how much water', '300 L', form);
     await press('Put in the diary', form);
@@ -278,7 +278,7 @@ describe('a batch', () => {
     fill(DOSE, '18.2');
     await screen.findByText(/what the label gives for a gallon/);
     fill(DOSE, 'much');
-    await screen.findByText('A number above 0.');
+    await screen.findByText(/does not read as a number/);
   });
 
   it('given is in the diary of every bag, with the water that it was in', async () => {

@@ -85,7 +85,7 @@ describe('what is worked in', () => {
 
 describe('a mix of one’s own', () => {
   it('fills bags, and the shed is counted down by what is in it', async () => {
-    const { stored, router } = await openApp('/bench/mix', garden, DEMO_EVENING);
+    const { stored, goTo } = await openApp('/bench/mix', garden, DEMO_EVENING);
     await press('A mix of my own');
     const form = await dialog();
     fill('Name', 'Step mix', form);
@@ -94,19 +94,19 @@ describe('a mix of one’s own', () => {
     const mix = (await stored()).mixes.find(({ name }) => name === 'Step mix');
     const coir = mix?.parts.find(({ ingredientId }) => ingredientId === 'coir');
     expect(coir?.parts).toBeGreaterThan(0);
-    await router.navigate('/bench/shed');
+    await goTo('/bench/shed');
     await choose('Put in the shed', /^Coir$/);
     await press('How much?');
     const shed = await dialog();
     fill('How much came in', '70 L', shed);
     await press('Into the shed', shed);
     await screen.findByText(/70.L left of 70.L/);
-    await router.navigate(`/bench/fill?bags=${idOf(garden, '7')}&mix=${mix?.id}`);
+    await goTo(`/bench/fill?bags=${idOf(garden, '7')}&mix=${mix?.id}`);
     await press('It is filled');
     await waitFor(async () =>
       expect((await stored()).containers.find(({ label }) => label === '7')?.mixId).toBe(mix?.id),
     );
-    await router.navigate('/bench/shed');
+    await goTo('/bench/shed');
     await waitFor(() => expect(screen.queryByText(/70.L left of 70.L/)).toBeNull());
     expect((await screen.findByText(/L left of 70.L/)).textContent).toMatch(/^\d/);
   });

@@ -1,12 +1,10 @@
 import { ThemeProvider } from '@mui/material';
 import type { Garden, Entry } from '@rundel/core/records';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, configure, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { act, cleanup, configure, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { expose } from 'comlink';
-import { createBrowserRouter, RouterProvider } from 'react-router';
 import { expect } from 'vitest';
-import { ROUTES } from '../src/app/routes.tsx';
-import { Root } from '../src/app/Root.tsx';
+import { App } from '../src/app/App.tsx';
 import { themeFor } from '../src/app/theme/theme.ts';
 import { forgetWorkers } from '../src/store/bag-states-query.ts';
 import { GardenStore } from '../src/store/garden-store.ts';
@@ -21,6 +19,14 @@ configure({ asyncUtilTimeout: 30_000, defaultHidden: true });
  * it. What a style hides is tried in the browser.
  */
 const UNSTYLED = new Proxy({}, { get: (_, key) => (key === 'getPropertyValue' ? () => '' : '') });
+
+/** Tabs of the same browser hear of each other; files of tests that run beside this one are other browsers. */
+const browser = crypto.randomUUID();
+class ChannelHere extends BroadcastChannel {
+  constructor(name: string) {
+    super(`${name} ${browser}`);
+  }
+}
 
 /** A worker in this thread, which gets copies of what it is sent as between threads. */
 class WorkerHere {
@@ -64,6 +70,7 @@ export async function openApp(path: string, garden: Garden, now: string) {
   // what the workers hold is of the garden before
   forgetWorkers();
   globalThis.Worker = WorkerHere as unknown as typeof Worker;
+  globalThis.BroadcastChannel = ChannelHere;
   globalThis.getComputedStyle = () => UNSTYLED as CSSStyleDeclaration;
   const store = new GardenStore(DATABASE_NAMES.demo);
   open = store;
@@ -71,12 +78,11 @@ export async function openApp(path: string, garden: Garden, now: string) {
   for (const note of ['demoStart', 'demoMoment']) await store.writeNote(note, now);
   localStorage.setItem('rundel.garden', 'demo');
   history.replaceState(null, '', path);
-  const router = createBrowserRouter([{ path: '/', element: <Root />, children: ROUTES }]);
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   const page = render(
     <QueryClientProvider client={client}>
       <ThemeProvider theme={themeFor('light')}>
-        <RouterProvider router={router} />
+        <App />
       </ThemeProvider>
     </QueryClientProvider>,
   );
@@ -84,7 +90,14 @@ export async function openApp(path: string, garden: Garden, now: string) {
   const stored = async (): Promise<Garden> => (await store.load())?.garden as Garden;
   return {
     ...page,
-    router,
+    /** Goes to another address, as a link would. */
+    async goTo(path: string): Promise<void> {
+      await act(async () => {
+        history.pushState(null, '', path);
+        dispatchEvent(new PopStateEvent('popstate'));
+        await Promise.resolve();
+      });
+    },
     stored,
     /** Leaves a note on this device, as an earlier visit would have. */
     note: (name: string, value: unknown) => store.writeNote(name, value),
@@ -105,9 +118,10 @@ export function fill(label: string | RegExp, value: string, at: HTMLElement = do
 }
 
 /** Types a day, as "20/05/2027", into the field of a label. */
-export function fillDay(label: string, value: string, at: HTMLElement = document.body): void {
+export async function fillDay(label: string, value: string, at: HTMLElement = document.body): Promise<void> {
   // the field is drawn in parts; what is typed at once arrives in the input behind them
-  const behind = within(at).getByRole('group', { name: label }).parentElement?.querySelector('input');
+  const field = await within(at).findByRole('group', { name: label });
+  const behind = field.parentElement?.querySelector('input');
   fireEvent.change(behind as HTMLInputElement, { target: { value } });
 }
 
@@ -117,6 +131,8 @@ export async function press(name: string | RegExp, at?: HTMLElement): Promise<vo
   const button = await where.findByRole('button', { name });
   await waitFor(() => expect(button).not.toHaveProperty('disabled', true));
   fireEvent.click(button);
+  // a form reads its fields before it says what is wrong with them
+  await act(() => new Promise((done) => setTimeout(done)));
 }
 
 /** Waits as long as a finger rests between two presses that are meant: what follows at once counts as the same press. */

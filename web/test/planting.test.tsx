@@ -79,7 +79,7 @@ describe('growth', () => {
     await press('Measure it', growth);
     const form = await dialog();
     fill('Height above the mix', '71 cm', form);
-    await press('Put it down', form);
+    await press('Put in the diary', form);
     await gone();
     await waitFor(() => expect(growth.textContent).toMatch(/Longfinger: 71.cm/));
     expect(await made()).toMatchObject([{ kind: 'height', heightMillimetres: 710 }]);

@@ -84,14 +84,14 @@ describe('what a floor bears', () => {
 describe('how a bag is made up', () => {
   it('is kept as a template and fills the form of the next one', async () => {
     const garden = demoWith('14');
-    const { stored, router } = await openApp(`/bags/${idOf(garden, '14')}`, garden, DEMO_EVENING);
+    const { stored, goTo } = await openApp(`/bags/${idOf(garden, '14')}`, garden, DEMO_EVENING);
     await press('More');
     fireEvent.click(await screen.findByRole('menuitem', { name: 'Keep as a template' }));
     const form = await dialog();
     fill('Name', 'Long trough', form);
     await press('Save', form);
     await waitFor(async () => expect((await stored()).templates).toMatchObject([{ name: 'Long trough' }]));
-    await router.navigate('/bags/new');
+    await goTo('/bags/new');
     await screen.findByRole('heading', { level: 1, name: /Add/ });
     await choose('Start from a template', 'Long trough');
     await waitFor(() =>
@@ -127,13 +127,13 @@ describe('old mix', () => {
   it('of a bag with trouble in it is refused with the reason, and a share that cannot be with its range', async () => {
     const garden = demoWith('7');
     const id = idOf(garden, '7');
-    const { made, router } = await openApp(`/bags/${id}`, garden, DEMO_EVENING);
+    const { made, goTo } = await openApp(`/bags/${id}`, garden, DEMO_EVENING);
     await press('More');
     fireEvent.click(await screen.findByRole('menuitem', { name: 'Put trouble on record' }));
     await press('Put in the diary', await dialog());
     await screen.findByText(/do not use it again/);
     expect(await made()).toMatchObject([{ kind: 'trouble', containerId: id }]);
-    await router.navigate(`/bench/fill?bags=${id}`);
+    await goTo(`/bench/fill?bags=${id}`);
     fireEvent.change(await screen.findByLabelText('Old mix that stays, %'), { target: { value: '50' } });
     await screen.findByText(/Rotting roots was recorded in this bag/);
     fill('Old mix that stays, %', '95');
@@ -160,7 +160,7 @@ describe('a measure of one’s own', () => {
   it('is what waterings are proposed in', async () => {
     const garden = demoWith('7');
     const settings = { ...garden.settings, wateringMeasureId: undefined };
-    const { router } = await openApp('/bench/measures', { ...garden, settings }, DEMO_EVENING);
+    const { goTo } = await openApp('/bench/measures', { ...garden, settings }, DEMO_EVENING);
     await press('Measure another');
     const form = await dialog();
     await choose('What is it?', 'Hose');
@@ -170,7 +170,7 @@ describe('a measure of one’s own', () => {
     await press('Save', form);
     await screen.findByText(/250\smL a second/);
     await choose('Propose waterings in', 'yard hose');
-    await router.navigate(`/round/${idOf(garden, '7')}`);
+    await goTo(`/round/${idOf(garden, '7')}`);
     await press(/^dry /);
     expect((await screen.findByRole('group', { name: 'Proposed watering' })).textContent).toMatch(
       /\d+ s of yard hose/,

@@ -43,12 +43,11 @@ describe('what is usual here', () => {
     const { stored } = await weather();
     fill('May night', '20');
     await press('Save');
-    expect(
-      await screen.findByText('May: the day cannot be colder than the night. Nothing was changed.'),
-    ).toBeTruthy();
+    await screen.findByText('Colder than the night.');
+    await screen.findByText('Something above does not read; nothing was changed.');
     fill('May night', 'mild');
     await press('Save');
-    expect(await screen.findByText(/^May: .* Nothing was changed\.$/)).toBeTruthy();
+    await screen.findByText(/does not read as a number/);
     expect((await stored()).settings.normals).toBeUndefined();
     fill('May night', '9');
     await press('Save');
@@ -73,7 +72,7 @@ describe('a cold night that was entered', () => {
     fill('Warmest', '18', form);
     await press('Note it', form);
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
-    await app.router.navigate('/round');
+    await app.goTo('/round');
     await screen.findByRole('navigation', { name: 'Stops of this round' });
     return app;
   }

@@ -21,7 +21,7 @@ async function year(opened: Garden = garden, now = DEMO_EVENING) {
 async function plan(variety: string, day?: string) {
   await press('Plan a crop');
   const form = await dialog();
-  if (day !== undefined) fillDay('Plant on', day.split('-').reverse().join('/'), form);
+  if (day !== undefined) await fillDay('Plant on', day.split('-').reverse().join('/'), form);
   fill('Variety', variety, form);
   await press('Plan it', form);
   return form;
@@ -35,7 +35,7 @@ describe('a plan', () => {
     await within(form).findByText(/^After what stands in it this season is too short: /);
     await choose('Crop', 'Cucumber');
     fill('Variety', 'Longfinger', form);
-    fillDay('Plant on', '20/05/2027', form);
+    await fillDay('Plant on', '20/05/2027', form);
     await press('Plan it', form);
     await gone();
     const [made] = await plans();
@@ -55,7 +55,7 @@ describe('a plan', () => {
     );
     const [, opens] = /Next season: (\d+) /.exec(words.textContent ?? '') ?? [];
     // an emptied day is the one that was proposed
-    fillDay('Plant on', '', form);
+    await fillDay('Plant on', '', form);
     await press('Plan it', form);
     await gone();
     const [made] = await plans();
@@ -186,7 +186,7 @@ describe('frost here', () => {
     const { stored } = await year();
     await screen.findByText(/by the dates you gave/);
     await press('My own dates');
-    await press('Reckon them for me again', await dialog());
+    await press('Work them out for me again', await dialog());
     await gone();
     await waitFor(async () => expect((await stored()).settings.frost).toBeUndefined());
     await waitFor(() => expect(screen.queryByText(/by the dates you gave/)).toBeNull());

@@ -1,9 +1,9 @@
 import { Box, Button, Typography } from '@mui/material';
-import { useRouteError } from 'react-router';
+import { Component, type ReactNode } from 'react';
+import { useLocation } from 'react-router';
 
 /** Shown when a screen failed or an address leads nowhere: what happened, that nothing was lost, and a way back. */
-export function Broken() {
-  const error = useRouteError();
+export function Broken({ error }: { readonly error?: unknown }) {
   const message = error instanceof Error ? error.message : undefined;
   return (
     <Box component="main" sx={{ padding: 4, maxWidth: 640 }}>
@@ -32,4 +32,30 @@ export function Broken() {
       </Button>
     </Box>
   );
+}
+
+/** Catches what a screen throws; another address is another try. */
+export function BrokenBoundary({ children }: { readonly children: ReactNode }) {
+  return <Boundary at={useLocation().key}>{children}</Boundary>;
+}
+
+interface BoundaryProps {
+  readonly at: string;
+  readonly children: ReactNode;
+}
+
+class Boundary extends Component<BoundaryProps, { readonly error?: unknown }> {
+  override state: { readonly error?: unknown } = {};
+
+  static getDerivedStateFromError(error: unknown) {
+    return { error: error ?? new Error('Something failed without saying what.') };
+  }
+
+  override componentDidUpdate(before: BoundaryProps): void {
+    if (before.at !== this.props.at && this.state.error !== undefined) this.setState({ error: undefined });
+  }
+
+  override render(): ReactNode {
+    return this.state.error === undefined ? this.props.children : <Broken error={this.state.error} />;
+  }
 }

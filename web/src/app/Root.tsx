@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { lazy, Suspense, useCallback, useDeferredValue, useMemo, useState } from 'react';
-import { Outlet, ScrollRestoration, useNavigate } from 'react-router';
+import { Outlet, useNavigate } from 'react-router';
 import {
   GardenProvider,
   rememberedGarden,
@@ -10,6 +10,7 @@ import {
   type GardenId,
 } from '../store/index.ts';
 import { ThemeChoiceProvider } from '../ui/theme-context.tsx';
+import { useScrollPlaces } from './scroll.ts';
 import { Shell } from './Shell.tsx';
 import { useThemeChoice } from './theme/theme-choice.ts';
 
@@ -19,6 +20,7 @@ const Welcome = lazy(() => import('./Welcome.tsx'));
 /** Opens the garden that was asked for and puts the shell round the places. */
 export function Root() {
   const navigate = useNavigate();
+  useScrollPlaces();
   const [gardenId, setWhich] = useState<GardenId>(() => {
     const asked = gardenToOpen(location.search, rememberedGarden());
     rememberGarden(asked);
@@ -33,12 +35,8 @@ export function Root() {
     [navigate],
   );
   return (
-    <>
-      {/* up here since it has the whole tree drawn again when it comes, which is nothing as yet */}
-      <ScrollRestoration />
-      {/* each garden has a component of its own, so that undo never reaches from one into the other */}
-      <OpenedGarden key={gardenId} gardenId={gardenId} onChange={change} />
-    </>
+    // each garden has a component of its own, so that undo never reaches from one into the other
+    <OpenedGarden key={gardenId} gardenId={gardenId} onChange={change} />
   );
 }
 

@@ -3,7 +3,6 @@ import '@fontsource-variable/bricolage-grotesque/wght.css';
 import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { RouterProvider } from 'react-router';
 import { registerSW } from 'virtual:pwa-register';
 import { Themed } from './Themed.tsx';
 
@@ -22,13 +21,13 @@ setTimeout(() => registerSW({ immediate: true }), 3000);
 void navigator.storage?.persist?.();
 
 // starting all modules is more than one task should hold: what draws comes first, the places and their computation after it
-const { router } = await import('./router.tsx');
+const { App } = await import('./App.tsx');
 
 createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={client}>
       <Themed>
-        <RouterProvider router={router} />
+        <App />
       </Themed>
     </QueryClientProvider>
   </StrictMode>,

@@ -1,9 +1,8 @@
-import type { BagLedger, BagState, BagWater, FailedBag } from '@rundel/core/garden-state';
-import type { Container, Entry } from '@rundel/core/records';
+import type { BagLedger, BagState, FailedBag, WhatIf } from '@rundel/core/garden-state';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { bagStatesQuery, inWorkers, QUARTER_HOUR, versionOf } from './bag-states-query.ts';
-import { useGarden, type OpenGarden } from './garden-context.tsx';
+import { useGarden } from './garden-context.tsx';
 
 export interface BagStates {
   readonly byId: ReadonlyMap<string, BagState>;
@@ -35,15 +34,21 @@ export function useBagStates(): BagStates {
   }, [found]);
 }
 
-/** The water of a bag as it would be if its record were another: worked out in the worker, stored nowhere. */
-export async function waterIf(
-  container: Container,
-  { garden, clock, gardenId }: Pick<OpenGarden, 'garden' | 'clock' | 'gardenId'>,
-  shade: number | undefined,
-  added: readonly Entry[],
-): Promise<BagWater | undefined> {
-  const water = await inWorkers(gardenId).tried(garden, container, clock.now(), shade, added);
-  return 'problem' in water ? undefined : water;
+/** How long a bag would keep under each change that it could have, worked out while it is asked for. */
+export function useWhatIf(containerId: string): WhatIf | undefined {
+  const open = useGarden();
+  const { garden, clock, gardenId } = open;
+  const quarter = useQuarterHour(clock.now());
+  const query = useQuery({
+    queryKey: ['what-if', gardenId, containerId, quarter, versionOf(garden)] as const,
+    staleTime: Infinity,
+    gcTime: 60_000,
+    queryFn: async () => {
+      const found = await inWorkers(gardenId).whatIf(garden, containerId, clock.now());
+      return 'problem' in found ? null : found;
+    },
+  });
+  return query.data ?? undefined;
 }
 
 /** One bag's ledger day by day, for its chart. */

@@ -4,7 +4,7 @@ import { daySchema, momentSchema } from '@rundel/core/records';
 /** The devices that answer at this app's own server, as docs/devices.md has them. */
 
 const deviceSchema = z.object({
-  id: z.string().min(1).max(40),
+  id: z.string().check(z.minLength(1), z.maxLength(40)),
   kind: z.enum(['probe', 'scale', 'timer']),
   name: z.string(),
   unit: z.enum(['percent', 'kilograms', 'litres-a-day']),
@@ -16,17 +16,17 @@ export type DeviceReading = z.infer<typeof readingSchema>;
 
 const stationDaySchema = z.object({
   day: daySchema,
-  minCelsius: z.number().min(-40).max(45),
-  maxCelsius: z.number().min(-30).max(55),
-  rainMillimetres: z.number().min(0).max(500),
-  sunHours: z.number().min(0).max(24),
+  minCelsius: z.number().check(z.gte(-40), z.lte(45)),
+  maxCelsius: z.number().check(z.gte(-30), z.lte(55)),
+  rainMillimetres: z.number().check(z.gte(0), z.lte(500)),
+  sunHours: z.number().check(z.gte(0), z.lte(24)),
 });
 export type StationDay = z.infer<typeof stationDaySchema>;
 
 /** A device that does not answer, or answers what cannot be read; the message is for the grower. */
 export class DeviceError extends Error {}
 
-async function ask<T>(path: string, schema: z.ZodType<T>): Promise<T> {
+async function ask<T>(path: string, schema: z.ZodMiniType<T>): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, { cache: 'no-store' });

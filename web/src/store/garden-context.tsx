@@ -1,6 +1,7 @@
 import {
   type Garden,
   liveEntries,
+  type LiveEntries,
   type Draft,
   type Entry,
   type RecordOf,
@@ -41,7 +42,7 @@ export interface OpenGarden {
   readonly clock: Clock;
   readonly garden: Garden;
   /** the entries that count, oldest first */
-  readonly live: ReturnType<typeof liveEntries>;
+  readonly live: LiveEntries;
   readonly setAside: readonly SetAside[];
   readonly store: GardenStore;
   /** Writes entries; the promise rejects with a StorageError and nothing is changed when the browser refuses. */
@@ -72,6 +73,8 @@ export type GardenState =
 
 interface Loaded {
   readonly garden: Garden;
+  /** the entries that count */
+  readonly live: LiveEntries;
   readonly setAside: readonly SetAside[];
   readonly clock: Clock;
 }
@@ -100,15 +103,30 @@ export function GardenProvider({
 }
 
 /** Reads a garden, and puts its diary in order while nothing is drawn yet: the first drawing has enough to do. */
-async function openGarden(store: GardenStore, gardenId: GardenId): Promise<Loaded | null> {
-  const loaded = await loadGarden(store, gardenId);
+async function openGarden(
+  store: GardenStore,
+  gardenId: GardenId,
+  known: Loaded | null | undefined,
+): Promise<Loaded | null> {
+  const loaded = await loadGarden(store, gardenId, known?.clock);
   await pause();
-  if (loaded) liveEntries(loaded.garden.entries);
+  const live = loaded && liveEntries(loaded.garden.entries);
   await pause();
-  return loaded;
+  return loaded && live && { ...loaded, live };
 }
 
-async function loadGarden(store: GardenStore, gardenId: GardenId): Promise<Loaded | null> {
+/** The same with its garden as it became; a diary that is the same is not put in order again. */
+function withGarden(loaded: Loaded, garden: Garden): Loaded {
+  const isSame = garden.entries === loaded.garden.entries;
+  return { ...loaded, garden, live: isSame ? loaded.live : liveEntries(garden.entries) };
+}
+
+/** @param running the clock that runs already when a garden is read again: it never goes back */
+async function loadGarden(
+  store: GardenStore,
+  gardenId: GardenId,
+  running: Clock | undefined,
+): Promise<Omit<Loaded, 'live'> | null> {
   const found = await store.load();
   if (gardenId === 'own') return found ? { ...found, clock: realClock } : null;
   const demo = found ? undefined : await fetchDemo();
@@ -120,7 +138,9 @@ async function loadGarden(store: GardenStore, gardenId: GardenId): Promise<Loade
   if (!garden) return null;
   const start = String((await store.readNote('demoStart')) ?? garden.settings.changedAt);
   const movedTo = (await store.readNote('demoMoment')) as string | undefined;
-  const clock = clockSetTo(demoMoment(start, movedTo, garden), offsetMinutesOf(start));
+  const moment = demoMoment(start, movedTo, garden);
+  const isAhead = running !== undefined && Date.parse(running.now()) >= Date.parse(moment);
+  const clock = isAhead ? running : clockSetTo(moment, offsetMinutesOf(start));
   return { garden, setAside: found?.setAside ?? [], clock };
 }
 
@@ -133,7 +153,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
     queryKey: key,
     queryFn: () => {
       startWorkers();
-      return openGarden(store, gardenId);
+      return openGarden(store, gardenId, client.getQueryData<Loaded | null>(key));
     },
     staleTime: Infinity,
     retry: false,
@@ -176,21 +196,22 @@ export function useGardenState(gardenId: GardenId): GardenState {
         next && client.prefetchQuery(bagStatesQuery({ garden: next, clock: before.clock, gardenId }));
       await written;
       await Promise.race([answered, new Promise((resolve) => setTimeout(resolve, DRAWN_TOGETHER))]);
-      patch((loaded) => ({
-        ...loaded,
-        garden: next && loaded.garden === before.garden ? next : withChange(loaded.garden, change),
-      }));
+      patch((loaded) =>
+        withGarden(
+          loaded,
+          next && loaded.garden === before.garden ? next : withChange(loaded.garden, change),
+        ),
+      );
       others.current?.postMessage('changed');
     },
     [client, key, patch, store, gardenId],
   );
 
   const loaded = query.data;
-  const live = useMemo(() => liveEntries(loaded?.garden.entries ?? []), [loaded?.garden.entries]);
 
   const open = useMemo((): OpenGarden | undefined => {
     if (!loaded) return undefined;
-    const { garden, clock } = loaded;
+    const { garden, live, clock } = loaded;
     const finished = (drafts: readonly Draft[]): readonly Entry[] => {
       // what is done in one act is written down at one moment
       const recordedAt = clock.now();
@@ -214,7 +235,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
       });
     const replace = async (next: Garden) => {
       await store.replace(next);
-      patch((now) => ({ ...now, garden: next, setAside: [] }));
+      patch((now) => ({ ...withGarden(now, next), setAside: [] }));
       others.current?.postMessage('changed');
     };
     const step = (from: Undoable[], to: Undoable[], label: (what: string) => string) =>
@@ -267,7 +288,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
       saveSettings: (settings) =>
         attempt(async () => {
           const saved = await store.writeSettings({ ...settings, changedAt: clock.now() });
-          patch((now) => ({ ...now, garden: { ...now.garden, settings: saved } }));
+          patch((now) => withGarden(now, { ...now.garden, settings: saved }));
           others.current?.postMessage('changed');
         }),
       replaceGarden: (next, label) =>
@@ -295,7 +316,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
           patch((now) => ({ ...now, clock: clockSetTo(moment, clock.offsetMinutes) }));
         }),
     };
-  }, [apply, lastChange, live, loaded, patch, notify, store, gardenId]);
+  }, [apply, lastChange, loaded, patch, notify, store, gardenId]);
 
   const { refetch } = query;
   return useMemo((): GardenState => {

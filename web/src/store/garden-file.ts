@@ -31,7 +31,7 @@ export type FileReading =
 /** The outside of a garden file; its tables are checked row by row so that one bad row costs one row. */
 const fileSchema = z.object({
   format: z.literal('rundel-garden'),
-  version: z.number().int().min(1),
+  version: z.int().check(z.gte(1)),
   savedAt: momentSchema,
   settings: settingsSchema,
   ...Object.fromEntries(RECORD_TABLES.map((table) => [table, z.array(z.unknown())])),
@@ -104,8 +104,8 @@ export const ROWS_A_PART = 250;
 export async function readRows(tables: Record<string, unknown>): Promise<RowsRead> {
   const setAside: SetAside[] = [];
   const rows: Record<string, unknown[]> = {};
-  const schemas: [string, z.ZodType][] = [
-    ...RECORD_TABLES.map((table: TableName): [string, z.ZodType] => [table, RECORD_SCHEMAS[table]]),
+  const schemas: [string, z.ZodMiniType][] = [
+    ...RECORD_TABLES.map((table: TableName): [string, z.ZodMiniType] => [table, RECORD_SCHEMAS[table]]),
     ['entries', entrySchema],
   ];
   let count = 0;
@@ -126,7 +126,7 @@ function idOf(row: unknown): string {
 }
 
 /** The first thing that is wrong with a row, in words: its field and what the schema says of it. */
-export function problemOf(error: z.ZodError): string {
+export function problemOf(error: z.core.$ZodError): string {
   const issue = error.issues[0];
   return issue ? `${issue.path.join('.') || 'the row'}: ${issue.message}` : 'it does not read';
 }

@@ -21,7 +21,7 @@ export interface RecordChange<T extends TableName = TableName> {
 }
 
 /** What a schema makes of a row; what does not pass is told in a sentence and not as the schema's own report. */
-function checkedBy<S extends z.ZodType>(schema: S, row: unknown): z.output<S> {
+function checkedBy<S extends z.ZodMiniType>(schema: S, row: unknown): z.output<S> {
   const read = schema.safeParse(row);
   if (read.success) return read.data;
   throw new StorageError(`This cannot be stored (${problemOf(read.error)}). Nothing was changed.`, {

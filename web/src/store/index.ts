@@ -22,7 +22,7 @@ export {
   occupantsIn,
   placesInUse,
 } from './selectors.ts';
-export { useBagStates, useLedger, waterIf, type BagStates } from './bag-states.ts';
+export { useBagStates, useLedger, useWhatIf, type BagStates } from './bag-states.ts';
 export { rememberGarden, rememberedGarden, gardenToOpen, type GardenId } from './garden-id.ts';
 export { unitFormatIn, useUnitFormat, type UnitFormat } from './unit-format.ts';
 export { useBags, type Bag } from './bags.ts';

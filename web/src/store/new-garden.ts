@@ -1,7 +1,8 @@
 import type { Garden, Settings } from '@rundel/core/records';
 import { newId } from './ids.ts';
+import { USUAL_SIGN } from './money.ts';
 
-/** A new grower's garden: one stand outdoors and a ten-litre can, both to be renamed. */
+/** A new grower's garden: one place outdoors and a ten-litre can, both to be renamed. */
 export function newGarden(
   now: string,
   chosen: Pick<Settings, 'gardenName' | 'latitudeDegrees' | 'units'>,
@@ -11,6 +12,7 @@ export function newGarden(
   return {
     settings: {
       ...chosen,
+      currency: USUAL_SIGN[chosen.units],
       roundHours: [8, 18],
       wateringMeasureId: can.id,
       depthPracticeId: 'first-leaves',

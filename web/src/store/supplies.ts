@@ -26,7 +26,7 @@ export interface Supplies {
   readonly entries: readonly Entry[];
 }
 
-/** What the shed and the costs of a garden are reckoned with: the grower's own mixes, products, measures and numbers. */
+/** What the shed and the costs of a garden are worked out with: the grower's own mixes, products, measures and numbers. */
 export function stockContextOf(garden: Garden): StockContext {
   const { mixes, products, settings } = garden;
   return { mixes, products, scoops: scoopsOf(garden), assumed: resolveAssumed(settings.assumptions) };

@@ -31,32 +31,44 @@ export interface AmountRule {
   readonly measures?: readonly NamedMeasure[];
 }
 
-export type ReadAmount =
-  | { readonly kind: 'given'; readonly siValue: number; readonly text: string }
-  | { readonly kind: 'left-out' }
-  | { readonly kind: 'refused'; readonly problem: string };
+/** What reading a field came to: its value, or what is wrong in a sentence for beside the field. */
+export type Read<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: string };
 
-/** Reads what was typed by a rule; what is wrong is said in a sentence for beside the field. */
-export function readAmount(text: string, rule: AmountRule): ReadAmount {
+/** An amount that was typed: in inner units, and as it stood in the field. */
+export interface Typed {
+  readonly siValue: number;
+  readonly text: string;
+}
+
+/** A rule by which something has to be typed. */
+export type Needed<Rule> = Rule & { readonly isOptional?: false };
+
+export const refused = (problem: string) => ({ ok: false, problem }) as const;
+
+/** Reads what was typed by a rule; what may be left out and is has the value undefined. */
+export function readAmount(text: string, rule: Needed<AmountRule>): Read<Typed>;
+export function readAmount(text: string, rule: AmountRule): Read<Typed | undefined>;
+export function readAmount(text: string, rule: AmountRule): Read<Typed | undefined> {
   const measured = rule.measures && parseMeasured(text, rule.measures);
   const read =
     measured === undefined
       ? parseAmount(text, rule.purpose, rule.system)
       : ({ ok: true, amount: { siValue: measured, text: text.trim() } } as const);
   if (!read.ok) {
-    if (read.reason === 'empty' && rule.isOptional) return { kind: 'left-out' };
-    return { kind: 'refused', problem: REASONS[read.reason] };
+    if (read.reason === 'empty' && rule.isOptional) return { ok: true, value: undefined };
+    return refused(REASONS[read.reason]);
   }
   const { siValue } = read.amount;
   const words = (value: number) => show(value, rule.purpose, rule.system);
   if (siValue < rule.low - 1e-9 || siValue > rule.high + 1e-9) {
-    const problem =
+    return refused(
       siValue <= 0 && rule.low > 0
         ? 'It must be more than nothing.'
-        : `${words(siValue)} cannot be right here: it must be from ${words(rule.low)} to ${words(rule.high)}.`;
-    return { kind: 'refused', problem };
+        : `${words(siValue)} cannot be right here: it must be from ${words(rule.low)} to ${words(rule.high)}.`,
+    );
   }
-  return { kind: 'given', siValue, text: read.amount.text };
+  return { ok: true, value: { siValue, text: read.amount.text } };
 }
 
 /** What may be typed into a field for a plain number. */
@@ -67,32 +79,47 @@ export interface NumberRule {
   readonly isOptional?: boolean;
   /** what may stand behind it and means nothing more: "%", "£" */
   readonly sign?: string;
+  /** what is said of a number that cannot be, where the field has words of its own for it */
+  readonly problem?: string;
 }
 
 /** Reads a number as people type it ("1,5", "½", "3 1/2", "20 %"); what is wrong is said in a sentence. */
-export function readNumber(text: string, rule: NumberRule): ReadAmount {
+export function readNumber(text: string, rule: Needed<NumberRule>): Read<number>;
+export function readNumber(text: string, rule: NumberRule): Read<number | undefined>;
+export function readNumber(text: string, rule: NumberRule): Read<number | undefined> {
   const bare = rule.sign ? text.replace(rule.sign, '').trim() : text.trim();
-  if (bare === '')
-    return rule.isOptional ? { kind: 'left-out' } : { kind: 'refused', problem: REASONS.empty };
+  if (bare === '') return rule.isOptional ? { ok: true, value: undefined } : refused(REASONS.empty);
   const read = parseNumber(bare);
-  if (!read || read.rest.trim() !== '') return { kind: 'refused', problem: REASONS['not-a-number'] };
+  if (!read || read.rest.trim() !== '') return refused(REASONS['not-a-number']);
   const { low, high, isWhole } = rule;
-  if (isWhole && !Number.isInteger(read.value))
-    return { kind: 'refused', problem: 'A whole number, please.' };
+  if (isWhole && !Number.isInteger(read.value)) return refused(rule.problem ?? 'A whole number, please.');
   return read.value >= low - 1e-9 && read.value <= high + 1e-9
-    ? { kind: 'given', siValue: read.value, text: text.trim() }
-    : { kind: 'refused', problem: `From ${trimmed(low, 3)} to ${trimmed(high, 3)}, please.` };
+    ? { ok: true, value: read.value }
+    : refused(rule.problem ?? `From ${trimmed(low, 3)} to ${trimmed(high, 3)}, please.`);
 }
 
 /** Reads how much of a product was typed, in any unit of a dose; what is wrong is said in a sentence. */
-export function readDose(
-  text: string,
-  unit: FeedUnit,
-  system: UnitSystem,
-): { readonly ok: true; readonly value: FeedAmount } | { readonly ok: false; readonly problem: string } {
+export function readDose(text: string, unit: FeedUnit, system: UnitSystem): Read<FeedAmount> {
   const read = parseDose(text, unit, system);
-  if (!read.ok) return { ok: false, problem: REASONS[read.reason] };
+  if (!read.ok) return refused(REASONS[read.reason]);
   return read.value.amount > 0 && read.value.amount <= 100_000
     ? read
-    : { ok: false, problem: 'It must be more than nothing.' };
+    : refused('It must be more than nothing.');
+}
+
+/** A hundredth of the money, as it is written behind an amount. */
+const HUNDREDTH = /(?<=[\d¼½¾])\s*(?:p|pence|c|¢|ct|cts|cents?)\.?$/iu;
+const SIGNS = /\p{Sc}|^[\p{L}.]+(?=\s*\d)|(?<=[\d¼½¾])\s*\p{L}+$/gu;
+
+/** Reads a price, with a sign of money before or behind it or none: "£6,90", "6.90", "28p". Empty: left out. */
+export function readPrice(text: string): Read<number | undefined> {
+  const typed = text.trim();
+  const isHundredth = HUNDREDTH.test(typed);
+  const read = readNumber(isHundredth ? typed.replace(HUNDREDTH, '') : typed.replace(SIGNS, ''), {
+    low: 0,
+    high: 100_000,
+    isOptional: true,
+    problem: 'A price is a number from 0 up, as 6.90.',
+  });
+  return read.ok && read.value !== undefined && isHundredth ? { ok: true, value: read.value / 100 } : read;
 }

@@ -1,3 +1,4 @@
+import type { EntryOf } from '@rundel/core/records';
 import type { CostLine } from '@rundel/core/stock';
 import type { Money } from '../store/index.ts';
 
@@ -14,6 +15,15 @@ export const COST_WORDS: Record<CostLine['what'], string> = {
   water: 'water',
   other: 'other',
   work: 'work',
+};
+
+/** On what money was spent. */
+export const SPENT_WORDS: Record<EntryOf<'spent'>['on'], string> = {
+  seed: 'Seed',
+  plants: 'Plants',
+  current: 'Current',
+  water: 'Water',
+  other: 'Something else',
 };
 
 /** How a part of the cost came about, in a few words. */

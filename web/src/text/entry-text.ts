@@ -7,9 +7,30 @@ import { productAmount, productName, grams } from './product-text.ts';
 import { checkWords } from './check-text.ts';
 import { dripWords, SKIP_WORDS } from './water-text.ts';
 import { TROUBLE_WORDS } from './trouble-text.ts';
+import { parseAmount, unitsShown, type Purpose } from '@rundel/core/units';
 import type { UnitFormat } from '../store/index.ts';
 import { findProduct } from '@rundel/core/products';
 import { midSentence } from './text.ts';
+
+/** What a plant does for the first time, as it was seen. */
+export const STAGE_WORDS = { flowers: 'First flowers seen', set: 'First truss has set' } as const;
+
+/**
+ * An amount in the grower's units; before it as it was typed, where that was in a measure or unit that those are not:
+ * "½ can (4.8 L)".
+ */
+function amountWords(
+  siValue: number,
+  purpose: Purpose,
+  asEntered: string | undefined,
+  unitFormat: UnitFormat,
+): string {
+  const shown = unitFormat.show(siValue, purpose);
+  if (asEntered === undefined || !/\p{L}|["″]/u.test(asEntered)) return shown;
+  const read = parseAmount(asEntered, purpose, unitFormat.system);
+  const isOwn = read.ok && unitsShown(unitFormat.system, purpose).includes(read.amount.unit);
+  return isOwn ? shown : `${asEntered} (${shown})`;
+}
 
 /** An entry in a few words. */
 export function entryWords(entry: Entry, unitFormat: UnitFormat, products: readonly Product[] = []): string {
@@ -19,7 +40,7 @@ export function entryWords(entry: Entry, unitFormat: UnitFormat, products: reado
     case 'check':
       return `Check${entry.stationId ? ' at one plant' : ''}: ${checkWords(entry.check, unitFormat)}`;
     case 'watering':
-      return `Watered: ${unitFormat.show(entry.litres, 'water')}${entry.into === 'store' ? ' into its store' : ''}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
+      return `Watered: ${amountWords(entry.litres, 'water', entry.asEntered, unitFormat)}${entry.into === 'store' ? ' into its store' : ''}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
     case 'drip':
       return entry.setting ? `Drip set: ${dripWords(entry.setting, unitFormat)}` : 'Drip turned off';
     case 'skipped':
@@ -27,7 +48,7 @@ export function entryWords(entry: Entry, unitFormat: UnitFormat, products: reado
     case 'planted':
       return `Planted, ${unitFormat.show(entry.seedling.stemMillimetres, 'height')} tall${entry.plantingMethodId && entry.plantingMethodId !== 'upright' ? `, ${plantingMethodOf(entry.plantingMethodId).name.toLowerCase()}` : ''}`;
     case 'height':
-      return `Measured: ${unitFormat.show(entry.heightMillimetres, 'height')} above the mix`;
+      return `Measured: ${amountWords(entry.heightMillimetres, 'height', entry.asEntered, unitFormat)} above the mix`;
     case 'warmth':
       return `Mix measured: ${unitFormat.show(entry.mixCelsius, 'temperature')}`;
     case 'topped-up':
@@ -40,7 +61,9 @@ export function entryWords(entry: Entry, unitFormat: UnitFormat, products: reado
       return 'Cleared';
     case 'picking': {
       const parts = [
-        entry.kilograms === undefined ? '' : unitFormat.show(entry.kilograms, 'crop'),
+        entry.kilograms === undefined
+          ? ''
+          : amountWords(entry.kilograms, 'crop', entry.asEntered, unitFormat),
         entry.count === undefined ? '' : `${entry.count} fruit`,
       ];
       return `Picked: ${parts.filter(Boolean).join(', ')}`;
@@ -85,7 +108,7 @@ export function entryWords(entry: Entry, unitFormat: UnitFormat, products: reado
     case 'regime':
       return entry.regimeId ? 'Fed by another regime from here' : 'Fed by no regime from here';
     case 'stage':
-      return entry.stage === 'flowers' ? 'First flowers seen' : 'First truss has set';
+      return STAGE_WORDS[entry.stage];
     case 'solution': {
       const what = {
         reading: 'Nutrient measured',

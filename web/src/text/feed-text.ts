@@ -226,8 +226,7 @@ export const CHECK_WORDS: Record<Exclude<DoseCheck['kind'], 'as-label'>, (times:
   double: (times) =>
     times > 2.2 ? `That is ${trimmed(times, 1)} times the label’s dose.` : 'That is double the label’s dose.',
   'ten-times': () => 'That is ten times the label: a decimal point gone astray?',
-  'per-gallon': () =>
-    'That is what the label gives for a gallon: it looks as if it were put down for a litre.',
+  'per-gallon': () => 'That is what the label gives for a gallon: it looks as if it were meant for a litre.',
   'spoons-mixed': () => 'That is a tablespoon where the label has a teaspoon: three times as much.',
 };
 

@@ -1,6 +1,6 @@
 import type { Product } from '@rundel/core/records';
 import { fieldUnit, toSi, UNITS, type Purpose, type UnitSystem } from '@rundel/core/units';
-import { readAmount, type ReadAmount } from './amount-text.ts';
+import { readAmount, readNumber, type Read, type Typed } from './amount-text.ts';
 
 /** The purpose by which an amount of a product is typed; undefined for pieces. */
 function purposeOf(product: Pick<Product, 'unit'>): Purpose | undefined {
@@ -22,7 +22,7 @@ export function readProductAmount(
   product: Pick<Product, 'unit'>,
   system: UnitSystem,
   { low = 0.001, high = 100_000 }: { readonly low?: number; readonly high?: number } = {},
-): ReadAmount {
+): Read<Typed> {
   const purpose = purposeOf(product);
   if (purpose) return readAmount(text, { purpose, system, low, high });
   if (product.unit === 'metre') {
@@ -34,11 +34,9 @@ export function readProductAmount(
       low,
       high: high * 1000,
     });
-    return read.kind === 'given' ? { ...read, siValue: read.siValue / toSi(1, 'metre') } : read;
+    if (!read.ok) return read;
+    return { ok: true, value: { ...read.value, siValue: read.value.siValue / toSi(1, 'metre') } };
   }
-  const number = Number(text.replace(',', '.'));
-  if (text.trim() === '') return { kind: 'refused', problem: 'Please give a number.' };
-  return number >= low && number <= high
-    ? { kind: 'given', siValue: number, text }
-    : { kind: 'refused', problem: 'How many? A number above 0.' };
+  const read = readNumber(text, { low, high, problem: 'How many? A number above 0.' });
+  return read.ok ? { ok: true, value: { siValue: read.value, text: text.trim() } } : read;
 }

@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import { unitFormatIn } from '../store/unit-format.ts';
 import { readAmount } from './amount-text.ts';
 import { readPlace } from './place-text.ts';
-import { readWeather } from './weather-text.ts';
 import { dayAndTime, fillsWords, hoursWords, midSentence, thirstWords, whenWords } from './text.ts';
 
 const NOW = '2026-07-16T18:00:00.000+01:00';
@@ -81,32 +80,11 @@ describe('amounts that are refused', () => {
     ['5000', '5000 L cannot be right here: it must be from 1 L to 1000 L.'],
     ['3 cm', 'This unit measures something else.'],
   ])('"%s"', (text, problem) => {
-    expect(readAmount(text, rule)).toEqual({ kind: 'refused', problem });
+    expect(readAmount(text, rule)).toEqual({ ok: false, problem });
   });
 
   it('may be left out where that is allowed', () => {
-    expect(readAmount(' ', { ...rule, isOptional: true })).toEqual({ kind: 'left-out' });
-  });
-});
-
-describe('weather as typed', () => {
-  it('is read in the grower’s units, with rain or without', () => {
-    expect(readWeather({ min: '50', max: '86', rain: '1' }, 'us')).toMatchObject({
-      kind: 'read',
-      weather: { rainMillimetres: 25.4 },
-    });
-    expect(readWeather({ min: '-3', max: '4', rain: '' }, 'metric')).toEqual({
-      kind: 'read',
-      weather: { minCelsius: -3, maxCelsius: 4 },
-    });
-  });
-
-  it('says what is wrong with each field', () => {
-    const read = readWeather({ min: '', max: '99', rain: 'much' }, 'metric');
-    expect(read.kind === 'refused' && Object.keys(read.problems).sort()).toEqual(['max', 'min', 'rain']);
-    expect(readWeather({ min: '20', max: '10', rain: '' }, 'metric')).toMatchObject({
-      problems: { max: expect.stringContaining('colder') as string },
-    });
+    expect(readAmount(' ', { ...rule, isOptional: true })).toEqual({ ok: true, value: undefined });
   });
 });
 
@@ -117,6 +95,8 @@ describe('a place as typed', () => {
       gardenName: 'Quay',
       latitudeDegrees: -33.5,
     });
+    expect(readPlace('Quay', '33½° S')).toMatchObject({ latitudeDegrees: -33.5 });
+    expect(readPlace('Quay', '51 north by west').kind).toBe('refused');
     expect(readPlace('', '80')).toMatchObject({
       kind: 'refused',
       problems: { name: expect.stringContaining('name') as string },

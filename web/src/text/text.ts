@@ -1,5 +1,4 @@
 import { daysBetween, dayOf, hourOf } from '@rundel/core/calendar';
-import { format } from 'date-fns';
 
 /** Times and numbers as a person would say them. Moments are shown by their own local clock, wherever the reader is. */
 
@@ -23,9 +22,18 @@ export function localDate(at: string): Date {
   return new Date(at.slice(0, 19));
 }
 
+/** The day of the week: the browser names it, since a library for dates is much to load before the first round. */
+const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'long' });
+
+/** "Thursday" */
+const weekdayOf = (at: string) => WEEKDAY.format(localDate(at));
+
+/** A moment's time as a clock shows it: "18:05". */
+export const timeOf = (at: string) => at.slice(11, 16);
+
 /** "Thursday evening" */
 export function dayAndTime(at: string): string {
-  return `${format(localDate(at), 'EEEE')} ${partOfDay(at)}`;
+  return `${weekdayOf(at)} ${partOfDay(at)}`;
 }
 
 export function partOfDay(at: string): string {
@@ -39,10 +47,10 @@ export function partOfDay(at: string): string {
 /** A moment as seen from another: "today 18:05", "yesterday", "Tuesday", "3 July". */
 export function whenWords(at: string, now: string): string {
   const days = daysBetween(dayOf(at), dayOf(now));
-  if (days === 0) return `today ${format(localDate(at), 'HH:mm')}`;
+  if (days === 0) return `today ${timeOf(at)}`;
   if (days === 1) return 'yesterday';
   if (days === -1) return `tomorrow ${partOfDay(at)}`;
-  if (days > 1 && days < 7) return format(localDate(at), 'EEEE');
+  if (days > 1 && days < 7) return weekdayOf(at);
   if (days < 0 && days > -7) return dayAndTime(at);
   return shortDay(dayOf(at), dayOf(now));
 }
@@ -56,7 +64,8 @@ export function clockOf(hour: number): string {
 /** "3 July", with the year when it is another one. */
 export function shortDay(day: string, today?: string): string {
   const isOtherYear = today !== undefined && today.slice(0, 4) !== day.slice(0, 4);
-  return format(new Date(`${day}T12:00:00`), isOtherYear ? 'd MMM yyyy' : 'd MMM');
+  const month = MONTHS[Number(day.slice(5, 7)) - 1]?.slice(0, 3) ?? '';
+  return `${Number(day.slice(8))} ${month}${isOtherYear ? ` ${day.slice(0, 4)}` : ''}`;
 }
 
 /** Hours as a span: "7 hours", "2 days". */

@@ -1,21 +1,26 @@
-import { Alert, Box, TextField, Typography } from '@mui/material';
+import { Alert, Box, Typography } from '@mui/material';
 import { feedFor } from '@rundel/core/feeding';
 import { checkDose, findProduct, isFeed, productsIn, scoopsOf } from '@rundel/core/products';
-import { FEED_UNITS, isGivenInWater, type FeedUnit, type Product } from '@rundel/core/records';
-import { useMemo, useState } from 'react';
-import { measuresInUse, useGarden, useUnitFormat, type Bag } from '../store/index.ts';
-import { AmountField } from './AmountField.tsx';
-import { waterRule } from '../text/amount-rules.ts';
-import { readAmount } from '../text/amount-text.ts';
-import { titleOf } from '../text/bag-text.ts';
-import { FormDialog } from './EntryDialogs.tsx';
+import { isGivenInWater, type FeedUnit, type Product } from '@rundel/core/records';
 import { fedWithWatering } from '@rundel/core/garden-state';
-import { CHECK_WORDS, doseWords, feedCaution, UNIT_WORDS } from '../text/feed-text.ts';
-import { Select } from './Select.tsx';
+import { trimmed } from '@rundel/core/units';
+import { useMemo, useState } from 'react';
+import { useGarden, useUnitFormat, type Bag } from '../store/index.ts';
+import { readDose } from '../text/amount-text.ts';
+import { titleOf } from '../text/bag-text.ts';
+import { CHECK_WORDS, doseWords, feedCaution } from '../text/feed-text.ts';
 import { midSentence } from '../text/text.ts';
+import { FEED_UNIT_OPTIONS } from './entries/feeding-forms.ts';
+import { wateringAmount } from './entries/water-forms.ts';
+import { choiceField, FormDialog, FormField, textField, useFields } from './form/index.ts';
 
-const UNIT_CHOICES = FEED_UNITS.map((id) => ({ id, label: UNIT_WORDS[id][1] }));
 const FEED_WATER_LITRES = 2;
+
+const FIELDS = {
+  water: wateringAmount('In how much water', 'It counts as a watering too.'),
+  // what is typed may name its own unit; left alone it is what the label asks for
+  amount: textField({ label: 'How much of it', longest: 60 }),
+};
 
 /** A feed of any product and amount, with its check against the label. */
 export default function FeedDialog({
@@ -32,15 +37,27 @@ export default function FeedDialog({
 }) {
   const { clock, garden, record } = useGarden();
   const unitFormat = useUnitFormat();
+  /** whether the amount is the grower's own; until then it follows the label, the product and the water */
+  const [isTyped, setTyped] = useState(false);
   const feeds = useMemo(() => productsIn(garden.products).filter(isFeed), [garden.products]);
-  const [chosen, setChosen] = useState(productId ?? 'tomato-liquid');
-  const product = feeds.find((g) => g.id === chosen) ?? (feeds[0] as Product);
+  const form = useFields(
+    {
+      productId: choiceField({
+        label: 'With what',
+        options: feeds.map(({ id, name }) => ({ id, label: name })),
+      }),
+      ...FIELDS,
+      unit: choiceField<FeedUnit | ''>({ label: 'Counted in', options: FEED_UNIT_OPTIONS }),
+    },
+    {
+      values: { productId: productId ?? 'tomato-liquid', water: FEED_WATER_LITRES, unit: '' },
+      isAsked: (name, texts) => name !== 'water' || isInWater(feeds.find((g) => g.id === texts.productId)),
+    },
+  );
+  const product = feeds.find((g) => g.id === form.texts.productId) ?? (feeds[0] as Product);
   const dose = product.feed?.dose;
   const partner = findProduct(product.feed?.partnerId ?? '', garden.products);
-  const [water, setWater] = useState(() => unitFormat.show(FEED_WATER_LITRES, 'water'));
-  const readWater = readAmount(water, waterRule(unitFormat.system, measuresInUse(garden)));
-  const inWater = product.feed !== undefined && isGivenInWater(product.feed.form);
-  const litres = readWater.kind === 'given' ? readWater.siValue : FEED_WATER_LITRES;
+  const litres = form.values.water ?? FEED_WATER_LITRES;
   const asLabel =
     dose &&
     feedFor(dose, {
@@ -49,70 +66,48 @@ export default function FeedDialog({
       plants: Math.max(1, bag.occupants.length),
       mixLitres: bag.properties.fill.mixLitres,
     });
-  const [typed, setTyped] = useState<{ amount: string; unit: FeedUnit }>();
-  const amountText = typed?.amount ?? String(Math.round((asLabel?.amount ?? 1) * 10) / 10);
-  const unit = typed?.unit ?? dose?.unit ?? 'gram';
-  const [problems, setProblems] = useState<{ amount?: string; water?: string }>({});
-  const amount = Number(amountText.replace(',', '.'));
+  const amountText = isTyped ? form.texts.amount : trimmed(asLabel?.amount ?? 1, 1);
+  const unit = (form.texts.unit || dose?.unit) ?? 'gram';
+  const read = readDose(amountText, unit as FeedUnit, unitFormat.system);
   const check =
-    dose && asLabel && amount > 0
-      ? checkDose({ amount, unit, per: dose.per }, { ...asLabel, per: dose.per }, product, scoopsOf(garden))
+    dose && asLabel && read.ok
+      ? checkDose({ ...read.value, per: dose.per }, { ...asLabel, per: dose.per }, product, scoopsOf(garden))
       : undefined;
-  const submit = async () => {
-    if (!(amount > 0 && amount <= 100_000)) return setProblems({ amount: 'How much? A number above 0.' });
-    if (inWater && readWater.kind !== 'given')
-      return setProblems({ water: readWater.kind === 'refused' ? readWater.problem : 'In how much water?' });
-    const at = clock.now();
-    const given = { bag, product, partner, amount, unit, litres, step };
-    await record(fedWithWatering(given, at), `feed at ${bag.container.label}`);
+  const submit = form.submit(async () => {
+    if (!read.ok) return form.refuse('amount', read.problem);
+    const given = { bag, product, partner, ...read.value, litres, step };
+    await record(fedWithWatering(given, clock.now()), `feed at ${bag.container.label}`);
     onClose();
-    return undefined;
-  };
+  });
+  const label = dose && `Its label: ${doseWords(dose, unitFormat.system)}`;
   return (
     <FormDialog
       title={`Fed ${titleOf(bag)}`}
-      isOpen
       onClose={onClose}
       onSubmit={submit}
       submitLabel="Put in the diary"
     >
-      <Select
-        label="With what"
-        value={product.id}
-        onChange={(id) => {
-          setChosen(id);
-          setTyped(undefined);
+      <FormField
+        form={form}
+        name="productId"
+        onTyped={() => {
+          setTyped(false);
+          form.set('unit', '');
         }}
-        options={feeds.map((g) => ({ id: g.id, label: g.name }))}
-        help={
-          dose &&
-          `Its label: ${doseWords(dose, unitFormat.system)}${partner ? `, and as much ${midSentence(partner.name)}` : ''}.`
-        }
+        help={label && `${label}${partner ? `, and as much ${midSentence(partner.name)}` : ''}.`}
       />
-      {inWater && (
-        <AmountField
-          purpose="water"
-          label="In how much water"
-          value={water}
-          onChange={(e) => setWater(e.target.value)}
-          error={problems.water !== undefined}
-          helperText={problems.water ?? 'It counts as a watering too.'}
-        />
-      )}
+      {isInWater(product) && <FormField form={form} name="water" />}
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-        <TextField
-          label="How much of it"
-          value={amountText}
-          onChange={(e) => setTyped({ amount: e.target.value, unit })}
-          error={problems.amount !== undefined}
-          helperText={problems.amount}
-          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-        />
-        <Select
-          label="Counted in"
+        <FormField form={form} name="amount" value={amountText} onTyped={() => setTyped(true)} />
+        <FormField
+          form={form}
+          name="unit"
           value={unit}
-          onChange={(id) => setTyped({ amount: amountText, unit: id })}
-          options={UNIT_CHOICES}
+          onTyped={() => {
+            // another unit is for the number that stands there
+            form.set('amount', amountText);
+            setTyped(true);
+          }}
         />
       </Box>
       {check && check.kind !== 'as-label' && (
@@ -125,4 +120,8 @@ export default function FeedDialog({
       </Typography>
     </FormDialog>
   );
+}
+
+function isInWater(product: Product | undefined): boolean {
+  return product?.feed !== undefined && isGivenInWater(product.feed.form);
 }

@@ -13,25 +13,29 @@ export interface When {
   readonly field: ReactNode;
   /** the moment, local time with its offset; undefined when what was given cannot be, and then the field says why */
   read(): string | undefined;
-  reset(): void;
 }
 
-/** A form's field for when it was; most things are noted at once, so that one tap more asks for the time. */
-export function useWhen(kind: Entry['kind'], containerId: string, startsEarlier = false): When {
+/**
+ * A form's field for when it was; most things are noted at once, so that one tap more asks for the time.
+ *
+ * @param entry what it is the time of: of one that is corrected, all of it
+ */
+export function useWhen(
+  entry: Pick<Entry, 'kind'> &
+    Partial<Pick<Entry, 'id' | 'at'>> & { readonly containerId?: string | undefined },
+  startsEarlier = entry.at !== undefined,
+): When {
   const { clock, live } = useGarden();
   const [isEarlier, setEarlier] = useState(startsEarlier);
-  const [{ day, time }, setGiven] = useState(() => dayAndTimeOf(clock.now()));
+  const [start] = useState(() => dayAndTimeOf(entry.at ?? clock.now()));
+  const [{ day, time }, setGiven] = useState(start);
   const [problem, setProblem] = useState<string>();
-  const reset = () => {
-    setEarlier(startsEarlier);
-    setGiven(dayAndTimeOf(clock.now()));
-    setProblem(undefined);
-  };
   const read = () => {
     const now = clock.now();
     if (!isEarlier) return now;
-    const at = clock.at(day, time);
-    const found = momentProblem(at, { kind, containerId }, live, now);
+    const isUntouched = day === start.day && time === start.time;
+    const at = isUntouched && entry.at !== undefined ? entry.at : clock.at(day, time);
+    const found = momentProblem(at, entry, live, now);
     setProblem(found);
     return found ? undefined : at;
   };
@@ -73,7 +77,7 @@ export function useWhen(kind: Entry['kind'], containerId: string, startsEarlier 
       )}
     </Box>
   );
-  return { field, read, reset };
+  return { field, read };
 }
 
 function dayAndTimeOf(moment: string) {

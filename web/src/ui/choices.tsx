@@ -1,5 +1,4 @@
 import { MenuItem } from '@mui/material';
-import { CROPS, needsFirmMix, SUPPORTS } from '@rundel/core/plants';
 import type { OwnMix } from '@rundel/core/records';
 import { MIXES } from '@rundel/core/mixes';
 import { DEPTH_PRACTICES } from '@rundel/core/planting';
@@ -25,12 +24,6 @@ export const COVER_WORDS = {
   heated: 'Under glass or film, heated',
 } as const;
 
-export const COVER_CHOICES = Object.entries(COVER_WORDS).map(([cover, label]) => (
-  <MenuItem key={cover} value={cover}>
-    {label}
-  </MenuItem>
-));
-
 export const PRACTICE_CHOICES = DEPTH_PRACTICES.map((practice) => (
   <MenuItem key={practice.id} value={practice.id}>
     {practice.name}
@@ -41,21 +34,6 @@ export const PRACTICE_CHOICES = DEPTH_PRACTICES.map((practice) => (
 export function practiceWords(id: string): string | undefined {
   return DEPTH_PRACTICES.find((practice) => practice.id === id)?.description;
 }
-
-/** The supports to choose from; those that would not stand in a bag are left out. */
-export function supportChoices(holdsCane = true) {
-  return SUPPORTS.filter((support) => holdsCane || !needsFirmMix(support)).map((support) => (
-    <MenuItem key={support.id} value={support.id}>
-      {support.name}
-    </MenuItem>
-  ));
-}
-
-export const CROP_CHOICES = CROPS.map((crop) => (
-  <MenuItem key={crop.id} value={crop.id}>
-    {crop.name}
-  </MenuItem>
-));
 
 /** The mixes to choose from: the grower's own first, then those that forms start with. */
 export function mixChoices(own: readonly OwnMix[]) {

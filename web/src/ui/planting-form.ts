@@ -1,5 +1,6 @@
 import { addDays, dayOf, isDay } from '@rundel/core/calendar';
 import { cropOf, CROPS } from '@rundel/core/plants';
+import { DEPTH_PRACTICES } from '@rundel/core/planting';
 import {
   type Draft,
   type EntryOf,
@@ -8,26 +9,24 @@ import {
   type Seedling,
   type Plan,
 } from '@rundel/core/records';
-import { show, type UnitSystem } from '@rundel/core/units';
-import * as z from '@rundel/core/schema';
-import { readAmount } from '../text/amount-text.ts';
-import { newId, type RecordChange } from '../store/index.ts';
+import { readAmount, refused } from '../text/amount-text.ts';
+import { newId, type RecordChange, type UnitFormat } from '../store/index.ts';
+import {
+  amountField,
+  choiceField,
+  dayField,
+  isWhole,
+  namedOptions,
+  textField,
+  type Field,
+  type FieldContext,
+  type FieldProblem,
+  type FieldsForm,
+  type Texts,
+  type ValuesOf,
+} from './form/index.ts';
 
-/** What the planting part of a form holds: text as typed. */
-export interface PlantingFormValues {
-  cropId: string;
-  habitId: string;
-  varietyName: string;
-  plantName: string;
-  /** `YYYY-MM-DD`, or empty: not yet */
-  plantedOn: string;
-  stem: string;
-  ball: string;
-  graft: string;
-  leaves: string;
-  practiceId: string;
-}
-
+/** What a planting comes to once its form reads. */
 export interface PlantingFormResult {
   readonly cropId: string;
   readonly habitId: string;
@@ -43,19 +42,159 @@ export interface PlantingFormResult {
   >;
 }
 
-export function emptyPlantingForm(today: string, practiceId: string): PlantingFormValues {
-  const crop = CROPS[0];
+/** Heights of leaves above the ball, mm, typed one after the other. */
+const LEAVES: Field<readonly number[] | undefined> = {
+  label: 'Heights of the leaves',
+  help: 'As "6 11 16", from below; empty: I guess.',
+  input: { kind: 'text', longest: 200 },
+  read(text, { unitFormat: { system } }) {
+    const heights: number[] = [];
+    for (const part of text.split(/[;,\s]+(?=[\d.])/).filter((p) => p.trim() !== '')) {
+      const read = readAmount(part, { purpose: 'depth', system, low: 0, high: 1500 });
+      if (!read.ok) return refused(`"${part}" does not read as a height. Write them with spaces: 6 11 16.`);
+      heights.push(read.value.siValue);
+    }
+    return { ok: true, value: heights.length > 0 ? heights : undefined };
+  },
+  write: (heights, { unitFormat }) => heights.map((mm) => unitFormat.show(mm, 'depth')).join('; '),
+};
+
+/**
+ * The fields of a planting: crop, habit, day, and the seedling as measured.
+ *
+ * @param today the last day that counts as past
+ * @param needs what has to be said; the others may be left out
+ */
+export function plantingFields(
+  texts: { readonly cropId?: string },
+  unitFormat: UnitFormat,
+  today: string,
+  needs: readonly ('stem' | 'plantedOn')[] = ['stem'],
+) {
+  const crop = cropOf(texts.cropId || (CROPS[0]?.id ?? ''));
+  const isDated = needs.includes('plantedOn');
+  const day = dayField({
+    label: 'Planted on',
+    help: isDated ? undefined : 'Empty: not yet; the advice shows all the same.',
+    missing: isDated ? 'On which day did it go in?' : undefined,
+    latest: today,
+    isOptional: !isDated,
+  }) as Field<string | undefined>;
   return {
-    cropId: crop?.id ?? '',
-    habitId: crop?.habits[0]?.id ?? '',
-    varietyName: '',
-    plantName: '',
-    plantedOn: today,
-    stem: '',
-    ball: '',
-    graft: '',
-    leaves: '',
-    practiceId,
+    cropId: choiceField({ label: 'Crop', options: namedOptions(CROPS) }),
+    habitId: choiceField({ label: 'Habit', options: namedOptions(crop.habits) }),
+    varietyName: textField({ label: 'Variety', help: `Empty: just "${crop.name}".`, longest: 60 }),
+    plantName: textField({ label: 'A name of its own', help: 'If you like.', longest: 60 }),
+    plantedOn: {
+      ...day,
+      read(text: string, context: FieldContext) {
+        const problem = plantedOnProblem(text, today);
+        return problem ? refused(problem) : day.read(text, context);
+      },
+    },
+    stem: amountField({
+      label: 'Height of the plant',
+      help: 'From the top of its root ball to its tip.',
+      purpose: 'height',
+      low: 20,
+      high: 1500,
+      isOptional: !needs.includes('stem'),
+    }) as Field<number | undefined>,
+    ball: amountField({
+      label: 'Height of the root ball',
+      help: `Empty: ${unitFormat.show(crop.ball.heightMillimetres, 'depth')}, as from a usual pot.`,
+      purpose: 'depth',
+      low: 20,
+      high: 400,
+      isOptional: true,
+    }),
+    graft: amountField({
+      label: 'Graft above the ball',
+      help: 'Empty: not grafted.',
+      purpose: 'depth',
+      low: 10,
+      high: 500,
+      isOptional: true,
+    }),
+    leaves: LEAVES,
+    practiceId: choiceField({ label: 'How deep', options: namedOptions(DEPTH_PRACTICES) }),
+  };
+}
+
+export type PlantingFields = ReturnType<typeof plantingFields>;
+
+/** Whether a field is asked of a crop: one that roots from its stem alone has a depth to choose. */
+export function isPlantingAsked(name: string, { cropId }: { readonly cropId: string }): boolean {
+  return cropOf(cropId).depth === 'stem-roots' || !['graft', 'leaves', 'practiceId'].includes(name);
+}
+
+/** What a planting begins with: today, and as deep as the grower plants. */
+export function plantingStart(today: string, practiceId: string) {
+  return { plantedOn: today, practiceId };
+}
+
+/** A seedling as far as it was measured; undefined without a height. */
+function seedlingOf(values: Partial<ValuesOf<PlantingFields>>): Seedling | undefined {
+  const { cropId = '', stem, ball, graft, leaves } = values;
+  if (stem === undefined) return undefined;
+  return {
+    stemMillimetres: stem,
+    ballMillimetres: ball ?? cropOf(cropId).ball.heightMillimetres,
+    ...(graft === undefined ? {} : { graftMillimetres: graft }),
+    ...(leaves === undefined ? {} : { leafMillimetres: [...leaves] }),
+  };
+}
+
+const FIELD_OF: Readonly<Record<string, keyof PlantingFields>> = {
+  graftMillimetres: 'graft',
+  leafMillimetres: 'leaves',
+  stemMillimetres: 'stem',
+  ballMillimetres: 'ball',
+};
+
+/** What does not go together in a seedling, at its field. */
+export function plantingProblems(
+  values: Partial<ValuesOf<PlantingFields>>,
+): readonly FieldProblem<keyof PlantingFields>[] {
+  const seedling = seedlingOf(values);
+  const issues = seedling ? (seedlingSchema.safeParse(seedling).error?.issues ?? []) : [];
+  return issues.map(({ path, message }) => ({ at: FIELD_OF[String(path[0])] ?? 'stem', problem: message }));
+}
+
+/** What a planting comes to: undefined while its fields do not read, or without a height. */
+export function plantingOf(
+  form: Pick<FieldsForm<PlantingFields>, 'values' | 'fields'>,
+): PlantingFormResult | undefined {
+  if (!isWhole(form)) return undefined;
+  const { values } = form;
+  const seedling = seedlingOf(values);
+  if (!seedling || plantingProblems(values).length > 0) return undefined;
+  return { ...plantOf(values), seedling };
+}
+
+/** The habit that is chosen; another crop has other habits, and until one is chosen it is its first. */
+export function habitIdOf({
+  cropId,
+  habitId,
+}: {
+  readonly cropId: string;
+  readonly habitId: string;
+}): string {
+  const { habits } = cropOf(cropId);
+  return habits.some((h) => h.id === habitId) ? habitId : (habits[0]?.id ?? '');
+}
+
+/** What is to grow, whether or not it has a height yet. */
+export function plantOf(values: ValuesOf<PlantingFields>): Omit<PlantingFormResult, 'seedling'> {
+  const { cropId, varietyName, plantName, plantedOn, practiceId } = values;
+  const crop = cropOf(cropId);
+  return {
+    cropId,
+    habitId: habitIdOf(values),
+    varietyName: varietyName || crop.name,
+    plantName: plantName || undefined,
+    plantedOn,
+    practiceId: crop.depth === 'stem-roots' ? practiceId : undefined,
   };
 }
 
@@ -72,92 +211,27 @@ const HANDED_OVER = [
 ] as const;
 
 /** A planting's fields as a query, for a link to the screen where it is done. */
-export function plantingQuery(values: Partial<PlantingFormValues>): string {
+export function plantingQuery(texts: Partial<Texts<PlantingFields>>): string {
   const query = new URLSearchParams();
   for (const key of HANDED_OVER) {
-    const value = values[key];
-    if (value) query.set(key, value);
+    const text = texts[key];
+    if (text) query.set(key, text);
   }
   return query.toString();
 }
 
-/** A form with what a query hands over in place; a crop or habit that does not exist is left as it was. */
-export function plantingFrom(query: URLSearchParams, values: PlantingFormValues): PlantingFormValues {
-  const handed = Object.fromEntries(
+/** The texts that a query hands over; a crop or habit that does not exist is left out. */
+export function plantingFrom(query: URLSearchParams): Partial<Texts<PlantingFields>> {
+  const { cropId, habitId, ...rest } = Object.fromEntries(
     HANDED_OVER.flatMap((key) => (query.get(key) ? [[key, query.get(key)]] : [])),
-  );
-  const next = { ...values, ...handed } as PlantingFormValues;
-  const crop = CROPS.find((c) => c.id === next.cropId) ?? CROPS[0];
-  const habit = crop?.habits.find((h) => h.id === next.habitId) ?? crop?.habits[0];
-  return { ...next, cropId: crop?.id ?? '', habitId: habit?.id ?? '' };
+  ) as Partial<Texts<PlantingFields>>;
+  const crop = CROPS.find((c) => c.id === cropId);
+  const isHabit = crop?.habits.some((h) => h.id === habitId);
+  return { ...rest, ...(crop ? { cropId: crop.id } : {}), ...(isHabit && habitId ? { habitId } : {}) };
 }
 
 /** How far back a planting may be entered: further than this is a slip of the finger. */
 const LONGEST_AGO_DAYS = 730;
-
-/** The schema of the planting part; `today` is the last day that counts as past. */
-export function plantingFormSchema(system: UnitSystem, today: string) {
-  const form = z.object({
-    cropId: z.string(),
-    habitId: z.string(),
-    varietyName: z.string(),
-    plantName: z.string(),
-    plantedOn: z.string(),
-    stem: z.string(),
-    ball: z.string(),
-    graft: z.string(),
-    leaves: z.string(),
-    practiceId: z.string(),
-  });
-  return form.transform((values, context): PlantingFormResult => {
-    const say = (path: string, message: string) => {
-      context.addIssue({ code: 'custom', path: [path], message });
-    };
-    const crop = cropOf(values.cropId);
-    const isDeep = crop.depth === 'stem-roots';
-    const plantedProblem = plantedOnProblem(values.plantedOn, today);
-    if (plantedProblem) say('plantedOn', plantedProblem);
-    const height = (path: 'stem' | 'ball' | 'graft', low: number, high: number, isOptional: boolean) => {
-      const read = readAmount(values[path], {
-        purpose: path === 'stem' ? 'height' : 'depth',
-        system,
-        low,
-        high,
-        isOptional,
-      });
-      if (read.kind === 'refused') say(path, read.problem);
-      return read.kind === 'given' ? read.siValue : undefined;
-    };
-    const stemMillimetres = height('stem', 20, 1500, false) ?? 300;
-    const ballMillimetres = height('ball', 20, 400, true) ?? crop.ball.heightMillimetres;
-    const graftMillimetres = isDeep ? height('graft', 10, 500, true) : undefined;
-    const leafMillimetres = isDeep ? readLeaves(values.leaves, system, say) : undefined;
-    const seedling: Seedling = {
-      stemMillimetres,
-      ballMillimetres,
-      ...(graftMillimetres === undefined ? {} : { graftMillimetres }),
-      ...(leafMillimetres === undefined ? {} : { leafMillimetres }),
-    };
-    const checked = seedlingSchema.safeParse(seedling);
-    const field: Record<string, string> = {
-      graftMillimetres: 'graft',
-      leafMillimetres: 'leaves',
-      stemMillimetres: 'stem',
-      ballMillimetres: 'ball',
-    };
-    for (const issue of checked.error?.issues ?? [])
-      say(field[String(issue.path[0])] ?? 'stem', issue.message);
-    return {
-      cropId: values.cropId,
-      habitId: values.habitId,
-      varietyName: values.varietyName.trim() || crop.name,
-      plantName: values.plantName.trim() || undefined,
-      plantedOn: values.plantedOn === '' ? undefined : values.plantedOn,
-      seedling,
-      practiceId: isDeep ? values.practiceId : undefined,
-    };
-  });
-}
 
 /** What was said of a plant that is not in yet: it is kept as the plan of each bag. */
 export function planChanges(
@@ -185,23 +259,21 @@ export function planChanges(
   });
 }
 
-/** The form of a planting that carries out a plan. */
-export function formOfPlan(plan: Plan, values: PlantingFormValues, system: UnitSystem): PlantingFormValues {
-  const { seedling } = plan;
-  const depth = (mm: number | undefined) => (mm === undefined ? '' : show(mm, 'depth', system));
+/** What a planting that carries out a plan begins with. */
+export function startOfPlan(plan: Plan): Partial<ValuesOf<PlantingFields>> {
+  const { cropId, habitId, varietyName, plantName, practiceId, seedling } = plan;
   return {
-    ...values,
-    cropId: plan.cropId,
-    habitId: plan.habitId,
-    varietyName: plan.varietyName ?? '',
-    plantName: plan.plantName ?? '',
-    practiceId: plan.practiceId ?? values.practiceId,
+    cropId,
+    habitId,
+    ...(varietyName ? { varietyName } : {}),
+    ...(plantName ? { plantName } : {}),
+    ...(practiceId ? { practiceId } : {}),
     ...(seedling
       ? {
-          stem: show(seedling.stemMillimetres, 'height', system),
-          ball: depth(seedling.ballMillimetres),
-          graft: depth(seedling.graftMillimetres),
-          leaves: (seedling.leafMillimetres ?? []).map(depth).join('; '),
+          stem: seedling.stemMillimetres,
+          ball: seedling.ballMillimetres,
+          graft: seedling.graftMillimetres,
+          leaves: seedling.leafMillimetres,
         }
       : {}),
   };
@@ -214,24 +286,6 @@ export function plantedOnProblem(day: string, today: string): string | undefined
   if (day > today) return 'That is in the future. Leave it empty until the plant is in.';
   if (day < addDays(today, -LONGEST_AGO_DAYS)) return 'That is more than two years ago. Is the year right?';
   return undefined;
-}
-
-function readLeaves(
-  text: string,
-  system: UnitSystem,
-  say: (path: string, message: string) => void,
-): number[] | undefined {
-  if (text.trim() === '') return undefined;
-  const heights: number[] = [];
-  for (const part of text.split(/[;,\s]+(?=[\d.])/).filter((p) => p.trim() !== '')) {
-    const read = readAmount(part, { purpose: 'depth', system, low: 0, high: 1500 });
-    if (read.kind !== 'given') {
-      say('leaves', `"${part}" does not read as a height. Write them with spaces: 6 11 16.`);
-      return undefined;
-    }
-    heights.push(read.siValue);
-  }
-  return heights;
 }
 
 /** Records and entries that put plants of one variety into some stations of one container or several. */

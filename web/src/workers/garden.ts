@@ -1,5 +1,5 @@
-import type { BagLedger, BagState, BagWater, FailedBag, GardenChange } from '@rundel/core/garden-state';
-import type { Container, Entry, Garden } from '@rundel/core/records';
+import type { BagLedger, BagState, FailedBag, GardenChange, WhatIf } from '@rundel/core/garden-state';
+import type { Container, Garden } from '@rundel/core/records';
 import { wrap, type Remote } from 'comlink';
 import type { GardenApi } from './garden.worker.ts';
 
@@ -58,17 +58,11 @@ export class GardenInWorkers {
     });
   }
 
-  /** A bag's water as it would be under another record or shade. */
-  tried(
-    garden: Garden,
-    container: Container,
-    now: string,
-    shade: number | undefined,
-    added: readonly Entry[],
-  ): Promise<BagWater | FailedBag> {
+  /** How long a bag would keep under each change that it could have. */
+  whatIf(garden: Garden, containerId: string, now: string): Promise<WhatIf | FailedBag> {
     return this.inTurn(async () => {
       await this.handOver(garden);
-      return workerPool.at(this.placeOf(container.id)).tried(container, now, shade, added);
+      return workerPool.at(this.placeOf(containerId)).whatIf(containerId, now);
     });
   }
 

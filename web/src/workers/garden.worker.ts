@@ -1,5 +1,5 @@
 import { GardenEngine, type GardenChange } from '@rundel/core/garden-state';
-import type { Container, Entry, Garden } from '@rundel/core/records';
+import type { Garden } from '@rundel/core/records';
 import { expose } from 'comlink';
 
 /** One worker's garden: handed over once, then kept in step by what changes. */
@@ -19,8 +19,8 @@ export function createApi() {
     states(containerIds: readonly string[], now: string, known: Readonly<Record<string, number>>) {
       return opened().states(containerIds, now, known);
     },
-    tried(container: Container, now: string, shade?: number, added?: readonly Entry[]) {
-      return opened().tried(container, now, shade, added);
+    whatIf(containerId: string, now: string) {
+      return opened().whatIf(containerId, now);
     },
     ledger(containerId: string, now: string) {
       return opened().ledger(containerId, now);

@@ -1,4 +1,4 @@
-/** The three looks. Everything coloured in the app comes from these names; drawings use them as CSS variables. */
+/** The three themes. Everything coloured in the app comes from these names; drawings use them as CSS variables. */
 export type ThemeName = 'light' | 'dusk' | 'glare';
 
 export interface Tokens {

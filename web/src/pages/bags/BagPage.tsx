@@ -7,7 +7,7 @@ import { dayOf, daysBetween } from '@rundel/core/calendar';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { kindWords, seenStore, titleOf } from '../../text/bag-text.ts';
-import { WateringDialog, NoteDialog, PickDialog } from '../../ui/EntryDialogs.tsx';
+import { EntryDialog, type NewEntryKind } from '../../ui/entries/EntryDialog.tsx';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
 import { shortDay } from '../../text/text.ts';
@@ -23,7 +23,6 @@ import { NoSuchBag } from './NoSuchBag.tsx';
 import { CheckDialog } from './CheckDialog.tsx';
 import { PlantDialog } from './PlantDialog.tsx';
 import { TemplateDialog } from './TemplateDialog.tsx';
-import { TroubleDialog } from './TroubleDialog.tsx';
 import { WaterPanel } from './WaterPanel.tsx';
 
 /** A bag's page: the section, its water with reasons, its planting, its diary. */
@@ -63,7 +62,10 @@ function Binned({ label }: { readonly label: string }) {
   );
 }
 
-type Dialog = 'check' | 'pick' | 'note' | 'watering' | 'plant' | 'trouble' | 'template' | 'gauge';
+type Dialog = NewEntryKind | 'check' | 'plant' | 'template' | 'gauge';
+
+const isNewEntry = (dialog: Dialog | undefined): dialog is NewEntryKind =>
+  dialog === 'picking' || dialog === 'note' || dialog === 'watering' || dialog === 'trouble';
 
 function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string | undefined }) {
   const { garden, clock, live } = useGarden();
@@ -143,12 +145,9 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
           </Panel>
         </Box>
       </Box>
-      <PickDialog bag={bag} isOpen={dialog === 'pick'} onClose={close} />
-      <NoteDialog bag={bag} isOpen={dialog === 'note'} onClose={close} />
-      <WateringDialog bag={bag} isOpen={dialog === 'watering'} onClose={close} />
+      {isNewEntry(dialog) && <EntryDialog bag={bag} kind={dialog} onClose={close} />}
       {dialog === 'check' && <CheckDialog bag={bag} onClose={close} />}
       {dialog === 'plant' && <PlantDialog bag={bag} onClose={close} />}
-      {dialog === 'trouble' && <TroubleDialog bag={bag} onClose={close} />}
       {dialog === 'gauge' && <GaugeDialog bag={bag} onClose={close} />}
       {dialog === 'template' && <TemplateDialog bag={bag} onClose={close} />}
     </Page>
@@ -204,7 +203,7 @@ function BagActions({
       <Button variant="outlined" startIcon={<IconDroplet aria-hidden />} onClick={() => onOpen('watering')}>
         Water
       </Button>
-      <Button variant="outlined" startIcon={<IconBasket aria-hidden />} onClick={() => onOpen('pick')}>
+      <Button variant="outlined" startIcon={<IconBasket aria-hidden />} onClick={() => onOpen('picking')}>
         Pick
       </Button>
       <Button variant="outlined" startIcon={<IconNote aria-hidden />} onClick={() => onOpen('note')}>
@@ -283,7 +282,7 @@ function Planned({ plan, bag }: { readonly plan: Plan; readonly bag: Bag }) {
 
 /** How each plant in the bag was to be planted; for an empty one, the way to plant it. */
 function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void }) {
-  const { garden, clock } = useGarden();
+  const { garden, clock, live } = useGarden();
   const unitFormat = useUnitFormat();
   const free = bag.container.stations.length - bag.occupants.length;
   const seen = new Set<string>();
@@ -331,7 +330,7 @@ function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void })
           <Typography sx={{ marginBlockEnd: 1 }}>
             {bag.occupants.length === 0 ? 'Nothing is planted in it.' : `Room for ${free} more.`}
           </Typography>
-          {plansFor(bag.container, garden).map((plan) => (
+          {plansFor(bag.container, garden, live).map((plan) => (
             <Planned key={plan.id} plan={plan} bag={bag} />
           ))}
           <Button variant={bag.occupants.length === 0 ? 'contained' : 'outlined'} onClick={onPlant}>

@@ -9,7 +9,7 @@ import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
 import { ClassRemark, SizeRemark } from '../../ui/SizeRemarks.tsx';
 import { BagSection, imaginedOccupant, sceneOf } from '../../section/index.ts';
 import { useGarden, useUnitFormat } from '../../store/index.ts';
-import type { BagFormResult } from './bag-form.ts';
+import type { BagFormResult } from './bag-records.ts';
 import type { PlantingFormResult } from '../../ui/planting-form.ts';
 
 /** Heavier than this filled and wet, a bag gets the word on lifting, kg. */

@@ -1,17 +1,39 @@
-import { MenuItem, TextField } from '@mui/material';
 import { containerKind } from '@rundel/core/bags';
-import { needsFirmMix, supportOf } from '@rundel/core/plants';
+import { needsFirmMix, SUPPORTS, supportOf } from '@rundel/core/plants';
+import { MIXES } from '@rundel/core/mixes';
 import type { Container } from '@rundel/core/records';
-import { useState } from 'react';
-import { AmountField } from '../../ui/AmountField.tsx';
-import { readAmount } from '../../text/amount-text.ts';
-import { mixChoices, supportChoices } from '../../ui/choices.tsx';
-import { FormDialog } from '../../ui/EntryDialogs.tsx';
+import {
+  amountField,
+  choiceField,
+  FormDialog,
+  FormField,
+  FormFields,
+  namedOptions,
+  priceField,
+  useFields,
+} from '../../ui/form/index.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
-import { placesInUse, useGarden, useMoney, useUnitFormat, type Bag } from '../../store/index.ts';
+import { placesInUse, useGarden, type Bag } from '../../store/index.ts';
 import { changedTogether, type BulkChange } from './bulk-change.ts';
 
 const AS_IT_IS = 'as-it-is';
+const AS_IT_IS_OPTION = { id: AS_IT_IS, label: 'As it is' } as const;
+
+const choiceOf = (label: string, all: readonly { readonly id: string; readonly name: string }[]) =>
+  choiceField({ label, options: [AS_IT_IS_OPTION, ...namedOptions(all)] });
+
+const AMOUNTS = {
+  height: amountField({ label: 'Its top, from the ground', purpose: 'height', low: 100, high: 5000 }),
+  mulch: amountField({
+    label: 'Mulch on top',
+    help: 'Empty: as it is.',
+    purpose: 'depth',
+    low: 0,
+    high: 150,
+    isOptional: true,
+  }),
+  price: priceField({ label: 'What an empty one cost', help: 'Empty: as it is.' }),
+};
 
 /** Several bags changed in one go; a field that is left as it is changes nothing. One undo takes all of it back. */
 export function BulkDialog({
@@ -24,51 +46,30 @@ export function BulkDialog({
   onDone(): void;
 }) {
   const { garden, clock, saveRecords, bin: putInBin } = useGarden();
-  const unitFormat = useUnitFormat();
-  const money = useMoney();
-  const [placeId, setPlace] = useState(AS_IT_IS);
-  const [mixId, setMix] = useState(AS_IT_IS);
-  const [support, setSupport] = useState<Container['support']['kind'] | typeof AS_IT_IS>(AS_IT_IS);
-  const [height, setHeight] = useState('');
-  const [mulch, setMulch] = useState('');
-  const [price, setPrice] = useState('');
-  const readMulch = readAmount(mulch, {
-    purpose: 'depth',
-    system: unitFormat.system,
-    low: 0,
-    high: 150,
-    isOptional: true,
-  });
-  const needsHeight = support !== AS_IT_IS && support !== 'none';
-  const readHeight = readAmount(height, {
-    purpose: 'height',
-    system: unitFormat.system,
-    low: 100,
-    high: 5000,
-    isOptional: !needsHeight,
-  });
-  const readPrice = money.read(price);
-  const [isTried, setTried] = useState(false);
+  const form = useFields(
+    {
+      placeId: choiceOf('Where they stand', placesInUse(garden)),
+      mixId: choiceOf('Mix', [...garden.mixes.filter((mix) => !mix.binnedAt), ...MIXES]),
+      support: choiceOf('Support', SUPPORTS),
+      ...AMOUNTS,
+    },
+    {
+      isAsked: (name, { support }) => name !== 'height' || (support !== AS_IT_IS && support !== 'none'),
+    },
+  );
+  const support = form.texts.support as Container['support']['kind'] | typeof AS_IT_IS;
   const cannotHold = bags.filter((b) => !containerKind(b.container.kindId).holdsCane);
   const isCane = support !== AS_IT_IS && needsFirmMix(supportOf(support));
   const many = `${bags.length} ${bags.length === 1 ? 'bag' : 'bags'}`;
-  const submit = async () => {
-    setTried(true);
-    if (readMulch.kind === 'refused' || readPrice.kind === 'refused') return;
-    if (needsHeight && readHeight.kind !== 'given') return;
+  const submit = form.submit(async ({ placeId, mixId, height, mulch, price }) => {
     const change: BulkChange = {
       ...(placeId === AS_IT_IS ? {} : { placeId }),
       ...(mixId === AS_IT_IS ? {} : { mixId }),
-      ...(readMulch.kind === 'given' ? { mulchMillimetres: readMulch.siValue } : {}),
-      ...(readPrice.kind === 'given' ? { price: readPrice.amount } : {}),
+      ...(mulch === undefined ? {} : { mulchMillimetres: mulch }),
+      ...(price === undefined ? {} : { price }),
       ...(support === AS_IT_IS
         ? {}
-        : {
-            support: {
-              kind: support,
-              heightMillimetres: readHeight.kind === 'given' && needsHeight ? readHeight.siValue : 0,
-            },
-          }),
+        : { support: { kind: support, heightMillimetres: support === 'none' ? 0 : height } }),
     };
     const changes = changedTogether(
       bags.map((b) => b.container),
@@ -77,7 +78,7 @@ export function BulkDialog({
     );
     if (changes.length > 0) await saveRecords(changes, [], `${many} changed`);
     onDone();
-  };
+  });
   const bin = async () => {
     await putInBin(
       'containers',
@@ -87,67 +88,18 @@ export function BulkDialog({
     onDone();
   };
   return (
-    <FormDialog title={`Change ${many}`} isOpen onClose={onClose} onSubmit={submit} submitLabel="Change them">
-      <TextField select label="Where they stand" value={placeId} onChange={(e) => setPlace(e.target.value)}>
-        <MenuItem value={AS_IT_IS}>As it is</MenuItem>
-        {placesInUse(garden).map((place) => (
-          <MenuItem key={place.id} value={place.id}>
-            {place.name}
-          </MenuItem>
-        ))}
-      </TextField>
-      <TextField select label="Mix" value={mixId} onChange={(e) => setMix(e.target.value)}>
-        {[
-          <MenuItem key={AS_IT_IS} value={AS_IT_IS}>
-            As it is
-          </MenuItem>,
-          ...mixChoices(garden.mixes),
-        ]}
-      </TextField>
-      <TextField
-        select
-        label="Support"
-        value={support}
-        onChange={(e) => setSupport(e.target.value as typeof support)}
-        helperText={
+    <FormDialog title={`Change ${many}`} onClose={onClose} onSubmit={submit} submitLabel="Change them">
+      <FormFields form={form} names={['placeId', 'mixId']} />
+      <FormField
+        form={form}
+        name="support"
+        help={
           isCane && cannotHold.length > 0
             ? `Left as it is in ${cannotHold.map((b) => b.container.label).join(', ')}: they cannot hold a cane.`
             : undefined
         }
-      >
-        {[
-          <MenuItem key={AS_IT_IS} value={AS_IT_IS}>
-            As it is
-          </MenuItem>,
-          ...supportChoices(),
-        ]}
-      </TextField>
-      {needsHeight && (
-        <AmountField
-          purpose="height"
-          label="Its top, from the ground"
-          value={height}
-          onChange={(e) => setHeight(e.target.value)}
-          error={isTried && readHeight.kind === 'refused'}
-          helperText={isTried && readHeight.kind === 'refused' ? readHeight.problem : undefined}
-        />
-      )}
-      <AmountField
-        purpose="depth"
-        label="Mulch on top"
-        value={mulch}
-        onChange={(e) => setMulch(e.target.value)}
-        error={readMulch.kind === 'refused'}
-        helperText={readMulch.kind === 'refused' ? readMulch.problem : 'Empty: as it is.'}
       />
-      <TextField
-        label={`What an empty one cost, ${money.sign}`}
-        value={price}
-        onChange={(e) => setPrice(e.target.value)}
-        error={readPrice.kind === 'refused'}
-        helperText={readPrice.kind === 'refused' ? readPrice.problem : 'Empty: as it is.'}
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-      />
+      <FormFields form={form} names={['height', 'mulch', 'price']} />
       <OnceButton onPress={() => bin()} sx={{ alignSelf: 'flex-start' }}>
         Put {bags.length === 1 ? 'it' : 'them all'} in the bin
       </OnceButton>

@@ -2,12 +2,11 @@ import { Box, Button, IconButton, Typography } from '@mui/material';
 import { IconPencil, IconTrash } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
 import { entriesAt, type Entry } from '@rundel/core/records';
-import { format } from 'date-fns';
 import { useState } from 'react';
-import { localDate, shortDay } from '../../text/text.ts';
+import { shortDay, timeOf } from '../../text/text.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat, told } from '../../store/index.ts';
-import { CorrectDialog } from './CorrectDialog.tsx';
+import { CorrectDialog } from '../../ui/entries/CorrectDialog.tsx';
 import { entryWords } from '../../text/entry-text.ts';
 import { removedFrom, type Taken } from './removed.ts';
 
@@ -46,7 +45,7 @@ export function Diary({ containerId }: { readonly containerId: string }) {
             }}
           >
             <Box sx={{ width: 104, flexShrink: 0, color: 'text.secondary', fontSize: '0.88rem' }}>
-              {shortDay(dayOf(entry.at), today)} {format(localDate(entry.at), 'HH:mm')}
+              {shortDay(dayOf(entry.at), today)} {timeOf(entry.at)}
             </Box>
             <Box sx={{ flex: 1, minWidth: 0 }}>
               {entryWords(entry, unitFormat, garden.products)}

@@ -1,58 +1,57 @@
 import { Alert } from '@mui/material';
 import { CONTAINER_KINDS } from '@rundel/core/bags';
 import { findMix } from '@rundel/core/mixes';
-import { zodResolver } from '@hookform/resolvers/zod';
 import { Button } from '@mui/material';
-import { useMemo } from 'react';
-import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import type { Container } from '@rundel/core/records';
 import { Link, useNavigate, useParams } from 'react-router';
-import type * as z from '@rundel/core/schema';
+import { useFields } from '../../ui/form/index.ts';
 import { useOnce } from '../../ui/once.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
-import { containersInUse, measuresInUse, newId, useGarden } from '../../store/index.ts';
+import { containersInUse, newId, useGarden, useUnitFormat } from '../../store/index.ts';
 import { BagFields } from './BagFields.tsx';
 import { BagFormLayout } from './BagFormLayout.tsx';
 import { BagPreview } from './BagPreview.tsx';
-import { bagFormOf, bagFormSchema, newBagRecords, type BagFormValues } from './bag-form.ts';
+import { bagFields, bagOf, bagProblems, isBagAsked, startOfBag } from './bag-form.ts';
+import { newBagRecords } from './bag-records.ts';
 import { NoSuchBag } from './NoSuchBag.tsx';
 
 /** Change what a bag is: its diary stays as it was and everything is worked out anew. */
 export default function EditBagPage() {
-  const { garden, clock, saveRecords } = useGarden();
+  const { garden } = useGarden();
   const { containerId } = useParams();
-  const navigate = useNavigate();
   const container = garden.containers.find((c) => c.id === containerId);
-  const { units } = garden.settings;
-  const others = containersInUse(garden).filter((c) => c.id !== containerId);
-  const schema = useMemo(
-    () =>
-      bagFormSchema(
-        units,
-        others.map((c) => c.label),
-        measuresInUse(garden),
-      ),
-    [garden, others, units],
-  );
-  const form = useForm<BagFormValues, unknown, z.output<typeof schema>>({
-    resolver: zodResolver(schema),
-    mode: 'onTouched',
-    ...(container ? { defaultValues: bagFormOf(container, units) } : {}),
+  return container ? <EditBag key={container.id} container={container} /> : <NoSuchBag />;
+}
+
+function EditBag({ container }: { readonly container: Container }) {
+  const { garden, clock, saveRecords } = useGarden();
+  const unitFormat = useUnitFormat();
+  const navigate = useNavigate();
+  const taken = containersInUse(garden).flatMap((c) => (c.id === container.id ? [] : [c.label]));
+  const form = useFields((texts) => bagFields(texts, { garden, unitFormat, taken }), {
+    values: {
+      ...startOfBag(container, container.stations.length),
+      label: container.label,
+      placeId: container.placeId,
+    },
+    isLive: true,
+    isAsked: isBagAsked,
+    check: bagProblems,
   });
-  const values = useWatch({ control: form.control }) as BagFormValues;
+  const bag = bagOf(form);
   const save = useOnce(
-    form.handleSubmit(async (result) => {
-      if (!container) return;
+    form.submit(async () => {
+      if (!bag) return;
       const now = clock.now();
       const { containers, changes } = newBagRecords(
-        result,
-        [result.label],
+        bag,
+        [bag.label],
         { places: garden.places.length, containers: 0 },
         now,
       );
       // stations keep their identity, since plants and entries name them; more are added at the end
       const stations = Array.from(
-        { length: result.stations },
+        { length: bag.stations },
         (_, i) => container.stations[i] ?? { id: newId('station') },
       );
       // optional fields that were emptied are gone: only what the form does not ask for is carried over
@@ -76,41 +75,37 @@ export default function EditBagPage() {
       void navigate(`/bags/${container.id}`);
     }),
   );
-  if (!container) return <NoSuchBag />;
-  const bag = schema.safeParse(values).data;
   const unknown = [
     CONTAINER_KINDS.some((k) => k.id === container.kindId) ? '' : 'a kind',
     findMix(container.mixId, garden.mixes) ? '' : 'a mix',
   ].filter(Boolean);
   return (
     <Page title={`Change bag ${container.label}`}>
-      <FormProvider {...form}>
-        <BagFormLayout
-          onSubmit={save}
-          fields={
-            <Panel title="The bag">
-              {unknown.length > 0 && (
-                <Alert severity="warning" sx={{ marginBlockEnd: 2 }}>
-                  This bag has {unknown.join(' and ')} that this Rundel does not know. Choose what it is
-                  below; its diary is kept.
-                </Alert>
-              )}
-              <BagFields />
-            </Panel>
-          }
-          preview={<BagPreview bag={bag} planting={undefined} />}
-          buttons={
-            <>
-              <Button type="submit" variant="contained" sx={{ minHeight: 56, minWidth: 160 }}>
-                Change it
-              </Button>
-              <Button component={Link} to={`/bags/${container.id}`}>
-                Cancel
-              </Button>
-            </>
-          }
-        />
-      </FormProvider>
+      <BagFormLayout
+        onSubmit={save}
+        fields={
+          <Panel title="The bag">
+            {unknown.length > 0 && (
+              <Alert severity="warning" sx={{ marginBlockEnd: 2 }}>
+                This bag has {unknown.join(' and ')} that this Rundel does not know. Choose what it is below;
+                its diary is kept.
+              </Alert>
+            )}
+            <BagFields form={form} />
+          </Panel>
+        }
+        preview={<BagPreview bag={bag} planting={undefined} />}
+        buttons={
+          <>
+            <Button type="submit" variant="contained" sx={{ minHeight: 56, minWidth: 160 }}>
+              Change it
+            </Button>
+            <Button component={Link} to={`/bags/${container.id}`}>
+              Cancel
+            </Button>
+          </>
+        }
+      />
     </Page>
   );
 }

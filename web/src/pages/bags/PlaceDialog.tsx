@@ -1,12 +1,45 @@
-import { TextField, Typography } from '@mui/material';
+import { Typography } from '@mui/material';
 import type { Place } from '@rundel/core/records';
-import { useState } from 'react';
-import { AmountField } from '../../ui/AmountField.tsx';
-import { readAmount } from '../../text/amount-text.ts';
-import { COVER_CHOICES } from '../../ui/choices.tsx';
-import { FormDialog } from '../../ui/EntryDialogs.tsx';
+import { COVER_WORDS } from '../../ui/choices.tsx';
+import {
+  amountField,
+  choiceField,
+  FormDialog,
+  FormFields,
+  numberField,
+  optionsOf,
+  textField,
+  useFields,
+} from '../../ui/form/index.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
-import { newId, useGarden, useUnitFormat } from '../../store/index.ts';
+import { newId, placesInUse, useGarden } from '../../store/index.ts';
+
+const FIELDS = (taken: readonly string[]) => ({
+  name: textField({ label: 'Name', longest: 60, missing: 'Give it a name.', taken }),
+  cover: choiceField<Place['cover']>({
+    label: 'Roof',
+    help: 'Under a roof no rain falls in and less sun comes through.',
+    options: optionsOf(COVER_WORDS),
+  }),
+  wire: amountField({
+    label: 'A wire overhead, above the ground',
+    help: 'For strings. Empty: there is none.',
+    purpose: 'height',
+    low: 300,
+    high: 5000,
+    isOptional: true,
+  }),
+  shade: numberField({
+    label: 'Shade cloth or whitewash',
+    help: 'How much of the sun it takes, by its label. Empty: none.',
+    unit: '%',
+    sign: '%',
+    low: 0,
+    high: 90,
+    isOptional: true,
+    problem: 'From 0 to 90 %.',
+  }),
+});
 
 /** A place where bags stand: its name, its roof, its turn in the walk. */
 export function PlaceDialog({
@@ -19,49 +52,33 @@ export function PlaceDialog({
   onClose(): void;
 }) {
   const { garden, clock, saveRecords, bin: putInBin } = useGarden();
-  const [name, setName] = useState(place?.name ?? '');
-  const [cover, setCover] = useState<Place['cover']>(place?.cover ?? 'open');
-  const unitFormat = useUnitFormat();
-  const [wire, setWire] = useState(
-    place?.wireMillimetres === undefined ? '' : unitFormat.show(place.wireMillimetres, 'height'),
-  );
-  const { system } = unitFormat;
-  const [shade, setShade] = useState(place?.shade ? String(Math.round(place.shade * 100)) : '');
-  const percent = shade.trim() === '' ? 0 : Number(shade.replace('%', '').replace(',', '.'));
-  const isShade = percent >= 0 && percent <= 90;
-  const readWire = readAmount(wire, { purpose: 'height', system, low: 300, high: 5000, isOptional: true });
-  const [problem, setProblem] = useState<string>();
-  const submit = async () => {
-    const trimmed = name.trim();
-    if (trimmed === '') return setProblem('Give it a name.');
-    if (garden.places.some((s) => !s.binnedAt && s.id !== place?.id && s.name === trimmed))
-      return setProblem('There is a place of this name already.');
-    if (readWire.kind === 'refused' || !isShade) return undefined;
+  const taken = placesInUse(garden).flatMap((other) => (other.id === place?.id ? [] : [other.name]));
+  const form = useFields(FIELDS(taken), {
+    values: {
+      name: place?.name,
+      cover: place?.cover,
+      wire: place?.wireMillimetres,
+      shade: place?.shade && Math.round(place.shade * 100),
+    },
+  });
+  const submit = form.submit(async ({ name, cover, wire, shade }) => {
     const now = clock.now();
-    const { wireMillimetres: _, shade: _shade, ...known } = place ?? { wireMillimetres: undefined };
-    const made = {
-      name: trimmed,
+    const { wireMillimetres: _wire, shade: _shade, ...known } = place ?? newPlace(garden.places.length, now);
+    const after: Place = {
+      ...known,
+      name,
       cover,
-      ...(readWire.kind === 'given' ? { wireMillimetres: Math.round(readWire.siValue) } : {}),
-      ...(percent > 0 ? { shade: percent / 100 } : {}),
+      ...(wire === undefined ? {} : { wireMillimetres: Math.round(wire) }),
+      ...(shade ? { shade: shade / 100 } : {}),
+      changedAt: now,
     };
-    const after: Place = place
-      ? { ...(known as Omit<Place, 'wireMillimetres' | 'shade'>), ...made, changedAt: now }
-      : {
-          id: newId('place'),
-          ...made,
-          order: garden.places.length,
-          createdAt: now,
-          changedAt: now,
-        };
     await saveRecords(
       [{ table: 'places', before: place, after }],
       [],
-      place ? `${trimmed} changed` : `${trimmed} added`,
+      place ? `${name} changed` : `${name} added`,
     );
     onClose();
-    return undefined;
-  };
+  });
   const bin = async () => {
     if (!place) return;
     await putInBin('places', [place], place.name);
@@ -70,44 +87,11 @@ export function PlaceDialog({
   return (
     <FormDialog
       title={place ? `Change ${place.name}` : 'Add a place'}
-      isOpen
       onClose={onClose}
       onSubmit={submit}
       submitLabel={place ? 'Change it' : 'Add it'}
     >
-      <TextField
-        label="Name"
-        value={name}
-        autoFocus
-        onChange={(e) => setName(e.target.value.slice(0, 60))}
-        error={problem !== undefined}
-        helperText={problem}
-      />
-      <TextField
-        select
-        label="Roof"
-        value={cover}
-        onChange={(e) => setCover(e.target.value as Place['cover'])}
-        helperText="Under a roof no rain falls in and less sun comes through."
-      >
-        {COVER_CHOICES}
-      </TextField>
-      <AmountField
-        purpose="height"
-        label="A wire overhead, above the ground"
-        value={wire}
-        onChange={(e) => setWire(e.target.value)}
-        error={readWire.kind === 'refused'}
-        helperText={readWire.kind === 'refused' ? readWire.problem : 'For strings. Empty: there is none.'}
-      />
-      <TextField
-        label="Shade cloth or whitewash, % of the sun"
-        value={shade}
-        onChange={(e) => setShade(e.target.value)}
-        error={!isShade}
-        helperText={isShade ? 'Empty: none. Its label says how much it takes.' : 'From 0 to 90 %.'}
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-      />
+      <FormFields form={form} autoFocus />
       {place &&
         (hasBags ? (
           <Typography variant="body2" sx={{ color: 'text.secondary' }}>
@@ -120,4 +104,8 @@ export function PlaceDialog({
         ))}
     </FormDialog>
   );
+}
+
+function newPlace(order: number, now: string): Place {
+  return { id: newId('place'), name: '', cover: 'open', order, createdAt: now, changedAt: now };
 }

@@ -1,4 +1,4 @@
-import { Box, Button, FormControlLabel, Switch, TextField, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { dayOf, daysBetween } from '@rundel/core/calendar';
 import type { Draft, EntryOf } from '@rundel/core/records';
 import { daysLeft, solutionCourse } from '@rundel/core/feeding';
@@ -6,16 +6,14 @@ import { findProduct } from '@rundel/core/products';
 import { hasLevel } from '@rundel/core/water';
 import { trimmed } from '@rundel/core/units';
 import { useMemo, useState } from 'react';
-import { AmountField } from '../../ui/AmountField.tsx';
-import { waterRule } from '../../text/amount-rules.ts';
-import { readAmount } from '../../text/amount-text.ts';
 import { Caution } from '../../ui/Caution.tsx';
-import { FormDialog } from '../../ui/EntryDialogs.tsx';
+import { draftOf } from '../../ui/entries/entry-form.ts';
+import { solutionForm } from '../../ui/entries/feeding-forms.ts';
+import { FormDialog, FormField, FormFields, switchField, useFields } from '../../ui/form/index.ts';
 import { doseWords, SOLUTION_WORDS } from '../../text/feed-text.ts';
 import { STORE_WORDS } from '../../text/water-text.ts';
 import { midSentence, shortDay } from '../../text/text.ts';
-import { Select } from '../../ui/Select.tsx';
-import { measuresInUse, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
+import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 
 /** The nutrient in a bag's reservoir, channel or drum: when it was made up, EC and pH with their trend, and how long it lasts. */
 export default function SolutionPart({ bag }: { readonly bag: Bag }) {
@@ -52,7 +50,7 @@ export default function SolutionPart({ bag }: { readonly bag: Bag }) {
           : `At the use of these days what is in it lasts about ${trimmed(left, 0) === '1' ? '1 day' : `${trimmed(left, 0)} days`} (${trimmed(low ?? 0, 0)} to ${trimmed(high ?? 0, 0)}).`}{' '}
         {course.changedOn
           ? `Its nutrient was made up new on ${shortDay(course.changedOn)}, ${daysBetween(course.changedOn, today)} days ago${course.toppedUpLitres > 0 ? `, and topped up with ${unitFormat.show(course.toppedUpLitres, 'water')} since` : ''}.`
-          : 'No nutrient has been put down for it.'}
+          : 'No nutrient is on record for it.'}
       </Typography>
       {last && (
         <Typography>
@@ -81,12 +79,6 @@ export default function SolutionPart({ bag }: { readonly bag: Bag }) {
   );
 }
 
-const WHAT = [
-  { id: 'reading', label: 'Measured' },
-  { id: 'changed', label: 'Made up new' },
-  { id: 'topped-up', label: 'Topped up' },
-] as const;
-
 /** The nutrient that a bag's regime has in its drum, if any. */
 function useNutrient(bag: Bag) {
   const { garden } = useGarden();
@@ -103,136 +95,78 @@ function useNutrient(bag: Bag) {
 
 function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {
   const { clock, garden, record } = useGarden();
-  const nutrient = useNutrient(bag);
-  const [isWithNutrient, setWithNutrient] = useState(true);
   const unitFormat = useUnitFormat();
-  const [what, setWhat] = useState<(typeof WHAT)[number]['id']>('reading');
-  const [litres, setLitres] = useState('');
-  const [ec, setEc] = useState('');
-  const [ph, setPh] = useState('');
-  const [problems, setProblems] = useState<{ litres?: string; ec?: string; ph?: string }>({});
-  const submit = async () => {
-    const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')));
-    const [readEc, readPh] = [number(ec), number(ph)];
-    if (readEc !== undefined && !(readEc >= 0 && readEc <= 20))
-      return setProblems({
-        ec: readEc > 20 ? 'Above 20 it is in µS/cm: divide by 1000.' : 'A number in mS/cm, as 2.1.',
-      });
-    if (readPh !== undefined && !(readPh >= 0 && readPh <= 14))
-      return setProblems({ ph: 'pH goes from 0 to 14.' });
-    const read = readAmount(litres, {
-      ...waterRule(unitFormat.system, measuresInUse(garden)),
-      isOptional: what === 'reading',
-    });
-    if (what !== 'reading' && read.kind !== 'given')
-      return setProblems({ litres: read.kind === 'refused' ? read.problem : 'How much went in?' });
-    if (what === 'reading' && readEc === undefined && readPh === undefined)
-      return setProblems({ ec: 'Give an EC, a pH, or both.' });
-    const at = clock.now();
-    const poured = what !== 'reading' && read.kind === 'given' ? read.siValue : undefined;
-    const solution: Draft<'solution'> = {
-      kind: 'solution',
-      at,
-      containerId: bag.container.id,
-      what,
-      ...(poured === undefined ? {} : { litres: poured }),
-      ...(readEc === undefined ? {} : { ecMillisiemens: readEc }),
-      ...(readPh === undefined ? {} : { ph: readPh }),
-    };
-    const waterings: Draft<'watering'>[] =
-      poured === undefined
+  const nutrient = useNutrient(bag);
+  const form = useFields(
+    {
+      ...solutionForm.fields({ garden, unitFormat }),
+      withNutrient: switchField({ label: 'With the nutrient of its regime' }),
+    },
+    {
+      values: { withNutrient: true },
+      check: (values) => solutionForm.check?.(values) ?? [],
+      isAsked: (name, { what }) => what !== 'reading' || (name !== 'litres' && name !== 'withNutrient'),
+    },
+  );
+  const isPoured = form.texts.what !== 'reading';
+  const submit = form.submit(async (values, texts) => {
+    const base = { at: clock.now(), containerId: bag.container.id };
+    const { litres } = values;
+    const poured: Draft[] =
+      litres === undefined
         ? []
         : [
-            {
-              kind: 'watering',
-              at,
-              containerId: bag.container.id,
-              litres: poured,
-              isMeasured: true,
-              ranThrough: false,
-              into: 'store',
-            },
+            { kind: 'watering', ...base, litres, isMeasured: true, ranThrough: false, into: 'store' },
+            ...(nutrient && values.withNutrient ? fedInto(nutrient, litres, base) : []),
           ];
-    const feeds =
-      poured === undefined || !nutrient || !isWithNutrient
-        ? []
-        : [nutrient.product, ...(nutrient.partner ? [nutrient.partner] : [])].map(
-            (product): Draft<'fed'> => ({
-              kind: 'fed',
-              at,
-              containerId: bag.container.id,
-              productId: product.id,
-              amount: nutrient.dose.amount * poured,
-              unit: nutrient.dose.unit,
-              litres: poured,
-              into: 'store',
-              ...(nutrient.regimeId ? { regimeId: nutrient.regimeId, stepId: nutrient.stepId } : {}),
-            }),
-          );
-    await record([...waterings, ...feeds, solution], `nutrient of ${bag.container.label}`);
+    const solution = draftOf({ kind: 'solution', ...base }, solutionForm.facts(values, texts));
+    await record([...poured, solution], `nutrient of ${bag.container.label}`);
     onClose();
-    return undefined;
-  };
+  });
   return (
     <FormDialog
       title={`The nutrient of ${bag.container.label}`}
-      isOpen
       onClose={onClose}
       onSubmit={submit}
       submitLabel="Put in the diary"
     >
-      <Select
-        label="What was done"
-        value={what}
-        onChange={setWhat}
-        options={WHAT}
+      <FormField
+        form={form}
+        name="what"
         help={
-          what === 'changed'
+          form.texts.what === 'changed'
             ? 'What was still in it is poured out: it counts as empty before this.'
             : undefined
         }
       />
-      {what !== 'reading' && (
-        <AmountField
-          purpose="water"
-          label="How much went in"
-          value={litres}
-          onChange={(e) => {
-            setLitres(e.target.value);
-            setProblems({});
-          }}
-          error={problems.litres !== undefined}
-          helperText={problems.litres}
-        />
-      )}
-      {what !== 'reading' && nutrient && (
-        <FormControlLabel
-          control={<Switch checked={isWithNutrient} onChange={(_, on) => setWithNutrient(on)} />}
+      {isPoured && <FormField form={form} name="litres" />}
+      {isPoured && nutrient && (
+        <FormField
+          form={form}
+          name="withNutrient"
           label={`With ${doseWords(nutrient.dose, unitFormat.system)} of ${midSentence(nutrient.product.name)}${nutrient.partner ? `, and as much ${midSentence(nutrient.partner.name)}` : ''}`}
         />
       )}
-      <TextField
-        label="EC, mS/cm"
-        value={ec}
-        onChange={(e) => {
-          setEc(e.target.value);
-          setProblems({});
-        }}
-        error={problems.ec !== undefined}
-        helperText={problems.ec ?? 'If you measured it.'}
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-      />
-      <TextField
-        label="pH"
-        value={ph}
-        onChange={(e) => {
-          setPh(e.target.value);
-          setProblems({});
-        }}
-        error={problems.ph !== undefined}
-        helperText={problems.ph}
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-      />
+      <FormFields form={form} names={['ec', 'ph']} />
     </FormDialog>
   );
+}
+
+/** The parts of a nutrient that went into a store with so much water. */
+function fedInto(
+  nutrient: NonNullable<ReturnType<typeof useNutrient>>,
+  litres: number,
+  base: { readonly at: string; readonly containerId: string },
+): Draft[] {
+  const { product, partner, dose, regimeId, stepId } = nutrient;
+  return [product, ...(partner ? [partner] : [])].map((part) => ({
+    kind: 'fed',
+    ...base,
+    productId: part.id,
+    amount: dose.amount * litres,
+    unit: dose.unit,
+    litres,
+    into: 'store',
+    ...(regimeId ? { regimeId, stepId } : {}),
+  }));
 }

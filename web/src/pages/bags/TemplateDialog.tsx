@@ -1,21 +1,19 @@
-import { TextField, Typography } from '@mui/material';
+import { Typography } from '@mui/material';
 import type { Template } from '@rundel/core/records';
-import { useState } from 'react';
 import { kindWords } from '../../text/bag-text.ts';
-import { FormDialog } from '../../ui/EntryDialogs.tsx';
+import { FormDialog, FormFields, textField, useFields } from '../../ui/form/index.ts';
 import { newId, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 
 /** A bag's make kept under a name, to set up others like it. */
 export function TemplateDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {
   const { garden, clock, saveRecords } = useGarden();
   const unitFormat = useUnitFormat();
-  const [name, setName] = useState(kindWords(bag, unitFormat));
-  const [problem, setProblem] = useState<string>();
-  const submit = async () => {
-    const trimmed = name.trim();
-    if (trimmed === '') return setProblem('Give it a name.');
-    if (garden.templates.some((t) => !t.binnedAt && t.name === trimmed))
-      return setProblem('There is a template of this name already.');
+  const taken = garden.templates.flatMap((t) => (t.binnedAt ? [] : [t.name]));
+  const form = useFields(
+    { name: textField({ label: 'Name', longest: 60, missing: 'Give it a name.', taken }) },
+    { values: { name: kindWords(bag, unitFormat) } },
+  );
+  const submit = form.submit(async ({ name }) => {
     const now = clock.now();
     const { kindId, size, mixId, layers, mulchMillimetres, holeMillimetres, support, stations } =
       bag.container;
@@ -23,7 +21,7 @@ export function TemplateDialog({ bag, onClose }: { readonly bag: Bag; onClose():
     const first = bag.occupants[0];
     const after: Template = {
       id: newId('template'),
-      name: trimmed,
+      name,
       kindId,
       size,
       mixId,
@@ -38,20 +36,12 @@ export function TemplateDialog({ bag, onClose }: { readonly bag: Bag; onClose():
       createdAt: now,
       changedAt: now,
     };
-    await saveRecords([{ table: 'templates', before: undefined, after }], [], `template ${trimmed} kept`);
+    await saveRecords([{ table: 'templates', before: undefined, after }], [], `template ${name} kept`);
     onClose();
-    return undefined;
-  };
+  });
   return (
-    <FormDialog title="Keep as a template" isOpen onClose={onClose} onSubmit={submit} submitLabel="Save">
-      <TextField
-        label="Name"
-        value={name}
-        autoFocus
-        onChange={(e) => setName(e.target.value.slice(0, 60))}
-        error={problem !== undefined}
-        helperText={problem}
-      />
+    <FormDialog title="Keep as a template" onClose={onClose} onSubmit={submit} submitLabel="Save">
+      <FormFields form={form} autoFocus />
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         Kind, size, mix, mulch, support and how many plants are kept; a new bag can start from it.
       </Typography>

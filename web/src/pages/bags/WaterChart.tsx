@@ -9,7 +9,7 @@ import { useThemeValue } from '../../ui/theme-context.tsx';
 import { HowCalculated } from '../../ui/HowCalculated.tsx';
 import { localDate, whenWords } from '../../text/text.ts';
 import { useUnitFormat } from '../../store/index.ts';
-import { courseOf, chartPointsOf, spellsOf } from './water-course.ts';
+import { courseOf, chartPointsOf, spellsOf } from '@rundel/core/garden-state';
 
 /** A bag's water over the last days and the rounds to come, with its doubt as a band. */
 export default function WaterChart({

@@ -185,7 +185,7 @@ function Big({ number, label }: { readonly number: string; readonly label: strin
   );
 }
 
-/** "Tuesday's", "The 18:05", "The 3 Jul": whose look or drink it was. */
+/** "Tuesday's", "The 18:05", "The 3 Jul": whose check or watering it was. */
 function whose(at: string | undefined, now: string): string {
   if (at === undefined) return 'A';
   const when = whenWords(at, now);

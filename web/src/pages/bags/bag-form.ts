@@ -1,341 +1,360 @@
-import { CONTAINER_KINDS, containerKind, dimensionsSchema } from '@rundel/core/bags';
 import {
-  TRADE_CLASS_NAMES,
-  type Size,
-  type TradeClass,
-  type Container,
-  type Place,
-  type Template,
-  daySchema,
-  SUPPORT_KINDS,
+  CONTAINER_KINDS,
+  containerKind,
+  dimensionsSchema,
+  TRADE_CLASSES,
+  tradeClassLitres,
+} from '@rundel/core/bags';
+import {
   COMPANION_SIZES,
+  TRADE_CLASS_NAMES,
+  type AddedStore,
   type CompanionSize,
+  type Container,
+  type Garden,
+  type Place,
+  type Size,
+  type Template,
+  type TradeClass,
 } from '@rundel/core/records';
-import { MIXES } from '@rundel/core/mixes';
-import { show, type NamedMeasure, type UnitSystem } from '@rundel/core/units';
-import * as z from '@rundel/core/schema';
-import { readAmount } from '../../text/amount-text.ts';
-import { readStores, storeTexts } from './store-fields.ts';
-import { moneyIn, newId, type RecordChange } from '../../store/index.ts';
+import { findMix, MIXES } from '@rundel/core/mixes';
+import { needsFirmMix, SUPPORTS } from '@rundel/core/plants';
+import { COVER_WORDS } from '../../ui/choices.tsx';
+import {
+  amountField,
+  choiceField,
+  dayField,
+  isWhole,
+  numberField,
+  optionsOf,
+  priceField,
+  namedOptions,
+  textField,
+  type Field,
+  type FieldProblem,
+  type FieldsForm,
+  type Texts,
+  type ValuesOf,
+} from '../../ui/form/index.ts';
+import { placesInUse, type UnitFormat } from '../../store/index.ts';
+import type { BagFormResult } from './bag-records.ts';
 
-/** What the bag form holds: text as typed. */
-export interface BagFormValues {
-  label: string;
-  kindId: string;
-  sizeBy: Size['by'];
-  labelLitres: string;
-  tradeClass: TradeClass;
-  dimensions: Record<string, string>;
-  /** what a measured bag was sold as; empty: unknown */
-  soldAs: TradeClass | '';
-  mixId: string;
-  /** another mix below it, and how much of the bag that takes, %; empty: none */
-  lowerMixId: string;
-  lowerShare: string;
-  mulch: string;
-  hole: string;
-  /** water put beside it: what each holds; empty: none */
-  saucer: string;
-  clayPots: string;
-  wick: string;
-  drum: string;
-  /** plants beside the crop, by how much they shade; 'none' where there are none */
-  companions: CompanionSize;
-  /** until when passing plants stand beside it; empty: as long as the crop */
-  companionsUntil: string;
-  price: string;
-  placeId: string;
-  newPlaceName: string;
-  newPlaceCover: Place['cover'];
-  stations: number;
-  supportKind: Container['support']['kind'];
-  supportHeight: string;
-}
-
-/** What the form gives when everything in it reads. */
-export interface BagFormResult {
-  readonly label: string;
-  readonly kindId: string;
-  readonly size: Size;
-  readonly mixId: string;
-  readonly layers?: Container['layers'];
-  readonly mulchMillimetres: number;
-  readonly holeMillimetres?: number;
-  readonly stores?: Container['stores'];
-  readonly companions?: Container['companions'];
-  readonly price?: number;
-  readonly place:
-    | { readonly kind: 'known'; readonly id: string }
-    | { readonly kind: 'new'; readonly name: string; readonly cover: Place['cover'] };
-  readonly stations: number;
-  readonly support: Container['support'];
-}
-
-/** The value of `placeId` that asks for a new stand. */
+/** The value of `placeId` that asks for a new place. */
 export const NEW_PLACE = 'new';
 
-export function emptyBagForm(label: string, placeId: string | undefined): BagFormValues {
-  return {
-    label,
-    kindId: CONTAINER_KINDS[0]?.id ?? '',
-    sizeBy: 'label',
-    labelLitres: '',
-    tradeClass: '#10',
-    dimensions: {},
-    soldAs: '',
-    mixId: MIXES[0]?.id ?? '',
-    lowerMixId: '',
-    lowerShare: '50',
-    mulch: '',
-    hole: '',
-    saucer: '',
-    clayPots: '',
-    wick: '',
-    drum: '',
-    companions: 'none',
-    companionsUntil: '',
-    price: '',
-    placeId: placeId ?? NEW_PLACE,
-    newPlaceName: '',
-    newPlaceCover: 'open',
-    stations: 1,
-    supportKind: 'none',
-    supportHeight: '',
-  };
+/** What stands beside the crop, by what it is like. */
+const COMPANION_WORDS: Readonly<Record<CompanionSize, string>> = {
+  none: 'None',
+  small: 'Small: a clump of herbs',
+  middling: 'Middling: a bushy flower or two',
+  large: 'Large: a rim of salad, or a trailing flower',
+};
+
+/** The stores that a grower puts beside a bag, by the field that takes their litres. */
+export const STORE_FIELDS = {
+  saucer: store('Saucer under it', 'Catches what runs through and gives it back.'),
+  'clay-pots': store('Clay pots in it', 'Unglazed, buried to the rim: all they hold.'),
+  wick: store('Drum on a wick', 'Checked by its level. Only food-safe drums.'),
+  drum: store('Drum with a float', 'Keeps a channel or reservoir full. Only food-safe drums.'),
+} as const satisfies Readonly<Record<AddedStore['kind'], Field<number | undefined>>>;
+
+function store(label: string, help: string) {
+  const water = { purpose: 'water', low: 0.1, high: 200, inMeasures: true } as const;
+  return amountField({ label, help, ...water, isOptional: true });
 }
 
-/** The form of a bag as it is stored. */
-export function bagFormOf(container: Container, system: UnitSystem): BagFormValues {
-  return {
-    ...makeFormOf(container, container.stations.length, system),
-    label: container.label,
-    placeId: container.placeId,
-  };
+/** The field that takes one of a kind's measurements. */
+export const dimensionName = (key: string) => `size-${key}` as const;
+
+/** What a bag's form is made for. */
+export interface BagFormContext {
+  readonly garden: Garden;
+  readonly unitFormat: UnitFormat;
+  /** labels of other bags, which this one may not have */
+  readonly taken: readonly string[];
 }
 
-/** The form of a new bag made up like a template. */
-export function templateFormOf(
-  template: Template,
-  label: string,
-  placeId: string | undefined,
-  system: UnitSystem,
-): BagFormValues {
-  return { ...makeFormOf(template, template.stations, system), label, placeId: placeId ?? NEW_PLACE };
-}
-
-function makeFormOf(
-  container: Omit<Template, 'id' | 'name' | 'createdAt' | 'changedAt' | 'stations'> &
-    Pick<Partial<Container>, 'price'>,
-  stations: number,
-  system: UnitSystem,
-): BagFormValues {
-  const { size, layers } = container;
-  const dimensions =
-    size.by === 'measured'
-      ? Object.fromEntries(
-          Object.entries(size.dimensions).map(([key, mm]) => [key, show(mm, 'size', system)]),
-        )
-      : {};
-  return {
-    ...emptyBagForm('', undefined),
-    // one that is not known here is chosen anew
-    kindId: CONTAINER_KINDS.some((k) => k.id === container.kindId)
-      ? container.kindId
-      : (CONTAINER_KINDS[0]?.id ?? ''),
-    sizeBy: size.by,
-    labelLitres: size.by === 'label' ? show(size.litres, 'bag', system) : '',
-    tradeClass: size.by === 'class' ? size.class : '#10',
-    dimensions,
-    soldAs: size.by === 'measured' ? (size.class ?? '') : '',
-    mixId: layers?.at(-1)?.mixId ?? container.mixId,
-    lowerMixId: layers?.[0]?.mixId ?? '',
-    lowerShare: layers?.[0] ? String(Math.round(layers[0].share * 100)) : '50',
-    hole: container.holeMillimetres ? show(container.holeMillimetres, 'depth', system) : '',
-    ...storeTexts(container.stores, system),
-    companions: container.companions?.size ?? 'none',
-    companionsUntil: container.companions?.until ?? '',
-    price: container.price === undefined ? '' : String(container.price),
-    mulch: container.mulchMillimetres > 0 ? show(container.mulchMillimetres, 'depth', system) : '',
-    stations,
-    supportKind: container.support.kind,
-    supportHeight:
-      container.support.heightMillimetres > 0
-        ? show(container.support.heightMillimetres, 'height', system)
-        : '',
-  };
-}
-
-/**
- * The form's schema: reads every amount in the grower's system and says beside the field what is wrong.
- *
- * @param taken labels of other bags, which this one may not have
- */
-export function bagFormSchema(
-  system: UnitSystem,
-  taken: readonly string[],
-  measures: readonly NamedMeasure[] = [],
+/** The fields of a bag, by what is said of it so far: its kind decides what can be measured and what holds in it. */
+export function bagFields(
+  texts: { readonly kindId?: string; readonly mixId?: string },
+  { garden, unitFormat, taken }: BagFormContext,
 ) {
-  const form = z.object({
-    label: z.string(),
-    kindId: z.string(),
-    sizeBy: z.enum(['measured', 'class', 'label']),
-    labelLitres: z.string(),
-    tradeClass: z.enum(TRADE_CLASS_NAMES),
-    dimensions: z.record(z.string(), z.string()),
-    soldAs: z.enum(['', ...TRADE_CLASS_NAMES]),
-    mixId: z.string(),
-    lowerMixId: z.string(),
-    lowerShare: z.string(),
-    mulch: z.string(),
-    hole: z.string(),
-    saucer: z.string(),
-    clayPots: z.string(),
-    wick: z.string(),
-    drum: z.string(),
-    companions: z.enum(COMPANION_SIZES),
-    companionsUntil: z.string(),
-    price: z.string(),
-    placeId: z.string(),
-    newPlaceName: z.string(),
-    newPlaceCover: z.enum(['open', 'glass', 'heated']),
-    stations: z.coerce.number<number>().int(),
-    supportKind: z.enum(SUPPORT_KINDS),
-    supportHeight: z.string(),
-  });
-  return form.transform((values, context): BagFormResult => {
-    const say = (message: string, ...path: string[]) => {
-      context.addIssue({ code: 'custom', path, message });
-    };
-    const label = values.label.trim();
-    if (label === '') say('Give it a number or a short name: it is what you call it on the walk.', 'label');
-    else if (label.length > 12) say('Twelve letters at the most.', 'label');
-    else if (taken.includes(label)) say(`There is a bag "${label}" already.`, 'label');
-    const kind = containerKind(values.kindId);
-    const size = readSize(values, system, measures, say);
-    const mulch = readAmount(values.mulch, { purpose: 'depth', system, low: 0, high: 150, isOptional: true });
-    if (mulch.kind === 'refused') say(mulch.problem, 'mulch');
-    const hole = kind.drainage.canBeRaised
-      ? readAmount(values.hole, { purpose: 'depth', system, low: 0, high: 400, isOptional: true })
-      : undefined;
-    if (hole?.kind === 'refused') say(hole.problem, 'hole');
-    const stores = readStores(values, system, measures, say);
-    const until = values.companionsUntil.trim();
-    if (values.companions !== 'none' && until !== '' && !daySchema.safeParse(until).success)
-      say('A day that exists, or nothing.', 'companionsUntil');
-    const price = moneyIn('').read(values.price.replace(/^[^\p{L}\d.,-]+/u, ''));
-    if (price.kind === 'refused') say(price.problem, 'price');
-    const lower = Number(values.lowerShare.replace('%', '').replace(',', '.'));
-    const isLayered = values.lowerMixId !== '' && values.lowerMixId !== values.mixId;
-    if (isLayered && !(lower >= 5 && lower <= 95)) {
-      say('From 5 to 95 % of the bag; the rest is the upper mix.', 'lowerShare');
-    }
-    if (values.stations < 1 || values.stations > kind.stations.most) {
-      say(`From 1 to ${kind.stations.most} in a bag of this kind.`, 'stations');
-    }
-    const isNew = values.placeId === NEW_PLACE;
-    if (isNew && values.newPlaceName.trim() === '')
-      say('What do you call the place? "Patio" will do.', 'newPlaceName');
-    const height =
-      values.supportKind === 'none'
-        ? undefined
-        : readAmount(values.supportHeight, { purpose: 'height', system, low: 100, high: 5000 });
-    if (height?.kind === 'refused') say(height.problem, 'supportHeight');
+  const kind = containerKind(texts.kindId || (CONTAINER_KINDS[0]?.id ?? ''));
+  const mixes = namedOptions([...garden.mixes.filter((mix) => !mix.binnedAt), ...MIXES]);
+  const classes = TRADE_CLASS_NAMES.map((id) => {
+    const { low, high } = tradeClassLitres(id);
+    const { lowCubicInches, highCubicInches } = TRADE_CLASSES[id];
     return {
-      label,
-      kindId: kind.id,
-      size: size ?? { by: 'label', litres: 1 },
-      mixId: values.mixId,
-      ...(isLayered
-        ? {
-            layers: [
-              { mixId: values.lowerMixId, share: lower / 100 },
-              { mixId: values.mixId, share: 1 - lower / 100 },
-            ],
-          }
-        : {}),
-      mulchMillimetres: mulch.kind === 'given' ? mulch.siValue : 0,
-      ...(hole?.kind === 'given' && hole.siValue > 0 ? { holeMillimetres: hole.siValue } : {}),
-      ...(stores.length > 0 ? { stores } : {}),
-      ...(values.companions === 'none'
-        ? {}
-        : { companions: { size: values.companions, ...(until === '' ? {} : { until }) } }),
-      ...(price.kind === 'given' ? { price: price.amount } : {}),
-      place: isNew
-        ? { kind: 'new', name: values.newPlaceName.trim(), cover: values.newPlaceCover }
-        : { kind: 'known', id: values.placeId },
-      stations: values.stations,
-      support: { kind: values.supportKind, heightMillimetres: height?.kind === 'given' ? height.siValue : 0 },
+      id,
+      label: `${id}: ${unitFormat.range(low, high, 'bag')} (${lowCubicInches}–${highCubicInches} in³)`,
     };
   });
-}
-
-function readSize(
-  values: Pick<BagFormValues, 'sizeBy' | 'labelLitres' | 'tradeClass' | 'dimensions' | 'kindId' | 'soldAs'>,
-  system: UnitSystem,
-  measures: readonly NamedMeasure[],
-  say: (message: string, ...path: string[]) => void,
-): Size | undefined {
-  const kind = containerKind(values.kindId);
-  if (values.sizeBy === 'class') return { by: 'class', class: values.tradeClass };
-  if (values.sizeBy === 'label') {
-    const litres = readAmount(values.labelLitres, {
+  const label = textField({
+    label: 'Its number or name',
+    help: 'What you call it on the walk.',
+    missing: 'Give it a number or a short name: it is what you call it on the walk.',
+    longest: 40,
+    taken,
+  });
+  const fields = {
+    kindId: choiceField({ label: 'Kind', options: namedOptions(CONTAINER_KINDS) }),
+    sizeBy: choiceField<Size['by']>({
+      label: 'How big is it?',
+      options: [
+        { id: 'label', label: 'Its label says' },
+        ...(kind.hasTradeClass ? [{ id: 'class' as const, label: 'Trade class' }] : []),
+        { id: 'measured', label: 'I have measured it' },
+      ],
+    }),
+    labelLitres: amountField({
+      label: 'Size on the label',
+      help: 'As "38", "10 gal", "1.5 cu ft" or "4 cans".',
       purpose: 'bag',
-      system,
       low: 1,
       high: 1000,
-      measures,
-    });
-    if (litres.kind === 'given') return { by: 'label', litres: litres.siValue };
-    say(litres.kind === 'refused' ? litres.problem : 'Please give its litres.', 'labelLitres');
-    return undefined;
-  }
-  const dimensions: Record<string, number> = {};
-  let isWhole = true;
-  for (const { key, low, high } of kind.dimensions) {
-    const read = readAmount(values.dimensions[key] ?? '', { purpose: 'size', system, low, high });
-    if (read.kind === 'given') dimensions[key] = read.siValue;
-    else {
-      isWhole = false;
-      say(read.kind === 'refused' ? read.problem : 'Please measure it.', 'dimensions', key);
-    }
-  }
-  if (!isWhole) return undefined;
-  const checked = dimensionsSchema(kind).safeParse(dimensions);
-  if (checked.success) {
-    const isSold = kind.hasTradeClass && values.soldAs !== '';
-    return { by: 'measured', dimensions, ...(isSold ? { class: values.soldAs as TradeClass } : {}) };
-  }
-  for (const issue of checked.error.issues) say(issue.message, 'dimensions', String(issue.path[0]));
-  return undefined;
+      inMeasures: true,
+    }),
+    tradeClass: choiceField<TradeClass>({
+      label: 'Trade class',
+      help: 'What it is sold as; what it holds is a range.',
+      options: classes,
+    }),
+    soldAs: choiceField<TradeClass | ''>({
+      label: 'Sold as',
+      options: [{ id: '', label: 'I do not know' }, ...TRADE_CLASS_NAMES.map((id) => ({ id, label: id }))],
+    }),
+    label: {
+      ...label,
+      read(text, context) {
+        const read = label.read(text, context);
+        return read.ok && read.value.length > 12
+          ? { ok: false, problem: 'Twelve letters at the most.' }
+          : read;
+      },
+    } satisfies Field<string>,
+    stations: numberField({
+      label: 'Plants side by side',
+      help: kind.isClosed ? 'Three, or two for bigger plants.' : undefined,
+      low: 1,
+      high: kind.stations.most,
+      isWhole: true,
+      problem: `From 1 to ${kind.stations.most} in a bag of this kind.`,
+    }),
+    placeId: choiceField({
+      label: 'Where it stands',
+      options: [...namedOptions(placesInUse(garden)), { id: NEW_PLACE, label: 'A new place…' }],
+    }),
+    newPlaceName: textField({
+      label: 'Name of the new place',
+      missing: 'What do you call the place? "Patio" will do.',
+      longest: 60,
+    }),
+    newPlaceCover: choiceField<Place['cover']>({ label: 'Roof', options: optionsOf(COVER_WORDS) }),
+    mixId: choiceField({
+      label: 'Mix',
+      help: findMix(texts.mixId ?? '', garden.mixes)?.description,
+      options: mixes,
+    }),
+    lowerMixId: choiceField({
+      label: 'Another mix below',
+      options: [{ id: '', label: 'None: one mix throughout' }, ...mixes],
+    }),
+    lowerShare: numberField({
+      label: 'Share of the lower mix',
+      help: 'Loam below and compost on top, say half and half.',
+      unit: '%',
+      sign: '%',
+      low: 5,
+      high: 95,
+      problem: 'From 5 to 95 % of the bag; the rest is the upper mix.',
+    }),
+    supportKind: choiceField<Container['support']['kind']>({
+      label: 'Support',
+      help: kind.holdsCane ? undefined : 'A bag lying flat cannot hold a cane by itself.',
+      options: namedOptions(SUPPORTS.filter((support) => kind.holdsCane || !needsFirmMix(support))),
+    }),
+    supportHeight: amountField({
+      label: 'Its top, from the ground',
+      help: 'Put caps on canes at eye height.',
+      purpose: 'height',
+      low: 100,
+      high: 5000,
+    }),
+    mulch: amountField({
+      label: 'Mulch on top',
+      help: 'Empty for none; keep it off the stem.',
+      purpose: 'depth',
+      low: 0,
+      high: 150,
+      isOptional: true,
+    }),
+    hole: amountField({
+      label: 'Holes above the base',
+      help: 'Empty: at the base. Higher keeps a wet reserve.',
+      purpose: 'depth',
+      low: 0,
+      high: 400,
+      isOptional: true,
+    }),
+    price: priceField({ label: 'What the empty one cost', help: 'Spread over the seasons that it lasts.' }),
+    companions: choiceField<CompanionSize>({
+      label: 'Plants beside the crop',
+      help: 'Companion flowers, herbs, passing salad: they take up water and feed too.',
+      options: COMPANION_SIZES.map((id) => ({ id, label: COMPANION_WORDS[id] })),
+    }),
+    companionsUntil: dayField({
+      label: 'Remove by',
+      help: 'Empty: as long as the crop.',
+      isOptional: true,
+    }) as Field<string | undefined>,
+    ...STORE_FIELDS,
+  };
+  const dimensions: Readonly<Record<`size-${string}`, Field<number>>> = Object.fromEntries(
+    kind.dimensions.map(({ key, label: dimension, low, high }) => [
+      dimensionName(key),
+      amountField({ label: dimension, missing: 'Please measure it.', purpose: 'size', low, high }),
+    ]),
+  );
+  return { ...dimensions, ...fields } as typeof dimensions & typeof fields;
 }
 
-/** The records of new bags, all made up alike, with their new stand if they need one. */
-export function newBagRecords(
-  result: BagFormResult,
-  labels: readonly string[],
-  counts: { readonly places: number; readonly containers: number },
-  now: string,
-): { readonly containers: readonly Container[]; readonly changes: readonly RecordChange[] } {
-  const stamps = { createdAt: now, changedAt: now };
-  const { place, stations, label: _, ...make } = result;
-  const placeId = place.kind === 'known' ? place.id : newId('place');
-  const containers = labels.map((label, i): Container => ({
-    ...make,
-    id: newId('container'),
-    label,
-    placeId,
-    stations: Array.from({ length: stations }, () => ({ id: newId('station') })),
-    order: counts.containers + i,
-    ...stamps,
-  }));
-  const changes: RecordChange[] = containers.map((after) => ({
-    table: 'containers',
-    before: undefined,
-    after,
-  }));
-  if (place.kind === 'new') {
-    const after = { id: placeId, name: place.name, cover: place.cover, order: counts.places, ...stamps };
-    changes.unshift({ table: 'places', before: undefined, after });
+export type BagFields = ReturnType<typeof bagFields>;
+
+/** Whether a field is asked of a bag by what is said of it so far. */
+export function isBagAsked(name: string, texts: Readonly<Partial<Texts<BagFields>>>): boolean {
+  const kind = containerKind(texts.kindId || (CONTAINER_KINDS[0]?.id ?? ''));
+  const { sizeBy = 'label' } = texts;
+  if (name.startsWith('size-')) return sizeBy === 'measured';
+  switch (name) {
+    case 'labelLitres':
+      return sizeBy === 'label';
+    case 'tradeClass':
+      return sizeBy === 'class';
+    case 'soldAs':
+      return sizeBy === 'measured' && kind.hasTradeClass;
+    case 'newPlaceName':
+    case 'newPlaceCover':
+      return texts.placeId === NEW_PLACE;
+    case 'lowerShare':
+      return !['', texts.mixId].includes(texts.lowerMixId ?? '');
+    case 'supportHeight':
+      return (texts.supportKind ?? 'none') !== 'none';
+    case 'hole':
+      return kind.drainage.canBeRaised;
+    case 'companionsUntil':
+      return (texts.companions ?? 'none') !== 'none';
+    default:
+      return true;
   }
-  return { containers, changes };
+}
+
+/** What a new bag begins with. */
+export function newBagStart(label: string, placeId: string | undefined): Partial<ValuesOf<BagFields>> {
+  return {
+    label,
+    stations: 1,
+    lowerShare: 50,
+    placeId: placeId ?? NEW_PLACE,
+    tradeClass: '#10',
+    companions: 'none',
+    supportKind: 'none',
+  };
+}
+
+type Make = Omit<Template, 'id' | 'name' | 'createdAt' | 'changedAt' | 'stations'> &
+  Pick<Partial<Container>, 'price'>;
+
+/** The values of a bag as it is stored, or of a template. One that is not known here is chosen anew. */
+export function startOfBag(make: Make, stations: number): Partial<ValuesOf<BagFields>> {
+  const { size, layers, support, companions } = make;
+  const stores = Object.fromEntries((make.stores ?? []).map(({ kind, litres }) => [kind, litres]));
+  const dimensions =
+    size.by === 'measured'
+      ? Object.fromEntries(Object.entries(size.dimensions).map(([key, mm]) => [dimensionName(key), mm]))
+      : {};
+  return {
+    ...dimensions,
+    ...stores,
+    kindId: CONTAINER_KINDS.some((k) => k.id === make.kindId) ? make.kindId : (CONTAINER_KINDS[0]?.id ?? ''),
+    sizeBy: size.by,
+    ...(size.by === 'label' ? { labelLitres: size.litres } : {}),
+    tradeClass: size.by === 'class' ? size.class : '#10',
+    soldAs: size.by === 'measured' ? (size.class ?? '') : '',
+    mixId: layers?.at(-1)?.mixId ?? make.mixId,
+    lowerMixId: layers?.[0]?.mixId ?? '',
+    lowerShare: (layers?.[0]?.share ?? 0.5) * 100,
+    ...(make.holeMillimetres ? { hole: make.holeMillimetres } : {}),
+    companions: companions?.size ?? 'none',
+    ...(companions?.until ? { companionsUntil: companions.until } : {}),
+    ...(make.price === undefined ? {} : { price: make.price }),
+    ...(make.mulchMillimetres > 0 ? { mulch: make.mulchMillimetres } : {}),
+    stations,
+    supportKind: support.kind,
+    ...(support.heightMillimetres > 0 ? { supportHeight: support.heightMillimetres } : {}),
+  };
+}
+
+/** What a bag was measured to be, by the names of its kind. */
+function dimensionsOf(values: Partial<ValuesOf<BagFields>>): Record<string, number> {
+  const { dimensions } = containerKind(values.kindId ?? '');
+  return Object.fromEntries(dimensions.map(({ key }) => [key, values[dimensionName(key)] ?? NaN]));
+}
+
+/** What does not go together in a bag, at its field. */
+export function bagProblems(
+  values: Partial<ValuesOf<BagFields>>,
+): readonly FieldProblem<keyof BagFields & string>[] {
+  if (values.sizeBy !== 'measured') return [];
+  const checked = dimensionsSchema(containerKind(values.kindId ?? '')).safeParse(dimensionsOf(values));
+  return (checked.error?.issues ?? []).map(({ path, message }) => ({
+    at: dimensionName(String(path[0])),
+    problem: message,
+  }));
+}
+
+function sizeOf(values: ValuesOf<BagFields>): Size {
+  const { sizeBy, labelLitres, tradeClass, soldAs } = values;
+  if (sizeBy === 'class') return { by: 'class', class: tradeClass };
+  if (sizeBy === 'label') return { by: 'label', litres: labelLitres };
+  return { by: 'measured', dimensions: dimensionsOf(values), ...(soldAs ? { class: soldAs } : {}) };
+}
+
+/** The bag that a form comes to; undefined while its fields do not read. */
+export function bagOf(form: Pick<FieldsForm<BagFields>, 'fields' | 'values'>): BagFormResult | undefined {
+  if (!isWhole(form)) return undefined;
+  const { values } = form;
+  if (bagProblems(values).length > 0) return undefined;
+  const { mixId, lowerMixId, lowerShare, mulch = 0, hole, companions, companionsUntil, price } = values;
+  const lower = lowerShare === undefined ? undefined : lowerShare / 100;
+  const stores = (Object.keys(STORE_FIELDS) as AddedStore['kind'][]).flatMap((kind) => {
+    const litres = values[kind];
+    return litres === undefined ? [] : [{ kind, litres }];
+  });
+  return {
+    label: values.label,
+    kindId: values.kindId,
+    size: sizeOf(values),
+    mixId,
+    ...(lower === undefined
+      ? {}
+      : {
+          layers: [
+            { mixId: lowerMixId, share: lower },
+            { mixId, share: 1 - lower },
+          ],
+        }),
+    mulchMillimetres: mulch,
+    ...(hole ? { holeMillimetres: hole } : {}),
+    ...(stores.length > 0 ? { stores } : {}),
+    ...(companions === 'none'
+      ? {}
+      : { companions: { size: companions, ...(companionsUntil ? { until: companionsUntil } : {}) } }),
+    ...(price === undefined ? {} : { price }),
+    place:
+      values.placeId === NEW_PLACE
+        ? { kind: 'new', name: values.newPlaceName, cover: values.newPlaceCover }
+        : { kind: 'known', id: values.placeId },
+    stations: values.stations,
+    support: { kind: values.supportKind, heightMillimetres: values.supportHeight ?? 0 },
+  };
 }

@@ -47,6 +47,28 @@ describe('an entry in words', () => {
       'Watered: 2\u00a0L, by eye',
     ],
     [
+      {
+        ...inBag,
+        id: 'ent_drink03',
+        kind: 'watering',
+        litres: 4.75,
+        isMeasured: true,
+        ranThrough: false,
+        asEntered: '½ green can',
+      },
+      'Watered: ½ green can (4.8\u00a0L)',
+    ],
+    [
+      {
+        ...inBag,
+        id: 'ent_pick003',
+        kind: 'picking',
+        kilograms: 0.45,
+        asEntered: '0.45 kg',
+      },
+      'Picked: 450\u00a0g',
+    ],
+    [
       { ...inBag, id: 'ent_pick001', kind: 'picking', kilograms: 0.45, count: 3 },
       'Picked: 450\u00a0g, 3 fruit',
     ],

@@ -3,7 +3,6 @@ import { FAULT_WORDS, LEVELS, levelShare, checkWords } from '../../text/check-te
 import { dripWords } from '../../text/water-text.ts';
 import { unitFormatIn } from '../../store/index.ts';
 import { gaugeOf, gaugesWith, readingCheck } from '../../ui/gauges.ts';
-import { readStores, storeTexts } from './store-fields.ts';
 
 const metric = unitFormatIn('metric');
 const plain = (text: string) => text.replace(/\s/g, ' ');
@@ -56,37 +55,5 @@ describe('looks in words', () => {
   it('a drip: how long, how often, on which days, how much', () => {
     const setting = { emitters: 2, litresPerHourEach: 2, minutes: 15, timesADay: 3, weekdays: [1, 3] };
     expect(plain(dripWords(setting, metric))).toBe('15 min 3 times on Mon, Wed, about 3 L');
-  });
-});
-
-describe('water beside a bag, as typed', () => {
-  const read = (values: Partial<Record<'saucer' | 'clayPots' | 'wick' | 'drum', string>>) => {
-    const said: string[][] = [];
-    const stores = readStores(
-      { saucer: '', clayPots: '', wick: '', drum: '', ...values },
-      'metric',
-      [],
-      (message, ...path) => said.push([message, ...path]),
-    );
-    return { stores, said };
-  };
-
-  it('empty is none; amounts are read in any unit', () => {
-    expect(read({})).toEqual({ stores: [], said: [] });
-    expect(read({ saucer: '1.5', wick: '20 L' }).stores).toEqual([
-      { kind: 'saucer', litres: 1.5 },
-      { kind: 'wick', litres: 20 },
-    ]);
-  });
-
-  it('says beside the field what does not read', () => {
-    expect(read({ clayPots: 'two' }).said[0]?.[1]).toBe('clayPots');
-    expect(read({ saucer: '900 L' }).stores).toEqual([]);
-  });
-
-  it('goes back into the form as it was kept', () => {
-    const texts = storeTexts([{ kind: 'saucer', litres: 1.5 }], 'metric');
-    expect(plain(texts.saucer)).toBe('1.5 L');
-    expect(texts.wick).toBe('');
   });
 });

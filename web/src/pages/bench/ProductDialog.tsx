@@ -1,27 +1,24 @@
-import { Alert, Box, FormHelperText, TextField } from '@mui/material';
-import { type Draft, type OwnProduct, FEED_FORMS, FEED_UNITS, type Product } from '@rundel/core/records';
+import { Alert, Box, FormHelperText } from '@mui/material';
+import type { Draft, FeedForm, OwnProduct, Product } from '@rundel/core/records';
 import { productsIn } from '@rundel/core/products';
 import { useState } from 'react';
-import { FormDialog } from '../../ui/EntryDialogs.tsx';
-import { perWords } from '../../text/dose-text.ts';
-import { FEED_PROBLEM_WORDS, FORM_WORDS, UNIT_WORDS } from '../../text/feed-text.ts';
-import { Select } from '../../ui/Select.tsx';
+import { FEED_PROBLEM_WORDS } from '../../text/feed-text.ts';
+import { midSentence } from '../../text/text.ts';
+import { FormDialog, FormField, FormFields, useFields } from '../../ui/form/index.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { newId, useGarden, useUnitFormat, type RecordChange } from '../../store/index.ts';
-import { productFormOf, readProductForm, withForm, type ProductForm } from './product-form.ts';
 import { shedUnit } from './feeding/feeds-csv.ts';
-import { midSentence } from '../../text/text.ts';
+import {
+  feedOf,
+  isProductAsked,
+  productFields,
+  productProblems,
+  startOfProduct,
+  suiting,
+  type ProductFields,
+} from './product-form.ts';
 
-const FORMS = FEED_FORMS.map((id) => ({ id, label: FORM_WORDS[id] }));
-const UNITS = FEED_UNITS.map((id) => ({ id, label: UNIT_WORDS[id][1] }));
-const PER = ['litre', 'bag', 'plant', 'mix-litre'] as const;
-const LABEL = [
-  { key: 'n', label: 'N' },
-  { key: 'p2o5', label: 'P₂O₅' },
-  { key: 'k2o', label: 'K₂O' },
-  { key: 'ca', label: 'Ca' },
-  { key: 'mg', label: 'Mg' },
-] as const;
+const LABEL = ['n', 'p2o5', 'k2o', 'ca', 'mg'] as const;
 
 /**
  * A product as its label has it, from wherever it is made: what feeds, in Feeds, while filling or in the shed, and what is only
@@ -43,43 +40,33 @@ export function ProductDialog({
 }) {
   const { garden, clock, saveRecords, bin } = useGarden();
   const { system } = useUnitFormat();
-  const [form, setForm] = useState<ProductForm>(() => ({
-    ...productFormOf(product, system),
-    ...(product && !own ? { name: `My ${midSentence(product.name)}`.slice(0, 60) } : {}),
-  }));
-  const [isTried, setTried] = useState(false);
-  const set = (change: Partial<ProductForm>) => setForm({ ...form, ...change });
-  const steep = product?.feed?.steep;
-  const reading = readProductForm(form, system, steep);
-  const problems = reading.kind === 'refused' ? reading.problems : {};
-  const isTaken = garden.products.some((g) => !g.binnedAt && g.id !== own?.id && g.name === form.name.trim());
-  const problem = (key: keyof ProductForm) =>
-    key === 'name' && isTaken ? 'There is something of this name already.' : problems[key];
-  const shownProblem = (key: keyof ProductForm) =>
-    isTried || form[key].trim() !== '' ? problem(key) : undefined;
-  const field = (key: keyof ProductForm, label: string, help?: string) => (
-    <TextField
-      label={label}
-      value={form[key]}
-      onChange={(e) => set({ [key]: e.target.value })}
-      error={shownProblem(key) !== undefined}
-      helperText={shownProblem(key) ?? help}
-      slotProps={{ htmlInput: { inputMode: key === 'name' ? 'text' : 'decimal' } }}
-    />
+  const taken = garden.products.flatMap((g) => (g.binnedAt || g.id === own?.id ? [] : [g.name]));
+  const partners = productsIn(garden.products).filter((g) => g.feed?.form === 'two-part' && g.id !== own?.id);
+  const form = useFields<ProductFields>(
+    (texts) => productFields(texts, { system, taken, partners, unit: own?.unit ?? product?.unit }),
+    {
+      values: {
+        ...startOfProduct(product, system),
+        ...(product && !own ? { name: `My ${midSentence(product.name)}`.slice(0, 60) } : {}),
+      },
+      isAsked: isProductAsked,
+      check: productProblems,
+    },
   );
-  const labelProblem = LABEL.map(({ key }) => problems[key]).find(Boolean);
-  const submit = async () => {
+  const [isTried, setTried] = useState(false);
+  const { label, labelProblem, feed, remarks, isWhole } = feedOf(form.values, system, product?.feed?.steep);
+  const submit = form.submit(async ({ name, use, density, countedIn, packAmount, packPrice, form: made }) => {
     setTried(true);
-    if (reading.kind !== 'read' || isTaken) return;
+    if (!isWhole) return;
     const now = clock.now();
-    const { label, kilogramsPerLitre, feed, pack } = reading;
+    const isFeed = use === 'feeds';
     const after: OwnProduct = {
       id: own?.id ?? newId('product'),
-      name: form.name.trim(),
-      kind: form.use === 'feeds' ? (own?.kind ?? product?.kind ?? 'feed') : form.use,
-      unit: own?.unit ?? (form.use === 'feeds' ? (product?.unit ?? shedUnit(form.form)) : form.countedIn),
+      name,
+      kind: isFeed ? (own?.kind ?? product?.kind ?? 'feed') : use,
+      unit: own?.unit ?? (isFeed ? (product?.unit ?? shedUnit(made)) : countedIn),
       ...(label ? { label } : {}),
-      ...(kilogramsPerLitre === undefined ? {} : { kilogramsPerLitre }),
+      ...(density === undefined ? {} : { kilogramsPerLitre: density }),
       ...(product?.isOrganic ? { isOrganic: true } : {}),
       ...(product?.isDusty ? { isDusty: true } : {}),
       ...(product?.description ? { description: product.description } : {}),
@@ -87,6 +74,10 @@ export function ProductDialog({
       createdAt: own?.createdAt ?? now,
       changedAt: now,
     };
+    const pack =
+      packAmount !== undefined && packPrice !== undefined
+        ? { amount: packAmount, price: packPrice }
+        : undefined;
     const packs: RecordChange[] = pack
       ? [
           {
@@ -102,36 +93,25 @@ export function ProductDialog({
       `${after.name} kept`,
     );
     onClose();
-  };
-  const partners = productsIn(garden.products).filter((g) => g.feed?.form === 'two-part' && g.id !== own?.id);
-  const unit = form.use === 'feeds' ? (own?.unit ?? product?.unit ?? shedUnit(form.form)) : form.countedIn;
+  });
   return (
     <FormDialog
       title={own ? `Change ${own.name}` : 'A product of your own'}
-      isOpen
       onClose={onClose}
       onSubmit={submit}
       submitLabel="Save"
     >
-      {field('name', 'Name')}
-      <Select
-        label="What it is for"
-        value={form.use}
-        onChange={(use) => set({ use })}
-        options={[
-          { id: 'feeds', label: 'Feeds plants, or goes into the mix' },
-          { id: 'support', label: 'Canes, string, cages' },
-          { id: 'bag', label: 'Bags' },
-          { id: 'other', label: 'Something else' },
-        ]}
-      />
-      {form.use === 'feeds' ? (
+      <FormFields form={form} names={['name', 'use']} />
+      {form.isAsked('form') && (
         <>
-          <Select
-            label="What it is"
-            value={form.form}
-            onChange={(next) => setForm(withForm(form, next))}
-            options={FORMS}
+          <FormField
+            form={form}
+            name="form"
+            onTyped={(next) => {
+              const { unit, per } = suiting(next as FeedForm, form.texts);
+              form.set('unit', unit);
+              form.set('per', per);
+            }}
           />
           <Box
             role="group"
@@ -142,75 +122,23 @@ export function ProductDialog({
               gap: 1,
             }}
           >
-            {LABEL.map(({ key, label }) => (
-              <TextField
-                key={key}
-                label={label}
-                value={form[key]}
-                onChange={(e) => set({ [key]: e.target.value })}
-                error={problems[key] !== undefined}
-                slotProps={{
-                  inputLabel: { shrink: true },
-                  htmlInput: { inputMode: 'decimal', 'aria-label': `${label}, per cent` },
-                }}
-              />
-            ))}
+            <FormFields form={form} names={LABEL} />
           </Box>
           {labelProblem && <FormHelperText error>{labelProblem}</FormHelperText>}
           <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-            {field('dose', 'Dose by its label')}
-            <Select
-              label="Counted in"
-              value={form.unit}
-              onChange={(next) => set({ unit: next })}
-              options={UNITS}
-            />
+            <FormFields form={form} names={['dose', 'unit']} />
           </Box>
-          <Select
-            label="Given"
-            value={form.per}
-            onChange={(per) => set({ per })}
-            options={PER.map((id) => ({ id, label: perWords(system)[id] }))}
-          />
-          {field('intervalDays', 'Days between two, at the least', 'If the label says.')}
-          {field('density', 'A litre of it weighs, kg', 'From the label, or weigh a jar of it.')}
-          {form.form !== 'soluble' &&
-            form.form !== 'tea' &&
-            form.form !== 'two-part' &&
-            field('months', 'Months over which it feeds', 'Left out: it is there at once.')}
-          {form.form === 'spike' && field('gramsEach', 'One weighs, g')}
-          {form.form === 'two-part' && (
-            <Select
-              label="Its other part"
-              value={form.partnerId}
-              onChange={(partnerId) => set({ partnerId })}
-              options={partners.map((g) => ({ id: g.id, label: g.name }))}
-            />
-          )}
         </>
-      ) : (
-        <Select
-          label="Counted"
-          value={form.countedIn}
-          onChange={(countedIn) => set({ countedIn })}
-          options={[
-            { id: 'kilogram', label: 'By weight' },
-            { id: 'litre', label: 'By volume' },
-            { id: 'piece', label: 'In pieces' },
-            { id: 'metre', label: 'By length' },
-          ]}
-        />
       )}
+      <FormFields
+        form={form}
+        names={['per', 'intervalDays', 'density', 'months', 'gramsEach', 'partnerId', 'countedIn']}
+      />
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-        {field(
-          'packAmount',
-          `Pack, ${{ litre: 'L', kilogram: 'kg', metre: 'm', piece: 'pieces' }[unit]}`,
-          'If you know a price.',
-        )}
-        {field('packPrice', 'Its price')}
+        <FormFields form={form} names={['packAmount', 'packPrice']} />
       </Box>
-      {reading.remarks
-        .filter(({ code, isFatal }) => (isTried && isFatal) || isNamed(form, code))
+      {remarks
+        .filter(({ code, isFatal }) => (isTried && isFatal) || isNamed(form.texts, code))
         .map(({ code, isFatal }) => (
           <Alert key={code} severity={isFatal ? 'error' : 'info'}>
             {FEED_PROBLEM_WORDS[code]}
@@ -229,7 +157,10 @@ export function ProductDialog({
 }
 
 /** Whether enough has been typed for a remark to be fair: nobody is told of a missing label before typing one. */
-function isNamed(form: ProductForm, code: keyof typeof FEED_PROBLEM_WORDS): boolean {
-  if (code === 'promises-nothing') return [form.n, form.p2o5, form.k2o].every((t) => t.trim() !== '');
-  return form.dose.trim() !== '';
+function isNamed(
+  texts: { readonly n: string; readonly p2o5: string; readonly k2o: string; readonly dose: string },
+  code: keyof typeof FEED_PROBLEM_WORDS,
+): boolean {
+  if (code === 'promises-nothing') return [texts.n, texts.p2o5, texts.k2o].every((t) => t.trim() !== '');
+  return texts.dose.trim() !== '';
 }

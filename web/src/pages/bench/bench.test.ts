@@ -12,22 +12,21 @@ import { productAmount, grams, priceUnit } from '../../text/product-text.ts';
 import { moneyIn, unitFormatIn, type Bag } from '../../store/index.ts';
 import {
   EMPTY_PLAN,
-  fillBags,
-  isFilled,
+  fillsOf,
   readDoseText,
   withoutDoubled,
   withRefresh,
   readKept,
-  troubleIn,
   type DoseText,
 } from './bags-and-mix/fill-plan.ts';
 import { readOrder, startOrder } from './bags-and-mix/film-texts.ts';
 import { productUnitSymbol, readProductAmount } from '../../text/product-amount.ts';
-import { readArea, readLimit, showArea, showLoad } from './bags-and-mix/load-texts.ts';
+import { floorFields, showArea, showLoad } from './bags-and-mix/load-texts.ts';
 import { mixPricePerLitre } from '@rundel/core/stock';
-import { readParts } from './bags-and-mix/mix-texts.ts';
 import { listAsCsv, listAsText, packsWords } from './money/shop-text.ts';
-import { trySizes } from './bags-and-mix/sizes.ts';
+import { isFilled, troubleIn, trySizes } from '@rundel/core/garden-state';
+import { readForm } from '../../ui/form/index.ts';
+import { fieldsIn } from '../../../test/field-context.ts';
 import { bagOf } from '../../store/bags.ts';
 
 const garden = gannetSlip(3);
@@ -93,7 +92,7 @@ describe('a plan for filling', () => {
 
   it('gives each bag its mix, old and new, and what is worked in', () => {
     const plan = { ...EMPTY_PLAN, keptPercent: '50', doses: [dose] };
-    const [fill] = fillBags([bagAt('7')], plan, live, garden, 'metric', scoops);
+    const [fill] = fillsOf([bagAt('7')], plan, live, garden, 'metric', scoops);
     expect(fill?.newLitres).toBeCloseTo((fill?.bag.properties.fill.looseLitres ?? 0) / 2, 9);
     expect(fill?.amendments[0]?.grams).toBeCloseTo(2 * 15 * 0.85, 9);
     expect(fill?.amendments[0]?.asEntered).toBe('2 spoons per bag');
@@ -101,7 +100,7 @@ describe('a plan for filling', () => {
 
   it('with another mix for all takes that mix’s own settling', () => {
     const plan = { ...EMPTY_PLAN, mixId: 'loam-compost' };
-    const [fill] = fillBags([bagAt('7')], plan, live, garden, 'metric', scoops);
+    const [fill] = fillsOf([bagAt('7')], plan, live, garden, 'metric', scoops);
     const settling = mixOf('loam-compost').settling;
     expect(fill?.newLitres).toBeCloseTo((fill?.bag.properties.fill.mixLitres ?? 0) / (1 - settling), 9);
   });
@@ -113,17 +112,17 @@ describe('a plan for filling', () => {
       { mixId: 'bought', share: 0.6 },
     ];
     const layered = { ...bag, container: { ...bag.container, layers } };
-    expect(fillBags([layered], EMPTY_PLAN, live, garden, 'metric', scoops)[0]?.layers).toEqual(layers);
+    expect(fillsOf([layered], EMPTY_PLAN, live, garden, 'metric', scoops)[0]?.layers).toEqual(layers);
     // also where the mix chosen is the one on top
     const plan = { ...EMPTY_PLAN, mixId: 'bought' };
-    expect(fillBags([layered], plan, live, garden, 'metric', scoops)[0]?.layers).toEqual([
+    expect(fillsOf([layered], plan, live, garden, 'metric', scoops)[0]?.layers).toEqual([
       { mixId: 'bought', share: 1 },
     ]);
   });
 
   it('takes any unit of a dose, whatever is chosen beside it', () => {
     const plan = { ...EMPTY_PLAN, doses: [{ ...dose, amount: '1/2 cup' }] };
-    const [fill] = fillBags([bagAt('7')], plan, live, garden, 'us', scoops);
+    const [fill] = fillsOf([bagAt('7')], plan, live, garden, 'us', scoops);
     expect(fill?.amendments[0]).toMatchObject({
       amount: { unit: 'millilitre' },
       asEntered: '1/2 cup per bag',
@@ -150,9 +149,9 @@ describe('a plan for filling', () => {
 
   it('adds nothing by itself to old mix that stays: the diary has the rows and no more', () => {
     const plan = { ...EMPTY_PLAN, keptPercent: '50' };
-    expect(fillBags([bagAt('7')], plan, live, garden, 'metric', scoops)[0]?.amendments).toEqual([]);
+    expect(fillsOf([bagAt('7')], plan, live, garden, 'metric', scoops)[0]?.amendments).toEqual([]);
     const doses = withRefresh([], 0, 0.5, [], DEFAULT_ASSUMED);
-    const [fill] = fillBags([bagAt('7')], { ...plan, doses }, live, garden, 'metric', scoops);
+    const [fill] = fillsOf([bagAt('7')], { ...plan, doses }, live, garden, 'metric', scoops);
     const kept = fill?.reuse.kind === 'refresh' ? fill.reuse.keptLitres : 0;
     expect(fill?.amendments.map((a) => a.grams)).toEqual([
       expect.closeTo(2 * kept, 6),
@@ -171,13 +170,10 @@ describe('a plan for filling', () => {
       what: 'root-rot',
       livesInMix: true,
     };
-    expect(troubleIn(bag.container.id, [...live, sick])).toEqual({
-      description: 'Rotting roots',
-      day: '2026-07-16',
-    });
+    expect(troubleIn(bag.container.id, [...live, sick])).toBe(sick);
     const plan = { ...EMPTY_PLAN, keptPercent: '50' };
-    const [fill] = fillBags([bag], plan, [...live, sick], garden, 'metric', scoops);
-    expect(fill?.reuse.kind).toBe('refused');
+    const [fill] = fillsOf([bag], plan, [...live, sick], garden, 'metric', scoops);
+    expect(fill?.reuse).toMatchObject({ kind: 'refused', trouble: expect.anything() as unknown });
     expect(fill?.newLitres).toBeCloseTo(bag.properties.fill.looseLitres, 9);
     const filled = live.find((e) => e.kind === 'filled' && e.containerId === bag.container.id) as Entry;
     expect(troubleIn(bag.container.id, [...live, sick, filled])).toBeUndefined();
@@ -210,38 +206,7 @@ describe('a plan for filling', () => {
   });
 });
 
-describe('a mix as typed', () => {
-  const product = [
-    { ingredientId: 'coir', parts: '2' },
-    { ingredientId: 'perlite', parts: '0,5' },
-  ];
-
-  it('is read with its parts and lime', () => {
-    expect(readParts(' Quay mix ', product, '3', [])).toEqual({
-      kind: 'read',
-      mix: {
-        name: 'Quay mix',
-        parts: [
-          { ingredientId: 'coir', parts: 2 },
-          { ingredientId: 'perlite', parts: 0.5 },
-        ],
-        limeGramsPerLitre: 3,
-      },
-    });
-  });
-
-  it('says at each field what is wrong, all at once', () => {
-    const read = readParts('Old', [...product, { ingredientId: 'coir', parts: '0' }], '99', [
-      { name: 'Old' },
-    ]);
-    expect(read.kind === 'refused' && Object.keys(read.problems).sort()).toEqual([
-      'ingredient2',
-      'lime',
-      'name',
-      'parts2',
-    ]);
-  });
-
+describe('a mix', () => {
   it('has a price when all its parts have one', () => {
     const priceOf = (id: string) => ({ coir: 0.2, 'garden-compost': 0, perlite: 0.3 })[id];
     expect(mixPricePerLitre(mixOf('third-each'), priceOf, DEFAULT_ASSUMED)).toBeCloseTo(
@@ -275,13 +240,14 @@ describe('amounts of products', () => {
 
   it('are typed and shown in their own unit', () => {
     expect(readProductAmount('2 cu ft', coir, 'us')).toMatchObject({
-      kind: 'given',
-      siValue: expect.closeTo(56.634, 2),
+      value: { siValue: expect.closeTo(56.634, 2) as number },
     });
-    expect(readProductAmount('50', string, 'metric')).toMatchObject({ siValue: 50 });
-    expect(readProductAmount('100', string, 'us')).toMatchObject({ siValue: expect.closeTo(30.48, 6) });
-    expect(readProductAmount('12', cane, 'metric')).toMatchObject({ siValue: 12 });
-    expect(readProductAmount('none', cane, 'metric').kind).toBe('refused');
+    expect(readProductAmount('50', string, 'metric')).toMatchObject({ value: { siValue: 50 } });
+    expect(readProductAmount('100', string, 'us')).toMatchObject({
+      value: { siValue: expect.closeTo(30.48, 6) as number },
+    });
+    expect(readProductAmount('12', cane, 'metric')).toMatchObject({ value: { siValue: 12 } });
+    expect(readProductAmount('none', cane, 'metric').ok).toBe(false);
     expect(productAmount(string, 50, metric)).toBe('50\u00a0m');
     expect(productAmount(cane, 12, metric)).toBe('12');
     expect([string, cane, coir].map((g) => productUnitSymbol(g, 'metric'))).toEqual(['m', '', 'L']);
@@ -308,13 +274,17 @@ describe('prices by the unit', () => {
 
 describe('floors', () => {
   it('are typed with or without their unit, in metres or feet', () => {
-    expect(readArea('2,4 m²', metric)).toMatchObject({ siValue: 2.4 });
-    expect(readArea('', metric).kind).toBe('left-out');
-    expect(readArea('-3', metric).kind).toBe('refused');
-    const feet = readArea('40 sq ft', us);
-    expect(feet.kind === 'given' && showArea(feet.siValue, us)).toBe('40\u00a0sq\u00a0ft');
-    const limit = readLimit('30', us);
-    expect(limit.kind === 'given' && limit.siValue).toBeCloseTo(146.47, 1);
+    const read = (system: 'metric' | 'us', typed: Record<string, string>) => {
+      const context = fieldsIn(system);
+      return readForm(floorFields(context.unitFormat), {}, typed, context);
+    };
+    expect(read('metric', { area: '2,4 m²' })).toMatchObject({ values: { area: 2.4, limit: undefined } });
+    expect(read('metric', { area: '-3' })).toMatchObject({
+      problems: { area: expect.any(String) as string },
+    });
+    const feet = read('us', { area: '40 sq ft', limit: '30' });
+    expect(feet.ok && showArea(feet.values.area ?? NaN, us)).toBe('40\u00a0sq\u00a0ft');
+    expect(feet.ok && feet.values.limit).toBeCloseTo(146.47, 1);
     expect(showLoad(150, metric)).toBe('150\u00a0kg/m²');
   });
 });
@@ -362,11 +332,7 @@ describe('a shopping list in words', () => {
 });
 
 describe('money', () => {
-  it('is read as people type it', () => {
-    expect(money.read('£6,90')).toEqual({ kind: 'given', amount: 6.9 });
-    expect(money.read(' ')).toEqual({ kind: 'left-out' });
-    expect(money.read('dear').kind).toBe('refused');
-    expect(money.read('-1').kind).toBe('refused');
+  it('is shown with its pence, and in whole pounds once there are a thousand', () => {
     expect([money.show(6.9), money.show(1234.5)]).toEqual(['£6.90', '£1235']);
   });
 });

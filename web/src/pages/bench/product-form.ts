@@ -1,8 +1,11 @@
 import { feedProblems, scoopsOf, type FeedProblem } from '@rundel/core/products';
 import {
+  FEED_FORMS,
+  FEED_UNITS,
   feedFactsSchema,
   isGivenInWater,
   nutrientLabelSchema,
+  type FeedAmount,
   type FeedFacts,
   type FeedForm,
   type FeedUnit,
@@ -11,204 +14,281 @@ import {
   type LabelDose,
   type NutrientLabel,
 } from '@rundel/core/records';
-import { parseNumber, type UnitSystem } from '@rundel/core/units';
-import { readDose, readNumber } from '../../text/amount-text.ts';
-import { parseDose, displayDose } from '../../text/dose-text.ts';
+import type { UnitSystem } from '@rundel/core/units';
+import { displayDose, parseDose, perWords } from '../../text/dose-text.ts';
+import { FORM_WORDS, UNIT_WORDS } from '../../text/feed-text.ts';
+import {
+  choiceField,
+  numberField,
+  optionalField,
+  optionsOf,
+  priceField,
+  textField,
+  type FieldProblem,
+  type Texts,
+  type ValuesOf,
+} from '../../ui/form/index.ts';
+import { doseField } from '../../ui/entries/feeding-forms.ts';
+import { productAmountField } from '../../ui/entries/stock-forms.ts';
+import { shedUnit } from './feeding/feeds-csv.ts';
 
 /** What a product is for, as a grower would say. */
-export type ProductUse = 'feeds' | 'support' | 'bag' | 'other';
+type ProductUse = 'feeds' | 'support' | 'bag' | 'other';
 
-/** A product's form as it is typed. */
-export interface ProductForm {
-  readonly name: string;
-  readonly use: ProductUse;
-  /** how one that does not feed is counted */
-  readonly countedIn: ProductUnit;
-  readonly form: FeedForm;
-  readonly n: string;
-  readonly p2o5: string;
-  readonly k2o: string;
-  readonly ca: string;
-  readonly mg: string;
-  readonly density: string;
-  readonly dose: string;
-  readonly unit: FeedUnit;
-  readonly per: LabelDose['per'];
-  readonly intervalDays: string;
-  readonly months: string;
-  readonly gramsEach: string;
-  readonly partnerId: string;
-  readonly packAmount: string;
-  readonly packPrice: string;
+const PER = ['litre', 'bag', 'plant', 'mix-litre'] as const;
+
+const percent = (label: string) =>
+  numberField({
+    label,
+    spoken: `${label}, per cent`,
+    sign: '%',
+    low: 0,
+    high: 100,
+    isOptional: true,
+    problem: 'From 0 to 100 %.',
+  });
+
+/** What a product's form is made for. */
+export interface ProductFormContext {
+  readonly system: UnitSystem;
+  /** names of other products */
+  readonly taken: readonly string[];
+  /** what it may be the other part of */
+  readonly partners: readonly Pick<Product, 'id' | 'name'>[];
+  /** the unit that it is counted in already */
+  readonly unit?: ProductUnit | undefined;
 }
 
-export type ProductReading =
-  | {
-      readonly kind: 'read';
-      readonly label: NutrientLabel | undefined;
-      readonly kilogramsPerLitre: number | undefined;
-      /** undefined for what does not feed */
-      readonly feed: FeedFacts | undefined;
-      readonly pack: { readonly amount: number; readonly price: number } | undefined;
-      readonly remarks: readonly FeedProblem[];
-    }
-  | {
-      readonly kind: 'refused';
-      readonly problems: Partial<Record<keyof ProductForm, string>>;
-      readonly remarks: readonly FeedProblem[];
-    };
+/** The fields of a product as its label has it, by what is said of it so far. */
+export function productFields(
+  texts: {
+    readonly unit?: string;
+    readonly use?: string;
+    readonly form?: string;
+    readonly countedIn?: string;
+  },
+  { system, taken, partners, unit }: ProductFormContext,
+) {
+  const counted =
+    (texts.use || 'feeds') === 'feeds'
+      ? (unit ?? shedUnit((texts.form || 'liquid') as FeedForm))
+      : (texts.countedIn as ProductUnit);
+  return {
+    name: textField({ label: 'Name', longest: 60, missing: 'Give it a name.', taken }),
+    use: choiceField<ProductUse>({
+      label: 'What it is for',
+      options: [
+        { id: 'feeds', label: 'Feeds plants, or goes into the mix' },
+        { id: 'support', label: 'Canes, string, cages' },
+        { id: 'bag', label: 'Bags' },
+        { id: 'other', label: 'Something else' },
+      ],
+    }),
+    form: choiceField<FeedForm>({
+      label: 'What it is',
+      options: FEED_FORMS.map((id) => ({ id, label: FORM_WORDS[id] })),
+    }),
+    n: percent('N'),
+    p2o5: percent('P₂O₅'),
+    k2o: percent('K₂O'),
+    ca: percent('Ca'),
+    mg: percent('Mg'),
+    dose: doseField({
+      label: 'Dose by its label',
+      missing: 'How much does its label ask for?',
+      most: 5000,
+      tooMuch: 'No label asks for so much.',
+    }),
+    unit: choiceField<FeedUnit>({
+      label: 'Counted in',
+      options: FEED_UNITS.map((id) => ({ id, label: UNIT_WORDS[id][1] })),
+    }),
+    per: choiceField<LabelDose['per']>({
+      label: 'Given',
+      options: PER.map((id) => ({ id, label: perWords(system)[id] })),
+    }),
+    intervalDays: numberField({
+      label: 'Days between two, at the least',
+      help: 'If the label says.',
+      low: 1,
+      high: 365,
+      isWhole: true,
+      isOptional: true,
+      problem: 'Whole days, from 1 to 365.',
+    }),
+    density: numberField({
+      label: 'A litre of it weighs, kg',
+      help: 'From the label, or weigh a jar of it.',
+      low: 0.01,
+      high: 5,
+      isOptional: true,
+      problem: 'Kilograms in a litre, from a little to 5.',
+    }),
+    months: numberField({
+      label: 'Months over which it feeds',
+      help: 'Left out: it is there at once.',
+      low: 0.1,
+      high: 60,
+      isOptional: true,
+      problem: 'Months, from a few days (0.1) to 60.',
+    }),
+    gramsEach: numberField({
+      label: 'One weighs, g',
+      low: 0.1,
+      high: 1000,
+      isOptional: true,
+      problem: 'Grams, from 0.1 to 1000.',
+    }),
+    partnerId: choiceField({
+      label: 'Its other part',
+      options: partners.map(({ id, name }) => ({ id, label: name })),
+    }),
+    countedIn: choiceField<ProductUnit>({
+      label: 'Counted',
+      options: optionsOf({
+        piece: 'In pieces',
+        kilogram: 'By weight',
+        litre: 'By volume',
+        metre: 'By length',
+      }),
+    }),
+    packAmount: optionalField(
+      productAmountField({ unit: counted }, { label: 'A pack holds', help: 'If you know a price.' }),
+    ),
+    packPrice: priceField({ label: 'Its price' }),
+  };
+}
 
-const text = (value: number | undefined) => (value === undefined ? '' : String(value));
+export type ProductFields = ReturnType<typeof productFields>;
+type Values = ValuesOf<ProductFields>;
+
+const NOT_OVER_MONTHS: readonly string[] = ['soluble', 'tea', 'two-part'] satisfies FeedForm[];
+
+/** Whether a field is asked of a product by what is said of it so far. */
+export function isProductAsked(name: string, { use, form }: Readonly<Texts<ProductFields>>): boolean {
+  if (['name', 'use', 'density', 'packAmount', 'packPrice'].includes(name)) return true;
+  if (name === 'countedIn') return use !== 'feeds';
+  if (use !== 'feeds') return false;
+  if (name === 'months') return !NOT_OVER_MONTHS.includes(form);
+  if (name === 'gramsEach') return form === 'spike';
+  return name === 'partnerId' ? form === 'two-part' : true;
+}
 
 function purposeOf(product: Product | undefined): ProductUse {
   const kind = product?.kind;
   return kind === 'support' || kind === 'bag' || kind === 'other' ? kind : 'feeds';
 }
 
-/** The form of a product, or of a new one. */
-export function productFormOf(product: Product | undefined, system: UnitSystem): ProductForm {
+/** What the form of a product, or of a new one, begins with. */
+export function startOfProduct(product: Product | undefined, system: UnitSystem): Partial<Values> {
   const { feed, label } = product ?? {};
   return {
-    name: product?.name ?? '',
+    ...label,
+    ...(product ? { name: product.name, countedIn: product.unit } : {}),
     use: purposeOf(product),
-    countedIn: product?.unit ?? 'piece',
     form: feed?.form ?? 'liquid',
-    n: text(label?.n),
-    p2o5: text(label?.p2o5),
-    k2o: text(label?.k2o),
-    ca: text(label?.ca),
-    mg: text(label?.mg),
-    density: text(product?.kilogramsPerLitre),
-    dose: text(feed && displayDose(feed.dose, system)),
     unit: feed?.dose.unit ?? 'millilitre',
     per: feed?.dose.per ?? 'litre',
-    intervalDays: text(feed?.intervalDays),
-    months: text(feed?.months),
-    gramsEach: text(feed?.gramsEach),
-    partnerId: feed?.partnerId ?? '',
-    packAmount: '',
-    packPrice: '',
+    ...(feed ? { dose: { amount: displayDose(feed.dose, system) } } : {}),
+    ...(product?.kilogramsPerLitre === undefined ? {} : { density: product.kilogramsPerLitre }),
+    ...(feed?.intervalDays === undefined ? {} : { intervalDays: feed.intervalDays }),
+    ...(feed?.months === undefined ? {} : { months: feed.months }),
+    ...(feed?.gramsEach === undefined ? {} : { gramsEach: feed.gramsEach }),
+    ...(feed?.partnerId ? { partnerId: feed.partnerId } : {}),
   };
 }
 
-/** The form when another kind of product is chosen: a dose in a unit and for a measure that suit it. */
-export function withForm(now: ProductForm, form: FeedForm): ProductForm {
+/** What suits another kind of product that is chosen: a unit for its dose, and what the dose is for. */
+export function suiting(
+  form: FeedForm,
+  now: { readonly unit: string; readonly per: string },
+): { readonly unit: FeedUnit; readonly per: LabelDose['per'] } {
+  const [unit, per] = [now.unit as FeedUnit, now.per as LabelDose['per']];
   if (isGivenInWater(form))
     return {
-      ...now,
-      form,
       per: 'litre',
-      unit: form === 'soluble' ? 'gram' : now.unit === 'teaspoon' ? 'teaspoon' : 'millilitre',
+      unit: form === 'soluble' ? 'gram' : unit === 'teaspoon' ? 'teaspoon' : 'millilitre',
     };
-  const isWet = now.unit === 'millilitre' || now.unit === 'litre';
+  const isWet = unit === 'millilitre' || unit === 'litre';
   return {
-    ...now,
-    form,
-    per: now.per === 'litre' ? 'bag' : now.per,
-    unit: form === 'spike' ? 'piece' : isWet || now.unit === 'piece' ? 'spoon' : now.unit,
+    per: per === 'litre' ? 'bag' : per,
+    unit: form === 'spike' ? 'piece' : isWet || unit === 'piece' ? 'spoon' : unit,
   };
 }
 
-/** Reads the form; what is wrong is said beside its field, and remarks are what the grower should know. */
-export function readProductForm(
-  form: ProductForm,
+/** What does not go together in a product, at its field. */
+export function productProblems({
+  packAmount,
+  packPrice,
+}: Values): readonly FieldProblem<keyof ProductFields>[] {
+  const problem = 'A pack needs both, or neither.';
+  if ((packAmount === undefined) === (packPrice === undefined)) return [];
+  return [{ at: packAmount === undefined ? 'packAmount' : 'packPrice', problem }];
+}
+
+export interface ProductReading {
+  readonly label: NutrientLabel | undefined;
+  /** undefined for what does not feed */
+  readonly feed: FeedFacts | undefined;
+  /** what the grower should know; with a fatal one it is no product yet */
+  readonly remarks: readonly FeedProblem[];
+  /** what cannot be of the label as a whole */
+  readonly labelProblem?: string | undefined;
+  readonly isWhole: boolean;
+}
+
+/** What feeds, as the form has it so far, with what there is to remark. */
+export function feedOf(
+  values: Partial<Values>,
   system: UnitSystem,
   steep?: FeedFacts['steep'],
 ): ProductReading {
-  const problems: Partial<Record<keyof ProductForm, string>> = {};
-  const number = (
-    key: keyof ProductForm,
-    low: number,
-    high: number,
-    words: string,
-    isWhole = false,
-  ): number | undefined => {
-    const typed = form[key].trim();
-    if (typed === '') return undefined;
-    const read = readNumber(typed, { low, high, isWhole });
-    if (read.kind === 'given') return read.siValue;
-    problems[key] = parseNumber(typed)?.rest === '' ? words : read.kind === 'refused' ? read.problem : words;
-    return undefined;
-  };
-  const percent = 'From 0 to 100 %.';
+  if (values.use !== 'feeds') return { label: undefined, feed: undefined, remarks: [], isWhole: true };
+  const { form = 'liquid', per = 'litre', partnerId, intervalDays, months, gramsEach } = values;
+  const { n, p2o5, k2o, ca, mg } = values;
+  const isUnknown = form === 'tea' && [n, p2o5, k2o].every((share) => share === undefined);
   const label = {
-    n: number('n', 0, 100, percent) ?? 0,
-    p2o5: number('p2o5', 0, 100, percent) ?? 0,
-    k2o: number('k2o', 0, 100, percent) ?? 0,
-    ...optional('ca', number('ca', 0, 100, percent)),
-    ...optional('mg', number('mg', 0, 100, percent)),
+    n: n ?? 0,
+    p2o5: p2o5 ?? 0,
+    k2o: k2o ?? 0,
+    ...(ca === undefined ? {} : { ca }),
+    ...(mg === undefined ? {} : { mg }),
   };
-  const kilogramsPerLitre = number('density', 0.01, 5, 'Kilograms in a litre, from a little to 5.');
-  // a unit that is typed goes before the one that was chosen
-  const typed = form.dose.trim() === '' ? undefined : readDose(form.dose, form.unit, system);
-  // a dry feed is stored in scoops: "2 us tablespoons" is a volume, told in the grower's own spoon
-  const isScooped = typed?.ok && typed.value.unit === 'millilitre' && form.unit !== 'millilitre';
-  const dose = !typed?.ok
-    ? undefined
-    : isScooped && !isGivenInWater(form.form)
-      ? { amount: typed.value.amount / 1000 / spoonLitres(system), unit: 'spoon' as const }
-      : typed.value;
-  if (!typed) problems.dose = 'How much does its label ask for?';
-  else if (!typed.ok) problems.dose = typed.problem;
-  else if (typed.value.amount > 5000) problems.dose = 'No label asks for so much.';
-  const intervalDays = number('intervalDays', 1, 365, 'Whole days, from 1 to 365.', true);
-  const months = number('months', 0.1, 60, 'Months, from a few days (0.1) to 60.');
-  const gramsEach = number('gramsEach', 0.1, 1000, 'Grams, from 0.1 to 1000.');
-  const packAmount = number('packAmount', 0.001, 100_000, 'A number above 0.');
-  const packPrice = number('packPrice', 0, 100_000, 'A number from 0.');
-  if ((packAmount === undefined) !== (packPrice === undefined))
-    problems[packAmount === undefined ? 'packAmount' : 'packPrice'] = 'A pack needs both, or neither.';
-  if (form.name.trim() === '') problems.name = 'Give it a name.';
-  const pack =
-    packAmount !== undefined && packPrice !== undefined
-      ? { amount: packAmount, price: packPrice }
-      : undefined;
-  if (form.use !== 'feeds') {
-    const asked = ['name', 'density', 'packAmount', 'packPrice'] as const;
-    const found = asked.filter((key) => problems[key] !== undefined);
-    return found.length > 0
-      ? {
-          kind: 'refused',
-          problems: Object.fromEntries(found.map((key) => [key, problems[key]])),
-          remarks: [],
-        }
-      : { kind: 'read', label: undefined, kilogramsPerLitre, feed: undefined, pack, remarks: [] };
-  }
-  const isUnknown = form.form === 'tea' && [form.n, form.p2o5, form.k2o].every((t) => t.trim() === '');
+  const dose = scooped(values, system);
   const feed = feedFactsSchema.safeParse({
-    form: form.form,
-    dose: {
-      amount: parseDose(dose?.amount ?? 1, form.per, system),
-      unit: dose?.unit ?? form.unit,
-      per: form.per,
-    },
-    ...optional('intervalDays', intervalDays),
-    ...optional('months', months),
-    ...optional('gramsEach', gramsEach),
-    ...(form.form === 'two-part' && form.partnerId ? { partnerId: form.partnerId } : {}),
-    ...(form.form === 'tea' && steep ? { steep } : {}),
+    form,
+    dose: { amount: parseDose(dose.amount, per, system), unit: dose.unit, per },
+    ...(intervalDays === undefined ? {} : { intervalDays }),
+    ...(months === undefined ? {} : { months }),
+    ...(gramsEach === undefined ? {} : { gramsEach }),
+    ...(form === 'two-part' && partnerId ? { partnerId } : {}),
+    ...(form === 'tea' && steep ? { steep } : {}),
   });
-  const remarks = feed.success
-    ? feedProblems({ ...(isUnknown ? {} : { label }), kilogramsPerLitre, feed: feed.data })
-    : [];
   const read = isUnknown ? undefined : nutrientLabelSchema.safeParse(label);
-  const isFatal = remarks.some((r) => r.isFatal);
-  if (Object.keys(problems).length > 0 || !feed.success || isFatal || (read && !read.success))
-    return { kind: 'refused', problems, remarks };
+  const remarks = feed.success
+    ? feedProblems({
+        ...(isUnknown ? {} : { label }),
+        kilogramsPerLitre: values.density,
+        feed: feed.data,
+      })
+    : [];
   return {
-    kind: 'read',
     label: read?.data,
-    kilogramsPerLitre,
     feed: feed.data,
-    pack,
     remarks,
+    labelProblem: read?.error?.issues[0]?.message,
+    isWhole: feed.success && (read?.success ?? true) && !remarks.some((remark) => remark.isFatal),
   };
 }
 
-function spoonLitres(system: UnitSystem): number {
-  return scoopsOf({ settings: { units: system, assumptions: {} }, measures: [] }).spoon;
-}
-
-function optional<K extends string>(key: K, value: number | undefined): Partial<Record<K, number>> {
-  return value === undefined ? {} : ({ [key]: value } as Record<K, number>);
+/** The dose as it is stored: a dry feed in scoops, since "2 us tablespoons" is a volume told in the grower's own spoon. */
+function scooped(
+  { dose, unit = 'millilitre', form = 'liquid' }: Partial<Values>,
+  system: UnitSystem,
+): FeedAmount {
+  const typed = { amount: dose?.amount ?? 1, unit: dose?.unit ?? unit };
+  const isVolume = typed.unit === 'millilitre' && unit !== 'millilitre';
+  if (!isVolume || isGivenInWater(form)) return typed;
+  const { spoon } = scoopsOf({ settings: { units: system, assumptions: {} }, measures: [] });
+  return { amount: typed.amount / 1000 / spoon, unit: 'spoon' };
 }

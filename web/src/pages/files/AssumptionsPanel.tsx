@@ -14,6 +14,7 @@ import { CROPS } from '@rundel/core/plants';
 import { trimmed } from '@rundel/core/units';
 import { useMemo, useState } from 'react';
 import { learntOf } from '@rundel/core/garden-state';
+import { readNumber } from '../../text/amount-text.ts';
 import { useGarden, told } from '../../store/index.ts';
 
 interface Row {
@@ -148,8 +149,9 @@ function OwnNumber({
   onKeep(value: number | undefined): void;
 }) {
   const [text, setText] = useState(trimmed(own ?? assumption.value, 3));
-  const number = Number(text.replace(',', '.'));
-  const isWrong = text.trim() !== '' && !(number >= assumption.low && number <= assumption.high);
+  const read = readNumber(text, { low: assumption.low, high: assumption.high, isOptional: true });
+  const isWrong = !read.ok;
+  const number = (read.ok ? read.value : undefined) ?? NaN;
   const leave = () => {
     if (text.trim() === '') {
       setText(trimmed(assumption.value, 3));
@@ -164,6 +166,7 @@ function OwnNumber({
       value={text}
       onChange={(e) => setText(e.target.value)}
       onBlur={leave}
+      onKeyDown={(event) => event.key === 'Enter' && leave()}
       error={isWrong}
       helperText={
         isWrong

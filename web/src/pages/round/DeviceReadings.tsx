@@ -16,7 +16,7 @@ interface Paired {
   readonly lastAt: string | undefined;
 }
 
-/** Paired scales and probes, read once at the beginning of a walk: readings go into the diary as looks; a silent one is named. */
+/** Paired scales and probes, read once at the beginning of a walk: readings go into the diary as checks; a silent one is named. */
 export default function DeviceReadings({
   bags,
   walkId,

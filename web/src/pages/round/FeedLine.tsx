@@ -3,7 +3,7 @@ import { ADVICE_WORDS, doseWords, feedAmountWords, feedCaution, feedName } from 
 import { offeredAmount, type FeedOffer } from '@rundel/core/garden-state';
 import { useUnitFormat, type Bag } from '../../store/index.ts';
 
-/** Feeds in a proposed drink: on as the regime has it, off with one tap; or the word why they wait. */
+/** Feeds in a proposed watering: on as the regime has it, off with one tap; or the word why they wait. */
 export default function FeedLine({
   offers,
   bag,

@@ -11,7 +11,7 @@ import { wateringMeasure, useGarden, type Bag } from '../../store/index.ts';
 import type { WateringDone } from './WateringProposal.tsx';
 import { GradeButtons, type GradedMethod } from './GradeButtons.tsx';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
-import type { StopDialog } from './StopDialogs.tsx';
+import type { NewEntryKind } from '../../ui/entries/EntryDialog.tsx';
 import type { StopStatus } from '@rundel/core/garden-state';
 import { StopWords } from './StopWords.tsx';
 import { usualCheckMethod, CheckMethodButton, type CheckMethod } from './CheckMethodButton.tsx';
@@ -22,7 +22,9 @@ const WateringProposal = lazy(() => proposal);
 const FeedProposal = lazy(() => import('./FeedProposal.tsx'));
 const FeedDue = lazy(() => import('./FeedDue.tsx'));
 const FeedDialog = lazy(() => import('../../ui/FeedDialog.tsx'));
-const StopDialogs = lazy(() => import('./StopDialogs.tsx'));
+const EntryDialog = lazy(() =>
+  import('../../ui/entries/EntryDialog.tsx').then((module) => ({ default: module.EntryDialog })),
+);
 const PlantChoice = lazy(() => import('./PlantChoice.tsx'));
 const ReadingDialog = lazy(() => import('./ReadingDialog.tsx'));
 
@@ -56,7 +58,7 @@ export function StopActions({
     else if (checkMethod === 'scale' || checkMethod === 'probe') setReading(checkMethod);
     else setChosen(checkMethod);
   };
-  const [dialog, setDialog] = useState<StopDialog>();
+  const [dialog, setDialog] = useState<NewEntryKind>();
   const [isFeeding, setFeeding] = useState(false);
   const offered = feeds.find(({ advice }) => advice.kind === 'feed');
   const checks = 'checks' in status ? status.checks : [];
@@ -145,7 +147,7 @@ export function StopActions({
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1 }}>
         <Button
           variant="outlined"
-          onClick={() => setDialog('pick')}
+          onClick={() => setDialog('picking')}
           startIcon={<IconBasket aria-hidden />}
           sx={{ minHeight: 56 }}
         >
@@ -184,7 +186,7 @@ export function StopActions({
       )}
       {dialog && (
         <Suspense>
-          <StopDialogs bag={bag} dialog={dialog} onClose={() => setDialog(undefined)} />
+          <EntryDialog bag={bag} kind={dialog} onClose={() => setDialog(undefined)} />
         </Suspense>
       )}
       <Box

@@ -34,7 +34,7 @@ export function StopHead({ bag }: { readonly bag: Bag }) {
 const HOW: Record<GradedMethod, string> = {
   finger: 'Feel two knuckles deep:',
   lift: 'Lift a corner or a handle, with care for your back:',
-  level: 'Look at the level of its store:',
+  level: 'Check the level of its store:',
 };
 
 /** A long bag does not dry evenly: one end lies in the sun, one plant waterings more. */

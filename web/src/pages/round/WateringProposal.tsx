@@ -33,7 +33,7 @@ const STORE_BECAUSE: Record<WateringAdvice['because'], string> = {
   enough: 'Its store has enough.',
 };
 
-/** The drink that follows a check: one tap when it is given as proposed, steps of a quarter can when not. */
+/** The watering that follows a check: one tap when it is given as proposed, steps of a quarter can when not. */
 export default function WateringProposal({
   bag,
   driest,

@@ -1,69 +1,40 @@
 import { Box, Button, Typography } from '@mui/material';
 import { addDays, dayOf } from '@rundel/core/calendar';
-import { useState, type FormEvent } from 'react';
-import { AmountField } from '../../ui/AmountField.tsx';
-import { readWeather } from '../../text/weather-text.ts';
-import { useGarden, useUnitFormat, told } from '../../store/index.ts';
+import { weatherForm } from '../../ui/entries/weather-form.ts';
+import { checkOf, draftOf } from '../../ui/entries/entry-form.ts';
+import { FormField, InlineForm, useFields } from '../../ui/form/index.ts';
+import { useGarden, useUnitFormat } from '../../store/index.ts';
 
 /** Two numbers for a day: asked for yesterday and today while nobody has given them. */
 export default function WeatherCard() {
-  const { clock, live, record } = useGarden();
-  const unitFormat = useUnitFormat();
+  const { clock, live } = useGarden();
   const today = dayOf(clock.now());
   const isKnown = (day: string) => live.some((e) => e.kind === 'weather' && e.day === day);
   const day = [addDays(today, -1), today].find((d) => !isKnown(d));
-  const [texts, setTexts] = useState({ min: '', max: '' });
-  const [problems, setProblems] = useState<{ min?: string; max?: string }>({});
   if (day === undefined) return null;
-  const words = day === today ? 'today' : 'yesterday';
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    const read = readWeather({ ...texts, rain: '' }, unitFormat.system);
-    if (read.kind === 'refused') return setProblems(read.problems);
-    await record(
-      [
-        {
-          kind: 'weather',
-          at: clock.now(),
-          day,
-          ...read.weather,
-          source: 'typed',
-        },
-      ],
-      `weather of ${words}`,
-    );
-    setTexts({ min: '', max: '' });
-    setProblems({});
-    return undefined;
-  };
+  return <OneDay key={day} day={day} words={day === today ? 'today' : 'yesterday'} />;
+}
+
+function OneDay({ day, words }: { readonly day: string; readonly words: string }) {
+  const { garden, clock, record } = useGarden();
+  const unitFormat = useUnitFormat();
+  const form = useFields(weatherForm.fields({ garden, unitFormat }), checkOf(weatherForm));
+  const submit = form.submit(async (values, texts) => {
+    const base = { kind: 'weather', at: clock.now(), day, source: 'typed' };
+    await record([draftOf(base, weatherForm.facts(values, texts))], `weather of ${words}`);
+  });
   return (
-    <Box
-      component="form"
-      noValidate
-      onSubmit={(event) => told(submit(event))}
+    <InlineForm
+      onSubmit={submit}
+      label={`Weather of ${words}`}
       sx={{ border: '1.5px dashed var(--muted)', borderRadius: '12px', padding: 1.5 }}
-      aria-label={`Weather of ${words}`}
     >
       <Typography sx={{ fontWeight: 'fontWeightMedium', marginBlockEnd: 1 }}>
         How warm was it {words}?
       </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-        <AmountField
-          purpose="temperature"
-          label="Coldest"
-          value={texts.min}
-          onChange={(e) => setTexts((t) => ({ ...t, min: e.target.value }))}
-          error={problems.min !== undefined}
-          helperText={problems.min}
-        />
-        <AmountField
-          purpose="temperature"
-          label="Warmest"
-          value={texts.max}
-          onChange={(e) => setTexts((t) => ({ ...t, max: e.target.value }))}
-          error={problems.max !== undefined}
-          helperText={problems.max}
-        />
+        <FormField form={form} name="min" />
+        <FormField form={form} name="max" />
       </Box>
       <Button type="submit" variant="outlined" sx={{ marginBlockStart: 1, width: '100%', minHeight: 48 }}>
         Note it
@@ -71,6 +42,6 @@ export default function WeatherCard() {
       <Typography sx={{ fontSize: '0.85rem', color: 'text.secondary', marginBlockStart: 0.5 }}>
         Until then I use what is usual here, with more doubt.
       </Typography>
-    </Box>
+    </InlineForm>
   );
 }

@@ -8,7 +8,7 @@ const walkSchema = z.object({
   startedAt: z.string(),
   containerIds: z.array(z.string()),
   /** the bags chosen when time is short; left out: all of them */
-  spotIds: z.array(z.string()).optional(),
+  spotIds: z.optional(z.array(z.string())),
 });
 export type Walk = z.infer<typeof walkSchema>;
 

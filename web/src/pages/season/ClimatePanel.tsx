@@ -1,30 +1,37 @@
-import {
-  Box,
-  Button,
-  Table,
-  TableBody,
-  TableCell,
-  TableHead,
-  TableRow,
-  TextField,
-  Typography,
-} from '@mui/material';
+import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { defaultNormals, type MonthNormal } from '@rundel/core/climate';
-import { useState, type FormEvent } from 'react';
-import { readAmount } from '../../text/amount-text.ts';
+import { useState } from 'react';
 import { MONTHS } from '../../text/text.ts';
+import { amountField, FormField, InlineForm, useFields, type Field } from '../../ui/form/index.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
-import { useGarden, useUnitFormat, type UnitFormat, told } from '../../store/index.ts';
+import { useGarden, useUnitFormat } from '../../store/index.ts';
 
-type Texts = readonly { readonly min: string; readonly max: string; readonly rain: string }[];
+const COLUMNS = {
+  night: { purpose: 'temperature', low: -40, high: 40 },
+  day: { purpose: 'temperature', low: -30, high: 50 },
+  rain: { purpose: 'rain', low: 0, high: 1500 },
+} as const;
 
-function textsOf(normals: readonly MonthNormal[], unitFormat: UnitFormat): Texts {
-  return normals.map((m) => ({
-    min: unitFormat.parts(m.minCelsius, 'temperature').number,
-    max: unitFormat.parts(m.maxCelsius, 'temperature').number,
-    rain: unitFormat.parts(m.rainMillimetres, 'rain').number,
-  }));
-}
+type Name = `${keyof typeof COLUMNS} ${number}`;
+type MonthFields = Readonly<Record<Name, Field<number>>>;
+
+const FIELDS: MonthFields = Object.fromEntries(
+  MONTHS.flatMap((month, i) =>
+    Object.entries(COLUMNS).map(([what, rule]) => [
+      `${what} ${i}`,
+      amountField({ label: `${month} ${what}`, isBare: true, ...rule }),
+    ]),
+  ),
+);
+
+const valuesOf = (normals: readonly MonthNormal[]): Partial<Record<Name, number>> =>
+  Object.fromEntries(
+    normals.flatMap((month, i) => [
+      [`night ${i}`, month.minCelsius],
+      [`day ${i}`, month.maxCelsius],
+      [`rain ${i}`, month.rainMillimetres],
+    ]),
+  );
 
 /** Month normals of the site: worked out from the latitude, or the grower's own typed over them. */
 export default function ClimatePanel() {
@@ -32,41 +39,38 @@ export default function ClimatePanel() {
   const unitFormat = useUnitFormat();
   const { settings } = garden;
   const worked = settings.normals ?? defaultNormals(settings.latitudeDegrees);
-  const [texts, setTexts] = useState<Texts>(() => textsOf(worked, unitFormat));
-  const [problem, setProblem] = useState<string>();
+  const form = useFields(FIELDS, {
+    values: valuesOf(worked),
+    check: (values) =>
+      MONTHS.flatMap((_, i) =>
+        (values[`night ${i}`] ?? NaN) > (values[`day ${i}`] ?? NaN)
+          ? [{ at: `day ${i}` as const, problem: 'Colder than the night.' }]
+          : [],
+      ),
+  });
   const [saved, setSaved] = useState<string>();
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    setSaved(undefined);
-    const normals: MonthNormal[] = [];
-    for (const [i, month] of texts.entries()) {
-      const { system } = unitFormat;
-      const min = readAmount(month.min, { purpose: 'temperature', system, low: -40, high: 40 });
-      const max = readAmount(month.max, { purpose: 'temperature', system, low: -30, high: 50 });
-      const rain = readAmount(month.rain, { purpose: 'rain', system, low: 0, high: 1500 });
-      const bad = [min, max, rain].find((r) => r.kind === 'refused');
-      if (bad?.kind === 'refused') return setProblem(`${MONTHS[i]}: ${bad.problem} Nothing was changed.`);
-      if (min.kind !== 'given' || max.kind !== 'given' || rain.kind !== 'given') return undefined;
-      if (min.siValue > max.siValue)
-        return setProblem(`${MONTHS[i]}: the day cannot be colder than the night. Nothing was changed.`);
-      normals.push({ minCelsius: min.siValue, maxCelsius: max.siValue, rainMillimetres: rain.siValue });
-    }
-    setProblem(undefined);
+  const submit = form.submit(async (values) => {
+    const normals = MONTHS.map((_, i) => ({
+      minCelsius: values[`night ${i}`] ?? NaN,
+      maxCelsius: values[`day ${i}`] ?? NaN,
+      rainMillimetres: values[`rain ${i}`] ?? NaN,
+    }));
     await saveSettings({ ...settings, normals });
     setSaved('Kept; every bag is worked out anew.');
-    return undefined;
-  };
+  });
   const back = async () => {
     const { normals: _, ...rest } = settings;
     await saveSettings(rest);
-    setTexts(textsOf(defaultNormals(settings.latitudeDegrees), unitFormat));
-    setProblem(undefined);
+    form.begin(valuesOf(defaultNormals(settings.latitudeDegrees)));
     setSaved('Back to the latitude’s own.');
   };
-  const set = (i: number, key: 'min' | 'max' | 'rain', value: string) =>
-    setTexts((all) => all.map((month, at) => (at === i ? { ...month, [key]: value } : month)));
   return (
-    <Box component="form" noValidate onSubmit={(event) => told(submit(event))}>
+    <InlineForm
+      onSubmit={() => {
+        setSaved(undefined);
+        return submit();
+      }}
+    >
       <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockEnd: 1 }}>
         {settings.normals
           ? 'Your own numbers.'
@@ -82,32 +86,21 @@ export default function ClimatePanel() {
           </TableRow>
         </TableHead>
         <TableBody>
-          {texts.map((month, i) => (
-            <TableRow key={MONTHS[i]}>
-              <TableCell sx={{ paddingBlock: '2px' }}>{MONTHS[i]}</TableCell>
-              {(['min', 'max', 'rain'] as const).map((key) => (
-                <TableCell key={key} sx={{ paddingBlock: '2px' }}>
-                  <TextField
-                    variant="standard"
-                    value={month[key]}
-                    onChange={(e) => set(i, key, e.target.value)}
-                    slotProps={{
-                      htmlInput: {
-                        'aria-label': `${MONTHS[i]} ${key === 'min' ? 'night' : key === 'max' ? 'day' : 'rain'}`,
-                        inputMode: 'decimal',
-                        style: { width: 56, height: 30 },
-                      },
-                    }}
-                  />
+          {MONTHS.map((month, i) => (
+            <TableRow key={month}>
+              <TableCell sx={{ paddingBlock: '2px' }}>{month}</TableCell>
+              {(['night', 'day', 'rain'] as const).map((what) => (
+                <TableCell key={what} sx={{ paddingBlock: '2px' }}>
+                  <FormField form={form} name={`${what} ${i}`} isBare />
                 </TableCell>
               ))}
             </TableRow>
           ))}
         </TableBody>
       </Table>
-      {problem && (
+      {form.hasFailed && (
         <Typography role="alert" sx={{ color: 'error.main', marginBlockStart: 1 }}>
-          {problem}
+          Something above does not read; nothing was changed.
         </Typography>
       )}
       {saved && (
@@ -121,6 +114,6 @@ export default function ClimatePanel() {
         </Button>
         {settings.normals && <OnceButton onPress={() => back()}>Back to the latitude’s</OnceButton>}
       </Box>
-    </Box>
+    </InlineForm>
   );
 }

@@ -1,14 +1,20 @@
 import { resolveAssumed } from '@rundel/core/assumed';
-import { MenuItem, TextField, Typography } from '@mui/material';
+import { Typography } from '@mui/material';
 import { dayOf, isDay } from '@rundel/core/calendar';
-import { cropOf, habitOf } from '@rundel/core/plants';
+import { cropOf, CROPS, habitOf } from '@rundel/core/plants';
 import type { Plan } from '@rundel/core/records';
 import { plantingWindow, secondCrop } from '@rundel/core/season';
-import { useState } from 'react';
 import { titleOf } from '../../text/bag-text.ts';
-import { CROP_CHOICES } from '../../ui/choices.tsx';
-import { DayField } from '../../ui/DayField.tsx';
-import { FormDialog } from '../../ui/EntryDialogs.tsx';
+import {
+  choiceField,
+  dayField,
+  FormDialog,
+  FormField,
+  namedOptions,
+  textField,
+  useFields,
+} from '../../ui/form/index.ts';
+import { habitIdOf } from '../../ui/planting-form.ts';
 import { newId, useGarden, useUnitFormat } from '../../store/index.ts';
 import type { Years } from './use-years.ts';
 import { openingWords } from './year-words.ts';
@@ -25,14 +31,20 @@ export function PlanDialog({
 }) {
   const { garden, clock, saveRecords } = useGarden();
   const unitFormat = useUnitFormat();
-  const [bagId, setBag] = useState(years.rows[0]?.bag.container.id ?? '');
-  const [cropId, setCrop] = useState('tomato');
-  const [habitId, setHabit] = useState(cropOf('tomato').habits[0]?.id ?? '');
-  const [variety, setVariety] = useState('');
-  const [day, setDay] = useState('');
+  const form = useFields({
+    bagId: choiceField({
+      label: 'Bag',
+      options: years.rows.map(({ bag }) => ({ id: bag.container.id, label: titleOf(bag) })),
+    }),
+    cropId: choiceField({ label: 'Crop', options: namedOptions(CROPS) }),
+    habitId: choiceField({ label: 'Habit', options: namedOptions(CROPS[0]?.habits ?? []) }),
+    variety: textField({ label: 'Variety', longest: 60 }),
+    day: dayField({ label: 'Plant on', isOptional: true }),
+  });
+  const { bagId, cropId, habitId, day } = form.texts;
   const row = years.rows.find((r) => r.bag.container.id === bagId);
   const crop = cropOf(cropId);
-  const habit = habitOf(cropId, habitId);
+  const habit = habitOf(cropId, habitIdOf({ cropId, habitId }));
   const cover = row?.bag.place?.cover ?? 'open';
   const freeOn = row?.years
     .map((y) => y.bands.find((b) => b.kind === 'clear')?.from ?? y.dates.clear)
@@ -47,18 +59,16 @@ export function PlanDialog({
     window.kind === 'open' ? undefined : plantingWindow(crop, habit, years.nextPlaceOf(cover), assumed);
   const opening = [window, nextWindow].find((w) => w?.kind === 'open');
   const proposed = opening?.kind === 'open' ? opening.plant.from : soonest;
-  const plantOn = day === '' ? proposed : day;
-  const problem = isDay(plantOn) ? undefined : 'This is not a whole date.';
-  const submit = async () => {
-    if (!row || problem) return;
+  const submit = form.submit(async ({ variety, day: chosen }) => {
+    if (!row) return;
     const now = clock.now();
     const plan: Plan = {
       id: newId('plan'),
       containerId: bagId,
       cropId,
-      habitId,
-      ...(variety.trim() ? { varietyName: variety.trim() } : {}),
-      plantOn,
+      habitId: habit.id,
+      ...(variety ? { varietyName: variety } : {}),
+      plantOn: chosen ?? proposed,
       createdAt: now,
       changedAt: now,
     };
@@ -69,54 +79,27 @@ export function PlanDialog({
     );
     onPlanned(plan);
     onClose();
-  };
+  });
   if (!row) {
     return (
-      <FormDialog title="Plan a crop" isOpen onClose={onClose} onSubmit={onClose} submitLabel="All right">
+      <FormDialog title="Plan a crop" onClose={onClose} onSubmit={onClose} submitLabel="All right">
         <Typography>Add a bag first.</Typography>
       </FormDialog>
     );
   }
   return (
-    <FormDialog title="Plan a crop" isOpen onClose={onClose} onSubmit={submit} submitLabel="Plan it">
-      <TextField select label="Bag" value={bagId} onChange={(e) => setBag(e.target.value)}>
-        {years.rows.map(({ bag }) => (
-          <MenuItem key={bag.container.id} value={bag.container.id}>
-            {titleOf(bag)}
-          </MenuItem>
-        ))}
-      </TextField>
-      <TextField
-        select
-        label="Crop"
-        value={cropId}
-        onChange={(e) => {
-          setCrop(e.target.value);
-          setHabit(cropOf(e.target.value).habits[0]?.id ?? '');
-        }}
-      >
-        {CROP_CHOICES}
-      </TextField>
-      <TextField
-        select
-        label="Habit"
-        value={habitId}
-        onChange={(e) => setHabit(e.target.value)}
-        helperText={habit.description}
-      >
-        {crop.habits.map((each) => (
-          <MenuItem key={each.id} value={each.id}>
-            {each.name}
-          </MenuItem>
-        ))}
-      </TextField>
-      <TextField
-        label="Variety"
-        value={variety}
-        onChange={(e) => setVariety(e.target.value.slice(0, 60))}
-        helperText={`Empty: just "${crop.name}".`}
+    <FormDialog title="Plan a crop" onClose={onClose} onSubmit={submit} submitLabel="Plan it">
+      <FormField form={form} name="bagId" />
+      <FormField form={form} name="cropId" />
+      <FormField
+        form={form}
+        name="habitId"
+        value={habit.id}
+        options={namedOptions(crop.habits)}
+        help={habit.description}
       />
-      <DayField label="Plant on" value={day === '' ? proposed : day} onChange={setDay} problem={problem} />
+      <FormField form={form} name="variety" help={`Empty: just "${crop.name}".`} />
+      <FormField form={form} name="day" {...(day === '' || isDay(day) ? { value: day || proposed } : {})} />
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         {openingWords(window, nextWindow, freeOn !== undefined, unitFormat)}
       </Typography>

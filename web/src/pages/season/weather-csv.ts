@@ -17,13 +17,13 @@ export const mappingSchema = z.object({
   dateOrder: z.enum(['ymd', 'dmy', 'mdy']),
   min: z.string(),
   max: z.string(),
-  rain: z.string().optional(),
+  rain: z.optional(z.string()),
   temperature: z.enum(['celsius', 'fahrenheit']),
   rainUnit: z.enum(['millimetre', 'inch']),
-  humidity: z.string().optional(),
-  wind: z.string().optional(),
-  sun: z.string().optional(),
-  windUnit: z.enum(Object.keys(WIND_UNITS) as [WindUnit, ...WindUnit[]]).optional(),
+  humidity: z.optional(z.string()),
+  wind: z.optional(z.string()),
+  sun: z.optional(z.string()),
+  windUnit: z.optional(z.enum(Object.keys(WIND_UNITS) as [WindUnit, ...WindUnit[]])),
 });
 
 export interface CsvTable {

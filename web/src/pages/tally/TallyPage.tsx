@@ -16,7 +16,7 @@ import { kilogramsOf, pickedYears, pickingsOf, tallyPickings, type BagTally } fr
 import { UNITS } from '@rundel/core/units';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { PickDialog } from '../../ui/EntryDialogs.tsx';
+import { EntryDialog } from '../../ui/entries/EntryDialog.tsx';
 import { useAddress } from '../../ui/address.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { titleOf } from '../../text/bag-text.ts';
@@ -245,7 +245,7 @@ export default function TallyPage() {
           </Panel>
         </Box>
       )}
-      {picking && <PickDialog bag={picking} isOpen onClose={() => setPicking(undefined)} />}
+      {picking && <EntryDialog kind="picking" bag={picking} onClose={() => setPicking(undefined)} />}
     </Page>
   );
 }

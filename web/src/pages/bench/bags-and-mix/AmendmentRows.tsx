@@ -9,7 +9,8 @@ import { amountText, nutrientText } from '../../../text/nutrient-text.ts';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
 import { ProductDialog } from '../ProductDialog.tsx';
 import { OtherLabel } from './OtherLabel.tsx';
-import { readDoseText, withoutDoubled, type BagFill, type DoseText, type FillPlan } from './fill-plan.ts';
+import type { BagFill } from '@rundel/core/garden-state';
+import { readDoseText, withoutDoubled, type DoseText, type FillPlan } from './fill-plan.ts';
 
 const UNIT_LABELS = {
   spoon: 'level tablespoons',

@@ -14,7 +14,8 @@ import { Select } from '../../../ui/Select.tsx';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
 import { AmendmentRows } from './AmendmentRows.tsx';
-import { fillBags, isFilled, readKept, withRefresh, type BagFill } from './fill-plan.ts';
+import { isFilled, type BagFill } from '@rundel/core/garden-state';
+import { fillsOf, readKept, withRefresh } from './fill-plan.ts';
 import { FillTable } from './FillTable.tsx';
 import { NoBags } from '../NoBags.tsx';
 import { useFillPlan } from './use-fill-plan.ts';
@@ -37,7 +38,7 @@ export default function FillBench() {
   }, [asked]);
   const scoops = scoopsOf(garden);
   const assumed = resolveAssumed(garden.settings.assumptions);
-  const fills = fillBags(chosen, plan, live, garden, garden.settings.units, scoops);
+  const fills = fillsOf(chosen, plan, live, garden, garden.settings.units, scoops);
   // the fields answer at once; the table of a hundred bags may follow
   const tabled = useDeferredValue(fills, []);
   if (bags.length === 0) return <NoBags label="Add a bag first; then it can be filled here." />;

@@ -13,12 +13,12 @@ import { titleOf } from '../../../text/bag-text.ts';
 import { nutrientText } from '../../../text/nutrient-text.ts';
 import { grams } from '../../../text/product-text.ts';
 import { shortDay } from '../../../text/text.ts';
-import { useUnitFormat } from '../../../store/index.ts';
+import { useUnitFormat, type Bag } from '../../../store/index.ts';
 import type { Product } from '@rundel/core/records';
-import type { BagFill } from './fill-plan.ts';
+import type { BagFill } from '@rundel/core/garden-state';
 
 /** What the amendments of one bag bring in all. */
-function broughtTo(fill: BagFill): Elements {
+function broughtTo(fill: BagFill<Bag>): Elements {
   return fill.amendments.reduce(
     (sum, { product, grams: amount }) => addElements(sum, elementsIn(amount, product.label)),
     NO_ELEMENTS,
@@ -26,19 +26,19 @@ function broughtTo(fill: BagFill): Elements {
 }
 
 /** Bag by bag: new and old mix, each product, and what it brings; with the sums at the foot. */
-export function FillTable({ fills }: { readonly fills: readonly BagFill[] }) {
+export function FillTable({ fills }: { readonly fills: readonly BagFill<Bag>[] }) {
   const unitFormat = useUnitFormat();
   if (fills.length === 0) return <Typography>Choose the bags above.</Typography>;
   // a row that comes to nothing in one bag (no old mix stays in it) still has its column
   const longest = fills.reduce(
     (a, b) => (b.amendments.length > a.amendments.length ? b : a),
-    fills[0] as BagFill,
+    fills[0] as BagFill<Bag>,
   );
   const products = [...new Map(longest.amendments.map((a) => [a.product.id, a.product])).values()];
   const gramsOfProduct = (fill: BagFill, product: Product) =>
     fill.amendments.reduce((all, a) => all + (a.product.id === product.id ? a.grams : 0), 0);
-  const sum = (of: (fill: BagFill) => number) => fills.reduce((total, fill) => total + of(fill), 0);
-  const keptOf = (fill: BagFill) => (fill.reuse.kind === 'refresh' ? fill.reuse.keptLitres : 0);
+  const sum = (of: (fill: BagFill<Bag>) => number) => fills.reduce((total, fill) => total + of(fill), 0);
+  const keptOf = (fill: BagFill<Bag>) => (fill.reuse.kind === 'refresh' ? fill.reuse.keptLitres : 0);
   const refused = fills.filter((f) => f.reuse.kind === 'refused');
   return (
     <Box>

@@ -1,50 +1,14 @@
-import { Box, Button, TextField, Typography } from '@mui/material';
-import type { BagProperties } from '@rundel/core/garden-state';
-import { cropOf, habitFigures, supportOf } from '@rundel/core/plants';
+import { Box, Button, Typography } from '@mui/material';
+import { footprintSquareMetres, weightsOf } from '@rundel/core/garden-state';
 import type { Place } from '@rundel/core/records';
-import { floorLoad, weightsOf, type Weights } from '@rundel/core/bags';
-import { useState } from 'react';
+import { floorLoad } from '@rundel/core/bags';
 import { titleOf } from '../../../text/bag-text.ts';
 import { Caution } from '../../../ui/Caution.tsx';
 import { Panel } from '../../../ui/Page.tsx';
-import { placesInUse, useBags, useGarden, useUnitFormat, type Bag, told } from '../../../store/index.ts';
-import { readArea, readLimit, showArea, showLoad } from './load-texts.ts';
+import { placesInUse, useBags, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
+import { FormFields, InlineForm, useFields } from '../../../ui/form/index.ts';
+import { floorFields, showArea, showLoad } from './load-texts.ts';
 import { NoBags } from '../NoBags.tsx';
-
-/** Leaf cover that an empty station will have: that of a tall tomato, so that nothing is promised too light. */
-function canopyOf(bag: Bag, own: Readonly<Record<string, number>>): number {
-  const tall = cropOf('tomato').habits[0];
-  const guess = tall ? habitFigures('tomato', tall, own).canopySquareMetres : 0;
-  const planted = bag.occupants.reduce(
-    (sum, o) => sum + habitFigures(o.crop.id, o.habit, own).canopySquareMetres,
-    0,
-  );
-  return bag.occupants.length > 0 ? planted : guess;
-}
-
-function weightsOfBag(bag: Bag, own: Readonly<Record<string, number>>): Weights {
-  const { properties, container } = bag;
-  return weightsOf(
-    {
-      mixLitres: properties.fill.mixLitres,
-      dryKilogramsPerLitre: properties.mix.dryKilogramsPerLitre,
-      capacity: properties.mix.capacity,
-      emptyKilograms: properties.emptyKilograms,
-      storedLitres: properties.reserveLitres + (properties.real.under?.litres ?? 0),
-      canopySquareMetres: canopyOf(bag, own),
-      supportKilograms: supportOf(container.support.kind).kilograms * container.stations.length,
-    },
-    properties.assumed,
-  );
-}
-
-/** The ground that a bag stands on, m². */
-function footprint(properties: BagProperties): number {
-  const base = properties.real.solid.areaAt(0);
-  return (
-    Math.max(base, properties.real.solid.areaAt(properties.real.solid.heightMillimetres / 2) * 0.6) / 1e6
-  );
-}
 
 /** What each bag weighs dry, drained and with its crop; what each place bears, against a limit that was told. */
 export default function LoadBench() {
@@ -52,7 +16,7 @@ export default function LoadBench() {
   const { bags } = useBags();
   if (bags.length === 0) return <NoBags label="Add a bag first; then what it weighs stands here." />;
   const own = garden.settings.assumptions;
-  const heaviest = Math.max(...bags.map((b) => weightsOfBag(b, own).laden));
+  const heaviest = Math.max(...bags.map((b) => weightsOf(b, own).laden));
   return (
     <Box>
       <Caution>
@@ -87,7 +51,7 @@ function PlaceLoad({
   const { garden } = useGarden();
   const unitFormat = useUnitFormat();
   const kg = (value: number) => unitFormat.show(value, 'weight');
-  const weighed = bags.map((bag) => ({ bag, weights: weightsOfBag(bag, garden.settings.assumptions) }));
+  const weighed = bags.map((bag) => ({ bag, weights: weightsOf(bag, garden.settings.assumptions) }));
   const sum = weighed.reduce((total, { weights }) => total + weights.laden, 0);
   const area = place.areaSquareMetres;
   const load = area === undefined ? undefined : floorLoad(sum, area, place.limitKilogramsPerSquareMetre);
@@ -144,7 +108,7 @@ function PlaceLoad({
                 sx={{ fontSize: '0.9rem', color: 'text.secondary', gridColumn: { xs: '1 / -1', md: 'auto' } }}
               >
                 {kg(weights.dry)} dry, <strong>{kg(weights.drained)}</strong> drained, {kg(weights.laden)} in
-                crop; {showLoad(weights.laden / footprint(bag.properties), unitFormat)} under it
+                crop; {showLoad(weights.laden / footprintSquareMetres(bag.properties), unitFormat)} under it
               </Box>
             </Box>
           );
@@ -212,65 +176,37 @@ function LimitBar({ share }: { readonly share: number }) {
 function FloorFields({ place }: { readonly place: Place }) {
   const { clock, saveRecords } = useGarden();
   const unitFormat = useUnitFormat();
-  const [area, setArea] = useState(
-    place.areaSquareMetres === undefined ? '' : showArea(place.areaSquareMetres, unitFormat),
-  );
-  const [limit, setLimit] = useState(
-    place.limitKilogramsPerSquareMetre === undefined
-      ? ''
-      : showLoad(place.limitKilogramsPerSquareMetre, unitFormat),
-  );
-  const readA = readArea(area, unitFormat);
-  const readL = readLimit(limit, unitFormat);
-  const isChanged =
-    (readA.kind === 'given' ? readA.siValue : undefined) !== place.areaSquareMetres ||
-    (readL.kind === 'given' ? readL.siValue : undefined) !== place.limitKilogramsPerSquareMetre;
-  const save = async () => {
-    if (readA.kind === 'refused' || readL.kind === 'refused') return;
+  const form = useFields(floorFields(unitFormat), {
+    values: { area: place.areaSquareMetres, limit: place.limitKilogramsPerSquareMetre },
+    isLive: true,
+  });
+  const { area, limit } = form.values;
+  const isChanged = area !== place.areaSquareMetres || limit !== place.limitKilogramsPerSquareMetre;
+  const save = form.submit(async (values) => {
     const { areaSquareMetres: _a, limitKilogramsPerSquareMetre: _l, ...rest } = place;
-    await saveRecords(
-      [
-        {
-          table: 'places',
-          before: place,
-          after: {
-            ...rest,
-            ...(readA.kind === 'given' ? { areaSquareMetres: readA.siValue } : {}),
-            ...(readL.kind === 'given' ? { limitKilogramsPerSquareMetre: readL.siValue } : {}),
-            changedAt: clock.now(),
-          },
-        },
-      ],
-      [],
-      `floor of ${place.name} kept`,
-    );
-  };
+    const after: Place = {
+      ...rest,
+      ...(values.area === undefined ? {} : { areaSquareMetres: values.area }),
+      ...(values.limit === undefined ? {} : { limitKilogramsPerSquareMetre: values.limit }),
+      changedAt: clock.now(),
+    };
+    await saveRecords([{ table: 'places', before: place, after }], [], `floor of ${place.name} kept`);
+  });
   return (
-    <Box
-      component="form"
-      onSubmit={(event) => {
-        event.preventDefault();
-        told(save());
+    <InlineForm
+      onSubmit={save}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr auto' },
+        gap: 1.5,
+        alignItems: 'flex-start',
+        marginBlockStart: 1,
       }}
-      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-start', marginBlockStart: 1 }}
     >
-      <TextField
-        label="Floor that they stand on"
-        value={area}
-        onChange={(e) => setArea(e.target.value)}
-        error={readA.kind === 'refused'}
-        helperText={readA.kind === 'refused' ? readA.problem : `As ${showArea(4, unitFormat)}.`}
-      />
-      <TextField
-        label="What it bears, as you were told"
-        value={limit}
-        onChange={(e) => setLimit(e.target.value)}
-        error={readL.kind === 'refused'}
-        helperText={readL.kind === 'refused' ? readL.problem : `As ${showLoad(150, unitFormat)}.`}
-      />
+      <FormFields form={form} />
       <Button type="submit" variant="outlined" sx={{ minHeight: 56 }} disabled={!isChanged}>
         Keep
       </Button>
-    </Box>
+    </InlineForm>
   );
 }

@@ -1,12 +1,33 @@
-import { Box, Button, IconButton, MenuItem, TextField } from '@mui/material';
+import { Box, Button, IconButton } from '@mui/material';
 import { IconTrash } from '@tabler/icons-react';
 import type { OwnMix } from '@rundel/core/records';
 import { INGREDIENTS, mixFrom, type Mix } from '@rundel/core/mixes';
 import { useState } from 'react';
-import { FormDialog } from '../../../ui/EntryDialogs.tsx';
+import {
+  choiceField,
+  FormDialog,
+  FormField,
+  numberField,
+  textField,
+  useFields,
+  type Field,
+} from '../../../ui/form/index.ts';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { newId, useGarden } from '../../../store/index.ts';
-import { readParts, type PartText } from './mix-texts.ts';
+
+const PARTS = numberField({ label: 'Parts', low: 0.01, high: 1000, problem: 'From 0.01 to 1000.' });
+const INGREDIENT = choiceField({
+  label: 'Ingredient',
+  options: INGREDIENTS.map(({ id, name }) => ({ id, label: name })),
+});
+const LIME = numberField({
+  label: 'Lime, grams a litre',
+  help: 'Empty for none; peat wants about 3.',
+  low: 0,
+  high: 20,
+  isOptional: true,
+  problem: 'From 0 to 20 grams a litre.',
+});
 
 /** A mix of the grower's own: a name, parts by volume, lime. */
 export function MixEditor({
@@ -22,45 +43,59 @@ export function MixEditor({
   onSaved(id: string): void;
 }) {
   const { garden, clock, saveRecords, bin: putInBin } = useGarden();
-  const [name, setName] = useState(record?.name ?? (like ? `My ${like.name.toLowerCase()}` : ''));
-  const [lime, setLime] = useState(like && like.limeGramsPerLitre > 0 ? String(like.limeGramsPerLitre) : '');
-  const [parts, setParts] = useState<readonly PartText[]>(
-    record
-      ? record.parts.map((p) => ({ ingredientId: p.ingredientId, parts: String(p.parts) }))
-      : like
-        ? like.shares.map((s) => ({
-            ingredientId: s.ingredient.id,
-            parts: String(Math.round(s.share * 100) / 10),
-          }))
-        : [
-            { ingredientId: 'garden-compost', parts: '1' },
-            { ingredientId: 'coir', parts: '1' },
-          ],
+  const begin = record?.parts ?? (like ? sharesOf(like) : BEGINNING);
+  const [rows, setRows] = useState<readonly number[]>(() => begin.map((_, i) => i));
+  const taken = garden.mixes.flatMap((m) => (m.binnedAt || m.id === record?.id ? [] : [m.name]));
+  const form = useFields<MixFields>(
+    {
+      name: textField({ label: 'Name', longest: 60, missing: 'Give it a name.', taken }),
+      lime: LIME,
+      ...Object.fromEntries(
+        rows.flatMap((n) => [
+          [`ingredient${n}`, INGREDIENT],
+          [`parts${n}`, PARTS],
+        ]),
+      ),
+    },
+    {
+      values: {
+        name: record?.name ?? (like && `My ${like.name.toLowerCase()}`),
+        lime: like && like.limeGramsPerLitre > 0 ? like.limeGramsPerLitre : undefined,
+        ...Object.fromEntries(
+          begin.flatMap(({ ingredientId, parts }, n) => [
+            [`ingredient${n}`, ingredientId],
+            [`parts${n}`, parts],
+          ]),
+        ),
+      },
+    },
   );
-  const [isTried, setTried] = useState(false);
-  const read = readParts(
-    name,
-    parts,
-    lime,
-    garden.mixes.filter((m) => !m.binnedAt && m.id !== record?.id),
+  const values = form.values as Readonly<Record<string, unknown>>;
+  const parts = rows.map((n) => ({
+    n,
+    ingredientId: values[`ingredient${n}`] as string,
+    parts: values[`parts${n}`] as number | undefined,
+  }));
+  const doubled = parts.find((part, i) => parts.findIndex((p) => p.ingredientId === part.ingredientId) < i);
+  const wholeParts = parts.flatMap(({ ingredientId, parts: count }) =>
+    count === undefined ? [] : [{ ingredientId, parts: count }],
   );
-  const problems = read.kind === 'refused' && isTried ? read.problems : undefined;
-  const change = (i: number, patch: Partial<PartText>) =>
-    setParts((now) => now.map((part, at) => (at === i ? { ...part, ...patch } : part)));
-  const submit = async () => {
-    setTried(true);
-    if (read.kind === 'refused') return;
+  const lime = form.values.lime ? { limeGramsPerLitre: form.values.lime } : {};
+  const submit = form.submit(async ({ name }) => {
+    if (doubled) return form.refuse(`ingredient${doubled.n}`, 'It is in the mix already.');
     const now = clock.now();
     const after: OwnMix = {
       id: record?.id ?? newId('mix'),
-      ...read.mix,
+      name,
+      parts: wholeParts,
+      ...lime,
       createdAt: record?.createdAt ?? now,
       changedAt: now,
     };
-    await saveRecords([{ table: 'mixes', before: record, after }], [], `mix ${after.name} kept`);
+    await saveRecords([{ table: 'mixes', before: record, after }], [], `mix ${name} kept`);
     onSaved(after.id);
     onClose();
-  };
+  });
   const bin = async () => {
     if (!record) return;
     await putInBin('mixes', [record], `mix ${record.name}`);
@@ -69,53 +104,27 @@ export function MixEditor({
   const isUsed =
     record &&
     garden.containers.some((c) => c.mixId === record.id || c.layers?.some((l) => l.mixId === record.id));
-  const preview = read.kind === 'read' ? mixFrom({ id: 'preview', ...read.mix }) : undefined;
+  const isWhole = wholeParts.length === rows.length && !doubled && form.texts.lime !== undefined;
+  const preview = isWhole ? mixFrom({ id: 'preview', name: '', parts: wholeParts, ...lime }) : undefined;
   return (
     <FormDialog
       title={record ? `Change ${record.name}` : 'A mix of my own'}
-      isOpen
       onClose={onClose}
       onSubmit={submit}
       submitLabel="Save"
     >
-      <TextField
-        label="Name"
-        value={name}
-        onChange={(e) => setName(e.target.value.slice(0, 60))}
-        error={problems?.name !== undefined}
-        helperText={problems?.name}
-      />
-      {parts.map((part, i) => (
+      <FormField form={form} name="name" />
+      {rows.map((n) => (
         <Box
-          key={i}
+          key={n}
           sx={{ display: 'grid', gridTemplateColumns: '1fr 92px 44px', gap: 1, alignItems: 'start' }}
         >
-          <TextField
-            select
-            label="Ingredient"
-            value={part.ingredientId}
-            onChange={(e) => change(i, { ingredientId: e.target.value })}
-            error={problems?.[`ingredient${i}`] !== undefined}
-            helperText={problems?.[`ingredient${i}`]}
-          >
-            {INGREDIENTS.map((each) => (
-              <MenuItem key={each.id} value={each.id}>
-                {each.name}
-              </MenuItem>
-            ))}
-          </TextField>
-          <TextField
-            label="Parts"
-            value={part.parts}
-            onChange={(e) => change(i, { parts: e.target.value })}
-            error={problems?.[`parts${i}`] !== undefined}
-            helperText={problems?.[`parts${i}`]}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-          />
+          <FormField form={form} name={`ingredient${n}`} />
+          <FormField form={form} name={`parts${n}`} />
           <IconButton
             aria-label="Take this part out"
-            disabled={parts.length === 1}
-            onClick={() => setParts((now) => now.filter((_, at) => at !== i))}
+            disabled={rows.length === 1}
+            onClick={() => setRows((now) => now.filter((each) => each !== n))}
             sx={{ width: 44, height: 52 }}
           >
             <IconTrash size={20} aria-hidden />
@@ -125,22 +134,18 @@ export function MixEditor({
       <Button
         variant="outlined"
         sx={{ alignSelf: 'flex-start' }}
-        disabled={parts.length >= 12}
+        disabled={rows.length >= 12}
         onClick={() => {
           const free = INGREDIENTS.find((each) => !parts.some((p) => p.ingredientId === each.id));
-          setParts((now) => [...now, { ingredientId: free?.id ?? 'coir', parts: '1' }]);
+          const n = Math.max(...rows) + 1;
+          form.set(`ingredient${n}`, free?.id ?? 'coir');
+          form.set(`parts${n}`, '1');
+          setRows((now) => [...now, n]);
         }}
       >
         Another part
       </Button>
-      <TextField
-        label="Lime, grams a litre"
-        value={lime}
-        onChange={(e) => setLime(e.target.value)}
-        error={problems?.lime !== undefined}
-        helperText={problems?.lime ?? 'Empty for none; peat wants about 3.'}
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-      />
+      <FormField form={form} name="lime" />
       <Box aria-live="polite" sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>
         {preview
           ? `A litre holds ${Math.round(preview.capacity * 1000)} mL of water, ${Math.round((preview.capacity - preview.unavailable) * 1000)} mL of it for the plant.`
@@ -158,4 +163,21 @@ export function MixEditor({
         ))}
     </FormDialog>
   );
+}
+
+type MixFields = {
+  readonly name: Field<string>;
+  readonly lime: Field<number | undefined>;
+  readonly [row: `ingredient${number}`]: Field<string>;
+  readonly [row: `parts${number}`]: Field<number>;
+};
+
+const BEGINNING = [
+  { ingredientId: 'garden-compost', parts: 1 },
+  { ingredientId: 'coir', parts: 1 },
+];
+
+/** The parts of a mix in tenths. */
+function sharesOf(mix: Mix): OwnMix['parts'] {
+  return mix.shares.map((s) => ({ ingredientId: s.ingredient.id, parts: Math.round(s.share * 100) / 10 }));
 }

@@ -1,10 +1,16 @@
-import { Box, TextField, Typography } from '@mui/material';
+import { Box, Typography } from '@mui/material';
 import { liningStrip, piecesFrom, rolledDiameter, sheetFor } from '@rundel/core/bags';
-import { useState } from 'react';
-import { AmountField } from '../../../ui/AmountField.tsx';
-import { readAmount, type ReadAmount } from '../../../text/amount-text.ts';
+import {
+  amountField,
+  choiceField,
+  FormField,
+  FormFields,
+  isWhole,
+  numberField,
+  useFields,
+  type ValuesOf,
+} from '../../../ui/form/index.ts';
 import { Panel } from '../../../ui/Page.tsx';
-import { Select } from '../../../ui/Select.tsx';
 import { useUnitFormat } from '../../../store/index.ts';
 
 type What = 'cage' | 'ring' | 'lining';
@@ -15,63 +21,39 @@ const WHAT: readonly { readonly id: What; readonly label: string }[] = [
   { id: 'lining', label: 'Linings for net cups' },
 ];
 
+const size = (label: string, low: number, high: number) => amountField({ label, purpose: 'size', low, high });
+
+const FIELDS = {
+  what: choiceField<What>({ label: 'What is made', options: WHAT }),
+  across: size('Across', 20, 2000),
+  high: size('Height', 10, 3000),
+  overlap: size('Overlap', 0, 500),
+  long: size('The sheet is long', 50, 50_000),
+  wide: size('and wide', 50, 10_000),
+  count: numberField({
+    label: 'How many',
+    low: 1,
+    high: 1000,
+    isWhole: true,
+    problem: 'A whole number from 1 to 1000.',
+  }),
+};
+
+/** Usual pieces and sheets, mm. */
+const USUAL: Readonly<Record<What, Omit<ValuesOf<typeof FIELDS>, 'what' | 'count'>>> = {
+  cage: { across: 450, high: 1200, overlap: 50, long: 5000, wide: 1200 },
+  ring: { across: 230, high: 200, overlap: 30, long: 1000, wide: 600 },
+  lining: { across: 75, high: 80, overlap: 10, long: 1000, wide: 500 },
+};
+
 /** Cages and rings rolled from sheet, linings for net cups: how long a piece, how many from a sheet. */
 export function SheetPanel() {
   const unitFormat = useUnitFormat();
-  const { system } = unitFormat;
-  const size = (mm: number) => unitFormat.show(mm, 'size');
-  const [what, setWhat] = useState<What>('cage');
-  const [across, setAcross] = useState(size(450));
-  const [high, setHigh] = useState(size(1200));
-  const [overlap, setOverlap] = useState(size(50));
-  const [sheetLong, setLong] = useState(size(5000));
-  const [sheetWide, setWide] = useState(size(1200));
-  const [count, setCount] = useState('4');
-  const choose = (next: What) => {
-    setWhat(next);
-    const [d, h, o, l, w] = {
-      cage: [450, 1200, 50, 5000, 1200],
-      ring: [230, 200, 30, 1000, 600],
-      lining: [75, 80, 10, 1000, 500],
-    }[next] as [number, number, number, number, number];
-    setAcross(size(d));
-    setHigh(size(h));
-    setOverlap(size(o));
-    setLong(size(l));
-    setWide(size(w));
-  };
-  const read = (text: string, low: number, highest: number) =>
-    readAmount(text, { purpose: 'size', system, low, high: highest });
-  const reads = {
-    across: read(across, 20, 2000),
-    high: read(high, 10, 3000),
-    overlap: read(overlap, 0, 500),
-    long: read(sheetLong, 50, 50_000),
-    wide: read(sheetWide, 50, 10_000),
-  };
-  const number = Number(count);
-  const isCount = Number.isInteger(number) && number >= 1 && number <= 1000;
-  const all = Object.values(reads).every((r) => r.kind === 'given') && isCount;
-  const siValue = (r: ReadAmount) => (r.kind === 'given' ? r.siValue : NaN);
-  const answer = all
-    ? worked(
-        what,
-        { across: siValue(reads.across), high: siValue(reads.high), overlap: siValue(reads.overlap) },
-        { lengthMillimetres: siValue(reads.long), widthMillimetres: siValue(reads.wide) },
-        number,
-      )
-    : undefined;
-  const field = (label: string, value: string, set: (next: string) => void, r: ReadAmount) => (
-    <AmountField
-      purpose="size"
-      label={label}
-      value={value}
-      onChange={(e) => set(e.target.value)}
-      error={r.kind === 'refused'}
-      helperText={r.kind === 'refused' ? r.problem : undefined}
-    />
-  );
-  const whole = siValue(reads.long);
+  const shown = (mm: number) => unitFormat.show(mm, 'size');
+  const form = useFields(FIELDS, { values: { what: 'cage', ...USUAL.cage, count: 4 }, isLive: true });
+  const what = form.texts.what as What;
+  const { overlap = NaN, long = NaN, count = NaN } = form.values;
+  const answer = isWhole(form) ? worked(form.values) : undefined;
   return (
     <Panel title="Cages, rings and linings from sheet">
       <Box
@@ -81,51 +63,43 @@ export function SheetPanel() {
           gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', lg: 'repeat(4, 1fr)' },
         }}
       >
-        <Select label="What is made" value={what} onChange={choose} options={WHAT} />
-        {field('Across', across, setAcross, reads.across)}
-        {field(what === 'lining' ? 'Down the cup' : 'Height', high, setHigh, reads.high)}
-        {field('Overlap', overlap, setOverlap, reads.overlap)}
-        {field('The sheet is long', sheetLong, setLong, reads.long)}
-        {field('and wide', sheetWide, setWide, reads.wide)}
-        <TextField
-          label="How many"
-          value={count}
-          onChange={(e) => setCount(e.target.value)}
-          error={!isCount}
-          helperText={isCount ? undefined : 'A whole number from 1 to 1000.'}
-          slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+        <FormField
+          form={form}
+          name="what"
+          onTyped={(next) =>
+            form.begin({ what: next as What, ...USUAL[next as What], count: form.values.count ?? 1 })
+          }
         />
+        <FormField form={form} name="across" />
+        <FormField form={form} name="high" {...(what === 'lining' ? { label: 'Down the cup' } : {})} />
+        <FormFields form={form} names={['overlap', 'long', 'wide', 'count']} />
       </Box>
       <Typography sx={{ marginBlockStart: 2 }} aria-live="polite">
         {answer === undefined
           ? 'The answer comes back when the numbers read.'
           : answer.kind === 'too-large'
-            ? `One piece is ${size(answer.long)} by ${size(answer.wide)}: larger than the sheet.`
-            : `Cut each ${size(answer.long)} long and ${size(answer.wide)} wide; ${answer.cut.perSheet} come from a sheet, so ${number} ${number === 1 ? 'takes' : 'take'} ${answer.cut.sheets} ${answer.cut.sheets === 1 ? 'sheet' : 'sheets'} with ${Math.round(answer.cut.wasteShare * 100)} % left over.`}{' '}
-        {what === 'cage' && Number.isFinite(whole) && siValue(reads.overlap) < whole * 0.9
-          ? `The whole sheet rolled into one makes a cage ${size(rolledDiameter(whole, siValue(reads.overlap)))} across.`
+            ? `One piece is ${shown(answer.long)} by ${shown(answer.wide)}: larger than the sheet.`
+            : `Cut each ${shown(answer.long)} long and ${shown(answer.wide)} wide; ${answer.cut.perSheet} come from a sheet, so ${count} ${count === 1 ? 'takes' : 'take'} ${answer.cut.sheets} ${answer.cut.sheets === 1 ? 'sheet' : 'sheets'} with ${Math.round(answer.cut.wasteShare * 100)} % left over.`}{' '}
+        {what === 'cage' && overlap < long * 0.9
+          ? `The whole sheet rolled into one makes a cage ${shown(rolledDiameter(long, overlap))} across.`
           : ''}
       </Typography>
     </Panel>
   );
 }
 
-function worked(
-  what: What,
-  piece: { readonly across: number; readonly high: number; readonly overlap: number },
-  sheet: { readonly lengthMillimetres: number; readonly widthMillimetres: number },
-  count: number,
-) {
+function worked({ what, across, high, overlap, ...rest }: ValuesOf<typeof FIELDS>) {
+  const sheet = { lengthMillimetres: rest.long, widthMillimetres: rest.wide };
   const strip =
     what === 'lining'
-      ? liningStrip(piece.across, piece.high, piece.overlap)
-      : { lengthMillimetres: sheetFor(piece.across, piece.overlap), widthMillimetres: piece.high };
+      ? liningStrip(across, high, overlap)
+      : { lengthMillimetres: sheetFor(across, overlap), widthMillimetres: high };
   const long = strip.lengthMillimetres;
   const wide = strip.widthMillimetres;
   const fits =
     (long <= sheet.lengthMillimetres && wide <= sheet.widthMillimetres) ||
     (wide <= sheet.lengthMillimetres && long <= sheet.widthMillimetres);
   return fits
-    ? { kind: 'cut' as const, long, wide, cut: piecesFrom(sheet, strip, count) }
+    ? { kind: 'cut' as const, long, wide, cut: piecesFrom(sheet, strip, rest.count) }
     : { kind: 'too-large' as const, long, wide };
 }

@@ -17,7 +17,7 @@ import { Select } from '../../../ui/Select.tsx';
 import { HowCalculated, WorkedLines } from '../../../ui/HowCalculated.tsx';
 import { useGarden, useUnitFormat, type UnitFormat } from '../../../store/index.ts';
 import { SizeRow } from './SizeRow.tsx';
-import { trySizes, type TriedSize } from './sizes.ts';
+import { trySizes, type TriedSize } from '@rundel/core/garden-state';
 
 // below the fold, and the heaviest part of the page: it comes after what was asked for
 const KindGallery = lazy(() => import('./KindGallery.tsx'));
@@ -212,7 +212,9 @@ function Remarks({
   const words = EXCEPTIONS.filter((e) => exceptions.includes(e.id)).map((e) => e.description);
   if (words.length > 0) remarks.push(`One size smaller counts as enough here: ${words.join(', ')}.`);
   if (chosen.properties.nominalGallons * 1.07 >= COMPANION_GALLONS && !chosen.properties.kind.isClosed) {
-    remarks.push('There is room for a companion flower, with the crop off centre; it drinks and feeds too.');
+    remarks.push(
+      'There is room for a companion flower, with the crop off centre; it takes up water and feed too.',
+    );
   }
   const room = plantsFor(chosen.properties.nominalGallons, habit);
   if (chosen.plants === 1 && room > 1 && chosen.properties.kind.stations.most > 1) {

@@ -4,7 +4,7 @@ import type { Fit } from '@rundel/core/planting';
 import { useDeferredValue, useMemo } from 'react';
 import { BagElevation, grownOccupants, sceneOf, type Scene } from '../../../section/index.ts';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
-import type { TriedSize } from './sizes.ts';
+import type { TriedSize } from '@rundel/core/garden-state';
 
 const FIT_WORDS: Record<Fit, string> = {
   'too-small': 'too small',

@@ -1,6 +1,6 @@
 import type { OrderProblem, SleeveOrder } from '@rundel/core/bags';
 import type { NamedMeasure, Purpose, UnitSystem } from '@rundel/core/units';
-import { readAmount } from '../../../text/amount-text.ts';
+import { readAmount, readNumber } from '../../../text/amount-text.ts';
 import type { UnitFormat } from '../../../store/index.ts';
 
 /** An order for sleeves as typed. */
@@ -62,10 +62,11 @@ export function readOrder(
       continue;
     }
     const read = readAmount(text[field], { purpose, system, low: low === 0 ? -high : low, high });
-    if (read.kind === 'given') lengths[part] = read.siValue;
-    else problems[field] = read.kind === 'refused' ? read.problem : 'Please measure it.';
+    if (read.ok) lengths[part] = read.value.siValue;
+    else problems[field] = read.problem;
   }
-  const count = Number(text.count);
+  // what is no number is the plan's own to refuse, with the span that it can cut
+  const count = readNumber(text.count, { low: -Infinity, high: Infinity });
   const hoped = readAmount(text.hoped, {
     purpose: 'bag',
     system,
@@ -74,7 +75,7 @@ export function readOrder(
     isOptional: true,
     measures,
   });
-  if (hoped.kind === 'refused') problems.hoped = hoped.problem;
+  if (!hoped.ok) problems.hoped = hoped.problem;
   if (Object.keys(problems).some((field) => field !== 'hoped')) return { problems };
   return {
     problems,
@@ -82,8 +83,8 @@ export function readOrder(
       film: text.film,
       ...(lengths as Record<(typeof LENGTHS)[number][1], number>),
       isBaseSealed: text.base === 'sealed',
-      count: text.count.trim() === '' ? NaN : count,
-      ...(hoped.kind === 'given' ? { hopedLitres: hoped.siValue } : {}),
+      count: count.ok ? count.value : NaN,
+      ...(hoped.ok && hoped.value ? { hopedLitres: hoped.value.siValue } : {}),
     },
   };
 }

@@ -1,5 +1,6 @@
-import { trimmed, UNITS } from '@rundel/core/units';
-import type { ReadAmount } from '../../../text/amount-text.ts';
+import { parseNumber, trimmed, UNITS } from '@rundel/core/units';
+import { refused } from '../../../text/amount-text.ts';
+import type { Field } from '../../../ui/form/index.ts';
 import type { UnitFormat } from '../../../store/index.ts';
 
 /** Square metres in a square foot, and kg/m² in lb/ft². */
@@ -18,21 +19,42 @@ export function showLoad(kilogramsPerSquareMetre: number, unitFormat: UnitFormat
     : `${trimmed(kilogramsPerSquareMetre / POUND_PER_SQUARE_FOOT, 0)}\u00a0lb/sq\u00a0ft`;
 }
 
-/** A number with whatever unit stands behind it, in the grower's own units of area or load. */
-function read(text: string, factor: number, high: number, what: string): ReadAmount {
-  const bare = text.replace(/\s|\u00a0/g, '').replace(',', '.');
-  if (bare === '') return { kind: 'left-out' };
-  const number = /^(\d+(?:\.\d+)?)(?:\D.*)?$/.exec(bare)?.[1];
-  const siValue = Number(number) * factor;
-  return siValue > 0 && siValue <= high
-    ? { kind: 'given', siValue, text }
-    : { kind: 'refused', problem: `${what}: a number above 0, please.` };
+/** An area or load in the grower's own unit, whatever stands behind its number. */
+function ownUnitField(
+  words: { readonly label: string; readonly problem: string },
+  factor: number,
+  show: (value: number) => string,
+  example: number,
+): Field<number | undefined> {
+  return {
+    label: words.label,
+    help: `As ${show(example)}.`,
+    input: { kind: 'number' },
+    read(text) {
+      const number = parseNumber(text)?.value;
+      if (text.trim() === '') return { ok: true, value: undefined };
+      if (number === undefined || !(number > 0 && number * factor <= 5000)) return refused(words.problem);
+      return { ok: true, value: number * factor };
+    },
+    write: show,
+  };
 }
 
-export function readArea(text: string, unitFormat: UnitFormat): ReadAmount {
-  return read(text, unitFormat.system === 'metric' ? 1 : SQUARE_FOOT, 5000, 'The floor');
-}
-
-export function readLimit(text: string, unitFormat: UnitFormat): ReadAmount {
-  return read(text, unitFormat.system === 'metric' ? 1 : POUND_PER_SQUARE_FOOT, 5000, 'The limit');
+/** What is asked of the floor of a place, m² and kg/m². */
+export function floorFields(unitFormat: UnitFormat) {
+  const isMetric = unitFormat.system === 'metric';
+  return {
+    area: ownUnitField(
+      { label: 'Floor that they stand on', problem: 'The floor: a number above 0, please.' },
+      isMetric ? 1 : SQUARE_FOOT,
+      (value) => showArea(value, unitFormat),
+      4,
+    ),
+    limit: ownUnitField(
+      { label: 'What it bears, as you were told', problem: 'The limit: a number above 0, please.' },
+      isMetric ? 1 : POUND_PER_SQUARE_FOOT,
+      (value) => showLoad(value, unitFormat),
+      150,
+    ),
+  };
 }

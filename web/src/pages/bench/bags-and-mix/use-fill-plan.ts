@@ -1,6 +1,7 @@
 import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useBags, useGarden, type Bag, told } from '../../../store/index.ts';
-import { EMPTY_PLAN, fillPlanSchema, isFilled, type FillPlan } from './fill-plan.ts';
+import { isFilled } from '@rundel/core/garden-state';
+import { EMPTY_PLAN, fillPlanSchema, type FillPlan } from './fill-plan.ts';
 
 /**
  * The plan for filling, shared by the topics that work with it, and the bags that it is for: those chosen, or while

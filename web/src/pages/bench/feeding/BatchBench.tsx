@@ -1,15 +1,16 @@
-import { parseNumber } from '@rundel/core/units';
 import { Alert, Box, Button, TextField, Typography } from '@mui/material';
 import { IconPrinter } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
 import type { Draft, Product } from '@rundel/core/records';
 import { feedFor } from '@rundel/core/feeding';
-import { findProduct, isFeed, productsIn, scoopsOf } from '@rundel/core/products';
+import { findProduct, gramsOf, isFeed, productsIn, scoopsOf, type Scoops } from '@rundel/core/products';
+import type { UnitSystem } from '@rundel/core/units';
 import { useMemo, useState } from 'react';
 import { useAddress } from '../../../ui/address.ts';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
 import { Caution } from '../../../ui/Caution.tsx';
 import { feedDueIds, fedWithWatering } from '@rundel/core/garden-state';
+import { readDose, refused, type Read } from '../../../text/amount-text.ts';
 import { perWords, parseDose, displayDose } from '../../../text/dose-text.ts';
 import { CHECK_WORDS, feedAmountWords, feedCaution, UNIT_WORDS } from '../../../text/feed-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
@@ -45,15 +46,15 @@ export default function BatchBench() {
   const unitFormat = useUnitFormat();
   const canLitres = measure.kind === 'hose' ? USUAL_CAN_LITRES : Math.max(0.2, measure.litres);
   const feeds = bagFeeds(chosen, garden.products, forAll === BY_REGIME ? undefined : forAll);
+  const scoops = scoopsOf(garden);
   const ownDose = Object.fromEntries(
     Object.entries(typed).flatMap(([productId, text]) => {
-      const amount = parseNumber(text)?.value ?? NaN;
-      const per = feeds.find((feed) => feed.product.id === productId)?.dose.per ?? 'litre';
-      const stored = parseDose(amount, per, unitFormat.system);
-      return stored > 0 && stored <= 5000 ? [[productId, stored] as const] : [];
+      const feed = feeds.find((each) => each.product.id === productId);
+      const read = feed && readOwnDose(text, feed, unitFormat.system, scoops);
+      return read?.ok ? [[productId, read.value] as const] : [];
     }),
   );
-  const parts = mixedBatch(feeds, garden.products, canLitres, scoopsOf(garden), ownDose);
+  const parts = mixedBatch(feeds, garden.products, canLitres, scoops, ownDose);
   const without = chosen.filter((b) => !feeds.some((f) => f.bag === b));
   if (planted.length === 0) return <NoBags label="Nothing is planted yet, so there is nothing to mix." />;
   const giveAll = () => {
@@ -102,6 +103,7 @@ export default function BatchBench() {
       )}
       {parts.map((mixed) => (
         <Part
+          scoops={scoops}
           key={`${mixed.product.id} ${mixed.part.dose.amount}`}
           mixed={mixed}
           bags={chosen}
@@ -147,12 +149,31 @@ function draftsOf(feed: BagFeed, own: number | undefined, products: readonly Pro
 }
 
 /** One product of the batch. */
+/** A dose typed in place of the usual one, as it is stored: in the unit of the usual one, whichever was typed. */
+function readOwnDose(
+  text: string,
+  { dose, product }: Pick<BagFeed, 'dose' | 'product'>,
+  system: UnitSystem,
+  scoops: Scoops,
+): Read<number> {
+  const read = readDose(text, dose.unit, system);
+  if (!read.ok) return read;
+  const [typed, one] = [read.value, { amount: 1, unit: dose.unit }].map((a) => gramsOf(a, product, scoops));
+  const amount = read.value.unit === dose.unit ? read.value.amount : typed && one ? typed / one : undefined;
+  if (amount === undefined)
+    return refused('What a litre of it weighs is not known: give it in the unit shown.');
+  const stored = parseDose(amount, dose.per, system);
+  return stored <= 5000 ? { ok: true, value: stored } : refused('No label asks for so much.');
+}
+
 function Part({
+  scoops,
   mixed,
   bags,
   typed,
   onType,
 }: {
+  readonly scoops: Scoops;
   readonly mixed: MixedPart;
   readonly bags: readonly BagFeed['bag'][];
   readonly typed: string | undefined;
@@ -162,7 +183,8 @@ function Part({
   const { part, product, partner, check, mgPerLitre, ec } = mixed;
   const { dose } = part;
   const labelOf = (id: string) => bags.find((b) => b.container.id === id)?.container.label ?? '';
-  const isBad = typed !== undefined && !(Number(typed.replace(',', '.')) > 0);
+  const own =
+    typed === undefined ? undefined : readOwnDose(typed, { dose, product }, unitFormat.system, scoops);
   return (
     <Panel title={product.name}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center', marginBlockEnd: 1 }}>
@@ -178,8 +200,8 @@ function Part({
           label={`${UNIT_WORDS[dose.unit][1]} ${perWords(unitFormat.system)[dose.per]}`}
           value={typed ?? String(displayDose(dose, unitFormat.system))}
           onChange={(e) => onType(e.target.value)}
-          error={isBad}
-          helperText={isBad ? 'A number above 0.' : undefined}
+          error={own?.ok === false}
+          helperText={own?.ok === false ? own.problem : undefined}
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
           sx={{ width: 230 }}
         />

@@ -1,16 +1,14 @@
 import { Box, Button, Typography } from '@mui/material';
 import { dayOf, daysBetween } from '@rundel/core/calendar';
 import { teasOf, type Tea } from '@rundel/core/feeding';
-import { findProduct, isFeed, productsIn } from '@rundel/core/products';
+import { findProduct } from '@rundel/core/products';
 import { trimmed } from '@rundel/core/units';
 import { useState } from 'react';
-import { AmountField } from '../../../ui/AmountField.tsx';
-import { readAmount } from '../../../text/amount-text.ts';
-import { FormDialog } from '../../../ui/EntryDialogs.tsx';
+import { teaForm, teaTendedForm } from '../../../ui/entries/feeding-forms.ts';
+import { FormDialog, FormField, FormFields, useFields } from '../../../ui/form/index.ts';
 import { doseWords } from '../../../text/feed-text.ts';
 import { productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
-import { Select } from '../../../ui/Select.tsx';
 import { midSentence, shortDay } from '../../../text/text.ts';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
@@ -85,42 +83,23 @@ function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: s
 function StartDialog({ onClose }: { onClose(): void }) {
   const { garden, clock, record } = useGarden();
   const unitFormat = useUnitFormat();
-  const teas = productsIn(garden.products)
-    .filter(isFeed)
-    .filter((g) => g.feed?.form === 'tea');
-  const [productId, setProductId] = useState(teas[0]?.id ?? 'weed-tea');
-  const [litres, setLitres] = useState(() => unitFormat.show(20, 'water'));
-  const [problem, setProblem] = useState<string>();
-  const steep = teas.find((g) => g.id === productId)?.feed?.steep;
-  const read = readAmount(litres, { purpose: 'water', system: unitFormat.system, low: 0.5, high: 1000 });
-  const submit = async () => {
-    if (read.kind !== 'given') return setProblem(read.kind === 'refused' ? read.problem : 'How much water?');
-    await record([{ kind: 'tea', at: clock.now(), productId, litres: read.siValue }], 'tea set to steep');
+  const form = useFields(teaForm.fields({ garden, unitFormat }), { values: { litres: 20 } });
+  const { productId, litres } = form.values;
+  const steep = findProduct(productId ?? '', garden.products)?.feed?.steep;
+  const submit = form.submit(async (values) => {
+    await record([{ kind: 'tea', at: clock.now(), ...values }], 'tea set to steep');
     onClose();
-    return undefined;
-  };
+  });
   return (
-    <FormDialog title="A tub to steep" isOpen onClose={onClose} onSubmit={submit} submitLabel="Started">
-      <Select
-        label="Unit"
-        value={productId}
-        onChange={setProductId}
-        options={teas.map((g) => ({ id: g.id, label: g.name }))}
-      />
-      <AmountField
-        purpose="water"
-        label="Water"
-        value={litres}
-        onChange={(e) => {
-          setLitres(e.target.value);
-          setProblem(undefined);
-        }}
-        error={problem !== undefined}
-        helperText={
-          problem ??
-          (read.kind === 'given'
-            ? `About ${trimmed((read.siValue * (steep?.gramsPerLitre ?? 100)) / 1000, 1)} kg of leaves go in. A full tub is heavy: fill it where it stays.`
-            : undefined)
+    <FormDialog title="A tub to steep" onClose={onClose} onSubmit={submit} submitLabel="Started">
+      <FormField form={form} name="productId" />
+      <FormField
+        form={form}
+        name="litres"
+        help={
+          litres === undefined
+            ? undefined
+            : `About ${trimmed((litres * (steep?.gramsPerLitre ?? 100)) / 1000, 1)} kg of leaves go in. A full tub is heavy: fill it where it stays.`
         }
       />
     </FormDialog>
@@ -128,34 +107,21 @@ function StartDialog({ onClose }: { onClose(): void }) {
 }
 
 function StrainDialog({ tea, onClose }: { readonly tea: Tea; onClose(): void }) {
-  const { clock, record } = useGarden();
+  const { garden, clock, record } = useGarden();
   const unitFormat = useUnitFormat();
-  const [litres, setLitres] = useState(() => unitFormat.show(Math.round(tea.litres * 0.85), 'water'));
-  const [problem, setProblem] = useState<string>();
-  const submit = async () => {
-    const read = readAmount(litres, { purpose: 'water', system: unitFormat.system, low: 0.1, high: 1000 });
-    if (read.kind !== 'given')
-      return setProblem(read.kind === 'refused' ? read.problem : 'How much came off?');
+  const form = useFields(teaTendedForm.fields({ garden, unitFormat }), {
+    values: { litres: Math.round(tea.litres * 0.85) },
+  });
+  const submit = form.submit(async ({ litres }) => {
     await record(
-      [{ kind: 'tea-tended', at: clock.now(), teaId: tea.id, what: 'strained', litres: read.siValue }],
+      [{ kind: 'tea-tended', at: clock.now(), teaId: tea.id, what: 'strained', litres }],
       'tea strained',
     );
     onClose();
-    return undefined;
-  };
+  });
   return (
-    <FormDialog title="Strained" isOpen onClose={onClose} onSubmit={submit} submitLabel="Put in the diary">
-      <AmountField
-        purpose="water"
-        label="How much came off"
-        value={litres}
-        onChange={(e) => {
-          setLitres(e.target.value);
-          setProblem(undefined);
-        }}
-        error={problem !== undefined}
-        helperText={problem ?? 'The rest goes on the heap. Gloves, and outdoors.'}
-      />
+    <FormDialog title="Strained" onClose={onClose} onSubmit={submit} submitLabel="Put in the diary">
+      <FormFields form={form} autoFocus />
     </FormDialog>
   );
 }

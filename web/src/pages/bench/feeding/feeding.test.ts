@@ -6,7 +6,17 @@ import { FEEDS, findProduct, scoopsOf } from '@rundel/core/products';
 import { describe, expect, it } from 'vitest';
 import { bagOf, type Bag } from '../../../store/bags.ts';
 import { bagFeeds, mixedBatch, waterFor } from '@rundel/core/garden-state';
-import { productFormOf, readProductForm, withForm, type ProductForm } from '../product-form.ts';
+import { readForm } from '../../../ui/form/index.ts';
+import { fieldsIn } from '../../../../test/field-context.ts';
+import {
+  feedOf,
+  isProductAsked,
+  productFields,
+  productProblems,
+  startOfProduct,
+  suiting,
+  type ProductFields,
+} from '../product-form.ts';
 import { feedsAsCsv, readFeedsCsv, shedUnit } from './feeds-csv.ts';
 import { readRegime, readStep, stepFormOf, type StepForm } from './regime-form.ts';
 
@@ -64,10 +74,26 @@ describe('the batch of some bags', () => {
 });
 
 describe('a product’s form', () => {
-  const liquid = productFormOf(findProduct('tomato-liquid'), 'metric');
-  const refused = (change: Partial<ProductForm>) => {
-    const read = readProductForm({ ...liquid, ...change }, 'metric');
-    return read.kind === 'refused' ? { ...read.problems, codes: read.remarks.map((r) => r.code) } : undefined;
+  /** A product's form with some texts typed over, read. */
+  const read = (
+    product: Product | undefined,
+    typed: Partial<Record<keyof ProductFields, string>> = {},
+    system: 'metric' | 'us' | 'uk' = 'metric',
+  ) => {
+    const fields = (texts: Readonly<Record<string, string>>) =>
+      productFields(texts, { system, taken: ['Taken'], partners: FEEDS, unit: product?.unit });
+    const start = {
+      values: startOfProduct(product, system),
+      isAsked: isProductAsked,
+      check: productProblems,
+    };
+    const form = readForm<ProductFields>(fields, start, typed, fieldsIn(system));
+    return form.ok ? { ...form, ...feedOf(form.values, system, product?.feed?.steep) } : form;
+  };
+  const liquid = findProduct('tomato-liquid');
+  const problems = (typed: Partial<Record<keyof ProductFields, string>>) => {
+    const form = read(liquid, typed);
+    return form.ok ? {} : form.problems;
   };
 
   it.each(
@@ -75,52 +101,65 @@ describe('a product’s form', () => {
       (['metric', 'us', 'uk'] as const).map((system) => [product.id, system, product] as const),
     ),
   )('%s reads back as it was, in %s units', (_, system, product) => {
-    const read = readProductForm(productFormOf(product, system), system, product.feed?.steep);
-    expect(read).toMatchObject({ kind: 'read', feed: product.feed, label: product.label });
+    const form = read(product, {}, system);
+    if (!form.ok) throw new Error(JSON.stringify(form.problems));
+    expect(form).toMatchObject({ isWhole: true, feed: product.feed, label: product.label });
   });
 
   it('takes a US label as it is printed: a spoon in each gallon', () => {
-    const typed = { ...liquid, dose: '1', unit: 'spoon', per: 'litre' } as const;
-    const read = readProductForm(typed, 'us');
-    expect(read.kind === 'read' && read.feed?.dose.amount).toBeCloseTo(1 / 3.785412, 4);
-    if (read.kind !== 'read') throw new Error('not read');
-    const product = { ...(findProduct('tomato-liquid') as Product), feed: read.feed };
-    expect(productFormOf(product, 'us').dose).toBe('1');
-    expect(productFormOf(product, 'metric').dose).toBe('0.264172');
+    const form = read(liquid, { dose: '1', unit: 'spoon', per: 'litre' }, 'us');
+    if (!form.ok || !form.feed) throw new Error('not read');
+    expect(form.feed.dose.amount).toBeCloseTo(1 / 3.785412, 4);
+    const product = { ...(liquid as Product), feed: form.feed };
+    expect(startOfProduct(product, 'us').dose?.amount).toBe(1);
+    expect(startOfProduct(product, 'metric').dose?.amount).toBe(0.264172);
   });
 
   it('takes a unit that is typed with the dose before the one that was chosen', () => {
-    const read = readProductForm({ ...liquid, dose: '1½ us tablespoons', per: 'litre' }, 'metric');
-    if (read.kind !== 'read' || read.feed?.dose.unit !== 'millilitre') throw new Error('not read in mL');
-    expect(read.feed.dose.amount).toBeCloseTo(1.5 * 14.787, 2);
-    const dry = { ...withForm(liquid, 'granular'), dose: '2 us tablespoons' };
-    const granules = readProductForm(dry, 'metric');
-    if (granules.kind !== 'read' || granules.feed?.dose.unit !== 'spoon')
-      throw new Error('not read in spoons');
-    expect(granules.feed.dose.amount).toBeCloseTo((2 * 14.787) / 15, 2);
-    expect(refused({ dose: '3 shovels' })?.dose).toMatch(/unit/);
-    expect(refused({ dose: '0' })?.dose).toMatch(/more than nothing/);
+    const form = read(liquid, { dose: '1½ us tablespoons', per: 'litre' });
+    if (!form.ok || form.feed?.dose.unit !== 'millilitre') throw new Error('not read in mL');
+    expect(form.feed.dose.amount).toBeCloseTo(1.5 * 14.787, 2);
+    const dry = read(liquid, { form: 'granular', unit: 'spoon', per: 'bag', dose: '2 us tablespoons' });
+    if (!dry.ok || dry.feed?.dose.unit !== 'spoon') throw new Error('not read in spoons');
+    expect(dry.feed.dose.amount).toBeCloseTo((2 * 14.787) / 15, 2);
+    expect(problems({ dose: '3 shovels' }).dose).toMatch(/unit/);
+    expect(problems({ dose: '0' }).dose).toMatch(/more than nothing/);
+  });
+
+  it('takes a pack in another unit than its own', () => {
+    const form = read(liquid, { packAmount: '1 us gal', packPrice: '£12' });
+    expect(form.ok && form.values.packAmount).toBeCloseTo(3.785, 3);
   });
 
   it('says what is wrong beside its field', () => {
-    expect(refused({ name: ' ' })?.name).toBe('Give it a name.');
-    expect(refused({ k2o: '120' })?.k2o).toBe('From 0 to 100 %.');
-    expect(refused({ dose: '' })?.dose).toMatch(/label ask/);
-    expect(refused({ intervalDays: '7.5' })?.intervalDays).toMatch(/Whole days/);
-    expect(refused({ packAmount: '1', packPrice: '' })?.packPrice).toMatch(/both/);
-    expect(refused({ n: '0', p2o5: '0', k2o: '0', mg: '' })?.codes).toContain('promises-nothing');
-    expect(refused({ unit: 'gram' })?.codes).toContain('mass-for-liquid');
+    expect(problems({ name: ' ' }).name).toBe('Give it a name.');
+    expect(problems({ name: 'Taken' }).name).toMatch(/already/);
+    expect(problems({ k2o: '120' }).k2o).toBe('From 0 to 100 %.');
+    expect(problems({ dose: '' }).dose).toMatch(/label ask/);
+    expect(problems({ intervalDays: '7.5' }).intervalDays).toMatch(/Whole days/);
+    expect(problems({ packAmount: '1', packPrice: '' }).packPrice).toMatch(/both/);
+    const codes = (typed: Partial<Record<keyof ProductFields, string>>) => {
+      const form = read(liquid, typed);
+      return form.ok && !form.isWhole ? form.remarks.map((remark) => remark.code) : [];
+    };
+    expect(codes({ n: '0', p2o5: '0', k2o: '0', mg: '' })).toContain('promises-nothing');
+    expect(codes({ unit: 'gram' })).toContain('mass-for-liquid');
+  });
+
+  it('does not ask what feeds of what is only bought', () => {
+    const canes = read(undefined, { name: 'Canes', use: 'support', dose: 'nonsense', n: 'nonsense' });
+    expect(canes).toMatchObject({ ok: true, isWhole: true, feed: undefined, label: undefined });
   });
 
   it('a missing density is a remark and not a refusal', () => {
-    const read = readProductForm({ ...liquid, density: '' }, 'metric');
-    expect(read).toMatchObject({ kind: 'read', remarks: [{ code: 'no-density' }] });
+    expect(read(liquid, { density: '' })).toMatchObject({ isWhole: true, remarks: [{ code: 'no-density' }] });
   });
 
   it('another kind of product gets a unit that suits it', () => {
-    expect(withForm(liquid, 'granular')).toMatchObject({ unit: 'spoon', per: 'bag' });
-    expect(withForm(liquid, 'soluble')).toMatchObject({ unit: 'gram', per: 'litre' });
-    expect(withForm(withForm(liquid, 'spike'), 'liquid')).toMatchObject({ unit: 'millilitre', per: 'litre' });
+    const now = { unit: 'millilitre', per: 'litre' };
+    expect(suiting('granular', now)).toEqual({ unit: 'spoon', per: 'bag' });
+    expect(suiting('soluble', now)).toEqual({ unit: 'gram', per: 'litre' });
+    expect(suiting('liquid', suiting('spike', now))).toEqual({ unit: 'millilitre', per: 'litre' });
     expect(shedUnit('soluble')).toBe('kilogram');
     expect(shedUnit('foliar')).toBe('litre');
   });

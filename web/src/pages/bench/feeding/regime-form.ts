@@ -7,7 +7,8 @@ import {
   type FeedUnit,
   type LabelDose,
 } from '@rundel/core/records';
-import type { UnitSystem } from '@rundel/core/units';
+import { parseNumber, type UnitSystem } from '@rundel/core/units';
+import { readDose } from '../../../text/amount-text.ts';
 import { parseDose, displayDose } from '../../../text/dose-text.ts';
 
 /** A step as it is typed into its sentence. */
@@ -61,8 +62,11 @@ export function stepFormOf(step: RegimeStep, labelDose: LabelDose | undefined, s
   };
 }
 
+/** A number as typed; what is none is left for the schema to refuse. */
+const numberOf = (text: string) => parseNumber(text)?.value ?? NaN;
+
 const triggerOf = (on: Trigger['on'], weeks: string, monthDay: string): unknown =>
-  on === 'weeks' ? { on, weeks: Number(weeks.replace(',', '.')) } : on === 'date' ? { on, monthDay } : { on };
+  on === 'weeks' ? { on, weeks: numberOf(weeks) } : on === 'date' ? { on, monthDay } : { on };
 
 /** A step of a sentence, or what is wrong with it in words. */
 export function readStep(form: StepForm, system: UnitSystem): RegimeStep | string {
@@ -70,13 +74,15 @@ export function readStep(form: StepForm, system: UnitSystem): RegimeStep | strin
     form.until === 'plant'
       ? undefined
       : form.until === 'times'
-        ? { on: 'times', times: Number(form.untilNumber) }
+        ? { on: 'times', times: numberOf(form.untilNumber) }
         : triggerOf(form.until, form.untilNumber, form.untilDay);
-  const days = { fromDays: Number(form.fromDays), toDays: Number(form.toDays) };
+  const days = { fromDays: numberOf(form.fromDays), toDays: numberOf(form.toDays) };
   if (!form.isOnce && !(Number.isInteger(days.fromDays) && Number.isInteger(days.toDays)))
     return 'Days between two feeds are whole numbers.';
   if (!form.isOnce && days.fromDays > days.toDays)
     return 'The longest time between two feeds is shorter than the shortest.';
+  // a unit that is typed goes before the one that was chosen
+  const dose = form.isAsLabel ? undefined : readDose(form.amount, form.unit, system);
   const read = regimeStepSchema.safeParse({
     id: form.id,
     start: triggerOf(form.start, form.weeks, form.monthDay),
@@ -85,8 +91,8 @@ export function readStep(form: StepForm, system: UnitSystem): RegimeStep | strin
       ? {}
       : {
           dose: {
-            amount: parseDose(Number(form.amount.replace(',', '.')), form.per, system),
-            unit: form.unit,
+            amount: parseDose(dose?.ok ? dose.value.amount : NaN, form.per, system),
+            unit: dose?.ok ? dose.value.unit : form.unit,
             per: form.per,
           },
         }),

@@ -1,34 +1,34 @@
-import {
-  Box,
-  Button,
-  Table,
-  TableBody,
-  TableCell,
-  TableHead,
-  TableRow,
-  TextField,
-  Typography,
-} from '@mui/material';
+import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import type { BagCost, CostLine } from '@rundel/core/stock';
 import { useState } from 'react';
 import { titleOf } from '../../../text/bag-text.ts';
 import { productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { COST_WORDS } from '../../../text/cost-text.ts';
-import { useBags, useGarden, useMoney, told } from '../../../store/index.ts';
+import { FormFields, InlineForm, priceField, textField, useFields } from '../../../ui/form/index.ts';
+import { useBags, useGarden, useMoney } from '../../../store/index.ts';
 import { useCosts } from '../../../store/supplies.ts';
 import { NoBags } from '../NoBags.tsx';
 import { SpendDialog } from './SpendDialog.tsx';
 import { midSentence } from '../../../text/text.ts';
 
-const COLUMNS: readonly (readonly CostLine['what'][])[] = [
-  ['bag'],
-  ['mix'],
-  ['amendments', 'supplies'],
-  ['seed', 'plants'],
-  ['current', 'water', 'other'],
-  ['work'],
-];
+/** The column in which each part of a cost stands; one without a column would be missing from the row and not from its sum. */
+const COLUMN_OF: Readonly<Record<CostLine['what'], string>> = {
+  bag: 'bag',
+  mix: 'mix',
+  amendments: 'feed',
+  feeds: 'feed',
+  supplies: 'supplies',
+  seed: 'plants',
+  plants: 'plants',
+  current: 'other',
+  water: 'other',
+  other: 'other',
+  work: 'work',
+};
+const COLUMNS = [...new Set(Object.values(COLUMN_OF))].map((column) =>
+  (Object.keys(COLUMN_OF) as CostLine['what'][]).filter((what) => COLUMN_OF[what] === column),
+);
 
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
@@ -117,66 +117,46 @@ export default function CostBench() {
   );
 }
 
+const MONEY_FIELDS = {
+  sign: textField({ label: 'Sign of your money', missing: 'One to four letters or signs.', longest: 4 }),
+  hour: priceField({ label: 'An hour of your work', help: 'Empty: work is not counted.' }),
+  power: priceField({ label: 'A kilowatt-hour', help: 'By your bill.' }),
+};
+
 function MoneySettings() {
   const { garden, saveSettings } = useGarden();
   const money = useMoney();
   const { settings } = garden;
-  const [sign, setSign] = useState(money.sign);
-  const [hour, setHour] = useState(settings.hourValue === undefined ? '' : String(settings.hourValue));
-  const [power, setPower] = useState(
-    settings.kilowattHourPrice === undefined ? '' : String(settings.kilowattHourPrice),
-  );
-  const readHour = money.read(hour);
-  const readPower = money.read(power);
-  const isSign = sign.trim().length >= 1 && sign.trim().length <= 4;
-  const isHour = readHour.kind !== 'refused' && !(readHour.kind === 'given' && readHour.amount > 1000);
-  const isPower = readPower.kind !== 'refused' && !(readPower.kind === 'given' && readPower.amount > 10);
-  const save = async () => {
-    if (!isSign || !isHour || !isPower) return;
+  const form = useFields(MONEY_FIELDS, {
+    values: { sign: money.sign, hour: settings.hourValue, power: settings.kilowattHourPrice },
+    check: ({ hour = 0, power = 0 }) => [
+      ...(hour > 1000 ? [{ at: 'hour' as const, problem: 'From 0 to 1000.' }] : []),
+      ...(power > 10 ? [{ at: 'power' as const, problem: 'From 0 to 10.' }] : []),
+    ],
+  });
+  const save = form.submit(async ({ sign, hour, power }) => {
     const { hourValue: _h, kilowattHourPrice: _k, ...rest } = settings;
     await saveSettings({
       ...rest,
-      currency: sign.trim(),
-      ...(readHour.kind === 'given' ? { hourValue: readHour.amount } : {}),
-      ...(readPower.kind === 'given' ? { kilowattHourPrice: readPower.amount } : {}),
+      currency: sign,
+      ...(hour === undefined ? {} : { hourValue: hour }),
+      ...(power === undefined ? {} : { kilowattHourPrice: power }),
     });
-  };
+  });
   return (
-    <Box
-      component="form"
-      onSubmit={(event) => {
-        event.preventDefault();
-        told(save());
+    <InlineForm
+      onSubmit={save}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: 'repeat(3, 1fr) auto' },
+        gap: 2,
+        alignItems: 'flex-start',
       }}
-      sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start' }}
     >
-      <TextField
-        label="Sign of your money"
-        value={sign}
-        onChange={(e) => setSign(e.target.value)}
-        error={!isSign}
-        helperText={isSign ? undefined : 'One to four letters or signs.'}
-        sx={{ width: 160 }}
-      />
-      <TextField
-        label={`An hour of your work, ${money.sign}`}
-        value={hour}
-        onChange={(e) => setHour(e.target.value)}
-        error={!isHour}
-        helperText={isHour ? 'Empty: work is not counted.' : 'From 0 to 1000.'}
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-      />
-      <TextField
-        label={`A kilowatt-hour, ${money.sign}`}
-        value={power}
-        onChange={(e) => setPower(e.target.value)}
-        error={!isPower}
-        helperText={isPower ? 'By your bill.' : 'From 0 to 10.'}
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-      />
+      <FormFields form={form} />
       <Button type="submit" variant="outlined" sx={{ minHeight: 56 }}>
         Save
       </Button>
-    </Box>
+    </InlineForm>
   );
 }

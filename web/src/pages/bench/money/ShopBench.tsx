@@ -12,7 +12,7 @@ import { Panel } from '../../../ui/Page.tsx';
 import { useGarden, useMoney, useUnitFormat } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { BuyDialog } from './BuyDialog.tsx';
-import { fillBags } from '../bags-and-mix/fill-plan.ts';
+import { fillsOf } from '../bags-and-mix/fill-plan.ts';
 import { NoBags } from '../NoBags.tsx';
 import { PacksDialog } from './PacksDialog.tsx';
 import { listAsCsv, listAsText, packsWords } from './shop-text.ts';
@@ -30,7 +30,7 @@ export default function ShopBench() {
   const [buying, setBuying] = useState<ShoppingLine>();
   const [said, say] = useState('');
   const list = useMemo(() => {
-    const fills = fillBags(chosen, plan, live, garden, garden.settings.units, scoopsOf(garden));
+    const fills = fillsOf(chosen, plan, live, garden, garden.settings.units, scoopsOf(garden));
     const needs = new Map(
       needsOf(
         fills.map((fill) => ({

@@ -1,166 +1,124 @@
-import { InputAdornment, TextField, Typography } from '@mui/material';
+import { Typography } from '@mui/material';
 import { kilowattHours } from '@rundel/core/stock';
-import type { EntryOf } from '@rundel/core/records';
-import { useState } from 'react';
+import type { Draft } from '@rundel/core/records';
+import { useState, type ReactNode } from 'react';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
 import { Caution } from '../../../ui/Caution.tsx';
-import { FormDialog } from '../../../ui/EntryDialogs.tsx';
-import { Select } from '../../../ui/Select.tsx';
-import { useBags, useGarden, useMoney } from '../../../store/index.ts';
+import { spentForm, workedForm } from '../../../ui/entries/stock-forms.ts';
+import {
+  FormDialog,
+  FormField,
+  FormFields,
+  numberField,
+  priceField,
+  useFields,
+} from '../../../ui/form/index.ts';
+import { useBags, useGarden, useMoney, useUnitFormat } from '../../../store/index.ts';
 
-const ON: readonly { readonly id: EntryOf<'spent'>['on']; readonly label: string }[] = [
-  { id: 'seed', label: 'Seed' },
-  { id: 'plants', label: 'Plants' },
-  { id: 'current', label: 'Current' },
-  { id: 'water', label: 'Water' },
-  { id: 'other', label: 'Something else' },
-];
-
-const number = (text: string) => Number(text.replace(',', '.'));
+interface SpendProps {
+  onClose(): void;
+}
 
 /** Money spent, current for lamps by their watts, or minutes worked: for some bags, or shared among all. */
-export function SpendDialog({
-  what,
-  onClose,
-}: {
-  readonly what: 'spent' | 'lamps' | 'worked';
-  onClose(): void;
-}) {
-  const { garden, clock, record } = useGarden();
-  const money = useMoney();
+export function SpendDialog({ what, onClose }: SpendProps & { readonly what: 'spent' | 'lamps' | 'worked' }) {
+  const Form = { spent: Spent, lamps: Lamps, worked: Worked }[what];
+  return <Form onClose={onClose} />;
+}
+
+/** The frame of all three: their fields, and which bags it was for. */
+function useSpendFrame({ onClose }: SpendProps) {
+  const { clock, record } = useGarden();
   const { bags } = useBags();
-  const [on, setOn] = useState<EntryOf<'spent'>['on']>('seed');
-  const [price, setPrice] = useState('');
-  const [minutes, setMinutes] = useState('');
-  const [watts, setWatts] = useState('');
-  const [hours, setHours] = useState('14');
-  const [days, setDays] = useState('');
-  const [tariff, setTariff] = useState(
-    garden.settings.kilowattHourPrice === undefined ? '' : String(garden.settings.kilowattHourPrice),
-  );
   const [containerIds, setIds] = useState<readonly string[]>([]);
-  const [problem, setProblem] = useState<string>();
-  const used = kilowattHours(number(watts || '0'), number(hours || '0'), number(days || '0'));
-  const perHour = money.read(tariff);
-  const lampPrice = perHour.kind === 'given' ? used * perHour.amount : undefined;
-  const submit = async () => {
-    const base = { at: clock.now(), containerIds: [...containerIds] };
-    if (what === 'worked') {
-      const worked = number(minutes);
-      if (!(worked > 0 && worked <= 1440)) return setProblem('Minutes, from 1 to 1440.');
-      await record([{ kind: 'worked', ...base, minutes: worked }], `${worked} minutes of work`);
-    } else if (what === 'lamps') {
-      if (!(used > 0 && used < 100_000)) return setProblem('Watts, hours a day and days, all above 0.');
-      if (lampPrice === undefined) return setProblem('What does a kilowatt-hour cost?');
-      await record(
-        [
-          {
-            kind: 'spent',
-            ...base,
-            on: 'current',
-            price: lampPrice,
-            asEntered: `${watts} W, ${hours} h a day, ${days} days`,
-          },
-        ],
-        'current for lamps',
-      );
-    } else {
-      const read = money.read(price);
-      if (read.kind !== 'given')
-        return setProblem(read.kind === 'refused' ? read.problem : 'How much was it?');
-      await record([{ kind: 'spent', ...base, on, price: read.amount }], `spent on ${on}`);
-    }
-    onClose();
-    return undefined;
-  };
-  const titles = { spent: 'Money spent', lamps: 'Current for lamps', worked: 'Minutes worked' } as const;
-  const decimal = { htmlInput: { inputMode: 'decimal' as const } };
-  return (
-    <FormDialog
-      title={titles[what]}
-      isOpen
-      onClose={onClose}
-      onSubmit={submit}
-      submitLabel="Put in the diary"
-    >
-      {what === 'spent' && (
-        <>
-          <Select label="On what" value={on} onChange={setOn} options={ON} />
-          <TextField
-            label="How much"
-            value={price}
-            autoFocus
-            onChange={(e) => setPrice(e.target.value)}
-            slotProps={{
-              ...decimal,
-              input: { startAdornment: <InputAdornment position="start">{money.sign}</InputAdornment> },
-            }}
-          />
-        </>
-      )}
-      {what === 'worked' && (
-        <TextField
-          label="Minutes"
-          value={minutes}
-          autoFocus
-          onChange={(e) => setMinutes(e.target.value)}
-          helperText={
-            garden.settings.hourValue === undefined
-              ? 'They are kept, and count once an hour of your work has a value.'
-              : undefined
-          }
-          slotProps={decimal}
+  const base = { at: clock.now(), containerIds: [...containerIds] };
+  return {
+    base,
+    async keep(draft: Draft, words: string) {
+      await record([draft], words);
+      onClose();
+    },
+    frame: (title: string, submit: () => unknown, fields: ReactNode) => (
+      <FormDialog title={title} onClose={onClose} onSubmit={submit} submitLabel="Put in the diary">
+        {fields}
+        <Typography variant="body2">For which bags? None chosen: shared among all.</Typography>
+        <BagChooser
+          bags={bags}
+          chosen={bags.filter((b) => containerIds.includes(b.container.id))}
+          onChange={setIds}
         />
-      )}
-      {what === 'lamps' && (
-        <>
-          <TextField
-            label="Watts, all lamps together"
-            value={watts}
-            autoFocus
-            onChange={(e) => setWatts(e.target.value)}
-            slotProps={decimal}
-          />
-          <TextField
-            label="Hours a day"
-            value={hours}
-            onChange={(e) => setHours(e.target.value)}
-            slotProps={decimal}
-          />
-          <TextField
-            label="Days"
-            value={days}
-            onChange={(e) => setDays(e.target.value)}
-            slotProps={decimal}
-          />
-          <TextField
-            label={`A kilowatt-hour costs, ${money.sign}`}
-            value={tariff}
-            onChange={(e) => setTariff(e.target.value)}
-            slotProps={decimal}
-          />
-          <Typography aria-live="polite">
-            {Number.isFinite(used) && used > 0
-              ? `${used.toFixed(1)} kWh${lampPrice === undefined ? '' : `, ${money.show(lampPrice)}`}.`
-              : 'Watts × hours × days ÷ 1000.'}
-          </Typography>
-          <Caution>
-            Lamps near water: a residual-current device, fittings made for the damp, and an electrician for
-            anything fixed.
-          </Caution>
-        </>
-      )}
-      {problem && (
-        <Typography role="alert" sx={{ color: 'error.main' }}>
-          {problem}
-        </Typography>
-      )}
-      <Typography variant="body2">For which bags? None chosen: shared among all.</Typography>
-      <BagChooser
-        bags={bags}
-        chosen={bags.filter((b) => containerIds.includes(b.container.id))}
-        onChange={setIds}
-      />
-    </FormDialog>
+      </FormDialog>
+    ),
+  };
+}
+
+function Spent(props: SpendProps) {
+  const { garden } = useGarden();
+  const unitFormat = useUnitFormat();
+  const { base, keep, frame } = useSpendFrame(props);
+  const form = useFields(spentForm.fields({ garden, unitFormat }));
+  const submit = form.submit(({ on, price = 0 }) =>
+    keep({ kind: 'spent', ...base, on, price }, `spent on ${on}`),
+  );
+  return frame('Money spent', submit, <FormFields form={form} autoFocus />);
+}
+
+function Worked(props: SpendProps) {
+  const { garden } = useGarden();
+  const unitFormat = useUnitFormat();
+  const { base, keep, frame } = useSpendFrame(props);
+  const form = useFields(workedForm.fields({ garden, unitFormat }));
+  const submit = form.submit(({ minutes }) =>
+    keep({ kind: 'worked', ...base, minutes }, `${minutes} minutes of work`),
+  );
+  const help =
+    garden.settings.hourValue === undefined
+      ? 'They are kept, and count once an hour of your work has a value.'
+      : undefined;
+  return frame('Minutes worked', submit, <FormField form={form} name="minutes" autoFocus help={help} />);
+}
+
+const LAMP_FIELDS = {
+  watts: numberField({ label: 'Watts, all lamps together', unit: 'W', sign: 'W', low: 0.1, high: 100_000 }),
+  hours: numberField({ label: 'Hours a day', unit: 'h', sign: 'h', low: 0.1, high: 24 }),
+  days: numberField({ label: 'Days', low: 0.1, high: 366 }),
+  tariff: priceField({ label: 'A kilowatt-hour costs', missing: 'What does a kilowatt-hour cost?' }),
+};
+
+function Lamps(props: SpendProps) {
+  const { garden } = useGarden();
+  const money = useMoney();
+  const { base, keep, frame } = useSpendFrame(props);
+  const form = useFields(LAMP_FIELDS, {
+    values: { hours: 14, tariff: garden.settings.kilowattHourPrice },
+  });
+  const { watts, hours, days, tariff } = form.values;
+  const used = watts && hours && days && kilowattHours(watts, hours, days);
+  const submit = form.submit((values, texts) =>
+    keep(
+      {
+        kind: 'spent',
+        ...base,
+        on: 'current',
+        price: kilowattHours(values.watts, values.hours, values.days) * (values.tariff ?? 0),
+        asEntered: `${texts.watts} W, ${texts.hours} h a day, ${texts.days} days`,
+      },
+      'current for lamps',
+    ),
+  );
+  return frame(
+    'Current for lamps',
+    submit,
+    <>
+      <FormFields form={form} autoFocus />
+      <Typography aria-live="polite">
+        {used
+          ? `${used.toFixed(1)} kWh${tariff === undefined ? '' : `, ${money.show(used * tariff)}`}.`
+          : 'Watts × hours × days ÷ 1000.'}
+      </Typography>
+      <Caution>
+        Lamps near water: a residual-current device, fittings made for the damp, and an electrician for
+        anything fixed.
+      </Caution>
+    </>,
   );
 }

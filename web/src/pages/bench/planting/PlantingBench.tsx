@@ -1,4 +1,3 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
 import { plantingTaskOf } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
@@ -12,15 +11,18 @@ import {
 } from '@rundel/core/planting';
 import { type PlantingMethodId } from '@rundel/core/records';
 import { useMemo, useState } from 'react';
-import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
-import type * as z from '@rundel/core/schema';
 import { titleOf } from '../../../text/bag-text.ts';
+import { useFields } from '../../../ui/form/index.ts';
 import {
-  emptyPlantingForm,
-  plantingFormSchema,
+  isPlantingAsked,
+  habitIdOf,
+  plantingFields,
+  plantingOf,
+  plantingProblems,
   plantingQuery,
-  type PlantingFormValues,
+  plantingStart,
+  type PlantingFormResult,
 } from '../../../ui/planting-form.ts';
 import { PlantingFields } from '../../../ui/PlantingFields.tsx';
 import { Select } from '../../../ui/Select.tsx';
@@ -50,22 +52,27 @@ function OneBag({
 }) {
   const { garden, clock, saveSettings } = useGarden();
   const unitFormat = useUnitFormat();
-  const { units, depthPracticeId } = garden.settings;
+  const { depthPracticeId } = garden.settings;
   const today = dayOf(clock.now());
-  const schema = useMemo(() => plantingFormSchema(units, today), [today, units]);
-  const form = useForm<PlantingFormValues, unknown, z.output<typeof schema>>({
-    resolver: zodResolver(schema),
-    defaultValues: { ...emptyPlantingForm(today, depthPracticeId), stem: unitFormat.show(300, 'height') },
-    mode: 'onChange',
+  const form = useFields((texts) => plantingFields(texts, unitFormat, today), {
+    values: { ...plantingStart(today, depthPracticeId), stem: 300 },
+    isLive: true,
+    isAsked: isPlantingAsked,
+    check: plantingProblems,
   });
-  const values = useWatch({ control: form.control }) as PlantingFormValues;
-  const planting = useMemo(() => schema.safeParse(values).data, [schema, values]);
+  const read = plantingOf(form);
+  // the same planting for as long as the same is said of it
+  const key = JSON.stringify(read);
+  const planting = useMemo(
+    () => (key === undefined ? undefined : (JSON.parse(key) as PlantingFormResult)),
+    [key],
+  );
   const [plantingMethodId, setPlantingMethod] = useState<PlantingMethodId>();
   const [own, setOwn] = useState<OwnPlanting>({});
   const stripPractice =
     STRIP_PRACTICES.find((s) => s.id === garden.settings.stripPracticeId) ?? STRIP_PRACTICES[0];
-  const crop = cropOf(values.cropId);
-  const habit = habitOf(values.cropId, values.habitId);
+  const crop = cropOf(form.texts.cropId);
+  const habit = habitOf(crop.id, habitIdOf(form.texts));
   const task = useMemo(
     () =>
       planting &&
@@ -107,9 +114,7 @@ function OneBag({
             </MenuItem>
           ))}
         </TextField>
-        <FormProvider {...form}>
-          <PlantingFields hasDay={false} hasNames={false} />
-        </FormProvider>
+        <PlantingFields form={form} hasDay={false} hasNames={false} />
         {crop.depth === 'stem-roots' && (
           <Select
             label="When leaves come off"
@@ -156,7 +161,7 @@ function OneBag({
             {hasRoom && result.outcome.kind === 'planned' && (
               <Button
                 component={Link}
-                to={`/round/planting?bag=${bag.container.id}&way=${result.outcome.plan.plantingMethodId}&${plantingQuery(values)}`}
+                to={`/round/planting?bag=${bag.container.id}&method=${result.outcome.plan.plantingMethodId}&${plantingQuery(form.texts)}`}
                 variant="contained"
               >
                 Plant it today

@@ -13,7 +13,7 @@ import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useBags, useGarden, useUnitFormat, type Bag, told } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { NoBags } from '../NoBags.tsx';
-import { heldPlants, outgrownOf, rankedFor, stringCanopy, topFor } from './support-cases.ts';
+import { heldPlants, outgrownOf, rankedFor, stringCanopy, topFor } from '@rundel/core/garden-state';
 import { SupportChoice } from './SupportChoice.tsx';
 import { SupportNeeds } from './SupportNeeds.tsx';
 

@@ -6,7 +6,7 @@ import { Panel } from '../../../ui/Page.tsx';
 import { reasonWords } from '../../../text/support-text.ts';
 import { BagSection, sceneOf } from '../../../section/index.ts';
 import { useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
-import { topFor } from './support-cases.ts';
+import { topFor } from '@rundel/core/garden-state';
 
 /** The supports for one bag's plants, the fittest first, each with its reasons and drawn to scale when it is tried. */
 export function SupportChoice({

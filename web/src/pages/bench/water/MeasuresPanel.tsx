@@ -3,9 +3,16 @@ import { IconPencil, IconTrash } from '@tabler/icons-react';
 import type { Measure } from '@rundel/core/records';
 import { dripperLitresPerMinute, hoseLitresPerSecond, UNITS, type MeasureKind } from '@rundel/core/units';
 import { useState } from 'react';
-import { AmountField } from '../../../ui/AmountField.tsx';
-import { readAmount } from '../../../text/amount-text.ts';
-import { FormDialog } from '../../../ui/EntryDialogs.tsx';
+import {
+  amountField,
+  choiceField,
+  FormDialog,
+  FormField,
+  FormFields,
+  numberField,
+  textField,
+  useFields,
+} from '../../../ui/form/index.ts';
 import { measuresInUse, newId, useGarden, useUnitFormat, told } from '../../../store/index.ts';
 
 const KINDS: Record<MeasureKind, { readonly name: string; readonly how: string }> = {
@@ -18,26 +25,13 @@ const KINDS: Record<MeasureKind, { readonly name: string; readonly how: string }
 };
 
 /** Things that give so much in a time, and the test that tells how much. */
-const TESTED: Partial<
-  Record<
-    MeasureKind,
-    {
-      readonly caught: string;
-      readonly time: string;
-      readonly low: number;
-      readonly high: number;
-      readonly problem: string;
-      rate(litres: number, time: number): number;
-    }
-  >
-> = {
+const TESTED = {
   hose: {
     caught: 'The bucket holds',
     time: 'Seconds to fill it',
     low: 1,
     high: 3600,
     problem: 'Seconds, from 1 to 3600.',
-    rate: hoseLitresPerSecond,
   },
   dripper: {
     caught: 'The jar caught',
@@ -45,9 +39,8 @@ const TESTED: Partial<
     low: 0.5,
     high: 240,
     problem: 'Minutes, from half a minute to 240.',
-    rate: dripperLitresPerMinute,
   },
-};
+} as const;
 
 /** The grower's own measures; waterings are proposed in the one that is chosen. */
 export default function MeasuresPanel() {
@@ -133,100 +126,85 @@ export default function MeasuresPanel() {
   );
 }
 
+const MEASURE_FIELDS = {
+  kind: choiceField<MeasureKind>({
+    label: 'What is it?',
+    options: (Object.keys(KINDS) as MeasureKind[]).map((id) => ({ id, label: KINDS[id].name })),
+  }),
+  name: textField({ label: 'Name', longest: 60, missing: 'Give it a name: "green can".' }),
+  litres: amountField({
+    label: 'It holds',
+    purpose: 'water',
+    low: 0.005,
+    high: 100,
+  }),
+  // how long a test took; how much a handful is
+  seconds: numberField({ ...TESTED.hose, label: TESTED.hose.time }),
+  minutes: numberField({ ...TESTED.dripper, label: TESTED.dripper.time }),
+  spoons: numberField({
+    label: 'Level tablespoons in it',
+    low: 0.2,
+    high: 40,
+    problem: 'From 0.2 to 40 tablespoons.',
+  }),
+};
+
+const ASKED_OF: Readonly<Record<MeasureKind, readonly (keyof typeof MEASURE_FIELDS)[]>> = {
+  can: ['kind', 'name', 'litres'],
+  bottle: ['kind', 'name', 'litres'],
+  pot: ['kind', 'name', 'litres'],
+  hose: ['kind', 'name', 'litres', 'seconds'],
+  dripper: ['kind', 'name', 'litres', 'minutes'],
+  handful: ['kind', 'name', 'spoons'],
+};
+
 function MeasureDialog({ measure, onClose }: { readonly measure: Measure | undefined; onClose(): void }) {
   const { clock, saveRecords } = useGarden();
-  const unitFormat = useUnitFormat();
-  const [kind, setKind] = useState<MeasureKind>(measure?.kind ?? 'can');
-  const [name, setName] = useState(measure?.name ?? '');
-  const [amount, setAmount] = useState(
-    measure && !TESTED[measure.kind] && measure.kind !== 'handful'
-      ? unitFormat.show(measure.litres, 'water')
-      : '',
-  );
-  const [second, setSecond] = useState(
-    measure?.kind === 'handful'
-      ? String(measure.litres / UNITS.tablespoon.factor)
-      : kind === 'dripper'
-        ? '5'
-        : '',
-  );
-  const [problems, setProblems] = useState<{ name?: string; amount?: string; second?: string }>({});
-  const submit = async () => {
-    if (name.trim() === '') return setProblems({ name: 'Give it a name: "green can".' });
-    const number = Number(second.replace(',', '.'));
-    let litres: number;
-    if (kind === 'handful') {
-      if (!(number >= 0.2 && number <= 40)) return setProblems({ second: 'From 0.2 to 40 tablespoons.' });
-      litres = number * UNITS.tablespoon.factor;
-    } else {
-      const read = readAmount(amount, { purpose: 'water', system: unitFormat.system, low: 0.005, high: 100 });
-      if (read.kind !== 'given')
-        return setProblems({ amount: read.kind === 'refused' ? read.problem : 'Please give an amount.' });
-      const test = TESTED[kind];
-      if (test && !(number >= test.low && number <= test.high)) return setProblems({ second: test.problem });
-      litres = test ? test.rate(read.siValue, number) : read.siValue;
-    }
+  const isTested = measure?.kind === 'hose' || measure?.kind === 'dripper';
+  const form = useFields(MEASURE_FIELDS, {
+    values: {
+      kind: measure?.kind,
+      name: measure?.name,
+      // a test is done anew; what a thing holds is corrected
+      litres: isTested ? undefined : measure?.litres,
+      minutes: 5,
+      spoons: measure?.kind === 'handful' ? measure.litres / UNITS.tablespoon.factor : undefined,
+    },
+    isAsked: (name, { kind }) => ASKED_OF[kind as MeasureKind].includes(name),
+  });
+  const kind = form.texts.kind as MeasureKind;
+  const submit = form.submit(async (values) => {
+    const litres = {
+      hose: () => hoseLitresPerSecond(values.litres, values.seconds),
+      dripper: () => dripperLitresPerMinute(values.litres, values.minutes),
+      handful: () => values.spoons * UNITS.tablespoon.factor,
+      can: () => values.litres,
+      bottle: () => values.litres,
+      pot: () => values.litres,
+    }[values.kind]();
     const now = clock.now();
-    const after: Measure = {
-      id: measure?.id ?? newId('measure'),
-      kind,
-      name: name.trim(),
-      litres,
-      createdAt: measure?.createdAt ?? now,
-      changedAt: now,
-    };
+    const { id, createdAt } = measure ?? { id: newId('measure'), createdAt: now };
+    const after: Measure = { id, kind: values.kind, name: values.name, litres, createdAt, changedAt: now };
     await saveRecords([{ table: 'measures', before: measure, after }], [], `${after.name} measured`);
     onClose();
-    return undefined;
-  };
+  });
   return (
     <FormDialog
       title={measure ? `Measure ${measure.name} again` : 'Measure one of your things'}
-      isOpen
       onClose={onClose}
       onSubmit={submit}
       submitLabel="Save"
     >
-      <TextField
-        select
-        label="What is it?"
-        value={kind}
-        onChange={(e) => setKind(e.target.value as MeasureKind)}
-        helperText={KINDS[kind].how}
-      >
-        {(Object.keys(KINDS) as MeasureKind[]).map((key) => (
-          <MenuItem key={key} value={key}>
-            {KINDS[key].name}
-          </MenuItem>
-        ))}
-      </TextField>
-      <TextField
-        label="Name"
-        value={name}
-        onChange={(e) => setName(e.target.value.slice(0, 60))}
-        error={problems.name !== undefined}
-        helperText={problems.name}
-      />
-      {kind !== 'handful' && (
-        <AmountField
-          purpose="water"
-          label={TESTED[kind]?.caught ?? 'It holds'}
-          value={amount}
-          onChange={(e) => setAmount(e.target.value)}
-          error={problems.amount !== undefined}
-          helperText={problems.amount}
+      <FormField form={form} name="kind" help={KINDS[kind].how} />
+      <FormField form={form} name="name" autoFocus />
+      {form.isAsked('litres') && (
+        <FormField
+          form={form}
+          name="litres"
+          {...(kind === 'hose' || kind === 'dripper' ? { label: TESTED[kind].caught } : {})}
         />
       )}
-      {(TESTED[kind] || kind === 'handful') && (
-        <TextField
-          label={TESTED[kind]?.time ?? 'Level tablespoons in it'}
-          value={second}
-          onChange={(e) => setSecond(e.target.value)}
-          error={problems.second !== undefined}
-          helperText={problems.second}
-          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-        />
-      )}
+      <FormFields form={form} names={['seconds', 'minutes', 'spoons']} />
     </FormDialog>
   );
 }

@@ -1,4 +1,5 @@
 import { litresPerHourOf, type DripSetting } from '@rundel/core/water';
+import { readNumber } from '../../../text/amount-text.ts';
 
 export const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
@@ -40,11 +41,10 @@ export type DripReading =
 export function readDripForm(form: DripForm): DripReading {
   const problems: Partial<Record<keyof DripForm, string>> = {};
   const number = (key: Exclude<keyof DripForm, 'weekdays'>, low: number, high: number, isWhole: boolean) => {
-    const text = form[key].trim().replace(',', '.');
-    const value = Number(text);
-    const isRight = text !== '' && value >= low && value <= high && (!isWhole || Number.isInteger(value));
-    if (!isRight) problems[key] = `${isWhole ? 'A whole number' : 'A number'} from ${low} to ${high}.`;
-    return value;
+    const problem = `${isWhole ? 'A whole number' : 'A number'} from ${low} to ${high}.`;
+    const read = readNumber(form[key], { low, high, isWhole, problem });
+    if (!read.ok) problems[key] = problem;
+    return read.ok ? read.value : NaN;
   };
   const emitters = number('emitters', 1, 50, true);
   const jar = number('jarMillilitres', 5, 5000, false);

@@ -2,7 +2,7 @@ import { Box, Button } from '@mui/material';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useBags, useGarden } from '../../../store/index.ts';
-import { sessionState, stepsOf } from './session.ts';
+import { sessionState, stepsOf } from '@rundel/core/garden-state';
 import { usePlantingSession } from './use-session.ts';
 
 /** On the round: a planting that was begun and not finished. */

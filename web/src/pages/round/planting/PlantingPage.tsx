@@ -6,7 +6,8 @@ import { Page, Panel } from '../../../ui/Page.tsx';
 import { STEP_NAMES } from '../../../text/planting-text.ts';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useBags, useGarden, told } from '../../../store/index.ts';
-import { sessionState, stepsOf, tickOf, type SessionBagState } from './session.ts';
+import { sessionState, stepsOf, type SessionBagState } from '@rundel/core/garden-state';
+import { tickOf } from './tick.ts';
 import { SessionSetup } from './SessionSetup.tsx';
 import { SessionSteps } from './SessionSteps.tsx';
 import { usePlantingSession } from './use-session.ts';
@@ -85,7 +86,7 @@ export default function PlantingPage() {
         <Panel title="All planted">
           <Typography sx={{ marginBlockEnd: 1.5 }}>
             Level the mix again tomorrow where it has sunk, and take the shade off in the evening. The round
-            asks for the first look by itself.
+            asks for the first check by itself.
           </Typography>
           <OnceButton variant="contained" onPress={() => end()} sx={{ minHeight: 56 }}>
             To the round

@@ -1,31 +1,31 @@
 import { plansFor } from '@rundel/core/garden-state';
-import { zodResolver } from '@hookform/resolvers/zod';
 import { Alert, Box, Button, IconButton, Typography } from '@mui/material';
 import { IconX } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
 import { cropOf, SUPPORT_PRACTICES } from '@rundel/core/plants';
 import { ORDER_PRACTICES, orderPracticeOf, STRIP_PRACTICES, plantingMethodOf } from '@rundel/core/planting';
 import { PLANTING_METHOD_IDS } from '@rundel/core/records';
-import { useMemo, useState } from 'react';
-import { FormProvider, useForm } from 'react-hook-form';
+import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type * as z from '@rundel/core/schema';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
 import { ColdNightNotice } from '../../../ui/ColdNightNotice.tsx';
 import { Panel } from '../../../ui/Page.tsx';
+import { useFields } from '../../../ui/form/index.ts';
 import {
-  emptyPlantingForm,
-  formOfPlan,
+  isPlantingAsked,
+  plantingFields,
   plantingFrom,
-  plantingFormSchema,
-  type PlantingFormValues,
+  plantingOf,
+  plantingProblems,
+  plantingStart,
+  startOfPlan,
 } from '../../../ui/planting-form.ts';
 import { obstacleWords, remedyWords } from '../../../text/planting-text.ts';
 import { PlantingFields } from '../../../ui/PlantingFields.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat, type Bag, told } from '../../../store/index.ts';
-import { itemFor, type PlantingSession, type SessionItem } from './session.ts';
+import { itemFor, type PlantingSession, type SessionItem } from '@rundel/core/garden-state';
 
 /** Before planting: which seedlings go into which bags, and in which order the work is done. */
 export function SessionSetup({
@@ -37,20 +37,20 @@ export function SessionSetup({
   readonly session: PlantingSession | null;
   onKeep(session: PlantingSession): void;
 }) {
-  const { garden, clock, saveSettings } = useGarden();
+  const { garden, clock, live, saveSettings } = useGarden();
   const unitFormat = useUnitFormat();
   const [params] = useSearchParams();
   const { settings } = garden;
   const today = dayOf(clock.now());
-  const schema = useMemo(() => plantingFormSchema(settings.units, today), [settings.units, today]);
-  const empty = emptyPlantingForm(today, settings.depthPracticeId);
+  const empty = plantingStart(today, settings.depthPracticeId);
   // a bag that was planned for comes with what was said of its plant
   const askedBag = bags.find((b) => b.container.id === params.get('bag'));
-  const plan = askedBag && plansFor(askedBag.container, garden)[0];
-  const form = useForm<PlantingFormValues, unknown, z.output<typeof schema>>({
-    resolver: zodResolver(schema),
-    defaultValues: plantingFrom(params, plan ? formOfPlan(plan, empty, settings.units) : empty),
-    mode: 'onTouched',
+  const plan = askedBag && plansFor(askedBag.container, garden, live)[0];
+  const form = useFields((texts) => plantingFields(texts, unitFormat, today), {
+    values: { ...empty, ...(plan ? startOfPlan(plan) : {}) },
+    texts: plantingFrom(params),
+    isAsked: isPlantingAsked,
+    check: plantingProblems,
   });
   const items = session?.items ?? [];
   const free = bags.filter((b) => b.occupants.length < b.container.stations.length);
@@ -63,14 +63,16 @@ export function SessionSetup({
   const [isMoistened, setMoistened] = useState(session?.isMoistened ?? true);
   const [problems, setProblems] = useState<readonly string[]>([]);
   const planned = open.flatMap((bag) => {
-    const first = plansFor(bag.container, garden)[0];
+    const first = plansFor(bag.container, garden, live)[0];
     return first ? [{ bag, plan: first }] : [];
   });
   const chosen = open.filter((b) => chosenIds.includes(b.container.id));
   const keep = (next: readonly SessionItem[], hasBegun: boolean) =>
     // what was ticked before something was changed still counts
     onKeep({ startedAt: session?.startedAt ?? clock.now(), hasBegun, isMoistened, items: [...next] });
-  const add = form.handleSubmit((result) => {
+  const add = form.submit(() => {
+    const result = plantingOf(form);
+    if (!result) return undefined;
     if (chosen.length === 0) return setProblems(['Choose at least one bag with room in it.']);
     const found = chosen.map((bag) => ({ bag, fit: itemFor(bag, result, settings, askedMethod) }));
     setProblems(
@@ -116,7 +118,7 @@ export function SessionSetup({
       }}
     >
       <Panel title="What goes where">
-        <ColdNightNotice crops={[cropOf(form.watch('cropId'))]} bags={chosen} isPlanted={false} />
+        <ColdNightNotice crops={[cropOf(form.texts.cropId)]} bags={chosen} isPlanted={false} />
         {open.length === 0 ? (
           <Typography>Every bag with room is in the planting.</Typography>
         ) : (
@@ -136,7 +138,7 @@ export function SessionSetup({
                     <Button
                       variant="outlined"
                       onClick={() => {
-                        form.reset(formOfPlan(planOfBag, empty, settings.units));
+                        form.begin({ ...empty, ...startOfPlan(planOfBag) });
                         setChosen([bag.container.id]);
                       }}
                     >
@@ -148,9 +150,7 @@ export function SessionSetup({
             )}
             <BagChooser bags={open} chosen={chosen} onChange={setChosen} label="Into which bags" />
             <Box sx={{ marginBlockStart: 2 }}>
-              <FormProvider {...form}>
-                <PlantingFields hasDay={false} />
-              </FormProvider>
+              <PlantingFields form={form} hasDay={false} />
             </Box>
             {problems.map((problem) => (
               <Alert key={problem} severity="warning" sx={{ marginBlockStart: 1.5 }}>

@@ -15,7 +15,7 @@ import {
 import { fillsWords } from '../../../text/text.ts';
 import { BagSection, imaginedOccupant, sceneOf, withPlan } from '../../../section/index.ts';
 import { wateringMeasure, useGarden, useUnitFormat } from '../../../store/index.ts';
-import type { SessionBagState } from './session.ts';
+import type { SessionBagState } from '@rundel/core/garden-state';
 
 /** The steps in working order, one open at a time; each is ticked bag by bag, or at all of them at once. */
 export function SessionSteps({

@@ -5,7 +5,14 @@ import { gannetSlip } from '@rundel/core/demo';
 import { describe, expect, it } from 'vitest';
 import { newGarden } from '../../../store/new-garden.ts';
 import type { Bag } from '../../../store/index.ts';
-import { itemFor, sessionSchema, sessionState, stepsOf, tickOf, type PlantingSession } from './session.ts';
+import {
+  itemFor,
+  sessionSchema,
+  sessionState,
+  stepsOf,
+  type PlantingSession,
+} from '@rundel/core/garden-state';
+import { tickOf } from './tick.ts';
 
 const NOW = '2026-05-25T09:30:00.000+01:00';
 const LATER = '2026-05-25T10:00:00.000+01:00';

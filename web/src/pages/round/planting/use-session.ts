@@ -1,7 +1,7 @@
 import { useCallback } from 'react';
 import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useGarden } from '../../../store/index.ts';
-import { sessionSchema, type PlantingSession } from './session.ts';
+import { sessionSchema, type PlantingSession } from '@rundel/core/garden-state';
 
 /** The planting that is under way on this device, or null; undefined until it has been read. */
 export function usePlantingSession(): {

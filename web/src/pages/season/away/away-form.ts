@@ -1,6 +1,7 @@
 import { CHANGE_IDS, type AwayQuestion, type ChangeId } from '@rundel/core/away';
 import { addDays, daysBetween, isDay } from '@rundel/core/calendar';
 import * as z from '@rundel/core/schema';
+import { readNumber } from '../../../text/amount-text.ts';
 
 /** What the form of a time away holds. */
 export const awayFormSchema = z.object({
@@ -60,9 +61,8 @@ export function readAwayForm(form: AwayForm, today: string, canLitres: number): 
     problems.backOn = 'Back after leaving, please.';
   else if (problems.leaveOn === undefined && daysBetween(form.leaveOn, form.backOn) > LONGEST_DAYS)
     problems.backOn = `At most ${LONGEST_DAYS} days: beyond that no estimate is worth its name.`;
-  const cans = Number(form.cans.replace(',', '.'));
-  if (form.hasHelper && !(form.cans.trim() !== '' && cans > 0 && cans <= 40))
-    problems.cans = 'How many cans in one visit, up to 40?';
+  const cans = readNumber(form.cans, { low: 0.1, high: 40 });
+  if (form.hasHelper && !cans.ok) problems.cans = 'How many cans in one visit, up to 40?';
   if (Object.keys(problems).length > 0) return { kind: 'refused', problems };
   const helperDays = form.hasHelper ? daysBetweenOf(form).filter((day) => !form.busyDays.includes(day)) : [];
   return {
@@ -71,7 +71,7 @@ export function readAwayForm(form: AwayForm, today: string, canLitres: number): 
       leaveOn: form.leaveOn,
       backOn: form.backOn,
       helperDays,
-      helperLitres: form.hasHelper ? cans * canLitres : 0,
+      helperLitres: form.hasHelper && cans.ok ? cans.value * canLitres : 0,
       acceptedRisk: form.riskPercent / 100,
       isSoaked: form.isSoaked,
       allowed: form.allowed,

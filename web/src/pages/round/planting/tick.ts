@@ -1,0 +1,46 @@
+import { TASK_OF_STEP, type SessionBagState } from '@rundel/core/garden-state';
+import type { StepId } from '@rundel/core/planting';
+import type { Draft, Variety } from '@rundel/core/records';
+import { plantingChanges } from '../../../ui/planting-form.ts';
+import type { RecordChange } from '../../../store/index.ts';
+
+/** What ticking a step at a bag writes: a diary entry, and for the planting itself the plant's records. */
+export function tickOf(
+  step: StepId,
+  { bag, item, plan, wateringLitres }: SessionBagState,
+  varieties: readonly Variety[],
+  now: string,
+): { readonly changes: readonly RecordChange[]; readonly drafts: readonly Draft[] } {
+  const here = { at: now, containerId: bag.container.id };
+  const task = TASK_OF_STEP[step];
+  if (task) return { changes: [], drafts: [{ kind: 'tended', ...here, task }] };
+  if (step === 'support') {
+    const { kind, heightMillimetres } = bag.container.support;
+    return { changes: [], drafts: [{ kind: 'supported', ...here, supportId: kind, heightMillimetres }] };
+  }
+  if (step === 'watering') {
+    return {
+      changes: [],
+      drafts: [{ kind: 'watering', ...here, litres: wateringLitres, ranThrough: false, isMeasured: true }],
+    };
+  }
+  const taken = new Set(bag.occupants.map((o) => o.stationId));
+  const free = bag.container.stations.filter((s) => !taken.has(s.id)).map((s) => s.id);
+  const isLow = plan.topUps.length > 0;
+  return plantingChanges(
+    {
+      ...item,
+      plantName: item.plantName,
+      practiceId: item.practiceId,
+      plantedOn: now.slice(0, 10),
+      plantingMethod: {
+        plantingMethodId: item.plantingMethodId,
+        ...(isLow ? { levelMillimetres: plan.levelMillimetres } : {}),
+        buriedMillimetres: plan.stem.buriedMillimetres,
+      },
+    },
+    [{ containerId: bag.container.id, stationIds: free }],
+    varieties,
+    now,
+  );
+}

@@ -1,0 +1,68 @@
+import type { EntryKind } from '@rundel/core/records';
+import type { Fields } from '../form/index.ts';
+import type { EntryForm } from './entry-form.ts';
+import {
+  fedForm,
+  feedSkippedForm,
+  solutionForm,
+  stageForm,
+  teaForm,
+  teaTendedForm,
+} from './feeding-forms.ts';
+import {
+  heightForm,
+  noteForm,
+  pickingForm,
+  plantedForm,
+  supportedForm,
+  tendedForm,
+  toppedUpForm,
+  troubleForm,
+  warmthForm,
+} from './plant-forms.ts';
+import { boughtForm, countedForm, pricedForm, spentForm, usedForm, workedForm } from './stock-forms.ts';
+import { checkForm, skippedForm, wateringForm } from './water-forms.ts';
+import { weatherForm } from './weather-form.ts';
+
+/**
+ * The form of each kind of entry. `undefined`: nothing but its day and time can be corrected, since what it says is decided
+ * elsewhere (a drip's setting on its bench, a bag's filling while it is filled).
+ */
+const FORMS = {
+  check: checkForm,
+  watering: wateringForm,
+  drip: undefined,
+  skipped: skippedForm,
+  planted: plantedForm,
+  cleared: undefined,
+  height: heightForm,
+  warmth: warmthForm,
+  'topped-up': toppedUpForm,
+  supported: supportedForm,
+  tended: tendedForm,
+  picking: pickingForm,
+  fed: fedForm,
+  'feed-skipped': feedSkippedForm,
+  regime: undefined,
+  stage: stageForm,
+  solution: solutionForm,
+  tea: teaForm,
+  'tea-tended': teaTendedForm,
+  note: noteForm,
+  filled: undefined,
+  bought: boughtForm,
+  used: usedForm,
+  counted: countedForm,
+  priced: pricedForm,
+  spent: spentForm,
+  worked: workedForm,
+  trouble: troubleForm,
+  weather: weatherForm,
+  removed: undefined,
+} as const satisfies Readonly<Record<EntryKind, object | undefined>>;
+
+/** The form by which an entry of a kind is corrected. */
+export function formOf<K extends EntryKind>(kind: K): EntryForm<K, Fields> | undefined {
+  // each form is typed by its own kind and fields; here they are one table
+  return FORMS[kind] as unknown as EntryForm<K, Fields> | undefined;
+}

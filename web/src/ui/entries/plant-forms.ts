@@ -1,0 +1,164 @@
+import { SUPPORTS } from '@rundel/core/plants';
+import { TENDED_WORDS } from '../../text/tended-text.ts';
+import { TROUBLE_WORDS } from '../../text/trouble-text.ts';
+import {
+  amountField,
+  choiceField,
+  namedOptions,
+  numberField,
+  optionsOf,
+  switchField,
+  textField,
+} from '../form/index.ts';
+import { entryForm, typedWithUnit } from './entry-form.ts';
+
+export const pickingForm = entryForm<'picking'>()({
+  fields: () => ({
+    kilograms: amountField({
+      label: 'Weight',
+      help: 'As "0.45", "450 g" or "1 lb".',
+      purpose: 'crop',
+      // from a single small fruit to all of a planter; who counts need not weigh
+      low: 0.001,
+      high: 100,
+      isOptional: true,
+    }),
+    count: numberField({
+      label: 'How many',
+      help: 'If you counted them.',
+      low: 1,
+      high: 5000,
+      isWhole: true,
+      isOptional: true,
+      problem: 'A whole number of fruits, please.',
+    }),
+  }),
+  start: ({ kilograms, count, asEntered }) => ({
+    values: { kilograms, count },
+    texts: { kilograms: typedWithUnit(asEntered) },
+  }),
+  check: ({ kilograms, count }) =>
+    kilograms === undefined && count === undefined
+      ? [{ at: 'kilograms', problem: 'Give a weight, a count, or both.' }]
+      : [],
+  facts: ({ kilograms, count }, texts) => ({
+    kilograms,
+    count,
+    asEntered: kilograms === undefined ? undefined : texts.kilograms.trim(),
+  }),
+});
+
+export const plantedForm = entryForm<'planted'>()({
+  fields: () => ({
+    stem: amountField({ label: 'Height of the plant', purpose: 'height', low: 20, high: 1500 }),
+    ball: amountField({ label: 'Height of the root ball', purpose: 'depth', low: 20, high: 400 }),
+    buried: amountField({
+      label: 'Stem that went under',
+      help: 'Empty: as it was advised.',
+      purpose: 'depth',
+      low: 0,
+      high: 1500,
+      isOptional: true,
+    }),
+  }),
+  start: ({ seedling, buriedMillimetres }) => ({
+    values: {
+      stem: seedling.stemMillimetres,
+      ball: seedling.ballMillimetres,
+      buried: buriedMillimetres,
+    },
+  }),
+  check: ({ stem = Infinity, buried = 0 }) =>
+    buried > stem ? [{ at: 'buried', problem: 'That is more than the whole plant.' }] : [],
+  facts: ({ stem, ball, buried }, _, entry) =>
+    entry
+      ? {
+          seedling: { ...entry.seedling, stemMillimetres: stem, ballMillimetres: ball },
+          buriedMillimetres: buried,
+        }
+      : {},
+});
+
+export const heightField = (label: string, help: string) =>
+  amountField({ label, help, purpose: 'height', low: 10, high: 5000, isOptional: true });
+
+export const heightForm = entryForm<'height'>()({
+  fields: () => ({
+    height: amountField({
+      label: 'Height above the mix',
+      help: 'From the mix to the tip.',
+      purpose: 'height',
+      low: 10,
+      high: 5000,
+    }),
+  }),
+  start: ({ heightMillimetres, asEntered }) => ({
+    values: { height: heightMillimetres },
+    texts: { height: typedWithUnit(asEntered) },
+  }),
+  facts: ({ height }, texts) => ({ heightMillimetres: Math.round(height), asEntered: texts.height.trim() }),
+});
+
+export const warmthForm = entryForm<'warmth'>()({
+  fields: () => ({
+    mixCelsius: amountField({ label: 'How warm the mix is', purpose: 'temperature', low: -10, high: 60 }),
+  }),
+  start: ({ mixCelsius }) => ({ values: { mixCelsius } }),
+  facts: ({ mixCelsius }) => ({ mixCelsius }),
+});
+
+export const toppedUpForm = entryForm<'topped-up'>()({
+  fields: () => ({
+    litres: amountField({ label: 'Mix added', purpose: 'bag', low: 0.01, high: 500 }),
+    level: amountField({ label: 'Settled level afterwards', purpose: 'depth', low: 20, high: 1200 }),
+  }),
+  start: ({ litres, levelMillimetres }) => ({ values: { litres, level: levelMillimetres } }),
+  facts: ({ litres, level }) => ({ litres, levelMillimetres: level }),
+});
+
+export const supportedForm = entryForm<'supported'>()({
+  fields: () => ({
+    supportId: choiceField({
+      label: 'Support',
+      options: namedOptions(SUPPORTS),
+    }),
+    height: amountField({
+      label: 'Its top, from the ground',
+      purpose: 'height',
+      low: 0,
+      high: 5000,
+      isOptional: true,
+    }),
+  }),
+  start: ({ supportId, heightMillimetres }) => ({ values: { supportId, height: heightMillimetres } }),
+  facts: ({ supportId, height }) => ({ supportId, heightMillimetres: height ?? 0 }),
+});
+
+export const tendedForm = entryForm<'tended'>()({
+  fields: () => ({ task: choiceField({ label: 'What was done', options: optionsOf(TENDED_WORDS) }) }),
+  start: ({ task }) => ({ values: { task } }),
+  facts: ({ task }) => ({ task }),
+});
+
+export const troubleForm = entryForm<'trouble'>()({
+  fields: () => ({
+    what: choiceField({ label: 'What it looks like', options: optionsOf(TROUBLE_WORDS) }),
+    livesInMix: switchField({ label: 'It may live on in the mix' }),
+    note: textField({ label: 'What you saw', longest: 2000, lines: 2 }),
+  }),
+  start: ({ what, livesInMix, note }) => ({ values: { what, livesInMix, note } }),
+  facts: ({ what, livesInMix, note }) => ({ what, livesInMix, note: note === '' ? undefined : note }),
+});
+
+export const noteForm = entryForm<'note'>()({
+  fields: () => ({
+    text: textField({
+      label: 'What you saw or did',
+      missing: 'Write a word or two first.',
+      longest: 2000,
+      lines: 3,
+    }),
+  }),
+  start: ({ text }) => ({ values: { text } }),
+  facts: ({ text }) => ({ text }),
+});

@@ -1,0 +1,112 @@
+import { findProduct } from '@rundel/core/products';
+import type { EntryKind, EntryOf, Product } from '@rundel/core/records';
+import { productUnitSymbol, readProductAmount } from '../../text/product-amount.ts';
+import { productAmount } from '../../text/product-text.ts';
+import { SPENT_WORDS } from '../../text/cost-text.ts';
+import { choiceField, numberField, optionsOf, priceField, type Field } from '../form/index.ts';
+import { entryForm, type EntryContext } from './entry-form.ts';
+
+/** A product as far as an id tells: one that nobody knows any more is counted in pieces. */
+export function productNamed(productId: string, own: readonly Product[]): Product {
+  return findProduct(productId, own) ?? { id: productId, name: productId, kind: 'other', unit: 'piece' };
+}
+
+/** An amount of a product in its own unit. */
+export function productAmountField(
+  product: Pick<Product, 'unit'>,
+  words: {
+    readonly label: string;
+    readonly help?: string;
+    readonly low?: number;
+    readonly missing?: string;
+  },
+): Field<number> {
+  const low = words.low ?? 0.001;
+  return {
+    label: words.label,
+    help: words.help,
+    input: { kind: 'number', unit: ({ unitFormat }) => productUnitSymbol(product, unitFormat.system) },
+    read(text, { unitFormat }) {
+      if (text.trim() === '' && words.missing) return { ok: false, problem: words.missing };
+      const read = readProductAmount(text, product, unitFormat.system, { low });
+      return read.ok ? { ok: true, value: read.value.siValue } : read;
+    },
+    write: (value, { unitFormat }) => productAmount(product, value, unitFormat),
+  };
+}
+
+type Stocked = Extract<EntryKind, 'bought' | 'used' | 'counted' | 'priced'>;
+
+/** How each act in the shed asks for its amount. */
+export const STOCK_AMOUNT: Readonly<Record<Stocked, string>> = {
+  bought: 'How much came in',
+  used: 'How much went out',
+  counted: 'How much is there',
+  priced: 'In a pack of',
+};
+
+const productOf = ({ garden }: EntryContext, entry: EntryOf<Stocked> | undefined) =>
+  productNamed(entry?.productId ?? '', garden.products);
+
+const amountOfProduct = (product: Product, kind: Stocked) =>
+  productAmountField(product, { label: STOCK_AMOUNT[kind], ...(kind === 'counted' ? { low: 0 } : {}) });
+
+export const boughtFields = (product: Product) => ({
+  amount: amountOfProduct(product, 'bought'),
+  paid: priceField({ label: 'Paid for it', help: 'Empty if it was given to you.' }),
+});
+
+export const pricedFields = (product: Product) => ({
+  amount: amountOfProduct(product, 'priced'),
+  price: priceField({ label: 'Price', missing: 'What did it cost?' }),
+});
+
+export const countedFields = (product: Product, kind: 'used' | 'counted') => ({
+  amount: amountOfProduct(product, kind),
+});
+
+export const boughtForm = entryForm<'bought'>()({
+  fields: (context, entry) => boughtFields(productOf(context, entry)),
+  start: ({ amount, paid }) => ({ values: { amount, paid } }),
+  facts: ({ amount, paid }) => ({ amount, paid }),
+});
+
+export const pricedForm = entryForm<'priced'>()({
+  fields: (context, entry) => pricedFields(productOf(context, entry)),
+  start: ({ amount, price }) => ({ values: { amount, price } }),
+  facts: ({ amount, price }) => ({ amount, price: price ?? 0 }),
+});
+
+export const usedForm = entryForm<'used'>()({
+  fields: (context, entry) => countedFields(productOf(context, entry), 'used'),
+  start: ({ amount }) => ({ values: { amount } }),
+  facts: ({ amount }) => ({ amount }),
+});
+
+export const countedForm = entryForm<'counted'>()({
+  fields: (context, entry) => countedFields(productOf(context, entry), 'counted'),
+  start: ({ amount }) => ({ values: { amount } }),
+  facts: ({ amount }) => ({ amount }),
+});
+
+export const spentForm = entryForm<'spent'>()({
+  fields: () => ({
+    on: choiceField({ label: 'On what', options: optionsOf(SPENT_WORDS) }),
+    price: priceField({ label: 'How much', missing: 'How much was it?' }),
+  }),
+  start: ({ on, price }) => ({ values: { on, price } }),
+  facts: ({ on, price }) => ({ on, price: price ?? 0 }),
+});
+
+export const workedForm = entryForm<'worked'>()({
+  fields: () => ({
+    minutes: numberField({
+      label: 'Minutes',
+      low: 1,
+      high: 1440,
+      problem: 'Minutes, from 1 to 1440.',
+    }),
+  }),
+  start: ({ minutes }) => ({ values: { minutes } }),
+  facts: ({ minutes }) => ({ minutes }),
+});

@@ -1,0 +1,115 @@
+import type { EntryOf } from '@rundel/core/records';
+import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
+import { SKIP_WORDS } from '../../text/water-text.ts';
+import { LEVELS, levelShare } from '../../text/check-text.ts';
+import { wateringMeasure } from '../../store/index.ts';
+import { amountField, choiceField, gradeField, numberField, optionsOf, switchField } from '../form/index.ts';
+import { entryForm, typedWithUnit } from './entry-form.ts';
+
+type Check = EntryOf<'check'>['check'];
+
+const WATERING_AMOUNT = { purpose: 'water', low: 0.01, high: 200, inMeasures: true } as const;
+
+/** What a watering brought: from a spoonful to a soaking, in litres, the grower's own measures or another unit. */
+export const wateringAmount = (label: string, help?: string) =>
+  amountField({ ...WATERING_AMOUNT, label, help });
+
+/** The same where there may have been none. */
+export const laterWatering = (label: string) =>
+  amountField({ ...WATERING_AMOUNT, label, help: 'Empty for none.', isOptional: true });
+
+export const wateringForm = entryForm<'watering'>()({
+  fields({ garden, unitFormat }) {
+    const { name, litres } = wateringMeasure(garden);
+    const help = `As "5 L", "1 gal" or "½ can" (your ${name} holds ${unitFormat.show(litres, 'water')}).`;
+    return {
+      amount: wateringAmount('How much', help),
+      ranThrough: switchField({ label: 'It ran through at the bottom' }),
+      isByEye: switchField({ label: 'Judged by eye' }),
+    };
+  },
+  start: ({ litres, ranThrough, isMeasured, asEntered }) => ({
+    values: { amount: litres, ranThrough, isByEye: !isMeasured },
+    texts: { amount: typedWithUnit(asEntered) },
+  }),
+  facts: ({ amount, ranThrough, isByEye }, texts) => ({
+    litres: amount,
+    ranThrough,
+    isMeasured: !isByEye,
+    asEntered: texts.amount.trim(),
+  }),
+});
+
+const FELT = 'What it felt like';
+
+/** A finding by each way of checking: its field, the value that it has, and the check that a value makes. */
+const FINDINGS = {
+  finger: {
+    field: gradeField({ label: FELT, grades: FINGER_GRADES }),
+    value: (check: Extract<Check, { method: 'finger' }>) => check.grade,
+    check: (grade: number): Check => ({ method: 'finger', grade }),
+  },
+  lift: {
+    field: gradeField({ label: FELT, grades: LIFT_GRADES }),
+    value: (check: Extract<Check, { method: 'lift' }>) => check.grade,
+    check: (grade: number): Check => ({ method: 'lift', grade }),
+  },
+  level: {
+    field: gradeField({ label: FELT, grades: LEVELS }),
+    value: (check: Extract<Check, { method: 'level' }>) => 1 + Math.round(check.share * (LEVELS.length - 1)),
+    check: (grade: number): Check => ({ method: 'level', share: levelShare(grade) }),
+  },
+  scale: {
+    field: amountField({
+      label: 'The whole bag weighs',
+      help: 'Slide it on with two people, or use a hanging scale: wet bags are heavy.',
+      missing: 'What does the scale show?',
+      purpose: 'crop',
+      low: 0.1,
+      high: 500,
+    }),
+    value: (check: Extract<Check, { method: 'scale' }>) => check.kilograms,
+    check: (kilograms: number): Check => ({ method: 'scale', kilograms }),
+  },
+  probe: {
+    field: numberField({
+      label: 'The probe shows',
+      help: 'From 0 to 100. Its two points are set on the bag’s page.',
+      missing: 'The number that it shows.',
+      low: 0,
+      high: 100,
+      sign: '%',
+      problem: 'From 0 to 100, as its bag is calibrated; is the probe in the mix?',
+    }),
+    value: (check: Extract<Check, { method: 'probe' }>) => check.reading,
+    check: (reading: number): Check => ({ method: 'probe', reading }),
+  },
+} as const;
+
+/** The field that asks what a check by some way found, and the check that its value makes. */
+export function findingOf(method: keyof typeof FINDINGS) {
+  return FINDINGS[method];
+}
+
+export const checkForm = entryForm<'check'>()({
+  fields: (_, entry) =>
+    ({
+      ...(entry && entry.check.method !== 'wilted' ? { found: FINDINGS[entry.check.method].field } : {}),
+    }) as { found: typeof FINDINGS.finger.field },
+  start({ check }) {
+    if (check.method === 'wilted') return {};
+    const value = FINDINGS[check.method].value as (check: Check) => number;
+    return { values: { found: value(check) } };
+  },
+  facts: ({ found }, _, entry) => {
+    const check = entry?.check;
+    if (!check || check.method === 'wilted' || found === undefined) return {};
+    return { check: { ...check, ...FINDINGS[check.method].check(found) } };
+  },
+});
+
+export const skippedForm = entryForm<'skipped'>()({
+  fields: () => ({ reason: choiceField({ label: 'Why it was left', options: optionsOf(SKIP_WORDS) }) }),
+  start: ({ reason }) => ({ values: { reason } }),
+  facts: ({ reason }) => ({ reason }),
+});
