@@ -41,8 +41,8 @@ export default function UndoBar() {
       slotProps={{
         content: {
           sx: {
-            backgroundColor: 'var(--rail)',
-            color: 'var(--on-rail)',
+            backgroundColor: 'var(--soil)',
+            color: 'var(--on-soil)',
             borderRadius: '10px',
             fontSize: '0.95rem',
           },

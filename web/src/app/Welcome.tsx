@@ -29,8 +29,8 @@ export default function Welcome({
     >
       <Box
         sx={{
-          backgroundColor: 'var(--rail)',
-          color: 'var(--on-rail)',
+          backgroundColor: 'var(--soil)',
+          color: 'var(--on-soil)',
           padding: { xs: 3, md: 6 },
           display: 'grid',
           alignContent: 'center',
@@ -153,7 +153,7 @@ function Sketch() {
           <path
             d={`M${x} 104 L${x + 7} 180 H${x + w - 7} L${x + w} 104`}
             fill="none"
-            stroke="var(--on-rail)"
+            stroke="var(--on-soil)"
             strokeWidth="5"
             strokeLinejoin="round"
             strokeLinecap="round"
@@ -167,7 +167,7 @@ function Sketch() {
           />
         </g>
       ))}
-      <path d="M0 183 H420" stroke="var(--on-rail)" strokeWidth="3" />
+      <path d="M0 183 H420" stroke="var(--on-soil)" strokeWidth="3" />
     </svg>
   );
 }

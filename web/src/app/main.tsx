@@ -1,4 +1,4 @@
-import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
+import '@fontsource-variable/hanken-grotesk/wght.css';
 import '@fontsource-variable/bricolage-grotesque/wght.css';
 import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';

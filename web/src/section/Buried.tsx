@@ -28,7 +28,7 @@ export function Buried({
   );
 }
 
-const BALL = { fill: '#1c1418', opacity: 0.7, stroke: 'var(--mulch)', strokeWidth: 1.2 } as const;
+const BALL = { fill: '#1a130e', opacity: 0.7, stroke: 'var(--mulch)', strokeWidth: 1.2 } as const;
 
 function Upright({ plant, drawing }: { readonly plant: ScenePlant; readonly drawing: Drawing }) {
   const { px, py, scale } = drawing;

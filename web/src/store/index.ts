@@ -13,6 +13,7 @@ export { type RecordChange } from './garden-store.ts';
 export { told } from './storage-error.ts';
 export { newId } from './ids.ts';
 export { mergeGardens } from './merge.ts';
+export { useNoteSavedToFile, useSavedToFile } from './saved-to-file.ts';
 export { newGarden } from './new-garden.ts';
 export {
   containersInUse,

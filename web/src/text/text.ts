@@ -129,3 +129,17 @@ export function fillsWords(count: number, measure: { readonly kind: string; read
 export function midSentence(name: string): string {
   return /^\p{Lu}\p{Lu}/u.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1);
 }
+
+/**
+ * How long ago a day was.
+ *
+ * @example
+ * agoWords('2026-07-13', '2026-07-16')
+ * // => '3 days ago'
+ */
+export function agoWords(day: string, today: string): string {
+  const days = daysBetween(day, today);
+  if (days <= 0) return 'today';
+  if (days === 1) return 'yesterday';
+  return days < 14 ? `${days} days ago` : days < 70 ? `${Math.round(days / 7)} weeks ago` : `on ${shortDay(day, today)}`;
+}

@@ -1,13 +1,16 @@
 import { Box, Typography } from '@mui/material';
 import { useEffect, type ReactNode } from 'react';
 
+/** How wide a page is at most, in pixels: the labels at its foot begin where it begins. */
+export const PAGE_WIDTH = 1352;
+
 /** The frame of a place: its title, a line under it, and what can be done there. */
 export function Page({
   title,
   lead,
   actions,
   children,
-  width = 1180,
+  width = PAGE_WIDTH,
 }: {
   readonly title: string;
   readonly lead?: ReactNode;
@@ -19,7 +22,15 @@ export function Page({
     document.title = `${title} · Rundel`;
   }, [title]);
   return (
-    <Box sx={{ maxWidth: width, paddingInline: { xs: 2, md: 3 }, paddingBlock: { xs: 1.25, md: 2.5 } }}>
+    <Box
+      sx={{
+        maxWidth: { xs: width, md: PAGE_WIDTH },
+        marginInline: 'auto',
+        paddingInline: { xs: 2, md: 3 },
+        paddingBlock: { xs: 0.5, md: 2 },
+        '& > *': { maxWidth: width },
+      }}
+    >
       <Box
         sx={{
           display: 'flex',

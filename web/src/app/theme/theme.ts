@@ -1,9 +1,9 @@
 import { createTheme, type Theme } from '@mui/material/styles';
 import { cssVariables, TOKENS, type ThemeName } from './tokens.ts';
 
-export const TEXT_FACE = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
+export const TEXT_FACE = "'Hanken Grotesk Variable', system-ui, sans-serif";
 export const DISPLAY_FACE =
-  "'Bricolage Grotesque Variable', 'Atkinson Hyperlegible Next Variable', sans-serif";
+  "'Bricolage Grotesque Variable', 'Hanken Grotesk Variable', sans-serif";
 
 /** Material's components in Rundel's clothes: borders over shadows, own radii and faces, big quiet targets. */
 export function themeFor(themeName: ThemeName): Theme {

@@ -29,7 +29,9 @@ const TEXTS: readonly (readonly [Name, Name])[] = [
   ['action', 'surface'],
   ['action', 'ground'],
   ['onAction', 'action'],
-  ['onRail', 'rail'],
+  ['onSoil', 'soil'],
+  ['onLabel', 'label'],
+  ['muted', 'actionWash'],
   ['onFlower', 'flower'],
   ['fruit', 'surface'],
 ];
@@ -37,7 +39,7 @@ const TEXTS: readonly (readonly [Name, Name])[] = [
 describe('contrast is measured as it is known to be', () => {
   it('black on white is 21, a colour on itself 1, and #767676 on white just enough', () => {
     expect(contrast('#000000', '#ffffff')).toBeCloseTo(21, 6);
-    expect(contrast('#48204f', '#48204f')).toBe(1);
+    expect(contrast('#3d2b1f', '#3d2b1f')).toBe(1);
     expect(contrast('#767676', '#ffffff')).toBeCloseTo(4.54, 2);
   });
 });
@@ -56,6 +58,18 @@ describe.each(THEME_NAMES)('the look for %s', (themeName) => {
       expect(wetter, `grade ${i + 1}`).toBeLessThan(drier);
       expect((drier + 0.05) / (wetter + 0.05), `grade ${i + 1}`).toBeGreaterThan(1.12);
     }
+  });
+
+  it('has no violet anywhere', () => {
+    for (const [name, value] of Object.entries(cssVariables(t))) {
+      const [r, g, b] = [1, 3, 5].map((at) => parseInt(value.slice(at, at + 2), 16)) as [number, number, number];
+      expect(g < r - 8 && g < b - 8, `${name} ${value}`).toBe(false);
+    }
+  });
+
+  it('a label stands out from the mix that it stands in', () => {
+    expect(contrast(t.flower, t.soil)).toBeGreaterThanOrEqual(3);
+    expect(contrast(t.flower, t.ground) + contrast(t.ink, t.ground)).toBeGreaterThanOrEqual(3);
   });
 
   it('the bag’s wall stands out from what is behind it', () => {

@@ -8,7 +8,7 @@ import {
   DialogTitle,
   Typography,
 } from '@mui/material';
-import { dayOf, daysBetween } from '@rundel/core/calendar';
+import { dayOf } from '@rundel/core/calendar';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { FileButton } from '../../ui/FileButton.tsx';
@@ -17,17 +17,20 @@ import { OnceButton } from '../../ui/OnceButton.tsx';
 import {
   mergeGardens,
   readGardenFile,
+  useNoteSavedToFile,
   useGarden,
   writeGardenFile,
   type FileReading,
   told,
 } from '../../store/index.ts';
+import { agoWords } from '../../text/text.ts';
 import { Bin } from './Bin.tsx';
 import { download } from '../../ui/download.ts';
 
 /** Save, open, merge, clear; the bin; and what could not be read. */
 export default function FilesPage() {
   const { garden, clock, setAside, gardenId, restartDemo } = useGarden();
+  const noteSaved = useNoteSavedToFile();
   const [problem, setProblem] = useState<string>();
   const [opened, setOpened] = useState<{ name: string; reading: FileReading & { kind: 'readable' } }>();
   const [isClearing, setClearing] = useState(false);
@@ -40,6 +43,7 @@ export default function FilesPage() {
         .replace(/[^a-z0-9]+/g, '-')
         .replace(/^-|-$/g, '') || 'garden';
     download(`rundel-${name}-${dayOf(now)}.json`, await writeGardenFile(garden, now), 'application/json');
+    await noteSaved(now);
   };
   const open = async (file: File) => {
     const reading = await readGardenFile(await file.text());
@@ -113,12 +117,16 @@ function OpenDialog({
   const { garden, clock, replaceGarden } = useGarden();
   const navigate = useNavigate();
   const theirs = reading.garden;
-  const age = daysBetween(dayOf(reading.savedAt), dayOf(clock.now()));
+  const noteSaved = useNoteSavedToFile();
   const isEmpty = garden.containers.length === 0 && garden.entries.length === 0;
   const put = async (next: typeof garden, words: string) => {
     await replaceGarden(next, words);
     onClose();
     void navigate('/bags');
+  };
+  const openAlone = async () => {
+    await put(theirs, `"${name}" opened`);
+    await noteSaved(reading.savedAt);
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm">
@@ -126,8 +134,7 @@ function OpenDialog({
       <DialogContent>
         <Typography>
           {theirs.settings.gardenName}: {theirs.containers.filter((c) => !c.binnedAt).length} bags,{' '}
-          {theirs.entries.length} entries, saved{' '}
-          {age <= 0 ? 'today' : age === 1 ? 'yesterday' : `${age} days ago`}.
+          {theirs.entries.length} entries, saved {agoWords(dayOf(reading.savedAt), dayOf(clock.now()))}.
         </Typography>
         {reading.setAside.length > 0 && (
           <Alert severity="warning" sx={{ marginBlockStart: 2 }}>
@@ -153,7 +160,7 @@ function OpenDialog({
             Merge with what is here
           </OnceButton>
         )}
-        <OnceButton variant="contained" onPress={() => put(theirs, `"${name}" opened`)}>
+        <OnceButton variant="contained" onPress={() => openAlone()}>
           {isEmpty ? 'Open it' : 'Replace what is here'}
         </OnceButton>
       </DialogActions>

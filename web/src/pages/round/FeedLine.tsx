@@ -23,7 +23,7 @@ export default function FeedLine({
     advice.kind === 'too-dry' || advice.kind === 'too-wet' ? [ADVICE_WORDS[advice.kind]] : [],
   );
   return (
-    <Box sx={{ borderBlock: '1px solid', marginBlockStart: 0.75, paddingBlock: 0.5 }}>
+    <Box sx={{ borderBlock: '1px solid var(--line)', marginBlockStart: 0.75, paddingBlock: 0.5 }}>
       {given.length > 0 && (
         <>
           <FormControlLabel
@@ -32,7 +32,6 @@ export default function FeedLine({
                 color="secondary"
                 checked={isOn}
                 onChange={(_, on) => onChange(on)}
-                sx={{ '& .MuiSwitch-track': { backgroundColor: 'var(--on-rail)', opacity: 0.55 } }}
               />
             }
             label={

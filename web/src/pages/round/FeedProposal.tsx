@@ -19,6 +19,7 @@ import {
 } from '../../text/feed-text.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat, type Bag, told } from '../../store/index.ts';
+import { PROPOSAL } from './proposal.ts';
 
 const CHOICES = FEED_SKIP_REASONS.map((id) => ({ id, label: FEED_SKIP_WORDS[id] }));
 
@@ -67,7 +68,7 @@ export default function FeedProposal({
     <Box
       role="region"
       aria-label="Proposed feed"
-      sx={{ backgroundColor: 'var(--rail)', color: 'var(--on-rail)', borderRadius: '12px', padding: 1.75 }}
+      sx={PROPOSAL}
     >
       <Typography sx={{ fontSize: '0.92rem' }}>
         {stateSentence(offer.state, dayOf(clock.now()), garden.products)}

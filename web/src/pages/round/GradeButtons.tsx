@@ -95,7 +95,7 @@ export function GradeButtons({
                 display: 'grid',
                 placeItems: 'center',
                 backgroundColor: `var(--water-${shade})`,
-                color: shade >= 4 ? '#fff' : '#1d1224',
+                color: shade >= 4 ? '#fff' : '#1d140e',
                 fontSize: '0.95rem',
                 outline: isExpected ? '2px solid var(--ink)' : 'none',
                 outlineOffset: 2,

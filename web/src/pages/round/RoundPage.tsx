@@ -211,7 +211,6 @@ export default function RoundPage() {
     <Page
       title={dayAndTime(now)}
       lead={lead}
-      width={1400}
       actions={
         (!isKnown || carryLitres > 0) && <Carry litres={isKnown ? carryLitres : undefined} stops={carried} />
       }

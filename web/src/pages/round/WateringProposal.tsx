@@ -6,6 +6,7 @@ import { lazy, Suspense, useState } from 'react';
 import { fillsWords } from '../../text/text.ts';
 import { wateringMeasure, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import type { FeedOffer } from '@rundel/core/garden-state';
+import { PROPOSAL } from './proposal.ts';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
 
 const feedLine = import('./FeedLine.tsx');
@@ -76,7 +77,7 @@ export default function WateringProposal({
       : 'slowly, until it runs through';
   return (
     <Box
-      sx={{ backgroundColor: 'var(--rail)', color: 'var(--on-rail)', borderRadius: '12px', padding: 1.75 }}
+      sx={PROPOSAL}
       role="group"
       aria-label="Proposed watering"
     >
@@ -140,7 +141,6 @@ export default function WateringProposal({
               color="secondary"
               checked={ranThrough}
               onChange={(_, on) => setRanThrough(on)}
-              sx={{ '& .MuiSwitch-track': { backgroundColor: 'var(--on-rail)', opacity: 0.55 } }}
             />
           }
           label={isStore ? 'It ran over' : 'It ran through'}

@@ -27,7 +27,7 @@ export function monthsOf(start: string): readonly { readonly name: string; reado
 export function frostGradient(frost: FrostYear): string {
   const stops = Array.from({ length: 37 }, (_, i) => {
     const share = Math.round((frost.chance[i * 10] ?? 0) * 45);
-    return `color-mix(in srgb, var(--water-5) ${share}%, transparent) ${((i * 10) / 365) * 100}%`;
+    return `color-mix(in srgb, var(--cold) ${share}%, transparent) ${((i * 10) / 365) * 100}%`;
   });
   return `linear-gradient(to right, ${stops.join(', ')})`;
 }

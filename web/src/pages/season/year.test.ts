@@ -84,7 +84,7 @@ describe('the axis of the year', () => {
     const site = { latitudeDegrees: 51, normals: defaultNormals(51) };
     const shares = [
       ...frostGradient(frostYear(site, undefined, [], '2026-06-01', DEFAULT_ASSUMED)).matchAll(
-        /water-5\) (\d+)%/g,
+        /cold\) (\d+)%/g,
       ),
     ].map((m) => Number(m[1]));
     expect(shares[0]).toBe(45);

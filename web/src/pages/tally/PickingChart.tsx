@@ -7,8 +7,8 @@ import { useMemo } from 'react';
 import { useThemeValue } from '../../ui/theme-context.tsx';
 import { useUnitFormat } from '../../store/index.ts';
 
-const COLOURS = ['#8f2d56', '#2f6f9f', '#c77f12', '#3c7550', '#6a4fa3', '#7a6a58'];
-const COLOURS_ON_DARK = ['#f08cb4', '#84bde6', '#f3c04b', '#8fd0a4', '#bda8ef', '#d4c4b0'];
+const COLOURS = ['#a8442a', '#1f7d78', '#c77f12', '#3c7550', '#5b4636', '#86802a'];
+const COLOURS_ON_DARK = ['#f29a7e', '#74cfc8', '#f3c04b', '#8fd0a4', '#d4c4b0', '#cfca6a'];
 
 const HEIGHT = 340;
 /** More pickings of one bag than this are drawn without their marks. */

@@ -76,7 +76,7 @@ export function MixColumns({
                           textAnchor="middle"
                           fontSize="14"
                           fontWeight="700"
-                          fill={key === 'held' ? '#1c1418' : '#ffffff'}
+                          fill={key === 'held' ? '#1a130e' : '#ffffff'}
                         >
                           {Math.round(shares[key] * 100)}
                         </text>

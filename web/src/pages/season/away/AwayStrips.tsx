@@ -125,7 +125,7 @@ function Strip({
                   display: 'grid',
                   placeItems: 'center',
                   fontSize: '0.78rem',
-                  color: shadeOf(planned) >= 4 ? '#fff' : '#1d1224',
+                  color: shadeOf(planned) >= 4 ? '#fff' : '#1d140e',
                   backgroundColor: `var(--water-${shadeOf(planned)})`,
                 }}
               >
