@@ -14,11 +14,11 @@ const PLACES = [
 /** How much of the screen's foot the strip takes, in pixels: what ends there ends above it. */
 export const LABELS_HIGH = 60;
 /** How far the mix reaches up, in pixels. */
-const MIX_HIGH = 18;
+const MIX_HIGH = 14;
 
 /** A label's outline: a flat head with its corners off, and a point that goes into the mix. */
 const LABEL_SHAPE =
-  'polygon(4px 0, calc(100% - 4px) 0, 100% 4px, 100% 66%, 60% 100%, 40% 100%, 0 66%, 0 4px)';
+  'polygon(4px 0, calc(100% - 4px) 0, 100% 4px, 100% 54%, 58% 100%, 42% 100%, 0 54%, 0 4px)';
 
 /** Where the flecks of the mix lie in a piece of it that repeats: x, y and radius. */
 const FLECKS = [
@@ -78,12 +78,12 @@ export const Labels = memo(function Labels() {
                 padding: '1.5px',
                 backgroundColor: 'var(--ink)',
                 clipPath: LABEL_SHAPE,
-                transform: 'translateY(5px)',
+                transform: 'translateY(4px)',
               },
               '& > span > span': {
                 display: 'block',
                 height: '100%',
-                paddingBlockStart: '8px',
+                paddingBlockStart: '5px',
                 textAlign: 'center',
                 fontFamily: 'h1.fontFamily',
                 fontWeight: 650,

@@ -1,7 +1,7 @@
 import { supportOf } from '@rundel/core/plants';
 import { FINGER_GRADES, fingerGradeOf } from '@rundel/core/water';
 import { useMediaQuery } from '@mui/material';
-import { useMemo } from 'react';
+import { useId, useMemo } from 'react';
 import type { UnitFormat } from '../store/index.ts';
 import { Handle, type SectionHandle } from './Handle.tsx';
 import { heightNeeded, layout, type Drawing } from './layout.ts';
@@ -47,6 +47,7 @@ export function BagSection({
   height: tall = 560,
   title,
   handles = [],
+  isCut = false,
 }: {
   readonly scene: Scene;
   readonly unitFormat: Pick<UnitFormat, 'show' | 'range' | 'system'>;
@@ -55,12 +56,16 @@ export function BagSection({
   readonly title: string;
   /** lines that can be moved; with any, the drawing is an editor and not a picture */
   readonly handles?: readonly SectionHandle[];
+  /** the bag as large as it goes, with its plants and what holds them cut off above it */
+  readonly isCut?: boolean;
 }) {
   // on a phone the paper is narrower, so that its words stay as large as the rest
   const width = useMediaQuery('(max-width: 599px)') ? Math.min(wide, 350) : wide;
   // a bag that lies flat needs less paper than one with a wire above it
-  const height = Math.min(tall, heightNeeded(scene, width, MARGIN));
-  const drawing = useMemo(() => layout(scene, width, height, MARGIN), [scene, width, height]);
+  const seen = useMemo(() => (isCut ? cutAbove(scene) : scene), [isCut, scene]);
+  const height = Math.min(tall, heightNeeded(seen, width, MARGIN));
+  const drawing = useMemo(() => layout(seen, width, height, MARGIN), [seen, width, height]);
+  const cutId = useId();
   const { px, py } = drawing;
   const { plants } = scene;
   const tallest = plants.reduce<(typeof plants)[number] | undefined>(
@@ -74,7 +79,7 @@ export function BagSection({
     : 0;
   const underY = first ? Math.max(py(underMiddle), py(first.surface) + 20) : 0;
   const labelX = width - MARGIN.right + 14;
-  const right = rightLabels(scene, unitFormat, tallest);
+  const right = rightLabels(scene, unitFormat, tallest).filter(({ z }) => z <= seen.top);
   const places = spread(
     right.map((l) => py(l.z)),
     31,
@@ -88,8 +93,19 @@ export function BagSection({
       style={{ width: '100%', height: '100%', display: 'block' }}
       fontFamily="inherit"
     >
-      <Scale scene={scene} drawing={drawing} system={unitFormat.system} />
-      <SectionBody scene={scene} drawing={drawing} />
+      <Scale scene={seen} drawing={drawing} system={unitFormat.system} />
+      {isCut ? (
+        <>
+          <clipPath id={cutId}>
+            <path d={tornOff(width, height, py(seen.top))} />
+          </clipPath>
+          <g clipPath={`url(#${cutId})`}>
+            <SectionBody scene={scene} drawing={drawing} />
+          </g>
+        </>
+      ) : (
+        <SectionBody scene={scene} drawing={drawing} />
+      )}
       <line
         x1={MARGIN.left - 30}
         x2={labelX - 5}
@@ -171,6 +187,27 @@ export function BagSection({
       })}
     </svg>
   );
+}
+
+/** A scene that ends a hand above its bag. */
+function cutAbove(scene: Scene): Scene {
+  const rim = Math.max(scene.heightMillimetres, scene.mulchTop, ...scene.rings.map(({ to }) => to));
+  const collars = scene.plants.map(({ collar }) => collar?.to ?? 0);
+  return { ...scene, top: Math.min(scene.top, Math.max(rim, ...collars) + HAND_MILLIMETRES) };
+}
+
+/** How much of the stems a cut drawing shows, mm. */
+const HAND_MILLIMETRES = 90;
+
+/** All of the paper below a line that shows by its teeth that there is more. */
+function tornOff(width: number, height: number, y: number): string {
+  const teeth = Array.from({ length: Math.ceil(width / 8) + 1 }, (_, i) => `L${i * 8} ${y + (i % 2) * 5}`);
+  return `M0 ${height} V${y} ${teeth.join(' ')} V${height} Z`;
+}
+
+/** How high the paper of a cut drawing is that its width decides, px. */
+export function cutHeight(scene: Scene, width: number): number {
+  return heightNeeded(cutAbove(scene), width, MARGIN);
 }
 
 /** Letters that fit beside the drawing. */

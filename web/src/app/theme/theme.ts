@@ -2,8 +2,7 @@ import { createTheme, type Theme } from '@mui/material/styles';
 import { cssVariables, TOKENS, type ThemeName } from './tokens.ts';
 
 export const TEXT_FACE = "'Hanken Grotesk Variable', system-ui, sans-serif";
-export const DISPLAY_FACE =
-  "'Bricolage Grotesque Variable', 'Hanken Grotesk Variable', sans-serif";
+export const DISPLAY_FACE = "'Bricolage Grotesque Variable', 'Hanken Grotesk Variable', sans-serif";
 
 /** Material's components in Rundel's clothes: borders over shadows, own radii and faces, big quiet targets. */
 export function themeFor(themeName: ThemeName): Theme {

@@ -62,7 +62,11 @@ describe.each(THEME_NAMES)('the look for %s', (themeName) => {
 
   it('has no violet anywhere', () => {
     for (const [name, value] of Object.entries(cssVariables(t))) {
-      const [r, g, b] = [1, 3, 5].map((at) => parseInt(value.slice(at, at + 2), 16)) as [number, number, number];
+      const [r, g, b] = [1, 3, 5].map((at) => parseInt(value.slice(at, at + 2), 16)) as [
+        number,
+        number,
+        number,
+      ];
       expect(g < r - 8 && g < b - 8, `${name} ${value}`).toBe(false);
     }
   });

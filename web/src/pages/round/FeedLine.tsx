@@ -27,13 +27,7 @@ export default function FeedLine({
       {given.length > 0 && (
         <>
           <FormControlLabel
-            control={
-              <Switch
-                color="secondary"
-                checked={isOn}
-                onChange={(_, on) => onChange(on)}
-              />
-            }
+            control={<Switch color="secondary" checked={isOn} onChange={(_, on) => onChange(on)} />}
             label={
               <>
                 With its feed:{' '}

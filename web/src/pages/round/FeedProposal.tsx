@@ -65,11 +65,7 @@ export default function FeedProposal({
     onDone();
   };
   return (
-    <Box
-      role="region"
-      aria-label="Proposed feed"
-      sx={PROPOSAL}
-    >
+    <Box role="region" aria-label="Proposed feed" sx={PROPOSAL}>
       <Typography sx={{ fontSize: '0.92rem' }}>
         {stateSentence(offer.state, dayOf(clock.now()), garden.products)}
       </Typography>

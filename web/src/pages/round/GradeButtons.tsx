@@ -46,12 +46,15 @@ export function GradeButtons({
   expected,
   chosen,
   onCheck,
+  isInRow,
 }: {
   readonly method: GradedMethod;
   /** span of grades that are expected */
   readonly expected: { readonly driest: number; readonly wettest: number } | undefined;
   readonly chosen: number | undefined;
   onCheck(check: CheckMade): void;
+  /** small and side by side: one is chosen, and what follows from it wants the room */
+  readonly isInRow: boolean;
 }) {
   const names = NAMES[method];
   useKeys(({ key }) => {
@@ -61,7 +64,15 @@ export function GradeButtons({
     return true;
   });
   return (
-    <Box role="group" aria-label={QUESTION[method]} sx={{ display: 'grid', gap: 1 }}>
+    <Box
+      role="group"
+      aria-label={QUESTION[method]}
+      sx={{
+        display: 'grid',
+        gap: isInRow ? 0.75 : 1,
+        ...(isInRow && { gridTemplateColumns: `repeat(${names.length}, minmax(0, 1fr))` }),
+      }}
+    >
       {names.map((name, i) => {
         const grade = i + 1;
         const isChosen = chosen === grade;
@@ -76,10 +87,9 @@ export function GradeButtons({
             onClick={() => onCheck(gradedCheck(method, grade))}
             sx={{
               minHeight: 56,
-              justifyContent: 'flex-start',
-              textAlign: 'start',
-              gap: 1.5,
-              paddingInline: 1.5,
+              ...(isInRow
+                ? { flexDirection: 'column', gap: 0.25, paddingInline: 0, paddingBlock: 0.5 }
+                : { justifyContent: 'flex-start', textAlign: 'start', gap: 1.5, paddingInline: 1.5 }),
               borderWidth: isChosen ? 3 : 1.5,
               borderColor: isChosen ? 'var(--action)' : 'var(--line)',
               backgroundColor: isChosen ? 'var(--action-wash)' : 'var(--raised)',
@@ -88,8 +98,8 @@ export function GradeButtons({
             <Box
               aria-hidden
               sx={{
-                width: 32,
-                height: 32,
+                width: isInRow ? 26 : 32,
+                height: isInRow ? 26 : 32,
                 borderRadius: '50%',
                 flexShrink: 0,
                 display: 'grid',
@@ -103,20 +113,30 @@ export function GradeButtons({
             >
               {grade}
             </Box>
-            <Box component="span" sx={{ fontSize: '1.1rem', minWidth: 108, color: 'text.primary' }}>
-              {name}
-            </Box>
             <Box
               component="span"
               sx={{
-                fontSize: '0.85rem',
-                fontWeight: 'fontWeightRegular',
-                color: 'text.secondary',
-                lineHeight: 1.25,
+                color: 'text.primary',
+                ...(isInRow
+                  ? { fontSize: '0.78rem', lineHeight: 1.1 }
+                  : { fontSize: '1.1rem', minWidth: 108 }),
               }}
             >
-              {FEELS[method][i]}
+              {name}
             </Box>
+            {!isInRow && (
+              <Box
+                component="span"
+                sx={{
+                  fontSize: '0.85rem',
+                  fontWeight: 'fontWeightRegular',
+                  color: 'text.secondary',
+                  lineHeight: 1.25,
+                }}
+              >
+                {FEELS[method][i]}
+              </Box>
+            )}
           </Button>
         );
       })}

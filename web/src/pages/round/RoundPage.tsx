@@ -6,6 +6,7 @@ import { lazy, Suspense, useCallback, useDeferredValue, useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Caution } from '../../ui/Caution.tsx';
 import { asGiven, feedDueIds, fedDrafts, feedOffers } from '@rundel/core/garden-state';
+import { kindWords } from '../../text/bag-text.ts';
 import { foundWords } from '../../text/check-text.ts';
 import { Page } from '../../ui/Page.tsx';
 import { Deferred } from '../../ui/Deferred.tsx';
@@ -45,7 +46,7 @@ export default function RoundPage() {
   const { containerId } = useParams();
   const navigate = useNavigate();
   const unitFormat = useUnitFormat();
-  const isWide = useMediaQuery('(min-width: 1100px)');
+  const isWide = useMediaQuery('(min-width: 1200px)');
   const isPhone = useMediaQuery('(max-width: 899px)');
   const measure = useMemo(() => wateringMeasure(garden), [garden]);
   const { products } = garden;
@@ -230,7 +231,7 @@ export default function RoundPage() {
           display: 'grid',
           gap: { xs: 2, lg: 2.5 },
           gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 380px)' },
-          '@media (min-width: 1100px)': { gridTemplateColumns: '264px minmax(0, 1fr) 384px' },
+          '@media (min-width: 1200px)': { gridTemplateColumns: '264px minmax(0, 1fr) 384px' },
         }}
       >
         {isWide && <Box>{list}</Box>}
@@ -248,7 +249,7 @@ export default function RoundPage() {
               }}
             >
               <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
-                <StopHead bag={bag} />
+                <StopHead bag={bag} isPhone={isPhone} />
                 {stops.length > 1 && (
                   <Box sx={{ display: 'flex', flexShrink: 0 }}>
                     <Button
@@ -276,6 +277,7 @@ export default function RoundPage() {
                     <StopCloseUp bag={drawn ?? bag} />
                   </Deferred>
                   <Box sx={{ minWidth: 0 }}>
+                    <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>{kindWords(bag, unitFormat)}</Box>
                     {status.kind === 'watering' ? (
                       <Typography>
                         You found it <strong>{foundWords(status.checks, bag.occupants, unitFormat)}</strong>.
@@ -287,9 +289,9 @@ export default function RoundPage() {
                   </Box>
                 </Box>
               ) : (
-                <Box sx={{ height: 'min(600px, calc(100vh - 210px))' }}>
+                <Box sx={{ height: 'min(600px, calc(100vh - 230px))' }}>
                   <Deferred>
-                    <StopSection bag={drawn ?? bag} height={isWide ? 560 : 480} />
+                    <StopSection bag={drawn ?? bag} width={isWide ? 500 : 420} />
                   </Deferred>
                 </Box>
               )}

@@ -137,6 +137,7 @@ export function StopActions({
         expected={expectedOn(bag, method)}
         chosen={chosenCheck && gradeOf(chosenCheck, method)}
         onCheck={seen}
+        isInRow={isPhone && status.kind === 'watering'}
       />
       {/* below the grades: it is known a moment later, and must not move them under a finger */}
       {status.kind === 'check' && (

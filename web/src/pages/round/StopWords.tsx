@@ -12,7 +12,14 @@ import { usualCheckMethod } from './CheckMethodButton.tsx';
 export const STOP_HEAD_ID = 'stop-head';
 
 /** The head of a stop: which bag, and what one expects of it and why. */
-export function StopHead({ bag }: { readonly bag: Bag }) {
+export function StopHead({
+  bag,
+  isPhone,
+}: {
+  readonly bag: Bag;
+  /** what kind it is stands beside the bag then */
+  readonly isPhone: boolean;
+}) {
   const unitFormat = useUnitFormat();
   return (
     <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.25, flexWrap: 'wrap' }}>
@@ -26,7 +33,7 @@ export function StopHead({ bag }: { readonly bag: Bag }) {
           {titleOf(bag)}
         </Link>
       </Typography>
-      <Box sx={{ color: 'text.secondary' }}>{kindWords(bag, unitFormat)}</Box>
+      {!isPhone && <Box sx={{ color: 'text.secondary' }}>{kindWords(bag, unitFormat)}</Box>}
     </Box>
   );
 }

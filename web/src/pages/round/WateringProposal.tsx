@@ -76,11 +76,7 @@ export default function WateringProposal({
       ? 'in two goes, ten minutes apart: dry mix lets the first one past'
       : 'slowly, until it runs through';
   return (
-    <Box
-      sx={PROPOSAL}
-      role="group"
-      aria-label="Proposed watering"
-    >
+    <Box sx={PROPOSAL} role="group" aria-label="Proposed watering">
       <Typography sx={{ fontSize: '0.92rem' }}>
         {because} It should take {unitFormat.range(advice.litres.low, advice.litres.high, 'water')}
         {advice.isEstablishing ? ', close to the stem while it roots.' : '.'}
@@ -133,16 +129,12 @@ export default function WateringProposal({
           alignItems: 'center',
           justifyContent: 'space-between',
           marginBlockStart: 0.5,
+          '& .MuiButton-root': { paddingInline: 1, minWidth: 0 },
         }}
       >
         <FormControlLabel
-          control={
-            <Switch
-              color="secondary"
-              checked={ranThrough}
-              onChange={(_, on) => setRanThrough(on)}
-            />
-          }
+          sx={{ marginInlineEnd: 0 }}
+          control={<Switch color="secondary" checked={ranThrough} onChange={(_, on) => setRanThrough(on)} />}
           label={isStore ? 'It ran over' : 'It ran through'}
           slotProps={{ typography: { sx: { fontSize: '0.95rem' } } }}
         />
