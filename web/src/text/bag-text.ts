@@ -16,6 +16,26 @@ export function titleOf(bag: Pick<Bag, 'container' | 'name'>): string {
   return `${bag.container.label} · ${bag.name}`;
 }
 
+/** How many bags a line names before it breaks off. */
+const NAMED_BAGS = 9;
+
+/** "All 24 bags", "Bag 7", "All 8 of the Lean-to", "3 bags: 1, 2, 9" */
+export function bagListWords(
+  chosen: readonly Pick<Bag, 'container' | 'place'>[],
+  all: readonly Pick<Bag, 'container' | 'place'>[],
+): string {
+  const [first] = chosen;
+  if (!first) return 'No bags';
+  if (chosen.length === all.length) return all.length === 1 ? 'The only bag' : `All ${all.length} bags`;
+  if (chosen.length === 1) return `Bag ${first.container.label}`;
+  const there = all.filter((b) => b.container.placeId === first.container.placeId);
+  const isOnePlace = chosen.every((b) => b.container.placeId === first.container.placeId);
+  if (first.place && isOnePlace && there.length === chosen.length)
+    return `All ${chosen.length} bags of ${first.place.name}`;
+  const named = chosen.slice(0, NAMED_BAGS).map((b) => b.container.label);
+  return `${chosen.length} bags: ${named.join(', ')}${chosen.length > NAMED_BAGS ? ' …' : ''}`;
+}
+
 /** "dry to barely damp" */
 export function gradeSpan(share: Range): string {
   const from = FINGER_GRADES[fingerGradeOf(share.low) - 1] ?? '';

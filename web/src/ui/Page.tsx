@@ -9,12 +9,15 @@ export function Page({
   title,
   lead,
   actions,
+  nav,
   children,
   width = PAGE_WIDTH,
 }: {
   readonly title: string;
   readonly lead?: ReactNode;
   readonly actions?: ReactNode;
+  /** ways to the page's neighbours, between its title and what it says */
+  readonly nav?: ReactNode;
   readonly children: ReactNode;
   readonly width?: number;
 }) {
@@ -53,6 +56,7 @@ export function Page({
         </Box>
         {actions !== undefined && <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>{actions}</Box>}
       </Box>
+      {nav !== undefined && <Box sx={{ marginBlockEnd: 1.5 }}>{nav}</Box>}
       {children}
     </Box>
   );

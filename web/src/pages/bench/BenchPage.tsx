@@ -1,6 +1,7 @@
-import { Box } from '@mui/material';
-import { lazy, Suspense, useEffect, useRef, type ComponentType, type LazyExoticComponent } from 'react';
-import { NavLink, useParams } from 'react-router';
+import { Box, Button, ButtonBase, ListSubheader, Menu, MenuItem } from '@mui/material';
+import { IconChevronDown } from '@tabler/icons-react';
+import { lazy, Suspense, useState, type ComponentType, type LazyExoticComponent } from 'react';
+import { Link, NavLink, useParams } from 'react-router';
 import { Page } from '../../ui/Page.tsx';
 
 interface Topic {
@@ -9,183 +10,311 @@ interface Topic {
   readonly title: string;
   readonly lead: string;
   readonly Part: LazyExoticComponent<ComponentType>;
+  /** where one goes from here */
+  readonly next: readonly Next[];
 }
+
+interface Next {
+  readonly to: string;
+  readonly label: string;
+}
+
+interface Group {
+  readonly name: string;
+  readonly topics: readonly Topic[];
+}
+
+const NEXT = {
+  mix: { to: '/bench/mix', label: 'Choose a mix for it' },
+  fill: { to: '/bench/fill', label: 'Fill bags' },
+  shop: { to: '/bench/shop', label: 'What to buy' },
+  add: { to: '/bags/new', label: 'Add the bag' },
+  load: { to: '/bench/load', label: 'What it weighs' },
+  plant: { to: '/round/planting', label: 'Plant bags, step by step' },
+  supports: { to: '/bench/supports', label: 'What holds it up' },
+  batch: { to: '/bench/batch', label: 'Mix the feed that is due' },
+  regimes: { to: '/bench/regimes', label: 'Who follows which regime' },
+  feeds: { to: '/bench/feeds', label: 'Feeds and their labels' },
+  round: { to: '/round', label: 'Start the round' },
+  away: { to: '/season/away', label: 'Going away' },
+  shed: { to: '/bench/shed', label: 'Put it in the shed' },
+  costs: { to: '/bench/costs', label: 'What each bag came to' },
+  tally: { to: '/tally', label: 'To the tally' },
+} as const satisfies Record<string, Next>;
 
 const topic = (
   id: string,
   name: string,
   title: string,
   lead: string,
+  next: readonly Next[],
   load: () => Promise<{ readonly default: ComponentType }>,
-): Topic => ({ id, name, title, lead, Part: lazy(load) });
+): Topic => ({ id, name, title, lead, next, Part: lazy(load) });
 
-/** What can be worked out on the bench, in the order in which a year needs it. */
-const TOPICS: readonly Topic[] = [
-  topic(
-    'size',
-    'Which bag',
-    'Which bag for which plant?',
-    'All sizes side by side, with a grown plant in each.',
-    () => import('./bags-and-mix/SizeBench.tsx'),
-  ),
-  topic(
-    'mix',
-    'Mixes',
-    'Mixes',
-    'What goes in, what it holds, and what it weighs.',
-    () => import('./bags-and-mix/MixBench.tsx'),
-  ),
-  topic(
-    'fill',
-    'Fill and feed',
-    'Fill bags, and work feed into the mix',
-    'Old mix, new mix, spoons and handfuls, for as many bags as you like.',
-    () => import('./bags-and-mix/FillBench.tsx'),
-  ),
-  topic(
-    'shop',
-    'Shopping',
-    'Shopping',
-    'What to buy for any set of bags, in the cheapest packs that cover it.',
-    () => import('./money/ShopBench.tsx'),
-  ),
-  topic(
-    'shed',
-    'The shed',
-    'The shed',
-    'What is there, what it cost, and when it was cheap.',
-    () => import('./money/ShedBench.tsx'),
-  ),
-  topic(
-    'load',
-    'Weight',
-    'Weight and load',
-    'What each bag weighs wet, and what the floor has to bear.',
-    () => import('./bags-and-mix/LoadBench.tsx'),
-  ),
-  topic(
-    'film',
-    'Film and sheet',
-    'Sleeves, linings, cages and rings',
-    'How to cut it, what is wasted, and what it really holds.',
-    () => import('./bags-and-mix/FilmBench.tsx'),
-  ),
-  topic(
-    'depth',
-    'Planting',
-    'How does it go in?',
-    'A seedling tried in a bag, by every way there is; nothing is stored.',
-    () => import('./planting/PlantingBench.tsx'),
-  ),
-  topic(
-    'supports',
-    'Supports',
-    'What holds it up?',
-    'Ranked for the plant, the bag and the place; and the string and canes for all of them.',
-    () => import('./planting/SupportBench.tsx'),
-  ),
-  topic(
-    'regimes',
-    'Regimes',
-    'How are they fed?',
-    'Ten practices and your own, what each would mean for a bag, and which bags follow it.',
-    () => import('./feeding/RegimesBench.tsx'),
-  ),
-  topic(
-    'batch',
-    'Feed batch',
-    'What goes into the cans?',
-    'For the bags that are due: can by can along the walk, and what is in it.',
-    () => import('./feeding/BatchBench.tsx'),
-  ),
-  topic(
-    'feeds',
-    'Feeds',
-    'Feeds',
-    'What each label says and asks for; your own products beside the usual ones.',
-    () => import('./feeding/FeedsBench.tsx'),
-  ),
-  topic(
-    'drip',
-    'Drip',
-    'Does the drip keep up?',
-    'What a timer brings against what the bag uses, and a setting that would suit.',
-    () => import('./water/DripBench.tsx'),
-  ),
-  topic(
-    'measures',
-    'My measures',
-    'My measures',
-    'Measured once, in a minute; then every amount can be given in them.',
-    () => import('./water/MeasuresPanel.tsx'),
-  ),
-  topic(
-    'costs',
-    'Costs',
-    'Costs',
-    'Seed, current, work, and what each bag came to.',
-    () => import('./money/CostBench.tsx'),
-  ),
+/** What can be worked out on the bench, in the order in which the work of a year needs it. */
+const GROUPS: readonly Group[] = [
+  {
+    name: 'Bags and mix',
+    topics: [
+      topic(
+        'size',
+        'Which bag',
+        'Which bag for which plant?',
+        'All sizes side by side, with a grown plant in each.',
+        [NEXT.mix, NEXT.add],
+        () => import('./bags-and-mix/SizeBench.tsx'),
+      ),
+      topic(
+        'mix',
+        'Mixes',
+        'Mixes',
+        'What goes in, what it holds, and what it weighs.',
+        [NEXT.fill, NEXT.shop],
+        () => import('./bags-and-mix/MixBench.tsx'),
+      ),
+      topic(
+        'fill',
+        'Fill and feed',
+        'Fill bags, and work feed into the mix',
+        'Old mix, new mix, spoons and handfuls, for as many bags as you like.',
+        [NEXT.shop, NEXT.plant],
+        () => import('./bags-and-mix/FillBench.tsx'),
+      ),
+      topic(
+        'film',
+        'Film and sheet',
+        'Sleeves, linings, cages and rings',
+        'How to cut it, what is wasted, and what it really holds.',
+        [NEXT.add, NEXT.shop],
+        () => import('./bags-and-mix/FilmBench.tsx'),
+      ),
+      topic(
+        'load',
+        'Weight',
+        'Weight and load',
+        'What each bag weighs wet, and what the floor has to bear.',
+        [NEXT.supports, NEXT.add],
+        () => import('./bags-and-mix/LoadBench.tsx'),
+      ),
+    ],
+  },
+  {
+    name: 'Planting and support',
+    topics: [
+      topic(
+        'depth',
+        'Planting',
+        'How does it go in?',
+        'A seedling tried in a bag, by every way there is; nothing is stored.',
+        [NEXT.plant, NEXT.supports],
+        () => import('./planting/PlantingBench.tsx'),
+      ),
+      topic(
+        'supports',
+        'Supports',
+        'What holds it up?',
+        'Ranked for the plant, the bag and the place; and the string and canes for all of them.',
+        [NEXT.shop, NEXT.plant],
+        () => import('./planting/SupportBench.tsx'),
+      ),
+    ],
+  },
+  {
+    name: 'Feed',
+    topics: [
+      topic(
+        'regimes',
+        'Regimes',
+        'How are they fed?',
+        'Ten practices and your own, what each would mean for a bag, and which bags follow it.',
+        [NEXT.batch, NEXT.feeds],
+        () => import('./feeding/RegimesBench.tsx'),
+      ),
+      topic(
+        'batch',
+        'Feed batch',
+        'What goes into the cans?',
+        'For the bags that are due: can by can along the walk, and what is in it.',
+        [NEXT.round, NEXT.shop],
+        () => import('./feeding/BatchBench.tsx'),
+      ),
+      topic(
+        'feeds',
+        'Feeds',
+        'Feeds',
+        'What each label says and asks for; your own products beside the usual ones.',
+        [NEXT.regimes, NEXT.shop],
+        () => import('./feeding/FeedsBench.tsx'),
+      ),
+    ],
+  },
+  {
+    name: 'Water',
+    topics: [
+      topic(
+        'drip',
+        'Drip',
+        'Does the drip keep up?',
+        'What a timer brings against what the bag uses, and a setting that would suit.',
+        [NEXT.away, NEXT.round],
+        () => import('./water/DripBench.tsx'),
+      ),
+      topic(
+        'measures',
+        'My measures',
+        'My measures',
+        'Measured once, in a minute; then every amount can be given in them.',
+        [NEXT.round, NEXT.batch],
+        () => import('./water/MeasuresPanel.tsx'),
+      ),
+    ],
+  },
+  {
+    name: 'Money and stock',
+    topics: [
+      topic(
+        'shop',
+        'Shopping',
+        'Shopping',
+        'What to buy for any set of bags, in the cheapest packs that cover it.',
+        [NEXT.shed, NEXT.fill],
+        () => import('./money/ShopBench.tsx'),
+      ),
+      topic(
+        'shed',
+        'The shed',
+        'The shed',
+        'What is there, what it cost, and when it was cheap.',
+        [NEXT.shop, NEXT.costs],
+        () => import('./money/ShedBench.tsx'),
+      ),
+      topic(
+        'costs',
+        'Costs',
+        'Costs',
+        'Seed, current, work, and what each bag came to.',
+        [NEXT.tally, NEXT.shop],
+        () => import('./money/CostBench.tsx'),
+      ),
+    ],
+  },
 ];
+
+const TOPICS = GROUPS.flatMap(({ topics }) => topics);
 
 /** The working-out: one topic at a time, each with an address of its own. */
 export default function BenchPage() {
   const { topicId } = useParams();
   const chosen = TOPICS.find((t) => t.id === topicId) ?? (TOPICS[0] as Topic);
+  const group = GROUPS.find(({ topics }) => topics.includes(chosen)) ?? (GROUPS[0] as Group);
   const { Part } = chosen;
-  const tabs = useRef<HTMLElement>(null);
-  useEffect(() => {
-    // on a phone the topics do not all fit: the chosen one is brought into sight
-    const tab = tabs.current?.querySelector<HTMLElement>('.active');
-    if (tab && tabs.current) tabs.current.scrollLeft = tab.offsetLeft - tabs.current.offsetWidth / 3;
-  }, [chosen.id]);
   return (
-    <Page title={chosen.title} lead={chosen.lead}>
-      <Box
-        component="nav"
-        ref={tabs}
-        aria-label="On the bench"
-        sx={{
-          position: 'relative',
-          display: 'flex',
-          flexWrap: { xs: 'nowrap', md: 'wrap' },
-          overflowX: 'auto',
-          gap: 0.5,
-          marginBlockEnd: 2,
-          marginInline: { xs: -2, md: 0 },
-          paddingInline: { xs: 2, md: 0 },
-          borderBlockEnd: '2px solid var(--line)',
-          '@media print': { display: 'none' },
-        }}
-      >
-        {TOPICS.map((t) => (
-          <Box
-            key={t.id}
-            component={NavLink}
-            to={`/bench/${t.id}`}
-            className={t.id === chosen.id ? 'active' : ''}
-            sx={{
-              flexShrink: 0,
-              display: 'grid',
-              placeItems: 'center',
-              minHeight: 48,
-              paddingInline: 1.5,
-              color: 'inherit',
-              textDecoration: 'none',
-              borderBlockEnd: '4px solid transparent',
-              marginBlockEnd: '-2px',
-              '&.active': { borderBlockEndColor: 'var(--action)', fontWeight: 700 },
-              '&:hover': { backgroundColor: 'var(--action-wash)' },
-              '&:focus-visible': { outlineOffset: -4 },
-            }}
-          >
-            {t.name}
-          </Box>
-        ))}
-      </Box>
+    <Page title={chosen.title} lead={chosen.lead} nav={<Topics group={group} chosen={chosen} />}>
       <Suspense fallback={<Box aria-busy sx={{ minHeight: 300 }} />}>
         <Part key={chosen.id} />
       </Suspense>
+      <Box
+        component="nav"
+        aria-label="What comes next"
+        sx={{
+          display: 'flex',
+          flexWrap: 'wrap',
+          alignItems: 'center',
+          gap: 1,
+          marginBlockStart: 2,
+          '@media print': { display: 'none' },
+        }}
+      >
+        <Box component="span" sx={{ color: 'text.secondary', marginInlineEnd: 0.5 }}>
+          What comes next:
+        </Box>
+        {chosen.next.map(({ to, label }) => (
+          <Button key={to} component={Link} to={to} variant="outlined">
+            {label}
+          </Button>
+        ))}
+      </Box>
     </Page>
+  );
+}
+
+/** Two levels: the five kinds of work, and under them what can be worked out for the one; on a phone both in one menu. */
+function Topics({ group, chosen }: { readonly group: Group; readonly chosen: Topic }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <Box component="nav" aria-label="On the bench" sx={{ '@media print': { display: 'none' } }}>
+      <Box sx={{ display: { xs: 'none', md: 'block' } }}>
+        <Box sx={{ display: 'flex', gap: 0.5, borderBlockEnd: '2px solid var(--line)' }}>
+          {GROUPS.map((each) => (
+            <ButtonBase
+              key={each.name}
+              component={Link}
+              to={`/bench/${each.topics[0]?.id}`}
+              aria-current={each === group ? 'true' : undefined}
+              sx={{
+                minHeight: 44,
+                paddingInline: 1.5,
+                fontSize: '1rem',
+                fontWeight: 'fontWeightMedium',
+                borderBlockEnd: '4px solid transparent',
+                marginBlockEnd: '-2px',
+                '&[aria-current]': { borderBlockEndColor: 'var(--action)' },
+                '&:hover': { backgroundColor: 'var(--action-wash)' },
+                '&:focus-visible': { outlineOffset: -4 },
+              }}
+            >
+              {each.name}
+            </ButtonBase>
+          ))}
+        </Box>
+        <Box sx={{ display: 'flex', gap: 0.5, paddingBlockStart: 0.75 }}>
+          {group.topics.map((t) => (
+            <ButtonBase
+              key={t.id}
+              component={NavLink}
+              to={`/bench/${t.id}`}
+              aria-current={t === chosen ? 'page' : undefined}
+              sx={{
+                minHeight: 40,
+                paddingInline: 1.5,
+                borderRadius: '10px',
+                fontSize: '0.95rem',
+                '&[aria-current]': { backgroundColor: 'var(--action)', color: 'var(--on-action)' },
+                '&:hover:not([aria-current])': { backgroundColor: 'var(--action-wash)' },
+              }}
+            >
+              {t.name}
+            </ButtonBase>
+          ))}
+        </Box>
+      </Box>
+      <Button
+        variant="outlined"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        aria-haspopup="menu"
+        endIcon={<IconChevronDown size={18} aria-hidden />}
+        sx={{ display: { xs: 'inline-flex', md: 'none' }, width: '100%', justifyContent: 'space-between' }}
+      >
+        {group.name}: {chosen.name}
+      </Button>
+      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+        {GROUPS.flatMap((each) => [
+          <ListSubheader key={each.name} sx={{ lineHeight: 2.2 }}>
+            {each.name}
+          </ListSubheader>,
+          ...each.topics.map((t) => (
+            <MenuItem
+              key={t.id}
+              component={Link}
+              to={`/bench/${t.id}`}
+              selected={t === chosen}
+              onClick={() => setAnchor(null)}
+            >
+              {t.name}
+            </MenuItem>
+          )),
+        ])}
+      </Menu>
+    </Box>
   );
 }

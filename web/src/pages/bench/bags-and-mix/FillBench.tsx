@@ -72,14 +72,14 @@ export default function FillBench() {
   const waterWords = unitFormat.range(Math.min(...water, Infinity), Math.max(...water, 0), 'water');
   return (
     <Box>
-      <Panel title="Which bags, which mix">
+      <Panel>
         <BagChooser bags={bags} chosen={chosen} onChange={(ids) => change({ containerIds: [...ids] })} />
         <Box
           sx={{
             display: 'grid',
             gap: 2,
             gridTemplateColumns: { xs: '1fr', md: '1.4fr 1fr 1.4fr' },
-            marginBlockStart: 2,
+            marginBlockStart: 1,
           }}
         >
           <TextField
@@ -120,9 +120,6 @@ export default function FillBench() {
           />
         </Box>
       </Panel>
-      <Panel title="Added to the mix">
-        <AmendmentRows plan={plan} fills={fills} scoops={scoops} onChange={change} />
-      </Panel>
       <Panel title="What each bag gets">
         <FillTable fills={tabled} />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockStart: 2 }}>
@@ -140,6 +137,9 @@ export default function FillBench() {
             it.
           </Typography>
         )}
+      </Panel>
+      <Panel title="Added to the mix">
+        <AmendmentRows plan={plan} fills={fills} scoops={scoops} onChange={change} />
       </Panel>
       {practice && fills.length > 0 && (
         <Panel title={practice.name}>

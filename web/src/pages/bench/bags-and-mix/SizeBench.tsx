@@ -13,6 +13,7 @@ import {
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Panel } from '../../../ui/Page.tsx';
+import { Folded } from '../../../ui/Folded.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { HowCalculated, WorkedLines } from '../../../ui/HowCalculated.tsx';
 import { useGarden, useUnitFormat, type UnitFormat } from '../../../store/index.ts';
@@ -26,6 +27,11 @@ const KINDS = CONTAINER_KINDS.filter((kind) => kind.id !== 'net-cup').map((kind)
   id: kind.id,
   label: kind.name,
 }));
+
+const COVERS = [
+  { id: 'open', label: 'Open to the sky' },
+  { id: 'glass', label: 'Under glass or film' },
+] as const;
 
 /** Which bag for which plant: every size of a kind drawn to one scale, with what it is like to live with. */
 export default function SizeBench() {
@@ -54,6 +60,12 @@ export default function SizeBench() {
     sizes.find((s) => s.isRecommended && s.kept !== 'not-kept') ?? sizes.findLast((s) => s.isRecommended);
   const chosen = sizes.find((s) => s.key === chosenKey) ?? best ?? sizes[0];
   const practice = SIZING_PRACTICES.find((s) => s.id === practiceId);
+  const assumedWords = [
+    COVERS.find(({ id }) => id === cover)?.label,
+    `watered ${rounds.label}`,
+    `by practice "${practice?.name.toLowerCase()}"`,
+    ...EXCEPTIONS.filter(({ id }) => exceptions.includes(id)).map(({ description }) => description),
+  ].join(', ');
   return (
     <Box>
       <Panel>
@@ -61,7 +73,7 @@ export default function SizeBench() {
           sx={{
             display: 'grid',
             gap: 2,
-            gridTemplateColumns: { xs: '1fr', sm: 'repeat(2, 1fr)', lg: 'repeat(5, 1fr)' },
+            gridTemplateColumns: { xs: '1fr', sm: 'repeat(2, minmax(0, 340px))' },
           }}
         >
           <Select
@@ -73,44 +85,52 @@ export default function SizeBench() {
             )}
           />
           <Select label="In" value={kindId} onChange={setKind} options={KINDS} />
-          <Select
-            label="Where"
-            value={cover}
-            onChange={setCover}
-            options={[
-              { id: 'open', label: 'Open to the sky' },
-              { id: 'glass', label: 'Under glass or film' },
-            ]}
-          />
-          <Select label="I can water" value={watering} onChange={setWatering} options={WATERINGS} />
-          <Select
-            label="Practice"
-            value={practiceId}
-            onChange={setPractice}
-            options={SIZING_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
-            help={practice?.description}
-          />
         </Box>
-        <Box
-          role="group"
-          aria-label="Exceptions"
-          sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, marginBlockStart: 1 }}
-        >
-          {EXCEPTIONS.map(({ id, description }) => (
-            <FormControlLabel
-              key={id}
-              control={
-                <Checkbox
-                  checked={exceptions.includes(id)}
-                  onChange={(_, on) =>
-                    setExceptions((now) => (on ? [...now, id] : now.filter((each) => each !== id)))
-                  }
-                />
-              }
-              label={description}
+        <Folded summary={assumedWords}>
+          <Box
+            sx={{
+              display: 'grid',
+              gap: 2,
+              gridTemplateColumns: { xs: '1fr', sm: 'repeat(2, 1fr)', lg: 'repeat(3, minmax(0, 300px))' },
+            }}
+          >
+            <Select label="Where" value={cover} onChange={setCover} options={COVERS} />
+            <Select label="I can water" value={watering} onChange={setWatering} options={WATERINGS} />
+            <Select
+              label="Practice"
+              value={practiceId}
+              onChange={setPractice}
+              options={SIZING_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
+              help={practice?.description}
             />
-          ))}
-        </Box>
+          </Box>
+          <Box
+            role="group"
+            aria-label="Exceptions"
+            sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, marginBlockStart: 1 }}
+          >
+            {EXCEPTIONS.map(({ id, description }) => (
+              <FormControlLabel
+                key={id}
+                control={
+                  <Checkbox
+                    checked={exceptions.includes(id)}
+                    onChange={(_, on) =>
+                      setExceptions((now) => (on ? [...now, id] : now.filter((each) => each !== id)))
+                    }
+                  />
+                }
+                label={description}
+              />
+            ))}
+          </Box>
+        </Folded>
+        {chosen && (
+          <Typography sx={{ fontSize: '1.1rem', marginBlock: 1 }}>
+            <strong>{sentence(chosen, habit.name.toLowerCase(), crop.name.toLowerCase(), unitFormat)}</strong>{' '}
+            {keptWords(chosen, rounds.label, unitFormat)}
+          </Typography>
+        )}
         <SizeRow
           sizes={sizes}
           chosen={chosen}
@@ -129,12 +149,6 @@ export default function SizeBench() {
             }}
           >
             <Box>
-              <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1 }}>
-                <strong>
-                  {sentence(chosen, habit.name.toLowerCase(), crop.name.toLowerCase(), unitFormat)}
-                </strong>{' '}
-                {keptWords(chosen, rounds.label, unitFormat)}
-              </Typography>
               <Remarks chosen={chosen} habit={habit} exceptions={exceptions} />
               <HowCalculated label="How this was worked out">
                 <WorkedLines

@@ -67,8 +67,17 @@ export default function BatchBench() {
   return (
     <>
       <Box sx={{ '@media print': { display: 'none' } }}>
-        <Panel title="For which bags">
-          <Typography sx={{ marginBlockEnd: 1 }}>
+        <Box
+          sx={{
+            display: 'flex',
+            flexWrap: 'wrap',
+            alignItems: 'center',
+            columnGap: 2,
+            rowGap: 1,
+            marginBlockEnd: 1.5,
+          }}
+        >
+          <Typography>
             {!isReady
               ? 'Working out what is due…'
               : due.size === 0
@@ -76,7 +85,7 @@ export default function BatchBench() {
                 : `${due.size === 1 ? '1 bag is' : `${due.size} bags are`} due today.`}
           </Typography>
           <BagChooser bags={planted} chosen={chosen} onChange={(next) => change({ bags: next.join(',') })} />
-          <Box sx={{ maxWidth: 360, marginBlockStart: 1.5 }}>
+          <Box sx={{ width: 340, maxWidth: '100%', marginInlineStart: { md: 'auto' } }}>
             <Select
               label="With what"
               value={forAll}
@@ -90,11 +99,11 @@ export default function BatchBench() {
             />
           </Box>
           {without.length > 0 && (
-            <Typography sx={{ marginBlockStart: 1 }}>
+            <Typography sx={{ width: '100%' }}>
               {without.map((b) => b.container.label).join(', ')}: no regime asks for anything there.
             </Typography>
           )}
-        </Panel>
+        </Box>
       </Box>
       {feeds.length > 0 && (
         <Typography sx={{ display: 'none', '@media print': { display: 'block', marginBlockEnd: 1 } }}>

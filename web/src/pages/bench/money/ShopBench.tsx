@@ -50,7 +50,6 @@ export default function ShopBench() {
   }, [chosen, garden, live, packs, plan, stocks]);
   if (bags.length === 0)
     return <NoBags label="Add the bags that you want to fill; then what to buy stands here." />;
-  const labels = chosen.map((b) => b.container.label).join(', ');
   // without a single price there is no sum to show: nothing would be a lie
   const isPriced = list.lines.some((line) => line.plan.kind === 'packs');
   const unpriced = list.unpriced.map((id) => midSentence(productName(id, garden.products))).join(', ');
@@ -65,22 +64,18 @@ export default function ShopBench() {
   return (
     <Box>
       <Box sx={{ '@media print': { display: 'none' } }}>
-        <Panel title="For which bags">
-          <BagChooser bags={bags} chosen={chosen} onChange={(ids) => change({ containerIds: [...ids] })} />
-          <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-            Mix, old mix and what is worked in are as planned under{' '}
-            <Link to="/bench/fill" style={{ color: 'inherit' }}>
-              Fill and feed
-            </Link>
-            .
-          </Typography>
-        </Panel>
+        <BagChooser bags={bags} chosen={chosen} onChange={(ids) => change({ containerIds: [...ids] })} />
+        <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockEnd: 1 }}>
+          Mix, old mix and what is worked in are as planned under{' '}
+          <Link to="/bench/fill" style={{ color: 'inherit' }}>
+            Fill and feed
+          </Link>
+          .
+        </Typography>
       </Box>
       <Panel title="Shopping list">
         <Typography sx={{ marginBlockEnd: 1.5 }}>
-          {chosen.length === 0
-            ? 'Choose a bag above.'
-            : `For ${chosen.length === 1 ? 'bag' : `${chosen.length} bags:`} ${labels}. `}
+          {chosen.length === 0 ? 'Choose a bag above.' : ''}
           {chosen.length > 0 &&
             (isPriced ? (
               <>

@@ -2,7 +2,7 @@ import { Typography } from '@mui/material';
 import { kilowattHours } from '@rundel/core/stock';
 import type { Draft } from '@rundel/core/records';
 import { useState, type ReactNode } from 'react';
-import { BagChooser } from '../../../ui/BagChooser.tsx';
+import { BagMarks } from '../../../ui/BagChooser.tsx';
 import { Caution } from '../../../ui/Caution.tsx';
 import { spentForm, workedForm } from '../../../ui/entries/stock-forms.ts';
 import {
@@ -41,7 +41,7 @@ function useSpendFrame({ onClose }: SpendProps) {
       <FormDialog title={title} onClose={onClose} onSubmit={submit} submitLabel="Put in the diary">
         {fields}
         <Typography variant="body2">For which bags? None chosen: shared among all.</Typography>
-        <BagChooser
+        <BagMarks
           bags={bags}
           chosen={bags.filter((b) => containerIds.includes(b.container.id))}
           onChange={setIds}

@@ -99,9 +99,7 @@ export default function SupportBench() {
   return (
     <Box>
       <Box sx={{ '@media print': { display: 'none' } }}>
-        <Panel title="For which plants">
-          <BagChooser bags={bags} chosen={chosen} onChange={setIds} />
-        </Panel>
+        <BagChooser bags={bags} chosen={chosen} onChange={setIds} />
       </Box>
       <Box
         sx={{
