@@ -2,8 +2,18 @@ import { Box, Button } from '@mui/material';
 import { useId, useState, type ReactNode } from 'react';
 
 /** Questions with a good default, folded behind one line of what was assumed. */
-export function Folded({ summary, children }: { readonly summary: string; readonly children: ReactNode }) {
-  const [isOpen, setOpen] = useState(false);
+export function Folded({
+  summary,
+  children,
+  hasProblem = false,
+}: {
+  readonly summary: string;
+  readonly children: ReactNode;
+  /** something in it is refused: it opens by itself */
+  readonly hasProblem?: boolean;
+}) {
+  const [isUnfolded, setOpen] = useState(false);
+  const isOpen = isUnfolded || hasProblem;
   const id = useId();
   return (
     <Box sx={{ marginBlockStart: 0.5 }}>
@@ -12,7 +22,7 @@ export function Folded({ summary, children }: { readonly summary: string; readon
           {summary}
         </Box>
         <Button
-          onClick={() => setOpen((now) => !now)}
+          onClick={() => setOpen(!isOpen)}
           aria-expanded={isOpen}
           aria-controls={id}
           aria-label={`${summary} ${isOpen ? 'Fold away' : 'Change'}`}
@@ -22,7 +32,7 @@ export function Folded({ summary, children }: { readonly summary: string; readon
         </Button>
       </Box>
       <Box id={id} hidden={!isOpen} sx={{ marginBlockStart: 1 }}>
-        {isOpen && children}
+        {children}
       </Box>
     </Box>
   );

@@ -3,9 +3,33 @@ import { habitOf } from '@rundel/core/plants';
 import { useGarden } from '../store/index.ts';
 import { practiceWords } from './choices.tsx';
 import { FormField, FormFields, type FieldsForm } from './form/index.ts';
+import { Folded } from './Folded.tsx';
 import { habitIdOf, type PlantingFields as Fields } from './planting-form.ts';
 
-const two = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 } as const;
+const two = {
+  display: 'grid',
+  gridTemplateColumns: 'repeat(2, minmax(0, 1fr))',
+  gap: { xs: 1.5, sm: 2 },
+} as const;
+
+/** What is rarely known of a seedling, in one line. */
+function restWords({
+  ball,
+  graft,
+  leaves,
+}: {
+  readonly ball: string;
+  readonly graft: string;
+  readonly leaves: string;
+}): string {
+  return [
+    ball === '' ? 'A usual root ball' : `Root ball ${ball}`,
+    graft === '' ? 'not grafted' : `graft at ${graft}`,
+    leaves === '' ? 'leaves where they usually are' : `leaves at ${leaves}`,
+  ].join(', ');
+}
+
+const REST = ['ball', 'graft', 'leaves'] as const;
 
 /** The fields of a planting: crop, habit, names, day, and the seedling as measured. */
 export function PlantingFields({
@@ -41,11 +65,16 @@ export function PlantingFields({
       </Box>
       <Box sx={two}>
         {hasDay && <FormField form={form} name="plantedOn" />}
-        <FormFields form={form} names={['stem', 'ball', 'graft', 'leaves']} />
+        <FormField form={form} name="stem" />
         {form.isAsked('practiceId') && (
           <FormField form={form} name="practiceId" help={practiceWords(practiceId)} />
         )}
       </Box>
+      <Folded summary={restWords(form.texts)} hasProblem={form.hasProblem(REST)}>
+        <Box sx={two}>
+          <FormFields form={form} names={REST} />
+        </Box>
+      </Folded>
     </Box>
   );
 }

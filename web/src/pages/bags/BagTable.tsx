@@ -1,21 +1,80 @@
-import {
-  Box,
-  Button,
-  Checkbox,
-  Table,
-  TableBody,
-  TableCell,
-  TableHead,
-  TableRow,
-  Typography,
-} from '@mui/material';
-import { useState } from 'react';
+import { Box, Button, Typography } from '@mui/material';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { gradeSpan, kindWords, nextCheckWords } from '../../text/bag-text.ts';
-import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
+import { useGarden, useUnitFormat, type Bag, type UnitFormat } from '../../store/index.ts';
+import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { BulkDialog } from './BulkDialog.tsx';
 
-const HEADS = ['Bag', 'What', 'Kind', 'Place', 'Water left', 'I expect', 'Wants water in', 'Next check'];
+/** What is said of each bag; of an empty one little. */
+function columnsOf(unitFormat: UnitFormat, now: string): [Column<Bag>, ...Column<Bag>[]] {
+  const planted = (bag: Bag) => (bag.occupants.length > 0 ? bag.water : undefined);
+  return [
+    {
+      id: 'bag',
+      header: 'Bag',
+      // 10 comes after 9
+      sort: ({ container }) => container.label.replace(/\d+/g, (digits) => digits.padStart(6, '0')),
+      cell: ({ container }) => (
+        <Link to={`/bags/${container.id}`} style={{ color: 'inherit', fontWeight: 700 }}>
+          {container.label}
+        </Link>
+      ),
+    },
+    { id: 'what', header: 'What', sort: (bag) => bag.name, cell: (bag) => bag.name },
+    {
+      id: 'kind',
+      header: 'Kind',
+      sort: (bag) => bag.properties.real.litres.likely,
+      cell: (bag) => kindWords(bag, unitFormat),
+    },
+    { id: 'place', header: 'Place', sort: (bag) => bag.place?.name, cell: (bag) => bag.place?.name },
+    {
+      id: 'water',
+      header: 'Water left',
+      isNumber: true,
+      sort: (bag) => planted(bag)?.estimate.litres.likely,
+      cell: (bag) => {
+        const litres = planted(bag)?.estimate.litres;
+        return litres && unitFormat.range(litres.low, litres.high, 'water');
+      },
+    },
+    {
+      id: 'expect',
+      header: 'I expect',
+      sort: (bag) => planted(bag)?.estimate.share.likely,
+      cell: (bag) => {
+        const share = planted(bag)?.estimate.share;
+        return share && gradeSpan(share);
+      },
+    },
+    {
+      id: 'hours',
+      header: 'Wants water in',
+      isNumber: true,
+      sort: (bag) => planted(bag)?.ahead.hoursToRefill?.low,
+      cell: (bag) => {
+        const hours = planted(bag)?.ahead.hoursToRefill;
+        return (
+          hours &&
+          `${Math.round(hours.low ?? 0)} to ${hours.high === undefined ? 'over 200' : Math.round(hours.high)} h`
+        );
+      },
+    },
+    {
+      id: 'next',
+      header: 'Next check',
+      sort: (bag) => {
+        const next = planted(bag)?.ahead.nextCheck;
+        return next && (next.kind === 'now' ? '' : next.kind === 'at' ? next.at : '9');
+      },
+      cell: (bag) => {
+        const water = planted(bag);
+        return water && nextCheckWords(water, now);
+      },
+    },
+  ];
+}
 
 /** All bags as rows; several can be ticked and changed together. */
 export function BagTable({ bags }: { readonly bags: readonly Bag[] }) {
@@ -24,8 +83,7 @@ export function BagTable({ bags }: { readonly bags: readonly Bag[] }) {
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const [isChanging, setChanging] = useState(false);
   const chosen = bags.filter((b) => ticked.has(b.container.id));
-  const tick = (id: string, on: boolean) =>
-    setTicked((now) => new Set(on ? [...now, id] : [...now].filter((each) => each !== id)));
+  const columns = useMemo(() => columnsOf(unitFormat, clock.now()), [clock, unitFormat]);
   return (
     <Box>
       <Box
@@ -55,72 +113,20 @@ export function BagTable({ bags }: { readonly bags: readonly Bag[] }) {
       </Box>
       <Box
         sx={{
-          overflowX: 'auto',
           backgroundColor: 'var(--surface)',
           border: '1px solid var(--line)',
           borderRadius: '12px',
+          padding: 1,
         }}
-        tabIndex={0}
-        role="region"
-        aria-label="All bags"
       >
-        <Table size="small">
-          <TableHead>
-            <TableRow>
-              <TableCell padding="checkbox">
-                <Checkbox
-                  checked={chosen.length === bags.length && bags.length > 0}
-                  indeterminate={chosen.length > 0 && chosen.length < bags.length}
-                  onChange={(_, on) => setTicked(new Set(on ? bags.map((b) => b.container.id) : []))}
-                  slotProps={{ input: { 'aria-label': 'Tick all bags' } }}
-                />
-              </TableCell>
-              {HEADS.map((head) => (
-                <TableCell key={head}>{head}</TableCell>
-              ))}
-            </TableRow>
-          </TableHead>
-          <TableBody>
-            {bags.map((bag) => {
-              const { water } = bag;
-              const { id, label } = bag.container;
-              const isEmpty = bag.occupants.length === 0;
-              const next = water && nextCheckWords(water, clock.now());
-              const hours = water?.ahead.hoursToRefill;
-              return (
-                <TableRow key={id} selected={ticked.has(id)}>
-                  <TableCell padding="checkbox">
-                    <Checkbox
-                      checked={ticked.has(id)}
-                      onChange={(_, on) => tick(id, on)}
-                      slotProps={{ input: { 'aria-label': `Tick bag ${label}` } }}
-                    />
-                  </TableCell>
-                  <TableCell>
-                    <Link to={`/bags/${id}`} style={{ color: 'inherit', fontWeight: 700 }}>
-                      {label}
-                    </Link>
-                  </TableCell>
-                  <TableCell>{bag.name}</TableCell>
-                  <TableCell>{kindWords(bag, unitFormat)}</TableCell>
-                  <TableCell>{bag.place?.name}</TableCell>
-                  <TableCell>
-                    {isEmpty || !water
-                      ? ''
-                      : unitFormat.range(water.estimate.litres.low, water.estimate.litres.high, 'water')}
-                  </TableCell>
-                  <TableCell>{isEmpty || !water ? '' : gradeSpan(water.estimate.share)}</TableCell>
-                  <TableCell>
-                    {isEmpty || !hours
-                      ? ''
-                      : `${Math.round(hours.low ?? 0)} to ${hours.high === undefined ? 'over 200' : Math.round(hours.high)} h`}
-                  </TableCell>
-                  <TableCell>{isEmpty || !next ? '' : next}</TableCell>
-                </TableRow>
-              );
-            })}
-          </TableBody>
-        </Table>
+        <DataTable
+          name="bags"
+          label="All bags"
+          rows={bags}
+          columns={columns}
+          idOf={(bag) => bag.container.id}
+          ticking={{ ticked, onTick: setTicked, nameOf: (bag) => `bag ${bag.container.label}` }}
+        />
       </Box>
       {isChanging && (
         <BulkDialog

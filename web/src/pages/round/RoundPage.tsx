@@ -277,7 +277,9 @@ export default function RoundPage() {
                     <StopCloseUp bag={drawn ?? bag} />
                   </Deferred>
                   <Box sx={{ minWidth: 0 }}>
-                    <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>{kindWords(bag, unitFormat)}</Box>
+                    <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
+                      {kindWords(bag, unitFormat)}
+                    </Box>
                     {status.kind === 'watering' ? (
                       <Typography>
                         You found it <strong>{foundWords(status.checks, bag.occupants, unitFormat)}</strong>.

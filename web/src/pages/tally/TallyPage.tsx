@@ -1,16 +1,4 @@
-import {
-  Box,
-  Button,
-  Skeleton,
-  Table,
-  TableBody,
-  TableCell,
-  TableHead,
-  TableRow,
-  TextField,
-  MenuItem,
-  Typography,
-} from '@mui/material';
+import { Box, Button, Skeleton, TextField, MenuItem, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { kilogramsOf, pickedYears, pickingsOf, tallyPickings, type BagTally } from '@rundel/core/pickings';
 import { UNITS } from '@rundel/core/units';
@@ -18,6 +6,7 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { EntryDialog } from '../../ui/entries/EntryDialog.tsx';
 import { useAddress } from '../../ui/address.ts';
+import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { titleOf } from '../../text/bag-text.ts';
 import { shortDay } from '../../text/text.ts';
@@ -30,7 +19,6 @@ import {
   useMoney,
   useUnitFormat,
   type Bag,
-  type Money,
   type UnitFormat,
 } from '../../store/index.ts';
 import { useCosts } from '../../store/supplies.ts';
@@ -70,6 +58,71 @@ export default function TallyPage() {
     const binned = garden.containers.find((c) => c.id === tally.containerId);
     return binned ? `${binned.label} (in the bin)` : 'a bag that is not in this garden';
   };
+  const weightBefore = (tally: BagTally) => before.find((t) => t.containerId === tally.containerId);
+  const costPer = (tally: BagTally) => costOfWeight(tally, costs.get(tally.containerId)?.total, unitFormat);
+  const columns: [Column<BagTally>, ...Column<BagTally>[]] = [
+    {
+      id: 'bag',
+      header: 'Bag',
+      sort: nameOf,
+      cell: (tally) => (
+        <NameOfBag bag={bags.find((b) => b.container.id === tally.containerId)} name={nameOf(tally)} />
+      ),
+    },
+    {
+      id: 'weight',
+      header: 'Weight',
+      isNumber: true,
+      sort: (tally) => tally.kilograms,
+      cell: (tally) =>
+        `${unitFormat.show(tally.kilograms, 'crop')}${tally.unweighed > 0 ? ` + ${tally.unweighed} unweighed` : ''}`,
+    },
+    {
+      id: 'fruit',
+      header: 'Fruit',
+      isNumber: true,
+      sort: (tally) => tally.count || undefined,
+      cell: (tally) => (tally.count > 0 ? tally.count : ''),
+    },
+    { id: 'times', header: 'Times', isNumber: true, sort: (t) => t.pickings, cell: (t) => t.pickings },
+    ...(before.length > 0
+      ? [
+          {
+            id: 'before',
+            header: `In ${year - 1}`,
+            isNumber: true,
+            sort: (tally: BagTally) => weightBefore(tally)?.kilograms,
+            cell: (tally: BagTally) => shownWeight(weightBefore(tally), unitFormat),
+          },
+        ]
+      : []),
+    ...(isCosted
+      ? [
+          {
+            id: 'cost',
+            header: perWeight(1, unitFormat).heading,
+            isNumber: true,
+            sort: costPer,
+            cell: (tally: BagTally) => {
+              const price = costPer(tally);
+              return price === undefined ? '' : money.show(price);
+            },
+          },
+        ]
+      : []),
+    {
+      id: 'first',
+      header: 'First',
+      sort: (tally) => tally.firstOn,
+      cell: (tally) => <Day>{shortDay(tally.firstOn, near)}</Day>,
+    },
+    {
+      id: 'last',
+      header: 'Last',
+      sort: (tally) => tally.lastOn,
+      cell: (tally) => <Day>{shortDay(tally.lastOn, near)}</Day>,
+    },
+  ];
   const best = tallies[0];
   const firstOn = tallies.map((t) => t.firstOn).sort()[0];
   const lastOn = tallies
@@ -177,71 +230,13 @@ export default function TallyPage() {
             )}
           </Panel>
           <Panel title="By bag">
-            <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Pickings by bag">
-              <Table size="small" sx={{ '& td, & th': { paddingInline: 0.75, whiteSpace: 'nowrap' } }}>
-                <TableHead>
-                  <TableRow>
-                    <TableCell>Bag</TableCell>
-                    <TableCell align="right">Weight</TableCell>
-                    <TableCell align="right">Fruit</TableCell>
-                    <TableCell align="right">Times</TableCell>
-                    {before.length > 0 && <TableCell align="right">In {year - 1}</TableCell>}
-                    {isCosted && <TableCell align="right">{perWeight(1, unitFormat).heading}</TableCell>}
-                    <TableCell>First</TableCell>
-                    <TableCell>Last</TableCell>
-                  </TableRow>
-                </TableHead>
-                <TableBody>
-                  {tallies.map((tally) => {
-                    const bag = bags.find((b) => b.container.id === tally.containerId);
-                    return (
-                      <TableRow key={tally.containerId}>
-                        <TableCell>
-                          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-                            {bag && (
-                              <BagIcon
-                                properties={bag.properties}
-                                water={undefined}
-                                plants={bag.occupants.length}
-                                size={34}
-                              />
-                            )}
-                            {bag ? (
-                              <Link to={`/bags/${bag.container.id}`} style={{ color: 'inherit' }}>
-                                {nameOf(tally)}
-                              </Link>
-                            ) : (
-                              nameOf(tally)
-                            )}
-                          </Box>
-                        </TableCell>
-                        <TableCell align="right">
-                          {unitFormat.show(tally.kilograms, 'crop')}
-                          {tally.unweighed > 0 ? ` + ${tally.unweighed} unweighed` : ''}
-                        </TableCell>
-                        <TableCell align="right">{tally.count > 0 ? tally.count : ''}</TableCell>
-                        <TableCell align="right">{tally.pickings}</TableCell>
-                        {before.length > 0 && (
-                          <TableCell align="right">
-                            {shownWeight(
-                              before.find((t) => t.containerId === tally.containerId),
-                              unitFormat,
-                            )}
-                          </TableCell>
-                        )}
-                        {isCosted && (
-                          <TableCell align="right">
-                            {costOfWeight(tally, costs.get(tally.containerId)?.total, unitFormat, money)}
-                          </TableCell>
-                        )}
-                        <TableCell sx={{ whiteSpace: 'nowrap' }}>{shortDay(tally.firstOn, near)}</TableCell>
-                        <TableCell sx={{ whiteSpace: 'nowrap' }}>{shortDay(tally.lastOn, near)}</TableCell>
-                      </TableRow>
-                    );
-                  })}
-                </TableBody>
-              </Table>
-            </Box>
+            <DataTable
+              name="tally"
+              label="Pickings by bag"
+              rows={tallies}
+              columns={columns}
+              idOf={(tally) => tally.containerId}
+            />
           </Panel>
         </Box>
       )}
@@ -258,14 +253,29 @@ function perWeight(pricePerKilogram: number, unitFormat: UnitFormat) {
 }
 
 /** What a kilogram cost: the bag's costs of the year over what was weighed in it. */
-function costOfWeight(
-  tally: BagTally,
-  cost: number | undefined,
-  unitFormat: UnitFormat,
-  money: Money,
-): string {
-  if (cost === undefined || cost <= 0 || tally.kilograms <= 0) return '';
-  return money.show(perWeight(cost / tally.kilograms, unitFormat).price);
+function costOfWeight(tally: BagTally, cost: number | undefined, unitFormat: UnitFormat): number | undefined {
+  if (cost === undefined || cost <= 0 || tally.kilograms <= 0) return undefined;
+  return perWeight(cost / tally.kilograms, unitFormat).price;
+}
+
+function Day({ children }: { readonly children: string }) {
+  return (
+    <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
+      {children}
+    </Box>
+  );
+}
+
+function NameOfBag({ bag, name }: { readonly bag: Bag | undefined; readonly name: string }) {
+  if (!bag) return name;
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, whiteSpace: 'nowrap' }}>
+      <BagIcon properties={bag.properties} water={undefined} plants={bag.occupants.length} size={34} />
+      <Link to={`/bags/${bag.container.id}`} style={{ color: 'inherit' }}>
+        {name}
+      </Link>
+    </Box>
+  );
 }
 
 function shownWeight(tally: BagTally | undefined, unitFormat: UnitFormat): string {

@@ -15,6 +15,8 @@ export interface FieldsForm<F extends Fields> {
   /** what of it reads; a field that was left out and may be is there and undefined */
   readonly values: Partial<ValuesOf<F>>;
   readonly hasFailed: boolean;
+  /** whether one of these fields says what is wrong with it */
+  hasProblem(names: readonly (keyof F & string)[]): boolean;
   isAsked(name: keyof F & string): boolean;
   set(name: keyof F & string, text: string): void;
   /** begins again with other values */
@@ -57,7 +59,7 @@ export function useFields<F extends Fields>(
   });
   const texts: AnyTexts = { ...first.texts, ...(useWatch({ control: form.control }) as AnyTexts) };
   const fields = fieldsFor(texts);
-  const { isSubmitted, isValid } = form.formState;
+  const { errors, isSubmitted, isValid } = form.formState;
   return {
     fields,
     context,
@@ -65,6 +67,7 @@ export function useFields<F extends Fields>(
     texts: texts as Texts<F>,
     values: valuesOf(asked(fields, first, start, texts), texts, context),
     hasFailed: isSubmitted && !isValid,
+    hasProblem: (names) => names.some((name) => errors[name] !== undefined),
     isAsked: (name) => start.isAsked?.(name, texts as Texts<F>) ?? true,
     set: (name, text) => form.setValue(name as string, text, { shouldValidate: isSubmitted }),
     begin(values) {

@@ -1,18 +1,10 @@
-import {
-  Box,
-  Table,
-  TableBody,
-  TableCell,
-  TableFooter,
-  TableHead,
-  TableRow,
-  Typography,
-} from '@mui/material';
+import { Box, Typography } from '@mui/material';
 import { addElements, elementsIn, NO_ELEMENTS, type Elements } from '@rundel/core/products';
 import { titleOf } from '../../../text/bag-text.ts';
 import { nutrientText } from '../../../text/nutrient-text.ts';
 import { grams } from '../../../text/product-text.ts';
 import { shortDay } from '../../../text/text.ts';
+import { DataTable, type Column } from '../../../ui/DataTable.tsx';
 import { useUnitFormat, type Bag } from '../../../store/index.ts';
 import type { Product } from '@rundel/core/records';
 import type { BagFill } from '@rundel/core/garden-state';
@@ -40,6 +32,47 @@ export function FillTable({ fills }: { readonly fills: readonly BagFill<Bag>[] }
   const sum = (of: (fill: BagFill<Bag>) => number) => fills.reduce((total, fill) => total + of(fill), 0);
   const keptOf = (fill: BagFill<Bag>) => (fill.reuse.kind === 'refresh' ? fill.reuse.keptLitres : 0);
   const refused = fills.filter((f) => f.reuse.kind === 'refused');
+  const ofAll = (words: string) => (fills.length > 1 ? words : undefined);
+  const columns: [Column<BagFill<Bag>>, ...Column<BagFill<Bag>>[]] = [
+    { id: 'bag', header: 'Bag', cell: ({ bag }) => titleOf(bag), foot: ofAll(`All ${fills.length}`) },
+    { id: 'mix', header: 'Mix', sort: ({ mix }) => mix.name, cell: ({ mix }) => mix.name },
+    {
+      id: 'new',
+      header: 'New',
+      isNumber: true,
+      sort: (fill) => fill.newLitres,
+      cell: (fill) => unitFormat.show(fill.newLitres, 'bag'),
+      foot: ofAll(
+        unitFormat.show(
+          sum((fill) => fill.newLitres),
+          'bag',
+        ),
+      ),
+    },
+    {
+      id: 'kept',
+      header: 'Old, kept',
+      isNumber: true,
+      sort: (fill) => keptOf(fill) || undefined,
+      cell: (fill) => (keptOf(fill) > 0 ? unitFormat.show(keptOf(fill), 'bag') : ''),
+      foot: sum(keptOf) > 0 ? ofAll(unitFormat.show(sum(keptOf), 'bag')) : undefined,
+    },
+    ...products.map((product): Column<BagFill<Bag>> => ({
+      id: product.id,
+      header: product.name,
+      isNumber: true,
+      cell: (fill) => grams(gramsOfProduct(fill, product), unitFormat),
+      foot: ofAll(
+        grams(
+          sum((fill) => gramsOfProduct(fill, product)),
+          unitFormat,
+        ),
+      ),
+    })),
+    ...(products.length > 0
+      ? [{ id: 'brings', header: 'Brings', cell: (fill: BagFill<Bag>) => nutrientText(broughtTo(fill)) }]
+      : []),
+  ];
   return (
     <Box>
       {refused.map(({ bag, reuse }) => (
@@ -49,70 +82,13 @@ export function FillTable({ fills }: { readonly fills: readonly BagFill<Bag>[] }
             `${reuse.trouble.description} was recorded in this bag on ${shortDay(reuse.trouble.day)}, and it can live on in the mix. Start with new mix, and wash the bag first.`}
         </Typography>
       ))}
-      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Bag by bag">
-        <Table size="small" sx={{ '& td, & th': { whiteSpace: { xs: 'nowrap', md: 'normal' } } }}>
-          <TableHead>
-            <TableRow>
-              <TableCell>Bag</TableCell>
-              <TableCell>Mix</TableCell>
-              <TableCell align="right">New</TableCell>
-              <TableCell align="right">Old, kept</TableCell>
-              {products.map((product) => (
-                <TableCell key={product.id} align="right">
-                  {product.name}
-                </TableCell>
-              ))}
-              {products.length > 0 && <TableCell>Brings</TableCell>}
-            </TableRow>
-          </TableHead>
-          <TableBody>
-            {fills.map((fill) => {
-              const brings = broughtTo(fill);
-              return (
-                <TableRow key={fill.bag.container.id}>
-                  <TableCell>{titleOf(fill.bag)}</TableCell>
-                  <TableCell>{fill.mix.name}</TableCell>
-                  <TableCell align="right">{unitFormat.show(fill.newLitres, 'bag')}</TableCell>
-                  <TableCell align="right">
-                    {keptOf(fill) > 0 ? unitFormat.show(keptOf(fill), 'bag') : ''}
-                  </TableCell>
-                  {products.map((product) => (
-                    <TableCell key={product.id} align="right">
-                      {grams(gramsOfProduct(fill, product), unitFormat)}
-                    </TableCell>
-                  ))}
-                  {products.length > 0 && <TableCell>{nutrientText(brings)}</TableCell>}
-                </TableRow>
-              );
-            })}
-          </TableBody>
-          {fills.length > 1 && (
-            <TableFooter>
-              <TableRow sx={{ '& td': { fontWeight: 700, color: 'text.primary', fontSize: '0.9rem' } }}>
-                <TableCell colSpan={2}>All {fills.length}</TableCell>
-                <TableCell align="right">
-                  {unitFormat.show(
-                    sum((f) => f.newLitres),
-                    'bag',
-                  )}
-                </TableCell>
-                <TableCell align="right">
-                  {sum(keptOf) > 0 ? unitFormat.show(sum(keptOf), 'bag') : ''}
-                </TableCell>
-                {products.map((product) => (
-                  <TableCell key={product.id} align="right">
-                    {grams(
-                      sum((f) => gramsOfProduct(f, product)),
-                      unitFormat,
-                    )}
-                  </TableCell>
-                ))}
-                {products.length > 0 && <TableCell />}
-              </TableRow>
-            </TableFooter>
-          )}
-        </Table>
-      </Box>
+      <DataTable
+        name="fill"
+        label="Bag by bag"
+        rows={fills}
+        columns={columns}
+        idOf={(fill) => fill.bag.container.id}
+      />
       {products.length > 0 && (
         <Typography sx={{ marginBlockStart: 1 }}>
           In all they bring {nutrientText(fills.map(broughtTo).reduce(addElements, NO_ELEMENTS))}.

@@ -1,20 +1,11 @@
-import {
-  Alert,
-  Box,
-  Button,
-  Table,
-  TableBody,
-  TableCell,
-  TableHead,
-  TableRow,
-  Typography,
-} from '@mui/material';
+import { Alert, Box, Button, Typography } from '@mui/material';
 import type { OwnProduct, Pack, Product } from '@rundel/core/records';
 import { findProduct, PRODUCTS, isFeed, productsIn } from '@rundel/core/products';
 import { useState } from 'react';
 import { Caution } from '../../../ui/Caution.tsx';
 import { download } from '../../../ui/download.ts';
 import { doseWords, FORM_WORDS } from '../../../text/feed-text.ts';
+import { DataTable, type Column } from '../../../ui/DataTable.tsx';
 import { FileButton } from '../../../ui/FileButton.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { newId, useGarden, useMoney, useUnitFormat, type RecordChange, told } from '../../../store/index.ts';
@@ -64,6 +55,70 @@ export default function FeedsBench() {
     if (changes.length > 0)
       await saveRecords(changes, [], `${fresh.length} ${fresh.length === 1 ? 'product' : 'products'} read`);
   };
+  const columns: [Column<Product>, ...Column<Product>[]] = [
+    {
+      id: 'product',
+      header: 'Product',
+      sort: (product) => product.name,
+      cell: (product) => (
+        <Box>
+          <strong>{product.name}</strong>
+          {product.description && (
+            <Box
+              sx={{
+                fontSize: '0.85rem',
+                fontWeight: 'fontWeightRegular',
+                color: 'text.secondary',
+                maxWidth: 300,
+              }}
+            >
+              {product.description}
+            </Box>
+          )}
+        </Box>
+      ),
+    },
+    { id: 'label', header: 'N-P₂O₅-K₂O, %', isNumber: true, cell: (product) => labelWords(product) },
+    {
+      id: 'form',
+      header: 'What it is',
+      sort: ({ feed }) => feed && FORM_WORDS[feed.form],
+      cell: ({ feed }) =>
+        feed &&
+        `${FORM_WORDS[feed.form]}${feed.months ? `, over ${feed.months} months` : ''}${
+          feed.partnerId
+            ? `, with ${findProduct(feed.partnerId, garden.products)?.name ?? 'its other part'}`
+            : ''
+        }`,
+    },
+    {
+      id: 'dose',
+      header: 'Dose by its label',
+      cell: ({ feed }) => feed && doseWords(feed.dose, unitFormat.system),
+    },
+    {
+      id: 'days',
+      header: 'Days between',
+      isNumber: true,
+      sort: ({ feed }) => feed?.intervalDays,
+      cell: ({ feed }) => feed?.intervalDays,
+    },
+    { id: 'price', header: 'Price', isNumber: true, cell: (product) => priceOf(product) },
+    {
+      id: 'change',
+      header: 'Change',
+      cell: (product) => (
+        <Button
+          size="small"
+          onClick={() => setEdited({ product })}
+          aria-label={`${isOwn(product) ? 'Change' : 'Make my own of'} ${product.name}`}
+          sx={{ whiteSpace: 'nowrap' }}
+        >
+          {isOwn(product) ? 'Change' : 'My own of it'}
+        </Button>
+      ),
+    },
+  ];
   const taken = reading?.feeds.length ?? 0;
   return (
     <>
@@ -99,55 +154,13 @@ export default function FeedsBench() {
         </Alert>
       )}
       <Panel title="Products">
-        <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Products that feed">
-          <Table size="small">
-            <TableHead>
-              <TableRow>
-                <TableCell>Product</TableCell>
-                <TableCell>N-P₂O₅-K₂O, %</TableCell>
-                <TableCell>What it is</TableCell>
-                <TableCell>Dose by its label</TableCell>
-                <TableCell align="right">Days between</TableCell>
-                <TableCell align="right">Price</TableCell>
-                <TableCell>Change</TableCell>
-              </TableRow>
-            </TableHead>
-            <TableBody>
-              {feeds.map((product) => (
-                <TableRow key={product.id}>
-                  <TableCell>
-                    <strong>{product.name}</strong>
-                    {product.description && (
-                      <Box sx={{ fontSize: '0.85rem', color: 'text.secondary', maxWidth: 260 }}>
-                        {product.description}
-                      </Box>
-                    )}
-                  </TableCell>
-                  <TableCell sx={{ whiteSpace: 'nowrap' }}>{labelWords(product)}</TableCell>
-                  <TableCell>
-                    {product.feed && FORM_WORDS[product.feed.form]}
-                    {product.feed?.months ? `, over ${product.feed.months} months` : ''}
-                    {product.feed?.partnerId
-                      ? `, with ${findProduct(product.feed.partnerId, garden.products)?.name ?? 'its other part'}`
-                      : ''}
-                  </TableCell>
-                  <TableCell>{product.feed && doseWords(product.feed.dose, unitFormat.system)}</TableCell>
-                  <TableCell align="right">{product.feed?.intervalDays ?? ''}</TableCell>
-                  <TableCell align="right">{priceOf(product)}</TableCell>
-                  <TableCell align="right">
-                    <Button
-                      size="small"
-                      onClick={() => setEdited({ product })}
-                      aria-label={`${isOwn(product) ? 'Change' : 'Make my own of'} ${product.name}`}
-                    >
-                      {isOwn(product) ? 'Change' : 'My own of it'}
-                    </Button>
-                  </TableCell>
-                </TableRow>
-              ))}
-            </TableBody>
-          </Table>
-        </Box>
+        <DataTable
+          name="feeds"
+          label="Products that feed"
+          rows={feeds}
+          columns={columns}
+          idOf={(product) => product.id}
+        />
         <Typography variant="body2" sx={{ marginBlockStart: 1.5, color: 'text.secondary' }}>
           {PRODUCTS.filter((g) => g.feed).length} generic products ship with the app; nobody’s brand. Your own
           label goes before them: make your own of one and copy the sack.

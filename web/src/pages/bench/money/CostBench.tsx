@@ -1,4 +1,4 @@
-import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import type { BagCost, CostLine } from '@rundel/core/stock';
 import { useState } from 'react';
 import { titleOf } from '../../../text/bag-text.ts';
@@ -6,7 +6,8 @@ import { productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { COST_WORDS } from '../../../text/cost-text.ts';
 import { FormFields, InlineForm, priceField, textField, useFields } from '../../../ui/form/index.ts';
-import { useBags, useGarden, useMoney } from '../../../store/index.ts';
+import { DataTable, type Column } from '../../../ui/DataTable.tsx';
+import { useBags, useGarden, useMoney, type Bag } from '../../../store/index.ts';
 import { useCosts } from '../../../store/supplies.ts';
 import { NoBags } from '../NoBags.tsx';
 import { SpendDialog } from './SpendDialog.tsx';
@@ -30,6 +31,11 @@ const COLUMNS = [...new Set(Object.values(COLUMN_OF))].map((column) =>
   (Object.keys(COLUMN_OF) as CostLine['what'][]).filter((what) => COLUMN_OF[what] === column),
 );
 
+interface CostOfBag {
+  readonly bag: Bag;
+  readonly cost: BagCost;
+}
+
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** What each bag came to this season, and the ways to put money and minutes in. */
@@ -48,6 +54,26 @@ export default function CostBench() {
   const sum = (cost: BagCost, whats: readonly CostLine['what'][]) =>
     cost.lines.filter((l) => whats.includes(l.what)).reduce((total, l) => total + l.price, 0);
   const total = costs.reduce((all, { cost }) => all + cost.total, 0);
+  const columns: [Column<CostOfBag>, ...Column<CostOfBag>[]] = [
+    { id: 'bag', header: 'Bag', sort: ({ bag }) => titleOf(bag), cell: ({ bag }) => titleOf(bag) },
+    ...COLUMNS.map((whats): Column<CostOfBag> => ({
+      id: whats.join(' '),
+      header: capital(whats.map((what) => COST_WORDS[what]).join(', ')),
+      isNumber: true,
+      sort: ({ cost }) => sum(cost, whats) || undefined,
+      cell: ({ cost }) => {
+        const value = sum(cost, whats);
+        return value > 0 ? money.show(value) : '';
+      },
+    })),
+    {
+      id: 'all',
+      header: 'In all',
+      isNumber: true,
+      sort: ({ cost }) => cost.total,
+      cell: ({ cost }) => <strong>{money.show(cost.total)}</strong>,
+    },
+  ];
   const unpriced = [...new Set(costs.flatMap(({ cost }) => cost.unpriced))];
   return (
     <Box>
@@ -71,39 +97,13 @@ export default function CostBench() {
             Minutes worked
           </Button>
         </Box>
-        <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Costs by bag">
-          <Table size="small" sx={{ '& td, & th': { whiteSpace: { xs: 'nowrap', md: 'normal' } } }}>
-            <TableHead>
-              <TableRow>
-                <TableCell>Bag</TableCell>
-                {COLUMNS.map((whats) => (
-                  <TableCell key={whats[0]} align="right">
-                    {capital(whats.map((what) => COST_WORDS[what]).join(', '))}
-                  </TableCell>
-                ))}
-                <TableCell align="right">In all</TableCell>
-              </TableRow>
-            </TableHead>
-            <TableBody>
-              {costs.map(({ bag, cost }) => (
-                <TableRow key={bag.container.id}>
-                  <TableCell>{titleOf(bag)}</TableCell>
-                  {COLUMNS.map((whats) => {
-                    const value = sum(cost, whats);
-                    return (
-                      <TableCell key={whats[0]} align="right">
-                        {value > 0 ? money.show(value) : ''}
-                      </TableCell>
-                    );
-                  })}
-                  <TableCell align="right" sx={{ fontWeight: 700 }}>
-                    {money.show(cost.total)}
-                  </TableCell>
-                </TableRow>
-              ))}
-            </TableBody>
-          </Table>
-        </Box>
+        <DataTable
+          name="costs"
+          label="Costs by bag"
+          rows={costs}
+          columns={columns}
+          idOf={({ bag }) => bag.container.id}
+        />
         <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
           A bag is spread over the seasons that it lasts, a mix over two; what is for all bags is shared
           evenly.

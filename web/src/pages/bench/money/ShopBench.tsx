@@ -1,4 +1,4 @@
-import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { IconCopy, IconDownload, IconPrinter } from '@tabler/icons-react';
 import { findProduct, scoopsOf } from '@rundel/core/products';
 import { needsOf, shoppingList, type ShoppingLine } from '@rundel/core/stock';
@@ -6,6 +6,7 @@ import { resolveAssumed } from '@rundel/core/assumed';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
+import { DataTable, type Column } from '../../../ui/DataTable.tsx';
 import { download } from '../../../ui/download.ts';
 import { productAmount, productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
@@ -53,6 +54,69 @@ export default function ShopBench() {
   // without a single price there is no sum to show: nothing would be a lie
   const isPriced = list.lines.some((line) => line.plan.kind === 'packs');
   const unpriced = list.unpriced.map((id) => midSentence(productName(id, garden.products))).join(', ');
+  const amountOf = (line: ShoppingLine, value: number) =>
+    productAmount(findProduct(line.productId, garden.products), value, unitFormat);
+  const columns: [Column<ShoppingLine>, ...Column<ShoppingLine>[]] = [
+    {
+      id: 'what',
+      header: 'What',
+      sort: (line) => productName(line.productId, garden.products),
+      cell: (line) => productName(line.productId, garden.products),
+    },
+    { id: 'needed', header: 'Needed', isNumber: true, cell: (line) => amountOf(line, line.need) },
+    {
+      id: 'shed',
+      header: 'In the shed',
+      isNumber: true,
+      cell: (line) => (line.fromShed > 0 ? amountOf(line, line.fromShed) : ''),
+    },
+    {
+      id: 'buy',
+      header: 'Buy',
+      cell: (line) =>
+        line.plan.kind === 'enough' ? (
+          'nothing: it is there'
+        ) : line.plan.kind === 'no-packs' ? (
+          `${amountOf(line, line.toBuy)}, loose or in any pack`
+        ) : (
+          <strong>{packsWords(line, packs, garden.products, unitFormat)}</strong>
+        ),
+    },
+    {
+      id: 'price',
+      header: 'Price',
+      isNumber: true,
+      sort: ({ plan: how }) => (how.kind === 'packs' ? how.cover.price : undefined),
+      cell: ({ plan: how }) =>
+        how.kind === 'packs' ? money.show(how.cover.price) : how.kind === 'unpriced' ? 'no price' : '',
+    },
+    {
+      id: 'over',
+      header: 'Left over',
+      isNumber: true,
+      cell: (line) =>
+        (line.plan.kind === 'packs' || line.plan.kind === 'unpriced') && line.plan.cover.over > 0.005
+          ? amountOf(line, line.plan.cover.over)
+          : '',
+    },
+    {
+      id: 'next',
+      header: 'What next',
+      isScreenOnly: true,
+      cell: (line) => (
+        <Box sx={{ whiteSpace: 'nowrap' }}>
+          <Button size="small" onClick={() => setPricing(line.productId)}>
+            Packs and prices
+          </Button>
+          {line.plan.kind !== 'enough' && (
+            <Button size="small" onClick={() => setBuying(line)}>
+              Bought
+            </Button>
+          )}
+        </Box>
+      ),
+    },
+  ];
   const copy = async () => {
     try {
       await navigator.clipboard.writeText(listAsText(list, packs, garden.products, unitFormat, money));
@@ -88,66 +152,13 @@ export default function ShopBench() {
               'All of it is in the shed.'
             ))}
         </Typography>
-        <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Line by line">
-          <Table size="small" sx={{ '& td, & th': { whiteSpace: { xs: 'nowrap', md: 'normal' } } }}>
-            <TableHead>
-              <TableRow>
-                <TableCell>What</TableCell>
-                <TableCell align="right">Needed</TableCell>
-                <TableCell align="right">In the shed</TableCell>
-                <TableCell>Buy</TableCell>
-                <TableCell align="right">Price</TableCell>
-                <TableCell align="right">Left over</TableCell>
-                <TableCell sx={{ '@media print': { display: 'none' } }}>What next</TableCell>
-              </TableRow>
-            </TableHead>
-            <TableBody>
-              {list.lines.map((line) => {
-                const product = findProduct(line.productId, garden.products);
-                const amount = (value: number) => productAmount(product, value, unitFormat);
-                const { plan: how } = line;
-                return (
-                  <TableRow key={line.productId}>
-                    <TableCell>{productName(line.productId, garden.products)}</TableCell>
-                    <TableCell align="right">{amount(line.need)}</TableCell>
-                    <TableCell align="right">{line.fromShed > 0 ? amount(line.fromShed) : ''}</TableCell>
-                    <TableCell>
-                      {how.kind === 'enough' ? (
-                        'nothing: it is there'
-                      ) : how.kind === 'no-packs' ? (
-                        `${amount(line.toBuy)}, loose or in any pack`
-                      ) : (
-                        <strong>{packsWords(line, packs, garden.products, unitFormat)}</strong>
-                      )}
-                    </TableCell>
-                    <TableCell align="right">
-                      {how.kind === 'packs'
-                        ? money.show(how.cover.price)
-                        : how.kind === 'unpriced'
-                          ? 'no price'
-                          : ''}
-                    </TableCell>
-                    <TableCell align="right">
-                      {(how.kind === 'packs' || how.kind === 'unpriced') && how.cover.over > 0.005
-                        ? amount(how.cover.over)
-                        : ''}
-                    </TableCell>
-                    <TableCell sx={{ whiteSpace: 'nowrap', '@media print': { display: 'none' } }}>
-                      <Button size="small" onClick={() => setPricing(line.productId)}>
-                        Packs and prices
-                      </Button>
-                      {how.kind !== 'enough' && (
-                        <Button size="small" onClick={() => setBuying(line)}>
-                          Bought
-                        </Button>
-                      )}
-                    </TableCell>
-                  </TableRow>
-                );
-              })}
-            </TableBody>
-          </Table>
-        </Box>
+        <DataTable
+          name="shopping"
+          label="Line by line"
+          rows={list.lines}
+          columns={columns}
+          idOf={(line) => line.productId}
+        />
         <Box
           sx={{
             display: 'flex',

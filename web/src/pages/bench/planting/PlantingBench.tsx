@@ -102,11 +102,14 @@ function OneBag({
         display: 'grid',
         gap: 2.5,
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1.15fr)' },
+        // on a phone the answer comes before the ways that were not chosen
+        gridTemplateAreas: { xs: '"asked" "answer" "ways"', md: '"asked answer" "ways answer"' },
+        gridTemplateRows: { md: 'auto 1fr' },
         alignItems: 'start',
         '@media print': { display: 'block' },
       }}
     >
-      <Box sx={{ display: 'grid', gap: 2, '@media print': { display: 'none' } }}>
+      <Box sx={{ gridArea: 'asked', display: 'grid', gap: 2, '@media print': { display: 'none' } }}>
         <TextField select label="Bag" value={bag.container.id} onChange={(e) => onBag(e.target.value)}>
           {bags.map((each) => (
             <MenuItem key={each.container.id} value={each.container.id}>
@@ -124,10 +127,12 @@ function OneBag({
             help={stripPractice.description}
           />
         )}
+      </Box>
+      <Box sx={{ gridArea: 'ways', '@media print': { display: 'none' } }}>
         <MethodList plantingMethods={plantingMethods} chosenId={chosenId} onChoose={choose} />
       </Box>
       {result && planting && task ? (
-        <Box>
+        <Box sx={{ gridArea: 'answer' }}>
           <Typography sx={{ display: 'none', '@media print': { display: 'block' } }}>
             {titleOf(bag)}: {crop.name.toLowerCase()}, {habit.name.toLowerCase()},{' '}
             {unitFormat.show(planting.seedling.stemMillimetres, 'height')} tall.
@@ -176,7 +181,9 @@ function OneBag({
           </Box>
         </Box>
       ) : (
-        <Typography sx={{ color: 'text.secondary' }}>The advice comes back when the numbers read.</Typography>
+        <Typography sx={{ gridArea: 'answer', color: 'text.secondary' }}>
+          The advice comes back when the numbers read.
+        </Typography>
       )}
     </Box>
   );

@@ -1,0 +1,440 @@
+import {
+  Box,
+  Button,
+  ButtonBase,
+  Checkbox,
+  ListItemText,
+  Menu,
+  MenuItem,
+  Table,
+  TableBody,
+  TableCell,
+  TableFooter,
+  TableHead,
+  TableRow,
+  useMediaQuery,
+} from '@mui/material';
+import { IconArrowDown, IconArrowUp, IconColumns3 } from '@tabler/icons-react';
+import {
+  getCoreRowModel,
+  getSortedRowModel,
+  useReactTable,
+  type ColumnDef,
+  type SortingState,
+} from '@tanstack/react-table';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
+
+/** A column of a table: what stands in it, and what it is sorted by. */
+export interface Column<T> {
+  readonly id: string;
+  readonly header: string;
+  cell(row: T): ReactNode;
+  /** left out: it cannot be sorted by */
+  sort?(row: T): number | string | undefined;
+  readonly isNumber?: boolean;
+  /** not shown until it is chosen */
+  readonly isExtra?: boolean;
+  /** what it comes to, at the foot */
+  readonly foot?: ReactNode;
+  /** stays away from paper: what is pressed and not read */
+  readonly isScreenOnly?: boolean;
+}
+
+/** What of the rows is ticked. */
+export interface Ticking<T> {
+  readonly ticked: ReadonlySet<string>;
+  onTick(ids: ReadonlySet<string>): void;
+  /** "bag 7" */
+  nameOf(row: T): string;
+}
+
+const KEPT = 'rundel.columns.';
+
+/** The columns that were chosen on this device; undefined: none were ever. */
+function keptColumns(name: string): readonly string[] | undefined {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(KEPT + name) ?? 'null');
+    return Array.isArray(kept) ? kept.filter((id) => typeof id === 'string') : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+/**
+ * Rows that are compared. Each column can be sorted by and left out; the first, which says what a row is, stays in its place
+ * and in sight. On a phone each row is a card of what is not empty.
+ */
+export function DataTable<T>({
+  name,
+  label,
+  rows,
+  columns,
+  idOf,
+  ticking,
+}: {
+  /** by which the chosen columns are remembered */
+  readonly name: string;
+  readonly label: string;
+  readonly rows: readonly T[];
+  readonly columns: readonly [Column<T>, ...Column<T>[]];
+  idOf(row: T): string;
+  readonly ticking?: Ticking<T>;
+}) {
+  const isPhone = useMediaQuery('(max-width: 699px)');
+  const [kept, setKept] = useState(() => keptColumns(name));
+  const [sorting, setSorting] = useState<SortingState>([]);
+  const [key, ...others] = columns;
+  const shown = others.filter((c) => (kept ? kept.includes(c.id) : !c.isExtra));
+  const definitions = useMemo(
+    () =>
+      columns.map((column): ColumnDef<T> => ({
+        id: column.id,
+        accessorFn: (row) => column.sort?.(row),
+        enableSorting: column.sort !== undefined,
+        sortUndefined: 'last',
+        sortDescFirst: column.isNumber ?? false,
+      })),
+    [columns],
+  );
+  const table = useReactTable<T>({
+    data: rows as T[],
+    columns: definitions,
+    state: { sorting },
+    onSortingChange: setSorting,
+    getRowId: idOf,
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+  });
+  const sorted = table.getRowModel().rows.map(({ original }) => original);
+  const choose = (id: string, on: boolean) => {
+    const next = others
+      .map((c) => c.id)
+      .filter((each) => (each === id ? on : shown.some((c) => c.id === each)));
+    setKept(next);
+    localStorage.setItem(KEPT + name, JSON.stringify(next));
+  };
+  const tick = useTick(sorted, idOf, ticking);
+  const sortBy = (id: string) => table.getColumn(id)?.toggleSorting(undefined);
+  const direction = (id: string) => {
+    const [by] = sorting;
+    return by?.id === id ? (by.desc ? 'descending' : 'ascending') : undefined;
+  };
+  return (
+    <Box>
+      <Box sx={{ display: 'flex', justifyContent: 'flex-end', gap: 1, '@media print': { display: 'none' } }}>
+        {isPhone && <SortMenu columns={columns} directionOf={direction} onSort={sortBy} />}
+        {others.length > 2 && <ColumnMenu columns={others} shown={shown} onChoose={choose} />}
+      </Box>
+      {isPhone ? (
+        <Box role="list" aria-label={label} sx={{ display: 'grid', gap: 1 }}>
+          {sorted.map((row) => (
+            <Card
+              key={idOf(row)}
+              row={row}
+              id={idOf(row)}
+              head={key}
+              columns={shown}
+              tick={tick}
+              ticking={ticking}
+            />
+          ))}
+          {columns.some((c) => c.foot !== undefined) && <FootCard columns={[key, ...shown]} />}
+        </Box>
+      ) : (
+        <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label={label}>
+          <Table size="small" sx={{ '& td, & th': { paddingInline: 1 } }}>
+            <TableHead>
+              <TableRow>
+                {ticking && (
+                  <TableCell padding="checkbox">
+                    <Checkbox
+                      checked={rows.length > 0 && ticking.ticked.size === rows.length}
+                      indeterminate={ticking.ticked.size > 0 && ticking.ticked.size < rows.length}
+                      onChange={(_, on) => ticking.onTick(new Set(on ? rows.map(idOf) : []))}
+                      slotProps={{ input: { 'aria-label': `Tick all: ${label.toLowerCase()}` } }}
+                    />
+                  </TableCell>
+                )}
+                {[key, ...shown].map((column) => (
+                  <TableCell
+                    key={column.id}
+                    align={column.isNumber ? 'right' : 'left'}
+                    aria-sort={direction(column.id)}
+                    sx={cellOf(column, column === key)}
+                  >
+                    {column.sort ? (
+                      <ButtonBase
+                        onClick={() => sortBy(column.id)}
+                        sx={{ font: 'inherit', fontWeight: 'fontWeightMedium', minHeight: 32, gap: 0.25 }}
+                      >
+                        {column.header}
+                        <Arrow direction={direction(column.id)} />
+                      </ButtonBase>
+                    ) : (
+                      <Box component="span" sx={{ fontWeight: 'fontWeightMedium' }}>
+                        {column.header}
+                      </Box>
+                    )}
+                  </TableCell>
+                ))}
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {sorted.map((row) => (
+                <TableRow key={idOf(row)} selected={ticking?.ticked.has(idOf(row)) ?? false}>
+                  {ticking && (
+                    <TableCell padding="checkbox">
+                      <Tick row={row} id={idOf(row)} ticking={ticking} tick={tick} />
+                    </TableCell>
+                  )}
+                  {[key, ...shown].map((column) => (
+                    <TableCell
+                      key={column.id}
+                      align={column.isNumber ? 'right' : 'left'}
+                      sx={cellOf(column, column === key)}
+                    >
+                      {column.cell(row)}
+                    </TableCell>
+                  ))}
+                </TableRow>
+              ))}
+            </TableBody>
+            {columns.some((c) => c.foot !== undefined) && (
+              <TableFooter>
+                <TableRow sx={{ '& td': { fontWeight: 700, color: 'text.primary', fontSize: '0.9rem' } }}>
+                  {ticking && <TableCell />}
+                  {[key, ...shown].map((column) => (
+                    <TableCell
+                      key={column.id}
+                      align={column.isNumber ? 'right' : 'left'}
+                      sx={cellOf(column, column === key)}
+                    >
+                      {column.foot}
+                    </TableCell>
+                  ))}
+                </TableRow>
+              </TableFooter>
+            )}
+          </Table>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** The first column stays while the others move under it. */
+function cellOf(column: Pick<Column<never>, 'isNumber' | 'isScreenOnly'>, isKey: boolean) {
+  return {
+    ...(isKey && {
+      position: 'sticky',
+      insetInlineStart: 0,
+      zIndex: 1,
+      backgroundColor: 'var(--surface)',
+      '.Mui-selected &': { backgroundColor: 'var(--action-wash)' },
+    }),
+    ...(column.isNumber && { whiteSpace: 'nowrap' }),
+    ...(column.isScreenOnly && { '@media print': { display: 'none' } }),
+  };
+}
+
+function Arrow({ direction }: { readonly direction: 'ascending' | 'descending' | undefined }) {
+  const Icon = direction === 'descending' ? IconArrowDown : IconArrowUp;
+  // its place is kept: a heading does not move its neighbours when it is sorted by
+  return <Icon size={14} aria-hidden style={{ visibility: direction ? 'visible' : 'hidden' }} />;
+}
+
+type TickRow = (id: string, on: boolean, isSpan: boolean) => void;
+
+/** Ticks one row, or with shift all from the one that was ticked last. */
+function useTick<T>(rows: readonly T[], idOf: (row: T) => string, ticking: Ticking<T> | undefined): TickRow {
+  const last = useRef<string>(undefined);
+  return (id, on, isSpan) => {
+    if (!ticking) return;
+    const ids = rows.map(idOf);
+    const [from, to] = [ids.indexOf(last.current ?? id), ids.indexOf(id)].sort((a, b) => a - b) as [
+      number,
+      number,
+    ];
+    const meant = isSpan && from >= 0 ? ids.slice(from, to + 1) : [id];
+    last.current = id;
+    ticking.onTick(
+      new Set(
+        on ? [...ticking.ticked, ...meant] : [...ticking.ticked].filter((each) => !meant.includes(each)),
+      ),
+    );
+  };
+}
+
+function Tick<T>({
+  row,
+  id,
+  ticking,
+  tick,
+}: {
+  readonly row: T;
+  readonly id: string;
+  readonly ticking: Ticking<T>;
+  readonly tick: TickRow;
+}) {
+  return (
+    <Checkbox
+      checked={ticking.ticked.has(id)}
+      onChange={(event, on) => tick(id, on, (event.nativeEvent as MouseEvent).shiftKey)}
+      slotProps={{ input: { 'aria-label': `Tick ${ticking.nameOf(row)}` } }}
+    />
+  );
+}
+
+const isEmpty = (content: ReactNode) => content === undefined || content === null || content === '';
+
+function Card<T>({
+  row,
+  id,
+  head,
+  columns,
+  ticking,
+  tick,
+}: {
+  readonly row: T;
+  readonly id: string;
+  readonly head: Column<T>;
+  readonly columns: readonly Column<T>[];
+  readonly ticking: Ticking<T> | undefined;
+  readonly tick: TickRow;
+}) {
+  return (
+    <Box
+      role="listitem"
+      sx={{
+        border: '1px solid var(--line)',
+        borderRadius: '10px',
+        padding: 1.25,
+        backgroundColor: ticking?.ticked.has(id) ? 'var(--action-wash)' : 'var(--raised)',
+      }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'center', fontWeight: 'fontWeightMedium' }}>
+        {ticking && <Tick row={row} id={id} ticking={ticking} tick={tick} />}
+        {head.cell(row)}
+      </Box>
+      <CardLines
+        lines={columns.flatMap((column) => {
+          const content = column.cell(row);
+          return isEmpty(content) ? [] : [[column, content] as const];
+        })}
+      />
+    </Box>
+  );
+}
+
+function FootCard<T>({ columns }: { readonly columns: readonly Column<T>[] }) {
+  return (
+    <Box role="listitem" sx={{ padding: 1.25, fontWeight: 700 }}>
+      <CardLines lines={columns.flatMap((c) => (isEmpty(c.foot) ? [] : [[c, c.foot] as const]))} />
+    </Box>
+  );
+}
+
+function CardLines<T>({ lines }: { readonly lines: readonly (readonly [Column<T>, ReactNode])[] }) {
+  return (
+    <Box
+      component="dl"
+      sx={{
+        margin: 0,
+        marginBlockStart: 0.5,
+        display: 'grid',
+        gridTemplateColumns: 'auto minmax(0, 1fr)',
+        columnGap: 2,
+        fontSize: '0.92rem',
+      }}
+    >
+      {lines.map(([column, content]) => (
+        <Box key={column.id} sx={{ display: 'contents' }}>
+          <Box component="dt" sx={{ color: 'text.secondary', fontWeight: 'fontWeightRegular' }}>
+            {column.header}
+          </Box>
+          <Box component="dd" sx={{ margin: 0, textAlign: 'end' }}>
+            {content}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function ColumnMenu<T>({
+  columns,
+  shown,
+  onChoose,
+}: {
+  readonly columns: readonly Column<T>[];
+  readonly shown: readonly Column<T>[];
+  onChoose(id: string, on: boolean): void;
+}) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <Button
+        size="small"
+        startIcon={<IconColumns3 size={18} aria-hidden />}
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        Columns
+      </Button>
+      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+        {columns.map((column) => {
+          const isOn = shown.includes(column);
+          return (
+            <MenuItem
+              key={column.id}
+              role="menuitemcheckbox"
+              aria-checked={isOn}
+              onClick={() => onChoose(column.id, !isOn)}
+              dense
+            >
+              <Checkbox edge="start" checked={isOn} tabIndex={-1} aria-hidden disableRipple />
+              <ListItemText primary={column.header} />
+            </MenuItem>
+          );
+        })}
+      </Menu>
+    </>
+  );
+}
+
+/** On a phone there are no headings to press. */
+function SortMenu<T>({
+  columns,
+  directionOf,
+  onSort,
+}: {
+  readonly columns: readonly Column<T>[];
+  directionOf(id: string): string | undefined;
+  onSort(id: string): void;
+}) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <Button size="small" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+        Sort
+      </Button>
+      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+        {columns
+          .filter((c) => c.sort)
+          .map((column) => (
+            <MenuItem
+              key={column.id}
+              selected={directionOf(column.id) !== undefined}
+              onClick={() => {
+                onSort(column.id);
+                setAnchor(null);
+              }}
+            >
+              {column.header}
+              {directionOf(column.id) ? `, ${directionOf(column.id)}` : ''}
+            </MenuItem>
+          ))}
+      </Menu>
+    </>
+  );
+}
