@@ -16,6 +16,12 @@ export function titleOf(bag: Pick<Bag, 'container' | 'name'>): string {
   return `${bag.container.label} · ${bag.name}`;
 }
 
+/** One bag by its title, several by their number: "7 · Lantern Drop", "5 bags" */
+export function bagsWords(bags: readonly Pick<Bag, 'container' | 'name'>[]): string {
+  const [first] = bags;
+  return first && bags.length === 1 ? titleOf(first) : `${bags.length} bags`;
+}
+
 /** How many bags a line names before it breaks off. */
 const NAMED_BAGS = 9;
 

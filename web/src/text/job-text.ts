@@ -44,6 +44,20 @@ export function jobWords(
   }
 }
 
+/** What kind of job it is, whichever bag it is at. */
+export function jobGroupWords(task: BagJob): string {
+  switch (task.kind) {
+    case 'tend':
+      return TENDING[task.task];
+    case 'top-up':
+      return 'Top up with mix';
+    case 'support':
+      return 'Put up supports';
+    case 'unshade':
+      return 'Take the shade off';
+  }
+}
+
 /** The entry that a task leaves when it is done. */
 export function taskDone(task: BagJob, bag: Bag, now: string): Draft {
   const here = { at: now, containerId: bag.container.id };

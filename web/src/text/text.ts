@@ -141,5 +141,9 @@ export function agoWords(day: string, today: string): string {
   const days = daysBetween(day, today);
   if (days <= 0) return 'today';
   if (days === 1) return 'yesterday';
-  return days < 14 ? `${days} days ago` : days < 70 ? `${Math.round(days / 7)} weeks ago` : `on ${shortDay(day, today)}`;
+  return days < 14
+    ? `${days} days ago`
+    : days < 70
+      ? `${Math.round(days / 7)} weeks ago`
+      : `on ${shortDay(day, today)}`;
 }

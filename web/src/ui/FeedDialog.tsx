@@ -7,8 +7,8 @@ import { trimmed } from '@rundel/core/units';
 import { useMemo, useState } from 'react';
 import { useGarden, useUnitFormat, type Bag } from '../store/index.ts';
 import { readDose } from '../text/amount-text.ts';
-import { titleOf } from '../text/bag-text.ts';
-import { CHECK_WORDS, doseWords, feedCaution } from '../text/feed-text.ts';
+import { bagsWords } from '../text/bag-text.ts';
+import { CHECK_WORDS, doseWords, feedAmountWords, feedCaution } from '../text/feed-text.ts';
 import { midSentence } from '../text/text.ts';
 import { FEED_UNIT_OPTIONS } from './entries/feeding-forms.ts';
 import { wateringAmount } from './entries/water-forms.ts';
@@ -24,17 +24,21 @@ const FIELDS = {
 
 /** A feed of any product and amount, with its check against the label. */
 export default function FeedDialog({
-  bag,
+  bags,
   productId,
   step,
   onClose,
+  onDone = onClose,
 }: {
-  readonly bag: Bag;
+  /** one, or several that get the same feed, each as much as its own size asks */
+  readonly bags: readonly [Bag, ...Bag[]];
   readonly productId?: string | undefined;
   /** the regime's step that it answers */
   readonly step?: { readonly regimeId: string; readonly stepId: string } | undefined;
   onClose(): void;
+  onDone?(): void;
 }) {
+  const [bag] = bags;
   const { clock, garden, record } = useGarden();
   const unitFormat = useUnitFormat();
   /** whether the amount is the grower's own; until then it follows the label, the product and the water */
@@ -58,14 +62,15 @@ export default function FeedDialog({
   const dose = product.feed?.dose;
   const partner = findProduct(product.feed?.partnerId ?? '', garden.products);
   const litres = form.values.water ?? FEED_WATER_LITRES;
-  const asLabel =
+  const labelled = (each: Bag) =>
     dose &&
     feedFor(dose, {
-      containerId: bag.container.id,
+      containerId: each.container.id,
       waterLitres: litres,
-      plants: Math.max(1, bag.occupants.length),
-      mixLitres: bag.properties.fill.mixLitres,
+      plants: Math.max(1, each.occupants.length),
+      mixLitres: each.properties.fill.mixLitres,
     });
+  const asLabel = labelled(bag);
   const amountText = isTyped ? form.texts.amount : trimmed(asLabel?.amount ?? 1, 1);
   const unit = (form.texts.unit || dose?.unit) ?? 'gram';
   const read = readDose(amountText, unit as FeedUnit, unitFormat.system);
@@ -73,16 +78,24 @@ export default function FeedDialog({
     dose && asLabel && read.ok
       ? checkDose({ ...read.value, per: dose.per }, { ...asLabel, per: dose.per }, product, scoopsOf(garden))
       : undefined;
+  /** by the label each bag gets as much as its own mix and plants ask; a typed amount is for each */
+  const ownAmount = (each: Bag) => {
+    const amount = isTyped ? undefined : labelled(each)?.amount;
+    return amount === undefined ? {} : { amount };
+  };
   const submit = form.submit(async () => {
     if (!read.ok) return form.refuse('amount', read.problem);
-    const given = { bag, product, partner, ...read.value, litres, step };
-    await record(fedWithWatering(given, clock.now()), `feed at ${bag.container.label}`);
-    onClose();
+    const at = clock.now();
+    const drafts = bags.flatMap((each) =>
+      fedWithWatering({ bag: each, product, partner, ...read.value, ...ownAmount(each), litres, step }, at),
+    );
+    await record(drafts, `feed at ${bags.length === 1 ? bag.container.label : `${bags.length} bags`}`);
+    onDone();
   });
   const label = dose && `Its label: ${doseWords(dose, unitFormat.system)}`;
   return (
     <FormDialog
-      title={`Fed ${titleOf(bag)}`}
+      title={`Fed ${bagsWords(bags)}`}
       onClose={onClose}
       onSubmit={submit}
       submitLabel="Put in the diary"
@@ -114,6 +127,16 @@ export default function FeedDialog({
         <Alert severity={check.kind === 'weak' ? 'info' : 'warning'}>
           {CHECK_WORDS[check.kind](check.times)}
         </Alert>
+      )}
+      {bags.length > 1 && read.ok && (
+        <Typography variant="body2">
+          {bags
+            .map(
+              (each) => `${each.container.label}: ${feedAmountWords({ ...read.value, ...ownAmount(each) })}`,
+            )
+            .join(', ')}
+          .
+        </Typography>
       )}
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         {feedCaution(product)}

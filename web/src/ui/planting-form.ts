@@ -236,11 +236,16 @@ const LONGEST_AGO_DAYS = 730;
 /** What was said of a plant that is not in yet: it is kept as the plan of each bag. */
 export function planChanges(
   result: Omit<PlantingFormResult, 'seedling'> & { readonly seedling: Seedling | undefined },
-  homes: readonly { readonly containerId: string; readonly plantOn: string }[],
+  homes: readonly {
+    readonly containerId: string;
+    readonly plantOn: string;
+    /** the grower said the day; else it is one that was worked out */
+    readonly isDaySaid?: boolean;
+  }[],
   now: string,
 ): readonly RecordChange[] {
   const { cropId, habitId, varietyName, plantName, seedling, practiceId } = result;
-  return homes.map(({ containerId, plantOn }): RecordChange => {
+  return homes.map(({ containerId, plantOn, isDaySaid }): RecordChange => {
     const after: Plan = {
       id: newId('plan'),
       containerId,
@@ -251,7 +256,7 @@ export function planChanges(
       ...(seedling ? { seedling } : {}),
       ...(practiceId ? { practiceId } : {}),
       plantOn,
-      isDayOpen: true,
+      ...(isDaySaid ? {} : { isDayOpen: true }),
       createdAt: now,
       changedAt: now,
     };

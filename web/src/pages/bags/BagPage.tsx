@@ -145,9 +145,9 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
           </Panel>
         </Box>
       </Box>
-      {isNewEntry(dialog) && <EntryDialog bag={bag} kind={dialog} onClose={close} />}
+      {isNewEntry(dialog) && <EntryDialog bags={[bag]} kind={dialog} onClose={close} />}
       {dialog === 'check' && <CheckDialog bag={bag} onClose={close} />}
-      {dialog === 'plant' && <PlantDialog bag={bag} onClose={close} />}
+      {dialog === 'plant' && <PlantDialog bags={[bag]} onClose={close} />}
       {dialog === 'gauge' && <GaugeDialog bag={bag} onClose={close} />}
       {dialog === 'template' && <TemplateDialog bag={bag} onClose={close} />}
     </Page>

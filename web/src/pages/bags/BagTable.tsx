@@ -1,10 +1,9 @@
-import { Box, Button, Typography } from '@mui/material';
-import { useMemo, useState } from 'react';
+import { Box } from '@mui/material';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { gradeSpan, kindWords, nextCheckWords } from '../../text/bag-text.ts';
 import { useGarden, useUnitFormat, type Bag, type UnitFormat } from '../../store/index.ts';
 import { DataTable, type Column } from '../../ui/DataTable.tsx';
-import { BulkDialog } from './BulkDialog.tsx';
 
 /** What is said of each bag; of an empty one little. */
 function columnsOf(unitFormat: UnitFormat, now: string): [Column<Bag>, ...Column<Bag>[]] {
@@ -76,68 +75,36 @@ function columnsOf(unitFormat: UnitFormat, now: string): [Column<Bag>, ...Column
   ];
 }
 
-/** All bags as rows; several can be ticked and changed together. */
-export function BagTable({ bags }: { readonly bags: readonly Bag[] }) {
+/** All bags as rows; several can be ticked and taken together. */
+export function BagTable({
+  bags,
+  ticked,
+  onTick,
+}: {
+  readonly bags: readonly Bag[];
+  readonly ticked: ReadonlySet<string>;
+  onTick(ids: ReadonlySet<string>): void;
+}) {
   const { clock } = useGarden();
   const unitFormat = useUnitFormat();
-  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
-  const [isChanging, setChanging] = useState(false);
-  const chosen = bags.filter((b) => ticked.has(b.container.id));
   const columns = useMemo(() => columnsOf(unitFormat, clock.now()), [clock, unitFormat]);
   return (
-    <Box>
-      <Box
-        sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 1, minHeight: 52 }}
-        aria-live="polite"
-      >
-        {chosen.length === 0 ? (
-          <Typography sx={{ color: 'text.secondary' }}>Tick several bags to change them together.</Typography>
-        ) : (
-          <>
-            <Typography>
-              {chosen.length} {chosen.length === 1 ? 'bag' : 'bags'} ticked.
-            </Typography>
-            <Button variant="contained" onClick={() => setChanging(true)}>
-              Change them
-            </Button>
-            <Button
-              variant="outlined"
-              component={Link}
-              to={`/bench/fill?bags=${chosen.map((b) => b.container.id).join(',')}`}
-            >
-              Fill them
-            </Button>
-            <Button onClick={() => setTicked(new Set())}>Untick all</Button>
-          </>
-        )}
-      </Box>
-      <Box
-        sx={{
-          backgroundColor: 'var(--surface)',
-          border: '1px solid var(--line)',
-          borderRadius: '12px',
-          padding: 1,
-        }}
-      >
-        <DataTable
-          name="bags"
-          label="All bags"
-          rows={bags}
-          columns={columns}
-          idOf={(bag) => bag.container.id}
-          ticking={{ ticked, onTick: setTicked, nameOf: (bag) => `bag ${bag.container.label}` }}
-        />
-      </Box>
-      {isChanging && (
-        <BulkDialog
-          bags={chosen}
-          onClose={() => setChanging(false)}
-          onDone={() => {
-            setChanging(false);
-            setTicked(new Set());
-          }}
-        />
-      )}
+    <Box
+      sx={{
+        backgroundColor: 'var(--surface)',
+        border: '1px solid var(--line)',
+        borderRadius: '12px',
+        padding: 1,
+      }}
+    >
+      <DataTable
+        name="bags"
+        label="All bags"
+        rows={bags}
+        columns={columns}
+        idOf={(bag) => bag.container.id}
+        ticking={{ ticked, onTick, nameOf: (bag) => `bag ${bag.container.label}` }}
+      />
     </Box>
   );
 }

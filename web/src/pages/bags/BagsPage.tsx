@@ -7,9 +7,9 @@ import {
   ToggleButtonGroup,
   Typography,
 } from '@mui/material';
-import { IconPencil, IconPlus } from '@tabler/icons-react';
+import { IconPencil, IconPlus, IconSquare, IconSquareCheckFilled } from '@tabler/icons-react';
 import type { Place } from '@rundel/core/records';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react';
 import { Link } from 'react-router';
 import { gradeSpan, nextCheckWords } from '../../text/bag-text.ts';
 import { COVER_WORDS } from '../../ui/choices.tsx';
@@ -17,6 +17,8 @@ import { Page, Panel } from '../../ui/Page.tsx';
 import { BagElevation, sceneOf } from '../../section/index.ts';
 import { placesInUse, useBags, useGarden, type Bag } from '../../store/index.ts';
 import { BagTable } from './BagTable.tsx';
+import { useLongPress } from './long-press.ts';
+import { ManyBar } from './many/ManyBar.tsx';
 import { PlaceDialog } from './PlaceDialog.tsx';
 
 /** Where the bags stand: each place with its bags as marks, or all of them in a table. */
@@ -25,6 +27,27 @@ export default function BagsPage() {
   const { bags, unreadable } = useBags();
   const [view, setView] = useState<'marks' | 'table'>('marks');
   const [editing, setEditing] = useState<Place | 'new'>();
+  const [isTicking, setTicking] = useState(false);
+  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
+  const untick = useCallback(() => {
+    setTicked(new Set());
+    setTicking(false);
+  }, []);
+  const ticking = useMemo(
+    (): Ticked => ({
+      isOn: isTicking || ticked.size > 0,
+      ids: ticked,
+      toggle: (id) =>
+        setTicked((now) => new Set(now.has(id) ? [...now].filter((each) => each !== id) : [...now, id])),
+      toggleAll: (ids) =>
+        setTicked((now) =>
+          ids.every((id) => now.has(id))
+            ? new Set([...now].filter((each) => !ids.includes(each)))
+            : new Set([...now, ...ids]),
+        ),
+    }),
+    [isTicking, ticked],
+  );
   const places = placesInUse(garden);
   return (
     <Page
@@ -41,6 +64,15 @@ export default function BagsPage() {
             <ToggleButton value="marks">As they stand</ToggleButton>
             <ToggleButton value="table">Table</ToggleButton>
           </ToggleButtonGroup>
+          {bags.length > 1 && view === 'marks' && (
+            <Button
+              variant="outlined"
+              aria-pressed={ticking.isOn}
+              onClick={() => (ticking.isOn ? untick() : setTicking(true))}
+            >
+              {ticking.isOn ? 'One at a time' : 'Several at once'}
+            </Button>
+          )}
           <Button variant="outlined" onClick={() => setEditing('new')}>
             Add a place
           </Button>
@@ -60,17 +92,19 @@ export default function BagsPage() {
         </Typography>
       ))}
       {view === 'table' ? (
-        <BagTable bags={bags} />
+        <BagTable bags={bags} ticked={ticked} onTick={setTicked} />
       ) : (
         places.map((place) => (
           <PlaceRow
             key={place.id}
             place={place}
             bags={bags.filter((b) => b.container.placeId === place.id)}
+            ticking={ticking}
             onEdit={() => setEditing(place)}
           />
         ))
       )}
+      <ManyBar bags={bags.filter((b) => ticked.has(b.container.id))} onUntick={untick} />
       {editing && (
         <PlaceDialog
           place={editing === 'new' ? undefined : editing}
@@ -82,13 +116,23 @@ export default function BagsPage() {
   );
 }
 
+/** Which bags are ticked, and whether a tap ticks rather than opens. */
+interface Ticked {
+  readonly isOn: boolean;
+  readonly ids: ReadonlySet<string>;
+  toggle(id: string): void;
+  toggleAll(ids: readonly string[]): void;
+}
+
 function PlaceRow({
   place,
   bags,
+  ticking,
   onEdit,
 }: {
   readonly place: Place;
   readonly bags: readonly Bag[];
+  readonly ticking: Ticked;
   onEdit(): void;
 }) {
   return (
@@ -96,6 +140,15 @@ function PlaceRow({
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, marginBlockEnd: 1 }}>
         <Typography variant="h2">{place.name}</Typography>
         <Box sx={{ color: 'text.secondary' }}>{COVER_WORDS[place.cover].toLowerCase()}</Box>
+        {ticking.isOn && bags.length > 0 && (
+          <Button
+            onClick={() => ticking.toggleAll(bags.map((b) => b.container.id))}
+            aria-label={`All of ${place.name}`}
+            sx={{ textDecoration: 'underline' }}
+          >
+            All here
+          </Button>
+        )}
         <IconButton
           aria-label={`Change ${place.name}`}
           onClick={onEdit}
@@ -118,7 +171,7 @@ function PlaceRow({
           }}
         >
           {bags.map((bag) => (
-            <BagTile key={bag.container.id} bag={bag} />
+            <BagTile key={bag.container.id} bag={bag} ticking={ticking} />
           ))}
         </Box>
       )}
@@ -126,7 +179,8 @@ function PlaceRow({
   );
 }
 
-function BagTile({ bag }: { readonly bag: Bag }) {
+/** One bag as it stands: a tap opens it; a long press, or a press with shift, ticks it. */
+function BagTile({ bag, ticking }: { readonly bag: Bag; readonly ticking: Ticked }) {
   const { clock, garden, live } = useGarden();
   const next = bag.water && nextCheckWords(bag.water, clock.now());
   const isEmpty = bag.occupants.length === 0;
@@ -136,11 +190,26 @@ function BagTile({ bag }: { readonly bag: Bag }) {
     [bag.properties, bag.container, bag.occupants, clock, garden.settings, live, share],
   );
   const isDue = !isEmpty && next === 'now';
+  const { id } = bag.container;
+  const isTicked = ticking.ids.has(id);
+  const press = useLongPress(() => ticking.toggle(id));
   return (
     <ButtonBase
       component={Link}
-      to={`/bags/${bag.container.id}`}
+      to={`/bags/${id}`}
+      {...press.handlers}
+      onClick={(event: MouseEvent) => {
+        const isMeant = ticking.isOn || event.shiftKey || event.ctrlKey || event.metaKey;
+        if (!isMeant && !press.wasLong()) return;
+        event.preventDefault();
+        if (!press.wasLong()) ticking.toggle(id);
+      }}
+      {...(ticking.isOn ? { role: 'checkbox', 'aria-checked': isTicked, onKeyDown: onSpace } : {})}
       sx={{
+        position: 'relative',
+        outline: isTicked ? '3px solid var(--action)' : 'none',
+        outlineOffset: -3,
+        backgroundColor: isTicked ? 'var(--action-wash)' : 'transparent',
         display: 'grid',
         alignContent: 'end',
         textAlign: 'center',
@@ -150,6 +219,11 @@ function BagTile({ bag }: { readonly bag: Bag }) {
         '&:hover': { backgroundColor: 'var(--action-wash)' },
       }}
     >
+      {ticking.isOn && (
+        <Box sx={{ position: 'absolute', insetInlineStart: 8, top: 4 }}>
+          {isTicked ? <IconSquareCheckFilled aria-hidden /> : <IconSquare aria-hidden />}
+        </Box>
+      )}
       <Box sx={{ borderBlockEnd: '3px solid var(--ink)', display: 'grid', justifyItems: 'center' }}>
         <BagElevation scene={scene} pixelsPerMillimetre={0.125} />
       </Box>
@@ -177,4 +251,11 @@ function BagTile({ bag }: { readonly bag: Bag }) {
       </Box>
     </ButtonBase>
   );
+}
+
+/** A link that ticks is pressed by the space bar too, as a box to tick is. */
+function onSpace(event: KeyboardEvent<HTMLElement>): void {
+  if (event.key !== ' ') return;
+  event.preventDefault();
+  event.currentTarget.click();
 }

@@ -83,7 +83,11 @@ export function FeedPanel({ bag }: { readonly bag: Bag }) {
       </Suspense>
       {isFeeding && (
         <Suspense>
-          <FeedDialog bag={bag} productId={regime?.steps[0]?.productId} onClose={() => setFeeding(false)} />
+          <FeedDialog
+            bags={[bag]}
+            productId={regime?.steps[0]?.productId}
+            onClose={() => setFeeding(false)}
+          />
         </Suspense>
       )}
     </Panel>

@@ -1,3 +1,4 @@
+import { Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { plansFor } from '@rundel/core/garden-state';
 import { cropOf, habitOf } from '@rundel/core/plants';
@@ -15,8 +16,17 @@ import {
   startOfPlan,
 } from '../../ui/planting-form.ts';
 
-/** Plants the free stations of a bag. */
-export function PlantDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {
+/** Plants the free stations of a bag, or of several alike. */
+export function PlantDialog({
+  bags,
+  onClose,
+  onDone = onClose,
+}: {
+  readonly bags: readonly [Bag, ...Bag[]];
+  onClose(): void;
+  onDone?(): void;
+}) {
+  const [bag] = bags;
   const { garden, clock, live, saveRecords } = useGarden();
   const unitFormat = useUnitFormat();
   const { depthPracticeId } = garden.settings;
@@ -28,27 +38,38 @@ export function PlantDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
     check: plantingProblems,
   });
   const planting = plantingOf(form);
-  const taken = new Set(bag.occupants.map((o) => o.stationId));
-  const stationIds = bag.container.stations.filter((s) => !taken.has(s.id)).map((s) => s.id);
+  const homes = bags.map(freeStations);
+  const count = homes.reduce((sum, { stationIds }) => sum + stationIds.length, 0);
   const save = form.submit(async () => {
     if (!planting) return;
-    const { changes, drafts } = plantingChanges(
-      planting,
-      [{ containerId: bag.container.id, stationIds }],
-      garden.varieties,
-      clock.now(),
+    const { changes, drafts } = plantingChanges(planting, homes, garden.varieties, clock.now());
+    await saveRecords(
+      changes,
+      drafts,
+      `planting in ${bags.length === 1 ? bag.container.label : `${bags.length} bags`}`,
     );
-    await saveRecords(changes, drafts, `planting in ${bag.container.label}`);
-    onClose();
+    onDone();
   });
   return (
     <FormDialog
-      title={`Plant bag ${bag.container.label}`}
+      title={bags.length === 1 ? `Plant bag ${bag.container.label}` : `Plant ${bags.length} bags`}
       onClose={onClose}
       onSubmit={save}
       submitLabel="It is planted"
     >
       <PlantingFields form={form} />
+      {bags.length > 1 && (
+        <Typography variant="body2">
+          {count} {count === 1 ? 'plant' : 'plants'}:{' '}
+          {homes
+            .map(
+              ({ label, stationIds }) =>
+                `${label} ${stationIds.length === 0 ? 'is full' : `×${stationIds.length}`}`,
+            )
+            .join(', ')}
+          . The advice below is for bag {bag.container.label}.
+        </Typography>
+      )}
       {planting && (
         <PlantingAdvice
           seedling={planting.seedling}
@@ -61,4 +82,11 @@ export function PlantDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
       )}
     </FormDialog>
   );
+}
+
+/** The places in a bag where nothing stands. */
+function freeStations({ container, occupants }: Bag) {
+  const taken = new Set(occupants.map((o) => o.stationId));
+  const stationIds = container.stations.filter(({ id }) => !taken.has(id)).map(({ id }) => id);
+  return { containerId: container.id, label: container.label, stationIds };
 }

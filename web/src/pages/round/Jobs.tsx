@@ -1,41 +1,116 @@
-import { Box, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
+import { IconChecks } from '@tabler/icons-react';
+import type { BagJob } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
-import { memo, useDeferredValue } from 'react';
+import { useDeferredValue, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { ColdNightNotice } from '../../ui/ColdNightNotice.tsx';
-import { isDue } from '../../text/job-text.ts';
+import { isDue, jobGroupWords, taskDone } from '../../text/job-text.ts';
 import { JobRow } from '../../ui/JobRow.tsx';
+import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useBags, useGarden, type Bag } from '../../store/index.ts';
 
-/** What the night asks, and the jobs that are due: winding, tying, top-ups, supports. */
+interface Due {
+  readonly bag: Bag;
+  readonly task: BagJob;
+}
+
+/** What the night asks, and the jobs that are due, one kind at a time: winding, tying, top-ups, supports. */
 export default function Jobs() {
+  const { clock } = useGarden();
   // a check wants its answer first; what the hands have to do may follow a moment later
   const bags = useDeferredValue(useBags().bags);
+  const today = dayOf(clock.now());
+  const groups = new Map<string, Due[]>();
+  for (const bag of bags) {
+    for (const task of bag.jobs) {
+      if (!isDue(task, today)) continue;
+      const kind = jobGroupWords(task);
+      const group = groups.get(kind);
+      if (group) group.push({ bag, task });
+      else groups.set(kind, [{ bag, task }]);
+    }
+  }
   return (
     <Box sx={{ marginBlockStart: 2 }}>
       <ColdNightNotice crops={[]} bags={bags} isPlanted />
-      <Box sx={{ '&:not(:has(li))': { display: 'none' } }}>
+      {groups.size > 0 && (
         <Typography sx={{ fontSize: '0.88rem', fontWeight: 'fontWeightMedium', color: 'text.secondary' }}>
           Jobs due
         </Typography>
-        <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
-          {bags.map((bag) => (
-            <JobsAt key={bag.container.id} bag={bag} />
-          ))}
-        </Box>
-      </Box>
+      )}
+      {[...groups].map(([kind, due]) => (
+        <JobGroup key={kind} kind={kind} due={due} />
+      ))}
     </Box>
   );
 }
 
-/** What is due at one bag. */
-const JobsAt = memo(function JobsAt({ bag }: { readonly bag: Bag }) {
-  const { clock } = useGarden();
-  const today = dayOf(clock.now());
-  const due = bag.jobs.filter((task) => isDue(task, today));
-  return due.map((task) => (
+/** One kind of job at all the bags where it is due; done at all of them in one tap, or bag by bag. */
+function JobGroup({ kind, due }: { readonly kind: string; readonly due: readonly Due[] }) {
+  const { clock, record } = useGarden();
+  const [isOpen, setOpen] = useState(false);
+  if (due.length === 1)
+    return (
+      <JobList>
+        <JobAt due={due} />
+      </JobList>
+    );
+  const doneAtAll = () => {
+    const now = clock.now();
+    return record(
+      due.map(({ task, bag }) => taskDone(task, bag, now)),
+      `${kind.toLowerCase()} at ${due.length} bags`,
+    );
+  };
+  return (
+    <Box sx={{ borderBlockEnd: '1px solid var(--line)', paddingBlock: 0.75 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <Box sx={{ flex: 1, minWidth: 0 }}>
+          <strong>{kind}</strong>
+          <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
+            at {due.map(({ bag }) => bag.container.label).join(', ')}
+          </Box>
+          <Button
+            size="small"
+            aria-expanded={isOpen}
+            onClick={() => setOpen(!isOpen)}
+            sx={{ paddingInline: 0, textDecoration: 'underline' }}
+          >
+            {isOpen ? 'together' : 'one by one'}
+          </Button>
+        </Box>
+        <OnceButton
+          variant="outlined"
+          aria-label={`${kind}: done at all ${due.length}`}
+          onPress={doneAtAll}
+          startIcon={<IconChecks aria-hidden />}
+          sx={{ flexShrink: 0 }}
+        >
+          Done at all {due.length}
+        </OnceButton>
+      </Box>
+      {isOpen && (
+        <JobList>
+          <JobAt due={due} />
+        </JobList>
+      )}
+    </Box>
+  );
+}
+
+function JobList({ children }: { readonly children: ReactNode }) {
+  return (
+    <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
+      {children}
+    </Box>
+  );
+}
+
+function JobAt({ due }: { readonly due: readonly Due[] }) {
+  return due.map(({ bag, task }) => (
     <JobRow
-      key={task.kind}
+      key={`${bag.container.id} ${task.kind}`}
       bag={bag}
       task={task}
       lead={
@@ -45,4 +120,4 @@ const JobsAt = memo(function JobsAt({ bag }: { readonly bag: Bag }) {
       }
     />
   ));
-});
+}

@@ -178,7 +178,7 @@ export function StopActions({
       {isFeeding && (
         <Suspense>
           <FeedDialog
-            bag={bag}
+            bags={[bag]}
             productId={offered?.product.id}
             step={offered && { regimeId: offered.regimeId, stepId: offered.state.step.id }}
             onClose={() => setFeeding(false)}
@@ -187,7 +187,7 @@ export function StopActions({
       )}
       {dialog && (
         <Suspense>
-          <EntryDialog bag={bag} kind={dialog} onClose={() => setDialog(undefined)} />
+          <EntryDialog bags={[bag]} kind={dialog} onClose={() => setDialog(undefined)} />
         </Suspense>
       )}
       <Box

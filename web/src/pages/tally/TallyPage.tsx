@@ -240,7 +240,7 @@ export default function TallyPage() {
           </Panel>
         </Box>
       )}
-      {picking && <EntryDialog kind="picking" bag={picking} onClose={() => setPicking(undefined)} />}
+      {picking && <EntryDialog kind="picking" bags={[picking]} onClose={() => setPicking(undefined)} />}
     </Page>
   );
 }

@@ -1,5 +1,5 @@
 import { Typography } from '@mui/material';
-import { titleOf } from '../../text/bag-text.ts';
+import { bagsWords } from '../../text/bag-text.ts';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { FormDialog, FormFields, useFields, type FormStart } from '../form/index.ts';
 import { useWhen } from '../When.tsx';
@@ -7,8 +7,9 @@ import { formOf } from './correct-forms.ts';
 import { checkOf, draftOf } from './entry-form.ts';
 
 interface NewEntry {
-  title(bag: Bag): string;
-  /** what undo calls it, before the bag's label */
+  /** the dialog's title before the bags */
+  readonly title: string;
+  /** what undo calls it, before the bags */
   readonly words: string;
   readonly submitLabel?: string;
   readonly start?: FormStart<Record<never, never>>['values'];
@@ -17,11 +18,13 @@ interface NewEntry {
 
 /** What is put in the diary of a bag by a form of its own. */
 const NEW_ENTRIES = {
-  picking: { title: (bag) => `Picked from ${titleOf(bag)}`, words: 'picking from' },
-  watering: { title: (bag) => `Water ${titleOf(bag)}`, words: 'watering at', submitLabel: 'Given' },
-  note: { title: (bag) => `A note on ${titleOf(bag)}`, words: 'note on' },
+  picking: { title: 'Picked from', words: 'picking from' },
+  watering: { title: 'Water', words: 'watering at', submitLabel: 'Given' },
+  note: { title: 'A note on', words: 'note on' },
+  stage: { title: 'Seen at', words: 'stage seen at' },
+  tended: { title: 'Done at', words: 'work at' },
   trouble: {
-    title: (bag) => `Trouble in bag ${bag.container.label}`,
+    title: 'Trouble in',
     words: 'trouble in',
     start: { livesInMix: true },
     remark:
@@ -31,21 +34,26 @@ const NEW_ENTRIES = {
 
 export type NewEntryKind = keyof typeof NEW_ENTRIES;
 
-/** A new entry at a bag, by the form of its kind; the day and time come last, since it is nearly always of now. */
+/**
+ * A new entry at a bag or at several, by the form of its kind; the day and time come last, since it is nearly always of now.
+ */
 export function EntryDialog({
-  bag,
+  bags,
   kind,
   onClose,
+  onDone = onClose,
 }: {
-  readonly bag: Bag;
+  readonly bags: readonly Bag[];
   readonly kind: NewEntryKind;
   onClose(): void;
+  /** it was put in the diary; left out: as when it is closed */
+  onDone?(): void;
 }) {
   const { garden, record } = useGarden();
   const unitFormat = useUnitFormat();
-  const { id: containerId, label } = bag.container;
   const entry: NewEntry = NEW_ENTRIES[kind];
-  const when = useWhen({ kind, containerId });
+  const [first] = bags;
+  const when = useWhen({ kind, containerId: bags.length === 1 ? first?.container.id : undefined });
   const entryForm = formOf(kind);
   const form = useFields(entryForm?.fields({ garden, unitFormat }) ?? {}, {
     values: entry.start ?? {},
@@ -54,19 +62,35 @@ export function EntryDialog({
   const submit = form.submit(async (values, texts) => {
     const at = when.read();
     if (at === undefined) return;
-    const draft = draftOf({ kind, at, containerId }, entryForm?.facts(values, texts) ?? {});
-    await record([draft], `${entry.words} ${label}`);
-    onClose();
+    const facts = entryForm?.facts(values, texts) ?? {};
+    await record(
+      bags.map(({ container }) => draftOf({ kind, at, containerId: container.id }, facts)),
+      `${entry.words} ${first && bags.length === 1 ? first.container.label : `${bags.length} bags`}`,
+    );
+    onDone();
   });
   return (
     <FormDialog
-      title={entry.title(bag)}
+      title={`${entry.title} ${bagsWords(bags)}`}
       onClose={onClose}
       onSubmit={submit}
       submitLabel={entry.submitLabel ?? 'Put in the diary'}
     >
       <FormFields form={form} autoFocus />
       {when.field}
+      {bags.length > 1 && (
+        <Typography variant="body2">
+          It is put in the diary of each: {bags.map(({ container }) => container.label).join(', ')}.
+          {kind === 'watering' && form.values.amount !== undefined && (
+            <>
+              {' '}
+              Each gets this much, {unitFormat.show(Number(form.values.amount) * bags.length, 'water')} in
+              all.
+            </>
+          )}
+          {kind === 'picking' && ' What you give is counted at each of them.'}
+        </Typography>
+      )}
       {entry.remark && (
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
           {entry.remark}
