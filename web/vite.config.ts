@@ -1,6 +1,7 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { townsAsset } from './scripts/towns-asset.ts';
 
 /** What the entry asks for as soon as it runs is fetched along with it, and not one journey later. */
 const preloadApp: Plugin = {
@@ -35,6 +36,7 @@ export default defineConfig({
   plugins: [
     react(),
     preloadApp,
+    townsAsset,
     VitePWA({
       registerType: 'autoUpdate',
       injectRegister: false,
@@ -44,8 +46,8 @@ export default defineConfig({
         description: 'Grow bags by checking: depth, water and pickings.',
         start_url: '/round',
         display: 'standalone',
-        background_color: '#e5ebec',
-        theme_color: '#3b1a42',
+        background_color: '#e5eaea',
+        theme_color: '#e5eaea',
         icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
       },
       workbox: {

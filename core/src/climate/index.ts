@@ -1,5 +1,6 @@
 export { drawWeather, fitWeather, type MonthWeather, type WeatherModel } from './generator.ts';
 export { defaultNormals, normalOfDay, type MonthNormal } from './normals.ts';
+export { SEASONS, usualSeasons, type SeasonsId } from './seasons.ts';
 export { type ReferenceDay } from './penman-monteith.ts';
 export { growingDegreeDays } from './priestley-taylor.ts';
 export { daylightHours, shareOfDay } from './sun.ts';

@@ -1,5 +1,6 @@
 import { dayOfYear, type Day } from '../calendar/index.ts';
 import { within } from '../errors/index.ts';
+import { seasonsOf, type SeasonsId } from './seasons.ts';
 
 /** A month's usual weather: mean daily minimum and maximum (°C) and the month's rain (mm). */
 export interface MonthNormal {
@@ -13,15 +14,17 @@ export interface MonthNormal {
  * eye to temperate places near sea level: good to about ±4 °C). A grower with a number of their own types it over.
  *
  * @param latitudeDegrees -66 to 66
+ * @param seasonsId how far apart winter and summer are; left out: as by the sea
  * @returns January first
  * @example
  * defaultNormals(51)[6].maxCelsius
  * // ≈> 22.7
  */
-export function defaultNormals(latitudeDegrees: number): readonly MonthNormal[] {
+export function defaultNormals(latitudeDegrees: number, seasonsId?: SeasonsId): readonly MonthNormal[] {
   const lat = within('latitudeDegrees', latitudeDegrees, -66, 66);
-  const yearMean = 27.5 - 0.0066 * lat * lat;
-  const swing = 0.15 * Math.abs(lat);
+  const { coolerBy, swingTimes } = seasonsOf(seasonsId);
+  const yearMean = 27.5 - 0.0066 * lat * lat - coolerBy;
+  const swing = 0.15 * Math.abs(lat) * swingTimes;
   const warmest = lat >= 0 ? 6.5 : 0.5;
   return Array.from({ length: 12 }, (_, month) => {
     const season = Math.cos(((month - warmest) / 12) * 2 * Math.PI);

@@ -60,7 +60,7 @@ const USE_DAYS_BACK = 35;
 export function siteOf(settings: Settings): Site {
   return {
     latitudeDegrees: settings.latitudeDegrees,
-    normals: settings.normals ?? defaultNormals(settings.latitudeDegrees),
+    normals: settings.normals ?? defaultNormals(settings.latitudeDegrees, settings.seasonsId),
   };
 }
 

@@ -5,14 +5,15 @@ import { USUAL_SIGN } from './money.ts';
 /** A new grower's garden: one place outdoors and a ten-litre can, both to be renamed. */
 export function newGarden(
   now: string,
-  chosen: Pick<Settings, 'gardenName' | 'latitudeDegrees' | 'units'>,
+  chosen: Pick<Settings, 'gardenName' | 'latitudeDegrees' | 'units'> &
+    Partial<Pick<Settings, 'currency' | 'seasonsId'>>,
 ): Garden {
   const stamps = { createdAt: now, changedAt: now };
   const can = { id: newId('measure'), kind: 'can' as const, name: 'can', litres: 10, ...stamps };
   return {
     settings: {
-      ...chosen,
       currency: USUAL_SIGN[chosen.units],
+      ...chosen,
       roundHours: [8, 18],
       wateringMeasureId: can.id,
       depthPracticeId: 'first-leaves',

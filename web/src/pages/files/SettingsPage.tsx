@@ -1,12 +1,14 @@
 import { Box, Button, FormControlLabel, MenuItem, Switch, TextField, Typography } from '@mui/material';
+import { SEASONS, usualSeasons, type SeasonsId } from '@rundel/core/climate';
 import type { Settings } from '@rundel/core/records';
-import { useState, type FormEvent } from 'react';
+import { useEffect, useState, type FormEvent } from 'react';
 import { useThemeValue, type ThemeValue } from '../../ui/theme-context.tsx';
 import { PRACTICE_CHOICES, practiceWords, UNIT_CHOICES } from '../../ui/choices.tsx';
 import { readPlace } from '../../text/place-text.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { clockOf } from '../../text/text.ts';
-import { unitFormatIn, useGarden, told } from '../../store/index.ts';
+import { fetchTowns, unitFormatIn, useGarden, told, type Town } from '../../store/index.ts';
+import { TownField } from '../../ui/TownField.tsx';
 import { AssumptionsPanel } from './AssumptionsPanel.tsx';
 
 /** What changes; a setting that is turned off is undefined. */
@@ -26,7 +28,10 @@ export default function SettingsPage() {
   return (
     <Page title="Settings" width={920}>
       <Panel title="This garden">
-        <GardenForm settings={settings} onKeep={keep} />
+        <GardenForm key={settings.latitudeDegrees} settings={settings} onKeep={keep} />
+      </Panel>
+      <Panel title="Its climate">
+        <ClimateForm settings={settings} onKeep={keep} />
       </Panel>
       <Panel title="Units and practices">
         <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 }}>
@@ -69,6 +74,54 @@ export default function SettingsPage() {
         <AssumptionsPanel />
       </Panel>
     </Page>
+  );
+}
+
+/** The town by which the sun and the usual weather are known, and how far apart the seasons are. */
+function ClimateForm({
+  settings,
+  onKeep,
+}: {
+  readonly settings: Settings;
+  onKeep(change: SettingsChange): void;
+}) {
+  const [towns, setTowns] = useState<readonly Town[]>([]);
+  const [town, setTown] = useState<Town | null>(null);
+  useEffect(() => {
+    // without the list there is still the latitude to give
+    void fetchTowns().then(setTowns, () => undefined);
+  }, []);
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 }}>
+      <TownField
+        towns={towns}
+        value={town}
+        onChange={(next) => {
+          setTown(next);
+          onKeep({
+            latitudeDegrees: next.latitudeDegrees,
+            seasonsId: usualSeasons(next.country, next.timeZone),
+          });
+        }}
+      />
+      <TextField
+        select
+        label="Winter and summer"
+        value={settings.seasonsId ?? 'sea'}
+        onChange={(e) => onKeep({ seasonsId: e.target.value as SeasonsId })}
+        helperText={
+          settings.normals
+            ? 'Your own month normals, in Season under Weather, count in place of this.'
+            : `With ${settings.latitudeDegrees}° it gives the usual weather; your own can be typed in Season, under Weather.`
+        }
+      >
+        {SEASONS.map(({ id, name }) => (
+          <MenuItem key={id} value={id}>
+            {name}
+          </MenuItem>
+        ))}
+      </TextField>
+    </Box>
   );
 }
 

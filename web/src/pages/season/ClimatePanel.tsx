@@ -38,7 +38,7 @@ export default function ClimatePanel() {
   const { garden, saveSettings } = useGarden();
   const unitFormat = useUnitFormat();
   const { settings } = garden;
-  const worked = settings.normals ?? defaultNormals(settings.latitudeDegrees);
+  const worked = settings.normals ?? defaultNormals(settings.latitudeDegrees, settings.seasonsId);
   const form = useFields(FIELDS, {
     values: valuesOf(worked),
     check: (values) =>
@@ -61,7 +61,7 @@ export default function ClimatePanel() {
   const back = async () => {
     const { normals: _, ...rest } = settings;
     await saveSettings(rest);
-    form.begin(valuesOf(defaultNormals(settings.latitudeDegrees)));
+    form.begin(valuesOf(defaultNormals(settings.latitudeDegrees, settings.seasonsId)));
     setSaved('Back to the latitude’s own.');
   };
   return (
@@ -74,7 +74,7 @@ export default function ClimatePanel() {
       <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockEnd: 1 }}>
         {settings.normals
           ? 'Your own numbers.'
-          : `Worked out from ${settings.latitudeDegrees}° alone, good to about ${unitFormat.system === 'us' ? '7 °F' : '4 °C'}. Type your own over them.`}
+          : `Worked out from ${settings.latitudeDegrees}° and how far apart your seasons are (both in Settings), good to about ${unitFormat.system === 'us' ? '7 °F' : '4 °C'}. Type your own over them.`}
       </Typography>
       <Table size="small" sx={{ '& td, & th': { paddingInline: { xs: 0.5, sm: 2 } } }}>
         <TableHead>
