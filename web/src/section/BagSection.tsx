@@ -7,6 +7,7 @@ import { Handle, type SectionHandle } from './Handle.tsx';
 import { heightNeeded, layout, type Drawing } from './layout.ts';
 import type { Scene } from './scene.ts';
 import { SectionBody } from './SectionBody.tsx';
+import { Spots, type Spot } from './Spots.tsx';
 
 const MARGIN = { top: 26, bottom: 26, left: 74, right: 128 };
 
@@ -48,6 +49,7 @@ export function BagSection({
   title,
   handles = [],
   isCut = false,
+  spots = [],
 }: {
   readonly scene: Scene;
   readonly unitFormat: Pick<UnitFormat, 'show' | 'range' | 'system'>;
@@ -58,6 +60,8 @@ export function BagSection({
   readonly handles?: readonly SectionHandle[];
   /** the bag as large as it goes, with its plants and what holds them cut off above it */
   readonly isCut?: boolean;
+  /** parts that can be touched to say more of them */
+  readonly spots?: readonly Spot[];
 }) {
   // on a phone the paper is narrower, so that its words stay as large as the rest
   const width = useMediaQuery('(max-width: 599px)') ? Math.min(wide, 350) : wide;
@@ -88,7 +92,7 @@ export function BagSection({
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
-      role={handles.length > 0 ? 'group' : 'img'}
+      role={handles.length > 0 || spots.length > 0 ? 'group' : 'img'}
       aria-label={title}
       style={{ width: '100%', height: '100%', display: 'block' }}
       fontFamily="inherit"
@@ -185,6 +189,7 @@ export function BagSection({
           </g>
         );
       })}
+      <Spots spots={spots} scene={seen} drawing={drawing} />
     </svg>
   );
 }

@@ -1,16 +1,17 @@
-import { Button, MenuItem, TextField, Typography } from '@mui/material';
+import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { proposedPlantingDay } from '@rundel/core/garden-state';
 import { type Seedling, type Template, TRADE_CLASS_NAMES } from '@rundel/core/records';
 import { CONTAINER_KINDS, containerKind } from '@rundel/core/bags';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { useFields, type FormStart, type ValuesOf } from '../../ui/form/index.ts';
+import { FormField, useFields, type FormStart, type ValuesOf } from '../../ui/form/index.ts';
 import { useOnce } from '../../ui/once.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { containersInUse, placesInUse, useGarden, useUnitFormat } from '../../store/index.ts';
 import { BagFields } from './BagFields.tsx';
 import { BagFormLayout } from './BagFormLayout.tsx';
+import { BagParts, spotsFor, type PartId } from './BagParts.tsx';
 import { BagPreview } from './BagPreview.tsx';
 import {
   bagFields,
@@ -24,8 +25,8 @@ import {
 } from './bag-form.ts';
 import { newBagRecords } from './bag-records.ts';
 import { labelsFor, nextLabel } from './labels.ts';
-import { PlantingFields } from '../../ui/PlantingFields.tsx';
 import {
+  habitIdOf,
   isPlantingAsked,
   planChanges,
   plantingChanges,
@@ -99,6 +100,7 @@ function AddBagForm() {
     },
   );
   const { texts, values } = form;
+  const [partId, openPart] = useState<PartId>();
   const bag = bagOf({ fields: bagFields(texts, context), values });
   const planting = plantingOf({ fields: fieldsOfPlanting(texts), values });
 
@@ -143,7 +145,9 @@ function AddBagForm() {
       const first = containers[0];
       const words = bagCount === 1 ? `bag ${first?.label ?? ''} added` : `${bagCount} bags added`;
       await saveRecords([...changes, ...planted.changes, ...plans], planted.drafts, words);
-      void navigate(bagCount === 1 ? `/bags/${first?.id ?? ''}` : '/bags');
+      // the first bag of all: what one does with it now stands on the round
+      const isFirst = inUse.length === 0 && said === 'planted';
+      void navigate(isFirst ? '/round' : bagCount === 1 ? `/bags/${first?.id ?? ''}` : '/bags');
     }),
   );
 
@@ -156,33 +160,49 @@ function AddBagForm() {
         onSubmit={save}
         fields={
           <>
-            <Panel title="The bag">
+            <Panel title="Which bag, and how big">
               {templates.length > 0 && !like && (
                 <TemplateChoice templates={templates} chosen={template?.id} />
               )}
               <BagFields form={form} />
-              <TextField
-                label="How many of these"
-                value={count}
-                onChange={(e) => setCount(e.target.value)}
-                error={!isCount}
-                helperText={
-                  isCount
-                    ? bagCount > 1
-                      ? `They are called ${labelsFor(texts.label.trim() || '1', Math.min(bagCount, 6), labels).join(', ')}${bagCount > 6 ? ' …' : ''}.`
-                      : 'More than one: all alike, with numbers of their own.'
-                    : 'A whole number from 1 to 60.'
-                }
-                sx={{ marginBlockStart: 2.5, maxWidth: 340 }}
-                slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-              />
             </Panel>
-            <Panel title="The plant">
-              <PlantingFields form={form} />
+            <Panel title="The plant, how tall and since when">
+              <Box
+                sx={{
+                  display: 'grid',
+                  gridTemplateColumns: 'repeat(2, minmax(0, 1fr))',
+                  gap: { xs: 1.5, sm: 2 },
+                }}
+              >
+                <FormField form={form} name="cropId" />
+                <FormField form={form} name="habitId" value={habitIdOf(texts)} />
+                <FormField form={form} name="stem" help="From root ball to tip." />
+                <FormField form={form} name="plantedOn" help="Empty: not yet." />
+              </Box>
             </Panel>
           </>
         }
-        preview={<BagPreview bag={bag} planting={planting} />}
+        preview={<BagPreview bag={bag} planting={planting} spots={spotsFor(form, openPart)} />}
+        parts={
+          <>
+            <BagParts form={form} openId={partId} onOpen={openPart} />
+            <TextField
+              label="How many of these"
+              value={count}
+              onChange={(e) => setCount(e.target.value)}
+              error={!isCount}
+              helperText={
+                isCount
+                  ? bagCount > 1
+                    ? `They are called ${labelsFor(texts.label.trim() || '1', Math.min(bagCount, 6), labels).join(', ')}${bagCount > 6 ? ' …' : ''}.`
+                    : 'More than one: all alike, with numbers of their own.'
+                  : 'A whole number from 1 to 60.'
+              }
+              sx={{ marginBlockStart: 2, maxWidth: 340 }}
+              slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+            />
+          </>
+        }
         buttons={
           <>
             <Button type="submit" variant="contained" sx={{ minHeight: 56, minWidth: 160 }}>

@@ -1,18 +1,16 @@
-import { Box, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { Box, Button, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { containerKind } from '@rundel/core/bags';
 import { needsFirmMix, supportOf } from '@rundel/core/plants';
 import type { Container } from '@rundel/core/records';
-import { FormField, FormFields, type FieldsForm } from '../../ui/form/index.ts';
+import { FormFields, type FieldsForm } from '../../ui/form/index.ts';
 import { KindPicker } from '../../ui/KindPicker.tsx';
-import { dimensionName, STORE_FIELDS, type BagFields as Fields } from './bag-form.ts';
+import { dimensionName, usualLitres, type BagFields as Fields } from './bag-form.ts';
 
-const two = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 } as const;
-const bold = { fontWeight: 'fontWeightMedium', marginBlockEnd: 0.75 } as const;
-
-/** The fields of a bag: kind, size, mix, place, support. */
+/** The first two questions of a bag: which one, and how big. All else is said where it is seen. */
 export function BagFields({ form }: { readonly form: FieldsForm<Fields> }) {
   const { kindId, sizeBy, supportKind } = form.texts;
   const kind = containerKind(kindId);
+  const { unitFormat } = form.context;
   const chooseKind = (id: string) => {
     const next = containerKind(id);
     form.set('kindId', id);
@@ -22,10 +20,10 @@ export function BagFields({ form }: { readonly form: FieldsForm<Fields> }) {
     if (!next.holdsCane && needsFirmMix(support)) form.set('supportKind', 'none');
   };
   return (
-    <Box sx={{ display: 'grid', gap: 2.5 }}>
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
       <KindPicker value={kindId} onChange={chooseKind} />
       <Box>
-        <Typography id="size-by" sx={bold}>
+        <Typography id="size-by" sx={{ fontWeight: 'fontWeightMedium', marginBlockEnd: 0.75 }}>
           {form.fields.sizeBy.label}
         </Typography>
         <ToggleButtonGroup
@@ -33,45 +31,43 @@ export function BagFields({ form }: { readonly form: FieldsForm<Fields> }) {
           value={sizeBy}
           onChange={(_, next: string | null) => next && form.set('sizeBy', next)}
           aria-labelledby="size-by"
-          sx={{ marginBlockEnd: 2, flexWrap: 'wrap' }}
+          sx={{ marginBlockEnd: 1.5, flexWrap: 'wrap' }}
         >
           {form.fields.sizeBy.options.map(({ id, label }) => (
-            <ToggleButton key={id} value={id}>
+            <ToggleButton key={id} value={id} sx={{ paddingInline: { xs: 0.75, sm: 1.75 }, fontSize: { xs: '0.85rem', sm: '1rem' } }}>
               {label}
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
+        {sizeBy === 'label' && (
+          <Box role="group" aria-label="Usual sizes" sx={{ display: 'flex', gap: 1, marginBlockEnd: 1.5 }}>
+            {usualLitres(kindId).map((litres) => {
+              const words = unitFormat.show(litres, 'bag');
+              return (
+                <Button
+                  key={litres}
+                  variant="outlined"
+                  aria-pressed={form.texts.labelLitres === words}
+                  onClick={() => form.set('labelLitres', words)}
+                  sx={{ '&[aria-pressed="true"]': { borderColor: 'var(--action)', borderWidth: 2 } }}
+                >
+                  {words}
+                </Button>
+              );
+            })}
+          </Box>
+        )}
         <FormFields form={form} names={['labelLitres', 'tradeClass']} />
         {sizeBy === 'measured' && (
-          <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: 'repeat(3, 1fr)' }, gap: 1.5 }}>
+          <Box
+            sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(3, 1fr)' }, gap: 1.5 }}
+          >
             <FormFields
               form={form}
               names={[...kind.dimensions.map(({ key }) => dimensionName(key)), 'soldAs']}
             />
           </Box>
         )}
-      </Box>
-      <Box sx={two}>
-        <FormField form={form} name="label" />
-        {kind.stations.most > 1 && <FormField form={form} name="stations" />}
-        <FormFields form={form} names={['placeId', 'newPlaceName', 'newPlaceCover', 'mixId']} />
-      </Box>
-      <Box sx={two}>
-        <FormFields
-          form={form}
-          names={['supportKind', 'supportHeight', 'lowerMixId', 'lowerShare', 'mulch', 'hole', 'price']}
-        />
-      </Box>
-      <Box sx={two}>
-        <FormFields form={form} names={['companions', 'companionsUntil']} />
-      </Box>
-      <Box role="group" aria-labelledby="water-beside">
-        <Typography id="water-beside" sx={bold}>
-          Reservoirs and saucers
-        </Typography>
-        <Box sx={two}>
-          <FormFields form={form} names={Object.keys(STORE_FIELDS) as (keyof typeof STORE_FIELDS)[]} />
-        </Box>
       </Box>
     </Box>
   );

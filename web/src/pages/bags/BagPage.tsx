@@ -62,6 +62,9 @@ function Binned({ label }: { readonly label: string }) {
   );
 }
 
+/** The parts that are touched in the drawing to change them; what is planted is changed in the diary. */
+const EDITED_SPOTS = ['support', 'mulch', 'mix', 'water', 'place'] as const;
+
 type Dialog = NewEntryKind | 'check' | 'plant' | 'template' | 'gauge';
 
 const isNewEntry = (dialog: Dialog | undefined): dialog is NewEntryKind =>
@@ -87,6 +90,15 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
       level: seenStore(bag.water),
     }),
     [bag.properties, bag.container, bag.occupants, bag.water, clock, garden.settings, live, share],
+  );
+  const navigate = useNavigate();
+  const spots = useMemo(
+    () =>
+      EDITED_SPOTS.map((id) => ({
+        id,
+        onPress: () => void navigate(`/bags/${bag.container.id}/edit?part=${id}`),
+      })),
+    [bag.container.id, navigate],
   );
   const isEmpty = bag.occupants.length === 0;
   const close = () => setDialog(undefined);
@@ -131,7 +143,8 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
             scene={scene}
             unitFormat={unitFormat}
             height={isPhone ? 410 : 600}
-            title={`${titleOf(bag)} in section, to scale`}
+            title={`${titleOf(bag)} in section, to scale; touch a part to change it`}
+            spots={spots}
           />
         </Box>
         <Box>

@@ -7,7 +7,7 @@ import { useMemo } from 'react';
 import { Caution } from '../../ui/Caution.tsx';
 import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
 import { ClassRemark, SizeRemark } from '../../ui/SizeRemarks.tsx';
-import { BagSection, imaginedOccupant, sceneOf } from '../../section/index.ts';
+import { BagSection, imaginedOccupant, sceneOf, type Spot } from '../../section/index.ts';
 import { useGarden, useUnitFormat } from '../../store/index.ts';
 import type { BagFormResult } from './bag-records.ts';
 import type { PlantingFormResult } from '../../ui/planting-form.ts';
@@ -19,9 +19,11 @@ const HEAVY_KILOGRAMS = 20;
 export function BagPreview({
   bag,
   planting,
+  spots,
 }: {
   readonly bag: BagFormResult | undefined;
   readonly planting: PlantingFormResult | undefined;
+  readonly spots: readonly Spot[];
 }) {
   const { garden, clock } = useGarden();
   const unitFormat = useUnitFormat();
@@ -74,7 +76,8 @@ export function BagPreview({
           scene={scene}
           unitFormat={unitFormat}
           height={400}
-          title="The bag as it would be planted, in section"
+          title="The bag as it would be planted, in section; touch a part to say more of it"
+          spots={spots}
         />
       </Box>
       <RealSizeWords bag={bag} properties={properties} />

@@ -3,13 +3,15 @@ import { CONTAINER_KINDS } from '@rundel/core/bags';
 import { findMix } from '@rundel/core/mixes';
 import { Button } from '@mui/material';
 import type { Container } from '@rundel/core/records';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useFields } from '../../ui/form/index.ts';
 import { useOnce } from '../../ui/once.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { containersInUse, newId, useGarden, useUnitFormat } from '../../store/index.ts';
 import { BagFields } from './BagFields.tsx';
 import { BagFormLayout } from './BagFormLayout.tsx';
+import { BagParts, partNamed, spotsFor } from './BagParts.tsx';
 import { BagPreview } from './BagPreview.tsx';
 import { bagFields, bagOf, bagProblems, isBagAsked, startOfBag } from './bag-form.ts';
 import { newBagRecords } from './bag-records.ts';
@@ -39,6 +41,8 @@ function EditBag({ container }: { readonly container: Container }) {
     check: bagProblems,
   });
   const bag = bagOf(form);
+  const [params] = useSearchParams();
+  const [partId, openPart] = useState(() => partNamed(params.get('part')));
   const save = useOnce(
     form.submit(async () => {
       if (!bag) return;
@@ -94,7 +98,8 @@ function EditBag({ container }: { readonly container: Container }) {
             <BagFields form={form} />
           </Panel>
         }
-        preview={<BagPreview bag={bag} planting={undefined} />}
+        preview={<BagPreview bag={bag} planting={undefined} spots={spotsFor(form, openPart)} />}
+        parts={<BagParts form={form} openId={partId} onOpen={openPart} />}
         buttons={
           <>
             <Button type="submit" variant="contained" sx={{ minHeight: 56, minWidth: 160 }}>

@@ -1,0 +1,180 @@
+import {
+  Box,
+  Button,
+  ButtonBase,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  Stack,
+} from '@mui/material';
+import { containerKind } from '@rundel/core/bags';
+import type { Spot, SpotId } from '../../section/index.ts';
+import { FormFields, type Fields, type FieldsForm } from '../../ui/form/index.ts';
+import { STORE_FIELDS } from './bag-form.ts';
+
+/** What can be said of a bag beyond the first questions, part by part; most of it has a spot in the drawing. */
+interface Part {
+  readonly id: PartId;
+  readonly label: string;
+  readonly names: readonly string[];
+  /** what goes without saying */
+  readonly unsaid: string;
+}
+
+export type PartId = SpotId | 'called' | 'side-by-side' | 'price' | 'variety';
+
+const PARTS: readonly Part[] = [
+  { id: 'called', label: 'Its number or name', names: ['label'], unsaid: 'none yet' },
+  { id: 'place', label: 'Where it stands', names: ['placeId', 'newPlaceName', 'newPlaceCover'], unsaid: '' },
+  { id: 'mix', label: 'Mix', names: ['mixId', 'lowerMixId', 'lowerShare'], unsaid: '' },
+  { id: 'mulch', label: 'Mulch', names: ['mulch'], unsaid: 'none' },
+  { id: 'support', label: 'Support', names: ['supportKind', 'supportHeight'], unsaid: 'none' },
+  {
+    id: 'ball',
+    label: 'Root ball and depth',
+    names: ['ball', 'graft', 'leaves', 'practiceId'],
+    unsaid: 'as usual',
+  },
+  { id: 'variety', label: 'Variety and name', names: ['varietyName', 'plantName'], unsaid: 'not said' },
+  { id: 'side-by-side', label: 'Plants side by side', names: ['stations'], unsaid: '1' },
+  { id: 'holes', label: 'Holes', names: ['hole'], unsaid: 'at the base' },
+  { id: 'water', label: 'Saucer, reservoir, drum', names: Object.keys(STORE_FIELDS), unsaid: 'none' },
+  {
+    id: 'companions',
+    label: 'Plants beside the crop',
+    names: ['companions', 'companionsUntil'],
+    unsaid: 'none',
+  },
+  { id: 'price', label: 'What it cost', names: ['price'], unsaid: 'not said' },
+];
+
+const SPOTS: readonly SpotId[] = ['support', 'mulch', 'companions', 'mix', 'ball', 'holes', 'water', 'place'];
+
+type AnyForm = FieldsForm<Fields>;
+
+/** The fields of a part that are asked of this bag: what the form has not at all is not of it. */
+function askedOf(part: Part, form: AnyForm): readonly string[] {
+  const isAlone = containerKind(form.texts.kindId ?? '').stations.most === 1;
+  return part.names.filter(
+    (name) => name in form.fields && form.isAsked(name) && !(name === 'stations' && isAlone),
+  );
+}
+
+/** What is said of a part so far, in a few words. */
+function wordsOf(part: Part, form: AnyForm): string {
+  const said = askedOf(part, form).flatMap((name) => {
+    const text = form.texts[name]?.trim() ?? '';
+    const input = form.fields[name]?.input;
+    if (input?.kind !== 'choice') return text === '' ? [] : [text];
+    const chosen = input.options.find(({ id }) => id === text);
+    // "None: one mix throughout" needs no saying
+    return !chosen || text === '' || text === 'none' ? [] : [chosen.label];
+  });
+  return said.length > 0 ? said.join(', ') : part.unsaid;
+}
+
+/** The spots of a bag's drawing, for the parts that are asked of it. */
+export function spotsFor(form: AnyForm, onOpen: (id: PartId) => void): readonly Spot[] {
+  return SPOTS.flatMap((id) => {
+    const part = PARTS.find((each) => each.id === id);
+    return part && askedOf(part, form).length > 0 ? [{ id, onPress: () => onOpen(id) }] : [];
+  });
+}
+
+/** The parts as a list; what stands in the drawing stands here too, for keyboards, screen readers and thumbs. */
+export function BagParts({
+  form,
+  openId,
+  onOpen,
+}: {
+  readonly form: AnyForm;
+  readonly openId: PartId | undefined;
+  onOpen(id: PartId | undefined): void;
+}) {
+  const asked = PARTS.filter((part) => askedOf(part, form).length > 0);
+  const open = asked.find(({ id }) => id === openId);
+  return (
+    <Box>
+      <Box
+        role="group"
+        aria-label="What else is to be said of it"
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'repeat(2, minmax(0, 1fr))', sm: 'repeat(3, minmax(0, 1fr))' },
+          gap: 1,
+        }}
+      >
+        {asked.map((part) => {
+          const hasProblem = form.hasProblem(askedOf(part, form));
+          return (
+            <ButtonBase
+              key={part.id}
+              onClick={() => onOpen(part.id)}
+              aria-haspopup="dialog"
+              sx={{
+                display: 'block',
+                textAlign: 'start',
+                minHeight: 56,
+                paddingInline: 1.25,
+                paddingBlock: 0.75,
+                borderRadius: '10px',
+                border: '1.5px solid',
+                borderColor: hasProblem ? 'error.main' : 'var(--line)',
+                backgroundColor: 'var(--raised)',
+                fontSize: '0.92rem',
+                lineHeight: 1.3,
+              }}
+            >
+              <Box component="span" sx={{ fontWeight: 'fontWeightMedium', display: 'block' }}>
+                {part.label}
+              </Box>
+              <Box component="span" sx={{ color: hasProblem ? 'error.main' : 'text.secondary' }}>
+                {hasProblem ? 'does not read yet' : wordsOf(part, form)}
+              </Box>
+            </ButtonBase>
+          );
+        })}
+      </Box>
+      {open && <PartSheet part={open} form={form} onClose={() => onOpen(undefined)} />}
+    </Box>
+  );
+}
+
+/** What is said of one part. It is part of the form that it came from: there is nothing to store yet. */
+function PartSheet({
+  part,
+  form,
+  onClose,
+}: {
+  readonly part: Part;
+  readonly form: AnyForm;
+  onClose(): void;
+}) {
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="bag-part">
+      <DialogTitle id="bag-part" variant="h2">
+        {part.label}
+      </DialogTitle>
+      <DialogContent
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && (event.target as HTMLElement).tagName === 'INPUT') onClose();
+        }}
+      >
+        <Stack spacing={2} sx={{ paddingBlockStart: 1 }}>
+          <FormFields form={form} names={askedOf(part, form)} autoFocus />
+        </Stack>
+      </DialogContent>
+      <DialogActions sx={{ padding: 2 }}>
+        <Button variant="contained" onClick={onClose}>
+          Done
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+/** A part by its name in an address. */
+export function partNamed(id: string | null): PartId | undefined {
+  return PARTS.find((part) => part.id === id)?.id;
+}
