@@ -2,7 +2,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, EMPTY, MAY_MORNING } from './gardens.ts';
-import { choose, dialog, fill, fillDay, openApp, press } from './live.tsx';
+import { choose, dialog, fill, fillDay, openApp, part, press } from './live.tsx';
 
 const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
 
@@ -33,10 +33,11 @@ describe('a bag that is added', () => {
   it('stands planted with its page open, and goes again with one undo', async () => {
     const { stored } = await openApp('/bags/new', EMPTY, MAY_MORNING);
     fill('Size on the label', '10 gal');
-    fill('Its number or name', 'door');
+    await part('Its number or name', (sheet) => fill('Its number or name', 'door', sheet));
     fill('Height of the plant', '34 cm');
     await press('Add the bag');
-    await screen.findByRole('heading', { level: 1, name: /^door · Tomato/ });
+    // the first bag of all: the round says what to do with it
+    await screen.findByRole('heading', { level: 2, name: /^door · Tomato/ });
     const garden = await stored();
     expect(garden.containers).toMatchObject([{ label: 'door' }]);
     expect(garden.entries).toMatchObject([{ kind: 'planted', containerId: garden.containers[0]?.id }]);
@@ -49,13 +50,17 @@ describe('a bag that is added', () => {
     const garden = demoWith('7');
     const { stored } = await openApp('/bags/new', garden, DEMO_EVENING);
     fill('Size on the label', '30');
-    fill('Its number or name', '7');
+    await part('Its number or name', (sheet) => fill('Its number or name', '7', sheet));
     fill('Height of the plant', '20');
-    fill('Graft above the ball', '25');
+    await part('Root ball and depth', (sheet) => fill('Graft above the ball', '25', sheet));
     await fillDay('Planted on', '01/12/2026');
     await press('Add the bag');
-    await screen.findByText('There is something called "7" already.');
-    await screen.findByText('The graft cannot be higher than the plant.');
+    await part('Its number or name does not read', (sheet) => {
+      within(sheet).getByText('There is something called "7" already.');
+    });
+    await part('Root ball and depth does not read', (sheet) => {
+      within(sheet).getByText('The graft cannot be higher than the plant.');
+    });
     await screen.findByText(/That is in the future\./);
     expect((await stored()).containers).toHaveLength(1);
     expect((await stored()).entries).toHaveLength(garden.entries.length);
@@ -71,7 +76,7 @@ describe('a bag that is added', () => {
     fill('How many of these', '3');
     fill('Height of the plant', '20');
     await press(/^Add 3 bags$|^Add the bags?$/);
-    await screen.findByRole('heading', { level: 1, name: 'Bags' });
+    await screen.findByText('1 · Tomato');
     const { containers, entries } = await stored();
     expect(containers.map((c) => c.label).sort()).toEqual(['1', '2', '3']);
     expect(entries.map((e) => e.kind)).toEqual(['planted', 'planted', 'planted']);
@@ -130,7 +135,8 @@ describe('several bags together', () => {
     const { stored } = await openApp('/bags', garden, DEMO_EVENING);
     await press(/^Table/);
     for (const label of ['5', '7']) fireEvent.click(await screen.findByLabelText(`Tick bag ${label}`));
-    await press(/^Change( them| 2|…)/);
+    await press('More');
+    fireEvent.click(await screen.findByRole('menuitem', { name: 'Move or change' }));
     const form = await dialog();
     fill('Mulch on top', '4 miles', form);
     await press('Change them', form);

@@ -215,11 +215,13 @@ describe('regimes', () => {
     const garden = demoWith('7', '12');
     const { made } = await openApp('/bench/regimes', garden, DEMO_EVENING);
     const plantingMethods = await screen.findByRole('navigation', { name: 'Ways of feeding' });
+    await press(/^Bags to feed by it: .*Change$/);
     const chooser = await screen.findByRole('group', { name: 'Bags to feed by it' });
     // as fast as events come
     fireEvent.click(within(plantingMethods).getByRole('button', { name: /^Leaf first, then fruit/ }));
     fireEvent.click(within(chooser).getByRole('checkbox', { name: 'Bag 7' }));
     fireEvent.click(within(chooser).getByRole('checkbox', { name: 'Bag 12' }));
+    await press('These 2 bags');
     await press('Feed 2 bags by it');
     await screen.findByText('2 bags fed by Leaf first, then fruit');
     expect((await made()).map((e) => 'regimeId' in e && e.regimeId)).toEqual([

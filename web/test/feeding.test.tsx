@@ -3,7 +3,7 @@ import type { Garden } from '@rundel/core/records';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
-import { choose, dialog, fill, openApp, press } from './live.tsx';
+import { choose, chooseBags, dialog, fill, openApp, press } from './live.tsx';
 
 const garden = demoWith('7', '12', '17');
 const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
@@ -224,8 +224,7 @@ describe('a regime of one’s own', () => {
     expect(kept).toMatchObject({ name: 'Slip feed', description: 'As it grows.' });
     expect(new Set(kept?.steps.map(({ id }) => id)).size).toBe(kept?.steps.length);
 
-    const chooser = await screen.findByRole('group', { name: 'Bags to feed by it' });
-    fireEvent.click(within(chooser).getByRole('checkbox', { name: 'Bag 7' }));
+    await chooseBags('Bags to feed by it', '7');
     await press('Feed 1 bag by it');
     await waitFor(async () =>
       expect(await made()).toMatchObject([

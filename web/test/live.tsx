@@ -145,6 +145,25 @@ export function dialog(): Promise<HTMLElement> {
   return screen.findByRole('dialog');
 }
 
+/** Says more of one part of a bag's form, in the sheet that opens for it. */
+export async function part(name: string, say: (sheet: HTMLElement) => void | Promise<void>): Promise<void> {
+  await press(new RegExp(`^${name}`));
+  const sheet = await dialog();
+  await say(sheet);
+  await press('Done', sheet);
+  await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+}
+
+/** Ticks bags in the sheet that opens behind the line of a chooser, after all that were ticked are let go. */
+export async function chooseBags(label: string, ...bags: readonly string[]): Promise<void> {
+  await press(new RegExp(`^${label}: .*Change$`));
+  const sheet = await dialog();
+  await press('None', within(sheet).getByRole('group', { name: label }));
+  for (const bag of bags) fireEvent.click(within(sheet).getByRole('checkbox', { name: `Bag ${bag}` }));
+  await press(/^(This bag|These \d+ bags|None)$/, sheet.querySelector('.MuiDialogActions-root') as HTMLElement);
+  await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+}
+
 /** Chooses from a list that drops down. */
 export async function choose(label: string | RegExp, option: string | RegExp): Promise<void> {
   fireEvent.mouseDown(await screen.findByRole('combobox', { name: label }));

@@ -2,7 +2,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
-import { choose, dialog, fill, openApp, press } from './live.tsx';
+import { choose, chooseBags, dialog, fill, openApp, press } from './live.tsx';
 
 const garden = demoWith('1', '3', '6', '8');
 const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
@@ -51,8 +51,7 @@ describe('how deep to plant', () => {
 describe('a support', () => {
   it('is chosen by its reasons, put up, and what it takes is named', async () => {
     const { made } = await openApp('/bench/supports', garden, DEMO_EVENING);
-    await press('None');
-    fireEvent.click(await screen.findByRole('checkbox', { name: 'Bag 6' }));
+    await chooseBags('For which bags', '6');
     await screen.findByText(/Fits best: String to a wire/);
     expect(screen.getByText(/a frame under the bag \(it is for bags that lie flat\)/)).toBeTruthy();
     await press(/^Fits best/);

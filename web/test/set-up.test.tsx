@@ -2,7 +2,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, EMPTY, idOf, MAY_MORNING } from './gardens.ts';
-import { choose, dialog, fill, openApp, press } from './live.tsx';
+import { choose, dialog, fill, openApp, part, press } from './live.tsx';
 
 const inUse = <T extends { readonly binnedAt?: string | undefined }>(rows: readonly T[]) =>
   rows.filter((row) => row.binnedAt === undefined);
@@ -27,7 +27,7 @@ describe('a size that is worked out on the bench', () => {
     await press('Set up 6 of these');
     await screen.findByRole('heading', { level: 1, name: 'Add a bag' });
     await waitFor(() => expect(screen.getByLabelText('How many of these')).toHaveProperty('value', '6'));
-    await choose('Where it stands', 'Slipway terrace');
+    await part('Where it stands', () => choose('Where it stands', 'Slipway terrace'));
     await press('Add 6 bags');
     await screen.findByText('9 bags in 3 places.');
     const added = (await stored()).containers.filter((c) => !garden.containers.some(({ id }) => id === c.id));
@@ -98,19 +98,25 @@ describe('how a bag is made up', () => {
       expect(screen.getByRole('radio', { name: 'Trough' })).toHaveProperty('checked', true),
     );
     expect(screen.getByLabelText('Length')).toHaveProperty('value', '100 cm');
-    expect(screen.getByLabelText('Plants side by side')).toHaveProperty('value', '3');
+    await part('Plants side by side', (sheet) => {
+      expect(within(sheet).getByLabelText('Plants side by side')).toHaveProperty('value', '3');
+    });
   });
 
   it('goes over to another like it, which wants one number and has a label of its own', async () => {
-    const { stored } = await openApp('/bags/new', EMPTY, MAY_MORNING);
+    const { stored, goTo } = await openApp('/bags/new', EMPTY, MAY_MORNING);
     fill('Size on the label', '38 L');
     fill('Height of the plant', '34 cm');
     await press('Add the bag');
+    await screen.findByRole('heading', { level: 2, name: '1 · Tomato' });
+    await goTo(`/bags/${(await stored()).containers[0]?.id}`);
     await screen.findByRole('heading', { level: 1, name: '1 · Tomato' });
     await press('More');
     fireEvent.click(await screen.findByRole('menuitem', { name: 'Add another like it' }));
     await waitFor(() => expect(screen.getByLabelText('Size on the label')).toHaveProperty('value', '38 L'));
-    expect(screen.getByLabelText('Its number or name')).toHaveProperty('value', '2');
+    await part('Its number or name', (sheet) => {
+      expect(within(sheet).getByLabelText('Its number or name')).toHaveProperty('value', '2');
+    });
     expect(screen.getByLabelText('Height of the plant')).toHaveProperty('value', '');
     fill('Height of the plant', '25');
     await press('Add the bag');
