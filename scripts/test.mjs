@@ -7,6 +7,9 @@ import { build, installWhenNeeded, ROOT } from './install.mjs';
 
 installWhenNeeded();
 const CHROMIUM = ensureChromium();
+// plain lines in a log: no colours, no dot for each test
+process.env.NO_COLOR = '1';
+delete process.env.FORCE_COLOR;
 const results = mkdtempSync(join(tmpdir(), 'rundel-test-'));
 const counts = { passed: 0, failed: 0 };
 
@@ -59,7 +62,7 @@ await Promise.all([
 step('unit tests', 'npx', [
   'vitest',
   'run',
-  '--reporter=dot',
+  '--reporter=default',
   '--reporter=json',
   `--outputFile.json=${join(results, 'unit.json')}`,
 ]);
@@ -71,7 +74,7 @@ counts.failed += unit
   : 1;
 
 build();
-step('browser tests', 'npx', ['playwright', 'test', '--reporter=line,json'], {
+step('browser tests', 'npx', ['playwright', 'test', '--reporter=list,json'], {
   cwd: join(ROOT, 'e2e'),
   env: { ...process.env, CHROMIUM, PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, 'browser.json') },
 });

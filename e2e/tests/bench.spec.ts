@@ -43,7 +43,7 @@ test('ten bags of four kinds, from nothing to a printed shopping list', async ({
   await setUp(page, 'Trough', 1, '60 L');
   await visit(page, '/bench/shop');
   const list = page.getByRole('region', { name: 'Line by line' });
-  await expect(page.getByText('For 10 bags: 1, 2, 3, 4, 5, 6, 7, 8, 9, 10.')).toBeVisible();
+  await expect(page.getByText('All 10 bags')).toBeVisible();
   // nothing is priced yet: it is planned by litres, and says so
   await expect(page.getByText('No price is known yet, so everything is by the amount.')).toBeVisible();
   await expect(page.getByTestId('shopping-price')).toHaveCount(0);
@@ -62,7 +62,7 @@ test('ten bags of four kinds, from nothing to a printed shopping list', async ({
   expect(sixties * 60 + twenties * 20).toBeGreaterThanOrEqual(need - 0.5);
   expect(twenties).toBeLessThanOrEqual(2);
   await expect(page.getByTestId('shopping-price')).toHaveText(
-    `€${(sixties * 9.5 + twenties * 4.2).toFixed(2)}`,
+    `£${(sixties * 9.5 + twenties * 4.2).toFixed(2)}`,
   );
   await page.evaluate(() => {
     (window as unknown as { printed: number }).printed = 0;
@@ -76,7 +76,7 @@ test('ten bags of four kinds, from nothing to a printed shopping list', async ({
   await page.emulateMedia({ media: 'print' });
   await expect(row).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
-  await expect(page.getByRole('group', { name: 'For which bags' })).toBeHidden();
+  await expect(page.getByText('All 10 bags')).toBeHidden();
   await expect(page.getByRole('button', { name: 'As CSV' })).toBeHidden();
   await page.emulateMedia({ media: 'screen' });
   const waiting = page.waitForEvent('download');

@@ -18,13 +18,15 @@ export const JUNE_MORNING = '2026-06-10T09:30:00+01:00';
 export async function startOwnGarden(page: Page, units: 'metric' | 'us' | 'uk' = 'metric'): Promise<void> {
   await page.clock.install({ time: new Date(JUNE_MORNING) });
   await page.goto('/');
-  await page.getByRole('button', { name: 'Start with my own bags' }).click();
+  await page.getByRole('button', { name: /^I take you to be .* Change$/ }).click();
   await page.getByLabel('What you call the place').fill('Back step');
   if (units !== 'metric') {
     await page.getByRole('combobox', { name: 'Units' }).click();
     await page.getByRole('option', { name: units === 'us' ? /^US/ : /^UK/ }).click();
   }
-  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Start with my own bags' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Add a bag');
+  await visit(page, '/round');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Wednesday');
 }
 
@@ -32,10 +34,22 @@ export async function startOwnGarden(page: Page, units: 'metric' | 'us' | 'uk' =
 export async function addTomatoBag(page: Page, label = '1'): Promise<void> {
   await page.goto('/bags/new');
   await page.getByLabel('Size on the label').fill('38 L');
-  await page.getByLabel('Its number or name').fill(label);
+  await say(page, 'Its number or name', label);
   await page.getByLabel('Height of the plant').fill('34 cm');
   await page.getByRole('button', { name: 'Add the bag' }).click();
+  // the first bag of all leads to the round
+  await expect(page.getByRole('heading', { level: 2, name: `${label} · Tomato` })).toBeVisible();
+  await page.getByRole('link', { name: `${label} · Tomato`, exact: true }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(`${label} · Tomato`);
+}
+
+/** Says more of one part of a bag's form, in the sheet that opens for it. */
+export async function say(page: Page, part: string, text: string): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^${part}`) }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel(part).fill(text);
+  await sheet.getByRole('button', { name: 'Done' }).click();
+  await expect(sheet).toBeHidden();
 }
 
 /** Opens the demo and waits until its round can be used. */

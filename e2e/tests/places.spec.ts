@@ -36,7 +36,7 @@ test.describe('files and settings', () => {
   test('undo does not reach from one garden into the other', async ({ page }) => {
     await startOwnGarden(page);
     await addTomatoBag(page);
-    await page.getByRole('button', { name: /Rundel/ }).click();
+    await page.getByRole('button', { name: /settings, files, help$/ }).click();
     await page.getByRole('menuitem', { name: /Walk round the demo/ }).click();
     await expect(page.getByRole('button', { name: /^barely damp/ })).toBeVisible({ timeout: 20_000 });
     await page.keyboard.press('u');

@@ -1,10 +1,10 @@
 import { expect, type Page } from '@playwright/test';
-import { openDemo, openFewBags, startOwnGarden, test, visit } from './garden.ts';
+import { openDemo, openFewBags, say, startOwnGarden, test, visit } from './garden.ts';
 
 /** Adds empty bags of a kind, by the address that other screens send to. */
 async function addBags(page: Page, query: string, first: string): Promise<void> {
   await visit(page, `/bags/new?${query}`);
-  await page.getByLabel('Its number or name').fill(first);
+  await say(page, 'Its number or name', first);
   await page.getByRole('button', { name: /^Add (the bag|\d+ bags)$/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Add a bag');
 }
@@ -24,7 +24,9 @@ test.describe('a planting on a phone', () => {
     await page.getByRole('button', { name: 'Add it to the planting' }).click();
     await expect(page.getByText('Choose at least one bag with room in it.')).toBeVisible();
     await page.getByLabel('Variety').fill('Lantern Drop');
-    await page.getByRole('button', { name: 'All' }).click();
+    await page.getByRole('button', { name: /^Into which bags: .*Change$/ }).click();
+    await page.getByRole('button', { name: 'All', exact: true }).click();
+    await page.getByRole('button', { name: 'These 6 bags' }).click();
     await page.getByRole('button', { name: 'Add these 6 bags' }).click();
     await expect(page.getByText('3 Lantern Drop, 30 cm tall: laid in a trench')).toBeVisible();
     await expect(page.getByText('5 Lantern Drop, 30 cm tall: in a ring, filled a third first')).toBeVisible();

@@ -72,12 +72,7 @@ export function Spots({
         >
           <circle r={REACH} fill="transparent" />
           <circle r={MARK} fill="var(--raised)" stroke="var(--ink)" strokeWidth="1.5" />
-          <path
-            d="M-4.5 0 H4.5 M0 -4.5 V4.5"
-            stroke="var(--ink)"
-            strokeWidth="1.8"
-            strokeLinecap="round"
-          />
+          <path d="M-4.5 0 H4.5 M0 -4.5 V4.5" stroke="var(--ink)" strokeWidth="1.8" strokeLinecap="round" />
         </g>
       ))}
     </g>

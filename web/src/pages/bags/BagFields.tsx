@@ -34,7 +34,11 @@ export function BagFields({ form }: { readonly form: FieldsForm<Fields> }) {
           sx={{ marginBlockEnd: 1.5, flexWrap: 'wrap' }}
         >
           {form.fields.sizeBy.options.map(({ id, label }) => (
-            <ToggleButton key={id} value={id} sx={{ paddingInline: { xs: 0.75, sm: 1.75 }, fontSize: { xs: '0.85rem', sm: '1rem' } }}>
+            <ToggleButton
+              key={id}
+              value={id}
+              sx={{ paddingInline: { xs: 0.75, sm: 1.75 }, fontSize: { xs: '0.85rem', sm: '1rem' } }}
+            >
               {label}
             </ToggleButton>
           ))}

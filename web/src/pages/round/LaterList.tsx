@@ -19,7 +19,7 @@ export function LaterList({
   return (
     <Box sx={{ marginBlockStart: 2 }}>
       <Typography sx={{ fontSize: '0.88rem', fontWeight: 'fontWeightMedium', color: 'text.secondary' }}>
-        Skip
+        Not due yet
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
         {later.map((bag) => {

@@ -26,7 +26,13 @@ export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClo
     onClose();
   });
   return (
-    <FormDialog title="Correct this entry" onClose={onClose} onSubmit={submit} submitLabel="Correct it">
+    <FormDialog
+      title="Correct this entry"
+      keepAs={`correct ${entry.id}`}
+      onClose={onClose}
+      onSubmit={submit}
+      submitLabel="Correct it"
+    >
       {when.field}
       <FormFields form={form} />
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>

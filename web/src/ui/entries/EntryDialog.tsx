@@ -72,6 +72,7 @@ export function EntryDialog({
   return (
     <FormDialog
       title={`${entry.title} ${bagsWords(bags)}`}
+      keepAs={`${kind} ${bags.map(({ container }) => container.id).join(' ')}`}
       onClose={onClose}
       onSubmit={submit}
       submitLabel={entry.submitLabel ?? 'Put in the diary'}

@@ -2,6 +2,7 @@ import { Box, FormControlLabel, InputAdornment, MenuItem, Switch, TextField } fr
 import { lazy, Suspense } from 'react';
 import { useController } from 'react-hook-form';
 import type { Fields, Option } from './field.ts';
+import { useAdopted } from './half-typed.ts';
 import type { FieldsForm } from './use-fields.ts';
 
 /** A calendar is much to load for forms that are nearly always of now. */
@@ -35,6 +36,7 @@ export function FormField<F extends Fields>({
   /** a line and no frame, without unit or label to see: for a cell of a table that has them at its head */
   readonly isBare?: boolean;
 }) {
+  useAdopted(form as unknown as FieldsForm<Fields>);
   const described = form.fields[name] as Fields[string];
   const { field, fieldState } = useController({ control: form.control, name });
   const problem = fieldState.error?.message;

@@ -19,6 +19,10 @@ export interface FieldsForm<F extends Fields> {
   hasProblem(names: readonly (keyof F & string)[]): boolean;
   isAsked(name: keyof F & string): boolean;
   set(name: keyof F & string, text: string): void;
+  /** whether anything stands in it that it did not begin with */
+  readonly isChanged: boolean;
+  /** puts texts back that were typed before; what they leave out is as the form began */
+  restore(texts: Readonly<Partial<Texts<F>>>): void;
   /** begins again with other values */
   begin(values: NonNullable<FormStart<F>['values']>): void;
   /** says beside a field what is wrong with it; what was typed stays */
@@ -70,6 +74,8 @@ export function useFields<F extends Fields>(
     hasProblem: (names) => names.some((name) => errors[name] !== undefined),
     isAsked: (name) => start.isAsked?.(name, texts as Texts<F>) ?? true,
     set: (name, text) => form.setValue(name as string, text, { shouldValidate: isSubmitted }),
+    isChanged: Object.entries(texts).some(([name, text]) => text !== first.texts[name]),
+    restore: (left) => form.reset({ ...first.texts, ...left }),
     begin(values) {
       const next = beginning(fieldsFor, { values }, context);
       setFirst(next);
