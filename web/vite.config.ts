@@ -31,6 +31,9 @@ const preloadApp: Plugin = {
   },
 };
 
+// what an earlier build kept in the browser of what it worked out is not read by a later one
+process.env['VITE_BUILD_ID'] ??= Date.now().toString(36);
+
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [

@@ -18,9 +18,11 @@ async function assign(page: Page, regime: string, bags: readonly string[]): Prom
     .getByRole('navigation', { name: 'Ways of feeding' })
     .getByRole('button', { name: new RegExp(`^${regime}`) })
     .click();
+  await page.getByRole('button', { name: /^Bags to feed by it: .*Change$/ }).click();
   const chooser = page.getByRole('group', { name: 'Bags to feed by it' });
   await chooser.getByRole('button', { name: 'None' }).click();
   for (const label of bags) await tick(chooser, label);
+  await page.getByRole('button', { name: `These ${bags.length} bags` }).click();
   await page.getByRole('button', { name: `Feed ${bags.length} bags by it` }).click();
   await expect(page.getByText(`${bags.length} bags fed by ${regime}`)).toBeVisible();
 }

@@ -160,7 +160,10 @@ export async function chooseBags(label: string, ...bags: readonly string[]): Pro
   const sheet = await dialog();
   await press('None', within(sheet).getByRole('group', { name: label }));
   for (const bag of bags) fireEvent.click(within(sheet).getByRole('checkbox', { name: `Bag ${bag}` }));
-  await press(/^(This bag|These \d+ bags|None)$/, sheet.querySelector('.MuiDialogActions-root') as HTMLElement);
+  await press(
+    /^(This bag|These \d+ bags|None)$/,
+    sheet.querySelector('.MuiDialogActions-root') as HTMLElement,
+  );
   await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
 }
 

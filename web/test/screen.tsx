@@ -20,6 +20,7 @@ export function opened(garden: Garden, now: string, gardenId: OpenGarden['garden
     clock: { ...clockSetTo(now, 60), now: () => now },
     live: liveEntries(garden.entries),
     setAside: [],
+    lastStates: undefined,
     store: { readNote: () => new Promise(() => {}), writeNote: refused } as unknown as OpenGarden['store'],
     lastChange: undefined,
     record: refused,

@@ -3,35 +3,75 @@ import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { bagStatesQuery, inWorkers, QUARTER_HOUR, versionOf } from './bag-states-query.ts';
 import { useGarden } from './garden-context.tsx';
+import { keepLastStates } from './kept-states.ts';
+import { gardenStamp, lightened } from './last-states.ts';
 
 export interface BagStates {
   readonly byId: ReadonlyMap<string, BagState>;
   readonly failed: readonly FailedBag[];
   /** whether the first answer is in */
   readonly isReady: boolean;
+  /** whether they are as they last were, and not as they are now */
+  readonly isOld: boolean;
 }
 
 /** Every bag's state now, worked out anew when something that it depends on changes, and with time. */
 export function useBagStates(): BagStates {
   const open = useGarden();
-  const { clock, gardenId } = open;
+  const { clock, gardenId, garden, lastStates, store } = open;
   const quarter = useQuarterHour(clock.now());
+  // what was worked out of this very garden in this quarter of an hour need not be worked out before it is shown
+  const isStillSo =
+    lastStates !== undefined &&
+    lastStates.stamp === gardenStamp(garden) &&
+    Math.floor(Date.parse(lastStates.at) / QUARTER_HOUR) === quarter;
+  const isSettled = useSettled();
   const query = useQuery({
     ...bagStatesQuery(open, quarter),
-    // while one bag is worked out anew the others stay as they are; another garden starts from nothing
-    placeholderData: (before, last) => (last?.queryKey[1] === gardenId ? before : undefined),
+    enabled: isSettled || !isStillSo,
+    // while one bag is worked out anew the others stay as they are; another garden starts from what was kept of it
+    placeholderData: (before, last) =>
+      last?.queryKey[1] === gardenId && before ? before : lastStates?.states,
   });
   // a first answer is much to draw and nobody waits at a stop yet: it may be drawn in pieces. Later ones come at once
-  const isReady = useDeferredValue(query.data !== undefined);
-  const found = isReady ? query.data : undefined;
+  const isDrawn = useDeferredValue(query.data !== undefined);
+  const found = isDrawn ? query.data : undefined;
+  const isOld = found !== undefined && found === lastStates?.states && !isStillSo;
+  const { data, isPlaceholderData } = query;
+  useEffect(() => {
+    if (!data || isPlaceholderData) return undefined;
+    // kept when there is nothing better to do: it is for the next visit
+    const timer = setTimeout(() => {
+      const last = { stamp: gardenStamp(garden), at: clock.now(), states: lightened(data) };
+      void keepLastStates(store, last).catch(() => undefined);
+    }, KEPT_AFTER);
+    return () => clearTimeout(timer);
+  }, [clock, data, garden, isPlaceholderData, store]);
   return useMemo(() => {
     const all = found ?? [];
     return {
       byId: new Map(all.flatMap((s) => ('problem' in s ? [] : [[s.containerId, s] as const]))),
       failed: all.filter((s): s is FailedBag => 'problem' in s),
-      isReady: found !== undefined,
+      isReady: found !== undefined && !isOld,
+      isOld,
     };
-  }, [found]);
+  }, [found, isOld]);
+}
+
+/** How long after they were worked out states are kept for the next visit, ms. */
+const KEPT_AFTER = 1500;
+
+/** How long a visit goes on before what is shown already is worked out anew in the background, ms. */
+const SETTLED_AFTER = 4000;
+
+/** Whether the first drawing is long past: then the workers get ready for what will be asked of them. */
+function useSettled(): boolean {
+  const [isSettled, setSettled] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(true), SETTLED_AFTER);
+    return () => clearTimeout(timer);
+  }, []);
+  return isSettled;
 }
 
 /** How long a bag would keep under each change that it could have, worked out while it is asked for. */

@@ -32,9 +32,11 @@ export function useBags(): {
   readonly bags: readonly Bag[];
   readonly unreadable: readonly { readonly container: Container; readonly problem: string }[];
   readonly isReady: boolean;
+  /** whether what is said of them is as it last was, and is being worked out anew */
+  readonly isOld: boolean;
 } {
   const { garden, live } = useGarden();
-  const { byId, failed, isReady } = useBagStates();
+  const { byId, failed, isReady, isOld } = useBagStates();
   return useMemo(() => {
     const bags: Bag[] = [];
     const unreadable: { container: Container; problem: string }[] = [];
@@ -47,8 +49,8 @@ export function useBags(): {
         unreadable.push({ container, problem: cause instanceof Error ? cause.message : String(cause) });
       }
     }
-    return { bags, unreadable, isReady };
-  }, [byId, failed, garden, isReady, live]);
+    return { bags, unreadable, isReady, isOld };
+  }, [byId, failed, garden, isOld, isReady, live]);
 }
 
 const NO_JOBS: readonly BagJob[] = [];

@@ -14,6 +14,8 @@ import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, 
 import { inverse, withoutStep, type Change } from './changes.ts';
 import { clockSetTo, realClock, type Clock } from './clock.ts';
 import { demoMoment, fetchDemo } from './demo.ts';
+import { fetchDemoStates, readLastStates } from './kept-states.ts';
+import type { LastStates } from './last-states.ts';
 import type { SetAside } from './garden-file.ts';
 import { startWorkers } from '../workers/garden.ts';
 import { GardenStore, type RecordChange } from './garden-store.ts';
@@ -44,6 +46,8 @@ export interface OpenGarden {
   /** the entries that count, oldest first */
   readonly live: LiveEntries;
   readonly setAside: readonly SetAside[];
+  /** how its bags stood when they were last worked out on this device */
+  readonly lastStates: LastStates | undefined;
   readonly store: GardenStore;
   /** Writes entries; the promise rejects with a StorageError and nothing is changed when the browser refuses. */
   record(drafts: readonly Draft[], label: string): Promise<readonly Entry[]>;
@@ -77,6 +81,7 @@ interface Loaded {
   readonly live: LiveEntries;
   readonly setAside: readonly SetAside[];
   readonly clock: Clock;
+  readonly lastStates: LastStates | undefined;
 }
 
 type Undoable =
@@ -128,8 +133,11 @@ async function loadGarden(
   running: Clock | undefined,
 ): Promise<Omit<Loaded, 'live'> | null> {
   const found = await store.load();
-  if (gardenId === 'own') return found ? { ...found, clock: realClock } : null;
-  const demo = found ? undefined : await fetchDemo();
+  if (gardenId === 'own')
+    return found ? { ...found, clock: realClock, lastStates: await readLastStates(store) } : null;
+  const [demo, lastStates] = found
+    ? [undefined, await readLastStates(store)]
+    : await Promise.all([fetchDemo(), fetchDemoStates()]);
   if (demo) {
     await store.replace(demo.garden);
     await store.writeNote('demoStart', demo.savedAt);
@@ -141,7 +149,7 @@ async function loadGarden(
   const moment = demoMoment(start, movedTo, garden);
   const isAhead = running !== undefined && Date.parse(running.now()) >= Date.parse(moment);
   const clock = isAhead ? running : clockSetTo(moment, offsetMinutesOf(start));
-  return { garden, setAside: found?.setAside ?? [], clock };
+  return { garden, setAside: found?.setAside ?? [], clock, lastStates };
 }
 
 /** Opens a garden and keeps it in step with what is written to it. */
@@ -263,6 +271,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
       garden,
       live,
       setAside: loaded.setAside,
+      lastStates: loaded.lastStates,
       store,
       lastChange,
       async record(drafts, label) {

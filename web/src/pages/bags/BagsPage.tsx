@@ -234,7 +234,7 @@ function BagTile({ bag, ticking }: { readonly bag: Bag; readonly ticking: Ticked
         {bag.name}
       </Box>
       <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
-        {isEmpty ? 'nothing planted' : bag.water ? gradeSpan(bag.water.estimate.share) : '…'}
+        {isEmpty ? 'nothing planted' : bag.water ? gradeSpan(bag.water.estimate.share) : ' '}
       </Box>
       {/* room for two lines, so that every bag of a row stands on the same ground */}
       <Box sx={{ fontSize: '0.88rem', minHeight: '3em' }}>

@@ -27,7 +27,7 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
     return (
       <Panel title="Water">
         {/* as much room as it will take: what stands below does not move under a finger */}
-        <Typography role="status" sx={{ color: 'text.secondary', minHeight: { xs: 430, lg: 365 } }}>
+        <Typography role="status" sx={{ color: 'text.secondary', minHeight: { xs: 430, lg: 280 } }}>
           Working it out…
         </Typography>
       </Panel>

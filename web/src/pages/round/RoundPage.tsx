@@ -42,7 +42,7 @@ const PlantingBanner = lazy(() => import('./planting/PlantingBanner.tsx'));
 /** Home: today's walk, one bag at a time. */
 export default function RoundPage() {
   const { garden, live, clock, record, undo } = useGarden();
-  const { bags, unreadable, isReady } = useBags();
+  const { bags, unreadable, isReady, isOld } = useBags();
   const { containerId } = useParams();
   const navigate = useNavigate();
   const unitFormat = useUnitFormat();
@@ -227,7 +227,10 @@ export default function RoundPage() {
       ))}
       <Box
         onClickCapture={onClickCapture}
+        aria-busy={isOld}
         sx={{
+          // how it stood at the last visit, until it is worked out how it stands now
+          opacity: isOld ? 0.6 : 1,
           display: 'grid',
           gap: { xs: 2, lg: 2.5 },
           gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 380px)' },
@@ -244,8 +247,8 @@ export default function RoundPage() {
                 borderRadius: '14px',
                 padding: { xs: 1.5, md: 2 },
                 alignSelf: 'start',
-                position: { md: 'sticky' },
-                top: { md: 12 },
+                // beside the list, and not over it where that stands below
+                ...(isWide && { position: 'sticky', top: 12 }),
               }}
             >
               <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>

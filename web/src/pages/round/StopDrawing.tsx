@@ -128,7 +128,7 @@ export const StopCloseUp = memo(function StopCloseUp({ bag }: { readonly bag: Ba
             <strong>{percent(share.likely)} %</strong> left, {percent(share.low)} to {percent(share.high)}
           </>
         ) : (
-          '…'
+          'in section'
         )}
       </Box>
     </Box>

@@ -101,7 +101,13 @@ function Answer({
 }) {
   const { clock } = useGarden();
   const unitFormat = useUnitFormat();
-  if (status.kind === 'working') return <Typography sx={{ fontSize: '1.12rem' }}>Working it out…</Typography>;
+  if (status.kind === 'working')
+    return (
+      <Typography sx={{ fontSize: '1.12rem' }} role="status">
+        You found it <strong>{foundWords(status.checks, bag.occupants, unitFormat)}</strong>; what follows
+        from it comes in a moment.
+      </Typography>
+    );
   const { check } = status;
   const fault = check && bag.water?.setAside.find((reading) => reading.entryId === check.id)?.fault;
   const next = bag.water ? nextCheckWords(bag.water, clock.now()) : 'now';
