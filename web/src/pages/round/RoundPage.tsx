@@ -275,7 +275,8 @@ export default function RoundPage() {
                 )}
               </Box>
               {isPhone ? (
-                <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+                // as high as the longest words are: the grades below do not move when these come in
+                <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', minHeight: 184 }}>
                   <Deferred>
                     <StopCloseUp bag={drawn ?? bag} />
                   </Deferred>

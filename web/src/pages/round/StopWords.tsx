@@ -71,7 +71,9 @@ export function StopWords({
     return <Answer status={status} bag={bag} />;
   if (status.kind === 'watering') return null;
   return (
-    <Typography sx={{ fontSize: { xs: '1rem', md: '1.12rem' }, lineHeight: 1.4, minHeight: { md: '4.2em' } }}>
+    <Typography
+      sx={{ fontSize: { xs: '0.95rem', md: '1.12rem' }, lineHeight: 1.35, minHeight: { md: '4.2em' } }}
+    >
       {store ? (
         <>
           I expect its {STORE_WORDS[store.kind]}{' '}
