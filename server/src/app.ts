@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
+import compression from 'compression';
 import express, { type Express } from 'express';
 import { deviceRoutes } from './devices/routes.ts';
 
@@ -38,6 +39,8 @@ export function createApp(dist: string): Express {
     response.set('Referrer-Policy', 'no-referrer');
     next();
   });
+  // a phone in the garden has a thin line; what is in the app packs to a third
+  app.use(compression());
   app.get('/api/health', (_, response) => {
     response.json({ app: 'rundel', ok: true });
   });

@@ -11,6 +11,7 @@ import {
 } from '../store/index.ts';
 import { ThemeChoiceProvider } from '../ui/theme-context.tsx';
 import { useScrollPlaces } from './scroll.ts';
+import { Labels } from './Labels.tsx';
 import { Shell } from './Shell.tsx';
 import { useThemeChoice } from './theme/theme-choice.ts';
 
@@ -55,10 +56,10 @@ function OpenedGarden({
   );
   // a whole screen is much to draw, and nobody waits to tap yet: it may be drawn in pieces. Later changes come at once
   const isOpened = useDeferredValue(state.kind !== 'loading');
-  if (!isOpened) return <Waiting label={OPENING} />;
+  if (!isOpened) return <Opening />;
   switch (state.kind) {
     case 'loading':
-      return <Waiting label={OPENING} />;
+      return <Opening />;
     case 'failed':
       return (
         <Box component="main" sx={{ padding: 4, maxWidth: 640 }}>
@@ -96,7 +97,16 @@ function OpenedGarden({
   }
 }
 
-const OPENING = 'Opening the diary…';
+/** The frame stands while the diary is read: nothing of it moves when the page comes. */
+function Opening() {
+  const isBegun = document.documentElement.dataset['garden'] !== '';
+  return (
+    <>
+      <Waiting label="Opening the diary…" />
+      {isBegun && <Labels />}
+    </>
+  );
+}
 
 function Waiting({ label }: { readonly label: string }) {
   return (

@@ -1,13 +1,54 @@
 import type { Garden } from '@rundel/core/records';
-import { readGardenFile } from './garden-file.ts';
+import type { LastStates } from './last-states.ts';
+import { LATEST_VERSION } from './migrations.ts';
 
-/** The demo is a garden file like any other, made by `npm run demo` from a seeded script and shipped beside the app. */
+/** What is fetched of the demo: its garden, and how its bags stand on its first evening. */
+interface Fetched {
+  readonly garden: Promise<Response>;
+  readonly states: Promise<Response>;
+}
+
+/** `early.js` asks for it before the app is there, on a first visit to the demo. */
+const early = (globalThis as { readonly rundelDemo?: Fetched }).rundelDemo;
+
+const fetched = (): Fetched => ({
+  garden: fetch(`${import.meta.env.BASE_URL}demo/gannet-slip.json`),
+  states: fetch(`${import.meta.env.BASE_URL}demo/gannet-slip-states.json`),
+});
+
+/** Marks on this device that the demo has been stored here, and need not be fetched (`early.js` reads it). */
+const STORED = 'rundel.demoStored';
+
+export function noteDemoStored(): void {
+  localStorage.setItem(STORED, '');
+}
+
+/**
+ * The demo: a garden file like any other, made by a seeded script and shipped beside the app. It was read through the schemas
+ * when it was made, by the same version of them, and is not checked row by row again.
+ */
 export async function fetchDemo(): Promise<{ readonly garden: Garden; readonly savedAt: string }> {
-  const answer = await fetch(`${import.meta.env.BASE_URL}demo/gannet-slip.json`);
+  const answer = await (early ?? fetched()).garden;
   if (!answer.ok) throw new Error(`The demo garden could not be fetched (${answer.status}).`);
-  const reading = await readGardenFile(await answer.text());
-  if (reading.kind === 'refused') throw new Error(`The demo garden does not read. ${reading.problem}`);
-  return reading;
+  const { savedAt, format, version, ...garden } = (await answer.clone().json()) as DemoFile;
+  if (format !== 'rundel-garden' || version !== LATEST_VERSION)
+    throw new Error('The demo garden is not of this version of Rundel. Load the page again.');
+  return { garden, savedAt };
+}
+
+type DemoFile = Garden & { readonly savedAt: string; readonly format: string; readonly version: number };
+
+/**
+ * The states of the demo's first evening, which ship beside it: a first visit shows its round before anything is worked out.
+ * Without them the demo opens all the same.
+ */
+export async function fetchDemoStates(): Promise<LastStates | undefined> {
+  try {
+    const answer = await (early ?? fetched()).states;
+    return answer.ok ? ((await answer.clone().json()) as LastStates) : undefined;
+  } catch {
+    return undefined;
+  }
 }
 
 /** The moment the demo's clock is set to: its own evening, or later if something was recorded or time moved on. */

@@ -13,8 +13,8 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { inverse, withoutStep, type Change } from './changes.ts';
 import { clockSetTo, realClock, type Clock } from './clock.ts';
-import { demoMoment, fetchDemo } from './demo.ts';
-import { fetchDemoStates, readLastStates } from './kept-states.ts';
+import { demoMoment, fetchDemo, fetchDemoStates, noteDemoStored } from './demo.ts';
+import { readLastStates } from './kept-states.ts';
 import type { LastStates } from './last-states.ts';
 import type { SetAside } from './garden-file.ts';
 import { startWorkers } from '../workers/garden.ts';
@@ -139,13 +139,16 @@ async function loadGarden(
     ? [undefined, await readLastStates(store)]
     : await Promise.all([fetchDemo(), fetchDemoStates()]);
   if (demo) {
-    await store.replace(demo.garden);
-    await store.writeNote('demoStart', demo.savedAt);
+    // it is stored once it is on the screen; what is written meanwhile waits for that
+    store.beginWith(demo.garden, async () => {
+      await store.writeNote('demoStart', demo.savedAt);
+      noteDemoStored();
+    });
   }
   const garden = found?.garden ?? demo?.garden;
   if (!garden) return null;
-  const start = String((await store.readNote('demoStart')) ?? garden.settings.changedAt);
-  const movedTo = (await store.readNote('demoMoment')) as string | undefined;
+  const start = String(demo?.savedAt ?? (await store.readNote('demoStart')) ?? garden.settings.changedAt);
+  const movedTo = demo ? undefined : ((await store.readNote('demoMoment')) as string | undefined);
   const moment = demoMoment(start, movedTo, garden);
   const isAhead = running !== undefined && Date.parse(running.now()) >= Date.parse(moment);
   const clock = isAhead ? running : clockSetTo(moment, offsetMinutesOf(start));

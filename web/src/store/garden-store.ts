@@ -29,6 +29,9 @@ function checkedBy<S extends z.ZodMiniType>(schema: S, row: unknown): z.output<S
   });
 }
 
+/** How long a garden that was begun with is on the screen before it is written, ms. */
+const WRITTEN_AFTER = 1200;
+
 /**
  * One garden in the browser's database: the only way in and out of it. Everything is checked by its schema before
  * it is written, and what is stored is what the schema returned.
@@ -40,8 +43,20 @@ export class GardenStore {
     this.db = new GardenDb(name);
   }
 
+  /** What was begun with and is not written yet: everything else waits for it. */
+  private begun: Promise<void> | undefined;
+
+  /** Takes a garden as this one's beginning and writes it when the screen has had its turn; then does what is given. */
+  beginWith(garden: Garden, then: () => Promise<void>): void {
+    const rested = new Promise((resolve) => setTimeout(resolve, WRITTEN_AFTER));
+    const written = rested.then(() => this.written(garden));
+    this.begun = written.catch(() => undefined);
+    void written.then(then).catch(() => undefined);
+  }
+
   /** The whole garden, or undefined before the first settings are written. Rows that do not read are set aside. */
   async load(): Promise<{ readonly garden: Garden; readonly setAside: readonly SetAside[] } | undefined> {
+    await this.begun;
     return this.guarded(async () => {
       // all tables are asked for at once: one after another each waits for the one before
       const names = [...RECORD_TABLES, 'entries'];
@@ -61,6 +76,7 @@ export class GardenStore {
   /** Appends entries, all or none. */
   async append(entries: readonly Entry[]): Promise<readonly Entry[]> {
     const checked = entries.map((entry) => checkedBy(entrySchema, entry));
+    await this.begun;
     // a bulk write by itself keeps the rows that went well; inside a transaction it is all or none
     await this.guarded(() => this.db.transaction('rw', 'entries', () => this.db.entries.bulkAdd(checked)));
     return checked;
@@ -70,6 +86,7 @@ export class GardenStore {
   async write(records: readonly RecordChange[], entries: readonly Entry[] = []): Promise<void> {
     const rows = records.map(({ table, after }) => ({ table, row: checkedBy(RECORD_SCHEMAS[table], after) }));
     const checked = entries.map((entry) => checkedBy(entrySchema, entry));
+    await this.begun;
     await this.guarded(() =>
       this.db.transaction('rw', [...RECORD_TABLES, 'entries'], async () => {
         for (const { table, row } of rows) await this.db.table(table).put(row);
@@ -80,12 +97,18 @@ export class GardenStore {
 
   async writeSettings(settings: Settings): Promise<Settings> {
     const checked = checkedBy(settingsSchema, settings);
+    await this.begun;
     await this.guarded(() => this.db.settings.put({ ...checked, id: 'settings' }));
     return checked;
   }
 
   /** Puts another garden in this one's place, in one transaction: either all of it or nothing changes. */
   async replace(garden: Garden): Promise<void> {
+    await this.begun;
+    await this.written(garden);
+  }
+
+  private async written(garden: Garden): Promise<void> {
     await this.guarded(() =>
       this.db.transaction('rw', [...RECORD_TABLES, 'entries', 'settings', 'device'], async () => {
         for (const table of [...RECORD_TABLES, 'entries']) await this.db.table(table).clear();

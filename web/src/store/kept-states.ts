@@ -15,16 +15,3 @@ export async function readLastStates(store: GardenStore): Promise<LastStates | u
 export async function keepLastStates(store: GardenStore, last: LastStates): Promise<void> {
   await store.writeNote(NOTE, { ...last, build: BUILD });
 }
-
-/**
- * The states of the demo's first evening, which ship beside it: a first visit shows its round before anything is worked out.
- * Without them the demo opens all the same.
- */
-export async function fetchDemoStates(): Promise<LastStates | undefined> {
-  try {
-    const answer = await fetch(`${import.meta.env.BASE_URL}demo/gannet-slip-states.json`);
-    return answer.ok ? ((await answer.json()) as LastStates) : undefined;
-  } catch {
-    return undefined;
-  }
-}
