@@ -21,7 +21,7 @@ setTimeout(() => registerSW({ immediate: true }), 3000);
 void navigator.storage?.persist?.();
 
 // starting all modules is more than one task should hold: what draws comes first, the places and their computation after it
-const { App } = await import('./App.tsx');
+const [{ App }, { readAhead }] = await Promise.all([import('./App.tsx'), import('./routes.tsx')]);
 
 createRoot(root).render(
   <StrictMode>
@@ -32,3 +32,5 @@ createRoot(root).render(
     </QueryClientProvider>
   </StrictMode>,
 );
+
+readAhead();

@@ -3,17 +3,32 @@ import { lazy } from 'react';
 import RoundPage from '../pages/round/RoundPage.tsx';
 import { Broken } from './Broken.tsx';
 
-const BagsPage = lazy(() => import('../pages/bags/BagsPage.tsx'));
-const AddBagPage = lazy(() => import('../pages/bags/AddBagPage.tsx'));
-const EditBagPage = lazy(() => import('../pages/bags/EditBagPage.tsx'));
-const BagPage = lazy(() => import('../pages/bags/BagPage.tsx'));
-const PlantingPage = lazy(() => import('../pages/round/planting/PlantingPage.tsx'));
-const SeasonPage = lazy(() => import('../pages/season/SeasonPage.tsx'));
-const BenchPage = lazy(() => import('../pages/bench/BenchPage.tsx'));
-const TallyPage = lazy(() => import('../pages/tally/TallyPage.tsx'));
-const SettingsPage = lazy(() => import('../pages/files/SettingsPage.tsx'));
-const FilesPage = lazy(() => import('../pages/files/FilesPage.tsx'));
-const HelpPage = lazy(() => import('../pages/files/HelpPage.tsx'));
+/** The screens that are read when they are gone to. */
+const LOADS = {
+  bags: () => import('../pages/bags/BagsPage.tsx'),
+  addBag: () => import('../pages/bags/AddBagPage.tsx'),
+  editBag: () => import('../pages/bags/EditBagPage.tsx'),
+  bag: () => import('../pages/bags/BagPage.tsx'),
+  planting: () => import('../pages/round/planting/PlantingPage.tsx'),
+  season: () => import('../pages/season/SeasonPage.tsx'),
+  bench: () => import('../pages/bench/BenchPage.tsx'),
+  tally: () => import('../pages/tally/TallyPage.tsx'),
+  settings: () => import('../pages/files/SettingsPage.tsx'),
+  files: () => import('../pages/files/FilesPage.tsx'),
+  help: () => import('../pages/files/HelpPage.tsx'),
+} as const;
+
+const BagsPage = lazy(LOADS.bags);
+const AddBagPage = lazy(LOADS.addBag);
+const EditBagPage = lazy(LOADS.editBag);
+const BagPage = lazy(LOADS.bag);
+const PlantingPage = lazy(LOADS.planting);
+const SeasonPage = lazy(LOADS.season);
+const BenchPage = lazy(LOADS.bench);
+const TallyPage = lazy(LOADS.tally);
+const SettingsPage = lazy(LOADS.settings);
+const FilesPage = lazy(LOADS.files);
+const HelpPage = lazy(LOADS.help);
 
 /** Every screen has an address. The round is the home and comes with the first load; the rest when it is gone to. */
 export const ROUTES: RouteObject[] = [
@@ -32,3 +47,19 @@ export const ROUTES: RouteObject[] = [
   { path: 'help', element: <HelpPage /> },
   { path: '*', element: <Broken /> },
 ];
+
+// who comes straight to a screen need not wait for the garden to be read before the screen is
+const [, first = '', second] = location.pathname.split('/');
+if (first === 'bags')
+  void (second === undefined ? LOADS.bags() : second === 'new' ? LOADS.addBag() : LOADS.bag());
+else if (first !== 'round' && first in LOADS) void LOADS[first as keyof typeof LOADS]();
+
+/** How long a visit goes on before the screens that may be gone to next are read, ms. */
+const READ_AHEAD_AFTER = 3000;
+
+/** Reads the other four places, so that going to one shows it at once. */
+export function readAhead(): void {
+  setTimeout(() => {
+    for (const load of [LOADS.bags, LOADS.bag, LOADS.season, LOADS.bench, LOADS.tally]) void load();
+  }, READ_AHEAD_AFTER);
+}

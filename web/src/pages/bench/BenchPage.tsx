@@ -49,7 +49,11 @@ const topic = (
   lead: string,
   next: readonly Next[],
   load: () => Promise<{ readonly default: ComponentType }>,
-): Topic => ({ id, name, title, lead, next, Part: lazy(load) });
+): Topic => {
+  // who comes straight to a topic need not wait for this page before it is read
+  const early = location.pathname === `/bench/${id}` ? load() : undefined;
+  return { id, name, title, lead, next, Part: lazy(() => early ?? load()) };
+};
 
 /** What can be worked out on the bench, in the order in which the work of a year needs it. */
 const GROUPS: readonly Group[] = [
