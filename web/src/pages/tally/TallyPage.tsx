@@ -8,6 +8,7 @@ import { EntryDialog } from '../../ui/entries/EntryDialog.tsx';
 import { useAddress } from '../../ui/address.ts';
 import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { Page, Panel } from '../../ui/Page.tsx';
+import { WhenSeen } from '../../ui/WhenSeen.tsx';
 import { titleOf } from '../../text/bag-text.ts';
 import { shortDay } from '../../text/text.ts';
 import { BagIcon } from '../../section/index.ts';
@@ -24,6 +25,12 @@ import {
 import { useCosts } from '../../store/supplies.ts';
 
 const PickingChart = lazy(() => import('./PickingChart.tsx'));
+
+/** More lines than this lie over one another and are not told apart. */
+const DRAWN = 4;
+
+/** The room of the curves, px. */
+const CURVES_HIGH = 355;
 
 /** What each bag has yielded. */
 export default function TallyPage() {
@@ -185,14 +192,7 @@ export default function TallyPage() {
           </Button>
         </Panel>
       ) : (
-        <Box
-          sx={{
-            display: 'grid',
-            gap: 2.5,
-            gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 0.8fr) minmax(0, 1fr)' },
-            alignItems: 'start',
-          }}
-        >
+        <>
           <Panel>
             <Typography sx={{ fontSize: '1.15rem', marginBlockEnd: 1 }}>
               <Box
@@ -220,14 +220,9 @@ export default function TallyPage() {
                   : `In ${year - 1} it was ${unitFormat.show(kilogramsOf(pickingsOf(picked, year - 1)), 'crop')}.`}
               </Typography>
             )}
-            <Suspense fallback={<Skeleton variant="rectangular" height={355} />}>
-              <PickingChart series={tallies.slice(0, 6).map((tally) => ({ name: nameOf(tally), tally }))} />
-            </Suspense>
-            {tallies.length > 6 && (
-              <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                The six heaviest; all of them are in the table.
-              </Typography>
-            )}
+            <Button component="a" href="#curves" sx={{ textDecoration: 'underline', paddingInline: 0 }}>
+              As curves
+            </Button>
           </Panel>
           <Panel title="By bag">
             <DataTable
@@ -238,7 +233,21 @@ export default function TallyPage() {
               idOf={(tally) => tally.containerId}
             />
           </Panel>
-        </Box>
+          <Panel title="As curves" id="curves">
+            <WhenSeen height={CURVES_HIGH}>
+              <Suspense fallback={<Skeleton variant="rectangular" height={CURVES_HIGH} />}>
+                <PickingChart
+                  series={tallies.slice(0, DRAWN).map((tally) => ({ name: nameOf(tally), tally }))}
+                />
+              </Suspense>
+              {tallies.length > DRAWN && (
+                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                  The {DRAWN} heaviest; all of them are in the table.
+                </Typography>
+              )}
+            </WhenSeen>
+          </Panel>
+        </>
       )}
       {picking && <EntryDialog kind="picking" bags={[picking]} onClose={() => setPicking(undefined)} />}
     </Page>
