@@ -1,4 +1,5 @@
 import { Box, Table, TableBody, TableCell, TableRow, Typography } from '@mui/material';
+import { Link } from 'react-router';
 import { Page, Panel } from '../../ui/Page.tsx';
 
 const KEYS: readonly (readonly [string, string])[] = [
@@ -10,30 +11,123 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['?', 'this page'],
 ];
 
-/** How Rundel is meant to be used, in a minute, and its keys. */
+interface Task {
+  readonly what: string;
+  readonly how: string;
+  readonly to: string;
+  /** what the link says */
+  readonly place: string;
+}
+
+/** Help by what one wants to do, in the order of the year, each with the place where it is done. */
+const TASKS: readonly Task[] = [
+  {
+    what: 'Choose a bag for a plant',
+    how: 'All sizes side by side, with how often each wants water.',
+    to: '/bench/size',
+    place: 'Which bag',
+  },
+  {
+    what: 'Set up a bag that I have',
+    how: 'Say which, how big, what is in it and how tall; touch the drawing to say more.',
+    to: '/bags/new',
+    place: 'Add a bag',
+  },
+  {
+    what: 'Fill it, and know what to buy',
+    how: 'Litres and spoons for as many bags as you like.',
+    to: '/bench/fill',
+    place: 'Fill and feed',
+  },
+  {
+    what: 'Know how deep to plant',
+    how: 'Try a seedling in a bag; nothing is stored.',
+    to: '/bench/depth',
+    place: 'Planting',
+  },
+  {
+    what: 'Plant several bags',
+    how: 'Step by step, ticked as you go, and taken up again after an interruption.',
+    to: '/round/planting',
+    place: 'Plant bags',
+  },
+  {
+    what: 'Know whether to water',
+    how: 'Feel two knuckles deep, say what you felt: it says whether to pour, and how much the bag should take.',
+    to: '/round',
+    place: 'Start the round',
+  },
+  {
+    what: 'Put down what I did earlier, or at several bags',
+    how: 'Open a bag, or tick several; each form has "It was earlier".',
+    to: '/bags',
+    place: 'Bags',
+  },
+  {
+    what: 'Put a mistake right',
+    how: 'Undo is at the head of the screen; later, every line of a bag’s diary can be corrected.',
+    to: '/bags',
+    place: 'Bags',
+  },
+  {
+    what: 'Feed',
+    how: 'Choose a regime for some bags; what is due then comes up on the round.',
+    to: '/bench/regimes',
+    place: 'Regimes',
+  },
+  {
+    what: 'Go away',
+    how: 'What to do before, and a sheet for who waters.',
+    to: '/season/away',
+    place: 'Going away',
+  },
+  {
+    what: 'Plan next year, and mind the frost',
+    how: 'Bands of each bag’s year; a plan is dragged or moved with the arrow keys.',
+    to: '/season',
+    place: 'Season',
+  },
+  { what: 'Count what I picked', how: 'By weight, by number, or both.', to: '/tally', place: 'Tally' },
+  {
+    what: 'Keep it safe, or take it to another device',
+    how: 'One file holds everything.',
+    to: '/files',
+    place: 'Files',
+  },
+  {
+    what: 'Change units, place or theme',
+    how: 'Name a town, choose gallons or litres, dusk or glare.',
+    to: '/settings',
+    place: 'Settings',
+  },
+];
+
+/** Help by task, how things are worked out, and the keys. */
 export default function HelpPage() {
   return (
     <Page title="Help and keys" width={820}>
-      <Panel title="In a minute">
-        <Typography component="div">
-          <p>
-            <strong>Round</strong> lists the bags that want a check now. Feel two knuckles deep, say what you
-            felt, and it tells you whether to pour and how much the bag should take. Each check teaches it
-            that bag's own thirst, so it asks less often.
-          </p>
-          <p>
-            <strong>Bags</strong> holds your bags. A bag's page shows it in section, to scale: the mix, what
-            is buried, and the water it probably holds. The hatched band is doubt; the white line is the best
-            guess.
-          </p>
-          <p>
-            <strong>Season</strong> holds the weather, <strong>Bench</strong> works things out,{' '}
-            <strong>Tally</strong> adds up what you picked.
-          </p>
-          <p>
-            Amounts can be typed in any unit: "10 gal", "13½ in", "450 g". Anything recorded can be corrected,
-            removed and brought back.
-          </p>
+      <Panel title="What do you want to do?">
+        <Box component="dl" sx={{ margin: 0, display: 'grid', gap: 1.25 }}>
+          {TASKS.map(({ what, how, to, place }) => (
+            <div key={what}>
+              <Box component="dt" sx={{ fontWeight: 700 }}>
+                {what}
+              </Box>
+              <Box component="dd" sx={{ margin: 0 }}>
+                {how}{' '}
+                <Link to={to} style={{ color: 'inherit' }}>
+                  {place}
+                </Link>
+              </Box>
+            </div>
+          ))}
+        </Box>
+      </Panel>
+      <Panel title="How it comes to what it says">
+        <Typography>
+          Each check teaches it that bag’s own thirst, so it asks less often. In a drawing the hatched band is
+          doubt and the white line the best guess. Amounts can be typed in any unit: "10 gal", "13½ in", "450
+          g". Anything recorded can be corrected, removed and brought back.
         </Typography>
       </Panel>
       <Panel title="Keys">

@@ -3,6 +3,7 @@ import { addDays } from '@rundel/core/calendar';
 import type { CropYear, FrostYear } from '@rundel/core/season';
 import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { Link } from 'react-router';
+import { Legend } from '../../ui/Legend.tsx';
 import { shortDay } from '../../text/text.ts';
 import type { YearRow } from './use-years.ts';
 import { BAND_COLOURS, BAND_WORDS, dayAt, frostGradient, monthsOf, percentOf } from './year-axis.ts';
@@ -39,118 +40,159 @@ export function YearBands({
       (width * percentOf(today, frost.start)) / 100 - (current.clientWidth - LABEL_WIDTH) / 2;
   }, [frost.start, isThisYear, today]);
   return (
-    <Box ref={paper} sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="The year, bag by bag">
-      <Box sx={{ position: 'relative', minWidth: 860, paddingBlockEnd: 1 }}>
-        <Box
-          aria-hidden
-          sx={{
-            position: 'absolute',
-            insetBlock: 0,
-            insetInlineStart: LABEL_WIDTH,
-            insetInlineEnd: 0,
-            backgroundImage: frostGradient(frost),
-            borderRadius: '6px',
-          }}
-        />
-        <Box sx={{ position: 'relative', height: 26, marginInlineStart: `${LABEL_WIDTH}px` }} aria-hidden>
-          {monthsOf(frost.start).map(({ name, percent }) => (
-            <Box
-              key={name}
-              sx={{
-                position: 'absolute',
-                insetInlineStart: `${percent}%`,
-                paddingInlineStart: 0.5,
-                borderInlineStart: '1px solid var(--line)',
-                fontSize: '0.85rem',
-                height: '100%',
-              }}
-            >
-              {name}
-            </Box>
-          ))}
-        </Box>
-        {rows.map(({ bag, years, feeds }) => (
-          <Box key={bag.container.id} sx={{ display: 'flex', borderBlockStart: '1px solid var(--line)' }}>
-            <Box
-              sx={{
-                width: LABEL_WIDTH,
-                flexShrink: 0,
-                position: 'sticky',
-                insetInlineStart: 0,
-                zIndex: 2,
-                backgroundColor: 'var(--surface)',
-                paddingBlock: 0.75,
-                paddingInlineEnd: 1,
-                overflow: 'hidden',
-                whiteSpace: 'nowrap',
-                textOverflow: 'ellipsis',
-              }}
-            >
-              <Link to={`/bags/${bag.container.id}`} style={{ color: 'inherit' }}>
-                <strong>{bag.container.label}</strong> {bag.name}
-              </Link>
-            </Box>
-            <Box sx={{ position: 'relative', flex: 1, minHeight: 40 }}>
-              {years.length === 0 && (
-                <Box
-                  sx={{
-                    position: 'absolute',
-                    insetInlineStart: 8,
-                    top: 9,
-                    fontSize: '0.85rem',
-                    color: 'text.secondary',
-                  }}
-                >
-                  nothing this year
-                </Box>
-              )}
-              {years.map((year, i) => (
-                <YearBar
-                  key={year.id}
-                  year={year}
-                  frost={frost}
-                  lane={i}
-                  isChosen={year.id === chosenId}
-                  onChoose={() => onChoose(year)}
-                  onMove={(day) => onMove(year, day)}
-                  onDrop={onDrop}
-                />
-              ))}
-              <Box sx={{ height: years.length * 40 + (feeds.length > 0 ? 10 : 0) }} />
-              {feeds.map(({ day, isGiven }) => (
-                <Box
-                  key={`${day} ${isGiven ? 'given' : 'to come'}`}
-                  aria-hidden
-                  sx={{
-                    position: 'absolute',
-                    bottom: 1,
-                    insetInlineStart: `calc(${percentOf(day, frost.start)}% - 4px)`,
-                    width: 8,
-                    height: 8,
-                    borderRadius: '50%',
-                    border: '2px solid var(--action)',
-                    backgroundColor: isGiven ? 'var(--action)' : 'var(--surface)',
-                  }}
-                />
-              ))}
-            </Box>
-          </Box>
-        ))}
-        {isThisYear && (
+    <>
+      <Legend items={LEGEND} />
+      <Box
+        ref={paper}
+        sx={{ overflowX: 'auto', marginBlockStart: 1 }}
+        tabIndex={0}
+        role="region"
+        aria-label="The year, bag by bag"
+      >
+        <Box sx={{ position: 'relative', minWidth: 860, paddingBlockEnd: 1 }}>
           <Box
+            aria-hidden
             sx={{
               position: 'absolute',
               insetBlock: 0,
-              insetInlineStart: `calc(${LABEL_WIDTH}px + (100% - ${LABEL_WIDTH}px) * ${percentOf(today, frost.start) / 100})`,
-              borderInlineStart: '2px dashed var(--ink)',
-              pointerEvents: 'none',
+              insetInlineStart: LABEL_WIDTH,
+              insetInlineEnd: 0,
+              backgroundImage: frostGradient(frost),
+              borderRadius: '6px',
             }}
           />
-        )}
+          <Box sx={{ position: 'relative', height: 26, marginInlineStart: `${LABEL_WIDTH}px` }} aria-hidden>
+            {monthsOf(frost.start).map(({ name, percent }) => (
+              <Box
+                key={name}
+                sx={{
+                  position: 'absolute',
+                  insetInlineStart: `${percent}%`,
+                  paddingInlineStart: 0.5,
+                  borderInlineStart: '1px solid var(--line)',
+                  fontSize: '0.85rem',
+                  height: '100%',
+                }}
+              >
+                {name}
+              </Box>
+            ))}
+          </Box>
+          {rows.map(({ bag, years, feeds }) => (
+            <Box key={bag.container.id} sx={{ display: 'flex', borderBlockStart: '1px solid var(--line)' }}>
+              <Box
+                sx={{
+                  width: LABEL_WIDTH,
+                  flexShrink: 0,
+                  position: 'sticky',
+                  insetInlineStart: 0,
+                  zIndex: 2,
+                  backgroundColor: 'var(--surface)',
+                  paddingBlock: 0.75,
+                  paddingInlineEnd: 1,
+                  overflow: 'hidden',
+                  whiteSpace: 'nowrap',
+                  textOverflow: 'ellipsis',
+                }}
+              >
+                <Link to={`/bags/${bag.container.id}`} style={{ color: 'inherit' }}>
+                  <strong>{bag.container.label}</strong> {bag.name}
+                </Link>
+              </Box>
+              <Box sx={{ position: 'relative', flex: 1, minHeight: 40 }}>
+                {years.length === 0 && (
+                  <Box
+                    sx={{
+                      position: 'absolute',
+                      insetInlineStart: 8,
+                      top: 9,
+                      fontSize: '0.85rem',
+                      color: 'text.secondary',
+                    }}
+                  >
+                    nothing this year
+                  </Box>
+                )}
+                {years.map((year, i) => (
+                  <YearBar
+                    key={year.id}
+                    year={year}
+                    frost={frost}
+                    lane={i}
+                    isChosen={year.id === chosenId}
+                    onChoose={() => onChoose(year)}
+                    onMove={(day) => onMove(year, day)}
+                    onDrop={onDrop}
+                  />
+                ))}
+                <Box sx={{ height: years.length * 40 + (feeds.length > 0 ? 10 : 0) }} />
+                {feeds.map(({ day, isGiven }) => (
+                  <Box
+                    key={`${day} ${isGiven ? 'given' : 'to come'}`}
+                    aria-hidden
+                    sx={{
+                      position: 'absolute',
+                      bottom: 1,
+                      insetInlineStart: `calc(${percentOf(day, frost.start)}% - 4px)`,
+                      width: 8,
+                      height: 8,
+                      borderRadius: '50%',
+                      border: '2px solid var(--action)',
+                      backgroundColor: isGiven ? 'var(--action)' : 'var(--surface)',
+                    }}
+                  />
+                ))}
+              </Box>
+            </Box>
+          ))}
+          {isThisYear && (
+            <Box
+              sx={{
+                position: 'absolute',
+                insetBlock: 0,
+                insetInlineStart: `calc(${LABEL_WIDTH}px + (100% - ${LABEL_WIDTH}px) * ${percentOf(today, frost.start) / 100})`,
+                borderInlineStart: '2px dashed var(--ink)',
+                pointerEvents: 'none',
+              }}
+            />
+          )}
+        </Box>
       </Box>
-    </Box>
+    </>
   );
 }
+
+const SWATCH = { width: 18, height: 14, borderRadius: 4, border: '1.5px solid var(--ink)' } as const;
+const DOT = { width: 9, height: 9, borderRadius: '50%', border: '2px solid var(--action)' } as const;
+
+/** Everything that is drawn in the year, with its word. */
+const LEGEND = [
+  ...(Object.keys(BAND_COLOURS) as (keyof typeof BAND_COLOURS)[]).map((kind) => ({
+    mark: <span style={{ ...SWATCH, backgroundColor: BAND_COLOURS[kind].fill }} />,
+    words: BAND_WORDS[kind],
+  })),
+  { mark: <span style={{ ...SWATCH, borderStyle: 'dashed' }} />, words: 'to come' },
+  {
+    mark: (
+      <span
+        style={{
+          width: 22,
+          height: 4,
+          backgroundColor: 'var(--fruit)',
+          backgroundImage: 'repeating-linear-gradient(90deg, transparent 0 4px, var(--surface) 4px 7px)',
+        }}
+      />
+    ),
+    words: 'first picking in this span',
+  },
+  { mark: <span style={{ ...DOT, backgroundColor: 'var(--action)' }} />, words: 'fed' },
+  { mark: <span style={DOT} />, words: 'feed to come' },
+  {
+    mark: <span style={{ width: 18, height: 14, borderRadius: 4, backgroundColor: 'var(--cold)' }} />,
+    words: 'frost likely',
+  },
+  { mark: <span style={{ height: 14, borderInlineStart: '2px dashed var(--ink)' }} />, words: 'today' },
+];
 
 function YearBar({
   year,

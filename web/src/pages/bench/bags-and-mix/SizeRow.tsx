@@ -102,7 +102,7 @@ export function SizeRow({
               sx={{
                 height: 7,
                 marginBlockStart: '3px',
-                backgroundColor: tried.isRecommended ? 'var(--leaf)' : 'transparent',
+                backgroundColor: tried.isRecommended ? 'var(--action)' : 'transparent',
               }}
             />
             <Box component="strong" sx={{ fontSize: '1.25rem', marginBlockStart: 0.5 }}>

@@ -183,7 +183,7 @@ function ShedRow({
               sx={{
                 height: '100%',
                 width: `${Math.min(100, (left / most) * 100)}%`,
-                backgroundColor: 'var(--leaf)',
+                backgroundColor: 'var(--action)',
                 borderRadius: '3px',
               }}
             />
