@@ -14,7 +14,7 @@ export { told } from './storage-error.ts';
 export { newId } from './ids.ts';
 export { mergeGardens } from './merge.ts';
 export { useNoteSavedToFile, useSavedToFile } from './saved-to-file.ts';
-export { fetchTowns, readTowns, type Town } from './towns.ts';
+export { fetchTowns, type Town } from './towns.ts';
 export { newGarden } from './new-garden.ts';
 export {
   containersInUse,
