@@ -49,7 +49,7 @@ export const ROUTES: RouteObject[] = [
 ];
 
 // who comes straight to a screen need not wait for the garden to be read before the screen is
-const [, first = '', second] = location.pathname.split('/');
+const [, first = '', second] = typeof location === 'undefined' ? [] : location.pathname.split('/');
 if (first === 'bags')
   void (second === undefined ? LOADS.bags() : second === 'new' ? LOADS.addBag() : LOADS.bag());
 else if (first !== 'round' && first in LOADS) void LOADS[first as keyof typeof LOADS]();

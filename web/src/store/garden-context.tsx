@@ -246,7 +246,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
       });
     const replace = async (next: Garden) => {
       await store.replace(next);
-      patch((now) => ({ ...withGarden(now, next), setAside: [] }));
+      patch((now) => ({ ...withGarden(now, next), setAside: [], lastStates: undefined }));
       others.current?.postMessage('changed');
     };
     const step = (from: Undoable[], to: Undoable[], label: (what: string) => string) =>

@@ -113,7 +113,7 @@ export class GardenStore {
       this.db.transaction('rw', [...RECORD_TABLES, 'entries', 'settings', 'device'], async () => {
         for (const table of [...RECORD_TABLES, 'entries']) await this.db.table(table).clear();
         // these name bags of the garden that was; what else this device noted stays
-        await this.db.device.bulkDelete(['walk', 'planting', 'fillPlan']);
+        await this.db.device.bulkDelete(['walk', 'planting', 'fillPlan', 'lastStates']);
         for (const table of RECORD_TABLES) await this.db.table(table).bulkAdd([...garden[table]]);
         // in parts, so that the screen answers meanwhile
         for (let from = 0; from < garden.entries.length; from += ROWS_A_PART)

@@ -51,7 +51,8 @@ const topic = (
   load: () => Promise<{ readonly default: ComponentType }>,
 ): Topic => {
   // who comes straight to a topic need not wait for this page before it is read
-  const early = location.pathname === `/bench/${id}` ? load() : undefined;
+  const isAsked = typeof location !== 'undefined' && location.pathname === `/bench/${id}`;
+  const early = isAsked ? load() : undefined;
   return { id, name, title, lead, next, Part: lazy(() => early ?? load()) };
 };
 
