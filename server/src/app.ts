@@ -39,8 +39,6 @@ export function createApp(dist: string): Express {
     response.set('Referrer-Policy', 'no-referrer');
     next();
   });
-  // a phone in the garden has a thin line; what is in the app packs to a third
-  app.use(compression());
   app.get('/api/health', (_, response) => {
     response.json({ app: 'rundel', ok: true });
   });
@@ -48,6 +46,8 @@ export function createApp(dist: string): Express {
   app.use('/api', (_, response) => {
     response.status(404).json({ error: 'There is nothing at this address.' });
   });
+  // a phone in the garden has a thin line; the app packs to a third. What devices say comes as it comes, and is not held back
+  app.use(compression());
   app.use(
     '/assets',
     express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }),

@@ -140,10 +140,7 @@ async function loadGarden(
     : await Promise.all([fetchDemo(), fetchDemoStates()]);
   if (demo) {
     // it is stored once it is on the screen; what is written meanwhile waits for that
-    store.beginWith(demo.garden, async () => {
-      await store.writeNote('demoStart', demo.savedAt);
-      noteDemoStored();
-    });
+    store.beginWith(demo.garden, { demoStart: demo.savedAt }, noteDemoStored);
   }
   const garden = found?.garden ?? demo?.garden;
   if (!garden) return null;

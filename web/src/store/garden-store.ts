@@ -46,10 +46,13 @@ export class GardenStore {
   /** What was begun with and is not written yet: everything else waits for it. */
   private begun: Promise<void> | undefined;
 
-  /** Takes a garden as this one's beginning and writes it when the screen has had its turn; then does what is given. */
-  beginWith(garden: Garden, then: () => Promise<void>): void {
+  /**
+   * Takes a garden as this one's beginning and writes it when the screen has had its turn, with notes for this device; what
+   * was noted meanwhile stays.
+   */
+  beginWith(garden: Garden, notes: Readonly<Record<string, unknown>>, then: () => void): void {
     const rested = new Promise((resolve) => setTimeout(resolve, WRITTEN_AFTER));
-    const written = rested.then(() => this.written(garden));
+    const written = rested.then(() => this.written(garden, notes));
     this.begun = written.catch(() => undefined);
     void written.then(then).catch(() => undefined);
   }
@@ -105,15 +108,20 @@ export class GardenStore {
   /** Puts another garden in this one's place, in one transaction: either all of it or nothing changes. */
   async replace(garden: Garden): Promise<void> {
     await this.begun;
-    await this.written(garden);
+    // these name bags of the garden that was; what else this device noted stays
+    await this.written(garden, {}, ['walk', 'planting', 'fillPlan', 'lastStates']);
   }
 
-  private async written(garden: Garden): Promise<void> {
+  private async written(
+    garden: Garden,
+    notes: Readonly<Record<string, unknown>>,
+    forgotten: readonly string[] = [],
+  ): Promise<void> {
     await this.guarded(() =>
       this.db.transaction('rw', [...RECORD_TABLES, 'entries', 'settings', 'device'], async () => {
         for (const table of [...RECORD_TABLES, 'entries']) await this.db.table(table).clear();
-        // these name bags of the garden that was; what else this device noted stays
-        await this.db.device.bulkDelete(['walk', 'planting', 'fillPlan', 'lastStates']);
+        await this.db.device.bulkDelete([...forgotten]);
+        for (const [key, value] of Object.entries(notes)) await this.db.device.put({ key, value });
         for (const table of RECORD_TABLES) await this.db.table(table).bulkAdd([...garden[table]]);
         // in parts, so that the screen answers meanwhile
         for (let from = 0; from < garden.entries.length; from += ROWS_A_PART)
