@@ -14,7 +14,7 @@ export type SeasonsId = Seasons['id'];
 export const SEASONS: readonly [Seasons, ...Seasons[]] = [
   { id: 'sea', name: 'Mild winters, cool summers: by the sea', coolerBy: 0, swingTimes: 1 },
   { id: 'between', name: 'Cold winters, warm summers: away from the sea', coolerBy: 0.5, swingTimes: 1.3 },
-  { id: 'inland', name: 'Hard winters, hot summers: deep inland', coolerBy: 3, swingTimes: 2 },
+  { id: 'inland', name: 'Hard winters, hot summers: deep inland', coolerBy: 4.5, swingTimes: 2 },
 ];
 
 /** A way of the seasons by its id; the first where none is named. */

@@ -27,8 +27,8 @@ export default function UndoBar() {
       onClose={(_, reason) => {
         if (reason !== 'clickaway') setHiddenNumber(lastChange.number);
       }}
-      // at the head, between the title and what a page offers: at the foot it would lie over a form's buttons
-      anchorOrigin={{ vertical: 'top', horizontal: 'center' }}
+      // at the head, over the title: at the foot or at the right it would lie over buttons
+      anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
       message={words}
       action={
         lastChange.canUndo ? (
@@ -37,7 +37,7 @@ export default function UndoBar() {
           </Button>
         ) : undefined
       }
-      sx={{ top: isPhone ? 4 : 12, bottom: 'auto' }}
+      sx={{ top: isPhone ? 4 : 8, bottom: 'auto' }}
       slotProps={{
         content: {
           sx: {

@@ -29,7 +29,7 @@ function placeOf(id: SpotId, scene: Scene, { px, py }: Drawing): { readonly x: n
     case 'holes':
       return { x: px(half), y: py(scene.holeMillimetres + 12) };
     case 'water':
-      return { x: px(-half * 0.55), y: py(-scene.floorMillimetres) };
+      return { x: px(-half * 0.5), y: py(-scene.floorMillimetres) + MARK };
     case 'ball':
       return {
         x: px(first?.x ?? 0),
@@ -38,7 +38,8 @@ function placeOf(id: SpotId, scene: Scene, { px, py }: Drawing): { readonly x: n
     case 'support':
       return { x: px(0) + 16, y: py(Math.max(scene.top * 0.94, mixTop + 150)) };
     case 'place':
-      return { x: px(half) + 34, y: py(-scene.floorMillimetres) };
+      // on the ground under it: beside it stand the words
+      return { x: px(half * 0.5), y: py(-scene.floorMillimetres) + MARK };
   }
 }
 

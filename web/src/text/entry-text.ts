@@ -96,7 +96,7 @@ export function entryWords(entry: Entry, unitFormat: UnitFormat, products: reado
     case 'worked':
       return `Worked ${entry.minutes} minutes`;
     case 'trouble':
-      return `Trouble: ${TROUBLE_WORDS[entry.what]}${entry.livesInMix ? '; it may live on in the mix' : ''}`;
+      return `Trouble: ${TROUBLE_WORDS[entry.what]}${entry.note ? `, "${entry.note}"` : ''}${entry.livesInMix ? '; it may live on in the mix' : ''}`;
     case 'fed': {
       const where =
         entry.into === 'leaves' ? ' on the leaves' : entry.into === 'store' ? ' into its store' : '';

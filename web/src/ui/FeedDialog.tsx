@@ -42,7 +42,7 @@ export default function FeedDialog({
   const { clock, garden, record } = useGarden();
   const unitFormat = useUnitFormat();
   /** whether the amount is the grower's own; until then it follows the label, the product and the water */
-  const [isTyped, setTyped] = useState(false);
+  const [wasTyped, setTyped] = useState(false);
   const feeds = useMemo(() => productsIn(garden.products).filter(isFeed), [garden.products]);
   const form = useFields(
     {
@@ -58,6 +58,8 @@ export default function FeedDialog({
       isAsked: (name, texts) => name !== 'water' || isInWater(feeds.find((g) => g.id === texts.productId)),
     },
   );
+  // what was half typed before the dialog was left is the grower's own too
+  const isTyped = wasTyped || form.texts.amount !== '';
   const product = feeds.find((g) => g.id === form.texts.productId) ?? (feeds[0] as Product);
   const dose = product.feed?.dose;
   const partner = findProduct(product.feed?.partnerId ?? '', garden.products);
@@ -105,6 +107,7 @@ export default function FeedDialog({
         name="productId"
         onTyped={() => {
           setTyped(false);
+          form.set('amount', '');
           form.set('unit', '');
         }}
         help={label && `${label}${partner ? `, and as much ${midSentence(partner.name)}` : ''}.`}

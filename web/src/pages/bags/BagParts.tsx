@@ -11,7 +11,7 @@ import {
 import { containerKind } from '@rundel/core/bags';
 import type { Spot, SpotId } from '../../section/index.ts';
 import { FormFields, type Fields, type FieldsForm } from '../../ui/form/index.ts';
-import { STORE_FIELDS } from './bag-form.ts';
+import { NEW_PLACE, STORE_FIELDS } from './bag-form.ts';
 
 /** What can be said of a bag beyond the first questions, part by part; most of it has a spot in the drawing. */
 interface Part {
@@ -69,7 +69,7 @@ function wordsOf(part: Part, form: AnyForm): string {
     if (input?.kind !== 'choice') return text === '' ? [] : [text];
     const chosen = input.options.find(({ id }) => id === text);
     // "None: one mix throughout" needs no saying
-    return !chosen || text === '' || text === 'none' ? [] : [chosen.label];
+    return !chosen || text === '' || text === 'none' || text === NEW_PLACE ? [] : [chosen.label];
   });
   return said.length > 0 ? said.join(', ') : part.unsaid;
 }

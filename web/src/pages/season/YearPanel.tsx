@@ -107,9 +107,7 @@ export default function YearPanel() {
               onDrop={drop}
             />
             <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
-              Blue behind: how likely frost still is, or is again. Dashed: expected; the striped line below a
-              bar is when the first picking may come. Dots are feeds: filled were given, open ones its regime
-              will ask for. A planned bar can be dragged, or moved with the arrow keys.
+              A planned bar can be dragged, or moved with the arrow keys.
             </Typography>
           </>
         )}
