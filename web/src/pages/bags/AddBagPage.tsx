@@ -177,7 +177,9 @@ function AddBagForm() {
                 <FormField form={form} name="cropId" />
                 <FormField form={form} name="habitId" value={habitIdOf(texts)} />
                 <FormField form={form} name="stem" help="From root ball to tip." />
-                <FormField form={form} name="plantedOn" help="Empty: not yet." />
+                <Box sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
+                  <FormField form={form} name="plantedOn" help="Empty: not yet." />
+                </Box>
               </Box>
             </Panel>
           </>
