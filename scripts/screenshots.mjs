@@ -73,7 +73,9 @@ const SHOTS = [
         await page.getByRole('link', { name: 'Bags', exact: true }).click();
       }
       await page.getByRole('link', { name: 'Plant bags' }).click();
-      await page.getByRole('button', { name: 'All' }).click();
+      await page.getByRole('button', { name: /^Into which bags: .*Change$/ }).click();
+      await page.getByRole('button', { name: 'All', exact: true }).click();
+      await page.getByRole('button', { name: /^(These \d+ bags|This bag)$/ }).click();
       await page.getByLabel('Variety').fill('Lantern Drop');
       await page.getByLabel('Height of the plant').fill('30 cm');
       await page.getByRole('button', { name: /^Add these/ }).click();
@@ -84,7 +86,16 @@ const SHOTS = [
   { name: 'bench-size', path: '/bench/size', size: DESK },
   { name: 'bench-mix', path: '/bench/mix', size: DESK },
   { name: 'bench-shop', path: '/bench/shop', size: DESK },
-  { name: 'bench-shed', path: '/bench/shed', size: DESK },
+  {
+    name: 'add-bag-phone',
+    path: '/bags/new',
+    size: PHONE,
+    steps: async (page) => {
+      await page.getByRole('button', { name: '38 L' }).click();
+      await page.getByLabel('Height of the plant').fill('25');
+    },
+    from: 'svg[aria-label^="The bag as it would be planted"]',
+  },
   {
     name: 'bench-planting',
     path: '/bench/depth',

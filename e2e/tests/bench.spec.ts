@@ -75,7 +75,7 @@ test('ten bags of four kinds, from nothing to a printed shopping list', async ({
   // on paper there is the list, and neither places nor buttons
   await page.emulateMedia({ media: 'print' });
   await expect(row).toBeVisible();
-  await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
+  await expect(page.getByRole('navigation', { name: 'Pages' })).toBeHidden();
   await expect(page.getByText('All 10 bags')).toBeHidden();
   await expect(page.getByRole('button', { name: 'As CSV' })).toBeHidden();
   await page.emulateMedia({ media: 'screen' });

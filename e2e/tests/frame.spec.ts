@@ -44,7 +44,7 @@ function covered(page: Page): Promise<readonly string[]> {
             [left + inset, top + inset],
             [left + width - inset, top + inset],
             // labels end in a point: below its shoulders there is none of it to press
-            ...(control.closest('nav[aria-label="Places"]')
+            ...(control.closest('nav[aria-label="Pages"]')
               ? []
               : ([
                   [left + inset, top + height - inset],

@@ -3,7 +3,7 @@ import { memo, useId } from 'react';
 import { NavLink } from 'react-router';
 import { PAGE_WIDTH } from '../ui/Page.tsx';
 
-const PLACES = [
+const NAV_ITEMS = [
   { path: '/round', name: 'Round' },
   { path: '/bags', name: 'Bags' },
   { path: '/season', name: 'Season' },
@@ -41,7 +41,7 @@ export const Labels = memo(function Labels() {
   return (
     <Box
       component="nav"
-      aria-label="Places"
+      aria-label="Pages"
       sx={{
         position: 'fixed',
         zIndex: 1100,
@@ -62,7 +62,7 @@ export const Labels = memo(function Labels() {
           marginInline: 'auto',
         }}
       >
-        {PLACES.map(({ path, name }) => (
+        {NAV_ITEMS.map(({ path, name }) => (
           <ButtonBase
             key={path}
             component={NavLink}

@@ -207,6 +207,8 @@ function BagTile({ bag, ticking }: { readonly bag: Bag; readonly ticking: Ticked
       {...(ticking.isOn ? { role: 'checkbox', 'aria-checked': isTicked, onKeyDown: onSpace } : {})}
       sx={{
         position: 'relative',
+        // a long press ticks, and does not ask what to do with a link
+        WebkitTouchCallout: 'none',
         outline: isTicked ? '3px solid var(--action)' : 'none',
         outlineOffset: -3,
         backgroundColor: isTicked ? 'var(--action-wash)' : 'transparent',
