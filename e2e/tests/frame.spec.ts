@@ -92,7 +92,7 @@ test('nothing shifts once a page is first drawn', async ({ page }) => {
   for (const view of ['/round', '/bags', '/season', '/bench/shop', '/tally']) {
     await page.goto(view);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    await page.waitForTimeout(2500);
+    await page.waitForTimeout(1500);
     const shifted = await page.evaluate(() => (window as unknown as { shifted: number }).shifted);
     expect(shifted, view).toBeLessThanOrEqual(0.05);
   }
