@@ -213,7 +213,11 @@ export default function RoundPage() {
       title={dayAndTime(now)}
       lead={lead}
       actions={
-        (!isKnown || carryLitres > 0) && <Carry litres={isKnown ? carryLitres : undefined} stops={carried} />
+        // on a phone the proposed watering and the grades want the room
+        (!isKnown || carryLitres > 0) &&
+        !(isPhone && status?.kind === 'watering') && (
+          <Carry litres={isKnown ? carryLitres : undefined} stops={carried} />
+        )
       }
     >
       <Suspense>
@@ -276,9 +280,16 @@ export default function RoundPage() {
               </Box>
               {isPhone ? (
                 // as high as the longest words are: the grades below do not move when these come in
-                <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', minHeight: 184 }}>
+                <Box
+                  sx={{
+                    display: 'flex',
+                    gap: 1.5,
+                    alignItems: 'center',
+                    minHeight: status.kind === 'watering' ? 0 : 184,
+                  }}
+                >
                   <Deferred>
-                    <StopCloseUp bag={drawn ?? bag} />
+                    <StopCloseUp bag={drawn ?? bag} isLow={status.kind === 'watering'} />
                   </Deferred>
                   <Box sx={{ minWidth: 0 }}>
                     <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>

@@ -75,7 +75,7 @@ export function StopActions({
     if (unfelt) setStation(unfelt.stationId);
   };
   return (
-    <Box sx={{ display: 'grid', gap: 1.5, alignContent: 'start' }}>
+    <Box sx={{ display: 'grid', gap: { xs: 1.25, md: 1.5 }, alignContent: 'start' }}>
       {!isPhone && <StopWords bag={bag} status={status} method={method} />}
       {status.kind === 'watering' && (
         <Suspense>

@@ -90,10 +90,18 @@ function WholePlant({ scene, high }: { readonly scene: Scene; readonly high: num
 }
 
 /** The bag of a stop close up, for a phone: the bag itself as large as it goes, the plant's top out of the picture. */
-export const StopCloseUp = memo(function StopCloseUp({ bag }: { readonly bag: Bag }) {
+export const StopCloseUp = memo(function StopCloseUp({
+  bag,
+  isLow,
+}: {
+  readonly bag: Bag;
+  /** what follows from a check wants the room */
+  readonly isLow: boolean;
+}) {
+  const high = isLow ? 118 : 142;
   const share = bag.water?.estimate.share;
   const scene = useScene(bag);
-  const pixelsPerMillimetre = Math.min(128 / (2 * scene.halfWidest), 112 / scene.heightMillimetres);
+  const pixelsPerMillimetre = Math.min(128 / (2 * scene.halfWidest), (high - 30) / scene.heightMillimetres);
   const percent = (part: number) => Math.round(part * 100);
   return (
     <Box
@@ -102,7 +110,7 @@ export const StopCloseUp = memo(function StopCloseUp({ bag }: { readonly bag: Ba
       aria-label={`${titleOf(bag)} in section; open its page`}
       sx={{
         width: 150,
-        height: 164,
+        height: high + 22,
         flexShrink: 0,
         display: 'grid',
         alignContent: 'end',
@@ -113,7 +121,7 @@ export const StopCloseUp = memo(function StopCloseUp({ bag }: { readonly bag: Ba
       <Box
         sx={{
           overflow: 'hidden',
-          height: 142,
+          height: high,
           display: 'grid',
           alignContent: 'end',
           justifyContent: 'center',

@@ -80,7 +80,11 @@ export default function WateringProposal({
       <Typography sx={{ fontSize: '0.92rem' }}>
         {because} It should take {unitFormat.range(advice.litres.low, advice.litres.high, 'water')}
         {advice.isEstablishing ? ', close to the stem while it roots.' : '.'}
-        {advice.isHeldBack && ' A cold night is coming, so this is less than it could hold.'}
+        {advice.isHeldBack && ' A cold night is coming, so this is less than it could hold.'} Pour {pours}
+        {!isStore && plants > 1
+          ? `: about ${unitFormat.show(litres / plants, 'water')} at each of its ${plants} plants`
+          : ''}
+        .
       </Typography>
       {feeds.length > 0 && (
         <Suspense>
@@ -145,13 +149,6 @@ export default function WateringProposal({
           <SkipButton onSkip={onSkip} sx={{ color: 'inherit', textDecoration: 'underline' }} />
         </Box>
       </Box>
-      <Typography sx={{ fontSize: '0.85rem' }}>
-        Pour {pours}
-        {!isStore && plants > 1
-          ? `: about ${unitFormat.show(litres / plants, 'water')} at each of its ${plants} plants`
-          : ''}
-        .
-      </Typography>
     </Box>
   );
 }
