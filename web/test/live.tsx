@@ -71,6 +71,8 @@ export async function openApp(path: string, garden: Garden, now: string) {
   forgetWorkers();
   globalThis.Worker = WorkerHere as unknown as typeof Worker;
   globalThis.BroadcastChannel = ChannelHere;
+  // nothing scrolls here: what is drawn when it is seen is drawn at once
+  Reflect.deleteProperty(globalThis, 'IntersectionObserver');
   globalThis.getComputedStyle = () => UNSTYLED as CSSStyleDeclaration;
   const store = new GardenStore(DATABASE_NAMES.demo);
   open = store;

@@ -55,7 +55,7 @@ if (first === 'bags')
 else if (first !== 'round' && first in LOADS) void LOADS[first as keyof typeof LOADS]();
 
 /** How long a visit goes on before the screens that may be gone to next are read, ms. */
-const READ_AHEAD_AFTER = 3000;
+const READ_AHEAD_AFTER = 6000;
 
 /** Reads the other four places, so that going to one shows it at once. */
 export function readAhead(): void {

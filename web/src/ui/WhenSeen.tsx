@@ -10,7 +10,13 @@ export function WhenSeen({ height, children }: { readonly height: number; readon
       if (entries.some(({ isIntersecting }) => isIntersecting)) setSeen(true);
     });
     watch.observe(place.current);
-    return () => watch.disconnect();
+    // on paper everything is in sight
+    const draw = () => setSeen(true);
+    addEventListener('beforeprint', draw);
+    return () => {
+      watch.disconnect();
+      removeEventListener('beforeprint', draw);
+    };
   }, [isSeen]);
   return (
     <div ref={place} style={{ minHeight: height }}>

@@ -10,7 +10,7 @@ import {
 import { IconPencil, IconPlus, IconSquare, IconSquareCheckFilled } from '@tabler/icons-react';
 import type { Place } from '@rundel/core/records';
 import { useCallback, useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { gradeSpan, nextCheckWords } from '../../text/bag-text.ts';
 import { COVER_WORDS } from '../../ui/choices.tsx';
 import { Page, Panel } from '../../ui/Page.tsx';
@@ -27,7 +27,8 @@ export default function BagsPage() {
   const { bags, unreadable } = useBags();
   const [view, setView] = useState<'marks' | 'table'>('marks');
   const [editing, setEditing] = useState<Place | 'new'>();
-  const [isTicking, setTicking] = useState(false);
+  const [params] = useSearchParams();
+  const [isTicking, setTicking] = useState(params.has('several'));
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const untick = useCallback(() => {
     setTicked(new Set());

@@ -1,6 +1,9 @@
 import type { RoundPlan } from '@rundel/core/round';
+import { Button } from '@mui/material';
 import { lazy, memo, Suspense } from 'react';
+import { Link } from 'react-router';
 import type { Bag } from '../../store/index.ts';
+import { WhenSeen } from '../../ui/WhenSeen.tsx';
 import { LaterList } from './LaterList.tsx';
 import { StopList, type WalkStop } from './StopList.tsx';
 import type { Walk } from './walk.ts';
@@ -9,6 +12,9 @@ const Jobs = lazy(() => import('./Jobs.tsx'));
 const ShortTime = lazy(() => import('./ShortTime.tsx'));
 const DeviceReadings = lazy(() => import('./DeviceReadings.tsx'));
 const WeatherCard = lazy(() => import('./WeatherCard.tsx'));
+
+/** The room of the day's weather, px: its form is much to read, and stands below the fold. */
+const CARD_HIGH = 190;
 
 /** The walk as it stands beside the bag. */
 export interface RoundSidebarProps {
@@ -32,14 +38,23 @@ export const RoundSidebar = memo(function RoundSidebar({
   return (
     <>
       <StopList stops={stops} currentId={currentId} />
+      {bags.length > 1 && (
+        <Button component={Link} to="/bags?several" sx={{ paddingInline: 0, textDecoration: 'underline' }}>
+          Several at once
+        </Button>
+      )}
       <Suspense>
         {plan && walk && <ShortTime plan={plan} bags={bags} walk={walk} onKeepTo={onKeepTo} />}
         {walk && bags.some(({ container }) => container.gauges) && (
           <DeviceReadings bags={bags} walkId={walk.startedAt} />
         )}
         <Jobs />
-        <WeatherCard />
       </Suspense>
+      <WhenSeen height={CARD_HIGH}>
+        <Suspense>
+          <WeatherCard />
+        </Suspense>
+      </WhenSeen>
       <LaterList
         bags={bags}
         laterIds={plan?.later.map((l) => l.containerId) ?? []}

@@ -2,6 +2,7 @@ import { Box, Button, IconButton, ToggleButton, ToggleButtonGroup, Typography } 
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
 import { useEffect, useRef, useState } from 'react';
+import { Link } from 'react-router';
 import { Panel } from '../../ui/Page.tsx';
 import { useGarden } from '../../store/index.ts';
 import { ChosenYear } from './ChosenYear.tsx';
@@ -83,7 +84,10 @@ export default function YearPanel() {
             <ToggleButton value="bands">Bands</ToggleButton>
             <ToggleButton value="table">Table</ToggleButton>
           </ToggleButtonGroup>
-          <Button variant="contained" onClick={() => setPlanning(true)} sx={{ marginInlineStart: 'auto' }}>
+          <Button component={Link} to="/bags?several" sx={{ marginInlineStart: 'auto' }}>
+            Several at once
+          </Button>
+          <Button variant="contained" onClick={() => setPlanning(true)}>
             Plan a crop
           </Button>
         </Box>
