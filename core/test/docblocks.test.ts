@@ -79,3 +79,24 @@ describe('examples in docblocks', () => {
     expect(examplesIn('x.ts', source)).toMatchObject([{ expression: 'add(\n1, 2)', expected: '3', line: 5 }]);
   });
 });
+
+describe('what docblocks cite of the model', () => {
+  const text = readFileSync(resolve(SOURCES, '../../docs/model.md'), 'utf8');
+  const sections = new Set([...text.matchAll(/^## (\d+\. .+)$/gm)].map(([, heading]) => heading));
+  const cited = sourcesBelow(SOURCES).flatMap((file) =>
+    [...readFileSync(file, 'utf8').matchAll(/@see docs\/model\.md, (.+)$/gm)].map(
+      ([, section]) => [relative(SOURCES, file), section] as const,
+    ),
+  );
+
+  it('is a section that is there', () => {
+    expect(cited.length).toBeGreaterThan(40);
+    expect(cited.filter(([, section]) => !sections.has(section ?? ''))).toEqual([]);
+  });
+
+  it('is every section but what is left out', () => {
+    const named = new Set(cited.map(([, section]) => section));
+    const uncited = [...sections].filter((section) => !named.has(section ?? ''));
+    expect(uncited.filter((section) => !/leaves out/.test(section ?? ''))).toEqual([]);
+  });
+});

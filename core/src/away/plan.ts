@@ -102,6 +102,7 @@ interface Option {
  *
  * @param seed the same seed gives the same plan
  * @param tell hears how far it is, 0 to 1
+ * @see docs/model.md, 9. Going away
  */
 export function planAway(
   bags: readonly AwayBag[],

@@ -19,6 +19,7 @@ export interface Fill {
  *
  * @param settling share of its volume that loose mix loses at the first watering, 0 to 0.3
  * @throws RundelError when headroom or mulch is negative or over 500 mm
+ * @see docs/model.md, 1. Bags
  * @example
  * fillOf(solid300, { headroomMillimetres: 30, mulchMillimetres: 50, settling: 0.1 }).mixMillimetres
  * // => 220

@@ -8,6 +8,7 @@ import { litresBelow, type Solid } from './solid.ts';
  * @param holeMillimetres height of the holes above the base; 0 keeps nothing
  * @param airShare share of the mix that is air at capacity, 0.05–0.4
  * @throws RundelError when the holes lie above the rim
+ * @see docs/model.md, 1. Bags
  * @example
  * reserveLitres(solid300, 50, 0.2)
  * // ≈> 1.225

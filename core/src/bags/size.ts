@@ -22,6 +22,7 @@ export interface RealSize {
  *
  * @param stations how many plants it has room for: a pillow bag has one ring for each
  * @throws RundelError when the kind is unknown or measured lengths do not suit it
+ * @see docs/model.md, 1. Bags
  * @example
  * realSize('round-fabric', { by: 'label', litres: 38 }, DEFAULT_ASSUMED).litres.likely
  * // ≈> 33.06

@@ -35,6 +35,7 @@ export function litresBelow(solid: Solid, zMillimetres: number = solid.heightMil
  * Volume grows with height in every solid, so bisection always ends on the root.
  *
  * @returns `overflows` with the litres that do not go in when there are more than the solid holds
+ * @see docs/model.md, 1. Bags
  */
 export function heightOfLitres(
   solid: Solid,

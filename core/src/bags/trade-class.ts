@@ -22,6 +22,7 @@ const LITRES_PER_CUBIC_INCH = 0.016387064;
 /**
  * The litres that a container of a trade class may hold.
  *
+ * @see docs/model.md, 1. Bags
  * @example
  * tradeClassLitres('#10')
  * // ≈> { low: 34.0851, high: 43.3602 }

@@ -15,6 +15,7 @@ export interface Weights {
  * Weight of a filled container just after it has drained, kg: mix, its water and the bag itself (1 L of water = 1 kg).
  * Crop and support come on top of it.
  *
+ * @see docs/model.md, 1. Bags
  * @example
  * drainedKilograms({ mixLitres: 40, dryKilogramsPerLitre: 0.3, capacity: 0.55, emptyKilograms: 0.8 })
  * // ≈> 34.8

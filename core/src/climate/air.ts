@@ -5,6 +5,7 @@ import { within } from '../errors/index.ts';
 /**
  * Saturation vapour pressure, kPa, FAO-56 eq 11. Check: Example 3, 24.5 °C 3.075, 15 °C 1.705.
  *
+ * @see docs/model.md, 6. Weather
  * @example
  * saturationPressure(24.5)
  * // ≈> 3.075

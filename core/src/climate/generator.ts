@@ -44,6 +44,7 @@ const USUAL = { wetAfterWet: 0.6, wetAfterDry: 0.25, rainShape: 0.75, persistenc
  * means that depend on wet and dry.
  *
  * @param spreadCelsius day-to-day spread about the normals where nothing was measured
+ * @see docs/model.md, 6. Weather
  */
 export function fitWeather(known: readonly KnownDay[], site: Site, spreadCelsius: number): WeatherModel {
   const days = [...new Map(known.map((day) => [day.day, day])).values()].sort((a, b) =>

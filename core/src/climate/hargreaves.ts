@@ -9,6 +9,7 @@ import { extraterrestrialRadiation } from './sun.ts';
  * @param minCelsius -40 to 45
  * @param maxCelsius -30 to 55, not below minCelsius
  * @throws RundelError outside these ranges
+ * @see docs/model.md, 6. Weather
  * @example
  * hargreavesSamani({ minCelsius: 14.8, maxCelsius: 26.6, latitudeDegrees: 45.72, dayOfYear: 196 })
  * // ≈> 5.0

@@ -16,6 +16,7 @@ export interface MonthNormal {
  * @param latitudeDegrees -66 to 66
  * @param seasonsId how far apart winter and summer are; left out: as by the sea
  * @returns January first
+ * @see docs/model.md, 6. Weather
  * @example
  * defaultNormals(51)[6].maxCelsius
  * // ≈> 22.7

@@ -25,6 +25,7 @@ const USUAL_WIND = 2;
  * Check: Example 17 (Bangkok in April) 5.72, Example 18 (Brussels on 6 July) 3.9.
  *
  * @throws RundelError when a number lies outside its range, or the maximum below the minimum
+ * @see docs/model.md, 6. Weather
  * @example
  * penmanMonteith({ minCelsius: 25.6, maxCelsius: 34.8, latitudeDegrees: 13.73, dayOfYear: 105, sunHours: 8.5, vapourKilopascals: 2.85, windMetresPerSecond: 2, altitudeMetres: 2, soilMegajoules: 0.14 })
  * // ≈> 5.72

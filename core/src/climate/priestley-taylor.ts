@@ -12,6 +12,7 @@ const LATENT_HEAT = 2.45;
  * lets through.
  *
  * @param insideCelsius mean temperature under cover
+ * @see docs/model.md, 6. Weather
  * @example
  * priestleyTaylor({ minCelsius: 14, maxCelsius: 26, latitudeDegrees: 51, dayOfYear: 196 }, 22)
  * // ≈> 6.2

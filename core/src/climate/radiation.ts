@@ -27,6 +27,7 @@ export interface SunnyDay {
  * (eq 50). Check: Example 10, Rio in May with 7.1 h, 14.5; Example 15, near 46° N in July, 22.3.
  *
  * @throws RundelError when the hours lie outside 0 to 24
+ * @see docs/model.md, 6. Weather
  * @example
  * solarRadiation({ minCelsius: 19.1, maxCelsius: 25.1, latitudeDegrees: -22.9, dayOfYear: 135, sunHours: 7.1 })
  * // ≈> 14.45

@@ -35,6 +35,7 @@ const PACIFIC: readonly string[] = ['America/Los_Angeles', 'America/Vancouver', 
  *
  * @param country two letters
  * @param timeZone tells one coast of a wide country from the other
+ * @see docs/model.md, 6. Weather
  * @example
  * usualSeasons('US', 'America/Chicago')
  * // => 'inland'

@@ -29,6 +29,7 @@ function sunsetAngle(latitudeDegrees: number, dayOfYear: number): number {
  *
  * @param latitudeDegrees -66 to 66
  * @throws RundelError outside these ranges
+ * @see docs/model.md, 6. Weather
  * @example
  * extraterrestrialRadiation(-20, 246)
  * // ≈> 32.2

@@ -41,6 +41,7 @@ export interface TableReading {
  * Reads a table of daily weather by a mapping of its columns. Every row is read or refused by itself; of a day
  * that stands twice the later row counts and the earlier is named among the refused.
  *
+ * @see docs/model.md, 6. Weather
  * @example
  * readWeatherTable([{ d: '16/7/2026', lo: '55', hi: '84' }], { date: 'd', dateOrder: 'dmy', min: 'lo', max: 'hi', temperature: 'fahrenheit', rainUnit: 'inch' }).days[0].day
  * // => '2026-07-16'

@@ -70,6 +70,7 @@ function demandOf(
  * Of two known days with one date the later in the list counts.
  *
  * @returns one WeatherDay a day, in order; empty when `last` lies before `first`
+ * @see docs/model.md, 6. Weather
  */
 export function completeWeather(
   known: readonly KnownDay[],

@@ -13,6 +13,7 @@ export interface FedBag {
 /**
  * What a dose makes for one bag.
  *
+ * @see docs/model.md, 8. Feeding
  * @example
  * feedFor({ amount: 4, unit: 'millilitre', per: 'litre' }, { containerId: 'con_abcdef', waterLitres: 3, plants: 1, mixLitres: 30 })
  * // => { amount: 12, unit: 'millilitre' }

@@ -46,6 +46,7 @@ export function slopeOf(points: readonly (readonly [x: number, y: number])[]): n
  * The course of a bag's nutrient since its last change.
  *
  * @param entries the bag's `solution` entries, oldest first
+ * @see docs/model.md, 8. Feeding
  */
 export function solutionCourse(entries: readonly EntryOf<'solution'>[], assumed: Assumed): SolutionCourse {
   const at = entries.findLastIndex((e) => e.what === 'changed');

@@ -119,6 +119,7 @@ function feedsOf<F extends FeedGiven>(step: RegimeStep, regime: Regime, start: D
 /**
  * The days between two feeds on a day: the interval's middle, or pulled from its longest towards its shortest by growth.
  *
+ * @see docs/model.md, 8. Feeding
  * @example
  * intervalOn({ fromDays: 7, toDays: 11 }, true, 0.5)
  * // => 9

@@ -59,6 +59,7 @@ const MONTH_DAYS = 30.4;
  * The share of what is held that is given on a day: first order, four fifths in the label's months at `releaseAt`, faster
  * in warmth.
  *
+ * @see docs/model.md, 8. Feeding
  * @example
  * releasedShare(1, 20, DEFAULT_ASSUMED)
  * // ≈> 0.0516

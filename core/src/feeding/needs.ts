@@ -65,6 +65,7 @@ const PRIOR_KILOGRAMS_PER_COVER = 1.5;
  * is to go by.
  *
  * @param expectedKilograms that should have been picked by now
+ * @see docs/model.md, 8. Feeding
  * @example
  * yieldFactor(3, 2, 0.6)
  * // ≈> 1.345

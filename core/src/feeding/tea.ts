@@ -30,6 +30,7 @@ function litresOf({ amount, unit }: EntryOf<'fed'>): number {
  * The tubs of a garden, oldest first: when each is stirred, ready and empty.
  *
  * @param live the garden's live entries, oldest first
+ * @see docs/model.md, 8. Feeding
  */
 export function teasOf(
   live: readonly Entry[],

@@ -25,6 +25,7 @@ export function namedLayers(layers: Layers | undefined, own: readonly Recipe[] =
  * pass freely from a coarse layer to a fine one; the averages are what the whole bag holds.
  *
  * @throws RundelError when a mix is unknown
+ * @see docs/model.md, 2. Mixes, shopping, load
  * @example
  * fillingOf({ mixId: 'bought', layers: [{ mixId: 'loam-compost', share: 0.5 }, { mixId: 'bought', share: 0.5 }] }).capacity
  * // ≈> 0.53

@@ -44,6 +44,7 @@ export function ingredientOf(id: string): Ingredient {
  * that loss of volume is counted where ingredients are bought (`ingredientLitres`) and not here.
  *
  * @throws RundelError when a part names no ingredient, or the parts do not sum to more than nothing
+ * @see docs/model.md, 2. Mixes, shopping, load
  * @example
  * mixFrom({ id: 'x', name: 'X', parts: [{ ingredientId: 'coir', parts: 1 }, { ingredientId: 'perlite', parts: 1 }] }).capacity
  * // ≈> 0.45

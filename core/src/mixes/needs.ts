@@ -13,6 +13,7 @@ export interface IngredientNeed {
  * Litres of each ingredient for an amount of loose mix. A mix of several parts makes less than its parts measured
  * one by one (`mixingLoss`, *assumed*); a single ingredient loses nothing.
  *
+ * @see docs/model.md, 2. Mixes, shopping, load
  * @example
  * ingredientLitres(boughtMix, 45, DEFAULT_ASSUMED)
  * // => [{ ingredientId: 'bought-mix', litres: 45 }]

@@ -60,6 +60,7 @@ export interface PlantingPlace {
  * and carries the deepest planting that does go in.
  *
  * @throws RundelError when the mix is not 20–1200 mm deep
+ * @see docs/model.md, 3. Planting
  * @example
  * planUpright({ stemMillimetres: 300, ballMillimetres: 80 }, { depth: 'stem-roots', mixMillimetres: 350 }, DEFAULT_ASSUMED).planting.buriedMillimetres
  * // => 200

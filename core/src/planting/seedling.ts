@@ -8,6 +8,7 @@ function usualLeafCount(stemMillimetres: number): number {
 /**
  * The heights of the leaf joints, from below: as measured, or evenly spread from `bareStemShare` of the stem to its tip.
  *
+ * @see docs/model.md, 3. Planting
  * @example
  * leafHeights({ stemMillimetres: 200, ballMillimetres: 80 }, 0.3)
  * // => [60, 106.66666666666666, 153.33333333333331, 200]

@@ -59,6 +59,7 @@ export interface SessionBag {
 /**
  * The steps of a planting at one bag, in the practice's order; what does not apply to it is left out.
  *
+ * @see docs/model.md, 3. Planting
  * @example
  * stepsFor({ isCompressed: false, plantingMethodId: 'seed', leavesToStrip: 0, stripSchool: 'at-once', isSupportedNow: false }, 'strip-first')
  * // => ['moisten', 'plant', 'firm', 'label', 'watering']

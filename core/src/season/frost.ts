@@ -101,6 +101,7 @@ const LEAST_YEARS = 3;
  *
  * @param own usual last and first frost, `MM-DD`
  * @param on any day of the growing year
+ * @see docs/model.md, 5. Timing
  * @example
  * frostYear(site51, { last: '04-25', first: '10-20' }, [], '2026-06-01', DEFAULT_ASSUMED).last
  * // => '2026-04-25'

@@ -27,6 +27,7 @@ const LONGEST_DAYS = 42;
  *
  * @param weatherOf a day's minimum (the night before it) and maximum, °C, and whether they are known
  * @param stages days that it takes when nothing comes between
+ * @see docs/model.md, 5. Timing
  */
 export function hardeningPlan(
   startOn: Day,

@@ -160,6 +160,7 @@ const FLOWER_TO_RIPE = { tomato: 50, pepper: 45, aubergine: 35, cucumber: 14 } a
  * What follows from planting on a day.
  *
  * @param supportDays days after planting between which the support goes on
+ * @see docs/model.md, 5. Timing
  */
 export function datesFrom(
   plantOn: Day,

@@ -69,6 +69,7 @@ export function unitPrices(
  * @param live the garden's live entries
  * @param year calendar year, e.g. 2026
  * @param bagsInUse how many bags an entry that names none is shared among
+ * @see docs/model.md, 2. Mixes, shopping, load
  */
 export function costOf(
   container: Container,

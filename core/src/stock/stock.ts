@@ -52,6 +52,7 @@ export function takenByFilling(
  * What a feed took from the shed, in its product's own unit; undefined where it cannot be told (a volume of something that
  * is counted by weight and has no density).
  *
+ * @see docs/model.md, 2. Mixes, shopping, load
  * @example
  * takenByFeed({ productId: 'tomato-liquid', amount: 45, unit: 'millilitre' }, [], metricScoops)
  * // => 0.045

@@ -38,6 +38,7 @@ type Account = { -readonly [K in keyof BalanceDay]: BalanceDay[K] };
  * @param startLitres available water at the start, 0 to the bag's availableLitres
  * @param useMultiplier this bag's own use against its kind's, above 0
  * @returns one account a day that the steps touch; mass is conserved to rounding
+ * @see docs/model.md, 7. Water
  */
 export function waterBalance(
   bag: WaterBag,

@@ -7,6 +7,7 @@ import type { Mix } from '../mixes/index.ts';
  * depth of the mix: `perchedRise` at 15 cm, nothing at 30 cm, a little less below that.
  *
  * @param mixMillimetres depth of the settled mix, mm
+ * @see docs/model.md, 7. Water
  * @example
  * availableLitres({ capacity: 0.56, unavailable: 0.28 }, 30, 300, DEFAULT_ASSUMED)
  * // ≈> 8.4

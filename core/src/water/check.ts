@@ -21,6 +21,7 @@ const BORDERS = { finger: [0.12, 0.33, 0.58, 0.85], lift: [0.33, 0.7] } as const
 /**
  * The finger grade that a share of available water would feel like, 1 to 5.
  *
+ * @see docs/model.md, 7. Water
  * @example
  * fingerGradeOf(0.4)
  * // => 3

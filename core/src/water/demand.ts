@@ -53,6 +53,7 @@ export interface DayDemand {
 /**
  * Mulch's share of bare evaporation: half at 25 mm, a fifth at 75 mm (handbook; the curve between is *assumed*).
  *
+ * @see docs/model.md, 7. Water
  * @example
  * mulchFactor(75, 25)
  * // ≈> 0.2

@@ -30,6 +30,7 @@ export function weekdayOf(day: Day): number {
  * @param millilitres caught
  * @param minutes for which it dripped, 0.5 to 120
  * @throws RundelError when a number lies outside of its span
+ * @see docs/model.md, 7. Water
  * @example
  * litresPerHourOf(170, 5)
  * // ≈> 2.04

@@ -180,6 +180,7 @@ export class FilterRun {
  * Runs the filter over a bag's timeline. Deterministic: the same steps give the same belief.
  *
  * @returns the belief at the end (to forecast from) and its summary
+ * @see docs/model.md, 7. Water
  */
 export function runFilter(
   bag: WaterBag,

@@ -23,6 +23,7 @@ const WINDOW_DAYS = 3;
  * Source of the use: model §4, "the spread of daily ET about its forecast … is learned per site".
  *
  * @param known in any order; of two notes of one day the later in the list counts
+ * @see docs/model.md, 7. Water
  */
 export function learnForecastSpread(
   known: readonly KnownDay[],

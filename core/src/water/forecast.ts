@@ -41,6 +41,7 @@ export interface CheckHabit {
  *
  * @param habit what brings a check forward whatever the estimate says
  * @param spans for each round to come, in order: its local time, hours from now, and the use steps since the one before
+ * @see docs/model.md, 7. Water
  */
 export function forecastWater(
   belief: Belief,

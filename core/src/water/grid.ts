@@ -39,6 +39,7 @@ export interface LossScale {
 /**
  * A place on the scale of losses.
  *
+ * @see docs/model.md, 7. Water
  * @example
  * onLossScale(0.9, 0.6) - onLossScale(0.7, 0.6)
  * // ≈> 0.2

@@ -13,6 +13,7 @@ const FASTEST = 1.3;
  *
  * @param weather complete days in order; a plant that stood before the first is that many calendar days old then
  * @returns for each plant one number a day; negative before it was planted
+ * @see docs/model.md, 7. Water
  */
 export function grownDays(
   bag: Pick<WaterBag, 'plants' | 'underCover'>,

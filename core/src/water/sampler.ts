@@ -13,6 +13,7 @@ export type BeliefSampler = (
  * @param columns the mass of each column
  * @param columnLow first column with any mass
  * @param columnHigh last one
+ * @see docs/model.md, 7. Water
  */
 export function sampler(
   mass: Float64Array,

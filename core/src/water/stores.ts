@@ -73,6 +73,7 @@ export function handFilled(stores: readonly Pick<WaterStore, 'kind'>[]): number 
  * @param x unstressed loss over the step, share of available water
  * @param pull refilling over the step: share of the deficit a day × days
  * @param held what the stores hold, share of available water
+ * @see docs/model.md, 7. Water
  * @example
  * afterRefill(0.9, 0.3, 4, 1, 0.4)
  * // ≈> { w: 0.9246, released: 0.3246 }

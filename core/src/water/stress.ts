@@ -7,6 +7,7 @@
  * @param w relative available water before, 0 to 1
  * @param x unstressed loss over the step, as a share of available water, at least 0
  * @param depletion FAO-56 p, 0 to 0.9
+ * @see docs/model.md, 7. Water
  * @example
  * afterLoss(0.9, 0.2, 0.4)
  * // ≈> 0.7

@@ -53,6 +53,7 @@ export type Timeline = (events: readonly WaterEvent[], from: string, to: string)
  *
  * @param weather complete days in order that cover the spans; a day without weather is passed over
  * @returns takes a span; events may be in any order, and those outside the span are left out
+ * @see docs/model.md, 7. Water
  */
 export function timelineOf(
   bag: WaterBag,

@@ -28,6 +28,7 @@ export interface WateringAdvice {
  * @param estimate the bag's water after the check
  * @param isDueAgainBeforeNextRound whether the check-ahead from that estimate asks for a check now or sooner than the next round
  * @param daysSincePlanting youngest plant; in its first `establishingDays` a bag gets part of the amount, close to the stem
+ * @see docs/model.md, 7. Water
  */
 export function adviseWatering(
   estimate: WaterEstimate,

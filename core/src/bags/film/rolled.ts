@@ -4,6 +4,7 @@ import { within } from '../../errors/index.ts';
  * Diameter of a sheet rolled into a ring or cage, mm: its length less the overlap, over π.
  *
  * @throws RundelError when the overlap takes up the sheet
+ * @see docs/model.md, 1. Bags
  * @example
  * rolledDiameter(1600, 30)
  * // ≈> 499.747

@@ -111,6 +111,7 @@ function standingHeight(order: SleeveOrder, flatMillimetres: number): number {
  * maker hopes for. A flat roll gives a sleeve for each twice the flat width and a seam; a tube one for each length.
  *
  * @returns `refused` with a message for each field that does not work out
+ * @see docs/model.md, 1. Bags
  * @example
  * planSleeves({ film: 'tube', filmWidthMillimetres: 400, flatMillimetres: 400, stripMillimetres: 500, seamMillimetres: 20,
  *   isBaseSealed: false, count: 6, rimMillimetres: 100 }).plan?.litres

@@ -3,6 +3,7 @@ import type { Solid } from '../solid.ts';
 /**
  * A box with a rectangular plan and straight sides; a square bag has two equal sides.
  *
+ * @see docs/model.md, 1. Bags
  * @example
  * boxSolid({ lengthMillimetres: 350, widthMillimetres: 350, heightMillimetres: 300 }).volumeBelow(300) / 1e6
  * // ≈> 36.75

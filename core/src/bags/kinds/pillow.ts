@@ -7,6 +7,7 @@ import type { Solid } from '../solid.ts';
  * integrates in closed form; L and W are the outer length and width at half height.
  * The bag must be at least as wide as it is high.
  *
+ * @see docs/model.md, 1. Bags
  * @example
  * pillowSolid({ lengthMillimetres: 900, widthMillimetres: 400, heightMillimetres: 150 }).volumeBelow(150) / 1e6
  * // ≈> 48.04646

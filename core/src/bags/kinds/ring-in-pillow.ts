@@ -7,6 +7,7 @@ import { length, type ContainerKind, type Dimensions } from './kind.ts';
  * A pillow bag with bottomless rings or pots standing in its top: the bag, and above it one ring of mix a station.
  * The part of a ring that is sunk into the bag adds nothing.
  *
+ * @see docs/model.md, 1. Bags
  * @example
  * ringedSolid(flatBox, { widthMillimetres: 200, fromMillimetres: 100, toMillimetres: 300 }, 1).volumeBelow(300) / 1e6
  * // ≈> 30.28319

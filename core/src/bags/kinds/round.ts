@@ -3,6 +3,7 @@ import type { Solid } from '../solid.ts';
 /**
  * A cylinder or a tapered round bag (a frustum).
  *
+ * @see docs/model.md, 1. Bags
  * @example
  * roundSolid({ rimMillimetres: 400, baseMillimetres: 400, heightMillimetres: 300 }).volumeBelow(300) / 1e6
  * // ≈> 37.69911

@@ -3,6 +3,7 @@ import type { Solid } from '../solid.ts';
 /**
  * Diameter of a film tube that stands full, mm: its circumference is twice the width laid flat, so d = 2w / π.
  *
+ * @see docs/model.md, 1. Bags
  * @example
  * tubeDiameter(400)
  * // ≈> 254.648

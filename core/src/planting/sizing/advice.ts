@@ -28,6 +28,7 @@ function classDown(gallons: number): number {
 /**
  * The span of sizes for a habit: one class smaller where an exception holds (several do not add up).
  *
+ * @see docs/model.md, 3. Planting
  * @example
  * spanFor(tallTomato, [], 'even').recommended
  * // => { low: 7, high: 20 }

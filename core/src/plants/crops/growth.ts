@@ -6,6 +6,7 @@ import type { Habit } from './crop.ts';
  * planting, 0.5 half way and 0.9 at `weeksToFull` (shape *assumed*; heights that the grower records replace it).
  *
  * @param days since planting; a negative number counts as 0
+ * @see docs/model.md, 4. Supports
  * @example
  * grownShare(0, 10)
  * // ≈> 0.064

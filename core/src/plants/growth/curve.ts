@@ -26,6 +26,7 @@ function shapeOf(curve: HeightCurve): { full: number; b: number; pace: number } 
  * Height on a day, mm: full × exp(−b × exp(−pace × day)) with b = ln(full / start), after Gompertz (1825).
  *
  * @param days since planting; a negative number counts as 0
+ * @see docs/model.md, 4. Supports
  * @example
  * heightOnCurve({ startMillimetres: 200, fullMillimetres: 2000, weeksToFull: 10 }, 70)
  * // ≈> 1800

@@ -63,6 +63,7 @@ function gridOf(prior: HeightPrior['weeksToFull']): readonly { value: number; we
  * @param startMillimetres above the mix on the day of planting, 1 to 3000
  * @param noise share of the height, 0.02 to 0.3
  * @throws RundelError when the start or the noise lies outside its range
+ * @see docs/model.md, 4. Supports
  * @example
  * heightOn(heightBelief({ fullHeightMillimetres: { value: 2000, low: 1500, high: 2700 }, weeksToFull: { value: 10, low: 8, high: 13 } }, 200, [], 0.08, DEFAULT_ASSUMED), 70).likely
  * // ≈> 1784

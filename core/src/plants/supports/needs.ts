@@ -35,6 +35,7 @@ export interface SupportNeed {
  * stem, and the knots (model §7).
  *
  * @throws RundelError when the wire is not above the mix
+ * @see docs/model.md, 4. Supports
  * @example
  * stringMillimetres({ topMillimetres: 2000, mixTopMillimetres: 300, buriedMillimetres: 150, ballMillimetres: 90 }, 'loop', DEFAULT_ASSUMED)
  * // => 2605

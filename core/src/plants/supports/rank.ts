@@ -50,6 +50,7 @@ const ENOUGH = 0.9;
 /**
  * Whether a support needs mix that holds a cane up. A cage's legs stand in shallow mix where a cane falls over, but
  * taller things do not.
+ * @see docs/model.md, 4. Supports
  */
 export function needsFirmMix(kind: SupportKind): boolean {
   return kind.footing === 'in-mix' && kind.id !== 'cage' && kind.id !== 'triangle';

@@ -24,6 +24,7 @@ const RAREST = 14;
  *
  * @param lastOn the day on which it was last done, the support went up, or the planting
  * @returns undefined where nothing recurs, and once the plant has reached the top of what holds it
+ * @see docs/model.md, 4. Supports
  */
 export function tendingDue(
   support: SupportKind,

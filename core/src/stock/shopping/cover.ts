@@ -44,6 +44,7 @@ function worthwhile(packs: readonly OfferedPack[]): readonly OfferedPack[] {
  * @param need in the packs' unit, 0 or more
  * @returns undefined when no pack is on offer
  * @throws RundelError when the need or a pack is not a number above 0
+ * @see docs/model.md, 2. Mixes, shopping, load
  * @example
  * cheapestCover(100, [{ id: 'small', amount: 20, price: 4 }, { id: 'large', amount: 60, price: 9 }])
  * // => { packs: [{ id: 'large', count: 1 }, { id: 'small', count: 2 }], price: 17, amount: 100, over: 0 }

@@ -14,6 +14,7 @@ const greatestCommonDivisor = (a: number, b: number): number =>
  * little over, each amount can be covered, from nothing up to the need.
  *
  * @returns how many of each pack; undefined when the packs have no common measure coarse enough
+ * @see docs/model.md, 2. Mixes, shopping, load
  */
 export function coverOnGrid(need: number, packs: readonly OfferedPack[]): readonly number[] | undefined {
   const whole = packs.map((pack) => Math.round(pack.amount * PER_UNIT));

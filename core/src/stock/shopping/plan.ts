@@ -65,6 +65,7 @@ export interface ShoppingList {
  * Where no pack has a price the packs with the least left over are proposed; where no pack is known, the amount alone.
  *
  * @param stock what the shed has of each product, in its own unit; a stock below nothing counts as none
+ * @see docs/model.md, 2. Mixes, shopping, load
  */
 export function shoppingList(
   needs: Needs,

@@ -11,6 +11,7 @@ const SLACK = 1e-9;
  * @param packs the best price per unit first
  * @param mostSteps gives up after so many
  * @returns how many of each pack; undefined when it gave up
+ * @see docs/model.md, 2. Mixes, shopping, load
  */
 export function coverBySearch(
   need: number,
