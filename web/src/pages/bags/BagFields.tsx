@@ -31,13 +31,19 @@ export function BagFields({ form }: { readonly form: FieldsForm<Fields> }) {
           value={sizeBy}
           onChange={(_, next: string | null) => next && form.set('sizeBy', next)}
           aria-labelledby="size-by"
-          sx={{ marginBlockEnd: 1.5, flexWrap: 'wrap' }}
+          sx={{ marginBlockEnd: 1.5, width: { xs: '100%', sm: 'auto' } }}
         >
           {form.fields.sizeBy.options.map(({ id, label }) => (
             <ToggleButton
               key={id}
               value={id}
-              sx={{ paddingInline: { xs: 0.75, sm: 1.75 }, fontSize: { xs: '0.85rem', sm: '1rem' } }}
+              // three side by side on a phone, in two lines where they must
+              sx={{
+                flex: { xs: 1, sm: 'none' },
+                lineHeight: 1.15,
+                paddingInline: { xs: 0.75, sm: 1.75 },
+                fontSize: { xs: '0.85rem', sm: '1rem' },
+              }}
             >
               {label}
             </ToggleButton>
