@@ -1,4 +1,4 @@
-import { expect } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { openDemo, openFewBags, test } from './garden.ts';
 
 test.describe('the round of the demo', () => {
@@ -169,26 +169,36 @@ test.describe('what is under a finger stays there', () => {
     const known = await height();
     // its water may otherwise be in before anybody has looked
     await page.route(/garden\.worker/, async (route) => {
-      await new Promise((resolve) => setTimeout(resolve, 3000));
-      await route.continue();
+      await new Promise((resolve) => setTimeout(resolve, 12_000));
+      await route.continue().catch(() => undefined);
     });
     // what was kept of this visit is shown at once; an app that has kept nothing says that it works it out
-    await page.waitForTimeout(2500);
+    await expect.poll(() => onDevice(page, 'readonly', 'get'), { timeout: 20_000 }).toBeTruthy();
     await page.reload();
-    await expect(page.getByText('Next check:').first()).toBeVisible({ timeout: 2500 });
+    await expect(page.getByText('Next check:').first()).toBeVisible({ timeout: 10_000 });
     expect(Math.abs(known - (await height()))).toBeLessThan(40);
-    await page.evaluate(
-      () =>
-        new Promise((done) => {
-          const open = indexedDB.open('rundel-demo');
-          open.onsuccess = () => {
-            const forgetting = open.result.transaction('device', 'readwrite').objectStore('device');
-            forgetting.delete('lastStates').onsuccess = done;
-          };
-        }),
-    );
+    await onDevice(page, 'readwrite', 'delete');
     await page.reload();
     await expect(page.getByText('Working it out…').first()).toBeVisible();
     expect(Math.abs(known - (await height()))).toBeLessThan(40);
   });
 });
+
+/** Looks for how the bags last stood among the notes of this device, or forgets it. */
+function onDevice(page: Page, mode: IDBTransactionMode, act: 'get' | 'delete'): Promise<boolean> {
+  return page.evaluate(
+    ([how, what]) =>
+      new Promise<boolean>((done) => {
+        const open = indexedDB.open('rundel-demo');
+        open.onsuccess = () => {
+          const notes = open.result.transaction('device', how).objectStore('device');
+          const asked = notes[what]('lastStates');
+          asked.onsuccess = () => {
+            open.result.close();
+            done(asked.result !== undefined);
+          };
+        };
+      }),
+    [mode, act] as const,
+  );
+}
