@@ -1,39 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 import { openFewBags, test, visit } from './garden.ts';
-
-const VIEWS = {
-  places: [
-    '/round',
-    '/bags',
-    '/bags/new',
-    '/season',
-    '/season/weather',
-    '/season/away',
-    '/round/planting',
-    '/tally',
-    '/settings',
-    '/files',
-    '/help',
-  ],
-  bench: [
-    'size',
-    'mix',
-    'fill',
-    'shop',
-    'shed',
-    'load',
-    'film',
-    'depth',
-    'supports',
-    'regimes',
-    'batch',
-    'feeds',
-    'drip',
-    'measures',
-    'costs',
-  ].map((topic) => `/bench/${topic}`),
-} as const;
+import { VIEWS } from './views.ts';
 
 /** Views that are laid out in another way on a phone; the others are forms and tables that only grow longer. */
 const OWN_LAYOUT = new Set<string>([

@@ -1,23 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { openFewBags, test, visit } from './garden.ts';
-
-/** Every screen that can be gone to without a bag's name in its address. */
-const VIEWS = [
-  '/round',
-  '/bags',
-  '/bags/new',
-  '/season',
-  '/season/weather',
-  '/season/away',
-  '/tally',
-  '/settings',
-  '/files',
-  '/help',
-  '/round/planting',
-  ...'size mix fill film load depth supports regimes batch feeds drip measures shop shed costs'
-    .split(' ')
-    .map((topic) => `/bench/${topic}`),
-];
+import { VIEWS } from './views.ts';
 
 /**
  * What can be pressed and lies under something else at its middle or near a corner, once it is brought into sight. What is
@@ -70,7 +53,7 @@ for (const width of [360, 768, 1024, 1920]) {
     test.setTimeout(180_000);
     await page.setViewportSize({ width, height: 800 });
     await openFewBags(page);
-    for (const view of VIEWS) {
+    for (const view of [...VIEWS.places, ...VIEWS.bench]) {
       await visit(page, view);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await expect(page.getByRole('status')).toHaveCount(0);

@@ -4,7 +4,8 @@ import { needsFirmMix, supportOf } from '@rundel/core/plants';
 import type { Container } from '@rundel/core/records';
 import { FormFields, type FieldsForm } from '../../ui/form/index.ts';
 import { KindPicker } from '../../ui/KindPicker.tsx';
-import { dimensionName, usualLitres, type BagFields as Fields } from './bag-form.ts';
+import { dimensionName, type BagFields as Fields } from './bag-form.ts';
+import { usualLitres } from './usual-litres.ts';
 
 /** The first two questions of a bag: which one, and how big. All else is said where it is seen. */
 export function BagFields({ form }: { readonly form: FieldsForm<Fields> }) {

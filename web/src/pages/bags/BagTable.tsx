@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { gradeSpan, kindWords, nextCheckWords } from '../../text/bag-text.ts';
 import { useGarden, useUnitFormat, type Bag, type UnitFormat } from '../../store/index.ts';
-import { DataTable, type Column } from '../../ui/DataTable.tsx';
+import { DataTable, type Column } from '../../ui/table/index.ts';
 
 /** What is said of each bag; of an empty one little. */
 function columnsOf(unitFormat: UnitFormat, now: string): [Column<Bag>, ...Column<Bag>[]] {

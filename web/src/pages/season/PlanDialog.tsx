@@ -1,20 +1,11 @@
 import { resolveAssumed } from '@rundel/core/assumed';
 import { Typography } from '@mui/material';
 import { dayOf, isDay } from '@rundel/core/calendar';
-import { cropOf, CROPS, habitOf } from '@rundel/core/plants';
 import type { Plan } from '@rundel/core/records';
 import { plantingWindow, secondCrop } from '@rundel/core/season';
 import { titleOf } from '../../text/bag-text.ts';
-import {
-  choiceField,
-  dayField,
-  FormDialog,
-  FormField,
-  namedOptions,
-  textField,
-  useFields,
-} from '../../ui/form/index.ts';
-import { habitIdOf } from '../../ui/planting-form.ts';
+import { CROP_FIELDS, CropFields, cropIn } from '../../ui/CropFields.tsx';
+import { choiceField, dayField, FormDialog, FormField, useFields } from '../../ui/form/index.ts';
 import { newId, useGarden, useUnitFormat } from '../../store/index.ts';
 import type { Years } from './use-years.ts';
 import { openingWords } from './year-words.ts';
@@ -36,15 +27,12 @@ export function PlanDialog({
       label: 'Bag',
       options: years.rows.map(({ bag }) => ({ id: bag.container.id, label: titleOf(bag) })),
     }),
-    cropId: choiceField({ label: 'Crop', options: namedOptions(CROPS) }),
-    habitId: choiceField({ label: 'Habit', options: namedOptions(CROPS[0]?.habits ?? []) }),
-    variety: textField({ label: 'Variety', longest: 60 }),
+    ...CROP_FIELDS,
     day: dayField({ label: 'Plant on', isOptional: true }),
   });
-  const { bagId, cropId, habitId, day } = form.texts;
+  const { bagId, day } = form.texts;
   const row = years.rows.find((r) => r.bag.container.id === bagId);
-  const crop = cropOf(cropId);
-  const habit = habitOf(cropId, habitIdOf({ cropId, habitId }));
+  const { crop, habit } = cropIn(form);
   const cover = row?.bag.place?.cover ?? 'open';
   const freeOn = row?.years
     .map((y) => y.bands.find((b) => b.kind === 'clear')?.from ?? y.dates.clear)
@@ -65,7 +53,7 @@ export function PlanDialog({
     const plan: Plan = {
       id: newId('plan'),
       containerId: bagId,
-      cropId,
+      cropId: crop.id,
       habitId: habit.id,
       ...(variety ? { varietyName: variety } : {}),
       plantOn: chosen ?? proposed,
@@ -90,15 +78,7 @@ export function PlanDialog({
   return (
     <FormDialog title="Plan a crop" onClose={onClose} onSubmit={submit} submitLabel="Plan it">
       <FormField form={form} name="bagId" />
-      <FormField form={form} name="cropId" />
-      <FormField
-        form={form}
-        name="habitId"
-        value={habit.id}
-        options={namedOptions(crop.habits)}
-        help={habit.description}
-      />
-      <FormField form={form} name="variety" help={`Empty: just "${crop.name}".`} />
+      <CropFields form={form} />
       <FormField form={form} name="day" {...(day === '' || isDay(day) ? { value: day || proposed } : {})} />
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         {openingWords(window, nextWindow, freeOn !== undefined, unitFormat)}

@@ -6,7 +6,7 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { EntryDialog } from '../../ui/entries/EntryDialog.tsx';
 import { useAddress } from '../../ui/address.ts';
-import { DataTable, type Column } from '../../ui/DataTable.tsx';
+import { DataTable, type Column } from '../../ui/table/index.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { WhenSeen } from '../../ui/WhenSeen.tsx';
 import { titleOf } from '../../text/bag-text.ts';

@@ -1,17 +1,9 @@
 import { Box, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { proposedPlantingDay } from '@rundel/core/garden-state';
-import { cropOf, CROPS, habitOf } from '@rundel/core/plants';
-import {
-  choiceField,
-  dayField,
-  FormDialog,
-  FormField,
-  namedOptions,
-  textField,
-  useFields,
-} from '../../../ui/form/index.ts';
-import { habitIdOf, planChanges } from '../../../ui/planting-form.ts';
+import { CROP_FIELDS, CropFields, cropIn } from '../../../ui/CropFields.tsx';
+import { dayField, FormDialog, FormField, textField, useFields } from '../../../ui/form/index.ts';
+import { planChanges } from '../../../ui/planting-form.ts';
 import { useWhen } from '../../../ui/When.tsx';
 import { shortDay } from '../../../text/text.ts';
 import { useGarden, type Bag } from '../../../store/index.ts';
@@ -160,13 +152,10 @@ function Relabel({ bags, onClose, onDone }: ManyProps) {
 function PlanThem({ bags, onClose, onDone }: ManyProps) {
   const { garden, clock, live, saveRecords } = useGarden();
   const form = useFields({
-    cropId: choiceField({ label: 'Crop', options: namedOptions(CROPS) }),
-    habitId: choiceField({ label: 'Habit', options: namedOptions(CROPS[0]?.habits ?? []) }),
-    variety: textField({ label: 'Variety', longest: 60 }),
+    ...CROP_FIELDS,
     day: dayField({ label: 'Plant on', isOptional: true }),
   });
-  const crop = cropOf(form.texts.cropId);
-  const habit = habitOf(crop.id, habitIdOf(form.texts));
+  const { crop, habit } = cropIn(form);
   const now = clock.now();
   const what = { cropId: crop.id, habitId: habit.id };
   const { day } = form.values;
@@ -193,15 +182,7 @@ function PlanThem({ bags, onClose, onDone }: ManyProps) {
   });
   return (
     <FormDialog title={`Plan for ${countOf(bags)}`} onClose={onClose} onSubmit={save} submitLabel="Plan it">
-      <FormField form={form} name="cropId" />
-      <FormField
-        form={form}
-        name="habitId"
-        value={habit.id}
-        options={namedOptions(crop.habits)}
-        help={habit.description}
-      />
-      <FormField form={form} name="variety" help={`Empty: just "${crop.name}".`} />
+      <CropFields form={form} />
       <FormField form={form} name="day" help="Empty: when the place of each allows it." />
       <Preview
         lines={bags.map(({ container, occupants, name }, i) => [

@@ -4,7 +4,7 @@ import { titleOf } from '../../../text/bag-text.ts';
 import { nutrientText } from '../../../text/nutrient-text.ts';
 import { grams } from '../../../text/product-text.ts';
 import { shortDay } from '../../../text/text.ts';
-import { DataTable, type Column } from '../../../ui/DataTable.tsx';
+import { DataTable, type Column } from '../../../ui/table/index.ts';
 import { useUnitFormat, type Bag } from '../../../store/index.ts';
 import type { Product } from '@rundel/core/records';
 import type { BagFill } from '@rundel/core/garden-state';

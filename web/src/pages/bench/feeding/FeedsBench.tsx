@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { Caution } from '../../../ui/Caution.tsx';
 import { download } from '../../../ui/download.ts';
 import { doseWords, FORM_WORDS } from '../../../text/feed-text.ts';
-import { DataTable, type Column } from '../../../ui/DataTable.tsx';
+import { DataTable, type Column } from '../../../ui/table/index.ts';
 import { FileButton } from '../../../ui/FileButton.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { newId, useGarden, useMoney, useUnitFormat, type RecordChange, told } from '../../../store/index.ts';

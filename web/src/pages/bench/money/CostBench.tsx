@@ -6,7 +6,7 @@ import { productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { COST_WORDS } from '../../../text/cost-text.ts';
 import { FormFields, InlineForm, priceField, textField, useFields } from '../../../ui/form/index.ts';
-import { DataTable, type Column } from '../../../ui/DataTable.tsx';
+import { DataTable, type Column } from '../../../ui/table/index.ts';
 import { useBags, useGarden, useMoney, type Bag } from '../../../store/index.ts';
 import { useCosts } from '../../../store/supplies.ts';
 import { NoBags } from '../NoBags.tsx';

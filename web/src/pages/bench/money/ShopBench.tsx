@@ -6,7 +6,7 @@ import { resolveAssumed } from '@rundel/core/assumed';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
-import { DataTable, type Column } from '../../../ui/DataTable.tsx';
+import { DataTable, type Column } from '../../../ui/table/index.ts';
 import { download } from '../../../ui/download.ts';
 import { productAmount, productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';

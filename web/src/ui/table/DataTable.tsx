@@ -1,11 +1,7 @@
 import {
   Box,
-  Button,
   ButtonBase,
   Checkbox,
-  ListItemText,
-  Menu,
-  MenuItem,
   Table,
   TableBody,
   TableCell,
@@ -14,7 +10,7 @@ import {
   TableRow,
   useMediaQuery,
 } from '@mui/material';
-import { IconArrowDown, IconArrowUp, IconColumns3 } from '@tabler/icons-react';
+import { IconArrowDown, IconArrowUp } from '@tabler/icons-react';
 import {
   getCoreRowModel,
   getSortedRowModel,
@@ -22,31 +18,11 @@ import {
   type ColumnDef,
   type SortingState,
 } from '@tanstack/react-table';
-import { useMemo, useRef, useState, type ReactNode } from 'react';
-
-/** A column of a table: what stands in it, and what it is sorted by. */
-export interface Column<T> {
-  readonly id: string;
-  readonly header: string;
-  cell(row: T): ReactNode;
-  /** left out: it cannot be sorted by */
-  sort?(row: T): number | string | undefined;
-  readonly isNumber?: boolean;
-  /** not shown until it is chosen */
-  readonly isExtra?: boolean;
-  /** what it comes to, at the foot */
-  readonly foot?: ReactNode;
-  /** stays away from paper: what is pressed and not read */
-  readonly isScreenOnly?: boolean;
-}
-
-/** What of the rows is ticked. */
-export interface Ticking<T> {
-  readonly ticked: ReadonlySet<string>;
-  onTick(ids: ReadonlySet<string>): void;
-  /** "bag 7" */
-  nameOf(row: T): string;
-}
+import { useMemo, useRef, useState } from 'react';
+import { Card, FootCard } from './Cards.tsx';
+import type { Column, Ticking, TickRow } from './column.ts';
+import { ColumnMenu, SortMenu } from './Menus.tsx';
+import { Tick } from './Tick.tsx';
 
 const KEPT = 'rundel.columns.';
 
@@ -243,8 +219,6 @@ function Arrow({ direction }: { readonly direction: 'ascending' | 'descending' |
   return <Icon size={14} aria-hidden style={{ visibility: direction ? 'visible' : 'hidden' }} />;
 }
 
-type TickRow = (id: string, on: boolean, isSpan: boolean) => void;
-
 /** Ticks one row, or with shift all from the one that was ticked last. */
 function useTick<T>(rows: readonly T[], idOf: (row: T) => string, ticking: Ticking<T> | undefined): TickRow {
   const last = useRef<string>(undefined);
@@ -263,178 +237,4 @@ function useTick<T>(rows: readonly T[], idOf: (row: T) => string, ticking: Ticki
       ),
     );
   };
-}
-
-function Tick<T>({
-  row,
-  id,
-  ticking,
-  tick,
-}: {
-  readonly row: T;
-  readonly id: string;
-  readonly ticking: Ticking<T>;
-  readonly tick: TickRow;
-}) {
-  return (
-    <Checkbox
-      checked={ticking.ticked.has(id)}
-      onChange={(event, on) => tick(id, on, (event.nativeEvent as MouseEvent).shiftKey)}
-      slotProps={{ input: { 'aria-label': `Tick ${ticking.nameOf(row)}` } }}
-    />
-  );
-}
-
-const isEmpty = (content: ReactNode) => content === undefined || content === null || content === '';
-
-function Card<T>({
-  row,
-  id,
-  head,
-  columns,
-  ticking,
-  tick,
-}: {
-  readonly row: T;
-  readonly id: string;
-  readonly head: Column<T>;
-  readonly columns: readonly Column<T>[];
-  readonly ticking: Ticking<T> | undefined;
-  readonly tick: TickRow;
-}) {
-  return (
-    <Box
-      role="listitem"
-      sx={{
-        border: '1px solid var(--line)',
-        borderRadius: '10px',
-        padding: 1.25,
-        backgroundColor: ticking?.ticked.has(id) ? 'var(--action-wash)' : 'var(--raised)',
-      }}
-    >
-      <Box sx={{ display: 'flex', alignItems: 'center', fontWeight: 'fontWeightMedium' }}>
-        {ticking && <Tick row={row} id={id} ticking={ticking} tick={tick} />}
-        {head.cell(row)}
-      </Box>
-      <CardLines
-        lines={columns.flatMap((column) => {
-          const content = column.cell(row);
-          return isEmpty(content) ? [] : [[column, content] as const];
-        })}
-      />
-    </Box>
-  );
-}
-
-function FootCard<T>({ columns }: { readonly columns: readonly Column<T>[] }) {
-  return (
-    <Box role="listitem" sx={{ padding: 1.25, fontWeight: 700 }}>
-      <CardLines lines={columns.flatMap((c) => (isEmpty(c.foot) ? [] : [[c, c.foot] as const]))} />
-    </Box>
-  );
-}
-
-function CardLines<T>({ lines }: { readonly lines: readonly (readonly [Column<T>, ReactNode])[] }) {
-  return (
-    <Box
-      component="dl"
-      sx={{
-        margin: 0,
-        marginBlockStart: 0.5,
-        display: 'grid',
-        gridTemplateColumns: 'auto minmax(0, 1fr)',
-        columnGap: 2,
-        fontSize: '0.92rem',
-      }}
-    >
-      {lines.map(([column, content]) => (
-        <Box key={column.id} sx={{ display: 'contents' }}>
-          <Box component="dt" sx={{ color: 'text.secondary', fontWeight: 'fontWeightRegular' }}>
-            {column.header}
-          </Box>
-          <Box component="dd" sx={{ margin: 0, textAlign: 'end' }}>
-            {content}
-          </Box>
-        </Box>
-      ))}
-    </Box>
-  );
-}
-
-function ColumnMenu<T>({
-  columns,
-  shown,
-  onChoose,
-}: {
-  readonly columns: readonly Column<T>[];
-  readonly shown: readonly Column<T>[];
-  onChoose(id: string, on: boolean): void;
-}) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  return (
-    <>
-      <Button
-        size="small"
-        startIcon={<IconColumns3 size={18} aria-hidden />}
-        aria-haspopup="menu"
-        onClick={(event) => setAnchor(event.currentTarget)}
-      >
-        Columns
-      </Button>
-      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
-        {columns.map((column) => {
-          const isOn = shown.includes(column);
-          return (
-            <MenuItem
-              key={column.id}
-              role="menuitemcheckbox"
-              aria-checked={isOn}
-              onClick={() => onChoose(column.id, !isOn)}
-              dense
-            >
-              <Checkbox edge="start" checked={isOn} tabIndex={-1} aria-hidden disableRipple />
-              <ListItemText primary={column.header} />
-            </MenuItem>
-          );
-        })}
-      </Menu>
-    </>
-  );
-}
-
-/** On a phone there are no headings to press. */
-function SortMenu<T>({
-  columns,
-  directionOf,
-  onSort,
-}: {
-  readonly columns: readonly Column<T>[];
-  directionOf(id: string): string | undefined;
-  onSort(id: string): void;
-}) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  return (
-    <>
-      <Button size="small" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
-        Sort
-      </Button>
-      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
-        {columns
-          .filter((c) => c.sort)
-          .map((column) => (
-            <MenuItem
-              key={column.id}
-              selected={directionOf(column.id) !== undefined}
-              onClick={() => {
-                onSort(column.id);
-                setAnchor(null);
-              }}
-            >
-              {column.header}
-              {directionOf(column.id) ? `, ${directionOf(column.id)}` : ''}
-            </MenuItem>
-          ))}
-      </Menu>
-    </>
-  );
 }

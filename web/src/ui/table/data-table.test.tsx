@@ -2,7 +2,8 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, describe, expect, it } from 'vitest';
-import { DataTable, type Column } from './DataTable.tsx';
+import type { Column } from './column.ts';
+import { DataTable } from './DataTable.tsx';
 
 interface Row {
   readonly id: string;

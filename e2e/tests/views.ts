@@ -1,0 +1,20 @@
+/** Every screen that can be gone to without a bag's name in its address. */
+export const VIEWS = {
+  places: [
+    '/round',
+    '/bags',
+    '/bags/new',
+    '/season',
+    '/season/weather',
+    '/season/away',
+    '/round/planting',
+    '/tally',
+    '/settings',
+    '/files',
+    '/help',
+  ],
+  bench: [
+    ...['size', 'mix', 'fill', 'film', 'load', 'depth', 'supports', 'regimes', 'batch', 'feeds'],
+    ...['drip', 'measures', 'shop', 'shed', 'costs'],
+  ].map((topic) => `/bench/${topic}`),
+} as const;

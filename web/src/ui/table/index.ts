@@ -1,0 +1,2 @@
+export { DataTable } from './DataTable.tsx';
+export type { Column } from './column.ts';
