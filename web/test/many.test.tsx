@@ -45,6 +45,16 @@ describe('several bags at once', () => {
     );
   });
 
+  it('share what was picked from all of them together', async () => {
+    const { made } = await withTwo('Pick');
+    const form = await dialog();
+    fill('Weight', '3 kg', form);
+    fireEvent.click(within(form).getByLabelText('That is for all of them together'));
+    await press('Put in the diary', form);
+    await gone();
+    expect((await made()).map((e) => e.kind === 'picking' && e.kilograms)).toEqual([1.5, 1.5]);
+  });
+
   it('are fed each by its own plants, with what the label asks', async () => {
     const { made } = await withTwo();
     await press('Feed');

@@ -1,10 +1,12 @@
-import { Typography } from '@mui/material';
+import { FormControlLabel, Switch, Typography } from '@mui/material';
+import { useState } from 'react';
 import { bagsWords } from '../../text/bag-text.ts';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { FormDialog, FormFields, useFields, type FormStart } from '../form/index.ts';
 import { useWhen } from '../When.tsx';
 import { formOf } from './correct-forms.ts';
 import { checkOf, draftOf } from './entry-form.ts';
+import { sharedAmong } from './shared.ts';
 
 interface NewEntry {
   /** the dialog's title before the bags */
@@ -54,17 +56,28 @@ export function EntryDialog({
   const entry: NewEntry = NEW_ENTRIES[kind];
   const [first] = bags;
   const when = useWhen({ kind, containerId: bags.length === 1 ? first?.container.id : undefined });
+  const canShare = bags.length > 1 && (kind === 'watering' || kind === 'picking');
+  const [isShared, setShared] = useState(false);
   const entryForm = formOf(kind);
   const form = useFields(entryForm?.fields({ garden, unitFormat }) ?? {}, {
     values: entry.start ?? {},
     ...checkOf(entryForm),
   });
+  const { amount } = form.values as { readonly amount?: number };
   const submit = form.submit(async (values, texts) => {
     const at = when.read();
     if (at === undefined) return;
     const facts = entryForm?.facts(values, texts) ?? {};
+    const shares = isShared
+      ? sharedAmong(facts as Parameters<typeof sharedAmong>[0], bags.length)
+      : undefined;
     await record(
-      bags.map(({ container }) => draftOf({ kind, at, containerId: container.id }, facts)),
+      bags.flatMap(({ container }, i) => {
+        const own = shares ? shares[i] : facts;
+        // of three fruits from four bags nothing is left to say of the fourth
+        if (!own || (shares && kind === 'picking' && !('kilograms' in own) && !('count' in own))) return [];
+        return [draftOf({ kind, at, containerId: container.id }, own)];
+      }),
       `${entry.words} ${first && bags.length === 1 ? first.container.label : `${bags.length} bags`}`,
     );
     onDone();
@@ -78,18 +91,22 @@ export function EntryDialog({
       submitLabel={entry.submitLabel ?? 'Put in the diary'}
     >
       <FormFields form={form} autoFocus />
+      {canShare && (
+        <FormControlLabel
+          control={<Switch checked={isShared} onChange={(_, on) => setShared(on)} />}
+          label="That is for all of them together"
+        />
+      )}
       {when.field}
       {bags.length > 1 && (
         <Typography variant="body2">
           It is put in the diary of each: {bags.map(({ container }) => container.label).join(', ')}.
-          {kind === 'watering' && form.values.amount !== undefined && (
-            <>
-              {' '}
-              Each gets this much, {unitFormat.show(Number(form.values.amount) * bags.length, 'water')} in
-              all.
-            </>
-          )}
-          {kind === 'picking' && ' What you give is counted at each of them.'}
+          {kind === 'watering' &&
+            amount !== undefined &&
+            (isShared
+              ? ` Each gets ${unitFormat.show(amount / bags.length, 'water')}.`
+              : ` Each gets this much, ${unitFormat.show(amount * bags.length, 'water')} in all.`)}
+          {kind === 'picking' && (isShared ? ' It is shared evenly.' : ' What you give is counted at each.')}
         </Typography>
       )}
       {entry.remark && (

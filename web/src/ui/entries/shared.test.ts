@@ -1,0 +1,18 @@
+import { describe, expect, it } from 'vitest';
+import { sharedAmong } from './shared.ts';
+
+describe('an amount that several bags share', () => {
+  it('comes to the same in all, with whole fruits, and is not told as typed of each', () => {
+    const shares = sharedAmong({ kilograms: 1, count: 7, asEntered: '1 kg' }, 3);
+    expect(shares.reduce((sum, { kilograms = 0 }) => sum + kilograms, 0)).toBeCloseTo(1, 12);
+    expect(shares.map(({ count }) => count)).toEqual([3, 2, 2]);
+    expect(shares.some((share) => 'asEntered' in share)).toBe(false);
+  });
+
+  it('says nothing of a bag to which none fell, and keeps what is no amount', () => {
+    expect(sharedAmong({ count: 1 }, 2)).toEqual([{ count: 1 }, {}]);
+    expect(sharedAmong({ litres: 10, ranThrough: true }, 4)).toEqual(
+      Array.from({ length: 4 }, () => ({ litres: 2.5, ranThrough: true })),
+    );
+  });
+});
