@@ -138,14 +138,14 @@ function PlaceRow({
 }) {
   return (
     <Panel>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, marginBlockEnd: 1 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, marginBlockEnd: 1 }}>
         <Typography variant="h2">{place.name}</Typography>
         <Box sx={{ color: 'text.secondary' }}>{COVER_WORDS[place.cover].toLowerCase()}</Box>
         {ticking.isOn && bags.length > 0 && (
           <Button
             onClick={() => ticking.toggleAll(bags.map((b) => b.container.id))}
             aria-label={`All of ${place.name}`}
-            sx={{ textDecoration: 'underline' }}
+            sx={{ textDecoration: 'underline', whiteSpace: 'nowrap', minWidth: 0 }}
           >
             All here
           </Button>
