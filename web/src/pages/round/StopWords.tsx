@@ -72,7 +72,7 @@ export function StopWords({
   if (status.kind === 'watering') return null;
   return (
     <Typography
-      sx={{ fontSize: { xs: '0.95rem', md: '1.12rem' }, lineHeight: 1.35, minHeight: { md: '4.2em' } }}
+      sx={{ fontSize: { xs: '0.95rem', md: '1.12rem' }, lineHeight: 1.35, minHeight: { md: '5.45em' } }}
     >
       {store ? (
         <>
