@@ -187,6 +187,7 @@ describe('what becomes of a bag', () => {
     await press('Record planting');
     const form = await dialog();
     await choose('Crop', 'Pepper');
+    fill('Height of the plant', '22 km', form);
     await press('It is planted', form);
     await waitFor(() => expect(form.querySelectorAll('[aria-invalid="true"]').length).toBeGreaterThan(0));
     fill('Height of the plant', '22 cm', form);

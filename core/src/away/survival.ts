@@ -97,7 +97,7 @@ class DemandByDay {
   fill(weather: readonly WeatherDay[]): void {
     const taw = this.bag.availableLitres;
     this.daysOfBag.forEach((dayOfBag, d) => {
-      const day = demandIn(weather[d] as WeatherDay, this.bag, dayOfBag, this.assumed);
+      const day = demandIn(weather[d] as WeatherDay, dayOfBag, this.assumed);
       this.transpiration[d] = day.transpirationLitres / taw;
       this.evaporation[d] = day.evaporationLitres / taw;
       this.spread[d] = Math.min(MOST_SPREAD, this.assumed.demandSpread * day.doubt);

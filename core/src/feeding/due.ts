@@ -57,9 +57,19 @@ export interface DueReason {
   readonly left: { readonly day: Day; readonly reason: string } | undefined;
 }
 
+/** Stages that are seen at the plant: what is only reckoned of them is asked, and nothing is due by it. */
+const ASKED_STAGES = ['flowers', 'set', 'picking'] as const;
+export type AskedStage = (typeof ASKED_STAGES)[number];
+
 /** Where a step stands. There is one for every step of a regime: none is ever dropped without a word. */
 export type StepState =
-  | { readonly kind: 'waits'; readonly step: RegimeStep; readonly expected: StageDate | undefined }
+  | {
+      readonly kind: 'waits';
+      readonly step: RegimeStep;
+      readonly expected: StageDate | undefined;
+      /** the stage that is reckoned to be there by now, and that nobody has seen or missed */
+      readonly asks: AskedStage | undefined;
+    }
   | {
       readonly kind: 'due';
       readonly step: RegimeStep;
@@ -149,7 +159,11 @@ export function stepStates(bag: FeedingCase, today: Day, assumed: Assumed): read
 
 function stateOf(step: RegimeStep, bag: FeedingCase, today: Day, assumed: Assumed): StepState {
   const start = triggerDay(step.start, bag.stageDates);
-  if (!start || (start.day > today && !start.isNoted)) return { kind: 'waits', step, expected: start };
+  // who gives a step's feed has answered the question
+  const isBegun = bag.given.some((feed) => isNamedBy(feed, bag.regime) && feed.stepId === step.id);
+  const asked = isBegun ? undefined : ASKED_STAGES.find((stage) => stage === step.start.on);
+  if (!start || (!start.isNoted && (start.day > today || asked)))
+    return { kind: 'waits', step, expected: start, asks: start && start.day <= today ? asked : undefined };
   const feeds = feedsOf(step, bag.regime, start.day, bag.given);
   const lefts = feedsOf(step, bag.regime, start.day, bag.left).sort((a, b) =>
     a.day !== b.day ? (a.day < b.day ? -1 : 1) : a.reason < b.reason ? -1 : 1,
@@ -246,6 +260,8 @@ function endOf(
   if (until.on === 'times')
     return count >= until.times && countedFrom !== undefined ? { why: 'times', on: countedFrom } : undefined;
   const stop = triggerDay(until, bag.stageDates);
+  // a stage that nobody has seen ends nothing
+  if (stop && !stop.isNoted && ASKED_STAGES.some((stage) => stage === until.on)) return undefined;
   return stop && stop.day <= today ? { why: 'stop', on: stop.day } : undefined;
 }
 
@@ -294,6 +310,14 @@ export interface PlannedFeed {
   readonly productId: string;
 }
 
+/** Stage dates for a plan: what is reckoned is taken to be seen on its day, or on the first that can still be planned. */
+function asIfSeen(stageDates: StageDates, from: Day): StageDates {
+  const seen = (date: StageDate | undefined) =>
+    date && { day: date.isNoted ? date.day : later(date.day, from), isNoted: true };
+  const { flowers, set, picking } = stageDates;
+  return { ...stageDates, flowers: seen(flowers), set: seen(set), picking: seen(picking) };
+}
+
 /**
  * The feeds of a span of days if each is given on its best day: what a regime means for a bag, before it is taken up and
  * after.
@@ -302,10 +326,11 @@ export interface PlannedFeed {
  */
 export function plannedFeeds(bag: FeedingCase, from: Day, to: Day, assumed: Assumed): readonly PlannedFeed[] {
   const given: FeedGiven[] = [...bag.given];
+  const stageDates = asIfSeen(bag.stageDates, from);
   const planned: PlannedFeed[] = [];
   for (let day = from; day <= to; day = addDays(day, 1)) {
     for (const step of bag.regime.steps) {
-      const state = stateOf(step, { ...bag, given }, day, assumed);
+      const state = stateOf(step, { ...bag, stageDates, given }, day, assumed);
       if (state.kind !== 'due' || state.target > day) continue;
       const feed = { day, productId: step.productId, regimeId: bag.regime.id, stepId: step.id };
       given.push(feed);

@@ -13,6 +13,7 @@ export {
   type StageDate,
   type StageDates,
   type PlannedFeed,
+  type AskedStage,
   type StepState,
 } from './due.ts';
 export { batchOf, feedFor, type BatchNeed, type BatchPart, type FedBag, type FeedCan } from './batch.ts';

@@ -107,6 +107,24 @@ export function dripsOf(containerId: string, live: readonly Entry[], loss: numbe
   );
 }
 
+/** What a container stood under before it was moved to its place, by its diary, oldest first. */
+export function earlierSkies(
+  containerId: string,
+  live: readonly Entry[],
+  places: Garden['places'],
+): WaterBag['earlier'] {
+  const moves = entriesAt(live, containerId).filter((e) => e.kind === 'moved');
+  if (moves.length === 0) return undefined;
+  return moves.map((move) => {
+    const place = places.find(({ id }) => id === move.fromPlaceId);
+    return {
+      until: dayOf(move.at),
+      underCover: place !== undefined && place.cover !== 'open',
+      shade: place?.shade ?? 0,
+    };
+  });
+}
+
 /**
  * When the story of a container's water starts: its first planting, check or watering since it last stood empty, or two weeks
  * back. What it held for last season's plants says nothing of the mix that is in it now.
@@ -190,6 +208,7 @@ export function waterSetting(
   );
   const bag = waterBagOf(container, properties, place ?? { cover: 'open' }, occupants, settings, {
     drips: dripsOf(container.id, live, assumed.dripLoss),
+    earlier: earlierSkies(container.id, live, garden.places),
     sizeOf: (occupant) => sizeForAge(occupant, properties, live, settings, dayOf(now)),
   });
   const rounds = roundsAfter(now, settings.roundHours, roundsAhead);

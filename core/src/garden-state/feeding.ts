@@ -115,7 +115,7 @@ export function feedingCaseOf(
         : [],
     ),
     grownOn: (day) =>
-      eldest && figures ? grownShare(daysBetween(eldest.plantedOn, day), figures.weeksToFull) : 0,
+      eldest && figures ? grownShare(daysBetween(eldest.ageFrom, day), figures.weeksToFull) : 0,
   };
 }
 
@@ -202,7 +202,7 @@ export function bagFeeding(
   const used: DaySpread = eldest
     ? baseUsedUp(ledgerCase, eldest.plantedOn, assumed)
     : { low: undefined, likely: undefined, high: undefined };
-  const stageDates = stageDatesOf(occupants, here, eldest && dates.get(eldest), used, assumed);
+  const stageDates = stageDatesOf(occupants, eldest && dates.get(eldest), used, assumed);
   const { assigned, regime } = regimeNow(here, garden);
   const states =
     regime && assigned && eldest

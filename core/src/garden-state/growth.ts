@@ -1,4 +1,4 @@
-import { daysBetween, dayOf } from '../calendar/index.ts';
+import { addDays, daysBetween, dayOf, type Day } from '../calendar/index.ts';
 import {
   habitFigures,
   heightBelief,
@@ -68,7 +68,8 @@ const known = new WeakMap<
   Occupant['planted'],
   {
     readonly properties: BagProperties;
-    readonly habit: Occupant['habit'];
+    readonly variety: Occupant['variety'];
+    readonly ageFrom: Day;
     readonly settings: object;
     readonly measured: string;
     readonly growth: PlantGrowth;
@@ -86,37 +87,52 @@ export function growthOf(
   live: readonly Entry[],
   settings: Pick<Settings, 'depthPracticeId' | 'assumptions'>,
 ): PlantGrowth {
-  const { planted, habit } = occupant;
+  const { planted, variety, ageFrom } = occupant;
   const records = recordsOf(occupant, live);
   const measured = JSON.stringify(records);
   const last = known.get(planted);
   if (
     last &&
     last.properties === properties &&
-    last.habit === habit &&
+    last.variety === variety &&
+    last.ageFrom === ageFrom &&
     last.settings === settings &&
     last.measured === measured
   )
     return last.growth;
   const growth = workedOut(occupant, properties, records, settings);
-  known.set(planted, { properties, habit, settings, measured, growth });
+  known.set(planted, { properties, variety, ageFrom, settings, measured, growth });
   return growth;
 }
 
-/** The heights that were measured of a plant, counted from the mix as it stood at planting. */
-function recordsOf({ planted, plantedOn }: Occupant, live: readonly Entry[]): readonly HeightRecord[] {
-  let level = planted.levelMillimetres;
+/** The day from which a plant's height is counted: of its first planting, or of sowing, shifted by when it came up. */
+export function grewFrom({ origin, crop, ageFrom }: Pick<Occupant, 'origin' | 'crop' | 'ageFrom'>): Day {
+  return isSown(origin) ? addDays(ageFrom, -seedlingDaysOf(crop)) : dayOf(origin.at);
+}
+
+const isSown = (origin: Occupant['origin']) => origin.plantingMethodId === 'seed';
+const seedlingDaysOf = (crop: Occupant['crop']) => Math.round(crop.seedlingWeeks.value * 7);
+
+/** The heights that were measured of a plant, counted from the mix as it stood at planting; in every bag that it stood in. */
+function recordsOf(occupant: Occupant, live: readonly Entry[]): readonly HeightRecord[] {
+  const { planted, origin } = occupant;
+  const from = grewFrom(occupant);
+  const bags = [...new Set([origin.containerId, planted.containerId])];
   const records: HeightRecord[] = [];
-  for (const e of entriesAt(live, planted.containerId)) {
-    if (e.kind === 'topped-up' && level !== undefined) level = Math.max(level, e.levelMillimetres);
-    if (e.kind !== 'height' || e.plantId !== planted.plantId) continue;
-    const days = daysBetween(plantedOn, dayOf(e.at));
-    if (days < 0) continue;
-    // measured from a surface that has risen since planting
-    const risen = level === undefined ? 0 : level - (planted.levelMillimetres ?? level);
-    records.push({ days, millimetres: e.heightMillimetres + risen });
+  for (const containerId of bags) {
+    const low = containerId === planted.containerId ? planted.levelMillimetres : origin.levelMillimetres;
+    let level = low;
+    for (const e of entriesAt(live, containerId)) {
+      if (e.kind === 'topped-up' && level !== undefined) level = Math.max(level, e.levelMillimetres);
+      if (e.kind !== 'height' || e.plantId !== planted.plantId) continue;
+      const days = daysBetween(from, dayOf(e.at));
+      if (days < 0) continue;
+      // measured from a surface that has risen since planting
+      const risen = level === undefined ? 0 : level - (low ?? level);
+      records.push({ days, millimetres: e.heightMillimetres + risen });
+    }
   }
-  return records;
+  return records.sort((a, b) => a.days - b.days);
 }
 
 function workedOut(
@@ -125,12 +141,11 @@ function workedOut(
   records: readonly HeightRecord[],
   settings: Pick<Settings, 'depthPracticeId' | 'assumptions'>,
 ): PlantGrowth {
-  const { planted, habit, crop } = occupant;
-  const above =
-    planted.plantingMethodId === 'seed'
-      ? 1
-      : (plantingOf(occupant, properties, settings.depthPracticeId)?.aboveMillimetres ??
-        planted.seedling.stemMillimetres);
+  const { origin, habit, crop } = occupant;
+  const above = isSown(origin)
+    ? 1
+    : (plantingOf({ ...occupant, planted: origin }, properties, settings.depthPracticeId)?.aboveMillimetres ??
+      origin.seedling.stemMillimetres);
   const startMillimetres = Math.max(1, above);
   const figures = habitFigures(crop.id, habit, settings.assumptions);
   const around = (value: number, prior: { value: number; low: number; high: number }) => ({
@@ -140,7 +155,11 @@ function workedOut(
   });
   const prior = {
     fullHeightMillimetres: around(figures.fullHeightMillimetres, habit.fullHeightMillimetres),
-    weeksToFull: around(figures.weeksToFull, habit.weeksToFull),
+    // seed has the weeks of a young plant before it
+    weeksToFull: around(
+      figures.weeksToFull + (isSown(origin) ? crop.seedlingWeeks.value : 0),
+      habit.weeksToFull,
+    ),
   };
   return {
     belief: heightBelief(
@@ -160,6 +179,7 @@ export function heightNow(
   growth: PlantGrowth,
   daysSincePlanting: number,
   risenMillimetres = 0,
+  isStartGuessed = false,
 ): HeightRange & { readonly isMeasured: boolean } {
   const range = heightOn(growth.belief, daysSincePlanting);
   const last = growth.records.at(-1);
@@ -173,7 +193,7 @@ export function heightNow(
     low: less(range.low),
     likely: less(range.likely),
     high: less(range.high),
-    isMeasured: daysSincePlanting === 0,
+    isMeasured: daysSincePlanting === 0 && !isStartGuessed,
   };
 }
 
@@ -193,11 +213,15 @@ export function sizeForAge(
   day: string,
 ): number {
   const { belief, records, startMillimetres } = growthOf(occupant, properties, live, settings);
-  const days = daysBetween(occupant.plantedOn, day);
+  const days = daysBetween(grewFrom(occupant), day);
   if (records.length === 0 || days <= 0) return 1;
   const figures = habitFigures(occupant.crop.id, occupant.habit, settings.assumptions);
   const usual = heightOnCurve(
-    { startMillimetres, fullMillimetres: figures.fullHeightMillimetres, weeksToFull: figures.weeksToFull },
+    {
+      startMillimetres,
+      fullMillimetres: figures.fullHeightMillimetres,
+      weeksToFull: figures.weeksToFull + (isSown(occupant.origin) ? occupant.crop.seedlingWeeks.value : 0),
+    },
     days,
   );
   return Math.min(LARGEST, Math.max(SMALLEST, heightOn(belief, days).likely / usual));

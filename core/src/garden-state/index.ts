@@ -10,8 +10,9 @@ export {
 export { propertiesOf, storesOf, waterBagOf, type BagProperties, type WaterHistory } from './properties.ts';
 export { bagFeeding, feedingCaseOf, regimeNow, warmthOf, type BagFeeding } from './feeding.ts';
 export { FilterMemory } from './filter-memory.ts';
+export { datesOf } from './stage-dates.ts';
 export { type LearntFinger } from './finger.ts';
-export { growthOf, heightNow, levelOf, plantingOf, type PlantGrowth } from './growth.ts';
+export { grewFrom, growthOf, heightNow, levelOf, plantingOf, type PlantGrowth } from './growth.ts';
 export { plantingTaskOf, STATIONS_SPAN } from './planting-site.ts';
 export { type LearntProbe } from './probe.ts';
 export { gaugeScale, type GaugeScale, type ReadingFault, type SetAsideReading } from './readings.ts';

@@ -5,7 +5,7 @@ import { entriesAt, type Entry, type Container, type Place, type Settings } from
 import { plantingMethodOf, type TopUp } from '../planting/index.ts';
 import { SUPPORT_PRACTICES, supportOf, tendingDue, type Tending, type Occupant } from '../plants/index.ts';
 import type { BagProperties } from './properties.ts';
-import { growthOf, levelOf } from './growth.ts';
+import { grewFrom, growthOf, levelOf } from './growth.ts';
 import { plantingTaskOf } from './planting-site.ts';
 
 /** A job that is due at a bag, or will be. */
@@ -68,7 +68,7 @@ export function jobsOf(
     const due = tendingDue(
       support,
       growth.belief,
-      eldest.plantedOn,
+      grewFrom(eldest),
       from.on,
       container.support.heightMillimetres -
         (properties.real.under?.heightMillimetres ?? 0) -

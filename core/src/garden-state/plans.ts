@@ -1,6 +1,6 @@
 import { resolveAssumed } from '../assumed/index.ts';
 import { dayOf, type Day } from '../calendar/index.ts';
-import { cropOf, habitOf, occupantsOf } from '../plants/index.ts';
+import { cropOf, habitOfPlanned, occupantsOf } from '../plants/index.ts';
 import type { Container, Entry, Garden, Place, Plan } from '../records/index.ts';
 import { frostYear, isCarriedOut, plantingWindow, timingPracticeOf } from '../season/index.ts';
 import { knownWeather, siteOf } from './bag-state.ts';
@@ -10,8 +10,8 @@ import { knownWeather, siteOf } from './bag-state.ts';
  * come, or today where there is none this season.
  */
 export function proposedPlantingDay(
-  { settings }: Pick<Garden, 'settings'>,
-  what: Pick<Plan, 'cropId' | 'habitId'>,
+  { settings, varieties }: Pick<Garden, 'settings' | 'varieties'>,
+  what: Pick<Plan, 'cropId' | 'habitId' | 'varietyName'>,
   cover: Place['cover'],
   live: readonly Entry[],
   now: string,
@@ -23,7 +23,7 @@ export function proposedPlantingDay(
   const crop = cropOf(what.cropId);
   const practice = timingPracticeOf(settings.timingPracticeId);
   const place = { cover, frost, site, practice };
-  const window = plantingWindow(crop, habitOf(crop.id, what.habitId), place, assumed);
+  const window = plantingWindow(crop, habitOfPlanned(varieties, what), place, assumed);
   return window.kind === 'open' && window.plant.from > today ? window.plant.from : today;
 }
 

@@ -25,11 +25,16 @@ import * as z from '../schema/index.ts';
 /** One bag of a planting session: what goes in and how. */
 const itemSchema = z.object({
   containerId: z.string(),
+  /** the places in the bag that it fills; left out: all that are free */
+  stationIds: z.optional(z.array(z.string())),
   cropId: z.string(),
   habitId: z.string(),
   varietyName: z.string(),
   plantName: z.optional(z.string()),
   seedling: seedlingSchema,
+  isGuessed: z.optional(z.boolean()),
+  seeds: z.optional(z.number()),
+  sownOn: z.optional(z.string()),
   practiceId: z.optional(z.string()),
   plantingMethodId: z.enum(PLANTING_METHOD_IDS),
 });
@@ -48,9 +53,13 @@ export const sessionSchema = z.object({
 export type PlantingSession = z.infer<typeof sessionSchema>;
 
 /** What is to go into a bag, as it was said. */
-export type Intended = Omit<SessionItem, 'containerId' | 'plantingMethodId' | 'plantName' | 'practiceId'> & {
+export type Intended = Pick<SessionItem, 'cropId' | 'habitId' | 'varietyName' | 'seedling'> & {
   readonly plantName: string | undefined;
   readonly practiceId: string | undefined;
+  readonly isGuessed?: boolean | undefined;
+  readonly isSown?: boolean | undefined;
+  readonly seeds?: number | undefined;
+  readonly sownOn?: string | undefined;
 };
 
 /** The first of the ways that work in a bag, or the one asked for. */
@@ -58,7 +67,8 @@ export function itemFor(
   bag: BagView,
   intended: Intended,
   settings: Settings,
-  plantingMethodId: SessionItem['plantingMethodId'] | undefined,
+  askedMethodId: SessionItem['plantingMethodId'] | undefined,
+  stationIds?: readonly string[],
 ):
   | {
       readonly kind: 'fits';
@@ -67,12 +77,14 @@ export function itemFor(
       readonly obstacle: Obstacle | undefined;
     }
   | { readonly kind: 'cannot'; readonly outcome: PlantingOutcome } {
+  // seed is not planted, and a young plant is not sown
+  const plantingMethodId = intended.isSown ? 'seed' : askedMethodId === 'seed' ? undefined : askedMethodId;
   const task = taskOf(bag, { ...intended, plantingMethodId: 'upright' }, settings);
   const outcome = plantingMethodId
     ? plantingMethodOf(plantingMethodId).plan(task)
-    : (plantingMethodsFor(task)[0] ?? plantingMethodOf('upright').plan(task));
+    : (plantingMethodsFor(task).find((o) => o.kind === 'cannot' || o.plan.plantingMethodId !== 'seed') ?? plantingMethodOf('upright').plan(task));
   if (outcome.kind === 'cannot') return { kind: 'cannot', outcome };
-  const { cropId, habitId, varietyName, plantName, seedling, practiceId } = intended;
+  const { cropId, habitId, varietyName, plantName, seedling, practiceId, isGuessed, seeds, sownOn } = intended;
   const straight = plantingMethodOf('upright').plan(task);
   const isOther = plantingMethodId === undefined && outcome.plan.plantingMethodId !== 'upright';
   return {
@@ -84,8 +96,12 @@ export function itemFor(
       habitId,
       varietyName,
       seedling,
+      ...(stationIds ? { stationIds: [...stationIds] } : {}),
       ...(plantName ? { plantName } : {}),
       ...(practiceId ? { practiceId } : {}),
+      ...(isGuessed ? { isGuessed } : {}),
+      ...(seeds ? { seeds } : {}),
+      ...(sownOn ? { sownOn } : {}),
       plantingMethodId: outcome.plan.plantingMethodId,
     },
   };
@@ -159,6 +175,7 @@ export function sessionState(
     for (const entry of live) {
       if (!('containerId' in entry) || entry.containerId !== item.containerId) continue;
       if (Date.parse(entry.at) < since) continue;
+      if (entry.kind === 'planted' && item.stationIds && !item.stationIds.includes(entry.stationId)) continue;
       const step = stepOf(entry);
       if (step) done.set(step, [...(done.get(step) ?? []), entry.id]);
     }
@@ -197,7 +214,12 @@ export function stepsOf(
         order.splice(before ? order.indexOf(before) + 1 : 0, 0, step);
       }
   return order.map((step) => {
-    const bags = states.filter((s) => s.steps.includes(step));
+    const having = states.filter((s) => s.steps.includes(step));
+    // each plant goes in by itself; all else is done at the bag
+    const bags =
+      step === 'plant'
+        ? having
+        : having.filter((s, i) => having.findIndex((other) => other.bag === s.bag) === i);
     return { step, bags, left: bags.filter((s) => !s.done.has(step)).length };
   });
 }

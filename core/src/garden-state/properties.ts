@@ -43,7 +43,12 @@ export interface BagProperties {
 
 /** What a body is worked out from; a bag that is only being thought of has these too. */
 export type PropertiesRecord = Pick<Container, 'kindId' | 'size' | 'mixId' | 'mulchMillimetres'> &
-  Partial<Pick<Container, 'assumptions' | 'layers' | 'holeMillimetres'>> & {
+  Partial<
+    Pick<
+      Container,
+      'assumptions' | 'layers' | 'holeMillimetres' | 'fill' | 'settling' | 'rounding' | 'hasNoHoles'
+    >
+  > & {
     readonly stations: readonly unknown[];
   };
 
@@ -56,14 +61,19 @@ export function propertiesOf(
   container: PropertiesRecord,
   garden: Pick<Garden, 'mixes'> & { readonly settings: Pick<Settings, 'assumptions'> },
 ): BagProperties {
-  const assumed = resolveAssumed({ ...garden.settings.assumptions, ...container.assumptions });
+  const assumed = resolveAssumed({
+    ...garden.settings.assumptions,
+    ...container.assumptions,
+    ...(container.rounding === undefined ? {} : { softRounding: container.rounding }),
+  });
   const kind = containerKind(container.kindId);
   const mix = fillingOf(container, garden.mixes);
   const real = realSize(container.kindId, container.size, assumed, container.stations.length);
   const fill = fillOf(real.solid, {
     headroomMillimetres: kind.isClosed ? 0 : assumed.headroom,
     mulchMillimetres: container.mulchMillimetres,
-    settling: mix.settling,
+    settling: container.settling ?? mix.settling,
+    level: container.fill,
   });
   const emptyKilograms = real.litres.likely * kind.emptyKilogramsPerLitre.value;
   const hole = kind.drainage.canBeRaised ? Math.min(container.holeMillimetres ?? 0, fill.mixMillimetres) : 0;
@@ -90,6 +100,8 @@ export function propertiesOf(
 /** What the diary adds to a container for the water model: drip settings, and each plant's size for its age. */
 export interface WaterHistory {
   readonly drips: readonly DripSpell[];
+  /** where it stood before it was moved to where it is now */
+  readonly earlier?: WaterBag['earlier'];
   sizeOf(occupant: Occupant): number;
 }
 
@@ -116,11 +128,13 @@ export function waterBagOf(
     mulchMillimetres: container.mulchMillimetres,
     underCover: place.cover !== 'open',
     shade: place.shade ?? 0,
+    earlier: history.earlier,
     stores: storesOf(container, properties),
     drips: history.drips,
     plants: [
       ...occupants.map((o) => ({
         plantedOn: o.plantedOn,
+        ageFrom: o.ageFrom,
         clearedOn: o.clearedOn,
         kc: o.crop.kcMid,
         depletion: o.crop.depletion,

@@ -1,8 +1,8 @@
 import { resolveAssumed, type Assumed } from '../assumed/index.ts';
-import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
-import type { Entry, Garden } from '../records/index.ts';
+import { addDays, daysBetween, type Day } from '../calendar/index.ts';
+import type { Garden, Stage } from '../records/index.ts';
 import type { DaySpread, StageDate, StageDates } from '../feeding/index.ts';
-import { datesFrom, frostYear, timingPracticeOf, type PlantingDates } from '../season/index.ts';
+import { datesFrom, frostYear, storyOf, timingPracticeOf, type PlantingDates } from '../season/index.ts';
 import { siteOf } from './bag-state.ts';
 import type { Occupant } from '../plants/index.ts';
 
@@ -26,43 +26,53 @@ export function datesOf(
     { cover, frost, site, practice },
     SUPPORT_LATER,
     assumed,
+    storyOf(occupant),
   );
 }
 
 const middle = (a: Day, b: Day): Day => addDays(a, Math.round(daysBetween(a, b) / 2));
 
-/** The marks of a bag's present plants: what the grower noted, and what is worked out by the eldest's kind. */
+/**
+ * The stage dates of a bag's present plants: what the grower saw at any of them, and what is reckoned by the eldest's kind. What was
+ * looked for and not there yet is not reckoned before the day after.
+ */
 export function stageDatesOf(
   occupants: readonly Occupant[],
-  here: readonly Entry[],
   dates: PlantingDates | undefined,
   used: DaySpread,
   assumed: Pick<Assumed, 'flowersToSet'>,
 ): StageDates {
-  const eldest = occupants.find((o) => o.clearedOn === undefined);
+  const present = occupants.filter((o) => o.clearedOn === undefined);
+  const [eldest] = present;
   if (!eldest || !dates) return {};
-  const since = here.filter((e) => dayOf(e.at) >= eldest.plantedOn);
-  const noted = (test: (e: Entry) => boolean): StageDate | undefined => {
-    const found = since.find(test);
-    return found && { day: dayOf(found.at), isNoted: true };
+  const noted = (stage: Stage): StageDate | undefined => {
+    const days = present.flatMap((o) => o.stages.seen[stage] ?? []).sort();
+    return days[0] === undefined ? undefined : { day: days[0], isNoted: true };
   };
-  const reckoned = (day: Day): StageDate => ({ day, isNoted: false });
-  const picking = noted((e) => e.kind === 'picking');
-  const set = noted((e) => e.kind === 'stage' && e.stage === 'set');
-  const flowers = noted((e) => e.kind === 'stage' && e.stage === 'flowers');
+  const notBefore = (day: Day, stage: Stage): StageDate => {
+    const looked = present
+      .flatMap((o) => o.stages.notYet[stage] ?? [])
+      .sort()
+      .at(-1);
+    return { day: looked !== undefined && looked >= day ? addDays(looked, 1) : day, isNoted: false };
+  };
+  const [flowers, set, picking] = [noted('flowers'), noted('set'), noted('ripe')];
   // what came later says that the earlier came too
   const least = (stageDate: StageDate, ...seen: (StageDate | undefined)[]): StageDate =>
     seen.reduce<StageDate>(
-      (low, s) => (s && s.day < low.day ? { day: s.day, isNoted: low.isNoted } : low),
+      (low, s) =>
+        s && (s.day < low.day || !low.isNoted)
+          ? { day: s.day < low.day ? s.day : low.day, isNoted: true }
+          : low,
       stageDate,
     );
-  const firstFlowers = reckoned(middle(dates.firstFlowers.from, dates.firstFlowers.to));
-  const firstSet = reckoned(addDays(firstFlowers.day, assumed.flowersToSet));
+  const firstFlowers = notBefore(middle(dates.firstFlowers.from, dates.firstFlowers.to), 'flowers');
+  const firstSet = notBefore(addDays((flowers ?? firstFlowers).day, assumed.flowersToSet), 'set');
   return {
     planting: { day: eldest.plantedOn, isNoted: true },
     flowers: flowers ?? least(firstFlowers, set, picking),
-    set: set ?? least(flowers ? reckoned(addDays(flowers.day, assumed.flowersToSet)) : firstSet, picking),
-    picking: picking ?? reckoned(dates.picking.from),
-    'base-used-up': used.likely === undefined ? undefined : reckoned(used.likely),
+    set: set ?? least(firstSet, picking),
+    picking: picking ?? notBefore(dates.picking.from, 'ripe'),
+    'base-used-up': used.likely === undefined ? undefined : { day: used.likely, isNoted: false },
   };
 }

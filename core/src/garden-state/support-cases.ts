@@ -1,5 +1,5 @@
 import type { BagView } from './bag-view.ts';
-import { growthOf } from './growth.ts';
+import { grewFrom, growthOf } from './growth.ts';
 import { plantingOf } from './growth.ts';
 import type { BagProperties } from './properties.ts';
 import {
@@ -97,7 +97,7 @@ export function outgrownOf(
   if (!occupant || supportOf(kind).footing === 'nowhere') return undefined;
   const { belief } = growthOf(occupant, bag.properties, live, settings);
   const above = Math.max(1, heightMillimetres - mixTopOf(bag.properties));
-  return { when: daysToReach(belief, above), plantedOn: occupant.plantedOn };
+  return { when: daysToReach(belief, above), plantedOn: grewFrom(occupant) };
 }
 
 /** Grown leaf cover of the plants on strings, m². */

@@ -26,6 +26,15 @@ export {
   type Reaching,
 } from './growth/height.ts';
 export { daysSinceLastPlanting, occupantsOf, type Occupant } from './occupants.ts';
+export { NO_STAGES, stagesSeen, type StagesSeen } from './stages.ts';
+export {
+  daysToGreenOf,
+  habitOfPlanned,
+  habitOfVariety,
+  varietyNamed,
+  type PlantAge,
+  type VarietyFacts,
+} from './varieties.ts';
 export {
   SUPPORTS,
   SUPPORT_PRACTICES,

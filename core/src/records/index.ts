@@ -40,6 +40,7 @@ export {
   type AddedStore,
   type Batch,
   type Container,
+  type FillLevel,
   type Gauge,
   type Measure,
   type OwnProduct,
@@ -58,8 +59,14 @@ export {
 } from './records.ts';
 export { daySchema, momentSchema } from './time.ts';
 export {
+  BEARINGS,
   COMPANION_SIZES,
+  LEAVING_REASONS,
   PLANTING_METHOD_IDS,
+  STAGES,
+  type Bearing,
+  type LeavingReason,
+  type Stage,
   type CompanionSize,
   type SupportKindId,
   type PlantingMethodId,

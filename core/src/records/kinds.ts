@@ -34,3 +34,26 @@ export type SupportKindId = (typeof SUPPORT_KINDS)[number];
 export const PRESENT_COMPANIONS = ['small', 'middling', 'large'] as const;
 export const COMPANION_SIZES = ['none', ...PRESENT_COMPANIONS] as const;
 export type CompanionSize = (typeof COMPANION_SIZES)[number];
+
+/**
+ * What a plant does for the first time, in the order in which it comes: up through the mix, roots down to the base or the water
+ * below, first flowers, first truss set, first fruit ripe, the last of a flush that is coming to its end.
+ */
+export const STAGES = ['up', 'rooted', 'flowers', 'set', 'ripe', 'last-flush'] as const;
+export type Stage = (typeof STAGES)[number];
+
+/** Why a plant left its station. */
+export const LEAVING_REASONS = [
+  'finished',
+  'died',
+  'replaced',
+  'moved',
+  'given-away',
+  'stolen',
+  'other',
+] as const;
+export type LeavingReason = (typeof LEAVING_REASONS)[number];
+
+/** How long a variety bears: all at once, or from its first fruit to the end of the season. */
+export const BEARINGS = ['one-flush', 'all-season'] as const;
+export type Bearing = (typeof BEARINGS)[number];

@@ -1,7 +1,7 @@
 import * as z from '../schema/index.ts';
 import { sizeSchema } from './size.ts';
 import { productSchemaOf } from './product.ts';
-import { PRESENT_COMPANIONS, SUPPORT_KINDS } from './kinds.ts';
+import { BEARINGS, PRESENT_COMPANIONS, SUPPORT_KINDS } from './kinds.ts';
 import { regimeFields } from './regime.ts';
 import { layersSchema, recipePartsSchema } from './mix.ts';
 import { MEASURE_UNIT, type MeasureKind } from '../units/index.ts';
@@ -68,6 +68,16 @@ const support = z.object({
   heightMillimetres: z.number().check(z.gte(0), z.lte(5000)),
 });
 
+/** How far a container is filled: to below its rim, to a settled level, or with so much loose mix. */
+const fillLevel = z.discriminatedUnion('by', [
+  /** free below the rim, mulch not counted, mm */
+  z.object({ by: z.literal('rim'), headroomMillimetres: z.number().check(z.gte(0), z.lte(1000)) }),
+  /** settled level above the base, mm: a bag rolled down, or filled a third */
+  z.object({ by: z.literal('level'), mixMillimetres: z.number().check(z.gte(20), z.lte(1500)) }),
+  /** loose mix that really went in, L */
+  z.object({ by: z.literal('loose'), looseLitres: z.number().check(z.gte(0.2), z.lte(5000)) }),
+]);
+
 /** What a container is made and filled like; a template is this and no more. */
 const containerMake = {
   kindId: z.string().check(z.minLength(1), z.maxLength(40)),
@@ -76,6 +86,14 @@ const containerMake = {
   /** from the base upwards, when it is filled with more than one mix; `mixId` is then the uppermost */
   layers: z.optional(layersSchema),
   mulchMillimetres: z.number().check(z.gte(0), z.lte(150)),
+  /** how far it is filled; left out: to the usual space below its rim */
+  fill: z.optional(fillLevel),
+  /** share of its volume that its mix loses as it settles, where the grower knows better than the mix's usual */
+  settling: z.optional(z.number().check(z.gte(0), z.lte(0.5))),
+  /** how far the sides of a soft bag bulge from the box that was measured (0) towards a circle (1) */
+  rounding: z.optional(z.number().check(z.gte(0), z.lte(1))),
+  /** holes not made yet: what runs through stays in it */
+  hasNoHoles: z.optional(z.boolean()),
   /** drain holes this far above the base; left out or 0: in the base */
   holeMillimetres: z.optional(z.number().check(z.gte(0), z.lte(400))),
   support,
@@ -138,11 +156,50 @@ export const packSchema = z.object({
   ...base,
 });
 
+/** Days from sowing or from planting to a crop, as a packet says them: one number or two. */
+const daysToCrop = z
+  .object({
+    low: z.number().check(z.gte(15), z.lte(365)),
+    high: z.number().check(z.gte(15), z.lte(365)),
+    from: z.enum(['sowing', 'planting']),
+  })
+  .check(
+    z.refine((days) => days.low <= days.high, {
+      path: ['high'],
+      message: 'The later number cannot be smaller than the earlier one.',
+    }),
+  );
+
+/** What the grower knows of a variety. What is left out is as usual for its crop and growth. */
 export const varietySchema = z.object({
   id: idSchema('variety'),
   name,
   cropId: z.string().check(z.minLength(1), z.maxLength(40)),
+  /** how it grows */
   habitId: z.string().check(z.minLength(1), z.maxLength(40)),
+  /** how long it bears */
+  bearing: z.optional(z.enum(BEARINGS)),
+  /** to the first ripe fruit, and to the first that is full-sized and green */
+  daysToRipe: z.optional(daysToCrop),
+  daysToGreen: z.optional(daysToCrop),
+  /** above the mix when it is done, mm */
+  heightMillimetres: z.optional(z.number().check(z.gte(50), z.lte(5000))),
+  fruitGrams: z.optional(z.number().check(z.gt(0), z.lte(5000))),
+  colour: z.optional(z.string().check(z.trim(), z.maxLength(40))),
+  use: z.optional(z.string().check(z.trim(), z.maxLength(80))),
+  isGrafted: z.optional(z.boolean()),
+  seed: z.optional(
+    z.object({
+      source: z.optional(z.enum(['bought', 'saved'])),
+      year: z.optional(z.int().check(z.gte(1950), z.lte(2200))),
+      /** as the grower says it: "20 seeds", "half a packet" */
+      amount: z.optional(z.string().check(z.trim(), z.maxLength(40))),
+      /** share that came up when it was tried, 0 to 1 */
+      germination: z.optional(z.number().check(z.gte(0), z.lte(1))),
+    }),
+  ),
+  growAgain: z.optional(z.enum(['yes', 'no', 'perhaps'])),
+  note: z.optional(z.string().check(z.trim(), z.maxLength(500))),
   ...base,
 });
 
@@ -151,6 +208,14 @@ export const batchSchema = z.object({
   id: idSchema('batch'),
   varietyId: idSchema('variety'),
   sownOn: z.optional(daySchema),
+  cameUpOn: z.optional(daySchema),
+  /** seeds sown; plants that are left to be planted follow from what was planted and given away */
+  seeds: z.optional(z.int().check(z.gte(1), z.lte(5000))),
+  cameUp: z.optional(z.int().check(z.gte(0), z.lte(5000))),
+  givenAway: z.optional(z.int().check(z.gte(0), z.lte(5000))),
+  /** where it is raised: how warm, and what light it has */
+  raisedAtCelsius: z.optional(z.number().check(z.gte(-5), z.lte(45))),
+  light: z.optional(z.enum(['lamp', 'sill', 'glass', 'outdoors'])),
   name: z.optional(name),
   ...base,
 });
@@ -176,6 +241,8 @@ export const planSchema = z.object({
   /** a name of the plant's own, and the seedling as it was measured, where the grower said them already */
   plantName: z.optional(name),
   seedling: z.optional(seedlingSchema),
+  /** it is sown in place rather than planted */
+  isSown: z.optional(z.boolean()),
   practiceId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   plantOn: daySchema,
   /** the grower has not said a day: `plantOn` is when its window opens */
@@ -230,8 +297,8 @@ export const settingsSchema = z.object({
   kilowattHourPrice: z.optional(z.number().check(z.gte(0), z.lte(10))),
   /** bigger bags or smaller ones: the grower's practice of sizes */
   sizingPracticeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
-  /** usual last and first frost, `MM-DD`; left out: estimated from the normals or the years that were read */
-  frost: z.optional(z.object({ last: monthDaySchema, first: monthDaySchema })),
+  /** usual last and first frost, `MM-DD`; what is left out is estimated from the normals or the years that were read */
+  frost: z.optional(z.object({ last: z.optional(monthDaySchema), first: z.optional(monthDaySchema) })),
   /** how long after the last frost plants go out: the grower's practice of timing */
   timingPracticeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   /** supports at planting or later */
@@ -254,6 +321,7 @@ export type Plan = z.infer<typeof planSchema>;
 export type Place = z.infer<typeof placeSchema>;
 export type Container = z.infer<typeof containerSchema>;
 export type Gauge = z.infer<typeof gauge>;
+export type FillLevel = z.infer<typeof fillLevel>;
 export type AddedStore = z.infer<typeof addedStore>;
 export type Variety = z.infer<typeof varietySchema>;
 export type Batch = z.infer<typeof batchSchema>;

@@ -1,8 +1,8 @@
 import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, type Day } from '../calendar/index.ts';
-import { cropOf, habitOf, type Crop, type Habit, type Occupant } from '../plants/index.ts';
-import type { Entry, Plan } from '../records/index.ts';
-import { datesFrom, type DaySpan, type PlantingDates, type TimingPlace } from './windows.ts';
+import { cropOf, habitOfPlanned, type Crop, type Habit, type Occupant } from '../plants/index.ts';
+import type { Entry, Plan, Variety } from '../records/index.ts';
+import { datesFrom, type DaySpan, type PlantingDates, type PlantStory, type TimingPlace } from './windows.ts';
 
 /** A stretch of a crop's year. */
 export type BandKind = 'sow' | 'harden' | 'grow' | 'flower' | 'pick' | 'clear';
@@ -65,7 +65,7 @@ export function yearOfOccupant(
   { place, supportDays, today, assumed }: YearContext,
 ): CropYear {
   const { crop, habit, planted } = occupant;
-  const dates = datesFrom(occupant.plantedOn, crop, habit, place, supportDays, assumed);
+  const dates = datesFrom(occupant.plantedOn, crop, habit, place, supportDays, assumed, storyOf(occupant));
   const here = live.filter(
     (e) =>
       'containerId' in e &&
@@ -73,7 +73,6 @@ export function yearOfOccupant(
       dayOf(e.at) >= occupant.plantedOn &&
       (occupant.clearedOn === undefined || dayOf(e.at) <= occupant.clearedOn),
   );
-  const picked = here.find((e) => e.kind === 'picking');
   const supported = here.find((e) => e.kind === 'supported' && e.supportId !== 'triangle');
   return {
     id: planted.id,
@@ -85,27 +84,36 @@ export function yearOfOccupant(
     plan: undefined,
     plantOn: occupant.plantedOn,
     dates,
-    bands: bandsOf(dates, today, picked ? dayOf(picked.at) : undefined, occupant.clearedOn),
+    bands: bandsOf(dates, today, occupant.stages.seen.ripe, occupant.clearedOn),
     supportOn: supported ? dayOf(supported.at) : undefined,
   };
 }
 
+/** A plant's story as the season counts it. */
+export function storyOf({ ageFrom, sownOn, stages, planted }: Occupant): PlantStory {
+  return { ageFrom, sownOn, stages, isSown: planted.plantingMethodId === 'seed' };
+}
+
 /**
  * The year of something that is planned, as if it were planted on its day (or on another that is being tried).
-
+ *
+ * @param varieties the garden's: what is planned grows as its variety does
  */
 export function yearOfPlan(
   plan: Plan,
+  varieties: readonly Variety[],
   { place, supportDays, today, assumed }: YearContext,
   plantOn: Day = plan.plantOn,
 ): CropYear {
   const crop = cropOf(plan.cropId);
-  const habit = habitOf(crop.id, plan.habitId);
-  const dates = datesFrom(plantOn, crop, habit, place, supportDays, assumed);
+  const habit = habitOfPlanned(varieties, plan);
+  const dates = datesFrom(plantOn, crop, habit, place, supportDays, assumed, {
+    isSown: plan.isSown ?? false,
+  });
   return {
     id: plan.id,
     containerId: plan.containerId,
-    name: plan.varietyName ?? crop.name,
+    name: plan.plantName ?? plan.varietyName ?? crop.name,
     crop,
     habit,
     status: 'planned',

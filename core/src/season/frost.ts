@@ -3,14 +3,16 @@ import { normalBelow } from '../statistics/index.ts';
 import { addDays, daysBetween, type Day } from '../calendar/index.ts';
 import { normalOfDay, type KnownDay, type Site } from '../climate/index.ts';
 
+export type FrostSource = 'own' | 'years' | 'normals';
+
 /**
  * Frost over one growing year. A growing year begins in midwinter: 1 January in the north, 1 July in the south, so that
  * its spring comes first and its autumn after it.
  */
 export interface FrostYear {
   readonly start: Day;
-  /** where it comes from: the grower's own dates, years of weather that were read, or the site's normals */
-  readonly source: 'own' | 'years' | 'normals';
+  /** where each half comes from: the grower's own date, years of weather that were read, or the site's normals */
+  readonly sources: { readonly last: FrostSource; readonly first: FrostSource };
   /** years that it was worked out from; 0 for the other two */
   readonly years: number;
   /** the day on which it is as likely as not that the last frost is past, and the first to come; undefined: no frost */
@@ -39,23 +41,23 @@ interface Spread {
   readonly days: number;
 }
 
-function fromDates(
+/** Half a growing year: the day of its frost, and the chance of frost by day. */
+interface FrostHalf {
+  readonly source: FrostSource;
+  readonly day: Day | undefined;
+  chanceOn(dayOfYear: number): number;
+}
+
+function fromSpread(
   start: Day,
-  source: FrostYear['source'],
-  years: number,
-  last: Spread,
-  first: Spread,
-): FrostYear {
-  const chance = Array.from({ length: DAYS }, (_, i) =>
-    i < MIDSUMMER ? 1 - normalBelow((i - last.mean) / last.days) : normalBelow((i - first.mean) / first.days),
-  );
+  source: FrostSource,
+  half: 'last' | 'first',
+  { mean, days }: Spread,
+): FrostHalf {
   return {
-    start,
     source,
-    years,
-    last: addDays(start, Math.round(last.mean)),
-    first: addDays(start, Math.round(first.mean)),
-    chance,
+    day: addDays(start, Math.round(mean)),
+    chanceOn: (i) => (half === 'last' ? 1 - normalBelow((i - mean) / days) : normalBelow((i - mean) / days)),
   };
 }
 
@@ -96,10 +98,10 @@ function spreadOf(days: readonly number[], assumed: Assumed): Spread {
 const LEAST_YEARS = 3;
 
 /**
- * Frost of a growing year: from the grower's own dates with a spread; else from three or more imported years; else from the
- * normals, where a night's minimum is normal about its month's and cold nights come in clusters.
+ * Frost of a growing year, each half by itself: from the grower's own date with a spread; else from three or more imported years;
+ * else from the normals, where a night's minimum is normal about its month's and cold nights come in clusters.
  *
- * @param own usual last and first frost, `MM-DD`
+ * @param own usual last and first frost, `MM-DD`, as far as the grower knows them
  * @param on any day of the growing year
  * @see docs/model.md, 5. Timing
  * @example
@@ -108,34 +110,38 @@ const LEAST_YEARS = 3;
  */
 export function frostYear(
   site: Site,
-  own: { readonly last: string; readonly first: string } | undefined,
+  own: { readonly last?: string | undefined; readonly first?: string | undefined } | undefined,
   known: readonly KnownDay[],
   on: Day,
   assumed: Assumed,
 ): FrostYear {
   const start = growingYearOf(on, site.latitudeDegrees);
-  if (own) {
-    const dayIn = (monthDay: string) => {
-      const year = Number(start.slice(0, 4));
-      const first = daysBetween(start, `${year}-${monthDay === '02-29' ? '02-28' : monthDay}`);
-      return first >= 0 ? first : first + 365;
-    };
-    const spread = assumed.frostSpread;
-    return fromDates(
-      start,
-      'own',
-      0,
-      { mean: dayIn(own.last), days: spread },
-      { mean: dayIn(own.first), days: spread },
-    );
-  }
-  const read = frostsOf(known, site.latitudeDegrees);
-  if (read.last.length >= LEAST_YEARS && read.first.length >= LEAST_YEARS)
-    return fromDates(start, 'years', read.years, spreadOf(read.last, assumed), spreadOf(read.first, assumed));
-  return fromNormals(start, site, assumed);
+  const dayIn = (monthDay: string) => {
+    const year = Number(start.slice(0, 4));
+    const first = daysBetween(start, `${year}-${monthDay === '02-29' ? '02-28' : monthDay}`);
+    return first >= 0 ? first : first + 365;
+  };
+  const needsRead = own?.last === undefined || own.first === undefined;
+  const read = needsRead ? frostsOf(known, site.latitudeDegrees) : { last: [], first: [], years: 0 };
+  const isRead = read.last.length >= LEAST_YEARS && read.first.length >= LEAST_YEARS;
+  const usual = needsRead && !isRead ? fromNormals(start, site, assumed) : undefined;
+  const halfOf = (half: 'last' | 'first'): FrostHalf => {
+    const said = own?.[half];
+    if (said) return fromSpread(start, 'own', half, { mean: dayIn(said), days: assumed.frostSpread });
+    return usual ? usual[half] : fromSpread(start, 'years', half, spreadOf(read[half], assumed));
+  };
+  const [last, first] = [halfOf('last'), halfOf('first')];
+  return {
+    start,
+    sources: { last: last.source, first: first.source },
+    years: isRead ? read.years : 0,
+    last: last.day,
+    first: first.day,
+    chance: Array.from({ length: DAYS }, (_, i) => (i < MIDSUMMER ? last : first).chanceOn(i)),
+  };
 }
 
-function fromNormals(start: Day, site: Site, assumed: Assumed): FrostYear {
+function fromNormals(start: Day, site: Site, assumed: Assumed): Record<'last' | 'first', FrostHalf> {
   const nights = Array.from({ length: DAYS }, (_, i) => {
     const { minCelsius } = normalOfDay(site.normals, addDays(start, i));
     return normalBelow(-minCelsius / assumed.normalSpread) * assumed.frostCluster;
@@ -147,14 +153,12 @@ function fromNormals(start: Day, site: Site, assumed: Assumed): FrostYear {
   for (let i = MIDSUMMER; i < DAYS; i++) chance[i] = 1 - Math.exp(-(sum += nights[i] ?? 0));
   const past = chance.findIndex((c, i) => i < MIDSUMMER && c < 0.5);
   const come = chance.findIndex((c, i) => i >= MIDSUMMER && c >= 0.5);
-  return {
-    start,
+  const half = (i: number): FrostHalf => ({
     source: 'normals',
-    years: 0,
-    last: past > 0 ? addDays(start, past) : undefined,
-    first: come > 0 ? addDays(start, come) : undefined,
-    chance,
-  };
+    day: i > 0 ? addDays(start, i) : undefined,
+    chanceOn: (day) => chance[day] ?? 0,
+  });
+  return { last: half(past), first: half(come) };
 }
 
 /** The chance that frost still comes (before midsummer) or has come (after it) on a day; 0 outside the year. */

@@ -1,13 +1,14 @@
 export {
   inTheWay,
   isCarriedOut,
+  storyOf,
   yearOfOccupant,
   yearOfPlan,
   type Band,
   type BandKind,
   type CropYear,
 } from './bands.ts';
-export { frostYear, type FrostYear } from './frost.ts';
+export { frostYear, type FrostSource, type FrostYear } from './frost.ts';
 export { hardeningPlan, coldNightAdvice, type HardeningDay, type ColdNightAdvice } from './hardening.ts';
 export { TIMING_PRACTICES, timingPracticeOf, type TimingPractice } from './practices.ts';
 export {
@@ -18,6 +19,8 @@ export {
   type DaySpan,
   type PlantingDates,
   type PlantingWindow,
+  type PlantStory,
+  type SeasonNeeds,
   type TimingLimit,
   type TimingPlace,
 } from './windows.ts';

@@ -66,8 +66,8 @@ describe('the year of what is planted', () => {
 
 describe('the year of what is planned', () => {
   it('moves as a whole with its day', () => {
-    const here = yearOfPlan(plan, context);
-    const later = yearOfPlan(plan, context, '2026-06-03');
+    const here = yearOfPlan(plan, [], context);
+    const later = yearOfPlan(plan, [], context, '2026-06-03');
     expect(later.bands.find((b) => b.kind === 'sow')?.from).not.toBe(
       here.bands.find((b) => b.kind === 'sow')?.from,
     );
@@ -79,13 +79,13 @@ describe('the year of what is planned', () => {
     const standing = occupants
       .filter((o) => o.planted.containerId === plan.containerId)
       .map((o) => yearOfOccupant(o, live, context));
-    const soon = yearOfPlan(plan, context, '2026-07-20');
+    const soon = yearOfPlan(plan, [], context, '2026-07-20');
     expect(
       inTheWay(soon, [...standing, soon])
         .map((y) => y.id)
         .sort(),
     ).toEqual(standing.map((y) => y.id).sort());
-    expect(inTheWay(yearOfPlan(plan, context, '2027-05-01'), standing)).toEqual([]);
+    expect(inTheWay(yearOfPlan(plan, [], context, '2027-05-01'), standing)).toEqual([]);
   });
 
   it('is carried out by the same crop in the same bag about then', () => {
@@ -103,7 +103,7 @@ describe('the year of what is planned', () => {
   });
 
   it('shows a crop that nobody has heard of as unknown', () => {
-    const year = yearOfPlan({ ...plan, cropId: 'melon' }, context);
+    const year = yearOfPlan({ ...plan, cropId: 'melon' }, [], context);
     expect(year.crop).toMatchObject({ id: 'melon', name: 'Unknown crop' });
     expect(year.bands.length).toBeGreaterThan(0);
   });

@@ -34,7 +34,7 @@ describe('frost', () => {
   });
 
   it("by the grower's own dates is as likely as not on the date, and one in six ten days on", () => {
-    expect(frost).toMatchObject({ source: 'own', last: '2026-04-25', first: '2026-10-20' });
+    expect(frost).toMatchObject({ sources: { last: 'own', first: 'own' }, last: '2026-04-25', first: '2026-10-20' });
     expect(frostChance(frost, '2026-04-25')).toBeCloseTo(0.5, 6);
     expect(frostChance(frost, '2026-05-05')).toBeCloseTo(0.1587, 3);
     expect(frostChance(frost, '2026-10-10')).toBeCloseTo(0.1587, 3);
@@ -51,7 +51,7 @@ describe('frost', () => {
 
   it('by normals at 51° north is a spring and an autumn', () => {
     const year = frostYear(site, undefined, [], '2026-06-01', DEFAULT_ASSUMED);
-    expect(year.source).toBe('normals');
+    expect(year.sources).toEqual({ last: 'normals', first: 'normals' });
     expect(daysBetween('2026-03-15', year.last ?? '')).toBeGreaterThan(0);
     expect(daysBetween(year.last ?? '', '2026-06-01')).toBeGreaterThan(0);
     expect(daysBetween('2026-09-15', year.first ?? '')).toBeGreaterThan(0);
@@ -65,10 +65,10 @@ describe('frost', () => {
         return { day, minCelsius: isFrost ? -1 : 8, maxCelsius: 15 };
       });
     const two = [...yearOf(2023, '04-10', '10-30'), ...yearOf(2024, '04-20', '10-20')];
-    expect(frostYear(site, undefined, two, '2026-06-01', DEFAULT_ASSUMED).source).toBe('normals');
+    expect(frostYear(site, undefined, two, '2026-06-01', DEFAULT_ASSUMED).sources.last).toBe('normals');
     const three = [...two, ...yearOf(2025, '04-30', '10-25')];
     const year = frostYear(site, undefined, three, '2026-06-01', DEFAULT_ASSUMED);
-    expect(year).toMatchObject({ source: 'years', years: 3, last: '2026-04-20', first: '2026-10-25' });
+    expect(year).toMatchObject({ sources: { last: 'years', first: 'years' }, years: 3, last: '2026-04-20', first: '2026-10-25' });
   });
 
   it('the south grows over the turn of the year', () => {
@@ -148,7 +148,14 @@ describe('when a crop may be planted', () => {
       { ...place('open'), frost: short },
       DEFAULT_ASSUMED,
     );
-    expect(window).toEqual({ kind: 'no-season', why: 'too-short', has: 69, needs: 98 });
+    expect(window).toEqual({
+      kind: 'no-season',
+      why: 'too-short',
+      has: 69,
+      needs: { cropDays: 70, shorteningDays: 14, pickingDays: 14 },
+      // green ones are full-sized twenty days before they are ripe
+      green: { from: '2026-06-24', to: '2026-06-29' },
+    });
   });
 
   it('nights that never get warm enough are said so', () => {

@@ -1,7 +1,7 @@
 import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOfYear, daysBetween, type Day } from '../calendar/index.ts';
 import { daylightHours, normalOfDay, type Site } from '../climate/index.ts';
-import type { Crop, Habit } from '../plants/index.ts';
+import { daysToGreenOf, type Crop, type Habit, type PlantAge, type StagesSeen } from '../plants/index.ts';
 import { frostChance, MIDSUMMER, type FrostYear } from './frost.ts';
 import type { TimingPractice } from './practices.ts';
 
@@ -24,13 +24,39 @@ export interface TimingPlace {
 /** What holds planting back at its early end. */
 export type TimingLimit = 'frost' | 'nights' | 'cold-cover' | 'light' | 'heat' | 'no-frost';
 
+/** What a crop takes from planting to being worth its mix, days: to its first fruit, the allowance for shortening days, picking. */
+export interface SeasonNeeds {
+  readonly cropDays: number;
+  readonly shorteningDays: number;
+  readonly pickingDays: number;
+}
+
 /** When a crop may go into a place. */
 export type PlantingWindow =
-  | { readonly kind: 'open'; readonly plant: DaySpan; readonly sow: DaySpan; readonly limit: TimingLimit }
+  | {
+      readonly kind: 'open';
+      readonly plant: DaySpan;
+      readonly sow: DaySpan;
+      /** sown where it stays; undefined where that is too long for the season */
+      readonly sowInPlace: DaySpan | undefined;
+      /** the latest planting for fruit that is full-sized and green */
+      readonly latestForGreen: Day;
+      readonly limit: TimingLimit;
+      readonly needs: SeasonNeeds;
+    }
   | {
       readonly kind: 'no-season';
-      readonly why: 'too-short' | 'nights-too-cold';
-      /** days between the earliest planting and the end, and what the crop needs; °C for the nights */
+      readonly why: 'too-short';
+      /** days that are left */
+      readonly has: number;
+      readonly needs: SeasonNeeds;
+      /** from the earliest day to the latest on which it still gives full-sized green fruit */
+      readonly green: DaySpan | undefined;
+    }
+  | {
+      readonly kind: 'no-season';
+      readonly why: 'nights-too-cold';
+      /** the warmest nights, and what it wants, °C */
       readonly has: number;
       readonly needs: number;
     };
@@ -119,12 +145,41 @@ export function plantingWindow(
       needs: crop.nightCelsius.value - assumed.nightShelter,
     };
   }
-  const needs = Math.round(habit.daysToPicking.value + assumed.shorteningDays + LEAST_PICKING_DAYS);
-  const to = addDays(seasonEnd(place, assumed), -needs);
+  return between(from, limit, crop, habit, place, assumed);
+}
+
+/** The window from an earliest day to the latest that still lets a crop bear before the end. */
+function between(
+  from: Day,
+  limit: TimingLimit,
+  crop: Crop,
+  habit: Habit,
+  place: TimingPlace,
+  assumed: Assumed,
+): PlantingWindow {
+  const needs: SeasonNeeds = {
+    cropDays: Math.round(habit.daysToPicking.value),
+    shorteningDays: Math.round(assumed.shorteningDays),
+    pickingDays: LEAST_PICKING_DAYS,
+  };
+  const end = seasonEnd(place, assumed);
+  const to = addDays(end, -(needs.cropDays + needs.shorteningDays + needs.pickingDays));
+  // green fruit is picked at once before the end: no days of picking are wanted, only the slow ones
+  const latestForGreen = addDays(end, -Math.round(daysToGreenOf(crop.id, habit) + assumed.shorteningDays));
   if (to < from) {
-    return { kind: 'no-season', why: 'too-short', has: daysBetween(from, seasonEnd(place, assumed)), needs };
+    const green = latestForGreen >= from ? { from, to: latestForGreen } : undefined;
+    return { kind: 'no-season', why: 'too-short', has: daysBetween(from, end), needs, green };
   }
-  return { kind: 'open', plant: { from, to }, sow: sowingFor(crop, from), limit };
+  const lastSowing = addDays(to, -Math.round(crop.seedlingWeeks.value * 7));
+  return {
+    kind: 'open',
+    plant: { from, to },
+    sow: sowingFor(crop, from),
+    sowInPlace: lastSowing >= from ? { from, to: lastSowing } : undefined,
+    latestForGreen,
+    limit,
+    needs,
+  };
 }
 
 /** When to sow for a planting day. */
@@ -145,6 +200,8 @@ export interface PlantingDates {
   /** from the likely first picking to the likely end */
   readonly picking: DaySpan;
   readonly clear: Day;
+  /** the last day on which a fruit can set and still ripen */
+  readonly lastSet: Day;
   /** chance that frost comes after planting where nothing keeps it off, 0 to 1 */
   readonly frostChance: number;
   /** where the day lies in the window */
@@ -156,8 +213,34 @@ const FLOWER_TO_RIPE = { tomato: 50, pepper: 45, aubergine: 35, cucumber: 14 } a
   Record<string, number>
 >;
 
+/** What is known of a plant's age and of what it has done so far; left out: a usual young plant goes in on the day. */
+export interface PlantStory extends Partial<PlantAge> {
+  /** seed that is sown where it stays */
+  readonly isSown?: boolean;
+  readonly stages?: StagesSeen;
+}
+
+/** Days from a set fruit to a ripe one (model §9, *assumed*). */
+function setToRipeOf(crop: Crop, assumed: Pick<Assumed, 'flowersToSet'>): number {
+  return Math.max(5, (FLOWER_TO_RIPE[crop.id] ?? 45) - assumed.flowersToSet);
+}
+
+/** A stage that was seen is over with on its day; one that was looked for and not there comes later than that. */
+function withSeen(span: DaySpan, seen: Day | undefined, notYet: Day | undefined): DaySpan {
+  if (seen !== undefined) return { from: seen, to: seen };
+  if (notYet === undefined || notYet < span.from) return span;
+  const from = addDays(notYet, 1);
+  const most = addDays(from, 7);
+  return { from, to: span.to > most ? span.to : most };
+}
+
+/** From a day that was seen, so many days on, give or take a sixth. */
+function onFrom(day: Day, days: number): DaySpan {
+  return { from: addDays(day, Math.round(days * 0.84)), to: addDays(day, Math.round(days * 1.16)) };
+}
+
 /**
- * What follows from planting on a day.
+ * What follows from planting on a day, by what was seen since where anything was.
  *
  * @param supportDays days after planting between which the support goes on
  * @see docs/model.md, 5. Timing
@@ -169,41 +252,76 @@ export function datesFrom(
   place: TimingPlace,
   supportDays: { readonly fromDays: number; readonly toDays: number },
   assumed: Assumed,
+  story: PlantStory = {},
 ): PlantingDates {
   const window = plantingWindow(crop, habit, place, assumed);
   const { low, value, high } = habit.daysToPicking;
   const flowers = FLOWER_TO_RIPE[crop.id] ?? 45;
-  const likely = addDays(plantOn, Math.round(value));
-  const bears = addDays(likely, Math.round(habit.weeksOfPicking.value * 7));
+  const seedlingDays = Math.round(crop.seedlingWeeks.value * 7);
+  const ageFrom = story.ageFrom ?? (story.isSown ? addDays(plantOn, seedlingDays) : plantOn);
+  const { seen = {}, notYet = {} } = story.stages ?? {};
+  const back = (days: number) => addDays(ageFrom, Math.max(0, Math.round(days)));
+  const setToRipe = setToRipeOf(crop, assumed);
+  const firstFlowers = withSeen(
+    { from: back(low - flowers), to: back(high - flowers) },
+    seen.flowers,
+    notYet.flowers,
+  );
+  const reckoned = seen.set
+    ? onFrom(seen.set, setToRipe)
+    : seen.flowers
+      ? onFrom(seen.flowers, flowers)
+      : { from: back(low), to: back(high) };
+  const firstPicking = withSeen(reckoned, seen.ripe, notYet.ripe);
+  const isSeen = seen.ripe ?? seen.set ?? seen.flowers ?? notYet.ripe;
+  const likely = isSeen
+    ? addDays(firstPicking.from, Math.round(daysBetween(firstPicking.from, firstPicking.to) / 2))
+    : addDays(ageFrom, Math.round(value));
+  const bears = seen['last-flush']
+    ? addDays(seen['last-flush'], LAST_FLUSH_DAYS)
+    : addDays(likely, Math.round(habit.weeksOfPicking.value * 7));
   const end = seasonEnd(place, assumed);
   const clear = bears < end ? bears : end < likely ? likely : end;
-  const hardenDays = place.cover === 'open' ? assumed.hardenDays : place.cover === 'glass' ? 4 : 0;
-  const back = (days: number) => addDays(plantOn, Math.max(0, Math.round(days)));
+  const hardenDays = story.isSown
+    ? 0
+    : place.cover === 'open'
+      ? assumed.hardenDays
+      : place.cover === 'glass'
+        ? 4
+        : 0;
   return {
     plantOn,
-    sow: sowingFor(crop, plantOn),
+    sow: story.sownOn
+      ? { from: story.sownOn, to: story.sownOn }
+      : story.isSown
+        ? { from: plantOn, to: plantOn }
+        : sowingFor(crop, plantOn),
     harden:
       hardenDays > 0
         ? { from: addDays(plantOn, -Math.round(hardenDays)), to: addDays(plantOn, -1) }
         : undefined,
     support: { from: addDays(plantOn, supportDays.fromDays), to: addDays(plantOn, supportDays.toDays) },
-    firstFlowers: { from: back(low - flowers), to: back(high - flowers) },
-    firstPicking: { from: back(low), to: back(high) },
-    picking: { from: likely, to: clear },
+    firstFlowers,
+    firstPicking,
+    picking: { from: likely, to: clear < likely ? likely : clear },
     clear,
+    lastSet: addDays(end, -Math.round(setToRipe + assumed.shorteningDays)),
     frostChance:
       place.cover === 'open' && daysBetween(place.frost.start, plantOn) < MIDSUMMER
         ? frostChance(place.frost, plantOn)
         : 0,
-    standing:
-      window.kind === 'no-season'
-        ? 'no-season'
-        : plantOn < window.plant.from
-          ? 'early'
-          : plantOn > window.plant.to
-            ? 'late'
-            : 'in',
+    standing: standingIn(window, plantOn, story.isSown ?? false),
   };
+}
+
+/** The last of a flush is picked within about so many days of being seen (*assumed*). */
+const LAST_FLUSH_DAYS = 10;
+
+function standingIn(window: PlantingWindow, plantOn: Day, isSown: boolean): PlantingDates['standing'] {
+  if (window.kind === 'no-season') return 'no-season';
+  if (plantOn < window.plant.from) return 'early';
+  const last = isSown ? (window.sowInPlace?.to ?? window.plant.from) : window.plant.to;
+  return plantOn > last ? 'late' : 'in';
 }
 
 /** A second crop in a bag that comes free: when it could go in, or why none can. */
@@ -217,9 +335,5 @@ export function secondCrop(
   const window = plantingWindow(crop, habit, place, assumed);
   if (window.kind !== 'open') return window;
   const from = freeOn > window.plant.from ? freeOn : window.plant.from;
-  if (from > window.plant.to) {
-    const needs = Math.round(habit.daysToPicking.value + assumed.shorteningDays + LEAST_PICKING_DAYS);
-    return { kind: 'no-season', why: 'too-short', has: daysBetween(from, seasonEnd(place, assumed)), needs };
-  }
-  return { ...window, plant: { from, to: window.plant.to }, sow: sowingFor(crop, from) };
+  return between(from, window.limit, crop, habit, place, assumed);
 }

@@ -8,7 +8,9 @@ import type { WaterStore } from './stores.ts';
 /** One plant in a bag, as far as water goes. */
 export interface WaterUsingPlant {
   readonly plantedOn: Day;
-  /** the day it was cleared; it waterings nothing from then on */
+  /** the day from which its growth is counted: earlier for one that was moved here, later for seed; left out: `plantedOn` */
+  readonly ageFrom?: Day;
+  /** the day it was cleared; it uses nothing from then on */
   readonly clearedOn?: Day | undefined;
   readonly kc: number;
   /** share of available water used without stress (FAO-56 p) */
@@ -18,8 +20,16 @@ export interface WaterUsingPlant {
   readonly size?: number;
 }
 
+/** What is over a bag. */
+export interface Sky {
+  /** under glass no rain falls in and less sun comes through */
+  readonly underCover: boolean;
+  /** shade cloth or the like over it, share of the sun that it takes, 0 to 0.9 */
+  readonly shade: number;
+}
+
 /** A bag, as far as water goes. */
-export interface WaterBag {
+export interface WaterBag extends Sky {
   /** available water at capacity, L */
   readonly availableLitres: number;
   /** the open top, m² */
@@ -27,10 +37,8 @@ export interface WaterBag {
   /** wetted side that breathes, m²; 0 for film and plastic */
   readonly breathingSquareMetres: number;
   readonly mulchMillimetres: number;
-  /** under glass no rain falls in and less sun comes through */
-  readonly underCover: boolean;
-  /** shade cloth or the like over it, share of the sun that it takes, 0 to 0.9 */
-  readonly shade: number;
+  /** what it stood under before it was moved, oldest first, each until a day; left out: it was not moved */
+  readonly earlier?: readonly (Sky & { readonly until: Day })[] | undefined;
   /** water that stands beside the mix and comes back to it */
   readonly stores: readonly WaterStore[];
   /** drip settings in the order in which they were made */
@@ -62,8 +70,14 @@ export function mulchFactor(mulchMillimetres: number, halvingMillimetres: number
   return 1 / (1 + (mulchMillimetres / halvingMillimetres) ** 1.262);
 }
 
+/** What was, or is, over a bag on a day. */
+export function skyOn(bag: Sky & Pick<WaterBag, 'earlier'>, day: Day): Sky {
+  return bag.earlier?.find(({ until }) => day < until) ?? bag;
+}
+
 /** What a day's weather does to a bag, mm by mm; the same for every weather that the day may have. */
 export interface DayOfBag {
+  readonly underCover: boolean;
   /** share of the ETo of open ground that reaches the bag: cover and shade keep some off */
   readonly etoShare: number;
   readonly transpirationLitresPerMillimetre: number;
@@ -82,29 +96,28 @@ export interface DayOfBag {
 export function dayOfBag(bag: WaterBag, day: Day, assumed: Assumed, grownDays?: readonly number[]): DayOfBag {
   let canopies = 0;
   bag.plants.forEach((plant, i) => {
-    const age = grownDays?.[i] ?? daysBetween(plant.plantedOn, day);
-    const isGone = plant.clearedOn !== undefined && day >= plant.clearedOn;
-    if (age >= 0 && !isGone)
-      canopies += plant.kc * (plant.size ?? 1) * canopySquareMetres(plant.figures, age);
+    const age = grownDays?.[i] ?? daysBetween(plant.ageFrom ?? plant.plantedOn, day);
+    const isHere = day >= plant.plantedOn && (plant.clearedOn === undefined || day < plant.clearedOn);
+    if (isHere) canopies += plant.kc * (plant.size ?? 1) * canopySquareMetres(plant.figures, age);
   });
   const top =
     assumed.topEvaporation * mulchFactor(bag.mulchMillimetres, assumed.mulchHalving) * bag.topSquareMetres;
+  const { underCover, shade } = skyOn(bag, day);
   return {
+    underCover,
     // outdoors the wind dries shaded leaves too, so that shade takes less of the demand than of the sun
-    etoShare: bag.underCover
-      ? assumed.coverTransmissivity * (1 - bag.shade)
-      : 1 - assumed.shadeEffect * bag.shade,
+    etoShare: underCover ? assumed.coverTransmissivity * (1 - shade) : 1 - assumed.shadeEffect * shade,
     transpirationLitresPerMillimetre: canopies,
     evaporationLitresPerMillimetre: top + assumed.sideEvaporation * bag.breathingSquareMetres,
-    rainLitresPerMillimetre: bag.underCover ? 0 : bag.topSquareMetres * assumed.rainCaught,
+    rainLitresPerMillimetre: underCover ? 0 : bag.topSquareMetres * assumed.rainCaught,
     dripLitres: dripOfDay(bag.drips, day),
     rooted: rootedOn(bag, day, assumed.establishingDays),
   };
 }
 
 /** A day's demand on a bag in one weather. */
-export function demandIn(weather: WeatherDay, bag: WaterBag, day: DayOfBag, assumed: Assumed): DayDemand {
-  const eto = day.etoShare * (bag.underCover ? weather.coverMillimetres : weather.etoMillimetres);
+export function demandIn(weather: WeatherDay, day: DayOfBag, assumed: Assumed): DayDemand {
+  const eto = day.etoShare * (day.underCover ? weather.coverMillimetres : weather.etoMillimetres);
   return {
     transpirationLitres: eto * day.transpirationLitresPerMillimetre,
     evaporationLitres: eto * day.evaporationLitresPerMillimetre,
@@ -122,7 +135,7 @@ export function demandOfDay(
   assumed: Assumed,
   grownDays?: readonly number[],
 ): DayDemand {
-  return demandIn(weather, bag, dayOfBag(bag, weather.day, assumed, grownDays), assumed);
+  return demandIn(weather, dayOfBag(bag, weather.day, assumed, grownDays), assumed);
 }
 
 /** A day's error is so many millimetres, whatever the day: 1 on a usual day, more on a dull one. */

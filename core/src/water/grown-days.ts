@@ -1,7 +1,7 @@
 import type { Assumed } from '../assumed/index.ts';
 import { daysBetween } from '../calendar/index.ts';
 import { growingDegreeDays, type WeatherDay } from '../climate/index.ts';
-import type { WaterBag } from './demand.ts';
+import { skyOn, type WaterBag } from './demand.ts';
 
 /** A day counts for no less and no more than this, however cold or hot. */
 const SLOWEST = 0.4;
@@ -12,29 +12,32 @@ const FASTEST = 1.3;
  * cold spring holds the canopy back.
  *
  * @param weather complete days in order; a plant that stood before the first is that many calendar days old then
- * @returns for each plant one number a day; negative before it was planted
+ * @returns for each plant one number a day; negative before it is as old as a young plant that was just planted
  * @see docs/model.md, 7. Water
  */
 export function grownDays(
-  bag: Pick<WaterBag, 'plants' | 'underCover'>,
+  bag: Pick<WaterBag, 'plants' | 'underCover' | 'shade' | 'earlier'>,
   weather: readonly WeatherDay[],
   assumed: Assumed,
 ): readonly Float64Array[] {
   const first = weather[0]?.day;
   if (first === undefined) return bag.plants.map(() => new Float64Array(0));
-  const { warmerByNight: night, warmerByDay: day } = assumed;
-  const warmer = bag.underCover ? { night, day } : { night: 0, day: 0 };
-  const paces = Float64Array.from(weather, ({ minCelsius, maxCelsius }) => {
-    const warmth = growingDegreeDays(minCelsius + warmer.night, maxCelsius + warmer.day);
+  const { warmerByNight, warmerByDay } = assumed;
+  const paces = Float64Array.from(weather, ({ day, minCelsius, maxCelsius }) => {
+    const isWarmer = skyOn(bag, day).underCover;
+    const warmth = growingDegreeDays(
+      minCelsius + (isWarmer ? warmerByNight : 0),
+      maxCelsius + (isWarmer ? warmerByDay : 0),
+    );
     return Math.min(FASTEST, Math.max(SLOWEST, warmth / assumed.usualWarmth));
   });
-  return bag.plants.map(({ plantedOn }) => {
+  return bag.plants.map(({ plantedOn, ageFrom = plantedOn }) => {
     const ages = new Float64Array(weather.length);
     const before = daysBetween(plantedOn, first);
-    let age = Math.max(0, before);
+    let age = daysBetween(ageFrom, plantedOn) + Math.max(0, before);
     for (let i = 0; i < ages.length; i++) {
       const isPlanted = i + before >= 0;
-      ages[i] = isPlanted ? age : i + before;
+      ages[i] = isPlanted ? age : age + i + before;
       if (isPlanted) age += paces[i] as number;
     }
     return ages;

@@ -1,4 +1,4 @@
-import { type Occupant, cropOf, habitOf, type Crop, type Habit } from '@rundel/core/plants';
+import { type Occupant, cropOf, habitOf, NO_STAGES, type Crop, type Habit } from '@rundel/core/plants';
 import { addDays, dayOf } from '@rundel/core/calendar';
 import type { Seedling } from '@rundel/core/records';
 
@@ -10,6 +10,8 @@ export interface ImaginedPlanting {
   readonly plantedOn: string | undefined;
   readonly seedling: Seedling;
   readonly practiceId: string | undefined;
+  /** seed, sown in place */
+  readonly isSown?: boolean | undefined;
 }
 
 /** A plant that is not there yet, for the drawing. */
@@ -28,24 +30,32 @@ export function imaginedOccupant(
     habitId: planting.habitId,
     ...stamps,
   };
+  const planted = {
+    id: 'ent_preview0',
+    kind: 'planted' as const,
+    at: `${day}T12:00:00.000Z`,
+    recordedAt: now,
+    containerId: 'con_preview0',
+    stationId,
+    plantId: `pla_preview${position}`,
+    seedling: planting.seedling,
+    ...(planting.practiceId ? { practiceId: planting.practiceId } : {}),
+    ...(planting.isSown ? { plantingMethodId: 'seed' as const } : {}),
+  };
+  const crop = cropOf(planting.cropId);
   return {
     stationId,
     position,
     plant: { id: `pla_preview${position}`, varietyId: variety.id, ...stamps },
     variety,
-    crop: cropOf(planting.cropId),
+    crop,
     habit: habitOf(planting.cropId, planting.habitId),
-    planted: {
-      id: 'ent_preview0',
-      kind: 'planted',
-      at: `${day}T12:00:00.000Z`,
-      recordedAt: now,
-      containerId: 'con_preview0',
-      stationId,
-      plantId: `pla_preview${position}`,
-      seedling: planting.seedling,
-      ...(planting.practiceId ? { practiceId: planting.practiceId } : {}),
-    },
+    planted,
+    origin: planted,
+    sownOn: planting.isSown ? day : undefined,
+    ageFrom: planting.isSown ? addDays(day, Math.round(crop.seedlingWeeks.value * 7)) : day,
+    leftBecause: undefined,
+    stages: NO_STAGES,
     plantedOn: day,
     clearedOn: undefined,
   };

@@ -1,4 +1,5 @@
 import {
+  grewFrom,
   growthOf,
   heightNow,
   levelOf,
@@ -169,6 +170,12 @@ export function withPlan(scene: Scene, plan: PlantingPlan, properties: BagProper
   };
 }
 
+/** Whether fruit hangs on a plant, where the grower has seen it or has not; undefined: by its age. */
+function bears({ stages: { seen, notYet } }: Occupant): boolean | undefined {
+  if (seen.set ?? seen.ripe) return true;
+  return (notYet.set ?? notYet.flowers) ? false : undefined;
+}
+
 /**
  * The scene of a bag: its body, who stands in it and how tall by now, its support and its water.
  *
@@ -201,9 +208,14 @@ export function sceneOf(
       properties,
       settings.depthPracticeId,
     );
-    const days = Math.max(0, daysBetween(occupant.plantedOn, dayOf(now)));
+    const grown = Math.max(0, daysBetween(occupant.ageFrom, dayOf(now)));
     const risen = mixTop - (occupant.planted.levelMillimetres ?? mixTop);
-    const height = heightNow(growthOf(occupant, properties, live, settings), days, risen);
+    const height = heightNow(
+      growthOf(occupant, properties, live, settings),
+      Math.max(0, daysBetween(grewFrom(occupant), dayOf(now))),
+      risen,
+      occupant.planted.isGuessed,
+    );
     return {
       x: tipOf(placeOf(occupant.position), under.trench),
       crop: occupant.crop.id,
@@ -217,8 +229,8 @@ export function sceneOf(
       graftMillimetres: occupant.planted.seedling.graftMillimetres,
       seed: seedOf(occupant.plant.id),
       training: trainingOf(occupant.habit, occupant.plant.leaders, height.likely),
-      age: Math.min(1, days / (figures.weeksToFull * 7)),
-      isBearing: days > figures.weeksToFull * 7 * 0.55,
+      age: Math.min(1, grown / (figures.weeksToFull * 7)),
+      isBearing: bears(occupant) ?? grown > figures.weeksToFull * 7 * 0.55,
     };
   });
   const tallest = Math.max(0, ...plants.map((p) => p.surface + p.heightMillimetres));

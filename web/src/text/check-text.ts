@@ -1,8 +1,8 @@
-import type { Occupant } from '@rundel/core/plants';
 import type { ReadingFault } from '@rundel/core/garden-state';
 import type { EntryOf } from '@rundel/core/records';
 import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
 import type { UnitFormat } from '../store/index.ts';
+import { plantWords } from './plant-text.ts';
 
 /** Levels of a reservoir, drum or channel as one sees them, from empty upwards. */
 export const LEVELS = [
@@ -34,19 +34,10 @@ export function checkWords(check: EntryOf<'check'>['check'], unitFormat: Pick<Un
   }
 }
 
-/** One plant of several, counted from the left as they are drawn: "plant 2". */
-export function plantWords(
-  stationId: string,
-  occupants: readonly Pick<Occupant, 'stationId' | 'position'>[],
-) {
-  const found = occupants.find((o) => o.stationId === stationId);
-  return found ? `plant ${found.position + 1}` : 'one plant';
-}
-
 /** What was found, plant by plant where it was felt so: "dry at plant 2, moist at plant 1". */
 export function foundWords(
   checks: readonly EntryOf<'check'>[],
-  occupants: readonly Pick<Occupant, 'stationId' | 'position'>[],
+  occupants: Parameters<typeof plantWords>[1],
   unitFormat: Pick<UnitFormat, 'show'>,
 ): string {
   return checks

@@ -1,7 +1,7 @@
 import { plantingMethodOf } from '@rundel/core/planting';
 import { supportOf } from '@rundel/core/plants';
 import { TENDED_WORDS } from './tended-text.ts';
-import type { Entry, Product } from '@rundel/core/records';
+import type { Entry, Garden } from '@rundel/core/records';
 import { FEED_SKIP_WORDS, feedAmountWords } from './feed-text.ts';
 import { productAmount, productName, grams } from './product-text.ts';
 import { checkWords } from './check-text.ts';
@@ -11,9 +11,7 @@ import { parseAmount, unitsShown, type Purpose } from '@rundel/core/units';
 import type { UnitFormat } from '../store/index.ts';
 import { findProduct } from '@rundel/core/products';
 import { midSentence } from './text.ts';
-
-/** What a plant does for the first time, as it was seen. */
-export const STAGE_WORDS = { flowers: 'First flowers seen', set: 'First truss has set' } as const;
+import { LEAVING_WORDS, plantOfEntry, STAGE_NAMES, STAGE_WORDS, type PlantsOf } from './plant-text.ts';
 
 /**
  * An amount in the grower's units; before it as it was typed, where that was in a measure or unit that those are not:
@@ -32,21 +30,49 @@ function amountWords(
   return isOwn ? shown : `${asEntered} (${shown})`;
 }
 
-/** An entry in a few words. */
-export function entryWords(entry: Entry, unitFormat: UnitFormat, products: readonly Product[] = []): string {
+/** What entries name: products, plants, places. */
+export type EntryNames = PlantsOf & Pick<Garden, 'products' | 'places' | 'regimes'>;
+
+/** An entry in a few words, with the plant that it is about. */
+export function entryWords(entry: Entry, unitFormat: UnitFormat, names?: EntryNames): string {
+  const plant = names && plantOfEntry(entry, names);
+  const words = wordsOf(entry, unitFormat, names, plant);
+  // a planting and a check say it in their own place
+  return plant && entry.kind !== 'planted' && entry.kind !== 'check'
+    ? `${plant}: ${midSentence(words)}`
+    : words;
+}
+
+function wordsOf(
+  entry: Entry,
+  unitFormat: UnitFormat,
+  names: EntryNames | undefined,
+  plant: string | undefined,
+): string {
+  const products = names?.products ?? [];
   const amountOf = (productId: string, amount: number) =>
     `${productAmount(findProduct(productId, products), amount, unitFormat)} ${midSentence(productName(productId, products))}`;
   switch (entry.kind) {
     case 'check':
-      return `Check${entry.stationId ? ' at one plant' : ''}: ${checkWords(entry.check, unitFormat)}`;
+      return `Check${entry.stationId ? ` at ${plant ?? 'one plant'}` : ''}: ${checkWords(entry.check, unitFormat)}`;
     case 'watering':
       return `Watered: ${amountWords(entry.litres, 'water', entry.asEntered, unitFormat)}${entry.into === 'store' ? ' into its store' : ''}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
     case 'drip':
       return entry.setting ? `Drip set: ${dripWords(entry.setting, unitFormat)}` : 'Drip turned off';
     case 'skipped':
       return `Left for later: ${SKIP_WORDS[entry.reason].toLowerCase()}`;
-    case 'planted':
-      return `Planted, ${unitFormat.show(entry.seedling.stemMillimetres, 'height')} tall${entry.plantingMethodId && entry.plantingMethodId !== 'upright' ? `, ${plantingMethodOf(entry.plantingMethodId).name.toLowerCase()}` : ''}`;
+    case 'planted': {
+      const who = plant ? ` ${plant}` : '';
+      if (entry.isMoved) return `Moved here${plant ? `: ${plant}` : ''}`;
+      if (entry.plantingMethodId === 'seed')
+        return `Sown${who} in place${entry.seeds ? `, ${entry.seeds} ${entry.seeds === 1 ? 'seed' : 'seeds'}` : ''}`;
+      const height = unitFormat.show(entry.seedling.stemMillimetres, 'height');
+      const method =
+        entry.plantingMethodId && entry.plantingMethodId !== 'upright'
+          ? `, ${plantingMethodOf(entry.plantingMethodId).name.toLowerCase()}`
+          : '';
+      return `Planted${who}, ${entry.isGuessed ? 'height not measured' : `${height} tall`}${method}`;
+    }
     case 'height':
       return `Measured: ${amountWords(entry.heightMillimetres, 'height', entry.asEntered, unitFormat)} above the mix`;
     case 'warmth':
@@ -58,7 +84,11 @@ export function entryWords(entry: Entry, unitFormat: UnitFormat, products: reado
     case 'tended':
       return TENDED_WORDS[entry.task];
     case 'cleared':
-      return 'Cleared';
+      return entry.why && entry.why !== 'finished' ? `Left: ${LEAVING_WORDS[entry.why]}` : 'Cleared';
+    case 'moved': {
+      const place = names?.places.find(({ id }) => id === entry.toPlaceId);
+      return `Carried to ${place?.name ?? 'another place'}`;
+    }
     case 'picking': {
       const parts = [
         entry.kilograms === undefined
@@ -108,7 +138,7 @@ export function entryWords(entry: Entry, unitFormat: UnitFormat, products: reado
     case 'regime':
       return entry.regimeId ? 'Fed by another regime from here' : 'Fed by no regime from here';
     case 'stage':
-      return STAGE_WORDS[entry.stage];
+      return entry.isNotYet ? `Not yet: ${STAGE_NAMES[entry.stage]}` : STAGE_WORDS[entry.stage];
     case 'solution': {
       const what = {
         reading: 'Nutrient measured',

@@ -131,7 +131,9 @@ export function stateSentence(state: StepState, today: string, own: readonly Pro
   const name = productName(state.step.productId, own);
   if (state.kind === 'waits') {
     const when = state.expected ? `, about ${shortDay(state.expected.day)}` : '';
-    return `${name} waits for ${FROM_WORDS[state.step.start.on]}${when}.`;
+    return state.asks
+      ? `${name} waits for ${FROM_WORDS[state.step.start.on]}: I reckon it is there by now. Have you seen it?`
+      : `${name} waits for ${FROM_WORDS[state.step.start.on]}${when}.`;
   }
   if (state.kind === 'ended') {
     return {

@@ -1,5 +1,9 @@
-import { dayOf, isDay } from '@rundel/core/calendar';
+import { addDays, dayOf, isDay } from '@rundel/core/calendar';
 import type { Entry } from '@rundel/core/records';
+
+/** What may happen at a bag before anything stands in it; a watering only a while before, as it is filled. */
+const BEFORE_PLANTING: readonly Entry['kind'][] = ['planted', 'note', 'filled', 'tended', 'moved', 'supported'];
+const WATERED_BEFORE_DAYS = 30;
 
 /**
  * What is wrong with the time given to an entry, or undefined: it must be a time that exists, not in the future,
@@ -24,8 +28,10 @@ export function momentProblem(
     (e) => e.kind === 'planted' && e.containerId === entry.containerId && e.id !== entry.id,
   );
   const first = plantings.reduce((earliest, e) => Math.min(earliest, Date.parse(e.at)), Infinity);
-  if (entry.kind === 'planted' || entry.kind === 'note' || first === Infinity) return undefined;
-  return dayOf(at) < dayOf(plantings.find((e) => Date.parse(e.at) === first)?.at ?? at)
+  if (BEFORE_PLANTING.includes(entry.kind) || first === Infinity) return undefined;
+  const planted = dayOf(plantings.find((e) => Date.parse(e.at) === first)?.at ?? at);
+  const earliest = entry.kind === 'watering' ? addDays(planted, -WATERED_BEFORE_DAYS) : planted;
+  return dayOf(at) < earliest
     ? 'That is before anything was planted in this bag.'
     : undefined;
 }

@@ -13,4 +13,7 @@ export const TENDED_WORDS: Record<EntryOf<'tended'>['task'], string> = {
   wound: 'Wound round its string',
   tied: 'Tied in',
   tucked: 'Branches tucked in',
+  parted: 'Thinned to the best one',
+  kneaded: 'Kneaded loose',
+  holed: 'Holes made',
 };

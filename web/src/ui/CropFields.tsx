@@ -5,7 +5,7 @@ import { habitIdOf } from './planting-form.ts';
 /** What is asked of a crop that is planned: which, how it grows, and the variety. */
 export const CROP_FIELDS = {
   cropId: choiceField({ label: 'Crop', options: namedOptions(CROPS) }),
-  habitId: choiceField({ label: 'Habit', options: namedOptions(CROPS[0]?.habits ?? []) }),
+  habitId: choiceField({ label: 'Growth', options: namedOptions(CROPS[0]?.habits ?? []) }),
   variety: textField({ label: 'Variety', longest: 60 }),
 } as const;
 

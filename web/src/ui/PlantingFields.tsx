@@ -43,7 +43,7 @@ export function PlantingFields({
   readonly hasNames?: boolean;
 }) {
   const { garden } = useGarden();
-  const { cropId, varietyName, practiceId } = form.texts;
+  const { cropId, varietyName, practiceId, isSown } = form.texts;
   const known = garden.varieties.filter((v) => !v.binnedAt && v.cropId === cropId && v.name !== varietyName);
   const habitId = habitIdOf(form.texts);
   return (
@@ -53,7 +53,16 @@ export function PlantingFields({
         <FormField form={form} name="habitId" value={habitId} help={habitOf(cropId, habitId).description} />
         {hasNames && (
           <>
-            <FormField form={form} name="varietyName" list="known-varieties" />
+            <FormField
+              form={form}
+              name="varietyName"
+              list="known-varieties"
+              onTyped={(name) => {
+                const variety = known.find((v) => v.name === name.trim());
+                // a variety that is known grows as it grows
+                if (variety) form.set('habitId', variety.habitId);
+              }}
+            />
             <datalist id="known-varieties">
               {known.map((variety) => (
                 <option key={variety.id} value={variety.name} />
@@ -64,17 +73,22 @@ export function PlantingFields({
         )}
       </Box>
       <Box sx={two}>
-        {hasDay && <FormField form={form} name="plantedOn" />}
-        <FormField form={form} name="stem" />
+        <FormField form={form} name="isSown" />
+        {hasDay && (
+          <FormField form={form} name="plantedOn" label={isSown === 'seed' ? 'Sown here on' : 'Planted on'} />
+        )}
+        <FormFields form={form} names={['stem', 'seeds', 'sownOn']} />
         {form.isAsked('practiceId') && (
           <FormField form={form} name="practiceId" help={practiceWords(practiceId)} />
         )}
       </Box>
-      <Folded summary={restWords(form.texts)} hasProblem={form.hasProblem(REST)}>
-        <Box sx={two}>
-          <FormFields form={form} names={REST} />
-        </Box>
-      </Folded>
+      {isSown !== 'seed' && (
+        <Folded summary={restWords(form.texts)} hasProblem={form.hasProblem(REST)}>
+          <Box sx={two}>
+            <FormFields form={form} names={REST} />
+          </Box>
+        </Folded>
+      )}
     </Box>
   );
 }

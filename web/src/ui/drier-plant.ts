@@ -2,7 +2,7 @@ import { entriesAt } from '@rundel/core/records';
 import { drierPlant } from '@rundel/core/round';
 import { useMemo } from 'react';
 import { useGarden, type Bag } from '../store/index.ts';
-import { plantWords } from '../text/check-text.ts';
+import { plantWords } from '../text/plant-text.ts';
 
 /** Which of several plants in a bag has usually felt the driest, in words, and how often; if any. */
 export function useDrierPlant(

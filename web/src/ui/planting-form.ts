@@ -2,6 +2,7 @@ import { addDays, dayOf, isDay } from '@rundel/core/calendar';
 import { cropOf, CROPS } from '@rundel/core/plants';
 import { DEPTH_PRACTICES } from '@rundel/core/planting';
 import {
+  type Batch,
   type Draft,
   type EntryOf,
   type Variety,
@@ -17,6 +18,7 @@ import {
   dayField,
   isWhole,
   namedOptions,
+  numberField,
   textField,
   type Field,
   type FieldContext,
@@ -34,6 +36,12 @@ export interface PlantingFormResult {
   readonly plantName: string | undefined;
   readonly plantedOn: string | undefined;
   readonly seedling: Seedling;
+  /** nobody measured it: it is taken to be a usual one */
+  readonly isGuessed: boolean;
+  /** seed, sown where it stays, and how many in each place */
+  readonly isSown: boolean;
+  readonly seeds: number | undefined;
+  readonly sownOn: string | undefined;
   readonly practiceId: string | undefined;
   /** how it goes in, where that was worked out; upright otherwise */
   readonly plantingMethod?: Pick<
@@ -63,13 +71,13 @@ const LEAVES: Field<readonly number[] | undefined> = {
  * The fields of a planting: crop, habit, day, and the seedling as measured.
  *
  * @param today the last day that counts as past
- * @param needs what has to be said; the others may be left out
+ * @param needs what has to be said; all else may be left out
  */
 export function plantingFields(
   texts: { readonly cropId?: string },
   unitFormat: UnitFormat,
   today: string,
-  needs: readonly ('stem' | 'plantedOn')[] = ['stem'],
+  needs: readonly 'plantedOn'[] = [],
 ) {
   const crop = cropOf(texts.cropId || (CROPS[0]?.id ?? ''));
   const isDated = needs.includes('plantedOn');
@@ -82,9 +90,35 @@ export function plantingFields(
   }) as Field<string | undefined>;
   return {
     cropId: choiceField({ label: 'Crop', options: namedOptions(CROPS) }),
-    habitId: choiceField({ label: 'Habit', options: namedOptions(crop.habits) }),
+    habitId: choiceField({ label: 'Growth', options: namedOptions(crop.habits) }),
+    isSown: choiceField<'plant' | 'seed'>({
+      label: 'It goes in as',
+      options: [
+        { id: 'plant', label: 'a young plant' },
+        { id: 'seed', label: 'seed, sown in place' },
+      ],
+    }),
+    seeds: numberField({
+      label: 'Seeds in each place',
+      help: `Empty: ${crop.sowing.perStation}. The best one stays.`,
+      low: 1,
+      high: 50,
+      isWhole: true,
+      isOptional: true,
+      problem: 'From 1 to 50 seeds.',
+    }),
+    sownOn: dayField({
+      label: 'Sown on',
+      help: 'If you know it: its age is counted from then.',
+      latest: today,
+      isOptional: true,
+    }) as Field<string | undefined>,
     varietyName: textField({ label: 'Variety', help: `Empty: just "${crop.name}".`, longest: 60 }),
-    plantName: textField({ label: 'A name of its own', help: 'If you like.', longest: 60 }),
+    plantName: textField({
+      label: 'A name of its own',
+      help: 'If you like; for several "Ada, Bet, Cy".',
+      longest: 200,
+    }),
     plantedOn: {
       ...day,
       read(text: string, context: FieldContext) {
@@ -94,12 +128,12 @@ export function plantingFields(
     },
     stem: amountField({
       label: 'Height of the plant',
-      help: 'From the top of its root ball to its tip.',
+      help: `From root ball to tip. Empty: as usual, about ${unitFormat.show(crop.usualSeedlingMillimetres, 'height')}.`,
       purpose: 'height',
       low: 20,
       high: 1500,
-      isOptional: !needs.includes('stem'),
-    }) as Field<number | undefined>,
+      isOptional: true,
+    }),
     ball: amountField({
       label: 'Height of the root ball',
       help: `Empty: ${unitFormat.show(crop.ball.heightMillimetres, 'depth')}, as from a usual pot.`,
@@ -123,26 +157,41 @@ export function plantingFields(
 
 export type PlantingFields = ReturnType<typeof plantingFields>;
 
-/** Whether a field is asked of a crop: one that roots from its stem alone has a depth to choose. */
-export function isPlantingAsked(name: string, { cropId }: { readonly cropId: string }): boolean {
+/** Whether a field is asked: seed has no height, and a crop that roots from its stem alone has a depth to choose. */
+export function isPlantingAsked(
+  name: string,
+  { cropId, isSown }: { readonly cropId: string; readonly isSown?: string },
+): boolean {
+  if (name === 'seeds') return isSown === 'seed';
+  if (['stem', 'ball', 'sownOn', 'graft', 'leaves', 'practiceId'].includes(name) && isSown === 'seed')
+    return false;
   return cropOf(cropId).depth === 'stem-roots' || !['graft', 'leaves', 'practiceId'].includes(name);
 }
 
 /** What a planting begins with: today, and as deep as the grower plants. */
 export function plantingStart(today: string, practiceId: string) {
-  return { plantedOn: today, practiceId };
+  return { plantedOn: today, practiceId, isSown: 'plant' as const };
 }
 
-/** A seedling as far as it was measured; undefined without a height. */
-function seedlingOf(values: Partial<ValuesOf<PlantingFields>>): Seedling | undefined {
-  const { cropId = '', stem, ball, graft, leaves } = values;
-  if (stem === undefined) return undefined;
+/** What seed is taken for where a seedling is asked: nothing stands above the mix. */
+const SEED: Seedling = { stemMillimetres: 20, ballMillimetres: 20 };
+
+/** A seedling as it was measured; what nobody measured is as usual for its crop. */
+function seedlingOf(values: Partial<ValuesOf<PlantingFields>>): Seedling {
+  const { cropId = '', isSown, stem, ball, graft, leaves } = values;
+  if (isSown === 'seed') return SEED;
+  const crop = cropOf(cropId);
   return {
-    stemMillimetres: stem,
-    ballMillimetres: ball ?? cropOf(cropId).ball.heightMillimetres,
+    stemMillimetres: stem ?? usualStem(crop.usualSeedlingMillimetres, graft, leaves),
+    ballMillimetres: ball ?? crop.ball.heightMillimetres,
     ...(graft === undefined ? {} : { graftMillimetres: graft }),
     ...(leaves === undefined ? {} : { leafMillimetres: [...leaves] }),
   };
+}
+
+/** A plant is taller than its graft and as tall as its highest leaf, where those are known and its height is not. */
+function usualStem(usual: number, graft: number | undefined, leaves: readonly number[] | undefined): number {
+  return Math.max(usual, ...(graft === undefined ? [] : [graft + 50]), ...(leaves ?? []));
 }
 
 const FIELD_OF: Readonly<Record<string, keyof PlantingFields>> = {
@@ -156,20 +205,18 @@ const FIELD_OF: Readonly<Record<string, keyof PlantingFields>> = {
 export function plantingProblems(
   values: Partial<ValuesOf<PlantingFields>>,
 ): readonly FieldProblem<keyof PlantingFields>[] {
-  const seedling = seedlingOf(values);
-  const issues = seedling ? (seedlingSchema.safeParse(seedling).error?.issues ?? []) : [];
+  const issues = seedlingSchema.safeParse(seedlingOf(values)).error?.issues ?? [];
   return issues.map(({ path, message }) => ({ at: FIELD_OF[String(path[0])] ?? 'stem', problem: message }));
 }
 
-/** What a planting comes to: undefined while its fields do not read, or without a height. */
+/** What a planting comes to: undefined while its fields do not read. */
 export function plantingOf(
   form: Pick<FieldsForm<PlantingFields>, 'values' | 'fields'>,
 ): PlantingFormResult | undefined {
   if (!isWhole(form)) return undefined;
   const { values } = form;
-  const seedling = seedlingOf(values);
-  if (!seedling || plantingProblems(values).length > 0) return undefined;
-  return { ...plantOf(values), seedling };
+  if (plantingProblems(values).length > 0) return undefined;
+  return { ...plantOf(values), seedling: seedlingOf(values) };
 }
 
 /** The habit that is chosen; another crop has other habits, and until one is chosen it is its first. */
@@ -186,9 +233,14 @@ export function habitIdOf({
 
 /** What is to grow, whether or not it has a height yet. */
 export function plantOf(values: ValuesOf<PlantingFields>): Omit<PlantingFormResult, 'seedling'> {
-  const { cropId, varietyName, plantName, plantedOn, practiceId } = values;
+  const { cropId, varietyName, plantName, plantedOn, practiceId, sownOn, stem, seeds } = values;
   const crop = cropOf(cropId);
+  const isSown = values.isSown === 'seed';
   return {
+    isSown,
+    seeds: isSown ? (seeds ?? crop.sowing.perStation) : undefined,
+    sownOn: isSown ? undefined : sownOn,
+    isGuessed: !isSown && stem === undefined,
     cropId,
     habitId: habitIdOf(values),
     varietyName: varietyName || crop.name,
@@ -202,7 +254,9 @@ export function plantOf(values: ValuesOf<PlantingFields>): Omit<PlantingFormResu
 const HANDED_OVER = [
   'cropId',
   'habitId',
+  'isSown',
   'varietyName',
+  'plantName',
   'stem',
   'ball',
   'graft',
@@ -235,7 +289,8 @@ const LONGEST_AGO_DAYS = 730;
 
 /** What was said of a plant that is not in yet: it is kept as the plan of each bag. */
 export function planChanges(
-  result: Omit<PlantingFormResult, 'seedling'> & { readonly seedling: Seedling | undefined },
+  result: Pick<PlantingFormResult, 'cropId' | 'habitId' | 'varietyName' | 'plantName' | 'practiceId'> &
+    Partial<Pick<PlantingFormResult, 'seedling' | 'isGuessed' | 'isSown'>>,
   homes: readonly {
     readonly containerId: string;
     readonly plantOn: string;
@@ -244,7 +299,7 @@ export function planChanges(
   }[],
   now: string,
 ): readonly RecordChange[] {
-  const { cropId, habitId, varietyName, plantName, seedling, practiceId } = result;
+  const { cropId, habitId, varietyName, plantName, seedling, isGuessed, isSown, practiceId } = result;
   return homes.map(({ containerId, plantOn, isDaySaid }): RecordChange => {
     const after: Plan = {
       id: newId('plan'),
@@ -253,7 +308,8 @@ export function planChanges(
       habitId,
       varietyName,
       ...(plantName ? { plantName } : {}),
-      ...(seedling ? { seedling } : {}),
+      ...(seedling && !isGuessed && !isSown ? { seedling } : {}),
+      ...(isSown ? { isSown } : {}),
       ...(practiceId ? { practiceId } : {}),
       plantOn,
       ...(isDaySaid ? {} : { isDayOpen: true }),
@@ -266,8 +322,9 @@ export function planChanges(
 
 /** What a planting that carries out a plan begins with. */
 export function startOfPlan(plan: Plan): Partial<ValuesOf<PlantingFields>> {
-  const { cropId, habitId, varietyName, plantName, practiceId, seedling } = plan;
+  const { cropId, habitId, varietyName, plantName, practiceId, seedling, isSown } = plan;
   return {
+    isSown: isSown ? 'seed' : 'plant',
     cropId,
     habitId,
     ...(varietyName ? { varietyName } : {}),
@@ -293,48 +350,99 @@ export function plantedOnProblem(day: string, today: string): string | undefined
   return undefined;
 }
 
+/** The variety that a form names: the one that is known, or a new one with the records that make it. */
+export function varietyFor(
+  said: Pick<PlantingFormResult, 'cropId' | 'habitId' | 'varietyName'>,
+  varieties: readonly Variety[],
+  now: string,
+): { readonly variety: Variety; readonly changes: readonly RecordChange[] } {
+  const { cropId, habitId, varietyName } = said;
+  const known = varieties.find(
+    (v) => !v.binnedAt && v.name === varietyName && v.cropId === cropId && v.habitId === habitId,
+  );
+  if (known) return { variety: known, changes: [] };
+  const variety = {
+    id: newId('variety'),
+    name: varietyName,
+    cropId,
+    habitId,
+    createdAt: now,
+    changedAt: now,
+  };
+  return { variety, changes: [{ table: 'varieties', before: undefined, after: variety }] };
+}
+
+/** The batch of a variety that was sown on a day: the one that is known, or a new one. */
+export function batchFor(
+  varietyId: string,
+  sownOn: string | undefined,
+  batches: readonly Batch[],
+  now: string,
+): { readonly batchId: string | undefined; readonly changes: readonly RecordChange[] } {
+  if (sownOn === undefined) return { batchId: undefined, changes: [] };
+  const known = batches.find((b) => !b.binnedAt && b.varietyId === varietyId && b.sownOn === sownOn);
+  if (known) return { batchId: known.id, changes: [] };
+  const batch = { id: newId('batch'), varietyId, sownOn, createdAt: now, changedAt: now };
+  return { batchId: batch.id, changes: [{ table: 'batches', before: undefined, after: batch }] };
+}
+
+/**
+ * The names of several plants, one after the other: "Ada, Bet". One name without a comma is for one plant alone, since two that are
+ * called the same cannot be told apart.
+ *
+ * @example
+ * namesOf('Ada, Bet', 3)
+ * // => ['Ada', 'Bet', undefined]
+ */
+export function namesOf(text: string | undefined, count: number): readonly (string | undefined)[] {
+  const names = (text ?? '').split(',').map((name) => name.trim().slice(0, 60));
+  return Array.from({ length: count }, (_, i) => names[i] || undefined);
+}
+
 /** Records and entries that put plants of one variety into some stations of one container or several. */
 export function plantingChanges(
   result: PlantingFormResult,
   homes: readonly { readonly containerId: string; readonly stationIds: readonly string[] }[],
-  varieties: readonly Variety[],
+  { varieties, batches }: { readonly varieties: readonly Variety[]; readonly batches: readonly Batch[] },
   now: string,
 ): { readonly changes: readonly RecordChange[]; readonly drafts: readonly Draft[] } {
   if (result.plantedOn === undefined) return { changes: [], drafts: [] };
-  const stamps = { createdAt: now, changedAt: now };
-  const same = (v: Variety) =>
-    v.name === result.varietyName && v.cropId === result.cropId && v.habitId === result.habitId;
-  const known = varieties.find((v) => !v.binnedAt && same(v));
-  const variety = known ?? {
-    id: newId('variety'),
-    name: result.varietyName,
-    cropId: result.cropId,
-    habitId: result.habitId,
-    ...stamps,
-  };
-  const changes: RecordChange[] = known ? [] : [{ table: 'varieties', before: undefined, after: variety }];
-  const at = result.plantedOn === dayOf(now) ? now : `${result.plantedOn}T12:00:00.000${now.slice(23)}`;
+  const { variety, changes: newVariety } = varietyFor(result, varieties, now);
+  const { batchId, changes: newBatch } = batchFor(variety.id, result.sownOn, batches, now);
+  const changes: RecordChange[] = [...newVariety, ...newBatch];
+  const at = momentOfDay(result.plantedOn, now);
   const stations = homes.flatMap(({ containerId, stationIds }) =>
     stationIds.map((stationId) => ({ containerId, stationId })),
   );
-  const drafts = stations.map(({ containerId, stationId }): Draft => {
+  const names = namesOf(result.plantName, stations.length);
+  const drafts = stations.map(({ containerId, stationId }, i): Draft => {
+    const name = names[i];
     const plant = {
       id: newId('plant'),
       varietyId: variety.id,
-      ...(result.plantName ? { name: result.plantName } : {}),
-      ...stamps,
+      ...(batchId ? { batchId } : {}),
+      ...(name ? { name } : {}),
+      createdAt: now,
+      changedAt: now,
     };
     changes.push({ table: 'plants', before: undefined, after: plant });
-    return {
-      kind: 'planted',
-      at,
-      containerId,
-      stationId,
-      plantId: plant.id,
-      seedling: result.seedling,
-      ...(result.practiceId ? { practiceId: result.practiceId } : {}),
-      ...result.plantingMethod,
-    };
+    return { kind: 'planted', at, containerId, stationId, plantId: plant.id, ...plantedFacts(result) };
   });
   return { changes, drafts };
+}
+
+/** The moment that stands for a day: now for today, noon for an earlier one. */
+export function momentOfDay(day: string, now: string): string {
+  return day === dayOf(now) ? now : `${day}T12:00:00.000${now.slice(23)}`;
+}
+
+/** What a planting's entry says of how it went in. */
+export function plantedFacts(result: PlantingFormResult) {
+  const { seedling, isGuessed, isSown, seeds, practiceId, plantingMethod } = result;
+  return {
+    seedling,
+    ...(isGuessed ? { isGuessed } : {}),
+    ...(practiceId && !isSown ? { practiceId } : {}),
+    ...(isSown ? { plantingMethodId: 'seed' as const, ...(seeds ? { seeds } : {}) } : plantingMethod),
+  };
 }

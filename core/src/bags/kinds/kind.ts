@@ -59,6 +59,8 @@ export interface ContainerKind {
   readonly corners: 'square' | 'rounded';
   /** a closed bag planted through slits in its top: no headroom, and hardly any evaporation */
   readonly isClosed: boolean;
+  /** its sides bulge when it is filled, so that it holds more than the box that was measured */
+  readonly isSoft?: boolean;
   /** whether a stake or cane stands up in it without a frame */
   readonly holdsCane: boolean;
   readonly stations: { readonly usual: number; readonly most: number };

@@ -1,4 +1,5 @@
 import type { Assumption } from '../../assumed/index.ts';
+import type { Bearing } from '../../records/index.ts';
 
 /** The sizes of bag that growers use for a plant, in nominal US gallons: the classes that they speak in. */
 export interface BagSizes {
@@ -17,6 +18,8 @@ export interface Habit {
   readonly id: string;
   readonly name: string;
   readonly description: string;
+  /** how long it usually bears */
+  readonly bearing: Bearing;
   /** height above the mix when it is done, mm */
   readonly fullHeightMillimetres: Assumption;
   /** shade it casts when grown, m² */
@@ -27,6 +30,10 @@ export interface Habit {
   /** days from planting to the first ripe fruit, and weeks that it bears from then */
   readonly daysToPicking: Assumption;
   readonly weeksOfPicking: Assumption;
+  /** days from planting to the first full-sized green fruit, where the variety says */
+  readonly daysToGreen?: Assumption | undefined;
+  /** figures that are known of the variety, and not only usual */
+  readonly known?: readonly ('fullHeightMillimetres' | 'daysToPicking' | 'daysToGreen' | 'weeksOfPicking')[];
 }
 
 /** A crop as data. To add one: write a file beside this one and list it in `index.ts`. */
@@ -51,6 +58,8 @@ export interface Crop {
     readonly mixCelsius: number;
     readonly daysToEmerge: { readonly low: number; readonly high: number };
   };
+  /** height of a young plant that is ready to go out, from its root ball, mm: used where nobody measured it */
+  readonly usualSeedlingMillimetres: number;
   /** weeks from sowing to a plant that is ready to go out */
   readonly seedlingWeeks: Assumption;
   /** nights should be steadily above this outdoors, °C */

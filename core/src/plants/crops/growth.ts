@@ -5,7 +5,7 @@ import type { Habit } from './crop.ts';
  * Share of its growth that a plant has done, by days since planting: a logistic curve that passes 0.06 at
  * planting, 0.5 half way and 0.9 at `weeksToFull` (shape *assumed*; heights that the grower records replace it).
  *
- * @param days since planting; a negative number counts as 0
+ * @param days since planting; negative for seed sown in place, before it is as large as a young plant
  * @see docs/model.md, 4. Supports
  * @example
  * grownShare(0, 10)
@@ -16,7 +16,7 @@ export function grownShare(days: number, weeksToFull: number): number {
   const half = full * 0.55;
   // logit(0.9) = 2.197 is reached at `full`
   const pace = (full - half) / Math.log(9);
-  return 1 / (1 + Math.exp(-(Math.max(0, days) - half) / pace));
+  return 1 / (1 + Math.exp(-(days - half) / pace));
 }
 
 /**
@@ -77,6 +77,8 @@ export function habitFigures(
 ): HabitFigures {
   const pick = (key: keyof HabitFigures) => {
     const { value, low, high } = habit[key];
+    // what is known of the variety goes before what was set for all of its growth
+    if (habit.known?.some((known) => known === key)) return value;
     const mine = own[`${cropId}.${habit.id}.${key}`];
     return mine !== undefined && mine >= low && mine <= high ? mine : value;
   };

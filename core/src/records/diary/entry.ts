@@ -4,13 +4,12 @@ import {
   feedSkippedEntry,
   regimeEntry,
   solutionEntry,
-  stageEntry,
   teaEntry,
   teaTendedEntry,
   FEEDING_EFFECTS,
 } from './kinds/feeding.ts';
 import type { Effect } from './effect.ts';
-import { noteEntry, removedEntry, weatherEntry, OTHER_EFFECTS } from './kinds/others.ts';
+import { movedEntry, noteEntry, removedEntry, weatherEntry, OTHER_EFFECTS } from './kinds/others.ts';
 import {
   boughtEntry,
   countedEntry,
@@ -27,6 +26,7 @@ import {
   heightEntry,
   pickingEntry,
   plantedEntry,
+  stageEntry,
   supportedEntry,
   tendedEntry,
   toppedUpEntry,
@@ -43,6 +43,7 @@ export const ENTRY_SCHEMAS = [
   skippedEntry,
   plantedEntry,
   clearedEntry,
+  movedEntry,
   heightEntry,
   warmthEntry,
   toppedUpEntry,

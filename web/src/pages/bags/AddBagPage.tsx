@@ -1,11 +1,11 @@
 import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { proposedPlantingDay } from '@rundel/core/garden-state';
-import { type Seedling, type Template, TRADE_CLASS_NAMES } from '@rundel/core/records';
+import { type Template, TRADE_CLASS_NAMES } from '@rundel/core/records';
 import { CONTAINER_KINDS, containerKind } from '@rundel/core/bags';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { FormField, useFields, type FormStart, type ValuesOf } from '../../ui/form/index.ts';
+import { FormField, FormFields, useFields, type FormStart, type ValuesOf } from '../../ui/form/index.ts';
 import { useOnce } from '../../ui/once.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { containersInUse, placesInUse, useGarden, useUnitFormat } from '../../store/index.ts';
@@ -36,7 +36,6 @@ import {
   plantingStart,
   plantOf,
   type PlantingFields as FieldsOfPlanting,
-  type PlantingFormResult,
 } from '../../ui/planting-form.ts';
 
 type AddFields = FieldsOfBag & FieldsOfPlanting;
@@ -90,13 +89,7 @@ function AddBagForm() {
       values: start ?? {},
       isLive: true,
       isAsked: (name, texts) => isBagAsked(name, texts) && isPlantingAsked(name, texts),
-      check: (values) => [
-        ...bagProblems(values),
-        ...plantingProblems(values),
-        ...(plantSaid(values, start) === 'lacks-height'
-          ? [{ at: 'stem' as const, problem: 'How tall is it? How deep it goes hangs on that.' }]
-          : []),
-      ],
+      check: (values) => [...bagProblems(values), ...plantingProblems(values)],
     },
   );
   const { texts, values } = form;
@@ -120,17 +113,14 @@ function AddBagForm() {
           ? plantingChanges(
               planting,
               containers.map((c) => ({ containerId: c.id, stationIds: c.stations.map((s) => s.id) })),
-              garden.varieties,
+              garden,
               now,
             )
           : { changes: [], drafts: [] };
       // what was said of a plant that is not in yet is kept as the bag's plan
       const place = garden.places.find((known) => known.id === containers[0]?.placeId);
       const cover = place?.cover ?? (bag.place.kind === 'new' ? bag.place.cover : 'open');
-      const planned: Omit<PlantingFormResult, 'seedling'> & { readonly seedling: Seedling | undefined } = {
-        ...plantOf(result),
-        seedling: planting?.seedling,
-      };
+      const planned = { ...plantOf(result), ...(planting ? { seedling: planting.seedling } : {}) };
       const plans =
         said === 'planned'
           ? planChanges(
@@ -176,9 +166,15 @@ function AddBagForm() {
               >
                 <FormField form={form} name="cropId" />
                 <FormField form={form} name="habitId" value={habitIdOf(texts)} />
-                <FormField form={form} name="stem" help="From root ball to tip." />
-                <Box sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
-                  <FormField form={form} name="plantedOn" help="Empty: not yet." />
+                <FormField form={form} name="isSown" />
+                <FormFields form={form} names={['stem', 'seeds']} />
+                <Box sx={{ gridColumn: '1 / -1' }}>
+                  <FormField
+                    form={form}
+                    name="plantedOn"
+                    label={texts.isSown === 'seed' ? 'Sown here on' : 'Planted on'}
+                    help="Empty: not yet."
+                  />
                 </Box>
               </Box>
             </Panel>
@@ -269,21 +265,26 @@ function readAsked(params: URLSearchParams): Partial<ValuesOf<FieldsOfBag>> {
 }
 
 /**
- * What was said of a plant: nothing, and the bag is added empty; a plant without a day, or without a height and a name, which
- * is a plan; one that is in; or one that is in and lacks the height on which its depth hangs.
+ * What was said of a plant: nothing, and the bag is added empty; a plant without a day, or with no more than its crop, which is a
+ * plan; or one that is in, measured or not.
  *
  * @param start the values that the form began with: what was changed in them was said
  */
 function plantSaid(
   values: Partial<Values>,
   start: FormStart<AddFields>['values'],
-): 'nothing' | 'planned' | 'planted' | 'lacks-height' {
-  const hasHeight = values.stem !== undefined;
-  const isChanged = (name: 'cropId' | 'habitId') =>
+): 'nothing' | 'planned' | 'planted' {
+  const isChanged = (name: 'cropId' | 'habitId' | 'isSown' | 'plantedOn') =>
     start?.[name] !== undefined && values[name] !== start[name];
-  const isEmpty = !hasHeight && !values.varietyName;
-  const isSaid = !isEmpty || !!values.plantName || isChanged('cropId') || isChanged('habitId');
-  if (!isSaid) return 'nothing';
-  if (values.plantedOn === undefined || isEmpty) return 'planned';
-  return hasHeight ? 'planted' : 'lacks-height';
+  const isPlant = values.stem !== undefined || !!values.varietyName || isChanged('isSown');
+  if (
+    !isPlant &&
+    !values.plantName &&
+    !isChanged('cropId') &&
+    !isChanged('habitId') &&
+    !isChanged('plantedOn')
+  )
+    return 'nothing';
+  if (values.plantedOn === undefined) return 'planned';
+  return isPlant || isChanged('plantedOn') ? 'planted' : 'planned';
 }

@@ -1,16 +1,10 @@
-import { plansFor } from '@rundel/core/garden-state';
-import { cropOf, habitOf } from '@rundel/core/plants';
-import type { Plan } from '@rundel/core/records';
 import { Alert, Box, Button, Menu, MenuItem, Typography, useMediaQuery } from '@mui/material';
 import { IconBasket, IconDotsVertical, IconDroplet, IconHandFinger, IconNote } from '@tabler/icons-react';
-import { dayOf, daysBetween } from '@rundel/core/calendar';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { kindWords, seenStore, titleOf } from '../../text/bag-text.ts';
 import { EntryDialog, type NewEntryKind } from '../../ui/entries/EntryDialog.tsx';
 import { Page, Panel } from '../../ui/Page.tsx';
-import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
-import { shortDay } from '../../text/text.ts';
 import { BagSection, sceneOf } from '../../section/index.ts';
 import { useBags, useGarden, useUnitFormat, type Bag, told } from '../../store/index.ts';
 import { Diary } from './Diary.tsx';
@@ -18,10 +12,10 @@ import { FeedPanel } from './FeedPanel.tsx';
 import { GaugeDialog } from './GaugeDialog.tsx';
 import { GrowthPanel } from './GrowthPanel.tsx';
 import { MakePanel } from './MakePanel.tsx';
-import { plantedWords } from '../../text/planted-text.ts';
 import { NoSuchBag } from './NoSuchBag.tsx';
 import { CheckDialog } from './CheckDialog.tsx';
 import { PlantDialog } from './PlantDialog.tsx';
+import { PlantsPanel } from './PlantsPanel.tsx';
 import { TemplateDialog } from './TemplateDialog.tsx';
 import { WaterPanel } from './WaterPanel.tsx';
 
@@ -150,7 +144,7 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
         <Box>
           {!isEmpty && <WaterPanel bag={bag} />}
           {!isEmpty && <FeedPanel bag={bag} />}
-          <PlantingPanel bag={bag} onPlant={() => setDialog('plant')} />
+          <PlantsPanel bag={bag} onPlant={() => setDialog('plant')} />
           {!isEmpty && <GrowthPanel bag={bag} />}
           <MakePanel bag={bag} />
           <Panel title="Diary">
@@ -254,106 +248,5 @@ function BagActions({
         <MenuItem onClick={() => told(bin())}>Delete</MenuItem>
       </Menu>
     </>
-  );
-}
-
-/** What is to go into a bag, as far as the grower has said it, and how it would be planted. */
-function Planned({ plan, bag }: { readonly plan: Plan; readonly bag: Bag }) {
-  const { garden, clock } = useGarden();
-  const unitFormat = useUnitFormat();
-  const crop = cropOf(plan.cropId);
-  const habit = habitOf(crop.id, plan.habitId);
-  const day = shortDay(plan.plantOn, dayOf(clock.now()));
-  const practiceId = plan.practiceId ?? garden.settings.depthPracticeId;
-  return (
-    <Box sx={{ marginBlockEnd: 2 }}>
-      <Typography sx={{ marginBlockEnd: 0.5 }}>
-        <strong>
-          Planned: {plan.plantName ? `${plan.plantName}, ` : ''}
-          {plan.varietyName ?? crop.name}
-        </strong>
-        , {crop.name.toLowerCase()}, {habit.name.toLowerCase()}
-        {plan.seedling ? `, ${unitFormat.show(plan.seedling.stemMillimetres, 'height')} tall` : ''}.{' '}
-        {plan.isDayOpen ? `No day yet; from about ${day} on.` : `On ${day}.`}{' '}
-        <Link to="/season" style={{ color: 'inherit' }}>
-          Its year
-        </Link>
-      </Typography>
-      {plan.seedling && (
-        <PlantingAdvice
-          crop={crop}
-          habit={habit}
-          seedling={plan.seedling}
-          properties={bag.properties}
-          stations={bag.container.stations.length}
-          practiceId={practiceId}
-        />
-      )}
-    </Box>
-  );
-}
-
-/** How each plant in the bag was to be planted; for an empty one, the way to plant it. */
-function PlantingPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void }) {
-  const { garden, clock, live } = useGarden();
-  const unitFormat = useUnitFormat();
-  const free = bag.container.stations.length - bag.occupants.length;
-  const seen = new Set<string>();
-  const different = bag.occupants.filter((o) => {
-    const key = JSON.stringify([o.variety.id, o.plantedOn, o.planted.seedling, o.planted.practiceId]);
-    return !seen.has(key) && seen.add(key);
-  });
-  return (
-    <Panel title="Planting">
-      {different.map((occupant) => {
-        const days = daysBetween(occupant.plantedOn, dayOf(clock.now()));
-        const age =
-          days === 0
-            ? 'today'
-            : days === 1
-              ? 'yesterday'
-              : `${shortDay(occupant.plantedOn, dayOf(clock.now()))}, ${days} days ago`;
-        return (
-          <Box key={occupant.planted.id} sx={{ marginBlockEnd: 2 }}>
-            <Typography sx={{ color: 'text.secondary', marginBlockEnd: 0.5 }}>
-              {occupant.plant.name ? `${occupant.plant.name}, ` : ''}
-              {occupant.variety.name}: {occupant.crop.name.toLowerCase()}, {occupant.habit.name.toLowerCase()}
-              . Planted {age}.
-            </Typography>
-            {occupant.planted.plantingMethodId ? (
-              <Typography sx={{ fontSize: '1.1rem' }}>
-                {plantedWords(occupant.planted, unitFormat)}
-              </Typography>
-            ) : (
-              <PlantingAdvice
-                seedling={occupant.planted.seedling}
-                crop={occupant.crop}
-                habit={occupant.habit}
-                properties={bag.properties}
-                stations={bag.container.stations.length}
-                practiceId={occupant.planted.practiceId ?? garden.settings.depthPracticeId}
-                isDone={days > 1}
-              />
-            )}
-          </Box>
-        );
-      })}
-      {free > 0 && (
-        <Box>
-          <Typography sx={{ marginBlockEnd: 1 }}>
-            {bag.occupants.length === 0 ? 'Nothing is planted in it.' : `Room for ${free} more.`}
-          </Typography>
-          {plansFor(bag.container, garden, live).map((plan) => (
-            <Planned key={plan.id} plan={plan} bag={bag} />
-          ))}
-          <Button variant={bag.occupants.length === 0 ? 'contained' : 'outlined'} onClick={onPlant}>
-            Record planting
-          </Button>{' '}
-          <Button component={Link} to={`/round/planting?bag=${bag.container.id}`}>
-            Plant it step by step
-          </Button>
-        </Box>
-      )}
-    </Panel>
   );
 }

@@ -36,7 +36,12 @@ const PARTS: readonly Part[] = [
     names: ['ball', 'graft', 'leaves', 'practiceId'],
     unsaid: 'as usual',
   },
-  { id: 'variety', label: 'Variety and name', names: ['varietyName', 'plantName'], unsaid: 'not said' },
+  {
+    id: 'variety',
+    label: 'Variety, name, sowing',
+    names: ['varietyName', 'plantName', 'sownOn'],
+    unsaid: 'not said',
+  },
   { id: 'side-by-side', label: 'Plants side by side', names: ['stations'], unsaid: '1' },
   { id: 'holes', label: 'Holes', names: ['hole'], unsaid: 'at the base' },
   { id: 'water', label: 'Saucer, reservoir, drum', names: Object.keys(STORE_FIELDS), unsaid: 'none' },

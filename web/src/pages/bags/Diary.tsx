@@ -3,7 +3,7 @@ import { IconPencil, IconTrash } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
 import { entriesAt, type Entry } from '@rundel/core/records';
 import { useState } from 'react';
-import { shortDay, timeOf } from '../../text/text.ts';
+import { midSentence, shortDay, timeOf } from '../../text/text.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat, told } from '../../store/index.ts';
 import { CorrectDialog } from '../../ui/entries/CorrectDialog.tsx';
@@ -28,6 +28,12 @@ export function Diary({ containerId }: { readonly containerId: string }) {
       </Typography>
     );
   }
+  const beforeWords = (entry: Entry) => {
+    const before = garden.entries.find((e) => e.id === entry.replaces);
+    if (!before) return 'something else';
+    const day = dayOf(before.at) === dayOf(entry.at) ? '' : `, ${shortDay(dayOf(before.at), today)}`;
+    return `${midSentence(entryWords(before, unitFormat, garden))}${day}`;
+  };
   const visible = isWhole ? here : here.slice(0, AT_FIRST);
   return (
     <Box>
@@ -48,25 +54,23 @@ export function Diary({ containerId }: { readonly containerId: string }) {
               {shortDay(dayOf(entry.at), today)} {timeOf(entry.at)}
             </Box>
             <Box sx={{ flex: 1, minWidth: 0 }}>
-              {entryWords(entry, unitFormat, garden.products)}
+              {entryWords(entry, unitFormat, garden)}
               {entry.replaces ? (
                 <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
                   {' '}
-                  (corrected)
+                  (corrected; was {beforeWords(entry)})
                 </Box>
               ) : null}
             </Box>
-            {entry.kind !== 'cleared' && (
-              <IconButton
-                aria-label={`Correct: ${entryWords(entry, unitFormat, garden.products)}`}
-                onClick={() => setCorrecting(entry)}
-                sx={{ width: 44, height: 44 }}
-              >
-                <IconPencil size={20} aria-hidden />
-              </IconButton>
-            )}
             <IconButton
-              aria-label={`Remove: ${entryWords(entry, unitFormat, garden.products)}`}
+              aria-label={`Correct: ${entryWords(entry, unitFormat, garden)}`}
+              onClick={() => setCorrecting(entry)}
+              sx={{ width: 44, height: 44 }}
+            >
+              <IconPencil size={20} aria-hidden />
+            </IconButton>
+            <IconButton
+              aria-label={`Remove: ${entryWords(entry, unitFormat, garden)}`}
               onClick={() => told(remove([entry.id], `${entry.kind} removed`))}
               sx={{ width: 44, height: 44 }}
             >
@@ -100,7 +104,7 @@ function Removed({ entries }: { readonly entries: readonly Taken[] }) {
       {entries.map(({ entry, tombId }) => (
         <Box key={entry.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, color: 'text.secondary' }}>
           <Box sx={{ flex: 1 }}>
-            {shortDay(dayOf(entry.at))}: {entryWords(entry, unitFormat, garden.products)}
+            {shortDay(dayOf(entry.at))}: {entryWords(entry, unitFormat, garden)}
           </Box>
           <OnceButton onPress={() => remove([tombId], `${entry.kind} brought back`)}>Bring back</OnceButton>
         </Box>

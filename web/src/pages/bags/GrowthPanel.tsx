@@ -1,5 +1,5 @@
 import { Box, Button, Typography } from '@mui/material';
-import { growthOf, heightNow, levelOf } from '@rundel/core/garden-state';
+import { grewFrom, growthOf, heightNow, levelOf } from '@rundel/core/garden-state';
 import { type Occupant, growthPerDay, outgrows, supportOf } from '@rundel/core/plants';
 import { dayOf, daysBetween } from '@rundel/core/calendar';
 import type { Entry } from '@rundel/core/records';
@@ -80,14 +80,14 @@ function OnePlant({
   const { garden, live, clock, saveRecords } = useGarden();
   const unitFormat = useUnitFormat();
   const today = dayOf(clock.now());
-  const age = daysBetween(occupant.plantedOn, today);
+  const age = daysBetween(grewFrom(occupant), today);
   const growth = useMemo(
     () => growthOf(occupant, bag.properties, live, garden.settings),
     [bag.properties, garden.settings, live, occupant],
   );
   const level = levelOf(bag.properties, bag.occupants, live);
   const risen = level - (occupant.planted.levelMillimetres ?? level);
-  const height = heightNow(growth, age, risen);
+  const height = heightNow(growth, age, risen, occupant.planted.isGuessed);
   const { kind, heightMillimetres } = bag.container.support;
   const above =
     heightMillimetres -
@@ -116,7 +116,7 @@ function OnePlant({
         {!height.isMeasured && `, ${unitFormat.range(height.low, height.high, 'height')}`}, growing{' '}
         {unitFormat.show(growthPerDay(growth.belief, age) * 7, 'height')} a week.
         {top &&
-          ` It gets to the top of its ${supportOf(kind).short} ${reachingWords(top, occupant.plantedOn, today)}.`}
+          ` It gets to the top of its ${supportOf(kind).short} ${reachingWords(top, grewFrom(occupant), today)}.`}
       </Typography>
       <Select
         label={count > 1 ? 'Trained to, each' : 'Trained to'}

@@ -1,7 +1,8 @@
-import { Typography } from '@mui/material';
+import { Box, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { plansFor } from '@rundel/core/garden-state';
-import { cropOf, habitOf } from '@rundel/core/plants';
+import { cropOf, habitOfPlanned } from '@rundel/core/plants';
+import { useState } from 'react';
 import { FormDialog, useFields } from '../../ui/form/index.ts';
 import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
 import { PlantingFields } from '../../ui/PlantingFields.tsx';
@@ -16,7 +17,10 @@ import {
   startOfPlan,
 } from '../../ui/planting-form.ts';
 
-/** Plants the free stations of a bag, or of several alike. */
+/**
+ * Plants the free places of a bag, or of several alike. In one bag the places are chosen, so that different plants stand side by
+ * side: what is left is asked next, and begins anew.
+ */
 export function PlantDialog({
   bags,
   onClose,
@@ -32,33 +36,70 @@ export function PlantDialog({
   const { depthPracticeId } = garden.settings;
   const today = dayOf(clock.now());
   const plan = plansFor(bag.container, garden, live)[0];
-  const form = useFields((texts) => plantingFields(texts, unitFormat, today, ['stem', 'plantedOn']), {
+  const [filled, setFilled] = useState<readonly string[]>([]);
+  const [left, setLeft] = useState<readonly string[]>([]);
+  const form = useFields((texts) => plantingFields(texts, unitFormat, today, ['plantedOn']), {
     values: { ...plantingStart(today, depthPracticeId), ...(plan ? startOfPlan(plan) : {}) },
     isAsked: isPlantingAsked,
     check: plantingProblems,
   });
   const planting = plantingOf(form);
-  const homes = bags.map(freeStations);
+  const isOne = bags.length === 1;
+  const free = freeStations(bag).stationIds.filter((id) => !filled.includes(id));
+  const chosen = free.filter((id) => !left.includes(id));
+  const homes = isOne
+    ? [{ containerId: bag.container.id, label: bag.container.label, stationIds: chosen }]
+    : bags.map(freeStations);
   const count = homes.reduce((sum, { stationIds }) => sum + stationIds.length, 0);
+  const others = isOne ? free.length - chosen.length : 0;
   const save = form.submit(async () => {
-    if (!planting) return;
-    const { changes, drafts } = plantingChanges(planting, homes, garden.varieties, clock.now());
-    await saveRecords(
-      changes,
-      drafts,
-      `planting in ${bags.length === 1 ? bag.container.label : `${bags.length} bags`}`,
-    );
-    onDone();
+    if (!planting || count === 0) return;
+    const { changes, drafts } = plantingChanges(planting, homes, garden, clock.now());
+    await saveRecords(changes, drafts, `planting in ${isOne ? bag.container.label : `${bags.length} bags`}`);
+    if (others === 0) return onDone();
+    // another plant: nothing of this one sticks to it but the day and the crop
+    setFilled([...filled, ...chosen]);
+    setLeft([]);
+    form.begin({
+      ...plantingStart(planting.plantedOn ?? today, depthPracticeId),
+      cropId: planting.cropId,
+      habitId: planting.habitId,
+    });
   });
+  const placeOf = (id: string) => bag.container.stations.findIndex((s) => s.id === id) + 1;
   return (
     <FormDialog
-      title={bags.length === 1 ? `Plant bag ${bag.container.label}` : `Plant ${bags.length} bags`}
+      title={isOne ? `Plant bag ${bag.container.label}` : `Plant ${bags.length} bags`}
       onClose={onClose}
       onSubmit={save}
-      submitLabel="It is planted"
+      submitLabel={others > 0 ? 'It is planted; the next' : 'It is planted'}
     >
+      {isOne && free.length > 1 && (
+        <Box>
+          <Typography sx={{ marginBlockEnd: 0.5 }}>
+            Which places? Leave out those that get another plant.
+          </Typography>
+          <ToggleButtonGroup
+            aria-label="Places"
+            value={chosen}
+            onChange={(_, ids: string[]) => setLeft(free.filter((id) => !ids.includes(id)))}
+            sx={{ '& .MuiToggleButton-root': { minHeight: 48, minWidth: 56 } }}
+          >
+            {free.map((id) => (
+              <ToggleButton key={id} value={id} aria-label={`Place ${placeOf(id)}`}>
+                {placeOf(id)}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          {chosen.length === 0 && (
+            <Typography role="alert" sx={{ color: 'error.main' }}>
+              Choose a place at least.
+            </Typography>
+          )}
+        </Box>
+      )}
       <PlantingFields form={form} />
-      {bags.length > 1 && (
+      {!isOne && (
         <Typography variant="body2">
           {count} {count === 1 ? 'plant' : 'plants'}:{' '}
           {homes
@@ -70,11 +111,11 @@ export function PlantDialog({
           . The advice below is for bag {bag.container.label}.
         </Typography>
       )}
-      {planting && (
+      {planting && !planting.isSown && (
         <PlantingAdvice
           seedling={planting.seedling}
           crop={cropOf(planting.cropId)}
-          habit={habitOf(planting.cropId, planting.habitId)}
+          habit={habitOfPlanned(garden.varieties, planting)}
           properties={bag.properties}
           stations={bag.container.stations.length}
           practiceId={planting.practiceId ?? depthPracticeId}

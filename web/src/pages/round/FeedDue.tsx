@@ -3,9 +3,16 @@ import { IconBottle, IconFlower } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
 import type { FeedOffer } from '@rundel/core/garden-state';
 import { ADVICE_WORDS, stateSentence } from '../../text/feed-text.ts';
-import { useGarden, type Bag } from '../../store/index.ts';
+import type { AskedStage } from '@rundel/core/feeding';
+import type { Stage } from '@rundel/core/records';
+import { STAGE_NAMES } from '../../text/plant-text.ts';
+import { told, useGarden, type Bag } from '../../store/index.ts';
 
-const STAGE_WORDS = { flowers: 'First flowers seen', set: 'First truss has set' } as const;
+/** The stages that feeds wait for, as plants' stages. */
+const STAGE_OF = { flowers: 'flowers', set: 'set', picking: 'ripe' } as const satisfies Record<
+  AskedStage,
+  Stage
+>;
 
 /** Which feed is due here, why it waits when it does, and the one thing seen that would set the next one off. */
 export default function FeedDue({
@@ -24,16 +31,24 @@ export default function FeedDue({
   const triggers = new Set(
     feeding?.regime?.steps.flatMap((step) => [step.start.on, ...(step.until ? [step.until.on] : [])]),
   );
-  const unseen = (['flowers', 'set'] as const).find(
+  const unseen = (['flowers', 'set', 'picking'] as const).find(
     (stage) => triggers.has(stage) && feeding?.stageDates[stage]?.isNoted === false,
   );
-  const isTime = unseen && (feeding?.stageDates[unseen]?.day ?? '9') <= today;
-  if (feeds.length === 0 && !isTime) return null;
-  const see = () =>
-    unseen &&
+  const expected = unseen && feeding?.stageDates[unseen]?.day;
+  const asked = unseen && expected !== undefined && expected <= today ? STAGE_OF[unseen] : undefined;
+  if (feeds.length === 0 && !asked) return null;
+  const say = (stage: Stage, isNotYet: boolean) =>
     record(
-      [{ kind: 'stage', at: clock.now(), containerId: bag.container.id, stage: unseen }],
-      `${STAGE_WORDS[unseen].toLowerCase()} at ${bag.container.label}`,
+      [
+        {
+          kind: 'stage',
+          at: clock.now(),
+          containerId: bag.container.id,
+          stage,
+          ...(isNotYet ? { isNotYet } : {}),
+        },
+      ],
+      `${STAGE_NAMES[stage]} ${isNotYet ? 'not yet' : 'seen'} at ${bag.container.label}`,
     );
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}>
@@ -53,16 +68,26 @@ export default function FeedDue({
           </span>
         </Box>
       ))}
-      {isTime && (
-        <Button
-          variant="outlined"
-          size="small"
-          startIcon={<IconFlower aria-hidden />}
-          onClick={() => void see()}
-          sx={{ minHeight: 48 }}
+      {asked && (
+        <Box
+          role="group"
+          aria-label={`Is it there: ${STAGE_NAMES[asked]}`}
+          sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.75 }}
         >
-          {STAGE_WORDS[unseen]}
-        </Button>
+          <IconFlower aria-hidden size={20} />
+          <span>{STAGE_NAMES[asked].charAt(0).toUpperCase() + STAGE_NAMES[asked].slice(1)}?</span>
+          <Button
+            variant="outlined"
+            size="small"
+            onClick={() => told(say(asked, false))}
+            sx={{ minHeight: 48 }}
+          >
+            Seen
+          </Button>
+          <Button size="small" onClick={() => told(say(asked, true))} sx={{ minHeight: 48 }}>
+            Not yet
+          </Button>
+        </Box>
       )}
     </Box>
   );

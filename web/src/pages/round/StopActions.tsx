@@ -6,7 +6,7 @@ import { lazy, Suspense, useState } from 'react';
 import { seenStore } from '../../text/bag-text.ts';
 import { ContradictionNotice } from '../../ui/ContradictionNotice.tsx';
 import type { FeedOffer } from '@rundel/core/garden-state';
-import { plantWords } from '../../text/check-text.ts';
+import { plantWords } from '../../text/plant-text.ts';
 import { wateringMeasure, useGarden, type Bag } from '../../store/index.ts';
 import type { WateringDone } from './WateringProposal.tsx';
 import { GradeButtons, type GradedMethod } from './GradeButtons.tsx';

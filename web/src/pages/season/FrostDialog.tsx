@@ -5,8 +5,16 @@ import { useGarden } from '../../store/index.ts';
 import { frostDatesOf } from './frost-dates.ts';
 
 const FIELDS = {
-  last: textField({ label: 'Usual last frost', help: 'In an ordinary spring, as "25 Apr".', longest: 30 }),
-  first: textField({ label: 'Usual first frost', help: 'In an ordinary autumn, as "20 Oct".', longest: 30 }),
+  last: textField({
+    label: 'Usual last frost',
+    help: 'In an ordinary spring, as "25 Apr". One of the two is enough.',
+    longest: 30,
+  }),
+  first: textField({
+    label: 'Usual first frost',
+    help: 'In an ordinary autumn, as "20 Oct". Empty: worked out.',
+    longest: 30,
+  }),
 };
 
 /** The grower's own usual last and first frost, as people write them: "25 Apr". */
@@ -22,7 +30,11 @@ export function FrostDialog({ onClose }: { onClose(): void }) {
       if (read.problems.last) form.refuse('last', read.problems.last);
       return;
     }
-    await saveSettings({ ...garden.settings, frost: { last: read.last, first: read.first } });
+    const { last, first } = read;
+    await saveSettings({
+      ...garden.settings,
+      frost: { ...(last ? { last } : {}), ...(first ? { first } : {}) },
+    });
     onClose();
   });
   const forget = async () => {

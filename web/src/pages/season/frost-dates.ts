@@ -15,7 +15,7 @@ function monthDayOf(text: string): string | undefined {
 }
 
 export type FrostReading =
-  | { readonly kind: 'read'; readonly last: string; readonly first: string }
+  | { readonly kind: 'read'; readonly last: string | undefined; readonly first: string | undefined }
   | { readonly kind: 'refused'; readonly problems: { readonly last?: string; readonly first?: string } };
 
 /** Fewer days between the two than this leave no season for anything. */
@@ -28,17 +28,24 @@ const dayNumber = (monthDay: string) =>
 
 export const frostDatesOf = {
   write: (monthDay: string) => format(new Date(`2024-${monthDay}T12:00:00`), 'd MMM', { locale: enGB }),
-  /** Reads the two dates; frost that leaves no season is said so at its field. */
+  /** Reads the two dates, of which one is enough; frost that leaves no season is said so at its field. */
   read(last: string, first: string, latitudeDegrees: number): FrostReading {
     const lastDay = monthDayOf(last);
     const firstDay = monthDayOf(first);
+    const isUnread = (text: string, day: string | undefined) => text.trim() !== '' && day === undefined;
     const how = 'I cannot read this as a day. Write it as "25 Apr".';
-    if (!lastDay || !firstDay) {
+    if (isUnread(last, lastDay) || isUnread(first, firstDay)) {
       return {
         kind: 'refused',
-        problems: { ...(lastDay ? {} : { last: how }), ...(firstDay ? {} : { first: how }) },
+        problems: {
+          ...(isUnread(last, lastDay) ? { last: how } : {}),
+          ...(isUnread(first, firstDay) ? { first: how } : {}),
+        },
       };
     }
+    if (!lastDay && !firstDay)
+      return { kind: 'refused', problems: { last: 'Give one of the two; the other is worked out.' } };
+    if (!lastDay || !firstDay) return { kind: 'read', last: lastDay, first: firstDay };
     // the days from the last frost to the first, round the turn of the year in the south
     const season = (dayNumber(firstDay) - dayNumber(lastDay) + 365) % 365;
     const isTurned = latitudeDegrees >= 0 && dayNumber(firstDay) < dayNumber(lastDay);

@@ -80,7 +80,7 @@ export function useYears(on: string): Years {
         feeds: feedTicks(bag, { live, garden }, today).filter(({ day }) => isInYear(day)),
         years: [
           ...planted.map((o) => yearOfOccupant(o, live, context)),
-          ...planned.map((p) => yearOfPlan(p, context)),
+          ...planned.map((p) => yearOfPlan(p, garden.varieties, context)),
         ],
       };
     });
@@ -89,7 +89,7 @@ export function useYears(on: string): Years {
       rows,
       placeOf,
       nextPlaceOf: (cover) => ({ ...placeOf(cover), frost: nextFrost }),
-      tried: (plan, bag, plantOn) => yearOfPlan(plan, contextOf(bag), plantOn),
+      tried: (plan, bag, plantOn) => yearOfPlan(plan, garden.varieties, contextOf(bag), plantOn),
     };
   }, [bags, garden, live, on, today]);
 }

@@ -26,7 +26,12 @@ describe('frost dates as people write them', () => {
       kind: 'refused',
       problems: { last: expect.any(String) },
     });
-    expect(frostDatesOf.read('25 Apr', '', 51)).toMatchObject({ problems: { first: expect.any(String) } });
+    expect(frostDatesOf.read('', '', 51)).toMatchObject({ problems: { last: expect.any(String) } });
+  });
+
+  it('are enough by one of the two', () => {
+    expect(frostDatesOf.read('25 Apr', '', 51)).toEqual({ kind: 'read', last: '04-25', first: undefined });
+    expect(frostDatesOf.read(' ', '20 Oct', 51)).toEqual({ kind: 'read', last: undefined, first: '10-20' });
   });
 
   it('says when nothing can grow between them, or when they are the wrong way round', () => {
@@ -106,8 +111,11 @@ describe('timing in words', () => {
   });
 
   it('a window that is closed says the numbers that close it', () => {
-    expect(windowWords({ kind: 'no-season', why: 'too-short', has: 69, needs: 98 }, unitFormat)).toBe(
-      'too short: 69 days are left, it takes 98',
+    const needs = { cropDays: 70, shorteningDays: 14, pickingDays: 14 };
+    expect(
+      windowWords({ kind: 'no-season', why: 'too-short', has: 69, needs, green: undefined }, unitFormat),
+    ).toBe(
+      'too short: 69 days are left, it takes 70 days to its first fruit + 14 as days shorten + 14 of picking',
     );
     expect(windowWords({ kind: 'no-season', why: 'nights-too-cold', has: 9, needs: 11 }, unitFormat)).toMatch(
       /9.°C.*11.°C/,
@@ -119,18 +127,23 @@ describe('timing in words', () => {
       kind: 'open' as const,
       plant: { from, to },
       sow: { from, to },
+      sowInPlace: undefined,
+      latestForGreen: addDays(to, 20),
       limit: 'frost' as const,
+      needs,
     });
-    const late = { kind: 'no-season', why: 'too-short', has: 0, needs: 98 } as const;
+    const needs = { cropDays: 70, shorteningDays: 14, pickingDays: 14 };
+    const takes = '70 days to its first fruit + 14 as days shorten + 14 of picking';
+    const late = { kind: 'no-season', why: 'too-short', has: 0, needs, green: undefined } as const;
     const next = open('2027-05-18', '2027-07-18');
     expect(openingWords(open('2026-06-20', '2026-07-02'), undefined, true, unitFormat)).toBe(
-      'After what stands in it: 20 Jun to 2 Jul.',
+      `After what stands in it: 20 Jun to 2 Jul, for green fruit by 22 Jul. It takes ${takes}.`,
     );
     expect(openingWords(late, next, true, unitFormat)).toBe(
-      'After what stands in it this season is too short: 0 days are left, it takes 98. Next season: 18 May to 18 Jul.',
+      `After what stands in it this season is too short: 0 days are left, it takes ${takes}. Next season: 18 May to 18 Jul.`,
     );
     expect(openingWords(late, late, false, unitFormat)).toBe(
-      'This season is too short: 0 days are left, it takes 98.',
+      `This season is too short: 0 days are left, it takes ${takes}.`,
     );
   });
 });

@@ -5,6 +5,7 @@ import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { FormDialog, FormFields, useFields, type FormStart } from '../form/index.ts';
 import { useWhen } from '../When.tsx';
 import { formOf } from './correct-forms.ts';
+import { plantsOf, usePlantOf } from './Home.tsx';
 import { checkOf, draftOf } from './entry-form.ts';
 import { sharedAmong } from './shared.ts';
 
@@ -15,19 +16,22 @@ interface NewEntry {
   readonly words: string;
   readonly submitLabel?: string;
   readonly start?: FormStart<Record<never, never>>['values'];
+  /** it may be about one plant of several; what it says where it is about all of them */
+  readonly whole?: string;
   readonly remark?: string;
 }
 
 /** What is put in the diary of a bag by a form of its own. */
 const NEW_ENTRIES = {
-  picking: { title: 'Picked from', words: 'picking from' },
+  picking: { title: 'Picked from', words: 'picking from', whole: 'from all' },
   watering: { title: 'Water', words: 'watering at', submitLabel: 'Given' },
-  note: { title: 'A note on', words: 'note on' },
-  stage: { title: 'Seen at', words: 'stage seen at' },
-  tended: { title: 'Done at', words: 'work at' },
+  note: { title: 'A note on', words: 'note on', whole: 'the whole bag' },
+  stage: { title: 'Seen at', words: 'stage seen at', whole: 'all of them' },
+  tended: { title: 'Done at', words: 'work at', whole: 'all of them' },
   trouble: {
     title: 'Trouble in',
     words: 'trouble in',
+    whole: 'the whole bag',
     start: { livesInMix: true },
     remark:
       'Brown edges after a cold night and wet mix look like disease and often are none. Nothing has to be thrown out because of this entry; the old mix is only kept from being used again.',
@@ -42,11 +46,17 @@ export type NewEntryKind = keyof typeof NEW_ENTRIES;
 export function EntryDialog({
   bags,
   kind,
+  start,
+  plantId,
   onClose,
   onDone = onClose,
 }: {
   readonly bags: readonly Bag[];
   readonly kind: NewEntryKind;
+  /** what the form begins with */
+  readonly start?: FormStart<Record<never, never>>['values'];
+  /** the plant that it is about, until another is chosen */
+  readonly plantId?: string;
   onClose(): void;
   /** it was put in the diary; left out: as when it is closed */
   onDone?(): void;
@@ -56,11 +66,12 @@ export function EntryDialog({
   const entry: NewEntry = NEW_ENTRIES[kind];
   const [first] = bags;
   const when = useWhen({ kind, containerId: bags.length === 1 ? first?.container.id : undefined });
+  const plant = usePlantOf(entry.whole ? plantsOf(bags) : [], entry.whole ?? '', plantId);
   const canShare = bags.length > 1 && (kind === 'watering' || kind === 'picking');
   const [isShared, setShared] = useState(false);
   const entryForm = formOf(kind);
   const form = useFields(entryForm?.fields({ garden, unitFormat }) ?? {}, {
-    values: entry.start ?? {},
+    values: { ...entry.start, ...start },
     ...checkOf(entryForm),
   });
   const { amount } = form.values as { readonly amount?: number };
@@ -76,7 +87,7 @@ export function EntryDialog({
         const own = shares ? shares[i] : facts;
         // of three fruits from four bags nothing is left to say of the fourth
         if (!own || (shares && kind === 'picking' && !('kilograms' in own) && !('count' in own))) return [];
-        return [draftOf({ kind, at, containerId: container.id }, own)];
+        return [draftOf({ kind, at, containerId: container.id, ...plant.facts }, own)];
       }),
       `${entry.words} ${first && bags.length === 1 ? first.container.label : `${bags.length} bags`}`,
     );
@@ -90,6 +101,7 @@ export function EntryDialog({
       onSubmit={submit}
       submitLabel={entry.submitLabel ?? 'Put in the diary'}
     >
+      {plant.field}
       <FormFields form={form} autoFocus />
       {canShare && (
         <FormControlLabel

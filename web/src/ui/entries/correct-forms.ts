@@ -4,37 +4,48 @@ import type { EntryForm } from './entry-form.ts';
 import {
   fedForm,
   feedSkippedForm,
+  regimeForm,
   solutionForm,
   stageForm,
   teaForm,
   teaTendedForm,
 } from './feeding-forms.ts';
 import {
+  clearedForm,
   heightForm,
+  movedForm,
   noteForm,
   pickingForm,
-  plantedForm,
   supportedForm,
   tendedForm,
   toppedUpForm,
   troubleForm,
   warmthForm,
 } from './plant-forms.ts';
-import { boughtForm, countedForm, pricedForm, spentForm, usedForm, workedForm } from './stock-forms.ts';
-import { checkForm, skippedForm, wateringForm } from './water-forms.ts';
+import {
+  boughtForm,
+  countedForm,
+  filledForm,
+  pricedForm,
+  spentForm,
+  usedForm,
+  workedForm,
+} from './stock-forms.ts';
+import { checkForm, dripForm, skippedForm, wateringForm } from './water-forms.ts';
 import { weatherForm } from './weather-form.ts';
 
 /**
- * The form of each kind of entry. `undefined`: nothing but its day and time can be corrected, since what it says is decided
- * elsewhere (a drip's setting on its bench, a bag's filling while it is filled).
+ * The form of each kind of entry. `undefined`: it has a dialog of its own.
  */
 const FORMS = {
   check: checkForm,
   watering: wateringForm,
-  drip: undefined,
+  drip: dripForm,
   skipped: skippedForm,
-  planted: plantedForm,
-  cleared: undefined,
+  // corrected by the form of a planting
+  planted: undefined,
+  cleared: clearedForm,
+  moved: movedForm,
   height: heightForm,
   warmth: warmthForm,
   'topped-up': toppedUpForm,
@@ -43,13 +54,13 @@ const FORMS = {
   picking: pickingForm,
   fed: fedForm,
   'feed-skipped': feedSkippedForm,
-  regime: undefined,
+  regime: regimeForm,
   stage: stageForm,
   solution: solutionForm,
   tea: teaForm,
   'tea-tended': teaTendedForm,
   note: noteForm,
-  filled: undefined,
+  filled: filledForm,
   bought: boughtForm,
   used: usedForm,
   counted: countedForm,

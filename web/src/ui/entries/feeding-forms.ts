@@ -1,10 +1,19 @@
+import { FEEDING_PRACTICES } from '@rundel/core/feeding';
 import { isFeed, productsIn } from '@rundel/core/products';
 import { FEED_UNITS, type FeedUnit } from '@rundel/core/records';
 import { parseNumber } from '@rundel/core/units';
 import { readDose, refused } from '../../text/amount-text.ts';
 import { FEED_SKIP_WORDS, UNIT_WORDS } from '../../text/feed-text.ts';
-import { STAGE_WORDS } from '../../text/entry-text.ts';
-import { amountField, choiceField, numberField, optionsOf, type Field } from '../form/index.ts';
+import { STAGE_NAMES } from '../../text/plant-text.ts';
+import {
+  amountField,
+  choiceField,
+  namedOptions,
+  numberField,
+  optionsOf,
+  switchField,
+  type Field,
+} from '../form/index.ts';
 import { entryForm } from './entry-form.ts';
 
 export const FEED_UNIT_OPTIONS = FEED_UNITS.map((id) => ({ id, label: UNIT_WORDS[id][1] }));
@@ -79,9 +88,26 @@ export const feedSkippedForm = entryForm<'feed-skipped'>()({
 });
 
 export const stageForm = entryForm<'stage'>()({
-  fields: () => ({ stage: choiceField({ label: 'What was seen', options: optionsOf(STAGE_WORDS) }) }),
-  start: ({ stage }) => ({ values: { stage } }),
-  facts: ({ stage }) => ({ stage }),
+  fields: () => ({
+    stage: choiceField({ label: 'Which stage', options: optionsOf(STAGE_NAMES) }),
+    isNotYet: switchField({ label: 'I looked: not yet' }),
+  }),
+  start: ({ stage, isNotYet }) => ({ values: { stage, isNotYet: isNotYet ?? false } }),
+  facts: ({ stage, isNotYet }) => ({ stage, isNotYet: isNotYet ? true : undefined }),
+});
+
+export const regimeForm = entryForm<'regime'>()({
+  fields: ({ garden }) => ({
+    regimeId: choiceField({
+      label: 'Fed by',
+      options: [
+        { id: '', label: 'No regime' },
+        ...namedOptions([...garden.regimes.filter((r) => !r.binnedAt), ...FEEDING_PRACTICES]),
+      ],
+    }),
+  }),
+  start: ({ regimeId }) => ({ values: { regimeId: regimeId ?? '' } }),
+  facts: ({ regimeId }) => ({ regimeId: regimeId || undefined }),
 });
 
 /** Conductivity and pH as a meter shows them. */

@@ -1,4 +1,5 @@
 import { SUPPORTS } from '@rundel/core/plants';
+import { LEAVING_WORDS } from '../../text/plant-text.ts';
 import { TENDED_WORDS } from '../../text/tended-text.ts';
 import { TROUBLE_WORDS } from '../../text/trouble-text.ts';
 import {
@@ -48,35 +49,22 @@ export const pickingForm = entryForm<'picking'>()({
   }),
 });
 
-export const plantedForm = entryForm<'planted'>()({
-  fields: () => ({
-    stem: amountField({ label: 'Height of the plant', purpose: 'height', low: 20, high: 1500 }),
-    ball: amountField({ label: 'Height of the root ball', purpose: 'depth', low: 20, high: 400 }),
-    buried: amountField({
-      label: 'Stem that went under',
-      help: 'Empty: as it was advised.',
-      purpose: 'depth',
-      low: 0,
-      high: 1500,
-      isOptional: true,
-    }),
-  }),
-  start: ({ seedling, buriedMillimetres }) => ({
-    values: {
-      stem: seedling.stemMillimetres,
-      ball: seedling.ballMillimetres,
-      buried: buriedMillimetres,
-    },
-  }),
-  check: ({ stem = Infinity, buried = 0 }) =>
-    buried > stem ? [{ at: 'buried', problem: 'That is more than the whole plant.' }] : [],
-  facts: ({ stem, ball, buried }, _, entry) =>
-    entry
-      ? {
-          seedling: { ...entry.seedling, stemMillimetres: stem, ballMillimetres: ball },
-          buriedMillimetres: buried,
-        }
-      : {},
+export const clearedForm = entryForm<'cleared'>()({
+  fields: () => ({ why: choiceField({ label: 'Why it left', options: optionsOf(LEAVING_WORDS) }) }),
+  start: ({ why }) => ({ values: { why: why ?? 'finished' } }),
+  facts: ({ why }) => ({ why: why === 'finished' ? undefined : why }),
+});
+
+export const movedForm = entryForm<'moved'>()({
+  fields: ({ garden }) => {
+    const options = namedOptions(garden.places.filter((place) => !place.binnedAt));
+    return {
+      fromPlaceId: choiceField({ label: 'It stood', options }),
+      toPlaceId: choiceField({ label: 'Carried to', options }),
+    };
+  },
+  start: ({ fromPlaceId, toPlaceId }) => ({ values: { fromPlaceId, toPlaceId } }),
+  facts: ({ fromPlaceId, toPlaceId }) => ({ fromPlaceId, toPlaceId }),
 });
 
 export const heightField = (label: string, help: string) =>

@@ -1,9 +1,11 @@
+import { findMix } from '@rundel/core/mixes';
 import { findProduct } from '@rundel/core/products';
 import type { EntryKind, EntryOf, Product } from '@rundel/core/records';
 import { productUnitSymbol, readProductAmount } from '../../text/product-amount.ts';
 import { productAmount } from '../../text/product-text.ts';
+import { midSentence } from '../../text/text.ts';
 import { SPENT_WORDS } from '../../text/cost-text.ts';
-import { choiceField, numberField, optionsOf, priceField, type Field } from '../form/index.ts';
+import { amountField, choiceField, numberField, optionsOf, priceField, type Field } from '../form/index.ts';
 import { entryForm, type EntryContext } from './entry-form.ts';
 
 /** A product as far as an id tells: one that nobody knows any more is counted in pieces. */
@@ -109,4 +111,47 @@ export const workedForm = entryForm<'worked'>()({
   }),
   start: ({ minutes }) => ({ values: { minutes } }),
   facts: ({ minutes }) => ({ minutes }),
+});
+
+/** What went into a bag as it was filled: the litres of each mix, what stayed, and the grams of what was worked in. */
+export const filledForm = entryForm<'filled'>()({
+  fields({ garden }, entry) {
+    const fields: Record<string, Field<number>> = {};
+    entry?.layers.forEach(({ mixId }, i) => {
+      const name = findMix(mixId, garden.mixes)?.name ?? 'mix';
+      fields[`layer${i}`] = amountField({
+        label: `Loose ${midSentence(name)}`,
+        purpose: 'bag',
+        low: 0.1,
+        high: 5000,
+      });
+    });
+    fields['kept'] = amountField({ label: 'Old mix that stayed', purpose: 'bag', low: 0, high: 5000 });
+    entry?.amendments.forEach(({ productId }, i) => {
+      const { name } = productNamed(productId, garden.products);
+      fields[`amendment${i}`] = numberField({
+        label: name,
+        unit: 'g',
+        low: 0.1,
+        high: 100_000,
+        problem: 'Grams, as 120.',
+      });
+    });
+    return fields;
+  },
+  start: ({ layers, keptLitres, amendments }) => ({
+    values: {
+      ...Object.fromEntries(layers.map(({ litres }, i) => [`layer${i}`, litres])),
+      kept: keptLitres,
+      ...Object.fromEntries(amendments.map(({ grams }, i) => [`amendment${i}`, grams])),
+    },
+  }),
+  facts: (values, _, entry) =>
+    entry
+      ? {
+          layers: entry.layers.map((layer, i) => ({ ...layer, litres: values[`layer${i}`] ?? layer.litres })),
+          keptLitres: values['kept'] ?? entry.keptLitres,
+          amendments: entry.amendments.map((a, i) => ({ ...a, grams: values[`amendment${i}`] ?? a.grams })),
+        }
+      : {},
 });

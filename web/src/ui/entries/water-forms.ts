@@ -40,6 +40,25 @@ export const wateringForm = entryForm<'watering'>()({
   }),
 });
 
+const DRIP_FIELDS = {
+  emitters: numberField({
+    label: 'Drippers',
+    low: 1,
+    high: 50,
+    isWhole: true,
+    problem: 'From 1 to 50 drippers.',
+  }),
+  litresPerHourEach: amountField({ label: 'Each gives in an hour', purpose: 'water', low: 0.01, high: 60 }),
+  minutes: numberField({ label: 'Minutes each time', low: 1, high: 600, problem: 'From 1 to 600 minutes.' }),
+  timesADay: numberField({
+    label: 'Times a day',
+    low: 1,
+    high: 12,
+    isWhole: true,
+    problem: 'From 1 to 12 times.',
+  }),
+} as const;
+
 const FELT = 'What it felt like';
 
 /** A finding by each way of checking: its field, the value that it has, and the check that a value makes. */
@@ -112,4 +131,11 @@ export const skippedForm = entryForm<'skipped'>()({
   fields: () => ({ reason: choiceField({ label: 'Why it was left', options: optionsOf(SKIP_WORDS) }) }),
   start: ({ reason }) => ({ values: { reason } }),
   facts: ({ reason }) => ({ reason }),
+});
+
+/** A drip's setting; one that was turned off has nothing but its time. */
+export const dripForm = entryForm<'drip'>()({
+  fields: (_, entry) => (entry && !entry.setting ? {} : DRIP_FIELDS) as typeof DRIP_FIELDS,
+  start: ({ setting }) => (setting ? { values: setting } : {}),
+  facts: (values, _, entry) => (entry?.setting ? { setting: { ...entry.setting, ...values } } : {}),
 });

@@ -18,3 +18,6 @@ export const inContainer = { containerId: idSchema('container') };
 
 /** The amount as it was typed, so that "half a can" is never turned into false litres. */
 export const asEntered = z.optional(z.string().check(z.maxLength(60)));
+
+/** The plant that something is about, by its station; left out: all that stand in the bag. */
+export const maybeAtPlant = { stationId: z.optional(idSchema('station')), plantId: z.optional(idSchema('plant')) };

@@ -48,14 +48,6 @@ export const regimeEntry = z.object({
   regimeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
 });
 
-/** Something that a plant does for the first time, seen by the grower. */
-export const stageEntry = z.object({
-  kind: z.literal('stage'),
-  ...entryBase,
-  ...inContainer,
-  stage: z.enum(['flowers', 'set']),
-});
-
 /** The nutrient of a reservoir or drum: measured, changed for new or topped up. */
 export const solutionEntry = z
   .object({
@@ -97,7 +89,6 @@ export const FEEDING_EFFECTS = {
   fed: ['feeding', 'money'],
   'feed-skipped': ['feeding'],
   regime: ['feeding'],
-  stage: ['feeding'],
   solution: ['water'],
   tea: [],
   'tea-tended': [],

@@ -2,16 +2,24 @@ import * as z from '../../../schema/index.ts';
 import type { Effect } from '../effect.ts';
 import { daySchema } from '../../time.ts';
 import { idSchema } from '../../ids.ts';
-import { entryBase } from './base.ts';
+import { entryBase, inContainer, maybeAtPlant } from './base.ts';
 
 /** Anything worth keeping, about one container, one plant or the whole garden. */
 export const noteEntry = z.object({
   kind: z.literal('note'),
   ...entryBase,
   containerId: z.optional(idSchema('container')),
-  stationId: z.optional(idSchema('station')),
-  plantId: z.optional(idSchema('plant')),
+  ...maybeAtPlant,
   text: z.string().check(z.trim(), z.minLength(1), z.maxLength(2000)),
+});
+
+/** A bag was carried to another place. Where it stands now is in its record; this says since when, and where it stood before. */
+export const movedEntry = z.object({
+  kind: z.literal('moved'),
+  ...entryBase,
+  ...inContainer,
+  fromPlaceId: idSchema('place'),
+  toPlaceId: idSchema('place'),
 });
 
 /** One day's weather outside, typed or read from a file. Belongs to the garden and not to a bag. */
@@ -46,6 +54,7 @@ export const removedEntry = z.object({
 /** What these bear on. */
 export const OTHER_EFFECTS = {
   note: [],
+  moved: ['water', 'feeding', 'jobs', 'plan'],
   weather: ['water', 'feeding', 'jobs'],
   removed: [],
 } as const satisfies Readonly<Record<string, readonly Effect[]>>;

@@ -1,9 +1,9 @@
 import * as z from '../../../schema/index.ts';
 import type { Effect } from '../effect.ts';
 import { idSchema } from '../../ids.ts';
-import { SUPPORT_KINDS, PLANTING_METHOD_IDS } from '../../kinds.ts';
+import { LEAVING_REASONS, PLANTING_METHOD_IDS, STAGES, SUPPORT_KINDS } from '../../kinds.ts';
 import { seedlingSchema } from '../../seedling.ts';
-import { asEntered, entryBase, inContainer } from './base.ts';
+import { asEntered, entryBase, inContainer, maybeAtPlant } from './base.ts';
 
 const atStation = { stationId: idSchema('station'), plantId: idSchema('plant') };
 
@@ -14,6 +14,12 @@ export const plantedEntry = z.object({
   ...inContainer,
   ...atStation,
   seedling: seedlingSchema,
+  /** nobody measured it: the seedling is a usual one of its crop */
+  isGuessed: z.optional(z.boolean()),
+  /** it came from another bag, where it was planted first */
+  isMoved: z.optional(z.boolean()),
+  /** seeds in the station, where it was sown in place */
+  seeds: z.optional(z.int().check(z.gte(1), z.lte(50))),
   practiceId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   buriedMillimetres: z.optional(z.number().check(z.gte(0), z.lte(1500))),
   /** upright when left out */
@@ -72,12 +78,16 @@ export const TENDED_TASKS = [
   'wound',
   'tied',
   'tucked',
+  'parted',
+  'kneaded',
+  'holed',
 ] as const;
 
 export const tendedEntry = z.object({
   kind: z.literal('tended'),
   ...entryBase,
   ...inContainer,
+  ...maybeAtPlant,
   task: z.enum(TENDED_TASKS),
 });
 
@@ -87,6 +97,18 @@ export const clearedEntry = z.object({
   ...entryBase,
   ...inContainer,
   ...atStation,
+  /** left out: its time was over */
+  why: z.optional(z.enum(LEAVING_REASONS)),
+});
+
+/** A stage that was seen, or looked for and not there yet. */
+export const stageEntry = z.object({
+  kind: z.literal('stage'),
+  ...entryBase,
+  ...inContainer,
+  ...maybeAtPlant,
+  stage: z.enum(STAGES),
+  isNotYet: z.optional(z.boolean()),
 });
 
 /** Fruit taken off: by weight, by count, or both. */
@@ -95,8 +117,7 @@ export const pickingEntry = z
     kind: z.literal('picking'),
     ...entryBase,
     ...inContainer,
-    stationId: z.optional(idSchema('station')),
-    plantId: z.optional(idSchema('plant')),
+    ...maybeAtPlant,
     kilograms: z.optional(z.number().check(z.gt(0), z.lte(100))),
     count: z.optional(z.int().check(z.gte(1), z.lte(5000))),
     asEntered,
@@ -117,5 +138,6 @@ export const PLANT_EFFECTS = {
   supported: ['jobs'],
   tended: ['jobs'],
   cleared: ['water', 'feeding', 'growth', 'jobs', 'plan'],
+  stage: ['water', 'feeding', 'growth', 'jobs', 'plan'],
   picking: ['feeding'],
 } as const satisfies Readonly<Record<string, readonly Effect[]>>;

@@ -1,7 +1,7 @@
 import * as z from '../../../schema/index.ts';
 import type { Effect } from '../effect.ts';
 import { idSchema } from '../../ids.ts';
-import { asEntered, entryBase, inContainer } from './base.ts';
+import { asEntered, entryBase, inContainer, maybeAtPlant } from './base.ts';
 
 const product = { productId: z.string().check(z.minLength(1), z.maxLength(40)) };
 const amount = z.number().check(z.gt(0), z.lte(100_000));
@@ -97,6 +97,7 @@ export const troubleEntry = z.object({
   kind: z.literal('trouble'),
   ...entryBase,
   ...inContainer,
+  ...maybeAtPlant,
   what: z.enum(['root-rot', 'wilt', 'blight', 'pests', 'unknown']),
   livesInMix: z.boolean(),
 });

@@ -157,7 +157,7 @@ function PlanThem({ bags, onClose, onDone }: ManyProps) {
   });
   const { crop, habit } = cropIn(form);
   const now = clock.now();
-  const what = { cropId: crop.id, habitId: habit.id };
+  const what = { cropId: crop.id, habitId: habit.id, varietyName: form.texts.variety };
   const { day } = form.values;
   const days = bags.map(({ container, place }) => ({
     containerId: container.id,
@@ -167,10 +167,8 @@ function PlanThem({ bags, onClose, onDone }: ManyProps) {
     const planned = {
       ...what,
       varietyName: variety || crop.name,
-      plantedOn,
       plantName: undefined,
       practiceId: undefined,
-      seedling: undefined,
     };
     const homes = days.map((home) => (plantedOn ? { ...home, plantOn: plantedOn, isDaySaid: true } : home));
     await saveRecords(

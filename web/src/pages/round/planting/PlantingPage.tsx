@@ -50,7 +50,7 @@ export default function PlantingPage() {
     const at = all.filter((state) => !ticking.current.has(key(state)));
     if (at.length === 0) return;
     for (const state of at) ticking.current.add(key(state));
-    const ticks = at.map((state) => tickOf(step, state, garden.varieties, clock.now()));
+    const ticks = at.map((state) => tickOf(step, state, garden, clock.now()));
     const where = at.length === 1 ? `bag ${at[0]?.bag.container.label ?? ''}` : `${at.length} bags`;
     await saveRecords(
       onceEach(ticks.flatMap((t) => t.changes)),

@@ -120,7 +120,7 @@ function StepBody({
       <Box sx={{ display: 'grid', gap: 1 }}>
         {bags.map((state) => (
           <BagTick
-            key={state.bag.container.id}
+            key={`${state.bag.container.id} ${state.item.stationIds?.join() ?? ''}`}
             step={step}
             state={state}
             onTick={onTick}
@@ -142,6 +142,9 @@ function StepBody({
   );
 }
 
+/** What goes in: its own name, or its variety. */
+const itemName = ({ item }: SessionBagState) => item.plantName ?? item.varietyName;
+
 /** One bag at a step: a tick as wide as the screen, with what differs from bag to bag. */
 function BagTick({
   step,
@@ -162,7 +165,7 @@ function BagTick({
       <ButtonBase
         role="checkbox"
         aria-checked={isDone}
-        aria-label={`${STEP_NAMES[step]}: bag ${bag.container.label}`}
+        aria-label={`${STEP_NAMES[step]}: bag ${bag.container.label}${step === 'plant' && item.stationIds ? `, ${itemName(state)}` : ''}`}
         onClick={() => (isDone ? onUntick(step, state) : onTick(step, [state]))}
         sx={{
           width: '100%',
@@ -193,7 +196,7 @@ function BagTick({
           {isDone && <IconCheck aria-hidden size={20} />}
         </Box>
         <Box component="span" sx={{ flex: 1, fontSize: '1.05rem' }}>
-          <strong>{bag.container.label}</strong> {item.varietyName}
+          <strong>{bag.container.label}</strong> {itemName(state)}
           <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: '0.95rem' }}>
             <BagWords step={step} state={state} />
           </Box>

@@ -67,7 +67,7 @@ function after(
   const ticks = steps.map(([step, at]) => {
     const state = states[at];
     if (!state) throw new Error('no such bag');
-    return tickOf(step, state, [], LATER);
+    return tickOf(step, state, { varieties: [], batches: [] }, LATER);
   });
   const live = ticks.flatMap((t, i) =>
     t.drafts.map((draft, j) => ({ ...draft, id: `ent_session${i}${j}`, recordedAt: LATER }) as Entry),

@@ -1,6 +1,6 @@
 import { TASK_OF_STEP, type SessionBagState } from '@rundel/core/garden-state';
 import type { StepId } from '@rundel/core/planting';
-import type { Draft, Variety } from '@rundel/core/records';
+import type { Draft, Garden } from '@rundel/core/records';
 import { plantingChanges } from '../../../ui/planting-form.ts';
 import type { RecordChange } from '../../../store/index.ts';
 
@@ -8,7 +8,7 @@ import type { RecordChange } from '../../../store/index.ts';
 export function tickOf(
   step: StepId,
   { bag, item, plan, wateringLitres }: SessionBagState,
-  varieties: readonly Variety[],
+  records: Pick<Garden, 'varieties' | 'batches'>,
   now: string,
 ): { readonly changes: readonly RecordChange[]; readonly drafts: readonly Draft[] } {
   const here = { at: now, containerId: bag.container.id };
@@ -32,6 +32,10 @@ export function tickOf(
       ...item,
       plantName: item.plantName,
       practiceId: item.practiceId,
+      isGuessed: item.isGuessed ?? false,
+      isSown: item.plantingMethodId === 'seed',
+      seeds: item.seeds,
+      sownOn: item.sownOn,
       plantedOn: now.slice(0, 10),
       plantingMethod: {
         plantingMethodId: item.plantingMethodId,
@@ -39,8 +43,13 @@ export function tickOf(
         buriedMillimetres: plan.stem.buriedMillimetres,
       },
     },
-    [{ containerId: bag.container.id, stationIds: free }],
-    varieties,
+    [
+      {
+        containerId: bag.container.id,
+        stationIds: free.filter((id) => item.stationIds?.includes(id) ?? true),
+      },
+    ],
+    records,
     now,
   );
 }

@@ -1,0 +1,183 @@
+import { Box, Button, Typography } from '@mui/material';
+import { dayOf, daysBetween } from '@rundel/core/calendar';
+import { plansFor } from '@rundel/core/garden-state';
+import { cropOf, habitOfPlanned, type Occupant } from '@rundel/core/plants';
+import type { Plan } from '@rundel/core/records';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { ChoiceButton } from '../../ui/ChoiceButton.tsx';
+import { CorrectPlanting } from '../../ui/entries/CorrectPlanting.tsx';
+import { Panel } from '../../ui/Page.tsx';
+import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
+import { plantName } from '../../text/plant-text.ts';
+import { plantedWords } from '../../text/planted-text.ts';
+import { shortDay } from '../../text/text.ts';
+import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
+import { LeaveDialog, MovePlantDialog } from './LeaveDialog.tsx';
+import { PlantStages } from './PlantStages.tsx';
+
+/** Who stands in a bag, plant by plant: what it is, how old, what was seen of it, and how it was planted; and who is to come. */
+export function PlantsPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void }) {
+  const { garden, live } = useGarden();
+  const { occupants, container } = bag;
+  const free = container.stations.length - occupants.length;
+  return (
+    <Panel title={occupants.length > 1 ? 'Plants' : 'The plant'}>
+      {occupants.map((occupant, i) => (
+        <OnePlant
+          key={occupant.planted.id}
+          bag={bag}
+          occupant={occupant}
+          // plants that went in alike were planted alike: it is said once
+          hasAdvice={occupants.findIndex((o) => isAlike(o, occupant)) === i}
+        />
+      ))}
+      {free > 0 && (
+        <Box>
+          <Typography sx={{ marginBlockEnd: 1 }}>
+            {occupants.length === 0 ? 'Nothing is planted in it.' : `Room for ${free} more.`}
+          </Typography>
+          {plansFor(container, garden, live).map((plan) => (
+            <Planned key={plan.id} plan={plan} bag={bag} />
+          ))}
+          <Button variant={occupants.length === 0 ? 'contained' : 'outlined'} onClick={onPlant}>
+            Record planting
+          </Button>{' '}
+          <Button component={Link} to={`/round/planting?bag=${container.id}`}>
+            Plant it step by step
+          </Button>
+        </Box>
+      )}
+    </Panel>
+  );
+}
+
+function isAlike(a: Occupant, b: Occupant): boolean {
+  const key = ({ variety, plantedOn, planted }: Occupant) =>
+    JSON.stringify([variety.cropId, variety.habitId, plantedOn, planted.seedling, planted.practiceId]);
+  return key(a) === key(b);
+}
+
+const days = (n: number) => (n === 1 ? '1 day' : `${n} days`);
+
+/** "sown 12 Mar, 70 days; planted 1 May, 20 days ago" */
+function ageWords({ sownOn, plantedOn, origin, planted }: Occupant, today: string): string {
+  const since = (day: string) => {
+    const ago = daysBetween(day, today);
+    return ago === 0 ? 'today' : ago === 1 ? 'yesterday' : `${shortDay(day, today)}, ${days(ago)} ago`;
+  };
+  if (planted.plantingMethodId === 'seed') return `sown here ${since(plantedOn)}`;
+  const sown = sownOn ? `sown ${since(sownOn)}; ` : '';
+  if (planted.isMoved)
+    return `${sown}planted ${since(dayOf(origin.at))}; in this bag since ${shortDay(plantedOn, today)}`;
+  return `${sown}planted ${since(plantedOn)}`;
+}
+
+const ACTIONS = [
+  { id: 'correct', label: 'Change what is said of it' },
+  { id: 'move', label: 'Move it to another bag' },
+  { id: 'leave', label: 'It died, was given away …' },
+] as const;
+type ActionId = (typeof ACTIONS)[number]['id'];
+
+function OnePlant({
+  bag,
+  occupant,
+  hasAdvice,
+}: {
+  readonly bag: Bag;
+  readonly occupant: Occupant;
+  readonly hasAdvice: boolean;
+}) {
+  const { garden, clock } = useGarden();
+  const unitFormat = useUnitFormat();
+  const [dialog, setDialog] = useState<ActionId>();
+  const today = dayOf(clock.now());
+  const { plant, variety, crop, habit, planted } = occupant;
+  const name = plantName(occupant, bag.occupants);
+  const close = () => setDialog(undefined);
+  const kind = [
+    name === variety.name || variety.name === crop.name ? '' : variety.name,
+    crop.name.toLowerCase(),
+    habit.name.toLowerCase(),
+    planted.seedling.graftMillimetres || variety.isGrafted ? 'grafted' : '',
+  ].filter(Boolean);
+  return (
+    <Box sx={{ borderBlockEnd: '1px solid var(--line)', marginBlockEnd: 1.5, paddingBlockEnd: 1.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'start', gap: 1 }}>
+        <Typography sx={{ flex: 1 }}>
+          <strong>{name}</strong>: {kind.join(', ')}; {ageWords(occupant, today)}.
+        </Typography>
+        <ChoiceButton<ActionId>
+          size="small"
+          choices={ACTIONS}
+          onChoose={setDialog}
+          aria-label={`Change ${name}`}
+        >
+          Change
+        </ChoiceButton>
+      </Box>
+      <PlantStages bag={bag} occupant={occupant} />
+      {hasAdvice &&
+        (planted.plantingMethodId ? (
+          <Typography>{plantedWords(planted, unitFormat)}</Typography>
+        ) : (
+          <PlantingAdvice
+            seedling={planted.seedling}
+            crop={crop}
+            habit={habit}
+            properties={bag.properties}
+            stations={bag.container.stations.length}
+            practiceId={planted.practiceId ?? garden.settings.depthPracticeId}
+            isDone={daysBetween(occupant.plantedOn, today) > 1}
+          />
+        ))}
+      {planted.isGuessed && hasAdvice && (
+        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+          Nobody measured it: I take it for a usual one,{' '}
+          {unitFormat.show(planted.seedling.stemMillimetres, 'height')} tall.
+        </Typography>
+      )}
+      {dialog === 'correct' && <CorrectPlanting key={plant.id} entry={planted} onClose={close} />}
+      {dialog === 'move' && <MovePlantDialog bag={bag} occupant={occupant} onClose={close} />}
+      {dialog === 'leave' && <LeaveDialog bag={bag} occupant={occupant} onClose={close} />}
+    </Box>
+  );
+}
+
+/** What is to go into a bag, as far as the grower has said it, and how it would be planted. */
+function Planned({ plan, bag }: { readonly plan: Plan; readonly bag: Bag }) {
+  const { garden, clock } = useGarden();
+  const unitFormat = useUnitFormat();
+  const crop = cropOf(plan.cropId);
+  const habit = habitOfPlanned(garden.varieties, plan);
+  const day = shortDay(plan.plantOn, dayOf(clock.now()));
+  const practiceId = plan.practiceId ?? garden.settings.depthPracticeId;
+  return (
+    <Box sx={{ marginBlockEnd: 2 }}>
+      <Typography sx={{ marginBlockEnd: 0.5 }}>
+        <strong>
+          Planned: {plan.plantName ? `${plan.plantName}, ` : ''}
+          {plan.varietyName ?? crop.name}
+        </strong>
+        , {crop.name.toLowerCase()}, {habit.name.toLowerCase()}
+        {plan.isSown ? ', sown in place' : ''}
+        {plan.seedling ? `, ${unitFormat.show(plan.seedling.stemMillimetres, 'height')} tall` : ''}.{' '}
+        {plan.isDayOpen ? `No day yet; from about ${day} on.` : `On ${day}.`}{' '}
+        <Link to="/season" style={{ color: 'inherit' }}>
+          Its year
+        </Link>
+      </Typography>
+      {plan.seedling && (
+        <PlantingAdvice
+          crop={crop}
+          habit={habit}
+          seedling={plan.seedling}
+          properties={bag.properties}
+          stations={bag.container.stations.length}
+          practiceId={practiceId}
+        />
+      )}
+    </Box>
+  );
+}
