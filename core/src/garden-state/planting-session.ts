@@ -82,9 +82,11 @@ export function itemFor(
   const task = taskOf(bag, { ...intended, plantingMethodId: 'upright' }, settings);
   const outcome = plantingMethodId
     ? plantingMethodOf(plantingMethodId).plan(task)
-    : (plantingMethodsFor(task).find((o) => o.kind === 'cannot' || o.plan.plantingMethodId !== 'seed') ?? plantingMethodOf('upright').plan(task));
+    : (plantingMethodsFor(task).find((o) => o.kind === 'cannot' || o.plan.plantingMethodId !== 'seed') ??
+      plantingMethodOf('upright').plan(task));
   if (outcome.kind === 'cannot') return { kind: 'cannot', outcome };
-  const { cropId, habitId, varietyName, plantName, seedling, practiceId, isGuessed, seeds, sownOn } = intended;
+  const { cropId, habitId, varietyName, plantName, seedling, practiceId, isGuessed, seeds, sownOn } =
+    intended;
   const straight = plantingMethodOf('upright').plan(task);
   const isOther = plantingMethodId === undefined && outcome.plan.plantingMethodId !== 'upright';
   return {

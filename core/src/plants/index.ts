@@ -26,6 +26,8 @@ export {
   type Reaching,
 } from './growth/height.ts';
 export { daysSinceLastPlanting, occupantsOf, type Occupant } from './occupants.ts';
+export { batchCourse, emergenceDays, type BatchCourse } from './batches.ts';
+export { STARTER_VARIETIES, varietiesIn, type KnownVariety } from './starter-varieties.ts';
 export { NO_STAGES, stagesSeen, type StagesSeen } from './stages.ts';
 export {
   daysToGreenOf,

@@ -2,6 +2,7 @@ import { daysBetween, type Day } from '../calendar/index.ts';
 import type { Variety } from '../records/index.ts';
 import type { Assumption } from '../assumed/index.ts';
 import { cropOf, habitOf } from './crops/index.ts';
+import { varietiesIn, type KnownVariety } from './starter-varieties.ts';
 import { prior, type Crop, type Habit } from './crops/crop.ts';
 
 /** What a variety says of itself, as far as it is known. */
@@ -112,16 +113,14 @@ export function daysToGreenOf(cropId: string, habit: Habit): number {
   return habit.daysToGreen?.value ?? habit.daysToPicking.value - (GREEN_BEFORE_RIPE[cropId] ?? 0);
 }
 
-/** The variety of a name among those that are there, with the crop and growth that were said for it. */
-export function varietyNamed(
-  varieties: readonly Variety[],
+/** The variety of a name among some, with the crop and growth that were said for it. */
+export function varietyNamed<V extends KnownVariety>(
+  varieties: readonly V[],
   what: { readonly varietyName?: string | undefined; readonly cropId: string; readonly habitId?: string },
-): Variety | undefined {
+): V | undefined {
   const name = what.varietyName?.trim().toLocaleLowerCase();
   if (!name) return undefined;
-  const same = varieties.filter(
-    (v) => !v.binnedAt && v.cropId === what.cropId && v.name.toLocaleLowerCase() === name,
-  );
+  const same = varieties.filter((v) => v.cropId === what.cropId && v.name.toLocaleLowerCase() === name);
   return same.find((v) => v.habitId === what.habitId) ?? same[0];
 }
 
@@ -130,6 +129,6 @@ export function habitOfPlanned(
   varieties: readonly Variety[],
   what: { readonly varietyName?: string | undefined; readonly cropId: string; readonly habitId: string },
 ): Habit {
-  const variety = varietyNamed(varieties, what);
+  const variety = varietyNamed(varietiesIn(varieties), what);
   return habitOfVariety(variety ? { ...variety, habitId: what.habitId } : what);
 }

@@ -37,6 +37,7 @@ export {
 export {
   RECORD_SCHEMAS,
   settingsSchema,
+  varietySchema,
   type AddedStore,
   type Batch,
   type Container,

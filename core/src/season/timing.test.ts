@@ -34,7 +34,11 @@ describe('frost', () => {
   });
 
   it("by the grower's own dates is as likely as not on the date, and one in six ten days on", () => {
-    expect(frost).toMatchObject({ sources: { last: 'own', first: 'own' }, last: '2026-04-25', first: '2026-10-20' });
+    expect(frost).toMatchObject({
+      sources: { last: 'own', first: 'own' },
+      last: '2026-04-25',
+      first: '2026-10-20',
+    });
     expect(frostChance(frost, '2026-04-25')).toBeCloseTo(0.5, 6);
     expect(frostChance(frost, '2026-05-05')).toBeCloseTo(0.1587, 3);
     expect(frostChance(frost, '2026-10-10')).toBeCloseTo(0.1587, 3);
@@ -68,7 +72,12 @@ describe('frost', () => {
     expect(frostYear(site, undefined, two, '2026-06-01', DEFAULT_ASSUMED).sources.last).toBe('normals');
     const three = [...two, ...yearOf(2025, '04-30', '10-25')];
     const year = frostYear(site, undefined, three, '2026-06-01', DEFAULT_ASSUMED);
-    expect(year).toMatchObject({ sources: { last: 'years', first: 'years' }, years: 3, last: '2026-04-20', first: '2026-10-25' });
+    expect(year).toMatchObject({
+      sources: { last: 'years', first: 'years' },
+      years: 3,
+      last: '2026-04-20',
+      first: '2026-10-25',
+    });
   });
 
   it('the south grows over the turn of the year', () => {

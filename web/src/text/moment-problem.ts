@@ -2,7 +2,14 @@ import { addDays, dayOf, isDay } from '@rundel/core/calendar';
 import type { Entry } from '@rundel/core/records';
 
 /** What may happen at a bag before anything stands in it; a watering only a while before, as it is filled. */
-const BEFORE_PLANTING: readonly Entry['kind'][] = ['planted', 'note', 'filled', 'tended', 'moved', 'supported'];
+const BEFORE_PLANTING: readonly Entry['kind'][] = [
+  'planted',
+  'note',
+  'filled',
+  'tended',
+  'moved',
+  'supported',
+];
 const WATERED_BEFORE_DAYS = 30;
 
 /**
@@ -31,7 +38,5 @@ export function momentProblem(
   if (BEFORE_PLANTING.includes(entry.kind) || first === Infinity) return undefined;
   const planted = dayOf(plantings.find((e) => Date.parse(e.at) === first)?.at ?? at);
   const earliest = entry.kind === 'watering' ? addDays(planted, -WATERED_BEFORE_DAYS) : planted;
-  return dayOf(at) < earliest
-    ? 'That is before anything was planted in this bag.'
-    : undefined;
+  return dayOf(at) < earliest ? 'That is before anything was planted in this bag.' : undefined;
 }

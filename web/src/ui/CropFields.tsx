@@ -1,4 +1,6 @@
-import { cropOf, CROPS, habitOf, type Crop, type Habit } from '@rundel/core/plants';
+import { cropOf, CROPS, habitOfPlanned, varietiesIn, type Crop, type Habit } from '@rundel/core/plants';
+import type { Variety } from '@rundel/core/records';
+import { useGarden } from '../store/index.ts';
 import { choiceField, FormField, namedOptions, textField, type FieldsForm } from './form/index.ts';
 import { habitIdOf } from './planting-form.ts';
 
@@ -7,19 +9,32 @@ export const CROP_FIELDS = {
   cropId: choiceField({ label: 'Crop', options: namedOptions(CROPS) }),
   habitId: choiceField({ label: 'Growth', options: namedOptions(CROPS[0]?.habits ?? []) }),
   variety: textField({ label: 'Variety', longest: 60 }),
+  isSown: choiceField<'plant' | 'seed'>({
+    label: 'It goes in as',
+    options: [
+      { id: 'plant', label: 'a young plant' },
+      { id: 'seed', label: 'seed, sown in place' },
+    ],
+  }),
 } as const;
 
 type Form = FieldsForm<typeof CROP_FIELDS>;
 
-/** The crop and habit that a form says; another crop has other habits, and until one is chosen it is its first. */
-export function cropIn({ texts }: Pick<Form, 'texts'>): { readonly crop: Crop; readonly habit: Habit } {
+/** The crop and growth that a form says, as its variety grows where that is known; another crop has other growths. */
+export function cropIn(
+  { texts }: Pick<Form, 'texts'>,
+  varieties: readonly Variety[],
+): { readonly crop: Crop; readonly habit: Habit } {
   const crop = cropOf(texts.cropId);
-  return { crop, habit: habitOf(crop.id, habitIdOf(texts)) };
+  const what = { cropId: crop.id, habitId: habitIdOf(texts), varietyName: texts.variety };
+  return { crop, habit: habitOfPlanned(varieties, what) };
 }
 
 /** The fields of a crop that is planned. */
 export function CropFields({ form }: { readonly form: Form }) {
-  const { crop, habit } = cropIn(form);
+  const { garden } = useGarden();
+  const { crop, habit } = cropIn(form, garden.varieties);
+  const known = varietiesIn(garden.varieties).filter((v) => v.cropId === crop.id);
   return (
     <>
       <FormField form={form} name="cropId" />
@@ -30,7 +45,22 @@ export function CropFields({ form }: { readonly form: Form }) {
         options={namedOptions(crop.habits)}
         help={habit.description}
       />
-      <FormField form={form} name="variety" help={`Empty: just "${crop.name}".`} />
+      <FormField
+        form={form}
+        name="variety"
+        help={`Empty: just "${crop.name}".`}
+        list="planned-varieties"
+        onTyped={(name) => {
+          const variety = known.find((v) => v.name === name.trim());
+          if (variety) form.set('habitId', variety.habitId);
+        }}
+      />
+      <datalist id="planned-varieties">
+        {known.map(({ name }) => (
+          <option key={name} value={name} />
+        ))}
+      </datalist>
+      <FormField form={form} name="isSown" />
     </>
   );
 }

@@ -1,10 +1,12 @@
 import { Box } from '@mui/material';
-import { habitOf } from '@rundel/core/plants';
+import { habitOf, varietiesIn } from '@rundel/core/plants';
 import { useGarden } from '../store/index.ts';
 import { practiceWords } from './choices.tsx';
 import { FormField, FormFields, type FieldsForm } from './form/index.ts';
 import { Folded } from './Folded.tsx';
 import { habitIdOf, type PlantingFields as Fields } from './planting-form.ts';
+
+const WIDE = { gridColumn: { xs: '1 / -1', sm: 'auto' } } as const;
 
 const two = {
   display: 'grid',
@@ -44,7 +46,7 @@ export function PlantingFields({
 }) {
   const { garden } = useGarden();
   const { cropId, varietyName, practiceId, isSown } = form.texts;
-  const known = garden.varieties.filter((v) => !v.binnedAt && v.cropId === cropId && v.name !== varietyName);
+  const known = varietiesIn(garden.varieties).filter((v) => v.cropId === cropId && v.name !== varietyName);
   const habitId = habitIdOf(form.texts);
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
@@ -65,7 +67,7 @@ export function PlantingFields({
             />
             <datalist id="known-varieties">
               {known.map((variety) => (
-                <option key={variety.id} value={variety.name} />
+                <option key={variety.name} value={variety.name} />
               ))}
             </datalist>
             <FormField form={form} name="plantName" />
@@ -73,11 +75,24 @@ export function PlantingFields({
         )}
       </Box>
       <Box sx={two}>
-        <FormField form={form} name="isSown" />
+        <Box sx={WIDE}>
+          <FormField form={form} name="isSown" />
+        </Box>
         {hasDay && (
-          <FormField form={form} name="plantedOn" label={isSown === 'seed' ? 'Sown here on' : 'Planted on'} />
+          <Box sx={WIDE}>
+            <FormField
+              form={form}
+              name="plantedOn"
+              label={isSown === 'seed' ? 'Sown here on' : 'Planted on'}
+            />
+          </Box>
         )}
-        <FormFields form={form} names={['stem', 'seeds', 'sownOn']} />
+        <FormFields form={form} names={['stem', 'seeds']} />
+        {form.isAsked('sownOn') && (
+          <Box sx={WIDE}>
+            <FormField form={form} name="sownOn" />
+          </Box>
+        )}
         {form.isAsked('practiceId') && (
           <FormField form={form} name="practiceId" help={practiceWords(practiceId)} />
         )}

@@ -1,5 +1,5 @@
 import { addDays, dayOf, isDay } from '@rundel/core/calendar';
-import { cropOf, CROPS } from '@rundel/core/plants';
+import { cropOf, CROPS, STARTER_VARIETIES } from '@rundel/core/plants';
 import { DEPTH_PRACTICES } from '@rundel/core/planting';
 import {
   type Batch,
@@ -257,6 +257,7 @@ const HANDED_OVER = [
   'isSown',
   'varietyName',
   'plantName',
+  'sownOn',
   'stem',
   'ball',
   'graft',
@@ -361,14 +362,10 @@ export function varietyFor(
     (v) => !v.binnedAt && v.name === varietyName && v.cropId === cropId && v.habitId === habitId,
   );
   if (known) return { variety: known, changes: [] };
-  const variety = {
-    id: newId('variety'),
-    name: varietyName,
-    cropId,
-    habitId,
-    createdAt: now,
-    changedAt: now,
-  };
+  // one of those to begin with comes with what is known of it
+  const starter = STARTER_VARIETIES.find((v) => v.name === varietyName && v.cropId === cropId);
+  const facts = { ...starter, name: varietyName, cropId, habitId };
+  const variety: Variety = { id: newId('variety'), ...facts, createdAt: now, changedAt: now };
   return { variety, changes: [{ table: 'varieties', before: undefined, after: variety }] };
 }
 

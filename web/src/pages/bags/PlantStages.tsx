@@ -41,7 +41,15 @@ function nextOf(occupant: Occupant, dates: ReturnType<typeof datesOf>, today: Da
  * What was seen of a plant and what may come next: asked, never held against it. Seen and not yet are one tap each; any other stage
  * and an earlier day are in a form.
  */
-export function PlantStages({ bag, occupant }: { readonly bag: Bag; readonly occupant: Occupant }) {
+export function PlantStages({
+  bag,
+  plants,
+}: {
+  readonly bag: Bag;
+  /** those that are spoken of together */
+  readonly plants: readonly [Occupant, ...Occupant[]];
+}) {
+  const [occupant] = plants;
   const { garden, clock, record } = useGarden();
   const [isOther, setOther] = useState(false);
   const today = dayOf(clock.now());
@@ -51,21 +59,20 @@ export function PlantStages({ bag, occupant }: { readonly bag: Bag; readonly occ
   );
   const { seen, notYet } = occupant.stages;
   const next = nextOf(occupant, dates, today);
+  const isWholeBag = plants.length === bag.occupants.length;
   const say = (stage: Stage, isNotYet: boolean) =>
     record(
-      [
-        {
-          kind: 'stage',
-          at: clock.now(),
-          containerId: bag.container.id,
-          ...(bag.occupants.length > 1 ? { stationId: occupant.stationId, plantId: occupant.plant.id } : {}),
-          stage,
-          ...(isNotYet ? { isNotYet } : {}),
-        },
-      ],
+      (isWholeBag ? [undefined] : plants).map((one) => ({
+        kind: 'stage' as const,
+        at: clock.now(),
+        containerId: bag.container.id,
+        ...(one ? { stationId: one.stationId, plantId: one.plant.id } : {}),
+        stage,
+        ...(isNotYet ? { isNotYet } : {}),
+      })),
       `${STAGE_NAMES[stage]} ${isNotYet ? 'not yet' : 'seen'} at ${bag.container.label}`,
     );
-  const name = plantName(occupant, bag.occupants);
+  const name = plants.length === 1 ? plantName(occupant, bag.occupants) : occupant.variety.name;
   const looked = next && notYet[next.stage];
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, marginBlock: 0.5 }}>
@@ -79,19 +86,15 @@ export function PlantStages({ bag, occupant }: { readonly bag: Bag; readonly occ
         </Box>
       ))}
       {next && (
-        <Box
-          role="group"
-          aria-label={`${STAGE_NAMES[next.stage]} of ${name}`}
-          sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.5 }}
-        >
-          <span>
+        <Box role="group" aria-label={`${STAGE_NAMES[next.stage]} of ${name}`} sx={{ display: 'contents' }}>
+          <Box component="span" sx={{ flexBasis: { xs: '100%', sm: 'auto' } }}>
             {STAGE_NAMES[next.stage].charAt(0).toUpperCase() + STAGE_NAMES[next.stage].slice(1)}?
             {looked
               ? ` Not on ${shortDay(looked, today)}.`
               : next.from
                 ? ` I reckon from ${shortDay(next.from, today)}.`
                 : ''}
-          </span>
+          </Box>
           <Button size="small" variant="outlined" onClick={() => told(say(next.stage, false))}>
             Seen
           </Button>
@@ -107,7 +110,7 @@ export function PlantStages({ bag, occupant }: { readonly bag: Bag; readonly occ
         <EntryDialog
           bags={[bag]}
           kind="stage"
-          {...(bag.occupants.length > 1 ? { plantId: occupant.plant.id } : {})}
+          {...(isWholeBag ? {} : { plantId: occupant.plant.id })}
           onClose={() => setOther(false)}
         />
       )}

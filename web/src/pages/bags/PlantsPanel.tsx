@@ -19,19 +19,27 @@ import { PlantStages } from './PlantStages.tsx';
 /** Who stands in a bag, plant by plant: what it is, how old, what was seen of it, and how it was planted; and who is to come. */
 export function PlantsPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): void }) {
   const { garden, live } = useGarden();
+  const [isEach, setEach] = useState(false);
   const { occupants, container } = bag;
   const free = container.stations.length - occupants.length;
+  const groups = isEach ? occupants.map((o): [Occupant] => [o]) : alikeOf(occupants);
+  const hasGroups = alikeOf(occupants).length < occupants.length;
   return (
     <Panel title={occupants.length > 1 ? 'Plants' : 'The plant'}>
-      {occupants.map((occupant, i) => (
-        <OnePlant
-          key={occupant.planted.id}
+      {groups.map((group, i) => (
+        <PlantGroup
+          key={group[0].planted.id}
           bag={bag}
-          occupant={occupant}
+          group={group}
           // plants that went in alike were planted alike: it is said once
-          hasAdvice={occupants.findIndex((o) => isAlike(o, occupant)) === i}
+          hasAdvice={groups.findIndex(([o]) => isAlike(o, group[0])) === i}
         />
       ))}
+      {hasGroups && (
+        <Button onClick={() => setEach(!isEach)} sx={{ marginBlockEnd: 1 }}>
+          {isEach ? 'Those that are alike together' : 'Each plant by itself'}
+        </Button>
+      )}
       {free > 0 && (
         <Box>
           <Typography sx={{ marginBlockEnd: 1 }}>
@@ -52,11 +60,28 @@ export function PlantsPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): vo
   );
 }
 
+type Group = readonly [Occupant, ...Occupant[]];
+
+/** Plants of one variety and day without names of their own, of which the same was seen, are spoken of together. */
+function alikeOf(occupants: readonly Occupant[]): readonly Group[] {
+  const groups = new Map<string, [Occupant, ...Occupant[]]>();
+  for (const o of occupants) {
+    const key =
+      o.plant.name ?? JSON.stringify([o.variety.id, o.plantedOn, o.sownOn, o.stages, o.planted.seedling]);
+    const group = groups.get(key);
+    if (group) group.push(o);
+    else groups.set(key, [o]);
+  }
+  return [...groups.values()];
+}
+
 function isAlike(a: Occupant, b: Occupant): boolean {
   const key = ({ variety, plantedOn, planted }: Occupant) =>
     JSON.stringify([variety.cropId, variety.habitId, plantedOn, planted.seedling, planted.practiceId]);
   return key(a) === key(b);
 }
+
+const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 const days = (n: number) => (n === 1 ? '1 day' : `${n} days`);
 
@@ -80,44 +105,52 @@ const ACTIONS = [
 ] as const;
 type ActionId = (typeof ACTIONS)[number]['id'];
 
-function OnePlant({
+function PlantGroup({
   bag,
-  occupant,
+  group,
   hasAdvice,
 }: {
   readonly bag: Bag;
-  readonly occupant: Occupant;
+  readonly group: Group;
   readonly hasAdvice: boolean;
 }) {
   const { garden, clock } = useGarden();
   const unitFormat = useUnitFormat();
-  const [dialog, setDialog] = useState<ActionId>();
+  const [asked, setAsked] = useState<{ readonly action: ActionId; readonly occupant: Occupant }>();
   const today = dayOf(clock.now());
-  const { plant, variety, crop, habit, planted } = occupant;
-  const name = plantName(occupant, bag.occupants);
-  const close = () => setDialog(undefined);
+  const [occupant] = group;
+  const { variety, crop, habit, planted } = occupant;
+  const isOne = group.length === 1;
+  const name = isOne ? plantName(occupant, bag.occupants) : `${variety.name} ×${group.length}`;
+  const close = () => setAsked(undefined);
   const kind = [
-    name === variety.name || variety.name === crop.name ? '' : variety.name,
+    name.startsWith(variety.name) || variety.name === crop.name ? '' : variety.name,
     crop.name.toLowerCase(),
     habit.name.toLowerCase(),
     planted.seedling.graftMillimetres || variety.isGrafted ? 'grafted' : '',
   ].filter(Boolean);
+  const choices = group.flatMap((o, i) =>
+    ACTIONS.map(({ id, label }) => ({
+      id: `${i} ${id}`,
+      label: isOne ? label : `${sentence(plantName(o, bag.occupants))}: ${label.toLowerCase()}`,
+    })),
+  );
+  const ask = (choice: string) => {
+    const [at, action] = choice.split(' ');
+    const one = group[Number(at)];
+    if (one) setAsked({ action: action as ActionId, occupant: one });
+  };
   return (
     <Box sx={{ borderBlockEnd: '1px solid var(--line)', marginBlockEnd: 1.5, paddingBlockEnd: 1.5 }}>
       <Box sx={{ display: 'flex', alignItems: 'start', gap: 1 }}>
-        <Typography sx={{ flex: 1 }}>
-          <strong>{name}</strong>: {kind.join(', ')}; {ageWords(occupant, today)}.
+        <Typography sx={{ flex: 1, paddingBlockStart: 1 }}>
+          <strong>{sentence(name)}</strong>: {kind.join(', ')}; {ageWords(occupant, today)}.
         </Typography>
-        <ChoiceButton<ActionId>
-          size="small"
-          choices={ACTIONS}
-          onChoose={setDialog}
-          aria-label={`Change ${name}`}
-        >
+        <ChoiceButton size="small" choices={choices} onChoose={ask} aria-label={`Change ${name}`}>
           Change
         </ChoiceButton>
       </Box>
-      <PlantStages bag={bag} occupant={occupant} />
+      <PlantStages bag={bag} plants={group} />
       {hasAdvice &&
         (planted.plantingMethodId ? (
           <Typography>{plantedWords(planted, unitFormat)}</Typography>
@@ -138,9 +171,9 @@ function OnePlant({
           {unitFormat.show(planted.seedling.stemMillimetres, 'height')} tall.
         </Typography>
       )}
-      {dialog === 'correct' && <CorrectPlanting key={plant.id} entry={planted} onClose={close} />}
-      {dialog === 'move' && <MovePlantDialog bag={bag} occupant={occupant} onClose={close} />}
-      {dialog === 'leave' && <LeaveDialog bag={bag} occupant={occupant} onClose={close} />}
+      {asked?.action === 'correct' && <CorrectPlanting entry={asked.occupant.planted} onClose={close} />}
+      {asked?.action === 'move' && <MovePlantDialog bag={bag} occupant={asked.occupant} onClose={close} />}
+      {asked?.action === 'leave' && <LeaveDialog bag={bag} occupant={asked.occupant} onClose={close} />}
     </Box>
   );
 }

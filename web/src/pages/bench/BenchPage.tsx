@@ -30,6 +30,7 @@ const NEXT = {
   shop: { to: '/bench/shop', label: 'What to buy' },
   add: { to: '/bags/new', label: 'Add the bag' },
   load: { to: '/bench/load', label: 'What it weighs' },
+  year: { to: '/season', label: 'When to sow and plant' },
   plant: { to: '/round/planting', label: 'Plant bags, step by step' },
   supports: { to: '/bench/supports', label: 'What holds it up' },
   batch: { to: '/bench/batch', label: 'Mix the feed that is due' },
@@ -106,6 +107,14 @@ const GROUPS: readonly Group[] = [
   {
     name: 'Planting and support',
     topics: [
+      topic(
+        'varieties',
+        'Varieties and seedlings',
+        'Varieties and seedlings',
+        'What each is known for, what was sown when, and what to grow again.',
+        [NEXT.plant, NEXT.year],
+        () => import('./planting/VarietiesBench.tsx'),
+      ),
       topic(
         'depth',
         'Planting',

@@ -32,7 +32,7 @@ export function PlanDialog({
   });
   const { bagId, day } = form.texts;
   const row = years.rows.find((r) => r.bag.container.id === bagId);
-  const { crop, habit } = cropIn(form);
+  const { crop, habit } = cropIn(form, garden.varieties);
   const cover = row?.bag.place?.cover ?? 'open';
   const freeOn = row?.years
     .map((y) => y.bands.find((b) => b.kind === 'clear')?.from ?? y.dates.clear)
@@ -47,7 +47,7 @@ export function PlanDialog({
     window.kind === 'open' ? undefined : plantingWindow(crop, habit, years.nextPlaceOf(cover), assumed);
   const opening = [window, nextWindow].find((w) => w?.kind === 'open');
   const proposed = opening?.kind === 'open' ? opening.plant.from : soonest;
-  const submit = form.submit(async ({ variety, day: chosen }) => {
+  const submit = form.submit(async ({ variety, isSown, day: chosen }) => {
     if (!row) return;
     const now = clock.now();
     const plan: Plan = {
@@ -56,6 +56,7 @@ export function PlanDialog({
       cropId: crop.id,
       habitId: habit.id,
       ...(variety ? { varietyName: variety } : {}),
+      ...(isSown === 'seed' ? { isSown: true } : {}),
       plantOn: chosen ?? proposed,
       createdAt: now,
       changedAt: now,

@@ -20,4 +20,7 @@ export const inContainer = { containerId: idSchema('container') };
 export const asEntered = z.optional(z.string().check(z.maxLength(60)));
 
 /** The plant that something is about, by its station; left out: all that stand in the bag. */
-export const maybeAtPlant = { stationId: z.optional(idSchema('station')), plantId: z.optional(idSchema('plant')) };
+export const maybeAtPlant = {
+  stationId: z.optional(idSchema('station')),
+  plantId: z.optional(idSchema('plant')),
+};

@@ -155,7 +155,7 @@ function PlanThem({ bags, onClose, onDone }: ManyProps) {
     ...CROP_FIELDS,
     day: dayField({ label: 'Plant on', isOptional: true }),
   });
-  const { crop, habit } = cropIn(form);
+  const { crop, habit } = cropIn(form, garden.varieties);
   const now = clock.now();
   const what = { cropId: crop.id, habitId: habit.id, varietyName: form.texts.variety };
   const { day } = form.values;
@@ -163,12 +163,13 @@ function PlanThem({ bags, onClose, onDone }: ManyProps) {
     containerId: container.id,
     plantOn: proposedPlantingDay(garden, what, place?.cover ?? 'open', live, now),
   }));
-  const save = form.submit(async ({ variety, day: plantedOn }) => {
+  const save = form.submit(async ({ variety, isSown, day: plantedOn }) => {
     const planned = {
       ...what,
       varietyName: variety || crop.name,
       plantName: undefined,
       practiceId: undefined,
+      isSown: isSown === 'seed',
     };
     const homes = days.map((home) => (plantedOn ? { ...home, plantOn: plantedOn, isDaySaid: true } : home));
     await saveRecords(
