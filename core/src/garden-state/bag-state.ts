@@ -19,9 +19,9 @@ import {
   type WaterEstimate,
   type WaterEvent,
 } from '../water/index.ts';
-import { propertiesOf, waterBagOf, type BagProperties } from './properties.ts';
+import { atLevel, propertiesOf, waterBagOf, type BagProperties } from './properties.ts';
 import { FilterMemory } from './filter-memory.ts';
-import { sizeForAge } from './growth.ts';
+import { levelOf, sizeForAge } from './growth.ts';
 import { daysSinceLastPlanting, occupantsOf } from '../plants/index.ts';
 import { learnProbe, type LearntProbe } from './probe.ts';
 import { checksOf, type SetAsideReading } from './readings.ts';
@@ -200,16 +200,18 @@ export function waterSetting(
 ): WaterSetting {
   const { settings } = garden;
   const place = garden.places.find((s) => s.id === container.placeId);
-  const properties = propertiesOf(container, garden);
-  const { assumed } = properties;
+  const whole = propertiesOf(container, garden);
+  const { assumed } = whole;
   const from = startOf(container, live, now);
   const occupants = occupantsOf(container, live, garden).filter(
     (o) => o.clearedOn === undefined || o.clearedOn > dayOf(from),
   );
+  const present = occupants.filter((o) => o.clearedOn === undefined);
+  const properties = atLevel(whole, levelOf(whole, present, live));
   const bag = waterBagOf(container, properties, place ?? { cover: 'open' }, occupants, settings, {
     drips: dripsOf(container.id, live, assumed.dripLoss),
     earlier: earlierSkies(container.id, live, garden.places),
-    sizeOf: (occupant) => sizeForAge(occupant, properties, live, settings, dayOf(now)),
+    sizeOf: (occupant) => sizeForAge(occupant, whole, live, settings, dayOf(now)),
   });
   const rounds = roundsAfter(now, settings.roundHours, roundsAhead);
   const last = rounds.at(-1) ?? now;

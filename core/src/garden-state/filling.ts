@@ -64,8 +64,10 @@ export function isFilled(containerId: string, live: readonly Entry[], now: strin
 }
 
 /** Loose litres of a mix that fill a bag, since it settles. */
-function looseLitresOf({ properties }: FilledBag, mix: Mix): number {
-  return properties.fill.mixLitres / (1 - mix.settling);
+function looseLitresOf({ container, properties }: FilledBag, mix: Mix): number {
+  // what really went in was said, and is not worked out again
+  if (container.fill?.by === 'loose') return container.fill.looseLitres;
+  return properties.fill.mixLitres / (1 - (container.settling ?? mix.settling));
 }
 
 /**

@@ -24,7 +24,11 @@ export type BagJob =
     }
   | { readonly kind: 'top-up'; readonly dueOn: Day; readonly earliestOn: Day; readonly topUp: TopUp }
   | { readonly kind: 'support'; readonly dueOn: Day; readonly latestOn: Day }
-  | { readonly kind: 'unshade'; readonly dueOn: Day };
+  | { readonly kind: 'unshade'; readonly dueOn: Day }
+  /** nothing drains from it yet */
+  | { readonly kind: 'holes'; readonly dueOn: Day }
+  /** of seed that came up several to a place, the best one stays */
+  | { readonly kind: 'thin'; readonly dueOn: Day; readonly seeds: number };
 
 /**
  * What a bag's planting, growth and support ask for, by its diary, the most urgent first: winding and tying by growth, the
@@ -91,7 +95,26 @@ export function jobsOf(
   const shade = here.findLast((e) => e.kind === 'tended' && (e.task === 'shaded' || e.task === 'unshaded'));
   if (shade?.kind === 'tended' && shade.task === 'shaded')
     jobs.push({ kind: 'unshade', dueOn: addDays(dayOf(shade.at), 1) });
+  if (container.hasNoHoles) jobs.push({ kind: 'holes', dueOn: eldest.plantedOn });
+  const thin = thinning(occupants, here);
+  if (thin) jobs.push(thin);
   return jobs.sort((a, b) => daysBetween(b.dueOn, a.dueOn));
+}
+
+/** Thinned once the first true leaves are out, so long after it came up, days (*assumed*). */
+const THIN_AFTER_DAYS = 10;
+
+/** Seed that was sown several to a place is thinned to the best one, counted from when it was seen to come up. */
+function thinning(occupants: readonly Occupant[], here: readonly Entry[]): BagJob | undefined {
+  const sown = occupants.find(
+    ({ planted }) => planted.plantingMethodId === 'seed' && (planted.seeds ?? 1) > 1,
+  );
+  const up = sown?.stages.seen.up;
+  if (!sown || up === undefined) return undefined;
+  const isDone = here.some((e) => e.kind === 'tended' && e.task === 'parted' && dayOf(e.at) >= up);
+  return isDone
+    ? undefined
+    : { kind: 'thin', dueOn: addDays(up, THIN_AFTER_DAYS), seeds: sown.planted.seeds ?? 1 };
 }
 
 /** Whether the coming night is known to be one for fleece: then the plants are covered, and stems are brittle. */

@@ -76,7 +76,12 @@ export function propertiesOf(
     level: container.fill,
   });
   const emptyKilograms = real.litres.likely * kind.emptyKilogramsPerLitre.value;
-  const hole = kind.drainage.canBeRaised ? Math.min(container.holeMillimetres ?? 0, fill.mixMillimetres) : 0;
+  // without holes what runs through stays, up to the top of the mix
+  const hole = container.hasNoHoles
+    ? fill.mixMillimetres
+    : kind.drainage.canBeRaised
+      ? Math.min(container.holeMillimetres ?? 0, fill.mixMillimetres)
+      : 0;
   return {
     kind,
     real,
@@ -90,6 +95,33 @@ export function propertiesOf(
     emptyKilograms,
     drainedKilograms: drainedKilograms({
       mixLitres: fill.mixLitres,
+      dryKilogramsPerLitre: mix.dryKilogramsPerLitre,
+      capacity: mix.capacity,
+      emptyKilograms,
+    }),
+  };
+}
+
+/**
+ * The same container with its mix at another level: one that was planted low and is filled as the plant grows holds the water and
+ * the weight of what is in it, and not of what it will be.
+ */
+export function atLevel(properties: BagProperties, mixMillimetres: number): BagProperties {
+  const { fill, mix, real, assumed, emptyKilograms } = properties;
+  if (mixMillimetres >= fill.mixMillimetres - 1) return properties;
+  const settling = 1 - fill.mixLitres / fill.looseLitres;
+  const low = fillOf(real.solid, {
+    headroomMillimetres: 0,
+    mulchMillimetres: Math.min(500, fill.mulchTopMillimetres - fill.mixMillimetres),
+    settling: Math.min(0.5, Math.max(0, settling)),
+    level: { by: 'level', mixMillimetres },
+  });
+  return {
+    ...properties,
+    fill: low,
+    availableLitres: availableLitres(mix, low.mixLitres, low.mixMillimetres, assumed),
+    drainedKilograms: drainedKilograms({
+      mixLitres: low.mixLitres,
       dryKilogramsPerLitre: mix.dryKilogramsPerLitre,
       capacity: mix.capacity,
       emptyKilograms,

@@ -2,7 +2,8 @@ import type { Drawing } from './layout.ts';
 import type { Scene } from './scene.ts';
 
 /** The parts of a drawing that can be touched to say more of them. */
-export type SpotId = 'mulch' | 'mix' | 'holes' | 'water' | 'support' | 'ball' | 'companions' | 'place';
+export type SpotId =
+  'fill' | 'mulch' | 'mix' | 'holes' | 'water' | 'support' | 'ball' | 'companions' | 'place';
 
 export interface Spot {
   readonly id: SpotId;
@@ -22,6 +23,9 @@ function placeOf(id: SpotId, scene: Scene, { px, py }: Drawing): { readonly x: n
   switch (id) {
     case 'mulch':
       return { x: px(-half * 0.62), y: py(Math.max(scene.mulchTop, mixTop)) };
+    case 'fill':
+      // at the rim: how far it is filled
+      return { x: px(half), y: py(scene.heightMillimetres) };
     case 'companions':
       return { x: px(half * 0.62), y: py(Math.max(scene.mulchTop, mixTop)) };
     case 'mix':

@@ -195,6 +195,8 @@ export function sceneOf(
   const points = outline(solid, 24, ring?.bagTopMillimetres);
   const halfWidest = Math.max(...points.map((p) => p.half), (under?.widthMillimetres ?? 0) / 2);
   const mixTop = levelOf(properties, occupants, live);
+  const { fill } = properties;
+  const mulchMillimetres = fill.mulchTopMillimetres - fill.mixMillimetres;
   const floorMillimetres = under?.heightMillimetres ?? 0;
   const count = container.stations.length;
   const placeOf = (position: number) =>
@@ -258,7 +260,8 @@ export function sceneOf(
     floorMillimetres,
     mixTop,
     layers: layersOf(properties),
-    mulchTop: properties.fill.mulchTopMillimetres,
+    // what is not filled yet is empty, and no mulch
+    mulchTop: Math.min(solid.heightMillimetres, mixTop + mulchMillimetres),
     water: water && {
       share: water,
       low: heightOfShare(properties, mixTop, water.low),

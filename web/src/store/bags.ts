@@ -68,7 +68,13 @@ export function bagOf(
   const occupants = occupantsNow(garden, live, container);
   const place = garden.places.find((s) => s.id === container.placeId);
   const { settings, mixes } = garden;
-  const from = [settings, mixes, place, state, ...occupants.flatMap((o) => [o.planted, o.plant, o.variety])];
+  const from = [
+    settings,
+    mixes,
+    place,
+    state,
+    ...occupants.flatMap((o) => [o.planted, o.plant, o.variety, o.ageFrom, JSON.stringify(o.stages)]),
+  ];
   const last = known.get(container);
   if (last && last.from.length === from.length && last.from.every((part, i) => part === from[i]))
     return last.bag;

@@ -50,6 +50,16 @@ export const refused = (problem: string) => ({ ok: false, problem }) as const;
 export function readAmount(text: string, rule: Needed<AmountRule>): Read<Typed>;
 export function readAmount(text: string, rule: AmountRule): Read<Typed | undefined>;
 export function readAmount(text: string, rule: AmountRule): Read<Typed | undefined> {
+  const several = SEVERAL.exec(text);
+  if (several) {
+    const [, count = '', each = ''] = several;
+    const { isOptional: _, ...needed } = rule;
+    // the bounds hold for all of it together, and for one in so far as it is no more
+    const one = readAmount(each, { ...needed, low: 0 });
+    if (!one.ok) return one;
+    const siValue = Number(count) * one.value.siValue;
+    return within({ siValue, text: text.trim() }, rule);
+  }
   const measured = rule.measures && parseMeasured(text, rule.measures);
   const read =
     measured === undefined
@@ -59,7 +69,14 @@ export function readAmount(text: string, rule: AmountRule): Read<Typed | undefin
     if (read.reason === 'empty' && rule.isOptional) return { ok: true, value: undefined };
     return refused(REASONS[read.reason]);
   }
-  const { siValue } = read.amount;
+  return within({ siValue: read.amount.siValue, text: read.amount.text }, rule);
+}
+
+/** "3 x 20 L": so many of so much. */
+const SEVERAL = /^\s*(\d{1,3})\s*[x×*]\s*(.+)$/iu;
+
+/** An amount inside its bounds, or why it cannot be right. */
+function within({ siValue, text }: Typed, rule: AmountRule): Read<Typed> {
   const words = (value: number) => show(value, rule.purpose, rule.system);
   if (siValue < rule.low - 1e-9 || siValue > rule.high + 1e-9) {
     return refused(
@@ -68,7 +85,7 @@ export function readAmount(text: string, rule: AmountRule): Read<Typed | undefin
         : `${words(siValue)} cannot be right here: it must be from ${words(rule.low)} to ${words(rule.high)}.`,
     );
   }
-  return { ok: true, value: { siValue, text: read.amount.text } };
+  return { ok: true, value: { siValue, text } };
 }
 
 /** What may be typed into a field for a plain number. */

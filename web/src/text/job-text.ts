@@ -2,7 +2,7 @@ import type { BagJob } from '@rundel/core/garden-state';
 import { daysBetween } from '@rundel/core/calendar';
 import type { Draft } from '@rundel/core/records';
 import { supportOf } from '@rundel/core/plants';
-import type { Bag, UnitFormat } from '../store/index.ts';
+import type { Bag, RecordChange, UnitFormat } from '../store/index.ts';
 import { shortDay } from './text.ts';
 
 const TENDING = {
@@ -41,6 +41,16 @@ export function jobWords(
       };
     case 'unshade':
       return { what: 'Take the shade off', why: 'it has had its day' };
+    case 'holes':
+      return {
+        what: 'Make holes for the water',
+        why: `nothing drains from it yet, and roots drown. ${bag.properties.kind.drainage.description.replace(/\.$/, '')}`,
+      };
+    case 'thin':
+      return {
+        what: 'Thin to the best one',
+        why: `${task.seeds} seeds went into each place; snip the others off, or part them and give them away`,
+      };
   }
 }
 
@@ -55,6 +65,10 @@ export function jobGroupWords(task: BagJob): string {
       return 'Put up supports';
     case 'unshade':
       return 'Take the shade off';
+    case 'holes':
+      return 'Make holes for the water';
+    case 'thin':
+      return 'Thin to the best one';
   }
 }
 
@@ -77,7 +91,18 @@ export function taskDone(task: BagJob, bag: Bag, now: string): Draft {
     }
     case 'unshade':
       return { kind: 'tended', ...here, task: 'unshaded' };
+    case 'holes':
+      return { kind: 'tended', ...here, task: 'holed' };
+    case 'thin':
+      return { kind: 'tended', ...here, task: 'parted' };
   }
+}
+
+/** What a task that is done changes of the bag itself: one with holes drains from then on. */
+export function taskChanges(task: BagJob, { container }: Bag, now: string): readonly RecordChange[] {
+  if (task.kind !== 'holes') return [];
+  const { hasNoHoles: _, ...rest } = container;
+  return [{ table: 'containers', before: container, after: { ...rest, changedAt: now } }];
 }
 
 /** Whether a task is due on a day. */

@@ -5,7 +5,7 @@ import { dayOf } from '@rundel/core/calendar';
 import type { ReactNode } from 'react';
 import { OnceButton } from './OnceButton.tsx';
 import { useGarden, useUnitFormat, type Bag } from '../store/index.ts';
-import { isDue, taskDone, jobWords } from '../text/job-text.ts';
+import { isDue, jobWords, taskChanges, taskDone } from '../text/job-text.ts';
 import { shortDay } from '../text/text.ts';
 
 /** One job at a bag: what, why, and a button that puts it in the diary. */
@@ -18,7 +18,7 @@ export function JobRow({
   readonly bag: Bag;
   readonly lead?: ReactNode;
 }) {
-  const { clock, record } = useGarden();
+  const { clock, saveRecords } = useGarden();
   const unitFormat = useUnitFormat();
   const { what, why } = jobWords(task, bag, unitFormat);
   const now = clock.now();
@@ -42,7 +42,13 @@ export function JobRow({
       <OnceButton
         variant="outlined"
         aria-label={`${what} at bag ${bag.container.label}: done`}
-        onPress={() => record([taskDone(task, bag, now)], `${what.toLowerCase()} at ${bag.container.label}`)}
+        onPress={() =>
+          saveRecords(
+            taskChanges(task, bag, now),
+            [taskDone(task, bag, now)],
+            `${what.toLowerCase()} at ${bag.container.label}`,
+          )
+        }
         startIcon={<IconCheck aria-hidden />}
         sx={{ flexShrink: 0 }}
       >

@@ -92,6 +92,7 @@ export const shoppingBag: ContainerKind = {
   id: 'shopping-bag',
   name: 'Shopping bag',
   short: 'shopping bag',
+  isSoft: true,
   description: 'Woven and floppy, with handles to carry it by. Make holes in its base.',
   type: 'bag',
   wall: 'fabric',

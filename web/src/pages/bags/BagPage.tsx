@@ -13,6 +13,7 @@ import { GaugeDialog } from './GaugeDialog.tsx';
 import { GrowthPanel } from './GrowthPanel.tsx';
 import { MakePanel } from './MakePanel.tsx';
 import { NoSuchBag } from './NoSuchBag.tsx';
+import { CarryDialog } from './CarryDialog.tsx';
 import { CheckDialog } from './CheckDialog.tsx';
 import { PlantDialog } from './PlantDialog.tsx';
 import { PlantsPanel } from './PlantsPanel.tsx';
@@ -57,9 +58,9 @@ function Binned({ label }: { readonly label: string }) {
 }
 
 /** The parts that are touched in the drawing to change them; what is planted is changed in the diary. */
-const EDITED_SPOTS = ['support', 'mulch', 'mix', 'water', 'place'] as const;
+const EDITED_SPOTS = ['support', 'fill', 'mulch', 'mix', 'water', 'place'] as const;
 
-type Dialog = NewEntryKind | 'check' | 'plant' | 'template' | 'gauge';
+type Dialog = NewEntryKind | 'check' | 'plant' | 'template' | 'gauge' | 'carry';
 
 const isNewEntry = (dialog: Dialog | undefined): dialog is NewEntryKind =>
   dialog === 'picking' || dialog === 'note' || dialog === 'watering' || dialog === 'trouble';
@@ -155,6 +156,7 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
       {isNewEntry(dialog) && <EntryDialog bags={[bag]} kind={dialog} onClose={close} />}
       {dialog === 'check' && <CheckDialog bag={bag} onClose={close} />}
       {dialog === 'plant' && <PlantDialog bags={[bag]} onClose={close} />}
+      {dialog === 'carry' && <CarryDialog bag={bag} onClose={close} />}
       {dialog === 'gauge' && <GaugeDialog bag={bag} onClose={close} />}
       {dialog === 'template' && <TemplateDialog bag={bag} onClose={close} />}
     </Page>
@@ -242,6 +244,7 @@ function BagActions({
             Set its drip
           </MenuItem>
         )}
+        <MenuItem onClick={() => open('carry')}>Carry it elsewhere</MenuItem>
         <MenuItem onClick={() => open('gauge')}>Scale or probe</MenuItem>
         <MenuItem onClick={() => open('trouble')}>Put trouble on record</MenuItem>
         {!isEmpty && <MenuItem onClick={() => told(clear())}>Clear its plants out</MenuItem>}

@@ -28,6 +28,12 @@ const PARTS: readonly Part[] = [
   { id: 'called', label: 'Its number or name', names: ['label'], unsaid: 'none yet' },
   { id: 'place', label: 'Where it stands', names: ['placeId', 'newPlaceName', 'newPlaceCover'], unsaid: '' },
   { id: 'mix', label: 'Mix', names: ['mixId', 'lowerMixId', 'lowerShare'], unsaid: '' },
+  {
+    id: 'fill',
+    label: 'How full',
+    names: ['fillBy', 'headroom', 'fillLevel', 'looseLitres', 'settling', 'rounding'],
+    unsaid: 'as usual',
+  },
   { id: 'mulch', label: 'Mulch', names: ['mulch'], unsaid: 'none' },
   { id: 'support', label: 'Support', names: ['supportKind', 'supportHeight'], unsaid: 'none' },
   {
@@ -43,7 +49,7 @@ const PARTS: readonly Part[] = [
     unsaid: 'not said',
   },
   { id: 'side-by-side', label: 'Plants side by side', names: ['stations'], unsaid: '1' },
-  { id: 'holes', label: 'Holes', names: ['hole'], unsaid: 'at the base' },
+  { id: 'holes', label: 'Holes', names: ['hasNoHoles', 'hole'], unsaid: 'at the base' },
   { id: 'water', label: 'Saucer, reservoir, drum', names: Object.keys(STORE_FIELDS), unsaid: 'none' },
   {
     id: 'companions',
@@ -54,7 +60,17 @@ const PARTS: readonly Part[] = [
   { id: 'price', label: 'What it cost', names: ['price'], unsaid: 'not said' },
 ];
 
-const SPOTS: readonly SpotId[] = ['support', 'mulch', 'companions', 'mix', 'ball', 'holes', 'water', 'place'];
+const SPOTS: readonly SpotId[] = [
+  'support',
+  'fill',
+  'mulch',
+  'companions',
+  'mix',
+  'ball',
+  'holes',
+  'water',
+  'place',
+];
 
 type AnyForm = FieldsForm<Fields>;
 
@@ -71,10 +87,13 @@ function wordsOf(part: Part, form: AnyForm): string {
   const said = askedOf(part, form).flatMap((name) => {
     const text = form.texts[name]?.trim() ?? '';
     const input = form.fields[name]?.input;
+    if (input?.kind === 'switch') return text === 'on' ? [form.fields[name]?.label ?? ''] : [];
     if (input?.kind !== 'choice') return text === '' ? [] : [text];
     const chosen = input.options.find(({ id }) => id === text);
     // "None: one mix throughout" needs no saying
-    return !chosen || text === '' || text === 'none' || text === NEW_PLACE ? [] : [chosen.label];
+    return !chosen || text === '' || text === 'none' || text === NEW_PLACE || name === 'fillBy'
+      ? []
+      : [chosen.label];
   });
   return said.length > 0 ? said.join(', ') : part.unsaid;
 }

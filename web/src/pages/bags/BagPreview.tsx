@@ -137,9 +137,15 @@ function RealSizeWords({
       {bag.size.by === 'measured'
         ? `It holds about ${unitFormat.show(litres.likely, 'bag')} to the brim.`
         : `It likely holds ${holds} to the brim${bag.size.by === 'label' ? ', not what the label says' : ''}: measure it to be sure.`}{' '}
+      {properties.fill.overLitres > 0.1
+        ? `That is more loose mix than goes in: ${unitFormat.show(properties.fill.overLitres, 'bag')} of it would stand above the rim even once it has settled. `
+        : ''}
       Filled with {unitFormat.show(properties.fill.looseLitres, 'bag')} of loose mix, which settles to{' '}
-      {unitFormat.show(properties.fill.mixLitres, 'bag')}. Of its water the plant can use about{' '}
-      {unitFormat.show(properties.availableLitres, 'water')}.
+      {unitFormat.show(properties.fill.mixLitres, 'bag')}
+      {properties.fill.filledShare < 0.95
+        ? `, ${Math.round(properties.fill.filledShare * 100)} % of a usual fill`
+        : ''}
+      . Of its water the plant can use about {unitFormat.show(properties.availableLitres, 'water')}.
     </Typography>
   );
 }

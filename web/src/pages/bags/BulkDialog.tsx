@@ -14,6 +14,8 @@ import {
 } from '../../ui/form/index.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { placesInUse, useGarden, type Bag } from '../../store/index.ts';
+import { useWhen } from '../../ui/When.tsx';
+import { movedDrafts } from './bag-records.ts';
 import { changedTogether, type BulkChange } from './bulk-change.ts';
 
 const AS_IT_IS = 'as-it-is';
@@ -57,6 +59,7 @@ export function BulkDialog({
       isAsked: (name, { support }) => name !== 'height' || (support !== AS_IT_IS && support !== 'none'),
     },
   );
+  const when = useWhen({ kind: 'moved' });
   const support = form.texts.support as Container['support']['kind'] | typeof AS_IT_IS;
   const cannotHold = bags.filter((b) => !containerKind(b.container.kindId).holdsCane);
   const isCane = support !== AS_IT_IS && needsFirmMix(supportOf(support));
@@ -76,7 +79,9 @@ export function BulkDialog({
       change,
       clock.now(),
     );
-    if (changes.length > 0) await saveRecords(changes, [], `${many} changed`);
+    const at = when.read();
+    if (at === undefined) return;
+    if (changes.length > 0) await saveRecords(changes, movedDrafts(changes, at), `${many} changed`);
     onDone();
   });
   const bin = async () => {
@@ -89,7 +94,9 @@ export function BulkDialog({
   };
   return (
     <FormDialog title={`Change ${many}`} onClose={onClose} onSubmit={submit} submitLabel="Change them">
-      <FormFields form={form} names={['placeId', 'mixId']} />
+      <FormField form={form} name="placeId" />
+      {form.texts.placeId !== AS_IT_IS && when.field}
+      <FormField form={form} name="mixId" />
       <FormField
         form={form}
         name="support"

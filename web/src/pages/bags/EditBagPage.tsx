@@ -14,7 +14,7 @@ import { BagFormLayout } from './BagFormLayout.tsx';
 import { BagParts, partNamed, spotsFor } from './BagParts.tsx';
 import { BagPreview } from './BagPreview.tsx';
 import { bagFields, bagOf, bagProblems, isBagAsked, startOfBag } from './bag-form.ts';
-import { newBagRecords } from './bag-records.ts';
+import { movedDrafts, newBagRecords } from './bag-records.ts';
 import { NoSuchBag } from './NoSuchBag.tsx';
 
 /** Change what a bag is: its diary stays as it was and everything is worked out anew. */
@@ -26,7 +26,7 @@ export default function EditBagPage() {
 }
 
 function EditBag({ container }: { readonly container: Container }) {
-  const { garden, clock, saveRecords } = useGarden();
+  const { garden, clock, live, saveRecords } = useGarden();
   const unitFormat = useUnitFormat();
   const navigate = useNavigate();
   const taken = containersInUse(garden).flatMap((c) => (c.id === container.id ? [] : [c.label]));
@@ -73,7 +73,9 @@ function EditBag({ container }: { readonly container: Container }) {
       const place = changes.filter((change) => change.table === 'places');
       await saveRecords(
         [...place, { table: 'containers', before: container, after }],
-        [],
+        live.some((e) => 'containerId' in e && e.containerId === container.id)
+          ? movedDrafts([{ before: container, after }], now)
+          : [],
         `bag ${after.label} changed`,
       );
       void navigate(`/bags/${container.id}`);

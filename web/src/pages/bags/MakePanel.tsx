@@ -30,7 +30,11 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
       <Typography>
         It really holds {unitFormat.range(litres.low, litres.high, 'bag')} to the brim,{' '}
         {unitFormat.show(properties.fill.mixLitres, 'bag')} of settled mix:{' '}
-        {properties.mix.name.toLowerCase()}.{' '}
+        {properties.mix.name.toLowerCase()}
+        {properties.fill.filledShare < 0.95
+          ? `, ${Math.round(properties.fill.filledShare * 100)} % of a usual fill`
+          : ''}
+        .{' '}
         {filled
           ? `Filled on ${shortDay(dayOf(filled.at), dayOf(now))}.`
           : 'When it was filled is not on record.'}{' '}

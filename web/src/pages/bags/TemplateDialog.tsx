@@ -15,22 +15,23 @@ export function TemplateDialog({ bag, onClose }: { readonly bag: Bag; onClose():
   );
   const submit = form.submit(async ({ name }) => {
     const now = clock.now();
-    const { kindId, size, mixId, layers, mulchMillimetres, holeMillimetres, support, stations } =
-      bag.container;
-    const { stores, companions } = bag.container;
+    // what it is made like, without what makes it this one
+    const {
+      id: _,
+      label: __,
+      placeId: ___,
+      order,
+      gauges,
+      assumptions,
+      stations,
+      binnedAt,
+      ...make
+    } = bag.container;
     const first = bag.occupants[0];
     const after: Template = {
       id: newId('template'),
       name,
-      kindId,
-      size,
-      mixId,
-      ...(layers ? { layers } : {}),
-      mulchMillimetres,
-      ...(holeMillimetres ? { holeMillimetres } : {}),
-      ...(stores ? { stores } : {}),
-      ...(companions ? { companions } : {}),
-      support,
+      ...make,
       stations: stations.length,
       ...(first ? { cropId: first.crop.id, habitId: first.habit.id } : {}),
       createdAt: now,

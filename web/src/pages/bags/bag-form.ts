@@ -1,3 +1,4 @@
+import { DEFAULT_ASSUMED } from '@rundel/core/assumed';
 import {
   CONTAINER_KINDS,
   containerKind,
@@ -6,6 +7,7 @@ import {
   tradeClassLitres,
 } from '@rundel/core/bags';
 import {
+  type FillLevel,
   COMPANION_SIZES,
   TRADE_CLASS_NAMES,
   type AddedStore,
@@ -29,6 +31,7 @@ import {
   optionsOf,
   priceField,
   namedOptions,
+  switchField,
   textField,
   type Field,
   type FieldProblem,
@@ -76,7 +79,7 @@ export interface BagFormContext {
 
 /** The fields of a bag, by what is said of it so far: its kind decides what can be measured and what holds in it. */
 export function bagFields(
-  texts: { readonly kindId?: string; readonly mixId?: string },
+  texts: { readonly kindId?: string; readonly mixId?: string; readonly fillBy?: string },
   { garden, unitFormat, taken }: BagFormContext,
 ) {
   const kind = containerKind(texts.kindId || (CONTAINER_KINDS[0]?.id ?? ''));
@@ -188,6 +191,62 @@ export function bagFields(
       high: 150,
       isOptional: true,
     }),
+    fillBy: choiceField<FillLevel['by'] | ''>({
+      label: 'How full',
+      help: texts.fillBy === 'loose' ? 'What went in before it was watered and settled.' : undefined,
+      options: [
+        { id: '', label: 'As usual: to just below the rim' },
+        { id: 'rim', label: 'To so far below the rim' },
+        { id: 'level', label: 'To a level: rolled down, or part filled' },
+        { id: 'loose', label: 'So much loose mix went in' },
+      ],
+    }),
+    headroom: amountField({
+      label: 'Free below the rim',
+      help: 'Above the mulch.',
+      purpose: 'depth',
+      low: 0,
+      high: 1000,
+    }),
+    fillLevel: amountField({
+      label: 'The settled mix stands at',
+      help: 'From the base upwards.',
+      purpose: 'depth',
+      low: 20,
+      high: 1500,
+    }),
+    looseLitres: amountField({
+      label: 'Loose mix that went in',
+      help: 'As "40 L", "1.5 cu ft" or "4 x 20 L".',
+      purpose: 'bag',
+      low: 0.2,
+      high: 5000,
+      inMeasures: true,
+    }),
+    settling: numberField({
+      label: 'It settles by',
+      help: `Empty: as the mix usually does.`,
+      unit: '%',
+      sign: '%',
+      low: 0,
+      high: 50,
+      isOptional: true,
+      problem: 'From 0 to 50 % of its volume.',
+    }),
+    rounding: numberField({
+      label: 'How far its sides bulge',
+      help: 'Empty: 35 % of the way from the box that you measured to a circle. 0: it stays a box.'.replace(
+        '35',
+        String(Math.round(DEFAULT_ASSUMED.softRounding * 100)),
+      ),
+      unit: '%',
+      sign: '%',
+      low: 0,
+      high: 100,
+      isOptional: true,
+      problem: 'From 0 to 100 %.',
+    }),
+    hasNoHoles: switchField({ label: 'It has no holes yet' }),
     hole: amountField({
       label: 'Holes above the base',
       help: 'Empty: at the base. Higher keeps a wet reserve.',
@@ -240,7 +299,17 @@ export function isBagAsked(name: string, texts: Readonly<Partial<Texts<BagFields
     case 'supportHeight':
       return (texts.supportKind ?? 'none') !== 'none';
     case 'hole':
-      return kind.drainage.canBeRaised;
+      return kind.drainage.canBeRaised && texts.hasNoHoles !== 'on';
+    case 'hasNoHoles':
+      return ['base-holes', 'slits'].includes(kind.drainage.by);
+    case 'headroom':
+      return texts.fillBy === 'rim';
+    case 'fillLevel':
+      return texts.fillBy === 'level';
+    case 'looseLitres':
+      return texts.fillBy === 'loose';
+    case 'rounding':
+      return kind.isSoft === true && sizeBy === 'measured';
     case 'companionsUntil':
       return (texts.companions ?? 'none') !== 'none';
     default:
@@ -287,11 +356,39 @@ export function startOfBag(make: Make, stations: number): Partial<ValuesOf<BagFi
     companions: companions?.size ?? 'none',
     ...(companions?.until ? { companionsUntil: companions.until } : {}),
     ...(make.price === undefined ? {} : { price: make.price }),
+    ...startOfFill(make),
     ...(make.mulchMillimetres > 0 ? { mulch: make.mulchMillimetres } : {}),
     stations,
     supportKind: support.kind,
     ...(support.heightMillimetres > 0 ? { supportHeight: support.heightMillimetres } : {}),
   };
+}
+
+/** How full it is, as its form begins. */
+function startOfFill({ fill, settling, rounding, hasNoHoles }: Make): Partial<ValuesOf<BagFields>> {
+  return {
+    fillBy: fill?.by ?? '',
+    ...(fill?.by === 'rim' ? { headroom: fill.headroomMillimetres } : {}),
+    ...(fill?.by === 'level' ? { fillLevel: fill.mixMillimetres } : {}),
+    ...(fill?.by === 'loose' ? { looseLitres: fill.looseLitres } : {}),
+    ...(settling === undefined ? {} : { settling: settling * 100 }),
+    ...(rounding === undefined ? {} : { rounding: rounding * 100 }),
+    hasNoHoles: hasNoHoles ?? false,
+  };
+}
+
+/** How full it is, as its form says. */
+function fillOf(values: ValuesOf<BagFields>): FillLevel | undefined {
+  switch (values.fillBy) {
+    case 'rim':
+      return { by: 'rim', headroomMillimetres: values.headroom };
+    case 'level':
+      return { by: 'level', mixMillimetres: values.fillLevel };
+    case 'loose':
+      return { by: 'loose', looseLitres: values.looseLitres };
+    default:
+      return undefined;
+  }
 }
 
 /** What a bag was measured to be, by the names of its kind. */
@@ -325,6 +422,7 @@ export function bagOf(form: Pick<FieldsForm<BagFields>, 'fields' | 'values'>): B
   const { values } = form;
   if (bagProblems(values).length > 0) return undefined;
   const { mixId, lowerMixId, lowerShare, mulch = 0, hole, companions, companionsUntil, price } = values;
+  const fill = fillOf(values);
   const lower = lowerShare === undefined ? undefined : lowerShare / 100;
   const stores = (Object.keys(STORE_FIELDS) as AddedStore['kind'][]).flatMap((kind) => {
     const litres = values[kind];
@@ -344,6 +442,10 @@ export function bagOf(form: Pick<FieldsForm<BagFields>, 'fields' | 'values'>): B
           ],
         }),
     mulchMillimetres: mulch,
+    ...(fill ? { fill } : {}),
+    ...(values.settling === undefined ? {} : { settling: values.settling / 100 }),
+    ...(values.rounding === undefined ? {} : { rounding: values.rounding / 100 }),
+    ...(values.hasNoHoles ? { hasNoHoles: true } : {}),
     ...(hole ? { holeMillimetres: hole } : {}),
     ...(stores.length > 0 ? { stores } : {}),
     ...(companions === 'none'

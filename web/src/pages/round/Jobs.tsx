@@ -5,7 +5,7 @@ import { dayOf } from '@rundel/core/calendar';
 import { useDeferredValue, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { ColdNightNotice } from '../../ui/ColdNightNotice.tsx';
-import { isDue, jobGroupWords, taskDone } from '../../text/job-text.ts';
+import { isDue, jobGroupWords, taskChanges, taskDone } from '../../text/job-text.ts';
 import { JobRow } from '../../ui/JobRow.tsx';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useBags, useGarden, type Bag } from '../../store/index.ts';
@@ -48,7 +48,7 @@ export default function Jobs() {
 
 /** One kind of job at all the bags where it is due; done at all of them in one tap, or bag by bag. */
 function JobGroup({ kind, due }: { readonly kind: string; readonly due: readonly Due[] }) {
-  const { clock, record } = useGarden();
+  const { clock, saveRecords } = useGarden();
   const [isOpen, setOpen] = useState(false);
   if (due.length === 1)
     return (
@@ -58,7 +58,8 @@ function JobGroup({ kind, due }: { readonly kind: string; readonly due: readonly
     );
   const doneAtAll = () => {
     const now = clock.now();
-    return record(
+    return saveRecords(
+      due.flatMap(({ task, bag }) => taskChanges(task, bag, now)),
       due.map(({ task, bag }) => taskDone(task, bag, now)),
       `${kind.toLowerCase()} at ${due.length} bags`,
     );

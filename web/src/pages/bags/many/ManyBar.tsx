@@ -24,12 +24,13 @@ const ACTIONS = {
   plan: 'Plan',
   fill: 'Fill',
   change: 'Move or change',
+  correct: 'Put entries right',
   relabel: 'New numbers',
   clear: 'Clear out',
 } as const;
 
 type Action = keyof typeof ACTIONS;
-export type ManyAction = Extract<Action, 'plant' | 'plan' | 'change' | 'relabel' | 'clear'>;
+export type ManyAction = Extract<Action, 'plant' | 'plan' | 'change' | 'correct' | 'relabel' | 'clear'>;
 
 const FIRST: readonly Action[] = ['watering', 'fed', 'note'];
 const REST = (Object.keys(ACTIONS) as Action[]).filter((action) => !FIRST.includes(action));

@@ -10,6 +10,7 @@ import { useGarden, type Bag } from '../../../store/index.ts';
 import { BulkDialog } from '../BulkDialog.tsx';
 import { labelsFor } from '../labels.ts';
 import { PlantDialog } from '../PlantDialog.tsx';
+import { CorrectThem } from './CorrectThem.tsx';
 import type { ManyAction } from './ManyBar.tsx';
 
 interface ManyProps {
@@ -27,6 +28,8 @@ export default function ManyDialogs({ action, ...props }: ManyProps & { readonly
       return <BulkDialog {...props} />;
     case 'plan':
       return <PlanThem {...props} />;
+    case 'correct':
+      return <CorrectThem {...props} />;
     case 'relabel':
       return <Relabel {...props} />;
     case 'clear':
