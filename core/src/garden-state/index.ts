@@ -43,7 +43,7 @@ export { type BagFeed, waterFor, bagFeeds, type MixedPart, mixedBatch } from './
 export type { BagChange, WhatIf } from './what-if.ts';
 export { footprintSquareMetres, weightsOf } from './load.ts';
 export { trySizes, type SizeQuestion, type TriedSize } from './tried-sizes.ts';
-export { heldPlants, outgrownOf, rankedFor, stringCanopy, topFor } from './support-cases.ts';
+export { heldPlants, outgrownOf, rankedFor, standingAt, stringCanopy, topFor } from './support-cases.ts';
 export {
   itemFor,
   sessionSchema,

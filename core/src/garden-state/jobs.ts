@@ -42,7 +42,7 @@ export function jobsOf(
   properties: BagProperties,
   occupants: readonly Occupant[],
   everywhere: readonly Entry[],
-  settings: Pick<Settings, 'depthPracticeId' | 'assumptions' | 'supportPracticeId'>,
+  settings: Pick<Settings, 'depthPracticeId' | 'assumptions' | 'supportPracticeId' | 'supportAfterDays'>,
   today: Day,
   cover: Place['cover'],
 ): readonly BagJob[] {
@@ -57,7 +57,9 @@ export function jobsOf(
   const support = supportOf(container.support.kind);
   const growth = growthOf(eldest, properties, live, settings);
   const practice = SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId);
-  const isLater = practice !== undefined && practice.fromDays > 0 && support.id !== 'none';
+  const own = settings.supportAfterDays;
+  const later = own === undefined ? practice : { fromDays: own, toDays: own };
+  const isLater = later !== undefined && later.fromDays > 0 && support.id !== 'none';
   // nothing is wound or tied before there is something to wind it round
   const isUp = supported !== undefined || !isLater;
   if (isUp) {
@@ -87,8 +89,8 @@ export function jobsOf(
       jobs.push({ kind: 'tend', ...due, dueOn, lastOn: from.on, since: from.since, isHeldForCold });
     }
   } else {
-    const dueOn = addDays(eldest.plantedOn, practice.fromDays);
-    jobs.push({ kind: 'support', dueOn, latestOn: addDays(eldest.plantedOn, practice.toDays) });
+    const dueOn = addDays(eldest.plantedOn, later.fromDays);
+    jobs.push({ kind: 'support', dueOn, latestOn: addDays(eldest.plantedOn, later.toDays) });
   }
   const topUp = nextTopUp(container, properties, occupants, live, settings);
   if (topUp) jobs.push(topUp);

@@ -166,7 +166,10 @@ export function sessionState(
 ): readonly SessionBagState[] {
   const since = Date.parse(session.startedAt);
   const stripPractice = STRIP_PRACTICES.find((s) => s.id === settings.stripPracticeId)?.id ?? 'at-once';
-  const supportDays = SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId)?.fromDays ?? 0;
+  const supportDays =
+    settings.supportAfterDays ??
+    SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId)?.fromDays ??
+    0;
   return session.items.flatMap((item): SessionBagState[] => {
     const bag = bags.find((b) => b.container.id === item.containerId);
     if (!bag) return [];

@@ -9,7 +9,10 @@ import {
   type Reaching,
   canopySquareMetres,
   habitFigures,
+  freeOf,
+  ownedChoices,
   rankSupports,
+  type StandingSupport,
   supportOf,
   type HeldPlant,
   type RankedSupport,
@@ -43,17 +46,38 @@ export function mixTopOf(properties: BagProperties): number {
   return properties.fill.mixMillimetres + (properties.real.under?.heightMillimetres ?? 0);
 }
 
-/** The supports for a bag's plants, ranked. */
+/** The supports that stand at a bag, as what they are made of counts. */
+export function standingAt(bag: BagView): readonly StandingSupport[] {
+  const { support, furtherSupports = [] } = bag.container;
+  return [support, ...furtherSupports].map(({ kind, heightMillimetres }) => ({
+    kindId: kind,
+    aboveMillimetres: Math.max(0, heightMillimetres - mixTopOf(bag.properties)),
+    times: kind === 'canes' || kind === 'frame' ? 1 : Math.max(1, bag.occupants.length),
+  }));
+}
+
+/**
+ * The supports for a bag's plants, ranked: what the grower owns and has free comes first while it is high enough.
+ *
+ * @param others the garden's bags: what stands at them is not free
+ */
 export function rankedFor(
   bag: BagView,
   occupant: Occupant,
   live: readonly Entry[],
   settings: Settings,
   stock: ReadonlyMap<string, number>,
+  others: readonly BagView[] = [],
 ): readonly RankedSupport[] {
   const { belief } = growthOf(occupant, bag.properties, live, settings);
+  const height = heightOn(belief, GROWN_DAYS);
+  const foot = bag.properties.assumed.caneFoot;
+  const standing = others.filter((other) => other.container.id !== bag.container.id).flatMap(standingAt);
+  const free = freeOf(settings.ownedSupports ?? [], standing, foot);
+  const times = Math.max(1, bag.occupants.length);
   return rankSupports({
-    height: heightOn(belief, GROWN_DAYS),
+    owned: ownedChoices(free, height.likely, times, foot),
+    height,
     grows: occupant.habit.id === 'tall' || occupant.habit.id === 'climbing' ? 'leader' : 'bush',
     holdsCane: bag.properties.kind.holdsCane,
     liesFlat: bag.properties.kind.isClosed,
@@ -74,16 +98,19 @@ export function topFor(bag: BagView, ranked: RankedSupport): number {
 
 /** A bag's plants as what is to be held up by the support that the bag has. */
 export function heldPlants(bag: BagView, settings: Settings): readonly HeldPlant[] {
-  const { kind, heightMillimetres } = bag.container.support;
-  const perBag = kind === 'frame' || kind === 'planter-frame' || kind === 'canes';
-  return bag.occupants.slice(0, perBag ? 1 : undefined).map((occupant) => ({
-    kindId: kind,
-    topMillimetres: heightMillimetres,
-    mixTopMillimetres: mixTopOf(bag.properties),
-    leaders: occupant.plant.leaders ?? 1,
-    buriedMillimetres: plantingOf(occupant, bag.properties, settings.depthPracticeId)?.buriedMillimetres ?? 0,
-    ballMillimetres: occupant.planted.seedling.ballMillimetres,
-  }));
+  const { support, furtherSupports = [] } = bag.container;
+  return [support, ...furtherSupports].flatMap(({ kind, heightMillimetres }) => {
+    const perBag = kind === 'frame' || kind === 'planter-frame' || kind === 'canes';
+    return bag.occupants.slice(0, perBag ? 1 : undefined).map((occupant) => ({
+      kindId: kind,
+      topMillimetres: heightMillimetres,
+      mixTopMillimetres: mixTopOf(bag.properties),
+      leaders: occupant.plant.leaders ?? 1,
+      buriedMillimetres:
+        plantingOf(occupant, bag.properties, settings.depthPracticeId)?.buriedMillimetres ?? 0,
+      ballMillimetres: occupant.planted.seedling.ballMillimetres,
+    }));
+  });
 }
 
 /** When the tallest of a bag's plants grows out at the top of its support; undefined for a bag without one. */

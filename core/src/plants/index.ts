@@ -45,6 +45,15 @@ export {
   type SupportPracticeId,
 } from './supports/kinds.ts';
 export {
+  freeOf,
+  heldBy,
+  ownedChoices,
+  soldLength,
+  type OwnedChoice,
+  type StandingSupport,
+} from './supports/owned.ts';
+export {
+  stringMillimetres,
   supportNeeds,
   wireLoad,
   type HeldPlant,

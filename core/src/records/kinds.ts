@@ -27,6 +27,10 @@ export const SUPPORT_KINDS = [
 ] as const;
 export type SupportKindId = (typeof SUPPORT_KINDS)[number];
 
+/** What supports are made of, as things that a grower owns by length and number. */
+export const SUPPORT_THINGS = ['cane', 'stake', 'cage', 'tower', 'frame'] as const;
+export type SupportThing = (typeof SUPPORT_THINGS)[number];
+
 /**
  * Plants beside the crop: companion flowers and herbs, and passing tenants such as salad until the crop is large. They take up water
  * and feed from the same bag; all figures are *assumed*, by how much ground they shade.

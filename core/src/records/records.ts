@@ -1,7 +1,7 @@
 import * as z from '../schema/index.ts';
 import { sizeSchema } from './size.ts';
 import { productSchemaOf } from './product.ts';
-import { BEARINGS, PRESENT_COMPANIONS, SUPPORT_KINDS } from './kinds.ts';
+import { BEARINGS, PRESENT_COMPANIONS, SUPPORT_KINDS, SUPPORT_THINGS } from './kinds.ts';
 import { regimeFields } from './regime.ts';
 import { layersSchema, recipePartsSchema } from './mix.ts';
 import { MEASURE_UNIT, type MeasureKind } from '../units/index.ts';
@@ -97,6 +97,8 @@ const containerMake = {
   /** drain holes this far above the base; left out or 0: in the base */
   holeMillimetres: z.optional(z.number().check(z.gte(0), z.lte(400))),
   support,
+  /** what else holds it up beside that: short canes against wind, a second stake */
+  furtherSupports: z.optional(z.array(support).check(z.maxLength(4))),
   stores: z.optional(z.array(addedStore).check(z.maxLength(4))),
   /** plants beside the crop, by how much they shade; until a day when they are only passing */
   companions: z.optional(z.object({ size: z.enum(PRESENT_COMPANIONS), until: z.optional(daySchema) })),
@@ -276,6 +278,13 @@ export const monthNormalSchema = z
 /** A regime of the grower's own: from nothing, or a practice's with changes. */
 export const regimeSchema = z.object({ id: idSchema('regime'), ...regimeFields, ...base });
 
+/** What holds plants up and is there already: so many of a length, mm. A cage's length is its height above the mix. */
+const ownedSupport = z.object({
+  thing: z.enum(SUPPORT_THINGS),
+  lengthMillimetres: z.number().check(z.gte(200), z.lte(5000)),
+  count: z.int().check(z.gte(1), z.lte(1000)),
+});
+
 /** One for the whole garden. */
 export const settingsSchema = z.object({
   gardenName: name,
@@ -303,6 +312,10 @@ export const settingsSchema = z.object({
   timingPracticeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   /** supports at planting or later */
   supportPracticeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
+  /** supports go on so many days after planting, where that is neither at once nor as the practice has it */
+  supportAfterDays: z.optional(z.int().check(z.gte(0), z.lte(90))),
+  /** canes, stakes, cages and the like that the grower owns, by length, in use or not */
+  ownedSupports: z.optional(z.array(ownedSupport).check(z.maxLength(60))),
   /** the order of work at planting */
   orderPracticeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   /** when leaves come off */
@@ -321,6 +334,7 @@ export type Plan = z.infer<typeof planSchema>;
 export type Place = z.infer<typeof placeSchema>;
 export type Container = z.infer<typeof containerSchema>;
 export type Gauge = z.infer<typeof gauge>;
+export type OwnedSupport = z.infer<typeof ownedSupport>;
 export type FillLevel = z.infer<typeof fillLevel>;
 export type AddedStore = z.infer<typeof addedStore>;
 export type Variety = z.infer<typeof varietySchema>;

@@ -1,5 +1,15 @@
 import type { SupportReason } from '@rundel/core/plants';
+import type { SupportThing } from '@rundel/core/records';
 import type { UnitFormat } from '../store/index.ts';
+
+/** Things that a grower owns, several of them. */
+export const THING_WORDS: Readonly<Record<SupportThing, string>> = {
+  cane: 'canes',
+  stake: 'stakes',
+  cage: 'cages',
+  tower: 'towers',
+  frame: 'frames',
+};
 
 /** Why a support stands where it does, as a clause. */
 export function reasonWords(reason: SupportReason, unitFormat: UnitFormat): string {
@@ -23,6 +33,10 @@ export function reasonWords(reason: SupportReason, unitFormat: UnitFormat): stri
       return 'made for the way it grows';
     case 'wrong-growth':
       return 'not made for the way it grows';
+    case 'owned': {
+      const { thing, lengthMillimetres, free } = reason.owned;
+      return `you have ${free} free: ${THING_WORDS[thing]} of ${height(lengthMillimetres)}`;
+    }
     case 'in-shed':
       return 'you have what it takes';
     case 'little-work':

@@ -1,5 +1,6 @@
 import type { Assumed } from '../../assumed/index.ts';
 import { within } from '../../errors/index.ts';
+import { soldLength } from './owned.ts';
 import type { SupportKindId } from '../../records/index.ts';
 
 /** How a string holds the foot of a stem: knotted under the root ball at planting, or in a loose loop. */
@@ -63,7 +64,7 @@ function takenBy(
 ): readonly (readonly [string, number, number?])[] {
   const { kindId, leaders } = plant;
   const above = Math.max(0, plant.topMillimetres - plant.mixTopMillimetres);
-  const cane = above + assumed.caneFoot;
+  const cane = soldLength(above + assumed.caneFoot);
   const caneProduct = cane <= SHORT_CANE ? 'cane-short' : 'cane-long';
   const ties = Math.max(1, Math.ceil(above / assumed.tieEvery));
   switch (kindId) {

@@ -1,5 +1,6 @@
 import type { HeightRange } from '../growth/height.ts';
 import { SUPPORTS, type SupportKind } from './kinds.ts';
+import type { OwnedChoice } from './owned.ts';
 import { type SupportKindId } from '../../records/index.ts';
 
 /** The plant, bag and place that a support is wanted for. */
@@ -18,6 +19,8 @@ export interface SupportCase {
   readonly mixTopMillimetres: number;
   /** kinds for which the shed has what is needed */
   readonly inShed: readonly SupportKindId[];
+  /** what the grower owns and has free, by the kind that it makes */
+  readonly owned?: ReadonlyMap<SupportKindId, OwnedChoice>;
 }
 
 /** Why a support stands where it does in the order. */
@@ -28,6 +31,7 @@ export type SupportReason =
       readonly wireMillimetres: number;
       readonly mixTopMillimetres: number;
     }
+  | { readonly because: 'owned'; readonly owned: OwnedChoice }
   | { readonly because: 'too-short'; readonly holdsMillimetres: number; readonly heightMillimetres: number }
   | { readonly because: 'high-enough'; readonly holdsMillimetres: number; readonly heightMillimetres: number }
   | {
@@ -71,7 +75,8 @@ function obstacleOf(kind: SupportKind, c: SupportCase): SupportReason | undefine
 
 /**
  * Supports for a plant in a bag in a place, the fittest first, each with its reasons. What cannot be done here comes last
- * and says why. A judgement (*assumed* weights: height half, way of growing three tenths, work and shed a tenth each).
+ * and says why. A judgement (*assumed* weights: height half, way of growing three tenths, work and shed a tenth each; what is there
+ * already and high enough goes before what has to be got).
  *
  * @example
  * rankSupports({ height: { low: 1700, likely: 2000, high: 2400 }, grows: 'leader', holdsCane: true, liesFlat: false, hasOwnFrame: false, wireMillimetres: 2200, mixTopMillimetres: 350, inShed: [] })[0].kind.id
@@ -79,21 +84,25 @@ function obstacleOf(kind: SupportKind, c: SupportCase): SupportReason | undefine
  */
 export function rankSupports(c: SupportCase): readonly RankedSupport[] {
   return SUPPORTS.map((kind): RankedSupport => {
+    const owned = c.owned?.get(kind.id);
     const holds =
       kind.id === 'string' && c.wireMillimetres !== undefined
         ? c.wireMillimetres - c.mixTopMillimetres
-        : kind.holdsMillimetres.high;
+        : (owned?.holdsMillimetres ?? kind.holdsMillimetres.high);
     const obstacle = obstacleOf(kind, c);
     if (obstacle) return { kind, fit: 'cannot', score: 0, holdsMillimetres: holds, reasons: [obstacle] };
     const reach = holds / c.height.likely;
-    const isTooMuch = kind.holdsMillimetres.low > c.height.high * 1.1;
+    const isTooMuch =
+      (owned ? owned.holdsMillimetres * 0.6 : kind.holdsMillimetres.low) > c.height.high * 1.1;
     const suits = kind.suits === 'either' ? 0.7 : kind.suits === c.grows ? 1 : 0.1;
     const inShed = c.inShed.includes(kind.id);
     const sum =
       0.5 * Math.min(1, reach / ENOUGH) ** 2 * (isTooMuch ? 0.6 : 1) +
       0.3 * suits +
       0.1 * (1 - kind.work / 3) +
-      0.1 * (inShed ? 1 : 0) -
+      0.1 * (inShed ? 1 : 0) +
+      // what is there comes first while it is high enough: the planter's own frame, what the grower owns
+      (reach >= ENOUGH && !kind.isForNow ? (kind.id === 'planter-frame' ? 0.6 : owned ? 0.4 : 0) : 0) -
       (kind.isForNow ? 0.3 : 0);
     // what is only for now still comes before what is closed
     const score = Math.max(0.01, sum);
@@ -105,7 +114,8 @@ export function rankSupports(c: SupportCase): readonly RankedSupport[] {
     else if (isTooMuch) reasons.push({ because: 'too-much' });
     if (suits === 1) reasons.push({ because: 'suits-growth' });
     if (suits === 0.1) reasons.push({ because: 'wrong-growth' });
-    if (inShed) reasons.push({ because: 'in-shed' });
+    if (owned) reasons.push({ because: 'owned', owned });
+    else if (inShed) reasons.push({ because: 'in-shed' });
     if (kind.work === 1) reasons.push({ because: 'little-work' });
     return {
       kind,

@@ -35,7 +35,12 @@ const PARTS: readonly Part[] = [
     unsaid: 'as usual',
   },
   { id: 'mulch', label: 'Mulch', names: ['mulch'], unsaid: 'none' },
-  { id: 'support', label: 'Support', names: ['supportKind', 'supportHeight'], unsaid: 'none' },
+  {
+    id: 'support',
+    label: 'Support',
+    names: ['supportKind', 'supportHeight', 'secondSupport', 'secondHeight'],
+    unsaid: 'none',
+  },
   {
     id: 'ball',
     label: 'Root ball and depth',

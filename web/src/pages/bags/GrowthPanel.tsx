@@ -26,7 +26,11 @@ export function GrowthPanel({ bag }: { readonly bag: Bag }) {
         <OnePlant key={occupant.plant.id} bag={bag} occupant={occupant} count={count} />
       ))}
       <Typography sx={{ marginBlockEnd: 1 }}>
-        Support: {support.name.toLowerCase()}.{' '}
+        Support:{' '}
+        {[bag.container.support, ...(bag.container.furtherSupports ?? [])]
+          .map(({ kind }) => supportOf(kind).name.toLowerCase())
+          .join(', and ')}
+        .{' '}
         <Link to="/bench/supports" style={{ color: 'inherit' }}>
           {support.id === 'none' ? 'Choose one' : 'Others, ranked'}
         </Link>

@@ -183,6 +183,12 @@ export function bagFields(
       low: 100,
       high: 5000,
     }),
+    secondSupport: choiceField<Container['support']['kind']>({
+      label: 'And another one',
+      help: 'Short canes against wind, a second stake.',
+      options: namedOptions(SUPPORTS.filter((support) => kind.holdsCane || !needsFirmMix(support))),
+    }),
+    secondHeight: amountField({ label: 'Top of the other', purpose: 'height', low: 100, high: 5000 }),
     mulch: amountField({
       label: 'Mulch on top',
       help: 'Empty for none; keep it off the stem.',
@@ -298,6 +304,10 @@ export function isBagAsked(name: string, texts: Readonly<Partial<Texts<BagFields
       return !['', texts.mixId].includes(texts.lowerMixId ?? '');
     case 'supportHeight':
       return (texts.supportKind ?? 'none') !== 'none';
+    case 'secondSupport':
+      return (texts.supportKind ?? 'none') !== 'none';
+    case 'secondHeight':
+      return (texts.supportKind ?? 'none') !== 'none' && (texts.secondSupport ?? 'none') !== 'none';
     case 'hole':
       return kind.drainage.canBeRaised && texts.hasNoHoles !== 'on';
     case 'hasNoHoles':
@@ -327,6 +337,7 @@ export function newBagStart(label: string, placeId: string | undefined): Partial
     tradeClass: '#10',
     companions: 'none',
     supportKind: 'none',
+    secondSupport: 'none',
   };
 }
 
@@ -360,6 +371,8 @@ export function startOfBag(make: Make, stations: number): Partial<ValuesOf<BagFi
     ...(make.mulchMillimetres > 0 ? { mulch: make.mulchMillimetres } : {}),
     stations,
     supportKind: support.kind,
+    secondSupport: make.furtherSupports?.[0]?.kind ?? 'none',
+    ...(make.furtherSupports?.[0] ? { secondHeight: make.furtherSupports[0].heightMillimetres } : {}),
     ...(support.heightMillimetres > 0 ? { supportHeight: support.heightMillimetres } : {}),
   };
 }
@@ -458,5 +471,8 @@ export function bagOf(form: Pick<FieldsForm<BagFields>, 'fields' | 'values'>): B
         : { kind: 'known', id: values.placeId },
     stations: values.stations,
     support: { kind: values.supportKind, heightMillimetres: values.supportHeight ?? 0 },
+    ...(values.supportKind === 'none' || values.secondSupport === 'none'
+      ? {}
+      : { furtherSupports: [{ kind: values.secondSupport, heightMillimetres: values.secondHeight ?? 0 }] }),
   };
 }

@@ -22,6 +22,7 @@ export interface BagFormResult {
     | { readonly kind: 'new'; readonly name: string; readonly cover: Place['cover'] };
   readonly stations: number;
   readonly support: Container['support'];
+  readonly furtherSupports?: Container['furtherSupports'];
 }
 
 /** The records of new bags, all made up alike, with their new place if they need one. */

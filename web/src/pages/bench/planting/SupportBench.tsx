@@ -14,8 +14,13 @@ import { useBags, useGarden, useUnitFormat, type Bag, told } from '../../../stor
 import { useSupplies } from '../../../store/supplies.ts';
 import { NoBags } from '../NoBags.tsx';
 import { heldPlants, outgrownOf, rankedFor, stringCanopy, topFor } from '@rundel/core/garden-state';
+import { OwnedSupports } from './OwnedSupports.tsx';
+import { SupportDays } from './SupportDays.tsx';
 import { SupportChoice } from './SupportChoice.tsx';
 import { SupportNeeds } from './SupportNeeds.tsx';
+
+/** A support for a bag, with its top above the ground where the grower says another than is proposed, mm. */
+type Choice = readonly [bag: Bag, support: RankedSupport, topMillimetres?: number | undefined];
 
 /** What holds which plant, why, and how much string and how many canes that takes for any set of bags. */
 export default function SupportBench() {
@@ -36,10 +41,10 @@ export default function SupportBench() {
       new Map(
         chosen.map((bag) => [
           bag.container.id,
-          bag.occupants[0] ? rankedFor(bag, bag.occupants[0], live, settings, stock) : [],
+          bag.occupants[0] ? rankedFor(bag, bag.occupants[0], live, settings, stock, all) : [],
         ]),
       ),
-    [chosen, live, settings, stock],
+    [all, chosen, live, settings, stock],
   );
   const held = useMemo(
     () =>
@@ -56,14 +61,14 @@ export default function SupportBench() {
   if (bags.length === 0)
     return <NoBags label="A support is chosen for a plant: add a bag with something planted in it." />;
   const focused = chosen.find((b) => b.container.id === openId) ?? chosen[0];
-  const use = async (pairs: readonly (readonly [Bag, RankedSupport])[]) => {
+  const use = async (pairs: readonly Choice[]) => {
     const now = clock.now();
-    const changes = pairs.map(([bag, support]) => ({
+    const changes = pairs.map(([bag, support, top]) => ({
       table: 'containers' as const,
       before: bag.container,
       after: {
         ...bag.container,
-        support: { kind: support.kind.id, heightMillimetres: topFor(bag, support) },
+        support: { kind: support.kind.id, heightMillimetres: top ?? topFor(bag, support) },
         changedAt: now,
       },
     }));
@@ -164,7 +169,24 @@ export default function SupportBench() {
               key={focused.container.id}
               bag={focused}
               ranked={ranked.get(focused.container.id) ?? []}
-              onUse={(support) => told(use([[focused, support]]))}
+              onUse={(support, top) => told(use([[focused, support, top]]))}
+              alike={
+                chosen.filter(
+                  (b) => b !== focused && b.occupants[0]?.habit.id === focused.occupants[0]?.habit.id,
+                ).length
+              }
+              onUseAtAll={(support, top) =>
+                told(
+                  use(
+                    chosen
+                      .filter((b) => b.occupants[0]?.habit.id === focused.occupants[0]?.habit.id)
+                      .flatMap((b): Choice[] => {
+                        const same = ranked.get(b.container.id)?.find((r) => r.kind === support.kind);
+                        return same && same.fit !== 'cannot' ? [[b, same, top]] : [];
+                      }),
+                  ),
+                )
+              }
             />
           </Box>
         )}
@@ -183,6 +205,7 @@ export default function SupportBench() {
           ]}
           onChange={(id) => told(saveSettings({ ...settings, stringTail: id }))}
         />
+        <SupportDays />
         <Select
           label="Supports go on"
           value={settings.supportPracticeId ?? SUPPORT_PRACTICES[0].id}
@@ -194,6 +217,7 @@ export default function SupportBench() {
           }
         />
       </SupportNeeds>
+      <OwnedSupports bags={all} />
       {chosen.length === 0 && <Typography>Choose a bag above.</Typography>}
     </Box>
   );

@@ -3,6 +3,8 @@ import type { RankedSupport } from '@rundel/core/plants';
 import { useMemo, useState } from 'react';
 import { titleOf } from '../../../text/bag-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
+import { amountField, FormField, useFields } from '../../../ui/form/index.ts';
+import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { reasonWords } from '../../../text/support-text.ts';
 import { BagSection, sceneOf } from '../../../section/index.ts';
 import { useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
@@ -13,10 +15,16 @@ export function SupportChoice({
   bag,
   ranked,
   onUse,
+  alike,
+  onUseAtAll,
 }: {
   readonly bag: Bag;
   readonly ranked: readonly RankedSupport[];
-  onUse(support: RankedSupport): void;
+  /** with its top above the ground, where it is another than proposed, mm */
+  onUse(support: RankedSupport, topMillimetres?: number): void;
+  /** other chosen bags whose plants grow alike */
+  readonly alike: number;
+  onUseAtAll(support: RankedSupport, topMillimetres?: number): void;
 }) {
   const { clock, garden, live } = useGarden();
   const unitFormat = useUnitFormat();
@@ -91,11 +99,15 @@ export function SupportChoice({
                   <Typography variant="body2">
                     {r.kind.description} {r.kind.practice ?? ''}
                   </Typography>
-                  {!isUsed && (
-                    <Button variant="contained" onClick={() => onUse(r)} sx={{ marginBlockStart: 1 }}>
-                      Use it for bag {bag.container.label}
-                    </Button>
-                  )}
+                  <UseIt
+                    key={r.kind.id}
+                    proposed={topFor(bag, r)}
+                    label={bag.container.label}
+                    isUsed={isUsed}
+                    alike={alike}
+                    onUse={(top) => onUse(r, top)}
+                    onUseAtAll={(top) => onUseAtAll(r, top)}
+                  />
                 </Box>
               )}
             </Box>
@@ -108,5 +120,59 @@ export function SupportChoice({
         </Typography>
       )}
     </Panel>
+  );
+}
+
+const TOP = {
+  top: amountField({
+    label: 'Its top, from the ground',
+    help: 'As proposed, or as high as yours is.',
+    purpose: 'height',
+    low: 100,
+    high: 5000,
+  }),
+};
+
+/** Takes a support for a bag, as high as proposed or as the grower's own is. */
+function UseIt({
+  proposed,
+  label,
+  isUsed,
+  alike,
+  onUse,
+  onUseAtAll,
+}: {
+  readonly proposed: number;
+  readonly label: string;
+  readonly isUsed: boolean;
+  readonly alike: number;
+  onUse(topMillimetres: number | undefined): void;
+  onUseAtAll(topMillimetres: number | undefined): void;
+}) {
+  const form = useFields(TOP, { values: { top: proposed } });
+  if (proposed === 0)
+    return isUsed ? null : (
+      <Button variant="contained" onClick={() => onUse(undefined)} sx={{ marginBlockStart: 1 }}>
+        Use it for bag {label}
+      </Button>
+    );
+  // a height that nobody touched stays that of each bag
+  const topOf = (top: number) => (form.isChanged ? top : undefined);
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'start', marginBlockStart: 1.5 }}>
+      <Box sx={{ flex: '1 1 180px' }}>
+        <FormField form={form} name="top" />
+      </Box>
+      {(!isUsed || form.isChanged) && (
+        <OnceButton variant="contained" onPress={() => form.submit(({ top }) => onUse(topOf(top)))()}>
+          {isUsed ? 'Change its height' : `Use it for bag ${label}`}
+        </OnceButton>
+      )}
+      {alike > 0 && (
+        <OnceButton variant="outlined" onPress={() => form.submit(({ top }) => onUseAtAll(topOf(top)))()}>
+          And for {alike} like it
+        </OnceButton>
+      )}
+    </Box>
   );
 }
