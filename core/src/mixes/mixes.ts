@@ -19,6 +19,8 @@ export interface Mix {
   readonly isPeatFree: boolean;
   readonly isOrganic: boolean;
   readonly limeGramsPerLitre: number;
+  /** what a litre comes to by the grower's own word; left out: by its parts */
+  readonly pricePerLitre?: number | undefined;
   /** shares of the parts by volume; they sum to 1 */
   readonly shares: readonly { readonly ingredient: Ingredient; readonly share: number }[];
   /** lime that its bought parts come with, per litre of mix */
@@ -71,6 +73,7 @@ export function mixFrom(recipe: Recipe): Mix {
     isPeatFree: !shares.some((s) => s.ingredient.isPeat),
     isOrganic: shares.every((s) => s.ingredient.isOrganic),
     limeGramsPerLitre: recipe.limeGramsPerLitre ?? 0,
+    pricePerLitre: recipe.pricePerLitre,
     shares,
     limeInParts: shares.reduce(
       (sum, { ingredient, share }) => sum + (ingredient.limeGramsPerLitre ?? 0) * share,

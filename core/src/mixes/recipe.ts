@@ -4,6 +4,8 @@ export interface Recipe {
   readonly description?: string | undefined;
   readonly parts: readonly { readonly ingredientId: string; readonly parts: number }[];
   readonly limeGramsPerLitre?: number | undefined;
+  /** what a litre comes to, where the grower says so */
+  readonly pricePerLitre?: number | undefined;
 }
 
 const recipe = (

@@ -35,6 +35,8 @@ export function productSchemaOf<I extends z.ZodMiniType<string>>(id: I) {
     isOrganic: z.optional(z.boolean()),
     /** it makes dust that should not be breathed in */
     isDusty: z.optional(z.boolean()),
+    /** seasons that one of it lasts: its price is spread over them */
+    seasons: z.optional(z.number().check(z.gte(1), z.lte(30))),
     /** how it is given, for what feeds plants */
     feed: z.optional(feedFactsSchema),
     /** its maker's own word, which goes before anything that is worked out here */

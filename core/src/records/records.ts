@@ -141,6 +141,8 @@ export const mixSchema = z.object({
   description: z.optional(z.string().check(z.trim(), z.maxLength(200))),
   parts: recipePartsSchema,
   limeGramsPerLitre: z.optional(z.number().check(z.gte(0), z.lte(20))),
+  /** what a litre of it comes to, where the grower knows: it goes before the prices of its parts */
+  pricePerLitre: z.optional(z.number().check(z.gte(0), z.lte(1000))),
   ...base,
 });
 

@@ -2,6 +2,7 @@ import type { Assumed } from '../assumed/index.ts';
 import { containerKind } from '../bags/index.ts';
 import { dayOf } from '../calendar/index.ts';
 import type { Entry, Container, Settings } from '../records/index.ts';
+import { findMix } from '../mixes/index.ts';
 import { findProduct } from '../products/index.ts';
 import { takenByFeed, takenByFilling, type StockContext } from './stock.ts';
 import { type PriceLog } from './prices.ts';
@@ -24,7 +25,13 @@ export interface CostLine {
   /** how it was worked out, as data for a sentence */
   readonly how:
     | { readonly kind: 'spread'; readonly over: number; readonly whole: number }
-    | { readonly kind: 'shared'; readonly among: number; readonly whole: number }
+    | {
+        readonly kind: 'shared';
+        readonly among: number;
+        readonly whole: number;
+        /** seasons that it is spread over */
+        readonly over?: number;
+      }
     | { readonly kind: 'minutes'; readonly minutes: number }
     | { readonly kind: 'as-used' };
 }
@@ -95,9 +102,15 @@ export function costOf(
   const filling = latestFilling(container, live, year);
   if (filling) {
     const amended = new Map(filling.amendments.map((a) => [a.productId, a.grams / 1000]));
-    let mix = 0;
+    // a home mix with a price of its own is not reckoned by its parts
+    const own = filling.layers.map((layer) => ({
+      ...layer,
+      price: findMix(layer.mixId, garden.mixes)?.pricePerLitre,
+    }));
+    let mix = own.reduce((sum, { litres, price = 0 }) => sum + litres * price, 0);
     let amendments = 0;
-    for (const [productId, amount] of takenByFilling(filling, garden.mixes, assumed)) {
+    const byParts = { ...filling, layers: own.filter(({ price }) => price === undefined) };
+    for (const [productId, amount] of takenByFilling(byParts, garden.mixes, assumed)) {
       const kilograms = amended.get(productId);
       if (kilograms === undefined) mix += priced(productId, amount);
       else amendments += priced(productId, amount);
@@ -116,23 +129,26 @@ export function costOf(
   }, 0);
   if (feeds > 0) lines.push({ what: 'feeds', price: feeds, how: { kind: 'as-used' } });
   for (const entry of live) {
-    if (yearOf(entry) !== year) continue;
+    const age = year - yearOf(entry);
     if (entry.kind === 'used' && entry.containerId === container.id) {
-      lines.push({
-        what: 'supplies',
-        price: priced(entry.productId, entry.amount),
-        how: { kind: 'as-used' },
-      });
+      const over = findProduct(entry.productId, garden.products)?.seasons ?? 1;
+      if (age >= 0 && age < over) {
+        const whole = priced(entry.productId, entry.amount);
+        const how = over > 1 ? ({ kind: 'spread', over, whole } as const) : ({ kind: 'as-used' } as const);
+        lines.push({ what: 'supplies', price: whole / over, how });
+      }
     }
     if (entry.kind === 'spent') {
       const among = shareAmong(entry.containerIds, container.id, garden.bagsInUse);
-      if (among > 0)
+      const over = entry.seasons ?? 1;
+      if (among > 0 && age >= 0 && age < over)
         lines.push({
           what: entry.on,
-          price: entry.price / among,
-          how: { kind: 'shared', among, whole: entry.price },
+          price: entry.price / among / over,
+          how: { kind: 'shared', among, whole: entry.price, ...(over > 1 ? { over } : {}) },
         });
     }
+    if (age !== 0) continue;
     if (entry.kind === 'worked' && garden.settings.hourValue !== undefined) {
       const among = shareAmong(entry.containerIds, container.id, garden.bagsInUse);
       if (among > 0) {

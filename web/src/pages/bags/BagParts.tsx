@@ -62,7 +62,7 @@ const PARTS: readonly Part[] = [
     names: ['companions', 'companionsUntil'],
     unsaid: 'none',
   },
-  { id: 'price', label: 'What it cost', names: ['price'], unsaid: 'not said' },
+  { id: 'price', label: 'What it cost', names: ['price', 'seasons'], unsaid: 'not said' },
 ];
 
 const SPOTS: readonly SpotId[] = [

@@ -59,10 +59,9 @@ function EditBag({ container }: { readonly container: Container }) {
         (_, i) => container.stations[i] ?? { id: newId('station') },
       );
       // optional fields that were emptied are gone: only what the form does not ask for is carried over
-      const { assumptions, seasons, gauges } = container;
+      const { assumptions, gauges } = container;
       const after = {
         ...(assumptions ? { assumptions } : {}),
-        ...(seasons ? { seasons } : {}),
         ...(gauges ? { gauges } : {}),
         ...(containers[0] as Container),
         id: container.id,

@@ -1,7 +1,9 @@
 import { Button, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { Link } from 'react-router';
-import { COST_WORDS, howWords } from '../../text/cost-text.ts';
+import { kilogramsOf, pickingsOf } from '@rundel/core/pickings';
+import type { EntryOf } from '@rundel/core/records';
+import { COST_WORDS, howWords, perWeight } from '../../text/cost-text.ts';
 import { productName } from '../../text/product-text.ts';
 import { Panel } from '../../ui/Page.tsx';
 import { ClassRemark, SizeRemark } from '../../ui/SizeRemarks.tsx';
@@ -22,6 +24,12 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
   const filled = live.findLast((e) => e.kind === 'filled' && e.containerId === container.id);
   const trouble = live.findLast(
     (e) => e.kind === 'trouble' && e.containerId === container.id && e.livesInMix,
+  );
+  const picked = kilogramsOf(
+    pickingsOf(
+      live.filter((e): e is EntryOf<'picking'> => e.kind === 'picking' && e.containerId === container.id),
+      year,
+    ),
   );
   const first = occupants[0];
   const { litres, under } = properties.real;
@@ -70,7 +78,9 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
         </Link>
       </Typography>
       {cost && cost.lines.length > 0 && (
-        <HowCalculated label={`${money.show(cost.total)} in ${year}`}>
+        <HowCalculated
+          label={`${money.show(cost.total)} in ${year}${picked > 0 ? `, ${money.show(perWeight(cost.total / picked, unitFormat).price)} ${perWeight(1, unitFormat).each} so far` : ''}`}
+        >
           <WorkedLines
             lines={cost.lines.map((line) => [
               `${COST_WORDS[line.what].charAt(0).toUpperCase()}${COST_WORDS[line.what].slice(1)}: ${howWords(line, money)}`,

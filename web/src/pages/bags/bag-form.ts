@@ -262,6 +262,14 @@ export function bagFields(
       isOptional: true,
     }),
     price: priceField({ label: 'What the empty one cost', help: 'Spread over the seasons that it lasts.' }),
+    seasons: numberField({
+      label: 'Seasons that it lasts',
+      help: `Empty: ${kind.seasons.value}, as is usual for its kind.`,
+      low: 1,
+      high: 30,
+      isOptional: true,
+      problem: 'From 1 to 30 seasons.',
+    }),
     companions: choiceField<CompanionSize>({
       label: 'Plants beside the crop',
       help: 'Companion flowers, herbs, passing salad: they take up water and feed too.',
@@ -342,7 +350,7 @@ export function newBagStart(label: string, placeId: string | undefined): Partial
 }
 
 type Make = Omit<Template, 'id' | 'name' | 'createdAt' | 'changedAt' | 'stations'> &
-  Pick<Partial<Container>, 'price'>;
+  Pick<Partial<Container>, 'price' | 'seasons'>;
 
 /** The values of a bag as it is stored, or of a template. One that is not known here is chosen anew. */
 export function startOfBag(make: Make, stations: number): Partial<ValuesOf<BagFields>> {
@@ -367,6 +375,7 @@ export function startOfBag(make: Make, stations: number): Partial<ValuesOf<BagFi
     companions: companions?.size ?? 'none',
     ...(companions?.until ? { companionsUntil: companions.until } : {}),
     ...(make.price === undefined ? {} : { price: make.price }),
+    ...(make.seasons === undefined ? {} : { seasons: make.seasons }),
     ...startOfFill(make),
     ...(make.mulchMillimetres > 0 ? { mulch: make.mulchMillimetres } : {}),
     stations,
@@ -465,6 +474,7 @@ export function bagOf(form: Pick<FieldsForm<BagFields>, 'fields' | 'values'>): B
       ? {}
       : { companions: { size: companions, ...(companionsUntil ? { until: companionsUntil } : {}) } }),
     ...(price === undefined ? {} : { price }),
+    ...(values.seasons === undefined ? {} : { seasons: values.seasons }),
     place:
       values.placeId === NEW_PLACE
         ? { kind: 'new', name: values.newPlaceName, cover: values.newPlaceCover }

@@ -17,6 +17,7 @@ export interface BagFormResult {
   readonly stores?: Container['stores'];
   readonly companions?: Container['companions'];
   readonly price?: number;
+  readonly seasons?: number;
   readonly place:
     | { readonly kind: 'known'; readonly id: string }
     | { readonly kind: 'new'; readonly name: string; readonly cover: Place['cover'] };

@@ -55,45 +55,48 @@ export function ProductDialog({
   );
   const [isTried, setTried] = useState(false);
   const { label, labelProblem, feed, remarks, isWhole } = feedOf(form.values, system, product?.feed?.steep);
-  const submit = form.submit(async ({ name, use, density, countedIn, packAmount, packPrice, form: made }) => {
-    setTried(true);
-    if (!isWhole) return;
-    const now = clock.now();
-    const isFeed = use === 'feeds';
-    const after: OwnProduct = {
-      id: own?.id ?? newId('product'),
-      name,
-      kind: isFeed ? (own?.kind ?? product?.kind ?? 'feed') : use,
-      unit: own?.unit ?? (isFeed ? (product?.unit ?? shedUnit(made)) : countedIn),
-      ...(label ? { label } : {}),
-      ...(density === undefined ? {} : { kilogramsPerLitre: density }),
-      ...(product?.isOrganic ? { isOrganic: true } : {}),
-      ...(product?.isDusty ? { isDusty: true } : {}),
-      ...(product?.description ? { description: product.description } : {}),
-      ...(feed ? { feed } : {}),
-      createdAt: own?.createdAt ?? now,
-      changedAt: now,
-    };
-    const pack =
-      packAmount !== undefined && packPrice !== undefined
-        ? { amount: packAmount, price: packPrice }
-        : undefined;
-    const packs: RecordChange[] = pack
-      ? [
-          {
-            table: 'packs',
-            before: undefined,
-            after: { id: newId('pack'), productId: after.id, ...pack, createdAt: now, changedAt: now },
-          },
-        ]
-      : [];
-    await saveRecords(
-      [{ table: 'products', before: own, after }, ...packs],
-      own ? [] : (madeWith?.(after) ?? []),
-      `${after.name} kept`,
-    );
-    onClose();
-  });
+  const submit = form.submit(
+    async ({ name, use, density, countedIn, packAmount, packPrice, seasons, form: made }) => {
+      setTried(true);
+      if (!isWhole) return;
+      const now = clock.now();
+      const isFeed = use === 'feeds';
+      const after: OwnProduct = {
+        id: own?.id ?? newId('product'),
+        name,
+        kind: isFeed ? (own?.kind ?? product?.kind ?? 'feed') : use,
+        unit: own?.unit ?? (isFeed ? (product?.unit ?? shedUnit(made)) : countedIn),
+        ...(label ? { label } : {}),
+        ...(density === undefined ? {} : { kilogramsPerLitre: density }),
+        ...(seasons === undefined ? {} : { seasons }),
+        ...(product?.isOrganic ? { isOrganic: true } : {}),
+        ...(product?.isDusty ? { isDusty: true } : {}),
+        ...(product?.description ? { description: product.description } : {}),
+        ...(feed ? { feed } : {}),
+        createdAt: own?.createdAt ?? now,
+        changedAt: now,
+      };
+      const pack =
+        packAmount !== undefined && packPrice !== undefined
+          ? { amount: packAmount, price: packPrice }
+          : undefined;
+      const packs: RecordChange[] = pack
+        ? [
+            {
+              table: 'packs',
+              before: undefined,
+              after: { id: newId('pack'), productId: after.id, ...pack, createdAt: now, changedAt: now },
+            },
+          ]
+        : [];
+      await saveRecords(
+        [{ table: 'products', before: own, after }, ...packs],
+        own ? [] : (madeWith?.(after) ?? []),
+        `${after.name} kept`,
+      );
+      onClose();
+    },
+  );
   return (
     <FormDialog
       title={own ? `Change ${own.name}` : 'A product of your own'}
@@ -135,7 +138,7 @@ export function ProductDialog({
         names={['per', 'intervalDays', 'density', 'months', 'gramsEach', 'partnerId', 'countedIn']}
       />
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-        <FormFields form={form} names={['packAmount', 'packPrice']} />
+        <FormFields form={form} names={['packAmount', 'packPrice', 'seasons']} />
       </Box>
       {remarks
         .filter(({ code, isFatal }) => (isTried && isFatal) || isNamed(form.texts, code))

@@ -29,7 +29,7 @@ import {
   type ValuesOf,
 } from '../../ui/form/index.ts';
 import { doseField } from '../../ui/entries/feeding-forms.ts';
-import { productAmountField } from '../../ui/entries/stock-forms.ts';
+import { productAmountField, seasonsField } from '../../ui/entries/stock-forms.ts';
 import { shedUnit } from './feeding/feeds-csv.ts';
 
 /** What a product is for, as a grower would say. */
@@ -156,6 +156,7 @@ export function productFields(
       productAmountField({ unit: counted }, { label: 'A pack holds', help: 'If you know a price.' }),
     ),
     packPrice: priceField({ label: 'Its price' }),
+    seasons: seasonsField('Seasons that one lasts', 'Empty: used up in one.'),
   };
 }
 
@@ -167,7 +168,7 @@ const NOT_OVER_MONTHS: readonly string[] = ['soluble', 'tea', 'two-part'] satisf
 /** Whether a field is asked of a product by what is said of it so far. */
 export function isProductAsked(name: string, { use, form }: Readonly<Texts<ProductFields>>): boolean {
   if (['name', 'use', 'density', 'packAmount', 'packPrice'].includes(name)) return true;
-  if (name === 'countedIn') return use !== 'feeds';
+  if (name === 'countedIn' || name === 'seasons') return use !== 'feeds';
   if (use !== 'feeds') return false;
   if (name === 'months') return !NOT_OVER_MONTHS.includes(form);
   if (name === 'gramsEach') return form === 'spike';
@@ -190,6 +191,7 @@ export function startOfProduct(product: Product | undefined, system: UnitSystem)
     unit: feed?.dose.unit ?? 'millilitre',
     per: feed?.dose.per ?? 'litre',
     ...(feed ? { dose: { amount: displayDose(feed.dose, system) } } : {}),
+    ...(product?.seasons === undefined ? {} : { seasons: product.seasons }),
     ...(product?.kilogramsPerLitre === undefined ? {} : { density: product.kilogramsPerLitre }),
     ...(feed?.intervalDays === undefined ? {} : { intervalDays: feed.intervalDays }),
     ...(feed?.months === undefined ? {} : { months: feed.months }),

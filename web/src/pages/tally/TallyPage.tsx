@@ -1,7 +1,6 @@
 import { Box, Button, Skeleton, TextField, MenuItem, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { kilogramsOf, pickedYears, pickingsOf, tallyPickings, type BagTally } from '@rundel/core/pickings';
-import { UNITS } from '@rundel/core/units';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { EntryDialog } from '../../ui/entries/EntryDialog.tsx';
@@ -10,6 +9,7 @@ import { DataTable, type Column } from '../../ui/table/index.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { WhenSeen } from '../../ui/WhenSeen.tsx';
 import { titleOf } from '../../text/bag-text.ts';
+import { perWeight } from '../../text/cost-text.ts';
 import { shortDay } from '../../text/text.ts';
 import { BagIcon } from '../../section/index.ts';
 import {
@@ -252,13 +252,6 @@ export default function TallyPage() {
       {picking && <EntryDialog kind="picking" bags={[picking]} onClose={() => setPicking(undefined)} />}
     </Page>
   );
-}
-
-/** A price for a kilogram as the grower weighs: by the kilogram or the pound. */
-function perWeight(pricePerKilogram: number, unitFormat: UnitFormat) {
-  return unitFormat.system === 'metric'
-    ? { heading: 'Cost a kg', price: pricePerKilogram }
-    : { heading: 'Cost a lb', price: pricePerKilogram * UNITS.pound.factor };
 }
 
 /** What a kilogram cost: the bag's costs of the year over what was weighed in it. */

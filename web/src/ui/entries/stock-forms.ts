@@ -91,13 +91,18 @@ export const countedForm = entryForm<'counted'>()({
   facts: ({ amount }) => ({ amount }),
 });
 
+/** Over how many seasons a price is spread. */
+export const seasonsField = (label: string, help: string) =>
+  numberField({ label, help, low: 1, high: 30, isOptional: true, problem: 'From 1 to 30 seasons.' });
+
 export const spentForm = entryForm<'spent'>()({
   fields: () => ({
     on: choiceField({ label: 'On what', options: optionsOf(SPENT_WORDS) }),
     price: priceField({ label: 'How much', missing: 'How much was it?' }),
+    seasons: seasonsField('Seasons that it lasts', 'Empty: this one. A drip line may last five.'),
   }),
-  start: ({ on, price }) => ({ values: { on, price } }),
-  facts: ({ on, price }) => ({ on, price: price ?? 0 }),
+  start: ({ on, price, seasons }) => ({ values: { on, price, seasons } }),
+  facts: ({ on, price, seasons }) => ({ on, price: price ?? 0, seasons }),
 });
 
 export const workedForm = entryForm<'worked'>()({

@@ -82,6 +82,8 @@ export const spentEntry = z.object({
   /** the bags that it was for; none: the whole garden */
   containerIds: z.array(idSchema('container')).check(z.maxLength(400)),
   asEntered,
+  /** seasons that it lasts: a drip line, a greenhouse film; left out: this one */
+  seasons: z.optional(z.number().check(z.gte(1), z.lte(30))),
 });
 
 /** Minutes of work at bags, for who wants to count them. */

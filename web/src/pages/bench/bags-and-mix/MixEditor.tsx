@@ -4,10 +4,12 @@ import type { OwnMix } from '@rundel/core/records';
 import { INGREDIENTS, mixFrom, type Mix } from '@rundel/core/mixes';
 import { useState } from 'react';
 import {
+  amountField,
   choiceField,
   FormDialog,
   FormField,
   numberField,
+  priceField,
   textField,
   useFields,
   type Field,
@@ -27,6 +29,16 @@ const LIME = numberField({
   high: 20,
   isOptional: true,
   problem: 'From 0 to 20 grams a litre.',
+});
+
+const PRICE = priceField({ label: 'What it comes to', help: 'If you know: it goes before its parts.' });
+const PRICED_LITRES = amountField({
+  label: 'For so much of it',
+  help: 'As "100 L" or "1 cu ft".',
+  purpose: 'bag',
+  low: 0.5,
+  high: 5000,
+  isOptional: true,
 });
 
 /** A mix of the grower's own: a name, parts by volume, lime. */
@@ -50,6 +62,8 @@ export function MixEditor({
     {
       name: textField({ label: 'Name', longest: 60, missing: 'Give it a name.', taken }),
       lime: LIME,
+      price: PRICE,
+      pricedLitres: PRICED_LITRES,
       ...Object.fromEntries(
         rows.flatMap((n) => [
           [`ingredient${n}`, INGREDIENT],
@@ -61,6 +75,9 @@ export function MixEditor({
       values: {
         name: record?.name ?? (like && `My ${like.name.toLowerCase()}`),
         lime: like && like.limeGramsPerLitre > 0 ? like.limeGramsPerLitre : undefined,
+        ...(record?.pricePerLitre === undefined
+          ? {}
+          : { price: record.pricePerLitre * 100, pricedLitres: 100 }),
         ...Object.fromEntries(
           begin.flatMap(({ ingredientId, parts }, n) => [
             [`ingredient${n}`, ingredientId],
@@ -81,7 +98,9 @@ export function MixEditor({
     count === undefined ? [] : [{ ingredientId, parts: count }],
   );
   const lime = form.values.lime ? { limeGramsPerLitre: form.values.lime } : {};
-  const submit = form.submit(async ({ name }) => {
+  const submit = form.submit(async ({ name, price, pricedLitres }) => {
+    if (price !== undefined && pricedLitres === undefined)
+      return form.refuse('pricedLitres', 'For how much of it is that?');
     if (doubled) return form.refuse(`ingredient${doubled.n}`, 'It is in the mix already.');
     const now = clock.now();
     const after: OwnMix = {
@@ -89,6 +108,7 @@ export function MixEditor({
       name,
       parts: wholeParts,
       ...lime,
+      ...(price === undefined || pricedLitres === undefined ? {} : { pricePerLitre: price / pricedLitres }),
       createdAt: record?.createdAt ?? now,
       changedAt: now,
     };
@@ -146,6 +166,10 @@ export function MixEditor({
         Another part
       </Button>
       <FormField form={form} name="lime" />
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+        <FormField form={form} name="price" />
+        <FormField form={form} name="pricedLitres" />
+      </Box>
       <Box aria-live="polite" sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>
         {preview
           ? `A litre holds ${Math.round(preview.capacity * 1000)} mL of water, ${Math.round((preview.capacity - preview.unavailable) * 1000)} mL of it for the plant.`
@@ -168,6 +192,8 @@ export function MixEditor({
 type MixFields = {
   readonly name: Field<string>;
   readonly lime: Field<number | undefined>;
+  readonly price: Field<number | undefined>;
+  readonly pricedLitres: Field<number | undefined>;
   readonly [row: `ingredient${number}`]: Field<string>;
   readonly [row: `parts${number}`]: Field<number>;
 };

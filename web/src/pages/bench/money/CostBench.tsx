@@ -4,10 +4,11 @@ import { useState } from 'react';
 import { titleOf } from '../../../text/bag-text.ts';
 import { productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
-import { COST_WORDS } from '../../../text/cost-text.ts';
+import { pickingsOf, tallyPickings } from '@rundel/core/pickings';
+import { COST_WORDS, howWords, perWeight } from '../../../text/cost-text.ts';
 import { FormFields, InlineForm, priceField, textField, useFields } from '../../../ui/form/index.ts';
 import { DataTable, type Column } from '../../../ui/table/index.ts';
-import { useBags, useGarden, useMoney, type Bag } from '../../../store/index.ts';
+import { useBags, useGarden, useMoney, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { useCosts } from '../../../store/supplies.ts';
 import { NoBags } from '../NoBags.tsx';
 import { SpendDialog } from './SpendDialog.tsx';
@@ -40,7 +41,8 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
 
 /** What each bag came to this season, and the ways to put money and minutes in. */
 export default function CostBench() {
-  const { garden, clock } = useGarden();
+  const { garden, clock, live } = useGarden();
+  const unitFormat = useUnitFormat();
   const money = useMoney();
   const { bags } = useBags();
   const year = Number(clock.now().slice(0, 4));
@@ -51,6 +53,18 @@ export default function CostBench() {
     const cost = byBag.get(bag.container.id);
     return cost ? [{ bag, cost }] : [];
   });
+  const picked = new Map(
+    tallyPickings(
+      pickingsOf(
+        live.filter((e) => e.kind === 'picking'),
+        year,
+      ),
+    ).map((t) => [t.containerId, t.kilograms]),
+  );
+  const eachOf = ({ bag, cost }: CostOfBag) => {
+    const kilograms = picked.get(bag.container.id) ?? 0;
+    return kilograms > 0 && cost.total > 0 ? perWeight(cost.total / kilograms, unitFormat).price : undefined;
+  };
   const sum = (cost: BagCost, whats: readonly CostLine['what'][]) =>
     cost.lines.filter((l) => whats.includes(l.what)).reduce((total, l) => total + l.price, 0);
   const total = costs.reduce((all, { cost }) => all + cost.total, 0);
@@ -72,6 +86,25 @@ export default function CostBench() {
       isNumber: true,
       sort: ({ cost }) => cost.total,
       cell: ({ cost }) => <strong>{money.show(cost.total)}</strong>,
+    },
+    {
+      id: 'weight',
+      header: perWeight(1, unitFormat).heading,
+      isNumber: true,
+      sort: (row) => eachOf(row),
+      cell: (row) => {
+        const each = eachOf(row);
+        return each === undefined ? '' : money.show(each);
+      },
+    },
+    {
+      id: 'parts',
+      header: 'How',
+      isExtra: true,
+      cell: ({ cost }) =>
+        cost.lines
+          .map((line) => `${COST_WORDS[line.what]} ${money.show(line.price)}: ${howWords(line, money)}`)
+          .join('; '),
     },
   ];
   const unpriced = [...new Set(costs.flatMap(({ cost }) => cost.unpriced))];

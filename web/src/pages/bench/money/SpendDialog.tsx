@@ -56,8 +56,11 @@ function Spent(props: SpendProps) {
   const unitFormat = useUnitFormat();
   const { base, keep, frame } = useSpendFrame(props);
   const form = useFields(spentForm.fields({ garden, unitFormat }));
-  const submit = form.submit(({ on, price = 0 }) =>
-    keep({ kind: 'spent', ...base, on, price }, `spent on ${on}`),
+  const submit = form.submit(({ on, price = 0, seasons }) =>
+    keep(
+      { kind: 'spent', ...base, on, price, ...(seasons === undefined ? {} : { seasons }) },
+      `spent on ${on}`,
+    ),
   );
   return frame('Money spent', submit, <FormFields form={form} autoFocus />);
 }
