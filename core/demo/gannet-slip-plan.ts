@@ -1,4 +1,4 @@
-import type { SupportKindId, Size, AddedStore, Gauge } from '../src/records/index.ts';
+import type { AddedStore, FillLevel, Gauge, Size, SupportKindId } from '../src/records/index.ts';
 import type { DripSetting } from '../src/water/index.ts';
 
 import { WATER_BAGS } from './gannet-slip-water-bags.ts';
@@ -22,6 +22,8 @@ export interface PlannedBag {
     readonly heightMillimetres: number;
   };
   readonly plantName?: string;
+  /** its sides are rolled down: the mix stands at a level of its own */
+  readonly fill?: FillLevel;
   /** water put beside it */
   readonly stores?: readonly AddedStore[];
   /** its drip, from planting on */
@@ -218,6 +220,7 @@ export const BAGS: readonly PlannedBag[] = [
     plantedOn: '2026-05-26',
     stemMillimetres: 240,
     support: { kind: 'cage', heightMillimetres: 900 },
+    fill: { by: 'level', mixMillimetres: 170 },
   },
   {
     label: '12',

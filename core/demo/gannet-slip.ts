@@ -13,6 +13,7 @@ import { hasLevel } from '../src/water/index.ts';
 import { BAGS, PRICES, PLACES, VARIETIES, type PlannedBag } from './gannet-slip-plan.ts';
 import { hiddenBagOf, wantedLitres } from './gannet-slip-truth.ts';
 import { BEARING, pickedCount, pickedKilograms, rhythmOf } from './bearing.ts';
+import { plantsOfSlip } from './gannet-slip-plants.ts';
 import { lastSeasonOfSlip } from './gannet-slip-last-season.ts';
 import { shedOf } from './gannet-slip-shed.ts';
 import { feedingOfSlip } from './gannet-slip-feeding.ts';
@@ -89,7 +90,7 @@ export function gannetSlip(seed: number): Garden {
     const variety = varieties[at];
     if (!place || !variety) throw new Error(`the plan of bag ${planned.label} names what is not there`);
     const stations = Array.from({ length: Math.max(1, planned.plants) }, () => ({ id: id('station') }));
-    const { label, kindId, size, mixId, mulchMillimetres, support, stores, gauge } = planned;
+    const { label, kindId, size, mixId, mulchMillimetres, support, stores, gauge, fill } = planned;
     const container: Container = {
       id: id('container'),
       label,
@@ -100,6 +101,7 @@ export function gannetSlip(seed: number): Garden {
       placeId: place.id,
       stations,
       support,
+      ...(fill ? { fill } : {}),
       ...(stores ? { stores: [...stores] } : {}),
       ...(gauge ? { gauges: [gauge] } : {}),
       order,
@@ -164,13 +166,15 @@ export function gannetSlip(seed: number): Garden {
   const grown = growthOfSlip(whole, seed, stamps);
   const fed = feedingOfSlip(whole, seed, DEMO_EVENING);
   const last = lastSeasonOfSlip(whole, seed);
-  return {
+  const garden = {
     ...whole,
     plants: [...plants, ...last.plants],
     plans: grown.plans,
     regimes: [...fed.regimes],
     entries: [...last.entries, ...whole.entries, ...grown.entries, ...fed.entries],
   };
+  const { entries: said, ...own } = plantsOfSlip(garden, seed, stamps);
+  return { ...garden, ...own, entries: [...garden.entries, ...said] };
 }
 
 function weatherEntries(weather: readonly HiddenDay[], id: (of: IdOf) => string): Entry[] {

@@ -54,10 +54,12 @@ export function realSize(kindId: string, size: Size, assumed: Assumed, stations 
 }
 
 const LITRES_PER_GALLON = 3.785412;
+/** The real volume of a #20, L: nothing larger is spoken of by class. */
+const LARGEST_CLASS_LITRES = 84;
 
 /**
  * The size that growers would call a container by, in nominal US gallons: its class or label; for one that was only
- * measured, the class whose real volume is nearest.
+ * measured, the class whose real volume is nearest. What is larger than any class, a trough or a bed, is as large as it is.
  *
  * @example
  * nominalGallons({ by: 'class', class: '#10' }, 38)
@@ -65,6 +67,7 @@ const LITRES_PER_GALLON = 3.785412;
  */
 export function nominalGallons(size: Size, realLitres: number): number {
   if (size.by === 'label') return size.litres / LITRES_PER_GALLON;
+  if (size.class === undefined && realLitres > LARGEST_CLASS_LITRES) return realLitres / LITRES_PER_GALLON;
   const name = size.class ?? nearestClass(realLitres);
   return Number(name.slice(1));
 }

@@ -173,7 +173,7 @@ export function bagFeeding(
       ? [
           {
             cropId: eldest.crop.id,
-            plantedOn: eldest.plantedOn,
+            plantedOn: companions.from ?? eldest.plantedOn,
             clearedOn: companions.until,
             canopySquareMetres: COMPANION_COVER[companions.size],
             weeksToFull: COMPANION_WEEKS_TO_FULL,

@@ -187,7 +187,7 @@ function companionsOf(
   if (!companions || !eldest) return [];
   return [
     {
-      plantedOn: eldest.plantedOn,
+      plantedOn: companions.from ?? eldest.plantedOn,
       clearedOn: companions.until,
       kc: COMPANION_KC,
       depletion: COMPANION_DEPLETION,

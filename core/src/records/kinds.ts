@@ -61,3 +61,7 @@ export type LeavingReason = (typeof LEAVING_REASONS)[number];
 /** How long a variety bears: all at once, or from its first fruit to the end of the season. */
 export const BEARINGS = ['one-flush', 'all-season'] as const;
 export type Bearing = (typeof BEARINGS)[number];
+
+/** Why a smaller bag than usual will do: a short, late crop; picked green; it must be carried. */
+export const SIZE_EXCEPTIONS = ['short-late', 'picked-green', 'carried'] as const;
+export type SizeException = (typeof SIZE_EXCEPTIONS)[number];

@@ -1,7 +1,7 @@
 import * as z from '../schema/index.ts';
 import { sizeSchema } from './size.ts';
 import { productSchemaOf } from './product.ts';
-import { BEARINGS, PRESENT_COMPANIONS, SUPPORT_KINDS, SUPPORT_THINGS } from './kinds.ts';
+import { BEARINGS, PRESENT_COMPANIONS, SIZE_EXCEPTIONS, SUPPORT_KINDS, SUPPORT_THINGS } from './kinds.ts';
 import { regimeFields } from './regime.ts';
 import { layersSchema, recipePartsSchema } from './mix.ts';
 import { MEASURE_UNIT, type MeasureKind } from '../units/index.ts';
@@ -101,7 +101,14 @@ const containerMake = {
   furtherSupports: z.optional(z.array(support).check(z.maxLength(4))),
   stores: z.optional(z.array(addedStore).check(z.maxLength(4))),
   /** plants beside the crop, by how much they shade; until a day when they are only passing */
-  companions: z.optional(z.object({ size: z.enum(PRESENT_COMPANIONS), until: z.optional(daySchema) })),
+  companions: z.optional(
+    z.object({
+      size: z.enum(PRESENT_COMPANIONS),
+      name: z.optional(name),
+      from: z.optional(daySchema),
+      until: z.optional(daySchema),
+    }),
+  ),
 };
 
 /** A bag, pot, trough or bed. What is planted in it follows from the diary. */
@@ -112,6 +119,8 @@ export const containerSchema = z.object({
   ...containerMake,
   placeId: idSchema('place'),
   stations: z.array(stationSchema).check(z.minLength(1), z.maxLength(12)),
+  /** why a smaller one will do for what stands in it */
+  sizeException: z.optional(z.enum(SIZE_EXCEPTIONS)),
   /** place in the place's walk, from 0 */
   order: z.int().check(z.gte(0)),
   /** what the empty container cost, in the grower's money, and how many seasons they give it */
@@ -249,6 +258,8 @@ export const planSchema = z.object({
   isSown: z.optional(z.boolean()),
   practiceId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   plantOn: daySchema,
+  /** it goes in between what stands there, and takes over from it */
+  isRelay: z.optional(z.boolean()),
   /** the grower has not said a day: `plantOn` is when its window opens */
   isDayOpen: z.optional(z.boolean()),
   ...base,

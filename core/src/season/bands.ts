@@ -127,6 +127,8 @@ export function yearOfPlan(
 
 /** Plants that would stand in a bag's way: those still there on a day that something else is to go in. */
 export function inTheWay(year: CropYear, others: readonly CropYear[]): readonly CropYear[] {
+  // a relay is meant to stand beside them
+  if (year.plan?.isRelay) return [];
   return others.filter(
     (other) =>
       other.id !== year.id &&

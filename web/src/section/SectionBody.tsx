@@ -3,6 +3,7 @@ import { useId } from 'react';
 import type { Drawing } from './layout.ts';
 import { Beneath, Holes } from './Beneath.tsx';
 import { Buried } from './Buried.tsx';
+import { Companions } from './Companions.tsx';
 import { Plant } from './Plant.tsx';
 import type { Scene } from './scene.ts';
 import { Support } from './Support.tsx';
@@ -158,6 +159,7 @@ export function SectionBody({ scene, drawing }: { readonly scene: Scene; readonl
           opacity="0.75"
         />
       )}
+      <Companions scene={scene} drawing={drawing} />
       {plants.map((plant) => (
         <Plant key={plant.seed} plant={plant} x={px(plant.x)} base={py(plant.surface)} scale={scale} />
       ))}

@@ -11,7 +11,7 @@ import {
 import { type Occupant, habitFigures } from '@rundel/core/plants';
 import { heightOfLitres, litresBelow, outline } from '@rundel/core/bags';
 import { dayOf, daysBetween } from '@rundel/core/calendar';
-import type { Entry, Container } from '@rundel/core/records';
+import type { CompanionSize, Entry, Container } from '@rundel/core/records';
 import { plantingMethodOf, type PlantingPlan } from '@rundel/core/planting';
 import type { Range } from '@rundel/core/water';
 import { trainingOf, type Training } from './training.ts';
@@ -72,6 +72,8 @@ export interface Scene {
     | { readonly share: Range; readonly low: number; readonly likely: number; readonly high: number }
     | undefined;
   readonly plants: readonly ScenePlant[];
+  /** what stands beside the crop now, by its size */
+  readonly beside: CompanionSize;
   /** its top above the lowest mix */
   readonly support: { readonly kind: Container['support']['kind']; readonly heightMillimetres: number };
   /** the lowest mix above the ground */
@@ -170,6 +172,12 @@ export function withPlan(scene: Scene, plan: PlantingPlan, properties: BagProper
   };
 }
 
+/** Passing tenants stand there from their day to their day. */
+function besideOn(companions: Container['companions'], today: string): CompanionSize {
+  if (!companions || (companions.from ?? '') > today || (companions.until ?? '9') < today) return 'none';
+  return companions.size;
+}
+
 /** Whether fruit hangs on a plant, where the grower has seen it or has not; undefined: by its age. */
 function bears({ stages: { seen, notYet } }: Occupant): boolean | undefined {
   if (seen.set ?? seen.ripe) return true;
@@ -183,7 +191,8 @@ function bears({ stages: { seen, notYet } }: Occupant): boolean | undefined {
  * @param live the garden's live entries: measured heights and top-ups are read from them
  */
 export function sceneOf(
-  container: Pick<Container, 'support' | 'holeMillimetres'> & { readonly stations: readonly unknown[] },
+  container: Pick<Container, 'support' | 'holeMillimetres'> &
+    Partial<Pick<Container, 'companions'>> & { readonly stations: readonly unknown[] },
   properties: BagProperties,
   occupants: readonly Occupant[],
   water: Range | undefined,
@@ -269,6 +278,7 @@ export function sceneOf(
       high: heightOfShare(properties, mixTop, water.high),
     },
     plants,
+    beside: besideOn(container.companions, dayOf(now)),
     support,
     top: Math.max(
       solid.heightMillimetres,

@@ -1,7 +1,8 @@
 import { Typography } from '@mui/material';
 import type { BagProperties } from '@rundel/core/garden-state';
 import { againstClass } from '@rundel/core/bags';
-import { type Size } from '@rundel/core/records';
+import type { Size, SizeException } from '@rundel/core/records';
+import { toSi } from '@rundel/core/units';
 import { cropOf, habitFigures, habitOf } from '@rundel/core/plants';
 import { fitOf, pillowStations, spanFor, type Fit } from '@rundel/core/planting';
 import { Link } from 'react-router';
@@ -22,12 +23,19 @@ export function ClassRemark({
   return (
     <Typography sx={{ marginBlockStart: 1 }}>
       {against.kind === 'inside'
-        ? `That is a ${size.class} as it should be: ${span}.`
+        ? `Sold as ${size.class}, really ${unitFormat.show(properties.real.litres.likely, 'bag')}: ${offWords(properties.real.litres.likely, size.class)}, inside its class of ${span}.`
         : `Sold as ${size.class}, which is ${span}: by your measure it holds ${unitFormat.show(against.litresOff, 'bag')} ${
             against.kind === 'below' ? 'too little' : 'more'
           }.`}
     </Typography>
   );
+}
+
+/** How far a class is off its name: "13 % less than its name says". */
+function offWords(litres: number, name: string): string {
+  const share = litres / toSi(Number(name.slice(1)), 'usGallon') - 1;
+  const percent = Math.round(Math.abs(share) * 100);
+  return percent < 2 ? 'as its name says' : `${percent} % ${share < 0 ? 'less' : 'more'} than its name says`;
 }
 
 const WORDS: Record<Fit, string> = {
@@ -44,13 +52,16 @@ export function SizeRemark({
   cropId,
   habitId,
   plants,
+  exception,
 }: {
   readonly properties: BagProperties;
   readonly cropId: string;
   readonly habitId: string;
   readonly plants: number;
+  readonly exception?: SizeException | undefined;
 }) {
   const { garden } = useGarden();
+  const unitFormat = useUnitFormat();
   const habit = habitOf(cropId, habitId);
   const crop = cropOf(cropId);
   if (properties.kind.isClosed || properties.kind.id === 'ring-pillow') {
@@ -69,9 +80,16 @@ export function SizeRemark({
       </Typography>
     );
   }
+  // what stands over a channel is fed and watered from below: its own size says little
+  if (properties.real.under?.kind === 'channel') return null;
+  const each =
+    plants > 1
+      ? `${unitFormat.show(properties.fill.mixLitres / plants, 'bag')} of mix for each of ${plants} plants. `
+      : '';
   return (
     <Typography sx={{ marginBlockStart: 1 }}>
-      {WORDS[fitOf(properties.nominalGallons / plants, spanFor(habit))]}{' '}
+      {each}
+      {WORDS[fitOf(properties.nominalGallons / plants, spanFor(habit, exception ? [exception] : []))]}{' '}
       <Link to="/bench/size" style={{ color: 'inherit' }}>
         All sizes
       </Link>

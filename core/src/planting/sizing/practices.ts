@@ -1,3 +1,4 @@
+import type { SizeException } from '../../records/index.ts';
 /** A practice of bag sizes: which part of the span that works it aims for. */
 export interface SizingPractice {
   readonly id: 'even' | 'bigger' | 'smaller';
@@ -28,9 +29,9 @@ export const EXCEPTIONS = [
   { id: 'short-late', description: 'a short, late crop' },
   { id: 'picked-green', description: 'picked green' },
   { id: 'carried', description: 'it must be carried' },
-] as const;
+] as const satisfies readonly { readonly id: SizeException; readonly description: string }[];
 
-export type ExceptionId = (typeof EXCEPTIONS)[number]['id'];
+export type ExceptionId = SizeException;
 
 /** How often the grower can come with water, rounds a day. */
 export const WATERINGS = [

@@ -23,7 +23,8 @@ export const pepper: Crop = {
       fullHeightMillimetres: prior(750, 450, 1200, 'mm'),
       canopySquareMetres: prior(0.28, 0.15, 0.5, 'm²'),
       weeksToFull: prior(11, 8, 14, 'weeks'),
-      bagSizes: sizes(3, 5, 7, 10),
+      // a pot of the usual width, 30 cm or about 15 L, works with more checks
+      bagSizes: sizes(3, 4, 7, 10),
       daysToPicking: prior(75, 60, 95, 'days'),
       weeksOfPicking: prior(10, 7, 14, 'weeks'),
     },

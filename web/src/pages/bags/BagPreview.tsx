@@ -88,6 +88,7 @@ export function BagPreview({
           cropId={planting.cropId}
           habitId={planting.habitId}
           plants={bag.stations}
+          exception={bag.sizeException}
         />
       )}
       {properties.drainedKilograms > HEAVY_KILOGRAMS && (

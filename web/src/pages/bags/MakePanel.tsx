@@ -69,6 +69,7 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
           cropId={first.crop.id}
           habitId={first.habit.id}
           plants={container.stations.length}
+          exception={container.sizeException}
         />
       )}
       <Typography sx={{ marginBlockStart: 1 }}>

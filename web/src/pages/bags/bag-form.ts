@@ -8,6 +8,7 @@ import {
 } from '@rundel/core/bags';
 import {
   type FillLevel,
+  type SizeException,
   COMPANION_SIZES,
   TRADE_CLASS_NAMES,
   type AddedStore,
@@ -21,6 +22,7 @@ import {
 } from '@rundel/core/records';
 import { findMix, MIXES } from '@rundel/core/mixes';
 import { needsFirmMix, SUPPORTS } from '@rundel/core/plants';
+import { EXCEPTIONS } from '@rundel/core/planting';
 import { COVER_WORDS } from '../../ui/choices.tsx';
 import {
   amountField,
@@ -270,11 +272,27 @@ export function bagFields(
       isOptional: true,
       problem: 'From 1 to 30 seasons.',
     }),
+    sizeException: choiceField<SizeException | ''>({
+      label: 'Why a smaller one will do',
+      options: [
+        { id: '', label: 'No reason' },
+        ...EXCEPTIONS.map(({ id, description }) => ({
+          id,
+          label: description.charAt(0).toUpperCase() + description.slice(1),
+        })),
+      ],
+    }),
     companions: choiceField<CompanionSize>({
       label: 'Plants beside the crop',
       help: 'Companion flowers, herbs, passing salad: they take up water and feed too.',
       options: COMPANION_SIZES.map((id) => ({ id, label: COMPANION_WORDS[id] })),
     }),
+    companionsName: textField({ label: 'What they are', help: 'As "basil" or "lettuce".', longest: 60 }),
+    companionsFrom: dayField({
+      label: 'There since',
+      help: 'Empty: as long as the crop.',
+      isOptional: true,
+    }) as Field<string | undefined>,
     companionsUntil: dayField({
       label: 'Remove by',
       help: 'Empty: as long as the crop.',
@@ -328,6 +346,8 @@ export function isBagAsked(name: string, texts: Readonly<Partial<Texts<BagFields
       return texts.fillBy === 'loose';
     case 'rounding':
       return kind.isSoft === true && sizeBy === 'measured';
+    case 'companionsName':
+    case 'companionsFrom':
     case 'companionsUntil':
       return (texts.companions ?? 'none') !== 'none';
     default:
@@ -350,7 +370,7 @@ export function newBagStart(label: string, placeId: string | undefined): Partial
 }
 
 type Make = Omit<Template, 'id' | 'name' | 'createdAt' | 'changedAt' | 'stations'> &
-  Pick<Partial<Container>, 'price' | 'seasons'>;
+  Pick<Partial<Container>, 'price' | 'seasons' | 'sizeException'>;
 
 /** The values of a bag as it is stored, or of a template. One that is not known here is chosen anew. */
 export function startOfBag(make: Make, stations: number): Partial<ValuesOf<BagFields>> {
@@ -373,9 +393,12 @@ export function startOfBag(make: Make, stations: number): Partial<ValuesOf<BagFi
     lowerShare: (layers?.[0]?.share ?? 0.5) * 100,
     ...(make.holeMillimetres ? { hole: make.holeMillimetres } : {}),
     companions: companions?.size ?? 'none',
+    ...(companions?.name ? { companionsName: companions.name } : {}),
+    ...(companions?.from ? { companionsFrom: companions.from } : {}),
     ...(companions?.until ? { companionsUntil: companions.until } : {}),
     ...(make.price === undefined ? {} : { price: make.price }),
     ...(make.seasons === undefined ? {} : { seasons: make.seasons }),
+    sizeException: make.sizeException ?? '',
     ...startOfFill(make),
     ...(make.mulchMillimetres > 0 ? { mulch: make.mulchMillimetres } : {}),
     stations,
@@ -472,9 +495,17 @@ export function bagOf(form: Pick<FieldsForm<BagFields>, 'fields' | 'values'>): B
     ...(stores.length > 0 ? { stores } : {}),
     ...(companions === 'none'
       ? {}
-      : { companions: { size: companions, ...(companionsUntil ? { until: companionsUntil } : {}) } }),
+      : {
+          companions: {
+            size: companions,
+            ...(values.companionsName ? { name: values.companionsName } : {}),
+            ...(values.companionsFrom ? { from: values.companionsFrom } : {}),
+            ...(companionsUntil ? { until: companionsUntil } : {}),
+          },
+        }),
     ...(price === undefined ? {} : { price }),
     ...(values.seasons === undefined ? {} : { seasons: values.seasons }),
+    ...(values.sizeException ? { sizeException: values.sizeException } : {}),
     place:
       values.placeId === NEW_PLACE
         ? { kind: 'new', name: values.newPlaceName, cover: values.newPlaceCover }

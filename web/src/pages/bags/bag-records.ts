@@ -18,6 +18,7 @@ export interface BagFormResult {
   readonly companions?: Container['companions'];
   readonly price?: number;
   readonly seasons?: number;
+  readonly sizeException?: Container['sizeException'];
   readonly place:
     | { readonly kind: 'known'; readonly id: string }
     | { readonly kind: 'new'; readonly name: string; readonly cover: Place['cover'] };

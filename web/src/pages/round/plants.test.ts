@@ -88,12 +88,12 @@ describe('a stop at a bag of several plants', () => {
     expect(statusAfter([...moist, felt(1, left, 4)]).status.kind).toBe('watering');
   });
 
-  it('says what was found plant by plant, counted from the left', () => {
+  it('says what was found plant by plant, by their names', () => {
     const { status, bag } = statusAfter([felt(2, left, 2), felt(5, middle, 3)]);
     const checks = 'checks' in status ? status.checks : [];
     const unitFormat = unitFormatIn('metric');
-    expect(foundWords(checks, bag.occupants, unitFormat)).toBe('dry at plant 1, wet at plant 2');
+    expect(foundWords(checks, bag.occupants, unitFormat)).toBe('dry at Ada, wet at Bet');
     expect(foundWords(checks.slice(0, 1), [], unitFormat)).toBe('dry at one plant');
-    expect(plantWords(middle ?? '', bag.occupants)).toBe('plant 2');
+    expect(plantWords(middle ?? '', bag.occupants)).toBe('Bet');
   });
 });
