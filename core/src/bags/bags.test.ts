@@ -6,7 +6,7 @@ import { dimensionsSchema } from './kinds/kind.ts';
 import { fillOf } from './fill.ts';
 import { heightOfLitres, litresBelow, outline, sideSquareMetres, type Solid } from './solid.ts';
 import { pillowSolid } from './kinds/pillow.ts';
-import { realSize } from './size.ts';
+import { nominalGallons, realSize } from './size.ts';
 import { sizeSchema, TRADE_CLASS_NAMES } from '../records/index.ts';
 import { roundSolid } from './kinds/round.ts';
 import { boxSolid } from './kinds/box.ts';
@@ -198,5 +198,57 @@ describe('filling', () => {
         },
       ),
     );
+  });
+
+  const usual = { headroomMillimetres: 30, mulchMillimetres: 25, settling: 0.1 };
+
+  it('is what the grower says: free below the rim, a level, or the loose mix that went in', () => {
+    fc.assert(
+      fc.property(solids, fc.double({ min: 0.1, max: 0.9, noNaN: true }), (solid, share) => {
+        const free = solid.heightMillimetres * share * 0.5;
+        const rim = fillOf(solid, { ...usual, level: { by: 'rim', headroomMillimetres: free } });
+        expect(rim.freeMillimetres).toBeCloseTo(free, 4);
+        const level = fillOf(solid, {
+          ...usual,
+          level: { by: 'level', mixMillimetres: solid.heightMillimetres * share },
+        });
+        expect(level.mixMillimetres).toBeCloseTo(Math.max(20, solid.heightMillimetres * share), 6);
+        // the same mix put in by its loose litres stands at the same level
+        const loose = fillOf(solid, { ...usual, level: { by: 'loose', looseLitres: level.looseLitres } });
+        expect(loose.mixMillimetres).toBeCloseTo(level.mixMillimetres, 4);
+        expect(loose.looseLitres).toBe(level.looseLitres);
+        expect(loose.overLitres).toBe(0);
+      }),
+    );
+  });
+
+  it('says what does not go in, once it has settled', () => {
+    const solid = boxOf(300);
+    const heaped = fillOf(solid, { ...usual, level: { by: 'loose', looseLitres: 40 } });
+    expect(heaped.mixMillimetres).toBe(300);
+    // 40 L settle to 36, and a cube of 30 cm holds 27
+    expect(heaped.overLitres).toBeCloseTo(9, 6);
+  });
+
+  it('of half the mix is half filled', () => {
+    const solid = boxOf(300);
+    const whole = fillOf(solid, usual);
+    const half = fillOf(solid, { ...usual, level: { by: 'loose', looseLitres: whole.looseLitres / 2 } });
+    expect(half.filledShare).toBeCloseTo(0.5, 6);
+    expect(half.mixLitres).toBeCloseTo(whole.mixLitres / 2, 6);
+  });
+});
+
+/** A cube of mm by mm by mm. */
+function boxOf(side: number) {
+  return boxSolid({ lengthMillimetres: side, widthMillimetres: side, heightMillimetres: side });
+}
+
+describe('what a large bag is called by', () => {
+  it('is what it holds, and not the largest class', () => {
+    const measured = { by: 'measured', dimensions: {} } as const;
+    expect(nominalGallons(measured, 240)).toBeCloseTo(63.4, 1);
+    expect(nominalGallons(measured, 38)).toBe(10);
+    expect(nominalGallons({ by: 'class', class: '#20' }, 240)).toBe(20);
   });
 });

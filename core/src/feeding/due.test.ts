@@ -86,6 +86,37 @@ describe('where a step stands', () => {
     expect(state).toMatchObject({ kind: 'waits', expected: { day: '2026-06-24', isNoted: false } });
   });
 
+  it.each(['flowers', 'set', 'picking'] as const)(
+    'bound to %s is never due before that is seen: it is asked',
+    (on) => {
+      const regime = { ...potash, steps: potash.steps.map((step) => ({ ...step, start: { on } })) };
+      const reckoned = { ...MARKS, [on]: { day: '2026-06-24', isNoted: false } };
+      const stateOn = (day: Day, more: Partial<FeedingCase> = {}) =>
+        stepStates(caseOf(regime, { stageDates: reckoned, ...more }), day, DEFAULT_ASSUMED)[0];
+      expect(stateOn('2026-06-20')).toMatchObject({ kind: 'waits', asks: undefined });
+      for (const day of ['2026-06-24', '2026-07-20', '2026-09-01'])
+        expect(stateOn(day)).toMatchObject({ kind: 'waits', asks: on });
+      // who gives the step's feed has answered the question
+      const given = [
+        { day: '2026-06-26', productId: 'tomato-liquid', regimeId: regime.id, stepId: 'liquid' },
+      ];
+      expect(stateOn('2026-07-05', { given })?.kind).toBe('due');
+      expect(stateOn('2026-07-05', { stageDates: { ...MARKS, [on]: noted('2026-06-30') } })?.kind).toBe(
+        'due',
+      );
+    },
+  );
+
+  it('ends by a stage only once that is seen, and is planned as if it were', () => {
+    const step = { ...potash.steps[0], start: { on: 'planting' }, until: { on: 'set' } } as RegimeStep;
+    const regime = { ...potash, steps: [step] };
+    const stageDates = { ...MARKS, set: { day: '2026-06-24', isNoted: false } };
+    expect(stepStates(caseOf(regime, { stageDates }), '2026-07-01', DEFAULT_ASSUMED)[0]?.kind).toBe('due');
+    expect(stepStates(caseOf(regime), '2026-07-01', DEFAULT_ASSUMED)[0]?.kind).toBe('ended');
+    const planned = plannedFeeds(caseOf(potash, { stageDates }), '2026-06-01', '2026-07-10', DEFAULT_ASSUMED);
+    expect(planned.map((p) => p.day)).toEqual(['2026-06-24', '2026-07-03']);
+  });
+
   it('is counted from the last feed, whoever asked for it', () => {
     const given = [{ day: '2026-07-02', productId: 'tomato-liquid' }];
     const [state] = stepStates(caseOf(potash, { given }), '2026-07-05', DEFAULT_ASSUMED);

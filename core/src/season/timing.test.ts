@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween } from '../calendar/index.ts';
 import { defaultNormals, type KnownDay } from '../climate/index.ts';
 import { normalBelow } from '../statistics/index.ts';
-import { CROPS, cropOf } from '../plants/index.ts';
+import { CROPS, cropOf, type StagesSeen } from '../plants/index.ts';
 import { datesFrom, plantingWindow, secondCrop, type Cover, type TimingPlace } from './windows.ts';
 import { frostChance, frostYear, growingYearOf } from './frost.ts';
 import { hardeningPlan, coldNightAdvice } from './hardening.ts';
@@ -225,6 +225,110 @@ describe('what follows from a planting day', () => {
         expect(b.frostChance).toBeLessThanOrEqual(a.frostChance + 1e-9);
       }),
     );
+  });
+});
+
+describe('a window', () => {
+  const habit = habitsOf('tomato');
+  const windowOf = (days: number) =>
+    opened(
+      plantingWindow(
+        tomato,
+        { ...habit, daysToPicking: { ...habit.daysToPicking, value: days } },
+        place('open'),
+        DEFAULT_ASSUMED,
+      ),
+    );
+
+  it('moves day for day with the days to crop of its variety', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 40, max: 70 }), fc.integer({ min: 1, max: 15 }), (days, more) => {
+        const [sooner, later] = [windowOf(days), windowOf(days + more)];
+        expect(daysBetween(later.plant.to, sooner.plant.to)).toBe(more);
+        expect(daysBetween(later.latestForGreen, sooner.latestForGreen)).toBe(more);
+        expect(later.plant.from).toBe(sooner.plant.from);
+        expect(later.needs.cropDays).toBe(days + more);
+      }),
+    );
+  });
+
+  it('ends later for green fruit, and sooner for seed sown in place', () => {
+    const { plant, latestForGreen, sowInPlace } = windowOf(60);
+    expect(latestForGreen > plant.to).toBe(true);
+    expect(daysBetween(sowInPlace?.to ?? '', plant.to)).toBe(49);
+  });
+});
+
+describe('what was seen', () => {
+  const supportDays = { fromDays: 0, toDays: 0 };
+  const withStages = (seen: StagesSeen['seen'], notYet: StagesSeen['notYet'] = {}) =>
+    datesFrom('2026-05-20', tomato, habitsOf('tomato'), place('open'), supportDays, DEFAULT_ASSUMED, {
+      stages: { seen, notYet },
+    });
+  const reckoned = withStages({});
+
+  it('moves all that follows with it', () => {
+    const late = withStages({ set: '2026-07-20' });
+    expect(late.firstPicking.from > reckoned.firstPicking.from).toBe(true);
+    expect(daysBetween('2026-07-20', late.picking.from)).toBe(40);
+    expect(withStages({ flowers: '2026-06-30' }).firstFlowers).toEqual({
+      from: '2026-06-30',
+      to: '2026-06-30',
+    });
+    expect(withStages({ ripe: '2026-07-12' }).picking.from).toBe('2026-07-12');
+  });
+
+  it('and not seen yet comes later than it was looked for', () => {
+    const looked = '2026-08-20';
+    const { firstPicking, picking } = withStages({}, { ripe: looked });
+    expect(firstPicking.from > looked).toBe(true);
+    expect(picking.from > looked).toBe(true);
+  });
+
+  it('as the last of a flush frees the bag', () => {
+    expect(withStages({ ripe: '2026-07-20', 'last-flush': '2026-08-10' }).clear).toBe('2026-08-20');
+  });
+
+  it('leaves a day after which nothing that sets is of use', () => {
+    expect(daysBetween(reckoned.lastSet, '2026-10-20')).toBe(40 + DEFAULT_ASSUMED.shorteningDays);
+  });
+
+  it('is counted from sowing where seed is sown in place', () => {
+    const sown = datesFrom(
+      '2026-05-20',
+      tomato,
+      habitsOf('tomato'),
+      place('open'),
+      supportDays,
+      DEFAULT_ASSUMED,
+      { isSown: true },
+    );
+    expect(sown.sow).toEqual({ from: '2026-05-20', to: '2026-05-20' });
+    expect(sown.harden).toBeUndefined();
+    expect(daysBetween(reckoned.firstPicking.from, sown.firstPicking.from)).toBe(49);
+  });
+});
+
+describe('one frost date', () => {
+  const with_ = (dates: { last?: string; first?: string }) =>
+    frostYear(site, dates, [], '2026-06-01', DEFAULT_ASSUMED);
+  const none = frostYear(site, undefined, [], '2026-06-01', DEFAULT_ASSUMED);
+
+  it('is enough: the other half of the year is worked out as without it', () => {
+    const last = with_({ last: '05-09' });
+    expect(last).toMatchObject({
+      last: '2026-05-09',
+      first: none.first,
+      sources: { last: 'own', first: 'normals' },
+    });
+    expect(last.chance.slice(182)).toEqual(none.chance.slice(182));
+    const first = with_({ first: '10-01' });
+    expect(first).toMatchObject({
+      last: none.last,
+      first: '2026-10-01',
+      sources: { last: 'normals', first: 'own' },
+    });
+    expect(first.chance.slice(0, 182)).toEqual(none.chance.slice(0, 182));
   });
 });
 

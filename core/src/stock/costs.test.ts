@@ -38,6 +38,42 @@ describe('what a bag costs in a season', () => {
     expect(cost.unpriced).toEqual([]);
   });
 
+  it('takes a home mix at the price that it is said to have, and not by its parts', () => {
+    const mixes = [
+      { id: 'mix_home01', name: 'Home', parts: [{ ingredientId: 'coir', parts: 1 }], pricePerLitre: 0.05 },
+    ];
+    const home = { ...filling, layers: [{ mixId: 'mix_home01', litres: 40 }], amendments: [] } as Draft;
+    const cost = costOf(bag, diary([home]), 2026, { ...money, mixes }, () => undefined, DEFAULT_ASSUMED);
+    expect(lineOf(cost, 'mix')).toMatchObject({ price: 1, how: { whole: 2 } });
+    expect(cost.unpriced).toEqual([]);
+  });
+
+  it('spreads what lasts over its seasons, and no further', () => {
+    const drip = {
+      kind: 'spent',
+      at: on('2026-05-01'),
+      on: 'water',
+      price: 60,
+      containerIds: [bag.id],
+      seasons: 3,
+    } as Draft;
+    const cane = {
+      kind: 'used',
+      at: on('2026-05-01'),
+      productId: 'cane-long',
+      amount: 3,
+      containerId: bag.id,
+    } as Draft;
+    const priceOf = (id: string) => (id === 'cane-long' ? 1 : prices(id));
+    const in_ = (year: number) => costOf(bag, diary([drip, cane]), year, money, priceOf, DEFAULT_ASSUMED);
+    for (const year of [2026, 2027, 2028]) {
+      expect(lineOf(in_(year), 'water')).toMatchObject({ price: 20, how: { over: 3, whole: 60 } });
+      expect(lineOf(in_(year), 'supplies')).toMatchObject({ price: 1, how: { kind: 'spread', over: 3 } });
+    }
+    expect(lineOf(in_(2029), 'water')).toBeUndefined();
+    expect(lineOf(in_(2025), 'water')).toBeUndefined();
+  });
+
   it('counts the feeds that were bought, and not the tea that was steeped', () => {
     const feed = (productId: string, amount: number): Draft => ({
       kind: 'fed',
