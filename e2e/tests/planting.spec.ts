@@ -71,7 +71,7 @@ test.describe('a planting on a phone', () => {
       'Mix loosened',
       'Root ball soaked',
       'Leaves stripped',
-      'Planted, 30 cm tall',
+      'Planted plant 1, 30 cm tall',
       'Shaded',
     ])
       await expect(page.getByText(done).first()).toBeVisible();
@@ -135,7 +135,7 @@ test.describe('the year', () => {
     if (!box) throw new Error('the bar has no place');
     await page.mouse.move(box.x + box.width / 2, box.y + 10);
     await page.mouse.down();
-    await page.mouse.move(box.x + box.width / 2 + 200, box.y + 10, { steps: 5 });
+    await page.mouse.move(box.x + box.width / 2 + 280, box.y + 10, { steps: 5 });
     await page.mouse.up();
     await expect(said).toContainText('Late:');
     await page.getByRole('button', { name: 'Table', exact: true }).click();

@@ -98,7 +98,7 @@ describe('how a bag is made up', () => {
       expect(screen.getByRole('radio', { name: 'Trough' })).toHaveProperty('checked', true),
     );
     expect(screen.getByLabelText('Length')).toHaveProperty('value', '100 cm');
-    await part('Plants side by side', (sheet) => {
+    await part('How many plants', (sheet) => {
       expect(within(sheet).getByLabelText('Plants side by side')).toHaveProperty('value', '3');
     });
   });

@@ -1,6 +1,7 @@
 export { fillOf, type Fill } from './fill.ts';
 export { liningStrip, piecesFrom, rolledDiameter, sheetFor, type SheetCut } from './film/rolled.ts';
 export {
+  flatOf,
   planSleeves,
   sleeveKindId,
   type CuttingPlan,

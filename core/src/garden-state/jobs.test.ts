@@ -207,7 +207,8 @@ describe('the steps of a planting', () => {
   };
 
   it('has every step once in either order, and the school decides when leaves come off', () => {
-    for (const { id } of ORDER_PRACTICES) expect([...stepsFor(bag, id)].sort()).toEqual([...STEP_IDS].sort());
+    for (const { id } of ORDER_PRACTICES)
+      expect([...stepsFor({ ...bag, hasNoHoles: true }, id)].sort()).toEqual([...STEP_IDS].sort());
     const place = (id: 'strip-first' | 'fill-first') => {
       const steps = stepsFor(bag, id);
       return steps.indexOf('strip') - steps.indexOf('plant');
@@ -217,6 +218,7 @@ describe('the steps of a planting', () => {
   });
 
   it('leaves out what does not apply', () => {
+    expect(stepsFor(bag, 'strip-first')).not.toContain('holes');
     expect(stepsFor({ ...bag, stripPractice: 'days-before' }, 'strip-first')).not.toContain('strip');
     expect(stepsFor({ ...bag, isCompressed: false }, 'strip-first')).not.toContain('loosen');
     expect(stepsFor({ ...bag, isSupportedNow: false }, 'strip-first')).not.toContain('support');
@@ -224,8 +226,10 @@ describe('the steps of a planting', () => {
   });
 
   it('four litres for twenty of dry mix, half of that when it was moistened', () => {
-    expect(firstWateringLitres(20, false, DEFAULT_ASSUMED)).toBe(4);
-    expect(firstWateringLitres(20, true, DEFAULT_ASSUMED)).toBe(2);
+    expect(firstWateringLitres(20, 'dry', DEFAULT_ASSUMED)).toBe(4);
+    expect(firstWateringLitres(20, 'moistened', DEFAULT_ASSUMED)).toBe(2);
+    // what was flooded is full: little and gentle
+    expect(firstWateringLitres(20, 'flooded', DEFAULT_ASSUMED)).toBe(1);
   });
 });
 

@@ -46,6 +46,8 @@ export const sessionSchema = z.object({
   /** undefined while bags are still being chosen */
   hasBegun: z.boolean(),
   isMoistened: z.boolean(),
+  /** filled in dry and soaked through in the bag, in two goes: little is wanted at planting */
+  isFlooded: z.optional(z.boolean()),
   items: z.array(itemSchema),
   /** every step was done, or the grower ended it: what is chosen later does not bring it back */
   endedAt: z.optional(momentSchema),
@@ -141,6 +143,7 @@ export interface SessionBagState {
 /** The job that ticks each step of a planting that leaves nothing to measure. */
 export const TASK_OF_STEP: Partial<Record<StepId, Extract<Entry, { kind: 'tended' }>['task']>> = {
   loosen: 'loosened',
+  holes: 'holed',
   moisten: 'moistened',
   soak: 'soaked',
   strip: 'stripped',
@@ -187,6 +190,7 @@ export function sessionState(
     const steps = stepsFor(
       {
         isCompressed: bag.properties.kind.isClosed || bag.properties.real.ring !== undefined,
+        hasNoHoles: bag.container.hasNoHoles ?? done.has('holes'),
         plantingMethodId: item.plantingMethodId,
         leavesToStrip: plan.stem.stripLeaves,
         stripPractice,
@@ -197,7 +201,7 @@ export function sessionState(
     const share = Math.min(1, plan.levelMillimetres / bag.properties.fill.mixMillimetres);
     const wateringLitres = firstWateringLitres(
       bag.properties.fill.mixLitres * share,
-      session.isMoistened,
+      session.isFlooded ? 'flooded' : session.isMoistened ? 'moistened' : 'dry',
       bag.properties.assumed,
     );
     return [

@@ -19,12 +19,12 @@ export function plantingSiteOf(
   stations: number,
   practiceId: string,
 ): PlantingSite {
-  const { kind, real, fill, mix } = properties;
+  const { kind, real, fill, settling } = properties;
   const widest = real.solid.widthAt(Math.max(0, fill.mixMillimetres - 60));
   return {
     solid: real.solid,
     mixMillimetres: fill.mixMillimetres,
-    settling: mix.settling,
+    settling,
     runMillimetres: (widest * (stations > 1 ? STATIONS_SPAN : 1)) / Math.max(1, stations),
     canBeRolled:
       !kind.isClosed && real.ring === undefined && (kind.wall === 'fabric' || kind.wall === 'film'),

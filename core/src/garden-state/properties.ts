@@ -30,6 +30,8 @@ export interface BagProperties {
   /** what growers would call its size, US gallons */
   readonly nominalGallons: number;
   readonly fill: Fill;
+  /** share of its volume that its mix loses as it settles: the grower's word, or the mix's usual */
+  readonly settling: number;
   readonly mix: Mix;
   /** from the base upwards; empty when one mix fills it */
   readonly layers: readonly NamedLayer[];
@@ -69,10 +71,11 @@ export function propertiesOf(
   const kind = containerKind(container.kindId);
   const mix = fillingOf(container, garden.mixes);
   const real = realSize(container.kindId, container.size, assumed, container.stations.length);
+  const settling = container.settling ?? mix.settling;
   const fill = fillOf(real.solid, {
     headroomMillimetres: kind.isClosed ? 0 : assumed.headroom,
     mulchMillimetres: container.mulchMillimetres,
-    settling: container.settling ?? mix.settling,
+    settling,
     level: container.fill,
   });
   const emptyKilograms = real.litres.likely * kind.emptyKilogramsPerLitre.value;
@@ -87,6 +90,7 @@ export function propertiesOf(
     real,
     nominalGallons: nominalGallons(container.size, real.litres.likely),
     fill,
+    settling,
     mix,
     layers: namedLayers(container.layers, garden.mixes),
     assumed,
@@ -109,11 +113,10 @@ export function propertiesOf(
 export function atLevel(properties: BagProperties, mixMillimetres: number): BagProperties {
   const { fill, mix, real, assumed, emptyKilograms } = properties;
   if (mixMillimetres >= fill.mixMillimetres - 1) return properties;
-  const settling = 1 - fill.mixLitres / fill.looseLitres;
   const low = fillOf(real.solid, {
     headroomMillimetres: 0,
     mulchMillimetres: Math.min(500, fill.mulchTopMillimetres - fill.mixMillimetres),
-    settling: Math.min(0.5, Math.max(0, settling)),
+    settling: properties.settling,
     level: { by: 'level', mixMillimetres },
   });
   return {

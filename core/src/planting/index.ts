@@ -9,6 +9,7 @@ export {
 export { DEPTH_PRACTICES, STRIP_PRACTICES, type DepthPractice, type StripPracticeId } from './practices.ts';
 export {
   firstWateringLitres,
+  type MixAtPlanting,
   ORDER_PRACTICES,
   orderPracticeOf,
   STEP_IDS,

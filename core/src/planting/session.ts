@@ -5,6 +5,7 @@ import type { PlantingMethodId } from '../records/index.ts';
 /** What is done at a bag on planting day. */
 export const STEP_IDS = [
   'loosen',
+  'holes',
   'moisten',
   'soak',
   'strip',
@@ -30,13 +31,37 @@ export const ORDER_PRACTICES: readonly OrderPractice[] = [
     id: 'strip-first',
     name: 'Strip first',
     description: 'Leaves off on the bench, then into the hole.',
-    order: ['loosen', 'moisten', 'soak', 'strip', 'plant', 'firm', 'support', 'label', 'watering', 'shade'],
+    order: [
+      'loosen',
+      'holes',
+      'moisten',
+      'soak',
+      'strip',
+      'plant',
+      'firm',
+      'support',
+      'label',
+      'watering',
+      'shade',
+    ],
   },
   {
     id: 'fill-first',
     name: 'Fill first, trim at the surface',
     description: 'Into the hole as it is, filled round, then what touches the mix comes off.',
-    order: ['loosen', 'moisten', 'soak', 'plant', 'firm', 'strip', 'support', 'label', 'watering', 'shade'],
+    order: [
+      'loosen',
+      'holes',
+      'moisten',
+      'soak',
+      'plant',
+      'firm',
+      'strip',
+      'support',
+      'label',
+      'watering',
+      'shade',
+    ],
   },
 ];
 
@@ -49,6 +74,8 @@ export function orderPracticeOf(id: string | undefined): OrderPractice {
 export interface SessionBag {
   /** comes pressed flat: it is stood up and kneaded first */
   readonly isCompressed: boolean;
+  /** nothing drains from it yet */
+  readonly hasNoHoles?: boolean;
   readonly plantingMethodId: PlantingMethodId;
   readonly leavesToStrip: number;
   readonly stripPractice: StripPracticeId;
@@ -68,6 +95,7 @@ export function stepsFor(bag: SessionBag, orderId: OrderPractice['id']): readonl
   const isSeed = bag.plantingMethodId === 'seed';
   const applies: Record<StepId, boolean> = {
     loosen: bag.isCompressed,
+    holes: bag.hasNoHoles ?? false,
     moisten: bag.plantingMethodId !== 'net-cup',
     soak: !isSeed,
     strip: bag.leavesToStrip > 0 && bag.stripPractice === 'at-once',
@@ -81,14 +109,23 @@ export function stepsFor(bag: SessionBag, orderId: OrderPractice['id']): readonl
   return orderPracticeOf(orderId).order.filter((step) => applies[step]);
 }
 
+/** How the mix is when the plant goes in. */
+export type MixAtPlanting = 'moistened' | 'dry' | 'flooded';
+
 /**
- * The first watering, L: for twenty litres of dry mix four, for moistened mix half of that (handbook 5).
+ * The first watering, L: for twenty litres of dry mix four, for moistened mix half of that (handbook 5); mix that was flooded in the
+ * bag is full already, so that a quarter of it settles the roots in.
  *
  * @param mixLitres settled mix in the bag at planting
  * @example
- * firstWateringLitres(20, false, DEFAULT_ASSUMED)
+ * firstWateringLitres(20, 'dry', DEFAULT_ASSUMED)
  * // => 4
  */
-export function firstWateringLitres(mixLitres: number, isMoistened: boolean, assumed: Assumed): number {
-  return mixLitres * (isMoistened ? assumed.firstWateringMoist : assumed.firstWateringDry);
+export function firstWateringLitres(mixLitres: number, mix: MixAtPlanting, assumed: Assumed): number {
+  const share = {
+    dry: assumed.firstWateringDry,
+    moistened: assumed.firstWateringMoist,
+    flooded: assumed.firstWateringMoist / 2,
+  }[mix];
+  return mixLitres * share;
 }

@@ -26,14 +26,13 @@ export {
   type Reaching,
 } from './growth/height.ts';
 export { daysSinceLastPlanting, occupantsOf, type Occupant } from './occupants.ts';
-export { batchCourse, emergenceDays, type BatchCourse } from './batches.ts';
+export { batchCourse, type BatchCourse } from './batches.ts';
 export { STARTER_VARIETIES, varietiesIn, type KnownVariety } from './starter-varieties.ts';
-export { NO_STAGES, stagesSeen, type StagesSeen } from './stages.ts';
+export { NO_STAGES, type StagesSeen } from './stages.ts';
 export {
   daysToGreenOf,
   habitOfPlanned,
   habitOfVariety,
-  varietyNamed,
   type PlantAge,
   type VarietyFacts,
 } from './varieties.ts';
@@ -44,16 +43,9 @@ export {
   type SupportKind,
   type SupportPracticeId,
 } from './supports/kinds.ts';
+export { freeOf, ownedChoices, type OwnedChoice, type StandingSupport } from './supports/owned.ts';
 export {
-  freeOf,
-  heldBy,
-  ownedChoices,
-  soldLength,
-  type OwnedChoice,
-  type StandingSupport,
-} from './supports/owned.ts';
-export {
-  stringMillimetres,
+  stringParts,
   supportNeeds,
   wireLoad,
   type HeldPlant,

@@ -66,7 +66,6 @@ export {
   LEAVING_REASONS,
   PLANTING_METHOD_IDS,
   STAGES,
-  SIZE_EXCEPTIONS,
   SUPPORT_THINGS,
   type SizeException,
   type SupportThing,

@@ -84,7 +84,7 @@ function wordsOf(
     case 'tended':
       return TENDED_WORDS[entry.task];
     case 'cleared':
-      return entry.why && entry.why !== 'finished' ? `Left: ${LEAVING_WORDS[entry.why]}` : 'Cleared';
+      return entry.why && entry.why !== 'finished' ? `Left (${LEAVING_WORDS[entry.why]})` : 'Cleared';
     case 'moved': {
       const place = names?.places.find(({ id }) => id === entry.toPlaceId);
       return `Carried to ${place?.name ?? 'another place'}`;

@@ -1,5 +1,5 @@
 import { dayOf } from '@rundel/core/calendar';
-import type { Occupant } from '@rundel/core/plants';
+import { cropOf, type Occupant } from '@rundel/core/plants';
 import { entriesAt, type Entry, type Garden, type LeavingReason, type Stage } from '@rundel/core/records';
 
 type Named = Pick<Occupant, 'stationId' | 'position' | 'plant' | 'variety'>;
@@ -30,7 +30,10 @@ export function plantOfEntry(entry: Entry, garden: PlantsOf): string | undefined
   const container = 'containerId' in entry && garden.containers.find((c) => c.id === entry.containerId);
   const place = container ? container.stations.findIndex((s) => s.id === stationId) : -1;
   if (container && container.stations.length > 1 && place >= 0) return `plant ${place + 1}`;
-  return garden.varieties.find((v) => v.id === plant?.varietyId)?.name ?? 'one plant';
+  const variety = garden.varieties.find((v) => v.id === plant?.varietyId);
+  if (!variety) return 'one plant';
+  // where only one plant stands it is plain which it was; its planting says what it is
+  return entry.kind === 'planted' && variety.name !== cropOf(variety.cropId).name ? variety.name : undefined;
 }
 
 /** Who stood in a station when something was put on record of it. */

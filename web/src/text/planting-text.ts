@@ -128,6 +128,7 @@ export function stripSentence(leaves: number, practice: StripPracticeId): string
 
 export const STEP_NAMES: Record<StepId, string> = {
   loosen: 'Loosen',
+  holes: 'Make holes',
   moisten: 'Moisten',
   soak: 'Soak',
   strip: 'Strip',
@@ -142,6 +143,7 @@ export const STEP_NAMES: Record<StepId, string> = {
 /** What to do at a step, in a sentence. Numbers that differ from bag to bag are put in by the caller. */
 export const STEP_WORDS: Record<StepId, string> = {
   loosen: 'Stand the bag up, shake and knead it until no lump is left.',
+  holes: 'A dozen in the base, or low in the side to keep a wet reserve: what stands in it drowns the roots.',
   moisten: 'Until a squeezed handful holds together and drips nothing; no dry pockets.',
   soak: 'Stand the root ball in water until no more bubbles come. Hold it by the ball, never by the stem.',
   strip: '',
@@ -155,6 +157,7 @@ export const STEP_WORDS: Record<StepId, string> = {
 
 /** The usual caution at a step, where there is one. */
 export const STEP_CAUTIONS: Partial<Record<StepId, string>> = {
+  holes: 'Cut away from yourself, on a firm board; a hot nail makes fumes: outdoors only.',
   loosen: 'Compost can carry bacteria and dust: keep it away from your face, damp it, wash your hands.',
   moisten: 'Compost can carry bacteria and dust: keep it away from your face, damp it, wash your hands.',
   plant: 'A filled bag is heavy: fill it where it will stand, or slide it with two people.',

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { liningStrip, piecesFrom, rolledDiameter, sheetFor } from './rolled.ts';
-import { planSleeves, type SleeveOrder } from './sleeves.ts';
+import { flatOf, planSleeves, type SleeveOrder } from './sleeves.ts';
 
 const tube: SleeveOrder = {
   film: 'tube',
@@ -117,5 +117,35 @@ describe('rings, cages and linings', () => {
   it('a lining goes round the rim and down the cup', () => {
     expect(liningStrip(75, 80, 10).lengthMillimetres).toBeCloseTo(75 * Math.PI + 10, 9);
     expect(() => rolledDiameter(100, 95)).toThrow(/overlap/);
+  });
+});
+
+describe('several sleeves across a tube', () => {
+  const order = {
+    film: 'tube',
+    filmWidthMillimetres: 1000,
+    flatMillimetres: 0,
+    stripMillimetres: 700,
+    seamMillimetres: 20,
+    isBaseSealed: false,
+    count: 24,
+    rimMillimetres: 50,
+  } as const;
+
+  it('share its width less a seam at either side of each cut', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 6 }), (sideBySide) => {
+        const flat = flatOf({ ...order, sideBySide });
+        expect(flat * sideBySide + 2 * (sideBySide - 1) * 20).toBeCloseTo(1000, 9);
+        const { plan } = planSleeves({ ...order, sideBySide });
+        expect(plan).toMatchObject({ across: sideBySide, rows: Math.ceil(24 / sideBySide) });
+      }),
+    );
+  });
+
+  it('are a whole number, and as wide as a sleeve can be', () => {
+    const problems = (sideBySide: number) => planSleeves({ ...order, sideBySide });
+    expect(problems(1.5)).toMatchObject({ kind: 'refused', problems: [{ field: 'sideBySide' }] });
+    expect(problems(12)).toMatchObject({ kind: 'refused', problems: [{ field: 'filmWidthMillimetres' }] });
   });
 });

@@ -9,6 +9,8 @@ export interface SleeveOrder {
   readonly film: 'flat' | 'tube';
   /** the roll's width; of a tube, its width laid flat */
   readonly filmWidthMillimetres: number;
+  /** sleeves cut side by side from a tube, each closed along its cuts by a seam; left out: one */
+  readonly sideBySide?: number;
   /** width of the sleeve wanted, laid flat; a tube of film gives its own */
   readonly flatMillimetres: number;
   /** length cut for one sleeve */
@@ -78,8 +80,11 @@ function problemsOf(order: SleeveOrder): readonly OrderProblem[] {
       );
     }
   }
+  const { sideBySide = 1 } = order;
+  if (!(Number.isInteger(sideBySide) && sideBySide >= 1 && sideBySide <= 12))
+    say('sideBySide', 'A whole number of sleeves side by side, from 1 to 12.');
   if (found.length > 0) return found;
-  const flat = order.film === 'tube' ? order.filmWidthMillimetres : order.flatMillimetres;
+  const flat = flatOf(order);
   if (standingHeight(order, flat) - order.rimMillimetres < 30) {
     say('stripMillimetres', 'Seam, base and rim take up the whole length: nothing is left to fill.');
   }
@@ -97,6 +102,24 @@ function problemsOf(order: SleeveOrder): readonly OrderProblem[] {
     });
   }
   return found;
+}
+
+/**
+ * Width of one sleeve laid flat, mm. A tube that is cut into several along its length takes a seam at either side of each cut.
+ *
+ * @example
+ * flatOf({ film: 'tube', filmWidthMillimetres: 1000, flatMillimetres: 0, seamMillimetres: 20, sideBySide: 2 })
+ * // => 480
+ */
+export function flatOf(
+  order: Pick<
+    SleeveOrder,
+    'film' | 'filmWidthMillimetres' | 'flatMillimetres' | 'seamMillimetres' | 'sideBySide'
+  >,
+): number {
+  if (order.film === 'flat') return order.flatMillimetres;
+  const { sideBySide = 1 } = order;
+  return (order.filmWidthMillimetres - 2 * (sideBySide - 1) * order.seamMillimetres) / sideBySide;
 }
 
 function standingHeight(order: SleeveOrder, flatMillimetres: number): number {
@@ -125,8 +148,10 @@ export function planSleeves(
   const problems = problemsOf(order);
   if (problems.length > 0) return { kind: 'refused', problems };
   const isTube = order.film === 'tube';
-  const flat = isTube ? order.filmWidthMillimetres : order.flatMillimetres;
-  const pieceMillimetres = isTube ? flat : 2 * flat + order.seamMillimetres;
+  const flat = flatOf(order);
+  const pieceMillimetres = isTube
+    ? order.filmWidthMillimetres / (order.sideBySide ?? 1)
+    : 2 * flat + order.seamMillimetres;
   const across = Math.floor(order.filmWidthMillimetres / pieceMillimetres + 1e-9);
   const rows = Math.ceil(order.count / across);
   const filmLengthMillimetres = rows * order.stripMillimetres;

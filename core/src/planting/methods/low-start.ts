@@ -64,6 +64,8 @@ export function startLowAt(
     });
   }
   const { widthMillimetres, backfillLitres } = holeOf(task, holeMillimetres);
+  // in a ring from its foot, else from the base
+  const looseLitres = looseBetween(site, site.ring?.fromMillimetres ?? 0, startMillimetres);
   return {
     kind: 'planned',
     plan: {
@@ -74,6 +76,7 @@ export function startLowAt(
       levelMillimetres: startMillimetres,
       backfillLitres,
       sinksMillimetres: sinks(site, startMillimetres),
+      firstFill: { looseLitres, settledLitres: looseLitres * (1 - site.settling) },
       topUps: topUpsFrom(task, startMillimetres, Math.max(1, stem.aboveMillimetres)),
     },
   };

@@ -68,6 +68,8 @@ export interface PlantingPlan {
     /** loose mix inside it, L */
     readonly litres: number;
   };
+  /** mix to put in before planting where it is filled low: in all places together, loose and once it has settled, L */
+  readonly firstFill?: { readonly looseLitres: number; readonly settledLitres: number };
   readonly topUps: readonly TopUp[];
   readonly net?: { readonly rootsReach: boolean; readonly gapMillimetres: number };
   readonly seed?: Crop['sowing'];

@@ -41,19 +41,27 @@ export interface SupportNeed {
  * stringMillimetres({ topMillimetres: 2000, mixTopMillimetres: 300, buriedMillimetres: 150, ballMillimetres: 90 }, 'loop', DEFAULT_ASSUMED)
  * // => 2605
  */
-export function stringMillimetres(
-  plant: Pick<HeldPlant, 'topMillimetres' | 'mixTopMillimetres' | 'buriedMillimetres' | 'ballMillimetres'>,
-  tail: StringTail,
-  assumed: Assumed,
-): number {
+export function stringMillimetres(plant: StringedPlant, tail: StringTail, assumed: Assumed): number {
+  const { straight, winding, foot, knots } = stringParts(plant, tail, assumed);
+  return Math.round(straight + winding + foot + knots);
+}
+
+type StringedPlant = Pick<
+  HeldPlant,
+  'topMillimetres' | 'mixTopMillimetres' | 'buriedMillimetres' | 'ballMillimetres'
+>;
+
+/** A string part by part, mm: from the wire to the mix, what goes round the stem, its loop or its tail under the ball, its knots. */
+export function stringParts(plant: StringedPlant, tail: StringTail, assumed: Assumed) {
   within('topMillimetres', plant.topMillimetres, plant.mixTopMillimetres + 1, 6000);
   const straight = plant.topMillimetres - plant.mixTopMillimetres;
-  const foot =
-    tail === 'loop'
-      ? assumed.baseLoop
-      : // down beside the stem, under the ball and up its other side
-        plant.buriedMillimetres + 2 * plant.ballMillimetres;
-  return Math.round(straight * (1 + assumed.windingAllowance) + foot + assumed.stringKnots);
+  return {
+    straight,
+    winding: straight * assumed.windingAllowance,
+    // under the ball: down beside the stem, under it and up its other side
+    foot: tail === 'loop' ? assumed.baseLoop : plant.buriedMillimetres + 2 * plant.ballMillimetres,
+    knots: assumed.stringKnots,
+  };
 }
 
 /** What one plant takes, by good. */

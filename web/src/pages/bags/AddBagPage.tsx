@@ -95,7 +95,11 @@ function AddBagForm() {
   const { texts, values } = form;
   const [partId, openPart] = useState<PartId>();
   const bag = bagOf({ fields: bagFields(texts, context), values });
-  const planting = plantingOf({ fields: fieldsOfPlanting(texts), values });
+  // a plant of which nothing is said yet is not drawn, and no advice is given for it
+  const planting =
+    plantSaid(values, start) === 'nothing'
+      ? undefined
+      : plantingOf({ fields: fieldsOfPlanting(texts), values });
 
   const save = useOnce(
     form.submit(async (result) => {
@@ -257,7 +261,9 @@ function readAsked(params: URLSearchParams): Partial<ValuesOf<FieldsOfBag>> {
   const measured = kind.dimensions.map(({ key }) => [key, Number(params.get(key))] as const);
   if (measured.every(([, mm]) => mm > 0)) {
     const sizes = Object.fromEntries(measured.map(([key, mm]) => [dimensionName(key), mm]));
-    return { ...base, sizeBy: 'measured', ...sizes };
+    const rim = params.get('rim');
+    const free = rim === null ? {} : { fillBy: 'rim' as const, headroom: Number(rim) || 0 };
+    return { ...base, sizeBy: 'measured', ...sizes, ...free };
   }
   if (tradeClass && kind.hasTradeClass) return { ...base, sizeBy: 'class', tradeClass };
   const litres = Number(params.get('litres'));

@@ -30,7 +30,7 @@ const PARTS: readonly Part[] = [
   { id: 'mix', label: 'Mix', names: ['mixId', 'lowerMixId', 'lowerShare'], unsaid: '' },
   {
     id: 'fill',
-    label: 'How full',
+    label: 'How it is filled',
     names: ['fillBy', 'headroom', 'fillLevel', 'looseLitres', 'settling', 'rounding'],
     unsaid: 'as usual',
   },
@@ -53,7 +53,7 @@ const PARTS: readonly Part[] = [
     names: ['varietyName', 'plantName', 'sownOn'],
     unsaid: 'not said',
   },
-  { id: 'side-by-side', label: 'Plants side by side', names: ['stations', 'sizeException'], unsaid: '1' },
+  { id: 'side-by-side', label: 'How many plants', names: ['stations', 'sizeException'], unsaid: '1' },
   { id: 'holes', label: 'Holes', names: ['hasNoHoles', 'hole'], unsaid: 'at the base' },
   { id: 'water', label: 'Saucer, reservoir, drum', names: Object.keys(STORE_FIELDS), unsaid: 'none' },
   {

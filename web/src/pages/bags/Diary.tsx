@@ -30,9 +30,13 @@ export function Diary({ containerId }: { readonly containerId: string }) {
   }
   const beforeWords = (entry: Entry) => {
     const before = garden.entries.find((e) => e.id === entry.replaces);
-    if (!before) return 'something else';
+    if (!before) return '';
     const day = dayOf(before.at) === dayOf(entry.at) ? '' : `, ${shortDay(dayOf(before.at), today)}`;
-    return `${midSentence(entryWords(before, unitFormat, garden))}${day}`;
+    const words = entryWords(before, unitFormat, garden);
+    // what was put right may be all in the record that it names
+    return words === entryWords(entry, unitFormat, garden) && day === ''
+      ? ''
+      : `; was ${midSentence(words)}${day}`;
   };
   const visible = isWhole ? here : here.slice(0, AT_FIRST);
   return (
@@ -58,7 +62,7 @@ export function Diary({ containerId }: { readonly containerId: string }) {
               {entry.replaces ? (
                 <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
                   {' '}
-                  (corrected; was {beforeWords(entry)})
+                  (corrected{beforeWords(entry)})
                 </Box>
               ) : null}
             </Box>

@@ -2,7 +2,7 @@ import { Box, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material'
 import { dayOf } from '@rundel/core/calendar';
 import { plansFor } from '@rundel/core/garden-state';
 import { cropOf, habitOfPlanned } from '@rundel/core/plants';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { FormDialog, useFields } from '../../ui/form/index.ts';
 import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
 import { PlantingFields } from '../../ui/PlantingFields.tsx';
@@ -37,6 +37,7 @@ export function PlantDialog({
   const today = dayOf(clock.now());
   const plan = plansFor(bag.container, garden, live)[0];
   const [filled, setFilled] = useState<readonly string[]>([]);
+  const top = useRef<HTMLElement>(null);
   const [left, setLeft] = useState<readonly string[]>([]);
   const form = useFields((texts) => plantingFields(texts, unitFormat, today, ['plantedOn']), {
     values: { ...plantingStart(today, depthPracticeId), ...(plan ? startOfPlan(plan) : {}) },
@@ -60,6 +61,7 @@ export function PlantDialog({
     // another plant: nothing of this one sticks to it but the day and the crop
     setFilled([...filled, ...chosen]);
     setLeft([]);
+    top.current?.scrollIntoView({ block: 'end' });
     form.begin({
       ...plantingStart(planting.plantedOn ?? today, depthPracticeId),
       cropId: planting.cropId,
@@ -74,6 +76,14 @@ export function PlantDialog({
       onSubmit={save}
       submitLabel={others > 0 ? 'It is planted; the next' : 'It is planted'}
     >
+      <Box ref={top} sx={{ marginBlockStart: '0 !important' }}>
+        {filled.length > 0 && (
+          <Typography role="status">
+            {filled.length === 1 ? 'One is in' : `${filled.length} are in`}. What goes into{' '}
+            {free.length === 1 ? `place ${placeOf(free[0] ?? '')}` : 'the others'}?
+          </Typography>
+        )}
+      </Box>
       {isOne && free.length > 1 && (
         <Box>
           <Typography sx={{ marginBlockEnd: 0.5 }}>

@@ -96,6 +96,8 @@ export function FormField<F extends Fields>({
       slotProps={{
         // a choice of nothing is shown in its words, and its label stays out of their way
         ...(isChoice ? { select: { displayEmpty: true }, inputLabel: { shrink: true } } : {}),
+        // beside a unit there is no room for a label of some length: it stands above from the start
+        ...(adornment ? { inputLabel: { shrink: true } } : {}),
         htmlInput: {
           ...(input.kind === 'number' ? { inputMode: 'decimal' } : {}),
           ...(input.kind === 'text' ? { maxLength: input.longest } : {}),

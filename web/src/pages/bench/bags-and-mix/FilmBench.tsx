@@ -1,7 +1,7 @@
 import { Box, Button, TextField, Typography } from '@mui/material';
 import { IconPrinter } from '@tabler/icons-react';
 import { propertiesOf } from '@rundel/core/garden-state';
-import { planSleeves, sleeveKindId, type CuttingPlan, type SleeveOrder } from '@rundel/core/bags';
+import { flatOf, planSleeves, sleeveKindId, type CuttingPlan, type SleeveOrder } from '@rundel/core/bags';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { AmountField } from '../../../ui/AmountField.tsx';
@@ -70,13 +70,28 @@ export default function FilmBench() {
             ]}
           />
           {field('filmWidth', 'Width of the roll')}
-          {text.film === 'flat' && field('flatWidth', 'Width of a sleeve, laid flat')}
+          {text.film === 'flat' ? (
+            field('flatWidth', 'Width of a sleeve, laid flat')
+          ) : (
+            <TextField
+              label="Sleeves side by side across it"
+              value={text.across}
+              onChange={(e) => set({ across: e.target.value })}
+              error={problems.across !== undefined}
+              helperText={problems.across ?? 'More than one: cut along it, a seam at either side of a cut.'}
+              slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+            />
+          )}
           {field('stripLength', 'Length cut for one')}
           {field(
             'seam',
             'A seam takes',
             'depth',
-            text.film === 'flat' ? 'Along its side.' : 'Across its base, if that is sealed.',
+            text.film === 'flat'
+              ? 'Along its side.'
+              : Number(text.across) > 1
+                ? 'Along each cut, and across a sealed base.'
+                : 'Across its base, if that is sealed.',
           )}
           <Select
             label="Its base"
@@ -115,7 +130,7 @@ function Planned({ order, plan }: { readonly order: SleeveOrder; readonly plan: 
   const { garden, clock } = useGarden();
   const unitFormat = useUnitFormat();
   const navigate = useNavigate();
-  const flat = order.film === 'tube' ? order.filmWidthMillimetres : order.flatMillimetres;
+  const flat = flatOf(order);
   const kindId = sleeveKindId(order);
   const now = clock.now();
   const scene = useMemo(() => {
@@ -129,7 +144,7 @@ function Planned({ order, plan }: { readonly order: SleeveOrder; readonly plan: 
         mixId: 'bought',
         mulchMillimetres: 0,
         stations: [1],
-        assumptions: { headroom: Math.min(50, Math.max(20, order.rimMillimetres)) },
+        fill: { by: 'rim', headroomMillimetres: order.rimMillimetres },
       },
       garden,
     );
@@ -143,6 +158,8 @@ function Planned({ order, plan }: { readonly order: SleeveOrder; readonly plan: 
       stations: '1',
       flatMillimetres: String(flat),
       heightMillimetres: String(Math.round(plan.standingMillimetres)),
+      // the rim that was left free is left free in the bag as well
+      rim: String(Math.round(order.rimMillimetres)),
     });
     void navigate(`/bags/new?${query.toString()}`);
   };

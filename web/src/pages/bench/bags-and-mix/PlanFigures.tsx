@@ -82,7 +82,7 @@ export function PlanFigures({
           Back to what was worked out
         </Button>
       )}
-      <TopUps plan={plan} />
+      <TopUps plan={plan} bag={bag} />
       <Box component="ol" sx={{ marginBlock: 1.5, paddingInlineStart: 2.5, '& li': { marginBlock: 0.5 } }}>
         {handSteps(plan, bag, unitFormat, warmth).map((step) => (
           <li key={step}>{step}</li>
@@ -96,19 +96,39 @@ export function PlanFigures({
   );
 }
 
-function TopUps({ plan }: { readonly plan: PlantingPlan }) {
+/** The first fill and those that follow: in all and for each plant, loose as it goes in and once it has settled. */
+function TopUps({ plan, bag }: { readonly plan: PlantingPlan; readonly bag: Bag }) {
   const { clock } = useGarden();
   const unitFormat = useUnitFormat();
   if (plan.topUps.length === 0) return null;
   const today = dayOf(clock.now());
+  const plants = bag.container.stations.length;
+  const { firstFill } = plan;
+  const { settling, real } = bag.properties;
+  const litres = (loose: number) => {
+    const each = plants > 1 ? `, ${unitFormat.show(loose / plants, 'bag')} a plant` : '';
+    return `${unitFormat.show(loose, 'bag')} loose (${unitFormat.show(loose * (1 - settling), 'bag')} settled)${each}`;
+  };
   return (
     <Box sx={{ marginBlockStart: 1.5 }}>
+      {firstFill && (
+        <Typography sx={{ marginBlockEnd: 1 }}>
+          <strong>First fill:</strong> {litres(firstFill.looseLitres)}, to{' '}
+          {real.ring
+            ? `${unitFormat.show(plan.levelMillimetres - real.ring.fromMillimetres, 'depth')} in the ring`
+            : unitFormat.show(plan.levelMillimetres, 'depth')}
+          .
+        </Typography>
+      )}
       <Typography sx={{ fontWeight: 'fontWeightMedium' }}>Top-ups, if it is planted today</Typography>
       <Box component="ul" sx={{ margin: 0, paddingInlineStart: 2.5 }}>
         {plan.topUps.map((topUp) => (
           <li key={topUp.toMillimetres}>
-            {unitFormat.show(topUp.litres, 'bag')} more, to {unitFormat.show(topUp.toMillimetres, 'depth')}:{' '}
-            {reachingWords(topUp.when, today)}
+            {litres(topUp.litres)} more, to{' '}
+            {real.ring
+              ? `${unitFormat.show(topUp.toMillimetres - real.ring.fromMillimetres, 'depth')} in the ring`
+              : unitFormat.show(topUp.toMillimetres, 'depth')}
+            : {reachingWords(topUp.when, today)}
           </li>
         ))}
       </Box>
@@ -123,7 +143,7 @@ function handSteps(plan: PlantingPlan, bag: Bag, unitFormat: UnitFormat, warmth:
   const share = plan.levelMillimetres / bag.properties.fill.mixMillimetres;
   const watering = firstWateringLitres(
     bag.properties.fill.mixLitres * Math.min(1, share),
-    true,
+    'moistened',
     bag.properties.assumed,
   );
   const steps = [

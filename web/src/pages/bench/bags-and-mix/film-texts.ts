@@ -13,6 +13,8 @@ export interface OrderText {
   readonly seam: string;
   readonly rim: string;
   readonly count: string;
+  /** sleeves side by side across a tube */
+  readonly across: string;
   readonly hoped: string;
 }
 
@@ -26,6 +28,7 @@ export function startOrder(unitFormat: UnitFormat): OrderText {
     seam: unitFormat.show(20, 'depth'),
     rim: unitFormat.show(50, 'depth'),
     count: '6',
+    across: '1',
     hoped: '',
   };
 }
@@ -42,6 +45,7 @@ const LENGTHS = [
 /** The field in which what is wrong with a part of an order is told. */
 export function fieldOf(part: OrderProblem['field']): keyof OrderText {
   if (part === 'count') return 'count';
+  if (part === 'sideBySide') return 'across';
   return LENGTHS.find(([, of]) => of === part)?.[0] ?? 'hoped';
 }
 
@@ -67,6 +71,7 @@ export function readOrder(
   }
   // what is no number is the plan's own to refuse, with the span that it can cut
   const count = readNumber(text.count, { low: -Infinity, high: Infinity });
+  const across = readNumber(text.across, { low: -Infinity, high: Infinity });
   const hoped = readAmount(text.hoped, {
     purpose: 'bag',
     system,
@@ -84,6 +89,7 @@ export function readOrder(
       ...(lengths as Record<(typeof LENGTHS)[number][1], number>),
       isBaseSealed: text.base === 'sealed',
       count: count.ok ? count.value : NaN,
+      ...(text.film === 'tube' ? { sideBySide: across.ok ? across.value : NaN } : {}),
       ...(hoped.ok && hoped.value ? { hopedLitres: hoped.value.siValue } : {}),
     },
   };

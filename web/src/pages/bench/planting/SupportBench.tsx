@@ -17,6 +17,7 @@ import { heldPlants, outgrownOf, rankedFor, stringCanopy, topFor } from '@rundel
 import { OwnedSupports } from './OwnedSupports.tsx';
 import { SupportDays } from './SupportDays.tsx';
 import { SupportChoice } from './SupportChoice.tsx';
+import { StringLengths } from './StringLengths.tsx';
 import { SupportNeeds } from './SupportNeeds.tsx';
 
 /** A support for a bag, with its top above the ground where the grower says another than is proposed, mm. */
@@ -196,6 +197,7 @@ export default function SupportBench() {
         canopySquareMetres={stringCanopy(chosen, settings)}
         onPutUp={() => told(putUp())}
       >
+        <StringLengths held={held} tail={tail} />
         <Select
           label="A string holds the foot"
           value={tail}

@@ -1,9 +1,15 @@
 import { plansFor } from '@rundel/core/garden-state';
-import { Alert, Box, Button, IconButton, Typography } from '@mui/material';
+import { Alert, Box, Button, IconButton, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { IconX } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
 import { cropOf, SUPPORT_PRACTICES } from '@rundel/core/plants';
-import { ORDER_PRACTICES, orderPracticeOf, STRIP_PRACTICES, plantingMethodOf } from '@rundel/core/planting';
+import {
+  ORDER_PRACTICES,
+  orderPracticeOf,
+  plantingMethodOf,
+  STRIP_PRACTICES,
+  type MixAtPlanting,
+} from '@rundel/core/planting';
 import { PLANTING_METHOD_IDS } from '@rundel/core/records';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -26,6 +32,13 @@ import { Select } from '../../../ui/Select.tsx';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat, type Bag, told } from '../../../store/index.ts';
 import { itemFor, type PlantingSession, type SessionItem } from '@rundel/core/garden-state';
+
+/** What the first watering comes to, by how the mix is. */
+const MIX_WORDS: Readonly<Record<MixAtPlanting, string>> = {
+  moistened: 'It wants little more than to settle round the roots.',
+  flooded: 'Flood it twice with a pause between. It is full then: the first watering is small and gentle.',
+  dry: 'Dry mix gets twice the first watering.',
+};
 
 /** Before planting: which seedlings go into which bags, and in which order the work is done. */
 export function SessionSetup({
@@ -54,27 +67,66 @@ export function SessionSetup({
   });
   const items = session?.items ?? [];
   const free = bags.filter((b) => b.occupants.length < b.container.stations.length);
-  const open = free.filter((b) => !items.some((i) => i.containerId === b.container.id));
+  const freePlaces = (b: Bag) => {
+    const ofBag = items.filter((i) => i.containerId === b.container.id);
+    // without places of its own an item fills the bag
+    if (ofBag.some((i) => !i.stationIds)) return [];
+    const taken = new Set([
+      ...b.occupants.map((o) => o.stationId),
+      ...ofBag.flatMap((i) => i.stationIds ?? []),
+    ]);
+    return b.container.stations.map(({ id }) => id).filter((id) => !taken.has(id));
+  };
+  const open = free.filter((b) => freePlaces(b).length > 0);
   const [chosenIds, setChosen] = useState<readonly string[]>(() => {
     const asked = params.get('bag');
     return asked ? [asked] : [];
   });
   const askedMethod = PLANTING_METHOD_IDS.find((id) => id === params.get('method'));
-  const [isMoistened, setMoistened] = useState(session?.isMoistened ?? true);
+  const filledBy = live.findLast(
+    (e) => e.kind === 'filled' && free.some((b) => b.container.id === e.containerId),
+  );
+  const [mixIs, setMix] = useState<MixAtPlanting>(() =>
+    session
+      ? session.isFlooded
+        ? 'flooded'
+        : session.isMoistened
+          ? 'moistened'
+          : 'dry'
+      : filledBy?.kind === 'filled' && filledBy.practiceId === 'flood'
+        ? 'flooded'
+        : 'moistened',
+  );
+  const [leftOut, setLeftOut] = useState<readonly string[]>([]);
   const [problems, setProblems] = useState<readonly string[]>([]);
   const planned = open.flatMap((bag) => {
     const first = plansFor(bag.container, garden, live)[0];
     return first ? [{ bag, plan: first }] : [];
   });
   const chosen = open.filter((b) => chosenIds.includes(b.container.id));
+  // one bag of several places: they are chosen, so that different plants stand side by side
+  const [one] = chosen;
+  const only = chosen.length === 1 && one && freePlaces(one).length > 1 ? one : undefined;
+  const places = only ? freePlaces(only).filter((id) => !leftOut.includes(id)) : [];
   const keep = (next: readonly SessionItem[], hasBegun: boolean) =>
     // what was ticked before something was changed still counts
-    onKeep({ startedAt: session?.startedAt ?? clock.now(), hasBegun, isMoistened, items: [...next] });
+    onKeep({
+      startedAt: session?.startedAt ?? clock.now(),
+      hasBegun,
+      isMoistened: mixIs !== 'dry',
+      ...(mixIs === 'flooded' ? { isFlooded: true } : {}),
+      items: [...next],
+    });
   const add = form.submit(() => {
     const result = plantingOf(form);
     if (!result) return undefined;
     if (chosen.length === 0) return setProblems(['Choose at least one bag with room in it.']);
-    const found = chosen.map((bag) => ({ bag, fit: itemFor(bag, result, settings, askedMethod) }));
+    if (only && places.length === 0) return setProblems(['Choose a place in the bag at least.']);
+    const found = chosen.map((bag) => {
+      const isPart = freePlaces(bag).length < bag.container.stations.length - bag.occupants.length;
+      const stationIds = only ? places : isPart ? freePlaces(bag) : undefined;
+      return { bag, fit: itemFor(bag, result, settings, askedMethod, stationIds) };
+    });
     setProblems(
       found.flatMap(({ bag, fit }) =>
         fit.kind === 'cannot' && fit.outcome.kind === 'cannot'
@@ -90,6 +142,9 @@ export function SessionSetup({
     );
     keep([...items, ...found.flatMap(({ fit }) => (fit.kind === 'fits' ? [fit.item] : []))], false);
     setChosen([]);
+    setLeftOut([]);
+    // nothing of this plant sticks to the next but its crop
+    form.begin({ ...empty, cropId: result.cropId, habitId: result.habitId });
     return undefined;
   });
   const order = orderPracticeOf(settings.orderPracticeId);
@@ -149,6 +204,25 @@ export function SessionSetup({
               </Box>
             )}
             <BagChooser bags={open} chosen={chosen} onChange={setChosen} label="Into which bags" />
+            {only && (
+              <ToggleButtonGroup
+                aria-label="Places"
+                value={places}
+                onChange={(_, ids: string[]) =>
+                  setLeftOut(freePlaces(only).filter((id) => !ids.includes(id)))
+                }
+                sx={{ marginBlockStart: 1.5, '& .MuiToggleButton-root': { minHeight: 48, minWidth: 56 } }}
+              >
+                {freePlaces(only).map((id) => {
+                  const place = only.container.stations.findIndex((s) => s.id === id) + 1;
+                  return (
+                    <ToggleButton key={id} value={id} aria-label={`Place ${place}`}>
+                      {place}
+                    </ToggleButton>
+                  );
+                })}
+              </ToggleButtonGroup>
+            )}
             <Box sx={{ marginBlockStart: 2 }}>
               <PlantingFields form={form} hasDay={false} />
             </Box>
@@ -187,7 +261,7 @@ export function SessionSetup({
               return (
                 <Box
                   component="li"
-                  key={item.containerId}
+                  key={`${item.containerId} ${item.stationIds?.join() ?? ''}`}
                   sx={{
                     display: 'flex',
                     alignItems: 'center',
@@ -196,9 +270,14 @@ export function SessionSetup({
                   }}
                 >
                   <Box sx={{ flex: 1, paddingBlock: 1 }}>
-                    <strong>{bag?.container.label}</strong> {item.varietyName},{' '}
-                    {unitFormat.show(item.seedling.stemMillimetres, 'height')} tall:{' '}
-                    {plantingMethodOf(item.plantingMethodId).name.toLowerCase()}
+                    <strong>{bag?.container.label}</strong> {item.plantName ?? item.varietyName}
+                    {item.plantingMethodId === 'seed' || item.isGuessed
+                      ? ''
+                      : `, ${unitFormat.show(item.seedling.stemMillimetres, 'height')} tall`}
+                    : {plantingMethodOf(item.plantingMethodId).name.toLowerCase()}
+                    {bag && item.stationIds
+                      ? `, at ${item.stationIds.map((id) => bag.container.stations.findIndex((s) => s.id === id) + 1).join(', ')}`
+                      : ''}
                   </Box>
                   <IconButton
                     aria-label={`Leave bag ${bag?.container.label ?? ''} out`}
@@ -231,13 +310,14 @@ export function SessionSetup({
           <Box sx={{ display: 'grid', gap: 2 }}>
             <Select
               label="The mix is"
-              value={isMoistened ? 'moist' : 'dry'}
+              value={mixIs}
               options={[
-                { id: 'moist', label: 'moistened before filling' },
-                { id: 'dry', label: 'filled in dry, and flooded' },
+                { id: 'moistened', label: 'moistened before filling' },
+                { id: 'flooded', label: 'filled in dry, and flooded in the bag' },
+                { id: 'dry', label: 'dry still' },
               ]}
-              onChange={(id) => setMoistened(id === 'moist')}
-              help="Dry mix gets twice the first watering."
+              onChange={setMix}
+              help={MIX_WORDS[mixIs]}
             />
             <Select
               label="Order of the work"

@@ -13,7 +13,15 @@ export function tickOf(
 ): { readonly changes: readonly RecordChange[]; readonly drafts: readonly Draft[] } {
   const here = { at: now, containerId: bag.container.id };
   const task = TASK_OF_STEP[step];
-  if (task) return { changes: [], drafts: [{ kind: 'tended', ...here, task }] };
+  if (task) {
+    // one with holes drains from then on
+    const { hasNoHoles, ...drained } = bag.container;
+    const changes: RecordChange[] =
+      step === 'holes' && hasNoHoles
+        ? [{ table: 'containers', before: bag.container, after: { ...drained, changedAt: now } }]
+        : [];
+    return { changes, drafts: [{ kind: 'tended', ...here, task }] };
+  }
   if (step === 'support') {
     const { kind, heightMillimetres } = bag.container.support;
     return { changes: [], drafts: [{ kind: 'supported', ...here, supportId: kind, heightMillimetres }] };
