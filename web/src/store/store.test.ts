@@ -267,6 +267,18 @@ describe('old garden files open to the figures that they had', () => {
     });
   });
 
+  it('of version 6 with all that a grower knows of plants and bags is written as it was read', async () => {
+    const reading = await readGardenFile(fixture('garden-v6.json'));
+    if (reading.kind !== 'readable') throw new Error(reading.problem);
+    const { garden } = reading;
+    expect(garden.settings.frost).toEqual({ last: '05-05' });
+    expect(garden.varieties.some((v) => v.daysToRipe?.from === 'sowing')).toBe(true);
+    expect(garden.containers.map((c) => c.fill?.by)).toContain('loose');
+    expect(JSON.parse(await writeGardenFile(garden, reading.savedAt))).toEqual(
+      JSON.parse(fixture('garden-v6.json')),
+    );
+  });
+
   it('a database of version 4 is opened in the same names', async () => {
     const name = `test-${count++}`;
     const old = JSON.parse(fixture('garden-v4.json')) as Record<string, { readonly id: string }[]>;
