@@ -67,6 +67,7 @@ export default function VarietyDialog({
         <FormField form={form} name="ripeLow" />
         <FormField form={form} name="ripeHigh" />
         <FormField form={form} name="greenLow" />
+        <FormField form={form} name="greenHigh" />
         <FormField form={form} name="height" />
       </Box>
       {remark && <Typography variant="body2">{remark}</Typography>}

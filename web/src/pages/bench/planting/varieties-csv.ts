@@ -10,7 +10,8 @@ const COLUMNS = [
   'days_from',
   'days_to_ripe_low',
   'days_to_ripe_high',
-  'days_to_green',
+  'days_to_green_low',
+  'days_to_green_high',
   'height_cm',
   'fruit_g',
   'colour',
@@ -37,7 +38,8 @@ export function varietiesAsCsv(varieties: readonly KnownVariety[]): string {
       days_from: v.daysToRipe?.from ?? v.daysToGreen?.from ?? '',
       days_to_ripe_low: v.daysToRipe?.low ?? '',
       days_to_ripe_high: v.daysToRipe?.high ?? '',
-      days_to_green: v.daysToGreen?.low ?? '',
+      days_to_green_low: v.daysToGreen?.low ?? '',
+      days_to_green_high: v.daysToGreen?.high ?? '',
       height_cm: v.heightMillimetres === undefined ? '' : v.heightMillimetres / 10,
       fruit_g: v.fruitGrams ?? '',
       colour: v.colour ?? '',
@@ -109,7 +111,7 @@ function readRow(row: Record<string, string>): KnownVariety | string {
   if (!habit) return `Its growth is none of ${crop.habits.map((h) => h.id).join(', ')}.`;
   const from = text('days_from') || 'planting';
   const low = number('days_to_ripe_low');
-  const green = number('days_to_green');
+  const green = number('days_to_green_low');
   const height = number('height_cm');
   const germination = number('germination_percent');
   const seed = {
@@ -127,7 +129,10 @@ function readRow(row: Record<string, string>): KnownVariety | string {
       'daysToRipe',
       low === undefined ? undefined : { low, high: number('days_to_ripe_high') ?? low, from },
     ),
-    ...some('daysToGreen', green === undefined ? undefined : { low: green, high: green, from }),
+    ...some(
+      'daysToGreen',
+      green === undefined ? undefined : { low: green, high: number('days_to_green_high') ?? green, from },
+    ),
     ...some('heightMillimetres', height === undefined ? undefined : height * 10),
     ...some('fruitGrams', number('fruit_g')),
     ...some('colour', text('colour')),

@@ -60,6 +60,7 @@ export function varietyFields(
     ripeLow: days('Days to ripe fruit', `Usual from planting: ${low} to ${high}.`),
     ripeHigh: days('to', 'If the packet says two.'),
     greenLow: days('Days to full-sized green', 'For peppers, and for green tomatoes.'),
+    greenHigh: days('to', 'If there are two.'),
     height: amountField({
       label: 'How tall it gets',
       help: 'Empty: as its growth usually does.',
@@ -122,7 +123,9 @@ export const REST: readonly (keyof VarietyFields)[] = [
 ];
 
 export function varietyProblems(values: Partial<Values>): readonly FieldProblem<keyof VarietyFields>[] {
-  const { ripeLow, ripeHigh, greenLow } = values;
+  const { ripeLow, ripeHigh, greenLow, greenHigh } = values;
+  if (greenHigh !== undefined && greenHigh < (greenLow ?? Infinity))
+    return [{ at: 'greenHigh', problem: 'Give the earlier number first, and the later one here.' }];
   if (ripeHigh !== undefined && ripeLow === undefined)
     return [{ at: 'ripeLow', problem: 'Give the earlier number too.' }];
   if (ripeLow !== undefined && ripeHigh !== undefined && ripeHigh < ripeLow)
@@ -146,6 +149,7 @@ export function startOfVariety(v: KnownVariety): Partial<Values> {
     ...some('ripeLow', daysToRipe?.low),
     ...some('ripeHigh', daysToRipe && daysToRipe.high !== daysToRipe.low ? daysToRipe.high : undefined),
     ...some('greenLow', daysToGreen?.low),
+    ...some('greenHigh', daysToGreen && daysToGreen.high !== daysToGreen.low ? daysToGreen.high : undefined),
     ...some('height', v.heightMillimetres),
     ...some('fruit', v.fruitGrams === undefined ? undefined : v.fruitGrams / 1000),
     ...some('colour', v.colour),
@@ -162,7 +166,17 @@ export function startOfVariety(v: KnownVariety): Partial<Values> {
 
 /** The variety that a form comes to. */
 export function varietyOf(values: Values): KnownVariety {
-  const { ripeLow, ripeHigh, greenLow, daysFrom: from, bearing, growAgain, fruit, germination } = values;
+  const {
+    ripeLow,
+    ripeHigh,
+    greenLow,
+    greenHigh,
+    daysFrom: from,
+    bearing,
+    growAgain,
+    fruit,
+    germination,
+  } = values;
   const { seedSource, seedYear, seedAmount } = values;
   const seed = {
     ...(seedSource ? { source: seedSource } : {}),
@@ -176,7 +190,7 @@ export function varietyOf(values: Values): KnownVariety {
     habitId: habitIdOf(values),
     ...(bearing ? { bearing: bearing as NonNullable<KnownVariety['bearing']> } : {}),
     ...(ripeLow === undefined ? {} : { daysToRipe: { low: ripeLow, high: ripeHigh ?? ripeLow, from } }),
-    ...(greenLow === undefined ? {} : { daysToGreen: { low: greenLow, high: greenLow, from } }),
+    ...(greenLow === undefined ? {} : { daysToGreen: { low: greenLow, high: greenHigh ?? greenLow, from } }),
     ...(values.height === undefined ? {} : { heightMillimetres: values.height }),
     ...(fruit === undefined ? {} : { fruitGrams: fruit * 1000 }),
     ...(values.colour ? { colour: values.colour } : {}),
