@@ -24,7 +24,7 @@ import {
   type BagFields as FieldsOfBag,
 } from './bag-form.ts';
 import { newBagRecords } from './bag-records.ts';
-import { labelsFor, nextLabel } from './labels.ts';
+import { labelsFor, nextLabel } from '../../ui/labels.ts';
 import {
   habitIdOf,
   isPlantingAsked,

@@ -15,7 +15,7 @@ import { MakePanel } from './MakePanel.tsx';
 import { NoSuchBag } from './NoSuchBag.tsx';
 import { CarryDialog } from './CarryDialog.tsx';
 import { CheckDialog } from './CheckDialog.tsx';
-import { PlantDialog } from './PlantDialog.tsx';
+import { PlantDialog } from '../../ui/many/PlantDialog.tsx';
 import { PlantsPanel } from './PlantsPanel.tsx';
 import { TemplateDialog } from './TemplateDialog.tsx';
 import { WaterPanel } from './WaterPanel.tsx';

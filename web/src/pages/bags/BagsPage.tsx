@@ -9,7 +9,7 @@ import {
 } from '@mui/material';
 import { IconPencil, IconPlus, IconSquare, IconSquareCheckFilled } from '@tabler/icons-react';
 import type { Place } from '@rundel/core/records';
-import { useCallback, useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react';
+import { useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { gradeSpan, nextCheckWords } from '../../text/bag-text.ts';
 import { COVER_WORDS } from '../../ui/choices.tsx';
@@ -17,8 +17,9 @@ import { Page, Panel } from '../../ui/Page.tsx';
 import { BagElevation, sceneOf } from '../../section/index.ts';
 import { placesInUse, useBags, useGarden, type Bag } from '../../store/index.ts';
 import { BagTable } from './BagTable.tsx';
-import { useLongPress } from './long-press.ts';
-import { ManyBar } from './many/ManyBar.tsx';
+import { useLongPress } from '../../ui/long-press.ts';
+import { ManyBar } from '../../ui/many/ManyBar.tsx';
+import { useTicking, type Ticked } from '../../ui/ticking.ts';
 import { PlaceDialog } from './PlaceDialog.tsx';
 
 /** Where the bags stand: each place with its bags as marks, or all of them in a table. */
@@ -28,27 +29,7 @@ export default function BagsPage() {
   const [view, setView] = useState<'marks' | 'table'>('marks');
   const [editing, setEditing] = useState<Place | 'new'>();
   const [params] = useSearchParams();
-  const [isTicking, setTicking] = useState(params.has('several'));
-  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
-  const untick = useCallback(() => {
-    setTicked(new Set());
-    setTicking(false);
-  }, []);
-  const ticking = useMemo(
-    (): Ticked => ({
-      isOn: isTicking || ticked.size > 0,
-      ids: ticked,
-      toggle: (id) =>
-        setTicked((now) => new Set(now.has(id) ? [...now].filter((each) => each !== id) : [...now, id])),
-      toggleAll: (ids) =>
-        setTicked((now) =>
-          ids.every((id) => now.has(id))
-            ? new Set([...now].filter((each) => !ids.includes(each)))
-            : new Set([...now, ...ids]),
-        ),
-    }),
-    [isTicking, ticked],
-  );
+  const ticking = useTicking(params.has('several'));
   const places = placesInUse(garden);
   return (
     <Page
@@ -69,7 +50,7 @@ export default function BagsPage() {
             <Button
               variant="outlined"
               aria-pressed={ticking.isOn}
-              onClick={() => (ticking.isOn ? untick() : setTicking(true))}
+              onClick={() => (ticking.isOn ? ticking.untick() : ticking.start())}
             >
               {ticking.isOn ? 'One at a time' : 'Several at once'}
             </Button>
@@ -93,7 +74,7 @@ export default function BagsPage() {
         </Typography>
       ))}
       {view === 'table' ? (
-        <BagTable bags={bags} ticked={ticked} onTick={setTicked} />
+        <BagTable bags={bags} ticked={ticking.ids} onTick={ticking.set} />
       ) : (
         places.map((place) => (
           <PlaceRow
@@ -105,7 +86,7 @@ export default function BagsPage() {
           />
         ))
       )}
-      <ManyBar bags={bags.filter((b) => ticked.has(b.container.id))} onUntick={untick} />
+      <ManyBar bags={bags.filter((b) => ticking.ids.has(b.container.id))} onUntick={ticking.untick} />
       {editing && (
         <PlaceDialog
           place={editing === 'new' ? undefined : editing}
@@ -115,14 +96,6 @@ export default function BagsPage() {
       )}
     </Page>
   );
-}
-
-/** Which bags are ticked, and whether a tap ticks rather than opens. */
-interface Ticked {
-  readonly isOn: boolean;
-  readonly ids: ReadonlySet<string>;
-  toggle(id: string): void;
-  toggleAll(ids: readonly string[]): void;
 }
 
 function PlaceRow({

@@ -3,7 +3,7 @@ import { choiceField, FormDialog, FormField, namedOptions, useFields } from '../
 import { useWhen } from '../../ui/When.tsx';
 import { Caution } from '../../ui/Caution.tsx';
 import { placesInUse, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
-import { movedDrafts } from './bag-records.ts';
+import { movedDrafts } from '../../ui/moved-drafts.ts';
 
 /** A bag is carried to another place on a day, for a week or for good: what it stood under before stays true of the days before. */
 export function CarryDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {

@@ -14,7 +14,8 @@ import { BagFormLayout } from './BagFormLayout.tsx';
 import { BagParts, partNamed, spotsFor } from './BagParts.tsx';
 import { BagPreview } from './BagPreview.tsx';
 import { bagFields, bagOf, bagProblems, isBagAsked, startOfBag } from './bag-form.ts';
-import { movedDrafts, newBagRecords } from './bag-records.ts';
+import { movedDrafts } from '../../ui/moved-drafts.ts';
+import { newBagRecords } from './bag-records.ts';
 import { NoSuchBag } from './NoSuchBag.tsx';
 
 /** Change what a bag is: its diary stays as it was and everything is worked out anew. */

@@ -1,4 +1,4 @@
-import type { Container, Draft, Place, Size } from '@rundel/core/records';
+import type { Container, Place, Size } from '@rundel/core/records';
 import { newId, type RecordChange } from '../../store/index.ts';
 
 /** What the form gives when everything in it reads. */
@@ -56,24 +56,4 @@ export function newBagRecords(
     changes.unshift({ table: 'places', before: undefined, after });
   }
   return { containers, changes };
-}
-
-/** The entries of bags that come to stand elsewhere: since when, so that earlier days keep the sky that they had. */
-export function movedDrafts(
-  changes: readonly { readonly before: Container | undefined; readonly after: Container }[],
-  at: string,
-): readonly Draft<'moved'>[] {
-  return changes.flatMap(({ before, after }) =>
-    before && before.placeId !== after.placeId
-      ? [
-          {
-            kind: 'moved' as const,
-            at,
-            containerId: after.id,
-            fromPlaceId: before.placeId,
-            toPlaceId: after.placeId,
-          },
-        ]
-      : [],
-  );
 }

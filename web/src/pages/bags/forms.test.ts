@@ -15,7 +15,7 @@ import {
   type BagFields,
 } from './bag-form.ts';
 import { newBagRecords, type BagFormResult } from './bag-records.ts';
-import { labelsFor, nextLabel } from './labels.ts';
+import { labelsFor, nextLabel } from '../../ui/labels.ts';
 import { unitFormatIn } from '../../store/unit-format.ts';
 import { plantedWords } from '../../text/planted-text.ts';
 import { momentProblem } from '../../text/moment-problem.ts';

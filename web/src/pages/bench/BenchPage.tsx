@@ -109,7 +109,7 @@ const GROUPS: readonly Group[] = [
     topics: [
       topic(
         'varieties',
-        'Varieties and seedlings',
+        'Varieties',
         'Varieties and seedlings',
         'What each is known for, what was sown when, and what to grow again.',
         [NEXT.plant, NEXT.year],

@@ -1,13 +1,16 @@
 import type { RoundPlan } from '@rundel/core/round';
 import { Button } from '@mui/material';
 import { lazy, memo, Suspense } from 'react';
-import { Link } from 'react-router';
 import type { Bag } from '../../store/index.ts';
+import { useTicking } from '../../ui/ticking.ts';
 import { WhenSeen } from '../../ui/WhenSeen.tsx';
 import { LaterList } from './LaterList.tsx';
 import { StopList, type WalkStop } from './StopList.tsx';
 import type { Walk } from './walk.ts';
 
+const ManyBar = lazy(() =>
+  import('../../ui/many/ManyBar.tsx').then((module) => ({ default: module.ManyBar })),
+);
 const Jobs = lazy(() => import('./Jobs.tsx'));
 const ShortTime = lazy(() => import('./ShortTime.tsx'));
 const DeviceReadings = lazy(() => import('./DeviceReadings.tsx'));
@@ -35,13 +38,23 @@ export const RoundSidebar = memo(function RoundSidebar({
   walk,
   onKeepTo,
 }: RoundSidebarProps) {
+  const ticking = useTicking();
   return (
     <>
-      <StopList stops={stops} currentId={currentId} />
+      <StopList stops={stops} currentId={currentId} ticking={ticking} />
       {bags.length > 1 && (
-        <Button component={Link} to="/bags?several" sx={{ paddingInline: 0, textDecoration: 'underline' }}>
-          Several at once
+        <Button
+          aria-pressed={ticking.isOn}
+          onClick={() => (ticking.isOn ? ticking.untick() : ticking.start())}
+          sx={{ paddingInline: 0, textDecoration: 'underline' }}
+        >
+          {ticking.isOn ? 'One at a time' : 'Several at once'}
         </Button>
+      )}
+      {ticking.ids.size > 0 && (
+        <Suspense>
+          <ManyBar bags={bags.filter((b) => ticking.ids.has(b.container.id))} onUntick={ticking.untick} />
+        </Suspense>
       )}
       <Suspense>
         {plan && walk && <ShortTime plan={plan} bags={bags} walk={walk} onKeepTo={onKeepTo} />}

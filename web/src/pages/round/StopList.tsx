@@ -1,6 +1,9 @@
 import { Box, ButtonBase, Typography } from '@mui/material';
-import { memo } from 'react';
+import { IconSquare, IconSquareCheckFilled } from '@tabler/icons-react';
+import { memo, type MouseEvent } from 'react';
 import { Link } from 'react-router';
+import { useLongPress } from '../../ui/long-press.ts';
+import type { Ticked } from '../../ui/ticking.ts';
 import { checkWords } from '../../text/check-text.ts';
 import { BagIcon } from '../../section/index.ts';
 import { useUnitFormat, type Bag } from '../../store/index.ts';
@@ -18,9 +21,11 @@ export interface WalkStop {
 export function StopList({
   stops,
   currentId,
+  ticking,
 }: {
   readonly stops: readonly WalkStop[];
   readonly currentId: string | undefined;
+  readonly ticking: Ticked;
 }) {
   const places = [...new Set(stops.map((s) => s.bag.place?.name ?? 'No place'))];
   return (
@@ -44,6 +49,7 @@ export function StopList({
                 key={stop.bag.container.id}
                 stop={stop}
                 isCurrent={stop.bag.container.id === currentId}
+                ticking={ticking}
               />
             ))}
         </Box>
@@ -55,6 +61,7 @@ export function StopList({
 const StopRow = memo(
   OneStop,
   (before, now) =>
+    before.ticking === now.ticking &&
     before.isCurrent === now.isCurrent &&
     before.stop.bag === now.stop.bag &&
     before.stop.status.kind === now.stop.status.kind &&
@@ -65,8 +72,19 @@ const StopRow = memo(
 
 const isFedAt = ({ feeds }: WalkStop) => feeds.some(({ advice }) => advice.kind === 'feed');
 
-function OneStop({ stop, isCurrent }: { readonly stop: WalkStop; readonly isCurrent: boolean }) {
+function OneStop({
+  stop,
+  isCurrent,
+  ticking,
+}: {
+  readonly stop: WalkStop;
+  readonly isCurrent: boolean;
+  readonly ticking: Ticked;
+}) {
   const { bag, status } = stop;
+  const { id } = bag.container;
+  const isTicked = ticking.ids.has(id);
+  const press = useLongPress(() => ticking.toggle(id));
   const does = useStatusWords(status);
   const isOpenYet = status.kind === 'check' || status.kind === 'watering';
   const words = isOpenYet && isFedAt(stop) ? `${does}, feed` : does;
@@ -74,8 +92,16 @@ function OneStop({ stop, isCurrent }: { readonly stop: WalkStop; readonly isCurr
   return (
     <ButtonBase
       component={Link}
-      to={`/round/${bag.container.id}`}
+      to={`/round/${id}`}
       aria-current={isCurrent ? 'step' : undefined}
+      {...(ticking.isOn ? { role: 'checkbox', 'aria-checked': isTicked } : {})}
+      {...press.handlers}
+      onClick={(event: MouseEvent) => {
+        if (!ticking.isOn && !press.wasLong()) return;
+        event.preventDefault();
+        // the finger that rested has ticked it
+        if (!press.wasLong()) ticking.toggle(id);
+      }}
       sx={{
         display: 'flex',
         justifyContent: 'flex-start',
@@ -89,6 +115,8 @@ function OneStop({ stop, isCurrent }: { readonly stop: WalkStop; readonly isCurr
         backgroundColor: isCurrent ? 'var(--surface)' : 'transparent',
       }}
     >
+      {ticking.isOn &&
+        (isTicked ? <IconSquareCheckFilled aria-hidden size={22} /> : <IconSquare aria-hidden size={22} />)}
       <BagIcon properties={bag.properties} water={bag.water?.estimate.share} plants={bag.occupants.length} />
       <Box sx={{ minWidth: 0 }}>
         <Box sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>

@@ -1,6 +1,7 @@
 import { Box } from '@mui/material';
 import { addDays } from '@rundel/core/calendar';
 import type { CropYear, FrostYear } from '@rundel/core/season';
+import type { Ticked } from '../../ui/ticking.ts';
 import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { Link } from 'react-router';
 import { Legend } from '../../ui/Legend.tsx';
@@ -13,6 +14,7 @@ const LABEL_WIDTH = 132;
 /** The year as bands, a row a bag, frost likelihood behind them. What is planned can be dragged, or moved by the arrow keys. */
 export function YearBands({
   rows,
+  ticking,
   frost,
   today,
   chosenId,
@@ -21,6 +23,7 @@ export function YearBands({
   onDrop,
 }: {
   readonly rows: readonly YearRow[];
+  readonly ticking: Ticked;
   readonly frost: FrostYear;
   readonly today: string;
   readonly chosenId: string | undefined;
@@ -95,9 +98,21 @@ export function YearBands({
                   textOverflow: 'ellipsis',
                 }}
               >
-                <Link to={`/bags/${bag.container.id}`} style={{ color: 'inherit' }}>
-                  <strong>{bag.container.label}</strong> {bag.name}
-                </Link>
+                {ticking.isOn ? (
+                  <label style={{ display: 'flex', alignItems: 'center', gap: 6, minHeight: 36 }}>
+                    <input
+                      type="checkbox"
+                      checked={ticking.ids.has(bag.container.id)}
+                      onChange={() => ticking.toggle(bag.container.id)}
+                      style={{ width: 20, height: 20, accentColor: 'var(--action)' }}
+                    />
+                    <strong>{bag.container.label}</strong> {bag.name}
+                  </label>
+                ) : (
+                  <Link to={`/bags/${bag.container.id}`} style={{ color: 'inherit' }}>
+                    <strong>{bag.container.label}</strong> {bag.name}
+                  </Link>
+                )}
               </Box>
               <Box sx={{ position: 'relative', flex: 1, minHeight: 40 }}>
                 {years.length === 0 && (

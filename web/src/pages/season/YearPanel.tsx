@@ -1,8 +1,8 @@
 import { Box, Button, IconButton, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
-import { useEffect, useRef, useState } from 'react';
-import { Link } from 'react-router';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { useTicking } from '../../ui/ticking.ts';
 import { Panel } from '../../ui/Page.tsx';
 import { useGarden } from '../../store/index.ts';
 import { ChosenYear } from './ChosenYear.tsx';
@@ -11,6 +11,10 @@ import { useYears, type YearRow } from './use-years.ts';
 import { WindowsPanel } from './WindowsPanel.tsx';
 import { YearBands } from './YearBands.tsx';
 import { YearTable } from './YearTable.tsx';
+
+const ManyBar = lazy(() =>
+  import('../../ui/many/ManyBar.tsx').then((module) => ({ default: module.ManyBar })),
+);
 
 /** After this long without a key a move is kept. */
 const KEYS_REST_MILLISECONDS = 700;
@@ -61,6 +65,7 @@ export default function YearPanel() {
     // a run of key presses is one move, and one undo
     waiting.current = window.setTimeout(() => void keepNow.current(), isByKey ? KEYS_REST_MILLISECONDS : 0);
   };
+  const ticking = useTicking();
   const year = years.frost.start.slice(0, 4);
   return (
     <>
@@ -84,8 +89,17 @@ export default function YearPanel() {
             <ToggleButton value="bands">Bands</ToggleButton>
             <ToggleButton value="table">Table</ToggleButton>
           </ToggleButtonGroup>
-          <Button component={Link} to="/bags?several" sx={{ marginInlineStart: 'auto' }}>
-            Several at once
+          <Button
+            aria-pressed={ticking.isOn}
+            onClick={() => {
+              // they are ticked at the heads of the bands
+              setTable(false);
+              if (ticking.isOn) ticking.untick();
+              else ticking.start();
+            }}
+            sx={{ marginInlineStart: 'auto' }}
+          >
+            {ticking.isOn ? 'One at a time' : 'Several at once'}
           </Button>
           <Button variant="contained" onClick={() => setPlanning(true)}>
             Plan a crop
@@ -99,6 +113,7 @@ export default function YearPanel() {
           <>
             <YearBands
               rows={rows}
+              ticking={ticking}
               frost={years.frost}
               today={today}
               chosenId={chosenId}
@@ -116,6 +131,14 @@ export default function YearPanel() {
           </>
         )}
       </Panel>
+      {ticking.ids.size > 0 && (
+        <Suspense>
+          <ManyBar
+            bags={rows.map((r) => r.bag).filter((b) => ticking.ids.has(b.container.id))}
+            onUntick={ticking.untick}
+          />
+        </Suspense>
+      )}
       {chosen && row && (
         <ChosenYear year={chosen} row={row} place={years.placeOf(row.bag.place?.cover ?? 'open')} />
       )}

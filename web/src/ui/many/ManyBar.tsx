@@ -1,14 +1,14 @@
 import { Box, Button, Menu, MenuItem } from '@mui/material';
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { bagListWords } from '../../../text/bag-text.ts';
-import { useBags, type Bag } from '../../../store/index.ts';
-import type { NewEntryKind } from '../../../ui/entries/EntryDialog.tsx';
+import { bagListWords } from '../../text/bag-text.ts';
+import { useBags, type Bag } from '../../store/index.ts';
+import type { NewEntryKind } from '../entries/EntryDialog.tsx';
 
 const EntryDialog = lazy(() =>
-  import('../../../ui/entries/EntryDialog.tsx').then((module) => ({ default: module.EntryDialog })),
+  import('../entries/EntryDialog.tsx').then((module) => ({ default: module.EntryDialog })),
 );
-const FeedDialog = lazy(() => import('../../../ui/FeedDialog.tsx'));
+const FeedDialog = lazy(() => import('../FeedDialog.tsx'));
 const ManyDialogs = lazy(() => import('./ManyDialogs.tsx'));
 
 /** What can be done with several bags at once. */

@@ -1,15 +1,15 @@
 import { Box, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { proposedPlantingDay } from '@rundel/core/garden-state';
-import { CROP_FIELDS, CropFields, cropIn } from '../../../ui/CropFields.tsx';
-import { dayField, FormDialog, FormField, textField, useFields } from '../../../ui/form/index.ts';
-import { planChanges } from '../../../ui/planting-form.ts';
-import { useWhen } from '../../../ui/When.tsx';
-import { shortDay } from '../../../text/text.ts';
-import { useGarden, type Bag } from '../../../store/index.ts';
-import { BulkDialog } from '../BulkDialog.tsx';
+import { CROP_FIELDS, CropFields, cropIn } from '../CropFields.tsx';
+import { dayField, FormDialog, FormField, textField, useFields } from '../form/index.ts';
+import { planChanges } from '../planting-form.ts';
+import { useWhen } from '../When.tsx';
+import { shortDay } from '../../text/text.ts';
+import { useGarden, type Bag } from '../../store/index.ts';
+import { BulkDialog } from './BulkDialog.tsx';
 import { labelsFor } from '../labels.ts';
-import { PlantDialog } from '../PlantDialog.tsx';
+import { PlantDialog } from './PlantDialog.tsx';
 import { CorrectThem } from './CorrectThem.tsx';
 import type { ManyAction } from './ManyBar.tsx';
 

@@ -11,11 +11,11 @@ import {
   namedOptions,
   priceField,
   useFields,
-} from '../../ui/form/index.ts';
-import { OnceButton } from '../../ui/OnceButton.tsx';
+} from '../form/index.ts';
+import { OnceButton } from '../OnceButton.tsx';
 import { placesInUse, useGarden, type Bag } from '../../store/index.ts';
-import { useWhen } from '../../ui/When.tsx';
-import { movedDrafts } from './bag-records.ts';
+import { useWhen } from '../When.tsx';
+import { movedDrafts } from '../moved-drafts.ts';
 import { changedTogether, type BulkChange } from './bulk-change.ts';
 
 const AS_IT_IS = 'as-it-is';

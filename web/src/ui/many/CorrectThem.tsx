@@ -2,13 +2,13 @@ import { Box, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import type { Entry } from '@rundel/core/records';
 import { useMemo, useState } from 'react';
-import { FormDialog } from '../../../ui/form/index.ts';
-import { Select } from '../../../ui/Select.tsx';
-import { useWhen } from '../../../ui/When.tsx';
-import { correctionOf } from '../../../ui/entries/entry-form.ts';
-import { entryWords } from '../../../text/entry-text.ts';
-import { shortDay } from '../../../text/text.ts';
-import { useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
+import { FormDialog } from '../form/index.ts';
+import { Select } from '../Select.tsx';
+import { useWhen } from '../When.tsx';
+import { correctionOf } from '../entries/entry-form.ts';
+import { entryWords } from '../../text/entry-text.ts';
+import { shortDay } from '../../text/text.ts';
+import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 
 /** What was put down at several bags on one day, and can be put right at all of them. */
 interface LikeEntries {

@@ -3,9 +3,9 @@ import { dayOf } from '@rundel/core/calendar';
 import { plansFor } from '@rundel/core/garden-state';
 import { cropOf, habitOfPlanned } from '@rundel/core/plants';
 import { useRef, useState } from 'react';
-import { FormDialog, useFields } from '../../ui/form/index.ts';
-import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
-import { PlantingFields } from '../../ui/PlantingFields.tsx';
+import { FormDialog, useFields } from '../form/index.ts';
+import { PlantingAdvice } from '../PlantingAdvice.tsx';
+import { PlantingFields } from '../PlantingFields.tsx';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import {
   isPlantingAsked,
@@ -15,7 +15,7 @@ import {
   plantingProblems,
   plantingStart,
   startOfPlan,
-} from '../../ui/planting-form.ts';
+} from '../planting-form.ts';
 
 /**
  * Plants the free places of a bag, or of several alike. In one bag the places are chosen, so that different plants stand side by
