@@ -120,15 +120,7 @@ const SHOTS = [
     steps: (page) => page.getByText('Can 1').first().waitFor(),
     from: 'section[aria-label^="Tomato liquid"]',
   },
-  {
-    name: 'bench-drip',
-    path: '/bench/drip',
-    size: DESK,
-    steps: async (page) => {
-      await page.getByRole('combobox', { name: 'Which bag' }).click();
-      await page.getByRole('option', { name: /^18 · / }).click();
-    },
-  },
+  { name: 'bench-varieties', path: '/bench/varieties', size: DESK },
   {
     name: 'bench-supports',
     path: '/bench/supports',

@@ -14,7 +14,7 @@ export const VIEWS = {
     '/help',
   ],
   bench: [
-    ...['size', 'mix', 'fill', 'film', 'load', 'depth', 'supports', 'regimes', 'batch', 'feeds'],
+    ...['size', 'mix', 'fill', 'film', 'load', 'varieties', 'depth', 'supports', 'regimes', 'batch', 'feeds'],
     ...['drip', 'measures', 'shop', 'shed', 'costs'],
   ].map((topic) => `/bench/${topic}`),
 } as const;
