@@ -59,7 +59,7 @@ const SHOTS = [
     name: 'season',
     path: '/season',
     size: DESK,
-    steps: (page) => page.getByRole('slider', { name: /^Planting day/ }).focus(),
+    steps: (page) => page.getByRole('slider', { name: 'Planting day of Salt Snap' }).focus(),
   },
   {
     name: 'planting-phone',
