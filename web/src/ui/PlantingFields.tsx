@@ -88,7 +88,7 @@ export function PlantingFields({
           </Box>
         )}
         <FormFields form={form} names={['stem', 'seeds']} />
-        {form.isAsked('sownOn') && (
+        {hasNames && form.isAsked('sownOn') && (
           <Box sx={WIDE}>
             <FormField form={form} name="sownOn" />
           </Box>

@@ -3,7 +3,8 @@ import { dayOf } from '@rundel/core/calendar';
 import { proposedPlantingDay } from '@rundel/core/garden-state';
 import { type Template, TRADE_CLASS_NAMES } from '@rundel/core/records';
 import { CONTAINER_KINDS, containerKind } from '@rundel/core/bags';
-import { useState } from 'react';
+import { varietiesIn } from '@rundel/core/plants';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { FormField, FormFields, useFields, type FormStart, type ValuesOf } from '../../ui/form/index.ts';
 import { useOnce } from '../../ui/once.ts';
@@ -93,6 +94,19 @@ function AddBagForm() {
     },
   );
   const { texts, values } = form;
+  // a variety that is known is of its crop, and grows as it grows
+  const { varietyName, cropId, habitId } = texts;
+  const setText = useRef(form.set);
+  setText.current = form.set;
+  useEffect(() => {
+    const named = varietiesIn(garden.varieties).filter((v) => v.name === varietyName.trim());
+    const variety = named.find((v) => v.cropId === cropId) ?? named[0];
+    if (!variety) return;
+    if (variety.cropId !== cropId) setText.current('cropId', variety.cropId);
+    if (variety.habitId !== habitId) setText.current('habitId', variety.habitId);
+    // only when another is named: what is chosen after that stays chosen
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [varietyName]);
   const [partId, openPart] = useState<PartId>();
   const bag = bagOf({ fields: bagFields(texts, context), values });
   // a plant of which nothing is said yet is not drawn, and no advice is given for it

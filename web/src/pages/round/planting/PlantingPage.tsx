@@ -44,8 +44,10 @@ export default function PlantingPage() {
       </Page>
     );
   }
+  const bagCount = new Set(states.map(({ bag }) => bag)).size;
   const tick = async (step: StepId, all: readonly SessionBagState[]) => {
-    const key = (state: SessionBagState) => `${step} ${state.bag.container.id}`;
+    const key = (state: SessionBagState) =>
+      `${step} ${state.bag.container.id} ${state.item.stationIds?.join() ?? ''}`;
     // a double tap ticks once
     const at = all.filter((state) => !ticking.current.has(key(state)));
     if (at.length === 0) return;
@@ -73,7 +75,7 @@ export default function PlantingPage() {
   return (
     <Page
       title="Planting"
-      lead={`${states.length} ${states.length === 1 ? 'bag' : 'bags'}, ${all - left} of ${all} steps done.`}
+      lead={`${bagCount} ${bagCount === 1 ? 'bag' : 'bags'}, ${all - left} of ${all} steps done.`}
       width={760}
     >
       <LinearProgress
@@ -135,7 +137,7 @@ function onceEach(changes: Changes): Changes {
     return known === undefined;
   });
   return kept.map((change) => {
-    if (change.table !== 'plants' || !('varietyId' in change.after)) return change;
+    if (!['plants', 'batches'].includes(change.table) || !('varietyId' in change.after)) return change;
     const varietyId = standsFor.get(change.after.varietyId) ?? change.after.varietyId;
     return { ...change, after: { ...change.after, varietyId } } as typeof change;
   });

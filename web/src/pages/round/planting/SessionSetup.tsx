@@ -147,6 +147,7 @@ export function SessionSetup({
     form.begin({ ...empty, cropId: result.cropId, habitId: result.habitId });
     return undefined;
   });
+  const bagCount = new Set(items.map((i) => i.containerId)).size;
   const order = orderPracticeOf(settings.orderPracticeId);
   const support = SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId) ?? SUPPORT_PRACTICES[0];
   const strip = STRIP_PRACTICES.find((s) => s.id === settings.stripPracticeId) ?? STRIP_PRACTICES[0];
@@ -246,7 +247,7 @@ export function SessionSetup({
           title={
             items.length === 0
               ? 'Nothing chosen yet'
-              : `To plant: ${items.length} ${items.length === 1 ? 'bag' : 'bags'}`
+              : `To plant: ${bagCount} ${bagCount === 1 ? 'bag' : 'bags'}`
           }
         >
           {items.length === 0 && (
