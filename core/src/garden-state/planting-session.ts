@@ -14,8 +14,10 @@ import {
   STRIP_PRACTICES,
   plantingMethodsFor,
   plantingMethodOf,
+  planWith,
   type Obstacle,
   type OrderPractice,
+  type OwnPlanting,
   type PlantingOutcome,
   type PlantingPlan,
   type StepId,
@@ -37,6 +39,14 @@ const itemSchema = z.object({
   sownOn: z.optional(z.string()),
   practiceId: z.optional(z.string()),
   plantingMethodId: z.enum(PLANTING_METHOD_IDS),
+  /** lines that the grower moved on the bench: depth, level, collar */
+  own: z.optional(
+    z.object({
+      buriedMillimetres: z.optional(z.number()),
+      levelMillimetres: z.optional(z.number()),
+      collarMillimetres: z.optional(z.number()),
+    }),
+  ),
 });
 export type SessionItem = z.infer<typeof itemSchema>;
 
@@ -62,6 +72,7 @@ export type Intended = Pick<SessionItem, 'cropId' | 'habitId' | 'varietyName' | 
   readonly isSown?: boolean | undefined;
   readonly seeds?: number | undefined;
   readonly sownOn?: string | undefined;
+  readonly own?: OwnPlanting | undefined;
 };
 
 /** The first of the ways that work in a bag, or the one asked for. */
@@ -82,8 +93,9 @@ export function itemFor(
   // seed is not planted, and a young plant is not sown
   const plantingMethodId = intended.isSown ? 'seed' : askedMethodId === 'seed' ? undefined : askedMethodId;
   const task = taskOf(bag, { ...intended, plantingMethodId: 'upright' }, settings);
+  const { own } = intended;
   const outcome = plantingMethodId
-    ? plantingMethodOf(plantingMethodId).plan(task)
+    ? planWith(plantingMethodOf(plantingMethodId), task, own ?? {}).outcome
     : (plantingMethodsFor(task).find((o) => o.kind === 'cannot' || o.plan.plantingMethodId !== 'seed') ??
       plantingMethodOf('upright').plan(task));
   if (outcome.kind === 'cannot') return { kind: 'cannot', outcome };
@@ -106,6 +118,7 @@ export function itemFor(
       ...(isGuessed ? { isGuessed } : {}),
       ...(seeds ? { seeds } : {}),
       ...(sownOn ? { sownOn } : {}),
+      ...(own && plantingMethodId ? { own } : {}),
       plantingMethodId: outcome.plan.plantingMethodId,
     },
   };
@@ -160,6 +173,11 @@ function stepOf(entry: Entry): StepId | undefined {
   return (Object.keys(TASK_OF_STEP) as StepId[]).find((step) => TASK_OF_STEP[step] === entry.task);
 }
 
+/** What was moved by hand, without what was not. */
+function ownOf(own: SessionItem['own']): OwnPlanting {
+  return Object.fromEntries(Object.entries(own ?? {}).filter(([, mm]) => mm !== undefined));
+}
+
 /** Every bag of a session as it stands by the diary; bags that are gone are left out. */
 export function sessionState(
   session: PlantingSession,
@@ -176,7 +194,11 @@ export function sessionState(
   return session.items.flatMap((item): SessionBagState[] => {
     const bag = bags.find((b) => b.container.id === item.containerId);
     if (!bag) return [];
-    const outcome = plantingMethodOf(item.plantingMethodId).plan(taskOf(bag, item, settings));
+    const { outcome } = planWith(
+      plantingMethodOf(item.plantingMethodId),
+      taskOf(bag, item, settings),
+      ownOf(item.own),
+    );
     if (outcome.kind === 'cannot') return [];
     const { plan } = outcome;
     const done = new Map<StepId, string[]>();

@@ -16,4 +16,5 @@ export const TENDED_WORDS: Record<EntryOf<'tended'>['task'], string> = {
   parted: 'Thinned to the best one',
   kneaded: 'Kneaded loose',
   holed: 'Holes made',
+  slit: 'Slits cut for planting',
 };

@@ -81,6 +81,7 @@ export const TENDED_TASKS = [
   'parted',
   'kneaded',
   'holed',
+  'slit',
 ] as const;
 
 export const tendedEntry = z.object({

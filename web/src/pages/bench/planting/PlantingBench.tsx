@@ -166,7 +166,7 @@ function OneBag({
             {hasRoom && result.outcome.kind === 'planned' && (
               <Button
                 component={Link}
-                to={`/round/planting?bag=${bag.container.id}&method=${result.outcome.plan.plantingMethodId}&${plantingQuery(form.texts)}`}
+                to={`/round/planting?bag=${bag.container.id}&method=${result.outcome.plan.plantingMethodId}${ownQuery(own)}&${plantingQuery(form.texts)}`}
                 variant="contained"
               >
                 Plant it today
@@ -187,4 +187,11 @@ function OneBag({
       )}
     </Box>
   );
+}
+
+/** Lines that were moved by hand, for the planting that they are kept through. */
+function ownQuery(own: OwnPlanting): string {
+  return Object.entries(own)
+    .map(([key, mm]) => `&${key}=${Math.round(mm as number)}`)
+    .join('');
 }

@@ -33,6 +33,9 @@ import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat, type Bag, told } from '../../../store/index.ts';
 import { itemFor, type PlantingSession, type SessionItem } from '@rundel/core/garden-state';
 
+/** Lines that the bench hands over, mm. */
+const OWN = ['buriedMillimetres', 'levelMillimetres', 'collarMillimetres'] as const;
+
 /** What the first watering comes to, by how the mix is. */
 const MIX_WORDS: Readonly<Record<MixAtPlanting, string>> = {
   moistened: 'It wants little more than to settle round the roots.',
@@ -98,6 +101,10 @@ export function SessionSetup({
         : 'moistened',
   );
   const [leftOut, setLeftOut] = useState<readonly string[]>([]);
+  const own = OWN.flatMap((key) => {
+    const mm = Number(params.get(key));
+    return mm > 0 ? [[key, mm] as const] : [];
+  });
   const [problems, setProblems] = useState<readonly string[]>([]);
   const planned = open.flatMap((bag) => {
     const first = plansFor(bag.container, garden, live)[0];
@@ -122,10 +129,12 @@ export function SessionSetup({
     if (!result) return undefined;
     if (chosen.length === 0) return setProblems(['Choose at least one bag with room in it.']);
     if (only && places.length === 0) return setProblems(['Choose a place in the bag at least.']);
+    // lines that were moved on the bench hold for the bag that they were moved in
+    const intended = { ...result, ...(own.length > 0 ? { own: Object.fromEntries(own) } : {}) };
     const found = chosen.map((bag) => {
       const isPart = freePlaces(bag).length < bag.container.stations.length - bag.occupants.length;
       const stationIds = only ? places : isPart ? freePlaces(bag) : undefined;
-      return { bag, fit: itemFor(bag, result, settings, askedMethod, stationIds) };
+      return { bag, fit: itemFor(bag, intended, settings, askedMethod, stationIds) };
     });
     setProblems(
       found.flatMap(({ bag, fit }) =>

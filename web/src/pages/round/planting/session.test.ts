@@ -145,6 +145,44 @@ describe('a planting session', () => {
     });
   });
 
+  it('holds seed and a young plant side by side in one bag, each at its own places', () => {
+    const [, pillow] = bags;
+    if (!pillow) throw new Error('there are two');
+    const [first, ...others] = pillow.container.stations.map((s) => s.id);
+    const itemAt = (stationIds: readonly string[], more: object) => {
+      const fit = itemFor(pillow, { ...seedlings, ...more }, settings, undefined, stationIds);
+      if (fit.kind !== 'fits') throw new Error('expected it to fit');
+      return fit.item;
+    };
+    const items = [
+      itemAt([first ?? ''], {}),
+      itemAt(others, { isSown: true, seeds: 3, plantName: 'Ada, Bet' }),
+    ];
+    const session = { ...begun(), items };
+    const steps = stepsOf(sessionState(session, bags, [], settings));
+    // each goes in by itself; all else is done once at the bag
+    expect(steps.map(({ step, bags: at }) => [step, at.length])).toContainEqual(['plant', 2]);
+    expect(steps.filter(({ step }) => step !== 'plant').every(({ bags: at }) => at.length === 1)).toBe(true);
+    const live = after(session, [['plant', 1]]).live;
+    expect(live).toMatchObject(
+      others.map((stationId) => ({ kind: 'planted', stationId, plantingMethodId: 'seed', seeds: 3 })),
+    );
+    // what was sown does not tick what is still to be planted
+    const states = sessionState(session, bags, live, settings);
+    expect(states.map((s) => s.done.has('plant'))).toEqual([false, true]);
+  });
+
+  it('keeps the level that was dragged on the bench', () => {
+    const [fabric] = bags;
+    if (!fabric) throw new Error('there are two');
+    const own = { levelMillimetres: 200 };
+    const fit = itemFor(fabric, { ...seedlings, own }, settings, 'low-start');
+    if (fit.kind !== 'fits') throw new Error('expected it to fit');
+    const [state] = sessionState({ ...begun(), items: [fit.item] }, bags, [], settings);
+    expect(state?.plan.levelMillimetres).toBe(200);
+    expect(state?.plan.firstFill?.settledLitres).toBeGreaterThan(0);
+  });
+
   it('leaves out a bag that is gone', () => {
     expect(sessionState(begun(), bags.slice(0, 1), [], settings)).toHaveLength(1);
   });
