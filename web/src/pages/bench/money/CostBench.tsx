@@ -69,7 +69,7 @@ export default function CostBench() {
     cost.lines.filter((l) => whats.includes(l.what)).reduce((total, l) => total + l.price, 0);
   const total = costs.reduce((all, { cost }) => all + cost.total, 0);
   const columns: [Column<CostOfBag>, ...Column<CostOfBag>[]] = [
-    { id: 'bag', header: 'Bag', sort: ({ bag }) => titleOf(bag), cell: ({ bag }) => titleOf(bag) },
+    { id: 'title', header: 'Bag', sort: ({ bag }) => titleOf(bag), cell: ({ bag }) => titleOf(bag) },
     ...COLUMNS.map((whats): Column<CostOfBag> => ({
       id: whats.join(' '),
       header: capital(whats.map((what) => COST_WORDS[what]).join(', ')),
