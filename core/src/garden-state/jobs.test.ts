@@ -271,3 +271,89 @@ describe('jobs in their order', () => {
     expect(cold).toMatchObject({ dueOn: '2026-07-11', isHeldForCold: true });
   });
 });
+
+describe('of plants side by side', () => {
+  const stations = [{ id: 'stn_left0001' }, { id: 'stn_right001' }] as const;
+  const pair = (
+    rightOn: string,
+    seed: Partial<Extract<Entry, { kind: 'planted' }>> = {},
+    ...more: readonly Draft[]
+  ) => {
+    const container = { ...gardenWith(string).container, stations: [...stations] };
+    const variety = { id: 'var_tasks001', name: 'Any', cropId: 'tomato', habitId: 'tall', ...stamps };
+    const plants = stations.map(({ id }) => ({
+      id: id.replace('stn', 'pla'),
+      varietyId: variety.id,
+      ...stamps,
+    }));
+    const planted = stations.map(({ id }, i): Entry => ({
+      id: `ent_pair0000${i}`,
+      kind: 'planted',
+      at: at(i === 0 ? '2026-05-20' : rightOn),
+      recordedAt: at('2026-05-20'),
+      ...here,
+      stationId: id,
+      plantId: id.replace('stn', 'pla'),
+      seedling: { stemMillimetres: 200, ballMillimetres: 80 },
+      ...seed,
+    }));
+    const rest = more.map((e, i) => ({ ...e, id: `ent_more0000${i}`, recordedAt: e.at }) as Entry);
+    const live = [...planted, ...rest];
+    const occupants = occupantsOf(container, live, { plants, varieties: [variety] });
+    const properties = propertiesOf(container, { settings, mixes: [] });
+    return jobsOf(container, properties, occupants, live, settings, '2026-06-25', 'open');
+  };
+  const left = { stationId: 'stn_left0001', plantId: 'pla_left0001' };
+  const right = { stationId: 'stn_right001', plantId: 'pla_right001' };
+  const wound = (plant: object = {}): Draft => ({
+    kind: 'tended',
+    task: 'wound',
+    at: at('2026-06-24'),
+    ...here,
+    ...plant,
+  });
+
+  it('that are alike, winding is one job', () => {
+    expect(pair('2026-05-20')).toMatchObject([{ kind: 'tend', plants: [] }]);
+  });
+
+  it('of different days, it is due for each by its own growth', () => {
+    const jobs = pair('2026-06-10').filter((job) => job.kind === 'tend');
+    expect(jobs.map((job) => [job.plants, job.lastOn])).toEqual([
+      [[left], '2026-05-20'],
+      [[right], '2026-06-10'],
+    ]);
+  });
+
+  it('what was done to one leaves the other due; what was done to the bag was done to both', () => {
+    const one = pair('2026-05-20', {}, wound(left)).filter((job) => job.kind === 'tend');
+    expect(one.map((job) => [job.plants, job.lastOn, job.since])).toEqual([
+      [[right], '2026-05-20', 'planting'],
+      [[left], '2026-06-24', 'done'],
+    ]);
+    expect(pair('2026-06-10', {}, wound())).toMatchObject([{ plants: [], lastOn: '2026-06-24' }]);
+  });
+
+  it('seed is thinned at the places where it came up and was not thinned', () => {
+    const seed = { plantingMethodId: 'seed', seeds: 3 } as const;
+    const up = (plant: object, day: string): Draft => ({
+      kind: 'stage',
+      stage: 'up',
+      at: at(day),
+      ...here,
+      ...plant,
+    });
+    const thin = (...more: readonly Draft[]) =>
+      pair('2026-05-20', seed, ...more).find((job) => job.kind === 'thin');
+    expect(thin()).toBeUndefined();
+    expect(thin(up(left, '2026-05-30'))).toMatchObject({
+      plants: [left],
+      seeds: 3,
+      dueOn: addDays('2026-05-30', 10),
+    });
+    const both = [up(left, '2026-05-30'), up(right, '2026-06-02')];
+    expect(thin(...both)).toMatchObject({ plants: [], dueOn: addDays('2026-05-30', 10) });
+    const parted: Draft = { kind: 'tended', task: 'parted', at: at('2026-06-10'), ...here, ...left };
+    expect(thin(...both, parted)).toMatchObject({ plants: [right], dueOn: addDays('2026-06-02', 10) });
+  });
+});

@@ -8,11 +8,19 @@ import type { BagProperties } from './properties.ts';
 import { grewFrom, growthOf, levelOf } from './growth.ts';
 import { plantingTaskOf } from './planting-site.ts';
 
+/** One of a bag's plants, as an entry names it. */
+export interface PlantAt {
+  readonly stationId: string;
+  readonly plantId: string;
+}
+
 /** A job that is due at a bag, or will be. */
 export type BagJob =
   | {
       readonly kind: 'tend';
       readonly task: Tending;
+      /** whom it is for; empty where all that stand in the bag want it on the same day */
+      readonly plants: readonly PlantAt[];
       readonly dueOn: Day;
       readonly everyDays: number;
       readonly lastOn: Day;
@@ -28,7 +36,13 @@ export type BagJob =
   /** nothing drains from it yet */
   | { readonly kind: 'holes'; readonly dueOn: Day }
   /** of seed that came up several to a place, the best one stays */
-  | { readonly kind: 'thin'; readonly dueOn: Day; readonly seeds: number };
+  | {
+      readonly kind: 'thin';
+      readonly dueOn: Day;
+      readonly seeds: number;
+      /** at which places; empty where it is all of the bag */
+      readonly plants: readonly PlantAt[];
+    };
 
 /**
  * What a bag's planting, growth and support ask for, by its diary, the most urgent first: winding and tying by growth, the
@@ -55,7 +69,6 @@ export function jobsOf(
     (e) => e.kind === 'supported' && e.supportId !== 'triangle' && dayOf(e.at) >= eldest.plantedOn,
   );
   const support = supportOf(container.support.kind);
-  const growth = growthOf(eldest, properties, live, settings);
   const practice = SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId);
   const own = settings.supportAfterDays;
   const later = own === undefined ? practice : { fromDays: own, toDays: own };
@@ -63,31 +76,9 @@ export function jobsOf(
   // nothing is wound or tied before there is something to wind it round
   const isUp = supported !== undefined || !isLater;
   if (isUp) {
-    const done = here.findLast(
-      (e) => e.kind === 'tended' && e.task === support.attachment && dayOf(e.at) >= eldest.plantedOn,
-    );
-    const from = [
-      { since: 'planting' as const, on: eldest.plantedOn },
-      ...(supported ? [{ since: 'support' as const, on: dayOf(supported.at) }] : []),
-      ...(done ? [{ since: 'done' as const, on: dayOf(done.at) }] : []),
-    ].reduce((a, b) => (b.on >= a.on ? b : a));
-    const due = tendingDue(
-      support,
-      growth.belief,
-      grewFrom(eldest),
-      from.on,
-      container.support.heightMillimetres -
-        (properties.real.under?.heightMillimetres ?? 0) -
-        properties.fill.mixMillimetres,
-      today,
-      properties.assumed,
-    );
-    if (due) {
-      const isHeldForCold =
-        due.dueOn <= today && isFleeceNight(occupants, everywhere, today, cover, properties.assumed);
-      const dueOn = isHeldForCold ? addDays(today, 1) : due.dueOn;
-      jobs.push({ kind: 'tend', ...due, dueOn, lastOn: from.on, since: from.since, isHeldForCold });
-    }
+    const isCold = isFleeceNight(occupants, everywhere, today, cover, properties.assumed);
+    const upOn = supported && dayOf(supported.at);
+    jobs.push(...tendingOf(container, properties, occupants, { live, here, upOn, today, isCold }, settings));
   } else {
     const dueOn = addDays(eldest.plantedOn, later.fromDays);
     jobs.push({ kind: 'support', dueOn, latestOn: addDays(eldest.plantedOn, later.toDays) });
@@ -103,20 +94,103 @@ export function jobsOf(
   return jobs.sort((a, b) => daysBetween(b.dueOn, a.dueOn));
 }
 
+interface TendingDiary {
+  readonly live: readonly Entry[];
+  /** those of them that are not ahead of today */
+  readonly here: readonly Entry[];
+  /** when its support went up, if it was put on record */
+  readonly upOn: Day | undefined;
+  readonly today: Day;
+  readonly isCold: boolean;
+}
+
+/** Winding, tying or tucking: each plant by its own growth and by when it was last done; those that agree are one job. */
+function tendingOf(
+  container: Container,
+  properties: BagProperties,
+  occupants: readonly Occupant[],
+  { live, here, upOn, today, isCold }: TendingDiary,
+  settings: Pick<Settings, 'depthPracticeId' | 'assumptions'>,
+): readonly BagJob[] {
+  type Tend = Extract<BagJob, { kind: 'tend' }>;
+  const support = supportOf(container.support.kind);
+  const topMillimetres =
+    container.support.heightMillimetres -
+    (properties.real.under?.heightMillimetres ?? 0) -
+    properties.fill.mixMillimetres;
+  const jobs = new Map<string, Tend>();
+  for (const occupant of occupants) {
+    const { plantedOn } = occupant;
+    const plant = { stationId: occupant.stationId, plantId: occupant.plant.id };
+    const done = here.findLast(
+      (e) =>
+        e.kind === 'tended' &&
+        e.task === support.attachment &&
+        dayOf(e.at) >= plantedOn &&
+        (e.plantId ?? plant.plantId) === plant.plantId,
+    );
+    const from = [
+      { since: 'planting' as const, on: plantedOn },
+      ...(upOn === undefined ? [] : [{ since: 'support' as const, on: upOn }]),
+      ...(done ? [{ since: 'done' as const, on: dayOf(done.at) }] : []),
+    ].reduce((a, b) => (b.on >= a.on ? b : a));
+    const { belief } = growthOf(occupant, properties, live, settings);
+    const due = tendingDue(
+      support,
+      belief,
+      grewFrom(occupant),
+      from.on,
+      topMillimetres,
+      today,
+      properties.assumed,
+    );
+    if (!due) continue;
+    const key = `${due.dueOn} ${from.on} ${from.since}`;
+    const alike = jobs.get(key);
+    const isHeldForCold = isCold && due.dueOn <= today;
+    const dueOn = isHeldForCold ? addDays(today, 1) : due.dueOn;
+    jobs.set(
+      key,
+      alike
+        ? { ...alike, plants: [...alike.plants, plant] }
+        : { kind: 'tend', ...due, dueOn, plants: [plant], lastOn: from.on, since: from.since, isHeldForCold },
+    );
+  }
+  return [...jobs.values()].map((job) =>
+    job.plants.length === occupants.length ? { ...job, plants: [] } : job,
+  );
+}
+
 /** Thinned once the first true leaves are out, so long after it came up, days (*assumed*). */
 const THIN_AFTER_DAYS = 10;
 
 /** Seed that was sown several to a place is thinned to the best one, counted from when it was seen to come up. */
 function thinning(occupants: readonly Occupant[], here: readonly Entry[]): BagJob | undefined {
-  const sown = occupants.find(
-    ({ planted }) => planted.plantingMethodId === 'seed' && (planted.seeds ?? 1) > 1,
-  );
-  const up = sown?.stages.seen.up;
-  if (!sown || up === undefined) return undefined;
-  const isDone = here.some((e) => e.kind === 'tended' && e.task === 'parted' && dayOf(e.at) >= up);
-  return isDone
-    ? undefined
-    : { kind: 'thin', dueOn: addDays(up, THIN_AFTER_DAYS), seeds: sown.planted.seeds ?? 1 };
+  const crowded = occupants.flatMap((occupant) => {
+    const { planted, stages, stationId, plant } = occupant;
+    const up = stages.seen.up;
+    const seeds = planted.seeds ?? 1;
+    if (planted.plantingMethodId !== 'seed' || seeds < 2 || up === undefined) return [];
+    const isDone = here.some(
+      (e) =>
+        e.kind === 'tended' &&
+        e.task === 'parted' &&
+        dayOf(e.at) >= up &&
+        (e.plantId ?? plant.id) === plant.id,
+    );
+    return isDone ? [] : [{ dueOn: addDays(up, THIN_AFTER_DAYS), seeds, stationId, plantId: plant.id }];
+  });
+  const first = crowded[0];
+  if (!first) return undefined;
+  return {
+    kind: 'thin',
+    dueOn: crowded.reduce((day, c) => (c.dueOn < day ? c.dueOn : day), first.dueOn),
+    seeds: Math.max(...crowded.map((c) => c.seeds)),
+    plants:
+      crowded.length === occupants.length
+        ? []
+        : crowded.map(({ stationId, plantId }) => ({ stationId, plantId })),
+  };
 }
 
 /** Whether the coming night is known to be one for fleece: then the plants are covered, and stems are brittle. */

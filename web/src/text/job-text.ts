@@ -1,8 +1,9 @@
-import type { BagJob } from '@rundel/core/garden-state';
+import type { BagJob, PlantAt } from '@rundel/core/garden-state';
 import { daysBetween } from '@rundel/core/calendar';
-import type { Draft } from '@rundel/core/records';
+import type { Draft, EntryOf } from '@rundel/core/records';
 import { supportOf } from '@rundel/core/plants';
 import type { Bag, RecordChange, UnitFormat } from '../store/index.ts';
+import { plantWords } from './plant-text.ts';
 import { shortDay } from './text.ts';
 
 const TENDING = {
@@ -25,7 +26,7 @@ export function jobWords(
           ? `about ${unitFormat.show(task.grownMillimetres, 'height')} of new growth since ${shortDay(task.lastOn)}`
           : `${last} ${shortDay(task.lastOn)}`;
       return {
-        what: TENDING[task.task],
+        what: TENDING[task.task] + whose(task.plants, bag),
         why: `${grown}; every ${task.everyDays} days now${task.isHeldForCold ? '; tonight is cold, so tomorrow' : ''}`,
       };
     }
@@ -48,11 +49,19 @@ export function jobWords(
       };
     case 'thin':
       return {
-        what: 'Thin to the best one',
+        what: `Thin to the best one${whose(task.plants, bag)}`,
         why: `${task.seeds} seeds went into each place; snip the others off, or part them and give them away`,
       };
   }
 }
+
+/** Which of the bag's plants a job is for, unless it is for all of them. */
+const whose = (plants: readonly PlantAt[], { occupants }: Bag) =>
+  plants.length === 0 ? '' : `: ${plants.map((p) => plantWords(p.stationId, occupants)).join(', ')}`;
+
+/** Tells a bag's jobs apart: winding may be due for one plant today and for another in three days. */
+export const jobKey = (task: BagJob): string =>
+  [task.kind, ...('plants' in task ? task.plants.map((p) => p.plantId) : [])].join(' ');
 
 /** What kind of job it is, whichever bag it is at. */
 export function jobGroupWords(task: BagJob): string {
@@ -72,29 +81,33 @@ export function jobGroupWords(task: BagJob): string {
   }
 }
 
-/** The entry that a task leaves when it is done. */
-export function taskDone(task: BagJob, bag: Bag, now: string): Draft {
+/** The entries that a task leaves when it is done: one, or one for each plant that it was for. */
+export function taskDone(task: BagJob, bag: Bag, now: string): readonly Draft[] {
   const here = { at: now, containerId: bag.container.id };
+  const tended = (work: EntryOf<'tended'>['task'], plants: readonly PlantAt[] = []): readonly Draft[] =>
+    (plants.length > 0 ? plants : [{}]).map((plant) => ({ kind: 'tended', ...here, ...plant, task: work }));
   switch (task.kind) {
     case 'tend':
-      return { kind: 'tended', ...here, task: task.task };
+      return tended(task.task, task.plants);
     case 'top-up':
-      return {
-        kind: 'topped-up',
-        ...here,
-        litres: task.topUp.litres,
-        levelMillimetres: task.topUp.toMillimetres,
-      };
+      return [
+        {
+          kind: 'topped-up',
+          ...here,
+          litres: task.topUp.litres,
+          levelMillimetres: task.topUp.toMillimetres,
+        },
+      ];
     case 'support': {
       const { kind, heightMillimetres } = bag.container.support;
-      return { kind: 'supported', ...here, supportId: kind, heightMillimetres };
+      return [{ kind: 'supported', ...here, supportId: kind, heightMillimetres }];
     }
     case 'unshade':
-      return { kind: 'tended', ...here, task: 'unshaded' };
+      return tended('unshaded');
     case 'holes':
-      return { kind: 'tended', ...here, task: 'holed' };
+      return tended('holed');
     case 'thin':
-      return { kind: 'tended', ...here, task: 'parted' };
+      return tended('parted', task.plants);
   }
 }
 

@@ -7,7 +7,7 @@ import { unitFormatIn } from '../store/unit-format.ts';
 import type { Bag } from '../store/index.ts';
 import { obstacleWords, planSentence, reachingWords, remedyWords, stripSentence } from './planting-text.ts';
 import { reasonWords } from './support-text.ts';
-import { isDue, taskDone, jobWords } from './job-text.ts';
+import { isDue, jobKey, taskDone, jobWords } from './job-text.ts';
 
 const unitFormat = unitFormatIn('metric');
 const plain = (text: string) => text.replaceAll('\u00a0', ' ');
@@ -128,6 +128,7 @@ describe('handwork in words, and what it leaves in the diary', () => {
     {
       kind: 'tend',
       task: 'wound',
+      plants: [],
       dueOn: '2026-06-18',
       everyDays: 6,
       lastOn: '2026-06-12',
@@ -158,12 +159,38 @@ describe('handwork in words, and what it leaves in the diary', () => {
   });
 
   it('leaves the entry that ends it', () => {
-    expect(jobs.map((t) => taskDone(t, bag, now))).toEqual([
+    expect(jobs.flatMap((t) => taskDone(t, bag, now))).toEqual([
       { kind: 'tended', at: now, containerId: container.id, task: 'wound' },
       { kind: 'topped-up', at: now, containerId: container.id, litres: 6, levelMillimetres: 260 },
       { kind: 'supported', at: now, containerId: container.id, supportId: 'string', heightMillimetres: 2000 },
       { kind: 'tended', at: now, containerId: container.id, task: 'unshaded' },
     ]);
+  });
+
+  it('that is for some of the plants says which, and is put on record of each', () => {
+    const plants = [
+      { stationId: 'stn_left', plantId: 'pla_left' },
+      { stationId: 'stn_right', plantId: 'pla_right' },
+    ];
+    const thin: BagJob = { kind: 'thin', dueOn: '2026-06-20', seeds: 3, plants };
+    const occupants = plants.map(({ stationId, plantId }, position) => ({
+      stationId,
+      position,
+      plant: { id: plantId, name: ['Ada', 'Bet'][position] },
+    }));
+    expect(jobWords(thin, { ...bag, occupants } as unknown as typeof bag, unitFormat).what).toBe(
+      'Thin to the best one: Ada, Bet',
+    );
+    expect(taskDone(thin, bag, now)).toEqual(
+      plants.map((plant) => ({
+        kind: 'tended',
+        at: now,
+        containerId: container.id,
+        ...plant,
+        task: 'parted',
+      })),
+    );
+    expect(jobKey(thin)).not.toBe(jobKey({ ...thin, plants: [] }));
   });
 
   it('is due from its day on', () => {

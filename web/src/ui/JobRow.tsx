@@ -45,7 +45,7 @@ export function JobRow({
         onPress={() =>
           saveRecords(
             taskChanges(task, bag, now),
-            [taskDone(task, bag, now)],
+            taskDone(task, bag, now),
             `${what.toLowerCase()} at ${bag.container.label}`,
           )
         }

@@ -9,6 +9,7 @@ import { Select } from '../../ui/Select.tsx';
 import { Panel } from '../../ui/Page.tsx';
 import { reachingWords } from '../../text/planting-text.ts';
 import { JobRow } from '../../ui/JobRow.tsx';
+import { jobKey } from '../../text/job-text.ts';
 import { HowCalculated, WorkedLines } from '../../ui/HowCalculated.tsx';
 import { shortDay } from '../../text/text.ts';
 import { useGarden, useUnitFormat, type Bag, told } from '../../store/index.ts';
@@ -42,7 +43,7 @@ export function GrowthPanel({ bag }: { readonly bag: Bag }) {
           sx={{ listStyle: 'none', margin: 0, marginBlockEnd: 1.5, padding: 0 }}
         >
           {jobs.map((task) => (
-            <JobRow key={task.kind} task={task} bag={bag} />
+            <JobRow key={jobKey(task)} task={task} bag={bag} />
           ))}
         </Box>
       )}

@@ -5,7 +5,7 @@ import { dayOf } from '@rundel/core/calendar';
 import { useDeferredValue, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { ColdNightNotice } from '../../ui/ColdNightNotice.tsx';
-import { isDue, jobGroupWords, taskChanges, taskDone } from '../../text/job-text.ts';
+import { isDue, jobGroupWords, jobKey, taskChanges, taskDone } from '../../text/job-text.ts';
 import { JobRow } from '../../ui/JobRow.tsx';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useBags, useGarden, type Bag } from '../../store/index.ts';
@@ -50,7 +50,8 @@ export default function Jobs() {
 function JobGroup({ kind, due }: { readonly kind: string; readonly due: readonly Due[] }) {
   const { clock, saveRecords } = useGarden();
   const [isOpen, setOpen] = useState(false);
-  if (due.length === 1)
+  const labels = [...new Set(due.map(({ bag }) => bag.container.label))];
+  if (labels.length === 1)
     return (
       <JobList>
         <JobAt due={due} />
@@ -60,8 +61,8 @@ function JobGroup({ kind, due }: { readonly kind: string; readonly due: readonly
     const now = clock.now();
     return saveRecords(
       due.flatMap(({ task, bag }) => taskChanges(task, bag, now)),
-      due.map(({ task, bag }) => taskDone(task, bag, now)),
-      `${kind.toLowerCase()} at ${due.length} bags`,
+      due.flatMap(({ task, bag }) => taskDone(task, bag, now)),
+      `${kind.toLowerCase()} at ${labels.length} bags`,
     );
   };
   return (
@@ -69,9 +70,7 @@ function JobGroup({ kind, due }: { readonly kind: string; readonly due: readonly
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
         <Box sx={{ flex: 1, minWidth: 0 }}>
           <strong>{kind}</strong>
-          <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
-            at {due.map(({ bag }) => bag.container.label).join(', ')}
-          </Box>
+          <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>at {labels.join(', ')}</Box>
           <Button
             size="small"
             aria-expanded={isOpen}
@@ -83,12 +82,12 @@ function JobGroup({ kind, due }: { readonly kind: string; readonly due: readonly
         </Box>
         <OnceButton
           variant="outlined"
-          aria-label={`${kind}: done at all ${due.length}`}
+          aria-label={`${kind}: done at all ${labels.length}`}
           onPress={doneAtAll}
           startIcon={<IconChecks aria-hidden />}
           sx={{ flexShrink: 0 }}
         >
-          Done at all {due.length}
+          Done at all {labels.length}
         </OnceButton>
       </Box>
       {isOpen && (
@@ -111,7 +110,7 @@ function JobList({ children }: { readonly children: ReactNode }) {
 function JobAt({ due }: { readonly due: readonly Due[] }) {
   return due.map(({ bag, task }) => (
     <JobRow
-      key={`${bag.container.id} ${task.kind}`}
+      key={`${bag.container.id} ${jobKey(task)}`}
       bag={bag}
       task={task}
       lead={
