@@ -49,6 +49,7 @@ export {
   sessionSchema,
   sessionState,
   stepsOf,
+  GROUND_STEPS,
   TASK_OF_STEP,
   type PlantingSession,
   type SessionBagState,

@@ -208,7 +208,9 @@ describe('the steps of a planting', () => {
 
   it('has every step once in either order, and the school decides when leaves come off', () => {
     for (const { id } of ORDER_PRACTICES)
-      expect([...stepsFor({ ...bag, hasNoHoles: true }, id)].sort()).toEqual([...STEP_IDS].sort());
+      expect([...stepsFor({ ...bag, hasNoHoles: true, isClosed: true }, id)].sort()).toEqual(
+        [...STEP_IDS].sort(),
+      );
     const place = (id: 'strip-first' | 'fill-first') => {
       const steps = stepsFor(bag, id);
       return steps.indexOf('strip') - steps.indexOf('plant');
@@ -219,6 +221,7 @@ describe('the steps of a planting', () => {
 
   it('leaves out what does not apply', () => {
     expect(stepsFor(bag, 'strip-first')).not.toContain('holes');
+    expect(stepsFor(bag, 'strip-first')).not.toContain('slit');
     expect(stepsFor({ ...bag, stripPractice: 'days-before' }, 'strip-first')).not.toContain('strip');
     expect(stepsFor({ ...bag, isCompressed: false }, 'strip-first')).not.toContain('loosen');
     expect(stepsFor({ ...bag, isSupportedNow: false }, 'strip-first')).not.toContain('support');

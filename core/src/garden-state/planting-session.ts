@@ -157,6 +157,7 @@ export interface SessionBagState {
 export const TASK_OF_STEP: Partial<Record<StepId, Extract<Entry, { kind: 'tended' }>['task']>> = {
   loosen: 'loosened',
   holes: 'holed',
+  slit: 'slit',
   moisten: 'moistened',
   soak: 'soaked',
   strip: 'stripped',
@@ -165,11 +166,15 @@ export const TASK_OF_STEP: Partial<Record<StepId, Extract<Entry, { kind: 'tended
   shade: 'shaded',
 };
 
+/** What is done to the bag itself: it may have been done days before anything goes in. */
+export const GROUND_STEPS: readonly StepId[] = ['loosen', 'holes', 'slit', 'moisten'];
+
 function stepOf(entry: Entry): StepId | undefined {
   if (entry.kind === 'planted') return 'plant';
   if (entry.kind === 'supported') return 'support';
   if (entry.kind === 'watering') return 'watering';
   if (entry.kind !== 'tended') return undefined;
+  if (entry.task === 'kneaded') return 'loosen';
   return (Object.keys(TASK_OF_STEP) as StepId[]).find((step) => TASK_OF_STEP[step] === entry.task);
 }
 
@@ -177,6 +182,9 @@ function stepOf(entry: Entry): StepId | undefined {
 function ownOf(own: SessionItem['own']): OwnPlanting {
   return Object.fromEntries(Object.entries(own ?? {}).filter(([, mm]) => mm !== undefined));
 }
+
+/** After these, what was done to a bag before no longer holds for what goes in next. */
+const BEGINS_ANEW: ReadonlySet<Entry['kind']> = new Set(['planted', 'cleared', 'filled']);
 
 /** Every bag of a session as it stands by the diary; bags that are gone are left out. */
 export function sessionState(
@@ -204,7 +212,13 @@ export function sessionState(
     const done = new Map<StepId, string[]>();
     for (const entry of live) {
       if (!('containerId' in entry) || entry.containerId !== item.containerId) continue;
-      if (Date.parse(entry.at) < since) continue;
+      if (Date.parse(entry.at) < since) {
+        // the ground was laid for what goes in now, unless another crop or other mix came after it
+        if (BEGINS_ANEW.has(entry.kind)) done.clear();
+        const step = stepOf(entry);
+        if (step && GROUND_STEPS.includes(step)) done.set(step, [...(done.get(step) ?? []), entry.id]);
+        continue;
+      }
       if (entry.kind === 'planted' && item.stationIds && !item.stationIds.includes(entry.stationId)) continue;
       const step = stepOf(entry);
       if (step) done.set(step, [...(done.get(step) ?? []), entry.id]);
@@ -213,6 +227,7 @@ export function sessionState(
       {
         isCompressed: bag.properties.kind.isClosed || bag.properties.real.ring !== undefined,
         hasNoHoles: bag.container.hasNoHoles ?? done.has('holes'),
+        isClosed: bag.properties.kind.isClosed,
         plantingMethodId: item.plantingMethodId,
         leavesToStrip: plan.stem.stripLeaves,
         stripPractice,

@@ -6,6 +6,7 @@ import type { PlantingMethodId } from '../records/index.ts';
 export const STEP_IDS = [
   'loosen',
   'holes',
+  'slit',
   'moisten',
   'soak',
   'strip',
@@ -34,6 +35,7 @@ export const ORDER_PRACTICES: readonly OrderPractice[] = [
     order: [
       'loosen',
       'holes',
+      'slit',
       'moisten',
       'soak',
       'strip',
@@ -52,6 +54,7 @@ export const ORDER_PRACTICES: readonly OrderPractice[] = [
     order: [
       'loosen',
       'holes',
+      'slit',
       'moisten',
       'soak',
       'plant',
@@ -76,6 +79,8 @@ export interface SessionBag {
   readonly isCompressed: boolean;
   /** nothing drains from it yet */
   readonly hasNoHoles?: boolean;
+  /** has no open top: each place is cut into it */
+  readonly isClosed?: boolean;
   readonly plantingMethodId: PlantingMethodId;
   readonly leavesToStrip: number;
   readonly stripPractice: StripPracticeId;
@@ -96,6 +101,7 @@ export function stepsFor(bag: SessionBag, orderId: OrderPractice['id']): readonl
   const applies: Record<StepId, boolean> = {
     loosen: bag.isCompressed,
     holes: bag.hasNoHoles ?? false,
+    slit: bag.isClosed ?? false,
     moisten: bag.plantingMethodId !== 'net-cup',
     soak: !isSeed,
     strip: bag.leavesToStrip > 0 && bag.stripPractice === 'at-once',

@@ -129,6 +129,7 @@ export function stripSentence(leaves: number, practice: StripPracticeId): string
 export const STEP_NAMES: Record<StepId, string> = {
   loosen: 'Loosen',
   holes: 'Make holes',
+  slit: 'Cut it open',
   moisten: 'Moisten',
   soak: 'Soak',
   strip: 'Strip',
@@ -144,6 +145,7 @@ export const STEP_NAMES: Record<StepId, string> = {
 export const STEP_WORDS: Record<StepId, string> = {
   loosen: 'Stand the bag up, shake and knead it until no lump is left.',
   holes: 'A dozen in the base, or low in the side to keep a wet reserve: what stands in it drowns the roots.',
+  slit: 'A cross for each place, no wider than the root ball; tuck the flaps under. The less is open, the less dries out.',
   moisten: 'Until a squeezed handful holds together and drips nothing; no dry pockets.',
   soak: 'Stand the root ball in water until no more bubbles come. Hold it by the ball, never by the stem.',
   strip: '',
@@ -158,6 +160,7 @@ export const STEP_WORDS: Record<StepId, string> = {
 /** The usual caution at a step, where there is one. */
 export const STEP_CAUTIONS: Partial<Record<StepId, string>> = {
   holes: 'Cut away from yourself, on a firm board; a hot nail makes fumes: outdoors only.',
+  slit: 'Cut away from yourself, with the bag lying still on the ground.',
   loosen: 'Compost can carry bacteria and dust: keep it away from your face, damp it, wash your hands.',
   moisten: 'Compost can carry bacteria and dust: keep it away from your face, damp it, wash your hands.',
   plant: 'A filled bag is heavy: fill it where it will stand, or slide it with two people.',

@@ -45,14 +45,14 @@ export default function PlantingPage() {
     );
   }
   const bagCount = new Set(states.map(({ bag }) => bag)).size;
-  const tick = async (step: StepId, all: readonly SessionBagState[]) => {
+  const tick = async (step: StepId, all: readonly SessionBagState[], doneAt?: string) => {
     const key = (state: SessionBagState) =>
       `${step} ${state.bag.container.id} ${state.item.stationIds?.join() ?? ''}`;
     // a double tap ticks once
     const at = all.filter((state) => !ticking.current.has(key(state)));
     if (at.length === 0) return;
     for (const state of at) ticking.current.add(key(state));
-    const ticks = at.map((state) => tickOf(step, state, garden, clock.now()));
+    const ticks = at.map((state) => tickOf(step, state, garden, clock.now(), doneAt));
     const where = at.length === 1 ? `bag ${at[0]?.bag.container.label ?? ''}` : `${at.length} bags`;
     await saveRecords(
       onceEach(ticks.flatMap((t) => t.changes)),
@@ -100,7 +100,7 @@ export default function PlantingPage() {
       )}
       <SessionSteps
         steps={steps}
-        onTick={(step, at) => told(tick(step, at))}
+        onTick={(step, at, doneAt) => told(tick(step, at, doneAt))}
         onUntick={(step, at) => told(untick(step, at))}
       />
       {left > 0 && (

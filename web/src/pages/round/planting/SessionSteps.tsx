@@ -12,10 +12,13 @@ import {
   STEP_WORDS,
   stripSentence,
 } from '../../../text/planting-text.ts';
-import { fillsWords } from '../../../text/text.ts';
+import { fillsWords, shortDay } from '../../../text/text.ts';
+import { FormDialog } from '../../../ui/form/index.ts';
+import { useWhen } from '../../../ui/When.tsx';
 import { BagSection, imaginedOccupant, sceneOf, withPlan } from '../../../section/index.ts';
 import { wateringMeasure, useGarden, useUnitFormat } from '../../../store/index.ts';
-import type { SessionBagState } from '@rundel/core/garden-state';
+import { GROUND_STEPS, type SessionBagState } from '@rundel/core/garden-state';
+import { dayOf } from '@rundel/core/calendar';
 
 /** The steps in working order, one open at a time; each is ticked bag by bag, or at all of them at once. */
 export function SessionSteps({
@@ -28,16 +31,16 @@ export function SessionSteps({
     readonly bags: readonly SessionBagState[];
     readonly left: number;
   }[];
-  onTick(step: StepId, bags: readonly SessionBagState[]): void;
+  onTick(step: StepId, bags: readonly SessionBagState[], doneAt?: string): void;
   onUntick(step: StepId, bag: SessionBagState): void;
 }) {
   const first = steps.find((s) => s.left > 0)?.step;
   const [asked, setAsked] = useState<StepId>();
   const open = asked ?? first;
-  const tick = (step: StepId, bags: readonly SessionBagState[]) => {
+  const tick = (step: StepId, bags: readonly SessionBagState[], doneAt?: string) => {
     // once a step is done everywhere, the next that is open comes up by itself
     if (bags.length >= (steps.find((s) => s.step === step)?.left ?? 0)) setAsked(undefined);
-    onTick(step, bags);
+    onTick(step, bags, doneAt);
   };
   return (
     <Box component="ol" sx={{ listStyle: 'none', margin: 0, padding: 0, display: 'grid', gap: 1 }}>
@@ -108,10 +111,11 @@ function StepBody({
   readonly step: StepId;
   readonly bags: readonly SessionBagState[];
   readonly left: number;
-  onTick(step: StepId, bags: readonly SessionBagState[]): void;
+  onTick(step: StepId, bags: readonly SessionBagState[], doneAt?: string): void;
   onUntick(step: StepId, bag: SessionBagState): void;
 }) {
   const caution = STEP_CAUTIONS[step];
+  const [isEarlier, setEarlier] = useState(false);
   const openBags = bags.filter((b) => !b.done.has(step));
   return (
     <Box sx={{ paddingInline: 2, paddingBlockEnd: 2 }}>
@@ -138,7 +142,55 @@ function StepBody({
           Done at all {left}
         </Button>
       )}
+      {left > 0 && GROUND_STEPS.includes(step) && (
+        <Button size="small" onClick={() => setEarlier(true)} sx={{ marginBlockStart: 1 }}>
+          Done on an earlier day
+        </Button>
+      )}
+      {isEarlier && (
+        <DoneEarlier
+          step={step}
+          bags={openBags}
+          onClose={() => setEarlier(false)}
+          onDone={(at) => onTick(step, openBags, at)}
+        />
+      )}
     </Box>
+  );
+}
+
+/** What was done to bags before the planting: it is put in the diary on its day, and ticked here. */
+function DoneEarlier({
+  step,
+  bags,
+  onDone,
+  onClose,
+}: {
+  readonly step: StepId;
+  readonly bags: readonly SessionBagState[];
+  onDone(at: string): void;
+  onClose(): void;
+}) {
+  const when = useWhen({ kind: 'tended' }, true);
+  const submit = () => {
+    const at = when.read();
+    if (at === undefined) return;
+    onDone(at);
+    onClose();
+  };
+  return (
+    <FormDialog
+      title={`${STEP_NAMES[step]}: done before`}
+      onClose={onClose}
+      onSubmit={submit}
+      submitLabel="Put in the diary"
+    >
+      {when.field}
+      <Typography variant="body2">
+        At {bags.length === 1 ? 'bag ' : ''}
+        {bags.map(({ bag }) => bag.container.label).join(', ')}. It counts for what goes in now.
+      </Typography>
+    </FormDialog>
   );
 }
 
@@ -217,9 +269,12 @@ function BagTick({
 }
 
 function BagWords({ step, state }: { readonly step: StepId; readonly state: SessionBagState }) {
-  const { garden } = useGarden();
+  const { garden, live, clock } = useGarden();
   const unitFormat = useUnitFormat();
   const { bag, plan, item, wateringLitres } = state;
+  const today = dayOf(clock.now());
+  const done = live.findLast((e) => state.done.get(step)?.includes(e.id));
+  if (done && dayOf(done.at) < today) return `done ${shortDay(dayOf(done.at), today)}`;
   const measure = wateringMeasure(garden);
   switch (step) {
     case 'strip':

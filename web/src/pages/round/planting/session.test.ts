@@ -91,6 +91,7 @@ describe('a planting session', () => {
     const steps = stepsOf(sessionState(begun(), bags, [], settings));
     expect(steps.map((s) => [s.step, s.left])).toEqual([
       ['loosen', 1],
+      ['slit', 1],
       ['moisten', 2],
       ['soak', 2],
       ['strip', 2],
@@ -121,6 +122,31 @@ describe('a planting session', () => {
     const { live } = after(begun(), [['soak', 0]]);
     const old = live.map((e) => ({ ...e, at: '2026-05-24T10:00:00.000+01:00' }));
     expect(sessionState(begun(), bags, old, settings)[0]?.done.size).toBe(0);
+  });
+
+  it('what was done to the bag days before is ticked, unless another crop came after it', () => {
+    const containerId = bags[1]?.container.id ?? '';
+    const before = (day: string, what: object) =>
+      ({
+        id: `ent_before${day.slice(-2)}`,
+        at: `${day}T10:00:00.000+01:00`,
+        recordedAt: LATER,
+        containerId,
+        ...what,
+      }) as Entry;
+    const kneaded = before('2026-05-20', { kind: 'tended', task: 'kneaded' });
+    const wet = before('2026-05-21', { kind: 'tended', task: 'moistened' });
+    const soaked = before('2026-05-22', { kind: 'tended', task: 'soaked' });
+    const doneBy = (...live: readonly Entry[]) => [
+      ...(sessionState(begun(), bags, live, settings)[1]?.done.keys() ?? []),
+    ];
+    expect(doneBy(kneaded, wet, soaked)).toEqual(['loosen', 'moisten']);
+    const cleared = before('2026-05-23', { kind: 'cleared', stationId: 'stn_x', plantId: 'pla_x' });
+    expect(doneBy(kneaded, wet, cleared)).toEqual([]);
+    const state = sessionState(begun(), bags, [], settings)[1];
+    if (!state) throw new Error('no such bag');
+    const { drafts } = tickOf('slit', state, { varieties: [], batches: [] }, LATER, kneaded.at);
+    expect(drafts).toEqual([{ kind: 'tended', at: kneaded.at, containerId, task: 'slit' }]);
   });
 
   it('plants every free place of a bag, by the way and the depth that were worked out', () => {

@@ -4,14 +4,19 @@ import type { Draft, Garden } from '@rundel/core/records';
 import { plantingChanges } from '../../../ui/planting-form.ts';
 import type { RecordChange } from '../../../store/index.ts';
 
-/** What ticking a step at a bag writes: a diary entry, and for the planting itself the plant's records. */
+/**
+ * What ticking a step at a bag writes: a diary entry, and for the planting itself the plant's records.
+ *
+ * @param at when it was done: now, or days ago for what was done to the bag before
+ */
 export function tickOf(
   step: StepId,
   { bag, item, plan, wateringLitres }: SessionBagState,
   records: Pick<Garden, 'varieties' | 'batches'>,
   now: string,
+  at = now,
 ): { readonly changes: readonly RecordChange[]; readonly drafts: readonly Draft[] } {
-  const here = { at: now, containerId: bag.container.id };
+  const here = { at, containerId: bag.container.id };
   const task = TASK_OF_STEP[step];
   if (task) {
     // one with holes drains from then on
