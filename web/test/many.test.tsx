@@ -1,5 +1,6 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import type { Entry } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
 import { dialog, fill, openApp, pause, press } from './live.tsx';
@@ -115,9 +116,9 @@ describe('a job that is due at several bags', () => {
     const all = await screen.findByRole('button', { name: /: done at all \d+$/ });
     const count = Number(/\d+$/.exec(all.getAttribute('aria-label') ?? '')?.[0]);
     fireEvent.click(all);
-    await waitFor(async () => expect(await made()).toHaveLength(count));
-    const done = await made();
-    expect(new Set(done.map(({ kind }) => kind)).size).toBe(1);
-    expect(new Set(done.map((e) => 'containerId' in e && e.containerId)).size).toBe(count);
+    // plants of one bag that are due by themselves have an entry each
+    const bagsOf = (done: readonly Entry[]) => new Set(done.map((e) => 'containerId' in e && e.containerId));
+    await waitFor(async () => expect(bagsOf(await made()).size).toBe(count));
+    expect(new Set((await made()).map(({ kind }) => kind)).size).toBe(1);
   });
 });

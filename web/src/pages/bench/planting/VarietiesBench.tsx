@@ -208,7 +208,7 @@ export default function VarietiesBench() {
         </Typography>
         <DataTable
           name="varieties"
-          label="Varieties"
+          label="All varieties"
           rows={varieties}
           columns={columns}
           idOf={(v) => `${v.cropId} ${v.name}`}
