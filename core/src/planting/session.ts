@@ -2,7 +2,7 @@ import type { Assumed } from '../assumed/index.ts';
 import type { StripPracticeId } from './practices.ts';
 import type { PlantingMethodId } from '../records/index.ts';
 
-/** What is done at a bag on planting day. */
+/** What is done at a bag on planting day, in working order. */
 export const STEP_IDS = [
   'loosen',
   'holes',
@@ -27,44 +27,23 @@ export interface OrderPractice {
   readonly order: readonly StepId[];
 }
 
+/** Leaves come off only once the plant is firm in its hole. */
+const FILL_FIRST: readonly StepId[] = STEP_IDS.flatMap((step): readonly StepId[] =>
+  step === 'strip' ? [] : step === 'firm' ? ['firm', 'strip'] : [step],
+);
+
 export const ORDER_PRACTICES: readonly OrderPractice[] = [
   {
     id: 'strip-first',
     name: 'Strip first',
     description: 'Leaves off on the bench, then into the hole.',
-    order: [
-      'loosen',
-      'holes',
-      'slit',
-      'moisten',
-      'soak',
-      'strip',
-      'plant',
-      'firm',
-      'support',
-      'label',
-      'watering',
-      'shade',
-    ],
+    order: STEP_IDS,
   },
   {
     id: 'fill-first',
     name: 'Fill first, trim at the surface',
     description: 'Into the hole as it is, filled round, then what touches the mix comes off.',
-    order: [
-      'loosen',
-      'holes',
-      'slit',
-      'moisten',
-      'soak',
-      'plant',
-      'firm',
-      'strip',
-      'support',
-      'label',
-      'watering',
-      'shade',
-    ],
+    order: FILL_FIRST,
   },
 ];
 

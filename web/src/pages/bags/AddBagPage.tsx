@@ -29,8 +29,6 @@ import { labelsFor, nextLabel } from '../../ui/labels.ts';
 import {
   habitIdOf,
   isPlantingAsked,
-  planChanges,
-  plantingChanges,
   plantingFields,
   plantingOf,
   plantingProblems,
@@ -38,6 +36,7 @@ import {
   plantOf,
   type PlantingFields as FieldsOfPlanting,
 } from '../../ui/planting-form.ts';
+import { planChanges, plantingChanges } from '../../ui/planting-records.ts';
 
 type AddFields = FieldsOfBag & FieldsOfPlanting;
 type Values = ValuesOf<AddFields>;

@@ -22,7 +22,6 @@ import { momentProblem } from '../../text/moment-problem.ts';
 import {
   isPlantingAsked,
   plantedOnProblem,
-  plantingChanges,
   plantingFields,
   plantingFrom,
   plantingOf,
@@ -32,6 +31,7 @@ import {
   startOfPlan,
   type PlantingFields,
 } from '../../ui/planting-form.ts';
+import { plantingChanges } from '../../ui/planting-records.ts';
 
 const NOW = '2026-06-10T09:30:00.000+01:00';
 const demo = gannetSlip(3);

@@ -11,16 +11,13 @@ import {
   type FieldsForm,
 } from '../form/index.ts';
 import {
-  batchFor,
   isPlantingAsked,
-  momentOfDay,
-  plantedFacts,
   plantingFields,
   plantingOf,
   plantingProblems,
-  varietyFor,
   type PlantingFields as PlantingFieldsOf,
 } from '../planting-form.ts';
+import { batchFor, momentOfDay, plantedFacts, varietyFor } from '../planting-records.ts';
 import { PlantingFields } from '../PlantingFields.tsx';
 import { correctionOf } from './entry-form.ts';
 import { useHome } from './Home.tsx';

@@ -3,7 +3,7 @@ import { dayOf } from '@rundel/core/calendar';
 import { proposedPlantingDay } from '@rundel/core/garden-state';
 import { CROP_FIELDS, CropFields, cropIn } from '../CropFields.tsx';
 import { dayField, FormDialog, FormField, textField, useFields } from '../form/index.ts';
-import { planChanges } from '../planting-form.ts';
+import { planChanges } from '../planting-records.ts';
 import { useWhen } from '../When.tsx';
 import { shortDay } from '../../text/text.ts';
 import { useGarden, type Bag } from '../../store/index.ts';

@@ -9,13 +9,13 @@ import { PlantingFields } from '../PlantingFields.tsx';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import {
   isPlantingAsked,
-  plantingChanges,
   plantingFields,
   plantingOf,
   plantingProblems,
   plantingStart,
   startOfPlan,
 } from '../planting-form.ts';
+import { plantingChanges } from '../planting-records.ts';
 
 /**
  * Plants the free places of a bag, or of several alike. In one bag the places are chosen, so that different plants stand side by

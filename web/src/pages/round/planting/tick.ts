@@ -1,7 +1,7 @@
 import { TASK_OF_STEP, type SessionBagState } from '@rundel/core/garden-state';
 import type { StepId } from '@rundel/core/planting';
 import type { Draft, Garden } from '@rundel/core/records';
-import { plantingChanges } from '../../../ui/planting-form.ts';
+import { plantingChanges } from '../../../ui/planting-records.ts';
 import type { RecordChange } from '../../../store/index.ts';
 
 /**
