@@ -154,3 +154,20 @@ describe('a bag without holes', () => {
     await waitFor(() => expect(screen.queryByText('Make holes for the water')).toBeNull());
   });
 });
+
+describe('a bag with a support of no height', () => {
+  it('is not changed, and the part that wants a word opens and says which', async () => {
+    const { made } = await openApp(`/bags/${idOf(garden, '5')}/edit?part=support`, garden, DEMO_EVENING);
+    const sheet = await dialog();
+    fill('Its top, from the ground', '', sheet);
+    await press('Done', sheet);
+    await gone();
+    await press('Change it');
+    expect(
+      within(await dialog())
+        .getByLabelText('Its top, from the ground')
+        .getAttribute('aria-invalid'),
+    ).toBe('true');
+    expect(await made()).toEqual([]);
+  });
+});

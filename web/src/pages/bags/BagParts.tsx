@@ -103,6 +103,12 @@ function wordsOf(part: Part, form: AnyForm): string {
   return said.length > 0 ? said.join(', ') : part.unsaid;
 }
 
+/** The part to open for fields that do not read; none while one of the first questions does not, which are in sight. */
+export function partToMend(names: readonly string[]): PartId | undefined {
+  const parts = names.map((name) => PARTS.find((part) => part.names.includes(name)));
+  return parts.every(Boolean) ? parts[0]?.id : undefined;
+}
+
 /** The spots of a bag's drawing, for the parts that are asked of it. */
 export function spotsFor(form: AnyForm, onOpen: (id: PartId) => void): readonly Spot[] {
   return SPOTS.flatMap((id) => {

@@ -11,7 +11,7 @@ import { Page, Panel } from '../../ui/Page.tsx';
 import { containersInUse, newId, useGarden, useUnitFormat } from '../../store/index.ts';
 import { BagFields } from './BagFields.tsx';
 import { BagFormLayout } from './BagFormLayout.tsx';
-import { BagParts, partNamed, spotsFor } from './BagParts.tsx';
+import { BagParts, partNamed, partToMend, spotsFor } from './BagParts.tsx';
 import { BagPreview } from './BagPreview.tsx';
 import { bagFields, bagOf, bagProblems, isBagAsked, startOfBag } from './bag-form.ts';
 import { movedDrafts } from '../../ui/moved-drafts.ts';
@@ -45,41 +45,44 @@ function EditBag({ container }: { readonly container: Container }) {
   const [params] = useSearchParams();
   const [partId, openPart] = useState(() => partNamed(params.get('part')));
   const save = useOnce(
-    form.submit(async () => {
-      if (!bag) return;
-      const now = clock.now();
-      const { containers, changes } = newBagRecords(
-        bag,
-        [bag.label],
-        { places: garden.places.length, containers: 0 },
-        now,
-      );
-      // stations keep their identity, since plants and entries name them; more are added at the end
-      const stations = Array.from(
-        { length: bag.stations },
-        (_, i) => container.stations[i] ?? { id: newId('station') },
-      );
-      // optional fields that were emptied are gone: only what the form does not ask for is carried over
-      const { assumptions, gauges } = container;
-      const after = {
-        ...(assumptions ? { assumptions } : {}),
-        ...(gauges ? { gauges } : {}),
-        ...(containers[0] as Container),
-        id: container.id,
-        createdAt: container.createdAt,
-        order: container.order,
-        stations,
-      };
-      const place = changes.filter((change) => change.table === 'places');
-      await saveRecords(
-        [...place, { table: 'containers', before: container, after }],
-        live.some((e) => 'containerId' in e && e.containerId === container.id)
-          ? movedDrafts([{ before: container, after }], now)
-          : [],
-        `bag ${after.label} changed`,
-      );
-      void navigate(`/bags/${container.id}`);
-    }),
+    form.submit(
+      async () => {
+        if (!bag) return;
+        const now = clock.now();
+        const { containers, changes } = newBagRecords(
+          bag,
+          [bag.label],
+          { places: garden.places.length, containers: 0 },
+          now,
+        );
+        // stations keep their identity, since plants and entries name them; more are added at the end
+        const stations = Array.from(
+          { length: bag.stations },
+          (_, i) => container.stations[i] ?? { id: newId('station') },
+        );
+        // optional fields that were emptied are gone: only what the form does not ask for is carried over
+        const { assumptions, gauges } = container;
+        const after = {
+          ...(assumptions ? { assumptions } : {}),
+          ...(gauges ? { gauges } : {}),
+          ...(containers[0] as Container),
+          id: container.id,
+          createdAt: container.createdAt,
+          order: container.order,
+          stations,
+        };
+        const place = changes.filter((change) => change.table === 'places');
+        await saveRecords(
+          [...place, { table: 'containers', before: container, after }],
+          live.some((e) => 'containerId' in e && e.containerId === container.id)
+            ? movedDrafts([{ before: container, after }], now)
+            : [],
+          `bag ${after.label} changed`,
+        );
+        void navigate(`/bags/${container.id}`);
+      },
+      (names) => openPart(partToMend(names)),
+    ),
   );
   const unknown = [
     CONTAINER_KINDS.some((k) => k.id === container.kindId) ? '' : 'a kind',

@@ -27,8 +27,15 @@ export interface FieldsForm<F extends Fields> {
   begin(values: NonNullable<FormStart<F>['values']>): void;
   /** says beside a field what is wrong with it; what was typed stays */
   refuse(name: keyof F & string, problem: string): void;
-  /** acts on the values once all fields read; else the first that does not has the focus, and says why */
-  submit(act: (values: ValuesOf<F>, texts: Texts<F>) => unknown): () => Promise<unknown>;
+  /**
+   * acts on the values once all fields read; else the first that does not has the focus, and says why
+   *
+   * @param refused is told which fields do not read: some may be out of sight
+   */
+  submit(
+    act: (values: ValuesOf<F>, texts: Texts<F>) => unknown,
+    refused?: (names: readonly string[]) => void,
+  ): () => Promise<unknown>;
 }
 
 /**
@@ -82,8 +89,11 @@ export function useFields<F extends Fields>(
       form.reset(next.texts);
     },
     refuse: (name, problem) => form.setError(name, { message: problem }, { shouldFocus: true }),
-    submit: (act) => () =>
-      form.handleSubmit((values) => act(values, { ...first.texts, ...form.getValues() } as Texts<F>))(),
+    submit: (act, refused) => () =>
+      form.handleSubmit(
+        (values) => act(values, { ...first.texts, ...form.getValues() } as Texts<F>),
+        (problems) => refused?.(Object.keys(problems)),
+      )(),
   };
 }
 
