@@ -4,6 +4,7 @@ export {
   COMPANION_KC,
   COMPANION_WEEKS_TO_FULL,
 } from './crops/companions.ts';
+export { classBeside } from './crops/bag-sizes.ts';
 export type { BagSizes, Crop, Habit } from './crops/crop.ts';
 export {
   canopySquareMetres,

@@ -34,6 +34,16 @@ describe('how a variety grows', () => {
     expect(habit.canopySquareMetres.value).toBeLessThan(habitOf('tomato', 'bush').canopySquareMetres.value);
   });
 
+  it('wants a bag by its height: a class smaller or bigger where it leaves the usual range, else as usual', () => {
+    const tall = { cropId: 'tomato', habitId: 'tall' };
+    const sizesAt = (heightMillimetres: number) => habitOfVariety({ ...tall, heightMillimetres }).bagSizes;
+    const usual = habitOf('tomato', 'tall');
+    expect(sizesAt(usual.fullHeightMillimetres.low)).toEqual(usual.bagSizes);
+    expect(sizesAt(usual.fullHeightMillimetres.high)).toEqual(usual.bagSizes);
+    expect(sizesAt(1200)).toEqual({ borderline: 3, from: 5, ease: 7, most: 15 });
+    expect(sizesAt(3500)).toEqual({ borderline: 7, from: 10, ease: 15, most: 20 });
+  });
+
   it('counts its days from sowing or from planting, whichever its packet says', () => {
     const days = { low: 100, high: 100, from: 'sowing' as const };
     const age = { sownOn: '2026-03-01', ageFrom: '2026-04-20' };

@@ -1,9 +1,10 @@
 import { daysBetween, type Day } from '../calendar/index.ts';
 import type { Variety } from '../records/index.ts';
 import type { Assumption } from '../assumed/index.ts';
+import { classBeside } from './crops/bag-sizes.ts';
 import { cropOf, habitOf } from './crops/index.ts';
 import { varietiesIn, type KnownVariety } from './starter-varieties.ts';
-import { prior, type Crop, type Habit } from './crops/crop.ts';
+import { prior, sizes, type BagSizes, type Crop, type Habit } from './crops/crop.ts';
 
 /** What a variety says of itself, as far as it is known. */
 export type VarietyFacts = Pick<Variety, 'cropId' | 'habitId'> &
@@ -87,10 +88,22 @@ export function habitOfVariety(variety: VarietyFacts, age?: PlantAge): Habit {
           // a known height is known better than a habit's, and the crown grows with it
           fullHeightMillimetres: prior(height, height * 0.85, height * 1.2, 'mm', REASON),
           canopySquareMetres: scaled(usual.canopySquareMetres, clamp(height / others.value, 0.4, 1.8)),
+          bagSizes: sizesByHeight(usual, height),
         }),
     ...(ripe ? { daysToPicking: ripe } : {}),
     ...(green ? { daysToGreen: green } : ripe ? { daysToGreen: undefined } : {}),
   };
+}
+
+/**
+ * Sizes of bag for a plant of a known height: as usual for its growth while it stays in the usual range, and a class smaller or
+ * bigger for one that does not (*assumed*).
+ */
+function sizesByHeight({ fullHeightMillimetres: usual, bagSizes }: Habit, height: number): BagSizes {
+  const steps = height < usual.low ? -1 : height > usual.high ? 1 : 0;
+  const { borderline, from, ease, most } = bagSizes;
+  const moved = (gallons: number) => classBeside(gallons, steps);
+  return sizes(moved(borderline), moved(from), moved(ease), moved(most));
 }
 
 const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));

@@ -7,9 +7,11 @@ export interface ImaginedPlanting {
   readonly cropId: string;
   readonly habitId: string;
   readonly varietyName: string;
+  /** how its variety grows, where that is known; left out: as is usual for its growth */
+  readonly habit?: Habit | undefined;
   readonly plantedOn: string | undefined;
   readonly seedling: Seedling;
-  readonly practiceId: string | undefined;
+  readonly practiceId?: string | undefined;
   /** seed, sown in place */
   readonly isSown?: boolean | undefined;
 }
@@ -49,7 +51,7 @@ export function imaginedOccupant(
     plant: { id: `pla_preview${position}`, varietyId: variety.id, ...stamps },
     variety,
     crop,
-    habit: habitOf(planting.cropId, planting.habitId),
+    habit: planting.habit ?? habitOf(planting.cropId, planting.habitId),
     planted,
     origin: planted,
     sownOn: planting.isSown ? day : undefined,
@@ -66,10 +68,10 @@ export function grownOccupants(crop: Crop, habit: Habit, count: number, now: str
   const planting: ImaginedPlanting = {
     cropId: crop.id,
     habitId: habit.id,
+    habit,
     varietyName: 'grown',
     plantedOn: addDays(dayOf(now), -Math.round(habit.weeksToFull.high * 7)),
     seedling: { stemMillimetres: 200, ballMillimetres: crop.ball.heightMillimetres },
-    practiceId: undefined,
   };
   return Array.from({ length: count }, (_, i) => imaginedOccupant(planting, `stn_grown00${i}`, i, now));
 }

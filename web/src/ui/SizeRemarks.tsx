@@ -3,7 +3,7 @@ import type { BagProperties } from '@rundel/core/garden-state';
 import { againstClass } from '@rundel/core/bags';
 import type { Size, SizeException } from '@rundel/core/records';
 import { toSi } from '@rundel/core/units';
-import { cropOf, habitFigures, habitOf } from '@rundel/core/plants';
+import { habitFigures, type Crop, type Habit } from '@rundel/core/plants';
 import { fitOf, pillowStations, spanFor, type Fit } from '@rundel/core/planting';
 import { Link } from 'react-router';
 import { useGarden, useUnitFormat } from '../store/index.ts';
@@ -49,25 +49,23 @@ const WORDS: Record<Fit, string> = {
 /** How the nominal size suits the plant; a remark, whatever it says. */
 export function SizeRemark({
   properties,
-  cropId,
-  habitId,
+  crop,
+  habit,
   plants,
   exception,
 }: {
   readonly properties: BagProperties;
-  readonly cropId: string;
-  readonly habitId: string;
+  readonly crop: Crop;
+  readonly habit: Habit;
   readonly plants: number;
   readonly exception?: SizeException | undefined;
 }) {
   const { garden } = useGarden();
   const unitFormat = useUnitFormat();
-  const habit = habitOf(cropId, habitId);
-  const crop = cropOf(cropId);
   if (properties.kind.isClosed || properties.kind.id === 'ring-pillow') {
     const room = pillowStations(
       properties.real.litres.likely,
-      habitFigures(cropId, habit, garden.settings.assumptions),
+      habitFigures(crop.id, habit, garden.settings.assumptions),
       properties.assumed,
     );
     return (

@@ -1,6 +1,5 @@
 import type { Assumed } from '../../assumed/index.ts';
-import { TRADE_CLASS_NAMES } from '../../records/index.ts';
-import type { Crop, Habit } from '../../plants/index.ts';
+import { classBeside, type Crop, type Habit } from '../../plants/index.ts';
 import { addDays } from '../../calendar/index.ts';
 import { demandOfDay, type Range, type WaterBag } from '../../water/index.ts';
 import { EXCEPTIONS, type ExceptionId, type SizingPractice } from './practices.ts';
@@ -18,13 +17,6 @@ export interface SizeSpan {
   readonly recommended: { readonly low: number; readonly high: number };
 }
 
-const CLASSES = TRADE_CLASS_NAMES.map((name) => Number(name.slice(1)));
-
-/** The next smaller class that growers speak of; a quarter of the smallest below that. */
-function classDown(gallons: number): number {
-  return CLASSES.findLast((c) => c < gallons) ?? gallons / 4;
-}
-
 /**
  * The span of sizes for a habit: one class smaller where an exception holds (several do not add up).
  *
@@ -39,7 +31,7 @@ export function spanFor(
   practice: SizingPractice['id'] = 'even',
 ): SizeSpan {
   const isDown = exceptions.some((id) => EXCEPTIONS.some((e) => e.id === id));
-  const moved = (gallons: number) => (isDown ? classDown(gallons) : gallons);
+  const moved = (gallons: number) => classBeside(gallons, isDown ? -1 : 0);
   const span = {
     borderline: moved(habit.bagSizes.borderline),
     from: moved(habit.bagSizes.from),

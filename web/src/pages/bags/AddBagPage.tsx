@@ -71,6 +71,7 @@ function AddBagForm() {
     const placeId = params.get('place') ?? placesInUse(garden)[0]?.id;
     const cropId = template?.cropId ?? params.get('crop') ?? undefined;
     const habitId = template?.habitId ?? params.get('habit') ?? undefined;
+    const varietyName = params.get('varietyName');
     return {
       ...newBagStart(label, placeId),
       ...(like
@@ -81,6 +82,7 @@ function AddBagForm() {
       ...plantingStart(today, depthPracticeId),
       ...(cropId ? { cropId } : {}),
       ...(habitId ? { habitId } : {}),
+      ...(varietyName ? { varietyName } : {}),
     };
   });
   const form = useFields<AddFields>(

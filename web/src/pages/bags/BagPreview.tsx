@@ -2,7 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { propertiesOf, type BagProperties } from '@rundel/core/garden-state';
 import { CONTAINER_KINDS } from '@rundel/core/bags';
 import { findMix, type Recipe } from '@rundel/core/mixes';
-import { cropOf, habitOf } from '@rundel/core/plants';
+import { cropOf, habitOfPlanned } from '@rundel/core/plants';
 import { useMemo } from 'react';
 import { Caution } from '../../ui/Caution.tsx';
 import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
@@ -28,6 +28,10 @@ export function BagPreview({
   const { garden, clock } = useGarden();
   const unitFormat = useUnitFormat();
   const now = clock.now();
+  const habit = useMemo(
+    () => planting && habitOfPlanned(garden.varieties, planting),
+    [garden.varieties, planting],
+  );
   const properties = useMemo(
     () =>
       bag && isKnown(bag, garden.mixes)
@@ -39,7 +43,7 @@ export function BagPreview({
     if (!bag || !properties) return undefined;
     const stations = Array.from({ length: bag.stations }, (_, i) => ({ id: `stn_preview${i}` }));
     const occupants = planting
-      ? stations.map((station, i) => imaginedOccupant(planting, station.id, i, now))
+      ? stations.map((station, i) => imaginedOccupant({ ...planting, habit }, station.id, i, now))
       : [];
     return sceneOf(
       { support: bag.support, stations },
@@ -49,7 +53,7 @@ export function BagPreview({
       planting?.plantedOn ? `${planting.plantedOn}T12:00:00.000Z` : now,
       garden.settings,
     );
-  }, [bag, properties, garden.settings, now, planting]);
+  }, [bag, habit, properties, garden.settings, now, planting]);
   if (!bag || !properties || !scene) {
     return (
       <Box
@@ -82,11 +86,11 @@ export function BagPreview({
       </Box>
       <RealSizeWords bag={bag} properties={properties} />
       <ClassRemark size={bag.size} properties={properties} />
-      {planting && (
+      {planting && habit && (
         <SizeRemark
           properties={properties}
-          cropId={planting.cropId}
-          habitId={planting.habitId}
+          crop={cropOf(planting.cropId)}
+          habit={habit}
           plants={bag.stations}
           exception={bag.sizeException}
         />
@@ -98,7 +102,7 @@ export function BagPreview({
           owner or an engineer what it may bear.
         </Caution>
       )}
-      {planting && (
+      {planting && habit && (
         <Box sx={{ marginBlockStart: 2 }}>
           <Typography variant="h2" sx={{ marginBlockEnd: 1 }}>
             Planting
@@ -106,7 +110,7 @@ export function BagPreview({
           <PlantingAdvice
             seedling={planting.seedling}
             crop={cropOf(planting.cropId)}
-            habit={habitOf(planting.cropId, planting.habitId)}
+            habit={habit}
             properties={properties}
             stations={bag?.stations ?? 1}
             practiceId={planting.practiceId ?? garden.settings.depthPracticeId}

@@ -66,8 +66,8 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
       {first && (
         <SizeRemark
           properties={properties}
-          cropId={first.crop.id}
-          habitId={first.habit.id}
+          crop={first.crop}
+          habit={first.habit}
           plants={container.stations.length}
           exception={container.sizeException}
         />

@@ -1,6 +1,6 @@
 import { Box, Button, FormControlLabel, Checkbox, TextField, Typography } from '@mui/material';
 import { CONTAINER_KINDS, containerKind } from '@rundel/core/bags';
-import { CROPS, cropOf, habitOf, type Habit } from '@rundel/core/plants';
+import { CROPS, cropOf, habitOf, habitOfPlanned, varietiesIn, type Habit } from '@rundel/core/plants';
 import {
   COMPANION_GALLONS,
   EXCEPTIONS,
@@ -39,6 +39,7 @@ export default function SizeBench() {
   const unitFormat = useUnitFormat();
   const [kindId, setKind] = useState('round-fabric');
   const [plant, setPlant] = useState('tomato.tall');
+  const [varietyName, setVariety] = useState('');
   const [cover, setCover] = useState<'open' | 'glass'>('open');
   const [watering, setWatering] = useState<(typeof WATERINGS)[number]['id']>('daily');
   const [practiceId, setPractice] = useState<(typeof SIZING_PRACTICES)[number]['id']>(
@@ -48,7 +49,12 @@ export default function SizeBench() {
   const [chosenKey, choose] = useState<string>();
   const [cropId = 'tomato', habitId = 'tall'] = plant.split('.');
   const crop = cropOf(cropId);
-  const habit = habitOf(cropId, habitId);
+  const known = varietiesIn(garden.varieties).filter((v) => v.cropId === cropId && v.habitId === habitId);
+  const usual = habitOf(cropId, habitId);
+  const habit = useMemo(
+    () => habitOfPlanned(garden.varieties, { cropId, habitId, varietyName }),
+    [cropId, garden.varieties, habitId, varietyName],
+  );
   const kind = containerKind(kindId);
   const rounds = WATERINGS.find((w) => w.id === watering) ?? WATERINGS[1];
   const { sizes, span } = useMemo(
@@ -73,17 +79,39 @@ export default function SizeBench() {
           sx={{
             display: 'grid',
             gap: 2,
-            gridTemplateColumns: { xs: '1fr', sm: 'repeat(2, minmax(0, 340px))' },
+            gridTemplateColumns: { xs: '1fr', sm: 'repeat(3, minmax(0, 340px))' },
           }}
         >
           <Select
             label="Plant"
             value={plant}
-            onChange={setPlant}
+            onChange={(id) => {
+              setPlant(id);
+              setVariety('');
+            }}
             options={CROPS.flatMap((c) =>
               c.habits.map((h) => ({ id: `${c.id}.${h.id}`, label: `${c.name}: ${h.name.toLowerCase()}` })),
             )}
           />
+          {known.length > 0 && (
+            <Select
+              label="Variety"
+              value={varietyName}
+              onChange={setVariety}
+              options={[
+                {
+                  id: '',
+                  label: `any: ${unitFormat.show(usual.fullHeightMillimetres.value, 'height')} is usual`,
+                },
+                ...known.map(({ name, heightMillimetres }) => ({
+                  id: name,
+                  label: heightMillimetres
+                    ? `${name}: ${unitFormat.show(heightMillimetres, 'height')}`
+                    : name,
+                })),
+              ]}
+            />
+          )}
           <Select label="In" value={kindId} onChange={setKind} options={KINDS} />
         </Box>
         <Folded summary={assumedWords}>
@@ -127,7 +155,9 @@ export default function SizeBench() {
         </Folded>
         {chosen && (
           <Typography sx={{ fontSize: '1.1rem', marginBlock: 1 }}>
-            <strong>{sentence(chosen, habit.name.toLowerCase(), crop.name.toLowerCase(), unitFormat)}</strong>{' '}
+            <strong>
+              {sentence(chosen, varietyName || habit.name.toLowerCase(), crop.name.toLowerCase(), unitFormat)}
+            </strong>{' '}
             {keptWords(chosen, rounds.label, unitFormat)}
           </Typography>
         )}
@@ -149,7 +179,7 @@ export default function SizeBench() {
             }}
           >
             <Box>
-              <Remarks chosen={chosen} habit={habit} exceptions={exceptions} />
+              <Remarks chosen={chosen} habit={habit} usual={usual} exceptions={exceptions} />
               <HowCalculated label="How this was worked out">
                 <WorkedLines
                   lines={[
@@ -182,7 +212,11 @@ export default function SizeBench() {
                 />
               </HowCalculated>
             </Box>
-            <SendBags chosen={chosen} kindId={kindId} cropId={cropId} habitId={habitId} />
+            <SendBags
+              chosen={chosen}
+              kindId={kindId}
+              plant={{ crop: cropId, habit: habitId, ...(varietyName ? { varietyName } : {}) }}
+            />
           </Box>
         )}
       </Panel>
@@ -216,13 +250,23 @@ function keptWords(tried: TriedSize, rounds: string, unitFormat: UnitFormat): st
 function Remarks({
   chosen,
   habit,
+  usual,
   exceptions,
 }: {
   readonly chosen: TriedSize;
   readonly habit: Habit;
+  /** how plants of its growth usually are */
+  readonly usual: Habit;
   readonly exceptions: readonly ExceptionId[];
 }) {
   const remarks: string[] = [];
+  const sizeStep = habit.bagSizes.ease - usual.bagSizes.ease;
+  if (sizeStep !== 0)
+    remarks.push(
+      sizeStep < 0
+        ? 'It stays shorter than its growth usually does: one size smaller is enough.'
+        : 'It grows taller than its growth usually does: one size bigger makes it easy.',
+    );
   const words = EXCEPTIONS.filter((e) => exceptions.includes(e.id)).map((e) => e.description);
   if (words.length > 0) remarks.push(`One size smaller counts as enough here: ${words.join(', ')}.`);
   if (chosen.properties.nominalGallons * 1.07 >= COMPANION_GALLONS && !chosen.properties.kind.isClosed) {
@@ -249,13 +293,11 @@ function Remarks({
 function SendBags({
   chosen,
   kindId,
-  cropId,
-  habitId,
+  plant,
 }: {
   readonly chosen: TriedSize;
   readonly kindId: string;
-  readonly cropId: string;
-  readonly habitId: string;
+  readonly plant: Readonly<Record<string, string>>;
 }) {
   const navigate = useNavigate();
   const [count, setCount] = useState('1');
@@ -264,8 +306,7 @@ function SendBags({
   const send = () => {
     const query = new URLSearchParams({
       kind: kindId,
-      crop: cropId,
-      habit: habitId,
+      ...plant,
       count,
       stations: String(chosen.plants),
       ...(chosen.size.by === 'class' ? { class: chosen.size.class } : {}),

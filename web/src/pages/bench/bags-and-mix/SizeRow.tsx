@@ -120,6 +120,9 @@ export function SizeRow({
             <Box sx={{ fontSize: '0.85rem', color: 'text.secondary', paddingInline: 0.5 }}>
               {KEPT_WORDS[tried.kept]}
             </Box>
+            <Box sx={{ fontSize: '0.85rem', paddingInline: 0.5 }}>
+              {unitFormat.show(tried.properties.drainedKilograms, 'weight')} wet
+            </Box>
           </ButtonBase>
         );
       })}

@@ -1,7 +1,7 @@
 import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
 import { plantingTaskOf } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
-import { cropOf, habitOf } from '@rundel/core/plants';
+import { cropOf, habitOfPlanned } from '@rundel/core/plants';
 import {
   planWith,
   STRIP_PRACTICES,
@@ -72,7 +72,12 @@ function OneBag({
   const stripPractice =
     STRIP_PRACTICES.find((s) => s.id === garden.settings.stripPracticeId) ?? STRIP_PRACTICES[0];
   const crop = cropOf(form.texts.cropId);
-  const habit = habitOf(crop.id, habitIdOf(form.texts));
+  const habitId = habitIdOf(form.texts);
+  const { varietyName } = form.texts;
+  const habit = useMemo(
+    () => habitOfPlanned(garden.varieties, { cropId: crop.id, habitId, varietyName }),
+    [crop.id, garden.varieties, habitId, varietyName],
+  );
   const task = useMemo(
     () =>
       planting &&
@@ -140,6 +145,7 @@ function OneBag({
           <PlantingTrial
             bag={bag}
             planting={planting}
+            habit={habit}
             task={task}
             outcome={result.outcome}
             own={own}

@@ -1,5 +1,6 @@
 import { Box, ToggleButton, ToggleButtonGroup } from '@mui/material';
 import type { OwnPlanting, PlantingOutcome, PlantingTask } from '@rundel/core/planting';
+import type { Habit } from '@rundel/core/plants';
 import { useState } from 'react';
 import type { PlantingFormResult } from '../../../ui/planting-form.ts';
 import {
@@ -16,6 +17,7 @@ import { useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 export function PlantingTrial({
   bag,
   planting,
+  habit,
   task,
   outcome,
   own,
@@ -23,6 +25,7 @@ export function PlantingTrial({
 }: {
   readonly bag: Bag;
   readonly planting: PlantingFormResult;
+  readonly habit: Habit;
   readonly task: PlantingTask;
   readonly outcome: PlantingOutcome;
   readonly own: OwnPlanting;
@@ -36,7 +39,7 @@ export function PlantingTrial({
   const bare = sceneOf(
     { ...bag.container, support: { kind: 'none', heightMillimetres: 0 } },
     bag.properties,
-    stations.map((id, i) => imaginedOccupant({ ...planting, plantedOn: undefined }, id, i, now)),
+    stations.map((id, i) => imaginedOccupant({ ...planting, habit, plantedOn: undefined }, id, i, now)),
     undefined,
     now,
     garden.settings,

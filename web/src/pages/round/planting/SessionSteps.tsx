@@ -1,7 +1,7 @@
 import { Box, Button, ButtonBase, Collapse, Typography } from '@mui/material';
 import { IconCheck, IconChevronDown } from '@tabler/icons-react';
 import type { StepId } from '@rundel/core/planting';
-import { supportOf } from '@rundel/core/plants';
+import { habitOfPlanned, supportOf } from '@rundel/core/plants';
 import { inMeasure } from '@rundel/core/units';
 import { useState } from 'react';
 import { Caution } from '../../../ui/Caution.tsx';
@@ -298,7 +298,8 @@ function PlantSection({ state: { bag, item, plan } }: { readonly state: SessionB
   const { clock, garden } = useGarden();
   const unitFormat = useUnitFormat();
   const now = clock.now();
-  const planting = { ...item, practiceId: item.practiceId, plantedOn: undefined };
+  const habit = habitOfPlanned(garden.varieties, item);
+  const planting = { ...item, habit, plantedOn: undefined };
   const scene = withPlan(
     sceneOf(
       bag.container,
