@@ -98,7 +98,7 @@ export function useFields<F extends Fields>(
 }
 
 /** What fields are read with in this garden. */
-function useFieldContext(): FieldContext {
+export function useFieldContext(): FieldContext {
   const { garden } = useGarden();
   const unitFormat = useUnitFormat();
   const money = useMoney();

@@ -1,11 +1,11 @@
 import { Box, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
-import type { Entry } from '@rundel/core/records';
-import { useMemo, useState } from 'react';
-import { FormDialog } from '../form/index.ts';
+import type { Entry, Garden } from '@rundel/core/records';
+import { useMemo, useState, type ReactNode } from 'react';
+import { FormDialog, FormFields, useFieldContext, useFields, type Fields } from '../form/index.ts';
 import { Select } from '../Select.tsx';
 import { useWhen } from '../When.tsx';
-import { correctionOf } from '../entries/entry-form.ts';
+import { severalEntries } from './correct-several.ts';
 import { entryWords } from '../../text/entry-text.ts';
 import { shortDay } from '../../text/text.ts';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
@@ -15,7 +15,7 @@ interface LikeEntries {
   readonly id: string;
   readonly day: string;
   readonly kind: Entry['kind'];
-  readonly entries: readonly Entry[];
+  readonly entries: readonly [Entry, ...Entry[]];
 }
 
 const KIND_WORDS: Partial<Record<Entry['kind'], string>> = {
@@ -38,12 +38,13 @@ const KIND_WORDS: Partial<Record<Entry['kind'], string>> = {
 
 function likeEntries(bags: readonly Bag[], live: readonly Entry[]): readonly LikeEntries[] {
   const ids = new Set(bags.map((b) => b.container.id));
-  const groups = new Map<string, { kind: Entry['kind']; day: string; entries: Entry[] }>();
+  const groups = new Map<string, { kind: Entry['kind']; day: string; entries: [Entry, ...Entry[]] }>();
   for (const entry of live) {
     if (!('containerId' in entry) || !entry.containerId || !ids.has(entry.containerId)) continue;
     if (!KIND_WORDS[entry.kind]) continue;
     const day = dayOf(entry.at);
-    const id = `${day} ${entry.kind}`;
+    // what two ways of checking found has no field in common
+    const id = `${day} ${entry.kind} ${entry.kind === 'check' ? entry.check.method : ''}`;
     const group = groups.get(id);
     if (group) group.entries.push(entry);
     else groups.set(id, { kind: entry.kind, day, entries: [entry] });
@@ -57,7 +58,7 @@ function likeEntries(bags: readonly Bag[], live: readonly Entry[]): readonly Lik
 /** So many groups are worth choosing from. */
 const OFFERED = 40;
 
-/** The day of what was put down at several bags put right in one go: twelve plantings of yesterday that were last week's. */
+/** What was put down at several bags put right in one go: twelve plantings of yesterday that were last week's. */
 export function CorrectThem({
   bags,
   onClose,
@@ -67,14 +68,13 @@ export function CorrectThem({
   onClose(): void;
   onDone(): void;
 }) {
-  const { garden, live, clock, record } = useGarden();
+  const { garden, live, clock } = useGarden();
   const unitFormat = useUnitFormat();
   const groups = useMemo(() => likeEntries(bags, live).slice(0, OFFERED), [bags, live]);
   const [chosenId, setChosen] = useState(groups[0]?.id ?? '');
   const chosen = groups.find(({ id }) => id === chosenId);
-  const first = chosen?.entries[0];
   const today = dayOf(clock.now());
-  if (!chosen || !first)
+  if (!chosen)
     return (
       <FormDialog title="Put several right" onClose={onClose} onSubmit={onClose} submitLabel="All right">
         <Typography>Nothing was put down at two or more of these bags on one day.</Typography>
@@ -83,15 +83,9 @@ export function CorrectThem({
   return (
     <OneGroup
       key={chosen.id}
-      first={first}
+      group={chosen}
       onClose={onClose}
-      onMoved={async (at) => {
-        await record(
-          chosen.entries.map((entry) => correctionOf(entry, at, {})),
-          `${chosen.entries.length} entries corrected`,
-        );
-        onDone();
-      }}
+      onDone={onDone}
       head={
         <Select
           label="What"
@@ -106,13 +100,12 @@ export function CorrectThem({
     >
       <Box
         component="ul"
-        sx={{ margin: 0, paddingInlineStart: 2.5, maxHeight: 200, overflowY: 'auto' }}
+        sx={{ margin: 0, paddingInlineStart: 2.5, maxHeight: 160, overflowY: 'auto' }}
         tabIndex={0}
       >
         {chosen.entries.map((entry) => (
           <li key={entry.id}>
-            {'containerId' in entry && garden.containers.find((c) => c.id === entry.containerId)?.label}:{' '}
-            {entryWords(entry, unitFormat, garden)}
+            {labelOf(entry, garden)}: {entryWords(entry, unitFormat, garden)}
           </li>
         ))}
       </Box>
@@ -120,32 +113,53 @@ export function CorrectThem({
   );
 }
 
+const labelOf = (entry: Entry, { containers }: Garden) =>
+  ('containerId' in entry && containers.find((c) => c.id === entry.containerId)?.label) || '';
+
 function OneGroup({
-  first,
+  group: { entries, kind },
   head,
   children,
-  onMoved,
+  onDone,
   onClose,
 }: {
-  readonly first: Entry;
-  readonly head: React.ReactNode;
-  readonly children: React.ReactNode;
-  onMoved(at: string): Promise<void>;
+  readonly group: LikeEntries;
+  readonly head: ReactNode;
+  readonly children: ReactNode;
+  onDone(): void;
   onClose(): void;
 }) {
-  const { id: _, ...entry } = first;
-  const when = useWhen({ kind: entry.kind, at: entry.at });
-  const save = () => {
-    const at = when.read();
-    return at === undefined ? undefined : onMoved(at);
-  };
+  const { garden, clock, saveRecords } = useGarden();
+  const unitFormat = useUnitFormat();
+  const fieldContext = useFieldContext();
+  const now = clock.now();
+  const [first] = entries;
+  const [several] = useState(() =>
+    severalEntries(entries, { garden, unitFormat, fieldContext, now, today: dayOf(now) }),
+  );
+  const when = useWhen({ kind, at: first.at });
+  const form = useFields<Fields>(several.fields, several.start);
+  const save = form.submit(async (_, texts) => {
+    // a planting has its day among its fields
+    const at = kind === 'planted' ? first.at : when.read();
+    if (at === undefined) return;
+    const right = several.correct(texts, at === first.at ? undefined : at);
+    if (!right.ok) {
+      form.refuse(right.at, `${labelOf(right.entry, garden)}: ${right.problem}`);
+      return;
+    }
+    if (right.drafts.length > 0)
+      await saveRecords(right.changes, right.drafts, `${right.drafts.length} entries corrected`);
+    onDone();
+  });
   return (
     <FormDialog title="Put several right" onClose={onClose} onSubmit={save} submitLabel="Correct them">
       {head}
       {children}
-      {when.field}
+      {kind !== 'planted' && when.field}
+      <FormFields form={form} />
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        All of them get this day and time; the first versions stay on record.
+        All of them get what you change here; the first versions stay on record.
       </Typography>
     </FormDialog>
   );
