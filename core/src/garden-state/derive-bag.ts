@@ -5,6 +5,8 @@ import { bagWater, type BagWater } from './bag-state.ts';
 import { bagFeeding, warmthOf, type BagFeeding } from './feeding.ts';
 import { FilterMemory } from './filter-memory.ts';
 import { jobsOf, type BagJob } from './jobs.ts';
+import { plannedJobs } from './planned-jobs.ts';
+import { plansFor } from './plans.ts';
 import { propertiesOf } from './properties.ts';
 
 /** A bag's feeding without its ledger, which is followed day by day only where it is shown. */
@@ -62,6 +64,9 @@ export function deriveBag(
   );
   const present = occupantsOf(container, live, garden).filter((o) => o.clearedOn === undefined);
   const cover = garden.places.find((place) => place.id === container.placeId)?.cover ?? 'open';
-  const jobs = jobsOf(container, properties, present, live, garden.settings, today, cover);
+  const jobs = [
+    ...plannedJobs(container, present, plansFor(container, garden, live), today),
+    ...jobsOf(container, properties, present, live, garden.settings, today, cover),
+  ];
   return { containerId: container.id, water, feeding, jobs };
 }

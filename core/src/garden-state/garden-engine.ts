@@ -96,7 +96,8 @@ export class GardenEngine {
     const here = entriesAt(shared.live, container.id).filter(affectsBag);
     const { settings, varieties, plants, mixes, measures, products, regimes } = garden;
     const records = [container, place, settings, varieties, plants, mixes, measures, products, regimes];
-    const from = [quarter, weather, ...records, ...Object.values(learnt), ...here];
+    const plans = garden.plans.filter((plan) => plan.containerId === container.id);
+    const from = [quarter, weather, ...records, ...plans, ...Object.values(learnt), ...here];
     const last = this.kept.get(container.id);
     if (last && last.from.length === from.length && last.from.every((part, i) => part === from[i]))
       return last;

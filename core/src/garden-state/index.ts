@@ -17,6 +17,7 @@ export { plantingTaskOf, STATIONS_SPAN } from './planting-site.ts';
 export { type LearntProbe } from './probe.ts';
 export { gaugeScale, type GaugeScale, type ReadingFault, type SetAsideReading } from './readings.ts';
 export { type BagJob, type PlantAt } from './jobs.ts';
+export { clearingOf } from './planned-jobs.ts';
 export { plansFor, proposedPlantingDay } from './plans.ts';
 export { deriveBag, sharedOf, type BagState, type FeedingState } from './derive-bag.ts';
 export {

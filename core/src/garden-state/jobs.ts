@@ -1,7 +1,14 @@
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
 import type { Assumed } from '../assumed/index.ts';
 import { coldNightAdvice } from '../season/index.ts';
-import { entriesAt, type Entry, type Container, type Place, type Settings } from '../records/index.ts';
+import {
+  entriesAt,
+  type Entry,
+  type Container,
+  type Place,
+  type Plan,
+  type Settings,
+} from '../records/index.ts';
 import { plantingMethodOf, type TopUp } from '../planting/index.ts';
 import { SUPPORT_PRACTICES, supportOf, tendingDue, type Tending, type Occupant } from '../plants/index.ts';
 import type { BagProperties } from './properties.ts';
@@ -42,7 +49,11 @@ export type BagJob =
       readonly seeds: number;
       /** at which places; empty where it is all of the bag */
       readonly plants: readonly PlantAt[];
-    };
+    }
+  /** what stands in it goes, for what is planned next */
+  | { readonly kind: 'clear'; readonly dueOn: Day; readonly plan: Plan }
+  /** what is planned goes in; `needsPlace`: between what stands there, where there is no place for it yet */
+  | { readonly kind: 'plant'; readonly dueOn: Day; readonly plan: Plan; readonly needsPlace: boolean };
 
 /**
  * What a bag's planting, growth and support ask for, by its diary, the most urgent first: winding and tying by growth, the

@@ -1,7 +1,7 @@
-import type { BagJob, PlantAt } from '@rundel/core/garden-state';
+import { clearingOf, type BagJob, type PlantAt } from '@rundel/core/garden-state';
 import { daysBetween } from '@rundel/core/calendar';
-import type { Draft, EntryOf } from '@rundel/core/records';
-import { supportOf } from '@rundel/core/plants';
+import type { Draft, EntryOf, Plan } from '@rundel/core/records';
+import { cropOf, supportOf } from '@rundel/core/plants';
 import type { Bag, RecordChange, UnitFormat } from '../store/index.ts';
 import { plantWords } from './plant-text.ts';
 import { shortDay } from './text.ts';
@@ -52,8 +52,24 @@ export function jobWords(
         what: `Thin to the best one${whose(task.plants, bag)}`,
         why: `${task.seeds} seeds went into each place; snip the others off, or part them and give them away`,
       };
+    case 'clear':
+      return {
+        what: `Clear out: ${bag.name}`,
+        why: `${plannedName(task.plan)} is to go in on ${shortDay(task.plan.plantOn)}`,
+      };
+    case 'plant':
+      return {
+        what: `${task.plan.isSown ? 'Sow' : 'Plant'}: ${plannedName(task.plan)}`,
+        why: task.plan.isRelay
+          ? `planned for ${shortDay(task.plan.plantOn)}, between what stands there`
+          : `planned for ${shortDay(task.plan.plantOn)}`,
+      };
   }
 }
+
+/** What is planned, as the grower calls it. */
+const plannedName = ({ plantName, varietyName, cropId }: Plan): string =>
+  plantName ?? varietyName ?? cropOf(cropId).name;
 
 /** Which of the bag's plants a job is for, unless it is for all of them. */
 const whose = (plants: readonly PlantAt[], { occupants }: Bag) =>
@@ -78,6 +94,10 @@ export function jobGroupWords(task: BagJob): string {
       return 'Make holes for the water';
     case 'thin':
       return 'Thin to the best one';
+    case 'clear':
+      return 'Clear out for what is planned';
+    case 'plant':
+      return 'Plant what is planned';
   }
 }
 
@@ -108,6 +128,11 @@ export function taskDone(task: BagJob, bag: Bag, now: string): readonly Draft[] 
       return tended('holed');
     case 'thin':
       return tended('parted', task.plants);
+    case 'clear':
+      return clearingOf(bag.container.id, bag.occupants, now);
+    case 'plant':
+      // by the planting session, which asks how
+      return [];
   }
 }
 

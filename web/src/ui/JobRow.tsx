@@ -3,8 +3,9 @@ import { IconCheck } from '@tabler/icons-react';
 import type { BagJob } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
 import type { ReactNode } from 'react';
+import { useNavigate } from 'react-router';
 import { OnceButton } from './OnceButton.tsx';
-import { useGarden, useUnitFormat, type Bag } from '../store/index.ts';
+import { newId, useGarden, useUnitFormat, type Bag } from '../store/index.ts';
 import { isDue, jobWords, taskChanges, taskDone } from '../text/job-text.ts';
 import { shortDay } from '../text/text.ts';
 
@@ -39,21 +40,56 @@ export function JobRow({
         {!due && ` from ${shortDay(task.dueOn)}`}
         <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>{why}.</Box>
       </Box>
-      <OnceButton
-        variant="outlined"
-        aria-label={`${what} at bag ${bag.container.label}: done`}
-        onPress={() =>
-          saveRecords(
-            taskChanges(task, bag, now),
-            taskDone(task, bag, now),
-            `${what.toLowerCase()} at ${bag.container.label}`,
-          )
-        }
-        startIcon={<IconCheck aria-hidden />}
-        sx={{ flexShrink: 0 }}
-      >
-        Done
-      </OnceButton>
+      {task.kind === 'plant' ? (
+        <PlantButton task={task} bag={bag} label={`${what} at bag ${bag.container.label}`} />
+      ) : (
+        <OnceButton
+          variant="outlined"
+          aria-label={`${what} at bag ${bag.container.label}: done`}
+          onPress={() =>
+            saveRecords(
+              taskChanges(task, bag, now),
+              taskDone(task, bag, now),
+              `${what.toLowerCase()} at ${bag.container.label}`,
+            )
+          }
+          startIcon={<IconCheck aria-hidden />}
+          sx={{ flexShrink: 0 }}
+        >
+          Done
+        </OnceButton>
+      )}
     </Box>
+  );
+}
+
+/** On to the planting session with what was planned; where it goes in between, a place for it is made first. */
+function PlantButton({
+  task,
+  bag: { container },
+  label,
+}: {
+  readonly task: Extract<BagJob, { kind: 'plant' }>;
+  readonly bag: Bag;
+  readonly label: string;
+}) {
+  const { clock, saveRecords } = useGarden();
+  const navigate = useNavigate();
+  const plant = async () => {
+    if (task.needsPlace) {
+      const stations = [...container.stations, { id: newId('station') }];
+      const after = { ...container, stations, changedAt: clock.now() };
+      await saveRecords(
+        [{ table: 'containers', before: container, after }],
+        [],
+        `a place more in ${container.label}`,
+      );
+    }
+    void navigate(`/round/planting?bag=${container.id}`);
+  };
+  return (
+    <OnceButton variant="outlined" aria-label={label} onPress={plant} sx={{ flexShrink: 0 }}>
+      {task.plan.isSown ? 'Sow' : 'Plant'}
+    </OnceButton>
   );
 }

@@ -1,3 +1,4 @@
+import { clearingOf } from '@rundel/core/garden-state';
 import { Alert, Box, Button, Menu, MenuItem, Typography, useMediaQuery } from '@mui/material';
 import { IconBasket, IconDotsVertical, IconDroplet, IconHandFinger, IconNote } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
@@ -182,17 +183,7 @@ function BagActions({
   };
   const clear = async () => {
     setAnchor(null);
-    const at = clock.now();
-    await record(
-      occupants.map((o) => ({
-        kind: 'cleared',
-        at,
-        containerId: container.id,
-        stationId: o.stationId,
-        plantId: o.plant.id,
-      })),
-      `bag ${container.label} cleared`,
-    );
+    await record(clearingOf(container.id, occupants, clock.now()), `bag ${container.label} cleared`);
   };
   const bin = async () => {
     setAnchor(null);

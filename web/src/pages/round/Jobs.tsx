@@ -51,7 +51,8 @@ function JobGroup({ kind, due }: { readonly kind: string; readonly due: readonly
   const { clock, saveRecords } = useGarden();
   const [isOpen, setOpen] = useState(false);
   const labels = [...new Set(due.map(({ bag }) => bag.container.label))];
-  if (labels.length === 1)
+  // each planting is walked through by itself
+  if (labels.length === 1 || due.some(({ task }) => task.kind === 'plant'))
     return (
       <JobList>
         <JobAt due={due} />

@@ -1,6 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
-import { proposedPlantingDay } from '@rundel/core/garden-state';
+import { clearingOf, proposedPlantingDay } from '@rundel/core/garden-state';
 import { CROP_FIELDS, CropFields, cropIn } from '../CropFields.tsx';
 import { dayField, FormDialog, FormField, textField, useFields } from '../form/index.ts';
 import { planChanges } from '../planting-records.ts';
@@ -78,15 +78,7 @@ function ClearOut({ bags, onClose, onDone }: ManyProps) {
   const clear = async () => {
     const at = when.read();
     if (at === undefined) return;
-    const drafts = bags.flatMap(({ container, occupants }) =>
-      occupants.map(({ stationId, plant }) => ({
-        kind: 'cleared' as const,
-        at,
-        containerId: container.id,
-        stationId,
-        plantId: plant.id,
-      })),
-    );
+    const drafts = bags.flatMap(({ container, occupants }) => clearingOf(container.id, occupants, at));
     if (drafts.length > 0) await record(drafts, `${countOf(bags)} cleared`);
     onDone();
   };

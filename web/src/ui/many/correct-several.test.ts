@@ -48,7 +48,9 @@ describe('several entries put right at once', () => {
     const { start, fields } = severalEntries([three, four], context);
     expect(start.texts).toMatchObject({ amount: '', ranThrough: '', isByEye: '' });
     expect(fields(start.texts)['amount']?.help).toContain('They differ');
-    expect(severalEntries([three, { ...four, litres: 3 }], context).start.texts['amount']).toBe('3 L');
+    expect(severalEntries([three, watering('ent_water00005', two, 3)], context).start.texts['amount']).toBe(
+      '3 L',
+    );
   });
 
   it('keep what is not touched, each its own', () => {
