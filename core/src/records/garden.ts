@@ -1,5 +1,6 @@
 import type { Entry } from './diary/entry.ts';
-import type { Records, Settings } from './records.ts';
+import type { Records } from './records.ts';
+import type { Settings } from './settings.ts';
 
 /** Everything that a grower has entered: the input of every computation about a garden. */
 export interface Garden extends Records {

@@ -35,30 +35,26 @@ export {
   type NutrientLabel,
 } from './product.ts';
 export {
-  RECORD_SCHEMAS,
-  settingsSchema,
-  varietySchema,
   type AddedStore,
-  type Batch,
   type Container,
   type FillLevel,
-  type OwnedSupport,
   type Gauge,
+  type Place,
+  type Template,
+} from './container.ts';
+export { varietySchema, type Batch, type Plan, type Plant, type Variety } from './plant.ts';
+export {
+  RECORD_SCHEMAS,
   type Measure,
-  type OwnProduct,
   type OwnMix,
+  type OwnProduct,
   type OwnRegime,
   type Pack,
-  type Plan,
-  type Plant,
   type RecordOf,
   type Records,
-  type Settings,
-  type Place,
   type TableName,
-  type Template,
-  type Variety,
 } from './records.ts';
+export { settingsSchema, type OwnedSupport, type Settings } from './settings.ts';
 export { daySchema, momentSchema } from './time.ts';
 export {
   BEARINGS,

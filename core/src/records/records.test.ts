@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, gannetSlip } from '../../demo/index.ts';
 import { daySchema, momentSchema, monthDaySchema } from './time.ts';
 import { ID_PREFIXES, idSchema, type IdOf } from './ids.ts';
-import { RECORD_SCHEMAS, settingsSchema, type TableName } from './records.ts';
+import { RECORD_SCHEMAS, type TableName } from './records.ts';
+import { settingsSchema } from './settings.ts';
 
 const demo = gannetSlip(1);
 const TABLES = Object.keys(RECORD_SCHEMAS) as TableName[];

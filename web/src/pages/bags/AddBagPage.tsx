@@ -16,14 +16,12 @@ import { BagParts, partToMend, spotsFor, type PartId } from './BagParts.tsx';
 import { BagPreview } from './BagPreview.tsx';
 import {
   bagFields,
-  bagOf,
-  bagProblems,
   dimensionName,
   isBagAsked,
   newBagStart,
-  startOfBag,
   type BagFields as FieldsOfBag,
 } from './bag-form.ts';
+import { bagOf, bagProblems, startOfBag } from './bag-values.ts';
 import { newBagRecords } from './bag-records.ts';
 import { labelsFor, nextLabel } from '../../ui/labels.ts';
 import {

@@ -4,16 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { fieldsIn } from '../../../test/field-context.ts';
 import { EMPTY } from '../../../test/gardens.ts';
 import { readForm, type Texts } from '../../ui/form/index.ts';
-import {
-  bagFields,
-  bagOf,
-  bagProblems,
-  isBagAsked,
-  NEW_PLACE,
-  newBagStart,
-  startOfBag,
-  type BagFields,
-} from './bag-form.ts';
+import { bagFields, isBagAsked, NEW_PLACE, newBagStart, type BagFields } from './bag-form.ts';
+import { bagOf, bagProblems, startOfBag } from './bag-values.ts';
 import { newBagRecords, type BagFormResult } from './bag-records.ts';
 import { labelsFor, nextLabel } from '../../ui/labels.ts';
 import { unitFormatIn } from '../../store/unit-format.ts';

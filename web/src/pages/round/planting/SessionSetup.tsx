@@ -1,15 +1,8 @@
 import { plansFor } from '@rundel/core/garden-state';
-import { Alert, Box, Button, IconButton, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
-import { IconX } from '@tabler/icons-react';
+import { Alert, Box, Button, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
-import { cropOf, SUPPORT_PRACTICES } from '@rundel/core/plants';
-import {
-  ORDER_PRACTICES,
-  orderPracticeOf,
-  plantingMethodOf,
-  STRIP_PRACTICES,
-  type MixAtPlanting,
-} from '@rundel/core/planting';
+import { cropOf } from '@rundel/core/plants';
+import { plantingMethodOf, type MixAtPlanting } from '@rundel/core/planting';
 import { PLANTING_METHOD_IDS } from '@rundel/core/records';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -28,20 +21,14 @@ import {
 } from '../../../ui/planting-form.ts';
 import { obstacleWords, remedyWords } from '../../../text/planting-text.ts';
 import { PlantingFields } from '../../../ui/PlantingFields.tsx';
-import { Select } from '../../../ui/Select.tsx';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
-import { useGarden, useUnitFormat, type Bag, told } from '../../../store/index.ts';
+import { useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
+import { HowYouWork } from './HowYouWork.tsx';
+import { ToPlant } from './ToPlant.tsx';
 import { itemFor, type PlantingSession, type SessionItem } from '@rundel/core/garden-state';
 
 /** Lines that the bench hands over, mm. */
 const OWN = ['buriedMillimetres', 'levelMillimetres', 'collarMillimetres'] as const;
-
-/** What the first watering comes to, by how the mix is. */
-const MIX_WORDS: Readonly<Record<MixAtPlanting, string>> = {
-  moistened: 'It wants little more than to settle round the roots.',
-  flooded: 'Flood it twice with a pause between. It is full then: the first watering is small and gentle.',
-  dry: 'Dry mix gets twice the first watering.',
-};
 
 /** Before planting: which seedlings go into which bags, and in which order the work is done. */
 export function SessionSetup({
@@ -53,7 +40,7 @@ export function SessionSetup({
   readonly session: PlantingSession | null;
   onKeep(session: PlantingSession): void;
 }) {
-  const { garden, clock, live, saveSettings } = useGarden();
+  const { garden, clock, live } = useGarden();
   const unitFormat = useUnitFormat();
   const [params] = useSearchParams();
   const { settings } = garden;
@@ -156,11 +143,6 @@ export function SessionSetup({
     form.begin({ ...empty, cropId: result.cropId, habitId: result.habitId });
     return undefined;
   });
-  const bagCount = new Set(items.map((i) => i.containerId)).size;
-  const order = orderPracticeOf(settings.orderPracticeId);
-  const support = SUPPORT_PRACTICES.find((s) => s.id === settings.supportPracticeId) ?? SUPPORT_PRACTICES[0];
-  const strip = STRIP_PRACTICES.find((s) => s.id === settings.stripPracticeId) ?? STRIP_PRACTICES[0];
-  const change = (patch: Partial<typeof settings>) => told(saveSettings({ ...settings, ...patch }));
   if (free.length === 0 && items.length === 0) {
     return (
       <Panel title="No bag has room">
@@ -252,106 +234,8 @@ export function SessionSetup({
         )}
       </Panel>
       <Box>
-        <Panel
-          title={
-            items.length === 0
-              ? 'Nothing chosen yet'
-              : `To plant: ${bagCount} ${bagCount === 1 ? 'bag' : 'bags'}`
-          }
-        >
-          {items.length === 0 && (
-            <Typography sx={{ color: 'text.secondary' }}>
-              Choose bags, say what the seedlings are like, and add them. Different seedlings can be added one
-              after the other.
-            </Typography>
-          )}
-          <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
-            {items.map((item) => {
-              const bag = bags.find((b) => b.container.id === item.containerId);
-              return (
-                <Box
-                  component="li"
-                  key={`${item.containerId} ${item.stationIds?.join() ?? ''}`}
-                  sx={{
-                    display: 'flex',
-                    alignItems: 'center',
-                    gap: 1,
-                    borderBlockEnd: '1px solid var(--line)',
-                  }}
-                >
-                  <Box sx={{ flex: 1, paddingBlock: 1 }}>
-                    <strong>{bag?.container.label}</strong> {item.plantName ?? item.varietyName}
-                    {item.plantingMethodId === 'seed' || item.isGuessed
-                      ? ''
-                      : `, ${unitFormat.show(item.seedling.stemMillimetres, 'height')} tall`}
-                    : {plantingMethodOf(item.plantingMethodId).name.toLowerCase()}
-                    {bag && item.stationIds
-                      ? `, at ${item.stationIds.map((id) => bag.container.stations.findIndex((s) => s.id === id) + 1).join(', ')}`
-                      : ''}
-                  </Box>
-                  <IconButton
-                    aria-label={`Leave bag ${bag?.container.label ?? ''} out`}
-                    onClick={() =>
-                      keep(
-                        items.filter((i) => i !== item),
-                        false,
-                      )
-                    }
-                    sx={{ width: 48, height: 48 }}
-                  >
-                    <IconX aria-hidden />
-                  </IconButton>
-                </Box>
-              );
-            })}
-          </Box>
-          {items.length > 0 && (
-            <Button
-              variant="contained"
-              size="large"
-              onClick={() => keep(items, true)}
-              sx={{ marginBlockStart: 2, minHeight: 56 }}
-            >
-              Begin planting
-            </Button>
-          )}
-        </Panel>
-        <Panel title="How you work">
-          <Box sx={{ display: 'grid', gap: 2 }}>
-            <Select
-              label="The mix is"
-              value={mixIs}
-              options={[
-                { id: 'moistened', label: 'moistened before filling' },
-                { id: 'flooded', label: 'filled in dry, and flooded in the bag' },
-                { id: 'dry', label: 'dry still' },
-              ]}
-              onChange={setMix}
-              help={MIX_WORDS[mixIs]}
-            />
-            <Select
-              label="Order of the work"
-              value={order.id}
-              options={ORDER_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
-              onChange={(id) => change({ orderPracticeId: id })}
-              help={order.description}
-            />
-            <Select
-              label="Leaves come off"
-              value={strip.id}
-              options={STRIP_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
-              onChange={(id) => change({ stripPracticeId: id })}
-              help={strip.description}
-            />
-            <Select
-              label="Supports go on"
-              value={support.id}
-              options={SUPPORT_PRACTICES.map((s) => ({ id: s.id, label: s.name }))}
-              onChange={(id) => change({ supportPracticeId: id })}
-              help={support.description}
-            />
-          </Box>
-        </Panel>
+        <ToPlant bags={bags} items={items} onKeep={keep} />
+        <HowYouWork mixIs={mixIs} onMix={setMix} />
       </Box>
     </Box>
   );
