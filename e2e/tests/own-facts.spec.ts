@@ -107,10 +107,10 @@ test.describe('what the grower owns and knows', () => {
     await page.getByRole('button', { name: 'Add a variety' }).click();
     const form = page.getByRole('dialog');
     await form.getByLabel('Name').fill('Old Meg');
-    await form.getByLabel('Days to ripe fruit').fill('5');
+    await form.getByLabel('Days to ripe').fill('5');
     await form.getByRole('button', { name: 'Save' }).click();
     await expect(form.getByText(/From 15 to 365 days/)).toBeVisible();
-    await form.getByLabel('Days to ripe fruit').fill('50');
+    await form.getByLabel('Days to ripe').fill('50');
     await form.getByLabel('How tall it gets').fill('5 ft');
     await expect(form.getByText('20 days sooner than is usual for a tall tomato.')).toBeVisible();
     await form.getByRole('button', { name: 'Save' }).click();

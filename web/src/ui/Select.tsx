@@ -25,6 +25,8 @@ export function Select<Id extends string>({
       onChange={(e) => onChange(e.target.value as Id)}
       helperText={problem ?? help}
       error={problem !== undefined}
+      // a choice of nothing is shown in its words, and its label stays out of their way
+      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
     >
       {options.map((option) => (
         <MenuItem key={option.id} value={option.id}>

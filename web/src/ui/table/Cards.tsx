@@ -3,6 +3,15 @@ import type { ReactNode } from 'react';
 import type { Column, Ticking, TickRow } from './column.ts';
 import { Tick } from './Tick.tsx';
 
+/** Out of sight, and still read out. */
+const ONLY_READ_OUT = {
+  position: 'absolute',
+  width: 1,
+  height: 1,
+  overflow: 'hidden',
+  clipPath: 'inset(50%)',
+} as const;
+
 const isEmpty = (content: ReactNode) => content === undefined || content === null || content === '';
 
 /** A row on a phone: what it is, and what of the rest is not empty. */
@@ -70,7 +79,8 @@ function CardLines<T>({ lines }: { readonly lines: readonly (readonly [Column<T>
       {lines.map(([column, content]) => (
         <Box key={column.id} sx={{ display: 'contents' }}>
           <Box component="dt" sx={{ color: 'text.secondary', fontWeight: 'fontWeightRegular' }}>
-            {column.header}
+            {/* a button says itself what it does */}
+            {column.isScreenOnly ? <Box sx={ONLY_READ_OUT}>{column.header}</Box> : column.header}
           </Box>
           <Box component="dd" sx={{ margin: 0, textAlign: 'end' }}>
             {content}

@@ -74,7 +74,7 @@ export default function FilmBench() {
             field('flatWidth', 'Width of a sleeve, laid flat')
           ) : (
             <TextField
-              label="Sleeves side by side across it"
+              label="Side by side"
               value={text.across}
               onChange={(e) => set({ across: e.target.value })}
               error={problems.across !== undefined}
@@ -102,7 +102,7 @@ export default function FilmBench() {
               { id: 'sealed', label: 'Sealed' },
             ]}
           />
-          {field('rim', 'Rim left free above the mix', 'depth')}
+          {field('rim', 'Free at the rim', 'depth')}
           <TextField
             label="How many"
             value={text.count}

@@ -1,23 +1,21 @@
 import { resolveAssumed } from '@rundel/core/assumed';
-import { Box, Button, Typography } from '@mui/material';
-import { dayOf } from '@rundel/core/calendar';
+import { Box, Typography } from '@mui/material';
 import type { Draft } from '@rundel/core/records';
-import { SUPPORT_PRACTICES, supportNeeds, supportOf, type RankedSupport } from '@rundel/core/plants';
+import { SUPPORT_PRACTICES, supportNeeds, type RankedSupport } from '@rundel/core/plants';
 import { useMemo, useRef, useState } from 'react';
-import { titleOf } from '../../../text/bag-text.ts';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
 import { Panel } from '../../../ui/Page.tsx';
-import { reachingWords } from '../../../text/planting-text.ts';
 import { Select } from '../../../ui/Select.tsx';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
-import { useBags, useGarden, useUnitFormat, type Bag, told } from '../../../store/index.ts';
+import { useBags, useGarden, type Bag, told } from '../../../store/index.ts';
 import { useSupplies } from '../../../store/supplies.ts';
 import { NoBags } from '../NoBags.tsx';
-import { heldPlants, outgrownOf, rankedFor, stringCanopy, topFor } from '@rundel/core/garden-state';
+import { heldPlants, rankedFor, stringCanopy, topFor } from '@rundel/core/garden-state';
 import { OwnedSupports } from './OwnedSupports.tsx';
 import { SupportDays } from './SupportDays.tsx';
 import { SupportChoice } from './SupportChoice.tsx';
 import { StringLengths } from './StringLengths.tsx';
+import { SupportList } from './SupportList.tsx';
 import { SupportNeeds } from './SupportNeeds.tsx';
 
 /** A support for a bag, with its top above the ground where the grower says another than is proposed, mm. */
@@ -28,7 +26,6 @@ export default function SupportBench() {
   const { garden, live, clock, saveRecords, saveSettings } = useGarden();
   const { bags: all } = useBags();
   const { stocks } = useSupplies();
-  const unitFormat = useUnitFormat();
   const { settings } = garden;
   const bags = useMemo(() => all.filter((b) => b.occupants.length > 0), [all]);
   const [ids, setIds] = useState<readonly string[]>();
@@ -117,43 +114,15 @@ export default function SupportBench() {
         }}
       >
         <Panel title="What each has">
-          <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
-            {chosen.map((bag) => {
-              const support = supportOf(bag.container.support.kind);
-              const grown = outgrownOf(bag, live, settings);
-              const isOpen = bag === focused;
-              return (
-                <Box component="li" key={bag.container.id} sx={{ borderBlockEnd: '1px solid var(--line)' }}>
-                  <Button
-                    onClick={() => {
-                      setOpen(bag.container.id);
-                      // on a phone the choice lies below the list
-                      choice.current?.scrollIntoView({ block: 'nearest' });
-                    }}
-                    aria-pressed={isOpen}
-                    sx={{
-                      display: 'block',
-                      width: '100%',
-                      textAlign: 'start',
-                      paddingBlock: 1,
-                      color: 'text.primary',
-                      fontWeight: 'fontWeightRegular',
-                      backgroundColor: isOpen ? 'var(--action-wash)' : 'transparent',
-                    }}
-                  >
-                    <strong>{titleOf(bag)}</strong>
-                    <Box component="span" sx={{ display: 'block', fontSize: '0.92rem' }}>
-                      {support.name}
-                      {bag.container.support.heightMillimetres > 0 &&
-                        `, ${unitFormat.show(bag.container.support.heightMillimetres, 'height')} above the ground`}
-                      {grown &&
-                        `. Outgrown ${reachingWords(grown.when, grown.plantedOn, dayOf(clock.now()))}.`}
-                    </Box>
-                  </Button>
-                </Box>
-              );
-            })}
-          </Box>
+          <SupportList
+            bags={chosen}
+            openId={focused?.container.id}
+            onOpen={(id) => {
+              setOpen(id);
+              // on a phone the choice lies below the list
+              choice.current?.scrollIntoView({ block: 'nearest' });
+            }}
+          />
           {better.length > 0 && (
             <OnceButton
               onPress={() => use(better)}

@@ -62,8 +62,10 @@ export default function VarietyDialog({
           value={habitId}
           help={habitOf(form.texts.cropId || 'tomato', habitId).description}
         />
-        <FormField form={form} name="bearing" />
-        <FormField form={form} name="daysFrom" />
+      </Box>
+      <FormField form={form} name="bearing" />
+      <FormField form={form} name="daysFrom" />
+      <Box sx={two}>
         <FormField form={form} name="ripeLow" />
         <FormField form={form} name="ripeHigh" />
         <FormField form={form} name="greenLow" />

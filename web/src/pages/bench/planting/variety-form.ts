@@ -51,15 +51,15 @@ export function varietyFields(
       ],
     }),
     daysFrom: choiceField<'planting' | 'sowing'>({
-      label: 'Its days are counted from',
+      label: 'Days counted from',
       options: [
         { id: 'planting', label: 'planting out' },
         { id: 'sowing', label: 'sowing' },
       ],
     }),
-    ripeLow: days('Days to ripe fruit', `Usual from planting: ${low} to ${high}.`),
+    ripeLow: days('Days to ripe', `Usual from planting: ${low} to ${high}.`),
     ripeHigh: days('to', 'If the packet says two.'),
-    greenLow: days('Days to full-sized green', 'For peppers, and for green tomatoes.'),
+    greenLow: days('Days to green', 'Full-sized: peppers, green tomatoes.'),
     greenHigh: days('to', 'If there are two.'),
     height: amountField({
       label: 'How tall it gets',
