@@ -127,10 +127,10 @@ export class HiddenBag {
     return litres - kept;
   }
 
-  /** The grade that a finger feels, 1 to 5: more of the top layer than the bag has, and not the same twice. */
-  finger(): number {
+  /** The grade that a finger feels, 1 to 5: more of the top layer than the bag has, and not the same twice; `more` is noise on top. */
+  finger(more = 0): number {
     const topShare = this.top / (this.make.availableLitres * 0.25);
-    const felt = 0.45 * topShare + 0.55 * this.share + 0.09 * this.chance.normal();
+    const felt = 0.45 * topShare + 0.55 * this.share + Math.hypot(0.09, more) * this.chance.normal();
     return 1 + [0.12, 0.33, 0.58, 0.85].filter((border) => felt >= border).length;
   }
 

@@ -1,7 +1,17 @@
 import { CLIMATES, type HiddenBag, type HiddenDay } from '../../hidden/index.ts';
 import { mixedBags, type TestBag } from './bags.ts';
 import { byMillimetres, daily, habitual, oracle, withRundel, type Said } from './growers.ts';
-import { FIRST_DAY, play, ROUND_HOUR, seasonOf, type Grower, type Played, type Season } from './play.ts';
+import {
+  FIRST_DAY,
+  play,
+  ROUND_HOUR,
+  seasonOf,
+  USUAL,
+  type Grower,
+  type Played,
+  type Season,
+  type Situation,
+} from './play.ts';
 
 /** What came of a season under one kind of grower, over all bags. */
 export interface Line {
@@ -22,6 +32,8 @@ export interface Truth {
   readonly coverage: number;
   /** median error of "hours until it wants water", as a share of the real hours */
   readonly hoursError: number;
+  /** mean of stated less real hours; above 0 it looks too late */
+  readonly hoursBias: number;
   readonly forecasts: number;
 }
 
@@ -38,6 +50,7 @@ export interface Trial {
   readonly seeds: readonly number[];
   readonly bagsEach: number;
   readonly days: number;
+  readonly situation?: Situation;
   /** assumed numbers in place of the table's */
   readonly own?: Partial<Record<string, number>>;
   /** leaves the other growers out */
@@ -48,20 +61,22 @@ export interface Trial {
 
 /** Plays the same bags and weather under every kind of grower. */
 export function compare(climate: keyof typeof CLIMATES, trial: Trial): Comparison {
-  const { days } = trial;
+  const { days, situation = USUAL } = trial;
   const years = trial.seeds.map((seed) => ({
-    season: seasonOf(seed + 500, CLIMATES[climate], days),
+    season: seasonOf(seed + 500, CLIMATES[climate], days, situation),
     tests: mixedBags(seed, trial.bagsEach, FIRST_DAY),
   }));
   const all = (name: string, growerOf: (test: TestBag, season: Season) => Grower) =>
     lineOf(
       name,
-      years.map(({ season, tests }) => tests.map((test) => play(test, season, growerOf(test, season), days))),
+      years.map(({ season, tests }) =>
+        tests.map((test) => play(test, season, growerOf(test, season), days, situation)),
+      ),
       days,
     );
   const asked: Asked[] = [];
   const rundel = all('Rundel', (test, season) => {
-    const grower = withRundel(test, season, trial.own, trial.foresees);
+    const grower = withRundel(test, season, trial.own, trial.foresees, situation.saidSize);
     asked.push({ season, said: grower.said });
     return grower;
   });
@@ -127,6 +142,7 @@ const SETTLED = 10;
 function truthOf(asked: readonly Asked[]): Truth {
   let [held, evenings] = [0, 0];
   const errors: number[] = [];
+  let bias = 0;
   for (const { season, said } of asked) {
     for (const { n, estimate, ahead, truth } of said) {
       if (n < SETTLED) continue;
@@ -134,14 +150,17 @@ function truthOf(asked: readonly Asked[]): Truth {
       if (truth.share >= estimate.share.low && truth.share <= estimate.share.high) held += 1;
       const stated = ahead.hoursToRefill.likely;
       const real = hoursUntil(truth.copy(), n, season);
-      if (n % 3 === 0 && stated !== undefined && stated > 0 && real !== undefined && real >= 12)
+      if (n % 3 === 0 && stated !== undefined && stated > 0 && real !== undefined && real >= 12) {
         errors.push(Math.abs(stated - real) / real);
+        bias += stated - real;
+      }
     }
   }
   errors.sort((a, b) => a - b);
   return {
     coverage: held / Math.max(1, evenings),
     hoursError: errors[Math.floor(errors.length / 2)] ?? NaN,
+    hoursBias: bias / Math.max(1, errors.length),
     forecasts: errors.length,
   };
 }

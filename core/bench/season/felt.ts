@@ -35,6 +35,7 @@ export const watering = (n: number, litres: number, ranThrough: boolean): WaterE
   litres,
   isMeasured: true,
   ranThrough,
+  isInGoes: true,
 });
 
 /** Seasons with a check every evening, and a watering whenever the bag felt barely damp or drier, as simulated bags were felt and took it. */
@@ -51,7 +52,7 @@ export function feltSeasons(bags: number): readonly FeltSeason[] {
           events.push(check(n, grade));
           return grower.pours(n, grade);
         },
-        poured: (n, litres, ranThrough) => events.push(watering(n, litres, ranThrough)),
+        poured: (n, litres, through) => events.push(watering(n, litres, through !== 'none')),
       },
       DAYS,
     );

@@ -4,6 +4,7 @@ import { momentAt, addDays } from '../../src/calendar/index.ts';
 import {
   adviseWatering,
   FilterRun,
+  FORECAST_HOURS,
   forecastWater,
   timelineOf,
   type WaterForecast,
@@ -72,19 +73,24 @@ export interface Said {
 
 /** A grower who goes by the app, and what the app said each evening; one who foresees knows the weather to come. */
 export function withRundel(
-  test: TestBag,
+  told: TestBag,
   season: Season,
   own: Partial<Record<string, number>> = {},
   foresees = false,
+  saidSize = 1,
 ): Grower & { readonly said: readonly (Said & { readonly truth: HiddenBag })[] } {
+  const test = {
+    ...told,
+    seen: { ...told.seen, availableLitres: told.seen.availableLitres * saidSize },
+  };
   const assumed = resolveAssumed(own);
   const run = FilterRun.start(test.seen, assumed);
   const stepsOf = timelineOf(test.seen, season.known, season.site.latitudeDegrees, assumed);
-  const expected = foresees ? season.known : season.expected;
   const said: (Said & { truth: HiddenBag })[] = [];
   let from = at(0, 0);
   let events: WaterEvent[] = [];
   let seen = -1;
+  let proposedLitres = 0;
   /** takes the filter to a moment and says what is known there */
   const advance = (n: number, minute: number): { estimate: WaterEstimate; ahead: WaterForecast } => {
     const to = at(n, ROUND_HOUR * 60 + minute);
@@ -93,7 +99,7 @@ export function withRundel(
     events = [];
     return {
       estimate: run.finish(),
-      ahead: aheadOf(test, { ...season, expected }, run, n, assumed, 24 * (n - seen)),
+      ahead: aheadOf(test, season, run, n, assumed, { hoursSinceSeen: 24 * (n - seen), foresees }),
     };
   };
   return {
@@ -108,7 +114,7 @@ export function withRundel(
       seen = n;
       events.push({ kind: 'check', id: `look${n}`, at: at(n, ROUND_HOUR * 60 + 1), check });
       const { estimate, ahead } = advance(n, 2);
-      return adviseWatering(
+      const advice = adviseWatering(
         estimate,
         test.seen,
         {
@@ -118,11 +124,22 @@ export function withRundel(
           measure: { kind: 'can', litres: 9 },
         },
         assumed,
-      ).isWanted;
+      );
+      proposedLitres = advice.litres.likely;
+      return advice.isWanted;
     },
-    poured(n, litres, ranThrough) {
-      const watering = { kind: 'watering', id: `drink${n}`, litres, ranThrough, isMeasured: true } as const;
-      events.push({ ...watering, at: at(n, ROUND_HOUR * 60 + 5) });
+    proposed: () => proposedLitres,
+    poured(n, litres, through, isInGoes) {
+      events.push({
+        kind: 'watering',
+        id: `drink${n}`,
+        at: at(n, ROUND_HOUR * 60 + 5),
+        litres,
+        ranThrough: through !== 'none',
+        ...(through === 'none' ? {} : { through }),
+        isMeasured: true,
+        isInGoes,
+      });
     },
   };
 }
@@ -135,15 +152,18 @@ function aheadOf(
   season: Season,
   run: FilterRun,
   n: number,
-  assumed: Assumed,
-  hoursSinceSeen: number,
+  settings: Assumed,
+  { hoursSinceSeen, foresees }: { readonly hoursSinceSeen: number; readonly foresees: boolean },
 ): WaterForecast {
+  const { days, filledDemandSpread } = season.expectedOn(n);
+  const assumed = { ...settings, filledDemandSpread };
+  const expected = foresees ? season.known : days;
   // what was measured up to today, and what is usual from tomorrow on
-  const weather = [...season.known.slice(0, n + 1), ...season.expected.slice(n + 1)];
+  const weather = [...season.known.slice(0, n + 1), ...expected.slice(n + 1)];
   const stepsOf = timelineOf(test.seen, weather, season.site.latitudeDegrees, assumed);
   const spans = Array.from({ length: ROUNDS }, (_, i) => {
     const [a, b] = [at(n + i, ROUND_HOUR * 60 + (i === 0 ? 3 : 0)), at(n + i + 1, ROUND_HOUR * 60)];
-    const steps = stepsOf([], a, b);
+    const steps = stepsOf([], a, b, FORECAST_HOURS);
     return { at: b, hoursAhead: 24 * (i + 1), steps: steps.filter((s): s is UseStep => s.kind === 'use') };
   });
   return forecastWater(run.belief, test.seen, spans, assumed, {

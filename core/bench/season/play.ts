@@ -6,8 +6,18 @@ import {
   type HiddenClimate,
   type HiddenDay,
 } from '../../hidden/index.ts';
-import { completeWeather, defaultNormals, type Site, type WeatherDay } from '../../src/climate/index.ts';
+import {
+  completeWeather,
+  defaultNormals,
+  type KnownDay,
+  type Site,
+  type WeatherDay,
+} from '../../src/climate/index.ts';
+import { learnForecastSpread } from '../../src/water/index.ts';
 import type { TestBag } from './bags.ts';
+
+/** What was seen to run through at the bottom. */
+export type Through = 'none' | 'little' | 'most';
 
 /** The evening round, hours after midnight. */
 export const ROUND_HOUR = 18;
@@ -18,37 +28,70 @@ export interface Season {
   readonly site: Site;
   readonly truth: readonly HiddenDay[];
   readonly known: readonly WeatherDay[];
-  /** what the app expects of each day before it comes: the site's normals */
-  readonly expected: readonly WeatherDay[];
+  /** the days as a diary has them */
+  readonly noted: readonly KnownDay[];
+  /** what the app expects on an evening of each day before it comes: the site's normals, and what the days so far taught of them */
+  expectedOn(n: number): { readonly days: readonly WeatherDay[]; readonly filledDemandSpread: number };
 }
+
+/** What is true of a garden beside its bags and its weather, and what its grower does about it. */
+export interface Situation {
+  readonly name: string;
+  /** the site's months as they usually are, or what its latitude alone says */
+  readonly knows: 'months' | 'latitude';
+  /** what the bags are said to hold against what they hold, on top of what is never known */
+  readonly saidSize?: number;
+  /** share of evenings on which nobody comes, whatever is due */
+  readonly missedRounds?: number;
+  /** noise of the finger on top of what fingers have, grades' worth of water */
+  readonly roughFinger?: number;
+  /** the litres that are proposed in one pour, and not in parts until it runs through */
+  readonly poursLitres?: boolean;
+}
+
+export const USUAL: Situation = { name: 'as usual', knows: 'months' };
 
 /** Days after the season's end that are looked ahead to. */
 const AFTER = 15;
 
-export function seasonOf(seed: number, climate: HiddenClimate, days: number): Season {
+export function seasonOf(
+  seed: number,
+  climate: HiddenClimate,
+  days: number,
+  { knows }: Pick<Situation, 'knows'> = USUAL,
+): Season {
   const latitudeDegrees = climate.meanCelsius > 14 ? 40 : 52;
   // a grower's own normals: what the place is usually like
   const plain = defaultNormals(latitudeDegrees);
-  const normals = plain.map((_, month) => {
+  const months = plain.map((_, month) => {
     const season = Math.cos(((month * 30.4 + 15 - 205) / 365) * 2 * Math.PI);
     const mean = climate.meanCelsius + climate.swingCelsius * season;
     const half = 2.5 + 4.2 * climate.clearness;
     return { minCelsius: mean - half, maxCelsius: mean + half, rainMillimetres: 40 };
   });
-  const site = { latitudeDegrees, normals };
+  const site = { latitudeDegrees, normals: knows === 'months' ? months : plain };
   const truth = hiddenWeather(chanceFrom(seed), FIRST_DAY, days + AFTER, climate);
   const last = truth.at(-1)?.day ?? FIRST_DAY;
+  const noted = truth.map(({ clearness: _, ...day }) => day);
+  const byDay = new Map<number, ReturnType<Season['expectedOn']>>();
   return {
     site,
     truth,
-    known: completeWeather(
-      truth.map(({ clearness: _, ...day }) => day),
-      site,
-      FIRST_DAY,
-      last,
-      DEFAULT_ASSUMED,
-    ),
-    expected: completeWeather([], site, FIRST_DAY, last, DEFAULT_ASSUMED),
+    noted,
+    known: completeWeather(noted, site, FIRST_DAY, last, DEFAULT_ASSUMED),
+    expectedOn(n) {
+      // three days more or less teach next to nothing
+      const upTo = n - (n % 3);
+      let expected = byDay.get(upTo);
+      if (!expected) {
+        const learnt = learnForecastSpread(noted.slice(0, upTo), site, DEFAULT_ASSUMED);
+        const { filledDemandSpread } = learnt;
+        const assumed = { ...DEFAULT_ASSUMED, ...learnt };
+        expected = { days: completeWeather([], site, FIRST_DAY, last, assumed), filledDemandSpread };
+        byDay.set(upTo, expected);
+      }
+      return expected;
+    },
   };
 }
 
@@ -58,8 +101,10 @@ export interface Grower {
   isCheckDue(n: number, bag: HiddenBag): boolean;
   /** whether to pour after a check of a finger grade */
   pours(n: number, grade: number): boolean;
+  /** litres that it would be told to take, where they are poured as told */
+  proposed?(n: number): number;
   /** what was poured in the end */
-  poured?(n: number, litres: number, ranThrough: boolean): void;
+  poured?(n: number, litres: number, through: Through, inGoes: boolean): void;
 }
 
 export interface Played {
@@ -73,24 +118,39 @@ export interface Played {
 /** Below this share of its real water a bag counts as dry that day. */
 const DRY = 0.2;
 
-/** One bag's season under a grower. Everyone pours alike: in parts, with a pause, until it runs through. */
-export function play(test: TestBag, season: Season, grower: Grower, days: number): Played {
+/** One bag's season under a grower. Who is not told litres pours in parts, with a pause, until it runs through. */
+export function play(
+  test: TestBag,
+  season: Season,
+  grower: Grower,
+  days: number,
+  situation: Situation = USUAL,
+): Played {
   const bag = test.hidden();
   const hand = chanceFrom(test.seed + 77);
+  const luck = chanceFrom(test.seed + 78);
   const walks = new Set<number>();
   let [checks, dryDays, poured, wasted] = [0, 0, 0, 0];
   const before: Grower['poured'] = grower.poured?.bind(grower);
   for (let n = 0; n < days; n++) {
     const today = season.truth[n] as HiddenDay;
     let lowest = bag.pass(today, 0, ROUND_HOUR);
-    if (grower.isCheckDue(n, bag)) {
+    const isMissed = luck.next() < (situation.missedRounds ?? 0);
+    // asked all the same: a habit counts its days whether or not anybody comes
+    const isDue = grower.isCheckDue(n, bag);
+    if (isDue && !isMissed) {
       checks += 1;
       walks.add(n);
-      if (grower.pours(n, bag.finger())) {
-        const given = pourInParts(bag, test.seen.availableLitres, () => hand.normal());
+      if (grower.pours(n, bag.finger(situation.roughFinger))) {
+        const told = situation.poursLitres ? grower.proposed?.(n) : undefined;
+        const given =
+          told === undefined
+            ? pourInParts(bag, test.seen.availableLitres, () => hand.normal())
+            : { litres: told, ran: bag.pour(told), isInGoes: false };
         poured += given.litres;
         wasted += given.ran;
-        before?.(n, Math.max(0.25, Math.round(given.litres * 4) / 4), given.ran > 0.1);
+        const litres = Math.max(0.25, Math.round(given.litres * 4) / 4);
+        before?.(n, litres, throughOf(given), given.isInGoes);
       }
     }
     lowest = Math.min(lowest, bag.pass(today, ROUND_HOUR, 24));
@@ -103,7 +163,7 @@ function pourInParts(
   bag: HiddenBag,
   availableLitres: number,
   normal: () => number,
-): { readonly litres: number; readonly ran: number } {
+): { readonly litres: number; readonly ran: number; readonly isInGoes: boolean } {
   let litres = 0;
   let ran = 0;
   for (const part of [0.4, 0.25, 0.2, 0.15]) {
@@ -114,5 +174,11 @@ function pourInParts(
     // a little at the first pour is the dry mix's doing: wait, and pour again
     if (through > (litres === amount ? 0.5 : 0.2) * amount) break;
   }
-  return { litres, ran };
+  return { litres, ran, isInGoes: true };
+}
+
+/** What somebody who looks under the bag says of it. */
+function throughOf({ litres, ran }: { readonly litres: number; readonly ran: number }): Through {
+  if (ran <= 0.1) return 'none';
+  return ran > 0.5 * litres ? 'most' : 'little';
 }

@@ -36,6 +36,13 @@ export const CHECK_ASSUMPTIONS = {
     'of available water',
     'Water that runs through leaves the bag near full, softly.',
   ),
+  runsPast: assumed(
+    0.1,
+    0,
+    0.5,
+    'probability',
+    'That one pour ran past mix that was not dry: along the wall, through a crack.',
+  ),
   strayReading: assumed(
     0.02,
     0.005,

@@ -121,6 +121,20 @@ export const WATER_ASSUMPTIONS = {
     '°C d a day',
     'Degree days above 10 °C of a day that counts as one day of growth.',
   ),
+  usualEto: assumed(
+    1,
+    0.5,
+    1.8,
+    'times the usual',
+    'What days draw here against what the latitude, or the months that you gave, would say; learnt from the days that are noted.',
+  ),
+  usualPrior: assumed(
+    3,
+    1,
+    20,
+    'times three days',
+    'What is said to be usual here counts for as much known weather.',
+  ),
   forecastPrior: assumed(
     12,
     4,

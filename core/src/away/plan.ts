@@ -2,6 +2,7 @@ import type { Assumed } from '../assumed/index.ts';
 import { addDays } from '../calendar/index.ts';
 import {
   completeWeather,
+  drawingTimes,
   drawWeather,
   type KnownDay,
   type WeatherDay,
@@ -308,6 +309,8 @@ function drawWeathers(
   return Array.from({ length: WEATHERS }, () => {
     const drawn = drawWeather(model, chance, first, days.length, before);
     // what was forecast and entered stands
-    return completeWeather([...drawn, ...forecast], model.site, first, last, assumed);
+    return completeWeather([...drawn, ...forecast], model.site, first, last, assumed).map((day) =>
+      forecast.some((f) => f.day === day.day) ? day : drawingTimes(day, assumed.usualEto),
+    );
   });
 }

@@ -12,4 +12,4 @@ export {
   type TableReading,
   type WeatherRow,
 } from './weather-table.ts';
-export { completeWeather, type KnownDay, type Site, type WeatherDay } from './weather.ts';
+export { completeWeather, drawingTimes, type KnownDay, type Site, type WeatherDay } from './weather.ts';

@@ -41,6 +41,9 @@ export interface Site {
 /** How far a closed house is warmer than outside. */
 type WarmerInside = Pick<Assumed, 'warmerByDay' | 'warmerByNight'>;
 
+/** And how far what is usual here is off (`usualEto`): a day that is filled in draws so many times what its normals say. */
+type Judged = WarmerInside & Pick<Assumed, 'usualEto'>;
+
 /** The day's demand outside and under cover: by Penman–Monteith where more than temperatures is known, else by those. */
 function demandOf(
   day: Day,
@@ -65,6 +68,19 @@ function demandOf(
     : { etoMillimetres: hargreavesSamani(plain), coverMillimetres, by: 'hargreaves' };
 }
 
+/** A day's demand, so many times over. */
+export function drawingTimes<D extends Pick<WeatherDay, 'etoMillimetres' | 'coverMillimetres'>>(
+  day: D,
+  factor: number,
+): D {
+  if (factor === 1) return day;
+  return {
+    ...day,
+    etoMillimetres: day.etoMillimetres * factor,
+    coverMillimetres: day.coverMillimetres * factor,
+  };
+}
+
 /**
  * The weather of every day in a span (both ends included), known days as they are and gaps from the normals, marked.
  * Of two known days with one date the later in the list counts.
@@ -77,7 +93,7 @@ export function completeWeather(
   site: Site,
   first: Day,
   last: Day,
-  assumed: WarmerInside,
+  assumed: Judged,
 ): readonly WeatherDay[] {
   const byDay = new Map(known.map((k) => [k.day, k]));
   const count = Math.max(0, daysBetween(first, last) + 1);
@@ -92,7 +108,10 @@ export function completeWeather(
       minCelsius,
       maxCelsius,
       rainMillimetres: found?.rainMillimetres ?? normal.rainMillimetres,
-      ...demandOf(day, { ...found, minCelsius, maxCelsius }, site, assumed),
+      ...drawingTimes(
+        demandOf(day, { ...found, minCelsius, maxCelsius }, site, assumed),
+        found ? 1 : assumed.usualEto,
+      ),
       filled: { temperature: !found, rain: found?.rainMillimetres === undefined },
     };
   });

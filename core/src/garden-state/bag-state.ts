@@ -9,6 +9,7 @@ import {
   type Garden,
 } from '../records/index.ts';
 import {
+  FORECAST_HOURS,
   forecastWater,
   timelineOf,
   type Belief,
@@ -91,8 +92,8 @@ function waterEventsOf(
     if (check && e.kind === 'check')
       events.push({ kind: 'check', id: e.id, at: e.at, check, stationId: e.stationId });
     if (e.kind === 'watering') {
-      const { id, at, litres, isMeasured, ranThrough, into } = e;
-      events.push({ kind: 'watering', id, at, litres, isMeasured, ranThrough, into });
+      const { id, at, litres, isMeasured, ranThrough, through, isInGoes, into } = e;
+      events.push({ kind: 'watering', id, at, litres, isMeasured, ranThrough, through, isInGoes, into });
     }
     if (e.kind === 'solution' && e.what === 'changed')
       events.push({ kind: 'emptied', id: `${e.id}-emptied`, at: e.at });
@@ -221,7 +222,9 @@ export function waterSetting(
   const spans = rounds.map((at, i) => ({
     at,
     hoursAhead: (Date.parse(at) - Date.parse(now)) / 3_600_000,
-    steps: stepsBetween([], rounds[i - 1] ?? now, at).filter((s): s is UseStep => s.kind === 'use'),
+    steps: stepsBetween([], rounds[i - 1] ?? now, at, FORECAST_HOURS).filter(
+      (s): s is UseStep => s.kind === 'use',
+    ),
   }));
   return { bag, properties, from, occupants, rounds, weather, stepsBetween, spans };
 }

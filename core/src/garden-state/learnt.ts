@@ -10,6 +10,7 @@ export interface Learnt {
   readonly fingerOffset?: number;
   readonly fingerNoise?: number;
   readonly filledDemandSpread?: number;
+  readonly usualEto?: number;
 }
 
 /** This grower's finger, from checks beside weighings, and this site's weather, from the days that were noted. */
@@ -42,6 +43,10 @@ function fingerOf(garden: Garden, live: readonly Entry[]): Learnt {
 
 function forecastOf({ settings }: Garden, live: readonly Entry[]): Learnt {
   const assumed = resolveAssumed(settings.assumptions);
-  const { windows, filledDemandSpread } = learnForecastSpread(knownWeather(live), siteOf(settings), assumed);
-  return windows === 0 ? {} : { filledDemandSpread };
+  const { windows, filledDemandSpread, usualEto } = learnForecastSpread(
+    knownWeather(live),
+    siteOf(settings),
+    assumed,
+  );
+  return windows === 0 ? {} : { filledDemandSpread, usualEto };
 }

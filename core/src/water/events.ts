@@ -26,6 +26,7 @@ export function applyEvent(
     belief.stores.fill(store, amount, event.ranThrough);
     return;
   }
+  const chancePast = chanceRanPast(belief, event, assumed);
   belief.watering(
     amount,
     amount * (event.isMeasured ? assumed.measuredWatering : assumed.looseWatering),
@@ -33,8 +34,29 @@ export function applyEvent(
   );
   if (event.ranThrough) {
     const sigma = assumed.ranThroughNoise;
-    belief.observe(remembered(assumed, 'ran through', (w) => Math.exp(-(((1 - w) / sigma) ** 2) / 2) + 1e-4));
+    const full = (w: number) => Math.exp(-(((1 - w) / sigma) ** 2) / 2) + 1e-4;
+    belief.observe(
+      chancePast === 0
+        ? remembered(assumed, 'ran through', full)
+        : weightsBy((w) => (1 - chancePast) * full(w) + chancePast),
+    );
   }
+}
+
+/**
+ * The chance that what ran through ran past the mix, so that it says nothing of its being full: dry mix shrinks from the wall and
+ * repels water until it has had time. In goes, with pauses, it has.
+ */
+function chanceRanPast(
+  belief: Belief,
+  { ranThrough, isInGoes, through }: Extract<WaterEvent, { kind: 'watering' }>,
+  assumed: Assumed,
+): number {
+  if (!ranThrough || isInGoes) return 0;
+  const isDry = belief.chanceBelow(assumed.dryBelow);
+  // a trickle on mix that was dry is the first to come; where most came through a bag that was not dry was full before
+  const known = through === 'most' ? 0.6 : 1;
+  return Math.min(0.95, assumed.runsPast + known * isDry);
 }
 
 function applyLook(

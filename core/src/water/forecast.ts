@@ -15,6 +15,9 @@ export interface RoundAhead extends PathPoint {
   readonly level?: number;
 }
 
+/** Forecasts are read in steps of so many hours at the most: a bag dries by day and not by night. */
+export const FORECAST_HOURS = 3;
+
 export interface WaterForecast {
   readonly rounds: readonly RoundAhead[];
   /** hours until it wants water; a bound is undefined when it lies beyond the days checked */
@@ -40,7 +43,8 @@ export interface CheckHabit {
  * Looks ahead from a belief to each round to come, with nobody watering.
  *
  * @param habit what brings a check forward whatever the estimate says
- * @param spans for each round to come, in order: its local time, hours from now, and the use steps since the one before
+ * @param spans for each round to come, in order: its local time, hours from now, and the use steps since the one before, none
+ *   longer than {@link FORECAST_HOURS} where the hours are to be right
  * @see docs/model.md, 7. Water
  */
 export function forecastWater(
@@ -55,10 +59,15 @@ export function forecastWater(
   const chanceNow = ahead.chanceBelow(assumed.refillPoint);
   const wiltingNow = ahead.chanceBelow(assumed.wiltNoise);
   const rounds: RoundAhead[] = [];
+  const courses = {
+    chanceDry: courseOf('chanceDry', chanceNow),
+    chanceWilting: courseOf('chanceWilting', wiltingNow),
+  };
   const seen = bag.stores.findIndex(({ kind }) => hasLevel(kind));
   for (const span of spans) {
-    const timeStep = span.steps.reduce((sum, step) => extend(sum, step, assumed), NO_TIME);
-    advanceBelief(ahead, bag, timeStep, depletion, assumed);
+    const before = ahead.copy();
+    const whole = span.steps.reduce((sum, step) => extend(sum, step, assumed), NO_TIME);
+    advanceBelief(ahead, bag, whole, depletion, assumed);
     const chanceDry = ahead.chanceBelow(assumed.refillPoint);
     const level = seen < 0 ? {} : { level: storeLevels(ahead, bag)[seen]?.likely ?? 0 };
     const chanceWilting = ahead.chanceBelow(assumed.wiltNoise);
@@ -70,17 +79,31 @@ export function forecastWater(
       ...range(ahead),
       ...level,
     });
+    // where a chance that matters is passed on the way, the way is looked at more closely
+    const open = Object.values(courses).filter((course) => course.passes(rounds.at(-1)));
+    if (open.length > 0) {
+      let timeStep = NO_TIME;
+      let hours = span.hoursAhead - whole.days * 24;
+      for (const step of span.steps) {
+        timeStep = extend(timeStep, step, assumed);
+        hours += step.days * 24;
+        const then = before.copy();
+        advanceBelief(then, bag, timeStep, depletion, assumed);
+        for (const course of open)
+          course.reach(
+            hours,
+            then.chanceBelow(course.key === 'chanceDry' ? assumed.refillPoint : assumed.wiltNoise),
+          );
+      }
+    }
+    for (const course of Object.values(courses))
+      course.reach(span.hoursAhead, (rounds.at(-1) as RoundAhead)[course.key]);
     if (chanceWilting > 0.97) break;
   }
-  const hoursOf = (key: ChanceKey, now: number) => ({
-    low: hoursUntilChance(now, rounds, 0.1, key),
-    likely: hoursUntilChance(now, rounds, 0.5, key),
-    high: hoursUntilChance(now, rounds, 0.9, key),
-  });
   return {
     rounds,
-    hoursToRefill: hoursOf('chanceDry', chanceNow),
-    hoursToWilting: hoursOf('chanceWilting', wiltingNow),
+    hoursToRefill: courses.chanceDry.hours(),
+    hoursToWilting: courses.chanceWilting.hours(),
     nextCheck: sooner(
       nextCheck(chanceNow, rounds, assumed.risk, habit.mayMissARound ? 2 : 1),
       spans,
@@ -119,21 +142,32 @@ function nextCheck(
 
 type ChanceKey = 'chanceDry' | 'chanceWilting';
 
-function hoursUntilChance(
-  chanceNow: number,
-  rounds: readonly RoundAhead[],
-  chance: number,
-  key: ChanceKey,
-): number | undefined {
-  let from = { hoursAhead: 0, reached: chanceNow };
-  if (chanceNow >= chance) return 0;
-  for (const round of rounds) {
-    const reached = round[key];
-    if (reached >= chance) {
-      const share = (chance - from.reached) / (reached - from.reached);
-      return from.hoursAhead + share * (round.hoursAhead - from.hoursAhead);
-    }
-    from = { hoursAhead: round.hoursAhead, reached };
-  }
-  return undefined;
+/** The chances whose hours are told. */
+const TOLD = { low: 0.1, likely: 0.5, high: 0.9 } as const;
+
+/** How a chance rises from now on, point by point, and when it passes those that are told. */
+function courseOf(key: ChanceKey, now: number) {
+  let from = { hours: 0, chance: now };
+  const passed: { -readonly [K in keyof typeof TOLD]: number | undefined } = {
+    low: now >= TOLD.low ? 0 : undefined,
+    likely: now >= TOLD.likely ? 0 : undefined,
+    high: now >= TOLD.high ? 0 : undefined,
+  };
+  const names = Object.keys(TOLD) as (keyof typeof TOLD)[];
+  return {
+    key,
+    /** whether it passes one of them on the way to a round */
+    passes: (round: RoundAhead | undefined) =>
+      round !== undefined && names.some((name) => passed[name] === undefined && round[key] >= TOLD[name]),
+    /** straight between two points */
+    reach(hours: number, chance: number) {
+      for (const name of names)
+        if (passed[name] === undefined && chance >= TOLD[name]) {
+          const share = (TOLD[name] - from.chance) / (chance - from.chance);
+          passed[name] = from.hours + share * (hours - from.hours);
+        }
+      from = { hours, chance };
+    },
+    hours: () => ({ ...passed }),
+  };
 }

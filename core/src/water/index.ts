@@ -44,6 +44,6 @@ export {
   type StoreLevel,
   type WaterEstimate,
 } from './estimate.ts';
-export { forecastWater, type WaterForecast, type RoundAhead } from './forecast.ts';
+export { FORECAST_HOURS, forecastWater, type WaterForecast, type RoundAhead } from './forecast.ts';
 export { adviseWatering, type WateringAdvice } from './watering.ts';
 export { learnForecastSpread, type LearntForecast } from './forecast-spread.ts';

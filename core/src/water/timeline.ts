@@ -23,6 +23,10 @@ export type WaterEvent =
       /** whether it was measured (a known can) or judged by eye */
       readonly isMeasured: boolean;
       readonly ranThrough: boolean;
+      /** how much of it came through, where that was said */
+      readonly through?: 'little' | 'most' | undefined;
+      /** in goes, with pauses: dry mix has had time to take it up */
+      readonly isInGoes?: boolean | undefined;
       /** over the mix, or into the reservoir, drum or buried pots */
       readonly into?: 'top' | 'store' | undefined;
     }
@@ -44,7 +48,13 @@ export interface UseStep extends DayDemand {
 export type TimelineStep = UseStep | { readonly kind: 'event'; readonly event: WaterEvent };
 
 /** The steps from one moment to another, with the events between. */
-export type Timeline = (events: readonly WaterEvent[], from: string, to: string) => readonly TimelineStep[];
+export type Timeline = (
+  events: readonly WaterEvent[],
+  from: string,
+  to: string,
+  /** no stretch is longer than this, and all are cut at multiples of it; a divisor of 24 */
+  mostHours?: number,
+) => readonly TimelineStep[];
 
 /**
  * A bag's timeline: stretches of use, cut at midnights and at events, with the events between. Both the plain balance and
@@ -75,7 +85,7 @@ export function timelineOf(
         ages.map((byDay) => byDay[i] as number),
       ),
     });
-  return (events, from, to) => {
+  return (events, from, to, mostHours = 24) => {
     const sorted = eventsWithin(events, Date.parse(from), Date.parse(to));
     const [firstDay, lastDay] = [dayOf(from), dayOf(to)];
     const offset = /(Z|[+-]\d{2}:\d{2})$/.exec(to)?.[0] ?? 'Z';
@@ -94,11 +104,11 @@ export function timelineOf(
         event = sorted[++next]
       ) {
         const until = Math.min(last, hourOf(event.at));
-        if (until > hour) steps.push(useOf(day, hour, until, offset));
+        steps.push(...usesOf(day, hour, until, mostHours, offset));
         hour = Math.max(hour, until);
         steps.push({ kind: 'event', event });
       }
-      if (last > hour) steps.push(useOf(day, hour, last, offset));
+      steps.push(...usesOf(day, hour, last, mostHours, offset));
     }
     for (const event of sorted.slice(next)) steps.push({ kind: 'event', event });
     return steps;
@@ -112,6 +122,23 @@ interface DayOfUse {
   /** hours */
   readonly daylight: number;
   readonly demand: DayDemand;
+}
+
+/** What a day asks for between two of its hours, cut at multiples of so many. */
+function usesOf(
+  day: DayOfUse,
+  from: number,
+  to: number,
+  mostHours: number,
+  offset: string,
+): readonly UseStep[] {
+  const steps: UseStep[] = [];
+  for (let hour = from; hour < to;) {
+    const until = Math.min(to, (Math.floor(hour / mostHours + 1e-9) + 1) * mostHours);
+    steps.push(useOf(day, hour, until, offset));
+    hour = until;
+  }
+  return steps;
 }
 
 /** What a day asks for between two of its hours. */

@@ -42,6 +42,12 @@ export const wateringEntry = z.object({
   isMeasured: z.boolean(),
   /** whether water came out at the bottom, or the store ran over */
   ranThrough: z.boolean(),
+  /** how much of it came through at the bottom, where that was said */
+  through: z.optional(z.enum(['little', 'most'])),
+  /** poured in goes, with pauses, and not all at once */
+  isInGoes: z.optional(z.boolean()),
+  /** ran off over the edge and never got into the mix, L; not part of `litres` */
+  spiltLitres: z.optional(z.number().check(z.gt(0), z.lte(200))),
   /** over the mix when left out; `store`: into the reservoir, drum, saucer or buried pots */
   into: z.optional(z.enum(['top', 'store'])),
   measureId: z.optional(idSchema('measure')),
