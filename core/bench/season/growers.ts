@@ -5,9 +5,11 @@ import {
   adviseWatering,
   FilterRun,
   FORECAST_HOURS,
+  learnCapacity,
   forecastWater,
   timelineOf,
   type WaterForecast,
+  type TimelineStep,
   type UseStep,
   type WaterEstimate,
   type WaterEvent,
@@ -84,22 +86,41 @@ export function withRundel(
     seen: { ...told.seen, availableLitres: told.seen.availableLitres * saidSize },
   };
   const assumed = resolveAssumed(own);
-  const run = FilterRun.start(test.seen, assumed);
+  let run = FilterRun.start(test.seen, assumed);
+  let seenAs = test.seen;
+  const steps: TimelineStep[] = [];
+  const past: WaterEvent[] = [];
   const stepsOf = timelineOf(test.seen, season.known, season.site.latitudeDegrees, assumed);
   const said: (Said & { truth: HiddenBag })[] = [];
   let from = at(0, 0);
   let events: WaterEvent[] = [];
   let seen = -1;
   let proposedLitres = 0;
+  /** what the bag seems to hold, once a week: the app does it with every entry */
+  const learn = () => {
+    const reckoned = FilterRun.start(test.seen, assumed);
+    for (const step of steps) reckoned.step(step);
+    const { factor } = learnCapacity(past, reckoned.finish().moves, test.seen.availableLitres, assumed);
+    seenAs = { ...test.seen, availableLitres: test.seen.availableLitres * factor };
+    run = FilterRun.start(seenAs, assumed);
+    for (const step of steps) run.step(step);
+  };
   /** takes the filter to a moment and says what is known there */
   const advance = (n: number, minute: number): { estimate: WaterEstimate; ahead: WaterForecast } => {
     const to = at(n, ROUND_HOUR * 60 + minute);
-    for (const step of stepsOf(events, from, to)) run.step(step);
+    const passed = stepsOf(events, from, to);
+    for (const step of passed) run.step(step);
+    steps.push(...passed);
+    past.push(...events);
     from = to;
     events = [];
+    if (minute === 0 && n % 7 === 0) learn();
     return {
       estimate: run.finish(),
-      ahead: aheadOf(test, season, run, n, assumed, { hoursSinceSeen: 24 * (n - seen), foresees }),
+      ahead: aheadOf({ ...test, seen: seenAs }, season, run, n, assumed, {
+        hoursSinceSeen: 24 * (n - seen),
+        foresees,
+      }),
     };
   };
   return {
@@ -116,7 +137,7 @@ export function withRundel(
       const { estimate, ahead } = advance(n, 2);
       const advice = adviseWatering(
         estimate,
-        test.seen,
+        seenAs,
         {
           check,
           isDueAgainBeforeNextRound: ahead.nextCheck.kind === 'now',

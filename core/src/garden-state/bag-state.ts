@@ -13,7 +13,9 @@ import {
   forecastWater,
   timelineOf,
   type Belief,
+  learnCapacity,
   type DripSpell,
+  type LearntCapacity,
   type WaterForecast,
   type UseStep,
   type WaterBag,
@@ -43,6 +45,8 @@ export interface BagWater {
   readonly setAside: readonly SetAsideReading[];
   /** what its probe has shown to be off; undefined for a bag without readings of one */
   readonly probe: LearntProbe | undefined;
+  /** what it seems to hold against what was reckoned, by the litres that it took until they ran through */
+  readonly capacity: LearntCapacity;
   /** what it likely used on each of the last days and will on the next, L: mean, at its own use; and what the drip brought */
   readonly usePerDay: readonly {
     readonly day: string;
@@ -239,19 +243,28 @@ export function waterCase(
 ): WaterCase & { readonly water: BagWater } {
   const { settings } = garden;
   const setting = waterSetting(garden, container, now, live);
-  const { bag, properties, from, occupants, rounds, weather, stepsBetween, spans } = setting;
+  const { bag: reckoned, properties, from, occupants, rounds, weather, stepsBetween, spans } = setting;
   const { assumed } = properties;
-  const runWith = (attachment: FilterMemory, probeNoise?: number) => {
+  const runWith = (attachment: FilterMemory, runBag: WaterBag, probeNoise?: number) => {
     const { checks, setAside } = checksOf(container, properties, live, probeNoise);
     const events = waterEventsOf(container.id, live, checks);
     const steps = stepsBetween(events, from, now);
-    return { checks, setAside, events, steps, ...attachment.run(bag, steps, assumed) };
+    return { checks, setAside, events, steps, ...attachment.run(runBag, steps, assumed) };
   };
-  const first = runWith(memory);
+  const first = runWith(memory, reckoned);
   const here = entriesAt(live, container.id);
-  const probe = learnProbe(here, first.checks, first.estimate.moves, bag.availableLitres, assumed);
-  const isOwn = probe.readings > 0 && Math.abs(probe.noise - assumed.probeNoise) > 1e-9;
-  const { setAside, events, steps, belief, estimate } = isOwn ? runWith(memory.second(), probe.noise) : first;
+  const { moves } = first.estimate;
+  const probe = learnProbe(here, first.checks, moves, reckoned.availableLitres, assumed);
+  const capacity = learnCapacity(first.events, moves, reckoned.availableLitres, assumed);
+  const isOwnProbe = probe.readings > 0 && Math.abs(probe.noise - assumed.probeNoise) > 1e-9;
+  const bag =
+    capacity.factor === 1
+      ? reckoned
+      : { ...reckoned, availableLitres: reckoned.availableLitres * capacity.factor };
+  const { setAside, events, steps, belief, estimate } =
+    isOwnProbe || bag !== reckoned
+      ? runWith(memory.second(), bag, isOwnProbe ? probe.noise : undefined)
+      : first;
   const past = weather.filter((day) => day.day <= dayOf(now));
   const daysSincePlanting = daysSinceLastPlanting(occupants, dayOf(now));
   const seenAt = estimate.lastEventAt;
@@ -271,6 +284,7 @@ export function waterCase(
     hasBeenChecked: events.some((e) => e.kind === 'check' && Date.parse(e.at) <= Date.parse(now)),
     setAside,
     probe: probe.readings > 0 ? probe : undefined,
+    capacity,
     usePerDay: usePerDay(
       [
         ...steps.filter((step): step is UseStep => step.kind === 'use'),

@@ -26,9 +26,9 @@ export interface BagFeed {
 /** Water that a bag would take now, L: the least to dissolve a feed in where it needs none. */
 export function waterFor(bag: BagView): number {
   const least = FEED_LITRES * Math.max(1, bag.occupants.length);
-  const share = bag.water?.estimate.share.likely;
-  if (share === undefined) return least;
-  const wanted = (1 - share) * bag.properties.availableLitres;
+  const { water } = bag;
+  if (!water) return least;
+  const wanted = (1 - water.estimate.share.likely) * water.availableLitres;
   return Math.max(least, Math.round(wanted * 4) / 4);
 }
 

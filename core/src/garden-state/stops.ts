@@ -64,7 +64,7 @@ export function statusOf(
   if (!water || !isIn) return { kind: 'working', check, checks };
   const advice = adviseWatering(
     water.estimate,
-    bag.properties,
+    water,
     {
       check: asCheck(check.check, water.estimate.share.likely),
       isDueAgainBeforeNextRound: water.ahead.nextCheck.kind === 'now',

@@ -30,9 +30,9 @@ function isWithin(days: readonly KnownDay[], sd: number): boolean {
 
 describe('how far the days of a site lie from what is usual', () => {
   it('is what is assumed while no days are known, or too few in a row', () => {
-    expect(learn([])).toEqual({ filledDemandSpread, windows: 0 });
+    expect(learn([])).toEqual({ filledDemandSpread, usualEto: 1, windows: 0 });
     const gaps = usual(30).filter((_, i) => i % 3 !== 2);
-    expect(learn(gaps)).toEqual({ filledDemandSpread, windows: 0 });
+    expect(learn(gaps)).toEqual({ filledDemandSpread, usualEto: 1, windows: 0 });
   });
 
   it('falls towards what a day’s use is in doubt anyway where days come as usual, and never below', () => {
@@ -49,12 +49,36 @@ describe('how far the days of a site lie from what is usual', () => {
     expect(spells.filledDemandSpread).toBeGreaterThan(turns.filledDemandSpread + 0.02);
   });
 
-  it('is wide, but within its range, where the normals are another climate’s', () => {
-    const days = (climate: keyof typeof CLIMATES) =>
-      hiddenWeather(chanceFrom(5), '2026-05-01', 120, CLIMATES[climate]);
-    const [own, other] = [learn(days('boatyard')), learn(days('hot'))];
-    expect(other.filledDemandSpread).toBeGreaterThan(own.filledDemandSpread + 0.1);
-    expect(other.filledDemandSpread).toBeLessThanOrEqual(ASSUMPTIONS.filledDemandSpread.high);
+  it('is a bias first, where the normals are another climate’s, and wide while that is hardly known', () => {
+    const days = (climate: keyof typeof CLIMATES, count = 120) =>
+      hiddenWeather(chanceFrom(5), '2026-05-01', count, CLIMATES[climate]);
+    const [own, other, soon] = [learn(days('boatyard')), learn(days('hot')), learn(days('hot', 12))];
+    expect(Math.abs(own.usualEto - 1)).toBeLessThan(0.12);
+    expect(other.usualEto).toBeGreaterThan(1.2);
+    expect(soon.usualEto).toBeGreaterThan(1);
+    for (const { filledDemandSpread: spread } of [own, other, soon]) {
+      expect(spread).toBeGreaterThanOrEqual(ASSUMPTIONS.filledDemandSpread.low);
+      expect(spread).toBeLessThanOrEqual(ASSUMPTIONS.filledDemandSpread.high);
+    }
+  });
+
+  it('goes by the season: a hot spring says less of the autumn than of itself', () => {
+    const wider = (first: string, by: number) => usual(30, first, () => by);
+    const spring = learn(wider('2026-04-01', 8)).usualEto;
+    const autumn = learn([...wider('2026-04-01', 8), ...wider('2026-09-01', 0)]).usualEto;
+    expect(spring).toBeGreaterThan(1.1);
+    expect(autumn - 1).toBeLessThan((spring - 1) / 2);
+  });
+
+  it('draws so many times what is usual on days that are filled in, and leaves known days alone', () => {
+    const assumed = { ...DEFAULT_ASSUMED, usualEto: 1.4 };
+    const known = usual(1, '2026-06-10');
+    const [plain, more] = [DEFAULT_ASSUMED, assumed].map((a) =>
+      completeWeather(known, SITE, '2026-06-10', '2026-06-11', a),
+    );
+    expect(more?.[0]).toEqual(plain?.[0]);
+    expect(more?.[1]?.etoMillimetres).toBeCloseTo(1.4 * (plain?.[1]?.etoMillimetres ?? 0), 9);
+    expect(more?.[1]?.coverMillimetres).toBeCloseTo(1.4 * (plain?.[1]?.coverMillimetres ?? 0), 9);
   });
 
   it('holds for the same months of other years: sums of three days come out about as often as stated', () => {

@@ -44,6 +44,7 @@ export {
   type StoreLevel,
   type WaterEstimate,
 } from './estimate.ts';
+export { learnCapacity, type LearntCapacity } from './learn-capacity.ts';
 export { FORECAST_HOURS, forecastWater, type WaterForecast, type RoundAhead } from './forecast.ts';
 export { adviseWatering, type WateringAdvice } from './watering.ts';
 export { learnForecastSpread, type LearntForecast } from './forecast-spread.ts';

@@ -79,6 +79,8 @@ describe('the grid', () => {
     litres: 9,
     isMeasured: true,
     ranThrough: true,
+    // in goes it had time to soak in: what ran through says that the bag is full
+    isInGoes: true,
   });
 
   it.each([

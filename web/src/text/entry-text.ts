@@ -1,7 +1,7 @@
 import { plantingMethodOf } from '@rundel/core/planting';
 import { supportOf } from '@rundel/core/plants';
 import { TENDED_WORDS } from './tended-text.ts';
-import type { Entry, Garden } from '@rundel/core/records';
+import type { Entry, EntryOf, Garden } from '@rundel/core/records';
 import { FEED_SKIP_WORDS, feedAmountWords } from './feed-text.ts';
 import { productAmount, productName, grams } from './product-text.ts';
 import { checkWords } from './check-text.ts';
@@ -56,7 +56,7 @@ function wordsOf(
     case 'check':
       return `Check${entry.stationId ? ` at ${plant ?? 'one plant'}` : ''}: ${checkWords(entry.check, unitFormat)}`;
     case 'watering':
-      return `Watered: ${amountWords(entry.litres, 'water', entry.asEntered, unitFormat)}${entry.into === 'store' ? ' into its store' : ''}${entry.ranThrough ? ', ran through' : ''}${entry.isMeasured ? '' : ', by eye'}`;
+      return wateringWords(entry, unitFormat);
     case 'drip':
       return entry.setting ? `Drip set: ${dripWords(entry.setting, unitFormat)}` : 'Drip turned off';
     case 'skipped':
@@ -159,4 +159,20 @@ function wordsOf(
     case 'removed':
       return 'Removed an entry';
   }
+}
+
+function wateringWords(entry: EntryOf<'watering'>, unitFormat: UnitFormat): string {
+  const { litres, asEntered, spiltLitres, into, ranThrough, through, isInGoes, isMeasured } = entry;
+  const amount =
+    spiltLitres === undefined
+      ? amountWords(litres, 'water', asEntered, unitFormat)
+      : `${unitFormat.show(litres, 'water')}, and ${unitFormat.show(spiltLitres, 'water')} ran off`;
+  const ran = { little: ', a little ran through', most: ', most ran through' };
+  return [
+    `Watered: ${amount}`,
+    into === 'store' ? ' into its store' : '',
+    isInGoes ? ', in goes' : '',
+    ranThrough ? (through ? ran[through] : ', ran through') : '',
+    isMeasured ? '' : ', by eye',
+  ].join('');
 }

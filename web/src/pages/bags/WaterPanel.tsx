@@ -14,6 +14,9 @@ import { WhatIf } from './WhatIf.tsx';
 
 const WaterChart = lazy(() => import('./WaterChart.tsx'));
 
+/** A bag that holds this much more or less than reckoned is told of, log. */
+const SAID_FROM = 0.1;
+
 /** The bag's water in three numbers, each to be opened. */
 export function WaterPanel({ bag }: { readonly bag: Bag }) {
   const { clock, live } = useGarden();
@@ -45,6 +48,8 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
   );
   const isTight = most > properties.assumed.keepable * water.availableLitres && estimate.stores.length === 0;
   const lastFault = water.setAside.at(-1);
+  const { capacity } = water;
+  const seemsOff = Math.abs(Math.log(capacity.factor)) > Math.max(SAID_FROM, capacity.logSd);
   return (
     <Panel title="Water">
       <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1.5 }}>
@@ -56,6 +61,13 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
           On the hottest day to come it uses about {unitFormat.show(most, 'water')} of the{' '}
           {unitFormat.show(water.availableLitres, 'water')} that it holds: one round a day may not keep it. A
           second round, a bigger bag, mulch, shade or a store of water would.
+        </Remark>
+      )}
+      {seemsOff && (
+        <Remark>
+          It seems to hold about {unitFormat.show(properties.fill.mixLitres * capacity.factor, 'bag')} of mix,
+          not {unitFormat.show(properties.fill.mixLitres, 'bag')}: {capacity.waterings} waterings ran through
+          sooner or later than that size says. I reckon with what they say; measure the bag to be sure.
         </Remark>
       )}
       {lastFault && (

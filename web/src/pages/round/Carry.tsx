@@ -14,7 +14,7 @@ export function likelyWatering({ bag, status }: WalkStop): number {
   if (status.kind === 'watering') return status.advice.fills.litres;
   if (!bag.water) return 0;
   const isLikely = expectedGrades(bag.water).driest <= 2;
-  return isLikely ? (1 - bag.water.estimate.share.likely) * bag.properties.availableLitres : 0;
+  return isLikely ? (1 - bag.water.estimate.share.likely) * bag.water.availableLitres : 0;
 }
 
 /** The feeds to carry: "45 mL tomato liquid 4-3-8", product by product. */

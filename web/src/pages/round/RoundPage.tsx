@@ -128,7 +128,7 @@ export default function RoundPage() {
   const watering = useCallback(
     async (given: WateringDone) => {
       if (!bag || isLeft(bag)) return;
-      const { litres, ranThrough, count, feeds } = given;
+      const { litres, seen, count, feeds } = given;
       const at = clock.now();
       const measureId = 'id' in measure && measure.id ? { measureId: measure.id } : {};
       await record(
@@ -138,7 +138,7 @@ export default function RoundPage() {
             at,
             containerId: bag.container.id,
             litres,
-            ranThrough,
+            ...seen,
             isMeasured: true,
             asEntered: fillsWords(count, measure),
             ...(given.into === 'store' ? { into: 'store' as const } : {}),
@@ -177,7 +177,7 @@ export default function RoundPage() {
     else if (isEnter && status?.kind === 'watering') {
       const { fills } = status.advice;
       const feeds = stop?.feeds.filter(({ advice }) => advice.kind === 'feed') ?? [];
-      told(watering({ ...fills, ranThrough: false, into: status.advice.into, feeds }));
+      told(watering({ ...fills, seen: { ranThrough: false }, into: status.advice.into, feeds }));
     } else if (isEnter && status?.kind === 'done') goOn(bag);
     else return false;
     return true;

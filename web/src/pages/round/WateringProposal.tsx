@@ -1,4 +1,4 @@
-import { Box, Button, FormControlLabel, IconButton, Switch, Typography } from '@mui/material';
+import { Box, Button, IconButton, Typography } from '@mui/material';
 import { IconMinus, IconPlus } from '@tabler/icons-react';
 import { MEASURE_UNIT } from '@rundel/core/units';
 import type { WateringAdvice } from '@rundel/core/water';
@@ -7,6 +7,7 @@ import { fillsWords } from '../../text/text.ts';
 import { wateringMeasure, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import type { FeedOffer } from '@rundel/core/garden-state';
 import { PROPOSAL } from './proposal.ts';
+import { NOTHING_THROUGH, RanThrough, type SeenThrough } from './RanThrough.tsx';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
 
 const feedLine = import('./FeedLine.tsx');
@@ -16,7 +17,7 @@ const FeedLine = lazy(() => feedLine);
 export interface WateringDone {
   readonly litres: number;
   readonly count: number;
-  readonly ranThrough: boolean;
+  readonly seen: SeenThrough;
   readonly into: WateringAdvice['into'];
   /** what was in it */
   readonly feeds: readonly FeedOffer[];
@@ -58,7 +59,7 @@ export default function WateringProposal({
   const measure = wateringMeasure(garden);
   const step = MEASURE_UNIT[measure.kind] === 'second' ? 1 : 0.25;
   const [count, setCount] = useState(advice.fills.count);
-  const [ranThrough, setRanThrough] = useState(false);
+  const [seen, setSeen] = useState(NOTHING_THROUGH);
   const [isFed, setFed] = useState(true);
   const given = isFed ? feeds.filter((feed) => feed.advice.kind === 'feed') : [];
   const litres = count * measure.litres;
@@ -74,7 +75,7 @@ export default function WateringProposal({
     ? 'into its pipe or drum until it is full'
     : advice.pours > 1
       ? 'in two goes, ten minutes apart: dry mix lets the first one past'
-      : 'slowly, until it runs through';
+      : 'slowly, in goes with a pause between, until it runs through';
   return (
     <Box sx={PROPOSAL} role="group" aria-label="Proposed watering">
       <Typography sx={{ fontSize: '0.92rem' }}>
@@ -119,7 +120,7 @@ export default function WateringProposal({
         <Button
           variant="contained"
           color="secondary"
-          onClick={() => onGiven({ litres, count, ranThrough, into: advice.into, feeds: given })}
+          onClick={() => onGiven({ litres, count, seen, into: advice.into, feeds: given })}
           aria-keyshortcuts="Enter"
           sx={{ minHeight: 56, minWidth: 104, fontSize: '1.1rem' }}
         >
@@ -136,12 +137,7 @@ export default function WateringProposal({
           '& .MuiButton-root': { paddingInline: 1, minWidth: 0 },
         }}
       >
-        <FormControlLabel
-          sx={{ marginInlineEnd: 0 }}
-          control={<Switch color="secondary" checked={ranThrough} onChange={(_, on) => setRanThrough(on)} />}
-          label={isStore ? 'It ran over' : 'It ran through'}
-          slotProps={{ typography: { sx: { fontSize: '0.95rem' } } }}
-        />
+        <RanThrough seen={seen} isStore={isStore} onChange={setSeen} />
         <Box>
           <Button onClick={onOther} sx={{ color: 'inherit', textDecoration: 'underline' }}>
             Other amount

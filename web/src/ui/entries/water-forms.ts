@@ -18,23 +18,55 @@ export const wateringAmount = (label: string, help?: string) =>
 export const laterWatering = (label: string) =>
   amountField({ ...WATERING_AMOUNT, label, help: 'Empty for none.', isOptional: true });
 
+type Through = 'none' | 'some' | 'little' | 'most';
+
+const THROUGH: readonly { readonly id: Through; readonly label: string }[] = [
+  { id: 'none', label: 'nothing' },
+  { id: 'little', label: 'a little' },
+  { id: 'most', label: 'most of it' },
+  { id: 'some', label: 'some, I cannot say how much' },
+];
+
 export const wateringForm = entryForm<'watering'>()({
   fields({ garden, unitFormat }) {
     const { name, litres } = wateringMeasure(garden);
     const help = `As "5 L", "1 gal" or "½ can" (your ${name} holds ${unitFormat.show(litres, 'water')}).`;
     return {
       amount: wateringAmount('How much', help),
-      ranThrough: switchField({ label: 'It ran through at the bottom' }),
+      through: choiceField<Through>({ label: 'Ran through at the bottom', options: THROUGH }),
+      isInGoes: switchField({ label: 'Poured in goes, with pauses' }),
+      spilt: amountField({
+        label: 'Of that ran off over the edge',
+        help: 'It never got into the mix, and does not count. Empty for none.',
+        purpose: 'water',
+        low: 0.01,
+        high: 200,
+        inMeasures: true,
+        isOptional: true,
+      }),
       isByEye: switchField({ label: 'Judged by eye' }),
     };
   },
-  start: ({ litres, ranThrough, isMeasured, asEntered }) => ({
-    values: { amount: litres, ranThrough, isByEye: !isMeasured },
+  start: ({ litres, ranThrough, through, isInGoes, spiltLitres, isMeasured, asEntered }) => ({
+    values: {
+      amount: litres + (spiltLitres ?? 0),
+      through: (ranThrough ? (through ?? 'some') : 'none') as Through,
+      isInGoes: isInGoes ?? false,
+      spilt: spiltLitres,
+      isByEye: !isMeasured,
+    },
     texts: { amount: typedWithUnit(asEntered) },
   }),
-  facts: ({ amount, ranThrough, isByEye }, texts) => ({
-    litres: amount,
-    ranThrough,
+  check: ({ amount, spilt }) =>
+    amount !== undefined && spilt !== undefined && spilt >= amount
+      ? [{ at: 'spilt', problem: 'That is all of it: then nothing was watered.' }]
+      : [],
+  facts: ({ amount, through, isInGoes, spilt, isByEye }, texts) => ({
+    litres: amount - (spilt ?? 0),
+    ranThrough: through !== 'none',
+    through: through === 'little' || through === 'most' ? through : undefined,
+    isInGoes: isInGoes || undefined,
+    spiltLitres: spilt,
     isMeasured: !isByEye,
     asEntered: texts.amount.trim(),
   }),

@@ -46,7 +46,7 @@ describe('several entries put right at once', () => {
 
   it('show what they agree in, and nothing where they differ', () => {
     const { start, fields } = severalEntries([three, four], context);
-    expect(start.texts).toMatchObject({ amount: '', ranThrough: '', isByEye: '' });
+    expect(start.texts).toMatchObject({ amount: '', through: 'none', isByEye: '' });
     expect(fields(start.texts)['amount']?.help).toContain('They differ');
     expect(severalEntries([three, watering('ent_water00005', two, 3)], context).start.texts['amount']).toBe(
       '3 L',
@@ -54,9 +54,9 @@ describe('several entries put right at once', () => {
   });
 
   it('keep what is not touched, each its own', () => {
-    expect(drafts(corrected([three, four], { ranThrough: 'on' }))).toMatchObject([
-      { replaces: three.id, at: AT, litres: 3, ranThrough: true },
-      { replaces: four.id, at: AT, litres: 4, ranThrough: true },
+    expect(drafts(corrected([three, four], { through: 'most' }))).toMatchObject([
+      { replaces: three.id, at: AT, litres: 3, ranThrough: true, through: 'most' },
+      { replaces: four.id, at: AT, litres: 4, ranThrough: true, through: 'most' },
     ]);
   });
 
@@ -79,6 +79,18 @@ describe('several entries put right at once', () => {
     expect(second).toMatchObject({ litres: expect.closeTo(4 * 3.785412, 9) as number });
   });
 
+  it('of a switch that differs can be said to be on or off at all', () => {
+    const byEye = { ...four, isMeasured: false };
+    expect(drafts(corrected([three, byEye], { isByEye: 'no' }))).toMatchObject([
+      { isMeasured: true },
+      { isMeasured: true },
+    ]);
+    expect(drafts(corrected([three, byEye], { isByEye: 'on' }))).toMatchObject([
+      { isMeasured: false },
+      { isMeasured: false },
+    ]);
+  });
+
   it('say at which one something cannot be, and change none', () => {
     const result = corrected([watering('ent_water00004', one, 150), four], { amount: 'gal' });
     expect(result).toMatchObject({ ok: false, at: 'amount', entry: { id: 'ent_water00004' } });
@@ -86,11 +98,12 @@ describe('several entries put right at once', () => {
 
   it('of a yes and a no are both as they were until one of them is said', () => {
     const ran = { ...four, ranThrough: true };
+    expect(severalEntries([three, ran], context).start.texts['through']).toBe('');
     expect(drafts(corrected([three, ran], { amount: '2 L' }))).toMatchObject([
       { ranThrough: false },
       { ranThrough: true },
     ]);
-    expect(drafts(corrected([three, ran], { ranThrough: 'no' }))).toMatchObject([
+    expect(drafts(corrected([three, ran], { through: 'none' }))).toMatchObject([
       { ranThrough: false },
       { ranThrough: false },
     ]);
