@@ -1,4 +1,5 @@
 import { compare, type Comparison, type Truth } from './season/compare.ts';
+import { SITUATIONS } from './season/play.ts';
 
 /**
  * The season test: forty bags over four weather years, a hundred and twenty days, two climates, and what a perfect forecast
@@ -12,4 +13,9 @@ const comparisons: readonly (Comparison & { readonly foreseen: Truth })[] = (['c
     foreseen: compare(climate, { ...trial, only: 'Rundel', foresees: true }).truth,
   }),
 );
-console.log(JSON.stringify({ seconds: (performance.now() - started) / 1000, comparisons }));
+/** What else may be true of a garden, each beside the same other growers. */
+const situations = SITUATIONS.map((situation) => ({
+  name: situation.name,
+  climates: (['coolWet', 'hot'] as const).map((climate) => compare(climate, { ...trial, situation })),
+}));
+console.log(JSON.stringify({ situations, seconds: (performance.now() - started) / 1000, comparisons }));

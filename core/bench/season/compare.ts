@@ -76,7 +76,7 @@ export function compare(climate: keyof typeof CLIMATES, trial: Trial): Compariso
     );
   const asked: Asked[] = [];
   const rundel = all('Rundel', (test, season) => {
-    const grower = withRundel(test, season, trial.own, trial.foresees, situation.saidSize);
+    const grower = withRundel(test, season, trial.own, trial.foresees, situation);
     asked.push({ season, said: grower.said });
     return grower;
   });

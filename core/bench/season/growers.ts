@@ -15,7 +15,7 @@ import {
   type WaterEvent,
 } from '../../src/water/index.ts';
 import type { TestBag } from './bags.ts';
-import { FIRST_DAY, ROUND_HOUR, type Grower, type Season } from './play.ts';
+import { FIRST_DAY, ROUND_HOUR, type Grower, type Season, type Situation } from './play.ts';
 
 /** Checks every evening and pours at a grade or drier. */
 export function daily(pourAt: number): Grower {
@@ -79,7 +79,7 @@ export function withRundel(
   season: Season,
   own: Partial<Record<string, number>> = {},
   foresees = false,
-  saidSize = 1,
+  { saidSize = 1, plansForMissed = false }: Partial<Situation> = {},
 ): Grower & { readonly said: readonly (Said & { readonly truth: HiddenBag })[] } {
   const test = {
     ...told,
@@ -120,6 +120,7 @@ export function withRundel(
       ahead: aheadOf({ ...test, seen: seenAs }, season, run, n, assumed, {
         hoursSinceSeen: 24 * (n - seen),
         foresees,
+        plansForMissed,
       }),
     };
   };
@@ -174,7 +175,11 @@ function aheadOf(
   run: FilterRun,
   n: number,
   settings: Assumed,
-  { hoursSinceSeen, foresees }: { readonly hoursSinceSeen: number; readonly foresees: boolean },
+  {
+    hoursSinceSeen,
+    foresees,
+    plansForMissed,
+  }: { readonly hoursSinceSeen: number; readonly foresees: boolean; readonly plansForMissed: boolean },
 ): WaterForecast {
   const { days, filledDemandSpread } = season.expectedOn(n);
   const assumed = { ...settings, filledDemandSpread };
@@ -189,6 +194,7 @@ function aheadOf(
   });
   return forecastWater(run.belief, test.seen, spans, assumed, {
     hoursSinceSeen,
+    mayMissARound: plansForMissed,
     isEstablishing: n < assumed.establishingDays,
   });
 }

@@ -43,13 +43,25 @@ export interface Situation {
   readonly saidSize?: number;
   /** share of evenings on which nobody comes, whatever is due */
   readonly missedRounds?: number;
-  /** noise of the finger on top of what fingers have, grades' worth of water */
+  /** planning so that a round may be missed */
+  readonly plansForMissed?: boolean;
+  /** noise of the finger on top of what fingers have, share of available water */
   readonly roughFinger?: number;
   /** the litres that are proposed in one pour, and not in parts until it runs through */
   readonly poursLitres?: boolean;
 }
 
 export const USUAL: Situation = { name: 'as usual', knows: 'months' };
+
+/** What else is played, each thing by itself. */
+export const SITUATIONS: readonly Situation[] = [
+  { name: 'a garden that knows only its latitude', knows: 'latitude' },
+  { name: 'bags entered a fifth too large', knows: 'months', saidSize: 1.2 },
+  { name: 'the proposed litres in one pour', knows: 'months', poursLitres: true },
+  { name: 'one round in five missed', knows: 'months', missedRounds: 0.2 },
+  { name: 'the same, planned for', knows: 'months', missedRounds: 0.2, plansForMissed: true },
+  { name: 'a rough finger', knows: 'months', roughFinger: 0.1 },
+];
 
 /** Days after the season's end that are looked ahead to. */
 const AFTER = 15;

@@ -233,6 +233,12 @@ describe('at the bag', () => {
     ['its day, with a drink', '2026-07-10', water, 'feed'],
     ['its day, without one', '2026-07-10', { ...water, isWatered: false }, 'feed'],
     ['dust-dry: water first', '2026-07-11', { ...water, share: 0.08 }, 'too-dry'],
+    [
+      'felt dry: fed at the next stop, although it was watered since',
+      '2026-07-11',
+      { ...water, share: 0.9, foundDry: true },
+      'too-dry',
+    ],
     ['sodden: wait', '2026-07-11', { ...water, share: 0.97, isWatered: false }, 'too-wet'],
     ['sodden and overdue: it cannot wait for ever', '2026-07-14', { ...water, share: 0.97 }, 'feed'],
   ] as const)('%s', (_, today, found, kind) => {

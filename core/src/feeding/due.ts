@@ -281,6 +281,8 @@ export interface FeedingWater {
   /** share of available water, as found or estimated, 0 to 1 */
   readonly share: number;
   readonly isWatered: boolean;
+  /** it was felt dry at this very stop: it is watered now and fed at the next, whatever has been poured since */
+  readonly foundDry?: boolean;
   /** the day of the next watering after this one, if it can be told */
   readonly nextOn: Day | undefined;
 }
@@ -298,7 +300,7 @@ export function adviseFeed(
   if (today < due.earliest) return { kind: 'not-yet' };
   const passes = water.nextOn === undefined ? today >= due.target : water.nextOn > due.latest;
   if (today < due.target && !(water.isWatered && passes)) return { kind: 'not-yet' };
-  if (water.share < assumed.feedDryBelow) return { kind: 'too-dry' };
+  if (water.foundDry || water.share < assumed.feedDryBelow) return { kind: 'too-dry' };
   if (water.share > assumed.feedWetAbove && today <= due.latest) return { kind: 'too-wet' };
   return { kind: 'feed', isJoined: water.isWatered, isOverdue: today > due.latest };
 }

@@ -38,7 +38,7 @@ export function feedOffers(
   bag: BagView,
   products: readonly Product[],
   now: string,
-  isWatered: boolean,
+  stop: { readonly isWatered: boolean; readonly foundDry?: boolean },
 ): readonly FeedOffer[] {
   const { water, feeding } = bag;
   const regime = feeding?.regime;
@@ -52,7 +52,7 @@ export function feedOffers(
     const dose = state.step.dose ?? product?.feed?.dose;
     if (!product || !dose) return [];
     const nextOn = next === undefined ? undefined : dayOf(next);
-    const advice = adviseFeed(state, dayOf(now), { share, isWatered, nextOn }, bag.properties.assumed);
+    const advice = adviseFeed(state, dayOf(now), { share, nextOn, ...stop }, bag.properties.assumed);
     if (advice.kind === 'not-yet') return [];
     const partnerId = product.feed?.partnerId;
     const partner = partnerId === undefined ? undefined : findProduct(partnerId, products);
@@ -68,7 +68,9 @@ export function feedDueIds(
 ): ReadonlySet<string> {
   return new Set(
     bags
-      .filter((bag) => feedOffers(bag, products, now, false).some(({ advice }) => advice.kind === 'feed'))
+      .filter((bag) =>
+        feedOffers(bag, products, now, { isWatered: false }).some(({ advice }) => advice.kind === 'feed'),
+      )
       .map((bag) => bag.container.id),
   );
 }

@@ -39,7 +39,7 @@ export {
   fedWithWatering,
   asGiven,
 } from './feed-offers.ts';
-export { type StopStatus, statusOf, isOpen, isBeforeColdNight } from './stops.ts';
+export { type StopStatus, statusOf, wasFoundDry, isOpen, isBeforeColdNight } from './stops.ts';
 export { type BagFeed, waterFor, bagFeeds, type MixedPart, mixedBatch } from './batch-plan.ts';
 export type { BagChange, WhatIf } from './what-if.ts';
 export { footprintSquareMetres, weightsOf } from './load.ts';

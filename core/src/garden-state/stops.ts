@@ -2,7 +2,7 @@ import type { BagView } from './bag-view.ts';
 import { addDays, dayOf } from '../calendar/index.ts';
 import { entriesAt, type Entry, type EntryOf } from '../records/index.ts';
 import { effectiveChecks } from '../round/index.ts';
-import { adviseWatering, type WateringAdvice, type MoistureCheck } from '../water/index.ts';
+import { adviseWatering, isDry, type WateringAdvice, type MoistureCheck } from '../water/index.ts';
 
 /** What was seen at a stop: the check that counts, and all that stand; more than one where single plants were felt. */
 interface Seen {
@@ -76,6 +76,15 @@ export function statusOf(
   );
   if (wateredLitres > 0 || !advice.isWanted) return { kind: 'done', check, checks, wateredLitres, advice };
   return isSkipped ? { kind: 'skipped' } : { kind: 'watering', check, checks, advice };
+}
+
+/** Whether a bag was found dry at this stop of the walk. */
+export function wasFoundDry(status: StopStatus, { water, properties }: BagView): boolean {
+  if (!('checks' in status) || !water) return false;
+  const share = water.estimate.share.likely;
+  return status.checks.some(
+    ({ check }) => check.method !== 'level' && isDry(asCheck(check, share), properties.assumed),
+  );
 }
 
 /** Whether a stop still wants the grower. */

@@ -1,3 +1,4 @@
+export { missedRounds } from './missed-rounds.ts';
 export { anotherRound, type AnotherRound } from './another-round.ts';
 export {
   expectedGrades,

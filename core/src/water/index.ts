@@ -46,5 +46,5 @@ export {
 } from './estimate.ts';
 export { learnCapacity, type LearntCapacity } from './learn-capacity.ts';
 export { FORECAST_HOURS, forecastWater, type WaterForecast, type RoundAhead } from './forecast.ts';
-export { adviseWatering, type WateringAdvice } from './watering.ts';
+export { adviseWatering, isDry, type WateringAdvice } from './watering.ts';
 export { learnForecastSpread, type LearntForecast } from './forecast-spread.ts';

@@ -79,8 +79,8 @@ export function adviseWatering(
   };
 }
 
-/** Whether a check by itself asks for a watering. */
-function isDry(check: MoistureCheck, assumed: Pick<Assumed, 'refillPoint' | 'lowLevel'>): boolean {
+/** Whether a check by itself says that a bag is dry, and asks for a watering. */
+export function isDry(check: MoistureCheck, assumed: Pick<Assumed, 'refillPoint' | 'lowLevel'>): boolean {
   switch (check.method) {
     case 'finger':
       return check.grade <= 2;

@@ -7,6 +7,7 @@ import { Link } from 'react-router';
 import { ColdNightNotice } from '../../ui/ColdNightNotice.tsx';
 import { isDue, jobGroupWords, jobKey, taskChanges, taskDone } from '../../text/job-text.ts';
 import { JobRow } from '../../ui/JobRow.tsx';
+import { MissedRounds } from './MissedRounds.tsx';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useBags, useGarden, type Bag } from '../../store/index.ts';
 
@@ -33,6 +34,7 @@ export default function Jobs() {
   }
   return (
     <Box sx={{ marginBlockStart: 2 }}>
+      <MissedRounds bags={bags} />
       <ColdNightNotice crops={[]} bags={bags} isPlanted />
       {groups.size > 0 && (
         <Typography sx={{ fontSize: '0.88rem', fontWeight: 'fontWeightMedium', color: 'text.secondary' }}>

@@ -33,7 +33,7 @@ import { StopActions } from './StopActions.tsx';
 import type { WalkStop } from './StopList.tsx';
 import { useCurrentStop } from './current-stop.ts';
 import type { SkipReason } from './SkipButton.tsx';
-import { isBeforeColdNight, isOpen, statusOf } from '@rundel/core/garden-state';
+import { isBeforeColdNight, isOpen, statusOf, wasFoundDry } from '@rundel/core/garden-state';
 import { StopHead, StopWords } from './StopWords.tsx';
 import { useWalk } from './walk.ts';
 
@@ -70,7 +70,10 @@ export default function RoundPage() {
     (bag: Bag): WalkStop => {
       const status = statusOf(bag, walk, live, measure, isCold);
       const isWatered = status.kind === 'watering' || ('wateredLitres' in status && status.wateredLitres > 0);
-      const due = feedOffers(bag, products, `${today}T12:00:00.000Z`, isWatered);
+      const due = feedOffers(bag, products, `${today}T12:00:00.000Z`, {
+        isWatered,
+        foundDry: wasFoundDry(status, bag),
+      });
       const feeds = unanswered(due, bag, walk, live);
       return { bag, status: withFeed(status, feeds), feeds };
     },

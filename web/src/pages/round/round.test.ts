@@ -154,14 +154,14 @@ describe('a feed at a stop', () => {
       water: { ...water, estimate: { ...water.estimate, share: { low: likely, likely, high: likely } } },
     };
   };
-  const kinds = (of: Bag) => feedOffers(of, [], at(4), true).map((o) => o.advice.kind);
+  const kinds = (of: Bag) => feedOffers(of, [], at(4), { isWatered: true }).map((o) => o.advice.kind);
 
   it('is offered on its day, held back on a dry bag, and not asked for before', () => {
     expect(kinds(withShare(0.5))).toEqual(['feed']);
     expect(kinds(withShare(0.05))).toEqual(['too-dry']);
     expect(kinds(withShare(0.99))).toEqual(['too-wet']);
     expect(kinds(withShare(0.5, feeding([state('2026-08-01', '2026-08-04')])))).toEqual([]);
-    expect(feedOffers({ ...bag, feeding: undefined }, [], at(4), true)).toEqual([]);
+    expect(feedOffers({ ...bag, feeding: undefined }, [], at(4), { isWatered: true })).toEqual([]);
   });
 
   it('puts its bag on the round', () => {
@@ -170,7 +170,7 @@ describe('a feed at a stop', () => {
   });
 
   it('keeps a stop open until it is given or left, and no longer', () => {
-    const offers = feedOffers(withShare(0.5), [], at(4), true);
+    const offers = feedOffers(withShare(0.5), [], at(4), { isWatered: true });
     const done = statusAfter([check(2), watering]);
     expect(withFeed(done, offers).kind).toBe('feed');
     expect(isOpen(withFeed(done, offers))).toBe(true);
@@ -195,7 +195,7 @@ describe('a feed at a stop', () => {
   });
 
   it('is written down with its step, its amount and its water, once for each part', () => {
-    const [offer] = feedOffers(withShare(0.5), [], at(4), true);
+    const [offer] = feedOffers(withShare(0.5), [], at(4), { isWatered: true });
     if (!offer) throw new Error('one is offered');
     const given = asGiven(offer, bag, 3);
     expect(fedDrafts(given, at(5))).toEqual([
