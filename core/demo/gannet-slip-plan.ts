@@ -1,5 +1,5 @@
 import type { AddedStore, FillLevel, Gauge, Size, SupportKindId } from '../src/records/index.ts';
-import type { DripSetting } from '../src/water/index.ts';
+import type { DripLine } from '../src/water/index.ts';
 
 import { WATER_BAGS } from './gannet-slip-water-bags.ts';
 
@@ -27,7 +27,7 @@ export interface PlannedBag {
   /** water put beside it */
   readonly stores?: readonly AddedStore[];
   /** its drip, from planting on */
-  readonly drip?: DripSetting;
+  readonly drip?: DripLine;
   /** a scale that somebody weighs it on now and then */
   readonly gauge?: Gauge;
 }

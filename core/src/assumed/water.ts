@@ -110,6 +110,7 @@ export const WATER_ASSUMPTIONS = {
     'In the open, wind goes on drying leaves that the sun does not reach.',
   ),
   dripDoubt: assumed(0.15, 0.05, 0.4, 'of the drip', 'Emitters differ and clog.'),
+  dripOffRain: assumed(3, 1, 10, 'mm', 'Rain on a day from which a drip with a sensor stays off.'),
   dripLoss: assumed(0.1, 0, 0.4, 'of the drip', 'Runs past the roots or drips where no bag is.'),
   reservoirPerDay: assumed(6, 2, 15, 'of the deficit a day', 'Mix with its foot in water stays near full.'),
   wickPerDay: assumed(3, 1, 8, 'of the deficit a day', 'A wick lifts water more slowly than a foot of mix.'),

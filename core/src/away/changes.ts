@@ -50,7 +50,8 @@ export const CHANGES: Record<ChangeId, Change> = {
     apply: (bag, use, assumed) => {
       const proposal = dripFor(bag, use, assumed);
       if (!proposal || bag.drips.at(-1)?.setting) return undefined;
-      const setting = { ...LINE, ...proposal, weekdays: [1, 2, 3, 4, 5, 6, 7] };
+      const { minutes, timesADay } = proposal;
+      const setting = { ...LINE, minutes, timesADay, weekdays: [1, 2, 3, 4, 5, 6, 7] };
       return { ...bag, drips: [{ from: '0000-01-01', setting, loss: assumed.dripLoss }] };
     },
   },
@@ -58,7 +59,8 @@ export const CHANGES: Record<ChangeId, Change> = {
 
 /** The setting that a line would be given for a bag. */
 export function dripFor(bag: WaterBag, usePerDayLitres: number, assumed: Assumed): DripProposal | undefined {
-  return proposeDrip(usePerDayLitres, bag.availableLitres, { ...LINE, loss: assumed.dripLoss });
+  const proposal = proposeDrip(usePerDayLitres, bag.availableLitres, { ...LINE, loss: assumed.dripLoss });
+  return proposal.emittersWanted === undefined ? proposal : undefined;
 }
 
 function withStore(

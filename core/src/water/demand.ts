@@ -2,7 +2,7 @@ import type { Assumed } from '../assumed/index.ts';
 import { canopySquareMetres, type HabitFigures } from '../plants/index.ts';
 import { daysBetween, type Day } from '../calendar/index.ts';
 import { type WeatherDay } from '../climate/index.ts';
-import { dripOfDay, type DripSpell } from './drip.ts';
+import { dripOfDay, type DripOfDay, type DripSpell } from './drip.ts';
 import type { WaterStore } from './stores.ts';
 
 /** One plant in a bag, as far as water goes. */
@@ -83,7 +83,7 @@ export interface DayOfBag {
   readonly transpirationLitresPerMillimetre: number;
   readonly evaporationLitresPerMillimetre: number;
   readonly rainLitresPerMillimetre: number;
-  readonly dripLitres: number;
+  readonly drip: DripOfDay;
   readonly rooted: number;
 }
 
@@ -110,7 +110,7 @@ export function dayOfBag(bag: WaterBag, day: Day, assumed: Assumed, grownDays?: 
     transpirationLitresPerMillimetre: canopies,
     evaporationLitresPerMillimetre: top + assumed.sideEvaporation * bag.breathingSquareMetres,
     rainLitresPerMillimetre: underCover ? 0 : bag.topSquareMetres * assumed.rainCaught,
-    dripLitres: dripOfDay(bag.drips, day),
+    drip: dripOfDay(bag.drips, day),
     rooted: rootedOn(bag, day, assumed.establishingDays),
   };
 }
@@ -122,7 +122,7 @@ export function demandIn(weather: WeatherDay, day: DayOfBag, assumed: Assumed): 
     transpirationLitres: eto * day.transpirationLitresPerMillimetre,
     evaporationLitres: eto * day.evaporationLitresPerMillimetre,
     rainLitres: weather.rainMillimetres * day.rainLitresPerMillimetre,
-    dripLitres: day.dripLitres,
+    dripLitres: weather.rainMillimetres >= assumed.dripOffRain ? day.drip.wetLitres : day.drip.dryLitres,
     rooted: day.rooted,
     doubt: doubtOf(eto, assumed.spreadAt),
   };

@@ -2,12 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { addDays } from '../calendar/index.ts';
-import { completeWeather, defaultNormals } from '../climate/index.ts';
+import { completeWeather, defaultNormals, type WeatherDay } from '../climate/index.ts';
 import {
   afterLoss,
   afterRefill,
   dripOfDay,
+  demandOfDay,
   litresADay,
+  litresAWeek,
   proposeDrip,
   runFilter,
   storeOf,
@@ -224,7 +226,7 @@ describe('drip', () => {
 
   it('by hand: two emitters of 2 L/h for a quarter of an hour three times a day are 3 L', () => {
     expect(litresADay(setting)).toBeCloseTo(3, 12);
-    expect(dripOfDay([{ from: FIRST, setting, loss: 0.1 }], '2026-07-03')).toBeCloseTo(2.7, 12);
+    expect(dripOfDay([{ from: FIRST, setting, loss: 0.1 }], '2026-07-03').dryLitres).toBeCloseTo(2.7, 12);
   });
 
   it('runs from the day it was set, on its weekdays, until it is turned off', () => {
@@ -236,7 +238,7 @@ describe('drip', () => {
       { from: '2026-07-10', setting: undefined, loss: 0 },
     ];
     const days = Array.from({ length: 12 }, (_, i) => addDays(FIRST, i));
-    expect(days.filter((day) => dripOfDay(spells, day) > 0)).toEqual(['2026-07-06']);
+    expect(days.filter((day) => dripOfDay(spells, day).dryLitres > 0)).toEqual(['2026-07-06']);
   });
 
   it('leaves a bag wetter', () => {
@@ -252,7 +254,7 @@ describe('drip', () => {
         fc.double({ min: 1, max: 4, noNaN: true }),
         (wanted, emitters, litresPerHourEach) => {
           const proposal = proposeDrip(wanted, 12, { emitters, litresPerHourEach, loss: 0.1 });
-          if (!proposal) return;
+          if (proposal.emittersWanted !== undefined) return;
           expect(proposal.timesADay).toBeLessThanOrEqual(4);
           const minuteLitres = (emitters * litresPerHourEach * proposal.timesADay) / 60;
           expect(Math.abs(proposal.litresADay * 0.9 - wanted)).toBeLessThan(0.05 * wanted + minuteLitres);
@@ -261,7 +263,33 @@ describe('drip', () => {
     );
   });
 
-  it('says so when the emitters cannot bring it', () => {
-    expect(proposeDrip(9, 12, { emitters: 1, litresPerHourEach: 1, loss: 0 })).toBeUndefined();
+  it('brings the most that it can where the emitters are too few, and says how many would do', () => {
+    const few = { emitters: 1, litresPerHourEach: 1, loss: 0 };
+    const proposal = proposeDrip(9, 12, few);
+    expect(proposal).toMatchObject({ minutes: 30, timesADay: 4, litresADay: 2, emittersWanted: 5 });
+    expect(proposal).toMatchObject({ broughtLitresAWeek: 14, wantedLitresAWeek: 63 });
+    expect(proposeDrip(9, 40, { ...few, emitters: 5 }).emittersWanted).toBeUndefined();
+  });
+
+  it('adds up lines, by emitters or by the metre, each on its own days', () => {
+    const hose = { ...setting, metres: 1.5, litresPerHourEach: 4, minutes: 10, timesADay: 1, weekdays: [1] };
+    const both = { ...setting, weekdays: [1, 2], further: [hose] };
+    expect(litresAWeek(both)).toBeCloseTo(2 * 3 + 1, 12);
+    const spells = [{ from: FIRST, setting: both, loss: 0 }];
+    // 2026-07-06 is a Monday
+    expect(['2026-07-06', '2026-07-07', '2026-07-08'].map((d) => dripOfDay(spells, d).dryLitres)).toEqual([
+      4, 3, 0,
+    ]);
+  });
+
+  it('stays off on wet days where it has a sensor', () => {
+    const both = { ...setting, isOffInRain: true, further: [{ ...setting, minutes: 5 }] };
+    const spells = [{ from: FIRST, setting: both, loss: 0 }];
+    expect(dripOfDay(spells, '2026-07-06')).toEqual({ dryLitres: 4, wetLitres: 1 });
+    const bag = { ...plain, drips: spells };
+    const [weather] = completeWeather([], SITE, '2026-07-06', '2026-07-06', DEFAULT_ASSUMED);
+    const on = (rainMillimetres: number) =>
+      demandOfDay(bag, { ...(weather as WeatherDay), rainMillimetres }, DEFAULT_ASSUMED).dripLitres;
+    expect([on(0), on(2.9), on(3), on(12)]).toEqual([4, 4, 1, 1]);
   });
 });

@@ -1,5 +1,5 @@
 import type { SKIP_REASONS } from '@rundel/core/records';
-import { litresADay, type DripSetting, type StoreKind } from '@rundel/core/water';
+import { linesOf, litresADay, type DripSetting, type StoreKind } from '@rundel/core/water';
 import type { UnitFormat } from '../store/index.ts';
 
 /** Why a bag that was due was left, as a button says it. */
@@ -27,8 +27,13 @@ const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
 /** "15 min 3 times a day, about 3 L" */
 export function dripWords(setting: DripSetting, unitFormat: Pick<UnitFormat, 'show'>): string {
-  const times = setting.timesADay === 1 ? 'once' : `${setting.timesADay} times`;
-  const days =
-    setting.weekdays.length === 7 ? 'a day' : `on ${setting.weekdays.map((d) => WEEKDAYS[d - 1]).join(', ')}`;
-  return `${setting.minutes} min ${times} ${days}, about ${unitFormat.show(litresADay(setting), 'water')}`;
+  return linesOf(setting)
+    .map((line) => {
+      const times = line.timesADay === 1 ? 'once' : `${line.timesADay} times`;
+      const days =
+        line.weekdays.length === 7 ? 'a day' : `on ${line.weekdays.map((d) => WEEKDAYS[d - 1]).join(', ')}`;
+      const wet = line.isOffInRain ? ', off on wet days' : '';
+      return `${line.minutes} min ${times} ${days}, about ${unitFormat.show(litresADay(line), 'water')}${wet}`;
+    })
+    .join('; and ');
 }

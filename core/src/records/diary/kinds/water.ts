@@ -54,6 +54,21 @@ export const wateringEntry = z.object({
   asEntered,
 });
 
+/** One line of drip at a bag. */
+const dripLine = {
+  emitters: z.int().check(z.gte(1), z.lte(50)),
+  /** metres of a line that drips all along, in place of emitters */
+  metres: z.optional(z.number().check(z.gt(0), z.lte(200))),
+  /** of each emitter, or of each metre */
+  litresPerHourEach: z.number().check(z.gt(0), z.lte(60)),
+  minutes: z.number().check(z.gt(0), z.lte(600)),
+  timesADay: z.int().check(z.gte(1), z.lte(12)),
+  /** 1 Monday to 7 Sunday */
+  weekdays: z.array(z.int().check(z.gte(1), z.lte(7))).check(z.minLength(1), z.maxLength(7)),
+  /** a rain sensor, or the grower, turns it off on wet days */
+  isOffInRain: z.optional(z.boolean()),
+};
+
 /** The drip at a bag was set, or turned off (no setting), from this moment on. */
 export const dripEntry = z.object({
   kind: z.literal('drip'),
@@ -61,12 +76,9 @@ export const dripEntry = z.object({
   ...inContainer,
   setting: z.optional(
     z.object({
-      emitters: z.int().check(z.gte(1), z.lte(50)),
-      litresPerHourEach: z.number().check(z.gt(0), z.lte(60)),
-      minutes: z.number().check(z.gt(0), z.lte(600)),
-      timesADay: z.int().check(z.gte(1), z.lte(12)),
-      /** 1 Monday to 7 Sunday */
-      weekdays: z.array(z.int().check(z.gte(1), z.lte(7))).check(z.minLength(1), z.maxLength(7)),
+      ...dripLine,
+      /** lines beside the first, each with a timer of its own */
+      further: z.optional(z.array(z.object(dripLine)).check(z.maxLength(5))),
     }),
   ),
 });

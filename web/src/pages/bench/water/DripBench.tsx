@@ -1,8 +1,8 @@
-import { Box, Button, FormControlLabel, Checkbox, TextField, Typography } from '@mui/material';
+import { Box, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { dripsOf } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
 import type { Entry } from '@rundel/core/records';
-import { dripOn, litresADay, proposeDrip } from '@rundel/core/water';
+import { dripOn, linesOf, litresAWeek, type DripLine, type DripSetting } from '@rundel/core/water';
 import { useMemo, useState } from 'react';
 import { useAddress } from '../../../ui/address.ts';
 import { Caution } from '../../../ui/Caution.tsx';
@@ -14,7 +14,7 @@ import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useBags, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { DripWeeks } from './DripWeeks.tsx';
 import { NoBags } from '../NoBags.tsx';
-import { dripFormOf, readDripForm, WEEKDAYS, type DripForm } from './drip-form.ts';
+import { DripLineForm } from './DripLineForm.tsx';
 
 /** A bag's drip: what it gives against what the bag uses, and a setting that would suit. */
 export default function DripBench() {
@@ -49,136 +49,87 @@ function settingNow({ properties, container }: Bag, live: readonly Entry[], toda
   return dripOn(dripsOf(container.id, live, properties.assumed.dripLoss), today)?.setting;
 }
 
+/** Several lines as a setting; undefined for none. */
+function settingOf(lines: readonly DripLine[]): DripSetting | undefined {
+  const [first, ...further] = lines;
+  return first && { ...first, ...(further.length > 0 ? { further } : {}) };
+}
+
 function OneDrip({ bag }: { readonly bag: Bag }) {
   const { clock, live, record } = useGarden();
   const unitFormat = useUnitFormat();
-  const { container, water, properties } = bag;
+  const { container, water } = bag;
   const today = dayOf(clock.now());
   const now = useMemo(() => settingNow(bag, live, today), [bag, live, today]);
-  const [form, setForm] = useState<DripForm>(() => dripFormOf(now));
-  const reading = readDripForm(form);
-  const set = (change: Partial<DripForm>) => setForm({ ...form, ...change });
-  const problems = reading.kind === 'refused' ? reading.problems : {};
-  const setting = reading.kind === 'read' ? reading.setting : undefined;
+  const lines = now ? linesOf(now) : [];
+  const [asked, setAt] = useState(0);
+  const at = Math.min(asked, lines.length);
   const ahead = (water?.usePerDay ?? []).filter((day) => day.day > today).slice(0, 7);
-  const wanted = ahead.reduce((sum, day) => sum + day.litres, 0) / Math.max(1, ahead.length);
-  const proposal =
-    setting && ahead.length > 0
-      ? proposeDrip(wanted, properties.availableLitres, { ...setting, loss: properties.assumed.dripLoss })
-      : undefined;
-  const write = (chosen: typeof setting, words: string) =>
-    record(
+  const wantedADay =
+    ahead.length > 0 ? ahead.reduce((sum, day) => sum + day.litres, 0) / ahead.length : undefined;
+  const write = (kept: readonly DripLine[], words: string) => {
+    const [first, ...further] = kept;
+    return record(
       [
         {
           kind: 'drip',
           at: clock.now(),
           containerId: container.id,
-          ...(chosen ? { setting: { ...chosen, weekdays: [...chosen.weekdays] } } : {}),
+          ...(first
+            ? { setting: { ...plain(first), ...(further.length > 0 ? { further: further.map(plain) } : {}) } }
+            : {}),
         },
       ],
       words,
     );
-  const isAsSet = setting !== undefined && JSON.stringify(setting) === JSON.stringify(now);
+  };
+  const others = lines.filter((_, i) => i !== at);
   return (
     <>
       <Panel title="The setting">
-        <Typography sx={{ marginBlockEnd: 2 }}>
-          {now ? `It is set to ${dripWords(now, unitFormat)}.` : 'This bag has no drip yet.'}
+        <Typography sx={{ marginBlockEnd: 1.5 }}>
+          {now
+            ? `It is set to ${dripWords(now, unitFormat)}: ${unitFormat.show(litresAWeek(now), 'water')} in a dry week`
+            : 'This bag has no drip yet'}
+          {wantedADay !== undefined &&
+            `; the bag will use about ${unitFormat.show(wantedADay * 7, 'water')} in the week to come`}
+          .
         </Typography>
-        <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr 1fr', md: 'repeat(4, 1fr)' } }}>
-          <Number
-            label="Drippers"
-            value={form.emitters}
-            problem={problems.emitters}
-            onChange={(emitters) => set({ emitters })}
-          />
-          <Number
-            label="Caught in a jar, mL"
-            value={form.jarMillilitres}
-            problem={problems.jarMillilitres}
-            help="Under one dripper for five minutes."
-            onChange={(jarMillilitres) => set({ jarMillilitres })}
-          />
-          <Number
-            label="Minutes each time"
-            value={form.minutes}
-            problem={problems.minutes}
-            onChange={(minutes) => set({ minutes })}
-          />
-          <Number
-            label="Times a day"
-            value={form.timesADay}
-            problem={problems.timesADay}
-            onChange={(timesADay) => set({ timesADay })}
-          />
-        </Box>
-        <Box role="group" aria-label="On which days" sx={{ marginBlock: 1 }}>
-          {WEEKDAYS.map((name, i) => (
-            <FormControlLabel
-              key={name}
-              control={
-                <Checkbox
-                  checked={form.weekdays.includes(i + 1)}
-                  onChange={(_, on) =>
-                    set({
-                      weekdays: on
-                        ? [...form.weekdays, i + 1].sort()
-                        : form.weekdays.filter((d) => d !== i + 1),
-                    })
-                  }
-                />
-              }
-              label={name}
-            />
-          ))}
-          {problems.weekdays && <Typography sx={{ color: 'var(--fruit)' }}>{problems.weekdays}</Typography>}
-        </Box>
-        {setting && (
-          <Typography sx={{ marginBlockEnd: 1.5 }}>
-            That gives <strong>{unitFormat.show(litresADay(setting), 'water')}</strong> on a day that it runs;{' '}
-            {ahead.length > 0 && (
-              <>
-                the bag will use about <strong>{unitFormat.show(wanted, 'water')}</strong> a day in the week
-                to come.
-              </>
-            )}
-          </Typography>
-        )}
-        {setting && ahead.length > 0 && (
-          <Typography sx={{ marginBlockEnd: 1.5 }} aria-live="polite">
-            {proposal
-              ? `I would set ${proposal.minutes} min ${proposal.timesADay === 1 ? 'once' : `${proposal.timesADay} times`} a day: ${unitFormat.show(proposal.litresADay, 'water')}, in runs that the mix can take up. A check at each round is still wanted: drippers clog, and no timer feels the mix.`
-              : 'These drippers cannot bring it in four runs of half an hour: more of them, or larger ones, and water by hand meanwhile.'}
-          </Typography>
-        )}
-        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          <OnceButton
-            variant="contained"
-            disabled={!setting || isAsSet}
-            onPress={() => write(setting, `drip at ${container.label} set`)}
+        {lines.length > 0 && (
+          <ToggleButtonGroup
+            exclusive
+            aria-label="Which line"
+            value={at}
+            onChange={(_, to: number | null) => to !== null && setAt(to)}
+            sx={{ marginBlockEnd: 2, flexWrap: 'wrap', '& .MuiToggleButton-root': { minHeight: 48 } }}
           >
-            It is set so
+            {lines.map((_, i) => (
+              <ToggleButton key={i} value={i}>
+                {lines.length === 1 ? 'Its line' : `Line ${i + 1}`}
+              </ToggleButton>
+            ))}
+            {lines.length < MOST_LINES && <ToggleButton value={lines.length}>Another line</ToggleButton>}
+          </ToggleButtonGroup>
+        )}
+        <DripLineForm
+          key={`${at} ${JSON.stringify(lines[at])}`}
+          bag={bag}
+          line={lines[at]}
+          others={settingOf(others)}
+          wantedADay={wantedADay}
+          onSet={(line) =>
+            write([...lines.slice(0, at), line, ...lines.slice(at + 1)], `drip at ${container.label} set`)
+          }
+        />
+        {lines[at] && (
+          <OnceButton
+            onPress={() =>
+              write(others, `drip at ${container.label} ${others.length > 0 ? 'taken off' : 'turned off'}`)
+            }
+          >
+            {others.length > 0 ? 'This line is off' : 'It is turned off'}
           </OnceButton>
-          {proposal && (
-            <Button
-              variant="outlined"
-              onClick={() =>
-                set({
-                  minutes: String(proposal.minutes),
-                  timesADay: String(proposal.timesADay),
-                  weekdays: [1, 2, 3, 4, 5, 6, 7],
-                })
-              }
-            >
-              Take the proposal
-            </Button>
-          )}
-          {now && (
-            <OnceButton onPress={() => write(undefined, `drip at ${container.label} turned off`)}>
-              It is turned off
-            </OnceButton>
-          )}
-        </Box>
+        )}
       </Panel>
       {water && (
         <Panel title="Week by week">
@@ -193,27 +144,8 @@ function OneDrip({ bag }: { readonly bag: Bag }) {
   );
 }
 
-function Number({
-  label,
-  value,
-  problem,
-  help,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly problem: string | undefined;
-  readonly help?: string;
-  onChange(value: string): void;
-}) {
-  return (
-    <TextField
-      label={label}
-      value={value}
-      onChange={(event) => onChange(event.target.value)}
-      error={problem !== undefined}
-      helperText={problem ?? help}
-      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-    />
-  );
-}
+/** A line as the diary keeps it. */
+const plain = ({ weekdays, ...line }: DripLine) => ({ ...line, weekdays: [...weekdays] });
+
+/** A bag has room for so many lines. */
+const MOST_LINES = 6;

@@ -1,63 +1,144 @@
-import { litresPerHourOf, type DripSetting } from '@rundel/core/water';
-import { readNumber } from '../../../text/amount-text.ts';
+import { litresPerHourOf, type DripLine } from '@rundel/core/water';
+import {
+  amountField,
+  choiceField,
+  numberField,
+  switchField,
+  type FieldProblem,
+  type FormStart,
+  type ValuesOf,
+} from '../../../ui/form/index.ts';
 
 export const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+export const EVERY_DAY: readonly number[] = [1, 2, 3, 4, 5, 6, 7];
 
-/** The jar stands under one dripper for this long. */
-const JAR_MINUTES = 5;
+/** How the grower knows what a line gives. */
+const RATES = [
+  { id: 'each', label: 'So much an hour from each dripper' },
+  { id: 'jar', label: 'What a jar caught under one dripper' },
+  { id: 'metre', label: 'So much an hour from each metre of line' },
+] as const;
 
-/** A drip setting as typed. */
-export interface DripForm {
-  readonly emitters: string;
-  readonly jarMillilitres: string;
-  readonly minutes: string;
-  readonly timesADay: string;
-  readonly weekdays: readonly number[];
-}
+/** What is asked of one line of drip. */
+export const DRIP_LINE_FIELDS = {
+  by: choiceField<(typeof RATES)[number]['id']>({ label: 'I know', options: RATES }),
+  emitters: numberField({
+    label: 'Drippers at this bag',
+    low: 1,
+    high: 50,
+    isWhole: true,
+    problem: 'A whole number from 1 to 50.',
+  }),
+  metres: amountField({
+    label: 'Line in this bag',
+    help: 'As "60 cm" or "2 ft".',
+    purpose: 'size',
+    low: 50,
+    high: 200_000,
+  }),
+  each: amountField({
+    label: 'Each gives in an hour',
+    help: 'As "2 L" or "0.5 gal"; it stands on most drippers.',
+    purpose: 'water',
+    low: 0.01,
+    high: 60,
+  }),
+  metreGives: amountField({
+    label: 'A metre gives in an hour',
+    help: 'What its packet says.',
+    purpose: 'water',
+    low: 0.01,
+    high: 60,
+  }),
+  jar: amountField({
+    label: 'Caught in the jar',
+    help: 'As "170 mL" or "6 fl oz".',
+    purpose: 'water',
+    low: 0.001,
+    high: 20,
+  }),
+  jarMinutes: numberField({
+    label: 'In so many minutes',
+    low: 0.5,
+    high: 120,
+    problem: 'From half a minute to two hours: in no time a jar catches nothing.',
+  }),
+  minutes: numberField({
+    label: 'Minutes each time',
+    low: 0.5,
+    high: 600,
+    problem: 'From half a minute to 600 minutes.',
+  }),
+  timesADay: numberField({
+    label: 'Times a day',
+    low: 1,
+    high: 12,
+    isWhole: true,
+    problem: 'A whole number from 1 to 12.',
+  }),
+  isOffInRain: switchField({ label: 'Off on wet days' }),
+} as const;
 
-/** A setting as the form has it; without one, two drippers of 2 L/h for a quarter of an hour morning and evening. */
-export function dripFormOf(setting: DripSetting | undefined): DripForm {
-  const { emitters, litresPerHourEach, minutes, timesADay, weekdays } = setting ?? {
+export type DripLineValues = ValuesOf<typeof DRIP_LINE_FIELDS>;
+
+const ASKED_BY: Readonly<Record<string, readonly string[]>> = {
+  each: ['emitters', 'each'],
+  jar: ['emitters', 'jar', 'jarMinutes'],
+  metre: ['metres', 'metreGives'],
+};
+
+const OF_RATE: readonly string[] = [...new Set(Object.values(ASKED_BY).flat())];
+
+/** What a line begins with: as it is set, or two drippers of 2 L/h for a quarter of an hour morning and evening. */
+export function dripLineStart(line: DripLine | undefined): FormStart<typeof DRIP_LINE_FIELDS> {
+  const { emitters, metres, litresPerHourEach, minutes, timesADay, isOffInRain } = line ?? {
     emitters: 2,
-    litresPerHourEach: 2.04,
+    metres: undefined,
+    litresPerHourEach: 2,
     minutes: 15,
     timesADay: 2,
-    weekdays: [1, 2, 3, 4, 5, 6, 7],
+    isOffInRain: false,
   };
   return {
-    emitters: String(emitters),
-    jarMillilitres: String(Math.round((litresPerHourEach * 1000 * JAR_MINUTES) / 60)),
-    minutes: String(minutes),
-    timesADay: String(timesADay),
-    weekdays,
+    isLive: true,
+    values: {
+      by: metres === undefined ? 'each' : 'metre',
+      emitters,
+      each: litresPerHourEach,
+      metreGives: litresPerHourEach,
+      metres: (metres ?? 1) * 1000,
+      jarMinutes: 5,
+      minutes,
+      timesADay,
+      isOffInRain: isOffInRain ?? false,
+    },
+    isAsked: (name, { by }) => !OF_RATE.includes(name) || (ASKED_BY[by]?.includes(name) ?? true),
+    check: dripProblems,
   };
 }
 
-export type DripReading =
-  | { readonly kind: 'read'; readonly setting: DripSetting }
-  | { readonly kind: 'refused'; readonly problems: Partial<Record<keyof DripForm, string>> };
+/** What does not go together in a line. */
+function dripProblems({
+  minutes,
+  timesADay,
+}: Partial<DripLineValues>): readonly FieldProblem<keyof DripLineValues & string>[] {
+  return minutes !== undefined && timesADay !== undefined && minutes * timesADay > 24 * 60
+    ? [{ at: 'minutes', problem: 'That is more than the day has.' }]
+    : [];
+}
 
-/** The form read, or what is wrong beside each field. */
-export function readDripForm(form: DripForm): DripReading {
-  const problems: Partial<Record<keyof DripForm, string>> = {};
-  const number = (key: Exclude<keyof DripForm, 'weekdays'>, low: number, high: number, isWhole: boolean) => {
-    const problem = `${isWhole ? 'A whole number' : 'A number'} from ${low} to ${high}.`;
-    const read = readNumber(form[key], { low, high, isWhole, problem });
-    if (!read.ok) problems[key] = problem;
-    return read.ok ? read.value : NaN;
-  };
-  const emitters = number('emitters', 1, 50, true);
-  const jar = number('jarMillilitres', 5, 5000, false);
-  const minutes = number('minutes', 0.5, 600, false);
-  const timesADay = number('timesADay', 1, 12, true);
-  if (form.weekdays.length === 0) problems.weekdays = 'On one day at least, or turn it off.';
-  if (problems.minutes === undefined && problems.timesADay === undefined && minutes * timesADay > 24 * 60)
-    problems.minutes = 'That is more than the day has.';
-  if (Object.keys(problems).length > 0) return { kind: 'refused', problems };
-  const litresPerHourEach = Math.round(litresPerHourOf(jar, JAR_MINUTES) * 100) / 100;
+/** The line that its form comes to. */
+export function dripLineOf(values: DripLineValues, weekdays: readonly number[]): DripLine {
+  const { by, emitters, metres, each, metreGives, jar, jarMinutes, minutes, timesADay, isOffInRain } = values;
+  const rate = { each, metre: metreGives, jar: by === 'jar' ? litresPerHourOf(jar * 1000, jarMinutes) : NaN };
   return {
-    kind: 'read',
-    setting: { emitters, litresPerHourEach, minutes, timesADay, weekdays: [...form.weekdays] },
+    emitters: by === 'metre' ? 1 : emitters,
+    ...(by === 'metre' ? { metres: metres / 1000 } : {}),
+    litresPerHourEach: Math.round(rate[by] * 1000) / 1000,
+    minutes,
+    timesADay,
+    weekdays: [...weekdays].sort((a, b) => a - b),
+    ...(isOffInRain ? { isOffInRain: true } : {}),
   };
 }
 

@@ -1,39 +1,70 @@
 import { addDays } from '@rundel/core/calendar';
 import { describe, expect, it } from 'vitest';
-import { dripFormOf, dripWeeks, readDripForm, type DripForm } from './drip-form.ts';
+import { litresPerHour, type DripLine } from '@rundel/core/water';
+import { fieldsIn } from '../../../../test/field-context.ts';
+import { readForm } from '../../../ui/form/index.ts';
+import { DRIP_LINE_FIELDS, dripLineOf, dripLineStart, dripWeeks, EVERY_DAY } from './drip-form.ts';
 
-const form = (more: Partial<DripForm> = {}): DripForm => ({ ...dripFormOf(undefined), ...more });
+const context = fieldsIn('metric');
 
-describe('a drip setting as typed', () => {
-  it('is read: 170 mL in five minutes are about 2 L an hour', () => {
-    expect(readDripForm(form())).toEqual({
-      kind: 'read',
-      setting: {
-        emitters: 2,
-        litresPerHourEach: 2.04,
-        minutes: 15,
-        timesADay: 2,
-        weekdays: [1, 2, 3, 4, 5, 6, 7],
-      },
+/** What comes of typing over a line's form. */
+function typed(line: DripLine | undefined, texts: Readonly<Record<string, string>> = {}, system?: 'us') {
+  const read = readForm(DRIP_LINE_FIELDS, dripLineStart(line), texts, system ? fieldsIn(system) : context);
+  return read.ok
+    ? { line: dripLineOf(read.values, line?.weekdays ?? EVERY_DAY), problems: {} }
+    : { line: undefined, problems: read.problems };
+}
+
+describe('a line of drip as typed', () => {
+  it('is litres an hour as they stand on most drippers', () => {
+    expect(typed(undefined).line).toEqual({
+      emitters: 2,
+      litresPerHourEach: 2,
+      minutes: 15,
+      timesADay: 2,
+      weekdays: EVERY_DAY,
     });
+    expect(typed(undefined, { each: '0.5 us gal' }).line?.litresPerHourEach).toBeCloseTo(1.893, 3);
+  });
+
+  it('is what a jar caught in any number of minutes: 170 mL in five are about 2 L an hour', () => {
+    expect(typed(undefined, { by: 'jar', jar: '170 mL' }).line?.litresPerHourEach).toBeCloseTo(2.04, 6);
+    expect(
+      typed(undefined, { by: 'jar', jar: '6 fl oz', jarMinutes: '3' }, 'us').line?.litresPerHourEach,
+    ).toBeCloseTo(3.549, 2);
+  });
+
+  it('is a length of line that drips all along', () => {
+    const { line } = typed(undefined, { by: 'metre', metres: '60 cm', metreGives: '4 L', isOffInRain: 'on' });
+    expect(line).toMatchObject({ emitters: 1, metres: 0.6, litresPerHourEach: 4, isOffInRain: true });
+    expect(line && litresPerHour(line)).toBeCloseTo(2.4, 12);
   });
 
   it('goes there and back', () => {
-    const setting = { emitters: 3, litresPerHourEach: 4.08, minutes: 7.5, timesADay: 1, weekdays: [1, 4] };
-    expect(readDripForm(dripFormOf(setting))).toEqual({ kind: 'read', setting });
+    const each: DripLine = {
+      emitters: 3,
+      litresPerHourEach: 4.08,
+      minutes: 7.5,
+      timesADay: 1,
+      weekdays: [1, 4],
+    };
+    const metre: DripLine = { ...each, emitters: 1, metres: 1.25, isOffInRain: true };
+    expect(typed(each).line).toEqual(each);
+    expect(typed(metre).line).toEqual(metre);
   });
 
   it.each([
     [{ emitters: '1.5' }, 'emitters'],
     [{ emitters: '' }, 'emitters'],
-    [{ jarMillilitres: '0' }, 'jarMillilitres'],
+    [{ by: 'jar', jar: '0' }, 'jar'],
+    [{ by: 'jar', jar: '170 mL', jarMinutes: '0' }, 'jarMinutes'],
+    [{ by: 'metre', metres: '' }, 'metres'],
     [{ minutes: 'ten' }, 'minutes'],
     [{ minutes: '500', timesADay: '4' }, 'minutes'],
     [{ timesADay: '0' }, 'timesADay'],
-    [{ weekdays: [] }, 'weekdays'],
-  ] as const)('is refused beside its field: %o', (more, field) => {
-    const read = readDripForm(form(more));
-    expect(read.kind === 'refused' && read.problems[field]?.length).toBeGreaterThan(10);
+  ] as const)('is refused beside its field: %o', (texts, field) => {
+    const { problems } = typed(undefined, texts);
+    expect((problems as Record<string, string>)[field]?.length).toBeGreaterThan(10);
   });
 });
 

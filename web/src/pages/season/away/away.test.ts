@@ -135,7 +135,14 @@ describe('the answer', () => {
   });
 
   it('names the drip’s setting where it has one, and lengths in the grower’s units', () => {
-    const drip = { minutes: 12, timesADay: 2, litresADay: 1.6 };
+    const drip = {
+      minutes: 12,
+      timesADay: 2,
+      litresADay: 1.6,
+      broughtLitresAWeek: 10,
+      wantedLitresAWeek: 10,
+      emittersWanted: undefined,
+    };
     expect(changeWords('drip', row({ drip }), unitFormatIn('metric'))).toBe(
       'two drippers, 12 min 2 times a day',
     );
