@@ -150,7 +150,7 @@ describe('a drum of nutrient', () => {
       DEFAULT_ASSUMED,
     );
     expect(course).toMatchObject({ changedOn: '2026-06-10', description: ['ec-falling'] });
-    expect(course.ecPerDay).toBeCloseTo(-0.1, 9);
+    expect(course.ec?.perDay).toBeCloseTo(-0.1, 9);
   });
 
   it('says what is off, the pressing first', () => {
@@ -158,6 +158,48 @@ describe('a drum of nutrient', () => {
       solutionCourse([reading('2026-06-10', 3.8, 7.4), reading('2026-06-12', 4.1, 7.5)], DEFAULT_ASSUMED)
         .description,
     ).toEqual(['ec-high', 'ph-high', 'ec-rising']);
+  });
+
+  it('judges a trend by its error: two readings a day apart that differ by what a meter is off say nothing', () => {
+    const little = [reading('2026-06-10', 2), reading('2026-06-11', 2.1)];
+    expect(solutionCourse(little, DEFAULT_ASSUMED)).toMatchObject({ ec: { isSure: false }, description: [] });
+    const week = [0, 2, 4, 6].map((n) => reading(`2026-06-${10 + n}`, 2 + 0.1 * n));
+    expect(solutionCourse(week, DEFAULT_ASSUMED)).toMatchObject({
+      ec: { isSure: true },
+      description: ['ec-rising'],
+    });
+    // by hand: noise / √Σ(x − x̄)² with days 0, 2, 4, 6
+    expect(solutionCourse(week, DEFAULT_ASSUMED).ec?.sd).toBeCloseTo(
+      DEFAULT_ASSUMED.ecNoise / Math.sqrt(20),
+      12,
+    );
+  });
+
+  it.each([
+    ['no solution has', [reading('2026-06-10', 2), reading('2026-06-12', 19)], 'out-of-span'],
+    [
+      'a stuck meter shows',
+      [reading('2026-06-10', 2.31), reading('2026-06-12', 2.31), reading('2026-06-14', 2.31)],
+      'frozen',
+    ],
+    ['jumps with nothing poured in', [reading('2026-06-10', 2), reading('2026-06-11', 3.6)], 'jump'],
+  ] as const)('sets aside what %s, and goes by the others', (_, readings, fault) => {
+    const course = solutionCourse(readings, DEFAULT_ASSUMED);
+    expect(course.setAside).toMatchObject([{ what: 'ec', fault }]);
+    expect(course.readings).toHaveLength(readings.length - 1);
+    expect(course.description).not.toContain('ec-high');
+    expect(course.description).not.toContain('ec-rising');
+  });
+
+  it('takes a jump for what it is where something was poured in, and keeps a pH beside a wild EC', () => {
+    const poured = [
+      reading('2026-06-10', 2),
+      { ...changed('2026-06-11'), what: 'topped-up' as const },
+      reading('2026-06-11', 3.2),
+    ];
+    expect(solutionCourse(poured, DEFAULT_ASSUMED).setAside).toEqual([]);
+    const wild = solutionCourse([reading('2026-06-10', 15, 6.2)], DEFAULT_ASSUMED);
+    expect(wild.readings).toEqual([{ day: '2026-06-10', ecMillisiemens: undefined, ph: 6.2 }]);
   });
 
   it('is off beyond what the grower takes for usual', () => {

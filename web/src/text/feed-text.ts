@@ -11,7 +11,14 @@ import type {
   StopRule,
   Trigger,
 } from '@rundel/core/records';
-import type { FeedAdvice, RegimeRemark, SolutionWord, StepState, Verdict } from '@rundel/core/feeding';
+import type {
+  FeedAdvice,
+  RegimeRemark,
+  SolutionFault,
+  SolutionWord,
+  StepState,
+  Verdict,
+} from '@rundel/core/feeding';
 import type { DoseCheck, Element, FeedProblem } from '@rundel/core/products';
 import { trimmed, type UnitSystem } from '@rundel/core/units';
 import { perWords, displayDose } from './dose-text.ts';
@@ -262,6 +269,12 @@ export const SOLUTION_WORDS: Record<SolutionWord, string> = {
   'ph-high':
     'pH is high: iron and phosphate are hard to take up. Mix it new, or correct it by the label of a pH product.',
   'ph-low': 'pH is low: mix it new, or correct it by the label of a pH product.',
+};
+
+export const SOLUTION_FAULT_WORDS: Record<SolutionFault, string> = {
+  'out-of-span': 'No nutrient solution is like that: is the meter clean, and in the right unit?',
+  frozen: 'The meter has shown the very same three times: it may be stuck.',
+  jump: 'It is far from the reading before, and nothing was poured in between: measure it again.',
 };
 
 /** The feed's tea, two-part and other hands-on words at the step. */

@@ -10,7 +10,7 @@ import { Caution } from '../../ui/Caution.tsx';
 import { draftOf } from '../../ui/entries/entry-form.ts';
 import { solutionForm } from '../../ui/entries/feeding-forms.ts';
 import { FormDialog, FormField, FormFields, switchField, useFields } from '../../ui/form/index.ts';
-import { doseWords, SOLUTION_WORDS } from '../../text/feed-text.ts';
+import { doseWords, SOLUTION_FAULT_WORDS, SOLUTION_WORDS } from '../../text/feed-text.ts';
 import { STORE_WORDS } from '../../text/water-text.ts';
 import { midSentence, shortDay } from '../../text/text.ts';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
@@ -55,14 +55,19 @@ export default function SolutionPart({ bag }: { readonly bag: Bag }) {
       {last && (
         <Typography>
           {last.ecMillisiemens === undefined ? '' : `EC ${trimmed(last.ecMillisiemens, 2)}\u00a0mS/cm`}
-          {course.ecPerDay === undefined ? '' : ` (${perWeek(course.ecPerDay)})`}
+          {course.ec?.isSure ? ` (${perWeek(course.ec.perDay)})` : ''}
           {last.ph === undefined
             ? ''
             : `${last.ecMillisiemens === undefined ? '' : ', '}pH ${trimmed(last.ph, 1)}`}
-          {course.phPerDay === undefined ? '' : ` (${perWeek(course.phPerDay)})`}, read on{' '}
-          {shortDay(last.day)}.
+          {course.ph?.isSure ? ` (${perWeek(course.ph.perDay)})` : ''}, read on {shortDay(last.day)}.
         </Typography>
       )}
+      {course.setAside.map(({ day, what, value, fault }) => (
+        <Typography key={`${day} ${what}`}>
+          {what === 'ec' ? 'EC' : 'pH'} {trimmed(value, 2)} of {shortDay(day, today)} is set aside.{' '}
+          {SOLUTION_FAULT_WORDS[fault]} It stays in the diary.
+        </Typography>
+      ))}
       {course.description.map((word) => (
         <Typography key={word}>{SOLUTION_WORDS[word]}</Typography>
       ))}
