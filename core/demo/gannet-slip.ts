@@ -135,6 +135,7 @@ export function gannetSlip(seed: number): Garden {
       templates: [],
       plans: [],
       regimes: [],
+      tanks: [],
       entries,
     };
     if (planned.plants > 0)
@@ -156,6 +157,7 @@ export function gannetSlip(seed: number): Garden {
     templates: [],
     plans: [],
     regimes: [],
+    tanks: [],
   };
   const {
     products,

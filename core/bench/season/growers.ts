@@ -142,7 +142,7 @@ export function withRundel(
         {
           check,
           isDueAgainBeforeNextRound: ahead.nextCheck.kind === 'now',
-          daysSincePlanting: n,
+          isEstablishing: n < assumed.establishingDays,
           measure: { kind: 'can', litres: 9 },
         },
         assumed,

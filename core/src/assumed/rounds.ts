@@ -32,6 +32,13 @@ export const ROUND_ASSUMPTIONS = {
     'of the watering',
     'A little through the bottom shows that the whole bag was wetted.',
   ),
+  rootsDownDays: assumed(
+    42,
+    14,
+    70,
+    'days',
+    'By then the roots above a tank or a channel are taken to be down in it, where nobody has looked.',
+  ),
   establishingDays: assumed(
     14,
     5,

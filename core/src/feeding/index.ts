@@ -18,7 +18,15 @@ export {
 } from './due.ts';
 export { batchOf, feedFor, type BatchNeed, type BatchPart, type FedBag, type FeedCan } from './batch.ts';
 export { teasOf, type Tea } from './tea.ts';
-export { daysLeft, slopeOf, solutionCourse, type SolutionFault, type SolutionWord } from './drum.ts';
+export {
+  daysLeft,
+  slopeOf,
+  solutionCourse,
+  type SolutionCourse,
+  type SolutionEntry,
+  type SolutionFault,
+  type SolutionWord,
+} from './drum.ts';
 export { wantedByAll, wantedOn, yieldFactor, type FedPlant } from './needs.ts';
 export {
   baseUsedUp,

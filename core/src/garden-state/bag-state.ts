@@ -14,6 +14,7 @@ import {
   timelineOf,
   type Belief,
   learnCapacity,
+  rootedOn,
   type DripSpell,
   type LearntCapacity,
   type WaterForecast,
@@ -27,6 +28,7 @@ import { FilterMemory } from './filter-memory.ts';
 import { levelOf, sizeForAge } from './growth.ts';
 import { daysSinceLastPlanting, occupantsOf } from '../plants/index.ts';
 import { learnProbe, type LearntProbe } from './probe.ts';
+import { tankEvents, tankOf, tankShares, tankWaterEvents, withTank } from './tanks.ts';
 import { checksOf, type SetAsideReading } from './readings.ts';
 
 /** What is known of one bag at one moment, all of it computed. */
@@ -40,6 +42,8 @@ export interface BagWater {
   readonly filledDays: number;
   readonly spanDays: number;
   readonly daysSincePlanting: number | undefined;
+  /** roots are not out in the mix yet, or not down in the tank below: it is watered from the top, and little */
+  readonly isEstablishing: boolean;
   readonly hasBeenChecked: boolean;
   /** readings that cannot be right and do not count */
   readonly setAside: readonly SetAsideReading[];
@@ -86,12 +90,18 @@ export function knownWeather(live: readonly Entry[]): readonly KnownDay[] {
 }
 
 function waterEventsOf(
-  containerId: string,
+  container: Container,
+  garden: Garden,
   live: readonly Entry[],
   checks: ReturnType<typeof checksOf>['checks'],
 ): readonly WaterEvent[] {
-  const events: WaterEvent[] = [];
-  for (const e of entriesAt(live, containerId)) {
+  // what is seen in a tank, or poured into it, is of all that drink from it
+  const tank = tankOf(container, garden);
+  const share = tank && tankShares(tank, garden, live).get(container.id);
+  const events: WaterEvent[] =
+    tank && share !== undefined ? [...tankWaterEvents(tankEvents(tank, garden, live), share)] : [];
+  for (const e of entriesAt(live, container.id)) {
+    if (tank && isOfStore(e)) continue;
     const check = checks.get(e.id);
     if (check && e.kind === 'check')
       events.push({ kind: 'check', id: e.id, at: e.at, check, stationId: e.stationId });
@@ -103,6 +113,15 @@ function waterEventsOf(
       events.push({ kind: 'emptied', id: `${e.id}-emptied`, at: e.at });
   }
   return events;
+}
+
+/** Whether an entry at a bag is about its store and not about its mix. */
+function isOfStore(e: Entry): boolean {
+  return (
+    (e.kind === 'check' && e.check.method === 'level') ||
+    (e.kind === 'watering' && e.into === 'store') ||
+    e.kind === 'solution'
+  );
 }
 
 /** The drip settings of a container by its diary, oldest first. */
@@ -213,11 +232,18 @@ export function waterSetting(
   );
   const present = occupants.filter((o) => o.clearedOn === undefined);
   const properties = atLevel(whole, levelOf(whole, present, live));
-  const bag = waterBagOf(container, properties, place ?? { cover: 'open' }, occupants, settings, {
-    drips: dripsOf(container.id, live, assumed.dripLoss),
-    earlier: earlierSkies(container.id, live, garden.places),
-    sizeOf: (occupant) => sizeForAge(occupant, whole, live, settings, dayOf(now)),
-  });
+  const bag = waterBagOf(
+    withTank(container, garden, live),
+    properties,
+    place ?? { cover: 'open' },
+    occupants,
+    settings,
+    {
+      drips: dripsOf(container.id, live, assumed.dripLoss),
+      earlier: earlierSkies(container.id, live, garden.places),
+      sizeOf: (occupant) => sizeForAge(occupant, whole, live, settings, dayOf(now)),
+    },
+  );
   const rounds = roundsAfter(now, settings.roundHours, roundsAhead);
   const last = rounds.at(-1) ?? now;
   const site = siteOf(settings);
@@ -247,7 +273,7 @@ export function waterCase(
   const { assumed } = properties;
   const runWith = (attachment: FilterMemory, runBag: WaterBag, probeNoise?: number) => {
     const { checks, setAside } = checksOf(container, properties, live, probeNoise);
-    const events = waterEventsOf(container.id, live, checks);
+    const events = waterEventsOf(container, garden, live, checks);
     const steps = stepsBetween(events, from, now);
     return { checks, setAside, events, steps, ...attachment.run(runBag, steps, assumed) };
   };
@@ -267,6 +293,7 @@ export function waterCase(
       : first;
   const past = weather.filter((day) => day.day <= dayOf(now));
   const daysSincePlanting = daysSinceLastPlanting(occupants, dayOf(now));
+  const isEstablishing = daysSincePlanting !== undefined && rootedOn(bag, dayOf(now), assumed) < 1;
   const seenAt = estimate.lastEventAt;
   const water: BagWater = {
     containerId: container.id,
@@ -276,11 +303,12 @@ export function waterCase(
     ahead: forecastWater(belief, bag, spans, assumed, {
       mayMissARound: settings.plansForMissedRound ?? false,
       hoursSinceSeen: seenAt === undefined ? 0 : (Date.parse(now) - Date.parse(seenAt)) / 3_600_000,
-      isEstablishing: daysSincePlanting !== undefined && daysSincePlanting < assumed.establishingDays,
+      isEstablishing,
     }),
     filledDays: past.filter((day) => day.filled.temperature).length,
     spanDays: daysBetween(dayOf(from), dayOf(now)) + 1,
     daysSincePlanting,
+    isEstablishing,
     hasBeenChecked: events.some((e) => e.kind === 'check' && Date.parse(e.at) <= Date.parse(now)),
     setAside,
     probe: probe.readings > 0 ? probe : undefined,

@@ -5,6 +5,7 @@ import { deriveBag, sharedOf, type BagState, type Shared } from './derive-bag.ts
 import { bagFeeding } from './feeding.ts';
 import { FilterMemory } from './filter-memory.ts';
 import { learntOf, withLearnt, type Learnt } from './learnt.ts';
+import { bagsOfTank, entriesOfTank, tankOf } from './tanks.ts';
 import { propertiesOf } from './properties.ts';
 import { whatIf, type WhatIf } from './what-if.ts';
 
@@ -93,11 +94,25 @@ export class GardenEngine {
     const { garden, learnt, shared, weather } = this;
     const quarter = Math.floor(Date.parse(now) / QUARTER_HOUR);
     const place = garden.places.find((p) => p.id === container.placeId);
-    const here = entriesAt(shared.live, container.id).filter(affectsBag);
+    const here = [
+      ...entriesAt(shared.live, container.id).filter(affectsBag),
+      ...entriesOfTank(container, garden, shared.live),
+    ];
     const { settings, varieties, plants, mixes, measures, products, regimes } = garden;
     const records = [container, place, settings, varieties, plants, mixes, measures, products, regimes];
+    const tank = tankOf(container, garden);
+    const together = tank ? bagsOfTank(tank.id, garden) : [];
     const plans = garden.plans.filter((plan) => plan.containerId === container.id);
-    const from = [quarter, weather, ...records, ...plans, ...Object.values(learnt), ...here];
+    const from = [
+      quarter,
+      weather,
+      ...records,
+      tank,
+      ...together,
+      ...plans,
+      ...Object.values(learnt),
+      ...here,
+    ];
     const last = this.kept.get(container.id);
     if (last && last.from.length === from.length && last.from.every((part, i) => part === from[i]))
       return last;

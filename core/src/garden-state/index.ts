@@ -59,3 +59,4 @@ export {
 export { chartPointsOf, courseOf, spellsOf, type ChartPoint, type CoursePoint } from './water-course.ts';
 export { fillBags, isFilled, purposeOf, troubleIn, type BagFill } from './filling.ts';
 export type { BagView } from './bag-view.ts';
+export { bagsOfTank, tankCourse, tankEvents, tankOf, tankShares, type TankCourse } from './tanks.ts';

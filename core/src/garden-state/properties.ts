@@ -170,6 +170,7 @@ export function waterBagOf(
       ...occupants.map((o) => ({
         plantedOn: o.plantedOn,
         ageFrom: o.ageFrom,
+        rootedFrom: o.stages.seen.rooted,
         clearedOn: o.clearedOn,
         kc: o.crop.kcMid,
         depletion: o.crop.depletion,

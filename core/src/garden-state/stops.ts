@@ -68,7 +68,7 @@ export function statusOf(
     {
       check: asCheck(check.check, water.estimate.share.likely),
       isDueAgainBeforeNextRound: water.ahead.nextCheck.kind === 'now',
-      daysSincePlanting: water.daysSincePlanting,
+      isEstablishing: water.isEstablishing,
       measure,
       isBeforeColdNight,
     },

@@ -24,6 +24,17 @@ export const placeSchema = z.object({
   ...base,
 });
 
+/** A drum, tank or channel from which several bags drink. */
+export const tankSchema = z.object({
+  id: idSchema('tank'),
+  name,
+  /** when full, L */
+  litres: z.number().check(z.gte(1), z.lte(20_000)),
+  /** it is topped up when it is down to this, L; left out: to a quarter */
+  refillLitres: z.optional(z.number().check(z.gte(0), z.lte(20_000))),
+  ...base,
+});
+
 /** A place in a container where one plant stands; an id of its own, since plants come and go. */
 export const stationSchema = z.object({ id: idSchema('station') });
 
@@ -108,6 +119,8 @@ export const containerSchema = z.object({
   label: z.string().check(z.trim(), z.minLength(1), z.maxLength(12)),
   ...containerMake,
   placeId: idSchema('place'),
+  /** the tank that it drinks from together with others */
+  tankId: z.optional(idSchema('tank')),
   stations: z.array(stationSchema).check(z.minLength(1), z.maxLength(12)),
   /** why a smaller one will do for what stands in it */
   sizeException: z.optional(z.enum(SIZE_EXCEPTIONS)),
@@ -133,6 +146,7 @@ export const templateSchema = z.object({
   ...base,
 });
 
+export type Tank = z.infer<typeof tankSchema>;
 export type Place = z.infer<typeof placeSchema>;
 export type Container = z.infer<typeof containerSchema>;
 export type Template = z.infer<typeof templateSchema>;

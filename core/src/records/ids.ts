@@ -18,6 +18,7 @@ export const ID_PREFIXES = {
   template: 'tpl',
   plan: 'pln',
   regime: 'reg',
+  tank: 'tnk',
   entry: 'ent',
 } as const;
 

@@ -40,6 +40,7 @@ export {
   type FillLevel,
   type Gauge,
   type Place,
+  type Tank,
   type Template,
 } from './container.ts';
 export { varietySchema, type Batch, type Plan, type Plant, type Variety } from './plant.ts';

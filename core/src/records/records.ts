@@ -1,7 +1,7 @@
 import * as z from '../schema/index.ts';
 import { MEASURE_UNIT, type MeasureKind } from '../units/index.ts';
 import { base, name } from './base.ts';
-import { containerSchema, placeSchema, templateSchema } from './container.ts';
+import { containerSchema, placeSchema, tankSchema, templateSchema } from './container.ts';
 import { idSchema } from './ids.ts';
 import { recipePartsSchema } from './mix.ts';
 import { batchSchema, planSchema, plantSchema, varietySchema } from './plant.ts';
@@ -67,6 +67,7 @@ export const RECORD_SCHEMAS = {
   templates: templateSchema,
   plans: planSchema,
   regimes: regimeSchema,
+  tanks: tankSchema,
 } as const;
 
 export type TableName = keyof typeof RECORD_SCHEMAS;

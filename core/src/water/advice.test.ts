@@ -69,7 +69,7 @@ describe('looking ahead', () => {
 
 describe('what follows a look', () => {
   const can = { kind: 'can', litres: 9 } as const;
-  const advise = (grade: number, isDueAgainBeforeNextRound = false, daysSincePlanting = 60) => {
+  const advise = (grade: number, isDueAgainBeforeNextRound = false, isEstablishing = false) => {
     const { estimate } = runFilter(
       ONE_BAG,
       steps([watering('2026-07-14', 9, '18:05', true), check('2026-07-16', grade)]),
@@ -81,7 +81,7 @@ describe('what follows a look', () => {
       {
         check: { method: 'finger', grade },
         isDueAgainBeforeNextRound,
-        daysSincePlanting,
+        isEstablishing,
         measure: can,
       },
       DEFAULT_ASSUMED,
@@ -101,7 +101,7 @@ describe('what follows a look', () => {
   });
 
   it('a newly planted bag gets part of it', () => {
-    const young = advise(2, false, 3);
+    const young = advise(2, false, true);
     expect(young.isEstablishing).toBe(true);
     expect(young.litres.likely).toBeCloseTo(advise(2).litres.likely * DEFAULT_ASSUMED.establishingShare, 9);
   });
@@ -119,21 +119,21 @@ describe('what follows a look', () => {
       steps([watering('2026-07-15', 9, '18:05', true), empty]),
       DEFAULT_ASSUMED,
     );
-    const on = (daysSincePlanting: number) =>
+    const on = (isEstablishing: boolean) =>
       adviseWatering(
         estimate,
         planter,
         {
           check: { method: 'level', share: 0 },
           isDueAgainBeforeNextRound: false,
-          daysSincePlanting,
+          isEstablishing,
           measure: can,
         },
         DEFAULT_ASSUMED,
       );
-    expect(on(3)).toMatchObject({ isWanted: false, because: 'enough', into: 'top' });
-    expect(on(60)).toMatchObject({ isWanted: true, because: 'felt-dry', into: 'store' });
-    expect(on(60).litres.likely).toBeGreaterThan(8);
+    expect(on(true)).toMatchObject({ isWanted: false, because: 'enough', into: 'top' });
+    expect(on(false)).toMatchObject({ isWanted: true, because: 'felt-dry', into: 'store' });
+    expect(on(false).litres.likely).toBeGreaterThan(8);
   });
 
   it('the range of litres is in order', () => {
@@ -160,7 +160,7 @@ describe('a look that nobody would have expected', () => {
       {
         check: { method: 'finger', grade: 5 },
         isDueAgainBeforeNextRound: false,
-        daysSincePlanting: 60,
+        isEstablishing: false,
         measure: can,
       },
       DEFAULT_ASSUMED,

@@ -9,7 +9,7 @@ export type MoistureCheck =
   | { readonly method: 'finger'; /** 1 dust-dry to 5 wet */ readonly grade: number }
   | { readonly method: 'lift'; /** 1 light to 3 heavy */ readonly grade: number }
   /** how full the reservoir, drum or channel is, 0 to 1 */
-  | { readonly method: 'level'; readonly share: number }
+  | { readonly method: 'level'; readonly share: number; readonly sd?: number }
   /** the plant hangs, and not from noon's heat alone */
   | { readonly method: 'wilted' }
   /** a scale's or probe's reading by its bag's calibration: a share of available water, and its sd */

@@ -3,7 +3,7 @@ import { canopySquareMetres, type HabitFigures } from '../plants/index.ts';
 import { daysBetween, type Day } from '../calendar/index.ts';
 import { type WeatherDay } from '../climate/index.ts';
 import { dripOfDay, type DripOfDay, type DripSpell } from './drip.ts';
-import type { WaterStore } from './stores.ts';
+import { hasLevel, type WaterStore } from './stores.ts';
 
 /** One plant in a bag, as far as water goes. */
 export interface WaterUsingPlant {
@@ -13,6 +13,8 @@ export interface WaterUsingPlant {
   /** the day it was cleared; it uses nothing from then on */
   readonly clearedOn?: Day | undefined;
   readonly kc: number;
+  /** the day on which its roots were seen to be down in what is below the mix; left out: nobody has looked */
+  readonly rootedFrom?: Day | undefined;
   /** share of available water used without stress (FAO-56 p) */
   readonly depletion: number;
   readonly figures: HabitFigures;
@@ -111,7 +113,7 @@ export function dayOfBag(bag: WaterBag, day: Day, assumed: Assumed, grownDays?: 
     evaporationLitresPerMillimetre: top + assumed.sideEvaporation * bag.breathingSquareMetres,
     rainLitresPerMillimetre: underCover ? 0 : bag.topSquareMetres * assumed.rainCaught,
     drip: dripOfDay(bag.drips, day),
-    rooted: rootedOn(bag, day, assumed.establishingDays),
+    rooted: rootedOn(bag, day, assumed),
   };
 }
 
@@ -143,13 +145,25 @@ export function doubtOf(eto: number, usual: number): number {
   return Math.min(2, Math.max(0.4, usual / Math.max(0.1, eto)));
 }
 
-/** How far the roots of a bag's youngest plant have got, 0 to 1; 1 where nothing stands. */
-function rootedOn(bag: WaterBag, day: Day, establishingDays: number): number {
-  const ages = bag.plants
-    .filter((p) => p.clearedOn === undefined || day < p.clearedOn)
-    .map((p) => daysBetween(p.plantedOn, day))
-    .filter((age) => age >= 0);
-  return ages.length === 0 ? 1 : Math.min(1, Math.min(...ages) / establishingDays);
+/**
+ * How far the roots of a bag's plants have got, 0 to 1; 1 where nothing stands. By age, until they were seen to be down: above a
+ * tank or a channel it takes longer than in mix, and half is counted while nobody has looked.
+ */
+export function rootedOn(
+  bag: Pick<WaterBag, 'plants' | 'stores'>,
+  day: Day,
+  assumed: Pick<Assumed, 'establishingDays' | 'rootsDownDays'>,
+): number {
+  const isAbove = bag.stores.some(({ kind }) => hasLevel(kind));
+  const reached = bag.plants
+    .filter((p) => day >= p.plantedOn && (p.clearedOn === undefined || day < p.clearedOn))
+    .map((p) => {
+      const age = daysBetween(p.plantedOn, day);
+      if (p.rootedFrom !== undefined && day >= p.rootedFrom) return 1;
+      const inMix = Math.min(1, age / assumed.establishingDays);
+      return isAbove && age < assumed.rootsDownDays ? inMix / 2 : inMix;
+    });
+  return reached.length === 0 ? 1 : Math.min(...reached);
 }
 
 /** The depletion share of a bag: that of its thirstiest plant, or 0.4 (tomato) while it is empty. */

@@ -1,6 +1,7 @@
 import type { Assumed } from '../assumed/index.ts';
 import type { Belief } from './belief.ts';
-import type { WaterBag } from './demand.ts';
+import { dayOf } from '../calendar/index.ts';
+import { rootedOn, type WaterBag } from './demand.ts';
 import { weightsBy } from './grid.ts';
 import { chanceOfCheck } from './check.ts';
 import { handFilled, hasLevel } from './stores.ts';
@@ -69,7 +70,12 @@ function applyLook(
   const { check } = event;
   if (check.method === 'level') {
     const store = bag.stores.findIndex(({ kind }) => hasLevel(kind));
-    if (store >= 0) belief.observeLevel(store, check.share, assumed.levelNoise);
+    if (store < 0) return;
+    // full to the brim is seen for sure
+    const glance = check.sd ?? assumed.levelNoise;
+    const noise = check.share >= BRIM ? Math.min(glance, BRIM_NOISE) : glance;
+    belief.observeLevel(store, check.share, noise);
+    wick(belief, bag, event, check.share, assumed);
     return;
   }
   // one plant's end of a long bag is not the whole of it
@@ -89,6 +95,26 @@ function applyLook(
   if (!isAtAnotherPlant(before, event) && belief.chanceOf(weights) < assumed.surprise)
     belief.flatten(assumed.surpriseForgetting);
   belief.observe(weights);
+}
+
+/** A store that is seen so full is full, and how far off that is, share of it. */
+const BRIM = 0.99;
+const BRIM_NOISE = 0.03;
+/** A store with less in it than this may have been empty until a moment ago. */
+const NOT_EMPTY = 0.1;
+/** Mix above water that stands there holds at least about so much of its own, once roots or wicks reach it. */
+const WICKED = { share: 0.55, noise: 0.2 };
+
+/** Water that stands under mix is drawn up into it: no bag is dust-dry above a tank that is not empty. */
+function wick(belief: Belief, bag: WaterBag, event: WaterCheck, share: number, assumed: Assumed): void {
+  const reach = rootedOn(bag, dayOf(event.at), assumed);
+  if (share < NOT_EMPTY || reach < 1) return;
+  belief.observe(
+    remembered(assumed, 'wicked', (w) => {
+      const below = Math.max(0, WICKED.share - w) / WICKED.noise;
+      return Math.exp(-(below ** 2) / 2) + 1e-3;
+    }),
+  );
 }
 
 const known = new WeakMap<Assumed, Map<string, Float64Array>>();

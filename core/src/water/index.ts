@@ -4,6 +4,7 @@ export {
   dayOfBag,
   demandIn,
   demandOfDay,
+  rootedOn,
   mulchFactor,
   type DayDemand,
   type DayOfBag,

@@ -27,7 +27,7 @@ export interface WateringAdvice {
  *
  * @param estimate the bag's water after the check
  * @param isDueAgainBeforeNextRound whether the check-ahead from that estimate asks for a check now or sooner than the next round
- * @param daysSincePlanting youngest plant; in its first `establishingDays` a bag gets part of the amount, close to the stem
+ * @param isEstablishing its roots are not out in the mix yet, or not down in its tank: it gets part of the amount, close to the stem
  * @see docs/model.md, 7. Water
  */
 export function adviseWatering(
@@ -36,7 +36,7 @@ export function adviseWatering(
   situation: {
     readonly check: MoistureCheck;
     readonly isDueAgainBeforeNextRound: boolean;
-    readonly daysSincePlanting: number | undefined;
+    readonly isEstablishing: boolean;
     readonly measure: { readonly kind: MeasureKind; readonly litres: number };
     /** a cold night is coming, and this grower keeps bags on the dry side for it */
     readonly isBeforeColdNight?: boolean;
@@ -44,8 +44,7 @@ export function adviseWatering(
   assumed: Assumed,
 ): WateringAdvice {
   const { check } = situation;
-  const isEstablishing =
-    situation.daysSincePlanting !== undefined && situation.daysSincePlanting < assumed.establishingDays;
+  const { isEstablishing } = situation;
   // roots that are not down yet take up nothing of a reservoir: until then it is watered by hand
   const store = isEstablishing ? undefined : estimate.stores.find(({ kind }) => hasLevel(kind));
   // and its level says nothing of the mix that they stand in

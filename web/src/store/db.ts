@@ -12,7 +12,7 @@ export interface DeviceNote {
  * The browser's database of one garden. Dexie is named in this folder only.
  *
  * Version 1: one table a kind of record, the diary, the settings (one row) and notes of this device. Version 2 adds
- * the tables of mixes, products, packs and templates, version 3 that of plans, version 4 that of regimes, empty as `migrations.ts` adds them to an
+ * the tables of mixes, products, packs and templates, version 3 that of plans, version 4 that of regimes, version 6 that of tanks, empty as `migrations.ts` adds them to an
  * older file.
  */
 export class GardenDb extends Dexie {
@@ -28,6 +28,7 @@ export class GardenDb extends Dexie {
   templates!: Table<RecordOf<'templates'>, string>;
   plans!: Table<RecordOf<'plans'>, string>;
   regimes!: Table<RecordOf<'regimes'>, string>;
+  tanks!: Table<RecordOf<'tanks'>, string>;
   entries!: Table<Entry, string>;
   settings!: Table<Settings & { readonly id: 'settings' }, string>;
   device!: Table<DeviceNote, string>;
@@ -63,6 +64,7 @@ export class GardenDb extends Dexie {
           await rewrite(table, withNewNames);
         await rewrite('entries', entryWithNewNames);
       });
+    this.version(6).stores({ tanks: 'id' });
   }
 }
 
@@ -79,4 +81,5 @@ export const RECORD_TABLES: readonly TableName[] = [
   'templates',
   'plans',
   'regimes',
+  'tanks',
 ];

@@ -75,6 +75,8 @@ const MIGRATIONS: readonly Migration[] = [
   // 6: what a variety is known for, when a batch was sown and came up, how far a bag is filled, stages by plant and not yet there,
   // why a plant left, bags that were carried: all of it may be left out
   (garden) => garden,
+  // 7: tanks that several bags share; lines of drip, how much ran through
+  (garden) => ({ ...garden, tanks: [] }),
 ];
 
 export const LATEST_VERSION = MIGRATIONS.length + 1;

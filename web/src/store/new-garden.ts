@@ -32,6 +32,7 @@ export function newGarden(
     templates: [],
     plans: [],
     regimes: [],
+    tanks: [],
     entries: [],
   };
 }

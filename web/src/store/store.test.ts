@@ -180,6 +180,7 @@ describe('the garden file', async () => {
       templates: [],
       plans: [],
       regimes: [],
+      tanks: [],
     });
     expect(migrate(old, LATEST_VERSION)).toEqual(old);
     expect(migrate(old, LATEST_VERSION)).not.toBe(old);

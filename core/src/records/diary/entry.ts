@@ -33,6 +33,7 @@ import {
   warmthEntry,
   PLANT_EFFECTS,
 } from './kinds/plants.ts';
+import { tankEntry, TANK_EFFECTS } from './kinds/tank.ts';
 import { wateringEntry, dripEntry, checkEntry, skippedEntry, WATER_EFFECTS } from './kinds/water.ts';
 
 /** The schema of each kind, in the order in which they are told of. */
@@ -55,6 +56,7 @@ export const ENTRY_SCHEMAS = [
   regimeEntry,
   stageEntry,
   solutionEntry,
+  tankEntry,
   teaEntry,
   teaTendedEntry,
   noteEntry,
@@ -89,6 +91,7 @@ export type Draft<K extends EntryKind = EntryKind> = { [P in K]: Omit<EntryOf<P>
 export const ENTRY_EFFECTS: Readonly<Record<EntryKind, readonly Effect[]>> = {
   ...WATER_EFFECTS,
   ...FEEDING_EFFECTS,
+  ...TANK_EFFECTS,
   ...PLANT_EFFECTS,
   ...STOCK_EFFECTS,
   ...OTHER_EFFECTS,

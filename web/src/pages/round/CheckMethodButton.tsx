@@ -22,8 +22,7 @@ const hasSeenStore = (bag: Bag) => seenStore(bag.water) !== undefined;
  * are down, all others by finger.
  */
 export function usualCheckMethod(bag: Bag): GradedMethod {
-  const age = bag.water?.daysSincePlanting ?? 0;
-  return hasSeenStore(bag) && age >= bag.properties.assumed.establishingDays ? 'level' : 'finger';
+  return hasSeenStore(bag) && !bag.water?.isEstablishing ? 'level' : 'finger';
 }
 
 /** Another check method than the one on the buttons. */

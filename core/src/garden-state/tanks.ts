@@ -1,0 +1,316 @@
+import type { Assumed } from '../assumed/index.ts';
+import { addDays, dayOf, type Day } from '../calendar/index.ts';
+import { daysLeft, solutionCourse, type SolutionCourse, type SolutionEntry } from '../feeding/index.ts';
+import { habitFigures, occupantsOf } from '../plants/index.ts';
+import { entriesAt, type Container, type Entry, type Garden, type Tank } from '../records/index.ts';
+import type { WaterEvent } from '../water/index.ts';
+
+/** What was found in a tank, and what was done to it, in that order. */
+export interface TankEvent {
+  readonly entryId: string;
+  readonly at: string;
+  /** how full it was found, 0 to 1 */
+  readonly foundShare: number | undefined;
+  /** in litres, and not at a glance */
+  readonly isMeasured: boolean;
+  readonly isEmptied: boolean;
+  readonly addedLitres: number | undefined;
+  /** it was filled until it ran over */
+  readonly isFilledUp: boolean;
+  readonly ecMillisiemens: number | undefined;
+  readonly ph: number | undefined;
+}
+
+type TankGarden = Pick<Garden, 'containers' | 'plants' | 'varieties' | 'batches' | 'tanks' | 'settings'>;
+
+/** The bags that drink from a tank now. */
+export function bagsOfTank(tankId: string, { containers }: Pick<Garden, 'containers'>): readonly Container[] {
+  return containers.filter((c) => c.tankId === tankId && !c.binnedAt);
+}
+
+/** The tank of a bag, if it shares one that is in use. */
+export function tankOf(container: Container, { tanks }: Pick<Garden, 'tanks'>): Tank | undefined {
+  return tanks.find(({ id, binnedAt }) => id === container.tankId && !binnedAt);
+}
+
+const NOTHING = {
+  foundShare: undefined,
+  isMeasured: false,
+  isEmptied: false,
+  addedLitres: undefined,
+  isFilledUp: false,
+  ecMillisiemens: undefined,
+  ph: undefined,
+} as const;
+
+/**
+ * All that was found in a tank and done to it, oldest first: by its own entries, and by what was seen or poured while one stood at
+ * one of its bags.
+ *
+ * @param live the garden's live entries, oldest first
+ */
+export function tankEvents(
+  tank: Tank,
+  garden: Pick<Garden, 'containers'>,
+  live: readonly Entry[],
+): readonly TankEvent[] {
+  const ids = new Set(bagsOfTank(tank.id, garden).map(({ id }) => id));
+  return live.flatMap((e): readonly TankEvent[] => {
+    const base = { ...NOTHING, entryId: e.id, at: e.at };
+    if (e.kind === 'tank') {
+      if (e.tankId !== tank.id) return [];
+      const { foundLitres, addedLitres, ecMillisiemens, ph } = e;
+      const foundShare = foundLitres === undefined ? undefined : Math.min(1, foundLitres / tank.litres);
+      return [
+        {
+          ...base,
+          foundShare,
+          isMeasured: true,
+          addedLitres,
+          ecMillisiemens,
+          ph,
+          isEmptied: e.isEmptied ?? false,
+        },
+      ];
+    }
+    if (!('containerId' in e) || e.containerId === undefined || !ids.has(e.containerId)) return [];
+    if (e.kind === 'check' && e.check.method === 'level') return [{ ...base, foundShare: e.check.share }];
+    if (e.kind === 'watering' && e.into === 'store')
+      return [{ ...base, addedLitres: e.litres, isFilledUp: e.ranThrough }];
+    if (e.kind === 'solution')
+      return [{ ...base, isEmptied: e.what === 'changed', ecMillisiemens: e.ecMillisiemens, ph: e.ph }];
+    return [];
+  });
+}
+
+/**
+ * The share of a tank that each of its bags drinks, by the leaf of what stands in it when grown; they add up to 1.
+ *
+ * @param live the garden's live entries, oldest first
+ */
+export function tankShares(
+  tank: Tank,
+  garden: TankGarden,
+  live: readonly Entry[],
+): ReadonlyMap<string, number> {
+  const weights = bagsOfTank(tank.id, garden).map((container): readonly [string, number] => {
+    const leaf = occupantsOf(container, live, garden)
+      .filter((o) => o.clearedOn === undefined)
+      .reduce((sum, { crop, habit }) => {
+        const { canopySquareMetres } = habitFigures(crop.id, habit, garden.settings.assumptions);
+        return sum + crop.kcMid * canopySquareMetres;
+      }, 0);
+    return [container.id, Math.max(EMPTY_BAG, leaf)];
+  });
+  const sum = weights.reduce((total, [, weight]) => total + weight, 0);
+  return new Map(weights.map(([id, weight]) => [id, weight / sum]));
+}
+
+/** What a bag in which nothing stands counts for beside the others, m² of leaf. */
+const EMPTY_BAG = 0.02;
+
+/** A bag with its part of the tank that it shares as a drum of its own: the water model follows one bag at a time. */
+export function withTank(container: Container, garden: TankGarden, live: readonly Entry[]): Container {
+  const tank = tankOf(container, garden);
+  const share = tank && tankShares(tank, garden, live).get(container.id);
+  if (!tank || share === undefined) return container;
+  const others = (container.stores ?? []).filter(({ kind }) => kind !== 'drum');
+  return { ...container, stores: [{ kind: 'drum', litres: tank.litres * share }, ...others] };
+}
+
+/** What is found in a tank and done to it, as it bears on one of its bags: all see the same level, and share what goes in. */
+export function tankWaterEvents(events: readonly TankEvent[], share: number): readonly WaterEvent[] {
+  return events.flatMap(
+    ({ entryId, at, foundShare, isMeasured, isEmptied, addedLitres, isFilledUp }): WaterEvent[] => [
+      // who pours it out need not know what was in it
+      ...(foundShare === undefined || isEmptied
+        ? []
+        : [
+            {
+              kind: 'check' as const,
+              id: `${entryId} 1`,
+              at,
+              check: {
+                method: 'level' as const,
+                share: foundShare,
+                ...(isMeasured ? { sd: MEASURED_LEVEL } : {}),
+              },
+            },
+          ]),
+      ...(isEmptied ? [{ kind: 'emptied' as const, id: `${entryId} 2`, at }] : []),
+      ...(addedLitres === undefined
+        ? []
+        : [
+            {
+              kind: 'watering' as const,
+              id: `${entryId} 3`,
+              at,
+              litres: addedLitres * share,
+              isMeasured: true,
+              ranThrough: isFilledUp,
+              into: 'store' as const,
+            },
+          ]),
+    ],
+  );
+}
+
+/** How far a level in litres is off, share of the tank. */
+const MEASURED_LEVEL = 0.03;
+
+/** Low, likely and high. */
+interface Range {
+  readonly low: number;
+  readonly likely: number;
+  readonly high: number;
+}
+
+/** How a tank stands and how long it lasts. */
+export interface TankCourse {
+  readonly lastFound: { readonly at: string; readonly litres: number } | undefined;
+  /** in it now, L; undefined until somebody has looked or filled it */
+  readonly litres: Range | undefined;
+  /** that went out a day by its levels, L */
+  readonly seenPerDay: number | undefined;
+  /** that goes out a day: as seen, or as its bags' use says while little was seen, L */
+  readonly perDay: number;
+  readonly daysToEmpty: Range | undefined;
+  readonly refillLitres: number;
+  readonly refillOn: Day | undefined;
+  /** that fill it up from the refill mark, L */
+  readonly topUpLitres: number | undefined;
+  readonly solution: SolutionCourse;
+}
+
+/** Levels further back say little of today's use, days. */
+const DAYS_BACK = 14;
+/** Two levels closer together than this say nothing of the use, days. */
+const LEAST_DAYS = 0.4;
+/** What its bags' use says counts for so many days of levels. */
+const RECKONED_DAYS = 2;
+/** How far a day's use is off, share of it: by levels, and as it is reckoned. */
+const SEEN_SPREAD = 0.15;
+const RECKONED_SPREAD = 0.4;
+/** Topped up at a quarter, where the grower has no mark of their own. */
+const USUAL_MARK = 0.25;
+
+/**
+ * How a tank stands at a moment: its last level less what has gone out since, what goes out a day, and when it comes to its mark.
+ *
+ * @param reckonedPerDay what its bags use a day of late, as far as it is known, L
+ * @param now local time with offset
+ * @see docs/model.md, 8. Feeding
+ */
+export function tankCourse(
+  tank: Tank,
+  events: readonly TankEvent[],
+  reckonedPerDay: number,
+  now: string,
+  assumed: Assumed,
+): TankCourse {
+  const past = events.filter((e) => Date.parse(e.at) <= Date.parse(now));
+  const { litres, at, seen } = levelsOf(tank, past, now);
+  const perDay =
+    seen.days > 0
+      ? (seen.litres + RECKONED_DAYS * reckonedPerDay * (seen.days < RECKONED_DAYS ? 1 : 0)) /
+        (seen.days + (seen.days < RECKONED_DAYS ? RECKONED_DAYS : 0))
+      : reckonedPerDay;
+  const spread = seen.days >= RECKONED_DAYS ? SEEN_SPREAD : RECKONED_SPREAD;
+  const since = at === undefined ? 0 : daysApart(at, now);
+  const left = (rate: number) => Math.max(0, (litres ?? 0) - rate * since);
+  const range: Range | undefined =
+    litres === undefined
+      ? undefined
+      : { low: left(perDay * (1 + spread)), likely: left(perDay), high: left(perDay * (1 - spread)) };
+  const refillLitres = tank.refillLitres ?? USUAL_MARK * tank.litres;
+  const toMark = range && daysLeft(Math.max(0, range.likely - refillLitres), perDay);
+  const lastFound = past.findLast((e) => e.foundShare !== undefined);
+  return {
+    lastFound: lastFound && { at: lastFound.at, litres: (lastFound.foundShare ?? 0) * tank.litres },
+    litres: range,
+    seenPerDay: seen.days > 0 ? seen.litres / seen.days : undefined,
+    perDay,
+    daysToEmpty: range && {
+      low: daysLeft(range.low, perDay * (1 + spread)) ?? Infinity,
+      likely: daysLeft(range.likely, perDay) ?? Infinity,
+      high: daysLeft(range.high, perDay * (1 - spread)) ?? Infinity,
+    },
+    refillLitres,
+    refillOn: toMark === undefined ? undefined : addDays(dayOf(now), Math.floor(toMark)),
+    topUpLitres: range && tank.litres - Math.min(range.likely, refillLitres),
+    solution: solutionCourse(past.map(asSolution), assumed),
+  };
+}
+
+/** A tank's level at its last event, and what went out between levels of late. */
+function levelsOf(tank: Tank, events: readonly TankEvent[], now: string) {
+  const seen = { litres: 0, days: 0 };
+  let level: { readonly litres: number; readonly at: string; readonly isKnown: boolean } | undefined;
+  let added = 0;
+  for (const event of events) {
+    const { foundShare, isEmptied, addedLitres, isFilledUp, at } = event;
+    if (foundShare !== undefined) {
+      const found = foundShare * tank.litres;
+      const days = level ? daysApart(level.at, at) : 0;
+      if (level?.isKnown && days >= LEAST_DAYS && daysApart(level.at, now) <= DAYS_BACK) {
+        seen.litres += Math.max(0, level.litres + added - found);
+        seen.days += days;
+      }
+      level = { litres: found, at, isKnown: true };
+      added = 0;
+    }
+    if (isEmptied) {
+      level = { litres: 0, at, isKnown: true };
+      added = 0;
+    }
+    if (addedLitres === undefined && !isFilledUp) continue;
+    if (isFilledUp) {
+      level = { litres: tank.litres, at, isKnown: true };
+      added = 0;
+    } else if (level?.at === at)
+      level = { ...level, litres: Math.min(tank.litres, level.litres + (addedLitres ?? 0)) };
+    else added += addedLitres ?? 0;
+  }
+  return {
+    litres: level && Math.min(tank.litres, level.litres + added),
+    at: level?.at,
+    seen,
+  };
+}
+
+const daysApart = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / 86_400_000;
+
+function asSolution({ at, isEmptied, addedLitres, ecMillisiemens, ph }: TankEvent): SolutionEntry {
+  return {
+    at,
+    what: isEmptied ? 'changed' : addedLitres === undefined ? 'reading' : 'topped-up',
+    litres: addedLitres,
+    ecMillisiemens,
+    ph,
+  };
+}
+
+/** The entries of a tank's bags and of the tank itself that bear on one of them, beside its own. */
+export function entriesOfTank(
+  container: Container,
+  garden: Pick<Garden, 'containers' | 'tanks'>,
+  live: readonly Entry[],
+): readonly Entry[] {
+  const tank = tankOf(container, garden);
+  if (!tank) return [];
+  const own = live.filter((e) => e.kind === 'tank' && e.tankId === tank.id);
+  const others = bagsOfTank(tank.id, garden)
+    .filter(({ id }) => id !== container.id)
+    .flatMap(({ id }) =>
+      entriesAt(live, id).filter(
+        (e) =>
+          (e.kind === 'check' && e.check.method === 'level') ||
+          (e.kind === 'watering' && e.into === 'store') ||
+          e.kind === 'solution' ||
+          // what stands in the others decides how it is shared
+          e.kind === 'planted' ||
+          e.kind === 'cleared',
+      ),
+    );
+  return [...own, ...others];
+}
