@@ -6,6 +6,7 @@ import { FEED_SKIP_WORDS, feedAmountWords } from './feed-text.ts';
 import { productAmount, productName, grams } from './product-text.ts';
 import { checkWords } from './check-text.ts';
 import { dripWords, SKIP_WORDS } from './water-text.ts';
+import { tankEntryWords } from './tank-text.ts';
 import { TROUBLE_WORDS } from './trouble-text.ts';
 import { parseAmount, unitsShown, type Purpose } from '@rundel/core/units';
 import type { UnitFormat } from '../store/index.ts';
@@ -31,7 +32,7 @@ function amountWords(
 }
 
 /** What entries name: products, plants, places. */
-export type EntryNames = PlantsOf & Pick<Garden, 'products' | 'places' | 'regimes'>;
+export type EntryNames = PlantsOf & Pick<Garden, 'products' | 'places' | 'regimes' | 'tanks'>;
 
 /** An entry in a few words, with the plant that it is about. */
 export function entryWords(entry: Entry, unitFormat: UnitFormat, names?: EntryNames): string {
@@ -139,6 +140,12 @@ function wordsOf(
       return entry.regimeId ? 'Fed by another regime from here' : 'Fed by no regime from here';
     case 'stage':
       return entry.isNotYet ? `Not yet: ${STAGE_NAMES[entry.stage]}` : STAGE_WORDS[entry.stage];
+    case 'tank':
+      return tankEntryWords(
+        entry,
+        names?.tanks.find(({ id }) => id === entry.tankId),
+        unitFormat,
+      );
     case 'solution': {
       const what = {
         reading: 'Nutrient measured',

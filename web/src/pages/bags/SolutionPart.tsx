@@ -2,7 +2,6 @@ import { Box, Button, Typography } from '@mui/material';
 import { dayOf, daysBetween } from '@rundel/core/calendar';
 import type { Draft, EntryOf } from '@rundel/core/records';
 import { daysLeft, solutionCourse } from '@rundel/core/feeding';
-import { findProduct } from '@rundel/core/products';
 import { hasLevel } from '@rundel/core/water';
 import { trimmed } from '@rundel/core/units';
 import { useMemo, useState } from 'react';
@@ -13,10 +12,31 @@ import { FormDialog, FormField, FormFields, switchField, useFields } from '../..
 import { doseWords, SOLUTION_FAULT_WORDS, SOLUTION_WORDS } from '../../text/feed-text.ts';
 import { STORE_WORDS } from '../../text/water-text.ts';
 import { midSentence, shortDay } from '../../text/text.ts';
+import { TankState } from '../../ui/tanks/TankState.tsx';
+import { fedInto, useNutrient } from '../../ui/tanks/nutrient.ts';
+import { useTanks } from '../../ui/tanks/use-tanks.ts';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 
-/** The nutrient in a bag's reservoir, channel or drum: when it was made up, EC and pH with their trend, and how long it lasts. */
+/** The nutrient in a bag's reservoir, channel or drum, or in the tank that it shares with others. */
 export default function SolutionPart({ bag }: { readonly bag: Bag }) {
+  const view = useTanks().find(({ tank }) => tank.id === bag.container.tankId);
+  if (!view) return <OwnSolution bag={bag} />;
+  return (
+    <Box sx={{ borderBlockStart: '1px solid var(--line)', marginBlockStart: 2, paddingBlockStart: 1.5 }}>
+      <Typography variant="h3" sx={{ fontSize: '1.05rem', marginBlockEnd: 0.5 }}>
+        {view.tank.name}, shared with{' '}
+        {view.bags
+          .filter((b) => b !== bag)
+          .map((b) => b.container.label)
+          .join(', ') || 'no other bag'}
+      </Typography>
+      <TankState view={view} />
+    </Box>
+  );
+}
+
+/** When a store of a bag's own was made up, EC and pH with their trend, and how long it lasts. */
+function OwnSolution({ bag }: { readonly bag: Bag }) {
   const { clock, live } = useGarden();
   const unitFormat = useUnitFormat();
   const [isOpen, setOpen] = useState(false);
@@ -84,20 +104,6 @@ export default function SolutionPart({ bag }: { readonly bag: Bag }) {
   );
 }
 
-/** The nutrient that a bag's regime has in its drum, if any. */
-function useNutrient(bag: Bag) {
-  const { garden } = useGarden();
-  const regime = bag.feeding?.regime;
-  for (const step of regime?.steps ?? []) {
-    const product = findProduct(step.productId, garden.products);
-    const dose = step.dose ?? product?.feed?.dose;
-    if (product?.feed?.form !== 'two-part' || dose?.per !== 'litre') continue;
-    const partner = product.feed.partnerId && findProduct(product.feed.partnerId, garden.products);
-    return { product, dose, partner: partner || undefined, regimeId: regime?.id, stepId: step.id };
-  }
-  return undefined;
-}
-
 function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {
   const { clock, garden, record } = useGarden();
   const unitFormat = useUnitFormat();
@@ -155,23 +161,4 @@ function SolutionDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }
       <FormFields form={form} names={['ec', 'ph']} />
     </FormDialog>
   );
-}
-
-/** The parts of a nutrient that went into a store with so much water. */
-function fedInto(
-  nutrient: NonNullable<ReturnType<typeof useNutrient>>,
-  litres: number,
-  base: { readonly at: string; readonly containerId: string },
-): Draft[] {
-  const { product, partner, dose, regimeId, stepId } = nutrient;
-  return [product, ...(partner ? [partner] : [])].map((part) => ({
-    kind: 'fed',
-    ...base,
-    productId: part.id,
-    amount: dose.amount * litres,
-    unit: dose.unit,
-    litres,
-    into: 'store',
-    ...(regimeId ? { regimeId, stepId } : {}),
-  }));
 }

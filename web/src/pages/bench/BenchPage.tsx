@@ -174,6 +174,14 @@ const GROUPS: readonly Group[] = [
         () => import('./water/DripBench.tsx'),
       ),
       topic(
+        'tanks',
+        'Tanks',
+        'How long does the tank last?',
+        'Drums, tanks and channels that several bags share.',
+        [NEXT.round, NEXT.batch],
+        () => import('./water/TanksBench.tsx'),
+      ),
+      topic(
         'measures',
         'My measures',
         'My measures',

@@ -16,6 +16,7 @@ const TABLES = [
   'templates',
   'mixes',
   'regimes',
+  'tanks',
   'products',
   'packs',
 ] as const satisfies readonly TableName[];

@@ -7,6 +7,7 @@ import { Link } from 'react-router';
 import { ColdNightNotice } from '../../ui/ColdNightNotice.tsx';
 import { isDue, jobGroupWords, jobKey, taskChanges, taskDone } from '../../text/job-text.ts';
 import { JobRow } from '../../ui/JobRow.tsx';
+import { TankJobs } from './TankJobs.tsx';
 import { MissedRounds } from './MissedRounds.tsx';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useBags, useGarden, type Bag } from '../../store/index.ts';
@@ -41,6 +42,7 @@ export default function Jobs() {
           Jobs due
         </Typography>
       )}
+      <TankJobs />
       {[...groups].map(([kind, due]) => (
         <JobGroup key={kind} kind={kind} due={due} />
       ))}

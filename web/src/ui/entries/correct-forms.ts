@@ -32,6 +32,7 @@ import {
   workedForm,
 } from './stock-forms.ts';
 import { checkForm, dripForm, skippedForm, wateringForm } from './water-forms.ts';
+import { tankForm } from './tank-form.ts';
 import { weatherForm } from './weather-form.ts';
 
 /**
@@ -57,6 +58,7 @@ const FORMS = {
   regime: regimeForm,
   stage: stageForm,
   solution: solutionForm,
+  tank: tankForm,
   tea: teaForm,
   'tea-tended': teaTendedForm,
   note: noteForm,
