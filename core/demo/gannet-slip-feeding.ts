@@ -149,7 +149,7 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
               containerId: container.id,
               what: 'reading',
               ecMillisiemens: Math.round((2.1 + 0.07 * later + 0.05 * chance.next()) * 100) / 100,
-              ph: Math.round((6.1 + 0.04 * (i + 1)) * 10) / 10,
+              ph: Math.round((6.1 + 0.08 * (i + 1)) * 100) / 100,
             });
         });
       }

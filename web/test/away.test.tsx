@@ -52,15 +52,15 @@ describe('going away', () => {
     );
     expect(screen.queryByRole('heading', { name: /^For the helper/ })).toBeNull();
     fireEvent.click(screen.getByLabelText('Somebody could come and water'));
-    fill(/^Fills of your/, '0,5');
+    fill(/^Fills of your/, '0,25');
     await waitFor(async () =>
       expect(await answer()).toMatch(
         /With (one more fill|\d more fills) on each of \d visits a helper would bring bags? [\d and]+ through too\./,
       ),
     );
-    fill(/^Fills of your/, '4');
+    fill(/^Fills of your/, '8');
     const sheet = await screen.findByRole('table', { name: 'What each bag takes' });
-    await waitFor(async () => expect(await answer()).toMatch(/With what is below, 2 bags more do\./));
+    await waitFor(async () => expect(await answer()).toMatch(/With what is below, 1 bag more does\./));
     const rows = within(sheet)
       .getAllByRole('row')
       .map((row) => row.textContent ?? '');

@@ -121,9 +121,20 @@ describe('a correction', () => {
       isMeasured: true,
       ranThrough: false,
     });
-    fireEvent.click(within(form).getByRole('switch', { name: 'It ran through at the bottom' }));
-    expect(await kept()).toMatchObject([{ kind: 'watering', litres: 3, ranThrough: true }]);
-    await screen.findByText(/^Watered: 3.L, ran through$/);
+    await choose('Ran through at the bottom', 'a little');
+    fireEvent.click(within(form).getByRole('switch', { name: 'Poured in goes, with pauses' }));
+    fill('Of that ran off over the edge', '0.5 L', form);
+    expect(await kept()).toMatchObject([
+      {
+        kind: 'watering',
+        litres: 2.5,
+        spiltLitres: 0.5,
+        ranThrough: true,
+        through: 'little',
+        isInGoes: true,
+      },
+    ]);
+    await screen.findByText(/^Watered: 2.5.L, and .* ran off, in goes, a little ran through$/);
   });
 
   it('of the height at planting stays within what a plant can be', async () => {

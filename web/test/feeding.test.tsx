@@ -32,13 +32,13 @@ describe('a drum of nutrient', () => {
     }
     expect(await made()).toEqual([]);
     fill('EC', '2,4', form);
-    fill('pH', '6.2', form);
+    fill('pH', '6.3', form);
     await press('Put in the diary', form);
     await gone();
     expect(await made()).toMatchObject([
-      { kind: 'solution', what: 'reading', containerId: DRUM, ecMillisiemens: 2.4, ph: 6.2 },
+      { kind: 'solution', what: 'reading', containerId: DRUM, ecMillisiemens: 2.4, ph: 6.3 },
     ]);
-    await screen.findByText(/EC 2\.4.*, pH 6\.2.*, read on 16 Jul\./);
+    await screen.findByText(/EC 2\.4.*, pH 6\.3.*, read on 16 Jul\./);
   });
 
   it('is made up new with both parts of its nutrient, which its water carries', async () => {

@@ -252,7 +252,7 @@ function levelsOf(tank: Tank, events: readonly TankEvent[], now: string) {
     if (foundShare !== undefined) {
       const found = foundShare * tank.litres;
       const days = level ? daysApart(level.at, at) : 0;
-      if (level?.isKnown && days >= LEAST_DAYS && daysApart(level.at, now) <= DAYS_BACK) {
+      if (level?.isKnown && days >= LEAST_DAYS && daysApart(at, now) <= DAYS_BACK) {
         seen.litres += Math.max(0, level.litres + added - found);
         seen.days += days;
       }

@@ -265,6 +265,7 @@ describe('old garden files open to the figures that they had', () => {
     expect(JSON.parse(await writeGardenFile(garden, reading.savedAt))).toEqual({
       ...(JSON.parse(fixture('garden-v5.json')) as object),
       version: LATEST_VERSION,
+      tanks: [],
     });
   });
 
@@ -275,8 +276,22 @@ describe('old garden files open to the figures that they had', () => {
     expect(garden.settings.frost).toEqual({ last: '05-05' });
     expect(garden.varieties.some((v) => v.daysToRipe?.from === 'sowing')).toBe(true);
     expect(garden.containers.map((c) => c.fill?.by)).toContain('loose');
+    expect(JSON.parse(await writeGardenFile(garden, reading.savedAt))).toEqual({
+      ...(JSON.parse(fixture('garden-v6.json')) as object),
+      version: LATEST_VERSION,
+      tanks: [],
+    });
+  });
+
+  it('of version 7 with a shared tank and lines of drip is written as it was read', async () => {
+    const reading = await readGardenFile(fixture('garden-v7.json'));
+    if (reading.kind !== 'readable') throw new Error(reading.problem);
+    const { garden } = reading;
+    expect(garden.tanks.map(({ name }) => name)).toEqual(['Blue drum']);
+    expect(garden.containers.some((c) => c.tankId === garden.tanks[0]?.id)).toBe(true);
+    expect(garden.entries.some((e) => e.kind === 'drip' && e.setting?.further?.length === 1)).toBe(true);
     expect(JSON.parse(await writeGardenFile(garden, reading.savedAt))).toEqual(
-      JSON.parse(fixture('garden-v6.json')),
+      JSON.parse(fixture('garden-v7.json')),
     );
   });
 

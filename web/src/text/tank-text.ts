@@ -6,7 +6,8 @@ import { shortDay } from './text.ts';
 
 /** "24 days", "1 day". */
 export const daysWords = (days: number): string => {
-  const whole = Math.floor(days);
+  // 19.99 days are twenty to anybody who counts
+  const whole = Math.floor(days + 0.05);
   return `${whole} ${whole === 1 ? 'day' : 'days'}`;
 };
 

@@ -31,14 +31,14 @@ export const DRIP_LINE_FIELDS = {
   }),
   metres: amountField({
     label: 'Line in this bag',
-    help: 'As "60 cm" or "2 ft".',
+    help: 'What of it lies on this bag.',
     purpose: 'size',
     low: 50,
     high: 200_000,
   }),
   each: amountField({
     label: 'Each gives in an hour',
-    help: 'As "2 L" or "0.5 gal"; it stands on most drippers.',
+    help: 'It stands on most drippers.',
     purpose: 'water',
     low: 0.01,
     high: 60,
@@ -52,7 +52,7 @@ export const DRIP_LINE_FIELDS = {
   }),
   jar: amountField({
     label: 'Caught in the jar',
-    help: 'As "170 mL" or "6 fl oz".',
+    help: 'In any unit that the jar has.',
     purpose: 'water',
     low: 0.001,
     high: 20,
