@@ -15,6 +15,6 @@ export const VIEWS = {
   ],
   bench: [
     ...['size', 'mix', 'fill', 'film', 'load', 'varieties', 'depth', 'supports', 'regimes', 'batch', 'feeds'],
-    ...['drip', 'measures', 'shop', 'shed', 'costs'],
+    ...['drip', 'tanks', 'measures', 'shop', 'shed', 'costs'],
   ].map((topic) => `/bench/${topic}`),
 } as const;
