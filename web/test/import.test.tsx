@@ -38,7 +38,7 @@ describe('weather from a file', () => {
       'when,cold,warm\n2026-04-13,9,19\n2026-04-14,30,12\nsometime,1,2\n2026-04-15,11,21.5\n2027-01-01,1,2\n',
     );
     await screen.findByText(
-      /2 new days, 0 already here.* 1 in the future and left out, 2 rows that do not read\./,
+      /2 new days, 0 already here.* 1 further ahead than a forecast goes and left out, 2 rows that do not read\./,
     );
     expect(screen.getByText('Row 2: the coldest is warmer than the warmest.')).toBeTruthy();
     await press('Keep 2 days');

@@ -38,6 +38,61 @@ describe('a day’s weather', () => {
   });
 });
 
+/** Types nights and days into the table of the days ahead, from the first on. */
+async function foretell(days: readonly (readonly [string, string])[], first: string) {
+  const [day, month] = first.split(' ') as [string, string];
+  const at = (i: number) => `${Number(day) + i} ${month}`;
+  await screen.findByRole('form', { name: 'Days ahead' });
+  for (const [i, [coldest, warmest]] of days.entries()) {
+    fill(`${at(i)}, coldest`, coldest);
+    fill(`${at(i)}, warmest`, warmest);
+  }
+  await press('Keep the forecast');
+  await screen.findByText(/^[Ff]orecast of \d days?$/);
+}
+
+describe('the days ahead', () => {
+  it('are typed in one table; a warmest below the coldest, or half a day, is said and nothing is lost', async () => {
+    const { made } = await weather();
+    await screen.findByRole('form', { name: 'Days ahead' });
+    fill('3 May, coldest', '15');
+    fill('3 May, warmest', '4');
+    fill('4 May, coldest', '50 F');
+    await press('Keep the forecast');
+    await screen.findByText('Colder than the coldest.');
+    await screen.findByText('The warmest too.');
+    expect(await made()).toEqual([]);
+    fill('3 May, warmest', '24');
+    fill('4 May, warmest', '75 F');
+    await press('Keep the forecast');
+    await screen.findByText(/^[Ff]orecast of 2 days$/);
+    expect(await made()).toMatchObject([
+      { kind: 'weather', day: '2026-05-03', minCelsius: 15, maxCelsius: 24 },
+      { kind: 'weather', day: '2026-05-04' },
+    ]);
+    // what was only foretold of a day is no measurement of it
+    fill('3 May, coldest', '');
+    fill('3 May, warmest', '');
+    await press('Keep the forecast');
+    await waitFor(async () =>
+      expect((await made()).map((e) => e.kind)).toEqual(['weather', 'weather', 'removed']),
+    );
+  });
+
+  it('name a heat wave that is coming', async () => {
+    await weather();
+    await foretell(
+      [
+        ['14', '26'],
+        ['18', '33'],
+        ['19', '34.5'],
+      ],
+      '3 May',
+    );
+    await screen.findByText(/^Heat from 4 May to 5 May, up to 3\d(\.\d)?.°C\.$/);
+  });
+});
+
 describe('what is usual here', () => {
   it('may be the grower’s own, and goes back to the latitude’s', async () => {
     const { stored } = await weather();
@@ -66,12 +121,7 @@ describe('a cold night that was entered', () => {
   const garden = demoWith('3', '7');
   async function nightOf(coldest: string) {
     const app = await openApp('/season/weather', garden, DEMO_EVENING);
-    await press('Give the weather of 17 Jul');
-    const form = await dialog();
-    fill('Coldest', coldest, form);
-    fill('Warmest', '18', form);
-    await press('Note it', form);
-    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    await foretell([[coldest, '18']], '17 Jul');
     await app.goTo('/round');
     await screen.findByRole('navigation', { name: 'Stops of this round' });
     return app;

@@ -31,5 +31,6 @@ export const TIMING_ASSUMPTIONS = {
     '°C',
     'A closed cold house is warmer than outside at the end of the night.',
   ),
+  hotCelsius: assumed(32, 28, 36, '°C', 'From here on flowers drop, and a bag may want water twice a day.'),
   flowersToSet: assumed(10, 5, 20, 'days', 'From first flowers to the first truss that has set.'),
 } as const satisfies Record<string, Assumption>;

@@ -88,6 +88,13 @@ export const WATER_ASSUMPTIONS = {
     "of a day's use",
     'The same for a day whose weather was filled in from normals.',
   ),
+  forecastDays: assumed(
+    10,
+    5,
+    15,
+    'days',
+    'So far ahead a forecast says no more than what is usual; its doubt grows with every day until then.',
+  ),
   useSpread: assumed(
     0.5,
     0.3,

@@ -16,6 +16,8 @@ export interface KnownDay {
   /** at 2 m */
   readonly windMetresPerSecond?: number | undefined;
   readonly sunHours?: number | undefined;
+  /** it was foretold so many days before; left out or 0: it was measured */
+  readonly leadDays?: number | undefined;
 }
 
 /** One day's weather, complete, with what was filled in from the normals marked. */
@@ -30,6 +32,8 @@ export interface WeatherDay {
   readonly coverMillimetres: number;
   readonly by: 'penman-monteith' | 'hargreaves';
   readonly filled: { readonly temperature: boolean; readonly rain: boolean };
+  /** how many days before it was foretold; 0: it was measured, or filled in */
+  readonly leadDays?: number;
 }
 
 /** Where the weather is: latitude and the months' normals, January first. */
@@ -113,6 +117,7 @@ export function completeWeather(
         found ? 1 : assumed.usualEto,
       ),
       filled: { temperature: !found, rain: found?.rainMillimetres === undefined },
+      ...(found?.leadDays ? { leadDays: found.leadDays } : {}),
     };
   });
 }

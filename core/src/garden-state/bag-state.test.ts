@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, gannetSlip } from '../../demo/index.ts';
 import { liveEntries, type Entry, type EntryOf, type Container, type Garden } from '../records/index.ts';
 import { planRound } from '../round/index.ts';
-import { bagWater, earlierSkies } from './bag-state.ts';
+import { bagWater, earlierSkies, knownWeather, waterSetting } from './bag-state.ts';
 import { propertiesOf } from './properties.ts';
-import { momentAt, roundsAfter } from '../calendar/index.ts';
+import { addDays, momentAt, roundsAfter } from '../calendar/index.ts';
 import { occupantsOf } from '../plants/index.ts';
 
 const garden = gannetSlip(7);
@@ -283,5 +283,47 @@ describe('a bag that was carried', () => {
       if (day < '2026-07-10') expect(litres).toBeLessThan(before);
     });
     expect(carried).toHaveLength(outside.length);
+  });
+});
+
+describe('a forecast', () => {
+  const ahead = (max: number, lead: number) => {
+    const day = addDays(DEMO_EVENING.slice(0, 10), lead);
+    return {
+      kind: 'weather',
+      id: `ent_ahead${String(lead).padStart(3, '0')}`,
+      at: DEMO_EVENING,
+      recordedAt: DEMO_EVENING,
+      day,
+      minCelsius: max - 12,
+      maxCelsius: max,
+      source: 'typed',
+    } as Entry;
+  };
+  const demo = gannetSlip(3);
+  const bag = demo.containers.find((c) => c.label === '7') as Container;
+  const hours = (max: number) =>
+    bagWater(
+      { ...demo, entries: [...demo.entries, ...[1, 2, 3, 4, 5].map((lead) => ahead(max, lead))] },
+      bag,
+      DEMO_EVENING,
+    ).ahead.hoursToRefill.likely ?? Infinity;
+
+  it('moves the next check and the hours: heat sooner, a cool spell later', () => {
+    expect(hours(36)).toBeLessThan(hours(16));
+  });
+
+  it('is known by how early it was made, and is no measurement when its day has passed', () => {
+    const [known] = knownWeather([ahead(30, 4)]).slice(-1);
+    expect(known?.leadDays).toBe(4);
+    const { stepsBetween } = waterSetting(
+      { ...demo, entries: [...demo.entries, ahead(30, 4)] },
+      bag,
+      DEMO_EVENING,
+      [...liveEntries(demo.entries), ahead(30, 4)],
+    );
+    const day = addDays(DEMO_EVENING.slice(0, 10), 4);
+    const steps = stepsBetween([], `${day}T06:00:00.000+01:00`, `${day}T18:00:00.000+01:00`);
+    expect(steps.map((step) => step.kind === 'use' && step.unknown)).toEqual([0.4]);
   });
 });

@@ -86,6 +86,8 @@ export function knownWeather(live: readonly Entry[]): readonly KnownDay[] {
       humidityPercent: e.humidityPercent,
       windMetresPerSecond: e.windMetresPerSecond,
       sunHours: e.sunHours,
+      // what was put down before the day had come was a forecast
+      leadDays: Math.max(0, daysBetween(dayOf(e.at), e.day)),
     }));
 }
 

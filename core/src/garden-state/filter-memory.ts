@@ -77,7 +77,7 @@ function isSame(a: TimelineStep, b: TimelineStep): boolean {
     a.dripLitres === b.dripLitres &&
     a.rooted === b.rooted &&
     a.doubt === b.doubt &&
-    a.isFilled === b.isFilled
+    a.unknown === b.unknown
   );
 }
 

@@ -174,7 +174,7 @@ describe('the filter’s memory', () => {
         until: momentAt(addDays(last, i), 18, DEMO_EVENING),
         days: 1,
         share: 1,
-        isFilled: false,
+        unknown: 0,
         transpirationLitres: 0.4,
         evaporationLitres: 0.1,
         rainLitres: 0,

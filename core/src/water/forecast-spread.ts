@@ -101,7 +101,9 @@ const sumOf = (days: readonly WeatherDay[]) => days.reduce((sum, day) => sum + d
 
 /** Stretches of known days without a gap, one after another. */
 function windowsOf(known: readonly KnownDay[]): readonly (readonly KnownDay[])[] {
-  const byDay = [...new Map(known.map((day) => [day.day, day])).values()].sort((a, b) =>
+  // a forecast says nothing of how days come out
+  const measured = known.filter(({ leadDays = 0 }) => leadDays === 0);
+  const byDay = [...new Map(measured.map((day) => [day.day, day])).values()].sort((a, b) =>
     a.day < b.day ? -1 : 1,
   );
   const windows: KnownDay[][] = [];

@@ -31,7 +31,8 @@ export const NO_TIME: TimeStep = {
  * over a share s of the day its variance is s times the day's, so that the parts of a day add up to it.
  */
 export function extend(timeStep: TimeStep, step: UseStep, assumed: Assumed): TimeStep {
-  const spread = step.doubt * (step.isFilled ? assumed.filledDemandSpread : assumed.demandSpread);
+  const { demandSpread: known, filledDemandSpread: usual } = assumed;
+  const spread = step.doubt * Math.sqrt(known ** 2 + step.unknown * (usual ** 2 - known ** 2));
   const asked = step.transpirationLitres + step.evaporationLitres;
   return {
     until: step.until,

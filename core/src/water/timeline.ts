@@ -42,7 +42,8 @@ export interface UseStep extends DayDemand {
   readonly days: number;
   /** share of the day's evapotranspiration that falls in it */
   readonly share: number;
-  readonly isFilled: boolean;
+  /** what is not known of its weather: 0 measured, 1 only what is usual, a forecast in between by how early it was made */
+  readonly unknown: number;
 }
 
 export type TimelineStep = UseStep | { readonly kind: 'event'; readonly event: WaterEvent };
@@ -76,7 +77,7 @@ export function timelineOf(
   const dayAt = (i: number, weatherDay: WeatherDay) =>
     (days[i] ??= {
       day: weatherDay.day,
-      isFilled: weatherDay.filled.temperature,
+      unknown: unknownOf(weatherDay, assumed),
       daylight: daylightHours(latitudeDegrees, dayOfYear(weatherDay.day)),
       demand: demandOfDay(
         bag,
@@ -115,10 +116,18 @@ export function timelineOf(
   };
 }
 
+/** What is not known of a day's weather, 0 to 1. */
+function unknownOf(
+  { filled, leadDays = 0 }: WeatherDay,
+  { forecastDays }: Pick<Assumed, 'forecastDays'>,
+): number {
+  return filled.temperature ? 1 : Math.min(1, leadDays / forecastDays);
+}
+
 /** What all stretches of a day have in common. */
 interface DayOfUse {
   readonly day: string;
-  readonly isFilled: boolean;
+  readonly unknown: number;
   /** hours */
   readonly daylight: number;
   readonly demand: DayDemand;
@@ -143,7 +152,7 @@ function usesOf(
 
 /** What a day asks for between two of its hours. */
 function useOf(
-  { day, isFilled, daylight, demand }: DayOfUse,
+  { day, unknown, daylight, demand }: DayOfUse,
   from: number,
   to: number,
   offset: string,
@@ -161,7 +170,7 @@ function useOf(
     dripLitres: demand.dripLitres * length,
     rooted: demand.rooted,
     doubt: demand.doubt,
-    isFilled,
+    unknown,
   };
 }
 

@@ -1,3 +1,4 @@
+import { addDays } from '@rundel/core/calendar';
 import express from 'express';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -48,6 +49,25 @@ describe('the station', () => {
     }
   });
 
+  it('foretells tomorrow nearly as it comes, and the tenth day less so', async () => {
+    const simulator = new Simulator(5);
+    const off = (lead: number) => {
+      const errors = Array.from({ length: 60 }, (_, i) => {
+        const from = addDays('2026-06-01', i);
+        const foretold = simulator.forecast(from, 10)[lead - 1];
+        const [came] = simulator.days(addDays(from, lead), addDays(from, lead));
+        return ((foretold?.maxCelsius ?? NaN) - (came?.maxCelsius ?? NaN)) ** 2;
+      });
+      return Math.sqrt(errors.reduce((sum, e) => sum + e, 0) / errors.length);
+    };
+    expect(off(1)).toBeLessThan(1.5);
+    expect(off(10)).toBeGreaterThan(2 * off(1));
+    const { body } = await get('/station/forecast?from=2026-07-10&days=4');
+    const days = body['days'] as { day: string; minCelsius: number; maxCelsius: number }[];
+    expect(days.map((d) => d.day)).toEqual(['2026-07-11', '2026-07-12', '2026-07-13', '2026-07-14']);
+    expect(days).toEqual((await get('/station/forecast?from=2026-07-10&days=4')).body['days']);
+  });
+
   it('tells the air now, between the day’s ends', async () => {
     const { body } = await get(`/station/now?at=${at(NOON)}`);
     const day = new Simulator(5).days('2026-07-10', '2026-07-10')[0];
@@ -57,6 +77,7 @@ describe('the station', () => {
 
   it.each([
     ['/station/days?from=2026-07-10&to=2026-07-01', 400],
+    ['/station/forecast?from=2026-07-10&days=11', 400],
     ['/station/days?from=yesterday&to=2026-07-01', 400],
     ['/station/now', 400],
     [`/station/now?at=${at('2026-01-10T12:00:00.000Z')}`, 422],

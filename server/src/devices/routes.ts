@@ -8,6 +8,7 @@ const day = z.string().refine(isDay, 'A day is written 2026-07-16.');
 const span = z
   .object({ from: day, to: day })
   .refine(({ from, to }) => from <= to, 'The span ends before it begins.');
+const ahead = z.object({ from: day, days: z.coerce.number().int().min(1).max(10).default(10) });
 const moment = z.object({ at: momentSchema });
 const stream = z.object({
   from: momentSchema,
@@ -32,6 +33,16 @@ export function deviceRoutes(seed: number): Router {
     if (!asked) return;
     const days = simulator.days(asked.from, asked.to).map(({ clearness, ...known }) => ({
       ...known,
+      sunHours: Math.round(clearness * 130) / 10,
+    }));
+    response.json({ days });
+  });
+
+  routes.get('/station/forecast', (request, response) => {
+    const asked = check(ahead, request.query, response);
+    if (!asked) return;
+    const days = simulator.forecast(asked.from, asked.days).map(({ clearness, ...foretold }) => ({
+      ...foretold,
       sunHours: Math.round(clearness * 130) / 10,
     }));
     response.json({ days });

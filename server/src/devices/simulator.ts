@@ -130,6 +130,25 @@ export class Simulator {
     return years.flatMap((year) => this.weather(year)).filter(({ day }) => day >= from && day <= to);
   }
 
+  /**
+   * The days to come as somebody foretells them on the eve: near the truth for tomorrow, and further from it with every day.
+   *
+   * @param count 1 to 10
+   */
+  forecast(from: string, count: number): readonly HiddenDay[] {
+    return this.days(addDays(from, 1), addDays(from, count)).map((day, i) => {
+      const chance = chanceFrom(this.seed + hashOf(`${from} ${day.day}`));
+      const off = (0.4 + 0.35 * (i + 1)) * chance.normal();
+      const tenth = (x: number) => Math.round(x * 10) / 10;
+      return {
+        ...day,
+        minCelsius: tenth(day.minCelsius + off),
+        maxCelsius: tenth(day.maxCelsius + off + 0.3 * Math.abs(chance.normal())),
+        rainMillimetres: chance.next() < 0.06 * (i + 1) ? tenth(6 * chance.next()) : day.rainMillimetres,
+      };
+    });
+  }
+
   /** The air at a moment, °C: coldest before sunrise, warmest in the afternoon. */
   air(at: string): { readonly celsius: number; readonly clearness: number } | undefined {
     const today = this.weather(at.slice(0, 4)).find(({ day }) => day === dayOf(at));

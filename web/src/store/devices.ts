@@ -62,6 +62,12 @@ export async function stationDays(from: string, to: string): Promise<readonly St
   return (await ask(path, z.object({ days: z.array(stationDaySchema) }))).days;
 }
 
+/** The days after a day as the station foretells them. @throws DeviceError */
+export async function stationForecast(from: string, days: number): Promise<readonly StationDay[]> {
+  const path = `/api/station/forecast?from=${from}&days=${days}`;
+  return (await ask(path, z.object({ days: z.array(stationDaySchema) }))).days;
+}
+
 /**
  * Listens to live readings of a device.
  *

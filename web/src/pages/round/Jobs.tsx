@@ -6,6 +6,7 @@ import { useDeferredValue, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { ColdNightNotice } from '../../ui/ColdNightNotice.tsx';
 import { isDue, jobGroupWords, jobKey, taskChanges, taskDone } from '../../text/job-text.ts';
+import { HeatNotice } from '../../ui/HeatNotice.tsx';
 import { JobRow } from '../../ui/JobRow.tsx';
 import { TankJobs } from './TankJobs.tsx';
 import { MissedRounds } from './MissedRounds.tsx';
@@ -36,6 +37,7 @@ export default function Jobs() {
   return (
     <Box sx={{ marginBlockStart: 2 }}>
       <MissedRounds bags={bags} />
+      <HeatNotice />
       <ColdNightNotice crops={[]} bags={bags} isPlanted />
       {groups.size > 0 && (
         <Typography sx={{ fontSize: '0.88rem', fontWeight: 'fontWeightMedium', color: 'text.secondary' }}>

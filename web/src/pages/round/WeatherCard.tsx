@@ -9,7 +9,9 @@ import { useGarden, useUnitFormat } from '../../store/index.ts';
 export default function WeatherCard() {
   const { clock, live } = useGarden();
   const today = dayOf(clock.now());
-  const isKnown = (day: string) => live.some((e) => e.kind === 'weather' && e.day === day);
+  // what was only foretold is still asked
+  const isKnown = (day: string) =>
+    live.some((e) => e.kind === 'weather' && e.day === day && dayOf(e.at) >= day);
   const day = [addDays(today, -1), today].find((d) => !isKnown(d));
   if (day === undefined) return null;
   return <OneDay key={day} day={day} words={day === today ? 'today' : 'yesterday'} />;

@@ -183,8 +183,10 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
                 <Typography sx={{ fontWeight: 'fontWeightMedium' }} role="status">
                   {sorted.fresh.length} new {sorted.fresh.length === 1 ? 'day' : 'days'}, {sorted.same}{' '}
                   already here, {sorted.different.length} here with other numbers
-                  {sorted.future > 0 ? `, ${sorted.future} in the future and left out` : ''},{' '}
-                  {reading.refused.length} rows that do not read.
+                  {sorted.future > 0
+                    ? `, ${sorted.future} further ahead than a forecast goes and left out`
+                    : ''}
+                  , {reading.refused.length} rows that do not read.
                 </Typography>
                 {reading.refused.length > 0 && (
                   <Alert severity="warning" sx={{ marginBlock: 1 }}>

@@ -11,6 +11,7 @@ const ClimatePanel = lazy(() => import('./ClimatePanel.tsx'));
 const ImportWeather = lazy(() => import('./ImportWeather.tsx'));
 const AwayPanel = lazy(() => import('./away/AwayPanel.tsx'));
 const WeatherDays = lazy(() => import('./WeatherDays.tsx'));
+const DaysAhead = lazy(() => import('./DaysAhead.tsx'));
 
 /** The topics of Season, by their address. */
 const TOPICS = [
@@ -64,7 +65,8 @@ export default function SeasonPage() {
 }
 
 function Weather() {
-  const { clock } = useGarden();
+  const { clock, live } = useGarden();
+  const today = dayOf(clock.now());
   return (
     <Box
       sx={{
@@ -74,10 +76,16 @@ function Weather() {
         alignItems: 'start',
       }}
     >
-      <Panel title="The last three weeks">
-        <WeatherDays today={dayOf(clock.now())} />
-        <StationButton />
-      </Panel>
+      <Box>
+        <Panel title="Days ahead">
+          {/* begins anew with each day, and where the forecast was changed elsewhere */}
+          <DaysAhead key={`${today} ${forecastKey(live, today)}`} />
+        </Panel>
+        <Panel title="The last three weeks">
+          <WeatherDays today={today} />
+          <StationButton />
+        </Panel>
+      </Box>
       <Panel title="What is usual here">
         <Typography sx={{ marginBlockEnd: 1.5 }}>
           Days without weather are filled in from these, marked, and trusted less.
@@ -87,3 +95,7 @@ function Weather() {
     </Box>
   );
 }
+
+/** The entries of the days ahead, so that the table begins with what is known of them. */
+const forecastKey = (live: ReturnType<typeof useGarden>['live'], today: string) =>
+  live.flatMap((e) => (e.kind === 'weather' && e.day > today ? [e.id] : [])).join(' ');

@@ -20,7 +20,7 @@ export function StationButton() {
       const now = clock.now();
       const yesterday = addDays(dayOf(now), -1);
       const days = await stationDays(addDays(yesterday, -BACK_DAYS), yesterday);
-      const known = new Set(knownWeather(live).map((day) => day.day));
+      const known = new Set(knownWeather(live).flatMap(({ day, leadDays }) => (leadDays ? [] : [day])));
       const drafts = stationDrafts(days, known, (day) =>
         momentOf(Date.parse(`${day}T20:00:00Z`), offsetMinutesOf(now)),
       );

@@ -12,7 +12,7 @@ import { DayDialog } from './DayDialog.tsx';
 const DAYS = 21;
 const DESK_ONLY = { display: { xs: 'none', sm: 'table-cell' } };
 
-/** Tomorrow's forecast, if it is given, and the last days' weather as the water estimate takes it, with what was filled in marked in words. */
+/** The last days' weather as the water estimate takes it, with what was filled in marked in words. */
 export default function WeatherDays({ today }: { readonly today: string }) {
   const { garden, live, remove } = useGarden();
   const unitFormat = useUnitFormat();
@@ -25,7 +25,7 @@ export default function WeatherDays({ today }: { readonly today: string }) {
           knownWeather(live),
           siteOf(garden.settings),
           addDays(today, -(DAYS - 1)),
-          addDays(today, 1),
+          today,
           resolveAssumed(garden.settings.assumptions),
         ),
       ].reverse(),
@@ -50,7 +50,7 @@ export default function WeatherDays({ today }: { readonly today: string }) {
               <TableCell align="right" sx={DESK_ONLY}>
                 Air draws
               </TableCell>
-              <TableCell>From</TableCell>
+              <TableCell sx={DESK_ONLY}>From</TableCell>
               <TableCell>Change</TableCell>
             </TableRow>
           </TableHead>
@@ -64,7 +64,7 @@ export default function WeatherDays({ today }: { readonly today: string }) {
               >
                 <TableCell>
                   {shortDay(day.day)}
-                  {day.day > today ? ', forecast' : ''}
+                  {day.leadDays ? ', foretold' : ''}
                 </TableCell>
                 <TableCell align="right">{unitFormat.show(day.minCelsius, 'temperature')}</TableCell>
                 <TableCell align="right">{unitFormat.show(day.maxCelsius, 'temperature')}</TableCell>
@@ -74,7 +74,7 @@ export default function WeatherDays({ today }: { readonly today: string }) {
                 <TableCell align="right" sx={DESK_ONLY}>
                   {unitFormat.show(day.etoMillimetres, 'rain')}
                 </TableCell>
-                <TableCell>{sourceWords(day, live)}</TableCell>
+                <TableCell sx={DESK_ONLY}>{sourceWords(day, live)}</TableCell>
                 <TableCell padding="none" sx={{ whiteSpace: 'nowrap' }}>
                   <IconButton
                     aria-label={`Give the weather of ${shortDay(day.day)}`}

@@ -5,7 +5,8 @@ import {
   type ColumnMapping,
   type WeatherRow,
 } from '@rundel/core/climate';
-import type { Entry } from '@rundel/core/records';
+import { addDays, dayOf } from '@rundel/core/calendar';
+import type { Entry, EntryOf } from '@rundel/core/records';
 import * as z from '@rundel/core/schema';
 import Papa from 'papaparse';
 
@@ -61,10 +62,19 @@ export function isWhole(mapping: ColumnMapping): boolean {
   return mapping.date !== '' && mapping.min !== '' && mapping.max !== '';
 }
 
+/** Whether a day's weather was put down before the day: what is measured takes its place without a word. */
+const isForetold = (e: EntryOf<'weather'>) => dayOf(e.at) < e.day;
+
 /** What of a file is new, the same, or at odds with what is here. */
+/** So many days ahead a forecast is taken. */
+export const FORECAST_DAYS = 10;
+
 export function sortDays(days: readonly WeatherRow[], live: readonly Entry[], today: string) {
-  const known = new Map(live.flatMap((e) => (e.kind === 'weather' ? [[e.day, e] as const] : [])));
-  const past = days.filter((row) => row.day <= today);
+  const known = new Map(
+    live.flatMap((e) => (e.kind === 'weather' && !isForetold(e) ? [[e.day, e] as const] : [])),
+  );
+  // a file may tell of the days to come too: as far ahead as a forecast is worth anything
+  const past = days.filter((row) => row.day <= addDays(today, FORECAST_DAYS));
   const isSame = (row: WeatherRow) => {
     const here = known.get(row.day);
     const near = (a: number | undefined, b: number | undefined) =>
