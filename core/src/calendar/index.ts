@@ -9,4 +9,4 @@ export {
   offsetMinutesOf,
   type Day,
 } from './calendar.ts';
-export { momentAt, roundsAfter } from './moments.ts';
+export { isRoundDay, momentAt, roundDayShare, roundsAfter, weekdayOf, type RoundDays } from './moments.ts';

@@ -246,7 +246,7 @@ export function waterSetting(
       sizeOf: (occupant) => sizeForAge(occupant, whole, live, settings, dayOf(now)),
     },
   );
-  const rounds = roundsAfter(now, settings.roundHours, roundsAhead);
+  const rounds = roundsAfter(now, settings.roundHours, roundsAhead, settings.roundDays);
   const last = rounds.at(-1) ?? now;
   const site = siteOf(settings);
   const weather = completeWeather(knownWeather(live), site, dayOf(from), dayOf(last), assumed);

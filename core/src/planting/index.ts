@@ -34,6 +34,7 @@ export {
   EXCEPTIONS,
   SIZING_PRACTICES,
   WATERINGS,
+  wateringFor,
   type ExceptionId,
   type SizingPractice,
   type WateringId,

@@ -2,7 +2,7 @@ import * as z from '../schema/index.ts';
 import { name } from './base.ts';
 import { idSchema } from './ids.ts';
 import { SUPPORT_THINGS } from './kinds.ts';
-import { momentSchema, monthDaySchema } from './time.ts';
+import { daySchema, momentSchema, monthDaySchema } from './time.ts';
 
 export const monthNormalSchema = z
   .object({
@@ -35,6 +35,18 @@ export const settingsSchema = z.object({
   units: z.enum(['metric', 'us', 'uk']),
   /** hours of the day at which the grower walks round */
   roundHours: z.array(z.number().check(z.gte(0), z.lte(23.75))).check(z.minLength(1), z.maxLength(4)),
+  /** the days on which the grower comes, where that is not every day */
+  roundDays: z.optional(
+    z.discriminatedUnion('by', [
+      /** every so many days, counted from one on which they come */
+      z.object({ by: z.literal('every'), days: z.int().check(z.gte(2), z.lte(31)), from: daySchema }),
+      /** 1 Monday to 7 Sunday */
+      z.object({
+        by: z.literal('weekdays'),
+        weekdays: z.array(z.int().check(z.gte(1), z.lte(7))).check(z.minLength(1), z.maxLength(7)),
+      }),
+    ]),
+  ),
   /** the measure in which waterings are proposed */
   wateringMeasureId: z.optional(idSchema('measure')),
   depthPracticeId: z.string().check(z.minLength(1), z.maxLength(40)),

@@ -1,5 +1,5 @@
 import { within } from '../errors/index.ts';
-import type { Day } from '../calendar/index.ts';
+import { weekdayOf, type Day } from '../calendar/index.ts';
 
 /** One line of a bag's drip, with its timer. */
 export interface DripLine {
@@ -28,11 +28,6 @@ export interface DripSpell {
   readonly setting: DripSetting | undefined;
   /** what of it does not reach the roots, share */
   readonly loss: number;
-}
-
-/** The day of the week, 1 Monday to 7 Sunday. */
-export function weekdayOf(day: Day): number {
-  return ((Math.floor(Date.parse(day) / 86_400_000) + 3) % 7) + 1;
 }
 
 /**

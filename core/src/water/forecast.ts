@@ -65,9 +65,32 @@ export function forecastWater(
   };
   const seen = bag.stores.findIndex(({ kind }) => hasLevel(kind));
   for (const span of spans) {
-    const before = ahead.copy();
-    const whole = span.steps.reduce((sum, step) => extend(sum, step, assumed), NO_TIME);
-    advanceBelief(ahead, bag, whole, depletion, assumed);
+    let hours = span.hoursAhead - span.steps.reduce((sum, step) => sum + step.days * 24, 0);
+    // a day at a time: rounds may be days apart
+    for (const stretch of daysOf(span.steps)) {
+      const before = ahead.copy();
+      const whole = stretch.reduce((sum, step) => extend(sum, step, assumed), NO_TIME);
+      advanceBelief(ahead, bag, whole, depletion, assumed);
+      const chances = {
+        chanceDry: ahead.chanceBelow(assumed.refillPoint),
+        chanceWilting: ahead.chanceBelow(assumed.wiltNoise),
+      };
+      // where a chance that matters is passed on the way, the way is looked at more closely
+      const open = Object.values(courses).filter((course) => course.passes(chances[course.key]));
+      let timeStep = NO_TIME;
+      for (const step of open.length > 0 ? stretch : []) {
+        timeStep = extend(timeStep, step, assumed);
+        const then = before.copy();
+        advanceBelief(then, bag, timeStep, depletion, assumed);
+        for (const course of open)
+          course.reach(
+            hours + timeStep.days * 24,
+            then.chanceBelow(course.key === 'chanceDry' ? assumed.refillPoint : assumed.wiltNoise),
+          );
+      }
+      hours += whole.days * 24;
+      for (const course of Object.values(courses)) course.reach(hours, chances[course.key]);
+    }
     const chanceDry = ahead.chanceBelow(assumed.refillPoint);
     const level = seen < 0 ? {} : { level: storeLevels(ahead, bag)[seen]?.likely ?? 0 };
     const chanceWilting = ahead.chanceBelow(assumed.wiltNoise);
@@ -79,25 +102,6 @@ export function forecastWater(
       ...range(ahead),
       ...level,
     });
-    // where a chance that matters is passed on the way, the way is looked at more closely
-    const open = Object.values(courses).filter((course) => course.passes(rounds.at(-1)));
-    if (open.length > 0) {
-      let timeStep = NO_TIME;
-      let hours = span.hoursAhead - whole.days * 24;
-      for (const step of span.steps) {
-        timeStep = extend(timeStep, step, assumed);
-        hours += step.days * 24;
-        const then = before.copy();
-        advanceBelief(then, bag, timeStep, depletion, assumed);
-        for (const course of open)
-          course.reach(
-            hours,
-            then.chanceBelow(course.key === 'chanceDry' ? assumed.refillPoint : assumed.wiltNoise),
-          );
-      }
-    }
-    for (const course of Object.values(courses))
-      course.reach(span.hoursAhead, (rounds.at(-1) as RoundAhead)[course.key]);
     if (chanceWilting > 0.97) break;
   }
   return {
@@ -142,6 +146,21 @@ function nextCheck(
 
 type ChanceKey = 'chanceDry' | 'chanceWilting';
 
+/** Steps in stretches of a day at the most. */
+function daysOf(steps: readonly UseStep[]): readonly (readonly UseStep[])[] {
+  const stretches: UseStep[][] = [];
+  let days = Infinity;
+  for (const step of steps) {
+    if (days + step.days > 1 + 1e-9) {
+      stretches.push([]);
+      days = 0;
+    }
+    stretches.at(-1)?.push(step);
+    days += step.days;
+  }
+  return stretches;
+}
+
 /** The chances whose hours are told. */
 const TOLD = { low: 0.1, likely: 0.5, high: 0.9 } as const;
 
@@ -156,9 +175,8 @@ function courseOf(key: ChanceKey, now: number) {
   const names = Object.keys(TOLD) as (keyof typeof TOLD)[];
   return {
     key,
-    /** whether it passes one of them on the way to a round */
-    passes: (round: RoundAhead | undefined) =>
-      round !== undefined && names.some((name) => passed[name] === undefined && round[key] >= TOLD[name]),
+    /** whether it passes one of them on the way to a chance */
+    passes: (chance: number) => names.some((name) => passed[name] === undefined && chance >= TOLD[name]),
     /** straight between two points */
     reach(hours: number, chance: number) {
       for (const name of names)

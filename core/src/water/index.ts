@@ -30,7 +30,6 @@ export {
   litresPerHour,
   litresPerHourOf,
   proposeDrip,
-  weekdayOf,
   type DripLine,
   type DripProposal,
   type DripSetting,

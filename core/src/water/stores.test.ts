@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
-import { addDays } from '../calendar/index.ts';
+import { weekdayOf, addDays } from '../calendar/index.ts';
 import { completeWeather, defaultNormals, type WeatherDay } from '../climate/index.ts';
 import {
   afterLoss,
@@ -16,7 +16,6 @@ import {
   STORE_KINDS,
   timelineOf,
   waterBalance,
-  weekdayOf,
   type DripSetting,
   type WaterBag,
   type WaterEvent,

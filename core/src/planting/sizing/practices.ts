@@ -38,7 +38,22 @@ export const WATERINGS = [
   { id: 'twice-daily', label: 'twice a day', perDay: 2 },
   { id: 'daily', label: 'once a day', perDay: 1 },
   { id: 'second-day', label: 'every second day', perDay: 0.5 },
+  { id: 'third-day', label: 'every third day', perDay: 1 / 3 },
   { id: 'twice-weekly', label: 'twice a week', perDay: 2 / 7 },
+  { id: 'weekly', label: 'once a week', perDay: 1 / 7 },
 ] as const;
 
 export type WateringId = (typeof WATERINGS)[number]['id'];
+
+/**
+ * The choice that is nearest to how often somebody really comes, and not more often.
+ *
+ * @example
+ * wateringFor(2 / 7)
+ * // => 'twice-weekly'
+ */
+export function wateringFor(perDay: number): WateringId {
+  return (
+    (WATERINGS.find((w) => w.perDay <= perDay + 1e-9) ?? WATERINGS[WATERINGS.length - 1])?.id ?? 'weekly'
+  );
+}

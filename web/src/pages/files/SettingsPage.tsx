@@ -1,20 +1,19 @@
 import { Box, Button, FormControlLabel, MenuItem, Switch, TextField, Typography } from '@mui/material';
 import { SEASONS, usualSeasons, type SeasonsId } from '@rundel/core/climate';
+import { dayOf } from '@rundel/core/calendar';
 import type { Settings } from '@rundel/core/records';
-import { useEffect, useState, type FormEvent } from 'react';
+import { useEffect, useState } from 'react';
 import { useThemeValue, type ThemeValue } from '../../ui/theme-context.tsx';
 import { PRACTICE_CHOICES, practiceWords, UNIT_CHOICES } from '../../ui/choices.tsx';
-import { readPlace } from '../../text/place-text.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
-import { clockOf } from '../../text/text.ts';
 import { fetchTowns, unitFormatIn, useGarden, told, type Town } from '../../store/index.ts';
 import { TownField } from '../../ui/TownField.tsx';
+import { FormFields, InlineForm, useFields } from '../../ui/form/index.ts';
+import { GARDEN_FIELDS, gardenStart, roundDaysOf } from './garden-form.ts';
 import { AssumptionsPanel } from './AssumptionsPanel.tsx';
 
 /** What changes; a setting that is turned off is undefined. */
-type SettingsChange = Partial<Omit<Settings, 'drierBelowCelsius'>> & {
-  readonly drierBelowCelsius?: number | undefined;
-};
+type SettingsChange = { readonly [K in keyof Settings]?: Settings[K] | undefined };
 
 /** Settings of the garden and of this device. What can be chosen is stored as it is chosen. */
 export default function SettingsPage() {
@@ -22,8 +21,8 @@ export default function SettingsPage() {
   const { settings } = garden;
   const themeName = useThemeValue();
   const keep = (change: SettingsChange) => {
-    const { drierBelowCelsius, ...rest } = { ...settings, ...change };
-    told(saveSettings({ ...rest, ...(drierBelowCelsius === undefined ? {} : { drierBelowCelsius }) }));
+    const next = Object.entries({ ...settings, ...change }).filter(([, value]) => value !== undefined);
+    told(saveSettings(Object.fromEntries(next) as Settings));
   };
   return (
     <Page title="Settings" width={920}>
@@ -135,34 +134,27 @@ function GardenForm({
   readonly settings: Settings;
   onKeep(change: SettingsChange): void;
 }) {
-  const [name, setName] = useState(settings.gardenName);
-  const [latitude, setLatitude] = useState(String(settings.latitudeDegrees));
-  const [hours, setHours] = useState(settings.roundHours.map(clockOf).join(', '));
-  const [problems, setProblems] = useState<{ name?: string; latitude?: string; hours?: string }>({});
+  const { clock } = useGarden();
+  const form = useFields(GARDEN_FIELDS, gardenStart(settings));
   const [isKept, setKept] = useState(false);
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    const read = readPlace(name, latitude);
-    const rounds = hours
-      .split(/[,;]\s*|\s+/)
-      .filter(Boolean)
-      .map(hourOfClock);
-    const isWalkable = rounds.length >= 1 && rounds.length <= 4 && rounds.every((r) => r !== undefined);
-    setKept(false);
-    setProblems({
-      ...(read.kind === 'refused' ? read.problems : {}),
-      ...(isWalkable ? {} : { hours: 'One to four times of day, as "8:00, 18:00".' }),
+  const save = form.submit((values) => {
+    const { name: gardenName, latitude: latitudeDegrees, hours, comes, everyDays } = values;
+    const isSame = comes === gardenStart(settings).values?.comes && comes !== 'other';
+    onKeep({
+      gardenName,
+      latitudeDegrees,
+      roundHours: [...hours],
+      // the days are counted from when they were chosen, and not from the last save
+      roundDays: isSame ? settings.roundDays : roundDaysOf({ comes, everyDays }, dayOf(clock.now())),
     });
-    if (read.kind === 'refused' || !isWalkable) return;
-    const { gardenName, latitudeDegrees } = read;
-    onKeep({ gardenName, latitudeDegrees, roundHours: rounds.filter((r) => r !== undefined) });
     setKept(true);
-  };
+  });
   return (
-    <Box
-      component="form"
-      noValidate
-      onSubmit={submit}
+    <InlineForm
+      onSubmit={() => {
+        setKept(false);
+        return save();
+      }}
       sx={{
         display: 'grid',
         gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' },
@@ -170,27 +162,7 @@ function GardenForm({
         alignItems: 'start',
       }}
     >
-      <TextField
-        label="Name"
-        value={name}
-        onChange={(e) => setName(e.target.value)}
-        error={problems.name !== undefined}
-        helperText={problems.name}
-      />
-      <TextField
-        label="Latitude, degrees north"
-        value={latitude}
-        onChange={(e) => setLatitude(e.target.value)}
-        error={problems.latitude !== undefined}
-        helperText={problems.latitude}
-      />
-      <TextField
-        label="Times of my rounds"
-        value={hours}
-        onChange={(e) => setHours(e.target.value)}
-        error={problems.hours !== undefined}
-        helperText={problems.hours ?? 'Checks are asked for at these.'}
-      />
+      <FormFields form={form} />
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
         <Button type="submit" variant="outlined">
           Save
@@ -217,13 +189,6 @@ function GardenForm({
           label={`Smaller waterings when the coming night is below ${unitFormatIn(settings.units).show(COLD_NIGHT_CELSIUS, 'temperature')}`}
         />
       </Box>
-    </Box>
+    </InlineForm>
   );
-}
-
-function hourOfClock(text: string): number | undefined {
-  const match = /^(\d{1,2})(?::(\d{2}))?$/.exec(text);
-  if (!match) return undefined;
-  const hour = Number(match[1]) + Number(match[2] ?? 0) / 60;
-  return hour >= 0 && hour <= 23.75 ? hour : undefined;
 }

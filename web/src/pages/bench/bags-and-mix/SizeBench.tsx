@@ -1,4 +1,5 @@
 import { Box, Button, FormControlLabel, Checkbox, TextField, Typography } from '@mui/material';
+import { roundDayShare } from '@rundel/core/calendar';
 import { CONTAINER_KINDS, containerKind } from '@rundel/core/bags';
 import { CROPS, cropOf, habitOf, habitOfPlanned, varietiesIn, type Habit } from '@rundel/core/plants';
 import {
@@ -7,6 +8,7 @@ import {
   plantsFor,
   SIZING_PRACTICES,
   WATERINGS,
+  wateringFor,
   type ExceptionId,
   type Fit,
 } from '@rundel/core/planting';
@@ -41,7 +43,10 @@ export default function SizeBench() {
   const [plant, setPlant] = useState('tomato.tall');
   const [varietyName, setVariety] = useState('');
   const [cover, setCover] = useState<'open' | 'glass'>('open');
-  const [watering, setWatering] = useState<(typeof WATERINGS)[number]['id']>('daily');
+  const [watering, setWatering] = useState(() =>
+    // by the rounds that the grower walks; once a day is enough to ask of a bag
+    wateringFor(Math.min(1, garden.settings.roundHours.length) * roundDayShare(garden.settings.roundDays)),
+  );
   const [practiceId, setPractice] = useState<(typeof SIZING_PRACTICES)[number]['id']>(
     SIZING_PRACTICES.find((s) => s.id === garden.settings.sizingPracticeId)?.id ?? 'even',
   );
