@@ -32,6 +32,13 @@ export const ROUND_ASSUMPTIONS = {
     'of the watering',
     'A little through the bottom shows that the whole bag was wetted.',
   ),
+  ringInsideDays: assumed(
+    21,
+    10,
+    42,
+    'days',
+    'So long after planting roots are in the ring alone: watered inside it, and on the mix outside from then on.',
+  ),
   rootsDownDays: assumed(
     42,
     14,

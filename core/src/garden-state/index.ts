@@ -60,3 +60,4 @@ export { chartPointsOf, courseOf, spellsOf, type ChartPoint, type CoursePoint } 
 export { fillBags, isFilled, purposeOf, troubleIn, type BagFill } from './filling.ts';
 export type { BagView } from './bag-view.ts';
 export { bagsOfTank, tankCourse, tankEvents, tankOf, tankShares, type TankCourse } from './tanks.ts';
+export { pouringOrder, type Pour } from './pouring.ts';

@@ -101,6 +101,13 @@ const containerMake = {
   /** what else holds it up beside that: short canes against wind, a second stake */
   furtherSupports: z.optional(z.array(support).check(z.maxLength(4))),
   stores: z.optional(z.array(addedStore).check(z.maxLength(4))),
+  /** pots sunk into the mix to water into: how many, and what each holds, L */
+  wells: z.optional(
+    z.object({
+      count: z.int().check(z.gte(1), z.lte(12)),
+      litres: z.number().check(z.gte(0.05), z.lte(20)),
+    }),
+  ),
   /** plants beside the crop, by how much they shade; until a day when they are only passing */
   companions: z.optional(
     z.object({

@@ -1,4 +1,6 @@
 import type { SKIP_REASONS } from '@rundel/core/records';
+import type { Pour } from '@rundel/core/garden-state';
+import { trimmed } from '@rundel/core/units';
 import { linesOf, litresADay, type DripSetting, type StoreKind } from '@rundel/core/water';
 import type { UnitFormat } from '../store/index.ts';
 
@@ -36,4 +38,22 @@ export function dripWords(setting: DripSetting, unitFormat: Pick<UnitFormat, 'sh
       return `${line.minutes} min ${times} ${days}, about ${unitFormat.show(litresADay(line), 'water')}${wet}`;
     })
     .join('; and ');
+}
+
+/** One part of a watering: "1 L at each plant", "2 fills of each of its 2 wells (6 L)". */
+export function pourWords(pour: Pour, unitFormat: Pick<UnitFormat, 'show'>): string {
+  const litres = unitFormat.show(pour.litres, 'water');
+  switch (pour.into) {
+    case 'plants':
+      return `${unitFormat.show(pour.eachLitres, 'water')} close to each stem`;
+    case 'wells': {
+      const fills = trimmed(Math.round(pour.fills * 4) / 4 || 0.25, 2);
+      const each = pour.count === 1 ? 'its well' : `each of its ${pour.count} wells`;
+      return `${fills === '1' ? 'one fill' : `${fills} fills`} of ${each} (${litres})`;
+    }
+    case 'rings':
+      return `${litres} inside the ring, where the roots are`;
+    case 'outside':
+      return `${litres} outside the ring; feed goes inside it`;
+  }
 }

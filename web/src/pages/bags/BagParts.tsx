@@ -55,7 +55,12 @@ const PARTS: readonly Part[] = [
   },
   { id: 'side-by-side', label: 'How many plants', names: ['stations', 'sizeException'], unsaid: '1' },
   { id: 'holes', label: 'Holes', names: ['hasNoHoles', 'hole'], unsaid: 'at the base' },
-  { id: 'water', label: 'Saucer, reservoir, drum', names: Object.keys(STORE_FIELDS), unsaid: 'none' },
+  {
+    id: 'water',
+    label: 'Wells, saucer, drum',
+    names: ['wells', 'wellLitres', ...Object.keys(STORE_FIELDS)],
+    unsaid: 'none',
+  },
   {
     id: 'companions',
     label: 'Plants beside the crop',

@@ -288,6 +288,23 @@ export function bagFields(
       isOptional: true,
     }) as Field<string | undefined>,
     ...STORE_FIELDS,
+    wells: numberField({
+      label: 'Wells: pots sunk to water into',
+      help: 'How many. Empty: none.',
+      low: 1,
+      high: 12,
+      isWhole: true,
+      isOptional: true,
+      problem: 'A whole number from 1 to 12.',
+    }),
+    wellLitres: amountField({
+      label: 'Each holds',
+      missing: 'What does one of them hold?',
+      purpose: 'water',
+      low: 0.05,
+      high: 20,
+      inMeasures: true,
+    }),
   };
   const dimensions: Readonly<Record<`size-${string}`, Field<number>>> = Object.fromEntries(
     kind.dimensions.map(({ key, label: dimension, low, high }) => [
@@ -335,6 +352,8 @@ export function isBagAsked(name: string, texts: Readonly<Partial<Texts<BagFields
       return texts.fillBy === 'loose';
     case 'rounding':
       return kind.isSoft === true && sizeBy === 'measured';
+    case 'wellLitres':
+      return (texts.wells ?? '').trim() !== '';
     case 'companionsName':
     case 'companionsFrom':
     case 'companionsUntil':

@@ -15,6 +15,7 @@ export interface BagFormResult {
   readonly hasNoHoles?: boolean;
   readonly holeMillimetres?: number;
   readonly stores?: Container['stores'];
+  readonly wells?: Container['wells'];
   readonly companions?: Container['companions'];
   readonly price?: number;
   readonly seasons?: number;

@@ -18,6 +18,7 @@ export function startOfBag(make: Make, stations: number): Partial<ValuesOf<BagFi
   return {
     ...dimensions,
     ...stores,
+    ...(make.wells ? { wells: make.wells.count, wellLitres: make.wells.litres } : {}),
     kindId: CONTAINER_KINDS.some((k) => k.id === make.kindId) ? make.kindId : (CONTAINER_KINDS[0]?.id ?? ''),
     sizeBy: size.by,
     ...(size.by === 'label' ? { labelLitres: size.litres } : {}),
@@ -128,6 +129,7 @@ export function bagOf(form: Pick<FieldsForm<BagFields>, 'fields' | 'values'>): B
     ...(values.hasNoHoles ? { hasNoHoles: true } : {}),
     ...(hole ? { holeMillimetres: hole } : {}),
     ...(stores.length > 0 ? { stores } : {}),
+    ...(values.wells === undefined ? {} : { wells: { count: values.wells, litres: values.wellLitres } }),
     ...(companions === 'none'
       ? {}
       : {

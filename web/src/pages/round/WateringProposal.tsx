@@ -5,7 +5,8 @@ import type { WateringAdvice } from '@rundel/core/water';
 import { lazy, Suspense, useState } from 'react';
 import { fillsWords } from '../../text/text.ts';
 import { wateringMeasure, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
-import type { FeedOffer } from '@rundel/core/garden-state';
+import { pouringOrder, type FeedOffer } from '@rundel/core/garden-state';
+import { pourWords } from '../../text/water-text.ts';
 import { PROPOSAL } from './proposal.ts';
 import { NOTHING_THROUGH, RanThrough, type SeenThrough } from './RanThrough.tsx';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
@@ -71,6 +72,18 @@ export default function WateringProposal({
       ? `It felt dry at ${driest}: water it.`
       : BECAUSE[advice.because];
   const plants = bag.occupants.length;
+  const order = isStore
+    ? []
+    : pouringOrder(
+        bag.container,
+        bag.properties,
+        {
+          litres,
+          daysSincePlanting: bag.water?.daysSincePlanting,
+          isEstablishing: advice.isEstablishing,
+        },
+        bag.properties.assumed,
+      );
   const pours = isStore
     ? 'into its pipe or drum until it is full'
     : advice.pours > 1
@@ -82,9 +95,11 @@ export default function WateringProposal({
         {because} It should take {unitFormat.range(advice.litres.low, advice.litres.high, 'water')}
         {advice.isEstablishing ? ', close to the stem while it roots.' : '.'}
         {advice.isHeldBack && ' A cold night is coming, so this is less than it could hold.'} Pour {pours}
-        {!isStore && plants > 1
-          ? `: about ${unitFormat.show(litres / plants, 'water')} at each of its ${plants} plants`
-          : ''}
+        {order.length > 0
+          ? `: ${order.map((pour) => pourWords(pour, unitFormat)).join(', then ')}`
+          : !isStore && plants > 1
+            ? `: about ${unitFormat.show(litres / plants, 'water')} at each of its ${plants} plants`
+            : ''}
         .
       </Typography>
       {feeds.length > 0 && (
