@@ -15,8 +15,12 @@ export interface Tea {
   readonly state: 'steeping' | 'ready' | 'strained' | 'emptied';
   /** the next stir, while it steeps */
   readonly stirOn: Day | undefined;
+  /** parts of water to one part of it, by the recipe */
+  readonly waterParts: number | undefined;
   /** strained and not yet given, L */
   readonly leftLitres: number | undefined;
+  /** what it makes with its water, and for how many bags; undefined without a recipe */
+  readonly diluted: { readonly litres: number; readonly bags: number | undefined } | undefined;
 }
 
 const USUAL = { fromDays: 21, toDays: 42, stirEveryDays: 3, gramsPerLitre: 100 };
@@ -24,6 +28,26 @@ const USUAL = { fromDays: 21, toDays: 42, stirEveryDays: 3, gramsPerLitre: 100 }
 /** Litres of a tea in a feed's amount; a feed of another unit counts for nothing here. */
 function litresOf({ amount, unit }: EntryOf<'fed'>): number {
   return unit === 'millilitre' ? amount / 1000 : unit === 'litre' ? amount : 0;
+}
+
+/**
+ * What so much of a brew makes by its recipe: one part to eight parts of water is one in nine.
+ *
+ * @param litres of the brew
+ * @example
+ * dilutedOf({ waterParts: 8, litresPerBag: 2 }, 4)
+ * // => { litres: 36, bags: 18 }
+ */
+export function dilutedOf(
+  { waterParts, litresPerBag }: Pick<EntryOf<'tea'>, 'waterParts' | 'litresPerBag'>,
+  litres: number,
+): Tea['diluted'] {
+  if (waterParts === undefined) return undefined;
+  const made = litres * (1 + waterParts);
+  return {
+    litres: made,
+    bags: litresPerBag === undefined ? undefined : Math.floor(made / litresPerBag + 1e-9),
+  };
 }
 
 /**
@@ -74,7 +98,9 @@ export function teasOf(
           state === 'steeping'
             ? addDays(stirred ? dayOf(stirred.at) : startedOn, steep.stirEveryDays)
             : undefined,
+        waterParts: e.waterParts,
         leftLitres,
+        diluted: dilutedOf(e, leftLitres ?? strained?.litres ?? e.litres),
       },
     ];
   });

@@ -172,9 +172,33 @@ export const teaForm = entryForm<'tea'>()({
       high: 1000,
       inMeasures: true,
     }),
+    waterParts: numberField({
+      label: 'Parts of water to one part of it',
+      help: 'As its recipe says: 8 makes 1 in 9. Empty: as its product is dosed.',
+      low: 0.5,
+      high: 200,
+      isOptional: true,
+      problem: 'From half a part to 200 parts of water.',
+    }),
+    perBag: amountField({
+      label: 'Diluted, for each bag',
+      help: 'Empty: not said.',
+      purpose: 'water',
+      low: 0.05,
+      high: 50,
+      inMeasures: true,
+      isOptional: true,
+    }),
   }),
-  start: ({ productId, litres }) => ({ values: { productId, litres } }),
-  facts: ({ productId, litres }) => ({ productId, litres }),
+  start: ({ productId, litres, waterParts, litresPerBag }) => ({
+    values: { productId, litres, waterParts, perBag: litresPerBag },
+  }),
+  facts: ({ productId, litres, waterParts, perBag }) => ({
+    productId,
+    litres,
+    waterParts,
+    litresPerBag: perBag,
+  }),
 });
 
 export const teaTendedForm = entryForm<'tea-tended'>()({

@@ -73,6 +73,10 @@ export const teaEntry = z.object({
   ...entryBase,
   ...product,
   litres: z.number().check(z.gt(0), z.lte(1000)),
+  /** parts of water to one part of it, by its recipe; left out: as its product is dosed */
+  waterParts: z.optional(z.number().check(z.gt(0), z.lte(200))),
+  /** of the diluted, for each bag, L */
+  litresPerBag: z.optional(z.number().check(z.gt(0), z.lte(50))),
 });
 
 export const teaTendedEntry = z.object({

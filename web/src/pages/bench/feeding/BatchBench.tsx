@@ -56,7 +56,14 @@ export default function BatchBench() {
   );
   const parts = mixedBatch(feeds, garden.products, canLitres, scoops, ownDose);
   const without = chosen.filter((b) => !feeds.some((f) => f.bag === b));
-  if (planted.length === 0) return <NoBags label="Nothing is planted yet, so there is nothing to mix." />;
+  // a brew is started long before anything is planted
+  if (planted.length === 0)
+    return (
+      <>
+        <NoBags label="Nothing is planted yet, so there is nothing to mix." />
+        <TeaPanel />
+      </>
+    );
   const giveAll = () => {
     const at = clock.now();
     return record(

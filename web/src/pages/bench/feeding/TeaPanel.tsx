@@ -10,6 +10,8 @@ import { doseWords } from '../../../text/feed-text.ts';
 import { productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { midSentence, shortDay } from '../../../text/text.ts';
+import { draftOf } from '../../../ui/entries/entry-form.ts';
+import { useWhen } from '../../../ui/When.tsx';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
 
@@ -54,7 +56,7 @@ function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: s
   const words = {
     steeping: `has steeped ${age === 1 ? '1 day' : `${age} days`}; ready from ${shortDay(tea.readyFrom)}, at its best by ${shortDay(tea.readyTo)}.`,
     ready: `is ready: ${age} days in water. Strain it, or leave it until ${shortDay(tea.readyTo)}.`,
-    strained: `is strained; ${unitFormat.show(tea.leftLitres ?? 0, 'water')} left${dose ? `, to be given ${doseWords(dose, unitFormat.system)}` : ''}.`,
+    strained: `is strained; ${unitFormat.show(tea.leftLitres ?? 0, 'water')} left${dose && !tea.diluted ? `, to be given ${doseWords(dose, unitFormat.system)}` : ''}.`,
     emptied: '',
   }[tea.state];
   const isStirDue = tea.stirOn !== undefined && tea.stirOn <= today;
@@ -65,6 +67,8 @@ function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: s
           {unitFormat.show(tea.litres, 'water')} {midSentence(productName(tea.productId, garden.products))}
         </strong>{' '}
         of {shortDay(tea.startedOn)} {words}
+        {tea.diluted &&
+          ` 1 part to ${trimmed(tea.waterParts ?? 0, 1)} parts of water, 1 in ${trimmed((tea.waterParts ?? 0) + 1, 1)}: it makes ${unitFormat.show(tea.diluted.litres, 'water')}${tea.diluted.bags === undefined ? '' : `, enough for ${tea.diluted.bags} bags`}.`}
         {tea.stirOn && (isStirDue ? ' A stir is due.' : ` Next stir on ${shortDay(tea.stirOn)}.`)}
       </Typography>
       <Box sx={{ display: 'flex', gap: 1 }}>
@@ -81,13 +85,16 @@ function OneTea({ tea, today, onStrain }: { readonly tea: Tea; readonly today: s
 }
 
 function StartDialog({ onClose }: { onClose(): void }) {
-  const { garden, clock, record } = useGarden();
+  const { garden, record } = useGarden();
   const unitFormat = useUnitFormat();
   const form = useFields(teaForm.fields({ garden, unitFormat }), { values: { litres: 20 } });
   const { productId, litres } = form.values;
   const steep = findProduct(productId ?? '', garden.products)?.feed?.steep;
-  const submit = form.submit(async (values) => {
-    await record([{ kind: 'tea', at: clock.now(), ...values }], 'tea set to steep');
+  const when = useWhen({ kind: 'tea' });
+  const submit = form.submit(async (values, texts) => {
+    const at = when.read();
+    if (at === undefined) return;
+    await record([draftOf({ kind: 'tea', at }, teaForm.facts(values, texts))], 'tea set to steep');
     onClose();
   });
   return (
@@ -102,26 +109,29 @@ function StartDialog({ onClose }: { onClose(): void }) {
             : `About ${trimmed((litres * (steep?.gramsPerLitre ?? 100)) / 1000, 1)} kg of leaves go in. A full tub is heavy: fill it where it stays.`
         }
       />
+      <FormFields form={form} names={['waterParts', 'perBag']} />
+      {when.field}
     </FormDialog>
   );
 }
 
 function StrainDialog({ tea, onClose }: { readonly tea: Tea; onClose(): void }) {
-  const { garden, clock, record } = useGarden();
+  const { garden, record } = useGarden();
   const unitFormat = useUnitFormat();
+  const when = useWhen({ kind: 'tea-tended' });
   const form = useFields(teaTendedForm.fields({ garden, unitFormat }), {
     values: { litres: Math.round(tea.litres * 0.85) },
   });
   const submit = form.submit(async ({ litres }) => {
-    await record(
-      [{ kind: 'tea-tended', at: clock.now(), teaId: tea.id, what: 'strained', litres }],
-      'tea strained',
-    );
+    const at = when.read();
+    if (at === undefined) return;
+    await record([{ kind: 'tea-tended', at, teaId: tea.id, what: 'strained', litres }], 'tea strained');
     onClose();
   });
   return (
     <FormDialog title="Strained" onClose={onClose} onSubmit={submit} submitLabel="Put in the diary">
       <FormFields form={form} autoFocus />
+      {when.field}
     </FormDialog>
   );
 }
