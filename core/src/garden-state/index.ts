@@ -61,3 +61,4 @@ export { fillBags, isFilled, purposeOf, troubleIn, type BagFill } from './fillin
 export type { BagView } from './bag-view.ts';
 export { bagsOfTank, tankCourse, tankEvents, tankOf, tankShares, type TankCourse } from './tanks.ts';
 export { pouringOrder, type Pour } from './pouring.ts';
+export { hardinessOf } from './cold-nights.ts';

@@ -1,6 +1,5 @@
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
-import type { Assumed } from '../assumed/index.ts';
-import { coldNightAdvice } from '../season/index.ts';
+import { fleeceJobs, fleeceNights } from './cold-nights.ts';
 import {
   entriesAt,
   type Entry,
@@ -40,6 +39,10 @@ export type BagJob =
   | { readonly kind: 'top-up'; readonly dueOn: Day; readonly earliestOn: Day; readonly topUp: TopUp }
   | { readonly kind: 'support'; readonly dueOn: Day; readonly latestOn: Day }
   | { readonly kind: 'unshade'; readonly dueOn: Day }
+  /** fleece over it for so many nights in a row, weighted down */
+  | { readonly kind: 'fleece'; readonly dueOn: Day; readonly nights: number; readonly minCelsius: number }
+  /** off again in the morning */
+  | { readonly kind: 'unfleece'; readonly dueOn: Day }
   /** nothing drains from it yet */
   | { readonly kind: 'holes'; readonly dueOn: Day }
   /** of seed that came up several to a place, the best one stays */
@@ -85,9 +88,11 @@ export function jobsOf(
   const later = own === undefined ? practice : { fromDays: own, toDays: own };
   const isLater = later !== undefined && later.fromDays > 0 && support.id !== 'none';
   // nothing is wound or tied before there is something to wind it round
+  const cold = fleeceNights(occupants, everywhere, today, cover, properties.assumed);
+  jobs.push(...fleeceJobs(cold, here, today));
   const isUp = supported !== undefined || !isLater;
   if (isUp) {
-    const isCold = isFleeceNight(occupants, everywhere, today, cover, properties.assumed);
+    const isCold = cold !== undefined;
     const upOn = supported && dayOf(supported.at);
     jobs.push(...tendingOf(container, properties, occupants, { live, here, upOn, today, isCold }, settings));
   } else {
@@ -202,22 +207,6 @@ function thinning(occupants: readonly Occupant[], here: readonly Entry[]): BagJo
         ? []
         : crowded.map(({ stationId, plantId }) => ({ stationId, plantId })),
   };
-}
-
-/** Whether the coming night is known to be one for fleece: then the plants are covered, and stems are brittle. */
-function isFleeceNight(
-  occupants: readonly Occupant[],
-  live: readonly Entry[],
-  today: Day,
-  cover: Place['cover'],
-  assumed: Assumed,
-): boolean {
-  const tomorrow = addDays(today, 1);
-  const night = live.findLast((e) => e.kind === 'weather' && e.day === tomorrow);
-  return (
-    night?.kind === 'weather' &&
-    occupants.some(({ crop }) => coldNightAdvice(night.minCelsius, crop, cover, true, assumed) !== undefined)
-  );
 }
 
 /** The next mix to add to a bag that was planted low. */

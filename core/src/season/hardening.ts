@@ -71,24 +71,24 @@ export type ColdNightAdvice =
   | { readonly kind: 'not-tonight'; readonly minCelsius: number; readonly limitCelsius: number }
   | { readonly kind: 'fleece'; readonly minCelsius: number; readonly limitCelsius: number };
 
-/** Outdoors fleece goes over planted crops from here down, °C. */
-const FROST_NEAR = 4;
+/** How a plant stands: still in its pot, planted so lately that it is tender, or settled. */
+export type Hardiness = 'not-planted' | 'tender' | 'settled';
 
 /**
- * What tonight asks: outdoors, not to plant into a night that is too cold for the crop, and fleece over what is planted when
- * frost is near. Cold glass has rules of its own: fleece and less water, and never "not tonight". Heated: nothing.
+ * What tonight asks: outdoors, not to plant into a night that is too cold for the crop, and fleece over what is planted: in the
+ * nights in which growth stops while it is tender, and near frost once it has settled. Cold glass has rules of its own: fleece and less water, and never "not tonight". Heated: nothing.
  *
  * @param minCelsius outside, before dawn
- * @param isPlanted whether it stands in its bag already
+ * @param stands how it stands
  * @example
- * coldNightAdvice(6, tomato, 'open', false, DEFAULT_ASSUMED)
+ * coldNightAdvice(6, tomato, 'open', 'not-planted', DEFAULT_ASSUMED)
  * // => { kind: 'not-tonight', minCelsius: 6, limitCelsius: 8 }
  */
 export function coldNightAdvice(
   minCelsius: number,
   crop: Crop,
   cover: Cover,
-  isPlanted: boolean,
+  stands: Hardiness,
   assumed: Assumed,
 ): ColdNightAdvice | undefined {
   if (cover === 'heated') return undefined;
@@ -98,8 +98,10 @@ export function coldNightAdvice(
       ? { kind: 'fleece', minCelsius, limitCelsius }
       : undefined;
   }
-  if (isPlanted)
-    return minCelsius < FROST_NEAR ? { kind: 'fleece', minCelsius, limitCelsius: FROST_NEAR } : undefined;
+  if (stands !== 'not-planted') {
+    const limitCelsius = stands === 'tender' ? crop.nightCelsius.value : crop.fleeceCelsius.value;
+    return minCelsius < limitCelsius ? { kind: 'fleece', minCelsius, limitCelsius } : undefined;
+  }
   const limitCelsius = crop.nightCelsius.value - assumed.nightShelter;
   return minCelsius < limitCelsius ? { kind: 'not-tonight', minCelsius, limitCelsius } : undefined;
 }

@@ -10,7 +10,13 @@ export {
 } from './bands.ts';
 export { frostYear, type FrostSource, type FrostYear } from './frost.ts';
 export { heatWaves } from './heat.ts';
-export { hardeningPlan, coldNightAdvice, type HardeningDay, type ColdNightAdvice } from './hardening.ts';
+export {
+  hardeningPlan,
+  coldNightAdvice,
+  type HardeningDay,
+  type ColdNightAdvice,
+  type Hardiness,
+} from './hardening.ts';
 export { TIMING_PRACTICES, timingPracticeOf, type TimingPractice } from './practices.ts';
 export {
   datesFrom,

@@ -370,20 +370,28 @@ describe('hardening off', () => {
 
 describe('tonight', () => {
   it('outdoors: not into a cold night, and fleece when frost is near', () => {
-    expect(coldNightAdvice(6, tomato, 'open', false, DEFAULT_ASSUMED)?.kind).toBe('not-tonight');
-    expect(coldNightAdvice(9, tomato, 'open', false, DEFAULT_ASSUMED)).toBeUndefined();
-    expect(coldNightAdvice(6, tomato, 'open', true, DEFAULT_ASSUMED)).toBeUndefined();
-    expect(coldNightAdvice(2, tomato, 'open', true, DEFAULT_ASSUMED)?.kind).toBe('fleece');
+    expect(coldNightAdvice(6, tomato, 'open', 'not-planted', DEFAULT_ASSUMED)?.kind).toBe('not-tonight');
+    expect(coldNightAdvice(9, tomato, 'open', 'not-planted', DEFAULT_ASSUMED)).toBeUndefined();
+    expect(coldNightAdvice(6, tomato, 'open', 'settled', DEFAULT_ASSUMED)).toBeUndefined();
+    expect(coldNightAdvice(2, tomato, 'open', 'settled', DEFAULT_ASSUMED)?.kind).toBe('fleece');
+    // what was planted a few days ago is tender, and a pepper always is
+    expect(coldNightAdvice(9, tomato, 'open', 'tender', DEFAULT_ASSUMED)).toMatchObject({
+      kind: 'fleece',
+      limitCelsius: 10,
+    });
+    expect(coldNightAdvice(6, cropOf('pepper'), 'open', 'settled', DEFAULT_ASSUMED)?.kind).toBe('fleece');
   });
 
   it('cold glass never says "not tonight": fleece, and less water', () => {
     for (const min of [-5, 0, 5, 10])
-      expect(coldNightAdvice(min, tomato, 'glass', false, DEFAULT_ASSUMED)?.kind).not.toBe('not-tonight');
-    expect(coldNightAdvice(0, tomato, 'glass', true, DEFAULT_ASSUMED)?.kind).toBe('fleece');
-    expect(coldNightAdvice(3, tomato, 'glass', true, DEFAULT_ASSUMED)).toBeUndefined();
+      expect(coldNightAdvice(min, tomato, 'glass', 'not-planted', DEFAULT_ASSUMED)?.kind).not.toBe(
+        'not-tonight',
+      );
+    expect(coldNightAdvice(0, tomato, 'glass', 'settled', DEFAULT_ASSUMED)?.kind).toBe('fleece');
+    expect(coldNightAdvice(3, tomato, 'glass', 'settled', DEFAULT_ASSUMED)).toBeUndefined();
   });
 
   it('heated glass asks nothing', () => {
-    expect(coldNightAdvice(-8, tomato, 'heated', true, DEFAULT_ASSUMED)).toBeUndefined();
+    expect(coldNightAdvice(-8, tomato, 'heated', 'settled', DEFAULT_ASSUMED)).toBeUndefined();
   });
 });

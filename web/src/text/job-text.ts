@@ -40,6 +40,16 @@ export function jobWords(
         what: `Put up: ${supportOf(bag.container.support.kind).name.toLowerCase()}`,
         why: `by ${shortDay(task.latestOn)}; a short stick against wind meanwhile`,
       };
+    case 'fleece':
+      return {
+        what: 'Fleece over it tonight',
+        why: `${unitFormat.show(task.minCelsius, 'temperature')} is expected${task.nights > 1 ? `, ${task.nights} nights in a row` : ''}; weigh its edges down, keep it off the tips with a cane or two, and water in the morning, not tonight`,
+      };
+    case 'unfleece':
+      return {
+        what: 'Take the fleece off',
+        why: 'no cold night follows, and under it plants cook in the sun',
+      };
     case 'unshade':
       return { what: 'Take the shade off', why: 'it has had its day' };
     case 'holes':
@@ -88,6 +98,10 @@ export function jobGroupWords(task: BagJob): string {
       return 'Top up with mix';
     case 'support':
       return 'Put up supports';
+    case 'fleece':
+      return 'Fleece over it tonight';
+    case 'unfleece':
+      return 'Take the fleece off';
     case 'unshade':
       return 'Take the shade off';
     case 'holes':
@@ -122,6 +136,10 @@ export function taskDone(task: BagJob, bag: Bag, now: string): readonly Draft[] 
       const { kind, heightMillimetres } = bag.container.support;
       return [{ kind: 'supported', ...here, supportId: kind, heightMillimetres }];
     }
+    case 'fleece':
+      return tended('fleeced');
+    case 'unfleece':
+      return tended('unfleeced');
     case 'unshade':
       return tended('unshaded');
     case 'holes':

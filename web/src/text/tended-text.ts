@@ -17,4 +17,6 @@ export const TENDED_WORDS: Record<EntryOf<'tended'>['task'], string> = {
   kneaded: 'Kneaded loose',
   holed: 'Holes made',
   slit: 'Slits cut for planting',
+  fleeced: 'Covered with fleece',
+  unfleeced: 'Fleece taken off',
 };

@@ -1,4 +1,4 @@
-import { knownWeather } from '@rundel/core/garden-state';
+import { hardinessOf, knownWeather } from '@rundel/core/garden-state';
 import { addDays, dayOf } from '@rundel/core/calendar';
 import type { Crop } from '@rundel/core/plants';
 import { coldNightAdvice } from '@rundel/core/season';
@@ -25,13 +25,17 @@ export function ColdNightNotice({
   if (!night) return null;
   const said = new Map<string, { text: string; labels: Set<string> }>();
   for (const bag of bags) {
-    const mine = isPlanted ? bag.occupants.map((o) => o.crop) : crops;
-    for (const crop of mine) {
+    const mine = isPlanted
+      ? bag.occupants.map(
+          (o) => [o.crop, hardinessOf(o, dayOf(clock.now()), bag.properties.assumed)] as const,
+        )
+      : crops.map((crop) => [crop, 'not-planted'] as const);
+    for (const [crop, stands] of mine) {
       const word = coldNightAdvice(
         night.minCelsius,
         crop,
         bag.place?.cover ?? 'open',
-        isPlanted,
+        stands,
         bag.properties.assumed,
       );
       if (!word) continue;

@@ -82,6 +82,8 @@ export const TENDED_TASKS = [
   'kneaded',
   'holed',
   'slit',
+  'fleeced',
+  'unfleeced',
 ] as const;
 
 export const tendedEntry = z.object({

@@ -4,6 +4,8 @@ import { useEffect, useMemo, useRef } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Page, Panel } from '../../../ui/Page.tsx';
 import { STEP_NAMES } from '../../../text/planting-text.ts';
+import { cropOf } from '@rundel/core/plants';
+import { ColdNightNotice } from '../../../ui/ColdNightNotice.tsx';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useBags, useGarden, told } from '../../../store/index.ts';
 import { sessionState, stepsOf, type SessionBagState } from '@rundel/core/garden-state';
@@ -97,6 +99,14 @@ export default function PlantingPage() {
             Plant more
           </Button>
         </Panel>
+      )}
+      {/* a night that turns cold is said in the midst of the work too */}
+      {left > 0 && (
+        <ColdNightNotice
+          crops={[...new Set(session.items.map(({ cropId }) => cropId))].map(cropOf)}
+          bags={bags.filter((b) => session.items.some((i) => i.containerId === b.container.id))}
+          isPlanted={false}
+        />
       )}
       <SessionSteps
         steps={steps}

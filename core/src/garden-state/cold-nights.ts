@@ -1,0 +1,61 @@
+import type { Assumed } from '../assumed/index.ts';
+import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
+import type { Occupant } from '../plants/index.ts';
+import type { Entry, Place } from '../records/index.ts';
+import { coldNightAdvice, type Hardiness } from '../season/index.ts';
+import type { BagJob } from './jobs.ts';
+
+/** Nights in a row, from the coming one on, for which fleece is wanted. */
+export interface FleeceNights {
+  readonly nights: number;
+  readonly minCelsius: number;
+}
+
+/** How a plant stands on a day: tender until it has rooted. */
+export function hardinessOf(
+  { plantedOn }: Pick<Occupant, 'plantedOn'>,
+  today: Day,
+  { establishingDays }: Pick<Assumed, 'establishingDays'>,
+): Hardiness {
+  return daysBetween(plantedOn, today) < establishingDays ? 'tender' : 'settled';
+}
+
+/**
+ * The cold nights that are coming to a bag by the forecast, as far as they follow one another from tonight on; undefined where the
+ * coming night is not known, or mild. The night before a day is told with that day.
+ */
+export function fleeceNights(
+  occupants: readonly Occupant[],
+  live: readonly Entry[],
+  today: Day,
+  cover: Place['cover'],
+  assumed: Assumed,
+): FleeceNights | undefined {
+  const minOn = new Map(
+    live.flatMap((e) => (e.kind === 'weather' && e.day > today ? [[e.day, e.minCelsius]] : [])),
+  );
+  let found: FleeceNights | undefined;
+  for (let day = addDays(today, 1); ; day = addDays(day, 1)) {
+    const min = minOn.get(day);
+    const isCold =
+      min !== undefined &&
+      occupants.some(
+        (o) =>
+          coldNightAdvice(min, o.crop, cover, hardinessOf(o, today, assumed), assumed)?.kind === 'fleece',
+      );
+    if (!isCold) return found;
+    found = { nights: (found?.nights ?? 0) + 1, minCelsius: Math.min(min, found?.minCelsius ?? min) };
+  }
+}
+
+/** Fleece on for a cold night, and off again in the morning after, once no cold night follows. */
+export function fleeceJobs(
+  cold: FleeceNights | undefined,
+  here: readonly Entry[],
+  today: Day,
+): readonly BagJob[] {
+  const last = here.findLast((e) => e.kind === 'tended' && (e.task === 'fleeced' || e.task === 'unfleeced'));
+  const isOn = last?.kind === 'tended' && last.task === 'fleeced';
+  if (cold) return isOn ? [] : [{ kind: 'fleece', dueOn: today, ...cold }];
+  return isOn ? [{ kind: 'unfleece', dueOn: addDays(dayOf(last.at), 1) }] : [];
+}
