@@ -21,7 +21,14 @@ import {
 } from '../plants/index.ts';
 import type { Container, Settings, Place, Garden } from '../records/index.ts';
 import { fillingOf, namedLayers, type Mix, type NamedLayer } from '../mixes/index.ts';
-import { availableLitres, storeOf, type DripSpell, type WaterBag, type WaterStore } from '../water/index.ts';
+import {
+  availableLitres,
+  storeOf,
+  type Cloth,
+  type DripSpell,
+  type WaterBag,
+  type WaterStore,
+} from '../water/index.ts';
 
 /** What a container is, worked out: shape, fill, mix, weight and the numbers in use for it. */
 export interface BagProperties {
@@ -144,9 +151,10 @@ const NO_HISTORY: WaterHistory = { drips: [], sizeOf: () => 1 };
 
 /** The same container as the water model sees it. */
 export function waterBagOf(
-  container: Pick<Container, 'mulchMillimetres'> & Partial<Pick<Container, 'stores' | 'companions'>>,
+  container: Pick<Container, 'mulchMillimetres'> &
+    Partial<Pick<Container, 'stores' | 'companions' | 'shade' | 'shadeFrom' | 'shadeUntil'>>,
   properties: BagProperties,
-  place: Pick<Place, 'cover' | 'shade'>,
+  place: Pick<Place, 'cover' | 'shade' | 'shadeFrom' | 'shadeUntil'>,
   occupants: readonly Occupant[],
   settings: Pick<Settings, 'assumptions'>,
   history: WaterHistory = NO_HISTORY,
@@ -162,7 +170,8 @@ export function waterBagOf(
       properties.kind.wall === 'fabric' ? sideSquareMetres(solid, properties.fill.mixMillimetres) : 0,
     mulchMillimetres: container.mulchMillimetres,
     underCover: place.cover !== 'open',
-    shade: place.shade ?? 0,
+    shade: isForDays(place) ? 0 : (place.shade ?? 0),
+    cloths: [...(isForDays(place) ? [clothOf(place)] : []), ...(container.shade ? [clothOf(container)] : [])],
     earlier: history.earlier,
     stores: storesOf(container, properties),
     drips: history.drips,
@@ -181,6 +190,18 @@ export function waterBagOf(
     ],
   };
 }
+
+type Shading = Pick<Place, 'shade' | 'shadeFrom' | 'shadeUntil'>;
+
+/** Whether a place is shaded for some days and not always. */
+const isForDays = ({ shade, shadeFrom, shadeUntil }: Shading) =>
+  (shade ?? 0) > 0 && (shadeFrom !== undefined || shadeUntil !== undefined);
+
+const clothOf = ({ shade = 0, shadeFrom, shadeUntil }: Shading): Cloth => ({
+  shade,
+  from: shadeFrom,
+  until: shadeUntil,
+});
 
 /** What stands beside the crop, from the planting of the eldest that is still there. */
 function companionsOf(

@@ -6,6 +6,13 @@ import { layersSchema } from './mix.ts';
 import { sizeSchema } from './size.ts';
 import { daySchema } from './time.ts';
 
+/** Shade cloth, whitewash or fleece: the share of the sun that it takes, from a day to a day; left out: before and after as well. */
+const shading = {
+  shade: z.optional(z.number().check(z.gte(0), z.lte(0.9))),
+  shadeFrom: z.optional(daySchema),
+  shadeUntil: z.optional(daySchema),
+};
+
 /** A place where bags stand. */
 export const placeSchema = z.object({
   id: idSchema('place'),
@@ -14,8 +21,7 @@ export const placeSchema = z.object({
   cover: z.enum(['open', 'glass', 'heated']),
   /** a wire overhead for strings, above the ground, mm */
   wireMillimetres: z.optional(z.number().check(z.gte(300), z.lte(5000))),
-  /** shade cloth or whitewash: share of the sun that it takes */
-  shade: z.optional(z.number().check(z.gte(0), z.lte(0.9))),
+  ...shading,
   /** place in the walk, from 0 */
   order: z.int().check(z.gte(0)),
   /** floor that the bags stand on, and what the grower was told it bears */
@@ -126,6 +132,8 @@ export const containerSchema = z.object({
   label: z.string().check(z.trim(), z.minLength(1), z.maxLength(12)),
   ...containerMake,
   placeId: idSchema('place'),
+  /** over this bag alone, on top of what is over its place */
+  ...shading,
   /** the tank that it drinks from together with others */
   tankId: z.optional(idSchema('tank')),
   stations: z.array(stationSchema).check(z.minLength(1), z.maxLength(12)),

@@ -30,6 +30,14 @@ export interface Sky {
   readonly shade: number;
 }
 
+/** Cloth or fleece over a bag for some days, both included. */
+export interface Cloth {
+  /** share of the sun that it takes, 0 to 0.9 */
+  readonly shade: number;
+  readonly from?: Day | undefined;
+  readonly until?: Day | undefined;
+}
+
 /** A bag, as far as water goes. */
 export interface WaterBag extends Sky {
   /** available water at capacity, L */
@@ -39,6 +47,8 @@ export interface WaterBag extends Sky {
   /** wetted side that breathes, m²; 0 for film and plastic */
   readonly breathingSquareMetres: number;
   readonly mulchMillimetres: number;
+  /** cloth or fleece that is over it from a day to a day, on top of what always is; left out: none */
+  readonly cloths?: readonly Cloth[] | undefined;
   /** what it stood under before it was moved, oldest first, each until a day; left out: it was not moved */
   readonly earlier?: readonly (Sky & { readonly until: Day })[] | undefined;
   /** water that stands beside the mix and comes back to it */
@@ -73,8 +83,12 @@ export function mulchFactor(mulchMillimetres: number, halvingMillimetres: number
 }
 
 /** What was, or is, over a bag on a day. */
-export function skyOn(bag: Sky & Pick<WaterBag, 'earlier'>, day: Day): Sky {
-  return bag.earlier?.find(({ until }) => day < until) ?? bag;
+export function skyOn(bag: Sky & Pick<WaterBag, 'earlier' | 'cloths'>, day: Day): Sky {
+  const { underCover, shade } = bag.earlier?.find(({ until }) => day < until) ?? bag;
+  const light = (bag.cloths ?? [])
+    .filter(({ from, until }) => (from === undefined || day >= from) && (until === undefined || day <= until))
+    .reduce((left, cloth) => left * (1 - cloth.shade), 1 - shade);
+  return { underCover, shade: 1 - light };
 }
 
 /** What a day's weather does to a bag, mm by mm; the same for every weather that the day may have. */

@@ -9,6 +9,7 @@ export {
   type DayDemand,
   type DayOfBag,
   type WaterUsingPlant,
+  type Cloth,
   type WaterBag,
 } from './demand.ts';
 export { afterGain, afterLoss } from './stress.ts';

@@ -20,6 +20,7 @@ import {
   type WaterBag,
   type WaterEvent,
 } from './index.ts';
+import { skyOn } from './demand.ts';
 
 const SITE = { latitudeDegrees: 51, normals: defaultNormals(51) };
 const FIRST = '2026-07-01';
@@ -290,5 +291,27 @@ describe('drip', () => {
     const on = (rainMillimetres: number) =>
       demandOfDay(bag, { ...(weather as WeatherDay), rainMillimetres }, DEFAULT_ASSUMED).dripLitres;
     expect([on(0), on(2.9), on(3), on(12)]).toEqual([4, 4, 1, 1]);
+  });
+});
+
+describe('cloth over a bag', () => {
+  const cloth = { shade: 0.45, from: '2026-07-03', until: '2026-07-05' };
+  const bag = { ...plain, shade: 0.2, cloths: [cloth, { shade: 0.5, from: '2026-07-05' }] };
+  const lightOn = (day: string) => 1 - skyOn(bag, day).shade;
+
+  it('leaves so much of the light, from a day to a day, on top of what always is', () => {
+    expect(1 - skyOn({ ...plain, cloths: [cloth] }, '2026-07-04').shade).toBeCloseTo(0.55, 12);
+    expect(lightOn('2026-07-02')).toBeCloseTo(0.8, 12);
+    expect(lightOn('2026-07-03')).toBeCloseTo(0.8 * 0.55, 12);
+    expect(lightOn('2026-07-05')).toBeCloseTo(0.8 * 0.55 * 0.5, 12);
+    expect(lightOn('2026-07-06')).toBeCloseTo(0.8 * 0.5, 12);
+  });
+
+  it('takes less of the demand than of the sun in the open, and all of it under glass', () => {
+    const [weather] = completeWeather([], SITE, '2026-07-04', '2026-07-04', DEFAULT_ASSUMED);
+    const use = (of: WaterBag) => demandOfDay(of, weather as WeatherDay, DEFAULT_ASSUMED).transpirationLitres;
+    const shaded = (of: WaterBag) => use({ ...of, cloths: [cloth] }) / use(of);
+    expect(shaded(plain)).toBeCloseTo(1 - DEFAULT_ASSUMED.shadeEffect * 0.45, 9);
+    expect(shaded({ ...plain, underCover: true })).toBeCloseTo(0.55, 9);
   });
 });

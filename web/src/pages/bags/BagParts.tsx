@@ -26,7 +26,12 @@ export type PartId = SpotId | 'called' | 'side-by-side' | 'price' | 'variety';
 
 const PARTS: readonly Part[] = [
   { id: 'called', label: 'Its number or name', names: ['label'], unsaid: 'none yet' },
-  { id: 'place', label: 'Where it stands', names: ['placeId', 'newPlaceName', 'newPlaceCover'], unsaid: '' },
+  {
+    id: 'place',
+    label: 'Where it stands',
+    names: ['placeId', 'newPlaceName', 'newPlaceCover', 'shade', 'shadeFrom', 'shadeUntil'],
+    unsaid: '',
+  },
   { id: 'mix', label: 'Mix', names: ['mixId', 'lowerMixId', 'lowerShare'], unsaid: '' },
   {
     id: 'fill',

@@ -62,10 +62,11 @@ function EditBag({ container }: { readonly container: Container }) {
           (_, i) => container.stations[i] ?? { id: newId('station') },
         );
         // optional fields that were emptied are gone: only what the form does not ask for is carried over
-        const { assumptions, gauges } = container;
+        const { assumptions, gauges, tankId } = container;
         const after = {
           ...(assumptions ? { assumptions } : {}),
           ...(gauges ? { gauges } : {}),
+          ...(tankId ? { tankId } : {}),
           ...(containers[0] as Container),
           id: container.id,
           createdAt: container.createdAt,

@@ -11,6 +11,7 @@ import {
   textField,
   useFields,
 } from '../../ui/form/index.ts';
+import { isShadeAsked, SHADE_DAYS, shadeProblems, shadingOf } from './shade-form.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { newId, placesInUse, useGarden } from '../../store/index.ts';
 
@@ -39,6 +40,7 @@ const FIELDS = (taken: readonly string[]) => ({
     isOptional: true,
     problem: 'From 0 to 90 %.',
   }),
+  ...SHADE_DAYS,
 });
 
 /** A place where bags stand: its name, its roof, its turn in the walk. */
@@ -59,17 +61,27 @@ export function PlaceDialog({
       cover: place?.cover,
       wire: place?.wireMillimetres,
       shade: place?.shade && Math.round(place.shade * 100),
+      shadeFrom: place?.shadeFrom,
+      shadeUntil: place?.shadeUntil,
     },
+    isAsked: isShadeAsked,
+    check: shadeProblems,
   });
-  const submit = form.submit(async ({ name, cover, wire, shade }) => {
+  const submit = form.submit(async ({ name, cover, wire, shade, shadeFrom, shadeUntil }) => {
     const now = clock.now();
-    const { wireMillimetres: _wire, shade: _shade, ...known } = place ?? newPlace(garden.places.length, now);
+    const {
+      wireMillimetres: _wire,
+      shade: _shade,
+      shadeFrom: _from,
+      shadeUntil: _until,
+      ...known
+    } = place ?? newPlace(garden.places.length, now);
     const after: Place = {
       ...known,
       name,
       cover,
       ...(wire === undefined ? {} : { wireMillimetres: Math.round(wire) }),
-      ...(shade ? { shade: shade / 100 } : {}),
+      ...shadingOf({ shade, shadeFrom, shadeUntil }),
       changedAt: now,
     };
     await saveRecords(

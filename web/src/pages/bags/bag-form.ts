@@ -32,6 +32,7 @@ import {
   type ValuesOf,
 } from '../../ui/form/index.ts';
 import { placesInUse, type UnitFormat } from '../../store/index.ts';
+import { isShadeAsked, lightWords, SHADE_DAYS } from './shade-form.ts';
 
 /** The value of `placeId` that asks for a new place. */
 export const NEW_PLACE = 'new';
@@ -70,7 +71,12 @@ export interface BagFormContext {
 
 /** The fields of a bag, by what is said of it so far: its kind decides what can be measured and what holds in it. */
 export function bagFields(
-  texts: { readonly kindId?: string; readonly mixId?: string; readonly fillBy?: string },
+  texts: {
+    readonly kindId?: string;
+    readonly mixId?: string;
+    readonly fillBy?: string;
+    readonly shade?: string;
+  },
   { garden, unitFormat, taken }: BagFormContext,
 ) {
   const kind = containerKind(texts.kindId || (CONTAINER_KINDS[0]?.id ?? ''));
@@ -287,6 +293,17 @@ export function bagFields(
       help: 'Empty: as long as the crop.',
       isOptional: true,
     }) as Field<string | undefined>,
+    shade: numberField({
+      label: 'Shade cloth or fleece over this bag',
+      help: shadeHelp(texts.shade),
+      unit: '%',
+      sign: '%',
+      low: 0,
+      high: 90,
+      isOptional: true,
+      problem: 'From 0 to 90 %.',
+    }),
+    ...SHADE_DAYS,
     ...STORE_FIELDS,
     wells: numberField({
       label: 'Wells: pots sunk to water into',
@@ -316,6 +333,14 @@ export function bagFields(
 }
 
 export type BagFields = ReturnType<typeof bagFields>;
+
+/** What so much shade leaves, as it is typed. */
+function shadeHelp(text: string | undefined): string {
+  const percent = Number.parseFloat((text ?? '').replace(',', '.'));
+  return percent > 0 && percent <= 90
+    ? lightWords(percent)
+    : 'On top of what is over its place. Empty: none.';
+}
 
 /** Whether a field is asked of a bag by what is said of it so far. */
 export function isBagAsked(name: string, texts: Readonly<Partial<Texts<BagFields>>>): boolean {
@@ -352,6 +377,9 @@ export function isBagAsked(name: string, texts: Readonly<Partial<Texts<BagFields
       return texts.fillBy === 'loose';
     case 'rounding':
       return kind.isSoft === true && sizeBy === 'measured';
+    case 'shadeFrom':
+    case 'shadeUntil':
+      return isShadeAsked(name, texts);
     case 'wellLitres':
       return (texts.wells ?? '').trim() !== '';
     case 'companionsName':

@@ -16,6 +16,9 @@ export interface BagFormResult {
   readonly holeMillimetres?: number;
   readonly stores?: Container['stores'];
   readonly wells?: Container['wells'];
+  readonly shade?: number;
+  readonly shadeFrom?: string;
+  readonly shadeUntil?: string;
   readonly companions?: Container['companions'];
   readonly price?: number;
   readonly seasons?: number;

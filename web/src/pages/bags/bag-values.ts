@@ -2,10 +2,11 @@ import { CONTAINER_KINDS, containerKind, dimensionsSchema } from '@rundel/core/b
 import type { AddedStore, Container, FillLevel, Size, Template } from '@rundel/core/records';
 import { isWhole, type FieldProblem, type FieldsForm, type ValuesOf } from '../../ui/form/index.ts';
 import { dimensionName, NEW_PLACE, STORE_FIELDS, type BagFields } from './bag-form.ts';
+import { shadeProblems, shadingOf } from './shade-form.ts';
 import type { BagFormResult } from './bag-records.ts';
 
 type Make = Omit<Template, 'id' | 'name' | 'createdAt' | 'changedAt' | 'stations'> &
-  Pick<Partial<Container>, 'price' | 'seasons' | 'sizeException'>;
+  Pick<Partial<Container>, 'price' | 'seasons' | 'sizeException' | 'shade' | 'shadeFrom' | 'shadeUntil'>;
 
 /** The values of a bag as it is stored, or of a template. One that is not known here is chosen anew. */
 export function startOfBag(make: Make, stations: number): Partial<ValuesOf<BagFields>> {
@@ -18,6 +19,9 @@ export function startOfBag(make: Make, stations: number): Partial<ValuesOf<BagFi
   return {
     ...dimensions,
     ...stores,
+    ...(make.shade ? { shade: Math.round(make.shade * 100) } : {}),
+    ...(make.shadeFrom ? { shadeFrom: make.shadeFrom } : {}),
+    ...(make.shadeUntil ? { shadeUntil: make.shadeUntil } : {}),
     ...(make.wells ? { wells: make.wells.count, wellLitres: make.wells.litres } : {}),
     kindId: CONTAINER_KINDS.some((k) => k.id === make.kindId) ? make.kindId : (CONTAINER_KINDS[0]?.id ?? ''),
     sizeBy: size.by,
@@ -82,12 +86,14 @@ function dimensionsOf(values: Partial<ValuesOf<BagFields>>): Record<string, numb
 export function bagProblems(
   values: Partial<ValuesOf<BagFields>>,
 ): readonly FieldProblem<keyof BagFields & string>[] {
-  if (values.sizeBy !== 'measured') return [];
+  const shade = shadeProblems(values);
+  if (values.sizeBy !== 'measured') return shade;
   const checked = dimensionsSchema(containerKind(values.kindId ?? '')).safeParse(dimensionsOf(values));
-  return (checked.error?.issues ?? []).map(({ path, message }) => ({
+  const size = (checked.error?.issues ?? []).map(({ path, message }) => ({
     at: dimensionName(String(path[0])),
     problem: message,
   }));
+  return [...size, ...shade];
 }
 
 function sizeOf(values: ValuesOf<BagFields>): Size {
@@ -129,6 +135,7 @@ export function bagOf(form: Pick<FieldsForm<BagFields>, 'fields' | 'values'>): B
     ...(values.hasNoHoles ? { hasNoHoles: true } : {}),
     ...(hole ? { holeMillimetres: hole } : {}),
     ...(stores.length > 0 ? { stores } : {}),
+    ...shadingOf(values),
     ...(values.wells === undefined ? {} : { wells: { count: values.wells, litres: values.wellLitres } }),
     ...(companions === 'none'
       ? {}
