@@ -58,9 +58,11 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   await expect(page.locator('#stop-head')).toContainText(label);
   await expect(page.getByRole('note', { name: 'Feed' }).first()).toContainText(/is due/);
   await page.getByRole('button', { name: /^dry / }).click();
-  await expect(page.getByRole('switch', { name: /With its feed/ })).toBeChecked();
+  // felt dry it is watered now, and its feed waits for the next stop
+  await expect(page.getByText(/too dry to feed: roots would scorch\. Water first/).first()).toBeVisible();
+  await expect(page.getByRole('switch', { name: /With its feed/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Given' }).click();
-  await expect(page.getByText(`Watering with feed at ${label}`)).toBeVisible();
+  await expect(page.getByText(`Watering at ${label}`)).toBeVisible();
   await expect(stops.getByRole('link', { name: new RegExp(`^${label} `) })).toContainText('had');
 
   // a moist one is fed by itself
@@ -82,7 +84,7 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   // its diary has both
   await visit(page, '/bags');
   await page
-    .getByRole('link', { name: new RegExp(`^${label} `) })
+    .getByRole('link', { name: new RegExp(`^${next} `) })
     .first()
     .click();
   await expect(page.getByText(/Fed: .*(liquid|soluble)/).first()).toBeVisible({ timeout: 20_000 });

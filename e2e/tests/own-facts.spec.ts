@@ -87,16 +87,18 @@ test.describe('several plantings put down on the wrong day', () => {
     await page.getByRole('menuitem', { name: 'Put entries right' }).click();
     const form = page.getByRole('dialog');
     await expect(form.getByText('Planted Thimble, height not measured')).toHaveCount(3);
-    await form.getByLabel('Time').fill('00:30');
+    await form.getByRole('spinbutton', { name: 'Day' }).first().click();
+    await page.keyboard.type('01062026');
+    await expect(form.getByRole('spinbutton', { name: 'Month' }).first()).toHaveText('06');
     await form.getByRole('button', { name: 'Correct them' }).click();
     await expect(page.getByText('3 entries corrected')).toBeVisible();
     await page
       .getByRole('link', { name: /^1 Thimble/ })
       .first()
       .click();
-    await expect(page.getByText(/00:30/).first()).toBeVisible();
+    await expect(page.getByText(/planted 1 Jun, 9 days ago/).first()).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
-    await expect(page.getByText(/00:30/)).toHaveCount(0);
+    await expect(page.getByText(/planted today/).first()).toBeVisible();
   });
 });
 

@@ -59,6 +59,6 @@ export {
 export { chartPointsOf, courseOf, spellsOf, type ChartPoint, type CoursePoint } from './water-course.ts';
 export { fillBags, isFilled, purposeOf, troubleIn, type BagFill } from './filling.ts';
 export type { BagView } from './bag-view.ts';
-export { bagsOfTank, tankCourse, tankEvents, tankOf, tankShares, type TankCourse } from './tanks.ts';
+export { bagsOfTank, tankCourse, tankEvents, tankShares, type TankCourse } from './tanks.ts';
 export { pouringOrder, type Pour } from './pouring.ts';
 export { hardinessOf } from './cold-nights.ts';

@@ -157,7 +157,11 @@ function OneGroup({
       {head}
       {children}
       {kind !== 'planted' && when.field}
-      <FormFields form={form} />
+      {/* a planting's day is what most often was wrong */}
+      <FormFields
+        form={form}
+        names={Object.keys(form.fields).sort((a, b) => Number(b === 'plantedOn') - Number(a === 'plantedOn'))}
+      />
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         All of them get what you change here; the first versions stay on record.
       </Typography>

@@ -68,6 +68,7 @@ function CardLines<T>({ lines }: { readonly lines: readonly (readonly [Column<T>
     <Box
       component="dl"
       sx={{
+        position: 'relative',
         margin: 0,
         marginBlockStart: 0.5,
         display: 'grid',
