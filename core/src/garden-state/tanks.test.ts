@@ -82,6 +82,21 @@ describe('a tank that several bags share', () => {
     expect(course.solution).toMatchObject({ changedOn: '2026-06-25', readings: [{ ecMillisiemens: 2 }] });
   });
 
+  it('that is filled without a word of what was in it was empty, and holds no more than it holds', () => {
+    expect(courseOf([entry(morning(0), { addedLitres: 50 })], morning(0)).litres?.likely).toBeCloseTo(50, 9);
+    expect(courseOf([entry(morning(0), { addedLitres: 500 })], morning(0)).litres?.likely).toBeCloseTo(
+      120,
+      9,
+    );
+    // what ran over between two levels was not drunk
+    const over = [
+      entry(morning(0), { foundLitres: 100 }),
+      entry(morning(1), { addedLitres: 60 }),
+      entry(morning(4), { foundLitres: 100 }),
+    ];
+    expect(courseOf(over, morning(4)).seenPerDay).toBeCloseTo(5, 9);
+  });
+
   it('is shared out whole, and the bigger plants drink more of it', () => {
     const shares = tankShares(tank, garden, live);
     expect([...shares.keys()].sort()).toEqual(bags.map(({ id }) => id).sort());

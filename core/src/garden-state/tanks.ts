@@ -167,7 +167,6 @@ interface Range {
 
 /** How a tank stands and how long it lasts. */
 export interface TankCourse {
-  readonly lastFound: { readonly at: string; readonly litres: number } | undefined;
   /** in it now, L; undefined until somebody has looked or filled it */
   readonly litres: Range | undefined;
   /** that went out a day by its levels, L */
@@ -224,9 +223,7 @@ export function tankCourse(
       : { low: left(perDay * (1 + spread)), likely: left(perDay), high: left(perDay * (1 - spread)) };
   const refillLitres = tank.refillLitres ?? USUAL_MARK * tank.litres;
   const toMark = range && daysLeft(Math.max(0, range.likely - refillLitres), perDay);
-  const lastFound = past.findLast((e) => e.foundShare !== undefined);
   return {
-    lastFound: lastFound && { at: lastFound.at, litres: (lastFound.foundShare ?? 0) * tank.litres },
     litres: range,
     seenPerDay: seen.days > 0 ? seen.litres / seen.days : undefined,
     perDay,
@@ -245,37 +242,31 @@ export function tankCourse(
 /** A tank's level at its last event, and what went out between levels of late. */
 function levelsOf(tank: Tank, events: readonly TankEvent[], now: string) {
   const seen = { litres: 0, days: 0 };
-  let level: { readonly litres: number; readonly at: string; readonly isKnown: boolean } | undefined;
+  let level: { readonly litres: number; readonly at: string } | undefined;
   let added = 0;
-  for (const event of events) {
-    const { foundShare, isEmptied, addedLitres, isFilledUp, at } = event;
+  const inIt = () => (level ? Math.min(tank.litres, level.litres + added) : undefined);
+  const setTo = (litres: number, at: string) => {
+    level = { litres, at };
+    added = 0;
+  };
+  for (const { foundShare, isEmptied, addedLitres = 0, isFilledUp, at } of events) {
     if (foundShare !== undefined) {
       const found = foundShare * tank.litres;
       const days = level ? daysApart(level.at, at) : 0;
-      if (level?.isKnown && days >= LEAST_DAYS && daysApart(at, now) <= DAYS_BACK) {
-        seen.litres += Math.max(0, level.litres + added - found);
+      if (days >= LEAST_DAYS && daysApart(at, now) <= DAYS_BACK) {
+        seen.litres += Math.max(0, (inIt() ?? 0) - found);
         seen.days += days;
       }
-      level = { litres: found, at, isKnown: true };
-      added = 0;
+      setTo(found, at);
     }
-    if (isEmptied) {
-      level = { litres: 0, at, isKnown: true };
-      added = 0;
-    }
-    if (addedLitres === undefined && !isFilledUp) continue;
-    if (isFilledUp) {
-      level = { litres: tank.litres, at, isKnown: true };
-      added = 0;
-    } else if (level?.at === at)
-      level = { ...level, litres: Math.min(tank.litres, level.litres + (addedLitres ?? 0)) };
-    else added += addedLitres ?? 0;
+    if (isEmptied) setTo(0, at);
+    if (isFilledUp) setTo(tank.litres, at);
+    // who fills a tank and says nothing of what was in it filled an empty one
+    else if (addedLitres > 0 && (!level || level.at === at))
+      setTo(Math.min(tank.litres, (inIt() ?? 0) + addedLitres), at);
+    else added += addedLitres;
   }
-  return {
-    litres: level && Math.min(tank.litres, level.litres + added),
-    at: level?.at,
-    seen,
-  };
+  return { litres: inIt(), at: level?.at, seen };
 }
 
 const daysApart = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / 86_400_000;

@@ -14,13 +14,8 @@ import { BagFields } from './BagFields.tsx';
 import { BagFormLayout } from './BagFormLayout.tsx';
 import { BagParts, partToMend, spotsFor, type PartId } from './BagParts.tsx';
 import { BagPreview } from './BagPreview.tsx';
-import {
-  bagFields,
-  dimensionName,
-  isBagAsked,
-  newBagStart,
-  type BagFields as FieldsOfBag,
-} from './bag-form.ts';
+import { isBagAsked, newBagStart } from './bag-asked.ts';
+import { bagFields, dimensionName, type BagFields as FieldsOfBag } from './bag-form.ts';
 import { bagOf, bagProblems, startOfBag } from './bag-values.ts';
 import { newBagRecords } from './bag-records.ts';
 import { labelsFor, nextLabel } from '../../ui/labels.ts';

@@ -28,11 +28,9 @@ import {
   switchField,
   textField,
   type Field,
-  type Texts,
-  type ValuesOf,
 } from '../../ui/form/index.ts';
 import { placesInUse, type UnitFormat } from '../../store/index.ts';
-import { isShadeAsked, lightWords, SHADE_DAYS } from './shade-form.ts';
+import { lightWords, SHADE_DAYS } from './shade-form.ts';
 
 /** The value of `placeId` that asks for a new place. */
 export const NEW_PLACE = 'new';
@@ -340,67 +338,4 @@ function shadeHelp(text: string | undefined): string {
   return percent > 0 && percent <= 90
     ? lightWords(percent)
     : 'On top of what is over its place. Empty: none.';
-}
-
-/** Whether a field is asked of a bag by what is said of it so far. */
-export function isBagAsked(name: string, texts: Readonly<Partial<Texts<BagFields>>>): boolean {
-  const kind = containerKind(texts.kindId || (CONTAINER_KINDS[0]?.id ?? ''));
-  const { sizeBy = 'label' } = texts;
-  if (name.startsWith('size-')) return sizeBy === 'measured';
-  switch (name) {
-    case 'labelLitres':
-      return sizeBy === 'label';
-    case 'tradeClass':
-      return sizeBy === 'class';
-    case 'soldAs':
-      return sizeBy === 'measured' && kind.hasTradeClass;
-    case 'newPlaceName':
-    case 'newPlaceCover':
-      return texts.placeId === NEW_PLACE;
-    case 'lowerShare':
-      return !['', texts.mixId].includes(texts.lowerMixId ?? '');
-    case 'supportHeight':
-      return (texts.supportKind ?? 'none') !== 'none';
-    case 'secondSupport':
-      return (texts.supportKind ?? 'none') !== 'none';
-    case 'secondHeight':
-      return (texts.supportKind ?? 'none') !== 'none' && (texts.secondSupport ?? 'none') !== 'none';
-    case 'hole':
-      return kind.drainage.canBeRaised && texts.hasNoHoles !== 'on';
-    case 'hasNoHoles':
-      return ['base-holes', 'slits'].includes(kind.drainage.by);
-    case 'headroom':
-      return texts.fillBy === 'rim';
-    case 'fillLevel':
-      return texts.fillBy === 'level';
-    case 'looseLitres':
-      return texts.fillBy === 'loose';
-    case 'rounding':
-      return kind.isSoft === true && sizeBy === 'measured';
-    case 'shadeFrom':
-    case 'shadeUntil':
-      return isShadeAsked(name, texts);
-    case 'wellLitres':
-      return (texts.wells ?? '').trim() !== '';
-    case 'companionsName':
-    case 'companionsFrom':
-    case 'companionsUntil':
-      return (texts.companions ?? 'none') !== 'none';
-    default:
-      return true;
-  }
-}
-
-/** What a new bag begins with. */
-export function newBagStart(label: string, placeId: string | undefined): Partial<ValuesOf<BagFields>> {
-  return {
-    label,
-    stations: 1,
-    lowerShare: 50,
-    placeId: placeId ?? NEW_PLACE,
-    tradeClass: '#10',
-    companions: 'none',
-    supportKind: 'none',
-    secondSupport: 'none',
-  };
 }
