@@ -83,6 +83,9 @@ First route's JavaScript: ${(bytes / 1000).toFixed(0)} kB gzip.
 `;
 }
 
+/** How far hours are off in the mean, and which way. */
+const biasWords = (hours) => `${Math.abs(hours).toFixed(1)} h too ${hours >= 0 ? 'late' : 'early'}`;
+
 /** The season test's table (core/bench/season), with what it says in words around it. */
 export function seasonPage({ seconds, comparisons, situations }) {
   const percent = (share, digits = 0) => `${(share * 100).toFixed(digits)} %`;
@@ -104,7 +107,6 @@ ${rows.join('\n')}
 Stated 10 to 90 % ranges held ${percent(truth.coverage, 1)} of evenings. "Hours until it wants water" was off by ${percent(truth.hoursError)} in the median of ${truth.forecasts} forecasts, each made before anybody checked that evening, and ${biasWords(truth.hoursBias)} in the mean; with the weather to come known beforehand it would have been off by ${percent(foreseen.hoursError)}.
 `;
   });
-  const biasWords = (hours) => `${Math.abs(hours).toFixed(1)} h too ${hours >= 0 ? 'late' : 'early'}`;
   const situationTables = ['coolWet', 'hot']
     .map((climate) => {
       const of = ({ climates }) => climates.find((c) => c.climate === climate);
@@ -127,7 +129,7 @@ ${rows.join('\n')}
 
 By \`npm run bench\` on ${new Date().toISOString().slice(0, 10)}, in ${seconds.toFixed(0)} s. The command writes this page anew; the words around the figures stand in \`scripts/bench-pages.mjs\`.
 
-The truth is not the model. Hidden bags (\`core/hidden\`) have two layers, hourly steps, another formula for use and for growth, a use that wanders, water that runs past dry mix, and fingers that are off; their weather hangs together from day to day. A grower sees only what one can see: a day's minimum, maximum and rain afterwards, what the bag is sold as (a tenth off in its water, a fifth off in its leaves), and what the finger says. Everyone goes round once a day, at six in the evening, and pours alike: in parts, with pauses, until it runs through. Rundel expects of the days to come what is usual for the place, no forecast. A bag-day counts as dry when its real water was below a fifth at any hour.
+The truth is not the model. Hidden bags (\`core/hidden\`) have two layers, hourly steps, another formula for use and for growth, a use that wanders, water that runs past dry mix, and fingers that are off; their weather hangs together from day to day. A grower sees only what one can see: a day's minimum, maximum and rain afterwards, what the bag is sold as (a tenth off in its water, a fifth off in its leaves), and what the finger says. Everyone goes round once a day, at six in the evening, and pours alike: in parts, with pauses, until it runs through. Rundel expects of the days to come what is usual for the place, as far as the days that came have not taught it otherwise, and no forecast. A bag-day counts as dry when its real water was below a fifth at any hour.
 
 ${tables.join('\n')}
 ## When not all is as it should be
@@ -143,6 +145,9 @@ ${situationTables}
 - The bag's own habitual interval checks least often of all. In a cool summer that is cheap; in a hot one it is not.
 - Most dry-outs belong to a few bags that one round a day cannot keep. No rule about checking mends those: a second round, a bigger bag, mulch, shade or a store of water does.
 - The error of the hours is not the weather's: to know the days to come hardly mends it. It comes from what a bag holds since it was last seen, and from how fast it really uses it; a check settles both.
+- A garden that knows only its latitude does as well as one that knows its months: what days draw there is learnt within weeks. So is a size that was entered a fifth too large, most of it by the litres that ran through.
+- Missed rounds do more harm than anything else, to everybody; planning for them mends some of it. Nothing mends a round in five that nobody walks in a hot summer.
+- Where nothing is amiss and somebody looks every day, "water at barely damp" needs no program. A habit by millimetres needs none either, and costs dry bags.
 - One simulator is one opinion about bags. The numbers that were set by it (spread of a day's use, drift, the finger's offset, the pace of growth) are marked *assumed* and can be changed in Settings.
 `;
 }
