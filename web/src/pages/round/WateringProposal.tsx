@@ -95,12 +95,10 @@ export default function WateringProposal({
         {because} It should take {unitFormat.range(advice.litres.low, advice.litres.high, 'water')}
         {advice.isEstablishing ? ', close to the stem while it roots.' : '.'}
         {advice.isHeldBack && ' A cold night is coming, so this is less than it could hold.'} Pour {pours}
-        {order.length > 0
-          ? `: ${order.map((pour) => pourWords(pour, unitFormat)).join(', then ')}`
-          : !isStore && plants > 1
-            ? `: about ${unitFormat.show(litres / plants, 'water')} at each of its ${plants} plants`
-            : ''}
-        .
+        {order.length === 0 && !isStore && plants > 1
+          ? `: about ${unitFormat.show(litres / plants, 'water')} at each of its ${plants} plants`
+          : ''}
+        .{order.length > 0 && ` First ${order.map((pour) => pourWords(pour, unitFormat)).join(', then ')}.`}
       </Typography>
       {feeds.length > 0 && (
         <Suspense>

@@ -39,7 +39,9 @@ export default function WeatherDays({ today }: { readonly today: string }) {
       <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Weather by day">
         <Table
           size="small"
-          sx={{ '& td, & th': { whiteSpace: 'nowrap', paddingInline: 1, paddingBlock: '2px' } }}
+          sx={{
+            '& td, & th': { whiteSpace: 'nowrap', paddingInline: { xs: '3px', sm: 1 }, paddingBlock: '2px' },
+          }}
         >
           <TableHead>
             <TableRow>
