@@ -26,7 +26,7 @@ test('a drum for four bags over four weeks: one level, litres a day seen, days t
   await expect(page.getByText('4 bags added')).toBeVisible();
 
   await visit(page, '/bench/tanks');
-  await page.getByRole('button', { name: 'Put down a tank' }).click();
+  await page.getByRole('button', { name: 'Add a tank' }).click();
   const form = page.getByRole('dialog');
   await form.getByLabel('What you call it').fill('Blue drum');
   await form.getByLabel('Holds, when full').fill('120 L');

@@ -23,7 +23,7 @@ export interface TankEvent {
 
 type TankGarden = Pick<Garden, 'containers' | 'plants' | 'varieties' | 'batches' | 'tanks' | 'settings'>;
 
-/** The bags that drink from a tank now. */
+/** The bags that are on a tank now. */
 export function bagsOfTank(tankId: string, { containers }: Pick<Garden, 'containers'>): readonly Container[] {
   return containers.filter((c) => c.tankId === tankId && !c.binnedAt);
 }

@@ -58,7 +58,7 @@ const TASKS: readonly Task[] = [
     place: 'Start the round',
   },
   {
-    what: 'Put down what I did earlier, or at several bags',
+    what: 'Record what I did earlier, or at several bags',
     how: 'Open a bag, or tick several; each form has "It was earlier".',
     to: '/bags',
     place: 'Bags',

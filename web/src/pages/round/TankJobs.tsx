@@ -6,7 +6,7 @@ import { TankDialog } from '../../ui/tanks/TankDialog.tsx';
 import { useTanks } from '../../ui/tanks/use-tanks.ts';
 import { useGarden, useUnitFormat } from '../../store/index.ts';
 
-/** Tanks that are down to their mark, or that nobody has looked into: one job each, however many bags drink from it. */
+/** Tanks that are down to their mark, or that nobody has looked into: one job each, however many bags are on it. */
 export function TankJobs() {
   const { clock } = useGarden();
   const unitFormat = useUnitFormat();

@@ -60,7 +60,7 @@ const OF_PLANTS: readonly Entry['kind'][] = [
 /** Those that are of one plant and never of the whole bag. */
 const OF_ONE_PLANT: readonly Entry['kind'][] = ['height', 'cleared'];
 
-/** The bag and plant of an entry that is corrected: what was put down at the wrong one is moved to the right one. */
+/** The bag and plant of an entry that is corrected: what was entered at the wrong one is moved to the right one. */
 export function useHome(entry: Entry): {
   readonly field: ReactNode;
   readonly facts: PlantFacts & { readonly containerId?: string };

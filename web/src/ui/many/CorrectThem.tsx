@@ -10,7 +10,7 @@ import { entryWords } from '../../text/entry-text.ts';
 import { shortDay } from '../../text/text.ts';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 
-/** What was put down at several bags on one day, and can be put right at all of them. */
+/** Entries made at several bags on one day, which can be put right at all of them. */
 interface LikeEntries {
   readonly id: string;
   readonly day: string;
@@ -58,7 +58,7 @@ function likeEntries(bags: readonly Bag[], live: readonly Entry[]): readonly Lik
 /** So many groups are worth choosing from. */
 const OFFERED = 40;
 
-/** What was put down at several bags put right in one go: twelve plantings of yesterday that were last week's. */
+/** Entries of several bags corrected in one go: twelve plantings of yesterday that were last week's. */
 export function CorrectThem({
   bags,
   onClose,
@@ -76,8 +76,8 @@ export function CorrectThem({
   const today = dayOf(clock.now());
   if (!chosen)
     return (
-      <FormDialog title="Put several right" onClose={onClose} onSubmit={onClose} submitLabel="All right">
-        <Typography>Nothing was put down at two or more of these bags on one day.</Typography>
+      <FormDialog title="Correct several at once" onClose={onClose} onSubmit={onClose} submitLabel="All right">
+        <Typography>No two of these bags have an entry of the same kind on one day.</Typography>
       </FormDialog>
     );
   return (
@@ -153,7 +153,7 @@ function OneGroup({
     onDone();
   });
   return (
-    <FormDialog title="Put several right" onClose={onClose} onSubmit={save} submitLabel="Correct them">
+    <FormDialog title="Correct several at once" onClose={onClose} onSubmit={save} submitLabel="Correct them">
       {head}
       {children}
       {kind !== 'planted' && when.field}

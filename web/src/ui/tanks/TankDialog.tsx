@@ -11,7 +11,7 @@ import { useWhen } from '../When.tsx';
 import { fedInto, useNutrient } from './nutrient.ts';
 import type { TankView } from './use-tanks.ts';
 
-/** What was found in a tank and what went in, once for all the bags that drink from it. */
+/** What was found in a tank and what went in, once for all the bags on it. */
 export function TankDialog({ view, onClose }: { readonly view: TankView; onClose(): void }) {
   const { garden, live, record } = useGarden();
   const unitFormat = useUnitFormat();
@@ -83,7 +83,7 @@ export function TankDialog({ view, onClose }: { readonly view: TankView; onClose
       <FormField form={form} name="ph" />
       {when.field}
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        It counts at each bag that drinks from it:{' '}
+        It counts at each bag on it:{' '}
         {bags.map((b) => b.container.label).join(', ') || 'none yet'}.
       </Typography>
     </FormDialog>

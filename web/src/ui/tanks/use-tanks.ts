@@ -5,7 +5,7 @@ import type { Tank } from '@rundel/core/records';
 import { useMemo } from 'react';
 import { useBags, useGarden, type Bag } from '../../store/index.ts';
 
-/** A tank with the bags that drink from it and how it stands. */
+/** A tank with the bags on it and how it stands. */
 export interface TankView {
   readonly tank: Tank;
   readonly bags: readonly Bag[];

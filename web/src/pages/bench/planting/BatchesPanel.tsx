@@ -82,7 +82,7 @@ export function BatchesPanel({ varieties }: { readonly varieties: readonly Known
         ))}
       </Box>
       <Button variant="outlined" onClick={() => setEdited({ batch: undefined })}>
-        Put down a sowing
+        Add a sowing
       </Button>
       {edited && (
         <BatchDialog batch={edited.batch} varieties={varieties} onClose={() => setEdited(undefined)} />

@@ -61,7 +61,7 @@ export function OwnedSupports({ bags }: { readonly bags: readonly Bag[] }) {
     <Panel title="Canes, stakes and cages that you have">
       {owned.length === 0 && (
         <Typography sx={{ color: 'text.secondary', marginBlockEnd: 1 }}>
-          Nothing is put down yet. What you have is proposed first, as long as it is high enough.
+          Nothing is listed yet. What you have is proposed first, as long as it is high enough.
         </Typography>
       )}
       <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
@@ -88,7 +88,7 @@ export function OwnedSupports({ bags }: { readonly bags: readonly Bag[] }) {
         ))}
       </Box>
       <InlineForm
-        label="Put down what you have"
+        label="Add what you have"
         onSubmit={add}
         sx={{
           display: 'grid',

@@ -20,11 +20,11 @@ export default function TanksBench() {
       {views.length === 0 && (
         <Panel title="No shared tank yet">
           <Typography sx={{ marginBlockEnd: 2 }}>
-            One drum, tank or channel for several bags is put down once, and its level, top-ups, EC and pH
+            One drum, tank or channel for several bags is entered once, and its level, top-ups, EC and pH
             count at each of them. A reservoir or a drum of one bag’s own is said on that bag’s page.
           </Typography>
           <Button variant="contained" onClick={() => setEdited('new')}>
-            Put down a tank
+            Add a tank
           </Button>
         </Panel>
       )}
@@ -33,7 +33,7 @@ export default function TanksBench() {
           <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, marginBlockEnd: 1 }}>
             <Typography sx={{ flex: 1, color: 'text.secondary' }}>
               {view.bags.length === 0
-                ? 'No bag drinks from it yet.'
+                ? 'No bag is on it yet.'
                 : `For ${view.bags.length === 1 ? 'bag' : 'bags'} ${view.bags.map((b) => b.container.label).join(', ')}.`}
             </Typography>
             <IconButton
@@ -56,7 +56,7 @@ export default function TanksBench() {
       ))}
       {views.length > 0 && (
         <Button variant="outlined" onClick={() => setEdited('new')} sx={{ marginBlockEnd: 2 }}>
-          Put down another tank
+          Add another tank
         </Button>
       )}
       <Caution>
@@ -97,7 +97,7 @@ const FIELDS = {
   }),
 } as const;
 
-/** A tank and the bags that drink from it. */
+/** A tank and the bags on it. */
 function EditTank({ tank, onClose }: { readonly tank: Tank | undefined; onClose(): void }) {
   const { garden, clock, saveRecords } = useGarden();
   const { bags } = useBags();
@@ -141,12 +141,12 @@ function EditTank({ tank, onClose }: { readonly tank: Tank | undefined; onClose(
     >
       <FormFields form={form} autoFocus={!tank} />
       <Box>
-        <Typography sx={{ fontWeight: 700, marginBlockEnd: 0.5 }}>Which bags drink from it</Typography>
+        <Typography sx={{ fontWeight: 700, marginBlockEnd: 0.5 }}>Bags on this tank</Typography>
         <BagMarks
           bags={bags}
           chosen={bags.filter((b) => ids.includes(b.container.id))}
           onChange={setIds}
-          label="Which bags drink from it"
+          label="Bags on this tank"
         />
       </Box>
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
