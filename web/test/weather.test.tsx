@@ -116,6 +116,22 @@ describe('what is usual here', () => {
   });
 });
 
+describe('usual months that do not fit what was noted', () => {
+  it('are said, and the kind of seasons that fits is taken up', async () => {
+    const demo = demoWith('7');
+    const { stored } = await openApp(
+      '/season/weather',
+      { ...demo, settings: { ...demo.settings, seasonsId: 'hot-dry' } },
+      DEMO_EVENING,
+    );
+    const word = await screen.findByText(/^The \d+ days that you noted ask for \d+\s% less water/);
+    await press('Use “mild winters, cool summers: by the sea”, the nearest', word);
+    await screen.findByText('The months follow, and every bag is worked out anew.');
+    expect((await stored()).settings.seasonsId).toBe('sea');
+    expect(screen.queryByText(/days that you noted ask for/)).toBeNull();
+  });
+});
+
 describe('a cold night that was entered', () => {
   // 7 stands in the open, 3 under glass
   const garden = demoWith('3', '7');

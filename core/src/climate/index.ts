@@ -1,6 +1,6 @@
 export { drawWeather, fitWeather, type MonthWeather, type WeatherModel } from './generator.ts';
 export { defaultNormals, normalOfDay, type MonthNormal } from './normals.ts';
-export { SEASONS, usualSeasons, type SeasonsId } from './seasons.ts';
+export { SEASONS, usualSeasons } from './seasons.ts';
 export { type ReferenceDay } from './penman-monteith.ts';
 export { growingDegreeDays } from './priestley-taylor.ts';
 export { daylightHours, shareOfDay } from './sun.ts';
@@ -13,3 +13,4 @@ export {
   type WeatherRow,
 } from './weather-table.ts';
 export { completeWeather, drawingTimes, type KnownDay, type Site, type WeatherDay } from './weather.ts';
+export { checkUsual, type UsualCheck } from './usual-check.ts';

@@ -1,6 +1,7 @@
 import { dayOfYear, type Day } from '../calendar/index.ts';
 import { within } from '../errors/index.ts';
-import { seasonsOf, type SeasonsId } from './seasons.ts';
+import type { SeasonsId } from '../records/index.ts';
+import { seasonsOf } from './seasons.ts';
 
 /** A month's usual weather: mean daily minimum and maximum (°C) and the month's rain (mm). */
 export interface MonthNormal {
@@ -14,7 +15,7 @@ export interface MonthNormal {
  * eye to temperate places near sea level: good to about ±4 °C). A grower with a number of their own types it over.
  *
  * @param latitudeDegrees -66 to 66
- * @param seasonsId how far apart winter and summer are; left out: as by the sea
+ * @param seasonsId what winter and summer are like; left out: as by the sea
  * @returns January first
  * @see docs/model.md, 6. Weather
  * @example
@@ -23,16 +24,21 @@ export interface MonthNormal {
  */
 export function defaultNormals(latitudeDegrees: number, seasonsId?: SeasonsId): readonly MonthNormal[] {
   const lat = within('latitudeDegrees', latitudeDegrees, -66, 66);
-  const { coolerBy, swingTimes } = seasonsOf(seasonsId);
+  const { coolerBy, swingTimes, halfDay, rain } = seasonsOf(seasonsId);
   const yearMean = 27.5 - 0.0066 * lat * lat - coolerBy;
   const swing = 0.15 * Math.abs(lat) * swingTimes;
   const warmest = lat >= 0 ? 6.5 : 0.5;
   return Array.from({ length: 12 }, (_, month) => {
     const season = Math.cos(((month - warmest) / 12) * 2 * Math.PI);
     const mean = yearMean + swing * season;
-    // clear summer days swing further than dull winter ones
-    const half = 4 + Math.min(1, Math.abs(lat) / 40) * season;
-    return { minCelsius: mean - half, maxCelsius: mean + half, rainMillimetres: 60 };
+    // clear summer days swing further than dull winter ones, and there are seasons only away from the equator
+    const summer = Math.min(1, Math.abs(lat) / 40) * season;
+    const half = halfDay.mean + halfDay.moreInSummer * summer;
+    return {
+      minCelsius: mean - half,
+      maxCelsius: mean + half,
+      rainMillimetres: rain.mean + rain.moreInSummer * summer,
+    };
   });
 }
 

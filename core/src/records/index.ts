@@ -63,6 +63,8 @@ export {
   LEAVING_REASONS,
   PLANTING_METHOD_IDS,
   STAGES,
+  SEASONS_IDS,
+  type SeasonsId,
   SUPPORT_THINGS,
   type SizeException,
   type SupportThing,

@@ -65,3 +65,7 @@ export type Bearing = (typeof BEARINGS)[number];
 /** Why a smaller bag than usual will do: a short, late crop; picked green; it must be carried. */
 export const SIZE_EXCEPTIONS = ['short-late', 'picked-green', 'carried'] as const;
 export type SizeException = (typeof SIZE_EXCEPTIONS)[number];
+
+/** What winter and summer are like at a place, in words that a grower can choose from. */
+export const SEASONS_IDS = ['sea', 'between', 'inland', 'hot-dry', 'hot-humid', 'high'] as const;
+export type SeasonsId = (typeof SEASONS_IDS)[number];

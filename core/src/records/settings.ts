@@ -1,7 +1,7 @@
 import * as z from '../schema/index.ts';
 import { name } from './base.ts';
 import { idSchema } from './ids.ts';
-import { SUPPORT_THINGS } from './kinds.ts';
+import { SEASONS_IDS, SUPPORT_THINGS } from './kinds.ts';
 import { daySchema, momentSchema, monthDaySchema } from './time.ts';
 
 export const monthNormalSchema = z
@@ -30,8 +30,8 @@ export const settingsSchema = z.object({
   latitudeDegrees: z.number().check(z.gte(-66), z.lte(66)),
   /** January first; left out, normals are worked out from the latitude */
   normals: z.optional(z.array(monthNormalSchema).check(z.length(12))),
-  /** how far apart winter and summer are, where there are no normals; left out: as by the sea */
-  seasonsId: z.optional(z.enum(['sea', 'between', 'inland'])),
+  /** what winter and summer are like, where there are no normals; left out: as by the sea */
+  seasonsId: z.optional(z.enum(SEASONS_IDS)),
   units: z.enum(['metric', 'us', 'uk']),
   /** hours of the day at which the grower walks round */
   roundHours: z.array(z.number().check(z.gte(0), z.lte(23.75))).check(z.minLength(1), z.maxLength(4)),

@@ -1,8 +1,8 @@
 import { Box, Button, MenuItem, Stack, TextField, Typography } from '@mui/material';
 import { resolveAssumed } from '@rundel/core/assumed';
 import { dayOf } from '@rundel/core/calendar';
-import { defaultNormals, SEASONS, usualSeasons, type SeasonsId } from '@rundel/core/climate';
-import type { Garden, Settings } from '@rundel/core/records';
+import { defaultNormals, SEASONS, usualSeasons } from '@rundel/core/climate';
+import type { Garden, SeasonsId, Settings } from '@rundel/core/records';
 import { frostYear } from '@rundel/core/season';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';

@@ -1,5 +1,5 @@
-import { usualSeasons, type SeasonsId } from '@rundel/core/climate';
-import type { Settings } from '@rundel/core/records';
+import { usualSeasons } from '@rundel/core/climate';
+import type { SeasonsId, Settings } from '@rundel/core/records';
 import type { Town } from '../store/index.ts';
 
 /** What can be told of a grower before they have said a word. */

@@ -1,7 +1,7 @@
 import { Box, Button, FormControlLabel, MenuItem, Switch, TextField, Typography } from '@mui/material';
-import { SEASONS, usualSeasons, type SeasonsId } from '@rundel/core/climate';
+import { SEASONS, usualSeasons } from '@rundel/core/climate';
 import { dayOf } from '@rundel/core/calendar';
-import type { Settings } from '@rundel/core/records';
+import type { SeasonsId, Settings } from '@rundel/core/records';
 import { useEffect, useState } from 'react';
 import { useThemeValue, type ThemeValue } from '../../ui/theme-context.tsx';
 import { PRACTICE_CHOICES, practiceWords, UNIT_CHOICES } from '../../ui/choices.tsx';

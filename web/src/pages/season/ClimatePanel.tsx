@@ -1,10 +1,13 @@
 import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
-import { defaultNormals, type MonthNormal } from '@rundel/core/climate';
+import { defaultNormals, SEASONS, type MonthNormal } from '@rundel/core/climate';
+import type { SeasonsId } from '@rundel/core/records';
 import { useState } from 'react';
 import { MONTHS } from '../../text/text.ts';
 import { amountField, FormField, InlineForm, useFields, type Field } from '../../ui/form/index.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
-import { useGarden, useUnitFormat } from '../../store/index.ts';
+import { Select } from '../../ui/Select.tsx';
+import { told, useGarden, useUnitFormat } from '../../store/index.ts';
+import { UsualNote } from './UsualNote.tsx';
 
 const COLUMNS = {
   night: { purpose: 'temperature', low: -40, high: 40 },
@@ -58,12 +61,14 @@ export default function ClimatePanel() {
     await saveSettings({ ...settings, normals });
     setSaved('Kept; every bag is worked out anew.');
   });
-  const back = async () => {
+  /** The latitude's months, of the seasons in use or of others, in place of the grower's own. */
+  const reckon = async (words: string, seasonsId = settings.seasonsId) => {
     const { normals: _, ...rest } = settings;
-    await saveSettings(rest);
-    form.begin(valuesOf(defaultNormals(settings.latitudeDegrees, settings.seasonsId)));
-    setSaved('Back to the latitude’s own.');
+    await saveSettings({ ...rest, ...(seasonsId ? { seasonsId } : {}) });
+    form.begin(valuesOf(defaultNormals(settings.latitudeDegrees, seasonsId)));
+    setSaved(words);
   };
+  const choose = (id: SeasonsId) => told(reckon('The months follow, and every bag is worked out anew.', id));
   return (
     <InlineForm
       onSubmit={() => {
@@ -71,11 +76,22 @@ export default function ClimatePanel() {
         return submit();
       }}
     >
-      <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockEnd: 1 }}>
+      <UsualNote onUse={choose} />
+      <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockEnd: 1.5 }}>
         {settings.normals
           ? 'Your own numbers.'
-          : `Worked out from ${settings.latitudeDegrees}° and how far apart your seasons are (both in Settings), good to about ${unitFormat.system === 'us' ? '7 °F' : '4 °C'}. Type your own over them.`}
+          : `Worked out from ${settings.latitudeDegrees}° (in Settings) and these seasons, good to about ${unitFormat.system === 'us' ? '7 °F' : '4 °C'}. Type your own over them.`}
       </Typography>
+      {!settings.normals && (
+        <Box sx={{ marginBlockEnd: 1.5 }}>
+          <Select
+            label="Winter and summer"
+            value={settings.seasonsId ?? 'sea'}
+            options={SEASONS.map(({ id, name }) => ({ id, label: name }))}
+            onChange={choose}
+          />
+        </Box>
+      )}
       <Table size="small" sx={{ '& td, & th': { paddingInline: { xs: 0.5, sm: 2 } } }}>
         <TableHead>
           <TableRow>
@@ -112,7 +128,11 @@ export default function ClimatePanel() {
         <Button type="submit" variant="outlined">
           Save
         </Button>
-        {settings.normals && <OnceButton onPress={() => back()}>Back to the latitude’s</OnceButton>}
+        {settings.normals && (
+          <OnceButton onPress={() => reckon('Back to the latitude’s own.')}>
+            Back to the latitude’s
+          </OnceButton>
+        )}
       </Box>
     </InlineForm>
   );
