@@ -292,6 +292,28 @@ describe('a batch', () => {
   });
 });
 
+describe('a batch of one’s own size', () => {
+  it('is made up in a drum, as many litres for each bag as were said; what does not read is not given', async () => {
+    const { made } = await openApp(
+      `/bench/batch?bags=${idOf(garden, '7')}&with=tomato-liquid`,
+      garden,
+      DEMO_EVENING,
+    );
+    await press('another can or other litres');
+    fill('Made up in', '120 L');
+    fill('Each bag gets', 'some');
+    await press('All of it was given');
+    await screen.findByText(/does not read as a number/);
+    expect(await made()).toEqual([]);
+    fill('Each bag gets', '2.5');
+    fireEvent.click(screen.getByRole('switch', { name: 'Each made up full' }));
+    await screen.findByText(/in 120\sL of water; 117.5\sL is left over/);
+    await press('All of it was given');
+    await waitFor(async () => expect(kindsOf(await made()).sort()).toEqual(['fed', 'watering']));
+    expect((await made()).find((e) => e.kind === 'fed')).toMatchObject({ amount: 10, litres: 2.5 });
+  });
+});
+
 describe('a tub of tea', () => {
   it('is started, stirred, strained and used up', async () => {
     const { made } = await openApp('/bench/batch', garden, DEMO_EVENING);

@@ -29,6 +29,12 @@ describe('a batch, can by can', () => {
     expect(part.leftoverLitres).toBeCloseTo(0.3, 9);
   });
 
+  it('a drum is made up full, and what the bags do not take is left over', () => {
+    const [part] = batchOf([need('con_a', 4), need('con_b', 3.2)], 120, true);
+    expect(part).toMatchObject({ litres: 7.2, amount: 480, cans: [{ litres: 120, amount: 480 }] });
+    expect(part?.kind === 'in-water' && part.leftoverLitres).toBeCloseTo(112.8, 9);
+  });
+
   it('dry feeds are by the bag, the plant or the litre of mix, and need no can', () => {
     const spoon = { amount: 3, unit: 'spoon', per: 'bag' } as const;
     const grains = { amount: 3, unit: 'gram', per: 'mix-litre' } as const;
@@ -45,6 +51,7 @@ describe('a batch, can by can', () => {
 
   it('refuses a can of no size', () => {
     expect(() => batchOf([need('con_a', 1)], 0)).toThrow(/canLitres/);
+    expect(() => batchOf([need('con_a', 1)], 5001)).toThrow(/canLitres/);
   });
 
   it('pours every bag its drink, never more than a can holds, and wastes less than half a litre of each', () => {

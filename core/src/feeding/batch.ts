@@ -62,14 +62,19 @@ const CAN_STEP = 0.5;
 
 /**
  * What to make up for all bags due, product by product, can by can along the walk. Each can is made up to as much as is
- * poured from it, to the next half litre; a bag is not split over two cans for less than that.
+ * poured from it, to the next half litre, or full as a drum is; a bag is not split over two cans for less than that.
  *
  * @param needs in walking order
- * @param canLitres what the grower's can holds, 0.2 to 100
+ * @param canLitres what it is made up in, a can or a drum, 0.2 to 5000
+ * @param isMadeFull each is made up full, whatever is poured from it
  * @throws RundelError for a can of another size
  */
-export function batchOf(needs: readonly BatchNeed[], canLitres: number): readonly BatchPart[] {
-  within('canLitres', canLitres, 0.2, 100);
+export function batchOf(
+  needs: readonly BatchNeed[],
+  canLitres: number,
+  isMadeFull = false,
+): readonly BatchPart[] {
+  within('canLitres', canLitres, 0.2, 5000);
   const groups = new Map<string, BatchNeed[]>();
   for (const need of needs) {
     const { amount, unit, per } = need.dose;
@@ -90,7 +95,7 @@ export function batchOf(needs: readonly BatchNeed[], canLitres: number): readonl
         bags: group.map((need) => ({ containerId: need.containerId, amount: amountOf(need) })),
       };
     const litres = group.reduce((sum, need) => sum + need.waterLitres, 0);
-    const cans = cansFor(group, canLitres, dose.amount);
+    const cans = cansFor(group, canLitres, dose.amount, isMadeFull);
     const made = cans.reduce((sum, can) => sum + can.litres, 0);
     return {
       kind: 'in-water',
@@ -104,7 +109,12 @@ export function batchOf(needs: readonly BatchNeed[], canLitres: number): readonl
   });
 }
 
-function cansFor(needs: readonly FedBag[], canLitres: number, perLitre: number): readonly FeedCan[] {
+function cansFor(
+  needs: readonly FedBag[],
+  canLitres: number,
+  perLitre: number,
+  isMadeFull: boolean,
+): readonly FeedCan[] {
   const cans: { litres: number; pours: { containerId: string; litres: number }[] }[] = [];
   let room = 0;
   for (const { containerId, waterLitres } of needs) {
@@ -125,7 +135,8 @@ function cansFor(needs: readonly FedBag[], canLitres: number, perLitre: number):
     }
   }
   return cans.map(({ litres, pours }) => {
-    const made = Math.min(canLitres, Math.ceil((litres - 1e-9) / CAN_STEP) * CAN_STEP);
+    const poured = Math.ceil((litres - 1e-9) / CAN_STEP) * CAN_STEP;
+    const made = isMadeFull ? canLitres : Math.min(canLitres, poured);
     return { litres: made, amount: made * perLitre, pours };
   });
 }

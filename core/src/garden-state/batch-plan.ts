@@ -32,11 +32,16 @@ export function waterFor(bag: BagView): number {
   return Math.max(least, Math.round(wanted * 4) / 4);
 }
 
-/** What each bag is to be fed with: the step of its regime that is due or next, or the product chosen for all of them. */
+/**
+ * What each bag is to be fed with: the step of its regime that is due or next, or the product chosen for all of them.
+ *
+ * @param litresEach what each bag gets where the grower said so; left out: as much as it would take now
+ */
 export function bagFeeds(
   bags: readonly BagView[],
   products: readonly Product[],
   forAll: string | undefined,
+  litresEach?: number,
 ): readonly BagFeed[] {
   return bags.flatMap((bag): BagFeed[] => {
     const { feeding } = bag;
@@ -48,7 +53,7 @@ export function bagFeeds(
     const product = productId === undefined ? undefined : findProduct(productId, products);
     const dose = step?.dose ?? product?.feed?.dose;
     if (!product || !dose) return [];
-    const waterLitres = waterFor(bag);
+    const waterLitres = litresEach ?? waterFor(bag);
     const regimeId = feeding?.regime?.id;
     const answers = step && regimeId !== undefined ? { regimeId, stepId: step.id } : undefined;
     return [{ bag, product, dose, waterLitres, step: answers }];
@@ -70,6 +75,7 @@ export interface MixedPart {
  * The batch for some bags, can by can.
  *
  * @param ownDose amounts that the grower typed in place of the dose, by product
+ * @param isMadeFull each can or drum is made up full, whatever is poured from it
  */
 export function mixedBatch(
   feeds: readonly BagFeed[],
@@ -77,6 +83,7 @@ export function mixedBatch(
   canLitres: number,
   scoops: Scoops,
   ownDose: Readonly<Record<string, number>>,
+  isMadeFull = false,
 ): readonly MixedPart[] {
   const needs = feeds.map(({ bag, product, dose, waterLitres }): BatchNeed => ({
     containerId: bag.container.id,
@@ -86,7 +93,7 @@ export function mixedBatch(
     productId: product.id,
     dose: { ...dose, amount: ownDose[product.id] ?? dose.amount },
   }));
-  return batchOf(needs, canLitres).flatMap((part): MixedPart[] => {
+  return batchOf(needs, canLitres, isMadeFull).flatMap((part): MixedPart[] => {
     const product = findProduct(part.productId, products);
     if (!product?.feed) return [];
     const partnerId = product.feed.partnerId;

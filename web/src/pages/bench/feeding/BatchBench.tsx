@@ -20,6 +20,7 @@ import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { wateringMeasure, useBags, useGarden, useUnitFormat } from '../../../store/index.ts';
 import { bagFeeds, mixedBatch, type BagFeed, type MixedPart } from '@rundel/core/garden-state';
 import { BatchCans } from './BatchCans.tsx';
+import { BatchSizes, useBatchSizes } from './BatchSizes.tsx';
 import { NoBags } from '../NoBags.tsx';
 import { TeaPanel } from './TeaPanel.tsx';
 
@@ -44,8 +45,11 @@ export default function BatchBench() {
   const [typed, setTyped] = useState<Record<string, string>>({});
   const measure = wateringMeasure(garden);
   const unitFormat = useUnitFormat();
-  const canLitres = measure.kind === 'hose' ? USUAL_CAN_LITRES : Math.max(0.2, measure.litres);
-  const feeds = bagFeeds(chosen, garden.products, forAll === BY_REGIME ? undefined : forAll);
+  const sizes = useBatchSizes();
+  const { vessel, each: litresEach, isMadeFull } = sizes.values;
+  const usual = measure.kind === 'hose' ? USUAL_CAN_LITRES : Math.max(0.2, measure.litres);
+  const canLitres = vessel ?? usual;
+  const feeds = bagFeeds(chosen, garden.products, forAll === BY_REGIME ? undefined : forAll, litresEach);
   const scoops = scoopsOf(garden);
   const ownDose = Object.fromEntries(
     Object.entries(typed).flatMap(([productId, text]) => {
@@ -54,7 +58,7 @@ export default function BatchBench() {
       return read?.ok ? [[productId, read.value] as const] : [];
     }),
   );
-  const parts = mixedBatch(feeds, garden.products, canLitres, scoops, ownDose);
+  const parts = mixedBatch(feeds, garden.products, canLitres, scoops, ownDose, isMadeFull);
   const without = chosen.filter((b) => !feeds.some((f) => f.bag === b));
   // a brew is started long before anything is planted
   if (planted.length === 0)
@@ -111,6 +115,7 @@ export default function BatchBench() {
             </Typography>
           )}
         </Box>
+        <BatchSizes form={sizes} usualLitres={usual} />
       </Box>
       {feeds.length > 0 && (
         <Typography sx={{ display: 'none', '@media print': { display: 'block', marginBlockEnd: 1 } }}>
@@ -129,7 +134,7 @@ export default function BatchBench() {
       ))}
       {feeds.length > 0 && (
         <Box sx={{ display: 'flex', gap: 1.5, marginBlockEnd: 2 }}>
-          <OnceButton variant="contained" onPress={() => giveAll()}>
+          <OnceButton variant="contained" onPress={sizes.submit(giveAll)}>
             All of it was given
           </OnceButton>
           <Button variant="outlined" startIcon={<IconPrinter aria-hidden />} onClick={() => print()}>

@@ -6,6 +6,8 @@ import { useUnitFormat } from '../../../store/index.ts';
 
 /** Pixels of a full can. */
 const CAN_HEIGHT = 150;
+/** Pixels that a pour needs for its words. */
+const LINE_HEIGHT = 12;
 
 /** The cans of a batch in the order of the walk: what goes into each, and which bags it waters, drawn to scale. */
 export function BatchCans({
@@ -29,6 +31,8 @@ export function BatchCans({
     >
       {cans.map((can, i) => {
         const left = can.litres - can.pours.reduce((sum, pour) => sum + pour.litres, 0);
+        // what is poured from a drum is a thin band of it, and is said below
+        const isFine = can.pours.some(({ litres }) => (litres / largest) * CAN_HEIGHT < LINE_HEIGHT);
         return (
           <Box component="li" key={i} sx={{ width: 132 }}>
             <Box sx={{ fontWeight: 'fontWeightMedium' }}>Can {i + 1}</Box>
@@ -68,11 +72,17 @@ export function BatchCans({
                       overflow: 'hidden',
                     }}
                   >
-                    <strong>{labelOf(pour.containerId)}</strong>
-                    <span>{unitFormat.show(pour.litres, 'water')}</span>
+                    {!isFine && (
+                      <>
+                        <strong>{labelOf(pour.containerId)}</strong>
+                        <span>{unitFormat.show(pour.litres, 'water')}</span>
+                      </>
+                    )}
                   </Box>
                 ))}
-                {left > 0.01 && <Box sx={{ flex: `${left} 0 0`, backgroundColor: 'var(--line)' }} />}
+                {left > 0.01 && (
+                  <Box sx={{ flex: `${left} 0 0`, backgroundColor: 'var(--action-wash)', opacity: 0.4 }} />
+                )}
               </Box>
             </Box>
             <Box sx={{ fontSize: '1.05rem', fontWeight: 'fontWeightBold', marginBlockStart: 0.5 }}>
@@ -81,6 +91,12 @@ export function BatchCans({
             </Box>
             <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
               and water to {unitFormat.show(can.litres, 'water')}
+              {isFine &&
+                can.pours.map((pour) => (
+                  <Box key={pour.containerId}>
+                    <strong>{labelOf(pour.containerId)}</strong>: {unitFormat.show(pour.litres, 'water')}
+                  </Box>
+                ))}
             </Box>
           </Box>
         );

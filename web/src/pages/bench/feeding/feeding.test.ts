@@ -52,6 +52,12 @@ describe('the batch of some bags', () => {
     expect(waterFor({ ...bag, water: undefined })).toBeCloseTo(bag.occupants.length, 9);
   });
 
+  it('gives as much as the grower says, at every bag', () => {
+    const feeds = bagFeeds(bags, [], 'tomato-liquid', 2.5);
+    expect(feeds.map((f) => f.waterLitres)).toEqual([2.5, 2.5, 2.5]);
+    expect(mixedBatch(feeds, [], 9, scoops, {})[0]?.part).toMatchObject({ litres: 7.5 });
+  });
+
   it('tells what a litre brings, both parts together, and the EC of minerals alone', () => {
     const feeds = bagFeeds(bags, [], undefined);
     const parts = mixedBatch(feeds, [], 9, scoops, {});
