@@ -193,8 +193,8 @@ describe('a regime of one’s own', () => {
 
   it('says each step as a sentence of the words that were chosen', async () => {
     await editing();
-    await word(1, 'From when', 'Some weeks after planting');
-    fill('Weeks', '3', step(1));
+    await word(1, 'From when', 'Some weeks or days after planting');
+    fill('Weeks, or days', '3', step(1));
     await word(1, 'What', /^Fish liquid/);
     await word(1, 'How much', 'at a dose of my own');
     fill('Dose', '40', step(1));

@@ -75,13 +75,20 @@ export function doseWords(dose: LabelDose, system: UnitSystem): string {
   return `${feedAmountWords(told)} ${perWords(system)[dose.per]}`;
 }
 
+/** "3 weeks", and "10 days" where they are not whole */
+function weeksWords(weeks: number): string {
+  const isWhole = Number.isInteger(weeks);
+  const count = isWhole ? weeks : Math.round(weeks * 7);
+  return `${count} ${isWhole ? 'week' : 'day'}${count === 1 ? '' : 's'}`;
+}
+
 /** "when the first truss has set" */
 export function triggerWords(trigger: Trigger): string {
   switch (trigger.on) {
     case 'planting':
       return 'at planting';
     case 'weeks':
-      return `${trimmed(trigger.weeks, 1)} ${trigger.weeks === 1 ? 'week' : 'weeks'} after planting`;
+      return `${weeksWords(trigger.weeks)} after planting`;
     case 'base-used-up':
       return 'when what the mix brought is used up';
     case 'flowers':

@@ -33,8 +33,9 @@ export function RegimeEditor({
   const labelDose = (productId: string) => findProduct(productId, garden.products)?.feed?.dose;
   const [form, setForm] = useState<RegimeForm>(() => ({
     name: own ? from.name : `My ${midSentence(from.name)}`.slice(0, 60),
-    description: from.description,
-    suits: from.suits,
+    // what is said of a practice need not be true of what is made of it
+    description: own ? from.description : `Made from ${midSentence(from.name)}.`,
+    suits: own ? from.suits : '',
     steps: from.steps.map((step) => stepFormOf(step, labelDose(step.productId), system)),
   }));
   const [problem, setProblem] = useState<string>();

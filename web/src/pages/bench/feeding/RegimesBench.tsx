@@ -101,7 +101,9 @@ export default function RegimesBench() {
               <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
                 {followers.length > 0
                   ? `${followers.length === 1 ? 'Bag' : 'Bags'} ${followers.map((b) => b.container.label).join(', ')}`
-                  : `For ${midSentence(regime.suits)}`}
+                  : regime.suits
+                    ? `For ${midSentence(regime.suits)}`
+                    : 'No bag follows it yet'}
               </Box>
             </ButtonBase>
           );
@@ -123,9 +125,11 @@ export default function RegimesBench() {
         ) : (
           <Panel title={chosen.name}>
             <Typography sx={{ fontSize: '1.1rem' }}>{chosen.description}</Typography>
-            <Typography sx={{ color: 'text.secondary', marginBlockEnd: 1 }}>
-              Suits: {midSentence(chosen.suits)}
-            </Typography>
+            {chosen.suits && (
+              <Typography sx={{ color: 'text.secondary', marginBlockEnd: 1 }}>
+                Suits: {midSentence(chosen.suits)}
+              </Typography>
+            )}
             <Box component="ol" sx={{ paddingInlineStart: 2.5, marginBlock: 1 }}>
               {chosen.steps.map((step) => (
                 <li key={step.id}>

@@ -10,7 +10,7 @@ import { readStep, type StepForm } from './regime-form.ts';
 
 const STARTS: Record<StepForm['start'], string> = {
   planting: 'At planting',
-  weeks: 'Some weeks after planting',
+  weeks: 'Some weeks or days after planting',
   'base-used-up': 'When the mix’s own feed is used up',
   flowers: 'At the first flowers',
   set: 'When the first truss has set',
@@ -21,7 +21,7 @@ const STARTS: Record<StepForm['start'], string> = {
 const ENDS: Record<StepForm['until'], string> = {
   plant: 'as long as the plant stands',
   times: 'so many times',
-  weeks: 'until some weeks after planting',
+  weeks: 'until some weeks or days after planting',
   'base-used-up': 'until the mix’s own feed is used up',
   planting: 'until planting',
   flowers: 'until the first flowers',
@@ -67,7 +67,7 @@ export function StepSentence({
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
         <Word label="From when" value={step.start} onChange={(start) => set({ start })} options={STARTS} />
         {step.start === 'weeks' && (
-          <Small label="Weeks" value={step.weeks} onChange={(weeks) => set({ weeks })} />
+          <Small label="Weeks, or days" value={step.weeks} onChange={(weeks) => set({ weeks })} />
         )}
         {step.start === 'date' && (
           <Small label="Month-day" value={step.monthDay} onChange={(monthDay) => set({ monthDay })} />

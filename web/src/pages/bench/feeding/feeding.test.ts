@@ -230,10 +230,22 @@ describe('a regime’s form', () => {
     [{ fromDays: '7.5' }, /whole numbers/],
     [{ fromDays: '0' }, /from 1 to 180/],
     [{ isAsLabel: false, amount: 'some' }, /dose is a number/],
-    [{ start: 'date', monthDay: '13-40' }, /month first/],
+    [{ start: 'date', monthDay: '13-40' }, /day of the year/],
+    [{ start: 'weeks', weeks: 'ten days' }, /"10 days"/],
     [{ until: 'times', untilNumber: '0' }, /times from 1 to 60/],
   ] as const)('%o', (change, problem) => {
     expect(readStep({ ...step, ...(change as Partial<StepForm>) }, 'metric')).toMatch(problem);
+  });
+
+  it.each([
+    ['2', 2, '2'],
+    ['1.5 weeks', 1.5, '11 days'],
+    ['10 days', 10 / 7, '10 days'],
+    ['21 d', 3, '3'],
+  ])('"%s" after planting is %f weeks, and is written as %s', (weeks, read, written) => {
+    const kept = readStep({ ...step, start: 'weeks', weeks }, 'metric');
+    expect(kept).toMatchObject({ start: { on: 'weeks', weeks: read } });
+    expect(stepFormOf(kept as never, undefined, 'metric').weeks).toBe(written);
   });
 
   it('needs a name and a step', () => {

@@ -44,7 +44,7 @@ export function stepFormOf(step: RegimeStep, labelDose: LabelDose | undefined, s
   return {
     id: step.id,
     start: start.on,
-    weeks: start.on === 'weeks' ? String(start.weeks) : '2',
+    weeks: start.on === 'weeks' ? weeksText(start.weeks) : '2',
     monthDay: start.on === 'date' ? start.monthDay : '06-01',
     productId: step.productId,
     isAsLabel: step.dose === undefined,
@@ -57,7 +57,7 @@ export function stepFormOf(step: RegimeStep, labelDose: LabelDose | undefined, s
     shortensWithGrowth: step.shortensWithGrowth,
     until: until?.on ?? 'plant',
     untilNumber:
-      until?.on === 'times' ? String(until.times) : until?.on === 'weeks' ? String(until.weeks) : '3',
+      until?.on === 'times' ? String(until.times) : until?.on === 'weeks' ? weeksText(until.weeks) : '3',
     untilDay: until?.on === 'date' ? until.monthDay : '09-01',
   };
 }
@@ -65,8 +65,18 @@ export function stepFormOf(step: RegimeStep, labelDose: LabelDose | undefined, s
 /** A number as typed; what is none is left for the schema to refuse. */
 const numberOf = (text: string) => parseNumber(text)?.value ?? NaN;
 
+/** Weeks as typed, "2" or "2 weeks", or days: "10 days". */
+function weeksOf(text: string): number {
+  const [, number = '', unit = ''] = /^(.*?)\s*(days?|d|weeks?|w)?$/i.exec(text.trim()) ?? [];
+  return numberOf(number) / (/^d/i.test(unit) ? 7 : 1);
+}
+
+/** Weeks as they are typed again: in days where they are not whole. */
+const weeksText = (weeks: number) =>
+  Number.isInteger(weeks) ? String(weeks) : `${Math.round(weeks * 7)} days`;
+
 const triggerOf = (on: Trigger['on'], weeks: string, monthDay: string): unknown =>
-  on === 'weeks' ? { on, weeks: numberOf(weeks) } : on === 'date' ? { on, monthDay } : { on };
+  on === 'weeks' ? { on, weeks: weeksOf(weeks) } : on === 'date' ? { on, monthDay } : { on };
 
 /** A step of a sentence, or what is wrong with it in words. */
 export function readStep(form: StepForm, system: UnitSystem): RegimeStep | string {
@@ -104,7 +114,8 @@ export function readStep(form: StepForm, system: UnitSystem): RegimeStep | strin
   const at = read.error.issues[0]?.path[0];
   return (
     {
-      start: 'Weeks go from 0 to 52, and a day is written as 06-15, the month first.',
+      start:
+        'Weeks go from 0 to 52, days are written as "10 days", and a day of the year as 06-15, the month first.',
       dose: 'The dose is a number above 0.',
       every: 'Days between two feeds go from 1 to 180.',
       until: 'Its end does not read: times from 1 to 60, weeks from 0 to 52, a day as 09-01.',
