@@ -172,6 +172,21 @@ describe('reservoirs and raised holes', () => {
     expect(under?.litres).toBeCloseTo(14.4 * 0.85, 6);
   });
 
+  it('a planter by its label has the litres of water that it gives, and as much mix as without them', () => {
+    const planter = (reservoirLitres?: number) =>
+      realSize(
+        'reservoir',
+        { by: 'label', litres: 45, ...(reservoirLitres === undefined ? {} : { reservoirLitres }) },
+        DEFAULT_ASSUMED,
+      );
+    const [plain, said] = [planter(), planter(11)];
+    expect(said.under?.litres).toBeCloseTo(11, 9);
+    expect(said.litres).toEqual(plain.litres);
+    const { reservoirMillimetres, heightMillimetres, pipeMillimetres } = said.dimensions;
+    expect(pipeMillimetres).toBeGreaterThan(heightMillimetres ?? 0);
+    expect(reservoirMillimetres).toBeLessThan((plain.dimensions['reservoirMillimetres'] ?? 0) * 1.5);
+  });
+
   it('holes higher up keep more, and none below the base', () => {
     const { solid } = realSize('bucket', { by: 'label', litres: 20 }, DEFAULT_ASSUMED);
     expect(reserveLitres(solid, 0, 0.15)).toBe(0);

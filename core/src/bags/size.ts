@@ -46,7 +46,9 @@ export function realSize(kindId: string, size: Size, assumed: Assumed, stations 
     return { ...shape, litres, shape: 'measured' };
   }
   const said = size.by === 'class' ? classRange(size.class) : labelRange(size.litres, assumed);
-  const shape = shaped(kind.likelyDimensions(said.likely, assumed));
+  const shape = shaped(
+    kind.likelyDimensions(said.likely, assumed, size.by === 'label' ? size.reservoirLitres : undefined),
+  );
   // rings stand on a bag whose label does not count them: the whole holds more than was said of the bag
   const times = litresBelow(shape.solid) / said.likely;
   const litres = { low: said.low * times, likely: said.likely * times, high: said.high * times };

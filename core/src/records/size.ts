@@ -13,7 +13,12 @@ export const sizeSchema = z.discriminatedUnion('by', [
     class: z.optional(z.enum(TRADE_CLASS_NAMES)),
   }),
   z.object({ by: z.literal('class'), class: z.enum(TRADE_CLASS_NAMES) }),
-  z.object({ by: z.literal('label'), litres: z.number().check(z.gte(1), z.lte(1000)) }),
+  z.object({
+    by: z.literal('label'),
+    litres: z.number().check(z.gte(1), z.lte(1000)),
+    /** of a reservoir planter: the water that its label gives beside the litres of mix; left out: as is usual */
+    reservoirLitres: z.optional(z.number().check(z.gte(0.2), z.lte(500))),
+  }),
 ]);
 
 export type Size = z.infer<typeof sizeSchema>;

@@ -80,7 +80,7 @@ export interface ContainerKind {
   /** the rings in its top, if it has them */
   ring?(size: Dimensions): Ring;
   /** a likely shape for a bag of which only the litres are known */
-  likelyDimensions(litres: number, assumed: Assumed): Dimensions;
+  likelyDimensions(litres: number, assumed: Assumed, reservoirLitres?: number): Dimensions;
 }
 
 /** Measured lengths checked against a kind: every field present, finite and inside its span. */

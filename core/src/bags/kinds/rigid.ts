@@ -137,11 +137,23 @@ export const reservoirPlanter: ContainerKind = {
       pipeMillimetres: length(size, 'pipeMillimetres'),
     };
   },
-  // the label's litres are those of the mix; the reservoir is a quarter of the height and comes on top
-  likelyDimensions: (litres) => {
+  // the label's litres are those of the mix; the reservoir comes on top, a quarter of the height where it gives no litres
+  likelyDimensions: (litres, numbers, reservoirLitres) => {
     const box = likelyBox(litres / 0.75, 2, 1);
-    const tall = length(box, 'heightMillimetres');
-    return { ...box, reservoirMillimetres: tall / 4, pipeMillimetres: tall * 1.1 };
+    const [long, wide, tall] = ['lengthMillimetres', 'widthMillimetres', 'heightMillimetres'].map((key) =>
+      length(box, key),
+    ) as [number, number, number];
+    const deep =
+      reservoirLitres === undefined
+        ? tall / 4
+        : (reservoirLitres * 1e6) / (long * wide * (1 - numbers.reservoirFoot));
+    const whole = tall * 0.75 + deep;
+    return {
+      ...box,
+      heightMillimetres: whole,
+      reservoirMillimetres: deep,
+      pipeMillimetres: whole * 1.1,
+    };
   },
 };
 

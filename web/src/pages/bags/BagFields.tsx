@@ -68,7 +68,7 @@ export function BagFields({ form }: { readonly form: FieldsForm<Fields> }) {
             })}
           </Box>
         )}
-        <FormFields form={form} names={['labelLitres', 'tradeClass']} />
+        <FormFields form={form} names={['labelLitres', 'reservoirLitres', 'tradeClass']} />
         {sizeBy === 'measured' && (
           <Box
             sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(3, 1fr)' }, gap: 1.5 }}

@@ -1,7 +1,10 @@
-import { CONTAINER_KINDS, containerKind } from '@rundel/core/bags';
+import { CONTAINER_KINDS, containerKind, type ContainerKind } from '@rundel/core/bags';
 import type { Texts, ValuesOf } from '../../ui/form/index.ts';
 import { NEW_PLACE, type BagFields } from './bag-form.ts';
 import { isShadeAsked } from './shade-form.ts';
+
+const hasReservoir = (kind: ContainerKind) =>
+  kind.dimensions.some(({ key }) => key === 'reservoirMillimetres');
 
 /** Whether a field is asked of a bag by what is said of it so far. */
 export function isBagAsked(name: string, texts: Readonly<Partial<Texts<BagFields>>>): boolean {
@@ -11,6 +14,8 @@ export function isBagAsked(name: string, texts: Readonly<Partial<Texts<BagFields
   switch (name) {
     case 'labelLitres':
       return sizeBy === 'label';
+    case 'reservoirLitres':
+      return sizeBy === 'label' && hasReservoir(kind);
     case 'tradeClass':
       return sizeBy === 'class';
     case 'soldAs':

@@ -112,6 +112,15 @@ export function bagFields(
       high: 1000,
       inMeasures: true,
     }),
+    reservoirLitres: amountField({
+      label: 'Water below, by its label',
+      help: 'What the tank holds. Empty: a quarter of the height.',
+      purpose: 'water',
+      low: 0.2,
+      high: 500,
+      isOptional: true,
+      inMeasures: true,
+    }),
     tradeClass: choiceField<TradeClass>({
       label: 'Trade class',
       help: 'What it is sold as; what it holds is a range.',

@@ -26,6 +26,7 @@ export function startOfBag(make: Make, stations: number): Partial<ValuesOf<BagFi
     kindId: CONTAINER_KINDS.some((k) => k.id === make.kindId) ? make.kindId : (CONTAINER_KINDS[0]?.id ?? ''),
     sizeBy: size.by,
     ...(size.by === 'label' ? { labelLitres: size.litres } : {}),
+    ...(size.by === 'label' && size.reservoirLitres ? { reservoirLitres: size.reservoirLitres } : {}),
     tradeClass: size.by === 'class' ? size.class : '#10',
     soldAs: size.by === 'measured' ? (size.class ?? '') : '',
     mixId: layers?.at(-1)?.mixId ?? make.mixId,
@@ -87,6 +88,7 @@ export function bagProblems(
   values: Partial<ValuesOf<BagFields>>,
 ): readonly FieldProblem<keyof BagFields & string>[] {
   const shade = shadeProblems(values);
+  if (values.sizeBy === 'label') return [...shade, ...reservoirProblems(values)];
   if (values.sizeBy !== 'measured') return shade;
   const checked = dimensionsSchema(containerKind(values.kindId ?? '')).safeParse(dimensionsOf(values));
   const size = (checked.error?.issues ?? []).map(({ path, message }) => ({
@@ -96,10 +98,25 @@ export function bagProblems(
   return [...size, ...shade];
 }
 
+/** What the grower of a planter should look at again: its label gives the litres of mix first. */
+function reservoirProblems({
+  labelLitres = Infinity,
+  reservoirLitres = 0,
+}: Partial<ValuesOf<BagFields>>): readonly FieldProblem<keyof BagFields & string>[] {
+  return reservoirLitres > labelLitres
+    ? [{ at: 'reservoirLitres', problem: 'That is more water than mix: which of the two is which?' }]
+    : [];
+}
+
 function sizeOf(values: ValuesOf<BagFields>): Size {
-  const { sizeBy, labelLitres, tradeClass, soldAs } = values;
+  const { sizeBy, labelLitres, reservoirLitres, tradeClass, soldAs } = values;
   if (sizeBy === 'class') return { by: 'class', class: tradeClass };
-  if (sizeBy === 'label') return { by: 'label', litres: labelLitres };
+  if (sizeBy === 'label')
+    return {
+      by: 'label',
+      litres: labelLitres,
+      ...(reservoirLitres === undefined ? {} : { reservoirLitres }),
+    };
   return { by: 'measured', dimensions: dimensionsOf(values), ...(soldAs ? { class: soldAs } : {}) };
 }
 

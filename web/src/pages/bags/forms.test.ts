@@ -64,6 +64,17 @@ describe('the form of a bag', () => {
     });
   });
 
+  it('a planter has the water of its label too, and more water than mix is asked about', () => {
+    const planter = { ...product, kindId: 'reservoir', labelLitres: '40 L', reservoirLitres: '3 gal' };
+    const size = bag(planter).bag?.size;
+    expect(size).toMatchObject({ by: 'label', litres: 40 });
+    expect(size?.by === 'label' && size.reservoirLitres).toBeCloseTo(11.36, 2);
+    expect(bag({ ...planter, reservoirLitres: '' }).bag?.size).toEqual({ by: 'label', litres: 40 });
+    expect(bag({ ...planter, reservoirLitres: '41' }).problems).toHaveProperty('reservoirLitres');
+    // a bag that stands on no water is not asked
+    expect(bag({ ...planter, kindId: 'round-fabric' }).bag?.size).toEqual({ by: 'label', litres: 40 });
+  });
+
   it.each<[BagTexts, string]>([
     [{ label: ' ' }, 'label'],
     [{ label: '1' }, 'label'],
