@@ -68,7 +68,9 @@ export function BagFields({ form }: { readonly form: FieldsForm<Fields> }) {
             })}
           </Box>
         )}
-        <FormFields form={form} names={['labelLitres', 'reservoirLitres', 'tradeClass']} />
+        <Box sx={{ display: 'grid', gap: 1.5 }}>
+          <FormFields form={form} names={['labelLitres', 'reservoirLitres', 'tradeClass']} />
+        </Box>
         {sizeBy === 'measured' && (
           <Box
             sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(3, 1fr)' }, gap: 1.5 }}

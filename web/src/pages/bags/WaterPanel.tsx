@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { expectation, gradeSpan, nextCheckWords } from '../../text/bag-text.ts';
+import { expectation, gradeSpan, nextCheckWords, seenStore } from '../../text/bag-text.ts';
 import { useDrierPlant } from '../../ui/drier-plant.ts';
 import { ContradictionNotice } from '../../ui/ContradictionNotice.tsx';
 import { FAULT_WORDS } from '../../text/check-text.ts';
@@ -56,6 +56,14 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
         I expect it <strong>{gradeSpan(estimate.share)}</strong>. {rest} Next check: <strong>{next}</strong>.
       </Typography>
       <ContradictionNotice bag={bag} />
+      {water.isEstablishing && seenStore(water) && (
+        <Remark>
+          Its roots do not reach the water below yet. For about{' '}
+          {Math.round(properties.assumed.rootsDownDays / 7)} weeks from planting it is watered from the top
+          and checked by finger, close to the stem; once roots hang in the water, record the stage “Roots are
+          down”.
+        </Remark>
+      )}
       {isTight && (
         <Remark>
           On the hottest day to come it uses about {unitFormat.show(most, 'water')} of the{' '}
