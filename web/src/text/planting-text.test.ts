@@ -96,6 +96,10 @@ describe('plantings in words', () => {
     const late = { kind: 'reaches', low: 10, likely: 14, high: undefined, chance: 0.8 } as const;
     expect(reachingWords(late, '2026-05-20')).toBe('about 3 Jun, from 30 May on, or never');
     expect(reachingWords(late, '2026-05-20', '2026-06-01')).toBe('about 3 Jun, from 1 Jun on, or never');
+    expect(reachingWords(late, '2026-05-20', '2026-06-03')).toBe('any day now, or never');
+    const sure = { ...late, high: 20 };
+    expect(reachingWords(sure, '2026-05-20', '2026-06-05')).toBe('any day now, by 9 Jun at the latest');
+    expect(reachingWords(sure, '2026-05-20', '2026-06-30')).toBe('any day now');
     expect(reachingWords({ kind: 'unlikely', chance: 0.04 }, '2026-05-20')).toBe('hardly ever (4 in 100)');
   });
 });

@@ -79,15 +79,17 @@ export const REMARKS: Record<PlantingRemark, string> = {
 
 /**
  * When a height is reached, counted from planting: "about 12 Jun, between 5 Jun and 24 Jun". What is not there by `today`
- * cannot have been reached before it.
+ * cannot have been reached before it; where it would have been, it is "any day now".
  */
 export function reachingWords(when: Reaching, plantedOn: string, today = ''): string {
   if (when.kind === 'unlikely')
     return `${when.chance < 0.1 ? 'hardly ever' : 'perhaps not'} (${Math.round(when.chance * 100)} in 100)`;
-  const day = (days: number) => {
-    const on = addDays(plantedOn, Math.round(days));
-    return shortDay(on < today ? today : on);
-  };
+  const on = (days: number) => addDays(plantedOn, Math.round(days));
+  const day = (days: number) => shortDay(on(days) < today ? today : on(days));
+  if (on(when.likely) <= today) {
+    const isOver = when.high !== undefined && on(when.high) <= today;
+    return `any day now${isOver ? '' : when.high === undefined ? ', or never' : `, by ${day(when.high)} at the latest`}`;
+  }
   if (when.high === undefined) return `about ${day(when.likely)}, from ${day(when.low)} on, or never`;
   return `about ${day(when.likely)}, between ${day(when.low)} and ${day(when.high)}`;
 }

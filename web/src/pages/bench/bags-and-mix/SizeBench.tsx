@@ -236,7 +236,7 @@ const FIT_SENTENCES: Record<Fit, string> = {
   'too-small': 'is smaller than growers use for',
   borderline: 'is borderline for',
   works: 'works for',
-  easy: 'is easy going for',
+  easy: 'is comfortable for',
   roomy: 'is more than one plant needs:',
 };
 
