@@ -63,7 +63,6 @@ export {
   LEAVING_REASONS,
   PLANTING_METHOD_IDS,
   STAGES,
-  SEASONS_IDS,
   type SeasonsId,
   SUPPORT_THINGS,
   type SizeException,
