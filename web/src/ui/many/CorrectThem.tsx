@@ -76,7 +76,12 @@ export function CorrectThem({
   const today = dayOf(clock.now());
   if (!chosen)
     return (
-      <FormDialog title="Correct several at once" onClose={onClose} onSubmit={onClose} submitLabel="All right">
+      <FormDialog
+        title="Correct several at once"
+        onClose={onClose}
+        onSubmit={onClose}
+        submitLabel="All right"
+      >
         <Typography>No two of these bags have an entry of the same kind on one day.</Typography>
       </FormDialog>
     );

@@ -83,8 +83,7 @@ export function TankDialog({ view, onClose }: { readonly view: TankView; onClose
       <FormField form={form} name="ph" />
       {when.field}
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        It counts at each bag on it:{' '}
-        {bags.map((b) => b.container.label).join(', ') || 'none yet'}.
+        It counts at each bag on it: {bags.map((b) => b.container.label).join(', ') || 'none yet'}.
       </Typography>
     </FormDialog>
   );
