@@ -1,9 +1,9 @@
-import { Box } from '@mui/material';
 import { IconCheck } from '@tabler/icons-react';
 import type { BagJob } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
+import { JobLine } from './JobLine.tsx';
 import { OnceButton } from './OnceButton.tsx';
 import { newId, useGarden, useUnitFormat, type Bag } from '../store/index.ts';
 import { isDue, jobWords, taskChanges, taskDone } from '../text/job-text.ts';
@@ -25,21 +25,16 @@ export function JobRow({
   const now = clock.now();
   const due = isDue(task, dayOf(now));
   return (
-    <Box
-      component="li"
-      sx={{
-        display: 'flex',
-        gap: 1,
-        alignItems: 'center',
-        paddingBlock: 0.75,
-        borderBlockEnd: '1px solid var(--line)',
-      }}
+    <JobLine
+      isListed
+      what={
+        <>
+          {lead} <strong>{what}</strong>
+          {!due && ` from ${shortDay(task.dueOn)}`}
+        </>
+      }
+      why={`${why}.`}
     >
-      <Box sx={{ flex: 1, minWidth: 0 }}>
-        {lead} <strong>{what}</strong>
-        {!due && ` from ${shortDay(task.dueOn)}`}
-        <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>{why}.</Box>
-      </Box>
       {task.kind === 'plant' ? (
         <PlantButton task={task} bag={bag} label={`${what} at bag ${bag.container.label}`} />
       ) : (
@@ -59,7 +54,7 @@ export function JobRow({
           Done
         </OnceButton>
       )}
-    </Box>
+    </JobLine>
   );
 }
 

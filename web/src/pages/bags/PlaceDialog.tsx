@@ -6,12 +6,11 @@ import {
   choiceField,
   FormDialog,
   FormFields,
-  numberField,
   optionsOf,
   textField,
   useFields,
 } from '../../ui/form/index.ts';
-import { isShadeAsked, SHADE_DAYS, shadeProblems, shadingOf } from './shade-form.ts';
+import { isShadeAsked, shadeFields, shadeProblems, shadingOf } from './shade-form.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { newId, placesInUse, useGarden } from '../../store/index.ts';
 
@@ -30,17 +29,10 @@ const FIELDS = (taken: readonly string[]) => ({
     high: 5000,
     isOptional: true,
   }),
-  shade: numberField({
+  ...shadeFields({
     label: 'Shade cloth or whitewash',
     help: 'How much of the sun it takes, by its label. Empty: none.',
-    unit: '%',
-    sign: '%',
-    low: 0,
-    high: 90,
-    isOptional: true,
-    problem: 'From 0 to 90 %.',
   }),
-  ...SHADE_DAYS,
 });
 
 /** A place where bags stand: its name, its roof, its turn in the walk. */

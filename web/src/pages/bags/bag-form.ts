@@ -30,7 +30,7 @@ import {
   type Field,
 } from '../../ui/form/index.ts';
 import { placesInUse, type UnitFormat } from '../../store/index.ts';
-import { lightWords, SHADE_DAYS } from './shade-form.ts';
+import { lightWords, shadeFields } from './shade-form.ts';
 
 /** The value of `placeId` that asks for a new place. */
 export const NEW_PLACE = 'new';
@@ -300,17 +300,7 @@ export function bagFields(
       help: 'Empty: as long as the crop.',
       isOptional: true,
     }) as Field<string | undefined>,
-    shade: numberField({
-      label: 'Shade cloth or fleece over this bag',
-      help: shadeHelp(texts.shade),
-      unit: '%',
-      sign: '%',
-      low: 0,
-      high: 90,
-      isOptional: true,
-      problem: 'From 0 to 90 %.',
-    }),
-    ...SHADE_DAYS,
+    ...shadeFields({ label: 'Shade cloth or fleece over this bag', help: shadeHelp(texts.shade) }),
     ...STORE_FIELDS,
     wells: numberField({
       label: 'Wells: pots sunk to water into',

@@ -1,7 +1,16 @@
-import { dayField, type Field, type FieldProblem } from '../../ui/form/index.ts';
+import { dayField, numberField, type Field, type FieldProblem } from '../../ui/form/index.ts';
 
-/** From when to when cloth or fleece is over a place or a bag. */
-export const SHADE_DAYS = {
+/** How much of the sun is kept off a place or a bag, and from when to when. */
+export const shadeFields = (words: { readonly label: string; readonly help: string | undefined }) => ({
+  shade: numberField({
+    ...words,
+    unit: '%',
+    sign: '%',
+    low: 0,
+    high: 90,
+    isOptional: true,
+    problem: 'From 0 to 90 %.',
+  }),
   shadeFrom: dayField({
     label: 'Over it from',
     help: 'Empty: it always was.',
@@ -12,7 +21,7 @@ export const SHADE_DAYS = {
     help: 'Empty: it stays.',
     isOptional: true,
   }) as Field<string | undefined>,
-} as const;
+});
 
 interface Shading {
   readonly shade?: number | undefined;

@@ -1,7 +1,8 @@
-import { Box, Button } from '@mui/material';
+import { Button } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { useState } from 'react';
 import { daysWords } from '../../text/tank-text.ts';
+import { JobLine } from '../../ui/JobLine.tsx';
 import { TankDialog } from '../../ui/tanks/TankDialog.tsx';
 import { useTanks } from '../../ui/tanks/use-tanks.ts';
 import { useGarden, useUnitFormat } from '../../store/index.ts';
@@ -22,34 +23,25 @@ export function TankJobs() {
   return (
     <>
       {due.map(({ tank, bags, course }) => (
-        <Box
+        <JobLine
           key={tank.id}
-          sx={{
-            display: 'flex',
-            gap: 1,
-            alignItems: 'center',
-            paddingBlock: 0.75,
-            borderBlockEnd: '1px solid var(--line)',
-          }}
-        >
-          <Box sx={{ flex: 1, minWidth: 0 }}>
+          what={
             <strong>
               {course.litres
                 ? `Top up: ${tank.name}, about ${unitFormat.show(course.topUpLitres ?? 0, 'water')}`
                 : `Look into ${tank.name}`}
             </strong>
-            <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
-              for {bags.map((b) => b.container.label).join(', ')}
-              {course.daysToEmpty && Number.isFinite(course.daysToEmpty.likely)
-                ? `; empty in ${daysWords(course.daysToEmpty.likely)}`
-                : ''}
-              .
-            </Box>
-          </Box>
+          }
+          why={`for ${bags.map((b) => b.container.label).join(', ')}${
+            course.daysToEmpty && Number.isFinite(course.daysToEmpty.likely)
+              ? `; empty in ${daysWords(course.daysToEmpty.likely)}`
+              : ''
+          }.`}
+        >
           <Button variant="outlined" onClick={() => setOpen(tank.id)} sx={{ flexShrink: 0 }}>
             See to it
           </Button>
-        </Box>
+        </JobLine>
       ))}
       {open && <TankDialog view={open} onClose={() => setOpen(undefined)} />}
     </>
