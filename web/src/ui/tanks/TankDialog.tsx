@@ -1,11 +1,11 @@
-import { Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { tankShares } from '@rundel/core/garden-state';
 import type { Draft } from '@rundel/core/records';
 import { feedAmountWords } from '../../text/feed-text.ts';
 import { midSentence } from '../../text/text.ts';
 import { useGarden, useUnitFormat } from '../../store/index.ts';
 import { draftOf } from '../entries/entry-form.ts';
-import { tankFields, tankForm } from '../entries/tank-form.ts';
+import { GLANCES, tankFields, tankForm } from '../entries/tank-form.ts';
 import { FormDialog, FormField, switchField, useFields } from '../form/index.ts';
 import { useWhen } from '../When.tsx';
 import { fedInto, useNutrient } from './nutrient.ts';
@@ -61,6 +61,18 @@ export function TankDialog({ view, onClose }: { readonly view: TankView; onClose
             }
           : {})}
       />
+      <Box role="group" aria-label="By the eye" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        {GLANCES.map(({ words }) => (
+          <Button
+            key={words}
+            variant="outlined"
+            aria-pressed={form.texts.found === words}
+            onClick={() => form.set('found', words)}
+          >
+            {words}
+          </Button>
+        ))}
+      </Box>
       <FormField form={form} name="isEmptied" />
       <FormField form={form} name="added" />
       {over > 0.05 * tank.litres && (
