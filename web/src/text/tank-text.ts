@@ -22,7 +22,7 @@ export function tankWords(tank: Tank, course: TankCourse, unitFormat: UnitFormat
       ? `about ${show(perDay)} a day by what its bags use`
       : `${show(seenPerDay)} a day by its levels`;
   const span = Number.isFinite(daysToEmpty.likely)
-    ? ` That is ${daysWords(daysToEmpty.likely)} until it is empty (${Math.floor(daysToEmpty.low)} to ${Number.isFinite(daysToEmpty.high) ? Math.floor(daysToEmpty.high) : 'many'})`
+    ? `. That is ${daysWords(daysToEmpty.likely)} until it is empty (${Math.floor(daysToEmpty.low)} to ${Number.isFinite(daysToEmpty.high) ? Math.floor(daysToEmpty.high) : 'many'})`
     : '';
   const mark =
     refillOn === undefined
@@ -30,7 +30,7 @@ export function tankWords(tank: Tank, course: TankCourse, unitFormat: UnitFormat
       : refillOn <= today
         ? `; it is down to its mark of ${show(refillLitres)}`
         : `; down to its mark of ${show(refillLitres)} on ${shortDay(refillOn, today)}`;
-  return `About ${show(litres.likely)} of ${show(tank.litres)} in it; it loses ${use}.${span}${mark}.`;
+  return `About ${show(litres.likely)} of ${show(tank.litres)} in it; it loses ${use}${span}${mark}.`;
 }
 
 /** What a tank's entry says. */

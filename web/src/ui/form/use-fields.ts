@@ -80,7 +80,9 @@ export function useFields<F extends Fields>(
     hasFailed: isSubmitted && !isValid,
     hasProblem: (names) => names.some((name) => errors[name] !== undefined),
     isAsked: (name) => start.isAsked?.(name, texts as Texts<F>) ?? true,
-    set: (name, text) => form.setValue(name as string, text, { shouldValidate: isSubmitted }),
+    // what was said to be wrong does not stand beside what put it right
+    set: (name, text) =>
+      form.setValue(name as string, text, { shouldValidate: isSubmitted || errors[name] !== undefined }),
     isChanged: Object.entries(texts).some(([name, text]) => text !== first.texts[name]),
     restore: (left) => form.reset({ ...first.texts, ...left }),
     begin(values) {
