@@ -151,7 +151,7 @@ test.describe('going away', () => {
     const answer = page.getByText(/come through 4 days|All bags come through 4 days|comes through 4 days/);
     await expect(answer).toBeVisible({ timeout: 30_000 });
     const four = await answer.innerText();
-    const back = page.getByRole('group', { name: 'Back in the evening of' });
+    const back = page.getByRole('group', { name: 'Back on' });
     await back.click();
     await page.keyboard.press('Control+a');
     await page.keyboard.type('26072026');
@@ -169,7 +169,7 @@ test.describe('going away', () => {
     await page.emulateMedia({ media: 'screen' });
 
     await page.getByLabel(/Fills of your/).fill('none');
-    await expect(page.getByText('How many cans in one visit, up to 40?')).toBeVisible();
+    await expect(page.getByText('does not read as a number')).toBeVisible();
     await back.click();
     await page.keyboard.press('Control+a');
     await page.keyboard.type('10072026');

@@ -40,7 +40,9 @@ function bagOf(availableLitres: number, canopySquareMetres: number, more: Partia
 
 const question: AwayQuestion = {
   leaveOn: '2026-07-16',
+  leaveHour: 20,
   backOn: '2026-07-23',
+  backHour: 20,
   helperDays: [],
   helperLitres: 36,
   acceptedRisk: 0.1,
@@ -84,7 +86,8 @@ describe('going away', () => {
 
   it('a weekend is easier than a week, and other dates change the plan', () => {
     const weekend = plan([thirsty], { backOn: '2026-07-18' });
-    expect(weekend.days).toEqual(['2026-07-17', '2026-07-18']);
+    expect(weekend.days).toEqual(['2026-07-16', '2026-07-17', '2026-07-18']);
+    expect(weekend.hours).toBe(48);
     expect(only(weekend).asItIs.survives).toBeGreaterThan(only(week).asItIs.survives + 0.3);
   });
 

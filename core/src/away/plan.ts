@@ -1,18 +1,8 @@
 import type { Assumed } from '../assumed/index.ts';
-import { addDays } from '../calendar/index.ts';
-import {
-  completeWeather,
-  drawingTimes,
-  drawWeather,
-  type KnownDay,
-  type WeatherDay,
-  type WeatherModel,
-} from '../climate/index.ts';
 import { chanceFrom } from '../statistics/index.ts';
 import type { Belief, WaterBag, DripProposal } from '../water/index.ts';
 import { CHANGE_IDS, CHANGES, dripFor, type ChangeId } from './changes.ts';
 import {
-  daysAway,
   sampleNoise,
   drawInitialStates,
   survivalOf,
@@ -21,6 +11,8 @@ import {
   type Survival,
   type Visits,
 } from './survival.ts';
+import { daysOf, hoursAway, type TimeAway } from './time-away.ts';
+import { drawWeathers, type Climate } from './weathers.ts';
 import { missedVisits, visitChoices } from './visits.ts';
 
 /** A bag that stays behind. */
@@ -32,10 +24,7 @@ export interface AwayBag {
 }
 
 /** What a grower asks before going away. */
-export interface AwayQuestion {
-  /** the days of leaving and of coming back; left in the evening, back in the evening */
-  readonly leaveOn: string;
-  readonly backOn: string;
+export interface AwayQuestion extends TimeAway {
   /** days on which a helper could come */
   readonly helperDays: readonly string[];
   /** litres that a helper can carry on one visit */
@@ -63,7 +52,9 @@ export interface AwayBagPlan {
 }
 
 export interface AwayPlan {
+  /** every day of it, with the first and the last that are there in part */
   readonly days: readonly string[];
+  readonly hours: number;
   /** days on which the helper is to come */
   readonly visits: readonly string[];
   readonly bags: readonly AwayBagPlan[];
@@ -76,12 +67,6 @@ export interface AwayPlan {
   readonly helperMinutes: number;
   /** how many combinations of visits and changes were weighed */
   readonly weighed: number;
-}
-
-/** The weather that a place has, and what is known of it. */
-interface Climate {
-  readonly model: WeatherModel;
-  readonly known: readonly KnownDay[];
 }
 
 /** Weathers that are drawn, and bags for each of them. */
@@ -113,12 +98,13 @@ export function planAway(
   onProgress: (share: number) => void = () => {},
   assumed: Assumed,
 ): AwayPlan {
-  const count = daysAway(question.leaveOn, question.backOn);
-  const days = Array.from({ length: count }, (_, i) => addDays(question.leaveOn, i + 1));
+  const parts = daysOf(question, climate.model.site.latitudeDegrees);
+  const days = parts.map(({ day }) => day);
   const choices = visitChoices(days, question.helperDays);
   const ahead: DaysAway = {
-    weathers: drawWeathers(days, climate, seed, assumed),
-    noise: sampleNoise(chanceFrom(seed + 6), DRAWS, count),
+    parts,
+    weathers: drawWeathers(days, WEATHERS, climate, seed, assumed),
+    noise: sampleNoise(chanceFrom(seed + 6), DRAWS, days.length),
     isSoaked: question.isSoaked,
     missed: missedVisits(chanceFrom(seed + 5), DRAWS, assumed.missChance),
   };
@@ -147,6 +133,7 @@ export function planAway(
   const chosen = plans.reduce((a, b) => (isBetter(b, a, assumed) ? b : a));
   return {
     days,
+    hours: hoursAway(question),
     visits: chosen.visits.map((d) => days[d] as string),
     bags: chosen.bags,
     beyondHelper: withMoreCarried(chosen, options, choices, question, assumed),
@@ -294,23 +281,4 @@ function withMoreCarried(
   return containerIds.length > 0 && litres > 0
     ? { containerIds, litres, visits: stronger.visits.length }
     : undefined;
-}
-
-function drawWeathers(
-  days: readonly string[],
-  { model, known }: Climate,
-  seed: number,
-  assumed: Assumed,
-): readonly (readonly WeatherDay[])[] {
-  const chance = chanceFrom(seed);
-  const [first, last] = [days[0] as string, days.at(-1) as string];
-  const before = known.findLast((day) => day.day < first);
-  const forecast = known.filter((day) => day.day >= first && day.day <= last);
-  return Array.from({ length: WEATHERS }, () => {
-    const drawn = drawWeather(model, chance, first, days.length, before);
-    // what was forecast and entered stands
-    return completeWeather([...drawn, ...forecast], model.site, first, last, assumed).map((day) =>
-      forecast.some((f) => f.day === day.day) ? day : drawingTimes(day, assumed.usualEto),
-    );
-  });
 }

@@ -14,10 +14,25 @@ import {
   type StoreKind,
   type WaterBag,
 } from '../water/index.ts';
-import { sampleNoise, drawInitialStates, survivalOf, type DaysAway, type InitialStates } from './index.ts';
+import {
+  sampleNoise,
+  drawInitialStates,
+  survivalOf,
+  type DayPart,
+  type DaysAway,
+  type InitialStates,
+} from './index.ts';
 
 const FIRST = '2026-07-16';
 const DRAWS = 60;
+/** Left at noon, back in the evening. */
+const PARTS = [
+  { ofDemand: 0.5, ofDay: 0.5 },
+  { ofDemand: 1, ofDay: 1 },
+  { ofDemand: 1, ofDay: 1 },
+  { ofDemand: 1, ofDay: 1 },
+  { ofDemand: 0.9, ofDay: 0.75 },
+];
 
 /** Millimetres of ETo and rain of each day, in order. */
 const weatherOf = (days: readonly (readonly [eto: number, rain: number])[]): readonly WeatherDay[] =>
@@ -71,8 +86,9 @@ function oneByOne(
     const day = demandOfDay(bag, known, DEFAULT_ASSUMED);
     const off = Math.min(0.55, DEFAULT_ASSUMED.demandSpread * day.doubt);
     const noise = away.noise[n * weather.length + d] as number;
-    const asked = day.transpirationLitres * (starts.use[n] as number) + day.evaporationLitres;
-    const refillRate = bag.stores.reduce((sum, s) => sum + s.perDay, 0) * day.rooted;
+    const { ofDemand, ofDay } = PARTS[d] as DayPart;
+    const asked = (day.transpirationLitres * (starts.use[n] as number) + day.evaporationLitres) * ofDemand;
+    const refillRate = bag.stores.reduce((sum, s) => sum + s.perDay, 0) * day.rooted * ofDay;
     const after = afterRefill(
       water,
       (asked * Math.max(0.05, 1 + off * noise)) / taw,
@@ -81,7 +97,7 @@ function oneByOne(
       0.4,
     );
     stored -= after.released;
-    const gained = afterGain(after.w, day.rainLitres / taw, DEFAULT_ASSUMED);
+    const gained = afterGain(after.w, (day.rainLitres * ofDay) / taw, DEFAULT_ASSUMED);
     water = gained.w;
     stored = Math.min(room, stored + Math.min(gained.drained, Math.max(0, catching - stored)));
     if (water < DEFAULT_ASSUMED.survivalPoint) driedOn = Math.min(driedOn, d);
@@ -116,6 +132,7 @@ describe('survival of the days away', () => {
       fc.property(cases, ({ weathers, litres, stores, visits, isSoaked, seed }) => {
         const bag = bagWith(litres, stores);
         const away: DaysAway = {
+          parts: PARTS,
           weathers: weathers.map(weatherOf),
           noise: sampleNoise(chanceFrom(seed), DRAWS, 5),
           isSoaked,

@@ -1,5 +1,4 @@
 import type { Assumed } from '../assumed/index.ts';
-import { daysBetween } from '../calendar/index.ts';
 import { type WeatherDay } from '../climate/index.ts';
 import type { Chance } from '../statistics/index.ts';
 import {
@@ -39,8 +38,8 @@ export interface Survival {
   readonly usePerDayLitres: number;
 }
 
-/** How full a helper leaves it, who pours until it runs through. */
-const HELPED = 0.97;
+/** How full somebody leaves it, who pours until it runs through. */
+export const HELPED = 0.97;
 
 /** How full a bag is when it was watered until it ran through, give or take. */
 const SOAKED = { least: 0.9, most: 1 };
@@ -75,6 +74,15 @@ export function sampleNoise(chance: Chance, draws: number, days: number): Float6
   return Float64Array.from({ length: draws * days }, () => chance.normal());
 }
 
+/** How much of a day falls into the time away: of what the day asks for, and of its hours; both 0 to 1. */
+export interface DayPart {
+  readonly ofDemand: number;
+  readonly ofDay: number;
+}
+
+/** Less than this of a day's demand is as good as none: what divides by it would have no end. */
+const LEAST_OF_A_DAY = 0.01;
+
 /** The demand on a bag by day, as shares of its available water; filled anew for each weather, which is faster than a list. */
 class DemandByDay {
   readonly transpiration: Float64Array;
@@ -85,6 +93,7 @@ class DemandByDay {
   constructor(
     private readonly bag: WaterBag,
     private readonly daysOfBag: readonly DayOfBag[],
+    private readonly parts: readonly DayPart[],
     private readonly assumed: Assumed,
   ) {
     const days = daysOfBag.length;
@@ -98,16 +107,19 @@ class DemandByDay {
     const taw = this.bag.availableLitres;
     this.daysOfBag.forEach((dayOfBag, d) => {
       const day = demandIn(weather[d] as WeatherDay, dayOfBag, this.assumed);
-      this.transpiration[d] = day.transpirationLitres / taw;
-      this.evaporation[d] = day.evaporationLitres / taw;
+      const { ofDemand, ofDay } = this.parts[d] as DayPart;
+      this.transpiration[d] = (day.transpirationLitres * ofDemand) / taw;
+      this.evaporation[d] = (day.evaporationLitres * ofDemand) / taw;
       this.spread[d] = Math.min(MOST_SPREAD, this.assumed.demandSpread * day.doubt);
-      this.gain[d] = (day.rainLitres + day.dripLitres) / taw;
+      this.gain[d] = ((day.rainLitres + day.dripLitres) * ofDay) / taw;
     });
   }
 }
 
 /** What is asked of the days away, the same for every bag. */
 export interface DaysAway {
+  /** how much of each day nobody is there */
+  readonly parts: readonly DayPart[];
   /** possible weathers, each of as many days; draw n goes with weather n modulo their number */
   readonly weathers: readonly (readonly WeatherDay[])[];
   /** see {@link sampleNoise}, for as many draws as there are starts */
@@ -131,7 +143,7 @@ export function survivalOf(
   assumed: Assumed,
   draws: number = starts.use.length,
 ): Survival {
-  const { weathers, noise, isSoaked, missed } = away;
+  const { parts, weathers, noise, isSoaked, missed } = away;
   const daysOfBag = (weathers[0] ?? []).map(({ day }) => dayOfBag(bag, day, assumed));
   const days = daysOfBag.length;
   const depletion = bagDepletion(bag);
@@ -145,9 +157,16 @@ export function survivalOf(
   const driedOn = new Float64Array(days);
   const poured = visits.map(() => [] as number[]);
   const visitOn = Int32Array.from({ length: days }, (_, d) => visits.indexOf(d));
-  const demand = new DemandByDay(bag, daysOfBag, assumed);
+  const demand = new DemandByDay(bag, daysOfBag, parts, assumed);
   const { transpiration, evaporation, spread, gain } = demand;
-  const refillRates = Float64Array.from(daysOfBag, ({ rooted }) => refillRate * rooted);
+  const refillRates = Float64Array.from(
+    daysOfBag,
+    ({ rooted }, d) => refillRate * rooted * (parts[d] as DayPart).ofDay,
+  );
+  const wholeDays = Math.max(
+    parts.reduce((sum, { ofDemand }) => sum + ofDemand, 0),
+    LEAST_OF_A_DAY,
+  );
   let used = 0;
   weathers.forEach((weather, w) => {
     demand.fill(weather);
@@ -197,11 +216,6 @@ export function survivalOf(
       const mean = sorted.reduce((sum, x) => sum + x, 0) / Math.max(1, sorted.length);
       return { likely: mean, high: sorted[Math.floor(sorted.length * 0.9)] ?? mean };
     }),
-    usePerDayLitres: (used * taw) / Math.max(1, draws * days),
+    usePerDayLitres: (used * taw) / (Math.max(1, draws) * wholeDays),
   };
-}
-
-/** Whole days from leaving to coming back, at least 1. */
-export function daysAway(leaveOn: string, backOn: string): number {
-  return Math.max(1, daysBetween(leaveOn, backOn));
 }

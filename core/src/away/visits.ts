@@ -7,11 +7,13 @@ const MOST_VISITS = 14;
 /**
  * Choices of visits: none, and for every longest time between visits the fewest that keep to it. Where as many visits can
  * cut the time more evenly, the more even ones stand.
+ *
+ * @param days every day of the time away, those of leaving and of coming back among them
  */
 export function visitChoices(days: readonly string[], helperDays: readonly string[]): readonly Visits[] {
   const possible = days.flatMap((day, d) => (helperDays.includes(day) ? [d] : []));
   const byCount = new Map<number, Visits>();
-  for (let gap = days.length; gap >= 1; gap--) {
+  for (let gap = Math.max(1, days.length - 1); gap >= 1; gap--) {
     const visits = fewestVisits(possible, days.length, gap);
     if (visits && visits.length <= MOST_VISITS) byCount.set(visits.length, visits);
   }
@@ -22,7 +24,7 @@ export function visitChoices(days: readonly string[], helperDays: readonly strin
 function fewestVisits(possible: readonly number[], count: number, gap: number): Visits | undefined {
   const visits: number[] = [];
   let until = count - 1;
-  while (until + 1 > gap) {
+  while (until > gap) {
     const soonest = until - gap;
     const at = possible.find((d) => d >= soonest && d < until);
     if (at === undefined) return undefined;

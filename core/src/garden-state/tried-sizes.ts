@@ -10,12 +10,14 @@ import {
   pillowStations,
   plantsFor,
   spanFor,
+  withGrown,
   type ExceptionId,
   type Fit,
   type HotDay,
   type SizeSpan,
   type SizingPractice,
 } from '../planting/index.ts';
+import type { WaterBag } from '../water/index.ts';
 
 /** One size of a kind of bag, tried with a grown plant. */
 export interface TriedSize {
@@ -29,6 +31,8 @@ export interface TriedSize {
   readonly fit: Fit;
   readonly isRecommended: boolean;
   readonly hotDay: HotDay;
+  /** as the water model sees it, with its plants grown */
+  readonly waterBag: WaterBag;
   readonly kept: ReturnType<typeof keptBy>;
 }
 
@@ -89,11 +93,11 @@ export function trySizes(
     );
     const properties = propertiesOf({ ...record, stations: Array.from({ length: plants }) }, garden);
     const bag = waterBagOf(record, properties, { cover }, [], garden.settings);
-    const hot = hotDay(
-      bag,
-      Array.from({ length: plants }, () => ({ crop, canopySquareMetres: figures.canopySquareMetres })),
-      properties.assumed,
-    );
+    const grown = Array.from({ length: plants }, () => ({
+      crop,
+      canopySquareMetres: figures.canopySquareMetres,
+    }));
+    const hot = hotDay(bag, grown, properties.assumed);
     const fit = kind.isClosed ? 'works' : fitOf(gallons / plants, span);
     const gallonsEach = gallons / plants;
     return {
@@ -109,6 +113,7 @@ export function trySizes(
         kind.isClosed ||
         (gallonsEach * 1.07 >= span.recommended.low && gallonsEach * 0.95 <= span.recommended.high),
       hotDay: hot,
+      waterBag: withGrown(bag, grown),
       kept: keptBy(hot.waterings, question.roundsPerDay),
     };
   });

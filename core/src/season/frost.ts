@@ -36,6 +36,23 @@ export function growingYearOf(day: Day, latitudeDegrees: number): Day {
   return day.slice(5) >= '07-01' ? `${year}-07-01` : `${year - 1}-07-01`;
 }
 
+/**
+ * The five months of a summer in which grown plants stand in bags: this one's while it lasts, and then the next.
+ *
+ * @example
+ * summerOf('2026-07-16', 51)
+ * // => { from: '2026-05-01', until: '2026-09-30' }
+ * @example
+ * summerOf('2026-07-16', -33)
+ * // => { from: '2026-11-01', until: '2027-03-31' }
+ */
+export function summerOf(today: Day, latitudeDegrees: number): { readonly from: Day; readonly until: Day } {
+  const [from, until] = latitudeDegrees >= 0 ? ['05-01', '09-30'] : ['11-01', '03-31'];
+  const year = Number(today.slice(0, 4));
+  const endYear = today.slice(5) > until ? year + 1 : year;
+  return { from: `${latitudeDegrees >= 0 ? endYear : endYear - 1}-${from}`, until: `${endYear}-${until}` };
+}
+
 interface Spread {
   readonly mean: number;
   readonly days: number;

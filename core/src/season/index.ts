@@ -8,7 +8,7 @@ export {
   type BandKind,
   type CropYear,
 } from './bands.ts';
-export { frostYear, type FrostSource, type FrostYear } from './frost.ts';
+export { frostYear, summerOf, type FrostSource, type FrostYear } from './frost.ts';
 export { heatWaves } from './heat.ts';
 export {
   hardeningPlan,

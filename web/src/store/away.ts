@@ -1,7 +1,9 @@
 import { learntOf, withLearnt } from '@rundel/core/garden-state';
-import type { AwayPlan, AwayQuestion } from '@rundel/core/away';
+import type { AwayPlan, AwayQuestion, DryMonth, Rounds } from '@rundel/core/away';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { planAwayInWorker } from '../workers/away.ts';
+import { dryDaysInWorker, planAwayInWorker, type BagsOnRounds } from '../workers/away.ts';
+import { versionOf } from './bag-states-query.ts';
 import { useGarden } from './garden-context.tsx';
 import { containersInUse, occupantsNow } from './selectors.ts';
 
@@ -16,8 +18,6 @@ export type AwayState =
   | { readonly kind: 'stopped'; again(): void }
   | { readonly kind: 'failed'; readonly problem: string };
 
-/** Chance is the same each time that the same question is asked. */
-const SEED = 20_260;
 /** A grower who is still typing is not answered at each letter. */
 const PATIENCE_MILLISECONDS = 350;
 
@@ -51,7 +51,6 @@ export function useAwayPlan(question: AwayQuestion | undefined): AwayState | und
         planted,
         clock.now(),
         JSON.parse(key) as AwayQuestion,
-        SEED,
         onProgress,
         stop.signal,
       ).then(
@@ -70,4 +69,29 @@ export function useAwayPlan(question: AwayQuestion | undefined): AwayState | und
     };
   }, [clock, garden, key, live, turn]);
   return question ? state : undefined;
+}
+
+/** What some rounds leave dry of some bags, month by month; undefined while it is being worked out. */
+export function useDryDays(
+  bags: BagsOnRounds | undefined,
+  rounds: Rounds,
+): Readonly<Record<string, readonly DryMonth[]>> | undefined {
+  const { garden, live, clock, gardenId } = useGarden();
+  const query = useQuery<Readonly<Record<string, readonly DryMonth[]>>>({
+    queryKey: ['dry-days', gardenId, versionOf(garden), clock.now().slice(0, 10), rounds, bags],
+    enabled: bags !== undefined,
+    // the last answer stays until the next is there, dimmed by whoever shows it
+    placeholderData: (before) => before,
+    staleTime: Infinity,
+    gcTime: 60_000,
+    queryFn: ({ signal }) =>
+      dryDaysInWorker(
+        { ...withLearnt(garden, learntOf(garden, live)), entries: live },
+        bags as BagsOnRounds,
+        clock.now(),
+        rounds,
+        signal,
+      ),
+  });
+  return query.data;
 }

@@ -28,4 +28,4 @@ export { useBagStates, useLedger, useWhatIf, type BagStates } from './bag-states
 export { rememberGarden, rememberedGarden, gardenToOpen, type GardenId } from './garden-id.ts';
 export { unitFormatIn, useUnitFormat, type UnitFormat } from './unit-format.ts';
 export { useBags, type Bag } from './bags.ts';
-export { useAwayPlan, type AwayState } from './away.ts';
+export { useAwayPlan, useDryDays, type AwayState } from './away.ts';

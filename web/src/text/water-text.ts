@@ -3,6 +3,7 @@ import type { Pour } from '@rundel/core/garden-state';
 import { trimmed } from '@rundel/core/units';
 import { linesOf, litresADay, type DripSetting, type StoreKind } from '@rundel/core/water';
 import type { UnitFormat } from '../store/index.ts';
+import { weekdaysWords } from './rounds-text.ts';
 
 /** Why a bag that was due was left, as a button says it. */
 export const SKIP_WORDS: Record<(typeof SKIP_REASONS)[number], string> = {
@@ -25,15 +26,12 @@ export const STORE_WORDS: Record<StoreKind, string> = {
   drum: 'drum',
 };
 
-const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
-
 /** "15 min 3 times a day, about 3 L" */
 export function dripWords(setting: DripSetting, unitFormat: Pick<UnitFormat, 'show'>): string {
   return linesOf(setting)
     .map((line) => {
       const times = line.timesADay === 1 ? 'once' : `${line.timesADay} times`;
-      const days =
-        line.weekdays.length === 7 ? 'a day' : `on ${line.weekdays.map((d) => WEEKDAYS[d - 1]).join(', ')}`;
+      const days = line.weekdays.length === 7 ? 'a day' : `on ${weekdaysWords(line.weekdays)}`;
       const wet = line.isOffInRain ? ', off on wet days' : '';
       return `${line.minutes} min ${times} ${days}, about ${unitFormat.show(litresADay(line), 'water')}${wet}`;
     })

@@ -1,6 +1,5 @@
 import type { Assumed } from '../../assumed/index.ts';
 import { classBeside, type Crop, type Habit } from '../../plants/index.ts';
-import { addDays } from '../../calendar/index.ts';
 import { demandOfDay, type Range, type WaterBag } from '../../water/index.ts';
 import { EXCEPTIONS, type ExceptionId, type SizingPractice } from './practices.ts';
 
@@ -113,14 +112,8 @@ const TENTH = 1.2816;
  */
 export function hotDay(bag: Omit<WaterBag, 'plants'>, plants: readonly Plant[], assumed: Assumed): HotDay {
   const day = '2000-07-01';
-  const grown = plants.map(({ crop, canopySquareMetres }) => ({
-    plantedOn: addDays(day, -700),
-    kc: crop.kcMid,
-    depletion: crop.depletion,
-    figures: { fullHeightMillimetres: 0, canopySquareMetres, weeksToFull: 10 },
-  }));
   const { transpirationLitres, evaporationLitres } = demandOfDay(
-    { ...bag, plants: grown },
+    withGrown(bag, plants),
     {
       day,
       minCelsius: 17,
@@ -147,6 +140,21 @@ export function hotDay(bag: Omit<WaterBag, 'plants'>, plants: readonly Plant[], 
     },
   };
 }
+
+/** A bag with plants that are grown, whenever it is looked at. */
+export function withGrown(bag: Omit<WaterBag, 'plants'>, plants: readonly Plant[]): WaterBag {
+  return {
+    ...bag,
+    plants: plants.map(({ crop, canopySquareMetres }) => ({
+      plantedOn: LONG_AGO,
+      kc: crop.kcMid,
+      depletion: crop.depletion,
+      figures: { fullHeightMillimetres: 0, canopySquareMetres, weeksToFull: 10 },
+    })),
+  };
+}
+
+const LONG_AGO = '1990-01-01';
 
 /** A plant that is grown, as far as sizing goes. */
 export interface Plant {

@@ -1,3 +1,4 @@
+import type { RoundDays } from '../../calendar/index.ts';
 import type { SizeException } from '../../records/index.ts';
 /** A practice of bag sizes: which part of the span that works it aims for. */
 export interface SizingPractice {
@@ -33,27 +34,57 @@ export const EXCEPTIONS = [
 
 export type ExceptionId = SizeException;
 
-/** How often the grower can come with water, rounds a day. */
+/** How often a grower may come with water. */
 export const WATERINGS = [
-  { id: 'twice-daily', label: 'twice a day', perDay: 2 },
-  { id: 'daily', label: 'once a day', perDay: 1 },
-  { id: 'second-day', label: 'every second day', perDay: 0.5 },
-  { id: 'third-day', label: 'every third day', perDay: 1 / 3 },
-  { id: 'twice-weekly', label: 'twice a week', perDay: 2 / 7 },
-  { id: 'weekly', label: 'once a week', perDay: 1 / 7 },
-] as const;
+  { id: 'twice-daily', label: 'twice a day', hours: [8, 18] },
+  { id: 'daily', label: 'once a day', hours: [8] },
+  { id: 'second-day', label: 'every second day', hours: [8], days: 2 },
+  { id: 'third-day', label: 'every third day', hours: [8], days: 3 },
+  { id: 'weekends', label: 'at weekends', hours: [9], weekdays: [6, 7] },
+  { id: 'twice-weekly', label: 'twice a week', hours: [8], weekdays: [3, 6] },
+  { id: 'weekly', label: 'once a week', hours: [8], days: 7 },
+] as const satisfies readonly {
+  readonly id: string;
+  readonly label: string;
+  readonly hours: readonly number[];
+  readonly days?: number;
+  readonly weekdays?: readonly number[];
+}[];
 
 export type WateringId = (typeof WATERINGS)[number]['id'];
 
+/** Rounds as one of the usual ways has them: their hours, and their days where that is not every day. */
+export function roundsOf(id: WateringId): {
+  readonly hours: readonly number[];
+  readonly days: RoundDays | undefined;
+} {
+  const way = WATERINGS.find((w) => w.id === id) ?? WATERINGS[1];
+  const { hours } = way;
+  if ('weekdays' in way) return { hours, days: { by: 'weekdays', weekdays: way.weekdays } };
+  return { hours, days: 'days' in way ? { by: 'every', days: way.days, from: '2000-01-01' } : undefined };
+}
+
 /**
- * The choice that is nearest to how often somebody really comes, and not more often.
+ * Hours of the longest time between two rounds in days of 24, as waterings a day: what a bag has to bridge.
  *
  * @example
- * wateringFor(2 / 7)
- * // => 'twice-weekly'
+ * // at weekends nobody comes for six days on end
+ * leastPerDay({ hours: [9], days: { by: 'weekdays', weekdays: [6, 7] } })
+ * // ≈> 0.1667
+ * @example
+ * leastPerDay({ hours: [8, 18], days: undefined })
+ * // => 2
  */
-export function wateringFor(perDay: number): WateringId {
-  return (
-    (WATERINGS.find((w) => w.perDay <= perDay + 1e-9) ?? WATERINGS[WATERINGS.length - 1])?.id ?? 'weekly'
-  );
+export function leastPerDay({
+  hours,
+  days,
+}: {
+  readonly hours: readonly number[];
+  readonly days: RoundDays | undefined;
+}): number {
+  if (!days) return hours.length;
+  if (days.by === 'every') return 1 / days.days;
+  const on = [...days.weekdays].sort((a, b) => a - b);
+  const gaps = on.map((day, i) => (on[i + 1] ?? (on[0] as number) + 7) - day);
+  return 1 / Math.max(...gaps);
 }

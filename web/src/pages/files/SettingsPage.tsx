@@ -138,14 +138,14 @@ function GardenForm({
   const form = useFields(GARDEN_FIELDS, gardenStart(settings));
   const [isKept, setKept] = useState(false);
   const save = form.submit((values) => {
-    const { name: gardenName, latitude: latitudeDegrees, hours, comes, everyDays } = values;
-    const isSame = comes === gardenStart(settings).values?.comes && comes !== 'other';
+    const { name: gardenName, latitude: latitudeDegrees, hours, comes } = values;
+    const isSame = comes === gardenStart(settings).values?.comes && comes !== 'other' && comes !== 'weekdays';
     onKeep({
       gardenName,
       latitudeDegrees,
       roundHours: [...hours],
       // the days are counted from when they were chosen, and not from the last save
-      roundDays: isSame ? settings.roundDays : roundDaysOf({ comes, everyDays }, dayOf(clock.now())),
+      roundDays: isSame ? settings.roundDays : roundDaysOf(values, dayOf(clock.now())),
     });
     setKept(true);
   });

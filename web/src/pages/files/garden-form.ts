@@ -2,6 +2,7 @@ import type { Day, RoundDays } from '@rundel/core/calendar';
 import type { Settings } from '@rundel/core/records';
 import { readPlace } from '../../text/place-text.ts';
 import { refused } from '../../text/amount-text.ts';
+import { hourOf, readWeekdays, weekdaysWords } from '../../text/rounds-text.ts';
 import { clockOf } from '../../text/text.ts';
 import { choiceField, numberField, type Field, type FormStart, type ValuesOf } from '../../ui/form/index.ts';
 
@@ -13,6 +14,7 @@ const COMES = [
   { id: 'weekends', label: 'at weekends' },
   { id: 'workdays', label: 'Monday to Friday' },
   { id: 'weekly', label: 'once a week' },
+  { id: 'weekdays', label: 'on some days of the week' },
   { id: 'other', label: 'every so many days' },
 ] as const;
 
@@ -48,13 +50,20 @@ const ROUND_HOURS: Field<readonly number[]> = {
     const hours = text
       .split(/[,;]\s*|\s+/)
       .filter(Boolean)
-      .map(hourOfClock);
+      .map(hourOf);
     const known = hours.filter((hour) => hour !== undefined);
     return known.length === hours.length && known.length >= 1 && known.length <= 4
       ? { ok: true, value: known }
       : refused('One to four times of day, as "8:00, 18:00".');
   },
   write: (hours) => hours.map(clockOf).join(', '),
+};
+
+const WEEKDAYS_FIELD: Field<readonly number[]> = {
+  label: 'Which days',
+  input: { kind: 'text', longest: 60 },
+  read: readWeekdays,
+  write: weekdaysWords,
 };
 
 export const GARDEN_FIELDS = {
@@ -73,6 +82,7 @@ export const GARDEN_FIELDS = {
     isWhole: true,
     problem: 'A whole number of days from 2 to 31.',
   }),
+  weekdays: WEEKDAYS_FIELD,
 } as const;
 
 /** How often somebody comes, as the form says it. */
@@ -80,7 +90,8 @@ const comesOf = (roundDays: RoundDays | undefined): Comes => {
   if (!roundDays) return 'daily';
   if (roundDays.by === 'every')
     return ({ 2: 'second', 3: 'third', 7: 'weekly' } as const)[roundDays.days] ?? 'other';
-  return [...roundDays.weekdays].sort().join('') === '67' ? 'weekends' : 'workdays';
+  const days = [...roundDays.weekdays].sort().join('');
+  return days === '67' ? 'weekends' : days === '12345' ? 'workdays' : 'weekdays';
 };
 
 export function gardenStart(settings: Settings): FormStart<typeof GARDEN_FIELDS> {
@@ -92,14 +103,16 @@ export function gardenStart(settings: Settings): FormStart<typeof GARDEN_FIELDS>
       hours: roundHours,
       comes: comesOf(roundDays),
       everyDays: roundDays?.by === 'every' ? roundDays.days : 4,
+      ...(roundDays?.by === 'weekdays' ? { weekdays: roundDays.weekdays } : {}),
     },
-    isAsked: (name, { comes }) => name !== 'everyDays' || comes === 'other',
+    isAsked: (name, { comes }) =>
+      name === 'everyDays' ? comes === 'other' : name === 'weekdays' ? comes === 'weekdays' : true,
   };
 }
 
 /** The days on which somebody comes; undefined for every day. */
 export function roundDaysOf(
-  { comes, everyDays }: Pick<ValuesOf<typeof GARDEN_FIELDS>, 'comes' | 'everyDays'>,
+  { comes, everyDays, weekdays }: Pick<ValuesOf<typeof GARDEN_FIELDS>, 'comes' | 'everyDays' | 'weekdays'>,
   today: Day,
 ): Settings['roundDays'] {
   const every = (days: number) => ({ by: 'every' as const, days, from: today });
@@ -114,16 +127,11 @@ export function roundDaysOf(
       return every(7);
     case 'other':
       return every(everyDays);
+    case 'weekdays':
+      return { by: 'weekdays', weekdays: [...weekdays] };
     case 'weekends':
       return { by: 'weekdays', weekdays: [6, 7] };
     case 'workdays':
       return { by: 'weekdays', weekdays: [1, 2, 3, 4, 5] };
   }
-}
-
-function hourOfClock(text: string): number | undefined {
-  const match = /^(\d{1,2})(?::(\d{2}))?$/.exec(text);
-  if (!match) return undefined;
-  const hour = Number(match[1]) + Number(match[2] ?? 0) / 60;
-  return hour >= 0 && hour <= 23.75 ? hour : undefined;
 }

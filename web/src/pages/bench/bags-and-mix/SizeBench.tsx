@@ -1,5 +1,5 @@
 import { Box, Button, FormControlLabel, Checkbox, TextField, Typography } from '@mui/material';
-import { roundDayShare } from '@rundel/core/calendar';
+import { dayOf } from '@rundel/core/calendar';
 import { CONTAINER_KINDS, containerKind } from '@rundel/core/bags';
 import { CROPS, cropOf, habitOf, habitOfPlanned, varietiesIn, type Habit } from '@rundel/core/plants';
 import {
@@ -8,7 +8,9 @@ import {
   plantsFor,
   SIZING_PRACTICES,
   WATERINGS,
-  wateringFor,
+  leastPerDay,
+  roundsOf,
+  type WateringId,
   type ExceptionId,
   type Fit,
 } from '@rundel/core/planting';
@@ -18,7 +20,9 @@ import { Panel } from '../../../ui/Page.tsx';
 import { Folded } from '../../../ui/Folded.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { HowCalculated, WorkedLines } from '../../../ui/HowCalculated.tsx';
-import { useGarden, useUnitFormat, type UnitFormat } from '../../../store/index.ts';
+import { useDryDays, useGarden, useUnitFormat, type UnitFormat } from '../../../store/index.ts';
+import { dryWords, roundsWords } from '../../../text/rounds-text.ts';
+import { summerOf } from '@rundel/core/season';
 import { SizeRow } from './SizeRow.tsx';
 import { trySizes, type TriedSize } from '@rundel/core/garden-state';
 
@@ -37,16 +41,15 @@ const COVERS = [
 
 /** Which bag for which plant: every size of a kind drawn to one scale, with what it is like to live with. */
 export default function SizeBench() {
-  const { garden } = useGarden();
+  const { clock, garden } = useGarden();
   const unitFormat = useUnitFormat();
   const [kindId, setKind] = useState('round-fabric');
   const [plant, setPlant] = useState('tomato.tall');
   const [varietyName, setVariety] = useState('');
   const [cover, setCover] = useState<'open' | 'glass'>('open');
-  const [watering, setWatering] = useState(() =>
-    // by the rounds that the grower walks; once a day is enough to ask of a bag
-    wateringFor(Math.min(1, garden.settings.roundHours.length) * roundDayShare(garden.settings.roundDays)),
-  );
+  const { roundHours, roundDays } = garden.settings;
+  // who comes every day is not asked to come twice: once a day is enough to ask of a bag
+  const [watering, setWatering] = useState<WateringId | 'own'>(roundDays ? 'own' : 'daily');
   const [practiceId, setPractice] = useState<(typeof SIZING_PRACTICES)[number]['id']>(
     SIZING_PRACTICES.find((s) => s.id === garden.settings.sizingPracticeId)?.id ?? 'even',
   );
@@ -61,11 +64,30 @@ export default function SizeBench() {
     [cropId, garden.varieties, habitId, varietyName],
   );
   const kind = containerKind(kindId);
-  const rounds = WATERINGS.find((w) => w.id === watering) ?? WATERINGS[1];
+  const rounds = watering === 'own' ? { hours: roundHours, days: roundDays } : roundsOf(watering);
+  const roundWords =
+    watering === 'own'
+      ? roundsWords(roundHours, roundDays)
+      : (WATERINGS.find((w) => w.id === watering)?.label ?? '');
+  const roundsPerDay = leastPerDay(rounds);
   const { sizes, span } = useMemo(
-    () => trySizes({ kind, crop, habit, cover, roundsPerDay: rounds.perDay, exceptions, practiceId }, garden),
-    [cover, crop, exceptions, garden, habit, kind, rounds.perDay, practiceId],
+    () => trySizes({ kind, crop, habit, cover, roundsPerDay, exceptions, practiceId }, garden),
+    [cover, crop, exceptions, garden, habit, kind, roundsPerDay, practiceId],
   );
+  const summer = useMemo(
+    () => summerOf(dayOf(clock.now()), garden.settings.latitudeDegrees),
+    [clock, garden.settings.latitudeDegrees],
+  );
+  const tried = useMemo(
+    () => ({
+      of: 'thought' as const,
+      bags: sizes.map(({ key, waterBag }) => ({ key: `${kindId} ${key}`, bag: waterBag })),
+      ...summer,
+    }),
+    [kindId, sizes, summer],
+  );
+  const dryDays = useDryDays(tried, rounds);
+  const dryOf = (size: TriedSize | undefined) => size && dryDays?.[`${kindId} ${size.key}`];
   // the one that a person would begin with: the smallest recommended that the rounds keep, else the largest
   const best =
     sizes.find((s) => s.isRecommended && s.kept !== 'not-kept') ?? sizes.findLast((s) => s.isRecommended);
@@ -73,7 +95,7 @@ export default function SizeBench() {
   const practice = SIZING_PRACTICES.find((s) => s.id === practiceId);
   const assumedWords = [
     COVERS.find(({ id }) => id === cover)?.label,
-    `watered ${rounds.label}`,
+    `watered ${roundWords}`,
     `by practice "${practice?.name.toLowerCase()}"`,
     ...EXCEPTIONS.filter(({ id }) => exceptions.includes(id)).map(({ description }) => description),
   ].join(', ');
@@ -128,7 +150,17 @@ export default function SizeBench() {
             }}
           >
             <Select label="Where" value={cover} onChange={setCover} options={COVERS} />
-            <Select label="I can water" value={watering} onChange={setWatering} options={WATERINGS} />
+            <Select
+              label="I can water"
+              value={watering}
+              onChange={setWatering}
+              options={[
+                ...(roundDays
+                  ? [{ id: 'own' as const, label: `as I come: ${roundsWords(roundHours, roundDays)}` }]
+                  : []),
+                ...WATERINGS,
+              ]}
+            />
             <Select
               label="Practice"
               value={practiceId}
@@ -163,7 +195,7 @@ export default function SizeBench() {
             <strong>
               {sentence(chosen, varietyName || habit.name.toLowerCase(), crop.name.toLowerCase(), unitFormat)}
             </strong>{' '}
-            {keptWords(chosen, rounds.label, unitFormat)}
+            {keptWords(chosen, roundWords, unitFormat)} {dryWords(dryOf(chosen))}
           </Typography>
         )}
         <SizeRow
@@ -171,7 +203,8 @@ export default function SizeBench() {
           chosen={chosen}
           crop={crop}
           habit={habit}
-          roundWords={rounds.label}
+          roundWords={roundWords}
+          dryOf={dryOf}
           onChoose={(key) => choose(key)}
         />
         {chosen && (
@@ -249,7 +282,7 @@ function keptWords(tried: TriedSize, rounds: string, unitFormat: UnitFormat): st
   const asks = `A hot day asks ${unitFormat.range(tried.hotDay.usedLitres.low, tried.hotDay.usedLitres.high, 'water')} and it gives ${unitFormat.show(tried.hotDay.givesLitres, 'water')} between waterings:`;
   if (tried.kept === 'kept') return `${asks} water ${rounds} keeps it.`;
   if (tried.kept === 'mostly') return `${asks} water ${rounds} keeps it on most such days.`;
-  return `${asks} water ${rounds} does not keep it in such heat; a bigger bag, mulch, shade or a second round would.`;
+  return `${asks} water ${rounds} does not keep it in such heat; a bigger bag, mulch, shade or more rounds would.`;
 }
 
 function Remarks({

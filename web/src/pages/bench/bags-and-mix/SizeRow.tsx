@@ -1,6 +1,8 @@
 import { Box, ButtonBase } from '@mui/material';
 import type { Crop, Habit } from '@rundel/core/plants';
 import type { Fit } from '@rundel/core/planting';
+import type { DryMonth } from '@rundel/core/away';
+import { worstWords } from '../../../text/rounds-text.ts';
 import { useDeferredValue, useMemo } from 'react';
 import { BagElevation, grownOccupants, sceneOf, type Scene } from '../../../section/index.ts';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
@@ -28,6 +30,7 @@ export function SizeRow({
   crop,
   habit,
   roundWords,
+  dryOf,
   onChoose,
 }: {
   readonly sizes: readonly TriedSize[];
@@ -35,6 +38,7 @@ export function SizeRow({
   readonly crop: Crop;
   readonly habit: Habit;
   readonly roundWords: string;
+  dryOf(size: TriedSize): readonly DryMonth[] | undefined;
   onChoose(key: string): void;
 }) {
   const { clock, garden } = useGarden();
@@ -119,6 +123,9 @@ export function SizeRow({
             </Box>
             <Box sx={{ fontSize: '0.85rem', color: 'text.secondary', paddingInline: 0.5 }}>
               {KEPT_WORDS[tried.kept]}
+            </Box>
+            <Box sx={{ fontSize: '0.85rem', paddingInline: 0.5, minHeight: '2.6em' }}>
+              {worstWords(dryOf(tried))}
             </Box>
             <Box sx={{ fontSize: '0.85rem', paddingInline: 0.5 }}>
               {unitFormat.show(tried.properties.drainedKilograms, 'weight')} wet

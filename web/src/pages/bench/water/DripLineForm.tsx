@@ -11,7 +11,8 @@ import { useState } from 'react';
 import { FormFields, isWhole, useFields } from '../../../ui/form/index.ts';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useUnitFormat, type Bag, type UnitFormat } from '../../../store/index.ts';
-import { DRIP_LINE_FIELDS, dripLineOf, dripLineStart, EVERY_DAY, WEEKDAYS } from './drip-form.ts';
+import { WEEKDAYS } from '../../../text/rounds-text.ts';
+import { DRIP_LINE_FIELDS, dripLineOf, dripLineStart, EVERY_DAY } from './drip-form.ts';
 
 /** One line of a bag's drip as it is set, or would best be. */
 export function DripLineForm({

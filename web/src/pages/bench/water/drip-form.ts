@@ -9,7 +9,6 @@ import {
   type ValuesOf,
 } from '../../../ui/form/index.ts';
 
-export const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 export const EVERY_DAY: readonly number[] = [1, 2, 3, 4, 5, 6, 7];
 
 /** How the grower knows what a line gives. */

@@ -1,75 +1,49 @@
-import {
-  Box,
-  Checkbox,
-  FormControlLabel,
-  FormGroup,
-  MenuItem,
-  Switch,
-  TextField,
-  Typography,
-} from '@mui/material';
-import { CHANGE_IDS } from '@rundel/core/away';
+import { Box, Checkbox, FormControlLabel, FormGroup, Typography } from '@mui/material';
+import { CHANGE_IDS, type AwayQuestion } from '@rundel/core/away';
 import { format } from 'date-fns';
-import { DayField } from '../../../ui/DayField.tsx';
+import { FormField, FormFields, type FieldsForm } from '../../../ui/form/index.ts';
 import { Panel } from '../../../ui/Page.tsx';
-import { daysBetweenOf, type AwayForm, type AwayReading } from './away-form.ts';
-import { CHANGE_NAMES } from './away-words.ts';
-
-const RISKS = [
-  { percent: 2, label: 'Next to none: 2 in 100' },
-  { percent: 5, label: 'Little: 5 in 100' },
-  { percent: 10, label: 'Some: 10 in 100' },
-  { percent: 25, label: 'A gamble: 25 in 100' },
-] as const;
+import { daysBetweenOf, type AWAY_FIELDS, type AwaySets } from './away-form.ts';
+import { aloneWords, CHANGE_NAMES } from './away-words.ts';
 
 /** The question: when, who helps, what can be done. */
 export function AwayFields({
   form,
-  onChange,
-  problems,
+  sets,
+  onSets,
+  question,
   measure,
 }: {
-  readonly form: AwayForm;
-  onChange(next: AwayForm): void;
-  readonly problems: Extract<AwayReading, { kind: 'refused' }>['problems'];
+  readonly form: FieldsForm<typeof AWAY_FIELDS>;
+  readonly sets: AwaySets;
+  onSets(next: AwaySets): void;
+  /** what it comes to; undefined while something does not read */
+  readonly question: AwayQuestion | undefined;
   readonly measure: { readonly name: string };
 }) {
-  const between = daysBetweenOf(form);
+  const between = question ? daysBetweenOf(question) : [];
   const toggle = <T,>(list: readonly T[], item: T) =>
     list.includes(item) ? list.filter((x) => x !== item) : [...list, item];
   return (
     <Panel title="Your time away">
       <Box sx={{ display: 'grid', gap: 2 }}>
-        <DayField
-          label="Leaving, in the evening of"
-          value={form.leaveOn}
-          onChange={(leaveOn) => onChange({ ...form, leaveOn })}
-          problem={problems.leaveOn}
-        />
-        <DayField
-          label="Back in the evening of"
-          value={form.backOn}
-          onChange={(backOn) => onChange({ ...form, backOn })}
-          problem={problems.backOn}
-        />
-        <TextField
-          select
-          label="Chance of losing a bag that you accept"
-          value={form.riskPercent}
-          onChange={(event) => onChange({ ...form, riskPercent: Number(event.target.value) })}
-        >
-          {RISKS.map(({ percent, label }) => (
-            <MenuItem key={percent} value={percent}>
-              {label}
-            </MenuItem>
-          ))}
-        </TextField>
-        <FormControlLabel
-          control={
-            <Switch checked={form.isSoaked} onChange={(_, isSoaked) => onChange({ ...form, isSoaked })} />
-          }
-          label="I water all until it runs through before leaving"
-        />
+        {(['leave', 'back'] as const).map((end) => (
+          <Box key={end} sx={{ display: 'grid', gap: 1, gridTemplateColumns: 'minmax(0, 1fr) 100px' }}>
+            <FormField form={form} name={`${end}On`} />
+            <FormField form={form} name={`${end}At`} />
+          </Box>
+        ))}
+        {form.isAsked('comesBy') && (
+          <>
+            <FormField form={form} name="comesBy" />
+            {question && !form.values.comesBy && (
+              <Typography>
+                {aloneWords(question, form.values.isSoaked === true && !question.isSoaked)}
+              </Typography>
+            )}
+          </>
+        )}
+        <FormFields form={form} names={['risk', 'isSoaked']} />
         <Box role="group" aria-labelledby="away-changes">
           <Typography id="away-changes" sx={{ fontWeight: 'fontWeightMedium' }}>
             What I could do
@@ -80,8 +54,8 @@ export function AwayFields({
                 key={id}
                 control={
                   <Checkbox
-                    checked={form.allowed.includes(id)}
-                    onChange={() => onChange({ ...form, allowed: toggle(form.allowed, id) })}
+                    checked={sets.allowed.includes(id)}
+                    onChange={() => onSets({ ...sets, allowed: toggle(sets.allowed, id) })}
                   />
                 }
                 label={CHANGE_NAMES[id]}
@@ -89,22 +63,10 @@ export function AwayFields({
             ))}
           </FormGroup>
         </Box>
-        <FormControlLabel
-          control={
-            <Switch checked={form.hasHelper} onChange={(_, hasHelper) => onChange({ ...form, hasHelper })} />
-          }
-          label="Somebody could come and water"
-        />
-        {form.hasHelper && (
+        <FormField form={form} name="hasHelper" />
+        {form.isAsked('cans') && (
           <>
-            <TextField
-              label={`Fills of your ${measure.name} on one visit`}
-              value={form.cans}
-              onChange={(event) => onChange({ ...form, cans: event.target.value })}
-              error={problems.cans !== undefined}
-              helperText={problems.cans ?? 'As many as they can carry without harm.'}
-              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-            />
+            <FormField form={form} name="cans" label={`Fills of your ${measure.name} on one visit`} />
             <Box role="group" aria-labelledby="away-days">
               <Typography id="away-days" sx={{ fontWeight: 'fontWeightMedium' }}>
                 Days on which they could come
@@ -115,8 +77,8 @@ export function AwayFields({
                     key={day}
                     control={
                       <Checkbox
-                        checked={!form.busyDays.includes(day)}
-                        onChange={() => onChange({ ...form, busyDays: toggle(form.busyDays, day) })}
+                        checked={!sets.busyDays.includes(day)}
+                        onChange={() => onSets({ ...sets, busyDays: toggle(sets.busyDays, day) })}
                       />
                     }
                     label={format(new Date(`${day}T12:00:00`), 'EEE d')}

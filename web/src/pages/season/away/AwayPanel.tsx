@@ -2,74 +2,100 @@ import { Box, Button, LinearProgress, Typography } from '@mui/material';
 import { IconPrinter } from '@tabler/icons-react';
 import { resolveAssumed } from '@rundel/core/assumed';
 import { dayOf } from '@rundel/core/calendar';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
+import { isWhole, useFields } from '../../../ui/form/index.ts';
 import { Caution } from '../../../ui/Caution.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { wateringMeasure, useAwayPlan, useBags, useGarden, told } from '../../../store/index.ts';
 import { AwayFields } from './AwayFields.tsx';
-import { awayFormSchema, readAwayForm, usualAwayForm, type AwayForm } from './away-form.ts';
+import {
+  AWAY_FIELDS,
+  awayStart,
+  keptAwaySchema,
+  problemsOf,
+  questionOf,
+  USUAL_SETS,
+  type AwaySets,
+  type KeptAway,
+} from './away-form.ts';
 import { answerWords, helperWords } from './away-words.ts';
 import { AwayStrips } from './AwayStrips.tsx';
+import { RoundsPanel } from './RoundsPanel.tsx';
 import { HelperSheet } from './HelperSheet.tsx';
 
 const NOTE = 'away';
 
-/** The form as it was left on this device, or the usual one; a leaving day that is past is today again. */
-function useAwayForm(today: string): [AwayForm | undefined, (next: AwayForm) => void] {
-  const { store } = useGarden();
-  const [form, setForm] = useState<AwayForm>();
+/** Going away: which bags come through, what would help, and what a helper has to do. */
+export default function AwayPanel() {
+  const { bags } = useBags();
+  const kept = useKept();
+  if (bags.every((bag) => bag.occupants.length === 0))
+    return <Panel>Nothing is planted yet: go whenever you like.</Panel>;
+  return (
+    <>
+      {kept ? <TimeAway kept={kept} /> : <Box aria-busy sx={{ minHeight: 300 }} />}
+      <Box sx={{ '@media print': { display: 'none' } }}>
+        <RoundsPanel />
+      </Box>
+    </>
+  );
+}
+
+/** The form as it was left on this device; a leaving day that is past is today again. */
+function useKept(): KeptAway | undefined {
+  const { store, clock } = useGarden();
+  const [kept, setKept] = useState<KeptAway>();
   useEffect(() => {
     let isCurrent = true;
     void store.readNote(NOTE).then((note) => {
-      const read = awayFormSchema.safeParse(note);
-      if (isCurrent) setForm(read.success && read.data.leaveOn >= today ? read.data : usualAwayForm(today));
+      const read = keptAwaySchema.safeParse(note);
+      const usual = { texts: {}, ...USUAL_SETS };
+      if (!isCurrent) return;
+      if (!read.success) return setKept(usual);
+      const { leaveOn, ...rest } = read.data.texts;
+      const isPast = leaveOn === undefined || leaveOn < dayOf(clock.now());
+      setKept(isPast ? { ...read.data, texts: withoutTimes(rest) } : read.data);
     });
     return () => {
       isCurrent = false;
     };
-  }, [store, today]);
-  const keep = (next: AwayForm) => {
-    setForm(next);
-    told(store.writeNote(NOTE, next));
-  };
-  return [form, keep];
+  }, [clock, store]);
+  return kept;
 }
 
-/** Going away: which bags come through, what would help, and what a helper has to do. */
-export default function AwayPanel() {
-  const { garden, clock } = useGarden();
+/** All that was said but for when: the days of the last time away are of no use to the next. */
+const withoutTimes = (texts: KeptAway['texts']) =>
+  Object.fromEntries(Object.entries(texts).filter(([name]) => !/^(leave|back)/.test(name)));
+
+function TimeAway({ kept }: { readonly kept: KeptAway }) {
+  const { garden, clock, store } = useGarden();
   const { bags } = useBags();
-  const today = dayOf(clock.now());
-  const [form, setForm] = useAwayForm(today);
+  const { settings } = garden;
+  const [now] = useState(() => clock.now());
+  const form = useFields(AWAY_FIELDS, awayStart(now, settings, kept.texts));
+  const [sets, setSets] = useState<AwaySets>({ allowed: kept.allowed, busyDays: kept.busyDays });
   const measure = wateringMeasure(garden);
-  const reading = useMemo(
-    () => form && readAwayForm(form, today, measure.litres),
-    [form, measure.litres, today],
-  );
-  const state = useAwayPlan(reading?.kind === 'asked' ? reading.question : undefined);
+  const question =
+    isWhole(form) && problemsOf(form.values, now).length === 0
+      ? questionOf(form.values, sets, measure.litres, settings, now)
+      : undefined;
+  const note = JSON.stringify({ texts: form.texts, ...sets });
+  useEffect(() => told(store.writeNote(NOTE, JSON.parse(note))), [note, store]);
+  const state = useAwayPlan(question);
   const plan = state?.kind === 'ready' ? state.plan : state?.kind === 'working' ? state.before : undefined;
   const labelOf = (id: string) => bags.find((b) => b.container.id === id)?.container.label ?? '?';
-  if (bags.every((bag) => bag.occupants.length === 0))
-    return <Panel>Nothing is planted yet: go whenever you like.</Panel>;
   return (
     <Box
       sx={{
         display: 'grid',
         gap: 2.5,
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: '320px minmax(0, 1fr)' },
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: '360px minmax(0, 1fr)' },
         alignItems: 'start',
         '@media print': { display: 'block' },
       }}
     >
       <Box sx={{ '@media print': { display: 'none' } }}>
-        {form && (
-          <AwayFields
-            form={form}
-            onChange={setForm}
-            problems={reading?.kind === 'refused' ? reading.problems : {}}
-            measure={measure}
-          />
-        )}
+        <AwayFields form={form} sets={sets} onSets={setSets} question={question} measure={measure} />
         <Box aria-live="polite" sx={{ minHeight: 34 }}>
           {state?.kind === 'working' && (
             <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>

@@ -1,8 +1,8 @@
-import type { AwayBagPlan, AwayPlan, ChangeId } from '@rundel/core/away';
+import type { AwayBagPlan, AwayPlan, ChangeId, TimeAway } from '@rundel/core/away';
 import { daysBetween } from '@rundel/core/calendar';
 import { inMeasure } from '@rundel/core/units';
 import { format } from 'date-fns';
-import { fillsWords } from '../../../text/text.ts';
+import { clockOf, fillsWords } from '../../../text/text.ts';
 import type { UnitFormat } from '../../../store/index.ts';
 
 /** A change as a tick box says it. */
@@ -39,6 +39,24 @@ export function inHundred(share: number): string {
   return count <= 0 ? 'fewer than 1 in 100' : `${count} in 100`;
 }
 
+/** How long nobody is there: "14 hours", "4 days", "2½ days". */
+export function spanWords(hours: number): string {
+  if (hours < 36) return Math.round(hours) === 24 ? 'a day' : `${Math.max(1, Math.round(hours))} hours`;
+  const halves = Math.round(hours / 12);
+  return `${Math.floor(halves / 2)}${halves % 2 === 1 ? '½' : ''} days`;
+}
+
+/**
+ * From which round to which nobody comes.
+ *
+ * @param isTooLate the last round on which they could have been soaked is over
+ */
+export function aloneWords({ leaveOn, leaveHour, backOn, backHour }: TimeAway, isTooLate: boolean): string {
+  const at = (day: string, hour: number) =>
+    `${format(new Date(`${day}T12:00:00`), 'EEE d MMM')}, ${clockOf(hour)}`;
+  return `By your rounds nobody is there from ${at(leaveOn, leaveHour)} to ${at(backOn, backHour)}.${isTooLate ? ' Your last round before is over: the bags are taken as they stand now, and not as soaked.' : ''}`;
+}
+
 const LIST = new Intl.ListFormat('en-GB');
 
 /** The answer in a sentence or two. */
@@ -50,7 +68,7 @@ export function answerWords(
 ): string {
   const lost = plan.bags.filter((bag) => !bag.isSafe);
   const atRisk = plan.bags.filter((bag) => bag.changes.length > 0 || bag.isHelped || !bag.isSafe);
-  const days = plan.days.length === 1 ? 'a day' : `${plan.days.length} days`;
+  const days = spanWords(plan.hours);
   if (atRisk.length === 0) return `All bags come through ${days} by themselves.`;
   const names = (ids: readonly string[]) =>
     `${ids.length === 1 ? 'bag' : 'bags'} ${LIST.format(ids.map(labelOf))}`;

@@ -1,7 +1,17 @@
 import type { AwayBagPlan, AwayPlan } from '@rundel/core/away';
+import type { Settings } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
 import { unitFormatIn } from '../../../store/index.ts';
-import { daysBetweenOf, readAwayForm, usualAwayForm, type AwayForm } from './away-form.ts';
+import { fieldsIn } from '../../../../test/field-context.ts';
+import { readForm } from '../../../ui/form/index.ts';
+import {
+  AWAY_FIELDS,
+  awayStart,
+  questionOf,
+  USUAL_SETS,
+  type AwaySets,
+  type AwayValues,
+} from './away-form.ts';
 import {
   answerWords,
   changeWords,
@@ -12,45 +22,85 @@ import {
   visitColumns,
 } from './away-words.ts';
 
+const METRIC = fieldsIn('metric');
+const NOW = '2026-07-16T08:00:00.000+01:00';
 const TODAY = '2026-07-16';
-const form = (more: Partial<AwayForm> = {}): AwayForm => ({ ...usualAwayForm(TODAY), ...more });
-const problems = (more: Partial<AwayForm>) => {
-  const read = readAwayForm(form(more), TODAY, 9);
-  return read.kind === 'refused' ? read.problems : {};
+const SETTINGS = { roundHours: [8, 18], roundDays: undefined };
+const WEEKENDS = {
+  roundHours: [9],
+  roundDays: { by: 'weekdays' as const, weekdays: [6, 7] },
 };
+type Texts = { readonly [K in keyof AwayValues]?: string };
+
+function asked(
+  typed: Texts = {},
+  sets: Partial<AwaySets> = {},
+  settings: Pick<Settings, 'roundHours' | 'roundDays'> = SETTINGS,
+) {
+  const read = readForm(AWAY_FIELDS, awayStart(NOW, settings), typed, METRIC);
+  return read.ok
+    ? { question: questionOf(read.values, { ...USUAL_SETS, ...sets }, 8, settings, NOW), problems: {} }
+    : { question: undefined, problems: read.problems };
+}
 
 describe('the question of a time away', () => {
-  it('is asked as it stands: four days, no helper, a tenth of risk', () => {
-    const read = readAwayForm(form(), TODAY, 9);
-    expect(read).toMatchObject({
-      kind: 'asked',
-      question: { leaveOn: TODAY, backOn: '2026-07-20', helperDays: [], helperLitres: 0, acceptedRisk: 0.1 },
+  it('is asked as it stands: four days from the last round on, no helper, a tenth of risk', () => {
+    expect(asked().question).toMatchObject({
+      leaveOn: TODAY,
+      leaveHour: 18,
+      backOn: '2026-07-20',
+      backHour: 18,
+      helperDays: [],
+      helperLitres: 0,
+      acceptedRisk: 0.1,
     });
   });
 
   it.each([
     [{ leaveOn: '2026-07-15' }, 'leaveOn', /past/],
-    [{ leaveOn: '?' }, 'leaveOn', /Which day/],
+    [{ leaveOn: '?' }, 'leaveOn', /whole date/],
+    [{ leaveOn: '' }, 'leaveOn', /Which day/],
+    [{ leaveAt: '5:00' }, 'leaveAt', /time is past/],
+    [{ leaveAt: 'noon' }, 'leaveAt', /time of day/],
     [{ leaveOn: '2026-08-16', backOn: '2026-08-20' }, 'leaveOn', /two weeks/],
-    [{ backOn: TODAY }, 'backOn', /after leaving/],
+    [{ backOn: '2026-07-14' }, 'backOn', /after leaving/],
+    [{ backOn: TODAY, backAt: '17' }, 'backAt', /after leaving/],
     [{ backOn: '2026-09-01' }, 'backOn', /At most 21 days/],
-    [{ hasHelper: true, cans: 'some' }, 'cans', /How many cans/],
-    [{ hasHelper: true, cans: '0' }, 'cans', /How many cans/],
-  ] as const)('is refused beside its field: %o', (more, field, words) => {
-    expect(problems(more)[field]).toMatch(words);
+    [{ hasHelper: 'on', cans: 'some' }, 'cans', /read as a number/],
+    [{ hasHelper: 'on', cans: '0' }, 'cans', /How many cans/],
+  ] as const)('is refused beside its field: %o', (typed, field, words) => {
+    expect((asked(typed).problems as Record<string, string>)[field]).toMatch(words);
   });
 
-  it('a helper can come on the days between, but for those that they cannot', () => {
-    expect(daysBetweenOf(form())).toEqual(['2026-07-17', '2026-07-18', '2026-07-19']);
-    const read = readAwayForm(form({ hasHelper: true, cans: '2,5', busyDays: ['2026-07-18'] }), TODAY, 8);
-    expect(read).toMatchObject({
-      kind: 'asked',
-      question: { helperDays: ['2026-07-17', '2026-07-19'], helperLitres: 20 },
+  it('takes hours as people write them, and a day from morning to night', () => {
+    expect(asked({ leaveAt: '9.30', backOn: TODAY, backAt: '8 pm' }).question).toMatchObject({
+      leaveHour: 9.5,
+      backOn: TODAY,
+      backHour: 20,
     });
   });
 
-  it('a half-typed date has no days between', () => {
-    expect(daysBetweenOf({ leaveOn: '?', backOn: '2026-07-20' })).toEqual([]);
+  it('a helper can come on the days between, but for those that they cannot', () => {
+    const typed = { hasHelper: 'on', cans: '2,5' };
+    expect(asked(typed).question?.helperDays).toEqual(['2026-07-17', '2026-07-18', '2026-07-19']);
+    expect(asked(typed, { busyDays: ['2026-07-18'] }).question).toMatchObject({
+      helperDays: ['2026-07-17', '2026-07-19'],
+      helperLitres: 20,
+    });
+  });
+
+  it('who comes at weekends only is away from the last of them to the next', () => {
+    const typed = { leaveOn: '2026-07-21', backOn: '2026-07-23' };
+    expect(asked(typed, {}, WEEKENDS).question).toMatchObject({
+      leaveOn: '2026-07-19',
+      leaveHour: 9,
+      backOn: '2026-07-25',
+      backHour: 9,
+      isSoaked: true,
+    });
+    expect(asked({ ...typed, comesBy: 'on' }, {}, WEEKENDS).question).toMatchObject(typed);
+    // the last weekend is over, and nothing is poured before it
+    expect(asked({}, {}, WEEKENDS).question).toMatchObject({ leaveOn: TODAY, leaveHour: 8, isSoaked: false });
   });
 });
 
@@ -67,7 +117,8 @@ describe('the answer', () => {
     ...more,
   });
   const plan = (bags: readonly AwayBagPlan[]): AwayPlan => ({
-    days: ['2026-07-17', '2026-07-18'],
+    days: ['2026-07-16', '2026-07-17', '2026-07-18'],
+    hours: 48,
     visits: [],
     bags,
     beyondHelper: undefined,
