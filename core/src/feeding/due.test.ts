@@ -66,8 +66,8 @@ describe('the dates of each school on one diary, from planting to the end of Aug
     expect(lines.join(' | ')).toBe(wanted);
   });
 
-  it('there are ten, each with two lines, a reader and products that are there', () => {
-    expect(FEEDING_PRACTICES).toHaveLength(10);
+  it('there are thirteen, each with two lines, a reader and products that are there', () => {
+    expect(FEEDING_PRACTICES).toHaveLength(13);
     for (const { description, suits, steps } of FEEDING_PRACTICES) {
       expect(description.length).toBeGreaterThan(40);
       expect(suits.length).toBeGreaterThan(15);
@@ -219,12 +219,28 @@ describe('a step between two triggers', () => {
     expect(days[0]).toBe('2026-11-20');
     expect(days.at(-1)?.slice(0, 7)).toMatch(/2027-0[12]/);
     expect(days.every((day) => day < '2027-02-10')).toBe(true);
-    expect(regimeRemarks(regime.steps, () => ({})).map((r) => r.kind)).not.toContain('never-fires');
+    expect(regimeRemarks(regime.steps, (id) => findProduct(id)?.feed).map((r) => r.kind)).not.toContain(
+      'never-fires',
+    );
   });
 });
 
+const step = (more: Partial<RegimeStep>): RegimeStep => ({
+  id: 'a',
+  start: { on: 'set' },
+  productId: 'tomato-liquid',
+  every: { fromDays: 7, toDays: 10 },
+  shortensWithGrowth: false,
+  ...more,
+});
+
 describe('at the bag', () => {
-  const due = { earliest: '2026-07-08', target: '2026-07-10', latest: '2026-07-12' } as const;
+  const due = {
+    step: step({}),
+    earliest: '2026-07-08',
+    target: '2026-07-10',
+    latest: '2026-07-12',
+  } as const;
   const water = { share: 0.4, isWatered: true, nextOn: '2026-07-12' };
   it.each([
     ['its day has not come', '2026-07-07', water, 'not-yet'],
@@ -243,6 +259,66 @@ describe('at the bag', () => {
     ['sodden and overdue: it cannot wait for ever', '2026-07-14', { ...water, share: 0.97 }, 'feed'],
   ] as const)('%s', (_, today, found, kind) => {
     expect(adviseFeed(due, today, found, DEFAULT_ASSUMED).kind).toBe(kind);
+  });
+
+  it('what goes over leaves waits for a low sun, and does not mind a wet mix', () => {
+    const spray = { ...due, step: step({ into: 'leaves' }) };
+    const wet = { ...water, share: 0.97, isWatered: false };
+    expect(adviseFeed(spray, '2026-07-10', { ...wet, isSunny: true }, DEFAULT_ASSUMED).kind).toBe('in-sun');
+    expect(adviseFeed(spray, '2026-07-10', wet, DEFAULT_ASSUMED).kind).toBe('feed');
+    expect(adviseFeed(spray, '2026-07-10', { ...wet, share: 0.05 }, DEFAULT_ASSUMED).kind).toBe('too-dry');
+  });
+});
+
+describe('a little with every watering', () => {
+  const weak = step({ every: undefined, withWatering: { share: 0.25 } });
+  const bag = (given: readonly FeedGiven[]): FeedingCase => ({
+    regime: { id: 'own', name: 'Own', description: '', suits: '', steps: [weak] },
+    since: '2026-06-01',
+    stageDates: { planting: { day: '2026-05-20', isNoted: true }, set: { day: '2026-06-20', isNoted: true } },
+    given,
+    left: [],
+    grownOn: () => 1,
+  });
+  const feed = (day: string, isFull: boolean): FeedGiven => ({
+    day,
+    productId: 'tomato-liquid',
+    regimeId: 'own',
+    stepId: 'a',
+    isFull,
+  });
+  const on = (today: string, ...given: FeedGiven[]) => {
+    const [state] = stepStates(bag(given), today, DEFAULT_ASSUMED);
+    if (state?.kind !== 'due') throw new Error('It is due from its start on.');
+    const water = { share: 0.4, isWatered: true, nextOn: '2026-07-01' };
+    return [
+      adviseFeed(state, today, water, DEFAULT_ASSUMED).kind,
+      adviseFeed(state, today, { ...water, isWatered: false }, DEFAULT_ASSUMED).kind,
+    ];
+  };
+
+  it('goes with a watering, every time, and by itself never', () => {
+    expect(on('2026-06-19')).toEqual(['not-yet', 'not-yet']);
+    expect(on('2026-06-25')).toEqual(['feed', 'not-yet']);
+    expect(on('2026-06-25', feed('2026-06-25', false))).toEqual(['feed', 'not-yet']);
+    expect(on('2026-08-30', feed('2026-06-25', false))).toEqual(['feed', 'not-yet']);
+  });
+
+  it('leaves a week of plain water after a full dose', () => {
+    expect(on('2026-07-01', feed('2026-06-25', true))).toEqual(['not-yet', 'not-yet']);
+    expect(on('2026-07-02', feed('2026-06-25', true))).toEqual(['feed', 'not-yet']);
+  });
+
+  it('keeps no other feed off', () => {
+    const dry = step({ id: 'dry', productId: 'tomato-organic', every: { fromDays: 28, toDays: 32 } });
+    const both = bag([feed('2026-06-25', false)]);
+    const regime = { ...both.regime, steps: [weak, dry] };
+    const [, state] = stepStates({ ...both, regime }, '2026-06-26', DEFAULT_ASSUMED);
+    expect(state).toMatchObject({ kind: 'due', earliest: '2026-06-20' });
+  });
+
+  it('is planned once, since nobody knows the days of waterings to come', () => {
+    expect(plannedFeeds(bag([]), '2026-06-01', '2026-08-01', DEFAULT_ASSUMED)).toHaveLength(1);
   });
 });
 
@@ -351,18 +427,15 @@ describe('properties of the due engine', () => {
 });
 
 describe('what is said of a regime while it is edited', () => {
-  const step = (more: Partial<RegimeStep>): RegimeStep => ({
-    id: 'a',
-    start: { on: 'set' },
-    productId: 'tomato-liquid',
-    every: { fromDays: 7, toDays: 10 },
-    shortensWithGrowth: false,
-    ...more,
-  });
   it.each([
     ['stops before it starts', { until: { on: 'flowers' } }, { kind: 'never-fires', why: 'ends-before' }],
     ['stops where it starts', { until: { on: 'set' } }, { kind: 'never-fires', why: 'ends-before' }],
     ['of a product that is gone', { productId: 'nothing' }, { kind: 'never-fires', why: 'no-product' }],
+    [
+      'into every watering, of what does not dissolve',
+      { productId: 'slow-release', every: undefined, withWatering: { share: 0.25 } },
+      { kind: 'not-in-water' },
+    ],
     ['daily', { every: { fromDays: 1, toDays: 1 } }, { kind: 'daily' }],
     ['closer than the label', { every: { fromDays: 4, toDays: 6 } }, { kind: 'inside-label', labelDays: 7 }],
   ] as const)('%s', (_, more, remark) => {

@@ -12,6 +12,8 @@ export interface StageDate {
 export interface StageDates {
   readonly planting?: StageDate | undefined;
   readonly 'base-used-up'?: StageDate | undefined;
+  /** the end of the months on the labels of what gives slowly in the mix */
+  readonly 'label-months'?: StageDate | undefined;
   readonly flowers?: StageDate | undefined;
   readonly set?: StageDate | undefined;
   readonly picking?: StageDate | undefined;
@@ -23,6 +25,8 @@ export interface FeedGiven {
   readonly productId: string;
   readonly regimeId?: string | undefined;
   readonly stepId?: string | undefined;
+  /** at about its label's dose, for what could also go into every watering at a part of it */
+  readonly isFull?: boolean | undefined;
 }
 
 /** A feed that was left: `enough` counts as given, anything else is asked for again from the next day on. */
@@ -176,21 +180,23 @@ function stateOf(step: RegimeStep, bag: FeedingCase, today: Day, assumed: Assume
   const first = later(start.day, bag.since);
   const isLate = daysBetween(start.day, bag.since) > assumed.feedLateDays;
   // what should have been given once, long before this regime was taken up, is not asked for any more
-  if (!step.every && isLate) return { kind: 'ended', step, why: 'expired', on: bag.since };
+  if (!step.every && !step.withWatering && isLate)
+    return { kind: 'ended', step, why: 'expired', on: bag.since };
 
   const intervalDays =
     countedFrom !== undefined && step.every
       ? intervalOn(step.every, step.shortensWithGrowth, bag.grownOn(countedFrom))
       : undefined;
-  const window =
-    countedFrom !== undefined && step.every
+  const window = step.withWatering
+    ? everyWatering(later(first, plainUntil(last, assumed)))
+    : countedFrom !== undefined && step.every
       ? {
           earliest: addDays(countedFrom, step.every.fromDays),
           target: addDays(countedFrom, intervalDays ?? 0),
           latest: addDays(countedFrom, step.every.toDays),
         }
       : { earliest: first, target: first, latest: addDays(first, ONCE_DAYS) };
-  const other = otherFeed(step, bag);
+  const other = step.withWatering ? undefined : otherFeed(step, bag);
   const apart = other && addDays(other.day, Math.round(assumed.feedsApart));
   const left = lefts.at(-1);
   const isAskedAgain =
@@ -222,6 +228,16 @@ function stateOf(step: RegimeStep, bag: FeedingCase, today: Day, assumed: Assume
   };
 }
 
+/** What goes into every watering is never late: it waits for the next one, however long that is. */
+function everyWatering(from: Day) {
+  return { earliest: from, target: from, latest: '9999-12-31' };
+}
+
+/** After a feed at full dose the next waterings are plain. */
+function plainUntil(last: FeedGiven | undefined, assumed: Assumed): Day {
+  return last?.isFull ? addDays(last.day, Math.round(assumed.plainAfterFull)) : '0000-01-01';
+}
+
 const isOfKind = (step: RegimeStep, regime: Regime, feed: FeedGiven) =>
   feed.productId === step.productId || (isNamedBy(feed, regime) && feed.stepId === step.id);
 
@@ -236,9 +252,11 @@ function lastOf(feeds: readonly FeedGiven[]): FeedGiven | undefined {
   );
 }
 
-/** The last feed of another step and product. */
+/** The last feed of another step and product; the little in every watering keeps nothing off. */
 function otherFeed(step: RegimeStep, bag: FeedingCase): FeedGiven | undefined {
-  return lastOf(bag.given.filter((feed) => !isOfKind(step, bag.regime, feed)));
+  const isInEvery = (feed: FeedGiven) =>
+    bag.regime.steps.some((other) => other.withWatering && isOfKind(other, bag.regime, feed));
+  return lastOf(bag.given.filter((feed) => !isOfKind(step, bag.regime, feed) && !isInEvery(feed)));
 }
 
 /** The last feed of this step or product, before its step began as well. */
@@ -253,7 +271,7 @@ function endOf(
   count: number,
   today: Day,
 ): { readonly why: 'done' | 'enough' | 'times' | 'stop'; readonly on: Day } | undefined {
-  if (!step.every && countedFrom !== undefined)
+  if (!step.every && !step.withWatering && countedFrom !== undefined)
     return { why: count > 0 ? 'done' : 'enough', on: countedFrom };
   const { until } = step;
   if (!until) return undefined;
@@ -274,7 +292,9 @@ export type FeedAdvice =
   /** water first, feed at the next stop */
   | { readonly kind: 'too-dry' }
   /** wait until it has drunk */
-  | { readonly kind: 'too-wet' };
+  | { readonly kind: 'too-wet' }
+  /** over leaves only when the sun is low: at the evening round */
+  | { readonly kind: 'in-sun' };
 
 /** A bag's water at a stop. */
 export interface FeedingWater {
@@ -285,6 +305,8 @@ export interface FeedingWater {
   readonly foundDry?: boolean;
   /** the day of the next watering after this one, if it can be told */
   readonly nextOn: Day | undefined;
+  /** whether the sun is high now; left out: it may not be */
+  readonly isSunny?: boolean;
 }
 
 /**
@@ -292,16 +314,21 @@ export interface FeedingWater {
  * the next one; not on a dry bag, where it scorches, and not on a sodden one, where it only runs through.
  */
 export function adviseFeed(
-  due: Pick<Extract<StepState, { kind: 'due' }>, 'earliest' | 'target' | 'latest'>,
+  due: Pick<Extract<StepState, { kind: 'due' }>, 'step' | 'earliest' | 'target' | 'latest'>,
   today: Day,
   water: FeedingWater,
   assumed: Assumed,
 ): FeedAdvice {
   if (today < due.earliest) return { kind: 'not-yet' };
+  const isSpray = due.step.into === 'leaves';
+  if (due.step.withWatering && !water.isWatered) return { kind: 'not-yet' };
   const passes = water.nextOn === undefined ? today >= due.target : water.nextOn > due.latest;
   if (today < due.target && !(water.isWatered && passes)) return { kind: 'not-yet' };
   if (water.foundDry || water.share < assumed.feedDryBelow) return { kind: 'too-dry' };
-  if (water.share > assumed.feedWetAbove && today <= due.latest) return { kind: 'too-wet' };
+  if (isSpray && water.isSunny) return { kind: 'in-sun' };
+  // what goes over leaves, or into water that is poured all the same, does not mind a wet mix
+  const isForRoots = !isSpray && !due.step.withWatering;
+  if (isForRoots && water.share > assumed.feedWetAbove && today <= due.latest) return { kind: 'too-wet' };
   return { kind: 'feed', isJoined: water.isWatered, isOverdue: today > due.latest };
 }
 
@@ -332,6 +359,8 @@ export function plannedFeeds(bag: FeedingCase, from: Day, to: Day, assumed: Assu
   const planned: PlannedFeed[] = [];
   for (let day = from; day <= to; day = addDays(day, 1)) {
     for (const step of bag.regime.steps) {
+      // what goes into every watering has no days of its own but the first
+      if (step.withWatering && given.some((feed) => feed.stepId === step.id)) continue;
       const state = stateOf(step, { ...bag, stageDates, given }, day, assumed);
       if (state.kind !== 'due' || state.target > day) continue;
       const feed = { day, productId: step.productId, regimeId: bag.regime.id, stepId: step.id };

@@ -44,3 +44,4 @@ export {
   type Verdict,
 } from './ledger.ts';
 export { regimeRemarks, type RegimeRemark } from './remarks.ts';
+export { canBeSprayed, doseOfStep, usualInto, type FedInto } from './step-dose.ts';

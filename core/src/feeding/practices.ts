@@ -62,6 +62,38 @@ export const FEEDING_PRACTICES: readonly Regime[] = [
     ],
   },
   {
+    id: 'label-months',
+    name: 'As long as the mix’s label says, then a liquid',
+    description:
+      'Nothing while the grains or feed in the mix give by their label; once its months are over, a liquid high in potash.',
+    suits: 'Bought mix with feed for months, and who trusts its label.',
+    steps: [step('liquid', { on: 'label-months' }, 'tomato-liquid', every(7, 10, true))],
+  },
+  {
+    id: 'every-watering',
+    name: 'A little with every watering',
+    description:
+      'From the first set truss a quarter of a dose of liquid in every watering; or a whole one, and plain water for a week.',
+    suits: 'Who mixes feed in a butt or drum anyway, and small bags that are watered a lot.',
+    steps: [
+      step('weak', { on: 'set' }, 'tomato-liquid', {
+        withWatering: { share: 0.25 },
+        shortensWithGrowth: false,
+      }),
+    ],
+  },
+  {
+    id: 'over-leaves',
+    name: 'Over the leaves, beside the can',
+    description:
+      'A seaweed spray over the leaves each fortnight in the evening, and potash liquid over the mix from the first truss.',
+    suits: 'Who likes to spray, under cover or in a dry summer; others keep leaves dry.',
+    steps: [
+      step('spray', { on: 'weeks', weeks: 3 }, 'seaweed-spray', { ...every(14, 18), into: 'leaves' }),
+      step('liquid', { on: 'set' }, 'tomato-liquid', every(9, 12, true)),
+    ],
+  },
+  {
     id: 'dry-monthly',
     name: 'Dry and organic, monthly',
     description:

@@ -1,5 +1,12 @@
 import type { BagView } from './bag-view.ts';
-import { batchOf, type BatchNeed, type BatchPart } from '../feeding/index.ts';
+import {
+  batchOf,
+  doseOfStep,
+  usualInto,
+  type BatchNeed,
+  type BatchPart,
+  type FedInto,
+} from '../feeding/index.ts';
 import {
   checkDose,
   ecOf,
@@ -11,7 +18,7 @@ import {
   findProduct,
 } from '../products/index.ts';
 import { isGivenInWater, type Product, type LabelDose } from '../records/index.ts';
-import { FEED_LITRES } from './feed-offers.ts';
+import { FEED_LITRES, feedLitres } from './feed-offers.ts';
 
 /** Which feed a bag is to get: its regime's, or one chosen for all. */
 export interface BagFeed {
@@ -19,6 +26,7 @@ export interface BagFeed {
   readonly product: Product;
   readonly dose: LabelDose;
   readonly waterLitres: number;
+  readonly into: FedInto | undefined;
   /** the regime's step that it answers */
   readonly step: { readonly regimeId: string; readonly stepId: string } | undefined;
 }
@@ -51,12 +59,13 @@ export function bagFeeds(
     const step = forAll === undefined ? due?.step : undefined;
     const productId = forAll ?? step?.productId;
     const product = productId === undefined ? undefined : findProduct(productId, products);
-    const dose = step?.dose ?? product?.feed?.dose;
+    const dose = step ? doseOfStep(step, product) : product?.feed?.dose;
     if (!product || !dose) return [];
-    const waterLitres = litresEach ?? waterFor(bag);
+    const into = step?.into ?? usualInto(product);
+    const waterLitres = litresEach ?? feedLitres(into, bag, waterFor(bag));
     const regimeId = feeding?.regime?.id;
     const answers = step && regimeId !== undefined ? { regimeId, stepId: step.id } : undefined;
-    return [{ bag, product, dose, waterLitres, step: answers }];
+    return [{ bag, product, dose, waterLitres, into, step: answers }];
   });
 }
 

@@ -7,7 +7,15 @@ import {
   type Product,
   type LabelDose,
 } from '../records/index.ts';
-import { adviseFeed, feedFor, type FeedAdvice, type StepState } from '../feeding/index.ts';
+import {
+  adviseFeed,
+  doseOfStep,
+  feedFor,
+  usualInto,
+  type FedInto,
+  type FeedAdvice,
+  type StepState,
+} from '../feeding/index.ts';
 import { findProduct } from '../products/index.ts';
 
 /** A feed that a bag's regime asks for at this stop, or word why it has to wait. */
@@ -17,17 +25,29 @@ export interface FeedOffer {
   readonly product: Product;
   readonly partner: Product | undefined;
   readonly dose: LabelDose;
+  /** the whole dose of what goes into every watering in part: the other way to give it; undefined for what does not */
+  readonly fullDose: LabelDose | undefined;
+  readonly into: FedInto | undefined;
   readonly advice: FeedAdvice;
 }
+
+/** Until this hour the sun is low enough for wet leaves; they dry during the morning. */
+const SPRAY_UNTIL = 9;
 
 /** What a feed goes with where the bag needs no watering, L for each plant: it has to be in some water. */
 export const FEED_LITRES = 1;
 
-/** What an offer comes to in so much water. */
-export function offeredAmount(offer: FeedOffer, bag: BagView, waterLitres: number): FeedAmount {
+/** Water that a feed is in, L: that of the watering, and for leaves what wets them. */
+export function feedLitres(into: FedInto | undefined, bag: BagView, wateringLitres: number): number {
+  const plants = Math.max(1, bag.occupants.length);
+  return into === 'leaves' ? bag.properties.assumed.leafSpray * plants : wateringLitres;
+}
+
+/** What an offer comes to with so much water poured. */
+export function offeredAmount(offer: FeedOffer, bag: BagView, wateringLitres: number): FeedAmount {
   return feedFor(offer.dose, {
     containerId: bag.container.id,
-    waterLitres,
+    waterLitres: feedLitres(offer.into, bag, wateringLitres),
     plants: bag.occupants.length,
     mixLitres: bag.properties.fill.mixLitres,
   });
@@ -38,7 +58,12 @@ export function feedOffers(
   bag: BagView,
   products: readonly Product[],
   now: string,
-  stop: { readonly isWatered: boolean; readonly foundDry?: boolean },
+  stop: {
+    readonly isWatered: boolean;
+    readonly foundDry?: boolean;
+    /** the hour of the day, for what goes over leaves; left out: it may be any */
+    readonly hour?: number;
+  },
 ): readonly FeedOffer[] {
   const { water, feeding } = bag;
   const regime = feeding?.regime;
@@ -49,14 +74,21 @@ export function feedOffers(
   return feeding.states.flatMap((state): FeedOffer[] => {
     if (state.kind !== 'due') return [];
     const product = findProduct(state.step.productId, products);
-    const dose = state.step.dose ?? product?.feed?.dose;
+    const { step } = state;
+    const dose = doseOfStep(step, product);
     if (!product || !dose) return [];
     const nextOn = next === undefined ? undefined : dayOf(next);
-    const advice = adviseFeed(state, dayOf(now), { share, nextOn, ...stop }, bag.properties.assumed);
+    const { assumed } = bag.properties;
+    const isSunny = stop.hour !== undefined && stop.hour >= SPRAY_UNTIL && stop.hour < assumed.sprayFrom;
+    const advice = adviseFeed(state, dayOf(now), { share, nextOn, isSunny, ...stop }, assumed);
     if (advice.kind === 'not-yet') return [];
+    const fullDose = step.withWatering
+      ? doseOfStep({ ...step, withWatering: undefined }, product)
+      : undefined;
+    const into = step.into ?? usualInto(product);
     const partnerId = product.feed?.partnerId;
     const partner = partnerId === undefined ? undefined : findProduct(partnerId, products);
-    return [{ state, regimeId: regime.id, product, partner, dose, advice }];
+    return [{ state, regimeId: regime.id, product, partner, dose, fullDose, into, advice }];
   });
 }
 
@@ -83,20 +115,15 @@ export interface GivenFeed extends FeedAmount {
   readonly partner?: Product | undefined;
   /** water that it was in, L; counts for what is given in water */
   readonly litres: number;
+  /** over the leaves or into the store; left out: over the mix */
+  readonly into: FedInto | undefined;
   /** the regime's step that it answers */
   readonly step?: { readonly regimeId: string; readonly stepId: string } | undefined;
 }
 
-/** Where a form goes when it is not over the mix. */
-function intoOf(product: Product): 'leaves' | 'store' | undefined {
-  const form = product.feed?.form;
-  return form === 'foliar' ? 'leaves' : form === 'two-part' ? 'store' : undefined;
-}
-
 /** The diary entries of a feed: both parts of one that has two. */
 export function fedDrafts(given: GivenFeed, at: string): Draft<'fed'>[] {
-  const { bag, product, partner, amount, unit, litres, step } = given;
-  const into = intoOf(product);
+  const { bag, product, partner, amount, unit, litres, into, step } = given;
   const isInWater = product.feed !== undefined && isGivenInWater(product.feed.form);
   return [product, ...(partner ? [partner] : [])].map((part) => ({
     kind: 'fed',
@@ -111,10 +138,9 @@ export function fedDrafts(given: GivenFeed, at: string): Draft<'fed'>[] {
   }));
 }
 
-/** The same with the watering that its water is. */
+/** The same with the watering that its water is; what wets leaves is none. */
 export function fedWithWatering(given: GivenFeed, at: string): Draft[] {
-  const { bag, product, litres } = given;
-  const into = intoOf(product);
+  const { bag, product, litres, into } = given;
   const isInWater = product.feed !== undefined && isGivenInWater(product.feed.form);
   const watering: Draft<'watering'> = {
     kind: 'watering',
@@ -128,9 +154,10 @@ export function fedWithWatering(given: GivenFeed, at: string): Draft[] {
   return [...(isInWater && into !== 'leaves' ? [watering] : []), ...fedDrafts(given, at)];
 }
 
-/** An offer as it was taken, in so much water. */
-export function asGiven(offer: FeedOffer, bag: BagView, litres: number): GivenFeed {
-  const { product, partner, regimeId, state } = offer;
+/** An offer as it was taken, with so much water poured. */
+export function asGiven(offer: FeedOffer, bag: BagView, wateringLitres: number): GivenFeed {
+  const { product, partner, regimeId, state, into } = offer;
   const step = { regimeId, stepId: state.step.id };
-  return { bag, product, partner, litres, step, ...offeredAmount(offer, bag, litres) };
+  const litres = feedLitres(into, bag, wateringLitres);
+  return { bag, product, partner, litres, into, step, ...offeredAmount(offer, bag, wateringLitres) };
 }

@@ -84,6 +84,41 @@ export function sourcesOf(
   return { sources, unknown };
 }
 
+/** What gives for less than this is no slow feed, months. */
+const LEAST_SLOW_MONTHS = 1;
+const MONTH_DAYS = 30.4;
+
+/** The day on which the label months are over of all that gives slowly in a mix; undefined where nothing does. */
+export function labelMonthsOver(sources: readonly LedgerSource[]): Day | undefined {
+  return sources
+    .flatMap(({ day, months, brings }) =>
+      months !== undefined && months >= LEAST_SLOW_MONTHS && brings.n > 0
+        ? [addDays(day, Math.round(months * MONTH_DAYS))]
+        : [],
+    )
+    .sort()
+    .at(-1);
+}
+
+/** From this part of its label's dose on a feed is a full one. */
+const FULL_SHARE = 0.6;
+
+/** Whether a feed in water was at about its label's strength or above; undefined where that cannot be told. */
+export function isFullDose(fed: EntryOf<'fed'>, garden: Garden): boolean | undefined {
+  const product = findProduct(fed.productId, garden.products);
+  const dose = product?.feed?.dose;
+  if (!product || dose?.per !== 'litre' || fed.litres === undefined) return undefined;
+  const scoops = scoopsOf(garden);
+  const [given, full] = [gramsOf(fed, product, scoops), gramsOf(dose, product, scoops)];
+  const share =
+    given !== undefined && full
+      ? given / full
+      : fed.unit === dose.unit
+        ? fed.amount / dose.amount
+        : undefined;
+  return share === undefined ? undefined : share / fed.litres >= FULL_SHARE;
+}
+
 /** Share of a bag's water that ran out of it on each day: what was poured and did not stay. */
 export function drainedBy(
   here: readonly Entry[],

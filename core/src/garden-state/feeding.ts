@@ -36,7 +36,7 @@ import type { Move } from '../water/index.ts';
 import { knownWeather, siteOf } from './bag-state.ts';
 import type { BagProperties } from './properties.ts';
 import { datesOf, stageDatesOf } from './stage-dates.ts';
-import { drainedBy, fedPlants, sourcesOf } from './feed-sources.ts';
+import { drainedBy, fedPlants, isFullDose, labelMonthsOver, sourcesOf } from './feed-sources.ts';
 
 /** What is known of one bag's feeding at one moment, all of it computed: what its regime asks for and why. */
 export interface BagFeeding {
@@ -96,7 +96,15 @@ export function feedingCaseOf(
     stageDates,
     given: here.flatMap((e) =>
       e.kind === 'fed' && dayOf(e.at) >= from
-        ? [{ day: dayOf(e.at), productId: e.productId, regimeId: e.regimeId, stepId: e.stepId }]
+        ? [
+            {
+              day: dayOf(e.at),
+              productId: e.productId,
+              regimeId: e.regimeId,
+              stepId: e.stepId,
+              isFull: isFullDose(e, garden),
+            },
+          ]
         : e.kind === 'filled'
           ? e.amendments.map((a) => ({ day: from, productId: a.productId }))
           : [],
@@ -202,7 +210,13 @@ export function bagFeeding(
   const used: DaySpread = eldest
     ? baseUsedUp(ledgerCase, eldest.plantedOn, assumed)
     : { low: undefined, likely: undefined, high: undefined };
-  const stageDates = stageDatesOf(occupants, eldest && dates.get(eldest), used, assumed);
+  const stageDates = stageDatesOf(
+    occupants,
+    eldest && dates.get(eldest),
+    used,
+    labelMonthsOver(sources),
+    assumed,
+  );
   const { assigned, regime } = regimeNow(here, garden);
   const states =
     regime && assigned && eldest

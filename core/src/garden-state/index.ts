@@ -31,6 +31,7 @@ export { learntOf, withLearnt, type Learnt } from './learnt.ts';
 export {
   type FeedOffer,
   FEED_LITRES,
+  feedLitres,
   offeredAmount,
   feedOffers,
   feedDueIds,

@@ -40,6 +40,7 @@ export function stageDatesOf(
   occupants: readonly Occupant[],
   dates: PlantingDates | undefined,
   used: DaySpread,
+  labelMonthsOver: Day | undefined,
   assumed: Pick<Assumed, 'flowersToSet'>,
 ): StageDates {
   const present = occupants.filter((o) => o.clearedOn === undefined);
@@ -74,5 +75,7 @@ export function stageDatesOf(
     set: set ?? least(firstSet, picking),
     picking: picking ?? notBefore(dates.picking.from, 'ripe'),
     'base-used-up': used.likely === undefined ? undefined : { day: used.likely, isNoted: false },
+    // where nothing in the mix gives slowly there is nothing to wait for
+    'label-months': { day: labelMonthsOver ?? eldest.plantedOn, isNoted: true },
   };
 }

@@ -11,13 +11,16 @@ import type {
   StopRule,
   Trigger,
 } from '@rundel/core/records';
-import type {
-  FeedAdvice,
-  RegimeRemark,
-  SolutionFault,
-  SolutionWord,
-  StepState,
-  Verdict,
+import {
+  doseOfStep,
+  usualInto,
+  type FedInto,
+  type FeedAdvice,
+  type RegimeRemark,
+  type SolutionFault,
+  type SolutionWord,
+  type StepState,
+  type Verdict,
 } from '@rundel/core/feeding';
 import type { DoseCheck, Element, FeedProblem } from '@rundel/core/products';
 import { trimmed, type UnitSystem } from '@rundel/core/units';
@@ -91,6 +94,8 @@ export function triggerWords(trigger: Trigger): string {
       return `${weeksWords(trigger.weeks)} after planting`;
     case 'base-used-up':
       return 'when what the mix brought is used up';
+    case 'label-months':
+      return 'when the months on the label of its slow feed are over';
     case 'flowers':
       return 'at the first flowers';
     case 'set':
@@ -115,16 +120,34 @@ export function stepSentence(
   own: readonly Product[],
   system: UnitSystem,
 ): string {
-  const dose = step.dose ?? product?.feed?.dose;
+  const dose = doseOfStep(step, product);
   const start = triggerWords(step.start);
   const upper = start.charAt(0).toUpperCase() + start.slice(1);
-  const every = step.every
-    ? step.every.fromDays === step.every.toDays
-      ? `, every ${step.every.fromDays === 1 ? 'day' : `${step.every.fromDays} days`}`
-      : `, every ${step.every.fromDays} to ${step.every.toDays} days${step.shortensWithGrowth ? ', closer as it grows' : ''}`
-    : ', once';
+  const every = step.withWatering
+    ? `, with every watering: ${shareWords(step.withWatering.share)} of the dose`
+    : step.every
+      ? step.every.fromDays === step.every.toDays
+        ? `, every ${step.every.fromDays === 1 ? 'day' : `${step.every.fromDays} days`}`
+        : `, every ${step.every.fromDays} to ${step.every.toDays} days${step.shortensWithGrowth ? ', closer as it grows' : ''}`
+      : ', once';
   const until = step.until ? `, ${stopWords(step.until)}` : '';
-  return `${upper}: ${midSentence(productName(step.productId, own))}${dose ? `, ${doseWords(dose, system)}` : ''}${every}${until}.`;
+  const way = step.into === 'leaves' ? ', over the leaves' : '';
+  return `${upper}: ${midSentence(productName(step.productId, own))}${dose ? `, ${doseWords(dose, system)}` : ''}${way}${every}${until}.`;
+}
+
+/** "a quarter", "40 %" */
+function shareWords(share: number): string {
+  const known = (
+    [
+      [1, 'the whole'],
+      [0.5, 'half'],
+      [1 / 3, 'a third'],
+      [0.25, 'a quarter'],
+      [0.2, 'a fifth'],
+      [0.1, 'a tenth'],
+    ] as const
+  ).find(([value]) => Math.abs(value - share) < 0.006);
+  return known?.[1] ?? `${Math.round(share * 100)}\u00a0%`;
 }
 
 /** What a trigger is called when a day is counted from it. */
@@ -132,6 +155,7 @@ const FROM_WORDS: Record<Trigger['on'], string> = {
   planting: 'planting',
   weeks: 'planting',
   'base-used-up': 'the mix’s own feed running out',
+  'label-months': 'the end of its slow feed’s label months',
   flowers: 'first flowers',
   set: 'the first set truss',
   picking: 'the first picking',
@@ -159,6 +183,11 @@ export function stateSentence(state: StepState, today: string, own: readonly Pro
     }[state.why];
   }
   const { reason, target, earliest, latest } = state;
+  const { withWatering } = state.step;
+  if (withWatering)
+    return earliest > today
+      ? `${name} was given at full dose on ${shortDay(reason.lastOn ?? today)}: plain water until ${shortDay(earliest)}.`
+      : `${name} goes into every watering, ${shareWords(withWatering.share)} of its dose.`;
   const when =
     today > latest
       ? `is ${days(daysBetween(latest, today))} late`
@@ -196,6 +225,7 @@ export const FEED_SKIP_WORDS: Record<SkippedFeed, string> = {
 export const ADVICE_WORDS: Record<Exclude<FeedAdvice['kind'], 'feed' | 'not-yet'>, string> = {
   'too-dry': 'It is too dry to feed: roots would scorch. Water first, and feed at the next stop.',
   'too-wet': 'It is too wet to feed: it would only run through. Feed once it has used some.',
+  'in-sun': 'Over leaves in the evening or early, never in sun: they scorch. It is kept until then.',
 };
 
 /** What the ledger says of a bag, in one sentence. */
@@ -261,6 +291,8 @@ export const FEED_PROBLEM_WORDS: Record<FeedProblem['code'], string> = {
 export function remarkWords(remark: RegimeRemark): string {
   if (remark.kind === 'daily')
     return 'This would feed every day or two: a plant cannot use it, and roots scorch.';
+  if (remark.kind === 'not-in-water')
+    return 'This is laid on or worked in: it cannot go into a watering or over leaves.';
   if (remark.kind === 'inside-label')
     return `The label asks for ${days(remark.labelDays)} between two feeds; this is closer.`;
   return remark.why === 'no-product'
@@ -285,12 +317,15 @@ export const SOLUTION_FAULT_WORDS: Record<SolutionFault, string> = {
 };
 
 /** The feed's tea, two-part and other hands-on words at the step. */
-export function feedCaution(product: Pick<Product, 'feed' | 'isDusty'>): string {
+export function feedCaution(
+  product: Pick<Product, 'feed' | 'isDusty'>,
+  into: FedInto | undefined = usualInto(product),
+): string {
   const form = product.feed?.form;
   if (form === 'tea')
     return 'It smells, and it is full of germs: gloves, only on the mix, never on leaves or fruit to be eaten soon, and away from the tap.';
-  if (form === 'foliar')
-    return 'At evening or on a dull day, never in sun; not on leaves or fruit to be eaten soon. The label is the law.';
+  if (into === 'leaves')
+    return 'Never in sun: in the evening, early enough to dry before night, for wet leaves bring disease. Not on leaves or fruit to be eaten soon; one leaf first, and gloves. The label is the law. A spray is not a watering.';
   if (form === 'two-part')
     return 'A first, stir, then B: undiluted together they turn to chalk. Gloves, food-safe cans, and the label goes before this.';
   if (form === 'manure')

@@ -1,8 +1,8 @@
 import { Alert, Box, Typography } from '@mui/material';
-import { feedFor } from '@rundel/core/feeding';
+import { canBeSprayed, feedFor, usualInto, type FedInto } from '@rundel/core/feeding';
 import { checkDose, findProduct, isFeed, productsIn, scoopsOf } from '@rundel/core/products';
 import { isGivenInWater, type FeedUnit, type Product } from '@rundel/core/records';
-import { fedWithWatering } from '@rundel/core/garden-state';
+import { fedWithWatering, feedLitres } from '@rundel/core/garden-state';
 import { trimmed } from '@rundel/core/units';
 import { useMemo, useState } from 'react';
 import { useGarden, useUnitFormat, type Bag } from '../store/index.ts';
@@ -15,6 +15,12 @@ import { wateringAmount } from './entries/water-forms.ts';
 import { choiceField, FormDialog, FormField, textField, useFields } from './form/index.ts';
 
 const FEED_WATER_LITRES = 2;
+/** Names of the ways that a feed in water can go. */
+const WAYS = [
+  { id: 'mix', label: 'Over the mix' },
+  { id: 'leaves', label: 'Over the leaves' },
+] as const;
+type Way = (typeof WAYS)[number]['id'] | '';
 
 const FIELDS = {
   water: wateringAmount('In how much water', 'It counts as a watering too.'),
@@ -26,6 +32,7 @@ const FIELDS = {
 export default function FeedDialog({
   bags,
   productId,
+  into,
   step,
   onClose,
   onDone = onClose,
@@ -33,6 +40,8 @@ export default function FeedDialog({
   /** one, or several that get the same feed, each as much as its own size asks */
   readonly bags: readonly [Bag, ...Bag[]];
   readonly productId?: string | undefined;
+  /** as the regime has it; left out: as its product is usually given */
+  readonly into?: FedInto | undefined;
   /** the regime's step that it answers */
   readonly step?: { readonly regimeId: string; readonly stepId: string } | undefined;
   onClose(): void;
@@ -50,20 +59,33 @@ export default function FeedDialog({
         label: 'With what',
         options: feeds.map(({ id, name }) => ({ id, label: name })),
       }),
+      way: choiceField<Way>({ label: 'How', options: WAYS }),
       ...FIELDS,
       unit: choiceField<FeedUnit | ''>({ label: 'Counted in', options: FEED_UNIT_OPTIONS }),
     },
     {
-      values: { productId: productId ?? 'tomato-liquid', water: FEED_WATER_LITRES, unit: '' },
-      isAsked: (name, texts) => name !== 'water' || isInWater(feeds.find((g) => g.id === texts.productId)),
+      values: { productId: productId ?? 'tomato-liquid', way: '', water: FEED_WATER_LITRES, unit: '' },
+      isAsked: (name, texts) => {
+        const chosen = feeds.find((g) => g.id === texts.productId);
+        return name === 'way' ? canBeSprayed(chosen) : name !== 'water' || isInWater(chosen);
+      },
     },
   );
+  const [first] = useState(form.texts.water);
   // what was half typed before the dialog was left is the grower's own too
   const isTyped = wasTyped || form.texts.amount !== '';
   const product = feeds.find((g) => g.id === form.texts.productId) ?? (feeds[0] as Product);
   const dose = product.feed?.dose;
   const partner = findProduct(product.feed?.partnerId ?? '', garden.products);
-  const litres = form.values.water ?? FEED_WATER_LITRES;
+  const usual = into ?? usualInto(product);
+  const way: Way = form.texts.way === '' ? (usual === 'leaves' ? 'leaves' : 'mix') : (form.texts.way as Way);
+  const given: FedInto | undefined =
+    usual === 'store' ? 'store' : canBeSprayed(product) && way === 'leaves' ? 'leaves' : undefined;
+  // until an amount of water is typed it is what the way of giving it takes
+  const litres =
+    form.texts.water === first && given === 'leaves'
+      ? feedLitres('leaves', bag, 0)
+      : (form.values.water ?? FEED_WATER_LITRES);
   const labelled = (each: Bag) =>
     dose &&
     feedFor(dose, {
@@ -89,7 +111,10 @@ export default function FeedDialog({
     if (!read.ok) return form.refuse('amount', read.problem);
     const at = clock.now();
     const drafts = bags.flatMap((each) =>
-      fedWithWatering({ bag: each, product, partner, ...read.value, ...ownAmount(each), litres, step }, at),
+      fedWithWatering(
+        { bag: each, product, partner, ...read.value, ...ownAmount(each), litres, into: given, step },
+        at,
+      ),
     );
     await record(drafts, `feed at ${bags.length === 1 ? bag.container.label : `${bags.length} bags`}`);
     onDone();
@@ -112,7 +137,19 @@ export default function FeedDialog({
         }}
         help={label && `${label}${partner ? `, and as much ${midSentence(partner.name)}` : ''}.`}
       />
-      {isInWater(product) && <FormField form={form} name="water" />}
+      {form.isAsked('way') && <FormField form={form} name="way" value={way} />}
+      {isInWater(product) && (
+        <FormField
+          form={form}
+          name="water"
+          value={
+            given === 'leaves' && form.texts.water === first
+              ? unitFormat.show(litres, 'water')
+              : form.texts.water
+          }
+          {...(given === 'leaves' ? { help: 'It wets the leaves, and counts as no watering.' } : {})}
+        />
+      )}
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         <FormField form={form} name="amount" value={amountText} onTyped={() => setTyped(true)} />
         <FormField
@@ -142,7 +179,7 @@ export default function FeedDialog({
         </Typography>
       )}
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        {feedCaution(product)}
+        {feedCaution(product, given)}
       </Typography>
     </FormDialog>
   );

@@ -86,6 +86,7 @@ export function FeedPanel({ bag }: { readonly bag: Bag }) {
           <FeedDialog
             bags={[bag]}
             productId={regime?.steps[0]?.productId}
+            into={regime?.steps[0]?.into}
             onClose={() => setFeeding(false)}
           />
         </Suspense>

@@ -64,7 +64,9 @@ export default function FeedDue({
             {stateSentence(state, today, garden.products)}{' '}
             {isChecked && advice.kind !== 'feed' && advice.kind !== 'not-yet'
               ? ADVICE_WORDS[advice.kind]
-              : 'It goes with the watering.'}
+              : state.step.into === 'leaves'
+                ? ''
+                : 'It goes with the watering.'}
           </span>
         </Box>
       ))}

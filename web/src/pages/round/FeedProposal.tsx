@@ -6,6 +6,7 @@ import {
   asGiven,
   FEED_LITRES,
   fedWithWatering,
+  feedLitres,
   offeredAmount,
   type FeedOffer,
 } from '@rundel/core/garden-state';
@@ -80,7 +81,9 @@ export default function FeedProposal({
           <Box sx={{ fontSize: '0.92rem' }}>
             {feedName(offer.product)}
             {offer.partner ? `, then as much ${feedName(offer.partner)}` : ''}
-            {isInWater ? ` in ${unitFormat.show(litres, 'water')}` : ', on top, and watered in'}
+            {isInWater
+              ? ` in ${unitFormat.show(feedLitres(offer.into, bag, litres), 'water')}${offer.into === 'leaves' ? ', over the leaves' : ''}`
+              : ', on top, and watered in'}
           </Box>
         </Box>
         <OnceButton
@@ -106,7 +109,7 @@ export default function FeedProposal({
         </ChoiceButton>
       </Box>
       <Typography sx={{ fontSize: '0.85rem' }}>
-        {doseWords(offer.dose, unitFormat.system)}. {feedCaution(offer.product)}
+        {doseWords(offer.dose, unitFormat.system)}. {feedCaution(offer.product, offer.into)}
       </Typography>
     </Box>
   );

@@ -1,5 +1,6 @@
 import { Box, Button, Typography, useMediaQuery } from '@mui/material';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
+import { hourOf } from '@rundel/core/calendar';
 import { planRound } from '@rundel/core/round';
 import type { EntryOf } from '@rundel/core/records';
 import { lazy, Suspense, useCallback, useDeferredValue, useMemo } from 'react';
@@ -51,6 +52,7 @@ export default function RoundPage() {
   const measure = useMemo(() => wateringMeasure(garden), [garden]);
   const { products } = garden;
   const today = clock.now().slice(0, 10);
+  const hour = Math.floor(hourOf(clock.now()));
   const fedIds = useMemo(() => feedDueIds(bags, products, `${today}T12:00:00.000Z`), [bags, products, today]);
   const plan = useMemo(
     () =>
@@ -72,12 +74,13 @@ export default function RoundPage() {
       const isWatered = status.kind === 'watering' || ('wateredLitres' in status && status.wateredLitres > 0);
       const due = feedOffers(bag, products, `${today}T12:00:00.000Z`, {
         isWatered,
+        hour,
         foundDry: wasFoundDry(status, bag),
       });
       const feeds = unanswered(due, bag, walk, live);
       return { bag, status: withFeed(status, feeds), feeds };
     },
-    [products, isCold, live, measure, today, walk],
+    [hour, products, isCold, live, measure, today, walk],
   );
   const stops = useMemo((): readonly WalkStop[] => {
     const ids = new Set(walk?.spotIds ?? walk?.containerIds);

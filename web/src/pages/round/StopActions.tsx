@@ -180,6 +180,7 @@ export function StopActions({
           <FeedDialog
             bags={[bag]}
             productId={offered?.product.id}
+            into={offered?.into}
             step={offered && { regimeId: offered.regimeId, stepId: offered.state.step.id }}
             onClose={() => setFeeding(false)}
           />

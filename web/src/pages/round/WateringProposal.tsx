@@ -41,7 +41,7 @@ export default function WateringProposal({
   bag,
   driest,
   advice,
-  feeds,
+  feeds: offered,
   onGiven,
   onOther,
   onSkip,
@@ -62,6 +62,8 @@ export default function WateringProposal({
   const [count, setCount] = useState(advice.fills.count);
   const [seen, setSeen] = useState(NOTHING_THROUGH);
   const [isFed, setFed] = useState(true);
+  const [isFull, setFull] = useState(false);
+  const feeds = isFull ? offered.map((feed) => ({ ...feed, dose: feed.fullDose ?? feed.dose })) : offered;
   const given = isFed ? feeds.filter((feed) => feed.advice.kind === 'feed') : [];
   const litres = count * measure.litres;
   const { number, symbol } = unitFormat.parts(litres, 'water');
@@ -102,7 +104,15 @@ export default function WateringProposal({
       </Typography>
       {feeds.length > 0 && (
         <Suspense>
-          <FeedLine offers={feeds} bag={bag} litres={litres} isOn={isFed} onChange={setFed} />
+          <FeedLine
+            offers={feeds}
+            bag={bag}
+            litres={litres}
+            isOn={isFed}
+            isFull={isFull}
+            onChange={setFed}
+            onFull={setFull}
+          />
         </Suspense>
       )}
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, marginBlockStart: 1 }}>

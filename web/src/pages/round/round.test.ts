@@ -215,14 +215,14 @@ describe('a feed at a stop', () => {
     const product = FEEDS.find((f) => f.id === 'nutrient-a');
     const partner = FEEDS.find((f) => f.id === 'nutrient-b');
     if (!product || !partner) throw new Error('both parts are there');
-    const both = fedWithWatering({ ...given, product, partner }, at(5));
+    const both = fedWithWatering({ ...given, product, partner, into: 'store' }, at(5));
     expect(both).toMatchObject([
       { kind: 'watering', into: 'store' },
       { kind: 'fed', productId: 'nutrient-a', into: 'store' },
       { kind: 'fed', productId: 'nutrient-b', into: 'store' },
     ]);
     const spray = FEEDS.find((f) => f.id === 'seaweed-spray');
-    expect(fedWithWatering({ ...given, product: spray ?? product }, at(5))).toMatchObject([
+    expect(fedWithWatering({ ...given, product: spray ?? product, into: 'leaves' }, at(5))).toMatchObject([
       { kind: 'fed', into: 'leaves' },
     ]);
   });

@@ -1,3 +1,4 @@
+import { doseOfStep } from '@rundel/core/feeding';
 import { findProduct } from '@rundel/core/products';
 import type { Draft, LabelDose, Product } from '@rundel/core/records';
 import { useGarden, type Bag } from '../../store/index.ts';
@@ -16,7 +17,7 @@ export function useNutrient(bag: Bag | undefined): Nutrient | undefined {
   const regime = bag?.feeding?.regime;
   for (const step of regime?.steps ?? []) {
     const product = findProduct(step.productId, garden.products);
-    const dose = step.dose ?? product?.feed?.dose;
+    const dose = doseOfStep(step, product);
     if (product?.feed?.form !== 'two-part' || dose?.per !== 'litre') continue;
     const partner = product.feed.partnerId && findProduct(product.feed.partnerId, garden.products);
     return {

@@ -155,7 +155,7 @@ export default function BatchBench() {
 
 /** The diary entries of one bag's share. */
 function draftsOf(feed: BagFeed, own: number | undefined, products: readonly Product[], at: string): Draft[] {
-  const { bag, product, dose, waterLitres, step } = feed;
+  const { bag, product, dose, waterLitres, into, step } = feed;
   const amount = feedFor(
     { ...dose, amount: own ?? dose.amount },
     {
@@ -166,7 +166,7 @@ function draftsOf(feed: BagFeed, own: number | undefined, products: readonly Pro
     },
   );
   const partner = findProduct(product.feed?.partnerId ?? '', products);
-  return fedWithWatering({ bag, product, partner, litres: waterLitres, step, ...amount }, at);
+  return fedWithWatering({ bag, product, partner, litres: waterLitres, into, step, ...amount }, at);
 }
 
 /** One product of the batch. */

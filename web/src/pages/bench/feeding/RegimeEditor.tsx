@@ -1,4 +1,5 @@
 import { Alert, Box, Button, TextField } from '@mui/material';
+import { resolveAssumed } from '@rundel/core/assumed';
 import { regimeRemarks } from '@rundel/core/feeding';
 import type { Regime, OwnRegime } from '@rundel/core/records';
 import { findProduct, isFeed, productsIn } from '@rundel/core/products';
@@ -29,6 +30,7 @@ export function RegimeEditor({
 }) {
   const { garden, clock, saveRecords } = useGarden();
   const { system } = useUnitFormat();
+  const assumed = resolveAssumed(garden.settings.assumptions);
   const feeds = productsIn(garden.products).filter(isFeed);
   const labelDose = (productId: string) => findProduct(productId, garden.products)?.feed?.dose;
   const [form, setForm] = useState<RegimeForm>(() => ({
@@ -36,7 +38,7 @@ export function RegimeEditor({
     // what is said of a practice need not be true of what is made of it
     description: own ? from.description : `Made from ${midSentence(from.name)}.`,
     suits: own ? from.suits : '',
-    steps: from.steps.map((step) => stepFormOf(step, labelDose(step.productId), system)),
+    steps: from.steps.map((step) => stepFormOf(step, labelDose(step.productId), system, assumed)),
   }));
   const [problem, setProblem] = useState<string>();
   const change = (next: RegimeForm) => {

@@ -1,10 +1,10 @@
 import { Alert, Box, Button, FormControlLabel, MenuItem, Switch, TextField } from '@mui/material';
-import { type RegimeRemark } from '@rundel/core/feeding';
+import { canBeSprayed, type RegimeRemark } from '@rundel/core/feeding';
 import { checkDose, scoopsOf } from '@rundel/core/products';
 import { FEED_UNITS, type Product } from '@rundel/core/records';
 import type { ReactNode } from 'react';
 import { perWords, displayDose } from '../../../text/dose-text.ts';
-import { CHECK_WORDS, remarkWords, stepSentence, UNIT_WORDS } from '../../../text/feed-text.ts';
+import { CHECK_WORDS, feedCaution, remarkWords, stepSentence, UNIT_WORDS } from '../../../text/feed-text.ts';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
 import { readStep, type StepForm } from './regime-form.ts';
 
@@ -12,6 +12,7 @@ const STARTS: Record<StepForm['start'], string> = {
   planting: 'At planting',
   weeks: 'Some weeks or days after planting',
   'base-used-up': 'When the mix’s own feed is used up',
+  'label-months': 'When the label’s months of the feed in the mix are over',
   flowers: 'At the first flowers',
   set: 'When the first truss has set',
   picking: 'At the first picking',
@@ -23,11 +24,18 @@ const ENDS: Record<StepForm['until'], string> = {
   times: 'so many times',
   weeks: 'until some weeks or days after planting',
   'base-used-up': 'until the mix’s own feed is used up',
+  'label-months': 'until the label’s months of the feed in the mix are over',
   planting: 'until planting',
   flowers: 'until the first flowers',
   set: 'until the first truss has set',
   picking: 'until the first picking',
   date: 'until a day of the year',
+};
+
+const OFTEN: Record<StepForm['often'], string> = {
+  once: 'once',
+  every: 'again and again',
+  watering: 'with every watering, weaker',
 };
 
 /** One step as a sentence whose words are chosen. What it says so far stands below, with what is odd about it. */
@@ -119,13 +127,23 @@ export function StepSentence({
             />
           </>
         )}
-        <Word
-          label="How often"
-          value={step.isOnce ? 'once' : 'every'}
-          onChange={(how) => set({ isOnce: how === 'once' })}
-          options={{ once: 'once', every: 'again and again' }}
-        />
-        {!step.isOnce && (
+        <Word label="How often" value={step.often} onChange={(often) => set({ often })} options={OFTEN} />
+        {step.often === 'watering' && (
+          <Small label="Part of the dose, %" value={step.percent} onChange={(percent) => set({ percent })} />
+        )}
+        {step.often !== 'watering' && (canBeSprayed(product) || step.isOverLeaves) && (
+          <FormControlLabel
+            control={
+              <Switch
+                checked={step.isOverLeaves || product?.feed?.form === 'foliar'}
+                disabled={product?.feed?.form === 'foliar'}
+                onChange={(_, isOverLeaves) => set({ isOverLeaves })}
+              />
+            }
+            label="over the leaves"
+          />
+        )}
+        {step.often === 'every' && (
           <>
             <Plain>every</Plain>
             <Small
@@ -144,6 +162,10 @@ export function StepSentence({
               }
               label="closer as it grows"
             />
+          </>
+        )}
+        {step.often !== 'once' && (
+          <>
             <Word label="Until when" value={step.until} onChange={(until) => set({ until })} options={ENDS} />
             {(step.until === 'times' || step.until === 'weeks') && (
               <Small
@@ -180,6 +202,11 @@ export function StepSentence({
         <Alert severity={check.kind === 'weak' ? 'info' : 'warning'} sx={{ marginBlockStart: 1 }}>
           {CHECK_WORDS[check.kind](check.times)}
         </Alert>
+      )}
+      {(step.isOverLeaves || product?.feed?.form === 'foliar') && product && (
+        <Box component="p" sx={{ marginBlock: 1 }}>
+          {feedCaution(product, 'leaves')}
+        </Box>
       )}
       {canRemove && <Button onClick={onRemove}>Take this step out</Button>}
     </Box>

@@ -3,6 +3,7 @@ import { gannetSlip } from '@rundel/core/demo';
 import { liveEntries, type Product } from '@rundel/core/records';
 import { FEEDING_PRACTICES } from '@rundel/core/feeding';
 import { FEEDS, findProduct, scoopsOf } from '@rundel/core/products';
+import { DEFAULT_ASSUMED } from '@rundel/core/assumed';
 import { describe, expect, it } from 'vitest';
 import { bagOf, type Bag } from '../../../store/bags.ts';
 import { bagFeeds, mixedBatch, waterFor } from '@rundel/core/garden-state';
@@ -219,12 +220,14 @@ describe('a regime’s form', () => {
   it.each(
     FEEDING_PRACTICES.flatMap((r) => (['metric', 'us'] as const).map((system) => [r.id, system, r] as const)),
   )('%s reads back as it was, in %s units', (_, system, practice) => {
-    const steps = practice.steps.map((s) => stepFormOf(s, findProduct(s.productId)?.feed?.dose, system));
+    const steps = practice.steps.map((s) =>
+      stepFormOf(s, findProduct(s.productId)?.feed?.dose, system, DEFAULT_ASSUMED),
+    );
     const { id: _id, ...rest } = practice;
     expect(readRegime({ ...rest, steps }, system)).toEqual(rest);
   });
 
-  const step = stepFormOf(FEEDING_PRACTICES[0]?.steps[0] as never, undefined, 'metric');
+  const step = stepFormOf(FEEDING_PRACTICES[0]?.steps[0] as never, undefined, 'metric', DEFAULT_ASSUMED);
   it.each([
     [{ fromDays: '12', toDays: '8' }, /longest time .* shorter/],
     [{ fromDays: '7.5' }, /whole numbers/],
@@ -233,6 +236,7 @@ describe('a regime’s form', () => {
     [{ start: 'date', monthDay: '13-40' }, /day of the year/],
     [{ start: 'weeks', weeks: 'ten days' }, /"10 days"/],
     [{ until: 'times', untilNumber: '0' }, /times from 1 to 60/],
+    [{ often: 'watering', percent: '200' }, /2 to 100 %/],
   ] as const)('%o', (change, problem) => {
     expect(readStep({ ...step, ...(change as Partial<StepForm>) }, 'metric')).toMatch(problem);
   });
@@ -245,7 +249,20 @@ describe('a regime’s form', () => {
   ])('"%s" after planting is %f weeks, and is written as %s', (weeks, read, written) => {
     const kept = readStep({ ...step, start: 'weeks', weeks }, 'metric');
     expect(kept).toMatchObject({ start: { on: 'weeks', weeks: read } });
-    expect(stepFormOf(kept as never, undefined, 'metric').weeks).toBe(written);
+    expect(stepFormOf(kept as never, undefined, 'metric', DEFAULT_ASSUMED).weeks).toBe(written);
+  });
+
+  it.each(['25', '25 %', '1/4', '0.25'])('a part of the dose in every watering: %s', (percent) => {
+    const kept = readStep({ ...step, often: 'watering', percent, isOverLeaves: true }, 'metric');
+    expect(kept).toMatchObject({ withWatering: { share: 0.25 } });
+    expect(kept).not.toHaveProperty('every');
+    expect(kept).not.toHaveProperty('into');
+  });
+
+  it('a step over the leaves, and one by the months on a label', () => {
+    expect(
+      readStep({ ...step, start: 'label-months', isOverLeaves: true, productId: 'seaweed-spray' }, 'metric'),
+    ).toMatchObject({ start: { on: 'label-months' }, into: 'leaves', every: { fromDays: 7 } });
   });
 
   it('needs a name and a step', () => {

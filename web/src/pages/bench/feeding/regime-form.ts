@@ -7,6 +7,7 @@ import {
   type FeedUnit,
   type LabelDose,
 } from '@rundel/core/records';
+import type { Assumed } from '@rundel/core/assumed';
 import { parseNumber, type UnitSystem } from '@rundel/core/units';
 import { readDose } from '../../../text/amount-text.ts';
 import { parseDose, displayDose } from '../../../text/dose-text.ts';
@@ -22,7 +23,10 @@ export interface StepForm {
   readonly amount: string;
   readonly unit: FeedUnit;
   readonly per: LabelDose['per'];
-  readonly isOnce: boolean;
+  readonly often: 'once' | 'every' | 'watering';
+  /** of the dose that goes into every watering, percent */
+  readonly percent: string;
+  readonly isOverLeaves: boolean;
   readonly fromDays: string;
   readonly toDays: string;
   readonly shortensWithGrowth: boolean;
@@ -38,7 +42,12 @@ export interface RegimeForm {
   readonly steps: readonly StepForm[];
 }
 
-export function stepFormOf(step: RegimeStep, labelDose: LabelDose | undefined, system: UnitSystem): StepForm {
+export function stepFormOf(
+  step: RegimeStep,
+  labelDose: LabelDose | undefined,
+  system: UnitSystem,
+  { weakShare }: Pick<Assumed, 'weakShare'>,
+): StepForm {
   const dose = step.dose ?? labelDose;
   const { start, until, every } = step;
   return {
@@ -51,7 +60,9 @@ export function stepFormOf(step: RegimeStep, labelDose: LabelDose | undefined, s
     amount: dose ? String(displayDose(dose, system)) : '1',
     unit: dose?.unit ?? 'gram',
     per: dose?.per ?? 'litre',
-    isOnce: every === undefined,
+    often: step.withWatering ? 'watering' : every ? 'every' : 'once',
+    percent: String(Math.round((step.withWatering?.share ?? weakShare) * 100)),
+    isOverLeaves: step.into === 'leaves',
     fromDays: String(every?.fromDays ?? 7),
     toDays: String(every?.toDays ?? 10),
     shortensWithGrowth: step.shortensWithGrowth,
@@ -75,6 +86,12 @@ function weeksOf(text: string): number {
 const weeksText = (weeks: number) =>
   Number.isInteger(weeks) ? String(weeks) : `${Math.round(weeks * 7)} days`;
 
+/** A part of a dose as typed: "25", "25 %", "1/4". */
+function shareOf(text: string): number {
+  const number = numberOf(text.replace('%', '').trim());
+  return number > 1 || text.includes('%') ? number / 100 : number;
+}
+
 const triggerOf = (on: Trigger['on'], weeks: string, monthDay: string): unknown =>
   on === 'weeks' ? { on, weeks: weeksOf(weeks) } : on === 'date' ? { on, monthDay } : { on };
 
@@ -87,9 +104,9 @@ export function readStep(form: StepForm, system: UnitSystem): RegimeStep | strin
         ? { on: 'times', times: numberOf(form.untilNumber) }
         : triggerOf(form.until, form.untilNumber, form.untilDay);
   const days = { fromDays: numberOf(form.fromDays), toDays: numberOf(form.toDays) };
-  if (!form.isOnce && !(Number.isInteger(days.fromDays) && Number.isInteger(days.toDays)))
+  if (form.often === 'every' && !(Number.isInteger(days.fromDays) && Number.isInteger(days.toDays)))
     return 'Days between two feeds are whole numbers.';
-  if (!form.isOnce && days.fromDays > days.toDays)
+  if (form.often === 'every' && days.fromDays > days.toDays)
     return 'The longest time between two feeds is shorter than the shortest.';
   // a unit that is typed goes before the one that was chosen
   const dose = form.isAsLabel ? undefined : readDose(form.amount, form.unit, system);
@@ -106,8 +123,10 @@ export function readStep(form: StepForm, system: UnitSystem): RegimeStep | strin
             per: form.per,
           },
         }),
-    ...(form.isOnce ? {} : { every: days }),
-    shortensWithGrowth: !form.isOnce && form.shortensWithGrowth,
+    ...(form.often === 'every' ? { every: days } : {}),
+    ...(form.often === 'watering' ? { withWatering: { share: shareOf(form.percent) } } : {}),
+    ...(form.isOverLeaves && form.often !== 'watering' ? { into: 'leaves' } : {}),
+    shortensWithGrowth: form.often === 'every' && form.shortensWithGrowth,
     ...(until ? { until } : {}),
   });
   if (read.success) return read.data;
@@ -117,6 +136,7 @@ export function readStep(form: StepForm, system: UnitSystem): RegimeStep | strin
       start:
         'Weeks go from 0 to 52, days are written as "10 days", and a day of the year as 06-15, the month first.',
       dose: 'The dose is a number above 0.',
+      withWatering: 'The part of the dose in every watering goes from 2 to 100 %, or as a fraction: 1/4.',
       every: 'Days between two feeds go from 1 to 180.',
       until: 'Its end does not read: times from 1 to 60, weeks from 0 to 52, a day as 09-01.',
     }[String(at)] ?? 'This step does not read.'
