@@ -304,6 +304,15 @@ describe('a little with every watering', () => {
     expect(on('2026-08-30', feed('2026-06-25', false))).toEqual(['feed', 'not-yet']);
   });
 
+  it('is as safe on dry mix as the water that it is in', () => {
+    const [state] = stepStates(bag([]), '2026-06-25', DEFAULT_ASSUMED);
+    if (state?.kind !== 'due') throw new Error('It is due.');
+    const dry = { share: 0.05, foundDry: true, isWatered: true, nextOn: undefined };
+    expect(adviseFeed(state, '2026-06-25', dry, DEFAULT_ASSUMED).kind).toBe('feed');
+    const strong = { ...state, step: { ...weak, withWatering: { share: 0.8 } } };
+    expect(adviseFeed(strong, '2026-06-25', dry, DEFAULT_ASSUMED).kind).toBe('too-dry');
+  });
+
   it('leaves a week of plain water after a full dose', () => {
     expect(on('2026-07-01', feed('2026-06-25', true))).toEqual(['not-yet', 'not-yet']);
     expect(on('2026-07-02', feed('2026-06-25', true))).toEqual(['feed', 'not-yet']);

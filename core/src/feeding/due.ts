@@ -324,12 +324,25 @@ export function adviseFeed(
   if (due.step.withWatering && !water.isWatered) return { kind: 'not-yet' };
   const passes = water.nextOn === undefined ? today >= due.target : water.nextOn > due.latest;
   if (today < due.target && !(water.isWatered && passes)) return { kind: 'not-yet' };
-  if (water.foundDry || water.share < assumed.feedDryBelow) return { kind: 'too-dry' };
+  // so weak a feed scorches no more than the water that it is in
+  const isWeak = due.step.withWatering !== undefined && due.step.withWatering.share <= WEAK_SHARE;
+  if (!isWeak && isTooDryToFeed(water, assumed)) return { kind: 'too-dry' };
   if (isSpray && water.isSunny) return { kind: 'in-sun' };
   // what goes over leaves, or into water that is poured all the same, does not mind a wet mix
   const isForRoots = !isSpray && !due.step.withWatering;
   if (isForRoots && water.share > assumed.feedWetAbove && today <= due.latest) return { kind: 'too-wet' };
   return { kind: 'feed', isJoined: water.isWatered, isOverdue: today > due.latest };
+}
+
+/** Up to this part of a dose a feed in every watering is as safe on dry mix as the water itself. */
+const WEAK_SHARE = 0.5;
+
+/** Whether a full feed would scorch the roots. */
+export function isTooDryToFeed(
+  water: Pick<FeedingWater, 'share' | 'foundDry'>,
+  assumed: Pick<Assumed, 'feedDryBelow'>,
+): boolean {
+  return water.foundDry === true || water.share < assumed.feedDryBelow;
 }
 
 /** A feed on a day to come, as the regime would have it. */

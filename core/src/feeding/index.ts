@@ -2,6 +2,7 @@ export { FEEDING_PRACTICES, findRegime } from './practices.ts';
 export {
   adviseFeed,
   intervalOn,
+  isTooDryToFeed,
   plannedFeeds,
   stepStates,
   type DueReason,

@@ -11,6 +11,7 @@ import {
   adviseFeed,
   doseOfStep,
   feedFor,
+  isTooDryToFeed,
   usualInto,
   type FedInto,
   type FeedAdvice,
@@ -82,9 +83,8 @@ export function feedOffers(
     const isSunny = stop.hour !== undefined && stop.hour >= SPRAY_UNTIL && stop.hour < assumed.sprayFrom;
     const advice = adviseFeed(state, dayOf(now), { share, nextOn, isSunny, ...stop }, assumed);
     if (advice.kind === 'not-yet') return [];
-    const fullDose = step.withWatering
-      ? doseOfStep({ ...step, withWatering: undefined }, product)
-      : undefined;
+    const canBeFull = step.withWatering !== undefined && !isTooDryToFeed({ share, ...stop }, assumed);
+    const fullDose = canBeFull ? doseOfStep({ ...step, withWatering: undefined }, product) : undefined;
     const into = step.into ?? usualInto(product);
     const partnerId = product.feed?.partnerId;
     const partner = partnerId === undefined ? undefined : findProduct(partnerId, products);

@@ -1,7 +1,8 @@
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import { useLocation, useNavigationType } from 'react-router';
 
-const KEPT = 'rundel.scroll ';
+/** Every page that a tab is opened at has the same key: its address tells them apart. */
+const keptAs = (key: string, pathname: string) => `rundel.scroll ${key} ${pathname}`;
 /** A screen that is gone back to may still be loading; so long is waited for it to be as tall as it was, ms. */
 const PATIENCE = 1500;
 
@@ -15,18 +16,18 @@ export function useScrollPlaces(): void {
   const last = useRef(pathname);
   useEffect(() => {
     history.scrollRestoration = 'manual';
-    const keep = () => sessionStorage.setItem(KEPT + key, String(Math.round(scrollY)));
+    const keep = () => sessionStorage.setItem(keptAs(key, pathname), String(Math.round(scrollY)));
     addEventListener('scrollend', keep);
     addEventListener('pagehide', keep);
     return () => {
       removeEventListener('scrollend', keep);
       removeEventListener('pagehide', keep);
     };
-  }, [key]);
+  }, [key, pathname]);
   useLayoutEffect(() => {
     const isSame = last.current === pathname;
     last.current = pathname;
-    const kept = isBack ? Number(sessionStorage.getItem(KEPT + key) ?? 0) : 0;
+    const kept = isBack ? Number(sessionStorage.getItem(keptAs(key, pathname)) ?? 0) : 0;
     if (hash) {
       document.getElementById(decodeURIComponent(hash.slice(1)))?.scrollIntoView();
       return undefined;

@@ -140,7 +140,7 @@ const GROUPS: readonly Group[] = [
         'regimes',
         'Regimes',
         'How are they fed?',
-        'Ten practices and your own, what each would mean for a bag, and which bags follow it.',
+        'Thirteen practices and your own, what each would mean for a bag, and which bags follow it.',
         [NEXT.batch, NEXT.feeds],
         () => import('./feeding/RegimesBench.tsx'),
       ),

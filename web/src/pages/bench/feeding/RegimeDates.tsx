@@ -58,13 +58,17 @@ export function RegimeDates({
     const stageDate = feeding.stageDates[key];
     return stageDate && stageDate.day >= from && stageDate.day <= end ? [{ key, ...stageDate }] : [];
   });
+  const alwaysIn = regime.steps.find(
+    ({ id, withWatering }) => withWatering && planned.some(({ stepId }) => stepId === id),
+  );
+  const whole = `${planned.length} ${planned.length === 1 ? 'feed' : 'feeds'} until about ${shortDay(end)}`;
   const MARK_WORDS = { flowers: 'flowers', set: 'set', picking: 'picking' };
   return (
     <Box>
       <Typography sx={{ marginBlockEnd: 1 }}>
         {planned.length === 0
           ? `It asks for nothing more of ${titleOf(bag)} this season.`
-          : `${titleOf(bag)}: next on ${shortDay(planned[0]?.day ?? today)}, ${planned.length} ${planned.length === 1 ? 'feed' : 'feeds'} until about ${shortDay(end)}.`}
+          : `${titleOf(bag)}: ${alwaysIn ? 'from' : 'next on'} ${shortDay(planned[0]?.day ?? today)}${alwaysIn ? ` with every watering, until about ${shortDay(end)}` : `, ${whole}`}.`}
       </Typography>
       <Box
         role="img"
