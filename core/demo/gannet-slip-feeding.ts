@@ -11,7 +11,7 @@ import {
   type OwnRegime,
   type Regime,
 } from '../src/records/index.ts';
-import { feedFor, findRegime, plannedFeeds } from '../src/feeding/index.ts';
+import { doseOfStep, feedFor, findRegime, plannedFeeds } from '../src/feeding/index.ts';
 import { findProduct } from '../src/products/index.ts';
 import { chanceFrom } from '../hidden/index.ts';
 
@@ -102,7 +102,7 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
       if (chance.next() < FORGOTTEN_SHARE) continue;
       const step = regime.steps.find((s) => s.id === feed.stepId);
       const product = findProduct(feed.productId);
-      const dose = step?.dose ?? product?.feed?.dose;
+      const dose = step && doseOfStep(step, product);
       if (!dose || !product) continue;
       const watering = garden.entries.find(
         (e) => e.kind === 'watering' && e.containerId === container.id && dayOf(e.at) === feed.day,

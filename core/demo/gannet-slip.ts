@@ -18,6 +18,7 @@ import { lastSeasonOfSlip } from './gannet-slip-last-season.ts';
 import { shedOf } from './gannet-slip-shed.ts';
 import { feedingOfSlip } from './gannet-slip-feeding.ts';
 import { DEMO_EVENING } from './evening.ts';
+import { tankOfSlip } from './gannet-slip-tank.ts';
 import { growthOfSlip } from './gannet-slip-growth.ts';
 
 const FIRST_DAY = '2026-05-17';
@@ -164,7 +165,8 @@ export function gannetSlip(seed: number): Garden {
     packs,
     entries: shed,
   } = shedOf({ ...known, products: [], packs: [], entries }, stamps, id);
-  const whole = { ...known, products, packs, entries: [...entries, ...shed] };
+  const filled = { ...known, products, packs, entries: [...entries, ...shed] };
+  const whole = tankOfSlip(filled, weather, seed, stamps);
   const grown = growthOfSlip(whole, seed, stamps);
   const fed = feedingOfSlip(whole, seed, DEMO_EVENING);
   const last = lastSeasonOfSlip(whole, seed);

@@ -23,7 +23,9 @@ const plain = gannetSlip(3);
 const garden: Garden = {
   ...plain,
   tanks: [tank],
-  containers: plain.containers.map((c) => (LABELS.includes(c.label) ? { ...c, tankId: tank.id } : c)),
+  containers: plain.containers.map(({ tankId: _, ...c }) =>
+    LABELS.includes(c.label) ? { ...c, tankId: tank.id } : c,
+  ),
 };
 const bags = garden.containers.filter((c) => c.tankId);
 const [bag] = bags as [Container];
@@ -42,6 +44,18 @@ const courseOf = (entries: readonly Entry[], now: string, reckoned = 9) =>
   tankCourse(tank, tankEvents(tank, garden, entries), reckoned, now, DEFAULT_ASSUMED);
 
 describe('a tank that several bags share', () => {
+  it('a level by the eye is as likely and less sure than one in litres, until it is filled up', () => {
+    const measured = courseOf([entry(morning(0), { foundLitres: 60 })], morning(0)).litres;
+    const seen = courseOf([entry(morning(0), { foundLitres: 60, isAtAGlance: true })], morning(0)).litres;
+    expect(measured).toEqual({ low: 60, likely: 60, high: 60 });
+    expect(seen).toEqual({ low: 48, likely: 60, high: 72 });
+    const [check] = tankWaterEvents(
+      tankEvents(tank, garden, [entry(morning(0), { foundLitres: 60, isAtAGlance: true })]),
+      0.5,
+    );
+    expect(check?.kind === 'check' && check.check).toEqual({ method: 'level', share: 0.5 });
+  });
+
   it('with 120 L and 5 L a day gone by its levels lasts 24 days', () => {
     const looks = [0, 2, 4, 6].map((n) => entry(morning(n), { foundLitres: 120 - 5 * n }));
     const filled = entry(morning(6), { foundLitres: 90, addedLitres: 30 });

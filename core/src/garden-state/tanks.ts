@@ -65,7 +65,7 @@ export function tankEvents(
         {
           ...base,
           foundShare,
-          isMeasured: true,
+          isMeasured: !e.isAtAGlance,
           addedLitres,
           ecMillisiemens,
           ph,
@@ -208,7 +208,7 @@ export function tankCourse(
   assumed: Assumed,
 ): TankCourse {
   const past = events.filter((e) => Date.parse(e.at) <= Date.parse(now));
-  const { litres, at, seen } = levelsOf(tank, past, now);
+  const { litres, at, seen, doubt } = levelsOf(tank, past, now, assumed);
   const perDay =
     seen.days > 0
       ? (seen.litres + RECKONED_DAYS * reckonedPerDay * (seen.days < RECKONED_DAYS ? 1 : 0)) /
@@ -216,11 +216,16 @@ export function tankCourse(
       : reckonedPerDay;
   const spread = seen.days >= RECKONED_DAYS ? SEEN_SPREAD : RECKONED_SPREAD;
   const since = at === undefined ? 0 : daysApart(at, now);
-  const left = (rate: number) => Math.max(0, (litres ?? 0) - rate * since);
+  const left = (rate: number, off = 0) =>
+    Math.min(tank.litres, Math.max(0, (litres ?? 0) + off - rate * since));
   const range: Range | undefined =
     litres === undefined
       ? undefined
-      : { low: left(perDay * (1 + spread)), likely: left(perDay), high: left(perDay * (1 - spread)) };
+      : {
+          low: left(perDay * (1 + spread), -doubt),
+          likely: left(perDay),
+          high: left(perDay * (1 - spread), doubt),
+        };
   const refillLitres = tank.refillLitres ?? USUAL_MARK * tank.litres;
   const toMark = range && daysLeft(Math.max(0, range.likely - refillLitres), perDay);
   return {
@@ -240,16 +245,21 @@ export function tankCourse(
 }
 
 /** A tank's level at its last event, and what went out between levels of late. */
-function levelsOf(tank: Tank, events: readonly TankEvent[], now: string) {
+function levelsOf(
+  tank: Tank,
+  events: readonly TankEvent[],
+  now: string,
+  { levelNoise }: Pick<Assumed, 'levelNoise'>,
+) {
   const seen = { litres: 0, days: 0 };
-  let level: { readonly litres: number; readonly at: string } | undefined;
+  let level: { readonly litres: number; readonly at: string; readonly doubt: number } | undefined;
   let added = 0;
   const inIt = () => (level ? Math.min(tank.litres, level.litres + added) : undefined);
-  const setTo = (litres: number, at: string) => {
-    level = { litres, at };
+  const setTo = (litres: number, at: string, doubt = 0) => {
+    level = { litres, at, doubt };
     added = 0;
   };
-  for (const { foundShare, isEmptied, addedLitres = 0, isFilledUp, at } of events) {
+  for (const { foundShare, isMeasured, isEmptied, addedLitres = 0, isFilledUp, at } of events) {
     if (foundShare !== undefined) {
       const found = foundShare * tank.litres;
       const days = level ? daysApart(level.at, at) : 0;
@@ -257,16 +267,16 @@ function levelsOf(tank: Tank, events: readonly TankEvent[], now: string) {
         seen.litres += Math.max(0, (inIt() ?? 0) - found);
         seen.days += days;
       }
-      setTo(found, at);
+      setTo(found, at, isMeasured ? 0 : levelNoise * tank.litres);
     }
     if (isEmptied) setTo(0, at);
     if (isFilledUp) setTo(tank.litres, at);
     // who fills a tank and says nothing of what was in it filled an empty one
     else if (addedLitres > 0 && (!level || level.at === at))
-      setTo(Math.min(tank.litres, (inIt() ?? 0) + addedLitres), at);
+      setTo(Math.min(tank.litres, (inIt() ?? 0) + addedLitres), at, level?.doubt);
     else added += addedLitres;
   }
-  return { litres: inIt(), at: level?.at, seen };
+  return { litres: inIt(), at: level?.at, seen, doubt: level?.doubt ?? 0 };
 }
 
 const daysApart = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / 86_400_000;

@@ -39,9 +39,11 @@ export function tankEntryWords(
   tank: Tank | undefined,
   unitFormat: UnitFormat,
 ): string {
-  const { foundLitres, isEmptied, addedLitres, ecMillisiemens, ph } = entry;
+  const { foundLitres, isAtAGlance, isEmptied, addedLitres, ecMillisiemens, ph } = entry;
   const said = [
-    foundLitres === undefined ? undefined : `${unitFormat.show(foundLitres, 'water')} found in it`,
+    foundLitres === undefined
+      ? undefined
+      : `${isAtAGlance ? 'about ' : ''}${unitFormat.show(foundLitres, 'water')} found in it`,
     isEmptied ? 'poured out' : undefined,
     addedLitres === undefined ? undefined : `${unitFormat.show(addedLitres, 'water')} went in`,
     ecMillisiemens === undefined ? undefined : `EC ${trimmed(ecMillisiemens, 2)}\u00a0mS/cm`,

@@ -74,8 +74,14 @@ export const tankForm = entryForm<'tank'>()({
     [found, added, ec, ph].every((value) => value === undefined) && !isEmptied
       ? [{ at: 'found', problem: 'Say what was found in it, what went in, or what the meter shows.' }]
       : [],
-  facts: ({ found, isEmptied, added, ec, ph }, texts) => ({
+  facts: ({ found, isEmptied, added, ec, ph }, texts, entry) => ({
     foundLitres: found,
+    // corrected in something else, what was seen by the eye stays so
+    isAtAGlance:
+      (found !== undefined &&
+        (glanceOf(texts.found) !== undefined ||
+          (entry?.isAtAGlance === true && found === entry.foundLitres))) ||
+      undefined,
     isEmptied: isEmptied || undefined,
     addedLitres: added,
     ecMillisiemens: ec,

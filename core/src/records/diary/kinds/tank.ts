@@ -11,6 +11,8 @@ export const tankEntry = z
     tankId: idSchema('tank'),
     /** that were in it, L */
     foundLitres: z.optional(z.number().check(z.gte(0), z.lte(20_000))),
+    /** by the eye, and not by a rule or by litres */
+    isAtAGlance: z.optional(z.boolean()),
     /** what was still in it was poured out, to be made up new */
     isEmptied: z.optional(z.boolean()),
     /** that went in, L */
