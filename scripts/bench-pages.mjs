@@ -94,14 +94,14 @@ export function seasonPage({ seconds, comparisons, situations }) {
     const daily = lines[0].checks;
     const rows = lines.map(
       (l) =>
-        `| ${l.name} | ${percent(l.checks / daily)} | ${percent(l.dry, 2)} | ${percent(l.walks)} | ${percent(l.waste)} |`,
+        `| ${l.name} | ${percent(l.checks / daily)} | ${percent(l.dry, 2)} | ${percent(l.dryBig, 2)} | ${percent(l.walks)} | ${percent(l.waste)} |`,
     );
     return `## ${names[climate]}
 
 ${bags} bags over four weather years, ${days} days each.
 
-| who | checks, of daily's | bag-days below a fifth | days with a walk | poured and lost |
-| --- | --- | --- | --- | --- |
+| who | checks, of daily's | bag-days below a fifth | those of bags from 25 L up | days with a walk | poured and lost |
+| --- | --- | --- | --- | --- | --- |
 ${rows.join('\n')}
 
 Stated 10 to 90 % ranges held ${percent(truth.coverage, 1)} of evenings. "Hours until it wants water" was off by ${percent(truth.hoursError)} in the median of ${truth.forecasts} forecasts, each made before anybody checked that evening, and ${biasWords(truth.hoursBias)} in the mean; with the weather to come known beforehand it would have been off by ${percent(foreseen.hoursError)}.

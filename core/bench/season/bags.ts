@@ -1,10 +1,10 @@
-import { chanceFrom, HiddenBag, type Chance } from '../../hidden/index.ts';
+import { chanceFrom, HiddenBag, type Chance, type HiddenMake } from '../../hidden/index.ts';
 import type { WaterBag } from '../../src/water/index.ts';
 
 /** A bag of the season test: as it really is, and as a grower's entries describe it. */
 export interface TestBag {
   readonly seed: number;
-  readonly hidden: () => HiddenBag;
+  readonly hidden: (more?: Partial<HiddenMake>) => HiddenBag;
   readonly seen: WaterBag;
 }
 
@@ -42,7 +42,7 @@ function mixedBag(chance: Chance, seed: number, plantedOn: string): TestBag {
   };
   return {
     seed,
-    hidden: () => new HiddenBag(chanceFrom(seed), make),
+    hidden: (more = {}) => new HiddenBag(chanceFrom(seed), { ...make, ...more }),
     seen: {
       availableLitres,
       topSquareMetres: top,

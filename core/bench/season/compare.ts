@@ -6,6 +6,7 @@ import {
   play,
   ROUND_HOUR,
   seasonOf,
+  situated,
   USUAL,
   type Grower,
   type Played,
@@ -22,6 +23,8 @@ export interface Line {
   readonly walks: number;
   /** bag-days below a fifth of the real water, share */
   readonly dry: number;
+  /** the same among bags of 25 L of mix and more alone */
+  readonly dryBig: number;
   /** of what was poured, share that ran through */
   readonly waste: number;
 }
@@ -64,13 +67,16 @@ export function compare(climate: keyof typeof CLIMATES, trial: Trial): Compariso
   const { days, situation = USUAL } = trial;
   const years = trial.seeds.map((seed) => ({
     season: seasonOf(seed + 500, CLIMATES[climate], days, situation),
-    tests: mixedBags(seed, trial.bagsEach, FIRST_DAY),
+    tests: mixedBags(seed, trial.bagsEach, FIRST_DAY).map((test) => situated(test, situation)),
   }));
   const all = (name: string, growerOf: (test: TestBag, season: Season) => Grower) =>
     lineOf(
       name,
       years.map(({ season, tests }) =>
-        tests.map((test) => play(test, season, growerOf(test, season), days, situation)),
+        tests.map((test) => ({
+          ...play(test, season, growerOf(test, season), days, situation),
+          isBig: test.seen.availableLitres >= BIG_LITRES,
+        })),
       ),
       days,
     );
@@ -111,9 +117,16 @@ function byMillimetresLike(checks: number, play: (millimetres: number) => Line):
   return best;
 }
 
-function lineOf(name: string, years: readonly (readonly Played[])[], days: number): Line {
+/** What 25 L of mix give a plant, L. */
+const BIG_LITRES = 7.5;
+
+function lineOf(
+  name: string,
+  years: readonly (readonly (Played & { readonly isBig: boolean })[])[],
+  days: number,
+): Line {
   const played = years.flat();
-  const sum = (of: (p: Played) => number) => played.reduce((total, p) => total + of(p), 0);
+  const sum = (of: (p: (typeof played)[number]) => number) => played.reduce((total, p) => total + of(p), 0);
   const bagDays = played.length * days;
   const walks = years.reduce((total, year) => total + new Set(year.flatMap((p) => [...p.walks])).size, 0);
   return {
@@ -121,6 +134,8 @@ function lineOf(name: string, years: readonly (readonly Played[])[], days: numbe
     checks: sum((p) => p.checks) / bagDays,
     walks: walks / (years.length * days),
     dry: sum((p) => p.dryDays) / bagDays,
+    dryBig:
+      sum((p) => (p.isBig ? p.dryDays : 0)) / Math.max(1, days * played.filter(({ isBig }) => isBig).length),
     waste:
       sum((p) => p.wasted) /
       Math.max(

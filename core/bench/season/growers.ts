@@ -1,6 +1,7 @@
-import type { HiddenBag } from '../../hidden/index.ts';
+import { chanceFrom, type HiddenBag } from '../../hidden/index.ts';
 import { resolveAssumed, type Assumed } from '../../src/assumed/index.ts';
 import { momentAt, addDays } from '../../src/calendar/index.ts';
+import { completeWeather, type KnownDay, type WeatherDay } from '../../src/climate/index.ts';
 import {
   adviseWatering,
   FilterRun,
@@ -79,7 +80,7 @@ export function withRundel(
   season: Season,
   own: Partial<Record<string, number>> = {},
   foresees = false,
-  { saidSize = 1, plansForMissed = false }: Partial<Situation> = {},
+  { saidSize = 1, plansForMissed = false, hasForecast = false }: Partial<Situation> = {},
 ): Grower & { readonly said: readonly (Said & { readonly truth: HiddenBag })[] } {
   const test = {
     ...told,
@@ -120,6 +121,7 @@ export function withRundel(
       ahead: aheadOf({ ...test, seen: seenAs }, season, run, n, assumed, {
         hoursSinceSeen: 24 * (n - seen),
         foresees,
+        hasForecast,
         plansForMissed,
       }),
     };
@@ -150,6 +152,17 @@ export function withRundel(
       proposedLitres = advice.litres.likely;
       return advice.isWanted;
     },
+    drumFilled(n, litres) {
+      events.push({
+        kind: 'watering',
+        id: `fill${n}`,
+        at: at(n, ROUND_HOUR * 60 + 6),
+        litres,
+        isMeasured: true,
+        ranThrough: true,
+        into: 'store',
+      });
+    },
     proposed: () => proposedLitres,
     poured(n, litres, through, isInGoes) {
       events.push({
@@ -166,6 +179,38 @@ export function withRundel(
   };
 }
 
+/** Days of a forecast, and how far its temperatures are off on the first and with every further one, °C. */
+const FORECAST_DAYS = 10;
+const OFF_CELSIUS = { first: 0.8, more: 0.3 };
+/** Chance that its rain of a day is that of another one, for each day ahead. */
+const RAIN_MISSED = 0.05;
+
+/** The days to come as a forecast has them on an evening, and as usual after it. */
+function withForecast(
+  season: Season,
+  days: readonly WeatherDay[],
+  n: number,
+  assumed: Assumed,
+): readonly WeatherDay[] {
+  const chance = chanceFrom(9000 + n);
+  const told = season.noted.slice(n + 1, n + 1 + FORECAST_DAYS).map((day, i): KnownDay => {
+    const off = (OFF_CELSIUS.first + OFF_CELSIUS.more * i) * chance.normal();
+    const isOther = chance.next() < RAIN_MISSED * (i + 1);
+    const other = season.noted[Math.max(0, n - i)];
+    return {
+      ...day,
+      minCelsius: day.minCelsius + off,
+      maxCelsius: day.maxCelsius + off,
+      rainMillimetres: (isOther ? other : day)?.rainMillimetres,
+      leadDays: i + 1,
+    };
+  });
+  const [first, last] = [told[0]?.day, told.at(-1)?.day];
+  if (first === undefined || last === undefined) return days;
+  const completed = completeWeather(told, season.site, first, last, assumed);
+  return [...days.slice(0, n + 1), ...completed, ...days.slice(n + 1 + completed.length)];
+}
+
 /** Rounds that are looked ahead to. */
 const ROUNDS = 8;
 
@@ -178,12 +223,18 @@ function aheadOf(
   {
     hoursSinceSeen,
     foresees,
+    hasForecast,
     plansForMissed,
-  }: { readonly hoursSinceSeen: number; readonly foresees: boolean; readonly plansForMissed: boolean },
+  }: {
+    readonly hoursSinceSeen: number;
+    readonly foresees: boolean;
+    readonly hasForecast: boolean;
+    readonly plansForMissed: boolean;
+  },
 ): WaterForecast {
   const { days, filledDemandSpread } = season.expectedOn(n);
   const assumed = { ...settings, filledDemandSpread };
-  const expected = foresees ? season.known : days;
+  const expected = foresees ? season.known : hasForecast ? withForecast(season, days, n, assumed) : days;
   // what was measured up to today, and what is usual from tomorrow on
   const weather = [...season.known.slice(0, n + 1), ...expected.slice(n + 1)];
   const stepsOf = timelineOf(test.seen, weather, season.site.latitudeDegrees, assumed);

@@ -13,7 +13,7 @@ import {
   type Site,
   type WeatherDay,
 } from '../../src/climate/index.ts';
-import { learnForecastSpread } from '../../src/water/index.ts';
+import { learnForecastSpread, litresADay, proposeDrip, storeOf } from '../../src/water/index.ts';
 import type { TestBag } from './bags.ts';
 
 /** What was seen to run through at the bottom. */
@@ -49,6 +49,14 @@ export interface Situation {
   readonly roughFinger?: number;
   /** the litres that are proposed in one pour, and not in parts until it runs through */
   readonly poursLitres?: boolean;
+  /** poured into wells or a ring of so many litres, fill by fill; a tenth of it goes over the edge and is not counted */
+  readonly wellLitres?: number;
+  /** a drip line on the setting that is proposed for grown plants */
+  readonly hasDrip?: boolean;
+  /** a drum of so many litres that it drinks from, filled up once a week */
+  readonly drumLitres?: number;
+  /** a forecast of ten days, off as forecasts are */
+  readonly hasForecast?: boolean;
 }
 
 export const USUAL: Situation = { name: 'as usual', knows: 'months' };
@@ -61,7 +69,52 @@ export const SITUATIONS: readonly Situation[] = [
   { name: 'one round in five missed', knows: 'months', missedRounds: 0.2 },
   { name: 'the same, planned for', knows: 'months', missedRounds: 0.2, plansForMissed: true },
   { name: 'a rough finger', knows: 'months', roughFinger: 0.1 },
+  { name: 'poured into wells, a tenth over the edge', knows: 'months', wellLitres: 1.5 },
+  { name: 'a drip line on its proposed setting', knows: 'months', hasDrip: true },
+  { name: 'a drum below, filled once a week', knows: 'months', drumLitres: 12 },
+  { name: 'a forecast of ten days', knows: 'months', hasForecast: true },
 ];
+
+const LINE = { emitters: 2, litresPerHourEach: 2 };
+/** What a grown plant asks on a day for which a line is set, mm of reference evapotranspiration. */
+const SET_FOR_MILLIMETRES = 3.5;
+/** What a line really loses on its way, of what it says. */
+const REAL_LOSS = 0.15;
+
+/** A bag as it stands in a situation: with the line or the drum that it has there. */
+export function situated(test: TestBag, { hasDrip, drumLitres }: Situation): TestBag {
+  const { seen } = test;
+  if (drumLitres !== undefined) {
+    const drum = storeOf('drum', drumLitres, DEFAULT_ASSUMED);
+    const store = { litres: drumLitres, perHour: drum.perDay / 30, catchesDrained: drum.catchesDrained };
+    return {
+      ...test,
+      hidden: (more) => test.hidden({ store, ...more }),
+      seen: {
+        ...seen,
+        stores: [{ ...drum, startShare: 0.5 }],
+        plants: seen.plants.map((plant) => ({ ...plant, rootedFrom: FIRST_DAY })),
+      },
+    };
+  }
+  if (!hasDrip) return test;
+  const usePerDay = seen.plants.reduce(
+    (sum, { kc, figures }) => sum + kc * figures.canopySquareMetres * SET_FOR_MILLIMETRES,
+    0,
+  );
+  const proposal = proposeDrip(usePerDay, seen.availableLitres, { ...LINE, loss: DEFAULT_ASSUMED.dripLoss });
+  const setting = {
+    ...LINE,
+    minutes: proposal.minutes,
+    timesADay: proposal.timesADay,
+    weekdays: [1, 2, 3, 4, 5, 6, 7],
+  };
+  return {
+    ...test,
+    hidden: (more) => test.hidden({ dripLitresADay: litresADay(setting) * (1 - REAL_LOSS), ...more }),
+    seen: { ...seen, drips: [{ from: FIRST_DAY, setting, loss: DEFAULT_ASSUMED.dripLoss }] },
+  };
+}
 
 /** Days after the season's end that are looked ahead to. */
 const AFTER = 15;
@@ -115,6 +168,8 @@ export interface Grower {
   pours(n: number, grade: number): boolean;
   /** litres that it would be told to take, where they are poured as told */
   proposed?(n: number): number;
+  /** its drum was filled up */
+  drumFilled?(n: number, litres: number): void;
   /** what was poured in the end */
   poured?(n: number, litres: number, through: Through, inGoes: boolean): void;
 }
@@ -157,13 +212,21 @@ export function play(
         const told = situation.poursLitres ? grower.proposed?.(n) : undefined;
         const given =
           told === undefined
-            ? pourInParts(bag, test.seen.availableLitres, () => hand.normal())
+            ? situation.wellLitres !== undefined
+              ? pourIntoWells(bag, situation.wellLitres)
+              : pourInParts(bag, test.seen.availableLitres, () => hand.normal())
             : { litres: told, ran: bag.pour(told), isInGoes: false };
         poured += given.litres;
         wasted += given.ran;
         const litres = Math.max(0.25, Math.round(given.litres * 4) / 4);
         before?.(n, litres, throughOf(given), given.isInGoes);
       }
+    }
+    const { drumLitres } = situation;
+    if (drumLitres !== undefined && n % 7 === 6) {
+      const litres = (1 - bag.level) * drumLitres;
+      bag.fillStore(litres);
+      if (litres > 0.1) grower.drumFilled?.(n, litres);
     }
     lowest = Math.min(lowest, bag.pass(today, ROUND_HOUR, 24));
     if (lowest < DRY) dryDays += 1;
@@ -185,6 +248,24 @@ function pourInParts(
     ran += through;
     // a little at the first pour is the dry mix's doing: wait, and pour again
     if (through > (litres === amount ? 0.5 : 0.2) * amount) break;
+  }
+  return { litres, ran, isInGoes: true };
+}
+
+/** What goes over the edge of a well or ring, share of each fill. */
+const SPILT = 0.1;
+const MOST_FILLS = 12;
+
+/** Fill by fill, each when the one before has gone in, until one mostly runs through; what was spilt is known to be spilt. */
+function pourIntoWells(bag: HiddenBag, wellLitres: number) {
+  let litres = 0;
+  let ran = 0;
+  const fill = wellLitres * (1 - SPILT);
+  for (let fills = 0; fills < MOST_FILLS; fills++) {
+    const through = bag.pour(fill);
+    litres += fill;
+    ran += through;
+    if (through > (fills === 0 ? 0.5 : 0.2) * fill) break;
   }
   return { litres, ran, isInGoes: true };
 }

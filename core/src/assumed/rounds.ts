@@ -68,6 +68,13 @@ export const ROUND_ASSUMPTIONS = {
     'Before a cold night, for those who keep roots on the dry side.',
   ),
   lowLevel: assumed(0.3, 0.1, 0.6, 'of the store', 'A reservoir or drum that shows less is filled up.'),
+  likelyChance: assumed(
+    0.45,
+    0.3,
+    0.6,
+    'chance of being dry',
+    'The hours that are told as likely: a little sooner than even chances, since late costs a plant and early a check.',
+  ),
   survivalPoint: assumed(
     0.08,
     0.03,

@@ -120,6 +120,13 @@ export const WATER_ASSUMPTIONS = {
   dripOffRain: assumed(3, 1, 10, 'mm', 'Rain on a day from which a drip with a sensor stays off.'),
   dripLoss: assumed(0.1, 0, 0.4, 'of the drip', 'Runs past the roots or drips where no bag is.'),
   reservoirPerDay: assumed(6, 2, 15, 'of the deficit a day', 'Mix with its foot in water stays near full.'),
+  refillDoubt: assumed(
+    0.9,
+    0,
+    1.5,
+    'log of the pace',
+    'How far stores differ in how fast they refill the mix: from two fifths of the usual to two and a half times.',
+  ),
   wickPerDay: assumed(3, 1, 8, 'of the deficit a day', 'A wick lifts water more slowly than a foot of mix.'),
   clayPotPerDay: assumed(
     0.8,

@@ -35,6 +35,8 @@ export interface StepInput {
   readonly drift: number;
   /** refilling by each store over it: share of the deficit a day × days */
   readonly refillRates: readonly number[];
+  /** sd of the log of how hard they refill; left out: it is known */
+  readonly refillSpread?: number;
 }
 
 /**
@@ -176,8 +178,10 @@ export class Belief {
     if (total === 0) return 0;
     const losses = POINTS.map(({ z }) => asked * (1 + z * spread));
     const [stored, refillRate] = [stores.stored(j), stores.refillRate(j, refillRates)];
-    const change = stores.releasedTo(j, { shares: column, total, losses, refillRate, gain, depletion });
-    refillColumn(mass, j * WATER_CELLS, CELLS.targets, { losses, refillRate, stored, gain }, scale);
+    // what asks most is taken with what is refilled least, so that one set of points stands for both doubts
+    const rates = POINTS.map(({ z }) => refillRate * Math.exp(-z * (input.refillSpread ?? 0)));
+    const change = stores.releasedTo(j, { shares: column, total, losses, rates, gain, depletion });
+    refillColumn(mass, j * WATER_CELLS, CELLS.targets, { losses, refillRates: rates, stored, gain }, scale);
     stores.move(j, change, refillRates);
     return change.released * total;
   }

@@ -60,8 +60,8 @@ export function forecastWater(
   const wiltingNow = ahead.chanceBelow(assumed.wiltNoise);
   const rounds: RoundAhead[] = [];
   const courses = {
-    chanceDry: courseOf('chanceDry', chanceNow),
-    chanceWilting: courseOf('chanceWilting', wiltingNow),
+    chanceDry: courseOf('chanceDry', chanceNow, assumed),
+    chanceWilting: courseOf('chanceWilting', wiltingNow, assumed),
   };
   const seen = bag.stores.findIndex(({ kind }) => hasLevel(kind));
   for (const span of spans) {
@@ -161,27 +161,25 @@ function daysOf(steps: readonly UseStep[]): readonly (readonly UseStep[])[] {
   return stretches;
 }
 
-/** The chances whose hours are told. */
-const TOLD = { low: 0.1, likely: 0.5, high: 0.9 } as const;
-
-/** How a chance rises from now on, point by point, and when it passes those that are told. */
-function courseOf(key: ChanceKey, now: number) {
+/** How a chance rises from now on, point by point, and when it passes those whose hours are told. */
+function courseOf(key: ChanceKey, now: number, { likelyChance }: Pick<Assumed, 'likelyChance'>) {
+  const told = { low: 0.1, likely: likelyChance, high: 0.9 };
   let from = { hours: 0, chance: now };
-  const passed: { -readonly [K in keyof typeof TOLD]: number | undefined } = {
-    low: now >= TOLD.low ? 0 : undefined,
-    likely: now >= TOLD.likely ? 0 : undefined,
-    high: now >= TOLD.high ? 0 : undefined,
+  const passed: { -readonly [K in keyof typeof told]: number | undefined } = {
+    low: now >= told.low ? 0 : undefined,
+    likely: now >= told.likely ? 0 : undefined,
+    high: now >= told.high ? 0 : undefined,
   };
-  const names = Object.keys(TOLD) as (keyof typeof TOLD)[];
+  const names = Object.keys(told) as (keyof typeof told)[];
   return {
     key,
     /** whether it passes one of them on the way to a chance */
-    passes: (chance: number) => names.some((name) => passed[name] === undefined && chance >= TOLD[name]),
+    passes: (chance: number) => names.some((name) => passed[name] === undefined && chance >= told[name]),
     /** straight between two points */
     reach(hours: number, chance: number) {
       for (const name of names)
-        if (passed[name] === undefined && chance >= TOLD[name]) {
-          const share = (TOLD[name] - from.chance) / (chance - from.chance);
+        if (passed[name] === undefined && chance >= told[name]) {
+          const share = (told[name] - from.chance) / (chance - from.chance);
           passed[name] = from.hours + share * (hours - from.hours);
         }
       from = { hours, chance };

@@ -77,7 +77,8 @@ export class StoreBelief {
       readonly shares: Float64Array;
       readonly total: number;
       readonly losses: readonly number[];
-      readonly refillRate: number;
+      /** how hard the stores refill, for each of the losses */
+      readonly rates: readonly number[];
       readonly gain: number;
       readonly depletion: number;
     },
@@ -91,7 +92,7 @@ export class StoreBelief {
       const w = WATER_MIDDLES[i] as number;
       POINTS.forEach(({ weight }, p) => {
         const loss = column.losses[p] as number;
-        const refilled = afterRefill(w, loss, column.refillRate, stored, column.depletion);
+        const refilled = afterRefill(w, loss, column.rates[p] as number, stored, column.depletion);
         released += share * weight * refilled.released;
         drained += share * weight * Math.max(0, refilled.w + column.gain - 1);
       });

@@ -59,6 +59,7 @@ function inputOf(bag: WaterBag, timeStep: TimeStep, assumed: Assumed): StepInput
     spread: asked > 0 ? Math.sqrt(timeStep.variance) / asked : 0,
     drift: assumed.useDrift * Math.sqrt(timeStep.days),
     refillRates: bag.stores.map(({ perDay }) => perDay * timeStep.rootedDays),
+    refillSpread: assumed.refillDoubt,
   };
 }
 

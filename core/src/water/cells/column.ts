@@ -139,13 +139,14 @@ export function refillColumn(
   step: {
     /** one for each of the points that stand for the spread */
     readonly losses: readonly number[];
-    readonly refillRate: number;
+    /** in the same order: how hard the stores refill is in doubt as well */
+    readonly refillRates: readonly number[];
     readonly stored: number;
     readonly gain: number;
   },
   { edges, threshold }: LossScale,
 ): void {
-  const { losses, refillRate, stored, gain } = step;
+  const { losses, refillRates, stored, gain } = step;
   const total = accumulate(mass, at, edges);
   let before = 0;
   for (let e = 1; e < WATER_CELLS; e++) {
@@ -153,6 +154,7 @@ export function refillColumn(
     let below = 0;
     for (let p = 0; p < POINTS.length; p++) {
       const lost = losses[p] as number;
+      const refillRate = refillRates[p] as number;
       const alone = (targets[e] as number) + lost;
       let from = alone;
       if (refillRate > 0 && stored > 0 && w > 0) {
