@@ -146,6 +146,9 @@ ${situationTables}
 - Most dry-outs belong to a few bags that one round a day cannot keep. No rule about checking mends those: a second round, a bigger bag, mulch, shade or a store of water does.
 - The error of the hours is not the weather's: to know the days to come hardly mends it. It comes from what a bag holds since it was last seen, and from how fast it really uses it; a check settles both.
 - A garden that knows only its latitude does as well as one that knows its months: what days draw there is learnt within weeks. So is a size that was entered a fifth too large, most of it by the litres that ran through.
+- Bags of 25 L and more go dry no more often than an oracle's: what is left of that is not to be had by checking.
+- Over a drum or on a drip line there is least to check, and what is said is least sure: its ranges hold less often than they say. Above a drum the hours are told too early, on a line in a cool summer too late; who checks daily at "barely damp" has fewer dry days there, at four times the checks.
+- A forecast of ten days, off as forecasts are, mends a little of the error of the hours and spares no checks.
 - Missed rounds do more harm than anything else, to everybody; planning for them mends some of it. Nothing mends a round in five that nobody walks in a hot summer.
 - Where nothing is amiss and somebody looks every day, "water at barely damp" needs no program. A habit by millimetres needs none either, and costs dry bags.
 - One simulator is one opinion about bags. The numbers that were set by it (spread of a day's use, drift, the finger's offset, the pace of growth) are marked *assumed* and can be changed in Settings.

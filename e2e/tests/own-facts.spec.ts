@@ -45,7 +45,7 @@ test.describe('a trough of different plants', () => {
 
     // what was said of one is put right, and its bag's page says so
     await page.getByRole('button', { name: 'Change Bet' }).click();
-    await page.getByRole('menuitem', { name: 'Change what is said of it' }).click();
+    await page.getByRole('menuitem', { name: 'Change its details' }).click();
     await page.getByRole('dialog').getByLabel('Variety').fill('Stout Ned');
     await page.getByRole('dialog').getByLabel('Height of the plant').fill('7 in');
     await page.getByRole('button', { name: 'Correct it' }).click();

@@ -120,7 +120,7 @@ test.describe('the year', () => {
     await page.getByRole('button', { name: 'Plan a crop' }).click();
     const dialog = page.getByRole('dialog');
     await dialog.getByLabel('Variety').fill('Lantern Drop');
-    await dialog.getByRole('button', { name: 'Plan it' }).click();
+    await dialog.getByRole('button', { name: 'Add to the plan' }).click();
     const bar = page.getByRole('slider', { name: 'Planting day of Lantern Drop' });
     await bar.focus();
     const said = page.getByTestId('consequence');

@@ -292,7 +292,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
           before,
           after: { ...before, binnedAt: now, changedAt: now },
         }));
-        return perform({ label: `${label} put in the bin`, entries: [], records: changes });
+        return perform({ label: `${label} deleted`, entries: [], records: changes });
       },
       saveSettings: (settings) =>
         attempt(async () => {

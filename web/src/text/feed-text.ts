@@ -170,7 +170,7 @@ export function stateSentence(state: StepState, today: string, own: readonly Pro
   if (state.kind === 'waits') {
     const when = state.expected ? `, about ${shortDay(state.expected.day)}` : '';
     return state.asks
-      ? `${name} waits for ${FROM_WORDS[state.step.start.on]}: I reckon it is there by now. Have you seen it?`
+      ? `${name} waits for ${FROM_WORDS[state.step.start.on]}: I expect it is there by now. Have you seen it?`
       : `${name} waits for ${FROM_WORDS[state.step.start.on]}${when}.`;
   }
   if (state.kind === 'ended') {

@@ -47,9 +47,9 @@ export default function BagPage() {
 
 function Binned({ label }: { readonly label: string }) {
   return (
-    <Page title={`Bag ${label} is in the bin`}>
+    <Page title={`Bag ${label} was deleted`}>
       <Typography sx={{ marginBlockEnd: 2 }}>
-        Its diary is kept. It can be taken out of the bin on the files page.
+        Its diary is kept, and it can be restored from the bin in Files.
       </Typography>
       <Button component={Link} to="/files" variant="contained">
         To the bin
@@ -235,7 +235,7 @@ function BagActions({
             Set its drip
           </MenuItem>
         )}
-        <MenuItem onClick={() => open('carry')}>Carry it elsewhere</MenuItem>
+        <MenuItem onClick={() => open('carry')}>Move it to another place</MenuItem>
         <MenuItem onClick={() => open('gauge')}>Scale or probe</MenuItem>
         <MenuItem onClick={() => open('trouble')}>Put trouble on record</MenuItem>
         {!isEmpty && <MenuItem onClick={() => told(clear())}>Clear its plants out</MenuItem>}

@@ -143,7 +143,7 @@ export function BagParts({
     <Box>
       <Box
         role="group"
-        aria-label="What else is to be said of it"
+        aria-label="More about the bag"
         sx={{
           display: 'grid',
           gridTemplateColumns: { xs: 'repeat(2, minmax(0, 1fr))', sm: 'repeat(3, minmax(0, 1fr))' },

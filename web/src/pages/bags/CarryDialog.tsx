@@ -20,16 +20,16 @@ export function CarryDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
     await saveRecords(
       [{ table: 'containers', before: container, after }],
       movedDrafts([{ before: container, after }], at),
-      `bag ${container.label} carried`,
+      `bag ${container.label} moved`,
     );
     onClose();
   });
   return (
     <FormDialog
-      title={`Carry bag ${container.label} elsewhere`}
+      title={`Move bag ${container.label} to another place`}
       onClose={onClose}
       onSubmit={others.length === 0 ? onClose : save}
-      submitLabel={others.length === 0 ? 'All right' : 'It is carried'}
+      submitLabel={others.length === 0 ? 'Close' : 'Move it'}
     >
       {others.length === 0 ? (
         <Typography>There is no other place yet. Add one on the Bags page.</Typography>

@@ -36,7 +36,7 @@ export function LeaveDialog({ bag, occupant, onClose }: PlantProps) {
         label: 'What became of it',
         options: optionsOf(LEAVING_WORDS).filter(({ id }) => WHY.some((why) => why === id)),
       }),
-      note: textField({ label: 'A word on it', help: 'If you like.', longest: 2000, lines: 2 }),
+      note: textField({ label: 'Note', help: 'If you like.', longest: 2000, lines: 2 }),
     },
     { values: { why: 'died' } },
   );
@@ -129,7 +129,7 @@ export function MovePlantDialog({ bag, occupant, onClose }: PlantProps) {
       title={`Move ${name}`}
       onClose={onClose}
       onSubmit={homes.length === 0 ? onClose : save}
-      submitLabel={homes.length === 0 ? 'All right' : 'It is moved'}
+      submitLabel={homes.length === 0 ? 'Close' : 'Move it'}
     >
       {homes.length === 0 ? (
         <Typography>No other bag has room. Clear one out, or add one first.</Typography>

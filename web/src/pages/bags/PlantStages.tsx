@@ -92,7 +92,7 @@ export function PlantStages({
             {looked
               ? ` Not on ${shortDay(looked, today)}.`
               : next.from
-                ? ` I reckon from ${shortDay(next.from, today)}.`
+                ? ` I expect it from ${shortDay(next.from, today)}.`
                 : ''}
           </Box>
           <Button size="small" variant="outlined" onClick={() => told(say(next.stage, false))}>

@@ -99,7 +99,7 @@ function ageWords({ sownOn, plantedOn, origin, planted }: Occupant, today: strin
 }
 
 const ACTIONS = [
-  { id: 'correct', label: 'Change what is said of it' },
+  { id: 'correct', label: 'Change its details' },
   { id: 'move', label: 'Move it to another bag' },
   { id: 'leave', label: 'It died, was given away …' },
 ] as const;

@@ -192,7 +192,7 @@ export function bagFields(
       help: 'Short canes against wind, a second stake.',
       options: namedOptions(SUPPORTS.filter((support) => kind.holdsCane || !needsFirmMix(support))),
     }),
-    secondHeight: amountField({ label: 'Top of the other', purpose: 'height', low: 100, high: 5000 }),
+    secondHeight: amountField({ label: 'Height of the second', purpose: 'height', low: 100, high: 5000 }),
     mulch: amountField({
       label: 'Mulch on top',
       help: 'Empty for none; keep it off the stem.',
@@ -265,7 +265,7 @@ export function bagFields(
       high: 400,
       isOptional: true,
     }),
-    price: priceField({ label: 'What the empty one cost', help: 'Spread over the seasons that it lasts.' }),
+    price: priceField({ label: 'Price of the empty bag', help: 'Spread over the seasons that it lasts.' }),
     seasons: numberField({
       label: 'Seasons that it lasts',
       help: `Empty: ${kind.seasons.value}, as is usual for its kind.`,
@@ -291,7 +291,7 @@ export function bagFields(
     }),
     companionsName: textField({ label: 'What they are', help: 'As "basil" or "lettuce".', longest: 60 }),
     companionsFrom: dayField({
-      label: 'There since',
+      label: 'In place since',
       help: 'Empty: as long as the crop.',
       isOptional: true,
     }) as Field<string | undefined>,

@@ -140,7 +140,7 @@ export function productFields(
       problem: 'Grams, from 0.1 to 1000.',
     }),
     partnerId: choiceField({
-      label: 'Its other part',
+      label: 'Other part',
       options: partners.map(({ id, name }) => ({ id, label: name })),
     }),
     countedIn: choiceField<ProductUnit>({
@@ -155,7 +155,7 @@ export function productFields(
     packAmount: optionalField(
       productAmountField({ unit: counted }, { label: 'A pack holds', help: 'If you know a price.' }),
     ),
-    packPrice: priceField({ label: 'Its price' }),
+    packPrice: priceField({ label: 'Price' }),
     seasons: seasonsField('Seasons that one lasts', 'Empty: used up in one.'),
   };
 }

@@ -58,7 +58,7 @@ export function Bin() {
       const { binnedAt: _place, ...back } = place;
       changes.push({ table: 'places', before: place, after: { ...back, changedAt: now } });
     }
-    await saveRecords(changes, [], `${nameOf(record)} taken out of the bin`);
+    await saveRecords(changes, [], `${nameOf(record)} restored`);
   };
   return (
     <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0 }}>
@@ -72,7 +72,7 @@ export function Bin() {
             {nameOf(item.record)}, since {shortDay(dayOf(item.binnedAt))};{' '}
             {DAYS_KEPT - daysBetween(dayOf(item.binnedAt), dayOf(now))} days left
           </Box>
-          <OnceButton onPress={() => takeOut(item)}>Take it out</OnceButton>
+          <OnceButton onPress={() => takeOut(item)}>Restore</OnceButton>
         </Box>
       ))}
     </Box>

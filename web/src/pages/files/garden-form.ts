@@ -72,7 +72,7 @@ export const GARDEN_FIELDS = {
   hours: ROUND_HOURS,
   comes: choiceField<Comes>({
     label: 'I come',
-    help: 'Sizes, checks and dry-outs are reckoned by it.',
+    help: 'Sizes, checks and dry-outs follow from it.',
     options: COMES,
   }),
   everyDays: numberField({

@@ -39,7 +39,7 @@ function OneDay({ day, words }: { readonly day: string; readonly words: string }
         <FormField form={form} name="max" />
       </Box>
       <Button type="submit" variant="outlined" sx={{ marginBlockStart: 1, width: '100%', minHeight: 48 }}>
-        Note it
+        Add weather
       </Button>
       <Typography sx={{ fontSize: '0.85rem', color: 'text.secondary', marginBlockStart: 0.5 }}>
         Until then I use what is usual here, with more doubt.

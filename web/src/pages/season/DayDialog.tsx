@@ -24,7 +24,7 @@ export function DayDialog({ day, onClose }: { readonly day: string; onClose(): v
       title={`The weather of ${shortDay(day)}`}
       onClose={onClose}
       onSubmit={submit}
-      submitLabel="Note it"
+      submitLabel="Save"
     >
       <FormFields form={form} autoFocus />
     </FormDialog>

@@ -83,13 +83,13 @@ export function PlanDialog({
   });
   if (!row) {
     return (
-      <FormDialog title="Plan a crop" onClose={onClose} onSubmit={onClose} submitLabel="All right">
+      <FormDialog title="Plan a crop" onClose={onClose} onSubmit={onClose} submitLabel="Close">
         <Typography>Add a bag first.</Typography>
       </FormDialog>
     );
   }
   return (
-    <FormDialog title="Plan a crop" onClose={onClose} onSubmit={submit} submitLabel="Plan it">
+    <FormDialog title="Plan a crop" onClose={onClose} onSubmit={submit} submitLabel="Add to the plan">
       <FormField form={form} name="bagId" />
       <CropFields form={form} />
       {freeOn !== undefined && <FormField form={form} name="relay" />}

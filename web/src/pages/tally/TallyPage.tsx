@@ -63,7 +63,7 @@ export default function TallyPage() {
     // what stands in it now did not give what was picked then
     if (bag) return titleOf({ ...bag, name: nameOfBag(occupantsIn(year, garden, live, bag.container)) });
     const binned = garden.containers.find((c) => c.id === tally.containerId);
-    return binned ? `${binned.label} (in the bin)` : 'a bag that is not in this garden';
+    return binned ? `${binned.label} (deleted)` : 'a bag that is not in this garden';
   };
   const weightBefore = (tally: BagTally) => before.find((t) => t.containerId === tally.containerId);
   const costPer = (tally: BagTally) => costOfWeight(tally, costs.get(tally.containerId)?.total, unitFormat);

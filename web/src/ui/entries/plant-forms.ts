@@ -59,7 +59,7 @@ export const movedForm = entryForm<'moved'>()({
   fields: ({ garden }) => {
     const options = namedOptions(garden.places.filter((place) => !place.binnedAt));
     return {
-      fromPlaceId: choiceField({ label: 'It stood', options }),
+      fromPlaceId: choiceField({ label: 'Where it stood', options }),
       toPlaceId: choiceField({ label: 'Carried to', options }),
     };
   },

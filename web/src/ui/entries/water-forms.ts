@@ -36,7 +36,7 @@ export const wateringForm = entryForm<'watering'>()({
       through: choiceField<Through>({ label: 'Ran through at the bottom', options: THROUGH }),
       isInGoes: switchField({ label: 'Poured in goes, with pauses' }),
       spilt: amountField({
-        label: 'Of that ran off over the edge',
+        label: 'Ran off over the edge',
         help: 'It never got into the mix, and does not count. Empty for none.',
         purpose: 'water',
         low: 0.01,

@@ -34,7 +34,7 @@ const AMOUNTS = {
     high: 150,
     isOptional: true,
   }),
-  price: priceField({ label: 'What an empty one cost', help: 'Empty: as it is.' }),
+  price: priceField({ label: 'Price of an empty one', help: 'Empty: as it is.' }),
 };
 
 /** Several bags changed in one go; a field that is left as it is changes nothing. One undo takes all of it back. */
@@ -108,7 +108,7 @@ export function BulkDialog({
       />
       <FormFields form={form} names={['height', 'mulch', 'price']} />
       <OnceButton onPress={() => bin()} sx={{ alignSelf: 'flex-start' }}>
-        Put {bags.length === 1 ? 'it' : 'them all'} in the bin
+        Delete {bags.length === 1 ? 'it' : 'them all'}
       </OnceButton>
     </FormDialog>
   );

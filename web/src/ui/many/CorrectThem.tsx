@@ -76,12 +76,7 @@ export function CorrectThem({
   const today = dayOf(clock.now());
   if (!chosen)
     return (
-      <FormDialog
-        title="Correct several at once"
-        onClose={onClose}
-        onSubmit={onClose}
-        submitLabel="All right"
-      >
+      <FormDialog title="Correct several at once" onClose={onClose} onSubmit={onClose} submitLabel="Close">
         <Typography>No two of these bags have an entry of the same kind on one day.</Typography>
       </FormDialog>
     );

@@ -44,7 +44,7 @@ function Preview({ lines }: { readonly lines: readonly (readonly [string, string
   return (
     <Box
       component="dl"
-      aria-label="What comes of it"
+      aria-label="Preview"
       sx={{
         margin: 0,
         display: 'grid',
@@ -87,7 +87,7 @@ function ClearOut({ bags, onClose, onDone }: ManyProps) {
       title={`Clear out ${countOf(bags)}`}
       onClose={onClose}
       onSubmit={clear}
-      submitLabel={count === 0 ? 'All right' : `Clear ${count} ${count === 1 ? 'plant' : 'plants'} out`}
+      submitLabel={count === 0 ? 'Close' : `Clear ${count} ${count === 1 ? 'plant' : 'plants'} out`}
     >
       <Preview
         lines={bags.map(({ container, name, occupants }) => [
@@ -175,7 +175,12 @@ function PlanThem({ bags, onClose, onDone }: ManyProps) {
     onDone();
   });
   return (
-    <FormDialog title={`Plan for ${countOf(bags)}`} onClose={onClose} onSubmit={save} submitLabel="Plan it">
+    <FormDialog
+      title={`Plan for ${countOf(bags)}`}
+      onClose={onClose}
+      onSubmit={save}
+      submitLabel="Add to the plan"
+    >
       <CropFields form={form} />
       <FormField form={form} name="day" help="Empty: when the place of each allows it." />
       <Preview

@@ -142,7 +142,7 @@ export function MixEditor({
           <FormField form={form} name={`ingredient${n}`} />
           <FormField form={form} name={`parts${n}`} />
           <IconButton
-            aria-label="Take this part out"
+            aria-label="Remove this part"
             disabled={rows.length === 1}
             onClick={() => setRows((now) => now.filter((each) => each !== n))}
             sx={{ width: 44, height: 52 }}

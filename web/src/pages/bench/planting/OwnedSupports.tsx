@@ -25,7 +25,7 @@ const FIELDS = {
     problem: 'A whole number, from 1.',
   }),
   thing: choiceField({
-    label: 'Of what',
+    label: 'Kind',
     options: SUPPORT_THINGS.map((id) => ({ id, label: THING_WORDS[id] })),
   }),
   length: amountField({

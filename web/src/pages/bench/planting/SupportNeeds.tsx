@@ -27,7 +27,7 @@ export function SupportNeeds({
   const amount = (productId: string, value: number) =>
     productAmount(findProduct(productId, garden.products), value, unitFormat);
   return (
-    <Panel title="What that takes">
+    <Panel title="What you need">
       <Box
         sx={{
           display: 'grid',

@@ -103,7 +103,7 @@ export function varietyFields(
       label: 'Grow it again?',
       options: [{ id: '', label: 'not said' }, ...optionsOf(AGAIN_WORDS)],
     }),
-    note: textField({ label: 'A word on it', help: 'Taste, trouble, how it did.', longest: 500, lines: 2 }),
+    note: textField({ label: 'Note', help: 'Taste, trouble, how it did.', longest: 500, lines: 2 }),
   };
 }
 
@@ -234,7 +234,7 @@ export function batchFields(today: string) {
       isOptional: true,
     }),
     light: choiceField<'' | 'lamp' | 'sill' | 'glass' | 'outdoors'>({
-      label: 'Its light',
+      label: 'Light',
       options: [
         { id: '', label: 'not said' },
         { id: 'lamp', label: 'under a lamp' },

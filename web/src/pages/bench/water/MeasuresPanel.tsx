@@ -83,7 +83,7 @@ export default function MeasuresPanel() {
               <IconPencil size={20} aria-hidden />
             </IconButton>
             <IconButton
-              aria-label={`Put ${measure.name} in the bin`}
+              aria-label={`Delete ${measure.name}`}
               onClick={() => told(bin('measures', [measure], measure.name))}
               sx={{ width: 44, height: 44 }}
             >

@@ -44,7 +44,7 @@ export default function TanksBench() {
               <IconPencil size={20} aria-hidden />
             </IconButton>
             <IconButton
-              aria-label={`Put ${view.tank.name} in the bin`}
+              aria-label={`Delete ${view.tank.name}`}
               onClick={() => told(bin('tanks', [view.tank], view.tank.name))}
               sx={ICON}
             >
