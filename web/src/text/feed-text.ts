@@ -135,19 +135,20 @@ export function stepSentence(
   return `${upper}: ${midSentence(productName(step.productId, own))}${dose ? `, ${doseWords(dose, system)}` : ''}${way}${every}${until}.`;
 }
 
+/** Parts of a whole that have a name. */
+export const SHARES = [
+  { share: 1, words: 'the whole' },
+  { share: 0.5, words: 'half' },
+  { share: 1 / 3, words: 'a third' },
+  { share: 0.25, words: 'a quarter' },
+  { share: 0.2, words: 'a fifth' },
+  { share: 0.1, words: 'a tenth' },
+] as const;
+
 /** "a quarter", "40 %" */
 function shareWords(share: number): string {
-  const known = (
-    [
-      [1, 'the whole'],
-      [0.5, 'half'],
-      [1 / 3, 'a third'],
-      [0.25, 'a quarter'],
-      [0.2, 'a fifth'],
-      [0.1, 'a tenth'],
-    ] as const
-  ).find(([value]) => Math.abs(value - share) < 0.006);
-  return known?.[1] ?? `${Math.round(share * 100)}\u00a0%`;
+  const named = SHARES.find((known) => Math.abs(known.share - share) < 0.006);
+  return named?.words ?? `${Math.round(share * 100)}\u00a0%`;
 }
 
 /** What a trigger is called when a day is counted from it. */

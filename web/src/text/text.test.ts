@@ -2,7 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { unitFormatIn } from '../store/unit-format.ts';
 import { readAmount } from './amount-text.ts';
 import { readPlace } from './place-text.ts';
-import { dayAndTime, fillsWords, hoursWords, midSentence, thirstWords, whenWords } from './text.ts';
+import {
+  dayAndTime,
+  fillsWords,
+  hoursRangeWords,
+  hoursWords,
+  midSentence,
+  thirstWords,
+  whenWords,
+} from './text.ts';
 
 const NOW = '2026-07-16T18:00:00.000+01:00';
 
@@ -32,6 +40,18 @@ describe('times as a person says them', () => {
     [61, '2.5 days'],
   ])('%s hours', (hours, words) => {
     expect(hoursWords(hours)).toBe(words);
+  });
+});
+
+describe('a span of hours', () => {
+  it.each([
+    [2, 5, '2 h to 5 h'],
+    [3, 3, '3 h'],
+    [50, undefined, '2 days to over a week'],
+    [264, undefined, '11 days or more'],
+    [undefined, undefined, 'over a week'],
+  ])('from %s to %s', (low, high, words) => {
+    expect(hoursRangeWords(low, high)).toBe(words);
   });
 });
 

@@ -86,6 +86,8 @@ export function exactHoursWords(hours: number | undefined): string {
 
 /** A span of hours: "2 to 5 h"; once where both ends are said alike. */
 export function hoursRangeWords(low: number | undefined, high: number | undefined): string {
+  // where rounds are days apart, more than a week is looked ahead
+  if (high === undefined && low !== undefined && low >= 7 * 24) return `${hoursWords(low)} or more`;
   const [from, to] = [hoursWords(low), hoursWords(high)];
   return from === to ? from : `${from} to ${to}`;
 }

@@ -12,6 +12,7 @@ import { CHECK_WORDS, doseWords, feedAmountWords, feedCaution } from '../text/fe
 import { midSentence } from '../text/text.ts';
 import { FEED_UNIT_OPTIONS } from './entries/feeding-forms.ts';
 import { wateringAmount } from './entries/water-forms.ts';
+import { useWhen } from './When.tsx';
 import { choiceField, FormDialog, FormField, textField, useFields } from './form/index.ts';
 
 const FEED_WATER_LITRES = 2;
@@ -48,7 +49,7 @@ export default function FeedDialog({
   onDone?(): void;
 }) {
   const [bag] = bags;
-  const { clock, garden, record } = useGarden();
+  const { garden, record } = useGarden();
   const unitFormat = useUnitFormat();
   /** whether the amount is the grower's own; until then it follows the label, the product and the water */
   const [wasTyped, setTyped] = useState(false);
@@ -72,6 +73,7 @@ export default function FeedDialog({
     },
   );
   const [first] = useState(form.texts.water);
+  const when = useWhen({ kind: 'fed', containerId: bag.container.id });
   // what was half typed before the dialog was left is the grower's own too
   const isTyped = wasTyped || form.texts.amount !== '';
   const product = feeds.find((g) => g.id === form.texts.productId) ?? (feeds[0] as Product);
@@ -109,7 +111,8 @@ export default function FeedDialog({
   };
   const submit = form.submit(async () => {
     if (!read.ok) return form.refuse('amount', read.problem);
-    const at = clock.now();
+    const at = when.read();
+    if (at === undefined) return undefined;
     const drafts = bags.flatMap((each) =>
       fedWithWatering(
         { bag: each, product, partner, ...read.value, ...ownAmount(each), litres, into: given, step },
@@ -117,7 +120,7 @@ export default function FeedDialog({
       ),
     );
     await record(drafts, `feed at ${bags.length === 1 ? bag.container.label : `${bags.length} bags`}`);
-    onDone();
+    return onDone();
   });
   const label = dose && `Its label: ${doseWords(dose, unitFormat.system)}`;
   return (
@@ -178,6 +181,7 @@ export default function FeedDialog({
           .
         </Typography>
       )}
+      {when.field}
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         {feedCaution(product, given)}
       </Typography>

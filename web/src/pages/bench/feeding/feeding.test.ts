@@ -252,12 +252,15 @@ describe('a regime’s form', () => {
     expect(stepFormOf(kept as never, undefined, 'metric', DEFAULT_ASSUMED).weeks).toBe(written);
   });
 
-  it.each(['25', '25 %', '1/4', '0.25'])('a part of the dose in every watering: %s', (percent) => {
-    const kept = readStep({ ...step, often: 'watering', percent, isOverLeaves: true }, 'metric');
-    expect(kept).toMatchObject({ withWatering: { share: 0.25 } });
-    expect(kept).not.toHaveProperty('every');
-    expect(kept).not.toHaveProperty('into');
-  });
+  it.each(['25', '25 %', '1/4', '0.25', 'A quarter'])(
+    'a part of the dose in every watering: %s',
+    (percent) => {
+      const kept = readStep({ ...step, often: 'watering', percent, isOverLeaves: true }, 'metric');
+      expect(kept).toMatchObject({ withWatering: { share: 0.25 } });
+      expect(kept).not.toHaveProperty('every');
+      expect(kept).not.toHaveProperty('into');
+    },
+  );
 
   it('a step over the leaves, and one by the months on a label', () => {
     expect(

@@ -9,6 +9,7 @@ import {
 } from '@rundel/core/records';
 import type { Assumed } from '@rundel/core/assumed';
 import { parseNumber, type UnitSystem } from '@rundel/core/units';
+import { SHARES } from '../../../text/feed-text.ts';
 import { readDose } from '../../../text/amount-text.ts';
 import { parseDose, displayDose } from '../../../text/dose-text.ts';
 
@@ -86,8 +87,10 @@ function weeksOf(text: string): number {
 const weeksText = (weeks: number) =>
   Number.isInteger(weeks) ? String(weeks) : `${Math.round(weeks * 7)} days`;
 
-/** A part of a dose as typed: "25", "25 %", "1/4". */
+/** A part of a dose as typed: "25", "25 %", "1/4", "a quarter". */
 function shareOf(text: string): number {
+  const said = SHARES.find(({ words }) => text.trim().toLowerCase() === words);
+  if (said) return said.share;
   const number = numberOf(text.replace('%', '').trim());
   return number > 1 || text.includes('%') ? number / 100 : number;
 }
