@@ -10,18 +10,15 @@ import { readDose } from '../text/amount-text.ts';
 import { bagsWords } from '../text/bag-text.ts';
 import { CHECK_WORDS, doseWords, feedAmountWords, feedCaution } from '../text/feed-text.ts';
 import { midSentence } from '../text/text.ts';
-import { FEED_UNIT_OPTIONS } from './entries/feeding-forms.ts';
+import { FED_WAYS, FEED_UNIT_OPTIONS, wayOf, type FedWay } from './entries/feeding-forms.ts';
 import { wateringAmount } from './entries/water-forms.ts';
 import { useWhen } from './When.tsx';
 import { choiceField, FormDialog, FormField, textField, useFields } from './form/index.ts';
 
 const FEED_WATER_LITRES = 2;
-/** Names of the ways that a feed in water can go. */
-const WAYS = [
-  { id: 'mix', label: 'Over the mix' },
-  { id: 'leaves', label: 'Over the leaves' },
-] as const;
-type Way = (typeof WAYS)[number]['id'] | '';
+/** What goes into a store is given there by its own product. */
+const WAYS = FED_WAYS.filter(({ id }) => id !== 'store');
+type Way = FedWay | '';
 
 const FIELDS = {
   water: wateringAmount('In how much water', 'It counts as a watering too.'),
@@ -80,7 +77,7 @@ export default function FeedDialog({
   const dose = product.feed?.dose;
   const partner = findProduct(product.feed?.partnerId ?? '', garden.products);
   const usual = into ?? usualInto(product);
-  const way: Way = form.texts.way === '' ? (usual === 'leaves' ? 'leaves' : 'mix') : (form.texts.way as Way);
+  const way: Way = form.texts.way === '' ? wayOf(usual) : (form.texts.way as Way);
   const given: FedInto | undefined =
     usual === 'store' ? 'store' : canBeSprayed(product) && way === 'leaves' ? 'leaves' : undefined;
   // until an amount of water is typed it is what the way of giving it takes

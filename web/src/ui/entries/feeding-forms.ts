@@ -1,4 +1,4 @@
-import { FEEDING_PRACTICES } from '@rundel/core/feeding';
+import { FEEDING_PRACTICES, type FedInto } from '@rundel/core/feeding';
 import { isFeed, productsIn } from '@rundel/core/products';
 import { FEED_UNITS, type FeedUnit } from '@rundel/core/records';
 import { parseNumber } from '@rundel/core/units';
@@ -47,6 +47,15 @@ export function doseField(words: {
   };
 }
 
+/** The ways that a feed can go; the first two are there for whatever dissolves in water. */
+export const FED_WAYS = [
+  { id: 'mix', label: 'Over the mix' },
+  { id: 'leaves', label: 'Over the leaves' },
+  { id: 'store', label: 'Into its reservoir or drum' },
+] as const;
+export type FedWay = (typeof FED_WAYS)[number]['id'];
+export const wayOf = (into: FedInto | undefined): FedWay => into ?? 'mix';
+
 export const fedForm = entryForm<'fed'>()({
   fields: ({ garden }) => ({
     productId: choiceField({
@@ -57,6 +66,7 @@ export const fedForm = entryForm<'fed'>()({
     }),
     amount: doseField({ label: 'How much of it' }),
     unit: choiceField({ label: 'Counted in', options: FEED_UNIT_OPTIONS }),
+    way: choiceField<FedWay>({ label: 'How', options: FED_WAYS }),
     litres: amountField({
       label: 'In how much water',
       help: 'Empty: dry. Its watering is an entry of its own.',
@@ -67,14 +77,15 @@ export const fedForm = entryForm<'fed'>()({
       isOptional: true,
     }),
   }),
-  start: ({ productId, amount, unit, litres }) => ({
-    values: { productId, amount: { amount }, unit, litres },
+  start: ({ productId, amount, unit, litres, into }) => ({
+    values: { productId, amount: { amount }, unit, litres, way: wayOf(into) },
   }),
-  facts: ({ productId, amount, unit, litres }) => ({
+  facts: ({ productId, amount, unit, litres, way }) => ({
     productId,
     amount: amount.amount,
     unit: amount.unit ?? unit,
     litres,
+    into: way === 'mix' ? undefined : way,
     asEntered: undefined,
   }),
 });
