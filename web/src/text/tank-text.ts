@@ -17,8 +17,11 @@ export function tankWords(tank: Tank, course: TankCourse, unitFormat: UnitFormat
   const { litres, daysToEmpty, seenPerDay, perDay, refillOn, refillLitres } = course;
   if (!litres || !daysToEmpty)
     return `It holds ${show(tank.litres)} when full. Nobody has looked into it yet: put its level down, and how long it lasts is told.`;
-  const use =
-    seenPerDay === undefined
+  // less than this a day cannot be told from a level that was read twice
+  const isStill = perDay < 0.001 * tank.litres;
+  const use = isStill
+    ? 'nothing to speak of'
+    : seenPerDay === undefined
       ? `about ${show(perDay)} a day by what its bags use`
       : `${show(seenPerDay)} a day by its levels`;
   const span = Number.isFinite(daysToEmpty.likely)
@@ -30,7 +33,7 @@ export function tankWords(tank: Tank, course: TankCourse, unitFormat: UnitFormat
       : refillOn <= today
         ? `; it is down to its mark of ${show(refillLitres)}`
         : `; down to its mark of ${show(refillLitres)} on ${shortDay(refillOn, today)}`;
-  return `About ${show(litres.likely)} of ${show(tank.litres)} in it; it loses ${use}${span}${mark}.`;
+  return `About ${show(litres.likely >= 20 ? Math.round(litres.likely) : litres.likely)} of ${show(tank.litres)} in it; it loses ${use}${span}${mark}.`;
 }
 
 /** What a tank's entry says. */
