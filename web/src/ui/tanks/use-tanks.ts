@@ -1,5 +1,5 @@
 import { resolveAssumed } from '@rundel/core/assumed';
-import { addDays, dayOf } from '@rundel/core/calendar';
+import { addDays, dayOf, type Day } from '@rundel/core/calendar';
 import { bagsOfTank, tankCourse, tankEvents, type TankCourse } from '@rundel/core/garden-state';
 import type { Tank } from '@rundel/core/records';
 import { useMemo } from 'react';
@@ -15,6 +15,15 @@ export interface TankView {
 /** Days of use that say how fast a tank goes down while its levels say little. */
 const USE_DAYS = 5;
 
+/** What some bags used a day of late, together, L. */
+export function usedPerDay(bags: readonly Bag[], today: Day): number {
+  const from = addDays(today, -USE_DAYS);
+  return bags.reduce((sum, { water }) => {
+    const days = (water?.usePerDay ?? []).filter(({ day }) => day > from && day <= today);
+    return sum + days.reduce((litres, day) => litres + day.litres, 0) / Math.max(1, days.length);
+  }, 0);
+}
+
 /** Every tank in use. */
 export function useTanks(): readonly TankView[] {
   const { garden, live, clock } = useGarden();
@@ -28,11 +37,7 @@ export function useTanks(): readonly TankView[] {
         .map((tank) => {
           const ids = new Set(bagsOfTank(tank.id, garden).map(({ id }) => id));
           const drinking = bags.filter((b) => ids.has(b.container.id));
-          const from = addDays(today, -USE_DAYS);
-          const perDay = drinking.reduce((sum, { water }) => {
-            const days = (water?.usePerDay ?? []).filter(({ day }) => day > from && day <= today);
-            return sum + days.reduce((litres, day) => litres + day.litres, 0) / Math.max(1, days.length);
-          }, 0);
+          const perDay = usedPerDay(drinking, today);
           const assumed = resolveAssumed(garden.settings.assumptions);
           return {
             tank,

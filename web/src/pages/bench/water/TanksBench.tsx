@@ -1,14 +1,22 @@
 import { Box, Button, IconButton, Typography } from '@mui/material';
 import { IconPencil, IconTrash } from '@tabler/icons-react';
+import { dayOf } from '@rundel/core/calendar';
 import type { Tank } from '@rundel/core/records';
 import { useState } from 'react';
 import { Caution } from '../../../ui/Caution.tsx';
-import { amountField, FormDialog, FormFields, textField, useFields } from '../../../ui/form/index.ts';
+import {
+  amountField,
+  FormDialog,
+  FormField,
+  FormFields,
+  textField,
+  useFields,
+} from '../../../ui/form/index.ts';
 import { BagMarks } from '../../../ui/BagChooser.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { TankState } from '../../../ui/tanks/TankState.tsx';
-import { useTanks } from '../../../ui/tanks/use-tanks.ts';
-import { newId, told, useBags, useGarden, type RecordChange } from '../../../store/index.ts';
+import { usedPerDay, useTanks } from '../../../ui/tanks/use-tanks.ts';
+import { newId, told, useBags, useGarden, useUnitFormat, type RecordChange } from '../../../store/index.ts';
 
 /** Drums, tanks and channels from which several bags drink: one level, one job, EC and pH once. */
 export default function TanksBench() {
@@ -111,6 +119,16 @@ function EditTank({ tank, onClose }: { readonly tank: Tank | undefined; onClose(
         ? [{ at: 'refill', problem: 'That is all of it or more: it would always want topping up.' }]
         : [],
   });
+  const unitFormat = useUnitFormat();
+  const perDay = usedPerDay(
+    bags.filter((b) => ids.includes(b.container.id)),
+    dayOf(clock.now()),
+  );
+  const { litres } = form.values;
+  const small =
+    litres !== undefined && perDay > litres
+      ? `Its bags use about ${unitFormat.show(perDay, 'water')} a day: it is empty before a day is over.`
+      : undefined;
   const save = form.submit(async ({ name, litres, refill }) => {
     const now = clock.now();
     const { refillLitres: _, ...kept } = tank ?? { id: newId('tank'), createdAt: now };
@@ -139,7 +157,13 @@ function EditTank({ tank, onClose }: { readonly tank: Tank | undefined; onClose(
       onSubmit={save}
       submitLabel="Save"
     >
-      <FormFields form={form} autoFocus={!tank} />
+      <FormFields form={form} autoFocus={!tank} names={['name', 'litres']} />
+      {small && (
+        <Typography variant="body2" role="status">
+          {small}
+        </Typography>
+      )}
+      <FormField form={form} name="refill" />
       <Box>
         <Typography sx={{ fontWeight: 700, marginBlockEnd: 0.5 }}>Bags on this tank</Typography>
         <BagMarks
