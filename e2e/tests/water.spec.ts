@@ -121,7 +121,7 @@ test.describe('a walk over ten bags', () => {
       await expect(page.getByText(words).first()).toBeVisible();
     }
     await visit(page, (stops.get('17') ?? '').replace('/round/', '/bags/'));
-    await expect(page.getByText(/into its store/).first()).toBeVisible();
+    await expect(page.getByText(/into its reservoir/).first()).toBeVisible();
   });
 
   test('a short round keeps to the bags likeliest to go dry, and the whole one comes back', async ({

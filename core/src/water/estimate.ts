@@ -164,13 +164,21 @@ export class FilterRun {
     };
   }
 
+  /** Water in the mix and in what stands beside it: what the stores gave was used as well. */
+  private heldLitres(): number {
+    const { belief, bag } = this;
+    return bag.stores.reduce(
+      (sum, { litres }, s) => sum + belief.levelOf(s).mean * litres,
+      belief.meanWater() * bag.availableLitres,
+    );
+  }
+
   private advance(): void {
     const { belief, timeStep } = this;
     if (timeStep.days === 0) return;
-    const taw = this.bag.availableLitres;
-    const before = belief.meanWater();
+    const before = this.heldLitres();
     advanceBelief(belief, this.bag, timeStep, this.depletion, this.assumed);
-    this.usedSinceLitres += Math.max(0, before + timeStep.gainLitres / taw - belief.meanWater()) * taw;
+    this.usedSinceLitres += Math.max(0, before + timeStep.gainLitres - this.heldLitres());
     this.path.push({ at: timeStep.until, ...range(belief) });
     this.timeStep = NO_TIME;
   }

@@ -72,6 +72,15 @@ const endOf = (bag: WaterBag, events: readonly WaterEvent[] = [], to?: string) =
 describe('a mix that stores refill', () => {
   const share = fc.double({ min: 0, max: 1, noNaN: true });
 
+  it('what they gave counts as used: more than the mix alone could give', () => {
+    const filled = [watering(1, 6, 'top', true), watering(1, 40, 'store', true)];
+    const over = endOf(with12('reservoir', 40), filled).usedSinceLitres;
+    const alone = endOf(plain, filled.slice(0, 1)).usedSinceLitres;
+    // its own water and a little rain
+    expect(alone).toBeLessThan(9);
+    expect(over).toBeGreaterThan(1.5 * alone);
+  });
+
   it('ends no drier than without them, no wetter than full, and gets no more than they hold', () => {
     fc.assert(
       fc.property(

@@ -130,7 +130,7 @@ function wordsOf(
       return `Trouble: ${TROUBLE_WORDS[entry.what]}${entry.note ? `, "${entry.note}"` : ''}${entry.livesInMix ? '; it may live on in the mix' : ''}`;
     case 'fed': {
       const where =
-        entry.into === 'leaves' ? ' on the leaves' : entry.into === 'store' ? ' into its store' : '';
+        entry.into === 'leaves' ? ' on the leaves' : entry.into === 'store' ? ' into its reservoir' : '';
       const water = entry.litres === undefined ? '' : ` in ${unitFormat.show(entry.litres, 'water')}`;
       return `Fed: ${feedAmountWords(entry)} ${midSentence(productName(entry.productId, products))}${water}${where}`;
     }
@@ -177,7 +177,7 @@ function wateringWords(entry: EntryOf<'watering'>, unitFormat: UnitFormat): stri
   const ran = { little: ', a little ran through', most: ', most ran through' };
   return [
     `Watered: ${amount}`,
-    into === 'store' ? ' into its store' : '',
+    into === 'store' ? ' into its reservoir' : '',
     isInGoes ? ', in goes' : '',
     ranThrough ? (through ? ran[through] : ', ran through') : '',
     isMeasured ? '' : ', by eye',

@@ -1,4 +1,5 @@
 import { Box, Button, Typography } from '@mui/material';
+import type { WaterForecast } from '@rundel/core/water';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { expectation, gradeSpan, nextCheckWords, seenStore } from '../../text/bag-text.ts';
 import { useDrierPlant } from '../../ui/drier-plant.ts';
@@ -96,21 +97,10 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
           number={unitFormat.show(estimate.litres.likely, 'water')}
           label={`left of ${unitFormat.show(water.availableLitres, 'water')}; ${unitFormat.range(estimate.litres.low, estimate.litres.high, 'water')}`}
         />
-        <Big
-          number={hoursWords(toRefill.likely)}
-          label={
-            toRefill.low === undefined
-              ? 'until it wants water'
-              : `until it wants water; ${hoursRangeWords(toRefill.low, toRefill.high)}`
-          }
-        />
+        <Big number={hoursWords(toRefill.likely)} label={withSpan('until it wants water', toRefill)} />
         <Big
           number={hoursWords(ahead.hoursToWilting.likely)}
-          label={
-            ahead.hoursToWilting.low === undefined
-              ? 'until it wilts without watering'
-              : `until it wilts without watering; ${hoursRangeWords(ahead.hoursToWilting.low, ahead.hoursToWilting.high)}`
-          }
+          label={withSpan('until it wilts without watering', ahead.hoursToWilting)}
         />
         {estimate.stores.map((store) => (
           <Big
@@ -192,6 +182,12 @@ export function WaterPanel({ bag }: { readonly bag: Bag }) {
       )}
     </Panel>
   );
+}
+
+/** What some hours are until, and the span that they lie in where that says more than the hours themselves. */
+function withSpan(what: string, { low, likely, high }: WaterForecast['hoursToRefill']): string {
+  const span = hoursRangeWords(low, high);
+  return low === undefined || span === hoursWords(likely) ? what : `${what}; ${span}`;
 }
 
 function Big({ number, label }: { readonly number: string; readonly label: string }) {
