@@ -34,7 +34,7 @@ export async function startOwnGarden(page: Page, units: 'metric' | 'us' | 'uk' =
 export async function addTomatoBag(page: Page, label = '1'): Promise<void> {
   await page.goto('/bags/new');
   await page.getByLabel('Size on the label').fill('38 L');
-  await say(page, 'Its number or name', label);
+  await say(page, 'Number or name', label);
   await page.getByLabel('Height of the plant').fill('34 cm');
   await page.getByRole('button', { name: 'Add the bag' }).click();
   // the first bag of all leads to the round

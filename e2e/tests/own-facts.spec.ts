@@ -26,11 +26,11 @@ test.describe('a trough of different plants', () => {
     await form.getByRole('button', { name: 'Place 3' }).click();
     await form.getByRole('button', { name: 'Place 4' }).click();
     await form.getByLabel('Variety').fill('Keel Plum');
-    await form.getByLabel('A name of its own').fill('Ada, Bet');
+    await form.getByLabel('Name of the plant').fill('Ada, Bet');
     await form.getByRole('button', { name: 'It is planted; the next' }).click();
     await expect(form.getByText('2 are in. What goes into the others?')).toBeVisible();
     // nothing of the first sticks to the next
-    await expect(form.getByLabel('A name of its own')).toHaveValue('');
+    await expect(form.getByLabel('Name of the plant')).toHaveValue('');
     await expect(form.getByLabel('Variety')).toHaveValue('');
     await form.getByRole('button', { name: 'Place 4' }).click();
     await form.getByLabel('It goes in as').click();

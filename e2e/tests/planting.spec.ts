@@ -4,7 +4,7 @@ import { openDemo, openFewBags, say, startOwnGarden, test, visit } from './garde
 /** Adds empty bags of a kind, by the address that other screens send to. */
 async function addBags(page: Page, query: string, first: string): Promise<void> {
   await visit(page, `/bags/new?${query}`);
-  await say(page, 'Its number or name', first);
+  await say(page, 'Number or name', first);
   await page.getByRole('button', { name: /^Add (the bag|\d+ bags)$/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Add a bag');
 }

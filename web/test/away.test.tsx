@@ -17,19 +17,14 @@ const answer = async () =>
   (await screen.findByRole('heading', { name: 'Which bags survive' })).parentElement?.textContent ?? '';
 
 /** The planner with the time away as it was left on this device; it answers unless its dates cannot be. */
-async function planner(form: object = {}, answers = true) {
+async function planner(
+  texts: Readonly<Record<string, string>> = {},
+  allowed: readonly string[] = [],
+  answers = true,
+) {
   const app = await openApp('/season', garden, DEMO_EVENING);
-  const usual = {
-    leaveOn: '2026-07-16',
-    backOn: '2026-07-23',
-    riskPercent: 10,
-    isSoaked: true,
-    allowed: [],
-    hasHelper: false,
-    cans: '4',
-    busyDays: [],
-  };
-  await app.note('away', { ...usual, ...form });
+  const usual = { leaveOn: '2026-07-16', backOn: '2026-07-23', leaveAt: '20:00', backAt: '20:00' };
+  await app.note('away', { texts: { ...usual, ...texts }, allowed, busyDays: [] });
   fireEvent.click(await screen.findByRole('link', { name: 'Going away' }));
   if (answers) await answer();
   return app;
@@ -37,7 +32,7 @@ async function planner(form: object = {}, answers = true) {
 
 describe('going away', () => {
   it('says which bags come through, and another choice changes the plan', async () => {
-    await planner({ allowed: ['shade', 'mulch', 'saucer'] });
+    await planner({}, ['shade', 'mulch', 'saucer']);
     const helped = await answer();
     expect(helped).toMatch(/7 Lantern Drop.*Comes through \d+ in 100, as it is/);
     for (const change of CHANGES) fireEvent.click(screen.getByLabelText(change));
@@ -72,8 +67,8 @@ describe('going away', () => {
   });
 
   it('asks for cans that can be carried, and keeps the plan away until they are', async () => {
-    await planner({ hasHelper: true });
-    fill(/^Fills of your/, 'many');
+    await planner({ hasHelper: 'on', cans: '4' });
+    fill(/^Fills of your/, '90');
     expect(await screen.findByText('How many cans in one visit, up to 40?')).toBeTruthy();
     fill(/^Fills of your/, '3');
     await waitFor(() => expect(screen.queryByText(/How many cans in one visit/)).toBeNull());
@@ -81,8 +76,8 @@ describe('going away', () => {
   });
 
   it('dates that cannot be are told beside them', async () => {
-    await planner({ leaveOn: '2026-07-20', backOn: '2026-07-18' }, false);
-    await screen.findByText('Back after leaving, please.');
+    await planner({ leaveOn: '2026-07-20', backOn: '2026-07-18' }, [], false);
+    await screen.findByText('Back on: Back after leaving, please.');
     expect(screen.queryByRole('heading', { name: 'Which bags survive' })).toBeNull();
   });
 

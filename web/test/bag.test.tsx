@@ -116,7 +116,7 @@ describe('what is noted at a bag', () => {
 
   it('trouble is put on record with what was seen', async () => {
     const { made } = await bagPage();
-    await more('Put trouble on record');
+    await more('Record trouble');
     const form = await dialog();
     fireEvent.click(within(form).getByLabelText('It may live on in the mix'));
     fill('What you saw', 'spots', form);

@@ -33,7 +33,7 @@ describe('a bag that is added', () => {
   it('stands planted with its page open, and goes again with one undo', async () => {
     const { stored } = await openApp('/bags/new', EMPTY, MAY_MORNING);
     fill('Size on the label', '10 gal');
-    await part('Its number or name', (sheet) => fill('Its number or name', 'door', sheet));
+    await part('Number or name', (sheet) => fill('Number or name', 'door', sheet));
     fill('Height of the plant', '34 cm');
     await press('Add the bag');
     // the first bag of all: the round says what to do with it
@@ -50,12 +50,12 @@ describe('a bag that is added', () => {
     const garden = demoWith('7');
     const { stored } = await openApp('/bags/new', garden, DEMO_EVENING);
     fill('Size on the label', '30');
-    await part('Its number or name', (sheet) => fill('Its number or name', '7', sheet));
+    await part('Number or name', (sheet) => fill('Number or name', '7', sheet));
     fill('Height of the plant', '20');
     await part('Root ball and depth', (sheet) => fill('Graft above the ball', '25', sheet));
     await fillDay('Planted on', '01/12/2026');
     await press('Add the bag');
-    await part('Its number or name does not read', (sheet) => {
+    await part('Number or name does not read', (sheet) => {
       within(sheet).getByText('There is something called "7" already.');
     });
     await part('Root ball and depth does not read', (sheet) => {

@@ -49,7 +49,7 @@ describe('measures of one’s own', () => {
 
   it('one goes to the bin and comes back', async () => {
     const { stored } = await openApp('/bench/measures', EMPTY, MAY_MORNING);
-    await press('Put can in the bin');
+    await press('Delete can');
     expect(await screen.findByText(/None yet: waterings are proposed in plain litres\./)).toBeTruthy();
     await press('Undo');
     await screen.findByRole('button', { name: 'Change can' });

@@ -123,7 +123,7 @@ describe('a correction', () => {
     });
     await choose('Ran through at the bottom', 'a little');
     fireEvent.click(within(form).getByRole('switch', { name: 'Poured in goes, with pauses' }));
-    fill('Of that ran off over the edge', '0.5 L', form);
+    fill('Ran off over the edge', '0.5 L', form);
     expect(await kept()).toMatchObject([
       {
         kind: 'watering',

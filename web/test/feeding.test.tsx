@@ -210,7 +210,7 @@ describe('a regime of one’s own', () => {
   it('is kept under a name of its own, changed, followed and put in the bin', async () => {
     const { made, stored } = await editing();
     await press('Another step');
-    fireEvent.click(within(step(1)).getByRole('button', { name: 'Take this step out' }));
+    fireEvent.click(within(step(1)).getByRole('button', { name: 'Remove this step' }));
     fill('Name', ' ');
     await press('Save');
     await screen.findByText(/name/i, { selector: '.MuiAlert-message' });
@@ -242,7 +242,7 @@ describe('a regime of one’s own', () => {
     fill('Name', 'Slip feed');
     await press('Save');
     await screen.findByText('There is a regime of this name already.');
-    await press('Leave it as it was');
+    await press('Cancel');
 
     fireEvent.click(
       within(screen.getByRole('navigation', { name: 'Ways of feeding' })).getByRole('button', {

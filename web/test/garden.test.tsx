@@ -102,14 +102,14 @@ describe('files', () => {
     await waitFor(async () => expect((await stored()).containers.map((c) => c.label)).toEqual(['12']));
   });
 
-  it('what is in the bin is taken out of it again', async () => {
+  it('what was deleted is taken out of it again', async () => {
     const id = idOf(garden, '7');
     const binned = {
       ...garden,
       containers: garden.containers.map((c) => ({ ...c, binnedAt: DEMO_EVENING, changedAt: DEMO_EVENING })),
     };
     const { stored } = await openApp('/files', binned, DEMO_EVENING);
-    await press('Take it out');
+    await press('Restore');
     await waitFor(async () =>
       expect((await stored()).containers.find((c) => c.id === id)?.binnedAt).toBeUndefined(),
     );

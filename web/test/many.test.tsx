@@ -96,7 +96,7 @@ describe('several bags at once', () => {
     const form = await dialog();
     expect(form.textContent).toMatch(/5tomato from about .*, after Old Peg/);
     fill('Variety', 'Harbour Light', form);
-    await press('Plan it', form);
+    await press('Add to the plan', form);
     await gone();
     const plans = (await stored()).plans.filter(({ varietyName }) => varietyName === 'Harbour Light');
     expect(plans.map(({ isDayOpen }) => isDayOpen)).toEqual([true, true]);

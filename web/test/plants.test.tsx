@@ -54,7 +54,7 @@ describe('a bag of several plants', () => {
   it('one is moved to another bag, with its name and its age', async () => {
     const { made } = await trough();
     const form = await change('Wyn', 'Move it to another bag');
-    await press('It is moved', form);
+    await press('Move it', form);
     await gone();
     const entries = await made();
     expect(entries).toMatchObject([
@@ -67,10 +67,10 @@ describe('a bag of several plants', () => {
 
   it('one that was put down as another is put right, with its variety, its name and its sowing', async () => {
     const { made, stored } = await trough();
-    const form = await change('Fen', 'Change what is said of it');
+    const form = await change('Fen', 'Change its details');
     fill('Variety', 'Thimble', form);
     await choose('Growth', 'Micro-dwarf');
-    fill('A name of its own', 'Fenella', form);
+    fill('Name of the plant', 'Fenella', form);
     fill('Height of the plant', '9 in', form);
     await press('Correct it', form);
     await gone();
@@ -123,10 +123,10 @@ describe('a bag that is carried', () => {
   it('stands elsewhere from its day on, and its diary says so', async () => {
     const { made, stored } = await openApp(`/bags/${idOf(garden, '5')}`, garden, DEMO_EVENING);
     await press('More');
-    fireEvent.click(await screen.findByRole('menuitem', { name: 'Carry it elsewhere' }));
+    fireEvent.click(await screen.findByRole('menuitem', { name: 'Move it to another place' }));
     const form = await dialog();
     await choose('Where it goes', 'Roof deck');
-    await press('It is carried', form);
+    await press('Move it', form);
     await gone();
     const [entry] = await made();
     const deck = garden.places.find((p) => p.name === 'Roof deck');

@@ -114,8 +114,8 @@ describe('how a bag is made up', () => {
     await press('More');
     fireEvent.click(await screen.findByRole('menuitem', { name: 'Add another like it' }));
     await waitFor(() => expect(screen.getByLabelText('Size on the label')).toHaveProperty('value', '38 L'));
-    await part('Its number or name', (sheet) => {
-      expect(within(sheet).getByLabelText('Its number or name')).toHaveProperty('value', '2');
+    await part('Number or name', (sheet) => {
+      expect(within(sheet).getByLabelText('Number or name')).toHaveProperty('value', '2');
     });
     expect(screen.getByLabelText('Height of the plant')).toHaveProperty('value', '');
     fill('Height of the plant', '25');
@@ -124,7 +124,7 @@ describe('how a bag is made up', () => {
     const [one, two] = (await stored()).containers;
     expect([two?.kindId, two?.size]).toEqual([one?.kindId, one?.size]);
     await press('Undo');
-    await screen.findByText(/Bag 2 is in the bin/);
+    await screen.findByText(/Bag 2 was deleted/);
     expect(inUse((await stored()).containers)).toHaveLength(1);
   });
 });
@@ -135,7 +135,7 @@ describe('old mix', () => {
     const id = idOf(garden, '7');
     const { made, goTo } = await openApp(`/bags/${id}`, garden, DEMO_EVENING);
     await press('More');
-    fireEvent.click(await screen.findByRole('menuitem', { name: 'Put trouble on record' }));
+    fireEvent.click(await screen.findByRole('menuitem', { name: 'Record trouble' }));
     await press('Put in the diary', await dialog());
     await screen.findByText(/do not use it again/);
     expect(await made()).toMatchObject([{ kind: 'trouble', containerId: id }]);

@@ -251,11 +251,11 @@ describe('the walk', () => {
     const card = await screen.findByRole('form', { name: /^Weather of/ });
     fill('Coldest', '20', card);
     fill('Warmest', '12', card);
-    await press('Note it', card);
+    await press('Add weather', card);
     expect(within(card).getByText('The warmest cannot be colder than the coldest.')).toBeTruthy();
     fill('Coldest', '50 F', card);
     fill('Warmest', '24', card);
-    await press('Note it', card);
+    await press('Add weather', card);
     await waitFor(async () =>
       expect(await made()).toMatchObject([{ kind: 'weather', minCelsius: 10, maxCelsius: 24 }]),
     );

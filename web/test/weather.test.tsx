@@ -21,13 +21,13 @@ describe('a day’s weather', () => {
       fill('Coldest', coldest, form);
       fill('Warmest', warmest, form);
       fill('Rain', rain, form);
-      await press('Note it', form);
+      await press('Save', form);
       expect(within(form).getByText(said)).toBeTruthy();
     }
     expect(await made()).toEqual([]);
     fill('Coldest', '46.4 F', form);
     fill('Rain', '0.1 in', form);
-    await press('Note it', form);
+    await press('Save', form);
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     const row = (await screen.findByText('1 May')).closest('tr') as HTMLElement;
     expect(row.textContent).toMatch(/^1 May8\s°C19\s°C2\.5\smm.*typed/);

@@ -23,7 +23,7 @@ async function plan(variety: string, day?: string) {
   const form = await dialog();
   if (day !== undefined) await fillDay('Plant on', day.split('-').reverse().join('/'), form);
   fill('Variety', variety, form);
-  await press('Plan it', form);
+  await press('Add to the plan', form);
   return form;
 }
 
@@ -36,7 +36,7 @@ describe('a plan', () => {
     await choose('Crop', 'Cucumber');
     fill('Variety', 'Longfinger', form);
     await fillDay('Plant on', '20/05/2027', form);
-    await press('Plan it', form);
+    await press('Add to the plan', form);
     await gone();
     const [made] = await plans();
     expect(made).toMatchObject({ cropId: 'cucumber', varietyName: 'Longfinger', plantOn: '2027-05-20' });
@@ -56,7 +56,7 @@ describe('a plan', () => {
     const [, opens] = /Next season: (\d+) /.exec(words.textContent ?? '') ?? [];
     // an emptied day is the one that was proposed
     await fillDay('Plant on', '', form);
-    await press('Plan it', form);
+    await press('Add to the plan', form);
     await gone();
     const [made] = await plans();
     expect(made?.plantOn).toMatch(/^2027-0[456]-/);
@@ -148,7 +148,7 @@ describe('the year', () => {
     await press('Plan a crop');
     const form = await dialog();
     await within(form).findByText('Add a bag first.');
-    await press('All right', form);
+    await press('Close', form);
     await gone();
   });
 

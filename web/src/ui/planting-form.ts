@@ -107,7 +107,7 @@ export function plantingFields(
     }) as Field<string | undefined>,
     varietyName: textField({ label: 'Variety', help: `Empty: just "${crop.name}".`, longest: 60 }),
     plantName: textField({
-      label: 'A name of its own',
+      label: 'Name of the plant',
       help: 'If you like; for several "Ada, Bet, Cy".',
       longest: 200,
     }),

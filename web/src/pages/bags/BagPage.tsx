@@ -237,7 +237,7 @@ function BagActions({
         )}
         <MenuItem onClick={() => open('carry')}>Move it to another place</MenuItem>
         <MenuItem onClick={() => open('gauge')}>Scale or probe</MenuItem>
-        <MenuItem onClick={() => open('trouble')}>Put trouble on record</MenuItem>
+        <MenuItem onClick={() => open('trouble')}>Record trouble</MenuItem>
         {!isEmpty && <MenuItem onClick={() => told(clear())}>Clear its plants out</MenuItem>}
         <MenuItem onClick={() => told(bin())}>Delete</MenuItem>
       </Menu>

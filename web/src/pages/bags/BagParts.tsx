@@ -25,7 +25,7 @@ interface Part {
 export type PartId = SpotId | 'called' | 'side-by-side' | 'price' | 'variety';
 
 const PARTS: readonly Part[] = [
-  { id: 'called', label: 'Its number or name', names: ['label'], unsaid: 'none yet' },
+  { id: 'called', label: 'Number or name', names: ['label'], unsaid: 'none yet' },
   {
     id: 'place',
     label: 'Where it stands',

@@ -61,7 +61,7 @@ export function BagPreview({
       >
         {bag
           ? 'Say what kind it is and what mix is in it, and it is drawn here to scale with what it really holds.'
-          : 'Once its size and all else that is said of it read, it is drawn here to scale with what it really holds.'}
+          : 'Once its size is given it is drawn here to scale, with what it really holds.'}
       </Box>
     );
   }

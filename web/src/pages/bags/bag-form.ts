@@ -88,7 +88,7 @@ export function bagFields(
     };
   });
   const label = textField({
-    label: 'Its number or name',
+    label: 'Number or name',
     help: 'What you call it on the walk.',
     missing: 'Give it a number or a short name: it is what you call it on the walk.',
     longest: 40,
@@ -188,7 +188,7 @@ export function bagFields(
       high: 5000,
     }),
     secondSupport: choiceField<Container['support']['kind']>({
-      label: 'And another one',
+      label: 'Another support',
       help: 'Short canes against wind, a second stake.',
       options: namedOptions(SUPPORTS.filter((support) => kind.holdsCane || !needsFirmMix(support))),
     }),

@@ -9,7 +9,7 @@ export type CheckMethod = GradedMethod | 'wilted' | 'scale' | 'probe';
 const CHECK_METHODS: readonly { readonly id: CheckMethod; readonly label: string }[] = [
   { id: 'finger', label: 'By finger' },
   { id: 'lift', label: 'By lifting it' },
-  { id: 'level', label: 'By the level of its store' },
+  { id: 'level', label: 'By the level of its reservoir' },
   { id: 'scale', label: 'On a scale…' },
   { id: 'probe', label: 'With a probe…' },
   { id: 'wilted', label: 'Wilted' },

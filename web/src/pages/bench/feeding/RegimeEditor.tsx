@@ -125,7 +125,7 @@ export function RegimeEditor({
             Another step
           </Button>
         )}
-        <Button onClick={onCancel}>Leave it as it was</Button>
+        <Button onClick={onCancel}>Cancel</Button>
       </Box>
     </Panel>
   );

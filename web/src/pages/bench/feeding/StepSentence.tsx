@@ -208,7 +208,7 @@ export function StepSentence({
           {feedCaution(product, 'leaves')}
         </Box>
       )}
-      {canRemove && <Button onClick={onRemove}>Take this step out</Button>}
+      {canRemove && <Button onClick={onRemove}>Remove this step</Button>}
     </Box>
   );
 }

@@ -222,7 +222,7 @@ export function batchFields(today: string) {
       latest: today,
       isOptional: true,
     }) as Field<string | undefined>,
-    name: textField({ label: 'Called', help: 'If you like: "the sill ones".', longest: 60 }),
+    name: textField({ label: 'Name', help: 'If you like: "the sill ones".', longest: 60 }),
     seeds: count('Seeds sown'),
     cameUp: count('Came up'),
     givenAway: count('Given away, or lost'),

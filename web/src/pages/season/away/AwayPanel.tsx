@@ -75,8 +75,9 @@ function TimeAway({ kept }: { readonly kept: KeptAway }) {
   const form = useFields(AWAY_FIELDS, awayStart(now, settings, kept.texts));
   const [sets, setSets] = useState<AwaySets>({ allowed: kept.allowed, busyDays: kept.busyDays });
   const measure = wateringMeasure(garden);
+  const problems = problemsOf(form.values, now);
   const question =
-    isWhole(form) && problemsOf(form.values, now).length === 0
+    isWhole(form) && problems.length === 0
       ? questionOf(form.values, sets, measure.litres, settings, now)
       : undefined;
   const note = JSON.stringify({ texts: form.texts, ...sets });
@@ -96,6 +97,15 @@ function TimeAway({ kept }: { readonly kept: KeptAway }) {
     >
       <Box sx={{ '@media print': { display: 'none' } }}>
         <AwayFields form={form} sets={sets} onSets={setSets} question={question} measure={measure} />
+        {/* a form that was kept may have come to be wrong, and says so before anything is touched */}
+        {problems.map(
+          ({ at, problem }) =>
+            !form.hasProblem([at]) && (
+              <Typography key={at} role="alert" sx={{ marginBlockStart: 1 }}>
+                {form.fields[at].label}: {problem}
+              </Typography>
+            ),
+        )}
         <Box aria-live="polite" sx={{ minHeight: 34 }}>
           {state?.kind === 'working' && (
             <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>

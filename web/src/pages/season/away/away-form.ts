@@ -86,19 +86,21 @@ export function awayStart(
 ): FormStart<typeof AWAY_FIELDS> {
   const last = Math.max(...roundHours);
   const leaveOn = hourNow(now) > last + ROUND_TAKES ? addDays(dayOf(now), 1) : dayOf(now);
+  const usual: AwayValues = {
+    leaveOn,
+    leaveAt: last,
+    backOn: addDays(leaveOn, 4),
+    backAt: last,
+    comesBy: false,
+    risk: '10',
+    isSoaked: true,
+    hasHelper: false,
+    cans: 4,
+  };
   return {
     isLive: true,
-    values: {
-      leaveOn,
-      leaveAt: last,
-      backOn: addDays(leaveOn, 4),
-      backAt: last,
-      comesBy: false,
-      risk: '10',
-      isSoaked: true,
-      hasHelper: false,
-      cans: 4,
-    },
+    // what was kept is read from its text, and not taken for the usual
+    values: Object.fromEntries(Object.entries(usual).filter(([name]) => !(name in kept))),
     texts: kept,
     isAsked: (name, { hasHelper, leaveOn, backOn }) =>
       name === 'cans'

@@ -89,6 +89,19 @@ describe('the question of a time away', () => {
     });
   });
 
+  it('goes by what was kept on the device, and not by the usual', () => {
+    const kept = { leaveOn: '2026-07-18', leaveAt: '7:30', risk: '25', isSoaked: '' };
+    const read = readForm(AWAY_FIELDS, awayStart(NOW, SETTINGS, kept), { backOn: '2026-07-21' }, METRIC);
+    if (!read.ok) throw new Error('It reads.');
+    expect(questionOf(read.values, USUAL_SETS, 8, SETTINGS, NOW)).toMatchObject({
+      leaveOn: '2026-07-18',
+      leaveHour: 7.5,
+      backOn: '2026-07-21',
+      acceptedRisk: 0.25,
+      isSoaked: false,
+    });
+  });
+
   it('who comes at weekends only is away from the last of them to the next', () => {
     const typed = { leaveOn: '2026-07-21', backOn: '2026-07-23' };
     expect(asked(typed, {}, WEEKENDS).question).toMatchObject({
