@@ -1,4 +1,5 @@
 // @vitest-environment happy-dom
+import type { Garden } from '@rundel/core/records';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, EMPTY } from './gardens.ts';
@@ -79,6 +80,17 @@ describe('going away', () => {
     await planner({ leaveOn: '2026-07-20', backOn: '2026-07-18' }, [], false);
     await screen.findByText('Back on: Back after leaving, please.');
     expect(screen.queryByRole('heading', { name: 'Which bags survive' })).toBeNull();
+  });
+
+  it('says what the grower’s own rounds leave dry, bag by bag', async () => {
+    const seldom: Garden = {
+      ...garden,
+      settings: { ...garden.settings, roundHours: [9], roundDays: { by: 'weekdays', weekdays: [6, 7] } },
+    };
+    await openApp('/season/away', seldom, DEMO_EVENING);
+    await screen.findByText(/You come at weekends, at 9:00\..*get too dry in between all the same/);
+    const table = screen.getByRole('table', { name: /^Days too dry in a month/ });
+    expect(within(table).getAllByRole('row')[1]?.textContent).toMatch(/^(7|12) .*\d+ \(\d+ to \d+\) of 16/);
   });
 
   it('there is nothing to plan where nothing is planted', async () => {

@@ -3,7 +3,7 @@ import type { Garden } from '@rundel/core/records';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
-import { choose, chooseBags, dialog, fill, openApp, press } from './live.tsx';
+import { choose, chooseBags, dialog, fill, fillDay, openApp, press } from './live.tsx';
 
 const garden = demoWith('7', '12', '17');
 const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
@@ -125,6 +125,23 @@ describe('a feed of any product', () => {
     expect(kindsOf(await made()).sort()).toEqual(['fed', 'watering']);
   });
 
+  it('goes over the leaves in as much as wets them, which is no watering, and may have been yesterday', async () => {
+    const { form, made } = await feeding();
+    await choose('With what', /^Tomato liquid/);
+    await choose('How', 'Over the leaves');
+    expect(within(form).getByLabelText<HTMLInputElement>('In how much water').value).toMatch(
+      /^0\.3\s?L|300\s?mL/,
+    );
+    within(form).getByText(/Never in sun.*A spray is not a watering/);
+    fireEvent.click(within(form).getByLabelText('It was earlier'));
+    await fillDay('Day', '15/07/2026', form);
+    await press('Put in the diary', form);
+    await gone();
+    expect(await made()).toMatchObject([
+      { kind: 'fed', into: 'leaves', litres: 0.3, amount: 1.2, at: expect.stringMatching(/^2026-07-15/) },
+    ]);
+  });
+
   it('no amount, or water that cannot be, is refused and nothing is put down', async () => {
     const { form, made } = await feeding();
     await choose('With what', /^Tomato liquid/);
@@ -205,6 +222,17 @@ describe('a regime of one’s own', () => {
     await within(step(1)).findByRole('alert');
     fill('Month-day', '06-15', step(1));
     await waitFor(() => expect(step(1).textContent).toContain('15 Jun'));
+  });
+
+  it('goes into every watering at a part of its dose, or over the leaves with a word of caution', async () => {
+    await editing();
+    await word(2, 'How often', 'with every watering, weaker');
+    fill('Part of the dose, %', 'a fifth', step(2));
+    await within(step(2)).findByText(/with every watering: a fifth of the dose/);
+    await word(2, 'How often', 'again and again');
+    fireEvent.click(within(step(2)).getByLabelText('over the leaves'));
+    await within(step(2)).findByText(/over the leaves, every \d+ to \d+ days/);
+    within(step(2)).getByText(/^Never in sun/);
   });
 
   it('is kept under a name of its own, changed, followed and put in the bin', async () => {
