@@ -19,7 +19,7 @@ import {
   readKept,
   type DoseText,
 } from './bags-and-mix/fill-plan.ts';
-import { readOrder, startOrder } from './bags-and-mix/film-texts.ts';
+import { FILM_FIELDS, filmStart, orderOf } from './bags-and-mix/film-form.ts';
 import { productUnitSymbol, readProductAmount } from '../../text/product-amount.ts';
 import { floorFields, showArea, showLoad } from './bags-and-mix/load-texts.ts';
 import { mixPricePerLitre } from '@rundel/core/stock';
@@ -218,18 +218,29 @@ describe('a mix', () => {
 });
 
 describe('film as typed', () => {
+  const asked = (typed: object, system: 'metric' | 'us' | 'uk' = 'metric') =>
+    readForm(FILM_FIELDS, filmStart(unitFormatIn(system)), typed, fieldsIn(system));
+
   it('begins with an order that works out, in every system', () => {
-    for (const unitFormat of [metric, us, unitFormatIn('uk')]) {
-      expect(readOrder(startOrder(unitFormat), unitFormat.system).problems).toEqual({});
+    for (const system of ['metric', 'us', 'uk'] as const) {
+      const read = asked({}, system);
+      expect(read.ok && orderOf(read.values)).toMatchObject({ filmWidthMillimetres: 450, sideBySide: 1 });
     }
   });
 
   it('lets the plan speak about a negative seam, and says itself what does not read', () => {
-    const start = startOrder(metric);
-    expect(readOrder({ ...start, seam: '-2' }, 'metric').order?.seamMillimetres).toBe(-20);
-    const bad = readOrder({ ...start, filmWidth: 'wide', hoped: '3 m' }, 'metric');
-    expect(Object.keys(bad.problems).sort()).toEqual(['filmWidth', 'hoped']);
-    expect(bad.order).toBeUndefined();
+    const seam = asked({ seam: '-2' });
+    expect(!seam.ok && seam.problems).toEqual({ seam: expect.stringContaining('less than nothing') });
+    const bad = asked({ filmWidth: 'wide', hoped: '3 m' });
+    expect(!bad.ok && Object.keys(bad.problems).sort()).toEqual(['filmWidth', 'hoped']);
+    expect(orderOf({ film: 'tube', base: 'open' })).toBeUndefined();
+  });
+
+  it('asks a flat sheet for the width of a sleeve, and a tube for how many lie side by side', () => {
+    const flat = asked({ film: 'flat', filmWidth: '2 m', flatWidth: '18 in' });
+    const order = flat.ok ? orderOf(flat.values) : undefined;
+    expect(order).toMatchObject({ film: 'flat', flatMillimetres: expect.closeTo(457.2, 6) });
+    expect(order).not.toHaveProperty('sideBySide');
   });
 });
 

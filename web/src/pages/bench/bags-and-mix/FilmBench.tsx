@@ -1,54 +1,27 @@
-import { Box, Button, TextField, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { IconPrinter } from '@tabler/icons-react';
 import { propertiesOf } from '@rundel/core/garden-state';
 import { flatOf, planSleeves, sleeveKindId, type CuttingPlan, type SleeveOrder } from '@rundel/core/bags';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { AmountField } from '../../../ui/AmountField.tsx';
 import { Caution } from '../../../ui/Caution.tsx';
 import { Panel } from '../../../ui/Page.tsx';
-import { Select } from '../../../ui/Select.tsx';
+import { FormField, FormFields, useFields } from '../../../ui/form/index.ts';
 import { WorkedLines } from '../../../ui/HowCalculated.tsx';
 import { BagSection, sceneOf } from '../../../section/index.ts';
-import { measuresInUse, useGarden, useUnitFormat, type UnitFormat } from '../../../store/index.ts';
+import { useGarden, useUnitFormat, type UnitFormat } from '../../../store/index.ts';
 import { CuttingDrawing } from './CuttingDrawing.tsx';
-import { fieldOf, readOrder, startOrder, type OrderText } from './film-texts.ts';
+import { FILM_FIELDS, filmStart, orderOf } from './film-form.ts';
 import { SheetPanel } from './SheetPanel.tsx';
 
 /** Sleeves cut from film: the plan to scale, what is wasted, what one really holds; and other things cut from sheet. */
 export default function FilmBench() {
   const unitFormat = useUnitFormat();
-  const { garden } = useGarden();
-  const [text, setText] = useState<OrderText>(() => startOrder(unitFormat));
-  const set = (patch: Partial<OrderText>) => setText((now) => ({ ...now, ...patch }));
-  const read = readOrder(text, unitFormat.system, measuresInUse(garden));
-  const result = read.order ? planSleeves(read.order) : undefined;
-  const problems: Readonly<Partial<Record<keyof OrderText, string>>> = {
-    ...read.problems,
-    ...(result?.kind === 'refused'
-      ? Object.fromEntries(
-          result.problems.map((p) => [
-            fieldOf(p.field),
-            p.span ? `${p.message} ${unitFormat.range(p.span.low, p.span.high, 'size')}.` : p.message,
-          ]),
-        )
-      : {}),
-  };
-  const field = (
-    key: keyof OrderText,
-    label: string,
-    purpose: 'size' | 'depth' | 'bag' | 'height' = 'size',
-    help?: string,
-  ) => (
-    <AmountField
-      purpose={purpose}
-      label={label}
-      value={text[key]}
-      onChange={(e) => set({ [key]: e.target.value })}
-      error={problems[key] !== undefined}
-      helperText={problems[key] ?? help}
-    />
-  );
+  const form = useFields(FILM_FIELDS, filmStart(unitFormat));
+  const { values } = form;
+  const order = orderOf(values);
+  const result = order && planSleeves(order);
+  const isFlat = values.film === 'flat';
   return (
     <Box>
       <Panel title="Sleeves from film">
@@ -60,61 +33,22 @@ export default function FilmBench() {
             '@media print': { display: 'none' },
           }}
         >
-          <Select
-            label="The film is"
-            value={text.film}
-            onChange={(film) => set({ film })}
-            options={[
-              { id: 'tube', label: 'A tube, laid flat' },
-              { id: 'flat', label: 'A flat sheet' },
-            ]}
+          <FormFields form={form} names={['film', 'filmWidth', 'flatWidth', 'across', 'stripLength']} />
+          <FormField
+            form={form}
+            name="seam"
+            help={
+              isFlat
+                ? 'Along its side.'
+                : (values.across ?? 1) > 1
+                  ? 'Along each cut, and across a sealed base.'
+                  : 'Across its base, if that is sealed.'
+            }
           />
-          {field('filmWidth', 'Width of the roll')}
-          {text.film === 'flat' ? (
-            field('flatWidth', 'Width of a sleeve, laid flat')
-          ) : (
-            <TextField
-              label="Side by side"
-              value={text.across}
-              onChange={(e) => set({ across: e.target.value })}
-              error={problems.across !== undefined}
-              helperText={problems.across ?? 'More than one: cut along it, a seam at either side of a cut.'}
-              slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-            />
-          )}
-          {field('stripLength', 'Length cut for one')}
-          {field(
-            'seam',
-            'A seam takes',
-            'depth',
-            text.film === 'flat'
-              ? 'Along its side.'
-              : Number(text.across) > 1
-                ? 'Along each cut, and across a sealed base.'
-                : 'Across its base, if that is sealed.',
-          )}
-          <Select
-            label="Its base"
-            value={text.base}
-            onChange={(base) => set({ base })}
-            options={[
-              { id: 'open', label: 'Open, on soil' },
-              { id: 'sealed', label: 'Sealed' },
-            ]}
-          />
-          {field('rim', 'Free at the rim', 'depth')}
-          <TextField
-            label="How many"
-            value={text.count}
-            onChange={(e) => set({ count: e.target.value })}
-            error={problems.count !== undefined}
-            helperText={problems.count}
-            slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-          />
-          {field('hoped', 'I hope each holds', 'bag', 'Empty if you hope for nothing in particular.')}
+          <FormFields form={form} names={['base', 'rim', 'count', 'hoped']} />
         </Box>
-        {result?.kind === 'planned' && read.order ? (
-          <Planned order={read.order} plan={result.plan} />
+        {result?.kind === 'planned' && order ? (
+          <Planned order={order} plan={result.plan} />
         ) : (
           <Typography sx={{ marginBlockStart: 2, color: 'text.secondary' }}>
             The plan comes back when the numbers work out; see the fields above.
