@@ -1,92 +1,40 @@
 import { Box, Button, Typography, useMediaQuery } from '@mui/material';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
-import { hourOf } from '@rundel/core/calendar';
-import { planRound } from '@rundel/core/round';
-import type { EntryOf } from '@rundel/core/records';
 import { lazy, Suspense, useCallback, useDeferredValue, useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Caution } from '../../ui/Caution.tsx';
-import { asGiven, feedDueIds, fedDrafts, feedOffers } from '@rundel/core/garden-state';
 import { kindWords } from '../../text/bag-text.ts';
 import { foundWords } from '../../text/check-text.ts';
 import { Page } from '../../ui/Page.tsx';
 import { Deferred } from '../../ui/Deferred.tsx';
-import { dayAndTime, fillsWords } from '../../text/text.ts';
-import {
-  wateringMeasure,
-  placesInUse,
-  useBags,
-  useGarden,
-  useUnitFormat,
-  type Bag,
-  told,
-} from '../../store/index.ts';
+import { dayAndTime } from '../../text/text.ts';
+import { useBags, useGarden, useUnitFormat, type Bag, told } from '../../store/index.ts';
 import { RoundSidebar, type RoundSidebarProps } from './RoundSidebar.tsx';
 import { useBounceGuard } from './bounce.ts';
 import { Carry, likelyWatering } from './Carry.tsx';
-import { unanswered, withFeed } from './feeding.ts';
-import type { WateringDone } from './WateringProposal.tsx';
 import { useKeys } from './keys.ts';
 import { NoBags } from './NoBags.tsx';
 import { nextRoundOf, RoundDone } from './RoundDone.tsx';
 import { StopCloseUp, StopSection } from './StopDrawing.tsx';
 import { StopActions } from './StopActions.tsx';
-import type { WalkStop } from './StopList.tsx';
 import { useCurrentStop } from './current-stop.ts';
-import type { SkipReason } from './SkipButton.tsx';
-import { isBeforeColdNight, isOpen, statusOf, wasFoundDry } from '@rundel/core/garden-state';
+import { isOpen } from '@rundel/core/garden-state';
 import { StopHead, StopWords } from './StopWords.tsx';
-import { useWalk } from './walk.ts';
+import { useStopRecords } from './use-stop-records.ts';
+import { useStops } from './use-stops.ts';
 
 const PlantingBanner = lazy(() => import('./planting/PlantingBanner.tsx'));
 
 /** Home: today's walk, one bag at a time. */
 export default function RoundPage() {
-  const { garden, live, clock, record, undo } = useGarden();
+  const { clock, undo } = useGarden();
   const { bags, unreadable, isReady, isOld } = useBags();
   const { containerId } = useParams();
   const navigate = useNavigate();
   const unitFormat = useUnitFormat();
   const isWide = useMediaQuery('(min-width: 1200px)');
   const isPhone = useMediaQuery('(max-width: 899px)');
-  const measure = useMemo(() => wateringMeasure(garden), [garden]);
-  const { products } = garden;
-  const today = clock.now().slice(0, 10);
-  const hour = Math.floor(hourOf(clock.now()));
-  const fedIds = useMemo(() => feedDueIds(bags, products, `${today}T12:00:00.000Z`), [bags, products, today]);
-  const plan = useMemo(
-    () =>
-      isReady
-        ? planRound(
-            bags.flatMap((b) => (b.water ? [b.water] : [])),
-            bags.map((b) => b.container),
-            placesInUse(garden),
-            fedIds,
-          )
-        : undefined,
-    [bags, fedIds, garden, isReady],
-  );
-  const { walk, keepTo } = useWalk(plan);
-  const isCold = isBeforeColdNight(live, garden.settings.drierBelowCelsius, clock.now());
-  const stopOf = useCallback(
-    (bag: Bag): WalkStop => {
-      const status = statusOf(bag, walk, live, measure, isCold);
-      const isWatered = status.kind === 'watering' || ('wateredLitres' in status && status.wateredLitres > 0);
-      const due = feedOffers(bag, products, `${today}T12:00:00.000Z`, {
-        isWatered,
-        hour,
-        foundDry: wasFoundDry(status, bag),
-      });
-      const feeds = unanswered(due, bag, walk, live);
-      return { bag, status: withFeed(status, feeds), feeds };
-    },
-    [hour, products, isCold, live, measure, today, walk],
-  );
-  const stops = useMemo((): readonly WalkStop[] => {
-    const ids = new Set(walk?.spotIds ?? walk?.containerIds);
-    return bags.filter((b) => ids.has(b.container.id)).map(stopOf);
-  }, [bags, stopOf, walk]);
-
+  const { plan, walk, keepTo, stopOf, stops } = useStops();
   const bag = useCurrentStop(containerId, bags, stops, walk);
   const stop = useMemo(() => bag && stopOf(bag), [bag, stopOf]);
   const status = stop?.status;
@@ -111,66 +59,7 @@ export default function RoundPage() {
     [navigate, stops],
   );
 
-  const check = useCallback(
-    async (seen: EntryOf<'check'>['check'], stationId?: string) => {
-      if (!bag || isLeft(bag)) return;
-      await record(
-        [
-          {
-            kind: 'check',
-            at: clock.now(),
-            containerId: bag.container.id,
-            ...(stationId ? { stationId } : {}),
-            check: seen,
-          },
-        ],
-        `check of ${bag.container.label}`,
-      );
-      if (!containerId)
-        void navigate(`/round/${bag.container.id}`, { replace: true, preventScrollReset: true });
-    },
-    [bag, clock, containerId, navigate, record],
-  );
-  const watering = useCallback(
-    async (given: WateringDone) => {
-      if (!bag || isLeft(bag)) return;
-      const { litres, seen, count, feeds } = given;
-      const at = clock.now();
-      const measureId = 'id' in measure && measure.id ? { measureId: measure.id } : {};
-      await record(
-        [
-          {
-            kind: 'watering',
-            at,
-            containerId: bag.container.id,
-            litres,
-            ...seen,
-            isMeasured: true,
-            asEntered: fillsWords(count, measure),
-            ...(given.into === 'store' ? { into: 'store' as const } : {}),
-            ...measureId,
-          },
-          ...feeds.flatMap((feed) => fedDrafts(asGiven(feed, bag, litres), at)),
-        ],
-        feeds.length > 0
-          ? `watering with feed at ${bag.container.label}`
-          : `watering at ${bag.container.label}`,
-      );
-      goOn(bag);
-    },
-    [bag, clock, goOn, measure, record],
-  );
-  const leaveOut = useCallback(
-    async (reason: SkipReason) => {
-      if (!bag || isLeft(bag)) return;
-      await record(
-        [{ kind: 'skipped', at: clock.now(), containerId: bag.container.id, reason }],
-        `bag ${bag.container.label} left for later`,
-      );
-      goOn(bag);
-    },
-    [bag, clock, goOn, record],
-  );
+  const { check, watering, leaveOut } = useStopRecords(bag, goOn);
 
   useKeys(({ key, target }) => {
     // the grade that was just pressed still has the focus: Enter there means what comes next, not the same look again
@@ -346,13 +235,4 @@ export default function RoundPage() {
       </Box>
     </Page>
   );
-}
-
-/**
- * Whether the address has gone on from a bag that is still on the screen: the next one is being drawn. A tap that comes in
- * between was not meant for the old one.
- */
-function isLeft(bag: Bag): boolean {
-  const [, place, id] = location.pathname.split('/');
-  return place !== 'round' || (id !== undefined && id !== bag.container.id);
 }
