@@ -1,24 +1,28 @@
 import { clearingOf } from '@rundel/core/garden-state';
 import { Alert, Box, Button, Menu, MenuItem, Typography, useMediaQuery } from '@mui/material';
 import { IconBasket, IconDotsVertical, IconDroplet, IconHandFinger, IconNote } from '@tabler/icons-react';
-import { useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { kindWords, seenStore, titleOf } from '../../text/bag-text.ts';
-import { EntryDialog, type NewEntryKind } from '../../ui/entries/EntryDialog.tsx';
+import type { NewEntryKind } from '../../ui/entries/EntryDialog.tsx';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { BagSection, sceneOf } from '../../section/index.ts';
 import { useBags, useGarden, useUnitFormat, type Bag, told } from '../../store/index.ts';
 import { Diary } from './Diary.tsx';
 import { FeedPanel } from './FeedPanel.tsx';
-import { GaugeDialog } from './GaugeDialog.tsx';
 import { GrowthPanel } from './GrowthPanel.tsx';
 import { MakePanel } from './MakePanel.tsx';
 import { NoSuchBag } from './NoSuchBag.tsx';
-import { CarryDialog } from './CarryDialog.tsx';
-import { CheckDialog } from './CheckDialog.tsx';
-import { PlantDialog } from '../../ui/many/PlantDialog.tsx';
+import {
+  CarryDialog,
+  CheckDialog,
+  EntryDialog,
+  GaugeDialog,
+  PlantDialog,
+  readDialogs,
+  TemplateDialog,
+} from './dialogs.ts';
 import { PlantsPanel } from './PlantsPanel.tsx';
-import { TemplateDialog } from './TemplateDialog.tsx';
 import { WaterPanel } from './WaterPanel.tsx';
 
 /** A bag's page: the section, its water with reasons, its planting, its diary. */
@@ -61,6 +65,9 @@ function Binned({ label }: { readonly label: string }) {
 /** The parts that are touched in the drawing to change them; what is planted is changed in the diary. */
 const EDITED_SPOTS = ['support', 'fill', 'mulch', 'mix', 'water', 'place'] as const;
 
+/** How long after it is drawn a page's dialogs are read, ms. */
+const READ_DIALOGS_AFTER = 2500;
+
 type Dialog = NewEntryKind | 'check' | 'plant' | 'template' | 'gauge' | 'carry';
 
 const isNewEntry = (dialog: Dialog | undefined): dialog is NewEntryKind =>
@@ -71,6 +78,10 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
   const unitFormat = useUnitFormat();
   const isPhone = useMediaQuery('(max-width: 599px)');
   const [dialog, setDialog] = useState<Dialog>();
+  useEffect(() => {
+    const timer = setTimeout(() => void readDialogs(), READ_DIALOGS_AFTER);
+    return () => clearTimeout(timer);
+  }, []);
   const share = bag.water?.estimate.share;
   const scene = useMemo(
     () => ({
@@ -154,12 +165,14 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
           </Panel>
         </Box>
       </Box>
-      {isNewEntry(dialog) && <EntryDialog bags={[bag]} kind={dialog} onClose={close} />}
-      {dialog === 'check' && <CheckDialog bag={bag} onClose={close} />}
-      {dialog === 'plant' && <PlantDialog bags={[bag]} onClose={close} />}
-      {dialog === 'carry' && <CarryDialog bag={bag} onClose={close} />}
-      {dialog === 'gauge' && <GaugeDialog bag={bag} onClose={close} />}
-      {dialog === 'template' && <TemplateDialog bag={bag} onClose={close} />}
+      <Suspense>
+        {isNewEntry(dialog) && <EntryDialog bags={[bag]} kind={dialog} onClose={close} />}
+        {dialog === 'check' && <CheckDialog bag={bag} onClose={close} />}
+        {dialog === 'plant' && <PlantDialog bags={[bag]} onClose={close} />}
+        {dialog === 'carry' && <CarryDialog bag={bag} onClose={close} />}
+        {dialog === 'gauge' && <GaugeDialog bag={bag} onClose={close} />}
+        {dialog === 'template' && <TemplateDialog bag={bag} onClose={close} />}
+      </Suspense>
     </Page>
   );
 }

@@ -2,11 +2,11 @@ import { Box, Button, IconButton, Typography } from '@mui/material';
 import { IconPencil, IconTrash } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
 import { entriesAt, type Entry } from '@rundel/core/records';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { midSentence, shortDay, timeOf } from '../../text/text.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat, told } from '../../store/index.ts';
-import { CorrectDialog } from '../../ui/entries/CorrectDialog.tsx';
+import { CorrectDialog } from './dialogs.ts';
 import { entryWords } from '../../text/entry-text.ts';
 import { removedFrom, type Taken } from './removed.ts';
 
@@ -89,7 +89,9 @@ export function Diary({ containerId }: { readonly containerId: string }) {
         </Button>
       )}
       {removed.length > 0 && <Removed entries={removed} />}
-      {correcting && <CorrectDialog entry={correcting} onClose={() => setCorrecting(undefined)} />}
+      <Suspense>
+        {correcting && <CorrectDialog entry={correcting} onClose={() => setCorrecting(undefined)} />}
+      </Suspense>
     </Box>
   );
 }

@@ -3,7 +3,7 @@ import { grewFrom, growthOf, heightNow, levelOf } from '@rundel/core/garden-stat
 import { type Occupant, growthPerDay, outgrows, supportOf } from '@rundel/core/plants';
 import { dayOf, daysBetween } from '@rundel/core/calendar';
 import type { Entry } from '@rundel/core/records';
-import { useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Select } from '../../ui/Select.tsx';
 import { Panel } from '../../ui/Page.tsx';
@@ -13,7 +13,7 @@ import { jobKey } from '../../text/job-text.ts';
 import { HowCalculated, WorkedLines } from '../../ui/HowCalculated.tsx';
 import { shortDay } from '../../text/text.ts';
 import { useGarden, useUnitFormat, type Bag, told } from '../../store/index.ts';
-import { MeasureDialog } from './MeasureDialog.tsx';
+import { MeasureDialog } from './dialogs.ts';
 
 /** How tall it is, when it gets to the top of what holds it, and the jobs that follow from it. */
 export function GrowthPanel({ bag }: { readonly bag: Bag }) {
@@ -50,7 +50,7 @@ export function GrowthPanel({ bag }: { readonly bag: Bag }) {
       <Button variant="outlined" onClick={() => setMeasuring(true)}>
         Measure it
       </Button>
-      {isMeasuring && <MeasureDialog bag={bag} onClose={() => setMeasuring(false)} />}
+      <Suspense>{isMeasuring && <MeasureDialog bag={bag} onClose={() => setMeasuring(false)} />}</Suspense>
     </Panel>
   );
 }

@@ -4,8 +4,8 @@ import { addDays, dayOf, type Day } from '@rundel/core/calendar';
 import { datesOf } from '@rundel/core/garden-state';
 import type { Occupant } from '@rundel/core/plants';
 import { STAGES, type Stage } from '@rundel/core/records';
-import { useMemo, useState } from 'react';
-import { EntryDialog } from '../../ui/entries/EntryDialog.tsx';
+import { Suspense, useMemo, useState } from 'react';
+import { EntryDialog } from './dialogs.ts';
 import { plantName, STAGE_NAMES } from '../../text/plant-text.ts';
 import { shortDay } from '../../text/text.ts';
 import { told, useGarden, type Bag } from '../../store/index.ts';
@@ -106,14 +106,16 @@ export function PlantStages({
       <Button size="small" onClick={() => setOther(true)} aria-label={`Another stage of ${name}`}>
         Another stage
       </Button>
-      {isOther && (
-        <EntryDialog
-          bags={[bag]}
-          kind="stage"
-          {...(isWholeBag ? {} : { plantId: occupant.plant.id })}
-          onClose={() => setOther(false)}
-        />
-      )}
+      <Suspense>
+        {isOther && (
+          <EntryDialog
+            bags={[bag]}
+            kind="stage"
+            {...(isWholeBag ? {} : { plantId: occupant.plant.id })}
+            onClose={() => setOther(false)}
+          />
+        )}
+      </Suspense>
     </Box>
   );
 }

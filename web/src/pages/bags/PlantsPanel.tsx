@@ -3,17 +3,16 @@ import { dayOf, daysBetween } from '@rundel/core/calendar';
 import { plansFor } from '@rundel/core/garden-state';
 import { cropOf, habitOfPlanned, type Occupant } from '@rundel/core/plants';
 import type { Plan } from '@rundel/core/records';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { ChoiceButton } from '../../ui/ChoiceButton.tsx';
-import { CorrectPlanting } from '../../ui/entries/CorrectPlanting.tsx';
 import { Panel } from '../../ui/Page.tsx';
 import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
 import { plantName } from '../../text/plant-text.ts';
 import { plantedWords } from '../../text/planted-text.ts';
 import { shortDay } from '../../text/text.ts';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
-import { LeaveDialog, MovePlantDialog } from './LeaveDialog.tsx';
+import { CorrectPlanting, LeaveDialog, MovePlantDialog } from './dialogs.ts';
 import { PlantStages } from './PlantStages.tsx';
 
 /** Who stands in a bag, plant by plant: what it is, how old, what was seen of it, and how it was planted; and who is to come. */
@@ -171,9 +170,11 @@ function PlantGroup({
           {unitFormat.show(planted.seedling.stemMillimetres, 'height')} tall.
         </Typography>
       )}
-      {asked?.action === 'correct' && <CorrectPlanting entry={asked.occupant.planted} onClose={close} />}
-      {asked?.action === 'move' && <MovePlantDialog bag={bag} occupant={asked.occupant} onClose={close} />}
-      {asked?.action === 'leave' && <LeaveDialog bag={bag} occupant={asked.occupant} onClose={close} />}
+      <Suspense>
+        {asked?.action === 'correct' && <CorrectPlanting entry={asked.occupant.planted} onClose={close} />}
+        {asked?.action === 'move' && <MovePlantDialog bag={bag} occupant={asked.occupant} onClose={close} />}
+        {asked?.action === 'leave' && <LeaveDialog bag={bag} occupant={asked.occupant} onClose={close} />}
+      </Suspense>
     </Box>
   );
 }

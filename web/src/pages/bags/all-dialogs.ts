@@ -1,0 +1,10 @@
+export { CorrectDialog } from '../../ui/entries/CorrectDialog.tsx';
+export { CorrectPlanting } from '../../ui/entries/CorrectPlanting.tsx';
+export { EntryDialog } from '../../ui/entries/EntryDialog.tsx';
+export { PlantDialog } from '../../ui/many/PlantDialog.tsx';
+export { CarryDialog } from './CarryDialog.tsx';
+export { CheckDialog } from './CheckDialog.tsx';
+export { GaugeDialog } from './GaugeDialog.tsx';
+export { LeaveDialog, MovePlantDialog } from './LeaveDialog.tsx';
+export { MeasureDialog } from './MeasureDialog.tsx';
+export { TemplateDialog } from './TemplateDialog.tsx';
