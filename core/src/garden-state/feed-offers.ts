@@ -92,16 +92,23 @@ export function feedOffers(
   });
 }
 
-/** Bags that want to be on the round for their feed's sake, water or not. */
+/**
+ * Bags that want to be on the round for their feed's sake, water or not.
+ *
+ * @param hour of the round: what goes over leaves waits for a low sun; left out: it may be any
+ */
 export function feedDueIds(
   bags: readonly BagView[],
   products: readonly Product[],
   now: string,
+  hour?: number,
 ): ReadonlySet<string> {
   return new Set(
     bags
       .filter((bag) =>
-        feedOffers(bag, products, now, { isWatered: false }).some(({ advice }) => advice.kind === 'feed'),
+        feedOffers(bag, products, now, { isWatered: false, ...(hour === undefined ? {} : { hour }) }).some(
+          ({ advice }) => advice.kind === 'feed',
+        ),
       )
       .map((bag) => bag.container.id),
   );

@@ -23,7 +23,10 @@ export function useStops(): Stops {
   const { products } = garden;
   const today = clock.now().slice(0, 10);
   const hour = Math.floor(hourOf(clock.now()));
-  const fedIds = useMemo(() => feedDueIds(bags, products, `${today}T12:00:00.000Z`), [bags, products, today]);
+  const fedIds = useMemo(
+    () => feedDueIds(bags, products, `${today}T12:00:00.000Z`, hour),
+    [bags, hour, products, today],
+  );
   const plan = useMemo(
     () =>
       isReady
