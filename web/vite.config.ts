@@ -1,6 +1,7 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { preloadPages } from './scripts/preload-pages.ts';
 import { townsAsset } from './scripts/towns-asset.ts';
 
 /** What the entry asks for as soon as it runs is fetched along with it, and not one journey later. */
@@ -39,6 +40,7 @@ export default defineConfig({
   plugins: [
     react(),
     preloadApp,
+    preloadPages,
     townsAsset,
     VitePWA({
       registerType: 'autoUpdate',

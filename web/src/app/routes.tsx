@@ -2,6 +2,7 @@ import { Navigate, type RouteObject } from 'react-router';
 import { lazy } from 'react';
 import RoundPage from '../pages/round/RoundPage.tsx';
 import { Broken } from './Broken.tsx';
+import { pageOf } from './page-of.ts';
 
 /** The screens that are read when they are gone to. */
 const LOADS = {
@@ -49,10 +50,8 @@ export const ROUTES: RouteObject[] = [
 ];
 
 // who comes straight to a screen need not wait for the garden to be read before the screen is
-const [, first = '', second] = typeof location === 'undefined' ? [] : location.pathname.split('/');
-if (first === 'bags')
-  void (second === undefined ? LOADS.bags() : second === 'new' ? LOADS.addBag() : LOADS.bag());
-else if (first !== 'round' && first in LOADS) void LOADS[first as keyof typeof LOADS]();
+const page = typeof location === 'undefined' ? undefined : pageOf(location.pathname);
+if (page !== undefined && page in LOADS) void LOADS[page as keyof typeof LOADS]();
 
 /** How long a visit goes on before the screens that may be gone to next are read, ms. */
 const READ_AHEAD_AFTER = 6000;

@@ -1,0 +1,48 @@
+import { appendFileSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Plugin } from 'vite';
+import { pageOf } from '../src/app/page-of.ts';
+
+/** `name: () => import('../pages/…')`, as the routes have them. */
+const LOAD = /(\w+): \(\) => import\('\.\.\/(pages\/[^']+)'\)/g;
+
+/**
+ * Fetches the page of the address along with the app, and not one journey after it. Which files a page consists of is known
+ * once it is built, so that it is written at the end of `early.js`, the first thing that runs.
+ */
+export const preloadPages: Plugin = {
+  name: 'preload-pages',
+  apply: 'build',
+  writeBundle({ dir = '' }, bundle) {
+    const chunks = Object.values(bundle).filter((file) => file.type === 'chunk');
+    const byFile = new Map(chunks.map((chunk) => [chunk.fileName, chunk]));
+    const whole = (file: string | undefined, found = new Set<string>()): Set<string> => {
+      if (file === undefined || found.has(file)) return found;
+      found.add(file);
+      for (const next of byFile.get(file)?.imports ?? []) whole(next, found);
+      return found;
+    };
+    const first = new Set<string>();
+    for (const chunk of chunks) if (chunk.isEntry || chunk.name === 'App') whole(chunk.fileName, first);
+    const routes = readFileSync(join(import.meta.dirname, '../src/app/routes.tsx'), 'utf8');
+    const files: string[] = [];
+    const pages: Record<string, number[]> = {};
+    for (const [, name = '', source = ''] of routes.matchAll(LOAD)) {
+      const page = chunks.find(({ facadeModuleId }) => facadeModuleId?.endsWith(source));
+      pages[name] = [...whole(page?.fileName)]
+        .filter((file) => !first.has(file))
+        .map((file) => (files.includes(file) ? files.indexOf(file) : files.push(file) - 1));
+    }
+    appendFileSync(
+      join(dir, 'early.js'),
+      `
+for (const at of ${JSON.stringify(pages)}[(${String(pageOf)})(location.pathname)] ?? [])
+  document.head.append(Object.assign(document.createElement('link'), {
+    rel: 'modulepreload',
+    crossOrigin: '',
+    href: '/' + ${JSON.stringify(files)}[at],
+  }));
+`,
+    );
+  },
+};
