@@ -1,15 +1,12 @@
+export { adviseFeed, isTooDryToFeed, type FeedAdvice, type FeedingWater } from './advise-feed.ts';
 export { FEEDING_PRACTICES, findRegime } from './practices.ts';
 export {
-  adviseFeed,
   intervalOn,
-  isTooDryToFeed,
   plannedFeeds,
   stepStates,
   type DueReason,
-  type FeedAdvice,
   type FeedGiven,
   type FeedingCase,
-  type FeedingWater,
   type FeedLeft,
   type StageDate,
   type StageDates,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dryWords, hourOf, readWeekdays, roundsWords, worstWords } from './rounds-text.ts';
+import { dryWords, hourOf, hoursOf, readWeekdays, roundsWords, worstWords } from './rounds-text.ts';
 
 describe('rounds as they are typed', () => {
   it.each([
@@ -11,9 +11,20 @@ describe('rounds as they are typed', () => {
     ['12pm', 12],
     ['25', undefined],
     ['8:75', undefined],
-    ['noon', undefined],
+    ['noon', 12],
+    ['soon', undefined],
   ])('%s', (text, hour) => {
     expect(hourOf(text)).toBe(hour);
+  });
+
+  it.each([
+    ['8:00, 18:00', [8, 18]],
+    ['8 am; 12:30pm', [8, 12.5]],
+    ['7 am and noon', [7, 12]],
+    ['8 18', [8, 18]],
+    ['8, x', [8, undefined]],
+  ])('several: %s', (text, hours) => {
+    expect(hoursOf(text)).toEqual(hours);
   });
 
   it.each([

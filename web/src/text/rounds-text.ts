@@ -24,8 +24,9 @@ export function readWeekdays(text: string): Read<readonly number[]> {
     : refused('Days of the week, as "Mon, Thu".');
 }
 
-/** An hour of the day as it is typed, to a quarter before midnight: "18", "7:30", "6 pm"; undefined for anything else. */
+/** An hour of the day as it is typed, to a quarter before midnight: "18", "7:30", "6 pm", "noon"; undefined for anything else. */
 export function hourOf(text: string): number | undefined {
+  if (text.trim().toLowerCase() === 'noon') return 12;
   const match = /^(\d{1,2})(?:[:.](\d{2}))?\s*(am|pm)?$/i.exec(text.trim());
   if (!match) return undefined;
   const [, hours, minutes, half] = match;
@@ -33,6 +34,16 @@ export function hourOf(text: string): number | undefined {
   const hour = half ? (Number(hours) % 12) + (isLate ? 12 : 0) : Number(hours);
   const whole = hour + Number(minutes ?? 0) / 60;
   return Number(minutes ?? 0) < 60 && whole <= 23.75 ? whole : undefined;
+}
+
+/** Hours of the day in a row: "8:00, 18:00", "8 am and 6 pm"; each that does not read is undefined. */
+export function hoursOf(text: string): readonly (number | undefined)[] {
+  // "8 am" is one hour and not two words
+  const joined = text.replace(/\s+(am|pm)\b/gi, '$1');
+  return joined
+    .split(/[,;\s]+|\band\b/i)
+    .filter(Boolean)
+    .map(hourOf);
 }
 
 const LIST = new Intl.ListFormat('en-GB');

@@ -2,7 +2,7 @@ import type { Day, RoundDays } from '@rundel/core/calendar';
 import type { Settings } from '@rundel/core/records';
 import { readPlace } from '../../text/place-text.ts';
 import { refused } from '../../text/amount-text.ts';
-import { hourOf, readWeekdays, weekdaysWords } from '../../text/rounds-text.ts';
+import { hoursOf, readWeekdays, weekdaysWords } from '../../text/rounds-text.ts';
 import { clockOf } from '../../text/text.ts';
 import { choiceField, numberField, type Field, type FormStart, type ValuesOf } from '../../ui/form/index.ts';
 
@@ -47,10 +47,7 @@ const ROUND_HOURS: Field<readonly number[]> = {
   help: 'Checks are asked for at these.',
   input: { kind: 'text', longest: 60 },
   read(text) {
-    const hours = text
-      .split(/[,;]\s*|\s+/)
-      .filter(Boolean)
-      .map(hourOf);
+    const hours = hoursOf(text);
     const known = hours.filter((hour) => hour !== undefined);
     return known.length === hours.length && known.length >= 1 && known.length <= 4
       ? { ok: true, value: known }

@@ -1,4 +1,4 @@
-import { Box, Button, FormControlLabel, Checkbox, TextField, Typography } from '@mui/material';
+import { Box, FormControlLabel, Checkbox, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { CONTAINER_KINDS, containerKind } from '@rundel/core/bags';
 import { CROPS, cropOf, habitOf, habitOfPlanned, varietiesIn, type Habit } from '@rundel/core/plants';
@@ -15,7 +15,6 @@ import {
   type Fit,
 } from '@rundel/core/planting';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
 import { Panel } from '../../../ui/Page.tsx';
 import { Folded } from '../../../ui/Folded.tsx';
 import { Select } from '../../../ui/Select.tsx';
@@ -23,6 +22,7 @@ import { HowCalculated, WorkedLines } from '../../../ui/HowCalculated.tsx';
 import { useDryDays, useGarden, useUnitFormat, type UnitFormat } from '../../../store/index.ts';
 import { dryWords, roundsWords } from '../../../text/rounds-text.ts';
 import { summerOf } from '@rundel/core/season';
+import { SendBags } from './SendBags.tsx';
 import { SizeRow } from './SizeRow.tsx';
 import { trySizes, type TriedSize } from '@rundel/core/garden-state';
 
@@ -323,56 +323,6 @@ function Remarks({
       {remarks.map((remark) => (
         <li key={remark}>{remark}</li>
       ))}
-    </Box>
-  );
-}
-
-/** Sends a size on: so many bags of it, to be named and placed on the next screen. */
-function SendBags({
-  chosen,
-  kindId,
-  plant,
-}: {
-  readonly chosen: TriedSize;
-  readonly kindId: string;
-  readonly plant: Readonly<Record<string, string>>;
-}) {
-  const navigate = useNavigate();
-  const [count, setCount] = useState('1');
-  const number = Number(count);
-  const isCount = Number.isInteger(number) && number >= 1 && number <= 60;
-  const send = () => {
-    const query = new URLSearchParams({
-      kind: kindId,
-      ...plant,
-      count,
-      stations: String(chosen.plants),
-      ...(chosen.size.by === 'class' ? { class: chosen.size.class } : {}),
-      ...(chosen.size.by === 'label' ? { litres: String(chosen.size.litres) } : {}),
-    });
-    void navigate(`/bags/new?${query.toString()}`);
-  };
-  return (
-    <Box
-      component="form"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (isCount) send();
-      }}
-      sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start' }}
-    >
-      <TextField
-        label="How many"
-        value={count}
-        onChange={(e) => setCount(e.target.value)}
-        error={!isCount}
-        helperText={isCount ? undefined : 'From 1 to 60.'}
-        sx={{ width: 110 }}
-        slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-      />
-      <Button type="submit" variant="contained" sx={{ minHeight: 56 }}>
-        Set up {isCount && number > 1 ? `${number} of these` : 'this bag'}
-      </Button>
     </Box>
   );
 }

@@ -61,7 +61,7 @@ describe('the question of a time away', () => {
     [{ leaveOn: '?' }, 'leaveOn', /whole date/],
     [{ leaveOn: '' }, 'leaveOn', /Which day/],
     [{ leaveAt: '5:00' }, 'leaveAt', /time is past/],
-    [{ leaveAt: 'noon' }, 'leaveAt', /time of day/],
+    [{ leaveAt: 'soon' }, 'leaveAt', /time of day/],
     [{ leaveOn: '2026-08-16', backOn: '2026-08-20' }, 'leaveOn', /two weeks/],
     [{ backOn: '2026-07-14' }, 'backOn', /after leaving/],
     [{ backOn: TODAY, backAt: '17' }, 'backAt', /after leaving/],
