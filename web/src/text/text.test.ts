@@ -74,6 +74,9 @@ describe('cans', () => {
     [1, '1 green can'],
     [2.5, '2½ green cans'],
     [0, '0 green can'],
+    [0.4375, '½ green can'],
+    [0.03, '⅛ green can'],
+    [1.97, '2 green cans'],
   ])('%d', (count, words) => {
     expect(fillsWords(count, can)).toBe(words);
   });

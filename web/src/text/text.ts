@@ -122,9 +122,11 @@ const PARTS: Record<string, string> = {
 export function fillsWords(count: number, measure: { readonly kind: string; readonly name: string }): string {
   if (measure.kind === 'hose') return `${count} s of ${measure.name}`;
   if (measure.kind === 'dripper') return `${count} min of ${measure.name}`;
-  const whole = Math.floor(count);
-  const number = `${whole > 0 ? whole : ''}${PARTS[String(count - whole)] ?? ''}` || '0';
-  return `${number} ${measure.name}${count > 1 ? 's' : ''}`;
+  // nobody fills a can to a sixteenth: the nearest eighth is said, and a little is never none
+  const eighths = count > 0 ? Math.max(1, Math.round(count * 8)) / 8 : 0;
+  const whole = Math.floor(eighths);
+  const number = `${whole > 0 ? whole : ''}${PARTS[String(eighths - whole)] ?? ''}` || '0';
+  return `${number} ${measure.name}${eighths > 1 ? 's' : ''}`;
 }
 
 /** A name within a sentence: "Tomato liquid" becomes "tomato liquid", the A of "Nutrient part A" stays. */
