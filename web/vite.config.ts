@@ -1,7 +1,7 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
-import { preloadPages } from './scripts/preload-pages.ts';
+import { preloadPages, wholeOf } from './scripts/preload-pages.ts';
 import { townsAsset } from './scripts/towns-asset.ts';
 
 /** What the entry asks for as soon as it runs is fetched along with it, and not one journey later. */
@@ -11,14 +11,7 @@ const preloadApp: Plugin = {
     order: 'post',
     handler(_, { bundle = {} }) {
       const chunks = Object.values(bundle).filter((file) => file.type === 'chunk');
-      const byName = new Map(chunks.map((chunk) => [chunk.fileName, chunk]));
-      /** A chunk with all that it imports outright. */
-      const whole = (file: string | undefined, found = new Set<string>()): Set<string> => {
-        if (file === undefined || found.has(file)) return found;
-        found.add(file);
-        for (const next of byName.get(file)?.imports ?? []) whole(next, found);
-        return found;
-      };
+      const whole = wholeOf(chunks);
       const entry = whole(chunks.find(({ isEntry }) => isEntry)?.fileName);
       const app = whole(chunks.find(({ name }) => name === 'App')?.fileName);
       return [...app]

@@ -1,7 +1,20 @@
 import { appendFileSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Plugin } from 'vite';
+import type { Plugin, Rolldown } from 'vite';
 import { pageOf } from '../src/app/page-of.ts';
+
+type Chunk = Pick<Rolldown.OutputChunk, 'fileName' | 'imports'>;
+
+/** Tells of a chunk all the files that come with it: itself and what it imports outright, and so on. */
+export function wholeOf(chunks: readonly Chunk[]) {
+  const byFile = new Map(chunks.map((chunk) => [chunk.fileName, chunk]));
+  return function whole(file: string | undefined, found = new Set<string>()): Set<string> {
+    if (file === undefined || found.has(file)) return found;
+    found.add(file);
+    for (const next of byFile.get(file)?.imports ?? []) whole(next, found);
+    return found;
+  };
+}
 
 /** `name: () => import('../pages/…')`, as the routes have them. */
 const LOAD = /(\w+): \(\) => import\('\.\.\/(pages\/[^']+)'\)/g;
@@ -15,13 +28,7 @@ export const preloadPages: Plugin = {
   apply: 'build',
   writeBundle({ dir = '' }, bundle) {
     const chunks = Object.values(bundle).filter((file) => file.type === 'chunk');
-    const byFile = new Map(chunks.map((chunk) => [chunk.fileName, chunk]));
-    const whole = (file: string | undefined, found = new Set<string>()): Set<string> => {
-      if (file === undefined || found.has(file)) return found;
-      found.add(file);
-      for (const next of byFile.get(file)?.imports ?? []) whole(next, found);
-      return found;
-    };
+    const whole = wholeOf(chunks);
     const first = new Set<string>();
     for (const chunk of chunks) if (chunk.isEntry || chunk.name === 'App') whole(chunk.fileName, first);
     const routes = readFileSync(join(import.meta.dirname, '../src/app/routes.tsx'), 'utf8');
