@@ -37,6 +37,7 @@ const CORE = [
   'planting',
   'season',
   'feeding',
+  'care',
   'pickings',
   'away',
   'round',

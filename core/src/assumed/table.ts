@@ -1,5 +1,6 @@
 import type { Assumption } from './assumption.ts';
 import { BAG_ASSUMPTIONS } from './bags.ts';
+import { CARE_ASSUMPTIONS } from './care.ts';
 import { FEEDING_ASSUMPTIONS } from './feeding.ts';
 import { GROWTH_ASSUMPTIONS } from './growth.ts';
 import { CHECK_ASSUMPTIONS } from './checks.ts';
@@ -24,6 +25,7 @@ export const ASSUMPTIONS = {
   ...CHECK_ASSUMPTIONS,
   ...ROUND_ASSUMPTIONS,
   ...FEEDING_ASSUMPTIONS,
+  ...CARE_ASSUMPTIONS,
 } as const satisfies Record<string, Assumption>;
 
 /** The same table in parts, for reading. */
@@ -39,6 +41,7 @@ export const ASSUMPTION_THEMES: readonly {
   { name: 'What a check tells', assumptions: CHECK_ASSUMPTIONS },
   { name: 'Rounds, and going away', assumptions: ROUND_ASSUMPTIONS },
   { name: 'Feeding', assumptions: FEEDING_ASSUMPTIONS },
+  { name: 'Training, trouble and protection', assumptions: CARE_ASSUMPTIONS },
 ];
 
 export type AssumptionName = keyof typeof ASSUMPTIONS;

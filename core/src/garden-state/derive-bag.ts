@@ -1,7 +1,9 @@
 import { dayOf, type Day } from '../calendar/index.ts';
 import { occupantsOf } from '../plants/index.ts';
 import { liveEntries, type Container, type Entry, type Garden } from '../records/index.ts';
-import { bagWater, type BagWater } from './bag-state.ts';
+import type { Assumed } from '../assumed/index.ts';
+import { frostYear } from '../season/index.ts';
+import { bagWater, siteOf, type BagWater } from './bag-state.ts';
 import { bagFeeding, warmthOf, type BagFeeding } from './feeding.ts';
 import { FilterMemory } from './filter-memory.ts';
 import { jobsOf, type BagJob } from './jobs.ts';
@@ -66,7 +68,15 @@ export function deriveBag(
   const cover = garden.places.find((place) => place.id === container.placeId)?.cover ?? 'open';
   const jobs = [
     ...plannedJobs(container, present, plansFor(container, garden, live), today),
-    ...jobsOf(container, properties, present, live, garden.settings, today, cover),
+    ...jobsOf(container, properties, present, live, garden.settings, today, cover, {
+      stageDates: feeding.stageDates,
+      firstFrost: firstFrostOf(garden, properties.assumed, today),
+    }),
   ];
   return { containerId: container.id, water, feeding, jobs };
+}
+
+/** The first frost of the growing year that a day lies in. */
+function firstFrostOf({ settings }: Garden, assumed: Assumed, today: Day): Day | undefined {
+  return frostYear(siteOf(settings), settings.frost, [], today, assumed).first;
 }

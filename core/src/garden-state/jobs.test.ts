@@ -12,10 +12,14 @@ import {
 import { propertiesOf } from './properties.ts';
 import { growthOf, heightNow, levelOf } from './growth.ts';
 import { occupantsOf, SUPPORT_PRACTICES } from '../plants/index.ts';
-import { jobsOf } from './jobs.ts';
+import { jobsOf as allJobsOf, type BagJob } from './jobs.ts';
 
 const stamps = { createdAt: '2026-05-01T10:00:00.000+01:00', changedAt: '2026-05-01T10:00:00.000+01:00' };
 const at = (day: string) => `${day}T12:00:00.000+01:00`;
+/** Without training, which has tests of its own. */
+const jobsOf = (...args: Parameters<typeof allJobsOf>): readonly BagJob[] =>
+  allJobsOf(...args).filter((job) => job.kind !== 'train');
+
 const settings = { depthPracticeId: 'first-leaves', assumptions: {} };
 
 function gardenWith(

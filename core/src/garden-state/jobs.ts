@@ -1,5 +1,9 @@
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
+import type { TrainingDue, TrainingTask } from '../care/index.ts';
+import type { StageDates } from '../feeding/index.ts';
+import { careJobs } from './care-jobs.ts';
 import { fleeceJobs, fleeceNights } from './cold-nights.ts';
+import { lastDone, supportTop, trainingJobs } from './training-jobs.ts';
 import {
   entriesAt,
   type Entry,
@@ -7,6 +11,8 @@ import {
   type Place,
   type Plan,
   type Settings,
+  type SprayAgent,
+  type TrainingFormId,
 } from '../records/index.ts';
 import { plantingMethodOf, type TopUp } from '../planting/index.ts';
 import { SUPPORT_PRACTICES, supportOf, tendingDue, type Tending, type Occupant } from '../plants/index.ts';
@@ -43,6 +49,39 @@ export type BagJob =
   | { readonly kind: 'fleece'; readonly dueOn: Day; readonly nights: number; readonly minCelsius: number }
   /** off again in the morning */
   | { readonly kind: 'unfleece'; readonly dueOn: Day }
+  /** side shoots, leaves, flowers, tips: by the form that plants are trained to */
+  | ({
+      readonly kind: 'train';
+      readonly formId: TrainingFormId;
+      readonly task: TrainingTask;
+      /** whom it is for; empty where all that stand in the bag want it on the same day */
+      readonly plants: readonly PlantAt[];
+    } & TrainingDue)
+  /** trouble is looked at again */
+  | {
+      readonly kind: 'look-again';
+      readonly caseId: string;
+      readonly what: string;
+      readonly since: Day;
+      readonly dueOn: Day;
+    }
+  /** the leaf on which a spray was tried */
+  | {
+      readonly kind: 'test-leaf';
+      readonly caseId: string;
+      readonly agent: SprayAgent;
+      readonly name: string | undefined;
+      readonly dueOn: Day;
+    }
+  /** the whole plant after its leaf has shown no harm, or again after so many days */
+  | {
+      readonly kind: 'spray';
+      readonly caseId: string;
+      readonly agent: SprayAgent;
+      readonly name: string | undefined;
+      readonly dueOn: Day;
+      readonly isAgain: boolean;
+    }
   /** nothing drains from it yet */
   | { readonly kind: 'holes'; readonly dueOn: Day }
   /** of seed that came up several to a place, the best one stays */
@@ -70,9 +109,16 @@ export function jobsOf(
   properties: BagProperties,
   occupants: readonly Occupant[],
   everywhere: readonly Entry[],
-  settings: Pick<Settings, 'depthPracticeId' | 'assumptions' | 'supportPracticeId' | 'supportAfterDays'>,
+  settings: Pick<
+    Settings,
+    'depthPracticeId' | 'assumptions' | 'supportPracticeId' | 'supportAfterDays' | 'training'
+  >,
   today: Day,
   cover: Place['cover'],
+  { stageDates, firstFrost }: { readonly stageDates: StageDates; readonly firstFrost: Day | undefined } = {
+    stageDates: {},
+    firstFrost: undefined,
+  },
 ): readonly BagJob[] {
   const eldest = occupants[0];
   if (!eldest) return [];
@@ -99,6 +145,16 @@ export function jobsOf(
     const dueOn = addDays(eldest.plantedOn, later.fromDays);
     jobs.push({ kind: 'support', dueOn, latestOn: addDays(eldest.plantedOn, later.toDays) });
   }
+  jobs.push(
+    ...trainingJobs(
+      container,
+      properties,
+      occupants,
+      { live, here, today, cover, stageDates, firstFrost },
+      settings,
+    ),
+    ...careJobs(here, properties.assumed, eldest.plantedOn),
+  );
   const topUp = nextTopUp(container, properties, occupants, live, settings);
   if (topUp) jobs.push(topUp);
   const shade = here.findLast((e) => e.kind === 'tended' && (e.task === 'shaded' || e.task === 'unshaded'));
@@ -130,25 +186,18 @@ function tendingOf(
 ): readonly BagJob[] {
   type Tend = Extract<BagJob, { kind: 'tend' }>;
   const support = supportOf(container.support.kind);
-  const topMillimetres =
-    container.support.heightMillimetres -
-    (properties.real.under?.heightMillimetres ?? 0) -
-    properties.fill.mixMillimetres;
+  const topMillimetres = supportTop(container, properties) ?? 0;
   const jobs = new Map<string, Tend>();
   for (const occupant of occupants) {
     const { plantedOn } = occupant;
     const plant = { stationId: occupant.stationId, plantId: occupant.plant.id };
-    const done = here.findLast(
-      (e) =>
-        e.kind === 'tended' &&
-        e.task === support.attachment &&
-        dayOf(e.at) >= plantedOn &&
-        (e.plantId ?? plant.plantId) === plant.plantId,
-    );
+    // what was stopped grows no longer
+    if (lastDone(here, occupant, 'stopped') !== undefined) continue;
+    const done = lastDone(here, occupant, support.attachment);
     const from = [
       { since: 'planting' as const, on: plantedOn },
       ...(upOn === undefined ? [] : [{ since: 'support' as const, on: upOn }]),
-      ...(done ? [{ since: 'done' as const, on: dayOf(done.at) }] : []),
+      ...(done === undefined ? [] : [{ since: 'done' as const, on: done }]),
     ].reduce((a, b) => (b.on >= a.on ? b : a));
     const { belief } = growthOf(occupant, properties, live, settings);
     const due = tendingDue(

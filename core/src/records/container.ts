@@ -1,7 +1,7 @@
 import * as z from '../schema/index.ts';
 import { base, name } from './base.ts';
 import { idSchema } from './ids.ts';
-import { PRESENT_COMPANIONS, SIZE_EXCEPTIONS, SUPPORT_KINDS } from './kinds.ts';
+import { ALERT_KINDS, PRESENT_COMPANIONS, SIZE_EXCEPTIONS, SUPPORT_KINDS } from './kinds.ts';
 import { layersSchema } from './mix.ts';
 import { sizeSchema } from './size.ts';
 import { daySchema } from './time.ts';
@@ -27,6 +27,19 @@ export const placeSchema = z.object({
   /** floor that the bags stand on, and what the grower was told it bears */
   areaSquareMetres: z.optional(z.number().check(z.gt(0), z.lte(5000))),
   limitKilogramsPerSquareMetre: z.optional(z.number().check(z.gt(0), z.lte(5000))),
+  /** warnings of weather here, as far as they are not as usual */
+  alerts: z.optional(
+    z.partialRecord(
+      z.enum(ALERT_KINDS),
+      z.object({
+        isOff: z.optional(z.boolean()),
+        /** °C; for wind m/s */
+        threshold: z.optional(z.number().check(z.gte(-20), z.lte(60))),
+        /** not before this day */
+        snoozedUntil: z.optional(daySchema),
+      }),
+    ),
+  ),
   ...base,
 });
 

@@ -20,6 +20,8 @@ export const ID_PREFIXES = {
   regime: 'reg',
   tank: 'tnk',
   entry: 'ent',
+  /** a trouble or a spray, with all that follows it up */
+  case: 'cas',
 } as const;
 
 export type IdOf = keyof typeof ID_PREFIXES;

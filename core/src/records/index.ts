@@ -58,7 +58,19 @@ export {
 export { settingsSchema, type OwnedSupport, type Settings } from './settings.ts';
 export { daySchema, momentSchema } from './time.ts';
 export {
+  ALERT_KINDS,
   BEARINGS,
+  OUTCOMES,
+  SPRAY_AGENTS,
+  TENDED_TASKS,
+  TRAINING_FORM_IDS,
+  TRUSS_STAGES,
+  type AlertKind,
+  type Outcome,
+  type SprayAgent,
+  type TendedTask,
+  type TrainingFormId,
+  type TrussStage,
   COMPANION_SIZES,
   LEAVING_REASONS,
   PLANTING_METHOD_IDS,

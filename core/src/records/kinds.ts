@@ -69,3 +69,62 @@ export type SizeException = (typeof SIZE_EXCEPTIONS)[number];
 /** What winter and summer are like at a place, in words that a grower can choose from. */
 export const SEASONS_IDS = ['sea', 'between', 'inland', 'hot-dry', 'hot-humid', 'high'] as const;
 export type SeasonsId = (typeof SEASONS_IDS)[number];
+
+/** How the plants of a bag are trained. */
+export const TRAINING_FORM_IDS = [
+  'one-leader',
+  'two-leaders',
+  'bush',
+  'dwarf',
+  'pepper',
+  'aubergine',
+  'cucumber-string',
+  'cucumber-sprawl',
+  'left',
+] as const;
+export type TrainingFormId = (typeof TRAINING_FORM_IDS)[number];
+
+/** How far a truss has come: in flower, fruit set on it, all of it picked. */
+export const TRUSS_STAGES = ['flowering', 'set', 'picked'] as const;
+export type TrussStage = (typeof TRUSS_STAGES)[number];
+
+/** What weather a place can be warned of. */
+export const ALERT_KINDS = ['frost', 'cold', 'hot', 'heat-wave', 'swing', 'wind'] as const;
+export type AlertKind = (typeof ALERT_KINDS)[number];
+
+/** What is sprayed or put out, by kind; what it is called and how it is used stands on its label. */
+export const SPRAY_AGENTS = ['soap', 'oil', 'sulphur', 'other', 'water', 'bait'] as const;
+export type SprayAgent = (typeof SPRAY_AGENTS)[number];
+
+/** What came of something that was seen or sprayed, when it was looked at again. */
+export const OUTCOMES = ['better', 'same', 'worse', 'over', 'leaf-clean', 'leaf-marked'] as const;
+export type Outcome = (typeof OUTCOMES)[number];
+
+/** Jobs at a bag that leave nothing to measure: steps of a planting, and what recurs. */
+export const TENDED_TASKS = [
+  'loosened',
+  'moistened',
+  'soaked',
+  'stripped',
+  'firmed',
+  'labelled',
+  'shaded',
+  'unshaded',
+  'wound',
+  'tied',
+  'tucked',
+  'parted',
+  'kneaded',
+  'holed',
+  'slit',
+  'fleeced',
+  'unfleeced',
+  'pinched',
+  'shoot-kept',
+  'leaves-off',
+  'flowers-off',
+  'tipped',
+  'stopped',
+  'shaken',
+] as const;
+export type TendedTask = (typeof TENDED_TASKS)[number];

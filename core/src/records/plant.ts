@@ -1,7 +1,7 @@
 import * as z from '../schema/index.ts';
 import { base, name } from './base.ts';
 import { idSchema } from './ids.ts';
-import { BEARINGS } from './kinds.ts';
+import { BEARINGS, TENDED_TASKS, TRAINING_FORM_IDS } from './kinds.ts';
 import { seedlingSchema } from './seedling.ts';
 import { daySchema } from './time.ts';
 
@@ -77,6 +77,10 @@ export const plantSchema = z.object({
   name: z.optional(name),
   /** how many leaders it is trained to; left out: as its habit grows */
   leaders: z.optional(z.int().check(z.gte(1), z.lte(3))),
+  /** how it is trained, where that is neither by its leaders nor as its habit grows */
+  trainingFormId: z.optional(z.enum(TRAINING_FORM_IDS)),
+  /** training that is left undone on it */
+  leftUndone: z.optional(z.array(z.enum(TENDED_TASKS)).check(z.maxLength(30))),
   ...base,
 });
 

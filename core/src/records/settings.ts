@@ -71,6 +71,8 @@ export const settingsSchema = z.object({
   orderPracticeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   /** when leaves come off */
   stripPracticeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
+  /** training that is done, or is not, against what is usual: by form and task, as "pepper flowers-off" */
+  training: z.optional(z.record(z.string(), z.boolean())),
   /** how a string holds the foot of a stem */
   stringTail: z.optional(z.enum(['under-ball', 'loop'])),
   /** checks are planned so that a round may be missed */

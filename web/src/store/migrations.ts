@@ -77,6 +77,8 @@ const MIGRATIONS: readonly Migration[] = [
   (garden) => garden,
   // 7: tanks that several bags share; lines of drip, how much ran through
   (garden) => ({ ...garden, tanks: [] }),
+  // 8: training, trusses, signs of trouble and what came of it, sprays, cleaning, alerts: all of it may be left out
+  (garden) => garden,
 ];
 
 export const LATEST_VERSION = MIGRATIONS.length + 1;

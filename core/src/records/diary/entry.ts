@@ -1,5 +1,14 @@
 import * as z from '../../schema/index.ts';
 import {
+  cleanedEntry,
+  followedUpEntry,
+  sprayedEntry,
+  troubleEntry,
+  trussEntry,
+  warnedEntry,
+  CARE_EFFECTS,
+} from './kinds/care.ts';
+import {
   fedEntry,
   feedSkippedEntry,
   regimeEntry,
@@ -16,7 +25,6 @@ import {
   filledEntry,
   pricedEntry,
   spentEntry,
-  troubleEntry,
   usedEntry,
   workedEntry,
   STOCK_EFFECTS,
@@ -67,7 +75,12 @@ export const ENTRY_SCHEMAS = [
   pricedEntry,
   spentEntry,
   workedEntry,
+  trussEntry,
   troubleEntry,
+  followedUpEntry,
+  sprayedEntry,
+  cleanedEntry,
+  warnedEntry,
   weatherEntry,
   removedEntry,
 ] as const;
@@ -94,6 +107,7 @@ export const ENTRY_EFFECTS: Readonly<Record<EntryKind, readonly Effect[]>> = {
   ...TANK_EFFECTS,
   ...PLANT_EFFECTS,
   ...STOCK_EFFECTS,
+  ...CARE_EFFECTS,
   ...OTHER_EFFECTS,
 };
 

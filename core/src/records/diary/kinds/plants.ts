@@ -1,7 +1,7 @@
 import * as z from '../../../schema/index.ts';
 import type { Effect } from '../effect.ts';
 import { idSchema } from '../../ids.ts';
-import { LEAVING_REASONS, PLANTING_METHOD_IDS, STAGES, SUPPORT_KINDS } from '../../kinds.ts';
+import { LEAVING_REASONS, PLANTING_METHOD_IDS, STAGES, SUPPORT_KINDS, TENDED_TASKS } from '../../kinds.ts';
 import { seedlingSchema } from '../../seedling.ts';
 import { asEntered, entryBase, inContainer, maybeAtPlant } from './base.ts';
 
@@ -65,33 +65,15 @@ export const supportedEntry = z.object({
   heightMillimetres: z.number().check(z.gte(0), z.lte(5000)),
 });
 
-/** Jobs at a bag that leave nothing to measure: steps of a planting, and what recurs. */
-export const TENDED_TASKS = [
-  'loosened',
-  'moistened',
-  'soaked',
-  'stripped',
-  'firmed',
-  'labelled',
-  'shaded',
-  'unshaded',
-  'wound',
-  'tied',
-  'tucked',
-  'parted',
-  'kneaded',
-  'holed',
-  'slit',
-  'fleeced',
-  'unfleeced',
-] as const;
-
+/** A job that was done at a bag. */
 export const tendedEntry = z.object({
   kind: z.literal('tended'),
   ...entryBase,
   ...inContainer,
   ...maybeAtPlant,
   task: z.enum(TENDED_TASKS),
+  /** it was looked for, and there was none to do */
+  isNothingThere: z.optional(z.boolean()),
 });
 
 /** A plant came out of its station; the station is free from then on. */

@@ -1,7 +1,7 @@
 import * as z from '../../../schema/index.ts';
 import type { Effect } from '../effect.ts';
 import { idSchema } from '../../ids.ts';
-import { asEntered, entryBase, inContainer, maybeAtPlant } from './base.ts';
+import { asEntered, entryBase, inContainer } from './base.ts';
 
 const product = { productId: z.string().check(z.minLength(1), z.maxLength(40)) };
 const amount = z.number().check(z.gt(0), z.lte(100_000));
@@ -94,16 +94,6 @@ export const workedEntry = z.object({
   containerIds: z.array(idSchema('container')).check(z.maxLength(400)),
 });
 
-/** Trouble seen in a bag, and whether it may live on in the mix. */
-export const troubleEntry = z.object({
-  kind: z.literal('trouble'),
-  ...entryBase,
-  ...inContainer,
-  ...maybeAtPlant,
-  what: z.enum(['root-rot', 'wilt', 'blight', 'pests', 'unknown']),
-  livesInMix: z.boolean(),
-});
-
 /** What these bear on. */
 export const STOCK_EFFECTS = {
   filled: ['feeding', 'money'],
@@ -113,5 +103,4 @@ export const STOCK_EFFECTS = {
   priced: ['money'],
   spent: ['money'],
   worked: ['money'],
-  trouble: [],
 } as const satisfies Readonly<Record<string, readonly Effect[]>>;
