@@ -25,8 +25,15 @@ export const CARE_ASSUMPTIONS = {
     'of a plain no',
     'What was in sight and was not marked tells something, and less than a plain no.',
   ),
+  elsewhereSign: assumed(
+    0.18,
+    0,
+    0.5,
+    'of a plain no',
+    'Where nothing at all was marked on leaf, fruit or mix, it was hardly looked at, or nothing is amiss there.',
+  ),
   signTrust: assumed(
-    0.75,
+    0.67,
     0.4,
     1,
     'of their weight',

@@ -14,3 +14,16 @@ export {
   type TrainedPlant,
   type TrainingDue,
 } from './training/due.ts';
+export { CAUSES, findCause, UNKNOWN_CAUSE } from './trouble/causes/index.ts';
+export type { Cause } from './trouble/cause.ts';
+export {
+  diagnose,
+  HARMLESS_ABOVE,
+  type Diagnosis,
+  type NextSign,
+  type RankedCause,
+  type Reason,
+} from './trouble/diagnose.ts';
+export type { Observation, Outcomes } from './trouble/network.ts';
+export { NO_RECORD, type BagRecord, type FactorId, type FactorReading } from './trouble/factors.ts';
+export { findSign, SIGNS, type Part, type Sign } from './trouble/signs.ts';
