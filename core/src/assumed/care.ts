@@ -47,12 +47,15 @@ export const CARE_ASSUMPTIONS = {
     'So many known outcomes in this garden weigh as much as what is usual.',
   ),
   testLeafHours: assumed(48, 24, 72, 'hours', 'A leaf that a spray harms shows it by then.'),
-  sprayBeforeSunset: assumed(
-    2,
+  sunOffBeforeSunset: assumed(
     0.5,
-    3,
+    0,
+    2,
     'hours',
-    'Sprayed later than this before sunset it dries before the sun is on it again.',
+    'From so long before sunset the sun no longer burns a wet leaf.',
   ),
+  fabricHeatLimit: assumed(70, 50, 90, '°C', 'What fabric bags bear; the maker’s word goes before it.'),
+  heatEnough: assumed(55, 50, 65, '°C', 'What most of what lives on a bag does not outlive, if it lasts.'),
+  heatMinutes: assumed(30, 20, 120, 'minutes', 'For so long, all through.'),
   startAheadDays: assumed(14, 7, 28, 'days', 'Pests are looked for so long before they came last year.'),
 } as const satisfies Record<string, Assumption>;

@@ -27,3 +27,23 @@ export {
 export type { Observation, Outcomes } from './trouble/network.ts';
 export { NO_RECORD, type BagRecord, type FactorId, type FactorReading } from './trouble/factors.ts';
 export { findSign, SIGNS, type Part, type Sign } from './trouble/signs.ts';
+export { dilution, sprayTime, sunTimes, type SprayTime, type SunTimes } from './protection/sprays.ts';
+export { usualThreshold, weatherAlerts, type AlertPlace, type WeatherAlert } from './protection/alerts.ts';
+export { fruitOutlooks, type FruitingBag, type FruitOutlook } from './protection/outlook.ts';
+export { outcomesOf, spreads, troubleCases, type TroubleCase } from './hygiene/cases.ts';
+export {
+  cleanlinessAfter,
+  heatLimitCelsius,
+  plantingRisks,
+  type Cleanliness,
+  type PlantingRisk,
+} from './hygiene/cleaning.ts';
+export {
+  daysToRipe,
+  nextTrussSteps,
+  ripeSpan,
+  trussesOf,
+  type RipeSpan,
+  type Truss,
+  type TrussStep,
+} from './trusses/trusses.ts';

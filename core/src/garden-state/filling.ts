@@ -1,7 +1,15 @@
 import { dayOf } from '../calendar/index.ts';
+import { troubleCases, type TroubleCase } from '../care/index.ts';
 import { fillingOf, mixOf, reuseOf, type Mix, type Recipe, type Reuse } from '../mixes/index.ts';
 import { amountForBag, gramsOf, type Dose, type Scoops } from '../products/index.ts';
-import type { Container, Entry, EntryOf, FeedAmount, Product } from '../records/index.ts';
+import {
+  entriesAt,
+  type Container,
+  type Entry,
+  type EntryOf,
+  type FeedAmount,
+  type Product,
+} from '../records/index.ts';
 import type { BagView } from './bag-view.ts';
 
 /** Where something that is worked in goes. */
@@ -46,14 +54,11 @@ export interface BagFill<B extends FilledBag = FilledBag> {
 
 type FilledBag = Pick<BagView, 'container' | 'properties'>;
 
-/** The trouble recorded in a bag since it was last filled, if it may live on in the mix. */
-export function troubleIn(containerId: string, live: readonly Entry[]): EntryOf<'trouble'> | undefined {
-  const at = live.findLastIndex((e) => e.kind === 'filled' && e.containerId === containerId);
-  return live
-    .slice(at + 1)
-    .find(
-      (e): e is EntryOf<'trouble'> => e.kind === 'trouble' && e.containerId === containerId && e.livesInMix,
-    );
+/** The trouble recorded in a bag since it was last filled, if by the last word on it it may live on in the mix. */
+export function troubleIn(containerId: string, live: readonly Entry[]): TroubleCase | undefined {
+  const filled = entriesAt(live, containerId).findLast((e) => e.kind === 'filled');
+  const since = filled ? Date.parse(filled.at) : -Infinity;
+  return troubleCases(containerId, live).find((t) => t.livesInMix && Date.parse(t.entry.at) > since);
 }
 
 /** Whether a bag has been filled in the year of a moment. */
@@ -81,7 +86,7 @@ export function fillBags<B extends FilledBag>(
   live: readonly Entry[],
   mixes: readonly Recipe[],
   scoops: Scoops,
-  named: (what: EntryOf<'trouble'>['what']) => string,
+  named: (what: string) => string,
 ): readonly BagFill<B>[] {
   return bags.map((bag): BagFill<B> => {
     const mix = mixId === undefined ? fillingOf(bag.container, mixes) : mixOf(mixId, mixes);
@@ -91,7 +96,7 @@ export function fillBags<B extends FilledBag>(
     const reuse = reuseOf(
       looseLitres,
       keptShare,
-      trouble && { description: named(trouble.what), day: dayOf(trouble.at) },
+      trouble && { description: named(trouble.what), day: dayOf(trouble.entry.at) },
       assumed,
     );
     const keptLitres = reuse.kind === 'refresh' ? reuse.keptLitres : 0;

@@ -1,5 +1,6 @@
 import { resolveAssumed, type Assumed } from '../assumed/index.ts';
 import { addDays, daysBetween, type Day } from '../calendar/index.ts';
+import { daysToRipe } from '../care/index.ts';
 import type { Garden, Stage } from '../records/index.ts';
 import type { DaySpread, StageDate, StageDates } from '../feeding/index.ts';
 import { datesFrom, frostYear, storyOf, timingPracticeOf, type PlantingDates } from '../season/index.ts';
@@ -73,7 +74,15 @@ export function stageDatesOf(
     planting: { day: eldest.plantedOn, isNoted: true },
     flowers: flowers ?? least(firstFlowers, set, picking),
     set: set ?? least(firstSet, picking),
-    picking: picking ?? notBefore(dates.picking.from, 'ripe'),
+    // fruit that was seen to set says more than the days from planting
+    picking:
+      picking ??
+      notBefore(
+        set
+          ? addDays(set.day, daysToRipe(eldest.crop.id, eldest.variety.fruitGrams).likely)
+          : dates.picking.from,
+        'ripe',
+      ),
     'base-used-up': used.likely === undefined ? undefined : { day: used.likely, isNoted: false },
     // where nothing in the mix gives slowly there is nothing to wait for
     'label-months': { day: labelMonthsOver ?? eldest.plantedOn, isNoted: true },

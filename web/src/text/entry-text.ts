@@ -7,7 +7,14 @@ import { productAmount, productName, grams } from './product-text.ts';
 import { checkWords } from './check-text.ts';
 import { dripWords, SKIP_WORDS } from './water-text.ts';
 import { tankEntryWords } from './tank-text.ts';
-import { TROUBLE_WORDS } from './trouble-text.ts';
+import {
+  causeName,
+  cleanedWords,
+  OUTCOME_WORDS,
+  signName,
+  sprayedWords,
+  trussWords,
+} from './trouble-text.ts';
 import { parseAmount, unitsShown, type Purpose } from '@rundel/core/units';
 import type { UnitFormat } from '../store/index.ts';
 import { findProduct } from '@rundel/core/products';
@@ -83,7 +90,9 @@ function wordsOf(
     case 'supported':
       return `Support: ${supportOf(entry.supportId).name.toLowerCase()}${entry.heightMillimetres > 0 ? `, ${unitFormat.show(entry.heightMillimetres, 'height')} above the ground` : ''}`;
     case 'tended':
-      return TENDED_WORDS[entry.task];
+      return entry.isNothingThere
+        ? `${TENDED_WORDS[entry.task]}: looked, and there was nothing to do`
+        : TENDED_WORDS[entry.task];
     case 'cleared':
       return entry.why && entry.why !== 'finished' ? `Left (${LEAVING_WORDS[entry.why]})` : 'Cleared';
     case 'moved': {
@@ -127,7 +136,27 @@ function wordsOf(
     case 'worked':
       return `Worked ${entry.minutes} minutes`;
     case 'trouble':
-      return `Trouble: ${TROUBLE_WORDS[entry.what]}${entry.note ? `, "${entry.note}"` : ''}${entry.livesInMix ? '; it may live on in the mix' : ''}`;
+      return [
+        `Trouble: ${causeName(entry.what)}`,
+        entry.seen && entry.seen.length > 0 ? ` (${entry.seen.map(signName).join(', ')})` : '',
+        entry.note ? `, "${entry.note}"` : '',
+        entry.livesInMix ? '; it may live on in the mix' : '',
+      ].join('');
+    case 'followed-up':
+      return [
+        `Looked again: ${OUTCOME_WORDS[entry.outcome]}`,
+        entry.what ? `; it was ${causeName(entry.what)}` : '',
+        entry.seen && entry.seen.length > 0 ? ` (${entry.seen.map(signName).join(', ')})` : '',
+        entry.note ? `, "${entry.note}"` : '',
+      ].join('');
+    case 'sprayed':
+      return sprayedWords(entry, unitFormat);
+    case 'cleaned':
+      return cleanedWords(entry, unitFormat);
+    case 'truss':
+      return trussWords(entry);
+    case 'warned':
+      return `Seen nearby: ${causeName(entry.what)}${entry.note ? `, "${entry.note}"` : ''}`;
     case 'fed': {
       const where =
         entry.into === 'leaves' ? ' on the leaves' : entry.into === 'store' ? ' into its reservoir' : '';

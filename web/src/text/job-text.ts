@@ -1,9 +1,11 @@
-import { clearingOf, type BagJob, type PlantAt } from '@rundel/core/garden-state';
+import { clearingOf, ruleOf, type BagJob, type PlantAt } from '@rundel/core/garden-state';
+import { bareStem } from '@rundel/core/care';
 import { daysBetween } from '@rundel/core/calendar';
 import type { Draft, EntryOf, Plan } from '@rundel/core/records';
 import { cropOf, supportOf } from '@rundel/core/plants';
 import type { Bag, RecordChange, UnitFormat } from '../store/index.ts';
 import { plantWords } from './plant-text.ts';
+import { agentName, causeName } from './trouble-text.ts';
 import { shortDay } from './text.ts';
 
 const TENDING = {
@@ -52,6 +54,38 @@ export function jobWords(
       };
     case 'unshade':
       return { what: 'Take the shade off', why: 'it has had its day' };
+    case 'train': {
+      const rule = ruleOf(task);
+      const upTo =
+        task.task === 'leaves-off' && rule?.rhythm.by === 'growth'
+          ? `, up to ${unitFormat.show(bareStem(task.heightMillimetres), 'depth')}`
+          : '';
+      const last = task.lastOn ? `; last done ${shortDay(task.lastOn)}` : '';
+      const every = task.everyDays && task.lastOn ? `, every ${task.everyDays} days now` : '';
+      const hours = rule?.hours ? `; best between ${rule.hours.from} and ${rule.hours.to} o’clock` : '';
+      const asks = task.waitsFor ? '; by its kind it flowers about now' : '';
+      return {
+        what: `${rule?.what ?? 'Train it'}${upTo}${whose(task.plants, bag)}`,
+        why: `${rule?.why ?? ''}${hours}${last}${every}${asks}`,
+      };
+    }
+    case 'look-again':
+      return {
+        what: `Look again: ${causeName(task.what)}`,
+        why: `seen on ${shortDay(task.since)}; new leaves tell most`,
+      };
+    case 'test-leaf':
+      return {
+        what: `Look at the test leaf: ${agentName(task)}`,
+        why: 'without marks after two days, the whole plant may have it',
+      };
+    case 'spray':
+      return {
+        what: `${task.agent === 'bait' ? 'Put out' : 'Spray'}: ${agentName(task)}`,
+        why: task.isAgain
+          ? 'its label wants it again; at evening, early morning or on a dull day'
+          : 'the test leaf is unmarked; at evening, early morning or on a dull day',
+      };
     case 'holes':
       return {
         what: 'Make holes for the water',
@@ -87,7 +121,12 @@ const whose = (plants: readonly PlantAt[], { occupants }: Bag) =>
 
 /** Tells a bag's jobs apart: winding may be due for one plant today and for another in three days. */
 export const jobKey = (task: BagJob): string =>
-  [task.kind, ...('plants' in task ? task.plants.map((p) => p.plantId) : [])].join(' ');
+  [
+    task.kind,
+    'task' in task ? task.task : '',
+    'caseId' in task ? task.caseId : '',
+    ...('plants' in task ? task.plants.map((p) => p.plantId) : []),
+  ].join(' ');
 
 /** What kind of job it is, whichever bag it is at. */
 export function jobGroupWords(task: BagJob): string {
@@ -104,6 +143,14 @@ export function jobGroupWords(task: BagJob): string {
       return 'Take the fleece off';
     case 'unshade':
       return 'Take the shade off';
+    case 'train':
+      return ruleOf(task)?.what ?? 'Training';
+    case 'look-again':
+      return 'Look again at what was seen';
+    case 'test-leaf':
+      return 'Look at the test leaf';
+    case 'spray':
+      return 'Spray';
     case 'holes':
       return 'Make holes for the water';
     case 'thin':
@@ -148,8 +195,13 @@ export function taskDone(task: BagJob, bag: Bag, now: string): readonly Draft[] 
       return tended('parted', task.plants);
     case 'clear':
       return clearingOf(bag.container.id, bag.occupants, now);
+    case 'train':
+      return tended(task.task, task.plants);
     case 'plant':
-      // by the planting session, which asks how
+    case 'look-again':
+    case 'test-leaf':
+    case 'spray':
+      // by a form or a session of its own, which asks what came of it
       return [];
   }
 }
@@ -160,6 +212,19 @@ export function taskChanges(task: BagJob, { container }: Bag, now: string): read
   const { hasNoHoles: _, ...rest } = container;
   return [{ table: 'containers', before: container, after: { ...rest, changedAt: now } }];
 }
+
+/** Training that was looked at and not needed: it counts as done until it would come again. */
+export function nothingThere(
+  task: Extract<BagJob, { kind: 'train' }>,
+  bag: Bag,
+  now: string,
+): readonly Draft[] {
+  return taskDone(task, bag, now).map((draft) => ({ ...draft, isNothingThere: true }) as Draft);
+}
+
+/** Whether a job is told of by a form of its own, and not by one tap. */
+export const asksMore = (task: BagJob): boolean =>
+  task.kind === 'plant' || task.kind === 'look-again' || task.kind === 'test-leaf' || task.kind === 'spray';
 
 /** Whether a task is due on a day. */
 export function isDue(task: BagJob, today: string): boolean {

@@ -19,4 +19,11 @@ export const TENDED_WORDS: Record<EntryOf<'tended'>['task'], string> = {
   slit: 'Slits cut for planting',
   fleeced: 'Covered with fleece',
   unfleeced: 'Fleece taken off',
+  pinched: 'Side shoots out',
+  'shoot-kept': 'A shoot kept as second leader',
+  'leaves-off': 'Lower leaves off',
+  'flowers-off': 'First flowers off',
+  tipped: 'Tip out, to branch',
+  stopped: 'Growing tip out: stopped',
+  shaken: 'Flowers shaken',
 };

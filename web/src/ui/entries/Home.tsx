@@ -55,10 +55,13 @@ const OF_PLANTS: readonly Entry['kind'][] = [
   'stage',
   'tended',
   'trouble',
+  'followed-up',
+  'sprayed',
+  'truss',
   'cleared',
 ];
 /** Those that are of one plant and never of the whole bag. */
-const OF_ONE_PLANT: readonly Entry['kind'][] = ['height', 'cleared'];
+const OF_ONE_PLANT: readonly Entry['kind'][] = ['height', 'truss', 'cleared'];
 
 /** The bag and plant of an entry that is corrected: what was entered at the wrong one is moved to the right one. */
 export function useHome(entry: Entry): {

@@ -11,6 +11,14 @@ import {
   teaTendedForm,
 } from './feeding-forms.ts';
 import {
+  cleanedForm,
+  followedUpForm,
+  sprayedForm,
+  troubleForm,
+  trussForm,
+  warnedForm,
+} from './care-forms.ts';
+import {
   clearedForm,
   heightForm,
   movedForm,
@@ -19,7 +27,6 @@ import {
   supportedForm,
   tendedForm,
   toppedUpForm,
-  troubleForm,
   warmthForm,
 } from './plant-forms.ts';
 import {
@@ -70,6 +77,11 @@ const FORMS = {
   spent: spentForm,
   worked: workedForm,
   trouble: troubleForm,
+  'followed-up': followedUpForm,
+  sprayed: sprayedForm,
+  cleaned: cleanedForm,
+  truss: trussForm,
+  warned: warnedForm,
   weather: weatherForm,
   removed: undefined,
 } as const satisfies Readonly<Record<EntryKind, object | undefined>>;

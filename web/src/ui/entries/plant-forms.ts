@@ -1,7 +1,6 @@
 import { SUPPORTS } from '@rundel/core/plants';
 import { LEAVING_WORDS } from '../../text/plant-text.ts';
 import { TENDED_WORDS } from '../../text/tended-text.ts';
-import { TROUBLE_WORDS } from '../../text/trouble-text.ts';
 import {
   amountField,
   choiceField,
@@ -123,19 +122,12 @@ export const supportedForm = entryForm<'supported'>()({
 });
 
 export const tendedForm = entryForm<'tended'>()({
-  fields: () => ({ task: choiceField({ label: 'What was done', options: optionsOf(TENDED_WORDS) }) }),
-  start: ({ task }) => ({ values: { task } }),
-  facts: ({ task }) => ({ task }),
-});
-
-export const troubleForm = entryForm<'trouble'>()({
   fields: () => ({
-    what: choiceField({ label: 'What it looks like', options: optionsOf(TROUBLE_WORDS) }),
-    livesInMix: switchField({ label: 'It may live on in the mix' }),
-    note: textField({ label: 'What you saw', longest: 2000, lines: 2 }),
+    task: choiceField({ label: 'What was done', options: optionsOf(TENDED_WORDS) }),
+    isNothingThere: switchField({ label: 'I looked, and there was nothing to do' }),
   }),
-  start: ({ what, livesInMix, note }) => ({ values: { what, livesInMix, note } }),
-  facts: ({ what, livesInMix, note }) => ({ what, livesInMix, note: note === '' ? undefined : note }),
+  start: ({ task, isNothingThere }) => ({ values: { task, isNothingThere: isNothingThere ?? false } }),
+  facts: ({ task, isNothingThere }) => ({ task, isNothingThere: isNothingThere || undefined }),
 });
 
 export const noteForm = entryForm<'note'>()({

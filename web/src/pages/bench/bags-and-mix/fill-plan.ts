@@ -1,12 +1,12 @@
 import { DOSE_PER, doseSchema, findProduct, type Dose, type Scoops } from '@rundel/core/products';
-import { FEED_UNITS, type Entry, type EntryOf, type Product } from '@rundel/core/records';
+import { FEED_UNITS, type Entry, type Product } from '@rundel/core/records';
 import { fillBags, purposeOf, type BagFill } from '@rundel/core/garden-state';
 import type { Recipe } from '@rundel/core/mixes';
 import * as z from '@rundel/core/schema';
 import { parseNumber, trimmed, type UnitSystem } from '@rundel/core/units';
 import type { Assumed } from '@rundel/core/assumed';
 import { readDose, readNumber } from '../../../text/amount-text.ts';
-import { TROUBLE_WORDS } from '../../../text/trouble-text.ts';
+import { causeName } from '../../../text/trouble-text.ts';
 import type { Bag } from '../../../store/index.ts';
 
 const doseText = z.object({
@@ -137,7 +137,7 @@ export function fillsOf(
 }
 
 /** Trouble as a sentence begins with it. */
-function troubleName(what: EntryOf<'trouble'>['what']): string {
-  const words = TROUBLE_WORDS[what];
+function troubleName(what: string): string {
+  const words = causeName(what);
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
