@@ -47,3 +47,6 @@ export {
   type Truss,
   type TrussStep,
 } from './trusses/trusses.ts';
+export { CAUTIONS, type CautionId, type DangerCaution } from './cautions.ts';
+export { bagHistory, type BagYear } from './hygiene/history.ts';
+export { lookOuts, type LookOut } from './protection/pests.ts';

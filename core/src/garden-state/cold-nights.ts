@@ -3,6 +3,7 @@ import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
 import type { Occupant } from '../plants/index.ts';
 import type { Entry, Place } from '../records/index.ts';
 import { coldNightAdvice, type Hardiness } from '../season/index.ts';
+import type { BagView } from './bag-view.ts';
 import type { BagJob } from './jobs.ts';
 
 /** Nights in a row, from the coming one on, for which fleece is wanted. */
@@ -58,4 +59,25 @@ export function fleeceJobs(
   const isOn = last?.kind === 'tended' && last.task === 'fleeced';
   if (cold) return isOn ? [] : [{ kind: 'fleece', dueOn: today, ...cold }];
   return isOn ? [{ kind: 'unfleece', dueOn: addDays(dayOf(last.at), 1) }] : [];
+}
+
+/**
+ * Below which temperature a place's plants want cover in the night, °C: the tenderest one's word. Under glass it is that of the air
+ * inside.
+ *
+ * @param bags those that stand there
+ */
+export function coldLimitOf(
+  bags: readonly Pick<BagView, 'occupants' | 'properties'>[],
+  cover: Place['cover'],
+  today: Day,
+): number | undefined {
+  const limits = bags.flatMap(({ occupants, properties }) =>
+    occupants.map((o) =>
+      cover === 'open' && hardinessOf(o, today, properties.assumed) === 'tender'
+        ? o.crop.nightCelsius.value
+        : o.crop.fleeceCelsius.value,
+    ),
+  );
+  return limits.length === 0 ? undefined : Math.max(...limits);
 }

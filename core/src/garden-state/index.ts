@@ -62,7 +62,7 @@ export { fillBags, isFilled, purposeOf, troubleIn, type BagFill } from './fillin
 export type { BagView } from './bag-view.ts';
 export { bagsOfTank, tankCourse, tankEvents, tankShares, type TankCourse } from './tanks.ts';
 export { pouringOrder, type Pour } from './pouring.ts';
-export { hardinessOf } from './cold-nights.ts';
+export { coldLimitOf, hardinessOf } from './cold-nights.ts';
 export { bagRecord, waterSpells, type RecordQuestion } from './bag-record.ts';
 export { harvestHeldUntil } from './care-jobs.ts';
 export { plantsNamed, ruleOf, type TrainJob } from './training-jobs.ts';

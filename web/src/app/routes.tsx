@@ -10,6 +10,7 @@ const LOADS = {
   addBag: () => import('../pages/bags/AddBagPage.tsx'),
   editBag: () => import('../pages/bags/EditBagPage.tsx'),
   bag: () => import('../pages/bags/BagPage.tsx'),
+  trouble: () => import('../pages/bags/trouble/TroublePage.tsx'),
   planting: () => import('../pages/round/planting/PlantingPage.tsx'),
   season: () => import('../pages/season/SeasonPage.tsx'),
   bench: () => import('../pages/bench/BenchPage.tsx'),
@@ -17,12 +18,14 @@ const LOADS = {
   settings: () => import('../pages/files/SettingsPage.tsx'),
   files: () => import('../pages/files/FilesPage.tsx'),
   help: () => import('../pages/files/HelpPage.tsx'),
+  dangers: () => import('../pages/files/DangersPage.tsx'),
 } as const;
 
 const BagsPage = lazy(LOADS.bags);
 const AddBagPage = lazy(LOADS.addBag);
 const EditBagPage = lazy(LOADS.editBag);
 const BagPage = lazy(LOADS.bag);
+const TroublePage = lazy(LOADS.trouble);
 const PlantingPage = lazy(LOADS.planting);
 const SeasonPage = lazy(LOADS.season);
 const BenchPage = lazy(LOADS.bench);
@@ -30,6 +33,7 @@ const TallyPage = lazy(LOADS.tally);
 const SettingsPage = lazy(LOADS.settings);
 const FilesPage = lazy(LOADS.files);
 const HelpPage = lazy(LOADS.help);
+const DangersPage = lazy(LOADS.dangers);
 
 /** Every screen has an address. The round is the home and comes with the first load; the rest when it is gone to. */
 export const ROUTES: RouteObject[] = [
@@ -40,12 +44,14 @@ export const ROUTES: RouteObject[] = [
   { path: 'bags/new', element: <AddBagPage /> },
   { path: 'bags/:containerId', element: <BagPage /> },
   { path: 'bags/:containerId/edit', element: <EditBagPage /> },
+  { path: 'bags/:containerId/trouble', element: <TroublePage /> },
   { path: 'season/:topicId?', element: <SeasonPage /> },
   { path: 'bench/:topicId?', element: <BenchPage /> },
   { path: 'tally', element: <TallyPage /> },
   { path: 'settings', element: <SettingsPage /> },
   { path: 'files', element: <FilesPage /> },
   { path: 'help', element: <HelpPage /> },
+  { path: 'help/dangers', element: <DangersPage /> },
   { path: '*', element: <Broken /> },
 ];
 

@@ -1,3 +1,4 @@
+import type { CautionId } from '@rundel/core/care';
 import { addDays } from '@rundel/core/calendar';
 import type { Reaching } from '@rundel/core/plants';
 import type {
@@ -160,11 +161,11 @@ export const STEP_WORDS: Record<StepId, string> = {
 };
 
 /** The usual caution at a step, where there is one. */
-export const STEP_CAUTIONS: Partial<Record<StepId, string>> = {
-  holes: 'Cut away from yourself, on a firm board; a hot nail makes fumes: outdoors only.',
-  slit: 'Cut away from yourself, with the bag lying still on the ground.',
-  loosen: 'Compost can carry bacteria and dust: keep it away from your face, damp it, wash your hands.',
-  moisten: 'Compost can carry bacteria and dust: keep it away from your face, damp it, wash your hands.',
-  plant: 'A filled bag is heavy: fill it where it will stand, or slide it with two people.',
-  support: 'Put caps on canes at eye height before you bend over them.',
+export const STEP_CAUTIONS: Partial<Record<StepId, CautionId>> = {
+  holes: 'cutting',
+  slit: 'cutting',
+  loosen: 'compost',
+  moisten: 'compost',
+  plant: 'lifting',
+  support: 'canes',
 };

@@ -2,7 +2,9 @@ import { IconCheck } from '@tabler/icons-react';
 import type { BagJob } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
 import type { ReactNode } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
+import { Button } from '@mui/material';
+import { TrainChoice } from './care/TrainChoice.tsx';
 import { JobLine } from './JobLine.tsx';
 import { OnceButton } from './OnceButton.tsx';
 import { newId, useGarden, useUnitFormat, type Bag } from '../store/index.ts';
@@ -33,9 +35,23 @@ export function JobRow({
           {!due && ` from ${shortDay(task.dueOn)}`}
         </>
       }
-      why={`${why}.`}
+      why={
+        <>
+          {why}.{task.kind === 'train' && <TrainChoice task={task} bag={bag} />}
+        </>
+      }
     >
-      {task.kind === 'plant' ? (
+      {task.kind === 'look-again' || task.kind === 'test-leaf' || task.kind === 'spray' ? (
+        <Button
+          component={Link}
+          to={careAddress(task, bag)}
+          variant="outlined"
+          aria-label={`${what} at bag ${bag.container.label}`}
+          sx={{ flexShrink: 0 }}
+        >
+          {task.kind === 'spray' ? 'Spray' : 'Look'}
+        </Button>
+      ) : task.kind === 'plant' ? (
         <PlantButton task={task} bag={bag} label={`${what} at bag ${bag.container.label}`} />
       ) : (
         <OnceButton
@@ -56,6 +72,15 @@ export function JobRow({
       )}
     </JobLine>
   );
+}
+
+/** Where it is asked what came of it, or what is sprayed. */
+function careAddress(
+  task: Extract<BagJob, { kind: 'look-again' | 'test-leaf' | 'spray' }>,
+  { container }: Bag,
+): string {
+  if (task.kind === 'look-again') return `/bags/${container.id}/trouble?case=${task.caseId}`;
+  return `/bags/${container.id}?do=${task.kind}&case=${task.caseId}`;
 }
 
 /** On to the planting session with what was planned; where it goes in between, a place for it is made first. */

@@ -11,6 +11,8 @@ const DayField = lazy(() => import('./DayField.tsx').then((module) => ({ default
 /** When something happened that is put on record: now, or at an earlier day and time that the grower gives. */
 export interface When {
   readonly field: ReactNode;
+  /** the day that stands in it */
+  readonly day: string;
   /** the moment, local time with its offset; undefined when what was given cannot be, and then the field says why */
   read(): string | undefined;
 }
@@ -77,7 +79,7 @@ export function useWhen(
       )}
     </Box>
   );
-  return { field, read };
+  return { field, read, day: isEarlier ? day : dayOf(clock.now()) };
 }
 
 function dayAndTimeOf(moment: string) {

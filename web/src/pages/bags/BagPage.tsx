@@ -2,7 +2,7 @@ import { clearingOf } from '@rundel/core/garden-state';
 import { Alert, Box, Button, Menu, MenuItem, Typography, useMediaQuery } from '@mui/material';
 import { IconBasket, IconDotsVertical, IconDroplet, IconHandFinger, IconNote } from '@tabler/icons-react';
 import { Suspense, useEffect, useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { kindWords, seenStore, titleOf } from '../../text/bag-text.ts';
 import type { NewEntryKind } from '../../ui/entries/EntryDialog.tsx';
 import { Page, Panel } from '../../ui/Page.tsx';
@@ -16,13 +16,18 @@ import { NoSuchBag } from './NoSuchBag.tsx';
 import {
   CarryDialog,
   CheckDialog,
+  CleanDialog,
   EntryDialog,
   GaugeDialog,
   PlantDialog,
   readDialogs,
+  SprayDialog,
   TemplateDialog,
+  TestLeafDialog,
 } from './dialogs.ts';
 import { PlantsPanel } from './PlantsPanel.tsx';
+import { HistoryPanel } from './HistoryPanel.tsx';
+import { TroublePanel, TrussPanel } from './TroublePanel.tsx';
 import { WaterPanel } from './WaterPanel.tsx';
 
 /** A bag's page: the section, its water with reasons, its planting, its diary. */
@@ -68,16 +73,24 @@ const EDITED_SPOTS = ['support', 'fill', 'mulch', 'mix', 'water', 'place'] as co
 /** How long after it is drawn a page's dialogs are read, ms. */
 const READ_DIALOGS_AFTER = 2500;
 
-type Dialog = NewEntryKind | 'check' | 'plant' | 'template' | 'gauge' | 'carry';
+type Dialog =
+  NewEntryKind | 'check' | 'plant' | 'template' | 'gauge' | 'carry' | 'spray' | 'clean' | 'test-leaf';
+
+/** Dialogs that an address can open. */
+const ASKED_BY_ADDRESS: readonly Dialog[] = ['spray', 'clean', 'test-leaf'];
 
 const isNewEntry = (dialog: Dialog | undefined): dialog is NewEntryKind =>
-  dialog === 'picking' || dialog === 'note' || dialog === 'watering' || dialog === 'trouble';
+  dialog === 'picking' || dialog === 'note' || dialog === 'watering';
 
 function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string | undefined }) {
   const { garden, clock, live } = useGarden();
   const unitFormat = useUnitFormat();
   const isPhone = useMediaQuery('(max-width: 599px)');
-  const [dialog, setDialog] = useState<Dialog>();
+  const [params, setParams] = useSearchParams();
+  const asked = ASKED_BY_ADDRESS.find((each) => each === params.get('do'));
+  const caseId = params.get('case') ?? undefined;
+  const [opened, setDialog] = useState<Dialog>();
+  const dialog = opened ?? asked;
   useEffect(() => {
     const timer = setTimeout(() => void readDialogs(), READ_DIALOGS_AFTER);
     return () => clearTimeout(timer);
@@ -108,7 +121,10 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
     [bag.container.id, navigate],
   );
   const isEmpty = bag.occupants.length === 0;
-  const close = () => setDialog(undefined);
+  const close = () => {
+    setDialog(undefined);
+    if (asked) setParams({}, { replace: true });
+  };
   return (
     <Page
       title={titleOf(bag)}
@@ -159,7 +175,10 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
           {!isEmpty && <FeedPanel bag={bag} />}
           <PlantsPanel bag={bag} onPlant={() => setDialog('plant')} />
           {!isEmpty && <GrowthPanel bag={bag} />}
+          {!isEmpty && <TrussPanel bag={bag} />}
+          {!isEmpty && <TroublePanel bag={bag} onSpray={() => setDialog('spray')} />}
           <MakePanel bag={bag} />
+          <HistoryPanel bag={bag} />
           <Panel title="Diary">
             <Diary containerId={bag.container.id} />
           </Panel>
@@ -167,6 +186,9 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
       </Box>
       <Suspense>
         {isNewEntry(dialog) && <EntryDialog bags={[bag]} kind={dialog} onClose={close} />}
+        {dialog === 'spray' && <SprayDialog bags={[bag]} caseId={caseId} onClose={close} />}
+        {dialog === 'clean' && <CleanDialog bags={[bag]} onClose={close} />}
+        {dialog === 'test-leaf' && caseId && <TestLeafDialog bag={bag} caseId={caseId} onClose={close} />}
         {dialog === 'check' && <CheckDialog bag={bag} onClose={close} />}
         {dialog === 'plant' && <PlantDialog bags={[bag]} onClose={close} />}
         {dialog === 'carry' && <CarryDialog bag={bag} onClose={close} />}
@@ -250,7 +272,11 @@ function BagActions({
         )}
         <MenuItem onClick={() => open('carry')}>Move it to another place</MenuItem>
         <MenuItem onClick={() => open('gauge')}>Scale or probe</MenuItem>
-        <MenuItem onClick={() => open('trouble')}>Record trouble</MenuItem>
+        <MenuItem component={Link} to={`/bags/${container.id}/trouble`}>
+          Look into trouble
+        </MenuItem>
+        <MenuItem onClick={() => open('spray')}>Spray or bait</MenuItem>
+        <MenuItem onClick={() => open('clean')}>Clean it</MenuItem>
         {!isEmpty && <MenuItem onClick={() => told(clear())}>Clear its plants out</MenuItem>}
         <MenuItem onClick={() => told(bin())}>Delete</MenuItem>
       </Menu>

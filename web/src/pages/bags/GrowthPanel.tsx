@@ -2,7 +2,8 @@ import { Box, Button, Typography } from '@mui/material';
 import { grewFrom, growthOf, heightNow, levelOf } from '@rundel/core/garden-state';
 import { type Occupant, growthPerDay, outgrows, supportOf } from '@rundel/core/plants';
 import { dayOf, daysBetween } from '@rundel/core/calendar';
-import type { Entry } from '@rundel/core/records';
+import { formOfPlant, TRAINING_FORMS, trainingForm } from '@rundel/core/care';
+import { TRAINING_FORM_IDS, type Entry } from '@rundel/core/records';
 import { Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Select } from '../../ui/Select.tsx';
@@ -14,6 +15,9 @@ import { HowCalculated, WorkedLines } from '../../ui/HowCalculated.tsx';
 import { shortDay } from '../../text/text.ts';
 import { useGarden, useUnitFormat, type Bag, told } from '../../store/index.ts';
 import { MeasureDialog } from './dialogs.ts';
+
+/** Forms that are told by their leaders. */
+const BY_LEADERS: readonly string[] = ['one-leader', 'two-leaders'];
 
 /** How tall it is, when it gets to the top of what holds it, and the jobs that follow from it. */
 export function GrowthPanel({ bag }: { readonly bag: Bag }) {
@@ -100,12 +104,16 @@ function OnePlant({
     (bag.properties.real.under?.heightMillimetres ?? 0);
   const top = kind !== 'none' && above > 0 ? outgrows(growth.belief, above) : undefined;
   const name = occupant.plant.name ?? occupant.variety.name;
+  const { leaders: _leaders, trainingFormId: _formId, ...untrained } = occupant.plant;
+  const usualForm = trainingForm(formOfPlant({ ...occupant, plant: untrained }, kind));
   /** Plants that share this line are trained alike. */
   const train = async (id: string) => {
     const mates = count > 1 ? bag.occupants.filter((o) => o.variety.id === occupant.variety.id) : [occupant];
     const changes = mates.map(({ plant: before }) => {
-      const { leaders: _, ...rest } = before;
-      const after = { ...rest, ...(id === 'habit' ? {} : { leaders: Number(id) }), changedAt: clock.now() };
+      const { leaders: _, trainingFormId: __, ...rest } = before;
+      const formId = TRAINING_FORM_IDS.find((each) => each === id);
+      const said = formId ? { trainingFormId: formId } : id === 'habit' ? {} : { leaders: Number(id) };
+      const after = { ...rest, ...said, changedAt: clock.now() };
       return { table: 'plants' as const, before, after };
     });
     await saveRecords(changes, [], `training of ${name} changed`);
@@ -125,12 +133,16 @@ function OnePlant({
       </Typography>
       <Select
         label={count > 1 ? 'Trained to, each' : 'Trained to'}
-        value={String(occupant.plant.leaders ?? 'habit')}
+        value={occupant.plant.trainingFormId ?? String(occupant.plant.leaders ?? 'habit')}
         options={[
-          { id: 'habit', label: `as it grows: ${occupant.habit.name.toLowerCase()}` },
+          { id: 'habit', label: `as usual: ${usualForm.name.toLowerCase()}` },
           { id: '1', label: 'one leader' },
           { id: '2', label: 'two leaders' },
           { id: '3', label: 'three leaders' },
+          ...TRAINING_FORMS.filter(({ id }) => !BY_LEADERS.includes(id)).map(({ id, name: label }) => ({
+            id,
+            label: label.toLowerCase(),
+          })),
         ]}
         onChange={(id) => told(train(id))}
       />

@@ -1,4 +1,5 @@
-import { Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
+import { lazy, Suspense, useState } from 'react';
 import type { Place } from '@rundel/core/records';
 import { COVER_WORDS } from '../../ui/choices.tsx';
 import {
@@ -13,6 +14,8 @@ import {
 import { isShadeAsked, shadeFields, shadeProblems, shadingOf } from './shade-form.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { newId, placesInUse, useGarden } from '../../store/index.ts';
+
+const AlertsDialog = lazy(() => import('../../ui/care/AlertsDialog.tsx'));
 
 const FIELDS = (taken: readonly string[]) => ({
   name: textField({ label: 'Name', longest: 60, missing: 'Give it a name.', taken }),
@@ -46,6 +49,7 @@ export function PlaceDialog({
   onClose(): void;
 }) {
   const { garden, clock, saveRecords, bin: putInBin } = useGarden();
+  const [isWarning, setWarning] = useState(false);
   const taken = placesInUse(garden).flatMap((other) => (other.id === place?.id ? [] : [other.name]));
   const form = useFields(FIELDS(taken), {
     values: {
@@ -88,6 +92,13 @@ export function PlaceDialog({
     await putInBin('places', [place], place.name);
     onClose();
   };
+  // beside the form and not in it: what is submitted in the one must not submit the other
+  if (place && isWarning)
+    return (
+      <Suspense>
+        <AlertsDialog place={place} onClose={() => setWarning(false)} />
+      </Suspense>
+    );
   return (
     <FormDialog
       title={place ? `Change ${place.name}` : 'Add a place'}
@@ -96,6 +107,11 @@ export function PlaceDialog({
       submitLabel={place ? 'Change it' : 'Add it'}
     >
       <FormFields form={form} autoFocus />
+      {place && (
+        <Button onClick={() => setWarning(true)} sx={{ alignSelf: 'flex-start' }}>
+          Warnings of frost, heat and wind
+        </Button>
+      )}
       {place &&
         (hasBags ? (
           <Typography variant="body2" sx={{ color: 'text.secondary' }}>

@@ -7,6 +7,7 @@ import { Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { ChoiceButton } from '../../ui/ChoiceButton.tsx';
 import { Panel } from '../../ui/Page.tsx';
+import { PlantingRisks } from '../../ui/care/PlantingRisks.tsx';
 import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
 import { plantName } from '../../text/plant-text.ts';
 import { plantedWords } from '../../text/planted-text.ts';
@@ -44,6 +45,7 @@ export function PlantsPanel({ bag, onPlant }: { readonly bag: Bag; onPlant(): vo
           <Typography sx={{ marginBlockEnd: 1 }}>
             {occupants.length === 0 ? 'Nothing is planted in it.' : `Room for ${free} more.`}
           </Typography>
+          <PlantingRisks bags={[bag]} />
           {plansFor(container, garden, live).map((plan) => (
             <Planned key={plan.id} plan={plan} bag={bag} />
           ))}

@@ -5,7 +5,7 @@ import { daysLeft, solutionCourse } from '@rundel/core/feeding';
 import { hasLevel } from '@rundel/core/water';
 import { trimmed } from '@rundel/core/units';
 import { useMemo, useState } from 'react';
-import { Caution } from '../../ui/Caution.tsx';
+import { CautionOf } from '../../ui/CautionOf.tsx';
 import { draftOf } from '../../ui/entries/entry-form.ts';
 import { solutionForm } from '../../ui/entries/feeding-forms.ts';
 import { FormDialog, FormField, FormFields, switchField, useFields } from '../../ui/form/index.ts';
@@ -94,11 +94,7 @@ function OwnSolution({ bag }: { readonly bag: Bag }) {
       <Button variant="outlined" sx={{ marginBlock: 1 }} onClick={() => setOpen(true)}>
         Measure, change or top up
       </Button>
-      {course.readings.length > 0 && (
-        <Caution>
-          Acids and alkalis that correct pH burn: goggles, gloves, product into water, by its label.
-        </Caution>
-      )}
+      {course.readings.length > 0 && <CautionOf id="acids" />}
       {isOpen && <SolutionDialog bag={bag} onClose={() => setOpen(false)} />}
     </Box>
   );

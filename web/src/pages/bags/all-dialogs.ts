@@ -8,3 +8,6 @@ export { GaugeDialog } from './GaugeDialog.tsx';
 export { LeaveDialog, MovePlantDialog } from './LeaveDialog.tsx';
 export { MeasureDialog } from './MeasureDialog.tsx';
 export { TemplateDialog } from './TemplateDialog.tsx';
+export { default as CleanDialog } from '../../ui/care/CleanDialog.tsx';
+export { default as SprayDialog } from '../../ui/care/SprayDialog.tsx';
+export { default as TestLeafDialog } from '../../ui/care/TestLeafDialog.tsx';

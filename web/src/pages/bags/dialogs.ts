@@ -17,3 +17,6 @@ export const MeasureDialog = lazy(() => readDialogs().then((all) => ({ default: 
 export const MovePlantDialog = lazy(() => readDialogs().then((all) => ({ default: all.MovePlantDialog })));
 export const PlantDialog = lazy(() => readDialogs().then((all) => ({ default: all.PlantDialog })));
 export const TemplateDialog = lazy(() => readDialogs().then((all) => ({ default: all.TemplateDialog })));
+export const CleanDialog = lazy(() => readDialogs().then((all) => ({ default: all.CleanDialog })));
+export const SprayDialog = lazy(() => readDialogs().then((all) => ({ default: all.SprayDialog })));
+export const TestLeafDialog = lazy(() => readDialogs().then((all) => ({ default: all.TestLeafDialog })));

@@ -76,6 +76,30 @@ const TASKS: readonly Task[] = [
     place: 'Regimes',
   },
   {
+    what: 'Know what is wrong with a plant',
+    how: 'Open its bag, then "Look into trouble": mark what you see; it is weighed against the bag’s own diary.',
+    to: '/bags',
+    place: 'Bags',
+  },
+  {
+    what: 'Train it: side shoots, leaves, tips',
+    how: 'What each form asks for, drawn; jobs come up on the round. Turn off what you do otherwise.',
+    to: '/bench/training',
+    place: 'Training',
+  },
+  {
+    what: 'Spray, and clean a bag',
+    how: 'On a bag’s page under the three dots, or tick several bags: a leaf first, then the whole plant.',
+    to: '/bags',
+    place: 'Bags',
+  },
+  {
+    what: 'Be warned of frost and heat',
+    how: 'Enter or read the days ahead; what is coming stands on the round.',
+    to: '/season/weather',
+    place: 'Season',
+  },
+  {
     what: 'Go away',
     how: 'What to do before, and a sheet for who waters.',
     to: '/season/away',
@@ -158,8 +182,10 @@ export default function HelpPage() {
       <Panel title="What it does not do">
         <Typography>
           It advises and never waters. For sprays, feeds and anything that bears weight or carries current,
-          labels, local rules and qualified people come first. Lift wet bags with two, cap your canes, and
-          open sacks of compost away from your face.
+          labels, local rules and qualified people come first.{' '}
+          <Link to="/help/dangers" style={{ color: 'inherit' }}>
+            All dangers on one page
+          </Link>
         </Typography>
       </Panel>
     </Page>

@@ -4,9 +4,8 @@ import type { BagJob } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
 import { useDeferredValue, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { ColdNightNotice } from '../../ui/ColdNightNotice.tsx';
-import { isDue, jobGroupWords, jobKey, taskChanges, taskDone } from '../../text/job-text.ts';
-import { HeatNotice } from '../../ui/HeatNotice.tsx';
+import { asksMore, isDue, jobGroupWords, jobKey, taskChanges, taskDone } from '../../text/job-text.ts';
+import { Alerts } from '../../ui/care/Alerts.tsx';
 import { JobRow } from '../../ui/JobRow.tsx';
 import { TankJobs } from './TankJobs.tsx';
 import { MissedRounds } from './MissedRounds.tsx';
@@ -37,8 +36,7 @@ export default function Jobs() {
   return (
     <Box sx={{ marginBlockStart: 2 }}>
       <MissedRounds bags={bags} />
-      <HeatNotice />
-      <ColdNightNotice crops={[]} bags={bags} isPlanted />
+      <Alerts bags={bags} />
       {groups.size > 0 && (
         <Typography sx={{ fontSize: '0.88rem', fontWeight: 'fontWeightMedium', color: 'text.secondary' }}>
           Jobs due
@@ -57,8 +55,8 @@ function JobGroup({ kind, due }: { readonly kind: string; readonly due: readonly
   const { clock, saveRecords } = useGarden();
   const [isOpen, setOpen] = useState(false);
   const labels = [...new Set(due.map(({ bag }) => bag.container.label))];
-  // each planting is walked through by itself
-  if (labels.length === 1 || due.some(({ task }) => task.kind === 'plant'))
+  // what is asked more of is told one by one
+  if (labels.length === 1 || due.some(({ task }) => asksMore(task)))
     return (
       <JobList>
         <JobAt due={due} />

@@ -1,7 +1,8 @@
 import { FormControlLabel, Switch, Typography } from '@mui/material';
 import { useState } from 'react';
 import { bagsWords } from '../../text/bag-text.ts';
-import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
+import { newId, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
+import { HarvestHold } from '../care/HarvestHold.tsx';
 import { FormDialog, FormFields, useFields, type FormStart } from '../form/index.ts';
 import { useWhen } from '../When.tsx';
 import { formOf } from './correct-forms.ts';
@@ -32,9 +33,9 @@ const NEW_ENTRIES = {
     title: 'Trouble in',
     words: 'trouble in',
     whole: 'the whole bag',
-    start: { livesInMix: true },
+    start: { livesInMix: false, what: 'unknown' },
     remark:
-      'Brown edges after a cold night and wet mix look like disease and often are none. Nothing has to be thrown out because of this entry; the old mix is only kept from being used again.',
+      'Brown edges after a cold night and wet mix look like disease and often are none. At one bag, "Look into trouble" weighs what you see. Where it may live on in the mix, the old mix is not used again.',
   },
 } as const satisfies Readonly<Record<string, NewEntry>>;
 
@@ -87,7 +88,9 @@ export function EntryDialog({
         const own = shares ? shares[i] : facts;
         // of three fruits from four bags nothing is left to say of the fourth
         if (!own || (shares && kind === 'picking' && !('kilograms' in own) && !('count' in own))) return [];
-        return [draftOf({ kind, at, containerId: container.id, ...plant.facts }, own)];
+        // each bag’s trouble is followed up by itself
+        const inCase = kind === 'trouble' ? { caseId: newId('case') } : {};
+        return [draftOf({ kind, at, containerId: container.id, ...plant.facts, ...inCase }, own)];
       }),
       `${entry.words} ${first && bags.length === 1 ? first.container.label : `${bags.length} bags`}`,
     );
@@ -102,6 +105,7 @@ export function EntryDialog({
       submitLabel={entry.submitLabel ?? 'Put in the diary'}
     >
       {plant.field}
+      {kind === 'picking' && <HarvestHold bags={bags} />}
       <FormFields form={form} autoFocus />
       {canShare && (
         <FormControlLabel

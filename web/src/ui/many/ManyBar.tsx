@@ -9,6 +9,8 @@ const EntryDialog = lazy(() =>
   import('../entries/EntryDialog.tsx').then((module) => ({ default: module.EntryDialog })),
 );
 const FeedDialog = lazy(() => import('../FeedDialog.tsx'));
+const SprayDialog = lazy(() => import('../care/SprayDialog.tsx'));
+const CleanDialog = lazy(() => import('../care/CleanDialog.tsx'));
 const ManyDialogs = lazy(() => import('./ManyDialogs.tsx'));
 
 /** What can be done with several bags at once. */
@@ -20,6 +22,8 @@ const ACTIONS = {
   stage: 'A stage seen',
   tended: 'Work done',
   trouble: 'Trouble',
+  spray: 'Spray or bait',
+  clean: 'Clean',
   plant: 'Plant',
   plan: 'Plan',
   fill: 'Fill',
@@ -101,6 +105,10 @@ export function ManyBar({ bags, onUntick }: { readonly bags: readonly Bag[]; onU
           <EntryDialog bags={bags} kind={action} onClose={close} onDone={done} />
         ) : action === 'fed' ? (
           <FeedDialog bags={[first, ...others]} onClose={close} onDone={done} />
+        ) : action === 'spray' ? (
+          <SprayDialog bags={bags} onClose={close} onDone={done} />
+        ) : action === 'clean' ? (
+          <CleanDialog bags={bags} onClose={close} onDone={done} />
         ) : action && action !== 'fill' ? (
           <ManyDialogs action={action} bags={[first, ...others]} onClose={close} onDone={done} />
         ) : null}

@@ -6,6 +6,7 @@ import { useRef, useState } from 'react';
 import { FormDialog, useFields } from '../form/index.ts';
 import { PlantingAdvice } from '../PlantingAdvice.tsx';
 import { PlantingFields } from '../PlantingFields.tsx';
+import { PlantingRisks } from '../care/PlantingRisks.tsx';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import {
   isPlantingAsked,
@@ -108,6 +109,7 @@ export function PlantDialog({
           )}
         </Box>
       )}
+      <PlantingRisks bags={bags} />
       <PlantingFields form={form} />
       {!isOne && (
         <Typography variant="body2">

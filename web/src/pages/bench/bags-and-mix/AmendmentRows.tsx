@@ -4,7 +4,7 @@ import { elementsIn, isWorkedIn, productsIn, type Scoops } from '@rundel/core/pr
 import type { FeedUnit, Product } from '@rundel/core/records';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { Caution } from '../../../ui/Caution.tsx';
+import { CautionOf } from '../../../ui/CautionOf.tsx';
 import { amountText, nutrientText } from '../../../text/nutrient-text.ts';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
 import { ProductDialog } from '../ProductDialog.tsx';
@@ -108,12 +108,7 @@ export function AmendmentRows({
         )}
       </Box>
       {isAdding && <ProductDialog product={undefined} own={undefined} onClose={() => setAdding(false)} />}
-      {isDusty && (
-        <Caution>
-          Meals and lime are dust: wear a mask and gloves, damp them, and keep dogs away until they are worked
-          in. The label goes before what is worked out here.
-        </Caution>
-      )}
+      {isDusty && <CautionOf id="dust" />}
     </Box>
   );
 }

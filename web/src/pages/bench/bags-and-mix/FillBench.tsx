@@ -7,7 +7,7 @@ import { scoopsOf } from '@rundel/core/products';
 import { useDeferredValue, useEffect } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
-import { Caution } from '../../../ui/Caution.tsx';
+import { CautionOf } from '../../../ui/CautionOf.tsx';
 import { mixChoices } from '../../../ui/choices.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
@@ -156,10 +156,7 @@ export default function FillBench() {
               </li>
             ))}
           </Box>
-          <Caution>
-            Compost can carry bacteria that harm lungs, and dry mix, lime and meals are dust: damp them, wear
-            a mask and gloves, and wash your hands. Wet bags are heavy: fill them where they will stand.
-          </Caution>
+          <CautionOf id="compost" />
         </Panel>
       )}
     </Box>

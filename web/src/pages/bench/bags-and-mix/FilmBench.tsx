@@ -4,7 +4,7 @@ import { propertiesOf } from '@rundel/core/garden-state';
 import { flatOf, planSleeves, sleeveKindId, type CuttingPlan, type SleeveOrder } from '@rundel/core/bags';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { Caution } from '../../../ui/Caution.tsx';
+import { CautionOf } from '../../../ui/CautionOf.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { FormField, FormFields, useFields } from '../../../ui/form/index.ts';
 import { WorkedLines } from '../../../ui/HowCalculated.tsx';
@@ -153,10 +153,7 @@ function Planned({ order, plan }: { readonly order: SleeveOrder; readonly plan: 
           Print the plan
         </Button>
       </Box>
-      <Caution>
-        Use black film: roots cook in clear film. Sealing film by heat makes fumes: outdoors or at an open
-        window, by the maker’s word, and away from children.
-      </Caution>
+      <CautionOf id="film" />
     </Box>
   );
 }

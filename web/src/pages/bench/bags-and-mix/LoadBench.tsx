@@ -3,7 +3,7 @@ import { footprintSquareMetres, weightsOf } from '@rundel/core/garden-state';
 import type { Place } from '@rundel/core/records';
 import { floorLoad } from '@rundel/core/bags';
 import { titleOf } from '../../../text/bag-text.ts';
-import { Caution } from '../../../ui/Caution.tsx';
+import { CautionOf } from '../../../ui/CautionOf.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { placesInUse, useBags, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { FormFields, InlineForm, useFields } from '../../../ui/form/index.ts';
@@ -19,10 +19,8 @@ export default function LoadBench() {
   const heaviest = Math.max(...bags.map((b) => weightsOf(b, own).laden));
   return (
     <Box>
-      <Caution>
-        What a balcony, deck or roof bears comes from the building’s owner or a structural engineer, not from
-        here. Lift wet bags with two people or slide them; better, fill them where they will stand.
-      </Caution>
+      <CautionOf id="loads" />
+      <CautionOf id="lifting" />
       {placesInUse(garden).map((place) => {
         const here = bags.filter((b) => b.container.placeId === place.id);
         return here.length === 0 ? null : (

@@ -9,14 +9,13 @@ import {
   type PlantingRemark,
   type StripPracticeId,
 } from '@rundel/core/planting';
-import { Caution } from '../../../ui/Caution.tsx';
+import { CautionOf } from '../../../ui/CautionOf.tsx';
 import {
   obstacleWords,
   planSentence,
   reachingWords,
   REMARKS,
   remedyWords,
-  STEP_CAUTIONS,
   stripSentence,
 } from '../../../text/planting-text.ts';
 import { Remark } from '../../../ui/Remark.tsx';
@@ -88,7 +87,7 @@ export function PlanFigures({
           <li key={step}>{step}</li>
         ))}
       </Box>
-      <Caution>{STEP_CAUTIONS.moisten}</Caution>
+      <CautionOf id="compost" />
       <HowCalculated label="All the figures">
         <WorkedLines lines={figures(plan, unitFormat)} />
       </HowCalculated>

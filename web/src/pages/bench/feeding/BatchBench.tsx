@@ -8,7 +8,7 @@ import type { UnitSystem } from '@rundel/core/units';
 import { useMemo, useState } from 'react';
 import { useAddress } from '../../../ui/address.ts';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
-import { Caution } from '../../../ui/Caution.tsx';
+import { CautionOf } from '../../../ui/CautionOf.tsx';
 import { feedDueIds, fedWithWatering } from '@rundel/core/garden-state';
 import { readDose, refused, type Read } from '../../../text/amount-text.ts';
 import { perWords, parseDose, displayDose } from '../../../text/dose-text.ts';
@@ -145,10 +145,7 @@ export default function BatchBench() {
       <Box sx={{ '@media print': { display: 'none' } }}>
         <TeaPanel />
       </Box>
-      <Caution>
-        Gloves, and eye cover for powders and concentrates; only food-safe cans, kept for feed and marked.
-        What is left over goes on a bed, never into a drain or a pond. The label goes before anything here.
-      </Caution>
+      <CautionOf id="feeds" />
     </>
   );
 }

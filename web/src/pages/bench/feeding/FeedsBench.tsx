@@ -2,7 +2,7 @@ import { Alert, Box, Button, Typography } from '@mui/material';
 import type { OwnProduct, Pack, Product } from '@rundel/core/records';
 import { findProduct, PRODUCTS, isFeed, productsIn } from '@rundel/core/products';
 import { useState } from 'react';
-import { Caution } from '../../../ui/Caution.tsx';
+import { CautionOf } from '../../../ui/CautionOf.tsx';
 import { download } from '../../../ui/download.ts';
 import { doseWords, FORM_WORDS } from '../../../text/feed-text.ts';
 import { DataTable, type Column } from '../../../ui/table/index.ts';
@@ -166,10 +166,7 @@ export default function FeedsBench() {
           label goes before them: make your own of one and copy the sack.
         </Typography>
       </Panel>
-      <Caution>
-        The label is the law: its dose is the most. Gloves; meals and powders are dusty: mask, damp them, and
-        keep dogs off. Only food-safe cans, kept for nothing else, and out of children’s reach.
-      </Caution>
+      <CautionOf id="feeds" />
       {edited && (
         <ProductDialog
           product={edited.product}

@@ -3,7 +3,7 @@ import { kilowattHours } from '@rundel/core/stock';
 import type { Draft } from '@rundel/core/records';
 import { useState, type ReactNode } from 'react';
 import { BagMarks } from '../../../ui/BagChooser.tsx';
-import { Caution } from '../../../ui/Caution.tsx';
+import { CautionOf } from '../../../ui/CautionOf.tsx';
 import { spentForm, workedForm } from '../../../ui/entries/stock-forms.ts';
 import {
   FormDialog,
@@ -118,10 +118,7 @@ function Lamps(props: SpendProps) {
           ? `${used.toFixed(1)} kWh${tariff === undefined ? '' : `, ${money.show(used * tariff)}`}.`
           : 'Watts × hours × days ÷ 1000.'}
       </Typography>
-      <Caution>
-        Lamps near water: a residual-current device, fittings made for the damp, and an electrician for
-        anything fixed.
-      </Caution>
+      <CautionOf id="electricity" />
     </>,
   );
 }

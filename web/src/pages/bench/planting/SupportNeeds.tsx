@@ -4,6 +4,7 @@ import { findProduct } from '@rundel/core/products';
 import { wireLoad, type SupportNeed } from '@rundel/core/plants';
 import type { ReactNode } from 'react';
 import { Caution } from '../../../ui/Caution.tsx';
+import { CautionOf } from '../../../ui/CautionOf.tsx';
 import { productAmount, productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
@@ -76,9 +77,7 @@ export function SupportNeeds({
           </Table>
         </Box>
       )}
-      {hasCanes && (
-        <Caution>Cane tops at eye height put eyes out: a cap on every one before you bend over them.</Caution>
-      )}
+      {hasCanes && <CautionOf id="canes" />}
       {load.kilograms > 0 && (
         <Caution>
           At the peak of the crop the strings carry about {unitFormat.show(load.kilograms, 'weight')}; with

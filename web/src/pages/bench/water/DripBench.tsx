@@ -5,7 +5,7 @@ import type { Entry } from '@rundel/core/records';
 import { dripOn, linesOf, litresAWeek, type DripLine, type DripSetting } from '@rundel/core/water';
 import { useMemo, useState } from 'react';
 import { useAddress } from '../../../ui/address.ts';
-import { Caution } from '../../../ui/Caution.tsx';
+import { CautionOf } from '../../../ui/CautionOf.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { titleOf } from '../../../text/bag-text.ts';
@@ -136,10 +136,7 @@ function OneDrip({ bag }: { readonly bag: Bag }) {
           <DripWeeks days={water.usePerDay} today={today} />
         </Panel>
       )}
-      <Caution>
-        A timer on a tap: check the hose for leaks before leaving it alone. Electric pumps and timers outdoors
-        need a residual-current device; leave their wiring to an electrician.
-      </Caution>
+      <CautionOf id="electricity" />
     </>
   );
 }

@@ -3,7 +3,7 @@ import { IconPencil, IconTrash } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
 import type { Tank } from '@rundel/core/records';
 import { useState } from 'react';
-import { Caution } from '../../../ui/Caution.tsx';
+import { CautionOf } from '../../../ui/CautionOf.tsx';
 import {
   amountField,
   FormDialog,
@@ -67,10 +67,7 @@ export default function TanksBench() {
           Add another tank
         </Button>
       )}
-      <Caution>
-        Only food-safe drums. Water is heavy: a full drum of 120 L weighs more than a person, so fill it where
-        it stands. Keep it covered, out of children’s reach and away from anything electric.
-      </Caution>
+      <CautionOf id="tanks" />
       {edited && (
         <EditTank tank={edited === 'new' ? undefined : edited} onClose={() => setEdited(undefined)} />
       )}

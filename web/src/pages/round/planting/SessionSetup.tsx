@@ -7,6 +7,7 @@ import { PLANTING_METHOD_IDS } from '@rundel/core/records';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { BagChooser } from '../../../ui/BagChooser.tsx';
+import { PlantingRisks } from '../../../ui/care/PlantingRisks.tsx';
 import { ColdNightNotice } from '../../../ui/ColdNightNotice.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { useFields } from '../../../ui/form/index.ts';
@@ -166,6 +167,7 @@ export function SessionSetup({
     >
       <Panel title="What goes where">
         <ColdNightNotice crops={[cropOf(form.texts.cropId)]} bags={chosen} isPlanted={false} />
+        <PlantingRisks bags={[...chosen, ...planned.map(({ bag }) => bag)]} />
         {open.length === 0 ? (
           <Typography>Every bag with room is in the planting.</Typography>
         ) : (

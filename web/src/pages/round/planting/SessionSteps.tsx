@@ -4,7 +4,7 @@ import type { StepId } from '@rundel/core/planting';
 import { habitOfPlanned, supportOf } from '@rundel/core/plants';
 import { inMeasure } from '@rundel/core/units';
 import { useState } from 'react';
-import { Caution } from '../../../ui/Caution.tsx';
+import { CautionOf } from '../../../ui/CautionOf.tsx';
 import {
   planSentence,
   STEP_CAUTIONS,
@@ -120,7 +120,7 @@ function StepBody({
   return (
     <Box sx={{ paddingInline: 2, paddingBlockEnd: 2 }}>
       {STEP_WORDS[step] && <Typography sx={{ marginBlockEnd: 1 }}>{STEP_WORDS[step]}</Typography>}
-      {caution && <Caution>{caution}</Caution>}
+      {caution && <CautionOf id={caution} />}
       <Box sx={{ display: 'grid', gap: 1 }}>
         {bags.map((state) => (
           <BagTick
