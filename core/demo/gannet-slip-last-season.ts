@@ -33,6 +33,7 @@ const LAST_SEASON: readonly {
   at('9', 'Longfinger', '2025-06-02', '2025-09-27', 1),
   at('10', 'Lantern Drop', '2025-05-31', '2025-09-20', 2),
   at('12', 'Bosun Short', '2025-05-28', '2025-09-20', 2),
+  at('24', 'Bosun Short', '2025-05-29', '2025-09-05', 2),
 ];
 
 function at(

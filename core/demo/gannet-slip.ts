@@ -19,6 +19,7 @@ import { shedOf } from './gannet-slip-shed.ts';
 import { feedingOfSlip } from './gannet-slip-feeding.ts';
 import { DEMO_EVENING } from './evening.ts';
 import { tankOfSlip } from './gannet-slip-tank.ts';
+import { careOfSlip } from './gannet-slip-care.ts';
 import { growthOfSlip } from './gannet-slip-growth.ts';
 
 const FIRST_DAY = '2026-05-17';
@@ -178,7 +179,8 @@ export function gannetSlip(seed: number): Garden {
     entries: [...last.entries, ...whole.entries, ...grown.entries, ...fed.entries],
   };
   const { entries: said, ...own } = plantsOfSlip(garden, seed, stamps);
-  return { ...garden, ...own, entries: [...garden.entries, ...said] };
+  const told = { ...garden, ...own, entries: [...garden.entries, ...said] };
+  return { ...told, entries: [...told.entries, ...careOfSlip(told, seed)] };
 }
 
 function weatherEntries(weather: readonly HiddenDay[], id: (of: IdOf) => string): Entry[] {

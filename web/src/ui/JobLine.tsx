@@ -19,13 +19,14 @@ export function JobLine({
       component={isListed ? 'li' : 'div'}
       sx={{
         display: 'flex',
+        flexWrap: 'wrap',
         gap: 1,
         alignItems: 'center',
         paddingBlock: 0.75,
         borderBlockEnd: '1px solid var(--line)',
       }}
     >
-      <Box sx={{ flex: 1, minWidth: 0 }}>
+      <Box sx={{ flex: '1 1 170px', minWidth: 0 }}>
         {what}
         <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>{why}</Box>
       </Box>

@@ -68,6 +68,9 @@ export const HARMLESS_ABOVE = 0.2;
 /** Less than this is no reason, as a logarithm of odds. */
 const LEAST_PULL = 0.25;
 const REASONS = 4;
+/** Of what is less likely than this nobody asks why. */
+const LEAST_CHANCE = 0.005;
+const NO_REASONS = { for: [], against: [] } as const;
 /** A look that tells less is not asked for, bits. */
 const LEAST_GAIN = 0.015;
 
@@ -107,7 +110,7 @@ export function diagnose(
     id: candidateId(of),
     cause: of === UNKNOWN_CAUSE ? undefined : of,
     chance,
-    ...reasonsOf(of, said, record, chances, assumed),
+    ...(chance > LEAST_CHANCE ? reasonsOf(of, said, record, chances, assumed) : NO_REASONS),
   }));
   const [first] = ranked;
   return {

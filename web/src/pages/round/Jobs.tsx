@@ -72,8 +72,8 @@ function JobGroup({ kind, due }: { readonly kind: string; readonly due: readonly
   };
   return (
     <Box sx={{ borderBlockEnd: '1px solid var(--line)', paddingBlock: 0.75 }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-        <Box sx={{ flex: 1, minWidth: 0 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}>
+        <Box sx={{ flex: '1 1 170px', minWidth: 0 }}>
           <strong>{kind}</strong>
           <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>at {labels.join(', ')}</Box>
           <Button

@@ -44,7 +44,7 @@ export function TrainChoice({
   };
   return (
     <>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2 }}>
         <Button
           size="small"
           aria-expanded={isOpen}
@@ -59,7 +59,7 @@ export function TrainChoice({
           choices={CHOICES}
           onChoose={(id) => void choose(id)}
           aria-label={`Otherwise: ${rule.what} at bag ${bag.container.label}`}
-          sx={{ textDecoration: 'underline' }}
+          sx={{ paddingInline: 0, textDecoration: 'underline' }}
         >
           Otherwise
         </ChoiceButton>

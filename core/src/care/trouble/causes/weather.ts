@@ -71,7 +71,7 @@ export const WEATHER_CAUSES: readonly Cause[] = [
     isHarmless: true,
     livesInMix: false,
     spreads: false,
-    weight: 3,
+    weight: 1.8,
     signs: {
       bleached: 0.55,
       spots: 0.35,

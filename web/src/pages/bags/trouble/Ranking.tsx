@@ -1,4 +1,5 @@
 import { Box, Typography } from '@mui/material';
+import type { ReactNode } from 'react';
 import type { BagRecord, Diagnosis, RankedCause } from '@rundel/core/care';
 import { causeName, chanceWords, percent, reasonWords, signName } from '../../../text/trouble-text.ts';
 import { HowCalculated } from '../../../ui/HowCalculated.tsx';
@@ -16,9 +17,12 @@ const WORTH = 0.04;
 export function Ranking({
   diagnosis,
   record,
+  children,
 }: {
   readonly diagnosis: Diagnosis;
   readonly record: BagRecord;
+  /** what stands between the answer and its list */
+  readonly children: ReactNode;
 }) {
   const { ranked, cannotTell, contradictions } = diagnosis;
   if (cannotTell === 'nothing-seen')
@@ -40,8 +44,7 @@ export function Ranking({
           </>
         ) : cannotTell === 'several-fit' ? (
           <>
-            <strong>I cannot tell yet.</strong> {sentence(causeName(first?.id ?? ''))} is a little more likely
-            than the rest.
+            <strong>I cannot tell yet.</strong> It looks most like {causeName(first?.id ?? '')}.
           </>
         ) : (
           <>
@@ -54,6 +57,7 @@ export function Ranking({
           "{sentence(signName(a))}" and "{signName(b)}" cannot both be: neither counts until one is taken off.
         </Remark>
       ))}
+      {children}
       <Box
         component="ol"
         aria-label="What may be behind it"

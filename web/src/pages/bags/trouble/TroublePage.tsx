@@ -75,8 +75,9 @@ function Inspecting({ bag, caseId }: { readonly bag: Bag; readonly caseId: strin
         </Panel>
         <Box sx={{ position: { md: 'sticky' }, top: 16 }} id="answer">
           <Panel title="What it may be">
-            <Ranking diagnosis={diagnosis} record={record} />
-            <NextLook diagnosis={diagnosis} onAnswer={answer} />
+            <Ranking diagnosis={diagnosis} record={record}>
+              <NextLook diagnosis={diagnosis} onAnswer={answer} />
+            </Ranking>
             <WhatToDo diagnosis={diagnosis} containerId={container.id} />
           </Panel>
           {isSeen &&
