@@ -37,8 +37,8 @@ const HABITS: Readonly<
 
 /** Bags that the last turn missed, so that there is something to do. */
 const MISSED = new Set(['6', '13', '19']);
-/** Flowers under glass are tapped every other day from about the first truss on. */
-const SHAKEN_FROM = '2026-06-24';
+/** Flowers under glass are tapped every other day; it was first written down in July. */
+const SHAKEN_FROM = '2026-07-05';
 
 const evening = (day: string, hour = 19) => momentAt(day, hour, DEMO_EVENING);
 
@@ -50,7 +50,9 @@ export function careOfSlip(garden: Garden, seed: number): readonly Entry[] {
   // a source of its own, so that the rest of the diary does not depend on it
   const chance = chanceFrom(seed + 41_000);
   const drafts = garden.containers.flatMap((container) => {
-    const occupants = occupantsOf(container, garden.entries, garden);
+    const occupants = occupantsOf(container, garden.entries, garden).filter(
+      (o) => o.clearedOn === undefined,
+    );
     return [...trainingAt(chance, container, occupants, garden), ...trussesAt(container, occupants)];
   });
   return [...drafts, ...troubles(garden, chance)].map(

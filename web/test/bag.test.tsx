@@ -114,15 +114,24 @@ describe('what is noted at a bag', () => {
     expect(await made()).toMatchObject([{ kind: 'note', text: 'leaves curl at noon' }]);
   });
 
-  it('trouble is put on record with what was seen', async () => {
+  it('trouble is looked into, and put on record with what was seen', async () => {
     const { made } = await bagPage();
-    await more('Record trouble');
-    const form = await dialog();
-    fireEvent.click(within(form).getByLabelText('It may live on in the mix'));
-    fill('What you saw', 'spots', form);
-    await press('Put in the diary', form);
-    await gone();
-    expect(await made()).toMatchObject([{ kind: 'trouble', livesInMix: false, note: 'spots' }]);
+    await more('Look into trouble');
+    await press('Leaves');
+    await press('Brown, dry edges');
+    await press('No', await screen.findByRole('group', { name: 'What to look at next' }));
+    fill('Note', 'spots');
+    await press('Put in the diary');
+    await waitFor(async () =>
+      expect(await made()).toMatchObject([
+        {
+          kind: 'trouble',
+          seen: ['edges-brown'],
+          note: 'spots',
+          caseId: expect.stringMatching(/^cas_/) as string,
+        },
+      ]),
+    );
   });
 
   it('heights and the warmth of the mix go down together', async () => {

@@ -27,7 +27,7 @@ describe('what is worked in', () => {
     expect(screen.getByText(/Nothing but the mix: some growers leave it at that\./)).toBeTruthy();
     await press('Add to the mix');
     await choose('Product', 'Garden lime');
-    expect(screen.getByText(/Meals and lime are dust: wear a mask and gloves/)).toBeTruthy();
+    expect(screen.getByText(/mask and gloves with lime, bone meal and perlite/)).toBeTruthy();
     expect(screen.getByText(/handful is/)).toBeTruthy();
     fill('How much', '2');
     const handfuls = await perBag();

@@ -135,8 +135,11 @@ describe('old mix', () => {
     const id = idOf(garden, '7');
     const { made, goTo } = await openApp(`/bags/${id}`, garden, DEMO_EVENING);
     await press('More');
-    fireEvent.click(await screen.findByRole('menuitem', { name: 'Record trouble' }));
-    await press('Put in the diary', await dialog());
+    fireEvent.click(await screen.findByRole('menuitem', { name: 'Look into trouble' }));
+    await press('Mix and roots');
+    await press('Roots brown and soft');
+    await choose('What you take it for', 'Rotting roots');
+    await press('Put in the diary');
     await screen.findByText(/do not use it again/);
     expect(await made()).toMatchObject([{ kind: 'trouble', containerId: id }]);
     await goTo(`/bench/fill?bags=${id}`);

@@ -143,13 +143,13 @@ describe('a cold night that was entered', () => {
     return app;
   }
 
-  it('asks for fleece where it gets in, and says for which bags', async () => {
+  it('asks for fleece where it gets in, and says at which place', async () => {
     await nightOf('1');
-    const word = await screen.findByText(/^Fleece tonight: 1\s°C is expected/);
+    const word = await screen.findByText(/^Frost in the night to .*: 1\s°C\.$/);
     expect(word.parentElement?.textContent).toMatch(
-      /Give no more water than they need before a cold night\./,
+      /Fleece or buckets over everything by dusk, weighted down/,
     );
-    expect(word.parentElement?.textContent).toMatch(/Bags? .*7/);
+    expect(word.parentElement?.textContent).toMatch(/Slipway terrace/);
   });
 
   it('that is mild asks for nothing', async () => {

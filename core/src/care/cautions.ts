@@ -13,7 +13,7 @@ export const CAUTIONS = [
   {
     id: 'lifting',
     title: 'Lifting wet bags',
-    line: 'A wet 40 L bag weighs 35 kg and more: slide it, use a trolley, or lift with two.',
+    line: 'Wet bags weigh as much as their mix and its water: slide them, use a trolley, or lift with two.',
     more: 'Move bags before they are watered. Keep your back straight and the bag close; if in doubt, empty some of it first.',
   },
   {
@@ -103,7 +103,7 @@ export const CAUTIONS = [
   {
     id: 'tanks',
     title: 'Drums and tanks',
-    line: 'Fill a drum where it stands: 120 L weigh more than a person. Keep it covered, and children away.',
+    line: 'Fill a drum where it stands: full it weighs more than a person. Keep it covered, and children away.',
     more: 'Only food-safe drums, on level ground, away from anything electric.',
   },
   {

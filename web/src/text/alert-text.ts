@@ -1,6 +1,7 @@
 import type { WeatherAlert } from '@rundel/core/care';
 import type { AlertKind } from '@rundel/core/records';
 import type { UnitFormat } from '../store/index.ts';
+import { degreesBetween, windWords } from './in-units.ts';
 import { shortDay } from './text.ts';
 
 /** A kind of warning, as it is named in settings. */
@@ -49,12 +50,12 @@ export function alertWords(
       };
     case 'swing':
       return {
-        title: `From night to day ${Math.round(value)} degrees${unitFormat.system === 'us' ? ' (Celsius)' : ''} on ${span}.`,
+        title: `From night to day ${degreesBetween(value, unitFormat)} on ${span}.`,
         tasks: 'Close up before dusk and air early. Young plants stay sheltered that day.',
       };
     case 'wind':
       return {
-        title: `Wind on ${span}: about ${Math.round(value)} m/s.`,
+        title: `Wind on ${span}: about ${windWords(value, unitFormat)}.`,
         tasks:
           'Tie in, take cloth down or weigh it, and move light bags to the wall. Look at canes afterwards.',
       };

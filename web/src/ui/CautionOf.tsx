@@ -16,7 +16,15 @@ export function CautionOf({ id }: { readonly id: CautionId }) {
         aria-expanded={isOpen}
         aria-label={`${isOpen ? 'Less' : 'More'} about: ${caution.title}`}
         onClick={() => setOpen(!isOpen)}
-        sx={{ padding: 0, minWidth: 0, textDecoration: 'underline', verticalAlign: 'baseline' }}
+        sx={{
+          padding: 0,
+          minWidth: 0,
+          minHeight: 0,
+          lineHeight: 'inherit',
+          fontSize: 'inherit',
+          textDecoration: 'underline',
+          verticalAlign: 'baseline',
+        }}
       >
         {isOpen ? 'Less' : 'More'}
       </Button>

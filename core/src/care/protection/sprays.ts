@@ -31,7 +31,7 @@ export interface SunTimes {
  * @param clockAheadHours 1 where summer time is on
  * @example
  * sunTimes(51, '2026-07-16', 1)
- * // ≈> { rises: 4.98, sets: 21.02 }
+ * // ≈> { rises: 5.08, sets: 20.92 }
  */
 export function sunTimes(latitudeDegrees: number, day: string, clockAheadHours: number): SunTimes {
   const half = daylightHours(latitudeDegrees, dayOfYear(day)) / 2;

@@ -45,7 +45,7 @@ export interface TrainingDue {
  * again after so much new growth, so oftener in midsummer than in May. What has an end is not asked for after it, even if it was
  * missed.
  *
- * @see docs/model.md, 10. Training
+ * @see docs/model.md, 10. Training and trusses
  */
 export function trainingDue(
   rule: TrainingRule,
@@ -77,7 +77,7 @@ export function trainingDue(
 }
 
 const valueOf = (figure: Figure, assumed: Assumed): number =>
-  typeof figure === 'number' ? figure : assumed[figure];
+  typeof figure === 'number' ? figure : figure(assumed);
 
 /** The day by which all of a rule's conditions hold; undefined: not in sight. */
 function allReached(

@@ -76,7 +76,7 @@ export const TRAINING_FORMS: readonly TrainingForm[] = [
           { at: 'tip', kind: 'cut' },
           { at: 'fork', kind: 'never' },
         ],
-        from: { height: 'tipHeight' },
+        from: { height: (a) => a.tipHeight },
         until: { height: 450 },
         rhythm: { by: 'once' },
       },

@@ -1,4 +1,4 @@
-import type { AssumptionName } from '../../assumed/index.ts';
+import type { Assumed } from '../../assumed/index.ts';
 import type { Stage, TendedTask } from '../../records/index.ts';
 
 /** Training that is done with fingers or snips at the plant itself. */
@@ -28,7 +28,7 @@ export interface CutMark {
 }
 
 /** A length or a time: a figure of the form's own, or one of the assumed table that the grower may change. */
-export type Figure = number | AssumptionName;
+export type Figure = number | ((assumed: Assumed) => number);
 
 /** One rule of training, as data. Heights in mm above the mix, times in days since planting. */
 export interface TrainingRule {
@@ -71,11 +71,11 @@ const shaken = (flowers: string): TrainingRule => ({
   isUsual: true,
   what: `Tap or shake ${flowers}`,
   why: 'under a roof no wind does it, and flowers drop unset',
-  how: 'Tap the truss or the string about noon, when flowers are dry. Below 13 °C or above 32 °C it gains nothing.',
+  how: 'Tap the truss or the string about noon, when flowers are dry. Below {13 °C} or above {32 °C} it gains nothing.',
   marks: [{ at: 'flower', kind: 'shake' }],
   from: { stage: 'flowers' },
   until: { stage: 'last-flush' },
-  rhythm: { by: 'days', days: 'shakeEvery' },
+  rhythm: { by: 'days', days: (a) => a.shakeEvery },
   isUnderCover: true,
   isForFruit: true,
   hours: { from: 10, to: 15 },
@@ -92,7 +92,7 @@ const firstFlowersOff = (isUsual: boolean): TrainingRule => ({
     { at: 'tip', kind: 'never' },
   ],
   from: { stage: 'flowers' },
-  until: { height: 'flowersOffHeight', days: 'flowersOffDays' },
+  until: { height: (a) => a.flowersOffHeight, days: (a) => a.flowersOffDays },
   rhythm: { by: 'days', days: 5 },
 });
 
@@ -121,7 +121,7 @@ const lowerLeavesOff: TrainingRule = {
     { at: 'truss', kind: 'never' },
   ],
   from: { height: 600, days: 21 },
-  rhythm: { by: 'growth', millimetres: 'lowerLeafGrowth', leastDays: 7, mostDays: 21 },
+  rhythm: { by: 'growth', millimetres: (a) => a.lowerLeafGrowth, leastDays: 7, mostDays: 21 },
 };
 
 const sideShootsOut: TrainingRule = {
@@ -137,7 +137,7 @@ const sideShootsOut: TrainingRule = {
     { at: 'truss', kind: 'never' },
   ],
   from: { height: 300, days: 10 },
-  rhythm: { by: 'growth', millimetres: 'shootGrowth', leastDays: 3, mostDays: 12 },
+  rhythm: { by: 'growth', millimetres: (a) => a.shootGrowth, leastDays: 3, mostDays: 12 },
 };
 
 const stop = (what: string): TrainingRule => ({

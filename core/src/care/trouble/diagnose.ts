@@ -69,7 +69,7 @@ export const HARMLESS_ABOVE = 0.2;
 const LEAST_PULL = 0.25;
 const REASONS = 4;
 /** Of what is less likely than this nobody asks why. */
-const LEAST_CHANCE = 0.005;
+const LEAST_CHANCE = 0.001;
 const NO_REASONS = { for: [], against: [] } as const;
 /** A look that tells less is not asked for, bits. */
 const LEAST_GAIN = 0.015;

@@ -291,8 +291,8 @@ describe('evidence', () => {
   it('names what speaks for and against, strongest first', () => {
     const first = cold.ranked.find((r) => r.id === 'cold');
     expect(first?.for[0]?.by).toEqual({ kind: 'factor', id: 'cold-nights' });
-    const blight = cold.ranked.find((r) => r.id === 'blight');
-    expect(blight?.against.map((r) => r.by)).toContainEqual({ kind: 'factor', id: 'cold-nights' });
+    const wet = cold.ranked.find((r) => r.id === 'too-wet');
+    expect(wet?.against.map((r) => r.by)).toContainEqual({ kind: 'factor', id: 'cold-nights' });
   });
 
   it('nothing is thrown out while something harmless holds over a fifth', () => {

@@ -170,12 +170,13 @@ describe('a plan for filling', () => {
       what: 'root-rot',
       livesInMix: true,
     };
-    expect(troubleIn(bag.container.id, [...live, sick])).toBe(sick);
+    expect(troubleIn(bag.container.id, [...live, sick])?.entry).toBe(sick);
     const plan = { ...EMPTY_PLAN, keptPercent: '50' };
     const [fill] = fillsOf([bag], plan, [...live, sick], garden, 'metric', scoops);
     expect(fill?.reuse).toMatchObject({ kind: 'refused', trouble: expect.anything() as unknown });
     expect(fill?.newLitres).toBeCloseTo(bag.properties.fill.looseLitres, 9);
-    const filled = live.find((e) => e.kind === 'filled' && e.containerId === bag.container.id) as Entry;
+    const before = live.find((e) => e.kind === 'filled' && e.containerId === bag.container.id) as Entry;
+    const filled = { ...before, id: 'ent_filled001', at: NOW.replace('2026', '2027') };
     expect(troubleIn(bag.container.id, [...live, sick, filled])).toBeUndefined();
   });
 

@@ -13,6 +13,7 @@ import { GradeButtons, type GradedMethod } from './GradeButtons.tsx';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
 import type { NewEntryKind } from '../../ui/entries/EntryDialog.tsx';
 import type { StopStatus } from '@rundel/core/garden-state';
+import { MoreAtStop } from './MoreAtStop.tsx';
 import { StopWords } from './StopWords.tsx';
 import { usualCheckMethod, CheckMethodButton, type CheckMethod } from './CheckMethodButton.tsx';
 
@@ -170,6 +171,7 @@ export function StopActions({
           {status.kind === 'check' && <SkipButton onSkip={onSkip} />}
         </Box>
       )}
+      <MoreAtStop key={bag.container.id} bag={bag} />
       {reading && (
         <Suspense>
           <ReadingDialog bag={bag} kind={reading} onCheck={onCheck} onClose={() => setReading(undefined)} />

@@ -5,6 +5,7 @@ import { coldLimitOf } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
 import { ALERT_KINDS, type AlertKind, type Place } from '@rundel/core/records';
 import { ALERT_NAMES } from '../../text/alert-text.ts';
+import { windUnit } from '../../text/in-units.ts';
 import { useBags, useGarden, useUnitFormat } from '../../store/index.ts';
 import {
   amountField,
@@ -25,13 +26,17 @@ export default function AlertsDialog({ place, onClose }: { readonly place: Place
   const here = bags.filter((b) => b.container.placeId === place.id);
   const cold = coldLimitOf(here, place.cover, dayOf(clock.now()));
   const usual = (kind: AlertKind) => usualThreshold(kind, cold, assumed);
+  const wind = windUnit(unitFormat);
+  const [swing, swingUnit] = unitFormat.system === 'us' ? [1.8, '°F'] : [1, '°C'];
+  // what is typed is in the grower's unit, what is stored in degrees and metres a second
+  const factors: Partial<Record<AlertKind, number>> = { swing, wind: wind.perMetreSecond };
   const figures: Record<AlertKind, Field<number | undefined>> = {
     frost: degrees('At or below', unitFormat.show(usual('frost'), 'temperature'), -15, 10),
     cold: degrees('Below', unitFormat.show(usual('cold'), 'temperature'), -5, 20),
     hot: degrees('From', unitFormat.show(usual('hot'), 'temperature'), 20, 50),
     'heat-wave': degrees('Two days from', unitFormat.show(usual('heat-wave'), 'temperature'), 20, 50),
-    swing: number('From', `${usual('swing')} °C between night and day`, '°C', 5, 40),
-    wind: number('From', `${usual('wind')} m/s`, 'm/s', 3, 40),
+    swing: number('From', 'from night to day', usual('swing') * swing, swingUnit, 5 * swing, 40 * swing),
+    wind: number('From', '', usual('wind') * wind.perMetreSecond, wind.symbol, 3, 90),
   };
   const on = Object.fromEntries(
     ALERT_KINDS.map((kind) => [`${kind}-on`, switchField({ label: ALERT_NAMES[kind] })]),
@@ -41,7 +46,7 @@ export default function AlertsDialog({ place, onClose }: { readonly place: Place
     {
       values: Object.fromEntries(
         ALERT_KINDS.flatMap((kind) => [
-          [kind, place.alerts?.[kind]?.threshold],
+          [kind, scaled(place.alerts?.[kind]?.threshold, factors[kind] ?? 1)],
           [`${kind}-on`, place.alerts?.[kind]?.isOff !== true],
         ]),
       ) as Record<string, never>,
@@ -50,7 +55,7 @@ export default function AlertsDialog({ place, onClose }: { readonly place: Place
   const submit = form.submit(async (values: Record<string, unknown>) => {
     const alerts: Place['alerts'] = {};
     for (const kind of ALERT_KINDS) {
-      const threshold = values[kind] as number | undefined;
+      const threshold = scaled(values[kind] as number | undefined, 1 / (factors[kind] ?? 1));
       const isOff = values[`${kind}-on`] !== true;
       // what was put off and is said to be wanted comes at once
       if (isOff || threshold !== undefined)
@@ -82,5 +87,15 @@ export default function AlertsDialog({ place, onClose }: { readonly place: Place
 
 const degrees = (label: string, usual: string, low: number, high: number) =>
   amountField({ label, help: `Usual: ${usual}`, purpose: 'temperature', low, high, isOptional: true });
-const number = (label: string, usual: string, unit: string, low: number, high: number) =>
-  numberField({ label, help: `Usual: ${usual}`, unit, low, high, isOptional: true });
+const number = (label: string, what: string, usual: number, unit: string, low: number, high: number) =>
+  numberField({
+    label,
+    help: `Usual: ${Math.round(usual)} ${unit} ${what}`.trim(),
+    unit,
+    low,
+    high,
+    isOptional: true,
+  });
+
+const scaled = (value: number | undefined, factor: number) =>
+  value === undefined ? undefined : Number((value * factor).toPrecision(6));

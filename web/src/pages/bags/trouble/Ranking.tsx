@@ -2,6 +2,7 @@ import { Box, Typography } from '@mui/material';
 import type { ReactNode } from 'react';
 import type { BagRecord, Diagnosis, RankedCause } from '@rundel/core/care';
 import { causeName, chanceWords, percent, reasonWords, signName } from '../../../text/trouble-text.ts';
+import { inUnits } from '../../../text/in-units.ts';
 import { HowCalculated } from '../../../ui/HowCalculated.tsx';
 import { Remark } from '../../../ui/Remark.tsx';
 import { useUnitFormat } from '../../../store/index.ts';
@@ -106,7 +107,9 @@ function OneCause({ ranked, record }: { readonly ranked: RankedCause; readonly r
           }}
         />
       </Box>
-      {cause && <Box sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>{cause.means}</Box>}
+      {cause && (
+        <Box sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>{inUnits(cause.means, unitFormat)}</Box>
+      )}
       {speaks.length + against.length > 0 && (
         <HowCalculated label="What speaks for and against it">
           <Reasons label="For" lines={speaks} />

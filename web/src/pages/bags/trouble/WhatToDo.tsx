@@ -3,6 +3,8 @@ import type { Diagnosis } from '@rundel/core/care';
 import { Link } from 'react-router';
 import { SignDrawing } from '../../../section/care/SignDrawing.tsx';
 import { causeName, percent } from '../../../text/trouble-text.ts';
+import { inUnits } from '../../../text/in-units.ts';
+import { useUnitFormat } from '../../../store/index.ts';
 import { CautionOf } from '../../../ui/CautionOf.tsx';
 import { Remark } from '../../../ui/Remark.tsx';
 
@@ -58,6 +60,7 @@ export function WhatToDo({
   readonly diagnosis: Diagnosis;
   readonly containerId: string;
 }) {
+  const unitFormat = useUnitFormat();
   const { ranked, cannotTell, harmless } = diagnosis;
   if (cannotTell === 'nothing-seen') return null;
   const named = ranked.flatMap(({ cause, chance }) => (cause ? [{ cause, chance }] : []));
@@ -75,7 +78,7 @@ export function WhatToDo({
           {told.length > 1 && <Box sx={{ color: 'text.secondary' }}>In case it is {cause.name}:</Box>}
           <Box component="ul" sx={{ margin: 0, paddingInlineStart: 2.5 }}>
             {cause.doNow.map((line) => (
-              <li key={line}>{line}</li>
+              <li key={line}>{inUnits(line, unitFormat)}</li>
             ))}
             {cause.dont.map((line) => (
               <li key={line}>

@@ -9,11 +9,19 @@ import {
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { MARK_WORDS, TrainingDrawing } from '../../../section/care/TrainingDrawing.tsx';
+import { inUnits } from '../../../text/in-units.ts';
 import { TENDED_WORDS } from '../../../text/tended-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { CautionOf } from '../../../ui/CautionOf.tsx';
-import { told, useBags, useGarden, type Bag, type RecordChange } from '../../../store/index.ts';
+import {
+  told,
+  useBags,
+  useGarden,
+  useUnitFormat,
+  type Bag,
+  type RecordChange,
+} from '../../../store/index.ts';
 
 /** What each form asks for, with where to cut; the grower's own ways go before what is usual. */
 export default function TrainingBench() {
@@ -65,6 +73,7 @@ export default function TrainingBench() {
 
 function OneRule({ form, rule }: { readonly form: TrainingForm; readonly rule: TrainingRule }) {
   const { garden, saveSettings } = useGarden();
+  const unitFormat = useUnitFormat();
   const key = ruleKey(form.id, rule.task);
   const isOn = garden.settings.training?.[key] ?? rule.isUsual;
   const turn = (on: boolean) =>
@@ -87,7 +96,7 @@ function OneRule({ form, rule }: { readonly form: TrainingForm; readonly rule: T
       <Box sx={{ minWidth: 0 }}>
         <Typography variant="h3">{rule.what}</Typography>
         <Typography>
-          {rule.why.charAt(0).toUpperCase() + rule.why.slice(1)}. {rule.how}
+          {rule.why.charAt(0).toUpperCase() + rule.why.slice(1)}. {inUnits(rule.how, unitFormat)}
         </Typography>
         <Typography variant="body2" sx={{ color: 'text.secondary', marginBlock: 0.5 }}>
           {kinds.map((kind) => MARK_WORDS[kind]).join('; ')}.{rule.isUnderCover ? ' Under a roof only.' : ''}

@@ -1,0 +1,27 @@
+import { Box, Button } from '@mui/material';
+import { lazy, Suspense, useState } from 'react';
+import { Link } from 'react-router';
+import type { Bag } from '../../store/index.ts';
+
+const StopTrusses = lazy(() => import('./StopTrusses.tsx'));
+
+/** What else may be seen at a stop: trouble, and how far trusses have come, which takes two taps. */
+export function MoreAtStop({ bag }: { readonly bag: Bag }) {
+  const [isOpen, setOpen] = useState(false);
+  const hasTrusses = bag.occupants.some(({ crop }) => crop.id === 'tomato');
+  return (
+    <>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Button component={Link} to={`/bags/${bag.container.id}/trouble`}>
+          Trouble?
+        </Button>
+        {hasTrusses && (
+          <Button aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+            Trusses
+          </Button>
+        )}
+      </Box>
+      <Suspense>{isOpen && <StopTrusses bag={bag} />}</Suspense>
+    </>
+  );
+}
