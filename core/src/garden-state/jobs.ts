@@ -1,4 +1,5 @@
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
+import type { Assumed } from '../assumed/index.ts';
 import type { TrainingDue, TrainingTask } from '../care/index.ts';
 import type { StageDates } from '../feeding/index.ts';
 import { careJobs } from './care-jobs.ts';
@@ -159,11 +160,29 @@ export function jobsOf(
   if (topUp) jobs.push(topUp);
   const shade = here.findLast((e) => e.kind === 'tended' && (e.task === 'shaded' || e.task === 'unshaded'));
   if (shade?.kind === 'tended' && shade.task === 'shaded')
-    jobs.push({ kind: 'unshade', dueOn: addDays(dayOf(shade.at), 1) });
+    jobs.push({
+      kind: 'unshade',
+      dueOn: afterHeat(everywhere, addDays(dayOf(shade.at), 1), today, properties.assumed),
+    });
   if (container.hasNoHoles) jobs.push({ kind: 'holes', dueOn: eldest.plantedOn });
   const thin = thinning(occupants, here);
   if (thin) jobs.push(thin);
   return jobs.sort((a, b) => daysBetween(b.dueOn, a.dueOn));
+}
+
+/** The first day from a day on that is not hot by what is known or foretold: shade stays on until then. */
+function afterHeat(
+  live: readonly Entry[],
+  from: Day,
+  today: Day,
+  { hotCelsius }: Pick<Assumed, 'hotCelsius'>,
+): Day {
+  const hot = new Set(
+    live.flatMap((e) => (e.kind === 'weather' && e.maxCelsius >= hotCelsius ? [e.day] : [])),
+  );
+  let day = from < today && hot.has(today) ? today : from;
+  while (hot.has(day)) day = addDays(day, 1);
+  return day;
 }
 
 interface TendingDiary {

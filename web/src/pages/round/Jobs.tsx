@@ -9,6 +9,7 @@ import { Alerts } from '../../ui/care/Alerts.tsx';
 import { JobRow } from '../../ui/JobRow.tsx';
 import { TankJobs } from './TankJobs.tsx';
 import { MissedRounds } from './MissedRounds.tsx';
+import { SickLast } from '../../ui/care/SickLast.tsx';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useBags, useGarden, type Bag } from '../../store/index.ts';
 
@@ -95,6 +96,7 @@ function JobGroup({ kind, due }: { readonly kind: string; readonly due: readonly
           Done at all {labels.length}
         </OnceButton>
       </Box>
+      {due.some(({ task }) => task.kind === 'train') && <SickLast bags={due.map(({ bag }) => bag)} />}
       {isOpen && (
         <JobList>
           <JobAt due={due} />

@@ -2,13 +2,14 @@ import { Box, Button } from '@mui/material';
 import { addDays, dayOf } from '@rundel/core/calendar';
 import { findCause, lookOuts, weatherAlerts, type FruitOutlook, type WeatherAlert } from '@rundel/core/care';
 import { coldLimitOf } from '@rundel/core/garden-state';
-import type { AlertKind, Place } from '@rundel/core/records';
+import { entriesAt, type AlertKind, type Entry, type Place } from '@rundel/core/records';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { alertWords } from '../../text/alert-text.ts';
 import { shortDay } from '../../text/text.ts';
 import { causeName } from '../../text/trouble-text.ts';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { ChoiceButton } from '../ChoiceButton.tsx';
+import { OnceButton } from '../OnceButton.tsx';
 import { Remark } from '../Remark.tsx';
 import { daysAhead, outlooksOf, outlookWords } from './outlooks.ts';
 
@@ -61,7 +62,12 @@ export function Alerts({ bags }: { readonly bags: readonly Bag[] }) {
   return (
     <Box>
       {told.map((each) => (
-        <OneAlert key={`${each.alert.kind} ${each.alert.from}`} told={each} today={today} />
+        <OneAlert
+          key={`${each.alert.kind} ${each.alert.from} ${each.places[0]?.id ?? ''}`}
+          told={each}
+          bags={bags}
+          today={today}
+        />
       ))}
       {outlooks.map(({ outlook, labels }) => (
         <Remark key={outlook.kind}>
@@ -117,10 +123,36 @@ const CHOICES = [
   { id: 'change', label: 'When it warns' },
 ] as const;
 
-function OneAlert({ told: { alert, places }, today }: { readonly told: Told; readonly today: string }) {
-  const { clock, saveRecords } = useGarden();
+function OneAlert({
+  told: { alert, places },
+  bags,
+  today,
+}: {
+  readonly told: Told;
+  readonly bags: readonly Bag[];
+  readonly today: string;
+}) {
+  const { live, clock, record, saveRecords } = useGarden();
   const unitFormat = useUnitFormat();
   const { title, tasks } = alertWords(alert, unitFormat, today);
+  const isHeat = alert.kind === 'hot' || alert.kind === 'heat-wave';
+  const unshaded = bags.filter(
+    (b) =>
+      isHeat &&
+      b.occupants.length > 0 &&
+      places.some(({ id }) => id === b.container.placeId) &&
+      !isShaded(b.container.id, live),
+  );
+  const shade = () =>
+    record(
+      unshaded.map(({ container }) => ({
+        kind: 'tended' as const,
+        at: clock.now(),
+        containerId: container.id,
+        task: 'shaded' as const,
+      })),
+      `${unshaded.length} bags shaded`,
+    );
   const [isChanging, setChanging] = useState(false);
   const [first] = places;
   const choose = (id: (typeof CHOICES)[number]['id']) => {
@@ -141,6 +173,15 @@ function OneAlert({ told: { alert, places }, today }: { readonly told: Told; rea
   return (
     <Remark>
       <strong>{title}</strong> {tasks} <span>{places.map(({ name }) => name).join(', ')}.</span>{' '}
+      {unshaded.length > 0 && (
+        <OnceButton
+          size="small"
+          onPress={shade}
+          sx={{ textDecoration: 'underline', paddingBlock: 0, minHeight: 32 }}
+        >
+          Shaded
+        </OnceButton>
+      )}
       <ChoiceButton
         size="small"
         choices={CHOICES}
@@ -155,6 +196,14 @@ function OneAlert({ told: { alert, places }, today }: { readonly told: Told; rea
       </Suspense>
     </Remark>
   );
+}
+
+/** Whether a bag has shade on, by its diary. */
+function isShaded(containerId: string, live: readonly Entry[]): boolean {
+  const last = entriesAt(live, containerId).findLast(
+    (e) => e.kind === 'tended' && (e.task === 'shaded' || e.task === 'unshaded'),
+  );
+  return last?.kind === 'tended' && last.task === 'shaded';
 }
 
 /** A place with one of its warnings changed. */

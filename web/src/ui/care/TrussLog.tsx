@@ -2,12 +2,13 @@ import { Box, Button } from '@mui/material';
 import { IconMinus, IconPlus } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
 import { nextTrussSteps, ripeSpan, trussesOf, type TrussStep } from '@rundel/core/care';
+import { harvestHeldUntil } from '@rundel/core/garden-state';
 import type { Occupant } from '@rundel/core/plants';
 import { entriesAt, type Draft } from '@rundel/core/records';
 import { useState } from 'react';
 import { plantName } from '../../text/plant-text.ts';
 import { shortDay } from '../../text/text.ts';
-import { TRUSS_WORDS } from '../../text/trouble-text.ts';
+import { agentName, TRUSS_WORDS } from '../../text/trouble-text.ts';
 import { useGarden, type Bag } from '../../store/index.ts';
 import { OnceButton } from '../OnceButton.tsx';
 
@@ -19,6 +20,7 @@ export function TrussLog({ bag, occupant }: { readonly bag: Bag; readonly occupa
   const { live, clock, record } = useGarden();
   const [count, setCount] = useState(4);
   const here = entriesAt(live, bag.container.id);
+  const held = harvestHeldUntil(here, dayOf(clock.now()));
   const trusses = trussesOf(here, occupant.plant.id);
   const today = dayOf(clock.now());
   const { assumed } = bag.properties;
@@ -49,9 +51,11 @@ export function TrussLog({ bag, occupant }: { readonly bag: Bag; readonly occupa
                 <strong>Truss {truss.number}</strong>: {TRUSS_WORDS[truss.stage]}
                 {truss.count === undefined ? '' : `, ${truss.count} fruit`}
                 {ripe &&
-                  (ripe.from <= today
-                    ? `; ripe from now to ${shortDay(ripe.to, today)}`
-                    : `; ripe ${shortDay(ripe.from, today)} to ${shortDay(ripe.to, today)}${ripe.by === 'flowers' ? ', by its flowers' : ''}`)}
+                  (ripe.from <= today && held
+                    ? `; ripe, but no picking before ${shortDay(held.until, today)}: ${agentName(held.spray)}`
+                    : ripe.from <= today
+                      ? `; ripe from now to ${shortDay(ripe.to, today)}`
+                      : `; ripe ${shortDay(ripe.from, today)} to ${shortDay(ripe.to, today)}${ripe.by === 'flowers' ? ', by its flowers' : ''}`)}
               </li>
             );
           })}

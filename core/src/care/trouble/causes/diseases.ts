@@ -12,6 +12,8 @@ export const DISEASE_CAUSES: readonly Cause[] = [
     weight: 3,
     crops: { pepper: 0.25, aubergine: 0.3, cucumber: 0.02 },
     signs: {
+      few: 0.35,
+      most: 0.4,
       blotches: 0.85,
       'stem-patches': 0.6,
       'brown-firm': 0.5,
@@ -45,6 +47,8 @@ export const DISEASE_CAUSES: readonly Cause[] = [
     spreads: true,
     weight: 3,
     signs: {
+      few: 0.5,
+      most: 0.15,
       spots: 0.9,
       'all-yellow': 0.3,
       'on-low': 0.85,
@@ -74,6 +78,8 @@ export const DISEASE_CAUSES: readonly Cause[] = [
     weight: 2.5,
     crops: { cucumber: 4, tomato: 0.8 },
     signs: {
+      few: 0.45,
+      most: 0.25,
       powder: 0.95,
       'all-yellow': 0.2,
       'on-low': 0.5,
@@ -125,6 +131,8 @@ export const DISEASE_CAUSES: readonly Cause[] = [
     spreads: true,
     weight: 1.2,
     signs: {
+      few: 0.3,
+      most: 0.35,
       'wilts-one-side': 0.65,
       'wilts-wet': 0.35,
       'stem-streaks': 0.85,
@@ -154,6 +162,8 @@ export const DISEASE_CAUSES: readonly Cause[] = [
     spreads: true,
     weight: 1,
     signs: {
+      few: 0.3,
+      most: 0.45,
       mosaic: 0.9,
       ferny: 0.3,
       stalled: 0.3,

@@ -13,6 +13,8 @@ export const PEST_CAUSES: readonly Cause[] = [
     weight: 3,
     crops: { cucumber: 1.5, aubergine: 1.6 },
     signs: {
+      few: 0.4,
+      most: 0.3,
       specks: 0.9,
       webs: 0.6,
       bleached: 0.15,
@@ -43,6 +45,8 @@ export const PEST_CAUSES: readonly Cause[] = [
     isPest: true,
     weight: 4,
     signs: {
+      few: 0.5,
+      most: 0.2,
       insects: 0.93,
       drooping: 0.15,
       'dark-lush': 0.1,
@@ -72,6 +76,8 @@ export const PEST_CAUSES: readonly Cause[] = [
     isPest: true,
     weight: 3.5,
     signs: {
+      few: 0.6,
+      most: 0.1,
       holes: 0.92,
       'fruit-holes': 0.45,
       'on-low': 0.45,

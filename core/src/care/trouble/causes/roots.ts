@@ -11,6 +11,8 @@ export const ROOT_CAUSES: readonly Cause[] = [
     spreads: false,
     weight: 7,
     signs: {
+      few: 0.3,
+      most: 0.45,
       'wilts-wet': 0.55,
       'all-yellow': 0.5,
       'edges-brown': 0.5,
@@ -47,6 +49,8 @@ export const ROOT_CAUSES: readonly Cause[] = [
     spreads: false,
     weight: 6,
     signs: {
+      few: 0.25,
+      most: 0.5,
       'wilts-dry': 0.6,
       'edges-brown': 0.45,
       drooping: 0.5,
@@ -77,6 +81,8 @@ export const ROOT_CAUSES: readonly Cause[] = [
     spreads: false,
     weight: 5,
     signs: {
+      few: 0.35,
+      most: 0.35,
       'all-yellow': 0.8,
       'on-low': 0.75,
       purple: 0.15,
@@ -103,6 +109,8 @@ export const ROOT_CAUSES: readonly Cause[] = [
     spreads: false,
     weight: 4,
     signs: {
+      few: 0.4,
+      most: 0.25,
       'between-veins-yellow': 0.88,
       'on-low': 0.75,
       'edges-brown': 0.15,
@@ -132,6 +140,8 @@ export const ROOT_CAUSES: readonly Cause[] = [
     spreads: false,
     weight: 7,
     signs: {
+      few: 0.75,
+      most: 0.03,
       'all-yellow': 0.75,
       'on-low': 0.97,
       'on-top': 0.01,
@@ -160,6 +170,8 @@ export const ROOT_CAUSES: readonly Cause[] = [
     spreads: false,
     weight: 2.5,
     signs: {
+      few: 0.25,
+      most: 0.45,
       'tips-burnt': 0.6,
       'edges-brown': 0.45,
       'dark-lush': 0.5,
@@ -186,6 +198,8 @@ export const ROOT_CAUSES: readonly Cause[] = [
     spreads: false,
     weight: 1.6,
     signs: {
+      few: 0.1,
+      most: 0.7,
       'wilts-wet': 0.7,
       'roots-brown': 0.85,
       'roots-white': 0.04,
@@ -222,6 +236,8 @@ export const ROOT_CAUSES: readonly Cause[] = [
     spreads: false,
     weight: 2.5,
     signs: {
+      few: 0.1,
+      most: 0.6,
       stalled: 0.85,
       purple: 0.4,
       'all-yellow': 0.15,
@@ -247,6 +263,8 @@ export const ROOT_CAUSES: readonly Cause[] = [
     spreads: false,
     weight: 0.7,
     signs: {
+      few: 0.2,
+      most: 0.5,
       ferny: 0.9,
       'dark-lush': 0.1,
       stalled: 0.4,

@@ -11,6 +11,8 @@ export const WEATHER_CAUSES: readonly Cause[] = [
     spreads: false,
     weight: 8,
     signs: {
+      few: 0.3,
+      most: 0.45,
       'edges-brown': 0.7,
       bleached: 0.2,
       purple: 0.4,
@@ -47,6 +49,8 @@ export const WEATHER_CAUSES: readonly Cause[] = [
     spreads: false,
     weight: 4,
     signs: {
+      few: 0.4,
+      most: 0.35,
       bleached: 0.8,
       'edges-brown': 0.25,
       'on-top': 0.4,
@@ -73,6 +77,8 @@ export const WEATHER_CAUSES: readonly Cause[] = [
     spreads: false,
     weight: 1.8,
     signs: {
+      few: 0.3,
+      most: 0.45,
       bleached: 0.55,
       spots: 0.35,
       'edges-brown': 0.35,
@@ -101,6 +107,8 @@ export const WEATHER_CAUSES: readonly Cause[] = [
     spreads: false,
     weight: 3,
     signs: {
+      few: 0.2,
+      most: 0.6,
       'rolled-up': 0.75,
       'wilts-noon': 0.6,
       drooping: 0.35,
