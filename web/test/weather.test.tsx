@@ -145,7 +145,7 @@ describe('a cold night that was entered', () => {
 
   it('asks for fleece where it gets in, and says at which place', async () => {
     await nightOf('1');
-    const word = await screen.findByText(/^Frost in the night to .*: 1\s°C\.$/);
+    const word = await screen.findByText(/^Frost in the night from .* to .*: 1\s°C\.$/);
     expect(word.parentElement?.textContent).toMatch(
       /Fleece or buckets over everything by dusk, weighted down/,
     );

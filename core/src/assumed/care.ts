@@ -33,7 +33,7 @@ export const CARE_ASSUMPTIONS = {
     'Where nothing at all was marked on leaf, fruit or mix, it was hardly looked at, or nothing is amiss there.',
   ),
   signTrust: assumed(
-    0.65,
+    0.8,
     0.4,
     1,
     'of their weight',

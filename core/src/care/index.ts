@@ -19,13 +19,21 @@ export type { Cause } from './trouble/cause.ts';
 export {
   diagnose,
   HARMLESS_ABOVE,
+  IN_MIX_ABOVE,
   type Diagnosis,
   type NextSign,
   type RankedCause,
   type Reason,
 } from './trouble/diagnose.ts';
 export type { Observation, Outcomes } from './trouble/network.ts';
-export { NO_RECORD, type BagRecord, type FactorId, type FactorReading } from './trouble/factors.ts';
+export {
+  NO_RECORD,
+  RECALLED_FACTORS,
+  withRecalled,
+  type BagRecord,
+  type FactorId,
+  type FactorReading,
+} from './trouble/factors.ts';
 export { findSign, SIGNS, type Part, type Sign } from './trouble/signs.ts';
 export { dilution, sprayTime, sunTimes, type SprayTime, type SunTimes } from './protection/sprays.ts';
 export { usualThreshold, weatherAlerts, type AlertPlace, type WeatherAlert } from './protection/alerts.ts';

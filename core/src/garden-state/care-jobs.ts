@@ -73,7 +73,8 @@ export function harvestHeldUntil(
 ): { readonly until: Day; readonly spray: EntryOf<'sprayed'> } | undefined {
   let held: { until: Day; spray: EntryOf<'sprayed'> } | undefined;
   for (const e of here) {
-    if (e.kind !== 'sprayed' || !e.harvestDays || dayOf(e.at) > today) continue;
+    // what one leaf had does not come near the fruit
+    if (e.kind !== 'sprayed' || e.extent !== 'whole' || !e.harvestDays || dayOf(e.at) > today) continue;
     const until = addDays(dayOf(e.at), e.harvestDays);
     if (until > today && (!held || until > held.until)) held = { until, spray: e };
   }

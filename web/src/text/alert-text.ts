@@ -1,3 +1,4 @@
+import { addDays } from '@rundel/core/calendar';
 import type { WeatherAlert } from '@rundel/core/care';
 import type { AlertKind } from '@rundel/core/records';
 import type { UnitFormat } from '../store/index.ts';
@@ -22,7 +23,7 @@ export function alertWords(
 ): { readonly title: string; readonly tasks: string } {
   const span = from === to ? shortDay(from, today) : `${shortDay(from, today)} to ${shortDay(to, today)}`;
   // the night before a day is told with that day
-  const night = from === to ? `in the night to ${shortDay(from, today)}` : `in the nights to ${span}`;
+  const night = `in the ${from === to ? 'night' : 'nights'} from ${shortDay(addDays(from, -1), today)} to ${shortDay(to, today)}`;
   const degrees = unitFormat.show(value, 'temperature');
   switch (kind) {
     case 'frost':

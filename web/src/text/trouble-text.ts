@@ -1,4 +1,11 @@
-import { findCause, findSign, type FactorId, type FactorReading, type Reason } from '@rundel/core/care';
+import {
+  findCause,
+  findSign,
+  type RECALLED_FACTORS,
+  type FactorId,
+  type FactorReading,
+  type Reason,
+} from '@rundel/core/care';
 import type { EntryOf, Outcome, SprayAgent } from '@rundel/core/records';
 import type { UnitFormat } from '../store/index.ts';
 import { shortDay } from './text.ts';
@@ -40,9 +47,27 @@ export const AGENT_WORDS: Record<SprayAgent, string> = {
 export const agentName = ({ agent, name }: { agent: SprayAgent; name?: string | undefined }): string =>
   name ?? AGENT_WORDS[agent];
 
+/** What went before, as a grower remembers it. */
+export const RECALLED_WORDS: Record<(typeof RECALLED_FACTORS)[number], string> = {
+  'cold-nights': 'cold nights lately',
+  'standing-out': 'out in the open for two weeks at the most',
+  'hot-days': 'great heat',
+  'dry-outs': 'it went dry',
+  'wet-spell': 'wet for days on end',
+  'sprayed-in-sun': 'sprayed in the sun, feed on leaves too',
+  'fed-much': 'fed a lot',
+  unfed: 'not fed for weeks',
+  'mild-wet-nights': 'mild, wet nights',
+  'leaves-taken-off': 'leaves taken off',
+};
+
 /** What a bag's record says, in a few words. */
-function factorWords(id: FactorId, reading: FactorReading, unitFormat: UnitFormat): string {
-  const { count = 0, celsius, on, value } = reading;
+export function factorWords(id: FactorId, reading: FactorReading, unitFormat: UnitFormat): string {
+  const { count = 0, celsius, on, value, isRecalled } = reading;
+  if (isRecalled) {
+    const words = (RECALLED_WORDS as Readonly<Partial<Record<FactorId, string>>>)[id] ?? '';
+    return value > 0 ? `you remember: ${words}` : `you remember that it was not so: ${words}`;
+  }
   const isThere = value > 0;
   const last = on === undefined ? '' : `, last on ${shortDay(on)}`;
   const at = celsius === undefined ? '' : unitFormat.show(celsius, 'temperature');

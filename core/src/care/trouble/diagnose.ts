@@ -57,6 +57,8 @@ export interface Diagnosis {
   readonly next: NextSign | undefined;
   /** marks that cannot both be right; neither counts */
   readonly contradictions: readonly (readonly [string, string])[];
+  /** chance that it is something that lives on in the mix */
+  readonly inMixChance: number;
   /** a harmless cause that keeps anything from being thrown out */
   readonly harmless: RankedCause | undefined;
 }
@@ -65,6 +67,8 @@ export interface Diagnosis {
 const NAMED_FROM = 0.4;
 /** While a harmless cause is likelier than this, nothing is said of throwing out. */
 export const HARMLESS_ABOVE = 0.2;
+/** Where something that lives on in the mix is likelier than this, old mix is better not used again. */
+export const IN_MIX_ABOVE = 0.2;
 /** Less than this is no reason, as a logarithm of odds. */
 const LEAST_PULL = 0.25;
 const REASONS = 4;
@@ -125,6 +129,7 @@ export function diagnose(
             ? 'several-fit'
             : undefined,
     next: nextSign(order, plain),
+    inMixChance: ranked.reduce((sum, { cause, chance }) => sum + (cause?.livesInMix ? chance : 0), 0),
     harmless: ranked.find(({ cause, chance }) => cause?.isHarmless && chance > HARMLESS_ABOVE),
   };
 }

@@ -30,6 +30,8 @@ export interface FactorReading {
   readonly count?: number | undefined;
   /** the coldest or hottest that it was, °C */
   readonly celsius?: number | undefined;
+  /** the grower remembers it, and no entry says so */
+  readonly isRecalled?: boolean | undefined;
   /** on which day last */
   readonly on?: string | undefined;
 }
@@ -46,3 +48,25 @@ export interface BagRecord {
 
 /** A bag of which nothing is known. */
 export const NO_RECORD: BagRecord = { cropId: undefined, factors: {}, around: [], before: [] };
+
+/** What a grower is likely to remember, in the order in which it is asked. */
+export const RECALLED_FACTORS = [
+  'cold-nights',
+  'standing-out',
+  'hot-days',
+  'dry-outs',
+  'wet-spell',
+  'sprayed-in-sun',
+  'fed-much',
+  'unfed',
+  'mild-wet-nights',
+  'leaves-taken-off',
+] as const satisfies readonly FactorId[];
+
+/** A record with what the grower remembers in place of what the diary says or leaves out. */
+export function withRecalled(record: BagRecord, recalled: Readonly<Record<string, boolean>>): BagRecord {
+  const said = RECALLED_FACTORS.flatMap((id) =>
+    recalled[id] === undefined ? [] : [[id, { value: recalled[id] ? 1 : 0, isRecalled: true }] as const],
+  );
+  return { ...record, factors: { ...record.factors, ...Object.fromEntries(said) } };
+}

@@ -5,11 +5,11 @@ import type { BagRecord, FactorId } from './factors.ts';
 import { SIGNS, type Sign } from './signs.ts';
 
 /** How sure the network may be of a sign at the most: people mismark, and plants differ. */
-const LEAST = 0.02;
+const LEAST = 0.004;
 const MOST = 0.97;
 
-/** Of what is not in the list each sign is about equally likely, and more than by chance. */
-const OTHER_SIGN = 0.14;
+/** Of what is not in the list each sign is so many times likelier than by chance, and never likelier than that. */
+const OTHER_SIGN = { times: 4, most: 0.12 } as const;
 /** How common such a thing is, against the causes of the list. */
 const OTHER_WEIGHT = 6;
 
@@ -22,7 +22,11 @@ export const candidateId = (of: Candidate): string => (of === UNKNOWN_CAUSE ? UN
 export function signChance(of: Candidate, sign: Sign): number {
   const { usual } = sign;
   const chance =
-    of === UNKNOWN_CAUSE ? (sign.about === 'look' ? OTHER_SIGN : usual) : (of.signs[sign.id] ?? usual);
+    of !== UNKNOWN_CAUSE
+      ? (of.signs[sign.id] ?? usual)
+      : sign.about === 'look' && sign.id !== 'roots-white'
+        ? Math.min(OTHER_SIGN.most, OTHER_SIGN.times * usual)
+        : usual;
   return Math.min(MOST, Math.max(LEAST, chance));
 }
 

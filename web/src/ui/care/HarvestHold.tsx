@@ -6,6 +6,8 @@ import { agentName } from '../../text/trouble-text.ts';
 import { useGarden, type Bag } from '../../store/index.ts';
 import { Remark } from '../Remark.tsx';
 
+const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** What was sprayed lately holds picking back, by its label. */
 export function HarvestHold({ bags }: { readonly bags: readonly Bag[] }) {
   const { live, clock } = useGarden();
@@ -18,8 +20,8 @@ export function HarvestHold({ bags }: { readonly bags: readonly Bag[] }) {
           <strong>
             Bag {container.label}: no picking before {shortDay(held.until, today)}.
           </strong>{' '}
-          {agentName(held.spray)} was sprayed on {shortDay(dayOf(held.spray.at), today)}, and its label asks
-          for {held.spray.harvestDays} {held.spray.harvestDays === 1 ? 'day' : 'days'}.
+          {sentence(agentName(held.spray))} was sprayed on {shortDay(dayOf(held.spray.at), today)}, and its
+          label asks for {held.spray.harvestDays} {held.spray.harvestDays === 1 ? 'day' : 'days'}.
         </Remark>
       )
     );

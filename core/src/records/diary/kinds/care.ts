@@ -28,6 +28,8 @@ export const troubleEntry = z.object({
   what: known,
   livesInMix: z.boolean(),
   ...signs,
+  /** what the grower remembers of the weeks before, where the diary says nothing or something else: cold nights, a dry spell … */
+  recalled: z.optional(z.record(z.string().check(z.maxLength(40)), z.boolean())),
   /** it is looked at again on this day */
   checkOn: z.optional(daySchema),
 });

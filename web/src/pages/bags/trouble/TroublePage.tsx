@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { addDays, dayOf } from '@rundel/core/calendar';
-import { findCause } from '@rundel/core/care';
+import { findCause, IN_MIX_ABOVE } from '@rundel/core/care';
 import { OUTCOMES, type Draft, type Outcome } from '@rundel/core/records';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -23,6 +23,7 @@ import { useWhen } from '../../../ui/When.tsx';
 import { newId, useBags, useGarden, type Bag } from '../../../store/index.ts';
 import { NoSuchBag } from '../NoSuchBag.tsx';
 import { Ranking } from './Ranking.tsx';
+import { WhatWentBefore } from './WhatWentBefore.tsx';
 import { SignPicker } from './SignPicker.tsx';
 import { NextLook, WhatToDo } from './WhatToDo.tsx';
 import { useInspection, type Inspection } from './use-inspection.ts';
@@ -72,10 +73,13 @@ function Inspecting({ bag, caseId }: { readonly bag: Bag; readonly caseId: strin
         <Panel>
           {plant.field && <Box sx={{ marginBlockEnd: 2 }}>{plant.field}</Box>}
           <SignPicker seen={marks.seen} isFollowUp={followed !== undefined} onToggle={toggle} />
+          {isSeen && (
+            <WhatWentBefore record={record} recalled={marks.recalled} onRecall={inspection.recall} />
+          )}
         </Panel>
         <Box sx={{ position: { md: 'sticky' }, top: 16 }} id="answer">
           <Panel title="What it may be">
-            <Ranking diagnosis={diagnosis} record={record}>
+            <Ranking diagnosis={diagnosis} record={inspection.known}>
               <NextLook diagnosis={diagnosis} onAnswer={answer} />
             </Ranking>
             <WhatToDo diagnosis={diagnosis} containerId={container.id} />
@@ -152,7 +156,7 @@ function Keep({
     const at = when.read();
     if (at === undefined) return;
     const cause = findCause(what || idea);
-    const { seen, unseen } = inspection.added;
+    const { seen, unseen, recalled } = inspection.added;
     const draft: Draft<'trouble'> = {
       kind: 'trouble',
       at,
@@ -160,9 +164,11 @@ function Keep({
       ...(plant.plantId && plant.stationId ? { stationId: plant.stationId, plantId: plant.plantId } : {}),
       caseId: newId('case'),
       what: what || idea,
-      livesInMix: cause?.livesInMix ?? false,
+      // what nobody can name is kept out of the next plant's mix where that may be it
+      livesInMix: cause?.livesInMix ?? inspection.diagnosis.inMixChance > IN_MIX_ABOVE,
       seen: [...seen],
       unseen: [...unseen],
+      ...(Object.keys(recalled).length > 0 ? { recalled } : {}),
       checkOn: addDays(dayOf(at), cause?.lookAgainDays ?? 5),
       ...(note ? { note } : {}),
     };

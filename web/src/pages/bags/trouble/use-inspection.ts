@@ -1,5 +1,12 @@
 import { dayOf } from '@rundel/core/calendar';
-import { diagnose, findSign, outcomesOf, troubleCases, type TroubleCase } from '@rundel/core/care';
+import {
+  diagnose,
+  findSign,
+  outcomesOf,
+  troubleCases,
+  withRecalled,
+  type TroubleCase,
+} from '@rundel/core/care';
 import { bagRecord } from '@rundel/core/garden-state';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { clockAheadHours } from '../../../store/clock-ahead.ts';
@@ -9,9 +16,11 @@ import { useGarden, type Bag } from '../../../store/index.ts';
 export interface Marks {
   readonly seen: readonly string[];
   readonly unseen: readonly string[];
+  /** what went before, by the grower's memory */
+  readonly recalled: Readonly<Record<string, boolean>>;
 }
 
-const NONE: Marks = { seen: [], unseen: [] };
+const NONE: Marks = { seen: [], unseen: [], recalled: {} };
 
 /** What was marked at bags and not yet put in the diary, until the page is loaded again. */
 const LEFT = new Map<string, Marks>();
@@ -27,7 +36,7 @@ function marksOf({ entry, followUps }: TroubleCase): Marks {
     for (const id of e.unseen ?? []) said.set(id, false);
   }
   const which = (isSeen: boolean) => [...said].flatMap(([id, is]) => (is === isSeen ? [id] : []));
-  return { seen: which(true), unseen: which(false) };
+  return { seen: which(true), unseen: which(false), recalled: entry.recalled ?? {} };
 }
 
 /**
@@ -82,11 +91,12 @@ export function useInspection(
     return {
       seen: [...before.seen.filter((id) => !isSaid(id) && !isExcluded(id)), ...marks.seen],
       unseen: [...before.unseen.filter((id) => !isSaid(id)), ...marks.unseen],
+      recalled: { ...before.recalled, ...marks.recalled },
     };
   }, [before, marks]);
   const asked = useDeferredValue(all);
   const diagnosis = useMemo(
-    () => diagnose(asked, record, outcomes, bag.properties.assumed),
+    () => diagnose(asked, withRecalled(record, asked.recalled), outcomes, bag.properties.assumed),
     [asked, bag.properties.assumed, outcomes, record],
   );
   const without = (list: readonly string[], id: string) => list.filter((other) => other !== id);
@@ -95,18 +105,27 @@ export function useInspection(
     /** what is new in this look */
     added: marks,
     followed,
+    /** what the diary says */
     record,
+    /** and with what the grower remembers */
+    known: useMemo(() => withRecalled(record, all.recalled), [all.recalled, record]),
     diagnosis,
-    /** marks a sign, or takes the mark off */
-    toggle: (id: string) =>
-      keep(
-        marks.seen.includes(id)
-          ? { ...marks, seen: without(marks.seen, id) }
-          : { seen: [...marks.seen, id], unseen: without(marks.unseen, id) },
-      ),
+    /** says that something was so before, or was not; undefined: as the diary has it */
+    recall: (id: string, was: boolean | undefined) => {
+      const { [id]: _, ...rest } = marks.recalled;
+      keep({ ...marks, recalled: was === undefined ? rest : { ...rest, [id]: was } });
+    },
+    /** marks a sign, or takes the mark off; one of an earlier look is said not to be there after all */
+    toggle: (id: string) => {
+      if (marks.seen.includes(id)) keep({ ...marks, seen: without(marks.seen, id) });
+      else if (before.seen.includes(id) && !marks.unseen.includes(id))
+        keep({ ...marks, unseen: [...marks.unseen, id] });
+      else keep({ ...marks, seen: [...marks.seen, id], unseen: without(marks.unseen, id) });
+    },
     /** answers the question that was asked */
     answer: (id: string, isThere: boolean) =>
       keep({
+        ...marks,
         seen: isThere ? [...without(marks.seen, id), id] : without(marks.seen, id),
         unseen: isThere ? without(marks.unseen, id) : [...without(marks.unseen, id), id],
       }),
