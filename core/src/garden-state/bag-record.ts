@@ -146,7 +146,11 @@ export function waterSpells(
   let lastDryOn: Day | undefined;
   points.forEach((point, i) => {
     const before = points[i - 1];
-    if (!before) return;
+    if (!before) {
+      // a spell that began earlier counts as well
+      if (point.likely < refillPoint) dryOuts += 1;
+      return;
+    }
     const hours = (Date.parse(point.at) - Date.parse(before.at)) / 3_600_000;
     if (point.likely < refillPoint && before.likely >= refillPoint) dryOuts += 1;
     if (point.likely < refillPoint) {

@@ -296,6 +296,20 @@ describe('old garden files open to the figures that they had', () => {
     });
   });
 
+  it('of version 8 with trouble, sprays, cleaning, trusses and warnings is written as it was read', async () => {
+    const reading = await readGardenFile(fixture('garden-v8.json'));
+    if (reading.kind !== 'readable') throw new Error(reading.problem);
+    const { garden, setAside } = reading;
+    expect(setAside).toEqual([]);
+    const kinds = new Set<string>(garden.entries.map(({ kind }) => kind));
+    for (const kind of ['trouble', 'followed-up', 'sprayed', 'cleaned', 'truss', 'warned'])
+      expect(kinds.has(kind), kind).toBe(true);
+    expect(garden.places[0]?.alerts).toEqual({ frost: { threshold: 1 }, wind: { isOff: true } });
+    expect(JSON.parse(await writeGardenFile(garden, reading.savedAt))).toEqual(
+      JSON.parse(fixture('garden-v8.json')),
+    );
+  });
+
   it('a database of version 4 is opened in the same names', async () => {
     const name = `test-${count++}`;
     const old = JSON.parse(fixture('garden-v4.json')) as Record<string, { readonly id: string }[]>;

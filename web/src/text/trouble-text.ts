@@ -168,13 +168,23 @@ export function sprayedWords(entry: EntryOf<'sprayed'>, unitFormat: UnitFormat):
   const isBait = agent === 'bait';
   return [
     `${isBait ? 'Put out' : 'Sprayed'}: ${agentName(entry)}`,
-    millilitresPerLitre === undefined ? '' : `${round(millilitresPerLitre)} mL/L`,
+    millilitresPerLitre === undefined ? '' : strengthWords(millilitresPerLitre, unitFormat),
     litres === undefined ? '' : unitFormat.show(litres, 'water'),
     extent === 'test-leaf' ? 'on one leaf, to try it' : '',
     harvestDays ? `no picking for ${harvestDays} ${harvestDays === 1 ? 'day' : 'days'}` : '',
   ]
     .filter(Boolean)
     .join(', ');
+}
+
+/** Millilitres in a tablespoon and litres in a gallon of the United States. */
+const [TABLESPOON, GALLON] = [14.787, 3.785_41];
+
+/** How strong a spray is: "4 mL/L", with spoons to the gallon where those are usual. */
+export function strengthWords(millilitresPerLitre: number, { system }: UnitFormat): string {
+  const metric = `${round(millilitresPerLitre)} mL/L`;
+  const spoons = (millilitresPerLitre * GALLON) / TABLESPOON;
+  return system === 'us' ? `${Number(spoons.toPrecision(2))} tbsp/gal (${metric})` : metric;
 }
 
 const round = (n: number) => Number(n.toPrecision(3));

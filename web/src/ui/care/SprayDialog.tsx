@@ -3,6 +3,7 @@ import { dayOf } from '@rundel/core/calendar';
 import { dilution, sprayTime, type SprayTime } from '@rundel/core/care';
 import { knownWeather } from '@rundel/core/garden-state';
 import type { SprayAgent } from '@rundel/core/records';
+import { strengthWords } from '../../text/trouble-text.ts';
 import { bagsWords } from '../../text/bag-text.ts';
 import { clockOf } from '../../text/text.ts';
 import { clockAheadHours } from '../../store/clock-ahead.ts';
@@ -123,7 +124,7 @@ export default function SprayDialog({
       <FormFields form={form} names={['name', 'product', 'litres']} />
       {strength !== undefined && (
         <Typography role="status">
-          That is <strong>{Number(strength.toPrecision(3))} mL/L</strong>:{' '}
+          That is <strong>{strengthWords(strength, unitFormat)}</strong>:{' '}
           {Number((strength * (litres ?? 0)).toPrecision(3))} mL in {unitFormat.show(litres ?? 0, 'water')}.
           Hold it against the label.
         </Typography>

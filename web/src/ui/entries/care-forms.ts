@@ -9,7 +9,9 @@ import {
   optionsOf,
   switchField,
   textField,
+  type FieldContext,
 } from '../form/index.ts';
+import { trimmed } from '@rundel/core/units';
 import { entryForm } from './entry-form.ts';
 
 const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
@@ -63,6 +65,19 @@ export const followedUpForm = entryForm<'followed-up'>()({
   }),
 });
 
+/** What is measured by a spoon or a syringe: a bare number is in millilitres, or in tablespoons where those are usual. */
+function smallAmountField(words: { readonly label: string; readonly help: string }) {
+  const field = amountField({ ...words, purpose: 'water', low: 0.000_01, high: 5, isOptional: true });
+  const unit = ({ unitFormat }: FieldContext) => (unitFormat.system === 'us' ? 'tbsp' : 'mL');
+  return {
+    ...field,
+    input: { kind: 'number' as const, unit },
+    read: (text: string, context: FieldContext) =>
+      field.read(/^[\d\s.,/¼½¾⅓⅔⅛]+$/.test(text.trim()) ? `${text.trim()} ${unit(context)}` : text, context),
+    write: (litres: number) => `${trimmed(litres * 1000, 2)} mL`,
+  };
+}
+
 /** What is sprayed for now and not against anything named. */
 const NOTHING = 'nothing';
 
@@ -80,13 +95,9 @@ export const sprayedForm = entryForm<'sprayed'>()({
         { id: 'whole', label: 'The whole plant' },
       ],
     }),
-    product: amountField({
+    product: smallAmountField({
       label: 'So much of it',
-      help: 'As its label says: "20 mL", "1 tsp".',
-      purpose: 'water',
-      low: 0.00001,
-      high: 5,
-      isOptional: true,
+      help: 'As its label says: "20 mL", "1 tsp", "½ fl oz".',
     }),
     litres: amountField({
       label: 'In so much water',
