@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { containersInUse, newGarden } from '../src/store/index.ts';
 import { answered, opened, screen } from './screen.tsx';
 
-const BENCH = 'size mix fill shop shed load film depth supports regimes batch feeds drip measures costs';
+const BENCH = 'size mix fill shop shed load film depth supports training regimes batch feeds drip measures costs';
 const PATHS = [
   '/round',
   '/bags',
@@ -18,6 +18,7 @@ const PATHS = [
   '/settings',
   '/files',
   '/help',
+  '/help/dangers',
 ];
 
 const demo = gannetSlip(1);

@@ -14,11 +14,10 @@ export {
   type TrainedPlant,
   type TrainingDue,
 } from './training/due.ts';
-export { CAUSES, findCause, UNKNOWN_CAUSE } from './trouble/causes/index.ts';
+export { CAUSES, findCause } from './trouble/causes/index.ts';
 export type { Cause } from './trouble/cause.ts';
 export {
   diagnose,
-  HARMLESS_ABOVE,
   IN_MIX_ABOVE,
   type Diagnosis,
   type NextSign,
@@ -27,7 +26,6 @@ export {
 } from './trouble/diagnose.ts';
 export type { Observation, Outcomes } from './trouble/network.ts';
 export {
-  NO_RECORD,
   RECALLED_FACTORS,
   withRecalled,
   type BagRecord,

@@ -148,7 +148,7 @@ describe('what a bag’s record says of trouble', () => {
     const dry = recordOf([...mild, ...checks(1, ['2026-06-10', '2026-06-20'])]);
     expect(value(dry, 'dry-outs')).toBeGreaterThan(0);
     expect(value(dry, 'wet-spell')).toBe(0);
-    const days = Array.from({ length: 14 }, (_, i) => addDays(TODAY, i - 13));
+    const days = Array.from({ length: 31 }, (_, i) => addDays(TODAY, i - 30));
     const pours = days.map((day) =>
       entry({
         kind: 'watering',

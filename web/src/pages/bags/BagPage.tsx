@@ -80,7 +80,7 @@ type Dialog =
 const ASKED_BY_ADDRESS: readonly Dialog[] = ['spray', 'clean', 'test-leaf'];
 
 const isNewEntry = (dialog: Dialog | undefined): dialog is NewEntryKind =>
-  dialog === 'picking' || dialog === 'note' || dialog === 'watering';
+  dialog === 'picking' || dialog === 'note' || dialog === 'watering' || dialog === 'tended';
 
 function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string | undefined }) {
   const { garden, clock, live } = useGarden();
@@ -275,6 +275,7 @@ function BagActions({
         <MenuItem component={Link} to={`/bags/${container.id}/trouble`}>
           Look into trouble
         </MenuItem>
+        {!isEmpty && <MenuItem onClick={() => open('tended')}>Work done</MenuItem>}
         <MenuItem onClick={() => open('spray')}>Spray or bait</MenuItem>
         <MenuItem onClick={() => open('clean')}>Clean it</MenuItem>
         {!isEmpty && <MenuItem onClick={() => told(clear())}>Clear its plants out</MenuItem>}

@@ -9,6 +9,3 @@ export function SignDrawing({ id, size = 56 }: { readonly id: string; readonly s
     </svg>
   );
 }
-
-/** The signs that have a drawing. */
-export const DRAWN_SIGNS: readonly string[] = Object.keys({ ...LEAF_SIGNS, ...PLANT_SIGNS });

@@ -6,10 +6,14 @@ import { useGarden, type Bag, type RecordChange } from '../../store/index.ts';
 import { nothingThere } from '../../text/job-text.ts';
 import { ChoiceButton } from '../ChoiceButton.tsx';
 
+const EntryDialog = lazy(() =>
+  import('../entries/EntryDialog.tsx').then((module) => ({ default: module.EntryDialog })),
+);
 const TrainingHow = lazy(() => import('./TrainingHow.tsx'));
 
 const CHOICES = [
   { id: 'nothing', label: 'None there' },
+  { id: 'earlier', label: 'Done earlier, or on some' },
   { id: 'plant', label: 'Never on this plant' },
   { id: 'garden', label: 'Not in my garden' },
 ] as const;
@@ -24,10 +28,12 @@ export function TrainChoice({
 }) {
   const { garden, clock, record, saveRecords, saveSettings } = useGarden();
   const [isOpen, setOpen] = useState(false);
+  const [isEarlier, setEarlier] = useState(false);
   const rule = ruleOf(task);
   if (!rule) return null;
   const choose = (id: (typeof CHOICES)[number]['id']) => {
     const now = clock.now();
+    if (id === 'earlier') return setEarlier(true);
     if (id === 'nothing')
       return record(nothingThere(task, bag, now), `${rule.what}: none at ${bag.container.label}`);
     if (id === 'garden')
@@ -64,6 +70,16 @@ export function TrainChoice({
           Otherwise
         </ChoiceButton>
       </Box>
+      <Suspense>
+        {isEarlier && (
+          <EntryDialog
+            bags={[bag]}
+            kind="tended"
+            start={{ task: task.task }}
+            onClose={() => setEarlier(false)}
+          />
+        )}
+      </Suspense>
       {isOpen && (
         <Suspense>
           <TrainingHow formId={task.formId} rule={rule} />

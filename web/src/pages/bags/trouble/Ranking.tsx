@@ -26,12 +26,20 @@ export function Ranking({
   readonly children: ReactNode;
 }) {
   const { ranked, cannotTell, contradictions } = diagnosis;
+  const disputed = contradictions.map(([a, b]) => (
+    <Remark key={`${a} ${b}`} role="alert">
+      "{sentence(signName(a))}" and "{signName(b)}" cannot both be: neither counts until one is taken off.
+    </Remark>
+  ));
   if (cannotTell === 'nothing-seen')
     return (
-      <Typography>
-        Mark what you see. I weigh it against what this bag’s diary says: nights, water, feed, sprays, and
-        what stood beside it.
-      </Typography>
+      <>
+        {disputed}
+        <Typography>
+          Mark what you see. I weigh it against what this bag’s diary says: nights, water, feed, sprays, and
+          what stood beside it.
+        </Typography>
+      </>
     );
   const told = ranked.filter(({ chance }, i) => i === 0 || (i < TOLD && chance > WORTH));
   const rest = ranked.slice(told.length).reduce((sum, { chance }) => sum + chance, 0);
@@ -53,11 +61,7 @@ export function Ranking({
           </>
         )}
       </Typography>
-      {contradictions.map(([a, b]) => (
-        <Remark key={`${a} ${b}`} role="alert">
-          "{sentence(signName(a))}" and "{signName(b)}" cannot both be: neither counts until one is taken off.
-        </Remark>
-      ))}
+      {disputed}
       {children}
       <Box
         component="ol"

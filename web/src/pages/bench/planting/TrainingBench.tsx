@@ -89,12 +89,13 @@ function OneRule({ form, rule }: { readonly form: TrainingForm; readonly rule: T
         gap: { xs: 1.5, sm: 2.5 },
         borderBlockStart: '1px solid var(--line)',
         paddingBlock: 1.5,
-        opacity: isOn ? 1 : 0.75,
       }}
     >
       <TrainingDrawing formId={form.id} marks={rule.marks} title={`${rule.what}: where`} height={210} />
       <Box sx={{ minWidth: 0 }}>
-        <Typography variant="h3">{rule.what}</Typography>
+        <Typography variant="h3" component="h2">
+          {rule.what}
+        </Typography>
         <Typography>
           {rule.why.charAt(0).toUpperCase() + rule.why.slice(1)}. {inUnits(rule.how, unitFormat)}
         </Typography>

@@ -1,0 +1,190 @@
+// @vitest-environment happy-dom
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { CAUTIONS, SIGNS } from '@rundel/core/care';
+import { LEAF_SIGNS } from '../src/section/care/leaf-signs.tsx';
+import { PLANT_SIGNS } from '../src/section/care/plant-signs.tsx';
+import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
+import { choose, dialog, fill, openApp, pause, press } from './live.tsx';
+
+const garden = demoWith('3', '7', '8', '24');
+const [THREE, SEVEN] = ['3', '7'].map((label) => idOf(garden, label)) as [string, string];
+const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+
+async function more(act: string): Promise<void> {
+  await press('More');
+  fireEvent.click(await screen.findByRole('menuitem', { name: act }));
+}
+
+describe('trouble', () => {
+  it('of two marks that cannot both be is told, and neither counts', async () => {
+    await openApp(`/bags/${SEVEN}/trouble`, garden, DEMO_EVENING);
+    await screen.findByText(/Mark what you see\. I weigh it/);
+    await press('The whole plant');
+    await press('Hangs, and the mix is dry');
+    await press('Hangs, though the mix is wet');
+    await screen.findByText(/cannot both be: neither counts until one is taken off/);
+    await press('Hangs, though the mix is wet');
+    await waitFor(() => expect(screen.queryByText(/cannot both be/)).toBeNull());
+  });
+
+  it('what the grower remembers goes before the diary, and is kept with what was seen', async () => {
+    const { made } = await openApp(`/bags/${SEVEN}/trouble`, garden, DEMO_EVENING);
+    await press('Leaves');
+    await press('Pale, papery patches');
+    const before = (await screen.findByRole('list', { name: 'What may be behind it' })).textContent ?? '';
+    await press(/^What went before/);
+    await press('Yes: sprayed in the sun, feed on leaves too');
+    await screen.findByText(/^(Very likely|Likely|May well be): /);
+    const after = screen.getByRole('list', { name: 'What may be behind it' }).textContent ?? '';
+    expect(after).toMatch(/^A spray in sunshine/);
+    expect(before).not.toMatch(/^A spray in sunshine/);
+    await press('Put in the diary');
+    await waitFor(async () =>
+      expect(await made()).toMatchObject([
+        { kind: 'trouble', what: 'spray-scorch', recalled: { 'sprayed-in-sun': true } },
+      ]),
+    );
+  });
+
+  it('is looked at again: what is better is better, and what it turned out to be is kept', async () => {
+    const mites = garden.entries.find((e) => e.kind === 'trouble' && e.containerId === THREE);
+    if (mites?.kind !== 'trouble') throw new Error('the demo has mites in bag 3');
+    const { made } = await openApp(`/bags/${THREE}/trouble?case=${mites.caseId ?? ''}`, garden, DEMO_EVENING);
+    await screen.findByText(/spider mites, seen on 12 Jul/);
+    expect((await screen.findByRole('button', { name: 'Put in the diary' })).hasAttribute('disabled')).toBe(
+      true,
+    );
+    await press('New leaves are clean');
+    await press('over');
+    fireEvent.click(screen.getByLabelText('I am sure of it: reckon with it here'));
+    await press('Put in the diary');
+    await waitFor(async () =>
+      expect(await made()).toMatchObject([
+        { kind: 'followed-up', outcome: 'over', what: 'mites', seen: ['clean-growth'] },
+      ]),
+    );
+    await screen.findByText(/over on 16 Jul/);
+  });
+});
+
+describe('a spray', () => {
+  it('goes on from its test leaf to the whole plant, with what was given before, and holds picking back', async () => {
+    const { made } = await openApp(`/bags/${THREE}`, garden, DEMO_EVENING);
+    fireEvent.click(await screen.findByRole('link', { name: /^Spray: soap for plants/ }));
+    const form = await dialog();
+    await waitFor(() =>
+      expect(within(form).getByLabelText('So much of it')).toHaveProperty('value', '10 mL'),
+    );
+    // six in the evening in July: the sun is up
+    expect(within(form).getByText(/^Not now: in the sun it burns leaves/)).toBeTruthy();
+    fill('So much of it', '20', form);
+    fill('In so much water', '5', form);
+    expect(await within(form).findByText('4 mL/L')).toBeTruthy();
+    fill('Days until picking', '3', form);
+    await press('Put in the diary', form);
+    await gone();
+    expect(await made()).toMatchObject([
+      {
+        kind: 'sprayed',
+        extent: 'whole',
+        millilitresPerLitre: 4,
+        litres: 5,
+        harvestDays: 3,
+        asEntered: '20',
+      },
+    ]);
+    await screen.findByText(/no picking before 19 Jul/);
+    await press('Pick');
+    expect(within(await dialog()).getByText(/its label asks for 3 days/)).toBeTruthy();
+  });
+
+  it('without its water says nothing of its strength: it is asked for', async () => {
+    await openApp(`/bags/${SEVEN}?do=spray`, garden, DEMO_EVENING);
+    const form = await dialog();
+    fill('So much of it', '1 tsp', form);
+    await press('Put in the diary', form);
+    expect(within(form).getByText(/In how much water\?/)).toBeTruthy();
+  });
+});
+
+describe('a bag that held a sick plant', () => {
+  it('is warned of until it is washed and dried, by halves too, and then no more', async () => {
+    const id = idOf(garden, '24');
+    const { made } = await openApp(`/bags/${id}`, garden, DEMO_EVENING);
+    await screen.findByText(
+      /Bag 24 held a sick plant \(wilt in the sap, 2 Sep 2025\).*still wants to be dried/,
+    );
+    await more('Clean it');
+    const form = await dialog();
+    fireEvent.click(within(form).getByLabelText('Washed'));
+    await press('Put in the diary', form);
+    expect(within(form).getByText('Say at least one thing that was done.')).toBeTruthy();
+    fireEvent.click(within(form).getByLabelText('Dried right through'));
+    await press('Put in the diary', form);
+    await gone();
+    expect(await made()).toMatchObject([{ kind: 'cleaned', what: 'bag', isDried: true }]);
+    await waitFor(() => expect(screen.queryByText(/held a sick plant/)).toBeNull());
+  });
+});
+
+describe('training', () => {
+  it('that is not needed today, or never, is said in two taps', async () => {
+    const { made, stored } = await openApp(`/bags/${THREE}`, garden, DEMO_EVENING);
+    const at = /^Otherwise: Take the tip out at the wire/;
+    await press(at);
+    fireEvent.click(await screen.findByRole('menuitem', { name: 'None there' }));
+    await waitFor(async () =>
+      expect(await made()).toMatchObject([{ kind: 'tended', task: 'stopped', isNothingThere: true }]),
+    );
+    await press(/^Otherwise: Take lower leaves off/);
+    fireEvent.click(await screen.findByRole('menuitem', { name: 'Not in my garden' }));
+    await waitFor(() => expect(screen.queryByRole('button', { name: /^Otherwise: Take lower/ })).toBeNull());
+    expect((await stored()).settings.training).toEqual({ 'cucumber-string leaves-off': false });
+  });
+
+  it('is told form by form, and what is turned off can be turned on again', async () => {
+    const { stored } = await openApp('/bench/training', garden, DEMO_EVENING);
+    await choose('Form', 'Branching pepper');
+    const rule = await screen.findByRole('region', { name: 'Take out shoots below the fork' });
+    expect(within(rule).getByRole('img', { name: /where$/ })).toBeTruthy();
+    fireEvent.click(within(rule).getByLabelText('I do this'));
+    await waitFor(async () => expect((await stored()).settings.training).toEqual({ 'pepper pinched': true }));
+  });
+
+  it('trusses take two taps on the round, and are told with the days on which they ripen', async () => {
+    const { made } = await openApp(`/round/${SEVEN}`, garden, DEMO_EVENING);
+    await press('Trusses');
+    await screen.findByText(/7 fruit; ripe \d+ Aug to \d+ Aug/);
+    await press('Truss 3: fruit set (4)');
+    await waitFor(async () =>
+      expect(await made()).toMatchObject([{ kind: 'truss', number: 3, stage: 'set', count: 4 }]),
+    );
+  });
+});
+
+describe('warnings', () => {
+  it('of what was seen nearby stand on the round until they are taken off', async () => {
+    const { made } = await openApp('/round', garden, DEMO_EVENING);
+    await press('Trouble seen nearby');
+    fill('Where, and by whom', 'next plot', await dialog());
+    await press('Put in the diary', await dialog());
+    await gone();
+    expect(await made()).toMatchObject([{ kind: 'warned', what: 'blight', note: 'next plot' }]);
+    await screen.findByText('Look out for blight:');
+    await pause();
+    await press('Trouble seen nearby');
+    await press('Delete', await dialog());
+    await waitFor(() => expect(screen.queryByText('Look out for blight:')).toBeNull());
+  });
+
+  it('all dangers stand on one page', async () => {
+    await openApp('/help/dangers', garden, DEMO_EVENING);
+    for (const { title } of CAUTIONS) expect(screen.getByText(title), title).toBeTruthy();
+  });
+});
+
+it('every sign has a drawing of its own', () => {
+  const drawn = { ...LEAF_SIGNS, ...PLANT_SIGNS };
+  expect(Object.keys(drawn).sort()).toEqual(SIGNS.map(({ id }) => id).sort());
+});
