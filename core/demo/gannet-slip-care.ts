@@ -50,9 +50,7 @@ export function careOfSlip(garden: Garden, seed: number): readonly Entry[] {
   // a source of its own, so that the rest of the diary does not depend on it
   const chance = chanceFrom(seed + 41_000);
   const drafts = garden.containers.flatMap((container) => {
-    const occupants = occupantsOf(container, garden.entries, garden).filter(
-      (o) => o.clearedOn === undefined,
-    );
+    const occupants = occupantsOf(container, garden.entries, garden).filter((o) => o.clearedOn === undefined);
     return [...trainingAt(chance, container, occupants, garden), ...trussesAt(container, occupants)];
   });
   return [...drafts, ...troubles(garden, chance)].map(

@@ -5,7 +5,8 @@ import { describe, expect, it } from 'vitest';
 import { containersInUse, newGarden } from '../src/store/index.ts';
 import { answered, opened, screen } from './screen.tsx';
 
-const BENCH = 'size mix fill shop shed load film depth supports training regimes batch feeds drip measures costs';
+const BENCH =
+  'size mix fill shop shed load film depth supports training regimes batch feeds drip measures costs';
 const PATHS = [
   '/round',
   '/bags',

@@ -33,7 +33,7 @@ export {
   type FactorReading,
 } from './trouble/factors.ts';
 export { findSign, SIGNS, type Part, type Sign } from './trouble/signs.ts';
-export { dilution, sprayTime, sunTimes, type SprayTime, type SunTimes } from './protection/sprays.ts';
+export { dilution, sprayTime, type SprayTime, type SunTimes } from './protection/sprays.ts';
 export { usualThreshold, weatherAlerts, type AlertPlace, type WeatherAlert } from './protection/alerts.ts';
 export { fruitOutlooks, type FruitingBag, type FruitOutlook } from './protection/outlook.ts';
 export { outcomesOf, spreads, troubleCases, type TroubleCase } from './hygiene/cases.ts';
