@@ -113,14 +113,20 @@ const SHOTS = [
     size: DESK,
     steps: (page) => page.getByRole('list', { name: 'Dates to come' }).waitFor(),
   },
+  { name: 'bench-training', path: '/bench/training', size: DESK },
   {
-    name: 'bench-batch',
-    path: '/bench/batch',
-    size: DESK,
-    steps: (page) => page.getByText('Can 1').first().waitFor(),
-    from: 'section[aria-label^="Tomato liquid"]',
+    name: 'trouble-phone',
+    path: '/bags',
+    size: PHONE,
+    steps: async (page) => {
+      await page.getByRole('link', { name: /^8\b/ }).first().click();
+      await page.getByRole('button', { name: 'More', exact: true }).click();
+      await page.getByRole('menuitem', { name: 'Look into trouble' }).click();
+      await page.getByRole('button', { name: 'Leaves', exact: true }).click();
+      await page.getByRole('button', { name: 'Fine pale specks' }).click();
+      await page.getByRole('button', { name: 'Fine webs underneath' }).click();
+    },
   },
-  { name: 'bench-varieties', path: '/bench/varieties', size: DESK },
   {
     name: 'bench-supports',
     path: '/bench/supports',
