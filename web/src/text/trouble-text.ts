@@ -164,11 +164,11 @@ export const percent = (chance: number): string =>
 
 /** What was sprayed, with its strength: "soap for plants, 4 mL/L, on one leaf". */
 export function sprayedWords(entry: EntryOf<'sprayed'>, unitFormat: UnitFormat): string {
-  const { agent, millilitresPerLitre, litres, extent, harvestDays } = entry;
+  const { agent, litres, extent, harvestDays } = entry;
   const isBait = agent === 'bait';
   return [
     `${isBait ? 'Put out' : 'Sprayed'}: ${agentName(entry)}`,
-    millilitresPerLitre === undefined ? '' : strengthWords(millilitresPerLitre, unitFormat),
+    strengthWords(entry, unitFormat),
     litres === undefined ? '' : unitFormat.show(litres, 'water'),
     extent === 'test-leaf' ? 'on one leaf, to try it' : '',
     harvestDays ? `no picking for ${harvestDays} ${harvestDays === 1 ? 'day' : 'days'}` : '',
@@ -177,14 +177,21 @@ export function sprayedWords(entry: EntryOf<'sprayed'>, unitFormat: UnitFormat):
     .join(', ');
 }
 
-/** Millilitres in a tablespoon and litres in a gallon of the United States. */
-const [TABLESPOON, GALLON] = [14.787, 3.785_41];
+/** Millilitres in a tablespoon, litres in a gallon of the United States, grams in an ounce. */
+const [TABLESPOON, GALLON, OUNCE] = [14.787, 3.785_41, 28.3495];
 
-/** How strong a spray is: "4 mL/L", with spoons to the gallon where those are usual. */
-export function strengthWords(millilitresPerLitre: number, { system }: UnitFormat): string {
-  const metric = `${round(millilitresPerLitre)} mL/L`;
-  const spoons = (millilitresPerLitre * GALLON) / TABLESPOON;
-  return system === 'us' ? `${Number(spoons.toPrecision(2))} tbsp/gal (${metric})` : metric;
+/** How strong a spray is: "4 mL/L", "5 g/L"; with spoons or ounces to the gallon where those are usual. */
+export function strengthWords(
+  { millilitresPerLitre, gramsPerLitre }: Pick<EntryOf<'sprayed'>, 'millilitresPerLitre' | 'gramsPerLitre'>,
+  { system }: UnitFormat,
+): string {
+  const strength = millilitresPerLitre ?? gramsPerLitre;
+  if (strength === undefined) return '';
+  const isLiquid = millilitresPerLitre !== undefined;
+  const metric = `${round(strength)} ${isLiquid ? 'mL' : 'g'}/L`;
+  if (system !== 'us') return metric;
+  const toGallon = (strength * GALLON) / (isLiquid ? TABLESPOON : OUNCE);
+  return `${Number(toGallon.toPrecision(2))} ${isLiquid ? 'tbsp' : 'oz'}/gal (${metric})`;
 }
 
 const round = (n: number) => Number(n.toPrecision(3));

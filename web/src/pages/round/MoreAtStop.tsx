@@ -3,9 +3,10 @@ import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import type { Bag } from '../../store/index.ts';
 
+const StopJobs = lazy(() => import('./StopJobs.tsx'));
 const StopTrusses = lazy(() => import('./StopTrusses.tsx'));
 
-/** What else may be seen at a stop: trouble, and how far trusses have come, which takes two taps. */
+/** What else there is at a stop: trouble, how far trusses have come, which takes two taps, and jobs that are due. */
 export function MoreAtStop({ bag }: { readonly bag: Bag }) {
   const [isOpen, setOpen] = useState(false);
   const hasTrusses = bag.occupants.some(({ crop }) => crop.id === 'tomato');
@@ -22,6 +23,9 @@ export function MoreAtStop({ bag }: { readonly bag: Bag }) {
         )}
       </Box>
       <Suspense>{isOpen && <StopTrusses bag={bag} />}</Suspense>
+      <Suspense>
+        <StopJobs bag={bag} />
+      </Suspense>
     </>
   );
 }

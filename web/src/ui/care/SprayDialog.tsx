@@ -1,6 +1,6 @@
 import { Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
-import { dilution, sprayTime, type SprayTime } from '@rundel/core/care';
+import { sprayTime, type SprayTime } from '@rundel/core/care';
 import { knownWeather } from '@rundel/core/garden-state';
 import type { SprayAgent } from '@rundel/core/records';
 import { strengthWords } from '../../text/trouble-text.ts';
@@ -9,7 +9,8 @@ import { clockOf } from '../../text/text.ts';
 import { clockAheadHours } from '../../store/clock-ahead.ts';
 import { newId, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { CautionOf } from '../CautionOf.tsx';
-import { sprayedForm } from '../entries/care-forms.ts';
+import { sprayedForm, strengthOf } from '../entries/care-forms.ts';
+import { plantsOf, usePlantOf } from '../entries/Home.tsx';
 import { draftOf } from '../entries/entry-form.ts';
 import { FormDialog, FormFields, useFields } from '../form/index.ts';
 import { Remark } from '../Remark.tsx';
@@ -57,6 +58,7 @@ export default function SprayDialog({
   const earlier = live.findLast((e) => e.kind === 'sprayed' && e.caseId === caseId && caseId !== undefined);
   const last = earlier?.kind === 'sprayed' ? earlier : undefined;
   const when = useWhen({ kind: 'sprayed', containerId: bags.length === 1 ? first?.container.id : undefined });
+  const plant = usePlantOf(plantsOf(bags), 'all of them', last?.plantId);
   const start = last ? sprayedForm.start({ ...last, extent: 'whole', note: undefined }) : undefined;
   const form = useFields(sprayedForm.fields({ garden, unitFormat }), {
     values: { agent: 'soap', extent: 'test-leaf', ...start?.values },
@@ -84,8 +86,7 @@ export default function SprayDialog({
   );
   const hasFlowers = bags.some(({ occupants }) => occupants.some((o) => o.stages.seen.flowers));
   const hasRipe = bags.some(({ occupants }) => occupants.some((o) => o.stages.seen.ripe));
-  const strength =
-    product !== undefined && litres !== undefined ? dilution(product * 1000, litres) : undefined;
+  const strength = product !== undefined && litres !== undefined ? strengthOf(product, litres) : undefined;
   const submit = form.submit(async (values, texts) => {
     const moment = when.read();
     if (moment === undefined) return;
@@ -93,7 +94,13 @@ export default function SprayDialog({
     await record(
       bags.map(({ container }) =>
         draftOf(
-          { kind: 'sprayed', at: moment, containerId: container.id, caseId: caseId ?? newId('case') },
+          {
+            kind: 'sprayed',
+            at: moment,
+            containerId: container.id,
+            ...plant.facts,
+            caseId: caseId ?? newId('case'),
+          },
           facts,
         ),
       ),
@@ -109,6 +116,7 @@ export default function SprayDialog({
       onSubmit={submit}
       submitLabel="Put in the diary"
     >
+      {plant.field}
       <FormFields form={form} names={['agent', 'extent']} />
       {time && burns && (
         <Remark role={time.kind === 'good' ? 'note' : 'alert'}>
@@ -124,9 +132,8 @@ export default function SprayDialog({
       <FormFields form={form} names={['name', 'product', 'litres']} />
       {strength !== undefined && (
         <Typography role="status">
-          That is <strong>{strengthWords(strength, unitFormat)}</strong>:{' '}
-          {Number((strength * (litres ?? 0)).toPrecision(3))} mL in {unitFormat.show(litres ?? 0, 'water')}.
-          Hold it against the label.
+          That is <strong>{strengthWords(strength, unitFormat)}</strong> in{' '}
+          {unitFormat.show(litres ?? 0, 'water')}. Hold it against the label.
         </Typography>
       )}
       <FormFields form={form} names={['harvestDays', 'repeatDays', 'against', 'note']} />

@@ -5,12 +5,14 @@ import { nextTrussSteps, ripeSpan, trussesOf, type TrussStep } from '@rundel/cor
 import { harvestHeldUntil } from '@rundel/core/garden-state';
 import type { Occupant } from '@rundel/core/plants';
 import { entriesAt, type Draft } from '@rundel/core/records';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { plantName } from '../../text/plant-text.ts';
 import { shortDay } from '../../text/text.ts';
 import { agentName, TRUSS_WORDS } from '../../text/trouble-text.ts';
 import { useGarden, type Bag } from '../../store/index.ts';
 import { OnceButton } from '../OnceButton.tsx';
+
+const TrussDialog = lazy(() => import('./TrussDialog.tsx'));
 
 /** Crops whose fruit hangs in trusses; the others bear at each fork or leaf. */
 export const hasTrusses = ({ crop }: Occupant): boolean => crop.id === 'tomato';
@@ -19,6 +21,7 @@ export const hasTrusses = ({ crop }: Occupant): boolean => crop.id === 'tomato';
 export function TrussLog({ bag, occupant }: { readonly bag: Bag; readonly occupant: Occupant }) {
   const { live, clock, record } = useGarden();
   const [count, setCount] = useState(4);
+  const [isOther, setOther] = useState(false);
   const here = entriesAt(live, bag.container.id);
   const held = harvestHeldUntil(here, dayOf(clock.now()));
   const trusses = trussesOf(here, occupant.plant.id);
@@ -73,6 +76,9 @@ export function TrussLog({ bag, occupant }: { readonly bag: Bag; readonly occupa
             {step.stage === 'set' && ` (${count})`}
           </OnceButton>
         ))}
+        <Button size="small" onClick={() => setOther(true)} aria-label={`Another truss of ${name}`}>
+          Another
+        </Button>
         {steps.some(({ stage }) => stage === 'set') && (
           <Box role="group" aria-label="Fruit on it" sx={{ display: 'flex', alignItems: 'center' }}>
             <Button
@@ -93,6 +99,16 @@ export function TrussLog({ bag, occupant }: { readonly bag: Bag; readonly occupa
           </Box>
         )}
       </Box>
+      <Suspense>
+        {isOther && (
+          <TrussDialog
+            bag={bag}
+            occupant={occupant}
+            number={steps.at(-1)?.number ?? 1}
+            onClose={() => setOther(false)}
+          />
+        )}
+      </Suspense>
     </Box>
   );
 }

@@ -9,8 +9,10 @@ import {
   optionsOf,
   switchField,
   textField,
+  type Field,
   type FieldContext,
 } from '../form/index.ts';
+import type { Read } from '../../text/amount-text.ts';
 import { trimmed } from '@rundel/core/units';
 import { entryForm } from './entry-form.ts';
 
@@ -65,17 +67,59 @@ export const followedUpForm = entryForm<'followed-up'>()({
   }),
 });
 
-/** What is measured by a spoon or a syringe: a bare number is in millilitres, or in tablespoons where those are usual. */
-function smallAmountField(words: { readonly label: string; readonly help: string }) {
-  const field = amountField({ ...words, purpose: 'water', low: 0.000_01, high: 5, isOptional: true });
+/** So much of a product: a liquid in litres, a powder in kilograms. */
+export type SmallAmount = { readonly litres: number } | { readonly kilograms: number };
+
+/**
+ * What is measured by a spoon, a syringe or on a scale: a bare number is in millilitres, or in tablespoons where those are
+ * usual; grams and ounces are of a powder.
+ */
+function smallAmountField(words: {
+  readonly label: string;
+  readonly help: string;
+}): Field<SmallAmount | undefined> {
+  const liquid = amountField({ ...words, purpose: 'water', low: 0.000_01, high: 5, isOptional: true });
+  const powder = amountField({ ...words, purpose: 'crop', low: 0.000_01, high: 5, isOptional: true });
   const unit = ({ unitFormat }: FieldContext) => (unitFormat.system === 'us' ? 'tbsp' : 'mL');
   return {
-    ...field,
-    input: { kind: 'number' as const, unit },
-    read: (text: string, context: FieldContext) =>
-      field.read(/^[\d\s.,/¼½¾⅓⅔⅛]+$/.test(text.trim()) ? `${text.trim()} ${unit(context)}` : text, context),
-    write: (litres: number) => `${trimmed(litres * 1000, 2)} mL`,
+    ...words,
+    input: { kind: 'number', unit },
+    read(text, context) {
+      const isBare = /^[\d\s.,/¼½¾⅓⅔⅛]+$/.test(text.trim());
+      const read = liquid.read(isBare ? `${text.trim()} ${unit(context)}` : text, context);
+      if (read.ok) return { ok: true, value: read.value === undefined ? undefined : { litres: read.value } };
+      const mass = powder.read(text, context);
+      return mass.ok && mass.value !== undefined
+        ? { ok: true, value: { kilograms: mass.value } }
+        : (read as Read<undefined>);
+    },
+    write: (amount) =>
+      'litres' in amount
+        ? `${trimmed(amount.litres * 1000, 2)} mL`
+        : `${trimmed(amount.kilograms * 1000, 2)} g`,
   };
+}
+
+/** How strong so much in so much water is: of a liquid in mL, of a powder in g to the litre. */
+export function strengthOf(
+  product: SmallAmount,
+  litres: number,
+): { readonly millilitresPerLitre?: number; readonly gramsPerLitre?: number } {
+  return 'litres' in product
+    ? { millilitresPerLitre: dilution(product.litres * 1000, litres) }
+    : { gramsPerLitre: dilution(product.kilograms * 1000, litres) };
+}
+
+/** The amount again that a strength came from. */
+function amountAgain(
+  {
+    millilitresPerLitre,
+    gramsPerLitre,
+  }: { readonly millilitresPerLitre?: number | undefined; readonly gramsPerLitre?: number | undefined },
+  litres: number,
+): SmallAmount | undefined {
+  if (millilitresPerLitre !== undefined) return { litres: (millilitresPerLitre * litres) / 1000 };
+  return gramsPerLitre === undefined ? undefined : { kilograms: (gramsPerLitre * litres) / 1000 };
 }
 
 /** What is sprayed for now and not against anything named. */
@@ -133,6 +177,7 @@ export const sprayedForm = entryForm<'sprayed'>()({
     name,
     extent,
     millilitresPerLitre,
+    gramsPerLitre,
     litres,
     harvestDays,
     repeatDays,
@@ -144,8 +189,8 @@ export const sprayedForm = entryForm<'sprayed'>()({
       agent,
       name,
       extent,
-      product: millilitresPerLitre === undefined ? undefined : (millilitresPerLitre * (litres ?? 1)) / 1000,
-      litres: litres ?? (millilitresPerLitre === undefined ? undefined : 1),
+      product: amountAgain({ millilitresPerLitre, gramsPerLitre }, litres ?? 1),
+      litres: litres ?? (millilitresPerLitre === undefined && gramsPerLitre === undefined ? undefined : 1),
       harvestDays,
       repeatDays,
       against: against ?? NOTHING,
@@ -161,8 +206,9 @@ export const sprayedForm = entryForm<'sprayed'>()({
     agent,
     name: optionalWords(name),
     extent,
-    millilitresPerLitre:
-      product === undefined || litres === undefined ? undefined : dilution(product * 1000, litres),
+    ...(product === undefined || litres === undefined
+      ? { millilitresPerLitre: undefined, gramsPerLitre: undefined }
+      : { millilitresPerLitre: undefined, gramsPerLitre: undefined, ...strengthOf(product, litres) }),
     asEntered: product === undefined ? undefined : texts.product.trim(),
     litres,
     harvestDays,

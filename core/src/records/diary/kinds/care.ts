@@ -59,7 +59,9 @@ export const sprayedEntry = z.object({
   /** what its bottle says */
   name: z.optional(z.string().check(z.trim(), z.minLength(1), z.maxLength(80))),
   extent: z.enum(['test-leaf', 'whole']),
+  /** of a liquid, or of a powder */
   millilitresPerLitre: z.optional(z.number().check(z.gt(0), z.lte(1000))),
+  gramsPerLitre: z.optional(z.number().check(z.gt(0), z.lte(1000))),
   litres: z.optional(z.number().check(z.gt(0), z.lte(200))),
   asEntered,
   /** by its label: days until fruit may be picked, and until it may be sprayed again */

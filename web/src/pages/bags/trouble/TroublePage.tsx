@@ -145,6 +145,11 @@ function Keep({
   const { record } = useGarden();
   const navigate = useNavigate();
   const idea = proposed(inspection);
+  const { bags } = useBags();
+  const beside = bags.filter(
+    (b) => b !== bag && b.container.placeId === bag.container.placeId && b.occupants.length > 0,
+  );
+  const [also, setAlso] = useState<readonly string[]>([]);
   const form = useFields({
     what: choiceField({
       label: 'What you take it for',
@@ -172,7 +177,16 @@ function Keep({
       checkOn: addDays(dayOf(at), cause?.lookAgainDays ?? 5),
       ...(note ? { note } : {}),
     };
-    await record([draft], `trouble seen at ${bag.container.label}`);
+    const others = beside
+      .filter(({ container }) => also.includes(container.id))
+      .map(({ container }): Draft<'trouble'> => {
+        const { stationId: _s, plantId: _p, ...same } = draft;
+        return { ...same, containerId: container.id, caseId: newId('case') };
+      });
+    await record(
+      [draft, ...others],
+      `trouble seen at ${others.length > 0 ? `${1 + others.length} bags` : bag.container.label}`,
+    );
     inspection.forget();
     void navigate(`/bags/${bag.container.id}`);
   });
@@ -181,6 +195,30 @@ function Keep({
     <Panel title="Put it in the diary">
       <Box sx={{ display: 'grid', gap: 2 }}>
         <FormFields form={form} />
+        {beside.length > 0 && (
+          <Box role="group" aria-label="The same in other bags">
+            <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockEnd: 0.5 }}>
+              The same in other bags here too?
+            </Typography>
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+              {beside.map(({ container: { id, label } }) => (
+                <Button
+                  key={id}
+                  size="small"
+                  variant={also.includes(id) ? 'contained' : 'outlined'}
+                  aria-pressed={also.includes(id)}
+                  aria-label={`Bag ${label} too`}
+                  onClick={() =>
+                    setAlso(also.includes(id) ? also.filter((one) => one !== id) : [...also, id])
+                  }
+                  sx={{ minWidth: 48, minHeight: 44 }}
+                >
+                  {label}
+                </Button>
+              ))}
+            </Box>
+          </Box>
+        )}
         {when.field}
         <OnceButton variant="contained" onPress={save} sx={{ minHeight: 56 }}>
           Put in the diary
