@@ -2,7 +2,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
-import { choose, dialog, fill, openApp, press } from './live.tsx';
+import { choose, dialog, fill, openApp, pause, press } from './live.tsx';
 
 const garden = demoWith('7', '12');
 const SEVEN = idOf(garden, '7');
@@ -39,10 +39,55 @@ describe('what is noted at a bag', () => {
     fill('Weight', '1 lb', form);
     fill('How many', '4', form);
     await press('Put in the diary', form);
+    // of so small a fruit that is much: it is asked once, and kept all the same
+    expect(
+      within(form).getByText(/4 tomato fruit usually weigh about .* Press again if it is right\./),
+    ).toBeTruthy();
+    await pause();
+    await press('Put in the diary', form);
     await screen.findByText(/^Picked: 1 lb \(454\sg\), 4 fruit$/);
     const [entry] = await made();
     expect(entry).toMatchObject({ kind: 'picking', containerId: SEVEN, count: 4, asEntered: '1 lb' });
     expect(entry).toHaveProperty('kilograms', expect.closeTo(0.4536, 4));
+  });
+
+  it('a picking is said to be green, given away or lost to something, in one tap each; a second takes it back', async () => {
+    const { made } = await bagPage();
+    await press('Pick');
+    const form = await dialog();
+    fill('How many', '3', form);
+    await press('Green', within(form).getByRole('group', { name: 'How ripe' }));
+    const uses = within(form).getByRole('group', { name: 'What becomes of it' });
+    await press('Sold', uses);
+    await press('Sold', uses);
+    expect(within(form).queryByLabelText('Lost to')).toBeNull();
+    await press('Lost', uses);
+    await choose('Lost to', 'Blossom-end rot');
+    await press('Put in the diary', form);
+    await gone();
+    expect(await made()).toMatchObject([
+      { kind: 'picking', count: 3, stage: 'green', use: 'lost', lostTo: 'end-rot' },
+    ]);
+    await screen.findByText(/^Picked: 3 fruit, green, lost, to blossom-end rot$/);
+  });
+
+  it('a great picking is asked about once, and a negative or a future one is refused where it stands', async () => {
+    const { made } = await bagPage();
+    await press('Pick');
+    const form = await dialog();
+    fill('Weight', '-2', form);
+    await press('Put in the diary', form);
+    expect(await made()).toEqual([]);
+    fill('Weight', '45 kg', form);
+    await press('Put in the diary', form);
+    expect(
+      within(form).getByText(/45\skg at one picking is much\. Press again if it is right\./),
+    ).toBeTruthy();
+    expect(await made()).toEqual([]);
+    await pause();
+    await press('Put in the diary', form);
+    await gone();
+    expect(await made()).toMatchObject([{ kind: 'picking', kilograms: 45 }]);
   });
 
   it('a drink of any amount, in the grower’s cans or litres, by eye or measured', async () => {

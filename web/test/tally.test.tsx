@@ -12,7 +12,7 @@ describe('the tally', () => {
     await screen.findByText('First, a picking');
   });
 
-  it('takes a picking from here, counted without a weight, and says that it is unweighed', async () => {
+  it('takes a picking from here, counted without a weight: it is worth its usual weight, and that is said', async () => {
     const bare = { ...garden, entries: garden.entries.filter((e) => e.kind !== 'picking') };
     const { made } = await openApp('/tally', bare, DEMO_EVENING);
     await screen.findByText('First, a picking');
@@ -22,10 +22,27 @@ describe('the tally', () => {
     await press('Put in the diary', form);
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     const row = await screen.findByRole('row', { name: /^12 · / });
-    expect(row.textContent).toContain('1 unweighed');
+    expect(row.textContent).toMatch(/\d+\sg of it by count/);
     const [picking] = await made();
     expect(picking).toMatchObject({ kind: 'picking', containerId: idOf(garden, '12'), count: 5 });
     expect(picking).not.toHaveProperty('kilograms');
+  });
+
+  it('bowls at the scale go in one after another, how ripe they were with them', async () => {
+    const { made } = await openApp('/tally', garden, DEMO_EVENING);
+    await press('Weigh several in a row');
+    const form = await dialog();
+    const first = within(form).getByRole('heading').textContent;
+    fill('Weight', '450 g', form);
+    const stage = within(form).queryByRole('group', { name: 'How ripe' });
+    if (stage) await press('First blush', stage);
+    await press('Next bag', form);
+    await waitFor(() => expect(within(form).getByRole('heading').textContent).not.toBe(first));
+    expect(within(form).getByText(/In the diary: .*450\sg/)).toBeTruthy();
+    await press('Back', form);
+    expect(within(form).getByRole('heading').textContent).toBe(first);
+    await waitFor(async () => expect(await made()).toHaveLength(1));
+    expect((await made())[0]).toMatchObject({ kind: 'picking', kilograms: 0.45 });
   });
 
   it('of last summer stands beside this one, under the names of what stood there then', async () => {

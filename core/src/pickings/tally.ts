@@ -8,13 +8,20 @@ export interface BagTally {
   readonly kilograms: number;
   /** fruits, where they were counted */
   readonly count: number;
-  /** pickings that were counted but not weighed: the weight is short by them */
+  /** of that, what was counted and not weighed, and is reckoned by its usual weight, kg */
+  readonly byCountKilograms: number;
+  /** pickings that were counted but not weighed and of which nothing is known: the weight is short by them */
   readonly unweighed: number;
+  /** of the weight, what was lost, kg */
+  readonly lostKilograms: number;
   readonly firstOn: Day;
   readonly lastOn: Day;
   /** weight picked up to and including each day with a picking, kg */
   readonly cumulative: readonly { readonly day: Day; readonly kilograms: number }[];
 }
+
+/** A picking as it was entered, or with the weight that its count is worth. */
+export type TalliedPicking = EntryOf<'picking'> & { readonly isByCount?: boolean };
 
 /**
  * Sums pickings by container. Containers without a picking are not in the result.
@@ -22,8 +29,8 @@ export interface BagTally {
  * @param pickings live picking entries, oldest first
  * @returns heaviest first
  */
-export function tallyPickings(pickings: readonly EntryOf<'picking'>[]): readonly BagTally[] {
-  const byContainer = new Map<string, EntryOf<'picking'>[]>();
+export function tallyPickings(pickings: readonly TalliedPicking[]): readonly BagTally[] {
+  const byContainer = new Map<string, TalliedPicking[]>();
   for (const picking of pickings) {
     const list = byContainer.get(picking.containerId) ?? [];
     byContainer.set(picking.containerId, [...list, picking]);
@@ -33,7 +40,7 @@ export function tallyPickings(pickings: readonly EntryOf<'picking'>[]): readonly
     .sort((a, b) => b.kilograms - a.kilograms || b.count - a.count);
 }
 
-function tallyOf(containerId: string, pickings: readonly EntryOf<'picking'>[]): BagTally {
+function tallyOf(containerId: string, pickings: readonly TalliedPicking[]): BagTally {
   const byDay = new Map<Day, number>();
   for (const p of pickings) byDay.set(dayOf(p.at), (byDay.get(dayOf(p.at)) ?? 0) + (p.kilograms ?? 0));
   const days = [...byDay.keys()].sort();
@@ -47,7 +54,9 @@ function tallyOf(containerId: string, pickings: readonly EntryOf<'picking'>[]): 
     pickings: pickings.length,
     kilograms: sum,
     count: pickings.reduce((total, p) => total + (p.count ?? 0), 0),
-    unweighed: pickings.filter((p) => p.kilograms === undefined).length,
+    byCountKilograms: kilogramsOf(pickings.filter((p) => p.isByCount)),
+    lostKilograms: kilogramsOf(pickings.filter((p) => p.use === 'lost')),
+    unweighed: pickings.filter((p) => !p.kilograms).length,
     firstOn: days[0] as Day,
     lastOn: days.at(-1) as Day,
     cumulative,
@@ -66,11 +75,11 @@ export function pickedYears(pickings: readonly Pick<EntryOf<'picking'>, 'at'>[])
 }
 
 /** The pickings of one calendar year, up to and with a day of it if one is given. */
-export function pickingsOf(
-  pickings: readonly EntryOf<'picking'>[],
+export function pickingsOf<P extends Pick<EntryOf<'picking'>, 'at'>>(
+  pickings: readonly P[],
   year: number,
   monthDay = '12-31',
-): readonly EntryOf<'picking'>[] {
+): readonly P[] {
   return pickings.filter((p) => yearOf(p) === year && dayOf(p.at).slice(5) <= monthDay);
 }
 

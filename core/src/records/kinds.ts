@@ -128,3 +128,15 @@ export const TENDED_TASKS = [
   'shaken',
 ] as const;
 export type TendedTask = (typeof TENDED_TASKS)[number];
+
+/** How ripe fruit was picked. */
+export const PICK_STAGES = ['green', 'blush', 'ripe', 'over'] as const;
+export type PickStage = (typeof PICK_STAGES)[number];
+
+/** How large, against what the cook likes: for fruit that is picked by its size. */
+export const PICK_SIZES = ['small', 'right', 'large'] as const;
+export type PickSize = (typeof PICK_SIZES)[number];
+
+/** What became of it. */
+export const PICK_USES = ['eaten', 'given', 'sold', 'stored', 'lost'] as const;
+export type PickUse = (typeof PICK_USES)[number];

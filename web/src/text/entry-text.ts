@@ -19,7 +19,16 @@ import { parseAmount, unitsShown, type Purpose } from '@rundel/core/units';
 import type { UnitFormat } from '../store/index.ts';
 import { findProduct } from '@rundel/core/products';
 import { midSentence } from './text.ts';
-import { LEAVING_WORDS, plantOfEntry, STAGE_NAMES, STAGE_WORDS, type PlantsOf } from './plant-text.ts';
+import {
+  LEAVING_WORDS,
+  PICK_SIZE_WORDS,
+  PICK_STAGE_WORDS,
+  PICK_USE_WORDS,
+  plantOfEntry,
+  STAGE_NAMES,
+  STAGE_WORDS,
+  type PlantsOf,
+} from './plant-text.ts';
 
 /**
  * An amount in the grower's units; before it as it was typed, where that was in a measure or unit that those are not:
@@ -105,6 +114,10 @@ function wordsOf(
           ? ''
           : amountWords(entry.kilograms, 'crop', entry.asEntered, unitFormat),
         entry.count === undefined ? '' : `${entry.count} fruit`,
+        entry.stage ? PICK_STAGE_WORDS[entry.stage] : '',
+        entry.size ? PICK_SIZE_WORDS[entry.size] : '',
+        entry.use ? PICK_USE_WORDS[entry.use] : '',
+        entry.lostTo ? `to ${causeName(entry.lostTo)}` : '',
       ];
       return `Picked: ${parts.filter(Boolean).join(', ')}`;
     }

@@ -9,6 +9,10 @@ const BEFORE_PLANTING: readonly Entry['kind'][] = [
   'tended',
   'moved',
   'supported',
+  // what it held before it came into this garden's diary, and how it was cleaned
+  'trouble',
+  'followed-up',
+  'cleaned',
 ];
 const WATERED_BEFORE_DAYS = 30;
 

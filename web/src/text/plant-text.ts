@@ -1,6 +1,15 @@
 import { dayOf } from '@rundel/core/calendar';
 import { cropOf, type Occupant } from '@rundel/core/plants';
-import { entriesAt, type Entry, type Garden, type LeavingReason, type Stage } from '@rundel/core/records';
+import {
+  entriesAt,
+  type Entry,
+  type Garden,
+  type LeavingReason,
+  type PickSize,
+  type PickStage,
+  type PickUse,
+  type Stage,
+} from '@rundel/core/records';
 
 type Named = Pick<Occupant, 'stationId' | 'position' | 'plant' | 'variety'>;
 
@@ -75,4 +84,24 @@ export const LEAVING_WORDS: Readonly<Record<LeavingReason, string>> = {
   'given-away': 'given away',
   stolen: 'stolen',
   other: 'for another reason',
+};
+
+/** How ripe, how large, and what became of it, as a picking says it. */
+export const PICK_STAGE_WORDS: Record<PickStage, string> = {
+  green: 'green',
+  blush: 'first blush',
+  ripe: 'ripe',
+  over: 'over',
+};
+export const PICK_SIZE_WORDS: Record<PickSize, string> = {
+  small: 'smaller than I like',
+  right: 'as I like it',
+  large: 'larger',
+};
+export const PICK_USE_WORDS: Record<PickUse, string> = {
+  eaten: 'eaten',
+  given: 'given away',
+  sold: 'sold',
+  stored: 'stored',
+  lost: 'lost',
 };

@@ -48,6 +48,8 @@ export interface Crop {
   /** share of available water that can be used without stress: FAO-56 Table 22, as model.md rounds it */
   readonly depletion: number;
   readonly ball: { readonly heightMillimetres: number; readonly widthMillimetres: number };
+  /** weight of one fruit where neither its variety nor the grower's scale says, g */
+  readonly fruitGrams: Assumption;
   /** colour of the ripe fruit, for the drawing only */
   readonly fruit: 'red' | 'green' | 'dark' | 'long-green';
   /** seed sown straight into a bag, and what it wants */

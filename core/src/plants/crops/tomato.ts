@@ -8,6 +8,7 @@ export const tomato: Crop = {
   kcEnd: 0.8,
   depletion: 0.4,
   ball: { heightMillimetres: 90, widthMillimetres: 90 },
+  fruitGrams: prior(80, 12, 300, 'g', 'Usual for the crop; the variety, and your own scale, go before it.'),
   fruit: 'red',
   sowing: { depthMillimetres: 10, perStation: 3, mixCelsius: 16, daysToEmerge: { low: 6, high: 12 } },
   usualSeedlingMillimetres: 250,

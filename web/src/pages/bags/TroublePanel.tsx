@@ -2,6 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { trainingForm, formOfPlant, troubleCases } from '@rundel/core/care';
 import { Link } from 'react-router';
+import { plantName } from '../../text/plant-text.ts';
 import { shortDay } from '../../text/text.ts';
 import { causeName, OUTCOME_WORDS } from '../../text/trouble-text.ts';
 import { Panel } from '../../ui/Page.tsx';
@@ -80,7 +81,10 @@ export function TrussPanel({ bag }: { readonly bag: Bag }) {
         </Link>
       </Typography>
       {plants.map((occupant) => (
-        <TrussLog key={occupant.plant.id} bag={bag} occupant={occupant} />
+        <Box key={occupant.plant.id}>
+          {plants.length > 1 && <strong>{plantName(occupant, bag.occupants)}</strong>}
+          <TrussLog bag={bag} occupant={occupant} />
+        </Box>
       ))}
     </Panel>
   );

@@ -3,6 +3,7 @@ import { IconBasket, IconNote, IconPlayerTrackNext } from '@tabler/icons-react';
 import { expectedGrades } from '@rundel/core/round';
 import type { EntryOf } from '@rundel/core/records';
 import { lazy, Suspense, useState } from 'react';
+import { Link } from 'react-router';
 import { seenStore } from '../../text/bag-text.ts';
 import { ContradictionNotice } from '../../ui/ContradictionNotice.tsx';
 import type { FeedOffer } from '@rundel/core/garden-state';
@@ -13,7 +14,6 @@ import { GradeButtons, type GradedMethod } from './GradeButtons.tsx';
 import { SkipButton, type SkipReason } from './SkipButton.tsx';
 import type { NewEntryKind } from '../../ui/entries/EntryDialog.tsx';
 import type { StopStatus } from '@rundel/core/garden-state';
-import { MoreAtStop } from './MoreAtStop.tsx';
 import { StopWords } from './StopWords.tsx';
 import { usualCheckMethod, CheckMethodButton, type CheckMethod } from './CheckMethodButton.tsx';
 
@@ -27,6 +27,8 @@ const EntryDialog = lazy(() =>
   import('../../ui/entries/EntryDialog.tsx').then((module) => ({ default: module.EntryDialog })),
 );
 const PlantChoice = lazy(() => import('./PlantChoice.tsx'));
+const StopJobs = lazy(() => import('./StopJobs.tsx'));
+const StopTrusses = lazy(() => import('./StopTrusses.tsx'));
 const ReadingDialog = lazy(() => import('./ReadingDialog.tsx'));
 
 /** Everything to do at one stop. `onNext` leads on along the walk. */
@@ -61,6 +63,7 @@ export function StopActions({
   };
   const [dialog, setDialog] = useState<NewEntryKind>();
   const [isFeeding, setFeeding] = useState(false);
+  const [isTrussOpen, setTrussOpen] = useState(false);
   const offered = feeds.find(({ advice }) => advice.kind === 'feed');
   const checks = 'checks' in status ? status.checks : [];
   const [stationId, setStation] = useState<string>();
@@ -168,10 +171,18 @@ export function StopActions({
       {status.kind !== 'watering' && (
         <Box sx={{ display: 'flex', justifyContent: 'space-between', flexWrap: 'wrap' }}>
           <Button onClick={() => setDialog('watering')}>Water it anyway</Button>
+          <Button component={Link} to={`/bags/${bag.container.id}/trouble`}>
+            Trouble?
+          </Button>
+          {bag.occupants.some(({ crop }) => crop.id === 'tomato') && (
+            <Button aria-expanded={isTrussOpen} onClick={() => setTrussOpen(!isTrussOpen)}>
+              Trusses
+            </Button>
+          )}
           {status.kind === 'check' && <SkipButton onSkip={onSkip} />}
         </Box>
       )}
-      <MoreAtStop key={bag.container.id} bag={bag} />
+      <Suspense>{isTrussOpen && <StopTrusses bag={bag} />}</Suspense>
       {reading && (
         <Suspense>
           <ReadingDialog bag={bag} kind={reading} onCheck={onCheck} onClose={() => setReading(undefined)} />
@@ -200,6 +211,10 @@ export function StopActions({
         Waterings are in your {wateringMeasure(garden).name}. Keys: 1–5 grade, Enter gives or goes on, U
         undoes.
       </Box>
+      {/* last of all: it comes a moment later and moves nothing */}
+      <Suspense>
+        <StopJobs bag={bag} />
+      </Suspense>
     </Box>
   );
 }

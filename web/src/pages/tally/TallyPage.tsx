@@ -22,8 +22,10 @@ import {
   type Bag,
   type UnitFormat,
 } from '../../store/index.ts';
+import { usePickings } from '../../store/pickings.ts';
 import { useCosts } from '../../store/supplies.ts';
 
+const WeighInRow = lazy(() => import('./WeighInRow.tsx'));
 const PickingChart = lazy(() => import('./PickingChart.tsx'));
 
 /** More lines than this lie over one another and are not told apart. */
@@ -40,16 +42,19 @@ export default function TallyPage() {
   const money = useMoney();
   const thisYear = Number(clock.now().slice(0, 4));
   const [fields, change] = useAddress();
-  const picked = useMemo(() => live.filter((e) => e.kind === 'picking'), [live]);
+  const picked = usePickings();
   const years = useMemo(() => [...new Set([thisYear, ...pickedYears(picked)])], [picked, thisYear]);
   const asked = Number(fields.get('year'));
   const year = years.includes(asked) ? asked : thisYear;
   const costs = useCosts(year);
   const [picking, setPicking] = useState<Bag>();
+  const [isInRow, setInRow] = useState(false);
+  const standing = bags.filter((bag) => bag.occupants.length > 0);
   const pickings = useMemo(() => pickingsOf(picked, year), [picked, year]);
   const tallies = useMemo(() => tallyPickings(pickings), [pickings]);
   const before = useMemo(() => tallyPickings(pickingsOf(picked, year - 1)), [picked, year]);
   const total = tallies.reduce((sum, t) => sum + t.kilograms, 0);
+  const lost = tallies.reduce((sum, t) => sum + t.lostKilograms, 0);
   const today = dayOf(clock.now());
   /** days are told without their year when it is the one that is shown */
   const near = year === thisYear ? today : `${year}-12-31`;
@@ -82,7 +87,13 @@ export default function TallyPage() {
       isNumber: true,
       sort: (tally) => tally.kilograms,
       cell: (tally) =>
-        `${unitFormat.show(tally.kilograms, 'crop')}${tally.unweighed > 0 ? ` + ${tally.unweighed} unweighed` : ''}`,
+        [
+          unitFormat.show(tally.kilograms, 'crop'),
+          tally.byCountKilograms > 0
+            ? `, ${unitFormat.show(tally.byCountKilograms, 'crop')} of it by count`
+            : '',
+          tally.unweighed > 0 ? ` + ${tally.unweighed} unweighed` : '',
+        ].join(''),
     },
     {
       id: 'fruit',
@@ -148,19 +159,26 @@ export default function TallyPage() {
       }
       actions={
         bags.length > 0 && (
-          <TextField
-            select
-            label="Picked from"
-            value=""
-            onChange={(e) => setPicking(bags.find((b) => b.container.id === e.target.value))}
-            sx={{ minWidth: 200 }}
-          >
-            {bags.map((bag) => (
-              <MenuItem key={bag.container.id} value={bag.container.id}>
-                {titleOf(bag)}
-              </MenuItem>
-            ))}
-          </TextField>
+          <>
+            {standing.length > 1 && (
+              <Button variant="outlined" onClick={() => setInRow(true)} sx={{ alignSelf: 'center' }}>
+                Weigh several in a row
+              </Button>
+            )}
+            <TextField
+              select
+              label="Picked from"
+              value=""
+              onChange={(e) => setPicking(bags.find((b) => b.container.id === e.target.value))}
+              sx={{ minWidth: 200 }}
+            >
+              {bags.map((bag) => (
+                <MenuItem key={bag.container.id} value={bag.container.id}>
+                  {titleOf(bag)}
+                </MenuItem>
+              ))}
+            </TextField>
+          </>
         )
       }
     >
@@ -208,7 +226,7 @@ export default function TallyPage() {
                   ? `, on ${shortDay(firstOn, near)}`
                   : `, from ${shortDay(firstOn, near)} to ${shortDay(lastOn, near)}`
                 : ''}
-              .
+              .{lost > 0 ? ` ${unitFormat.show(lost, 'crop')} of it was lost.` : ''}
               {best && tallies.length > 1
                 ? ` Bag ${nameOf(best)} ${year === thisYear ? 'leads' : 'led'} with ${unitFormat.show(best.kilograms, 'crop')}.`
                 : ''}
@@ -249,6 +267,7 @@ export default function TallyPage() {
           </Panel>
         </>
       )}
+      <Suspense>{isInRow && <WeighInRow bags={standing} onClose={() => setInRow(false)} />}</Suspense>
       {picking && <EntryDialog kind="picking" bags={[picking]} onClose={() => setPicking(undefined)} />}
     </Page>
   );

@@ -2,6 +2,9 @@ import { FormControlLabel, Switch, Typography } from '@mui/material';
 import { useState } from 'react';
 import { bagsWords } from '../../text/bag-text.ts';
 import { newId, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
+import { Remark } from '../Remark.tsx';
+import { pickingDoubt } from './picking-doubt.ts';
+import { pickingAsked } from './plant-forms.ts';
 import { HarvestHold } from '../care/HarvestHold.tsx';
 import { FormDialog, FormFields, useFields, type FormStart } from '../form/index.ts';
 import { useWhen } from '../When.tsx';
@@ -62,7 +65,7 @@ export function EntryDialog({
   /** it was put in the diary; left out: as when it is closed */
   onDone?(): void;
 }) {
-  const { garden, record } = useGarden();
+  const { garden, live, record } = useGarden();
   const unitFormat = useUnitFormat();
   const entry: NewEntry = NEW_ENTRIES[kind];
   const [first] = bags;
@@ -70,16 +73,26 @@ export function EntryDialog({
   const plant = usePlantOf(entry.whole ? plantsOf(bags) : [], entry.whole ?? '', plantId);
   const canShare = bags.length > 1 && (kind === 'watering' || kind === 'picking');
   const [isShared, setShared] = useState(false);
+  const [asked, setAsked] = useState<string>();
   const entryForm = formOf(kind);
   const form = useFields(entryForm?.fields({ garden, unitFormat }) ?? {}, {
     values: { ...entry.start, ...start },
     ...checkOf(entryForm),
+    ...(kind === 'picking' ? { isAsked: pickingAsked(bags) } : {}),
   });
   const { amount } = form.values as { readonly amount?: number };
   const submit = form.submit(async (values, texts) => {
     const at = when.read();
     if (at === undefined) return;
     const facts = entryForm?.facts(values, texts) ?? {};
+    const doubt =
+      kind === 'picking'
+        ? pickingDoubt(facts as Parameters<typeof pickingDoubt>[0], bags, at, { garden, live, unitFormat })
+        : undefined;
+    if (doubt !== undefined && doubt !== asked) {
+      setAsked(doubt);
+      return;
+    }
     const shares = isShared
       ? sharedAmong(facts as Parameters<typeof sharedAmong>[0], bags.length)
       : undefined;
@@ -114,6 +127,7 @@ export function EntryDialog({
         />
       )}
       {when.field}
+      {asked && <Remark role="alert">{asked} Press again if it is right.</Remark>}
       {bags.length > 1 && (
         <Typography variant="body2">
           It is put in the diary of each: {bags.map(({ container }) => container.label).join(', ')}.

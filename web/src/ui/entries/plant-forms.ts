@@ -1,5 +1,6 @@
-import { SUPPORTS } from '@rundel/core/plants';
-import { LEAVING_WORDS } from '../../text/plant-text.ts';
+import { SUPPORTS, type Occupant } from '@rundel/core/plants';
+import { LEAVING_WORDS, PICK_SIZE_WORDS, PICK_STAGE_WORDS, PICK_USE_WORDS } from '../../text/plant-text.ts';
+import { causeOptions } from './care-forms.ts';
 import { TENDED_WORDS } from '../../text/tended-text.ts';
 import {
   amountField,
@@ -7,16 +8,38 @@ import {
   namedOptions,
   numberField,
   optionsOf,
+  rowField,
   switchField,
   textField,
 } from '../form/index.ts';
 import { entryForm, typedWithUnit } from './entry-form.ts';
 
+/** Crops that are picked by their size, and those by their colour; peppers by both. */
+const BY_SIZE: readonly string[] = ['cucumber', 'aubergine', 'pepper'];
+const BY_COLOUR: readonly string[] = ['tomato', 'pepper'];
+
+/** What a picking from these bags is asked: how ripe or how large by its crop, what took it where it was lost. */
+export function pickingAsked(bags: readonly { readonly occupants: readonly Occupant[] }[]) {
+  const crops = bags.flatMap(({ occupants }) => occupants.map((o) => o.crop.id));
+  const some = (of: readonly string[]) => crops.length === 0 || crops.some((id) => of.includes(id));
+  return (name: string, texts: Readonly<Record<string, string>>): boolean =>
+    name === 'stage'
+      ? some(BY_COLOUR)
+      : name === 'size'
+        ? some(BY_SIZE)
+        : name === 'lostTo'
+          ? texts.use === 'lost'
+          : true;
+}
+
+/** Not lost to anything named. */
+const NOBODY = 'nobody';
+
 export const pickingForm = entryForm<'picking'>()({
-  fields: () => ({
+  fields: (_, entry) => ({
     kilograms: amountField({
       label: 'Weight',
-      help: 'As "0.45", "450 g" or "1 lb".',
+      help: 'As "0.45", "450 g" or "1 lb". A count alone will do.',
       purpose: 'crop',
       // from a single small fruit to all of a planter; who counts need not weigh
       low: 0.001,
@@ -25,26 +48,36 @@ export const pickingForm = entryForm<'picking'>()({
     }),
     count: numberField({
       label: 'How many',
-      help: 'If you counted them.',
       low: 1,
       high: 5000,
       isWhole: true,
       isOptional: true,
       problem: 'A whole number of fruits, please.',
     }),
+    stage: rowField({ label: 'How ripe', options: optionsOf(PICK_STAGE_WORDS) }),
+    size: rowField({ label: 'How large', options: optionsOf(PICK_SIZE_WORDS) }),
+    use: rowField({ label: 'What becomes of it', options: optionsOf(PICK_USE_WORDS) }),
+    lostTo: choiceField({
+      label: 'Lost to',
+      options: [{ id: NOBODY, label: 'Not said' }, ...causeOptions(entry?.lostTo).slice(1)],
+    }),
   }),
-  start: ({ kilograms, count, asEntered }) => ({
-    values: { kilograms, count },
+  start: ({ kilograms, count, asEntered, stage, size, use, lostTo }) => ({
+    values: { kilograms, count, stage, size, use, lostTo: lostTo ?? NOBODY },
     texts: { kilograms: typedWithUnit(asEntered) },
   }),
   check: ({ kilograms, count }) =>
     kilograms === undefined && count === undefined
       ? [{ at: 'kilograms', problem: 'Give a weight, a count, or both.' }]
       : [],
-  facts: ({ kilograms, count }, texts) => ({
+  facts: ({ kilograms, count, stage, size, use, lostTo }, texts) => ({
     kilograms,
     count,
     asEntered: kilograms === undefined ? undefined : texts.kilograms.trim(),
+    stage,
+    size,
+    use,
+    lostTo: use === 'lost' && lostTo !== NOBODY ? lostTo : undefined,
   }),
 });
 

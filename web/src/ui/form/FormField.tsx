@@ -1,4 +1,4 @@
-import { Box, FormControlLabel, InputAdornment, MenuItem, Switch, TextField } from '@mui/material';
+import { Box, Button, FormControlLabel, InputAdornment, MenuItem, Switch, TextField } from '@mui/material';
 import { lazy, Suspense } from 'react';
 import { useController } from 'react-hook-form';
 import type { Fields, Option } from './field.ts';
@@ -73,6 +73,10 @@ export function FormField<F extends Fields>({
         />
       </Suspense>
     );
+  if (input.kind === 'choice' && input.isRow)
+    return (
+      <RowOfChoices label={words} options={options ?? input.options} value={bound.value} onChange={put} />
+    );
   const unit = input.kind === 'number' ? input.unit?.(form.context) : undefined;
   const adornment = unit && !isBare && (
     <InputAdornment position={input.kind === 'number' && input.isBefore ? 'start' : 'end'}>
@@ -122,6 +126,38 @@ export function FormField<F extends Fields>({
           ))
         : undefined}
     </TextField>
+  );
+}
+
+/** A few choices as buttons in a row, wide enough for a thumb. */
+function RowOfChoices({
+  label,
+  options,
+  value,
+  onChange,
+}: {
+  readonly label: string;
+  readonly options: readonly Option[];
+  readonly value: string;
+  onChange(text: string): void;
+}) {
+  return (
+    <Box role="group" aria-label={label}>
+      <Box sx={{ color: 'text.secondary', fontSize: '0.88rem', marginBlockEnd: 0.5 }}>{label}</Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+        {options.map((option) => (
+          <Button
+            key={option.id}
+            variant={value === option.id ? 'contained' : 'outlined'}
+            aria-pressed={value === option.id}
+            onClick={() => onChange(value === option.id ? '' : option.id)}
+            sx={{ minHeight: 48, flex: '1 0 auto', paddingInline: 1.25 }}
+          >
+            {option.label}
+          </Button>
+        ))}
+      </Box>
+    </Box>
   );
 }
 

@@ -31,7 +31,7 @@ export type FieldInput =
       readonly isBefore?: boolean;
     }
   | { readonly kind: 'text'; readonly lines?: number; readonly longest: number }
-  | { readonly kind: 'choice'; readonly options: readonly Option[] }
+  | { readonly kind: 'choice'; readonly options: readonly Option[]; readonly isRow?: boolean }
   | { readonly kind: 'switch' }
   | { readonly kind: 'day'; readonly latest?: string };
 
@@ -156,6 +156,20 @@ export function choiceField<Id extends string>(
     options,
     input: { kind: 'choice', options },
     read: (text) => ({ ok: true, value: text as Id }),
+    write: (value) => value,
+  };
+}
+
+/** One of a few as buttons for a thumb, or none: a second press takes it back. */
+export function rowField<Id extends string>(
+  words: Words & { readonly options: readonly { readonly id: Id; readonly label: string }[] },
+): Field<Id | undefined> {
+  const { label, help, options } = words;
+  return {
+    label,
+    help,
+    input: { kind: 'choice', options, isRow: true },
+    read: (text) => ({ ok: true, value: text === '' ? undefined : (text as Id) }),
     write: (value) => value,
   };
 }

@@ -41,7 +41,9 @@ export function beginning<F extends Fields>(
         const typed = start.texts?.[name];
         if (typed !== undefined) return [name, typed];
         if (values[name] !== undefined) return [name, field.write(values[name], context)];
-        return [name, field.input.kind === 'choice' ? (field.input.options[0]?.id ?? '') : ''];
+        const { input } = field;
+        // of a row of buttons none is pressed until one is
+        return [name, input.kind === 'choice' && !input.isRow ? (input.options[0]?.id ?? '') : ''];
       }),
     );
   return { values, texts: textsOf(fieldsFor(textsOf(fieldsFor({})))) };

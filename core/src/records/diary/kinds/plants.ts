@@ -1,7 +1,16 @@
 import * as z from '../../../schema/index.ts';
 import type { Effect } from '../effect.ts';
 import { idSchema } from '../../ids.ts';
-import { LEAVING_REASONS, PLANTING_METHOD_IDS, STAGES, SUPPORT_KINDS, TENDED_TASKS } from '../../kinds.ts';
+import {
+  LEAVING_REASONS,
+  PLANTING_METHOD_IDS,
+  STAGES,
+  SUPPORT_KINDS,
+  TENDED_TASKS,
+  PICK_SIZES,
+  PICK_STAGES,
+  PICK_USES,
+} from '../../kinds.ts';
 import { seedlingSchema } from '../../seedling.ts';
 import { asEntered, entryBase, inContainer, maybeAtPlant } from './base.ts';
 
@@ -106,6 +115,11 @@ export const pickingEntry = z
     kilograms: z.optional(z.number().check(z.gt(0), z.lte(100))),
     count: z.optional(z.int().check(z.gte(1), z.lte(5000))),
     asEntered,
+    stage: z.optional(z.enum(PICK_STAGES)),
+    size: z.optional(z.enum(PICK_SIZES)),
+    use: z.optional(z.enum(PICK_USES)),
+    /** to what it was lost, where it was */
+    lostTo: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   })
   .check(
     z.refine((p) => p.kilograms !== undefined || p.count !== undefined, {

@@ -9,6 +9,7 @@ import { COST_WORDS, howWords, perWeight } from '../../../text/cost-text.ts';
 import { FormFields, InlineForm, priceField, textField, useFields } from '../../../ui/form/index.ts';
 import { DataTable, type Column } from '../../../ui/table/index.ts';
 import { useBags, useGarden, useMoney, useUnitFormat, type Bag } from '../../../store/index.ts';
+import { usePickings } from '../../../store/pickings.ts';
 import { useCosts } from '../../../store/supplies.ts';
 import { NoBags } from '../NoBags.tsx';
 import { SpendDialog } from './SpendDialog.tsx';
@@ -41,26 +42,20 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
 
 /** What each bag came to this season, and the ways to put money and minutes in. */
 export default function CostBench() {
-  const { garden, clock, live } = useGarden();
+  const { garden, clock } = useGarden();
   const unitFormat = useUnitFormat();
   const money = useMoney();
   const { bags } = useBags();
   const year = Number(clock.now().slice(0, 4));
   const byBag = useCosts(year);
+  const pickings = usePickings();
   const [dialog, setDialog] = useState<'spent' | 'lamps' | 'worked'>();
   if (bags.length === 0) return <NoBags label="Add a bag first; then what it comes to stands here." />;
   const costs = bags.flatMap((bag) => {
     const cost = byBag.get(bag.container.id);
     return cost ? [{ bag, cost }] : [];
   });
-  const picked = new Map(
-    tallyPickings(
-      pickingsOf(
-        live.filter((e) => e.kind === 'picking'),
-        year,
-      ),
-    ).map((t) => [t.containerId, t.kilograms]),
-  );
+  const picked = new Map(tallyPickings(pickingsOf(pickings, year)).map((t) => [t.containerId, t.kilograms]));
   const eachOf = ({ bag, cost }: CostOfBag) => {
     const kilograms = picked.get(bag.container.id) ?? 0;
     return kilograms > 0 && cost.total > 0 ? perWeight(cost.total / kilograms, unitFormat).price : undefined;
