@@ -37,7 +37,10 @@ test('an inspection on a phone: brown edges after cold nights, looked at again a
 
   await page.clock.setFixedTime(new Date(Date.parse(JUNE_MORNING) + 8 * 86_400_000));
   await visit(page, '/round');
-  await page.getByRole('link', { name: /^Look again: cold nights/ }).tap();
+  await page
+    .getByRole('link', { name: /^Look again: cold nights/ })
+    .first()
+    .tap();
   await page.getByRole('button', { name: 'New leaves are clean' }).tap();
   await page.getByRole('button', { name: 'over', exact: true }).tap();
   await page.getByRole('button', { name: 'Put in the diary' }).tap();

@@ -62,17 +62,18 @@ export const RoundSidebar = memo(function RoundSidebar({
           <DeviceReadings bags={bags} walkId={walk.startedAt} />
         )}
         <Jobs />
+        {/* with the jobs and not before them: what stands below would be pushed down */}
+        <WhenSeen height={CARD_HIGH}>
+          <Suspense>
+            <WeatherCard />
+          </Suspense>
+        </WhenSeen>
+        <LaterList
+          bags={bags}
+          laterIds={plan?.later.map((l) => l.containerId) ?? []}
+          walkIds={walk?.containerIds ?? []}
+        />
       </Suspense>
-      <WhenSeen height={CARD_HIGH}>
-        <Suspense>
-          <WeatherCard />
-        </Suspense>
-      </WhenSeen>
-      <LaterList
-        bags={bags}
-        laterIds={plan?.later.map((l) => l.containerId) ?? []}
-        walkIds={walk?.containerIds ?? []}
-      />
     </>
   );
 });
