@@ -137,3 +137,7 @@ export function useInspection(
 }
 
 export type Inspection = ReturnType<typeof useInspection>;
+
+/** The likeliest cause, where one can be named: what a grower would enter. */
+export const proposed = ({ diagnosis }: Pick<Inspection, 'diagnosis'>): string =>
+  diagnosis.cannotTell ? 'unknown' : (diagnosis.ranked[0]?.id ?? 'unknown');
