@@ -108,6 +108,23 @@ describe('a spray', () => {
   });
 });
 
+describe('a bait', () => {
+  it('wants neither a test leaf nor water, and is told with what was put out', async () => {
+    const { made } = await openApp(`/bags/${SEVEN}?do=spray`, garden, DEMO_EVENING);
+    const form = await dialog();
+    await choose('What kind', 'Bait');
+    await waitFor(() => expect(within(form).queryByLabelText('In so much water')).toBeNull());
+    expect(within(form).queryByLabelText('On what')).toBeNull();
+    fill('So much of it', '5 g', form);
+    await press('Put in the diary', form);
+    await gone();
+    const [entry] = await made();
+    expect(entry).toMatchObject({ kind: 'sprayed', agent: 'bait', extent: 'whole', asEntered: '5 g' });
+    expect(entry).not.toHaveProperty('gramsPerLitre');
+    await screen.findByText('Put out: bait, 5 g');
+  });
+});
+
 describe('a bag that held a sick plant', () => {
   it('is warned of until it is washed and dried, by halves too, and then no more', async () => {
     const id = idOf(garden, '24');

@@ -21,14 +21,14 @@ function standingThen(
 
 /** Pickings of a garden with a weight each: what was only counted is worth what such fruit usually weighs. */
 export function pickingsWithWeights(garden: Garden, live: readonly Entry[]): readonly WeighedPicking[] {
+  const pickings = live.filter((e): e is EntryOf<'picking'> => e.kind === 'picking');
+  // who stood where is asked only where something was counted and not weighed
+  if (pickings.every((p) => p.kilograms !== undefined)) return weighedPickings(pickings, () => undefined);
   const occupants = new Map(garden.containers.map((c) => [c.id, occupantsOf(c, live, garden)]));
-  return weighedPickings(
-    live.filter((e): e is EntryOf<'picking'> => e.kind === 'picking'),
-    (picking) => {
-      const [first] = standingThen(picking, occupants.get(picking.containerId) ?? []);
-      return first && { crop: first.crop, variety: first.variety };
-    },
-  );
+  return weighedPickings(pickings, (picking) => {
+    const [first] = standingThen(picking, occupants.get(picking.containerId) ?? []);
+    return first && { crop: first.crop, variety: first.variety };
+  });
 }
 
 export function usePickings(): readonly WeighedPicking[] {

@@ -17,7 +17,7 @@ export const ALERT_NAMES: Record<AlertKind, string> = {
 
 /** A warning in a sentence, and what it asks, with its end. */
 export function alertWords(
-  { kind, from, to, value }: WeatherAlert,
+  { kind, from, to, value }: Pick<WeatherAlert, 'kind' | 'from' | 'to' | 'value'>,
   unitFormat: UnitFormat,
   today: string,
 ): { readonly title: string; readonly tasks: string } {

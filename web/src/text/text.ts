@@ -151,3 +151,14 @@ export function agoWords(day: string, today: string): string {
       ? `${Math.round(days / 7)} weeks ago`
       : `on ${shortDay(day, today)}`;
 }
+
+/**
+ * Words as a sentence begins with them.
+ *
+ * @example
+ * sentence('spider mites')
+ * // => 'Spider mites'
+ */
+export function sentence(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}

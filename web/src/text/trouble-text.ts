@@ -78,7 +78,11 @@ export function factorWords(id: FactorId, reading: FactorReading, unitFormat: Un
         ? `${times(count, 'cold night', 'cold nights')} in two weeks, down to ${at}${last}`
         : 'no cold night in two weeks';
     case 'standing-out':
-      return isThere ? `out here for ${count} days only` : 'long used to standing here';
+      return isThere
+        ? count === 0
+          ? 'put out here today'
+          : `out here for ${times(count, 'day', 'days')} only`
+        : 'long used to standing here';
     case 'hot-days':
       return isThere
         ? `${times(count, 'hot day', 'hot days')}, up to ${at}${last}`
@@ -168,7 +172,7 @@ export function sprayedWords(entry: EntryOf<'sprayed'>, unitFormat: UnitFormat):
   const isBait = agent === 'bait';
   return [
     `${isBait ? 'Put out' : 'Sprayed'}: ${agentName(entry)}`,
-    strengthWords(entry, unitFormat),
+    strengthWords(entry, unitFormat) || (isBait ? (entry.asEntered ?? '') : ''),
     litres === undefined ? '' : unitFormat.show(litres, 'water'),
     extent === 'test-leaf' ? 'on one leaf, to try it' : '',
     harvestDays ? `no picking for ${harvestDays} ${harvestDays === 1 ? 'day' : 'days'}` : '',

@@ -11,7 +11,7 @@ import { PlantingRisks } from '../../ui/care/PlantingRisks.tsx';
 import { PlantingAdvice } from '../../ui/PlantingAdvice.tsx';
 import { plantName } from '../../text/plant-text.ts';
 import { plantedWords } from '../../text/planted-text.ts';
-import { shortDay } from '../../text/text.ts';
+import { shortDay, sentence } from '../../text/text.ts';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { CorrectPlanting, LeaveDialog, MovePlantDialog } from './dialogs.ts';
 import { PlantStages } from './PlantStages.tsx';
@@ -81,8 +81,6 @@ function isAlike(a: Occupant, b: Occupant): boolean {
     JSON.stringify([variety.cropId, variety.habitId, plantedOn, planted.seedling, planted.practiceId]);
   return key(a) === key(b);
 }
-
-const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 const days = (n: number) => (n === 1 ? '1 day' : `${n} days`);
 

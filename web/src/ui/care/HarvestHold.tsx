@@ -1,12 +1,10 @@
 import { dayOf } from '@rundel/core/calendar';
 import { harvestHeldUntil } from '@rundel/core/garden-state';
 import { entriesAt } from '@rundel/core/records';
-import { shortDay } from '../../text/text.ts';
+import { shortDay, sentence } from '../../text/text.ts';
 import { agentName } from '../../text/trouble-text.ts';
 import { useGarden, type Bag } from '../../store/index.ts';
 import { Remark } from '../Remark.tsx';
-
-const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** What was sprayed lately holds picking back, by its label. */
 export function HarvestHold({ bags }: { readonly bags: readonly Bag[] }) {

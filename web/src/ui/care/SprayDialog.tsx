@@ -63,6 +63,9 @@ export default function SprayDialog({
   const form = useFields(sprayedForm.fields({ garden, unitFormat }), {
     values: { agent: 'soap', extent: 'test-leaf', ...start?.values },
     ...(start?.texts ? { texts: start.texts } : {}),
+    isAsked: (name, texts) =>
+      !(name === 'extent' && (texts.agent === 'bait' || texts.agent === 'water')) &&
+      !(name === 'litres' && texts.agent === 'bait'),
     check: sprayedForm.check?.bind(sprayedForm) ?? (() => []),
   });
   const { agent, extent, product, litres, harvestDays } = form.values;

@@ -1,3 +1,4 @@
+import { sentence } from '../../text/text.ts';
 import { CAUSES, dilution } from '@rundel/core/care';
 import { OUTCOMES, SPRAY_AGENTS, type SprayAgent } from '@rundel/core/records';
 import { AGENT_WORDS, causeName, OUTCOME_WORDS, TRUSS_WORDS } from '../../text/trouble-text.ts';
@@ -15,8 +16,6 @@ import {
 import type { Read } from '../../text/amount-text.ts';
 import { trimmed } from '@rundel/core/units';
 import { entryForm } from './entry-form.ts';
-
-const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** Every cause that can be named, the unknown first; one that was named by an earlier version stays to be chosen. */
 export function causeOptions(known?: string) {
@@ -198,14 +197,16 @@ export const sprayedForm = entryForm<'sprayed'>()({
     },
     texts: { product: asEntered },
   }),
-  check: ({ product, litres }) =>
-    product !== undefined && litres === undefined
+  // a bait is put out as it is
+  check: ({ agent, product, litres }) =>
+    agent !== 'bait' && product !== undefined && litres === undefined
       ? [{ at: 'litres', problem: 'In how much water? Without it nothing is known of its strength.' }]
       : [],
   facts: ({ agent, name, extent, product, litres, harvestDays, repeatDays, against, note }, texts) => ({
     agent,
     name: optionalWords(name),
-    extent,
+    // neither bait nor plain water is tried on a leaf
+    extent: agent === 'bait' || agent === 'water' ? 'whole' : extent,
     ...(product === undefined || litres === undefined
       ? { millilitresPerLitre: undefined, gramsPerLitre: undefined }
       : { millilitresPerLitre: undefined, gramsPerLitre: undefined, ...strengthOf(product, litres) }),

@@ -68,7 +68,8 @@ export const pickingForm = entryForm<'picking'>()({
   }),
   check: ({ kilograms, count }) =>
     kilograms === undefined && count === undefined
-      ? [{ at: 'kilograms', problem: 'Give a weight, a count, or both.' }]
+      ? // at the second of the two: who leaves the first to count has done nothing wrong
+        [{ at: 'count', problem: 'Give a weight, a count, or both.' }]
       : [],
   facts: ({ kilograms, count, stage, size, use, lostTo }, texts) => ({
     kilograms,

@@ -1,3 +1,4 @@
+import { sentence } from '../../../text/text.ts';
 import { Box, Typography } from '@mui/material';
 import type { ReactNode } from 'react';
 import type { BagRecord, Diagnosis, RankedCause } from '@rundel/core/care';
@@ -6,8 +7,6 @@ import { inUnits } from '../../../text/in-units.ts';
 import { HowCalculated } from '../../../ui/HowCalculated.tsx';
 import { Remark } from '../../../ui/Remark.tsx';
 import { useUnitFormat } from '../../../store/index.ts';
-
-const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** So many causes are told; the rest is a line. */
 const TOLD = 4;

@@ -1,8 +1,8 @@
+import { sentence } from '../../../text/text.ts';
 import { Box, ButtonBase, Typography } from '@mui/material';
 import { SIGNS, type Part, type Sign } from '@rundel/core/care';
 import { useState } from 'react';
 import { SignDrawing } from '../../../section/care/SignDrawing.tsx';
-import { midSentence } from '../../../text/text.ts';
 
 const PARTS: readonly { readonly id: Part; readonly name: string }[] = [
   { id: 'leaves', name: 'Leaves' },
@@ -120,7 +120,7 @@ function Signs({
             }}
           >
             <SignDrawing id={id} size={48} />
-            {name.charAt(0).toUpperCase() + midSentence(name).slice(1)}
+            {sentence(name)}
           </ButtonBase>
         ))}
       </Box>

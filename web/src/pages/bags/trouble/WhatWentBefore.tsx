@@ -1,3 +1,4 @@
+import { sentence } from '../../../text/text.ts';
 import { Box, Button, Typography } from '@mui/material';
 import { RECALLED_FACTORS, type BagRecord } from '@rundel/core/care';
 import { Link } from 'react-router';
@@ -60,7 +61,7 @@ export function WhatWentBefore({
               }}
             >
               <Box sx={{ flex: 1, minWidth: 0 }}>
-                {RECALLED_WORDS[id].charAt(0).toUpperCase() + RECALLED_WORDS[id].slice(1)}
+                {sentence(RECALLED_WORDS[id])}
                 <Box sx={{ color: 'text.secondary', fontSize: '0.88rem' }}>
                   {reading ? `diary: ${factorWords(id, reading, unitFormat)}` : 'the diary does not say'}
                 </Box>

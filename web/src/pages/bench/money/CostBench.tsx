@@ -13,7 +13,7 @@ import { usePickings } from '../../../store/pickings.ts';
 import { useCosts } from '../../../store/supplies.ts';
 import { NoBags } from '../NoBags.tsx';
 import { SpendDialog } from './SpendDialog.tsx';
-import { midSentence } from '../../../text/text.ts';
+import { midSentence, sentence } from '../../../text/text.ts';
 
 /** The column in which each part of a cost stands; one without a column would be missing from the row and not from its sum. */
 const COLUMN_OF: Readonly<Record<CostLine['what'], string>> = {
@@ -37,8 +37,6 @@ interface CostOfBag {
   readonly bag: Bag;
   readonly cost: BagCost;
 }
-
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** What each bag came to this season, and the ways to put money and minutes in. */
 export default function CostBench() {
@@ -67,7 +65,7 @@ export default function CostBench() {
     { id: 'title', header: 'Bag', sort: ({ bag }) => titleOf(bag), cell: ({ bag }) => titleOf(bag) },
     ...COLUMNS.map((whats): Column<CostOfBag> => ({
       id: whats.join(' '),
-      header: capital(whats.map((what) => COST_WORDS[what]).join(', ')),
+      header: sentence(whats.map((what) => COST_WORDS[what]).join(', ')),
       isNumber: true,
       sort: ({ cost }) => sum(cost, whats) || undefined,
       cell: ({ cost }) => {

@@ -1,3 +1,4 @@
+import { sentence } from '../../../text/text.ts';
 import { Box, FormControlLabel, Switch, Typography } from '@mui/material';
 import {
   formOfPlant,
@@ -97,7 +98,7 @@ function OneRule({ form, rule }: { readonly form: TrainingForm; readonly rule: T
           {rule.what}
         </Typography>
         <Typography>
-          {rule.why.charAt(0).toUpperCase() + rule.why.slice(1)}. {inUnits(rule.how, unitFormat)}
+          {sentence(rule.why)}. {inUnits(rule.how, unitFormat)}
         </Typography>
         <Typography variant="body2" sx={{ color: 'text.secondary', marginBlock: 0.5 }}>
           {kinds.map((kind) => MARK_WORDS[kind]).join('; ')}.{rule.isUnderCover ? ' Under a roof only.' : ''}

@@ -1,3 +1,4 @@
+import { sentence } from '../../../text/text.ts';
 import { Box, Typography } from '@mui/material';
 import type { AwayBagPlan, AwayPlan } from '@rundel/core/away';
 import { IconBucketDroplet } from '@tabler/icons-react';
@@ -147,11 +148,9 @@ function Strip({
       >
         Comes through {inHundred(row.planned.survives)}
         {isChanged ? `, as it is ${inHundred(row.asItIs.survives)}` : ''}.{' '}
-        {todo.length > 0 && <strong>{capital(todo.join('; '))}.</strong>}
+        {todo.length > 0 && <strong>{sentence(todo.join('; '))}.</strong>}
         {!row.isSafe && <> Not enough for the risk you accept.</>}
       </Typography>
     </Box>
   );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
