@@ -81,7 +81,7 @@ describe('the form of each kind of entry', () => {
     const counted = corrected(picking, { kilograms: '' });
     expect(counted.ok && 'kilograms' in counted.draft).toBe(false);
     expect(corrected(picking, { kilograms: '', count: '' })).toMatchObject({
-      problems: { kilograms: 'Give a weight, a count, or both.' },
+      problems: { count: 'Give a weight, a count, or both.' },
     });
     expect(corrected(of('weather'), { min: '30', max: '20' })).toMatchObject({
       problems: { max: expect.stringContaining('colder') as string },
