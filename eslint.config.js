@@ -38,10 +38,12 @@ const CORE = [
   'season',
   'feeding',
   'care',
+  'trials',
   'pickings',
   'away',
   'round',
   'garden-state',
+  'tally',
 ];
 const CORE_ORDER = `Core's folders take from those before them: ${CORE.join(' ← ')}.`;
 const BY_INDEX = {

@@ -138,6 +138,7 @@ export function gannetSlip(seed: number): Garden {
       plans: [],
       regimes: [],
       tanks: [],
+      trials: [],
       entries,
     };
     if (planned.plants > 0)
@@ -160,6 +161,7 @@ export function gannetSlip(seed: number): Garden {
     plans: [],
     regimes: [],
     tanks: [],
+    trials: [],
   };
   const {
     products,

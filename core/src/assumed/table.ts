@@ -4,6 +4,7 @@ import { CARE_ASSUMPTIONS } from './care.ts';
 import { FEEDING_ASSUMPTIONS } from './feeding.ts';
 import { GROWTH_ASSUMPTIONS } from './growth.ts';
 import { CHECK_ASSUMPTIONS } from './checks.ts';
+import { PICKING_ASSUMPTIONS } from './pickings.ts';
 import { PLANTING_ASSUMPTIONS } from './planting.ts';
 import { ROUND_ASSUMPTIONS } from './rounds.ts';
 import { TIMING_ASSUMPTIONS } from './timing.ts';
@@ -26,6 +27,7 @@ export const ASSUMPTIONS = {
   ...ROUND_ASSUMPTIONS,
   ...FEEDING_ASSUMPTIONS,
   ...CARE_ASSUMPTIONS,
+  ...PICKING_ASSUMPTIONS,
 } as const satisfies Record<string, Assumption>;
 
 /** The same table in parts, for reading. */
@@ -42,6 +44,7 @@ export const ASSUMPTION_THEMES: readonly {
   { name: 'Rounds, and going away', assumptions: ROUND_ASSUMPTIONS },
   { name: 'Feeding', assumptions: FEEDING_ASSUMPTIONS },
   { name: 'Training, trouble and protection', assumptions: CARE_ASSUMPTIONS },
+  { name: 'Pickings, trials and the shelf', assumptions: PICKING_ASSUMPTIONS },
 ];
 
 export type AssumptionName = keyof typeof ASSUMPTIONS;

@@ -89,6 +89,7 @@ function recordOf(entries: readonly Entry[], cover: 'open' | 'glass' | 'heated' 
     plans: [],
     regimes: [],
     tanks: [],
+    trials: [],
     entries: [planted, ...entries],
   };
   const live = liveEntries(garden.entries);

@@ -19,9 +19,12 @@ export const ID_PREFIXES = {
   plan: 'pln',
   regime: 'reg',
   tank: 'tnk',
+  trial: 'tri',
   entry: 'ent',
   /** a trouble or a spray, with all that follows it up */
   case: 'cas',
+  /** fruit that lies on the shelf together */
+  lot: 'lot',
 } as const;
 
 export type IdOf = keyof typeof ID_PREFIXES;

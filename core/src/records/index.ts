@@ -55,6 +55,7 @@ export {
   type Records,
   type TableName,
 } from './records.ts';
+export { type Trial, type TrialUnit } from './trial.ts';
 export { settingsSchema, type OwnedSupport, type Settings } from './settings.ts';
 export { daySchema, momentSchema } from './time.ts';
 export {
@@ -67,6 +68,8 @@ export {
   type Outcome,
   type PickSize,
   type PickStage,
+  TRIAL_MEASURES,
+  type TrialMeasure,
   type PickUse,
   type SprayAgent,
   type TendedTask,

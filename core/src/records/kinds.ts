@@ -140,3 +140,7 @@ export type PickSize = (typeof PICK_SIZES)[number];
 /** What became of it. */
 export const PICK_USES = ['eaten', 'given', 'sold', 'stored', 'lost'] as const;
 export type PickUse = (typeof PICK_USES)[number];
+
+/** What a trial goes by: weight, number of fruit, weight of one, weight by litre of mix, or days to the first picking. */
+export const TRIAL_MEASURES = ['kilograms', 'count', 'fruit', 'per-litre', 'first-picking'] as const;
+export type TrialMeasure = (typeof TRIAL_MEASURES)[number];

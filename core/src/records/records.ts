@@ -7,6 +7,7 @@ import { recipePartsSchema } from './mix.ts';
 import { batchSchema, planSchema, plantSchema, varietySchema } from './plant.ts';
 import { productSchemaOf } from './product.ts';
 import { regimeFields } from './regime.ts';
+import { trialSchema } from './trial.ts';
 
 /** A mix of the grower's own. */
 export const mixSchema = z.object({
@@ -68,6 +69,7 @@ export const RECORD_SCHEMAS = {
   plans: planSchema,
   regimes: regimeSchema,
   tanks: tankSchema,
+  trials: trialSchema,
 } as const;
 
 export type TableName = keyof typeof RECORD_SCHEMAS;

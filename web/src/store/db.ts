@@ -29,6 +29,7 @@ export class GardenDb extends Dexie {
   plans!: Table<RecordOf<'plans'>, string>;
   regimes!: Table<RecordOf<'regimes'>, string>;
   tanks!: Table<RecordOf<'tanks'>, string>;
+  trials!: Table<RecordOf<'trials'>, string>;
   entries!: Table<Entry, string>;
   settings!: Table<Settings & { readonly id: 'settings' }, string>;
   device!: Table<DeviceNote, string>;
@@ -65,6 +66,7 @@ export class GardenDb extends Dexie {
         await rewrite('entries', entryWithNewNames);
       });
     this.version(6).stores({ tanks: 'id' });
+    this.version(7).stores({ trials: 'id' });
   }
 }
 
@@ -82,4 +84,5 @@ export const RECORD_TABLES: readonly TableName[] = [
   'plans',
   'regimes',
   'tanks',
+  'trials',
 ];

@@ -79,6 +79,8 @@ const MIGRATIONS: readonly Migration[] = [
   (garden) => ({ ...garden, tanks: [] }),
   // 8: training, trusses, signs of trouble and what came of it, sprays, cleaning, alerts: all of it may be left out
   (garden) => garden,
+  // 9: trials; the shelf, prices of the shop and minutes of a round may be left out
+  (garden) => ({ ...garden, trials: [] }),
 ];
 
 export const LATEST_VERSION = MIGRATIONS.length + 1;

@@ -33,6 +33,7 @@ export function newGarden(
     plans: [],
     regimes: [],
     tanks: [],
+    trials: [],
     entries: [],
   };
 }

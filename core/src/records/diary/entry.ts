@@ -41,6 +41,7 @@ import {
   warmthEntry,
   PLANT_EFFECTS,
 } from './kinds/plants.ts';
+import { shelfCheckEntry, shelvedEntry, SHELF_EFFECTS } from './kinds/shelf.ts';
 import { tankEntry, TANK_EFFECTS } from './kinds/tank.ts';
 import { wateringEntry, dripEntry, checkEntry, skippedEntry, WATER_EFFECTS } from './kinds/water.ts';
 
@@ -81,6 +82,8 @@ export const ENTRY_SCHEMAS = [
   sprayedEntry,
   cleanedEntry,
   warnedEntry,
+  shelvedEntry,
+  shelfCheckEntry,
   weatherEntry,
   removedEntry,
 ] as const;
@@ -108,6 +111,7 @@ export const ENTRY_EFFECTS: Readonly<Record<EntryKind, readonly Effect[]>> = {
   ...PLANT_EFFECTS,
   ...STOCK_EFFECTS,
   ...CARE_EFFECTS,
+  ...SHELF_EFFECTS,
   ...OTHER_EFFECTS,
 };
 

@@ -120,6 +120,10 @@ export const pickingEntry = z
     use: z.optional(z.enum(PICK_USES)),
     /** to what it was lost, where it was */
     lostTo: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
+    /** what was got for it, where it was sold */
+    soldFor: z.optional(z.number().check(z.gte(0), z.lte(100_000))),
+    /** the lot on the shelf that it went into, where it was stored */
+    lotId: z.optional(idSchema('lot')),
   })
   .check(
     z.refine((p) => p.kilograms !== undefined || p.count !== undefined, {

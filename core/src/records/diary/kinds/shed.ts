@@ -91,6 +91,8 @@ export const workedEntry = z.object({
   kind: z.literal('worked'),
   ...entryBase,
   minutes: z.number().check(z.gt(0), z.lte(1440)),
+  /** timed on a round, or spent at the bench; left out: not said */
+  during: z.optional(z.enum(['round', 'bench'])),
   containerIds: z.array(idSchema('container')).check(z.maxLength(400)),
 });
 
