@@ -45,7 +45,6 @@ export {
   type PlantingRisk,
 } from './hygiene/cleaning.ts';
 export {
-  daysToRipe,
   nextTrussSteps,
   ripeSpan,
   trussesOf,
@@ -56,3 +55,4 @@ export {
 export { CAUTIONS, type CautionId, type DangerCaution } from './cautions.ts';
 export { bagHistory, type BagYear } from './hygiene/history.ts';
 export { lookOuts, type LookOut } from './protection/pests.ts';
+export { learntRipeDays, ripeDays, type RipeDays } from './trusses/ripe-days.ts';

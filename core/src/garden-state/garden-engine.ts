@@ -110,7 +110,8 @@ export class GardenEngine {
       tank,
       ...together,
       ...plans,
-      ...Object.values(learnt),
+      ...Object.values(learnt.assumptions),
+      JSON.stringify(learnt.setToRipe),
       ...here,
     ];
     const last = this.kept.get(container.id);

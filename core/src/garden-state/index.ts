@@ -27,6 +27,7 @@ export {
   type GardenChange,
   type KnownState,
 } from './garden-engine.ts';
+export { learntRipening, setToRipeSeen, taughtVarieties } from './ripe-days.ts';
 export { learntOf, withLearnt, type Learnt } from './learnt.ts';
 export {
   type FeedOffer,

@@ -4,27 +4,42 @@ import { learnForecastSpread } from '../water/index.ts';
 import { knownWeather, siteOf } from './bag-state.ts';
 import { learnFinger } from './finger.ts';
 import { propertiesOf, type BagProperties } from './properties.ts';
+import { learntRipening, taughtVarieties, type LearntRipening } from './ripe-days.ts';
 
-/** Parameters learnt from the diary; settings override them. */
-export interface Learnt {
+/** Assumptions in place of the table's, where the diary says better. */
+interface LearntAssumptions {
   readonly fingerOffset?: number;
   readonly fingerNoise?: number;
   readonly filledDemandSpread?: number;
   readonly usualEto?: number;
 }
 
-/** This grower's finger, from checks beside weighings, and this site's weather, from the days that were noted. */
+/** Parameters learnt from the diary; what the grower says goes before them. */
+export interface Learnt {
+  readonly assumptions: LearntAssumptions;
+  /** days from set to ripe, by variety */
+  readonly setToRipe: LearntRipening;
+}
+
+/** This grower's finger, from checks beside weighings; this site's weather, from the days that were noted; the varieties' ripening. */
 export function learntOf(garden: Garden, live: readonly Entry[]): Learnt {
-  return { ...fingerOf(garden, live), ...forecastOf(garden, live) };
+  return {
+    assumptions: { ...fingerOf(garden, live), ...forecastOf(garden, live) },
+    setToRipe: learntRipening(garden, live),
+  };
 }
 
-/** A garden with what its diary has taught in its assumptions; a number that the grower set goes before it. */
-export function withLearnt(garden: Garden, learnt: Learnt): Garden {
-  const { settings } = garden;
-  return { ...garden, settings: { ...settings, assumptions: { ...learnt, ...settings.assumptions } } };
+/** A garden with what its diary has taught in its assumptions and varieties. */
+export function withLearnt(garden: Garden, { assumptions, setToRipe }: Learnt): Garden {
+  const { settings, varieties } = garden;
+  return {
+    ...garden,
+    settings: { ...settings, assumptions: { ...assumptions, ...settings.assumptions } },
+    varieties: taughtVarieties(varieties, setToRipe),
+  };
 }
 
-function fingerOf(garden: Garden, live: readonly Entry[]): Learnt {
+function fingerOf(garden: Garden, live: readonly Entry[]): LearntAssumptions {
   const weighed = garden.containers.filter((c) =>
     entriesAt(live, c.id).some((e) => e.kind === 'check' && e.check.method === 'scale'),
   );
@@ -41,7 +56,7 @@ function fingerOf(garden: Garden, live: readonly Entry[]): Learnt {
   return pairs === 0 ? {} : { fingerOffset, fingerNoise };
 }
 
-function forecastOf({ settings }: Garden, live: readonly Entry[]): Learnt {
+function forecastOf({ settings }: Garden, live: readonly Entry[]): LearntAssumptions {
   const assumed = resolveAssumed(settings.assumptions);
   const { windows, filledDemandSpread, usualEto } = learnForecastSpread(
     knownWeather(live),

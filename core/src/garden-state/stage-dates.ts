@@ -1,6 +1,6 @@
 import { resolveAssumed, type Assumed } from '../assumed/index.ts';
 import { addDays, daysBetween, type Day } from '../calendar/index.ts';
-import { daysToRipe } from '../care/index.ts';
+import { ripeDays } from '../care/index.ts';
 import type { Garden, Stage } from '../records/index.ts';
 import type { DaySpread, StageDate, StageDates } from '../feeding/index.ts';
 import { datesFrom, frostYear, storyOf, timingPracticeOf, type PlantingDates } from '../season/index.ts';
@@ -79,7 +79,7 @@ export function stageDatesOf(
       picking ??
       notBefore(
         set
-          ? addDays(set.day, daysToRipe(eldest.crop.id, eldest.variety.fruitGrams).likely)
+          ? addDays(set.day, ripeDays(eldest.crop.id, eldest.variety).likely)
           : dates.picking.from,
         'ripe',
       ),

@@ -1,2 +1,20 @@
-export { kilogramsOf, pickedYears, pickingsOf, tallyPickings, type BagTally } from './tally.ts';
+export { kilogramsByBag } from './sums.ts';
+export {
+  bagForecast,
+  expectedOn,
+  totalForecast,
+  type Bearer,
+  type DayYield,
+  type ForecastPart,
+  type YieldForecast,
+} from './bearing.ts';
+export {
+  daysToRipeOnShelf,
+  drawdown,
+  lotIdOf,
+  shelfLots,
+  type Drawdown,
+  type LotKind,
+  type ShelfLot,
+} from './shelf.ts';
 export { usualFruit, weighedPickings, type UsualFruit, type WeighedPicking } from './usual-weight.ts';

@@ -42,6 +42,8 @@ export function stagesSeen(
   for (const e of here) {
     if (e.kind !== 'stage' && e.kind !== 'picking' && e.kind !== 'truss') continue;
     const day = dayOf(e.at);
+    // what was picked green says nothing of ripe fruit
+    if (e.kind === 'picking' && e.stage === 'green') continue;
     if (day < from || (to !== undefined && day > to) || !ofPlant(e)) continue;
     const stage = e.kind === 'stage' ? e.stage : e.kind === 'truss' ? STAGE_OF_TRUSS[e.stage] : 'ripe';
     const isNotYet = e.kind === 'stage' && e.isNotYet === true;

@@ -19,6 +19,16 @@ const daysToCrop = z
     }),
   );
 
+/** Days from set fruit to ripe fruit: a range, since it hangs on the weather. */
+const daysFromSet = z
+  .object({ low: z.number().check(z.gte(3), z.lte(150)), high: z.number().check(z.gte(3), z.lte(150)) })
+  .check(
+    z.refine((days) => days.low <= days.high, {
+      path: ['high'],
+      message: 'The later number cannot be smaller than the earlier one.',
+    }),
+  );
+
 /** What the grower knows of a variety. What is left out is as usual for its crop and growth. */
 export const varietySchema = z.object({
   id: idSchema('variety'),
@@ -31,6 +41,8 @@ export const varietySchema = z.object({
   /** to the first ripe fruit, and to the first that is full-sized and green */
   daysToRipe: z.optional(daysToCrop),
   daysToGreen: z.optional(daysToCrop),
+  /** from set fruit to ripe fruit, days */
+  setToRipe: z.optional(daysFromSet),
   /** above the mix when it is done, mm */
   heightMillimetres: z.optional(z.number().check(z.gte(50), z.lte(5000))),
   fruitGrams: z.optional(z.number().check(z.gt(0), z.lte(5000))),

@@ -1,6 +1,6 @@
 import type { Assumed } from '../assumed/index.ts';
 import { containerKind } from '../bags/index.ts';
-import { dayOf } from '../calendar/index.ts';
+import { dayOf, seasonYearOf } from '../calendar/index.ts';
 import type { Entry, Container, Settings } from '../records/index.ts';
 import { findMix } from '../mixes/index.ts';
 import { findProduct } from '../products/index.ts';
@@ -70,11 +70,11 @@ export function unitPrices(
 }
 
 /**
- * What a container cost in one year: its own price over its seasons, its mix over the seasons a mix is kept, and what
+ * What a container cost in one season: its own price over its seasons, its mix over the seasons a mix is kept, and what
  * was spent, used and worked for it, shared evenly over the bags that an entry names (all, when it names none).
  *
  * @param live the garden's live entries
- * @param year calendar year, e.g. 2026
+ * @param year in which the season begins
  * @param bagsInUse how many bags an entry that names none is shared among
  * @see docs/model.md, 2. Mixes, shopping, load
  */
@@ -83,12 +83,14 @@ export function costOf(
   live: readonly Entry[],
   year: number,
   garden: Omit<StockContext, 'assumed'> & {
-    readonly settings: Pick<Settings, 'hourValue'>;
+    readonly settings: Pick<Settings, 'hourValue' | 'latitudeDegrees'>;
     readonly bagsInUse: number;
   },
   priceOf: UnitPrice,
   assumed: Assumed,
 ): BagCost {
+  const yearOf = ({ at }: { readonly at: string }) =>
+    seasonYearOf(dayOf(at), garden.settings.latitudeDegrees);
   const lines: CostLine[] = [];
   const unpriced = new Set<string>();
   const bagLine = costOfBag(container);
@@ -99,7 +101,7 @@ export function costOf(
     if (each === undefined) unpriced.add(productId);
     return (each ?? 0) * amount;
   };
-  const filling = latestFilling(container, live, year);
+  const filling = latestFilling(container, live, (entry) => yearOf(entry) <= year);
   if (filling) {
     const amended = new Map(filling.amendments.map((a) => [a.productId, a.grams / 1000]));
     // a home mix with a price of its own is not reckoned by its parts
@@ -179,13 +181,11 @@ function costOfBag(container: Container): CostLine | undefined {
   };
 }
 
-const yearOf = (entry: { readonly at: string }) => Number(dayOf(entry.at).slice(0, 4));
-
 /** The filling that is in the bag in a year: the last one up to its end. */
-function latestFilling(container: Container, live: readonly Entry[], year: number) {
+function latestFilling(container: Container, live: readonly Entry[], isInTime: (entry: Entry) => boolean) {
   return live.findLast(
     (e): e is Extract<Entry, { kind: 'filled' }> =>
-      e.kind === 'filled' && e.containerId === container.id && yearOf(e) <= year,
+      e.kind === 'filled' && e.containerId === container.id && isInTime(e),
   );
 }
 

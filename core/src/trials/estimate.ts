@@ -89,8 +89,8 @@ export function differenceOf(
   known: KnownSpread,
   assumed: TrialAssumed,
 ): Difference | undefined {
-  const sides = [from, to].map((id) => observations.filter((o) => o.treatmentId === id));
-  const [a, b] = sides as [readonly Observation[], readonly Observation[]];
+  const sideOf = (id: string) => observations.filter((o) => o.treatmentId === id);
+  const [a, b] = [sideOf(from), sideOf(to)];
   if (a.length === 0 || b.length === 0) return undefined;
   const blocking =
     BLOCKINGS.find((factors) => areConnected(observations, factors, from, to)) ?? ([] as readonly BlockFactor[]);

@@ -1,5 +1,7 @@
 import {
+  learntRipening,
   propertiesOf,
+  taughtVarieties,
   type BagProperties,
   type BagWater,
   type BagJob,
@@ -37,12 +39,16 @@ export function useBags(): {
 } {
   const { garden, live } = useGarden();
   const { byId, failed, isReady, isOld } = useBagStates();
+  const taught = useMemo(
+    () => ({ ...garden, varieties: taughtVarieties(garden.varieties, learntRipening(garden, live)) }),
+    [garden, live],
+  );
   return useMemo(() => {
     const bags: Bag[] = [];
     const unreadable: { container: Container; problem: string }[] = [];
     for (const container of containersInUse(garden)) {
       try {
-        bags.push(bagOf(container, garden, live, byId.get(container.id)));
+        bags.push(bagOf(container, taught, live, byId.get(container.id)));
         const failure = failed.find((f) => f.containerId === container.id);
         if (failure) unreadable.push({ container, problem: failure.problem });
       } catch (cause) {
@@ -50,7 +56,7 @@ export function useBags(): {
       }
     }
     return { bags, unreadable, isReady, isOld };
-  }, [byId, failed, garden, isOld, isReady, live]);
+  }, [byId, failed, garden, isOld, isReady, live, taught]);
 }
 
 const NO_JOBS: readonly BagJob[] = [];
@@ -73,7 +79,7 @@ export function bagOf(
     mixes,
     place,
     state,
-    ...occupants.flatMap((o) => [o.planted, o.plant, o.variety, o.ageFrom, JSON.stringify(o.stages)]),
+    ...occupants.flatMap((o) => [o.planted, o.plant, o.ageFrom, JSON.stringify([o.variety, o.stages])]),
   ];
   const last = known.get(container);
   if (last && last.from.length === from.length && last.from.every((part, i) => part === from[i]))

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { stagesSeen } from '../../plants/stages.ts';
 import type { Entry, TrussStage } from '../../records/index.ts';
+import { learntRipeDays, ripeDays } from './ripe-days.ts';
 import { nextTrussSteps, ripeSpan, trussesOf } from './trusses.ts';
 
 const plant = { stationId: 'stn_truss001', plantId: 'pla_truss001' };
@@ -51,19 +52,30 @@ describe('when a truss is ripe', () => {
   if (!first || !second) throw new Error('two trusses were expected');
 
   it('large fruit 45 to 60 days after it set, small fruit 35 to 45', () => {
-    expect(ripeSpan(first, 'tomato', 120, 10)).toMatchObject({
+    expect(ripeSpan(first, ripeDays('tomato', { fruitGrams: 120 }), 10)).toMatchObject({
       from: '2026-08-15',
       to: '2026-08-30',
       by: 'set',
     });
-    expect(ripeSpan(first, 'tomato', 15, 10)).toMatchObject({ from: '2026-08-05', to: '2026-08-15' });
+    expect(ripeSpan(first, ripeDays('tomato', { fruitGrams: 15 }), 10)).toMatchObject({ from: '2026-08-05', to: '2026-08-15' });
   });
 
   it('from flowers it is less sure, and once picked nothing is said', () => {
-    const [byFlowers, bySet] = [second, first].map((t) => ripeSpan(t, 'tomato', 120, 10));
+    const [byFlowers, bySet] = [second, first].map((t) => ripeSpan(t, ripeDays('tomato', { fruitGrams: 120 }), 10));
     const days = (span: typeof bySet) => Date.parse(span?.to ?? '') - Date.parse(span?.from ?? '');
     expect(byFlowers?.by).toBe('flowers');
     expect(days(byFlowers)).toBeGreaterThan(days(bySet));
-    expect(ripeSpan({ ...first, pickedOn: '2026-08-20' }, 'tomato', 120, 10)).toBeUndefined();
+    expect(ripeSpan({ ...first, pickedOn: '2026-08-20' }, ripeDays('tomato', {}), 10)).toBeUndefined();
+  });
+
+  it('as the grower says of the variety, and sooner the more of the own trusses were sooner', () => {
+    expect(ripeDays('tomato', { setToRipe: { low: 40, high: 44 } })).toEqual({ low: 40, likely: 42, high: 44 });
+    const usual = ripeDays('tomato', { fruitGrams: 120 });
+    const some = learntRipeDays(usual, [42]);
+    const many = learntRipeDays(usual, Array.from({ length: 12 }, () => 42));
+    expect(learntRipeDays(usual, [])).toEqual(usual);
+    expect(some.likely).toBeLessThan(usual.likely);
+    expect(many.likely).toBe(44);
+    expect(many.high - many.low).toBeLessThan(some.high - some.low);
   });
 });

@@ -1,5 +1,6 @@
 import { addDays, dayOf, type Day } from '../../calendar/index.ts';
 import type { Entry, TrussStage } from '../../records/index.ts';
+import type { RipeDays } from './ripe-days.ts';
 
 /** A truss of a plant, counted from the lowest, with the days on which each was seen. */
 export interface Truss {
@@ -63,22 +64,6 @@ export function nextTrussSteps(trusses: readonly Truss[]): readonly TrussStep[] 
   ];
 }
 
-/**
- * Days from set to ripe fruit, *assumed*: 45 to 60 for large tomatoes, 35 to 45 for small ones; peppers to their colour,
- * aubergines and cucumbers to the size at which they are picked.
- */
-export function daysToRipe(
-  cropId: string,
-  fruitGrams: number | undefined,
-): { readonly low: number; readonly likely: number; readonly high: number } {
-  if (cropId === 'pepper') return { low: 50, likely: 62, high: 80 };
-  if (cropId === 'aubergine') return { low: 18, likely: 24, high: 32 };
-  if (cropId === 'cucumber') return { low: 8, likely: 11, high: 16 };
-  return fruitGrams !== undefined && fruitGrams < 35
-    ? { low: 35, likely: 40, high: 45 }
-    : { low: 45, likely: 52, high: 60 };
-}
-
 /** When a truss is likely ripe: from the day it set, or from its flowers; undefined once it is picked. */
 export interface RipeSpan {
   readonly from: Day;
@@ -91,17 +76,15 @@ export interface RipeSpan {
 /**
  * The days between which a truss ripens.
  *
+ * @param days from set to ripe fruit
  * @param flowersToSet days from flowers to set fruit
  */
 export function ripeSpan(
-  truss: Truss,
-  cropId: string,
-  fruitGrams: number | undefined,
+  { setOn, floweredOn, pickedOn }: Pick<Truss, 'setOn' | 'floweredOn' | 'pickedOn'>,
+  days: RipeDays,
   flowersToSet: number,
 ): RipeSpan | undefined {
-  const { setOn, floweredOn, pickedOn } = truss;
   if (pickedOn !== undefined) return undefined;
-  const days = daysToRipe(cropId, fruitGrams);
   if (setOn !== undefined)
     return {
       from: addDays(setOn, days.low),

@@ -30,6 +30,8 @@ export interface Habit {
   /** days from planting to the first ripe fruit, and weeks that it bears from then */
   readonly daysToPicking: Assumption;
   readonly weeksOfPicking: Assumption;
+  /** fruit of one plant in a week of full bearing, kg */
+  readonly kilogramsAWeek: Assumption;
   /** days from planting to the first full-sized green fruit, where the variety says */
   readonly daysToGreen?: Assumption | undefined;
   /** figures that are known of the variety, and not only usual */

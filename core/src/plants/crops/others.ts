@@ -28,6 +28,7 @@ export const pepper: Crop = {
       bagSizes: sizes(3, 4, 7, 10),
       daysToPicking: prior(75, 60, 95, 'days'),
       weeksOfPicking: prior(10, 7, 14, 'weeks'),
+      kilogramsAWeek: prior(0.18, 0.06, 0.45, 'kg'),
     },
     {
       id: 'dwarf',
@@ -40,6 +41,7 @@ export const pepper: Crop = {
       bagSizes: sizes(1, 3, 3, 5),
       daysToPicking: prior(70, 55, 90, 'days'),
       weeksOfPicking: prior(10, 7, 14, 'weeks'),
+      kilogramsAWeek: prior(0.12, 0.04, 0.3, 'kg'),
     },
   ],
 };
@@ -71,6 +73,7 @@ export const aubergine: Crop = {
       bagSizes: sizes(3, 5, 7, 10),
       daysToPicking: prior(75, 60, 90, 'days'),
       weeksOfPicking: prior(9, 6, 12, 'weeks'),
+      kilogramsAWeek: prior(0.3, 0.1, 0.8, 'kg'),
     },
   ],
 };
@@ -102,6 +105,7 @@ export const cucumber: Crop = {
       bagSizes: sizes(3, 5, 7, 10),
       daysToPicking: prior(50, 40, 62, 'days'),
       weeksOfPicking: prior(9, 6, 12, 'weeks'),
+      kilogramsAWeek: prior(0.9, 0.35, 1.8, 'kg'),
     },
     {
       id: 'bush',
@@ -114,6 +118,7 @@ export const cucumber: Crop = {
       bagSizes: sizes(3, 5, 5, 10),
       daysToPicking: prior(48, 40, 58, 'days'),
       weeksOfPicking: prior(5, 3, 7, 'weeks'),
+      kilogramsAWeek: prior(0.7, 0.25, 1.4, 'kg'),
     },
   ],
 };

@@ -27,6 +27,7 @@ export const tomato: Crop = {
       bagSizes: sizes(5, 7, 10, 20),
       daysToPicking: prior(70, 60, 85, 'days'),
       weeksOfPicking: prior(12, 8, 16, 'weeks'),
+      kilogramsAWeek: prior(0.4, 0.15, 0.9, 'kg'),
     },
     {
       id: 'bush',
@@ -39,6 +40,7 @@ export const tomato: Crop = {
       bagSizes: sizes(3, 5, 7, 10),
       daysToPicking: prior(62, 52, 75, 'days'),
       weeksOfPicking: prior(4, 3, 6, 'weeks'),
+      kilogramsAWeek: prior(0.6, 0.25, 1.2, 'kg'),
     },
     {
       id: 'dwarf',
@@ -51,6 +53,7 @@ export const tomato: Crop = {
       bagSizes: sizes(3, 5, 7, 10),
       daysToPicking: prior(65, 55, 80, 'days'),
       weeksOfPicking: prior(10, 6, 14, 'weeks'),
+      kilogramsAWeek: prior(0.3, 0.12, 0.7, 'kg'),
     },
     {
       id: 'micro',
@@ -63,6 +66,7 @@ export const tomato: Crop = {
       bagSizes: sizes(1, 3, 3, 5),
       daysToPicking: prior(55, 45, 65, 'days'),
       weeksOfPicking: prior(6, 4, 9, 'weeks'),
+      kilogramsAWeek: prior(0.06, 0.02, 0.15, 'kg'),
     },
   ],
 };

@@ -54,7 +54,7 @@ export function AssumptionsPanel() {
   const [isOpen, setOpen] = useState(false);
   const own = garden.settings.assumptions;
   const learnt: Partial<Record<string, number>> = useMemo(
-    () => ({ ...learntOf(garden, live) }),
+    () => ({ ...learntOf(garden, live).assumptions }),
     [garden, live],
   );
   const count = Object.keys(own).length;

@@ -1,7 +1,7 @@
 import { Box, Button } from '@mui/material';
 import { IconMinus, IconPlus } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
-import { nextTrussSteps, ripeSpan, trussesOf, type TrussStep } from '@rundel/core/care';
+import { nextTrussSteps, ripeDays, ripeSpan, trussesOf, type TrussStep } from '@rundel/core/care';
 import { harvestHeldUntil } from '@rundel/core/garden-state';
 import type { Occupant } from '@rundel/core/plants';
 import { entriesAt, type Draft } from '@rundel/core/records';
@@ -48,7 +48,7 @@ export function TrussLog({ bag, occupant }: { readonly bag: Bag; readonly occupa
       {hanging.length > 0 && (
         <Box component="ul" sx={{ listStyle: 'none', margin: 0, padding: 0, marginBlockEnd: 1 }}>
           {hanging.map((truss) => {
-            const ripe = ripeSpan(truss, occupant.crop.id, occupant.variety.fruitGrams, assumed.flowersToSet);
+            const ripe = ripeSpan(truss, ripeDays(occupant.crop.id, occupant.variety), assumed.flowersToSet);
             return (
               <li key={truss.number}>
                 <strong>Truss {truss.number}</strong>: {TRUSS_WORDS[truss.stage]}

@@ -1,0 +1,12 @@
+export {
+  differenceOf,
+  REAL_LEVEL,
+  spreadOf,
+  type BlockFactor,
+  type Difference,
+  type KnownSpread,
+  type Observation,
+  type TrialAssumed,
+} from './estimate.ts';
+export { dealFairly, shuffledShare } from './permutation.ts';
+export { planPower, powerTable, type PlanPower, type TrialPlan } from './power.ts';
