@@ -97,16 +97,18 @@ function resultOf(
   assumed: Assumed,
 ): TrialResult {
   const [first, ...others] = treatments;
+  const isInDays = measure === 'first-picking';
+  const numbers = isInDays ? inDays(assumed) : assumed;
   const comparisons = others.map(({ id }): TrialComparison => {
     const pair = [first?.id ?? '', id] as const;
-    const difference = differenceOf(observations, pair, known, assumed);
+    const difference = differenceOf(observations, pair, known, numbers);
     return {
       from: pair[0],
       to: id,
       difference,
       byChance:
         difference && difference.units[0] > 1 && difference.units[1] > 1
-          ? shuffledShare(observations, pair, known, chanceFrom(SEED), assumed)
+          ? shuffledShare(observations, pair, known, chanceFrom(SEED), numbers)
           : undefined,
     };
   });
@@ -116,9 +118,24 @@ function resultOf(
     flaws: flawsOf(counted, comparisons),
     known,
     plans: powerTable(known, assumed),
-    isInDays: measure === 'first-picking',
+    isInDays,
   };
 }
+
+/** What is assumed of logarithms, for days: bags that had the same come a third of a fortnight apart. */
+function inDays(assumed: Assumed): Assumed {
+  const { bagSpread, effectSpread, placeSpread, seasonSpread, varietySpread } = assumed;
+  return {
+    ...assumed,
+    bagSpread: bagSpread * DAYS_OF_LOG,
+    effectSpread: effectSpread * DAYS_OF_LOG,
+    placeSpread: placeSpread * DAYS_OF_LOG,
+    seasonSpread: seasonSpread * DAYS_OF_LOG,
+    varietySpread: varietySpread * DAYS_OF_LOG,
+  };
+}
+
+const DAYS_OF_LOG = 15;
 
 /** Any two groups of the tally beside each other, with the same honesty as a trial. */
 export function compareGroups(

@@ -61,7 +61,7 @@ export type ShopPrices = Readonly<Record<string, number>>;
 const isPicking = (e: Entry): e is EntryOf<'picking'> => e.kind === 'picking';
 
 /** Who stood in a bag at a moment, or the one plant that a picking names. */
-function standingThen(
+export function standingThen(
   { plantId, stationId, at }: Pick<EntryOf<'picking'>, 'plantId' | 'stationId' | 'at'>,
   occupants: readonly Occupant[],
 ): readonly Occupant[] {

@@ -1,0 +1,49 @@
+export {
+  checkForecasts,
+  comingOf,
+  isRipeThisWeek,
+  mondayOf,
+  type BagComing,
+  type Coming,
+  type ForecastCheck,
+  type RipeComing,
+} from './coming.ts';
+export {
+  cumulative,
+  GROUPINGS,
+  groupUnits,
+  keyOf,
+  totalOf,
+  weeklyPicked,
+  type Grouping,
+  type PickedWeek,
+  type TallyRow,
+} from './groups.ts';
+export { bestAndWorst, type Ranked, type YieldReason } from './reasons.ts';
+export {
+  nextSeasonPlans,
+  seasonReview,
+  type BagAdvice,
+  type ChangeAdvice,
+  type MixAdvice,
+  type NextPlan,
+  type SeasonReview,
+  type VarietyAdvice,
+} from './review.ts';
+export { shelfOf } from './shelf.ts';
+export {
+  compareGroups,
+  trialResult,
+  type TrialComparison,
+  type TrialFlaw,
+  type TrialLine,
+  type TrialResult,
+} from './trial.ts';
+export {
+  pickingsWithWeights,
+  seasonYears,
+  tallyContext,
+  tallyUnits,
+  type TallyContext,
+  type TallyUnit,
+} from './units.ts';
