@@ -118,6 +118,12 @@ export const CAUTIONS = [
     line: 'Weigh fleece and cloth down along all edges; loose, it takes plants with it.',
     more: 'Off in the morning: under it plants cook in the sun.',
   },
+  {
+    id: 'stored-fruit',
+    title: 'Stored fruit',
+    line: 'Throw out whatever has mould, whole: what is cut away leaves what cannot be seen.',
+    more: 'Green tomatoes hold a bitter substance that upsets stomachs: few of them at a time, and riper ones for children. Clean the shelf before new fruit lies on it.',
+  },
 ] as const satisfies readonly DangerCaution[];
 
 export type CautionId = (typeof CAUTIONS)[number]['id'];

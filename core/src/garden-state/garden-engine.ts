@@ -72,6 +72,11 @@ export class GardenEngine {
     this.weather = weatherOf(this.shared.live);
   }
 
+  /** The garden with what its diary has taught, and the entries that count: the same objects until something changes. */
+  get diary(): { readonly garden: Garden; readonly live: Shared['live'] } {
+    return { garden: this.taught, live: this.shared.live };
+  }
+
   /**
    * Some bags as they stand at a moment.
    *

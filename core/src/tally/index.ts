@@ -21,9 +21,11 @@ export {
 } from './groups.ts';
 export { bestAndWorst, type Ranked, type YieldReason } from './reasons.ts';
 export {
+  bagReview,
   nextSeasonPlans,
   seasonReview,
   type BagAdvice,
+  type BagReview,
   type ChangeAdvice,
   type MixAdvice,
   type NextPlan,

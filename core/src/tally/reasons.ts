@@ -40,13 +40,8 @@ export function bestAndWorst(
   today: Day,
 ): { readonly best: readonly Ranked[]; readonly worst: readonly Ranked[] } {
   const ranked = rows.flatMap((row): readonly Ranked[] => {
-    const crop = row.units[0]?.cropId;
-    const others = rows.filter((other) => other !== row && other.units[0]?.cropId === crop);
-    if (others.length + 1 < LEAST_BAGS) return [];
-    const own = perPlantDay(row, today);
-    const middle = median(others.map((other) => perPlantDay(other, today)));
-    if (middle <= 0) return [];
-    return [{ row, aboveMiddle: own / middle - 1, reasons: [] }];
+    const aboveMiddle = aboveMiddleOf(row, rows, today);
+    return aboveMiddle === undefined ? [] : [{ row, aboveMiddle, reasons: [] }];
   });
   const sorted = [...ranked].sort((a, b) => b.aboveMiddle - a.aboveMiddle);
   const withReasons = (each: Ranked): Ranked => ({
@@ -64,6 +59,26 @@ export function bestAndWorst(
       .reverse()
       .map(withReasons),
   };
+}
+
+/** One bag beside the others of its crop; undefined where they are too few. */
+export function rankOf(
+  row: TallyRow,
+  rows: readonly TallyRow[],
+  context: TallyContext,
+  today: Day,
+): Ranked | undefined {
+  const aboveMiddle = aboveMiddleOf(row, rows, today);
+  if (aboveMiddle === undefined) return undefined;
+  return { row, aboveMiddle, reasons: reasonsOf(row, rows, context, today, aboveMiddle > 0) };
+}
+
+function aboveMiddleOf(row: TallyRow, rows: readonly TallyRow[], today: Day): number | undefined {
+  const crop = row.units[0]?.cropId;
+  const others = rows.filter((other) => other !== row && other.units[0]?.cropId === crop);
+  if (others.length + 1 < LEAST_BAGS) return undefined;
+  const middle = median(others.map((other) => perPlantDay(other, today)));
+  return middle > 0 ? perPlantDay(row, today) / middle - 1 : undefined;
 }
 
 /** Yield by plant and day since planting: a bag that was planted later is not worse for it alone. */

@@ -6,7 +6,7 @@ import { entriesAt, type Container, type Entry, type Plan, type TrialMeasure } f
 import { groupedBy } from '../statistics/index.ts';
 import { checkForecasts, type ForecastCheck } from './coming.ts';
 import { groupUnits, totalOf, type TallyRow } from './groups.ts';
-import { bestAndWorst } from './reasons.ts';
+import { bestAndWorst, rankOf, type Ranked } from './reasons.ts';
 import { trialResult, type TrialResult } from './trial.ts';
 import { tallyUnits, type TallyContext } from './units.ts';
 
@@ -274,3 +274,58 @@ export function nextSeasonPlans(
   });
 }
 
+
+/** One bag's season as its diary tells it. */
+export interface BagReview {
+  readonly row: TallyRow;
+  readonly ranked: Ranked | undefined;
+  readonly checks: number;
+  readonly dry: number;
+  readonly wet: number;
+  readonly waterings: number;
+  readonly feeds: number;
+  readonly feedsLeftOut: number;
+  readonly troubles: readonly { readonly what: string; readonly on: Day; readonly isOver: boolean }[];
+  readonly notes: readonly { readonly on: Day; readonly text: string }[];
+  readonly advice: BagAdvice;
+}
+
+/**
+ * One bag's season.
+ *
+ * @returns undefined where nothing stood in it
+ */
+export function bagReview(
+  context: TallyContext,
+  containerId: string,
+  year: number,
+  today: Day,
+): BagReview | undefined {
+  const { garden, live } = context;
+  const season = growingSeason(year, garden.settings.latitudeDegrees);
+  const until = today < season.to ? today : season.to;
+  const container = garden.containers.find((c) => c.id === containerId);
+  const rows = groupUnits(tallyUnits(context, year, today), 'bag');
+  const row = rows.find((r) => r.key === containerId);
+  if (!container || !row) return undefined;
+  const here = entriesAt(live, containerId).filter((e) => dayOf(e.at) >= season.from && dayOf(e.at) <= until);
+  const grades = here.flatMap((e) =>
+    e.kind === 'check' && e.check.method === 'finger' ? [e.check.grade] : [],
+  );
+  const count = (kind: Entry['kind']) => here.filter((e) => e.kind === kind).length;
+  return {
+    row,
+    ranked: rankOf(row, rows, context, until),
+    checks: count('check'),
+    dry: grades.filter((g) => g === 1).length,
+    wet: grades.filter((g) => g === 5).length,
+    waterings: count('watering'),
+    feeds: count('fed'),
+    feedsLeftOut: here.filter((e) => e.kind === 'feed-skipped' && e.reason !== 'enough').length,
+    troubles: troubleCases(containerId, live)
+      .filter((t) => dayOf(t.entry.at) >= season.from && dayOf(t.entry.at) <= until)
+      .map((t) => ({ what: t.what, on: dayOf(t.entry.at), isOver: t.isOver })),
+    notes: here.flatMap((e) => (e.kind === 'note' ? [{ on: dayOf(e.at), text: e.text }] : [])),
+    advice: adviceOf(container, context, season),
+  };
+}

@@ -1,9 +1,10 @@
 import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, daysBetween, growingSeason, seasonYearOf, type Day } from '../calendar/index.ts';
+import { formOfPlant } from '../care/index.ts';
 import { dripsOf, propertiesOf, regimeNow } from '../garden-state/index.ts';
 import { weighedPickings, type WeighedPicking } from '../pickings/index.ts';
 import { occupantsOf, type Occupant } from '../plants/index.ts';
-import { entriesAt, type Container, type Entry, type EntryOf, type Garden } from '../records/index.ts';
+import { entriesAt, type Container, type Entry, type EntryOf, type Garden, type TrainingFormId } from '../records/index.ts';
 import { costOf, unitPrices, priceLogs, type StockContext } from '../stock/index.ts';
 import { scoopsOf } from '../products/index.ts';
 import { dripOfDay, type DripSpell } from '../water/index.ts';
@@ -24,7 +25,7 @@ export interface TallyUnit {
   readonly kind: string;
   readonly regimeId: string | undefined;
   readonly regime: string | undefined;
-  readonly form: string;
+  readonly form: TrainingFormId;
   readonly mix: string;
   readonly year: number;
   readonly plantedOn: Day;
@@ -252,7 +253,7 @@ function unitsOf(
       kind: made?.kind ?? container.kindId,
       regimeId: regime?.id,
       regime: regime?.name,
-      form: o.plant.trainingFormId ?? (o.plant.leaders === 2 ? 'two-leaders' : 'usual'),
+      form: formOfPlant(o, container.support.kind),
       mix: made?.mix ?? '',
       year,
       plantedOn: o.plantedOn,

@@ -14,7 +14,7 @@ export type Fault = (typeof FAULTS)[number];
 
 export interface Device {
   readonly id: string;
-  readonly kind: 'probe' | 'scale' | 'timer';
+  readonly kind: 'probe' | 'scale' | 'timer' | 'kitchen-scale';
   readonly name: string;
   readonly unit: 'percent' | 'kilograms' | 'litres-a-day';
 }
@@ -92,7 +92,18 @@ const SIMULATED_DEVICES: readonly SimulatedDevice[] = [
   },
 ];
 
-export const DEVICES: readonly Device[] = SIMULATED_DEVICES.map(({ device }) => device);
+/** Stands in the kitchen, with whatever bowl was put on it last; it belongs to no bag. */
+const KITCHEN_SCALE: Device = {
+  id: 'kitchen-scale',
+  kind: 'kitchen-scale',
+  name: 'Kitchen scale',
+  unit: 'kilograms',
+};
+
+export const DEVICES: readonly Device[] = [...SIMULATED_DEVICES.map(({ device }) => device), KITCHEN_SCALE];
+
+/** Bowls weigh between these, kg. */
+const BOWL = { from: 0.15, to: 1.4 };
 
 /** A device that keeps silent. */
 export class SilentDevice extends Error {}
@@ -164,6 +175,7 @@ export class Simulator {
    * @throws SilentDevice when it does not answer, RangeError for a moment outside of the simulated year
    */
   read(deviceId: string, at: string): Reading {
+    if (deviceId === KITCHEN_SCALE.id) return this.weighBowl(at);
     const post = SIMULATED_DEVICES.find(({ device }) => device.id === deviceId);
     if (!post) throw new RangeError(`There is no device "${deviceId}".`);
     const fault = this.faults.get(deviceId) ?? 'none';
@@ -175,6 +187,16 @@ export class Simulator {
     const value = device.kind === 'scale' ? bag.weigh(post.full) : bag.probe(post.dry, post.full);
     const unitFormat = fault === 'out-of-range' ? value * 1.9 + 20 : value;
     return { deviceId, at, value: Math.round(unitFormat * 100) / 100, unit: device.unit };
+  }
+
+  /** Another bowl each minute, to the gram. */
+  private weighBowl(at: string): Reading {
+    const fault = this.faults.get(KITCHEN_SCALE.id) ?? 'none';
+    if (fault === 'silent') throw new SilentDevice(`${KITCHEN_SCALE.name} does not answer.`);
+    const minute = fault === 'frozen' ? 0 : Math.floor(Date.parse(at) / 60_000);
+    const kilograms = BOWL.from + (BOWL.to - BOWL.from) * chanceFrom(this.seed + minute).next();
+    const value = Math.round((fault === 'out-of-range' ? 100 * kilograms : kilograms) * 1000) / 1000;
+    return { deviceId: KITCHEN_SCALE.id, at, value, unit: KITCHEN_SCALE.unit };
   }
 
   /** The real share of available water: for tests, never told over the wire. */

@@ -47,7 +47,7 @@ export const ROUTES: RouteObject[] = [
   { path: 'bags/:containerId/trouble', element: <TroublePage /> },
   { path: 'season/:topicId?', element: <SeasonPage /> },
   { path: 'bench/:topicId?', element: <BenchPage /> },
-  { path: 'tally', element: <TallyPage /> },
+  { path: 'tally/:topicId?', element: <TallyPage /> },
   { path: 'settings', element: <SettingsPage /> },
   { path: 'files', element: <FilesPage /> },
   { path: 'help', element: <HelpPage /> },

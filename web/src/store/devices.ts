@@ -5,7 +5,7 @@ import { daySchema, momentSchema } from '@rundel/core/records';
 
 const deviceSchema = z.object({
   id: z.string().check(z.minLength(1), z.maxLength(40)),
-  kind: z.enum(['probe', 'scale', 'timer']),
+  kind: z.enum(['probe', 'scale', 'timer', 'kitchen-scale']),
   name: z.string(),
   unit: z.enum(['percent', 'kilograms', 'litres-a-day']),
 });

@@ -20,6 +20,7 @@ import type { SetAside } from './garden-file.ts';
 import { startWorkers } from '../workers/garden.ts';
 import { GardenStore, type RecordChange } from './garden-store.ts';
 import { newId } from './ids.ts';
+import { intoLots } from './lots.ts';
 import { pause } from './pause.ts';
 import { bagStatesQuery } from './bag-states-query.ts';
 import { DATABASE_NAMES, rememberGarden, type GardenId } from './garden-id.ts';
@@ -223,7 +224,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
     const finished = (drafts: readonly Draft[]): readonly Entry[] => {
       // what is done in one act is written down at one moment
       const recordedAt = clock.now();
-      return drafts.map((draft) => ({ ...draft, id: newId('entry'), recordedAt }) as Entry);
+      return intoLots(drafts, garden, live).map((draft) => ({ ...draft, id: newId('entry'), recordedAt }) as Entry);
     };
     /** Does what writes; what fails is said at the foot of the screen, and whoever asked hears of it too. */
     const attempt = async <T,>(work: () => Promise<T>): Promise<T> => {

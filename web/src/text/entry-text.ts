@@ -15,6 +15,7 @@ import {
   sprayedWords,
   trussWords,
 } from './trouble-text.ts';
+import { shelfCheckWords, shelvedWords } from './shelf-text.ts';
 import { parseAmount, unitsShown, type Purpose } from '@rundel/core/units';
 import type { UnitFormat } from '../store/index.ts';
 import { findProduct } from '@rundel/core/products';
@@ -168,6 +169,10 @@ function wordsOf(
       return cleanedWords(entry, unitFormat);
     case 'truss':
       return trussWords(entry);
+    case 'shelved':
+      return shelvedWords(entry, unitFormat);
+    case 'shelf-check':
+      return shelfCheckWords(entry);
     case 'warned':
       return `Seen nearby: ${causeName(entry.what)}${entry.note ? `, "${entry.note}"` : ''}`;
     case 'fed': {

@@ -2,6 +2,7 @@ import type { BagLedger, BagState, FailedBag, GardenChange, WhatIf } from '@rund
 import type { Container, Garden } from '@rundel/core/records';
 import { wrap, type Remote } from 'comlink';
 import type { GardenApi } from './garden.worker.ts';
+import type { TallyApi } from './tally-api.ts';
 
 /** Two workers share the bags: a round is ready in half the time, and more would only take turns on a small machine. */
 const WORKERS = 2;
@@ -70,6 +71,14 @@ export class GardenInWorkers {
     return this.inTurn(async () => {
       await this.handOver(garden);
       return workerPool.at(this.placeOf(containerId)).ledger(containerId, now);
+    });
+  }
+
+  /** Asks for something of the garden's tally; the second worker has time for it, the first one has the round. */
+  tally<T>(garden: Garden, ask: (api: Remote<TallyApi>) => Promise<T>): Promise<T> {
+    return this.inTurn(async () => {
+      await this.handOver(garden);
+      return ask(workerPool.at(WORKERS - 1));
     });
   }
 

@@ -1,6 +1,8 @@
 import { GardenEngine, type GardenChange } from '@rundel/core/garden-state';
 import type { Garden } from '@rundel/core/records';
+import { tallyContext } from '@rundel/core/tally';
 import { expose } from 'comlink';
+import { tallyApi } from './tally-api.ts';
 
 /** One worker's garden: handed over once, then kept in step by what changes. */
 export function createApi() {
@@ -9,7 +11,14 @@ export function createApi() {
     if (!engine) throw new Error('No garden was handed to this worker.');
     return engine;
   };
+  let context: ReturnType<typeof tallyContext> | undefined;
   return {
+    ...tallyApi(() => {
+      const { garden, live } = opened().diary;
+      // worked out once for a garden as it stands: every question about its tally begins with it
+      if (context?.garden !== garden) context = tallyContext(garden, live);
+      return context;
+    }),
     open(garden: Garden): void {
       engine = new GardenEngine(garden);
     },

@@ -78,7 +78,7 @@ export function GaugeDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
             options={[
               { id: BY_EYE, label: 'None: a scale that I read myself' },
               ...(devices.data ?? [])
-                .filter((d) => d.kind !== 'timer')
+                .filter((d) => d.kind === 'probe' || d.kind === 'scale')
                 .map((d) => ({ id: d.id, label: `${d.name} (simulated)` })),
             ]}
           />

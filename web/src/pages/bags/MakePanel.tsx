@@ -1,7 +1,6 @@
 import { Button, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { Link } from 'react-router';
-import { kilogramsOf, pickingsOf } from '@rundel/core/pickings';
 import { COST_WORDS, howWords, perWeight } from '../../text/cost-text.ts';
 import { productName } from '../../text/product-text.ts';
 import { Panel } from '../../ui/Page.tsx';
@@ -9,7 +8,7 @@ import { ClassRemark, SizeRemark } from '../../ui/SizeRemarks.tsx';
 import { HowCalculated, WorkedLines } from '../../ui/HowCalculated.tsx';
 import { midSentence, shortDay } from '../../text/text.ts';
 import { useGarden, useMoney, useUnitFormat, type Bag } from '../../store/index.ts';
-import { usePickings } from '../../store/pickings.ts';
+import { useKilograms } from '../../store/pickings.ts';
 import { useCosts } from '../../store/supplies.ts';
 
 /** What the bag is made up like: real size, mix and when it was filled, weight, and what it came to this season. */
@@ -25,13 +24,7 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
   const trouble = live.findLast(
     (e) => e.kind === 'trouble' && e.containerId === container.id && e.livesInMix,
   );
-  const pickings = usePickings();
-  const picked = kilogramsOf(
-    pickingsOf(
-      pickings.filter((p) => p.containerId === container.id),
-      year,
-    ),
-  );
+  const picked = useKilograms(year).get(container.id) ?? 0;
   const first = occupants[0];
   const { litres, under } = properties.real;
   return (

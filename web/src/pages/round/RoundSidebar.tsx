@@ -14,6 +14,8 @@ const ManyBar = lazy(() =>
 const Jobs = lazy(() => import('./Jobs.tsx'));
 const ShortTime = lazy(() => import('./ShortTime.tsx'));
 const DeviceReadings = lazy(() => import('./DeviceReadings.tsx'));
+const Harvest = lazy(() => import('./Harvest.tsx'));
+const RoundTimer = lazy(() => import('./RoundTimer.tsx'));
 const WeatherCard = lazy(() => import('./WeatherCard.tsx'));
 
 /** The room of the day's weather, px: its form is much to read, and stands below the fold. */
@@ -68,11 +70,13 @@ export const RoundSidebar = memo(function RoundSidebar({
             <WeatherCard />
           </Suspense>
         </WhenSeen>
+        <RoundTimer stops={stops} />
         <LaterList
           bags={bags}
           laterIds={plan?.later.map((l) => l.containerId) ?? []}
           walkIds={walk?.containerIds ?? []}
         />
+        <Harvest bags={bags} />
       </Suspense>
     </>
   );

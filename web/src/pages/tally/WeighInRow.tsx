@@ -1,6 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useRef, useState } from 'react';
 import { titleOf } from '../../text/bag-text.ts';
+import { FromScale } from '../../ui/entries/FromScale.tsx';
 import { checkOf, draftOf } from '../../ui/entries/entry-form.ts';
 import { pickingDoubt } from '../../ui/entries/picking-doubt.ts';
 import { pickingAsked, pickingForm } from '../../ui/entries/plant-forms.ts';
@@ -73,6 +74,7 @@ export default function WeighInRow({ bags, onClose }: { readonly bags: readonly 
         </Button>
       </Box>
       <HarvestHold bags={[bag]} />
+      <FromScale onWeight={(text) => form.set('kilograms', text)} />
       <FormFields form={form} autoFocus />
       {asked && <Remark role="alert">{asked} Press again if it is right.</Remark>}
     </FormDialog>

@@ -11,7 +11,9 @@ import { useWhen } from '../When.tsx';
 import { formOf } from './correct-forms.ts';
 import { plantsOf, usePlantOf } from './Home.tsx';
 import { checkOf, draftOf } from './entry-form.ts';
-import { sharedAmong } from './shared.ts';
+import { FromScale } from './FromScale.tsx';
+import { sharedAmong, splitByFruits } from './shared.ts';
+import { SplitFields, splitFruits } from './SplitFields.tsx';
 
 interface NewEntry {
   /** the dialog's title before the bags */
@@ -73,6 +75,8 @@ export function EntryDialog({
   const plant = usePlantOf(entry.whole ? plantsOf(bags) : [], entry.whole ?? '', plantId);
   const canShare = bags.length > 1 && (kind === 'watering' || kind === 'picking');
   const [isShared, setShared] = useState(false);
+  const [split, setSplit] = useState<readonly string[]>([]);
+  const [splitProblem, setSplitProblem] = useState<string>();
   const [asked, setAsked] = useState<string>();
   const entryForm = formOf(kind);
   const form = useFields(entryForm?.fields({ garden, unitFormat }) ?? {}, {
@@ -85,6 +89,11 @@ export function EntryDialog({
     const at = when.read();
     if (at === undefined) return;
     const facts = entryForm?.facts(values, texts) ?? {};
+    const fruits = isShared && kind === 'picking' ? splitFruits(split, bags.length, facts) : undefined;
+    if (fruits && 'problem' in fruits) {
+      setSplitProblem(fruits.problem);
+      return;
+    }
     const doubt =
       kind === 'picking'
         ? pickingDoubt(facts as Parameters<typeof pickingDoubt>[0], bags, at, { garden, live, unitFormat })
@@ -93,9 +102,12 @@ export function EntryDialog({
       setAsked(doubt);
       return;
     }
-    const shares = isShared
-      ? sharedAmong(facts as Parameters<typeof sharedAmong>[0], bags.length)
-      : undefined;
+    type Shareable = Parameters<typeof sharedAmong>[0];
+    const shares = !isShared
+      ? undefined
+      : fruits
+        ? splitByFruits(facts as Shareable, fruits.fruits)
+        : sharedAmong(facts as Shareable, bags.length);
     await record(
       bags.flatMap(({ container }, i) => {
         const own = shares ? shares[i] : facts;
@@ -119,12 +131,16 @@ export function EntryDialog({
     >
       {plant.field}
       {kind === 'picking' && <HarvestHold bags={bags} />}
+      {kind === 'picking' && <FromScale onWeight={(text) => form.set('kilograms' as never, text)} />}
       <FormFields form={form} autoFocus />
       {canShare && (
         <FormControlLabel
           control={<Switch checked={isShared} onChange={(_, on) => setShared(on)} />}
           label="That is for all of them together"
         />
+      )}
+      {isShared && kind === 'picking' && (
+        <SplitFields bags={bags} texts={split} onChange={setSplit} problem={splitProblem} />
       )}
       {when.field}
       {asked && <Remark role="alert">{asked} Press again if it is right.</Remark>}
@@ -136,7 +152,7 @@ export function EntryDialog({
             (isShared
               ? ` Each gets ${unitFormat.show(amount / bags.length, 'water')}.`
               : ` Each gets this much, ${unitFormat.show(amount * bags.length, 'water')} in all.`)}
-          {kind === 'picking' && (isShared ? ' It is shared evenly.' : ' What you give is counted at each.')}
+          {kind === 'picking' && (isShared ? ' Shared evenly, unless you say how many came from each.' : ' What you give is counted at each.')}
         </Typography>
       )}
       {entry.remark && (

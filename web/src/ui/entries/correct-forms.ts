@@ -40,6 +40,7 @@ import {
 } from './stock-forms.ts';
 import { checkForm, dripForm, skippedForm, wateringForm } from './water-forms.ts';
 import { tankForm } from './tank-form.ts';
+import { shelfCheckForm, shelvedForm } from './shelf-forms.ts';
 import { weatherForm } from './weather-form.ts';
 
 /**
@@ -82,6 +83,8 @@ const FORMS = {
   cleaned: cleanedForm,
   truss: trussForm,
   warned: warnedForm,
+  shelved: shelvedForm,
+  'shelf-check': shelfCheckForm,
   weather: weatherForm,
   removed: undefined,
 } as const satisfies Readonly<Record<EntryKind, object | undefined>>;

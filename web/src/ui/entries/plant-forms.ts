@@ -7,7 +7,9 @@ import {
   choiceField,
   namedOptions,
   numberField,
+  optionalField,
   optionsOf,
+  priceField,
   rowField,
   switchField,
   textField,
@@ -27,6 +29,8 @@ export function pickingAsked(bags: readonly { readonly occupants: readonly Occup
       ? some(BY_COLOUR)
       : name === 'size'
         ? some(BY_SIZE)
+        : name === 'soldFor'
+          ? texts.use === 'sold'
         : name === 'lostTo'
           ? texts.use === 'lost'
           : true;
@@ -57,13 +61,14 @@ export const pickingForm = entryForm<'picking'>()({
     stage: rowField({ label: 'How ripe', options: optionsOf(PICK_STAGE_WORDS) }),
     size: rowField({ label: 'How large', options: optionsOf(PICK_SIZE_WORDS) }),
     use: rowField({ label: 'What becomes of it', options: optionsOf(PICK_USE_WORDS) }),
+    soldFor: optionalField(priceField({ label: 'Sold for' })),
     lostTo: choiceField({
       label: 'Lost to',
       options: [{ id: NOBODY, label: 'Not said' }, ...causeOptions(entry?.lostTo).slice(1)],
     }),
   }),
-  start: ({ kilograms, count, asEntered, stage, size, use, lostTo }) => ({
-    values: { kilograms, count, stage, size, use, lostTo: lostTo ?? NOBODY },
+  start: ({ kilograms, count, asEntered, stage, size, use, soldFor, lostTo }) => ({
+    values: { kilograms, count, stage, size, use, soldFor, lostTo: lostTo ?? NOBODY },
     texts: { kilograms: typedWithUnit(asEntered) },
   }),
   check: ({ kilograms, count }) =>
@@ -71,13 +76,14 @@ export const pickingForm = entryForm<'picking'>()({
       ? // at the second of the two: who leaves the first to count has done nothing wrong
         [{ at: 'count', problem: 'Give a weight, a count, or both.' }]
       : [],
-  facts: ({ kilograms, count, stage, size, use, lostTo }, texts) => ({
+  facts: ({ kilograms, count, stage, size, use, soldFor, lostTo }, texts) => ({
     kilograms,
     count,
     asEntered: kilograms === undefined ? undefined : texts.kilograms.trim(),
     stage,
     size,
     use,
+    soldFor: use === 'sold' ? soldFor : undefined,
     lostTo: use === 'lost' && lostTo !== NOBODY ? lostTo : undefined,
   }),
 });

@@ -27,3 +27,28 @@ export function sharedAmong<F extends Shareable>(facts: F, bags: number): readon
     } as unknown as Omit<F, 'asEntered'>;
   });
 }
+
+/**
+ * One bowl for several bags, by how many fruits came from each: the weight follows the fruits. A bag with none is left out by whoever
+ * writes it down.
+ *
+ * @param fruits from each bag, in their order
+ * @example
+ * splitByFruits({ kilograms: 1 }, [3, 1])
+ * // => [{ kilograms: 0.75, count: 3 }, { kilograms: 0.25, count: 1 }]
+ */
+export function splitByFruits<F extends Shareable>(
+  facts: F,
+  fruits: readonly number[],
+): readonly Omit<F, 'asEntered'>[] {
+  const { asEntered: _, kilograms, count: __, ...rest } = facts;
+  const all = fruits.reduce((sum, each) => sum + each, 0);
+  return fruits.map(
+    (each) =>
+      ({
+        ...rest,
+        ...(each === 0 || kilograms === undefined ? {} : { kilograms: (kilograms * each) / all }),
+        ...(each === 0 ? {} : { count: each }),
+      }) as unknown as Omit<F, 'asEntered'>,
+  );
+}

@@ -1,5 +1,6 @@
 import {
   Box,
+  Button,
   ButtonBase,
   Checkbox,
   Table,
@@ -25,6 +26,9 @@ import { ColumnMenu, SortMenu } from './Menus.tsx';
 import { Tick } from './Tick.tsx';
 
 const KEPT = 'rundel.columns.';
+
+/** More rows than this are drawn when they are asked for: a screen that has hundreds of them answers slowly. */
+const ROWS_A_TIME = 100;
 
 /** The columns that were chosen on this device; undefined: none were ever. */
 function keptColumns(name: string): readonly string[] | undefined {
@@ -81,7 +85,9 @@ export function DataTable<T>({
     getCoreRowModel: getCoreRowModel(),
     getSortedRowModel: getSortedRowModel(),
   });
-  const sorted = table.getRowModel().rows.map(({ original }) => original);
+  const all = table.getRowModel().rows.map(({ original }) => original);
+  const [most, setMost] = useState(ROWS_A_TIME);
+  const sorted = all.length > most ? all.slice(0, most) : all;
   const choose = (id: string, on: boolean) => {
     const next = others
       .map((c) => c.id)
@@ -89,7 +95,7 @@ export function DataTable<T>({
     setKept(next);
     localStorage.setItem(KEPT + name, JSON.stringify(next));
   };
-  const tick = useTick(sorted, idOf, ticking);
+  const tick = useTick(all, idOf, ticking);
   const sortBy = (id: string) => table.getColumn(id)?.toggleSorting(undefined);
   const direction = (id: string) => {
     const [by] = sorting;
@@ -193,6 +199,11 @@ export function DataTable<T>({
             )}
           </Table>
         </Box>
+      )}
+      {all.length > sorted.length && (
+        <Button onClick={() => setMost(most + 4 * ROWS_A_TIME)} sx={{ marginBlockStart: 1 }}>
+          {sorted.length} of {all.length} are shown: show more
+        </Button>
       )}
     </Box>
   );

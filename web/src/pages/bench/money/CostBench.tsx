@@ -4,12 +4,12 @@ import { useState } from 'react';
 import { titleOf } from '../../../text/bag-text.ts';
 import { productName } from '../../../text/product-text.ts';
 import { Panel } from '../../../ui/Page.tsx';
-import { pickingsOf, tallyPickings } from '@rundel/core/pickings';
+import { dayOf, seasonName, seasonYearOf } from '@rundel/core/calendar';
 import { COST_WORDS, howWords, perWeight } from '../../../text/cost-text.ts';
 import { FormFields, InlineForm, priceField, textField, useFields } from '../../../ui/form/index.ts';
 import { DataTable, type Column } from '../../../ui/table/index.ts';
 import { useBags, useGarden, useMoney, useUnitFormat, type Bag } from '../../../store/index.ts';
-import { usePickings } from '../../../store/pickings.ts';
+import { useKilograms } from '../../../store/pickings.ts';
 import { useCosts } from '../../../store/supplies.ts';
 import { NoBags } from '../NoBags.tsx';
 import { SpendDialog } from './SpendDialog.tsx';
@@ -44,16 +44,16 @@ export default function CostBench() {
   const unitFormat = useUnitFormat();
   const money = useMoney();
   const { bags } = useBags();
-  const year = Number(clock.now().slice(0, 4));
+  const { latitudeDegrees } = garden.settings;
+  const year = seasonYearOf(dayOf(clock.now()), latitudeDegrees);
   const byBag = useCosts(year);
-  const pickings = usePickings();
+  const picked = useKilograms(year);
   const [dialog, setDialog] = useState<'spent' | 'lamps' | 'worked'>();
   if (bags.length === 0) return <NoBags label="Add a bag first; then what it comes to stands here." />;
   const costs = bags.flatMap((bag) => {
     const cost = byBag.get(bag.container.id);
     return cost ? [{ bag, cost }] : [];
   });
-  const picked = new Map(tallyPickings(pickingsOf(pickings, year)).map((t) => [t.containerId, t.kilograms]));
   const eachOf = ({ bag, cost }: CostOfBag) => {
     const kilograms = picked.get(bag.container.id) ?? 0;
     return kilograms > 0 && cost.total > 0 ? perWeight(cost.total / kilograms, unitFormat).price : undefined;
@@ -106,7 +106,7 @@ export default function CostBench() {
       <Panel>
         <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1 }}>
           <strong>
-            {year}: {money.show(total)} for {bags.length} {bags.length === 1 ? 'bag' : 'bags'},{' '}
+            {seasonName(year, latitudeDegrees)}: {money.show(total)} for {bags.length} {bags.length === 1 ? 'bag' : 'bags'},{' '}
             {money.show(total / bags.length)} each.
           </strong>{' '}
           {unpriced.length > 0 &&
