@@ -1,4 +1,4 @@
-import type { Chance } from '../hidden/index.ts';
+import { chanceFrom, type Chance } from '../hidden/index.ts';
 
 /** Weight of a fruit, fruits a day when in full bearing, and days from planting to the first picking. */
 export interface Bearing {
@@ -29,4 +29,11 @@ export function pickedCount(chance: Chance, bearing: Bearing, rhythmDays: number
 /** What so many fruits weigh, to the gram. */
 export function pickedKilograms(chance: Chance, bearing: Bearing, count: number): number {
   return Math.round(count * bearing.kilograms * (0.85 + 0.3 * chance.next()) * 1000) / 1000;
+}
+
+/** Plants that had the same bear unlike each other, by a third and more: part of it is the bag's and comes again, part the season's. */
+export function vigourOf(seed: number, label: string, year: number): number {
+  const ofBag = chanceFrom(seed * 131 + Number(label)).normal();
+  const ofSeason = chanceFrom(seed * 173 + Number(label) * 7919 + year).normal();
+  return Math.exp(0.18 * ofBag + 0.27 * ofSeason);
 }

@@ -9,7 +9,7 @@ import {
   type Plant,
 } from '../src/records/index.ts';
 import { chanceFrom, CLIMATES, hiddenWeather, type Chance, type HiddenDay } from '../hidden/index.ts';
-import { BEARING, pickedCount, pickedKilograms, rhythmOf } from './bearing.ts';
+import { BEARING, pickedCount, pickedKilograms, rhythmOf, vigourOf } from './bearing.ts';
 import { type VARIETIES, BAGS } from './gannet-slip-plan.ts';
 import { hiddenBagOf } from './gannet-slip-truth.ts';
 
@@ -31,9 +31,16 @@ const LAST_SEASON: readonly {
   at('7', 'Lantern Drop', '2025-05-30', '2025-10-04', 1),
   at('8', 'Brass Bell', '2025-06-04', '2025-10-11', 2),
   at('9', 'Longfinger', '2025-06-02', '2025-09-27', 1),
-  at('10', 'Lantern Drop', '2025-05-31', '2025-09-20', 2),
   at('12', 'Bosun Short', '2025-05-28', '2025-09-20', 2),
   at('24', 'Bosun Short', '2025-05-29', '2025-09-05', 2),
+  at('10', 'Bosun Short', '2025-05-29', '2025-09-20', 2),
+  at('11', 'Bosun Short', '2025-05-28', '2025-09-20', 1),
+  at('15', 'Bosun Short', '2025-05-29', '2025-09-20', 1),
+  at('20', 'Bosun Short', '2025-05-29', '2025-09-20', 1),
+  at('5', 'Pier Red', '2025-05-30', '2025-10-04', 1),
+  at('18', 'Pier Red', '2025-05-31', '2025-10-04', 1),
+  at('14', 'Brass Bell', '2025-06-04', '2025-10-11', 1),
+  at('16', 'Longfinger', '2025-06-03', '2025-09-27', 1),
 ];
 
 function at(
@@ -80,7 +87,7 @@ export function lastSeasonOfSlip(
         ...here,
         seedling: { stemMillimetres: 180, ballMillimetres: 90 },
       },
-      ...pickingsOf(chance, garden, container, season, weather),
+      ...pickingsOf(chance, garden, container, season, weather, vigourOf(seed, season.label, 2025)),
       {
         kind: 'cleared',
         at: evening(season.clearedOn),
@@ -101,6 +108,7 @@ function pickingsOf(
   container: Container,
   season: (typeof LAST_SEASON)[number],
   weather: readonly HiddenDay[],
+  vigour: number,
 ): Draft[] {
   const planned = BAGS.find((b) => b.label === season.label);
   const bearing = BEARING[season.varietyName];
@@ -119,7 +127,7 @@ function pickingsOf(
     if (age % season.waterEveryDays === 0) bag.pour(6.75);
     bag.pass(today, 18, 24);
     if (age < bearing.firstAfter || (age - bearing.firstAfter) % rhythm !== 0) continue;
-    const fared = Math.max(0.15, 1 - 0.12 * dryDays) * lateness(today.day);
+    const fared = vigour * Math.max(0.15, 1 - 0.12 * dryDays) * lateness(today.day);
     const count = pickedCount(chance, bearing, rhythm, fared);
     if (count === 0) continue;
     drafts.push({

@@ -12,7 +12,7 @@ import { chanceFrom, CLIMATES, hiddenWeather, type Chance, type HiddenDay } from
 import { hasLevel } from '../src/water/index.ts';
 import { BAGS, PRICES, PLACES, VARIETIES, type PlannedBag } from './gannet-slip-plan.ts';
 import { hiddenBagOf, wantedLitres } from './gannet-slip-truth.ts';
-import { BEARING, pickedCount, pickedKilograms, rhythmOf } from './bearing.ts';
+import { BEARING, pickedCount, pickedKilograms, rhythmOf, vigourOf } from './bearing.ts';
 import { plantsOfSlip } from './gannet-slip-plants.ts';
 import { lastSeasonOfSlip } from './gannet-slip-last-season.ts';
 import { shedOf } from './gannet-slip-shed.ts';
@@ -20,6 +20,7 @@ import { feedingOfSlip } from './gannet-slip-feeding.ts';
 import { DEMO_EVENING } from './evening.ts';
 import { tankOfSlip } from './gannet-slip-tank.ts';
 import { careOfSlip } from './gannet-slip-care.ts';
+import { harvestOfSlip } from './gannet-slip-harvest.ts';
 import { growthOfSlip } from './gannet-slip-growth.ts';
 
 const FIRST_DAY = '2026-05-17';
@@ -142,7 +143,7 @@ export function gannetSlip(seed: number): Garden {
       entries,
     };
     if (planned.plants > 0)
-      entries.push(...livedThrough(chance, soFar, container, planned, weather, can.id, id));
+      entries.push(...livedThrough(chance, seed, soFar, container, planned, weather, can.id, id));
   });
   const measures = [
     can,
@@ -182,7 +183,9 @@ export function gannetSlip(seed: number): Garden {
   };
   const { entries: said, ...own } = plantsOfSlip(garden, seed, stamps);
   const told = { ...garden, ...own, entries: [...garden.entries, ...said] };
-  return { ...told, entries: [...told.entries, ...careOfSlip(told, seed)] };
+  const cared = { ...told, entries: [...told.entries, ...careOfSlip(told, seed)] };
+  const { entries: kept, ...harvest } = harvestOfSlip(cared, seed);
+  return { ...cared, ...harvest, trials: [...harvest.trials], entries: [...cared.entries, ...kept] };
 }
 
 function weatherEntries(weather: readonly HiddenDay[], id: (of: IdOf) => string): Entry[] {
@@ -229,6 +232,7 @@ function plantedEntry(
 /** A bag's summer: the grower looks every day or two, waters what feels dry, and picks. */
 function livedThrough(
   chance: Chance,
+  seed: number,
   garden: Garden,
   container: Container,
   planned: PlannedBag,
@@ -312,7 +316,12 @@ function livedThrough(
     }
     if (bearing && age >= bearing.firstAfter && daysLeft > 0) {
       const rhythm = rhythmOf(planned.varietyName);
-      const count = pickedCount(chance, bearing, rhythm, planned.plants);
+      const count = pickedCount(
+        chance,
+        bearing,
+        rhythm,
+        planned.plants * vigourOf(seed, planned.label, 2026),
+      );
       if ((age - bearing.firstAfter) % rhythm === 0 && count > 0) {
         const kilograms = pickedKilograms(chance, bearing, count);
         entries.push({ ...base(2), kind: 'picking', kilograms, count });

@@ -89,7 +89,7 @@ export function EntryDialog({
     const at = when.read();
     if (at === undefined) return;
     const facts = entryForm?.facts(values, texts) ?? {};
-    const fruits = isShared && kind === 'picking' ? splitFruits(split, bags.length, facts) : undefined;
+    const fruits = isShared && kind === 'picking' ? splitFruits(split, bags.length, facts as { readonly count?: number }) : undefined;
     if (fruits && 'problem' in fruits) {
       setSplitProblem(fruits.problem);
       return;
