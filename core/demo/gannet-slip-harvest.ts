@@ -45,7 +45,11 @@ const WEEKLY_MINUTES = [95, 110, 120, 150, 140, 165, 180, 170];
 export function harvestOfSlip(
   garden: Garden,
   seed: number,
-): { readonly trials: readonly Trial[]; readonly settings: Garden['settings']; readonly entries: readonly Entry[] } {
+): {
+  readonly trials: readonly Trial[];
+  readonly settings: Garden['settings'];
+  readonly entries: readonly Entry[];
+} {
   const chance = chanceFrom(seed + 61_000);
   const id = (of: IdOf) => `${ID_PREFIXES[of]}_${chance.letters(12)}`;
   const bag = (label: string): Container => {
@@ -88,27 +92,23 @@ export function harvestOfSlip(
   const keepers = id('lot');
   const blush = id('lot');
   const drafts: Draft[] = [
-    ...GREEN.map(
-      ([label, count]): Draft => ({
-        kind: 'picking',
-        at: autumn('2025-10-03'),
-        containerId: bag(label).id,
-        count,
-        stage: 'green',
-        use: 'stored',
-        lotId: green,
-      }),
-    ),
+    ...GREEN.map(([label, count]): Draft => ({
+      kind: 'picking',
+      at: autumn('2025-10-03'),
+      containerId: bag(label).id,
+      count,
+      stage: 'green',
+      use: 'stored',
+      lotId: green,
+    })),
     { kind: 'shelved', at: autumn('2025-10-03'), lotId: green, name: 'Crate in the sail loft', celsius: 15 },
-    ...GREEN_WEEKS.map(
-      ([eaten, lost], i): Draft => ({
-        kind: 'shelf-check',
-        at: autumn(addDays('2025-10-10', 7 * i)),
-        lotId: green,
-        ...(eaten > 0 ? { eaten } : {}),
-        ...(lost > 0 ? { lost } : {}),
-      }),
-    ),
+    ...GREEN_WEEKS.map(([eaten, lost], i): Draft => ({
+      kind: 'shelf-check',
+      at: autumn(addDays('2025-10-10', 7 * i)),
+      lotId: green,
+      ...(eaten > 0 ? { eaten } : {}),
+      ...(lost > 0 ? { lost } : {}),
+    })),
     {
       kind: 'shelved',
       at: autumn('2025-10-12'),
@@ -137,15 +137,13 @@ export function harvestOfSlip(
       lotId: blush,
     },
     { kind: 'shelved', at: noon('2026-07-12'), lotId: blush, celsius: 19 },
-    ...WEEKLY_MINUTES.map(
-      (minutes, i): Draft => ({
-        kind: 'worked',
-        at: noon(addDays('2026-05-24', 7 * i)),
-        minutes,
-        containerIds: [],
-        during: 'round',
-      }),
-    ),
+    ...WEEKLY_MINUTES.map((minutes, i): Draft => ({
+      kind: 'worked',
+      at: noon(addDays('2026-05-24', 7 * i)),
+      minutes,
+      containerIds: [],
+      during: 'round',
+    })),
   ];
   return {
     trials,

@@ -61,10 +61,7 @@ export function learntRipening(garden: Garden, live: readonly Entry[]): LearntRi
 }
 
 /** Varieties with what was learnt of them. */
-export function taughtVarieties(
-  varieties: readonly Variety[],
-  learnt: LearntRipening,
-): readonly Variety[] {
+export function taughtVarieties(varieties: readonly Variety[], learnt: LearntRipening): readonly Variety[] {
   return varieties.map((variety) => {
     const setToRipe = learnt[variety.id];
     return setToRipe ? { ...variety, setToRipe } : variety;

@@ -78,9 +78,7 @@ export function stageDatesOf(
     picking:
       picking ??
       notBefore(
-        set
-          ? addDays(set.day, ripeDays(eldest.crop.id, eldest.variety).likely)
-          : dates.picking.from,
+        set ? addDays(set.day, ripeDays(eldest.crop.id, eldest.variety).likely) : dates.picking.from,
         'ripe',
       ),
     'base-used-up': used.likely === undefined ? undefined : { day: used.likely, isNoted: false },

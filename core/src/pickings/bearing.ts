@@ -96,7 +96,8 @@ export function bagForecast(
   const rate = 1 / assumed.yieldSpread ** 2 + seen / lump;
   const times = shape / rate;
   let coming = 0;
-  for (let day = from, i = 0; day <= to && i < LONGEST_DAYS; day = addDays(day, 1), i++) coming += expected(day);
+  for (let day = from, i = 0; day <= to && i < LONGEST_DAYS; day = addDays(day, 1), i++)
+    coming += expected(day);
   const mean = times * coming;
   return { mean, variance: mean ** 2 / shape + lump * mean };
 }
@@ -114,8 +115,7 @@ export function totalForecast(
 ): YieldForecast {
   const mean = parts.reduce((sum, part) => sum + part.mean, 0);
   if (mean <= 0) return { low: 0, likely: 0, high: 0 };
-  const variance =
-    parts.reduce((sum, part) => sum + part.variance, 0) + (assumed.weatherOfYield * mean) ** 2;
+  const variance = parts.reduce((sum, part) => sum + part.variance, 0) + (assumed.weatherOfYield * mean) ** 2;
   const shape = mean ** 2 / variance;
   return {
     low: gammaQuantile(0.05, shape, mean / shape),

@@ -175,13 +175,15 @@ function lotOf(
   const ripeBy = ripeByOf(cropId, stage, since, shelved, assumed);
   const months = last('keepsMonths') ?? (varietyId === undefined ? undefined : keepsMonthsOf(varietyId));
   const ripeFrom = ripeBy?.likely ?? since;
-  const kept =
-    assumed.ripeKeepsDays * assumed.ripeningQ10 ** ((15 - (celsius ?? INDOORS_CELSIUS)) / 10);
+  const kept = assumed.ripeKeepsDays * assumed.ripeningQ10 ** ((15 - (celsius ?? INDOORS_CELSIUS)) / 10);
   const keepsUntil =
-    months === undefined ? addDays(ripeFrom, Math.round(kept)) : addDays(since, Math.round(months * MONTH_DAYS));
+    months === undefined
+      ? addDays(ripeFrom, Math.round(kept))
+      : addDays(since, Math.round(months * MONTH_DAYS));
   const lastLookedOn = checks.map((e) => dayOf(e.at)).at(-1) ?? since;
   const isKeeper = months !== undefined || last('fruitsAWeek') !== undefined;
-  const every = !isKeeper && (ripeBy === undefined || today >= ripeBy.from) ? LOOK_EVERY.ripe : LOOK_EVERY.unripe;
+  const every =
+    !isKeeper && (ripeBy === undefined || today >= ripeBy.from) ? LOOK_EVERY.ripe : LOOK_EVERY.unripe;
   return {
     id,
     name: last('name'),
@@ -310,4 +312,3 @@ export function drawdown(
   const until = addDays(today, 7 * week);
   return { until, lost: Math.round(lost), leftOver: until >= keepsUntil ? Math.round(there) : 0 };
 }
-

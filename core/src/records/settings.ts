@@ -55,7 +55,9 @@ export const settingsSchema = z.object({
   /** what an hour of the grower's work is worth to them; left out: work is not counted */
   hourValue: z.optional(z.number().check(z.gte(0), z.lte(1000))),
   /** what the shop asks for a kilogram, by crop or by the id of a variety */
-  shopPrices: z.optional(z.record(z.string().check(z.maxLength(40)), z.number().check(z.gte(0), z.lte(1000)))),
+  shopPrices: z.optional(
+    z.record(z.string().check(z.maxLength(40)), z.number().check(z.gte(0), z.lte(1000))),
+  ),
   kilowattHourPrice: z.optional(z.number().check(z.gte(0), z.lte(10))),
   /** bigger bags or smaller ones: the grower's practice of sizes */
   sizingPracticeId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),

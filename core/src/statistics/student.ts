@@ -97,8 +97,7 @@ export function studentPower(ratio: number, df: number, level: number): number {
     const spread = ((i + 0.5) / POINTS) * most;
     const density = Math.exp((df - 1) * Math.log(spread) - (df / 2) * (spread * spread - 1));
     weight += density;
-    power +=
-      density * (1 - normalBelow(critical * spread - ratio) + normalBelow(-critical * spread - ratio));
+    power += density * (1 - normalBelow(critical * spread - ratio) + normalBelow(-critical * spread - ratio));
   }
   return power / weight;
 }

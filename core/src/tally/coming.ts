@@ -86,7 +86,11 @@ interface Stand {
   readonly container: Container;
   readonly occupants: readonly Occupant[];
   readonly picked: readonly DayYield[];
-  readonly bearers: readonly { readonly bearer: Bearer; readonly occupant: Occupant; readonly gain: number }[];
+  readonly bearers: readonly {
+    readonly bearer: Bearer;
+    readonly occupant: Occupant;
+    readonly gain: number;
+  }[];
 }
 
 /** Nothing is picked on the very day on which it could be: a bag that is late begins at the earliest so soon, days. */
@@ -104,13 +108,20 @@ export const mondayOf = (day: Day): Day => addDays(day, 1 - weekdayOf(day));
 export function comingOf(context: TallyContext, today: Day): Coming {
   const { garden } = context;
   const assumed = resolveAssumed(garden.settings.assumptions);
-  const season = growingSeason(seasonYearOf(today, garden.settings.latitudeDegrees), garden.settings.latitudeDegrees);
+  const season = growingSeason(
+    seasonYearOf(today, garden.settings.latitudeDegrees),
+    garden.settings.latitudeDegrees,
+  );
   const stands = standsOf(context, season, today, learntYields(context, season.year, assumed));
   const warm = warmOf(context);
   const tomorrow = addDays(today, 1);
   const bags = stands.flatMap((stand) => {
     const foretell = foreteller(stand, today, warm, assumed);
-    const end = stand.bearers.map(({ bearer }) => bearer.end).sort().at(-1) ?? today;
+    const end =
+      stand.bearers
+        .map(({ bearer }) => bearer.end)
+        .sort()
+        .at(-1) ?? today;
     const [eldest] = stand.occupants;
     if (!eldest || end <= today) return [];
     return [{ stand, foretell, end, eldest }];
@@ -120,7 +131,11 @@ export function comingOf(context: TallyContext, today: Day): Coming {
       of.map(({ foretell }) => foretell(from, to)),
       assumed,
     );
-  const last = bags.map(({ end }) => end).sort().at(-1) ?? today;
+  const last =
+    bags
+      .map(({ end }) => end)
+      .sort()
+      .at(-1) ?? today;
   const mondays: Day[] = [];
   for (let monday = mondayOf(tomorrow); monday <= last && mondays.length < 53; monday = addDays(monday, 7))
     mondays.push(monday);
@@ -258,7 +273,8 @@ function standsOf(
           const dates = datesOf(known, garden, cover);
           const reckoned = dates.picking.from;
           const first =
-            firstPicked ?? (reckoned > asOf ? reckoned : addDays(asOf < season.to ? asOf : reckoned, LATE_BY));
+            firstPicked ??
+            (reckoned > asOf ? reckoned : addDays(asOf < season.to ? asOf : reckoned, LATE_BY));
           const end = dates.clear > first ? dates.clear : first;
           return {
             occupant,
@@ -402,4 +418,3 @@ export function checkForecasts(context: TallyContext, year: number, today: Day):
     held: mean(weeks.map((w) => (w.picked >= w.low && w.picked <= w.high ? 1 : 0))),
   };
 }
-

@@ -114,7 +114,11 @@ interface BagRecordOfSeason {
 function recordOf(row: TallyRow, { live, garden }: TallyContext, today: Day): BagRecordOfSeason {
   const containerId = row.units[0]?.containerId ?? '';
   const plantedOn = row.units.map((u) => u.plantedOn).sort()[0] ?? today;
-  const until = row.units.map((u) => u.clearedOn ?? today).sort().at(-1) ?? today;
+  const until =
+    row.units
+      .map((u) => u.clearedOn ?? today)
+      .sort()
+      .at(-1) ?? today;
   const here = entriesAt(live, containerId).filter((e) => dayOf(e.at) >= plantedOn && dayOf(e.at) <= until);
   let checks = 0;
   let dry = 0;
@@ -139,7 +143,12 @@ function recordOf(row: TallyRow, { live, garden }: TallyContext, today: Day): Ba
 }
 
 /** Nights in its first weeks that were colder than its crop wants; none under heated glass. */
-function coldNightsOf(row: TallyRow, garden: Garden, live: readonly Entry[], plantedOn: Day): readonly number[] {
+function coldNightsOf(
+  row: TallyRow,
+  garden: Garden,
+  live: readonly Entry[],
+  plantedOn: Day,
+): readonly number[] {
   const place = garden.places.find((p) => p.id === row.units[0]?.placeId);
   if (place?.cover === 'heated') return [];
   return knownWeather(live).flatMap(({ day, minCelsius }) =>
@@ -196,9 +205,10 @@ function reasonsOf(
     reasons.push({ id: 'small-bag', litres: own.litres, usualLitres: litres });
   if (isGood && litres > 0 && own.litres / litres > TELLS.litres)
     reasons.push({ id: 'big-bag', litres: own.litres, usualLitres: litres });
-  if (!isGood)
-    for (const what of new Set(own.troubles)) reasons.push({ id: 'trouble', what });
-  const left = row.units.find((u) => u.leftBecause && !['finished', 'moved', 'replaced'].includes(u.leftBecause));
+  if (!isGood) for (const what of new Set(own.troubles)) reasons.push({ id: 'trouble', what });
+  const left = row.units.find(
+    (u) => u.leftBecause && !['finished', 'moved', 'replaced'].includes(u.leftBecause),
+  );
   if (!isGood && left?.leftBecause) reasons.push({ id: 'left-early', why: left.leftBecause });
   return reasons;
 }

@@ -1,5 +1,12 @@
 import { resolveAssumed } from '../assumed/index.ts';
-import { addDays, dayOf, growingSeason, seasonYearOf, type Day, type GrowingSeason } from '../calendar/index.ts';
+import {
+  addDays,
+  dayOf,
+  growingSeason,
+  seasonYearOf,
+  type Day,
+  type GrowingSeason,
+} from '../calendar/index.ts';
 import { cleanlinessAfter, troubleCases } from '../care/index.ts';
 import { containerKind } from '../bags/index.ts';
 import { entriesAt, type Container, type Entry, type Plan, type TrialMeasure } from '../records/index.ts';
@@ -41,7 +48,12 @@ export type ChangeAdvice =
   | { readonly id: 'dry'; readonly times: number; readonly of: number }
   | { readonly id: 'wet'; readonly times: number; readonly of: number }
   | { readonly id: 'feeds'; readonly times: number; readonly of: number }
-  | { readonly id: 'lost'; readonly kilograms: number; readonly share: number; readonly to: string | undefined }
+  | {
+      readonly id: 'lost';
+      readonly kilograms: number;
+      readonly share: number;
+      readonly to: string | undefined;
+    }
   | { readonly id: 'trouble'; readonly what: string; readonly bags: number }
   | { readonly id: 'few-checks'; readonly bags: number };
 
@@ -247,10 +259,7 @@ export type NextPlan = Pick<
  * A beginning for next season: what stood in each bag goes in again a year on, but for bags that are to retire and varieties that are
  * not to be kept; those are left empty to be planned.
  */
-export function nextSeasonPlans(
-  review: SeasonReview,
-  { garden }: TallyContext,
-): readonly NextPlan[] {
+export function nextSeasonPlans(review: SeasonReview, { garden }: TallyContext): readonly NextPlan[] {
   const dropped = new Set(review.varieties.filter((v) => v.isToKeep === false).map((v) => v.varietyId));
   const retired = new Set(review.bags.filter((b) => b.isToRetire).map((b) => b.containerId));
   const planned = new Set(
@@ -273,7 +282,6 @@ export function nextSeasonPlans(
     ];
   });
 }
-
 
 /** One bag's season as its diary tells it. */
 export interface BagReview {

@@ -7,12 +7,13 @@ import { standingThen } from './units.ts';
 /** What lies on the garden's shelf as of a day. */
 export function shelfOf(context: TallyContext, today: Day): readonly ShelfLot[] {
   const { garden, live, pickings } = context;
-  const weighed = new Map<string, typeof pickings[number][]>();
+  const weighed = new Map<string, (typeof pickings)[number][]>();
   const stood = (p: (typeof pickings)[number]) => standingThen(p, context.occupants(p.containerId))[0];
   const stored = pickings.filter((p) => p.use === 'stored');
   for (const p of stored) {
     const id = stood(p)?.variety.id;
-    if (id !== undefined && !p.isByCount && p.count !== undefined) weighed.set(id, [...(weighed.get(id) ?? []), p]);
+    if (id !== undefined && !p.isByCount && p.count !== undefined)
+      weighed.set(id, [...(weighed.get(id) ?? []), p]);
   }
   return shelfLots(
     live,

@@ -80,7 +80,9 @@ export function trialResult(
   const unitsBySeason = new Map(
     seasons.map((year) => [year, tallyUnits(context, year, endOf(trial, year, context, today))]),
   );
-  const lines = trial.units.map((unit) => lineOf(unit, unitsBySeason.get(unit.season) ?? [], trial.measure, context));
+  const lines = trial.units.map((unit) =>
+    lineOf(unit, unitsBySeason.get(unit.season) ?? [], trial.measure, context),
+  );
   const counted = lines.filter((line) => line.unit.outBecause === undefined);
   const observations = observationsOf(counted, trial.measure);
   const known = gardenSpread(context, trial.measure, today, new Set(trial.units.map(unitKey)));
@@ -174,11 +176,14 @@ function endOf(
   const { to } = growingSeason(year, garden.settings.latitudeDegrees);
   // "up to 31 July" is of each season
   const until =
-    untilDay === undefined ? to : `${Number(untilDay.slice(0, 4)) + yearsOn(untilDay, year, garden.settings.latitudeDegrees)}${untilDay.slice(4)}`;
+    untilDay === undefined
+      ? to
+      : `${Number(untilDay.slice(0, 4)) + yearsOn(untilDay, year, garden.settings.latitudeDegrees)}${untilDay.slice(4)}`;
   return [to, until, today].sort()[0] ?? today;
 }
 
-const yearsOn = (day: Day, year: number, latitudeDegrees: number) => year - seasonYearOf(day, latitudeDegrees);
+const yearsOn = (day: Day, year: number, latitudeDegrees: number) =>
+  year - seasonYearOf(day, latitudeDegrees);
 
 function describe(u: TallyUnit): Pick<TrialLine, 'bag' | 'plantName' | 'place' | 'variety' | 'plantedOn'> {
   return { bag: u.bag, plantName: u.plantName, place: u.place, variety: u.variety, plantedOn: u.plantedOn };
@@ -237,7 +242,9 @@ function valueOf(units: readonly TallyUnit[], measure: TrialMeasure): number | u
 }
 
 function observationsOf(lines: readonly TrialLine[], measure: TrialMeasure): readonly Observation[] {
-  const values = lines.flatMap(({ value }) => (value !== undefined && value > 0 ? [value] : [])).sort((a, b) => a - b);
+  const values = lines
+    .flatMap(({ value }) => (value !== undefined && value > 0 ? [value] : []))
+    .sort((a, b) => a - b);
   const middle = values[Math.floor(values.length / 2)];
   return lines.flatMap(({ unit, place, variety, value }): readonly Observation[] => {
     if (value === undefined || middle === undefined) return [];
@@ -296,12 +303,11 @@ function gardenSpread(
 /** Older seasons say little of how unlike bags are today. */
 const MOST_SEASONS = 4;
 
-function flawsOf(
-  lines: readonly TrialLine[],
-  comparisons: readonly TrialComparison[],
-): readonly TrialFlaw[] {
+function flawsOf(lines: readonly TrialLine[], comparisons: readonly TrialComparison[]): readonly TrialFlaw[] {
   const confounded = new Set(comparisons.flatMap(({ difference }) => difference?.confoundedBy ?? []));
-  const starts = lines.flatMap(({ plantedOn, unit }) => (plantedOn ? [{ plantedOn, season: unit.season }] : []));
+  const starts = lines.flatMap(({ plantedOn, unit }) =>
+    plantedOn ? [{ plantedOn, season: unit.season }] : [],
+  );
   const apart = Math.max(
     0,
     ...[...groupedBy(starts, (s) => s.season).values()].map((same) => {
@@ -324,4 +330,3 @@ function flawsOf(
     ...(nothing > 0 ? [{ id: 'nothing' as const, bags: nothing }] : []),
   ];
 }
-

@@ -4,7 +4,14 @@ import { formOfPlant } from '../care/index.ts';
 import { dripsOf, propertiesOf, regimeNow } from '../garden-state/index.ts';
 import { weighedPickings, type WeighedPicking } from '../pickings/index.ts';
 import { occupantsOf, type Occupant } from '../plants/index.ts';
-import { entriesAt, type Container, type Entry, type EntryOf, type Garden, type TrainingFormId } from '../records/index.ts';
+import {
+  entriesAt,
+  type Container,
+  type Entry,
+  type EntryOf,
+  type Garden,
+  type TrainingFormId,
+} from '../records/index.ts';
 import { costOf, unitPrices, priceLogs, type StockContext } from '../stock/index.ts';
 import { scoopsOf } from '../products/index.ts';
 import { dripOfDay, type DripSpell } from '../water/index.ts';
@@ -155,7 +162,15 @@ export function tallyUnits(context: TallyContext, year: number, today: Day): rea
       .occupants(container.id)
       .filter((o) => o.plantedOn <= to && (o.clearedOn === undefined || o.clearedOn >= season.from));
     if (occupants.length === 0 || (container.binnedAt && !byBag.has(container.id))) return [];
-    return unitsOf(context, container, occupants, byBag.get(container.id) ?? [], year, [season.from, to], money);
+    return unitsOf(
+      context,
+      container,
+      occupants,
+      byBag.get(container.id) ?? [],
+      year,
+      [season.from, to],
+      money,
+    );
   });
 }
 
@@ -228,7 +243,9 @@ function unitsOf(
     const sum = sums.get(o) as Sums;
     const until = o.clearedOn ?? to;
     // those who stood there at the same time share the bag
-    const beside = occupants.filter((other) => other.plantedOn < until && (other.clearedOn ?? to) > o.plantedOn);
+    const beside = occupants.filter(
+      (other) => other.plantedOn < until && (other.clearedOn ?? to) > o.plantedOn,
+    );
     const sharers = Math.max(1, new Set(beside.map((other) => other.stationId)).size);
     const days = [...sum.days].sort(([a], [b]) => (a < b ? -1 : 1));
     const last = until < to ? until : to;
@@ -341,17 +358,18 @@ function moneyOf(garden: Garden, live: readonly Entry[], year: number): MoneyOfS
   const entries = live.filter((e) =>
     ['filled', 'bought', 'used', 'counted', 'priced', 'spent', 'worked', 'fed'].includes(e.kind),
   );
-  const priceOf = unitPrices(priceLogs(entries), garden.packs.filter((p) => !p.binnedAt));
+  const priceOf = unitPrices(
+    priceLogs(entries),
+    garden.packs.filter((p) => !p.binnedAt),
+  );
   const bagsInUse = garden.containers.filter((c) => !c.binnedAt).length;
   const worked = entries.filter(
-    (e): e is EntryOf<'worked'> =>
-      e.kind === 'worked' && seasonYearOf(dayOf(e.at), latitudeDegrees) === year,
+    (e): e is EntryOf<'worked'> => e.kind === 'worked' && seasonYearOf(dayOf(e.at), latitudeDegrees) === year,
   );
   const all = worked.reduce((sum, e) => sum + (e.containerIds.length === 0 ? e.minutes : 0), 0);
   const byBag = new Map<string, number>();
   for (const e of worked)
-    for (const id of e.containerIds)
-      byBag.set(id, (byBag.get(id) ?? 0) + e.minutes / e.containerIds.length);
+    for (const id of e.containerIds) byBag.set(id, (byBag.get(id) ?? 0) + e.minutes / e.containerIds.length);
   const context: Omit<StockContext, 'assumed'> = {
     mixes: garden.mixes,
     products: garden.products,

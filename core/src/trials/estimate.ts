@@ -50,7 +50,13 @@ export interface Difference {
 /** How much is known before the first bag: what the shrinkage and the spread start from. */
 export type TrialAssumed = Pick<
   Assumed,
-  'bagSpread' | 'bagSpreadWorth' | 'effectSpread' | 'sameBagShare' | 'placeSpread' | 'seasonSpread' | 'varietySpread'
+  | 'bagSpread'
+  | 'bagSpreadWorth'
+  | 'effectSpread'
+  | 'sameBagShare'
+  | 'placeSpread'
+  | 'seasonSpread'
+  | 'varietySpread'
 >;
 
 /** From the most that can be taken out to nothing; a variety is the last to be let go. */
@@ -93,7 +99,8 @@ export function differenceOf(
   const [a, b] = [sideOf(from), sideOf(to)];
   if (a.length === 0 || b.length === 0) return undefined;
   const blocking =
-    BLOCKINGS.find((factors) => areConnected(observations, factors, from, to)) ?? ([] as readonly BlockFactor[]);
+    BLOCKINGS.find((factors) => areConnected(observations, factors, from, to)) ??
+    ([] as readonly BlockFactor[]);
   const fit = leastSquares(observations, blocking, from, to, assumed.sameBagShare);
   const pooled = pooledSpread(fit, known, assumed);
   const confoundedBy = (['variety', 'season', 'place'] as const).filter(
@@ -153,7 +160,7 @@ function areConnected(
     const key = blockOf(o, factors);
     blocks.set(key, (blocks.get(key) ?? new Set()).add(o.treatmentId));
   }
-  for (let grew = true; grew; ) {
+  for (let grew = true; grew;) {
     grew = false;
     for (const treatments of blocks.values()) {
       if (![...treatments].some((id) => reached.has(id))) continue;

@@ -224,7 +224,9 @@ export function useGardenState(gardenId: GardenId): GardenState {
     const finished = (drafts: readonly Draft[]): readonly Entry[] => {
       // what is done in one act is written down at one moment
       const recordedAt = clock.now();
-      return intoLots(drafts, garden, live).map((draft) => ({ ...draft, id: newId('entry'), recordedAt }) as Entry);
+      return intoLots(drafts, garden, live).map(
+        (draft) => ({ ...draft, id: newId('entry'), recordedAt }) as Entry,
+      );
     };
     /** Does what writes; what fails is said at the foot of the screen, and whoever asked hears of it too. */
     const attempt = async <T,>(work: () => Promise<T>): Promise<T> => {

@@ -9,10 +9,7 @@ export function useKilograms(year: number): ReadonlyMap<string, number> {
   const { garden, live } = useGarden();
   return useMemo(
     () =>
-      kilogramsByBag(
-        pickingsWithWeights(garden, live),
-        growingSeason(year, garden.settings.latitudeDegrees),
-      ),
+      kilogramsByBag(pickingsWithWeights(garden, live), growingSeason(year, garden.settings.latitudeDegrees)),
     [garden, live, year],
   );
 }

@@ -24,7 +24,8 @@ export function useTally<T>(
     gcTime: 60_000,
     structuralSharing: false,
     placeholderData: (before, last) =>
-      last && JSON.stringify(last.queryKey.slice(1, 2 + about.length)) === JSON.stringify([gardenId, ...about])
+      last &&
+      JSON.stringify(last.queryKey.slice(1, 2 + about.length)) === JSON.stringify([gardenId, ...about])
         ? before
         : undefined,
     queryFn: async () => (await inWorkers(gardenId).tally(garden, (api) => ask(api, today))) ?? null,

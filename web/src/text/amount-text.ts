@@ -140,3 +140,13 @@ export function readPrice(text: string): Read<number | undefined> {
   });
   return read.ok && read.value !== undefined && isHundredth ? { ok: true, value: read.value / 100 } : read;
 }
+
+/** A range that was reckoned, no finer than it is known: two figures of each end. */
+export function roughRange(
+  { low, high }: { readonly low: number; readonly high: number },
+  purpose: Purpose,
+  unitFormat: { range(low: number, high: number, purpose: Purpose): string },
+): string {
+  const rough = (value: number) => (value <= 0 ? 0 : Number(value.toPrecision(2)));
+  return unitFormat.range(rough(low), rough(high), purpose);
+}

@@ -34,8 +34,12 @@ export function summaryWords(
       : '';
   const parts = crops
     .filter((c) => c.kilograms > 0)
-    .map((c) => `${show(c.kilograms)} of ${c.units[0]?.crop.toLowerCase() ?? ''}${c.perPlant ? ` (${show(c.perPlant)} a plant)` : ''}`);
-  const price = total.costPerKilogram === undefined ? undefined : perWeight(total.costPerKilogram, unitFormat);
+    .map(
+      (c) =>
+        `${show(c.kilograms)} of ${c.units[0]?.crop.toLowerCase() ?? ''}${c.perPlant ? ` (${show(c.perPlant)} a plant)` : ''}`,
+    );
+  const price =
+    total.costPerKilogram === undefined ? undefined : perWeight(total.costPerKilogram, unitFormat);
   const span =
     total.firstOn && total.lastOn
       ? ` The first was picked on ${shortDay(total.firstOn, season.to)}, the last ${isOver ? '' : 'so far '}on ${shortDay(total.lastOn, season.to)}.`
@@ -49,14 +53,17 @@ export function summaryWords(
   return [
     `${total.plants} plants in ${total.bags} bags gave ${show(total.kilograms)}${isOver ? '' : ' so far'}.${span}${beside}`,
     `${sentence(list(parts))}.${lost}`,
-    ...(price ? [`It cost ${money.show(total.cost)}, ${money.show(price.price)} ${price.each}${worth}.${work}`] : []),
+    ...(price
+      ? [`It cost ${money.show(total.cost)}, ${money.show(price.price)} ${price.each}${worth}.${work}`]
+      : []),
   ];
 }
 
 /** A variety to keep or not, and on what grounds. */
 export function varietyWords({ row, isToKeep, because }: VarietyAdvice, unitFormat: UnitFormat): string {
   const [unit] = row.units;
-  const gave = row.perPlant === undefined ? 'gave nothing' : `${unitFormat.show(row.perPlant, 'crop')} a plant`;
+  const gave =
+    row.perPlant === undefined ? 'gave nothing' : `${unitFormat.show(row.perPlant, 'crop')} a plant`;
   const verdict = isToKeep === undefined ? '' : isToKeep ? ' Keep it.' : ' Think about another.';
   const why = {
     'own-word': 'as you said yourself.',
@@ -109,10 +116,7 @@ function mixWords(mix: BagAdvice['mix']): string {
 }
 
 /** A bag's season in a few sentences. */
-export function bagSummaryWords(
-  review: BagReview,
-  { unitFormat, money }: ReviewWords,
-): readonly string[] {
+export function bagSummaryWords(review: BagReview, { unitFormat, money }: ReviewWords): readonly string[] {
   const { row, ranked } = review;
   const show = (kilograms: number) => unitFormat.show(kilograms, 'crop');
   const names = list([...new Set(row.units.map((u) => u.plantName ?? u.variety))]);
@@ -146,4 +150,3 @@ export function bagSummaryWords(
     bagAdviceWords(review.advice),
   ];
 }
-

@@ -26,6 +26,8 @@ export function ripeWords(ripe: RipeComing, bag: Pick<Bag, 'occupants'>, today: 
         : `ripe from now to ${shortDay(ripe.to, today)}`
       : `${shortDay(ripe.from, today)} to ${shortDay(ripe.to, today)}`;
   const held =
-    ripe.heldUntil === undefined ? '' : `; no picking before ${shortDay(ripe.heldUntil, today)}, by a spray's label`;
+    ripe.heldUntil === undefined
+      ? ''
+      : `; no picking before ${shortDay(ripe.heldUntil, today)}, by a spray's label`;
   return `${who}${what} ${when}, ${BY_WORDS[ripe.by]}${held}`;
 }

@@ -106,4 +106,3 @@ export function timesWords(log: number): string {
   if (times >= 2) return `${times.toFixed(1)} times`;
   return times > 1 ? `${Math.round((times - 1) * 100)} % more` : `${Math.round((1 - times) * 100)} % less`;
 }
-

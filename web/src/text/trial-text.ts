@@ -3,6 +3,7 @@ import type { TrialComparison, TrialFlaw, TrialResult } from '@rundel/core/tally
 import type { PlanPower } from '@rundel/core/trials';
 import type { UnitFormat } from '../store/index.ts';
 import { timesWords } from './tally-text.ts';
+import { sentence } from './text.ts';
 
 /** What a trial goes by. */
 export const MEASURE_WORDS: Readonly<Record<TrialMeasure, string>> = {
@@ -56,6 +57,10 @@ export function planWords({ perSide, seasons, ofFifth, ofHalf }: PlanPower): str
   return `${eachWords(perSide)} each${over} would find a difference of 20 % ${oftenWords(ofFifth)}; a difference of a half, ${oftenWords(ofHalf)}`;
 }
 
+/** "12 % more than", "2.4 times what … gave", "the same as" */
+const howMuch = (log: number) =>
+  Math.abs(Math.exp(log) - 1) < 0.015 ? ' as' : Math.exp(log) >= 2 ? ' as much as' : ' than';
+
 /** What is said of one treatment beside another: the answer first, and never more than the spread bears. */
 export function verdictWords(
   { difference }: TrialComparison,
@@ -69,21 +74,32 @@ export function verdictWords(
     };
   const [a, b] = difference.units;
   const { low, high, likely, isReal, raw } = difference;
-  const seen = `${names.to} gave ${differenceWords(raw, isInDays)}${isInDays ? '' : Math.abs(raw) < 0.015 ? ' as' : ' than'} ${isInDays ? `than ${names.from}` : names.from}`;
+  const seen = sentence(
+    isInDays
+      ? `${names.to} came ${differenceWords(raw, true)}${Math.round(raw) === 0 ? ' as' : ' than'} ${names.from}`
+      : `${names.to} gave ${differenceWords(raw, false)}${howMuch(raw)} ${names.from}`,
+  );
   const between = `Nine times in ten the true difference lies between ${differenceWords(low, isInDays)} and ${differenceWords(high, isInDays)}`;
   const guess =
-    Math.abs(likely - raw) > 0.02 ? `; my best guess, knowing how luck goes, is ${differenceWords(likely, isInDays)}` : '';
+    Math.abs(likely - raw) > 0.02
+      ? `; my best guess, knowing how luck goes, is ${differenceWords(likely, isInDays)}`
+      : '';
   if (a === 1 && b === 1)
     return { headline: 'One each: too few to say.', detail: `${seen} here. ${between}${guess}.` };
   if (isReal && difference.confoundedBy.length === 0)
     return {
-      headline: `${names.to} really did differ: ${differenceWords(likely, isInDays)}.`,
+      headline: sentence(`${names.to} really did differ: ${differenceWords(likely, isInDays)}.`),
       detail: `Luck alone would do that less than one time in twenty. ${between}.`,
     };
   if (isReal)
     return {
       headline: `They differ, and I cannot say by what: ${differenceWords(likely, isInDays)}.`,
       detail: `${between}${guess}.`,
+    };
+  if (low > 0 || high < 0)
+    return {
+      headline: `Likely, and not yet sure: ${differenceWords(likely, isInDays)}.`,
+      detail: `${seen} here. ${between}${guess}. Luck alone would do as much about one time in ten or twenty.`,
     };
   return {
     headline: 'It may well be luck.',
@@ -113,7 +129,10 @@ export function flawWords(flaw: TrialFlaw): string {
 
 /** What further bags or seasons would find, by this garden's own spread. */
 export function powerWords({ plans, known, comparisons }: TrialResult): string {
-  const side = Math.max(1, ...comparisons.map(({ difference }) => Math.min(...(difference?.units ?? [1, 1]))));
+  const side = Math.max(
+    1,
+    ...comparisons.map(({ difference }) => Math.min(...(difference?.units ?? [1, 1]))),
+  );
   const find = (perSide: number, seasons: number) =>
     plans.find((p) => p.perSide >= perSide && p.seasons === seasons);
   const [now, more] = [find(side, 1), find(Math.max(4, 2 * side), 2)];

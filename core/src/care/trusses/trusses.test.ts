@@ -57,11 +57,16 @@ describe('when a truss is ripe', () => {
       to: '2026-08-30',
       by: 'set',
     });
-    expect(ripeSpan(first, ripeDays('tomato', { fruitGrams: 15 }), 10)).toMatchObject({ from: '2026-08-05', to: '2026-08-15' });
+    expect(ripeSpan(first, ripeDays('tomato', { fruitGrams: 15 }), 10)).toMatchObject({
+      from: '2026-08-05',
+      to: '2026-08-15',
+    });
   });
 
   it('from flowers it is less sure, and once picked nothing is said', () => {
-    const [byFlowers, bySet] = [second, first].map((t) => ripeSpan(t, ripeDays('tomato', { fruitGrams: 120 }), 10));
+    const [byFlowers, bySet] = [second, first].map((t) =>
+      ripeSpan(t, ripeDays('tomato', { fruitGrams: 120 }), 10),
+    );
     const days = (span: typeof bySet) => Date.parse(span?.to ?? '') - Date.parse(span?.from ?? '');
     expect(byFlowers?.by).toBe('flowers');
     expect(days(byFlowers)).toBeGreaterThan(days(bySet));
@@ -69,10 +74,17 @@ describe('when a truss is ripe', () => {
   });
 
   it('as the grower says of the variety, and sooner the more of the own trusses were sooner', () => {
-    expect(ripeDays('tomato', { setToRipe: { low: 40, high: 44 } })).toEqual({ low: 40, likely: 42, high: 44 });
+    expect(ripeDays('tomato', { setToRipe: { low: 40, high: 44 } })).toEqual({
+      low: 40,
+      likely: 42,
+      high: 44,
+    });
     const usual = ripeDays('tomato', { fruitGrams: 120 });
     const some = learntRipeDays(usual, [42]);
-    const many = learntRipeDays(usual, Array.from({ length: 12 }, () => 42));
+    const many = learntRipeDays(
+      usual,
+      Array.from({ length: 12 }, () => 42),
+    );
     expect(learntRipeDays(usual, [])).toEqual(usual);
     expect(some.likely).toBeLessThan(usual.likely);
     expect(many.likely).toBe(44);

@@ -4,6 +4,7 @@ import { CROPS } from '@rundel/core/plants';
 import { isRipeThisWeek, type BagComing, type ForecastCheck, type RipeComing } from '@rundel/core/tally';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
+import { roughRange } from '../../text/amount-text.ts';
 import { ripeWords } from '../../text/ripe-text.ts';
 import { titleOf } from '../../text/bag-text.ts';
 import { weekWords } from '../../text/tally-text.ts';
@@ -27,14 +28,18 @@ export default function Coming() {
     return (
       <Panel title="Nothing to come">
         <Typography>
-          Nothing stands in the bags that will bear this season. Once something is planted, its first fruit and
-          its yield are reckoned here.
+          Nothing stands in the bags that will bear this season. Once something is planted, its first fruit
+          and its yield are reckoned here.
         </Typography>
       </Panel>
     );
   const range = ({ low, high }: { readonly low: number; readonly high: number }) =>
-    unitFormat.range(low, high, 'crop');
-  const end = data.bags.map((b) => b.until).sort().at(-1) ?? today;
+    roughRange({ low, high }, 'crop', unitFormat);
+  const end =
+    data.bags
+      .map((b) => b.until)
+      .sort()
+      .at(-1) ?? today;
   return (
     <>
       <Panel>
@@ -58,14 +63,16 @@ export default function Coming() {
         <HowCalculated label="How this is reckoned">
           <Typography variant="body2">
             Each plant is taken to bear as its kind usually does, from its first fruit on and as far as it is
-            warm enough to ripen; your own seasons go before what is usual, and what a bag has given so far goes
-            before both. Nine times in ten it should come out between the two numbers.
+            warm enough to ripen; your own seasons go before what is usual, and what a bag has given so far
+            goes before both. Nine times in ten it should come out between the two numbers.
           </Typography>
         </HowCalculated>
       </Panel>
       <Ripening ripe={data.ripe} today={today} />
       <StillToGive bags={data.bags} />
-      {check && <CheckedBackwards check={check} name={seasonName(lastYear, garden.settings.latitudeDegrees)} />}
+      {check && (
+        <CheckedBackwards check={check} name={seasonName(lastYear, garden.settings.latitudeDegrees)} />
+      )}
     </>
   );
 }
@@ -89,7 +96,11 @@ function Ripening({ ripe, today }: { readonly ripe: readonly RipeComing[]; reado
   return (
     <Panel title="Ripe this week, and after">
       {soon && soon.length > 0 ? (
-        <Box component="ul" aria-label="Likely ripe this week" sx={{ marginBlock: 0, paddingInlineStart: 2.5 }}>
+        <Box
+          component="ul"
+          aria-label="Likely ripe this week"
+          sx={{ marginBlock: 0, paddingInlineStart: 2.5 }}
+        >
           {soon.map(line)}
         </Box>
       ) : (
@@ -121,7 +132,8 @@ function StillToGive({ bags: coming }: { readonly bags: readonly BagComing[] }) 
       const bag = byId.get(containerId);
       return bag ? titleOf(bag) : '';
     };
-    const range = ({ low, high }: BagComing['week']) => (high < 0.01 ? '' : unitFormat.range(low, high, 'crop'));
+    const range = ({ low, high }: BagComing['week']) =>
+      high < 0.01 ? '' : roughRange({ low, high }, 'crop', unitFormat);
     return [
       {
         id: 'bag',
@@ -133,17 +145,30 @@ function StillToGive({ bags: coming }: { readonly bags: readonly BagComing[] }) 
           </Link>
         ),
       },
-      { id: 'week', header: 'In seven days', isNumber: true, sort: (r) => r.week.likely, cell: (r) => range(r.week) },
-      { id: 'rest', header: 'To the end', isNumber: true, sort: (r) => r.rest.likely, cell: (r) => range(r.rest) },
+      {
+        id: 'week',
+        header: 'In seven days',
+        isNumber: true,
+        sort: (r) => r.week.likely,
+        cell: (r) => range(r.week),
+      },
+      {
+        id: 'rest',
+        header: 'To the end',
+        isNumber: true,
+        sort: (r) => r.rest.likely,
+        cell: (r) => range(r.rest),
+      },
       { id: 'until', header: 'Bears until', sort: (r) => r.until, cell: (r) => shortDay(r.until, today) },
     ];
   }, [bags, today, unitFormat]);
+  const heaviestFirst = [...coming].sort((a, b) => b.week.likely - a.week.likely);
   return (
     <Panel title="What each bag is still to give">
       <DataTable
         name="coming"
         label="What each bag is still to give"
-        rows={coming}
+        rows={heaviestFirst}
         columns={columns}
         idOf={(row) => row.containerId}
       />
@@ -159,8 +184,8 @@ function CheckedBackwards({ check, name }: { readonly check: ForecastCheck; read
   return (
     <Panel title={`How good such forecasts were in ${name}`}>
       <Typography>
-        A week ahead the garden's total was off by {show(check.error)} on average; "the same as last week" would
-        have been off by {show(check.errorOfLastWeek)}
+        A week ahead the garden's total was off by {show(check.error)} on average; "the same as last week"
+        would have been off by {show(check.errorOfLastWeek)}
         {isBetter ? '' : ', which was no worse'}. {Math.round(check.held * check.weeks.length)} of{' '}
         {check.weeks.length} weeks lay within what was stated.
       </Typography>
@@ -177,7 +202,7 @@ function CheckedBackwards({ check, name }: { readonly check: ForecastCheck; read
             {check.weeks.map((week) => (
               <TableRow key={week.from}>
                 <TableCell>{weekWords(week.from, week.from)}</TableCell>
-                <TableCell align="right">{unitFormat.range(week.low, week.high, 'crop')}</TableCell>
+                <TableCell align="right">{roughRange(week, 'crop', unitFormat)}</TableCell>
                 <TableCell align="right">{show(week.picked)}</TableCell>
               </TableRow>
             ))}

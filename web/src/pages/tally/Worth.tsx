@@ -18,7 +18,15 @@ const SpendDialog = lazy(() =>
 );
 
 /** By what work and money are told here. */
-const BY = ['bag', 'form', 'regime', 'crop', 'variety', 'kind', 'place'] as const satisfies readonly Grouping[];
+const BY = [
+  'bag',
+  'form',
+  'regime',
+  'crop',
+  'variety',
+  'kind',
+  'place',
+] as const satisfies readonly Grouping[];
 
 /** What it cost in money and minutes, what the shop would have asked, and what that is by the kilo and the hour. */
 export default function Worth() {
@@ -52,9 +60,7 @@ export default function Worth() {
         </Typography>
         {balance !== undefined && (
           <Typography>
-            {balance >= 0
-              ? `That leaves ${money.show(balance)}`
-              : `That is ${money.show(-balance)} short`}
+            {balance >= 0 ? `That leaves ${money.show(balance)}` : `That is ${money.show(-balance)} short`}
             {total.minutes > 0
               ? ` for ${hours(total.minutes)} of work${total.worthAnHour === undefined ? '' : `: ${money.show(total.worthAnHour)} of fruit an hour`}.`
               : '. No work is counted yet.'}
@@ -75,8 +81,8 @@ export default function Worth() {
           Minutes worked
         </Button>
         <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
-          A round can be timed: start the clock on the Round page, and its minutes are shared by the bags that you
-          were at.
+          A round can be timed: start the clock on the Round page, and its minutes are shared by the bags that
+          you were at.
         </Typography>
       </Panel>
       <Panel title="What the shop asks">
@@ -174,12 +180,15 @@ function Prices({ units }: { readonly units: readonly TallyUnit[] }) {
       ),
     },
   );
-  if (described.length === 0) return <Typography>Once something stands in the bags, its price goes here.</Typography>;
+  if (described.length === 0)
+    return <Typography>Once something stands in the bags, its price goes here.</Typography>;
   const submit = form.submit((values) =>
     saveSettings({
       ...garden.settings,
       shopPrices: {
-        ...Object.fromEntries(Object.entries(prices).filter(([id]) => !described.some(([own]) => own === id))),
+        ...Object.fromEntries(
+          Object.entries(prices).filter(([id]) => !described.some(([own]) => own === id)),
+        ),
         ...Object.fromEntries(
           Object.entries(values).flatMap(([id, price]) =>
             price === undefined ? [] : [[id, (price as number) / factor]],

@@ -89,7 +89,10 @@ export function EntryDialog({
     const at = when.read();
     if (at === undefined) return;
     const facts = entryForm?.facts(values, texts) ?? {};
-    const fruits = isShared && kind === 'picking' ? splitFruits(split, bags.length, facts as { readonly count?: number }) : undefined;
+    const fruits =
+      isShared && kind === 'picking'
+        ? splitFruits(split, bags.length, facts as { readonly count?: number })
+        : undefined;
     if (fruits && 'problem' in fruits) {
       setSplitProblem(fruits.problem);
       return;
@@ -152,7 +155,10 @@ export function EntryDialog({
             (isShared
               ? ` Each gets ${unitFormat.show(amount / bags.length, 'water')}.`
               : ` Each gets this much, ${unitFormat.show(amount * bags.length, 'water')} in all.`)}
-          {kind === 'picking' && (isShared ? ' Shared evenly, unless you say how many came from each.' : ' What you give is counted at each.')}
+          {kind === 'picking' &&
+            (isShared
+              ? ' Shared evenly, unless you say how many came from each.'
+              : ' What you give is counted at each.')}
         </Typography>
       )}
       {entry.remark && (

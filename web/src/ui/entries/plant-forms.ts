@@ -31,9 +31,9 @@ export function pickingAsked(bags: readonly { readonly occupants: readonly Occup
         ? some(BY_SIZE)
         : name === 'soldFor'
           ? texts.use === 'sold'
-        : name === 'lostTo'
-          ? texts.use === 'lost'
-          : true;
+          : name === 'lostTo'
+            ? texts.use === 'lost'
+            : true;
 }
 
 /** Not lost to anything named. */

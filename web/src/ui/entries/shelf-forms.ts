@@ -73,7 +73,12 @@ export const shelvedForm = entryForm<'shelved'>()({
   start: (e) => ({
     values: {
       ...{ cropId: e.cropId ?? NOT_SAID, varietyId: e.varietyId ?? NOT_SAID, count: e.count, stage: e.stage },
-      ...{ kilograms: e.kilograms, name: e.name ?? '', celsius: e.celsius, isWithFruit: e.isWithFruit ?? false },
+      ...{
+        kilograms: e.kilograms,
+        name: e.name ?? '',
+        celsius: e.celsius,
+        isWithFruit: e.isWithFruit ?? false,
+      },
       ...{ fruitsAWeek: e.fruitsAWeek, keepsMonths: e.keepsMonths },
     },
     texts: { kilograms: typedWithUnit(e.asEntered) },

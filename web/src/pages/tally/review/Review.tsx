@@ -79,7 +79,8 @@ export default function Review() {
         review.total.units.length === 0 ? (
           <Panel title={`Nothing stood in the bags in ${seasonName(year, latitudeDegrees)}`}>
             <Typography>
-              A review is written from the diary: plant something, pick it, and the season tells of itself here.
+              A review is written from the diary: plant something, pick it, and the season tells of itself
+              here.
             </Typography>
           </Panel>
         ) : (
@@ -151,16 +152,16 @@ function SeasonPage({
           : undefined}
       </Part>
       <Part title="Bags and mix">
-        {retired.length > 0 && <li>Retire: {labels(retired)}; they have had the seasons that you give them.</li>}
+        {retired.length > 0 && (
+          <li>Retire: {labels(retired)}; they have had the seasons that you give them.</li>
+        )}
         {spoilt.map((b) => (
           <li key={b.containerId}>{bagAdviceWords(b)}</li>
         ))}
         {spent.length > 0 && (
           <li>Mix that has done its time, for a bed or as a part of new mix: {labels(spent)}.</li>
         )}
-        {again.length > 0 && (
-          <li>Mix that can be used again, loosened and fed anew: {labels(again)}.</li>
-        )}
+        {again.length > 0 && <li>Mix that can be used again, loosened and fed anew: {labels(again)}.</li>}
       </Part>
       {forecasts && (
         <Typography sx={{ color: 'text.secondary', marginBlockStart: 1.5 }}>

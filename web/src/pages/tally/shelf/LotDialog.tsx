@@ -34,13 +34,7 @@ function ChangeLot({ lot, onClose }: { readonly lot: ShelfLot; onClose(): void }
     onClose();
   });
   return (
-    <FormDialog
-      title={name}
-      keepAs={`lot ${lot.id}`}
-      onClose={onClose}
-      onSubmit={submit}
-      submitLabel="Save"
-    >
+    <FormDialog title={name} keepAs={`lot ${lot.id}`} onClose={onClose} onSubmit={submit} submitLabel="Save">
       <FormFields form={form} autoFocus />
       {when.field}
     </FormDialog>

@@ -33,8 +33,8 @@ export default function Shelf() {
       <Panel {...(there.length === 0 ? { title: 'Nothing on the shelf' } : {})}>
         {there.length === 0 ? (
           <Typography>
-            Picked green or at first blush, tomatoes ripen indoors: at a picking, say that it is stored, and it
-            lies here. Before the first frost, bring in all the green ones.
+            Picked green or at first blush, tomatoes ripen indoors: at a picking, say that it is stored, and
+            it lies here. Before the first frost, bring in all the green ones.
           </Typography>
         ) : (
           <Typography sx={{ fontSize: '1.15rem' }}>
@@ -57,8 +57,8 @@ export default function Shelf() {
           </Button>
         </Box>
         <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
-          In one layer, not touching, out of the sun: a sunny sill makes them tough and patchy, and a fridge ends
-          their ripening.
+          In one layer, not touching, out of the sun: a sunny sill makes them tough and patchy, and a fridge
+          ends their ripening.
         </Typography>
         <CautionOf id="stored-fruit" />
       </Panel>
@@ -84,8 +84,8 @@ function GoneLot({ lot }: { readonly lot: ShelfLot }) {
   const today = dayOf(clock.now());
   return (
     <li>
-      {lotName(lot, garden.varieties, today)}: {keptWords(lot)}, the last on {shortDay(lot.lastLookedOn, today)}.{' '}
-      <LotDiary lot={lot} />
+      {lotName(lot, garden.varieties, today)}: {keptWords(lot)}, the last on{' '}
+      {shortDay(lot.lastLookedOn, today)}. <LotDiary lot={lot} />
     </li>
   );
 }
@@ -118,7 +118,8 @@ function Lot({ lot }: { readonly lot: ShelfLot }) {
         Since {shortDay(lot.since, today)}
         {lot.celsius === undefined ? '' : `, at ${unitFormat.show(lot.celsius, 'temperature')}`}
         {lot.isWithFruit ? ', with ripe fruit' : ''}; {keptWords(lot)}
-        {lot.ripe ? `; ${lot.ripe} had coloured` : ''}. {isDue ? 'Look through it now' : `Look through it on ${shortDay(lot.lookOn, today)}`}.
+        {lot.ripe ? `; ${lot.ripe} had coloured` : ''}.{' '}
+        {isDue ? 'Look through it now' : `Look through it on ${shortDay(lot.lookOn, today)}`}.
       </Typography>
       {advice && <Typography sx={{ marginBlockStart: 0.5 }}>{advice}</Typography>}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', marginBlockStart: 1.5 }}>

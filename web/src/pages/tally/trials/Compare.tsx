@@ -46,8 +46,8 @@ export function Compare() {
   return (
     <Panel title="Compare any two">
       <Typography sx={{ marginBlockEnd: 1.5 }}>
-        Nobody dealt these by lot, so that something else may be behind a difference; its range is as honest as
-        a trial's.
+        Nobody dealt these by lot, so that something else may be behind a difference; its range is as honest
+        as a trial's.
       </Typography>
       <Box
         sx={{
@@ -63,8 +63,18 @@ export function Compare() {
           options={GROUPINGS.map((id) => ({ id, label: GROUPING_WORDS[id] }))}
           onChange={setBy}
         />
-        <Select label="This one" value={from ?? ''} options={options} onChange={(id) => setPair([id, pair[1]])} />
-        <Select label="Against" value={to ?? ''} options={options} onChange={(id) => setPair([pair[0], id])} />
+        <Select
+          label="This one"
+          value={from ?? ''}
+          options={options}
+          onChange={(id) => setPair([id, pair[1]])}
+        />
+        <Select
+          label="Against"
+          value={to ?? ''}
+          options={options}
+          onChange={(id) => setPair([pair[0], id])}
+        />
         <Select
           label="By"
           value={measure}

@@ -132,9 +132,7 @@ export default function TrialDialog({
       submitLabel="Save"
     >
       <FormFields form={form} autoFocus />
-      <Box
-        sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}
-      >
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
         <Select
           label="Season"
           value={String(season)}
@@ -174,7 +172,13 @@ export default function TrialDialog({
               onChange={(_, id: string | null) => give(candidate.key, id)}
               sx={{ '& .MuiToggleButton-root': { minWidth: 44, minHeight: 44 } }}
             >
-              {(treatments.length > 1 ? treatments : [{ id: 'a', name: 'A' }, { id: 'b', name: 'B' }]).map((t) => (
+              {(treatments.length > 1
+                ? treatments
+                : [
+                    { id: 'a', name: 'A' },
+                    { id: 'b', name: 'B' },
+                  ]
+              ).map((t) => (
                 <ToggleButton key={t.id} value={t.id} aria-label={t.name}>
                   {t.id.toUpperCase()}
                 </ToggleButton>

@@ -51,7 +51,12 @@ export function TrialPanel({ trial, onEdit }: { readonly trial: Trial; onEdit():
           </Link>
         ),
       },
-      { id: 'had', header: 'Had', sort: (l) => nameOf(l.unit.treatmentId), cell: (l) => nameOf(l.unit.treatmentId) },
+      {
+        id: 'had',
+        header: 'Had',
+        sort: (l) => nameOf(l.unit.treatmentId),
+        cell: (l) => nameOf(l.unit.treatmentId),
+      },
       { id: 'variety', header: 'Variety', sort: (l) => l.variety, cell: (l) => l.variety },
       { id: 'place', header: 'Place', sort: (l) => l.place, cell: (l) => l.place },
       ...(seasons.length > 1
@@ -90,7 +95,9 @@ export function TrialPanel({ trial, onEdit }: { readonly trial: Trial; onEdit():
         cell: (l) => {
           const unit = trial.units.find(
             (u) =>
-              u.containerId === l.unit.containerId && u.plantId === l.unit.plantId && u.season === l.unit.season,
+              u.containerId === l.unit.containerId &&
+              u.plantId === l.unit.plantId &&
+              u.season === l.unit.season,
           );
           return (
             unit && (
@@ -116,9 +123,21 @@ export function TrialPanel({ trial, onEdit }: { readonly trial: Trial; onEdit():
         {seasons.map((s) => seasonName(s, latitudeDegrees)).join(' and ')}
         {trial.untilDay ? `, up to ${shortDay(trial.untilDay)}` : isOn ? ', still running' : ''}.
       </Typography>
-      {data ? <Verdict result={data} nameOf={nameOf} /> : <Skeleton variant="rectangular" height={120} aria-busy />}
+      {data ? (
+        <Verdict result={data} nameOf={nameOf} />
+      ) : (
+        <Skeleton variant="rectangular" height={120} aria-busy />
+      )}
       {trial.note && <Typography sx={{ marginBlockStart: 1 }}>“{trial.note}”</Typography>}
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlock: 1.5, '@media print': { display: 'none' } }}>
+      <Box
+        sx={{
+          display: 'flex',
+          flexWrap: 'wrap',
+          gap: 1,
+          marginBlock: 1.5,
+          '@media print': { display: 'none' },
+        }}
+      >
         <Button variant="outlined" onClick={onEdit}>
           Change
         </Button>

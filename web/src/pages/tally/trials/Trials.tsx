@@ -19,8 +19,8 @@ export default function Trials() {
       {trials.length === 0 && (
         <Panel title="Try one thing against another">
           <Typography sx={{ marginBlockEnd: 1.5 }}>
-            A big bag against a small one, a new feed against the old: the same variety, at the same place, begun
-            on the same day, and by lot which bag gets which. Then I say whether it really did better.
+            A big bag against a small one, a new feed against the old: the same variety, at the same place,
+            begun on the same day, and by lot which bag gets which. Then I say whether it really did better.
           </Typography>
           {bags.length < 2 && <Typography>You need at least two bags for that.</Typography>}
         </Panel>
@@ -38,7 +38,10 @@ export default function Trials() {
       <Compare />
       <Suspense>
         {editing !== undefined && (
-          <TrialDialog trial={editing === 'new' ? undefined : editing} onClose={() => setEditing(undefined)} />
+          <TrialDialog
+            trial={editing === 'new' ? undefined : editing}
+            onClose={() => setEditing(undefined)}
+          />
         )}
       </Suspense>
     </>

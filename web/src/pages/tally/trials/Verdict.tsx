@@ -36,7 +36,11 @@ export function Verdict({
         );
       })}
       {flaws.length > 0 && (
-        <Box component="ul" aria-label="What is not quite fair" sx={{ marginBlock: 1, paddingInlineStart: 2.5 }}>
+        <Box
+          component="ul"
+          aria-label="What is not quite fair"
+          sx={{ marginBlock: 1, paddingInlineStart: 2.5 }}
+        >
           {flaws.map((flaw) => (
             <li key={flaw.id}>{flawWords(flaw)}</li>
           ))}
@@ -81,7 +85,16 @@ function Range({
             backgroundColor: 'var(--action-wash)',
           }}
         />
-        <Box sx={{ ...bar, insetInlineStart: '50%', width: 2, top: 0, height: 34, backgroundColor: 'var(--ink)' }} />
+        <Box
+          sx={{
+            ...bar,
+            insetInlineStart: '50%',
+            width: 2,
+            top: 0,
+            height: 34,
+            backgroundColor: 'var(--ink)',
+          }}
+        />
         <Box
           sx={{
             ...bar,
@@ -94,7 +107,14 @@ function Range({
           }}
         />
       </Box>
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: '0.85rem', color: 'text.secondary' }}>
+      <Box
+        sx={{
+          display: 'flex',
+          justifyContent: 'space-between',
+          fontSize: '0.85rem',
+          color: 'text.secondary',
+        }}
+      >
         <span>{isInDays ? `${names.to} sooner` : `more from ${names.from}`}</span>
         <span>no difference</span>
         <span>{isInDays ? `${names.to} later` : `more from ${names.to}`}</span>

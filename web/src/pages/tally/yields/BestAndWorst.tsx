@@ -1,4 +1,4 @@
-import { Box } from '@mui/material';
+import { Box, Typography } from '@mui/material';
 import { rankedWords } from '../../../text/tally-text.ts';
 import { HowCalculated } from '../../../ui/HowCalculated.tsx';
 import { useUnitFormat } from '../../../store/index.ts';
@@ -8,15 +8,23 @@ import { useTally } from '../../../store/tally.ts';
 export function BestAndWorst({ year }: { readonly year: number }) {
   const unitFormat = useUnitFormat();
   const { data } = useTally(['ranked', year], (api, today) => api.ranked(year, today));
-  const all = [...(data?.best ?? []), ...(data?.worst ?? [])];
-  if (all.length === 0) return null;
+  const [best, ...alsoGood] = data?.best ?? [];
+  const [worst, ...alsoBad] = data?.worst ?? [];
+  const others = [...alsoGood, ...alsoBad];
   return (
-    <HowCalculated label="The best and the worst, and what may be why">
-      <Box component="ul" sx={{ margin: 0, paddingInlineStart: 2.5 }}>
-        {all.map((ranked) => (
-          <li key={ranked.row.key}>{rankedWords(ranked, unitFormat)}</li>
-        ))}
-      </Box>
-    </HowCalculated>
+    <>
+      {[best, worst].map(
+        (ranked) => ranked && <Typography key={ranked.row.key}>{rankedWords(ranked, unitFormat)}</Typography>,
+      )}
+      {others.length > 0 && (
+        <HowCalculated label="The next best and the next worst">
+          <Box component="ul" sx={{ margin: 0, paddingInlineStart: 2.5 }}>
+            {others.map((ranked) => (
+              <li key={ranked.row.key}>{rankedWords(ranked, unitFormat)}</li>
+            ))}
+          </Box>
+        </HowCalculated>
+      )}
+    </>
   );
 }

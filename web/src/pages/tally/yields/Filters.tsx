@@ -46,6 +46,7 @@ export function Filters({
     // what stands in the field is carried to the address, and not the other way
   }, [settled]);
   const isNarrowed = kept !== '' || FILTERS.some((f) => fields.has(f));
+  const [isOpen, setOpen] = useState(FILTERS.some((f) => fields.has(f)));
   return (
     <Box
       sx={{
@@ -62,20 +63,10 @@ export function Filters({
         options={GROUPINGS.map((id) => ({ id, label: GROUPING_WORDS[id] }))}
         onChange={(id) => onChange({ by: id === 'bag' ? undefined : id })}
       />
-      {FILTERS.map((filter) => {
-        const options = new Map(units.map((u) => [keyOf(u, filter), groupName(u, filter)]));
-        if (options.size < 2) return null;
-        return (
-          <Select
-            key={filter}
-            label={GROUPING_WORDS[filter]}
-            value={fields.get(filter) ?? ALL}
-            options={[{ id: ALL, label: 'All' }, ...[...options].map(([id, label]) => ({ id, label }))]}
-            onChange={(id) => onChange({ [filter]: id === ALL ? undefined : id })}
-          />
-        );
-      })}
       <TextField label="Find" value={find} onChange={(e) => setFind(e.target.value)} fullWidth />
+      <Button onClick={() => setOpen(!isOpen)} aria-expanded={isOpen} sx={{ textDecoration: 'underline' }}>
+        Narrow it down
+      </Button>
       {isNarrowed && (
         <Button
           onClick={() => {
@@ -86,6 +77,20 @@ export function Filters({
           Show all again
         </Button>
       )}
+      {isOpen &&
+        FILTERS.map((filter) => {
+          const options = new Map(units.map((u) => [keyOf(u, filter), groupName(u, filter)]));
+          if (options.size < 2) return null;
+          return (
+            <Select
+              key={filter}
+              label={GROUPING_WORDS[filter]}
+              value={fields.get(filter) ?? ALL}
+              options={[{ id: ALL, label: 'All' }, ...[...options].map(([id, label]) => ({ id, label }))]}
+              onChange={(id) => onChange({ [filter]: id === ALL ? undefined : id })}
+            />
+          );
+        })}
     </Box>
   );
 }

@@ -4,6 +4,7 @@ import { mondayOf, weeklyPicked, type TallyUnit } from '@rundel/core/tally';
 import { fromSi, UNITS } from '@rundel/core/units';
 import type { ApexOptions } from 'apexcharts';
 import { useMemo } from 'react';
+import { roughRange } from '../../../text/amount-text.ts';
 import { weekWords } from '../../../text/tally-text.ts';
 import { shortDay } from '../../../text/text.ts';
 import { Chart, chartGround, themeColour } from '../../../ui/chart.ts';
@@ -67,12 +68,19 @@ export default function Weeks({
       ...ground,
       chart: { ...ground.chart, id: 'weeks', stacked: true },
       colors: [...colours.slice(0, crops.length), themeColour('--muted')],
-      fill: { type: [...crops.map(() => 'solid'), 'pattern'], pattern: { style: 'slantedLines', width: 5, height: 5 } },
+      fill: {
+        type: [...crops.map(() => 'solid'), 'pattern'],
+        pattern: { style: 'slantedLines', width: 5, height: 5 },
+      },
       plotOptions: { bar: { columnWidth: '72%' } },
       dataLabels: { enabled: false },
       legend: { fontSize: '13px' },
       tooltip: { y: { formatter: (value: number) => `${value.toFixed(2)} ${UNITS[unit].symbol}` } },
-      xaxis: { type: 'category', labels: { rotate: -45, style: { fontSize: '11px' } }, title: { text: 'week from' } },
+      xaxis: {
+        type: 'category',
+        labels: { rotate: -45, style: { fontSize: '11px' } },
+        title: { text: 'week from' },
+      },
       yaxis: {
         title: { text: UNITS[unit].symbol },
         labels: { formatter: (value: number) => value.toFixed(1), style: { fontSize: '12px' } },
@@ -89,9 +97,7 @@ export default function Weeks({
         {best && best.kilograms > 0
           ? `The heaviest week was ${weekWords(best.from, today)}, with ${unitFormat.show(best.kilograms, 'crop')}. `
           : ''}
-        {next
-          ? `Next week I expect ${unitFormat.range(next.low, next.high, 'crop')} from the whole garden.`
-          : ''}
+        {next ? `Next week I expect ${roughRange(next, 'crop', unitFormat)} from the whole garden.` : ''}
       </Typography>
       <ChartFrame label="Weight picked by week and crop; the table holds the numbers" height={HEIGHT}>
         <Chart key={themeName} type="bar" height={HEIGHT} options={options} series={series} />
@@ -125,7 +131,7 @@ export default function Weeks({
               <TableRow key={week.from}>
                 <TableCell>{weekWords(week.from, today)}, likely</TableCell>
                 <TableCell align="right" colSpan={crops.length + 1}>
-                  {unitFormat.range(week.low, week.high, 'crop')}
+                  {roughRange(week, 'crop', unitFormat)}
                 </TableCell>
               </TableRow>
             ))}

@@ -75,8 +75,19 @@ export function YieldTable({
       number('times', 'Times', (row) => row.pickings, String, true),
       number('per-plant', 'Each plant', (row) => row.perPlant, weight),
       number('each', 'One fruit', (row) => row.fruitKilograms, weight, true),
-      number('per-mix', `By ${litre} of mix`, (row) => row.perMixLitre, (v) => weight(v * inLitre)),
-      number('per-water', `By ${litre} of water`, (row) => row.perWaterLitre, (v) => weight(v * inLitre), true),
+      number(
+        'per-mix',
+        `By ${litre} of mix`,
+        (row) => row.perMixLitre,
+        (v) => weight(v * inLitre),
+      ),
+      number(
+        'per-water',
+        `By ${litre} of water`,
+        (row) => row.perWaterLitre,
+        (v) => weight(v * inLitre),
+        true,
+      ),
       number('cost', perWeight(1, unitFormat).heading, (row) => row.costPerKilogram, priceOf),
       number('per-cost', `For ${money.sign}1`, (row) => row.perCost, weight, true),
       number('lost', 'Lost', (row) => row.lostKilograms, weight, true),
@@ -132,7 +143,8 @@ function nameOf(row: TallyRow, by: Grouping, byId: ReadonlyMap<string, Bag>): st
   if (!unit) return '';
   if (by !== 'bag') return groupName(unit, by);
   const names = [...new Set(row.units.map((u) => u.plantName ?? u.variety))];
-  const words = names.length === 1 && row.units.length > 1 ? `${names[0]} ×${row.units.length}` : names.join(', ');
+  const words =
+    names.length === 1 && row.units.length > 1 ? `${names[0]} ×${row.units.length}` : names.join(', ');
   return `${byId.get(row.key)?.container.label ?? unit.bag} · ${words}`;
 }
 

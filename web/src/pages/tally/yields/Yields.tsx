@@ -32,7 +32,11 @@ export default function Yields() {
   const asked = Number(address.get('year') ?? thisYear);
   const { data } = useTally(['units', asked], (api, day) => api.tally(asked, day));
   const years = data?.years ?? [];
-  const before = useTally(['units', asked - 1], (api, day) => api.tally(asked - 1, day), years.includes(asked - 1));
+  const before = useTally(
+    ['units', asked - 1],
+    (api, day) => api.tally(asked - 1, day),
+    years.includes(asked - 1),
+  );
   const by = GROUPINGS.find((g) => g === address.get('by')) ?? 'bag';
   const units = useMemo(
     () => filterUnits(data?.units ?? NO_UNITS, Object.fromEntries(address)),
