@@ -26,7 +26,7 @@ export const PICKING_ASSUMPTIONS = {
   yieldSpread: assumed(0.5, 0.25, 1, 'of its yield', 'So unlike usual a bag may bear before it has shown.'),
   pickingLump: assumed(0.3, 0.1, 1, 'of a week', 'Fruit ripens in lumps: one truss, three cucumbers.'),
   yieldMemoryDays: assumed(14, 7, 90, 'days', 'What was picked so long ago tells half as much.'),
-  weatherOfYield: assumed(0.15, 0.05, 0.4, 'of the yield', 'What sun and cold do to all bags alike.'),
+  weatherOfYield: assumed(0.25, 0.05, 0.5, 'of the yield', 'What sun and cold do to all bags alike.'),
   greenRipensDays: assumed(14, 9, 21, 'days', 'Full-sized green fruit to ripe, at 20 °C.'),
   blushRipensDays: assumed(6, 3, 9, 'days', 'First blush to ripe, at 20 °C.'),
   ripeningQ10: assumed(2.2, 1.6, 3, 'times', 'So much faster with each 10 °C.'),

@@ -6,7 +6,8 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { perWeight } from '../../text/cost-text.ts';
 import { groupName, GROUPING_WORDS } from '../../text/tally-text.ts';
 import { useAddress } from '../../ui/address.ts';
-import { FormFields, InlineForm, optionalField, priceField, useFields } from '../../ui/form/index.ts';
+import { FormField, InlineForm, optionalField, priceField, useFields } from '../../ui/form/index.ts';
+import { HowCalculated } from '../../ui/HowCalculated.tsx';
 import { Panel } from '../../ui/Page.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { DataTable, type Column } from '../../ui/table/index.ts';
@@ -85,9 +86,6 @@ export default function Worth() {
           you were at.
         </Typography>
       </Panel>
-      <Panel title="What the shop asks">
-        <Prices units={data.units} />
-      </Panel>
       <Panel title={`By ${GROUPING_WORDS[by].toLowerCase()}`}>
         <Box sx={{ maxWidth: 260, marginBlockEnd: 1.5 }}>
           <Select
@@ -98,6 +96,9 @@ export default function Worth() {
           />
         </Box>
         <WorthTable rows={rows} by={by} total={total} />
+      </Panel>
+      <Panel title="What the shop asks">
+        <Prices units={data.units} />
       </Panel>
       <Suspense>{isWorking && <SpendDialog what="worked" onClose={() => setWorking(false)} />}</Suspense>
     </>
@@ -170,7 +171,7 @@ function Prices({ units }: { readonly units: readonly TallyUnit[] }) {
   const { each } = perWeight(1, unitFormat);
   const prices = garden.settings.shopPrices ?? {};
   const crops = [...new Map(units.map((u) => [u.cropId, u.crop])).entries()];
-  const varieties = [...new Map(units.map((u) => [u.varietyId, `${u.variety}, if otherwise`])).entries()];
+  const varieties = [...new Map(units.map((u) => [u.varietyId, `${u.variety}, ${each}`])).entries()];
   const described = [...crops.map(([id, name]) => [id, `${name}, ${each}`] as const), ...varieties];
   const form = useFields(
     Object.fromEntries(described.map(([id, label]) => [id, optionalField(priceField({ label }))])),
@@ -207,8 +208,24 @@ function Prices({ units }: { readonly units: readonly TallyUnit[] }) {
           width: '100%',
         }}
       >
-        <FormFields form={form} />
+        {crops.map(([id]) => (
+          <FormField key={id} form={form} name={id} />
+        ))}
       </Box>
+      <HowCalculated label="A variety that has a price of its own">
+        <Box
+          sx={{
+            display: 'grid',
+            gap: 1.5,
+            gridTemplateColumns: { xs: '1fr 1fr', md: 'repeat(4, minmax(0, 1fr))' },
+            paddingBlockStart: 1,
+          }}
+        >
+          {varieties.map(([id]) => (
+            <FormField key={id} form={form} name={id} />
+          ))}
+        </Box>
+      </HowCalculated>
       <Button type="submit" variant="outlined" sx={{ marginBlockStart: 1.5 }}>
         Save
       </Button>

@@ -52,7 +52,7 @@ export default function Curves({
     return [
       ...band,
       ...lines.map((row) => ({
-        name: groupName(row.units[0] as TallyUnit, by),
+        name: lineName(row, by),
         type: 'line',
         data: cumulative(row.units).map(({ day, kilograms }) => ({ x: at(day), y: y(kilograms) })),
       })),
@@ -131,6 +131,12 @@ export default function Curves({
   );
 }
 
+/** A bag's number alone says little beside a line: what stands in it goes with it. */
+function lineName(row: TallyRow, by: Grouping): string {
+  const unit = row.units[0] as TallyUnit;
+  return by === 'bag' ? `${unit.bag} ${unit.variety}` : groupName(unit, by);
+}
+
 /** A few from the heaviest to the lightest, evenly spread: the ends and the middle tell more than the first few. */
 function spread(rows: readonly TallyRow[]): readonly TallyRow[] {
   if (rows.length <= MOST_LINES) return rows;
@@ -155,7 +161,7 @@ function bandOf(
       .map((curve) => curve.findLast((point) => point.day <= day)?.kilograms ?? 0)
       .sort((a, b) => a - b);
     const quantile = (share: number) => values[Math.round(share * (values.length - 1))] ?? 0;
-    found.push({ day, low: quantile(0.1), high: quantile(0.9) });
+    found.push({ day: day < last ? day : last, low: quantile(0.1), high: quantile(0.9) });
     if (day >= last) return found;
   }
 }
