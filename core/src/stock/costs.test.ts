@@ -14,7 +14,7 @@ const diary = (drafts: readonly Draft[]): Entry[] =>
     (draft, i) => ({ ...draft, id: `ent_cost${String(i).padStart(3, '0')}`, recordedAt: draft.at }) as Entry,
   );
 const scoops = scoopsOf({ settings: { units: 'metric', assumptions: {} }, measures: [] });
-const money = { mixes: [], products: [], scoops, settings: {}, bagsInUse: 12 };
+const money = { mixes: [], products: [], scoops, settings: { latitudeDegrees: 51 }, bagsInUse: 12 };
 const prices = (productId: string) => ({ 'bought-mix': 0.2, lime: 2, string: 0.05 })[productId];
 const lineOf = (cost: ReturnType<typeof costOf>, what: string) => cost.lines.find((l) => l.what === what);
 
@@ -137,7 +137,7 @@ describe('what a bag costs in a season', () => {
       bag,
       diary([worked]),
       2026,
-      { ...money, settings: { hourValue: 12 } },
+      { ...money, settings: { latitudeDegrees: 51, hourValue: 12 } },
       prices,
       DEFAULT_ASSUMED,
     );
