@@ -70,7 +70,7 @@ describe('the water of a bag', () => {
       const found = /wants water (once|(\d+) times)/.exec(said.textContent ?? '');
       return !found ? 0 : Number(found[2] ?? 1);
     };
-    expect(await times(0.1)).toBeLessThan(await times(0.3));
+    expect(await times(0.2)).toBeLessThan(await times(0.3));
   });
 
   it('of a planter with a store says how full that is', async () => {

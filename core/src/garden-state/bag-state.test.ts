@@ -212,17 +212,18 @@ describe('last season at Gannet Slip', () => {
       new Set(['planted', 'picking', 'cleared', 'trouble', 'cleaned']),
     );
     const [plantings, clearings] = ['planted', 'cleared'].map((kind) => last.filter((e) => e.kind === kind));
-    expect(plantings).toHaveLength(9);
-    expect(clearings).toHaveLength(9);
+    expect(plantings).toHaveLength(16);
+    expect(clearings).toHaveLength(16);
   });
 
-  it('gave what could be picked of such plants, and less where a bag was left dry', () => {
+  it('gave what could be picked of such plants, and bags that had the same were not alike', () => {
     for (const label of ['4', '6', '7', '8', '9', '10', '12']) {
       expect(picked(label), label).toBeGreaterThan(0.2);
       expect(picked(label), label).toBeLessThan(12);
     }
-    // the same variety, watered every evening on the terrace and every other on the deck
-    expect(picked('7')).toBeGreaterThan(picked('10'));
+    // one variety on the deck, watered every evening
+    const alike = ['11', '15', '20'].map(picked);
+    expect(Math.max(...alike)).toBeGreaterThan(1.1 * Math.min(...alike));
   });
 });
 

@@ -5,8 +5,8 @@ import { entriesAt, type Entry, type Garden, type Variety } from '../records/ind
 
 /** A truss is picked over about so many days: its middle fruit was ripe half of them before the last came off. */
 const PICKED_OVER_DAYS = 8;
-/** Fewer days or more are no ripening, but something else that was noted late. */
-const CREDIBLE = { low: 5, high: 120 };
+/** Fewer days than this part of what is usual, or more than so many times it, are no ripening: something was noted late. */
+const CREDIBLE = { least: 0.6, most: 1.6 };
 
 /**
  * Days from set to ripe that this garden has shown, by variety: a plant's first set to its first ripe fruit, and each truss from
@@ -27,9 +27,10 @@ export function setToRipeSeen(
   for (const container of garden.containers) {
     if (!told.has(container.id)) continue;
     const here = entriesAt(live, container.id);
-    for (const { plant, variety, stages } of occupantsOf(container, live, garden)) {
+    for (const { plant, crop, variety, stages } of occupantsOf(container, live, garden)) {
+      const usual = ripeDays(crop.id, variety);
       const add = (days: number) => {
-        if (days < CREDIBLE.low || days > CREDIBLE.high) return;
+        if (days < CREDIBLE.least * usual.low || days > CREDIBLE.most * usual.high) return;
         seen.set(variety.id, [...(seen.get(variety.id) ?? []), days]);
       };
       const { set, ripe } = stages.seen;

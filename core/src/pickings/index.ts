@@ -9,7 +9,6 @@ export {
   type YieldForecast,
 } from './bearing.ts';
 export {
-  daysToRipeOnShelf,
   drawdown,
   lotIdOf,
   shelfLots,

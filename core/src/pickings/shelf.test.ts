@@ -51,8 +51,12 @@ const looked = (day: string, more: Partial<Draft<'shelf-check'>>): Draft => ({
 });
 
 describe('ripening on a shelf', () => {
-  const days = (celsius: number, withFruit = false, cropId = 'tomato', stage: 'green' | 'blush' | 'ripe' = 'green') =>
-    daysToRipeOnShelf(cropId, stage, celsius, withFruit, DEFAULT_ASSUMED);
+  const days = (
+    celsius: number,
+    withFruit = false,
+    cropId = 'tomato',
+    stage: 'green' | 'blush' | 'ripe' = 'green',
+  ) => daysToRipeOnShelf(cropId, stage, celsius, withFruit, DEFAULT_ASSUMED);
 
   it('takes two weeks at 20 °C from green, and more than twice as long ten degrees colder', () => {
     expect(days(20)).toBeCloseTo(14, 10);
@@ -74,9 +78,20 @@ describe('a lot', () => {
   it('is all that was picked into it, less what was taken and thrown out', () => {
     const [lot] = lots(
       [picking('2026-10-03'), picking('2026-10-04', { count: 5, kilograms: 0.4 })],
-      [looked('2026-10-10', { eaten: 3, lost: 1, lostTo: 'blight' }), looked('2026-10-17', { given: 2, ripe: 4 })],
+      [
+        looked('2026-10-10', { eaten: 3, lost: 1, lostTo: 'blight' }),
+        looked('2026-10-17', { given: 2, ripe: 4 }),
+      ],
     );
-    expect(lot).toMatchObject({ put: 15, eaten: 3, given: 2, lost: 1, left: 9, ripe: 4, since: '2026-10-03' });
+    expect(lot).toMatchObject({
+      put: 15,
+      eaten: 3,
+      given: 2,
+      lost: 1,
+      left: 9,
+      ripe: 4,
+      since: '2026-10-03',
+    });
     expect(lot?.lastLookedOn).toBe('2026-10-17');
   });
 
@@ -94,7 +109,10 @@ describe('a lot', () => {
   });
 
   it('brought in from elsewhere stands beside the picked ones', () => {
-    const [lot] = lots([], [shelved('2026-10-12', { count: 30, cropId: 'tomato', stage: 'blush', name: 'Cousin' })]);
+    const [lot] = lots(
+      [],
+      [shelved('2026-10-12', { count: 30, cropId: 'tomato', stage: 'blush', name: 'Cousin' })],
+    );
     expect(lot).toMatchObject({ put: 30, left: 30, name: 'Cousin', stage: 'blush', containerIds: [] });
   });
 
@@ -120,7 +138,9 @@ describe('a lot', () => {
   it('is looked through weekly, and ripe fruit every three days', () => {
     expect(lots([picking('2026-10-03')], [], '2026-10-04')[0]?.lookOn).toBe('2026-10-10');
     expect(lots([picking('2026-10-03', { stage: 'ripe' })], [], '2026-10-04')[0]?.lookOn).toBe('2026-10-06');
-    expect(lots([picking('2026-10-03')], [], '2026-10-04', { keepsMonths: 4 })[0]?.keepsUntil).toBe('2027-02-02');
+    expect(lots([picking('2026-10-03')], [], '2026-10-04', { keepsMonths: 4 })[0]?.keepsUntil).toBe(
+      '2027-02-02',
+    );
   });
 
   it('that is empty comes last, and nothing of a later day counts', () => {
@@ -139,7 +159,9 @@ describe('a lot', () => {
 
 describe('keepers', () => {
   it('thirty at two a week last into February', () => {
-    expect(drawdown(30, 2, '2026-10-25', '2027-06-01', { shelfLossAWeek: 0 }).until.slice(0, 7)).toBe('2027-02');
+    expect(drawdown(30, 2, '2026-10-25', '2027-06-01', { shelfLossAWeek: 0 }).until.slice(0, 7)).toBe(
+      '2027-02',
+    );
   });
 
   it('end sooner by what goes over, and say what will be past it', () => {

@@ -1,5 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { chanceFrom, gammaQuantile, groupedBy, studentBelow, studentPower, studentQuantile } from './index.ts';
+import {
+  chanceFrom,
+  gammaQuantile,
+  groupedBy,
+  studentBelow,
+  studentPower,
+  studentQuantile,
+} from './index.ts';
 
 describe('Student’s t', () => {
   // tables of any statistics book

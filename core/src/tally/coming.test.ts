@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { gannetSlip } from '../../demo/index.ts';
-import { container, diary, noon, picked, plant, planted, smallGarden, variety } from '../../test/small-garden.ts';
+import {
+  container,
+  diary,
+  noon,
+  picked,
+  plant,
+  planted,
+  smallGarden,
+  variety,
+} from '../../test/small-garden.ts';
 import { addDays, type Day } from '../calendar/index.ts';
 import { learntRipening, setToRipeSeen } from '../garden-state/index.ts';
 import { liveEntries, type Draft, type Garden } from '../records/index.ts';
@@ -103,7 +112,10 @@ describe('what is still to come', () => {
 
   it('adds up by week, and by crop', () => {
     const demo = gannetSlip(3);
-    const { weeks, rest, byCrop, bags } = comingOf(tallyContext(demo, liveEntries(demo.entries)), '2026-07-16');
+    const { weeks, rest, byCrop, bags } = comingOf(
+      tallyContext(demo, liveEntries(demo.entries)),
+      '2026-07-16',
+    );
     expect(weeks.reduce((sum, w) => sum + w.likely, 0)).toBeCloseTo(rest.likely, 6);
     expect(Object.values(byCrop).reduce((sum, c) => sum + c.likely, 0)).toBeCloseTo(rest.likely, 6);
     expect(bags.reduce((sum, b) => sum + b.rest.likely, 0)).toBeCloseTo(rest.likely, 6);
@@ -116,14 +128,17 @@ describe('what is still to come', () => {
 });
 
 describe('forecasts checked backwards', () => {
-  it.each([20_260_716, 1, 2, 3])('of the demo’s last season (%d) are better than "the same as last week"', (seed) => {
-    const demo = gannetSlip(seed);
-    const check = checkForecasts(tallyContext(demo, liveEntries(demo.entries)), 2025, '2026-07-16');
-    expect(check?.weeks.length).toBeGreaterThan(10);
-    expect(check?.error).toBeLessThan(check?.errorOfLastWeek ?? 0);
-    expect(check?.bagError).toBeLessThan(check?.bagErrorOfLastWeek ?? 0);
-    expect(check?.held).toBeGreaterThan(0.7);
-  });
+  it.each([20_260_716, 1, 2, 3])(
+    'of the demo’s last season (%d) are better than "the same as last week"',
+    (seed) => {
+      const demo = gannetSlip(seed);
+      const check = checkForecasts(tallyContext(demo, liveEntries(demo.entries)), 2025, '2026-07-16');
+      expect(check?.weeks.length).toBeGreaterThan(10);
+      expect(check?.error).toBeLessThan(check?.errorOfLastWeek ?? 0);
+      expect(check?.bagError).toBeLessThan(check?.bagErrorOfLastWeek ?? 0);
+      expect(check?.held).toBeGreaterThan(0.7);
+    },
+  );
 
   it('do not know what came later', () => {
     const demo = gannetSlip(1);
@@ -136,7 +151,11 @@ describe('forecasts checked backwards', () => {
   });
 
   it('of a few weeks say nothing', () => {
-    const few = [begun, picked(bag, '2026-08-01', { kilograms: 1 }), picked(bag, '2026-08-12', { kilograms: 1 })];
+    const few = [
+      begun,
+      picked(bag, '2026-08-01', { kilograms: 1 }),
+      picked(bag, '2026-08-12', { kilograms: 1 }),
+    ];
     expect(checkForecasts(contextOf(few), 2026, '2026-08-31')).toBeUndefined();
     expect(checkForecasts(contextOf([]), 2025, '2026-08-31')).toBeUndefined();
   });

@@ -137,7 +137,11 @@ export function comingOf(context: TallyContext, today: Day): Coming {
       .sort()
       .at(-1) ?? addDays(today, -7);
   const mondays: Day[] = [];
-  for (let monday = mondayOf(tomorrow); monday <= last && monday <= addDays(tomorrow, 371); monday = addDays(monday, 7))
+  for (
+    let monday = mondayOf(tomorrow);
+    monday <= last && monday <= addDays(tomorrow, 371);
+    monday = addDays(monday, 7)
+  )
     mondays.push(monday);
   return {
     ripe: ripeOf(context, today, assumed),

@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { gannetSlip } from '../../demo/index.ts';
-import { container, diary, noon, picked, plant, planted, smallGarden, variety } from '../../test/small-garden.ts';
+import {
+  container,
+  diary,
+  noon,
+  picked,
+  plant,
+  planted,
+  smallGarden,
+  variety,
+} from '../../test/small-garden.ts';
 import { liveEntries, type Draft, type Garden, type Trial } from '../records/index.ts';
 import {
   bagReview,
@@ -72,7 +81,7 @@ describe('the best and the worst', () => {
         containerId: bag.id,
         productId: 'tomato-liquid',
         amount: 10,
-        unit: 'mL',
+        unit: 'millilitre',
       })),
     );
     const sick: Draft = {
@@ -97,7 +106,10 @@ describe('a season’s review', () => {
   it('keeps the best variety and leaves the worst, unless there are too few plants or the grower has spoken', () => {
     const of = (more: Partial<Garden> = {}) =>
       Object.fromEntries(
-        seasonReview(contextOf([], more), 2026, TODAY).varieties.map((v) => [v.row.units[0]?.variety, v.because]),
+        seasonReview(contextOf([], more), 2026, TODAY).varieties.map((v) => [
+          v.row.units[0]?.variety,
+          v.because,
+        ]),
       );
     expect(of()).toEqual({ redred: 'best', yellow: 'too-few' });
     const said = { varieties: [variety('redred', { growAgain: 'no' }), variety('yellow')] };
@@ -168,7 +180,14 @@ describe('a season’s review', () => {
   it('of one bag counts its checks, waterings, feeds and notes', () => {
     const context = contextOf([
       finger(first, '2026-06-01', 1),
-      { kind: 'watering', at: noon('2026-06-02'), containerId: first.id, litres: 4, isMeasured: true, ranThrough: false },
+      {
+        kind: 'watering',
+        at: noon('2026-06-02'),
+        containerId: first.id,
+        litres: 4,
+        isMeasured: true,
+        ranThrough: false,
+      },
       { kind: 'note', at: noon('2026-06-03'), containerId: first.id, text: 'Strong.' },
     ]);
     expect(bagReview(context, first.id, 2026, TODAY)).toMatchObject({
@@ -243,12 +262,21 @@ describe('a trial', () => {
       id: 'starts',
       days: 31,
     });
-    const absent = trial({ units: [...trial().units, { containerId: first.id, treatmentId: 'a', season: 2024 }] });
+    const absent = trial({
+      units: [...trial().units, { containerId: first.id, treatmentId: 'a', season: 2024 }],
+    });
     expect(trialResult(absent, contextOf([]), TODAY).flaws).toContainEqual({ id: 'gone', bags: 1 });
   });
 
   it('by plants takes the plant’s own, and any two groups are compared by the same sums', () => {
-    const result = compareGroups(contextOf([]), [2026], 'variety', ['var_redred', 'var_yellow'], 'kilograms', TODAY);
+    const result = compareGroups(
+      contextOf([]),
+      [2026],
+      'variety',
+      ['var_redred', 'var_yellow'],
+      'kilograms',
+      TODAY,
+    );
     const { difference } = result.comparisons[0] ?? {};
     expect(difference?.units).toEqual([3, 1]);
     expect(difference?.raw).toBeCloseTo(0 - Math.log(3 * 2 * 0.5) / 3, 8);

@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { container, diary, noon, picked, plant, planted, smallGarden, variety } from '../../test/small-garden.ts';
+import {
+  container,
+  diary,
+  noon,
+  picked,
+  plant,
+  planted,
+  smallGarden,
+  variety,
+} from '../../test/small-garden.ts';
 import { liveEntries, type Draft, type Garden } from '../records/index.ts';
 import {
   cumulative,
@@ -15,8 +24,15 @@ import {
 
 const TODAY = '2026-08-31';
 const one = container('1');
-const two = container('2', { placeId: 'std_yard0001', stations: [{ id: 'stn_two00001' }, { id: 'stn_two00002' }] });
-const plants = [plant('one00001', 'var_redred'), plant('two00001', 'var_redred'), plant('two00002', 'var_yellow')];
+const two = container('2', {
+  placeId: 'std_yard0001',
+  stations: [{ id: 'stn_two00001' }, { id: 'stn_two00002' }],
+});
+const plants = [
+  plant('one00001', 'var_redred'),
+  plant('two00001', 'var_redred'),
+  plant('two00002', 'var_yellow'),
+];
 const base = {
   containers: [one, two],
   varieties: [variety('redred'), variety('yellow', { fruitGrams: 20 })],
@@ -61,7 +77,13 @@ describe('a worked example', () => {
   });
 
   it('adds up what was picked, lost and given', () => {
-    expect(row).toMatchObject({ kilograms: 3, count: 30, pickings: 3, lostKilograms: 0.5, givenKilograms: 1.5 });
+    expect(row).toMatchObject({
+      kilograms: 3,
+      count: 30,
+      pickings: 3,
+      lostKilograms: 0.5,
+      givenKilograms: 1.5,
+    });
     expect(row.fruitKilograms).toBeCloseTo(0.1, 10);
     expect([row.firstOn, row.lastOn]).toEqual(['2026-07-20', '2026-08-03']);
   });
@@ -114,7 +136,13 @@ describe('plants in one bag', () => {
     expect(together?.units[0]?.mixLitres).toBeCloseTo((alone?.mixLitres ?? NaN) / 2, 6);
     const after = rowOf(
       [
-        { kind: 'cleared', at: noon('2026-07-30'), containerId: one.id, stationId: 'stn_small01', plantId: 'pla_one00001' },
+        {
+          kind: 'cleared',
+          at: noon('2026-07-30'),
+          containerId: one.id,
+          stationId: 'stn_small01',
+          plantId: 'pla_one00001',
+        },
         planted(one, 'pla_next0001', '2026-08-01'),
         picked(one, '2026-07-20', { kilograms: 1 }),
         picked(one, '2026-08-25', { kilograms: 2 }),
@@ -131,7 +159,13 @@ describe('plants in one bag', () => {
 
   it('what was picked after clearing is of who stood there last', () => {
     const row = rowOf([
-      { kind: 'cleared', at: noon('2026-07-30'), containerId: one.id, stationId: 'stn_small01', plantId: 'pla_one00001' },
+      {
+        kind: 'cleared',
+        at: noon('2026-07-30'),
+        containerId: one.id,
+        stationId: 'stn_small01',
+        plantId: 'pla_one00001',
+      },
       picked(one, '2026-08-02', { kilograms: 0.7 }),
     ]);
     expect(row.kilograms).toBe(0.7);
@@ -231,10 +265,23 @@ describe('water of a season', () => {
         kind: 'drip',
         at: noon('2026-08-01'),
         containerId: one.id,
-        setting: { emitters: 1, litresPerHourEach: 2, minutes: 30, timesADay: 1, weekdays: [1, 2, 3, 4, 5, 6, 7] },
+        setting: {
+          emitters: 1,
+          litresPerHourEach: 2,
+          minutes: 30,
+          timesADay: 1,
+          weekdays: [1, 2, 3, 4, 5, 6, 7],
+        },
       },
       { kind: 'drip', at: noon('2026-08-11'), containerId: one.id },
-      { kind: 'watering', at: noon('2026-08-20'), containerId: one.id, litres: 4, isMeasured: true, ranThrough: false },
+      {
+        kind: 'watering',
+        at: noon('2026-08-20'),
+        containerId: one.id,
+        litres: 4,
+        isMeasured: true,
+        ranThrough: false,
+      },
     ]);
     expect(row.waterLitres).toBeCloseTo(10 + 4, 0);
   });

@@ -1,5 +1,5 @@
 import type { Assumed } from '../assumed/index.ts';
-import { addDays, dayOf, daysBetween, growingSeason, seasonYearOf, type Day } from '../calendar/index.ts';
+import { addDays, dayOf, growingSeason, seasonYearOf, type Day } from '../calendar/index.ts';
 import { formOfPlant } from '../care/index.ts';
 import { dripsOf, propertiesOf, regimeNow } from '../garden-state/index.ts';
 import { weighedPickings, type WeighedPicking } from '../pickings/index.ts';
@@ -384,9 +384,4 @@ function moneyOf(garden: Garden, live: readonly Entry[], year: number): MoneyOfS
     minutesOf: (containerId) => (byBag.get(containerId) ?? 0) + all / Math.max(1, bagsInUse),
     priceOf: (varietyId, cropId) => shopPrices[varietyId] ?? shopPrices[cropId],
   };
-}
-
-/** Days on which a unit stood in its season, up to a day. */
-export function daysStanding(unit: Pick<TallyUnit, 'plantedOn' | 'clearedOn'>, today: Day): number {
-  return Math.max(1, daysBetween(unit.plantedOn, unit.clearedOn ?? today));
 }

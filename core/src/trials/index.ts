@@ -1,6 +1,5 @@
 export {
   differenceOf,
-  REAL_LEVEL,
   spreadOf,
   type BlockFactor,
   type Difference,

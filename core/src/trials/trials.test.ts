@@ -84,7 +84,9 @@ describe('a difference', () => {
   });
 
   it('between the second and the third of three leans on the spread of all', () => {
-    const rows = [0, 0.2, 1, 1.2, 2, 2.2].map((v, i) => row(`u${i}`, ['a', 'b', 'c'][Math.floor(i / 2)] ?? '', v));
+    const rows = [0, 0.2, 1, 1.2, 2, 2.2].map((v, i) =>
+      row(`u${i}`, ['a', 'b', 'c'][Math.floor(i / 2)] ?? '', v),
+    );
     const found = differenceOf(rows, ['b', 'c'], NOTHING_KNOWN, DEFAULT_ASSUMED);
     expect(found?.raw).toBeCloseTo(1, 10);
     expect(found?.df).toBe(3);
@@ -193,17 +195,20 @@ describe('simulated trials', () => {
     ['an earlier season', (of) => of.earlier > 0],
   ];
 
-  it.each(groups)('with %s: ranges hold, luck is seldom called real, and power is no less than a t test’s', (_, is) => {
-    const cases = found.filter(({ of }) => is(of));
-    const covered = share(cases, (c) => c.covered);
-    expect(covered).toBeGreaterThanOrEqual(0.86);
-    expect(covered).toBeLessThanOrEqual(0.94);
-    expect(share(cases, (c) => c.real, 0)).toBeLessThanOrEqual(0.06);
-    for (const effect of [1, 2])
-      expect(share(cases, (c) => c.real, effect)).toBeGreaterThanOrEqual(
-        share(cases, (c) => c.byTTest, effect) - 0.005,
-      );
-  });
+  it.each(groups)(
+    'with %s: ranges hold, luck is seldom called real, and power is no less than a t test’s',
+    (_, is) => {
+      const cases = found.filter(({ of }) => is(of));
+      const covered = share(cases, (c) => c.covered);
+      expect(covered).toBeGreaterThanOrEqual(0.86);
+      expect(covered).toBeLessThanOrEqual(0.94);
+      expect(share(cases, (c) => c.real, 0)).toBeLessThanOrEqual(0.06);
+      for (const effect of [1, 2])
+        expect(share(cases, (c) => c.real, effect)).toBeGreaterThanOrEqual(
+          share(cases, (c) => c.byTTest, effect) - 0.005,
+        );
+    },
+  );
 
   it('where a season is known before, few bags find far more than they would alone', () => {
     const few = found.filter(({ of }) => of.perSide === 2 && of.earlier > 0);
@@ -259,10 +264,13 @@ describe('shuffling', () => {
 
 describe('dealing by lot', () => {
   it('gives each place as many of each as can be, and other bags with another lot', () => {
-    const units = [...Array<string>(4).fill('deck'), ...Array<string>(5).fill('yard')].map((place) => ({ place }));
+    const units = [...Array<string>(4).fill('deck'), ...Array<string>(5).fill('yard')].map((place) => ({
+      place,
+    }));
     const lots = [1, 2, 3, 4, 5].map((seed) => dealFairly(units, ['a', 'b'], chanceFrom(seed)));
     for (const lot of lots) {
-      const count = (from: number, to: number, id: string) => lot.slice(from, to).filter((x) => x === id).length;
+      const count = (from: number, to: number, id: string) =>
+        lot.slice(from, to).filter((x) => x === id).length;
       expect(count(0, 4, 'a')).toBe(2);
       expect(Math.abs(count(4, 9, 'a') - count(4, 9, 'b'))).toBe(1);
     }

@@ -20,8 +20,6 @@ export {
   containersInUse,
   wateringMeasure,
   measuresInUse,
-  nameOfBag,
-  occupantsIn,
   placesInUse,
 } from './selectors.ts';
 export { useBagStates, useLedger, useWhatIf, type BagStates } from './bag-states.ts';

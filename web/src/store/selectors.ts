@@ -25,18 +25,6 @@ export function occupantsNow(
   return occupantsOf(container, live, garden).filter((o) => o.clearedOn === undefined);
 }
 
-/** Who stood in a container in a year, for a part of it or the whole. */
-export function occupantsIn(
-  year: number,
-  garden: Garden,
-  live: readonly Entry[],
-  container: Container,
-): readonly Occupant[] {
-  return occupantsOf(container, live, garden).filter(
-    (o) => o.plantedOn <= `${year}-12-31` && (o.clearedOn === undefined || o.clearedOn >= `${year}-01-01`),
-  );
-}
-
 /** What a bag is called besides its label: its plants' own names or varieties, or that it is empty. */
 export function nameOfBag(occupants: readonly Occupant[]): string {
   const names = [...new Set(occupants.map((o) => o.plant.name ?? o.variety.name))];

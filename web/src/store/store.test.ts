@@ -181,6 +181,7 @@ describe('the garden file', async () => {
       plans: [],
       regimes: [],
       tanks: [],
+      trials: [],
     });
     expect(migrate(old, LATEST_VERSION)).toEqual(old);
     expect(migrate(old, LATEST_VERSION)).not.toBe(old);
@@ -313,6 +314,19 @@ describe('old garden files open to the figures that they had', () => {
       version: LATEST_VERSION,
       trials: [],
     });
+  });
+
+  it('of version 9 with a trial, lots on the shelf, prices and minutes of a round is written as it was read', async () => {
+    const reading = await readGardenFile(fixture('garden-v9.json'));
+    if (reading.kind !== 'readable') throw new Error(reading.problem);
+    const { garden, setAside } = reading;
+    expect(setAside).toEqual([]);
+    expect(garden.trials.map(({ name }) => name)).toEqual(['Big bag or small']);
+    expect(garden.entries.some((e) => e.kind === 'shelf-check' && e.left === 3)).toBe(true);
+    expect(garden.settings.shopPrices).toEqual({ tomato: 4.5 });
+    expect(JSON.parse(await writeGardenFile(garden, reading.savedAt))).toEqual(
+      JSON.parse(fixture('garden-v9.json')),
+    );
   });
 
   it('a database of version 4 is opened in the same names', async () => {

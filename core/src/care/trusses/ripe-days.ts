@@ -37,7 +37,7 @@ export function ripeDays(cropId: string, variety: Pick<Variety, 'fruitGrams' | '
  * @param seen days from set to ripe, one for each truss
  * @example
  * learntRipeDays({ low: 45, likely: 52, high: 60 }, [46, 44, 45])
- * // => { low: 44, likely: 49, high: 55 }
+ * // => { low: 43, likely: 49, high: 55 }
  */
 export function learntRipeDays(prior: RipeDays, seen: readonly number[]): RipeDays {
   const likely = shrunkMean(seen, prior.likely, PRIOR_TRUSSES);

@@ -15,7 +15,7 @@ import { useGarden, useMoney, useUnitFormat } from '../../store/index.ts';
 import { useTally } from '../../store/tally.ts';
 
 const SpendDialog = lazy(() =>
-  import('../bench/money/SpendDialog.tsx').then((module) => ({ default: module.SpendDialog })),
+  import('../../ui/SpendDialog.tsx').then((module) => ({ default: module.SpendDialog })),
 );
 
 /** By what work and money are told here. */

@@ -12,7 +12,7 @@ import { useBags, useGarden, useMoney, useUnitFormat, type Bag } from '../../../
 import { useKilograms } from '../../../store/pickings.ts';
 import { useCosts } from '../../../store/supplies.ts';
 import { NoBags } from '../NoBags.tsx';
-import { SpendDialog } from './SpendDialog.tsx';
+import { SpendDialog } from '../../../ui/SpendDialog.tsx';
 import { midSentence, sentence } from '../../../text/text.ts';
 
 /** The column in which each part of a cost stands; one without a column would be missing from the row and not from its sum. */
@@ -106,8 +106,8 @@ export default function CostBench() {
       <Panel>
         <Typography sx={{ fontSize: '1.1rem', marginBlockEnd: 1 }}>
           <strong>
-            {seasonName(year, latitudeDegrees)}: {money.show(total)} for {bags.length} {bags.length === 1 ? 'bag' : 'bags'},{' '}
-            {money.show(total / bags.length)} each.
+            {seasonName(year, latitudeDegrees)}: {money.show(total)} for {bags.length}{' '}
+            {bags.length === 1 ? 'bag' : 'bags'}, {money.show(total / bags.length)} each.
           </strong>{' '}
           {unpriced.length > 0 &&
             `Not in it, for want of a price: ${unpriced.map((id) => (id === 'bag' ? 'some of the bags themselves' : midSentence(productName(id, garden.products)))).join(', ')}.`}

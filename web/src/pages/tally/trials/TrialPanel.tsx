@@ -2,7 +2,7 @@ import { Box, Button, Skeleton, Typography } from '@mui/material';
 import { dayOf, seasonName, seasonYearOf } from '@rundel/core/calendar';
 import type { Trial, TrialUnit } from '@rundel/core/records';
 import type { TrialLine } from '@rundel/core/tally';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { measured, MEASURE_WORDS } from '../../../text/trial-text.ts';
 import { shortDay } from '../../../text/text.ts';
@@ -38,83 +38,80 @@ export function TrialPanel({ trial, onEdit }: { readonly trial: Trial; onEdit():
       }),
       `${trial.name} changed`,
     );
-  const columns = useMemo(
-    (): [Column<TrialLine>, ...Column<TrialLine>[]] => [
-      {
-        id: 'bag',
-        header: 'Bag',
-        sort: (l) => l.bag,
-        cell: (l) => (
-          <Link to={`/bags/${l.unit.containerId}`} style={{ color: 'inherit' }}>
-            {l.bag}
-            {l.plantName ? ` ${l.plantName}` : ''}
-          </Link>
-        ),
+  const columns: [Column<TrialLine>, ...Column<TrialLine>[]] = [
+    {
+      id: 'bag',
+      header: 'Bag',
+      sort: (l) => l.bag,
+      cell: (l) => (
+        <Link to={`/bags/${l.unit.containerId}`} style={{ color: 'inherit' }}>
+          {l.bag}
+          {l.plantName ? ` ${l.plantName}` : ''}
+        </Link>
+      ),
+    },
+    {
+      id: 'had',
+      header: 'Had',
+      sort: (l) => nameOf(l.unit.treatmentId),
+      cell: (l) => nameOf(l.unit.treatmentId),
+    },
+    { id: 'variety', header: 'Variety', sort: (l) => l.variety, cell: (l) => l.variety },
+    { id: 'place', header: 'Place', sort: (l) => l.place, cell: (l) => l.place },
+    ...(seasons.length > 1
+      ? [
+          {
+            id: 'season',
+            header: 'Season',
+            sort: (l: TrialLine) => l.unit.season,
+            cell: (l: TrialLine) => seasonName(l.unit.season, latitudeDegrees),
+          },
+        ]
+      : []),
+    {
+      id: 'planted',
+      header: 'Planted',
+      isExtra: true,
+      sort: (l) => l.plantedOn,
+      cell: (l) => (l.plantedOn ? shortDay(l.plantedOn, today) : ''),
+    },
+    {
+      id: 'value',
+      header: MEASURE_WORDS[trial.measure],
+      isNumber: true,
+      sort: (l) => l.value,
+      cell: (l) =>
+        l.unit.outBecause
+          ? `left out: ${l.unit.outBecause}`
+          : l.value === undefined
+            ? 'nothing yet'
+            : measured(l.value, trial.measure, unitFormat),
+    },
+    {
+      id: 'act',
+      header: 'Counts',
+      isScreenOnly: true,
+      cell: (l) => {
+        const unit = trial.units.find(
+          (u) =>
+            u.containerId === l.unit.containerId &&
+            u.plantId === l.unit.plantId &&
+            u.season === l.unit.season,
+        );
+        return (
+          unit && (
+            <Button
+              size="small"
+              aria-label={`${l.unit.outBecause ? 'Count' : 'Leave out'} ${l.bag}`}
+              onClick={() => (unit.outBecause ? told(setOut(unit, undefined)) : setLeaving(unit))}
+            >
+              {l.unit.outBecause ? 'Count it' : 'Leave out'}
+            </Button>
+          )
+        );
       },
-      {
-        id: 'had',
-        header: 'Had',
-        sort: (l) => nameOf(l.unit.treatmentId),
-        cell: (l) => nameOf(l.unit.treatmentId),
-      },
-      { id: 'variety', header: 'Variety', sort: (l) => l.variety, cell: (l) => l.variety },
-      { id: 'place', header: 'Place', sort: (l) => l.place, cell: (l) => l.place },
-      ...(seasons.length > 1
-        ? [
-            {
-              id: 'season',
-              header: 'Season',
-              sort: (l: TrialLine) => l.unit.season,
-              cell: (l: TrialLine) => seasonName(l.unit.season, latitudeDegrees),
-            },
-          ]
-        : []),
-      {
-        id: 'planted',
-        header: 'Planted',
-        isExtra: true,
-        sort: (l) => l.plantedOn,
-        cell: (l) => (l.plantedOn ? shortDay(l.plantedOn, today) : ''),
-      },
-      {
-        id: 'value',
-        header: MEASURE_WORDS[trial.measure],
-        isNumber: true,
-        sort: (l) => l.value,
-        cell: (l) =>
-          l.unit.outBecause
-            ? `left out: ${l.unit.outBecause}`
-            : l.value === undefined
-              ? 'nothing yet'
-              : measured(l.value, trial.measure, unitFormat),
-      },
-      {
-        id: 'act',
-        header: 'Counts',
-        isScreenOnly: true,
-        cell: (l) => {
-          const unit = trial.units.find(
-            (u) =>
-              u.containerId === l.unit.containerId &&
-              u.plantId === l.unit.plantId &&
-              u.season === l.unit.season,
-          );
-          return (
-            unit && (
-              <Button
-                size="small"
-                aria-label={`${l.unit.outBecause ? 'Count' : 'Leave out'} ${l.bag}`}
-                onClick={() => (unit.outBecause ? told(setOut(unit, undefined)) : setLeaving(unit))}
-              >
-                {l.unit.outBecause ? 'Count it' : 'Leave out'}
-              </Button>
-            )
-          );
-        },
-      },
-    ],
-    [trial, unitFormat, today, latitudeDegrees],
-  );
+    },
+  ];
   return (
     <Panel title={trial.name}>
       <Typography sx={{ color: 'text.secondary', marginBlockEnd: 1 }}>

@@ -1,6 +1,6 @@
 import { Box, Button, TextField } from '@mui/material';
 import { GROUPINGS, keyOf, type Grouping, type TallyUnit } from '@rundel/core/tally';
-import { useDeferredValue, useEffect, useState } from 'react';
+import { useState } from 'react';
 import { groupName, GROUPING_WORDS } from '../../../text/tally-text.ts';
 import { Select } from '../../../ui/Select.tsx';
 
@@ -39,12 +39,11 @@ export function Filters({
   onChange(change: Readonly<Record<string, string | undefined>>): void;
 }) {
   const [find, setFind] = useState(fields.get('find') ?? '');
-  const settled = useDeferredValue(find);
   const kept = fields.get('find') ?? '';
-  useEffect(() => {
-    if (settled !== kept) onChange({ find: settled === '' ? undefined : settled });
-    // what stands in the field is carried to the address, and not the other way
-  }, [settled]);
+  const look = (text: string) => {
+    setFind(text);
+    onChange({ find: text.trim() === '' ? undefined : text });
+  };
   const isNarrowed = kept !== '' || FILTERS.some((f) => fields.has(f));
   const [isOpen, setOpen] = useState(FILTERS.some((f) => fields.has(f)));
   return (
@@ -63,7 +62,7 @@ export function Filters({
         options={GROUPINGS.map((id) => ({ id, label: GROUPING_WORDS[id] }))}
         onChange={(id) => onChange({ by: id === 'bag' ? undefined : id })}
       />
-      <TextField label="Find" value={find} onChange={(e) => setFind(e.target.value)} fullWidth />
+      <TextField label="Find" value={find} onChange={(e) => look(e.target.value)} fullWidth />
       <Button onClick={() => setOpen(!isOpen)} aria-expanded={isOpen} sx={{ textDecoration: 'underline' }}>
         Narrow it down
       </Button>

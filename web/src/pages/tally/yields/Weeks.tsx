@@ -36,7 +36,7 @@ export default function Weeks({
   const unit = unitFormat.system === 'metric' ? 'kilogram' : 'pound';
   const { data: coming } = useTally(['coming'], (api, day) => api.coming(day), isThisSeason);
   const weeks = useMemo(() => filled(weeklyPicked(units, 'crop', mondayOf)), [units]);
-  const crops = [...new Map(units.map((u) => [u.cropId, u.crop])).entries()];
+  const crops = useMemo(() => [...new Map(units.map((u) => [u.cropId, u.crop])).entries()], [units]);
   const ahead = (coming?.weeks ?? []).filter((w) => w.from > mondayOf(today)).slice(0, AHEAD);
   const series = useMemo(() => {
     const y = (kilograms: number) => Number(fromSi(kilograms, unit).toFixed(2));
@@ -87,7 +87,7 @@ export default function Weeks({
       },
     };
     // the colours come from the check's variables
-  }, [crops.length, themeName, unit]);
+  }, [crops, themeName, unit]);
   if (weeks.length === 0 && ahead.length === 0) return <Typography>Nothing picked yet.</Typography>;
   const best = [...weeks].sort((a, b) => b.kilograms - a.kilograms)[0];
   const [next] = ahead;

@@ -2,18 +2,11 @@ import { Typography } from '@mui/material';
 import { kilowattHours } from '@rundel/core/stock';
 import type { Draft } from '@rundel/core/records';
 import { useState, type ReactNode } from 'react';
-import { BagMarks } from '../../../ui/BagChooser.tsx';
-import { CautionOf } from '../../../ui/CautionOf.tsx';
-import { spentForm, workedForm } from '../../../ui/entries/stock-forms.ts';
-import {
-  FormDialog,
-  FormField,
-  FormFields,
-  numberField,
-  priceField,
-  useFields,
-} from '../../../ui/form/index.ts';
-import { useBags, useGarden, useMoney, useUnitFormat } from '../../../store/index.ts';
+import { BagMarks } from './BagChooser.tsx';
+import { CautionOf } from './CautionOf.tsx';
+import { spentForm, workedForm } from './entries/stock-forms.ts';
+import { FormDialog, FormField, FormFields, numberField, priceField, useFields } from './form/index.ts';
+import { useBags, useGarden, useMoney, useUnitFormat } from '../store/index.ts';
 
 interface SpendProps {
   onClose(): void;
