@@ -180,7 +180,7 @@ describe('a trial', () => {
     await screen.findByRole('heading', { name: 'Fabric or plastic' });
     await screen.findByRole('img', { name: /^From .* to .*, most likely / });
     const panel = screen.getByRole('region', { name: 'Fabric or plastic' });
-    expect(within(panel).getAllByText(/would find a difference of 20 %/)).toHaveLength(1);
+    expect(await within(panel).findAllByText(/would find a difference of 20 %/)).toHaveLength(1);
     await press('Leave out 12', panel);
     const why = await dialog();
     await press('Leave it out', why);
@@ -299,7 +299,7 @@ describe('the review', () => {
     const before = (await stored()).plans.length;
     await press(/^Begin next season: /);
     await waitFor(async () => expect((await stored()).plans.length).toBeGreaterThan(before));
-    expect((await stored()).plans.at(-1)?.plantOn).toMatch(/^2027-05/);
+    expect((await stored()).plans.filter(({ plantOn }) => plantOn.startsWith('2027-05'))).toHaveLength(2);
   });
 
   it('of a season in which nothing stood says so', async () => {

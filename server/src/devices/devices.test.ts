@@ -104,6 +104,23 @@ describe('a device', () => {
     },
   );
 
+  it('the kitchen scale weighs another bowl each minute, at any time of the year', () => {
+    const simulator = new Simulator(5);
+    const bowls = Array.from({ length: 40 }, (_, i) =>
+      simulator.read('kitchen-scale', later('2026-12-20T12:00:00.000Z', i * 60)),
+    );
+    for (const { value, unit } of bowls) {
+      expect(unit).toBe('kilograms');
+      expect(value).toBeGreaterThan(0.1);
+      expect(value).toBeLessThan(1.5);
+    }
+    expect(new Set(bowls.map(({ value }) => value)).size).toBeGreaterThan(30);
+    simulator.setFault('kitchen-scale', 'silent');
+    expect(() => simulator.read('kitchen-scale', NOON)).toThrow('Kitchen scale does not answer.');
+    simulator.setFault('kitchen-scale', 'out-of-range');
+    expect(simulator.read('kitchen-scale', NOON).value).toBeGreaterThan(10);
+  });
+
   it('a probe and the scale follow the water that is really there', () => {
     const simulator = new Simulator(5);
     const moments = Array.from({ length: 60 }, (_, i) => later('2026-06-20T12:00:00.000+01:00', i * 43_200));

@@ -16,12 +16,7 @@ export { mergeGardens } from './merge.ts';
 export { useNoteSavedToFile, useSavedToFile } from './saved-to-file.ts';
 export { fetchTowns, type Town } from './towns.ts';
 export { newGarden } from './new-garden.ts';
-export {
-  containersInUse,
-  wateringMeasure,
-  measuresInUse,
-  placesInUse,
-} from './selectors.ts';
+export { containersInUse, wateringMeasure, measuresInUse, placesInUse } from './selectors.ts';
 export { useBagStates, useLedger, useWhatIf, type BagStates } from './bag-states.ts';
 export { rememberGarden, rememberedGarden, gardenToOpen, type GardenId } from './garden-id.ts';
 export { unitFormatIn, useUnitFormat, type UnitFormat } from './unit-format.ts';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { sharedAmong } from './shared.ts';
+import { sharedAmong, splitByFruits } from './shared.ts';
+import { splitFruits } from './SplitFields.tsx';
 
 describe('an amount that several bags share', () => {
   it('comes to the same in all, with whole fruits, and is not told as typed of each', () => {
@@ -14,5 +15,27 @@ describe('an amount that several bags share', () => {
     expect(sharedAmong({ litres: 10, ranThrough: true }, 4)).toEqual(
       Array.from({ length: 4 }, () => ({ litres: 2.5, ranThrough: true })),
     );
+  });
+});
+
+describe('one bowl by the fruits of each', () => {
+  it('gives each its part of the weight, loses nothing of it, and leaves the typed words out', () => {
+    const parts = splitByFruits({ kilograms: 1.3, count: 6, asEntered: '1.3 kg', stage: 'ripe' }, [4, 0, 2]);
+    expect(parts.map(({ count }) => count)).toEqual([4, undefined, 2]);
+    expect(parts.reduce((sum, { kilograms = 0 }) => sum + kilograms, 0)).toBeCloseTo(1.3, 10);
+    expect(parts.every((part) => !('asEntered' in part) && part.stage === 'ripe')).toBe(true);
+  });
+
+  it('by count alone has no weight', () => {
+    expect(splitByFruits({ count: 3 }, [1, 2])).toEqual([{ count: 1 }, { count: 2 }]);
+  });
+
+  it.each([
+    [['', ''], undefined],
+    [['2', ''], { fruits: [2, 0] }],
+    [['2', '1.5'], { problem: 'Whole numbers of fruits, please; empty is none.' }],
+    [['0', '0'], { problem: 'At least one came from one of them.' }],
+  ])('reads %o', (texts, read) => {
+    expect(splitFruits(texts, 2, {})).toEqual(read);
   });
 });
