@@ -1,6 +1,6 @@
 import type { Crop } from '../plants/index.ts';
 import type { EntryOf, Variety } from '../records/index.ts';
-import { shrunkMean } from '../statistics/index.ts';
+import { groupedBy, shrunkMean } from '../statistics/index.ts';
 
 /** The weight of one fruit as it is usually picked, and where that comes from. */
 export interface UsualFruit {
@@ -53,12 +53,11 @@ export function weighedPickings(
   varietyOf: (picking: EntryOf<'picking'>) => { readonly crop: Crop; readonly variety: Variety } | undefined,
 ): readonly WeighedPicking[] {
   const kinds = pickings.map(varietyOf);
-  const byVariety = new Map<string, EntryOf<'picking'>[]>();
-  pickings.forEach((picking, i) => {
-    const id = kinds[i]?.variety.id;
-    if (id === undefined || picking.kilograms === undefined || picking.count === undefined) return;
-    byVariety.set(id, [...(byVariety.get(id) ?? []), picking]);
-  });
+  const at = new Map(pickings.map((p, i) => [p, i]));
+  const byVariety = groupedBy(
+    pickings.filter((p, i) => kinds[i] && p.kilograms !== undefined && p.count !== undefined),
+    (p) => kinds[at.get(p) ?? -1]?.variety.id ?? '',
+  );
   const usual = new Map<string, UsualFruit>();
   return pickings.map((picking, i) => {
     if (picking.kilograms !== undefined)

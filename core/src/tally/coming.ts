@@ -239,6 +239,7 @@ function standsOf(
   season: GrowingSeason,
   asOf: Day,
   learnt: LearntYields,
+  dates: DatesMemory = new Map(),
 ): readonly Stand[] {
   const { garden } = context;
   const assumed = resolveAssumed(garden.settings.assumptions);
@@ -274,12 +275,14 @@ function standsOf(
         picked,
         bearers: occupants.map((occupant) => {
           const known = asKnownOn(occupant, asOf);
-          const dates = datesOf(known, garden, cover);
-          const reckoned = dates.picking.from;
+          const key = `${known.planted.id} ${JSON.stringify(known.stages)}`;
+          const span = dates.get(key) ?? datesOf(known, garden, cover);
+          dates.set(key, span);
+          const reckoned = span.picking.from;
           const first =
             firstPicked ??
             (reckoned > asOf ? reckoned : addDays(asOf < season.to ? asOf : reckoned, LATE_BY));
-          const end = dates.clear > first ? dates.clear : first;
+          const end = span.clear > first ? span.clear : first;
           return {
             occupant,
             gain,
@@ -295,6 +298,9 @@ function standsOf(
     ];
   });
 }
+
+/** The dates of plants as they were known, by planting and stages: a season is told anew for each of its weeks. */
+type DatesMemory = Map<string, ReturnType<typeof datesOf>>;
 
 /** A plant as it was known on a day: stages that were seen later are not known yet. */
 function asKnownOn(occupant: Occupant, asOf: Day): Occupant {
@@ -377,14 +383,18 @@ export function checkForecasts(context: TallyContext, year: number, today: Day):
   const learnt = learntYields(context, year, assumed);
   // the weather of a week to come is not known: it is taken as usual
   const warm = warmthOf([], garden.settings);
-  const sumOf = (containerId: string | undefined, from: Day, to: Day) =>
-    inSeason.reduce((sum, p) => {
-      const day = dayOf(p.at);
-      const counts = day >= from && day <= to && (containerId === undefined || p.containerId === containerId);
-      return sum + (counts ? p.kilograms : 0);
-    }, 0);
+  const byWeek = new Map<string, number>();
+  const add = (key: string, kilograms: number) => byWeek.set(key, (byWeek.get(key) ?? 0) + kilograms);
+  for (const p of inSeason) {
+    const monday = mondayOf(dayOf(p.at));
+    add(monday, p.kilograms);
+    add(`${p.containerId} ${monday}`, p.kilograms);
+  }
+  const sumOf = (containerId: string | undefined, monday: Day) =>
+    byWeek.get(containerId === undefined ? monday : `${containerId} ${monday}`) ?? 0;
   const weeks: ForecastCheck['weeks'][number][] = [];
   const bagErrors: number[] = [];
+  const dates: DatesMemory = new Map();
   const bagNaive: number[] = [];
   for (
     let monday = addDays(mondayOf(firstDay), 7);
@@ -393,19 +403,19 @@ export function checkForecasts(context: TallyContext, year: number, today: Day):
   ) {
     const asOf = addDays(monday, -1);
     const sunday = addDays(monday, 6);
-    const stands = standsOf(context, season, asOf, learnt);
+    const stands = standsOf(context, season, asOf, learnt, dates);
     const parts = stands.map((stand) => foreteller(stand, asOf, warm, assumed)(monday, sunday));
     for (const [i, { container }] of stands.entries()) {
-      const got = sumOf(container.id, monday, sunday);
-      const before = sumOf(container.id, addDays(monday, -7), asOf);
+      const got = sumOf(container.id, monday);
+      const before = sumOf(container.id, addDays(monday, -7));
       if (got === 0 && before === 0) continue;
       bagErrors.push(Math.abs(got - (parts[i]?.mean ?? 0)));
       bagNaive.push(Math.abs(got - before));
     }
     weeks.push({
       from: monday,
-      picked: sumOf(undefined, monday, sunday),
-      lastWeek: sumOf(undefined, addDays(monday, -7), asOf),
+      picked: sumOf(undefined, monday),
+      lastWeek: sumOf(undefined, addDays(monday, -7)),
       ...totalForecast(parts, assumed),
     });
   }

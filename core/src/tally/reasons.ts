@@ -1,7 +1,7 @@
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
 import { troubleCases } from '../care/index.ts';
 import { knownWeather } from '../garden-state/index.ts';
-import { entriesAt, type Entry, type Garden } from '../records/index.ts';
+import { entriesAt, type Garden } from '../records/index.ts';
 import type { TallyRow } from './groups.ts';
 import type { TallyContext } from './units.ts';
 
@@ -44,9 +44,10 @@ export function bestAndWorst(
     return aboveMiddle === undefined ? [] : [{ row, aboveMiddle, reasons: [] }];
   });
   const sorted = [...ranked].sort((a, b) => b.aboveMiddle - a.aboveMiddle);
+  const records = recordsOf(context, today);
   const withReasons = (each: Ranked): Ranked => ({
     ...each,
-    reasons: reasonsOf(each.row, rows, context, today, each.aboveMiddle > 0),
+    reasons: reasonsOf(each.row, rows, records, each.aboveMiddle > 0),
   });
   return {
     best: sorted
@@ -70,7 +71,7 @@ export function rankOf(
 ): Ranked | undefined {
   const aboveMiddle = aboveMiddleOf(row, rows, today);
   if (aboveMiddle === undefined) return undefined;
-  return { row, aboveMiddle, reasons: reasonsOf(row, rows, context, today, aboveMiddle > 0) };
+  return { row, aboveMiddle, reasons: reasonsOf(row, rows, recordsOf(context, today), aboveMiddle > 0) };
 }
 
 function aboveMiddleOf(row: TallyRow, rows: readonly TallyRow[], today: Day): number | undefined {
@@ -111,7 +112,29 @@ interface BagRecordOfSeason {
   readonly troubles: readonly string[];
 }
 
-function recordOf(row: TallyRow, { live, garden }: TallyContext, today: Day): BagRecordOfSeason {
+/** What bags' records are read with: each is read once, however many others it stands beside. */
+interface Records {
+  readonly of: (row: TallyRow) => BagRecordOfSeason;
+}
+
+function recordsOf(context: TallyContext, today: Day): Records {
+  const known = new Map<string, BagRecordOfSeason>();
+  const weather = knownWeather(context.live);
+  return {
+    of(row) {
+      const found = known.get(row.key) ?? recordOf(row, context, today, weather);
+      known.set(row.key, found);
+      return found;
+    },
+  };
+}
+
+function recordOf(
+  row: TallyRow,
+  { live, garden }: TallyContext,
+  today: Day,
+  weather: ReturnType<typeof knownWeather>,
+): BagRecordOfSeason {
   const containerId = row.units[0]?.containerId ?? '';
   const plantedOn = row.units.map((u) => u.plantedOn).sort()[0] ?? today;
   const until =
@@ -135,7 +158,7 @@ function recordOf(row: TallyRow, { live, garden }: TallyContext, today: Day): Ba
     skippedFeeds: here.filter((e) => e.kind === 'feed-skipped' && e.reason !== 'enough').length,
     fed: here.filter((e) => e.kind === 'fed').length,
     litres: row.mixLitres / Math.max(1, row.plants),
-    coldNights: coldNightsOf(row, garden, live, plantedOn),
+    coldNights: coldNightsOf(row, garden, weather, plantedOn),
     troubles: troubleCases(containerId, live).flatMap((t) =>
       dayOf(t.entry.at) >= plantedOn && dayOf(t.entry.at) <= until ? [t.what] : [],
     ),
@@ -146,12 +169,12 @@ function recordOf(row: TallyRow, { live, garden }: TallyContext, today: Day): Ba
 function coldNightsOf(
   row: TallyRow,
   garden: Garden,
-  live: readonly Entry[],
+  weather: ReturnType<typeof knownWeather>,
   plantedOn: Day,
 ): readonly number[] {
   const place = garden.places.find((p) => p.id === row.units[0]?.placeId);
   if (place?.cover === 'heated') return [];
-  return knownWeather(live).flatMap(({ day, minCelsius }) =>
+  return weather.flatMap(({ day, minCelsius }) =>
     day >= plantedOn && day <= addDays(plantedOn, TELLS.coldDays) && minCelsius < COLD_CELSIUS
       ? [minCelsius]
       : [],
@@ -165,14 +188,13 @@ const COLD_CELSIUS = 8;
 function reasonsOf(
   row: TallyRow,
   rows: readonly TallyRow[],
-  context: TallyContext,
-  today: Day,
+  records: Records,
   isGood: boolean,
 ): readonly YieldReason[] {
-  const own = recordOf(row, context, today);
+  const own = records.of(row);
   const others = rows
     .filter((other) => other !== row && other.units[0]?.cropId === row.units[0]?.cropId)
-    .map((other) => recordOf(other, context, today));
+    .map(records.of);
   const share = (part: number, of: number) => (of === 0 ? 0 : part / of);
   const usual = (of: (record: BagRecordOfSeason) => number) => median(others.map(of));
   const days = daysBetween(

@@ -4,6 +4,7 @@ import { formOfPlant } from '../care/index.ts';
 import { dripsOf, propertiesOf, regimeNow } from '../garden-state/index.ts';
 import { weighedPickings, type WeighedPicking } from '../pickings/index.ts';
 import { occupantsOf, type Occupant } from '../plants/index.ts';
+import { groupedBy } from '../statistics/index.ts';
 import {
   entriesAt,
   type Container,
@@ -87,14 +88,34 @@ export function standingThen(
 
 /** Pickings of a garden with a weight each: what was only counted is worth what such fruit usually weighs. */
 export function pickingsWithWeights(garden: Garden, live: readonly Entry[]): readonly WeighedPicking[] {
+  return weighedIn(live, occupantsByBag(garden, live));
+}
+
+function weighedIn(
+  live: readonly Entry[],
+  occupants: (containerId: string) => readonly Occupant[],
+): readonly WeighedPicking[] {
   const pickings = live.filter(isPicking);
   // who stood where is asked only where something was counted and not weighed
   if (pickings.every((p) => p.kilograms !== undefined)) return weighedPickings(pickings, () => undefined);
-  const standing = occupantsByBag(garden, live);
-  return weighedPickings(pickings, (picking) => {
-    const [first] = standingThen(picking, standing(picking.containerId));
-    return first && { crop: first.crop, variety: first.variety };
-  });
+  return weighedPickings(pickings, (picking) => firstStanding(picking, occupants(picking.containerId)));
+}
+
+/** The first of those of whom a picking may be; asked for each picking there ever was, so that nothing is made on the way. */
+function firstStanding(
+  picking: Pick<EntryOf<'picking'>, 'plantId' | 'stationId' | 'at'>,
+  occupants: readonly Occupant[],
+): Occupant | undefined {
+  const { plantId, stationId } = picking;
+  if (plantId !== undefined || stationId !== undefined) return standingThen(picking, occupants)[0];
+  const day = dayOf(picking.at);
+  let last: Occupant | undefined;
+  for (const o of occupants) {
+    if (o.plantedOn > day) break;
+    if (o.clearedOn === undefined || o.clearedOn >= day) return o;
+    last = o;
+  }
+  return last;
 }
 
 /** Who ever stood in each bag, worked out once for each that is asked for. */
@@ -104,11 +125,19 @@ export function occupantsByBag(
 ): (containerId: string) => readonly Occupant[] {
   const known = new Map<string, readonly Occupant[]>();
   const containers = new Map(garden.containers.map((c) => [c.id, c]));
+  const plants = new Map(garden.plants.map((p) => [p.id, p]));
   return (id) => {
+    const found = known.get(id);
+    if (found) return found;
     const container = containers.get(id);
-    const found = known.get(id) ?? (container ? occupantsOf(container, live, garden) : []);
-    known.set(id, found);
-    return found;
+    if (!container) return [];
+    // of thousands of plants a bag has had a few
+    const own = entriesAt(live, id).flatMap((e) =>
+      e.kind === 'planted' ? (plants.get(e.plantId) ?? []) : [],
+    );
+    const occupants = occupantsOf(container, live, { ...garden, plants: own });
+    known.set(id, occupants);
+    return occupants;
   };
 }
 
@@ -127,14 +156,25 @@ export interface TallyContext {
   readonly live: readonly Entry[];
   readonly pickings: readonly WeighedPicking[];
   occupants(containerId: string): readonly Occupant[];
+  /** a container as made; undefined where its record does not make sense */
+  made(container: Container): Made | undefined;
+  /** seasons that were added up already, by their year and day */
+  readonly seasons: Map<string, readonly TallyUnit[]>;
 }
 
 export function tallyContext(garden: Garden, live: readonly Entry[]): TallyContext {
+  const occupants = occupantsByBag(garden, live);
+  const made = new Map<string, Made | undefined>();
   return {
     garden,
     live,
-    pickings: pickingsWithWeights(garden, live),
-    occupants: occupantsByBag(garden, live),
+    pickings: weighedIn(live, occupants),
+    occupants,
+    made(container) {
+      if (!made.has(container.id)) made.set(container.id, madeOf(container, garden));
+      return made.get(container.id);
+    },
+    seasons: new Map(),
   };
 }
 
@@ -151,13 +191,18 @@ export function tallyUnits(context: TallyContext, year: number, today: Day): rea
   const { garden, live } = context;
   const season = growingSeason(year, garden.settings.latitudeDegrees);
   const to = today < season.to ? today : season.to;
-  const byBag = new Map<string, WeighedPicking[]>();
-  for (const p of context.pickings) {
-    const day = dayOf(p.at);
-    if (day >= season.from && day <= to) byBag.set(p.containerId, [...(byBag.get(p.containerId) ?? []), p]);
-  }
+  const key = `${year} ${to}`;
+  const known = context.seasons.get(key);
+  if (known) return known;
+  const byBag = groupedBy(
+    context.pickings.filter((p) => {
+      const day = dayOf(p.at);
+      return day >= season.from && day <= to;
+    }),
+    (p) => p.containerId,
+  );
   const money = moneyOf(garden, live, year);
-  return garden.containers.flatMap((container) => {
+  const units = garden.containers.flatMap((container) => {
     const occupants = context
       .occupants(container.id)
       .filter((o) => o.plantedOn <= to && (o.clearedOn === undefined || o.clearedOn >= season.from));
@@ -172,6 +217,8 @@ export function tallyUnits(context: TallyContext, year: number, today: Day): rea
       money,
     );
   });
+  context.seasons.set(key, units);
+  return units;
 }
 
 interface Sums {
@@ -189,7 +236,7 @@ interface Sums {
 }
 
 function unitsOf(
-  { garden, live }: TallyContext,
+  { garden, live, made: madeAs }: TallyContext,
   container: Container,
   occupants: readonly Occupant[],
   pickings: readonly WeighedPicking[],
@@ -234,7 +281,7 @@ function unitsOf(
     }
   }
   const place = garden.places.find((each) => each.id === container.placeId);
-  const made = madeOf(container, garden);
+  const made = madeAs(container);
   const water = waterOf(container, live, from, to, made?.assumed);
   const cost = money.costOf(container, made?.assumed);
   const minutes = money.minutesOf(container.id);
@@ -297,7 +344,7 @@ function unitsOf(
   });
 }
 
-interface Made {
+export interface Made {
   readonly litres: number;
   readonly kind: string;
   readonly mix: string;
