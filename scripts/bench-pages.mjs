@@ -3,11 +3,11 @@ import { cpus } from 'node:os';
 /**
  * What was measured, beside what is asked.
  *
- * @param rounds what each round measured: `yardstick`, `filter`, `ahead`, `shopping`, `feeding`, and `app` with lists of times
+ * @param rounds what each round measured: `yardstick`, `filter`, `ahead`, `shopping`, `feeding`, `tally`, and `app` with lists of times
  * @param bytes of the first route's JavaScript, gzipped
  */
 export function benchPage(rounds, bytes) {
-  const [{ filter, ahead, feeding, shopping }] = rounds;
+  const [{ filter, ahead, feeding, shopping, tally }] = rounds;
   /** A line of figures that every round gives one of, or a list. */
   const line = (what, asked, of, digits = 0) => {
     const all = rounds.flatMap(of).sort((a, b) => a - b);
@@ -42,6 +42,16 @@ export function benchPage(rounds, bytes) {
       2,
     ),
     line("a regime's dates for three months, median", '', (r) => r.feeding.previewMs, 2),
+    line(
+      `tally of ${tally.bags} bags over ten seasons, ${tally.entries} entries, from nothing, in its worker`,
+      '',
+      (r) => r.tally.openMs,
+      0,
+    ),
+    line('the same narrowed down, once it is there', '50', (r) => r.tally.filterMs, 1),
+    line('what is coming in it', '', (r) => r.tally.comingMs, 0),
+    line('a trial of 16 bags over two seasons, with its shuffles', '', (r) => r.tally.trialMs, 0),
+    line("a season's review with its forecasts checked", '', (r) => r.tally.reviewMs, 0),
     line(
       `shopping list, ${shopping.bags} bags, 12 ingredients, ${shopping.packs} pack sizes, exact cover, median of ${shopping.runs} different lists`,
       '',

@@ -26,6 +26,7 @@ for (let round = 0; round < ROUNDS; round++)
     ahead: kernel('ahead'),
     shopping: kernel('shopping'),
     feeding: kernel('feeding'),
+    tally: kernel('tally'),
     app: await timeApp(browser, address),
   });
 await browser.close();

@@ -59,7 +59,6 @@ const median = (name: string) => {
   const sorted = [...(times[name] ?? [])].sort((a, b) => a - b);
   return Math.round((sorted[Math.floor(sorted.length / 2)] ?? 0) * 10) / 10;
 };
-if (process.env.DEBUG) console.log(JSON.stringify(times));
 console.log(
   JSON.stringify({
     bags: BAGS,

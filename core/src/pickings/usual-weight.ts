@@ -1,6 +1,6 @@
 import type { Crop } from '../plants/index.ts';
 import type { EntryOf, Variety } from '../records/index.ts';
-import { groupedBy, shrunkMean } from '../statistics/index.ts';
+import { shrunkMean } from '../statistics/index.ts';
 
 /** The weight of one fruit as it is usually picked, and where that comes from. */
 export interface UsualFruit {
@@ -39,34 +39,40 @@ export function usualFruit(
 /** A picking with the weight that it has, or is taken to have by its count. */
 export type WeighedPicking = EntryOf<'picking'> & {
   readonly kilograms: number;
-  /** its weight is reckoned from its count */
-  readonly isByCount: boolean;
+  /** its weight is reckoned from its count; left out: it was weighed */
+  readonly isByCount?: boolean;
 };
 
+interface Kind {
+  readonly crop: Crop;
+  readonly variety: Variety;
+}
+
 /**
- * Pickings with a weight each: what was only counted is worth its usual weight.
+ * Pickings with a weight each: what was only counted is worth its usual weight. What was weighed is handed on as it is.
  *
  * @param varietyOf the variety that a picking is of, by whoever stood there; undefined where nobody did
  */
 export function weighedPickings(
   pickings: readonly EntryOf<'picking'>[],
-  varietyOf: (picking: EntryOf<'picking'>) => { readonly crop: Crop; readonly variety: Variety } | undefined,
+  varietyOf: (picking: EntryOf<'picking'>) => Kind | undefined,
 ): readonly WeighedPicking[] {
-  const kinds = pickings.map(varietyOf);
-  const at = new Map(pickings.map((p, i) => [p, i]));
-  const byVariety = groupedBy(
-    pickings.filter((p, i) => kinds[i] && p.kilograms !== undefined && p.count !== undefined),
-    (p) => kinds[at.get(p) ?? -1]?.variety.id ?? '',
+  const isWeighed = (p: EntryOf<'picking'>): p is WeighedPicking => p.kilograms !== undefined;
+  if (pickings.every(isWeighed)) return pickings;
+  const counted = new Map<EntryOf<'picking'>, Kind | undefined>();
+  for (const p of pickings) if (!isWeighed(p)) counted.set(p, varietyOf(p));
+  const wanted = new Map([...counted.values()].flatMap((kind) => (kind ? [[kind.variety.id, kind]] : [])));
+  const weighings = new Map<string, EntryOf<'picking'>[]>([...wanted.keys()].map((id) => [id, []]));
+  for (const p of pickings) {
+    if (!isWeighed(p) || p.count === undefined) continue;
+    weighings.get(varietyOf(p)?.variety.id ?? '')?.push(p);
+  }
+  const usual = new Map(
+    [...wanted].map(([id, { crop, variety }]) => [id, usualFruit(crop, variety, weighings.get(id) ?? [])]),
   );
-  const usual = new Map<string, UsualFruit>();
-  return pickings.map((picking, i) => {
-    if (picking.kilograms !== undefined)
-      return { ...picking, kilograms: picking.kilograms, isByCount: false };
-    const kind = kinds[i];
-    if (!kind) return { ...picking, kilograms: 0, isByCount: true };
-    const fruit =
-      usual.get(kind.variety.id) ?? usualFruit(kind.crop, kind.variety, byVariety.get(kind.variety.id) ?? []);
-    usual.set(kind.variety.id, fruit);
-    return { ...picking, kilograms: (picking.count ?? 0) * fruit.kilograms, isByCount: true };
+  return pickings.map((p) => {
+    if (isWeighed(p)) return p;
+    const each = usual.get(counted.get(p)?.variety.id ?? '')?.kilograms ?? 0;
+    return { ...p, kilograms: (p.count ?? 0) * each, isByCount: true };
   });
 }

@@ -96,8 +96,6 @@ function weighedIn(
   occupants: (containerId: string) => readonly Occupant[],
 ): readonly WeighedPicking[] {
   const pickings = live.filter(isPicking);
-  // who stood where is asked only where something was counted and not weighed
-  if (pickings.every((p) => p.kilograms !== undefined)) return weighedPickings(pickings, () => undefined);
   return weighedPickings(pickings, (picking) => firstStanding(picking, occupants(picking.containerId)));
 }
 
