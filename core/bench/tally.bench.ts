@@ -27,16 +27,16 @@ const TODAY = '2026-09-20';
 const garden = grown();
 const live = liveEntries(garden.entries);
 
-const times: Record<string, number[]> = {};
+const times = new Map<string, number[]>();
 function timed<T>(name: string, work: () => T): T {
   const started = performance.now();
   const result = work();
-  (times[name] ??= []).push(performance.now() - started);
+  times.set(name, [...(times.get(name) ?? []), performance.now() - started]);
   return result;
 }
 
 for (let run = 0; run < RUNS + WARM_UP; run++) {
-  if (run === WARM_UP) for (const name of Object.keys(times)) delete times[name];
+  if (run === WARM_UP) times.clear();
   // a new object each time: what is grouped once for a list is kept with it
   const again = { ...garden, entries: [...garden.entries] };
   const context = timed('context', () => tallyContext(again, live));
@@ -56,7 +56,7 @@ for (let run = 0; run < RUNS + WARM_UP; run++) {
 }
 
 const median = (name: string) => {
-  const sorted = [...(times[name] ?? [])].sort((a, b) => a - b);
+  const sorted = [...(times.get(name) ?? [])].sort((a, b) => a - b);
   return Math.round((sorted[Math.floor(sorted.length / 2)] ?? 0) * 10) / 10;
 };
 console.log(

@@ -11,6 +11,8 @@ const OWN_LAYOUT = new Set<string>([
   '/season',
   '/round/planting',
   '/tally',
+  '/tally/trials',
+  '/tally/shelf',
   ...['size', 'shop', 'depth', 'regimes'].map((topic) => `/bench/${topic}`),
 ]);
 

@@ -9,6 +9,7 @@ export const VIEWS = {
     '/season/away',
     '/round/planting',
     '/tally',
+    ...['coming', 'trials', 'shelf', 'worth', 'review'].map((topic) => `/tally/${topic}`),
     '/settings',
     '/files',
     '/help',
