@@ -27,7 +27,8 @@ test('one bowl from two bags is split by how many came from each', async ({ page
   await openFewBags(page);
   await visit(page, '/bags');
   await page.getByRole('button', { name: 'Several at once' }).click();
-  for (const label of ['7', '12']) await page.getByRole('checkbox', { name: new RegExp(`^${label} `) }).click();
+  for (const label of ['7', '12'])
+    await page.getByRole('checkbox', { name: new RegExp(`^${label} `) }).click();
   await page.getByRole('button', { name: 'More', exact: true }).click();
   await page.getByRole('menuitem', { name: 'Pick' }).click();
   const form = page.getByRole('dialog');

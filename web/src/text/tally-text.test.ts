@@ -268,10 +268,7 @@ describe('a review in words', () => {
     [{ id: 'dry' as const, times: 5, of: 20 }, /^5 of 20 checks found a bag dry/],
     [{ id: 'wet' as const, times: 5, of: 20 }, /soaked/],
     [{ id: 'feeds' as const, times: 3, of: 9 }, /^3 of 9 feeds were left out/],
-    [
-      { id: 'lost' as const, kilograms: 2, share: 0.12, to: 'slugs' },
-      /^12 in a hundred were lost, most to /,
-    ],
+    [{ id: 'lost' as const, kilograms: 2, share: 0.12, to: 'slugs' }, /^12 in a hundred were lost, most to /],
     [{ id: 'trouble' as const, what: 'mites', bags: 3 }, /^Spider mites came to 3 bags/],
     [{ id: 'few-checks' as const, bags: 2 }, /^2 bags bore and were never checked/],
   ])('what to change is a sentence: %o', (change, words) => {
