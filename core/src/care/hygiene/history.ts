@@ -1,4 +1,4 @@
-import { dayOf } from '../../calendar/index.ts';
+import { dayOf, seasonYearOf } from '../../calendar/index.ts';
 import type { Occupant } from '../../plants/index.ts';
 import { entriesAt, type Entry, type EntryOf } from '../../records/index.ts';
 import { troubleCases, type TroubleCase } from './cases.ts';
@@ -21,14 +21,15 @@ export function bagHistory(
   containerId: string,
   occupants: readonly Occupant[],
   live: readonly Entry[],
+  latitudeDegrees: number,
 ): readonly BagYear[] {
   const here = entriesAt(live, containerId);
   const troubles = troubleCases(containerId, live);
-  const yearOf = (day: string) => Number(day.slice(0, 4));
+  const yearOf = (at: string) => seasonYearOf(dayOf(at), latitudeDegrees);
   const years = new Set([
     ...occupants.map((o) => yearOf(o.plantedOn)),
     ...troubles.map((t) => yearOf(t.entry.at)),
-    ...here.flatMap((e) => (e.kind === 'cleaned' || e.kind === 'filled' ? [yearOf(dayOf(e.at))] : [])),
+    ...here.flatMap((e) => (e.kind === 'cleaned' || e.kind === 'filled' ? [yearOf(e.at)] : [])),
   ]);
   return [...years]
     .sort((a, b) => b - a)

@@ -1,7 +1,8 @@
 import { Box, Typography } from '@mui/material';
-import { dayOf } from '@rundel/core/calendar';
+import { dayOf, seasonName } from '@rundel/core/calendar';
 import { bagHistory } from '@rundel/core/care';
 import { occupantsOf } from '@rundel/core/plants';
+import { Link } from 'react-router';
 import { shortDay } from '../../text/text.ts';
 import { causeName, cleanedWords, OUTCOME_WORDS } from '../../text/trouble-text.ts';
 import { Panel } from '../../ui/Page.tsx';
@@ -11,14 +12,22 @@ import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 export function HistoryPanel({ bag: { container } }: { readonly bag: Bag }) {
   const { garden, live } = useGarden();
   const unitFormat = useUnitFormat();
-  const years = bagHistory(container.id, occupantsOf(container, live, garden), live);
+  const { latitudeDegrees } = garden.settings;
+  const years = bagHistory(container.id, occupantsOf(container, live, garden), live, latitudeDegrees);
   const isPlain = years.length < 2 && years.every((y) => y.troubles.length + y.cleanings.length === 0);
   if (isPlain) return null;
   return (
     <Panel title="What it held">
       {years.map(({ year, occupants, troubles, cleanings, fillings }) => (
         <Box key={year} sx={{ marginBlockEnd: 1.5 }}>
-          <Typography variant="h3">{year}</Typography>
+          <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap' }}>
+            <Typography variant="h3">{seasonName(year, latitudeDegrees)}</Typography>
+            {occupants.length > 0 && (
+              <Link to={`/tally/review?year=${year}&bag=${container.id}`} style={{ color: 'inherit' }}>
+                the season on one page
+              </Link>
+            )}
+          </Box>
           <Box component="ul" sx={{ margin: 0, paddingInlineStart: 2.5 }}>
             {fillings.map((e) => (
               <li key={e.id}>

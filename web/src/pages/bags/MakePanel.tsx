@@ -1,5 +1,5 @@
 import { Button, Typography } from '@mui/material';
-import { dayOf } from '@rundel/core/calendar';
+import { dayOf, seasonName, seasonYearOf } from '@rundel/core/calendar';
 import { Link } from 'react-router';
 import { COST_WORDS, howWords, perWeight } from '../../text/cost-text.ts';
 import { productName } from '../../text/product-text.ts';
@@ -18,7 +18,8 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
   const money = useMoney();
   const { properties, container, occupants } = bag;
   const now = clock.now();
-  const year = Number(now.slice(0, 4));
+  const { latitudeDegrees } = garden.settings;
+  const year = seasonYearOf(dayOf(now), latitudeDegrees);
   const cost = useCosts(year).get(container.id);
   const filled = live.findLast((e) => e.kind === 'filled' && e.containerId === container.id);
   const trouble = live.findLast(
@@ -74,7 +75,7 @@ export function MakePanel({ bag }: { readonly bag: Bag }) {
       </Typography>
       {cost && cost.lines.length > 0 && (
         <HowCalculated
-          label={`${money.show(cost.total)} in ${year}${picked > 0 ? `, ${money.show(perWeight(cost.total / picked, unitFormat).price)} ${perWeight(1, unitFormat).each} so far` : ''}`}
+          label={`${money.show(cost.total)} in ${seasonName(year, latitudeDegrees)}${picked > 0 ? `, ${money.show(perWeight(cost.total / picked, unitFormat).price)} ${perWeight(1, unitFormat).each} so far` : ''}`}
         >
           <WorkedLines
             lines={cost.lines.map((line) => [

@@ -22,6 +22,9 @@ const COLUMNS = [
   'seed_amount',
   'germination_percent',
   'grow_again',
+  'set_to_ripe_low',
+  'set_to_ripe_high',
+  'keeps_months',
   'note',
 ] as const;
 type Row = Partial<Record<(typeof COLUMNS)[number], string | number>>;
@@ -50,6 +53,9 @@ export function varietiesAsCsv(varieties: readonly KnownVariety[]): string {
       seed_amount: v.seed?.amount ?? '',
       germination_percent: v.seed?.germination === undefined ? '' : Math.round(v.seed.germination * 100),
       grow_again: v.growAgain ?? '',
+      set_to_ripe_low: v.setToRipe?.low ?? '',
+      set_to_ripe_high: v.setToRipe?.high ?? '',
+      keeps_months: v.keepsMonths ?? '',
       note: v.note ?? '',
     };
     return COLUMNS.map((column) => row[column] ?? '');
@@ -112,6 +118,7 @@ function readRow(row: Record<string, string>): KnownVariety | string {
   const from = text('days_from') || 'planting';
   const low = number('days_to_ripe_low');
   const green = number('days_to_green_low');
+  const fromSet = number('set_to_ripe_low');
   const height = number('height_cm');
   const germination = number('germination_percent');
   const seed = {
@@ -140,6 +147,11 @@ function readRow(row: Record<string, string>): KnownVariety | string {
     ...(['yes', '1', 'true'].includes(text('grafted').toLowerCase()) ? { isGrafted: true } : {}),
     ...(Object.keys(seed).length > 0 ? { seed } : {}),
     ...some('growAgain', text('grow_again')),
+    ...some(
+      'setToRipe',
+      fromSet === undefined ? undefined : { low: fromSet, high: number('set_to_ripe_high') ?? fromSet },
+    ),
+    ...some('keepsMonths', number('keeps_months')),
     ...some('note', text('note')),
   };
   const checked = varietySchema.safeParse({ ...STAMPS, ...facts });

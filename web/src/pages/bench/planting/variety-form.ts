@@ -31,6 +31,16 @@ const days = (label: string, help: string) =>
     problem: `From ${LEAST_DAYS} to ${MOST_DAYS} days: no fruit is sooner, and no season longer.`,
   });
 
+const ofSet = (label: string, help: string) =>
+  numberField({
+    label,
+    help,
+    low: 3,
+    high: 150,
+    isOptional: true,
+    problem: 'From 3 to 150 days.',
+  });
+
 /** What is asked of a variety. */
 export function varietyFields(
   texts: { readonly cropId?: string; readonly habitId?: string },
@@ -61,6 +71,8 @@ export function varietyFields(
     ripeHigh: days('to', 'If the packet says two.'),
     greenLow: days('Days to green', 'Full-sized: peppers, green tomatoes.'),
     greenHigh: days('to', 'If there are two.'),
+    setLow: ofSet('Days from set fruit to ripe', 'Empty: as usual, until your trusses show it.'),
+    setHigh: ofSet('to', 'If it is a range.'),
     height: amountField({
       label: 'How tall it gets',
       help: 'Empty: as its growth usually does.',
@@ -70,6 +82,13 @@ export function varietyFields(
       isOptional: true,
     }),
     fruit: amountField({ label: 'A fruit weighs', purpose: 'crop', low: 0.0005, high: 5, isOptional: true }),
+    keepsMonths: numberField({
+      label: 'Keeps so many months',
+      help: 'For keepers on a cool shelf. Empty: eaten as it ripens.',
+      low: 0.1,
+      high: 12,
+      isOptional: true,
+    }),
     colour: textField({ label: 'Colour', longest: 40 }),
     use: textField({ label: 'What for', longest: 80 }),
     isGrafted: switchField({ label: 'I have it grafted' }),
@@ -112,7 +131,10 @@ type Values = ValuesOf<VarietyFields>;
 
 /** The fields that stand under one line until they are wanted. */
 export const REST: readonly (keyof VarietyFields)[] = [
+  'setLow',
+  'setHigh',
   'fruit',
+  'keepsMonths',
   'colour',
   'use',
   'isGrafted',
@@ -123,7 +145,9 @@ export const REST: readonly (keyof VarietyFields)[] = [
 ];
 
 export function varietyProblems(values: Partial<Values>): readonly FieldProblem<keyof VarietyFields>[] {
-  const { ripeLow, ripeHigh, greenLow, greenHigh } = values;
+  const { ripeLow, ripeHigh, greenLow, greenHigh, setLow, setHigh } = values;
+  if (setHigh !== undefined && setHigh < (setLow ?? Infinity))
+    return [{ at: 'setHigh', problem: 'Give the earlier number first, and the later one here.' }];
   if (greenHigh !== undefined && greenHigh < (greenLow ?? Infinity))
     return [{ at: 'greenHigh', problem: 'Give the earlier number first, and the later one here.' }];
   if (ripeHigh !== undefined && ripeLow === undefined)
@@ -150,6 +174,9 @@ export function startOfVariety(v: KnownVariety): Partial<Values> {
     ...some('ripeHigh', daysToRipe && daysToRipe.high !== daysToRipe.low ? daysToRipe.high : undefined),
     ...some('greenLow', daysToGreen?.low),
     ...some('greenHigh', daysToGreen && daysToGreen.high !== daysToGreen.low ? daysToGreen.high : undefined),
+    ...some('setLow', v.setToRipe?.low),
+    ...some('setHigh', v.setToRipe && v.setToRipe.high !== v.setToRipe.low ? v.setToRipe.high : undefined),
+    ...some('keepsMonths', v.keepsMonths),
     ...some('height', v.heightMillimetres),
     ...some('fruit', v.fruitGrams === undefined ? undefined : v.fruitGrams / 1000),
     ...some('colour', v.colour),
@@ -191,6 +218,10 @@ export function varietyOf(values: Values): KnownVariety {
     ...(bearing ? { bearing: bearing as NonNullable<KnownVariety['bearing']> } : {}),
     ...(ripeLow === undefined ? {} : { daysToRipe: { low: ripeLow, high: ripeHigh ?? ripeLow, from } }),
     ...(greenLow === undefined ? {} : { daysToGreen: { low: greenLow, high: greenHigh ?? greenLow, from } }),
+    ...(values.setLow === undefined
+      ? {}
+      : { setToRipe: { low: values.setLow, high: values.setHigh ?? values.setLow } }),
+    ...(values.keepsMonths === undefined ? {} : { keepsMonths: values.keepsMonths }),
     ...(values.height === undefined ? {} : { heightMillimetres: values.height }),
     ...(fruit === undefined ? {} : { fruitGrams: fruit * 1000 }),
     ...(values.colour ? { colour: values.colour } : {}),
