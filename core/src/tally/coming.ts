@@ -1,29 +1,12 @@
 import { resolveAssumed, type Assumed } from '../assumed/index.ts';
-import {
-  addDays,
-  dayOf,
-  daysBetween,
-  growingSeason,
-  seasonYearOf,
-  weekdayOf,
-  type Day,
-  type GrowingSeason,
-} from '../calendar/index.ts';
+import { addDays, dayOf, daysBetween, growingSeason, seasonYearOf, type Day } from '../calendar/index.ts';
 import { ripeDays, ripeSpan, trussesOf, type RipeSpan } from '../care/index.ts';
-import { datesOf, harvestHeldUntil, warmthOf } from '../garden-state/index.ts';
-import {
-  bagForecast,
-  expectedOn,
-  totalForecast,
-  type Bearer,
-  type DayYield,
-  type ForecastPart,
-  type YieldForecast,
-} from '../pickings/index.ts';
-import type { Occupant } from '../plants/index.ts';
-import { entriesAt, type Container } from '../records/index.ts';
-import { groupedBy, shrunkMean } from '../statistics/index.ts';
-import type { TallyContext } from './units.ts';
+import { datesOf, harvestHeldUntil } from '../garden-state/index.ts';
+import { totalForecast, type YieldForecast } from '../pickings/index.ts';
+import { entriesAt } from '../records/index.ts';
+import { groupedBy } from '../statistics/index.ts';
+import type { TallyContext } from './context.ts';
+import { foreteller, learntYields, mondayOf, standsOf, warmOf } from './stands.ts';
 
 /** Fruit that ripens soon: a truss, or the first of a bag. */
 export interface RipeComing {
@@ -62,42 +45,6 @@ export interface Coming {
   /** week by week from the present one on, up to the season's end */
   readonly weeks: readonly ({ readonly from: Day } & YieldForecast)[];
 }
-
-/** How last season's forecasts came out, a week at a time. */
-export interface ForecastCheck {
-  readonly year: number;
-  readonly weeks: readonly ({
-    readonly from: Day;
-    readonly picked: number;
-    readonly lastWeek: number;
-  } & YieldForecast)[];
-  /** mean error of a week's total, kg: of the forecast, and of "the same as last week" */
-  readonly error: number;
-  readonly errorOfLastWeek: number;
-  /** the same for single bags */
-  readonly bagError: number;
-  readonly bagErrorOfLastWeek: number;
-  /** weeks that lay within what was stated, share */
-  readonly held: number;
-}
-
-/** A bag in a season as far as its yield is foretold. */
-interface Stand {
-  readonly container: Container;
-  readonly occupants: readonly Occupant[];
-  readonly picked: readonly DayYield[];
-  readonly bearers: readonly {
-    readonly bearer: Bearer;
-    readonly occupant: Occupant;
-    readonly gain: number;
-  }[];
-}
-
-/** Nothing is picked on the very day on which it could be: a bag that is late begins at the earliest so soon, days. */
-const LATE_BY = 4;
-
-/** The Monday of a day's week. */
-export const mondayOf = (day: Day): Day => addDays(day, 1 - weekdayOf(day));
 
 /**
  * What is coming: ripe dates by truss and by bag, and yields by week and for the rest of the season.
@@ -168,150 +115,6 @@ export function comingOf(context: TallyContext, today: Day): Coming {
   };
 }
 
-/** Mean temperature by day where a bag stands: as noted or as usual, and warmer under cover. */
-function warmOf({ live, garden }: TallyContext): (day: Day) => number {
-  return warmthOf(live, garden.settings);
-}
-
-type Foretell = (from: Day, to: Day) => ForecastPart;
-
-function foreteller(
-  { picked, bearers }: Stand,
-  today: Day,
-  warm: (day: Day) => number,
-  assumed: Assumed,
-): Foretell {
-  const first = bearers.map(({ bearer }) => bearer.first).sort()[0] ?? today;
-  const weekly = bearers.reduce((sum, { bearer }) => sum + bearer.kilogramsAWeek, 0);
-  const memory = new Map<Day, number>();
-  const expected = (day: Day): number => {
-    const known = memory.get(day);
-    if (known !== undefined) return known;
-    const value = bearers.reduce(
-      (sum, { bearer, gain }) => sum + expectedOn(bearer, day, warm(day) + gain, assumed),
-      0,
-    );
-    memory.set(day, value);
-    return value;
-  };
-  return (from, to) => bagForecast(expected, weekly, picked, first, today, [from, to], assumed);
-}
-
-/** Kilograms that a plant of a variety gave in a week of full bearing, over what is usual, by what earlier seasons gave. */
-type LearntYields = (varietyId: string) => number;
-
-const PRIOR_STANDS = 2;
-
-function learntYields(context: TallyContext, year: number, assumed: Assumed): LearntYields {
-  const { latitudeDegrees } = context.garden.settings;
-  const warm = warmOf(context);
-  const ratios = new Map<string, number[]>();
-  // the last three seasons tell of the present one
-  for (let earlier = year - 1; earlier >= year - 3; earlier--) {
-    const season = growingSeason(earlier, latitudeDegrees);
-    for (const { picked, bearers } of standsOf(context, season, season.to, () => 1)) {
-      const [first] = bearers;
-      const got = picked.reduce((sum, { kilograms }) => sum + kilograms, 0);
-      if (!first || got <= 0) continue;
-      let usual = 0;
-      for (const { bearer, gain, occupant } of bearers)
-        for (
-          let day = bearer.first;
-          day <= (occupant.clearedOn ?? bearer.end) && day <= season.to;
-          day = addDays(day, 1)
-        )
-          usual += expectedOn(bearer, day, warm(day) + gain, assumed);
-      if (usual <= 0) continue;
-      const { id } = first.occupant.variety;
-      ratios.set(id, [...(ratios.get(id) ?? []), got / usual]);
-    }
-  }
-  return (varietyId) => shrunkMean(ratios.get(varietyId) ?? [], 1, PRIOR_STANDS);
-}
-
-/**
- * The bags that bore or will bear in a season, by what is known at a day: what was seen later is not known yet.
- *
- * @param asOf the day by whose knowledge it is told
- */
-function standsOf(
-  context: TallyContext,
-  season: GrowingSeason,
-  asOf: Day,
-  learnt: LearntYields,
-  dates: DatesMemory = new Map(),
-): readonly Stand[] {
-  const { garden } = context;
-  const assumed = resolveAssumed(garden.settings.assumptions);
-  const byBag = groupedBy(
-    context.pickings.filter((p) => {
-      const day = dayOf(p.at);
-      return day >= season.from && day <= season.to && day <= asOf;
-    }),
-    (p) => p.containerId,
-  );
-  return garden.containers.flatMap((container): readonly Stand[] => {
-    const occupants = context
-      .occupants(container.id)
-      .filter(
-        (o) =>
-          o.plantedOn <= asOf &&
-          o.plantedOn <= season.to &&
-          (o.clearedOn === undefined || o.clearedOn > (asOf < season.to ? asOf : season.from)),
-      );
-    if (occupants.length === 0) return [];
-    const from = occupants.map((o) => o.plantedOn).sort()[0] ?? season.from;
-    const picked = (byBag.get(container.id) ?? []).flatMap((p) =>
-      dayOf(p.at) >= from ? [{ day: dayOf(p.at), kilograms: p.kilograms }] : [],
-    );
-    const place = garden.places.find((p) => p.id === container.placeId);
-    const cover = place?.cover ?? 'open';
-    const gain = cover === 'open' ? 0 : cover === 'glass' ? assumed.coldCoverGain : 2 * assumed.coldCoverGain;
-    const firstPicked = picked.map(({ day }) => day).sort()[0];
-    return [
-      {
-        container,
-        occupants,
-        picked,
-        bearers: occupants.map((occupant) => {
-          const known = asKnownOn(occupant, asOf);
-          const key = `${known.planted.id} ${JSON.stringify(known.stages)}`;
-          const span = dates.get(key) ?? datesOf(known, garden, cover);
-          dates.set(key, span);
-          const reckoned = span.picking.from;
-          const first =
-            firstPicked ??
-            (reckoned > asOf ? reckoned : addDays(asOf < season.to ? asOf : reckoned, LATE_BY));
-          const end = span.clear > first ? span.clear : first;
-          return {
-            occupant,
-            gain,
-            bearer: {
-              first,
-              end: end < season.to ? end : season.to,
-              isOneFlush: occupant.habit.bearing === 'one-flush',
-              kilogramsAWeek: occupant.habit.kilogramsAWeek.value * learnt(occupant.variety.id),
-            },
-          };
-        }),
-      },
-    ];
-  });
-}
-
-/** The dates of plants as they were known, by planting and stages: a season is told anew for each of its weeks. */
-type DatesMemory = Map<string, ReturnType<typeof datesOf>>;
-
-/** A plant as it was known on a day: stages that were seen later are not known yet. */
-function asKnownOn(occupant: Occupant, asOf: Day): Occupant {
-  const upTo = (days: Occupant['stages']['seen']) =>
-    Object.fromEntries(Object.entries(days).filter(([, day]) => day <= asOf));
-  return {
-    ...occupant,
-    stages: { seen: upTo(occupant.stages.seen), notYet: upTo(occupant.stages.notYet) },
-  };
-}
-
 /** A truss or a first fruit that was due so long ago, and of which nobody has said that it is picked, is no news, days. */
 const LONG_PAST = 14;
 
@@ -360,75 +163,4 @@ export function isRipeThisWeek(
 ): boolean {
   const week = addDays(today, 7);
   return likely <= week || (from <= today && to <= addDays(week, 7));
-}
-
-/**
- * A past season's forecasts, made anew a week at a time by what was known at each, beside what was picked and beside "the same as
- * last week".
- *
- * @returns undefined where there was too little to check, fewer than four weeks
- */
-export function checkForecasts(context: TallyContext, year: number, today: Day): ForecastCheck | undefined {
-  const { garden } = context;
-  const assumed = resolveAssumed(garden.settings.assumptions);
-  const season = growingSeason(year, garden.settings.latitudeDegrees);
-  const inSeason = context.pickings.filter((p) => {
-    const day = dayOf(p.at);
-    return day >= season.from && day <= season.to && day <= today;
-  });
-  const days = inSeason.map((p) => dayOf(p.at)).sort();
-  const [firstDay] = days;
-  const lastDay = days.at(-1);
-  if (firstDay === undefined || lastDay === undefined) return undefined;
-  const learnt = learntYields(context, year, assumed);
-  // the weather of a week to come is not known: it is taken as usual
-  const warm = warmthOf([], garden.settings);
-  const byWeek = new Map<string, number>();
-  const add = (key: string, kilograms: number) => byWeek.set(key, (byWeek.get(key) ?? 0) + kilograms);
-  for (const p of inSeason) {
-    const monday = mondayOf(dayOf(p.at));
-    add(monday, p.kilograms);
-    add(`${p.containerId} ${monday}`, p.kilograms);
-  }
-  const sumOf = (containerId: string | undefined, monday: Day) =>
-    byWeek.get(containerId === undefined ? monday : `${containerId} ${monday}`) ?? 0;
-  const weeks: ForecastCheck['weeks'][number][] = [];
-  const bagErrors: number[] = [];
-  const dates: DatesMemory = new Map();
-  const bagNaive: number[] = [];
-  for (
-    let monday = addDays(mondayOf(firstDay), 7);
-    addDays(monday, 6) <= lastDay;
-    monday = addDays(monday, 7)
-  ) {
-    const asOf = addDays(monday, -1);
-    const sunday = addDays(monday, 6);
-    const stands = standsOf(context, season, asOf, learnt, dates);
-    const parts = stands.map((stand) => foreteller(stand, asOf, warm, assumed)(monday, sunday));
-    for (const [i, { container }] of stands.entries()) {
-      const got = sumOf(container.id, monday);
-      const before = sumOf(container.id, addDays(monday, -7));
-      if (got === 0 && before === 0) continue;
-      bagErrors.push(Math.abs(got - (parts[i]?.mean ?? 0)));
-      bagNaive.push(Math.abs(got - before));
-    }
-    weeks.push({
-      from: monday,
-      picked: sumOf(undefined, monday),
-      lastWeek: sumOf(undefined, addDays(monday, -7)),
-      ...totalForecast(parts, assumed),
-    });
-  }
-  if (weeks.length < 4) return undefined;
-  const mean = (values: readonly number[]) =>
-    values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
-  return {
-    year,
-    weeks,
-    error: mean(weeks.map((w) => Math.abs(w.likely - w.picked))),
-    errorOfLastWeek: mean(weeks.map((w) => Math.abs(w.lastWeek - w.picked))),
-    bagError: mean(bagErrors),
-    bagErrorOfLastWeek: mean(bagNaive),
-    held: mean(weeks.map((w) => (w.picked >= w.low && w.picked <= w.high ? 1 : 0))),
-  };
 }

@@ -68,7 +68,7 @@ export function keyOf(unit: TallyUnit, by: Grouping): string {
     case 'regime':
       return unit.regimeId ?? '';
     case 'form':
-      return unit.form;
+      return unit.form ?? '';
     case 'mix':
       return unit.mix;
   }
@@ -99,7 +99,7 @@ function rowOf(key: string, by: Grouping, units: readonly TallyUnit[]): TallyRow
   const counted = sum((u) => u.count);
   const countedKilograms = sum((u) => u.countedKilograms - u.byCountKilograms);
   const weighedCount = counted > 0 && countedKilograms > 0 ? counted : 0;
-  const plants = units.filter((u) => u.leftBecause !== 'moved').length;
+  const plants = units.filter((u) => u.leftBecause !== 'moved' && u.plantId !== '').length;
   const mixLitres = mixOf(units);
   const waterLitres = sum((u) => u.waterLitres);
   const cost = sum((u) => u.cost);

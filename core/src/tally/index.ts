@@ -1,13 +1,6 @@
-export {
-  checkForecasts,
-  comingOf,
-  isRipeThisWeek,
-  mondayOf,
-  type BagComing,
-  type Coming,
-  type ForecastCheck,
-  type RipeComing,
-} from './coming.ts';
+export { comingOf, isRipeThisWeek, type BagComing, type Coming, type RipeComing } from './coming.ts';
+export { checkForecasts, type ForecastCheck } from './forecasts.ts';
+export { mondayOf } from './stands.ts';
 export {
   cumulative,
   GROUPINGS,
@@ -41,11 +34,5 @@ export {
   type TrialLine,
   type TrialResult,
 } from './trial.ts';
-export {
-  pickingsWithWeights,
-  seasonYears,
-  tallyContext,
-  tallyUnits,
-  type TallyContext,
-  type TallyUnit,
-} from './units.ts';
+export { pickingsWithWeights, tallyContext, type TallyContext } from './context.ts';
+export { seasonYears, tallyUnits, type TallyUnit } from './units.ts';

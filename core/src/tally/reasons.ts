@@ -3,7 +3,7 @@ import { troubleCases } from '../care/index.ts';
 import { knownWeather } from '../garden-state/index.ts';
 import { entriesAt, type Garden } from '../records/index.ts';
 import type { TallyRow } from './groups.ts';
-import type { TallyContext } from './units.ts';
+import type { TallyContext } from './context.ts';
 
 /** Something in the record of a bag that may be why it did better or worse than others. */
 export type YieldReason =

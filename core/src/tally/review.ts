@@ -11,11 +11,12 @@ import { cleanlinessAfter, troubleCases } from '../care/index.ts';
 import { containerKind } from '../bags/index.ts';
 import { entriesAt, type Container, type Entry, type Plan, type TrialMeasure } from '../records/index.ts';
 import { groupedBy } from '../statistics/index.ts';
-import { checkForecasts, type ForecastCheck } from './coming.ts';
+import { checkForecasts, type ForecastCheck } from './forecasts.ts';
 import { groupUnits, totalOf, type TallyRow } from './groups.ts';
 import { bestAndWorst, rankOf, type Ranked } from './reasons.ts';
 import { trialResult, type TrialResult } from './trial.ts';
-import { tallyUnits, type TallyContext } from './units.ts';
+import type { TallyContext } from './context.ts';
+import { tallyUnits } from './units.ts';
 
 /** What may be done with a bag's mix next season. */
 export type MixAdvice =

@@ -1,8 +1,8 @@
 import { resolveAssumed } from '../assumed/index.ts';
 import type { Day } from '../calendar/index.ts';
 import { shelfLots, usualFruit, type ShelfLot } from '../pickings/index.ts';
-import type { TallyContext } from './units.ts';
-import { standingThen } from './units.ts';
+import type { TallyContext } from './context.ts';
+import { standingThen } from './context.ts';
 
 /** What lies on the garden's shelf as of a day. */
 export function shelfOf(context: TallyContext, today: Day): readonly ShelfLot[] {

@@ -172,6 +172,23 @@ describe('plants in one bag', () => {
   });
 });
 
+describe('what nobody said', () => {
+  it('what was picked before the planting on record is of that plant', () => {
+    expect(rowOf([picked(one, '2026-05-12', { kilograms: 0.3 })]).kilograms).toBe(0.3);
+  });
+
+  it('what was picked from a bag without any planting counts all the same, as of nobody', () => {
+    const bare = container('7');
+    const units = unitsOf([picked(bare, '2026-07-12', { kilograms: 0.3, count: 4 })], {
+      containers: [one, two, bare],
+    });
+    const [row] = groupUnits(units, 'variety').filter((r) => r.key === '');
+    expect(row).toMatchObject({ kilograms: 0.3, count: 4, plants: 0, bags: 1 });
+    expect(row?.units[0]).toMatchObject({ variety: 'not said', bag: '7', form: undefined });
+    expect(totalOf(units).kilograms).toBe(0.3);
+  });
+});
+
 describe('what was counted and not weighed', () => {
   it('is worth its usual weight, and told apart', () => {
     const row = rowOf([

@@ -13,7 +13,8 @@ import {
   type PlanPower,
 } from '../trials/index.ts';
 import { keyOf, type Grouping } from './groups.ts';
-import { seasonYears, tallyUnits, type TallyContext, type TallyUnit } from './units.ts';
+import type { TallyContext } from './context.ts';
+import { seasonYears, tallyUnits, type TallyUnit } from './units.ts';
 
 /** A bag or a plant of a trial with what it gave. */
 export interface TrialLine {

@@ -16,7 +16,7 @@ export type AmountResult =
   | { readonly ok: false; readonly reason: 'empty' | 'not-a-number' | 'unknown-unit' | 'wrong-quantity' };
 
 /**
- * Reads an amount as people type it: "38", "38 L", "10 gal", "1 1/2 in", "13½″", "0,45 kg", "5 ft 6 in".
+ * Reads an amount as people type it: "38", "38 L", "10 gal", "1 1/2 in", "13½″", "0,45 kg", "5 ft 6 in", "1 lb 4 oz".
  * A bare number takes the unit of the field in the grower's system. "gal" and "pt" mean the US measure except
  * for a grower who works in UK units, to whom they are imperial.
  *
@@ -27,8 +27,8 @@ export type AmountResult =
 export function parseAmount(text: string, purpose: Purpose, system: UnitSystem): AmountResult {
   const typed = text.trim();
   if (typed === '') return { ok: false, reason: 'empty' };
-  const feet = /^(\d+(?:[.,]\d+)?)\s*(?:ft|feet|foot|'|′)\s*(\d.*)$/i.exec(typed);
-  if (feet) return feetAndInches(feet, typed, purpose, system);
+  const twoParts = inTwoParts(typed, purpose, system);
+  if (twoParts) return twoParts;
   const read = parseNumber(typed);
   if (!read) return { ok: false, reason: 'not-a-number' };
   const number = read.value;
@@ -71,17 +71,29 @@ export function parseMeasured(text: string, measures: readonly NamedMeasure[]): 
   return measure ? read.value * measure.litres : undefined;
 }
 
-function feetAndInches(
-  match: RegExpExecArray,
-  text: string,
-  purpose: Purpose,
-  system: UnitSystem,
-): AmountResult {
-  const rest = /[a-z"″]/i.test(match[2] ?? '') ? (match[2] ?? '') : `${match[2] ?? ''} in`;
-  const inches = parseAmount(rest, purpose, system);
-  if (!inches.ok) return inches;
-  const siValue = toSi(Number((match[1] ?? '').replace(',', '.')), 'foot') + inches.amount.siValue;
-  return { ok: true, amount: { siValue, value: siValue / UNITS.foot.factor, unit: 'foot', text } };
+/** Units that are said with a smaller one behind them: "5 ft 6", "1 lb 4 oz", "1 kg 250 g", "1 m 20". */
+const SMALLER: Readonly<Partial<Record<UnitName, UnitName>>> = {
+  foot: 'inch',
+  pound: 'ounce',
+  kilogram: 'gram',
+  metre: 'centimetre',
+};
+
+/** An amount in a unit and a smaller one; undefined where it is none. */
+function inTwoParts(text: string, purpose: Purpose, system: UnitSystem): AmountResult | undefined {
+  const match = /^(\d+(?:[.,]\d+)?)\s*([a-z]+\.?|'|′)\s*(?:,|and)?\s*(\d.*)$/i.exec(text);
+  const unit = match && unitNamed(/^['′]$/.test(match[2] ?? '') ? 'ft' : (match[2] ?? ''), system);
+  const smaller = unit && SMALLER[unit];
+  if (!match || !unit || !smaller) return undefined;
+  const tail = match[3] ?? '';
+  const rest = parseAmount(
+    /[a-z"″]/i.test(tail) ? tail : `${tail} ${UNITS[smaller].symbol}`,
+    purpose,
+    system,
+  );
+  if (!rest.ok) return rest;
+  const siValue = toSi(Number((match[1] ?? '').replace(',', '.')), unit) + rest.amount.siValue;
+  return { ok: true, amount: { siValue, value: siValue / UNITS[unit].factor, unit, text } };
 }
 
 /** What stands for another measure with a grower who works in UK units. */

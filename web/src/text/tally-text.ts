@@ -38,7 +38,7 @@ export function groupName(unit: TallyUnit, by: Grouping): string {
     case 'regime':
       return unit.regime ?? 'No regime';
     case 'form':
-      return trainingForm(unit.form).name;
+      return unit.form ? trainingForm(unit.form).name : unit.variety;
     case 'mix':
       return unit.mix;
   }
