@@ -23,6 +23,9 @@ export interface ForecastCheck {
   readonly held: number;
 }
 
+/** Of fewer pickings it cannot be said how good a forecast was. */
+const LEAST_PICKINGS = 12;
+
 /**
  * A past season's forecasts, made anew a week at a time by what was known at each, beside what was picked and beside "the same as
  * last week".
@@ -40,7 +43,7 @@ export function checkForecasts(context: TallyContext, year: number, today: Day):
   const days = inSeason.map((p) => dayOf(p.at)).sort();
   const [firstDay] = days;
   const lastDay = days.at(-1);
-  if (firstDay === undefined || lastDay === undefined) return undefined;
+  if (firstDay === undefined || lastDay === undefined || inSeason.length < LEAST_PICKINGS) return undefined;
   const learnt = learntYields(context, year, assumed);
   // the weather of a week to come is not known: it is taken as usual
   const warm = warmthOf([], garden.settings);

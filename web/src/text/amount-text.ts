@@ -1,8 +1,10 @@
 import {
+  fromSi,
   parseAmount,
   parseMeasured,
   parseNumber,
   show,
+  toSi,
   trimmed,
   type AmountResult,
   type NamedMeasure,
@@ -141,12 +143,16 @@ export function readPrice(text: string): Read<number | undefined> {
   return read.ok && read.value !== undefined && isHundredth ? { ok: true, value: read.value / 100 } : read;
 }
 
-/** A range that was reckoned, no finer than it is known: two figures of each end. */
-export function roughRange(
+/** Weights of a crop between which it is reckoned to lie, no finer than that is known: two figures of each end, as they are shown. */
+export function roughWeights(
   { low, high }: { readonly low: number; readonly high: number },
-  purpose: Purpose,
-  unitFormat: { range(low: number, high: number, purpose: Purpose): string },
+  unitFormat: {
+    readonly system: UnitSystem;
+    range(low: number, high: number, purpose: Purpose): string;
+  },
 ): string {
-  const rough = (value: number) => (value <= 0 ? 0 : Number(value.toPrecision(2)));
-  return unitFormat.range(rough(low), rough(high), purpose);
+  const unit = unitFormat.system === 'metric' ? 'kilogram' : 'pound';
+  const rough = (kilograms: number) =>
+    kilograms <= 0 ? 0 : toSi(Number(fromSi(kilograms, unit).toPrecision(2)), unit);
+  return unitFormat.range(rough(low), rough(high), 'crop');
 }

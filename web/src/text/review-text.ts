@@ -13,6 +13,8 @@ export interface ReviewWords {
   readonly latitudeDegrees: number;
 }
 
+const many = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`;
+
 const list = (parts: readonly string[]): string =>
   parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`;
 
@@ -26,7 +28,7 @@ export function summaryWords(
   const name = seasonName(season.year, latitudeDegrees);
   if (total.kilograms <= 0)
     return [
-      `${total.plants} ${total.plants === 1 ? 'plant' : 'plants'} in ${total.bags} ${total.bags === 1 ? 'bag' : 'bags'}, and nothing was picked in ${name}${isOver ? '' : ' yet'}.`,
+      `${many(total.plants, 'plant')} in ${many(total.bags, 'bag')}, and nothing was picked in ${name}${isOver ? '' : ' yet'}.`,
     ];
   const beside =
     before && before.kilograms > 0 && isOver
@@ -51,7 +53,7 @@ export function summaryWords(
   const worth = total.worth === undefined ? '' : `; the shop would have asked ${money.show(total.worth)}`;
   const work = total.minutes > 0 ? ` ${Math.round(total.minutes / 60)} hours of work are on record.` : '';
   return [
-    `${total.plants} plants in ${total.bags} bags gave ${show(total.kilograms)}${isOver ? '' : ' so far'}.${span}${beside}`,
+    `${many(total.plants, 'plant')} in ${many(total.bags, 'bag')} gave ${show(total.kilograms)}${isOver ? '' : ' so far'}.${span}${beside}`,
     `${sentence(list(parts))}.${lost}`,
     ...(price
       ? [`It cost ${money.show(total.cost)}, ${money.show(price.price)} ${price.each}${worth}.${work}`]

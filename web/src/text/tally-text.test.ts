@@ -5,7 +5,7 @@ import { powerTable, type Difference } from '@rundel/core/trials';
 import { describe, expect, it } from 'vitest';
 import { moneyIn } from '../store/money.ts';
 import { unitFormatIn } from '../store/unit-format.ts';
-import { roughRange } from './amount-text.ts';
+import { roughWeights } from './amount-text.ts';
 import { bagAdviceWords, changeWords, summaryWords } from './review-text.ts';
 import { lotAdvice, lotSentence, shelfCheckWords, shelvedWords } from './shelf-text.ts';
 import { reasonWords, timesWords, weekWords } from './tally-text.ts';
@@ -91,6 +91,13 @@ describe('what is said of a trial', () => {
     expect(none.headline).toBe('Nothing to compare yet.');
   });
 
+  it('so wide that it says nothing is not told in numbers', () => {
+    const { headline, detail } = verdict({ low: -5, high: 6, units: [1, 2] });
+    expect(headline).toBe('Too few to say.');
+    expect(detail).toMatch(/almost anything\.$/);
+    expect([3, -3].map(timesWords)).toEqual(['more than ten times', 'less than a tenth']);
+  });
+
   it('more than twice is told in times', () => {
     expect(verdict({ raw: Math.log(2.4) }).detail).toMatch(/^Big bags gave 2\.4 times as much as small bags/);
   });
@@ -145,8 +152,8 @@ describe('what further bags would find', () => {
 
 describe('ranges that were reckoned', () => {
   it('are no finer than they are known', () => {
-    expect(plain(roughRange({ low: 9.8765, high: 21.17 }, 'crop', metric))).toBe('9.9 to 21 kg');
-    expect(plain(roughRange({ low: 0, high: 0.1234 }, 'crop', metric))).toBe('0 to 120 g');
+    expect(plain(roughWeights({ low: 9.8765, high: 21.17 }, metric))).toBe('9.9 to 21 kg');
+    expect(plain(roughWeights({ low: 0, high: 0.1234 }, metric))).toBe('0 to 120 g');
   });
 
   it('a week is told by its ends', () => {

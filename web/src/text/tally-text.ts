@@ -103,6 +103,8 @@ export function weekWords(monday: Day, today: Day): string {
 export function timesWords(log: number): string {
   const times = Math.exp(log);
   if (Math.abs(times - 1) < 0.015) return 'the same';
+  if (times >= 10) return 'more than ten times';
+  if (times <= 0.1) return 'less than a tenth';
   if (times >= 2) return `${times.toFixed(1)} times`;
   return times > 1 ? `${Math.round((times - 1) * 100)} % more` : `${Math.round((1 - times) * 100)} % less`;
 }

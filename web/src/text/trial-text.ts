@@ -57,6 +57,9 @@ export function planWords({ perSide, seasons, ofFifth, ofHalf }: PlanPower): str
   return `${eachWords(perSide)} each${over} would find a difference of 20 % ${oftenWords(ofFifth)}; a difference of a half, ${oftenWords(ofHalf)}`;
 }
 
+/** So wide on the scale of logarithms that nothing is said: from under a quarter to over four times, and more. */
+const ANYTHING = Math.log(20);
+
 /** "12 % more than", "2.4 times what … gave", "the same as" */
 const howMuch = (log: number) =>
   Math.abs(Math.exp(log) - 1) < 0.015 ? ' as' : Math.exp(log) >= 2 ? ' as much as' : ' than';
@@ -84,6 +87,12 @@ export function verdictWords(
     Math.abs(likely - raw) > 0.02
       ? `; my best guess, knowing how luck goes, is ${differenceWords(likely, isInDays)}`
       : '';
+  // a range that goes from a tenth to ten times says nothing, and its ends would be mistaken for something
+  if (!isInDays && high - low > ANYTHING)
+    return {
+      headline: a === 1 && b === 1 ? 'One each: too few to say.' : 'Too few to say.',
+      detail: `${seen} here, and with so few the true difference could be almost anything.`,
+    };
   if (a === 1 && b === 1)
     return { headline: 'One each: too few to say.', detail: `${seen} here. ${between}${guess}.` };
   if (isReal && difference.confoundedBy.length === 0)

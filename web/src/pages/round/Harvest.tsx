@@ -2,7 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { isRipeThisWeek, type BagComing } from '@rundel/core/tally';
 import { Link } from 'react-router';
-import { roughRange } from '../../text/amount-text.ts';
+import { roughWeights } from '../../text/amount-text.ts';
 import { ripeWords } from '../../text/ripe-text.ts';
 import { lotName } from '../../text/shelf-text.ts';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
@@ -27,7 +27,7 @@ export default function Harvest({ bags }: { readonly bags: readonly Bag[] }) {
       {isBearing && (
         <Typography sx={{ fontSize: '0.95rem' }}>
           <Link to="/tally/coming" style={{ color: 'inherit' }}>
-            {roughRange(coming.week, 'crop', unitFormat)}
+            {roughWeights(coming.week, unitFormat)}
           </Link>
           {coming.bags.length > 1 ? `, most of it from ${mostFrom(coming.bags, bags)}` : ''}.
         </Typography>

@@ -4,7 +4,7 @@ import { CROPS } from '@rundel/core/plants';
 import { isRipeThisWeek, type BagComing, type ForecastCheck, type RipeComing } from '@rundel/core/tally';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { roughRange } from '../../text/amount-text.ts';
+import { roughWeights } from '../../text/amount-text.ts';
 import { ripeWords } from '../../text/ripe-text.ts';
 import { titleOf } from '../../text/bag-text.ts';
 import { weekWords } from '../../text/tally-text.ts';
@@ -34,7 +34,7 @@ export default function Coming() {
       </Panel>
     );
   const range = ({ low, high }: { readonly low: number; readonly high: number }) =>
-    roughRange({ low, high }, 'crop', unitFormat);
+    roughWeights({ low, high }, unitFormat);
   const end =
     data.bags
       .map((b) => b.until)
@@ -50,7 +50,7 @@ export default function Coming() {
             sx={{ fontFamily: 'h1.fontFamily', fontSize: '2.2rem', fontWeight: 740, marginInlineEnd: 1 }}
           >
             {range(data.week)}
-          </Box>
+          </Box>{' '}
           in the coming seven days, and {range(data.rest)} from now to the end of the season, about{' '}
           {shortDay(end, today)}.
         </Typography>
@@ -133,7 +133,7 @@ function StillToGive({ bags: coming }: { readonly bags: readonly BagComing[] }) 
       return bag ? titleOf(bag) : '';
     };
     const range = ({ low, high }: BagComing['week']) =>
-      high < 0.01 ? '' : roughRange({ low, high }, 'crop', unitFormat);
+      high < 0.01 ? '' : roughWeights({ low, high }, unitFormat);
     return [
       {
         id: 'bag',
@@ -202,7 +202,7 @@ function CheckedBackwards({ check, name }: { readonly check: ForecastCheck; read
             {check.weeks.map((week) => (
               <TableRow key={week.from}>
                 <TableCell>{weekWords(week.from, week.from)}</TableCell>
-                <TableCell align="right">{roughRange(week, 'crop', unitFormat)}</TableCell>
+                <TableCell align="right">{roughWeights(week, unitFormat)}</TableCell>
                 <TableCell align="right">{show(week.picked)}</TableCell>
               </TableRow>
             ))}

@@ -53,10 +53,10 @@ export default function Worth() {
             component="span"
             sx={{ fontFamily: 'h1.fontFamily', fontSize: '2.2rem', fontWeight: 740, marginInlineEnd: 1 }}
           >
-            {total.worth === undefined ? money.show(total.cost) : money.show(total.worth)}
-          </Box>
+            {money.show(total.worth ?? total.cost)}
+          </Box>{' '}
           {total.worth === undefined
-            ? `it has cost in ${seasonName(year, latitudeDegrees)}. Say what the shop asks, and I say whether it was worth it.`
+            ? `${total.cost > 0 ? 'it has cost' : 'is all that is on record of its cost'} in ${seasonName(year, latitudeDegrees)}. Say what the shop asks, and I say whether it was worth it.`
             : `is what the shop would have asked for ${unitFormat.show(total.kilograms - total.lostKilograms, 'crop')}; it cost ${money.show(total.cost)}.`}
         </Typography>
         {balance !== undefined && (

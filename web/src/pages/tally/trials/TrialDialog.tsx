@@ -79,7 +79,8 @@ export default function TrialDialog({
           byPlant: trial.units.some((u) => u.plantId !== undefined),
           note: trial.note ?? '',
         }
-      : { measure: TRIAL_MEASURES[0] },
+      : // in one bag alone it is plants that are compared
+        { measure: TRIAL_MEASURES[0], byPlant: containersInUse(garden).length === 1 },
   });
   const names = [form.texts.first, form.texts.second, form.texts.third].map((text) => text.trim());
   const treatments = IDS.flatMap((id, i) => (names[i] ? [{ id, name: names[i] }] : []));

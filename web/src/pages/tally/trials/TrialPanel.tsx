@@ -102,7 +102,7 @@ export function TrialPanel({ trial, onEdit }: { readonly trial: Trial; onEdit():
           unit && (
             <Button
               size="small"
-              aria-label={`${l.unit.outBecause ? 'Count' : 'Leave out'} ${l.bag}`}
+              aria-label={`${l.unit.outBecause ? 'Count' : 'Leave out'} ${[l.bag, l.plantName].filter(Boolean).join(' ')}`}
               onClick={() => (unit.outBecause ? told(setOut(unit, undefined)) : setLeaving(unit))}
             >
               {l.unit.outBecause ? 'Count it' : 'Leave out'}

@@ -13,6 +13,8 @@ export default function Trials() {
   const { garden } = useGarden();
   const { bags } = useBags();
   const [editing, setEditing] = useState<Trial | 'new'>();
+  const plants = bags.reduce((sum, bag) => sum + bag.occupants.length, 0);
+  const canTry = bags.length > 1 || plants > 1;
   const trials = garden.trials.filter((t) => !t.binnedAt);
   return (
     <>
@@ -22,13 +24,13 @@ export default function Trials() {
             A big bag against a small one, a new feed against the old: the same variety, at the same place,
             begun on the same day, and by lot which bag gets which. Then I say whether it really did better.
           </Typography>
-          {bags.length < 2 && <Typography>You need at least two bags for that.</Typography>}
+          {!canTry && <Typography>You need at least two bags or two plants for that.</Typography>}
         </Panel>
       )}
       {trials.map((trial) => (
         <TrialPanel key={trial.id} trial={trial} onEdit={() => setEditing(trial)} />
       ))}
-      {bags.length > 1 && (
+      {canTry && (
         <Box sx={{ marginBlockEnd: 2, '@media print': { display: 'none' } }}>
           <Button variant="contained" onClick={() => setEditing('new')}>
             New trial

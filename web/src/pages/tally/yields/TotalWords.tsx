@@ -40,7 +40,7 @@ export function TotalWords({
           data-testid="total"
         >
           {show(total.kilograms)}
-        </Box>
+        </Box>{' '}
         {year === thisYear ? 'so far' : `in ${seasonName(year, latitudeDegrees)}`}
         {firstOn && lastOn
           ? firstOn === lastOn

@@ -4,7 +4,7 @@ import { mondayOf, weeklyPicked, type TallyUnit } from '@rundel/core/tally';
 import { fromSi, UNITS } from '@rundel/core/units';
 import type { ApexOptions } from 'apexcharts';
 import { useMemo } from 'react';
-import { roughRange } from '../../../text/amount-text.ts';
+import { roughWeights } from '../../../text/amount-text.ts';
 import { weekWords } from '../../../text/tally-text.ts';
 import { shortDay } from '../../../text/text.ts';
 import { Chart, chartGround, themeColour } from '../../../ui/chart.ts';
@@ -97,7 +97,7 @@ export default function Weeks({
         {best && best.kilograms > 0
           ? `The heaviest week was ${weekWords(best.from, today)}, with ${unitFormat.show(best.kilograms, 'crop')}. `
           : ''}
-        {next ? `Next week I expect ${roughRange(next, 'crop', unitFormat)} from the whole garden.` : ''}
+        {next ? `Next week I expect ${roughWeights(next, unitFormat)} from the whole garden.` : ''}
       </Typography>
       <ChartFrame label="Weight picked by week and crop; the table holds the numbers" height={HEIGHT}>
         <Chart key={themeName} type="bar" height={HEIGHT} options={options} series={series} />
@@ -131,7 +131,7 @@ export default function Weeks({
               <TableRow key={week.from}>
                 <TableCell>{weekWords(week.from, today)}, likely</TableCell>
                 <TableCell align="right" colSpan={crops.length + 1}>
-                  {roughRange(week, 'crop', unitFormat)}
+                  {roughWeights(week, unitFormat)}
                 </TableCell>
               </TableRow>
             ))}
