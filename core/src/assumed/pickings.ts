@@ -32,7 +32,7 @@ export const PICKING_ASSUMPTIONS = {
   ripeningQ10: assumed(2.2, 1.6, 3, 'times', 'So much faster with each 10 °C.'),
   ripeFruitSpeeds: assumed(0.7, 0.5, 1, 'of the time', 'Beside a ripe apple or banana, in a closed bag.'),
   ripeKeepsDays: assumed(7, 4, 12, 'days', 'Ripe fruit at 15 °C before it goes over.'),
-  shelfLossAWeek: assumed(0.05, 0, 0.2, 'a week', 'Of what lies on a shelf, some goes over unseen.'),
+  shelfLossAWeek: assumed(0.02, 0, 0.2, 'a week', 'Of what lies on a shelf, some goes over unseen.'),
   chillCelsius: assumed(10, 7, 13, '°C', 'Colder than this unripe fruit takes harm and never ripens well.'),
   varietySpread: assumed(0.5, 0.2, 1.2, 'of its logarithm', 'From one variety to another, by weight.'),
 } as const satisfies Record<string, Assumption>;

@@ -57,8 +57,16 @@ export function planWords({ perSide, seasons, ofFifth, ofHalf }: PlanPower): str
   return `${eachWords(perSide)} each${over} would find a difference of 20 % ${oftenWords(ofFifth)}; a difference of a half, ${oftenWords(ofHalf)}`;
 }
 
-/** So wide on the scale of logarithms that nothing is said: from under a quarter to over four times, and more. */
-const ANYTHING = Math.log(20);
+/** So wide that nothing is said: from under a quarter to over four times on the scale of logarithms, or a month and a half. */
+const ANYTHING = { log: Math.log(20), days: 45 };
+
+/** Whether a range is so wide that its ends would be mistaken for something. */
+export function saysNothing(
+  { low, high }: { readonly low: number; readonly high: number },
+  isInDays: boolean,
+): boolean {
+  return high - low > (isInDays ? ANYTHING.days : ANYTHING.log);
+}
 
 /** "12 % more than", "2.4 times what … gave", "the same as" */
 const howMuch = (log: number) =>
@@ -87,8 +95,7 @@ export function verdictWords(
     Math.abs(likely - raw) > 0.02
       ? `; my best guess, knowing how luck goes, is ${differenceWords(likely, isInDays)}`
       : '';
-  // a range that goes from a tenth to ten times says nothing, and its ends would be mistaken for something
-  if (!isInDays && high - low > ANYTHING)
+  if (saysNothing(difference, isInDays))
     return {
       headline: a === 1 && b === 1 ? 'One each: too few to say.' : 'Too few to say.',
       detail: `${seen} here, and with so few the true difference could be almost anything.`,

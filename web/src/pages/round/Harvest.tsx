@@ -21,9 +21,11 @@ export default function Harvest({ bags }: { readonly bags: readonly Bag[] }) {
   if (ripe.length === 0 && lots.length === 0 && !isBearing) return null;
   return (
     <Box component="section" aria-label="Ripe and stored" sx={{ marginBlockStart: 2 }}>
-      <Typography variant="h3" sx={{ fontSize: '1rem', fontWeight: 700 }}>
-        Likely ripe this week
-      </Typography>
+      {(isBearing || ripe.length > 0) && (
+        <Typography variant="h3" sx={{ fontSize: '1rem', fontWeight: 700 }}>
+          Likely ripe this week
+        </Typography>
+      )}
       {isBearing && (
         <Typography sx={{ fontSize: '0.95rem' }}>
           <Link to="/tally/coming" style={{ color: 'inherit' }}>

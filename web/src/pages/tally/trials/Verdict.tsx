@@ -1,6 +1,12 @@
 import { Box, Typography } from '@mui/material';
 import type { TrialComparison, TrialResult } from '@rundel/core/tally';
-import { differenceWords, flawWords, powerWords, verdictWords } from '../../../text/trial-text.ts';
+import {
+  differenceWords,
+  flawWords,
+  powerWords,
+  saysNothing,
+  verdictWords,
+} from '../../../text/trial-text.ts';
 import { HowCalculated } from '../../../ui/HowCalculated.tsx';
 
 /** What a comparison says, with its range as a bar about "no difference". */
@@ -61,7 +67,7 @@ function Range({
   readonly names: { readonly from: string; readonly to: string };
   readonly isInDays: boolean;
 }) {
-  if (!difference) return null;
+  if (!difference || saysNothing(difference, isInDays)) return null;
   const { low, likely, high } = difference;
   const most = Math.max(Math.abs(low), Math.abs(high), isInDays ? 7 : Math.log(1.5)) * 1.1;
   const at = (value: number) => `${50 + (50 * Math.max(-most, Math.min(most, value))) / most}%`;
