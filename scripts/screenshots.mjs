@@ -84,7 +84,6 @@ const SHOTS = [
     },
   },
   { name: 'bench-size', path: '/bench/size', size: DESK },
-  { name: 'bench-mix', path: '/bench/mix', size: DESK },
   { name: 'bench-shop', path: '/bench/shop', size: DESK },
   {
     name: 'add-bag-phone',
@@ -127,13 +126,9 @@ const SHOTS = [
       await page.getByRole('button', { name: 'Fine webs underneath' }).click();
     },
   },
-  {
-    name: 'bench-supports',
-    path: '/bench/supports',
-    size: DESK,
-    steps: (page) => page.getByRole('button', { name: /^6 · / }).scrollIntoViewIfNeeded(),
-  },
   { name: 'tally', path: '/tally', size: DESK },
+  { name: 'tally-trials', path: '/tally/trials', size: DESK },
+  { name: 'tally-review-phone', path: '/tally/review?year=2025', size: PHONE },
 ];
 
 const folder = join(ROOT, 'docs', 'screenshots');

@@ -111,7 +111,36 @@ const TASKS: readonly Task[] = [
     to: '/season',
     place: 'Season',
   },
-  { what: 'Count what I picked', how: 'By weight, by number, or both.', to: '/tally', place: 'Tally' },
+  {
+    what: 'Count what I picked',
+    how: 'By weight, by number, or both; several bags in a row, or one bowl split over them.',
+    to: '/tally',
+    place: 'Tally',
+  },
+  {
+    what: 'Know what is coming',
+    how: 'Ripe dates, this week, the rest of the season.',
+    to: '/tally/coming',
+    place: 'Coming',
+  },
+  {
+    what: 'Try one way against another',
+    how: 'Dealt by lot, and told with its doubt.',
+    to: '/tally/trials',
+    place: 'Trials',
+  },
+  {
+    what: 'Ripen and keep fruit indoors',
+    how: 'Lots, and when to look through them.',
+    to: '/tally/shelf',
+    place: 'Shelf',
+  },
+  {
+    what: 'Look back on a season',
+    how: 'One page to print; next season begins from it.',
+    to: '/tally/review',
+    place: 'Review',
+  },
   {
     what: 'Keep it safe, or take it to another device',
     how: 'One file holds everything.',
