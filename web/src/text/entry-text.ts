@@ -148,7 +148,7 @@ function wordsOf(
     case 'spent':
       return `Spent on ${entry.on}${entry.asEntered ? `: ${entry.asEntered}` : ''}`;
     case 'worked':
-      return `Worked ${entry.minutes} minutes`;
+      return `Worked ${entry.minutes} minutes${entry.during ? (entry.during === 'round' ? ', on the round' : ', at the bench') : ''}`;
     case 'trouble':
       return [
         `Trouble: ${causeName(entry.what)}`,

@@ -63,14 +63,21 @@ function Worked(props: SpendProps) {
   const unitFormat = useUnitFormat();
   const { base, keep, frame } = useSpendFrame(props);
   const form = useFields(workedForm.fields({ garden, unitFormat }));
-  const submit = form.submit(({ minutes }) =>
-    keep({ kind: 'worked', ...base, minutes }, `${minutes} minutes of work`),
+  const submit = form.submit(({ minutes, during }) =>
+    keep({ kind: 'worked', ...base, minutes, ...(during ? { during } : {}) }, `${minutes} minutes of work`),
   );
   const help =
     garden.settings.hourValue === undefined
-      ? 'They are kept, and count once an hour of your work has a value.'
-      : undefined;
-  return frame('Minutes worked', submit, <FormField form={form} name="minutes" autoFocus help={help} />);
+      ? 'As "40" or "1 h 20". They count by the hour under "Worth it", and in the costs once an hour of your work has a value.'
+      : 'As "40" or "1 h 20".';
+  return frame(
+    'Minutes worked',
+    submit,
+    <>
+      <FormField form={form} name="minutes" autoFocus help={help} />
+      <FormField form={form} name="during" />
+    </>,
+  );
 }
 
 const LAMP_FIELDS = {

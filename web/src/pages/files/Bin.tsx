@@ -17,6 +17,7 @@ const TABLES = [
   'mixes',
   'regimes',
   'tanks',
+  'trials',
   'products',
   'packs',
 ] as const satisfies readonly TableName[];

@@ -3,6 +3,7 @@ import { dayOf, seasonName, seasonYearOf } from '@rundel/core/calendar';
 import { groupUnits, totalOf, type Grouping, type TallyRow, type TallyUnit } from '@rundel/core/tally';
 import { UNITS } from '@rundel/core/units';
 import { lazy, Suspense, useMemo, useState } from 'react';
+import { minutesWords } from '../../text/minutes-text.ts';
 import { perWeight } from '../../text/cost-text.ts';
 import { groupName, GROUPING_WORDS } from '../../text/tally-text.ts';
 import { useAddress } from '../../ui/address.ts';
@@ -63,7 +64,7 @@ export default function Worth() {
           <Typography>
             {balance >= 0 ? `That leaves ${money.show(balance)}` : `That is ${money.show(-balance)} short`}
             {total.minutes > 0
-              ? ` for ${hours(total.minutes)} of work${total.worthAnHour === undefined ? '' : `: ${money.show(total.worthAnHour)} of fruit an hour`}.`
+              ? ` for ${minutesWords(total.minutes)} of work${total.worthAnHour === undefined ? '' : `: ${money.show(total.worthAnHour)} of fruit an hour`}.`
               : '. No work is counted yet.'}
           </Typography>
         )}
@@ -105,12 +106,6 @@ export default function Worth() {
   );
 }
 
-/** "3 h 20 min", "45 min" */
-function hours(minutes: number): string {
-  const whole = Math.round(minutes);
-  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${whole % 60} min`;
-}
-
 function WorthTable({
   rows,
   by,
@@ -147,7 +142,7 @@ function WorthTable({
       number('cost', 'Cost', (r) => r.cost, money.show),
       number('each', perWeight(1, unitFormat).heading, (r) => r.costPerKilogram, priceOf),
       number('worth', 'Worth', (r) => r.worth, money.show),
-      number('minutes', 'Work', (r) => r.minutes, hours),
+      number('minutes', 'Work', (r) => r.minutes, minutesWords),
       number('hour', 'An hour gave', (r) => r.kilogramsAnHour, weight),
       number('worth-hour', 'Worth an hour', (r) => r.worthAnHour, money.show),
     ] as [Column<TallyRow>, ...Column<TallyRow>[]];

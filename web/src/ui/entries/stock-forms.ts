@@ -1,11 +1,20 @@
 import { findMix } from '@rundel/core/mixes';
 import { findProduct } from '@rundel/core/products';
 import type { EntryKind, EntryOf, Product } from '@rundel/core/records';
+import { readMinutes } from '../../text/minutes-text.ts';
 import { productUnitSymbol, readProductAmount } from '../../text/product-amount.ts';
 import { productAmount } from '../../text/product-text.ts';
 import { midSentence } from '../../text/text.ts';
 import { SPENT_WORDS } from '../../text/cost-text.ts';
-import { amountField, choiceField, numberField, optionsOf, priceField, type Field } from '../form/index.ts';
+import {
+  amountField,
+  choiceField,
+  numberField,
+  optionsOf,
+  priceField,
+  rowField,
+  type Field,
+} from '../form/index.ts';
 import { entryForm, type EntryContext } from './entry-form.ts';
 
 /** A product as far as an id tells: one that nobody knows any more is counted in pieces. */
@@ -105,17 +114,27 @@ export const spentForm = entryForm<'spent'>()({
   facts: ({ on, price, seasons }) => ({ on, price: price ?? 0, seasons }),
 });
 
+/** Where work was done, if that is of interest. */
+const DURING_WORDS = { round: 'on the round', bench: 'at the bench' } as const;
+
+/** Minutes, or hours that say so. */
+const minutesField: Field<number> = {
+  ...numberField({ label: 'Minutes', help: 'As "40", "1 h 20" or "1½ h".', low: 1, high: 1440 }),
+  read(text) {
+    const minutes = readMinutes(text);
+    return minutes !== undefined && minutes >= 1 && minutes <= 1440
+      ? { ok: true, value: minutes }
+      : { ok: false, problem: 'Minutes from 1 to 1440, or hours as "1 h 20".' };
+  },
+};
+
 export const workedForm = entryForm<'worked'>()({
   fields: () => ({
-    minutes: numberField({
-      label: 'Minutes',
-      low: 1,
-      high: 1440,
-      problem: 'Minutes, from 1 to 1440.',
-    }),
+    minutes: minutesField,
+    during: rowField({ label: 'Where', options: optionsOf(DURING_WORDS) }),
   }),
-  start: ({ minutes }) => ({ values: { minutes } }),
-  facts: ({ minutes }) => ({ minutes }),
+  start: ({ minutes, during }) => ({ values: { minutes, during } }),
+  facts: ({ minutes, during }) => ({ minutes, during }),
 });
 
 /** What went into a bag as it was filled: the litres of each mix, what stayed, and the grams of what was worked in. */

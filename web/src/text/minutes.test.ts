@@ -1,0 +1,30 @@
+import { describe, expect, it } from 'vitest';
+import { minutesWords, readMinutes } from './minutes-text.ts';
+
+describe('minutes', () => {
+  it.each([
+    ['40', 40],
+    ['40 min', 40],
+    ['1 h', 60],
+    ['1h20', 80],
+    ['1 h 20 min', 80],
+    ['1 hour and 5 minutes', 65],
+    ['1,5 h', 90],
+    ['½ hour', 30],
+    ['0:45', 45],
+  ])('are read as they are said: %s', (text, minutes) => {
+    expect(readMinutes(text)).toBe(minutes);
+  });
+
+  it.each(['', 'long', '3 days', '1 h long'])('that are none are not read: "%s"', (text) => {
+    expect(readMinutes(text)).toBeUndefined();
+  });
+
+  it.each([
+    [45, '45 min'],
+    [59.6, '1 h 0 min'],
+    [200, '3 h 20 min'],
+  ])('%d are told as %s', (minutes, words) => {
+    expect(minutesWords(minutes)).toBe(words);
+  });
+});
