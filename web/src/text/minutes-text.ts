@@ -21,7 +21,7 @@ export function readMinutes(text: string): number | undefined {
   if (!read) return undefined;
   const rest = read.rest.trim().toLowerCase();
   if (/^(|m|mins?|minutes?)\.?$/.test(rest)) return read.value;
-  const hours = /^(?:h|hrs?|hours?)\b\.?\s*(?:and\s*)?(.*)$/.exec(rest);
+  const hours = /^(?:hours?|hrs?|h)(?![a-z])\.?\s*(?:and\s*)?(.*)$/.exec(rest);
   if (!hours) return undefined;
   const more = hours[1] ? readMinutes(hours[1]) : 0;
   return more === undefined ? undefined : 60 * read.value + more;

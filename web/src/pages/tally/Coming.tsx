@@ -1,5 +1,6 @@
 import { Box, Skeleton, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { addDays, dayOf, seasonName, seasonYearOf, type Day } from '@rundel/core/calendar';
+import { learntRipening, setToRipeSeen } from '@rundel/core/garden-state';
 import { CROPS } from '@rundel/core/plants';
 import { isRipeThisWeek, type BagComing, type ForecastCheck, type RipeComing } from '@rundel/core/tally';
 import { useMemo } from 'react';
@@ -110,6 +111,7 @@ function Ripening({ ripe, today }: { readonly ripe: readonly RipeComing[]; reado
             : `Nothing new ripens before ${shortDay(addDays(today, 7), today)}.`}
         </Typography>
       )}
+      <Learnt />
       {later && later.length > 0 && (
         <HowCalculated label={`After that: ${later.length}`}>
           <Box component="ul" sx={{ margin: 0, paddingInlineStart: 2 }}>
@@ -118,6 +120,29 @@ function Ripening({ ripe, today }: { readonly ripe: readonly RipeComing[]; reado
         </HowCalculated>
       )}
     </Panel>
+  );
+}
+
+/** What the garden's own trusses have shown of its varieties; it goes before what is usual. */
+function Learnt() {
+  const { garden, live } = useGarden();
+  const lines = useMemo(() => {
+    const seen = setToRipeSeen(garden, live);
+    const learnt = learntRipening(garden, live);
+    return garden.varieties.flatMap(({ id, name }) => {
+      const [days, trusses] = [learnt[id], seen.get(id)?.length ?? 0];
+      return days
+        ? [
+            `${name} takes ${days.low} to ${days.high} days from set to ripe, by ${trusses === 1 ? 'one of your trusses' : `${trusses} of your trusses`} and what is usual`,
+          ]
+        : [];
+    });
+  }, [garden, live]);
+  if (lines.length === 0) return null;
+  return (
+    <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
+      {lines.join('; ')}.
+    </Typography>
   );
 }
 
