@@ -75,11 +75,10 @@ export class GardenInWorkers {
   }
 
   /** Asks for something of the garden's tally; the second worker has time for it, the first one has the round. */
-  tally<T>(garden: Garden, ask: (api: Remote<TallyApi>) => Promise<T>): Promise<T> {
-    return this.inTurn(async () => {
-      await this.handOver(garden);
-      return ask(workerPool.at(WORKERS - 1));
-    });
+  async tally<T>(garden: Garden, ask: (api: Remote<TallyApi>) => Promise<T>): Promise<T> {
+    // only the handing over is in turn: statistics may take their time, and the round does not wait for them
+    await this.inTurn(() => this.handOver(garden));
+    return ask(workerPool.at(WORKERS - 1));
   }
 
   /** What one question hands over must be there before the next one asks. */
