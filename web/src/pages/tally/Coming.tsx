@@ -192,7 +192,7 @@ function StillToGive({ bags: coming }: { readonly bags: readonly BagComing[] }) 
     <Panel title="What each bag is still to give">
       <DataTable
         name="coming"
-        label="What each bag is still to give"
+        label="Yield to come by bag"
         rows={heaviestFirst}
         columns={columns}
         idOf={(row) => row.containerId}

@@ -16,6 +16,8 @@ describe('a table of varieties', () => {
         habitId: 'tall',
         isGrafted: true,
         seed: { source: 'saved', year: 2025, amount: 'half a jar', germination: 0.8 },
+        setToRipe: { low: 44, high: 51 },
+        keepsMonths: 3.5,
         growAgain: 'perhaps',
         note: 'mild; skins thick',
       },
@@ -84,6 +86,9 @@ describe('the form of a variety', () => {
     [{ ripeLow: '', ripeHigh: '60' }, 'ripeLow'],
     [{ ripeLow: '60', ripeHigh: '', greenLow: '70' }, 'greenLow'],
     [{ germination: '120' }, 'germination'],
+    [{ setLow: '50', setHigh: '44' }, 'setHigh'],
+    [{ setLow: '1' }, 'setLow'],
+    [{ keepsMonths: '20' }, 'keepsMonths'],
     [{ name: ' ' }, 'name'],
   ])('says what is wrong with %o at its field', (typed, field) => {
     const form = read(typed);

@@ -1,15 +1,19 @@
 import { Box, Typography } from '@mui/material';
+import type { Ranked } from '@rundel/core/tally';
 import { rankedWords } from '../../../text/tally-text.ts';
 import { HowCalculated } from '../../../ui/HowCalculated.tsx';
 import { useUnitFormat } from '../../../store/index.ts';
-import { useTally } from '../../../store/tally.ts';
+
+interface RankedBags {
+  readonly best: readonly Ranked[];
+  readonly worst: readonly Ranked[];
+}
 
 /** The best and the worst bags beside the others of their crop, with what in their records may be why. */
-export function BestAndWorst({ year }: { readonly year: number }) {
+export function BestAndWorst({ ranked: { best: good, worst: bad } }: { readonly ranked: RankedBags }) {
   const unitFormat = useUnitFormat();
-  const { data } = useTally(['ranked', year], (api, today) => api.ranked(year, today));
-  const [best, ...alsoGood] = data?.best ?? [];
-  const [worst, ...alsoBad] = data?.worst ?? [];
+  const [best, ...alsoGood] = good;
+  const [worst, ...alsoBad] = bad;
   const others = [...alsoGood, ...alsoBad];
   return (
     <>

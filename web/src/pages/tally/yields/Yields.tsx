@@ -49,7 +49,10 @@ export default function Yields() {
   const rows = useMemo(() => groupUnits(units, by), [by, units]);
   const picked = useMemo(() => rows.filter((row) => row.pickings > 0), [rows]);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
-  if (!data) return <Skeleton variant="rectangular" height={360} aria-busy />;
+  const { data: ranked } = useTally(['ranked', asked], (api, day) => api.ranked(asked, day));
+  // all that stands above the table is drawn with it: what came later would push it down
+  const isWhole = ranked !== undefined && (before.data !== undefined || !years.includes(asked - 1));
+  if (!data || !isWhole) return <Skeleton variant="rectangular" height={360} aria-busy />;
   const total = totalOf(units);
   const seasons = years.length > 1 && (
     <Box
@@ -90,7 +93,7 @@ export default function Yields() {
       {seasons}
       <Panel>
         <TotalWords total={total} earlier={earlier} year={asked} thisYear={thisYear} today={today} />
-        {by === 'bag' && <BestAndWorst year={asked} />}
+        {by === 'bag' && <BestAndWorst ranked={ranked} />}
       </Panel>
       <Panel title={`By ${BY_WORDS[by]}`}>
         <Filters units={data.units} by={by} fields={address} onChange={change} />
