@@ -46,7 +46,7 @@ test('one bowl from two bags is split by how many came from each', async ({ page
 test('a trial is dealt by lot and says no more than its bags bear', async ({ page }) => {
   await openDemo(page);
   await visit(page, '/tally/trials');
-  const old = page.getByRole('region', { name: 'Watered every evening or every other' });
+  const old = page.getByRole('region', { name: 'Watered every evening or every other', exact: true });
   await expect(old.getByText(/Nine times in ten the true difference lies between/)).toBeVisible();
   await page.getByRole('button', { name: 'New trial' }).click();
   const form = page.getByRole('dialog');
@@ -57,7 +57,7 @@ test('a trial is dealt by lot and says no more than its bags bear', async ({ pag
   await page.getByRole('option', { name: 'Longfinger' }).click();
   await form.getByRole('button', { name: 'Deal by lot' }).click();
   await form.getByRole('button', { name: 'Save' }).click();
-  const trial = page.getByRole('region', { name: 'Mulch or none' });
+  const trial = page.getByRole('region', { name: 'Mulch or none', exact: true });
   await expect(trial.getByRole('img', { name: /most likely/ })).toBeVisible();
   await expect(trial.getByText(/would find a difference of 20 %/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();

@@ -22,7 +22,7 @@ export default function Harvest({ bags }: { readonly bags: readonly Bag[] }) {
   return (
     <Box component="section" aria-label="Ripe and stored" sx={{ marginBlockStart: 2 }}>
       {(isBearing || ripe.length > 0) && (
-        <Typography variant="h3" sx={{ fontSize: '1rem', fontWeight: 700 }}>
+        <Typography sx={{ fontWeight: 700 }}>
           Likely ripe this week
         </Typography>
       )}
