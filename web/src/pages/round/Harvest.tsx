@@ -22,9 +22,7 @@ export default function Harvest({ bags }: { readonly bags: readonly Bag[] }) {
   return (
     <Box component="section" aria-label="Ripe and stored" sx={{ marginBlockStart: 2 }}>
       {(isBearing || ripe.length > 0) && (
-        <Typography sx={{ fontWeight: 700 }}>
-          Likely ripe this week
-        </Typography>
+        <Typography sx={{ fontWeight: 700 }}>Likely ripe this week</Typography>
       )}
       {isBearing && (
         <Typography sx={{ fontSize: '0.95rem' }}>

@@ -77,25 +77,18 @@ export default function Curves({
       legend: { fontSize: '13px', markers: { size: 6 }, showForSingleSeries: true },
       tooltip: { enabled: false },
       annotations: {
-        points: series.slice(first).flatMap((line) => {
-          const last = line.data.at(-1);
-          return last
-            ? [
-                {
-                  x: last.x,
-                  y: last.y as number,
-                  marker: { size: 0 },
-                  label: {
-                    text: line.name,
-                    borderWidth: 0,
-                    offsetY: 4,
-                    textAnchor: 'end',
-                    style: { background: themeColour('--surface'), color: themeColour('--ink') },
-                  },
-                },
-              ]
-            : [];
-        }),
+        points: labelled(series.slice(first)).map(({ name, x, y }) => ({
+          x,
+          y,
+          marker: { size: 0 },
+          label: {
+            text: name,
+            borderWidth: 0,
+            offsetY: 4,
+            textAnchor: 'end',
+            style: { background: themeColour('--surface'), color: themeColour('--ink') },
+          },
+        })),
       },
       yaxis: {
         min: 0,
@@ -129,6 +122,29 @@ export default function Curves({
       </ChartFrame>
     </>
   );
+}
+
+/** Names that lie nearer than this part of the height hide one another: the legend has them all. */
+const LABEL_GAP = 0.08;
+
+/** The ends of lines that have room for their names, from the top. */
+function labelled(
+  lines: readonly {
+    readonly name: string;
+    readonly data: readonly { readonly x: number; readonly y: unknown }[];
+  }[],
+): readonly { readonly name: string; readonly x: number; readonly y: number }[] {
+  const ends = lines.flatMap(({ name, data }) => {
+    const last = data.at(-1);
+    return last && typeof last.y === 'number' ? [{ name, x: last.x, y: last.y }] : [];
+  });
+  const top = Math.max(...ends.map(({ y }) => y));
+  return [...ends]
+    .sort((a, b) => b.y - a.y)
+    .reduce<typeof ends>((kept, end) => {
+      const above = kept.at(-1);
+      return above && above.y - end.y < LABEL_GAP * top ? kept : [...kept, end];
+    }, []);
 }
 
 /** A bag's number alone says little beside a line: what stands in it goes with it. */
