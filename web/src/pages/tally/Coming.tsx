@@ -3,6 +3,7 @@ import { addDays, dayOf, seasonName, seasonYearOf, type Day } from '@rundel/core
 import { learntRipening, setToRipeSeen } from '@rundel/core/garden-state';
 import { CROPS } from '@rundel/core/plants';
 import { isRipeThisWeek, type BagComing, type ForecastCheck, type RipeComing } from '@rundel/core/tally';
+import { Figure } from './Figure.tsx';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { roughWeights } from '../../text/amount-text.ts';
@@ -45,13 +46,7 @@ export default function Coming() {
     <>
       <Panel>
         <Typography sx={{ fontSize: '1.15rem' }}>
-          <Box
-            component="span"
-            data-testid="week"
-            sx={{ fontFamily: 'h1.fontFamily', fontSize: '2.2rem', fontWeight: 740, marginInlineEnd: 1 }}
-          >
-            {range(data.week)}
-          </Box>{' '}
+          <Figure testId="week">{range(data.week)}</Figure>
           in the coming seven days, and {range(data.rest)} from now to the end of the season, about{' '}
           {shortDay(end, today)}.
         </Typography>

@@ -12,6 +12,8 @@ import { HowCalculated } from '../../ui/HowCalculated.tsx';
 import { Panel } from '../../ui/Page.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { DataTable, type Column } from '../../ui/table/index.ts';
+import { numberColumns } from './columns.ts';
+import { Figure } from './Figure.tsx';
 import { useGarden, useMoney, useUnitFormat } from '../../store/index.ts';
 import { useTally } from '../../store/tally.ts';
 
@@ -50,12 +52,7 @@ export default function Worth() {
     <>
       <Panel>
         <Typography sx={{ fontSize: '1.15rem' }}>
-          <Box
-            component="span"
-            sx={{ fontFamily: 'h1.fontFamily', fontSize: '2.2rem', fontWeight: 740, marginInlineEnd: 1 }}
-          >
-            {money.show(total.worth ?? total.cost)}
-          </Box>{' '}
+          <Figure>{money.show(total.worth ?? total.cost)}</Figure>
           {total.worth === undefined
             ? `${total.cost > 0 ? 'it has cost' : 'is all that is on record of its cost'} in ${seasonName(year, latitudeDegrees)}. Say what the shop asks, and I say whether it was worth it.`
             : `is what the shop would have asked for ${unitFormat.show(total.kilograms - total.lostKilograms, 'crop')}; it cost ${money.show(total.cost)}.`}
@@ -118,18 +115,7 @@ function WorthTable({
   const unitFormat = useUnitFormat();
   const money = useMoney();
   const columns = useMemo(() => {
-    const number = (
-      id: string,
-      header: string,
-      of: (row: TallyRow) => number | undefined,
-      show: (value: number) => string,
-    ): Column<TallyRow> => {
-      const shown = (row: TallyRow) => {
-        const value = of(row);
-        return value === undefined || value === 0 ? '' : show(value);
-      };
-      return { id, header, isNumber: true, sort: of, cell: shown, foot: shown(total) };
-    };
+    const number = numberColumns(total);
     const weight = (value: number) => unitFormat.show(value, 'crop');
     const priceOf = (perKilogram: number) => money.show(perWeight(perKilogram, unitFormat).price);
     const nameOf = (row: TallyRow) =>

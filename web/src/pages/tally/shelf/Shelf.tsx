@@ -10,6 +10,7 @@ import { CautionOf } from '../../../ui/CautionOf.tsx';
 import { HowCalculated } from '../../../ui/HowCalculated.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { told, useGarden, useUnitFormat } from '../../../store/index.ts';
+import { Figure } from '../Figure.tsx';
 import { useTally } from '../../../store/tally.ts';
 
 const LookThrough = lazy(() => import('./LookThrough.tsx'));
@@ -38,13 +39,7 @@ export default function Shelf() {
           </Typography>
         ) : (
           <Typography sx={{ fontSize: '1.15rem' }}>
-            <Box
-              component="span"
-              data-testid="on-shelf"
-              sx={{ fontFamily: 'h1.fontFamily', fontSize: '2.2rem', fontWeight: 740, marginInlineEnd: 1 }}
-            >
-              {there.reduce((sum, lot) => sum + lot.left, 0)}
-            </Box>
+            <Figure testId="on-shelf">{there.reduce((sum, lot) => sum + lot.left, 0)}</Figure>
             fruit on the shelf, in {there.length === 1 ? 'one lot' : `${there.length} lots`}.{' '}
             {due.length > 0
               ? `Look through ${due.length === 1 ? 'one of them' : `${due.length} of them`} today: one that rots spoils its neighbours.`

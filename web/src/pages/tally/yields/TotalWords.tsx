@@ -1,7 +1,8 @@
-import { Box, Typography } from '@mui/material';
+import { Typography } from '@mui/material';
 import { seasonName, type Day } from '@rundel/core/calendar';
 import type { TallyRow, TallyUnit } from '@rundel/core/tally';
 import { shortDay } from '../../../text/text.ts';
+import { Figure } from '../Figure.tsx';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
 
 /** What the season came to so far, beside the one before up to the same day. */
@@ -34,13 +35,7 @@ export function TotalWords({
   return (
     <>
       <Typography sx={{ fontSize: '1.15rem', marginBlockEnd: 1 }}>
-        <Box
-          component="span"
-          sx={{ fontFamily: 'h1.fontFamily', fontSize: '2.2rem', fontWeight: 740, marginInlineEnd: 1 }}
-          data-testid="total"
-        >
-          {show(total.kilograms)}
-        </Box>{' '}
+        <Figure testId="total">{show(total.kilograms)}</Figure>
         {year === thisYear ? 'so far' : `in ${seasonName(year, latitudeDegrees)}`}
         {firstOn && lastOn
           ? firstOn === lastOn

@@ -9,6 +9,7 @@ import { perWeight } from '../../../text/cost-text.ts';
 import { groupName, GROUPING_WORDS } from '../../../text/tally-text.ts';
 import { shortDay } from '../../../text/text.ts';
 import { DataTable, type Column } from '../../../ui/table/index.ts';
+import { numberColumns } from '../columns.ts';
 import { useBags, useGarden, useMoney, useUnitFormat, type Bag } from '../../../store/index.ts';
 
 /** The tally as a table: what each line gave, and what that is by plant, by litre and by what was spent on it. */
@@ -39,19 +40,7 @@ export function YieldTable({
     const before = new Map(groupUnits(earlier, by).map((row) => [row.key, row.kilograms]));
     const weight = (kilograms: number | undefined) =>
       kilograms === undefined || kilograms <= 0 ? '' : unitFormat.show(kilograms, 'crop');
-    const number = (
-      id: string,
-      header: string,
-      of: (row: TallyRow) => number | undefined,
-      show: (value: number) => string,
-      isExtra = false,
-    ): Column<TallyRow> => {
-      const shown = (row: TallyRow) => {
-        const value = of(row);
-        return value === undefined || value === 0 ? '' : show(value);
-      };
-      return { id, header, isNumber: true, isExtra, sort: of, cell: shown, foot: shown(total) };
-    };
+    const number = numberColumns(total);
     const priceOf = (perKilogram: number) => money.show(perWeight(perKilogram, unitFormat).price);
     // gallons where that is what growers pour and fill by
     const [litre, inLitre] = unitFormat.system === 'us' ? ['gallon', UNITS.usGallon.factor] : ['litre', 1];
