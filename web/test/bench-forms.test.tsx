@@ -79,9 +79,9 @@ describe('what a season costs', () => {
     await press('Minutes worked');
     const form = await dialog();
     for (const [typed, said] of [
-      ['0', 'Minutes, from 1 to 1440.'],
-      ['long', /does not read as a number/],
-      ['2000', 'Minutes, from 1 to 1440.'],
+      ['0', /^Minutes from 1 to 1440/],
+      ['long', /^Minutes from 1 to 1440/],
+      ['2000', /^Minutes from 1 to 1440/],
     ] as const) {
       fill('Minutes', typed, form);
       await press('Put in the diary', form);
