@@ -1,6 +1,7 @@
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
 import {
   entriesAt,
+  rowById,
   type Container,
   type Entry,
   type EntryOf,
@@ -82,8 +83,8 @@ export function occupantsOf(
     if (entry.kind === 'cleared') leave(entry.stationId, dayOf(entry.at), entry.why);
     if (entry.kind !== 'planted') continue;
     const position = container.stations.findIndex((s) => s.id === entry.stationId);
-    const plant = garden.plants.find((p) => p.id === entry.plantId);
-    const variety = garden.varieties.find((v) => v.id === plant?.varietyId);
+    const plant = rowById(garden.plants, entry.plantId);
+    const variety = rowById(garden.varieties, plant?.varietyId);
     if (position < 0 || !plant || !variety) continue;
     leave(entry.stationId, dayOf(entry.at), 'replaced');
     found.push({ position, plant, variety, planted: entry, clearedOn: undefined, leftBecause: undefined });

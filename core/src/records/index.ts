@@ -11,6 +11,7 @@ export {
 } from './diary/entry.ts';
 export { FEED_SKIP_REASONS } from './diary/kinds/feeding.ts';
 export { SKIP_REASONS } from './diary/kinds/water.ts';
+export { rowById } from './by-id.ts';
 export { entriesAt, liveEntries, type LiveEntries } from './diary/live.ts';
 export {
   FEED_FORMS,

@@ -62,17 +62,12 @@ export function occupantsByBag(
 ): (containerId: string) => readonly Occupant[] {
   const known = new Map<string, readonly Occupant[]>();
   const containers = new Map(garden.containers.map((c) => [c.id, c]));
-  const plants = new Map(garden.plants.map((p) => [p.id, p]));
   return (id) => {
     const found = known.get(id);
     if (found) return found;
     const container = containers.get(id);
     if (!container) return [];
-    // of thousands of plants a bag has had a few
-    const own = entriesAt(live, id).flatMap((e) =>
-      e.kind === 'planted' ? (plants.get(e.plantId) ?? []) : [],
-    );
-    const occupants = occupantsOf(container, live, { ...garden, plants: own });
+    const occupants = occupantsOf(container, live, garden);
     known.set(id, occupants);
     return occupants;
   };

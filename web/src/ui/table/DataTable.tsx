@@ -28,7 +28,7 @@ import { Tick } from './Tick.tsx';
 const KEPT = 'rundel.columns.';
 
 /** More rows than this are drawn when they are asked for: a screen that has hundreds of them answers slowly. */
-const ROWS_A_TIME = 100;
+const ROWS_A_TIME = 50;
 
 /** The columns that were chosen on this device; undefined: none were ever. */
 function keptColumns(name: string): readonly string[] | undefined {

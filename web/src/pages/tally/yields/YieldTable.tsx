@@ -2,7 +2,7 @@ import { Box } from '@mui/material';
 import { UNITS } from '@rundel/core/units';
 import { seasonName, type Day } from '@rundel/core/calendar';
 import { groupUnits, type Grouping, type TallyRow, type TallyUnit } from '@rundel/core/tally';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { Link } from 'react-router';
 import { BagIcon } from '../../../section/index.ts';
 import { perWeight } from '../../../text/cost-text.ts';
@@ -13,7 +13,7 @@ import { numberColumns } from '../columns.ts';
 import { useBags, useGarden, useMoney, useUnitFormat, type Bag } from '../../../store/index.ts';
 
 /** The tally as a table: what each line gave, and what that is by plant, by litre and by what was spent on it. */
-export function YieldTable({
+export const YieldTable = memo(function YieldTable({
   rows,
   by,
   year,
@@ -106,7 +106,7 @@ export function YieldTable({
       ticking={{ ticked, onTick, nameOf: (row) => groupName(row.units[0] as TallyUnit, by) }}
     />
   );
-}
+});
 
 function day(
   id: string,

@@ -1,7 +1,7 @@
 import { Box, Button, Skeleton, Typography } from '@mui/material';
 import { dayOf, seasonName, seasonYearOf } from '@rundel/core/calendar';
 import { GROUPINGS, groupUnits, totalOf, type Grouping, type TallyUnit } from '@rundel/core/tally';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useAddress } from '../../../ui/address.ts';
 import { Panel } from '../../../ui/Page.tsx';
@@ -21,6 +21,8 @@ const CHART_HIGH = 390;
 
 const NO_UNITS: readonly TallyUnit[] = [];
 
+const fieldsOf = (address: string) => Object.fromEntries(new URLSearchParams(address));
+
 /** What was picked in a season, by whatever it is told by. */
 export default function Yields() {
   const { garden, clock } = useGarden();
@@ -37,23 +39,22 @@ export default function Yields() {
     (api, day) => api.tally(asked - 1, day),
     years.includes(asked - 1),
   );
-  const by = GROUPINGS.find((g) => g === address.get('by')) ?? 'bag';
-  const units = useMemo(
-    () => filterUnits(data?.units ?? NO_UNITS, Object.fromEntries(address)),
-    [address, data],
-  );
+  // what is typed shows at once; the table follows as soon as there is time
+  const fields = useDeferredValue(address.toString());
+  const by = GROUPINGS.find((g) => g === new URLSearchParams(fields).get('by')) ?? 'bag';
+  const units = useMemo(() => filterUnits(data?.units ?? NO_UNITS, fieldsOf(fields)), [fields, data]);
   const earlier = useMemo(
-    () => filterUnits(before.data?.units ?? NO_UNITS, Object.fromEntries(address)),
-    [address, before.data],
+    () => filterUnits(before.data?.units ?? NO_UNITS, fieldsOf(fields)),
+    [fields, before.data],
   );
   const rows = useMemo(() => groupUnits(units, by), [by, units]);
   const picked = useMemo(() => rows.filter((row) => row.pickings > 0), [rows]);
+  const total = useMemo(() => totalOf(units), [units]);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const { data: ranked } = useTally(['ranked', asked], (api, day) => api.ranked(asked, day));
   // all that stands above the table is drawn with it: what came later would push it down
   const isWhole = ranked !== undefined && (before.data !== undefined || !years.includes(asked - 1));
   if (!data || !isWhole) return <Skeleton variant="rectangular" height={360} aria-busy />;
-  const total = totalOf(units);
   const seasons = years.length > 1 && (
     <Box
       component="nav"
