@@ -3,7 +3,7 @@ import { dayOf } from '../calendar/index.ts';
 import { propertiesOf } from '../garden-state/index.ts';
 import { weighedPickings, type WeighedPicking } from '../pickings/index.ts';
 import { occupantsOf, type Occupant } from '../plants/index.ts';
-import { entriesAt, type Container, type Entry, type EntryOf, type Garden } from '../records/index.ts';
+import type { Container, Entry, EntryOf, Garden } from '../records/index.ts';
 import type { TallyUnit } from './units.ts';
 
 const isPicking = (e: Entry): e is EntryOf<'picking'> => e.kind === 'picking';

@@ -1,7 +1,7 @@
 import { Box, Button, Skeleton, Typography } from '@mui/material';
 import { dayOf, seasonName, seasonYearOf } from '@rundel/core/calendar';
 import { GROUPINGS, groupUnits, totalOf, type Grouping, type TallyUnit } from '@rundel/core/tally';
-import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useAddress } from '../../../ui/address.ts';
 import { Panel } from '../../../ui/Page.tsx';
@@ -96,39 +96,46 @@ export default function Yields() {
         <TotalWords total={total} earlier={earlier} year={asked} thisYear={thisYear} today={today} />
         {by === 'bag' && <BestAndWorst ranked={ranked} />}
       </Panel>
-      <Panel title={`By ${BY_WORDS[by]}`}>
-        <Filters units={data.units} by={by} fields={address} onChange={change} />
-        <YieldTable
-          rows={picked.length > 0 ? picked : rows}
-          by={by}
-          year={asked}
-          earlier={earlier}
-          total={total}
-          ticked={ticked}
-          onTick={setTicked}
-        />
-        {rows.length > picked.length && picked.length > 0 && (
-          <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
-            {rows.length - picked.length} more gave nothing{asked === thisYear ? ' yet' : ''}.
-          </Typography>
-        )}
-      </Panel>
-      <Panel title="As curves" id="curves">
-        <WhenSeen height={CHART_HIGH}>
-          <Suspense fallback={<Skeleton variant="rectangular" height={CHART_HIGH} />}>
-            <Curves rows={picked} by={by} ticked={ticked} />
-          </Suspense>
-        </WhenSeen>
-      </Panel>
-      <Panel title="Week by week">
-        <WhenSeen height={CHART_HIGH}>
-          <Suspense fallback={<Skeleton variant="rectangular" height={CHART_HIGH} />}>
-            <Weeks units={units} isThisSeason={asked === thisYear} today={today} unitFormat={unitFormat} />
-          </Suspense>
-        </WhenSeen>
-      </Panel>
+      <Following>
+        <Panel title={`By ${BY_WORDS[by]}`}>
+          <Filters units={data.units} by={by} fields={address} onChange={change} />
+          <YieldTable
+            rows={picked.length > 0 ? picked : rows}
+            by={by}
+            year={asked}
+            earlier={earlier}
+            total={total}
+            ticked={ticked}
+            onTick={setTicked}
+          />
+          {rows.length > picked.length && picked.length > 0 && (
+            <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
+              {rows.length - picked.length} more gave nothing{asked === thisYear ? ' yet' : ''}.
+            </Typography>
+          )}
+        </Panel>
+        <Panel title="As curves" id="curves">
+          <WhenSeen height={CHART_HIGH}>
+            <Suspense fallback={<Skeleton variant="rectangular" height={CHART_HIGH} />}>
+              <Curves rows={picked} by={by} ticked={ticked} />
+            </Suspense>
+          </WhenSeen>
+        </Panel>
+        <Panel title="Week by week">
+          <WhenSeen height={CHART_HIGH}>
+            <Suspense fallback={<Skeleton variant="rectangular" height={CHART_HIGH} />}>
+              <Weeks units={units} isThisSeason={asked === thisYear} today={today} unitFormat={unitFormat} />
+            </Suspense>
+          </WhenSeen>
+        </Panel>
+      </Following>
     </>
   );
+}
+
+/** What stands below the answer, and is drawn when that is there. */
+function Following({ children }: { readonly children: ReactNode }) {
+  return useDeferredValue(true, false) ? children : null;
 }
 
 const BY_WORDS: Readonly<Record<Grouping, string>> = {
