@@ -1,5 +1,8 @@
-/** Rows by their id, for each list that was asked about: gone with the list itself, and lists are never changed. */
-const indexes = new WeakMap<readonly object[], ReadonlyMap<string, object>>();
+/** Rows by their id, for each list that was asked about as long as it was then: gone with the list itself. */
+const indexes = new WeakMap<
+  readonly object[],
+  { readonly length: number; readonly byId: ReadonlyMap<string, object> }
+>();
 
 /**
  * A row of a table by its id. A table of thousands is looked through once, and not for each that is asked for.
@@ -14,9 +17,9 @@ export function rowById<T extends { readonly id: string }>(
 ): T | undefined {
   if (id === undefined) return undefined;
   let index = indexes.get(rows);
-  if (!index) {
-    index = new Map(rows.map((row) => [row.id, row]));
+  if (index?.length !== rows.length) {
+    index = { length: rows.length, byId: new Map(rows.map((row) => [row.id, row])) };
     indexes.set(rows, index);
   }
-  return index.get(id) as T | undefined;
+  return index.byId.get(id) as T | undefined;
 }
