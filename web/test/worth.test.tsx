@@ -3,7 +3,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import type { Garden } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, EMPTY, MAY_MORNING } from './gardens.ts';
-import { choose, dialog, fill, openApp, press } from './live.tsx';
+import { choose, dialog, fill, openApp, pause, press } from './live.tsx';
 
 const garden = demoWith('11', '12', '15');
 const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
@@ -61,6 +61,7 @@ describe('the shop’s prices', () => {
     fill('Bosun Short, a kg', '9');
     await press('Save');
     await waitFor(async () => expect((await stored()).settings.shopPrices).toMatchObject({ [bosun]: 9 }));
+    await pause();
     fill('Bosun Short, a kg', '');
     await press('Save');
     await waitFor(async () => expect((await stored()).settings.shopPrices).not.toHaveProperty(bosun));
