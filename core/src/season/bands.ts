@@ -90,8 +90,12 @@ export function yearOfOccupant(
 }
 
 /** A plant's story as the season counts it. */
-export function storyOf({ ageFrom, sownOn, stages, planted }: Occupant): PlantStory {
-  return { ageFrom, sownOn, stages, isSown: planted.plantingMethodId === 'seed' };
+export function storyOf({ ageFrom, sownOn, stages, planted, variety }: Occupant): PlantStory {
+  const { setToRipe } = variety;
+  return {
+    ...{ ageFrom, sownOn, stages, isSown: planted.plantingMethodId === 'seed' },
+    ...(setToRipe ? { setToRipe } : {}),
+  };
 }
 
 /**

@@ -278,6 +278,21 @@ describe('what was seen', () => {
     expect(withStages({ ripe: '2026-07-12' }).picking.from).toBe('2026-07-12');
   });
 
+  it('goes by the days from set to ripe that are known of the variety', () => {
+    const known = datesFrom(
+      '2026-05-20',
+      tomato,
+      habitsOf('tomato'),
+      place('open'),
+      supportDays,
+      DEFAULT_ASSUMED,
+      { stages: { seen: { set: '2026-07-01' }, notYet: {} }, setToRipe: { low: 50, high: 60 } },
+    );
+    expect(known.firstPicking).toEqual({ from: '2026-08-20', to: '2026-08-30' });
+    expect(known.picking.from).toBe('2026-08-25');
+    expect(known.lastSet < reckoned.lastSet).toBe(true);
+  });
+
   it('and not seen yet comes later than it was looked for', () => {
     const looked = '2026-08-20';
     const { firstPicking, picking } = withStages({}, { ripe: looked });

@@ -218,6 +218,8 @@ export interface PlantStory extends Partial<PlantAge> {
   /** seed that is sown where it stays */
   readonly isSown?: boolean;
   readonly stages?: StagesSeen;
+  /** days from set to ripe fruit as they are known of its variety; left out: as is usual for its crop */
+  readonly setToRipe?: { readonly low: number; readonly high: number };
 }
 
 /** Days from a set fruit to a ripe one (model §9, *assumed*). */
@@ -261,14 +263,17 @@ export function datesFrom(
   const ageFrom = story.ageFrom ?? (story.isSown ? addDays(plantOn, seedlingDays) : plantOn);
   const { seen = {}, notYet = {} } = story.stages ?? {};
   const back = (days: number) => addDays(ageFrom, Math.max(0, Math.round(days)));
-  const setToRipe = setToRipeOf(crop, assumed);
+  const known = story.setToRipe;
+  const setToRipe = known ? (known.low + known.high) / 2 : setToRipeOf(crop, assumed);
   const firstFlowers = withSeen(
     { from: back(low - flowers), to: back(high - flowers) },
     seen.flowers,
     notYet.flowers,
   );
   const reckoned = seen.set
-    ? onFrom(seen.set, setToRipe)
+    ? known
+      ? { from: addDays(seen.set, Math.round(known.low)), to: addDays(seen.set, Math.round(known.high)) }
+      : onFrom(seen.set, setToRipe)
     : seen.flowers
       ? onFrom(seen.flowers, flowers)
       : { from: back(low), to: back(high) };
