@@ -13,6 +13,8 @@ const BEFORE_PLANTING: readonly Entry['kind'][] = [
   'trouble',
   'followed-up',
   'cleaned',
+  // of a season before: that nothing stood there is asked about, and not refused
+  'picking',
 ];
 const WATERED_BEFORE_DAYS = 30;
 

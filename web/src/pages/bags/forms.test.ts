@@ -328,6 +328,13 @@ describe('the time given to an entry', () => {
     expect(momentProblem(at, check, live, DEMO_EVENING)).toMatch(said);
   });
 
+  it('may be of a season before where it is of a picking', () => {
+    const { containerId } = check as Entry & { containerId: string };
+    const picking = { kind: 'picking' as const, containerId };
+    expect(momentProblem('2025-09-01T10:00:00.000+01:00', picking, live, DEMO_EVENING)).toBeUndefined();
+    expect(momentProblem('2027-09-01T10:00:00.000+01:00', picking, live, DEMO_EVENING)).toMatch(/future/);
+  });
+
   it('is taken when it lies between planting and now', () => {
     expect(momentProblem(check.at, check, live, DEMO_EVENING)).toBeUndefined();
   });

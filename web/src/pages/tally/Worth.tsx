@@ -55,7 +55,7 @@ export default function Worth() {
           <Figure>{money.show(total.worth ?? total.cost)}</Figure>
           {total.worth === undefined
             ? `${total.cost > 0 ? 'it has cost' : 'is all that is on record of its cost'} in ${seasonName(year, latitudeDegrees)}. Say what the shop asks, and I say whether it was worth it.`
-            : `is what the shop would have asked for ${unitFormat.show(total.kilograms - total.lostKilograms, 'crop')}; it cost ${money.show(total.cost)}.`}
+            : `is what ${total.soldKilograms > 0 ? 'was paid, or ' : ''}the shop would have asked for ${unitFormat.show(total.kilograms - total.lostKilograms, 'crop')}; it cost ${money.show(total.cost)}.`}
         </Typography>
         {balance !== undefined && (
           <Typography>
