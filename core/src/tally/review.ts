@@ -100,7 +100,11 @@ export function seasonReview(context: TallyContext, year: number, today: Day): S
     total: totalOf(units),
     before: earlier.length > 0 ? totalOf(earlier) : undefined,
     crops: groupUnits(units, 'crop'),
-    varieties: varietiesOf(context, groupUnits(units, 'variety')),
+    // of what nobody named nothing can be said
+    varieties: varietiesOf(
+      context,
+      groupUnits(units, 'variety').filter((row) => row.key !== ''),
+    ),
     ranked: bestAndWorst(rows, context, until),
     changes: changesOf(context, rows, season, until),
     bags: rows.flatMap((row) => {

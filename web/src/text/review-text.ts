@@ -38,7 +38,7 @@ export function summaryWords(
     .filter((c) => c.kilograms > 0)
     .map(
       (c) =>
-        `${show(c.kilograms)} of ${c.units[0]?.crop.toLowerCase() ?? ''}${c.perPlant ? ` (${show(c.perPlant)} a plant)` : ''}`,
+        `${show(c.kilograms)} of ${c.key === '' ? 'plants that nobody named' : (c.units[0]?.crop.toLowerCase() ?? '')}${c.perPlant ? ` (${show(c.perPlant)} a plant)` : ''}`,
     );
   const price =
     total.costPerKilogram === undefined ? undefined : perWeight(total.costPerKilogram, unitFormat);
@@ -53,7 +53,7 @@ export function summaryWords(
   const worth = total.worth === undefined ? '' : `; the shop would have asked ${money.show(total.worth)}`;
   const work = total.minutes > 0 ? ` ${Math.round(total.minutes / 60)} hours of work are on record.` : '';
   return [
-    `${many(total.plants, 'plant')} in ${many(total.bags, 'bag')} gave ${show(total.kilograms)}${isOver ? '' : ' so far'}.${span}${beside}`,
+    `${total.plants > 0 ? `${many(total.plants, 'plant')} in ` : ''}${many(total.bags, 'bag')} gave ${show(total.kilograms)}${isOver ? '' : ' so far'}.${span}${beside}`,
     `${sentence(list(parts))}.${lost}`,
     ...(price
       ? [`It cost ${money.show(total.cost)}, ${money.show(price.price)} ${price.each}${worth}.${work}`]
