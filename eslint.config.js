@@ -27,6 +27,7 @@ const CORE = [
   'units',
   'calendar',
   'records',
+  'merge',
   'climate',
   'mixes',
   'products',

@@ -13,7 +13,6 @@ interface Shape {
   readonly pattern?: string;
   readonly minimum?: number;
   readonly maximum?: number;
-  readonly exclusiveMinimum?: number;
   readonly properties?: Readonly<Record<string, Shape>>;
   readonly required?: readonly string[];
   readonly items?: Shape;
@@ -30,17 +29,14 @@ const MOST_SAFE = Number.MAX_SAFE_INTEGER;
 const shapeOf = (schema: z.ZodMiniType): Shape =>
   z.toJSONSchema(schema, { unrepresentable: 'any', io: 'input' }) as Shape;
 
-function boundsOf({ type, minimum, maximum, exclusiveMinimum }: Shape): string {
+function boundsOf({ type, minimum, maximum }: Shape): string {
   const noun = type === 'integer' ? 'whole number' : 'number';
   const low = minimum !== undefined && minimum > -MOST_SAFE ? minimum : undefined;
   const high = maximum !== undefined && maximum < MOST_SAFE ? maximum : undefined;
-  if (exclusiveMinimum !== undefined && high !== undefined)
-    return exclusiveMinimum === 0
-      ? `${noun} above 0, to ${high}`
-      : `${noun} above ${exclusiveMinimum}, to ${high}`;
+  if (low === z.LEAST) return high === undefined ? `${noun} above 0` : `${noun} above 0, to ${high}`;
   if (low !== undefined && high !== undefined) return `${noun}, ${low} to ${high}`;
   if (low !== undefined) return `${noun} from ${low}`;
-  return exclusiveMinimum === undefined ? noun : `${noun} above ${exclusiveMinimum}`;
+  return high === undefined ? noun : `${noun} up to ${high}`;
 }
 
 /** A type in words. */

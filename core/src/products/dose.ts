@@ -80,7 +80,7 @@ export const DOSE_PER = ['bag', 'litre', 'old-litre', 'hole'] as const;
 
 export const doseSchema = z.object({
   productId: z.string().check(z.minLength(1), z.maxLength(40)),
-  amount: z.number().check(z.gt(0), z.lte(5000)),
+  amount: z.number().check(z.aboveZero(), z.lte(5000)),
   unit: z.enum(FEED_UNITS),
   per: z.enum(DOSE_PER),
 });

@@ -25,8 +25,8 @@ export const placeSchema = z.object({
   /** place in the walk, from 0 */
   order: z.int().check(z.gte(0)),
   /** floor that the bags stand on, and what the grower was told it bears */
-  areaSquareMetres: z.optional(z.number().check(z.gt(0), z.lte(5000))),
-  limitKilogramsPerSquareMetre: z.optional(z.number().check(z.gt(0), z.lte(5000))),
+  areaSquareMetres: z.optional(z.number().check(z.aboveZero(), z.lte(5000))),
+  limitKilogramsPerSquareMetre: z.optional(z.number().check(z.aboveZero(), z.lte(5000))),
   /** warnings of weather here, as far as they are not as usual */
   alerts: z.optional(
     z.partialRecord(

@@ -26,7 +26,7 @@ export interface FeedAmount {
 }
 
 export const labelDoseSchema = z.object({
-  amount: z.number().check(z.gt(0), z.lte(5000)),
+  amount: z.number().check(z.aboveZero(), z.lte(5000)),
   unit: z.enum(FEED_UNITS),
   /** in each litre of water, or to each bag, plant or litre of mix */
   per: z.enum(['litre', 'bag', 'plant', 'mix-litre']),
@@ -44,14 +44,14 @@ export const feedFactsSchema = z.object({
   /** the other part of a two-part nutrient */
   partnerId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   /** what one piece weighs, for spikes */
-  gramsEach: z.optional(z.number().check(z.gt(0), z.lte(1000))),
+  gramsEach: z.optional(z.number().check(z.aboveZero(), z.lte(1000))),
   /** of a tea: days in water, how often it is stirred, what goes into a litre */
   steep: z.optional(
     z.object({
       fromDays: z.int().check(z.gte(1), z.lte(180)),
       toDays: z.int().check(z.gte(1), z.lte(365)),
       stirEveryDays: z.int().check(z.gte(1), z.lte(30)),
-      gramsPerLitre: z.number().check(z.gt(0), z.lte(1000)),
+      gramsPerLitre: z.number().check(z.aboveZero(), z.lte(1000)),
     }),
   ),
 });

@@ -5,7 +5,7 @@ export const recipePartsSchema = z
   .array(
     z.object({
       ingredientId: z.string().check(z.minLength(1), z.maxLength(40)),
-      parts: z.number().check(z.gt(0), z.lte(1000)),
+      parts: z.number().check(z.aboveZero(), z.lte(1000)),
     }),
   )
   .check(z.minLength(1, 'A mix needs at least one part of something.'), z.maxLength(12));
@@ -15,7 +15,7 @@ export const layersSchema = z
   .array(
     z.object({
       mixId: z.string().check(z.minLength(1), z.maxLength(40)),
-      share: z.number().check(z.gt(0), z.lte(1)),
+      share: z.number().check(z.aboveZero(), z.lte(1)),
     }),
   )
   .check(

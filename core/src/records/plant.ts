@@ -45,9 +45,9 @@ export const varietySchema = z.object({
   setToRipe: z.optional(daysFromSet),
   /** above the mix when it is done, mm */
   heightMillimetres: z.optional(z.number().check(z.gte(50), z.lte(5000))),
-  fruitGrams: z.optional(z.number().check(z.gt(0), z.lte(5000))),
+  fruitGrams: z.optional(z.number().check(z.aboveZero(), z.lte(5000))),
   /** it is a kind that keeps: so many months on a cool shelf */
-  keepsMonths: z.optional(z.number().check(z.gt(0), z.lte(12))),
+  keepsMonths: z.optional(z.number().check(z.aboveZero(), z.lte(12))),
   colour: z.optional(z.string().check(z.trim(), z.maxLength(40))),
   use: z.optional(z.string().check(z.trim(), z.maxLength(80))),
   isGrafted: z.optional(z.boolean()),

@@ -31,7 +31,7 @@ export function productSchemaOf<I extends z.ZodMiniType<string>>(id: I) {
     unit: z.enum(PRODUCT_UNITS),
     label: z.optional(nutrientLabelSchema),
     /** density of a liquid or bulk density of a loose product: what a litre of it weighs */
-    kilogramsPerLitre: z.optional(z.number().check(z.gt(0), z.lte(5))),
+    kilogramsPerLitre: z.optional(z.number().check(z.aboveZero(), z.lte(5))),
     isOrganic: z.optional(z.boolean()),
     /** it makes dust that should not be breathed in */
     isDusty: z.optional(z.boolean()),

@@ -30,7 +30,7 @@ export const packSchema = z.object({
   productId: z.string().check(z.minLength(1), z.maxLength(40)),
   name: z.optional(name),
   /** in the product's own unit: litres, kilograms, pieces or metres */
-  amount: z.number().check(z.gt(0), z.lte(100_000)),
+  amount: z.number().check(z.aboveZero(), z.lte(100_000)),
   price: z.optional(z.number().check(z.gte(0), z.lte(100_000))),
   ...base,
 });

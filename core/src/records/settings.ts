@@ -84,6 +84,8 @@ export const settingsSchema = z.object({
   /** bags are kept on the dry side before nights colder than this, °C; left out: never */
   drierBelowCelsius: z.optional(z.number().check(z.gte(0), z.lte(15))),
   assumptions: z.record(z.string(), z.number()),
+  /** when a field was changed, where that was not at `changedAt`; also of fields that were taken away, as "frost" and "assumptions.youngCheck" */
+  stamps: z.optional(z.record(z.string().check(z.maxLength(80)), momentSchema)),
   changedAt: momentSchema,
 });
 

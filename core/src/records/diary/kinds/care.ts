@@ -60,9 +60,9 @@ export const sprayedEntry = z.object({
   name: z.optional(z.string().check(z.trim(), z.minLength(1), z.maxLength(80))),
   extent: z.enum(['test-leaf', 'whole']),
   /** of a liquid, or of a powder */
-  millilitresPerLitre: z.optional(z.number().check(z.gt(0), z.lte(1000))),
-  gramsPerLitre: z.optional(z.number().check(z.gt(0), z.lte(1000))),
-  litres: z.optional(z.number().check(z.gt(0), z.lte(200))),
+  millilitresPerLitre: z.optional(z.number().check(z.aboveZero(), z.lte(1000))),
+  gramsPerLitre: z.optional(z.number().check(z.aboveZero(), z.lte(1000))),
+  litres: z.optional(z.number().check(z.aboveZero(), z.lte(200))),
   asEntered,
   /** by its label: days until fruit may be picked, and until it may be sprayed again */
   harvestDays: z.optional(z.int().check(z.gte(0), z.lte(120))),
@@ -83,7 +83,7 @@ export const cleanedEntry = z
     heated: z.optional(
       z.object({
         celsius: z.number().check(z.gte(30), z.lte(120)),
-        minutes: z.number().check(z.gt(0), z.lte(20_000)),
+        minutes: z.number().check(z.aboveZero(), z.lte(20_000)),
       }),
     ),
   })

@@ -17,10 +17,10 @@ export const fedEntry = z.object({
   ...entryBase,
   ...inContainer,
   ...product,
-  amount: z.number().check(z.gt(0), z.lte(100_000)),
+  amount: z.number().check(z.aboveZero(), z.lte(100_000)),
   unit: z.enum(FEED_UNITS),
   /** water that it was given in, L; left out: dry */
-  litres: z.optional(z.number().check(z.gt(0), z.lte(500))),
+  litres: z.optional(z.number().check(z.aboveZero(), z.lte(500))),
   /** over the mix when left out; on the leaves, or into the reservoir or drum */
   into: z.optional(z.enum(['leaves', 'store'])),
   ...ofStep,
@@ -56,7 +56,7 @@ export const solutionEntry = z
     ...inContainer,
     what: z.enum(['reading', 'changed', 'topped-up']),
     /** that went in, L */
-    litres: z.optional(z.number().check(z.gt(0), z.lte(2000))),
+    litres: z.optional(z.number().check(z.aboveZero(), z.lte(2000))),
     ecMillisiemens: z.optional(z.number().check(z.gte(0), z.lte(20))),
     ph: z.optional(z.number().check(z.gte(0), z.lte(14))),
   })
@@ -72,11 +72,11 @@ export const teaEntry = z.object({
   kind: z.literal('tea'),
   ...entryBase,
   ...product,
-  litres: z.number().check(z.gt(0), z.lte(1000)),
+  litres: z.number().check(z.aboveZero(), z.lte(1000)),
   /** parts of water to one part of it, by its recipe; left out: as its product is dosed */
-  waterParts: z.optional(z.number().check(z.gt(0), z.lte(200))),
+  waterParts: z.optional(z.number().check(z.aboveZero(), z.lte(200))),
   /** of the diluted, for each bag, L */
-  litresPerBag: z.optional(z.number().check(z.gt(0), z.lte(50))),
+  litresPerBag: z.optional(z.number().check(z.aboveZero(), z.lte(50))),
 });
 
 export const teaTendedEntry = z.object({
@@ -85,7 +85,7 @@ export const teaTendedEntry = z.object({
   teaId: idSchema('entry'),
   what: z.enum(['stirred', 'strained', 'emptied']),
   /** liquid after straining, L */
-  litres: z.optional(z.number().check(z.gt(0), z.lte(1000))),
+  litres: z.optional(z.number().check(z.aboveZero(), z.lte(1000))),
 });
 
 /** What these bear on. */

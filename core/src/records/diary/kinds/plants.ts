@@ -60,7 +60,7 @@ export const toppedUpEntry = z.object({
   kind: z.literal('topped-up'),
   ...entryBase,
   ...inContainer,
-  litres: z.number().check(z.gt(0), z.lte(500)),
+  litres: z.number().check(z.aboveZero(), z.lte(500)),
   /** settled level afterwards, mm */
   levelMillimetres: z.number().check(z.gte(20), z.lte(1200)),
 });
@@ -112,7 +112,7 @@ export const pickingEntry = z
     ...entryBase,
     ...inContainer,
     ...maybeAtPlant,
-    kilograms: z.optional(z.number().check(z.gt(0), z.lte(100))),
+    kilograms: z.optional(z.number().check(z.aboveZero(), z.lte(100))),
     count: z.optional(z.int().check(z.gte(1), z.lte(5000))),
     asEntered,
     stage: z.optional(z.enum(PICK_STAGES)),

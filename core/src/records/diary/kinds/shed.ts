@@ -4,7 +4,7 @@ import { idSchema } from '../../ids.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
 
 const product = { productId: z.string().check(z.minLength(1), z.maxLength(40)) };
-const amount = z.number().check(z.gt(0), z.lte(100_000));
+const amount = z.number().check(z.aboveZero(), z.lte(100_000));
 const money = z.number().check(z.gte(0), z.lte(1_000_000));
 
 /** How a container was filled: with which mixes and what was worked in. */
@@ -17,7 +17,7 @@ export const filledEntry = z.object({
     .array(
       z.object({
         mixId: z.string().check(z.minLength(1), z.maxLength(40)),
-        litres: z.number().check(z.gt(0), z.lte(5000)),
+        litres: z.number().check(z.aboveZero(), z.lte(5000)),
       }),
     )
     .check(z.maxLength(4)),
@@ -28,7 +28,7 @@ export const filledEntry = z.object({
     .array(
       z.object({
         ...product,
-        grams: z.number().check(z.gt(0), z.lte(100_000)),
+        grams: z.number().check(z.aboveZero(), z.lte(100_000)),
         where: z.enum(['mixed', 'low', 'hole', 'top']),
         asEntered,
       }),
@@ -90,7 +90,7 @@ export const spentEntry = z.object({
 export const workedEntry = z.object({
   kind: z.literal('worked'),
   ...entryBase,
-  minutes: z.number().check(z.gt(0), z.lte(1440)),
+  minutes: z.number().check(z.aboveZero(), z.lte(1440)),
   /** timed on a round, or spent at the bench; left out: not said */
   during: z.optional(z.enum(['round', 'bench'])),
   containerIds: z.array(idSchema('container')).check(z.maxLength(400)),

@@ -17,14 +17,14 @@ export const shelvedEntry = z.object({
   /** beside a ripe apple or banana, which speeds it */
   isWithFruit: z.optional(z.boolean()),
   /** it is of a kind that keeps, and is drawn from little by little: so many fruits a week */
-  fruitsAWeek: z.optional(z.number().check(z.gt(0), z.lte(200))),
+  fruitsAWeek: z.optional(z.number().check(z.aboveZero(), z.lte(200))),
   /** what the grower expects it to keep, months */
-  keepsMonths: z.optional(z.number().check(z.gt(0), z.lte(12))),
+  keepsMonths: z.optional(z.number().check(z.aboveZero(), z.lte(12))),
   /** what came in that is in no picking */
   cropId: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   varietyId: z.optional(idSchema('variety')),
   count: z.optional(z.int().check(z.gte(1), z.lte(5000))),
-  kilograms: z.optional(z.number().check(z.gt(0), z.lte(500))),
+  kilograms: z.optional(z.number().check(z.aboveZero(), z.lte(500))),
   stage: z.optional(z.enum(PICK_STAGES)),
   asEntered,
 });

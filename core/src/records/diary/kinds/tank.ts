@@ -16,7 +16,7 @@ export const tankEntry = z
     /** what was still in it was poured out, to be made up new */
     isEmptied: z.optional(z.boolean()),
     /** that went in, L */
-    addedLitres: z.optional(z.number().check(z.gt(0), z.lte(20_000))),
+    addedLitres: z.optional(z.number().check(z.aboveZero(), z.lte(20_000))),
     ecMillisiemens: z.optional(z.number().check(z.gte(0), z.lte(20))),
     ph: z.optional(z.number().check(z.gte(0), z.lte(14))),
     asEntered,

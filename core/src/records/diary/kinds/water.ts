@@ -37,7 +37,7 @@ export const wateringEntry = z.object({
   kind: z.literal('watering'),
   ...entryBase,
   ...inContainer,
-  litres: z.number().check(z.gt(0), z.lte(200)),
+  litres: z.number().check(z.aboveZero(), z.lte(200)),
   /** poured from a measure of known litres, or judged by eye */
   isMeasured: z.boolean(),
   /** whether water came out at the bottom, or the store ran over */
@@ -47,7 +47,7 @@ export const wateringEntry = z.object({
   /** poured in goes, with pauses, and not all at once */
   isInGoes: z.optional(z.boolean()),
   /** ran off over the edge and never got into the mix, L; not part of `litres` */
-  spiltLitres: z.optional(z.number().check(z.gt(0), z.lte(200))),
+  spiltLitres: z.optional(z.number().check(z.aboveZero(), z.lte(200))),
   /** over the mix when left out; `store`: into the reservoir, drum, saucer or buried pots */
   into: z.optional(z.enum(['top', 'store'])),
   measureId: z.optional(idSchema('measure')),
@@ -58,10 +58,10 @@ export const wateringEntry = z.object({
 const dripLine = {
   emitters: z.int().check(z.gte(1), z.lte(50)),
   /** metres of a line that drips all along, in place of emitters */
-  metres: z.optional(z.number().check(z.gt(0), z.lte(200))),
+  metres: z.optional(z.number().check(z.aboveZero(), z.lte(200))),
   /** of each emitter, or of each metre */
-  litresPerHourEach: z.number().check(z.gt(0), z.lte(60)),
-  minutes: z.number().check(z.gt(0), z.lte(600)),
+  litresPerHourEach: z.number().check(z.aboveZero(), z.lte(60)),
+  minutes: z.number().check(z.aboveZero(), z.lte(600)),
   timesADay: z.int().check(z.gte(1), z.lte(12)),
   /** 1 Monday to 7 Sunday */
   weekdays: z.array(z.int().check(z.gte(1), z.lte(7))).check(z.minLength(1), z.maxLength(7)),
