@@ -28,6 +28,8 @@ const CORE = [
   'calendar',
   'records',
   'merge',
+  'garden-file',
+  'csv',
   'climate',
   'mixes',
   'products',
@@ -54,8 +56,8 @@ const BY_INDEX = {
 
 /** Imports go one way. Each layer may be taken from by those after it. */
 const PAGES = ['round', 'bags', 'season', 'bench', 'tally', 'files'];
-const LAYERS = ['workers', 'store', 'section', 'text', 'ui', 'pages', 'app'].map((l) => `web/src/${l}`);
-const ONE_WAY = 'Imports go one way: core ← workers ← store ← section ← text ← ui ← pages ← app.';
+const LAYERS = ['db', 'workers', 'store', 'section', 'text', 'ui', 'pages', 'app'].map((l) => `web/src/${l}`);
+const ONE_WAY = 'Imports go one way: core ← db ← workers ← store ← section ← text ← ui ← pages ← app.';
 
 /** Zones that keep each folder of a list from those after it. */
 const inOrder = (folders, message) =>

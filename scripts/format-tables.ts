@@ -23,7 +23,7 @@ interface Shape {
 
 /** Fields that every record and every entry has; they are named once. */
 const OF_RECORDS = new Set(['id', 'createdAt', 'changedAt', 'binnedAt']);
-const OF_ENTRIES = new Set(['id', 'kind', 'at', 'recordedAt', 'who', 'note', 'replaces']);
+const OF_ENTRIES = new Set(['id', 'kind', 'at', 'recordedAt', 'who', 'note', 'replaces', 'photoIds']);
 const MOST_SAFE = Number.MAX_SAFE_INTEGER;
 
 const shapeOf = (schema: z.ZodMiniType): Shape =>

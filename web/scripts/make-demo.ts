@@ -1,7 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { GardenEngine } from '@rundel/core/garden-state';
-import { readGardenFile, writeGardenFile } from '../src/store/garden-file.ts';
+import { readGardenFile, writeGardenFile } from '@rundel/core/garden-file';
 import { gardenStamp, lightened, type LastStates } from '../src/store/last-states.ts';
 
 /**

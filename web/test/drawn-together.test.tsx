@@ -7,7 +7,7 @@ import { clockSetTo } from '../src/store/clock.ts';
 import { useGardenState } from '../src/store/garden-context.tsx';
 import { GardenStore } from '../src/store/garden-store.ts';
 import { bagStatesQuery, forgetWorkers } from '../src/store/bag-states-query.ts';
-import { StorageError } from '../src/store/storage-error.ts';
+import { StorageError } from '../src/db/index.ts';
 import { DATABASE_NAMES } from '../src/store/garden-id.ts';
 import { workerPool } from '../src/workers/garden.ts';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';

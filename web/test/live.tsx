@@ -28,6 +28,13 @@ class ChannelHere extends BroadcastChannel {
   }
 }
 
+/** What a worker of a name answers with. */
+async function apiOf(name: string): Promise<object> {
+  if (name === 'away') return (await import('../src/workers/away.worker.ts')).api;
+  if (name === 'file') return (await import('../src/workers/file.worker.ts')).createFileApi();
+  return (await import('../src/workers/garden.worker.ts')).createApi();
+}
+
 /** A worker in this thread, which gets copies of what it is sent as between threads. */
 class WorkerHere {
   private readonly port: MessagePort;
@@ -35,11 +42,7 @@ class WorkerHere {
   constructor(_: URL, { name }: { readonly name: string }) {
     const { port1, port2 } = new MessageChannel();
     this.port = port1;
-    void (
-      name === 'away'
-        ? import('../src/workers/away.worker.ts').then(({ api }) => api)
-        : import('../src/workers/garden.worker.ts').then(({ createApi }) => createApi())
-    ).then((api) => expose(api, port2));
+    void apiOf(name).then((api) => expose(api, port2));
   }
 
   postMessage(message: unknown, transfer: Transferable[] = []): void {

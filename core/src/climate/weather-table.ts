@@ -114,10 +114,9 @@ function readMore(
 }
 
 function readNumber(text: string | undefined): number | undefined {
-  const trimmed = (text ?? '').trim().replace(',', '.');
-  if (trimmed === '') return undefined;
-  const number = Number(trimmed);
-  return Number.isFinite(number) ? number : undefined;
+  // "0x10" and "1e3" are slips and no numbers that a grower writes
+  const decimal = /^[+-]?(\d+([.,]\d*)?|[.,]\d+)$/.exec((text ?? '').trim());
+  return decimal ? Number(decimal[0].replace(',', '.')) : undefined;
 }
 
 function readDate(text: string, order: ColumnMapping['dateOrder']): Day | undefined {

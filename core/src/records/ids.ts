@@ -25,6 +25,7 @@ export const ID_PREFIXES = {
   case: 'cas',
   /** fruit that lies on the shelf together */
   lot: 'lot',
+  photo: 'pho',
 } as const;
 
 export type IdOf = keyof typeof ID_PREFIXES;

@@ -57,7 +57,7 @@ export {
   type TableName,
 } from './records.ts';
 export { type Trial, type TrialUnit } from './trial.ts';
-export { settingsSchema, type OwnedSupport, type Settings } from './settings.ts';
+export { settingsSchema, USUAL_SETTINGS, type OwnedSupport, type Settings } from './settings.ts';
 export { daySchema, momentSchema } from './time.ts';
 export {
   ALERT_KINDS,

@@ -89,5 +89,15 @@ export const settingsSchema = z.object({
   changedAt: momentSchema,
 });
 
+/** What a garden begins with, where nothing else was said. */
+export const USUAL_SETTINGS = {
+  gardenName: 'Garden',
+  latitudeDegrees: 50,
+  units: 'metric',
+  roundHours: [8, 18],
+  depthPracticeId: 'first-leaves',
+  assumptions: {},
+} as const;
+
 export type Settings = z.infer<typeof settingsSchema>;
 export type OwnedSupport = z.infer<typeof ownedSupport>;

@@ -2,8 +2,10 @@ import { Box, Button, ButtonBase } from '@mui/material';
 import { IconSettings } from '@tabler/icons-react';
 import { addDays, dayOf, momentAt } from '@rundel/core/calendar';
 import { lazy, Suspense, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { OnceButton } from '../ui/OnceButton.tsx';
 import { useGarden, useSavedToFile, type GardenId } from '../store/index.ts';
+import { savedWords } from '../text/file-text.ts';
 import { agoWords } from '../text/text.ts';
 
 const GardenMenuItems = lazy(() => import('./GardenMenuItems.tsx'));
@@ -91,18 +93,28 @@ const LINK = {
   whiteSpace: 'nowrap',
 } as const;
 
-/** How old the last file of the grower's own garden is. */
+/** How old the last file of the grower's own garden is; where it is time for a new one, the way to it. */
 function FileLine() {
-  const { clock } = useGarden();
+  const { clock, garden } = useGarden();
+  const navigate = useNavigate();
   const saved = useSavedToFile();
   // before it is known there is nothing to say, and the place for it is kept
+  const words =
+    saved === undefined
+      ? ''
+      : saved === null
+        ? 'Not saved to a file yet'
+        : `Saved to a file ${agoWords(dayOf(saved), dayOf(clock.now()))}`;
+  const { isDue } = savedWords(saved, dayOf(clock.now()), garden.entries);
+  if (isDue)
+    return (
+      <Button onClick={() => void navigate('/files')} sx={{ ...LINK, overflow: 'hidden' }}>
+        {words}: save a copy
+      </Button>
+    );
   return (
     <Box component="span" sx={{ whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}>
-      {saved === undefined
-        ? ''
-        : saved === null
-          ? 'Not saved to a file yet'
-          : `Saved to a file ${agoWords(dayOf(saved), dayOf(clock.now()))}`}
+      {words}
     </Box>
   );
 }

@@ -1,10 +1,13 @@
 import { Box, Button, Typography } from '@mui/material';
-import { lazy, Suspense, useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Outlet, useNavigate } from 'react-router';
 import {
   GardenProvider,
   rememberedGarden,
   rememberGarden,
+  told,
+  useAutoSaving,
+  useGarden,
   useGardenState,
   gardenToOpen,
   type GardenId,
@@ -16,6 +19,7 @@ import { Shell } from './Shell.tsx';
 import { useThemeChoice } from './theme/theme-choice.ts';
 
 const UndoBar = lazy(() => import('./UndoBar.tsx'));
+const ConflictDialog = lazy(() => import('./ConflictDialog.tsx'));
 const Welcome = lazy(() => import('./Welcome.tsx'));
 
 /** Opens the garden that was asked for and puts the shell round the places. */
@@ -68,13 +72,19 @@ function OpenedGarden({
           <Button variant="contained" onClick={state.retry}>
             Try again
           </Button>{' '}
+          <Button onClick={() => void state.goBack()}>Go back to the garden before the last file</Button>{' '}
           {gardenId === 'demo' && <Button onClick={() => change('own')}>Go to my own bags</Button>}
         </Box>
       );
     case 'none':
       return (
         <Suspense fallback={<Waiting label="One moment…" />}>
-          <Welcome onStart={state.start} onDemo={() => change('demo')} />
+          <Welcome
+            name={state.name}
+            onStart={state.start}
+            onStartFrom={state.startFrom}
+            onDemo={() => change('demo')}
+          />
         </Suspense>
       );
     case 'ready':
@@ -91,10 +101,30 @@ function OpenedGarden({
                 <UndoBar />
               </Suspense>
             )}
+            {state.open.conflict && (
+              <Suspense>
+                <ConflictDialog />
+              </Suspense>
+            )}
+            <Kept />
           </GardenProvider>
         </ThemeChoiceProvider>
       );
   }
+}
+
+/** How long a garden is shown before the one that it took the place of is let go of, ms. */
+const SHOWN_AFTER = 4000;
+
+/** Keeps what is shown: the file beside it up to date, and no database that nothing is in. */
+function Kept() {
+  const { store } = useGarden();
+  useAutoSaving();
+  useEffect(() => {
+    const timer = setTimeout(() => told(store.settled()), SHOWN_AFTER);
+    return () => clearTimeout(timer);
+  }, [store]);
+  return null;
 }
 
 /** The frame stands while the diary is read: nothing of it moves when the page comes. */

@@ -6,6 +6,7 @@ import type { Garden, SeasonsId, Settings } from '@rundel/core/records';
 import { frostYear } from '@rundel/core/season';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { GARDEN_FILES, OpenFile } from '../pages/files/OpenFile.tsx';
 import { UNIT_CHOICES } from '../ui/choices.tsx';
 import { FileButton } from '../ui/FileButton.tsx';
 import { Folded } from '../ui/Folded.tsx';
@@ -13,28 +14,28 @@ import { OnceButton } from '../ui/OnceButton.tsx';
 import { TownField } from '../ui/TownField.tsx';
 import { readPlace } from '../text/place-text.ts';
 import { shortDay } from '../text/text.ts';
-import { fetchTowns, newGarden, readGardenFile, realClock, told, type Town } from '../store/index.ts';
+import { fetchTowns, newGarden, realClock, type Town } from '../store/index.ts';
 import { guessFrom } from './guess.ts';
 
 /** First run: what can be guessed is said and not asked; two ways in, and a third for who has a file. */
 export default function Welcome({
+  name,
   onStart,
+  onStartFrom,
   onDemo,
 }: {
+  /** the garden's own name */
+  readonly name: string;
   onStart(garden: Garden): Promise<void>;
+  /** with what was put in a database from a file */
+  onStartFrom(database: string): Promise<void>;
   onDemo(): void;
 }) {
   const navigate = useNavigate();
-  const [problem, setProblem] = useState<string>();
+  const [file, setFile] = useState<File>();
   const start = async (garden: Garden, path: string) => {
     await onStart(garden);
     void navigate(path);
-  };
-  const open = async (file: File) => {
-    const reading = await readGardenFile(await file.text());
-    if (reading.kind === 'refused')
-      setProblem(`"${file.name}" was not opened. ${reading.problem} Nothing was changed.`);
-    else await start(reading.garden, '/round');
   };
   return (
     <Box
@@ -66,23 +67,26 @@ export default function Welcome({
         <Button variant="outlined" onClick={onDemo} sx={{ minHeight: 60, fontSize: '1.1rem' }}>
           Walk round the demo
         </Button>
-        <FileButton
-          accept=".json,application/json"
-          onFile={(file) => told(open(file))}
-          sx={{ justifyContent: 'flex-start' }}
-        >
+        <FileButton accept={GARDEN_FILES} onFile={setFile} sx={{ justifyContent: 'flex-start' }}>
           I have a garden file
         </FileButton>
-        {problem && (
-          <Typography role="alert" sx={{ color: 'error.main' }}>
-            {problem}
-          </Typography>
-        )}
         <Typography sx={{ color: 'text.secondary' }}>
           Everything stays in this browser; no account, no network. You can save it all to one file at any
           time.
         </Typography>
       </Stack>
+      {file && (
+        <OpenFile
+          file={file}
+          beside={{ garden: name, database: undefined }}
+          today={dayOf(realClock.now())}
+          onPut={async (database) => {
+            await onStartFrom(database);
+            void navigate('/round');
+          }}
+          onClose={() => setFile(undefined)}
+        />
+      )}
     </Box>
   );
 }

@@ -1,6 +1,6 @@
 import type { Garden } from '@rundel/core/records';
 import { GardenInWorkers } from '../workers/garden.ts';
-import type { OpenGarden } from './garden-context.tsx';
+import type { OpenGarden } from './open-garden.ts';
 import type { GardenId } from './garden-id.ts';
 import { containersInUse } from './selectors.ts';
 

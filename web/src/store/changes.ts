@@ -1,5 +1,5 @@
+import { RECORD_TABLES } from '@rundel/core/garden-file';
 import type { Entry, Garden, TableName } from '@rundel/core/records';
-import { RECORD_TABLES } from './db.ts';
 import type { RecordChange } from './garden-store.ts';
 import { newId } from './ids.ts';
 

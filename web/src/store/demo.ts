@@ -1,6 +1,6 @@
+import { LATEST_VERSION } from '@rundel/core/garden-file';
 import type { Garden } from '@rundel/core/records';
 import type { LastStates } from './last-states.ts';
-import { LATEST_VERSION } from './migrations.ts';
 
 /** What is fetched of the demo: its garden, and how its bags stand on its first evening. */
 interface Fetched {

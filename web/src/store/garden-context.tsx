@@ -1,89 +1,32 @@
-import {
-  type Garden,
-  liveEntries,
-  type LiveEntries,
-  type Draft,
-  type Entry,
-  type RecordOf,
-  type Settings,
-  type TableName,
-} from '@rundel/core/records';
-import { offsetMinutesOf } from '@rundel/core/calendar';
+import type { Draft, Entry, Garden } from '@rundel/core/records';
+import { mergeRecord } from '@rundel/core/merge';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { bagStatesQuery } from './bag-states-query.ts';
 import { inverse, withoutStep, type Change } from './changes.ts';
-import { clockSetTo, realClock, type Clock } from './clock.ts';
-import { demoMoment, fetchDemo, fetchDemoStates, noteDemoStored } from './demo.ts';
-import { readLastStates } from './kept-states.ts';
-import type { LastStates } from './last-states.ts';
-import type { SetAside } from './garden-file.ts';
-import { startWorkers } from '../workers/garden.ts';
+import { clockSetTo } from './clock.ts';
+import { ConflictError, type Conflict } from './conflict.ts';
+import { fetchDemo } from './demo.ts';
+import { DATABASE_NAMES, rememberGarden, type GardenId } from './garden-id.ts';
 import { GardenStore, type RecordChange } from './garden-store.ts';
 import { newId } from './ids.ts';
 import { intoLots } from './lots.ts';
-import { pause } from './pause.ts';
-import { bagStatesQuery } from './bag-states-query.ts';
-import { DATABASE_NAMES, rememberGarden, type GardenId } from './garden-id.ts';
+import {
+  openGarden,
+  withGarden,
+  type AskedConflict,
+  type GardenState,
+  type LastChange,
+  type Loaded,
+  type OpenGarden,
+} from './open-garden.ts';
+import { startWorkers } from '../workers/garden.ts';
 
 /**
  * So long a change waits for what it does to the bags' water, so that both are drawn at once, ms. What takes longer is
  * drawn after it.
  */
 const DRAWN_TOGETHER = 60;
-
-/** What was done last, for the word at the foot of the screen. */
-export interface LastChange {
-  readonly label: string;
-  readonly canUndo: boolean;
-  /** grows by one with each change, so that the same label twice are two changes */
-  readonly number: number;
-}
-
-/** What every place works with. */
-export interface OpenGarden {
-  readonly gardenId: GardenId;
-  readonly clock: Clock;
-  readonly garden: Garden;
-  /** the entries that count, oldest first */
-  readonly live: LiveEntries;
-  readonly setAside: readonly SetAside[];
-  /** how its bags stood when they were last worked out on this device */
-  readonly lastStates: LastStates | undefined;
-  readonly store: GardenStore;
-  /** Writes entries; the promise rejects with a StorageError and nothing is changed when the browser refuses. */
-  record(drafts: readonly Draft[], label: string): Promise<readonly Entry[]>;
-  /** Takes entries out of account; they stay on record and can be brought back. */
-  remove(entryIds: readonly string[], label: string): Promise<void>;
-  /** Writes records, with entries that belong to the same act. */
-  saveRecords(records: readonly RecordChange[], drafts: readonly Draft[], label: string): Promise<void>;
-  /** Puts records in the bin, from which they can be taken out again. */
-  bin<T extends TableName>(table: T, records: readonly RecordOf<T>[], label: string): Promise<void>;
-  saveSettings(settings: Settings): Promise<void>;
-  /** Another garden in this one's place (open file, clear); the former can be had back until the page is left. */
-  replaceGarden(next: Garden, label: string): Promise<void>;
-  undo(): Promise<void>;
-  redo(): Promise<void>;
-  /** Puts the demo back to its first evening, whatever was done in it. */
-  restartDemo(): Promise<void>;
-  /** Moves the demo's clock to a later moment; nothing else has a clock to move. */
-  moveDemoTo(moment: string): Promise<void>;
-  readonly lastChange: LastChange | undefined;
-}
-
-export type GardenState =
-  | { readonly kind: 'loading' }
-  | { readonly kind: 'failed'; readonly error: Error; retry(): void }
-  | { readonly kind: 'none'; start(garden: Garden): Promise<void> }
-  | { readonly kind: 'ready'; readonly open: OpenGarden };
-
-interface Loaded {
-  readonly garden: Garden;
-  /** the entries that count */
-  readonly live: LiveEntries;
-  readonly setAside: readonly SetAside[];
-  readonly clock: Clock;
-  readonly lastStates: LastStates | undefined;
-}
 
 type Undoable =
   | { readonly kind: 'change'; readonly change: Change }
@@ -106,51 +49,6 @@ export function GardenProvider({
   readonly children: ReactNode;
 }) {
   return <Context value={open}>{children}</Context>;
-}
-
-/** Reads a garden, and puts its diary in order while nothing is drawn yet: the first drawing has enough to do. */
-async function openGarden(
-  store: GardenStore,
-  gardenId: GardenId,
-  known: Loaded | null | undefined,
-): Promise<Loaded | null> {
-  const loaded = await loadGarden(store, gardenId, known?.clock);
-  await pause();
-  const live = loaded && liveEntries(loaded.garden.entries);
-  await pause();
-  return loaded && live && { ...loaded, live };
-}
-
-/** The same with its garden as it became; a diary that is the same is not put in order again. */
-function withGarden(loaded: Loaded, garden: Garden): Loaded {
-  const isSame = garden.entries === loaded.garden.entries;
-  return { ...loaded, garden, live: isSame ? loaded.live : liveEntries(garden.entries) };
-}
-
-/** @param running the clock that runs already when a garden is read again: it never goes back */
-async function loadGarden(
-  store: GardenStore,
-  gardenId: GardenId,
-  running: Clock | undefined,
-): Promise<Omit<Loaded, 'live'> | null> {
-  const found = await store.load();
-  if (gardenId === 'own')
-    return found ? { ...found, clock: realClock, lastStates: await readLastStates(store) } : null;
-  const [demo, lastStates] = found
-    ? [undefined, await readLastStates(store)]
-    : await Promise.all([fetchDemo(), fetchDemoStates()]);
-  if (demo) {
-    // it is stored once it is on the screen; what is written meanwhile waits for that
-    store.beginWith(demo.garden, { demoStart: demo.savedAt }, noteDemoStored);
-  }
-  const garden = found?.garden ?? demo?.garden;
-  if (!garden) return null;
-  const start = String(demo?.savedAt ?? (await store.readNote('demoStart')) ?? garden.settings.changedAt);
-  const movedTo = demo ? undefined : ((await store.readNote('demoMoment')) as string | undefined);
-  const moment = demoMoment(start, movedTo, garden);
-  const isAhead = running !== undefined && Date.parse(running.now()) >= Date.parse(moment);
-  const clock = isAhead ? running : clockSetTo(moment, offsetMinutesOf(start));
-  return { garden, setAside: found?.setAside ?? [], clock, lastStates };
 }
 
 /** Opens a garden and keeps it in step with what is written to it. */
@@ -193,27 +91,59 @@ export function useGardenState(gardenId: GardenId): GardenState {
     setLastChange((last) => ({ label, canUndo, number: (last?.number ?? 0) + 1 }));
   }, []);
 
+  const [conflict, setConflict] = useState<AskedConflict>();
+  const asked = useCallback(
+    (found: Conflict) =>
+      new Promise<'mine' | 'theirs'>((resolve) =>
+        setConflict({
+          ...found,
+          choose(whose) {
+            setConflict(undefined);
+            resolve(whose);
+          },
+        }),
+      ),
+    [],
+  );
+  /** Writes records; where another tab has changed the same, the grower is asked whose counts. */
+  const write = useCallback(
+    async (change: Change): Promise<Change> => {
+      if (change.records.length === 0) {
+        await store.append(change.entries);
+        return change;
+      }
+      try {
+        return { ...change, records: await store.write(change.records, change.entries) };
+      } catch (error) {
+        if (!(error instanceof ConflictError)) throw error;
+        const { conflict: found } = error;
+        const settled = decided(found, await asked(found));
+        const records = change.records.map((r) => (r.after.id === settled.after.id ? settled : r));
+        return write({ ...change, records });
+      }
+    },
+    [asked, store],
+  );
   const apply = useCallback(
-    async (change: Change) => {
-      const written =
-        change.records.length === 0
-          ? store.append(change.entries)
-          : store.write(change.records, change.entries);
+    async (change: Change): Promise<Change> => {
+      const written = write(change);
       const before = client.getQueryData<Loaded | null>(key);
       const next = before && withChange(before.garden, change);
       const answered =
         next && client.prefetchQuery(bagStatesQuery({ garden: next, clock: before.clock, gardenId }));
-      await written;
+      const stored = await written;
       await Promise.race([answered, new Promise((resolve) => setTimeout(resolve, DRAWN_TOGETHER))]);
+      const isAsForeseen = stored.records.every(({ after }, i) => isSameRow(after, change.records[i]?.after));
       patch((loaded) =>
         withGarden(
           loaded,
-          next && loaded.garden === before.garden ? next : withChange(loaded.garden, change),
+          next && isAsForeseen && loaded.garden === before.garden ? next : withChange(loaded.garden, stored),
         ),
       );
       others.current?.postMessage('changed');
+      return stored;
     },
-    [client, key, patch, store, gardenId],
+    [client, key, patch, write, gardenId],
   );
 
   const loaded = query.data;
@@ -239,8 +169,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
     };
     const perform = (change: Change) =>
       attempt(async () => {
-        await apply(change);
-        done.current.push({ kind: 'change', change });
+        done.current.push({ kind: 'change', change: await apply(change) });
         undone.current = [];
         notify(change.label, true);
       });
@@ -255,8 +184,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
         if (!last) return notify('There is nothing more to undo.', false);
         if (last.kind === 'change') {
           const back = inverse(last.change, clock.now());
-          await apply(back);
-          to.push({ kind: 'change', change: back });
+          to.push({ kind: 'change', change: await apply(back) });
         } else {
           const current = (await store.load())?.garden ?? garden;
           const next = withoutStep(last.before, last.after, current);
@@ -277,6 +205,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
       lastStates: loaded.lastStates,
       store,
       lastChange,
+      conflict,
       async record(drafts, label) {
         const entries = finished(drafts);
         await perform({ label, entries, records: [] });
@@ -299,7 +228,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
       },
       saveSettings: (settings) =>
         attempt(async () => {
-          const saved = await store.writeSettings({ ...settings, changedAt: clock.now() });
+          const saved = await store.writeSettings(garden.settings, settings, clock.now());
           patch((now) => withGarden(now, { ...now.garden, settings: saved }));
           others.current?.postMessage('changed');
         }),
@@ -307,6 +236,21 @@ export function useGardenState(gardenId: GardenId): GardenState {
         attempt(async () => {
           await replace(next);
           done.current.push({ kind: 'replaced', before: garden, after: next, label });
+          undone.current = [];
+          notify(label, true);
+        }),
+      moveTo: (database, isSame, label) =>
+        attempt(async () => {
+          await store.moveTo(database, isSame);
+          const next = await store.load();
+          if (!next) throw new Error('The garden that was opened cannot be read.');
+          patch((now) => ({
+            ...withGarden(now, next.garden),
+            setAside: next.setAside,
+            lastStates: undefined,
+          }));
+          others.current?.postMessage('changed');
+          done.current.push({ kind: 'replaced', before: garden, after: next.garden, label });
           undone.current = [];
           notify(label, true);
         }),
@@ -328,22 +272,56 @@ export function useGardenState(gardenId: GardenId): GardenState {
           patch((now) => ({ ...now, clock: clockSetTo(moment, clock.offsetMinutes) }));
         }),
     };
-  }, [apply, lastChange, loaded, patch, notify, store, gardenId]);
+  }, [apply, conflict, lastChange, loaded, patch, notify, store, gardenId]);
 
   const { refetch } = query;
   return useMemo((): GardenState => {
     if (query.isPending) return { kind: 'loading' };
-    if (query.isError) return { kind: 'failed', error: query.error, retry: () => void refetch() };
+    if (query.isError)
+      return {
+        kind: 'failed',
+        error: query.error,
+        retry: () => void refetch(),
+        async goBack() {
+          const isBack = await store.goBack();
+          if (isBack) await refetch();
+          return isBack;
+        },
+      };
     if (open) return { kind: 'ready', open };
     return {
       kind: 'none',
+      name: store.name,
       async start(garden) {
         await store.replace(garden);
         rememberGarden(gardenId);
         await refetch();
       },
+      async startFrom(database) {
+        await store.moveTo(database, false);
+        rememberGarden(gardenId);
+        await refetch();
+      },
     };
   }, [open, query.error, query.isError, query.isPending, refetch, store, gardenId]);
+}
+
+/** A change as the grower settled it: what nobody disputes from both, the rest from whom they said. */
+function decided(
+  { table, before, after, current, disputed }: Conflict,
+  whose: 'mine' | 'theirs',
+): RecordChange {
+  const { merged } = mergeRecord(before, after, current);
+  const theirs = Object.fromEntries(disputed.map((field) => [field, (current as unknown as Row)[field]]));
+  const chosen = whose === 'mine' ? merged : { ...merged, ...theirs };
+  return { table, before: current, after: chosen };
+}
+
+type Row = Readonly<Record<string, unknown>>;
+
+/** Whether a record was written as it was to be, but for its moment. */
+function isSameRow(written: object, wanted: object | undefined): boolean {
+  return JSON.stringify(written) === JSON.stringify(wanted);
 }
 
 /**

@@ -1,17 +1,39 @@
+import { problemOf, RECORD_TABLES, type Progress, type RowsRead } from '@rundel/core/garden-file';
+import { mergeRecord, momentAfter, withChanges } from '@rundel/core/merge';
 import {
-  type Garden,
   entrySchema,
-  type Entry,
   RECORD_SCHEMAS,
   settingsSchema,
+  type Entry,
+  type Garden,
   type RecordOf,
   type Settings,
   type TableName,
 } from '@rundel/core/records';
 import type * as z from '@rundel/core/schema';
-import { GardenDb, RECORD_TABLES } from './db.ts';
-import { problemOf, readRows, ROWS_A_PART, type SetAside } from './garden-file.ts';
-import { StorageError } from './storage-error.ts';
+import {
+  countRows,
+  databaseOf,
+  formerOf,
+  GardenDb,
+  goBack,
+  MOVED,
+  MovedError,
+  moveTo,
+  nextDatabase,
+  readGarden,
+  rowsOf,
+  settle,
+  StorageError,
+  storageError,
+  writeGarden,
+  WRITES,
+  type Beside,
+  type DeviceNote,
+  type StoredGarden,
+} from '../db/index.ts';
+import { ConflictError } from './conflict.ts';
+import { pause } from './pause.ts';
 
 /** A record that was written, with what stood there before (undefined when it is new). */
 export interface RecordChange<T extends TableName = TableName> {
@@ -32,15 +54,47 @@ function checkedBy<S extends z.ZodMiniType>(schema: S, row: unknown): z.output<S
 /** How long a garden that was begun with is on the screen before it is written, ms. */
 const WRITTEN_AFTER = 1200;
 
+/** These are of the garden that was; what else this device noted stays when another takes its place. */
+const OF_THE_GARDEN: ReadonlySet<string> = new Set([
+  'walk',
+  'planting',
+  'fillPlan',
+  'lastStates',
+  'autoSave',
+]);
+
+const MOVED_WORDS =
+  'The garden was opened from a file in another tab. Nothing was changed, and what you entered is still on the screen.';
+
+/** Draws a piece of work to its end, and lets taps and frames go first. */
+async function paced(work: Generator<Progress, RowsRead, undefined>): Promise<RowsRead> {
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+    await pause();
+  }
+}
+
 /**
  * One garden in the browser's database: the only way in and out of it. Everything is checked by its schema before
  * it is written, and what is stored is what the schema returned.
  */
 export class GardenStore {
-  private readonly db: GardenDb;
+  private db: Promise<GardenDb> | undefined;
+  /** how often the database had been written to when this store last read it or wrote to it; undefined before the first */
+  private seen: number | undefined;
 
-  constructor(readonly name: string) {
-    this.db = new GardenDb(name);
+  /** @param name of the garden; it is in a database of this name, or in one that the directory names */
+  constructor(readonly name: string) {}
+
+  private opened(): Promise<GardenDb> {
+    return (this.db ??= databaseOf(this.name).then((name) => new GardenDb(name)));
+  }
+
+  /** The name of the database that holds the garden. */
+  async databaseName(): Promise<string> {
+    await this.begun;
+    return (await this.opened()).name;
   }
 
   /** What was begun with and is not written yet: everything else waits for it. */
@@ -52,110 +106,218 @@ export class GardenStore {
    */
   beginWith(garden: Garden, notes: Readonly<Record<string, unknown>>, then: () => void): void {
     const rested = new Promise((resolve) => setTimeout(resolve, WRITTEN_AFTER));
-    const written = rested.then(() => this.written(garden, notes));
+    const written = rested.then(() => this.guarded((db) => writeGarden(db, garden, { notes })));
     this.begun = written.catch(() => undefined);
     void written.then(then).catch(() => undefined);
   }
 
   /** The whole garden, or undefined before the first settings are written. Rows that do not read are set aside. */
-  async load(): Promise<{ readonly garden: Garden; readonly setAside: readonly SetAside[] } | undefined> {
+  async load(): Promise<StoredGarden | undefined> {
     await this.begun;
-    return this.guarded(async () => {
-      // all tables are asked for at once: one after another each waits for the one before
-      const names = [...RECORD_TABLES, 'entries'];
-      const [row, ...found] = await this.db.transaction('r', [...names, 'settings'], () =>
-        Promise.all([
-          this.db.settings.get('settings'),
-          ...names.map((table): PromiseLike<unknown[]> => this.db.table(table).toArray()),
-        ]),
-      );
-      if (!row) return undefined;
-      const tables = Object.fromEntries(names.map((table, i) => [table, found[i]]));
-      const { rows, setAside } = await readRows(tables);
-      return { garden: { ...rows, settings: settingsSchema.parse(row) }, setAside };
-    });
+    // another tab may have opened the garden anew
+    const name = await this.guarded(() => databaseOf(this.name));
+    if (this.db && (await this.opened()).name !== name) this.close();
+    const stored = await this.guarded((db) => readGarden(db, paced));
+    this.seen = stored?.writes ?? 0;
+    return stored;
   }
 
   /** Appends entries, all or none. */
   async append(entries: readonly Entry[]): Promise<readonly Entry[]> {
     const checked = entries.map((entry) => checkedBy(entrySchema, entry));
-    await this.begun;
-    // a bulk write by itself keeps the rows that went well; inside a transaction it is all or none
-    await this.guarded(() => this.db.transaction('rw', 'entries', () => this.db.entries.bulkAdd(checked)));
+    await this.writing(['entries'], async (db) => {
+      await db.entries.bulkAdd(checked);
+    });
     return checked;
   }
 
-  /** Writes records and entries together, all or none. */
-  async write(records: readonly RecordChange[], entries: readonly Entry[] = []): Promise<void> {
-    const rows = records.map(({ table, after }) => ({ table, row: checkedBy(RECORD_SCHEMAS[table], after) }));
+  /**
+   * Writes records and entries together, all or none. A record that somebody else has changed since is written with both changes
+   * where they do not meet.
+   *
+   * @returns the records as they were written
+   * @throws ConflictError where both changed the same field
+   */
+  async write(
+    records: readonly RecordChange[],
+    entries: readonly Entry[] = [],
+  ): Promise<readonly RecordChange[]> {
+    const rows = records.map((change) => ({
+      ...change,
+      after: checkedBy(RECORD_SCHEMAS[change.table], change.after),
+    })) as RecordChange[];
     const checked = entries.map((entry) => checkedBy(entrySchema, entry));
-    await this.begun;
-    await this.guarded(() =>
-      this.db.transaction('rw', [...RECORD_TABLES, 'entries'], async () => {
-        for (const { table, row } of rows) await this.db.table(table).put(row);
-        if (checked.length > 0) await this.db.entries.bulkAdd(checked);
-      }),
-    );
+    return this.writing([...RECORD_TABLES, 'entries'], async (db) => {
+      const written: RecordChange[] = [];
+      for (const change of rows) {
+        const current = (await db.table(change.table).get(change.after.id)) as
+          RecordOf<TableName> | undefined;
+        const after = { ...this.met(change, current) } as RecordOf<TableName>;
+        await db.table(change.table).put(after);
+        written.push({ ...change, after } as RecordChange);
+      }
+      if (checked.length > 0) await db.entries.bulkAdd(checked);
+      return written;
+    });
   }
 
-  async writeSettings(settings: Settings): Promise<Settings> {
-    const checked = checkedBy(settingsSchema, settings);
-    await this.begun;
-    await this.guarded(() => this.db.settings.put({ ...checked, id: 'settings' }));
-    return checked;
+  /** A change to a record with what somebody else made of it meanwhile. */
+  private met({ table, before, after }: RecordChange, current: RecordOf<TableName> | undefined) {
+    const changedAt = momentAfter(after.changedAt, current === before ? undefined : current?.changedAt);
+    const isAsKnown = !before || !current || current.changedAt === before.changedAt;
+    if (isAsKnown) return current && before ? { ...after, changedAt } : after;
+    const { merged, disputed } = mergeRecord<RecordOf<TableName>>(before, after, current);
+    if (disputed.length > 0) throw new ConflictError({ table, before, after, current, disputed });
+    return checkedBy(RECORD_SCHEMAS[table], { ...merged, changedAt });
   }
 
-  /** Puts another garden in this one's place, in one transaction: either all of it or nothing changes. */
-  async replace(garden: Garden): Promise<void> {
-    await this.begun;
-    // these name bags of the garden that was; what else this device noted stays
-    await this.written(garden, {}, ['walk', 'planting', 'fillPlan', 'lastStates']);
+  /**
+   * Changes settings field by field: what another tab has changed meanwhile stays.
+   *
+   * @param before as they were when the change was begun
+   * @returns as they are stored now
+   */
+  async writeSettings(before: Settings, after: Settings, now: string): Promise<Settings> {
+    checkedBy(settingsSchema, after);
+    return this.writing(['settings'], async (db) => {
+      const row = await db.settings.get('settings');
+      const current = row && settingsSchema.safeParse(row);
+      const settings = checkedBy(
+        settingsSchema,
+        withChanges(current?.success ? current.data : before, before, after, now),
+      );
+      await db.settings.put({ ...settings, id: 'settings' });
+      return settings;
+    });
   }
 
-  private async written(
-    garden: Garden,
-    notes: Readonly<Record<string, unknown>>,
-    forgotten: readonly string[] = [],
-  ): Promise<void> {
-    await this.guarded(() =>
-      this.db.transaction('rw', [...RECORD_TABLES, 'entries', 'settings', 'device'], async () => {
-        for (const table of [...RECORD_TABLES, 'entries']) await this.db.table(table).clear();
-        await this.db.device.bulkDelete([...forgotten]);
-        for (const [key, value] of Object.entries(notes)) await this.db.device.put({ key, value });
-        for (const table of RECORD_TABLES) await this.db.table(table).bulkAdd([...garden[table]]);
-        // in parts, so that the screen answers meanwhile
-        for (let from = 0; from < garden.entries.length; from += ROWS_A_PART)
-          await this.db.entries.bulkAdd(garden.entries.slice(from, from + ROWS_A_PART));
-        await this.db.settings.put({ ...garden.settings, id: 'settings' });
-      }),
-    );
+  /**
+   * Puts another garden in this one's place. It is written to a database of its own, counted, and only then is that one taken for
+   * the other; until it has been shown once, the former stays.
+   *
+   * @param beside what goes with it; rows that were set aside before stay with the garden that they were in
+   */
+  async replace(garden: Garden, beside: Beside = {}): Promise<void> {
+    await this.begun;
+    await this.guarded(async (db) => {
+      if ((await db.settings.count()) === 0) return writeGarden(db, garden, beside);
+      const next = new GardenDb(nextDatabase(this.name));
+      try {
+        await writeGarden(next, garden, beside);
+        if ((await countRows(next)) !== rowsOf(garden))
+          throw new StorageError('What was written could not be read back. Nothing was changed.');
+        await this.takeOver(next, false);
+      } catch (error) {
+        await next.delete();
+        throw error;
+      }
+      return undefined;
+    });
+  }
+
+  /**
+   * Takes a database that was filled for the one that the garden is in: notes of this device go along.
+   *
+   * @param name of the database, filled by a worker
+   * @param isSame the garden that was is in it: notes that name its bags go along too
+   */
+  async moveTo(name: string, isSame: boolean): Promise<void> {
+    await this.begun;
+    await this.guarded(() => this.takeOver(new GardenDb(name), isSame));
+  }
+
+  private async takeOver(next: GardenDb, isSame: boolean): Promise<void> {
+    const db = await this.opened();
+    const notes = await db.device.toArray();
+    const known = new Set((await next.device.toArray()).map(({ key }) => key));
+    const stays = ({ key }: DeviceNote) =>
+      !known.has(key) && key !== MOVED && key !== WRITES && (isSame || !OF_THE_GARDEN.has(key));
+    await next.device.bulkPut(notes.filter(stays));
+    await db.transaction('rw', 'device', async () => {
+      if (this.seen !== undefined && ((await db.device.get(WRITES))?.value ?? 0) !== this.seen)
+        throw new StorageError(
+          'Something was written in another tab meanwhile. Nothing was changed here. Look at it, and try again.',
+        );
+      await db.device.put({ key: MOVED, value: next.name });
+    });
+    await moveTo(this.name, next.name);
+    db.close();
+    this.db = Promise.resolve(next);
+    this.seen = 0;
+  }
+
+  /** The garden has been shown: where it was before is let go of. */
+  async settled(): Promise<void> {
+    await this.guarded(() => settle(this.name));
+  }
+
+  /** Whether the garden as it was before the last opening is still there. */
+  async hasFormer(): Promise<boolean> {
+    return (await this.guarded(() => formerOf(this.name))) !== undefined;
+  }
+
+  /** Goes back to the garden before the last opening. */
+  async goBack(): Promise<boolean> {
+    const isBack = await this.guarded(async () => {
+      this.close();
+      return goBack(this.name);
+    });
+    if (isBack) await this.guarded((db) => db.device.delete(MOVED));
+    return isBack;
   }
 
   async readNote(key: string): Promise<unknown> {
-    return this.guarded(async () => (await this.db.device.get(key))?.value);
+    return this.guarded(async (db) => (await db.device.get(key))?.value);
   }
 
   async writeNote(key: string, value: unknown): Promise<void> {
-    await this.guarded(() => this.db.device.put({ key, value }));
+    await this.guarded((db) => db.device.put({ key, value }));
   }
 
   close(): void {
-    this.db.close();
+    void this.db?.then((db) => db.close());
+    this.db = undefined;
+  }
+
+  /** One write, all or none, counted; not into a database that the garden has left. */
+  private async writing<T>(tables: readonly string[], work: (db: GardenDb) => Promise<T>): Promise<T> {
+    await this.begun;
+    const once = () =>
+      this.guarded(async (db) => {
+        const { product, count } = await db.transaction('rw', [...tables, 'device'], async () => {
+          const [moved, writes] = await db.device.bulkGet([MOVED, WRITES]);
+          if (moved) throw new MovedError(MOVED_WORDS);
+          const written = await work(db);
+          const before = Number(writes?.value ?? 0);
+          await db.device.put({ key: WRITES, value: before + 1 });
+          return { product: written, count: before };
+        });
+        if (count === this.seen) this.seen = count + 1;
+        return product;
+      });
+    try {
+      return await once();
+    } catch (error) {
+      if (!(error instanceof MovedError) || (await this.hasMoved())) throw error;
+      // the page was closed in the midst of a move, which was never made
+      await this.guarded((db) => db.device.delete(MOVED));
+      return once();
+    }
+  }
+
+  /** Whether the garden is in another database than this store believes; if so, it goes there from now on. */
+  private async hasMoved(): Promise<boolean> {
+    const isElsewhere = (await databaseOf(this.name)) !== (await this.databaseName());
+    if (isElsewhere) this.close();
+    return isElsewhere;
   }
 
   /** A foreign error is wrapped once, with its cause, in words for a person. */
-  private async guarded<T>(work: () => PromiseLike<T>): Promise<T> {
+  private async guarded<T>(work: (db: GardenDb) => PromiseLike<T>): Promise<T> {
     try {
-      return await work();
+      return await work(await this.opened());
     } catch (cause) {
-      if (cause instanceof StorageError) throw cause;
-      const why = cause instanceof Error ? cause.message : String(cause);
-      throw new StorageError(
-        `The browser could not store or read this garden (${why}). Nothing was changed.`,
-        {
-          cause,
-        },
-      );
+      throw storageError(cause);
     }
   }
 }

@@ -1,18 +1,11 @@
 export { type Change } from './changes.ts';
 export { moneyIn, useMoney, type Money } from './money.ts';
 export { realClock, type Clock } from './clock.ts';
-export { readGardenFile, writeGardenFile, type FileReading, type SetAside } from './garden-file.ts';
-export {
-  GardenProvider,
-  useGarden,
-  useGardenState,
-  type GardenState,
-  type OpenGarden,
-} from './garden-context.tsx';
+export { GardenProvider, useGarden, useGardenState } from './garden-context.tsx';
+export { type AskedConflict, type GardenState, type OpenGarden } from './open-garden.ts';
 export { type RecordChange } from './garden-store.ts';
-export { told } from './storage-error.ts';
+export { told } from '../db/index.ts';
 export { newId } from './ids.ts';
-export { mergeGardens } from './merge.ts';
 export { useNoteSavedToFile, useSavedToFile } from './saved-to-file.ts';
 export { fetchTowns, type Town } from './towns.ts';
 export { newGarden } from './new-garden.ts';
@@ -22,3 +15,5 @@ export { rememberGarden, rememberedGarden, gardenToOpen, type GardenId } from '.
 export { unitFormatIn, useUnitFormat, type UnitFormat } from './unit-format.ts';
 export { useBags, type Bag } from './bags.ts';
 export { useAwayPlan, useDryDays, type AwayState } from './away.ts';
+export { canSaveItself, useAutoSave, useAutoSaving } from './auto-save.ts';
+export { useStorageRoom } from './storage-room.ts';

@@ -1,4 +1,4 @@
-import type { Garden, Settings } from '@rundel/core/records';
+import { USUAL_SETTINGS, type Garden, type Settings } from '@rundel/core/records';
 import { newId } from './ids.ts';
 import { USUAL_SIGN } from './money.ts';
 
@@ -12,12 +12,11 @@ export function newGarden(
   const can = { id: newId('measure'), kind: 'can' as const, name: 'can', litres: 10, ...stamps };
   return {
     settings: {
+      ...USUAL_SETTINGS,
+      roundHours: [...USUAL_SETTINGS.roundHours],
       currency: USUAL_SIGN[chosen.units],
       ...chosen,
-      roundHours: [8, 18],
       wateringMeasureId: can.id,
-      depthPracticeId: 'first-leaves',
-      assumptions: {},
       changedAt: now,
     },
     places: [{ id: newId('place'), name: 'Outside the door', cover: 'open', order: 0, ...stamps }],

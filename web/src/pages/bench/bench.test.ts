@@ -6,7 +6,7 @@ import { liveEntries, type Entry, type Product } from '@rundel/core/records';
 import { findProduct, scoopsOf } from '@rundel/core/products';
 import { mixOf } from '@rundel/core/mixes';
 import { shoppingList } from '@rundel/core/stock';
-import Papa from 'papaparse';
+import { readCsv } from '@rundel/core/csv';
 import { describe, expect, it } from 'vitest';
 import { productAmount, grams, priceUnit } from '../../text/product-text.ts';
 import { moneyIn, unitFormatIn, type Bag } from '../../store/index.ts';
@@ -334,7 +334,7 @@ describe('a shopping list in words', () => {
   });
 
   it('as CSV has every line, in SI units', () => {
-    const rows = Papa.parse<Record<string, string>>(listAsCsv(list, packs, [], us), { header: true }).data;
+    const rows = readCsv(listAsCsv(list, packs, [], us)).rows;
     expect(rows.map((r) => [r['product'], r['need'], r['from_shed'], r['price']])).toEqual([
       ['Coir', '80', '0', '18.70'],
       ['Perlite', '20', '0', ''],

@@ -26,7 +26,14 @@ import { FileButton } from '../../ui/FileButton.tsx';
 import { shortDay } from '../../text/text.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat, told } from '../../store/index.ts';
-import { firstMapping, isWhole, mappingSchema, readCsv, sortDays, type CsvTable } from './weather-csv.ts';
+import {
+  firstMapping,
+  isWhole,
+  mappingSchema,
+  readWeatherFile,
+  sortDays,
+  type WeatherFile,
+} from './weather-csv.ts';
 
 const COLUMNS = [
   { key: 'date', label: 'Date is in', isOptional: false },
@@ -42,7 +49,7 @@ const COLUMNS = [
 export default function ImportWeather({ onClose }: { onClose(): void }) {
   const { store, live, record, clock } = useGarden();
   const unitFormat = useUnitFormat();
-  const [table, setTable] = useState<CsvTable>();
+  const [table, setTable] = useState<WeatherFile>();
   const [problem, setProblem] = useState<string>();
   const [mapping, setMapping] = useState<ColumnMapping>();
   const [remembered, setRemembered] = useState<ColumnMapping>();
@@ -52,7 +59,7 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
   }, [store]);
 
   const choose = async (file: File) => {
-    const read = readCsv(file.name, await file.text());
+    const read = readWeatherFile(file.name, await file.text());
     if ('problem' in read) {
       setTable(undefined);
       setProblem(`${read.problem} Nothing was changed.`);

@@ -1,7 +1,7 @@
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
-import { firstMapping, isWhole, mappingSchema, readCsv, sortDays } from './weather-csv.ts';
+import { firstMapping, isWhole, mappingSchema, readWeatherFile, sortDays } from './weather-csv.ts';
 
 describe('a CSV as a table', () => {
   it.each([
@@ -11,7 +11,7 @@ describe('a CSV as a table', () => {
     ['quotes and blank lines', '"Date","Min","Max"\n\n"2026-06-01","9","19"\n\n'],
     ['a byte order mark', '\ufeffDate,Min,Max\n2026-06-01,9,19\n'],
   ])('is read with %s', (_, text) => {
-    const table = readCsv('days.csv', text);
+    const table = readWeatherFile('days.csv', text);
     if ('problem' in table) throw new Error(table.problem);
     expect(table.headings).toEqual(['Date', 'Min', 'Max']);
     expect(table.rows).toHaveLength(1);
@@ -24,7 +24,7 @@ describe('a CSV as a table', () => {
     ['a,b\n1,2\n', /2 columns/],
     ['Date,Min,Max\n', /no rows/],
   ])('"%s" is refused with the reason', (text, reason) => {
-    const table = readCsv('days.csv', text);
+    const table = readWeatherFile('days.csv', text);
     expect('problem' in table && table.problem).toMatch(reason);
   });
 });

@@ -8,7 +8,7 @@ import {
 import { addDays, dayOf } from '@rundel/core/calendar';
 import type { Entry, EntryOf } from '@rundel/core/records';
 import * as z from '@rundel/core/schema';
-import Papa from 'papaparse';
+import { readCsv, type CsvTable } from '@rundel/core/csv';
 
 type WindUnit = keyof typeof WIND_UNITS;
 
@@ -27,28 +27,26 @@ export const mappingSchema = z.object({
   windUnit: z.optional(z.enum(Object.keys(WIND_UNITS) as [WindUnit, ...WindUnit[]])),
 });
 
-export interface CsvTable {
+export interface WeatherFile extends CsvTable {
   readonly name: string;
-  readonly headings: readonly string[];
-  readonly rows: readonly Record<string, string>[];
 }
 
 /** A CSV as a table, or what is wrong with it. */
-export function readCsv(name: string, text: string): CsvTable | { readonly problem: string } {
-  const parsed = Papa.parse<Record<string, string>>(text.trim(), { header: true, skipEmptyLines: 'greedy' });
-  const headings = (parsed.meta.fields ?? []).filter((heading) => heading !== '');
+export function readWeatherFile(name: string, text: string): WeatherFile | { readonly problem: string } {
+  const table = readCsv(text);
+  const { headings, rows } = table;
   if (headings.length < 3) {
     return {
       problem: `"${name}" does not look like a table with a date and two temperatures: I found ${headings.length} ${headings.length === 1 ? 'column' : 'columns'}.`,
     };
   }
-  if (parsed.data.length === 0) return { problem: `"${name}" has headings but no rows.` };
-  return { name, headings, rows: parsed.data };
+  if (rows.length === 0) return { problem: `"${name}" has headings but no rows.` };
+  return { name, ...table };
 }
 
 /** The remembered mapping if its columns are in this file and read some of it, else a guess by headings and rows. */
 export function firstMapping(
-  { headings, rows }: CsvTable,
+  { headings, rows }: Pick<CsvTable, 'headings' | 'rows'>,
   remembered: ColumnMapping | undefined,
 ): ColumnMapping {
   const isHere =

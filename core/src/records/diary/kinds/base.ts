@@ -12,6 +12,8 @@ export const entryBase = {
   note: z.optional(z.string().check(z.trim(), z.maxLength(2000))),
   /** the entry that this one corrects; that one stays on record and no longer counts */
   replaces: z.optional(idSchema('entry')),
+  /** photographs that were taken of it */
+  photoIds: z.optional(z.array(idSchema('photo')).check(z.minLength(1), z.maxLength(12))),
 };
 
 export const inContainer = { containerId: idSchema('container') };

@@ -1,3 +1,4 @@
+import { namedColumns, numbersIn, readCsv, writeCsv } from '@rundel/core/csv';
 import { feedProblems } from '@rundel/core/products';
 import {
   type OwnProduct,
@@ -10,7 +11,6 @@ import {
   type FeedForm,
   type Product,
 } from '@rundel/core/records';
-import Papa from 'papaparse';
 import { FEED_PROBLEM_WORDS } from '../../../text/feed-text.ts';
 
 /** A product as it stands in a file, without an id. */
@@ -44,37 +44,34 @@ type Row = Partial<Record<(typeof COLUMNS)[number], string | number>>;
 
 /** The products as a table that any spreadsheet opens. */
 export function feedsAsCsv(products: readonly Product[], packs: readonly Pack[]): string {
-  return Papa.unparse(
-    {
-      fields: [...COLUMNS],
-      data: products.flatMap((product) => {
-        const { feed, label } = product;
-        if (!feed) return [];
-        const pack = packs.find((p) => p.productId === product.id && !p.binnedAt && p.price !== undefined);
-        const row: Row = {
-          name: product.name,
-          form: feed.form,
-          n: label?.n ?? '',
-          p2o5: label?.p2o5 ?? '',
-          k2o: label?.k2o ?? '',
-          ca: label?.ca ?? '',
-          mg: label?.mg ?? '',
-          kg_per_litre: product.kilogramsPerLitre ?? '',
-          dose: feed.dose.amount,
-          dose_unit: feed.dose.unit,
-          dose_per: feed.dose.per,
-          days_between: feed.intervalDays ?? '',
-          months: feed.months ?? '',
-          grams_each: feed.gramsEach ?? '',
-          partner: products.find((g) => g.id === feed.partnerId)?.name ?? '',
-          organic: product.isOrganic ? 'yes' : '',
-          pack_amount: pack?.amount ?? '',
-          pack_price: pack?.price ?? '',
-        };
-        return [COLUMNS.map((column) => row[column] ?? '')];
-      }),
-    },
-    { newline: '\n' },
+  return writeCsv(
+    COLUMNS,
+    products.flatMap((product) => {
+      const { feed, label } = product;
+      if (!feed) return [];
+      const pack = packs.find((p) => p.productId === product.id && !p.binnedAt && p.price !== undefined);
+      const row: Row = {
+        name: product.name,
+        form: feed.form,
+        n: label?.n ?? '',
+        p2o5: label?.p2o5 ?? '',
+        k2o: label?.k2o ?? '',
+        ca: label?.ca ?? '',
+        mg: label?.mg ?? '',
+        kg_per_litre: product.kilogramsPerLitre ?? '',
+        dose: feed.dose.amount,
+        dose_unit: feed.dose.unit,
+        dose_per: feed.dose.per,
+        days_between: feed.intervalDays ?? '',
+        months: feed.months ?? '',
+        grams_each: feed.gramsEach ?? '',
+        partner: products.find((g) => g.id === feed.partnerId)?.name ?? '',
+        organic: product.isOrganic ? 'yes' : '',
+        pack_amount: pack?.amount ?? '',
+        pack_price: pack?.price ?? '',
+      };
+      return [COLUMNS.map((column) => row[column] ?? '')];
+    }),
   );
 }
 
@@ -99,13 +96,9 @@ export function readFeedsCsv(
   text: string,
   known: readonly Pick<Product, 'id' | 'name'>[] = [],
 ): FeedsReading {
-  const { data, meta } = Papa.parse<Record<string, string>>(text.trim(), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (header) => header.trim().toLowerCase().replaceAll(' ', '_'),
-  });
+  const table = namedColumns(readCsv(text));
   const missing = ['name', 'form', 'dose', 'dose_unit', 'dose_per'].filter(
-    (column) => !meta.fields?.includes(column),
+    (column) => !table.headings.includes(column),
   );
   if (missing.length > 0)
     return {
@@ -114,10 +107,11 @@ export function readFeedsCsv(
     };
   const feeds: FileFeed[] = [];
   const refused: FeedsReading['refused'][number][] = [];
-  data.forEach((row, i) => {
+  const numbers = numbersIn(table.rows.flatMap(Object.values), table.delimiter);
+  table.rows.forEach((row, i) => {
     const line = i + 2;
     const name = (row['name'] ?? '').trim();
-    const read = readRow(row, name, known);
+    const read = readRow(row, name, known, numbers);
     if (typeof read === 'string') refused.push({ line, name, problem: read });
     else feeds.push(read);
   });
@@ -125,9 +119,10 @@ export function readFeedsCsv(
 }
 
 function readRow(
-  row: Record<string, string>,
+  row: Readonly<Record<string, string>>,
   name: string,
   known: readonly Pick<Product, 'id' | 'name'>[],
+  numbers: (cell: string) => number | undefined,
 ): FileFeed | string {
   const partner = known.find((g) => g.name === (row['partner'] ?? '').trim());
   if (name === '' || name.length > 60) return 'It has no name, or one of more than 60 letters.';
@@ -136,8 +131,8 @@ function readRow(
   const unit = FEED_UNITS.find((u) => u === row['dose_unit']?.trim());
   if (!unit) return `Its dose_unit is none of ${FEED_UNITS.join(', ')}.`;
   const number = (key: string) => {
-    const given = (row[key] ?? '').trim().replace(',', '.');
-    return given === '' ? undefined : Number(given);
+    const given = (row[key] ?? '').trim();
+    return given === '' ? undefined : (numbers(given) ?? NaN);
   };
   const optional = (key: string, as: string) => {
     const value = number(key);

@@ -1,6 +1,6 @@
 import type { Product } from '@rundel/core/records';
 import type { ShoppingLine, ShoppingList } from '@rundel/core/stock';
-import Papa from 'papaparse';
+import { writeCsv } from '@rundel/core/csv';
 import { productAmount, productName } from '../../../text/product-text.ts';
 import type { Money, UnitFormat } from '../../../store/index.ts';
 import { findProduct } from '@rundel/core/products';
@@ -61,19 +61,21 @@ export function listAsCsv(
   products: readonly Product[],
   unitFormat: UnitFormat,
 ): string {
-  return Papa.unparse(
+  const columns = ['product', 'unit', 'need', 'from_shed', 'to_buy', 'packs', 'price', 'left_over'];
+  return writeCsv(
+    columns,
     list.lines.map((line) => {
       const cover = line.plan.kind === 'packs' || line.plan.kind === 'unpriced' ? line.plan.cover : undefined;
-      return {
-        product: productName(line.productId, products),
-        unit: findProduct(line.productId, products)?.unit ?? 'piece',
-        need: round(line.need),
-        from_shed: round(line.fromShed),
-        to_buy: round(line.toBuy),
-        packs: packsWords(line, packs, products, unitFormat),
-        price: line.plan.kind === 'packs' ? line.plan.cover.price.toFixed(2) : '',
-        left_over: cover ? round(cover.over) : '',
-      };
+      return [
+        productName(line.productId, products),
+        findProduct(line.productId, products)?.unit ?? 'piece',
+        round(line.need),
+        round(line.fromShed),
+        round(line.toBuy),
+        packsWords(line, packs, products, unitFormat),
+        line.plan.kind === 'packs' ? line.plan.cover.price.toFixed(2) : '',
+        cover ? round(cover.over) : '',
+      ];
     }),
   );
 }

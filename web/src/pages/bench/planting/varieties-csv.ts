@@ -1,6 +1,6 @@
+import { namedColumns, numbersIn, readCsv, writeCsv } from '@rundel/core/csv';
 import { CROPS, type KnownVariety } from '@rundel/core/plants';
 import { varietySchema } from '@rundel/core/records';
-import Papa from 'papaparse';
 
 const COLUMNS = [
   'name',
@@ -60,7 +60,7 @@ export function varietiesAsCsv(varieties: readonly KnownVariety[]): string {
     };
     return COLUMNS.map((column) => row[column] ?? '');
   });
-  return Papa.unparse({ fields: [...COLUMNS], data }, { newline: '\n' });
+  return writeCsv(COLUMNS, data);
 }
 
 /** What a file of varieties gave: those that read, and why the others did not. */
@@ -78,12 +78,8 @@ const STAMPS = {
 
 /** Reads a table of varieties; a row that does not make sense is told with its line and is not taken. */
 export function readVarietiesCsv(text: string): VarietiesReading {
-  const { data, meta } = Papa.parse<Record<string, string>>(text.trim(), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (header) => header.trim().toLowerCase().replaceAll(' ', '_'),
-  });
-  const missing = ['name', 'crop'].filter((column) => !meta.fields?.includes(column));
+  const table = namedColumns(readCsv(text));
+  const missing = ['name', 'crop'].filter((column) => !table.headings.includes(column));
   if (missing.length > 0)
     return {
       varieties: [],
@@ -91,8 +87,9 @@ export function readVarietiesCsv(text: string): VarietiesReading {
     };
   const varieties: KnownVariety[] = [];
   const refused: VarietiesReading['refused'][number][] = [];
-  data.forEach((row, i) => {
-    const read = readRow(row);
+  const numbers = numbersIn(table.rows.flatMap(Object.values), table.delimiter);
+  table.rows.forEach((row, i) => {
+    const read = readRow(row, numbers);
     if (typeof read === 'string')
       refused.push({ line: i + 2, name: (row['name'] ?? '').trim(), problem: read });
     else varieties.push(read);
@@ -100,11 +97,14 @@ export function readVarietiesCsv(text: string): VarietiesReading {
   return { varieties, refused };
 }
 
-function readRow(row: Record<string, string>): KnownVariety | string {
+function readRow(
+  row: Readonly<Record<string, string>>,
+  numbers: (cell: string) => number | undefined,
+): KnownVariety | string {
   const text = (key: (typeof COLUMNS)[number]) => (row[key] ?? '').trim();
   const number = (key: (typeof COLUMNS)[number]) => {
-    const given = text(key).replace(',', '.');
-    return given === '' ? undefined : Number(given);
+    const given = text(key);
+    return given === '' ? undefined : (numbers(given) ?? NaN);
   };
   const some = (key: string, value: unknown) => (value === undefined || value === '' ? {} : { [key]: value });
   const name = text('name');

@@ -1,6 +1,6 @@
-import type { Entry, RecordOf, Settings, TableName } from '@rundel/core/records';
+import { entryWithNewNames, RENAMED_TABLES, withNewNames, type SetAside } from '@rundel/core/garden-file';
+import type { Entry, RecordOf, Settings } from '@rundel/core/records';
 import Dexie, { type Table } from 'dexie';
-import { entryWithNewNames, RENAMED_TABLES, withNewNames } from './migrations.ts';
 
 /** Small things that belong to this device's copy and to no file: the walk in progress, remembered columns. */
 export interface DeviceNote {
@@ -12,8 +12,8 @@ export interface DeviceNote {
  * The browser's database of one garden. Dexie is named in this folder only.
  *
  * Version 1: one table a kind of record, the diary, the settings (one row) and notes of this device. Version 2 adds
- * the tables of mixes, products, packs and templates, version 3 that of plans, version 4 that of regimes, version 6 that of tanks, empty as `migrations.ts` adds them to an
- * older file.
+ * the tables of mixes, products, packs and templates, version 3 that of plans, version 4 that of regimes, version 6 that of tanks, empty as the
+ * migrations add them to an older file. Version 8 keeps rows of files that did not read, and has no index that nobody asks.
  */
 export class GardenDb extends Dexie {
   places!: Table<RecordOf<'places'>, string>;
@@ -33,6 +33,7 @@ export class GardenDb extends Dexie {
   entries!: Table<Entry, string>;
   settings!: Table<Settings & { readonly id: 'settings' }, string>;
   device!: Table<DeviceNote, string>;
+  unread!: Table<SetAside, number>;
 
   constructor(name: string) {
     super(name);
@@ -67,22 +68,6 @@ export class GardenDb extends Dexie {
       });
     this.version(6).stores({ tanks: 'id' });
     this.version(7).stores({ trials: 'id' });
+    this.version(8).stores({ unread: '++', entries: 'id' });
   }
 }
-
-export const RECORD_TABLES: readonly TableName[] = [
-  'places',
-  'containers',
-  'varieties',
-  'batches',
-  'plants',
-  'measures',
-  'mixes',
-  'products',
-  'packs',
-  'templates',
-  'plans',
-  'regimes',
-  'tanks',
-  'trials',
-];

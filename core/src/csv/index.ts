@@ -1,0 +1,2 @@
+export { namedColumns, numbersIn, readCsv, writeCsv, type CsvTable } from './csv.ts';
+export { gardenTables } from './garden-tables.ts';

@@ -1,0 +1,13 @@
+export { entryWithNewNames, LATEST_VERSION, RENAMED_TABLES, withNewNames } from './migrations.ts';
+export { readGardenFile, readingGardenFile, type FileReading, type ReadableFile } from './read.ts';
+export {
+  checkingRows,
+  problemOf,
+  RECORD_TABLES,
+  usableSettings,
+  type Progress,
+  type RowsRead,
+  type RowTable,
+  type SetAside,
+} from './rows.ts';
+export { writeGardenFile } from './write.ts';

@@ -1,0 +1,108 @@
+import { Box, Button, Typography } from '@mui/material';
+import { dayOf } from '@rundel/core/calendar';
+import { useState } from 'react';
+import { canSaveItself, useAutoSave, useGarden, useSavedToFile, useStorageRoom } from '../../store/index.ts';
+import { fileName, savedWords, sizeWords } from '../../text/file-text.ts';
+import { OnceButton } from '../../ui/OnceButton.tsx';
+import { Panel } from '../../ui/Page.tsx';
+import { Remark } from '../../ui/Remark.tsx';
+import { useSaveToFile } from './save-to-file.ts';
+
+/** Saving by hand and by itself, and what the browser says of its storage. */
+export function SavePanel() {
+  const { garden, clock } = useGarden();
+  const saved = useSavedToFile();
+  const save = useSaveToFile();
+  const { words, isDue } = savedWords(saved, dayOf(clock.now()), garden.entries);
+  return (
+    <Panel title="Save">
+      {isDue ? (
+        <Remark>{words} A browser can lose what it keeps: save a copy.</Remark>
+      ) : (
+        <Typography>{words}</Typography>
+      )}
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', marginBlock: 1.5 }}>
+        <OnceButton variant="contained" onPress={() => save('zip')}>
+          Save to a file
+        </OnceButton>
+        <OnceButton onPress={() => save('json')}>Only the plain JSON</OnceButton>
+      </Box>
+      <Typography sx={{ color: 'text.secondary' }}>
+        The file is a .zip with all of it: the garden as JSON, its tables for a spreadsheet, and the
+        photographs.
+      </Typography>
+      <BySelf />
+      <Room />
+    </Panel>
+  );
+}
+
+/** A file that is kept up to date without being asked. */
+function BySelf() {
+  const { garden } = useGarden();
+  const { name, isAsking, problem, choose, allow, stop } = useAutoSave();
+  if (!canSaveItself())
+    return (
+      <Typography sx={{ marginBlockStart: 1.5 }}>
+        This browser cannot write to a file by itself. Save one now and then; the line at the foot says how
+        old the last one is.
+      </Typography>
+    );
+  if (name === undefined)
+    return (
+      <Box sx={{ marginBlockStart: 1.5 }}>
+        <OnceButton
+          variant="outlined"
+          onPress={() => choose(fileName(garden.settings.gardenName, undefined, 'zip'))}
+        >
+          Keep a file up to date
+        </OnceButton>
+        <Typography sx={{ color: 'text.secondary', marginBlockStart: 0.5 }}>
+          You choose a file once; a quarter of a minute after each change it is written anew.
+        </Typography>
+      </Box>
+    );
+  return (
+    <Box sx={{ marginBlockStart: 1.5 }}>
+      <Typography>
+        “{name}” is kept up to date{isAsking ? ', but the browser wants to be asked again.' : '.'}
+      </Typography>
+      {problem !== undefined && <Remark role="alert">It could not be written: {problem}</Remark>}
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        {isAsking && (
+          <OnceButton variant="outlined" onPress={() => allow()}>
+            Go on
+          </OnceButton>
+        )}
+        <OnceButton onPress={() => stop()}>Stop that</OnceButton>
+      </Box>
+    </Box>
+  );
+}
+
+function Room() {
+  const { room, askToKeep } = useStorageRoom();
+  const [isRefused, setRefused] = useState(false);
+  if (!room) return null;
+  const { usedBytes, allBytes, isKept } = room;
+  return (
+    <Box sx={{ marginBlockStart: 1.5 }}>
+      <Typography>
+        {usedBytes === undefined
+          ? 'How much room it takes, this browser does not say. '
+          : `Rundel takes ${sizeWords(usedBytes)}${allBytes === undefined ? '' : ` of the ${sizeWords(allBytes)} that this browser allows`}. `}
+        {isKept === true && 'The browser has promised to keep it.'}
+        {isKept === false && 'If space runs short, the browser may throw it away.'}
+      </Typography>
+      {isKept === false && (
+        <Button onClick={() => void askToKeep().then((kept) => setRefused(!kept))}>Ask it to keep it</Button>
+      )}
+      {isRefused && isKept === false && (
+        <Typography role="status">
+          It did not agree; most do once Rundel is installed or has a bookmark. A saved file is safe in any
+          case.
+        </Typography>
+      )}
+    </Box>
+  );
+}

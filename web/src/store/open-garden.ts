@@ -1,0 +1,140 @@
+import { offsetMinutesOf } from '@rundel/core/calendar';
+import type { SetAside } from '@rundel/core/garden-file';
+import {
+  liveEntries,
+  type Draft,
+  type Entry,
+  type Garden,
+  type LiveEntries,
+  type RecordOf,
+  type Settings,
+  type TableName,
+} from '@rundel/core/records';
+import { clockSetTo, realClock, type Clock } from './clock.ts';
+import type { Conflict } from './conflict.ts';
+import { demoMoment, fetchDemo, fetchDemoStates, noteDemoStored } from './demo.ts';
+import type { GardenId } from './garden-id.ts';
+import type { GardenStore, RecordChange } from './garden-store.ts';
+import { readLastStates } from './kept-states.ts';
+import type { LastStates } from './last-states.ts';
+import { pause } from './pause.ts';
+
+/** What was done last, for the word at the foot of the screen. */
+export interface LastChange {
+  readonly label: string;
+  readonly canUndo: boolean;
+  /** grows by one with each change, so that the same label twice are two changes */
+  readonly number: number;
+}
+
+/** Two tabs that changed the same thing: the grower says which of the two counts. */
+export interface AskedConflict extends Conflict {
+  choose(whose: 'mine' | 'theirs'): void;
+}
+
+/** What every place works with. */
+export interface OpenGarden {
+  readonly gardenId: GardenId;
+  readonly clock: Clock;
+  readonly garden: Garden;
+  /** the entries that count, oldest first */
+  readonly live: LiveEntries;
+  readonly setAside: readonly SetAside[];
+  /** how its bags stood when they were last worked out on this device */
+  readonly lastStates: LastStates | undefined;
+  readonly store: GardenStore;
+  /** Writes entries; the promise rejects with a StorageError and nothing is changed when the browser refuses. */
+  record(drafts: readonly Draft[], label: string): Promise<readonly Entry[]>;
+  /** Takes entries out of account; they stay on record and can be brought back. */
+  remove(entryIds: readonly string[], label: string): Promise<void>;
+  /** Writes records, with entries that belong to the same act. */
+  saveRecords(records: readonly RecordChange[], drafts: readonly Draft[], label: string): Promise<void>;
+  /** Puts records in the bin, from which they can be taken out again. */
+  bin<T extends TableName>(table: T, records: readonly RecordOf<T>[], label: string): Promise<void>;
+  saveSettings(settings: Settings): Promise<void>;
+  /** Another garden in this one's place (clear); the former can be had back until the page is left. */
+  replaceGarden(next: Garden, label: string): Promise<void>;
+  /**
+   * The garden from a database that a worker filled (open a file); the former can be had back likewise.
+   *
+   * @param isSame what was here is in it too
+   */
+  moveTo(database: string, isSame: boolean, label: string): Promise<void>;
+  undo(): Promise<void>;
+  redo(): Promise<void>;
+  /** Puts the demo back to its first evening, whatever was done in it. */
+  restartDemo(): Promise<void>;
+  /** Moves the demo's clock to a later moment; nothing else has a clock to move. */
+  moveDemoTo(moment: string): Promise<void>;
+  readonly lastChange: LastChange | undefined;
+  /** waits for an answer, where another tab has changed what is being saved */
+  readonly conflict: AskedConflict | undefined;
+}
+
+export type GardenState =
+  | { readonly kind: 'loading' }
+  | { readonly kind: 'failed'; readonly error: Error; retry(): void; goBack(): Promise<boolean> }
+  | {
+      readonly kind: 'none';
+      start(garden: Garden): Promise<void>;
+      /** with a garden that a worker has put in a database */
+      startFrom(database: string): Promise<void>;
+      /** the garden's own name, by which a worker writes beside it */
+      readonly name: string;
+    }
+  | { readonly kind: 'ready'; readonly open: OpenGarden };
+
+/** A garden as it was read. */
+export interface Loaded {
+  readonly garden: Garden;
+  /** the entries that count */
+  readonly live: LiveEntries;
+  readonly setAside: readonly SetAside[];
+  readonly clock: Clock;
+  readonly lastStates: LastStates | undefined;
+}
+
+/** Reads a garden, and puts its diary in order while nothing is drawn yet: the first drawing has enough to do. */
+export async function openGarden(
+  store: GardenStore,
+  gardenId: GardenId,
+  known: Loaded | null | undefined,
+): Promise<Loaded | null> {
+  const loaded = await loadGarden(store, gardenId, known?.clock);
+  await pause();
+  const live = loaded && liveEntries(loaded.garden.entries);
+  await pause();
+  return loaded && live && { ...loaded, live };
+}
+
+/** The same with its garden as it became; a diary that is the same is not put in order again. */
+export function withGarden(loaded: Loaded, garden: Garden): Loaded {
+  const isSame = garden.entries === loaded.garden.entries;
+  return { ...loaded, garden, live: isSame ? loaded.live : liveEntries(garden.entries) };
+}
+
+/** @param running the clock that runs already when a garden is read again: it never goes back */
+async function loadGarden(
+  store: GardenStore,
+  gardenId: GardenId,
+  running: Clock | undefined,
+): Promise<Omit<Loaded, 'live'> | null> {
+  const found = await store.load();
+  if (gardenId === 'own')
+    return found ? { ...found, clock: realClock, lastStates: await readLastStates(store) } : null;
+  const [demo, lastStates] = found
+    ? [undefined, await readLastStates(store)]
+    : await Promise.all([fetchDemo(), fetchDemoStates()]);
+  if (demo) {
+    // it is stored once it is on the screen; what is written meanwhile waits for that
+    store.beginWith(demo.garden, { demoStart: demo.savedAt }, noteDemoStored);
+  }
+  const garden = found?.garden ?? demo?.garden;
+  if (!garden) return null;
+  const start = String(demo?.savedAt ?? (await store.readNote('demoStart')) ?? garden.settings.changedAt);
+  const movedTo = demo ? undefined : ((await store.readNote('demoMoment')) as string | undefined);
+  const moment = demoMoment(start, movedTo, garden);
+  const isAhead = running !== undefined && Date.parse(running.now()) >= Date.parse(moment);
+  const clock = isAhead ? running : clockSetTo(moment, offsetMinutesOf(start));
+  return { garden, setAside: found?.setAside ?? [], clock, lastStates };
+}

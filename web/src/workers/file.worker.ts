@@ -1,0 +1,209 @@
+import {
+  readingGardenFile,
+  writeGardenFile,
+  type Progress,
+  type ReadableFile,
+  type SetAside,
+} from '@rundel/core/garden-file';
+import { mergeGardens, whatWouldChange, type MergeReport } from '@rundel/core/merge';
+import { liveEntries, type Garden } from '@rundel/core/records';
+import { expose, transfer } from 'comlink';
+import {
+  countRows,
+  GardenDb,
+  nextDatabase,
+  PhotoDb,
+  readGarden,
+  rowsOf,
+  StorageError,
+  storageError,
+  writeGarden,
+  type StoredGarden,
+} from '../db/index.ts';
+import { packGarden, unpackGarden } from './archive.ts';
+
+/** What is in a file that was read, without its rows: those stay in the worker. */
+export interface FileFound {
+  readonly kind: 'readable';
+  readonly gardenName: string;
+  readonly bags: number;
+  readonly plants: number;
+  readonly entries: number;
+  readonly photos: number;
+  readonly savedAt: string;
+  /** days of the oldest and the newest entry; undefined where there is none */
+  readonly from: string | undefined;
+  readonly until: string | undefined;
+  readonly warnings: readonly string[];
+  /** the first of the rows that do not read, and how many there are */
+  readonly setAside: readonly SetAside[];
+  readonly setAsideCount: number;
+}
+
+export type FileAnswer = FileFound | { readonly kind: 'refused'; readonly problem: string };
+
+export type HowToOpen = 'replace' | 'merge';
+
+/** So many rows that do not read are told one by one. */
+const TOLD = 50;
+/** Progress is told at most so often, ms. */
+const TOLD_EVERY = 60;
+
+/** Progress as it is told, not more often than anybody can see. */
+function seldom(onProgress: (progress: Progress) => void): (progress: Progress) => void {
+  let last = 0;
+  return (progress) => {
+    if (Date.now() - last < TOLD_EVERY) return;
+    last = Date.now();
+    onProgress(progress);
+  };
+}
+
+function drawn<T>(work: Generator<Progress, T, undefined>, onProgress: (progress: Progress) => void): T {
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+    onProgress(step.value);
+  }
+}
+
+/** One file on its way in or out: read once, looked at, and put where it is to be. */
+export function createFileApi() {
+  let file: ReadableFile | undefined;
+  let photos: ReadonlyMap<string, Uint8Array<ArrayBuffer>> = new Map();
+  let here: StoredGarden | undefined;
+
+  const read = async (chosen: ArrayBuffer, onProgress: (progress: Progress) => void): Promise<FileAnswer> => {
+    const unpacked = unpackGarden(new Uint8Array(chosen));
+    if ('problem' in unpacked) return { kind: 'refused', problem: unpacked.problem };
+    photos = unpacked.photos;
+    const reading = drawn(readingGardenFile(unpacked.text), seldom(onProgress));
+    if (reading.kind === 'refused') return reading;
+    file = reading;
+    const { garden, setAside, savedAt, warnings } = reading;
+    const live = liveEntries(garden.entries);
+    return {
+      kind: 'readable',
+      gardenName: garden.settings.gardenName,
+      bags: garden.containers.filter((c) => !c.binnedAt).length,
+      plants: garden.plants.length,
+      entries: garden.entries.length,
+      photos: photos.size,
+      savedAt,
+      from: live[0]?.at.slice(0, 10),
+      until: live.at(-1)?.at.slice(0, 10),
+      warnings,
+      setAside: setAside.slice(0, TOLD),
+      setAsideCount: setAside.length,
+    };
+  };
+
+  const stored = async (database: string): Promise<StoredGarden | undefined> => {
+    const db = new GardenDb(database);
+    try {
+      return await readGarden(db, (work) => Promise.resolve(drawn(work, () => undefined)));
+    } finally {
+      db.close();
+    }
+  };
+  const opened = (): ReadableFile => {
+    if (!file) throw new StorageError('No file was read.');
+    return file;
+  };
+
+  return {
+    read,
+    /** What opening the file would change, in either way; undefined where there is no garden yet. */
+    async compare(
+      database: string,
+    ): Promise<
+      { readonly replace: MergeReport; readonly gone: number; readonly merge: MergeReport } | undefined
+    > {
+      here = await stored(database);
+      if (!here) return undefined;
+      const { garden } = opened();
+      const ids = new Set(garden.entries.map(({ id }) => id));
+      return {
+        replace: whatWouldChange(here.garden, garden),
+        gone: here.garden.entries.filter(({ id }) => !ids.has(id)).length,
+        merge: whatWouldChange(here.garden, mergeGardens(here.garden, garden)),
+      };
+    },
+    /**
+     * Writes the garden that the file gives to a database of its own, and reads it back.
+     *
+     * @param garden the garden's own name
+     * @returns the name of the database
+     */
+    async put(how: HowToOpen, garden: string, onProgress: (progress: Progress) => void): Promise<string> {
+      const from = opened();
+      const name = nextDatabase(garden);
+      const db = new GardenDb(name);
+      try {
+        const isMerged = how === 'merge' && here !== undefined;
+        const next: Garden = isMerged && here ? mergeGardens(here.garden, from.garden) : from.garden;
+        const unread = [...(isMerged && here ? here.setAside : []), ...from.setAside];
+        const withoutKeys = unread.map(({ table, id, problem, text }) => ({
+          table,
+          id,
+          problem,
+          ...(text === undefined ? {} : { text }),
+        }));
+        await writeGarden(db, next, { unread: withoutKeys }, seldom(onProgress));
+        if ((await countRows(db)) !== rowsOf(next))
+          throw new StorageError('What was written could not be read back. Nothing was changed.');
+        await keepPhotos(garden, photos, from.savedAt);
+        return name;
+      } catch (error) {
+        await db.delete();
+        throw new Error(storageError(error).message);
+      } finally {
+        db.close();
+      }
+    },
+    /** The garden in a database as a file: all of it as an archive, or the JSON alone. */
+    async save(
+      database: string,
+      garden: string,
+      savedAt: string,
+      kind: 'zip' | 'json',
+    ): Promise<Uint8Array<ArrayBuffer>> {
+      const found = await stored(database);
+      if (!found) throw new Error('There is no garden to save.');
+      const bytes =
+        kind === 'json'
+          ? new TextEncoder().encode(writeGardenFile(found.garden, savedAt, found.setAside))
+          : packGarden(found.garden, savedAt, found.setAside, await photosOf(garden, found.garden));
+      return transfer(bytes, [bytes.buffer]);
+    },
+  };
+}
+
+/** Photographs go where those of the garden are; one that is there already stays. */
+async function keepPhotos(
+  garden: string,
+  photos: ReadonlyMap<string, Uint8Array<ArrayBuffer>>,
+  addedAt: string,
+): Promise<void> {
+  if (photos.size === 0) return;
+  const db = new PhotoDb(garden);
+  await db.photos.bulkPut([...photos].map(([id, bytes]) => ({ id, bytes: bytes.slice().buffer, addedAt })));
+  db.close();
+}
+
+/** The photographs that a garden's entries name. */
+async function photosOf(
+  garden: string,
+  { entries }: Garden,
+): Promise<ReadonlyMap<string, Uint8Array<ArrayBuffer>>> {
+  const ids = [...new Set(entries.flatMap(({ photoIds = [] }) => photoIds))];
+  if (ids.length === 0) return new Map();
+  const db = new PhotoDb(garden);
+  const found = await db.photos.bulkGet(ids);
+  db.close();
+  return new Map(found.flatMap((photo) => (photo ? [[photo.id, new Uint8Array(photo.bytes)] as const] : [])));
+}
+
+export type FileApi = ReturnType<typeof createFileApi>;
+
+expose(createFileApi());
