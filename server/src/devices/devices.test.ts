@@ -180,3 +180,22 @@ describe('a device', () => {
     expect(readings[DEVICES.length]?.at).toBe('2026-07-10T13:00:00.000+01:00');
   });
 });
+
+describe('whoever asks for many years', () => {
+  it('gets them, and the server remembers a few', () => {
+    const simulator = new Simulator(1);
+    for (let year = 2000; year < 2040; year++) {
+      expect(simulator.days(`${year}-06-01`, `${year}-06-03`)).toHaveLength(3);
+      simulator.read('probe-a', `${year}-05-01T12:00:00.000Z`);
+    }
+    const { weathers, lives } = simulator as unknown as {
+      weathers: Map<string, unknown>;
+      lives: Map<string, unknown>;
+    };
+    expect(weathers.size).toBeLessThanOrEqual(12);
+    expect(lives.size).toBeLessThanOrEqual(60);
+    // asked again, a year that was forgotten is the same
+    const again = new Simulator(1).read('probe-a', '2001-05-01T12:00:00.000Z');
+    expect(simulator.read('probe-a', '2001-05-01T12:00:00.000Z')).toEqual(again);
+  });
+});

@@ -21,11 +21,14 @@ const drip = z.object({ litresADay: z.number().min(0).max(50) });
 /** Live readings come this often, and a stream ends by itself after so many. */
 const TICK_MILLISECONDS = 1000;
 const MOST_TICKS = 3600;
+/** So many listen at once; a tab that is open needs one. */
+const MOST_LISTENERS = 24;
 
 /** The simulated devices over HTTP (docs/devices.md): JSON, and server-sent events for live readings. */
 export function deviceRoutes(seed: number): Router {
   const simulator = new Simulator(seed);
   const routes = Router();
+  let listeners = 0;
   const find = (request: Request) => DEVICES.find(({ id }) => id === request.params['id']);
 
   routes.get('/station/days', (request, response) => {
@@ -89,6 +92,11 @@ export function deviceRoutes(seed: number): Router {
   routes.get('/stream', (request, response) => {
     const asked = check(stream, request.query, response);
     if (!asked) return;
+    if (listeners >= MOST_LISTENERS) {
+      response.status(503).json({ error: 'Too many listen already. Close a tab that does.' });
+      return;
+    }
+    listeners += 1;
     response.set({
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-cache',
@@ -112,7 +120,10 @@ export function deviceRoutes(seed: number): Router {
     };
     tick();
     const timer = setInterval(tick, TICK_MILLISECONDS);
-    response.on('close', () => clearInterval(timer));
+    response.on('close', () => {
+      clearInterval(timer);
+      listeners -= 1;
+    });
   });
   return routes;
 }

@@ -108,6 +108,17 @@ const BOWL = { from: 0.15, to: 1.4 };
 /** A device that keeps silent. */
 export class SilentDevice extends Error {}
 
+/** So many simulated years are remembered, and lives of bags in them; whoever asks for a thousand gets them, one after another. */
+const MOST_YEARS = 12;
+const MOST_LIVES = 60;
+
+/** Puts something into a memory of a size: what was put there first goes. */
+function remember<T>(memory: Map<string, T>, key: string, value: T, most: number): void {
+  memory.delete(key);
+  memory.set(key, value);
+  for (const oldest of [...memory.keys()].slice(0, Math.max(0, memory.size - most))) memory.delete(oldest);
+}
+
 /** The first day of each simulated year, and how many days it has. */
 const START = '04-20';
 const DAYS = 220;
@@ -224,7 +235,7 @@ export class Simulator {
       DAYS,
       CLIMATES.boatyard,
     );
-    this.weathers.set(year, days);
+    remember(this.weathers, year, days, MOST_YEARS);
     return days;
   }
 
@@ -254,7 +265,7 @@ export class Simulator {
         life.bag.pour(post.make.availableLitres);
       life.bag.pass(day, hour, hour + 1);
     }
-    this.lives.set(key, life);
+    remember(this.lives, key, life, MOST_LIVES);
     // a reading must not move the bag on: the devices' own noise is drawn from a copy
     return { ...life, bag: life.bag.copy() };
   }
