@@ -6,7 +6,7 @@ import { str } from 'crc-32';
  *
  * @example
  * checksumOf({ format: 'rundel-garden' })
- * // => 'crc32:5fe91ec1'
+ * // => 'crc32:5ab6fd13'
  */
 export function checksumOf(file: Readonly<Record<string, unknown>>): string {
   const { checksum: _, ...rest } = file;

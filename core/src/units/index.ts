@@ -7,6 +7,7 @@ export {
   type Amount,
   type AmountResult,
   type NamedMeasure,
+  type NotRead,
 } from './parse-amount.ts';
 export { K_IN_K2O, P_IN_P2O5, elementsFromLabel, kilogramsOfLitres } from './nutrients.ts';
 export {
@@ -17,4 +18,4 @@ export {
   type Fills,
   type MeasureKind,
 } from './measures.ts';
-export { parseNumber, type TypedNumber } from './parse-number.ts';
+export { parseNumber, settledNumber, type TypedNumber } from './parse-number.ts';

@@ -1,5 +1,5 @@
 import type { MeasureKind } from './measures.ts';
-import { parseNumber } from './parse-number.ts';
+import { parseNumber, settledNumber } from './parse-number.ts';
 import { fieldUnit, quantityOf, type Purpose, type UnitSystem } from './systems.ts';
 import { toSi, UNITS, type UnitName } from './units.ts';
 
@@ -11,9 +11,11 @@ export interface Amount {
   readonly text: string;
 }
 
+/** Why what was typed is no amount; `two-readings`: "1,000" may be one or a thousand. */
+export type NotRead = 'empty' | 'not-a-number' | 'two-readings' | 'unknown-unit' | 'wrong-quantity';
+
 export type AmountResult =
-  | { readonly ok: true; readonly amount: Amount }
-  | { readonly ok: false; readonly reason: 'empty' | 'not-a-number' | 'unknown-unit' | 'wrong-quantity' };
+  { readonly ok: true; readonly amount: Amount } | { readonly ok: false; readonly reason: NotRead };
 
 /**
  * Reads an amount as people type it: "38", "38 L", "10 gal", "1 1/2 in", "13½″", "0,45 kg", "5 ft 6 in", "1 lb 4 oz".
@@ -31,7 +33,8 @@ export function parseAmount(text: string, purpose: Purpose, system: UnitSystem):
   if (twoParts) return twoParts;
   const read = parseNumber(typed);
   if (!read) return { ok: false, reason: 'not-a-number' };
-  const number = read.value;
+  const number = settledNumber(read, system);
+  if (number === undefined) return { ok: false, reason: 'two-readings' };
   const word = read.rest.trim();
   const unit = word === '' ? fieldUnit(system, purpose) : unitNamed(word, system);
   if (unit === undefined) return { ok: false, reason: 'unknown-unit' };

@@ -1,7 +1,11 @@
+import type { UnitSystem } from './systems.ts';
+
 /** A number as it was typed, and whatever stood behind it. */
 export interface TypedNumber {
   readonly value: number;
   readonly rest: string;
+  /** "1,000" is a thousand to some and one to others: `value` is the one, this the thousand */
+  readonly grouped?: number;
 }
 
 const FRACTIONS: Readonly<Record<string, number>> = {
@@ -20,6 +24,12 @@ const FRACTIONS: Readonly<Record<string, number>> = {
 const NUMBER =
   /^(?<sign>[-+]?)\s*(?:(?:(?<whole>\d+)\s+)?(?<top>\d+)\s*\/\s*(?<bottom>\d+)|(?<decimal>\d*(?:[.,]\d+)?)\s*(?<glyph>[¼½¾⅓⅔⅛⅜⅝⅞])?)\s*(?<rest>.*)$/u;
 
+/** Thousands set apart, where no other reading is left: "12,345.6", "1.234.567", "1.234,5", "12 500" */
+const GROUPED =
+  /^(?<sign>[-+]?)(?<number>\d{1,3}(?:(?:,\d{3})+\.\d+|(?:,\d{3}){2,}|(?:\.\d{3})+,\d+|(?:\.\d{3}){2,}|(?:[ \u00A0\u202F]\d{3})+(?:[.,]\d+)?))(?![\d.,/])\s*(?<rest>.*)$/u;
+/** The one that has two readings; with a nought before the comma it is a part of one. */
+const ONE_GROUP = /^[-+]?[1-9]\d{0,2},\d{3}(?![\d.,/])/;
+
 /**
  * Reads a number as people write it, at the beginning of a text: "1,5", "1/2", "½", "3 1/2", "13½ in".
  *
@@ -30,8 +40,17 @@ const NUMBER =
  * @example
  * parseNumber('1,5')
  * // => { value: 1.5, rest: '' }
+ * @example
+ * parseNumber('1,000 g')
+ * // => { grouped: 1000, value: 1, rest: 'g' }
+ * @example
+ * parseNumber('12,345.6')
+ * // => { value: 12345.6, rest: '' }
  */
 export function parseNumber(text: string): TypedNumber | undefined {
+  const apart = GROUPED.exec(text.trim())?.groups;
+  if (apart)
+    return { value: groupedValue(apart['sign'] ?? '', apart['number'] ?? ''), rest: apart['rest'] ?? '' };
   const match = NUMBER.exec(text.trim())?.groups;
   if (!match) return undefined;
   const { sign, whole, top, bottom, decimal, glyph, rest = '' } = match;
@@ -43,5 +62,30 @@ export function parseNumber(text: string): TypedNumber | undefined {
   const hasDecimal = decimal !== undefined && decimal !== '';
   if (!hasDecimal && glyph === undefined) return undefined;
   const number = hasDecimal ? Number(decimal.replace(',', '.')) : 0;
-  return { value: by * (number + (glyph === undefined ? 0 : (FRACTIONS[glyph] ?? 0))), rest };
+  const isUnclear = glyph === undefined && ONE_GROUP.test(text.trim());
+  const other = isUnclear ? { grouped: by * Number((decimal ?? '').replace(',', '')) } : {};
+  return { ...other, value: by * (number + (glyph === undefined ? 0 : (FRACTIONS[glyph] ?? 0))), rest };
+}
+
+/** The value of a number whose thousands are set apart: the last sign is the decimal one, unless it stands more than once. */
+function groupedValue(sign: string, number: string): number {
+  const signs = number.replace(/[\d \u00A0\u202F]/g, '');
+  const decimal = /[ \u00A0\u202F]/.test(number) || new Set(signs).size === 2 ? signs.at(-1) : undefined;
+  const [whole = '', part] = decimal === undefined ? [number] : number.split(decimal);
+  const value = Number(`${whole.replace(/\D/g, '')}${part === undefined ? '' : `.${part}`}`);
+  return sign === '-' ? -value : value;
+}
+
+/**
+ * The number that was meant: where thousands are set apart by commas (with US and UK units) "1,000" is a thousand; elsewhere it has
+ * to be asked.
+ *
+ * @returns undefined where it has to be asked
+ * @example
+ * settledNumber({ value: 1, rest: '', grouped: 1000 }, 'us')
+ * // => 1000
+ */
+export function settledNumber(read: TypedNumber, system: UnitSystem | undefined): number | undefined {
+  if (read.grouped === undefined) return read.value;
+  return system === 'us' || system === 'uk' ? read.grouped : undefined;
 }

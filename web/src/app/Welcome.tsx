@@ -177,7 +177,7 @@ function OwnBags({ onStart }: { onStart(garden: Garden): Promise<void> }) {
             <TextField
               label="What you call the place"
               value={name}
-              onChange={(e) => setName(e.target.value.slice(0, 60))}
+              onChange={(e) => setName(e.target.value)}
               error={problems.name !== undefined}
               helperText={problems.name}
             />

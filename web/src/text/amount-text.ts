@@ -3,20 +3,23 @@ import {
   parseAmount,
   parseMeasured,
   parseNumber,
+  settledNumber,
   show,
   toSi,
   trimmed,
-  type AmountResult,
   type NamedMeasure,
+  type NotRead,
   type Purpose,
   type UnitSystem,
 } from '@rundel/core/units';
 import { parseDose } from '@rundel/core/products';
 import type { FeedAmount, FeedUnit } from '@rundel/core/records';
 
-const REASONS: Record<Exclude<AmountResult, { ok: true }>['reason'], string> = {
+const REASONS: Record<NotRead, string> = {
   empty: 'Please give a number.',
   'not-a-number': 'This does not read as a number. Write it as "38", "1,5", "3 1/2" or "13½ in".',
+  'two-readings':
+    'Is that a thousand and more, or a part of one? Write it without the comma, as 1000, or with a point, as 1.0.',
   'unknown-unit': 'I do not know this unit.',
   'wrong-quantity': 'This unit measures something else.',
 };
@@ -96,6 +99,8 @@ export interface NumberRule {
   readonly high: number;
   readonly isWhole?: boolean;
   readonly isOptional?: boolean;
+  /** settles whether "1,000" is one or a thousand; left out: it is asked */
+  readonly system?: UnitSystem;
   /** what may stand behind it and means nothing more: "%", "£" */
   readonly sign?: string;
   /** what is said of a number that cannot be, where the field has words of its own for it */
@@ -110,12 +115,17 @@ export function readNumber(text: string, rule: NumberRule): Read<number | undefi
   if (bare === '') return rule.isOptional ? { ok: true, value: undefined } : refused(REASONS.empty);
   const read = parseNumber(bare);
   if (!read || read.rest.trim() !== '') return refused(REASONS['not-a-number']);
+  const value = settledNumber(read, rule.system);
+  if (value === undefined) return refused(REASONS['two-readings']);
   const { low, high, isWhole } = rule;
-  if (isWhole && !Number.isInteger(read.value)) return refused(rule.problem ?? 'A whole number, please.');
-  return read.value >= low - 1e-9 && read.value <= high + 1e-9
-    ? { ok: true, value: read.value }
-    : refused(rule.problem ?? `From ${trimmed(low, 3)} to ${trimmed(high, 3)}, please.`);
+  if (isWhole && !Number.isInteger(value)) return refused(rule.problem ?? 'A whole number, please.');
+  return value >= low - 1e-9 && value <= high + 1e-9
+    ? { ok: true, value }
+    : refused(rule.problem ?? `From ${figure(low)} to ${figure(high)}, please.`);
 }
+
+/** A bound as it can be typed again: short, and never rounded to another number. */
+const figure = (value: number) => (Number(trimmed(value, 3)) === value ? trimmed(value, 3) : String(value));
 
 /** Reads how much of a product was typed, in any unit of a dose; what is wrong is said in a sentence. */
 export function readDose(text: string, unit: FeedUnit, system: UnitSystem): Read<FeedAmount> {
@@ -131,13 +141,14 @@ const HUNDREDTH = /(?<=[\d¼½¾])\s*(?:p|pence|c|¢|ct|cts|cents?)\.?$/iu;
 const SIGNS = /\p{Sc}|^[\p{L}.]+(?=\s*\d)|(?<=[\d¼½¾])\s*\p{L}+$/gu;
 
 /** Reads a price, with a sign of money before or behind it or none: "£6,90", "6.90", "28p". Empty: left out. */
-export function readPrice(text: string): Read<number | undefined> {
+export function readPrice(text: string, system?: UnitSystem): Read<number | undefined> {
   const typed = text.trim();
   const isHundredth = HUNDREDTH.test(typed);
   const read = readNumber(isHundredth ? typed.replace(HUNDREDTH, '') : typed.replace(SIGNS, ''), {
     low: 0,
     high: 100_000,
     isOptional: true,
+    ...(system ? { system } : {}),
     problem: 'A price is a number from 0 up, as 6.90.',
   });
   return read.ok && read.value !== undefined && isHundredth ? { ok: true, value: read.value / 100 } : read;

@@ -11,12 +11,15 @@ export function readPlace(
   const side = /^°?\s*([ns]?)$/i.exec(typed?.rest.trim() ?? '')?.[1]?.toLowerCase();
   const degrees = side === undefined ? NaN : (typed?.value ?? NaN) * (side === 's' ? -1 : 1);
   const isPlace = degrees >= -66 && degrees <= 66;
-  const gardenName = name.trim().slice(0, 60);
-  if (gardenName !== '' && isPlace) return { kind: 'read', gardenName, latitudeDegrees: degrees };
+  const gardenName = name.trim();
+  const isTooLong = gardenName.length > 60;
+  if (gardenName !== '' && !isTooLong && isPlace)
+    return { kind: 'read', gardenName, latitudeDegrees: degrees };
   return {
     kind: 'refused',
     problems: {
       ...(gardenName === '' ? { name: 'Give it a name, any name.' } : {}),
+      ...(isTooLong ? { name: 'At most 60 letters; nothing is cut off unasked.' } : {}),
       ...(isPlace ? {} : { latitude: 'From 66 south to 66 north, as "51" or "33 S".' }),
     },
   };

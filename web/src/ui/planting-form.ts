@@ -80,6 +80,11 @@ export function plantingFields(
     latest: today,
     isOptional: !isDated,
   }) as Field<string | undefined>;
+  const names = textField({
+    label: 'Name of the plant',
+    help: 'If you like; for several "Ada, Bet, Cy".',
+    longest: 400,
+  });
   return {
     cropId: choiceField({ label: 'Crop', options: namedOptions(CROPS) }),
     habitId: choiceField({ label: 'Growth', options: namedOptions(crop.habits) }),
@@ -106,11 +111,13 @@ export function plantingFields(
       isOptional: true,
     }) as Field<string | undefined>,
     varietyName: textField({ label: 'Variety', help: `Empty: just "${crop.name}".`, longest: 60 }),
-    plantName: textField({
-      label: 'Name of the plant',
-      help: 'If you like; for several "Ada, Bet, Cy".',
-      longest: 200,
-    }),
+    plantName: {
+      ...names,
+      read(text: string, context: FieldContext) {
+        const isTooLong = text.split(',').some((name) => name.trim().length > 60);
+        return isTooLong ? refused('A name has at most 60 letters.') : names.read(text, context);
+      },
+    },
     plantedOn: {
       ...day,
       read(text: string, context: FieldContext) {

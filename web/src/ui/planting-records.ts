@@ -78,7 +78,7 @@ export function batchFor(
  * // => ['Ada', 'Bet', undefined]
  */
 export function namesOf(text: string | undefined, count: number): readonly (string | undefined)[] {
-  const names = (text ?? '').split(',').map((name) => name.trim().slice(0, 60));
+  const names = (text ?? '').split(',').map((name) => name.trim());
   return Array.from({ length: count }, (_, i) => names[i] || undefined);
 }
 

@@ -1,7 +1,7 @@
 import { Box, Button, FormControlLabel, InputAdornment, MenuItem, Switch, TextField } from '@mui/material';
 import { lazy, Suspense } from 'react';
 import { useController } from 'react-hook-form';
-import type { Fields, Option } from './field.ts';
+import type { FieldContext, Fields, Option } from './field.ts';
 import { useAdopted } from './half-typed.ts';
 import type { FieldsForm } from './use-fields.ts';
 
@@ -84,6 +84,7 @@ export function FormField<F extends Fields>({
     </InputAdornment>
   );
   const isChoice = input.kind === 'choice';
+  const echo = input.kind === 'number' ? understood(described, bound.value, form.context) : undefined;
   return (
     <TextField
       {...bound}
@@ -95,7 +96,7 @@ export function FormField<F extends Fields>({
       {...(isBare ? { variant: 'standard', sx: { width: 64 } } : { label: words })}
       autoFocus={autoFocus ?? false}
       error={problem !== undefined}
-      helperText={problem ?? help ?? described.help}
+      helperText={problem ?? [echo, help ?? described.help].filter(Boolean).join(' ')}
       {...(input.kind === 'text' && input.lines ? { multiline: true, minRows: input.lines } : {})}
       slotProps={{
         // a choice of nothing is shown in its words, and its label stays out of their way
@@ -104,7 +105,6 @@ export function FormField<F extends Fields>({
         ...(adornment ? { inputLabel: { shrink: true } } : {}),
         htmlInput: {
           ...(input.kind === 'number' ? { inputMode: 'decimal' } : {}),
-          ...(input.kind === 'text' ? { maxLength: input.longest } : {}),
           ...(list ? { list } : {}),
           ...(isBare || described.spoken ? { 'aria-label': described.spoken ?? words } : {}),
         },
@@ -127,6 +127,15 @@ export function FormField<F extends Fields>({
         : undefined}
     </TextField>
   );
+}
+
+/** What a number that is not written as plainly as can be was taken for: "1½ gal" in the field's own unit, "1,000" as 1000. */
+function understood(field: Fields[string], text: string, context: FieldContext): string | undefined {
+  if (/^[\s\d.+-]*$/.test(text)) return undefined;
+  const read = field.read(text, context);
+  if (!read.ok || typeof read.value !== 'number') return undefined;
+  const written = field.write(read.value, context);
+  return written === text.trim() ? undefined : `= ${written}.`;
 }
 
 /** A few choices as buttons in a row, wide enough for a thumb. */

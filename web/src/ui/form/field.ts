@@ -111,7 +111,10 @@ export function numberField<W extends Words & NumberRule & { readonly unit?: str
     spoken,
     help,
     input: { kind: 'number', ...(unit === undefined ? {} : { unit: () => unit }) },
-    read: (text) => needed(readNumber(text, rule as NumberRule), text, missing) as Read<Optional<W, number>>,
+    read: (text, { unitFormat: { system } }) =>
+      needed(readNumber(text, { ...(rule as NumberRule), system }), text, missing) as Read<
+        Optional<W, number>
+      >,
     write: (value) => trimmed(value as number, 6),
   };
 }
@@ -121,7 +124,7 @@ export function priceField(words: Words): Field<number | undefined> {
   return {
     ...words,
     input: { kind: 'number', unit: ({ currency }) => currency, isBefore: true },
-    read: (text) => needed(readPrice(text), text, words.missing),
+    read: (text, { unitFormat: { system } }) => needed(readPrice(text, system), text, words.missing),
     write: (value) => (Number.isInteger(value) ? String(value) : value.toFixed(2)),
   };
 }
@@ -138,6 +141,10 @@ export function textField(
     read(text) {
       const value = text.trim();
       if (value === '' && missing !== undefined) return refused(missing);
+      if (value.length > longest)
+        return refused(
+          `This has ${value.length} letters, and ${longest} can be kept. Shorten it: nothing is cut off unasked.`,
+        );
       if (taken?.includes(value)) return refused(`There is something called "${value}" already.`);
       return { ok: true, value };
     },

@@ -1,0 +1,51 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { parseAmount, parseNumber, settledNumber } from './index.ts';
+
+describe('numbers with thousands set apart', () => {
+  it.each([
+    ['12,345.6', 12345.6],
+    ['1,234,567', 1234567],
+    ['1.234,5', 1234.5],
+    ['1.234.567', 1234567],
+    ['12 500', 12500],
+    ['12\u202F500,5', 12500.5],
+    ['-1,234.5', -1234.5],
+  ])('%s', (text, value) => {
+    expect(parseNumber(text)).toEqual({ value, rest: '' });
+  });
+
+  it.each([
+    ['0,450', 0.45],
+    ['1,5', 1.5],
+    ['1,25', 1.25],
+    ['1.250', 1.25],
+    ['10000', 10000],
+    ['1 1/2', 1.5],
+  ])('%s is not one of them', (text, value) => {
+    expect(parseNumber(text)).toEqual({ value, rest: '' });
+  });
+
+  it('one comma before three figures has two readings, settled by how the grower counts or asked about', () => {
+    const read = parseNumber('1,250 g');
+    expect(read).toEqual({ value: 1.25, rest: 'g', grouped: 1250 });
+    if (!read) throw new Error();
+    expect([settledNumber(read, 'us'), settledNumber(read, 'uk')]).toEqual([1250, 1250]);
+    expect([settledNumber(read, 'metric'), settledNumber(read, undefined)]).toEqual([undefined, undefined]);
+    expect(parseAmount('1,000', 'water', 'metric')).toEqual({ ok: false, reason: 'two-readings' });
+    expect(parseAmount('1,000 lb', 'crop', 'us')).toMatchObject({ amount: { value: 1000, unit: 'pound' } });
+  });
+
+  it('are never read as another number than what they were written from', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1_000_000, max: 999_999_999 }), (value) => {
+        const read = (locale: string) => parseNumber(value.toLocaleString(locale))?.value;
+        return read('en-US') === value && read('de-DE') === value && read('fr-FR') === value;
+      }),
+    );
+  });
+
+  it.each(['0x10', '1e3', '1E+3'])('%s is no amount', (text) => {
+    expect(parseAmount(text, 'water', 'metric')).toMatchObject({ ok: false });
+  });
+});
