@@ -1,6 +1,9 @@
 // What can be begun while the app itself is still being read: its colours, its frame, and the demo on a first visit.
 (() => {
-  const asked = new URLSearchParams(location.search).get('garden') ?? localStorage.getItem('rundel.garden');
+  const asked =
+    new URLSearchParams(location.search).get('garden') ??
+    sessionStorage.getItem('rundel.garden') ??
+    localStorage.getItem('rundel.garden');
   const chosen = localStorage.getItem('rundel.theme');
   const root = document.documentElement;
   const bySystem = matchMedia('(prefers-contrast: more)').matches

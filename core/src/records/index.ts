@@ -12,7 +12,7 @@ export {
 export { FEED_SKIP_REASONS } from './diary/kinds/feeding.ts';
 export { SKIP_REASONS } from './diary/kinds/water.ts';
 export { rowById } from './by-id.ts';
-export { entriesAt, liveEntries, type LiveEntries } from './diary/live.ts';
+export { correctionsThatGaveWay, entriesAt, liveEntries, type LiveEntries } from './diary/live.ts';
 export {
   FEED_FORMS,
   FEED_UNITS,

@@ -58,7 +58,7 @@ export function GardenLine({
           fontWeight: 'fontWeightBold',
           overflow: 'hidden',
           flexShrink: { xs: 1, md: 0 },
-          maxWidth: 220,
+          maxWidth: { xs: gardenId === 'demo' ? 128 : 180, md: 220 },
         }}
       >
         <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>

@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { Outlet, useNavigate } from 'react-router';
+import { Outlet, useLocation, useNavigate } from 'react-router';
 import {
   GardenProvider,
   rememberedGarden,
@@ -10,6 +10,7 @@ import {
   useGarden,
   useGardenState,
   gardenToOpen,
+  withGardenNamed,
   type GardenId,
 } from '../store/index.ts';
 import { ThemeChoiceProvider } from '../ui/theme-context.tsx';
@@ -27,10 +28,16 @@ export function Root() {
   const navigate = useNavigate();
   useScrollPlaces();
   const [gardenId, setWhich] = useState<GardenId>(() => {
-    const asked = gardenToOpen(location.search, rememberedGarden());
+    const asked = gardenToOpen(location.search, location.pathname, rememberedGarden());
     rememberGarden(asked);
     return asked;
   });
+  const place = useLocation();
+  useEffect(() => {
+    // which garden it is belongs to the address, so that a copied one, a bookmark and a second tab lead to the same
+    const named = withGardenNamed(location.href, gardenId);
+    if (named !== location.href) history.replaceState(history.state, '', named);
+  }, [gardenId, place]);
   const change = useCallback(
     (next: GardenId) => {
       rememberGarden(next);

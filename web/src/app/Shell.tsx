@@ -2,6 +2,7 @@ import { Box } from '@mui/material';
 import { useEffect, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { GardenId } from '../store/index.ts';
+import { ClockNotice } from './ClockNotice.tsx';
 import { GardenLine } from './GardenLine.tsx';
 import { Labels, LABELS_HIGH } from './Labels.tsx';
 
@@ -61,6 +62,7 @@ export function Shell({
           '@media print': { paddingBlockEnd: 0 },
         }}
       >
+        <ClockNotice />
         {children}
       </Box>
     </>

@@ -11,7 +11,13 @@ export { fetchTowns, type Town } from './towns.ts';
 export { newGarden } from './new-garden.ts';
 export { containersInUse, wateringMeasure, measuresInUse, placesInUse } from './selectors.ts';
 export { useBagStates, useLedger, useWhatIf, type BagStates } from './bag-states.ts';
-export { rememberGarden, rememberedGarden, gardenToOpen, type GardenId } from './garden-id.ts';
+export {
+  rememberGarden,
+  rememberedGarden,
+  gardenToOpen,
+  withGardenNamed,
+  type GardenId,
+} from './garden-id.ts';
 export { unitFormatIn, useUnitFormat, type UnitFormat } from './unit-format.ts';
 export { useBags, type Bag } from './bags.ts';
 export { useAwayPlan, useDryDays, type AwayState } from './away.ts';

@@ -12,7 +12,7 @@ import { demoMoment } from './demo.ts';
 import { GardenStore } from './garden-store.ts';
 import { newId } from './ids.ts';
 import { newGarden } from './new-garden.ts';
-import { gardenToOpen } from './garden-id.ts';
+import { gardenToOpen, withGardenNamed } from './garden-id.ts';
 
 const demo = gannetSlip(3);
 /** The same with the last of its diary: as good where the number does not matter, and written in a tenth of the time. */
@@ -164,11 +164,18 @@ describe('small things', () => {
     expect(new Set(Array.from({ length: 500 }, () => newId('entry'))).size).toBe(500);
   });
 
-  it('the address decides which garden opens, then memory', () => {
-    expect(gardenToOpen('?garden=demo', 'own')).toBe('demo');
-    expect(gardenToOpen('?garden=own', 'demo')).toBe('own');
-    expect(gardenToOpen('?garden=nonsense', 'demo')).toBe('demo');
-    expect(gardenToOpen('', null)).toBe('own');
+  it('the address decides which garden opens, then the tab, then what was open last', () => {
+    const none = { tab: null, last: null };
+    expect(gardenToOpen('?garden=demo', '/bags', { tab: 'own', last: 'own' })).toBe('demo');
+    expect(gardenToOpen('?garden=own', '/', { tab: 'demo', last: 'demo' })).toBe('own');
+    expect(gardenToOpen('?garden=nonsense', '/bags', { tab: 'demo', last: null })).toBe('demo');
+    expect(gardenToOpen('', '/bags/con_a', { tab: 'own', last: 'demo' })).toBe('own');
+    expect(gardenToOpen('', '/', { tab: null, last: 'demo' })).toBe('demo');
+    // a bookmark of a bag of one's own does not lead into the demo
+    expect(gardenToOpen('', '/bags/con_a', { tab: null, last: 'demo' })).toBe('own');
+    expect(gardenToOpen('', '/', none)).toBe('own');
+    expect(withGardenNamed('http://x/bags?sort=a#b', 'demo')).toBe('http://x/bags?sort=a&garden=demo#b');
+    expect(withGardenNamed('http://x/bags?garden=demo', 'own')).toBe('http://x/bags');
   });
 
   it("the demo's clock never runs before what was recorded in it", () => {

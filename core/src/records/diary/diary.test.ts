@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { entriesAt, liveEntries } from './live.ts';
+import { correctionsThatGaveWay, entriesAt, liveEntries } from './live.ts';
 import { entrySchema, type Entry, type EntryOf } from './entry.ts';
 
 const at = (minute: number) => `2026-07-16T18:${String(minute).padStart(2, '0')}:00.000+01:00`;
@@ -44,6 +44,18 @@ describe('what counts in a diary', () => {
     const mine = check(2, { replaces: first.id });
     const theirs = check(3, { replaces: first.id });
     expect(ids(liveEntries([first, theirs, mine]))).toEqual([theirs.id]);
+  });
+
+  it('the correction that gave way is told beside the one that counts, unless it was taken back or put right itself', () => {
+    const first = check(1);
+    const mine = check(2, { replaces: first.id });
+    const theirs = check(3, { replaces: first.id });
+    const told = (entries: readonly Entry[]) =>
+      [...correctionsThatGaveWay(entries, liveEntries(entries))].map(([id, all]) => [id, ids(all)]);
+    expect(told([first, mine, theirs])).toEqual([[theirs.id, [mine.id]]]);
+    expect(told([first, mine, theirs, removal(1, mine.id)])).toEqual([]);
+    expect(told([first, mine, check(4, { replaces: mine.id })])).toEqual([]);
+    expect(told([first, mine])).toEqual([]);
   });
 
   it('is in order of when things happened, not of when they were written down', () => {

@@ -84,6 +84,28 @@ function latestCorrections(counting: readonly Entry[]): ReadonlyMap<string, stri
   return new Map([...latest].map(([target, entry]) => [target, entry.id]));
 }
 
+/**
+ * Corrections that gave way to another of the same entry, as when two devices put right one slip: by the id of the one that counts.
+ *
+ * @param live the entries that count, of the same diary
+ */
+export function correctionsThatGaveWay(
+  entries: readonly Entry[],
+  live: LiveEntries,
+): ReadonlyMap<string, readonly Entry[]> {
+  const removed = new Set(entries.flatMap((e) => (e.kind === 'removed' ? e.removes : [])));
+  const counts = new Map(
+    live.flatMap((e) => (e.replaces === undefined ? [] : [[e.replaces, e.id] as const])),
+  );
+  const found = new Map<string, Entry[]>();
+  for (const entry of entries) {
+    if (entry.kind === 'removed' || entry.replaces === undefined || removed.has(entry.id)) continue;
+    const winner = counts.get(entry.replaces);
+    if (winner !== undefined && winner !== entry.id) found.set(winner, [...(found.get(winner) ?? []), entry]);
+  }
+  return found;
+}
+
 /** Reading a date costs more than looking it up, and a sort asks for each many times. Entries never change. */
 const times = new WeakMap<Entry, { readonly at: number; readonly recordedAt: number }>();
 

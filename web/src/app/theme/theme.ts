@@ -42,7 +42,10 @@ export function themeFor(themeName: ThemeName): Theme {
       MuiCssBaseline: {
         styleOverrides: {
           ':root': cssVariables(t),
-          body: { fontVariantNumeric: 'tabular-nums', WebkitTextSizeAdjust: '100%' },
+          // a word that is longer than the screen is broken, or the page would be as wide as the word
+          body: { fontVariantNumeric: 'tabular-nums', WebkitTextSizeAdjust: '100%', overflowWrap: 'anywhere' },
+          // columns are not made narrower than their longest word because of it
+          'table, pre': { overflowWrap: 'break-word' },
           ':focus-visible': {
             outline: `3px solid ${themeName === 'dusk' ? t.flower : t.action}`,
             outlineOffset: 2,

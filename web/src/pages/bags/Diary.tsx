@@ -1,8 +1,8 @@
 import { Box, Button, IconButton, Typography } from '@mui/material';
 import { IconPencil, IconTrash } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
-import { entriesAt, type Entry } from '@rundel/core/records';
-import { Suspense, useState } from 'react';
+import { correctionsThatGaveWay, entriesAt, type Entry } from '@rundel/core/records';
+import { Suspense, useMemo, useState } from 'react';
 import { midSentence, shortDay, timeOf } from '../../text/text.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat, told } from '../../store/index.ts';
@@ -19,6 +19,7 @@ export function Diary({ containerId }: { readonly containerId: string }) {
   const [isWhole, setWhole] = useState(false);
   const [correcting, setCorrecting] = useState<Entry>();
   const here = [...entriesAt(live, containerId)].reverse();
+  const gaveWay = useMemo(() => correctionsThatGaveWay(garden.entries, live), [garden.entries, live]);
   const removed = removedFrom(garden.entries, live, containerId);
   const today = dayOf(clock.now());
   if (here.length === 0 && removed.length === 0) {
@@ -65,6 +66,12 @@ export function Diary({ containerId }: { readonly containerId: string }) {
                   (corrected{beforeWords(entry)})
                 </Box>
               ) : null}
+              {(gaveWay.get(entry.id) ?? []).map((other) => (
+                <Box key={other.id} sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+                  Another correction gave way to this one: {entryWords(other, unitFormat, garden)}, written{' '}
+                  {shortDay(dayOf(other.recordedAt), today)} {timeOf(other.recordedAt)}.
+                </Box>
+              ))}
             </Box>
             <IconButton
               aria-label={`Correct: ${entryWords(entry, unitFormat, garden)}`}

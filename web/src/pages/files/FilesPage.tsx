@@ -5,12 +5,12 @@ import { useNavigate } from 'react-router';
 import { useGarden, useNoteSavedToFile } from '../../store/index.ts';
 import { rowsWords } from '../../text/file-text.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
-import { Folded } from '../../ui/Folded.tsx';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { Bin } from './Bin.tsx';
 import { ClearDialog } from './ClearDialog.tsx';
 import { GARDEN_FILES, OpenFile, type OpenedBeside } from './OpenFile.tsx';
+import { SetAsideList } from './SetAsideList.tsx';
 import { SavePanel } from './SavePanel.tsx';
 
 /** Save, open, merge, clear; the bin; and what could not be read. */
@@ -36,15 +36,7 @@ export default function FilesPage() {
           {setAside.length === 1 ? 'One row does' : `${setAside.length} rows do`} not read and{' '}
           {setAside.length === 1 ? 'is' : 'are'} set aside, kept as{' '}
           {setAside.length === 1 ? 'it is' : 'they are'}, also in what you save.
-          <Folded summary="Which ones, and why">
-            <Box component="ul" sx={{ margin: 0, paddingInlineStart: 2.5, overflowWrap: 'anywhere' }}>
-              {setAside.slice(0, 50).map(({ table, id, problem }, i) => (
-                <li key={i}>
-                  {table} {id}: {problem}
-                </li>
-              ))}
-            </Box>
-          </Folded>
+          <SetAsideList rows={setAside} />
         </Alert>
       )}
       <SavePanel />

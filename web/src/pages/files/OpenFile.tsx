@@ -11,9 +11,9 @@ import {
 } from '@mui/material';
 import type { Progress } from '@rundel/core/garden-file';
 import { useEffect, useRef, useState } from 'react';
+import { SetAsideList } from './SetAsideList.tsx';
 import { reportWords, rowsWords } from '../../text/file-text.ts';
 import { agoWords, shortDay } from '../../text/text.ts';
-import { Folded } from '../../ui/Folded.tsx';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { FileInWorker, type FileFound, type HowToOpen, type OpeningReport } from '../../workers/file.ts';
 
@@ -168,15 +168,7 @@ function Found({
           {found.setAsideCount === 1 ? 'It is' : 'They are'} kept aside, go into every file that you save, and
           count for nothing until a Rundel can read {found.setAsideCount === 1 ? 'it' : 'them'}; everything
           else is opened.
-          <Folded summary="Which ones, and why">
-            <Box component="ul" sx={{ margin: 0, paddingInlineStart: 2.5, overflowWrap: 'anywhere' }}>
-              {found.setAside.map(({ table, id, problem }, i) => (
-                <li key={i}>
-                  {table} {id}: {problem}
-                </li>
-              ))}
-            </Box>
-          </Folded>
+          <SetAsideList rows={found.setAside} />
         </Alert>
       )}
       {report && (

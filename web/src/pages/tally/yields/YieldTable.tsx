@@ -150,7 +150,7 @@ function Name({
 }) {
   if (by !== 'bag' || !bag) return name;
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, whiteSpace: 'nowrap' }}>
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, whiteSpace: { md: 'nowrap' }, minWidth: 0 }}>
       <BagIcon properties={bag.properties} water={undefined} plants={bag.occupants.length} size={30} />
       <Link to={`/bags/${row.key}`} style={{ color: 'inherit' }}>
         {name}
