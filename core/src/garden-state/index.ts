@@ -67,3 +67,4 @@ export { coldLimitOf, hardinessOf } from './cold-nights.ts';
 export { bagRecord, waterSpells, type RecordQuestion } from './bag-record.ts';
 export { harvestHeldUntil } from './care-jobs.ts';
 export { plantsNamed, ruleOf, type TrainJob } from './training-jobs.ts';
+export { atSameAge, bagPhotos, type BagPhoto } from './photographs.ts';

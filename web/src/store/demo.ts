@@ -30,13 +30,19 @@ export function noteDemoStored(): void {
 export async function fetchDemo(): Promise<{ readonly garden: Garden; readonly savedAt: string }> {
   const answer = await (early ?? fetched()).garden;
   if (!answer.ok) throw new Error(`The demo garden could not be fetched (${answer.status}).`);
-  const { savedAt, format, version, ...garden } = (await answer.clone().json()) as DemoFile;
+  const { savedAt, format, version, minor: _, checksum: __, ...garden } = (await answer.clone().json()) as DemoFile;
   if (format !== 'rundel-garden' || version !== LATEST_VERSION)
     throw new Error('The demo garden is not of this version of Rundel. Load the page again.');
   return { garden, savedAt };
 }
 
-type DemoFile = Garden & { readonly savedAt: string; readonly format: string; readonly version: number };
+type DemoFile = Garden & {
+  readonly savedAt: string;
+  readonly format: string;
+  readonly version: number;
+  readonly minor: number;
+  readonly checksum: string;
+};
 
 /**
  * The states of the demo's first evening, which ship beside it: a first visit shows its round before anything is worked out.

@@ -23,3 +23,4 @@ export { useBags, type Bag } from './bags.ts';
 export { useAwayPlan, useDryDays, type AwayState } from './away.ts';
 export { canSaveItself, useAutoSave, useAutoSaving } from './auto-save.ts';
 export { useStorageRoom } from './storage-room.ts';
+export { useAddPhotos, usePhotoUrl } from './photos.ts';

@@ -43,7 +43,11 @@ export function themeFor(themeName: ThemeName): Theme {
         styleOverrides: {
           ':root': cssVariables(t),
           // a word that is longer than the screen is broken, or the page would be as wide as the word
-          body: { fontVariantNumeric: 'tabular-nums', WebkitTextSizeAdjust: '100%', overflowWrap: 'anywhere' },
+          body: {
+            fontVariantNumeric: 'tabular-nums',
+            WebkitTextSizeAdjust: '100%',
+            overflowWrap: 'anywhere',
+          },
           // columns are not made narrower than their longest word because of it
           'table, pre': { overflowWrap: 'break-word' },
           ':focus-visible': {

@@ -25,6 +25,7 @@ import {
   TemplateDialog,
   TestLeafDialog,
 } from './dialogs.ts';
+import { PhotoPanel } from './PhotoPanel.tsx';
 import { PlantsPanel } from './PlantsPanel.tsx';
 import { HistoryPanel } from './HistoryPanel.tsx';
 import { TroublePanel, TrussPanel } from './TroublePanel.tsx';
@@ -178,6 +179,7 @@ function OneBag({ bag, problem }: { readonly bag: Bag; readonly problem: string 
           {!isEmpty && <TrussPanel bag={bag} />}
           {!isEmpty && <TroublePanel bag={bag} onSpray={() => setDialog('spray')} />}
           <MakePanel bag={bag} />
+          <PhotoPanel bag={bag} />
           <HistoryPanel bag={bag} />
           <Panel title="Diary">
             <Diary containerId={bag.container.id} />

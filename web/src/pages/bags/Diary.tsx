@@ -4,6 +4,7 @@ import { dayOf } from '@rundel/core/calendar';
 import { correctionsThatGaveWay, entriesAt, type Entry } from '@rundel/core/records';
 import { Suspense, useMemo, useState } from 'react';
 import { midSentence, shortDay, timeOf } from '../../text/text.ts';
+import { Photo } from '../../ui/photos/Photo.tsx';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat, told } from '../../store/index.ts';
 import { CorrectDialog } from './dialogs.ts';
@@ -66,6 +67,18 @@ export function Diary({ containerId }: { readonly containerId: string }) {
                   (corrected{beforeWords(entry)})
                 </Box>
               ) : null}
+              {entry.photoIds && (
+                <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', paddingBlock: 0.5 }}>
+                  {entry.photoIds.map((id) => (
+                    <Photo
+                      key={id}
+                      photoId={id}
+                      alt={`Photograph of ${shortDay(dayOf(entry.at), today)}`}
+                      height={72}
+                    />
+                  ))}
+                </Box>
+              )}
               {(gaveWay.get(entry.id) ?? []).map((other) => (
                 <Box key={other.id} sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
                   Another correction gave way to this one: {entryWords(other, unitFormat, garden)}, written{' '}

@@ -3,6 +3,7 @@ import type { Entry } from '@rundel/core/records';
 import { useGarden, useUnitFormat } from '../../store/index.ts';
 import { entryWords } from '../../text/entry-text.ts';
 import { FormDialog, FormFields, useFields } from '../form/index.ts';
+import { usePhotos } from '../photos/PhotoField.tsx';
 import { useWhen } from '../When.tsx';
 import { CorrectPlanting } from './CorrectPlanting.tsx';
 import { formOf } from './correct-forms.ts';
@@ -23,6 +24,7 @@ function CorrectByForm({ entry, onClose }: { readonly entry: Entry; onClose(): v
   const unitFormat = useUnitFormat();
   const when = useWhen(entry);
   const home = useHome(entry);
+  const photos = usePhotos(entry.photoIds);
   const kind = formOf(entry.kind);
   const form = useFields(kind?.fields({ garden, unitFormat }, entry) ?? {}, {
     ...kind?.start(entry),
@@ -32,7 +34,13 @@ function CorrectByForm({ entry, onClose }: { readonly entry: Entry; onClose(): v
     const at = when.read();
     if (at === undefined || home.problem) return;
     await record(
-      [correctionOf(entry, at, { ...(kind?.facts(values, texts, entry) ?? {}), ...home.facts })],
+      [
+        correctionOf(entry, at, {
+          ...(kind?.facts(values, texts, entry) ?? {}),
+          ...home.facts,
+          ...photos.facts,
+        }),
+      ],
       `${entry.kind} corrected`,
     );
     onClose();
@@ -49,6 +57,7 @@ function CorrectByForm({ entry, onClose }: { readonly entry: Entry; onClose(): v
       {when.field}
       <FormFields form={form} />
       {home.field}
+      {photos.field}
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         {first ? `It said before: ${entryWords(first, unitFormat, garden)}. ` : ''}The first version stays on
         record.

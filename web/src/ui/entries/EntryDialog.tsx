@@ -2,6 +2,7 @@ import { FormControlLabel, Switch, Typography } from '@mui/material';
 import { useState } from 'react';
 import { bagsWords } from '../../text/bag-text.ts';
 import { newId, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
+import { usePhotos } from '../photos/PhotoField.tsx';
 import { Remark } from '../Remark.tsx';
 import { pickingDoubt } from './picking-doubt.ts';
 import { pickingAsked } from './plant-forms.ts';
@@ -84,6 +85,10 @@ export function EntryDialog({
     ...checkOf(entryForm),
     ...(kind === 'picking' ? { isAsked: pickingAsked(bags) } : {}),
   });
+  const photos = usePhotos([], () => {
+    // a picture may say it all
+    if (kind === 'note' && !form.texts['text' as never]) form.set('text' as never, 'Photograph');
+  });
   const { amount } = form.values as { readonly amount?: number };
   const submit = form.submit(async (values, texts) => {
     const at = when.read();
@@ -118,7 +123,9 @@ export function EntryDialog({
         if (!own || (shares && kind === 'picking' && !('kilograms' in own) && !('count' in own))) return [];
         // each bag’s trouble is followed up by itself
         const inCase = kind === 'trouble' ? { caseId: newId('case') } : {};
-        return [draftOf({ kind, at, containerId: container.id, ...plant.facts, ...inCase }, own)];
+        return [
+          draftOf({ kind, at, containerId: container.id, ...plant.facts, ...inCase, ...photos.facts }, own),
+        ];
       }),
       `${entry.words} ${first && bags.length === 1 ? first.container.label : `${bags.length} bags`}`,
     );
@@ -145,6 +152,7 @@ export function EntryDialog({
       {isShared && kind === 'picking' && (
         <SplitFields bags={bags} texts={split} onChange={setSplit} problem={splitProblem} />
       )}
+      {photos.field}
       {when.field}
       {asked && <Remark role="alert">{asked} Press again if it is right.</Remark>}
       {bags.length > 1 && (
