@@ -47,6 +47,7 @@ const CORE = [
   'round',
   'garden-state',
   'tally',
+  'commands',
 ];
 const CORE_ORDER = `Core's folders take from those before them: ${CORE.join(' ← ')}.`;
 const BY_INDEX = {

@@ -1,5 +1,5 @@
-import { Box, Button, ButtonBase } from '@mui/material';
-import { IconSettings } from '@tabler/icons-react';
+import { Box, Button, ButtonBase, IconButton } from '@mui/material';
+import { IconSearch, IconSettings } from '@tabler/icons-react';
 import { addDays, dayOf, momentAt } from '@rundel/core/calendar';
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -17,9 +17,12 @@ const GardenMenuItems = lazy(() => import('./GardenMenuItems.tsx'));
 export function GardenLine({
   gardenId,
   onChange,
+  onAsk,
 }: {
   readonly gardenId: GardenId;
   onChange(next: GardenId): void;
+  /** opens the line in which anything is found or put down */
+  onAsk(): void;
 }) {
   const { garden } = useGarden();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -44,6 +47,14 @@ export function GardenLine({
       }}
     >
       {gardenId === 'demo' ? <DemoLine onLeave={() => onChange('own')} /> : <FileLine />}
+      <IconButton
+        onClick={onAsk}
+        aria-label="Find or do"
+        aria-keyshortcuts="/ Control+K"
+        sx={{ width: 44, height: 44, marginInlineStart: 'auto', color: 'text.primary', flexShrink: 0 }}
+      >
+        <IconSearch size={22} stroke={1.8} aria-hidden />
+      </IconButton>
       <ButtonBase
         onClick={(event) => setAnchor(event.currentTarget)}
         aria-haspopup="menu"

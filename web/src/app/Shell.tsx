@@ -1,10 +1,12 @@
 import { Box } from '@mui/material';
-import { useEffect, type ReactNode } from 'react';
+import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { GardenId } from '../store/index.ts';
 import { ClockNotice } from './ClockNotice.tsx';
 import { GardenLine } from './GardenLine.tsx';
 import { Labels, LABELS_HIGH } from './Labels.tsx';
+
+const CommandBox = lazy(() => import('./command/CommandBox.tsx'));
 
 /** The five places on labels in a strip of mix along the foot; which garden it is beside them, on a phone at the head. */
 export function Shell({
@@ -17,12 +19,20 @@ export function Shell({
   readonly children: ReactNode;
 }) {
   const navigate = useNavigate();
+  const [isAsking, setAsking] = useState(false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+        event.preventDefault();
+        setAsking((asking) => !asking);
+        return;
+      }
       const isTyping = (event.target as HTMLElement).closest('input, textarea, select, [contenteditable]');
-      if (event.key !== '?' || isTyping || event.ctrlKey || event.metaKey) return;
+      if (isTyping || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.key !== '?' && event.key !== '/') return;
       event.preventDefault();
-      void navigate('/help');
+      if (event.key === '/') setAsking(true);
+      else void navigate('/help');
     };
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);
@@ -49,7 +59,7 @@ export function Shell({
       </Box>
       <Box component="header" sx={{ '@media print': { display: 'none' } }}>
         <Labels />
-        <GardenLine gardenId={gardenId} onChange={onChange} />
+        <GardenLine gardenId={gardenId} onChange={onChange} onAsk={() => setAsking(true)} />
       </Box>
       <Box
         component="main"
@@ -65,6 +75,14 @@ export function Shell({
         <ClockNotice />
         {children}
       </Box>
+      {isAsking && (
+        <Suspense>
+          <CommandBox
+            onClose={() => setAsking(false)}
+            onOtherGarden={() => onChange(gardenId === 'demo' ? 'own' : 'demo')}
+          />
+        </Suspense>
+      )}
     </>
   );
 }

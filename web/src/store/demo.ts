@@ -30,7 +30,14 @@ export function noteDemoStored(): void {
 export async function fetchDemo(): Promise<{ readonly garden: Garden; readonly savedAt: string }> {
   const answer = await (early ?? fetched()).garden;
   if (!answer.ok) throw new Error(`The demo garden could not be fetched (${answer.status}).`);
-  const { savedAt, format, version, minor: _, checksum: __, ...garden } = (await answer.clone().json()) as DemoFile;
+  const {
+    savedAt,
+    format,
+    version,
+    minor: _,
+    checksum: __,
+    ...garden
+  } = (await answer.clone().json()) as DemoFile;
   if (format !== 'rundel-garden' || version !== LATEST_VERSION)
     throw new Error('The demo garden is not of this version of Rundel. Load the page again.');
   return { garden, savedAt };

@@ -109,11 +109,7 @@ const whenOf = ({ at, ageDays }: BagPhoto) =>
 function Framed({ photo, name }: { readonly photo: BagPhoto; readonly name: string | undefined }) {
   return (
     <Box component="figure" sx={{ margin: 0, minWidth: 0 }}>
-      <Photo
-        photoId={photo.photoId}
-        alt={`${name ?? 'The bag'}, ${whenOf(photo)}`}
-        height="auto"
-      />
+      <Photo photoId={photo.photoId} alt={`${name ?? 'The bag'}, ${whenOf(photo)}`} height="auto" />
       <Box
         component="figcaption"
         sx={{ fontSize: '0.88rem', color: 'text.secondary', marginBlockStart: 0.5 }}

@@ -1,0 +1,122 @@
+import {
+  parseNumber,
+  settledNumber,
+  toSi,
+  unitNamed,
+  UNITS,
+  type NamedMeasure,
+  type UnitSystem,
+} from '../units/index.ts';
+import { FRUITS } from './words.ts';
+
+/** What a text says of how much. */
+export interface SaidAmounts {
+  readonly kilograms?: number;
+  readonly litres?: number;
+  /** the measure that water was counted in, by its place among those that were given */
+  readonly measure?: number;
+  readonly count?: number;
+  readonly percent?: number;
+  /** the amounts as they stood there */
+  readonly asEntered?: string;
+  readonly rest: string;
+}
+
+const NUMBER = String.raw`(?:\d+ \d+\/\d+|\d+\/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d*[.,]?\d+[¼½¾⅓⅔⅛⅜⅝⅞]?|[¼½¾⅓⅔⅛⅜⅝⅞])`;
+const COUNTED: Readonly<Record<string, string>> = {
+  half: '½',
+  quarter: '¼',
+  one: '1',
+  two: '2',
+  three: '3',
+  four: '4',
+  five: '5',
+  six: '6',
+  seven: '7',
+  eight: '8',
+  nine: '9',
+  ten: '10',
+  eleven: '11',
+  twelve: '12',
+  dozen: '12',
+};
+
+const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+/**
+ * Reads amounts: weights, volumes, so many of the grower's own measures, so many fruits. "1 lb 4 oz" is one weight.
+ *
+ * @param text in small letters
+ */
+export function readAmounts(
+  text: string,
+  measures: readonly NamedMeasure[],
+  system: UnitSystem,
+): SaidAmounts | { readonly problem: string } {
+  let rest = withFigures(text);
+  const said: { -readonly [K in keyof SaidAmounts]?: SaidAmounts[K] } = {};
+  const words: string[] = [];
+  const names = measures.flatMap(({ name, kind }, i) =>
+    [name.toLowerCase(), kind].map((word) => ({ word, i })),
+  );
+  const longest = [...names].sort((a, b) => b.word.length - a.word.length);
+  const pattern = new RegExp(
+    `(?<![\\p{L}\\d.,/])(${NUMBER}) ?(%|(?:us |imperial )?fl\\.? ?oz|(?:us |imperial )?[\\p{L}]+\\.?|${longest.map(({ word }) => `${escaped(word)}s?`).join('|') || '%'})`,
+    'gu',
+  );
+  const measured = new RegExp(
+    `(?<![\\p{L}\\d.,/])(${NUMBER}) ?(?:of )?(${longest.map(({ word }) => escaped(word)).join('|') || '(?!)'})s?(?![\\p{L}])`,
+    'u',
+  );
+  const own = measured.exec(rest);
+  if (own) {
+    const at = longest.find(({ word }) => word === own[2])?.i ?? 0;
+    const number = numberOf(own[1] ?? '', system);
+    if (typeof number !== 'number') return number;
+    said.litres = number * (measures[at]?.litres ?? 0);
+    said.measure = at;
+    words.push(own[0].trim());
+    rest = cut(rest, own.index, own[0].length);
+  }
+  for (const match of [...rest.matchAll(pattern)]) {
+    const [whole, figures = '', word = ''] = match;
+    const number = numberOf(figures, system);
+    if (word === '%') {
+      if (typeof number === 'number') said.percent = number;
+      rest = rest.replace(whole, ' ');
+      continue;
+    }
+    const unit = unitNamed(word, system);
+    const quantity = unit && UNITS[unit].quantity;
+    if (!FRUITS.test(word) && quantity !== 'mass' && quantity !== 'volume') continue;
+    if (typeof number !== 'number') return number;
+    if (FRUITS.test(word)) said.count = Math.round(number);
+    else if (unit && quantity === 'mass') said.kilograms = (said.kilograms ?? 0) + toSi(number, unit);
+    else if (unit) said.litres = (said.litres ?? 0) + toSi(number, unit);
+    words.push(whole.trim());
+    rest = rest.replace(whole, ' ');
+  }
+  return { ...said, rest, ...(words.length > 0 ? { asEntered: words.join(' ').slice(0, 60) } : {}) };
+}
+
+/** Counting words as figures: "half a can" is "½ can", "a can" is "1 can". */
+function withFigures(text: string): string {
+  const words = Object.keys(COUNTED).join('|');
+  return text
+    .replace(
+      new RegExp(`\\b(?:an? )?(${words})\\b(?: of)?(?: an?)?(?= )`, 'g'),
+      (_, word: string) => COUNTED[word] ?? word,
+    )
+    .replace(/\ban? (?=\p{L}+)/gu, '1 ');
+}
+
+const cut = (text: string, from: number, length: number) =>
+  `${text.slice(0, from)} ${text.slice(from + length)}`;
+
+function numberOf(text: string, system: UnitSystem): number | { readonly problem: string } {
+  const read = parseNumber(text);
+  const number = read && settledNumber(read, system);
+  return (
+    number ?? { problem: `Is ${text} a thousand and more, or a part of one? Write it without the comma.` }
+  );
+}

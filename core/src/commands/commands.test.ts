@@ -1,0 +1,220 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { entrySchema, type Draft } from '../records/index.ts';
+import { readCommand, type CommandContext } from './index.ts';
+
+const NOW = '2026-07-16T18:30:00.000+01:00';
+const bag = (label: string, placeName: string, ...names: string[]) => ({
+  containerId: `con_${label.toLowerCase().replace(/\W/g, '').padEnd(6, 'x')}`,
+  label,
+  placeName,
+  names,
+});
+const BAGS = [
+  bag('3', 'Terrace', 'Bosun Short'),
+  bag('4', 'Terrace', 'Ada'),
+  bag('5', 'Terrace'),
+  bag('7', 'Slipway', 'Red Keel'),
+  bag('12', 'Slipway'),
+  bag('A2', 'Glass house'),
+];
+const context: CommandContext = {
+  bags: BAGS,
+  measures: [
+    { id: 'mea_can001', kind: 'can', name: 'green can', litres: 9 },
+    { id: 'mea_hose01', kind: 'hose', name: 'yard hose', litres: 0.2 },
+  ],
+  system: 'metric',
+  now: NOW,
+};
+const read = (line: string, more: Partial<CommandContext> = {}) => readCommand(line, { ...context, ...more });
+
+function done(line: string, more: Partial<CommandContext> = {}): readonly Draft[] {
+  const reading = read(line, more);
+  if (reading.kind !== 'command') throw new Error(`${line}: ${JSON.stringify(reading)}`);
+  return reading.command.drafts;
+}
+/** In short: kind, bag and what is said. */
+const short = (line: string, more: Partial<CommandContext> = {}) =>
+  done(line, more).map((d) => {
+    const at = 'containerId' in d ? BAGS.find((b) => b.containerId === d.containerId)?.label : undefined;
+    const rounded = (x: number | undefined) => (x === undefined ? undefined : Math.round(x * 1000) / 1000);
+    if (d.kind === 'picking') return ['picking', at, rounded(d.kilograms), d.count];
+    if (d.kind === 'watering') return ['watering', at, rounded(d.litres)];
+    return d.kind === 'check' ? ['check', at, d.check] : [d.kind, at];
+  });
+const finger = (grade: number) => ({ method: 'finger', grade });
+
+describe('a line in plain words', () => {
+  it.each([
+    ['picked 450 g from 7', [['picking', '7', 0.45, undefined]]],
+    ['7 picked 450g', [['picking', '7', 0.45, undefined]]],
+    ['450 g 7', [['picking', '7', 0.45, undefined]]],
+    ['from 7 I picked 0,45 kg', [['picking', '7', 0.45, undefined]]],
+    ['Picked 1 lb 4 oz from bag 12', [['picking', '12', 0.567, undefined]]],
+    ['picked 6 tomatoes from 7', [['picking', '7', undefined, 6]]],
+    ['picked 6 from 7', [['picking', '7', undefined, 6]]],
+    ['picked 3 from 4', [['picking', '4', undefined, 3]]],
+    ['picked 8 fruits, 1.2 kg, from A2', [['picking', 'A2', 1.2, 8]]],
+    ['harvested half a kilo of red keel', [['picking', '7', 0.5, undefined]]],
+    [
+      'picked 900 g from 3 and 4 in all',
+      [
+        ['picking', '3', 0.45, undefined],
+        ['picking', '4', 0.45, undefined],
+      ],
+    ],
+    [
+      'watered terrace 1 can',
+      [
+        ['watering', '3', 9],
+        ['watering', '4', 9],
+        ['watering', '5', 9],
+      ],
+    ],
+    [
+      'watered the terrace 1 can in all',
+      [
+        ['watering', '3', 3],
+        ['watering', '4', 3],
+        ['watering', '5', 3],
+      ],
+    ],
+    ['water 7 two green cans', [['watering', '7', 18]]],
+    ['gave 4 half a can', [['watering', '4', 4.5]]],
+    [
+      'poured 1½ cans on 3, 4 and 5',
+      [
+        ['watering', '3', 13.5],
+        ['watering', '4', 13.5],
+        ['watering', '5', 13.5],
+      ],
+    ],
+    ['2 L 12', [['watering', '12', 2]]],
+    [
+      '3-5 2l',
+      [
+        ['watering', '3', 2],
+        ['watering', '4', 2],
+        ['watering', '5', 2],
+      ],
+    ],
+    [
+      'watered 3 to 5 with 500 ml',
+      [
+        ['watering', '3', 0.5],
+        ['watering', '4', 0.5],
+        ['watering', '5', 0.5],
+      ],
+    ],
+    ['watered everything', 'How much water, as “1 can” or “2 L”?'],
+    ['check 3 dry', [['check', '3', finger(2)]]],
+    ['3 felt barely damp', [['check', '3', finger(3)]]],
+    [
+      'checked 3, 4 very dry',
+      [
+        ['check', '3', finger(1)],
+        ['check', '4', finger(1)],
+      ],
+    ],
+    ['checked 12: dust-dry', [['check', '12', finger(1)]]],
+    ['lifted A2, heavy', [['check', 'A2', { method: 'lift', grade: 3 }]]],
+    ['check 7 wilted', [['check', '7', { method: 'wilted' }]]],
+    ['check 7 14.2 kg', [['check', '7', { method: 'scale', kilograms: 14.2 }]]],
+    ['check 7 41 %', [['check', '7', { method: 'probe', reading: 41 }]]],
+    ['check 7', /How was it/],
+    ['picked from 7', /How much: a weight, or how many/],
+    ['picked 450 g', /Which bag\? They are called 3, 4, 5, 7 …/],
+    ['picked 450 g from 99', /No bag or place here is called “99”/],
+    ['picked 450 kg from 7', /No bag gives that at once/],
+    ['watered 7 900 L', /No bag takes 900 L/],
+    ['picked 1,250 g from 7', /a thousand and more/],
+  ] as const)('%s', (line, expected) => {
+    if (Array.isArray(expected)) return expect(short(line)).toEqual(expected);
+    const reading = read(line);
+    expect(reading.kind === 'unfinished' && reading.problem).toMatch(expected as string | RegExp);
+  });
+
+  it('is read in the grower’s own units', () => {
+    const us = { system: 'us' } as const;
+    expect(short('watered 7 1 gal', us)).toEqual([['watering', '7', 3.785]]);
+    expect(short('watered 7 1 gal', { system: 'uk' })).toEqual([['watering', '7', 4.546]]);
+    expect(short('picked 1,250 g from 7', us)).toEqual([['picking', '7', 1.25, undefined]]);
+  });
+
+  it('is of when it says', () => {
+    const at = (line: string) => done(line)[0]?.at.slice(0, 16);
+    expect(at('picked 450 g from 7')).toBe('2026-07-16T18:30');
+    expect(at('yesterday picked 450 g from 7')).toBe('2026-07-15T18:30');
+    expect(at('watered 7 1 can this morning')).toBe('2026-07-16T08:00');
+    expect(at('watered 7 1 can at 8:45')).toBe('2026-07-16T08:45');
+    expect(at('watered 7 1 can at 6 pm yesterday')).toBe('2026-07-15T18:00');
+    expect(at('check 3 dry on Monday evening')).toBe('2026-07-13T18:00');
+    expect(at('picked 2 kg from 12 two days ago')).toBe('2026-07-14T18:30');
+    // not in the future, and "at 7" is the bag
+    expect(at('watered 7 1 can tonight at 23:00')).toBe('2026-07-16T18:30');
+    expect(short('picked 450 g at 7')).toEqual([['picking', '7', 0.45, undefined]]);
+  });
+
+  it('keeps what nothing was made of as the note, as it was written', () => {
+    expect(done('picked 450 g from 7 for Anna, splitting')[0]).toMatchObject({ note: 'Anna splitting' });
+    expect(done('picked 450 g from 7')[0]).not.toHaveProperty('note');
+  });
+
+  it('writes a note on a bag, a place or the whole garden', () => {
+    expect(done('note on 7: Leaves curl, 3 of them')).toEqual([
+      { kind: 'note', at: NOW, containerId: BAGS[3]?.containerId, text: 'Leaves curl, 3 of them' },
+    ]);
+    expect(done('note terrace: swept')).toHaveLength(3);
+    expect(done('noted: frost on the roofs')).toEqual([
+      { kind: 'note', at: NOW, text: 'frost on the roofs' },
+    ]);
+    expect(read('note on 7').kind).toBe('unfinished');
+  });
+
+  it.each(['season', 'costs of last year', 'bag 7', '7', 'terrace', '', 'add a bag', 'save'])(
+    '"%s" says nothing that was done',
+    (line) => {
+      expect(read(line).kind).toBe('other');
+    },
+  );
+
+  it('whatever is typed is answered, and what is read can be stored', () => {
+    const word = fc.oneof(
+      fc.constantFrom(
+        'picked',
+        'watered',
+        'check',
+        'note',
+        '7',
+        '3',
+        'terrace',
+        '450 g',
+        '1 can',
+        '½',
+        'dry',
+        'all',
+        'yesterday',
+        'at 8:30',
+        'in all',
+        ':',
+        '-',
+        '0',
+        '1e9',
+        '6 tomatoes',
+        '%',
+      ),
+      fc.string({ maxLength: 8 }),
+    );
+    fc.assert(
+      fc.property(fc.array(word, { maxLength: 8 }), (words) => {
+        const reading = read(words.join(' '));
+        if (reading.kind !== 'command') return true;
+        return reading.command.drafts.every(
+          (draft) => entrySchema.safeParse({ ...draft, id: 'ent_aaaaaa', recordedAt: NOW }).success,
+        );
+      }),
+      { numRuns: 3000 },
+    );
+  });
+});

@@ -1,0 +1,2 @@
+export { readCommand, type Command, type CommandContext, type CommandReading } from './read-command.ts';
+export type { NamedBag } from './which-bags.ts';

@@ -1,0 +1,69 @@
+import { addDays, dayOf, hourOf, momentAt, weekdayOf } from '../calendar/index.ts';
+import { HOURS, WEEKDAYS } from './words.ts';
+
+/** What was said of when, and the text without it. */
+export interface SaidWhen {
+  readonly at: string;
+  readonly rest: string;
+  /** whether anything was said of it; left out: it is of now */
+  readonly isSaid: boolean;
+}
+
+const TIME = /\bat (\d{1,2})(?:[:.](\d{2}))? ?(am|pm)?\b(?! ?(?:l|litres?|liters?|g|kg|oz|lb|ml|cans?|%))/;
+const AGO = /\b(\d{1,2}|a|one|two|three|four|five|six) (day|week)s? ago\b/;
+const NUMBER_WORDS: Readonly<Record<string, number>> = {
+  a: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+};
+
+/**
+ * Reads when something was: "yesterday evening", "at 8:30", "on Monday", "2 days ago", "this morning". A clock time alone counts only
+ * with minutes or "am" and "pm", since "at 7" is the bag called 7. A day alone is taken as of this hour, and never as in the future.
+ *
+ * @param text in small letters
+ * @param now local time with its offset
+ */
+export function readWhen(text: string, now: string): SaidWhen {
+  let rest = text;
+  let day: string | undefined;
+  let hour: number | undefined;
+  const take = (pattern: RegExp) => {
+    const found = pattern.exec(rest);
+    if (found) rest = `${rest.slice(0, found.index)} ${rest.slice(found.index + found[0].length)}`;
+    return found;
+  };
+  const today = dayOf(now);
+  if (take(/\bthe day before yesterday\b/)) day = addDays(today, -2);
+  else if (take(/\byesterday\b/)) day = addDays(today, -1);
+  else if (take(/\btoday\b/)) day = today;
+  else {
+    const ago = take(AGO);
+    const [, many = '', of] = ago ?? [];
+    if (ago) day = addDays(today, -(NUMBER_WORDS[many] ?? Number(many)) * (of === 'week' ? 7 : 1));
+    const weekday = ago ? null : take(new RegExp(`\\b(?:on |last )?(${WEEKDAYS.join('|')})\\b`));
+    if (weekday) day = lastWeekday(today, WEEKDAYS.indexOf(weekday[1] as (typeof WEEKDAYS)[number]) + 1);
+  }
+  const part = take(new RegExp(`\\b(?:this |in the |at )?(${Object.keys(HOURS).join('|')})\\b`));
+  if (part) hour = HOURS[part[1] ?? ''];
+  const clock = TIME.exec(rest);
+  if (clock && (clock[2] !== undefined || clock[3] !== undefined)) {
+    take(TIME);
+    const [, hours = '', minutes = '0', half] = clock;
+    hour = (Number(hours) % (half ? 12 : 24)) + (half === 'pm' ? 12 : 0) + Number(minutes) / 60;
+  }
+  if (day === undefined && hour === undefined) return { at: now, rest, isSaid: false };
+  const at = momentAt(day ?? today, hour ?? hourOf(now), now);
+  return { at: Date.parse(at) > Date.parse(now) ? now : at, rest, isSaid: true };
+}
+
+/** The last day of a weekday before today, 1 Monday to 7 Sunday. */
+function lastWeekday(today: string, weekday: number): string {
+  for (let back = 1; back < 7; back++)
+    if (weekdayOf(addDays(today, -back)) === weekday) return addDays(today, -back);
+  return addDays(today, -7);
+}

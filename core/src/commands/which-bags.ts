@@ -1,0 +1,69 @@
+/** A bag as it can be called. */
+export interface NamedBag {
+  readonly containerId: string;
+  readonly label: string;
+  readonly placeName: string;
+  /** varieties and plants in it */
+  readonly names: readonly string[];
+}
+
+/** The bags that a text names, and the text without them. */
+export interface SaidBags {
+  readonly bags: readonly NamedBag[];
+  readonly rest: string;
+}
+
+const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+/** A name by itself: no letter or figure right before or behind it. */
+const alone = (name: string) => new RegExp(`(?<![\\p{L}\\d.,])${escaped(name)}(?![\\p{L}\\d]|[.,]\\d)`, 'u');
+
+/**
+ * Finds the bags that a text names: by their labels ("7", "A2"), several ("3, 4 and 5"), a row ("3 to 6"), a place ("terrace"), all
+ * of them, or by what grows in them.
+ *
+ * @param text in small letters
+ */
+export function readBags(text: string, all: readonly NamedBag[]): SaidBags {
+  const found = new Set<NamedBag>();
+  let rest = text;
+  const byLabel = new Map(all.map((bag) => [bag.label.toLowerCase(), bag]));
+  const take = (pattern: RegExp, bagsOf: (match: RegExpExecArray) => readonly NamedBag[]) => {
+    for (let match = pattern.exec(rest); match; match = pattern.exec(rest)) {
+      const bags = bagsOf(match);
+      if (bags.length === 0) return;
+      for (const bag of bags) found.add(bag);
+      rest = `${rest.slice(0, match.index)} ${rest.slice(match.index + match[0].length)}`;
+    }
+  };
+  take(
+    /\beverything\b|\b(?:all|every|each)(?: of)?(?: the| my)?(?: bags?| pots?|(?= *$)|(?= of them))/,
+    () => all,
+  );
+  take(/(?<![\d.,])(\d{1,3}) ?(?:-|–|to|until|through) ?(\d{1,3})(?![\d.,])/, ([, from, to]) => {
+    const [low, high] = [Number(from), Number(to)];
+    return all.filter(({ label }) => /^\d+$/.test(label) && Number(label) >= low && Number(label) <= high);
+  });
+  const places = groups(all, ({ placeName }) => [placeName]);
+  const plants = groups(all, ({ names }) => names);
+  const labels = [...byLabel.keys()].sort((a, b) => b.length - a.length);
+  // what has letters first: a place called "Bench 7" is not bag 7
+  for (const [name, bags] of [...places, ...plants]) if (name.length > 1) take(plural(name), () => bags);
+  for (const label of labels) take(alone(label), () => [byLabel.get(label) as NamedBag]);
+  return { bags: all.filter((bag) => found.has(bag)), rest };
+}
+
+const plural = (name: string) => new RegExp(`(?<![\\p{L}\\d])${escaped(name)}(?:s|es)?(?![\\p{L}\\d])`, 'u');
+
+/** Bags by a name of theirs, the longest name first. */
+function groups(
+  all: readonly NamedBag[],
+  namesOf: (bag: NamedBag) => readonly string[],
+): readonly (readonly [string, readonly NamedBag[]])[] {
+  const found = new Map<string, NamedBag[]>();
+  for (const bag of all)
+    for (const name of namesOf(bag)) {
+      const key = name.toLowerCase();
+      found.set(key, [...(found.get(key) ?? []), bag]);
+    }
+  return [...found].sort(([a], [b]) => b.length - a.length);
+}

@@ -1,0 +1,85 @@
+/** What a grower can say was done, by the stems of its words. */
+export const VERBS = [
+  { kind: 'picking', pattern: /^(pick(ed|ing|s)?|harvest(ed)?|weigh(ed)?|got|took)$/ },
+  { kind: 'watering', pattern: /^(water(ed|ing|s)?|pour(ed)?|gave|drink|drank)$/ },
+  { kind: 'check', pattern: /^(check(ed|s)?|felt|feel|feels|look(ed)?|lift(ed)?|found)$/ },
+  { kind: 'note', pattern: /^(note[ds]?|remark|wrote|saw)$/ },
+] as const;
+
+export type SaidKind = (typeof VERBS)[number]['kind'];
+
+/** Words that carry nothing. */
+export const FILLERS: ReadonlySet<string> = new Set([
+  'a',
+  'an',
+  'the',
+  'of',
+  'from',
+  'at',
+  'in',
+  'on',
+  'to',
+  'with',
+  'and',
+  'for',
+  'is',
+  'was',
+  'were',
+  'are',
+  'bag',
+  'bags',
+  'pot',
+  'pots',
+  'it',
+  'them',
+  'i',
+  'we',
+  'some',
+  'no',
+  'number',
+  'nr',
+  'off',
+  'into',
+  'about',
+  'out',
+  'by',
+]);
+
+/** What is said of things that are counted. */
+export const FRUITS =
+  /^(fruits?|tomato(es)?|peppers?|chill?ies|chilli|cucumbers?|aubergines?|eggplants?|pieces?|pcs)$/;
+
+/** How a finger finds the mix, from the driest grade to the wettest: their names and what else people say. */
+export const FINGER_WORDS: readonly (readonly string[])[] = [
+  ['dust-dry', 'dust dry', 'bone-dry', 'bone dry', 'very dry', 'parched'],
+  ['dry'],
+  ['barely damp', 'damp', 'nearly dry', 'almost dry'],
+  ['moist'],
+  ['wet', 'soaking', 'sodden', 'waterlogged', 'dripping', 'very moist', 'very wet'],
+];
+
+export const LIFT_WORDS: readonly (readonly string[])[] = [['light'], ['middling', 'medium'], ['heavy']];
+
+export const WILTED = ['wilted', 'wilting', 'limp', 'drooping', 'hanging'];
+
+export const TOGETHER = /\b(in all|in total|altogether|together|all told|shared|between them)\b/;
+
+export const WEEKDAYS = [
+  'monday',
+  'tuesday',
+  'wednesday',
+  'thursday',
+  'friday',
+  'saturday',
+  'sunday',
+] as const;
+
+/** Hours of the day that have a name. */
+export const HOURS: Readonly<Record<string, number>> = {
+  morning: 8,
+  noon: 12,
+  midday: 12,
+  afternoon: 15,
+  evening: 18,
+  night: 21,
+};

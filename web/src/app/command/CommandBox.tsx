@@ -1,0 +1,245 @@
+import { Box, Dialog, InputBase, Typography } from '@mui/material';
+import { readCommand, type Command } from '@rundel/core/commands';
+import { useDeferredValue, useMemo, useState, type KeyboardEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { told, useBags, useGarden, useUnitFormat } from '../../store/index.ts';
+import { bagsWords } from '../../text/bag-text.ts';
+import { entryWords } from '../../text/entry-text.ts';
+import { momentProblem } from '../../text/moment-problem.ts';
+import { whenWords } from '../../text/text.ts';
+import { pickingDoubt } from '../../ui/entries/picking-doubt.ts';
+import { useOnce } from '../../ui/once.ts';
+import { Remark } from '../../ui/Remark.tsx';
+import { useSaveToFile } from '../../pages/files/save-to-file.ts';
+import { found, targetsOf, type Target } from './targets.ts';
+
+const MOST_SHOWN = 8;
+
+/** One line in which a bag is found, a page gone to, or what was done put down in plain words. */
+export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void; onOtherGarden(): void }) {
+  const { garden, live, clock, record, undo, redo } = useGarden();
+  const { bags } = useBags();
+  const unitFormat = useUnitFormat();
+  const navigate = useNavigate();
+  const save = useSaveToFile();
+  const [typed, setTyped] = useState('');
+  const [active, setActive] = useState(0);
+  const line = useDeferredValue(typed);
+  const targets = useMemo(() => targetsOf(garden, bags, unitFormat), [bags, garden, unitFormat]);
+  const named = useMemo(
+    () =>
+      bags.map((bag) => ({
+        containerId: bag.container.id,
+        label: bag.container.label,
+        placeName: bag.place?.name ?? '',
+        names: bag.occupants
+          .flatMap(({ plant, variety }) => [plant.name ?? '', variety.name])
+          .filter((n) => n !== ''),
+      })),
+    [bags],
+  );
+  const now = clock.now();
+  const reading = readCommand(line, {
+    bags: named,
+    measures: garden.measures.filter(({ binnedAt }) => !binnedAt),
+    system: unitFormat.system,
+    now,
+  });
+  const command = reading.kind === 'command' ? reading.command : undefined;
+  const problem = command && problemOf(command);
+  const results = found(targets, line, command ? 3 : MOST_SHOWN);
+  const count = results.length + (command ? 1 : 0);
+  const at = Math.min(active, Math.max(0, count - 1));
+
+  function problemOf({ drafts }: Command): string | undefined {
+    for (const draft of drafts) {
+      const wrong = momentProblem(draft.at, draft, live, now);
+      if (wrong) return wrong;
+    }
+    return undefined;
+  }
+  const put = useOnce(async ({ drafts, kind, bags: of }: Command) => {
+    await record(drafts, `${kind} ${of.length === 1 ? `at ${of[0]?.label ?? ''}` : `at ${of.length} bags`}`);
+    onClose();
+  });
+  const go = (target: Target) => {
+    onClose();
+    if (target.to !== undefined) void navigate(target.to);
+    else if (target.id === 'save') told(save('zip'));
+    else if (target.id === 'undo') told(undo());
+    else if (target.id === 'redo') told(redo());
+    else if (target.id === 'other-garden') onOtherGarden();
+  };
+  const take = (index: number) => {
+    if (command && index === 0) {
+      if (!problem) put(command);
+      return;
+    }
+    const target = results[index - (command ? 1 : 0)];
+    if (target) go(target);
+  };
+  const onKey = (event: KeyboardEvent) => {
+    const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (by !== undefined) {
+      event.preventDefault();
+      setActive((at + by + count) % Math.max(1, count));
+    } else if (event.key === 'Enter' && line === typed) {
+      event.preventDefault();
+      take(at);
+    }
+  };
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      fullWidth
+      maxWidth="sm"
+      slotProps={{
+        paper: {
+          sx: { marginBlockEnd: 'auto', marginBlockStart: { xs: 1, md: 8 } },
+          'aria-label': 'Find or do',
+        },
+        // what opened it may be anywhere: the line itself is where one types
+        transition: { timeout: 0 },
+      }}
+    >
+      <Box sx={{ borderBlockEnd: '2px solid var(--ink)', paddingInline: 2 }}>
+        <InputBase
+          autoFocus
+          fullWidth
+          value={typed}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            setActive(0);
+          }}
+          onKeyDown={onKey}
+          placeholder="picked 450 g from 7, check 3 dry, season …"
+          inputProps={{
+            role: 'combobox',
+            'aria-label': 'Find a bag, a page or a deed, or say what was done',
+            'aria-expanded': true,
+            'aria-controls': 'command-results',
+            'aria-activedescendant': count > 0 ? `command-${at}` : undefined,
+            autoComplete: 'off',
+            autoCorrect: 'off',
+            spellCheck: false,
+            enterKeyHint: 'go',
+          }}
+          sx={{ fontSize: '1.15rem', minHeight: 56 }}
+        />
+      </Box>
+      <Box
+        id="command-results"
+        role="listbox"
+        aria-label="What this could be"
+        sx={{ overflowY: 'auto', maxHeight: 'min(60vh, 520px)' }}
+      >
+        {command && (
+          <Row index={0} active={at} onTake={take}>
+            <Preview command={command} />
+          </Row>
+        )}
+        {results.map((target, i) => (
+          <Row key={target.id} index={i + (command ? 1 : 0)} active={at} onTake={take}>
+            <Box component="span" sx={{ fontWeight: 'fontWeightMedium' }}>
+              {target.label}
+            </Box>
+            <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.9rem', marginInlineStart: 1 }}>
+              {target.what === 'do' ? '' : target.what}
+            </Box>
+          </Row>
+        ))}
+      </Box>
+      <Box aria-live="polite" sx={{ paddingInline: 2 }}>
+        {(reading.kind === 'unfinished' || problem) && (
+          <Typography sx={{ paddingBlock: 1.25 }}>
+            {problem ?? (reading as { problem: string }).problem}
+          </Typography>
+        )}
+        {count === 0 && reading.kind === 'other' && line !== '' && (
+          <Typography sx={{ paddingBlock: 1.25 }}>
+            Nothing here is called that. Say what you did, as “watered terrace 1 can”, or part of a name.
+          </Typography>
+        )}
+      </Box>
+    </Dialog>
+  );
+}
+
+function Row({
+  index,
+  active,
+  onTake,
+  children,
+}: {
+  readonly index: number;
+  readonly active: number;
+  onTake(index: number): void;
+  readonly children: React.ReactNode;
+}) {
+  return (
+    <Box
+      id={`command-${index}`}
+      role="option"
+      aria-selected={index === active}
+      onClick={() => onTake(index)}
+      sx={{
+        minHeight: 48,
+        paddingInline: 2,
+        paddingBlock: 1.25,
+        cursor: 'pointer',
+        borderInlineStart: '5px solid transparent',
+        ...(index === active && {
+          backgroundColor: 'var(--action-wash)',
+          borderInlineStartColor: 'var(--flower)',
+        }),
+        '&:hover': { backgroundColor: 'var(--action-wash)' },
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
+
+/** What would be put in the diary, before it is. */
+function Preview({ command }: { readonly command: Command }) {
+  const { garden, live, clock } = useGarden();
+  const { bags } = useBags();
+  const unitFormat = useUnitFormat();
+  const { drafts, bags: named, isShared, note } = command;
+  const [first] = drafts;
+  if (!first) return null;
+  const meant = named.flatMap(({ containerId }) =>
+    bags.filter(({ container }) => container.id === containerId),
+  );
+  const as = { ...first, id: 'ent_preview', recordedAt: first.at } as Parameters<typeof entryWords>[0];
+  const doubt =
+    first.kind === 'picking' ? pickingDoubt(first, meant, first.at, { garden, live, unitFormat }) : undefined;
+  const all = drafts.reduce(
+    (sum, d) => sum + (d.kind === 'watering' ? d.litres : d.kind === 'picking' ? (d.kilograms ?? 0) : 0),
+    0,
+  );
+  const total = unitFormat.show(all, first.kind === 'watering' ? 'water' : 'crop');
+  return (
+    <Box>
+      <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+        Put in the diary, {whenWords(first.at, clock.now())}
+      </Box>
+      <Box sx={{ fontWeight: 'fontWeightMedium' }}>
+        {meant.length === 0 ? 'The garden' : bagsWords(meant)}: {entryWords(as, unitFormat, garden)}
+        {drafts.length > 1 &&
+          first.kind !== 'check' &&
+          first.kind !== 'note' &&
+          (all > 0 ? ` each, ${total} in all` : ' each')}
+      </Box>
+      {drafts.length > 1 && (
+        <Box sx={{ fontSize: '0.9rem' }}>
+          {meant.map(({ container }) => container.label).join(', ')}
+          {!isShared && all > 0 && '. Say “in all” if that is for all of them together.'}
+        </Box>
+      )}
+      {note !== undefined && <Box sx={{ fontSize: '0.9rem' }}>With the note “{note}”.</Box>}
+      {doubt && <Remark role="alert">{doubt}</Remark>}
+    </Box>
+  );
+}
