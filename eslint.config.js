@@ -48,6 +48,8 @@ const CORE = [
   'garden-state',
   'tally',
   'commands',
+  'diary-tables',
+  'agenda',
 ];
 const CORE_ORDER = `Core's folders take from those before them: ${CORE.join(' ← ')}.`;
 const BY_INDEX = {

@@ -1,10 +1,11 @@
 import { toSi } from '../units/index.ts';
-import { daysBetween, isDay, type Day } from '../calendar/index.ts';
+import type { Day } from '../calendar/index.ts';
+import { guessDateOrder, readDate, type DateOrder } from '../csv/index.ts';
 
 /** Which column of a table holds what. All but date and temperatures are optional. Dates may be written in three orders. */
 export interface ColumnMapping {
   readonly date: string;
-  readonly dateOrder: 'ymd' | 'dmy' | 'mdy';
+  readonly dateOrder: DateOrder;
   readonly min: string;
   readonly max: string;
   readonly rain?: string | undefined;
@@ -119,15 +120,6 @@ function readNumber(text: string | undefined): number | undefined {
   return decimal ? Number(decimal[0].replace(',', '.')) : undefined;
 }
 
-function readDate(text: string, order: ColumnMapping['dateOrder']): Day | undefined {
-  const parts = /^(\d{1,4})\D(\d{1,2})\D(\d{1,4})(?:\D.*)?$/.exec(text.trim());
-  const compact = /^(\d{4})(\d{2})(\d{2})$/.exec(text.trim());
-  const [, a = '', b = '', c = ''] = parts ?? compact ?? [];
-  const [year, month, day] = order === 'ymd' || compact ? [a, b, c] : order === 'dmy' ? [c, b, a] : [c, a, b];
-  const found = `${year.length === 2 ? `20${year}` : year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
-  return isDay(found) ? found : undefined;
-}
-
 const HINTS = {
   date: /date|day|datum|tag/i,
   min: /min|low|night/i,
@@ -205,15 +197,4 @@ export function guessMapping(
     rainUnit: UNIT_HINTS.inch.test(rest.rain ?? '') ? 'inch' : 'millimetre',
     windUnit: WIND_HINTS.find(([, hint]) => hint.test(rest.wind ?? ''))?.[0] ?? 'm/s',
   };
-}
-
-type DateOrder = ColumnMapping['dateOrder'];
-
-function guessDateOrder(texts: readonly string[], likeliest: readonly DateOrder[]): DateOrder {
-  const orders = likeliest.map((order) => {
-    const days = texts.flatMap((text) => readDate(text, order) ?? []);
-    const steps = days.slice(1).filter((day, i) => Math.abs(daysBetween(days[i] as Day, day)) === 1);
-    return { order, read: days.length, steps: steps.length };
-  });
-  return orders.sort((a, b) => b.read - a.read || b.steps - a.steps)[0]?.order ?? 'ymd';
 }

@@ -195,6 +195,18 @@ function bareCount(
 
 type Finding = { readonly check: EntryOf<'check'>['check']; readonly rest: string };
 
+/**
+ * How a check found a bag, in plain words: "barely damp", "heavy", "wilted", "14.2 kg" on a scale, "41 %" on a probe.
+ *
+ * @example
+ * findingOf('very dry', 'metric')
+ * // => { method: 'finger', grade: 1 }
+ */
+export function findingOf(text: string, system: UnitSystem): EntryOf<'check'>['check'] | undefined {
+  const amounts = readAmounts(text.toLowerCase(), [], system);
+  return 'problem' in amounts ? undefined : readFinding(amounts)?.check;
+}
+
 /** How a check found the bag, and the text without it. */
 function readFinding({ kilograms, percent, rest }: SaidAmounts): Finding | undefined {
   if (kilograms !== undefined) return { check: { method: 'scale', kilograms }, rest };

@@ -123,15 +123,26 @@ function OpenedGarden({
 /** How long a garden is shown before the one that it took the place of is let go of, ms. */
 const SHOWN_AFTER = 4000;
 
+/** Reminders and the calendar that a phone follows come after what is looked at. */
+const Reminding = lazy(() => import('./Reminding.tsx'));
+
 /** Keeps what is shown: the file beside it up to date, and no database that nothing is in. */
 function Kept() {
   const { store } = useGarden();
+  const [isShown, setShown] = useState(false);
   useAutoSaving();
   useEffect(() => {
-    const timer = setTimeout(() => told(store.settled()), SHOWN_AFTER);
+    const timer = setTimeout(() => {
+      told(store.settled());
+      setShown(true);
+    }, SHOWN_AFTER);
     return () => clearTimeout(timer);
   }, [store]);
-  return null;
+  return isShown ? (
+    <Suspense>
+      <Reminding />
+    </Suspense>
+  ) : null;
 }
 
 /** The frame stands while the diary is read: nothing of it moves when the page comes. */

@@ -17,6 +17,7 @@ const LOADS = {
   tally: () => import('../pages/tally/TallyPage.tsx'),
   settings: () => import('../pages/files/SettingsPage.tsx'),
   files: () => import('../pages/files/FilesPage.tsx'),
+  scan: () => import('../pages/files/ScanPage.tsx'),
   help: () => import('../pages/files/HelpPage.tsx'),
   dangers: () => import('../pages/files/DangersPage.tsx'),
 } as const;
@@ -32,6 +33,7 @@ const BenchPage = lazy(LOADS.bench);
 const TallyPage = lazy(LOADS.tally);
 const SettingsPage = lazy(LOADS.settings);
 const FilesPage = lazy(LOADS.files);
+const ScanPage = lazy(LOADS.scan);
 const HelpPage = lazy(LOADS.help);
 const DangersPage = lazy(LOADS.dangers);
 
@@ -49,7 +51,8 @@ export const ROUTES: RouteObject[] = [
   { path: 'bench/:topicId?', element: <BenchPage /> },
   { path: 'tally/:topicId?', element: <TallyPage /> },
   { path: 'settings', element: <SettingsPage /> },
-  { path: 'files', element: <FilesPage /> },
+  { path: 'files/:topicId?', element: <FilesPage /> },
+  { path: 'scan', element: <ScanPage /> },
   { path: 'help', element: <HelpPage /> },
   { path: 'help/dangers', element: <DangersPage /> },
   { path: '*', element: <Broken /> },

@@ -1,83 +1,68 @@
-import { Alert, Box, Button, Typography } from '@mui/material';
-import { dayOf } from '@rundel/core/calendar';
-import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import { useGarden, useNoteSavedToFile } from '../../store/index.ts';
-import { rowsWords } from '../../text/file-text.ts';
-import { FileButton } from '../../ui/FileButton.tsx';
-import { Page, Panel } from '../../ui/Page.tsx';
-import { OnceButton } from '../../ui/OnceButton.tsx';
-import { Bin } from './Bin.tsx';
-import { ClearDialog } from './ClearDialog.tsx';
-import { GARDEN_FILES, OpenFile, type OpenedBeside } from './OpenFile.tsx';
-import { SetAsideList } from './SetAsideList.tsx';
-import { SavePanel } from './SavePanel.tsx';
+import { Box, Button } from '@mui/material';
+import { lazy, Suspense } from 'react';
+import { Link, useParams } from 'react-router';
+import { Page, PAGE_WIDTH } from '../../ui/Page.tsx';
 
-/** Save, open, merge, clear; the bin; and what could not be read. */
+const SaveAndOpen = lazy(() => import('./SaveAndOpen.tsx'));
+const Tables = lazy(() => import('./tables/Tables.tsx'));
+const CalendarTopic = lazy(() => import('./calendar/CalendarTopic.tsx'));
+const Paper = lazy(() => import('./paper/Paper.tsx'));
+
+/** The topics of Files, by their address. */
+const TOPICS = [
+  {
+    id: undefined,
+    name: 'Save and open',
+    lead: 'Everything lives in this browser. A file is your copy, and the way to another device.',
+    Topic: SaveAndOpen,
+  },
+  {
+    id: 'tables',
+    name: 'Tables',
+    lead: 'What you picked, checked, poured and fed, to a spreadsheet and from one.',
+    Topic: Tables,
+  },
+  {
+    id: 'calendar',
+    name: 'Calendar',
+    lead: 'What is to come, in the calendar that you look at anyway.',
+    Topic: CalendarTopic,
+  },
+  { id: 'paper', name: 'On paper', lead: 'Labels for bags, and sheets for wet hands.', Topic: Paper },
+] as const;
+
+/** What comes in and goes out: files, tables, calendars, paper. */
 export default function FilesPage() {
-  const { garden, clock, setAside, gardenId, store, restartDemo, moveTo } = useGarden();
-  const navigate = useNavigate();
-  const noteSaved = useNoteSavedToFile();
-  const [opening, setOpening] = useState<{ readonly file: File; readonly beside: OpenedBeside }>();
-  const [isClearing, setClearing] = useState(false);
-  const isEmpty = garden.containers.length === 0 && garden.entries.length === 0;
-  const open = async (file: File) => {
-    const database = isEmpty ? undefined : await store.databaseName();
-    setOpening({ file, beside: { garden: store.name, database } });
-  };
+  const { topicId } = useParams();
+  const topic = TOPICS.find((t) => t.id === topicId) ?? TOPICS[0];
   return (
     <Page
-      title="Files"
-      lead="Everything lives in this browser. A file is your copy, and the way to another device."
-      width={920}
-    >
-      {setAside.length > 0 && (
-        <Alert severity="warning" sx={{ marginBlockEnd: 2 }}>
-          {setAside.length === 1 ? 'One row does' : `${setAside.length} rows do`} not read and{' '}
-          {setAside.length === 1 ? 'is' : 'are'} set aside, kept as{' '}
-          {setAside.length === 1 ? 'it is' : 'they are'}, also in what you save.
-          <SetAsideList rows={setAside} />
-        </Alert>
-      )}
-      <SavePanel />
-      <Panel title="Open">
-        <Typography sx={{ marginBlockEnd: 1.5 }}>
-          {rowsWords('containers', garden.containers.filter((c) => !c.binnedAt).length)} and{' '}
-          {rowsWords('entries', garden.entries.length)} are in{' '}
-          {gardenId === 'demo' ? 'the demo' : 'your garden'}. A file is looked through first; nothing changes
-          before you say how.
-        </Typography>
-        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          <FileButton accept={GARDEN_FILES} onFile={(file) => void open(file)} variant="outlined">
-            Open a file
-          </FileButton>
-          {gardenId === 'demo' && <OnceButton onPress={() => restartDemo()}>Reset the demo</OnceButton>}
-          <Button onClick={() => setClearing(true)} sx={{ color: 'error.main' }}>
-            Clear everything here
-          </Button>
+      title={topic.id === undefined ? 'Files' : topic.name}
+      lead={topic.lead}
+      width={topic.id === 'paper' ? PAGE_WIDTH : 920}
+      nav={
+        <Box
+          component="nav"
+          aria-label="Files"
+          sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', '@media print': { display: 'none' } }}
+        >
+          {TOPICS.map(({ id, name }) => (
+            <Button
+              key={name}
+              component={Link}
+              to={id ? `/files/${id}` : '/files'}
+              variant={id === topic.id ? 'contained' : 'outlined'}
+              {...(id === topic.id ? { 'aria-current': 'page' as const } : {})}
+            >
+              {name}
+            </Button>
+          ))}
         </Box>
-      </Panel>
-      <Panel title="Bin">
-        <Bin />
-      </Panel>
-      {opening && (
-        <OpenFile
-          {...opening}
-          today={dayOf(clock.now())}
-          onPut={async (database, how, found) => {
-            await moveTo(
-              database,
-              how === 'merge',
-              `“${opening.file.name}” ${how === 'merge' ? 'merged' : 'opened'}`,
-            );
-            if (how === 'replace') await noteSaved(found.savedAt);
-            setOpening(undefined);
-            void navigate('/bags');
-          }}
-          onClose={() => setOpening(undefined)}
-        />
-      )}
-      {isClearing && <ClearDialog onClose={() => setClearing(false)} />}
+      }
+    >
+      <Suspense fallback={<Box aria-busy sx={{ minHeight: 300 }} />}>
+        <topic.Topic />
+      </Suspense>
     </Page>
   );
 }

@@ -1,0 +1,30 @@
+import { daysBetween, isDay, type Day } from '../calendar/index.ts';
+
+/** In which order the parts of dates are written. */
+export type DateOrder = 'ymd' | 'dmy' | 'mdy';
+
+/**
+ * Reads a date in an order, whatever stands between its parts; with a time behind it, that is left alone.
+ *
+ * @example
+ * readDate('16/7/26', 'dmy')
+ * // => '2026-07-16'
+ */
+export function readDate(text: string, order: DateOrder): Day | undefined {
+  const parts = /^(\d{1,4})\D(\d{1,2})\D(\d{1,4})(?:\D.*)?$/.exec(text.trim());
+  const compact = /^(\d{4})(\d{2})(\d{2})$/.exec(text.trim());
+  const [, a = '', b = '', c = ''] = parts ?? compact ?? [];
+  const [year, month, day] = order === 'ymd' || compact ? [a, b, c] : order === 'dmy' ? [c, b, a] : [c, a, b];
+  const found = `${year.length === 2 ? `20${year}` : year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
+  return isDay(found) ? found : undefined;
+}
+
+/** The order in which the most dates read; between two that read as many, the one by which days follow one another; then the likeliest. */
+export function guessDateOrder(texts: readonly string[], likeliest: readonly DateOrder[]): DateOrder {
+  const orders = likeliest.map((order) => {
+    const days = texts.flatMap((text) => readDate(text, order) ?? []);
+    const steps = days.slice(1).filter((day, i) => Math.abs(daysBetween(days[i] as Day, day)) === 1);
+    return { order, read: days.length, steps: steps.length };
+  });
+  return orders.sort((a, b) => b.read - a.read || b.steps - a.steps)[0]?.order ?? 'ymd';
+}

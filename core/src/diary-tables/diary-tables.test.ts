@@ -1,0 +1,113 @@
+import { parse } from 'csv-parse/sync';
+import { describe, expect, it } from 'vitest';
+import { DEMO_EVENING, gannetSlip } from '../../demo/index.ts';
+import { readCsv } from '../csv/index.ts';
+import { liveEntries, type EntryOf } from '../records/index.ts';
+import {
+  DIARY_TABLES,
+  guessDiaryMapping,
+  isWholeMapping,
+  readDiaryTable,
+  writeDiaryTable,
+  type DiaryTable,
+} from './index.ts';
+
+const garden = gannetSlip(2);
+const live = liveEntries(garden.entries);
+const KINDS = { pickings: 'picking', checks: 'check', waterings: 'watering', feeds: 'fed' } as const;
+const at = { system: 'metric' as const, now: DEMO_EVENING };
+
+function read(table: DiaryTable, text: string, from: typeof live = []) {
+  const csv = readCsv(text);
+  const mapping = guessDiaryMapping(table, csv);
+  return { mapping, ...readDiaryTable(table, csv, mapping, garden, from, at) };
+}
+
+describe('tables of the diary', () => {
+  it.each(DIARY_TABLES)('%s go out as another library reads them, and come back the same', (table) => {
+    const text = writeDiaryTable(table, garden, live);
+    const entries = live.filter(({ kind }) => kind === KINDS[table]);
+    expect(parse(text, { columns: true })).toHaveLength(entries.length);
+    const back = read(table, text);
+    expect(back.refused).toEqual([]);
+    expect(isWholeMapping(table, back.mapping)).toBe(true);
+    expect(back.drafts).toHaveLength(entries.length);
+    // into the garden that they came from nothing new is put
+    expect(read(table, text, live)).toMatchObject({ drafts: [], known: entries.length });
+  });
+
+  it('pickings come back with their weight and count', () => {
+    const [first] = live.filter(
+      (e): e is EntryOf<'picking'> => e.kind === 'picking' && e.kilograms !== undefined,
+    );
+    const [back] = read('pickings', writeDiaryTable('pickings', garden, live)).drafts as EntryOf<'picking'>[];
+    expect(back?.kilograms).toBeCloseTo(first?.kilograms ?? NaN, 4);
+    expect([back?.containerId, back?.at.slice(0, 16)]).toEqual([first?.containerId, first?.at.slice(0, 16)]);
+  });
+
+  it('of somebody else’s, with other headings, a decimal comma and grams, are read too', () => {
+    const { drafts, mapping, refused } = read(
+      'pickings',
+      'Datum;Pot;Weight (g);Remark\n03.07.2026;7;450,5;first\n13.07.2026;bag 12;1200;\n',
+    );
+    expect(refused).toEqual([]);
+    expect(mapping).toMatchObject({ dateOrder: 'dmy', unit: 'gram' });
+    expect(drafts).toMatchObject([
+      { kind: 'picking', kilograms: 0.4505, note: 'first', at: '2026-07-03T12:00:00.000+01:00' },
+      { kilograms: 1.2 },
+    ]);
+  });
+
+  it('a row that does not make sense is told by its line, and costs no other', () => {
+    const { drafts, refused } = read(
+      'pickings',
+      'bag,day,kilograms,count\n7,2026-07-01,0.5,\n99,2026-07-01,0.5,\n7,2026-13-01,0.5,\n7,2027-07-01,0.5,\n7,2026-07-02,heavy,\n7,2026-07-02,,\n7,2026-07-03,0x10,\n7,2026-07-03,500,\n7,2026-07-04,,2.5\n',
+    );
+    expect(drafts).toHaveLength(1);
+    expect(refused.map(({ line, problem }) => `${line} ${problem}`)).toEqual([
+      '3 There is no bag called “99”.',
+      '4 “2026-13-01” is not a date.',
+      '5 2027-07-01 is in the future.',
+      '6 “heavy” is not a weight.',
+      '7 kilograms: A picking needs a weight or a count.',
+      '8 “0x10” is not a weight.',
+      expect.stringMatching(/^9 kilograms: Too big/) as string,
+      '10 “2.5” is not a number of fruits.',
+    ]);
+  });
+
+  it.each([
+    ['dry', { method: 'finger', grade: 2 }],
+    ['4', { method: 'finger', grade: 4 }],
+    ['heavy', { method: 'lift', grade: 3 }],
+    ['wilted', { method: 'wilted' }],
+    ['14.2 kg', { method: 'scale', kilograms: 14.2 }],
+    ['41 %', { method: 'probe', reading: 41 }],
+    ['level 50', { method: 'level', share: 0.5 }],
+  ])('a check that found "%s"', (found, check) => {
+    expect(read('checks', `bag,day,found\n7,2026-07-01,${found}`).drafts).toMatchObject([
+      { kind: 'check', check },
+    ]);
+  });
+
+  it('water in any unit, at a time or at noon', () => {
+    const { drafts } = read(
+      'waterings',
+      'bag,day,time,water\n7,2026-07-01,8:30 am,500 ml\n7,2026-07-02,18:05,2\n7,2026-07-03,,1 gal\n',
+    );
+    expect(drafts).toMatchObject([
+      { litres: 0.5, at: '2026-07-01T08:30:00.000+01:00' },
+      { litres: 2, at: '2026-07-02T18:05:00.000+01:00' },
+      { litres: expect.closeTo(3.785, 3) as number, at: '2026-07-03T12:00:00.000+01:00' },
+    ]);
+  });
+
+  it('feeds by their name, in units of a dose', () => {
+    const { drafts, refused } = read(
+      'feeds',
+      'bag,day,product,amount,unit\n7,2026-07-01,Garden lime,20,g\n7,2026-07-02,Moonshine,20,g\n7,2026-07-03,lime,1,bucket\n',
+    );
+    expect(drafts).toMatchObject([{ kind: 'fed', productId: 'lime', amount: 20, unit: 'gram' }]);
+    expect(refused.map(({ line }) => line)).toEqual([3, 4]);
+  });
+});

@@ -1,0 +1,273 @@
+import { dayOf, momentAt } from '../calendar/index.ts';
+import { findingOf } from '../commands/index.ts';
+import { guessDateOrder, numbersIn, readDate, type CsvTable, type DateOrder } from '../csv/index.ts';
+import {
+  FEED_UNITS,
+  entrySchema,
+  type Container,
+  type Draft,
+  type Entry,
+  type Garden,
+  type LiveEntries,
+} from '../records/index.ts';
+import { toSi, unitNamed, UNITS, type UnitName, type UnitSystem } from '../units/index.ts';
+import { productOf } from './products.ts';
+import { COLUMNS, type ColumnId, type DiaryTable } from './tables.ts';
+
+/** Which column of a file holds what, and how it is written. */
+export interface DiaryMapping {
+  /** headings by what they hold; '' or left out: it is not in the file */
+  readonly columns: Readonly<Partial<Record<ColumnId, string>>>;
+  readonly dateOrder: DateOrder;
+  /** of a number without a unit */
+  readonly unit: UnitName;
+}
+
+/** What each column may be called. */
+const HINTS: Readonly<Record<ColumnId, RegExp>> = {
+  bag: /\b(bag|pot|container|label|plant)\b|^(sack|beutel|topf|nr)$/i,
+  day: /date|day|datum|tag|when/i,
+  time: /time|hour|clock|uhr/i,
+  kilograms: /kilo|weight|\bkg\b|\bg\b|gram|pound|\blbs?\b|\boz\b|gewicht/i,
+  count: /count|number|fruits?|pieces|how many|anzahl/i,
+  found: /found|grade|felt|moist|check|finding/i,
+  litres: /lit(re|er)|\bl\b|\bml\b|water|gal|volume/i,
+  product: /product|feed|fertili[sz]er|name/i,
+  amount: /amount|dose|quantity|how much/i,
+  unit: /unit/i,
+  note: /note|remark|comment/i,
+};
+
+/** What a row cannot do without; of weight and count one. */
+const NEEDED: Readonly<Record<DiaryTable, readonly ColumnId[]>> = {
+  pickings: ['bag', 'day'],
+  checks: ['bag', 'day', 'found'],
+  waterings: ['bag', 'day', 'litres'],
+  feeds: ['bag', 'day', 'product', 'amount'],
+};
+
+const USUAL_UNIT: Readonly<Record<DiaryTable, UnitName>> = {
+  pickings: 'kilogram',
+  checks: 'kilogram',
+  waterings: 'litre',
+  feeds: 'gram',
+};
+
+/** Units that a table's bare numbers may be in. */
+export const TABLE_UNITS: Readonly<Record<DiaryTable, readonly UnitName[]>> = {
+  pickings: ['kilogram', 'gram', 'pound', 'ounce'],
+  checks: ['kilogram'],
+  waterings: ['litre', 'millilitre', 'usGallon', 'imperialGallon'],
+  feeds: ['gram'],
+};
+
+/** A first guess at the columns of a file, by their headings and what stands in them. */
+export function guessDiaryMapping(table: DiaryTable, { headings, rows }: CsvTable): DiaryMapping {
+  const taken = new Set<string>();
+  const columns = Object.fromEntries(
+    COLUMNS[table].map((id) => {
+      const heading =
+        headings.find((h) => !taken.has(h) && h.toLowerCase() === id) ??
+        headings.find((h) => !taken.has(h) && HINTS[id].test(h));
+      if (heading !== undefined) taken.add(heading);
+      return [id, heading ?? ''];
+    }),
+  ) as Partial<Record<ColumnId, string>>;
+  const measured = columns[table === 'waterings' ? 'litres' : 'kilograms'] ?? '';
+  const named = /\b(g|gram|grams|kg|lbs?|oz|ml|gal|gallons?|pounds?|ounces?)\b/i.exec(measured)?.[1];
+  const unit = named === undefined ? undefined : unitNamed(named, 'metric');
+  return {
+    columns,
+    dateOrder: guessDateOrder(
+      rows.map((row) => row[columns.day ?? ''] ?? ''),
+      ['ymd', 'dmy', 'mdy'],
+    ),
+    unit: unit && TABLE_UNITS[table].includes(unit) ? unit : USUAL_UNIT[table],
+  };
+}
+
+/** Whether a mapping has all that a row cannot do without. */
+export function isWholeMapping(table: DiaryTable, { columns }: DiaryMapping): boolean {
+  const has = (id: ColumnId) => (columns[id] ?? '') !== '';
+  return NEEDED[table].every(has) && (table !== 'pickings' || has('kilograms') || has('count'));
+}
+
+/** What a file came to, before anything of it is stored. */
+export interface DiaryReading {
+  readonly drafts: readonly Draft[];
+  /** rows that are in the diary already: same bag, same moment, same amount */
+  readonly known: number;
+  /** rows that cannot be taken, with their line in the file and why */
+  readonly refused: readonly { readonly line: number; readonly problem: string }[];
+}
+
+interface RowContext {
+  readonly table: DiaryTable;
+  readonly mapping: DiaryMapping;
+  readonly garden: Pick<Garden, 'products'>;
+  readonly byLabel: ReadonlyMap<string, Pick<Container, 'id'> | 'several'>;
+  readonly numbers: (cell: string) => number | undefined;
+  readonly system: UnitSystem;
+  readonly now: string;
+}
+
+/**
+ * Reads a table into drafts of entries; every row is read or refused by itself, and what is in the diary already is left out, so
+ * that the same file read twice changes nothing.
+ *
+ * @param now local time with its offset; what is later is refused
+ */
+export function readDiaryTable(
+  table: DiaryTable,
+  csv: CsvTable,
+  mapping: DiaryMapping,
+  garden: Pick<Garden, 'containers' | 'products'>,
+  live: LiveEntries,
+  { system, now }: { readonly system: UnitSystem; readonly now: string },
+): DiaryReading {
+  const byLabel = new Map<string, Pick<Container, 'id'> | 'several'>();
+  for (const container of garden.containers) {
+    if (container.binnedAt) continue;
+    const label = container.label.toLowerCase();
+    byLabel.set(label, byLabel.has(label) ? 'several' : container);
+  }
+  const cells = csv.rows.flatMap((row) => COLUMNS[table].map((id) => row[mapping.columns[id] ?? ''] ?? ''));
+  const context: RowContext = {
+    table,
+    mapping,
+    garden,
+    byLabel,
+    numbers: numbersIn(cells, csv.delimiter),
+    system,
+    now,
+  };
+  const known = new Set(live.map(keyOf));
+  const drafts: Draft[] = [];
+  const refused: { line: number; problem: string }[] = [];
+  let same = 0;
+  csv.rows.forEach((row, i) => {
+    const read = readRow(row, context);
+    // the headings are the first line
+    if (typeof read === 'string') refused.push({ line: i + 2, problem: read });
+    else if (known.has(keyOf(read))) same += 1;
+    else drafts.push(read);
+  });
+  return { drafts, known: same, refused };
+}
+
+/** What makes two rows of a table the same: bag, minute, and what is said. */
+function keyOf(entry: Draft | Entry): string {
+  const round = (value: number | undefined) => (value === undefined ? '' : value.toPrecision(4));
+  const at = `${entry.kind} ${'containerId' in entry ? (entry.containerId ?? '') : ''} ${entry.at.slice(0, 16)}`;
+  if (entry.kind === 'picking') return `${at} ${round(entry.kilograms)} ${entry.count ?? ''}`;
+  if (entry.kind === 'watering') return `${at} ${round(entry.litres)}`;
+  if (entry.kind === 'check') return `${at} ${JSON.stringify(entry.check)}`;
+  return entry.kind === 'fed'
+    ? `${at} ${entry.productId} ${round(entry.amount)} ${entry.unit}`
+    : `${at} ${JSON.stringify(entry)}`;
+}
+
+function readRow(row: Readonly<Record<string, string>>, context: RowContext): Draft | string {
+  const { table, mapping, byLabel, garden, numbers, system, now } = context;
+  const cell = (id: ColumnId) => (row[mapping.columns[id] ?? ''] ?? '').trim();
+  const label = cell('bag').toLowerCase();
+  const bag = byLabel.get(label) ?? byLabel.get(label.replace(/^(bag|pot)\s+/, ''));
+  if (bag === undefined)
+    return label === '' ? 'It names no bag.' : `There is no bag called “${cell('bag')}”.`;
+  if (bag === 'several') return `Several bags are called “${cell('bag')}”.`;
+  const day = readDate(cell('day'), mapping.dateOrder);
+  if (day === undefined) return `“${cell('day')}” is not a date.`;
+  const hour = hourIn(cell('time'));
+  if (hour === undefined) return `“${cell('time')}” is not a time of day.`;
+  const at = day === dayOf(now) && cell('time') === '' ? now : momentAt(day, hour, now);
+  if (Date.parse(at) > Date.parse(now)) return `${day} is in the future.`;
+  const note = cell('note');
+  const base = { at, containerId: bag.id, ...(note === '' ? {} : { note }) };
+  const amount = (id: ColumnId, fallback: UnitName) => amountIn(cell(id), numbers, fallback, system);
+  const facts = factsOf(table, cell, amount, context);
+  if (typeof facts === 'string') return facts;
+  const draft = { ...base, ...facts } as Draft;
+  const checked = entrySchema.safeParse({ ...draft, id: 'ent_checking', recordedAt: now });
+  if (checked.success) return draft;
+  const issue = checked.error.issues[0];
+  return `${String(issue?.path.at(-1) ?? 'It')}: ${(issue?.message ?? 'does not read').replace(/\.$/, '')}.`;
+
+  function factsOf(
+    of: DiaryTable,
+    text: typeof cell,
+    read: typeof amount,
+    { mapping: { unit } }: RowContext,
+  ): object | string {
+    if (of === 'pickings') {
+      const kilograms = text('kilograms') === '' ? undefined : read('kilograms', unit);
+      const count = text('count') === '' ? undefined : numbers(text('count'));
+      if (text('kilograms') !== '' && kilograms === undefined)
+        return `“${text('kilograms')}” is not a weight.`;
+      if (text('count') !== '' && (count === undefined || !Number.isInteger(count)))
+        return `“${text('count')}” is not a number of fruits.`;
+      return { kind: 'picking', ...some('kilograms', kilograms), ...some('count', count) };
+    }
+    if (of === 'waterings') {
+      const litres = read('litres', unit);
+      if (litres === undefined) return `“${text('litres')}” is not an amount of water.`;
+      return { kind: 'watering', litres, isMeasured: true, ranThrough: false };
+    }
+    if (of === 'checks') {
+      const found = foundIn(text('found'), system);
+      return found ? { kind: 'check', check: found } : `“${text('found')}” says nothing of how the bag was.`;
+    }
+    const product = productOf(text('product'), garden.products);
+    if (!product) return `There is no product called “${text('product')}”.`;
+    const given = numbers(text('amount'));
+    if (given === undefined) return `“${text('amount')}” is not an amount.`;
+    const said = text('unit').toLowerCase().replace(/s$/, '');
+    const feedUnit =
+      FEED_UNITS.find((u) => u === said || SHORT_UNITS[said] === u) ?? (said === '' ? 'gram' : undefined);
+    if (!feedUnit) return `Its unit is none of ${FEED_UNITS.join(', ')}.`;
+    const litres = text('litres') === '' ? undefined : read('litres', 'litre');
+    return { kind: 'fed', productId: product.id, amount: given, unit: feedUnit, ...some('litres', litres) };
+  }
+}
+
+const SHORT_UNITS: Readonly<Record<string, string>> = {
+  g: 'gram',
+  ml: 'millilitre',
+  l: 'litre',
+  tbsp: 'spoon',
+  tsp: 'teaspoon',
+};
+
+const some = (key: string, value: unknown) => (value === undefined ? {} : { [key]: value });
+
+/** A grade by its number or in words, "level 50" of a store, or as a check says it. */
+function foundIn(text: string, system: UnitSystem) {
+  if (/^[1-5]$/.test(text)) return { method: 'finger' as const, grade: Number(text) };
+  const level = /^level (\d{1,3})$/i.exec(text)?.[1];
+  if (level !== undefined) return { method: 'level' as const, share: Math.min(1, Number(level) / 100) };
+  return findingOf(text, system);
+}
+
+/** An amount with its unit, or in the column's; undefined where it is none. */
+function amountIn(
+  text: string,
+  numbers: (cell: string) => number | undefined,
+  fallback: UnitName,
+  system: UnitSystem,
+): number | undefined {
+  const [, figures = '', word = ''] = /^([\d.,+-]+)\s*(\p{L}[\p{L} ]*)?$/u.exec(text) ?? [];
+  const number = numbers(figures);
+  const unit = word === '' ? fallback : unitNamed(word.trim(), system);
+  if (number === undefined || unit === undefined || UNITS[unit].quantity !== UNITS[fallback].quantity)
+    return undefined;
+  return toSi(number, unit);
+}
+
+/** A time of day in hours; noon where none is said. */
+function hourIn(text: string): number | undefined {
+  if (text === '') return 12;
+  const [, hours = '', minutes = '0', half] =
+    /^(\d{1,2})(?:[:.h](\d{2}))?(?::\d{2})?\s*(am|pm)?$/i.exec(text) ?? [];
+  const hour = Number(hours || NaN) % (half ? 12 : 100);
+  const whole = hour + (half?.toLowerCase() === 'pm' ? 12 : 0) + Number(minutes) / 60;
+  return whole >= 0 && whole < 24 ? whole : undefined;
+}
