@@ -4,6 +4,13 @@ import { VitePWA } from 'vite-plugin-pwa';
 import { preloadPages, wholeOf } from './scripts/preload-pages.ts';
 import { townsAsset } from './scripts/towns-asset.ts';
 
+/**
+ * For a plain server of files, under whatever path (`npm run build`): every address in it is relative, and places are behind a #,
+ * since such a server knows of no page but the first.
+ */
+const IS_STATIC = process.env['RUNDEL_STATIC'] === 'yes';
+const BASE = IS_STATIC ? './' : '/';
+
 /** What the entry asks for as soon as it runs is fetched along with it, and not one journey later. */
 const preloadApp: Plugin = {
   name: 'preload-app',
@@ -18,7 +25,7 @@ const preloadApp: Plugin = {
         .filter((file) => !entry.has(file))
         .map((file) => ({
           tag: 'link',
-          attrs: { rel: 'modulepreload', crossorigin: true, href: `/${file}` },
+          attrs: { rel: 'modulepreload', crossorigin: true, href: `${BASE}${file}` },
           injectTo: 'head',
         }));
     },
@@ -26,33 +33,44 @@ const preloadApp: Plugin = {
 };
 
 // what an earlier build kept in the browser of what it worked out is not read by a later one
+process.env['VITE_IS_STATIC'] = IS_STATIC ? 'yes' : '';
 process.env['VITE_BUILD_ID'] ??= Date.now().toString(36);
 
 export default defineConfig({
   root: import.meta.dirname,
+  base: BASE,
   plugins: [
     react(),
     preloadApp,
     preloadPages,
     townsAsset,
     VitePWA({
-      registerType: 'autoUpdate',
+      // a newer build waits until the grower takes it: nothing is swapped under what is being typed
+      registerType: 'prompt',
       injectRegister: false,
       manifest: {
         name: 'Rundel',
         short_name: 'Rundel',
         description: 'Grow bags by checking: depth, water and pickings.',
-        start_url: '/round',
+        start_url: IS_STATIC ? './' : '/round',
+        scope: BASE,
+        id: 'rundel',
         display: 'standalone',
         background_color: '#e5eaea',
         theme_color: '#e5eaea',
-        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+        icons: [
+          { src: 'icon-192.png', sizes: '192x192', type: 'image/png', purpose: 'any' },
+          { src: 'icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
+          { src: 'icon-maskable-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+          { src: 'mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
+        ],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,woff2,json}'],
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2,json}'],
         globIgnores: ['**/*vietnamese*'],
-        navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api\//],
+        navigateFallback: `${BASE}index.html`,
+        navigateFallbackDenylist: [/\/api\//, /\/calendar\//],
+        importScripts: ['reminded.js'],
         maximumFileSizeToCacheInBytes: 4_000_000,
       },
     }),
@@ -62,6 +80,7 @@ export default defineConfig({
     alias: [{ find: /^dexie$/, replacement: 'dexie/dist/modern/dexie.mjs' }],
   },
   build: {
+    outDir: IS_STATIC ? 'dist-static' : 'dist',
     target: 'es2022',
     manifest: true,
     chunkSizeWarningLimit: 900,

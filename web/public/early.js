@@ -14,7 +14,8 @@
   root.dataset.theme = ['light', 'dusk', 'glare'].includes(chosen) ? chosen : bySystem;
   root.dataset.garden = asked ?? '';
   if (asked !== 'demo' || localStorage.getItem('rundel.demoStored') !== null) return;
-  const early = { garden: fetch('/demo/gannet-slip.json'), states: fetch('/demo/gannet-slip-states.json') };
+  const demo = (name) => fetch(new URL(`demo/${name}`, document.currentScript.src));
+  const early = { garden: demo('gannet-slip.json'), states: demo('gannet-slip-states.json') };
   // whoever needs it hears of what went wrong
   for (const answer of Object.values(early)) answer.catch(() => undefined);
   globalThis.rundelDemo = early;

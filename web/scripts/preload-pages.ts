@@ -43,11 +43,11 @@ export const preloadPages: Plugin = {
     appendFileSync(
       join(dir, 'early.js'),
       `
-for (const at of ${JSON.stringify(pages)}[(${String(pageOf)})(location.pathname)] ?? [])
+for (const at of ${JSON.stringify(pages)}[(${String(pageOf)})(location.hash.slice(1) || location.pathname)] ?? [])
   document.head.append(Object.assign(document.createElement('link'), {
     rel: 'modulepreload',
     crossOrigin: '',
-    href: '/' + ${JSON.stringify(files)}[at],
+    href: new URL(${JSON.stringify(files)}[at], document.currentScript.src),
   }));
 `,
     );

@@ -16,7 +16,7 @@ const BAGS = [
   bag('5', 'Terrace'),
   bag('7', 'Slipway', 'Red Keel'),
   bag('12', 'Slipway'),
-  bag('A2', 'Glass house'),
+  bag('A2', 'Glass house', 'Longfinger'),
 ];
 const context: CommandContext = {
   bags: BAGS,
@@ -107,6 +107,8 @@ describe('a line in plain words', () => {
         ['watering', '5', 0.5],
       ],
     ],
+    ['watered house 1 L', [['watering', 'A2', 1]]],
+    ['picked 2 cucumbers from the keel', [['picking', '7', undefined, 2]]],
     ['watered everything', 'How much water, as “1 can” or “2 L”?'],
     ['check 3 dry', [['check', '3', finger(2)]]],
     ['3 felt barely damp', [['check', '3', finger(3)]]],

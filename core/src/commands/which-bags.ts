@@ -1,3 +1,5 @@
+import { VERBS } from './words.ts';
+
 /** A bag as it can be called. */
 export interface NamedBag {
   readonly containerId: string;
@@ -48,9 +50,29 @@ export function readBags(text: string, all: readonly NamedBag[]): SaidBags {
   const labels = [...byLabel.keys()].sort((a, b) => b.length - a.length);
   // what has letters first: a place called "Bench 7" is not bag 7
   for (const [name, bags] of [...places, ...plants]) if (name.length > 1) take(plural(name), () => bags);
+  // and a word of a name by which nothing else is called: "terrace" for the Slipway terrace
+  for (const [word, bags] of [...ownWords(places), ...ownWords(plants)]) take(plural(word), () => bags);
   for (const label of labels) take(alone(label), () => [byLabel.get(label) as NamedBag]);
   return { bags: all.filter((bag) => found.has(bag)), rest };
 }
+
+/** A shorter word may be a unit, or a word about names. */
+const SHORTEST_WORD = 4;
+
+/** Words that stand in one of several names and in no other. */
+function ownWords(
+  named: readonly (readonly [string, readonly NamedBag[]])[],
+): readonly (readonly [string, readonly NamedBag[]])[] {
+  const wordsOf = (name: string) => name.split(/[^\p{L}]+/u).filter((word) => word.length >= SHORTEST_WORD);
+  const counts = new Map<string, number>();
+  for (const word of named.flatMap(([name]) => [...new Set(wordsOf(name))]))
+    counts.set(word, (counts.get(word) ?? 0) + 1);
+  return named.flatMap(([name, bags]) =>
+    wordsOf(name).flatMap((word) => (counts.get(word) === 1 && !isVerb(word) ? [[word, bags] as const] : [])),
+  );
+}
+
+const isVerb = (word: string) => VERBS.some(({ pattern }) => pattern.test(word));
 
 const plural = (name: string) => new RegExp(`(?<![\\p{L}\\d])${escaped(name)}(?:s|es)?(?![\\p{L}\\d])`, 'u');
 

@@ -1,10 +1,32 @@
 import { Box, Button, Typography } from '@mui/material';
 import { Component, type ReactNode } from 'react';
-import { useLocation } from 'react-router';
+import { useHref, useLocation } from 'react-router';
+
+/** What browsers say when a part of the app cannot be fetched. */
+const NOT_FETCHED =
+  /dynamically imported module|Importing a module script failed|Failed to fetch|preload CSS/i;
+
+/** A screen that was never gone to, asked for without a network before all of the app was kept. */
+function NotHereYet() {
+  return (
+    <Box component="main" sx={{ padding: 4, maxWidth: 640 }}>
+      <Typography variant="h1">This page is not on this device yet</Typography>
+      <Typography sx={{ marginBlock: 2 }}>
+        There is no network, and Rundel was closed before all of it was fetched. The pages that you have been
+        to work, and your diary is here. This one comes with the next network.
+      </Typography>
+      <Button variant="contained" onClick={() => window.location.reload()}>
+        Try again
+      </Button>
+    </Box>
+  );
+}
 
 /** Shown when a screen failed or an address leads nowhere: what happened, that nothing was lost, and a way back. */
 export function Broken({ error }: { readonly error?: unknown }) {
   const message = error instanceof Error ? error.message : undefined;
+  const round = useHref('/round');
+  if (message !== undefined && NOT_FETCHED.test(message)) return <NotHereYet />;
   return (
     <Box component="main" sx={{ padding: 4, maxWidth: 640 }}>
       <Typography variant="h1">{message ? 'This screen broke' : 'There is nothing here'}</Typography>
@@ -27,7 +49,7 @@ export function Broken({ error }: { readonly error?: unknown }) {
           {message}
         </Box>
       )}
-      <Button variant="contained" href="/round" sx={{ marginBlockStart: 2 }}>
+      <Button variant="contained" href={round} sx={{ marginBlockStart: 2 }}>
         Back to the round
       </Button>
     </Box>

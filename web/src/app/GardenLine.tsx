@@ -4,7 +4,7 @@ import { addDays, dayOf, momentAt } from '@rundel/core/calendar';
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { OnceButton } from '../ui/OnceButton.tsx';
-import { useGarden, useSavedToFile, type GardenId } from '../store/index.ts';
+import { useGarden, useOffline, useSavedToFile, type GardenId } from '../store/index.ts';
 import { savedWords } from '../text/file-text.ts';
 import { agoWords } from '../text/text.ts';
 
@@ -26,6 +26,7 @@ export function GardenLine({
 }) {
   const { garden } = useGarden();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const offline = useOffline();
   const { gardenName } = garden.settings;
   return (
     <Box
@@ -46,7 +47,15 @@ export function GardenLine({
         maxWidth: { md: 'calc(100% - 540px)', lg: 640 },
       }}
     >
-      {gardenId === 'demo' ? <DemoLine onLeave={() => onChange('own')} /> : <FileLine />}
+      {offline.kind === 'waiting' ? (
+        <OnceButton onPress={() => offline.take()} sx={{ ...LINK, overflow: 'hidden' }}>
+          A newer Rundel is here: take it
+        </OnceButton>
+      ) : gardenId === 'demo' ? (
+        <DemoLine onLeave={() => onChange('own')} />
+      ) : (
+        <FileLine />
+      )}
       <IconButton
         onClick={onAsk}
         aria-label="Find or do"

@@ -13,6 +13,7 @@ import {
   withGardenNamed,
   type GardenId,
 } from '../store/index.ts';
+import { placeNow } from '../ui/place-now.ts';
 import { ThemeChoiceProvider } from '../ui/theme-context.tsx';
 import { useScrollPlaces } from './scroll.ts';
 import { Labels } from './Labels.tsx';
@@ -28,7 +29,7 @@ export function Root() {
   const navigate = useNavigate();
   useScrollPlaces();
   const [gardenId, setWhich] = useState<GardenId>(() => {
-    const asked = gardenToOpen(location.search, location.pathname, rememberedGarden());
+    const asked = gardenToOpen(location.search, placeNow().pathname, rememberedGarden());
     rememberGarden(asked);
     return asked;
   });

@@ -3,7 +3,7 @@ import '@fontsource-variable/bricolage-grotesque/wght.css';
 import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { registerSW } from 'virtual:pwa-register';
+import { keepOffline } from './keep-offline.ts';
 import { Themed } from './Themed.tsx';
 
 // what a query found is drawn in the same breath as what came with it, and not a timer's tick later
@@ -14,9 +14,9 @@ const client = new QueryClient({
 const root = document.getElementById('root');
 if (!root) throw new Error('index.html has no #root');
 
-// the app and the demo are kept for days without a network; a newer build takes over at the next load.
+// the app and the demo are kept for days without a network; a newer build waits until it is taken.
 // Filling that store takes the machine's attention, so the first round comes before it.
-setTimeout(() => registerSW({ immediate: true }), 3000);
+setTimeout(() => void keepOffline(), 3000);
 // asks the browser not to throw the diary away when space is short; it may say no
 void navigator.storage?.persist?.();
 

@@ -2,6 +2,7 @@ import { Navigate, type RouteObject } from 'react-router';
 import { lazy } from 'react';
 import RoundPage from '../pages/round/RoundPage.tsx';
 import { Broken } from './Broken.tsx';
+import { placeNow } from '../ui/place-now.ts';
 import { pageOf } from './page-of.ts';
 
 /** The screens that are read when they are gone to. */
@@ -59,7 +60,7 @@ export const ROUTES: RouteObject[] = [
 ];
 
 // who comes straight to a screen need not wait for the garden to be read before the screen is
-const page = typeof location === 'undefined' ? undefined : pageOf(location.pathname);
+const page = typeof location === 'undefined' ? undefined : pageOf(placeNow().pathname);
 if (page !== undefined && page in LOADS) void LOADS[page as keyof typeof LOADS]();
 
 /** How long a visit goes on before the screens that may be gone to next are read, ms. */

@@ -26,6 +26,7 @@ export function Page({
   }, [title]);
   return (
     <Box
+      data-page
       sx={{
         maxWidth: { xs: width, md: PAGE_WIDTH },
         marginInline: 'auto',
@@ -35,6 +36,7 @@ export function Page({
       }}
     >
       <Box
+        data-page-head
         sx={{
           display: 'flex',
           flexWrap: 'wrap',
@@ -56,7 +58,11 @@ export function Page({
         </Box>
         {actions !== undefined && <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>{actions}</Box>}
       </Box>
-      {nav !== undefined && <Box sx={{ marginBlockEnd: 1.5 }}>{nav}</Box>}
+      {nav !== undefined && (
+        <Box data-page-head sx={{ marginBlockEnd: 1.5 }}>
+          {nav}
+        </Box>
+      )}
       {children}
     </Box>
   );

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { placeNow } from './place-now.ts';
 
 /** Fields to be set; an undefined one is taken out. */
 type Change = Readonly<Record<string, string | undefined>>;
@@ -14,10 +15,10 @@ export function useAddress(): readonly [URLSearchParams, (change: Change) => voi
   const [params, setParams] = useSearchParams();
   const [unitFormat, setShown] = useState(params);
   // it may have been changed by a link or the way back; what is still to be drawn stands in the address already
-  useEffect(() => setShown(new URLSearchParams(location.search)), [params]);
+  useEffect(() => setShown(new URLSearchParams(placeNow().search)), [params]);
   const change = (fields: Change) => {
     setShown((now) => withFields(now, fields));
-    setParams(withFields(new URLSearchParams(location.search), fields), { replace: true });
+    setParams(withFields(new URLSearchParams(placeNow().search), fields), { replace: true });
   };
   return [unitFormat, change];
 }

@@ -1,3 +1,4 @@
+import { placeNow } from '../../ui/place-now.ts';
 import { lazy, type ComponentType, type LazyExoticComponent } from 'react';
 
 export interface Topic {
@@ -49,7 +50,7 @@ const topic = (
   load: () => Promise<{ readonly default: ComponentType }>,
 ): Topic => {
   // who comes straight to a topic need not wait for this page before it is read
-  const isAsked = typeof location !== 'undefined' && location.pathname === `/bench/${id}`;
+  const isAsked = typeof location !== 'undefined' && placeNow().pathname === `/bench/${id}`;
   const early = isAsked ? load() : undefined;
   return { id, name, title, lead, next, Part: lazy(() => early ?? load()) };
 };

@@ -1,7 +1,14 @@
 import { Box, Button, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { useState } from 'react';
-import { canSaveItself, useAutoSave, useGarden, useSavedToFile, useStorageRoom } from '../../store/index.ts';
+import {
+  canSaveItself,
+  useAutoSave,
+  useGarden,
+  useOffline,
+  useSavedToFile,
+  useStorageRoom,
+} from '../../store/index.ts';
 import { fileName, savedWords, sizeWords } from '../../text/file-text.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { Panel } from '../../ui/Page.tsx';
@@ -33,6 +40,7 @@ export function SavePanel() {
       </Typography>
       <BySelf />
       <Room />
+      <Offline />
     </Panel>
   );
 }
@@ -105,4 +113,39 @@ function Room() {
       )}
     </Box>
   );
+}
+
+/** Whether Rundel works without a network, and whether a newer one waits. */
+function Offline() {
+  const offline = useOffline();
+  switch (offline.kind) {
+    case 'unknown':
+      return null;
+    case 'impossible':
+      return (
+        <Typography sx={{ marginBlockStart: 1.5 }}>
+          This browser does not keep Rundel itself at this address: without its server it opens only while
+          this tab stays open.
+        </Typography>
+      );
+    case 'fetching':
+      return (
+        <Typography sx={{ marginBlockStart: 1.5 }}>
+          Rundel is still being put on this device: stay in the network a moment.
+        </Typography>
+      );
+    case 'ready':
+      return (
+        <Typography sx={{ marginBlockStart: 1.5 }}>
+          All of Rundel is on this device: it works without a network.
+        </Typography>
+      );
+    case 'waiting':
+      return (
+        <Remark>
+          A newer Rundel is on this device. It waits until you take it; the page is then loaded anew.{' '}
+          <OnceButton onPress={() => offline.take()}>Take it now</OnceButton>
+        </Remark>
+      );
+  }
 }

@@ -6,6 +6,7 @@ import { useGarden, wateringMeasure, type Bag } from '../../store/index.ts';
 import { fillsWords } from '../../text/text.ts';
 import type { SkipReason } from './SkipButton.tsx';
 import type { WateringDone } from './WateringProposal.tsx';
+import { placeNow } from '../../ui/place-now.ts';
 
 /** What is put in the diary at a stop: a check, a watering with its feeds, or that it was left. */
 export function useStopRecords(bag: Bag | undefined, goOn: (from: Bag) => void) {
@@ -81,6 +82,6 @@ export function useStopRecords(bag: Bag | undefined, goOn: (from: Bag) => void) 
  * between was not meant for the old one.
  */
 function isLeft(bag: Bag): boolean {
-  const [, place, id] = location.pathname.split('/');
+  const [, place, id] = placeNow().pathname.split('/');
   return place !== 'round' || (id !== undefined && id !== bag.container.id);
 }

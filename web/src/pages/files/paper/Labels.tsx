@@ -1,7 +1,8 @@
 import { Box, MenuItem, TextField, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
 import { useState } from 'react';
-import { useBags, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
+import { useHref } from 'react-router';
+import { useBags, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { kindWords } from '../../../text/bag-text.ts';
 import { readNumber } from '../../../text/amount-text.ts';
 import { shortDay } from '../../../text/text.ts';
@@ -13,7 +14,6 @@ import { PrintButton } from './PrintButton.tsx';
 
 /** The labels of the chosen bags on the chosen sheet, to scale. */
 export function Labels() {
-  const { gardenId } = useGarden();
   const { bags } = useBags();
   const [chosen, setChosen] = useState<readonly string[]>();
   const [sheetId, setSheet] = useState(LABEL_SHEETS[0]?.id ?? '');
@@ -24,11 +24,17 @@ export function Labels() {
   const skipped = perSheet > 1 && read.ok ? (read.value ?? 0) : 0;
   const shown = bags.filter(({ container }) => chosen?.includes(container.id) ?? true);
   const pages = onSheets(shown, sheet, skipped);
-  const search = gardenId === 'demo' ? '?garden=demo' : '';
   if (bags.length === 0) return <Typography>There is no bag to label yet.</Typography>;
   return (
     <>
-      <style>{`@page { size: ${sheet.page}; margin: 0 }`}</style>
+      <style>{`
+        @page { size: ${sheet.page}; margin: 0 }
+        @media print {
+          body { margin: 0 }
+          [data-page] { padding: 0 !important; max-width: none !important; margin: 0 !important }
+          [data-page] > [data-page-head] { display: none !important }
+        }
+      `}</style>
       <Box sx={{ '@media print': { display: 'none' } }}>
         <BagChooser bags={bags} chosen={shown} onChange={setChosen} label="Labels for" />
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'flex-start', marginBlock: 1.5 }}>
@@ -63,7 +69,7 @@ export function Labels() {
           the bag by its code.
         </Typography>
       </Box>
-      <Box sx={{ overflowX: 'auto' }}>
+      <Box sx={{ overflowX: 'auto', '@media print': { overflow: 'visible' } }}>
         {pages.map((page, i) => (
           <Box
             key={i}
@@ -83,16 +89,7 @@ export function Labels() {
           >
             {page.map((bag, place) =>
               bag ? (
-                <Label
-                  key={bag.container.id}
-                  bag={bag}
-                  high={sheet.high}
-                  code={codeOfBag(bag.container.id, {
-                    origin: location.origin,
-                    base: import.meta.env.BASE_URL,
-                    search,
-                  })}
-                />
+                <Label key={bag.container.id} bag={bag} high={sheet.high} />
               ) : (
                 <Box key={place} sx={{ border: '1px dashed var(--line)', '@media print': { border: 0 } }} />
               ),
@@ -105,9 +102,10 @@ export function Labels() {
 }
 
 /** One label: what it is called, what stands in it, and the code that opens it. Black on white in every theme: it is paper. */
-function Label({ bag, high, code }: { readonly bag: Bag; readonly high: number; readonly code: string }) {
+function Label({ bag, high }: { readonly bag: Bag; readonly high: number }) {
   const unitFormat = useUnitFormat();
   const { container, occupants, place } = bag;
+  const code = codeOfBag(useHref(`/bags/${container.id}`), location.href);
   const [first] = occupants;
   const names = [...new Set(occupants.map(({ variety }) => variety.name))].join(', ');
   return (
