@@ -51,5 +51,28 @@ export function calendarFile(events: readonly CalendarEvent[], gardenName: strin
   });
   const { error, value } = createEvents(rows);
   if (error || typeof value !== 'string') throw error ?? new Error('The calendar could not be written.');
-  return value;
+  return foldedByBytes(value);
+}
+
+/** The standard counts bytes in a line, and the library letters. */
+const LONGEST_LINE = 75;
+
+function foldedByBytes(text: string): string {
+  const bytes = new TextEncoder();
+  return text
+    .replace(/\r?\n[ \t]/g, '')
+    .split(/\r?\n/)
+    .map((line) => {
+      const parts: string[] = [];
+      let part = '';
+      for (const letter of line) {
+        if (bytes.encode(part + letter).length > LONGEST_LINE) {
+          parts.push(part);
+          part = ' ';
+        }
+        part += letter;
+      }
+      return [...parts, part].join('\r\n');
+    })
+    .join('\r\n');
 }
