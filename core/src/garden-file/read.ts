@@ -118,13 +118,21 @@ const EARLIEST = '1950-01-01T00:00:00.000Z';
 const refused = (problem: string): FileReading => ({ kind: 'refused', problem });
 const NOT_OURS = refused('It is not a Rundel garden file.');
 const shown = (value: unknown) =>
-  value === undefined ? 'missing' : String(JSON.stringify(value)).slice(0, 40);
+  value === undefined
+    ? 'missing'
+    : typeof value === 'object'
+      ? 'no number'
+      : JSON.stringify(value).slice(0, 40);
 
 /** The file without rows that nothing may call itself along; those are set aside. */
 function withoutDeepRows(file: Record<string, unknown>, aside: SetAside[]): Record<string, unknown> {
   return Object.fromEntries(
     Object.entries(file).map(([name, part]) => {
-      if (!Array.isArray(part)) return [name, isTooDeep(part) ? undefined : part];
+      if (!Array.isArray(part)) {
+        if (!isTooDeep(part)) return [name, part];
+        aside.push(asideOf(name, part, 'it is nested too deeply'));
+        return [name, undefined];
+      }
       const rows: readonly unknown[] = part;
       const whole = rows.filter((row) => !isTooDeep(row));
       if (whole.length < rows.length)

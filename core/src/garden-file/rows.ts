@@ -113,9 +113,9 @@ export function asideOf(table: string, row: unknown, problem: string): SetAside 
 }
 
 function idOf(row: unknown): string {
-  return row !== null && typeof row === 'object' && 'id' in row
-    ? String(row.id).slice(0, 60)
-    : 'without an id';
+  const id = row !== null && typeof row === 'object' && 'id' in row ? row.id : undefined;
+  // anything else may be nested without end, and its text would be worked out along itself
+  return typeof id === 'string' || typeof id === 'number' ? String(id).slice(0, 60) : 'without an id';
 }
 
 /** Whether something is nested further than anything of ours; by a list and not by calls within calls. */

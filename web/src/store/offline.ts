@@ -28,5 +28,7 @@ export function useOffline(): OfflineState {
       return () => listeners.delete(listener);
     },
     () => state,
+    // where nothing can be known yet
+    () => state,
   );
 }

@@ -22,6 +22,9 @@ export const movedEntry = z.object({
   toPlaceId: idSchema('place'),
 });
 
+/** Between the coldest and the warmest hour of a day, degrees: what is more is a slip. */
+const WIDEST_DAY = 60;
+
 /** One day's weather outside, typed or read from a file. Belongs to the garden and not to a bag. */
 export const weatherEntry = z
   .object({
@@ -41,6 +44,10 @@ export const weatherEntry = z
     z.refine((w) => w.minCelsius <= w.maxCelsius, {
       path: ['maxCelsius'],
       message: 'The warmest hour cannot be colder than the coldest.',
+    }),
+    z.refine((w) => w.maxCelsius - w.minCelsius <= WIDEST_DAY, {
+      path: ['maxCelsius'],
+      message: `No day has more than ${WIDEST_DAY} degrees between its coldest and its warmest hour.`,
     }),
   );
 
