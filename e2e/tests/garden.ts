@@ -79,10 +79,10 @@ export async function openFewBags(page: Page): Promise<void> {
   await openDemo(page);
 }
 
-/** The text of the file that a click on "Save to a file" gives. */
+/** The text of the plain JSON that Files gives. */
 export async function savedFile(page: Page): Promise<string> {
   const waiting = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save to a file' }).first().click();
+  await page.getByRole('button', { name: 'Only the plain JSON' }).click();
   const stream = await (await waiting).createReadStream();
   const chunks: Buffer[] = [];
   for await (const chunk of stream) chunks.push(chunk as Buffer);

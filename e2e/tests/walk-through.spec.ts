@@ -52,7 +52,7 @@ test('a bag from planting to picking, to a file and back', async ({ page }) => {
   const file = await savedFile(page);
   expect(JSON.parse(file)).toMatchObject({
     format: 'rundel-garden',
-    version: 9,
+    version: 10,
     settings: { gardenName: 'Back step' },
   });
   await page.getByRole('button', { name: 'Clear everything here' }).click();

@@ -11,6 +11,9 @@ import { clockSetTo } from '../src/store/clock.ts';
 import { containersInUse, GardenProvider, type OpenGarden } from '../src/store/index.ts';
 import { QUARTER_HOUR, versionOf } from '../src/store/bag-states-query.ts';
 
+// there is no address bar here, and some places tell their own address
+(globalThis as { location?: unknown }).location ??= new URL('http://localhost/');
+
 /** A garden as the places are given it; nothing can be written to it. */
 export function opened(garden: Garden, now: string, gardenId: OpenGarden['gardenId'] = 'own'): OpenGarden {
   const refused = () => Promise.reject(new Error('Nothing is written here.'));

@@ -83,7 +83,7 @@ export function Labels() {
               paddingInlineStart: `${sheet.marginLeft}mm`,
               marginBlockEnd: 2,
               width: 'max-content',
-              breakAfter: 'page',
+              '&:not(:last-child)': { breakAfter: 'page' },
               '@media print': { marginBlockEnd: 0 },
             }}
           >
