@@ -84,17 +84,6 @@ const SHOTS = [
     },
   },
   { name: 'bench-size', path: '/bench/size', size: DESK },
-  { name: 'bench-shop', path: '/bench/shop', size: DESK },
-  {
-    name: 'add-bag-phone',
-    path: '/bags/new',
-    size: PHONE,
-    steps: async (page) => {
-      await page.getByRole('button', { name: '38 L' }).click();
-      await page.getByLabel('Height of the plant').fill('25');
-    },
-    from: 'svg[aria-label^="The bag as it would be planted"]',
-  },
   {
     name: 'bench-planting',
     path: '/bench/depth',
@@ -112,7 +101,6 @@ const SHOTS = [
     size: DESK,
     steps: (page) => page.getByRole('list', { name: 'Dates to come' }).waitFor(),
   },
-  { name: 'bench-training', path: '/bench/training', size: DESK },
   {
     name: 'trouble-phone',
     path: '/bags',
@@ -128,6 +116,18 @@ const SHOTS = [
   },
   { name: 'tally', path: '/tally', size: DESK },
   { name: 'tally-trials', path: '/tally/trials', size: DESK },
+  { name: 'files', path: '/files', size: DESK },
+  { name: 'labels', path: '/files/paper', size: DESK },
+  {
+    name: 'command',
+    path: '/round',
+    size: DESK,
+    steps: async (page) => {
+      await page.keyboard.press('/');
+      await page.getByRole('combobox', { name: /Find a bag/ }).fill('watered terrace 1 can');
+      await page.getByRole('option').first().waitFor();
+    },
+  },
   { name: 'tally-review-phone', path: '/tally/review?year=2025', size: PHONE },
 ];
 
