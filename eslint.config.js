@@ -86,7 +86,15 @@ const zones = [
 ];
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/dist-static/**', '**/node_modules/**', 'test-results/**', 'playwright-report/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/dist-static/**',
+      '**/node_modules/**',
+      'test-results/**',
+      'playwright-report/**',
+    ],
+  },
   ...tseslint.configs.strict,
   {
     files: ['**/*.{ts,tsx,js,mjs}'],

@@ -24,6 +24,6 @@ export { useAwayPlan, useDryDays, type AwayState } from './away.ts';
 export { canSaveItself, useAutoSave, useAutoSaving } from './auto-save.ts';
 export { useStorageRoom } from './storage-room.ts';
 export { useAddPhotos, usePhotoUrl } from './photos.ts';
-export { setOffline, useOffline } from './offline.ts';
+export { useOffline } from './offline.ts';
 export { useCalendarFeed } from './calendar-feed.ts';
 export { useReminderChoice } from './reminding.ts';
