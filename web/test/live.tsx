@@ -81,7 +81,7 @@ export async function openApp(path: string, garden: Garden, now: string) {
   open = store;
   await store.replace(garden);
   for (const note of ['demoStart', 'demoMoment']) await store.writeNote(note, now);
-  localStorage.setItem('rundel.garden', 'demo');
+  sessionStorage.setItem('rundel.garden', 'demo');
   history.replaceState(null, '', path);
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   const page = render(
