@@ -25,9 +25,9 @@ describe('what is to come', () => {
     expect(agendaOf(garden, states, DEMO_EVENING).map(({ uid }) => uid)).toEqual(uids);
   });
 
-  it('names every bag whose next check is known', () => {
+  it('names every bag that wants a look, those that want it now on the next round', () => {
     const asked = states
-      .filter(({ water }) => water.ahead.nextCheck.kind === 'at')
+      .filter(({ water }) => water.ahead.nextCheck.kind !== 'later' || !water.hasBeenChecked)
       .map(({ containerId }) => containerId);
     const rounds = agenda.filter(({ kind }) => kind === 'round').flatMap(({ containerIds }) => containerIds);
     expect([...rounds].sort()).toEqual([...asked].sort());

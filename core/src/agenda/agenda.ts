@@ -40,9 +40,12 @@ export function agendaOf(
   };
   const from = (day: Day) => (day < today ? today : day);
   for (const { containerId, water, feeding, jobs } of states) {
-    const { nextCheck } = water.ahead;
-    if (nextCheck.kind === 'at') {
-      const [day, hour] = [dayOf(nextCheck.at), hourOf(nextCheck.at)];
+    const { nextCheck, rounds } = water.ahead;
+    // what wants a look now, or never had one, has it on the next round
+    const isNow = nextCheck.kind === 'now' || !water.hasBeenChecked;
+    const check = isNow ? rounds[0]?.at : nextCheck.kind === 'at' ? nextCheck.at : undefined;
+    if (check !== undefined) {
+      const [day, hour] = [dayOf(check), hourOf(check)];
       put(containerId, { kind: 'round', uid: `round-${day}-${hour}`, day, hour } as AgendaItem);
     }
     for (const state of feeding.states) {

@@ -144,6 +144,15 @@ describe('a line in plain words', () => {
     expect(short('picked 1,250 g from 7', us)).toEqual([['picking', '7', 1.25, undefined]]);
   });
 
+  it('“both” are the two that there are', () => {
+    const two = { bags: BAGS.slice(0, 2) };
+    expect(short('watered both 1 can in all', two)).toEqual([
+      ['watering', '3', 4.5],
+      ['watering', '4', 4.5],
+    ]);
+    expect(read('watered both 1 can').kind).toBe('unfinished');
+  });
+
   it('is of when it says', () => {
     const at = (line: string) => done(line)[0]?.at.slice(0, 16);
     expect(at('picked 450 g from 7')).toBe('2026-07-16T18:30');

@@ -41,6 +41,7 @@ export function readBags(text: string, all: readonly NamedBag[]): SaidBags {
     /\beverything\b|\b(?:all|every|each)(?: of)?(?: the| my)?(?: bags?| pots?|(?= *$)|(?= of them))/,
     () => all,
   );
+  take(/\bboth(?: of them| bags?| pots?)?\b/, () => (all.length === 2 ? all : []));
   take(/(?<![\d.,])(\d{1,3}) ?(?:-|–|to|until|through) ?(\d{1,3})(?![\d.,])/, ([, from, to]) => {
     const [low, high] = [Number(from), Number(to)];
     return all.filter(({ label }) => /^\d+$/.test(label) && Number(label) >= low && Number(label) <= high);

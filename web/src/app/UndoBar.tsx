@@ -37,7 +37,8 @@ export default function UndoBar() {
           </Button>
         ) : undefined
       }
-      sx={{ top: isPhone ? 4 : 8, bottom: 'auto' }}
+      // below the garden's line, from which the next thing may be put down
+      sx={{ top: isPhone ? 46 : 8, bottom: 'auto' }}
       slotProps={{
         content: {
           sx: {
