@@ -1,13 +1,15 @@
 import { gardenTables } from '@rundel/core/csv';
 import { writeGardenFile, type SetAside } from '@rundel/core/garden-file';
 import type { Garden } from '@rundel/core/records';
-import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import { strFromU8, strToU8, Unzip, UnzipInflate, unzipSync, zipSync, type Zippable } from 'fflate';
 
 /** What is in a garden's archive (docs/garden-file.md). */
 export interface Archive {
   readonly text: string;
   /** photographs by their ids */
   readonly photos: ReadonlyMap<string, Uint8Array<ArrayBuffer>>;
+  /** it is cut short or broken: what stands at its beginning was read all the same */
+  readonly isDamaged?: boolean;
 }
 
 const GARDEN = 'garden.json';
@@ -49,6 +51,7 @@ const isZip = (bytes: Uint8Array) => bytes[0] === 0x50 && bytes[1] === 0x4b;
 export function unpackGarden(bytes: Uint8Array<ArrayBuffer>): Archive | { readonly problem: string } {
   if (!isZip(bytes)) return { text: new TextDecoder().decode(bytes), photos: new Map() };
   let files: Record<string, Uint8Array>;
+  let isDamaged = false;
   try {
     files = unzipSync(bytes, {
       filter: ({ name, originalSize }) =>
@@ -56,13 +59,52 @@ export function unpackGarden(bytes: Uint8Array<ArrayBuffer>): Archive | { readon
         (PHOTO.test(name) && originalSize <= LARGEST.photo),
     });
   } catch {
-    return { problem: 'It is an archive that is damaged or cut short.' };
+    // the list of what is in an archive stands at its end; the garden itself stands near its beginning
+    files = readAsFarAsItGoes(bytes);
+    isDamaged = true;
   }
   const garden = files[GARDEN];
+  if (!garden && isDamaged)
+    return { problem: 'It is an archive that is damaged or cut short, before its garden begins.' };
   if (!garden) return { problem: 'It is an archive with no garden.json in it that could be read.' };
   const photos = Object.entries(files).flatMap(([name, photo]) => {
     const id = PHOTO.exec(name)?.[1];
     return id === undefined ? [] : [[id, photo as Uint8Array<ArrayBuffer>] as const];
   });
-  return { text: strFromU8(garden), photos: new Map(photos) };
+  return { text: strFromU8(garden), photos: new Map(photos), ...(isDamaged ? { isDamaged } : {}) };
+}
+
+/** The files of a broken archive, one after the other as far as they can be read; photographs only where they are whole. */
+function readAsFarAsItGoes(bytes: Uint8Array<ArrayBuffer>): Record<string, Uint8Array> {
+  const found: Record<string, Uint8Array> = {};
+  const reader = new Unzip((file) => {
+    if (file.name !== GARDEN && !PHOTO.test(file.name)) return;
+    const parts: Uint8Array[] = [];
+    file.ondata = (error, part, isLast) => {
+      if (!error) parts.push(part);
+      if (file.name === GARDEN || isLast) found[file.name] = joined(parts);
+    };
+    file.start();
+  });
+  reader.register(UnzipInflate);
+  try {
+    // in pieces: what was read before the break is not lost with what comes after it
+    for (let from = 0; from < bytes.length; from += PIECE)
+      reader.push(bytes.subarray(from, from + PIECE), false);
+  } catch {
+    // what was found until then is what there is
+  }
+  return found;
+}
+
+const PIECE = 65_536;
+
+function joined(parts: readonly Uint8Array[]): Uint8Array {
+  const whole = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0));
+  let at = 0;
+  for (const part of parts) {
+    whole.set(part, at);
+    at += part.length;
+  }
+  return whole;
 }

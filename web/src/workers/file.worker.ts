@@ -92,7 +92,9 @@ export function createFileApi() {
       savedAt,
       from: live[0]?.at.slice(0, 10),
       until: live.at(-1)?.at.slice(0, 10),
-      warnings,
+      warnings: unpacked.isDamaged
+        ? ['The archive is damaged or cut short: photographs in it may be missing.', ...warnings]
+        : warnings,
       setAside: setAside.slice(0, TOLD),
       setAsideCount: setAside.length,
     };

@@ -53,8 +53,18 @@ describe('the archive', () => {
     expect('photos' in read && [...read.photos.keys()]).toEqual(['pho_bbbbbb']);
   });
 
+  it.each([0.5, 0.9, 0.99])('cut at %d of it still gives the garden, as far as it is whole', (share) => {
+    const read = unpackGarden(packed.slice(0, Math.floor(packed.length * share)));
+    if ('problem' in read) throw new Error(read.problem);
+    expect(read.isDamaged).toBe(true);
+    const reading = readGardenFile(read.text);
+    if (reading.kind === 'refused') throw new Error(reading.problem);
+    expect(reading.garden.containers.length).toBeGreaterThan(5);
+    expect(unpackGarden(packed)).not.toHaveProperty('isDamaged');
+  });
+
   it.each([
-    ['cut short', packed.slice(0, packed.length - 300), /damaged or cut short|no garden\.json/],
+    ['cut short', packed.slice(0, 120), /damaged or cut short, before its garden begins/],
     ['without a garden', zipSync({ 'a.txt': photo }) as Uint8Array<ArrayBuffer>, /no garden\.json/],
   ])('%s is refused in words', (_, bytes, words) => {
     const read = unpackGarden(bytes);
