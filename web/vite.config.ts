@@ -71,6 +71,8 @@ export default defineConfig({
         navigateFallback: `${BASE}index.html`,
         navigateFallbackDenylist: [/\/api\//, /\/calendar\//],
         importScripts: ['reminded.js'],
+        // a first visit may go offline too, without being loaded anew
+        clientsClaim: true,
         maximumFileSizeToCacheInBytes: 4_000_000,
       },
     }),

@@ -48,7 +48,7 @@ test.describe('files and settings', () => {
   test('a second tab hears of what the first one does', async ({ page, context }) => {
     await openFewBags(page);
     const other = await context.newPage();
-    await other.goto('/bags');
+    await other.goto('/bags?garden=demo');
     await other.getByRole('link', { name: /^7 / }).click();
     await visit(page, '/bags');
     await page.getByRole('link', { name: /^7 / }).click();
