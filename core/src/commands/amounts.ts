@@ -96,7 +96,7 @@ export function readAmounts(
     words.push(whole.trim());
     rest = rest.replace(whole, ' ');
   }
-  return { ...said, rest, ...(words.length > 0 ? { asEntered: words.join(' ').slice(0, 60) } : {}) };
+  return { ...said, rest, ...(words.length > 0 ? { asEntered: words.join(' + ').slice(0, 60) } : {}) };
 }
 
 /** Counting words as figures: "half a can" is "½ can", "a can" is "1 can". */

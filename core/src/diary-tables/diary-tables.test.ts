@@ -93,12 +93,13 @@ describe('tables of the diary', () => {
   it('water in any unit, at a time or at noon', () => {
     const { drafts } = read(
       'waterings',
-      'bag,day,time,water\n7,2026-07-01,8:30 am,500 ml\n7,2026-07-02,18:05,2\n7,2026-07-03,,1 gal\n',
+      'bag,day,time,water\n7,2026-07-01,8:30 am,500 ml\n7,2026-07-02,18:05,2\n7,2026-07-03,,1 gal\n7,2026-07-04,,1/2 green can\n',
     );
     expect(drafts).toMatchObject([
       { litres: 0.5, at: '2026-07-01T08:30:00.000+01:00' },
       { litres: 2, at: '2026-07-02T18:05:00.000+01:00' },
       { litres: expect.closeTo(3.785, 3) as number, at: '2026-07-03T12:00:00.000+01:00' },
+      { litres: 4.5 },
     ]);
   });
 

@@ -10,7 +10,7 @@ import {
   type Garden,
   type LiveEntries,
 } from '../records/index.ts';
-import { toSi, unitNamed, UNITS, type UnitName, type UnitSystem } from '../units/index.ts';
+import { parseMeasured, toSi, unitNamed, UNITS, type UnitName, type UnitSystem } from '../units/index.ts';
 import { productOf } from './products.ts';
 import { COLUMNS, type ColumnId, type DiaryTable } from './tables.ts';
 
@@ -104,7 +104,7 @@ export interface DiaryReading {
 interface RowContext {
   readonly table: DiaryTable;
   readonly mapping: DiaryMapping;
-  readonly garden: Pick<Garden, 'products'>;
+  readonly garden: Pick<Garden, 'products' | 'measures'>;
   readonly byLabel: ReadonlyMap<string, Pick<Container, 'id'> | 'several'>;
   readonly numbers: (cell: string) => number | undefined;
   readonly system: UnitSystem;
@@ -121,7 +121,7 @@ export function readDiaryTable(
   table: DiaryTable,
   csv: CsvTable,
   mapping: DiaryMapping,
-  garden: Pick<Garden, 'containers' | 'products'>,
+  garden: Pick<Garden, 'containers' | 'products' | 'measures'>,
   live: LiveEntries,
   { system, now }: { readonly system: UnitSystem; readonly now: string },
 ): DiaryReading {
@@ -183,6 +183,7 @@ function readRow(row: Readonly<Record<string, string>>, context: RowContext): Dr
   if (Date.parse(at) > Date.parse(now)) return `${day} is in the future.`;
   const note = cell('note');
   const base = { at, containerId: bag.id, ...(note === '' ? {} : { note }) };
+  const inUse = garden.measures.filter(({ binnedAt }) => !binnedAt);
   const amount = (id: ColumnId, fallback: UnitName) => amountIn(cell(id), numbers, fallback, system);
   const facts = factsOf(table, cell, amount, context);
   if (typeof facts === 'string') return facts;
@@ -208,7 +209,8 @@ function readRow(row: Readonly<Record<string, string>>, context: RowContext): Dr
       return { kind: 'picking', ...some('kilograms', kilograms), ...some('count', count) };
     }
     if (of === 'waterings') {
-      const litres = read('litres', unit);
+      // in the grower's own cans, as they would type it
+      const litres = parseMeasured(text('litres'), inUse) ?? read('litres', unit);
       if (litres === undefined) return `“${text('litres')}” is not an amount of water.`;
       return { kind: 'watering', litres, isMeasured: true, ranThrough: false };
     }

@@ -99,7 +99,7 @@ export function mergeSettings(a: Settings, b: Settings): Settings {
   const [ofA, ofB] = [fieldsOf(a), fieldsOf(b)];
   const fields = new Map<string, unknown>();
   const stamps = new Map<string, string>();
-  const names = [ofA, ofB].flatMap((fields_) => [...fields_.keys()]);
+  const names = [ofA, ofB].flatMap((of) => [...of.keys()]);
   const stamped = [a, b].flatMap(({ stamps: own }) => Object.keys(own ?? {}));
   for (const field of new Set([...names, ...stamped])) {
     const said = [
