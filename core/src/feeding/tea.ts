@@ -1,5 +1,5 @@
 import { addDays, dayOf, type Day } from '../calendar/index.ts';
-import type { Entry, EntryOf, Product } from '../records/index.ts';
+import { entriesOfKind, type Entry, type EntryOf, type Product } from '../records/index.ts';
 
 /** A tub of tea by its diary. Its strength is unknown and stays so. */
 export interface Tea {
@@ -62,14 +62,11 @@ export function teasOf(
   today: Day,
 ): readonly Tea[] {
   const used = new Map<string, number>();
-  for (const e of live)
-    if (e.kind === 'fed') used.set(e.productId, (used.get(e.productId) ?? 0) + litresOf(e));
-  return live.flatMap((e): Tea[] => {
-    if (e.kind !== 'tea') return [];
+  for (const e of entriesOfKind(live, 'fed'))
+    used.set(e.productId, (used.get(e.productId) ?? 0) + litresOf(e));
+  return entriesOfKind(live, 'tea').map((e): Tea => {
     const steep = productOf(e.productId)?.feed?.steep ?? USUAL;
-    const tended = live.filter(
-      (t): t is EntryOf<'tea-tended'> => t.kind === 'tea-tended' && t.teaId === e.id,
-    );
+    const tended = entriesOfKind(live, 'tea-tended').filter((t) => t.teaId === e.id);
     const strained = tended.find((t) => t.what === 'strained');
     const startedOn = dayOf(e.at);
     const readyFrom = addDays(startedOn, steep.fromDays);
@@ -84,24 +81,22 @@ export function teasOf(
       used.set(e.productId, (used.get(e.productId) ?? 0) - taken);
       leftLitres = had - taken;
     }
-    return [
-      {
-        id: e.id,
-        productId: e.productId,
-        litres: e.litres,
-        grams: e.litres * steep.gramsPerLitre,
-        startedOn,
-        readyFrom,
-        readyTo: addDays(startedOn, steep.toDays),
-        state,
-        stirOn:
-          state === 'steeping'
-            ? addDays(stirred ? dayOf(stirred.at) : startedOn, steep.stirEveryDays)
-            : undefined,
-        waterParts: e.waterParts,
-        leftLitres,
-        diluted: dilutedOf(e, leftLitres ?? strained?.litres ?? e.litres),
-      },
-    ];
+    return {
+      id: e.id,
+      productId: e.productId,
+      litres: e.litres,
+      grams: e.litres * steep.gramsPerLitre,
+      startedOn,
+      readyFrom,
+      readyTo: addDays(startedOn, steep.toDays),
+      state,
+      stirOn:
+        state === 'steeping'
+          ? addDays(stirred ? dayOf(stirred.at) : startedOn, steep.stirEveryDays)
+          : undefined,
+      waterParts: e.waterParts,
+      leftLitres,
+      diluted: dilutedOf(e, leftLitres ?? strained?.litres ?? e.litres),
+    };
   });
 }

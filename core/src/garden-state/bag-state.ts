@@ -2,6 +2,7 @@ import { addDays, dayOf, daysBetween, momentAt, roundsAfter } from '../calendar/
 import { completeWeather, defaultNormals, type KnownDay, type Site } from '../climate/index.ts';
 import {
   entriesAt,
+  entriesOfKind,
   liveEntries,
   type Entry,
   type Container,
@@ -75,8 +76,7 @@ export function siteOf(settings: Settings): Site {
 
 /** The weather that was entered, oldest recorded first, so that the latest word on a day counts. */
 export function knownWeather(live: readonly Entry[]): readonly KnownDay[] {
-  return live
-    .filter((e) => e.kind === 'weather')
+  return [...entriesOfKind(live, 'weather')]
     .sort((a, b) => Date.parse(a.recordedAt) - Date.parse(b.recordedAt))
     .map((e) => ({
       day: e.day,

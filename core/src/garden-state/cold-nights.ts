@@ -1,7 +1,7 @@
 import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
 import type { Occupant } from '../plants/index.ts';
-import type { Entry, Place } from '../records/index.ts';
+import { entriesOfKind, type Entry, type Place } from '../records/index.ts';
 import { coldNightAdvice, type Hardiness } from '../season/index.ts';
 import type { BagView } from './bag-view.ts';
 import type { BagJob } from './jobs.ts';
@@ -33,7 +33,7 @@ export function fleeceNights(
   assumed: Assumed,
 ): FleeceNights | undefined {
   const minOn = new Map(
-    live.flatMap((e) => (e.kind === 'weather' && e.day > today ? [[e.day, e.minCelsius]] : [])),
+    entriesOfKind(live, 'weather').flatMap((e) => (e.day > today ? [[e.day, e.minCelsius]] : [])),
   );
   let found: FleeceNights | undefined;
   for (let day = addDays(today, 1); ; day = addDays(day, 1)) {

@@ -1,6 +1,6 @@
 import { dayOf, type Day } from '../calendar/index.ts';
 import { occupantsOf } from '../plants/index.ts';
-import { liveEntries, type Container, type Entry, type Garden } from '../records/index.ts';
+import { liveEntries, type Container, type Garden, type LiveEntries } from '../records/index.ts';
 import type { Assumed } from '../assumed/index.ts';
 import { frostYear } from '../season/index.ts';
 import { bagWater, siteOf, type BagWater } from './bag-state.ts';
@@ -25,13 +25,12 @@ export interface BagState {
 /** What one garden's bags share, worked out once for all of them. */
 export interface Shared {
   /** the entries that count, oldest first */
-  readonly live: readonly Entry[];
+  readonly live: LiveEntries;
   readonly warmth: (day: Day) => number;
 }
 
 /** The parts of a garden that its bags share. */
-export function sharedOf(garden: Garden): Shared {
-  const live = liveEntries(garden.entries);
+export function sharedOf(garden: Garden, live = liveEntries(garden.entries)): Shared {
   return { live, warmth: warmthOf(live, garden.settings) };
 }
 

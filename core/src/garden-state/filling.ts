@@ -63,8 +63,8 @@ export function troubleIn(containerId: string, live: readonly Entry[]): TroubleC
 
 /** Whether a bag has been filled in the year of a moment. */
 export function isFilled(containerId: string, live: readonly Entry[], now: string): boolean {
-  return live.some(
-    (e) => e.kind === 'filled' && e.containerId === containerId && e.at.slice(0, 4) === now.slice(0, 4),
+  return entriesAt(live, containerId).some(
+    (e) => e.kind === 'filled' && e.at.slice(0, 4) === now.slice(0, 4),
   );
 }
 

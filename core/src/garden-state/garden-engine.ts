@@ -1,6 +1,14 @@
 import { dayOf } from '../calendar/index.ts';
 import type { Ledger, Verdict } from '../feeding/index.ts';
-import { affectsBag, entriesAt, type Container, type Entry, type Garden } from '../records/index.ts';
+import {
+  affectsBag,
+  entriesAt,
+  entriesOfKind,
+  liveWith,
+  type Container,
+  type Entry,
+  type Garden,
+} from '../records/index.ts';
 import { deriveBag, sharedOf, type BagState, type Shared } from './derive-bag.ts';
 import { bagFeeding } from './feeding.ts';
 import { FilterMemory } from './filter-memory.ts';
@@ -63,10 +71,12 @@ export class GardenEngine {
 
   /** Takes what has changed; entries that it has already change nothing. */
   apply({ added, ...tables }: GardenChange): void {
-    const known = new Set(this.garden.entries.map((entry) => entry.id));
-    const fresh = added.filter((entry) => !known.has(entry.id));
-    this.garden = { ...this.garden, ...tables, entries: [...this.garden.entries, ...fresh] };
-    this.shared = sharedOf(this.garden);
+    const ids = new Set(added.map(({ id }) => id));
+    const known = new Set(this.garden.entries.flatMap(({ id }) => (ids.has(id) ? [id] : [])));
+    const fresh = added.filter(({ id }) => !known.has(id));
+    const entries = fresh.length > 0 ? [...this.garden.entries, ...fresh] : this.garden.entries;
+    this.garden = { ...this.garden, ...tables, entries };
+    this.shared = sharedOf(this.garden, liveWith(this.shared.live, entries, fresh.length));
     this.learnt = learntOf(this.garden, this.shared.live);
     this.taught = withLearnt(this.garden, this.learnt);
     this.weather = weatherOf(this.shared.live);
@@ -172,7 +182,9 @@ export class GardenEngine {
 
 /** The days that were noted, as far as they bear on any bag. */
 function weatherOf(live: readonly Entry[]): string {
-  return live.flatMap((e) => (e.kind === 'weather' ? [e.id] : [])).join();
+  return entriesOfKind(live, 'weather')
+    .map(({ id }) => id)
+    .join();
 }
 
 function orFailed<T>(containerId: string, work: () => T): T | FailedBag {

@@ -7,6 +7,7 @@ import { fleeceJobs, fleeceNights } from './cold-nights.ts';
 import { lastDone, supportTop, trainingJobs } from './training-jobs.ts';
 import {
   entriesAt,
+  entriesOfKind,
   type Entry,
   type Container,
   type Place,
@@ -178,7 +179,7 @@ function afterHeat(
   { hotCelsius }: Pick<Assumed, 'hotCelsius'>,
 ): Day {
   const hot = new Set(
-    live.flatMap((e) => (e.kind === 'weather' && e.maxCelsius >= hotCelsius ? [e.day] : [])),
+    entriesOfKind(live, 'weather').flatMap((e) => (e.maxCelsius >= hotCelsius ? [e.day] : [])),
   );
   let day = from < today && hot.has(today) ? today : from;
   while (hot.has(day)) day = addDays(day, 1);

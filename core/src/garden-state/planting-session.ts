@@ -2,6 +2,7 @@ import type { BagView } from './bag-view.ts';
 import { plantingTaskOf } from './planting-site.ts';
 import { cropOf, habitOf, SUPPORT_PRACTICES } from '../plants/index.ts';
 import {
+  entriesAt,
   type Entry,
   type Settings,
   momentSchema,
@@ -210,8 +211,7 @@ export function sessionState(
     if (outcome.kind === 'cannot') return [];
     const { plan } = outcome;
     const done = new Map<StepId, string[]>();
-    for (const entry of live) {
-      if (!('containerId' in entry) || entry.containerId !== item.containerId) continue;
+    for (const entry of entriesAt(live, item.containerId)) {
       if (Date.parse(entry.at) < since) {
         // the ground was laid for what goes in now, unless another crop or other mix came after it
         if (BEGINS_ANEW.has(entry.kind)) done.clear();

@@ -1,7 +1,7 @@
 import { daysBetween } from '../calendar/index.ts';
 import { learntRipeDays, ripeDays, trussesOf, type RipeDays } from '../care/index.ts';
 import { occupantsOf } from '../plants/index.ts';
-import { entriesAt, type Entry, type Garden, type Variety } from '../records/index.ts';
+import { entriesAt, entriesOfKind, type Entry, type Garden, type Variety } from '../records/index.ts';
 
 /** A truss is picked over about so many days: its middle fruit was ripe half of them before the last came off. */
 const PICKED_OVER_DAYS = 8;
@@ -17,13 +17,10 @@ export function setToRipeSeen(
   live: readonly Entry[],
 ): ReadonlyMap<string, readonly number[]> {
   const seen = new Map<string, number[]>();
-  const told = new Set(
-    live.flatMap((e) =>
-      (e.kind === 'truss' && e.stage !== 'flowering') || (e.kind === 'stage' && e.stage === 'set')
-        ? [e.containerId]
-        : [],
-    ),
-  );
+  const told = new Set([
+    ...entriesOfKind(live, 'truss').flatMap((e) => (e.stage === 'flowering' ? [] : [e.containerId])),
+    ...entriesOfKind(live, 'stage').flatMap((e) => (e.stage === 'set' ? [e.containerId] : [])),
+  ]);
   for (const container of garden.containers) {
     if (!told.has(container.id)) continue;
     const here = entriesAt(live, container.id);

@@ -2,7 +2,15 @@ import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, type Day } from '../calendar/index.ts';
 import { daysLeft, solutionCourse, type SolutionCourse, type SolutionEntry } from '../feeding/index.ts';
 import { habitFigures, occupantsOf } from '../plants/index.ts';
-import { entriesAt, type Container, type Entry, type Garden, type Tank } from '../records/index.ts';
+import {
+  byTime,
+  entriesAt,
+  entriesOfKind,
+  type Container,
+  type Entry,
+  type Garden,
+  type Tank,
+} from '../records/index.ts';
 import type { WaterEvent } from '../water/index.ts';
 
 /** What was found in a tank, and what was done to it, in that order. */
@@ -54,11 +62,11 @@ export function tankEvents(
   garden: Pick<Garden, 'containers'>,
   live: readonly Entry[],
 ): readonly TankEvent[] {
-  const ids = new Set(bagsOfTank(tank.id, garden).map(({ id }) => id));
-  return live.flatMap((e): readonly TankEvent[] => {
+  const own = entriesOfKind(live, 'tank').filter((e) => e.tankId === tank.id);
+  const atBags = bagsOfTank(tank.id, garden).flatMap(({ id }) => entriesAt(live, id));
+  return [...own, ...atBags].sort(byTime).flatMap((e): readonly TankEvent[] => {
     const base = { ...NOTHING, entryId: e.id, at: e.at };
     if (e.kind === 'tank') {
-      if (e.tankId !== tank.id) return [];
       const { foundLitres, addedLitres, ecMillisiemens, ph } = e;
       const foundShare = foundLitres === undefined ? undefined : Math.min(1, foundLitres / tank.litres);
       return [
@@ -73,7 +81,6 @@ export function tankEvents(
         },
       ];
     }
-    if (!('containerId' in e) || e.containerId === undefined || !ids.has(e.containerId)) return [];
     if (e.kind === 'check' && e.check.method === 'level') return [{ ...base, foundShare: e.check.share }];
     if (e.kind === 'watering' && e.into === 'store')
       return [{ ...base, addedLitres: e.litres, isFilledUp: e.ranThrough }];
@@ -299,7 +306,7 @@ export function entriesOfTank(
 ): readonly Entry[] {
   const tank = tankOf(container, garden);
   if (!tank) return [];
-  const own = live.filter((e) => e.kind === 'tank' && e.tankId === tank.id);
+  const own = entriesOfKind(live, 'tank').filter((e) => e.tankId === tank.id);
   const others = bagsOfTank(tank.id, garden)
     .filter(({ id }) => id !== container.id)
     .flatMap(({ id }) =>

@@ -1,6 +1,7 @@
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
 import {
   entriesAt,
+  entriesOfKind,
   rowById,
   type Container,
   type Entry,
@@ -113,8 +114,8 @@ export function occupantsOf(
 /** The planting that a plant's age is counted from: in the bag that it was moved from, if it was. */
 function firstPlanting(planted: EntryOf<'planted'>, live: readonly Entry[]): EntryOf<'planted'> {
   if (!planted.isMoved) return planted;
-  const first = live.find((e) => e.kind === 'planted' && e.plantId === planted.plantId && !e.isMoved);
-  return first?.kind === 'planted' ? first : planted;
+  const first = entriesOfKind(live, 'planted').find((e) => e.plantId === planted.plantId && !e.isMoved);
+  return first ?? planted;
 }
 
 /** Days since the youngest plant that still stands went in; undefined for an empty container. */

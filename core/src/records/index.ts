@@ -12,7 +12,16 @@ export {
 export { FEED_SKIP_REASONS } from './diary/kinds/feeding.ts';
 export { SKIP_REASONS } from './diary/kinds/water.ts';
 export { rowById } from './by-id.ts';
-export { correctionsThatGaveWay, entriesAt, liveEntries, type LiveEntries } from './diary/live.ts';
+export {
+  addedSince,
+  byTime,
+  correctionsThatGaveWay,
+  entriesAt,
+  entriesOfKind,
+  liveEntries,
+  liveWith,
+  type LiveEntries,
+} from './diary/live.ts';
 export {
   FEED_FORMS,
   FEED_UNITS,

@@ -1,7 +1,7 @@
 import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, type Day } from '../calendar/index.ts';
 import { cropOf, habitOfPlanned, type Crop, type Habit, type Occupant } from '../plants/index.ts';
-import type { Entry, Plan, Variety } from '../records/index.ts';
+import { entriesAt, type Entry, type Plan, type Variety } from '../records/index.ts';
 import { datesFrom, type DaySpan, type PlantingDates, type PlantStory, type TimingPlace } from './windows.ts';
 
 /** A stretch of a crop's year. */
@@ -66,10 +66,8 @@ export function yearOfOccupant(
 ): CropYear {
   const { crop, habit, planted } = occupant;
   const dates = datesFrom(occupant.plantedOn, crop, habit, place, supportDays, assumed, storyOf(occupant));
-  const here = live.filter(
+  const here = entriesAt(live, planted.containerId).filter(
     (e) =>
-      'containerId' in e &&
-      e.containerId === planted.containerId &&
       dayOf(e.at) >= occupant.plantedOn &&
       (occupant.clearedOn === undefined || dayOf(e.at) <= occupant.clearedOn),
   );

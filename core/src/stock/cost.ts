@@ -1,7 +1,14 @@
 import type { Assumed } from '../assumed/index.ts';
 import { containerKind } from '../bags/index.ts';
 import { dayOf, seasonYearOf } from '../calendar/index.ts';
-import type { Entry, Container, Settings } from '../records/index.ts';
+import {
+  entriesAt,
+  entriesOfKind,
+  type Container,
+  type Entry,
+  type EntryOf,
+  type Settings,
+} from '../records/index.ts';
 import { findMix } from '../mixes/index.ts';
 import { findProduct } from '../products/index.ts';
 import { takenByFeed, takenByFilling, type StockContext } from './stock.ts';
@@ -123,16 +130,17 @@ export function costOf(
     if (amendments > 0 && isThisYear)
       lines.push({ what: 'amendments', price: amendments, how: { kind: 'as-used' } });
   }
-  const feeds = live.reduce((sum, entry) => {
-    if (entry.kind !== 'fed' || entry.containerId !== container.id || yearOf(entry) !== year) return sum;
+  const here = entriesAt(live, container.id);
+  const feeds = here.reduce((sum, entry) => {
+    if (entry.kind !== 'fed' || yearOf(entry) !== year) return sum;
     // what is steeped at home was not bought
     if (findProduct(entry.productId, garden.products)?.feed?.form === 'tea') return sum;
     return sum + priced(entry.productId, takenByFeed(entry, garden.products, garden.scoops) ?? 0);
   }, 0);
   if (feeds > 0) lines.push({ what: 'feeds', price: feeds, how: { kind: 'as-used' } });
-  for (const entry of live) {
+  for (const entry of here) {
     const age = year - yearOf(entry);
-    if (entry.kind === 'used' && entry.containerId === container.id) {
+    if (entry.kind === 'used') {
       const over = findProduct(entry.productId, garden.products)?.seasons ?? 1;
       if (age >= 0 && age < over) {
         const whole = priced(entry.productId, entry.amount);
@@ -140,28 +148,24 @@ export function costOf(
         lines.push({ what: 'supplies', price: whole / over, how });
       }
     }
-    if (entry.kind === 'spent') {
-      const among = shareAmong(entry.containerIds, container.id, garden.bagsInUse);
-      const over = entry.seasons ?? 1;
-      if (among > 0 && age >= 0 && age < over)
-        lines.push({
-          what: entry.on,
-          price: entry.price / among / over,
-          how: { kind: 'shared', among, whole: entry.price, ...(over > 1 ? { over } : {}) },
-        });
-    }
-    if (age !== 0) continue;
-    if (entry.kind === 'worked' && garden.settings.hourValue !== undefined) {
-      const among = shareAmong(entry.containerIds, container.id, garden.bagsInUse);
-      if (among > 0) {
-        const minutes = entry.minutes / among;
-        lines.push({
-          what: 'work',
-          price: (minutes / 60) * garden.settings.hourValue,
-          how: { kind: 'minutes', minutes },
-        });
-      }
-    }
+  }
+  for (const entry of entriesOfKind(live, 'spent')) {
+    const age = year - yearOf(entry);
+    const among = shareAmong(entry.containerIds, container.id, garden.bagsInUse);
+    const over = entry.seasons ?? 1;
+    if (among > 0 && age >= 0 && age < over)
+      lines.push({
+        what: entry.on,
+        price: entry.price / among / over,
+        how: { kind: 'shared', among, whole: entry.price, ...(over > 1 ? { over } : {}) },
+      });
+  }
+  const { hourValue } = garden.settings;
+  for (const entry of hourValue === undefined ? [] : entriesOfKind(live, 'worked')) {
+    const among = shareAmong(entry.containerIds, container.id, garden.bagsInUse);
+    if (among === 0 || yearOf(entry) !== year) continue;
+    const minutes = entry.minutes / among;
+    lines.push({ what: 'work', price: (minutes / 60) * (hourValue ?? 0), how: { kind: 'minutes', minutes } });
   }
   return {
     containerId: container.id,
@@ -183,9 +187,8 @@ function costOfBag(container: Container): CostLine | undefined {
 
 /** The filling that is in the bag in a year: the last one up to its end. */
 function latestFilling(container: Container, live: readonly Entry[], isInTime: (entry: Entry) => boolean) {
-  return live.findLast(
-    (e): e is Extract<Entry, { kind: 'filled' }> =>
-      e.kind === 'filled' && e.containerId === container.id && isInTime(e),
+  return entriesAt(live, container.id).findLast(
+    (e): e is EntryOf<'filled'> => e.kind === 'filled' && isInTime(e),
   );
 }
 

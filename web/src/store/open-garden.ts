@@ -1,7 +1,9 @@
 import { offsetMinutesOf } from '@rundel/core/calendar';
 import type { SetAside } from '@rundel/core/garden-file';
 import {
+  addedSince,
   liveEntries,
+  liveWith,
   type Draft,
   type Entry,
   type Garden,
@@ -109,8 +111,10 @@ export async function openGarden(
 
 /** The same with its garden as it became; a diary that is the same is not put in order again. */
 export function withGarden(loaded: Loaded, garden: Garden): Loaded {
-  const isSame = garden.entries === loaded.garden.entries;
-  return { ...loaded, garden, live: isSame ? loaded.live : liveEntries(garden.entries) };
+  const { entries } = garden;
+  const added = addedSince(loaded.garden.entries, entries);
+  const live = added === undefined ? liveEntries(entries) : liveWith(loaded.live, entries, added);
+  return { ...loaded, garden, live };
 }
 
 /** @param running the clock that runs already when a garden is read again: it never goes back */

@@ -1,5 +1,5 @@
 import type { BagLedger, BagState, FailedBag, GardenChange, WhatIf } from '@rundel/core/garden-state';
-import type { Container, Garden } from '@rundel/core/records';
+import { addedSince, type Container, type Garden } from '@rundel/core/records';
 import { wrap, type Remote } from 'comlink';
 import type { GardenApi } from './garden.worker.ts';
 import type { TallyApi } from './tally-api.ts';
@@ -111,12 +111,15 @@ export class GardenInWorkers {
 
 /** What has come to a garden, as little as possible; undefined where entries are gone: then it is another garden. */
 export function changeBetween(before: Garden, after: Garden): GardenChange | undefined {
-  const there = new Set(after.entries.map((entry) => entry.id));
-  if (before.entries.some((entry) => !there.has(entry.id))) return undefined;
-  const known = new Set(before.entries.map((entry) => entry.id));
   const { entries, ...tables } = after;
   const changed = Object.fromEntries(
     Object.entries(tables).filter(([name, rows]) => before[name as keyof typeof tables] !== rows),
   );
-  return { ...changed, added: entries.filter((entry) => !known.has(entry.id)) };
+  const more = addedSince(before.entries, entries);
+  if (more !== undefined) return { ...changed, added: entries.slice(entries.length - more) };
+  // read again: the same rows are other objects now
+  const there = new Set(entries.map(({ id }) => id));
+  if (before.entries.some(({ id }) => !there.has(id))) return undefined;
+  const known = new Set(before.entries.map(({ id }) => id));
+  return { ...changed, added: entries.filter(({ id }) => !known.has(id)) };
 }

@@ -1,6 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { correctionsThatGaveWay, entriesAt, liveEntries } from './live.ts';
+import {
+  addedSince,
+  correctionsThatGaveWay,
+  entriesAt,
+  entriesOfKind,
+  liveEntries,
+  liveWith,
+} from './live.ts';
 import { entrySchema, type Entry, type EntryOf } from './entry.ts';
 
 const at = (minute: number) => `2026-07-16T18:${String(minute).padStart(2, '0')}:00.000+01:00`;
@@ -23,6 +30,48 @@ const removal = (n: number, removes: string): Entry => ({
 const ids = (entries: readonly Entry[]) => entries.map((e) => e.id);
 
 describe('what counts in a diary', () => {
+  it('what has come is counted as if all had been gone through anew, whatever names what', () => {
+    const draw = fc.array(
+      fc.record({
+        minute: fc.nat(9),
+        names: fc.option(fc.nat(9)),
+        isRemoval: fc.boolean(),
+        zone: fc.boolean(),
+      }),
+      { minLength: 1, maxLength: 10 },
+    );
+    fc.assert(
+      fc.property(draw, fc.nat(10), (drawn, known) => {
+        const entries = drawn.map(({ minute, names, isRemoval, zone }, n) => {
+          const target = names === null ? undefined : `ent_look00${names}`;
+          const entry = check(n, target === undefined || isRemoval ? {} : { replaces: target });
+          // the same moment as it is written an hour further east
+          const when = zone ? at(minute).replace('T18', 'T19').replace('+01', '+02') : at(minute);
+          const row =
+            target !== undefined && isRemoval ? { ...removal(n, target), id: `ent_look00${n}` } : entry;
+          return { ...row, at: when };
+        });
+        const before = entries.slice(0, known);
+        const added = addedSince(before, entries);
+        expect(added).toBe(entries.length - before.length);
+        expect(liveWith(liveEntries(before), entries, added ?? 0)).toEqual(liveEntries(entries));
+        expect(addedSince(entries, before)).toBe(before.length === entries.length ? 0 : undefined);
+      }),
+      { numRuns: 500 },
+    );
+  });
+
+  it('entries of a kind stand in the order of the diary', () => {
+    const live = liveEntries([
+      check(3),
+      removal(1, 'ent_other'),
+      check(1),
+      { ...check(2), kind: 'note', text: 'x' } as Entry,
+    ]);
+    expect(ids(entriesOfKind(live, 'check'))).toEqual(['ent_look001', 'ent_look003']);
+    expect(entriesOfKind(live, 'watering')).toEqual([]);
+  });
+
   it('a tombstone takes an entry out, a tombstone of the tombstone brings it back', () => {
     const first = check(1);
     const gone = removal(1, first.id);

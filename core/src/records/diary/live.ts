@@ -1,4 +1,4 @@
-import type { Entry } from './entry.ts';
+import type { Entry, EntryKind, EntryOf } from './entry.ts';
 
 /** The entries that count, oldest first. */
 export type LiveEntries = readonly Exclude<Entry, { kind: 'removed' }>[];
@@ -33,10 +33,36 @@ export function liveEntries(entries: readonly Entry[]): LiveEntries {
   const isReplaced = (id: string) => (corrections.get(id) ?? []).some((e) => holds(e.id));
   const counting = entries.filter(
     (e): e is Exclude<Entry, { kind: 'removed' }> =>
-      e.kind !== 'removed' && !isRemoved(e.id) && !isReplaced(e.id),
+      // most entries are named by no other
+      e.kind !== 'removed' &&
+      !(removals.has(e.id) && isRemoved(e.id)) &&
+      !(corrections.has(e.id) && isReplaced(e.id)),
   );
   const latest = latestCorrections(counting);
   return counting.filter((e) => e.replaces === undefined || latest.get(e.replaces) === e.id).sort(byTime);
+}
+
+/** How many entries have come at a diary's end; undefined where what was there before is not there as it was. */
+export function addedSince(before: readonly Entry[], after: readonly Entry[]): number | undefined {
+  const isThere = before.length <= after.length && before.every((entry, i) => entry === after[i]);
+  return isThere ? after.length - before.length : undefined;
+}
+
+/**
+ * The entries that count once some have come to a diary: as {@link liveEntries} of all of them, without going through the whole
+ * where what has come takes nothing back and is named by nothing.
+ *
+ * @param live the entries that counted before
+ * @param entries the diary as it is now, with what has come at its end
+ * @param added how many have come
+ */
+export function liveWith(live: LiveEntries, entries: readonly Entry[], added: number): LiveEntries {
+  if (added === 0) return live;
+  const fresh = entries.slice(entries.length - added);
+  const ids = new Set(fresh.map(({ id }) => id));
+  const names = (e: Entry) => (e.kind === 'removed' ? e.removes : e.replaces);
+  const isPlain = fresh.every((e) => names(e) === undefined) && !entries.some((e) => ids.has(names(e) ?? ''));
+  return isPlain ? [...live, ...(fresh as LiveEntries)].sort(byTime) : liveEntries(entries);
 }
 
 /**
@@ -106,29 +132,33 @@ export function correctionsThatGaveWay(
   return found;
 }
 
-/** Reading a date costs more than looking it up, and a sort asks for each many times. Entries never change. */
-const times = new WeakMap<Entry, { readonly at: number; readonly recordedAt: number }>();
+/** How long the end of a moment is that says how far it is from Greenwich: `+01:00`. */
+const OFFSET = 6;
 
-function timesOf(entry: Entry): { readonly at: number; readonly recordedAt: number } {
-  const known = times.get(entry);
-  if (known) return known;
-  const read = { at: Date.parse(entry.at), recordedAt: Date.parse(entry.recordedAt) };
-  times.set(entry, read);
-  return read;
+/** Which of two moments comes first. A sort asks many times, and most moments of a diary have the same offset: those stand in order as texts. */
+function byMoment(a: string, b: string): number {
+  if (a === b) return 0;
+  const isAlike = a.length === b.length && a.slice(-OFFSET) === b.slice(-OFFSET);
+  if (isAlike) return a < b ? -1 : 1;
+  return Date.parse(a) - Date.parse(b);
 }
 
 function byRecorded(a: Entry, b: Entry): number {
-  return timesOf(a).recordedAt - timesOf(b).recordedAt || (a.id < b.id ? -1 : 1);
+  return byMoment(a.recordedAt, b.recordedAt) || (a.id < b.id ? -1 : 1);
 }
 
 /** Order in which things happened; ties by when they were recorded, then by id, so that it is the same everywhere. */
 export function byTime(a: Entry, b: Entry): number {
-  return timesOf(a).at - timesOf(b).at || byRecorded(a, b);
+  return byMoment(a.at, b.at) || byRecorded(a, b);
 }
 
-type Groups = ReadonlyMap<string, readonly Entry[]>;
+interface Groups {
+  readonly length: number;
+  readonly byContainer: ReadonlyMap<string, readonly Entry[]>;
+  readonly byKind: ReadonlyMap<string, readonly Entry[]>;
+}
 
-const grouped = new WeakMap<readonly Entry[], { readonly length: number; readonly groups: Groups }>();
+const grouped = new WeakMap<readonly Entry[], Groups>();
 
 /**
  * The entries of one container, in the order of the diary that they come from. Grouped once for each diary.
@@ -136,22 +166,35 @@ const grouped = new WeakMap<readonly Entry[], { readonly length: number; readonl
  * @param live the garden's live entries, oldest first
  */
 export function entriesAt<E extends Entry>(live: readonly E[], containerId: string): readonly E[] {
-  const known = grouped.get(live);
-  const groups = known?.length === live.length ? known.groups : groupsOf(live);
-  return (groups.get(containerId) ?? NOTHING) as readonly E[];
+  return (groupsOf(live).byContainer.get(containerId) ?? NOTHING) as readonly E[];
+}
+
+/**
+ * The entries of one kind likewise: who asks for a garden's weather bag by bag does not go through its whole diary each time.
+ *
+ * @param live the garden's live entries, oldest first
+ */
+export function entriesOfKind<K extends EntryKind>(live: readonly Entry[], kind: K): readonly EntryOf<K>[] {
+  return (groupsOf(live).byKind.get(kind) ?? NOTHING) as readonly EntryOf<K>[];
 }
 
 const NOTHING: readonly Entry[] = [];
 
 function groupsOf(live: readonly Entry[]): Groups {
-  const found = new Map<string, Entry[]>();
-  for (const entry of live) {
-    if (!('containerId' in entry) || entry.containerId === undefined) continue;
-    const list = found.get(entry.containerId);
+  const known = grouped.get(live);
+  if (known?.length === live.length) return known;
+  const byContainer = new Map<string, Entry[]>();
+  const byKind = new Map<string, Entry[]>();
+  const put = (groups: Map<string, Entry[]>, key: string, entry: Entry) => {
+    const list = groups.get(key);
     if (list) list.push(entry);
-    else found.set(entry.containerId, [entry]);
+    else groups.set(key, [entry]);
+  };
+  for (const entry of live) {
+    put(byKind, entry.kind, entry);
+    if ('containerId' in entry && entry.containerId !== undefined) put(byContainer, entry.containerId, entry);
   }
-  const groups: Groups = found;
-  grouped.set(live, { length: live.length, groups });
+  const groups = { length: live.length, byContainer, byKind };
+  grouped.set(live, groups);
   return groups;
 }
