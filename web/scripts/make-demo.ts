@@ -2,7 +2,8 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { GardenEngine } from '@rundel/core/garden-state';
 import { readGardenFile, writeGardenFile } from '@rundel/core/garden-file';
-import { gardenStamp, lightened, type LastStates } from '../src/store/last-states.ts';
+import { SHIPPED } from '../src/store/demo.ts';
+import { lightened, type LastStates } from '../src/store/last-states.ts';
 
 /**
  * Writes the demo garden as a file of the app's own format, and reads it back before anyone else does; and beside it how its
@@ -17,7 +18,7 @@ writeFileSync('public/demo/gannet-slip.json', text);
 const ids = reading.garden.containers.map(({ id }) => id);
 const answers = new GardenEngine(reading.garden).states(ids, DEMO_EVENING, {});
 const last: LastStates = {
-  stamp: gardenStamp(reading.garden),
+  stamp: SHIPPED,
   at: DEMO_EVENING,
   states: lightened(answers.flatMap(({ state }) => state ?? [])),
 };

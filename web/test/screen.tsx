@@ -24,6 +24,8 @@ export function opened(garden: Garden, now: string, gardenId: OpenGarden['garden
     live: liveEntries(garden.entries),
     setAside: [],
     lastStates: undefined,
+    stamp: '',
+    isWhole: true,
     store: { readNote: () => new Promise(() => {}), writeNote: refused } as unknown as OpenGarden['store'],
     lastChange: undefined,
     conflict: undefined,

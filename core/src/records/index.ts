@@ -33,6 +33,7 @@ export {
   type FeedUnit,
   type LabelDose,
 } from './feed.ts';
+export { isOfItsSeason } from './diary/its-season.ts';
 export type { Garden } from './garden.ts';
 export { ID_PREFIXES, type IdOf } from './ids.ts';
 export {

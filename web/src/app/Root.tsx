@@ -5,6 +5,7 @@ import {
   GardenProvider,
   rememberedGarden,
   rememberGarden,
+  tidy,
   told,
   useAutoSaving,
   useGarden,
@@ -68,6 +69,8 @@ function OpenedGarden({
   );
   // a whole screen is much to draw, and nobody waits to tap yet: it may be drawn in pieces. Later changes come at once
   const isOpened = useDeferredValue(state.kind !== 'loading');
+  // a round asks nothing of older seasons: it need not wait for them
+  const isRound = useLocation().pathname === '/round';
   if (!isOpened) return <Opening />;
   switch (state.kind) {
     case 'loading':
@@ -101,7 +104,7 @@ function OpenedGarden({
           <GardenProvider open={state.open}>
             <Shell gardenId={gardenId} onChange={change}>
               <Suspense fallback={<Waiting label="One moment…" />}>
-                <Outlet />
+                {state.open.isWhole || isRound ? <Outlet /> : <Waiting label="Reading the older seasons…" />}
               </Suspense>
             </Shell>
             {state.open.lastChange && (
@@ -114,7 +117,7 @@ function OpenedGarden({
                 <ConflictDialog />
               </Suspense>
             )}
-            <Kept />
+            {state.open.isWhole && <Kept />}
           </GardenProvider>
         </ThemeChoiceProvider>
       );
@@ -134,7 +137,7 @@ function Kept() {
   useAutoSaving();
   useEffect(() => {
     const timer = setTimeout(() => {
-      told(store.settled());
+      told(store.settled().then(() => tidy(store)));
       setShown(true);
     }, SHOWN_AFTER);
     return () => clearTimeout(timer);

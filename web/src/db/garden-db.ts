@@ -1,6 +1,7 @@
 import { entryWithNewNames, RENAMED_TABLES, withNewNames, type SetAside } from '@rundel/core/garden-file';
 import type { Entry, RecordOf, Settings } from '@rundel/core/records';
 import Dexie, { type Table } from 'dexie';
+import type { DiaryPage } from './diary-pages.ts';
 
 /** Small things that belong to this device's copy and to no file: the walk in progress, remembered columns. */
 export interface DeviceNote {
@@ -13,7 +14,8 @@ export interface DeviceNote {
  *
  * Version 1: one table a kind of record, the diary, the settings (one row) and notes of this device. Version 2 adds
  * the tables of mixes, products, packs and templates, version 3 that of plans, version 4 that of regimes, version 6 that of tanks, empty as the
- * migrations add them to an older file. Version 8 keeps rows of files that did not read, and has no index that nobody asks.
+ * migrations add them to an older file. Version 8 keeps rows of files that did not read, and has no index that nobody asks. Version 9 has
+ * most of the diary in pages.
  */
 export class GardenDb extends Dexie {
   places!: Table<RecordOf<'places'>, string>;
@@ -34,6 +36,8 @@ export class GardenDb extends Dexie {
   settings!: Table<Settings & { readonly id: 'settings' }, string>;
   device!: Table<DeviceNote, string>;
   unread!: Table<SetAside, number>;
+  /** the diary but for what was put down last, which stands in `entries` row by row */
+  pages!: Table<DiaryPage, string>;
 
   constructor(name: string) {
     super(name);
@@ -69,5 +73,6 @@ export class GardenDb extends Dexie {
     this.version(6).stores({ tanks: 'id' });
     this.version(7).stores({ trials: 'id' });
     this.version(8).stores({ unread: '++', entries: 'id' });
+    this.version(9).stores({ pages: 'month' });
   }
 }

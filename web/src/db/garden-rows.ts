@@ -6,7 +6,9 @@ import {
   type RowsRead,
   type SetAside,
 } from '@rundel/core/garden-file';
-import type { Garden } from '@rundel/core/records';
+import type { Entry, Garden } from '@rundel/core/records';
+import { BUILD } from './build.ts';
+import { entriesOf, LOOSE, pagesOf, type DiaryPage } from './diary-pages.ts';
 import type { GardenDb } from './garden-db.ts';
 
 /** A garden as it lies in a database, with what in it does not read. */
@@ -15,7 +17,14 @@ export interface StoredGarden {
   readonly setAside: readonly SetAside[];
   /** grows by one with each write, so that two tabs know of one another */
   readonly writes: number;
+  /** which rows it was read from (stampOf) */
+  readonly stamp: string;
+  /** whether all of its diary is there; if not, the older part is still to be read */
+  readonly isWhole: boolean;
 }
+
+/** Draws a piece of work to its end: with pauses where somebody waits for the screen. */
+export type Draw = <T>(work: Generator<Progress, T, undefined>) => Promise<T>;
 
 /** So many rows are written at once; between them the screen answers. */
 const ROWS_A_PART = 1000;
@@ -24,50 +33,114 @@ const ALL_ROWS = [...RECORD_TABLES, 'entries'] as const;
 /** A note that the database was left for another; what comes later is written there. */
 export const MOVED = 'movedTo';
 export const WRITES = 'writes';
+/** A note that every row has been read through its schema, by which app and after how many writes. */
+export const CHECKED = 'checked';
+
+export interface Checked {
+  readonly build: string;
+  readonly writes: number;
+}
+
+/** An app that was not built is changed while it runs. */
+const CAN_TRUST = BUILD !== 'unbuilt';
 
 /**
- * Everything in a database, or undefined before the first settings are written. Rows that do not read are set aside.
+ * Everything in a database, or undefined before the first settings are written. Rows that do not read are set aside; they are not
+ * checked again where this very app has checked them and nobody but Rundel has written since.
  *
- * @param draw draws the checking to its end: with pauses where somebody waits for the screen
+ * @param from a month, `2026-01`: what is of older seasons only is left out where it need not be checked
  */
 export async function readGarden(
   db: GardenDb,
-  draw: (work: Generator<Progress, RowsRead, undefined>) => Promise<RowsRead>,
+  draw: Draw,
+  from?: string,
+  canTrust = CAN_TRUST,
 ): Promise<StoredGarden | undefined> {
   // all tables are asked for at once: one after another each waits for the one before
-  const [row, unread, writes, ...found] = await db.transaction(
+  const found = await db.transaction(
     'r',
-    [...ALL_ROWS, 'settings', 'unread', 'device'],
-    () =>
-      Promise.all([
+    [...ALL_ROWS, 'pages', 'settings', 'unread', 'device'],
+    async () => {
+      const [row, unread, [written, noted], recent, olderPages, ...rows] = await Promise.all([
         db.settings.get('settings'),
         db.unread.toArray(),
-        db.device.get(WRITES),
+        db.device.bulkGet([WRITES, CHECKED]),
+        from === undefined ? db.pages.toArray() : db.pages.where('month').aboveOrEqual(from).toArray(),
+        from === undefined ? 0 : db.pages.where('month').below(from).count(),
         ...ALL_ROWS.map((table): PromiseLike<unknown[]> => db.table(table).toArray()),
-      ]),
+      ]);
+      const writes = typeof written?.value === 'number' ? written.value : 0;
+      const checked = noted?.value as Checked | undefined;
+      const isChecked = canTrust && checked?.build === BUILD && checked.writes === writes;
+      const isWhole = isChecked ? olderPages === 0 : true;
+      const older =
+        from === undefined || isChecked ? [] : await db.pages.where('month').below(from).toArray();
+      return { row, unread, writes, isChecked, isWhole, pages: [...older, ...recent], rows };
+    },
   );
+  const { row, unread, writes, isChecked, isWhole } = found;
   if (!row) return undefined;
-  const { rows, setAside } = await draw(
-    checkingRows(Object.fromEntries(ALL_ROWS.map((table, i) => [table, found[i]]))),
-  );
+  const tables = Object.fromEntries(ALL_ROWS.map((table, i) => [table, found.rows[i]]));
+  const { rows, setAside } = await draw(readingRows(tables, found.pages, isChecked));
   const { id: _, ...raw } = row;
   const { settings, problem } = usableSettings(raw, FIRST);
   const broken =
     problem === undefined ? [] : [{ table: 'settings', id: 'settings', problem, text: JSON.stringify(raw) }];
+  if (canTrust && !isChecked && setAside.length === 0) await noteChecked(db, writes);
   return {
     garden: { ...rows, settings },
     setAside: [...broken, ...setAside, ...unread],
-    writes: typeof writes?.value === 'number' ? writes.value : 0,
+    writes,
+    stamp: stampOf(db.name, writes),
+    isWhole,
   };
 }
 
+/** Names the rows of a database: after each write they are others. */
+export function stampOf(database: string, writes: number): string {
+  return `${database} ${writes}`;
+}
+
 const FIRST = '1950-01-01T00:00:00.000Z';
+
+/** What was written since the rows were read has been checked when it was written, but is not in this count. */
+async function noteChecked(db: GardenDb, writes: number): Promise<void> {
+  await db.device.put({ key: CHECKED, value: { build: BUILD, writes } satisfies Checked });
+}
+
+/** The older part of a diary of which a garden was read without, oldest first. */
+export async function readOlderEntries(db: GardenDb, draw: Draw, until: string): Promise<readonly Entry[]> {
+  const pages = await db.pages.where('month').below(until).toArray();
+  return draw(unfolding(pages));
+}
+
+function* readingRows(
+  tables: Readonly<Record<string, unknown>>,
+  pages: readonly DiaryPage[],
+  isChecked: boolean,
+): Generator<Progress, RowsRead, undefined> {
+  const entries = [...(yield* unfolding(pages)), ...(tables['entries'] as readonly Entry[])];
+  const rows = { ...tables, entries };
+  return isChecked ? { rows: rows as unknown as RowsRead['rows'], setAside: [] } : yield* checkingRows(rows);
+}
+
+function* unfolding(pages: readonly DiaryPage[]): Generator<Progress, readonly Entry[], undefined> {
+  const entries: Entry[] = [];
+  const all = pages.reduce((sum, { count }) => sum + count, 0);
+  for (const page of pages) {
+    for (const entry of entriesOf(page)) entries.push(entry);
+    yield { done: entries.length, all };
+  }
+  return entries;
+}
 
 /** What is written with a garden. */
 export interface Beside {
   /** notes for this device */
   readonly notes?: Readonly<Record<string, unknown>>;
   readonly unread?: readonly SetAside[];
+  /** its rows come from a reading that checked each of them */
+  readonly isChecked?: boolean;
 }
 
 /**
@@ -79,27 +152,35 @@ export interface Beside {
 export async function writeGarden(
   db: GardenDb,
   garden: Garden,
-  { notes = {}, unread = [] }: Beside = {},
+  { notes = {}, unread = [], isChecked = false }: Beside = {},
   onProgress?: (progress: Progress) => void,
 ): Promise<void> {
-  await db.transaction('rw', [...ALL_ROWS, 'settings', 'device', 'unread'], async () => {
-    for (const table of [...ALL_ROWS, 'unread']) await db.table(table).clear();
+  await db.transaction('rw', [...ALL_ROWS, 'pages', 'settings', 'device', 'unread'], async () => {
+    for (const table of [...ALL_ROWS, 'pages', 'unread']) await db.table(table).clear();
     for (const [key, value] of Object.entries(notes)) await db.device.put({ key, value });
-    for (const table of RECORD_TABLES) await db.table(table).bulkAdd([...garden[table]]);
+    for (const table of RECORD_TABLES)
+      for (let from = 0; from < garden[table].length; from += ROWS_A_PART)
+        await db.table(table).bulkAdd(garden[table].slice(from, from + ROWS_A_PART));
     const all = garden.entries.length;
-    for (let from = 0; from < all; from += ROWS_A_PART) {
-      await db.entries.bulkAdd(garden.entries.slice(from, from + ROWS_A_PART));
-      onProgress?.({ done: Math.min(from + ROWS_A_PART, all), all });
-    }
+    let done = 0;
+    if (all <= LOOSE) await db.entries.bulkAdd([...garden.entries]);
+    else
+      for (const page of pagesOf(garden.entries)) {
+        await db.pages.add(page);
+        onProgress?.({ done: (done += page.count), all });
+      }
     if (unread.length > 0) await db.unread.bulkAdd([...unread]);
     await db.settings.put({ ...garden.settings, id: 'settings' });
+    if (isChecked) await noteChecked(db, 0);
   });
 }
 
-/** How many rows of each table a database has: what was written is counted before anything relies on it. */
+/** How many rows a database has, each entry of a page for one: what was written is counted before anything relies on it. */
 export async function countRows(db: GardenDb): Promise<number> {
   const counts = await Promise.all(ALL_ROWS.map((table) => db.table(table).count()));
-  return counts.reduce((sum, count) => sum + count, 0);
+  let inPages = 0;
+  await db.pages.each(({ count }) => (inPages += count));
+  return counts.reduce((sum, count) => sum + count, inPages);
 }
 
 export function rowsOf(garden: Garden): number {

@@ -4,7 +4,7 @@ import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { bagStatesQuery, inWorkers, QUARTER_HOUR, versionOf } from './bag-states-query.ts';
 import { useGarden } from './garden-context.tsx';
 import { keepLastStates } from './kept-states.ts';
-import { gardenStamp, lightened } from './last-states.ts';
+import { lightened } from './last-states.ts';
 
 export interface BagStates {
   readonly byId: ReadonlyMap<string, BagState>;
@@ -18,17 +18,17 @@ export interface BagStates {
 /** Every bag's state now, worked out anew when something that it depends on changes, and with time. */
 export function useBagStates(): BagStates {
   const open = useGarden();
-  const { clock, gardenId, garden, lastStates, store } = open;
+  const { clock, gardenId, isWhole, lastStates, stamp, store } = open;
   const quarter = useQuarterHour(clock.now());
   // what was worked out of this very garden in this quarter of an hour need not be worked out before it is shown
   const isStillSo =
     lastStates !== undefined &&
-    lastStates.stamp === gardenStamp(garden) &&
+    lastStates.stamp === stamp &&
     Math.floor(Date.parse(lastStates.at) / QUARTER_HOUR) === quarter;
   const isSettled = useSettled();
   const query = useQuery({
     ...bagStatesQuery(open, quarter),
-    enabled: isSettled || !isStillSo,
+    enabled: isWhole && (isSettled || !isStillSo),
     // while one bag is worked out anew the others stay as they are; another garden starts from what was kept of it
     placeholderData: (before, last) =>
       last?.queryKey[1] === gardenId && before ? before : lastStates?.states,
@@ -42,11 +42,11 @@ export function useBagStates(): BagStates {
     if (!data || isPlaceholderData) return undefined;
     // kept when there is nothing better to do: it is for the next visit
     const timer = setTimeout(() => {
-      const last = { stamp: gardenStamp(garden), at: clock.now(), states: lightened(data) };
+      const last = { stamp, at: clock.now(), states: lightened(data) };
       void keepLastStates(store, last).catch(() => undefined);
     }, KEPT_AFTER);
     return () => clearTimeout(timer);
-  }, [clock, data, garden, isPlaceholderData, store]);
+  }, [clock, data, isPlaceholderData, stamp, store]);
   return useMemo(() => {
     const all = found ?? [];
     return {
@@ -77,9 +77,10 @@ function useSettled(): boolean {
 /** How long a bag would keep under each change that it could have, worked out while it is asked for. */
 export function useWhatIf(containerId: string): WhatIf | undefined {
   const open = useGarden();
-  const { garden, clock, gardenId } = open;
+  const { garden, clock, gardenId, isWhole } = open;
   const quarter = useQuarterHour(clock.now());
   const query = useQuery({
+    enabled: isWhole,
     queryKey: ['what-if', gardenId, containerId, quarter, versionOf(garden)] as const,
     staleTime: Infinity,
     gcTime: 60_000,
@@ -94,12 +95,12 @@ export function useWhatIf(containerId: string): WhatIf | undefined {
 /** One bag's ledger day by day, for its chart. */
 export function useLedger(containerId: string): BagLedger | undefined {
   const open = useGarden();
-  const { garden, clock, gardenId } = open;
+  const { garden, clock, gardenId, isWhole } = open;
   const { byId } = useBagStates();
   const state = byId.get(containerId);
   const query = useQuery({
     queryKey: ['ledger', gardenId, containerId, clock.now().slice(0, 10), versionOf(garden)] as const,
-    enabled: state !== undefined,
+    enabled: isWhole && state !== undefined,
     placeholderData: (before, last) => (last?.queryKey[2] === containerId ? before : undefined),
     staleTime: Infinity,
     gcTime: 60_000,

@@ -1,5 +1,7 @@
 import { RECORD_TABLES } from '@rundel/core/garden-file';
+import { mergeRecord } from '@rundel/core/merge';
 import type { Entry, Garden, TableName } from '@rundel/core/records';
+import type { Conflict } from './conflict.ts';
 import type { RecordChange } from './garden-store.ts';
 import { newId } from './ids.ts';
 
@@ -76,4 +78,42 @@ function without<T extends { readonly id: string }>(
 ): readonly T[] {
   const ids = new Set(others.map(({ id }) => id));
   return rows.filter(({ id }) => !ids.has(id));
+}
+
+/** A change as the grower settled it: what nobody disputes from both, the rest from whom they said. */
+export function decided(
+  { table, before, after, current, disputed }: Conflict,
+  whose: 'mine' | 'theirs',
+): RecordChange {
+  const { merged } = mergeRecord(before, after, current);
+  const theirs = Object.fromEntries(disputed.map((field) => [field, (current as unknown as Row)[field]]));
+  const chosen = whose === 'mine' ? merged : { ...merged, ...theirs };
+  return { table, before: current, after: chosen };
+}
+
+type Row = Readonly<Record<string, unknown>>;
+
+/** Whether a record was written as it was to be, but for its moment. */
+export function isSameRow(written: object, wanted: object | undefined): boolean {
+  return JSON.stringify(written) === JSON.stringify(wanted);
+}
+
+/**
+ * A garden with a change's entries appended and its records in place. What was read again meanwhile (another tab wrote too)
+ * may hold the entries already: they stand in it once.
+ */
+export function withChange(garden: Garden, change: Change): Garden {
+  const own = new Set(change.entries.map(({ id }) => id));
+  const others = garden.entries.filter(({ id }) => !own.has(id));
+  let next: Garden = { ...garden, entries: [...others, ...change.entries] };
+  for (const { table, after } of change.records) {
+    const rows = garden[table] as readonly { readonly id: string }[];
+    const current = (next[table] ?? rows) as readonly { readonly id: string }[];
+    const at = current.findIndex((row) => row.id === after.id);
+    next = {
+      ...next,
+      [table]: at < 0 ? [...current, after] : current.map((row, i) => (i === at ? after : row)),
+    };
+  }
+  return next;
 }

@@ -2,6 +2,9 @@ import { LATEST_VERSION } from '@rundel/core/garden-file';
 import type { Garden } from '@rundel/core/records';
 import type { LastStates } from './last-states.ts';
 
+/** The stamp of the demo as it ships, before it is in a database. */
+export const SHIPPED = 'shipped';
+
 /** What is fetched of the demo: its garden, and how its bags stand on its first evening. */
 interface Fetched {
   readonly garden: Promise<Response>;

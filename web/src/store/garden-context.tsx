@@ -1,17 +1,17 @@
 import type { Draft, Entry, Garden } from '@rundel/core/records';
-import { mergeRecord } from '@rundel/core/merge';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { bagStatesQuery } from './bag-states-query.ts';
-import { inverse, withoutStep, type Change } from './changes.ts';
+import { decided, inverse, isSameRow, withChange, withoutStep, type Change } from './changes.ts';
 import { clockSetTo } from './clock.ts';
 import { ConflictError, type Conflict } from './conflict.ts';
 import { fetchDemo } from './demo.ts';
 import { DATABASE_NAMES, rememberGarden, type GardenId } from './garden-id.ts';
-import { GardenStore, type RecordChange } from './garden-store.ts';
+import { GardenStore } from './garden-store.ts';
 import { newId } from './ids.ts';
 import { intoLots } from './lots.ts';
 import {
+  madeWhole,
   openGarden,
   withGarden,
   type AskedConflict,
@@ -20,6 +20,7 @@ import {
   type Loaded,
   type OpenGarden,
 } from './open-garden.ts';
+import { idle } from './pause.ts';
 import { startWorkers } from '../workers/garden.ts';
 
 /**
@@ -138,44 +139,63 @@ export function useGardenState(gardenId: GardenId): GardenState {
         withGarden(
           loaded,
           next && isAsForeseen && loaded.garden === before.garden ? next : withChange(loaded.garden, stored),
+          store.stamp,
         ),
       );
       others.current?.postMessage('changed');
       return stored;
     },
-    [client, key, patch, write, gardenId],
+    [client, key, patch, write, gardenId, store],
   );
 
   const loaded = query.data;
+  const recentFrom = loaded?.recentFrom;
+  /** the rest of the diary on its way; what is done meanwhile waits for it */
+  const rest = useRef<Promise<void>>(undefined);
+  useEffect(() => {
+    if (recentFrom === undefined) return;
+    const read = async () => {
+      await idle();
+      const older = await store.loadOlder(recentFrom);
+      patch((now) => (now.recentFrom === undefined ? now : madeWhole(now, older)));
+    };
+    // what fails is told by the reading of the whole
+    rest.current = read().catch(() => client.invalidateQueries({ queryKey: key }));
+  }, [client, key, patch, recentFrom, store]);
 
   const open = useMemo((): OpenGarden | undefined => {
     if (!loaded) return undefined;
     const { garden, live, clock } = loaded;
+    const whole = () => client.getQueryData<Loaded | null>(key) ?? loaded;
     const finished = (drafts: readonly Draft[]): readonly Entry[] => {
       // what is done in one act is written down at one moment
       const recordedAt = clock.now();
-      return intoLots(drafts, garden, live).map(
+      const now = whole();
+      return intoLots(drafts, now.garden, now.live).map(
         (draft) => ({ ...draft, id: newId('entry'), recordedAt }) as Entry,
       );
     };
     /** Does what writes; what fails is said at the foot of the screen, and whoever asked hears of it too. */
     const attempt = async <T,>(work: () => Promise<T>): Promise<T> => {
       try {
+        await rest.current;
         return await work();
       } catch (error) {
         notify(error instanceof Error ? error.message : String(error), false);
         throw error;
       }
     };
-    const perform = (change: Change) =>
+    const perform = (label: string, drafts: readonly Draft[], records: Change['records'] = []) =>
       attempt(async () => {
-        done.current.push({ kind: 'change', change: await apply(change) });
+        const entries = finished(drafts);
+        done.current.push({ kind: 'change', change: await apply({ label, entries, records }) });
         undone.current = [];
-        notify(change.label, true);
+        notify(label, true);
+        return entries;
       });
     const replace = async (next: Garden) => {
       await store.replace(next);
-      patch((now) => ({ ...withGarden(now, next), setAside: [], lastStates: undefined }));
+      patch((now) => ({ ...withGarden(now, next, store.stamp), setAside: [], lastStates: undefined }));
       others.current?.postMessage('changed');
     };
     const step = (from: Undoable[], to: Undoable[], label: (what: string) => string) =>
@@ -186,7 +206,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
           const back = inverse(last.change, clock.now());
           to.push({ kind: 'change', change: await apply(back) });
         } else {
-          const current = (await store.load())?.garden ?? garden;
+          const current = (await store.load())?.garden ?? whole().garden;
           const next = withoutStep(last.before, last.after, current);
           await replace(next);
           to.push({ kind: 'replaced', before: current, after: next, label: last.label });
@@ -203,54 +223,56 @@ export function useGardenState(gardenId: GardenId): GardenState {
       live,
       setAside: loaded.setAside,
       lastStates: loaded.lastStates,
+      stamp: loaded.stamp,
+      isWhole: loaded.recentFrom === undefined,
       store,
       lastChange,
       conflict,
-      async record(drafts, label) {
-        const entries = finished(drafts);
-        await perform({ label, entries, records: [] });
-        return entries;
-      },
+      record: (drafts, label) => perform(label, drafts),
       async remove(entryIds, label) {
         const at = clock.now();
         const removals = entryIds.map((removes): Draft => ({ kind: 'removed', at, removes }));
-        await perform({ label, entries: finished(removals), records: [] });
+        await perform(label, removals);
       },
-      saveRecords: (records, drafts, label) => perform({ label, entries: finished(drafts), records }),
-      bin(table, records, label) {
+      async saveRecords(records, drafts, label) {
+        await perform(label, drafts, records);
+      },
+      async bin(table, records, label) {
         const now = clock.now();
         const changes = records.map((before) => ({
           table,
           before,
           after: { ...before, binnedAt: now, changedAt: now },
         }));
-        return perform({ label: `${label} deleted`, entries: [], records: changes });
+        await perform(`${label} deleted`, [], changes);
       },
       saveSettings: (settings) =>
         attempt(async () => {
           const saved = await store.writeSettings(garden.settings, settings, clock.now());
-          patch((now) => withGarden(now, { ...now.garden, settings: saved }));
+          patch((now) => withGarden(now, { ...now.garden, settings: saved }, store.stamp));
           others.current?.postMessage('changed');
         }),
       replaceGarden: (next, label) =>
         attempt(async () => {
+          const before = whole().garden;
           await replace(next);
-          done.current.push({ kind: 'replaced', before: garden, after: next, label });
+          done.current.push({ kind: 'replaced', before, after: next, label });
           undone.current = [];
           notify(label, true);
         }),
       moveTo: (database, isSame, label) =>
         attempt(async () => {
+          const before = whole().garden;
           await store.moveTo(database, isSame);
           const next = await store.load();
           if (!next) throw new Error('The garden that was opened cannot be read.');
           patch((now) => ({
-            ...withGarden(now, next.garden),
+            ...withGarden(now, next.garden, next.stamp),
             setAside: next.setAside,
             lastStates: undefined,
           }));
           others.current?.postMessage('changed');
-          done.current.push({ kind: 'replaced', before: garden, after: next.garden, label });
+          done.current.push({ kind: 'replaced', before, after: next.garden, label });
           undone.current = [];
           notify(label, true);
         }),
@@ -304,42 +326,4 @@ export function useGardenState(gardenId: GardenId): GardenState {
       },
     };
   }, [open, query.error, query.isError, query.isPending, refetch, store, gardenId]);
-}
-
-/** A change as the grower settled it: what nobody disputes from both, the rest from whom they said. */
-function decided(
-  { table, before, after, current, disputed }: Conflict,
-  whose: 'mine' | 'theirs',
-): RecordChange {
-  const { merged } = mergeRecord(before, after, current);
-  const theirs = Object.fromEntries(disputed.map((field) => [field, (current as unknown as Row)[field]]));
-  const chosen = whose === 'mine' ? merged : { ...merged, ...theirs };
-  return { table, before: current, after: chosen };
-}
-
-type Row = Readonly<Record<string, unknown>>;
-
-/** Whether a record was written as it was to be, but for its moment. */
-function isSameRow(written: object, wanted: object | undefined): boolean {
-  return JSON.stringify(written) === JSON.stringify(wanted);
-}
-
-/**
- * A garden with a change's entries appended and its records in place. What was read again meanwhile (another tab wrote too)
- * may hold the entries already: they stand in it once.
- */
-function withChange(garden: Garden, change: Change): Garden {
-  const own = new Set(change.entries.map(({ id }) => id));
-  const others = garden.entries.filter(({ id }) => !own.has(id));
-  let next: Garden = { ...garden, entries: [...others, ...change.entries] };
-  for (const { table, after } of change.records) {
-    const rows = garden[table] as readonly { readonly id: string }[];
-    const current = (next[table] ?? rows) as readonly { readonly id: string }[];
-    const at = current.findIndex((row) => row.id === after.id);
-    next = {
-      ...next,
-      [table]: at < 0 ? [...current, after] : current.map((row, i) => (i === at ? after : row)),
-    };
-  }
-  return next;
 }

@@ -1,4 +1,4 @@
-import { problemOf, RECORD_TABLES, type Progress, type RowsRead } from '@rundel/core/garden-file';
+import { problemOf, RECORD_TABLES } from '@rundel/core/garden-file';
 import { mergeRecord, momentAfter, withChanges } from '@rundel/core/merge';
 import {
   entrySchema,
@@ -12,6 +12,8 @@ import {
 } from '@rundel/core/records';
 import type * as z from '@rundel/core/schema';
 import {
+  BUILD,
+  CHECKED,
   countRows,
   databaseOf,
   formerOf,
@@ -22,18 +24,21 @@ import {
   moveTo,
   nextDatabase,
   readGarden,
+  readOlderEntries,
   rowsOf,
   settle,
+  stampOf,
   StorageError,
   storageError,
   writeGarden,
   WRITES,
   type Beside,
+  type Checked,
   type DeviceNote,
   type StoredGarden,
 } from '../db/index.ts';
 import { ConflictError } from './conflict.ts';
-import { pause } from './pause.ts';
+import { paced } from './pause.ts';
 
 /** A record that was written, with what stood there before (undefined when it is new). */
 export interface RecordChange<T extends TableName = TableName> {
@@ -66,15 +71,6 @@ const OF_THE_GARDEN: ReadonlySet<string> = new Set([
 const MOVED_WORDS =
   'The garden was opened from a file in another tab. Nothing was changed, and what you entered is still on the screen.';
 
-/** Draws a piece of work to its end, and lets taps and frames go first. */
-async function paced(work: Generator<Progress, RowsRead, undefined>): Promise<RowsRead> {
-  for (;;) {
-    const step = work.next();
-    if (step.done) return step.value;
-    await pause();
-  }
-}
-
 /**
  * One garden in the browser's database: the only way in and out of it. Everything is checked by its schema before
  * it is written, and what is stored is what the schema returned.
@@ -83,12 +79,22 @@ export class GardenStore {
   private db: Promise<GardenDb> | undefined;
   /** how often the database had been written to when this store last read it or wrote to it; undefined before the first */
   private seen: number | undefined;
+  /** of the database that is open */
+  private openName: string | undefined;
 
   /** @param name of the garden; it is in a database of this name, or in one that the directory names */
   constructor(readonly name: string) {}
 
   private opened(): Promise<GardenDb> {
-    return (this.db ??= databaseOf(this.name).then((name) => new GardenDb(name)));
+    return (this.db ??= databaseOf(this.name).then((name) => {
+      this.openName = name;
+      return new GardenDb(name);
+    }));
+  }
+
+  /** Which rows the garden stands in, as this store knows them: other rows have other words. */
+  get stamp(): string {
+    return stampOf(this.openName ?? this.name, this.seen ?? 0);
   }
 
   /** The name of the database that holds the garden. */
@@ -111,15 +117,24 @@ export class GardenStore {
     void written.then(then).catch(() => undefined);
   }
 
-  /** The whole garden, or undefined before the first settings are written. Rows that do not read are set aside. */
-  async load(): Promise<StoredGarden | undefined> {
+  /**
+   * The garden, or undefined before the first settings are written. Rows that do not read are set aside.
+   *
+   * @param from a month, `2026-01`: the part of the diary that only older seasons ask for may be left out, to be read later
+   */
+  async load(from?: string): Promise<StoredGarden | undefined> {
     await this.begun;
     // another tab may have opened the garden anew
     const name = await this.guarded(() => databaseOf(this.name));
     if (this.db && (await this.opened()).name !== name) this.close();
-    const stored = await this.guarded((db) => readGarden(db, paced));
+    const stored = await this.guarded((db) => readGarden(db, paced, from));
     this.seen = stored?.writes ?? 0;
     return stored;
+  }
+
+  /** What a reading from a month on has left out. */
+  async loadOlder(until: string): Promise<readonly Entry[]> {
+    return this.guarded((db) => readOlderEntries(db, paced, until));
   }
 
   /** Appends entries, all or none. */
@@ -231,7 +246,7 @@ export class GardenStore {
     const notes = await db.device.toArray();
     const known = new Set((await next.device.toArray()).map(({ key }) => key));
     const stays = ({ key }: DeviceNote) =>
-      !known.has(key) && key !== MOVED && key !== WRITES && (isSame || !OF_THE_GARDEN.has(key));
+      !known.has(key) && ![MOVED, WRITES, CHECKED].includes(key) && (isSame || !OF_THE_GARDEN.has(key));
     await next.device.bulkPut(notes.filter(stays));
     await db.transaction('rw', 'device', async () => {
       if (this.seen !== undefined && ((await db.device.get(WRITES))?.value ?? 0) !== this.seen)
@@ -243,7 +258,13 @@ export class GardenStore {
     await moveTo(this.name, next.name);
     db.close();
     this.db = Promise.resolve(next);
+    this.openName = next.name;
     this.seen = 0;
+  }
+
+  /** How many entries stand in rows of their own. */
+  async looseEntries(): Promise<number> {
+    return this.guarded((db) => db.entries.count());
   }
 
   /** The garden has been shown: where it was before is let go of. */
@@ -285,11 +306,15 @@ export class GardenStore {
     const once = () =>
       this.guarded(async (db) => {
         const { product, count } = await db.transaction('rw', [...tables, 'device'], async () => {
-          const [moved, writes] = await db.device.bulkGet([MOVED, WRITES]);
+          const [moved, writes, noted] = await db.device.bulkGet([MOVED, WRITES, CHECKED]);
           if (moved) throw new MovedError(MOVED_WORDS);
           const written = await work(db);
           const before = Number(writes?.value ?? 0);
           await db.device.put({ key: WRITES, value: before + 1 });
+          const checked = noted?.value as Checked | undefined;
+          // what is written here was checked by this app as all else in it
+          if (checked?.build === BUILD && checked.writes === before)
+            await db.device.put({ key: CHECKED, value: { build: BUILD, writes: before + 1 } });
           return { product: written, count: before };
         });
         if (count === this.seen) this.seen = count + 1;

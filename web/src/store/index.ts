@@ -22,6 +22,7 @@ export { unitFormatIn, useUnitFormat, type UnitFormat } from './unit-format.ts';
 export { useBags, type Bag } from './bags.ts';
 export { useAwayPlan, useDryDays, type AwayState } from './away.ts';
 export { canSaveItself, useAutoSave, useAutoSaving } from './auto-save.ts';
+export { tidy } from './tidy.ts';
 export { useStorageRoom } from './storage-room.ts';
 export { useAddPhotos, usePhotoUrl } from './photos.ts';
 export { useOffline } from './offline.ts';

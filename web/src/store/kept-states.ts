@@ -1,10 +1,8 @@
+import { BUILD } from '../db/index.ts';
 import type { GardenStore } from './garden-store.ts';
 import type { LastStates } from './last-states.ts';
 
 const NOTE = 'lastStates';
-
-/** A newer app may work out otherwise, or keep a state in another shape. */
-const BUILD: string = import.meta.env['VITE_BUILD_ID'] ?? 'unbuilt';
 
 /** What this device kept of an earlier visit; undefined where there is nothing, or an app before this one kept it. */
 export async function readLastStates(store: GardenStore): Promise<LastStates | undefined> {

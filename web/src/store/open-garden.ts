@@ -1,4 +1,4 @@
-import { offsetMinutesOf } from '@rundel/core/calendar';
+import { addDays, dayOf, offsetMinutesOf } from '@rundel/core/calendar';
 import type { SetAside } from '@rundel/core/garden-file';
 import {
   addedSince,
@@ -14,7 +14,7 @@ import {
 } from '@rundel/core/records';
 import { clockSetTo, realClock, type Clock } from './clock.ts';
 import type { Conflict } from './conflict.ts';
-import { demoMoment, fetchDemo, fetchDemoStates, noteDemoStored } from './demo.ts';
+import { demoMoment, fetchDemo, fetchDemoStates, noteDemoStored, SHIPPED } from './demo.ts';
 import type { GardenId } from './garden-id.ts';
 import type { GardenStore, RecordChange } from './garden-store.ts';
 import { readLastStates } from './kept-states.ts';
@@ -44,6 +44,10 @@ export interface OpenGarden {
   readonly setAside: readonly SetAside[];
   /** how its bags stood when they were last worked out on this device */
   readonly lastStates: LastStates | undefined;
+  /** which rows it stands in; what was worked out of the same still holds */
+  readonly stamp: string;
+  /** whether all of its diary is there; if not, what only older seasons ask for comes at once */
+  readonly isWhole: boolean;
   readonly store: GardenStore;
   /** Writes entries; the promise rejects with a StorageError and nothing is changed when the browser refuses. */
   record(drafts: readonly Draft[], label: string): Promise<readonly Entry[]>;
@@ -94,7 +98,13 @@ export interface Loaded {
   readonly setAside: readonly SetAside[];
   readonly clock: Clock;
   readonly lastStates: LastStates | undefined;
+  readonly stamp: string;
+  /** the month from which on its diary is there; undefined: all of it is */
+  readonly recentFrom: string | undefined;
 }
+
+/** What a round asks of the diary's checks and waterings lies within so many days; more than the water filter looks back. */
+const RECENT_DAYS = 240;
 
 /** Reads a garden, and puts its diary in order while nothing is drawn yet: the first drawing has enough to do. */
 export async function openGarden(
@@ -102,30 +112,59 @@ export async function openGarden(
   gardenId: GardenId,
   known: Loaded | null | undefined,
 ): Promise<Loaded | null> {
-  const loaded = await loadGarden(store, gardenId, known?.clock);
+  const loaded = await loadGarden(store, gardenId, known);
   await pause();
   const live = loaded && liveEntries(loaded.garden.entries);
   await pause();
   return loaded && live && { ...loaded, live };
 }
 
-/** The same with its garden as it became; a diary that is the same is not put in order again. */
-export function withGarden(loaded: Loaded, garden: Garden): Loaded {
+/**
+ * The same with its garden as it became; a diary that is the same is not put in order again.
+ *
+ * @param stamp of the rows that it stands in now
+ */
+export function withGarden(loaded: Loaded, garden: Garden, stamp: string): Loaded {
   const { entries } = garden;
   const added = addedSince(loaded.garden.entries, entries);
   const live = added === undefined ? liveEntries(entries) : liveWith(loaded.live, entries, added);
-  return { ...loaded, garden, live };
+  return { ...loaded, garden, live, stamp };
 }
 
-/** @param running the clock that runs already when a garden is read again: it never goes back */
+/** The same with the part of its diary that it was read without. */
+export function madeWhole(loaded: Loaded, older: readonly Entry[]): Loaded {
+  const { garden, live } = loaded;
+  // what was in a row of its own may have been put into a page meanwhile
+  const known = new Set(garden.entries.map(({ id }) => id));
+  const missing = older.filter(({ id }) => !known.has(id));
+  const entries = [...garden.entries, ...missing];
+  return {
+    ...loaded,
+    garden: { ...garden, entries },
+    live: liveWith(live, entries, missing.length),
+    recentFrom: undefined,
+  };
+}
+
+/** @param known what is shown already when a garden is read again: its clock never goes back, and nothing of it is missed */
 async function loadGarden(
   store: GardenStore,
   gardenId: GardenId,
-  running: Clock | undefined,
+  known: Loaded | null | undefined,
 ): Promise<Omit<Loaded, 'live'> | null> {
+  const running = known?.clock;
+  if (gardenId === 'own') {
+    const recentFrom = known ? undefined : addDays(dayOf(realClock.now()), -RECENT_DAYS).slice(0, 7);
+    const own = await store.load(recentFrom);
+    if (!own) return null;
+    const { isWhole, ...rest } = own;
+    return {
+      ...rest,
+      ...{ clock: realClock, lastStates: await readLastStates(store) },
+      recentFrom: isWhole ? undefined : recentFrom,
+    };
+  }
   const found = await store.load();
-  if (gardenId === 'own')
-    return found ? { ...found, clock: realClock, lastStates: await readLastStates(store) } : null;
   const [demo, lastStates] = found
     ? [undefined, await readLastStates(store)]
     : await Promise.all([fetchDemo(), fetchDemoStates()]);
@@ -140,5 +179,14 @@ async function loadGarden(
   const moment = demoMoment(start, movedTo, garden);
   const isAhead = running !== undefined && Date.parse(running.now()) >= Date.parse(moment);
   const clock = isAhead ? running : clockSetTo(moment, offsetMinutesOf(start));
-  return { garden, setAside: found?.setAside ?? [], clock, lastStates };
+  const stamp = found?.stamp ?? store.stamp;
+  const shipped = lastStates?.stamp === SHIPPED && !found ? { ...lastStates, stamp } : lastStates;
+  return {
+    garden,
+    setAside: found?.setAside ?? [],
+    clock,
+    lastStates: shipped,
+    stamp,
+    recentFrom: undefined,
+  };
 }

@@ -1,3 +1,13 @@
+import type { Draw } from '../db/index.ts';
+
+/** When there is nothing better to do, and in any case within a second. */
+export function idle(): Promise<void> {
+  return new Promise((resolve) => {
+    if ('requestIdleCallback' in globalThis) requestIdleCallback(() => resolve(), { timeout: 1000 });
+    else setTimeout(resolve, 200);
+  });
+}
+
 /** Lets whatever waits go first: a tap, a frame. Unlike a timer it is not held back when it comes often. */
 export function pause(): Promise<void> {
   return new Promise((resolve) => {
@@ -9,3 +19,12 @@ export function pause(): Promise<void> {
     port2.postMessage(undefined);
   });
 }
+
+/** Draws a piece of work to its end, and lets taps and frames go first. */
+export const paced: Draw = async (work) => {
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+    await pause();
+  }
+};

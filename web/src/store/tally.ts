@@ -15,11 +15,11 @@ export function useTally<T>(
   ask: (api: Remote<TallyApi>, today: Day) => Promise<T>,
   isWanted = true,
 ): UseQueryResult<T> {
-  const { garden, gardenId, clock } = useGarden();
+  const { garden, gardenId, clock, isWhole } = useGarden();
   const today = dayOf(clock.now());
   return useQuery({
     queryKey: ['tally', gardenId, ...about, today, versionOf(garden)] as const,
-    enabled: isWanted,
+    enabled: isWanted && isWhole,
     staleTime: Infinity,
     gcTime: 60_000,
     structuralSharing: false,

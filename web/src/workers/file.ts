@@ -44,6 +44,10 @@ export class FileInWorker {
     return new Blob([bytes], { type: kind === 'zip' ? 'application/zip' : 'application/json' });
   }
 
+  tidy(database: string): Promise<number> {
+    return this.asked(this.api.tidy(database));
+  }
+
   /** Ends the work; what was asked for rejects with an AbortError. */
   letGo(): void {
     this.stop?.(new DOMException('No longer wanted.', 'AbortError'));

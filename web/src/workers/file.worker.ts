@@ -17,6 +17,7 @@ import {
   rowsOf,
   StorageError,
   storageError,
+  tidyDiary,
   writeGarden,
   type StoredGarden,
 } from '../db/index.ts';
@@ -151,7 +152,7 @@ export function createFileApi() {
           problem,
           ...(text === undefined ? {} : { text }),
         }));
-        await writeGarden(db, next, { unread: withoutKeys }, seldom(onProgress));
+        await writeGarden(db, next, { unread: withoutKeys, isChecked: true }, seldom(onProgress));
         if ((await countRows(db)) !== rowsOf(next))
           throw new StorageError('What was written could not be read back. Nothing was changed.');
         await keepPhotos(garden, photos, from.savedAt);
@@ -159,6 +160,15 @@ export function createFileApi() {
       } catch (error) {
         await db.delete();
         throw new Error(storageError(error).message);
+      } finally {
+        db.close();
+      }
+    },
+    /** Puts what was written last into the pages of the diary. */
+    async tidy(database: string): Promise<number> {
+      const db = new GardenDb(database);
+      try {
+        return await tidyDiary(db);
       } finally {
         db.close();
       }

@@ -7,6 +7,9 @@ import type { TallyApi } from './tally-api.ts';
 /** Two workers share the bags: a round is ready in half the time, and more would only take turns on a small machine. */
 const WORKERS = 2;
 
+/** So many entries are copied for a worker in some milliseconds. */
+const A_PART = 2500;
+
 const remotes: Remote<GardenApi>[] = [];
 
 function remoteAt(at: number): Remote<GardenApi> {
@@ -94,11 +97,19 @@ export class GardenInWorkers {
     // one that failed half way is handed over whole the next time
     this.sent = undefined;
     if (!change) this.states.clear();
-    await Promise.all(
-      Array.from({ length: WORKERS }, (_, at) =>
-        change ? workerPool.at(at).apply(change) : workerPool.at(at).open(garden),
-      ),
-    );
+    const everywhere = (work: (api: Remote<GardenApi>) => Promise<void>) =>
+      Promise.all(Array.from({ length: WORKERS }, (_, at) => work(workerPool.at(at))));
+    if (change) await everywhere((api) => api.apply(change));
+    else {
+      // copying a long diary for another thread takes its time: in parts, between which the screen answers
+      const { entries } = garden;
+      const parts = Math.max(0, Math.ceil(entries.length / A_PART) - 1);
+      for (let n = 0; n < parts; n++)
+        await everywhere((api) => api.take(n * A_PART, entries.slice(n * A_PART, (n + 1) * A_PART)));
+      await everywhere((api) =>
+        api.open({ ...garden, entries: entries.slice(parts * A_PART) }, parts * A_PART),
+      );
+    }
     this.sent = garden;
   }
 

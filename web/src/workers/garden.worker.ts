@@ -1,11 +1,12 @@
 import { GardenEngine, type GardenChange } from '@rundel/core/garden-state';
-import type { Garden } from '@rundel/core/records';
+import type { Entry, Garden } from '@rundel/core/records';
 import { tallyContext } from '@rundel/core/tally';
 import { expose } from 'comlink';
 import { tallyApi } from './tally-api.ts';
 
 /** One worker's garden: handed over once, then kept in step by what changes. */
 export function createApi() {
+  const taken: Entry[] = [];
   let engine: GardenEngine | undefined;
   const opened = (): GardenEngine => {
     if (!engine) throw new Error('No garden was handed to this worker.');
@@ -19,8 +20,14 @@ export function createApi() {
       if (context?.garden !== garden) context = tallyContext(garden, live);
       return context;
     }),
-    open(garden: Garden): void {
-      engine = new GardenEngine(garden);
+    /** Takes a part of the diary of the garden that is opened next, after so many of its entries. */
+    take(after: number, entries: readonly Entry[]): void {
+      taken.splice(after, taken.length, ...entries);
+    },
+    /** @param after how many of its entries were taken before */
+    open(garden: Garden, after = 0): void {
+      const entries = [...taken.splice(0).slice(0, after), ...garden.entries];
+      engine = new GardenEngine({ ...garden, entries });
     },
     apply(change: GardenChange): void {
       opened().apply(change);
