@@ -26,6 +26,7 @@ export function opened(garden: Garden, now: string, gardenId: OpenGarden['garden
     lastStates: undefined,
     stamp: '',
     isWhole: true,
+    readRest: () => Promise.resolve(),
     store: { readNote: () => new Promise(() => {}), writeNote: refused } as unknown as OpenGarden['store'],
     lastChange: undefined,
     conflict: undefined,

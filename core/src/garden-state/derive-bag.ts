@@ -1,5 +1,5 @@
 import { dayOf, type Day } from '../calendar/index.ts';
-import { occupantsOf } from '../plants/index.ts';
+import { occupantsNow } from '../plants/index.ts';
 import { liveEntries, type Container, type Garden, type LiveEntries } from '../records/index.ts';
 import type { Assumed } from '../assumed/index.ts';
 import { frostYear } from '../season/index.ts';
@@ -63,7 +63,7 @@ export function deriveBag(
     warmth,
     water.estimate.moves,
   );
-  const present = occupantsOf(container, live, garden).filter((o) => o.clearedOn === undefined);
+  const present = occupantsNow(container, live, garden);
   const cover = garden.places.find((place) => place.id === container.placeId)?.cover ?? 'open';
   const jobs = [
     ...plannedJobs(container, present, plansFor(container, garden, live), today),

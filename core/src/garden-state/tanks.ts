@@ -1,7 +1,7 @@
 import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, type Day } from '../calendar/index.ts';
 import { daysLeft, solutionCourse, type SolutionCourse, type SolutionEntry } from '../feeding/index.ts';
-import { habitFigures, occupantsOf } from '../plants/index.ts';
+import { habitFigures, occupantsNow } from '../plants/index.ts';
 import {
   byTime,
   entriesAt,
@@ -101,12 +101,10 @@ export function tankShares(
   live: readonly Entry[],
 ): ReadonlyMap<string, number> {
   const weights = bagsOfTank(tank.id, garden).map((container): readonly [string, number] => {
-    const leaf = occupantsOf(container, live, garden)
-      .filter((o) => o.clearedOn === undefined)
-      .reduce((sum, { crop, habit }) => {
-        const { canopySquareMetres } = habitFigures(crop.id, habit, garden.settings.assumptions);
-        return sum + crop.kcMid * canopySquareMetres;
-      }, 0);
+    const leaf = occupantsNow(container, live, garden).reduce((sum, { crop, habit }) => {
+      const { canopySquareMetres } = habitFigures(crop.id, habit, garden.settings.assumptions);
+      return sum + crop.kcMid * canopySquareMetres;
+    }, 0);
     return [container.id, Math.max(EMPTY_BAG, leaf)];
   });
   const sum = weights.reduce((total, [, weight]) => total + weight, 0);

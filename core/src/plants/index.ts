@@ -26,7 +26,7 @@ export {
   type HeightRecord,
   type Reaching,
 } from './growth/height.ts';
-export { daysSinceLastPlanting, occupantsOf, type Occupant } from './occupants.ts';
+export { daysSinceLastPlanting, occupantsNow, occupantsOf, type Occupant } from './occupants.ts';
 export { batchCourse, type BatchCourse } from './batches.ts';
 export { STARTER_VARIETIES, varietiesIn, type KnownVariety } from './starter-varieties.ts';
 export { NO_STAGES, type StagesSeen } from './stages.ts';

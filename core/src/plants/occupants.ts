@@ -54,6 +54,9 @@ function ageOf(
   return { sownOn: day, ageFrom: addDays(day, Math.round(crop.seedlingWeeks.value * 7) + late) };
 }
 
+/** The records by which a plant is known. */
+type PlantsOfGarden = Pick<Garden, 'plants' | 'varieties'> & Partial<Pick<Garden, 'batches'>>;
+
 /**
  * Who has stood in a container, by its diary, oldest first. A station's plant leaves by a `cleared` entry or by the next
  * planting in the same station. A plant that was moved here from another bag keeps its age.
@@ -63,17 +66,33 @@ function ageOf(
 export function occupantsOf(
   container: Container,
   live: readonly Entry[],
-  garden: Pick<Garden, 'plants' | 'varieties'> & Partial<Pick<Garden, 'batches'>>,
+  garden: PlantsOfGarden,
 ): readonly Occupant[] {
-  interface Found {
-    readonly position: number;
-    readonly plant: Plant;
-    readonly variety: Variety;
-    readonly planted: EntryOf<'planted'>;
-    readonly clearedOn: Day | undefined;
-    readonly leftBecause: LeavingReason | undefined;
-  }
-  const found: Found[] = [];
+  return described(plantedIn(container, live, garden), container, live, garden);
+}
+
+/** Who stands in a container now: as {@link occupantsOf} without those who are gone, about whom nothing is asked. */
+export function occupantsNow(
+  container: Container,
+  live: readonly Entry[],
+  garden: PlantsOfGarden,
+): readonly Occupant[] {
+  const present = plantedIn(container, live, garden).filter((o) => o.clearedOn === undefined);
+  return described(present, container, live, garden);
+}
+
+/** A planting that names a plant that is known, and how long it lasted. */
+interface Planted {
+  readonly position: number;
+  readonly plant: Plant;
+  readonly variety: Variety;
+  readonly planted: EntryOf<'planted'>;
+  readonly clearedOn: Day | undefined;
+  readonly leftBecause: LeavingReason | undefined;
+}
+
+function plantedIn(container: Container, live: readonly Entry[], garden: PlantsOfGarden): readonly Planted[] {
+  const found: Planted[] = [];
   const leave = (stationId: string, clearedOn: Day, leftBecause: LeavingReason | undefined) => {
     const at = found.findLastIndex((o) => o.planted.stationId === stationId && o.clearedOn === undefined);
     const occupant = found[at];
@@ -90,6 +109,16 @@ export function occupantsOf(
     leave(entry.stationId, dayOf(entry.at), 'replaced');
     found.push({ position, plant, variety, planted: entry, clearedOn: undefined, leftBecause: undefined });
   }
+  return found;
+}
+
+function described(
+  found: readonly Planted[],
+  container: Container,
+  live: readonly Entry[],
+  garden: PlantsOfGarden,
+): readonly Occupant[] {
+  const here = entriesAt(live, container.id);
   return found
     .map(({ position, plant, variety, planted, clearedOn, leftBecause }): Occupant => {
       const crop = cropOf(variety.cropId);

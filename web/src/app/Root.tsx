@@ -105,6 +105,7 @@ function OpenedGarden({
             <Shell gardenId={gardenId} onChange={change}>
               <Suspense fallback={<Waiting label="One moment…" />}>
                 {state.open.isWhole || isRound ? <Outlet /> : <Waiting label="Reading the older seasons…" />}
+                <Rest isPressing={!isRound} />
               </Suspense>
             </Shell>
             {state.open.lastChange && (
@@ -122,6 +123,20 @@ function OpenedGarden({
         </ThemeChoiceProvider>
       );
   }
+}
+
+/** How long a round is on the screen before older seasons are read, ms. */
+const ROUND_FIRST = 1500;
+
+/** Reads the older seasons: at once for a page that asks for them, after the round has been drawn otherwise. */
+function Rest({ isPressing }: { readonly isPressing: boolean }) {
+  const { isWhole, readRest } = useGarden();
+  useEffect(() => {
+    if (isWhole) return undefined;
+    const timer = setTimeout(() => told(readRest()), isPressing ? 0 : ROUND_FIRST);
+    return () => clearTimeout(timer);
+  }, [isPressing, isWhole, readRest]);
+  return null;
 }
 
 /** How long a garden is shown before the one that it took the place of is let go of, ms. */

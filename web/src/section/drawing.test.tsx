@@ -1,3 +1,4 @@
+import { occupantsNow } from '@rundel/core/plants';
 import { propertiesOf } from '@rundel/core/garden-state';
 import { CONTAINER_KINDS } from '@rundel/core/bags';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
@@ -5,7 +6,6 @@ import { liveEntries, type Container } from '@rundel/core/records';
 import { parse, type HTMLElement } from 'node-html-parser';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
-import { occupantsNow } from '../store/selectors.ts';
 import { unitFormatIn } from '../store/unit-format.ts';
 import { BagIcon } from './BagIcon.tsx';
 import { BagSection } from './BagSection.tsx';
@@ -18,7 +18,7 @@ const WET = { low: 0.8, likely: 0.9, high: 0.97 };
 const DRY = { low: 0.05, likely: 0.12, high: 0.2 };
 
 function sceneOfBag(container: Container, water: typeof WET | undefined): Scene {
-  const occupants = occupantsNow(demo, live, container);
+  const occupants = occupantsNow(container, live, demo);
   return sceneOf(
     container,
     propertiesOf(container, demo),

@@ -1,5 +1,5 @@
 import { plantingOf, propertiesOf, type BagProperties } from '@rundel/core/garden-state';
-import { type Occupant } from '@rundel/core/plants';
+import { occupantsNow, type Occupant } from '@rundel/core/plants';
 import { CONTAINER_KINDS } from '@rundel/core/bags';
 import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import { liveEntries, type Container } from '@rundel/core/records';
@@ -8,7 +8,6 @@ import { imaginedOccupant } from './imagined.ts';
 import { heightNeeded, layout } from './layout.ts';
 import { sceneOf, type Scene } from './scene.ts';
 import { asideAt, trainingOf } from './training.ts';
-import { occupantsNow } from '../store/selectors.ts';
 
 const garden = gannetSlip(3);
 const live = liveEntries(garden.entries);
@@ -25,7 +24,7 @@ function bagOf(label: string): {
   return {
     container,
     properties: propertiesOf(container, garden),
-    occupants: occupantsNow(garden, live, container),
+    occupants: occupantsNow(container, live, garden),
   };
 }
 

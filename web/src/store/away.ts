@@ -1,3 +1,4 @@
+import { occupantsNow } from '@rundel/core/plants';
 import { learntOf, withLearnt } from '@rundel/core/garden-state';
 import type { AwayPlan, AwayQuestion, DryMonth, Rounds } from '@rundel/core/away';
 import { useQuery } from '@tanstack/react-query';
@@ -5,7 +6,7 @@ import { useEffect, useState } from 'react';
 import { dryDaysInWorker, planAwayInWorker, type BagsOnRounds } from '../workers/away.ts';
 import { versionOf } from './bag-states-query.ts';
 import { useGarden } from './garden-context.tsx';
-import { containersInUse, occupantsNow } from './selectors.ts';
+import { containersInUse } from './selectors.ts';
 
 export type AwayState =
   | {
@@ -45,7 +46,7 @@ export function useAwayPlan(question: AwayQuestion | undefined): AwayState | und
         before: now?.kind === 'ready' ? now.plan : now?.kind === 'working' ? now.before : undefined,
         cancel,
       }));
-      const planted = containersInUse(garden).filter((c) => occupantsNow(garden, live, c).length > 0);
+      const planted = containersInUse(garden).filter((c) => occupantsNow(c, live, garden).length > 0);
       planAwayInWorker(
         { ...withLearnt(garden, learntOf(garden, live)), entries: live },
         planted,

@@ -1,14 +1,15 @@
 import type { BagLedger, BagState, FailedBag, WhatIf } from '@rundel/core/garden-state';
 import { useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useState } from 'react';
 import { bagStatesQuery, inWorkers, QUARTER_HOUR, versionOf } from './bag-states-query.ts';
 import { useGarden } from './garden-context.tsx';
 import { keepLastStates } from './kept-states.ts';
 import { lightened } from './last-states.ts';
 
+export type States = readonly (BagState | FailedBag)[];
+
 export interface BagStates {
-  readonly byId: ReadonlyMap<string, BagState>;
-  readonly failed: readonly FailedBag[];
+  readonly states: States;
   /** whether the first answer is in */
   readonly isReady: boolean;
   /** whether they are as they last were, and not as they are now */
@@ -47,16 +48,10 @@ export function useBagStates(): BagStates {
     }, KEPT_AFTER);
     return () => clearTimeout(timer);
   }, [clock, data, isPlaceholderData, stamp, store]);
-  return useMemo(() => {
-    const all = found ?? [];
-    return {
-      byId: new Map(all.flatMap((s) => ('problem' in s ? [] : [[s.containerId, s] as const]))),
-      failed: all.filter((s): s is FailedBag => 'problem' in s),
-      isReady: found !== undefined && !isOld,
-      isOld,
-    };
-  }, [found, isOld]);
+  return { states: found ?? NONE, isReady: found !== undefined && !isOld, isOld };
 }
+
+const NONE: States = [];
 
 /** How long after they were worked out states are kept for the next visit, ms. */
 const KEPT_AFTER = 1500;
@@ -96,8 +91,8 @@ export function useWhatIf(containerId: string): WhatIf | undefined {
 export function useLedger(containerId: string): BagLedger | undefined {
   const open = useGarden();
   const { garden, clock, gardenId, isWhole } = open;
-  const { byId } = useBagStates();
-  const state = byId.get(containerId);
+  const { states } = useBagStates();
+  const state = states.find((s) => s.containerId === containerId && !('problem' in s));
   const query = useQuery({
     queryKey: ['ledger', gardenId, containerId, clock.now().slice(0, 10), versionOf(garden)] as const,
     enabled: isWhole && state !== undefined,

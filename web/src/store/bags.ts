@@ -9,11 +9,11 @@ import {
   type FeedingState,
 } from '@rundel/core/garden-state';
 import type { Garden, Entry, Container, Place } from '@rundel/core/records';
-import { type Occupant } from '@rundel/core/plants';
+import { occupantsNow, type Occupant } from '@rundel/core/plants';
 import { useMemo } from 'react';
 import { useGarden } from './garden-context.tsx';
-import { containersInUse, nameOfBag, occupantsNow } from './selectors.ts';
-import { useBagStates } from './bag-states.ts';
+import { containersInUse, nameOfBag } from './selectors.ts';
+import { useBagStates, type States } from './bag-states.ts';
 
 /** A bag with everything that a screen says about it. */
 export interface Bag {
@@ -29,34 +29,49 @@ export interface Bag {
   readonly jobs: readonly BagJob[];
 }
 
-/** Every bag in use, in the order of the walk, and those that could not be worked out. */
-export function useBags(): {
+/** All bags of a garden, as screens have them. */
+interface AllBags {
   readonly bags: readonly Bag[];
   readonly unreadable: readonly { readonly container: Container; readonly problem: string }[];
+}
+
+/** Every bag in use, in the order of the walk, and those that could not be worked out. */
+export function useBags(): AllBags & {
   readonly isReady: boolean;
   /** whether what is said of them is as it last was, and is being worked out anew */
   readonly isOld: boolean;
 } {
   const { garden, live } = useGarden();
-  const { byId, failed, isReady, isOld } = useBagStates();
-  const taught = useMemo(
-    () => ({ ...garden, varieties: taughtVarieties(garden.varieties, learntRipening(garden, live)) }),
-    [garden, live],
+  const { states, isReady, isOld } = useBagStates();
+  return useMemo(
+    () => ({ ...allBagsOf(garden, live, states), isReady, isOld }),
+    [garden, isOld, isReady, live, states],
   );
-  return useMemo(() => {
-    const bags: Bag[] = [];
-    const unreadable: { container: Container; problem: string }[] = [];
-    for (const container of containersInUse(garden)) {
-      try {
-        bags.push(bagOf(container, taught, live, byId.get(container.id)));
-        const failure = failed.find((f) => f.containerId === container.id);
-        if (failure) unreadable.push({ container, problem: failure.problem });
-      } catch (cause) {
-        unreadable.push({ container, problem: cause instanceof Error ? cause.message : String(cause) });
-      }
+}
+
+/** The last answer, and of what it was: a screen's many parts ask for the same bags one after another. */
+let lastAnswer: { readonly from: readonly unknown[]; readonly answer: AllBags } | undefined;
+
+function allBagsOf(garden: Garden, live: readonly Entry[], states: States): AllBags {
+  const from = [garden, live, states];
+  if (lastAnswer?.from.every((part, i) => part === from[i])) return lastAnswer.answer;
+  const taught = { ...garden, varieties: taughtVarieties(garden.varieties, learntRipening(garden, live)) };
+  const bags: Bag[] = [];
+  const unreadable: { container: Container; problem: string }[] = [];
+  const byId = new Map(states.map((state) => [state.containerId, state]));
+  for (const container of containersInUse(garden)) {
+    const state = byId.get(container.id);
+    const isFailed = state !== undefined && 'problem' in state;
+    try {
+      bags.push(bagOf(container, taught, live, isFailed ? undefined : state));
+      if (isFailed) unreadable.push({ container, problem: state.problem });
+    } catch (cause) {
+      unreadable.push({ container, problem: cause instanceof Error ? cause.message : String(cause) });
     }
-    return { bags, unreadable, isReady, isOld };
-  }, [byId, failed, garden, isOld, isReady, live, taught]);
+  }
+  const answer = { bags, unreadable };
+  lastAnswer = { from, answer };
+  return answer;
 }
 
 const NO_JOBS: readonly BagJob[] = [];
@@ -71,7 +86,7 @@ export function bagOf(
   live: readonly Entry[],
   state: BagState | undefined,
 ): Bag {
-  const occupants = occupantsNow(garden, live, container);
+  const occupants = occupantsNow(container, live, garden);
   const place = garden.places.find((s) => s.id === container.placeId);
   const { settings, mixes } = garden;
   const from = [

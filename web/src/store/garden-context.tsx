@@ -20,7 +20,6 @@ import {
   type Loaded,
   type OpenGarden,
 } from './open-garden.ts';
-import { idle } from './pause.ts';
 import { startWorkers } from '../workers/garden.ts';
 
 /**
@@ -150,17 +149,15 @@ export function useGardenState(gardenId: GardenId): GardenState {
 
   const loaded = query.data;
   const recentFrom = loaded?.recentFrom;
-  /** the rest of the diary on its way; what is done meanwhile waits for it */
   const rest = useRef<Promise<void>>(undefined);
-  useEffect(() => {
-    if (recentFrom === undefined) return;
+  const readRest = useCallback((): Promise<void> => {
+    if (recentFrom === undefined) return Promise.resolve();
     const read = async () => {
-      await idle();
       const older = await store.loadOlder(recentFrom);
       patch((now) => (now.recentFrom === undefined ? now : madeWhole(now, older)));
     };
     // what fails is told by the reading of the whole
-    rest.current = read().catch(() => client.invalidateQueries({ queryKey: key }));
+    return (rest.current ??= read().catch(() => client.invalidateQueries({ queryKey: key })));
   }, [client, key, patch, recentFrom, store]);
 
   const open = useMemo((): OpenGarden | undefined => {
@@ -178,7 +175,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
     /** Does what writes; what fails is said at the foot of the screen, and whoever asked hears of it too. */
     const attempt = async <T,>(work: () => Promise<T>): Promise<T> => {
       try {
-        await rest.current;
+        await readRest();
         return await work();
       } catch (error) {
         notify(error instanceof Error ? error.message : String(error), false);
@@ -225,6 +222,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
       lastStates: loaded.lastStates,
       stamp: loaded.stamp,
       isWhole: loaded.recentFrom === undefined,
+      readRest,
       store,
       lastChange,
       conflict,
@@ -294,7 +292,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
           patch((now) => ({ ...now, clock: clockSetTo(moment, clock.offsetMinutes) }));
         }),
     };
-  }, [apply, conflict, lastChange, loaded, patch, notify, store, gardenId]);
+  }, [apply, client, key, readRest, conflict, lastChange, loaded, patch, notify, store, gardenId]);
 
   const { refetch } = query;
   return useMemo((): GardenState => {

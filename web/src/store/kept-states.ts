@@ -4,12 +4,19 @@ import type { LastStates } from './last-states.ts';
 
 const NOTE = 'lastStates';
 
+/** As it is kept: a database gives back one long text sooner than the thousands of small values in it. */
+interface Kept {
+  /** a newer app may work out otherwise, or keep a state in another shape */
+  readonly build: string;
+  readonly text: string;
+}
+
 /** What this device kept of an earlier visit; undefined where there is nothing, or an app before this one kept it. */
 export async function readLastStates(store: GardenStore): Promise<LastStates | undefined> {
-  const note = (await store.readNote(NOTE)) as (LastStates & { readonly build: string }) | undefined;
-  return note?.build === BUILD ? note : undefined;
+  const note = (await store.readNote(NOTE)) as Kept | undefined;
+  return note?.build === BUILD ? (JSON.parse(note.text) as LastStates) : undefined;
 }
 
 export async function keepLastStates(store: GardenStore, last: LastStates): Promise<void> {
-  await store.writeNote(NOTE, { ...last, build: BUILD });
+  await store.writeNote(NOTE, { build: BUILD, text: JSON.stringify(last) } satisfies Kept);
 }

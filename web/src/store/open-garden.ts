@@ -46,8 +46,10 @@ export interface OpenGarden {
   readonly lastStates: LastStates | undefined;
   /** which rows it stands in; what was worked out of the same still holds */
   readonly stamp: string;
-  /** whether all of its diary is there; if not, what only older seasons ask for comes at once */
+  /** whether all of its diary is there; if not, what only older seasons ask for is still to be read */
   readonly isWhole: boolean;
+  /** Reads the rest of it, once; what is done meanwhile waits for that. */
+  readRest(): Promise<void>;
   readonly store: GardenStore;
   /** Writes entries; the promise rejects with a StorageError and nothing is changed when the browser refuses. */
   record(drafts: readonly Draft[], label: string): Promise<readonly Entry[]>;
@@ -155,12 +157,12 @@ async function loadGarden(
   const running = known?.clock;
   if (gardenId === 'own') {
     const recentFrom = known ? undefined : addDays(dayOf(realClock.now()), -RECENT_DAYS).slice(0, 7);
-    const own = await store.load(recentFrom);
+    const [own, lastStates] = await Promise.all([store.load(recentFrom), readLastStates(store)]);
     if (!own) return null;
     const { isWhole, ...rest } = own;
     return {
       ...rest,
-      ...{ clock: realClock, lastStates: await readLastStates(store) },
+      ...{ clock: realClock, lastStates },
       recentFrom: isWhole ? undefined : recentFrom,
     };
   }

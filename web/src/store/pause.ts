@@ -1,13 +1,5 @@
 import type { Draw } from '../db/index.ts';
 
-/** When there is nothing better to do, and in any case within a second. */
-export function idle(): Promise<void> {
-  return new Promise((resolve) => {
-    if ('requestIdleCallback' in globalThis) requestIdleCallback(() => resolve(), { timeout: 1000 });
-    else setTimeout(resolve, 200);
-  });
-}
-
 /** Lets whatever waits go first: a tap, a frame. Unlike a timer it is not held back when it comes often. */
 export function pause(): Promise<void> {
   return new Promise((resolve) => {

@@ -1,5 +1,5 @@
-import { occupantsOf, type Occupant } from '@rundel/core/plants';
-import type { Garden, Entry, Container, Measure, Place } from '@rundel/core/records';
+import type { Occupant } from '@rundel/core/plants';
+import type { Garden, Container, Measure, Place } from '@rundel/core/records';
 import { inWalkingOrder } from '@rundel/core/round';
 
 /** Places that are not in the bin, in the order of the walk. */
@@ -14,15 +14,6 @@ export function containersInUse(garden: Garden): readonly Container[] {
     garden.containers.filter((c) => !c.binnedAt),
     places,
   );
-}
-
-/** Who stands in a container now. */
-export function occupantsNow(
-  garden: Garden,
-  live: readonly Entry[],
-  container: Container,
-): readonly Occupant[] {
-  return occupantsOf(container, live, garden).filter((o) => o.clearedOn === undefined);
 }
 
 /** What a bag is called besides its label: its plants' own names or varieties, or that it is empty. */
