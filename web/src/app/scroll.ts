@@ -41,7 +41,8 @@ export function useScrollPlaces(): void {
 function scrollOnceTall(place: number): () => void {
   const isTall = () => document.documentElement.scrollHeight - innerHeight >= place;
   scrollTo(0, place);
-  if (isTall()) return () => undefined;
+  // the top is always there, and to ask how tall a page is has it laid out at once
+  if (place === 0 || isTall()) return () => undefined;
   const watch = new ResizeObserver(() => {
     if (!isTall()) return;
     scrollTo(0, place);

@@ -9,6 +9,7 @@ import {
 } from '@mui/material';
 import { IconPencil, IconPlus, IconSquare, IconSquareCheckFilled } from '@tabler/icons-react';
 import type { Place } from '@rundel/core/records';
+import type { Range } from '@rundel/core/water';
 import { useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { gradeSpan, nextCheckWords } from '../../text/bag-text.ts';
@@ -17,6 +18,7 @@ import { Page, Panel } from '../../ui/Page.tsx';
 import { BagElevation, sceneOf } from '../../section/index.ts';
 import { placesInUse, useBags, useGarden, type Bag } from '../../store/index.ts';
 import { BagTable } from './BagTable.tsx';
+import { WhenSeen } from '../../ui/WhenSeen.tsx';
 import { useLongPress } from '../../ui/long-press.ts';
 import { ManyBar } from '../../ui/many/ManyBar.tsx';
 import { useTicking, type Ticked } from '../../ui/ticking.ts';
@@ -76,11 +78,12 @@ export default function BagsPage() {
       {view === 'table' ? (
         <BagTable bags={bags} ticked={ticking.ids} onTick={ticking.set} />
       ) : (
-        places.map((place) => (
+        places.map((place, i) => (
           <PlaceRow
             key={place.id}
             place={place}
             bags={bags.filter((b) => b.container.placeId === place.id)}
+            before={bags.filter(({ place: at }) => at !== undefined && places.indexOf(at) < i).length}
             ticking={ticking}
             onEdit={() => setEditing(place)}
           />
@@ -101,11 +104,14 @@ export default function BagsPage() {
 function PlaceRow({
   place,
   bags,
+  before,
   ticking,
   onEdit,
 }: {
   readonly place: Place;
   readonly bags: readonly Bag[];
+  /** how many bags stand in the places above */
+  readonly before: number;
   readonly ticking: Ticked;
   onEdit(): void;
 }) {
@@ -144,8 +150,13 @@ function PlaceRow({
             rowGap: 2,
           }}
         >
-          {bags.map((bag) => (
-            <BagTile key={bag.container.id} bag={bag} ticking={ticking} />
+          {bags.map((bag, i) => (
+            <BagTile
+              key={bag.container.id}
+              bag={bag}
+              ticking={ticking}
+              isFirst={before + i < DRAWN_AT_ONCE}
+            />
           ))}
         </Box>
       )}
@@ -153,16 +164,38 @@ function PlaceRow({
   );
 }
 
-/** One bag as it stands: a tap opens it; a long press, or a press with shift, ticks it. */
-function BagTile({ bag, ticking }: { readonly bag: Bag; readonly ticking: Ticked }) {
+/** So many bags fill a screen: they are drawn at once, and those below when they come into sight. */
+const DRAWN_AT_ONCE = 32;
+/** About as high as a bag with a plant in it is drawn, px. */
+const DRAWN_HIGH = 180;
+/** The same with its words. */
+const TILE_HIGH = DRAWN_HIGH + 110;
+
+/** A bag with its plants, drawn small. */
+function Standing({ bag, share }: { readonly bag: Bag; readonly share: Range | undefined }) {
   const { clock, garden, live } = useGarden();
-  const next = bag.water && nextCheckWords(bag.water, clock.now());
-  const isEmpty = bag.occupants.length === 0;
-  const share = isEmpty ? undefined : bag.water?.estimate.share;
   const scene = useMemo(
     () => sceneOf(bag.container, bag.properties, bag.occupants, share, clock.now(), garden.settings, live),
     [bag.properties, bag.container, bag.occupants, clock, garden.settings, live, share],
   );
+  return <BagElevation scene={scene} pixelsPerMillimetre={0.125} />;
+}
+
+/** One bag as it stands: a tap opens it; a long press, or a press with shift, ticks it. */
+function BagTile({
+  bag,
+  ticking,
+  isFirst,
+}: {
+  readonly bag: Bag;
+  readonly ticking: Ticked;
+  /** among those that a screen shows before it is scrolled */
+  readonly isFirst: boolean;
+}) {
+  const { clock } = useGarden();
+  const next = bag.water && nextCheckWords(bag.water, clock.now());
+  const isEmpty = bag.occupants.length === 0;
+  const share = isEmpty ? undefined : bag.water?.estimate.share;
   const isDue = !isEmpty && next === 'now';
   const { id } = bag.container;
   const isTicked = ticking.ids.has(id);
@@ -192,6 +225,8 @@ function BagTile({ bag, ticking }: { readonly bag: Bag; readonly ticking: Ticked
         borderRadius: '10px',
         flex: '1 1 150px',
         maxWidth: 300,
+        // what is far below the screen need not be laid out yet
+        ...(isFirst ? {} : { contentVisibility: 'auto', containIntrinsicSize: `auto ${TILE_HIGH}px` }),
         '&:hover': { backgroundColor: 'var(--action-wash)' },
       }}
     >
@@ -201,7 +236,13 @@ function BagTile({ bag, ticking }: { readonly bag: Bag; readonly ticking: Ticked
         </Box>
       )}
       <Box sx={{ borderBlockEnd: '3px solid var(--ink)', display: 'grid', justifyItems: 'center' }}>
-        <BagElevation scene={scene} pixelsPerMillimetre={0.125} />
+        {isFirst ? (
+          <Standing bag={bag} share={share} />
+        ) : (
+          <WhenSeen height={DRAWN_HIGH}>
+            <Standing bag={bag} share={share} />
+          </WhenSeen>
+        )}
       </Box>
       <Box sx={{ marginBlockStart: 0.75 }}>
         <Box component="strong" sx={{ fontSize: '1.25rem' }}>

@@ -14,7 +14,7 @@ import {
   type TimingPlace,
 } from '@rundel/core/season';
 import { useMemo } from 'react';
-import type { Plan, Place } from '@rundel/core/records';
+import { entriesAt, type Place, type Plan } from '@rundel/core/records';
 import { plannedFeeds } from '@rundel/core/feeding';
 import { useBags, useGarden, type Bag, type OpenGarden } from '../../store/index.ts';
 
@@ -96,8 +96,8 @@ export function useYears(on: string): Years {
 
 /** Days on which a bag was fed, and those on which its regime would have it fed until its plants are done. */
 function feedTicks(bag: Bag, open: Pick<OpenGarden, 'live' | 'garden'>, today: string): readonly FeedTick[] {
-  const given = open.live.flatMap((e) =>
-    e.kind === 'fed' && e.containerId === bag.container.id ? [dayOf(e.at)] : [],
+  const given = entriesAt(open.live, bag.container.id).flatMap((e) =>
+    e.kind === 'fed' ? [dayOf(e.at)] : [],
   );
   const { feeding } = bag;
   const { regime, endsOn } = feeding ?? {};
