@@ -235,7 +235,15 @@ function BagTile({
           {isTicked ? <IconSquareCheckFilled aria-hidden /> : <IconSquare aria-hidden />}
         </Box>
       )}
-      <Box sx={{ borderBlockEnd: '3px solid var(--ink)', display: 'grid', justifyItems: 'center' }}>
+      <Box
+        sx={{
+          borderBlockEnd: '3px solid var(--ink)',
+          display: 'grid',
+          justifyItems: 'center',
+          // the room that is kept for a drawing is above it: every bag stands on the ground
+          '& > div': { display: 'grid', alignContent: 'end' },
+        }}
+      >
         {isFirst ? (
           <Standing bag={bag} share={share} />
         ) : (
