@@ -7,6 +7,7 @@ import { ensureChromium } from './chromium.mjs';
 import { build, installWhenNeeded, ROOT, run } from './install.mjs';
 import { openBrowser, serve } from './serve.mjs';
 import { timeApp } from './time-app.mjs';
+import { timeGardens } from './time-gardens.mjs';
 
 /** So often everything is measured, one thing after another: what a neighbour on the machine slows is not always the same. */
 const ROUNDS = 5;
@@ -29,10 +30,11 @@ for (let round = 0; round < ROUNDS; round++)
     tally: kernel('tally'),
     app: await timeApp(browser, address),
   });
+const gardens = await timeGardens(browser, address);
 await browser.close();
 stop();
 
-const text = benchPage(rounds, firstRouteBytes());
+const text = benchPage(rounds, gardens, firstRouteBytes());
 console.log(text);
 writeFileSync(join(ROOT, 'docs', 'bench.md'), text);
 writeFileSync(join(ROOT, 'docs', 'season-test.md'), seasonPage(kernel('season')));

@@ -32,7 +32,7 @@ export async function timeApp(browser, address) {
 }
 
 /** Milliseconds until a stop of the round can be used. */
-async function usable(page, url) {
+export async function usable(page, url) {
   const started = performance.now();
   await page.goto(url);
   await page.getByRole('button', { name: /^barely damp/ }).waitFor();
@@ -40,7 +40,7 @@ async function usable(page, url) {
 }
 
 /** Runs in the page: notes every task of the main thread that takes longer than 50 ms. */
-function watchLongTasks() {
+export function watchLongTasks() {
   globalThis.longTasks = [];
   new PerformanceObserver((list) => {
     for (const { duration } of list.getEntries()) globalThis.longTasks.push(duration);
@@ -48,7 +48,7 @@ function watchLongTasks() {
 }
 
 /** The longest task since this was last asked, ms; 50 stands for "none is longer". */
-function longestTask(page) {
+export function longestTask(page) {
   return page.evaluate(() => Math.max(50, ...globalThis.longTasks.splice(0)));
 }
 

@@ -1,64 +1,54 @@
-import { mkdtempSync, rmSync } from 'node:fs';
 import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ROOT } from './install.mjs';
+import { longestTask, usable, watchLongTasks } from './time-app.mjs';
 
 /** Bags × seasons of the gardens that are tried. */
-export const SIZES = [24, 100, 500].flatMap((bags) => [1, 3, 10].map((seasons) => ({ bags, seasons })));
+const SIZES = [24, 100, 500].flatMap((bags) => [1, 3, 10].map((seasons) => ({ bags, seasons })));
 
-/** The moment on which the gardens stand: the page's clock begins there and runs on. */
+/** The moment at which the gardens stand (core/bench/many.ts): the page's clock begins there and runs on. */
 const NOW = '2026-09-20T22:30:00.000+01:00';
 
-/** Pages that show much at once, by what they are called in docs/bench.md. */
-const PAGES = [
-  '/bags',
-  '/round',
-  '/season',
-  '/tally',
-  '/tally/coming',
-  '/bench/feeds',
-  '/bench/shed',
-  '/files',
-];
+/** Pages that show much at once. */
+export const PAGES = ['/bags', '/round', '/season', '/tally', '/files'];
+
+/** How often each garden is opened anew. */
+const VISITS = 3;
+/** So long everything that a page works out for later has had its turn, ms. */
+const REST = 8000;
 
 /**
  * Gardens of many bags and seasons in the browser: what opening their file costs, how soon a round can be used on a later visit,
- * and the longest task of the main thread on the pages that show most.
- *
- * @param visits how often each garden is opened anew
+ * and the longest task of the main thread in those visits and on the pages that show most.
  */
-export async function timeGardens(browser, address, sizes = SIZES, visits = 5, pages = PAGES) {
+export async function timeGardens(browser, address, sizes = SIZES) {
   const folder = mkdtempSync(join(tmpdir(), 'rundel-gardens-'));
   const found = [];
   for (const { bags, seasons } of sizes) {
     const file = join(folder, `${bags}-${seasons}.json`);
-    const made = JSON.parse(
-      execFileSync(
-        process.execPath,
-        ['core/bench/dist/gardens.bench.js', String(bags), String(seasons), file],
-        {
-          cwd: ROOT,
-          encoding: 'utf8',
-        },
-      ),
+    const made = execFileSync(
+      process.execPath,
+      ['core/bench/dist/gardens.bench.js', String(bags), String(seasons), file],
+      { cwd: ROOT, encoding: 'utf8' },
     );
-    found.push({ bags, seasons, ...made, ...(await timeGarden(browser, address, file, visits, pages)) });
+    found.push({ bags, seasons, ...JSON.parse(made), ...(await timeGarden(browser, address, file)) });
   }
   rmSync(folder, { recursive: true });
   return found;
 }
 
-async function timeGarden(browser, address, file, visits, pages) {
+async function timeGarden(browser, address, file) {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-  const page = await context.newPage();
-  page.setDefaultTimeout(120_000);
-  await page.addInitScript(startClockAt, NOW);
-  await page.addInitScript(watchTasks);
+  context.setDefaultTimeout(120_000);
+  await context.addInitScript(startClockAt, NOW);
+  await context.addInitScript(watchLongTasks);
   const session = await browser.newBrowserCDPSession();
+  let page = await context.newPage();
   await page.goto(`${address}/`);
   await page.locator('input[type="file"]').waitFor({ state: 'attached' });
-  await page.waitForTimeout(500);
+  await page.waitForTimeout(1000);
 
   const before = await cpuSeconds(session);
   const started = performance.now();
@@ -67,44 +57,38 @@ async function timeGarden(browser, address, file, visits, pages) {
   await page.getByRole('heading', { level: 1 }).waitFor();
   const openedMs = performance.now() - started;
   const openedCpuMs = 1000 * ((await cpuSeconds(session)) - before);
-  // the first working out of all bags, and what is kept of it for the next visit
+  // all bags are worked out once, and kept for the next visit
   await usable(page, `${address}/round`);
-  await page.waitForTimeout(9000);
+  await page.waitForTimeout(2 * REST);
 
   const visitsMs = [];
   const visitTasks = [];
-  for (let n = 0; n < visits; n++) {
+  for (let n = 0; n < VISITS; n++) {
+    // a tab of its own each time: what the one before leaves behind is not swept up at the cost of the next
+    await page.close();
+    page = await context.newPage();
     visitsMs.push(await usable(page, `${address}/round`));
-    await page.waitForTimeout(1500);
     visitTasks.push(await longestTask(page));
-    await page.waitForTimeout(6000);
+    await page.waitForTimeout(REST);
   }
-  const tasks = {};
-  for (const path of pages) {
+  const pageTasks = [];
+  for (const path of PAGES) {
     await longestTask(page);
     await page.evaluate((to) => {
       history.pushState(null, '', to);
       dispatchEvent(new PopStateEvent('popstate'));
     }, path);
-    await page.waitForTimeout(3500);
-    tasks[path] = await longestTask(page);
+    await page.waitForTimeout(3000);
+    pageTasks.push(await longestTask(page));
   }
   await context.close();
-  return { openedMs, openedCpuMs, visitsMs, visitTasks, tasks };
+  return { openedMs, openedCpuMs, visitsMs, visitTasks, pageTasks };
 }
 
 /** Seconds of processor that all of the browser's processes have had. */
 async function cpuSeconds(session) {
   const { processInfo } = await session.send('SystemInfo.getProcessInfo');
   return processInfo.reduce((sum, { cpuTime }) => sum + cpuTime, 0);
-}
-
-/** Milliseconds until a stop of the round can be used. */
-async function usable(page, url) {
-  const started = performance.now();
-  await page.goto(url);
-  await page.getByRole('button', { name: /^barely damp/ }).waitFor();
-  return performance.now() - started;
 }
 
 /** Runs in the page: its clock begins at a moment and runs on from there. */
@@ -120,17 +104,4 @@ function startClockAt(moment) {
       return Real.now() + ahead;
     }
   };
-}
-
-/** Runs in the page: notes every task of the main thread that takes longer than 50 ms. */
-function watchTasks() {
-  globalThis.longTasks = [];
-  new PerformanceObserver((list) => {
-    for (const { duration } of list.getEntries()) globalThis.longTasks.push(duration);
-  }).observe({ type: 'longtask', buffered: true });
-}
-
-/** The longest task since this was last asked, ms; 50 stands for "none is longer". */
-function longestTask(page) {
-  return page.evaluate(() => Math.max(50, ...globalThis.longTasks.splice(0)));
 }

@@ -111,7 +111,7 @@ async function noteChecked(db: GardenDb, writes: number): Promise<void> {
 /** The older part of a diary of which a garden was read without, oldest first. */
 export async function readOlderEntries(db: GardenDb, draw: Draw, until: string): Promise<readonly Entry[]> {
   const pages = await db.pages.where('month').below(until).toArray();
-  return draw(unfolding(pages));
+  return (await draw(unfolding(pages))).inPages;
 }
 
 function* readingRows(
@@ -119,19 +119,34 @@ function* readingRows(
   pages: readonly DiaryPage[],
   isChecked: boolean,
 ): Generator<Progress, RowsRead, undefined> {
-  const entries = [...(yield* unfolding(pages)), ...(tables['entries'] as readonly Entry[])];
-  const rows = { ...tables, entries };
-  return isChecked ? { rows: rows as unknown as RowsRead['rows'], setAside: [] } : yield* checkingRows(rows);
+  const { inPages, broken } = yield* unfolding(pages);
+  const rows = { ...tables, entries: [...inPages, ...(tables['entries'] as readonly Entry[])] };
+  if (isChecked) return { rows: rows as unknown as RowsRead['rows'], setAside: broken };
+  const read = yield* checkingRows(rows);
+  return { ...read, setAside: [...broken, ...read.setAside] };
 }
 
-function* unfolding(pages: readonly DiaryPage[]): Generator<Progress, readonly Entry[], undefined> {
-  const entries: Entry[] = [];
+/** The entries of pages one after another; a page that cannot be unfolded is set aside whole. */
+function* unfolding(
+  pages: readonly DiaryPage[],
+): Generator<
+  Progress,
+  { readonly inPages: readonly Entry[]; readonly broken: readonly SetAside[] },
+  undefined
+> {
+  const inPages: Entry[] = [];
+  const broken: SetAside[] = [];
   const all = pages.reduce((sum, { count }) => sum + count, 0);
   for (const page of pages) {
-    for (const entry of entriesOf(page)) entries.push(entry);
-    yield { done: entries.length, all };
+    try {
+      for (const entry of entriesOf(page)) inPages.push(entry);
+    } catch {
+      const { month, text } = page;
+      broken.push({ table: 'entries', id: month, problem: 'a page of the diary that is damaged', text });
+    }
+    yield { done: inPages.length, all };
   }
-  return entries;
+  return { inPages, broken };
 }
 
 /** What is written with a garden. */
