@@ -49,13 +49,42 @@ describe('the lint rules that keep the layers apart', () => {
   });
 }, 60_000);
 
+/** The sources below a folder, by their paths from the root. */
+function sourcesIn(root: string): readonly (readonly [string, string])[] {
+  return readdirSync(join(ROOT, root), { recursive: true, encoding: 'utf8' })
+    .map((path) => join(root, path))
+    .filter((path) => /(?<!\.test)\.tsx?$/.test(path))
+    .map((path) => [path, readFileSync(join(ROOT, path), 'utf8')]);
+}
+
+describe('what is sent once', () => {
+  it('a form stands only in the frames that send it once, however often it is sent', () => {
+    const forms = sourcesIn('web/src').filter(([, text]) => /<form\b|component="form"/.test(text));
+    expect(forms.map(([path]) => path)).toEqual([
+      'web/src/pages/bags/BagFormLayout.tsx',
+      'web/src/ui/form/FormDialog.tsx',
+      'web/src/ui/form/InlineForm.tsx',
+    ]);
+    for (const [path, text] of forms) expect(text, path).toContain('useOnce(');
+  });
+
+  it('no button puts entries or records down without one of them', () => {
+    const bare = /on(Click|Press)=\{(async )?\(\) => [^}]*\b(record|saveRecords|replaceGarden|moveTo)\(/;
+    const found = sourcesIn('web/src').flatMap(([path, text]) =>
+      text
+        .split(/(?=<[A-Z])/)
+        .filter((element) => bare.test(element) && !element.startsWith('<OnceButton'))
+        .map((element) => `${path}: ${element.slice(0, 120)}`),
+    );
+    expect(found).toEqual([]);
+  });
+});
+
 describe('the table of assumptions', () => {
   const sources = ['core/src', 'web/src']
-    .flatMap((root) =>
-      readdirSync(join(ROOT, root), { recursive: true, encoding: 'utf8' }).map((p) => join(root, p)),
-    )
-    .filter((path) => /(?<!\.test)\.tsx?$/.test(path) && !path.startsWith(join('core', 'src', 'assumed')))
-    .map((path) => readFileSync(join(ROOT, path), 'utf8'))
+    .flatMap(sourcesIn)
+    .filter(([path]) => !path.startsWith(join('core', 'src', 'assumed')))
+    .map(([, text]) => text)
     .join('\n');
 
   it.each(Object.keys(ASSUMPTIONS))('%s is used: to change it changes something', (name) => {

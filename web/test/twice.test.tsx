@@ -67,6 +67,15 @@ describe('a form that is sent six times at once', () => {
     expect((await made()).map((e) => e.kind)).toEqual([kind]);
   });
 
+  it('what is taken out three times in a row is taken out once, and one undo brings it back', async () => {
+    const { made } = await openApp(`/bags/${SEVEN}`, garden, DEMO_EVENING);
+    const [trash] = await screen.findAllByRole('button', { name: /^Remove: / });
+    for (let i = 0; i < 3; i++) fireEvent.click(trash as HTMLElement);
+    await waitFor(async () => expect((await made()).map((e) => e.kind)).toEqual(['removed']));
+    await press('Undo');
+    await waitFor(async () => expect((await made()).map((e) => e.kind)).toEqual(['removed', 'removed']));
+  });
+
   it('a correction corrects once, and the line puts down once', async () => {
     const { made } = await openApp(`/bags/${SEVEN}`, garden, DEMO_EVENING);
     const [pencil] = await screen.findAllByRole('button', { name: /^Correct: / });

@@ -69,6 +69,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
   });
   const undone = useRef<Undoable[]>([]);
   const done = useRef<Undoable[]>([]);
+  const leaving = useRef(new Set<string>());
   const [lastChange, setLastChange] = useState<LastChange>();
 
   const patch = useCallback(
@@ -190,6 +191,17 @@ export function useGardenState(gardenId: GardenId): GardenState {
         notify(label, true);
         return entries;
       });
+    /** A double click takes away once: what is on its way out already is left alone. */
+    const takingAway = async (ids: readonly string[], work: (fresh: readonly string[]) => Promise<void>) => {
+      const fresh = ids.filter((id) => !leaving.current.has(id));
+      if (fresh.length === 0) return;
+      for (const id of fresh) leaving.current.add(id);
+      try {
+        await work(fresh);
+      } finally {
+        for (const id of fresh) leaving.current.delete(id);
+      }
+    };
     const replace = async (next: Garden) => {
       await store.replace(next);
       patch((now) => ({ ...withGarden(now, next, store.stamp), setAside: [], lastStates: undefined }));
@@ -227,22 +239,25 @@ export function useGardenState(gardenId: GardenId): GardenState {
       lastChange,
       conflict,
       record: (drafts, label) => perform(label, drafts),
-      async remove(entryIds, label) {
-        const at = clock.now();
-        const removals = entryIds.map((removes): Draft => ({ kind: 'removed', at, removes }));
-        await perform(label, removals);
-      },
+      remove: (entryIds, label) =>
+        takingAway(entryIds, async (ids) => {
+          const at = clock.now();
+          const removals = ids.map((removes): Draft => ({ kind: 'removed', at, removes }));
+          await perform(label, removals);
+        }),
       async saveRecords(records, drafts, label) {
         await perform(label, drafts, records);
       },
-      async bin(table, records, label) {
+      bin(table, records, label) {
         const now = clock.now();
-        const changes = records.map((before) => ({
-          table,
-          before,
-          after: { ...before, binnedAt: now, changedAt: now },
-        }));
-        await perform(`${label} deleted`, [], changes);
+        const byId = new Map(records.map((before) => [before.id, before]));
+        return takingAway([...byId.keys()], async (ids) => {
+          const changes = ids.flatMap((id) => {
+            const before = byId.get(id);
+            return before ? [{ table, before, after: { ...before, binnedAt: now, changedAt: now } }] : [];
+          });
+          await perform(`${label} deleted`, [], changes);
+        });
       },
       saveSettings: (settings) =>
         attempt(async () => {

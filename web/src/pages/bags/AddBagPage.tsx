@@ -7,7 +7,6 @@ import { varietiesIn } from '@rundel/core/plants';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { FormField, FormFields, useFields, type FormStart, type ValuesOf } from '../../ui/form/index.ts';
-import { useOnce } from '../../ui/once.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { containersInUse, placesInUse, useGarden, useUnitFormat } from '../../store/index.ts';
 import { BagFields } from './BagFields.tsx';
@@ -109,51 +108,49 @@ function AddBagForm() {
       ? undefined
       : plantingOf({ fields: fieldsOfPlanting(texts), values });
 
-  const save = useOnce(
-    form.submit(
-      async (result) => {
-        if (!isCount || !bag) return;
-        const now = clock.now();
-        const { containers, changes } = newBagRecords(
-          bag,
-          labelsFor(bag.label, bagCount, labels),
-          { places: garden.places.length, containers: garden.containers.length },
-          now,
-        );
-        const said = plantSaid(result, start);
-        const planted =
-          said === 'planted' && planting
-            ? plantingChanges(
-                planting,
-                containers.map((c) => ({ containerId: c.id, stationIds: c.stations.map((s) => s.id) })),
-                garden,
-                now,
-              )
-            : { changes: [], drafts: [] };
-        // what was said of a plant that is not in yet is kept as the bag's plan
-        const place = garden.places.find((known) => known.id === containers[0]?.placeId);
-        const cover = place?.cover ?? (bag.place.kind === 'new' ? bag.place.cover : 'open');
-        const planned = { ...plantOf(result), ...(planting ? { seedling: planting.seedling } : {}) };
-        const plans =
-          said === 'planned'
-            ? planChanges(
-                planned,
-                containers.map((c) => ({
-                  containerId: c.id,
-                  plantOn: proposedPlantingDay(garden, planned, cover, live, now),
-                })),
-                now,
-              )
-            : [];
-        const first = containers[0];
-        const words = bagCount === 1 ? `bag ${first?.label ?? ''} added` : `${bagCount} bags added`;
-        await saveRecords([...changes, ...planted.changes, ...plans], planted.drafts, words);
-        // the first bag of all: what one does with it now stands on the round
-        const isFirst = inUse.length === 0 && said === 'planted';
-        void navigate(isFirst ? '/round' : bagCount === 1 ? `/bags/${first?.id ?? ''}` : '/bags');
-      },
-      (names) => openPart(partToMend(names)),
-    ),
+  const save = form.submit(
+    async (result) => {
+      if (!isCount || !bag) return;
+      const now = clock.now();
+      const { containers, changes } = newBagRecords(
+        bag,
+        labelsFor(bag.label, bagCount, labels),
+        { places: garden.places.length, containers: garden.containers.length },
+        now,
+      );
+      const said = plantSaid(result, start);
+      const planted =
+        said === 'planted' && planting
+          ? plantingChanges(
+              planting,
+              containers.map((c) => ({ containerId: c.id, stationIds: c.stations.map((s) => s.id) })),
+              garden,
+              now,
+            )
+          : { changes: [], drafts: [] };
+      // what was said of a plant that is not in yet is kept as the bag's plan
+      const place = garden.places.find((known) => known.id === containers[0]?.placeId);
+      const cover = place?.cover ?? (bag.place.kind === 'new' ? bag.place.cover : 'open');
+      const planned = { ...plantOf(result), ...(planting ? { seedling: planting.seedling } : {}) };
+      const plans =
+        said === 'planned'
+          ? planChanges(
+              planned,
+              containers.map((c) => ({
+                containerId: c.id,
+                plantOn: proposedPlantingDay(garden, planned, cover, live, now),
+              })),
+              now,
+            )
+          : [];
+      const first = containers[0];
+      const words = bagCount === 1 ? `bag ${first?.label ?? ''} added` : `${bagCount} bags added`;
+      await saveRecords([...changes, ...planted.changes, ...plans], planted.drafts, words);
+      // the first bag of all: what one does with it now stands on the round
+      const isFirst = inUse.length === 0 && said === 'planted';
+      void navigate(isFirst ? '/round' : bagCount === 1 ? `/bags/${first?.id ?? ''}` : '/bags');
+    },
+    (names) => openPart(partToMend(names)),
   );
 
   return (

@@ -1,5 +1,6 @@
 import { Box } from '@mui/material';
 import type { ReactNode } from 'react';
+import { useOnce } from '../../ui/once.ts';
 
 /**
  * A bag's form: the first questions, the drawing of what they come to, the parts that can be said more of, and the buttons,
@@ -16,15 +17,16 @@ export function BagFormLayout({
   readonly preview: ReactNode;
   readonly parts: ReactNode;
   readonly buttons: ReactNode;
-  onSubmit(): void;
+  onSubmit(): unknown;
 }) {
+  const once = useOnce(onSubmit);
   return (
     <Box
       component="form"
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        onSubmit();
+        once();
       }}
       sx={{
         display: 'grid',

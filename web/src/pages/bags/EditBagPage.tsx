@@ -6,7 +6,6 @@ import type { Container } from '@rundel/core/records';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useFields } from '../../ui/form/index.ts';
-import { useOnce } from '../../ui/once.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { containersInUse, newId, useGarden, useUnitFormat } from '../../store/index.ts';
 import { BagFields } from './BagFields.tsx';
@@ -46,46 +45,44 @@ function EditBag({ container }: { readonly container: Container }) {
   const bag = bagOf(form);
   const [params] = useSearchParams();
   const [partId, openPart] = useState(() => partNamed(params.get('part')));
-  const save = useOnce(
-    form.submit(
-      async () => {
-        if (!bag) return;
-        const now = clock.now();
-        const { containers, changes } = newBagRecords(
-          bag,
-          [bag.label],
-          { places: garden.places.length, containers: 0 },
-          now,
-        );
-        // stations keep their identity, since plants and entries name them; more are added at the end
-        const stations = Array.from(
-          { length: bag.stations },
-          (_, i) => container.stations[i] ?? { id: newId('station') },
-        );
-        // optional fields that were emptied are gone: only what the form does not ask for is carried over
-        const { assumptions, gauges, tankId } = container;
-        const after = {
-          ...(assumptions ? { assumptions } : {}),
-          ...(gauges ? { gauges } : {}),
-          ...(tankId ? { tankId } : {}),
-          ...(containers[0] as Container),
-          id: container.id,
-          createdAt: container.createdAt,
-          order: container.order,
-          stations,
-        };
-        const place = changes.filter((change) => change.table === 'places');
-        await saveRecords(
-          [...place, { table: 'containers', before: container, after }],
-          live.some((e) => 'containerId' in e && e.containerId === container.id)
-            ? movedDrafts([{ before: container, after }], now)
-            : [],
-          `bag ${after.label} changed`,
-        );
-        void navigate(`/bags/${container.id}`);
-      },
-      (names) => openPart(partToMend(names)),
-    ),
+  const save = form.submit(
+    async () => {
+      if (!bag) return;
+      const now = clock.now();
+      const { containers, changes } = newBagRecords(
+        bag,
+        [bag.label],
+        { places: garden.places.length, containers: 0 },
+        now,
+      );
+      // stations keep their identity, since plants and entries name them; more are added at the end
+      const stations = Array.from(
+        { length: bag.stations },
+        (_, i) => container.stations[i] ?? { id: newId('station') },
+      );
+      // optional fields that were emptied are gone: only what the form does not ask for is carried over
+      const { assumptions, gauges, tankId } = container;
+      const after = {
+        ...(assumptions ? { assumptions } : {}),
+        ...(gauges ? { gauges } : {}),
+        ...(tankId ? { tankId } : {}),
+        ...(containers[0] as Container),
+        id: container.id,
+        createdAt: container.createdAt,
+        order: container.order,
+        stations,
+      };
+      const place = changes.filter((change) => change.table === 'places');
+      await saveRecords(
+        [...place, { table: 'containers', before: container, after }],
+        live.some((e) => 'containerId' in e && e.containerId === container.id)
+          ? movedDrafts([{ before: container, after }], now)
+          : [],
+        `bag ${after.label} changed`,
+      );
+      void navigate(`/bags/${container.id}`);
+    },
+    (names) => openPart(partToMend(names)),
   );
   const unknown = [
     CONTAINER_KINDS.some((k) => k.id === container.kindId) ? '' : 'a kind',

@@ -1,7 +1,8 @@
-import { Box, Button, TextField } from '@mui/material';
+import { Button, TextField } from '@mui/material';
 import type { TriedSize } from '@rundel/core/garden-state';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { InlineForm } from '../../../ui/form/index.ts';
 
 /** Sends a size on: so many bags of it, to be named and placed on the next screen. */
 export function SendBags({
@@ -29,12 +30,8 @@ export function SendBags({
     void navigate(`/bags/new?${query.toString()}`);
   };
   return (
-    <Box
-      component="form"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (isCount) send();
-      }}
+    <InlineForm
+      onSubmit={() => isCount && send()}
       sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start' }}
     >
       <TextField
@@ -49,6 +46,6 @@ export function SendBags({
       <Button type="submit" variant="contained" sx={{ minHeight: 56 }}>
         Set up {isCount && number > 1 ? `${number} of these` : 'this bag'}
       </Button>
-    </Box>
+    </InlineForm>
   );
 }

@@ -8,7 +8,7 @@ import {
   type DripSetting,
 } from '@rundel/core/water';
 import { useState } from 'react';
-import { FormFields, isWhole, useFields } from '../../../ui/form/index.ts';
+import { FormFields, InlineForm, isWhole, useFields } from '../../../ui/form/index.ts';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useUnitFormat, type Bag, type UnitFormat } from '../../../store/index.ts';
 import { WEEKDAYS } from '../../../text/rounds-text.ts';
@@ -48,14 +48,7 @@ export function DripLineForm({
     weekdays.length > 0 ? onSet(dripLineOf(values, weekdays)) : undefined,
   );
   return (
-    <Box
-      component="form"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
+    <InlineForm onSubmit={save}>
       <Box
         sx={{
           display: 'grid',
@@ -108,7 +101,7 @@ export function DripLineForm({
           </Button>
         )}
       </Box>
-    </Box>
+    </InlineForm>
   );
 }
 
