@@ -4,6 +4,7 @@ import { DEMO_EVENING, gannetSlip } from '../../demo/index.ts';
 import { settingsSchema, type Entry, type Garden, type Place, type Settings } from '../records/index.ts';
 import { canonical } from './canonical.ts';
 import {
+  asBegun,
   fieldsChanged,
   latestMoment,
   mergeGardens,
@@ -189,6 +190,18 @@ describe('settings of two devices', () => {
     const saved = withChanges(stored, asOpened, { ...asOpened, gardenName: 'Roof' }, MOMENTS[2] ?? '');
     expect(saved).toMatchObject({ units: 'us', gardenName: 'Roof' });
     expect(fieldsChanged(asOpened, saved)).toEqual(['gardenName', 'units']);
+  });
+
+  it('what a new garden merely begins with gives way to what was chosen before it, and what its grower chose does not', () => {
+    const old = { ...start, roundHours: [6], units: 'us' as const, changedAt: '2025-03-01T10:00:00.000Z' };
+    const fresh = asBegun(
+      { ...start, roundHours: [8, 18], units: 'uk', changedAt: '2026-03-01T10:00:00.000Z' },
+      ['units'],
+    );
+    for (const merged of [mergeSettings(old, fresh), mergeSettings(fresh, old)])
+      expect(merged).toMatchObject({ roundHours: [6], units: 'uk' });
+    const later = withChanges(fresh, fresh, { ...fresh, roundHours: [7] }, '2026-03-02T10:00:00.000Z');
+    expect(mergeSettings(old, later).roundHours).toEqual([7]);
   });
 
   it('nothing said is nothing changed', () => {

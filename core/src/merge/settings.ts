@@ -9,6 +9,19 @@ const STAMPS = new Set(['changedAt', 'stamps']);
 const isByName = (field: string): field is (typeof BY_NAME)[number] =>
   (BY_NAME as readonly string[]).includes(field);
 
+/** Before anything that a grower can have said. */
+const UNSAID = '1950-01-01T00:00:00.000Z';
+
+/**
+ * Settings that a garden begins with: what nobody chose gives way to whatever another device was told, however long before.
+ *
+ * @param chosen the fields that the grower was asked for
+ */
+export function asBegun(settings: Settings, chosen: readonly string[]): Settings {
+  const usual = [...fieldsOf(settings).keys()].filter((field) => !chosen.includes(field));
+  return { ...settings, stamps: Object.fromEntries(usual.map((field) => [field, UNSAID])) };
+}
+
 /** The settings as a list of fields: `units`, `assumptions.youngCheck`. */
 function fieldsOf(settings: Settings): ReadonlyMap<string, unknown> {
   const fields = new Map<string, unknown>();

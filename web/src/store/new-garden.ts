@@ -1,3 +1,4 @@
+import { asBegun } from '@rundel/core/merge';
 import { USUAL_SETTINGS, type Garden, type Settings } from '@rundel/core/records';
 import { newId } from './ids.ts';
 import { USUAL_SIGN } from './money.ts';
@@ -11,14 +12,17 @@ export function newGarden(
   const stamps = { createdAt: now, changedAt: now };
   const can = { id: newId('measure'), kind: 'can' as const, name: 'can', litres: 10, ...stamps };
   return {
-    settings: {
-      ...USUAL_SETTINGS,
-      roundHours: [...USUAL_SETTINGS.roundHours],
-      currency: USUAL_SIGN[chosen.units],
-      ...chosen,
-      wateringMeasureId: can.id,
-      changedAt: now,
-    },
+    settings: asBegun(
+      {
+        ...USUAL_SETTINGS,
+        roundHours: [...USUAL_SETTINGS.roundHours],
+        currency: USUAL_SIGN[chosen.units],
+        ...chosen,
+        wateringMeasureId: can.id,
+        changedAt: now,
+      },
+      Object.keys(chosen),
+    ),
     places: [{ id: newId('place'), name: 'Outside the door', cover: 'open', order: 0, ...stamps }],
     containers: [],
     varieties: [],
