@@ -2,6 +2,8 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { writeGardenFile } from '@rundel/core/garden-file';
+import { PhotoDb } from '../src/db/index.ts';
+import { DATABASE_NAMES } from '../src/store/garden-id.ts';
 import { DEMO_EVENING, demoWith, EMPTY, idOf, MAY_MORNING } from './gardens.ts';
 import { choose, dialog, fill, openApp, press } from './live.tsx';
 
@@ -51,6 +53,24 @@ describe('settings of a garden', () => {
     fireEvent.blur(field as HTMLElement);
     await waitFor(async () => expect((await stored()).settings.assumptions).toMatchObject({ risk: 0.1 }));
     expect(await screen.findByText(/You have changed 1/)).toBeTruthy();
+  });
+});
+
+describe('photographs that nothing names', () => {
+  it('are told with their size, and go only when they are let go; those of entries stay', async () => {
+    const bare = demoWith('7');
+    const [first, ...others] = bare.entries;
+    if (!first) throw new Error('The demo has entries.');
+    const garden = { ...bare, entries: [{ ...first, photoIds: ['pho_named00001'] }, ...others] };
+    const db = new PhotoDb(DATABASE_NAMES.demo);
+    const photo = (id: string) => ({ id, bytes: new ArrayBuffer(2_000_000), addedAt: DEMO_EVENING });
+    await db.photos.bulkPut(['pho_named00001', 'pho_loose00001', 'pho_loose00002'].map(photo));
+    await openApp('/files', garden, DEMO_EVENING);
+    await screen.findByText(/^2 photographs belong to no entry of this garden and take 4(\.0)? MB/);
+    await press('Let them go');
+    await waitFor(() => expect(screen.queryByText(/belong to no entry/)).toBeNull());
+    expect(await db.photos.toCollection().primaryKeys()).toEqual(['pho_named00001']);
+    db.close();
   });
 });
 

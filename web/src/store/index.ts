@@ -24,7 +24,7 @@ export { useAwayPlan, useDryDays, type AwayState } from './away.ts';
 export { canSaveItself, useAutoSave, useAutoSaving } from './auto-save.ts';
 export { tidy } from './tidy.ts';
 export { useStorageRoom } from './storage-room.ts';
-export { useAddPhotos, usePhotoUrl } from './photos.ts';
+export { useAddPhotos, useLoosePhotos, usePhotoUrl } from './photos.ts';
 export { useOffline } from './offline.ts';
 export { useCalendarFeed } from './calendar-feed.ts';
 export { useReminderChoice } from './reminding.ts';

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { PhotoDb, StorageError, storageError } from '../db/index.ts';
 import { shrinkPhotos } from '../workers/photo.ts';
+import { versionOf } from './bag-states-query.ts';
 import { useGarden } from './garden-context.tsx';
 import { newId } from './ids.ts';
 
@@ -35,6 +36,49 @@ export function useAddPhotos(): (files: readonly File[]) => Promise<readonly str
     }
     for (const { id, bytes } of photos) client.setQueryData(['photo', store.name, id], urlOf(bytes));
     return photos.map(({ id }) => id);
+  };
+}
+
+/** Photographs that no entry names, by their ids, and how much room they take. */
+interface LoosePhotos {
+  readonly ids: readonly string[];
+  readonly bytes: number;
+}
+
+/**
+ * Photographs of this device that nothing in the open garden names: of an entry that was never put down, or of a garden that was
+ * here before. They stay until the grower lets them go.
+ */
+export function useLoosePhotos(): { readonly loose: LoosePhotos | undefined; letGo(): Promise<void> } {
+  const { garden, setAside, store } = useGarden();
+  const client = useQueryClient();
+  const queryKey = ['loose-photos', store.name, versionOf(garden)] as const;
+  const { data } = useQuery({
+    queryKey,
+    queryFn: async (): Promise<LoosePhotos> => {
+      const named = new Set(garden.entries.flatMap(({ photoIds = [] }) => photoIds));
+      // a row that does not read may be read by a newer Rundel, and then wants its photographs
+      const unread = setAside.map(({ text = '' }) => text).join('\n');
+      const ids: string[] = [];
+      let bytes = 0;
+      await photosOf(store.name).photos.each((photo) => {
+        if (named.has(photo.id) || unread.includes(photo.id)) return;
+        ids.push(photo.id);
+        bytes += photo.bytes.byteLength;
+      });
+      return { ids, bytes };
+    },
+  });
+  return {
+    loose: data,
+    async letGo() {
+      try {
+        await photosOf(store.name).photos.bulkDelete([...(data?.ids ?? [])]);
+      } catch (cause) {
+        throw storageError(cause);
+      }
+      await client.invalidateQueries({ queryKey });
+    },
   };
 }
 

@@ -7,6 +7,7 @@ import {
   useGarden,
   useOffline,
   useSavedToFile,
+  useLoosePhotos,
   useStorageRoom,
 } from '../../store/index.ts';
 import { fileName, savedWords, sizeWords } from '../../text/file-text.ts';
@@ -40,6 +41,7 @@ export function SavePanel() {
       </Typography>
       <BySelf />
       <Room />
+      <LoosePhotos />
       <Offline />
     </Panel>
   );
@@ -84,6 +86,25 @@ function BySelf() {
         )}
         <OnceButton onPress={() => stop()}>Stop that</OnceButton>
       </Box>
+    </Box>
+  );
+}
+
+/** Photographs that nothing names take room that another could use. */
+function LoosePhotos() {
+  const { loose, letGo } = useLoosePhotos();
+  if (!loose || loose.ids.length === 0) return null;
+  const count = loose.ids.length;
+  return (
+    <Box sx={{ marginBlockStart: 1.5 }}>
+      <Typography>
+        {count === 1 ? 'One photograph belongs' : `${count} photographs belong`} to no entry of this garden
+        and {count === 1 ? 'takes' : 'take'} {sizeWords(loose.bytes)}: of something that was not put down, or
+        of a garden that was here before. What is let go of cannot be had back.
+      </Typography>
+      <OnceButton variant="outlined" onPress={letGo} sx={{ marginBlockStart: 0.5 }}>
+        {count === 1 ? 'Let it go' : 'Let them go'}
+      </OnceButton>
     </Box>
   );
 }
