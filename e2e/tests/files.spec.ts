@@ -174,6 +174,39 @@ test('a table is looked through before it is taken, twice is the same as once, a
   await expect(page.getByText(/2 of 3 rows would be put in the diary/)).toBeVisible();
 });
 
+/** How many sheets of A4 a page comes to. */
+async function sheetsOf(page: Page): Promise<number> {
+  const pdf = await page.pdf({ format: 'A4' });
+  return pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length ?? 0;
+}
+
+const SHEETS = [
+  { name: 'shopping', path: '/bench/shop', says: 'Shopping list', button: 'Print the list' },
+  { name: 'what goes into the cans', path: '/bench/batch', says: /in all, in/, button: 'Print for the walk' },
+  { name: 'planting steps', path: '/bench/depth', says: /First watering: /, button: 'Print it' },
+  { name: 'the round', path: '/files/paper', says: /^Found: dust-dry/, button: 'Print the sheet' },
+  { name: 'the helper’s days', path: '/season/away', says: /^Please come/, button: 'Print this sheet' },
+];
+
+test('shopping, cans, planting, round and helper come out on paper without what a finger presses', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await openFewBags(page);
+  for (const { name, path, says, button } of SHEETS) {
+    await page.emulateMedia({ media: 'screen' });
+    await visit(page, path);
+    if (path === '/files/paper') await page.getByRole('button', { name: 'The round as a sheet' }).click();
+    if (path === '/season/away') await page.getByLabel('Somebody could come and water').click();
+    await expect(page.getByRole('button', { name: button }), name).toBeVisible({ timeout: 30_000 });
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByText(says).first(), name).toBeVisible();
+    await expect(page.getByRole('button', { name: button }), name).toBeHidden();
+    await expect(page.getByRole('navigation'), name).toHaveCount(0);
+    expect(await sheetsOf(page), name).toBe(1);
+  }
+});
+
 test('labels print on their sheets without anything about them, and their codes open their bags', async ({
   page,
 }) => {
