@@ -13,7 +13,7 @@ type Sheet = (typeof SHEETS)[number]['id'];
 
 /** Sheets that are printed where they are worked out. */
 const ELSEWHERE: readonly { readonly to: string; readonly name: string }[] = [
-  { to: '/bench/planting', name: 'Planting steps' },
+  { to: '/bench/depth', name: 'Planting steps' },
   { to: '/bench/shop', name: 'Shopping list' },
   { to: '/bench/batch', name: 'Feed to mix' },
   { to: '/season/away', name: 'For whoever helps out' },
