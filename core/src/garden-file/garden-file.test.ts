@@ -227,6 +227,19 @@ describe('old garden files open to the figures that they had', () => {
       version: LATEST_VERSION,
     });
   });
+
+  it('of version 10 with a photograph, the moments of settings, a checksum and a row of another Rundel is written as it was read', () => {
+    const text = fixture('garden-v10.json');
+    const reading = readGardenFile(text);
+    if (reading.kind !== 'readable') throw new Error(reading.problem);
+    const { garden, setAside, warnings } = reading;
+    expect(warnings).toEqual([]);
+    expect(garden.entries.flatMap(({ photoIds = [] }) => photoIds)).toEqual(['pho_7hq2m0x9c4ab']);
+    expect(garden.settings.roundHours).toEqual([7, 19]);
+    expect(Object.keys(garden.settings.stamps ?? {})).toContain('units');
+    expect(setAside.map(({ id }) => id)).toEqual(['ent_ofanother1']);
+    expect(writeGardenFile(garden, reading.savedAt, setAside)).toBe(text);
+  });
 });
 
 describe('a damaged file', () => {
