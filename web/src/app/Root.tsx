@@ -69,8 +69,8 @@ function OpenedGarden({
   );
   // a whole screen is much to draw, and nobody waits to tap yet: it may be drawn in pieces. Later changes come at once
   const isOpened = useDeferredValue(state.kind !== 'loading');
-  // a round asks nothing of older seasons: it need not wait for them
-  const isRound = useLocation().pathname === '/round';
+  // a round and its stops ask nothing of older seasons: they need not wait for them
+  const isRound = /^\/round(\/con_|$)/.test(useLocation().pathname);
   if (!isOpened) return <Opening />;
   switch (state.kind) {
     case 'loading':
@@ -105,8 +105,8 @@ function OpenedGarden({
             <Shell gardenId={gardenId} onChange={change}>
               <Suspense fallback={<Waiting label="One moment…" />}>
                 {state.open.isWhole || isRound ? <Outlet /> : <Waiting label="Reading the older seasons…" />}
-                <Rest isPressing={!isRound} />
               </Suspense>
+              <Rest isPressing={!isRound} />
             </Shell>
             {state.open.lastChange && (
               <Suspense>
@@ -147,16 +147,17 @@ const Reminding = lazy(() => import('./Reminding.tsx'));
 
 /** Keeps what is shown: the file beside it up to date, and no database that nothing is in. */
 function Kept() {
-  const { store } = useGarden();
+  const { setAside, store } = useGarden();
+  const hasUnread = setAside.length > 0;
   const [isShown, setShown] = useState(false);
   useAutoSaving();
   useEffect(() => {
     const timer = setTimeout(() => {
-      told(store.settled().then(() => tidy(store)));
+      told(store.settled().then(() => tidy(store, hasUnread)));
       setShown(true);
     }, SHOWN_AFTER);
     return () => clearTimeout(timer);
-  }, [store]);
+  }, [hasUnread, store]);
   return isShown ? (
     <Suspense>
       <Reminding />

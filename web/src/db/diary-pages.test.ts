@@ -3,6 +3,7 @@ import { byTime, type Entry } from '@rundel/core/records';
 import { afterEach, describe, expect, it } from 'vitest';
 import { BUILD } from './build.ts';
 import { LOOSE, tidyDiary } from './diary-pages.ts';
+import { retryUnread } from './retry-unread.ts';
 import { GardenDb } from './garden-db.ts';
 import {
   CHECKED,
@@ -125,5 +126,35 @@ describe('rows that this app has checked', () => {
     expect(inOrder(recent?.garden.entries ?? [])).toEqual(inOrder([...demo.entries, ...longAgo]));
     expect(await readOlderEntries(db, finishedNow, '2025-01')).toEqual(older);
     expect((await trusting(db, '2020-01'))?.isWhole).toBe(true);
+  });
+});
+
+describe('rows that did not read', () => {
+  it('are tried again once by a newer app, and take their places when they read; the others stay aside', async () => {
+    const db = freshDb();
+    await writeGarden(db, demo, {
+      unread: [
+        {
+          table: 'entries',
+          id: 'ent_page0001',
+          problem: 'unknown',
+          text: JSON.stringify(aCheck(1, '2026-07-01')),
+        },
+        {
+          table: 'entries',
+          id: 'ent_hum',
+          problem: 'unknown',
+          text: '{"id":"ent_hummed001","kind":"hummed"}',
+        },
+        { table: 'songs', id: 'son_1', problem: 'unknown table', text: '{"id":"son_1"}' },
+        { table: 'entries', id: 'ent_cut', problem: 'cut short', text: '{"id":"ent_' },
+      ],
+    });
+    expect(await retryUnread(db, finishedNow, 'newer')).toBe(1);
+    expect(await retryUnread(db, finishedNow, 'newer')).toBe(0);
+    const read = await readGarden(db, finishedNow);
+    expect(read?.garden.entries.filter(({ id }) => id === 'ent_page0001')).toEqual([aCheck(1, '2026-07-01')]);
+    expect(read?.setAside.map(({ id }) => id)).toEqual(['ent_hum', 'son_1', 'ent_cut']);
+    expect(read?.writes).toBe(1);
   });
 });

@@ -1,4 +1,5 @@
 export { databaseOf, formerOf, goBack, moveTo, nextDatabase, settle } from './directory.ts';
+export { retryUnread } from './retry-unread.ts';
 export { PhotoDb, type StoredPhoto } from './photo-db.ts';
 export { BUILD } from './build.ts';
 export { LOOSE, tidyDiary } from './diary-pages.ts';

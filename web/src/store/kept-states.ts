@@ -13,7 +13,8 @@ interface Kept {
 
 /** What this device kept of an earlier visit; undefined where there is nothing, or an app before this one kept it. */
 export async function readLastStates(store: GardenStore): Promise<LastStates | undefined> {
-  const note = (await store.readNote(NOTE)) as Kept | undefined;
+  // what cannot be read is worked out anew; the garden beside it tells what is wrong
+  const note = (await store.readNote(NOTE).catch(() => undefined)) as Kept | undefined;
   return note?.build === BUILD ? (JSON.parse(note.text) as LastStates) : undefined;
 }
 

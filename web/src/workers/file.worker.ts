@@ -16,9 +16,11 @@ import {
   readGarden,
   rowsOf,
   StorageError,
+  retryUnread,
   storageError,
   tidyDiary,
   writeGarden,
+  type Draw,
   type StoredGarden,
 } from '../db/index.ts';
 import { packGarden, unpackGarden } from './archive.ts';
@@ -68,6 +70,8 @@ function drawn<T>(work: Generator<Progress, T, undefined>, onProgress: (progress
   }
 }
 
+const drawnQuietly: Draw = (work) => Promise.resolve(drawn(work, () => undefined));
+
 /** One file on its way in or out: read once, looked at, and put where it is to be. */
 export function createFileApi() {
   let file: ReadableFile | undefined;
@@ -104,7 +108,7 @@ export function createFileApi() {
   const stored = async (database: string): Promise<StoredGarden | undefined> => {
     const db = new GardenDb(database);
     try {
-      return await readGarden(db, (work) => Promise.resolve(drawn(work, () => undefined)));
+      return await readGarden(db, drawnQuietly);
     } finally {
       db.close();
     }
@@ -164,11 +168,17 @@ export function createFileApi() {
         db.close();
       }
     },
-    /** Puts what was written last into the pages of the diary. */
+    /**
+     * Tries rows again that an earlier Rundel could not read, and puts what was written last into the pages of the diary.
+     *
+     * @returns how many rows read now that did not
+     */
     async tidy(database: string): Promise<number> {
       const db = new GardenDb(database);
       try {
-        return await tidyDiary(db);
+        const found = await retryUnread(db, drawnQuietly);
+        await tidyDiary(db);
+        return found;
       } finally {
         db.close();
       }
