@@ -174,6 +174,76 @@ test('a table is looked through before it is taken, twice is the same as once, a
   await expect(page.getByText(/2 of 3 rows would be put in the diary/)).toBeVisible();
 });
 
+test('a chosen file is kept up to date by itself, and says so when it cannot be written', async ({
+  page,
+}) => {
+  // a real file of the browser's own, in place of one that a grower picks in a dialog
+  await page.addInitScript(() => {
+    Object.assign(globalThis, {
+      showSaveFilePicker: async () =>
+        (await navigator.storage.getDirectory()).getFileHandle('kept.zip', { create: true }),
+    });
+  });
+  await startOwnGarden(page);
+  await addTomatoBag(page);
+  await visit(page, '/files');
+  const size = () =>
+    page.evaluate(async () => {
+      const folder = await navigator.storage.getDirectory();
+      const file = await folder.getFileHandle('kept.zip').then(
+        (handle) => handle.getFile(),
+        () => undefined,
+      );
+      return file?.size ?? 0;
+    });
+  await page.getByRole('button', { name: 'Keep a file up to date' }).click();
+  await expect(page.getByText('“kept.zip” is kept up to date.')).toBeVisible();
+  await expect.poll(size).toBeGreaterThan(1000);
+  const before = await size();
+  await page.locator('body').press('/');
+  const line = page.getByRole('combobox', { name: /Find a bag/ });
+  await line.fill(
+    'note on 1: a note that makes the file longer, by some dozens of letters that do not repeat',
+  );
+  await line.press('Enter');
+  await page.clock.runFor(20_000);
+  await expect.poll(size).toBeGreaterThan(before);
+  // the disk goes away
+  await page.evaluate(() => {
+    FileSystemFileHandle.prototype.createWritable = () => Promise.reject(new Error('the disk is gone'));
+  });
+  await page.locator('body').press('Control+z');
+  await page.clock.runFor(20_000);
+  await expect(page.getByText(/could not be written: the disk is gone/)).toBeVisible();
+});
+
+test('a round that is due is reminded of once, and not in the quiet hours', async ({ page, context }) => {
+  await context.grantPermissions(['notifications']);
+  await page.addInitScript(() => {
+    const shown: string[] = [];
+    class Shown {
+      static readonly permission = 'granted';
+      static requestPermission = () => Promise.resolve('granted');
+      constructor(title: string) {
+        shown.push(title);
+      }
+    }
+    Object.assign(globalThis, { Notification: Shown, shown });
+  });
+  const shown = () => page.evaluate(() => (globalThis as unknown as { shown: readonly string[] }).shown);
+  await startOwnGarden(page);
+  await addTomatoBag(page);
+  await visit(page, '/files/calendar');
+  await page.getByLabel(/^Remind me when a round is due/).click();
+  await expect(page.getByText('Quiet', { exact: true })).toBeVisible();
+  await page.clock.runFor(10_000);
+  expect(await shown()).toEqual([]);
+  await page.clock.fastForward('47:00:00');
+  await page.clock.runFor(10_000);
+  await expect.poll(async () => (await shown()).length).toBe(1);
+  expect((await shown())[0]).toMatch(/^Round/);
+});
+
 /** How many sheets of A4 a page comes to. */
 async function sheetsOf(page: Page): Promise<number> {
   const pdf = await page.pdf({ format: 'A4' });
