@@ -1,2 +1,2 @@
 export { agendaOf, type AgendaItem } from './agenda.ts';
-export { remindersOf, type QuietHours, type Reminder } from './reminders.ts';
+export { afterQuiet, remindersOf, type QuietHours, type Reminder } from './reminders.ts';

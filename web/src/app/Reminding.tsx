@@ -1,4 +1,4 @@
-import { remindersOf, type Reminder } from '@rundel/core/agenda';
+import { afterQuiet, remindersOf, type Reminder } from '@rundel/core/agenda';
 import { useEffect, useMemo, useRef } from 'react';
 import { useCalendarFeed, useGarden, useReminderChoice } from '../store/index.ts';
 import { useAgenda } from '../ui/agenda.ts';
@@ -45,15 +45,25 @@ function useReminding(): void {
   }, [choice.quiet, clock, events, isOn]);
   useEffect(() => {
     if (!next) return undefined;
-    const wait = Math.min(LONGEST_TIMER, Math.max(0, Date.parse(next.at) - Date.parse(clock.now())));
-    const timer = setTimeout(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const waitUntil = (at: string) => {
+      const wait = Math.min(LONGEST_TIMER, Math.max(0, Date.parse(at) - Date.parse(clock.now())));
+      timer = setTimeout(remind, wait);
+    };
+    const remind = () => {
+      // a machine that slept wakes when it likes, also in the night
+      const now = clock.now();
+      const at = Date.parse(now) < Date.parse(next.at) ? next.at : afterQuiet(now, choice.quiet);
+      if (Date.parse(at) > Date.parse(now)) return waitUntil(at);
       const done = doneBefore();
-      if (done.includes(next.uid)) return;
+      if (done.includes(next.uid)) return undefined;
       localStorage.setItem(DONE, JSON.stringify([...done.slice(-50), next.uid]));
       void show(next.title, next.detail, next.uid).catch(() => undefined);
-    }, wait);
+      return undefined;
+    };
+    waitUntil(next.at);
     return () => clearTimeout(timer);
-  }, [clock, next]);
+  }, [choice.quiet, clock, next]);
 }
 
 function useFollowedCalendar(): void {
