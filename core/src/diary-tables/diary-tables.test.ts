@@ -103,6 +103,17 @@ describe('tables of the diary', () => {
     ]);
   });
 
+  it('halves and two units in one cell, as they would be typed into a field', () => {
+    const waterings =
+      'bag,day,water\n7,2026-07-01,½ gal\n7,2026-07-02,1 1/2\n7,2026-07-03,½ us gal\n7,2026-07-04,half\n';
+    const { drafts, refused } = read('waterings', waterings);
+    const gallon = expect.closeTo(1.893, 3) as number;
+    expect(drafts).toMatchObject([{ litres: gallon }, { litres: 1.5 }, { litres: gallon }]);
+    expect(refused.map(({ line }) => line)).toEqual([5]);
+    const [picked] = read('pickings', 'bag,day,weight\n7,2026-07-01,1 lb 4 oz\n').drafts;
+    expect(picked).toMatchObject({ kilograms: expect.closeTo(0.567, 3) as number });
+  });
+
   it('feeds by their name, in units of a dose', () => {
     const { drafts, refused } = read(
       'feeds',

@@ -10,7 +10,16 @@ import {
   type Garden,
   type LiveEntries,
 } from '../records/index.ts';
-import { parseMeasured, toSi, unitNamed, UNITS, type UnitName, type UnitSystem } from '../units/index.ts';
+import {
+  parseAmount,
+  parseMeasured,
+  parseNumber,
+  toSi,
+  unitNamed,
+  UNITS,
+  type UnitName,
+  type UnitSystem,
+} from '../units/index.ts';
 import { productOf } from './products.ts';
 import { COLUMNS, type ColumnId, type DiaryTable } from './tables.ts';
 
@@ -258,10 +267,18 @@ function amountIn(
 ): number | undefined {
   const [, figures = '', word = ''] = /^([\d.,+-]+)\s*(\p{L}[\p{L} ]*)?$/u.exec(text) ?? [];
   const number = numbers(figures);
+  if (number === undefined) return asTyped(text, fallback, system);
   const unit = word === '' ? fallback : unitNamed(word.trim(), system);
-  if (number === undefined || unit === undefined || UNITS[unit].quantity !== UNITS[fallback].quantity)
-    return undefined;
+  if (unit === undefined || UNITS[unit].quantity !== UNITS[fallback].quantity) return undefined;
   return toSi(number, unit);
+}
+
+/** What no column of plain numbers has, as it would be typed into a field: "½", "1½ gal", "1 lb 4 oz". */
+function asTyped(text: string, fallback: UnitName, system: UnitSystem): number | undefined {
+  const read = parseNumber(text);
+  if (read?.rest.trim() === '') return toSi(read.value, fallback);
+  const typed = parseAmount(text, UNITS[fallback].quantity === 'mass' ? 'crop' : 'water', system);
+  return typed.ok ? typed.amount.siValue : undefined;
 }
 
 /** A time of day in hours; noon where none is said. */
