@@ -164,10 +164,10 @@ function Found({
       {found.setAsideCount > 0 && (
         <Alert severity="warning" sx={{ marginBlockStart: 1.5 }}>
           {rowsWords('', found.setAsideCount).replace(/ of ""/, '')}{' '}
-          {found.setAsideCount === 1 ? 'does' : 'do'} not read.{' '}
-          {found.setAsideCount === 1 ? 'It is' : 'They are'} kept aside, go into every file that you save, and
-          count for nothing until a Rundel can read {found.setAsideCount === 1 ? 'it' : 'them'}; everything
-          else is opened.
+          {found.setAsideCount === 1
+            ? 'does not read. It is kept aside, goes into every file that you save, and counts for nothing until a Rundel can read it'
+            : 'do not read. They are kept aside, go into every file that you save, and count for nothing until a Rundel can read them'}
+          ; everything else is opened.
           <SetAsideList rows={found.setAside} />
         </Alert>
       )}
