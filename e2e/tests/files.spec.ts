@@ -221,13 +221,10 @@ test('a round that is due is reminded of once, and not in the quiet hours', asyn
   await context.grantPermissions(['notifications']);
   await page.addInitScript(() => {
     const shown: string[] = [];
-    class Shown {
-      static readonly permission = 'granted';
-      static requestPermission = () => Promise.resolve('granted');
-      constructor(title: string) {
-        shown.push(title);
-      }
-    }
+    const permission = { permission: 'granted', requestPermission: () => Promise.resolve('granted') };
+    const Shown = Object.assign(function (this: object, title: string) {
+      shown.push(title);
+    }, permission);
     Object.assign(globalThis, { Notification: Shown, shown });
   });
   const shown = () => page.evaluate(() => (globalThis as unknown as { shown: readonly string[] }).shown);
