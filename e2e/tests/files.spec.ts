@@ -205,7 +205,9 @@ test('a chosen file is kept up to date by itself, and says so when it cannot be 
   await line.fill(
     'note on 1: a note that makes the file longer, by some dozens of letters that do not repeat',
   );
+  await expect(page.getByRole('option', { name: /by some dozens of letters/ })).toBeVisible();
   await line.press('Enter');
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
   await page.clock.runFor(20_000);
   await expect.poll(size).toBeGreaterThan(before);
   // the disk goes away
@@ -213,6 +215,7 @@ test('a chosen file is kept up to date by itself, and says so when it cannot be 
     FileSystemFileHandle.prototype.createWritable = () => Promise.reject(new Error('the disk is gone'));
   });
   await page.locator('body').press('Control+z');
+  await expect(page.getByText(/^Undone: /)).toBeVisible();
   await page.clock.runFor(20_000);
   await expect(page.getByText(/could not be written: the disk is gone/)).toBeVisible();
 });
