@@ -1,4 +1,5 @@
 import { byTime, isOfItsSeason, type Entry } from '@rundel/core/records';
+import { groupedBy } from '@rundel/core/statistics';
 import type { GardenDb } from './garden-db.ts';
 
 /**
@@ -24,15 +25,8 @@ function pageOf(entry: Entry): string {
 
 /** Entries as pages. */
 export function* pagesOf(entries: readonly Entry[]): Generator<DiaryPage, void, undefined> {
-  const groups = new Map<string, Entry[]>();
-  for (const entry of entries) {
-    const month = pageOf(entry);
-    const group = groups.get(month);
-    if (group) group.push(entry);
-    else groups.set(month, [entry]);
-  }
-  for (const [month, group] of groups)
-    yield { month, count: group.length, text: JSON.stringify(group.sort(byTime)) };
+  for (const [month, group] of groupedBy(entries, pageOf))
+    yield { month, count: group.length, text: JSON.stringify([...group].sort(byTime)) };
 }
 
 /**
