@@ -161,11 +161,11 @@ export function costOf(
       });
   }
   const { hourValue } = garden.settings;
-  for (const entry of hourValue === undefined ? [] : entriesOfKind(live, 'worked')) {
+  for (const entry of entriesOfKind(live, 'worked')) {
     const among = shareAmong(entry.containerIds, container.id, garden.bagsInUse);
-    if (among === 0 || yearOf(entry) !== year) continue;
+    if (hourValue === undefined || among === 0 || yearOf(entry) !== year) continue;
     const minutes = entry.minutes / among;
-    lines.push({ what: 'work', price: (minutes / 60) * (hourValue ?? 0), how: { kind: 'minutes', minutes } });
+    lines.push({ what: 'work', price: (minutes / 60) * hourValue, how: { kind: 'minutes', minutes } });
   }
   return {
     containerId: container.id,

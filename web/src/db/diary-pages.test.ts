@@ -129,6 +129,9 @@ describe('rows that this app has checked', () => {
   });
 });
 
+/** A row whose id an entry in the pages has already. */
+const TAKEN: Entry = { ...aCheck(2, '2026-07-02'), id: demo.entries[0]?.id ?? '' };
+
 describe('rows that did not read', () => {
   it('are tried again once by a newer app, and take their places when they read; the others stay aside', async () => {
     const db = freshDb();
@@ -146,6 +149,7 @@ describe('rows that did not read', () => {
           problem: 'unknown',
           text: '{"id":"ent_hummed001","kind":"hummed"}',
         },
+        { table: 'entries', id: TAKEN.id, problem: 'another has its id', text: JSON.stringify(TAKEN) },
         { table: 'songs', id: 'son_1', problem: 'unknown table', text: '{"id":"son_1"}' },
         { table: 'entries', id: 'ent_cut', problem: 'cut short', text: '{"id":"ent_' },
       ],
@@ -154,7 +158,8 @@ describe('rows that did not read', () => {
     expect(await retryUnread(db, finishedNow, 'newer')).toBe(0);
     const read = await readGarden(db, finishedNow);
     expect(read?.garden.entries.filter(({ id }) => id === 'ent_page0001')).toEqual([aCheck(1, '2026-07-01')]);
-    expect(read?.setAside.map(({ id }) => id)).toEqual(['ent_hum', 'son_1', 'ent_cut']);
+    expect(read?.setAside.map(({ id }) => id)).toEqual(['ent_hum', TAKEN.id, 'son_1', 'ent_cut']);
+    expect(read?.garden.entries).toHaveLength(demo.entries.length + 1);
     expect(read?.writes).toBe(1);
   });
 });

@@ -26,11 +26,16 @@ export async function retryUnread(db: GardenDb, draw: Draw, build = BUILD): Prom
     keys.set(`${table} ${row.id}`, key);
   }
   const { rows } = await draw(checkingRows(tables));
-  return db.transaction('rw', [...Object.keys(rows), 'unread', 'device'], async () => {
+  return db.transaction('rw', [...Object.keys(rows), 'pages', 'unread', 'device'], async () => {
     let found = 0;
+    const pages = await db.pages.toArray();
+    // a row may have been set aside because another has its id
+    const isThere = async (table: string, id: string) =>
+      (await db.table(table).get(id)) !== undefined ||
+      (table === 'entries' && pages.some(({ text }) => text.includes(`"id":"${id}"`)));
     for (const [table, all] of Object.entries(rows))
       for (const row of all as readonly { readonly id: string }[]) {
-        if (await db.table(table).get(row.id)) continue;
+        if (await isThere(table, row.id)) continue;
         await db.table(table).add(row);
         await db.unread.delete(keys.get(`${table} ${row.id}`) ?? -1);
         found += 1;
