@@ -163,7 +163,13 @@ function DemoLine({ onLeave }: { onLeave(): void }) {
         Demo: a made-up yard in July
       </Box>
       <OnceButton onPress={() => toMorning()} sx={LINK}>
-        {isEvening ? 'To the next morning' : 'To the evening'}
+        {/* a phone has no room for more beside the way to one's own bags */}
+        <Box component="span" sx={{ display: { md: 'none' } }}>
+          {isEvening ? 'Next morning' : 'Evening'}
+        </Box>
+        <Box component="span" sx={{ display: { xs: 'none', md: 'inline' } }}>
+          {isEvening ? 'To the next morning' : 'To the evening'}
+        </Box>
       </OnceButton>
       <Button onClick={onLeave} sx={LINK}>
         My own bags
