@@ -1,5 +1,6 @@
 // The store's tests run against IndexedDB in memory.
 import 'fake-indexeddb/auto';
+import '../web/test/act.ts';
 import { vi } from 'vitest';
 
 // charts measure a page, and there is none to measure

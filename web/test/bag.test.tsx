@@ -33,7 +33,7 @@ describe('what is noted at a bag', () => {
       fill('Weight', weight, form);
       fill('How many', count, form);
       await press('Put in the diary', form);
-      expect(within(form).getByText(said)).toBeTruthy();
+      await within(form).findByText(said);
     }
     expect(await made()).toEqual([]);
     fill('Weight', '1 lb', form);
@@ -96,7 +96,7 @@ describe('what is noted at a bag', () => {
     const form = await dialog();
     fill('How much', '', form);
     await press('Given', form);
-    expect(within(form).getByText('Please give a number.')).toBeTruthy();
+    await within(form).findByText('Please give a number.');
     fill('How much', '1/2 green can', form);
     fireEvent.click(within(form).getByLabelText('Judged by eye'));
     await press('Given', form);
@@ -117,7 +117,7 @@ describe('what is noted at a bag', () => {
     fireEvent.click(within(form).getByLabelText('It was earlier'));
     fireEvent.change(await within(form).findByLabelText('Time'), { target: { value: '23:59' } });
     await press('Given', form);
-    expect(within(form).getByText('That is in the future.')).toBeTruthy();
+    await within(form).findByText('That is in the future.');
     expect(await made()).toEqual([]);
     fill('Time', '07:30', form);
     await press('Given', form);
@@ -135,7 +135,7 @@ describe('what is noted at a bag', () => {
     fireEvent.change(await within(form).findByLabelText('Time'), { target: { value: '08:15' } });
     fill('The watering that followed', '900 L', form);
     await press('Put in the diary', form);
-    expect(within(form).getByText(/cannot be right here/)).toBeTruthy();
+    await within(form).findByText(/cannot be right here/);
     fill('The watering that followed', '3 L', form);
     await press('Put in the diary', form);
     await gone();
@@ -152,7 +152,7 @@ describe('what is noted at a bag', () => {
     await press('Note');
     const form = await dialog();
     await press('Put in the diary', form);
-    expect(within(form).getByText('Write a word or two first.')).toBeTruthy();
+    await within(form).findByText('Write a word or two first.');
     fill('What you saw or did', '  leaves curl at noon ', form);
     await press('Put in the diary', form);
     await screen.findByText(/leaves curl at noon/);
@@ -184,7 +184,7 @@ describe('what is noted at a bag', () => {
     await press('Measure it');
     const form = await dialog();
     await press('Put in the diary', form);
-    expect(within(form).getByText('Give a height or a temperature.')).toBeTruthy();
+    await within(form).findByText('Give a height or a temperature.');
     fill(/^(Height|How high|Tip)|above the mix/i, '1.55 m', form);
     fill('How warm the mix is', '68 F', form);
     await press('Put in the diary', form);
@@ -208,7 +208,7 @@ describe('entries that were made', () => {
     ] as const) {
       fill('How much', typed, form);
       await press('Correct it', form);
-      expect(within(form).getByText(said)).toBeTruthy();
+      await within(form).findByText(said);
     }
     fill('How much', '2.5 L', form);
     await press('Correct it', form);
@@ -271,7 +271,7 @@ describe('what becomes of a bag', () => {
     const form = await dialog();
     fill('Name', ' ', form);
     await press('Save', form);
-    expect(within(form).getByText('Give it a name.')).toBeTruthy();
+    await within(form).findByText('Give it a name.');
     fill('Name', 'Terrace bag', form);
     await press('Save', form);
     await gone();

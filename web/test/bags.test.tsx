@@ -89,15 +89,15 @@ describe('places', () => {
     await press('Add a place');
     const form = await dialog();
     await press('Add it', form);
-    expect(within(form).getByText('Give it a name.')).toBeTruthy();
+    await within(form).findByText('Give it a name.');
     fill('Name', 'Outside the door', form);
     await press('Add it', form);
-    expect(within(form).getByText(/^There is something called .* already\.$/)).toBeTruthy();
+    await within(form).findByText(/^There is something called .* already\.$/);
     fill('Name', 'Glass lean-to', form);
     fill('A wire overhead, above the ground', '2.1 m', form);
     fill('Shade cloth or whitewash', '200', form);
     await press('Add it', form);
-    expect(within(form).getByText('From 0 to 90 %.')).toBeTruthy();
+    await within(form).findByText('From 0 to 90 %.');
     fill('Shade cloth or whitewash', '30', form);
     await press('Add it', form);
     await gone();

@@ -33,13 +33,13 @@ describe('measures of one’s own', () => {
     await press('Measure another');
     const form = await dialog();
     await press('Save', form);
-    expect(within(form).getByText('Give it a name: "green can".')).toBeTruthy();
+    await within(form).findByText('Give it a name: "green can".');
     await choose('What is it?', 'Hose');
     fill('Name', 'yard hose', form);
     fill('The bucket holds', '10 L', form);
     fill('Seconds to fill it', '0', form);
     await press('Save', form);
-    expect(within(form).getByText('Seconds, from 1 to 3600.')).toBeTruthy();
+    await within(form).findByText('Seconds, from 1 to 3600.');
     fill('Seconds to fill it', '40', form);
     await press('Save', form);
     await gone();
@@ -66,7 +66,7 @@ describe('what a season costs', () => {
     await press('Money spent');
     const form = await dialog();
     await press('Put in the diary', form);
-    expect(within(form).getByText('How much was it?')).toBeTruthy();
+    await within(form).findByText('How much was it?');
     fill('How much', '3.40', form);
     fireEvent.click(within(form).getByLabelText('Bag 7'));
     await press('Put in the diary', form);
@@ -85,7 +85,7 @@ describe('what a season costs', () => {
     ] as const) {
       fill('Minutes', typed, form);
       await press('Put in the diary', form);
-      expect(within(form).getByText(said)).toBeTruthy();
+      await within(form).findByText(said);
     }
     fill('Minutes', '45', form);
     await press('Put in the diary', form);
@@ -101,11 +101,11 @@ describe('what a season costs', () => {
     fill('Hours a day', '14', form);
     fill('Days', 'few', form);
     await press('Put in the diary', form);
-    expect(within(form).getByText(/does not read as a number/)).toBeTruthy();
+    await within(form).findByText(/does not read as a number/);
     fill('Days', '30', form);
     fill(/^A kilowatt-hour costs/, '', form);
     await press('Put in the diary', form);
-    expect(within(form).getByText('What does a kilowatt-hour cost?')).toBeTruthy();
+    await within(form).findByText('What does a kilowatt-hour cost?');
     fill(/^A kilowatt-hour costs/, '0.30', form);
     await press('Put in the diary', form);
     await gone();

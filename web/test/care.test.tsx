@@ -96,7 +96,7 @@ describe('a spray', () => {
     ]);
     await screen.findByText(/no picking before 19 Jul/);
     await press('Pick');
-    expect(within(await dialog()).getByText(/its label asks for 3 days/)).toBeTruthy();
+    await within(await dialog()).findByText(/its label asks for 3 days/);
   });
 
   it('without its water says nothing of its strength: it is asked for', async () => {
@@ -104,7 +104,7 @@ describe('a spray', () => {
     const form = await dialog();
     fill('So much of it', '1 tsp', form);
     await press('Put in the diary', form);
-    expect(within(form).getByText(/In how much water\?/)).toBeTruthy();
+    await within(form).findByText(/In how much water\?/);
   });
 });
 
@@ -136,7 +136,7 @@ describe('a bag that held a sick plant', () => {
     const form = await dialog();
     fireEvent.click(within(form).getByLabelText('Washed'));
     await press('Put in the diary', form);
-    expect(within(form).getByText('Say at least one thing that was done.')).toBeTruthy();
+    await within(form).findByText('Say at least one thing that was done.');
     fireEvent.click(within(form).getByLabelText('Dried right through'));
     await press('Put in the diary', form);
     await gone();

@@ -138,7 +138,9 @@ it('what the browser refuses to store is not shown, whatever the worker says', a
   });
   refuse.mockRestore();
   expect(open().garden.entries).toHaveLength(garden.entries.length);
-  expect(open().lastChange).toMatchObject({ label: 'The disk is full.', canUndo: false });
+  await waitFor(() =>
+    expect(open().lastChange).toMatchObject({ label: 'The disk is full.', canUndo: false }),
+  );
 });
 
 it('an undo that fails is told, and can be tried again', async () => {
@@ -150,7 +152,7 @@ it('an undo that fails is told, and can be tried again', async () => {
   await act(async () => {
     await expect(open().undo()).rejects.toThrow('No room.');
   });
-  expect(open().lastChange).toMatchObject({ label: 'No room.', canUndo: false });
+  await waitFor(() => expect(open().lastChange).toMatchObject({ label: 'No room.', canUndo: false }));
   expect(open().garden.entries).toHaveLength(garden.entries.length + 1);
   refuse.mockRestore();
   await act(() => open().undo());

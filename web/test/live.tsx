@@ -10,12 +10,13 @@ import { forgetWorkers } from '../src/store/bag-states-query.ts';
 import { GardenStore } from '../src/store/garden-store.ts';
 import { DATABASE_NAMES } from '../src/store/garden-id.ts';
 
-// React as it is developed with takes the stack of every element that it makes: a seventh of the time went into long ones
-Error.stackTraceLimit = 3;
-
 // what is hidden is looked through too: asking every element for its style takes most of the time; and a page whose modules
 // are read for the first time on a busy machine is waited for
-configure({ asyncUtilTimeout: 30_000, defaultHidden: true });
+configure({
+  asyncUtilTimeout: 30_000,
+  defaultHidden: true,
+  getElementError: (message) => new Error(message ?? 'It is not there.'),
+});
 
 /**
  * What an element looks like is not worked out here: it took a sixth of the time, for names of buttons that do not depend on

@@ -67,7 +67,7 @@ describe('the shed', () => {
       const form = await dialog();
       fill('How much came in', typed, form);
       await press('Into the shed', form);
-      expect(within(form).getByText(said)).toBeTruthy();
+      await within(form).findByText(said);
       expect(within(form).getByLabelText('How much came in').getAttribute('aria-invalid')).toBe('true');
       expect(await made()).toEqual([]);
     },
@@ -94,7 +94,7 @@ describe('the shed', () => {
     const form = await actOn('Saw a price');
     fill('In a pack of', '50 L', form);
     await press('Keep the price', form);
-    expect(within(form).getByText('What did it cost?')).toBeTruthy();
+    await within(form).findByText('What did it cost?');
     fill('Price', '7', form);
     await press('Keep the price', form);
     await screen.findByText(/priced/i);
@@ -156,7 +156,7 @@ describe('a thing that the list does not have', () => {
     const { app, form } = await own();
     for (const [label, value] of Object.entries(fields)) fill(label, value, form);
     await press('Save', form);
-    expect(within(form).getByText(said)).toBeTruthy();
+    await within(form).findByText(said);
     expect((await app.stored()).products).toEqual([]);
   });
 });

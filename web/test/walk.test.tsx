@@ -207,7 +207,7 @@ describe('a stop of the round', () => {
     ] as const) {
       fill('The whole bag weighs', typed, form);
       await press('Put in the diary', form);
-      expect(within(form).getByText(said)).toBeTruthy();
+      await within(form).findByText(said);
     }
     fill('The whole bag weighs', '21.5 kg', form);
     await press('Put in the diary', form);
@@ -252,7 +252,7 @@ describe('the walk', () => {
     fill('Coldest', '20', card);
     fill('Warmest', '12', card);
     await press('Add weather', card);
-    expect(within(card).getByText('The warmest cannot be colder than the coldest.')).toBeTruthy();
+    await within(card).findByText('The warmest cannot be colder than the coldest.');
     fill('Coldest', '50 F', card);
     fill('Warmest', '24', card);
     await press('Add weather', card);

@@ -22,7 +22,7 @@ describe('a day’s weather', () => {
       fill('Warmest', warmest, form);
       fill('Rain', rain, form);
       await press('Save', form);
-      expect(within(form).getByText(said)).toBeTruthy();
+      await within(form).findByText(said);
     }
     expect(await made()).toEqual([]);
     fill('Coldest', '46.4 F', form);
