@@ -1,10 +1,8 @@
-import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
+import { findChromium } from '../scripts/chromium.mjs';
 
 const PORT = 4631;
-const chromium =
-  process.env['CHROMIUM'] ??
-  ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path));
+const chromium = findChromium();
 
 /** Debian's Chromium against the real server and the built app; no browser of its own is downloaded. */
 export default defineConfig({

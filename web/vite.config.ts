@@ -1,5 +1,6 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
+import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 import { preloadPages, wholeOf } from './scripts/preload-pages.ts';
 import { townsAsset } from './scripts/towns-asset.ts';
@@ -44,6 +45,8 @@ export default defineConfig({
     preloadApp,
     preloadPages,
     townsAsset,
+    // once here and not by the server for each that asks; a plain server of files would not know what to do with them
+    ...(IS_STATIC ? [] : [compression({ algorithms: ['gzip'], include: /\.(js|css|json|svg)$/ })]),
     VitePWA({
       // a newer build waits until the grower takes it: nothing is swapped under what is being typed
       registerType: 'prompt',

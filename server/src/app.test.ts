@@ -3,6 +3,7 @@ import { request } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { createApp } from './app.ts';
 
@@ -14,6 +15,7 @@ beforeAll(async () => {
   mkdirSync(join(dist, 'assets'));
   writeFileSync(join(dist, 'index.html'), '<title>Rundel</title>');
   writeFileSync(join(dist, 'assets', 'a.js'), 'export {};');
+  writeFileSync(join(dist, 'assets', 'a.js.gz'), gzipSync('export {};'));
   const server = createApp(dist, { calendars: join(dist, 'calendars') }).listen(0, '127.0.0.1');
   await new Promise((done) => server.on('listening', done));
   address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
@@ -47,6 +49,16 @@ describe('the server', () => {
   it('keeps built files for ever and the page never', async () => {
     expect((await fetch(`${address}/assets/a.js`)).headers.get('cache-control')).toContain('immutable');
     expect((await fetch(address)).headers.get('cache-control')).toBe('no-cache');
+  });
+
+  it.each([
+    ['gzip', 'gzip'],
+    ['identity', null],
+  ])('sends what the build has packed to who takes %s', async (takes, encoding) => {
+    const answer = await fetch(`${address}/assets/a.js`, { headers: { 'Accept-Encoding': takes } });
+    expect(answer.headers.get('content-encoding')).toBe(encoding);
+    expect(answer.headers.get('content-type')).toContain('javascript');
+    expect(await answer.text()).toBe('export {};');
   });
 
   it.each(['/api/nothing', '/missing.js', '/assets/missing.js'])('says 404 for %s', async (path) => {
