@@ -60,7 +60,10 @@ for (const { themeName, sizes, rules } of RUNS) {
           if (size !== sizes[0] && known.has(view) && !OWN_LAYOUT.has(view)) continue;
           // a drawing is one picture with a name: what it is drawn of is checked by looking at it
           const axe = checker(page).exclude('svg[role="img"] > *');
-          const { violations } = await (rules ? axe.withRules([...rules]) : axe).analyze();
+          if (rules) axe.withRules([...rules]);
+          // colours are the same at every width
+          else if (size !== sizes[0]) axe.disableRules(['color-contrast']);
+          const { violations } = await axe.analyze();
           expect(
             violations.map(
               (v) => `${view}: ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`,

@@ -62,7 +62,13 @@ function useReminding(): void {
       return undefined;
     };
     waitUntil(next.at);
-    return () => clearTimeout(timer);
+    return () => {
+      clearTimeout(timer);
+      // the hour may strike while the bags are worked out for it, after which the next round is a later one
+      const now = Date.parse(clock.now());
+      const isDue = Date.parse(next.at) <= now && Date.parse(afterQuiet(clock.now(), choice.quiet)) <= now;
+      if (isDue) remind();
+    };
   }, [choice.quiet, clock, next]);
 }
 
