@@ -3,7 +3,7 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import type { EntryKind } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
-import { dialog, fill, openApp, press } from './live.tsx';
+import { dialog, fill, openApp, pause, press } from './live.tsx';
 
 const garden = demoWith('7', '12');
 const SEVEN = idOf(garden, '7');
@@ -90,5 +90,19 @@ describe('a form that is sent six times at once', () => {
     await screen.findByText(/Picked: 300 g/);
     for (let i = 0; i < 4; i++) fireEvent.keyDown(line, { key: 'Enter' });
     await waitFor(async () => expect((await made()).filter((e) => e.kind === 'picking')).toHaveLength(1));
+  });
+
+  it('a picking in the line that is doubtful is asked about once, and put down once', async () => {
+    const { made } = await openApp(`/bags/${SEVEN}`, garden, DEMO_EVENING);
+    fireEvent.keyDown(document.body, { key: '/' });
+    const line = await screen.findByRole('combobox', { name: /Find a bag/ });
+    fireEvent.change(line, { target: { value: 'picked 45 kg from 12' } });
+    await screen.findByText(/45\skg at one picking is much\.$/);
+    for (let i = 0; i < 4; i++) fireEvent.keyDown(line, { key: 'Enter' });
+    await screen.findByText(/is much\. Once more if it is right\./);
+    expect(await made()).toEqual([]);
+    await pause();
+    for (let i = 0; i < 4; i++) fireEvent.keyDown(line, { key: 'Enter' });
+    await waitFor(async () => expect(await made()).toMatchObject([{ kind: 'picking', kilograms: 45 }]));
   });
 });

@@ -2,7 +2,7 @@ import { Box, Dialog, InputBase, Typography } from '@mui/material';
 import { readCommand, type Command } from '@rundel/core/commands';
 import { useDeferredValue, useMemo, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { told, useBags, useGarden, useUnitFormat } from '../../store/index.ts';
+import { told, useBags, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { bagsWords } from '../../text/bag-text.ts';
 import { entryWords } from '../../text/entry-text.ts';
 import { momentProblem } from '../../text/moment-problem.ts';
@@ -24,6 +24,7 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
   const save = useSaveToFile();
   const [typed, setTyped] = useState('');
   const [active, setActive] = useState(0);
+  const [asked, setAsked] = useState<string>();
   const line = useDeferredValue(typed);
   const targets = useMemo(() => targetsOf(garden, bags, unitFormat), [bags, garden, unitFormat]);
   const named = useMemo(
@@ -58,9 +59,16 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
     }
     return undefined;
   }
+  const meant = bagsMeant(command?.bags ?? [], bags);
+  const picked = command?.drafts[0];
+  const doubt =
+    picked?.kind === 'picking'
+      ? pickingDoubt(picked, meant, picked.at, { garden, live, unitFormat })
+      : undefined;
   const put = useOnce(async ({ drafts, kind, bags: of }: Command) => {
+    if (doubt !== undefined && doubt !== asked) return setAsked(doubt);
     await record(drafts, `${kind} ${of.length === 1 ? `at ${of[0]?.label ?? ''}` : `at ${of.length} bags`}`);
-    onClose();
+    return onClose();
   });
   const go = (target: Target) => {
     onClose();
@@ -136,7 +144,12 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
       >
         {command && (
           <Row index={0} active={at} onTake={take}>
-            <Preview command={command} />
+            <Preview command={command} meant={meant} />
+            {doubt !== undefined && (
+              <Remark role="alert">
+                {doubt} {doubt === asked && 'Once more if it is right.'}
+              </Remark>
+            )}
           </Row>
         )}
         {results.map((target, i) => (
@@ -201,20 +214,17 @@ function Row({
   );
 }
 
+const bagsMeant = (named: Command['bags'], bags: readonly Bag[]): readonly Bag[] =>
+  named.flatMap(({ containerId }) => bags.filter(({ container }) => container.id === containerId));
+
 /** What would be put in the diary, before it is. */
-function Preview({ command }: { readonly command: Command }) {
-  const { garden, live, clock } = useGarden();
-  const { bags } = useBags();
+function Preview({ command, meant }: { readonly command: Command; readonly meant: readonly Bag[] }) {
+  const { garden, clock } = useGarden();
   const unitFormat = useUnitFormat();
-  const { drafts, bags: named, isShared, note } = command;
+  const { drafts, isShared, note } = command;
   const [first] = drafts;
   if (!first) return null;
-  const meant = named.flatMap(({ containerId }) =>
-    bags.filter(({ container }) => container.id === containerId),
-  );
   const as = { ...first, id: 'ent_preview', recordedAt: first.at } as Parameters<typeof entryWords>[0];
-  const doubt =
-    first.kind === 'picking' ? pickingDoubt(first, meant, first.at, { garden, live, unitFormat }) : undefined;
   const all = drafts.reduce(
     (sum, d) => sum + (d.kind === 'watering' ? d.litres : d.kind === 'picking' ? (d.kilograms ?? 0) : 0),
     0,
@@ -239,7 +249,6 @@ function Preview({ command }: { readonly command: Command }) {
         </Box>
       )}
       {note !== undefined && <Box sx={{ fontSize: '0.9rem' }}>With the note “{note}”.</Box>}
-      {doubt && <Remark role="alert">{doubt}</Remark>}
     </Box>
   );
 }
