@@ -1,7 +1,8 @@
 import { installWhenNeeded, run } from './install.mjs';
 
-/** Thousands of damaged files through the reader, and gardens that nobody has through every page: some minutes. */
+/** Thousands of damaged files through the reader, gardens that nobody has through every page, ten thousand merges: minutes. */
 installWhenNeeded();
-run('npx', ['vitest', 'run', 'core/src/garden-file/fuzz', 'web/test/fuzz', '--testTimeout=900000'], {
+const SUITES = ['core/src/garden-file/fuzz', 'core/src/merge', 'web/test/fuzz'];
+run('npx', ['vitest', 'run', ...SUITES, '--testTimeout=900000'], {
   env: { ...process.env, RUNDEL_FUZZ: 'whole' },
 });
