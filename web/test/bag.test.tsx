@@ -40,9 +40,7 @@ describe('what is noted at a bag', () => {
     fill('How many', '4', form);
     await press('Put in the diary', form);
     // of so small a fruit that is much: it is asked once, and kept all the same
-    expect(
-      within(form).getByText(/4 tomato fruit usually weigh about .* Press again if it is right\./),
-    ).toBeTruthy();
+    await within(form).findByText(/4 tomato fruit usually weigh about .* Press again if it is right\./);
     await pause();
     await press('Put in the diary', form);
     await screen.findByText(/^Picked: 1 lb \(454\sg\), 4 fruit$/);
@@ -80,9 +78,7 @@ describe('what is noted at a bag', () => {
     expect(await made()).toEqual([]);
     fill('Weight', '45 kg', form);
     await press('Put in the diary', form);
-    expect(
-      within(form).getByText(/45\skg at one picking is much\. Press again if it is right\./),
-    ).toBeTruthy();
+    await within(form).findByText(/45\skg at one picking is much\. Press again if it is right\./);
     expect(await made()).toEqual([]);
     await pause();
     await press('Put in the diary', form);
