@@ -4,15 +4,15 @@
  */
 import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
-import { ROOT } from './install.mjs';
+import { ROOT, TSC } from './install.mjs';
 
 const CACHE = 'node_modules/.cache/check';
 mkdirSync(`${ROOT}/${CACHE}`, { recursive: true });
 
-function run(name, ...args) {
+function run(name, command, ...args) {
   const started = Date.now();
   return new Promise((done) => {
-    const child = spawn('npx', args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
     let said = '';
     child.stdout.on('data', (text) => (said += text));
     child.stderr.on('data', (text) => (said += text));
@@ -28,7 +28,8 @@ function run(name, ...args) {
 const types = (name, project) =>
   run(
     name,
-    'tsc',
+    'node',
+    TSC,
     '-p',
     project,
     '--incremental',
@@ -39,7 +40,16 @@ const types = (name, project) =>
 const results = await Promise.all([
   types('types of core', 'core'),
   types('types', 'web/tsconfig.all.json'),
-  run('lint', 'eslint', '--cache', '--cache-location', `${CACHE}/lint`, '.'),
-  run('tests of what changed', 'vitest', 'run', '--changed', '--passWithNoTests', '--exclude', 'web/test/**'),
+  run('lint', 'npx', 'eslint', '--cache', '--cache-location', `${CACHE}/lint`, '.'),
+  run(
+    'tests of what changed',
+    'npx',
+    'vitest',
+    'run',
+    '--changed',
+    '--passWithNoTests',
+    '--exclude',
+    'web/test/**',
+  ),
 ]);
 process.exit(results.every(Boolean) ? 0 : 1);
