@@ -137,6 +137,14 @@ describe('a line in plain words', () => {
     expect(reading.kind === 'unfinished' && reading.problem).toMatch(expected as string | RegExp);
   });
 
+  it('need not name the only bag there is, but a name that is none is still asked about', () => {
+    const only = { bags: BAGS.slice(3, 4) };
+    expect(short('watered 1 3/4 L yesterday', only)).toEqual([['watering', '7', 1.75]]);
+    expect(short('check dry', only)).toEqual([['check', '7', finger(2)]]);
+    const strange = read('picked 450 g from the loft', only);
+    expect(strange.kind === 'unfinished' && strange.problem).toMatch(/No bag or place here is called “loft”/);
+  });
+
   it('is read in the grower’s own units', () => {
     const us = { system: 'us' } as const;
     expect(short('watered 7 1 gal', us)).toEqual([['watering', '7', 3.785]]);

@@ -65,7 +65,11 @@ export function readCommand(line: string, context: CommandContext): CommandReadi
   if ('problem' in amounts) return unfinished(amounts.problem);
   const found = kind === 'check' ? readFinding(amounts) : undefined;
   const { count, rest } = kind === 'picking' ? bareCount(amounts, context.bags) : { ...amounts };
-  const { bags, rest: left } = readBags(found?.rest ?? rest, context.bags);
+  const named = readBags(found?.rest ?? rest, context.bags);
+  const left = named.rest;
+  // where there is but one, nobody calls it by its name
+  const isOnlyOne = context.bags.length === 1 && strangeIn(left).length === 0;
+  const bags = named.bags.length === 0 && isOnlyOne ? context.bags : named.bags;
   if (bags.length === 0) return unfinished(noBag(left, context.bags));
   const note = leftover(left, text);
   const base = (bag: NamedBag) => ({
@@ -251,9 +255,12 @@ function readNote(text: string, verb: string, { bags, now }: CommandContext): Co
   };
 }
 
+/** The words of which nothing was made. */
+const strangeIn = (left: string) => left.split(/[\s,;]+/).filter((word) => word !== '' && !FILLERS.has(word));
+
 function noBag(left: string, bags: readonly NamedBag[]): string {
   if (bags.length === 0) return 'There is no bag yet.';
-  const strange = left.split(/[\s,;]+/).filter((word) => word !== '' && !FILLERS.has(word));
+  const strange = strangeIn(left);
   const labels = bags
     .slice(0, 4)
     .map(({ label }) => label)

@@ -38,7 +38,12 @@ export default function UndoBar() {
         ) : undefined
       }
       // below the garden's line, from which the next thing may be put down
-      sx={{ top: isPhone ? 46 : 8, bottom: 'auto' }}
+      // and behind a dialog that is open, whose first lines it would hide; what went wrong is told above everything
+      sx={({ zIndex }) => ({
+        top: isPhone ? 46 : 8,
+        bottom: 'auto',
+        ...(lastChange.canUndo && { zIndex: zIndex.modal - 1 }),
+      })}
       slotProps={{
         content: {
           sx: {
