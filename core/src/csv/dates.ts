@@ -19,10 +19,22 @@ export function readDate(text: string, order: DateOrder): Day | undefined {
   return isDay(found) ? found : undefined;
 }
 
-/** The order in which the most dates read; between two that read as many, the one by which days follow one another; then the likeliest. */
-export function guessDateOrder(texts: readonly string[], likeliest: readonly DateOrder[]): DateOrder {
+/**
+ * The order in which the most dates read; between two that read as many, the one by which days follow one another; then the
+ * likeliest.
+ *
+ * @param latest a later day is none that was written down
+ * @example
+ * guessDateOrder(['07/12/2026', '08/11/2026'], ['dmy', 'mdy'], '2026-09-01')
+ * // => 'mdy'
+ */
+export function guessDateOrder(
+  texts: readonly string[],
+  likeliest: readonly DateOrder[],
+  latest: Day = '9999-12-31',
+): DateOrder {
   const orders = likeliest.map((order) => {
-    const days = texts.flatMap((text) => readDate(text, order) ?? []);
+    const days = texts.flatMap((text) => readDate(text, order) ?? []).filter((day) => day <= latest);
     const steps = days.slice(1).filter((day, i) => Math.abs(daysBetween(days[i] as Day, day)) === 1);
     return { order, read: days.length, steps: steps.length };
   });

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, gannetSlip } from '../../demo/index.ts';
 import { readCsv } from '../csv/index.ts';
 import { liveEntries, type EntryOf } from '../records/index.ts';
+import type { UnitSystem } from '../units/index.ts';
 import {
   DIARY_TABLES,
   guessDiaryMapping,
@@ -17,10 +18,10 @@ const live = liveEntries(garden.entries);
 const KINDS = { pickings: 'picking', checks: 'check', waterings: 'watering', feeds: 'fed' } as const;
 const at = { system: 'metric' as const, now: DEMO_EVENING };
 
-function read(table: DiaryTable, text: string, from: typeof live = []) {
+function read(table: DiaryTable, text: string, from: typeof live = [], system: UnitSystem = 'metric') {
   const csv = readCsv(text);
-  const mapping = guessDiaryMapping(table, csv);
-  return { mapping, ...readDiaryTable(table, csv, mapping, garden, from, at) };
+  const mapping = guessDiaryMapping(table, csv, { ...at, system });
+  return { mapping, ...readDiaryTable(table, csv, mapping, garden, from, { ...at, system }) };
 }
 
 describe('tables of the diary', () => {
@@ -34,6 +35,30 @@ describe('tables of the diary', () => {
     expect(back.drafts).toHaveLength(entries.length);
     // into the garden that they came from nothing new is put
     expect(read(table, text, live)).toMatchObject({ drafts: [], known: entries.length });
+  });
+
+  it.each([
+    ['metric', 'kilogram', 'litre', 'dmy'],
+    ['uk', 'pound', 'imperialGallon', 'dmy'],
+    ['us', 'pound', 'usGallon', 'mdy'],
+  ] as const)(
+    'a grower who writes %s means %s and %s where nothing is said, and dates as %s',
+    (system, weight, water, order) => {
+      const { mapping, drafts } = read('pickings', 'Date,Bag,Weight\n06/05/2026,7,2\n', [], system);
+      expect(mapping).toMatchObject({ unit: weight, dateOrder: order });
+      expect((drafts as EntryOf<'picking'>[])[0]?.kilograms).toBeCloseTo(weight === 'pound' ? 0.907 : 2, 3);
+      expect(read('waterings', 'Date,Bag,Water\n06/05/2026,7,2\n', [], system).mapping.unit).toBe(water);
+    },
+  );
+
+  it.each(DIARY_TABLES)('%s come back the same to a grower of other units', (table) => {
+    const back = read(table, writeDiaryTable(table, garden, live), live, 'us');
+    expect(back).toMatchObject({ drafts: [], refused: [] });
+  });
+
+  it('a date that is still to come is none that was written down', () => {
+    const { mapping } = read('pickings', 'Date,Bag,Weight\n06/12/2026,7,2\n07/08/2026,7,2\n');
+    expect(mapping.dateOrder).toBe('mdy');
   });
 
   it('pickings come back with their weight and count', () => {

@@ -14,6 +14,7 @@ import {
   parseAmount,
   parseMeasured,
   parseNumber,
+  fieldUnit,
   toSi,
   unitNamed,
   UNITS,
@@ -55,13 +56,6 @@ const NEEDED: Readonly<Record<DiaryTable, readonly ColumnId[]>> = {
   feeds: ['bag', 'day', 'product', 'amount'],
 };
 
-const USUAL_UNIT: Readonly<Record<DiaryTable, UnitName>> = {
-  pickings: 'kilogram',
-  checks: 'kilogram',
-  waterings: 'litre',
-  feeds: 'gram',
-};
-
 /** Units that a table's bare numbers may be in. */
 export const TABLE_UNITS: Readonly<Record<DiaryTable, readonly UnitName[]>> = {
   pickings: ['kilogram', 'gram', 'pound', 'ounce'],
@@ -70,8 +64,27 @@ export const TABLE_UNITS: Readonly<Record<DiaryTable, readonly UnitName[]>> = {
   feeds: ['gram'],
 };
 
-/** A first guess at the columns of a file, by their headings and what stands in them. */
-export function guessDiaryMapping(table: DiaryTable, { headings, rows }: CsvTable): DiaryMapping {
+/** What bare numbers of a table are in where nothing tells: a bag on a scale and a feed are read in one unit alone. */
+const usualUnit = (table: DiaryTable, system: UnitSystem): UnitName =>
+  table === 'pickings'
+    ? fieldUnit(system, 'crop')
+    : table === 'waterings'
+      ? fieldUnit(system, 'water')
+      : (TABLE_UNITS[table][0] as UnitName);
+
+/** In the order in which growers of each system write the parts of a date. */
+const DATE_ORDERS: Readonly<Record<UnitSystem, readonly DateOrder[]>> = {
+  metric: ['ymd', 'dmy', 'mdy'],
+  uk: ['ymd', 'dmy', 'mdy'],
+  us: ['ymd', 'mdy', 'dmy'],
+};
+
+/** A first guess at the columns of a file, by their headings, by what stands in them, and by how its grower writes. */
+export function guessDiaryMapping(
+  table: DiaryTable,
+  { headings, rows }: CsvTable,
+  { system, now }: { readonly system: UnitSystem; readonly now: string },
+): DiaryMapping {
   const taken = new Set<string>();
   const columns = Object.fromEntries(
     COLUMNS[table].map((id) => {
@@ -83,15 +96,19 @@ export function guessDiaryMapping(table: DiaryTable, { headings, rows }: CsvTabl
     }),
   ) as Partial<Record<ColumnId, string>>;
   const measured = columns[table === 'waterings' ? 'litres' : 'kilograms'] ?? '';
-  const named = /\b(g|gram|grams|kg|lbs?|oz|ml|gal|gallons?|pounds?|ounces?)\b/i.exec(measured)?.[1];
-  const unit = named === undefined ? undefined : unitNamed(named, 'metric');
+  const named =
+    /\b(g|grams?|kg|kilos?|kilograms?|lbs?|oz|ml|l|lit(?:re|er)s?|gal|gallons?|pounds?|ounces?)\b/i.exec(
+      measured,
+    )?.[1];
+  const unit = named === undefined ? undefined : unitNamed(named, system);
   return {
     columns,
     dateOrder: guessDateOrder(
       rows.map((row) => row[columns.day ?? ''] ?? ''),
-      ['ymd', 'dmy', 'mdy'],
+      DATE_ORDERS[system],
+      dayOf(now),
     ),
-    unit: unit && TABLE_UNITS[table].includes(unit) ? unit : USUAL_UNIT[table],
+    unit: unit && TABLE_UNITS[table].includes(unit) ? unit : usualUnit(table, system),
   };
 }
 

@@ -76,6 +76,7 @@ export function ReadTable({
 }) {
   const { garden, live, clock, record, store } = useGarden();
   const unitFormat = useUnitFormat();
+  const { system } = unitFormat;
   const [csv, setCsv] = useState<CsvTable>();
   const [mapping, setMapping] = useState<DiaryMapping>();
   useEffect(() => {
@@ -86,18 +87,18 @@ export function ReadTable({
       const isHere = Object.values(remembered?.columns ?? {}).every(
         (h) => h === '' || read.headings.includes(h),
       );
-      const guess = guessDiaryMapping(table, read);
+      const guess = guessDiaryMapping(table, read, { system, now: clock.now() });
       setCsv(read);
       setMapping(remembered && isHere ? ({ ...guess, ...remembered } as DiaryMapping) : guess);
     };
     void open();
-  }, [file, store, table]);
+  }, [clock, file, store, system, table]);
   const reading = useMemo(
     () =>
       csv && mapping && isWholeMapping(table, mapping)
-        ? readDiaryTable(table, csv, mapping, garden, live, { system: unitFormat.system, now: clock.now() })
+        ? readDiaryTable(table, csv, mapping, garden, live, { system, now: clock.now() })
         : undefined,
-    [clock, csv, garden, live, mapping, table, unitFormat.system],
+    [clock, csv, garden, live, mapping, system, table],
   );
   const isTable = csv !== undefined && csv.headings.length > 1 && csv.rows.length > 0;
   const submit = async () => {
