@@ -99,7 +99,7 @@ describe('a form that is sent six times at once', () => {
     fireEvent.change(line, { target: { value: 'picked 45 kg from 12' } });
     await screen.findByText(/45\skg at one picking is much\.$/);
     for (let i = 0; i < 4; i++) fireEvent.keyDown(line, { key: 'Enter' });
-    await screen.findByText(/is much\. Once more if it is right\./);
+    await screen.findByText(/is much\. Press again if it is right\./);
     expect(await made()).toEqual([]);
     await pause();
     for (let i = 0; i < 4; i++) fireEvent.keyDown(line, { key: 'Enter' });

@@ -43,8 +43,14 @@ const COUNTED: Readonly<Record<string, string>> = {
 
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
+/** Two parts of one amount: "1 lb 4 oz", "1 lb and 4 oz". */
+const JOINED = /^[\s,+&]*(?:and\s*)?$/;
+/** What is said of two bags in one line would be taken for the sum, of each. */
+const TWO = { problem: 'Two amounts: say them one after another, each with its bag.' };
+
 /**
- * Reads amounts: weights, volumes, so many of the grower's own measures, so many fruits. "1 lb 4 oz" is one weight.
+ * Reads amounts: weights, volumes, so many of the grower's own measures, so many fruits. "1 lb 4 oz" is one weight; two that stand
+ * apart are refused.
  *
  * @param text in small letters
  */
@@ -78,23 +84,38 @@ export function readAmounts(
     words.push(own[0].trim());
     rest = cut(rest, own.index, own[0].length);
   }
-  for (const match of [...rest.matchAll(pattern)]) {
-    const [whole, figures = '', word = ''] = match;
+  const whole = rest;
+  /** where an amount of each quantity stands */
+  const stands = new Map<string, readonly [from: number, to: number]>(
+    own ? [['volume', [own.index, own.index + 1]]] : [],
+  );
+  const isApart = (quantity: string, from: number, to: number): boolean => {
+    const [start, end] = stands.get(quantity) ?? [];
+    if (start === undefined || end === undefined) return false;
+    return quantity === 'count' || !JOINED.test(whole.slice(Math.min(to, end), Math.max(from, start)));
+  };
+  for (const match of [...whole.matchAll(pattern)]) {
+    const [amount, figures = '', word = ''] = match;
     const number = numberOf(figures, system);
     if (word === '%') {
       if (typeof number === 'number') said.percent = number;
-      rest = rest.replace(whole, ' ');
+      rest = rest.replace(amount, ' ');
       continue;
     }
     const unit = unitNamed(word, system);
     const quantity = unit && UNITS[unit].quantity;
     if (!FRUITS.test(word) && quantity !== 'mass' && quantity !== 'volume') continue;
     if (typeof number !== 'number') return number;
+    const of = FRUITS.test(word) ? 'count' : (quantity ?? '');
+    const [from, to] = [match.index, match.index + amount.length];
+    if (isApart(of, from, to)) return TWO;
+    const [start = from, end = to] = stands.get(of) ?? [];
+    stands.set(of, [Math.min(from, start), Math.max(to, end)]);
     if (FRUITS.test(word)) said.count = Math.round(number);
     else if (unit && quantity === 'mass') said.kilograms = (said.kilograms ?? 0) + toSi(number, unit);
     else if (unit) said.litres = (said.litres ?? 0) + toSi(number, unit);
-    words.push(whole.trim());
-    rest = rest.replace(whole, ' ');
+    words.push(amount.trim());
+    rest = rest.replace(amount, ' ');
   }
   return { ...said, rest, ...(words.length > 0 ? { asEntered: words.join(' + ').slice(0, 60) } : {}) };
 }

@@ -131,6 +131,12 @@ describe('a line in plain words', () => {
     ['picked 450 kg from 7', /No bag gives that at once/],
     ['watered 7 900 L', /No bag takes 900 L/],
     ['picked 1,250 g from 7', /a thousand and more/],
+    ['picked 1 lb from 7 and 2 lb from 12', /Two amounts/],
+    ['picked 3 tomatoes from 7, 4 tomatoes from 12', /Two amounts/],
+    ['watered 3 1 can and 4 2 L', /Two amounts/],
+    ['picked 1 lb and 4 oz from 12', [['picking', '12', 0.567, undefined]]],
+    ['watered 7 1 can and 2 L', [['watering', '7', 11]]],
+    ['watered 7 2 L + 1 can', [['watering', '7', 11]]],
   ] as const)('%s', (line, expected) => {
     if (Array.isArray(expected)) return expect(short(line)).toEqual(expected);
     const reading = read(line);
@@ -141,6 +147,7 @@ describe('a line in plain words', () => {
     const only = { bags: BAGS.slice(3, 4) };
     expect(short('watered 1 3/4 L yesterday', only)).toEqual([['watering', '7', 1.75]]);
     expect(short('check dry', only)).toEqual([['check', '7', finger(2)]]);
+    expect(short('picked 3', only)).toEqual([['picking', '7', undefined, 3]]);
     const strange = read('picked 450 g from the loft', only);
     expect(strange.kind === 'unfinished' && strange.problem).toMatch(/No bag or place here is called “loft”/);
   });

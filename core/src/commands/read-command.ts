@@ -189,7 +189,7 @@ function bareCount(
   const numbers = [...rest.matchAll(/(?<![\p{L}\d])\d{1,4}(?![\p{L}\d])/gu)];
   const strange = numbers.filter(([number]) => !known.has(number));
   const [only] = strange;
-  return strange.length === 1 && only && numbers.length > 1
+  return strange.length === 1 && only && (numbers.length > 1 || bags.length === 1)
     ? {
         count: Number(only[0]),
         rest: `${rest.slice(0, only.index)} ${rest.slice(only.index + only[0].length)}`,

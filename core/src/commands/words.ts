@@ -12,6 +12,7 @@ export type SaidKind = (typeof VERBS)[number]['kind'];
 export const FILLERS: ReadonlySet<string> = new Set([
   'a',
   'an',
+  'each',
   'the',
   'of',
   'from',

@@ -147,7 +147,7 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
             <Preview command={command} meant={meant} />
             {doubt !== undefined && (
               <Remark role="alert">
-                {doubt} {doubt === asked && 'Once more if it is right.'}
+                {doubt} {doubt === asked && 'Press again if it is right.'}
               </Remark>
             )}
           </Row>
