@@ -4,7 +4,7 @@
  */
 import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
-import { ROOT, TSC } from './install.mjs';
+import { ROOT } from './install.mjs';
 
 const CACHE = 'node_modules/.cache/check';
 mkdirSync(`${ROOT}/${CACHE}`, { recursive: true });
@@ -28,8 +28,8 @@ function run(name, command, ...args) {
 const types = (name, project) =>
   run(
     name,
-    'node',
-    TSC,
+    'npx',
+    'tsc',
     '-p',
     project,
     '--incremental',
@@ -40,7 +40,7 @@ const types = (name, project) =>
 const results = await Promise.all([
   types('types of core', 'core'),
   types('types', 'web/tsconfig.all.json'),
-  run('lint', 'npx', 'eslint', '--cache', '--cache-location', `${CACHE}/lint`, '.'),
+  run('lint', 'npx', 'oxlint', '-c', 'oxlint.config.mjs'),
   run(
     'tests of what changed',
     'npx',

@@ -5,8 +5,6 @@ import { join, resolve } from 'node:path';
 
 /** Plain Node, no packages: these scripts run before anything is installed. */
 export const ROOT = resolve(import.meta.dirname, '..');
-/** The compiler that checks types is the quick one; what reads code by its types, as the linter, takes the one before it. */
-export const TSC = join('node_modules', 'typescript-native', 'bin', 'tsc');
 const STAMP = join(ROOT, 'node_modules', '.rundel-installed');
 
 /** Runs a command in the project's root with its output shown; ends the process when it fails. */

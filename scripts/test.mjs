@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
-import { build, installWhenNeeded, ROOT, TSC } from './install.mjs';
+import { build, installWhenNeeded, ROOT } from './install.mjs';
 
 installWhenNeeded();
 const CHROMIUM = ensureChromium();
@@ -51,12 +51,12 @@ function read(file) {
 
 await Promise.all([
   // the longest first
-  check('lint', 'npx', ['eslint', '.']),
-  check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),
-  check('types', 'node', [TSC, '-p', 'web/tsconfig.all.json']),
   check('nothing unused', 'npx', ['knip', '--no-progress']),
+  check('types', 'npx', ['tsc', '-p', 'web/tsconfig.all.json']),
   // by itself, without what a browser or Node has
-  check('types of core', 'node', [TSC, '-p', 'core']),
+  check('types of core', 'npx', ['tsc', '-p', 'core']),
+  check('lint', 'npx', ['oxlint', '-c', 'oxlint.config.mjs']),
+  check('format', 'npx', ['oxfmt', '--check']),
 ]);
 
 step('unit tests', 'npx', [

@@ -20,7 +20,8 @@ const DOSE_UNIT: Partial<Record<UnitName, FeedUnit>> = {
 };
 
 export type DoseReading =
-  { readonly ok: true; readonly value: FeedAmount } | { readonly ok: false; readonly reason: NotRead };
+  | { readonly ok: true; readonly value: FeedAmount }
+  | { readonly ok: false; readonly reason: NotRead };
 
 /**
  * Reads how much of a product, as people write it: "12", "2½ handfuls", "3 us tablespoons", "1,5 kg", "½ cup". A bare number

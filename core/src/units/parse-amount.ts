@@ -15,7 +15,8 @@ export interface Amount {
 export type NotRead = 'empty' | 'not-a-number' | 'two-readings' | 'unknown-unit' | 'wrong-quantity';
 
 export type AmountResult =
-  { readonly ok: true; readonly amount: Amount } | { readonly ok: false; readonly reason: NotRead };
+  | { readonly ok: true; readonly amount: Amount }
+  | { readonly ok: false; readonly reason: NotRead };
 
 /**
  * Reads an amount as people type it: "38", "38 L", "10 gal", "1 1/2 in", "13½″", "0,45 kg", "5 ft 6 in", "1 lb 4 oz".

@@ -5,7 +5,15 @@ export type UnitSystem = 'metric' | 'us' | 'uk';
 
 /** What an amount is for decides its unit: a bag and a spoon are both volumes, but nobody says "0.015 L". */
 export type Purpose =
-  'bag' | 'water' | 'size' | 'depth' | 'height' | 'crop' | 'weight' | 'temperature' | 'rain';
+  | 'bag'
+  | 'water'
+  | 'size'
+  | 'depth'
+  | 'height'
+  | 'crop'
+  | 'weight'
+  | 'temperature'
+  | 'rain';
 
 interface Choice {
   readonly unit: UnitName;

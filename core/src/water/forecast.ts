@@ -26,7 +26,9 @@ export interface WaterForecast {
   readonly hoursToWilting: { readonly [K in keyof Range]: number | undefined };
   /** local time of the last round before the chance of being dry passes the risk; `now` when that is this one */
   readonly nextCheck:
-    { readonly kind: 'now' } | { readonly kind: 'at'; readonly at: string } | { readonly kind: 'later' };
+    | { readonly kind: 'now' }
+    | { readonly kind: 'at'; readonly at: string }
+    | { readonly kind: 'later' };
 }
 
 /** What brings a check forward, whatever the estimate says. */

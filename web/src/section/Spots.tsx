@@ -3,7 +3,15 @@ import type { Scene } from './scene.ts';
 
 /** The parts of a drawing that can be touched to say more of them. */
 export type SpotId =
-  'fill' | 'mulch' | 'mix' | 'holes' | 'water' | 'support' | 'ball' | 'companions' | 'place';
+  | 'fill'
+  | 'mulch'
+  | 'mix'
+  | 'holes'
+  | 'water'
+  | 'support'
+  | 'ball'
+  | 'companions'
+  | 'place';
 
 export interface Spot {
   readonly id: SpotId;

@@ -166,7 +166,8 @@ export class GardenStore {
       const written: RecordChange[] = [];
       for (const change of rows) {
         const current = (await db.table(change.table).get(change.after.id)) as
-          RecordOf<TableName> | undefined;
+          | RecordOf<TableName>
+          | undefined;
         const after = { ...this.met(change, current) } as RecordOf<TableName>;
         await db.table(change.table).put(after);
         written.push({ ...change, after } as RecordChange);

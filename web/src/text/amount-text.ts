@@ -38,7 +38,8 @@ export interface AmountRule {
 
 /** What reading a field came to: its value, or what is wrong in a sentence for beside the field. */
 export type Read<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: string };
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly problem: string };
 
 /** An amount that was typed: in inner units, and as it stood in the field. */
 export interface Typed {

@@ -8,7 +8,8 @@ import { findCause } from '../trouble/causes/index.ts';
 export interface LookOut {
   readonly what: string;
   readonly why:
-    { readonly kind: 'last-year'; readonly on: Day } | { readonly kind: 'nearby'; readonly on: Day };
+    | { readonly kind: 'last-year'; readonly on: Day }
+    | { readonly kind: 'nearby'; readonly on: Day };
 }
 
 /** What was seen nearby is worth looking for as long, days. */

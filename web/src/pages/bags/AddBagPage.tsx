@@ -98,7 +98,7 @@ function AddBagForm() {
     if (variety.cropId !== cropId) setText.current('cropId', variety.cropId);
     if (variety.habitId !== habitId) setText.current('habitId', variety.habitId);
     // only when another is named: what is chosen after that stays chosen
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [varietyName]);
   const [partId, openPart] = useState<PartId>();
   const bag = bagOf({ fields: bagFields(texts, context), values });

@@ -75,7 +75,15 @@ const EDITED_SPOTS = ['support', 'fill', 'mulch', 'mix', 'water', 'place'] as co
 const READ_DIALOGS_AFTER = 2500;
 
 type Dialog =
-  NewEntryKind | 'check' | 'plant' | 'template' | 'gauge' | 'carry' | 'spray' | 'clean' | 'test-leaf';
+  | NewEntryKind
+  | 'check'
+  | 'plant'
+  | 'template'
+  | 'gauge'
+  | 'carry'
+  | 'spray'
+  | 'clean'
+  | 'test-leaf';
 
 /** Dialogs that an address can open. */
 const ASKED_BY_ADDRESS: readonly Dialog[] = ['spray', 'clean', 'test-leaf'];

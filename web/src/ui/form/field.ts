@@ -50,7 +50,7 @@ export interface Field<T> {
 }
 
 // each form has fields of many types, and a field is both read and written by its own
-// eslint-disable-next-line @typescript-eslint/no-explicit-any
+// oxlint-disable-next-line typescript/no-explicit-any
 export type Fields = Readonly<Record<string, Field<any>>>;
 export type ValueOf<F> = F extends Field<infer T> ? T : never;
 export type ValuesOf<F extends Fields> = { readonly [K in keyof F]: ValueOf<F[K]> };

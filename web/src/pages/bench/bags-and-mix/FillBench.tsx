@@ -34,7 +34,7 @@ export default function FillBench() {
     const containerIds = params.get('bags')?.split(',');
     change({ ...(mixId === null ? {} : { mixId }), ...(containerIds ? { containerIds } : {}) });
     setParams({}, { replace: true });
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [asked]);
   const scoops = scoopsOf(garden);
   const assumed = resolveAssumed(garden.settings.assumptions);
