@@ -3,7 +3,8 @@ import { propertiesOf } from '../src/garden-state/index.ts';
 import { type Garden, entrySchema, liveEntries, type Entry, type EntryOf } from '../src/records/index.ts';
 import { dayOf } from '../src/calendar/index.ts';
 import { findProduct } from '../src/products/index.ts';
-import { DEMO_EVENING, gannetSlip } from './index.ts';
+import { DEMO_EVENING } from './evening.ts';
+import { gannetSlip } from './gannet-slip.ts';
 
 const demo = gannetSlip(1);
 const live = liveEntries(demo.entries);

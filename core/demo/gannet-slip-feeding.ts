@@ -60,7 +60,13 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
   const chance = chanceFrom(seed + 77);
   const id = (of: IdOf) => `${ID_PREFIXES[of]}_${chance.letters(12)}`;
   const entries: Entry[] = [];
-  const put = (draft: Draft) => entries.push({ ...draft, id: id('entry'), recordedAt: draft.at } as Entry);
+  // with its time beside each, since to read it anew for each bag took most of the time
+  const timed = garden.entries.map((entry) => ({ at: Date.parse(entry.at), entry }));
+  const put = (draft: Draft) => {
+    const entry = { ...draft, id: id('entry'), recordedAt: draft.at } as Entry;
+    entries.push(entry);
+    timed.push({ at: Date.parse(entry.at), entry });
+  };
   const today = dayOf(evening);
   const stamp = momentAt('2026-05-12', 20, evening);
   const own: OwnRegime = {
@@ -95,7 +101,8 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
     put({ kind: 'regime', at: at(planted, 20), containerId: container.id, regimeId: regime.id });
     const set = SEEN_SET[label];
     if (set) put({ kind: 'stage', at: at(set, 18.5), containerId: container.id, stage: 'set' });
-    const live = [...garden.entries, ...entries].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+    const live = [...timed].sort((a, b) => a.at - b.at).map(({ entry }) => entry);
+    const waterings = garden.entries.filter((e) => e.kind === 'watering' && e.containerId === container.id);
     const { stageDates } = bagFeeding(garden, container, properties, live, today, warmth);
     const case_ = feedingCaseOf(container, occupants, live, garden, stageDates, regime, planted);
     for (const feed of plannedFeeds(case_, planted, addDays(today, -1), DEFAULT_ASSUMED)) {
@@ -104,9 +111,7 @@ export function feedingOfSlip(garden: Garden, seed: number, evening: string): Fe
       const product = findProduct(feed.productId);
       const dose = step && doseOfStep(step, product);
       if (!dose || !product) continue;
-      const watering = garden.entries.find(
-        (e) => e.kind === 'watering' && e.containerId === container.id && dayOf(e.at) === feed.day,
-      );
+      const watering = waterings.find((e) => dayOf(e.at) === feed.day);
       const isStore = product.feed?.form === 'two-part';
       const waterLitres = isStore ? 12 : watering?.kind === 'watering' ? watering.litres : USUAL_LITRES;
       const bag = {

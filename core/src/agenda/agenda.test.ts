@@ -4,7 +4,7 @@ import { GardenEngine, type BagState } from '../garden-state/index.ts';
 import { agendaOf, remindersOf, type AgendaItem } from './index.ts';
 import { afterQuiet } from './reminders.ts';
 
-const garden = gannetSlip(2);
+const garden = gannetSlip(3);
 const ids = garden.containers.map(({ id }) => id);
 const states = new GardenEngine(garden)
   .states(ids, DEMO_EVENING, {})

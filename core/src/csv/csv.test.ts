@@ -70,7 +70,7 @@ describe('numbers of a table', () => {
 });
 
 describe('the tables of a garden', () => {
-  const garden = gannetSlip(2);
+  const garden = gannetSlip(3);
   const tables = gardenTables(garden);
 
   it('have every row and field, as another library reads them', () => {

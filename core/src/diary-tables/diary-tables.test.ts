@@ -13,7 +13,7 @@ import {
   type DiaryTable,
 } from './index.ts';
 
-const garden = gannetSlip(2);
+const garden = gannetSlip(3);
 const live = liveEntries(garden.entries);
 const KINDS = { pickings: 'picking', checks: 'check', waterings: 'watering', feeds: 'fed' } as const;
 const at = { system: 'metric' as const, now: DEMO_EVENING };

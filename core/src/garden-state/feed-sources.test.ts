@@ -32,7 +32,7 @@ describe('the months on the labels of what is in a mix', () => {
 });
 
 describe('how strong a feed was', () => {
-  const slip = gannetSlip(5);
+  const slip = gannetSlip(3);
   const fed = (more: Partial<EntryOf<'fed'>>): EntryOf<'fed'> => ({
     kind: 'fed',
     id: 'ent_fed00001',

@@ -13,7 +13,7 @@ import { bagWater, siteOf } from './bag-state.ts';
 import { propertiesOf, waterBagOf } from './properties.ts';
 import { occupantsOf } from '../plants/index.ts';
 
-const slip = gannetSlip(5);
+const slip = gannetSlip(3);
 const live = liveEntries(slip.entries);
 const today = '2026-07-16';
 const warmth = warmthOf(live, slip.settings);

@@ -22,7 +22,7 @@ import { feedsAsCsv, readFeedsCsv, shedUnit } from './feeds-csv.ts';
 import { readRegime, readStep, stepFormOf, type StepForm } from './regime-form.ts';
 
 const scoops = scoopsOf({ settings: { units: 'metric', assumptions: {} }, measures: [] });
-const garden = gannetSlip(4);
+const garden = gannetSlip(3);
 const live = liveEntries(garden.entries);
 const now = '2026-07-16T18:00:00.000+01:00';
 
