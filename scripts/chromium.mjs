@@ -1,5 +1,6 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 
 /** Debian's Chromium without a window takes a third less of the machine than the one with it; either will do. */
 const PACKAGES = ['chromium-headless-shell', 'chromium'];
@@ -33,3 +34,12 @@ export function ensureChromium() {
   }
   return path;
 }
+
+/** Begins with installing Chromium when it is missing, while this process does something else. Resolves when that has ended, well or not. */
+export function beginWithChromium() {
+  if (findChromium()) return Promise.resolve();
+  const child = spawn(process.execPath, [fileURLToPath(import.meta.url)], { stdio: 'inherit' });
+  return new Promise((done) => child.on('close', done));
+}
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) ensureChromium();

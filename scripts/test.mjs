@@ -2,11 +2,12 @@ import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ensureChromium } from './chromium.mjs';
+import { beginWithChromium, ensureChromium } from './chromium.mjs';
 import { build, installWhenNeeded, ROOT } from './install.mjs';
 
+// the browser is needed last
+const browserIsThere = beginWithChromium();
 installWhenNeeded();
-const CHROMIUM = ensureChromium();
 // plain lines in a log: no colours, no dot for each test
 process.env.NO_COLOR = '1';
 delete process.env.FORCE_COLOR;
@@ -74,6 +75,8 @@ counts.failed += unit
   : 1;
 
 build();
+await browserIsThere;
+const CHROMIUM = ensureChromium();
 step('browser tests', 'npx', ['playwright', 'test', '--reporter=list,json'], {
   cwd: join(ROOT, 'e2e'),
   env: { ...process.env, CHROMIUM, PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, 'browser.json') },

@@ -337,7 +337,9 @@ test.describe('with the server stopped', () => {
     server.kill();
     await new Promise((done) => server.on('exit', done));
     await page.goto(`${address}/round?garden=demo`);
-    await page.getByRole('button', { name: /barely damp/ }).click();
+    await page.getByRole('button', { name: /^dry / }).click();
+    await page.getByRole('button', { name: 'Given' }).click();
+    await expect(page.getByText(/^Watering at /)).toBeVisible();
     for (const [path, heading] of [
       ['/bags', 'Bags'],
       ['/season', 'Season'],
@@ -352,6 +354,10 @@ test.describe('with the server stopped', () => {
     }
     await page.getByRole('button', { name: 'Make an address to follow' }).click();
     await expect(page.getByText(/The server cannot be reached/)).toBeVisible();
+    // what was done meanwhile is there
+    await page.goto(`${address}/round?garden=demo`);
+    const stops = page.getByRole('navigation', { name: 'Stops of this round' });
+    await expect(stops.getByText(/had/)).toHaveCount(1, { timeout: 20_000 });
   });
 });
 

@@ -100,34 +100,6 @@ test.describe('the round of the demo', () => {
   });
 });
 
-test.describe('without a network', () => {
-  test.use({ serviceWorkers: 'allow' });
-
-  test('goes on without a network: reload, look, drink, and it is all there afterwards', async ({
-    page,
-    context,
-  }) => {
-    await openFewBags(page);
-    await page.evaluate(async () => {
-      await navigator.serviceWorker.ready;
-    });
-    await page.reload();
-    await context.setOffline(true);
-    await page.goto('/round');
-    await page.getByRole('button', { name: /^dry / }).click();
-    await page.getByRole('button', { name: 'Given' }).click();
-    await expect(page.getByText(/^Watering at /)).toBeVisible();
-    await page.getByRole('link', { name: 'Tally' }).click();
-    await expect(page.getByTestId('total')).toContainText('kg');
-    await context.setOffline(false);
-    await page.goto('/round');
-    await expect(page.getByRole('navigation', { name: 'Stops of this round' }).getByText(/had/)).toHaveCount(
-      1,
-      { timeout: 20_000 },
-    );
-  });
-});
-
 test.describe('what is under a finger stays there', () => {
   for (const [name, size] of [
     ['at a desk', { width: 1280, height: 800 }],
