@@ -32,7 +32,7 @@ export async function startOwnGarden(page: Page, units: 'metric' | 'us' | 'uk' =
 
 /** Adds the bag of the walk-through: a 38 L fabric bag with a tomato of 34 cm, planted today. */
 export async function addTomatoBag(page: Page, label = '1'): Promise<void> {
-  await page.goto('/bags/new');
+  await visit(page, '/bags/new');
   await page.getByLabel('Size on the label').fill('38 L');
   await say(page, 'Number or name', label);
   await page.getByLabel('Height of the plant').fill('34 cm');
@@ -67,11 +67,11 @@ interface DemoFile {
 }
 
 /** Opens the demo with a few of its bags, for tests to which their number does not matter: a third of the work. */
-export async function openFewBags(page: Page): Promise<void> {
+export async function openFewBags(page: Page, few: readonly string[] = FEW): Promise<void> {
   await page.route('**/demo/gannet-slip.json', async (route) => {
     const path = new URL('../../web/public/demo/gannet-slip.json', import.meta.url);
     const demo = JSON.parse(readFileSync(path, 'utf8')) as DemoFile;
-    const containers = demo.containers.filter(({ label }) => FEW.includes(label));
+    const containers = demo.containers.filter(({ label }) => few.includes(label));
     const kept = new Set(containers.map(({ id }) => id));
     const entries = demo.entries.filter((e) => e.containerId === undefined || kept.has(e.containerId));
     await route.fulfill({ json: { ...demo, containers, entries } });

@@ -88,7 +88,10 @@ test.describe('a walk over ten bags', () => {
     context,
   }) => {
     test.setTimeout(120_000);
-    await openDemo(page);
+    await openFewBags(
+      page,
+      CHECKS.map(({ label }) => label),
+    );
     await page.evaluate(async () => {
       await navigator.serviceWorker.ready;
     });
