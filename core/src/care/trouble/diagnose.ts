@@ -109,12 +109,15 @@ export function diagnose(
       Math.log(prior) + said.reduce((sum, { sign, how }) => sum + signPull(of, sign, how, assumed), 0),
     ]),
   );
+  const candidates = [...chances.keys()];
+  const shares = [...chances.values()];
+  const bearings = bearingsOf(candidates, said, record, assumed);
   const order = [...chances].sort((a, b) => b[1] - a[1]);
   const ranked = order.map(([of, chance]) => ({
     id: candidateId(of),
     cause: of === UNKNOWN_CAUSE ? undefined : of,
     chance,
-    ...(chance > LEAST_CHANCE ? reasonsOf(of, said, record, chances, assumed) : NO_REASONS),
+    ...(chance > LEAST_CHANCE ? reasonsOf(candidates.indexOf(of), bearings, shares) : NO_REASONS),
   }));
   const [first] = ranked;
   return {
@@ -134,32 +137,50 @@ export function diagnose(
   };
 }
 
-/** What speaks for and against a cause: how much likelier each thing is under it than under the others, by their chances. */
-function reasonsOf(
-  of: Candidate,
+/** One thing that was said or is known, and the logarithm by which it makes each cause likelier, in the order of the causes. */
+interface Bearing {
+  readonly by: Reason['by'];
+  readonly pulls: readonly number[];
+}
+
+/** All that may be a reason, and how it bears on each cause. */
+function bearingsOf(
+  candidates: readonly Candidate[],
   said: readonly Said[],
   record: BagRecord,
-  chances: ReadonlyMap<Candidate, number>,
   assumed: Assumed,
+): readonly Bearing[] {
+  const bearing = (by: Reason['by'], pullOf: (of: Candidate) => number): Bearing => ({
+    by,
+    pulls: candidates.map(pullOf),
+  });
+  return [
+    ...said.flatMap(({ sign, how }) =>
+      how === 'unmarked' || how === 'elsewhere'
+        ? []
+        : [bearing({ kind: 'sign', id: sign.id, how }, (of) => signPull(of, sign, how, assumed))],
+    ),
+    ...(Object.keys(record.factors) as FactorId[]).map((id) =>
+      bearing({ kind: 'factor', id }, (of) => factorPull(of, id, record)),
+    ),
+    bearing({ kind: 'around' }, (of) => aroundPull(of, record)),
+    bearing({ kind: 'before' }, (of) => beforePull(of, record)),
+  ];
+}
+
+/** What speaks for and against a cause: how much likelier each thing is under it than under the others, by their chances. */
+function reasonsOf(
+  at: number,
+  bearings: readonly Bearing[],
+  chances: readonly number[],
 ): Pick<RankedCause, 'for' | 'against'> {
-  const others = [...chances].filter(([other]) => other !== of);
-  const rest = others.reduce((sum, [, chance]) => sum + chance, 0) || 1;
-  const against = (pullOf: (other: Candidate) => number) =>
-    pullOf(of) - Math.log(others.reduce((sum, [other, c]) => sum + (c / rest) * Math.exp(pullOf(other)), 0));
-  const reasons: Reason[] = said.flatMap(({ sign, how }) =>
-    how === 'unmarked' || how === 'elsewhere'
-      ? []
-      : [
-          {
-            by: { kind: 'sign' as const, id: sign.id, how },
-            pull: against((other) => signPull(other, sign, how, assumed)),
-          },
-        ],
-  );
-  for (const id of Object.keys(record.factors) as FactorId[])
-    reasons.push({ by: { kind: 'factor', id }, pull: against((other) => factorPull(other, id, record)) });
-  reasons.push({ by: { kind: 'around' }, pull: against((other) => aroundPull(other, record)) });
-  reasons.push({ by: { kind: 'before' }, pull: against((other) => beforePull(other, record)) });
+  const others = chances.flatMap((chance, i) => (i === at ? [] : [{ chance, i }]));
+  const rest = others.reduce((sum, { chance }) => sum + chance, 0) || 1;
+  const reasons: readonly Reason[] = bearings.map(({ by, pulls }) => {
+    const pullOf = (i: number) => pulls[i] ?? 0;
+    const elsewhere = others.reduce((sum, { chance, i }) => sum + (chance / rest) * Math.exp(pullOf(i)), 0);
+    return { by, pull: pullOf(at) - Math.log(elsewhere) };
+  });
   const strongest = (list: readonly Reason[]) =>
     [...list].sort((a, b) => Math.abs(b.pull) - Math.abs(a.pull)).slice(0, REASONS);
   return {
