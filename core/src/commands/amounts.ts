@@ -1,5 +1,8 @@
 import {
+  litresIn,
+  MEASURE_UNIT,
   parseNumber,
+  parseTime,
   settledNumber,
   toSi,
   unitNamed,
@@ -38,6 +41,10 @@ const COUNTED: Readonly<Record<string, string>> = {
   ten: '10',
   eleven: '11',
   twelve: '12',
+  fifteen: '15',
+  twenty: '20',
+  thirty: '30',
+  forty: '40',
   dozen: '12',
 };
 
@@ -118,6 +125,69 @@ export function readAmounts(
     rest = rest.replace(amount, ' ');
   }
   return { ...said, rest, ...(words.length > 0 ? { asEntered: words.join(' + ').slice(0, 60) } : {}) };
+}
+
+/** Water that ran for a while: "20 minutes of yard hose", "40 s". */
+export interface SaidTime {
+  readonly litres: number;
+  /** the hose or dripper, by its place among the measures that were given */
+  readonly measure: number;
+  readonly asEntered: string;
+  /** whether it was said which; otherwise it is the only one */
+  readonly isNamed: boolean;
+  readonly rest: string;
+}
+
+const TIME = String.raw`${NUMBER} ?(?:s|secs?|seconds?|mins?|minutes?|h|hrs?|hours?)(?![\p{L}])\.?`;
+
+/**
+ * Reads for how long water ran, from a hose or dripper that is named or is the only one.
+ *
+ * @param text in small letters
+ * @returns undefined where nothing is said of it
+ */
+export function readTime(
+  text: string,
+  measures: readonly NamedMeasure[],
+): SaidTime | { readonly problem: string } | undefined {
+  const timed = measures.flatMap((measure, at) =>
+    ['second', 'minute'].includes(MEASURE_UNIT[measure.kind]) ? [{ ...measure, at }] : [],
+  );
+  const figures = withFigures(text);
+  const names = timed.flatMap((measure) => [
+    { word: measure.name.toLowerCase(), measure },
+    { word: measure.kind as string, measure },
+  ]);
+  const longest = names.sort((a, b) => b.word.length - a.word.length);
+  const called = longest.map(({ word }) => escaped(word)).join('|') || '(?!)';
+  const pattern = new RegExp(
+    `(?<![\\p{L}\\d.,/])(${TIME}(?:[\\s,]*(?:and )?${TIME})*)(?: (?:of|with|from|by|on))?(?: (?:the|my|a|1))?(?: (${called})(?![\\p{L}]))?`,
+    'u',
+  );
+  const found = pattern.exec(figures);
+  const time = found && parseTime(found[1] ?? '');
+  if (!found || !time) return undefined;
+  // the hose may be named anywhere in the line
+  const alone = new RegExp(`(?<![\\p{L}])(${called})(?![\\p{L}])`, 'u');
+  const rest = cut(figures, found.index, found[0].length);
+  const elsewhere = found[2] === undefined ? alone.exec(rest) : null;
+  const name = found[2] ?? elsewhere?.[1];
+  const measure = name === undefined ? timed[0] : longest.find(({ word }) => word === name)?.measure;
+  const litres = measure && litresIn(time.seconds, measure);
+  if (!measure || litres === undefined)
+    return {
+      problem:
+        'How much runs in that time? Time your hose or dripper once, under Measures, or say how much it was.',
+    };
+  if (name === undefined && timed.length > 1)
+    return { problem: `Which of them ran: ${timed.map((each) => each.name).join(' or ')}?` };
+  return {
+    litres,
+    measure: measure.at,
+    asEntered: found[0].trim(),
+    isNamed: name !== undefined,
+    rest: elsewhere ? cut(rest, elsewhere.index, elsewhere[0].length) : rest,
+  };
 }
 
 /** Counting words as figures: "half a can" is "½ can", "a can" is "1 can". */

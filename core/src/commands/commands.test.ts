@@ -137,10 +137,39 @@ describe('a line in plain words', () => {
     ['picked 1 lb and 4 oz from 12', [['picking', '12', 0.567, undefined]]],
     ['watered 7 1 can and 2 L', [['watering', '7', 11]]],
     ['watered 7 2 L + 1 can', [['watering', '7', 11]]],
+    ['watered 7 2 minutes of yard hose', [['watering', '7', 24]]],
+    ['watered 7 for 40 s with the hose', [['watering', '7', 8]]],
+    ['half a minute of hose on 12', [['watering', '12', 6]]],
+    ['poured half a minute of hose on 12', [['watering', '12', 6]]],
+    [
+      'watered 3 and 4 twenty seconds',
+      [
+        ['watering', '3', 4],
+        ['watering', '4', 4],
+      ],
+    ],
+    ['hose on 7: watered 1 min 30 s', [['watering', '7', 18]]],
+    ['watered 7 2 L in 20 minutes', [['watering', '7', 2]]],
+    ['watered 7 2 L and 30 s of hose', [['watering', '7', 8]]],
   ] as const)('%s', (line, expected) => {
     if (Array.isArray(expected)) return expect(short(line)).toEqual(expected);
     const reading = read(line);
     expect(reading.kind === 'unfinished' && reading.problem).toMatch(expected as string | RegExp);
+  });
+
+  it('asks which hose ran, and how much runs in that time where nobody has timed one', () => {
+    const problem = (line: string, measures: CommandContext['measures']) => {
+      const reading = read(line, { measures });
+      return reading.kind === 'unfinished' ? reading.problem : reading.kind;
+    };
+    const two: CommandContext['measures'] = [
+      { id: 'mea_hose01', kind: 'hose', name: 'yard hose', litres: 0.2 },
+      { id: 'mea_drip01', kind: 'dripper', name: 'deck drip', litres: 0.2 },
+    ];
+    expect(problem('watered 7 20 minutes', two)).toBe('Which of them ran: yard hose or deck drip?');
+    expect(short('watered 7 20 minutes of deck drip', { measures: two })).toEqual([['watering', '7', 4]]);
+    expect(problem('watered 7 20 minutes', [])).toMatch(/^How much runs in that time\? Time your hose/);
+    expect(short('watered 7 2 L in 20 minutes', { measures: [] })).toEqual([['watering', '7', 2]]);
   });
 
   it('need not name the only bag there is, but a name that is none is still asked about', () => {
@@ -148,6 +177,8 @@ describe('a line in plain words', () => {
     expect(short('watered 1 3/4 L yesterday', only)).toEqual([['watering', '7', 1.75]]);
     expect(short('check dry', only)).toEqual([['check', '7', finger(2)]]);
     expect(short('picked 3', only)).toEqual([['picking', '7', undefined, 3]]);
+    expect(done('picked 12 oz cracked', only)[0]).toMatchObject({ note: 'cracked' });
+    expect(read('picked 450 g 12', only).kind).toBe('unfinished');
     const strange = read('picked 450 g from the loft', only);
     expect(strange.kind === 'unfinished' && strange.problem).toMatch(/No bag or place here is called “loft”/);
   });
@@ -177,6 +208,14 @@ describe('a line in plain words', () => {
     expect(at('watered 7 1 can at 6 pm yesterday')).toBe('2026-07-15T18:00');
     expect(at('check 3 dry on Monday evening')).toBe('2026-07-13T18:00');
     expect(at('picked 2 kg from 12 two days ago')).toBe('2026-07-14T18:30');
+    expect(at('watered 3 1 can 20 minutes ago')).toBe('2026-07-16T18:10');
+    expect(at('watered 3 1 can half an hour ago')).toBe('2026-07-16T18:00');
+    expect(at('picked 450 g from 3 2 hours ago')).toBe('2026-07-16T16:30');
+    // the last time that it was that hour, where no bag is called so
+    expect(at('watered 3 1 can at 8')).toBe('2026-07-16T08:00');
+    expect(at('watered 3 1 can at 6')).toBe('2026-07-16T18:00');
+    expect(at('watered 3 1 can yesterday at 9')).toBe('2026-07-15T09:00');
+    expect(at('watered 3 1 can yesterday evening at 8')).toBe('2026-07-15T20:00');
     // not in the future, and "at 7" is the bag
     expect(at('watered 7 1 can tonight at 23:00')).toBe('2026-07-16T18:30');
     expect(short('picked 450 g at 7')).toEqual([['picking', '7', 0.45, undefined]]);
@@ -194,6 +233,17 @@ describe('a line in plain words', () => {
     expect(done('note terrace: swept')).toHaveLength(3);
     expect(done('noted: frost on the roofs')).toEqual([
       { kind: 'note', at: NOW, text: 'frost on the roofs' },
+    ]);
+    expect(done('note on 7 yesterday evening: leaves curl')).toEqual([
+      {
+        kind: 'note',
+        at: '2026-07-15T18:00:00.000+01:00',
+        containerId: BAGS[3]?.containerId,
+        text: 'leaves curl',
+      },
+    ]);
+    expect(done('noted this morning: frost on the roofs')).toMatchObject([
+      { at: '2026-07-16T08:00:00.000+01:00', text: 'frost on the roofs' },
     ]);
     expect(read('note on 7').kind).toBe('unfinished');
   });

@@ -1,6 +1,6 @@
 import type { Draft, EntryOf } from '../records/index.ts';
 import type { NamedMeasure, UnitSystem } from '../units/index.ts';
-import { readAmounts, type SaidAmounts } from './amounts.ts';
+import { readAmounts, readTime, type SaidAmounts } from './amounts.ts';
 import { readWhen } from './when.ts';
 import { readBags, type NamedBag } from './which-bags.ts';
 import { FILLERS, FINGER_WORDS, LIFT_WORDS, TOGETHER, VERBS, WILTED, type SaidKind } from './words.ts';
@@ -59,16 +59,18 @@ export function readCommand(line: string, context: CommandContext): CommandReadi
   if (kind === undefined) return { kind: 'other' };
   const said = verb ? without(small, verb.word) : small;
   if (kind === 'note') return readNote(text, verb?.word ?? '', context);
-  const when = readWhen(said, context.now);
+  const labels = context.bags.map(({ label }) => label);
+  const when = readWhen(said, context.now, labels);
   const isShared = TOGETHER.test(when.rest);
-  const amounts = readAmounts(when.rest.replace(TOGETHER, ' '), context.measures, context.system);
+  const howMuch = when.rest.replace(TOGETHER, ' ');
+  const amounts = readWater(kind, howMuch, context);
   if ('problem' in amounts) return unfinished(amounts.problem);
   const found = kind === 'check' ? readFinding(amounts) : undefined;
   const { count, rest } = kind === 'picking' ? bareCount(amounts, context.bags) : { ...amounts };
   const named = readBags(found?.rest ?? rest, context.bags);
   const left = named.rest;
   // where there is but one, nobody calls it by its name
-  const isOnlyOne = context.bags.length === 1 && strangeIn(left).length === 0;
+  const isOnlyOne = context.bags.length === 1 && !isNamedIn(left);
   const bags = named.bags.length === 0 && isOnlyOne ? context.bags : named.bags;
   if (bags.length === 0) return unfinished(noBag(left, context.bags));
   const note = leftover(left, text);
@@ -109,6 +111,29 @@ export function readCommand(line: string, context: CommandContext): CommandReadi
     );
   }
   return readPicking({ ...amounts, count }, { bags, share, base, command });
+}
+
+/** The amounts of a line; water may be said by how long it ran as well. */
+function readWater(
+  kind: SaidKind,
+  text: string,
+  { measures, system }: CommandContext,
+): SaidAmounts | { readonly problem: string } {
+  const plain = readAmounts(text, measures, system);
+  const time = kind === 'watering' ? readTime(text, measures) : undefined;
+  if (!time || 'problem' in plain) return plain;
+  // "2 L in 20 minutes": how long it took is no amount beside one
+  const isBeside = plain.litres !== undefined && !('isNamed' in time && time.isNamed);
+  if (isBeside) return plain;
+  if ('problem' in time) return time;
+  const more = readAmounts(time.rest, measures, system);
+  if ('problem' in more) return more;
+  return {
+    ...more,
+    litres: time.litres + (more.litres ?? 0),
+    measure: more.measure ?? time.measure,
+    asEntered: [time.asEntered, ...(more.asEntered ? [more.asEntered] : [])].join(' + ').slice(0, 60),
+  };
 }
 
 function readPicking(
@@ -163,6 +188,9 @@ const unfinished = (problem: string): CommandReading => ({ kind: 'unfinished', p
 
 /** Without a verb, a weight at a bag was picked and water at one was given: "7 450 g". */
 function impliedKind(text: string, { bags, measures, system }: CommandContext): SaidKind | undefined {
+  const time = readTime(text, measures);
+  if (time && 'isNamed' in time && time.isNamed && readBags(time.rest, bags).bags.length > 0)
+    return 'watering';
   const amounts = readAmounts(text, measures, system);
   if ('problem' in amounts || readBags(amounts.rest, bags).bags.length === 0) return undefined;
   if (amounts.kilograms !== undefined || amounts.count !== undefined) return 'picking';
@@ -239,16 +267,23 @@ function readNote(text: string, verb: string, { bags, now }: CommandContext): Co
   const colon = behind.indexOf(':');
   const head =
     colon >= 0 ? behind.slice(0, colon) : (/^(?:on|at|for|of|bag)?\s*\S+/i.exec(behind)?.[0] ?? '');
-  const found = readBags(head.toLowerCase(), bags);
-  const words = (found.bags.length > 0 ? behind.slice(colon >= 0 ? colon + 1 : head.length) : behind)
+  const when = readWhen(
+    head.toLowerCase(),
+    now,
+    bags.map(({ label }) => label),
+  );
+  const found = readBags(when.rest, bags);
+  const isHead = found.bags.length > 0 || (colon >= 0 && when.isSaid && strangeIn(when.rest).length === 0);
+  const at = isHead ? when.at : now;
+  const words = (isHead ? behind.slice(colon >= 0 ? colon + 1 : head.length) : behind)
     .replace(/^\s*:/, '')
     .trim();
   if (words === '') return unfinished('What is the note? Write it behind a colon: “note on 7: leaves curl”.');
   if (words.length > 2000) return unfinished('A note has at most 2000 letters.');
   const drafts: Draft[] =
     found.bags.length > 0
-      ? found.bags.map(({ containerId }) => ({ kind: 'note', at: now, containerId, text: words }))
-      : [{ kind: 'note', at: now, text: words }];
+      ? found.bags.map(({ containerId }) => ({ kind: 'note', at, containerId, text: words }))
+      : [{ kind: 'note', at, text: words }];
   return {
     kind: 'command',
     command: { kind: 'note', drafts, bags: found.bags, isShared: false, note: undefined },
@@ -257,6 +292,15 @@ function readNote(text: string, verb: string, { bags, now }: CommandContext): Co
 
 /** The words of which nothing was made. */
 const strangeIn = (left: string) => left.split(/[\s,;]+/).filter((word) => word !== '' && !FILLERS.has(word));
+
+/** Words behind which stands where something was. */
+const WHERE =
+  /\b(?:from|at|in|on|into|onto|off|of|to|bag|pot|number|nr)(?: (?:the|my|a|bag|pot|number|nr))* ([^\s,;]+)/gu;
+
+/** Whether a text names a place or a bag, that is none: by a word behind "from" and the like, or by a number. */
+const isNamedIn = (left: string) =>
+  strangeIn(left).some((word) => /\d/.test(word)) ||
+  [...left.matchAll(WHERE)].some(([, word = '']) => !FILLERS.has(word));
 
 function noBag(left: string, bags: readonly NamedBag[]): string {
   if (bags.length === 0) return 'There is no bag yet.';

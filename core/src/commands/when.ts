@@ -1,4 +1,5 @@
-import { addDays, dayOf, hourOf, momentAt, weekdayOf } from '../calendar/index.ts';
+import { addDays, dayOf, hourOf, momentAt, momentOf, offsetMinutesOf, weekdayOf } from '../calendar/index.ts';
+import { parseTime } from '../units/index.ts';
 import { HOURS, WEEKDAYS } from './words.ts';
 
 /** What was said of when, and the text without it. */
@@ -11,8 +12,14 @@ export interface SaidWhen {
 
 const TIME = /\bat (\d{1,2})(?:[:.](\d{2}))? ?(am|pm)?\b(?! ?(?:l|litres?|liters?|g|kg|oz|lb|ml|cans?|%))/;
 const AGO = /\b(\d{1,2}|a|one|two|three|four|five|six) (day|week)s? ago\b/;
+/** A while ago, today: "20 minutes ago", "half an hour ago". */
+const WHILE_AGO =
+  /\b(half an?|an?|one|two|three|four|five|six|\d+(?:[.,]\d+)?[¼½¾]?|[¼½¾]) (minutes?|mins?|hours?|hrs?) ago\b/;
 const NUMBER_WORDS: Readonly<Record<string, number>> = {
   a: 1,
+  an: 1,
+  'half a': 0.5,
+  'half an': 0.5,
   one: 1,
   two: 2,
   three: 3,
@@ -22,13 +29,15 @@ const NUMBER_WORDS: Readonly<Record<string, number>> = {
 };
 
 /**
- * Reads when something was: "yesterday evening", "at 8:30", "on Monday", "2 days ago", "this morning". A clock time alone counts only
- * with minutes or "am" and "pm", since "at 7" is the bag called 7. A day alone is taken as of this hour, and never as in the future.
+ * Reads when something was: "yesterday evening", "at 8:30", "on Monday", "2 days ago", "half an hour ago", "this morning". "At 7" is the
+ * bag called 7 where there is one, and otherwise the last time that it was seven. A day alone is taken as of this hour, and never as in
+ * the future.
  *
  * @param text in small letters
  * @param now local time with its offset
+ * @param labels what bags are called
  */
-export function readWhen(text: string, now: string): SaidWhen {
+export function readWhen(text: string, now: string, labels: readonly string[] = []): SaidWhen {
   let rest = text;
   let day: string | undefined;
   let hour: number | undefined;
@@ -38,23 +47,37 @@ export function readWhen(text: string, now: string): SaidWhen {
     return found;
   };
   const today = dayOf(now);
+  const ago = take(WHILE_AGO);
+  if (ago) {
+    const [, many = '', unit = ''] = ago;
+    const { seconds = 0 } = parseTime(`${NUMBER_WORDS[many] ?? many} ${unit}`) ?? {};
+    const at = momentOf(Date.parse(now) - seconds * 1000, offsetMinutesOf(now));
+    return { at, rest, isSaid: true };
+  }
   if (take(/\bthe day before yesterday\b/)) day = addDays(today, -2);
   else if (take(/\byesterday\b/)) day = addDays(today, -1);
   else if (take(/\btoday\b/)) day = today;
   else {
-    const ago = take(AGO);
-    const [, many = '', of] = ago ?? [];
-    if (ago) day = addDays(today, -(NUMBER_WORDS[many] ?? Number(many)) * (of === 'week' ? 7 : 1));
-    const weekday = ago ? null : take(new RegExp(`\\b(?:on |last )?(${WEEKDAYS.join('|')})\\b`));
+    const daysAgo = take(AGO);
+    const [, many = '', of] = daysAgo ?? [];
+    if (daysAgo) day = addDays(today, -(NUMBER_WORDS[many] ?? Number(many)) * (of === 'week' ? 7 : 1));
+    const weekday = daysAgo ? null : take(new RegExp(`\\b(?:on |last )?(${WEEKDAYS.join('|')})\\b`));
     if (weekday) day = lastWeekday(today, WEEKDAYS.indexOf(weekday[1] as (typeof WEEKDAYS)[number]) + 1);
   }
   const part = take(new RegExp(`\\b(?:this |in the |at )?(${Object.keys(HOURS).join('|')})\\b`));
   if (part) hour = HOURS[part[1] ?? ''];
   const clock = TIME.exec(rest);
-  if (clock && (clock[2] !== undefined || clock[3] !== undefined)) {
+  const [, hours = '', minutes, half] = clock ?? [];
+  if (clock && (minutes !== undefined || half !== undefined)) {
     take(TIME);
-    const [, hours = '', minutes = '0', half] = clock;
-    hour = (Number(hours) % (half ? 12 : 24)) + (half === 'pm' ? 12 : 0) + Number(minutes) / 60;
+    hour = (Number(hours) % (half ? 12 : 24)) + (half === 'pm' ? 12 : 0) + Number(minutes ?? 0) / 60;
+  } else if (clock && Number(hours) <= 24 && !labels.includes(hours)) {
+    take(TIME);
+    const said = Number(hours) % 24;
+    // of the two that it may be, the one that was last, and of another day the one in daylight
+    const isLater = day === undefined || day === today ? said + 12 <= hourOf(now) : said < 6;
+    hour = said < 12 && hour === undefined && isLater ? said + 12 : said;
+    if (part && hour < 12 && (HOURS[part[1] ?? ''] ?? 0) > 12) hour += 12;
   }
   if (day === undefined && hour === undefined) return { at: now, rest, isSaid: false };
   const at = momentAt(day ?? today, hour ?? hourOf(now), now);

@@ -1,6 +1,7 @@
 export { UNITS, fromSi, toSi, type Quantity, type Unit, type UnitName } from './units.ts';
 export { fieldUnit, unitsShown, show, showParts, trimmed, type Purpose, type UnitSystem } from './systems.ts';
 export {
+  litresIn,
   parseAmount,
   parseMeasured,
   unitNamed,
@@ -19,3 +20,4 @@ export {
   type MeasureKind,
 } from './measures.ts';
 export { parseNumber, settledNumber, type TypedNumber } from './parse-number.ts';
+export { parseTime, type TypedTime } from './parse-time.ts';

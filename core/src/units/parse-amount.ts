@@ -1,5 +1,6 @@
-import type { MeasureKind } from './measures.ts';
+import { MEASURE_UNIT, type MeasureKind } from './measures.ts';
 import { parseNumber, settledNumber } from './parse-number.ts';
+import { parseTime } from './parse-time.ts';
 import { fieldUnit, quantityOf, type Purpose, type UnitSystem } from './systems.ts';
 import { toSi, UNITS, type UnitName } from './units.ts';
 
@@ -52,8 +53,26 @@ export interface NamedMeasure {
 }
 
 /**
+ * What comes out of a hose or a dripper in a length of time.
+ *
+ * @returns litres, or undefined for a measure that is not counted in time
+ * @example
+ * litresIn(120, { kind: 'hose', litres: 0.25 })
+ * // => 30
+ */
+export function litresIn(
+  seconds: number,
+  { kind, litres }: Pick<NamedMeasure, 'kind' | 'litres'>,
+): number | undefined {
+  const unit = MEASURE_UNIT[kind];
+  if (unit !== 'second' && unit !== 'minute') return undefined;
+  return (unit === 'second' ? seconds : seconds / 60) * litres;
+}
+
+/**
  * Reads an amount counted in one of the grower's own measures: "½ green can", "2 green cans", "24 s of yard hose",
- * "10 min dripper". "can", "bottle" and so on alone mean the first measure of that kind.
+ * "10 min dripper", "2 minutes of yard hose". "can", "bottle" and so on alone mean the first measure of that kind, and a
+ * length of time alone the only hose or dripper that there is.
  *
  * @returns litres, or undefined when no measure is named
  * @example
@@ -61,18 +80,22 @@ export interface NamedMeasure {
  * // => 13.5
  */
 export function parseMeasured(text: string, measures: readonly NamedMeasure[]): number | undefined {
-  const read = parseNumber(text);
+  const time = parseTime(text);
+  const read = time ?? parseNumber(text);
   if (!read) return undefined;
   const named = read.rest
     .toLowerCase()
-    .replace(/^(?:s|secs?|seconds?|mins?|minutes?|fills?)\b\.?\s*/, '')
+    .replace(time ? '' : /^fills?\b\s*/, '')
     .replace(/^of\s+/, '')
     .trim();
-  if (named === '') return undefined;
+  const timed = measures.filter(({ kind }) => ['second', 'minute'].includes(MEASURE_UNIT[kind]));
+  if (named === '')
+    return time && timed[0] && timed.length === 1 ? litresIn(time.seconds, timed[0]) : undefined;
   const isCalled = (name: string) => named === name || named === `${name}s`;
   const measure =
     measures.find((m) => isCalled(m.name.toLowerCase())) ?? measures.find((m) => isCalled(m.kind));
-  return measure ? read.value * measure.litres : undefined;
+  if (!measure) return undefined;
+  return 'seconds' in read ? litresIn(read.seconds, measure) : read.value * measure.litres;
 }
 
 /** Units that are said with a smaller one behind them: "5 ft 6", "1 lb 4 oz", "1 kg 250 g", "1 m 20". */

@@ -202,6 +202,19 @@ describe("the grower's own measures", () => {
     expect(parseMeasured('2 cans', measures)).toBe(18);
     expect(parseMeasured('24 s of yard hose', measures)).toBe(6);
     expect(parseMeasured('40 min deck dripper', measures)).toBeCloseTo(1.2, 9);
+    // a hose counts in seconds and a dripper in minutes, whatever they are told in
+    expect(parseMeasured('2 minutes of yard hose', measures)).toBe(30);
+    expect(parseMeasured('1 min 30 s hose', measures)).toBe(22.5);
+    expect(parseMeasured('1½ h deck dripper', measures)).toBeCloseTo(2.7, 9);
+    expect(parseMeasured('20 yard hose', measures)).toBe(5);
+    expect(parseMeasured('2 min', measures)).toBeUndefined();
+    expect(
+      parseMeasured(
+        '2 min',
+        measures.filter(({ kind }) => kind !== 'dripper'),
+      ),
+    ).toBe(30);
+    expect(parseMeasured('2 minutes of green can', measures)).toBeUndefined();
     expect(parseMeasured('5 L', measures)).toBeUndefined();
     expect(parseMeasured('half a can', measures)).toBeUndefined();
     expect(parseMeasured('3', measures)).toBeUndefined();

@@ -1,4 +1,4 @@
-import { parseNumber } from '@rundel/core/units';
+import { parseNumber, parseTime } from '@rundel/core/units';
 
 /**
  * Minutes as people say them: a bare number is minutes, and hours say so.
@@ -17,14 +17,14 @@ import { parseNumber } from '@rundel/core/units';
 export function readMinutes(text: string): number | undefined {
   const clock = /^(\d+):(\d{2})$/.exec(text.trim());
   if (clock) return 60 * Number(clock[1]) + Number(clock[2]);
-  const read = parseNumber(text);
-  if (!read) return undefined;
-  const rest = read.rest.trim().toLowerCase();
-  if (/^(|m|mins?|minutes?)\.?$/.test(rest)) return read.value;
-  const hours = /^(?:hours?|hrs?|h)(?![a-z])\.?\s*(?:and\s*)?(.*)$/.exec(rest);
-  if (!hours) return undefined;
-  const more = hours[1] ? readMinutes(hours[1]) : 0;
-  return more === undefined ? undefined : 60 * read.value + more;
+  const time = parseTime(text.replace(/(?<!\p{L})m(?!\p{L})/iu, 'min'));
+  const left = time ? time.rest : text;
+  if (time && left === '') return time.seconds / 60;
+  // a bare number, alone or behind hours, is minutes
+  const isBehindMinutes =
+    time !== undefined && !/h(?:rs?|ours?)?\.?\s*(?:,|and)?\s*$/i.test(text.slice(0, -left.length));
+  const read = isBehindMinutes ? undefined : parseNumber(left);
+  return read?.rest === '' ? (time?.seconds ?? 0) / 60 + read.value : undefined;
 }
 
 /** "3 h 20 min", "45 min" */

@@ -16,7 +16,7 @@ describe('minutes', () => {
     expect(readMinutes(text)).toBe(minutes);
   });
 
-  it.each(['', 'long', '3 days', '1 h long'])('that are none are not read: "%s"', (text) => {
+  it.each(['', 'long', '3 days', '1 h long', '5 min 30'])('that are none are not read: "%s"', (text) => {
     expect(readMinutes(text)).toBeUndefined();
   });
 
