@@ -1,9 +1,10 @@
 import {
   litresIn,
-  MEASURE_UNIT,
   parseNumber,
   parseTime,
   settledNumber,
+  timeAsked,
+  timedIn,
   toSi,
   unitNamed,
   UNITS,
@@ -150,9 +151,7 @@ export function readTime(
   text: string,
   measures: readonly NamedMeasure[],
 ): SaidTime | { readonly problem: string } | undefined {
-  const timed = measures.flatMap((measure, at) =>
-    ['second', 'minute'].includes(MEASURE_UNIT[measure.kind]) ? [{ ...measure, at }] : [],
-  );
+  const timed = timedIn(measures);
   const figures = withFigures(text);
   const names = timed.flatMap((measure) => [
     { word: measure.name.toLowerCase(), measure },
@@ -174,16 +173,11 @@ export function readTime(
   const name = found[2] ?? elsewhere?.[1];
   const measure = name === undefined ? timed[0] : longest.find(({ word }) => word === name)?.measure;
   const litres = measure && litresIn(time.seconds, measure);
-  if (!measure || litres === undefined)
-    return {
-      problem:
-        'How much runs in that time? Time your hose or dripper once, under Measures, or say how much it was.',
-    };
-  if (name === undefined && timed.length > 1)
-    return { problem: `Which of them ran: ${timed.map((each) => each.name).join(' or ')}?` };
+  if (!measure || litres === undefined || (name === undefined && timed.length > 1))
+    return { problem: timeAsked(measures) };
   return {
     litres,
-    measure: measure.at,
+    measure: measures.indexOf(measure),
     asEntered: found[0].trim(),
     isNamed: name !== undefined,
     rest: elsewhere ? cut(rest, elsewhere.index, elsewhere[0].length) : rest,

@@ -4,6 +4,8 @@ export {
   litresIn,
   parseAmount,
   parseMeasured,
+  timeAsked,
+  timedIn,
   unitNamed,
   type Amount,
   type AmountResult,

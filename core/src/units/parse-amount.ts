@@ -64,9 +64,22 @@ export function litresIn(
   seconds: number,
   { kind, litres }: Pick<NamedMeasure, 'kind' | 'litres'>,
 ): number | undefined {
-  const unit = MEASURE_UNIT[kind];
-  if (unit !== 'second' && unit !== 'minute') return undefined;
-  return (unit === 'second' ? seconds : seconds / 60) * litres;
+  if (!isTimed({ kind })) return undefined;
+  return (MEASURE_UNIT[kind] === 'second' ? seconds : seconds / 60) * litres;
+}
+
+const isTimed = ({ kind }: Pick<NamedMeasure, 'kind'>) => ['second', 'minute'].includes(MEASURE_UNIT[kind]);
+
+/** The hoses and drippers among measures, which alone count in time. */
+export const timedIn = <M extends NamedMeasure>(measures: readonly M[]): readonly M[] =>
+  measures.filter(isTimed);
+
+/** Why a length of time alone is no amount of water: which of several ran, or how much comes out of it, is not known. */
+export function timeAsked(measures: readonly NamedMeasure[]): string {
+  const timed = timedIn(measures);
+  return timed.length > 1
+    ? `Which of them ran: ${timed.map(({ name }) => name).join(' or ')}?`
+    : 'How much runs in that time? Time your hose or dripper once, in My measures on the bench, or say how much it was.';
 }
 
 /**
@@ -88,7 +101,7 @@ export function parseMeasured(text: string, measures: readonly NamedMeasure[]): 
     .replace(time ? '' : /^fills?\b\s*/, '')
     .replace(/^of\s+/, '')
     .trim();
-  const timed = measures.filter(({ kind }) => ['second', 'minute'].includes(MEASURE_UNIT[kind]));
+  const timed = timedIn(measures);
   if (named === '')
     return time && timed[0] && timed.length === 1 ? litresIn(time.seconds, timed[0]) : undefined;
   const isCalled = (name: string) => named === name || named === `${name}s`;

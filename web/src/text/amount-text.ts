@@ -2,6 +2,8 @@ import {
   fromSi,
   parseAmount,
   parseMeasured,
+  parseTime,
+  timeAsked,
   parseNumber,
   settledNumber,
   show,
@@ -67,6 +69,8 @@ export function readAmount(text: string, rule: AmountRule): Read<Typed | undefin
     return within({ siValue, text: text.trim() }, rule);
   }
   const measured = rule.measures && parseMeasured(text, rule.measures);
+  if (rule.measures && measured === undefined && parseTime(text)?.rest === '')
+    return refused(timeAsked(rule.measures));
   const read =
     measured === undefined
       ? parseAmount(text, rule.purpose, rule.system)

@@ -106,6 +106,21 @@ describe('amounts that are refused', () => {
     expect(readAmount(text, rule)).toEqual({ ok: false, problem });
   });
 
+  it('is how long a hose ran, once it has been timed', () => {
+    const hose = { kind: 'hose', name: 'yard hose', litres: 0.25 } as const;
+    const drip = { kind: 'dripper', name: 'deck drip', litres: 0.03 } as const;
+    const given = (text: string, measures: readonly (typeof hose | typeof drip)[]) =>
+      readAmount(text, { ...rule, measures });
+    expect(given('2 min', [hose])).toEqual({ ok: true, value: { siValue: 30, text: '2 min' } });
+    expect(given('2 min of yard hose', [hose, drip])).toMatchObject({ value: { siValue: 30 } });
+    expect(given('2 min', [hose, drip])).toMatchObject({
+      problem: 'Which of them ran: yard hose or deck drip?',
+    });
+    expect(given('2 min', [])).toMatchObject({
+      problem: expect.stringMatching(/^How much runs in that time/),
+    });
+  });
+
   it('may be left out where that is allowed', () => {
     expect(readAmount(' ', { ...rule, isOptional: true })).toEqual({ ok: true, value: undefined });
   });
