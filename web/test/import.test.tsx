@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { EMPTY, MAY_MORNING } from './gardens.ts';
+import { DEMO_EVENING, demoWith, EMPTY, idOf, MAY_MORNING } from './gardens.ts';
 import { choose, openApp, press } from './live.tsx';
 
 async function reader() {
@@ -46,5 +46,34 @@ describe('weather from a file', () => {
     expect((await app.made()).map((e) => 'day' in e && e.day).sort()).toEqual(['2026-04-13', '2026-04-15']);
     await press('Undo');
     await screen.findByText(/^Undone: weather of 2 days read/);
+  });
+});
+
+describe('pickings from a notebook', () => {
+  it('may call the bags by other names: it is said once which they are, and remembered', async () => {
+    const garden = demoWith('7', '12');
+    const { made } = await openApp('/files/tables', garden, DEMO_EVENING);
+    const give = async (text: string) => {
+      await screen.findByRole('heading', { name: 'Of the diary' });
+      fireEvent.change(document.querySelector('input[type="file"]') as HTMLInputElement, {
+        target: { files: [new File([text], 'book.csv', { type: 'text/csv' })] },
+      });
+    };
+    await give('Plant,Date,Weight\nRed one,2026-07-01,450 g\nloft,2026-07-02,8 oz\n');
+    await screen.findByText('0 of 2 rows would be put in the diary; 2 cannot be taken.');
+    expect(screen.getByRole('link', { name: 'add “loft”' }).getAttribute('href')).toBe(
+      '/bags/new?label=loft',
+    );
+    await choose('“Red one” is', 'bag 12');
+    await screen.findByText('1 of 2 rows would be put in the diary; 1 cannot be taken.');
+    expect(screen.queryByRole('link', { name: 'add “Red one”' })).toBeNull();
+    await press('Put 1 in the diary');
+    await waitFor(async () =>
+      expect(await made()).toMatchObject([
+        { kind: 'picking', containerId: idOf(garden, '12'), kilograms: 0.45 },
+      ]),
+    );
+    await give('Plant,Date,Weight\nred one,2026-07-01,450 g\nred one,2026-07-03,1 lb\n');
+    await screen.findByText('1 of 2 rows would be put in the diary; 1 are there already.');
   });
 });

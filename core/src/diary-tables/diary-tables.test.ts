@@ -101,6 +101,22 @@ describe('tables of the diary', () => {
     ]);
   });
 
+  it('a bag may have another name in the table: it is told, and said once which it is', () => {
+    const csv = readCsv(
+      'bag,day,kilograms\nKeel,2026-07-01,0.5\nkeel,2026-07-02,0.5\n7,2026-07-02,0.5\nLoft,2026-07-03,1\n',
+    );
+    const mapping = guessDiaryMapping('pickings', csv, at);
+    const reading = (bagOf: Readonly<Record<string, string>>) =>
+      readDiaryTable('pickings', csv, mapping, garden, [], { ...at, bagOf });
+    expect(reading({})).toMatchObject({ drafts: [{}], strangeBags: ['Keel', 'Loft'] });
+    const twelve = garden.containers.find(({ label }) => label === '12')?.id ?? '';
+    const { drafts, refused, strangeBags } = reading({ keel: twelve, 7: twelve });
+    // a bag that is called so here stays that one
+    expect(drafts.map((d) => 'containerId' in d && d.containerId === twelve)).toEqual([true, true, false]);
+    expect(refused).toEqual([{ line: 5, problem: 'There is no bag called “Loft”.' }]);
+    expect(strangeBags).toEqual(['Keel', 'Loft']);
+  });
+
   it.each([
     ['dry', { method: 'finger', grade: 2 }],
     ['4', { method: 'finger', grade: 4 }],

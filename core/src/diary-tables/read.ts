@@ -125,6 +125,8 @@ export interface DiaryReading {
   readonly known: number;
   /** rows that cannot be taken, with their line in the file and why */
   readonly refused: readonly { readonly line: number; readonly problem: string }[];
+  /** what its bags are called that have no such name in the garden, as it stands there */
+  readonly strangeBags: readonly string[];
 }
 
 interface RowContext {
@@ -142,6 +144,7 @@ interface RowContext {
  * that the same file read twice changes nothing.
  *
  * @param now local time with its offset; what is later is refused
+ * @param bagOf the ids of bags that the table calls by other names, by those names
  */
 export function readDiaryTable(
   table: DiaryTable,
@@ -149,7 +152,15 @@ export function readDiaryTable(
   mapping: DiaryMapping,
   garden: Pick<Garden, 'containers' | 'products' | 'measures'>,
   live: LiveEntries,
-  { system, now }: { readonly system: UnitSystem; readonly now: string },
+  {
+    system,
+    now,
+    bagOf = {},
+  }: {
+    readonly system: UnitSystem;
+    readonly now: string;
+    readonly bagOf?: Readonly<Record<string, string>>;
+  },
 ): DiaryReading {
   const byLabel = new Map<string, Pick<Container, 'id'> | 'several'>();
   for (const container of garden.containers) {
@@ -157,12 +168,20 @@ export function readDiaryTable(
     const label = container.label.toLowerCase();
     byLabel.set(label, byLabel.has(label) ? 'several' : container);
   }
+  const strange = new Map<string, string>();
+  const inUse = new Set([...garden.containers].flatMap(({ id, binnedAt }) => (binnedAt ? [] : [id])));
+  const called = new Map(
+    Object.entries(bagOf).flatMap(([name, id]) =>
+      inUse.has(id) ? [[name.toLowerCase(), { id }] as const] : [],
+    ),
+  );
   const cells = csv.rows.flatMap((row) => COLUMNS[table].map((id) => row[mapping.columns[id] ?? ''] ?? ''));
   const context: RowContext = {
     table,
     mapping,
     garden,
-    byLabel,
+    // a name that is known here is that bag, whatever else was said of it
+    byLabel: new Map([...called, ...byLabel]),
     numbers: numbersIn(cells, csv.delimiter),
     system,
     now,
@@ -172,13 +191,16 @@ export function readDiaryTable(
   const refused: { line: number; problem: string }[] = [];
   let same = 0;
   csv.rows.forEach((row, i) => {
+    const name = (row[mapping.columns.bag ?? ''] ?? '').trim();
+    const isStrange = name !== '' && bagCalled(name, byLabel) === undefined;
+    if (isStrange && !strange.has(name.toLowerCase())) strange.set(name.toLowerCase(), name);
     const read = readRow(row, context);
     // the headings are the first line
     if (typeof read === 'string') refused.push({ line: i + 2, problem: read });
     else if (known.has(keyOf(read))) same += 1;
     else drafts.push(read);
   });
-  return { drafts, known: same, refused };
+  return { drafts, known: same, refused, strangeBags: [...strange.values()] };
 }
 
 /** What makes two rows of a table the same: bag, minute, and what is said. */
@@ -193,11 +215,20 @@ function keyOf(entry: Draft | Entry): string {
     : `${at} ${JSON.stringify(entry)}`;
 }
 
+/** The bag of a name, in any letters and with "bag" before it or not. */
+function bagCalled(
+  name: string,
+  byLabel: RowContext['byLabel'],
+): Pick<Container, 'id'> | 'several' | undefined {
+  const label = name.toLowerCase();
+  return byLabel.get(label) ?? byLabel.get(label.replace(/^(bag|pot)\s+/, ''));
+}
+
 function readRow(row: Readonly<Record<string, string>>, context: RowContext): Draft | string {
   const { table, mapping, byLabel, garden, numbers, system, now } = context;
   const cell = (id: ColumnId) => (row[mapping.columns[id] ?? ''] ?? '').trim();
   const label = cell('bag').toLowerCase();
-  const bag = byLabel.get(label) ?? byLabel.get(label.replace(/^(bag|pot)\s+/, ''));
+  const bag = bagCalled(label, byLabel);
   if (bag === undefined)
     return label === '' ? 'It names no bag.' : `There is no bag called “${cell('bag')}”.`;
   if (bag === 'several') return `Several bags are called “${cell('bag')}”.`;

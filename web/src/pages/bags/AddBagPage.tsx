@@ -59,7 +59,7 @@ function AddBagForm() {
   const fieldsOfPlanting = (texts: { readonly cropId?: string }) =>
     plantingFields(texts, unitFormat, today, []);
   const [start] = useState((): FormStart<AddFields>['values'] => {
-    const label = nextLabel(labels);
+    const label = params.get('label') ?? nextLabel(labels);
     const placeId = params.get('place') ?? placesInUse(garden)[0]?.id;
     const cropId = template?.cropId ?? params.get('crop') ?? undefined;
     const habitId = template?.habitId ?? params.get('habit') ?? undefined;

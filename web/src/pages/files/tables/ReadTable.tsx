@@ -25,13 +25,17 @@ import type { Entry } from '@rundel/core/records';
 import * as z from '@rundel/core/schema';
 import { UNITS, type UnitName } from '@rundel/core/units';
 import { useEffect, useMemo, useState } from 'react';
-import { useGarden, useUnitFormat } from '../../../store/index.ts';
+import { Link } from 'react-router';
+import { containersInUse, useGarden, useUnitFormat } from '../../../store/index.ts';
 import { entryWords } from '../../../text/entry-text.ts';
 import { shortDay, timeOf } from '../../../text/text.ts';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { TABLE_NAMES } from './table-names.ts';
 
 const NOTE = 'diaryColumns';
+/** What tables call the bags, for all kinds of table: names with the ids of their bags. */
+const NAMES_NOTE = 'diaryBags';
+const namesSchema = z.record(z.string(), z.string());
 const rememberedSchema = z.record(
   z.string(),
   z.object({
@@ -63,6 +67,87 @@ const HOLDS: Readonly<Record<string, string>> = {
 
 const SHOWN = 4;
 const NAMED = 6;
+/** So many names are asked about at the most. */
+const MOST_NAMES = 30;
+
+/** One of several, in a list that drops down. */
+const choice = (
+  label: string,
+  value: string,
+  options: readonly { readonly id: string; readonly label: string }[],
+  put: (id: string) => void,
+) => (
+  <TextField
+    key={label}
+    select
+    size="small"
+    label={label}
+    value={value}
+    onChange={(e) => put(e.target.value)}
+  >
+    {options.map((option) => (
+      <MenuItem key={option.id} value={option.id}>
+        {option.label}
+      </MenuItem>
+    ))}
+  </TextField>
+);
+
+const GRID = {
+  display: 'grid',
+  gap: 1.5,
+  gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' },
+  paddingBlock: 1,
+};
+
+/** Names in the table that no bag has here: which bag each is, or a bag that is still to be added. */
+function StrangeBags({
+  names,
+  bagOf,
+  onSay,
+}: {
+  readonly names: readonly string[];
+  readonly bagOf: Readonly<Record<string, string>>;
+  onSay(name: string, containerId: string): void;
+}) {
+  const { garden } = useGarden();
+  const bags = containersInUse(garden);
+  const options = [
+    { id: '', label: 'none of my bags' },
+    ...bags.map(({ id, label }) => ({ id, label: `bag ${label}` })),
+  ];
+  // a bag that was said once and has been deleted since is not said
+  const bagNamed = (name: string) => bags.find(({ id }) => id === bagOf[name.toLowerCase()])?.id ?? '';
+  const unsaid = names.filter((name) => bagNamed(name) === '');
+  return (
+    <Box role="group" aria-label="Bags by another name" sx={{ marginBlock: 1 }}>
+      {bags.length > 0 && (
+        <Box sx={GRID}>
+          {names
+            .slice(0, MOST_NAMES)
+            .map((name) => choice(`“${name}” is`, bagNamed(name), options, (id) => onSay(name, id)))}
+        </Box>
+      )}
+      {unsaid.length > 0 && (
+        <Typography variant="body2">
+          A bag that is not here yet is added first:{' '}
+          {unsaid.slice(0, NAMED).map((name, i) => (
+            <span key={name}>
+              {i > 0 && ', '}
+              <Link
+                to={`/bags/new?label=${encodeURIComponent(name.slice(0, 40))}`}
+                style={{ color: 'inherit' }}
+              >
+                add “{name}”
+              </Link>
+            </span>
+          ))}
+          . Read the table again then; what is in the diary by that time is left out.
+        </Typography>
+      )}
+    </Box>
+  );
+}
 
 /** A CSV of the diary on its way in: which column holds what, what it comes to, row by row what is wrong, and only then stored. */
 export function ReadTable({
@@ -79,9 +164,14 @@ export function ReadTable({
   const { system } = unitFormat;
   const [csv, setCsv] = useState<CsvTable>();
   const [mapping, setMapping] = useState<DiaryMapping>();
+  const [bagOf, setBagOf] = useState<Readonly<Record<string, string>>>({});
   useEffect(() => {
     const open = async () => {
-      const [text, note] = await Promise.all([file.text(), store.readNote(NOTE)]);
+      const [text, note, names] = await Promise.all([
+        file.text(),
+        store.readNote(NOTE),
+        store.readNote(NAMES_NOTE),
+      ]);
       const read = readCsv(text);
       const remembered = rememberedSchema.safeParse(note).data?.[table];
       const isHere = Object.values(remembered?.columns ?? {}).every(
@@ -89,6 +179,7 @@ export function ReadTable({
       );
       const guess = guessDiaryMapping(table, read, { system, now: clock.now() });
       setCsv(read);
+      setBagOf(namesSchema.safeParse(names).data ?? {});
       setMapping(remembered && isHere ? ({ ...guess, ...remembered } as DiaryMapping) : guess);
     };
     void open();
@@ -96,9 +187,9 @@ export function ReadTable({
   const reading = useMemo(
     () =>
       csv && mapping && isWholeMapping(table, mapping)
-        ? readDiaryTable(table, csv, mapping, garden, live, { system, now: clock.now() })
+        ? readDiaryTable(table, csv, mapping, garden, live, { system, now: clock.now(), bagOf })
         : undefined,
-    [clock, csv, garden, live, mapping, system, table],
+    [bagOf, clock, csv, garden, live, mapping, system, table],
   );
   const isTable = csv !== undefined && csv.headings.length > 1 && csv.rows.length > 0;
   const submit = async () => {
@@ -106,29 +197,9 @@ export function ReadTable({
     await record(reading.drafts, `${reading.drafts.length} ${TABLE_NAMES[table].toLowerCase()} read`);
     const before = rememberedSchema.safeParse(await store.readNote(NOTE)).data ?? {};
     await store.writeNote(NOTE, { ...before, [table]: mapping });
+    await store.writeNote(NAMES_NOTE, bagOf);
     onClose();
   };
-  const choice = (
-    label: string,
-    value: string,
-    options: readonly { id: string; label: string }[],
-    put: (id: string) => void,
-  ) => (
-    <TextField
-      key={label}
-      select
-      size="small"
-      label={label}
-      value={value}
-      onChange={(e) => put(e.target.value)}
-    >
-      {options.map((option) => (
-        <MenuItem key={option.id} value={option.id}>
-          {option.label}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
   const headings = [
     { id: '', label: 'not in it' },
     ...(csv?.headings ?? []).map((id) => ({ id, label: id })),
@@ -145,14 +216,7 @@ export function ReadTable({
           </Alert>
         )}
         {isTable && mapping && (
-          <Box
-            sx={{
-              display: 'grid',
-              gap: 1.5,
-              gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' },
-              paddingBlock: 1,
-            }}
-          >
+          <Box sx={GRID}>
             {COLUMNS[table].map((id) =>
               choice(HOLDS[id] ?? id, mapping.columns[id] ?? '', headings, (heading) =>
                 setMapping({ ...mapping, columns: { ...mapping.columns, [id]: heading } }),
@@ -169,6 +233,13 @@ export function ReadTable({
                 (id) => setMapping({ ...mapping, unit: id as UnitName }),
               )}
           </Box>
+        )}
+        {reading && reading.strangeBags.length > 0 && (
+          <StrangeBags
+            names={reading.strangeBags}
+            bagOf={bagOf}
+            onSay={(name, id) => setBagOf({ ...bagOf, [name.toLowerCase()]: id })}
+          />
         )}
         {isTable && !reading && (
           <Typography role="status">Say which columns hold the bag, the day and what was done.</Typography>
