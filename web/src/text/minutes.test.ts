@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { minutesWords, readMinutes } from './minutes-text.ts';
+import { minutesWords, timeIn } from './minutes-text.ts';
 
 describe('minutes', () => {
   it.each([
@@ -12,12 +12,24 @@ describe('minutes', () => {
     ['1,5 h', 90],
     ['½ hour', 30],
     ['0:45', 45],
+    ['90 s', 1.5],
+    ['5 min 30', 5.5],
   ])('are read as they are said: %s', (text, minutes) => {
-    expect(readMinutes(text)).toBe(minutes);
+    expect(timeIn('minute', text)).toBe(minutes);
   });
 
-  it.each(['', 'long', '3 days', '1 h long', '5 min 30'])('that are none are not read: "%s"', (text) => {
-    expect(readMinutes(text)).toBeUndefined();
+  it.each([
+    ['70', 70],
+    ['1 min 10 s', 70],
+    ['1 min 10', 70],
+    ['1:10', 70],
+    ['½ min', 30],
+  ])('of a bucket are seconds: %s', (text, seconds) => {
+    expect(timeIn('second', text)).toBe(seconds);
+  });
+
+  it.each(['', 'long', '3 days', '1 h long'])('that are none are not read: "%s"', (text) => {
+    expect(timeIn('minute', text)).toBeUndefined();
   });
 
   it.each([

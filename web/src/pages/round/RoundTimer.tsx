@@ -3,7 +3,7 @@ import { IconClock } from '@tabler/icons-react';
 import { useEffect, useState } from 'react';
 import { useGarden } from '../../store/index.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
-import { readMinutes } from '../../text/minutes-text.ts';
+import { timeIn } from '../../text/minutes-text.ts';
 import type { WalkStop } from './StopList.tsx';
 
 const KEPT = 'rundel.round-clock';
@@ -46,7 +46,7 @@ export default function RoundTimer({ stops }: { readonly stops: readonly WalkSto
       </Button>
     );
   const shown = minutes ?? String(Math.max(1, Math.min(MOST_MINUTES, Math.round(passed))));
-  const value = readMinutes(shown) ?? 0;
+  const value = timeIn('minute', shown) ?? 0;
   const isRight = value >= 1 && value <= 1440;
   const done = stops.filter(({ status }) => status.kind === 'done').map(({ bag }) => bag.container.id);
   const stop = async () => {

@@ -7,6 +7,7 @@ import {
   choiceField,
   dayField,
   numberField,
+  timeField,
   optionsOf,
   switchField,
   textField,
@@ -232,7 +233,13 @@ export const cleanedForm = entryForm<'cleaned'>()({
       high: 120,
       isOptional: true,
     }),
-    minutes: numberField({ label: 'For so many minutes', low: 1, high: 20_000, isOptional: true }),
+    minutes: timeField({
+      label: 'For so many minutes',
+      in: 'minute',
+      low: 1,
+      high: 20_000,
+      isOptional: true,
+    }),
     note: textField({ label: 'Note', longest: 2000, lines: 2 }),
   }),
   start: ({ isWashed, isDried, isDisinfected, heated, note }) => ({

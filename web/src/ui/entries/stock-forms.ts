@@ -1,7 +1,6 @@
 import { findMix } from '@rundel/core/mixes';
 import { findProduct } from '@rundel/core/products';
 import type { EntryKind, EntryOf, Product } from '@rundel/core/records';
-import { readMinutes } from '../../text/minutes-text.ts';
 import { productUnitSymbol, readProductAmount } from '../../text/product-amount.ts';
 import { productAmount } from '../../text/product-text.ts';
 import { midSentence } from '../../text/text.ts';
@@ -10,6 +9,7 @@ import {
   amountField,
   choiceField,
   numberField,
+  timeField,
   optionsOf,
   priceField,
   rowField,
@@ -117,20 +117,16 @@ export const spentForm = entryForm<'spent'>()({
 /** Where work was done, if that is of interest. */
 const DURING_WORDS = { round: 'on the round', bench: 'at the bench' } as const;
 
-/** Minutes, or hours that say so. */
-const minutesField: Field<number> = {
-  ...numberField({ label: 'Minutes', help: 'As "40", "1 h 20" or "1½ h".', low: 1, high: 1440 }),
-  read(text) {
-    const minutes = readMinutes(text);
-    return minutes !== undefined && minutes >= 1 && minutes <= 1440
-      ? { ok: true, value: minutes }
-      : { ok: false, problem: 'Minutes from 1 to 1440, or hours as "1 h 20".' };
-  },
-};
-
 export const workedForm = entryForm<'worked'>()({
   fields: () => ({
-    minutes: minutesField,
+    minutes: timeField({
+      label: 'Minutes',
+      in: 'minute',
+      help: 'As "40", "1 h 20" or "1½ h".',
+      low: 1,
+      high: 1440,
+      problem: 'Minutes from 1 to 1440, or hours as "1 h 20".',
+    }),
     during: rowField({ label: 'Where', options: optionsOf(DURING_WORDS) }),
   }),
   start: ({ minutes, during }) => ({ values: { minutes, during } }),

@@ -3,7 +3,15 @@ import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
 import { SKIP_WORDS } from '../../text/water-text.ts';
 import { LEVELS, levelShare } from '../../text/check-text.ts';
 import { wateringMeasure } from '../../store/index.ts';
-import { amountField, choiceField, gradeField, numberField, optionsOf, switchField } from '../form/index.ts';
+import {
+  amountField,
+  choiceField,
+  gradeField,
+  numberField,
+  optionsOf,
+  switchField,
+  timeField,
+} from '../form/index.ts';
 import { entryForm, typedWithUnit } from './entry-form.ts';
 
 type Check = EntryOf<'check'>['check'];
@@ -81,7 +89,13 @@ const DRIP_FIELDS = {
     problem: 'From 1 to 50 drippers.',
   }),
   litresPerHourEach: amountField({ label: 'Each gives in an hour', purpose: 'water', low: 0.01, high: 60 }),
-  minutes: numberField({ label: 'Minutes each time', low: 1, high: 600, problem: 'From 1 to 600 minutes.' }),
+  minutes: timeField({
+    label: 'Minutes each time',
+    in: 'minute',
+    low: 1,
+    high: 600,
+    problem: 'From 1 to 600 minutes.',
+  }),
   timesADay: numberField({
     label: 'Times a day',
     low: 1,

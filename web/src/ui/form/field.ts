@@ -9,6 +9,7 @@ import {
   type NumberRule,
   type Read,
 } from '../../text/amount-text.ts';
+import { timeIn, type TimeUnit } from '../../text/minutes-text.ts';
 import type { UnitFormat } from '../../store/index.ts';
 
 /** What a field is read and written with: the grower's units, measures and sign of money. */
@@ -116,6 +117,25 @@ export function numberField<W extends Words & NumberRule & { readonly unit?: str
         Optional<W, number>
       >,
     write: (value) => trimmed(value as number, 6),
+  };
+}
+
+/** A length of time, as "40", "1 h 20" or "90 s"; a bare number is in the field's own unit, as its value is. */
+export function timeField<W extends Words & NumberRule & { readonly in: TimeUnit }>(
+  words: W,
+): Field<Optional<W, number>> {
+  const field = numberField(words);
+  return {
+    ...field,
+    read(text, context) {
+      const time = timeIn(words.in, text);
+      if (text.trim() !== '' && time === undefined)
+        return refused(
+          words.problem ?? 'This does not read as a length of time. Write it as "40", "1 h 20" or "90 s".',
+        );
+      // a plain number is read as in any other field
+      return field.read(time === undefined || /^[\d.,\s]*$/.test(text) ? text : String(time), context);
+    },
   };
 }
 

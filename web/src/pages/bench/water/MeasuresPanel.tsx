@@ -11,6 +11,7 @@ import {
   FormFields,
   numberField,
   textField,
+  timeField,
   useFields,
 } from '../../../ui/form/index.ts';
 import { measuresInUse, newId, useGarden, useUnitFormat, told } from '../../../store/index.ts';
@@ -139,8 +140,8 @@ const MEASURE_FIELDS = {
     high: 100,
   }),
   // how long a test took; how much a handful is
-  seconds: numberField({ ...TESTED.hose, label: TESTED.hose.time }),
-  minutes: numberField({ ...TESTED.dripper, label: TESTED.dripper.time }),
+  seconds: timeField({ ...TESTED.hose, in: 'second', label: TESTED.hose.time }),
+  minutes: timeField({ ...TESTED.dripper, in: 'minute', label: TESTED.dripper.time }),
   spoons: numberField({
     label: 'Level tablespoons in it',
     low: 0.2,

@@ -3,6 +3,7 @@ import {
   amountField,
   choiceField,
   numberField,
+  timeField,
   switchField,
   type FieldProblem,
   type FormStart,
@@ -56,14 +57,16 @@ export const DRIP_LINE_FIELDS = {
     low: 0.001,
     high: 20,
   }),
-  jarMinutes: numberField({
+  jarMinutes: timeField({
     label: 'In so many minutes',
+    in: 'minute',
     low: 0.5,
     high: 120,
     problem: 'From half a minute to two hours: in no time a jar catches nothing.',
   }),
-  minutes: numberField({
+  minutes: timeField({
     label: 'Minutes each time',
+    in: 'minute',
     low: 0.5,
     high: 600,
     problem: 'From half a minute to 600 minutes.',
