@@ -5,6 +5,7 @@ import { fieldsIn } from '../../../test/field-context.ts';
 import { readForm } from '../form/index.ts';
 import { formOf } from './correct-forms.ts';
 import { checkOf, correctionOf } from './entry-form.ts';
+import { wateringForm } from './water-forms.ts';
 
 const garden = gannetSlip(3);
 const base = {
@@ -98,5 +99,25 @@ describe('the form of each kind of entry', () => {
     expect(corrected(solution, { ec: '2100' })).toMatchObject({
       problems: { ec: expect.stringContaining('1000') as string },
     });
+  });
+});
+
+describe('what may be typed for a watering', () => {
+  const hose = { id: 'mea_hose000001', kind: 'hose', name: 'yard hose', litres: 0.2 } as const;
+  const stamps = { createdAt: base.at, changedAt: base.at };
+  const { unitFormat } = fieldsIn('metric');
+  const helpWith = (wateringMeasureId: string | undefined) => {
+    const measures = [...garden.measures, { ...hose, ...stamps }];
+    const settings = { ...garden.settings, wateringMeasureId };
+    return wateringForm
+      .fields({ garden: { ...garden, measures, settings }, unitFormat } as never, undefined)
+      .amount.help?.replaceAll('\u00a0', ' ');
+  };
+
+  it('is told in the can or the hose that the grower waters with', () => {
+    expect(helpWith(garden.settings.wateringMeasureId)).toBe(
+      'As "5 L", "1 gal" or "½ can" (your green can holds 9 L), or as long as your yard hose ran: "40 s".',
+    );
+    expect(helpWith(hose.id)).toBe('As "5 L", "1 gal" or "40 s" (your yard hose gives 12 L a minute).');
   });
 });

@@ -1,8 +1,9 @@
-import type { EntryOf } from '@rundel/core/records';
+import type { EntryOf, Garden } from '@rundel/core/records';
+import { litresIn, timedIn, type NamedMeasure } from '@rundel/core/units';
 import { FINGER_GRADES, LIFT_GRADES } from '@rundel/core/water';
 import { SKIP_WORDS } from '../../text/water-text.ts';
 import { LEVELS, levelShare } from '../../text/check-text.ts';
-import { wateringMeasure } from '../../store/index.ts';
+import { measuresInUse, wateringMeasure, type UnitFormat } from '../../store/index.ts';
 import {
   amountField,
   choiceField,
@@ -35,12 +36,21 @@ const THROUGH: readonly { readonly id: Through; readonly label: string }[] = [
   { id: 'some', label: 'some, I cannot say how much' },
 ];
 
+/** Ways in which an amount may be given, with what is in the grower's own measures. */
+function amountHelp(garden: Garden, unitFormat: UnitFormat): string {
+  const { kind, name, litres } = wateringMeasure(garden);
+  const [timed] = timedIn([{ kind, name, litres }, ...measuresInUse(garden)]);
+  const aMinute = (measure: NamedMeasure) => unitFormat.show(litresIn(60, measure) ?? 0, 'water');
+  if (timed?.name === name)
+    return `As "5 L", "1 gal" or "40 s" (your ${name} gives ${aMinute(timed)} a minute).`;
+  const ran = timed ? `, or as long as your ${timed.name} ran: "40 s"` : '';
+  return `As "5 L", "1 gal" or "½ can" (your ${name} holds ${unitFormat.show(litres, 'water')})${ran}.`;
+}
+
 export const wateringForm = entryForm<'watering'>()({
   fields({ garden, unitFormat }) {
-    const { name, litres } = wateringMeasure(garden);
-    const help = `As "5 L", "1 gal" or "½ can" (your ${name} holds ${unitFormat.show(litres, 'water')}).`;
     return {
-      amount: wateringAmount('How much', help),
+      amount: wateringAmount('How much', amountHelp(garden, unitFormat)),
       through: choiceField<Through>({ label: 'Ran through at the bottom', options: THROUGH }),
       isInGoes: switchField({ label: 'Poured in goes, with pauses' }),
       spilt: amountField({
