@@ -73,6 +73,7 @@ describe('pickings from a notebook', () => {
         { kind: 'picking', containerId: idOf(garden, '12'), kilograms: 0.45 },
       ]),
     );
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     await give('Plant,Date,Weight\nred one,2026-07-01,450 g\nred one,2026-07-03,1 lb\n');
     await screen.findByText('1 of 2 rows would be put in the diary; 1 are there already.');
   });

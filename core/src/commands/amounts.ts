@@ -152,7 +152,8 @@ export function readTime(
   measures: readonly NamedMeasure[],
 ): SaidTime | { readonly problem: string } | undefined {
   const timed = timedIn(measures);
-  const figures = withFigures(text);
+  // "an hour and a half" is 1½ hours
+  const figures = withFigures(text).replace(/(\d+) (h\w*|min\w*) and ([½¼¾])/u, '$1$3 $2');
   const names = timed.flatMap((measure) => [
     { word: measure.name.toLowerCase(), measure },
     { word: measure.kind as string, measure },

@@ -168,6 +168,7 @@ describe('a line in plain words', () => {
     ];
     expect(problem('watered 7 20 minutes', two)).toBe('Which of them ran: yard hose or deck drip?');
     expect(short('watered 7 20 minutes of deck drip', { measures: two })).toEqual([['watering', '7', 4]]);
+    expect(short('an hour and a half of deck drip on 7', { measures: two })).toEqual([['watering', '7', 18]]);
     expect(problem('watered 7 20 minutes', [])).toMatch(/^How much runs in that time\? Time your hose/);
     expect(short('watered 7 2 L in 20 minutes', { measures: [] })).toEqual([['watering', '7', 2]]);
   });

@@ -1,17 +1,15 @@
 import { Box, Typography } from '@mui/material';
-import jsQR from 'jsqr';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useGarden } from '../../store/index.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { Remark } from '../../ui/Remark.tsx';
+import { codeReader } from '../../workers/scan.ts';
 import { bagOfCode } from './bag-of-code.ts';
 
 /** A code is looked for so often, ms: a hand holds still for longer. */
 const LOOKED_EVERY = 180;
-/** A picture's longer side for looking, pixels: more takes longer and finds no more. */
-const LONGER_SIDE = 900;
 
 /** Opens a bag by the code on its label: by the camera, or in a picture of it. */
 export default function ScanPage() {
@@ -38,6 +36,8 @@ export default function ScanPage() {
     let stream: MediaStream | undefined;
     let timer: ReturnType<typeof setInterval> | undefined;
     let isGone = false;
+    let isLooking = false;
+    const reader = codeReader();
     const start = async () => {
       // not there on an address that is not a safe one
       const media = navigator.mediaDevices as MediaDevices | undefined;
@@ -52,24 +52,35 @@ export default function ScanPage() {
       await screen.play().catch(() => undefined);
       setSeeing(true);
       timer = setInterval(() => {
-        const text = codeIn(screen, screen.videoWidth, screen.videoHeight);
-        if (text !== undefined && take(text)) clearInterval(timer);
+        if (isLooking) return;
+        isLooking = true;
+        // before its first frame a video shows nothing
+        const looked = reader.codeIn(screen).catch(() => undefined);
+        void looked.then((text) => {
+          isLooking = false;
+          if (!isGone && text !== undefined && take(text)) clearInterval(timer);
+        });
       }, LOOKED_EVERY);
     };
     void start();
     return () => {
       isGone = true;
       clearInterval(timer);
+      reader.close();
       for (const track of stream?.getTracks() ?? []) track.stop();
     };
   }, [take]);
   const look = async (file: File) => {
-    const picture = await createImageBitmap(file).catch(() => undefined);
-    const text = picture && codeIn(picture, picture.width, picture.height);
-    if (!picture) setProblem('This browser cannot read it as a picture.');
-    else if (text === undefined)
-      setProblem('I find no code in that picture. Nearer, and straight from above?');
-    else take(text);
+    const reader = codeReader();
+    try {
+      const text = await reader.codeIn(file);
+      if (text === undefined) setProblem('I find no code in that picture. Nearer, and straight from above?');
+      else take(text);
+    } catch {
+      setProblem('This browser cannot read it as a picture.');
+    } finally {
+      reader.close();
+    }
   };
   return (
     <Page
@@ -107,19 +118,4 @@ export default function ScanPage() {
       </Panel>
     </Page>
   );
-}
-
-/** The text of a QR code in a picture; undefined where there is none. */
-function codeIn(picture: CanvasImageSource, width: number, height: number): string | undefined {
-  if (width === 0 || height === 0) return undefined;
-  const by = Math.min(1, LONGER_SIDE / Math.max(width, height));
-  const [w, h] = [Math.round(width * by), Math.round(height * by)];
-  const canvas = document.createElement('canvas');
-  canvas.width = w;
-  canvas.height = h;
-  const context = canvas.getContext('2d', { willReadFrequently: true });
-  if (!context) return undefined;
-  context.drawImage(picture, 0, 0, w, h);
-  const { data } = context.getImageData(0, 0, w, h);
-  return jsQR(data, w, h)?.data;
 }
