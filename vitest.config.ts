@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 import { BaseSequencer, type TestSpecification } from 'vitest/node';
@@ -32,7 +33,7 @@ export default defineConfig({
     // threads share what Node has compiled; nothing here needs a process of its own
     pool: 'threads',
     // by itself it leaves one of two cores to others
-    maxWorkers: 2,
+    maxWorkers: Math.max(2, availableParallelism()),
     // the store's tests parse hundreds of entries against a database in memory; two busy cores need time
     testTimeout: 60_000,
     include: ['{core,web,server}/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts'],

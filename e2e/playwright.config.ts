@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from '@playwright/test';
 import { findChromium } from '../scripts/chromium.mjs';
 
@@ -11,7 +12,7 @@ export default defineConfig({
   // a busy machine takes three times as long as a quiet one
   timeout: 90_000,
   expect: { timeout: 15_000 },
-  workers: 2,
+  workers: Math.max(2, availableParallelism()),
   fullyParallel: true,
   forbidOnly: process.env['CI'] !== undefined,
   use: {
