@@ -54,6 +54,8 @@ describe('a line in plain words', () => {
     ['Picked 1 lb 4 oz from bag 12', [['picking', '12', 0.567, undefined]]],
     ['picked 6 tomatoes from 7', [['picking', '7', undefined, 6]]],
     ['picked 6 from 7', [['picking', '7', undefined, 6]]],
+    ['picked from 7 1/2 kg', [['picking', '7', 0.5, undefined]]],
+    ['picked 7 1/2 kg from 12', [['picking', '12', 7.5, undefined]]],
     ['picked 3 from 4', [['picking', '4', undefined, 3]]],
     ['picked 8 fruits, 1.2 kg, from A2', [['picking', 'A2', 1.2, 8]]],
     ['harvested half a kilo of red keel', [['picking', '7', 0.5, undefined]]],

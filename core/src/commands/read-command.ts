@@ -62,7 +62,7 @@ export function readCommand(line: string, context: CommandContext): CommandReadi
   const labels = context.bags.map(({ label }) => label);
   const when = readWhen(said, context.now, labels);
   const isShared = TOGETHER.test(when.rest);
-  const howMuch = when.rest.replace(TOGETHER, ' ');
+  const howMuch = apartFromBag(when.rest.replace(TOGETHER, ' '), labels);
   const amounts = readWater(kind, howMuch, context);
   if ('problem' in amounts) return unfinished(amounts.problem);
   const found = kind === 'check' ? readFinding(amounts) : undefined;
@@ -112,6 +112,13 @@ export function readCommand(line: string, context: CommandContext): CommandReadi
   }
   return readPicking({ ...amounts, count }, { bags, share, base, command });
 }
+
+/** "from 2 3/4 lb" where a bag is called 2: the bag, and then three quarters of a pound. */
+const apartFromBag = (text: string, labels: readonly string[]) =>
+  text.replace(
+    /\b(from|at|on|off|in|bag|pot) (\d+) (?=\d+\/\d|[¼½¾])/gu,
+    (all, word: string, label: string) => (labels.includes(label) ? `${word} ${label}, ` : all),
+  );
 
 /** The amounts of a line; water may be said by how long it ran as well. */
 function readWater(
