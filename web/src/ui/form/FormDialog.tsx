@@ -43,7 +43,8 @@ export function FormDialog({
       fullWidth
       maxWidth="xs"
     >
-      <form onSubmit={submit} noValidate>
+      {/* the fields scroll, and what stores them stays in sight */}
+      <form onSubmit={submit} noValidate style={{ display: 'flex', flexDirection: 'column', minHeight: 0 }}>
         <DialogTitle variant="h2">{title}</DialogTitle>
         <DialogContent>
           {halfTyped.isAsLeft && (
