@@ -67,6 +67,11 @@ describe('pickings from a notebook', () => {
     await choose('“Red one” is', 'bag 12');
     await screen.findByText('1 of 2 rows would be put in the diary; 1 cannot be taken.');
     expect(screen.queryByRole('link', { name: 'add “Red one”' })).toBeNull();
+    // who leaves to add the other bag finds it said
+    await press('Cancel');
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    await give('Plant,Date,Weight\nRed one,2026-07-01,450 g\nloft,2026-07-02,8 oz\n');
+    await screen.findByText('1 of 2 rows would be put in the diary; 1 cannot be taken.');
     await press('Put 1 in the diary');
     await waitFor(async () =>
       expect(await made()).toMatchObject([

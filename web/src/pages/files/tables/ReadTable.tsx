@@ -26,7 +26,7 @@ import * as z from '@rundel/core/schema';
 import { UNITS, type UnitName } from '@rundel/core/units';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { containersInUse, useGarden, useUnitFormat } from '../../../store/index.ts';
+import { containersInUse, told, useGarden, useUnitFormat } from '../../../store/index.ts';
 import { entryWords } from '../../../text/entry-text.ts';
 import { shortDay, timeOf } from '../../../text/text.ts';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
@@ -192,12 +192,17 @@ export function ReadTable({
     [bagOf, clock, csv, garden, live, mapping, system, table],
   );
   const isTable = csv !== undefined && csv.headings.length > 1 && csv.rows.length > 0;
+  const sayBag = async (name: string, containerId: string) => {
+    const said = { ...bagOf, [name.toLowerCase()]: containerId };
+    setBagOf(said);
+    // at once: who goes on to add a bag that is missing comes back to what was said
+    await store.writeNote(NAMES_NOTE, said);
+  };
   const submit = async () => {
     if (!reading || !mapping) return;
     await record(reading.drafts, `${reading.drafts.length} ${TABLE_NAMES[table].toLowerCase()} read`);
     const before = rememberedSchema.safeParse(await store.readNote(NOTE)).data ?? {};
     await store.writeNote(NOTE, { ...before, [table]: mapping });
-    await store.writeNote(NAMES_NOTE, bagOf);
     onClose();
   };
   const headings = [
@@ -238,7 +243,7 @@ export function ReadTable({
           <StrangeBags
             names={reading.strangeBags}
             bagOf={bagOf}
-            onSay={(name, id) => setBagOf({ ...bagOf, [name.toLowerCase()]: id })}
+            onSay={(name, id) => told(sayBag(name, id))}
           />
         )}
         {isTable && !reading && (
