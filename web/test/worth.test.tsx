@@ -17,6 +17,8 @@ describe('work', () => {
     const { made } = await openApp('/tally/worth', garden, DEMO_EVENING);
     await press('Minutes worked');
     const form = await dialog();
+    fill('Minutes', '3/4 h', form);
+    within(form).getByText(/^= 45.min\./);
     fill('Minutes', 'all day', form);
     await press('Put in the diary', form);
     await within(form).findByText('Minutes from 1 to 1440, or hours as "1 h 20".');

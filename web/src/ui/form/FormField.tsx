@@ -135,7 +135,12 @@ function understood(field: Fields[string], text: string, context: FieldContext):
   const read = field.read(text, context);
   if (!read.ok || typeof read.value !== 'number') return undefined;
   const written = field.write(read.value, context);
-  return written === text.trim() ? undefined : `= ${written}.`;
+  if (written === text.trim()) return undefined;
+  const { input } = field;
+  // a number that is written without its unit is told with it
+  const isBare = input.kind === 'number' && !input.isBefore && /^[\d.]+$/.test(written);
+  const unit = isBare ? input.unit?.(context) : undefined;
+  return unit === undefined ? `= ${written}.` : `= ${written}\u00a0${unit}.`;
 }
 
 /** A few choices as buttons in a row, wide enough for a thumb. */

@@ -124,7 +124,7 @@ export function numberField<W extends Words & NumberRule & { readonly unit?: str
 export function timeField<W extends Words & NumberRule & { readonly in: TimeUnit }>(
   words: W,
 ): Field<Optional<W, number>> {
-  const field = numberField(words);
+  const field = numberField({ ...words, unit: words.in === 'minute' ? 'min' : 's' });
   return {
     ...field,
     read(text, context) {
