@@ -217,6 +217,12 @@ describe('a line in plain words', () => {
     // the last time that it was that hour, where no bag is called so
     expect(at('watered 3 1 can at 8')).toBe('2026-07-16T08:00');
     expect(at('watered 3 1 can at 6')).toBe('2026-07-16T18:00');
+    expect(at('watered 3 1 can at 20')).toBe('2026-07-15T20:00');
+    expect(done('watered 3 1 can at 9', { now: '2026-07-16T07:10:00.000+01:00' })[0]?.at).toBe(
+      '2026-07-15T21:00:00.000+01:00',
+    );
+    expect(at('watered 3 1 can last night')).toBe('2026-07-15T21:00');
+    expect(at('watered 3 1 can last night at 10')).toBe('2026-07-15T22:00');
     expect(at('watered 3 1 can yesterday at 9')).toBe('2026-07-15T09:00');
     expect(at('watered 3 1 can yesterday evening at 8')).toBe('2026-07-15T20:00');
     // not in the future, and "at 7" is the bag
@@ -244,6 +250,9 @@ describe('a line in plain words', () => {
         containerId: BAGS[3]?.containerId,
         text: 'leaves curl',
       },
+    ]);
+    expect(done('noted last night: slugs')).toMatchObject([
+      { at: '2026-07-15T21:00:00.000+01:00', text: 'slugs' },
     ]);
     expect(done('noted this morning: frost on the roofs')).toMatchObject([
       { at: '2026-07-16T08:00:00.000+01:00', text: 'frost on the roofs' },

@@ -54,7 +54,10 @@ export function readWhen(text: string, now: string, labels: readonly string[] = 
     const at = momentOf(Date.parse(now) - seconds * 1000, offsetMinutesOf(now));
     return { at, rest, isSaid: true };
   }
-  if (take(/\bthe day before yesterday\b/)) day = addDays(today, -2);
+  if (take(/\blast night\b/)) {
+    day = addDays(today, -1);
+    hour = HOURS['night'];
+  } else if (take(/\bthe day before yesterday\b/)) day = addDays(today, -2);
   else if (take(/\byesterday\b/)) day = addDays(today, -1);
   else if (take(/\btoday\b/)) day = today;
   else {
@@ -74,10 +77,14 @@ export function readWhen(text: string, now: string, labels: readonly string[] = 
   } else if (clock && Number(hours) <= 24 && !labels.includes(hours)) {
     take(TIME);
     const said = Number(hours) % 24;
+    const isStillToCome = day === undefined && !part && said > hourOf(now);
+    if (isStillToCome) day = addDays(today, -1);
     // of the two that it may be, the one that was last, and of another day the one in daylight
-    const isLater = day === undefined || day === today ? said + 12 <= hourOf(now) : said < 6;
-    hour = said < 12 && hour === undefined && isLater ? said + 12 : said;
-    if (part && hour < 12 && (HOURS[part[1] ?? ''] ?? 0) > 12) hour += 12;
+    const isLater =
+      isStillToCome || (day === undefined || day === today ? said + 12 <= hourOf(now) : said < 6);
+    // "at 8" in the evening is eight in the evening
+    const isAfternoon = hour === undefined ? isLater : hour > 12;
+    hour = said < 12 && isAfternoon ? said + 12 : said;
   }
   if (day === undefined && hour === undefined) return { at: now, rest, isSaid: false };
   const at = momentAt(day ?? today, hour ?? hourOf(now), now);
