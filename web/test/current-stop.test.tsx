@@ -3,7 +3,7 @@ import { renderHook } from '@testing-library/react';
 import { expect, it } from 'vitest';
 import { useCurrentStop } from '../src/pages/round/current-stop.ts';
 import type { WalkStop } from '../src/pages/round/StopList.tsx';
-import type { Walk } from '../src/pages/round/walk.ts';
+import type { Walk } from '../src/store/index.ts';
 import type { Bag } from '../src/store/index.ts';
 
 const MORNING: Walk = { startedAt: '2026-07-14T06:00:00.000Z', containerIds: [] };

@@ -5,11 +5,13 @@ import { act, renderHook, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { clockSetTo } from '../src/store/clock.ts';
 import { useGardenState } from '../src/store/garden-context.tsx';
-import { GardenStore } from '../src/store/garden-store.ts';
+import { GardenStore } from '../src/db/index.ts';
 import { bagStatesQuery, forgetWorkers } from '../src/store/bag-states-query.ts';
 import { StorageError } from '../src/db/index.ts';
 import { DATABASE_NAMES } from '../src/store/garden-id.ts';
 import { workerPool } from '../src/workers/garden.ts';
+import { storeWorker } from '../src/workers/store.ts';
+import { createStoreApi } from '../src/workers/store.worker.ts';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
 
 /** Workers that answer when told to, and note what was handed over to them. */
@@ -43,6 +45,9 @@ beforeEach(async () => {
   workers.answer = () => Promise.resolve();
   // files share their modules, so that these may have been loaded long before: they are replaced where they stand
   vi.spyOn(workerPool, 'at').mockReturnValue(here as unknown as ReturnType<typeof workerPool.at>);
+  vi.spyOn(storeWorker, 'api').mockReturnValue(
+    createStoreApi() as unknown as ReturnType<typeof storeWorker.api>,
+  );
   store = new GardenStore(DATABASE_NAMES.demo);
   await store.replace(garden);
   for (const note of ['demoStart', 'demoMoment']) await store.writeNote(note, DEMO_EVENING);

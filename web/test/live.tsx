@@ -7,7 +7,7 @@ import { expect } from 'vitest';
 import { App } from '../src/app/App.tsx';
 import { themeFor } from '../src/app/theme/theme.ts';
 import { forgetWorkers } from '../src/store/bag-states-query.ts';
-import { GardenStore } from '../src/store/garden-store.ts';
+import { GardenStore } from '../src/db/index.ts';
 import { DATABASE_NAMES } from '../src/store/garden-id.ts';
 
 // what is hidden is looked through too: asking every element for its style takes most of the time; and a page whose modules
@@ -35,6 +35,7 @@ class ChannelHere extends BroadcastChannel {
 /** What a worker of a name answers with. */
 async function apiOf(name: string): Promise<object> {
   if (name === 'away') return (await import('../src/workers/away.worker.ts')).api;
+  if (name === 'store') return (await import('../src/workers/store.worker.ts')).createStoreApi();
   if (name === 'file') return (await import('../src/workers/file.worker.ts')).createFileApi();
   return (await import('../src/workers/garden.worker.ts')).createApi();
 }

@@ -6,9 +6,11 @@ import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import type { StoredGarden } from '../src/db/index.ts';
 import { forgetWorkers } from '../src/store/bag-states-query.ts';
 import { useGardenState } from '../src/store/garden-context.tsx';
-import { GardenStore } from '../src/store/garden-store.ts';
+import { GardenStore } from '../src/db/index.ts';
 import { DATABASE_NAMES } from '../src/store/garden-id.ts';
 import { workerPool } from '../src/workers/garden.ts';
+import { storeWorker } from '../src/workers/store.ts';
+import { createStoreApi } from '../src/workers/store.worker.ts';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
 
 const garden = demoWith('3', '7');
@@ -36,6 +38,9 @@ beforeEach(async () => {
     states: () => Promise.resolve([]),
   };
   vi.spyOn(workerPool, 'at').mockReturnValue(api as unknown as ReturnType<typeof workerPool.at>);
+  vi.spyOn(storeWorker, 'api').mockReturnValue(
+    createStoreApi() as unknown as ReturnType<typeof storeWorker.api>,
+  );
   store = new GardenStore(DATABASE_NAMES.own);
   await store.replace(garden);
 });

@@ -2,7 +2,7 @@ import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CONTAINER_KINDS, containerKind } from './kinds/index.ts';
-import { dimensionsSchema } from './kinds/kind.ts';
+import { dimensionsSchema } from './kinds/dimensions-schema.ts';
 import { fillOf } from './fill.ts';
 import { heightOfLitres, litresBelow, outline, sideSquareMetres, type Solid } from './solid.ts';
 import { pillowSolid } from './kinds/pillow.ts';

@@ -10,8 +10,8 @@ export {
 } from './film/sleeves.ts';
 export { boxSolid } from './kinds/box.ts';
 export { CONTAINER_KINDS, containerKind } from './kinds/index.ts';
+export { dimensionsSchema } from './kinds/dimensions-schema.ts';
 export {
-  dimensionsSchema,
   type ContainerKind,
   type Dimension,
   type Dimensions,

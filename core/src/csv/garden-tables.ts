@@ -1,5 +1,4 @@
-import { RECORD_TABLES } from '../garden-file/index.ts';
-import type { Garden } from '../records/index.ts';
+import { RECORD_TABLES, type Garden } from '../records/index.ts';
 import { writeCsv } from './csv.ts';
 
 /**

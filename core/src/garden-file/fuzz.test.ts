@@ -3,8 +3,8 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, gannetSlip } from '../../demo/index.ts';
 import { damaged, randomFrom } from '../../test/fuzz.ts';
-import { entrySchema, RECORD_SCHEMAS, settingsSchema } from '../records/index.ts';
-import { readGardenFile, RECORD_TABLES, writeGardenFile } from './index.ts';
+import { RECORD_TABLES, entrySchema, RECORD_SCHEMAS, settingsSchema } from '../records/index.ts';
+import { readGardenFile, writeGardenFile } from './index.ts';
 
 /** All of them with `npm run fuzz`; with each test a part that takes seconds. */
 const FILES = process.env['RUNDEL_FUZZ'] === 'whole' ? 3000 : 300;

@@ -3,7 +3,6 @@ export { readGardenFile, readingGardenFile, type FileReading, type ReadableFile 
 export {
   checkingRows,
   problemOf,
-  RECORD_TABLES,
   usableSettings,
   type Progress,
   type RowsRead,

@@ -1,4 +1,4 @@
-import { momentSchema, type Garden } from '../records/index.ts';
+import { RECORD_TABLES, momentSchema, type Garden } from '../records/index.ts';
 import { checksumOf } from './checksum.ts';
 import { LATEST_MINOR, LATEST_VERSION, migrate } from './migrations.ts';
 import {
@@ -6,7 +6,6 @@ import {
   checkingRows,
   finished,
   isTooDeep,
-  RECORD_TABLES,
   usableSettings,
   type Progress,
   type RowTable,

@@ -1,6 +1,7 @@
 import {
   entrySchema,
   RECORD_SCHEMAS,
+  RECORD_TABLES,
   settingsSchema,
   USUAL_SETTINGS,
   type Garden,
@@ -8,9 +9,6 @@ import {
   type TableName,
 } from '../records/index.ts';
 import type * as z from '../schema/index.ts';
-
-/** Every kind of record, in the order in which files and databases have them. */
-export const RECORD_TABLES = Object.keys(RECORD_SCHEMAS) as readonly TableName[];
 
 export type RowTable = TableName | 'entries';
 

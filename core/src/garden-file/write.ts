@@ -1,7 +1,7 @@
-import type { Garden } from '../records/index.ts';
+import { RECORD_TABLES, type Garden } from '../records/index.ts';
 import { checksumOf } from './checksum.ts';
 import { LATEST_MINOR, LATEST_VERSION } from './migrations.ts';
-import { checkingRows, finished, RECORD_TABLES, usableSettings, type SetAside } from './rows.ts';
+import { checkingRows, finished, usableSettings, type SetAside } from './rows.ts';
 
 /**
  * A garden as the text of a file (docs/garden-file.md), a row a line, rows by id and fields in their schema's order: two saves of

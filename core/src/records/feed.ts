@@ -1,23 +1,5 @@
 import * as z from '../schema/index.ts';
-
-/** What a feed is, which decides how it is given and how it becomes available. */
-export const FEED_FORMS = [
-  'soluble',
-  'liquid',
-  'two-part',
-  'granular',
-  'slow-release',
-  'meal',
-  'manure',
-  'spike',
-  'tea',
-  'foliar',
-] as const;
-export type FeedForm = (typeof FEED_FORMS)[number];
-
-/** Units of a dose as people give it. A spoon is a level tablespoon; a handful is the grower's own. */
-export const FEED_UNITS = ['gram', 'millilitre', 'spoon', 'teaspoon', 'handful', 'litre', 'piece'] as const;
-export type FeedUnit = (typeof FEED_UNITS)[number];
+import { FEED_FORMS, FEED_UNITS, type FeedUnit } from './kinds.ts';
 
 /** So much of a feed, in a unit. */
 export interface FeedAmount {
@@ -56,10 +38,3 @@ export const feedFactsSchema = z.object({
   ),
 });
 export type FeedFacts = z.infer<typeof feedFactsSchema>;
-
-/** Whether a form is given in water, by the litre; the others are laid on or worked into the mix. */
-export function isGivenInWater(form: FeedForm): boolean {
-  return (
-    form === 'soluble' || form === 'liquid' || form === 'two-part' || form === 'tea' || form === 'foliar'
-  );
-}

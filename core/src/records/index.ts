@@ -9,8 +9,6 @@ export {
   type EntryKind,
   type EntryOf,
 } from './diary/entry.ts';
-export { FEED_SKIP_REASONS } from './diary/kinds/feeding.ts';
-export { SKIP_REASONS } from './diary/kinds/water.ts';
 export { rowById } from './by-id.ts';
 export {
   addedSince,
@@ -22,20 +20,10 @@ export {
   liveWith,
   type LiveEntries,
 } from './diary/live.ts';
-export {
-  FEED_FORMS,
-  FEED_UNITS,
-  feedFactsSchema,
-  isGivenInWater,
-  type FeedAmount,
-  type FeedFacts,
-  type FeedForm,
-  type FeedUnit,
-  type LabelDose,
-} from './feed.ts';
+export { feedFactsSchema, type FeedAmount, type FeedFacts, type LabelDose } from './feed.ts';
 export { isOfItsSeason } from './diary/its-season.ts';
 export type { Garden } from './garden.ts';
-export { ID_PREFIXES, type IdOf } from './ids.ts';
+export { ID_PREFIXES, type IdOf } from './id-prefixes.ts';
 export {
   PRODUCT_KINDS,
   productSchemaOf,
@@ -64,12 +52,22 @@ export {
   type Pack,
   type RecordOf,
   type Records,
-  type TableName,
 } from './records.ts';
 export { type Trial, type TrialUnit } from './trial.ts';
 export { settingsSchema, USUAL_SETTINGS, type OwnedSupport, type Settings } from './settings.ts';
 export { daySchema, momentSchema } from './time.ts';
 export {
+  FEED_FORMS,
+  FEED_SKIP_REASONS,
+  FEED_UNITS,
+  isGivenInWater,
+  RECORD_TABLES,
+  SKIP_REASONS,
+  TRADE_CLASS_NAMES,
+  type FeedForm,
+  type FeedUnit,
+  type TableName,
+  type TradeClass,
   ALERT_KINDS,
   BEARINGS,
   OUTCOMES,
@@ -103,7 +101,7 @@ export {
 } from './kinds.ts';
 export { layersSchema, recipePartsSchema, type Layers } from './mix.ts';
 export { seedlingSchema, type Seedling } from './seedling.ts';
-export { sizeSchema, TRADE_CLASS_NAMES, type Size, type TradeClass } from './size.ts';
+export { sizeSchema, type Size } from './size.ts';
 export { type Regime, type RegimeStep, type Trigger } from './regime.ts';
 export { regimeStepSchema, type StopRule } from './regime.ts';
 export type { Effect } from './diary/effect.ts';

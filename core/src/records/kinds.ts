@@ -1,4 +1,26 @@
-/** Kinds that records and entries name. Their ids are part of the file format and never change. */
+/**
+ * Kinds that records and entries name. Their ids are part of the file format and never change. They stand apart from the schemas that
+ * allow them: a page that names a kind checks no rows.
+ */
+
+/** Every kind of record, in the order in which files and databases have them. */
+export const RECORD_TABLES = [
+  'places',
+  'containers',
+  'varieties',
+  'batches',
+  'plants',
+  'measures',
+  'mixes',
+  'products',
+  'packs',
+  'templates',
+  'plans',
+  'regimes',
+  'tanks',
+  'trials',
+] as const;
+export type TableName = (typeof RECORD_TABLES)[number];
 
 /** How a plant goes into a bag. */
 export const PLANTING_METHOD_IDS = [
@@ -144,3 +166,39 @@ export type PickUse = (typeof PICK_USES)[number];
 /** What a trial goes by: weight, number of fruit, weight of one, weight by litre of mix, or days to the first picking. */
 export const TRIAL_MEASURES = ['kilograms', 'count', 'fruit', 'per-litre', 'first-picking'] as const;
 export type TrialMeasure = (typeof TRIAL_MEASURES)[number];
+
+/** The trade classes that growers speak in; what each may hold stands with the bags. Part of the file format. */
+export const TRADE_CLASS_NAMES = ['#1', '#3', '#5', '#7', '#10', '#15', '#20'] as const;
+export type TradeClass = (typeof TRADE_CLASS_NAMES)[number];
+
+/** What a feed is, which decides how it is given and how it becomes available. */
+export const FEED_FORMS = [
+  'soluble',
+  'liquid',
+  'two-part',
+  'granular',
+  'slow-release',
+  'meal',
+  'manure',
+  'spike',
+  'tea',
+  'foliar',
+] as const;
+export type FeedForm = (typeof FEED_FORMS)[number];
+
+/** Units of a dose as people give it. A spoon is a level tablespoon; a handful is the grower's own. */
+export const FEED_UNITS = ['gram', 'millilitre', 'spoon', 'teaspoon', 'handful', 'litre', 'piece'] as const;
+export type FeedUnit = (typeof FEED_UNITS)[number];
+
+/** Whether a form is given in water, by the litre; the others are laid on or worked into the mix. */
+export function isGivenInWater(form: FeedForm): boolean {
+  return (
+    form === 'soluble' || form === 'liquid' || form === 'two-part' || form === 'tea' || form === 'foliar'
+  );
+}
+
+/** Why a bag that was due was left. */
+export const SKIP_REASONS = ['no-time', 'looks-well', 'rain-coming', 'cannot-reach', 'other'] as const;
+
+/** Why a feed that was due was left. Enough: counted as if given. The others: asked for again at the next round. */
+export const FEED_SKIP_REASONS = ['enough', 'too-dry', 'too-wet', 'no-time', 'none-left', 'other'] as const;

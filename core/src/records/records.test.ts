@@ -2,8 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, gannetSlip } from '../../demo/index.ts';
 import { daySchema, momentSchema, monthDaySchema } from './time.ts';
-import { ID_PREFIXES, idSchema, type IdOf } from './ids.ts';
-import { RECORD_SCHEMAS, type TableName } from './records.ts';
+import { ID_PREFIXES, type IdOf } from './id-prefixes.ts';
+import { idSchema } from './ids.ts';
+import type { TableName } from './kinds.ts';
+import { RECORD_SCHEMAS } from './records.ts';
 import { settingsSchema } from './settings.ts';
 
 const demo = gannetSlip(1);

@@ -3,6 +3,7 @@ import { MEASURE_UNIT, type MeasureKind } from '../units/index.ts';
 import { base, name } from './base.ts';
 import { containerSchema, placeSchema, tankSchema, templateSchema } from './container.ts';
 import { idSchema } from './ids.ts';
+import type { TableName } from './kinds.ts';
 import { recipePartsSchema } from './mix.ts';
 import { batchSchema, planSchema, plantSchema, varietySchema } from './plant.ts';
 import { productSchemaOf } from './product.ts';
@@ -54,7 +55,7 @@ export type OwnProduct = z.infer<typeof productSchema>;
 export type OwnRegime = z.infer<typeof regimeSchema>;
 export type Pack = z.infer<typeof packSchema>;
 
-/** Every kind of record, by the name of its table; a new kind of record is one line here. */
+/** What each table's records are checked by. */
 export const RECORD_SCHEMAS = {
   places: placeSchema,
   containers: containerSchema,
@@ -70,8 +71,7 @@ export const RECORD_SCHEMAS = {
   regimes: regimeSchema,
   tanks: tankSchema,
   trials: trialSchema,
-} as const;
+} as const satisfies Readonly<Record<TableName, z.ZodMiniType>>;
 
-export type TableName = keyof typeof RECORD_SCHEMAS;
 export type RecordOf<T extends TableName> = z.infer<(typeof RECORD_SCHEMAS)[T]>;
 export type Records = { readonly [T in TableName]: readonly RecordOf<T>[] };

@@ -1,8 +1,5 @@
 import * as z from '../schema/index.ts';
-
-/** The trade classes that growers speak in; what each may hold stands with the bags. Part of the file format. */
-export const TRADE_CLASS_NAMES = ['#1', '#3', '#5', '#7', '#10', '#15', '#20'] as const;
-export type TradeClass = (typeof TRADE_CLASS_NAMES)[number];
+import { TRADE_CLASS_NAMES } from './kinds.ts';
 
 /** How a grower said how big a container is: with a tape, by its trade class, or by the litres on its label. */
 export const sizeSchema = z.discriminatedUnion('by', [

@@ -1,12 +1,11 @@
 import {
   checkingRows,
-  RECORD_TABLES,
   usableSettings,
   type Progress,
   type RowsRead,
   type SetAside,
 } from '@rundel/core/garden-file';
-import type { Entry, Garden } from '@rundel/core/records';
+import { RECORD_TABLES, type Entry, type Garden } from '@rundel/core/records';
 import { BUILD } from './build.ts';
 import { entriesOf, LOOSE, pagesOf, type DiaryPage } from './diary-pages.ts';
 import type { GardenDb } from './garden-db.ts';

@@ -1,8 +1,6 @@
-import { RECORD_TABLES } from '@rundel/core/garden-file';
 import { mergeRecord } from '@rundel/core/merge';
-import type { Entry, Garden, TableName } from '@rundel/core/records';
-import type { Conflict } from './conflict.ts';
-import type { RecordChange } from './garden-store.ts';
+import { RECORD_TABLES, type Entry, type Garden, type TableName } from '@rundel/core/records';
+import type { Conflict, RecordChange } from '../db/index.ts';
 import { newId } from './ids.ts';
 
 /** One thing that the grower did: what was written, and what to call it ("watering at 7"). It can be undone whole. */

@@ -4,10 +4,8 @@ import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, 
 import { bagStatesQuery } from './bag-states-query.ts';
 import { decided, inverse, isSameRow, withChange, withoutStep, type Change } from './changes.ts';
 import { clockSetTo } from './clock.ts';
-import { ConflictError, type Conflict } from './conflict.ts';
 import { fetchDemo } from './demo.ts';
 import { DATABASE_NAMES, rememberGarden, type GardenId } from './garden-id.ts';
-import { GardenStore } from './garden-store.ts';
 import { newId } from './ids.ts';
 import { intoLots } from './lots.ts';
 import {
@@ -20,7 +18,9 @@ import {
   type Loaded,
   type OpenGarden,
 } from './open-garden.ts';
+import { ConflictError, type Conflict } from '../db/index.ts';
 import { startWorkers } from '../workers/garden.ts';
+import { StoreInWorker } from '../workers/store.ts';
 
 /**
  * So long a change waits for what it does to the bags' water, so that both are drawn at once, ms. What takes longer is
@@ -54,7 +54,7 @@ export function GardenProvider({
 /** Opens a garden and keeps it in step with what is written to it. */
 export function useGardenState(gardenId: GardenId): GardenState {
   const client = useQueryClient();
-  const store = useMemo(() => new GardenStore(DATABASE_NAMES[gardenId]), [gardenId]);
+  const store = useMemo(() => new StoreInWorker(DATABASE_NAMES[gardenId]), [gardenId]);
   const key = useMemo(() => ['garden', gardenId] as const, [gardenId]);
   const query = useQuery({
     queryKey: key,

@@ -13,13 +13,12 @@ import {
   type TableName,
 } from '@rundel/core/records';
 import { clockSetTo, realClock, type Clock } from './clock.ts';
-import type { Conflict } from './conflict.ts';
 import { demoMoment, fetchDemo, fetchDemoStates, noteDemoStored, SHIPPED } from './demo.ts';
 import type { GardenId } from './garden-id.ts';
-import type { GardenStore, RecordChange } from './garden-store.ts';
 import { readLastStates } from './kept-states.ts';
 import type { LastStates } from './last-states.ts';
-import { pause } from './pause.ts';
+import { pause, type Conflict, type RecordChange } from '../db/index.ts';
+import type { StoreInWorker } from '../workers/store.ts';
 
 /** What was done last, for the word at the foot of the screen. */
 export interface LastChange {
@@ -50,7 +49,7 @@ export interface OpenGarden {
   readonly isWhole: boolean;
   /** Reads the rest of it, once; what is done meanwhile waits for that. */
   readRest(): Promise<void>;
-  readonly store: GardenStore;
+  readonly store: StoreInWorker;
   /** Writes entries; the promise rejects with a StorageError and nothing is changed when the browser refuses. */
   record(drafts: readonly Draft[], label: string): Promise<readonly Entry[]>;
   /** Takes entries out of account; they stay on record and can be brought back. */
@@ -110,7 +109,7 @@ const RECENT_DAYS = 240;
 
 /** Reads a garden, and puts its diary in order while nothing is drawn yet: the first drawing has enough to do. */
 export async function openGarden(
-  store: GardenStore,
+  store: StoreInWorker,
   gardenId: GardenId,
   known: Loaded | null | undefined,
 ): Promise<Loaded | null> {
@@ -150,7 +149,7 @@ export function madeWhole(loaded: Loaded, older: readonly Entry[]): Loaded {
 
 /** @param known what is shown already when a garden is read again: its clock never goes back, and nothing of it is missed */
 async function loadGarden(
-  store: GardenStore,
+  store: StoreInWorker,
   gardenId: GardenId,
   known: Loaded | null | undefined,
 ): Promise<Omit<Loaded, 'live'> | null> {

@@ -1,20 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { PhotoDb, StorageError, storageError } from '../db/index.ts';
+import { StorageError, type LoosePhotos } from '../db/index.ts';
 import { shrinkPhotos } from '../workers/photo.ts';
 import { versionOf } from './bag-states-query.ts';
 import { useGarden } from './garden-context.tsx';
 import { newId } from './ids.ts';
-
-/** Photographs are looked up one by one, and a page shows a few: the database is opened once and stays open. */
-const databases = new Map<string, PhotoDb>();
-
-function photosOf(garden: string): PhotoDb {
-  const known = databases.get(garden);
-  if (known) return known;
-  const db = new PhotoDb(garden);
-  databases.set(garden, db);
-  return db;
-}
 
 /** Puts photographs of the grower's into the open garden; they count once an entry names them. */
 export function useAddPhotos(): (files: readonly File[]) => Promise<readonly string[]> {
@@ -29,20 +18,10 @@ export function useAddPhotos(): (files: readonly File[]) => Promise<readonly str
     }
     const addedAt = clock.now();
     const photos = shrunk.map((bytes) => ({ id: newId('photo'), bytes, addedAt }));
-    try {
-      await photosOf(store.name).photos.bulkAdd(photos);
-    } catch (cause) {
-      throw storageError(cause);
-    }
+    await store.addPhotos(photos);
     for (const { id, bytes } of photos) client.setQueryData(['photo', store.name, id], urlOf(bytes));
     return photos.map(({ id }) => id);
   };
-}
-
-/** Photographs that no entry names, by their ids, and how much room they take. */
-interface LoosePhotos {
-  readonly ids: readonly string[];
-  readonly bytes: number;
 }
 
 /**
@@ -55,28 +34,15 @@ export function useLoosePhotos(): { readonly loose: LoosePhotos | undefined; let
   const queryKey = ['loose-photos', store.name, versionOf(garden)] as const;
   const { data } = useQuery({
     queryKey,
-    queryFn: async (): Promise<LoosePhotos> => {
+    queryFn: () => {
       const named = new Set(garden.entries.flatMap(({ photoIds = [] }) => photoIds));
-      // a row that does not read may be read by a newer Rundel, and then wants its photographs
-      const unread = setAside.map(({ text = '' }) => text).join('\n');
-      const ids: string[] = [];
-      let bytes = 0;
-      await photosOf(store.name).photos.each((photo) => {
-        if (named.has(photo.id) || unread.includes(photo.id)) return;
-        ids.push(photo.id);
-        bytes += photo.bytes.byteLength;
-      });
-      return { ids, bytes };
+      return store.loosePhotos(named, setAside.map(({ text = '' }) => text).join('\n'));
     },
   });
   return {
     loose: data,
     async letGo() {
-      try {
-        await photosOf(store.name).photos.bulkDelete([...(data?.ids ?? [])]);
-      } catch (cause) {
-        throw storageError(cause);
-      }
+      await store.letPhotosGo(data?.ids ?? []);
       await client.invalidateQueries({ queryKey });
     },
   };
@@ -93,8 +59,8 @@ export function usePhotoUrl(photoId: string): string | null | undefined {
     staleTime: Infinity,
     gcTime: Infinity,
     queryFn: async () => {
-      const photo = await photosOf(store.name).photos.get(photoId);
-      return photo ? urlOf(photo.bytes) : null;
+      const bytes = await store.photo(photoId);
+      return bytes ? urlOf(bytes) : null;
     },
   });
   return data;

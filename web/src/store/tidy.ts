@@ -1,6 +1,6 @@
 import { LOOSE } from '../db/index.ts';
 import { FileInWorker } from '../workers/file.ts';
-import type { GardenStore } from './garden-store.ts';
+import type { StoreInWorker } from '../workers/store.ts';
 
 /**
  * Puts what was written one by one into the pages of the diary once it has become much: the next visit reads it sooner. Rows that
@@ -8,7 +8,7 @@ import type { GardenStore } from './garden-store.ts';
  *
  * @param hasUnread whether there are any
  */
-export async function tidy(store: GardenStore, hasUnread: boolean): Promise<void> {
+export async function tidy(store: StoreInWorker, hasUnread: boolean): Promise<void> {
   if (!hasUnread && (await store.looseEntries()) <= LOOSE) return;
   const worker = new FileInWorker();
   try {

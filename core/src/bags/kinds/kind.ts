@@ -1,4 +1,3 @@
-import * as z from '../../schema/index.ts';
 import type { Assumed, Assumption } from '../../assumed/index.ts';
 import { RundelError } from '../../errors/index.ts';
 import type { Solid } from '../solid.ts';
@@ -83,37 +82,24 @@ export interface ContainerKind {
   likelyDimensions(litres: number, assumed: Assumed, reservoirLitres?: number): Dimensions;
 }
 
-/** Measured lengths checked against a kind: every field present, finite and inside its span. */
-export function dimensionsSchema(kind: ContainerKind): z.ZodMiniType<Dimensions> {
-  const fields = Object.fromEntries(
-    kind.dimensions.map((d) => [d.key, z.number().check(z.gte(d.low), z.lte(d.high))]),
-  );
-  return z.object(fields).check(
-    z.superRefine((size, context) => {
-      const wrong = kind.check?.(size as Dimensions);
-      if (wrong) context.addIssue({ code: 'custom', path: [wrong.key], message: wrong.message });
-    }),
-  ) as z.ZodMiniType<Dimensions>;
-}
-
 /**
  * Measured lengths that suit a kind.
  *
  * @throws RundelError that names the length, what was given and what would do
  */
 export function checkedDimensions(kind: ContainerKind, size: Dimensions): Dimensions {
-  const checked = dimensionsSchema(kind).safeParse(size);
-  if (checked.success) return checked.data;
-  const issue = checked.error.issues[0];
-  const key = String(issue?.path[0]);
-  const dimension = kind.dimensions.find((d) => d.key === key);
-  const isOff = dimension && !((size[key] ?? NaN) >= dimension.low && (size[key] ?? NaN) <= dimension.high);
-  throw new RundelError(
-    'out-of-range',
-    `${dimension?.label.toLowerCase() ?? key} of a ${kind.name.toLowerCase()}`,
-    size[key] === undefined ? 'nothing' : `${Math.round(size[key])} mm`,
-    isOff ? `from ${dimension.low} to ${dimension.high} mm` : (issue?.message ?? 'another'),
-  );
+  const refused = (key: string, label: string, allowed: string): RundelError => {
+    const given = size[key] === undefined ? 'nothing' : `${Math.round(size[key])} mm`;
+    return new RundelError('out-of-range', `${label} of a ${kind.name.toLowerCase()}`, given, allowed);
+  };
+  const labelOf = (key: string) => kind.dimensions.find((d) => d.key === key)?.label.toLowerCase() ?? key;
+  for (const { key, low, high } of kind.dimensions)
+    if (!((size[key] ?? NaN) >= low && (size[key] ?? NaN) <= high))
+      throw refused(key, labelOf(key), `from ${low} to ${high} mm`);
+  const checked = Object.fromEntries(kind.dimensions.map(({ key }) => [key, size[key] ?? NaN]));
+  const wrong = kind.check?.(checked);
+  if (wrong) throw refused(wrong.key, labelOf(wrong.key), wrong.message);
+  return checked;
 }
 
 /** A length of a size that the schema has already checked. */

@@ -1,6 +1,5 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
-import { RECORD_TABLES } from '@rundel/core/garden-file';
-import type { Garden } from '@rundel/core/records';
+import { RECORD_TABLES, type Garden } from '@rundel/core/records';
 import { useNavigate } from 'react-router';
 import { told, useGarden } from '../../store/index.ts';
 import { rowsWords } from '../../text/file-text.ts';

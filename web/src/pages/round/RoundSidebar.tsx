@@ -1,12 +1,11 @@
 import type { RoundPlan } from '@rundel/core/round';
 import { Button } from '@mui/material';
 import { lazy, memo, Suspense } from 'react';
-import type { Bag } from '../../store/index.ts';
+import type { Bag, Walk } from '../../store/index.ts';
 import { useTicking } from '../../ui/ticking.ts';
 import { WhenSeen } from '../../ui/WhenSeen.tsx';
 import { LaterList } from './LaterList.tsx';
 import { StopList, type WalkStop } from './StopList.tsx';
-import type { Walk } from './walk.ts';
 
 const ManyBar = lazy(() =>
   import('../../ui/many/ManyBar.tsx').then((module) => ({ default: module.ManyBar })),

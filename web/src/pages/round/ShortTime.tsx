@@ -2,8 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { resolveAssumed } from '@rundel/core/assumed';
 import { spotCheck, type RoundPlan } from '@rundel/core/round';
 import { useState } from 'react';
-import { useGarden, type Bag } from '../../store/index.ts';
-import type { Walk } from './walk.ts';
+import { useGarden, type Bag, type Walk } from '../../store/index.ts';
 
 /** Fewer stops than this are no round to cut short. */
 const LEAST_STOPS = 4;

@@ -1,9 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Bag } from '../../store/index.ts';
+import type { Bag, Walk } from '../../store/index.ts';
 import { isOpen } from '@rundel/core/garden-state';
 import type { WalkStop } from './StopList.tsx';
 import { STOP_HEAD_ID } from './StopWords.tsx';
-import type { Walk } from './walk.ts';
 
 /**
  * The bag whose stop is shown: the one in the address, or else the first that wants the grower. Once shown, that one stays

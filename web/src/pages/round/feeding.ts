@@ -1,8 +1,7 @@
 import { entriesAt, type Entry } from '@rundel/core/records';
 import type { FeedOffer } from '@rundel/core/garden-state';
-import type { Bag } from '../../store/index.ts';
+import type { Bag, Walk } from '../../store/index.ts';
 import type { StopStatus } from '@rundel/core/garden-state';
-import type { Walk } from './walk.ts';
 
 /** The offers that this walk's diary has not answered yet. */
 export function unanswered(

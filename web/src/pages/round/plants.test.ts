@@ -7,7 +7,7 @@ import { plantWords } from '../../text/plant-text.ts';
 import { bagOf } from '../../store/bags.ts';
 import { unitFormatIn } from '../../store/unit-format.ts';
 import { statusOf } from '@rundel/core/garden-state';
-import type { Walk } from './walk.ts';
+import type { Walk } from '../../store/index.ts';
 
 const garden = gannetSlip(3);
 const container = garden.containers.find(

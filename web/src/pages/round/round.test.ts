@@ -9,7 +9,8 @@ import { FEEDS } from '@rundel/core/products';
 import { asGiven, feedDueIds, fedDrafts, feedOffers, fedWithWatering } from '@rundel/core/garden-state';
 import { unanswered, withFeed } from './feeding.ts';
 import { isOpen, statusOf } from '@rundel/core/garden-state';
-import { beginning, startedNoLaterThan, isGoingOn, withBags, type Walk } from './walk.ts';
+import { beginning, startedNoLaterThan, isGoingOn, withBags } from './walk.ts';
+import type { Walk } from '../../store/index.ts';
 
 const garden = gannetSlip(3);
 const container = garden.containers[6] as (typeof garden.containers)[number];

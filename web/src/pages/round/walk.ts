@@ -1,16 +1,6 @@
 import type { RoundPlan } from '@rundel/core/round';
 import { startTransition, useCallback, useEffect, useState } from 'react';
-import * as z from '@rundel/core/schema';
-import { useGarden, told } from '../../store/index.ts';
-
-/** A walk in progress: kept on this device, so that an interruption or a reload finds it where it was. */
-const walkSchema = z.object({
-  startedAt: z.string(),
-  containerIds: z.array(z.string()),
-  /** the bags chosen when time is short; left out: all of them */
-  spotIds: z.optional(z.array(z.string())),
-});
-export type Walk = z.infer<typeof walkSchema>;
+import { useGarden, told, type Walk } from '../../store/index.ts';
 
 /** After this long a walk is over and the next visit begins another. */
 const LONGEST_WALK_HOURS = 4;
@@ -54,14 +44,13 @@ export function useWalk(plan: RoundPlan | undefined): {
   const [kept, setKept] = useState<{ gardenId: string; walk: Walk | undefined }>();
   useEffect(() => {
     let isCurrent = true;
-    void store.readNote('walk').then((note) => {
-      const read = walkSchema.safeParse(note);
+    void store.readWalk().then((read) => {
       // at once, and not when the plan is in: a check can be quicker than the plan, and it belongs to this walk
       if (!isCurrent) return;
-      const walk = read.success ? startedNoLaterThan(read.data, clock.now()) : undefined;
+      const walk = read && startedNoLaterThan(read, clock.now());
       // the first stop is much to draw: taps and frames may come in between
       startTransition(() => setKept({ gardenId, walk }));
-      if (walk && walk !== read.data) told(store.writeNote('walk', walk));
+      if (walk && walk !== read) told(store.writeNote('walk', walk));
     });
     return () => {
       isCurrent = false;

@@ -1,7 +1,7 @@
 import * as z from '../../../schema/index.ts';
 import type { Effect } from '../effect.ts';
 import { idSchema } from '../../ids.ts';
-import { FEED_UNITS } from '../../feed.ts';
+import { FEED_SKIP_REASONS, FEED_UNITS } from '../../kinds.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
 
 const product = { productId: z.string().check(z.minLength(1), z.maxLength(40)) };
@@ -26,9 +26,6 @@ export const fedEntry = z.object({
   ...ofStep,
   asEntered,
 });
-
-/** Why a feed that was due was left. Enough: counted as if given. The others: asked for again at the next round. */
-export const FEED_SKIP_REASONS = ['enough', 'too-dry', 'too-wet', 'no-time', 'none-left', 'other'] as const;
 
 /** A feed that was due was left. */
 export const feedSkippedEntry = z.object({

@@ -1,6 +1,7 @@
 import * as z from '../../../schema/index.ts';
 import type { Effect } from '../effect.ts';
 import { idSchema } from '../../ids.ts';
+import { SKIP_REASONS } from '../../kinds.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
 
 /** The device that gave a reading; left out: it was read by eye and typed. */
@@ -82,9 +83,6 @@ export const dripEntry = z.object({
     }),
   ),
 });
-
-/** Why a bag that was due was left. */
-export const SKIP_REASONS = ['no-time', 'looks-well', 'rain-coming', 'cannot-reach', 'other'] as const;
 
 /** A bag that was due was left at this round. */
 export const skippedEntry = z.object({

@@ -1,4 +1,4 @@
-import type { Draw } from '../db/index.ts';
+import type { Draw } from './garden-rows.ts';
 
 /** Lets whatever waits go first: a tap, a frame. Unlike a timer it is not held back when it comes often. */
 export function pause(): Promise<void> {

@@ -1,6 +1,7 @@
-import { problemOf, RECORD_TABLES } from '@rundel/core/garden-file';
+import { problemOf } from '@rundel/core/garden-file';
 import { mergeRecord, momentAfter, withChanges } from '@rundel/core/merge';
 import {
+  RECORD_TABLES,
   entrySchema,
   RECORD_SCHEMAS,
   settingsSchema,
@@ -11,34 +12,27 @@ import {
   type TableName,
 } from '@rundel/core/records';
 import type * as z from '@rundel/core/schema';
+import { BUILD } from './build.ts';
+import { ConflictError } from './conflict.ts';
+import { databaseOf, formerOf, goBack, moveTo, nextDatabase, settle } from './directory.ts';
+import { GardenDb, type DeviceNote } from './garden-db.ts';
 import {
-  BUILD,
   CHECKED,
   countRows,
-  databaseOf,
-  formerOf,
-  GardenDb,
-  goBack,
   MOVED,
-  MovedError,
-  moveTo,
-  nextDatabase,
   readGarden,
   readOlderEntries,
   rowsOf,
-  settle,
   stampOf,
-  StorageError,
-  storageError,
   writeGarden,
   WRITES,
   type Beside,
   type Checked,
-  type DeviceNote,
   type StoredGarden,
-} from '../db/index.ts';
-import { ConflictError } from './conflict.ts';
+} from './garden-rows.ts';
 import { paced } from './pause.ts';
+import { walkSchema, type Walk } from './walk-note.ts';
+import { MovedError, StorageError, storageError } from './storage-error.ts';
 
 /** A record that was written, with what stood there before (undefined when it is new). */
 export interface RecordChange<T extends TableName = TableName> {
@@ -55,9 +49,6 @@ function checkedBy<S extends z.ZodMiniType>(schema: S, row: unknown): z.output<S
     cause: read.error,
   });
 }
-
-/** How long a garden that was begun with is on the screen before it is written, ms. */
-const WRITTEN_AFTER = 1200;
 
 /** These are of the garden that was; what else this device noted stays when another takes its place. */
 const OF_THE_GARDEN: ReadonlySet<string> = new Set([
@@ -99,22 +90,7 @@ export class GardenStore {
 
   /** The name of the database that holds the garden. */
   async databaseName(): Promise<string> {
-    await this.begun;
     return (await this.opened()).name;
-  }
-
-  /** What was begun with and is not written yet: everything else waits for it. */
-  private begun: Promise<void> | undefined;
-
-  /**
-   * Takes a garden as this one's beginning and writes it when the screen has had its turn, with notes for this device; what
-   * was noted meanwhile stays.
-   */
-  beginWith(garden: Garden, notes: Readonly<Record<string, unknown>>, then: () => void): void {
-    const rested = new Promise((resolve) => setTimeout(resolve, WRITTEN_AFTER));
-    const written = rested.then(() => this.guarded((db) => writeGarden(db, garden, { notes })));
-    this.begun = written.catch(() => undefined);
-    void written.then(then).catch(() => undefined);
   }
 
   /**
@@ -123,7 +99,6 @@ export class GardenStore {
    * @param from a month, `2026-01`: the part of the diary that only older seasons ask for may be left out, to be read later
    */
   async load(from?: string): Promise<StoredGarden | undefined> {
-    await this.begun;
     // another tab may have opened the garden anew
     const name = await this.guarded(() => databaseOf(this.name));
     if (this.db && (await this.opened()).name !== name) this.close();
@@ -135,6 +110,11 @@ export class GardenStore {
   /** What a reading from a month on has left out. */
   async loadOlder(until: string): Promise<readonly Entry[]> {
     return this.guarded((db) => readOlderEntries(db, paced, until));
+  }
+
+  /** Fills the garden's database for the first time, with notes for this device; what was noted before stays. */
+  async begin(garden: Garden, notes: Readonly<Record<string, unknown>>): Promise<void> {
+    await this.guarded((db) => writeGarden(db, garden, { notes }));
   }
 
   /** Appends entries, all or none. */
@@ -214,7 +194,6 @@ export class GardenStore {
    * @param beside what goes with it; rows that were set aside before stay with the garden that they were in
    */
   async replace(garden: Garden, beside: Beside = {}): Promise<void> {
-    await this.begun;
     await this.guarded(async (db) => {
       if ((await db.settings.count()) === 0) return writeGarden(db, garden, beside);
       const next = new GardenDb(nextDatabase(this.name));
@@ -238,7 +217,6 @@ export class GardenStore {
    * @param isSame the garden that was is in it: notes that name its bags go along too
    */
   async moveTo(name: string, isSame: boolean): Promise<void> {
-    await this.begun;
     await this.guarded(() => this.takeOver(new GardenDb(name), isSame));
   }
 
@@ -288,6 +266,11 @@ export class GardenStore {
     return isBack;
   }
 
+  /** The walk in progress, if what was noted of it reads as one. It is checked here: the first page has no need of schemas for it. */
+  async readWalk(): Promise<Walk | undefined> {
+    return walkSchema.safeParse(await this.readNote('walk')).data;
+  }
+
   async readNote(key: string): Promise<unknown> {
     return this.guarded(async (db) => (await db.device.get(key))?.value);
   }
@@ -303,7 +286,6 @@ export class GardenStore {
 
   /** One write, all or none, counted; not into a database that the garden has left. */
   private async writing<T>(tables: readonly string[], work: (db: GardenDb) => Promise<T>): Promise<T> {
-    await this.begun;
     const once = () =>
       this.guarded(async (db) => {
         const { product, count } = await db.transaction('rw', [...tables, 'device'], async () => {

@@ -1,5 +1,5 @@
 import type { RecordOf, TableName } from '@rundel/core/records';
-import { StorageError } from '../db/index.ts';
+import { StorageError } from './storage-error.ts';
 
 /** A record that two tabs have changed from the same beginning, each in its own way. */
 export interface Conflict<T extends TableName = TableName> {

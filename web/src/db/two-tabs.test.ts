@@ -2,10 +2,10 @@ import { DEMO_EVENING, gannetSlip } from '@rundel/core/demo';
 import type { Entry, Place } from '@rundel/core/records';
 import Dexie from 'dexie';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { databaseOf, GardenDb, nextDatabase, StorageError, storageError, writeGarden } from '../db/index.ts';
+import { databaseOf, GardenDb, nextDatabase, StorageError, storageError, writeGarden } from './index.ts';
 import { ConflictError } from './conflict.ts';
 import { GardenStore } from './garden-store.ts';
-import { newId } from './ids.ts';
+import { newId } from '../store/ids.ts';
 
 const demo = gannetSlip(3);
 const few = { ...demo, entries: demo.entries.slice(-40) };

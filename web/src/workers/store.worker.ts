@@ -1,0 +1,118 @@
+import type { Garden } from '@rundel/core/records';
+import { expose } from 'comlink';
+import {
+  ConflictError,
+  GardenStore,
+  PhotoStore,
+  StorageError,
+  type Conflict,
+  type StoredGarden,
+  type StoredPhoto,
+} from '../db/index.ts';
+import { entriesOf, textsOf } from './entry-texts.ts';
+
+/** What a store was asked for, or why it could not: an error that crosses threads is its message alone. */
+export type StoreAnswer<T> = {
+  /** which rows the garden stands in after it */
+  readonly stamp: string;
+} & ({ readonly value: T } | { readonly problem: string; readonly conflict?: Conflict });
+
+/** A garden without its diary, which goes beside it as texts. */
+export interface GardenAndTexts {
+  readonly stored: StoredGarden;
+  readonly texts: readonly string[];
+}
+
+/** What a store does and gives as it is. */
+export type PlainWork =
+  | 'append'
+  | 'databaseName'
+  | 'goBack'
+  | 'hasFormer'
+  | 'looseEntries'
+  | 'moveTo'
+  | 'readNote'
+  | 'readWalk'
+  | 'settled'
+  | 'write'
+  | 'writeNote'
+  | 'writeSettings';
+
+/** The browser's databases, in a thread of their own: whoever asks for a garden or writes to it asks here. */
+export function createStoreApi() {
+  const stores = new Map<string, GardenStore>();
+  const photos = new Map<string, PhotoStore>();
+  const kept = <T>(known: Map<string, T>, garden: string, made: (garden: string) => T): T => {
+    const there = known.get(garden) ?? made(garden);
+    known.set(garden, there);
+    return there;
+  };
+  const storeOf = (garden: string) => kept(stores, garden, (name) => new GardenStore(name));
+  const photosOf = (garden: string) => kept(photos, garden, (name) => new PhotoStore(name));
+
+  async function answer<T>(
+    garden: string,
+    work: (store: GardenStore) => Promise<T>,
+  ): Promise<StoreAnswer<T>> {
+    const store = storeOf(garden);
+    try {
+      const value = await work(store);
+      return { stamp: store.stamp, value };
+    } catch (error) {
+      if (!(error instanceof StorageError)) throw error;
+      const { stamp } = store;
+      const problem = error.message;
+      return error instanceof ConflictError
+        ? { stamp, problem, conflict: error.conflict }
+        : { stamp, problem };
+    }
+  }
+
+  return {
+    ask(garden: string, what: PlainWork, given: readonly unknown[]): Promise<StoreAnswer<unknown>> {
+      return answer(garden, (store) =>
+        (store[what] as (...given: readonly unknown[]) => Promise<unknown>).call(store, ...given),
+      );
+    },
+    load(garden: string, from: string | undefined): Promise<StoreAnswer<GardenAndTexts | undefined>> {
+      return answer(garden, async (store) => {
+        const stored = await store.load(from);
+        if (!stored) return undefined;
+        const texts = await textsOf(stored.garden.entries);
+        return { stored: { ...stored, garden: { ...stored.garden, entries: [] } }, texts };
+      });
+    },
+    loadOlder(garden: string, until: string): Promise<StoreAnswer<readonly string[]>> {
+      return answer(garden, async (store) => textsOf(await store.loadOlder(until)));
+    },
+    begin(
+      garden: string,
+      first: Garden,
+      texts: readonly string[],
+      notes: Readonly<Record<string, unknown>>,
+    ): Promise<StoreAnswer<void>> {
+      return answer(garden, async (store) =>
+        store.begin({ ...first, entries: await entriesOf(texts) }, notes),
+      );
+    },
+    replace(garden: string, next: Garden, texts: readonly string[]): Promise<StoreAnswer<void>> {
+      return answer(garden, async (store) => store.replace({ ...next, entries: await entriesOf(texts) }));
+    },
+    addPhotos(garden: string, added: readonly StoredPhoto[]) {
+      return answer(garden, () => photosOf(garden).add(added));
+    },
+    photo(garden: string, photoId: string) {
+      return answer(garden, () => photosOf(garden).find(photoId));
+    },
+    loosePhotos(garden: string, named: ReadonlySet<string>, unread: string) {
+      return answer(garden, () => photosOf(garden).loose(named, unread));
+    },
+    letPhotosGo(garden: string, ids: readonly string[]) {
+      return answer(garden, () => photosOf(garden).letGo(ids));
+    },
+  };
+}
+
+export type StoreApi = ReturnType<typeof createStoreApi>;
+
+expose(createStoreApi());
