@@ -33,6 +33,25 @@ const preloadApp: Plugin = {
   },
 };
 
+/** What draws every page: by itself a bundler makes thirty files of it, by who shares what, and each is asked for apart. */
+const LIBS = [
+  'react',
+  'react-dom',
+  'scheduler',
+  'react-router',
+  'cookie',
+  'set-cookie-parser',
+  '@tanstack/(react-query|query-core)',
+  'comlink',
+  'clsx',
+  'stylis',
+  'hoist-non-react-statics',
+  'react-is',
+  '@emotion/[^/]+',
+  '@mui/(system|styled-engine|private-theming)',
+  '@mui/material/(styles|Box|ButtonBase|Button|IconButton|Typography|useMediaQuery|DefaultPropsProvider|zero-styled|generateUtilityClass(es)?|CircularProgress|transitions)',
+];
+
 // what an earlier build kept in the browser of what it worked out is not read by a later one
 process.env['VITE_IS_STATIC'] = IS_STATIC ? 'yes' : '';
 process.env['VITE_BUILD_ID'] ??= Date.now().toString(36);
@@ -89,6 +108,21 @@ export default defineConfig({
     target: 'es2022',
     manifest: true,
     chunkSizeWarningLimit: 900,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'libs', test: new RegExp(`node_modules/(${LIBS.join('|')})/`) },
+            // what most pages reckon with
+            {
+              name: 'basics',
+              test: /core\/src\/(calendar|errors|assumed|statistics|units)\//,
+              minShareCount: 6,
+            },
+          ],
+        },
+      },
+    },
   },
   worker: { format: 'es' },
   server: { port: 4616, host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:4617' } },

@@ -98,7 +98,8 @@ test('a form that is behind another tab says so, shows both, and keeps what the 
 test('a full disk is told in words, and what was typed stays', async ({ page }) => {
   await startOwnGarden(page);
   await addTomatoBag(page);
-  await page.evaluate(() => {
+  const store = page.workers().find((worker) => worker.url().includes('store.worker'));
+  await store?.evaluate(() => {
     const add = IDBObjectStore.prototype.add;
     const full = function (this: IDBObjectStore, ...given: Parameters<typeof add>): IDBRequest<IDBValidKey> {
       if (this.name === 'entries') throw new DOMException('The disk is full.', 'QuotaExceededError');

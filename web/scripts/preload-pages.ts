@@ -20,8 +20,9 @@ export function wholeOf(chunks: readonly Chunk[]) {
 const LOAD = /(\w+): \(\) => import\('\.\.\/(pages\/[^']+)'\)/g;
 
 /**
- * Fetches the page of the address along with the app, and not one journey after it. Which files a page consists of is known
- * once it is built, so that it is written at the end of `early.js`, the first thing that runs.
+ * Starts the worker that reads the garden, and fetches the page of the address along with the app: neither is one journey after
+ * it, nor behind all its files. What they are called is known once they are built, so that it is written at the end of `early.js`,
+ * the first thing that runs.
  */
 export const preloadPages: Plugin = {
   name: 'preload-pages',
@@ -40,9 +41,15 @@ export const preloadPages: Plugin = {
         .filter((file) => !first.has(file))
         .map((file) => (files.includes(file) ? files.indexOf(file) : files.push(file) - 1));
     }
+    const store = Object.keys(bundle).find((file) => /store\.worker-[^/]*\.js$/.test(file));
+    if (store === undefined) throw new Error('The worker that reads the garden is not among what was built.');
     appendFileSync(
       join(dir, 'early.js'),
       `
+globalThis.rundelStore = new Worker(new URL(${JSON.stringify(store)}, document.currentScript.src), {
+  type: 'module',
+  name: 'store ' + (document.documentElement.dataset.garden || 'own'),
+});
 for (const at of ${JSON.stringify(pages)}[(${String(pageOf)})(location.hash.slice(1) || location.pathname)] ?? [])
   document.head.append(Object.assign(document.createElement('link'), {
     rel: 'modulepreload',

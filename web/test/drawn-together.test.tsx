@@ -8,7 +8,7 @@ import { useGardenState } from '../src/store/garden-context.tsx';
 import { GardenStore } from '../src/db/index.ts';
 import { bagStatesQuery, forgetWorkers } from '../src/store/bag-states-query.ts';
 import { StorageError } from '../src/db/index.ts';
-import { DATABASE_NAMES } from '../src/store/garden-id.ts';
+import { DATABASE_NAMES } from '../src/db/index.ts';
 import { workerPool } from '../src/workers/garden.ts';
 import { storeWorker } from '../src/workers/store.ts';
 import { createStoreApi } from '../src/workers/store.worker.ts';

@@ -3,7 +3,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { writeGardenFile } from '@rundel/core/garden-file';
 import { PhotoDb } from '../src/db/index.ts';
-import { DATABASE_NAMES } from '../src/store/garden-id.ts';
+import { DATABASE_NAMES } from '../src/db/index.ts';
 import { DEMO_EVENING, demoWith, EMPTY, idOf, MAY_MORNING } from './gardens.ts';
 import { choose, dialog, fill, openApp, press } from './live.tsx';
 

@@ -8,7 +8,7 @@ import { App } from '../src/app/App.tsx';
 import { themeFor } from '../src/app/theme/theme.ts';
 import { forgetWorkers } from '../src/store/bag-states-query.ts';
 import { GardenStore } from '../src/db/index.ts';
-import { DATABASE_NAMES } from '../src/store/garden-id.ts';
+import { DATABASE_NAMES } from '../src/db/index.ts';
 
 // what is hidden is looked through too: asking every element for its style takes most of the time; and a page whose modules
 // are read for the first time on a busy machine is waited for

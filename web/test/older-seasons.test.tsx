@@ -7,7 +7,7 @@ import type { StoredGarden } from '../src/db/index.ts';
 import { forgetWorkers } from '../src/store/bag-states-query.ts';
 import { useGardenState } from '../src/store/garden-context.tsx';
 import { GardenStore } from '../src/db/index.ts';
-import { DATABASE_NAMES } from '../src/store/garden-id.ts';
+import { DATABASE_NAMES } from '../src/db/index.ts';
 import { workerPool } from '../src/workers/garden.ts';
 import { storeWorker } from '../src/workers/store.ts';
 import { createStoreApi } from '../src/workers/store.worker.ts';

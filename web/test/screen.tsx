@@ -9,7 +9,8 @@ import { ROUTES } from '../src/app/routes.tsx';
 import { themeFor } from '../src/app/theme/theme.ts';
 import { clockSetTo } from '../src/store/clock.ts';
 import { containersInUse, GardenProvider, type OpenGarden } from '../src/store/index.ts';
-import { QUARTER_HOUR, versionOf } from '../src/store/bag-states-query.ts';
+import { versionOf } from '../src/store/bag-states-query.ts';
+import { quarterOf } from '../src/store/last-states.ts';
 
 // there is no address bar here, and some places tell their own address
 (globalThis as { location?: unknown }).location ??= new URL('http://localhost/');
@@ -57,8 +58,7 @@ export function answered(open: OpenGarden): QueryClient {
       return { containerId: container.id, problem: String(cause) };
     }
   });
-  const quarter = Math.floor(Date.parse(now) / QUARTER_HOUR);
-  client.setQueryData(['bag-states', gardenId, quarter, versionOf(garden)], states);
+  client.setQueryData(['bag-states', gardenId, quarterOf(now), versionOf(garden)], states);
   return client;
 }
 

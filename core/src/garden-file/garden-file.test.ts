@@ -7,7 +7,7 @@ import { bagFeeding, bagWater, propertiesOf, warmthOf } from '../garden-state/in
 import { liveEntries, type Entry, type Garden } from '../records/index.ts';
 import { checksumOf } from './checksum.ts';
 import { LATEST_VERSION, readGardenFile, writeGardenFile, type ReadableFile } from './index.ts';
-import { migrate } from './migrations.ts';
+import { MIGRATIONS, migrate } from './migrations.ts';
 
 const demo = gannetSlip(3);
 
@@ -81,6 +81,7 @@ describe('the garden file', () => {
       tanks: [],
       trials: [],
     });
+    expect(LATEST_VERSION).toBe(MIGRATIONS.length + 1);
     expect(migrate(old, LATEST_VERSION)).toEqual(old);
     expect(migrate(old, LATEST_VERSION)).not.toBe(old);
     expect(old).toEqual({ version: 1, settings: { gardenName: 'x' } });

@@ -1,4 +1,4 @@
-export { entryWithNewNames, LATEST_VERSION, RENAMED_TABLES, withNewNames } from './migrations.ts';
+export { entryWithNewNames, RENAMED_TABLES, withNewNames } from './migrations.ts';
 export { readGardenFile, readingGardenFile, type FileReading, type ReadableFile } from './read.ts';
 export {
   checkingRows,
@@ -10,3 +10,4 @@ export {
   type SetAside,
 } from './rows.ts';
 export { writeGardenFile } from './write.ts';
+export { LATEST_VERSION } from './version.ts';

@@ -57,7 +57,7 @@ export function entryWithNewNames(entry: unknown): unknown {
 }
 
 /** MIGRATIONS[n - 1] takes version n to n + 1. */
-const MIGRATIONS: readonly Migration[] = [
+export const MIGRATIONS: readonly Migration[] = [
   // 2: the grower's own mixes and goods, packs with prices, templates of bags
   (garden) => ({ ...garden, mixes: [], goods: [], packs: [], templates: [] }),
   // 3: what is to go into a bag and when
@@ -84,10 +84,6 @@ const MIGRATIONS: readonly Migration[] = [
   // 10: a row a line with a checksum, photographs of entries, when each setting was changed: all of it may be left out
   (garden) => garden,
 ];
-
-export const LATEST_VERSION = MIGRATIONS.length + 1;
-/** Grows with what older apps of the same version may leave unread without harm: a new kind of entry, a new field. */
-export const LATEST_MINOR = 0;
 
 /** Takes a garden of an older version to the latest, leaving the one that was given as it was. */
 export function migrate(garden: Record<string, unknown>, version: number): Record<string, unknown> {

@@ -1,6 +1,6 @@
 import { RECORD_TABLES, momentSchema, type Garden } from '../records/index.ts';
 import { checksumOf } from './checksum.ts';
-import { LATEST_MINOR, LATEST_VERSION, migrate } from './migrations.ts';
+import { migrate } from './migrations.ts';
 import {
   asideOf,
   checkingRows,
@@ -11,6 +11,7 @@ import {
   type RowTable,
   type SetAside,
 } from './rows.ts';
+import { LATEST_MINOR, LATEST_VERSION } from './version.ts';
 import { salvage } from './salvage.ts';
 
 export interface ReadableFile {

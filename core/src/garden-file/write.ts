@@ -1,6 +1,6 @@
 import { RECORD_TABLES, type Garden } from '../records/index.ts';
 import { checksumOf } from './checksum.ts';
-import { LATEST_MINOR, LATEST_VERSION } from './migrations.ts';
+import { LATEST_MINOR, LATEST_VERSION } from './version.ts';
 import { checkingRows, finished, usableSettings, type SetAside } from './rows.ts';
 
 /**

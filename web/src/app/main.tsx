@@ -5,7 +5,6 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { keepOffline } from './keep-offline.ts';
 import { Themed } from './Themed.tsx';
-import { storeWorker } from '../workers/store.ts';
 
 // what a query found is drawn in the same breath as what came with it, and not a timer's tick later
 notifyManager.setScheduler(queueMicrotask);
@@ -14,9 +13,6 @@ const client = new QueryClient({
 });
 const root = document.getElementById('root');
 if (!root) throw new Error('index.html has no #root');
-
-// what fetches the garden is on its way while what draws it is still being read
-storeWorker.api();
 
 // the app and the demo are kept for days without a network; a newer build waits until it is taken.
 // Filling that store takes the machine's attention, so the first round comes before it.

@@ -107,6 +107,14 @@ export class GardenStore {
     return stored;
   }
 
+  /** Whether the garden stands as this store last read it: nobody has written since, or put it into another database. */
+  async isAsRead(): Promise<boolean> {
+    return this.guarded(async (db) => {
+      const [name, writes] = await Promise.all([databaseOf(this.name), db.device.get(WRITES)]);
+      return name === db.name && (writes?.value ?? 0) === this.seen;
+    });
+  }
+
   /** What a reading from a month on has left out. */
   async loadOlder(until: string): Promise<readonly Entry[]> {
     return this.guarded((db) => readOlderEntries(db, paced, until));

@@ -1,11 +1,9 @@
 import type { Garden } from '@rundel/core/records';
 import { GardenInWorkers } from '../workers/garden.ts';
 import type { OpenGarden } from './open-garden.ts';
-import type { GardenId } from './garden-id.ts';
+import type { GardenId } from '../db/index.ts';
+import { quarterOf } from './last-states.ts';
 import { containersInUse } from './selectors.ts';
-
-/** States are asked for anew as time passes, at this pace, ms. */
-export const QUARTER_HOUR = 900_000;
 
 /** The garden that the workers hold: one at a time, as one is open at a time. */
 let held: { readonly gardenId: GardenId; readonly inWorkers: GardenInWorkers } | undefined;
@@ -35,7 +33,7 @@ export function versionOf(garden: Garden): number {
 /** Every bag's state, as the workers derive it: the one question that screens ask, by the garden's version and the time. */
 export function bagStatesQuery(
   { garden, clock, gardenId }: Pick<OpenGarden, 'garden' | 'clock' | 'gardenId'>,
-  quarter = Math.floor(Date.parse(clock.now()) / QUARTER_HOUR),
+  quarter = quarterOf(clock.now()),
 ) {
   return {
     queryKey: ['bag-states', gardenId, quarter, versionOf(garden)] as const,

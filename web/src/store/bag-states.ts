@@ -1,10 +1,10 @@
 import type { BagLedger, BagState, FailedBag, WhatIf } from '@rundel/core/garden-state';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useEffect, useState } from 'react';
-import { bagStatesQuery, inWorkers, QUARTER_HOUR, versionOf } from './bag-states-query.ts';
+import { bagStatesQuery, inWorkers, versionOf } from './bag-states-query.ts';
 import { useGarden } from './garden-context.tsx';
 import { keepLastStates } from './kept-states.ts';
-import { lightened } from './last-states.ts';
+import { lightened, QUARTER_HOUR, quarterOf, stillHold } from './last-states.ts';
 
 export type States = readonly (BagState | FailedBag)[];
 
@@ -22,10 +22,7 @@ export function useBagStates(): BagStates {
   const { clock, gardenId, isWhole, lastStates, stamp, store } = open;
   const quarter = useQuarterHour(clock.now());
   // what was worked out of this very garden in this quarter of an hour need not be worked out before it is shown
-  const isStillSo =
-    lastStates !== undefined &&
-    lastStates.stamp === stamp &&
-    Math.floor(Date.parse(lastStates.at) / QUARTER_HOUR) === quarter;
+  const isStillSo = stillHold(lastStates, stamp, quarter);
   const isSettled = useSettled();
   const query = useQuery({
     ...bagStatesQuery(open, quarter),
@@ -108,8 +105,8 @@ export function useLedger(containerId: string): BagLedger | undefined {
 }
 
 function useQuarterHour(now: string): number {
-  const [quarter, setQuarter] = useState(() => Math.floor(Date.parse(now) / QUARTER_HOUR));
-  const current = Math.floor(Date.parse(now) / QUARTER_HOUR);
+  const [quarter, setQuarter] = useState(() => quarterOf(now));
+  const current = quarterOf(now);
   useEffect(() => {
     const timer = setInterval(() => setQuarter((last) => last + 1), QUARTER_HOUR);
     return () => clearInterval(timer);

@@ -1,9 +1,6 @@
-/** Which garden is open on this device: the grower's own or the demo. Remembered between visits. */
-export type GardenId = 'own' | 'demo';
+import type { GardenId } from '../db/index.ts';
 
 const KEY = 'rundel.garden';
-
-export const DATABASE_NAMES: Record<GardenId, string> = { own: 'rundel', demo: 'rundel-demo' };
 
 /** What is remembered of which garden was open: in this tab, and in whichever tab was used last. */
 export interface Remembered {

@@ -9,6 +9,17 @@ export interface LastStates {
   readonly states: readonly (BagState | FailedBag)[];
 }
 
+/** States are asked for anew as time passes, at this pace, ms. */
+export const QUARTER_HOUR = 900_000;
+
+/** Which quarter of an hour a moment lies in. */
+export const quarterOf = (moment: string): number => Math.floor(Date.parse(moment) / QUARTER_HOUR);
+
+/** Whether they were worked out of these very rows in this quarter of an hour: then they need not be worked out before they are shown. */
+export function stillHold(last: LastStates | undefined, stamp: string, quarter: number): boolean {
+  return last !== undefined && last.stamp === stamp && quarterOf(last.at) === quarter;
+}
+
 /** How many of a bag's last moves are kept, and of its course none: both are worked out within seconds. */
 const MOVES_KEPT = 12;
 

@@ -1,4 +1,4 @@
-import { addDays, dayOf, offsetMinutesOf } from '@rundel/core/calendar';
+import { dayOf, offsetMinutesOf } from '@rundel/core/calendar';
 import type { SetAside } from '@rundel/core/garden-file';
 import {
   addedSince,
@@ -14,10 +14,9 @@ import {
 } from '@rundel/core/records';
 import { clockSetTo, realClock, type Clock } from './clock.ts';
 import { demoMoment, fetchDemo, fetchDemoStates, noteDemoStored, SHIPPED } from './demo.ts';
-import type { GardenId } from './garden-id.ts';
 import { readLastStates } from './kept-states.ts';
 import type { LastStates } from './last-states.ts';
-import { pause, type Conflict, type RecordChange } from '../db/index.ts';
+import { pause, recentFrom, type Conflict, type GardenId, type RecordChange } from '../db/index.ts';
 import type { StoreInWorker } from '../workers/store.ts';
 
 /** What was done last, for the word at the foot of the screen. */
@@ -104,9 +103,6 @@ export interface Loaded {
   readonly recentFrom: string | undefined;
 }
 
-/** What a round asks of the diary's checks and waterings lies within so many days; more than the water filter looks back. */
-const RECENT_DAYS = 240;
-
 /** Reads a garden, and puts its diary in order while nothing is drawn yet: the first drawing has enough to do. */
 export async function openGarden(
   store: StoreInWorker,
@@ -155,29 +151,31 @@ async function loadGarden(
 ): Promise<Omit<Loaded, 'live'> | null> {
   const running = known?.clock;
   if (gardenId === 'own') {
-    const recentFrom = known ? undefined : addDays(dayOf(realClock.now()), -RECENT_DAYS).slice(0, 7);
-    const [own, lastStates] = await Promise.all([store.load(recentFrom), readLastStates(store)]);
+    const from = known ? undefined : recentFrom(gardenId, dayOf(realClock.now()));
+    const [own, lastStates] = await Promise.all([store.load(from), readLastStates(store)]);
     if (!own) return null;
     const { isWhole, ...rest } = own;
     return {
       ...rest,
       ...{ clock: realClock, lastStates },
-      recentFrom: isWhole ? undefined : recentFrom,
+      recentFrom: isWhole ? undefined : from,
     };
   }
-  const found = await store.load();
-  const [demo, lastStates] = found
-    ? [undefined, await readLastStates(store)]
-    : await Promise.all([fetchDemo(), fetchDemoStates()]);
+  const [found, kept, noted, movedTo] = await Promise.all([
+    store.load(),
+    readLastStates(store),
+    store.readNote('demoStart'),
+    store.readNote('demoMoment') as Promise<string | undefined>,
+  ]);
+  const [demo, lastStates] = found ? [undefined, kept] : await Promise.all([fetchDemo(), fetchDemoStates()]);
   if (demo) {
     // it is stored once it is on the screen; what is written meanwhile waits for that
     store.beginWith(demo.garden, { demoStart: demo.savedAt }, noteDemoStored);
   }
   const garden = found?.garden ?? demo?.garden;
   if (!garden) return null;
-  const start = String(demo?.savedAt ?? (await store.readNote('demoStart')) ?? garden.settings.changedAt);
-  const movedTo = demo ? undefined : ((await store.readNote('demoMoment')) as string | undefined);
-  const moment = demoMoment(start, movedTo, garden);
+  const start = String(demo?.savedAt ?? noted ?? garden.settings.changedAt);
+  const moment = demoMoment(start, demo ? undefined : movedTo, garden);
   const isAhead = running !== undefined && Date.parse(running.now()) >= Date.parse(moment);
   const clock = isAhead ? running : clockSetTo(moment, offsetMinutesOf(start));
   const stamp = found?.stamp ?? store.stamp;

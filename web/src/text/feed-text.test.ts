@@ -2,11 +2,11 @@ import { FEEDING_PRACTICES, type StepState, type Verdict } from '@rundel/core/fe
 import type { RegimeStep, Product } from '@rundel/core/records';
 import { findProduct } from '@rundel/core/products';
 import { describe, expect, it } from 'vitest';
+import { feedAmountWords } from './feed-amount-text.ts';
 import {
   baseWords,
   CHECK_WORDS,
   doseWords,
-  feedAmountWords,
   feedCaution,
   ledgerSentence,
   remarkWords,

@@ -2,9 +2,7 @@ import type { FeedingState } from '@rundel/core/garden-state';
 import { addDays, daysBetween } from '@rundel/core/calendar';
 import type {
   FEED_SKIP_REASONS,
-  FeedAmount,
   FeedForm,
-  FeedUnit,
   Product,
   LabelDose,
   RegimeStep,
@@ -25,6 +23,7 @@ import {
 import type { DoseCheck, Element, FeedProblem } from '@rundel/core/products';
 import { trimmed, type UnitSystem } from '@rundel/core/units';
 import { perWords, displayDose } from './dose-text.ts';
+import { feedAmountWords } from './feed-amount-text.ts';
 import { productName } from './product-text.ts';
 import { midSentence, shortDay } from './text.ts';
 
@@ -41,16 +40,6 @@ export const FORM_WORDS: Record<FeedForm, string> = {
   foliar: 'For leaves',
 };
 
-export const UNIT_WORDS: Record<FeedUnit, readonly [one: string, many: string]> = {
-  gram: ['g', 'g'],
-  millilitre: ['mL', 'mL'],
-  litre: ['L', 'L'],
-  spoon: ['spoon', 'spoons'],
-  teaspoon: ['teaspoon', 'teaspoons'],
-  handful: ['handful', 'handfuls'],
-  piece: ['piece', 'pieces'],
-};
-
 export const ELEMENT_WORDS: Record<Element, string> = {
   n: 'nitrogen',
   p: 'phosphorus',
@@ -58,19 +47,6 @@ export const ELEMENT_WORDS: Record<Element, string> = {
   ca: 'calcium',
   mg: 'magnesium',
 };
-
-/** "45 mL", "3 spoons", "1.2 kg" */
-export function feedAmountWords({ amount, unit }: FeedAmount): string {
-  if (unit === 'gram' && amount >= 1000) return `${trimmed(amount / 1000, 2)}\u00a0kg`;
-  if (unit === 'millilitre' && amount >= 1000) return `${trimmed(amount / 1000, 2)}\u00a0L`;
-  const number = trimmed(amount, amount >= 20 ? 0 : amount >= 2 ? 1 : 2);
-  return `${number}\u00a0${UNIT_WORDS[unit][number === '1' ? 0 : 1]}`;
-}
-
-/** A product's name within a sentence; its label stays on one line. */
-export function feedName(product: Pick<Product, 'name'>): string {
-  return midSentence(product.name).replaceAll('-', '-\u2060');
-}
 
 /** "4 mL in each litre of water", "15.1 mL in each gallon of water" */
 export function doseWords(dose: LabelDose, system: UnitSystem): string {

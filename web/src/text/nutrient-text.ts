@@ -2,7 +2,7 @@ import { asOxides, gramsOf, litresOf, type Elements, type Scoops } from '@rundel
 import type { FeedAmount, Product } from '@rundel/core/records';
 import { trimmed } from '@rundel/core/units';
 import type { UnitFormat } from '../store/index.ts';
-import { feedAmountWords } from './feed-text.ts';
+import { feedAmountWords } from './feed-amount-text.ts';
 import { grams } from './product-text.ts';
 
 /** An amount as the grower counts it, and what that is in volume and by weight: "12 spoons (177 mL, 142 g)". */

@@ -12,11 +12,14 @@ import {
 import { entriesOf, textsOf } from './entry-texts.ts';
 import type { PlainWork, StoreAnswer, StoreApi } from './store.worker.ts';
 
+/** `early.js` starts it before anything of the app is there. */
+const early = (globalThis as { readonly rundelStore?: Worker }).rundelStore;
+
 let remote: Remote<StoreApi> | undefined;
 
 function theWorker(): Remote<StoreApi> {
   return (remote ??= wrap<StoreApi>(
-    new Worker(new URL('./store.worker.ts', import.meta.url), { type: 'module', name: 'store' }),
+    early ?? new Worker(new URL('./store.worker.ts', import.meta.url), { type: 'module', name: 'store' }),
   ));
 }
 
@@ -25,6 +28,9 @@ export const storeWorker = { api: theWorker };
 
 /** How long a garden that was begun with is on the screen before it is written, ms. */
 const WRITTEN_AFTER = 1200;
+
+/** What stands beside a garden can be had before it is written. */
+const BESIDE: ReadonlySet<PlainWork> = new Set(['readNote', 'readWalk', 'writeNote']);
 
 type Given<K extends PlainWork> = Parameters<GardenStore[K]>;
 type Gives<K extends PlainWork> = ReturnType<GardenStore[K]>;
@@ -37,7 +43,7 @@ export class StoreInWorker {
   /** Which rows the garden stands in, as it was told last: other rows have other words. */
   stamp = '';
 
-  /** What was begun with and is not written yet: everything else waits for it. */
+  /** What was begun with and is not written yet: whoever reads or writes the garden waits for it. */
   private begun: Promise<void> | undefined;
 
   /** @param name of the garden */
@@ -162,12 +168,17 @@ export class StoreInWorker {
   }
 
   private ask<K extends PlainWork>(what: K, ...given: Given<K>): Gives<K> {
-    return this.asked((api) => api.ask(this.name, what, given)) as Gives<K>;
+    const work = (api: Remote<StoreApi>) => api.ask(this.name, what, given);
+    return (BESIDE.has(what) ? this.askedBeside(work) : this.asked(work)) as Gives<K>;
+  }
+
+  private async askedBeside<T>(work: (api: Remote<StoreApi>) => Promise<StoreAnswer<T>>): Promise<T> {
+    return this.valueOf(await work(storeWorker.api()));
   }
 
   private async asked<T>(work: (api: Remote<StoreApi>) => Promise<StoreAnswer<T>>): Promise<T> {
     await this.begun;
-    return this.valueOf(await work(storeWorker.api()));
+    return this.askedBeside(work);
   }
 
   private valueOf<T>(answer: StoreAnswer<T>): T {

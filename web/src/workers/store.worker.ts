@@ -1,11 +1,15 @@
+import { dayOf, momentOf } from '@rundel/core/calendar';
 import type { Garden } from '@rundel/core/records';
 import { expose } from 'comlink';
 import {
   ConflictError,
+  DATABASE_NAMES,
   GardenStore,
   PhotoStore,
+  recentFrom,
   StorageError,
   type Conflict,
+  type GardenId,
   type StoredGarden,
   type StoredPhoto,
 } from '../db/index.ts';
@@ -68,19 +72,39 @@ export function createStoreApi() {
     }
   }
 
+  async function read(store: GardenStore, from: string | undefined): Promise<GardenAndTexts | undefined> {
+    const stored = await store.load(from);
+    if (!stored) return undefined;
+    const texts = await textsOf(stored.garden.entries);
+    return { stored: { ...stored, garden: { ...stored.garden, entries: [] } }, texts };
+  }
+  let ahead:
+    | {
+        readonly garden: string;
+        readonly from: string | undefined;
+        readonly read: Promise<StoreAnswer<GardenAndTexts | undefined>>;
+      }
+    | undefined;
+
   return {
     ask(garden: string, what: PlainWork, given: readonly unknown[]): Promise<StoreAnswer<unknown>> {
       return answer(garden, (store) =>
         (store[what] as (...given: readonly unknown[]) => Promise<unknown>).call(store, ...given),
       );
     },
-    load(garden: string, from: string | undefined): Promise<StoreAnswer<GardenAndTexts | undefined>> {
-      return answer(garden, async (store) => {
-        const stored = await store.load(from);
-        if (!stored) return undefined;
-        const texts = await textsOf(stored.garden.entries);
-        return { stored: { ...stored, garden: { ...stored.garden, entries: [] } }, texts };
-      });
+    /** Begins to read what the page will ask for first, while the page itself is still being read. */
+    readAhead(gardenId: GardenId): void {
+      const garden = DATABASE_NAMES[gardenId];
+      const from = recentFrom(gardenId, dayOf(momentOf(Date.now(), -new Date().getTimezoneOffset())));
+      ahead = { garden, from, read: answer(garden, (store) => read(store, from)) };
+    },
+    async load(garden: string, from: string | undefined): Promise<StoreAnswer<GardenAndTexts | undefined>> {
+      const begun = ahead;
+      ahead = undefined;
+      const found = begun?.garden === garden && begun.from === from ? await begun.read : undefined;
+      return answer(garden, async (store) =>
+        found && 'value' in found && (await store.isAsRead()) ? found.value : read(store, from),
+      );
     },
     loadOlder(garden: string, until: string): Promise<StoreAnswer<readonly string[]>> {
       return answer(garden, async (store) => textsOf(await store.loadOlder(until)));
@@ -115,4 +139,8 @@ export function createStoreApi() {
 
 export type StoreApi = ReturnType<typeof createStoreApi>;
 
-expose(createStoreApi());
+const api = createStoreApi();
+// `early.js` names the garden that the page will ask for
+const [, early] = self.name.split(' ');
+if (early === 'own' || early === 'demo') api.readAhead(early);
+expose(api);

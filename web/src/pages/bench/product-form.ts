@@ -16,7 +16,8 @@ import {
 } from '@rundel/core/records';
 import type { UnitSystem } from '@rundel/core/units';
 import { displayDose, parseDose, perWords } from '../../text/dose-text.ts';
-import { FORM_WORDS, UNIT_WORDS } from '../../text/feed-text.ts';
+import { UNIT_WORDS } from '../../text/feed-amount-text.ts';
+import { FORM_WORDS } from '../../text/feed-text.ts';
 import {
   choiceField,
   numberField,

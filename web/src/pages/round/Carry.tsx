@@ -4,7 +4,7 @@ import type { FeedUnit } from '@rundel/core/records';
 import { expectedGrades } from '@rundel/core/round';
 import { useId, useState } from 'react';
 import { FEED_LITRES, offeredAmount } from '@rundel/core/garden-state';
-import { feedAmountWords, feedName } from '../../text/feed-text.ts';
+import { feedAmountWords, feedName } from '../../text/feed-amount-text.ts';
 import { fillsWords } from '../../text/text.ts';
 import { wateringMeasure, useGarden, useUnitFormat } from '../../store/index.ts';
 import type { WalkStop } from './StopList.tsx';

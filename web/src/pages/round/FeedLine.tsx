@@ -1,5 +1,6 @@
 import { Box, FormControlLabel, Switch, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
-import { ADVICE_WORDS, doseWords, feedAmountWords, feedCaution, feedName } from '../../text/feed-text.ts';
+import { feedAmountWords, feedName } from '../../text/feed-amount-text.ts';
+import { ADVICE_WORDS, doseWords, feedCaution } from '../../text/feed-text.ts';
 import { feedLitres, offeredAmount, type FeedOffer } from '@rundel/core/garden-state';
 import { useUnitFormat, type Bag } from '../../store/index.ts';
 

@@ -10,14 +10,8 @@ import {
   offeredAmount,
   type FeedOffer,
 } from '@rundel/core/garden-state';
-import {
-  doseWords,
-  FEED_SKIP_WORDS,
-  feedAmountWords,
-  feedCaution,
-  feedName,
-  stateSentence,
-} from '../../text/feed-text.ts';
+import { feedAmountWords, feedName } from '../../text/feed-amount-text.ts';
+import { doseWords, FEED_SKIP_WORDS, feedCaution, stateSentence } from '../../text/feed-text.ts';
 import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat, type Bag, told } from '../../store/index.ts';
 import { PROPOSAL } from './proposal.ts';

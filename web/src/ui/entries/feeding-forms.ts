@@ -3,7 +3,8 @@ import { isFeed, productsIn } from '@rundel/core/products';
 import { FEED_UNITS, type FeedUnit } from '@rundel/core/records';
 import { parseNumber } from '@rundel/core/units';
 import { readDose, refused } from '../../text/amount-text.ts';
-import { FEED_SKIP_WORDS, UNIT_WORDS } from '../../text/feed-text.ts';
+import { UNIT_WORDS } from '../../text/feed-amount-text.ts';
+import { FEED_SKIP_WORDS } from '../../text/feed-text.ts';
 import { STAGE_NAMES } from '../../text/plant-text.ts';
 import {
   amountField,

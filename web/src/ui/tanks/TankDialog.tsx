@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { tankShares } from '@rundel/core/garden-state';
 import type { Draft } from '@rundel/core/records';
-import { feedAmountWords } from '../../text/feed-text.ts';
+import { feedAmountWords } from '../../text/feed-amount-text.ts';
 import { midSentence } from '../../text/text.ts';
 import { useGarden, useUnitFormat } from '../../store/index.ts';
 import { draftOf } from '../entries/entry-form.ts';

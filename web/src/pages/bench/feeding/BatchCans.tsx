@@ -1,7 +1,7 @@
 import { Box } from '@mui/material';
 import type { FeedCan } from '@rundel/core/feeding';
 import type { FeedUnit } from '@rundel/core/records';
-import { feedAmountWords } from '../../../text/feed-text.ts';
+import { feedAmountWords } from '../../../text/feed-amount-text.ts';
 import { useUnitFormat } from '../../../store/index.ts';
 
 /** Pixels of a full can. */

@@ -4,7 +4,8 @@ import { checkDose, scoopsOf } from '@rundel/core/products';
 import { FEED_UNITS, type Product } from '@rundel/core/records';
 import type { ReactNode } from 'react';
 import { perWords, displayDose } from '../../../text/dose-text.ts';
-import { CHECK_WORDS, feedCaution, remarkWords, stepSentence, UNIT_WORDS } from '../../../text/feed-text.ts';
+import { UNIT_WORDS } from '../../../text/feed-amount-text.ts';
+import { CHECK_WORDS, feedCaution, remarkWords, stepSentence } from '../../../text/feed-text.ts';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
 import { readStep, type StepForm } from './regime-form.ts';
 
