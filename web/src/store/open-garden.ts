@@ -161,13 +161,15 @@ async function loadGarden(
       recentFrom: isWhole ? undefined : from,
     };
   }
-  const [found, kept, noted, movedTo] = await Promise.all([
-    store.load(),
-    readLastStates(store),
+  // notes stand beside the garden: in which database that is, is known once it is read
+  const found = await store.load();
+  const [[demo, lastStates], noted, movedTo] = await Promise.all([
+    found
+      ? readLastStates(store).then((last) => [undefined, last] as const)
+      : Promise.all([fetchDemo(), fetchDemoStates()]),
     store.readNote('demoStart'),
     store.readNote('demoMoment') as Promise<string | undefined>,
   ]);
-  const [demo, lastStates] = found ? [undefined, kept] : await Promise.all([fetchDemo(), fetchDemoStates()]);
   if (demo) {
     // it is stored once it is on the screen; what is written meanwhile waits for that
     store.beginWith(demo.garden, { demoStart: demo.savedAt }, noteDemoStored);

@@ -141,6 +141,6 @@ export type StoreApi = ReturnType<typeof createStoreApi>;
 
 const api = createStoreApi();
 // `early.js` names the garden that the page will ask for
-const [, early] = self.name.split(' ');
+const [, early] = ((globalThis as { readonly name?: string }).name ?? '').split(' ');
 if (early === 'own' || early === 'demo') api.readAhead(early);
 expose(api);
