@@ -1,3 +1,4 @@
+// @vitest-environment happy-dom
 import { gannetSlip } from '@rundel/core/demo';
 import type { Entry, Place } from '@rundel/core/records';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
