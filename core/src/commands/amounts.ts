@@ -1,4 +1,5 @@
 import {
+  COUNTED,
   litresIn,
   parseNumber,
   parseTime,
@@ -27,28 +28,6 @@ export interface SaidAmounts {
 }
 
 const NUMBER = String.raw`(?:\d+ \d+\/\d+|\d+\/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d*[.,]?\d+[¼½¾⅓⅔⅛⅜⅝⅞]?|[¼½¾⅓⅔⅛⅜⅝⅞])`;
-const COUNTED: Readonly<Record<string, string>> = {
-  half: '½',
-  quarter: '¼',
-  one: '1',
-  two: '2',
-  three: '3',
-  four: '4',
-  five: '5',
-  six: '6',
-  seven: '7',
-  eight: '8',
-  nine: '9',
-  ten: '10',
-  eleven: '11',
-  twelve: '12',
-  fifteen: '15',
-  twenty: '20',
-  thirty: '30',
-  forty: '40',
-  dozen: '12',
-};
-
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 /** Two parts of one amount: "1 lb 4 oz", "1 lb and 4 oz". */

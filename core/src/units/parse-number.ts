@@ -20,6 +20,42 @@ const FRACTIONS: Readonly<Record<string, number>> = {
   '⅞': 0.875,
 };
 
+/** Numbers that are said in words, in figures. */
+export const COUNTED: Readonly<Record<string, string>> = {
+  half: '½',
+  quarter: '¼',
+  one: '1',
+  two: '2',
+  three: '3',
+  four: '4',
+  five: '5',
+  six: '6',
+  seven: '7',
+  eight: '8',
+  nine: '9',
+  ten: '10',
+  eleven: '11',
+  twelve: '12',
+  fifteen: '15',
+  twenty: '20',
+  thirty: '30',
+  forty: '40',
+  dozen: '12',
+};
+
+const PARTS = 'half|quarter';
+const WHOLES = Object.keys(COUNTED)
+  .filter((word) => !PARTS.includes(word))
+  .join('|');
+/** "half a can", "a quarter of a can" */
+const PART = new RegExp(`^(?:an? )?(${PARTS})(?: of)?(?: an?)? (?=\\S)`, 'i');
+/** "two cans", "a dozen" */
+const WHOLE = new RegExp(`^(?:an? )?(${WHOLES})(?![\\p{L}-])`, 'iu');
+/** "2 and a half" */
+const AND_PART = new RegExp(`^(\\d+) and an? (${PARTS})(?!\\p{L})`, 'iu');
+/** "a can" */
+const ONE_OF = /^an? (?=\p{L})/iu;
+
 /** sign, then "1 1/2" or "1/2" or "13.5" or "13½", then the rest */
 const NUMBER =
   /^(?<sign>[-+]?)\s*(?:(?:(?<whole>\d+)\s+)?(?<top>\d+)\s*\/\s*(?<bottom>\d+)|(?<decimal>\d*(?:[.,]\d+)?)\s*(?<glyph>[¼½¾⅓⅔⅛⅜⅝⅞])?)\s*(?<rest>.*)$/u;
@@ -31,7 +67,7 @@ const GROUPED =
 const ONE_GROUP = /^[-+]?[1-9]\d{0,2},\d{3}(?![\d.,/])/;
 
 /**
- * Reads a number as people write it, at the beginning of a text: "1,5", "1/2", "½", "3 1/2", "13½ in".
+ * Reads a number as people write it, at the beginning of a text: "1,5", "1/2", "½", "3 1/2", "13½ in", "half a can", "two and a half".
  *
  * @returns undefined where the text does not begin with a number
  * @example
@@ -46,12 +82,19 @@ const ONE_GROUP = /^[-+]?[1-9]\d{0,2},\d{3}(?![\d.,/])/;
  * @example
  * parseNumber('12,345.6')
  * // => { value: 12345.6, rest: '' }
+ * @example
+ * parseNumber('half a can')
+ * // => { value: 0.5, rest: 'can' }
+ * @example
+ * parseNumber('two and a half cans')
+ * // => { value: 2.5, rest: 'cans' }
  */
 export function parseNumber(text: string): TypedNumber | undefined {
-  const apart = GROUPED.exec(text.trim())?.groups;
+  const typed = withFigure(text.trim());
+  const apart = GROUPED.exec(typed)?.groups;
   if (apart)
     return { value: groupedValue(apart['sign'] ?? '', apart['number'] ?? ''), rest: apart['rest'] ?? '' };
-  const match = NUMBER.exec(text.trim())?.groups;
+  const match = NUMBER.exec(typed)?.groups;
   if (!match) return undefined;
   const { sign, whole, top, bottom, decimal, glyph, rest = '' } = match;
   const by = sign === '-' ? -1 : 1;
@@ -62,9 +105,18 @@ export function parseNumber(text: string): TypedNumber | undefined {
   const hasDecimal = decimal !== undefined && decimal !== '';
   if (!hasDecimal && glyph === undefined) return undefined;
   const number = hasDecimal ? Number(decimal.replace(',', '.')) : 0;
-  const isUnclear = glyph === undefined && ONE_GROUP.test(text.trim());
+  const isUnclear = glyph === undefined && ONE_GROUP.test(typed);
   const other = isUnclear ? { grouped: by * Number((decimal ?? '').replace(',', '')) } : {};
   return { ...other, value: by * (number + (glyph === undefined ? 0 : (FRACTIONS[glyph] ?? 0))), rest };
+}
+
+/** What is said in words at the beginning of a text, in figures. A part alone is a part of nothing, and "a" counts one of what follows. */
+function withFigure(text: string): string {
+  return text
+    .replace(PART, (_, word: string) => `${COUNTED[word.toLowerCase()] ?? word} `)
+    .replace(WHOLE, (_, word: string) => COUNTED[word.toLowerCase()] ?? word)
+    .replace(AND_PART, (_, whole: string, word: string) => `${whole}${COUNTED[word.toLowerCase()] ?? ''}`)
+    .replace(ONE_OF, '1 ');
 }
 
 /** The value of a number whose thousands are set apart: the last sign is the decimal one, unless it stands more than once. */

@@ -82,6 +82,10 @@ describe('reading amounts as they are typed', () => {
     ['34', 'height', 'metric', 340, 'centimetre'],
     ['-3', 'temperature', 'metric', -3, 'celsius'],
     ['86 F', 'temperature', 'metric', 30, 'fahrenheit'],
+    ['half a pound', 'crop', 'metric', 0.226_796, 'pound'],
+    ['two litres', 'water', 'metric', 2, 'litre'],
+    ['2 and a half kg', 'crop', 'metric', 2.5, 'kilogram'],
+    ['a dozen L', 'water', 'metric', 12, 'litre'],
   ] as const)('%s as a %s in %s', (text, purpose, system, siValue, unit) => {
     const read = parseAmount(text, purpose, system);
     expect(read).toMatchObject({ ok: true, amount: { unit } });
@@ -92,6 +96,10 @@ describe('reading amounts as they are typed', () => {
     ['', 'empty'],
     ['  ', 'empty'],
     ['about a can', 'not-a-number'],
+    ['half', 'not-a-number'],
+    ['a', 'not-a-number'],
+    ['a few', 'unknown-unit'],
+    ['tenpenny', 'not-a-number'],
     ['12 parsecs', 'unknown-unit'],
     ['12 kg', 'wrong-quantity'],
   ] as const)('refuses "%s" as a length: %s', (text, reason) => {
@@ -216,7 +224,14 @@ describe("the grower's own measures", () => {
     ).toBe(30);
     expect(parseMeasured('2 minutes of green can', measures)).toBeUndefined();
     expect(parseMeasured('5 L', measures)).toBeUndefined();
-    expect(parseMeasured('half a can', measures)).toBeUndefined();
+    // said in words
+    expect(parseMeasured('half a can', measures)).toBe(4.5);
+    expect(parseMeasured('a quarter of a can', measures)).toBe(2.25);
+    expect(parseMeasured('a green can', measures)).toBe(9);
+    expect(parseMeasured('Two and a half cans', measures)).toBe(22.5);
+    expect(parseMeasured('half an hour of deck dripper', measures)).toBeCloseTo(0.9, 9);
+    expect(parseMeasured('half', measures)).toBeUndefined();
+    expect(parseMeasured('a few cans', measures)).toBeUndefined();
     expect(parseMeasured('3', measures)).toBeUndefined();
   });
 

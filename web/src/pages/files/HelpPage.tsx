@@ -180,8 +180,8 @@ export default function HelpPage() {
       <Panel title="How it comes to what it says">
         <Typography>
           Each check teaches it that bag’s own thirst, so it asks less often. In a drawing the hatched band is
-          doubt and the white line the best guess. Amounts can be typed in any unit: "10 gal", "13½ in", "450
-          g". Anything recorded can be corrected, removed and brought back.
+          doubt and the white line the best guess. Amounts can be typed in any unit: "10 gal", "13½ in", "half
+          a can", "450 g". Anything recorded can be corrected, removed and brought back.
         </Typography>
       </Panel>
       <Panel title="Keys">
