@@ -1,5 +1,4 @@
 import {
-  COUNTED,
   litresIn,
   parseNumber,
   parseTime,
@@ -9,6 +8,7 @@ import {
   toSi,
   unitNamed,
   UNITS,
+  withFigures,
   type NamedMeasure,
   type UnitSystem,
 } from '../units/index.ts';
@@ -131,8 +131,7 @@ export function readTime(
   measures: readonly NamedMeasure[],
 ): SaidTime | { readonly problem: string } | undefined {
   const timed = timedIn(measures);
-  // "an hour and a half" is 1½ hours
-  const figures = withFigures(text).replace(/(\d+) (h\w*|min\w*) and ([½¼¾])/u, '$1$3 $2');
+  const figures = withFigures(text);
   const names = timed.flatMap((measure) => [
     { word: measure.name.toLowerCase(), measure },
     { word: measure.kind as string, measure },
@@ -162,17 +161,6 @@ export function readTime(
     isNamed: name !== undefined,
     rest: elsewhere ? cut(rest, elsewhere.index, elsewhere[0].length) : rest,
   };
-}
-
-/** Counting words as figures: "half a can" is "½ can", "a can" is "1 can". */
-function withFigures(text: string): string {
-  const words = Object.keys(COUNTED).join('|');
-  return text
-    .replace(
-      new RegExp(`\\b(?:an? )?(${words})\\b(?: of)?(?: an?)?(?= )`, 'g'),
-      (_, word: string) => COUNTED[word] ?? word,
-    )
-    .replace(/\ban? (?=\p{L}+)/gu, '1 ');
 }
 
 const cut = (text: string, from: number, length: number) =>

@@ -20,8 +20,7 @@ const FRACTIONS: Readonly<Record<string, number>> = {
   '⅞': 0.875,
 };
 
-/** Numbers that are said in words, in figures. */
-export const COUNTED: Readonly<Record<string, string>> = {
+const COUNTED: Readonly<Record<string, string>> = {
   half: '½',
   quarter: '¼',
   one: '1',
@@ -47,14 +46,22 @@ const PARTS = 'half|quarter';
 const WHOLES = Object.keys(COUNTED)
   .filter((word) => !PARTS.includes(word))
   .join('|');
-/** "half a can", "a quarter of a can" */
-const PART = new RegExp(`^(?:an? )?(${PARTS})(?: of)?(?: an?)? (?=\\S)`, 'i');
+const WORD_BEGINS = String.raw`(?<![\p{L}\d.,/-])`;
+const WORD_ENDS = String.raw`(?![\p{L}-])`;
+const inWords = (pattern: string) => new RegExp(WORD_BEGINS + pattern, 'giu');
+/** "two and a half cans", "2 and a half" */
+const WHOLE_AND_PART = inWords(`(${WHOLES}|\\d+) and an? (${PARTS})${WORD_ENDS}`);
+/** "a pound and a half", "two hours and a quarter" */
+const ONE_AND_PART = inWords(`(an?|${WHOLES}|\\d+) (\\p{L}+) and an? (${PARTS})${WORD_ENDS}`);
+/** "half a can", "a quarter of a can", "three quarters of a pound" */
+const PART = inWords(`(?:an? |(three) )?(${PARTS})s?(?: of)?(?: an?)? (?=\\S)`);
 /** "two cans", "a dozen" */
-const WHOLE = new RegExp(`^(?:an? )?(${WHOLES})(?![\\p{L}-])`, 'iu');
-/** "2 and a half" */
-const AND_PART = new RegExp(`^(\\d+) and an? (${PARTS})(?!\\p{L})`, 'iu');
+const WHOLE = inWords(`(?:an? )?(${WHOLES})${WORD_ENDS}(?: of(?: an?)? (?=\\S))?`);
 /** "a can" */
-const ONE_OF = /^an? (?=\p{L})/iu;
+const ONE_OF = inWords(String.raw`an? (?=\p{L})`);
+
+/** What begins in words, or has a part behind it that does; behind a plain figure "one" may be part of a name. */
+const SAID = /^(?:\p{L}|\d+ (?:\p{L}+ )?and an? )/iu;
 
 /** sign, then "1 1/2" or "1/2" or "13.5" or "13½", then the rest */
 const NUMBER =
@@ -90,7 +97,7 @@ const ONE_GROUP = /^[-+]?[1-9]\d{0,2},\d{3}(?![\d.,/])/;
  * // => { value: 2.5, rest: 'cans' }
  */
 export function parseNumber(text: string): TypedNumber | undefined {
-  const typed = withFigure(text.trim());
+  const typed = SAID.test(text.trim()) ? withFigures(text.trim()) : text.trim();
   const apart = GROUPED.exec(typed)?.groups;
   if (apart)
     return { value: groupedValue(apart['sign'] ?? '', apart['number'] ?? ''), rest: apart['rest'] ?? '' };
@@ -110,13 +117,29 @@ export function parseNumber(text: string): TypedNumber | undefined {
   return { ...other, value: by * (number + (glyph === undefined ? 0 : (FRACTIONS[glyph] ?? 0))), rest };
 }
 
-/** What is said in words at the beginning of a text, in figures. A part alone is a part of nothing, and "a" counts one of what follows. */
-function withFigure(text: string): string {
+/**
+ * Numbers that are said in words, in figures. A part alone is a part of nothing, and "a" counts one of what follows.
+ *
+ * @example
+ * withFigures('two and a half cans on 7')
+ * // => '2½ cans on 7'
+ * @example
+ * withFigures('a pound and a half')
+ * // => '1½ pound'
+ */
+export function withFigures(text: string): string {
+  const figure = (word: string) => (/^an?$/i.test(word) ? '1' : (COUNTED[word.toLowerCase()] ?? word));
   return text
-    .replace(PART, (_, word: string) => `${COUNTED[word.toLowerCase()] ?? word} `)
-    .replace(WHOLE, (_, word: string) => COUNTED[word.toLowerCase()] ?? word)
-    .replace(AND_PART, (_, whole: string, word: string) => `${whole}${COUNTED[word.toLowerCase()] ?? ''}`)
-    .replace(ONE_OF, '1 ');
+    .replace(WHOLE_AND_PART, (_, whole: string, part: string) => figure(whole) + figure(part))
+    .replace(
+      ONE_AND_PART,
+      (_, whole: string, unit: string, part: string) => `${figure(whole)}${figure(part)} ${unit}`,
+    )
+    .replace(PART, (_, three: string | undefined, part: string) => `${three ? '¾' : figure(part)} `)
+    .replace(WHOLE, (_, word: string) => `${figure(word)} `)
+    .replace(ONE_OF, '1 ')
+    .replaceAll(/ {2,}/g, ' ')
+    .trimEnd();
 }
 
 /** The value of a number whose thousands are set apart: the last sign is the decimal one, unless it stands more than once. */
