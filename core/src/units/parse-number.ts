@@ -39,6 +39,7 @@ const COUNTED: Readonly<Record<string, string>> = {
   twenty: '20',
   thirty: '30',
   forty: '40',
+  couple: '2',
   dozen: '12',
 };
 
@@ -57,8 +58,8 @@ const ONE_AND_PART = inWords(`(an?|${WHOLES}|\\d+) (\\p{L}+) and an? (${PARTS})$
 const PART = inWords(`(?:an? |(three) )?(${PARTS})s?(?: of)?(?: an?)? (?=\\S)`);
 /** "two cans", "a dozen" */
 const WHOLE = inWords(`(?:an? )?(${WHOLES})${WORD_ENDS}(?: of(?: an?)? (?=\\S))?`);
-/** "a can" */
-const ONE_OF = inWords(String.raw`an? (?=\p{L})`);
+/** "a can", but not "a few" */
+const ONE_OF = inWords(String.raw`an? (?!few|lot|little|bit)(?=\p{L})`);
 
 /** What begins in words, or has a part behind it that does; behind a plain figure "one" may be part of a name. */
 const SAID = /^(?:\p{L}|\d+ (?:\p{L}+ )?and an? )/iu;

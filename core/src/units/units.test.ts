@@ -98,7 +98,7 @@ describe('reading amounts as they are typed', () => {
     ['about a can', 'not-a-number'],
     ['half', 'not-a-number'],
     ['a', 'not-a-number'],
-    ['a few', 'unknown-unit'],
+    ['a few', 'not-a-number'],
     ['tenpenny', 'not-a-number'],
     ['12 parsecs', 'unknown-unit'],
     ['12 kg', 'wrong-quantity'],
@@ -228,6 +228,7 @@ describe("the grower's own measures", () => {
     expect(parseMeasured('half a can', measures)).toBe(4.5);
     expect(parseMeasured('a quarter of a can', measures)).toBe(2.25);
     expect(parseMeasured('a green can', measures)).toBe(9);
+    expect(parseMeasured('a couple of cans', measures)).toBe(18);
     expect(parseMeasured('Two and a half cans', measures)).toBe(22.5);
     expect(parseMeasured('half an hour of deck dripper', measures)).toBeCloseTo(0.9, 9);
     expect(parseMeasured('half', measures)).toBeUndefined();

@@ -234,7 +234,7 @@ describe('a regime’s form', () => {
     [{ fromDays: '0' }, /from 1 to 180/],
     [{ isAsLabel: false, amount: 'some' }, /dose is a number/],
     [{ start: 'date', monthDay: '13-40' }, /day of the year/],
-    [{ start: 'weeks', weeks: 'ten days' }, /"10 days"/],
+    [{ start: 'weeks', weeks: 'some days' }, /"10 days"/],
     [{ until: 'times', untilNumber: '0' }, /times from 1 to 60/],
     [{ often: 'watering', percent: '200' }, /2 to 100 %/],
   ] as const)('%o', (change, problem) => {

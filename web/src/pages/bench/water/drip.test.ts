@@ -59,7 +59,7 @@ describe('a line of drip as typed', () => {
     [{ by: 'jar', jar: '0' }, 'jar'],
     [{ by: 'jar', jar: '170 mL', jarMinutes: '0' }, 'jarMinutes'],
     [{ by: 'metre', metres: '' }, 'metres'],
-    [{ minutes: 'ten' }, 'minutes'],
+    [{ minutes: 'some' }, 'minutes'],
     [{ minutes: '500', timesADay: '4' }, 'minutes'],
     [{ timesADay: '0' }, 'timesADay'],
   ] as const)('is refused beside its field: %o', (texts, field) => {
