@@ -50,6 +50,7 @@ globalThis.rundelStore = new Worker(new URL(${JSON.stringify(store)}, document.c
   type: 'module',
   name: 'store ' + (document.documentElement.dataset.garden || 'own'),
 });
+globalThis.rundelStore.onerror = () => (globalThis.rundelStore.hasFailed = true);
 for (const at of ${JSON.stringify(pages)}[(${String(pageOf)})(location.hash.slice(1) || location.pathname)] ?? [])
   document.head.append(Object.assign(document.createElement('link'), {
     rel: 'modulepreload',

@@ -143,3 +143,35 @@ describe('a garden that is read ahead', () => {
     expect((await store.load())?.garden.entries).toHaveLength(garden.entries.length);
   });
 });
+
+describe('a worker that does not start', () => {
+  it('is told of, and the next try begins with another', async () => {
+    const errors: (() => void)[] = [];
+    let begun = 0;
+    vi.stubGlobal(
+      'Worker',
+      class {
+        constructor() {
+          begun++;
+        }
+        postMessage(): void {
+          // nobody answers
+        }
+        addEventListener(type: string, listener: () => void): void {
+          if (type === 'error') errors.push(listener);
+        }
+      },
+    );
+    vi.resetModules();
+    const fresh = await import('./store.ts');
+    const asking = new fresh.StoreInWorker('rundel-broken');
+    for (const count of [1, 2]) {
+      const failure = asking.load().catch((error: unknown) => error);
+      await Promise.resolve();
+      errors.at(-1)?.();
+      expect(((await failure) as Error).message).toMatch(/did not start\. Nothing was changed/);
+      expect(begun).toBe(count);
+    }
+    vi.unstubAllGlobals();
+  });
+});

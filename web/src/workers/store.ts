@@ -12,16 +12,36 @@ import {
 import { entriesOf, textsOf } from './entry-texts.ts';
 import type { PlainWork, StoreAnswer, StoreApi } from './store.worker.ts';
 
-/** `early.js` starts it before anything of the app is there. */
-const early = (globalThis as { readonly rundelStore?: Worker }).rundelStore;
+/** `early.js` starts it before anything of the app is there, and notes it where that failed. */
+const early = (globalThis as { readonly rundelStore?: Worker & { readonly hasFailed?: boolean } })
+  .rundelStore;
 
 let remote: Remote<StoreApi> | undefined;
+/** Rejects when the worker breaks: what was asked of it would otherwise be waited for in vain. */
+let breaks = new Promise<never>(() => undefined);
 
 function theWorker(): Remote<StoreApi> {
-  return (remote ??= wrap<StoreApi>(
-    early ?? new Worker(new URL('./store.worker.ts', import.meta.url), { type: 'module', name: 'store' }),
-  ));
+  return (remote ??= wrap<StoreApi>(started()));
 }
+
+function started(): Worker {
+  const isThere = early && !early.hasFailed;
+  const worker = isThere
+    ? early
+    : new Worker(new URL('./store.worker.ts', import.meta.url), { type: 'module', name: 'store' });
+  breaks = new Promise((_, reject) =>
+    worker.addEventListener('error', () => {
+      // the next try begins with another one
+      remote = undefined;
+      reject(new StorageError(BROKEN));
+    }),
+  );
+  breaks.catch(() => undefined);
+  return worker;
+}
+
+const BROKEN =
+  'The part of Rundel that reads and writes this browser’s storage did not start. Nothing was changed, and what you entered is still on the screen. Load the page again.';
 
 /** The worker that all gardens of a page are stored by; in one place, so that a test can put another there. */
 export const storeWorker = { api: theWorker };
@@ -173,7 +193,8 @@ export class StoreInWorker {
   }
 
   private async askedBeside<T>(work: (api: Remote<StoreApi>) => Promise<StoreAnswer<T>>): Promise<T> {
-    return this.valueOf(await work(storeWorker.api()));
+    const answer = work(storeWorker.api());
+    return this.valueOf(await Promise.race([answer, breaks]));
   }
 
   private async asked<T>(work: (api: Remote<StoreApi>) => Promise<StoreAnswer<T>>): Promise<T> {
