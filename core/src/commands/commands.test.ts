@@ -159,6 +159,15 @@ describe('a line in plain words', () => {
     expect(reading.kind === 'unfinished' && reading.problem).toMatch(expected as string | RegExp);
   });
 
+  it.each([
+    ['picked two and a half kg from 7', 2.5],
+    ['picked a kg and a half from 7', 1.5],
+    ['picked three quarters of a kg from 7', 0.75],
+    ['picked half a kg from 7', 0.5],
+  ] as const)('%s: no part of the amount is lost', (line, kilograms) => {
+    expect(short(line)).toEqual([['picking', '7', kilograms, undefined]]);
+  });
+
   it('asks which hose ran, and how much runs in that time where nobody has timed one', () => {
     const problem = (line: string, measures: CommandContext['measures']) => {
       const reading = read(line, { measures });

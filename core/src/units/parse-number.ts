@@ -54,15 +54,17 @@ const inWords = (pattern: string) => new RegExp(WORD_BEGINS + pattern, 'giu');
 const WHOLE_AND_PART = inWords(`(${WHOLES}|\\d+) and an? (${PARTS})${WORD_ENDS}`);
 /** "a pound and a half", "two hours and a quarter" */
 const ONE_AND_PART = inWords(`(an?|${WHOLES}|\\d+) (\\p{L}+) and an? (${PARTS})${WORD_ENDS}`);
-/** "half a can", "a quarter of a can", "three quarters of a pound" */
-const PART = inWords(`(?:an? |(three) )?(${PARTS})s?(?: of)?(?: an?)? (?=\\S)`);
+/** "half a can", "a quarter of a can"; not behind a count: "5 quarters" is left as it is */
+const PART = inWords(`(?:an? )?(${PARTS})(?: of)?(?: an?)? (?=\\S)`);
+/** "three quarters of a pound" */
+const QUARTERS = inWords(`(two|three|2|3) quarters(?: of)?(?: an?)? (?=\\S)`);
 /** "two cans", "a dozen" */
 const WHOLE = inWords(`(?:an? )?(${WHOLES})${WORD_ENDS}(?: of(?: an?)? (?=\\S))?`);
 /** "a can", but not "a few" */
 const ONE_OF = inWords(String.raw`an? (?!few|lot|little|bit)(?=\p{L})`);
 
 /** What begins in words, or has a part behind it that does; behind a plain figure "one" may be part of a name. */
-const SAID = /^(?:\p{L}|\d+ (?:\p{L}+ )?and an? )/iu;
+const SAID = /^(?:\p{L}|\d+ (?:\p{L}+ )?and an? |[23] quarters )/iu;
 
 /** sign, then "1 1/2" or "1/2" or "13.5" or "13½", then the rest */
 const NUMBER =
@@ -136,7 +138,8 @@ export function withFigures(text: string): string {
       ONE_AND_PART,
       (_, whole: string, unit: string, part: string) => `${figure(whole)}${figure(part)} ${unit}`,
     )
-    .replace(PART, (_, three: string | undefined, part: string) => `${three ? '¾' : figure(part)} `)
+    .replace(QUARTERS, (_, count: string) => (figure(count) === '3' ? '¾ ' : '½ '))
+    .replace(PART, (_, part: string) => `${figure(part)} `)
     .replace(WHOLE, (_, word: string) => `${figure(word)} `)
     .replace(ONE_OF, '1 ')
     .replaceAll(/ {2,}/g, ' ')

@@ -84,6 +84,9 @@ describe('reading amounts as they are typed', () => {
     ['86 F', 'temperature', 'metric', 30, 'fahrenheit'],
     ['half a pound', 'crop', 'metric', 0.226_796, 'pound'],
     ['two litres', 'water', 'metric', 2, 'litre'],
+    ['three quarters of a litre', 'water', 'metric', 0.75, 'litre'],
+    ['3 quarters of a litre', 'water', 'metric', 0.75, 'litre'],
+    ['a litre and a half', 'water', 'metric', 1.5, 'litre'],
     ['2 and a half kg', 'crop', 'metric', 2.5, 'kilogram'],
     ['a dozen L', 'water', 'metric', 12, 'litre'],
   ] as const)('%s as a %s in %s', (text, purpose, system, siValue, unit) => {
@@ -100,6 +103,8 @@ describe('reading amounts as they are typed', () => {
     ['a', 'not-a-number'],
     ['a few', 'not-a-number'],
     ['tenpenny', 'not-a-number'],
+    ['5 quarters', 'unknown-unit'],
+    ['five quarters of a metre', 'unknown-unit'],
     ['12 parsecs', 'unknown-unit'],
     ['12 kg', 'wrong-quantity'],
   ] as const)('refuses "%s" as a length: %s', (text, reason) => {
