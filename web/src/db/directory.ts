@@ -56,11 +56,6 @@ export async function settle(garden: string): Promise<void> {
   }
 }
 
-/** The name of the database before the last opening, as long as it is there. */
-export async function formerOf(garden: string): Promise<string | undefined> {
-  return (await gardens().get(garden))?.former;
-}
-
 /** Goes back to the database before the last opening. */
 export async function goBack(garden: string): Promise<boolean> {
   const held = await gardens().get(garden);

@@ -14,7 +14,7 @@ import {
 import type * as z from '@rundel/core/schema';
 import { BUILD } from './build.ts';
 import { ConflictError } from './conflict.ts';
-import { databaseOf, formerOf, goBack, moveTo, nextDatabase, settle } from './directory.ts';
+import { databaseOf, goBack, moveTo, nextDatabase, settle } from './directory.ts';
 import { GardenDb, type DeviceNote } from './garden-db.ts';
 import {
   CHECKED,
@@ -257,11 +257,6 @@ export class GardenStore {
   /** The garden has been shown: where it was before is let go of. */
   async settled(): Promise<void> {
     await this.guarded(() => settle(this.name));
-  }
-
-  /** Whether the garden as it was before the last opening is still there. */
-  async hasFormer(): Promise<boolean> {
-    return (await this.guarded(() => formerOf(this.name))) !== undefined;
   }
 
   /** Goes back to the garden before the last opening. */

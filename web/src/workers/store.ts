@@ -145,11 +145,6 @@ export class StoreInWorker {
     return this.ask('settled');
   }
 
-  /** Whether the garden as it was before the last opening is still there. */
-  hasFormer(): Gives<'hasFormer'> {
-    return this.ask('hasFormer');
-  }
-
   /** Goes back to the garden before the last opening. */
   goBack(): Gives<'goBack'> {
     return this.ask('goBack');

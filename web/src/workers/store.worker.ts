@@ -32,7 +32,6 @@ export type PlainWork =
   | 'append'
   | 'databaseName'
   | 'goBack'
-  | 'hasFormer'
   | 'looseEntries'
   | 'moveTo'
   | 'readNote'
