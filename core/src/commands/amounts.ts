@@ -27,7 +27,7 @@ export interface SaidAmounts {
   readonly rest: string;
 }
 
-const NUMBER = String.raw`(?:\d+ \d+\/\d+|\d+\/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d*[.,]?\d+[¼½¾⅓⅔⅛⅜⅝⅞]?|[¼½¾⅓⅔⅛⅜⅝⅞])`;
+export const NUMBER = String.raw`(?:\d+ \d+\/\d+|\d+\/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d*[.,]?\d+[¼½¾⅓⅔⅛⅜⅝⅞]?|[¼½¾⅓⅔⅛⅜⅝⅞])`;
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 /** Two parts of one amount: "1 lb 4 oz", "1 lb and 4 oz". */
@@ -166,7 +166,8 @@ export function readTime(
 const cut = (text: string, from: number, length: number) =>
   `${text.slice(0, from)} ${text.slice(from + length)}`;
 
-function numberOf(text: string, system: UnitSystem): number | { readonly problem: string } {
+/** Figures as a number, or what is to be asked about them. */
+export function numberOf(text: string, system: UnitSystem): number | { readonly problem: string } {
   const read = parseNumber(text);
   const number = read && settledNumber(read, system);
   return (

@@ -24,6 +24,12 @@ const context: CommandContext = {
     { id: 'mea_can001', kind: 'can', name: 'green can', litres: 9 },
     { id: 'mea_hose01', kind: 'hose', name: 'yard hose', litres: 0.2 },
   ],
+  feeds: [
+    { id: 'tomato-liquid', name: 'Tomato feed, liquid' },
+    { id: 'tomato-powder', name: 'Tomato powder' },
+    { id: 'nettle-tea', name: 'Nettle tea' },
+    { id: 'bone-meal', name: 'Bone meal' },
+  ],
   system: 'metric',
   now: NOW,
 };
@@ -32,7 +38,7 @@ const read = (line: string, more: Partial<CommandContext> = {}) => readCommand(l
 function done(line: string, more: Partial<CommandContext> = {}): readonly Draft[] {
   const reading = read(line, more);
   if (reading.kind !== 'command') throw new Error(`${line}: ${JSON.stringify(reading)}`);
-  return reading.command.drafts;
+  return reading.commands.flatMap((command) => command.drafts);
 }
 /** In short: kind, bag and what is said. */
 const short = (line: string, more: Partial<CommandContext> = {}) =>
@@ -133,9 +139,59 @@ describe('a line in plain words', () => {
     ['picked 450 kg from 7', /No bag gives that at once/],
     ['watered 7 900 L', /No bag takes 900 L/],
     ['picked 1,250 g from 7', /a thousand and more/],
-    ['picked 1 lb from 7 and 2 lb from 12', /Two amounts/],
-    ['picked 3 tomatoes from 7, 4 tomatoes from 12', /Two amounts/],
-    ['watered 3 1 can and 4 2 L', /Two amounts/],
+    [
+      'picked 1 lb from 7 and 2 lb from 12',
+      [
+        ['picking', '7', 0.454, undefined],
+        ['picking', '12', 0.907, undefined],
+      ],
+    ],
+    [
+      'picked 3 tomatoes from 7, 4 tomatoes from 12',
+      [
+        ['picking', '7', undefined, 3],
+        ['picking', '12', undefined, 4],
+      ],
+    ],
+    [
+      'watered 3 1 can and 4 2 L',
+      [
+        ['watering', '3', 9],
+        ['watering', '4', 2],
+      ],
+    ],
+    [
+      '7 450 g, then 12 300 g',
+      [
+        ['picking', '7', 0.45, undefined],
+        ['picking', '12', 0.3, undefined],
+      ],
+    ],
+    [
+      'checked 3 and 4 dry, 5 wet',
+      [
+        ['check', '3', finger(2)],
+        ['check', '4', finger(2)],
+        ['check', '5', finger(5)],
+      ],
+    ],
+    [
+      'picked 450 g from 7; watered 12 1 can',
+      [
+        ['picking', '7', 0.45, undefined],
+        ['watering', '12', 9],
+      ],
+    ],
+    [
+      '7 felt dry, watered 1 can',
+      [
+        ['check', '7', finger(2)],
+        ['watering', '7', 9],
+      ],
+    ],
+    ['picked 1 lb from 7 and 2 lb', /Two amounts/],
+    ['picked 450 g from 7 and watered', /two things: say them one after another/],
+    ['watered 3 1 can and fed 4 tomato feed', /two things: say them one after another/],
     ['picked 1 lb and 4 oz from 12', [['picking', '12', 0.567, undefined]]],
     ['watered 7 1 can and 2 L', [['watering', '7', 11]]],
     ['watered 7 2 L + 1 can', [['watering', '7', 11]]],
@@ -200,6 +256,58 @@ describe('a line in plain words', () => {
     expect(short('watered 7 1 gal', us)).toEqual([['watering', '7', 3.785]]);
     expect(short('watered 7 1 gal', { system: 'uk' })).toEqual([['watering', '7', 4.546]]);
     expect(short('picked 1,250 g from 7', us)).toEqual([['picking', '7', 1.25, undefined]]);
+  });
+
+  it.each([
+    ['picked some from 7', undefined],
+    ['harvested 7, not weighed', undefined],
+    ['picked from 7 but did not weigh them', undefined],
+    ['picked a handful from 7', 'a handful'],
+    ['picked two bowls of it from 7, splitting', 'two bowls splitting'],
+  ] as const)('%s: it was picked, and nobody weighed it', (line, note) => {
+    expect(short(line)).toEqual([['picking', '7', undefined, undefined]]);
+    expect(done(line)[0]).toMatchObject({ isUnmeasured: true });
+    expect(done(line)[0]?.note).toBe(note);
+  });
+
+  it('a weight or a count goes before a handful', () => {
+    expect(short('picked some from 7, 450 g')).toEqual([['picking', '7', 0.45, undefined]]);
+    expect(done('picked a handful, 6 tomatoes, from 7')[0]).toMatchObject({ count: 6, note: 'a handful' });
+    expect(done('picked 6 tomatoes from 7')[0]).not.toHaveProperty('isUnmeasured');
+  });
+
+  it('of several deeds is of when it says, once for all or for each', () => {
+    const at = (line: string) => done(line).map((draft) => draft.at.slice(5, 16));
+    expect(at('yesterday picked 450 g from 7, 300 g from 12')).toEqual(['07-15T18:30', '07-15T18:30']);
+    expect(at('picked 450 g from 7, 300 g from 12 yesterday')).toEqual(['07-15T18:30', '07-15T18:30']);
+    expect(at('picked 450 g from 7 this morning, 300 g from 12 yesterday')).toEqual([
+      '07-16T08:00',
+      '07-15T18:30',
+    ]);
+  });
+
+  it.each([
+    ['fed 3 and 4 tomato feed 1 can', ['3', '4'], 'tomato-liquid', '1 can', ''],
+    ['fed 7 20 ml liquid tomato feed in 2 cans', ['7'], 'tomato-liquid', '2 cans', '20 ml'],
+    ['watered 7 with tomato feed, 1 can', ['7'], 'tomato-liquid', '1 can', ''],
+    ['fertilised terrace with 2 tbsp bonemeal', ['3', '4', '5'], 'bone-meal', '', '2 tbsp'],
+    ['fed all with nettle tea, ½ l', ['3', '4', '5', '7', '12', 'A2'], 'nettle-tea', '½ l', ''],
+    // two products have tomato in their names: its form asks which
+    ['fed 7 tomato 1 can', ['7'], undefined, '1 can', ''],
+    ['fed 7 half a litre', ['7'], undefined, '½ litre', ''],
+  ] as const)('%s: its form is filled in with what was said', (line, bags, productId, water, amount) => {
+    const reading = read(line);
+    if (reading.kind !== 'feed') throw new Error(JSON.stringify(reading));
+    expect(reading.feed.bags.map(({ label }) => label)).toEqual(bags);
+    expect(reading.feed).toMatchObject({ productId, water, amount, at: undefined });
+  });
+
+  it('a feed is of when it says, and asks for its bag', () => {
+    const reading = read('fed 7 tomato feed yesterday evening');
+    expect(reading.kind === 'feed' && reading.feed.at).toBe('2026-07-15T18:00:00.000+01:00');
+    const unsaid = read('fed tomato feed');
+    expect(unsaid.kind === 'unfinished' && unsaid.problem).toMatch(/Which bag/);
+    expect(read('fed 7 1,250 ml of tomato feed')).toMatchObject({ kind: 'unfinished' });
   });
 
   it('“both” are the two that there are', () => {
@@ -269,12 +377,20 @@ describe('a line in plain words', () => {
     expect(read('note on 7').kind).toBe('unfinished');
   });
 
-  it.each(['season', 'costs of last year', 'bag 7', '7', 'terrace', '', 'add a bag', 'save'])(
-    '"%s" says nothing that was done',
-    (line) => {
-      expect(read(line).kind).toBe('other');
-    },
-  );
+  it.each([
+    'season',
+    'costs of last year',
+    'bag 7',
+    '7',
+    'terrace',
+    '',
+    'add a bag',
+    'save',
+    'feed',
+    'feeding',
+  ])('"%s" says nothing that was done', (line) => {
+    expect(read(line).kind).toBe('other');
+  });
 
   it('whatever is typed is answered, and what is read can be stored', () => {
     const word = fc.oneof(
@@ -307,9 +423,9 @@ describe('a line in plain words', () => {
       fc.property(fc.array(word, { maxLength: 8 }), (words) => {
         const reading = read(words.join(' '));
         if (reading.kind !== 'command') return true;
-        return reading.command.drafts.every(
-          (draft) => entrySchema.safeParse({ ...draft, id: 'ent_aaaaaa', recordedAt: NOW }).success,
-        );
+        return reading.commands
+          .flatMap(({ drafts }) => drafts)
+          .every((draft) => entrySchema.safeParse({ ...draft, id: 'ent_aaaaaa', recordedAt: NOW }).success);
       }),
       { numRuns: 3000 },
     );

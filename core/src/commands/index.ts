@@ -1,8 +1,4 @@
-export {
-  findingOf,
-  readCommand,
-  type Command,
-  type CommandContext,
-  type CommandReading,
-} from './read-command.ts';
+export type { Command, CommandContext, CommandReading, SaidFeed } from './command.ts';
+export { findingOf } from './finding.ts';
+export { readCommand } from './read-command.ts';
 export type { NamedBag } from './which-bags.ts';

@@ -3,6 +3,7 @@ export const VERBS = [
   { kind: 'picking', pattern: /^(pick(ed|ing|s)?|harvest(ed)?|weigh(ed)?|got|took)$/ },
   { kind: 'watering', pattern: /^(water(ed|ing|s)?|pour(ed)?|gave|drink|drank)$/ },
   { kind: 'check', pattern: /^(check(ed|s)?|felt|feel|feels|look(ed)?|lift(ed)?|found)$/ },
+  { kind: 'feed', pattern: /^(fed|feed|feeding|fertili[sz]ed)$/ },
   { kind: 'note', pattern: /^(note[ds]?|remark|wrote|saw)$/ },
 ] as const;
 
@@ -22,6 +23,7 @@ export const FILLERS: ReadonlySet<string> = new Set([
   'to',
   'with',
   'and',
+  'but',
   'for',
   'is',
   'was',
@@ -45,6 +47,10 @@ export const FILLERS: ReadonlySet<string> = new Set([
   'out',
   'by',
 ]);
+
+/** What is said of fruit that nobody weighed or counted. */
+export const UNMEASURED =
+  /(?<![\p{L}\d])(some|(?:a|one|two|three|several|many|\d) (?:handful|bowl|bowlful|basket|basketful|bucket|bucketful|punnet)s?|a few|a lot|lots|plenty|unweighed|not weighed|(?:did not|didn[’']?t) weigh)(?: of| it| them)?(?![\p{L}\d])/u;
 
 /** What is said of things that are counted. */
 export const FRUITS =

@@ -94,11 +94,25 @@ describe('tables of the diary', () => {
       '4 “2026-13-01” is not a date.',
       '5 2027-07-01 is in the future.',
       '6 “heavy” is not a weight.',
-      '7 kilograms: A picking needs a weight or a count.',
+      '7 It has neither a weight nor a count; with “?” for its weight it is taken as not weighed.',
       '8 “0x10” is not a weight.',
       expect.stringMatching(/^9 kilograms: Too big/) as string,
       '10 “2.5” is not a number of fruits.',
     ]);
+  });
+
+  it('pickings that nobody weighed are read by what stands in place of the weight, and come back as they went', () => {
+    const { drafts, refused } = read(
+      'pickings',
+      'bag,day,kilograms,count\n7,2026-07-01,?,\n7,2026-07-02,some,\n7,2026-07-03,?,6\n7,2026-07-04,-,\n',
+    );
+    expect(drafts).toMatchObject([{ isUnmeasured: true }, { isUnmeasured: true }, { count: 6 }]);
+    expect(drafts[2]).not.toHaveProperty('isUnmeasured');
+    expect(refused).toEqual([{ line: 5, problem: '“-” is not a weight.' }]);
+    const entries = drafts.map((draft, i) => ({ ...draft, id: `ent_table000${i}`, recordedAt: at.now }));
+    const written = writeDiaryTable('pickings', garden, entries as unknown as typeof live);
+    expect(written).toContain('7,2026-07-01,12:00,,,yes,');
+    expect(read('pickings', written).drafts).toEqual(drafts);
   });
 
   it('a bag may have another name in the table: it is told, and said once which it is', () => {

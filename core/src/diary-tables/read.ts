@@ -40,6 +40,7 @@ const HINTS: Readonly<Record<ColumnId, RegExp>> = {
   time: /time|hour|clock|uhr/i,
   kilograms: /kilo|weight|\bkg\b|\bg\b|gram|pound|\blbs?\b|\boz\b|gewicht/i,
   count: /count|number|fruits?|pieces|how many|anzahl/i,
+  unmeasured: /unmeasured|not weighed|unweighed/i,
   found: /found|grade|felt|moist|check|finding/i,
   litres: /lit(re|er)|\bl\b|\bml\b|water|gal|volume/i,
   product: /product|feed|fertili[sz]er|name/i,
@@ -259,10 +260,16 @@ function readRow(row: Readonly<Record<string, string>>, context: RowContext): Dr
     if (of === 'pickings') {
       const kilograms = text('kilograms') === '' ? undefined : read('kilograms', unit);
       const count = text('count') === '' ? undefined : numbers(text('count'));
-      if (text('kilograms') !== '' && kilograms === undefined)
+      const isUnmeasured =
+        UNMEASURED.test(text('kilograms')) || /^(y|yes|x|true|1)$/i.test(text('unmeasured'));
+      if (isUnmeasured && count === undefined && !(kilograms !== undefined && kilograms > 0))
+        return { kind: 'picking', isUnmeasured };
+      if (text('kilograms') !== '' && kilograms === undefined && !isUnmeasured)
         return `“${text('kilograms')}” is not a weight.`;
       if (text('count') !== '' && (count === undefined || !Number.isInteger(count)))
         return `“${text('count')}” is not a number of fruits.`;
+      if (kilograms === undefined && count === undefined)
+        return 'It has neither a weight nor a count; with “?” for its weight it is taken as not weighed.';
       return { kind: 'picking', ...some('kilograms', kilograms), ...some('count', count) };
     }
     if (of === 'waterings') {
@@ -287,6 +294,9 @@ function readRow(row: Readonly<Record<string, string>>, context: RowContext): Dr
     return { kind: 'fed', productId: product.id, amount: given, unit: feedUnit, ...some('litres', litres) };
   }
 }
+
+/** What stands in place of a weight where nobody took one. */
+const UNMEASURED = /^(\?+|some|a few|a handful|a bowl(ful)?|not weighed|unweighed|not measured)$/i;
 
 const SHORT_UNITS: Readonly<Record<string, string>> = {
   g: 'gram',

@@ -10,7 +10,7 @@ export type DiaryTable = (typeof DIARY_TABLES)[number];
 
 /** What a column holds. Units are in the names; a file of somebody else's may have them otherwise, and that is asked. */
 export const COLUMNS = {
-  pickings: ['bag', 'day', 'time', 'kilograms', 'count', 'note'],
+  pickings: ['bag', 'day', 'time', 'kilograms', 'count', 'unmeasured', 'note'],
   checks: ['bag', 'day', 'time', 'found', 'note'],
   waterings: ['bag', 'day', 'time', 'litres', 'note'],
   feeds: ['bag', 'day', 'time', 'product', 'amount', 'unit', 'litres', 'note'],
@@ -38,7 +38,15 @@ export function writeDiaryTable(
   ];
   const rows = live.flatMap((e): readonly (readonly Cell[])[] => {
     if (table === 'pickings' && e.kind === 'picking')
-      return [[...head(e), e.kilograms === undefined ? undefined : rounded(e.kilograms), e.count, e.note]];
+      return [
+        [
+          ...head(e),
+          e.kilograms === undefined ? undefined : rounded(e.kilograms),
+          e.count,
+          e.isUnmeasured ? 'yes' : undefined,
+          e.note,
+        ],
+      ];
     if (table === 'waterings' && e.kind === 'watering') return [[...head(e), rounded(e.litres), e.note]];
     if (table === 'checks' && e.kind === 'check') return [[...head(e), foundText(e.check), e.note]];
     if (table === 'feeds' && e.kind === 'fed') {

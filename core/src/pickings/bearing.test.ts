@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { addDays, type Day } from '../calendar/index.ts';
 import { chanceFrom } from '../statistics/index.ts';
-import { bagForecast, expectedOn, totalForecast, type Bearer } from './bearing.ts';
+import { bagForecast, expectedOn, totalForecast, untoldDays, type Bearer, type DayYield } from './bearing.ts';
 
 const bearer: Bearer = { first: '2026-07-01', end: '2026-09-30', isOneFlush: false, kilogramsAWeek: 0.7 };
 const days = (from: Day, count: number) => Array.from({ length: count }, (_, i) => addDays(from, i));
@@ -31,7 +31,7 @@ describe('what a plant is expected to give', () => {
 });
 
 const forecast = (
-  picked: readonly { readonly day: Day; readonly kilograms: number }[],
+  picked: readonly DayYield[],
   today: Day,
   span: readonly [Day, Day] = [addDays(today, 1), addDays(today, 7)],
 ) => bagForecast((day) => on(day), 0.7, picked, bearer.first, today, span, DEFAULT_ASSUMED);
@@ -54,6 +54,44 @@ describe('what a bag will give', () => {
     const better = [...steady(0.15, '2026-07-13', 15), ...steady(0.6, '2026-07-28', 13)];
     const worse = [...steady(0.6, '2026-07-13', 15), ...steady(0.15, '2026-07-28', 13)];
     expect(forecast(better, today).mean).toBeGreaterThan(forecast(worse, today).mean);
+  });
+
+  it('learns nothing from what was picked and not weighed', () => {
+    const today = '2026-08-10';
+    const weighed = days('2026-07-04', 36)
+      .filter((_, i) => i % 3 === 0)
+      .map((day) => ({ day, kilograms: 0.5 }));
+    const [last] = weighed.slice(-1);
+    const without = (change: (each: DayYield) => readonly DayYield[]) =>
+      forecast(
+        weighed.flatMap((each) => (each === last ? change(each) : [each])),
+        today,
+      ).mean;
+    const known = forecast(weighed, today).mean;
+    const untold = without(({ day }) => [{ day, kilograms: 0, isUnmeasured: true }]);
+    const forgotten = without(() => []);
+    // as if it had borne nothing it would be taken for much less
+    expect(forgotten).toBeLessThan(0.95 * known);
+    expect(Math.abs(untold - known)).toBeLessThan(0.35 * (known - forgotten));
+  });
+
+  it('of untold days are those since the picking before, and of a first one all since it could be picked', () => {
+    const untold = (picked: readonly DayYield[]) =>
+      days('2026-07-01', 8).filter(untoldDays(picked, '2026-07-02'));
+    expect(untold([{ day: '2026-07-04', kilograms: 0, isUnmeasured: true }])).toEqual([
+      '2026-07-02',
+      '2026-07-03',
+      '2026-07-04',
+    ]);
+    // a day of which a part was weighed is not known either
+    expect(
+      untold([
+        { day: '2026-07-06', kilograms: 1 },
+        { day: '2026-07-06', kilograms: 0, isUnmeasured: true },
+        { day: '2026-07-04', kilograms: 1 },
+      ]),
+    ).toEqual(['2026-07-05', '2026-07-06']);
+    expect(untold([{ day: '2026-07-04', kilograms: 1 }])).toEqual([]);
   });
 
   it('is less in doubt the longer it has borne', () => {

@@ -17,6 +17,28 @@ export interface Bearer {
 export interface DayYield {
   readonly day: Day;
   readonly kilograms: number;
+  /** nobody weighed or counted it */
+  readonly isUnmeasured?: boolean | undefined;
+}
+
+/**
+ * Days of whose fruit nothing is known, since it was picked and nobody weighed it: from the picking before, up to and with that day.
+ *
+ * @param picked in any order
+ * @param first from when on it could have been picked
+ * @example
+ * const isUntold = untoldDays([{ day: '2026-07-10', kilograms: 0, isUnmeasured: true }, { day: '2026-07-07', kilograms: 1 }], '2026-07-01');
+ * ['2026-07-07', '2026-07-08', '2026-07-10', '2026-07-11'].map(isUntold)
+ * // => [false, true, true, false]
+ */
+export function untoldDays(picked: readonly DayYield[], first: Day): (day: Day) => boolean {
+  if (!picked.some(({ isUnmeasured }) => isUnmeasured)) return () => false;
+  const unmeasured = new Set(picked.flatMap(({ day, isUnmeasured }) => (isUnmeasured ? [day] : [])));
+  const days = [...new Set(picked.map(({ day }) => day))].sort();
+  const spans = days.flatMap((day, i) =>
+    unmeasured.has(day) ? [{ after: days[i - 1] ?? addDays(first, -1), to: day }] : [],
+  );
+  return (day) => spans.some(({ after, to }) => day > after && day <= to);
 }
 
 /** Nine times in ten it is between low and high. */
@@ -67,7 +89,8 @@ const LONGEST_DAYS = 400;
 
 /**
  * What a bag will give between two days. It bears some multiple of what is usual; that multiple is drawn from a gamma prior and
- * learns from what was picked, the last weeks more than the first.
+ * learns from what was picked, the last weeks more than the first. What was picked and not weighed says neither that it bore much nor
+ * that it bore little.
  *
  * @param expected kg on a day if it does as usual
  * @param picked what it has given, in any order
@@ -86,11 +109,13 @@ export function bagForecast(
   const fade = Math.LN2 / assumed.yieldMemoryDays;
   // who has given nothing yet may only be late: it counts against a bag from its first fruit on
   let seen = 0;
+  const isUntold = untoldDays(picked, first);
   for (let day = first, i = 0; day <= today && i < LONGEST_DAYS; day = addDays(day, 1), i++)
-    seen += expected(day) * Math.exp(-fade * daysBetween(day, today));
+    if (!isUntold(day)) seen += expected(day) * Math.exp(-fade * daysBetween(day, today));
   let got = 0;
   for (const { day, kilograms } of picked)
-    if (day <= today && day >= first) got += kilograms * Math.exp(-fade * daysBetween(day, today));
+    if (day <= today && day >= first && !isUntold(day))
+      got += kilograms * Math.exp(-fade * daysBetween(day, today));
   const lump = Math.max(1e-6, assumed.pickingLump * weekly);
   const shape = 1 / assumed.yieldSpread ** 2 + got / lump;
   const rate = 1 / assumed.yieldSpread ** 2 + seen / lump;

@@ -3,6 +3,7 @@ export {
   bagForecast,
   expectedOn,
   totalForecast,
+  untoldDays,
   type Bearer,
   type DayYield,
   type ForecastPart,

@@ -65,4 +65,13 @@ describe('pickings with a weight each', () => {
   it('of what nobody knows the plant of nothing is reckoned', () => {
     expect(weighed[3]?.kilograms).toBe(0);
   });
+
+  it('of what nobody weighed or counted no weight is made up', () => {
+    const [untold] = weighedPickings([picking(5, { isUnmeasured: true })], () => ({
+      crop: tomato,
+      variety: plum,
+    }));
+    expect(untold).toMatchObject({ kilograms: 0, isUnmeasured: true });
+    expect(untold).not.toHaveProperty('isByCount');
+  });
 });

@@ -38,6 +38,7 @@ export function usualFruit(
 
 /** A picking with the weight that it has, or is taken to have by its count. */
 export type WeighedPicking = EntryOf<'picking'> & {
+  /** 0 where it was neither weighed nor counted: no weight is made up for it */
   readonly kilograms: number;
   /** its weight is reckoned from its count; left out: it was weighed */
   readonly isByCount?: boolean;
@@ -49,7 +50,8 @@ interface Kind {
 }
 
 /**
- * Pickings with a weight each: what was only counted is worth its usual weight. What was weighed is handed on as it is.
+ * Pickings with a weight each: what was only counted is worth its usual weight. What was weighed is handed on as it is, and what was
+ * neither weighs nothing.
  *
  * @param varietyOf the variety that a picking is of, by whoever stood there; undefined where nobody did
  */
@@ -60,7 +62,7 @@ export function weighedPickings(
   const isWeighed = (p: EntryOf<'picking'>): p is WeighedPicking => p.kilograms !== undefined;
   if (pickings.every(isWeighed)) return pickings;
   const counted = new Map<EntryOf<'picking'>, Kind | undefined>();
-  for (const p of pickings) if (!isWeighed(p)) counted.set(p, varietyOf(p));
+  for (const p of pickings) if (!isWeighed(p) && !p.isUnmeasured) counted.set(p, varietyOf(p));
   const wanted = new Map([...counted.values()].flatMap((kind) => (kind ? [[kind.variety.id, kind]] : [])));
   const weighings = new Map<string, EntryOf<'picking'>[]>([...wanted.keys()].map((id) => [id, []]));
   for (const p of pickings) {
@@ -72,6 +74,7 @@ export function weighedPickings(
   );
   return pickings.map((p) => {
     if (isWeighed(p)) return p;
+    if (p.isUnmeasured) return { ...p, kilograms: 0 };
     const each = usual.get(counted.get(p)?.variety.id ?? '')?.kilograms ?? 0;
     return { ...p, kilograms: (p.count ?? 0) * each, isByCount: true };
   });

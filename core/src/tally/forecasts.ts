@@ -47,12 +47,15 @@ export function checkForecasts(context: TallyContext, year: number, today: Day):
   const learnt = learntYields(context, year, assumed);
   // the weather of a week to come is not known: it is taken as usual
   const warm = warmthOf([], garden.settings);
+  /** weeks of which not all was weighed: what they gave is not known */
+  const untold = new Set<string>();
   const byWeek = new Map<string, number>();
   const add = (key: string, kilograms: number) => byWeek.set(key, (byWeek.get(key) ?? 0) + kilograms);
   for (const p of inSeason) {
     const monday = mondayOf(dayOf(p.at));
     add(monday, p.kilograms);
     add(`${p.containerId} ${monday}`, p.kilograms);
+    if (p.isUnmeasured) untold.add(monday).add(`${p.containerId} ${monday}`);
   }
   const sumOf = (containerId: string | undefined, monday: Day) =>
     byWeek.get(containerId === undefined ? monday : `${containerId} ${monday}`) ?? 0;
@@ -69,13 +72,17 @@ export function checkForecasts(context: TallyContext, year: number, today: Day):
     const sunday = addDays(monday, 6);
     const stands = standsOf(context, season, asOf, learnt, dates);
     const parts = stands.map((stand) => foreteller(stand, asOf, warm, assumed)(monday, sunday));
+    const isUntold = (key: string) =>
+      untold.has(`${key}${monday}`) || untold.has(`${key}${addDays(monday, -7)}`);
     for (const [i, { container }] of stands.entries()) {
+      if (isUntold(`${container.id} `)) continue;
       const got = sumOf(container.id, monday);
       const before = sumOf(container.id, addDays(monday, -7));
       if (got === 0 && before === 0) continue;
       bagErrors.push(Math.abs(got - (parts[i]?.mean ?? 0)));
       bagNaive.push(Math.abs(got - before));
     }
+    if (isUntold('')) continue;
     weeks.push({
       from: monday,
       picked: sumOf(undefined, monday),

@@ -24,6 +24,8 @@ export interface TallyRow {
   readonly plants: number;
   readonly bags: number;
   readonly pickings: number;
+  /** pickings that nobody weighed or counted: the weight is without them */
+  readonly unmeasured: number;
   readonly kilograms: number;
   readonly byCountKilograms: number;
   readonly lostKilograms: number;
@@ -111,7 +113,9 @@ function rowOf(key: string, by: Grouping, units: readonly TallyUnit[]): TallyRow
   return {
     ...{ key, by, units, plants, kilograms, mixLitres, waterLitres, cost, minutes, worth },
     bags: new Set(units.map((u) => u.containerId)).size,
-    pickings: sum((u) => u.pickings),
+    // what several plants of a bag share was picked once
+    pickings: units.length === 1 ? sum((u) => u.pickings) : Math.round(sum((u) => u.pickingShares)),
+    unmeasured: Math.ceil(sum((u) => u.unmeasured) - 1e-9),
     byCountKilograms: sum((u) => u.byCountKilograms),
     lostKilograms: sum((u) => u.lostKilograms),
     givenKilograms: sum((u) => u.givenKilograms),

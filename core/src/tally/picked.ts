@@ -5,7 +5,12 @@ import { standingThen } from './context.ts';
 
 /** What was picked of one plant in a season, added up. */
 export interface Picked {
+  /** how often fruit was taken from it, or from it and others */
   pickings: number;
+  /** the same, and of one that it shares with others its part */
+  pickingShares: number;
+  /** shares of pickings of which nobody took a weight or a count */
+  unmeasured: number;
   kilograms: number;
   byCountKilograms: number;
   lostKilograms: number;
@@ -19,8 +24,16 @@ export interface Picked {
 }
 
 const nothing = (): Picked => ({
-  ...{ pickings: 0, kilograms: 0, byCountKilograms: 0, lostKilograms: 0, givenKilograms: 0 },
-  ...{ soldKilograms: 0, soldFor: 0, count: 0, countedKilograms: 0, worth: 0, days: new Map() },
+  ...{ pickings: 0, pickingShares: 0, unmeasured: 0, kilograms: 0, byCountKilograms: 0, lostKilograms: 0 },
+  ...{
+    givenKilograms: 0,
+    soldKilograms: 0,
+    soldFor: 0,
+    count: 0,
+    countedKilograms: 0,
+    worth: 0,
+    days: new Map(),
+  },
 });
 
 /**
@@ -52,6 +65,8 @@ function add(sum: Picked, p: WeighedPicking, among: number, price: number | unde
   const kilograms = p.kilograms / among;
   const day = dayOf(p.at);
   sum.pickings += 1;
+  sum.pickingShares += 1 / among;
+  if (p.isUnmeasured) sum.unmeasured += 1 / among;
   sum.kilograms += kilograms;
   sum.days.set(day, (sum.days.get(day) ?? 0) + kilograms);
   if (p.isByCount) sum.byCountKilograms += kilograms;

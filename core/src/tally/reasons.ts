@@ -76,11 +76,15 @@ export function rankOf(
 
 function aboveMiddleOf(row: TallyRow, rows: readonly TallyRow[], today: Day): number | undefined {
   const crop = row.units[0]?.cropId;
-  const others = rows.filter((other) => other !== row && other.units[0]?.cropId === crop);
+  // what was picked and never weighed is neither much nor little
+  if (isUntold(row)) return undefined;
+  const others = rows.filter((other) => other !== row && other.units[0]?.cropId === crop && !isUntold(other));
   if (others.length + 1 < LEAST_BAGS) return undefined;
   const middle = median(others.map((other) => perPlantDay(other, today)));
   return middle > 0 ? perPlantDay(row, today) / middle - 1 : undefined;
 }
+
+const isUntold = ({ unmeasured, kilograms }: TallyRow) => unmeasured > 0 && kilograms === 0;
 
 /** Yield by plant and day since planting: a bag that was planted later is not worse for it alone. */
 function perPlantDay(row: TallyRow, today: Day): number {

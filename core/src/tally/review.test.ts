@@ -250,6 +250,16 @@ describe('a trial', () => {
   it('says that a bag gave nothing, that some began late, and that varieties differ', () => {
     const nothing = contextOf([], { entries: [...diary([...begun, ...season.slice(0, 2)])] });
     expect(trialResult(trial(), nothing, TODAY).flaws).toContainEqual({ id: 'nothing', bags: 1 });
+    // what was picked and never weighed is not nothing: it has no value, and the trial says so
+    const untold = diary([
+      ...begun,
+      ...season.slice(0, 2),
+      picked(third, '2026-08-01', { isUnmeasured: true }),
+    ]);
+    const { lines, flaws } = trialResult(trial(), contextOf([], { entries: [...untold] }), TODAY);
+    expect(lines.map(({ value }) => value)).toEqual([3, 2, undefined]);
+    expect(flaws).toContainEqual({ id: 'unmeasured', bags: 1 });
+    expect(flaws.map(({ id }) => id)).not.toContain('nothing');
     const mixed = trial({
       units: [
         { containerId: first.id, treatmentId: 'a', season: 2026 },

@@ -1,7 +1,14 @@
 import { resolveAssumed, type Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, growingSeason, weekdayOf, type Day, type GrowingSeason } from '../calendar/index.ts';
 import { datesOf, warmthOf } from '../garden-state/index.ts';
-import { bagForecast, expectedOn, type Bearer, type DayYield, type ForecastPart } from '../pickings/index.ts';
+import {
+  bagForecast,
+  expectedOn,
+  untoldDays,
+  type Bearer,
+  type DayYield,
+  type ForecastPart,
+} from '../pickings/index.ts';
 import type { Occupant } from '../plants/index.ts';
 import type { Container } from '../records/index.ts';
 import { groupedBy, shrunkMean } from '../statistics/index.ts';
@@ -69,7 +76,8 @@ export function learntYields(context: TallyContext, year: number, assumed: Assum
     const season = growingSeason(earlier, latitudeDegrees);
     for (const { picked, bearers } of standsOf(context, season, season.to, () => 1)) {
       const [first] = bearers;
-      const got = picked.reduce((sum, { kilograms }) => sum + kilograms, 0);
+      const isUntold = untoldDays(picked, first?.bearer.first ?? season.from);
+      const got = picked.reduce((sum, { day, kilograms }) => sum + (isUntold(day) ? 0 : kilograms), 0);
       if (!first || got <= 0) continue;
       let usual = 0;
       for (const { bearer, gain, occupant } of bearers)
@@ -78,7 +86,7 @@ export function learntYields(context: TallyContext, year: number, assumed: Assum
           day <= (occupant.clearedOn ?? bearer.end) && day <= season.to;
           day = addDays(day, 1)
         )
-          usual += expectedOn(bearer, day, warm(day) + gain, assumed);
+          if (!isUntold(day)) usual += expectedOn(bearer, day, warm(day) + gain, assumed);
       if (usual <= 0) continue;
       const { id } = first.occupant.variety;
       ratios.set(id, [...(ratios.get(id) ?? []), got / usual]);
@@ -120,7 +128,7 @@ export function standsOf(
     if (occupants.length === 0) return [];
     const from = occupants.map((o) => o.plantedOn).sort()[0] ?? season.from;
     const picked = (byBag.get(container.id) ?? []).flatMap((p) =>
-      dayOf(p.at) >= from ? [{ day: dayOf(p.at), kilograms: p.kilograms }] : [],
+      dayOf(p.at) >= from ? [{ day: dayOf(p.at), kilograms: p.kilograms, isUnmeasured: p.isUnmeasured }] : [],
     );
     const place = garden.places.find((p) => p.id === container.placeId);
     const cover = place?.cover ?? 'open';

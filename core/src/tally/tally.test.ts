@@ -129,6 +129,19 @@ describe('plants in one bag', () => {
     expect(groupUnits(units, 'bag')[0]).toMatchObject({ kilograms: 1.4, plants: 2, count: 8 });
   });
 
+  it('that share a picking were picked from once, and each of them as well', () => {
+    const units = unitsOf([
+      picked(two, '2026-07-20', { kilograms: 1 }),
+      picked(two, '2026-07-24', { isUnmeasured: true }),
+      picked(two, '2026-07-27', { kilograms: 0.4, stationId: 'stn_two00002', plantId: 'pla_two00002' }),
+    ]).filter((u) => u.containerId === two.id);
+    expect(groupUnits(units, 'bag')[0]).toMatchObject({ pickings: 3, unmeasured: 1, kilograms: 1.4 });
+    expect(groupUnits(units, 'plant').map((row) => [row.pickings, row.unmeasured])).toEqual([
+      [3, 1],
+      [2, 1],
+    ]);
+  });
+
   it('share its mix while they stand together, and one after the other each has all of it', () => {
     const together = groupUnits(unitsOf([]), 'bag').find((r) => r.key === two.id);
     const alone = groupUnits(unitsOf([]), 'bag').find((r) => r.key === one.id);

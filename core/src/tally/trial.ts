@@ -28,6 +28,8 @@ export interface TrialLine {
   readonly plantedOn: Day | undefined;
   /** it gave nothing, and is taken as a tenth of the middle one */
   readonly isNothing: boolean;
+  /** pickings that nobody weighed or counted: it gave more than its value says */
+  readonly unmeasured: number;
 }
 
 /** Something that makes a trial less fair than it looks. */
@@ -36,7 +38,8 @@ export type TrialFlaw =
   | { readonly id: 'starts'; readonly days: number }
   | { readonly id: 'uneven'; readonly most: number; readonly least: number }
   | { readonly id: 'gone'; readonly bags: number }
-  | { readonly id: 'nothing'; readonly bags: number };
+  | { readonly id: 'nothing'; readonly bags: number }
+  | { readonly id: 'unmeasured'; readonly bags: number };
 
 /** One treatment beside the first. */
 export interface TrialComparison {
@@ -155,7 +158,8 @@ export function compareGroups(
       const key = keyOf(u, by);
       if (key !== from && key !== to) return [];
       const unit = { containerId: u.containerId, plantId: u.plantId, treatmentId: key, season: year };
-      return [{ ...describe(u), unit, value: valueOf([u], measure), isNothing: false }];
+      const unmeasured = unmeasuredIn([u], measure);
+      return [{ ...describe(u), unit, value: valueOf([u], measure), isNothing: false, unmeasured }];
     }),
   );
   const told = by === 'variety' || by === 'crop' ? lines.map((l) => ({ ...l, variety: '' })) : lines;
@@ -216,12 +220,21 @@ function lineOf(
     variety: [...new Set(own.map((u) => u.variety))].join(', '),
     value,
     isNothing: value === 0,
+    unmeasured: unmeasuredIn(own, measure),
   };
+}
+
+/** Pickings of some plants that a measure knows nothing of; the day of the first, and what one fruit weighs, ask for no sum. */
+function unmeasuredIn(units: readonly TallyUnit[], measure: TrialMeasure): number {
+  if (measure === 'first-picking' || measure === 'fruit') return 0;
+  return units.reduce((sum, u) => sum + u.unmeasured, 0);
 }
 
 /** What some plants gave in a measure, by plant; undefined where it cannot be told yet. */
 function valueOf(units: readonly TallyUnit[], measure: TrialMeasure): number | undefined {
   const sum = (of: (u: TallyUnit) => number) => units.reduce((total, u) => total + of(u), 0);
+  // who gave something, and it was never weighed, did not give nothing
+  if (unmeasuredIn(units, measure) > 0 && sum((u) => u.kilograms) === 0) return undefined;
   switch (measure) {
     case 'kilograms':
       return sum((u) => u.kilograms) / units.length;
@@ -319,6 +332,7 @@ function flawsOf(lines: readonly TrialLine[], comparisons: readonly TrialCompari
   const sizes = [...groupedBy(lines, (l) => l.unit.treatmentId).values()].map((side) => side.length);
   const gone = lines.filter((l) => l.value === undefined && l.plantedOn === undefined).length;
   const nothing = lines.filter((l) => l.isNothing).length;
+  const unmeasured = lines.filter((l) => l.unmeasured > 0).length;
   return [
     ...(confounded.has('place') ? [{ id: 'places' as const }] : []),
     ...(confounded.has('variety') ? [{ id: 'varieties' as const }] : []),
@@ -329,5 +343,6 @@ function flawsOf(lines: readonly TrialLine[], comparisons: readonly TrialCompari
       : []),
     ...(gone > 0 ? [{ id: 'gone' as const, bags: gone }] : []),
     ...(nothing > 0 ? [{ id: 'nothing' as const, bags: nothing }] : []),
+    ...(unmeasured > 0 ? [{ id: 'unmeasured' as const, bags: unmeasured }] : []),
   ];
 }

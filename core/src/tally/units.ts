@@ -33,6 +33,10 @@ export interface TallyUnit {
   readonly clearedOn: Day | undefined;
   readonly leftBecause: string | undefined;
   readonly pickings: number;
+  /** the same, and of one that it shares with others its part */
+  readonly pickingShares: number;
+  /** shares of pickings that nobody weighed or counted: they add nothing to what follows */
+  readonly unmeasured: number;
   /** all that was taken off, kg; fruit that was only counted by its usual weight */
   readonly kilograms: number;
   readonly byCountKilograms: number;

@@ -116,6 +116,7 @@ function wordsOf(
           ? ''
           : amountWords(entry.kilograms, 'crop', entry.asEntered, unitFormat),
         entry.count === undefined ? '' : `${entry.count} fruit`,
+        entry.isUnmeasured ? 'not weighed' : '',
         entry.stage ? PICK_STAGE_WORDS[entry.stage] : '',
         entry.size ? PICK_SIZE_WORDS[entry.size] : '',
         entry.use ? PICK_USE_WORDS[entry.use] : '',

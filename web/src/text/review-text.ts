@@ -2,7 +2,7 @@ import { seasonName } from '@rundel/core/calendar';
 import type { BagAdvice, BagReview, ChangeAdvice, SeasonReview, VarietyAdvice } from '@rundel/core/tally';
 import type { Money, UnitFormat } from '../store/index.ts';
 import { perWeight } from './cost-text.ts';
-import { rankedWords } from './tally-text.ts';
+import { rankedWords, unweighedWords } from './tally-text.ts';
 import { sentence, shortDay } from './text.ts';
 import { causeName } from './trouble-text.ts';
 
@@ -26,6 +26,9 @@ export function summaryWords(
   const { total, before, season, isOver, crops } = review;
   const show = (kilograms: number) => unitFormat.show(kilograms, 'crop');
   const name = seasonName(season.year, latitudeDegrees);
+  const unweighed = unweighedWords(total);
+  if (total.kilograms <= 0 && unweighed !== '')
+    return [`${many(total.plants, 'plant')} in ${many(total.bags, 'bag')}: ${unweighed} in ${name}.`];
   if (total.kilograms <= 0)
     return [
       `${many(total.plants, 'plant')} in ${many(total.bags, 'bag')}, and nothing was picked in ${name}${isOver ? '' : ' yet'}.`,
@@ -53,7 +56,7 @@ export function summaryWords(
   const worth = total.worth === undefined ? '' : `; the shop would have asked ${money.show(total.worth)}`;
   const work = total.minutes > 0 ? ` ${Math.round(total.minutes / 60)} hours of work are on record.` : '';
   return [
-    `${total.plants > 0 ? `${many(total.plants, 'plant')} in ` : ''}${many(total.bags, 'bag')} gave ${show(total.kilograms)}${isOver ? '' : ' so far'}.${span}${beside}`,
+    `${total.plants > 0 ? `${many(total.plants, 'plant')} in ` : ''}${many(total.bags, 'bag')} gave ${show(total.kilograms)}${isOver ? '' : ' so far'}${unweighed === '' ? '' : `, and more: ${unweighed}`}.${span}${beside}`,
     `${sentence(list(parts))}.${lost}`,
     ...(price
       ? [`It cost ${money.show(total.cost)}, ${money.show(price.price)} ${price.each}${worth}.${work}`]
@@ -124,10 +127,13 @@ export function bagSummaryWords(review: BagReview, { unitFormat, money }: Review
   const names = list([...new Set(row.units.map((u) => u.plantName ?? u.variety))]);
   const planted = list([...new Set(row.units.map((u) => shortDay(u.plantedOn)))]);
   const price = row.costPerKilogram === undefined ? undefined : perWeight(row.costPerKilogram, unitFormat);
+  const unweighed = unweighedWords(row);
   const gave =
     row.kilograms > 0
-      ? `It gave ${show(row.kilograms)} at ${row.pickings} pickings${row.firstOn && row.lastOn ? `, from ${shortDay(row.firstOn)} to ${shortDay(row.lastOn)}` : ''}.`
-      : 'Nothing was picked from it.';
+      ? `It gave ${show(row.kilograms)} at ${many(row.pickings, 'picking')}${unweighed === '' ? '' : `, ${row.unmeasured} of them not weighed`}${row.firstOn && row.lastOn ? `, from ${shortDay(row.firstOn)} to ${shortDay(row.lastOn)}` : ''}.`
+      : unweighed === ''
+        ? 'Nothing was picked from it.'
+        : `It was picked from: ${unweighed}.`;
   const water = [
     review.waterings > 0 ? `watered ${review.waterings} times` : '',
     row.waterLitres > 0 ? `with ${unitFormat.show(row.waterLitres, 'water')} in all` : '',

@@ -283,7 +283,7 @@ describe('a review in words', () => {
   });
 
   it('of a season without a picking says so', () => {
-    const total = { kilograms: 0, plants: 1, bags: 1 };
+    const total = { kilograms: 0, plants: 1, bags: 1, unmeasured: 0 };
     const review = {
       season: { year: 2026, from: '2026-07-01', to: '2027-06-30' },
       isOver: true,
@@ -293,6 +293,11 @@ describe('a review in words', () => {
     } as unknown as Parameters<typeof summaryWords>[0];
     expect(summaryWords(review, { unitFormat: metric, money: moneyIn('£'), latitudeDegrees: -35 })).toEqual([
       '1 plant in 1 bag, and nothing was picked in 2026/27.',
+    ]);
+    // what was picked and never weighed is not nothing
+    const untold = { ...review, total: { ...review.total, unmeasured: 2 } };
+    expect(summaryWords(untold, { unitFormat: metric, money: moneyIn('£'), latitudeDegrees: -35 })).toEqual([
+      '1 plant in 1 bag: 2 pickings not weighed in 2026/27.',
     ]);
   });
 });

@@ -76,6 +76,10 @@ export function reasonWords(reason: YieldReason, unitFormat: UnitFormat): string
   }
 }
 
+/** What of the pickings is not in a weight: "2 pickings not weighed"; nothing where all were. */
+export const unweighedWords = ({ unmeasured }: { readonly unmeasured: number }): string =>
+  unmeasured === 0 ? '' : `${unmeasured} ${unmeasured === 1 ? 'picking' : 'pickings'} not weighed`;
+
 /** How a bag did beside others of its crop, and what may be why: reasons are guesses, and are told as such. */
 export function rankedWords({ row, aboveMiddle, reasons }: Ranked, unitFormat: UnitFormat): string {
   const [unit] = row.units;

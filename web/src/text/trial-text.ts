@@ -138,6 +138,8 @@ export function flawWords(flaw: TrialFlaw): string {
       return `There are ${flaw.most} of one and ${flaw.least} of another: the few decide how much can be said.`;
     case 'gone':
       return `Nothing stood in ${flaw.bags === 1 ? 'one of the bags' : `${flaw.bags} of the bags`} in that season.`;
+    case 'unmeasured':
+      return `${flaw.bags === 1 ? 'One gave' : `${flaw.bags} gave`} more than is counted: some of its pickings nobody weighed.`;
     case 'nothing':
       return `${flaw.bags === 1 ? 'One gave' : `${flaw.bags} gave`} nothing, and ${flaw.bags === 1 ? 'counts' : 'count'} as a tenth of the middle one. If a plant was lost to something else, leave it out.`;
   }

@@ -33,6 +33,7 @@ export default function FeedDialog({
   productId,
   into,
   step,
+  said,
   onClose,
   onDone = onClose,
 }: {
@@ -43,6 +44,8 @@ export default function FeedDialog({
   readonly into?: FedInto | undefined;
   /** the regime's step that it answers */
   readonly step?: { readonly regimeId: string; readonly stepId: string } | undefined;
+  /** what was said of it in words already: the water and the amount as they were said, and when it was */
+  readonly said?: { readonly water: string; readonly amount: string; readonly at: string | undefined };
   onClose(): void;
   onDone?(): void;
 }) {
@@ -64,14 +67,22 @@ export default function FeedDialog({
     },
     {
       values: { productId: productId ?? 'tomato-liquid', way: '', water: FEED_WATER_LITRES, unit: '' },
+      texts: {
+        ...(said?.water ? { water: said.water } : {}),
+        ...(said?.amount ? { amount: said.amount } : {}),
+      },
       isAsked: (name, texts) => {
         const chosen = feeds.find((g) => g.id === texts.productId);
         return name === 'way' ? canBeSprayed(chosen) : name !== 'water' || isInWater(chosen);
       },
     },
   );
-  const [first] = useState(form.texts.water);
-  const when = useWhen({ kind: 'fed', containerId: bag.container.id });
+  const [first] = useState(said?.water ? undefined : form.texts.water);
+  const when = useWhen({
+    kind: 'fed',
+    containerId: bag.container.id,
+    ...(said?.at === undefined ? {} : { at: said.at }),
+  });
   // what was half typed before the dialog was left is the grower's own too
   const isTyped = wasTyped || form.texts.amount !== '';
   const product = feeds.find((g) => g.id === form.texts.productId) ?? (feeds[0] as Product);

@@ -1,6 +1,8 @@
 import { Box, Dialog, InputBase, Typography } from '@mui/material';
-import { readCommand, type Command } from '@rundel/core/commands';
-import { useDeferredValue, useMemo, useState, type KeyboardEvent } from 'react';
+import { readCommand, type Command, type SaidFeed } from '@rundel/core/commands';
+import { findProduct, isFeed, productsIn } from '@rundel/core/products';
+import type { Draft } from '@rundel/core/records';
+import { lazy, Suspense, useDeferredValue, useMemo, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { told, useBags, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { bagsWords } from '../../text/bag-text.ts';
@@ -12,6 +14,8 @@ import { useOnce } from '../../ui/once.ts';
 import { Remark } from '../../ui/Remark.tsx';
 import { useSaveToFile } from '../../pages/files/save-to-file.ts';
 import { found, targetsOf, type Target } from './targets.ts';
+
+const FeedDialog = lazy(() => import('../../ui/FeedDialog.tsx'));
 
 const MOST_SHOWN = 8;
 
@@ -25,6 +29,7 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
   const [typed, setTyped] = useState('');
   const [active, setActive] = useState(0);
   const [asked, setAsked] = useState<string>();
+  const [feeding, setFeeding] = useState<SaidFeed>();
   const line = useDeferredValue(typed);
   const targets = useMemo(() => targetsOf(garden, bags, unitFormat), [bags, garden, unitFormat]);
   const named = useMemo(
@@ -39,35 +44,47 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
       })),
     [bags],
   );
+  const feeds = useMemo(() => productsIn(garden.products).filter(isFeed), [garden.products]);
   const now = clock.now();
   const reading = readCommand(line, {
     bags: named,
     measures: garden.measures.filter(({ binnedAt }) => !binnedAt),
+    feeds,
     system: unitFormat.system,
     now,
   });
-  const command = reading.kind === 'command' ? reading.command : undefined;
-  const problem = command && problemOf(command);
-  const results = found(targets, line, command ? 3 : MOST_SHOWN);
-  const count = results.length + (command ? 1 : 0);
+  const commands = reading.kind === 'command' ? reading.commands : undefined;
+  const feed = reading.kind === 'feed' ? reading.feed : undefined;
+  const drafts = commands?.flatMap((command) => command.drafts) ?? [];
+  const problem = problemOf(drafts);
+  /** what is typed is a deed, and stands before what is found */
+  const deeds = commands || feed ? 1 : 0;
+  const results = found(targets, line, deeds > 0 ? 3 : MOST_SHOWN);
+  const count = results.length + deeds;
   const at = Math.min(active, Math.max(0, count - 1));
 
-  function problemOf({ drafts }: Command): string | undefined {
-    for (const draft of drafts) {
+  function problemOf(all: readonly Draft[]): string | undefined {
+    for (const draft of all) {
       const wrong = momentProblem(draft.at, draft, live, now);
       if (wrong) return wrong;
     }
     return undefined;
   }
-  const meant = bagsMeant(command?.bags ?? [], bags);
-  const picked = command?.drafts[0];
-  const doubt =
-    picked?.kind === 'picking'
-      ? pickingDoubt(picked, meant, picked.at, { garden, live, unitFormat })
-      : undefined;
-  const put = useOnce(async ({ drafts, kind, bags: of }: Command) => {
+  // that nobody weighed it was said, and need not be asked
+  const doubt = commands
+    ?.flatMap((command) => {
+      const [picked] = command.drafts;
+      return picked?.kind === 'picking' && !picked.isUnmeasured
+        ? [pickingDoubt(picked, bagsMeant(command.bags, bags), picked.at, { garden, live, unitFormat })]
+        : [];
+    })
+    .find((each) => each !== undefined);
+  const put = useOnce(async (said: readonly [Command, ...Command[]]) => {
     if (doubt !== undefined && doubt !== asked) return setAsked(doubt);
-    await record(drafts, `${kind} ${of.length === 1 ? `at ${of[0]?.label ?? ''}` : `at ${of.length} bags`}`);
+    await record(
+      said.flatMap((command) => command.drafts),
+      undoWords(said),
+    );
     return onClose();
   });
   const go = (target: Target) => {
@@ -79,11 +96,12 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
     else if (target.id === 'other-garden') onOtherGarden();
   };
   const take = (index: number) => {
-    if (command && index === 0) {
-      if (!problem) put(command);
+    if (index < deeds) {
+      if (feed) setFeeding(feed);
+      else if (commands && !problem) put(commands);
       return;
     }
-    const target = results[index - (command ? 1 : 0)];
+    const target = results[index - deeds];
     if (target) go(target);
   };
   const onKey = (event: KeyboardEvent) => {
@@ -96,6 +114,18 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
       take(at);
     }
   };
+  const [first, ...others] = bagsMeant(feeding?.bags ?? [], bags);
+  if (feeding && first)
+    return (
+      <Suspense>
+        <FeedDialog
+          bags={[first, ...others]}
+          said={feeding}
+          productId={feeding.productId}
+          onClose={onClose}
+        />
+      </Suspense>
+    );
   return (
     <Dialog
       open
@@ -142,9 +172,22 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
         aria-label="What this could be"
         sx={{ overflowY: 'auto', maxHeight: 'min(60vh, 520px)' }}
       >
-        {command && (
+        {feed && (
           <Row index={0} active={at} onTake={take}>
-            <Preview command={command} meant={meant} />
+            <FeedPreview feed={feed} meant={bagsMeant(feed.bags, bags)} />
+          </Row>
+        )}
+        {commands && (
+          <Row index={0} active={at} onTake={take}>
+            <Box sx={{ display: 'grid', gap: 0.75 }}>
+              {commands.map((command) => (
+                <Preview
+                  key={`${command.kind} ${command.bags[0]?.containerId ?? ''}`}
+                  command={command}
+                  meant={bagsMeant(command.bags, bags)}
+                />
+              ))}
+            </Box>
             {doubt !== undefined && (
               <Remark role="alert">
                 {doubt} {doubt === asked && 'Press again if it is right.'}
@@ -153,7 +196,7 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
           </Row>
         )}
         {results.map((target, i) => (
-          <Row key={target.id} index={i + (command ? 1 : 0)} active={at} onTake={take}>
+          <Row key={target.id} index={i + deeds} active={at} onTake={take}>
             <Box component="span" sx={{ fontWeight: 'fontWeightMedium' }}>
               {target.label}
             </Box>
@@ -216,6 +259,31 @@ function Row({
 
 const bagsMeant = (named: Command['bags'], bags: readonly Bag[]): readonly Bag[] =>
   named.flatMap(({ containerId }) => bags.filter(({ container }) => container.id === containerId));
+
+/** What undo calls it. */
+function undoWords(said: readonly [Command, ...Command[]]): string {
+  const [{ kind, bags: of }] = said;
+  if (said.length > 1) return `${said.length} deeds`;
+  return `${kind} ${of.length === 1 ? `at ${of[0]?.label ?? ''}` : `at ${of.length} bags`}`;
+}
+
+/** What its form would be opened with. */
+function FeedPreview({ feed, meant }: { readonly feed: SaidFeed; readonly meant: readonly Bag[] }) {
+  const { garden, clock } = useGarden();
+  const product = findProduct(feed.productId ?? '', garden.products);
+  return (
+    <Box>
+      <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+        Opens its form, to look at the dose
+        {feed.at === undefined ? '' : `, ${whenWords(feed.at, clock.now())}`}
+      </Box>
+      <Box sx={{ fontWeight: 'fontWeightMedium' }}>
+        {bagsWords(meant)}: fed{' '}
+        {[product?.name, feed.amount, feed.water && `in ${feed.water} of water`].filter(Boolean).join(', ')}
+      </Box>
+    </Box>
+  );
+}
 
 /** What would be put in the diary, before it is. */
 function Preview({ command, meant }: { readonly command: Command; readonly meant: readonly Bag[] }) {

@@ -45,9 +45,11 @@ export default function WeighInRow({ bags, onClose }: { readonly bags: readonly 
       `picking from ${bag.container.label}`,
     );
     const amount =
-      values.kilograms === undefined
-        ? `${values.count ?? 0} fruit`
-        : unitFormat.show(values.kilograms, 'crop');
+      values.kilograms !== undefined
+        ? unitFormat.show(values.kilograms, 'crop')
+        : values.count === undefined
+          ? 'not weighed'
+          : `${values.count} fruit`;
     setKept([...kept, `${bag.container.label}: ${amount}`]);
     if (at + 1 < bags.length) goTo(at + 1);
     else onClose();

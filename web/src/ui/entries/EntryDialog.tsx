@@ -16,6 +16,12 @@ import { FromScale } from './FromScale.tsx';
 import { sharedAmong, splitByFruits } from './shared.ts';
 import { SplitFields, splitFruits } from './SplitFields.tsx';
 
+/** A part of a picking that came to nothing. */
+const isNone = (facts: object) =>
+  !('kilograms' in facts) &&
+  !('count' in facts) &&
+  !(facts as { readonly isUnmeasured?: boolean }).isUnmeasured;
+
 interface NewEntry {
   /** the dialog's title before the bags */
   readonly title: string;
@@ -120,7 +126,7 @@ export function EntryDialog({
       bags.flatMap(({ container }, i) => {
         const own = shares ? shares[i] : facts;
         // of three fruits from four bags nothing is left to say of the fourth
-        if (!own || (shares && kind === 'picking' && !('kilograms' in own) && !('count' in own))) return [];
+        if (!own || (shares && kind === 'picking' && isNone(own))) return [];
         // each bag’s trouble is followed up by itself
         const inCase = kind === 'trouble' ? { caseId: newId('case') } : {};
         return [

@@ -81,9 +81,12 @@ describe('the form of each kind of entry', () => {
     const picking = { ...inBag, kind: 'picking', kilograms: 0.4, count: 3 } as Entry;
     const counted = corrected(picking, { kilograms: '' });
     expect(counted.ok && 'kilograms' in counted.draft).toBe(false);
-    expect(corrected(picking, { kilograms: '', count: '' })).toMatchObject({
-      problems: { count: 'Give a weight, a count, or both.' },
-    });
+    // nobody weighed it after all; and once it is weighed it is no longer unknown
+    const untold = corrected(picking, { kilograms: '', count: '' });
+    expect(untold).toMatchObject({ ok: true, draft: { isUnmeasured: true } });
+    const again = corrected({ ...inBag, kind: 'picking', isUnmeasured: true } as Entry, { count: '3' });
+    expect(again).toMatchObject({ ok: true, draft: { count: 3 } });
+    expect(again.ok && 'isUnmeasured' in again.draft).toBe(false);
     expect(corrected(of('weather'), { min: '30', max: '20' })).toMatchObject({
       problems: { max: expect.stringContaining('colder') as string },
     });

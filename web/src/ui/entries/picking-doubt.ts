@@ -36,6 +36,8 @@ export function pickingDoubt(
   );
   if (empty.length > 0)
     return `Nothing stood in ${empty.map(({ container }) => container.label).join(', ')} on ${shortDay(day)}.`;
+  if (kilograms === undefined && count === undefined)
+    return 'No weight and no count: it counts as picked, and how much stays unknown.';
   if (kilograms === undefined) return undefined;
   if (kilograms > MUCH_KILOGRAMS) return `${unitFormat.show(kilograms, 'crop')} at one picking is much.`;
   const [first] = bags[0]?.occupants ?? [];

@@ -43,7 +43,7 @@ export const pickingForm = entryForm<'picking'>()({
   fields: (_, entry) => ({
     kilograms: amountField({
       label: 'Weight',
-      help: 'As "0.45", "450 g" or "1 lb". A count alone will do.',
+      help: 'As "0.45", "450 g" or "1 lb". A count alone will do, and neither where nobody took one.',
       purpose: 'crop',
       // from a single small fruit to all of a planter; who counts need not weigh
       low: 0.001,
@@ -71,14 +71,10 @@ export const pickingForm = entryForm<'picking'>()({
     values: { kilograms, count, stage, size, use, soldFor, lostTo: lostTo ?? NOBODY },
     texts: { kilograms: typedWithUnit(asEntered) },
   }),
-  check: ({ kilograms, count }) =>
-    kilograms === undefined && count === undefined
-      ? // at the second of the two: who leaves the first to count has done nothing wrong
-        [{ at: 'count', problem: 'Give a weight, a count, or both.' }]
-      : [],
   facts: ({ kilograms, count, stage, size, use, soldFor, lostTo }, texts) => ({
     kilograms,
     count,
+    isUnmeasured: kilograms === undefined && count === undefined ? true : undefined,
     asEntered: kilograms === undefined ? undefined : texts.kilograms.trim(),
     stage,
     size,

@@ -105,7 +105,7 @@ export const stageEntry = z.object({
   isNotYet: z.optional(z.boolean()),
 });
 
-/** Fruit taken off: by weight, by count, or both. */
+/** Fruit taken off: by weight, by count, or both; or nobody weighed or counted it. */
 export const pickingEntry = z
   .object({
     kind: z.literal('picking'),
@@ -114,6 +114,8 @@ export const pickingEntry = z
     ...maybeAtPlant,
     kilograms: z.optional(z.number().check(z.aboveZero(), z.lte(100))),
     count: z.optional(z.int().check(z.gte(1), z.lte(5000))),
+    /** neither weighed nor counted: that it was picked is all that is known */
+    isUnmeasured: z.optional(z.boolean()),
     asEntered,
     stage: z.optional(z.enum(PICK_STAGES)),
     size: z.optional(z.enum(PICK_SIZES)),
@@ -126,9 +128,9 @@ export const pickingEntry = z
     lotId: z.optional(idSchema('lot')),
   })
   .check(
-    z.refine((p) => p.kilograms !== undefined || p.count !== undefined, {
+    z.refine((p) => (p.kilograms !== undefined || p.count !== undefined) !== (p.isUnmeasured === true), {
       path: ['kilograms'],
-      message: 'A picking needs a weight or a count.',
+      message: 'A picking has a weight or a count, or nobody took either.',
     }),
   );
 

@@ -6,7 +6,7 @@ import { memo, useMemo } from 'react';
 import { Link } from 'react-router';
 import { BagIcon } from '../../../section/index.ts';
 import { perWeight } from '../../../text/cost-text.ts';
-import { groupName, GROUPING_WORDS } from '../../../text/tally-text.ts';
+import { groupName, GROUPING_WORDS, unweighedWords } from '../../../text/tally-text.ts';
 import { shortDay } from '../../../text/text.ts';
 import { DataTable, type Column } from '../../../ui/table/index.ts';
 import { numberColumns } from '../columns.ts';
@@ -56,7 +56,13 @@ export const YieldTable = memo(function YieldTable({
       {
         ...number('weight', 'Weight', (row) => row.kilograms, weight),
         cell: (row: TallyRow) =>
-          `${weight(row.kilograms)}${row.byCountKilograms > 0 ? `, ${weight(row.byCountKilograms)} of it by count` : ''}`,
+          [
+            weight(row.kilograms),
+            row.byCountKilograms > 0 ? `${weight(row.byCountKilograms)} of it by count` : '',
+            unweighedWords(row),
+          ]
+            .filter(Boolean)
+            .join(', '),
       },
       number('fruit', 'Fruit', (row) => row.count, String),
       number('plants', 'Plants', (row) => row.plants, String, by === 'bag' || by === 'plant'),

@@ -1,0 +1,52 @@
+import type { Draft } from '../records/index.ts';
+import type { NamedMeasure, UnitSystem } from '../units/index.ts';
+import type { NamedBag } from './which-bags.ts';
+import type { SaidKind } from './words.ts';
+
+/** What a line is read with. */
+export interface CommandContext {
+  readonly bags: readonly NamedBag[];
+  readonly measures: readonly (NamedMeasure & { readonly id: string })[];
+  /** what there is to feed with */
+  readonly feeds: readonly { readonly id: string; readonly name: string }[];
+  readonly system: UnitSystem;
+  /** local time with its offset */
+  readonly now: string;
+}
+
+/** Something that was done: entries to be put in the diary. */
+export interface Command {
+  readonly kind: Exclude<SaidKind, 'feed'>;
+  readonly drafts: readonly Draft[];
+  readonly bags: readonly NamedBag[];
+  /** one amount for all of the bags, and not for each */
+  readonly isShared: boolean;
+  /** what nothing was made of; it is kept as the entries' note */
+  readonly note: string | undefined;
+}
+
+/** A feed that was given, as far as it was said: its form asks for the rest, and checks it against the label. */
+export interface SaidFeed {
+  readonly bags: readonly NamedBag[];
+  /** undefined: it was not said, or fits several */
+  readonly productId: string | undefined;
+  /** in how much water, and how much of it, as they were said; '' where they were not */
+  readonly water: string;
+  readonly amount: string;
+  /** undefined: now */
+  readonly at: string | undefined;
+}
+
+export type CommandReading =
+  /** one deed, or several that were said in one line */
+  | { readonly kind: 'command'; readonly commands: readonly [Command, ...Command[]] }
+  | { readonly kind: 'feed'; readonly feed: SaidFeed }
+  /** it says what was done, but something is missing or cannot be */
+  | { readonly kind: 'unfinished'; readonly problem: string }
+  /** it says nothing of the kind */
+  | { readonly kind: 'other' };
+
+/** No bag takes more at once, and no picking weighs more: as the diary has it. */
+export const MOST = { litres: 200, kilograms: 100, count: 5000 };
+
+export const unfinished = (problem: string): CommandReading => ({ kind: 'unfinished', problem });

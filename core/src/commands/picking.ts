@@ -1,0 +1,82 @@
+import type { Draft } from '../records/index.ts';
+import type { SaidAmounts } from './amounts.ts';
+import { MOST, unfinished, type CommandReading } from './command.ts';
+import type { NamedBag } from './which-bags.ts';
+
+export function readPicking(
+  {
+    kilograms,
+    count,
+    asEntered,
+    litres,
+    isUnmeasured,
+  }: Omit<SaidAmounts, 'rest' | 'count'> & {
+    readonly count: number | undefined;
+    readonly isUnmeasured: boolean;
+  },
+  {
+    bags,
+    share,
+    base,
+    command,
+  }: {
+    readonly bags: readonly NamedBag[];
+    readonly share: number;
+    base(bag: NamedBag): { readonly at: string; readonly containerId: string };
+    command(drafts: readonly Draft[]): CommandReading;
+  },
+): CommandReading {
+  if (kilograms === undefined && count === undefined) {
+    if (isUnmeasured && litres === undefined)
+      return command(bags.map((bag) => ({ kind: 'picking', ...base(bag), isUnmeasured })));
+    return unfinished(
+      litres === undefined
+        ? 'How much: a weight, or how many? Say “some” if nobody weighed it.'
+        : 'A picking is weighed or counted.',
+    );
+  }
+  if (
+    (kilograms ?? 1) <= 0 ||
+    (kilograms ?? 0) / share > MOST.kilograms ||
+    (count ?? 0) > MOST.count ||
+    count === 0
+  )
+    return unfinished('No bag gives that at once: look at the amount.');
+  return command(
+    bags.flatMap((bag, i): readonly Draft[] => {
+      const own =
+        count === undefined ? 0 : Math.floor(count / share) + (i < count % share && share > 1 ? 1 : 0);
+      if (kilograms === undefined && own === 0) return [];
+      return [
+        {
+          kind: 'picking',
+          ...base(bag),
+          ...(kilograms === undefined ? {} : { kilograms: kilograms / share }),
+          ...(own === 0 ? {} : { count: own }),
+          ...(asEntered === undefined || share > 1 || kilograms === undefined ? {} : { asEntered }),
+        },
+      ];
+    }),
+  );
+}
+
+/** A number without a unit, right at the beginning of what was picked, is how many: "picked 6 from 7". */
+export function bareCount(
+  amounts: SaidAmounts,
+  bags: readonly NamedBag[],
+): { readonly count: number | undefined; readonly rest: string } {
+  const { count, kilograms, rest } = amounts;
+  if (count !== undefined || kilograms !== undefined) return { count, rest };
+  const first = /^\s*(\d{1,4})(?= +(?:from|at|off|of|in|on|out)\b)/.exec(rest);
+  if (first) return { count: Number(first[1]), rest: rest.slice(first[0].length) };
+  const known = new Set(bags.map(({ label }) => label.toLowerCase()));
+  const numbers = [...rest.matchAll(/(?<![\p{L}\d])\d{1,4}(?![\p{L}\d])/gu)];
+  const strange = numbers.filter(([number]) => !known.has(number));
+  const [only] = strange;
+  return strange.length === 1 && only && (numbers.length > 1 || bags.length === 1)
+    ? {
+        count: Number(only[0]),
+        rest: `${rest.slice(0, only.index)} ${rest.slice(only.index + only[0].length)}`,
+      }
+    : { count, rest };
+}

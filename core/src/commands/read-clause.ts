@@ -1,0 +1,141 @@
+import type { Draft } from '../records/index.ts';
+import { readAmounts, readTime, type SaidAmounts } from './amounts.ts';
+import { MOST, unfinished, type CommandContext, type CommandReading } from './command.ts';
+import { readFeed } from './feed.ts';
+import { readFinding } from './finding.ts';
+import { isNamedIn, leftover, noBag, without } from './leftover.ts';
+import { readNote } from './note.ts';
+import { bareCount, readPicking } from './picking.ts';
+import { TOGETHER, UNMEASURED, VERBS, type SaidKind } from './words.ts';
+import { readWhen } from './when.ts';
+import { readBags, type NamedBag } from './which-bags.ts';
+
+/**
+ * Reads one deed.
+ *
+ * @param text without spaces about it
+ */
+export function readClause(text: string, context: CommandContext): CommandReading {
+  const small = text.toLowerCase();
+  const words = small.split(/[\s:,;]+/);
+  const verb = words.flatMap((word) =>
+    VERBS.filter(({ pattern }) => pattern.test(word)).map(({ kind }) => ({ kind, word })),
+  )[0];
+  const kind =
+    verb?.kind === 'watering' && FEED_NOUN.test(small) ? 'feed' : (verb?.kind ?? impliedKind(small, context));
+  if (kind === undefined) return { kind: 'other' };
+  const said = verb ? without(small, verb.word) : small;
+  if (kind === 'note') return readNote(text, verb?.word ?? '', context);
+  // what does not come apart is not taken for one of the two, with the other as its note
+  if (DEEDS.filter((deed) => deed.test(small)).length > 1)
+    return unfinished('These are two things: say them one after another, each with its bag.');
+  if (kind === 'feed') return /^f(?:eed|eeding)$/.test(small) ? { kind: 'other' } : readFeed(said, context);
+  const labels = context.bags.map(({ label }) => label);
+  const when = readWhen(said, context.now, labels);
+  const isShared = TOGETHER.test(when.rest);
+  const unmeasured = kind === 'picking' ? UNMEASURED.exec(when.rest) : null;
+  const measured = unmeasured ? when.rest.replace(unmeasured[0], ' ') : when.rest;
+  const howMuch = apartFromBag(measured.replace(TOGETHER, ' '), labels);
+  const amounts = readWater(kind, howMuch, context);
+  if ('problem' in amounts) return unfinished(amounts.problem);
+  const found = kind === 'check' ? readFinding(amounts) : undefined;
+  const { count, rest } = kind === 'picking' ? bareCount(amounts, context.bags) : { ...amounts };
+  const named = readBags(found?.rest ?? rest, context.bags);
+  const left = named.rest;
+  // where there is but one, nobody calls it by its name
+  const isOnlyOne = context.bags.length === 1 && !isNamedIn(left);
+  const bags = named.bags.length === 0 && isOnlyOne ? context.bags : named.bags;
+  if (bags.length === 0) return unfinished(noBag(left, context.bags));
+  const note =
+    [roughly(unmeasured?.[1]), leftover(left, text)].filter((words) => words !== undefined).join(' ') ||
+    undefined;
+  const base = (bag: NamedBag) => ({
+    at: when.at,
+    containerId: bag.containerId,
+    ...(note === undefined ? {} : { note }),
+  });
+  const shared = isShared && bags.length > 1;
+  const share = shared ? bags.length : 1;
+  const command = (drafts: readonly Draft[]): CommandReading => ({
+    kind: 'command',
+    commands: [{ kind, drafts, bags, isShared: shared, note }],
+  });
+  if (kind === 'check') {
+    if (!found)
+      return unfinished(
+        'How was it: dust-dry, dry, barely damp, moist or wet? Or light or heavy when lifted?',
+      );
+    return command(bags.map((bag) => ({ kind: 'check', ...base(bag), check: found.check })));
+  }
+  if (kind === 'watering') {
+    const { litres, measure, asEntered } = amounts;
+    if (litres === undefined) return unfinished('How much water, as “1 can” or “2 L”?');
+    if (!(litres > 0) || litres / share > MOST.litres)
+      return unfinished(`No bag takes ${Math.round(litres / share)} L at once.`);
+    const measureId = measure === undefined ? undefined : context.measures[measure]?.id;
+    return command(
+      bags.map((bag) => ({
+        kind: 'watering',
+        ...base(bag),
+        litres: litres / share,
+        isMeasured: true,
+        ranThrough: false,
+        ...(measureId === undefined ? {} : { measureId }),
+        ...(asEntered === undefined || shared ? {} : { asEntered }),
+      })),
+    );
+  }
+  return readPicking(
+    { ...amounts, count, isUnmeasured: unmeasured !== null },
+    { bags, share, base, command },
+  );
+}
+
+const FEED_NOUN = /(?<![\p{L}])(?:feed|fertili[sz]er)(?![\p{L}])/u;
+/** Words that say nothing else but that something was done. */
+const DEEDS = [/\b(?:picked|harvested)\b/, /\b(?:watered|poured)\b/, /\b(?:fed|fertili[sz]ed)\b/];
+
+/** "from 2 3/4 lb" where a bag is called 2: the bag, and then three quarters of a pound. */
+const apartFromBag = (text: string, labels: readonly string[]) =>
+  text.replace(
+    /\b(from|at|on|off|in|bag|pot) (\d+) (?=\d+\/\d|[¼½¾])/gu,
+    (all, word: string, label: string) => (labels.includes(label) ? `${word} ${label}, ` : all),
+  );
+
+/** The amounts of a line; water may be said by how long it ran as well. */
+function readWater(
+  kind: SaidKind,
+  text: string,
+  { measures, system }: CommandContext,
+): SaidAmounts | { readonly problem: string } {
+  const plain = readAmounts(text, measures, system);
+  const time = kind === 'watering' ? readTime(text, measures) : undefined;
+  if (!time || 'problem' in plain) return plain;
+  // "2 L in 20 minutes": how long it took is no amount beside one
+  const isBeside = plain.litres !== undefined && !('isNamed' in time && time.isNamed);
+  if (isBeside) return plain;
+  if ('problem' in time) return time;
+  const more = readAmounts(time.rest, measures, system);
+  if ('problem' in more) return more;
+  return {
+    ...more,
+    litres: time.litres + (more.litres ?? 0),
+    measure: more.measure ?? time.measure,
+    asEntered: [time.asEntered, ...(more.asEntered ? [more.asEntered] : [])].join(' + ').slice(0, 60),
+  };
+}
+
+/** "a handful" says something of how much there was, "some" and "not weighed" nothing. */
+const roughly = (words: string | undefined) =>
+  words === undefined || /^some$|weigh/.test(words) ? undefined : words;
+
+/** Without a verb, a weight at a bag was picked and water at one was given: "7 450 g". */
+function impliedKind(text: string, { bags, measures, system }: CommandContext): SaidKind | undefined {
+  const time = readTime(text, measures);
+  if (time && 'isNamed' in time && time.isNamed && readBags(time.rest, bags).bags.length > 0)
+    return 'watering';
+  const amounts = readAmounts(text, measures, system);
+  if ('problem' in amounts || readBags(amounts.rest, bags).bags.length === 0) return undefined;
+  if (amounts.kilograms !== undefined || amounts.count !== undefined) return 'picking';
+  return amounts.litres === undefined ? undefined : 'watering';
+}
