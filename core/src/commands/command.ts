@@ -8,7 +8,7 @@ export interface CommandContext {
   readonly bags: readonly NamedBag[];
   readonly measures: readonly (NamedMeasure & { readonly id: string })[];
   /** what there is to feed with */
-  readonly feeds: readonly { readonly id: string; readonly name: string }[];
+  readonly feeds: readonly { readonly id: string; readonly name: string; readonly isInWater: boolean }[];
   readonly system: UnitSystem;
   /** local time with its offset */
   readonly now: string;

@@ -25,10 +25,10 @@ const context: CommandContext = {
     { id: 'mea_hose01', kind: 'hose', name: 'yard hose', litres: 0.2 },
   ],
   feeds: [
-    { id: 'tomato-liquid', name: 'Tomato feed, liquid' },
-    { id: 'tomato-powder', name: 'Tomato powder' },
-    { id: 'nettle-tea', name: 'Nettle tea' },
-    { id: 'bone-meal', name: 'Bone meal' },
+    { id: 'tomato-liquid', name: 'Tomato liquid 4-3-8', isInWater: true },
+    { id: 'tomato-organic', name: 'Organic tomato feed 5-4-6', isInWater: false },
+    { id: 'nettle-tea', name: 'Nettle tea', isInWater: true },
+    { id: 'bone-meal', name: 'Bone meal', isInWater: false },
   ],
   system: 'metric',
   now: NOW,
@@ -263,7 +263,7 @@ describe('a line in plain words', () => {
     ['harvested 7, not weighed', undefined],
     ['picked from 7 but did not weigh them', undefined],
     ['picked a handful from 7', 'a handful'],
-    ['picked two bowls of it from 7, splitting', 'two bowls splitting'],
+    ['picked two bowls of cherries from 7, splitting', 'two bowls of cherries splitting'],
   ] as const)('%s: it was picked, and nobody weighed it', (line, note) => {
     expect(short(line)).toEqual([['picking', '7', undefined, undefined]]);
     expect(done(line)[0]).toMatchObject({ isUnmeasured: true });
@@ -292,8 +292,9 @@ describe('a line in plain words', () => {
     ['watered 7 with tomato feed, 1 can', ['7'], 'tomato-liquid', '1 can', ''],
     ['fertilised terrace with 2 tbsp bonemeal', ['3', '4', '5'], 'bone-meal', '', '2 tbsp'],
     ['fed all with nettle tea, ½ l', ['3', '4', '5', '7', '12', 'A2'], 'nettle-tea', '½ l', ''],
-    // two products have tomato in their names: its form asks which
-    ['fed 7 tomato 1 can', ['7'], undefined, '1 can', ''],
+    ['fed 7 organic tomato feed 5-4-6', ['7'], 'tomato-organic', '', ''],
+    // two have tomato in their names, and no water is said: its form asks which
+    ['fed 7 tomato 3 spoons', ['7'], undefined, '', '3 spoons'],
     ['fed 7 half a litre', ['7'], undefined, '½ litre', ''],
   ] as const)('%s: its form is filled in with what was said', (line, bags, productId, water, amount) => {
     const reading = read(line);

@@ -46,9 +46,10 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   const isOnlyOne = context.bags.length === 1 && !isNamedIn(left);
   const bags = named.bags.length === 0 && isOnlyOne ? context.bags : named.bags;
   if (bags.length === 0) return unfinished(noBag(left, context.bags));
-  const note =
-    [roughly(unmeasured?.[1]), leftover(left, text)].filter((words) => words !== undefined).join(' ') ||
-    undefined;
+  const over = leftover(left, text);
+  // "a handful of cherries", and "a handful" where that is all
+  const rough = roughly(over === undefined ? unmeasured?.[1] : unmeasured?.[0]);
+  const note = [rough, over].filter((words) => words !== undefined).join(' ') || undefined;
   const base = (bag: NamedBag) => ({
     at: when.at,
     containerId: bag.containerId,
@@ -127,7 +128,7 @@ function readWater(
 
 /** "a handful" says something of how much there was, "some" and "not weighed" nothing. */
 const roughly = (words: string | undefined) =>
-  words === undefined || /^some$|weigh/.test(words) ? undefined : words;
+  words === undefined || /^some\b|weigh/.test(words) ? undefined : words;
 
 /** Without a verb, a weight at a bag was picked and water at one was given: "7 450 g". */
 function impliedKind(text: string, { bags, measures, system }: CommandContext): SaidKind | undefined {

@@ -66,7 +66,12 @@ export default function FeedDialog({
       unit: choiceField<FeedUnit | ''>({ label: 'Counted in', options: FEED_UNIT_OPTIONS }),
     },
     {
-      values: { productId: productId ?? 'tomato-liquid', way: '', water: FEED_WATER_LITRES, unit: '' },
+      values: {
+        productId: productId ?? 'tomato-liquid',
+        way: '',
+        ...(said?.water ? {} : { water: FEED_WATER_LITRES }),
+        unit: '',
+      },
       texts: {
         ...(said?.water ? { water: said.water } : {}),
         ...(said?.amount ? { amount: said.amount } : {}),
@@ -161,6 +166,11 @@ export default function FeedDialog({
           }
           {...(given === 'leaves' ? { help: 'It wets the leaves, and counts as no watering.' } : {})}
         />
+      )}
+      {said?.water && !isInWater(product) && (
+        <Typography variant="body2">
+          It is given dry: the {said.water} of water is a watering of its own, to be put down beside it.
+        </Typography>
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         <FormField form={form} name="amount" value={amountText} onTyped={() => setTyped(true)} />

@@ -1,7 +1,7 @@
 import { Box, Dialog, InputBase, Typography } from '@mui/material';
 import { readCommand, type Command, type SaidFeed } from '@rundel/core/commands';
-import { findProduct, isFeed, productsIn } from '@rundel/core/products';
-import type { Draft } from '@rundel/core/records';
+import { findProduct, productsIn } from '@rundel/core/products';
+import { isGivenInWater, type Draft } from '@rundel/core/records';
 import { lazy, Suspense, useDeferredValue, useMemo, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { told, useBags, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
@@ -44,7 +44,13 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
       })),
     [bags],
   );
-  const feeds = useMemo(() => productsIn(garden.products).filter(isFeed), [garden.products]);
+  const feeds = useMemo(
+    () =>
+      productsIn(garden.products).flatMap(({ id, name, feed: label }) =>
+        label ? [{ id, name, isInWater: isGivenInWater(label.form) }] : [],
+      ),
+    [garden.products],
+  );
   const now = clock.now();
   const reading = readCommand(line, {
     bags: named,

@@ -8,7 +8,10 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['N, P', 'on the round: next bag, bag before'],
   ['U or Ctrl Z', 'undo the last thing done'],
   ['Ctrl Shift Z', 'do it again'],
-  ['/ or Ctrl K', 'find a bag or a page, or say what was done: “picked 450 g from 7”'],
+  [
+    '/ or Ctrl K',
+    'find a bag or a page, or say what was done: “picked 450 g from 7”, “3 dry, 4 and 5 wet”, “fed 7 tomato feed, 1 can”',
+  ],
   ['?', 'this page'],
 ];
 

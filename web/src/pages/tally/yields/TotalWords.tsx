@@ -1,6 +1,7 @@
 import { Typography } from '@mui/material';
 import { seasonName, type Day } from '@rundel/core/calendar';
 import type { TallyRow, TallyUnit } from '@rundel/core/tally';
+import { unweighedWords } from '../../../text/tally-text.ts';
 import { shortDay } from '../../../text/text.ts';
 import { Figure } from '../Figure.tsx';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
@@ -23,6 +24,7 @@ export function TotalWords({
   const { latitudeDegrees } = useGarden().garden.settings;
   const near = year === thisYear ? today : undefined;
   const { firstOn, lastOn, lostKilograms } = total;
+  const unweighed = unweighedWords(total);
   const show = (kilograms: number) => unitFormat.show(kilograms, 'crop');
   // a year before this day of the season
   const sameDay = `${Number(today.slice(0, 4)) - 1}${today.slice(4)}`;
@@ -43,6 +45,7 @@ export function TotalWords({
             : `, from ${shortDay(firstOn, near)} to ${shortDay(lastOn, near)}`
           : ''}
         {`, from ${total.bags === 1 ? '1 bag' : `${total.bags} bags`}`}.
+        {unweighed === '' ? '' : ` There is more: ${unweighed}.`}
         {lostKilograms > 0 ? ` ${show(lostKilograms)} of it was lost.` : ''}
       </Typography>
       {all > 0 && (
