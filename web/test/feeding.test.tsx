@@ -115,6 +115,26 @@ describe('a feed of any product', () => {
     expect(amountIn(form)).not.toBe('5');
   });
 
+  it('said in the line is in its form as it was said, and its dose is told by that water', async () => {
+    const { made } = await openApp('/bags', demoWith('7', '12'), DEMO_EVENING);
+    fireEvent.keyDown(document.body, { key: '/' });
+    const line = await screen.findByRole('combobox', { name: /Find a bag/ });
+    fireEvent.change(line, { target: { value: 'fed 7 and 12 tomato liquid, 8 ml in half a litre' } });
+    await screen.findByText(/fed Tomato liquid 4-3-8, 8 ml, in ½ litre of water$/);
+    fireEvent.keyDown(line, { key: 'Enter' });
+    const form = await dialog();
+    // 4 mL in each litre: for half a litre 2 mL
+    await within(form).findByText('That is 4 times the label’s dose.');
+    await press('Put in the diary', form);
+    await gone();
+    const entries = await made();
+    expect(entries.filter((e) => e.kind === 'watering').map((e) => e.litres)).toEqual([0.5, 0.5]);
+    expect(entries.filter((e) => e.kind === 'fed').map((e) => [e.amount, e.unit, e.litres])).toEqual([
+      [8, 'millilitre', 0.5],
+      [8, 'millilitre', 0.5],
+    ]);
+  });
+
   it('ten times the label is asked about, and can still be put down', async () => {
     const { form, made } = await feeding();
     await choose('With what', /^Tomato liquid/);

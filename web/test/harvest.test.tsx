@@ -145,6 +145,26 @@ describe('a picking', () => {
     expect(await app.made()).toMatchObject([{ kilograms: 45 }]);
   });
 
+  it('that nobody weighed or counted is asked about once, and is told as that until it is weighed', async () => {
+    const { app, form } = await pickFrom(demo);
+    await press('Put in the diary', form);
+    await within(form).findByText(/^No weight and no count: .* Press again if it is right\.$/);
+    expect(await app.made()).toEqual([]);
+    await press('Put in the diary', form);
+    await gone();
+    const [made] = await app.made();
+    expect(made).toMatchObject({ kind: 'picking', isUnmeasured: true });
+    expect(made).not.toHaveProperty('asEntered');
+    await press('Correct: Picked: not weighed');
+    const sheet = await dialog();
+    fill('Weight', '1½ lb', sheet);
+    await press('Correct it', sheet);
+    await gone();
+    const corrected = (await app.made()).at(-1);
+    expect(corrected).toMatchObject({ replaces: made?.id, asEntered: '1½ lb' });
+    expect(corrected).not.toHaveProperty('isUnmeasured');
+  });
+
   it.each([
     ['Weight', '-2 kg'],
     ['How many', '2.5'],

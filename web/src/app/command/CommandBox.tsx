@@ -186,10 +186,11 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
         {commands && (
           <Row index={0} active={at} onTake={take}>
             <Box sx={{ display: 'grid', gap: 0.75 }}>
-              {commands.map((command) => (
+              {commands.map((command, i) => (
                 <Preview
                   key={`${command.kind} ${command.bags[0]?.containerId ?? ''}`}
                   command={command}
+                  isOfSameTime={command.drafts[0]?.at === commands[i - 1]?.drafts[0]?.at}
                   meant={bagsMeant(command.bags, bags)}
                 />
               ))}
@@ -292,7 +293,16 @@ function FeedPreview({ feed, meant }: { readonly feed: SaidFeed; readonly meant:
 }
 
 /** What would be put in the diary, before it is. */
-function Preview({ command, meant }: { readonly command: Command; readonly meant: readonly Bag[] }) {
+function Preview({
+  command,
+  meant,
+  isOfSameTime,
+}: {
+  readonly command: Command;
+  readonly meant: readonly Bag[];
+  /** as what stands above it */
+  readonly isOfSameTime: boolean;
+}) {
   const { garden, clock } = useGarden();
   const unitFormat = useUnitFormat();
   const { drafts, isShared, note } = command;
@@ -306,9 +316,11 @@ function Preview({ command, meant }: { readonly command: Command; readonly meant
   const total = unitFormat.show(all, first.kind === 'watering' ? 'water' : 'crop');
   return (
     <Box>
-      <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-        Put in the diary, {whenWords(first.at, clock.now())}
-      </Box>
+      {!isOfSameTime && (
+        <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+          Put in the diary, {whenWords(first.at, clock.now())}
+        </Box>
+      )}
       <Box sx={{ fontWeight: 'fontWeightMedium' }}>
         {meant.length === 0 ? 'The garden' : bagsWords(meant)}: {entryWords(as, unitFormat, garden)}
         {drafts.length > 1 &&
