@@ -85,7 +85,7 @@ describe('a correction', () => {
     },
   );
 
-  it('of a picking may take the weight out, but not all of it', async () => {
+  it('of a picking may take the weight out, and the count', async () => {
     const { form, refused, kept } = await correcting({
       ...base,
       kind: 'picking',
@@ -94,8 +94,6 @@ describe('a correction', () => {
       count: 8,
     });
     fill('Weight', '', form);
-    fill('How many', '', form);
-    await refused('Give a weight, a count, or both.');
     fill('How many', '-2', form);
     await refused('A whole number of fruits, please.');
     fill('How many', '9', form);
@@ -103,6 +101,24 @@ describe('a correction', () => {
     expect(picking).toMatchObject({ kind: 'picking', count: 9 });
     expect(picking).not.toHaveProperty('kilograms');
     expect(picking).not.toHaveProperty('asEntered');
+  });
+
+  it('may change a note that came with the line or a table, and who did it', async () => {
+    const { form, kept } = await correcting({
+      ...base,
+      kind: 'watering',
+      litres: 2,
+      isMeasured: true,
+      ranThrough: false,
+      note: 'slowly',
+      who: 'Ada',
+    });
+    fill('Note', 'slowly, in two goes', form);
+    fill('Who did it', '', form);
+    const [watering] = await kept();
+    expect(watering).toMatchObject({ kind: 'watering', litres: 2, note: 'slowly, in two goes' });
+    expect(watering).not.toHaveProperty('who');
+    await screen.findByText(/Watered: 2\sL, “slowly, in two goes”/);
   });
 
   it('of a note needs a word', async () => {

@@ -1,4 +1,4 @@
-import type { Draft } from '../records/index.ts';
+import { sharedAmong, type Draft } from '../records/index.ts';
 import type { SaidAmounts } from './amounts.ts';
 import { MOST, unfinished, type CommandReading } from './command.ts';
 import type { NamedBag } from './which-bags.ts';
@@ -16,12 +16,12 @@ export function readPicking(
   },
   {
     bags,
-    share,
+    isShared,
     base,
     command,
   }: {
     readonly bags: readonly NamedBag[];
-    readonly share: number;
+    readonly isShared: boolean;
     base(bag: NamedBag): { readonly at: string; readonly containerId: string };
     command(drafts: readonly Draft[]): CommandReading;
   },
@@ -37,25 +37,22 @@ export function readPicking(
   }
   if (
     (kilograms ?? 1) <= 0 ||
-    (kilograms ?? 0) / share > MOST.kilograms ||
+    (kilograms ?? 0) / (isShared ? bags.length : 1) > MOST.kilograms ||
     (count ?? 0) > MOST.count ||
     count === 0
   )
     return unfinished('No bag gives that at once: look at the amount.');
+  const facts = {
+    ...(kilograms === undefined ? {} : { kilograms }),
+    ...(count === undefined ? {} : { count }),
+  };
+  const typed = asEntered === undefined || kilograms === undefined ? {} : { asEntered };
+  const shares = isShared ? sharedAmong(facts, bags.length) : bags.map(() => ({ ...facts, ...typed }));
   return command(
     bags.flatMap((bag, i): readonly Draft[] => {
-      const own =
-        count === undefined ? 0 : Math.floor(count / share) + (i < count % share && share > 1 ? 1 : 0);
-      if (kilograms === undefined && own === 0) return [];
-      return [
-        {
-          kind: 'picking',
-          ...base(bag),
-          ...(kilograms === undefined ? {} : { kilograms: kilograms / share }),
-          ...(own === 0 ? {} : { count: own }),
-          ...(asEntered === undefined || share > 1 || kilograms === undefined ? {} : { asEntered }),
-        },
-      ];
+      const own = shares[i] ?? {};
+      // of three fruits from four bags nothing is left to say of the fourth
+      return 'kilograms' in own || 'count' in own ? [{ kind: 'picking', ...base(bag), ...own }] : [];
     }),
   );
 }

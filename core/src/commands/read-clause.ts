@@ -88,7 +88,7 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   }
   return readPicking(
     { ...amounts, count, isUnmeasured: unmeasured !== null },
-    { bags, share, base, command },
+    { bags, isShared: shared, base, command },
   );
 }
 

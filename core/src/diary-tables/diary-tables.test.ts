@@ -115,6 +115,42 @@ describe('tables of the diary', () => {
     expect(read('pickings', written).drafts).toEqual(drafts);
   });
 
+  it('a row may be of several bags: what was poured of each, and one bowl of all together', () => {
+    const labels = (drafts: ReturnType<typeof read>['drafts']) =>
+      drafts.map(
+        (d) => garden.containers.find(({ id }) => 'containerId' in d && id === d.containerId)?.label,
+      );
+    const poured = read('waterings', 'Date,Bag,Litres,Who\n2026-07-01,7 and 12,2,Ada\n2026-07-02,7+12,1,\n');
+    expect(poured).toMatchObject({ refused: [], strangeBags: [], ofSeveral: 2 });
+    expect(labels(poured.drafts)).toEqual(['7', '12', '7', '12']);
+    expect(poured.drafts.map((d) => [d.kind === 'watering' && d.litres, d.who])).toEqual([
+      [2, 'Ada'],
+      [2, 'Ada'],
+      [1, undefined],
+      [1, undefined],
+    ]);
+    const bowl = read('pickings', 'Date,Bag,kg,Count\n2026-07-01,7 & 12,0.9,5\n2026-07-02,7 and 99,1,\n');
+    expect(bowl.drafts).toMatchObject([
+      { kilograms: 0.45, count: 3 },
+      { kilograms: 0.45, count: 2 },
+    ]);
+    expect(bowl.refused).toEqual([{ line: 3, problem: 'There is no bag called “7 and 99”.' }]);
+    const everything = read('checks', 'Date,Bag,Found\n2026-07-01,all,dry\n');
+    expect(everything.drafts).toHaveLength(garden.containers.filter(({ binnedAt }) => !binnedAt).length);
+    // once they are in the diary the same file changes nothing
+    const entries = poured.drafts.map((draft, i) => ({
+      ...draft,
+      id: `ent_table000${i}`,
+      recordedAt: at.now,
+    }));
+    const again = read(
+      'waterings',
+      'Date,Bag,Litres\n2026-07-01,7 and 12,2\n',
+      entries as unknown as typeof live,
+    );
+    expect(again).toMatchObject({ drafts: [], known: 1 });
+  });
+
   it('a bag may have another name in the table: it is told, and said once which it is', () => {
     const csv = readCsv(
       'bag,day,kilograms\nKeel,2026-07-01,0.5\nkeel,2026-07-02,0.5\n7,2026-07-02,0.5\nLoft,2026-07-03,1\n',

@@ -1,9 +1,11 @@
 import { dayOf, momentAt } from '../calendar/index.ts';
-import { findingOf } from '../commands/index.ts';
+import * as z from '../schema/index.ts';
+import { findingOf, readBags, type NamedBag } from '../commands/index.ts';
 import { guessDateOrder, numbersIn, readDate, type CsvTable, type DateOrder } from '../csv/index.ts';
 import {
   FEED_UNITS,
   entrySchema,
+  sharedAmong,
   type Container,
   type Draft,
   type Entry,
@@ -31,6 +33,8 @@ export interface DiaryMapping {
   readonly dateOrder: DateOrder;
   /** of a number without a unit */
   readonly unit: UnitName;
+  /** what a row that names several bags says: of each of them, or of all together */
+  readonly several: 'each' | 'together';
 }
 
 /** What each column may be called. */
@@ -46,6 +50,7 @@ const HINTS: Readonly<Record<ColumnId, RegExp>> = {
   product: /product|feed|fertili[sz]er|name/i,
   amount: /amount|dose|quantity|how much/i,
   unit: /unit/i,
+  who: /\bwho\b|\bby\b|person|helper/i,
   note: /note|remark|comment/i,
 };
 
@@ -110,6 +115,8 @@ export function guessDiaryMapping(
       dayOf(now),
     ),
     unit: unit && TABLE_UNITS[table].includes(unit) ? unit : usualUnit(table, system),
+    // one bowl is weighed once, and a can is poured on each
+    several: table === 'pickings' ? 'together' : 'each',
   };
 }
 
@@ -128,6 +135,8 @@ export interface DiaryReading {
   readonly refused: readonly { readonly line: number; readonly problem: string }[];
   /** what its bags are called that have no such name in the garden, as it stands there */
   readonly strangeBags: readonly string[];
+  /** rows that name several bags and are taken */
+  readonly ofSeveral: number;
 }
 
 interface RowContext {
@@ -135,6 +144,7 @@ interface RowContext {
   readonly mapping: DiaryMapping;
   readonly garden: Pick<Garden, 'products' | 'measures'>;
   readonly byLabel: ReadonlyMap<string, Pick<Container, 'id'> | 'several'>;
+  readonly named: readonly NamedBag[];
   readonly numbers: (cell: string) => number | undefined;
   readonly system: UnitSystem;
   readonly now: string;
@@ -151,7 +161,7 @@ export function readDiaryTable(
   table: DiaryTable,
   csv: CsvTable,
   mapping: DiaryMapping,
-  garden: Pick<Garden, 'containers' | 'products' | 'measures'>,
+  garden: Pick<Garden, 'containers' | 'places' | 'products' | 'measures'>,
   live: LiveEntries,
   {
     system,
@@ -176,6 +186,7 @@ export function readDiaryTable(
       inUse.has(id) ? [[name.toLowerCase(), { id }] as const] : [],
     ),
   );
+  const placeNames = new Map(garden.places.map(({ id, name }) => [id as string, name]));
   const cells = csv.rows.flatMap((row) => COLUMNS[table].map((id) => row[mapping.columns[id] ?? ''] ?? ''));
   const context: RowContext = {
     table,
@@ -183,6 +194,9 @@ export function readDiaryTable(
     garden,
     // a name that is known here is that bag, whatever else was said of it
     byLabel: new Map([...called, ...byLabel]),
+    named: garden.containers.flatMap(({ id, label, placeId, binnedAt }) =>
+      binnedAt ? [] : [{ containerId: id, label, placeName: placeNames.get(placeId) ?? '', names: [] }],
+    ),
     numbers: numbersIn(cells, csv.delimiter),
     system,
     now,
@@ -191,17 +205,21 @@ export function readDiaryTable(
   const drafts: Draft[] = [];
   const refused: { line: number; problem: string }[] = [];
   let same = 0;
+  let ofSeveral = 0;
   csv.rows.forEach((row, i) => {
     const name = (row[mapping.columns.bag ?? ''] ?? '').trim();
-    const isStrange = name !== '' && bagCalled(name, byLabel) === undefined;
+    const isStrange = name !== '' && bagsCalled(name, { byLabel, named: context.named }) === undefined;
     if (isStrange && !strange.has(name.toLowerCase())) strange.set(name.toLowerCase(), name);
     const read = readRow(row, context);
     // the headings are the first line
     if (typeof read === 'string') refused.push({ line: i + 2, problem: read });
-    else if (known.has(keyOf(read))) same += 1;
-    else drafts.push(read);
+    else if (read.every((draft) => known.has(keyOf(draft)))) same += 1;
+    else {
+      drafts.push(...read.filter((draft) => !known.has(keyOf(draft))));
+      if (read.length > 1) ofSeveral += 1;
+    }
   });
-  return { drafts, known: same, refused, strangeBags: [...strange.values()] };
+  return { drafts, known: same, refused, strangeBags: [...strange.values()], ofSeveral };
 }
 
 /** What makes two rows of a table the same: bag, minute, and what is said. */
@@ -225,14 +243,31 @@ function bagCalled(
   return byLabel.get(label) ?? byLabel.get(label.replace(/^(bag|pot)\s+/, ''));
 }
 
-function readRow(row: Readonly<Record<string, string>>, context: RowContext): Draft | string {
-  const { table, mapping, byLabel, garden, numbers, system, now } = context;
+/** The bags that a cell names: one by its label, or several by theirs, by a row, by a place, or all of them. */
+function bagsCalled(
+  name: string,
+  { byLabel, named }: Pick<RowContext, 'byLabel' | 'named'>,
+): readonly Pick<Container, 'id'>[] | 'several' | undefined {
+  const one = bagCalled(name, byLabel);
+  if (one !== undefined) return one === 'several' ? one : [one];
+  const { bags, rest } = readBags(name.toLowerCase().replace(/[+/&;]/g, ' '), named);
+  const isWhole = rest
+    .split(/[\s,]+/)
+    .every((word) => word === '' || /^(and|bags?|pots?|the|in|on)$/.test(word));
+  return isWhole && bags.length > 0
+    ? bags.map(({ containerId }) => ({ id: containerId as Container['id'] }))
+    : undefined;
+}
+
+/** A row as the entries of the bags that it names, or what is wrong with it. */
+function readRow(row: Readonly<Record<string, string>>, context: RowContext): readonly Draft[] | string {
+  const { table, mapping, garden, numbers, system, now } = context;
   const cell = (id: ColumnId) => (row[mapping.columns[id] ?? ''] ?? '').trim();
   const label = cell('bag').toLowerCase();
-  const bag = bagCalled(label, byLabel);
-  if (bag === undefined)
+  const bags = label === '' ? undefined : bagsCalled(label, context);
+  if (bags === undefined)
     return label === '' ? 'It names no bag.' : `There is no bag called “${cell('bag')}”.`;
-  if (bag === 'several') return `Several bags are called “${cell('bag')}”.`;
+  if (bags === 'several') return `Several bags are called “${cell('bag')}”.`;
   const day = readDate(cell('day'), mapping.dateOrder);
   if (day === undefined) return `“${cell('day')}” is not a date.`;
   const hour = hourIn(cell('time'));
@@ -240,14 +275,19 @@ function readRow(row: Readonly<Record<string, string>>, context: RowContext): Dr
   const at = day === dayOf(now) && cell('time') === '' ? now : momentAt(day, hour, now);
   if (Date.parse(at) > Date.parse(now)) return `${day} is in the future.`;
   const note = cell('note');
-  const base = { at, containerId: bag.id, ...(note === '' ? {} : { note }) };
+  const who = cell('who');
+  const base = { at, ...(who === '' ? {} : { who }), ...(note === '' ? {} : { note }) };
   const inUse = garden.measures.filter(({ binnedAt }) => !binnedAt);
   const amount = (id: ColumnId, fallback: UnitName) => amountIn(cell(id), numbers, fallback, system);
   const facts = factsOf(table, cell, amount, context);
   if (typeof facts === 'string') return facts;
-  const draft = { ...base, ...facts } as Draft;
-  const checked = entrySchema.safeParse({ ...draft, id: 'ent_checking', recordedAt: now });
-  if (checked.success) return draft;
+  const isShared = bags.length > 1 && mapping.several === 'together';
+  const parts = isShared ? sharedAmong(facts, bags.length) : bags.map(() => facts);
+  const drafts = bags.map(({ id }, i) => ({ ...base, containerId: id, ...parts[i] }) as unknown as Draft);
+  const checked = z
+    .array(entrySchema)
+    .safeParse(drafts.map((draft) => ({ ...draft, id: 'ent_checking', recordedAt: now })));
+  if (checked.success) return drafts;
   const issue = checked.error.issues[0];
   return `${String(issue?.path.at(-1) ?? 'It')}: ${(issue?.message ?? 'does not read').replace(/\.$/, '')}.`;
 

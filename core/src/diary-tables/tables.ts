@@ -10,10 +10,10 @@ export type DiaryTable = (typeof DIARY_TABLES)[number];
 
 /** What a column holds. Units are in the names; a file of somebody else's may have them otherwise, and that is asked. */
 export const COLUMNS = {
-  pickings: ['bag', 'day', 'time', 'kilograms', 'count', 'unmeasured', 'note'],
-  checks: ['bag', 'day', 'time', 'found', 'note'],
-  waterings: ['bag', 'day', 'time', 'litres', 'note'],
-  feeds: ['bag', 'day', 'time', 'product', 'amount', 'unit', 'litres', 'note'],
+  pickings: ['bag', 'day', 'time', 'kilograms', 'count', 'unmeasured', 'who', 'note'],
+  checks: ['bag', 'day', 'time', 'found', 'who', 'note'],
+  waterings: ['bag', 'day', 'time', 'litres', 'who', 'note'],
+  feeds: ['bag', 'day', 'time', 'product', 'amount', 'unit', 'litres', 'who', 'note'],
 } as const satisfies Readonly<Record<DiaryTable, readonly string[]>>;
 
 export type ColumnId = (typeof COLUMNS)[DiaryTable][number];
@@ -44,15 +44,17 @@ export function writeDiaryTable(
           e.kilograms === undefined ? undefined : rounded(e.kilograms),
           e.count,
           e.isUnmeasured ? 'yes' : undefined,
+          e.who,
           e.note,
         ],
       ];
-    if (table === 'waterings' && e.kind === 'watering') return [[...head(e), rounded(e.litres), e.note]];
-    if (table === 'checks' && e.kind === 'check') return [[...head(e), foundText(e.check), e.note]];
+    if (table === 'waterings' && e.kind === 'watering')
+      return [[...head(e), rounded(e.litres), e.who, e.note]];
+    if (table === 'checks' && e.kind === 'check') return [[...head(e), foundText(e.check), e.who, e.note]];
     if (table === 'feeds' && e.kind === 'fed') {
       const name = productOf(e.productId, garden.products)?.name ?? e.productId;
       const litres = e.litres === undefined ? undefined : rounded(e.litres);
-      return [[...head(e), name, rounded(e.amount), e.unit, litres, e.note]];
+      return [[...head(e), name, rounded(e.amount), e.unit, litres, e.who, e.note]];
     }
     return [];
   });

@@ -21,6 +21,7 @@ export {
   type LiveEntries,
 } from './diary/live.ts';
 export { feedFactsSchema, type FeedAmount, type FeedFacts, type LabelDose } from './feed.ts';
+export { sharedAmong, splitByFruits } from './diary/sharing.ts';
 export { isOfItsSeason } from './diary/its-season.ts';
 export type { Garden } from './garden.ts';
 export { ID_PREFIXES, type IdOf } from './id-prefixes.ts';

@@ -55,11 +55,16 @@ export type EntryNames = PlantsOf & Pick<Garden, 'products' | 'places' | 'regime
 /** An entry in a few words, with the plant that it is about. */
 export function entryWords(entry: Entry, unitFormat: UnitFormat, names?: EntryNames): string {
   const plant = names && plantOfEntry(entry, names);
-  const words = wordsOf(entry, unitFormat, names, plant);
+  const words = `${wordsOf(entry, unitFormat, names, plant)}${besideWords(entry)}`;
   // a planting and a check say it in their own place
   return plant && entry.kind !== 'planted' && entry.kind !== 'check'
     ? `${plant}: ${midSentence(words)}`
     : words;
+}
+
+/** What was written beside an entry of any kind, and who did it. */
+function besideWords({ note, who }: Pick<Entry, 'note' | 'who'>): string {
+  return `${note ? `, “${note}”` : ''}${who ? ` (${who})` : ''}`;
 }
 
 function wordsOf(
@@ -155,7 +160,6 @@ function wordsOf(
       return [
         `Trouble: ${causeName(entry.what)}`,
         entry.seen && entry.seen.length > 0 ? ` (${entry.seen.map(signName).join(', ')})` : '',
-        entry.note ? `, "${entry.note}"` : '',
         entry.livesInMix ? '; it may live on in the mix' : '',
       ].join('');
     case 'followed-up':
@@ -163,7 +167,6 @@ function wordsOf(
         `Looked again: ${OUTCOME_WORDS[entry.outcome]}`,
         entry.what ? `; it was ${causeName(entry.what)}` : '',
         entry.seen && entry.seen.length > 0 ? ` (${entry.seen.map(signName).join(', ')})` : '',
-        entry.note ? `, "${entry.note}"` : '',
       ].join('');
     case 'sprayed':
       return sprayedWords(entry, unitFormat);
@@ -176,7 +179,7 @@ function wordsOf(
     case 'shelf-check':
       return shelfCheckWords(entry);
     case 'warned':
-      return `Seen nearby: ${causeName(entry.what)}${entry.note ? `, "${entry.note}"` : ''}`;
+      return `Seen nearby: ${causeName(entry.what)}`;
     case 'fed': {
       const where =
         entry.into === 'leaves' ? ' on the leaves' : entry.into === 'store' ? ' into its reservoir' : '';

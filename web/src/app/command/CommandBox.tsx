@@ -305,7 +305,7 @@ function Preview({
 }) {
   const { garden, clock } = useGarden();
   const unitFormat = useUnitFormat();
-  const { drafts, isShared, note } = command;
+  const { drafts, isShared } = command;
   const [first] = drafts;
   if (!first) return null;
   const as = { ...first, id: 'ent_preview', recordedAt: first.at } as Parameters<typeof entryWords>[0];
@@ -334,7 +334,6 @@ function Preview({
           {!isShared && all > 0 && '. Say “in all” if that is for all of them together.'}
         </Box>
       )}
-      {note !== undefined && <Box sx={{ fontSize: '0.9rem' }}>With the note “{note}”.</Box>}
     </Box>
   );
 }

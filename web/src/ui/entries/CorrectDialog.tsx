@@ -2,7 +2,7 @@ import { Typography } from '@mui/material';
 import type { Entry } from '@rundel/core/records';
 import { useGarden, useUnitFormat } from '../../store/index.ts';
 import { entryWords } from '../../text/entry-text.ts';
-import { FormDialog, FormFields, useFields } from '../form/index.ts';
+import { FormDialog, FormFields, textField, useFields, type Fields } from '../form/index.ts';
 import { usePhotos } from '../photos/PhotoField.tsx';
 import { useWhen } from '../When.tsx';
 import { CorrectPlanting } from './CorrectPlanting.tsx';
@@ -19,6 +19,22 @@ export function CorrectDialog({ entry, onClose }: { readonly entry: Entry; onClo
   );
 }
 
+/** What any entry may have beside what its kind says. */
+function besideFields(entry: Entry, hasNote: boolean): Fields {
+  return {
+    ...(hasNote || entry.kind === 'note'
+      ? {}
+      : { note: textField({ label: 'Note', longest: 2000, lines: 2 }) }),
+    ...(entry.who === undefined ? {} : { who: textField({ label: 'Who did it', longest: 40 }) }),
+  };
+}
+
+/** What stands in those fields; what is empty is taken out. */
+const besideFacts = (values: Readonly<Record<string, unknown>>, beside: Fields) =>
+  Object.fromEntries(
+    Object.keys(beside).map((name) => [name, values[name] === '' ? undefined : values[name]]),
+  );
+
 function CorrectByForm({ entry, onClose }: { readonly entry: Entry; onClose(): void }) {
   const { garden, record } = useGarden();
   const unitFormat = useUnitFormat();
@@ -26,10 +42,18 @@ function CorrectByForm({ entry, onClose }: { readonly entry: Entry; onClose(): v
   const home = useHome(entry);
   const photos = usePhotos(entry.photoIds);
   const kind = formOf(entry.kind);
-  const form = useFields(kind?.fields({ garden, unitFormat }, entry) ?? {}, {
-    ...kind?.start(entry),
-    ...checkOf(kind),
-  });
+  const asked = kind?.fields({ garden, unitFormat }, entry) ?? {};
+  // a note that a form does not ask for may have come with the line or with a table
+  const beside = besideFields(entry, 'note' in asked);
+  const start = kind?.start(entry);
+  const form = useFields(
+    { ...asked, ...beside },
+    {
+      ...start,
+      values: { ...start?.values, note: entry.note, who: entry.who },
+      ...checkOf(kind),
+    },
+  );
   const submit = form.submit(async (values, texts) => {
     const at = when.read();
     if (at === undefined || home.problem) return;
@@ -37,6 +61,7 @@ function CorrectByForm({ entry, onClose }: { readonly entry: Entry; onClose(): v
       [
         correctionOf(entry, at, {
           ...(kind?.facts(values, texts, entry) ?? {}),
+          ...besideFacts(values, beside),
           ...home.facts,
           ...photos.facts,
         }),

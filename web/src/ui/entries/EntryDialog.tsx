@@ -1,4 +1,5 @@
 import { FormControlLabel, Switch, Typography } from '@mui/material';
+import { sharedAmong, splitByFruits } from '@rundel/core/records';
 import { useState } from 'react';
 import { bagsWords } from '../../text/bag-text.ts';
 import { newId, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
@@ -13,7 +14,6 @@ import { formOf } from './correct-forms.ts';
 import { plantsOf, usePlantOf } from './Home.tsx';
 import { checkOf, draftOf } from './entry-form.ts';
 import { FromScale } from './FromScale.tsx';
-import { sharedAmong, splitByFruits } from './shared.ts';
 import { SplitFields, splitFruits } from './SplitFields.tsx';
 
 /** A part of a picking that came to nothing. */

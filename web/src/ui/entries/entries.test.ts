@@ -5,6 +5,7 @@ import { fieldsIn } from '../../../test/field-context.ts';
 import { readForm } from '../form/index.ts';
 import { formOf } from './correct-forms.ts';
 import { checkOf, correctionOf } from './entry-form.ts';
+import { splitFruits } from './SplitFields.tsx';
 import { wateringForm } from './water-forms.ts';
 
 const garden = gannetSlip(3);
@@ -122,5 +123,16 @@ describe('what may be typed for a watering', () => {
       'As "5 L", "1 gal" or "½ can" (your green can holds 9 L), or as long as your yard hose ran: "40 s".',
     );
     expect(helpWith(hose.id)).toBe('As "5 L", "1 gal" or "40 s" (your yard hose gives 12 L a minute).');
+  });
+});
+
+describe('how many came from each', () => {
+  it.each([
+    [['', ''], undefined],
+    [['2', ''], { fruits: [2, 0] }],
+    [['2', '1.5'], { problem: 'Whole numbers of fruits, please; empty is none.' }],
+    [['0', '0'], { problem: 'At least one came from one of them.' }],
+  ])('reads %o', (texts, read) => {
+    expect(splitFruits(texts, 2, {})).toEqual(read);
   });
 });

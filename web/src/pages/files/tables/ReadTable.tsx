@@ -42,6 +42,7 @@ const rememberedSchema = z.record(
     columns: z.record(z.string(), z.string()),
     dateOrder: z.enum(['ymd', 'dmy', 'mdy']),
     unit: z.string(),
+    several: z.optional(z.enum(['each', 'together'])),
   }),
 );
 
@@ -49,6 +50,12 @@ const DATE_ORDERS = [
   { id: 'ymd', label: 'year, month, day' },
   { id: 'dmy', label: 'day, month, year' },
   { id: 'mdy', label: 'month, day, year' },
+] as const;
+
+/** "3 and 4", "all", "terrace". */
+const SEVERAL = [
+  { id: 'each', label: 'of each of them' },
+  { id: 'together', label: 'of all together' },
 ] as const;
 
 const HOLDS: Readonly<Record<string, string>> = {
@@ -62,6 +69,8 @@ const HOLDS: Readonly<Record<string, string>> = {
   product: 'The product is in',
   amount: 'How much of it is in',
   unit: 'Its unit is in',
+  unmeasured: 'That nobody weighed it is in',
+  who: 'Who did it is in',
   note: 'A note is in',
 };
 
@@ -239,6 +248,13 @@ export function ReadTable({
               )}
           </Box>
         )}
+        {reading && mapping && reading.ofSeveral > 0 && (
+          <Box sx={GRID}>
+            {choice('A row of several bags says it', mapping.several, SEVERAL, (id) =>
+              setMapping({ ...mapping, several: id as DiaryMapping['several'] }),
+            )}
+          </Box>
+        )}
         {reading && reading.strangeBags.length > 0 && (
           <StrangeBags
             names={reading.strangeBags}
@@ -252,7 +268,9 @@ export function ReadTable({
         {reading && (
           <>
             <Typography role="status" sx={{ fontWeight: 'fontWeightMedium' }}>
-              {reading.drafts.length} of {csv?.rows.length ?? 0} rows would be put in the diary
+              {reading.ofSeveral > 0
+                ? `${reading.drafts.length} entries from ${csv?.rows.length ?? 0} rows would be put in the diary`
+                : `${reading.drafts.length} of ${csv?.rows.length ?? 0} rows would be put in the diary`}
               {reading.known > 0 ? `; ${reading.known} are there already` : ''}
               {reading.refused.length > 0 ? `; ${reading.refused.length} cannot be taken` : ''}.
             </Typography>

@@ -3,6 +3,8 @@ interface Shareable {
   readonly litres?: number | undefined;
   readonly kilograms?: number | undefined;
   readonly count?: number | undefined;
+  /** of a feed */
+  readonly amount?: number | undefined;
   readonly asEntered?: string | undefined;
 }
 
@@ -15,13 +17,14 @@ interface Shareable {
  * // => [{ kilograms: 1.5, count: 3 }, { kilograms: 1.5, count: 2 }]
  */
 export function sharedAmong<F extends Shareable>(facts: F, bags: number): readonly Omit<F, 'asEntered'>[] {
-  const { asEntered: _, litres, kilograms, count, ...rest } = facts;
+  const { asEntered: _, litres, kilograms, count, amount, ...rest } = facts;
   return Array.from({ length: bags }, (_each, i) => {
     const fruits = count === undefined ? undefined : Math.floor(count / bags) + (i < count % bags ? 1 : 0);
     return {
       ...rest,
       ...(litres === undefined ? {} : { litres: litres / bags }),
       ...(kilograms === undefined ? {} : { kilograms: kilograms / bags }),
+      ...(amount === undefined ? {} : { amount: amount / bags }),
       // none fell to this one
       ...(fruits === undefined || fruits === 0 ? {} : { count: fruits }),
     } as unknown as Omit<F, 'asEntered'>;

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sharedAmong, splitByFruits } from './shared.ts';
-import { splitFruits } from './SplitFields.tsx';
+import { sharedAmong, splitByFruits } from './sharing.ts';
 
 describe('an amount that several bags share', () => {
   it('comes to the same in all, with whole fruits, and is not told as typed of each', () => {
@@ -28,14 +27,5 @@ describe('one bowl by the fruits of each', () => {
 
   it('by count alone has no weight', () => {
     expect(splitByFruits({ count: 3 }, [1, 2])).toEqual([{ count: 1 }, { count: 2 }]);
-  });
-
-  it.each([
-    [['', ''], undefined],
-    [['2', ''], { fruits: [2, 0] }],
-    [['2', '1.5'], { problem: 'Whole numbers of fruits, please; empty is none.' }],
-    [['0', '0'], { problem: 'At least one came from one of them.' }],
-  ])('reads %o', (texts, read) => {
-    expect(splitFruits(texts, 2, {})).toEqual(read);
   });
 });
