@@ -1,55 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { entrySchema, type Draft } from '../records/index.ts';
-import { readCommand, type CommandContext } from './index.ts';
-
-const NOW = '2026-07-16T18:30:00.000+01:00';
-const bag = (label: string, placeName: string, ...names: string[]) => ({
-  containerId: `con_${label.toLowerCase().replace(/\W/g, '').padEnd(6, 'x')}`,
-  label,
-  placeName,
-  names,
-});
-const BAGS = [
-  bag('3', 'Terrace', 'Bosun Short'),
-  bag('4', 'Terrace', 'Ada'),
-  bag('5', 'Terrace'),
-  bag('7', 'Slipway', 'Red Keel'),
-  bag('12', 'Slipway'),
-  bag('A2', 'Glass house', 'Longfinger'),
-];
-const context: CommandContext = {
-  bags: BAGS,
-  measures: [
-    { id: 'mea_can001', kind: 'can', name: 'green can', litres: 9 },
-    { id: 'mea_hose01', kind: 'hose', name: 'yard hose', litres: 0.2 },
-  ],
-  feeds: [
-    { id: 'tomato-liquid', name: 'Tomato liquid 4-3-8', isInWater: true },
-    { id: 'tomato-organic', name: 'Organic tomato feed 5-4-6', isInWater: false },
-    { id: 'nettle-tea', name: 'Nettle tea', isInWater: true },
-    { id: 'bone-meal', name: 'Bone meal', isInWater: false },
-  ],
-  system: 'metric',
-  now: NOW,
-};
-const read = (line: string, more: Partial<CommandContext> = {}) => readCommand(line, { ...context, ...more });
-
-function done(line: string, more: Partial<CommandContext> = {}): readonly Draft[] {
-  const reading = read(line, more);
-  if (reading.kind !== 'command') throw new Error(`${line}: ${JSON.stringify(reading)}`);
-  return reading.commands.flatMap((command) => command.drafts);
-}
-/** In short: kind, bag and what is said. */
-const short = (line: string, more: Partial<CommandContext> = {}) =>
-  done(line, more).map((d) => {
-    const at = 'containerId' in d ? BAGS.find((b) => b.containerId === d.containerId)?.label : undefined;
-    const rounded = (x: number | undefined) => (x === undefined ? undefined : Math.round(x * 1000) / 1000);
-    if (d.kind === 'picking') return ['picking', at, rounded(d.kilograms), d.count];
-    if (d.kind === 'watering') return ['watering', at, rounded(d.litres)];
-    return d.kind === 'check' ? ['check', at, d.check] : [d.kind, at];
-  });
-const finger = (grade: number) => ({ method: 'finger', grade });
+import { BAGS, done, finger, NOW, read, short } from '../../test/command-line.ts';
+import { entrySchema } from '../records/index.ts';
+import type { CommandContext } from './index.ts';
 
 describe('a line in plain words', () => {
   it.each([
@@ -256,59 +209,6 @@ describe('a line in plain words', () => {
     expect(short('watered 7 1 gal', us)).toEqual([['watering', '7', 3.785]]);
     expect(short('watered 7 1 gal', { system: 'uk' })).toEqual([['watering', '7', 4.546]]);
     expect(short('picked 1,250 g from 7', us)).toEqual([['picking', '7', 1.25, undefined]]);
-  });
-
-  it.each([
-    ['picked some from 7', undefined],
-    ['harvested 7, not weighed', undefined],
-    ['picked from 7 but did not weigh them', undefined],
-    ['picked a handful from 7', 'a handful'],
-    ['picked two bowls of cherries from 7, splitting', 'two bowls of cherries splitting'],
-  ] as const)('%s: it was picked, and nobody weighed it', (line, note) => {
-    expect(short(line)).toEqual([['picking', '7', undefined, undefined]]);
-    expect(done(line)[0]).toMatchObject({ isUnmeasured: true });
-    expect(done(line)[0]?.note).toBe(note);
-  });
-
-  it('a weight or a count goes before a handful', () => {
-    expect(short('picked some from 7, 450 g')).toEqual([['picking', '7', 0.45, undefined]]);
-    expect(done('picked a handful, 6 tomatoes, from 7')[0]).toMatchObject({ count: 6, note: 'a handful' });
-    expect(done('picked 6 tomatoes from 7')[0]).not.toHaveProperty('isUnmeasured');
-  });
-
-  it('of several deeds is of when it says, once for all or for each', () => {
-    const at = (line: string) => done(line).map((draft) => draft.at.slice(5, 16));
-    expect(at('yesterday picked 450 g from 7, 300 g from 12')).toEqual(['07-15T18:30', '07-15T18:30']);
-    expect(at('picked 450 g from 7, 300 g from 12 yesterday')).toEqual(['07-15T18:30', '07-15T18:30']);
-    expect(at('picked 450 g from 7 this morning, 300 g from 12 yesterday')).toEqual([
-      '07-16T08:00',
-      '07-15T18:30',
-    ]);
-  });
-
-  it.each([
-    ['fed 3 and 4 tomato feed 1 can', ['3', '4'], 'tomato-liquid', '1 can', ''],
-    ['fed 7 20 ml liquid tomato feed in 2 cans', ['7'], 'tomato-liquid', '2 cans', '20 ml'],
-    ['watered 7 with tomato feed, 1 can', ['7'], 'tomato-liquid', '1 can', ''],
-    ['fertilised terrace with 2 tbsp bonemeal', ['3', '4', '5'], 'bone-meal', '', '2 tbsp'],
-    ['fed all with nettle tea, ½ l', ['3', '4', '5', '7', '12', 'A2'], 'nettle-tea', '½ l', ''],
-    ['fed 7 organic tomato feed 5-4-6', ['7'], 'tomato-organic', '', ''],
-    // two have tomato in their names, and no water is said: its form asks which
-    ['fed 7 tomato 3 spoons', ['7'], undefined, '', '3 spoons'],
-    ['fed 7 half a litre', ['7'], undefined, '½ litre', ''],
-  ] as const)('%s: its form is filled in with what was said', (line, bags, productId, water, amount) => {
-    const reading = read(line);
-    if (reading.kind !== 'feed') throw new Error(JSON.stringify(reading));
-    expect(reading.feed.bags.map(({ label }) => label)).toEqual(bags);
-    expect(reading.feed).toMatchObject({ productId, water, amount, at: undefined });
-  });
-
-  it('a feed is of when it says, and asks for its bag', () => {
-    const reading = read('fed 7 tomato feed yesterday evening');
-    expect(reading.kind === 'feed' && reading.feed.at).toBe('2026-07-15T18:00:00.000+01:00');
-    const unsaid = read('fed tomato feed');
-    expect(unsaid.kind === 'unfinished' && unsaid.problem).toMatch(/Which bag/);
-    expect(read('fed 7 1,250 ml of tomato feed')).toMatchObject({ kind: 'unfinished' });
   });
 
   it('“both” are the two that there are', () => {

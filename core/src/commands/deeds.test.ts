@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest';
+import { done, read, short } from '../../test/command-line.ts';
+
+describe('a picking that nobody measured', () => {
+  it.each([
+    ['picked some from 7', undefined],
+    ['harvested 7, not weighed', undefined],
+    ['picked from 7 but did not weigh them', undefined],
+    ['picked a handful from 7', 'a handful'],
+    ['picked two bowls of cherries from 7, splitting', 'two bowls of cherries splitting'],
+  ] as const)('%s: it was picked, and nobody weighed it', (line, note) => {
+    expect(short(line)).toEqual([['picking', '7', undefined, undefined]]);
+    expect(done(line)[0]).toMatchObject({ isUnmeasured: true });
+    expect(done(line)[0]?.note).toBe(note);
+  });
+
+  it('a weight or a count goes before a handful', () => {
+    expect(short('picked some from 7, 450 g')).toEqual([['picking', '7', 0.45, undefined]]);
+    expect(done('picked a handful, 6 tomatoes, from 7')[0]).toMatchObject({ count: 6, note: 'a handful' });
+    expect(done('picked 6 tomatoes from 7')[0]).not.toHaveProperty('isUnmeasured');
+  });
+});
+
+describe('several deeds in one line', () => {
+  it('of several deeds is of when it says, once for all or for each', () => {
+    const at = (line: string) => done(line).map((draft) => draft.at.slice(5, 16));
+    expect(at('yesterday picked 450 g from 7, 300 g from 12')).toEqual(['07-15T18:30', '07-15T18:30']);
+    expect(at('picked 450 g from 7, 300 g from 12 yesterday')).toEqual(['07-15T18:30', '07-15T18:30']);
+    expect(at('picked 450 g from 7 this morning, 300 g from 12 yesterday')).toEqual([
+      '07-16T08:00',
+      '07-15T18:30',
+    ]);
+  });
+});
+
+describe('a feed in the line', () => {
+  it.each([
+    ['fed 3 and 4 tomato feed 1 can', ['3', '4'], 'tomato-liquid', '1 can', ''],
+    ['fed 7 20 ml liquid tomato feed in 2 cans', ['7'], 'tomato-liquid', '2 cans', '20 ml'],
+    ['watered 7 with tomato feed, 1 can', ['7'], 'tomato-liquid', '1 can', ''],
+    ['fertilised terrace with 2 tbsp bonemeal', ['3', '4', '5'], 'bone-meal', '', '2 tbsp'],
+    ['fed all with nettle tea, ½ l', ['3', '4', '5', '7', '12', 'A2'], 'nettle-tea', '½ l', ''],
+    ['fed 7 organic tomato feed 5-4-6', ['7'], 'tomato-organic', '', ''],
+    // two have tomato in their names, and no water is said: its form asks which
+    ['fed 7 tomato 3 spoons', ['7'], undefined, '', '3 spoons'],
+    ['fed 7 half a litre', ['7'], undefined, '½ litre', ''],
+  ] as const)('%s: its form is filled in with what was said', (line, bags, productId, water, amount) => {
+    const reading = read(line);
+    if (reading.kind !== 'feed') throw new Error(JSON.stringify(reading));
+    expect(reading.feed.bags.map(({ label }) => label)).toEqual(bags);
+    expect(reading.feed).toMatchObject({ productId, water, amount, at: undefined });
+  });
+
+  it('a feed is of when it says, and asks for its bag', () => {
+    const reading = read('fed 7 tomato feed yesterday evening');
+    expect(reading.kind === 'feed' && reading.feed.at).toBe('2026-07-15T18:00:00.000+01:00');
+    const unsaid = read('fed tomato feed');
+    expect(unsaid.kind === 'unfinished' && unsaid.problem).toMatch(/Which bag/);
+    expect(read('fed 7 1,250 ml of tomato feed')).toMatchObject({ kind: 'unfinished' });
+  });
+});
