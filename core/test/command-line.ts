@@ -2,7 +2,7 @@ import { readCommand, type CommandContext } from '../src/commands/index.ts';
 import type { Draft } from '../src/records/index.ts';
 
 export const NOW = '2026-07-16T18:30:00.000+01:00';
-const bag = (label: string, placeName: string, ...names: string[]) => ({
+export const bag = (label: string, placeName: string, ...names: string[]) => ({
   containerId: `con_${label.toLowerCase().replace(/\W/g, '').padEnd(6, 'x')}`,
   label,
   placeName,

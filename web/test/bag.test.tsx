@@ -21,12 +21,11 @@ const labelled = (label: string) =>
 const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
 
 describe('what is noted at a bag', () => {
-  it('a picking wants a weight, a count or both, each a number that can be', async () => {
+  it('a picking has a weight, a count or both, each a number that can be', async () => {
     const { made } = await bagPage();
     await press('Pick');
     const form = await dialog();
     for (const [weight, count, said] of [
-      ['', '', 'Give a weight, a count, or both.'],
       ['400 kg', '', /cannot be right here/],
       ['', '2.5', 'A whole number of fruits, please.'],
     ] as const) {

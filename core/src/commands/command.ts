@@ -33,6 +33,8 @@ export interface SaidFeed {
   /** in how much water, and how much of it, as they were said; '' where they were not */
   readonly water: string;
   readonly amount: string;
+  /** what nothing was made of: a feed that is none here, or a word beside it */
+  readonly rest: string;
   /** undefined: now */
   readonly at: string | undefined;
 }

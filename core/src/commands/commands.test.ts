@@ -147,6 +147,27 @@ describe('a line in plain words', () => {
     ['watered 3 1 can and fed 4 tomato feed', /two things: say them one after another/],
     ['picked 1 lb and 4 oz from 12', [['picking', '12', 0.567, undefined]]],
     ['watered 7 1 can and 2 L', [['watering', '7', 11]]],
+    [
+      'watered terrace except 4 1 can',
+      [
+        ['watering', '3', 9],
+        ['watering', '5', 9],
+      ],
+    ],
+    [
+      'watered all but the terrace, 2 L',
+      [
+        ['watering', '7', 2],
+        ['watering', '12', 2],
+        ['watering', 'A2', 2],
+      ],
+    ],
+    ['picked 450 g from 7 but 12 had none', /nothing to put down/],
+    ['watered 7 without the rose, 2 L', [['watering', '7', 2]]],
+    ['picked about half a kilo from 7', [['picking', '7', 0.5, undefined]]],
+    ['3 dry', [['check', '3', finger(2)]]],
+    ['A2 heavy', [['check', 'A2', { method: 'lift', grade: 3 }]]],
+    ['picked nothing from 7', /nothing to put down/],
     ['watered 7 2 L + 1 can', [['watering', '7', 11]]],
     ['watered 7 2 minutes of yard hose', [['watering', '7', 24]]],
     ['watered 7 for 40 s with the hose', [['watering', '7', 8]]],
@@ -289,6 +310,8 @@ describe('a line in plain words', () => {
     'save',
     'feed',
     'feeding',
+    'dry',
+    'the driest of terrace is dry',
   ])('"%s" says nothing that was done', (line) => {
     expect(read(line).kind).toBe('other');
   });

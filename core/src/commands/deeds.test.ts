@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { done, read, short } from '../../test/command-line.ts';
+import { bag, done, read, short } from '../../test/command-line.ts';
 
 describe('a picking that nobody measured', () => {
   it.each([
@@ -33,6 +33,35 @@ describe('several deeds in one line', () => {
   });
 });
 
+describe('words that look like a bag or a name', () => {
+  it('a number in words is a bag only where it stands for one', () => {
+    const one = { bags: [bag('1', 'Terrace'), bag('4', 'Terrace')] };
+    expect(short('picked 3 from 4, one split', one)).toEqual([['picking', '4', undefined, 3]]);
+    expect(done('watered bag one 2 L', one).map((d) => 'containerId' in d && d.containerId)).toEqual([
+      one.bags[0]?.containerId,
+    ]);
+    expect(done('watered one and 4 2 L', one)).toHaveLength(2);
+  });
+
+  it('says who did it, and not a bag or a variety', () => {
+    const [picked] = done('picked 450 g from 7 by Nell');
+    expect(picked).toMatchObject({ who: 'Nell' });
+    expect(picked).not.toHaveProperty('note');
+    expect(done('picked 1 lb from 7 and 2 lb from 12 by Nell').map(({ who }) => who)).toEqual([
+      'Nell',
+      'Nell',
+    ]);
+    expect(done('watered by Slipway 2 L')[0]).not.toHaveProperty('who');
+  });
+
+  it('a word more stays with its deed where the line makes no sense as one', () => {
+    expect(done('picked 1 lb from 7 and 2 lb split from 12').map(({ note }) => note)).toEqual([
+      undefined,
+      'split',
+    ]);
+  });
+});
+
 describe('a feed in the line', () => {
   it.each([
     ['fed 3 and 4 tomato feed 1 can', ['3', '4'], 'tomato-liquid', '1 can', ''],
@@ -48,7 +77,14 @@ describe('a feed in the line', () => {
     const reading = read(line);
     if (reading.kind !== 'feed') throw new Error(JSON.stringify(reading));
     expect(reading.feed.bags.map(({ label }) => label)).toEqual(bags);
-    expect(reading.feed).toMatchObject({ productId, water, amount, at: undefined });
+    expect(reading.feed).toMatchObject({ productId, water, amount, rest: '', at: undefined });
+  });
+
+  it('what is no feed here is handed on as it was said', () => {
+    const reading = read('fed 7 comfrey tea half a litre');
+    expect(reading.kind === 'feed' && reading.feed).toMatchObject({
+      ...{ water: '½ litre', amount: '', rest: 'comfrey tea' },
+    });
   });
 
   it('a feed is of when it says, and asks for its bag', () => {

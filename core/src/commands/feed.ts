@@ -1,7 +1,7 @@
 import { toSi, unitNamed, UNITS, withFigures } from '../units/index.ts';
 import { NUMBER, numberOf } from './amounts.ts';
 import { unfinished, type CommandContext, type CommandReading } from './command.ts';
-import { noBag } from './leftover.ts';
+import { noBag, strangeIn } from './leftover.ts';
 import { readWhen } from './when.ts';
 import { readBags } from './which-bags.ts';
 
@@ -24,17 +24,21 @@ export function readFeed(said: string, context: CommandContext): CommandReading 
     bags.map(({ label }) => label),
   );
   const whole = namedWholly(when.rest, feeds);
-  const amounts = amountsIn(whole ? when.rest.replace(whole.name.toLowerCase(), ' ') : when.rest, context);
+  const amounts = amountsIn(whole?.rest ?? when.rest, context);
   if ('problem' in amounts) return unfinished(amounts.problem);
   const { water, amount } = amounts;
   const byWords = namedByWords(amounts.rest.replace(FILLING, ' '), feeds, water !== '');
-  const named = readBags(byWords.rest.trim(), bags);
+  const named = readBags(byWords.rest.trim(), bags, said);
   const meant = named.bags.length === 0 && bags.length === 1 ? bags : named.bags;
   if (meant.length === 0) return unfinished(noBag(named.rest, bags));
   const productId = whole?.id ?? byWords.id;
   return {
     kind: 'feed',
-    feed: { bags: meant, productId, water, amount, at: when.isSaid ? when.at : undefined },
+    feed: {
+      ...{ bags: meant, productId, water, amount },
+      rest: strangeIn(named.rest).join(' '),
+      at: when.isSaid ? when.at : undefined,
+    },
   };
 }
 
@@ -67,15 +71,17 @@ function amountsIn(
   return { ...found, rest };
 }
 
-/** The feed whose whole name a text has; "bonemeal" is "Bone meal". */
+/** The feed whose whole name a text has, and the text without it; "bonemeal" is "Bone meal". */
 function namedWholly(
   text: string,
   feeds: CommandContext['feeds'],
-): CommandContext['feeds'][number] | undefined {
-  const compact = (words: string) => words.toLowerCase().replace(/[^\p{L}\d]/gu, '');
-  return [...feeds]
-    .sort((a, b) => b.name.length - a.name.length)
-    .find(({ name }) => compact(text).includes(compact(name)));
+): { readonly id: string; readonly rest: string } | undefined {
+  for (const { id, name } of [...feeds].sort((a, b) => b.name.length - a.name.length)) {
+    const words = name.toLowerCase().split(/[^\p{L}\d]+/u);
+    const called = new RegExp(`(?<![\\p{L}\\d])${words.join('[^\\p{L}\\d]*')}(?![\\p{L}\\d])`, 'u');
+    if (called.test(text)) return { id, rest: text.replace(called, ' ') };
+  }
+  return undefined;
 }
 
 /**

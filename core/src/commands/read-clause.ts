@@ -3,7 +3,7 @@ import { readAmounts, readTime, type SaidAmounts } from './amounts.ts';
 import { MOST, unfinished, type CommandContext, type CommandReading } from './command.ts';
 import { readFeed } from './feed.ts';
 import { readFinding } from './finding.ts';
-import { isNamedIn, leftover, noBag, without } from './leftover.ts';
+import { isNamedIn, leftover, noBag, strangeIn, without } from './leftover.ts';
 import { readNote } from './note.ts';
 import { bareCount, readPicking } from './picking.ts';
 import { TOGETHER, UNMEASURED, VERBS, type SaidKind } from './words.ts';
@@ -38,9 +38,13 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   const howMuch = apartFromBag(measured.replace(TOGETHER, ' '), labels);
   const amounts = readWater(kind, howMuch, context);
   if ('problem' in amounts) return unfinished(amounts.problem);
+  if (kind === 'picking' && /\b(?:nothing|none)\b/.test(said))
+    return unfinished(
+      'Nothing picked is nothing to put down; that you looked can be a note: “note on 7: none ripe”.',
+    );
   const found = kind === 'check' ? readFinding(amounts) : undefined;
   const { count, rest } = kind === 'picking' ? bareCount(amounts, context.bags) : { ...amounts };
-  const named = readBags(found?.rest ?? rest, context.bags);
+  const named = readBags(found?.rest ?? rest, context.bags, said);
   const left = named.rest;
   // where there is but one, nobody calls it by its name
   const isOnlyOne = context.bags.length === 1 && !isNamedIn(left);
@@ -130,7 +134,7 @@ function readWater(
 const roughly = (words: string | undefined) =>
   words === undefined || /^some\b|weigh/.test(words) ? undefined : words;
 
-/** Without a verb, a weight at a bag was picked and water at one was given: "7 450 g". */
+/** Without a verb, a weight at a bag was picked, water at one was given, and a grade was found: "7 450 g", "3 dry". */
 function impliedKind(text: string, { bags, measures, system }: CommandContext): SaidKind | undefined {
   const time = readTime(text, measures);
   if (time && 'isNamed' in time && time.isNamed && readBags(time.rest, bags).bags.length > 0)
@@ -138,5 +142,9 @@ function impliedKind(text: string, { bags, measures, system }: CommandContext): 
   const amounts = readAmounts(text, measures, system);
   if ('problem' in amounts || readBags(amounts.rest, bags).bags.length === 0) return undefined;
   if (amounts.kilograms !== undefined || amounts.count !== undefined) return 'picking';
-  return amounts.litres === undefined ? undefined : 'watering';
+  if (amounts.litres !== undefined) return 'watering';
+  // "3 dry", and nothing else: a word more may be what is looked for
+  const found = readFinding(amounts);
+  const named = found && readBags(found.rest, bags);
+  return named && named.bags.length > 0 && strangeIn(named.rest).length === 0 ? 'check' : undefined;
 }

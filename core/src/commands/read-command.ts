@@ -18,9 +18,32 @@ import { readWhen } from './when.ts';
  * // => 'command'
  */
 export function readCommand(line: string, context: CommandContext): CommandReading {
-  const text = line.trim().replace(/\s+/g, ' ');
-  const several = context.bags.length > 1 ? readSeveral(text, context) : undefined;
-  return several ? { kind: 'command', commands: several } : readClause(text, context);
+  const { text, who } = withoutWho(line.trim().replace(/\s+/g, ' '), context);
+  const whole = readClause(text, context);
+  const several = context.bags.length > 1 ? readSeveral(text, context, whole.kind !== 'command') : undefined;
+  const reading: CommandReading = several ? { kind: 'command', commands: several } : whole;
+  if (who === undefined || reading.kind !== 'command') return reading;
+  const [first, ...others] = reading.commands;
+  const by = (command: Command): Command => ({
+    ...command,
+    drafts: command.drafts.map((draft) => ({ ...draft, who })),
+  });
+  return { kind: 'command', commands: [by(first), ...others.map(by)] };
+}
+
+/** "by Ada": who did it, where nothing here is called so. */
+function withoutWho(
+  text: string,
+  { bags }: CommandContext,
+): { readonly text: string; readonly who: string | undefined } {
+  const found = /(?<!\p{L})by (\p{Lu}[\p{L}’'-]{0,39})(?![\p{L}\d])/u.exec(text);
+  const who = found?.[1];
+  const names = bags.flatMap(({ label, placeName, names: own }) => [label, placeName, ...own]);
+  if (!found || who === undefined || verbIn(text) === 'note' || text.includes(':'))
+    return { text, who: undefined };
+  const isHere = names.some((name) => name.toLowerCase().split(' ').includes(who.toLowerCase()));
+  if (isHere) return { text, who: undefined };
+  return { text: text.replace(found[0], ' ').replace(/\s+/g, ' ').trim(), who };
 }
 
 /** What one deed may end and the next begin at. */
@@ -32,9 +55,14 @@ const MOST_PARTS = 8;
  * Several deeds in one line, each whole by itself: "450 g from 7 and 300 g from 12", "3 dry, 4 and 5 wet", "7 felt dry, watered
  * 1 can". A part without a verb has that of the one before; a time that is said once is that of all.
  *
+ * @param hasNotes whether a part may have words left over: only where the line makes no sense as one
  * @returns undefined where it cannot be read so
  */
-function readSeveral(text: string, context: CommandContext): readonly [Command, ...Command[]] | undefined {
+function readSeveral(
+  text: string,
+  context: CommandContext,
+  hasNotes: boolean,
+): readonly [Command, ...Command[]] | undefined {
   const cuts = [...text.matchAll(BETWEEN)];
   if (cuts.length === 0 || cuts.length >= MOST_PARTS || verbIn(text, 'note') !== undefined) return undefined;
   const starts = [0, ...cuts.map((cut) => cut.index + cut[0].length)];
@@ -50,7 +78,7 @@ function readSeveral(text: string, context: CommandContext): readonly [Command, 
     const reading = isThere ? whole : readClause(`${part} on ${here}`, context);
     if (reading.kind !== 'command') return undefined;
     const [command] = reading.commands;
-    return command.note === undefined ? command : undefined;
+    return command.note === undefined || hasNotes ? command : undefined;
   };
   /** the finest way to read all up to each part */
   const best: (readonly Command[] | undefined)[] = [[]];

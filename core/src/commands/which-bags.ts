@@ -19,13 +19,57 @@ const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 /** A name by itself: no letter or figure right before or behind it. */
 const alone = (name: string) => new RegExp(`(?<![\\p{L}\\d.,])${escaped(name)}(?![\\p{L}\\d]|[.,]\\d)`, 'u');
 
+/** "all but 2", "terrace except 4 and 5" */
+const EXCEPT = /\b(?:but not|except(?: for)?|apart from|other than|but|without|not)\b/;
+
+/** How a number is called, where a bag may be meant: "bag one", "on two", "one and two". */
+const WORDS = [
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+];
+
+/**
+ * Whether a text has a bag's number as figures, or as a word by itself: in "3 from 4, one split" the one is no bag.
+ *
+ * @param said as it was, before its words were made figures
+ */
+function isNumberSaid(label: string, said: string): boolean {
+  const word = /^\d+$/.test(label) ? WORDS[Number(label) - 1] : undefined;
+  if (word === undefined || alone(label).test(said)) return true;
+  return new RegExp(
+    `(?:\\b(?:bag|pot|number|from|on|at|in) ${word}\\b)|\\b${word}\\b *(?:$|[,;:\\d]|and )`,
+  ).test(said);
+}
+
 /**
  * Finds the bags that a text names: by their labels ("7", "A2"), several ("3, 4 and 5"), a row ("3 to 6"), a place ("terrace"), all
- * of them, or by what grows in them.
+ * of them, or by what grows in them; "all but 7" is all of them but that.
  *
  * @param text in small letters
+ * @param said the text as it was before words were made figures; left out: it was the same
  */
-export function readBags(text: string, all: readonly NamedBag[]): SaidBags {
+export function readBags(text: string, all: readonly NamedBag[], said = text): SaidBags {
+  const except = EXCEPT.exec(text);
+  if (except) {
+    const named = readNamed(text.slice(0, except.index), all, said);
+    const out = readNamed(text.slice(except.index + except[0].length), all, said);
+    const bags = named.bags.filter((bag) => !out.bags.includes(bag));
+    if (out.bags.length > 0 && bags.length > 0) return { bags, rest: `${named.rest} ${out.rest}` };
+  }
+  return readNamed(text, all, said);
+}
+
+function readNamed(text: string, all: readonly NamedBag[], said: string): SaidBags {
   const found = new Set<NamedBag>();
   let rest = text;
   const byLabel = new Map(all.map((bag) => [bag.label.toLowerCase(), bag]));
@@ -53,7 +97,8 @@ export function readBags(text: string, all: readonly NamedBag[]): SaidBags {
   for (const [name, bags] of [...places, ...plants]) if (name.length > 1) take(plural(name), () => bags);
   // and a word of a name by which nothing else is called: "terrace" for the Slipway terrace
   for (const [word, bags] of [...ownWords(places), ...ownWords(plants)]) take(plural(word), () => bags);
-  for (const label of labels) take(alone(label), () => [byLabel.get(label) as NamedBag]);
+  for (const label of labels)
+    if (isNumberSaid(label, said)) take(alone(label), () => [byLabel.get(label) as NamedBag]);
   return { bags: all.filter((bag) => found.has(bag)), rest };
 }
 

@@ -45,6 +45,7 @@ export const FILLERS: ReadonlySet<string> = new Set([
   'into',
   'about',
   'out',
+  'when',
   'by',
 ]);
 

@@ -79,7 +79,9 @@ export function readRow(
   if (hour === undefined) return `“${cell('time')}” is not a time of day.`;
   const at = day === dayOf(now) && cell('time') === '' ? now : momentAt(day, hour, now);
   if (Date.parse(at) > Date.parse(now)) return `${day} is in the future.`;
-  const note = cell('note');
+  // "a bowl" says something of how much there was
+  const rough = UNMEASURED.exec(cell('kilograms'))?.[1] ?? '';
+  const note = [rough, cell('note')].filter((words) => words !== '').join(', ');
   const who = cell('who');
   const base = { at, ...(who === '' ? {} : { who }), ...(note === '' ? {} : { note }) };
   const inUse = garden.measures.filter(({ binnedAt }) => !binnedAt);
@@ -141,7 +143,8 @@ export function readRow(
 }
 
 /** What stands in place of a weight where nobody took one. */
-const UNMEASURED = /^(\?+|some|a few|a handful|a bowl(ful)?|not weighed|unweighed|not measured)$/i;
+const UNMEASURED =
+  /^(?:\?+|some|not weighed|unweighed|not measured|(a few|(?:an?|one|two|three|\d) (?:handful|bowl|bowlful|basket|bucket|punnet)s?))$/i;
 
 const SHORT_UNITS: Readonly<Record<string, string>> = {
   g: 'gram',

@@ -27,8 +27,9 @@ export interface DayYield {
  * @param picked in any order
  * @param first from when on it could have been picked
  * @example
- * const isUntold = untoldDays([{ day: '2026-07-10', kilograms: 0, isUnmeasured: true }, { day: '2026-07-07', kilograms: 1 }], '2026-07-01');
- * ['2026-07-07', '2026-07-08', '2026-07-10', '2026-07-11'].map(isUntold)
+ * ['2026-07-07', '2026-07-08', '2026-07-10', '2026-07-11'].map(
+ *   untoldDays([{ day: '2026-07-07', kilograms: 1 }, { day: '2026-07-10', kilograms: 0, isUnmeasured: true }], '2026-07-01'),
+ * )
  * // => [false, true, true, false]
  */
 export function untoldDays(picked: readonly DayYield[], first: Day): (day: Day) => boolean {

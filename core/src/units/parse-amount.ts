@@ -1,5 +1,5 @@
 import { MEASURE_UNIT, type MeasureKind } from './measures.ts';
-import { parseNumber, settledNumber } from './parse-number.ts';
+import { parseNumber, settledNumber, withoutAbout } from './parse-number.ts';
 import { parseTime } from './parse-time.ts';
 import { fieldUnit, quantityOf, type Purpose, type UnitSystem } from './systems.ts';
 import { toSi, UNITS, type UnitName } from './units.ts';
@@ -121,7 +121,7 @@ const SMALLER: Readonly<Partial<Record<UnitName, UnitName>>> = {
 
 /** An amount in a unit and a smaller one; undefined where it is none. */
 function inTwoParts(text: string, purpose: Purpose, system: UnitSystem): AmountResult | undefined {
-  const match = /^(\d+(?:[.,]\d+)?)\s*([a-z]+\.?|'|′)\s*(?:,|and)?\s*(\d.*)$/i.exec(text);
+  const match = /^(\d+(?:[.,]\d+)?)\s*([a-z]+\.?|'|′)\s*(?:,|and)?\s*(\d.*)$/i.exec(withoutAbout(text));
   const unit = match && unitNamed(/^['′]$/.test(match[2] ?? '') ? 'ft' : (match[2] ?? ''), system);
   const smaller = unit && SMALLER[unit];
   if (!match || !unit || !smaller) return undefined;

@@ -63,6 +63,13 @@ const WHOLE = inWords(`(?:an? )?(${WHOLES})${WORD_ENDS}(?: of(?: an?)? (?=\\S))?
 /** "a can", but not "a few" */
 const ONE_OF = inWords(String.raw`an? (?!few|lot|little|bit)(?=\p{L})`);
 
+/** "about 2 kg": it is no less a number for it. */
+const ABOUT =
+  /^(?:(?:about|around|roughly|approx(?:imately)?\.?|circa|ca\.?|c\.|nearly|almost|maybe|perhaps|just (?:under|over))\s+|[~≈]\s*)(?=\S)/iu;
+
+/** What was typed without a word that says that it is not exact. */
+export const withoutAbout = (text: string): string => text.trim().replace(ABOUT, '');
+
 /** What begins in words, or has a part behind it that does; behind a plain figure "one" may be part of a name. */
 const SAID = /^(?:\p{L}|\d+ (?:\p{L}+ )?and an? |[23] quarters )/iu;
 
@@ -77,7 +84,8 @@ const GROUPED =
 const ONE_GROUP = /^[-+]?[1-9]\d{0,2},\d{3}(?![\d.,/])/;
 
 /**
- * Reads a number as people write it, at the beginning of a text: "1,5", "1/2", "½", "3 1/2", "13½ in", "half a can", "two and a half".
+ * Reads a number as people write it, at the beginning of a text: "1,5", "1/2", "½", "3 1/2", "13½ in", "half a can", "two and a half", "about
+ * 2".
  *
  * @returns undefined where the text does not begin with a number
  * @example
@@ -93,6 +101,9 @@ const ONE_GROUP = /^[-+]?[1-9]\d{0,2},\d{3}(?![\d.,/])/;
  * parseNumber('12,345.6')
  * // => { value: 12345.6, rest: '' }
  * @example
+ * parseNumber('about 2 kg')
+ * // => { value: 2, rest: 'kg' }
+ * @example
  * parseNumber('half a can')
  * // => { value: 0.5, rest: 'can' }
  * @example
@@ -100,7 +111,8 @@ const ONE_GROUP = /^[-+]?[1-9]\d{0,2},\d{3}(?![\d.,/])/;
  * // => { value: 2.5, rest: 'cans' }
  */
 export function parseNumber(text: string): TypedNumber | undefined {
-  const typed = SAID.test(text.trim()) ? withFigures(text.trim()) : text.trim();
+  const exact = withoutAbout(text);
+  const typed = SAID.test(exact) ? withFigures(exact) : exact;
   const apart = GROUPED.exec(typed)?.groups;
   if (apart)
     return { value: groupedValue(apart['sign'] ?? '', apart['number'] ?? ''), rest: apart['rest'] ?? '' };

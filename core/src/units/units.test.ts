@@ -98,7 +98,8 @@ describe('reading amounts as they are typed', () => {
   it.each([
     ['', 'empty'],
     ['  ', 'empty'],
-    ['about a can', 'not-a-number'],
+    ['about a can', 'unknown-unit'],
+    ['about', 'not-a-number'],
     ['half', 'not-a-number'],
     ['a', 'not-a-number'],
     ['a few', 'not-a-number'],

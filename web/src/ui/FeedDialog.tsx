@@ -45,7 +45,12 @@ export default function FeedDialog({
   /** the regime's step that it answers */
   readonly step?: { readonly regimeId: string; readonly stepId: string } | undefined;
   /** what was said of it in words already: the water and the amount as they were said, and when it was */
-  readonly said?: { readonly water: string; readonly amount: string; readonly at: string | undefined };
+  readonly said?: {
+    readonly water: string;
+    readonly amount: string;
+    readonly rest: string;
+    readonly at: string | undefined;
+  };
   onClose(): void;
   onDone?(): void;
 }) {
@@ -167,6 +172,9 @@ export default function FeedDialog({
           {...(given === 'leaves' ? { help: 'It wets the leaves, and counts as no watering.' } : {})}
         />
       )}
+      {said && said.rest !== '' && (
+        <Typography variant="body2">{unusedWords(said.rest, productId)}</Typography>
+      )}
       {said?.water && !isInWater(product) && (
         <Typography variant="body2">
           It is given dry: the {said.water} of water is a watering of its own, to be put down beside it.
@@ -207,6 +215,12 @@ export default function FeedDialog({
     </FormDialog>
   );
 }
+
+/** What was said in words and is nowhere in the form. */
+const unusedWords = (rest: string, productId: string | undefined): string =>
+  productId === undefined
+    ? `“${rest}” is none of the feeds here: choose what it was, or add it in Feeds on the bench.`
+    : `“${rest}” is not put down: a note can say it.`;
 
 function isInWater(product: Product | undefined): boolean {
   return product?.feed !== undefined && isGivenInWater(product.feed.form);

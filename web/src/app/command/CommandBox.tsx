@@ -288,6 +288,9 @@ function FeedPreview({ feed, meant }: { readonly feed: SaidFeed; readonly meant:
         {bagsWords(meant)}: fed{' '}
         {[product?.name, feed.amount, feed.water && `in ${feed.water} of water`].filter(Boolean).join(', ')}
       </Box>
+      {feed.rest !== '' && !product && (
+        <Box sx={{ fontSize: '0.9rem' }}>No feed here is called “{feed.rest}”: its form asks for it.</Box>
+      )}
     </Box>
   );
 }

@@ -56,35 +56,47 @@ export function Diary({ containerId }: { readonly containerId: string }) {
               minHeight: 48,
             }}
           >
-            <Box sx={{ width: 104, flexShrink: 0, color: 'text.secondary', fontSize: '0.88rem' }}>
-              {shortDay(dayOf(entry.at), today)} {timeOf(entry.at)}
-            </Box>
-            <Box sx={{ flex: 1, minWidth: 0 }}>
-              {entryWords(entry, unitFormat, garden)}
-              {entry.replaces ? (
-                <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-                  {' '}
-                  (corrected{beforeWords(entry)})
-                </Box>
-              ) : null}
-              {entry.photoIds && (
-                <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', paddingBlock: 0.5 }}>
-                  {entry.photoIds.map((id) => (
-                    <Photo
-                      key={id}
-                      photoId={id}
-                      alt={`Photograph of ${shortDay(dayOf(entry.at), today)}`}
-                      height={72}
-                    />
-                  ))}
-                </Box>
-              )}
-              {(gaveWay.get(entry.id) ?? []).map((other) => (
-                <Box key={other.id} sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-                  Another correction gave way to this one: {entryWords(other, unitFormat, garden)}, written{' '}
-                  {shortDay(dayOf(other.recordedAt), today)} {timeOf(other.recordedAt)}.
-                </Box>
-              ))}
+            <Box
+              sx={{
+                flex: 1,
+                minWidth: 0,
+                display: 'grid',
+                gridTemplateColumns: { xs: '1fr', sm: '104px minmax(0, 1fr)' },
+                columnGap: 1,
+                alignItems: 'center',
+                paddingBlock: 0.5,
+              }}
+            >
+              <Box sx={{ color: 'text.secondary', fontSize: '0.88rem' }}>
+                {shortDay(dayOf(entry.at), today)} {timeOf(entry.at)}
+              </Box>
+              <Box sx={{ minWidth: 0 }}>
+                {entryWords(entry, unitFormat, garden)}
+                {entry.replaces ? (
+                  <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+                    {' '}
+                    (corrected{beforeWords(entry)})
+                  </Box>
+                ) : null}
+                {entry.photoIds && (
+                  <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', paddingBlock: 0.5 }}>
+                    {entry.photoIds.map((id) => (
+                      <Photo
+                        key={id}
+                        photoId={id}
+                        alt={`Photograph of ${shortDay(dayOf(entry.at), today)}`}
+                        height={72}
+                      />
+                    ))}
+                  </Box>
+                )}
+                {(gaveWay.get(entry.id) ?? []).map((other) => (
+                  <Box key={other.id} sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+                    Another correction gave way to this one: {entryWords(other, unitFormat, garden)}, written{' '}
+                    {shortDay(dayOf(other.recordedAt), today)} {timeOf(other.recordedAt)}.
+                  </Box>
+                ))}
+              </Box>
             </Box>
             <IconButton
               aria-label={`Correct: ${entryWords(entry, unitFormat, garden)}`}

@@ -1,6 +1,6 @@
 import { Typography } from '@mui/material';
 import type { Entry } from '@rundel/core/records';
-import { useGarden, useUnitFormat } from '../../store/index.ts';
+import { useBags, useGarden, useUnitFormat } from '../../store/index.ts';
 import { entryWords } from '../../text/entry-text.ts';
 import { FormDialog, FormFields, textField, useFields, type Fields } from '../form/index.ts';
 import { usePhotos } from '../photos/PhotoField.tsx';
@@ -8,6 +8,7 @@ import { useWhen } from '../When.tsx';
 import { CorrectPlanting } from './CorrectPlanting.tsx';
 import { formOf } from './correct-forms.ts';
 import { checkOf, correctionOf } from './entry-form.ts';
+import { pickingAsked } from './plant-forms.ts';
 import { useHome } from './Home.tsx';
 
 /** Corrects one entry in all that it says: a new entry takes its place and the first stays on record. */
@@ -37,6 +38,7 @@ const besideFacts = (values: Readonly<Record<string, unknown>>, beside: Fields) 
 
 function CorrectByForm({ entry, onClose }: { readonly entry: Entry; onClose(): void }) {
   const { garden, record } = useGarden();
+  const { bags } = useBags();
   const unitFormat = useUnitFormat();
   const when = useWhen(entry);
   const home = useHome(entry);
@@ -52,6 +54,9 @@ function CorrectByForm({ entry, onClose }: { readonly entry: Entry; onClose(): v
       ...start,
       values: { ...start?.values, note: entry.note, who: entry.who },
       ...checkOf(kind),
+      ...(entry.kind === 'picking'
+        ? { isAsked: pickingAsked(bags.filter(({ container }) => container.id === entry.containerId)) }
+        : {}),
     },
   );
   const submit = form.submit(async (values, texts) => {
