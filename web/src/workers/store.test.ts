@@ -162,9 +162,9 @@ describe('a worker that does not start', () => {
         }
       },
     );
-    vi.resetModules();
-    const fresh = await import('./store.ts');
-    const asking = new fresh.StoreInWorker('rundel-broken');
+    // the worker of this page, and no stand-in for it
+    vi.restoreAllMocks();
+    const asking = new StoreInWorker('rundel-broken');
     for (const count of [1, 2]) {
       const failure = asking.load().catch((error: unknown) => error);
       await Promise.resolve();
