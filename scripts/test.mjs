@@ -60,13 +60,19 @@ await Promise.all([
   check('format', 'npx', ['oxfmt', '--check']),
 ]);
 
-step('unit tests', 'npx', [
-  'vitest',
-  'run',
-  '--reporter=default',
-  '--reporter=json',
-  `--outputFile.json=${join(results, 'unit.json')}`,
-]);
+step(
+  'unit tests',
+  'npx',
+  [
+    'vitest',
+    'run',
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${join(results, 'unit.json')}`,
+  ],
+  // screens leave much behind that is of no use a moment later: with room for it they take nine tenths of the time
+  { env: { ...process.env, NODE_OPTIONS: `${process.env.NODE_OPTIONS ?? ''} --max-semi-space-size=64` } },
+);
 const unit = read('unit.json');
 counts.passed += unit?.numPassedTests ?? 0;
 counts.failed += unit

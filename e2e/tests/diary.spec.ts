@@ -11,7 +11,7 @@ test('the demo and my own bags are kept apart', async ({ page }) => {
   await expect(page.getByText('First, a bag')).toBeVisible();
   await page.getByRole('button', { name: /settings, files, help$/ }).click();
   await page.getByRole('menuitem', { name: /Walk round the demo/ }).click();
-  await expect(page.getByText(/of 23 bags need you/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/of 23 bags need you/)).toBeVisible({ timeout: 45_000 });
   await page.goto('/?garden=own');
   await expect(page.getByText('First, a bag')).toBeVisible();
 });

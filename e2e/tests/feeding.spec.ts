@@ -40,7 +40,7 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   await expect(plantingMethods.getByRole('button', { name: /^Leaf first, then fruit/ })).toContainText(
     '6, 7, 8, 9',
     {
-      timeout: 20_000,
+      timeout: 45_000,
     },
   );
   await expect(plantingMethods.getByRole('button', { name: /^Soluble feed throughout/ })).toContainText(
@@ -51,7 +51,7 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   await visit(page, '/round');
   const stops = page.getByRole('navigation', { name: 'Stops of this round' });
   const fed = stops.getByRole('link', { name: /check, feed/ });
-  await expect(fed.first()).toBeVisible({ timeout: 20_000 });
+  await expect(fed.first()).toBeVisible({ timeout: 45_000 });
   await expect(page.getByRole('note', { name: 'To carry' })).toContainText(/tomato liquid/);
   const label = (await fed.first().innerText()).match(/^\d+/)?.[0] ?? '';
   await stops.getByRole('link', { name: new RegExp(`^${label} `) }).click();
@@ -73,7 +73,7 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
   await page.getByRole('button', { name: /^moist/ }).click();
   const proposal = page.getByRole('region', { name: 'Proposed feed' });
   const joined = page.getByRole('switch', { name: /With its feed/ });
-  await expect(proposal.or(joined).first()).toBeVisible({ timeout: 20_000 });
+  await expect(proposal.or(joined).first()).toBeVisible({ timeout: 45_000 });
   if (await proposal.isVisible()) {
     await proposal.getByRole('button', { name: 'Fed' }).click();
     await expect(page.getByText(`Feed at ${next}`)).toBeVisible();
@@ -87,11 +87,11 @@ test('two regimes for twelve bags, a walk with feeds, and a regime that is chang
     .getByRole('link', { name: new RegExp(`^${next} `) })
     .first()
     .click();
-  await expect(page.getByText(/Fed: .*(liquid|soluble)/).first()).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/Fed: .*(liquid|soluble)/).first()).toBeVisible({ timeout: 45_000 });
 
   // a regime of one’s own, twice as often: its dates move while it is edited, and stay moved
   await visit(page, '/bench/regimes?regime=leaf-then-fruit');
-  await expect(dates(page)).toContainText('Tomato liquid', { timeout: 20_000 });
+  await expect(dates(page)).toContainText('Tomato liquid', { timeout: 45_000 });
   const before = await dates(page).innerText();
   await page.getByRole('button', { name: 'Make my own of it' }).click();
   const fruit = page.getByRole('group', { name: 'Step 2' });

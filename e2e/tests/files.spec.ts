@@ -330,7 +330,7 @@ test.describe('with the server stopped', () => {
     const address = `http://127.0.0.1:${port}`;
     await expect(async () => expect((await fetch(`${address}/api/health`)).ok).toBe(true)).toPass();
     await page.goto(`${address}/?garden=demo`);
-    await expect(page.getByRole('button', { name: /barely damp/ })).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByRole('button', { name: /barely damp/ })).toBeVisible({ timeout: 45_000 });
     await page.goto(`${address}/files?garden=demo`);
     await expect(page.getByText('All of Rundel is on this device: it works without a network.')).toBeVisible({
       timeout: 60_000,
@@ -350,7 +350,7 @@ test.describe('with the server stopped', () => {
     ] as const) {
       await page.goto(`${address}${path}?garden=demo`);
       await expect(page.getByRole('heading', { level: 1 })).toHaveText(new RegExp(heading), {
-        timeout: 20_000,
+        timeout: 45_000,
       });
     }
     await page.getByRole('button', { name: 'Make an address to follow' }).click();
@@ -358,7 +358,7 @@ test.describe('with the server stopped', () => {
     // what was done meanwhile is there
     await page.goto(`${address}/round?garden=demo`);
     const stops = page.getByRole('navigation', { name: 'Stops of this round' });
-    await expect(stops.getByText(/had/)).toHaveCount(1, { timeout: 20_000 });
+    await expect(stops.getByText(/had/)).toHaveCount(1, { timeout: 45_000 });
   });
 });
 

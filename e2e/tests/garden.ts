@@ -55,7 +55,7 @@ export async function say(page: Page, part: string, text: string): Promise<void>
 /** Opens the demo and waits until its round can be used. */
 export async function openDemo(page: Page): Promise<void> {
   await page.goto('/?garden=demo');
-  await expect(page.getByRole('button', { name: /barely damp/ })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('button', { name: /barely damp/ })).toBeVisible({ timeout: 45_000 });
 }
 
 /** A bag of each way of life in the demo: pillows, pots, fabric, a reservoir, a drip and a scale. */

@@ -30,7 +30,7 @@ test.describe('files and settings', () => {
     await page.getByRole('button', { name: 'Reset the demo' }).click();
     await page.getByRole('link', { name: 'Round', exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Thursday evening');
-    await expect(page.getByText(/of 23 bags need you/)).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText(/of 23 bags need you/)).toBeVisible({ timeout: 45_000 });
   });
 
   test('undo does not reach from one garden into the other', async ({ page }) => {
@@ -38,7 +38,7 @@ test.describe('files and settings', () => {
     await addTomatoBag(page);
     await page.getByRole('button', { name: /settings, files, help$/ }).click();
     await page.getByRole('menuitem', { name: /Walk round the demo/ }).click();
-    await expect(page.getByRole('button', { name: /^barely damp/ })).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByRole('button', { name: /^barely damp/ })).toBeVisible({ timeout: 45_000 });
     await page.keyboard.press('u');
     await expect(page.getByText('There is nothing more to undo.')).toBeVisible();
     await page.goto('/bags?garden=own');

@@ -7,7 +7,7 @@ test.describe('the round of the demo', () => {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Thursday evening');
     const stops = page.getByRole('navigation', { name: 'Stops of this round' }).getByRole('link');
     // bags whose feed is due join the walk when their feeding is worked out
-    await expect(stops.filter({ hasText: 'feed' }).first()).toBeVisible({ timeout: 20_000 });
+    await expect(stops.filter({ hasText: 'feed' }).first()).toBeVisible({ timeout: 45_000 });
     const count = await stops.count();
     expect(count).toBeGreaterThanOrEqual(4);
     await expect(page.getByText(/I expect it/)).toContainText(/It used about .* since|You were last at it/);
@@ -48,10 +48,11 @@ test.describe('the round of the demo', () => {
         document.body.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
     });
     await expect(head).not.toHaveText(first);
-    await page.keyboard.press('2');
-    await expect(page.getByText(/^Check of \d+/)).toBeVisible();
     const label = (await head.innerText()).match(/^\d+/)?.[0] ?? '';
-    await expect(page.getByText(`Check of ${label}`)).toBeVisible();
+    await page.keyboard.press('2');
+    // read at once: it goes by itself, and a busy machine may be slow to ask again
+    const said = await page.getByText(/^Check of \d+/).innerText();
+    expect(said).toMatch(new RegExp(`^Check of ${label}\\b`));
     await page.keyboard.press('u');
     await expect(page.getByText(`Undone: check of ${label}`)).toBeVisible();
     await page.keyboard.press('u');
@@ -63,7 +64,7 @@ test.describe('the round of the demo', () => {
     await page.getByRole('button', { name: /^dry / }).click();
     await expect(page.getByRole('button', { name: 'Given' })).toBeVisible();
     await page.reload();
-    await expect(page.getByRole('button', { name: 'Given' })).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByRole('button', { name: 'Given' })).toBeVisible({ timeout: 45_000 });
     await page.getByRole('button', { name: 'Given' }).click();
     await page.getByRole('button', { name: 'Skip' }).click();
     await page.getByRole('menuitem', { name: 'No time' }).click();
@@ -71,7 +72,7 @@ test.describe('the round of the demo', () => {
     const stops = page.getByRole('navigation', { name: 'Stops of this round' });
     await expect(stops.getByText(/not now/)).toHaveCount(1);
     await page.reload();
-    await expect(stops.getByText(/had/)).toHaveCount(1, { timeout: 20_000 });
+    await expect(stops.getByText(/had/)).toHaveCount(1, { timeout: 45_000 });
     await expect(stops.getByText(/not now/)).toHaveCount(1);
   });
 
@@ -98,7 +99,7 @@ test.describe('the round of the demo', () => {
     await openDemo(page);
     await page.getByRole('button', { name: 'To the next morning' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Friday morning');
-    await expect(page.getByText(/of 23 bags need you/)).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText(/of 23 bags need you/)).toBeVisible({ timeout: 45_000 });
   });
 });
 
@@ -125,7 +126,7 @@ test.describe('what is under a finger stays there', () => {
       await page.goto('/round');
       // the feeds come last of what stands above or beside the grades
       await expect(page.getByRole('note', { name: 'To carry' })).toContainText(/feeds|tomato liquid/, {
-        timeout: 20_000,
+        timeout: 45_000,
       });
       const tops = await page.evaluate(() => (globalThis as unknown as { tops: number[] }).tops);
       expect(tops.length).toBeGreaterThan(0);
@@ -137,7 +138,7 @@ test.describe('what is under a finger stays there', () => {
     await page.getByRole('link', { name: 'Bags' }).click();
     await page.getByRole('button', { name: 'Table' }).click();
     await page.getByRole('link', { name: '7', exact: true }).click();
-    await expect(page.getByText('Next check:').first()).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText('Next check:').first()).toBeVisible({ timeout: 45_000 });
     const height = async () =>
       (await page.getByRole('heading', { name: 'Water', exact: true }).locator('..').boundingBox())?.height ??
       0;
@@ -148,7 +149,7 @@ test.describe('what is under a finger stays there', () => {
       await route.continue().catch(() => undefined);
     });
     // what was kept of this visit is shown at once; an app that has kept nothing says that it works it out
-    await expect.poll(() => onDevice(page, 'readonly', 'get'), { timeout: 20_000 }).toBeTruthy();
+    await expect.poll(() => onDevice(page, 'readonly', 'get'), { timeout: 45_000 }).toBeTruthy();
     await page.reload();
     await expect(page.getByText('Next check:').first()).toBeVisible({ timeout: 10_000 });
     expect(Math.abs(known - (await height()))).toBeLessThan(40);

@@ -96,19 +96,19 @@ test.describe('a walk over ten bags', () => {
       await navigator.serviceWorker.ready;
     });
     await page.reload();
-    await expect(page.getByText(/I expect it/).first()).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText(/I expect it/).first()).toBeVisible({ timeout: 45_000 });
     const stops = await stopsOf(page);
     for (const [i, { label, check }] of CHECKS.entries()) {
       if (i === 4) await page.reload();
       await context.setOffline(i >= 6 && i < 9);
       await turnTo(page, stops.get(label) ?? '');
       await expect(page.getByRole('heading', { level: 2 }).first()).toContainText(new RegExp(`^${label} ·`), {
-        timeout: 20_000,
+        timeout: 45_000,
       });
-      await expect(page.getByText(/I expect it/).first()).toBeVisible({ timeout: 20_000 });
+      await expect(page.getByText(/I expect it/).first()).toBeVisible({ timeout: 45_000 });
       await check(page);
       // it is said once it is stored; what comes next may be a reload
-      await expect(page.getByText(new RegExp(`(Check of|Bag) ${label}\\b`))).toBeVisible({ timeout: 20_000 });
+      await expect(page.getByText(new RegExp(`(Check of|Bag) ${label}\\b`))).toBeVisible({ timeout: 45_000 });
       // what is dry gets its drink, the reservoir too
       if (['7', '17', '12'].includes(label)) {
         await page.getByRole('button', { name: 'Given' }).click();
@@ -119,7 +119,7 @@ test.describe('a walk over ten bags', () => {
     for (const { label, words } of CHECKS) {
       await turnTo(page, (stops.get(label) ?? '').replace('/round/', '/bags/'));
       await expect(page.getByRole('heading', { level: 1 })).toContainText(new RegExp(`^${label} ·`), {
-        timeout: 20_000,
+        timeout: 45_000,
       });
       await expect(page.getByText(words).first()).toBeVisible();
     }
@@ -133,7 +133,7 @@ test.describe('a walk over ten bags', () => {
     await openDemo(page);
     const stops = page.getByRole('navigation', { name: 'Stops of this round' }).getByRole('link');
     // bags whose feed is due join the walk when their feeding is worked out
-    await expect(stops.filter({ hasText: 'feed' }).first()).toBeVisible({ timeout: 20_000 });
+    await expect(stops.filter({ hasText: 'feed' }).first()).toBeVisible({ timeout: 45_000 });
     const all = await stops.count();
     await page.getByRole('button', { name: 'Short of time?' }).click();
     await page.getByRole('button', { name: '5 min' }).click();
@@ -212,7 +212,7 @@ test.describe('drip and devices', () => {
       await request.put('/api/devices/probe-a/fault', { data: { fault: 'none' } });
     }
     await page.getByRole('button', { name: 'Done' }).click();
-    await expect(page.getByText(/A reading of today .* is set aside/)).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText(/A reading of today .* is set aside/)).toBeVisible({ timeout: 45_000 });
     await expect(page.getByText(/on the probe/).first()).toBeVisible();
     // half a day on, the round reads it by itself; a silent one is named with its last reading
     try {
@@ -223,7 +223,7 @@ test.describe('drip and devices', () => {
       await expect(
         devices.getByText(/Bag 5: Probe A does not answer\. Its last reading is from/),
       ).toBeVisible({
-        timeout: 20_000,
+        timeout: 45_000,
       });
       await request.put('/api/devices/probe-a/fault', { data: { fault: 'none' } });
       await devices.getByRole('button', { name: 'Read it now' }).click();

@@ -1,6 +1,7 @@
 import type { BagLedger, BagState, FailedBag, GardenChange, WhatIf } from '@rundel/core/garden-state';
 import { addedSince, type Container, type Garden } from '@rundel/core/records';
-import { wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
+import { apiOf, asked } from './asked.ts';
 import type { GardenApi } from './garden.worker.ts';
 import type { TallyApi } from './tally-api.ts';
 
@@ -10,16 +11,23 @@ const WORKERS = 2;
 /** So many entries are copied for a worker in some milliseconds. */
 const A_PART = 2500;
 
-const remotes: Remote<GardenApi>[] = [];
+const remotes: (Remote<GardenApi> | undefined)[] = [];
 
 function remoteAt(at: number): Remote<GardenApi> {
-  return (remotes[at] ??= wrap<GardenApi>(
+  return (remotes[at] ??= apiOf<GardenApi>(
     new Worker(new URL('./garden.worker.ts', import.meta.url), {
       type: 'module',
       name: `garden ${at + 1}`,
     }),
+    () => {
+      remotes[at] = undefined;
+      return new Error(BROKEN);
+    },
   ));
 }
+
+const BROKEN =
+  'The part of Rundel that works out water and tallies did not start. Nothing is lost; load the page again if this stays.';
 
 /** The workers by their number; in one place, so that a test can put others there. */
 export const workerPool = { at: remoteAt };
@@ -54,7 +62,8 @@ export class GardenInWorkers {
         shares.map(async (ids, at) => {
           if (ids.length === 0) return;
           const known = Object.fromEntries(ids.map((id) => [id, this.states.get(id)?.version ?? 0]));
-          for (const { containerId, version, state } of await workerPool.at(at).states(ids, now, known))
+          const told = await this.ask(at, (api) => api.states(ids, now, known));
+          for (const { containerId, version, state } of told)
             if (state) this.states.set(containerId, { version, state });
         }),
       );
@@ -66,14 +75,16 @@ export class GardenInWorkers {
   whatIf(garden: Garden, containerId: string, now: string): Promise<WhatIf | FailedBag> {
     return this.inTurn(async () => {
       await this.handOver(garden);
-      return workerPool.at(this.placeOf(containerId)).whatIf(containerId, now);
+      return this.ask<WhatIf | FailedBag>(this.placeOf(containerId), (api) => api.whatIf(containerId, now));
     });
   }
 
   ledger(garden: Garden, containerId: string, now: string): Promise<BagLedger | FailedBag> {
     return this.inTurn(async () => {
       await this.handOver(garden);
-      return workerPool.at(this.placeOf(containerId)).ledger(containerId, now);
+      return this.ask<BagLedger | FailedBag>(this.placeOf(containerId), (api) =>
+        api.ledger(containerId, now),
+      );
     });
   }
 
@@ -81,7 +92,18 @@ export class GardenInWorkers {
   async tally<T>(garden: Garden, ask: (api: Remote<TallyApi>) => Promise<T>): Promise<T> {
     // only the handing over is in turn: statistics may take their time, and the round does not wait for them
     await this.inTurn(() => this.handOver(garden));
-    return ask(workerPool.at(WORKERS - 1));
+    return this.ask(WORKERS - 1, ask);
+  }
+
+  /** Asks one worker; one that has broken was handed nothing, and the next question hands the garden over whole. */
+  private async ask<T>(at: number, work: (api: Remote<GardenApi>) => Promise<T>): Promise<T> {
+    const api = workerPool.at(at);
+    try {
+      return await asked(api, work);
+    } catch (problem) {
+      if (workerPool.at(at) !== api) this.sent = undefined;
+      throw problem;
+    }
   }
 
   /** What one question hands over must be there before the next one asks. */
@@ -98,7 +120,7 @@ export class GardenInWorkers {
     this.sent = undefined;
     if (!change) this.states.clear();
     const everywhere = (work: (api: Remote<GardenApi>) => Promise<void>) =>
-      Promise.all(Array.from({ length: WORKERS }, (_, at) => work(workerPool.at(at))));
+      Promise.all(Array.from({ length: WORKERS }, (_, at) => this.ask(at, work)));
     if (change) await everywhere((api) => api.apply(change));
     else {
       // copying a long diary for another thread takes its time: in parts, between which the screen answers

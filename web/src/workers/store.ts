@@ -1,5 +1,5 @@
 import type { Entry, Garden, Settings } from '@rundel/core/records';
-import { wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 import {
   ConflictError,
   StorageError,
@@ -9,6 +9,7 @@ import {
   type StoredGarden,
   type StoredPhoto,
 } from '../db/index.ts';
+import { apiOf, asked } from './asked.ts';
 import { entriesOf, textsOf } from './entry-texts.ts';
 import type { PlainWork, StoreAnswer, StoreApi } from './store.worker.ts';
 
@@ -17,27 +18,18 @@ const early = (globalThis as { readonly rundelStore?: Worker & { readonly hasFai
   .rundelStore;
 
 let remote: Remote<StoreApi> | undefined;
-/** Rejects when the worker breaks: what was asked of it would otherwise be waited for in vain. */
-let breaks = new Promise<never>(() => undefined);
 
 function theWorker(): Remote<StoreApi> {
-  return (remote ??= wrap<StoreApi>(started()));
+  return (remote ??= apiOf<StoreApi>(started(), () => {
+    remote = undefined;
+    return new StorageError(BROKEN);
+  }));
 }
 
 function started(): Worker {
-  const isThere = early && !early.hasFailed;
-  const worker = isThere
+  return early && !early.hasFailed
     ? early
     : new Worker(new URL('./store.worker.ts', import.meta.url), { type: 'module', name: 'store' });
-  breaks = new Promise((_, reject) =>
-    worker.addEventListener('error', () => {
-      // the next try begins with another one
-      remote = undefined;
-      reject(new StorageError(BROKEN));
-    }),
-  );
-  breaks.catch(() => undefined);
-  return worker;
 }
 
 const BROKEN =
@@ -188,8 +180,7 @@ export class StoreInWorker {
   }
 
   private async askedBeside<T>(work: (api: Remote<StoreApi>) => Promise<StoreAnswer<T>>): Promise<T> {
-    const answer = work(storeWorker.api());
-    return this.valueOf(await Promise.race([answer, breaks]));
+    return this.valueOf(await asked(storeWorker.api(), work));
   }
 
   private async asked<T>(work: (api: Remote<StoreApi>) => Promise<StoreAnswer<T>>): Promise<T> {

@@ -44,7 +44,7 @@ export function useWalk(plan: RoundPlan | undefined): {
   const [kept, setKept] = useState<{ gardenId: string; walk: Walk | undefined }>();
   useEffect(() => {
     let isCurrent = true;
-    void store.readWalk().then((read) => {
+    const shown = store.readWalk().then((read) => {
       // at once, and not when the plan is in: a check can be quicker than the plan, and it belongs to this walk
       if (!isCurrent) return;
       const walk = read && startedNoLaterThan(read, clock.now());
@@ -52,6 +52,13 @@ export function useWalk(plan: RoundPlan | undefined): {
       startTransition(() => setKept({ gardenId, walk }));
       if (walk && walk !== read) told(store.writeNote('walk', walk));
     });
+    // one that cannot be read is begun anew: the round is not waited for in vain
+    told(
+      shown.catch((problem: unknown) => {
+        if (isCurrent) setKept({ gardenId, walk: undefined });
+        throw problem;
+      }),
+    );
     return () => {
       isCurrent = false;
     };

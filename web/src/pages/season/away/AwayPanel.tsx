@@ -47,15 +47,20 @@ function useKept(): KeptAway | undefined {
   const [kept, setKept] = useState<KeptAway>();
   useEffect(() => {
     let isCurrent = true;
-    void store.readNote(NOTE).then((note) => {
-      const read = keptAwaySchema.safeParse(note);
-      const usual = { texts: {}, ...USUAL_SETS };
-      if (!isCurrent) return;
-      if (!read.success) return setKept(usual);
-      const { leaveOn, ...rest } = read.data.texts;
-      const isPast = leaveOn === undefined || leaveOn < dayOf(clock.now());
-      setKept(isPast ? { ...read.data, texts: withoutTimes(rest) } : read.data);
-    });
+    const unread = () => undefined;
+    // what cannot be read is asked anew
+    void store
+      .readNote(NOTE)
+      .catch(unread)
+      .then((note) => {
+        const read = keptAwaySchema.safeParse(note);
+        const usual = { texts: {}, ...USUAL_SETS };
+        if (!isCurrent) return;
+        if (!read.success) return setKept(usual);
+        const { leaveOn, ...rest } = read.data.texts;
+        const isPast = leaveOn === undefined || leaveOn < dayOf(clock.now());
+        setKept(isPast ? { ...read.data, texts: withoutTimes(rest) } : read.data);
+      });
     return () => {
       isCurrent = false;
     };
