@@ -124,7 +124,7 @@ const SHOTS = [
     size: DESK,
     steps: async (page) => {
       await page.keyboard.press('/');
-      await page.getByRole('combobox', { name: /Find a bag/ }).fill('watered terrace 1 can');
+      await page.getByRole('combobox', { name: /Find a bag/ }).fill('7 felt dry, watered 1 can, picked some from 12');
       await page.getByRole('option').first().waitFor();
     },
   },

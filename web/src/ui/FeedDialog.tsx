@@ -145,6 +145,8 @@ export default function FeedDialog({
   return (
     <FormDialog
       title={`Fed ${bagsWords(bags)}`}
+      // what was said goes before what was half typed here at another time
+      {...(said ? { keepAs: `fed ${JSON.stringify([said, productId])}` } : {})}
       onClose={onClose}
       onSubmit={submit}
       submitLabel="Put in the diary"

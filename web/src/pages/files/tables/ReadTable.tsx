@@ -250,7 +250,7 @@ export function ReadTable({
         )}
         {reading && mapping && reading.ofSeveral > 0 && (
           <Box sx={GRID}>
-            {choice('A row of several bags says it', mapping.several, SEVERAL, (id) =>
+            {choice('A row of several bags is', mapping.several, SEVERAL, (id) =>
               setMapping({ ...mapping, several: id as DiaryMapping['several'] }),
             )}
           </Box>
