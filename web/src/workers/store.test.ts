@@ -4,6 +4,7 @@ import type { Entry, Place } from '@rundel/core/records';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { ConflictError, DATABASE_NAMES, GardenStore, StorageError } from '../db/index.ts';
 import { StoreInWorker, storeWorker } from './store.ts';
+import type * as StoreModule from './store.ts';
 import { createStoreApi } from './store.worker.ts';
 
 const demo = gannetSlip(3);
@@ -99,6 +100,8 @@ describe('a garden whose database is in a worker', () => {
   it('keeps photographs, and tells which of them nothing names', async () => {
     const photo = (id: string) => ({ id, bytes: new Uint8Array([1, 2, 3]).buffer, addedAt: LATER });
     const ids = ['pho_named001', 'pho_unread01', 'pho_loose001'];
+    // tests of other files have left theirs
+    await store.letPhotosGo((await store.loosePhotos(new Set(), '')).ids);
     await store.addPhotos(ids.map(photo));
     expect(new Uint8Array((await store.photo('pho_named001')) ?? new ArrayBuffer())).toEqual(
       new Uint8Array([1, 2, 3]),
@@ -162,9 +165,10 @@ describe('a worker that does not start', () => {
         }
       },
     );
-    // the worker of this page, and no stand-in for it
-    vi.restoreAllMocks();
-    const asking = new StoreInWorker('rundel-broken');
+    // read a second time, since the tests of other files share the first and have begun its worker
+    const again = './store.ts?begun-anew';
+    const fresh = (await import(/* @vite-ignore */ again)) as typeof StoreModule;
+    const asking = new fresh.StoreInWorker('rundel-broken');
     for (const count of [1, 2]) {
       const failure = asking.load().catch((error: unknown) => error);
       await Promise.resolve();
