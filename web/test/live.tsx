@@ -1,5 +1,4 @@
 import { ThemeProvider } from '@mui/material';
-import { GardenEngine } from '@rundel/core/garden-state';
 import type { Garden, Entry } from '@rundel/core/records';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, configure, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
@@ -8,8 +7,8 @@ import { expect } from 'vitest';
 import { App } from '../src/app/App.tsx';
 import { themeFor } from '../src/app/theme/theme.ts';
 import { forgetWorkers } from '../src/store/bag-states-query.ts';
-import { lightened } from '../src/store/last-states.ts';
-import { BUILD, DATABASE_NAMES, GardenStore } from '../src/db/index.ts';
+import { GardenStore } from '../src/db/index.ts';
+import { DATABASE_NAMES } from '../src/db/index.ts';
 
 // what is hidden is looked through too: asking every element for its style takes most of the time; and a page whose modules
 // are read for the first time on a busy machine is waited for
@@ -69,18 +68,6 @@ class WorkerHere {
   }
 }
 
-/** How the bags of a garden stand at a moment: many tests begin with the same ones. */
-const known = new WeakMap<Garden, Map<string, ReturnType<GardenEngine['states']>>>();
-
-function statesAt(garden: Garden, now: string): ReturnType<GardenEngine['states']> {
-  const here = known.get(garden) ?? new Map<string, ReturnType<GardenEngine['states']>>();
-  known.set(garden, here);
-  const ids = garden.containers.flatMap(({ id, binnedAt }) => (binnedAt ? [] : [id]));
-  const states = here.get(now) ?? new GardenEngine(garden).states(ids, now, {});
-  here.set(now, states);
-  return states;
-}
-
 let open: GardenStore | undefined;
 
 /** The whole app at a place, with a garden in the browser's database and its clock at a moment. */
@@ -99,12 +86,6 @@ export async function openApp(path: string, garden: Garden, now: string) {
   open = store;
   await store.replace(garden);
   for (const note of ['demoStart', 'demoMoment']) await store.writeNote(note, now);
-  // as on a visit that is not the first: it was worked out before, and is while the test goes on
-  const states = lightened(statesAt(garden, now).flatMap(({ state }) => state ?? []));
-  await store.writeNote('lastStates', {
-    build: BUILD,
-    text: JSON.stringify({ stamp: store.stamp, at: now, states }),
-  });
   sessionStorage.setItem('rundel.garden', 'demo');
   history.replaceState(null, '', path);
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
