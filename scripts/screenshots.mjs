@@ -124,7 +124,9 @@ const SHOTS = [
     size: DESK,
     steps: async (page) => {
       await page.keyboard.press('/');
-      await page.getByRole('combobox', { name: /Find a bag/ }).fill('7 felt dry, watered 1 can, picked some from 12');
+      await page
+        .getByRole('combobox', { name: /Find a bag/ })
+        .fill('7 felt dry, watered 1 can, picked some from 12');
       await page.getByRole('option').first().waitFor();
     },
   },

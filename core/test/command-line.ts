@@ -1,4 +1,4 @@
-import { readCommand, type CommandContext } from '../src/commands/index.ts';
+import { bagNames, readCommand, type CommandContext, type NamedBag } from '../src/commands/index.ts';
 import type { Draft } from '../src/records/index.ts';
 
 export const NOW = '2026-07-16T18:30:00.000+01:00';
@@ -17,7 +17,7 @@ export const BAGS = [
   bag('A2', 'Glass house', 'Longfinger'),
 ];
 const context: CommandContext = {
-  bags: BAGS,
+  bags: bagNames(BAGS),
   measures: [
     { id: 'mea_can001', kind: 'can', name: 'green can', litres: 9 },
     { id: 'mea_hose01', kind: 'hose', name: 'yard hose', litres: 0.2 },
@@ -31,16 +31,21 @@ const context: CommandContext = {
   system: 'metric',
   now: NOW,
 };
-export const read = (line: string, more: Partial<CommandContext> = {}) =>
-  readCommand(line, { ...context, ...more });
+/** What is otherwise than in the usual garden. */
+type More = Partial<Omit<CommandContext, 'bags'>> & { readonly bags?: readonly NamedBag[] };
 
-export function done(line: string, more: Partial<CommandContext> = {}): readonly Draft[] {
+export const read = (line: string, more: More = {}) => {
+  const { bags, ...rest } = more;
+  return readCommand(line, { ...context, ...rest, ...(bags ? { bags: bagNames(bags) } : {}) });
+};
+
+export function done(line: string, more: More = {}): readonly Draft[] {
   const reading = read(line, more);
   if (reading.kind !== 'command') throw new Error(`${line}: ${JSON.stringify(reading)}`);
   return reading.commands.flatMap((command) => command.drafts);
 }
 /** In short: kind, bag and what is said. */
-export const short = (line: string, more: Partial<CommandContext> = {}) =>
+export const short = (line: string, more: More = {}) =>
   done(line, more).map((d) => {
     const at = 'containerId' in d ? BAGS.find((b) => b.containerId === d.containerId)?.label : undefined;
     const rounded = (x: number | undefined) => (x === undefined ? undefined : Math.round(x * 1000) / 1000);

@@ -1,11 +1,11 @@
 import type { Draft } from '../records/index.ts';
 import type { NamedMeasure, UnitSystem } from '../units/index.ts';
-import type { NamedBag } from './which-bags.ts';
+import type { BagNames, NamedBag } from './which-bags.ts';
 import type { SaidKind } from './words.ts';
 
 /** What a line is read with. */
 export interface CommandContext {
-  readonly bags: readonly NamedBag[];
+  readonly bags: BagNames;
   readonly measures: readonly (NamedMeasure & { readonly id: string })[];
   /** what there is to feed with */
   readonly feeds: readonly { readonly id: string; readonly name: string; readonly isInWater: boolean }[];

@@ -21,7 +21,7 @@ export function readFeed(said: string, context: CommandContext): CommandReading 
   const when = readWhen(
     said,
     now,
-    bags.map(({ label }) => label),
+    bags.all.map(({ label }) => label),
   );
   const whole = namedWholly(when.rest, feeds);
   const amounts = amountsIn(whole?.rest ?? when.rest, context);
@@ -29,8 +29,8 @@ export function readFeed(said: string, context: CommandContext): CommandReading 
   const { water, amount } = amounts;
   const byWords = namedByWords(amounts.rest.replace(FILLING, ' '), feeds, water !== '');
   const named = readBags(byWords.rest.trim(), bags, said);
-  const meant = named.bags.length === 0 && bags.length === 1 ? bags : named.bags;
-  if (meant.length === 0) return unfinished(noBag(named.rest, bags));
+  const meant = named.bags.length === 0 && bags.all.length === 1 ? bags.all : named.bags;
+  if (meant.length === 0) return unfinished(noBag(named.rest, bags.all));
   const productId = whole?.id ?? byWords.id;
   return {
     kind: 'feed',

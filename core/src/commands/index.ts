@@ -1,4 +1,4 @@
 export type { Command, CommandContext, CommandReading, SaidFeed } from './command.ts';
 export { findingOf } from './finding.ts';
 export { readCommand } from './read-command.ts';
-export { readBags, type NamedBag } from './which-bags.ts';
+export { bagNames, readBags, type BagNames, type NamedBag } from './which-bags.ts';

@@ -13,7 +13,7 @@ export function readNote(text: string, verb: string, { bags, now }: CommandConte
   const when = readWhen(
     head.toLowerCase(),
     now,
-    bags.map(({ label }) => label),
+    bags.all.map(({ label }) => label),
   );
   const found = readBags(when.rest, bags);
   const isHead = found.bags.length > 0 || (colon >= 0 && when.isSaid && strangeIn(when.rest).length === 0);

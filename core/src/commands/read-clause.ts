@@ -30,7 +30,7 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   if (DEEDS.filter((deed) => deed.test(small)).length > 1)
     return unfinished('These are two things: say them one after another, each with its bag.');
   if (kind === 'feed') return /^f(?:eed|eeding)$/.test(small) ? { kind: 'other' } : readFeed(said, context);
-  const labels = context.bags.map(({ label }) => label);
+  const labels = context.bags.all.map(({ label }) => label);
   const when = readWhen(said, context.now, labels);
   const isShared = TOGETHER.test(when.rest);
   const unmeasured = kind === 'picking' ? UNMEASURED.exec(when.rest) : null;
@@ -43,13 +43,13 @@ export function readClause(text: string, context: CommandContext): CommandReadin
       'Nothing picked is nothing to put down; that you looked can be a note: “note on 7: none ripe”.',
     );
   const found = kind === 'check' ? readFinding(amounts) : undefined;
-  const { count, rest } = kind === 'picking' ? bareCount(amounts, context.bags) : { ...amounts };
+  const { count, rest } = kind === 'picking' ? bareCount(amounts, context.bags.all) : { ...amounts };
   const named = readBags(found?.rest ?? rest, context.bags, said);
   const left = named.rest;
   // where there is but one, nobody calls it by its name
-  const isOnlyOne = context.bags.length === 1 && !isNamedIn(left);
-  const bags = named.bags.length === 0 && isOnlyOne ? context.bags : named.bags;
-  if (bags.length === 0) return unfinished(noBag(left, context.bags));
+  const isOnlyOne = context.bags.all.length === 1 && !isNamedIn(left);
+  const bags = named.bags.length === 0 && isOnlyOne ? context.bags.all : named.bags;
+  if (bags.length === 0) return unfinished(noBag(left, context.bags.all));
   const over = leftover(left, text);
   // "a handful of cherries", and "a handful" where that is all
   const rough = roughly(over === undefined ? unmeasured?.[1] : unmeasured?.[0]);

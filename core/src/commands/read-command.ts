@@ -8,8 +8,8 @@ import { readWhen } from './when.ts';
  * poured ½ can on 4 and 5", "note on 12: leaves curl". Order, units and plurals are as they come; what is left over becomes the note.
  *
  * @example
- * readCommand('picked 450 g from 7', {
- *   bags: [{ containerId: 'con_a', label: '7', placeName: 'Terrace', names: [] }],
+ * readCommand('noted: frost on the roofs', {
+ *   bags: { all: [], called: [] },
  *   measures: [],
  *   feeds: [],
  *   system: 'metric',
@@ -20,7 +20,8 @@ import { readWhen } from './when.ts';
 export function readCommand(line: string, context: CommandContext): CommandReading {
   const { text, who } = withoutWho(line.trim().replace(/\s+/g, ' '), context);
   const whole = readClause(text, context);
-  const several = context.bags.length > 1 ? readSeveral(text, context, whole.kind !== 'command') : undefined;
+  const several =
+    context.bags.all.length > 1 ? readSeveral(text, context, whole.kind !== 'command') : undefined;
   const reading: CommandReading = several ? { kind: 'command', commands: several } : whole;
   if (who === undefined || reading.kind !== 'command') return reading;
   const [first, ...others] = reading.commands;
@@ -38,7 +39,7 @@ function withoutWho(
 ): { readonly text: string; readonly who: string | undefined } {
   const found = /(?<!\p{L})by (\p{Lu}[\p{L}’'-]{0,39})(?![\p{L}\d])/u.exec(text);
   const who = found?.[1];
-  const names = bags.flatMap(({ label, placeName, names: own }) => [label, placeName, ...own]);
+  const names = bags.all.flatMap(({ label, placeName, names: own }) => [label, placeName, ...own]);
   if (!found || who === undefined || verbIn(text) === 'note' || text.includes(':'))
     return { text, who: undefined };
   const isHere = names.some((name) => name.toLowerCase().split(' ').includes(who.toLowerCase()));
@@ -97,7 +98,7 @@ function readSeveral(
   const { isSaid, at } = readWhen(
     text.toLowerCase(),
     context.now,
-    context.bags.map(({ label }) => label),
+    context.bags.all.map(({ label }) => label),
   );
   const isOfEach =
     !isSaid || [first, ...others].filter(({ drafts }) => drafts[0]?.at !== context.now).length > 1;

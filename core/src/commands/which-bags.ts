@@ -38,17 +38,46 @@ const WORDS = [
   'twelve',
 ];
 
-/**
- * Whether a text has a bag's number as figures, or as a word by itself: in "3 from 4, one split" the one is no bag.
- *
- * @param said as it was, before its words were made figures
- */
-function isNumberSaid(label: string, said: string): boolean {
+/** Bags with all that they can be called, made ready once to be looked for in many texts. */
+export interface BagNames {
+  readonly all: readonly NamedBag[];
+  /** what has letters before what is a label, and of each the longest first */
+  readonly called: readonly {
+    readonly pattern: RegExp;
+    readonly bags: readonly NamedBag[];
+    /** a label that is a number: how it stands in words for itself */
+    readonly inWords?: RegExp | undefined;
+  }[];
+}
+
+/** Makes the names of bags ready. */
+export function bagNames(all: readonly NamedBag[]): BagNames {
+  const places = groups(all, ({ placeName }) => [placeName]);
+  const plants = groups(all, ({ names }) => names);
+  const byLabel = new Map(all.map((bag) => [bag.label.toLowerCase(), bag]));
+  const labels = [...byLabel].sort(([a], [b]) => b.length - a.length);
+  return {
+    all,
+    called: [
+      // what has letters first: a place called "Bench 7" is not bag 7
+      ...[...places, ...plants].filter(([name]) => name.length > 1),
+      // and a word of a name by which nothing else is called: "terrace" for the Slipway terrace
+      ...ownWords(places),
+      ...ownWords(plants),
+    ]
+      .map(([name, bags]): BagNames['called'][number] => ({ pattern: plural(name), bags }))
+      .concat(
+        labels.map(([label, bag]) => ({ pattern: alone(label), bags: [bag], inWords: wordFor(label) })),
+      ),
+  };
+}
+
+/** In "3 from 4, one split" the one is no bag: a number in words is one behind "bag" and the like, or by itself. */
+function wordFor(label: string): RegExp | undefined {
   const word = /^\d+$/.test(label) ? WORDS[Number(label) - 1] : undefined;
-  if (word === undefined || alone(label).test(said)) return true;
-  return new RegExp(
-    `(?:\\b(?:bag|pot|number|from|on|at|in) ${word}\\b)|\\b${word}\\b *(?:$|[,;:\\d]|and )`,
-  ).test(said);
+  return word === undefined
+    ? undefined
+    : new RegExp(`\\b(?:bag|pot|number|from|on|at|in) ${word}\\b|\\b${word}\\b *(?:$|[,;:\\d]|and )`);
 }
 
 /**
@@ -58,21 +87,20 @@ function isNumberSaid(label: string, said: string): boolean {
  * @param text in small letters
  * @param said the text as it was before words were made figures; left out: it was the same
  */
-export function readBags(text: string, all: readonly NamedBag[], said = text): SaidBags {
+export function readBags(text: string, names: BagNames, said = text): SaidBags {
   const except = EXCEPT.exec(text);
   if (except) {
-    const named = readNamed(text.slice(0, except.index), all, said);
-    const out = readNamed(text.slice(except.index + except[0].length), all, said);
+    const named = readNamed(text.slice(0, except.index), names, said);
+    const out = readNamed(text.slice(except.index + except[0].length), names, said);
     const bags = named.bags.filter((bag) => !out.bags.includes(bag));
     if (out.bags.length > 0 && bags.length > 0) return { bags, rest: `${named.rest} ${out.rest}` };
   }
-  return readNamed(text, all, said);
+  return readNamed(text, names, said);
 }
 
-function readNamed(text: string, all: readonly NamedBag[], said: string): SaidBags {
+function readNamed(text: string, { all, called }: BagNames, said: string): SaidBags {
   const found = new Set<NamedBag>();
   let rest = text;
-  const byLabel = new Map(all.map((bag) => [bag.label.toLowerCase(), bag]));
   const take = (pattern: RegExp, bagsOf: (match: RegExpExecArray) => readonly NamedBag[]) => {
     for (let match = pattern.exec(rest); match; match = pattern.exec(rest)) {
       const bags = bagsOf(match);
@@ -90,15 +118,8 @@ function readNamed(text: string, all: readonly NamedBag[], said: string): SaidBa
     const [low, high] = [Number(from), Number(to)];
     return all.filter(({ label }) => /^\d+$/.test(label) && Number(label) >= low && Number(label) <= high);
   });
-  const places = groups(all, ({ placeName }) => [placeName]);
-  const plants = groups(all, ({ names }) => names);
-  const labels = [...byLabel.keys()].sort((a, b) => b.length - a.length);
-  // what has letters first: a place called "Bench 7" is not bag 7
-  for (const [name, bags] of [...places, ...plants]) if (name.length > 1) take(plural(name), () => bags);
-  // and a word of a name by which nothing else is called: "terrace" for the Slipway terrace
-  for (const [word, bags] of [...ownWords(places), ...ownWords(plants)]) take(plural(word), () => bags);
-  for (const label of labels)
-    if (isNumberSaid(label, said)) take(alone(label), () => [byLabel.get(label) as NamedBag]);
+  for (const { pattern, bags, inWords } of called)
+    if (inWords === undefined || pattern.test(said) || inWords.test(said)) take(pattern, () => bags);
   return { bags: all.filter((bag) => found.has(bag)), rest };
 }
 

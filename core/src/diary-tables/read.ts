@@ -1,3 +1,4 @@
+import { bagNames } from '../commands/index.ts';
 import { numbersIn, type CsvTable } from '../csv/index.ts';
 import type { Container, Draft, Entry, Garden, LiveEntries } from '../records/index.ts';
 import type { UnitSystem } from '../units/index.ts';
@@ -62,8 +63,10 @@ export function readDiaryTable(
     garden,
     // a name that is known here is that bag, whatever else was said of it
     byLabel: new Map([...called, ...byLabel]),
-    named: garden.containers.flatMap(({ id, label, placeId, binnedAt }) =>
-      binnedAt ? [] : [{ containerId: id, label, placeName: placeNames.get(placeId) ?? '', names: [] }],
+    named: bagNames(
+      garden.containers.flatMap(({ id, label, placeId, binnedAt }) =>
+        binnedAt ? [] : [{ containerId: id, label, placeName: placeNames.get(placeId) ?? '', names: [] }],
+      ),
     ),
     numbers: numbersIn(cells, csv.delimiter),
     system,

@@ -1,5 +1,5 @@
 import { dayOf, momentAt } from '../calendar/index.ts';
-import { findingOf, readBags, type NamedBag } from '../commands/index.ts';
+import { findingOf, readBags, type BagNames } from '../commands/index.ts';
 import { readDate } from '../csv/index.ts';
 import {
   entrySchema,
@@ -30,7 +30,7 @@ export interface RowContext {
   readonly mapping: DiaryMapping;
   readonly garden: Pick<Garden, 'products' | 'measures'>;
   readonly byLabel: ReadonlyMap<string, Pick<Container, 'id'> | 'several'>;
-  readonly named: readonly NamedBag[];
+  readonly named: BagNames;
   readonly numbers: (cell: string) => number | undefined;
   readonly system: UnitSystem;
   readonly now: string;

@@ -1,5 +1,5 @@
 import { Box, Dialog, InputBase, Typography } from '@mui/material';
-import { readCommand, type Command, type SaidFeed } from '@rundel/core/commands';
+import { bagNames, readCommand, type Command, type SaidFeed } from '@rundel/core/commands';
 import { findProduct, productsIn } from '@rundel/core/products';
 import { isGivenInWater, type Draft } from '@rundel/core/records';
 import { lazy, Suspense, useDeferredValue, useMemo, useState, type KeyboardEvent } from 'react';
@@ -34,14 +34,16 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
   const targets = useMemo(() => targetsOf(garden, bags, unitFormat), [bags, garden, unitFormat]);
   const named = useMemo(
     () =>
-      bags.map((bag) => ({
-        containerId: bag.container.id,
-        label: bag.container.label,
-        placeName: bag.place?.name ?? '',
-        names: bag.occupants
-          .flatMap(({ plant, variety }) => [plant.name ?? '', variety.name])
-          .filter((n) => n !== ''),
-      })),
+      bagNames(
+        bags.map((bag) => ({
+          containerId: bag.container.id,
+          label: bag.container.label,
+          placeName: bag.place?.name ?? '',
+          names: bag.occupants
+            .flatMap(({ plant, variety }) => [plant.name ?? '', variety.name])
+            .filter((n) => n !== ''),
+        })),
+      ),
     [bags],
   );
   const feeds = useMemo(
