@@ -54,6 +54,24 @@ describe('words that look like a bag or a name', () => {
     expect(done('watered by Slipway 2 L')[0]).not.toHaveProperty('who');
   });
 
+  it('a bag between two deeds belongs to the one that is said as its neighbour is', () => {
+    const grades = (line: string) =>
+      short(line).map(([, bag_, check]) => [bag_, (check as { readonly grade: number }).grade]);
+    expect(grades('3 dry, 4 and 5 moist, 7 wet')).toEqual([
+      ['3', 2],
+      ['4', 4],
+      ['5', 4],
+      ['7', 5],
+    ]);
+    expect(grades('checked 3 and 4 dry and 5 and 7 moist').map(([, grade]) => grade)).toEqual([2, 2, 4, 4]);
+    expect(short('picked 1 kg from 3 and 4, 2 kg from 5 and 7').map(([, , weight]) => weight)).toEqual([
+      1, 1, 2, 2,
+    ]);
+    expect(short('450 g from 3, 4 and 300 g from 12').map(([, , weight]) => weight)).toEqual([
+      0.45, 0.45, 0.3,
+    ]);
+  });
+
   it('a word more stays with its deed where the line makes no sense as one', () => {
     expect(done('picked 1 lb from 7 and 2 lb split from 12').map(({ note }) => note)).toEqual([
       undefined,

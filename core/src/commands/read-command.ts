@@ -81,19 +81,21 @@ function readSeveral(
     const [command] = reading.commands;
     return command.note === undefined || hasNotes ? command : undefined;
   };
-  /** the finest way to read all up to each part */
-  const best: (readonly Command[] | undefined)[] = [[]];
+  /** the finest ways to read all up to each part */
+  const best: (readonly (readonly Said[])[])[] = [[[]]];
   for (let to = 0; to < starts.length; to++) {
-    let found: readonly Command[] | undefined;
-    for (let from = to; from >= 0; from--) {
-      const before = best[from];
-      const isFiner = before !== undefined && before.length + 1 > (found?.length ?? 0);
-      const command = isFiner ? read(from, to, before.at(-1)) : undefined;
-      if (command && before?.every((other) => areApart(other, command))) found = [...before, command];
-    }
-    best.push(found);
+    const ways: (readonly Said[])[] = [];
+    for (let from = to; from >= 0; from--)
+      for (const before of best[from] ?? []) {
+        const command = read(from, to, before.at(-1)?.command);
+        if (command && before.every((other) => areApart(other.command, command)))
+          ways.push([...before, { command, form: formOf(text.slice(starts[from], ends[to]), context) }]);
+      }
+    const finest = Math.max(0, ...ways.map((way) => way.length));
+    best.push(ways.filter((way) => way.length === finest).slice(0, MOST_WAYS));
   }
-  const [first, ...others] = best[starts.length] ?? [];
+  const [way = []] = [...(best[starts.length] ?? [])].sort((a, b) => alikeIn(b) - alikeIn(a));
+  const [first, ...others] = way.map(({ command }) => command);
   if (!first || others.length === 0) return undefined;
   const { isSaid, at } = readWhen(
     text.toLowerCase(),
@@ -106,6 +108,27 @@ function readSeveral(
     isOfEach ? command : { ...command, drafts: command.drafts.map((draft) => ({ ...draft, at })) };
   return [moved(first), ...others.map(moved)];
 }
+
+/** A deed, and whether its words begin and end with a bag: "3 and 4 dry", "450 g from 7". */
+interface Said {
+  readonly command: Command;
+  readonly form: string;
+}
+
+/** More ways to take a line apart are not weighed. */
+const MOST_WAYS = 12;
+
+function formOf(part: string, { bags }: CommandContext): string {
+  const labels = new Set(bags.all.map(({ label }) => label.toLowerCase()));
+  const words = part
+    .toLowerCase()
+    .split(/[\s,;:&+]+/)
+    .filter((word) => word !== '' && !VERBS.some(({ pattern }) => pattern.test(word)));
+  return `${labels.has(words[0] ?? '')} ${labels.has(words.at(-1) ?? '')}`;
+}
+
+/** How many neighbours are said in the same form: in "1 dry, 2 and 3 moist" the 2 is moist, in "1 kg from 1 and 2, 3 kg from 4" it is not. */
+const alikeIn = (way: readonly Said[]) => way.filter(({ form }, i) => form === way[i - 1]?.form).length;
 
 const areApart = (one: Command, other: Command) =>
   one.kind !== other.kind || !one.bags.some((bag) => other.bags.includes(bag));
