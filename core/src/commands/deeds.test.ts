@@ -37,6 +37,7 @@ describe('words that look like a bag or a name', () => {
   it('a number in words is a bag only where it stands for one', () => {
     const one = { bags: [bag('1', 'Terrace'), bag('4', 'Terrace')] };
     expect(short('picked 3 from 4, one split', one)).toEqual([['picking', '4', undefined, 3]]);
+    expect(done('picked 3 from 4, One split', one)[0]).toMatchObject({ note: 'One split' });
     expect(done('watered bag one 2 L', one).map((d) => 'containerId' in d && d.containerId)).toEqual([
       one.bags[0]?.containerId,
     ]);

@@ -1,3 +1,4 @@
+import { withFigures } from '../units/index.ts';
 import { FILLERS } from './words.ts';
 import type { NamedBag } from './which-bags.ts';
 
@@ -34,7 +35,13 @@ export function leftover(left: string, text: string): string | undefined {
   if (words.length === 0) return undefined;
   const own = text.split(/[\s,;:]+/);
   return words
-    .map((word) => own.find((each) => each.toLowerCase() === word) ?? word)
+    .map(
+      (word) =>
+        own.find((each) => each.toLowerCase() === word) ??
+        // "one" has become a figure on the way
+        own.find((each) => withFigures(each) === word) ??
+        word,
+    )
     .join(' ')
     .slice(0, 2000);
 }
