@@ -53,6 +53,7 @@ describe('words that look like a bag or a name', () => {
       'Nell',
     ]);
     expect(done('watered by Slipway 2 L')[0]).not.toHaveProperty('who');
+    expect(done('picked 450 g from 7 by Tuesday')[0]).not.toHaveProperty('who');
   });
 
   it('a bag between two deeds belongs to the one that is said as its neighbour is', () => {

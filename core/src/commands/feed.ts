@@ -77,7 +77,8 @@ function namedWholly(
   feeds: CommandContext['feeds'],
 ): { readonly id: string; readonly rest: string } | undefined {
   for (const { id, name } of [...feeds].sort((a, b) => b.name.length - a.name.length)) {
-    const words = name.toLowerCase().split(/[^\p{L}\d]+/u);
+    const words = name.toLowerCase().match(/[\p{L}\d]+/gu);
+    if (!words) continue;
     const called = new RegExp(`(?<![\\p{L}\\d])${words.join('[^\\p{L}\\d]*')}(?![\\p{L}\\d])`, 'u');
     if (called.test(text)) return { id, rest: text.replace(called, ' ') };
   }

@@ -1,6 +1,6 @@
 import type { Command, CommandContext, CommandReading } from './command.ts';
 import { readClause } from './read-clause.ts';
-import { VERBS } from './words.ts';
+import { VERBS, WEEKDAYS } from './words.ts';
 import { readWhen } from './when.ts';
 
 /**
@@ -42,8 +42,10 @@ function withoutWho(
   const names = bags.all.flatMap(({ label, placeName, names: own }) => [label, placeName, ...own]);
   if (!found || who === undefined || verbIn(text) === 'note' || text.includes(':'))
     return { text, who: undefined };
+  // "by Friday" is when
+  const isDay = WEEKDAYS.some((day) => day === who.toLowerCase());
   const isHere = names.some((name) => name.toLowerCase().split(' ').includes(who.toLowerCase()));
-  if (isHere) return { text, who: undefined };
+  if (isDay || isHere) return { text, who: undefined };
   return { text: text.replace(found[0], ' ').replace(/\s+/g, ' ').trim(), who };
 }
 
@@ -68,13 +70,20 @@ function readSeveral(
   if (cuts.length === 0 || cuts.length >= MOST_PARTS || verbIn(text, 'note') !== undefined) return undefined;
   const starts = [0, ...cuts.map((cut) => cut.index + cut[0].length)];
   const ends = [...cuts.map(({ index }) => index), text.length];
+  // many ways of taking a line apart have parts in common
+  const known = new Map<string, Command | undefined>();
   const read = (from: number, to: number, last: Command | undefined): Command | undefined => {
+    // "7 felt dry, watered 1 can": what names no bag was done at the same
+    const here = last?.bags.map(({ label }) => label).join(' and ') ?? '';
+    const key = `${from} ${to} ${here}`;
+    if (!known.has(key)) known.set(key, readPart(from, to, here));
+    return known.get(key);
+  };
+  const readPart = (from: number, to: number, here: string): Command | undefined => {
     const part = text.slice(starts[from], ends[to]);
     const own = verbIn(part);
     const verb = own === undefined ? verbIn(text.slice(0, starts[from])) : undefined;
     const whole = readClause(verb === undefined ? part : `${verb} ${part}`, context);
-    // "7 felt dry, watered 1 can": what names no bag was done at the same
-    const here = last?.bags.map(({ label }) => label).join(' and ') ?? '';
     const isThere = whole.kind === 'command' || own === undefined || here === '';
     const reading = isThere ? whole : readClause(`${part} on ${here}`, context);
     if (reading.kind !== 'command') return undefined;

@@ -66,5 +66,11 @@ describe('a worker that does not start', () => {
     expect(workerPool.at(0)).toBe(workerPool.at(0));
     await ask();
     expect(begun).toBe(4);
+    // one that breaks while nobody waits for it is missed at the next question
+    errors.at(-1)?.();
+    expect((await workers.statesOf(garden, container, DEMO_EVENING))[0]).toMatchObject({
+      containerId: container[0]?.id,
+    });
+    expect(begun).toBe(5);
   });
 });

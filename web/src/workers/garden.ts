@@ -14,16 +14,19 @@ const A_PART = 2500;
 const remotes: (Remote<GardenApi> | undefined)[] = [];
 
 function remoteAt(at: number): Remote<GardenApi> {
-  return (remotes[at] ??= apiOf<GardenApi>(
-    new Worker(new URL('./garden.worker.ts', import.meta.url), {
-      type: 'module',
-      name: `garden ${at + 1}`,
-    }),
-    () => {
-      remotes[at] = undefined;
-      return new Error(BROKEN);
-    },
-  ));
+  const there = remotes[at];
+  if (there) return there;
+  const worker = new Worker(new URL('./garden.worker.ts', import.meta.url), {
+    type: 'module',
+    name: `garden ${at + 1}`,
+  });
+  const api = apiOf<GardenApi>(worker, () => {
+    // one that broke long ago does not take its successor along
+    if (remotes[at] === api) remotes[at] = undefined;
+    return new Error(BROKEN);
+  });
+  remotes[at] = api;
+  return api;
 }
 
 const BROKEN =
@@ -43,6 +46,7 @@ export function startWorkers(): void {
  */
 export class GardenInWorkers {
   private sent: Garden | undefined;
+  private sentTo: readonly Remote<GardenApi>[] = [];
   private readonly states = new Map<string, { version: number; state: BagState | FailedBag }>();
   private readonly placed = new Map<string, number>();
   private turn: Promise<unknown> = Promise.resolve();
@@ -95,15 +99,8 @@ export class GardenInWorkers {
     return this.ask(WORKERS - 1, ask);
   }
 
-  /** Asks one worker; one that has broken was handed nothing, and the next question hands the garden over whole. */
-  private async ask<T>(at: number, work: (api: Remote<GardenApi>) => Promise<T>): Promise<T> {
-    const api = workerPool.at(at);
-    try {
-      return await asked(api, work);
-    } catch (problem) {
-      if (workerPool.at(at) !== api) this.sent = undefined;
-      throw problem;
-    }
+  private ask<T>(at: number, work: (api: Remote<GardenApi>) => Promise<T>): Promise<T> {
+    return asked(workerPool.at(at), work);
   }
 
   /** What one question hands over must be there before the next one asks. */
@@ -114,13 +111,16 @@ export class GardenInWorkers {
   }
 
   private async handOver(garden: Garden): Promise<void> {
-    if (this.sent === garden) return;
-    const change = this.sent && changeBetween(this.sent, garden);
+    const apis = Array.from({ length: WORKERS }, (_, at) => workerPool.at(at));
+    // in the place of one that broke stands another, which was handed nothing
+    const isHeld = apis.every((api, at) => api === this.sentTo[at]);
+    if (isHeld && this.sent === garden) return;
+    const change = isHeld && this.sent ? changeBetween(this.sent, garden) : undefined;
     // one that failed half way is handed over whole the next time
     this.sent = undefined;
     if (!change) this.states.clear();
     const everywhere = (work: (api: Remote<GardenApi>) => Promise<void>) =>
-      Promise.all(Array.from({ length: WORKERS }, (_, at) => this.ask(at, work)));
+      Promise.all(apis.map((api) => asked(api, work)));
     if (change) await everywhere((api) => api.apply(change));
     else {
       // copying a long diary for another thread takes its time: in parts, between which the screen answers
@@ -133,6 +133,7 @@ export class GardenInWorkers {
       );
     }
     this.sent = garden;
+    this.sentTo = apis;
   }
 
   private placeOf(containerId: string): number {
