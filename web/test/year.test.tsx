@@ -82,6 +82,24 @@ describe('a plan', () => {
     expect(said()).toMatch(/^Planting on 1 Jun/);
   });
 
+  it('that is moved on while the move before it is undone stays where the undo put it', async () => {
+    const { plans } = await year();
+    await plan('Lantern Drop', '2027-06-01');
+    await gone();
+    const bar = await screen.findByRole('slider', { name: 'Planting day of Lantern Drop' });
+    fireEvent.keyDown(bar, { key: 'ArrowLeft', shiftKey: true });
+    await waitFor(async () => expect((await plans())[0]?.plantOn).toBe('2027-05-25'));
+    await screen.findByText('planting of Lantern Drop moved', { exact: false });
+    fireEvent.keyDown(bar, { key: 'ArrowLeft', shiftKey: true });
+    await waitFor(() => expect(said()).toMatch(/^Planting on 18 May/));
+    await press('Undo');
+    await waitFor(() => expect(said()).toMatch(/^Planting on 1 Jun/));
+    expect((await plans())[0]?.plantOn).toBe('2027-06-01');
+    // and is moved from there again
+    fireEvent.keyDown(bar, { key: 'ArrowRight' });
+    await waitFor(async () => expect((await plans())[0]?.plantOn).toBe('2027-06-02'));
+  });
+
   it('that is moved over the end of the year is followed there', async () => {
     const { plans } = await year();
     await plan('Lantern Drop', '2026-12-29');

@@ -27,8 +27,8 @@ export default function YearPanel() {
   const years = useYears(on);
   const [chosenId, setChosen] = useState<string>();
   const [trying, setTrying] = useState<{ readonly id: string; readonly day: string }>();
-  // where the drag is now: the drop may come before the move has been drawn
-  const dragged = useRef<{ readonly id: string; readonly day: string }>(undefined);
+  // where the drag is now: the drop may come before the move has been drawn; and the stored day that it set out from
+  const dragged = useRef<{ readonly id: string; readonly day: string; readonly from: string }>(undefined);
   const waiting = useRef<number>(undefined);
   const [isTable, setTable] = useState(false);
   const [isPlanning, setPlanning] = useState(false);
@@ -45,15 +45,18 @@ export default function YearPanel() {
   const keep = async () => {
     const moved = dragged.current;
     const plan = garden.plans.find((p) => p.id === moved?.id);
-    if (moved && plan && plan.plantOn !== moved.day) {
+    // a day that changed meanwhile, undone or in another tab, is not written over by what is still being tried
+    if (moved && plan?.plantOn === moved.from && moved.day !== moved.from) {
       const name = rows.flatMap((r) => r.years).find((y) => y.id === plan.id)?.name ?? 'it';
       const { isDayOpen: _, ...said } = plan;
       const after = { ...said, plantOn: moved.day, changedAt: clock.now() };
       await saveRecords([{ table: 'plans', before: plan, after }], [], `planting of ${name} moved`);
+      if (dragged.current?.id === plan.id) dragged.current = { ...dragged.current, from: moved.day };
       // past the end of the year its bar stands in the next
       setOn(moved.day);
     }
     // what has been moved on since stays as it is tried
+    if (dragged.current?.day === moved?.day) dragged.current = undefined;
     setTrying((now) => (now?.day === moved?.day ? undefined : now));
   };
   const keepNow = useRef(keep);
@@ -121,7 +124,9 @@ export default function YearPanel() {
               onMove={(y, day) => {
                 setChosen(y.id);
                 setTrying({ id: y.id, day });
-                dragged.current = { id: y.id, day };
+                const from =
+                  dragged.current?.id === y.id ? dragged.current.from : (y.plan?.plantOn ?? y.plantOn);
+                dragged.current = { id: y.id, day, from };
               }}
               onDrop={drop}
             />
