@@ -1,7 +1,7 @@
 import { chanceFrom, type HiddenBag } from '../../hidden/index.ts';
 import { resolveAssumed, type Assumed } from '../../src/assumed/index.ts';
 import { momentAt, addDays } from '../../src/calendar/index.ts';
-import { completeWeather, type KnownDay, type WeatherDay } from '../../src/climate/index.ts';
+import { completeWeather, type WarmthKnown, type WeatherDay } from '../../src/climate/index.ts';
 import {
   adviseWatering,
   FilterRun,
@@ -193,7 +193,7 @@ function withForecast(
   assumed: Assumed,
 ): readonly WeatherDay[] {
   const chance = chanceFrom(9000 + n);
-  const told = season.noted.slice(n + 1, n + 1 + FORECAST_DAYS).map((day, i): KnownDay => {
+  const told = season.noted.slice(n + 1, n + 1 + FORECAST_DAYS).map((day, i): WarmthKnown => {
     const off = (OFF_CELSIUS.first + OFF_CELSIUS.more * i) * chance.normal();
     const isOther = chance.next() < RAIN_MISSED * (i + 1);
     const other = season.noted[Math.max(0, n - i)];

@@ -9,7 +9,7 @@ import {
 import {
   completeWeather,
   defaultNormals,
-  type KnownDay,
+  type WarmthKnown,
   type Site,
   type WeatherDay,
 } from '../../src/climate/index.ts';
@@ -29,7 +29,7 @@ export interface Season {
   readonly truth: readonly HiddenDay[];
   readonly known: readonly WeatherDay[];
   /** the days as a diary has them */
-  readonly noted: readonly KnownDay[];
+  readonly noted: readonly WarmthKnown[];
   /** what the app expects on an evening of each day before it comes: the site's normals, and what the days so far taught of them */
   expectedOn(n: number): { readonly days: readonly WeatherDay[]; readonly filledDemandSpread: number };
 }

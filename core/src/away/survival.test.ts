@@ -44,7 +44,7 @@ const weatherOf = (days: readonly (readonly [eto: number, rain: number])[]): rea
     minCelsius: 13,
     maxCelsius: 24,
     by: 'hargreaves',
-    filled: { temperature: true, rain: true },
+    filled: { min: true, max: true, rain: true },
   }));
 
 const bagWith = (availableLitres: number, stores: readonly StoreKind[]): WaterBag => ({

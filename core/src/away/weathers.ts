@@ -3,6 +3,9 @@ import {
   completeWeather,
   drawingTimes,
   drawWeather,
+  filledIn,
+  filledShare,
+  temperaturesOf,
   type KnownDay,
   type WeatherDay,
   type WeatherModel,
@@ -26,12 +29,17 @@ export function drawWeathers(
   const chance = chanceFrom(seed);
   const [first, last] = [days[0] as string, days.at(-1) as string];
   const before = known.findLast((day) => day.day < first);
-  const forecast = known.filter((day) => day.day >= first && day.day <= last);
+  const forecast = new Map(known.map((day) => [day.day, day]));
   return Array.from({ length: count }, () => {
     const drawn = drawWeather(model, chance, first, days.length, before);
-    // what was forecast and entered stands
-    return completeWeather([...drawn, ...forecast], model.site, first, last, assumed).map((day) =>
-      forecast.some((f) => f.day === day.day) ? day : drawingTimes(day, assumed.usualEto),
+    // what was forecast and entered stands, and what it leaves open is drawn about it
+    const whole = drawn.map((day) => {
+      const foretold = forecast.get(day.day);
+      const { rainMillimetres = day.rainMillimetres } = foretold ?? {};
+      return { ...foretold, day: day.day, ...temperaturesOf(foretold, day), rainMillimetres };
+    });
+    return completeWeather(whole, model.site, first, last, assumed).map((day) =>
+      drawingTimes(day, assumed.usualEto ** filledShare({ filled: filledIn(forecast.get(day.day)) })),
     );
   });
 }

@@ -118,7 +118,7 @@ describe('normals and gaps', () => {
       { day: '2026-07-03', minCelsius: 13, maxCelsius: 29 },
     ];
     const days = completeWeather(known, site, '2026-07-01', '2026-07-03', DEFAULT_ASSUMED);
-    expect(days.map((d) => d.filled.temperature)).toEqual([true, false, false]);
+    expect(days.map((d) => d.filled.min && d.filled.max)).toEqual([true, false, false]);
     expect(days.map((d) => d.filled.rain)).toEqual([true, false, true]);
     // of two words on one day the later counts
     expect(days[2]).toMatchObject({ minCelsius: 13, maxCelsius: 29 });

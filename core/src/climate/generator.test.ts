@@ -3,13 +3,13 @@ import { chanceFrom } from '../statistics/index.ts';
 import { addDays } from '../calendar/index.ts';
 import { defaultNormals, normalOfDay } from './normals.ts';
 import { drawWeather, fitWeather } from './generator.ts';
-import { type KnownDay } from './weather.ts';
+import { type WarmthKnown } from './weather.ts';
 
 const SITE = { latitudeDegrees: 51, normals: defaultNormals(51) };
 const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length;
 
 /** Julys of many years. */
-function julys(years: number, seed: number, model = fitWeather([], SITE, 3.5)): readonly KnownDay[] {
+function julys(years: number, seed: number, model = fitWeather([], SITE, 3.5)): readonly WarmthKnown[] {
   const chance = chanceFrom(seed);
   return Array.from({ length: years }, (_, y) => drawWeather(model, chance, `${2000 + y}-07-01`, 31)).flat();
 }
@@ -28,7 +28,7 @@ describe('the weather generator', () => {
   it('hangs together: a warm day follows a warm one, a wet day a wet one', () => {
     const drawn = julys(120, 4);
     const pairs = drawn.slice(1).flatMap((day, i) => {
-      const before = drawn[i] as KnownDay;
+      const before = drawn[i] as WarmthKnown;
       return day.day === addDays(before.day, 1) ? [{ before, day }] : [];
     });
     const centre = mean(drawn.map((d) => d.maxCelsius));
@@ -36,7 +36,7 @@ describe('the weather generator', () => {
     const variance = mean(drawn.map((d) => (d.maxCelsius - centre) ** 2));
     expect(covariance / variance).toBeGreaterThan(0.45);
     expect(covariance / variance).toBeLessThan(0.8);
-    const isWet = (d: KnownDay) => (d.rainMillimetres ?? 0) > 0.3;
+    const isWet = (d: WarmthKnown) => (d.rainMillimetres ?? 0) > 0.3;
     const after = (wet: boolean) =>
       mean(pairs.filter((p) => isWet(p.before) === wet).map((p) => (isWet(p.day) ? 1 : 0)));
     expect(after(true)).toBeGreaterThan(after(false) + 0.2);
@@ -67,6 +67,19 @@ describe('the weather generator', () => {
     expect(july?.spreadCelsius.max).toBeCloseTo(2, 0);
     // a month without a record keeps the site's own normals
     expect(fitted.months[0]).toEqual(fitWeather([], SITE, 3.5).months[0]);
+  });
+
+  it('learns rain from a gauge alone, and leaves the degrees as usual', () => {
+    const record = julys(60, 12, fitWeather([], SITE, 2));
+    const gauge = record.map(({ day, rainMillimetres }) => ({ day, rainMillimetres }));
+    const [whole, rainOnly, usual] = [record, gauge, []].map((days) => fitWeather(days, SITE, 3.5).months[6]);
+    expect(rainOnly).toMatchObject({
+      rainScaleMillimetres: whole?.rainScaleMillimetres,
+      wetAfterWet: whole?.wetAfterWet,
+      spreadCelsius: usual?.spreadCelsius,
+      dry: usual?.dry,
+    });
+    expect(whole?.spreadCelsius).not.toEqual(usual?.spreadCelsius);
   });
 
   it('goes on from the last day that is known', () => {

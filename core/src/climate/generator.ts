@@ -1,7 +1,14 @@
 import type { Chance } from '../statistics/index.ts';
 import { addDays, type Day } from '../calendar/index.ts';
 import { normalOfDay } from './normals.ts';
-import type { KnownDay, Site } from './weather.ts';
+import {
+  isWarmthKnown,
+  LEAST_RANGE,
+  TOGETHER,
+  type KnownDay,
+  type Site,
+  type WarmthKnown,
+} from './weather.ts';
 
 /** One month's weather as a model draws it. Temperatures are departures from the month's mean on a dry or a wet day. */
 export interface MonthWeather {
@@ -35,7 +42,7 @@ const WET = 0.3;
 /** A month needs this many days of record, over the years, to be fitted by its own. */
 const LEAST_DAYS = 45;
 /** What holds where nothing was measured (*assumed*, temperate places): see Richardson (1981) for the form. */
-const USUAL = { wetAfterWet: 0.6, wetAfterDry: 0.25, rainShape: 0.75, persistence: 0.65, together: 0.55 };
+const USUAL = { wetAfterWet: 0.6, wetAfterDry: 0.25, rainShape: 0.75, persistence: 0.65 };
 
 /**
  * Fits the generator to weather that was read, month by month, and to the site's normals where a month has too few days.
@@ -61,7 +68,7 @@ export function fitWeather(known: readonly KnownDay[], site: Site, spreadCelsius
     site,
     months,
     persistence: USUAL.persistence,
-    together: USUAL.together,
+    together: TOGETHER,
     fittedDays: days.length,
   };
 }
@@ -103,23 +110,25 @@ function fittedMonth(
   const rainMean = mean(rains);
   const rainVariance = mean(rains.map((mm) => (mm - rainMean) ** 2));
   const hasRain = rains.length >= 8 && rainVariance > 0;
-  const departures = (some: readonly KnownDay[], key: 'minCelsius' | 'maxCelsius') =>
+  const warm = own.filter(isWarmthKnown);
+  const isWarmthFitted = warm.length >= LEAST_DAYS;
+  const departures = (some: readonly WarmthKnown[], key: 'minCelsius' | 'maxCelsius') =>
     some.map((day) => day[key] - normalOfDay(site.normals, day.day)[key]);
-  const centre = (some: readonly KnownDay[], fallback: MonthWeather['dry']) =>
-    some.length < 5
+  const centre = (some: readonly WarmthKnown[], fallback: MonthWeather['dry']) =>
+    some.length < 5 || !isWarmthFitted
       ? fallback
       : {
           minCelsius: mean(departures(some, 'minCelsius')),
           maxCelsius: mean(departures(some, 'maxCelsius')),
         };
   const dry = centre(
-    own.filter((day) => !isWet(day)),
+    warm.filter((day) => !isWet(day)),
     usual.dry,
   );
-  const wet = centre(own.filter(isWet), usual.wet);
+  const wet = centre(warm.filter(isWet), usual.wet);
   const spread = (key: 'minCelsius' | 'maxCelsius') =>
     Math.sqrt(
-      mean(departures(own, key).map((d, i) => (d - (isWet(own[i] as KnownDay) ? wet : dry)[key]) ** 2)),
+      mean(departures(warm, key).map((d, i) => (d - (isWet(warm[i] as KnownDay) ? wet : dry)[key]) ** 2)),
     );
   return {
     wetAfterWet: share(true, usual.wetAfterWet),
@@ -128,16 +137,15 @@ function fittedMonth(
     rainScaleMillimetres: hasRain ? rainVariance / rainMean : usual.rainScaleMillimetres,
     dry,
     wet,
-    spreadCelsius: { min: spread('minCelsius'), max: spread('maxCelsius') },
+    spreadCelsius: isWarmthFitted
+      ? { min: spread('minCelsius'), max: spread('maxCelsius') }
+      : usual.spreadCelsius,
   };
 }
 
 function mean(values: readonly number[]): number {
   return values.length === 0 ? 0 : values.reduce((sum, x) => sum + x, 0) / values.length;
 }
-
-/** A day's nights are never warmer than its days by less than this, °C. */
-const LEAST_RANGE = 1;
 
 /**
  * Draws weather for days to come.
@@ -151,12 +159,13 @@ export function drawWeather(
   first: Day,
   count: number,
   before?: KnownDay,
-): readonly KnownDay[] {
+): readonly WarmthKnown[] {
   const { persistence, together, site } = model;
   const rest = Math.sqrt(1 - persistence ** 2);
   const apart = Math.sqrt(1 - together ** 2);
   let isWet = before?.rainMillimetres === undefined ? undefined : before.rainMillimetres >= WET;
-  let [low, high] = before ? departureOf(model, before) : [chance.normal(), chance.normal()];
+  let [low, high] =
+    before && isWarmthKnown(before) ? departureOf(model, before) : [chance.normal(), chance.normal()];
   return Array.from({ length: count }, (_, i) => {
     const day = addDays(first, i);
     const month = model.months[Number(day.slice(5, 7)) - 1] as MonthWeather;
@@ -180,7 +189,7 @@ export function drawWeather(
 }
 
 /** How far a known day lay from what its month has, in spreads. */
-function departureOf(model: WeatherModel, day: KnownDay): [number, number] {
+function departureOf(model: WeatherModel, day: WarmthKnown): [number, number] {
   const month = model.months[Number(day.day.slice(5, 7)) - 1] as MonthWeather;
   const normal = normalOfDay(model.site.normals, day.day);
   const centre = (day.rainMillimetres ?? 0) >= WET ? month.wet : month.dry;

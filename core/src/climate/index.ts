@@ -12,5 +12,16 @@ export {
   type TableReading,
   type WeatherRow,
 } from './weather-table.ts';
-export { completeWeather, drawingTimes, type KnownDay, type Site, type WeatherDay } from './weather.ts';
+export {
+  completeWeather,
+  drawingTimes,
+  filledIn,
+  filledShare,
+  isWarmthKnown,
+  temperaturesOf,
+  type KnownDay,
+  type Site,
+  type WarmthKnown,
+  type WeatherDay,
+} from './weather.ts';
 export { checkUsual, type UsualCheck } from './usual-check.ts';

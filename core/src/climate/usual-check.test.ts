@@ -4,12 +4,12 @@ import { addDays, type Day } from '../calendar/index.ts';
 import { checkUsual } from './usual-check.ts';
 import { defaultNormals, normalOfDay } from './normals.ts';
 import { SEASONS } from './seasons.ts';
-import type { KnownDay } from './weather.ts';
+import type { WarmthKnown } from './weather.ts';
 
 const LATITUDE = 38;
 const site = { latitudeDegrees: LATITUDE, normals: defaultNormals(LATITUDE, 'sea') };
 const ASSUMED = resolveAssumed({});
-const usualDays = (id: (typeof SEASONS)[number]['id'], count: number): readonly KnownDay[] =>
+const usualDays = (id: (typeof SEASONS)[number]['id'], count: number): readonly WarmthKnown[] =>
   Array.from({ length: count }, (_, i) => {
     const day = addDays('2026-06-01' as Day, i);
     const { minCelsius, maxCelsius } = normalOfDay(defaultNormals(LATITUDE, id), day);

@@ -2,7 +2,7 @@ import type { Assumed } from '../assumed/index.ts';
 import type { SeasonsId } from '../records/index.ts';
 import { defaultNormals, normalOfDay } from './normals.ts';
 import { SEASONS } from './seasons.ts';
-import { completeWeather, type KnownDay, type Site } from './weather.ts';
+import { completeWeather, isWarmthKnown, type KnownDay, type Site, type WarmthKnown } from './weather.ts';
 
 /** How the days that were noted lie to what is usual for the site. */
 export interface UsualCheck {
@@ -19,7 +19,7 @@ const LEAST_DAYS = 14;
 /**
  * How far the noted days of a site lie from its usual months, and which kind of seasons would fit them better.
  *
- * @param known in any order; of two notes of one day the later in the list counts; forecasts are left out
+ * @param known in any order; of two notes of one day the later in the list counts; forecasts, and days with a temperature missing, are left out
  * @returns nothing below two weeks of days
  * @see docs/model.md, 6. Weather
  */
@@ -28,7 +28,9 @@ export function checkUsual(
   site: Site,
   assumed: Pick<Assumed, 'warmerByDay' | 'warmerByNight'>,
 ): UsualCheck | undefined {
-  const noted = [...new Map(known.filter((each) => !each.leadDays).map((each) => [each.day, each])).values()];
+  const noted = [
+    ...new Map(known.filter((each) => !each.leadDays).map((each) => [each.day, each])).values(),
+  ].filter(isWarmthKnown);
   if (noted.length < LEAST_DAYS) return undefined;
   const plain = { ...assumed, usualEto: 1 };
   const drawn = (given: (each: KnownDay) => readonly KnownDay[]) =>
@@ -42,7 +44,7 @@ export function checkUsual(
   };
 }
 
-function nearestSeasons(noted: readonly KnownDay[], latitudeDegrees: number): SeasonsId {
+function nearestSeasons(noted: readonly WarmthKnown[], latitudeDegrees: number): SeasonsId {
   const misses = SEASONS.map(({ id }) => {
     const normals = defaultNormals(latitudeDegrees, id);
     const miss = noted.reduce((sum, { day, minCelsius, maxCelsius }) => {

@@ -48,6 +48,13 @@ describe('rows of a weather table', () => {
     expect(day?.rainMillimetres).toBeCloseTo(12.7, 9);
   });
 
+  it('say as much as is known: a gauge no degrees, a dash nothing', () => {
+    const read = (...cells: Parameters<typeof row>) => readWeatherTable([row(...cells)], metric).days;
+    expect(read('2026-07-16', '', '', '12')).toEqual([{ day: '2026-07-16', rainMillimetres: 12 }]);
+    expect(read('2026-07-16', '-', '19', '')).toEqual([{ day: '2026-07-16', maxCelsius: 19 }]);
+    expect(read('2026-07-16', '4', 'n/a', '')).toEqual([{ day: '2026-07-16', minCelsius: 4 }]);
+  });
+
   it('may have decimal commas and no rain', () => {
     const [day] = readWeatherTable([row('2026-07-16', '9,5', '19,25', '')], metric).days;
     expect(day).toEqual({ day: '2026-07-16', minCelsius: 9.5, maxCelsius: 19.25 });
@@ -59,8 +66,9 @@ describe('rows of a weather table', () => {
   });
 
   it.each([
-    [row('2026-07-16', '', '19'), /missing or not a number/],
-    [row('2026-07-16', 'cold', '19'), /missing or not a number/],
+    [row('2026-07-16', '', '', ''), /nothing but its date/],
+    [row('2026-07-16', 'cold', '19'), /not a number/],
+    [row('2026-07-16', '', '86'), /is the unit right/],
     [row('2026-07-16', '20', '19'), /coldest is warmer/],
     [row('2026-07-16', '50', '86'), /is the unit right/],
     [row('2026-07-16', '9', '19', '900'), /rain no day has/],

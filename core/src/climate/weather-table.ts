@@ -2,7 +2,7 @@ import { toSi } from '../units/index.ts';
 import type { Day } from '../calendar/index.ts';
 import { guessDateOrder, readDate, type DateOrder } from '../csv/index.ts';
 
-/** Which column of a table holds what. All but date and temperatures are optional. Dates may be written in three orders. */
+/** Which column of a table holds what; one that is not there is '' or left out. Dates may be written in three orders. */
 export interface ColumnMapping {
   readonly date: string;
   readonly dateOrder: DateOrder;
@@ -23,8 +23,8 @@ export const WIND_UNITS = { 'm/s': 1, 'km/h': 1 / 3.6, mph: 0.44704, knots: 0.51
 
 export interface WeatherRow {
   readonly day: Day;
-  readonly minCelsius: number;
-  readonly maxCelsius: number;
+  readonly minCelsius?: number;
+  readonly maxCelsius?: number;
   readonly rainMillimetres?: number;
   readonly humidityPercent?: number;
   readonly windMetresPerSecond?: number;
@@ -79,16 +79,34 @@ function readRow(
 ): WeatherRow | { readonly reason: string } {
   const day = readDate(raw[mapping.date] ?? '', mapping.dateOrder);
   if (day === undefined) return { reason: `"${raw[mapping.date] ?? ''}" is not a date` };
-  const min = readNumber(raw[mapping.min]);
-  const max = readNumber(raw[mapping.max]);
-  if (min === undefined || max === undefined) return { reason: 'a temperature is missing or not a number' };
-  const minCelsius = toSi(min, mapping.temperature);
-  const maxCelsius = toSi(max, mapping.temperature);
-  if (minCelsius < -40 || maxCelsius > 55)
-    return { reason: 'a temperature no garden has; is the unit right?' };
-  if (minCelsius > maxCelsius) return { reason: 'the coldest is warmer than the warmest' };
+  const warmth = readWarmth(raw, mapping);
+  if ('reason' in warmth) return warmth;
   const more = readMore(raw, mapping);
-  return 'reason' in more ? more : { day, minCelsius, maxCelsius, ...more };
+  if ('reason' in more) return more;
+  const row = { day, ...warmth, ...more };
+  return Object.keys(row).length === 1 ? { reason: 'nothing but its date' } : row;
+}
+
+/** The temperatures, as far as there are any: a dash is none. */
+function readWarmth(
+  raw: Readonly<Record<string, string>>,
+  mapping: ColumnMapping,
+): Pick<WeatherRow, 'minCelsius' | 'maxCelsius'> | { readonly reason: string } {
+  const [min, max] = [mapping.min, mapping.max].map((column) => {
+    const text = (raw[column] ?? '').trim();
+    return /^(?:[-–—.]*|n\/?a)$/i.test(text) ? undefined : (readNumber(text) ?? NaN);
+  });
+  if (Number.isNaN(min) || Number.isNaN(max)) return { reason: 'a temperature is not a number' };
+  const minCelsius = min === undefined ? undefined : toSi(min, mapping.temperature);
+  const maxCelsius = max === undefined ? undefined : toSi(max, mapping.temperature);
+  const low = minCelsius ?? maxCelsius ?? 0;
+  const high = maxCelsius ?? low;
+  if (low < -40 || high > 55) return { reason: 'a temperature no garden has; is the unit right?' };
+  if (low > high) return { reason: 'the coldest is warmer than the warmest' };
+  return {
+    ...(minCelsius === undefined ? {} : { minCelsius }),
+    ...(maxCelsius === undefined ? {} : { maxCelsius }),
+  };
 }
 
 /** The optional columns, each only where it holds a number; one that no day has refuses the row. */

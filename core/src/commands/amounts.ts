@@ -1,4 +1,5 @@
 import {
+  isAbout,
   litresIn,
   parseNumber,
   parseTime,
@@ -68,7 +69,7 @@ export function readAmounts(
     if (typeof number !== 'number') return number;
     said.litres = number * (measures[at]?.litres ?? 0);
     said.measure = at;
-    words.push(own[0].trim());
+    words.push(`${aboutBefore(rest, own.index)}${own[0].trim()}`);
     rest = cut(rest, own.index, own[0].length);
   }
   const whole = rest;
@@ -101,7 +102,7 @@ export function readAmounts(
     if (FRUITS.test(word)) said.count = Math.round(number);
     else if (unit && quantity === 'mass') said.kilograms = (said.kilograms ?? 0) + toSi(number, unit);
     else if (unit) said.litres = (said.litres ?? 0) + toSi(number, unit);
-    words.push(amount.trim());
+    words.push(`${aboutBefore(whole, match.index)}${amount.trim()}`);
     rest = rest.replace(amount, ' ');
   }
   return { ...said, rest, ...(words.length > 0 ? { asEntered: words.join(' + ').slice(0, 60) } : {}) };
@@ -162,6 +163,9 @@ export function readTime(
     rest: elsewhere ? cut(rest, elsewhere.index, elsewhere[0].length) : rest,
   };
 }
+
+/** "about ", where it was said of the amount behind it. */
+const aboutBefore = (text: string, index: number) => (isAbout(text.slice(0, index)) ? 'about ' : '');
 
 const cut = (text: string, from: number, length: number) =>
   `${text.slice(0, from)} ${text.slice(from + length)}`;

@@ -33,6 +33,42 @@ describe('several deeds in one line', () => {
   });
 });
 
+describe('a garden of one bag', () => {
+  const one = { bags: [bag('7', 'Slipway')] };
+
+  it('needs no name for it, in several deeds either', () => {
+    expect(short('felt dry, watered 1 can', one)).toEqual([
+      ['check', '7', { method: 'finger', grade: 2 }],
+      ['watering', '7', 9],
+    ]);
+    expect(short('picked 450 g, watered 2 L', one)).toEqual([
+      ['picking', '7', 0.45, undefined],
+      ['watering', '7', 2],
+    ]);
+    // two of one deed are one
+    expect(short('picked 450 g and 3 tomatoes', one)).toEqual([['picking', '7', 0.45, 3]]);
+    expect(short('watered 1 can and 2 L', one)).toEqual([['watering', '7', 11]]);
+  });
+
+  it('a count stands before what is said of it', () => {
+    expect(short('picked 6, two split, rest fine', one)).toEqual([['picking', '7', undefined, 6]]);
+    expect(done('picked 6, two split', one)[0]).toMatchObject({ note: 'two split' });
+    expect(read('picked 450 g from 9', one)).toMatchObject({ kind: 'unfinished' });
+  });
+});
+
+describe('an amount that is not exact', () => {
+  it.each([
+    ['picked about 450 g from 7', 'about 450 g'],
+    ['picked roughly a pound from 7', 'about 1 pound'],
+    ['watered 7 ~ 2 L', 'about 2 l'],
+    ['watered 7 about 1 can', 'about 1 can'],
+    ['watered 7 1 can about noon', '1 can'],
+  ])('%s', (line, asEntered) => {
+    expect(done(line)[0]).toMatchObject({ asEntered });
+  });
+});
+
 describe('words that look like a bag or a name', () => {
   it('a number in words is a bag only where it stands for one', () => {
     const one = { bags: [bag('1', 'Terrace'), bag('4', 'Terrace')] };

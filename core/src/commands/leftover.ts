@@ -10,9 +10,13 @@ export const strangeIn = (left: string) =>
 const WHERE =
   /\b(?:from|at|in|on|into|onto|off|of|to|bag|pot|number|nr)(?: (?:the|my|a|bag|pot|number|nr))* ([^\s,;]+)/gu;
 
-/** Whether a text names a place or a bag, that is none: by a word behind "from" and the like, or by a number. */
-export const isNamedIn = (left: string) =>
-  strangeIn(left).some((word) => /\d/.test(word)) ||
+/**
+ * Whether a text names a place or a bag, that is none: by a word behind "from" and the like, or by a number that was written as one.
+ *
+ * @param said the text as it was before words were made figures
+ */
+export const isNamedIn = (left: string, said: string) =>
+  strangeIn(left).some((word) => /\d/.test(word) && said.includes(word)) ||
   [...left.matchAll(WHERE)].some(([, word = '']) => !FILLERS.has(word));
 
 export function noBag(left: string, bags: readonly NamedBag[]): string {

@@ -64,7 +64,12 @@ export function bareCount(
 ): { readonly count: number | undefined; readonly rest: string } {
   const { count, kilograms, rest } = amounts;
   if (count !== undefined || kilograms !== undefined) return { count, rest };
-  const first = /^\s*(\d{1,4})(?= +(?:from|at|off|of|in|on|out)\b)/.exec(rest);
+  // where there is but one bag, "6, two split" is six as well
+  const [alone] = bags;
+  const isAlone = bags.length === 1 && rest.trim().split(/[\s,;]/)[0] !== alone?.label;
+  const first =
+    /^\s*(\d{1,4})(?= +(?:from|at|off|of|in|on|out)\b)/.exec(rest) ??
+    (isAlone ? /^\s*(\d{1,4})(?=\s*[,;])/.exec(rest) : null);
   if (first) return { count: Number(first[1]), rest: rest.slice(first[0].length) };
   const known = new Set(bags.map(({ label }) => label.toLowerCase()));
   const numbers = [...rest.matchAll(/(?<![\p{L}\d])\d{1,4}(?![\p{L}\d])/gu)];

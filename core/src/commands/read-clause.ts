@@ -7,6 +7,7 @@ import { isNamedIn, leftover, noBag, strangeIn, without } from './leftover.ts';
 import { readNote } from './note.ts';
 import { bareCount, readPicking } from './picking.ts';
 import { TOGETHER, UNMEASURED, VERBS, type SaidKind } from './words.ts';
+import { isRain, isWeather, readWeather } from './weather.ts';
 import { readWhen } from './when.ts';
 import { readBags, type NamedBag } from './which-bags.ts';
 
@@ -23,8 +24,10 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   )[0];
   const kind =
     verb?.kind === 'watering' && FEED_NOUN.test(small) ? 'feed' : (verb?.kind ?? impliedKind(small, context));
-  if (kind === undefined) return { kind: 'other' };
   const said = verb ? without(small, verb.word) : small;
+  if (kind === undefined ? isWeather(small) : kind === 'picking' && isRain(small))
+    return readWeather(said, text, context);
+  if (kind === undefined) return { kind: 'other' };
   if (kind === 'note') return readNote(text, verb?.word ?? '', context);
   // what does not come apart is not taken for one of the two, with the other as its note
   if (DEEDS.filter((deed) => deed.test(small)).length > 1)
@@ -47,7 +50,7 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   const named = readBags(found?.rest ?? rest, context.bags, said);
   const left = named.rest;
   // where there is but one, nobody calls it by its name
-  const isOnlyOne = context.bags.all.length === 1 && !isNamedIn(left);
+  const isOnlyOne = context.bags.all.length === 1 && !isNamedIn(left, said);
   const bags = named.bags.length === 0 && isOnlyOne ? context.bags.all : named.bags;
   if (bags.length === 0) return unfinished(noBag(left, context.bags.all));
   const over = leftover(left, text);

@@ -1,6 +1,8 @@
+import { dayOf } from '../calendar/index.ts';
 import type { Command, CommandContext, CommandReading } from './command.ts';
 import { readClause } from './read-clause.ts';
 import { VERBS, WEEKDAYS } from './words.ts';
+import { isWeather } from './weather.ts';
 import { readWhen } from './when.ts';
 
 /**
@@ -20,8 +22,10 @@ import { readWhen } from './when.ts';
 export function readCommand(line: string, context: CommandContext): CommandReading {
   const { text, who } = withoutWho(line.trim().replace(/\s+/g, ' '), context);
   const whole = readClause(text, context);
-  const several =
-    context.bags.all.length > 1 ? readSeveral(text, context, whole.kind !== 'command') : undefined;
+  // "tomorrow high 33, low 19" is one day's
+  const isOneDay =
+    whole.kind === 'command' && whole.commands[0].kind === 'weather' && whole.commands[0].note === undefined;
+  const several = !isOneDay ? readSeveral(text, context, whole.kind !== 'command') : undefined;
   const reading: CommandReading = several ? { kind: 'command', commands: several } : whole;
   if (who === undefined || reading.kind !== 'command') return reading;
   const [first, ...others] = reading.commands;
@@ -82,7 +86,8 @@ function readSeveral(
   const readPart = (from: number, to: number, here: string): Command | undefined => {
     const part = text.slice(starts[from], ends[to]);
     const own = verbIn(part);
-    const verb = own === undefined ? verbIn(text.slice(0, starts[from])) : undefined;
+    const verb =
+      own === undefined && !isWeather(part.toLowerCase()) ? verbIn(text.slice(0, starts[from])) : undefined;
     const whole = readClause(verb === undefined ? part : `${verb} ${part}`, context);
     const isThere = whole.kind === 'command' || own === undefined || here === '';
     const reading = isThere ? whole : readClause(`${part} on ${here}`, context);
@@ -113,9 +118,15 @@ function readSeveral(
   );
   const isOfEach =
     !isSaid || [first, ...others].filter(({ drafts }) => drafts[0]?.at !== context.now).length > 1;
-  const moved = (command: Command): Command =>
-    isOfEach ? command : { ...command, drafts: command.drafts.map((draft) => ({ ...draft, at })) };
-  return [moved(first), ...others.map(moved)];
+  const today = dayOf(context.now);
+  const isDaySaid = [first, ...others].some((command) => (weatherDay(command) ?? today) !== today);
+  const moved = (command: Command): Command => ({
+    ...command,
+    drafts: command.drafts.map((draft) =>
+      draft.kind !== 'weather' ? { ...draft, at } : isDaySaid ? draft : { ...draft, day: dayOf(at) },
+    ),
+  });
+  return isOfEach ? [first, ...others] : [moved(first), ...others.map(moved)];
 }
 
 /** A deed, and whether its words begin and end with a bag: "3 and 4 dry", "450 g from 7". */
@@ -140,7 +151,13 @@ function formOf(part: string, { bags }: CommandContext): string {
 const alikeIn = (way: readonly Said[]) => way.filter(({ form }, i) => form === way[i - 1]?.form).length;
 
 const areApart = (one: Command, other: Command) =>
-  one.kind !== other.kind || !one.bags.some((bag) => other.bags.includes(bag));
+  one.kind !== other.kind ||
+  // "low 4 and high 21" are of one day
+  (one.kind === 'weather'
+    ? weatherDay(one) !== weatherDay(other)
+    : !one.bags.some((bag) => other.bags.includes(bag)));
+
+const weatherDay = ({ drafts: [draft] }: Command) => (draft?.kind === 'weather' ? draft.day : undefined);
 
 /** The last word of a text that says what was done. */
 function verbIn(text: string, kind?: (typeof VERBS)[number]['kind']): string | undefined {

@@ -7,7 +7,8 @@ export const VERBS = [
   { kind: 'note', pattern: /^(note[ds]?|remark|wrote|saw)$/ },
 ] as const;
 
-export type SaidKind = (typeof VERBS)[number]['kind'];
+/** The weather needs no verb. */
+export type SaidKind = (typeof VERBS)[number]['kind'] | 'weather';
 
 /** Words that carry nothing. */
 export const FILLERS: ReadonlySet<string> = new Set([

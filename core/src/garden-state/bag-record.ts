@@ -13,7 +13,7 @@ import type { Occupant } from '../plants/index.ts';
 import { findProduct } from '../products/index.ts';
 import { entriesAt, type Entry, type EntryOf, type Garden } from '../records/index.ts';
 import type { PathPoint } from '../water/index.ts';
-import { knownWeather } from './bag-state.ts';
+import { knownWeather } from './known-weather.ts';
 import type { BagView } from './bag-view.ts';
 
 type Readings = Partial<Record<FactorId, FactorReading>>;
@@ -90,7 +90,11 @@ function weatherFactors({ bag, live, on }: RecordQuestion, occupant: Occupant | 
   const wants = (occupant?.crop.nightCelsius.value ?? 10) - assumed.coldNightMargin;
   const covered = coveredNights(live, bag.container.id);
   const cold = days
-    .map((d) => ({ ...d, night: d.minCelsius + gain + (covered(d.day) ? assumed.coldCoverGain : 0) }))
+    .flatMap(({ day, minCelsius }) =>
+      minCelsius === undefined
+        ? []
+        : [{ day, night: minCelsius + gain + (covered(day) ? assumed.coldCoverGain : 0) }],
+    )
     .filter(({ night }) => night < wants);
   const coldest = cold.reduce((min, { night }) => Math.min(min, night), Infinity);
   readings['cold-nights'] =
@@ -102,15 +106,16 @@ function weatherFactors({ bag, live, on }: RecordQuestion, occupant: Occupant | 
           celsius: coldest,
           on: cold.at(-1)?.day,
         };
-  const hot = days.filter((d) => d.maxCelsius >= assumed.hotCelsius);
-  const hottest = hot.reduce((max, d) => Math.max(max, d.maxCelsius), -Infinity);
+  const hot = days.filter((d) => (d.maxCelsius ?? -Infinity) >= assumed.hotCelsius);
+  const hottest = hot.reduce((max, d) => Math.max(max, d.maxCelsius ?? max), -Infinity);
   readings['hot-days'] =
     hot.length === 0
       ? { value: 0, count: 0 }
       : { value: share(hot.length / 3), count: hot.length, celsius: hottest, on: hot.at(-1)?.day };
   const late = days.filter((d) => d.day > addDays(on, -10));
   const mild = late.filter(
-    (d) => d.minCelsius >= 10 && ((d.rainMillimetres ?? 0) > 1 || (d.humidityPercent ?? 0) >= 85),
+    (d) =>
+      (d.minCelsius ?? -Infinity) >= 10 && ((d.rainMillimetres ?? 0) > 1 || (d.humidityPercent ?? 0) >= 85),
   );
   const knowsRain = late.some((d) => d.rainMillimetres !== undefined || d.humidityPercent !== undefined);
   if (knowsRain)
@@ -118,7 +123,7 @@ function weatherFactors({ bag, live, on }: RecordQuestion, occupant: Occupant | 
       value: share(mild.length / 3) * (isOpen ? 1 : 0.3),
       count: mild.length,
     };
-  const dry = late.filter((d) => d.maxCelsius >= 26 && (d.rainMillimetres ?? 0) < 0.5);
+  const dry = late.filter((d) => (d.maxCelsius ?? -Infinity) >= 26 && (d.rainMillimetres ?? 0) < 0.5);
   readings['dry-heat'] = { value: share(dry.length / 4), count: dry.length };
   return readings;
 }

@@ -1,8 +1,7 @@
 import { addDays, dayOf, daysBetween, momentAt, roundsAfter } from '../calendar/index.ts';
-import { completeWeather, defaultNormals, type KnownDay, type Site } from '../climate/index.ts';
+import { completeWeather, defaultNormals, type Site } from '../climate/index.ts';
 import {
   entriesAt,
-  entriesOfKind,
   liveEntries,
   type Entry,
   type Container,
@@ -26,6 +25,7 @@ import {
 } from '../water/index.ts';
 import { atLevel, propertiesOf, waterBagOf, type BagProperties } from './properties.ts';
 import { FilterMemory } from './filter-memory.ts';
+import { knownWeather } from './known-weather.ts';
 import { levelOf, sizeForAge } from './growth.ts';
 import { daysSinceLastPlanting, occupantsOf } from '../plants/index.ts';
 import { learnProbe, type LearntProbe } from './probe.ts';
@@ -72,23 +72,6 @@ export function siteOf(settings: Settings): Site {
     latitudeDegrees: settings.latitudeDegrees,
     normals: settings.normals ?? defaultNormals(settings.latitudeDegrees, settings.seasonsId),
   };
-}
-
-/** The weather that was entered, oldest recorded first, so that the latest word on a day counts. */
-export function knownWeather(live: readonly Entry[]): readonly KnownDay[] {
-  return [...entriesOfKind(live, 'weather')]
-    .sort((a, b) => Date.parse(a.recordedAt) - Date.parse(b.recordedAt))
-    .map((e) => ({
-      day: e.day,
-      minCelsius: e.minCelsius,
-      maxCelsius: e.maxCelsius,
-      rainMillimetres: e.rainMillimetres,
-      humidityPercent: e.humidityPercent,
-      windMetresPerSecond: e.windMetresPerSecond,
-      sunHours: e.sunHours,
-      // what was put down before the day had come was a forecast
-      leadDays: Math.max(0, daysBetween(dayOf(e.at), e.day)),
-    }));
 }
 
 function waterEventsOf(
@@ -307,7 +290,7 @@ export function waterCase(
       hoursSinceSeen: seenAt === undefined ? 0 : (Date.parse(now) - Date.parse(seenAt)) / 3_600_000,
       isEstablishing,
     }),
-    filledDays: past.filter((day) => day.filled.temperature).length,
+    filledDays: past.filter((day) => day.filled.min && day.filled.max).length,
     spanDays: daysBetween(dayOf(from), dayOf(now)) + 1,
     daysSincePlanting,
     isEstablishing,

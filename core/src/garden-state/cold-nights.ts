@@ -1,8 +1,9 @@
 import type { Assumed } from '../assumed/index.ts';
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
 import type { Occupant } from '../plants/index.ts';
-import { entriesOfKind, type Entry, type Place } from '../records/index.ts';
+import type { Entry, Place } from '../records/index.ts';
 import { coldNightAdvice, type Hardiness } from '../season/index.ts';
+import { knownWeather } from './known-weather.ts';
 import type { BagView } from './bag-view.ts';
 import type { BagJob } from './jobs.ts';
 
@@ -32,9 +33,7 @@ export function fleeceNights(
   cover: Place['cover'],
   assumed: Assumed,
 ): FleeceNights | undefined {
-  const minOn = new Map(
-    entriesOfKind(live, 'weather').flatMap((e) => (e.day > today ? [[e.day, e.minCelsius]] : [])),
-  );
+  const minOn = new Map(knownWeather(live).flatMap((d) => (d.day > today ? [[d.day, d.minCelsius]] : [])));
   let found: FleeceNights | undefined;
   for (let day = addDays(today, 1); ; day = addDays(day, 1)) {
     const min = minOn.get(day);

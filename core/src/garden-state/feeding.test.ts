@@ -1,7 +1,7 @@
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../calendar/index.ts';
-import { completeWeather } from '../climate/index.ts';
+import { completeWeather, isWarmthKnown } from '../climate/index.ts';
 import { type Draft, type Entry, type Container, liveEntries, type Garden } from '../records/index.ts';
 import { FEEDING_PRACTICES } from '../feeding/index.ts';
 import { ELEMENTS } from '../products/index.ts';
@@ -10,6 +10,7 @@ import { gannetSlip } from '../../demo/index.ts';
 import { demandOfDay } from '../water/index.ts';
 import { bagFeeding, warmthOf } from './feeding.ts';
 import { bagWater, siteOf } from './bag-state.ts';
+import { knownWeather } from './known-weather.ts';
 import { propertiesOf, waterBagOf } from './properties.ts';
 import { occupantsOf } from '../plants/index.ts';
 
@@ -186,8 +187,8 @@ describe('plants beside the crop', () => {
 
 describe('the parts of it', () => {
   it('a day’s warmth is what was noted, else what is usual', () => {
-    const noted = live.find((e) => e.kind === 'weather');
-    if (noted?.kind !== 'weather') throw new Error('the demo has weather');
+    const noted = knownWeather(live).find(isWarmthKnown);
+    if (!noted) throw new Error('the demo has weather');
     expect(warmth(noted.day)).toBe((noted.minCelsius + noted.maxCelsius) / 2);
     expect(warmth('2026-07-20')).toBeGreaterThan(warmth('2026-01-20'));
   });

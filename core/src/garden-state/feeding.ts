@@ -1,5 +1,5 @@
 import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
-import { normalOfDay } from '../climate/index.ts';
+import { normalOfDay, temperaturesOf } from '../climate/index.ts';
 import {
   COMPANION_COVER,
   COMPANION_WEEKS_TO_FULL,
@@ -33,7 +33,8 @@ import {
 } from '../feeding/index.ts';
 import type { PlantingDates } from '../season/index.ts';
 import type { Move } from '../water/index.ts';
-import { knownWeather, siteOf } from './bag-state.ts';
+import { siteOf } from './bag-state.ts';
+import { knownWeather } from './known-weather.ts';
 import type { BagProperties } from './properties.ts';
 import { datesOf, stageDatesOf } from './stage-dates.ts';
 import { drainedBy, fedPlants, isFullDose, labelMonthsOver, sourcesOf } from './feed-sources.ts';
@@ -59,15 +60,16 @@ export interface BagFeeding {
 
 /** Mean temperature of each day, °C: as noted, otherwise as usual. One for a garden, shared by its bags. */
 export function warmthOf(live: readonly Entry[], settings: Settings): (day: Day) => number {
-  const known = new Map(knownWeather(live).map((w) => [w.day, (w.minCelsius + w.maxCelsius) / 2]));
+  const known = new Map(knownWeather(live).map((w) => [w.day, w]));
   const { normals } = siteOf(settings);
-  const usual = new Map<Day, number>();
+  const means = new Map<Day, number>();
   return (day) => {
-    const noted = known.get(day) ?? usual.get(day);
-    if (noted !== undefined) return noted;
-    const { minCelsius, maxCelsius } = normalOfDay(normals, day);
-    usual.set(day, (minCelsius + maxCelsius) / 2);
-    return (minCelsius + maxCelsius) / 2;
+    const found = means.get(day);
+    if (found !== undefined) return found;
+    const { minCelsius, maxCelsius } = temperaturesOf(known.get(day), normalOfDay(normals, day));
+    const mean = (minCelsius + maxCelsius) / 2;
+    means.set(day, mean);
+    return mean;
   };
 }
 

@@ -2,12 +2,12 @@ import { addDays, dayOf, daysBetween, type Day } from '../calendar/index.ts';
 import type { Assumed } from '../assumed/index.ts';
 import type { TrainingDue, TrainingTask } from '../care/index.ts';
 import type { StageDates } from '../feeding/index.ts';
+import { knownWeather } from './known-weather.ts';
 import { careJobs } from './care-jobs.ts';
 import { fleeceJobs, fleeceNights } from './cold-nights.ts';
 import { lastDone, supportTop, trainingJobs } from './training-jobs.ts';
 import {
   entriesAt,
-  entriesOfKind,
   type Entry,
   type Container,
   type Place,
@@ -179,7 +179,7 @@ function afterHeat(
   { hotCelsius }: Pick<Assumed, 'hotCelsius'>,
 ): Day {
   const hot = new Set(
-    entriesOfKind(live, 'weather').flatMap((e) => (e.maxCelsius >= hotCelsius ? [e.day] : [])),
+    knownWeather(live).flatMap((d) => ((d.maxCelsius ?? -Infinity) >= hotCelsius ? [d.day] : [])),
   );
   let day = from < today && hot.has(today) ? today : from;
   while (hot.has(day)) day = addDays(day, 1);

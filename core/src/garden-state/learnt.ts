@@ -1,7 +1,8 @@
 import { resolveAssumed } from '../assumed/index.ts';
 import { entriesAt, type Entry, type Garden } from '../records/index.ts';
 import { learnForecastSpread } from '../water/index.ts';
-import { knownWeather, siteOf } from './bag-state.ts';
+import { siteOf } from './bag-state.ts';
+import { knownWeather } from './known-weather.ts';
 import { learnFinger } from './finger.ts';
 import { propertiesOf, type BagProperties } from './properties.ts';
 import { learntRipening, taughtVarieties, type LearntRipening } from './ripe-days.ts';

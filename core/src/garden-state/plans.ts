@@ -3,7 +3,8 @@ import { dayOf, type Day } from '../calendar/index.ts';
 import { cropOf, habitOfPlanned, occupantsOf } from '../plants/index.ts';
 import type { Container, Entry, Garden, Place, Plan } from '../records/index.ts';
 import { frostYear, isCarriedOut, plantingWindow, timingPracticeOf } from '../season/index.ts';
-import { knownWeather, siteOf } from './bag-state.ts';
+import { siteOf } from './bag-state.ts';
+import { knownWeather } from './known-weather.ts';
 
 /**
  * The day on which a crop would go into a place when the grower has not said one: the first of its window that is still to

@@ -1,6 +1,7 @@
+import { knownWeather } from './known-weather.ts';
 import type { BagView } from './bag-view.ts';
 import { addDays, dayOf } from '../calendar/index.ts';
-import { entriesAt, entriesOfKind, type Entry, type EntryOf } from '../records/index.ts';
+import { entriesAt, type Entry, type EntryOf } from '../records/index.ts';
 import { effectiveChecks } from '../round/index.ts';
 import { adviseWatering, isDry, type WateringAdvice, type MoistureCheck } from '../water/index.ts';
 
@@ -106,6 +107,6 @@ function asCheck(check: EntryOf<'check'>['check'], share: number): MoistureCheck
 export function isBeforeColdNight(live: readonly Entry[], below: number | undefined, now: string): boolean {
   if (below === undefined) return false;
   const tomorrow = addDays(dayOf(now), 1);
-  const night = entriesOfKind(live, 'weather').findLast((e) => e.day === tomorrow);
-  return night !== undefined && night.minCelsius < below;
+  const night = knownWeather(live).find(({ day }) => day === tomorrow);
+  return (night?.minCelsius ?? Infinity) < below;
 }

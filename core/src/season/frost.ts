@@ -92,9 +92,10 @@ function frostsOf(
   const first: number[] = [];
   let years = 0;
   for (const [start, days] of byYear) {
-    if (new Set(days.map((d) => d.day)).size < 330) continue;
+    const nights = days.filter((d) => d.minCelsius !== undefined);
+    if (new Set(nights.map((d) => d.day)).size < 330) continue;
     years += 1;
-    const frosts = days.filter((d) => d.minCelsius <= 0).map((d) => daysBetween(start, d.day));
+    const frosts = nights.filter((d) => (d.minCelsius ?? 1) <= 0).map((d) => daysBetween(start, d.day));
     const spring = frosts.filter((d) => d < MIDSUMMER);
     const autumn = frosts.filter((d) => d >= MIDSUMMER);
     if (spring.length > 0) last.push(Math.max(...spring));

@@ -179,7 +179,10 @@ function coldNightsOf(
   const place = garden.places.find((p) => p.id === row.units[0]?.placeId);
   if (place?.cover === 'heated') return [];
   return weather.flatMap(({ day, minCelsius }) =>
-    day >= plantedOn && day <= addDays(plantedOn, TELLS.coldDays) && minCelsius < COLD_CELSIUS
+    minCelsius !== undefined &&
+    day >= plantedOn &&
+    day <= addDays(plantedOn, TELLS.coldDays) &&
+    minCelsius < COLD_CELSIUS
       ? [minCelsius]
       : [],
   );

@@ -64,8 +64,12 @@ const WHOLE = inWords(`(?:an? )?(${WHOLES})${WORD_ENDS}(?: of(?: an?)? (?=\\S))?
 const ONE_OF = inWords(String.raw`an? (?!few|lot|little|bit)(?=\p{L})`);
 
 /** "about 2 kg": it is no less a number for it. */
-const ABOUT =
-  /^(?:(?:about|around|roughly|approx(?:imately)?\.?|circa|ca\.?|c\.|nearly|almost|maybe|perhaps|just (?:under|over))\s+|[~≈]\s*)(?=\S)/iu;
+const ABOUT_WORDS = String.raw`(?:(?:about|around|roughly|approx(?:imately)?\.?|circa|ca\.?|c\.|nearly|almost|maybe|perhaps|just (?:under|over))\s+|[~≈]\s*)`;
+const ABOUT = new RegExp(String.raw`^${ABOUT_WORDS}(?=\S)`, 'iu');
+const ENDS_WITH_ABOUT = new RegExp(String.raw`(?:^|[\s,;])${ABOUT_WORDS}$`, 'iu');
+
+/** Whether what stands before an amount says that it is not exact. */
+export const isAbout = (before: string): boolean => ENDS_WITH_ABOUT.test(before);
 
 /** What was typed without a word that says that it is not exact. */
 export const withoutAbout = (text: string): string => text.trim().replace(ABOUT, '');

@@ -2,15 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { chanceFrom, CLIMATES, hiddenWeather } from '../../hidden/index.ts';
 import { ASSUMPTIONS, DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { addDays } from '../calendar/index.ts';
-import { completeWeather, defaultNormals, type KnownDay } from '../climate/index.ts';
+import { completeWeather, defaultNormals, type WarmthKnown } from '../climate/index.ts';
 import { learnForecastSpread } from './forecast-spread.ts';
 
 const SITE = { latitudeDegrees: 51, normals: defaultNormals(51) };
-const learn = (known: readonly KnownDay[]) => learnForecastSpread(known, SITE, DEFAULT_ASSUMED);
+const learn = (known: readonly WarmthKnown[]) => learnForecastSpread(known, SITE, DEFAULT_ASSUMED);
 const { demandSpread, filledDemandSpread } = DEFAULT_ASSUMED;
 
 /** Days as usual, but for so many degrees between night and day more or less. */
-const usual = (count: number, first = '2026-06-01', wider: (i: number) => number = () => 0): KnownDay[] =>
+const usual = (count: number, first = '2026-06-01', wider: (i: number) => number = () => 0): WarmthKnown[] =>
   completeWeather([], SITE, first, addDays(first, count - 1), DEFAULT_ASSUMED).map((d, i) => ({
     day: d.day,
     minCelsius: d.minCelsius - wider(i) / 2,
@@ -18,7 +18,7 @@ const usual = (count: number, first = '2026-06-01', wider: (i: number) => number
   }));
 
 /** Whether what came of three days lies within so many of their units of what was expected. */
-function isWithin(days: readonly KnownDay[], sd: number): boolean {
+function isWithin(days: readonly WarmthKnown[], sd: number): boolean {
   const first = days[0]?.day ?? '';
   const came = completeWeather(days, SITE, first, addDays(first, 2), DEFAULT_ASSUMED);
   const expected = completeWeather([], SITE, first, addDays(first, 2), DEFAULT_ASSUMED);

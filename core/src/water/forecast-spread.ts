@@ -1,6 +1,12 @@
 import { ASSUMPTIONS, type Assumed } from '../assumed/index.ts';
 import { addDays, dayOfYear, type Day } from '../calendar/index.ts';
-import { completeWeather, type KnownDay, type Site, type WeatherDay } from '../climate/index.ts';
+import {
+  completeWeather,
+  isWarmthKnown,
+  type KnownDay,
+  type Site,
+  type WeatherDay,
+} from '../climate/index.ts';
 import { shrunkMean } from '../statistics/index.ts';
 import { doubtOf } from './demand.ts';
 
@@ -102,7 +108,7 @@ const sumOf = (days: readonly WeatherDay[]) => days.reduce((sum, day) => sum + d
 /** Stretches of known days without a gap, one after another. */
 function windowsOf(known: readonly KnownDay[]): readonly (readonly KnownDay[])[] {
   // a forecast says nothing of how days come out
-  const measured = known.filter(({ leadDays = 0 }) => leadDays === 0);
+  const measured = known.filter((day) => !day.leadDays && isWarmthKnown(day));
   const byDay = [...new Map(measured.map((day) => [day.day, day])).values()].sort((a, b) =>
     a.day < b.day ? -1 : 1,
   );

@@ -1,5 +1,5 @@
 import type { Assumed } from '../assumed/index.ts';
-import { daylightHours, shareOfDay, type WeatherDay } from '../climate/index.ts';
+import { daylightHours, filledShare, shareOfDay, type WeatherDay } from '../climate/index.ts';
 import { dayOf, dayOfYear, hourOf } from '../calendar/index.ts';
 import { demandOfDay, type DayDemand, type WaterBag } from './demand.ts';
 import { grownDays } from './grown-days.ts';
@@ -117,11 +117,9 @@ export function timelineOf(
 }
 
 /** What is not known of a day's weather, 0 to 1. */
-function unknownOf(
-  { filled, leadDays = 0 }: WeatherDay,
-  { forecastDays }: Pick<Assumed, 'forecastDays'>,
-): number {
-  return filled.temperature ? 1 : Math.min(1, leadDays / forecastDays);
+function unknownOf(day: WeatherDay, { forecastDays }: Pick<Assumed, 'forecastDays'>): number {
+  const filled = filledShare(day);
+  return filled + (1 - filled) * Math.min(1, (day.leadDays ?? 0) / forecastDays);
 }
 
 /** What all stretches of a day have in common. */

@@ -20,7 +20,7 @@ import { shelfCheckWords, shelvedWords } from './shelf-text.ts';
 import { parseAmount, unitsShown, type Purpose } from '@rundel/core/units';
 import type { UnitFormat } from '../store/index.ts';
 import { findProduct } from '@rundel/core/products';
-import { midSentence } from './text.ts';
+import { midSentence, shortDay } from './text.ts';
 import {
   LEAVING_WORDS,
   PICK_SIZE_WORDS,
@@ -132,7 +132,7 @@ function wordsOf(
     case 'note':
       return entry.text;
     case 'weather':
-      return `Weather: ${unitFormat.range(entry.minCelsius, entry.maxCelsius, 'temperature')}`;
+      return `Weather of ${shortDay(entry.day)}: ${weatherWords(entry, unitFormat)}`;
     case 'filled': {
       const litres = entry.layers.reduce((sum, layer) => sum + layer.litres, 0);
       const parts = [
@@ -234,4 +234,37 @@ function wateringWords(entry: EntryOf<'watering'>, unitFormat: UnitFormat): stri
     ranThrough ? (through ? ran[through] : ', ran through') : '',
     isMeasured ? '' : ', by eye',
   ].join('');
+}
+
+/** What is known of a day: "8 to 21 °C, 12 mm of rain", "down to 4 °C". */
+function weatherWords(
+  {
+    minCelsius,
+    maxCelsius,
+    rainMillimetres,
+    humidityPercent,
+    windMetresPerSecond,
+    sunHours,
+  }: EntryOf<'weather'>,
+  unitFormat: UnitFormat,
+): string {
+  const warmth = (celsius: number) => unitFormat.show(celsius, 'temperature');
+  const degrees =
+    minCelsius === undefined
+      ? maxCelsius !== undefined && `up to ${warmth(maxCelsius)}`
+      : maxCelsius === undefined
+        ? `down to ${warmth(minCelsius)}`
+        : unitFormat.range(minCelsius, maxCelsius, 'temperature');
+  const rain =
+    rainMillimetres !== undefined &&
+    (rainMillimetres === 0 ? 'no rain' : `${unitFormat.show(rainMillimetres, 'rain')} of rain`);
+  return [
+    degrees,
+    rain,
+    humidityPercent !== undefined && `humidity ${Math.round(humidityPercent)} %`,
+    windMetresPerSecond !== undefined && `wind ${windMetresPerSecond.toFixed(1)} m/s`,
+    sunHours !== undefined && `${sunHours.toFixed(1)} h of sun`,
+  ]
+    .filter(Boolean)
+    .join(', ');
 }

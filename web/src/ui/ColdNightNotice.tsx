@@ -21,8 +21,8 @@ export function ColdNightNotice({
   const { clock, live } = useGarden();
   const unitFormat = useUnitFormat();
   const tomorrow = addDays(dayOf(clock.now()), 1);
-  const night = knownWeather(live).findLast((d) => d.day === tomorrow);
-  if (!night) return null;
+  const { minCelsius } = knownWeather(live).find((d) => d.day === tomorrow) ?? {};
+  if (minCelsius === undefined) return null;
   const said = new Map<string, { text: string; labels: Set<string> }>();
   for (const bag of bags) {
     const mine = isPlanted
@@ -32,14 +32,14 @@ export function ColdNightNotice({
       : crops.map((crop) => [crop, 'not-planted'] as const);
     for (const [crop, stands] of mine) {
       const word = coldNightAdvice(
-        night.minCelsius,
+        minCelsius,
         crop,
         bag.place?.cover ?? 'open',
         stands,
         bag.properties.assumed,
       );
       if (!word) continue;
-      const cold = `${unitFormat.show(night.minCelsius, 'temperature')} is expected`;
+      const cold = `${unitFormat.show(minCelsius, 'temperature')} is expected`;
       const text =
         word.kind === 'not-tonight'
           ? `Not tonight: ${cold}, and ${crop.name.toLowerCase()} wants ${unitFormat.show(word.limitCelsius, 'temperature')} or more outdoors.`

@@ -1,6 +1,6 @@
 import type { Assumed } from '../../assumed/index.ts';
 import { addDays, type Day } from '../../calendar/index.ts';
-import type { KnownDay } from '../../climate/index.ts';
+import { isWarmthKnown, type KnownDay } from '../../climate/index.ts';
 import type { AlertKind, Place } from '../../records/index.ts';
 import { heatWaves } from '../../season/index.ts';
 
@@ -84,20 +84,25 @@ export function weatherAlerts(
     found.push({ kind, placeId: place.id, from: first[0], to: last[0], value, threshold: limit(kind) });
   };
   // the night into today is over
-  const nights = ahead.filter((d) => d.day > today).map((d) => [d.day, d.minCelsius + gain] as const);
+  const nights = ahead.flatMap(({ day, minCelsius }) =>
+    day > today && minCelsius !== undefined ? [[day, minCelsius + gain] as const] : [],
+  );
   if (place.cover !== 'heated') {
     const frosts = nights.filter(([, min]) => min <= limit('frost'));
     span('frost', frosts, Math.min);
     const cold = nights.filter(([, min]) => min < limit('cold') && min > limit('frost'));
     span('cold', cold, Math.min);
   }
-  const hot = ahead.filter((d) => d.maxCelsius >= limit('hot')).map((d) => [d.day, d.maxCelsius] as const);
+  const hot = ahead.flatMap(({ day, maxCelsius }) =>
+    maxCelsius !== undefined && maxCelsius >= limit('hot') ? [[day, maxCelsius] as const] : [],
+  );
   const waves = heatWaves(ahead, { hotCelsius: limit('heat-wave') });
   for (const { from, to, maxCelsius } of waves)
     span('heat-wave', [[from, maxCelsius] as const, [to, maxCelsius] as const], Math.max);
   const alone = hot.filter(([day]) => !isOn('heat-wave') || !waves.some((w) => day >= w.from && day <= w.to));
   span('hot', alone, Math.max);
   const swings = ahead
+    .filter(isWarmthKnown)
     .map((d) => [d.day, d.maxCelsius - d.minCelsius - gain] as const)
     .filter(([, swing]) => swing >= limit('swing'));
   span('swing', swings, Math.max);

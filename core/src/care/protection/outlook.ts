@@ -48,18 +48,26 @@ export function fruitOutlooks(
   { hotCelsius }: Pick<Assumed, 'hotCelsius'>,
 ): readonly FruitOutlook[] {
   const ahead = days.filter((d) => d.day >= today && d.day <= addDays(today, DAYS_AHEAD));
-  const hot = ahead.filter((d) => d.maxCelsius >= hotCelsius);
-  const cold = ahead.filter((d) => d.day > today && d.minCelsius + bag.gainCelsius < SET_CELSIUS - 2);
+  const hot = ahead.flatMap(({ day, maxCelsius: celsius }) =>
+    celsius !== undefined && celsius >= hotCelsius ? [{ day, celsius }] : [],
+  );
+  const cold = ahead.flatMap(({ day, minCelsius }) => {
+    const celsius = (minCelsius ?? Infinity) + bag.gainCelsius;
+    return day > today && celsius < SET_CELSIUS - 2 ? [{ day, celsius }] : [];
+  });
   const outlooks: FruitOutlook[] = [];
-  const span = (of: readonly KnownDay[]) => ({ from: of[0]?.day ?? today, to: of.at(-1)?.day ?? today });
+  const span = (of: readonly { readonly day: Day }[]) => ({
+    from: of[0]?.day ?? today,
+    to: of.at(-1)?.day ?? today,
+  });
   const setsByPollen = bag.cropId !== 'cucumber';
   if (bag.isFlowering && setsByPollen && hot.length > 0)
-    outlooks.push({ kind: 'drop-heat', ...span(hot), celsius: Math.max(...hot.map((d) => d.maxCelsius)) });
+    outlooks.push({ kind: 'drop-heat', ...span(hot), celsius: Math.max(...hot.map((d) => d.celsius)) });
   if (bag.isFlowering && setsByPollen && cold.length > 0)
     outlooks.push({
       kind: 'drop-cold',
       ...span(cold),
-      celsius: Math.min(...cold.map((d) => d.minCelsius + bag.gainCelsius)),
+      celsius: Math.min(...cold.map((d) => d.celsius)),
     });
   if (bag.hasFruit && setsByPollen && bag.dryOuts >= RISKY_DRY_OUTS)
     outlooks.push({ kind: 'end-rot', dryOuts: bag.dryOuts });
@@ -69,7 +77,7 @@ export function fruitOutlooks(
       kind: 'scald',
       leavesOffOn,
       from: hot[0].day,
-      celsius: Math.max(...hot.map((d) => d.maxCelsius)),
+      celsius: Math.max(...hot.map((d) => d.celsius)),
     });
   return outlooks;
 }

@@ -47,6 +47,12 @@ describe('warnings of weather', () => {
       {},
       ['heat-wave 11-13 35'],
     ],
+    [
+      'by the half of a day that is known',
+      ahead([1, 15, { maxCelsius: undefined }], [3, 33, { minCelsius: undefined }]),
+      {},
+      ['frost 11-11 1', 'hot 12-12 33'],
+    ],
     ['wind in the open', ahead([12, 20, { windMetresPerSecond: 14 }]), {}, ['wind 11-11 14']],
     ['and none under glass', ahead([12, 20, { windMetresPerSecond: 14 }]), { cover: 'glass' }, []],
   ])('%s', (_, days, place, expected) => {

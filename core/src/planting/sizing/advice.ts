@@ -122,7 +122,7 @@ export function hotDay(bag: Omit<WaterBag, 'plants'>, plants: readonly Plant[], 
       etoMillimetres: assumed.hotDay,
       coverMillimetres: assumed.hotDay * assumed.sunOnHotDay,
       by: 'hargreaves',
-      filled: { temperature: false, rain: false },
+      filled: { min: false, max: false, rain: false },
     },
     assumed,
   );

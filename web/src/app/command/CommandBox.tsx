@@ -8,7 +8,7 @@ import { told, useBags, useGarden, useUnitFormat, type Bag } from '../../store/i
 import { bagsWords } from '../../text/bag-text.ts';
 import { entryWords } from '../../text/entry-text.ts';
 import { momentProblem } from '../../text/moment-problem.ts';
-import { whenWords } from '../../text/text.ts';
+import { shortDay, whenWords } from '../../text/text.ts';
 import { pickingDoubt } from '../../ui/entries/picking-doubt.ts';
 import { useOnce } from '../../ui/once.ts';
 import { Remark } from '../../ui/Remark.tsx';
@@ -271,8 +271,10 @@ const bagsMeant = (named: Command['bags'], bags: readonly Bag[]): readonly Bag[]
 
 /** What undo calls it. */
 function undoWords(said: readonly [Command, ...Command[]]): string {
-  const [{ kind, bags: of }] = said;
+  const [{ kind, bags: of, drafts }] = said;
   if (said.length > 1) return `${said.length} deeds`;
+  const [first] = drafts;
+  if (first?.kind === 'weather') return `weather of ${shortDay(first.day)}`;
   return `${kind} ${of.length === 1 ? `at ${of[0]?.label ?? ''}` : `at ${of.length} bags`}`;
 }
 

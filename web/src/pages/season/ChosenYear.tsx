@@ -2,7 +2,7 @@ import { resolveAssumed } from '@rundel/core/assumed';
 import { Box, Button, Typography } from '@mui/material';
 import { knownWeather, siteOf } from '@rundel/core/garden-state';
 import { addDays } from '@rundel/core/calendar';
-import { normalOfDay } from '@rundel/core/climate';
+import { normalOfDay, temperaturesOf } from '@rundel/core/climate';
 import {
   inTheWay,
   type CropYear,
@@ -90,8 +90,10 @@ function Hardening({ year }: { readonly year: CropYear }) {
     const { normals } = siteOf(garden.settings);
     const weatherOf = (day: string) => {
       const found = known.get(day);
-      const { minCelsius, maxCelsius } = found ?? normalOfDay(normals, day);
-      return { minCelsius, maxCelsius, isKnown: found !== undefined };
+      return {
+        ...temperaturesOf(found, normalOfDay(normals, day)),
+        isKnown: found?.minCelsius !== undefined,
+      };
     };
     return year.dates.harden
       ? hardeningPlan(year.dates.harden.from, year.crop, weatherOf, assumed.hardenDays)

@@ -1,4 +1,6 @@
-import { checkOf, draftOf } from '../../ui/entries/entry-form.ts';
+import { Typography } from '@mui/material';
+import { knownWeather, weatherAnew } from '@rundel/core/garden-state';
+import { checkOf } from '../../ui/entries/entry-form.ts';
 import { weatherForm } from '../../ui/entries/weather-form.ts';
 import { FormDialog, FormFields, useFields } from '../../ui/form/index.ts';
 import { shortDay } from '../../text/text.ts';
@@ -8,15 +10,15 @@ import { useGarden, useUnitFormat } from '../../store/index.ts';
 export function DayDialog({ day, onClose }: { readonly day: string; onClose(): void }) {
   const { garden, record, clock, live } = useGarden();
   const unitFormat = useUnitFormat();
-  const known = live.findLast((e) => e.kind === 'weather' && e.day === day);
-  const before = known?.kind === 'weather' ? known : undefined;
+  const { minCelsius, maxCelsius, rainMillimetres } =
+    knownWeather(live).find((known) => known.day === day) ?? {};
   const form = useFields(weatherForm.fields({ garden, unitFormat }), {
-    ...(before ? weatherForm.start(before) : {}),
+    values: { min: minCelsius, max: maxCelsius, rain: rainMillimetres },
     ...checkOf(weatherForm),
   });
   const submit = form.submit(async (values, texts) => {
-    const base = { kind: 'weather', at: clock.now(), day, source: 'typed', replaces: before?.id };
-    await record([draftOf(base, weatherForm.facts(values, texts))], `weather of ${shortDay(day)}`);
+    const said = weatherForm.facts(values, texts);
+    await record(weatherAnew(live, day, said, clock.now()), `weather of ${shortDay(day)}`);
     onClose();
   });
   return (
@@ -26,6 +28,7 @@ export function DayDialog({ day, onClose }: { readonly day: string; onClose(): v
       onSubmit={submit}
       submitLabel="Save"
     >
+      <Typography>What you do not know stays empty, and is reckoned as usual here.</Typography>
       <FormFields form={form} autoFocus />
     </FormDialog>
   );

@@ -1,12 +1,11 @@
 import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { addDays, dayOf, type Day } from '@rundel/core/calendar';
-import type { Entry, EntryOf } from '@rundel/core/records';
+import { knownWeather, weatherAnew } from '@rundel/core/garden-state';
 import { useState } from 'react';
 import { shortDay } from '../../text/text.ts';
 import { HeatNotice } from '../../ui/HeatNotice.tsx';
 import { stationForecast } from '../../store/devices.ts';
 import { told, useGarden, useUnitFormat } from '../../store/index.ts';
-import { draftOf } from '../../ui/entries/entry-form.ts';
 import { FORECAST_DAYS } from './weather-csv.ts';
 import {
   amountField,
@@ -42,25 +41,22 @@ const fieldsOf = (days: readonly Day[]): Readonly<Record<Name, Field<number | un
     ),
   );
 
-/** What does not go together in a day: one of its two temperatures, or a warmest that is colder. */
+/** What does not go together in a day: a warmest that is colder. */
 function problemsOf(values: Values): readonly FieldProblem<Name>[] {
   return Array.from({ length: FORECAST_DAYS }, (_, i): readonly FieldProblem<Name>[] => {
-    const [min, max, rain] = [values[`min ${i}`], values[`max ${i}`], values[`rain ${i}`]];
-    if (min !== undefined && max !== undefined)
-      return min > max ? [{ at: `max ${i}`, problem: 'Colder than the coldest.' }] : [];
-    if (min !== undefined) return [{ at: `max ${i}`, problem: 'The warmest too.' }];
-    if (max !== undefined || rain !== undefined) return [{ at: `min ${i}`, problem: 'The coldest too.' }];
-    return [];
+    const min = values[`min ${i}`] ?? -Infinity;
+    const max = values[`max ${i}`] ?? Infinity;
+    return min > max ? [{ at: `max ${i}`, problem: 'Colder than the coldest.' }] : [];
   }).flat();
 }
 
 /** The forecast of the days ahead, typed in one table or asked of the station; heat that is coming is named. */
 export default function DaysAhead() {
-  const { clock, live, record, remove } = useGarden();
+  const { clock, live, record } = useGarden();
   const unitFormat = useUnitFormat();
   const today = dayOf(clock.now());
   const days = Array.from({ length: FORECAST_DAYS }, (_, i) => addDays(today, i + 1));
-  const known = days.map((day) => knownOf(day, live));
+  const known = days.map((day) => knownWeather(live).find((each) => each.day === day));
   const form = useFields(fieldsOf(days), {
     values: Object.fromEntries(
       known.flatMap((entry, i) =>
@@ -78,25 +74,19 @@ export default function DaysAhead() {
   const [said, setSaid] = useState('');
   const save = form.submit(async (values: Values) => {
     const at = clock.now();
-    const rows = days.map((day, i) => ({
-      day,
-      before: known[i],
-      min: values[`min ${i}`],
-      max: values[`max ${i}`],
-      rain: values[`rain ${i}`],
-    }));
-    const drafts = rows.flatMap(({ day, before, min, max, rain }) => {
-      if (min === undefined || max === undefined) return [];
-      const isSame =
-        before?.minCelsius === min && before.maxCelsius === max && before.rainMillimetres === rain;
-      if (isSame) return [];
-      const facts = { minCelsius: min, maxCelsius: max, rainMillimetres: rain };
-      return [draftOf({ kind: 'weather', at, day, source: 'typed', replaces: before?.id }, facts)];
+    const changed = days.flatMap((day, i) => {
+      const said = {
+        minCelsius: values[`min ${i}`],
+        maxCelsius: values[`max ${i}`],
+        rainMillimetres: values[`rain ${i}`],
+      };
+      const isSame = (Object.keys(said) as (keyof typeof said)[]).every(
+        (key) => said[key] === known[i]?.[key],
+      );
+      return isSame ? [] : [weatherAnew(live, day, said, at)];
     });
-    const dropped = rows.flatMap(({ before, min }) => (before && min === undefined ? [before.id] : []));
-    if (drafts.length > 0) await record(drafts, `forecast of ${drafts.length} days`);
-    if (dropped.length > 0) await remove(dropped, `forecast of ${dropped.length} days`);
-    if (drafts.length + dropped.length === 0) setSaid('Nothing was changed.');
+    if (changed.length > 0) await record(changed.flat(), `forecast of ${changed.length} days`);
+    else setSaid('Nothing was changed.');
   });
   const ask = async () => {
     try {
@@ -121,8 +111,8 @@ export default function DaysAhead() {
     <InlineForm onSubmit={save} label="Days ahead">
       <HeatNotice />
       <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockEnd: 1 }}>
-        Checks, waterings and the time away follow it, with more doubt for every day ahead. A day may stay
-        empty.
+        Checks, waterings and the time away follow it, with more doubt for every day ahead. What you do not
+        know stays empty.
       </Typography>
       <Table size="small" sx={{ '& td, & th': { paddingInline: { xs: 0.5, sm: 1.5 }, paddingBlock: '2px' } }}>
         <TableHead>
@@ -161,9 +151,4 @@ export default function DaysAhead() {
       </Box>
     </InlineForm>
   );
-}
-
-function knownOf(day: Day, live: readonly Entry[]): EntryOf<'weather'> | undefined {
-  const found = live.findLast((e) => e.kind === 'weather' && e.day === day);
-  return found?.kind === 'weather' ? found : undefined;
 }

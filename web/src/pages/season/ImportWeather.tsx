@@ -37,8 +37,8 @@ import {
 
 const COLUMNS = [
   { key: 'date', label: 'Date is in', isOptional: false },
-  { key: 'min', label: 'Coldest is in', isOptional: false },
-  { key: 'max', label: 'Warmest is in', isOptional: false },
+  { key: 'min', label: 'Coldest is in', isOptional: true },
+  { key: 'max', label: 'Warmest is in', isOptional: true },
   { key: 'rain', label: 'Rain is in', isOptional: true },
   { key: 'humidity', label: 'Humidity is in', isOptional: true },
   { key: 'wind', label: 'Wind is in', isOptional: true },
@@ -78,7 +78,9 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
     () => reading && sortDays(reading.days, live, dayOf(clock.now())),
     [clock, live, reading],
   );
-  const toStore = sorted ? [...sorted.fresh, ...(mine === 'replace' ? sorted.different : [])] : [];
+  const toStore = sorted
+    ? [...sorted.fresh, ...sorted.more, ...(mine === 'replace' ? sorted.different : [])]
+    : [];
 
   const submit = async () => {
     if (!mapping || toStore.length === 0) return;
@@ -96,8 +98,8 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
       <DialogTitle variant="h2">Read weather from a file</DialogTitle>
       <DialogContent>
         <Typography sx={{ marginBlockEnd: 1.5 }}>
-          A CSV with a row a day: a date, the coldest, the warmest, and rain, humidity, wind and hours of
-          sunshine if there are any. The columns may be called anything.
+          A CSV with a row a day: a date, and what is known of it, the coldest, the warmest, rain, humidity,
+          wind, hours of sunshine. The columns may be called anything.
         </Typography>
         <FileButton
           accept=".csv,text/csv,text/plain"
@@ -128,7 +130,7 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
                   label={label}
                   slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
                   value={mapping[key] ?? ''}
-                  onChange={(e) => set(key, isOptional && e.target.value === '' ? undefined : e.target.value)}
+                  onChange={(e) => set(key, e.target.value)}
                 >
                   <MenuItem value="">{isOptional ? 'no column' : 'choose…'}</MenuItem>
                   {table.headings.map((heading) => (
@@ -183,13 +185,15 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
             </Box>
             {!reading || !sorted ? (
               <Typography>
-                Say which columns hold the date, the coldest and the warmest, and the rows are shown here.
+                Say which columns hold the date and the weather, and the rows are shown here.
               </Typography>
             ) : (
               <Box>
                 <Typography sx={{ fontWeight: 'fontWeightMedium' }} role="status">
                   {sorted.fresh.length} new {sorted.fresh.length === 1 ? 'day' : 'days'}, {sorted.same}{' '}
-                  already here, {sorted.different.length} here with other numbers
+                  already here,{' '}
+                  {sorted.more.length > 0 && `${sorted.more.length} of which the file knows more, `}
+                  {sorted.different.length} here with other numbers
                   {sorted.future > 0
                     ? `, ${sorted.future} further ahead than a forecast goes and left out`
                     : ''}
@@ -242,6 +246,8 @@ function Preview({
   readonly unitFormat: ReturnType<typeof useUnitFormat>;
 }) {
   if (days.length === 0) return null;
+  const shown = (value: number | undefined, purpose: 'temperature' | 'rain') =>
+    value === undefined ? '' : unitFormat.show(value, purpose);
   return (
     <Table size="small" sx={{ marginBlockStart: 1 }} aria-label="First rows as read">
       <TableHead>
@@ -255,11 +261,9 @@ function Preview({
         {days.map((day) => (
           <TableRow key={day.day}>
             <TableCell>{shortDay(day.day, '')}</TableCell>
-            <TableCell>{unitFormat.show(day.minCelsius, 'temperature')}</TableCell>
-            <TableCell>{unitFormat.show(day.maxCelsius, 'temperature')}</TableCell>
-            <TableCell>
-              {day.rainMillimetres === undefined ? '' : unitFormat.show(day.rainMillimetres, 'rain')}
-            </TableCell>
+            <TableCell>{shown(day.minCelsius, 'temperature')}</TableCell>
+            <TableCell>{shown(day.maxCelsius, 'temperature')}</TableCell>
+            <TableCell>{shown(day.rainMillimetres, 'rain')}</TableCell>
           </TableRow>
         ))}
       </TableBody>

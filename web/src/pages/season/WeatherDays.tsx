@@ -10,6 +10,8 @@ import { useGarden, useUnitFormat, told } from '../../store/index.ts';
 import { DayDialog } from './DayDialog.tsx';
 
 const DAYS = 21;
+/** What is reckoned as usual, beside what was told. */
+const FILLED = { color: 'text.secondary', fontStyle: 'italic' };
 const DESK_ONLY = { display: { xs: 'none', sm: 'table-cell' } };
 
 /** The last days' weather as the water estimate takes it, with what was filled in marked in words. */
@@ -33,6 +35,7 @@ export default function WeatherDays({ today }: { readonly today: string }) {
   );
   const entriesOf = (day: string) =>
     live.filter((e) => e.kind === 'weather' && e.day === day).map((e) => e.id);
+  const known = useMemo(() => new Set(knownWeather(live).map(({ day }) => day)), [live]);
   const visible = isWhole ? days : days.slice(0, 10);
   return (
     <Box>
@@ -58,18 +61,17 @@ export default function WeatherDays({ today }: { readonly today: string }) {
           </TableHead>
           <TableBody>
             {visible.map((day) => (
-              <TableRow
-                key={day.day}
-                sx={
-                  day.filled.temperature ? { '& td': { color: 'text.secondary', fontStyle: 'italic' } } : {}
-                }
-              >
+              <TableRow key={day.day} sx={known.has(day.day) ? {} : { '& td': FILLED }}>
                 <TableCell>
                   {shortDay(day.day)}
                   {day.leadDays ? ', foretold' : ''}
                 </TableCell>
-                <TableCell align="right">{unitFormat.show(day.minCelsius, 'temperature')}</TableCell>
-                <TableCell align="right">{unitFormat.show(day.maxCelsius, 'temperature')}</TableCell>
+                <TableCell align="right" sx={day.filled.min ? FILLED : {}}>
+                  {unitFormat.show(day.minCelsius, 'temperature')}
+                </TableCell>
+                <TableCell align="right" sx={day.filled.max ? FILLED : {}}>
+                  {unitFormat.show(day.maxCelsius, 'temperature')}
+                </TableCell>
                 <TableCell align="right">
                   {day.filled.rain ? '' : unitFormat.show(day.rainMillimetres, 'rain')}
                 </TableCell>
@@ -85,7 +87,7 @@ export default function WeatherDays({ today }: { readonly today: string }) {
                   >
                     <IconPencil size={20} aria-hidden />
                   </IconButton>
-                  {!day.filled.temperature && (
+                  {known.has(day.day) && (
                     <IconButton
                       aria-label={`Remove the weather of ${shortDay(day.day)}`}
                       onClick={() =>
@@ -111,7 +113,8 @@ export default function WeatherDays({ today }: { readonly today: string }) {
 }
 
 function sourceWords(day: WeatherDay, live: ReturnType<typeof useGarden>['live']): string {
-  if (day.filled.temperature) return 'filled in';
   const last = live.findLast((e) => e.kind === 'weather' && e.day === day.day);
-  return last?.kind === 'weather' && last.source === 'file' ? 'file' : 'typed';
+  if (last?.kind !== 'weather') return 'filled in';
+  const source = last.source === 'typed' ? 'typed' : last.source;
+  return day.filled.min || day.filled.max ? `${source}, the rest filled in` : source;
 }

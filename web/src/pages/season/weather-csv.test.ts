@@ -19,9 +19,8 @@ describe('a CSV as a table', () => {
   });
 
   it.each([
-    ['', /0 columns/],
-    ['just words', /1 column/],
-    ['a,b\n1,2\n', /2 columns/],
+    ['', /no column/],
+    ['just words', /one column/],
     ['Date,Min,Max\n', /no rows/],
   ])('"%s" is refused with the reason', (text, reason) => {
     const table = readWeatherFile('days.csv', text);
@@ -68,7 +67,10 @@ describe('the columns', () => {
     });
   });
 
-  it('are not whole until date and both temperatures are chosen', () => {
+  it('are not whole until the date is chosen, and something of the day', () => {
+    const gauge = firstMapping(file(['Date', 'Rain mm']), undefined);
+    expect(isWhole(gauge)).toBe(true);
+    expect(isWhole({ ...gauge, rain: '' })).toBe(false);
     expect(isWhole(firstMapping(file(headings), undefined))).toBe(true);
     expect(isWhole(firstMapping(file(['a', 'b', 'c']), undefined))).toBe(false);
   });
@@ -85,8 +87,8 @@ describe('a file against what is known', () => {
   if (known?.kind !== 'weather') throw new Error('the demo has weather');
   const same = {
     day: known.day,
-    minCelsius: known.minCelsius,
-    maxCelsius: known.maxCelsius,
+    minCelsius: known.minCelsius ?? NaN,
+    maxCelsius: known.maxCelsius ?? NaN,
     rainMillimetres: known.rainMillimetres ?? 0,
   };
 
@@ -104,8 +106,27 @@ describe('a file against what is known', () => {
     expect(sorted.future).toBe(1);
   });
 
-  it('a day without rain differs from one with rain', () => {
+  it('a file that knows less of a day is not at odds with it', () => {
     const { rainMillimetres: _, ...dry } = same;
-    expect(sortDays([dry], live, '2026-07-16').different).toHaveLength(1);
+    expect(sortDays([dry], live, '2026-07-16')).toMatchObject({ same: 1, different: [], more: [] });
+  });
+
+  it('what a file knows more of a day is taken, and only that', () => {
+    const gauge = live.map((e) =>
+      e === known ? { ...e, minCelsius: undefined, maxCelsius: undefined, rainMillimetres: 4 } : e,
+    ) as typeof live;
+    const row = { ...same, rainMillimetres: 6 };
+    expect(sortDays([row], gauge, '2026-07-16')).toMatchObject({
+      different: [row],
+      more: [{ day: same.day, minCelsius: same.minCelsius, maxCelsius: same.maxCelsius }],
+    });
+    // a warmest below the coldest that is here goes with nothing
+    const night = live.map((e) =>
+      e === known ? { ...e, minCelsius: 30, maxCelsius: undefined } : e,
+    ) as typeof live;
+    expect(sortDays([{ day: same.day, maxCelsius: 18 }], night, '2026-07-16')).toMatchObject({
+      different: [{ maxCelsius: 18 }],
+      more: [],
+    });
   });
 });

@@ -6,6 +6,7 @@ import {
   type WeatherRow,
 } from '@rundel/core/climate';
 import { addDays, dayOf } from '@rundel/core/calendar';
+import { knownWeather } from '@rundel/core/garden-state';
 import type { Entry, EntryOf } from '@rundel/core/records';
 import * as z from '@rundel/core/schema';
 import { readCsv, type CsvTable } from '@rundel/core/csv';
@@ -35,9 +36,9 @@ export interface WeatherFile extends CsvTable {
 export function readWeatherFile(name: string, text: string): WeatherFile | { readonly problem: string } {
   const table = readCsv(text);
   const { headings, rows } = table;
-  if (headings.length < 3) {
+  if (headings.length < 2) {
     return {
-      problem: `"${name}" does not look like a table with a date and two temperatures: I found ${headings.length} ${headings.length === 1 ? 'column' : 'columns'}.`,
+      problem: `"${name}" does not look like a table with a date and the weather of each: I found ${headings.length === 1 ? 'one column' : 'no column'}.`,
     };
   }
   if (rows.length === 0) return { problem: `"${name}" has headings but no rows.` };
@@ -50,47 +51,77 @@ export function firstMapping(
   remembered: ColumnMapping | undefined,
 ): ColumnMapping {
   const isHere =
-    remembered && [remembered.date, remembered.min, remembered.max].every((h) => headings.includes(h));
+    remembered && columnsOf(remembered).every((heading) => heading === '' || headings.includes(heading));
   return isHere && readWeatherTable(rows, remembered).days.length > 0
     ? remembered
     : guessMapping(headings, rows);
 }
 
+const columnsOf = ({ date, min, max, rain = '', humidity = '', wind = '', sun = '' }: ColumnMapping) => [
+  date,
+  min,
+  max,
+  rain,
+  humidity,
+  wind,
+  sun,
+];
+
+/** A date and anything of the day are enough. */
 export function isWhole(mapping: ColumnMapping): boolean {
-  return mapping.date !== '' && mapping.min !== '' && mapping.max !== '';
+  const [date, ...measured] = columnsOf(mapping);
+  return date !== '' && measured.some((column) => column !== '');
 }
 
 /** Whether a day's weather was put down before the day: what is measured takes its place without a word. */
 const isForetold = (e: EntryOf<'weather'>) => dayOf(e.at) < e.day;
 
-/** What of a file is new, the same, or at odds with what is here. */
 /** So many days ahead a forecast is taken. */
 export const FORECAST_DAYS = 10;
 
+const PARTS = [
+  'minCelsius',
+  'maxCelsius',
+  'rainMillimetres',
+  'humidityPercent',
+  'windMetresPerSecond',
+  'sunHours',
+] as const;
+
+/** What of a file is new, the same, more than is here, or at odds with it. */
 export function sortDays(days: readonly WeatherRow[], live: readonly Entry[], today: string) {
-  const known = new Map(
-    live.flatMap((e) => (e.kind === 'weather' && !isForetold(e) ? [[e.day, e] as const] : [])),
-  );
+  const measured = live.filter((e) => e.kind === 'weather' && !isForetold(e));
+  const known = new Map(knownWeather(measured).map((each) => [each.day, each]));
   // a file may tell of the days to come too: as far ahead as a forecast is worth anything
   const past = days.filter((row) => row.day <= addDays(today, FORECAST_DAYS));
-  const isSame = (row: WeatherRow) => {
-    const here = known.get(row.day);
-    const near = (a: number | undefined, b: number | undefined) =>
-      a === b || (a !== undefined && b !== undefined && Math.abs(a - b) < 0.05);
-    return (
-      here !== undefined &&
-      near(here.minCelsius, row.minCelsius) &&
-      near(here.maxCelsius, row.maxCelsius) &&
-      near(here.rainMillimetres, row.rainMillimetres) &&
-      near(here.humidityPercent, row.humidityPercent) &&
-      near(here.windMetresPerSecond, row.windMetresPerSecond) &&
-      near(here.sunHours, row.sunHours)
-    );
-  };
-  return {
-    fresh: past.filter((row) => !known.has(row.day)),
-    same: past.filter(isSame).length,
-    different: past.filter((row) => known.has(row.day) && !isSame(row)),
+  const sorted = {
+    fresh: [] as WeatherRow[],
+    same: 0,
+    /** what the file knows of days of which other parts are here, and that goes with those */
+    more: [] as WeatherRow[],
+    different: [] as WeatherRow[],
     future: days.length - past.length,
   };
+  for (const row of past) {
+    const here = known.get(row.day);
+    if (!here) {
+      sorted.fresh.push(row);
+      continue;
+    }
+    const isNew = (part: (typeof PARTS)[number]) => here[part] === undefined && row[part] !== undefined;
+    const low = here.minCelsius ?? row.minCelsius ?? -Infinity;
+    const high = here.maxCelsius ?? row.maxCelsius ?? Infinity;
+    const isAtOdds =
+      low > high ||
+      PARTS.some((part) => {
+        const [own, read] = [here[part], row[part]];
+        return own !== undefined && read !== undefined && Math.abs(own - read) >= 0.05;
+      });
+    const fresh = low > high ? [] : PARTS.filter(isNew);
+    if (isAtOdds) sorted.different.push(row);
+    if (fresh.length > 0)
+      sorted.more.push({ day: row.day, ...Object.fromEntries(fresh.map((part) => [part, row[part]])) });
+    if (!isAtOdds && fresh.length === 0) sorted.same += 1;
+  }
+  return sorted;
 }

@@ -25,14 +25,23 @@ export const movedEntry = z.object({
 /** Between the coldest and the warmest hour of a day, degrees: what is more is a slip. */
 const WIDEST_DAY = 60;
 
-/** One day's weather outside, typed or read from a file. Belongs to the garden and not to a bag. */
+const MEASURED = [
+  'minCelsius',
+  'maxCelsius',
+  'rainMillimetres',
+  'humidityPercent',
+  'windMetresPerSecond',
+  'sunHours',
+] as const;
+
+/** One day's weather outside, typed or read from a file, as far as it is known: a rain gauge knows no degrees. Belongs to the garden and not to a bag. */
 export const weatherEntry = z
   .object({
     kind: z.literal('weather'),
     ...entryBase,
     day: daySchema,
-    minCelsius: z.number().check(z.gte(-40), z.lte(45)),
-    maxCelsius: z.number().check(z.gte(-30), z.lte(55)),
+    minCelsius: z.optional(z.number().check(z.gte(-40), z.lte(45))),
+    maxCelsius: z.optional(z.number().check(z.gte(-30), z.lte(55))),
     rainMillimetres: z.optional(z.number().check(z.gte(0), z.lte(500))),
     /** mean relative humidity, wind at 2 m, hours of sunshine: from a file or a station, where they are known */
     humidityPercent: z.optional(z.number().check(z.gte(1), z.lte(100))),
@@ -41,14 +50,21 @@ export const weatherEntry = z
     source: z.enum(['typed', 'file', 'station']),
   })
   .check(
-    z.refine((w) => w.minCelsius <= w.maxCelsius, {
+    z.refine((w) => MEASURED.some((part) => w[part] !== undefined), {
+      message: 'Nothing is said of this day.',
+    }),
+    z.refine((w) => (w.minCelsius ?? -Infinity) <= (w.maxCelsius ?? Infinity), {
       path: ['maxCelsius'],
       message: 'The warmest hour cannot be colder than the coldest.',
     }),
-    z.refine((w) => w.maxCelsius - w.minCelsius <= WIDEST_DAY, {
-      path: ['maxCelsius'],
-      message: `No day has more than ${WIDEST_DAY} degrees between its coldest and its warmest hour.`,
-    }),
+    z.refine(
+      (w) =>
+        (w.maxCelsius ?? -Infinity) - (w.minCelsius ?? -Infinity) <= WIDEST_DAY || w.minCelsius === undefined,
+      {
+        path: ['maxCelsius'],
+        message: `No day has more than ${WIDEST_DAY} degrees between its coldest and its warmest hour.`,
+      },
+    ),
   );
 
 /** A tombstone: the entry it names no longer counts. Removing a tombstone brings the entry back. */

@@ -1,0 +1,124 @@
+import { addDays, dayOf } from '../calendar/index.ts';
+import type { Draft } from '../records/index.ts';
+import { parseAmount, type Purpose, type UnitSystem } from '../units/index.ts';
+import { NUMBER } from './amounts.ts';
+import { unfinished, type CommandContext, type CommandReading } from './command.ts';
+import { leftover } from './leftover.ts';
+import { readWhen } from './when.ts';
+
+const RAINED = String.raw`(?:rain(?:ed|fall)?|drizzle|shower)`;
+const SAID = String.raw`(?: (?:was|of|to|about|down|up|gauge|only))*[:=]?`;
+const LENGTH = String.raw`${NUMBER} ?(?:mm|cm|inches|inch|in|"|”|″)(?![\p{L}])`;
+const DEGREES = String.raw`(?:°|º|degrees?|deg)? ?(?:[cf]|celsius|fahrenheit)?(?![\p{L}\d])`;
+const WARMTH = String.raw`[-−–]?${NUMBER} ?${DEGREES}`;
+const WARMTH_SAID = String.raw`[-−–]?${NUMBER} ?(?:(?:°|º|degrees?|deg) ?(?:c|f|celsius|fahrenheit)?|c|f|celsius|fahrenheit)(?![\p{L}\d])`;
+const LOW = String.raw`(?:min(?:imum)?|low(?:est)?|coldest)`;
+const HIGH = String.raw`(?:max(?:imum)?|high(?:est)?|warmest|hottest)`;
+
+const pattern = (source: string) => new RegExp(String.raw`(?<![\p{L}\d])${source}`, 'u');
+const DRY = pattern(String.raw`(?:no ${RAINED}|${RAINED}${SAID} (?:none|nothing))(?![\p{L}])`);
+const RAIN = pattern(String.raw`${RAINED}${SAID} (${LENGTH}|${NUMBER})|(${LENGTH})(?: of)? ${RAINED}`);
+const RANGE = pattern(
+  String.raw`(?:between )?([-−–]?${NUMBER}) ?${DEGREES} ?(?:to|and|-|–|\/) ?(${WARMTH_SAID})`,
+);
+const COLDEST = pattern(String.raw`${LOW}${SAID} ?(${WARMTH})`);
+const WARMEST = pattern(String.raw`${HIGH}${SAID} ?(${WARMTH})`);
+const HAS_RAINED = pattern(String.raw`(?:rained|rainfall)(?![\p{L}])`);
+const ONE = pattern(String.raw`(${WARMTH_SAID})`);
+/** The night into a day is told with that day. */
+const NIGHT = /(?<!\p{L})(?:last |this |in the |at )?night(?!\p{L})/u;
+const TONIGHT = /(?<!\p{L})tonight(?!\p{L})/u;
+const TOMORROW = /(?<!\p{L})tomorrow(?: night)?(?!\p{L})/u;
+const FILLING =
+  /(?<!\p{L})(?:weather|forecast|temperatures?|frost|says?|the|it|expected|will be|goes)(?!\p{L})/gu;
+
+/** Whether a text without another verb speaks of the weather, with a figure for it. */
+export const isWeather = (text: string): boolean =>
+  [DRY, RAIN, COLDEST, WARMEST, HAS_RAINED].some((each) => each.test(text)) ||
+  // "7 f" may be the beginning of a name
+  (ONE.test(text) && (NIGHT.test(text) || TONIGHT.test(text) || /[°º]|degree|celsius|fahrenheit/.test(text)));
+/** Whether something else that is said, "got 12 mm of rain", is of the weather. */
+export const isRain = (text: string): boolean => RAIN.test(text);
+
+/** The smallest and largest that a day has, as the diary takes them. */
+const LIMITS = { min: [-40, 45], max: [-30, 55], rain: [0, 500] } as const;
+
+/**
+ * Reads the weather of a day, or a part of it: "rain 12 mm yesterday", "low 4, high 21", "8 to 21 °C", "-2 C last night", "tomorrow
+ * high 33".
+ *
+ * @param said in small letters
+ * @param text as it was written
+ */
+export function readWeather(said: string, text: string, { now, system }: CommandContext): CommandReading {
+  const today = dayOf(now);
+  let rest = said.replace(/[,;]/g, ' ').replace(/\s+/g, ' ');
+  const take = (each: RegExp): RegExpExecArray | null => {
+    const found = each.exec(rest);
+    if (found) rest = `${rest.slice(0, found.index)} ${rest.slice(found.index + found[0].length)}`;
+    return found;
+  };
+  const isTonight = take(TONIGHT) !== null;
+  const tomorrow = take(TOMORROW)?.[0];
+  const isNight = isTonight || tomorrow?.includes('night') === true || NIGHT.test(rest);
+  const isLastNight = /(?<!\p{L})(?:last|this|in the) night/u.test(rest);
+  if (isLastNight) take(NIGHT);
+  const when = readWhen(rest, now);
+  rest = when.rest.replace(NIGHT, ' ');
+  const ahead = tomorrow?.includes('night') ? 2 : isTonight || tomorrow !== undefined ? 1 : 0;
+  const day = ahead === 0 && when.isSaid ? dayOf(when.at) : addDays(today, ahead);
+
+  const isDry = take(DRY) !== null;
+  const rained = isDry ? null : take(RAIN);
+  const range = take(RANGE);
+  const lowest = range?.[1] ?? take(COLDEST)?.[1];
+  const highest = range?.[2] ?? take(WARMEST)?.[1];
+  const one = lowest === undefined && highest === undefined ? take(ONE)?.[1] : undefined;
+  if (one !== undefined && !isNight)
+    return unfinished(`Was that the coldest or the warmest? Say “low ${one}” or “high ${one}”.`);
+  // "8 to 21 °C": the unit is of both
+  const unit = /[^\d\s.,/¼½¾-].*$/u.exec(range?.[2] ?? '')?.[0] ?? '';
+  const read = {
+    min: amountIn(lowest === undefined ? one : `${lowest}${range ? ` ${unit}` : ''}`, 'temperature', system),
+    max: amountIn(highest, 'temperature', system),
+    rain: isDry ? 0 : amountIn(rained?.[1] ?? rained?.[2], 'rain', system),
+  };
+  for (const [part, value] of Object.entries(read)) {
+    const [low, high] = LIMITS[part as keyof typeof LIMITS];
+    if (value !== undefined && !(value >= low && value <= high))
+      return unfinished('No day has such weather: look at the figures and their units.');
+  }
+  const { min, max, rain } = read;
+  if (min === undefined && max === undefined && rain === undefined)
+    return unfinished('How much: as “rain 12 mm”, “low 4” or “high 31”?');
+  if (min !== undefined && max !== undefined && min > max)
+    return unfinished('The warmest cannot be colder than the coldest.');
+  const note = leftover(rest.replace(FILLING, ' '), text);
+  const draft: Draft = {
+    kind: 'weather',
+    at: now,
+    day,
+    source: 'typed',
+    ...(min === undefined ? {} : { minCelsius: min }),
+    ...(max === undefined ? {} : { maxCelsius: max }),
+    ...(rain === undefined ? {} : { rainMillimetres: rain }),
+    ...(note === undefined ? {} : { note }),
+  };
+  return {
+    kind: 'command',
+    commands: [{ kind: 'weather', drafts: [draft], bags: [], isShared: false, note }],
+  };
+}
+
+/** NaN where it does not read. */
+function amountIn(text: string | undefined, purpose: Purpose, system: UnitSystem): number | undefined {
+  if (text === undefined) return undefined;
+  const plain = text
+    .replace(/[−–]/g, '-')
+    .replace(/[”″]/g, '"')
+    .replace(/[°º]|\bdeg(?:rees?)?\b/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+  const read = parseAmount(plain, purpose, system);
+  return read.ok ? read.amount.siValue : NaN;
+}
