@@ -1,7 +1,7 @@
 import { dayOf } from '../calendar/index.ts';
 import type { Command, CommandContext, CommandReading } from './command.ts';
 import { readClause } from './read-clause.ts';
-import { VERBS, WEEKDAYS } from './words.ts';
+import { HOURS, VERBS, WEEKDAYS } from './words.ts';
 import { isWeather } from './weather.ts';
 import { readWhen } from './when.ts';
 
@@ -55,6 +55,11 @@ function withoutWho(
 
 /** What one deed may end and the next begin at. */
 const BETWEEN = /(?:\s*[,;&+]\s*(?:(?:and|then)\s+)*|\s+(?:(?:and|then)\s+)+)/gu;
+/** A time that stands before all that was done is of all of it. */
+const TIME_FIRST = new RegExp(
+  `^(?:on |last |this |in the )?(?:yesterday|today|tonight|tomorrow|night|${[...WEEKDAYS, ...Object.keys(HOURS)].join('|')})\\b|^(?:the day before|\\w+ (?:days?|weeks?) ago)\\b`,
+  'i',
+);
 /** Nobody says more in one breath. */
 const MOST_PARTS = 8;
 
@@ -116,10 +121,13 @@ function readSeveral(
     context.now,
     context.bags.all.map(({ label }) => label),
   );
-  const isOfEach =
-    !isSaid || [first, ...others].filter(({ drafts }) => drafts[0]?.at !== context.now).length > 1;
   const today = dayOf(context.now);
   const isDaySaid = [first, ...others].some((command) => (weatherDay(command) ?? today) !== today);
+  const isOfEach =
+    !isSaid ||
+    // "rain 12 mm yesterday, watered 7": that is when it rained
+    (isDaySaid && !TIME_FIRST.test(text)) ||
+    [first, ...others].filter(({ drafts }) => drafts[0]?.at !== context.now).length > 1;
   const moved = (command: Command): Command => ({
     ...command,
     drafts: command.drafts.map((draft) =>

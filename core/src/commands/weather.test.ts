@@ -52,6 +52,13 @@ describe('the weather in a line', () => {
     expect(short('rain 2 mm, watered 7 1 can')).toEqual(both);
     expect(short('watered 7 1 can and rain 2 mm')).toEqual([...both].reverse());
     expect(said('yesterday rain 2 mm, watered 7 1 can')).toEqual([['07-15', undefined, undefined, 2]]);
+    // of when it rained, or of all of it
+    const at = (line: string) =>
+      done(line).flatMap((d) => (d.kind === 'watering' ? [d.at.slice(8, 10)] : []));
+    expect(at('rain 12 mm yesterday, watered 7 1 can')).toEqual(['16']);
+    expect(at('yesterday rain 2 mm, watered 7 1 can')).toEqual(['15']);
+    expect(at('2 days ago rain 2 mm, watered 7 1 can')).toEqual(['14']);
+    expect(said('rain 2 mm, watered 7 1 can yesterday')).toEqual([['07-15', undefined, undefined, 2]]);
     expect(said('rain 12 mm yesterday and 3 mm rain today')).toEqual([
       ['07-15', undefined, undefined, 12],
       ['07-16', undefined, undefined, 3],
