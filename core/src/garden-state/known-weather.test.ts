@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { completeWeather, filledShare } from '../climate/index.ts';
-import { entrySchema, liveEntries, type Draft, type Entry } from '../records/index.ts';
+import { entrySchema, liveEntries, type Draft, type Entry, type EntryOf } from '../records/index.ts';
 import { gannetSlip } from '../../demo/index.ts';
 import { siteOf } from './bag-state.ts';
 import { warmthOf } from './feeding.ts';
@@ -12,9 +12,8 @@ const DAY = '2026-07-16';
 const EVENING = `${DAY}T19:00:00.000+01:00`;
 
 /** A day's weather by what was put down, one after another. */
-function entries(
-  ...said: readonly (Partial<Extract<Draft, { kind: 'weather' }>> & { readonly at?: string })[]
-) {
+type Said = readonly Partial<EntryOf<'weather'>>[];
+function entries(...said: Said): readonly Entry[] {
   return said.map((parts, i) =>
     entrySchema.parse({
       kind: 'weather',
@@ -27,7 +26,7 @@ function entries(
     }),
   );
 }
-const known = (...said: Parameters<typeof entries>) => knownWeather(liveEntries(entries(...said)))[0];
+const known = (...said: Said) => knownWeather(liveEntries(entries(...said)))[0];
 
 describe('what several entries say of one day', () => {
   it('is put together, the latest word on each part', () => {
@@ -95,7 +94,7 @@ describe('a day that is told anew', () => {
 describe('half a day', () => {
   const garden = gannetSlip(3);
   const site = siteOf(garden.settings);
-  const dayOf = (...said: Parameters<typeof entries>) => {
+  const dayOf = (...said: Said) => {
     const [day] = completeWeather(knownWeather(entries(...said)), site, DAY, DAY, DEFAULT_ASSUMED);
     if (!day) throw new Error('a day was asked for');
     return day;

@@ -9,5 +9,5 @@ export {
   type ForecastPart,
   type YieldForecast,
 } from './bearing.ts';
-export { drawdown, lotIdOf, shelfLots, type Drawdown, type LotKind, type ShelfLot } from './shelf.ts';
+export { drawdown, isGone, lotIdOf, shelfLots, type Drawdown, type LotKind, type ShelfLot } from './shelf.ts';
 export { usualFruit, weighedPickings, type UsualFruit, type WeighedPicking } from './usual-weight.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import type { Draft, Entry } from '../records/index.ts';
-import { daysToRipeOnShelf, drawdown, lotIdOf, shelfLots } from './shelf.ts';
+import { daysToRipeOnShelf, drawdown, isGone, lotIdOf, shelfLots } from './shelf.ts';
 import type { WeighedPicking } from './usual-weight.ts';
 
 const LOT = 'lot_crate001';
@@ -106,6 +106,23 @@ describe('a lot', () => {
   it('that was only weighed has as many fruits as that is usually', () => {
     const { count: _, ...weighed } = picking('2026-10-03', { kilograms: 1.6 });
     expect(lots([weighed])[0]?.put).toBe(20);
+  });
+
+  it('weighed in after a count is added to it by its usual fruit', () => {
+    const { count: _, ...weighed } = picking('2026-10-12', { kilograms: 0.8 });
+    expect(lots([picking('2026-10-03'), weighed], [looked('2026-10-10', { left: 7 })])[0]?.left).toBe(17);
+  });
+
+  it('of which nobody counted a picking is there until somebody counts what is left', () => {
+    const { count: _, ...some } = picking('2026-10-12', { kilograms: 0, isUnmeasured: true });
+    const [only] = lots([some]);
+    expect(only).toMatchObject({ put: 0, left: 0, isUncounted: true });
+    expect(only && isGone(only)).toBe(false);
+    const beside = lots([picking('2026-10-03'), some], [looked('2026-10-13', { eaten: 4 })])[0];
+    expect(beside).toMatchObject({ left: 6, isUncounted: true });
+    const counted = lots([some], [looked('2026-10-14', { left: 5 }), looked('2026-10-15', { eaten: 5 })])[0];
+    expect(counted).toMatchObject({ left: 0, isUncounted: false });
+    expect(counted && isGone(counted)).toBe(true);
   });
 
   it('brought in from elsewhere stands beside the picked ones', () => {

@@ -22,8 +22,10 @@ export interface ShelfLot {
   readonly given: number;
   readonly sold: number;
   readonly lost: number;
-  /** that are left */
+  /** that are left, as far as they were counted */
   readonly left: number;
+  /** and some that nobody has counted so far */
+  readonly isUncounted: boolean;
   /** of those, how many had coloured when they were last looked at */
   readonly ripe: number | undefined;
   readonly lastLookedOn: Day;
@@ -132,8 +134,12 @@ export function shelfLots(
       const lot = lotOf(id, stored.get(id) ?? [], told.get(id) ?? [], kindOf, keepsMonthsOf, today, assumed);
       return lot ? [lot] : [];
     })
-    .sort((a, b) => Number(a.left === 0) - Number(b.left === 0) || (a.lookOn < b.lookOn ? -1 : 1));
+    .sort((a, b) => Number(isGone(a)) - Number(isGone(b)) || (a.lookOn < b.lookOn ? -1 : 1));
 }
+
+/** Whether nothing is left of a lot. */
+export const isGone = ({ left, isUncounted }: Pick<ShelfLot, 'left' | 'isUncounted'>): boolean =>
+  left === 0 && !isUncounted;
 
 function lotOf(
   id: string,
@@ -153,18 +159,25 @@ function lotOf(
   const last = <K extends keyof EntryOf<'shelved'>>(key: K): EntryOf<'shelved'>[K] | undefined =>
     shelved.findLast((e) => e[key] !== undefined)?.[key];
   const fruit = known?.fruitKilograms ?? 0.08;
-  const put =
-    pickings.reduce(
-      (sum, p, i) =>
-        sum + (p.count ?? Math.max(1, Math.round(p.kilograms / (kinds[i]?.fruitKilograms ?? fruit)))),
-      0,
-    ) + brought.reduce((sum, e) => sum + (e.count ?? Math.max(1, Math.round((e.kilograms ?? 0) / fruit))), 0);
+  const inFruits = ({ count, kilograms = 0 }: Came, each: number) =>
+    count ?? Math.max(1, Math.round(kilograms / each));
+  const came = [
+    ...pickings.map((p, i) => ({
+      at: p.at,
+      count: p.isUnmeasured ? 0 : inFruits(p, kinds[i]?.fruitKilograms ?? fruit),
+    })),
+    ...brought.map((e) => ({ at: e.at, count: inFruits(e, fruit) })),
+  ];
+  const put = came.reduce((sum, { count }) => sum + count, 0);
   const taken = (key: 'eaten' | 'given' | 'sold' | 'lost') =>
     checks.reduce((sum, e) => sum + (e[key] ?? 0), 0);
   const counted = checks.findLast((e) => e.left !== undefined);
   const since = [...pickings, ...brought].map((e) => dayOf(e.at)).sort()[0] ?? today;
   const used = taken('eaten') + taken('given') + taken('sold') + taken('lost');
-  const left = leftOf(put, used, counted, checks, pickings, brought);
+  const left = leftOf(put, used, counted, checks, came);
+  const isUncounted = pickings.some(
+    (p) => p.isUnmeasured && (counted === undefined || Date.parse(p.at) > Date.parse(counted.at)),
+  );
   const varietyId = last('varietyId') ?? known?.varietyId;
   const cropId = last('cropId') ?? known?.cropId;
   const stages = [...pickings.map((p) => p.stage ?? 'green'), ...brought.map((e) => e.stage ?? 'green')];
@@ -201,6 +214,7 @@ function lotOf(
     sold: taken('sold'),
     lost: taken('lost'),
     left,
+    isUncounted,
     ripe: checks.at(-1)?.ripe,
     lastLookedOn,
     ripeBy,
@@ -222,24 +236,23 @@ function lotOf(
   };
 }
 
+type Came = Partial<Pick<EntryOf<'shelved'>, 'count' | 'kilograms'>>;
+
 /** A count of what is left goes before what was worked out, and what came or went since changes it. */
 function leftOf(
   put: number,
   used: number,
   counted: EntryOf<'shelf-check'> | undefined,
   checks: readonly EntryOf<'shelf-check'>[],
-  pickings: readonly WeighedPicking[],
-  brought: readonly EntryOf<'shelved'>[],
+  came: readonly { readonly at: string; readonly count: number }[],
 ): number {
   if (counted?.left === undefined) return Math.max(0, put - used);
   const after = ({ at }: { readonly at: string }) => Date.parse(at) > Date.parse(counted.at);
-  const came =
-    pickings.filter(after).reduce((sum, p) => sum + (p.count ?? 0), 0) +
-    brought.filter(after).reduce((sum, e) => sum + (e.count ?? 0), 0);
+  const since = came.filter(after).reduce((sum, { count }) => sum + count, 0);
   const went = checks
     .filter(after)
     .reduce((sum, e) => sum + (e.eaten ?? 0) + (e.given ?? 0) + (e.sold ?? 0) + (e.lost ?? 0), 0);
-  return Math.max(0, counted.left + came - went);
+  return Math.max(0, counted.left + since - went);
 }
 
 /** Ripening runs on at the pace of each place in which a lot lay. */

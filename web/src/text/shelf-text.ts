@@ -1,6 +1,6 @@
 import type { Day } from '@rundel/core/calendar';
 import type { ShelfLot } from '@rundel/core/pickings';
-import { drawdown } from '@rundel/core/pickings';
+import { drawdown, isGone } from '@rundel/core/pickings';
 import { CROPS } from '@rundel/core/plants';
 import type { EntryOf } from '@rundel/core/records';
 import type { Assumed } from '@rundel/core/assumed';
@@ -48,10 +48,16 @@ export function lotName(
   return `${variety ?? crop ?? 'Fruit'}, ${PICK_STAGE_WORDS[lot.stage]}, of ${shortDay(lot.since, today)}`;
 }
 
+/** How many are left: "8 left", "8 left, and some that nobody counted". */
+export function leftWords({ left, isUncounted }: Pick<ShelfLot, 'left' | 'isUncounted'>): string {
+  if (!isUncounted) return `${left} left`;
+  return left > 0 ? `${left} left, and some that nobody counted` : 'Some that nobody counted';
+}
+
 /** When a lot is ripe, or how long it keeps, in a sentence. */
 export function lotSentence(lot: ShelfLot, today: Day, assumed: Assumed): string {
-  if (lot.left === 0) return 'All gone.';
-  if (lot.fruitsAWeek !== undefined) {
+  if (isGone(lot)) return 'All gone.';
+  if (lot.fruitsAWeek !== undefined && lot.left > 0) {
     const { until, lost, leftOver } = drawdown(lot.left, lot.fruitsAWeek, today, lot.keepsUntil, assumed);
     const waste = lost > 0 ? ` About ${lost} of them will have gone over by then.` : '';
     return leftOver > 0
@@ -72,7 +78,7 @@ const monthOf = (day: Day) =>
 
 /** What to do about a lot's warmth; undefined where nothing is amiss. */
 export function lotAdvice(lot: ShelfLot, unitFormat: UnitFormat, assumed: Assumed): string | undefined {
-  if (lot.left === 0 || lot.remark === 'will-not-ripen') return undefined;
+  if (isGone(lot) || lot.remark === 'will-not-ripen') return undefined;
   if (lot.remark === 'too-cold')
     return `Too cold: below ${unitFormat.show(assumed.chillCelsius, 'temperature')} unripe fruit takes harm and tastes of nothing. Move it somewhere cool, not cold.`;
   if (lot.remark === 'too-warm') return 'Too warm: it softens before it colours. Move it out of the heat.';

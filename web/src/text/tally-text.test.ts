@@ -7,7 +7,7 @@ import { moneyIn } from '../store/money.ts';
 import { unitFormatIn } from '../store/unit-format.ts';
 import { roughWeights } from './amount-text.ts';
 import { bagAdviceWords, changeWords, summaryWords } from './review-text.ts';
-import { lotAdvice, lotSentence, shelfCheckWords, shelvedWords } from './shelf-text.ts';
+import { leftWords, lotAdvice, lotSentence, shelfCheckWords, shelvedWords } from './shelf-text.ts';
 import { reasonWords, timesWords, weekWords } from './tally-text.ts';
 import { differenceWords, flawWords, measured, oftenWords, powerWords, verdictWords } from './trial-text.ts';
 
@@ -195,6 +195,7 @@ const lot = (more: Partial<ShelfLot> = {}): ShelfLot => ({
   sold: 0,
   lost: 0,
   left: 30,
+  isUncounted: false,
   ripe: undefined,
   lastLookedOn: '2026-10-03',
   ripeBy: { from: '2026-10-17', likely: '2026-10-24', to: '2026-11-04' },
@@ -216,6 +217,11 @@ describe('a lot in words', () => {
     expect(said({ ripeBy: undefined, stage: 'ripe' })).toBe('Ripe: eat it by 1 Nov.');
     expect(said({ ripeBy: undefined, remark: 'will-not-ripen' })).toMatch(/^It does not ripen off the plant/);
     expect(said({ left: 0 })).toBe('All gone.');
+    expect(said({ left: 0, isUncounted: true })).toBe('Ripe between 17 Oct and 4 Nov.');
+    expect([true, false].map((isUncounted) => leftWords(lot({ isUncounted })))).toEqual([
+      '30 left, and some that nobody counted',
+      '30 left',
+    ]);
   });
 
   it('of keepers says into which month they last, or that they must go faster', () => {

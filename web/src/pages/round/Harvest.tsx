@@ -1,5 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
+import { isGone } from '@rundel/core/pickings';
 import { isRipeThisWeek, type BagComing } from '@rundel/core/tally';
 import { Link } from 'react-router';
 import { roughWeights } from '../../text/amount-text.ts';
@@ -16,7 +17,7 @@ export default function Harvest({ bags }: { readonly bags: readonly Bag[] }) {
   const { data: coming } = useTally(['coming'], (api, day) => api.coming(day));
   const { data: shelf } = useTally(['shelf'], (api, day) => api.shelf(day));
   const ripe = (coming?.ripe ?? []).filter((r) => isRipeThisWeek(r, today));
-  const lots = (shelf ?? []).filter((lot) => lot.left > 0 && lot.lookOn <= today);
+  const lots = (shelf ?? []).filter((lot) => !isGone(lot) && lot.lookOn <= today);
   const isBearing = coming !== undefined && coming.week.high > 0.05;
   if (ripe.length === 0 && lots.length === 0 && !isBearing) return null;
   return (

@@ -21,7 +21,7 @@ export default function LookThrough({ lot, onClose }: { readonly lot: ShelfLot; 
     const at = when.read();
     if (at === undefined) return;
     const gone = (values.eaten ?? 0) + (values.given ?? 0) + (values.sold ?? 0) + (values.lost ?? 0);
-    if (values.left === undefined && gone > lot.left) {
+    if (values.left === undefined && gone > lot.left && !lot.isUncounted) {
       form.refuse(
         'eaten',
         `Only ${lot.left} were left. If there were more, count what is left now and put it below.`,
@@ -43,7 +43,10 @@ export default function LookThrough({ lot, onClose }: { readonly lot: ShelfLot; 
       submitLabel="Put in the diary"
     >
       <Typography variant="body2">
-        {lot.left} should be there. Leave all empty if nothing was taken and nothing has gone over.
+        {lot.isUncounted
+          ? 'Nobody counted all of them: say how many are left, if you do.'
+          : `${lot.left} should be there.`}{' '}
+        Leave all empty if nothing was taken and nothing has gone over.
       </Typography>
       <FormFields form={form} autoFocus />
       {when.field}

@@ -1,10 +1,10 @@
 import { Box, Button, Skeleton, Typography } from '@mui/material';
 import { resolveAssumed } from '@rundel/core/assumed';
 import { dayOf } from '@rundel/core/calendar';
-import type { ShelfLot } from '@rundel/core/pickings';
+import { isGone, type ShelfLot } from '@rundel/core/pickings';
 import { lazy, Suspense, useState } from 'react';
 import { entryWords } from '../../../text/entry-text.ts';
-import { lotAdvice, lotName, lotSentence } from '../../../text/shelf-text.ts';
+import { leftWords, lotAdvice, lotName, lotSentence } from '../../../text/shelf-text.ts';
 import { shortDay } from '../../../text/text.ts';
 import { CautionOf } from '../../../ui/CautionOf.tsx';
 import { HowCalculated } from '../../../ui/HowCalculated.tsx';
@@ -26,8 +26,8 @@ export default function Shelf() {
   const { data } = useTally(['shelf'], (api, day) => api.shelf(day));
   const [isAdding, setAdding] = useState(false);
   if (!data) return <Skeleton variant="rectangular" height={300} aria-busy />;
-  const there = data.filter((lot) => lot.left > 0);
-  const gone = data.filter((lot) => lot.left === 0);
+  const there = data.filter((lot) => !isGone(lot));
+  const gone = data.filter(isGone);
   const due = there.filter((lot) => lot.lookOn <= today);
   return (
     <>
@@ -40,7 +40,8 @@ export default function Shelf() {
         ) : (
           <Typography sx={{ fontSize: '1.15rem' }}>
             <Figure testId="on-shelf">{there.reduce((sum, lot) => sum + lot.left, 0)}</Figure>
-            fruit on the shelf, in {there.length === 1 ? 'one lot' : `${there.length} lots`}.{' '}
+            fruit {there.some((lot) => lot.isUncounted) && 'and some that nobody counted '}on the shelf, in{' '}
+            {there.length === 1 ? 'one lot' : `${there.length} lots`}.{' '}
             {due.length > 0
               ? `Look through ${due.length === 1 ? 'one of them' : `${due.length} of them`} today: one that rots spoils its neighbours.`
               : `Nothing to look through before ${shortDay(there.map((l) => l.lookOn).sort()[0] ?? today, today)}.`}
@@ -93,7 +94,10 @@ function keptWords(lot: ShelfLot): string {
     lot.sold > 0 ? `${lot.sold} sold` : '',
     lot.lost > 0 ? `${lot.lost} thrown out` : '',
   ].filter(Boolean);
-  return parts.length === 0 ? `all of ${lot.put} are there` : `of ${lot.put}, ${parts.join(', ')}`;
+  const put = lot.isUncounted ? 'what was put by' : String(lot.put);
+  return parts.length === 0
+    ? `all of ${put} ${lot.isUncounted ? 'is' : 'are'} there`
+    : `of ${put}, ${parts.join(', ')}`;
 }
 
 function Lot({ lot }: { readonly lot: ShelfLot }) {
@@ -107,7 +111,7 @@ function Lot({ lot }: { readonly lot: ShelfLot }) {
   return (
     <Panel title={lotName(lot, garden.varieties, today)}>
       <Typography sx={{ fontSize: '1.05rem' }}>
-        <strong>{lot.left} left.</strong> {lotSentence(lot, today, assumed)}
+        <strong>{leftWords(lot)}.</strong> {lotSentence(lot, today, assumed)}
       </Typography>
       <Typography sx={{ color: 'text.secondary' }}>
         Since {shortDay(lot.since, today)}
