@@ -1,8 +1,8 @@
 import { dayOf } from '../calendar/index.ts';
-import type { Command, CommandContext, CommandReading } from './command.ts';
+import { unfinished, type Command, type CommandContext, type CommandReading } from './command.ts';
 import { readClause } from './read-clause.ts';
 import { HOURS, VERBS, WEEKDAYS } from './words.ts';
-import { isWeather } from './weather.ts';
+import { daysIn, isWeather } from './weather.ts';
 import { readWhen } from './when.ts';
 
 /**
@@ -22,10 +22,15 @@ import { readWhen } from './when.ts';
 export function readCommand(line: string, context: CommandContext): CommandReading {
   const { text, who } = withoutWho(line.trim().replace(/\s+/g, ' '), context);
   const whole = readClause(text, context);
+  const isWeatherAlone = whole.kind === 'command' && whole.commands[0].kind === 'weather';
+  const isOneDay = isWeatherAlone && daysIn(text) < 2;
   // "tomorrow high 33, low 19" is one day's
-  const isOneDay =
-    whole.kind === 'command' && whole.commands[0].kind === 'weather' && whole.commands[0].note === undefined;
-  const several = !isOneDay ? readSeveral(text, context, whole.kind !== 'command') : undefined;
+  const several =
+    isOneDay && whole.commands[0].note === undefined
+      ? undefined
+      : readSeveral(text, context, whole.kind !== 'command');
+  if (isWeatherAlone && !isOneDay && !several)
+    return unfinished('These are of two days: say them one after another, each with its day.');
   const reading: CommandReading = several ? { kind: 'command', commands: several } : whole;
   if (who === undefined || reading.kind !== 'command') return reading;
   const [first, ...others] = reading.commands;
@@ -84,16 +89,23 @@ function readSeveral(
   const read = (from: number, to: number, last: Command | undefined): Command | undefined => {
     // "7 felt dry, watered 1 can": what names no bag was done at the same
     const here = last?.bags.map(({ label }) => label).join(' and ') ?? '';
-    const key = `${from} ${to} ${here}`;
-    if (!known.has(key)) known.set(key, readPart(from, to, here));
+    const [draft] = last?.drafts ?? [];
+    const isAfterRain = draft?.kind === 'weather' && draft.rainMillimetres !== undefined;
+    const key = `${from} ${to} ${here} ${isAfterRain}`;
+    if (!known.has(key)) known.set(key, readPart(from, to, here, isAfterRain));
     return known.get(key);
   };
-  const readPart = (from: number, to: number, here: string): Command | undefined => {
+  const readPart = (from: number, to: number, here: string, isAfterRain: boolean): Command | undefined => {
     const part = text.slice(starts[from], ends[to]);
     const own = verbIn(part);
     const verb =
       own === undefined && !isWeather(part.toLowerCase()) ? verbIn(text.slice(0, starts[from])) : undefined;
     const whole = readClause(verb === undefined ? part : `${verb} ${part}`, context);
+    // "rain 12 mm yesterday and 3 mm today"
+    if (isAfterRain && own === undefined && whole.kind !== 'command') {
+      const rain = readClause(`rain ${part}`, context);
+      return rain.kind === 'command' && rain.commands[0].note === undefined ? rain.commands[0] : undefined;
+    }
     const isThere = whole.kind === 'command' || own === undefined || here === '';
     const reading = isThere ? whole : readClause(`${part} on ${here}`, context);
     if (reading.kind !== 'command') return undefined;

@@ -65,6 +65,22 @@ describe('the weather in a line', () => {
     ]);
   });
 
+  it('of two days is of each its own, and never of one of them', () => {
+    expect(said('low was 58 f last night, tomorrow high 97 f')).toEqual([
+      ['07-16', 14.44, undefined, undefined],
+      ['07-17', undefined, 36.11, undefined],
+    ]);
+    expect(said('rain 12 mm yesterday and 3 mm today')).toEqual([
+      ['07-15', undefined, undefined, 12],
+      ['07-16', undefined, undefined, 3],
+    ]);
+    expect(said('rained 12 mm on Monday, 3 mm on Tuesday')).toMatchObject([['07-13'], ['07-14']]);
+    expect(read('rained 12 mm on Monday, 3 mm on Tuesday, nothing since')).toMatchObject({
+      kind: 'unfinished',
+    });
+    expect(read('low 4 tonight high 33 tomorrow night')).toMatchObject({ kind: 'unfinished' });
+  });
+
   it.each([
     ['12 °C', /coldest or the warmest/],
     ['rained yesterday', /How much/],

@@ -5,6 +5,7 @@ import { NUMBER } from './amounts.ts';
 import { unfinished, type CommandContext, type CommandReading } from './command.ts';
 import { leftover } from './leftover.ts';
 import { readWhen } from './when.ts';
+import { WEEKDAYS } from './words.ts';
 
 const RAINED = String.raw`(?:rain(?:ed|fall)?|drizzle|shower)`;
 const SAID = String.raw`(?: (?:was|of|to|about|down|up|gauge|only))*[:=]?`;
@@ -39,6 +40,15 @@ export const isWeather = (text: string): boolean =>
   (ONE.test(text) && (NIGHT.test(text) || TONIGHT.test(text) || /[°º]|degree|celsius|fahrenheit/.test(text)));
 /** Whether something else that is said, "got 12 mm of rain", is of the weather. */
 export const isRain = (text: string): boolean => RAIN.test(text);
+
+const DAY_SAID = new RegExp(
+  `(?<!\\p{L})(yesterday|today|tonight|tomorrow(?: night)?|last night|${WEEKDAYS.join('|')}|\\w+ (?:days?|weeks?) ago)(?!\\p{L})`,
+  'gu',
+);
+
+/** Of how many days a text speaks, at the least. */
+export const daysIn = (text: string): number =>
+  new Set([...text.toLowerCase().matchAll(DAY_SAID)].map(([day]) => day)).size;
 
 /** The smallest and largest that a day has, as the diary takes them. */
 const LIMITS = { min: [-40, 45], max: [-30, 55], rain: [0, 500] } as const;

@@ -197,7 +197,11 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
                   {sorted.future > 0
                     ? `, ${sorted.future} further ahead than a forecast goes and left out`
                     : ''}
-                  , {reading.refused.length} rows that do not read.
+                  ,{' '}
+                  {reading.refused.length === 1
+                    ? '1 row that does not read'
+                    : `${reading.refused.length} rows that do not read`}
+                  .
                 </Typography>
                 {reading.refused.length > 0 && (
                   <Alert severity="warning" sx={{ marginBlock: 1 }}>
@@ -206,8 +210,8 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
                         Row {row.line}: {row.reason}.
                       </div>
                     ))}
-                    {reading.refused.length > 3 ? `and ${reading.refused.length - 3} more. ` : ''}They are
-                    left out; the rest can be kept.
+                    {reading.refused.length > 3 ? `and ${reading.refused.length - 3} more. ` : ''}
+                    {reading.refused.length === 1 ? 'It is' : 'They are'} left out; the rest can be kept.
                   </Alert>
                 )}
                 {sorted.different.length > 0 && (

@@ -1,4 +1,14 @@
-import { Box, Button, IconButton, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
+import {
+  Box,
+  Button,
+  IconButton,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  Typography,
+} from '@mui/material';
 import { IconPencil, IconTrash } from '@tabler/icons-react';
 import { addDays } from '@rundel/core/calendar';
 import { completeWeather, type WeatherDay } from '@rundel/core/climate';
@@ -104,6 +114,9 @@ export default function WeatherDays({ today }: { readonly today: string }) {
           </TableBody>
         </Table>
       </Box>
+      <Typography variant="body2" sx={FILLED}>
+        In slanted figures: nobody said, so it is reckoned as usual here.
+      </Typography>
       <Button onClick={() => setWhole((whole) => !whole)}>
         {isWhole ? 'Show ten days' : `Show all ${DAYS}`}
       </Button>
