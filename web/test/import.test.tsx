@@ -16,10 +16,10 @@ async function reader() {
 }
 
 describe('weather from a file', () => {
-  it('wants a table with a date and two temperatures', async () => {
+  it('wants a table with a date and the weather of each', async () => {
     const { app, give } = await reader();
-    give('a;b\n1;2\n');
-    await screen.findByText(/does not look like a table with a date and two temperatures/);
+    give('a\n1\n');
+    await screen.findByText(/does not look like a table with a date and the weather of each/);
     expect(await app.made()).toEqual([]);
   });
 

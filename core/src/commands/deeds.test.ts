@@ -69,6 +69,51 @@ describe('an amount that is not exact', () => {
   });
 });
 
+describe('what is said of a deed beside how much', () => {
+  it.each([
+    ['picked 6 green from 7, stored', { count: 6, stage: 'green', use: 'stored' }, undefined],
+    ['picked some green ones from 7 to ripen', { isUnmeasured: true, stage: 'green', use: 'stored' }, 'ones'],
+    ['picked 450 g at first blush from 7, gave them away', { stage: 'blush', use: 'given' }, undefined],
+    ['picked 2 kg overripe from 7 and binned', { stage: 'over', use: 'lost' }, undefined],
+    ['picked 3 green peppers from 7', { count: 3, stage: 'green' }, 'peppers'],
+    // a price is no bag, and of several bags each has its own
+    ['picked 2 kg from 7, sold for £3.50', { kilograms: 2, use: 'sold', soldFor: 3.5 }, undefined],
+    // of what was left nothing is said of what was picked
+    ['picked 2 from 7, rest not ripe', { count: 2 }, 'rest not ripe'],
+  ] as const)('%s', (line, facts, note) => {
+    const drafts = done(line);
+    expect(drafts).toHaveLength(1);
+    expect(drafts[0]).toMatchObject(facts);
+    expect(drafts[0]?.note).toBe(note);
+    if (!('stage' in facts)) expect(drafts[0]).not.toHaveProperty('stage');
+  });
+
+  it('what was got for it is for all of it', () => {
+    const got = (line: string) => done(line).map((d) => d.kind === 'picking' && [d.kilograms, d.soldFor]);
+    expect(got('picked 2 kg from 7 and 12 in all, sold for 3')).toEqual([
+      [1, 1.5],
+      [1, 1.5],
+    ]);
+    expect(got('picked 1 kg from 7 and 12, sold for 3')).toEqual([
+      [1, 1.5],
+      [1, 1.5],
+    ]);
+  });
+
+  it('water that ran through is that', () => {
+    const [, ...rest] = [
+      'watered 7 1 can',
+      'watered 7 1 can until it ran through',
+      'watered 7 2 L, came out below',
+    ].map((line) => done(line)[0]);
+    expect(done('watered 7 1 can')[0]).toMatchObject({ ranThrough: false });
+    for (const draft of rest) {
+      expect(draft).toMatchObject({ ranThrough: true });
+      expect(draft).not.toHaveProperty('note');
+    }
+  });
+});
+
 describe('words that look like a bag or a name', () => {
   it('a number in words is a bag only where it stands for one', () => {
     const one = { bags: [bag('1', 'Terrace'), bag('4', 'Terrace')] };

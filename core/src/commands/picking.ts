@@ -1,6 +1,7 @@
 import { sharedAmong, type Draft } from '../records/index.ts';
 import type { SaidAmounts } from './amounts.ts';
 import { MOST, unfinished, type CommandReading } from './command.ts';
+import type { PickedFacts } from './picked-facts.ts';
 import type { NamedBag } from './which-bags.ts';
 
 export function readPicking(
@@ -10,9 +11,11 @@ export function readPicking(
     asEntered,
     litres,
     isUnmeasured,
+    facts: said,
   }: Omit<SaidAmounts, 'rest' | 'count'> & {
     readonly count: number | undefined;
     readonly isUnmeasured: boolean;
+    readonly facts: PickedFacts;
   },
   {
     bags,
@@ -28,7 +31,7 @@ export function readPicking(
 ): CommandReading {
   if (kilograms === undefined && count === undefined) {
     if (isUnmeasured && litres === undefined)
-      return command(bags.map((bag) => ({ kind: 'picking', ...base(bag), isUnmeasured })));
+      return command(priced(bags.map((bag) => ({ kind: 'picking', ...base(bag), ...said, isUnmeasured }))));
     return unfinished(
       litres === undefined
         ? 'How much: a weight, or how many? Say “some” if nobody weighed it.'
@@ -49,13 +52,23 @@ export function readPicking(
   const typed = asEntered === undefined || kilograms === undefined ? {} : { asEntered };
   const shares = isShared ? sharedAmong(facts, bags.length) : bags.map(() => ({ ...facts, ...typed }));
   return command(
-    bags.flatMap((bag, i): readonly Draft[] => {
-      const own = shares[i] ?? {};
-      // of three fruits from four bags nothing is left to say of the fourth
-      return 'kilograms' in own || 'count' in own ? [{ kind: 'picking', ...base(bag), ...own }] : [];
-    }),
+    priced(
+      bags.flatMap((bag, i): readonly Draft<'picking'>[] => {
+        const own = shares[i] ?? {};
+        // of three fruits from four bags nothing is left to say of the fourth
+        return 'kilograms' in own || 'count' in own
+          ? [{ kind: 'picking', ...base(bag), ...said, ...own }]
+          : [];
+      }),
+    ),
   );
 }
+
+/** What was got for it is for all of it. */
+const priced = (drafts: readonly Draft<'picking'>[]): readonly Draft[] =>
+  drafts.map(({ soldFor, ...draft }) =>
+    soldFor === undefined ? draft : { ...draft, soldFor: soldFor / drafts.length },
+  );
 
 /** A number without a unit, right at the beginning of what was picked, is how many: "picked 6 from 7". */
 export function bareCount(
@@ -68,7 +81,7 @@ export function bareCount(
   const [alone] = bags;
   const isAlone = bags.length === 1 && rest.trim().split(/[\s,;]/)[0] !== alone?.label;
   const first =
-    /^\s*(\d{1,4})(?= +(?:from|at|off|of|in|on|out)\b)/.exec(rest) ??
+    /^\s*(\d{1,4})(?= +(?:(?!and\b)\p{L}[\p{L}-]* ){0,3}(?:from|at|off|of|in|on|out)\b)/u.exec(rest) ??
     (isAlone ? /^\s*(\d{1,4})(?=\s*[,;])/.exec(rest) : null);
   if (first) return { count: Number(first[1]), rest: rest.slice(first[0].length) };
   const known = new Set(bags.map(({ label }) => label.toLowerCase()));

@@ -5,6 +5,7 @@ import { readFeed } from './feed.ts';
 import { readFinding } from './finding.ts';
 import { isNamedIn, leftover, noBag, strangeIn, without } from './leftover.ts';
 import { readNote } from './note.ts';
+import { readPickedFacts, withoutPrice } from './picked-facts.ts';
 import { bareCount, readPicking } from './picking.ts';
 import { TOGETHER, UNMEASURED, VERBS, type SaidKind } from './words.ts';
 import { isRain, isWeather, readWeather } from './weather.ts';
@@ -36,8 +37,11 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   const labels = context.bags.all.map(({ label }) => label);
   const when = readWhen(said, context.now, labels);
   const isShared = TOGETHER.test(when.rest);
-  const unmeasured = kind === 'picking' ? UNMEASURED.exec(when.rest) : null;
-  const measured = unmeasured ? when.rest.replace(unmeasured[0], ' ') : when.rest;
+  const { soldFor, rest: unpriced } =
+    kind === 'picking' ? withoutPrice(when.rest) : { soldFor: undefined, rest: when.rest };
+  const ranThrough = kind === 'watering' ? RAN_THROUGH.exec(unpriced)?.[0] : undefined;
+  const unmeasured = kind === 'picking' ? UNMEASURED.exec(unpriced) : null;
+  const measured = unpriced.replace(unmeasured?.[0] ?? ranThrough ?? '', ' ');
   const howMuch = apartFromBag(measured.replace(TOGETHER, ' '), labels);
   const amounts = readWater(kind, howMuch, context);
   if ('problem' in amounts) return unfinished(amounts.problem);
@@ -48,7 +52,8 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   const found = kind === 'check' ? readFinding(amounts) : undefined;
   const { count, rest } = kind === 'picking' ? bareCount(amounts, context.bags.all) : { ...amounts };
   const named = readBags(found?.rest ?? rest, context.bags, said);
-  const left = named.rest;
+  const { facts, rest: left } =
+    kind === 'picking' ? readPickedFacts(named.rest) : { facts: {}, rest: named.rest };
   // where there is but one, nobody calls it by its name
   const isOnlyOne = context.bags.all.length === 1 && !isNamedIn(left, said);
   const bags = named.bags.length === 0 && isOnlyOne ? context.bags.all : named.bags;
@@ -87,14 +92,19 @@ export function readClause(text: string, context: CommandContext): CommandReadin
         ...base(bag),
         litres: litres / share,
         isMeasured: true,
-        ranThrough: false,
+        ranThrough: ranThrough !== undefined,
         ...(measureId === undefined ? {} : { measureId }),
         ...(asEntered === undefined || shared ? {} : { asEntered }),
       })),
     );
   }
   return readPicking(
-    { ...amounts, count, isUnmeasured: unmeasured !== null },
+    {
+      ...amounts,
+      count,
+      isUnmeasured: unmeasured !== null,
+      facts: { ...facts, ...(soldFor === undefined ? {} : { soldFor }) },
+    },
     { bags, isShared: shared, base, command },
   );
 }
@@ -102,6 +112,10 @@ export function readClause(text: string, context: CommandContext): CommandReadin
 const FEED_NOUN = /(?<![\p{L}])(?:feed|fertili[sz]er)(?![\p{L}])/u;
 /** Words that say nothing else but that something was done. */
 const DEEDS = [/\b(?:picked|harvested)\b/, /\b(?:watered|poured)\b/, /\b(?:fed|fertili[sz]ed)\b/];
+
+/** "until it ran through", "came out below": no more went in. */
+const RAN_THROUGH =
+  /(?<!\p{L})(?:until |till )?(?:it |they |both |all )?(?:ran|came|drained|dripped) (?:through|out)(?: (?:at the bottom|below|of the bottom))?(?!\p{L})/u;
 
 /** "from 2 3/4 lb" where a bag is called 2: the bag, and then three quarters of a pound. */
 const apartFromBag = (text: string, labels: readonly string[]) =>

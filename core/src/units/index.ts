@@ -21,5 +21,12 @@ export {
   type Fills,
   type MeasureKind,
 } from './measures.ts';
-export { isAbout, parseNumber, settledNumber, withFigures, type TypedNumber } from './parse-number.ts';
+export {
+  isAbout,
+  parseNumber,
+  withoutAbout,
+  settledNumber,
+  withFigures,
+  type TypedNumber,
+} from './parse-number.ts';
 export { parseTime, type TypedTime } from './parse-time.ts';

@@ -17,7 +17,7 @@ import {
   trussWords,
 } from './trouble-text.ts';
 import { shelfCheckWords, shelvedWords } from './shelf-text.ts';
-import { parseAmount, unitsShown, type Purpose } from '@rundel/core/units';
+import { parseAmount, unitsShown, withoutAbout, type Purpose } from '@rundel/core/units';
 import type { UnitFormat } from '../store/index.ts';
 import { findProduct } from '@rundel/core/products';
 import { midSentence, shortDay } from './text.ts';
@@ -46,7 +46,8 @@ function amountWords(
   if (asEntered === undefined || !/\p{L}|["″]/u.test(asEntered)) return shown;
   const read = parseAmount(asEntered, purpose, unitFormat.system);
   const isOwn = read.ok && unitsShown(unitFormat.system, purpose).includes(read.amount.unit);
-  return isOwn ? shown : `${asEntered} (${shown})`;
+  if (!isOwn) return `${asEntered} (${shown})`;
+  return withoutAbout(asEntered) === asEntered.trim() ? shown : `about ${shown}`;
 }
 
 /** What entries name: products, plants, places. */
