@@ -84,7 +84,44 @@ describe('an entry in words', () => {
         maxCelsius: 29,
         source: 'typed',
       },
-      'Weather: 12 to 29\u00a0°C',
+      'Weather of 15 Jul: 12 to 29\u00a0°C',
+    ],
+    [
+      {
+        ...base,
+        id: 'ent_gauge01',
+        kind: 'weather',
+        day: '2026-07-15',
+        rainMillimetres: 12,
+        source: 'typed',
+      },
+      'Weather of 15 Jul: 12\u00a0mm of rain',
+    ],
+    [
+      {
+        ...base,
+        id: 'ent_gauge02',
+        kind: 'weather',
+        day: '2026-07-16',
+        maxCelsius: 31,
+        rainMillimetres: 0,
+        source: 'typed',
+      },
+      'Weather of 16 Jul: up to 31\u00a0°C, no rain',
+    ],
+    [
+      {
+        ...base,
+        id: 'ent_gauge03',
+        kind: 'weather',
+        day: '2026-07-16',
+        minCelsius: 4,
+        humidityPercent: 90,
+        windMetresPerSecond: 2,
+        sunHours: 5,
+        source: 'file',
+      },
+      'Weather of 16 Jul: down to 4\u00a0°C, humidity 90 %, wind 2.0 m/s, 5.0 h of sun',
     ],
     [
       {
