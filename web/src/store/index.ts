@@ -1,5 +1,5 @@
 export { type Change } from './changes.ts';
-export { moneyIn, useMoney, type Money } from './money.ts';
+export { moneyIn, moneyOf, useMoney, type Money } from './money.ts';
 export { realClock, type Clock } from './clock.ts';
 export { GardenProvider, useGarden, useGardenState } from './garden-context.tsx';
 export { type AskedConflict, type GardenState, type OpenGarden } from './open-garden.ts';

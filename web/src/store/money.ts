@@ -22,7 +22,10 @@ export const USUAL_SIGN: Readonly<Record<Settings['units'], string>> = { metric:
 /** The sign of a garden that has none of its own: what all of them had before new ones began with one. */
 const FIRST_SIGN = '£';
 
+/** Money in a garden's own sign. */
+export const moneyOf = ({ currency }: Pick<Settings, 'currency'>): Money => moneyIn(currency ?? FIRST_SIGN);
+
 export function useMoney(): Money {
   const { currency } = useGarden().garden.settings;
-  return useMemo(() => moneyIn(currency ?? FIRST_SIGN), [currency]);
+  return useMemo(() => moneyOf({ currency }), [currency]);
 }

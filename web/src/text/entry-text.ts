@@ -18,8 +18,9 @@ import {
 } from './trouble-text.ts';
 import { shelfCheckWords, shelvedWords } from './shelf-text.ts';
 import { parseAmount, unitsShown, withoutAbout, type Purpose } from '@rundel/core/units';
-import type { UnitFormat } from '../store/index.ts';
+import { moneyOf, type UnitFormat } from '../store/index.ts';
 import { findProduct } from '@rundel/core/products';
+import { windWords } from './in-units.ts';
 import { midSentence, shortDay } from './text.ts';
 import {
   LEAVING_WORDS,
@@ -50,8 +51,12 @@ function amountWords(
   return withoutAbout(asEntered) === asEntered.trim() ? shown : `about ${shown}`;
 }
 
+/** " for £3.50"; nothing where no price was said. */
+const priceWords = (price: number | undefined, names: Pick<Garden, 'settings'> | undefined): string =>
+  price === undefined || !names ? '' : ` for ${moneyOf(names.settings).show(price)}`;
+
 /** What entries name: products, plants, places. */
-export type EntryNames = PlantsOf & Pick<Garden, 'products' | 'places' | 'regimes' | 'tanks'>;
+export type EntryNames = PlantsOf & Pick<Garden, 'products' | 'places' | 'regimes' | 'tanks' | 'settings'>;
 
 /** An entry in a few words, with the plant that it is about. */
 export function entryWords(entry: Entry, unitFormat: UnitFormat, names?: EntryNames): string {
@@ -125,7 +130,7 @@ function wordsOf(
         entry.isUnmeasured ? 'not weighed' : '',
         entry.stage ? PICK_STAGE_WORDS[entry.stage] : '',
         entry.size ? PICK_SIZE_WORDS[entry.size] : '',
-        entry.use ? PICK_USE_WORDS[entry.use] : '',
+        entry.use ? `${PICK_USE_WORDS[entry.use]}${priceWords(entry.soldFor, names)}` : '',
         entry.lostTo ? `to ${causeName(entry.lostTo)}` : '',
       ];
       return `Picked: ${parts.filter(Boolean).join(', ')}`;
@@ -146,7 +151,7 @@ function wordsOf(
       return `Filled: ${parts.filter(Boolean).join(', ')}`;
     }
     case 'bought':
-      return `Bought ${amountOf(entry.productId, entry.amount)}`;
+      return `Bought ${amountOf(entry.productId, entry.amount)}${priceWords(entry.paid, names)}`;
     case 'used':
       return `Used ${amountOf(entry.productId, entry.amount)}`;
     case 'counted':
@@ -154,7 +159,7 @@ function wordsOf(
     case 'priced':
       return `Price seen for ${amountOf(entry.productId, entry.amount)}`;
     case 'spent':
-      return `Spent on ${entry.on}${entry.asEntered ? `: ${entry.asEntered}` : ''}`;
+      return `Spent on ${entry.on}${priceWords(entry.price, names)}${entry.asEntered ? `: ${entry.asEntered}` : ''}`;
     case 'worked':
       return `Worked ${entry.minutes} minutes${entry.during ? (entry.during === 'round' ? ', on the round' : ', at the bench') : ''}`;
     case 'trouble':
@@ -263,7 +268,7 @@ function weatherWords(
     degrees,
     rain,
     humidityPercent !== undefined && `humidity ${Math.round(humidityPercent)} %`,
-    windMetresPerSecond !== undefined && `wind ${windMetresPerSecond.toFixed(1)} m/s`,
+    windMetresPerSecond !== undefined && `wind ${windWords(windMetresPerSecond, unitFormat)}`,
     sunHours !== undefined && `${sunHours.toFixed(1)} h of sun`,
   ]
     .filter(Boolean)

@@ -1,5 +1,6 @@
 import { type Entry, liveEntries } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
+import { newGarden } from '../../store/new-garden.ts';
 import { unitFormatIn } from '../../store/unit-format.ts';
 import { entryWords } from '../../text/entry-text.ts';
 import { removedFrom } from './removed.ts';
@@ -121,7 +122,7 @@ describe('an entry in words', () => {
         sunHours: 5,
         source: 'file',
       },
-      'Weather of 16 Jul: down to 4\u00a0°C, humidity 90 %, wind 2.0 m/s, 5.0 h of sun',
+      'Weather of 16 Jul: down to 4\u00a0°C, humidity 90 %, wind 2 m/s, 5.0 h of sun',
     ],
     [
       {
@@ -221,6 +222,20 @@ describe('an entry in words', () => {
     ],
   ])('%#', (entry, words) => {
     expect(entryWords(entry, metric)).toBe(words);
+  });
+
+  it('says what was paid or got, in the garden’s own money', () => {
+    const garden = newGarden(base.at, { gardenName: 'Yard', latitudeDegrees: 40, units: 'us' });
+    const said = (entry: Entry) => entryWords(entry, metric, garden);
+    expect(
+      said({ ...inBag, id: 'ent_sold001', kind: 'picking', kilograms: 2, use: 'sold', soldFor: 3.5 }),
+    ).toBe('Picked: 2\u00a0kg, sold for $3.50');
+    expect(
+      said({ ...base, id: 'ent_paid001', kind: 'bought', productId: 'coir', amount: 70, paid: 12 }),
+    ).toBe('Bought 70\u00a0L coir for $12.00');
+    expect(
+      said({ ...base, id: 'ent_seed002', kind: 'spent', on: 'seed', price: 4.2, containerIds: [] }),
+    ).toBe('Spent on seed for $4.20');
   });
 
   it('is in the grower’s units', () => {

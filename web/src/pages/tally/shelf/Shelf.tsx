@@ -28,6 +28,8 @@ export default function Shelf() {
   if (!data) return <Skeleton variant="rectangular" height={300} aria-busy />;
   const there = data.filter((lot) => !isGone(lot));
   const gone = data.filter(isGone);
+  const count = there.reduce((sum, lot) => sum + lot.left, 0);
+  const isUncounted = there.some((lot) => lot.isUncounted);
   const due = there.filter((lot) => lot.lookOn <= today);
   return (
     <>
@@ -39,9 +41,13 @@ export default function Shelf() {
           </Typography>
         ) : (
           <Typography sx={{ fontSize: '1.15rem' }}>
-            <Figure testId="on-shelf">{there.reduce((sum, lot) => sum + lot.left, 0)}</Figure>
-            fruit {there.some((lot) => lot.isUncounted) && 'and some that nobody counted '}on the shelf, in{' '}
-            {there.length === 1 ? 'one lot' : `${there.length} lots`}.{' '}
+            {count > 0 && <Figure testId="on-shelf">{count}</Figure>}
+            {!isUncounted
+              ? 'fruit'
+              : count > 0
+                ? 'fruit, and some that nobody counted,'
+                : 'Some fruit that nobody counted is'}{' '}
+            on the shelf, in {there.length === 1 ? 'one lot' : `${there.length} lots`}.{' '}
             {due.length > 0
               ? `Look through ${due.length === 1 ? 'one of them' : `${due.length} of them`} today: one that rots spoils its neighbours.`
               : `Nothing to look through before ${shortDay(there.map((l) => l.lookOn).sort()[0] ?? today, today)}.`}
