@@ -46,6 +46,7 @@ export const FILLERS: ReadonlySet<string> = new Set([
   'into',
   'about',
   'out',
+  'ones',
   'when',
   'by',
 ]);

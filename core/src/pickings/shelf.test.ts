@@ -121,7 +121,7 @@ describe('a lot', () => {
     const beside = lots([picking('2026-10-03'), some], [looked('2026-10-13', { eaten: 4 })])[0];
     expect(beside).toMatchObject({ left: 6, isUncounted: true });
     const counted = lots([some], [looked('2026-10-14', { left: 5 }), looked('2026-10-15', { eaten: 5 })])[0];
-    expect(counted).toMatchObject({ left: 0, isUncounted: false });
+    expect(counted).toMatchObject({ put: 5, eaten: 5, left: 0, isUncounted: false });
     expect(counted && isGone(counted)).toBe(true);
   });
 

@@ -168,16 +168,19 @@ function lotOf(
     })),
     ...brought.map((e) => ({ at: e.at, count: inFruits(e, fruit) })),
   ];
-  const put = came.reduce((sum, { count }) => sum + count, 0);
+  const told = came.reduce((sum, { count }) => sum + count, 0);
   const taken = (key: 'eaten' | 'given' | 'sold' | 'lost') =>
     checks.reduce((sum, e) => sum + (e[key] ?? 0), 0);
   const counted = checks.findLast((e) => e.left !== undefined);
   const since = [...pickings, ...brought].map((e) => dayOf(e.at)).sort()[0] ?? today;
   const used = taken('eaten') + taken('given') + taken('sold') + taken('lost');
-  const left = leftOf(put, used, counted, checks, came);
-  const isUncounted = pickings.some(
-    (p) => p.isUnmeasured && (counted === undefined || Date.parse(p.at) > Date.parse(counted.at)),
+  const left = leftOf(told, used, counted, checks, came);
+  const untold = pickings.filter((p) => p.isUnmeasured);
+  const isUncounted = untold.some(
+    ({ at }) => counted === undefined || Date.parse(at) > Date.parse(counted.at),
   );
+  // what nobody counted as it came is known once it is gone or counted
+  const put = untold.length > 0 ? Math.max(told, used + left) : told;
   const varietyId = last('varietyId') ?? known?.varietyId;
   const cropId = last('cropId') ?? known?.cropId;
   const stages = [...pickings.map((p) => p.stage ?? 'green'), ...brought.map((e) => e.stage ?? 'green')];
