@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bag, done, read, short } from '../../test/command-line.ts';
+import { bag, done, finger, read, short } from '../../test/command-line.ts';
 
 describe('a picking that nobody measured', () => {
   it.each([
@@ -22,6 +22,18 @@ describe('a picking that nobody measured', () => {
 });
 
 describe('several deeds in one line', () => {
+  it('a finding behind a deed is one, whatever was done before it', () => {
+    expect(short('picked 6 green from 3, stored; 4 dry')).toEqual([
+      ['picking', '3', undefined, 6],
+      ['check', '4', finger(2)],
+    ]);
+    expect(short('watered 3 2 L, 4 and 5 wet')).toEqual([
+      ['watering', '3', 2],
+      ['check', '4', finger(5)],
+      ['check', '5', finger(5)],
+    ]);
+  });
+
   it('of several deeds is of when it says, once for all or for each', () => {
     const at = (line: string) => done(line).map((draft) => draft.at.slice(5, 16));
     expect(at('yesterday picked 450 g from 7, 300 g from 12')).toEqual(['07-15T18:30', '07-15T18:30']);

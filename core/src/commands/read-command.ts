@@ -2,7 +2,7 @@ import { dayOf } from '../calendar/index.ts';
 import { unfinished, type Command, type CommandContext, type CommandReading } from './command.ts';
 import { readClause } from './read-clause.ts';
 import { HOURS, VERBS, WEEKDAYS } from './words.ts';
-import { daysIn, isWeather } from './weather.ts';
+import { daysIn } from './weather.ts';
 import { readWhen } from './when.ts';
 
 /**
@@ -98,9 +98,11 @@ function readSeveral(
   const readPart = (from: number, to: number, here: string, isAfterRain: boolean): Command | undefined => {
     const part = text.slice(starts[from], ends[to]);
     const own = verbIn(part);
-    const verb =
-      own === undefined && !isWeather(part.toLowerCase()) ? verbIn(text.slice(0, starts[from])) : undefined;
-    const whole = readClause(verb === undefined ? part : `${verb} ${part}`, context);
+    const bare = readClause(part, context);
+    // "picked 6 from 3, 2 dry": what is whole without a verb needs none
+    const isWhole = bare.kind === 'command' && bare.commands[0].note === undefined;
+    const verb = own === undefined && !isWhole ? verbIn(text.slice(0, starts[from])) : undefined;
+    const whole = verb === undefined ? bare : readClause(`${verb} ${part}`, context);
     // "rain 12 mm yesterday and 3 mm today"
     if (isAfterRain && own === undefined && whole.kind !== 'command') {
       const rain = readClause(`rain ${part}`, context);
@@ -112,6 +114,12 @@ function readSeveral(
     const [command] = reading.commands;
     return command.note === undefined || hasNotes ? command : undefined;
   };
+  const labels = context.bags.all.map(({ label }) => label);
+  const saidIn = (command: Command, part: string): Said => ({
+    command,
+    isTimed: readWhen(part.toLowerCase(), context.now, labels).isSaid || daysIn(part) > 0,
+    form: formOf(part, context),
+  });
   /** the finest ways to read all up to each part */
   const best: (readonly (readonly Said[])[])[] = [[[]]];
   for (let to = 0; to < starts.length; to++) {
@@ -120,7 +128,7 @@ function readSeveral(
       for (const before of best[from] ?? []) {
         const command = read(from, to, before.at(-1)?.command);
         if (command && before.every((other) => areApart(other.command, command)))
-          ways.push([...before, { command, form: formOf(text.slice(starts[from], ends[to]), context) }]);
+          ways.push([...before, saidIn(command, text.slice(starts[from], ends[to]))]);
       }
     const finest = Math.max(0, ...ways.map((way) => way.length));
     best.push(ways.filter((way) => way.length === finest).slice(0, MOST_WAYS));
@@ -128,30 +136,26 @@ function readSeveral(
   const [way = []] = [...(best[starts.length] ?? [])].sort((a, b) => alikeIn(b) - alikeIn(a));
   const [first, ...others] = way.map(({ command }) => command);
   if (!first || others.length === 0) return undefined;
-  const { isSaid, at } = readWhen(
-    text.toLowerCase(),
-    context.now,
-    context.bags.all.map(({ label }) => label),
-  );
-  const today = dayOf(context.now);
-  const isDaySaid = [first, ...others].some((command) => (weatherDay(command) ?? today) !== today);
-  const isOfEach =
-    !isSaid ||
-    // "rain 12 mm yesterday, watered 7": that is when it rained
-    (isDaySaid && !TIME_FIRST.test(text)) ||
-    [first, ...others].filter(({ drafts }) => drafts[0]?.at !== context.now).length > 1;
+  const [timed, ...more] = way.filter(({ isTimed }) => isTimed);
+  // "rain 12 mm yesterday, watered 7": that is when it rained
+  const isOfWeather = timed?.command.kind === 'weather' && !TIME_FIRST.test(text);
+  if (!timed || more.length > 0 || isOfWeather) return [first, ...others];
+  const { at } = readWhen(text.toLowerCase(), context.now, labels);
   const moved = (command: Command): Command => ({
     ...command,
     drafts: command.drafts.map((draft) =>
-      draft.kind !== 'weather' ? { ...draft, at } : isDaySaid ? draft : { ...draft, day: dayOf(at) },
+      draft.kind === 'weather'
+        ? { ...draft, day: timed.command === command ? draft.day : dayOf(at) }
+        : { ...draft, at },
     ),
   });
-  return isOfEach ? [first, ...others] : [moved(first), ...others.map(moved)];
+  return [moved(first), ...others.map(moved)];
 }
 
-/** A deed, and whether its words begin and end with a bag: "3 and 4 dry", "450 g from 7". */
+/** A deed, whether it was said when, and whether its words begin and end with a bag: "3 and 4 dry", "450 g from 7". */
 interface Said {
   readonly command: Command;
+  readonly isTimed: boolean;
   readonly form: string;
 }
 

@@ -57,6 +57,8 @@ describe('the weather in a line', () => {
       done(line).flatMap((d) => (d.kind === 'watering' ? [d.at.slice(8, 10)] : []));
     expect(at('rain 12 mm yesterday, watered 7 1 can')).toEqual(['16']);
     expect(at('yesterday rain 2 mm, watered 7 1 can')).toEqual(['15']);
+    expect(said('rain 14 mm last night, watered 7 1 can')).toEqual([['07-16', undefined, undefined, 14]]);
+    expect(at('rain 14 mm last night, about 2 L on 7')).toEqual(['16']);
     expect(at('2 days ago rain 2 mm, watered 7 1 can')).toEqual(['14']);
     expect(said('rain 2 mm, watered 7 1 can yesterday')).toEqual([['07-15', undefined, undefined, 2]]);
     expect(said('rain 12 mm yesterday and 3 mm rain today')).toEqual([
