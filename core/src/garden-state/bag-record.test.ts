@@ -127,6 +127,28 @@ describe('what a bag’s record says of trouble', () => {
     );
   });
 
+  it('of cold and heat nothing by a rain gauge alone, and of nights by what was read of them', () => {
+    const read = (part: 'min' | 'max' | 'rain') =>
+      recordOf(
+        weather(() => ({ min: 4, max: 34, rain: 4 })).map((e) =>
+          e.kind !== 'weather'
+            ? e
+            : {
+                ...e,
+                minCelsius: part === 'min' ? e.minCelsius : undefined,
+                maxCelsius: part === 'max' ? e.maxCelsius : undefined,
+                rainMillimetres: part === 'rain' ? e.rainMillimetres : undefined,
+              },
+        ),
+      ).factors;
+    for (const id of ['cold-nights', 'hot-days', 'mild-wet-nights', 'dry-heat'] as const)
+      expect(read('rain')[id], id).toBeUndefined();
+    expect(read('min')['cold-nights']).toMatchObject({ count: 14, celsius: 4 });
+    expect(read('min')['hot-days']).toBeUndefined();
+    expect(read('max')['hot-days']).toMatchObject({ count: 14 });
+    expect(read('max')['cold-nights']).toBeUndefined();
+  });
+
   it('nothing of nights without weather, of water without a check, of feed and sprays that nobody records', () => {
     const bare = recordOf([]);
     for (const id of [

@@ -89,42 +89,50 @@ function weatherFactors({ bag, live, on }: RecordQuestion, occupant: Occupant | 
   const gain = isOpen ? 0 : assumed.coldCoverGain;
   const wants = (occupant?.crop.nightCelsius.value ?? 10) - assumed.coldNightMargin;
   const covered = coveredNights(live, bag.container.id);
-  const cold = days
-    .flatMap(({ day, minCelsius }) =>
-      minCelsius === undefined
-        ? []
-        : [{ day, night: minCelsius + gain + (covered(day) ? assumed.coldCoverGain : 0) }],
-    )
-    .filter(({ night }) => night < wants);
+  // a rain gauge alone speaks neither for nor against cold and heat
+  const nights = days.flatMap(({ day, minCelsius }) =>
+    minCelsius === undefined
+      ? []
+      : [{ day, night: minCelsius + gain + (covered(day) ? assumed.coldCoverGain : 0) }],
+  );
+  const cold = nights.filter(({ night }) => night < wants);
   const coldest = cold.reduce((min, { night }) => Math.min(min, night), Infinity);
-  readings['cold-nights'] =
-    cover === 'heated' || cold.length === 0
-      ? { value: 0, count: 0 }
-      : {
-          value: share(0.35 + cold.reduce((sum, { night }) => sum + (wants - night) / 7, 0)),
-          count: cold.length,
-          celsius: coldest,
-          on: cold.at(-1)?.day,
-        };
-  const hot = days.filter((d) => (d.maxCelsius ?? -Infinity) >= assumed.hotCelsius);
-  const hottest = hot.reduce((max, d) => Math.max(max, d.maxCelsius ?? max), -Infinity);
-  readings['hot-days'] =
-    hot.length === 0
-      ? { value: 0, count: 0 }
-      : { value: share(hot.length / 3), count: hot.length, celsius: hottest, on: hot.at(-1)?.day };
+  if (cover === 'heated' || nights.length >= LEAST_DAYS)
+    readings['cold-nights'] =
+      cover === 'heated' || cold.length === 0
+        ? { value: 0, count: 0 }
+        : {
+            value: share(0.35 + cold.reduce((sum, { night }) => sum + (wants - night) / 7, 0)),
+            count: cold.length,
+            celsius: coldest,
+            on: cold.at(-1)?.day,
+          };
+  const warmest = days.flatMap(({ day, maxCelsius: celsius }) =>
+    celsius === undefined ? [] : [{ day, celsius }],
+  );
+  const hot = warmest.filter(({ celsius }) => celsius >= assumed.hotCelsius);
+  const hottest = hot.reduce((max, { celsius }) => Math.max(max, celsius), -Infinity);
+  if (warmest.length >= LEAST_DAYS)
+    readings['hot-days'] =
+      hot.length === 0
+        ? { value: 0, count: 0 }
+        : { value: share(hot.length / 3), count: hot.length, celsius: hottest, on: hot.at(-1)?.day };
   const late = days.filter((d) => d.day > addDays(on, -10));
   const mild = late.filter(
     (d) =>
       (d.minCelsius ?? -Infinity) >= 10 && ((d.rainMillimetres ?? 0) > 1 || (d.humidityPercent ?? 0) >= 85),
   );
-  const knowsRain = late.some((d) => d.rainMillimetres !== undefined || d.humidityPercent !== undefined);
+  const knowsRain = late.some(
+    (d) => d.minCelsius !== undefined && (d.rainMillimetres !== undefined || d.humidityPercent !== undefined),
+  );
   if (knowsRain)
     readings['mild-wet-nights'] = {
       value: share(mild.length / 3) * (isOpen ? 1 : 0.3),
       count: mild.length,
     };
   const dry = late.filter((d) => (d.maxCelsius ?? -Infinity) >= 26 && (d.rainMillimetres ?? 0) < 0.5);
-  readings['dry-heat'] = { value: share(dry.length / 4), count: dry.length };
+  if (late.some((d) => d.maxCelsius !== undefined))
+    readings['dry-heat'] = { value: share(dry.length / 4), count: dry.length };
   return readings;
 }
 

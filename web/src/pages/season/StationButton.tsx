@@ -1,5 +1,4 @@
 import { Button, Typography } from '@mui/material';
-import { knownWeather } from '@rundel/core/garden-state';
 import { addDays, dayOf, offsetMinutesOf, momentOf } from '@rundel/core/calendar';
 import { useState } from 'react';
 import { stationDays } from '../../store/devices.ts';
@@ -9,7 +8,7 @@ import { stationDrafts } from './station.ts';
 /** How far back gaps are filled, days. */
 const BACK_DAYS = 60;
 
-/** Asks the weather station for the days that nobody noted; what was noted stays as it is. */
+/** Asks the weather station for the days that nobody noted, or noted in part; what was noted stays as it is. */
 export function StationButton() {
   const { clock, live, record } = useGarden();
   const [said, setSaid] = useState('');
@@ -20,8 +19,7 @@ export function StationButton() {
       const now = clock.now();
       const yesterday = addDays(dayOf(now), -1);
       const days = await stationDays(addDays(yesterday, -BACK_DAYS), yesterday);
-      const known = new Set(knownWeather(live).flatMap(({ day, leadDays }) => (leadDays ? [] : [day])));
-      const drafts = stationDrafts(days, known, (day) =>
+      const drafts = stationDrafts(days, live, dayOf(now), (day) =>
         momentOf(Date.parse(`${day}T20:00:00Z`), offsetMinutesOf(now)),
       );
       if (drafts.length > 0) await record(drafts, `${drafts.length} days from the station`);

@@ -1,13 +1,23 @@
-import type { Draft } from '@rundel/core/records';
+import type { Draft, Entry } from '@rundel/core/records';
 import type { StationDay } from '../../store/devices.ts';
+import { sortDays } from './weather-csv.ts';
 
-/** The station's days as entries: only those of which nothing is known, each dated to its own evening. */
+/** What the station knows and nobody noted, of whole days or of parts of them, each dated to its own evening. */
 export function stationDrafts(
   days: readonly StationDay[],
-  known: ReadonlySet<string>,
+  live: readonly Entry[],
+  today: string,
   momentOn: (day: string) => string,
 ): Draft<'weather'>[] {
-  return days
-    .filter(({ day, minCelsius, maxCelsius }) => !known.has(day) && minCelsius <= maxCelsius)
-    .map((day) => ({ kind: 'weather', at: momentOn(day.day), source: 'station', ...day }));
+  const { fresh, more } = sortDays(
+    days.filter(({ minCelsius, maxCelsius }) => minCelsius <= maxCelsius),
+    live,
+    today,
+  );
+  return [...fresh, ...more].map((day) => ({
+    kind: 'weather',
+    at: momentOn(day.day),
+    source: 'station',
+    ...day,
+  }));
 }
