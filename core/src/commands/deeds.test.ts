@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bag, done, finger, read, short } from '../../test/command-line.ts';
+import { BAGS, bag, done, finger, read, short } from '../../test/command-line.ts';
 
 describe('a picking that nobody measured', () => {
   it.each([
@@ -78,6 +78,49 @@ describe('an amount that is not exact', () => {
     ['watered 7 1 can about noon', '1 can'],
   ])('%s', (line, asEntered) => {
     expect(done(line)[0]).toMatchObject({ asEntered });
+  });
+});
+
+describe('jobs', () => {
+  const jobs = (line: string) =>
+    done(line).map((d) =>
+      d.kind === 'tended' ? [d.task, short(line).length, d.isNothingThere, d.note] : d.kind,
+    );
+
+  it.each([
+    ['tied 3 and 4', 'tied', 2],
+    ['pinched out 7', 'pinched', 1],
+    ['took the side shoots off 7', 'pinched', 1],
+    ['side shoots off 7 yesterday', 'pinched', 1],
+    ['lower leaves off 7', 'leaves-off', 1],
+    ['fleece on all', 'fleeced', BAGS.length],
+    ['took the fleece off the terrace', 'unfleeced', 3],
+    ['shaded slipway', 'shaded', 2],
+    ['stopped 7', 'stopped', 1],
+    ['shook the flowers on 7', 'shaken', 1],
+    ['wound 12', 'wound', 1],
+  ] as const)('%s', (line, task, many) => {
+    expect(jobs(line)).toEqual(Array.from({ length: many }, () => [task, many, undefined, undefined]));
+  });
+
+  it('that were looked for and not there are that', () => {
+    expect(jobs('no side shoots on 3')).toEqual([['pinched', 1, true, undefined]]);
+    expect(jobs('nothing to tuck in on 3')).toEqual([['tucked', 1, true, undefined]]);
+  });
+
+  it('stand beside other deeds, and ask for the bag', () => {
+    expect(done('7 felt dry, tied 7 and 12, watered 7 1 can').map(({ kind }) => kind)).toEqual([
+      'check',
+      'tended',
+      'tended',
+      'watering',
+    ]);
+    expect(read('tied')).toMatchObject({ kind: 'unfinished', problem: expect.stringMatching(/^Which bag/) });
+    expect(read('tied 99')).toMatchObject({ kind: 'unfinished' });
+    expect(done('picked 450 g from 7, leaves curled')[0]).toMatchObject({
+      kind: 'picking',
+      note: 'leaves curled',
+    });
   });
 });
 

@@ -8,6 +8,7 @@ import { readNote } from './note.ts';
 import { readPickedFacts, withoutPrice } from './picked-facts.ts';
 import { bareCount, readPicking } from './picking.ts';
 import { TOGETHER, UNMEASURED, VERBS, type SaidKind } from './words.ts';
+import { isTended, readTended } from './tended.ts';
 import { isRain, isWeather, readWeather } from './weather.ts';
 import { readWhen } from './when.ts';
 import { readBags, type NamedBag } from './which-bags.ts';
@@ -28,7 +29,8 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   const said = verb ? without(small, verb.word) : small;
   if (kind === undefined ? isWeather(small) : kind === 'picking' && isRain(small))
     return readWeather(said, text, context);
-  if (kind === undefined) return { kind: 'other' };
+  if (kind === undefined || (kind === 'picking' && verb?.word === 'took' && isTended(small)))
+    return isTended(small) ? readTended(small, text, context) : { kind: 'other' };
   if (kind === 'note') return readNote(text, verb?.word ?? '', context);
   // what does not come apart is not taken for one of the two, with the other as its note
   if (DEEDS.filter((deed) => deed.test(small)).length > 1)

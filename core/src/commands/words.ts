@@ -7,8 +7,8 @@ export const VERBS = [
   { kind: 'note', pattern: /^(note[ds]?|remark|wrote|saw)$/ },
 ] as const;
 
-/** The weather needs no verb. */
-export type SaidKind = (typeof VERBS)[number]['kind'] | 'weather';
+/** The weather needs no verb, and a job is said in many. */
+export type SaidKind = (typeof VERBS)[number]['kind'] | 'weather' | 'tended';
 
 /** Words that carry nothing. */
 export const FILLERS: ReadonlySet<string> = new Set([

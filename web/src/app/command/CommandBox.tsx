@@ -275,7 +275,7 @@ function undoWords(said: readonly [Command, ...Command[]]): string {
   if (said.length > 1) return `${said.length} deeds`;
   const [first] = drafts;
   if (first?.kind === 'weather') return `weather of ${shortDay(first.day)}`;
-  return `${kind} ${of.length === 1 ? `at ${of[0]?.label ?? ''}` : `at ${of.length} bags`}`;
+  return `${kind === 'tended' ? 'job' : kind} ${of.length === 1 ? `at ${of[0]?.label ?? ''}` : `at ${of.length} bags`}`;
 }
 
 /** What its form would be opened with. */
@@ -331,8 +331,7 @@ function Preview({
       <Box sx={{ fontWeight: 'fontWeightMedium' }}>
         {meant.length === 0 ? 'The garden' : bagsWords(meant)}: {entryWords(as, unitFormat, garden)}
         {drafts.length > 1 &&
-          first.kind !== 'check' &&
-          first.kind !== 'note' &&
+          (first.kind === 'watering' || first.kind === 'picking') &&
           (all > 0 ? ` each, ${total} in all` : ' each')}
       </Box>
       {drafts.length > 1 && (
