@@ -260,4 +260,22 @@ describe('the walk', () => {
       expect(await made()).toMatchObject([{ kind: 'weather', minCelsius: 10, maxCelsius: 24 }]),
     );
   });
+
+  it('a gauge alone is enough to tell, and is not asked again', async () => {
+    const entries = garden.entries.filter(({ kind }) => kind !== 'weather');
+    const { made } = await openApp('/round', { ...garden, entries }, DEMO_EVENING);
+    const card = await screen.findByRole('form', { name: 'Weather of yesterday' });
+    await press('Add weather', card);
+    await within(card).findByText('Say one of them, the one that you know.');
+    fill('Rain', '½ in', card);
+    await press('Add weather', card);
+    const [day] = await waitFor(async () => {
+      const all = await made();
+      expect(all).toHaveLength(1);
+      return all;
+    });
+    expect(day).toHaveProperty('rainMillimetres', expect.closeTo(12.7, 6));
+    expect(day).not.toHaveProperty('minCelsius');
+    await screen.findByRole('form', { name: 'Weather of today' });
+  });
 });

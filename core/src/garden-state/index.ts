@@ -1,5 +1,5 @@
 export { bagWater, dripsOf, siteOf, waterCase, type BagWater, type WaterCase } from './bag-state.ts';
-export { knownWeather, weatherAnew } from './known-weather.ts';
+export { knownWeather, weatherAnew, weatherAsked } from './known-weather.ts';
 export { propertiesOf, storesOf, waterBagOf, type BagProperties, type WaterHistory } from './properties.ts';
 export { bagFeeding, feedingCaseOf, regimeNow, warmthOf, type BagFeeding } from './feeding.ts';
 export { FilterMemory } from './filter-memory.ts';

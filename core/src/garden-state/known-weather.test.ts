@@ -5,7 +5,7 @@ import { entrySchema, liveEntries, type Draft, type Entry, type EntryOf } from '
 import { gannetSlip } from '../../demo/index.ts';
 import { siteOf } from './bag-state.ts';
 import { warmthOf } from './feeding.ts';
-import { knownWeather, weatherAnew } from './known-weather.ts';
+import { knownWeather, weatherAnew, weatherAsked } from './known-weather.ts';
 import { isBeforeColdNight } from './stops.ts';
 
 const DAY = '2026-07-16';
@@ -88,6 +88,26 @@ describe('a day that is told anew', () => {
   it('with nothing is taken away, all of it', () => {
     const before = entries({ minCelsius: 8 }, { rainMillimetres: 12 });
     expect(knownWeather(put(before, weatherAnew(liveEntries(before), DAY, {}, EVENING)))).toEqual([]);
+  });
+});
+
+describe('the day that is asked for', () => {
+  const asked = (...said: Said) => weatherAsked(entries(...said), DAY);
+  const yesterday = { day: '2026-07-15', at: '2026-07-15T20:00:00.000+01:00' };
+
+  it('is yesterday, and then today, until something is told of it', () => {
+    expect(asked()).toBe('2026-07-15');
+    expect(asked({ ...yesterday, rainMillimetres: 3 })).toBe(DAY);
+    expect(asked({ ...yesterday, rainMillimetres: 3 }, { rainMillimetres: 0 })).toBeUndefined();
+  });
+
+  it('is asked for its degrees where they are noted, and though it was foretold', () => {
+    const rain = { rainMillimetres: 3 };
+    expect(asked({ ...yesterday, minCelsius: 9 }, rain)).toBe(DAY);
+    expect(asked({ ...yesterday, minCelsius: 9 }, rain, { maxCelsius: 20 })).toBeUndefined();
+    expect(asked({ ...yesterday, minCelsius: 9 }, { at: yesterday.at, minCelsius: 8, maxCelsius: 20 })).toBe(
+      DAY,
+    );
   });
 });
 

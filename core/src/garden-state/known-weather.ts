@@ -1,4 +1,4 @@
-import { dayOf, daysBetween } from '../calendar/index.ts';
+import { addDays, dayOf, daysBetween } from '../calendar/index.ts';
 import type { KnownDay } from '../climate/index.ts';
 import { entriesOfKind, type Draft, type Entry, type EntryOf } from '../records/index.ts';
 
@@ -45,6 +45,26 @@ function together(before: KnownDay | undefined, entry: EntryOf<'weather'>): Know
     // rain that was measured does not make the degrees measured that were foretold
     leadDays: isOfDegrees || !hadDegrees ? leadDays : before?.leadDays,
   };
+}
+
+/** Who has not noted degrees for so long has no thermometer out, days. */
+const NOTES_DEGREES_DAYS = 14;
+
+/**
+ * The day of which a grower is asked how it was: yesterday or today, until they have told. Who notes degrees is asked for them beside
+ * the rain; who only ever reads a gauge has told all with that. What was only foretold is still asked.
+ */
+export function weatherAsked(live: readonly Entry[], today: string): string | undefined {
+  const noted = entriesOfKind(live, 'weather').filter((entry) => dayOf(entry.at) >= entry.day);
+  const hasDegrees = (entry: EntryOf<'weather'>) =>
+    entry.minCelsius !== undefined || entry.maxCelsius !== undefined;
+  const notesDegrees = noted.some(
+    (entry) =>
+      entry.source === 'typed' && entry.day >= addDays(today, -NOTES_DEGREES_DAYS) && hasDegrees(entry),
+  );
+  const isTold = (day: string) =>
+    noted.some((entry) => entry.day === day && (hasDegrees(entry) || !notesDegrees));
+  return [addDays(today, -1), today].find((day) => !isTold(day));
 }
 
 /** What a grower says of a day by its number. */

@@ -1,5 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
-import { addDays, dayOf } from '@rundel/core/calendar';
+import { dayOf } from '@rundel/core/calendar';
+import { weatherAsked } from '@rundel/core/garden-state';
 import { weatherForm } from '../../ui/entries/weather-form.ts';
 import { checkOf, draftOf } from '../../ui/entries/entry-form.ts';
 import { FormField, InlineForm, useFields } from '../../ui/form/index.ts';
@@ -9,16 +10,7 @@ import { useGarden, useUnitFormat } from '../../store/index.ts';
 export default function WeatherCard() {
   const { clock, live } = useGarden();
   const today = dayOf(clock.now());
-  // what was only foretold is still asked
-  const isKnown = (day: string) =>
-    live.some(
-      (e) =>
-        e.kind === 'weather' &&
-        e.day === day &&
-        dayOf(e.at) >= day &&
-        (e.minCelsius !== undefined || e.maxCelsius !== undefined),
-    );
-  const day = [addDays(today, -1), today].find((d) => !isKnown(d));
+  const day = weatherAsked(live, today);
   if (day === undefined) return null;
   return <OneDay key={day} day={day} words={day === today ? 'today' : 'yesterday'} />;
 }
@@ -42,7 +34,7 @@ function OneDay({ day, words }: { readonly day: string; readonly words: string }
       <Typography sx={{ fontWeight: 'fontWeightMedium', marginBlockEnd: 1 }}>
         {isOpen ? `How warm was it ${words}, and how wet?` : `How warm was it ${words}?`}
       </Typography>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(96px, 1fr))', gap: 1 }}>
         <FormField form={form} name="min" />
         <FormField form={form} name="max" />
         {isOpen && <FormField form={form} name="rain" />}
