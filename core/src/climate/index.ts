@@ -8,6 +8,7 @@ export {
   guessMapping,
   readWeatherTable,
   WIND_UNITS,
+  writeWeatherTable,
   type ColumnMapping,
   type TableReading,
   type WeatherRow,

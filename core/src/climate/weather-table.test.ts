@@ -1,8 +1,15 @@
 import { DEFAULT_ASSUMED } from '../assumed/index.ts';
 import { describe, expect, it } from 'vitest';
+import { readCsv } from '../csv/index.ts';
 import { completeWeather } from './weather.ts';
 import { defaultNormals } from './normals.ts';
-import { guessColumns, guessMapping, readWeatherTable, type ColumnMapping } from './weather-table.ts';
+import {
+  guessColumns,
+  guessMapping,
+  readWeatherTable,
+  writeWeatherTable,
+  type ColumnMapping,
+} from './weather-table.ts';
 
 const metric: ColumnMapping = {
   date: 'd',
@@ -91,6 +98,20 @@ describe('rows of a weather table', () => {
       ['2026-07-16', 10],
     ]);
     expect(refused).toEqual([{ line: 1, reason: '2026-07-16 stands again in line 3; the later is used' }]);
+  });
+});
+
+describe('weather that was written', () => {
+  it('is read again as it was, half days too, and a forecast is none of it', () => {
+    const days = [
+      { day: '2026-07-14', minCelsius: -1.5, maxCelsius: 20.25, rainMillimetres: 0, humidityPercent: 71 },
+      { day: '2026-07-15', rainMillimetres: 12.7 },
+      { day: '2026-07-16', maxCelsius: 31, windMetresPerSecond: 2.5, sunHours: 9 },
+    ];
+    const { headings, rows } = readCsv(
+      writeWeatherTable([...days, { day: '2026-07-18', maxCelsius: 30, leadDays: 2 }]),
+    );
+    expect(readWeatherTable(rows, guessMapping(headings, rows))).toEqual({ days, refused: [] });
   });
 });
 

@@ -1,6 +1,7 @@
 import { toSi } from '../units/index.ts';
 import type { Day } from '../calendar/index.ts';
-import { guessDateOrder, readDate, type DateOrder } from '../csv/index.ts';
+import { guessDateOrder, readDate, writeCsv, type DateOrder } from '../csv/index.ts';
+import type { KnownDay } from './weather.ts';
 
 /** Which column of a table holds what; one that is not there is '' or left out. Dates may be written in three orders. */
 export interface ColumnMapping {
@@ -71,6 +72,41 @@ export function readWeatherTable(
   });
   const days = [...byDay.values()].map(({ row }) => row).sort((a, b) => (a.day < b.day ? -1 : 1));
   return { days, refused: refused.sort((a, b) => a.line - b.line) };
+}
+
+/** What a table of weather is written with. */
+const WRITTEN = {
+  minCelsius: 'min_celsius',
+  maxCelsius: 'max_celsius',
+  rainMillimetres: 'rain_mm',
+  humidityPercent: 'humidity_percent',
+  windMetresPerSecond: 'wind_m_per_s',
+  sunHours: 'sun_hours',
+} as const satisfies Partial<Record<keyof WeatherRow, string>>;
+
+/**
+ * The days that were measured as a CSV, a row each, in °C and mm; what is not known of a day is empty. Read again by `guessMapping`
+ * it is the same.
+ *
+ * @param days what was only foretold is left out
+ * @example
+ * writeWeatherTable([{ day: '2026-07-16', maxCelsius: 21.5, rainMillimetres: 0 }])
+ * // => 'date,min_celsius,max_celsius,rain_mm,humidity_percent,wind_m_per_s,sun_hours\r\n2026-07-16,,21.5,0,,,'
+ */
+export function writeWeatherTable(days: readonly KnownDay[]): string {
+  const parts = Object.keys(WRITTEN) as (keyof typeof WRITTEN)[];
+  return writeCsv(
+    ['date', ...parts.map((part) => WRITTEN[part])],
+    days
+      .filter(({ leadDays }) => !leadDays)
+      .map((day) => [
+        day.day,
+        ...parts.map((part) => {
+          const value = day[part];
+          return value === undefined ? '' : Number(value.toFixed(2));
+        }),
+      ]),
+  );
 }
 
 function readRow(

@@ -11,11 +11,14 @@ import {
 } from '@mui/material';
 import { IconPencil, IconTrash } from '@tabler/icons-react';
 import { addDays } from '@rundel/core/calendar';
-import { completeWeather, type WeatherDay } from '@rundel/core/climate';
+import { completeWeather, writeWeatherTable, type WeatherDay } from '@rundel/core/climate';
 import { resolveAssumed } from '@rundel/core/assumed';
 import { knownWeather, siteOf } from '@rundel/core/garden-state';
 import { useMemo, useState } from 'react';
+import { fileName } from '../../text/file-text.ts';
 import { shortDay } from '../../text/text.ts';
+import { download } from '../../ui/download.ts';
+import { OnceButton } from '../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat, told } from '../../store/index.ts';
 import { DayDialog } from './DayDialog.tsx';
 
@@ -45,7 +48,8 @@ export default function WeatherDays({ today }: { readonly today: string }) {
   );
   const entriesOf = (day: string) =>
     live.filter((e) => e.kind === 'weather' && e.day === day).map((e) => e.id);
-  const known = useMemo(() => new Set(knownWeather(live).map(({ day }) => day)), [live]);
+  const said = knownWeather(live);
+  const known = useMemo(() => new Set(said.map(({ day }) => day)), [said]);
   const visible = isWhole ? days : days.slice(0, 10);
   return (
     <Box>
@@ -120,6 +124,19 @@ export default function WeatherDays({ today }: { readonly today: string }) {
       <Button onClick={() => setWhole((whole) => !whole)}>
         {isWhole ? 'Show ten days' : `Show all ${DAYS}`}
       </Button>
+      <OnceButton
+        disabled={said.length === 0}
+        onPress={() =>
+          download(
+            fileName(`${garden.settings.gardenName} weather`, today, 'csv'),
+            // a spreadsheet takes it for UTF-8 by this mark
+            `\uFEFF${writeWeatherTable(said)}`,
+            'text/csv',
+          )
+        }
+      >
+        All of it to a CSV
+      </OnceButton>
       {editing && <DayDialog day={editing} onClose={() => setEditing(undefined)} />}
     </Box>
   );
