@@ -1,4 +1,5 @@
 export type { Command, CommandContext, CommandReading, SaidFeed } from './command.ts';
 export { findingOf } from './finding.ts';
+export { readPickedFacts } from './picked-facts.ts';
 export { readCommand } from './read-command.ts';
 export { bagNames, readBags, type BagNames, type NamedBag } from './which-bags.ts';

@@ -115,6 +115,37 @@ describe('tables of the diary', () => {
     expect(read('pickings', written).drafts).toEqual(drafts);
   });
 
+  it('how ripe it was, what became of it, what was got for it and what ran through come and go', () => {
+    const facts = (text: string, table: DiaryTable = 'pickings') => read(table, text).drafts;
+    expect(
+      facts(
+        'Day,Bag,kg,Ripe?,Became,Sold for\n2026-07-01,7,2,first blush,gave away,\n2026-07-02,7,1,Red,,£3.50\n',
+      ),
+    ).toMatchObject([
+      { stage: 'blush', use: 'given' },
+      // a colour says nothing of how ripe a variety is, and is kept as it was written
+      { use: 'sold', soldFor: 3.5, note: 'red' },
+    ]);
+    expect(facts('Day,Bag,kg,Price\n2026-07-02,7 and 12,2,6\n')).toMatchObject([
+      { kilograms: 1, soldFor: 3 },
+      { kilograms: 1, soldFor: 3 },
+    ]);
+    expect(read('pickings', 'Day,Bag,kg,Price\n2026-07-02,7,2,dear\n').refused).toMatchObject([
+      { problem: '“dear” is not a price.' },
+    ]);
+    expect(
+      facts('Day,Bag,Litres,Ran through\n2026-07-02,7,9,x\n2026-07-03,7,2,\n', 'waterings'),
+    ).toMatchObject([{ ranThrough: true }, { ranThrough: false }]);
+    const over: EntryOf<'picking'> = {
+      ...{ kind: 'picking', id: 'ent_over0001', at: DEMO_EVENING, recordedAt: DEMO_EVENING },
+      ...{ containerId: live.find((e) => e.kind === 'picking')?.containerId ?? '', count: 4 },
+      ...{ stage: 'over', use: 'lost' },
+    };
+    expect(facts(writeDiaryTable('pickings', garden, liveEntries([over])))).toMatchObject([
+      { count: 4, stage: 'over', use: 'lost' },
+    ]);
+  });
+
   it('a row may be of several bags: what was poured of each, and one bowl of all together', () => {
     const labels = (drafts: ReturnType<typeof read>['drafts']) =>
       drafts.map(

@@ -1,9 +1,11 @@
 import { dayOf, momentAt } from '../calendar/index.ts';
-import { findingOf, readBags, type BagNames } from '../commands/index.ts';
+import { findingOf, readBags, readPickedFacts, type BagNames } from '../commands/index.ts';
 import { readDate } from '../csv/index.ts';
 import {
   entrySchema,
   FEED_UNITS,
+  PICK_STAGES,
+  PICK_USES,
   sharedAmong,
   type Container,
   type Draft,
@@ -81,7 +83,8 @@ export function readRow(
   if (Date.parse(at) > Date.parse(now)) return `${day} is in the future.`;
   // "a bowl" says something of how much there was
   const rough = UNMEASURED.exec(cell('kilograms'))?.[1] ?? '';
-  const note = [rough, cell('note')].filter((words) => words !== '').join(', ');
+  const picked = pickedIn(cell('ripeness'), cell('use'));
+  const note = [rough, picked.strange, cell('note')].filter((words) => words !== '').join(', ');
   const who = cell('who');
   const base = { at, ...(who === '' ? {} : { who }), ...(note === '' ? {} : { note }) };
   const inUse = garden.measures.filter(({ binnedAt }) => !binnedAt);
@@ -105,25 +108,30 @@ export function readRow(
     { mapping: { unit } }: RowContext,
   ): object | string {
     if (of === 'pickings') {
+      const price = text('price').replace(/[^\d.,-]/g, '');
+      const soldFor = price === '' ? undefined : numbers(price);
+      if (text('price') !== '' && soldFor === undefined) return `“${text('price')}” is not a price.`;
+      // what has a price was sold
+      const more = { ...(soldFor === undefined ? {} : { use: 'sold', soldFor }), ...picked.facts };
       const kilograms = text('kilograms') === '' ? undefined : read('kilograms', unit);
       const count = text('count') === '' ? undefined : numbers(text('count'));
-      const isUnmeasured =
-        UNMEASURED.test(text('kilograms')) || /^(y|yes|x|true|1)$/i.test(text('unmeasured'));
+      const isUnmeasured = UNMEASURED.test(text('kilograms')) || YES.test(text('unmeasured'));
       if (isUnmeasured && count === undefined && !(kilograms !== undefined && kilograms > 0))
-        return { kind: 'picking', isUnmeasured };
+        return { kind: 'picking', isUnmeasured, ...more };
       if (text('kilograms') !== '' && kilograms === undefined && !isUnmeasured)
         return `“${text('kilograms')}” is not a weight.`;
       if (text('count') !== '' && (count === undefined || !Number.isInteger(count)))
         return `“${text('count')}” is not a number of fruits.`;
       if (kilograms === undefined && count === undefined)
         return 'It has neither a weight nor a count; with “?” for its weight it is taken as not weighed.';
-      return { kind: 'picking', ...some('kilograms', kilograms), ...some('count', count) };
+      return { kind: 'picking', ...some('kilograms', kilograms), ...some('count', count), ...more };
     }
     if (of === 'waterings') {
       // in the grower's own cans, as they would type it
       const litres = parseMeasured(text('litres'), inUse) ?? read('litres', unit);
       if (litres === undefined) return `“${text('litres')}” is not an amount of water.`;
-      return { kind: 'watering', litres, isMeasured: true, ranThrough: false };
+      const ranThrough = YES.test(text('through'));
+      return { kind: 'watering', litres, isMeasured: true, ranThrough };
     }
     if (of === 'checks') {
       const found = foundIn(text('found'), system);
@@ -142,9 +150,29 @@ export function readRow(
   }
 }
 
+/** How ripe it was and what became of it, by the words of the file format or in others; what says neither is kept as it stands there. */
+function pickedIn(ripeness: string, use: string) {
+  const [stage, became] = [ripeness.toLowerCase(), use.toLowerCase()];
+  const known = {
+    ...some(
+      'stage',
+      PICK_STAGES.find((each) => each === stage),
+    ),
+    ...some(
+      'use',
+      PICK_USES.find((each) => each === became),
+    ),
+  };
+  const said = ['stage' in known ? '' : stage, 'use' in known ? '' : became].join(', ');
+  const { facts, rest } = readPickedFacts(said);
+  return { facts: { ...facts, ...known }, strange: rest.replace(/[,\s]+/g, ' ').trim() };
+}
+
 /** What stands in place of a weight where nobody took one. */
 const UNMEASURED =
   /^(?:\?+|some|not weighed|unweighed|not measured|(a few|(?:an?|one|two|three|\d) (?:handful|bowl|bowlful|basket|bucket|punnet)s?))$/i;
+
+const YES = /^(?:y|yes|x|true|1|✓)$/i;
 
 const SHORT_UNITS: Readonly<Record<string, string>> = {
   g: 'gram',

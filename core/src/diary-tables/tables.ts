@@ -10,9 +10,21 @@ export type DiaryTable = (typeof DIARY_TABLES)[number];
 
 /** What a column holds. Units are in the names; a file of somebody else's may have them otherwise, and that is asked. */
 export const COLUMNS = {
-  pickings: ['bag', 'day', 'time', 'kilograms', 'count', 'unmeasured', 'who', 'note'],
+  pickings: [
+    'bag',
+    'day',
+    'time',
+    'kilograms',
+    'count',
+    'unmeasured',
+    'ripeness',
+    'use',
+    'price',
+    'who',
+    'note',
+  ],
   checks: ['bag', 'day', 'time', 'found', 'who', 'note'],
-  waterings: ['bag', 'day', 'time', 'litres', 'who', 'note'],
+  waterings: ['bag', 'day', 'time', 'litres', 'through', 'who', 'note'],
   feeds: ['bag', 'day', 'time', 'product', 'amount', 'unit', 'litres', 'who', 'note'],
 } as const satisfies Readonly<Record<DiaryTable, readonly string[]>>;
 
@@ -44,12 +56,15 @@ export function writeDiaryTable(
           e.kilograms === undefined ? undefined : rounded(e.kilograms),
           e.count,
           e.isUnmeasured ? 'yes' : undefined,
+          e.stage,
+          e.use,
+          e.soldFor,
           e.who,
           e.note,
         ],
       ];
     if (table === 'waterings' && e.kind === 'watering')
-      return [[...head(e), rounded(e.litres), e.who, e.note]];
+      return [[...head(e), rounded(e.litres), e.ranThrough ? 'yes' : undefined, e.who, e.note]];
     if (table === 'checks' && e.kind === 'check') return [[...head(e), foundText(e.check), e.who, e.note]];
     if (table === 'feeds' && e.kind === 'fed') {
       const name = productOf(e.productId, garden.products)?.name ?? e.productId;

@@ -77,6 +77,8 @@ export {
   type AlertKind,
   type Outcome,
   type PickSize,
+  PICK_STAGES,
+  PICK_USES,
   type PickStage,
   TRIAL_MEASURES,
   type TrialMeasure,

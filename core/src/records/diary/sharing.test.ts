@@ -9,6 +9,16 @@ describe('an amount that several bags share', () => {
     expect(shares.some((share) => 'asEntered' in share)).toBe(false);
   });
 
+  it('what was got for all of it is not got for each', () => {
+    expect(sharedAmong({ kilograms: 2, soldFor: 6 }, 2).map(({ soldFor }) => soldFor)).toEqual([3, 3]);
+    expect(sharedAmong({ count: 3, soldFor: 6 }, 2).map(({ soldFor }) => soldFor)).toEqual([4, 2]);
+    expect(splitByFruits({ kilograms: 2, soldFor: 6 }, [1, 0, 2]).map(({ soldFor }) => soldFor)).toEqual([
+      2,
+      undefined,
+      4,
+    ]);
+  });
+
   it('says nothing of a bag to which none fell, and keeps what is no amount', () => {
     expect(sharedAmong({ count: 1 }, 2)).toEqual([{ count: 1 }, {}]);
     expect(sharedAmong({ litres: 10, ranThrough: true }, 4)).toEqual(

@@ -5,6 +5,8 @@ interface Shareable {
   readonly count?: number | undefined;
   /** of a feed */
   readonly amount?: number | undefined;
+  /** what was got for fruit */
+  readonly soldFor?: number | undefined;
   readonly asEntered?: string | undefined;
 }
 
@@ -17,7 +19,7 @@ interface Shareable {
  * // => [{ kilograms: 1.5, count: 3 }, { kilograms: 1.5, count: 2 }]
  */
 export function sharedAmong<F extends Shareable>(facts: F, bags: number): readonly Omit<F, 'asEntered'>[] {
-  const { asEntered: _, litres, kilograms, count, amount, ...rest } = facts;
+  const { asEntered: _, litres, kilograms, count, amount, soldFor, ...rest } = facts;
   return Array.from({ length: bags }, (_each, i) => {
     const fruits = count === undefined ? undefined : Math.floor(count / bags) + (i < count % bags ? 1 : 0);
     return {
@@ -25,6 +27,10 @@ export function sharedAmong<F extends Shareable>(facts: F, bags: number): readon
       ...(litres === undefined ? {} : { litres: litres / bags }),
       ...(kilograms === undefined ? {} : { kilograms: kilograms / bags }),
       ...(amount === undefined ? {} : { amount: amount / bags }),
+      // by weight where there is one, else by the fruits
+      ...(soldFor === undefined
+        ? {}
+        : { soldFor: kilograms === undefined && count ? (soldFor * (fruits ?? 0)) / count : soldFor / bags }),
       // none fell to this one
       ...(fruits === undefined || fruits === 0 ? {} : { count: fruits }),
     } as unknown as Omit<F, 'asEntered'>;
@@ -44,7 +50,7 @@ export function splitByFruits<F extends Shareable>(
   facts: F,
   fruits: readonly number[],
 ): readonly Omit<F, 'asEntered'>[] {
-  const { asEntered: _, kilograms, count: __, ...rest } = facts;
+  const { asEntered: _, kilograms, count: __, soldFor, ...rest } = facts;
   const all = fruits.reduce((sum, each) => sum + each, 0);
   return fruits.map(
     (each) =>
@@ -52,6 +58,7 @@ export function splitByFruits<F extends Shareable>(
         ...rest,
         ...(each === 0 || kilograms === undefined ? {} : { kilograms: (kilograms * each) / all }),
         ...(each === 0 ? {} : { count: each }),
+        ...(each === 0 || soldFor === undefined ? {} : { soldFor: (soldFor * each) / all }),
       }) as unknown as Omit<F, 'asEntered'>,
   );
 }

@@ -70,6 +70,10 @@ const HOLDS: Readonly<Record<string, string>> = {
   amount: 'How much of it is in',
   unit: 'Its unit is in',
   unmeasured: 'That nobody weighed it is in',
+  ripeness: 'How ripe it was is in',
+  use: 'What became of it is in',
+  price: 'What was got for it is in',
+  through: 'That it ran through is in',
   who: 'Who did it is in',
   note: 'A note is in',
 };
