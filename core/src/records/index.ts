@@ -77,6 +77,7 @@ export {
   type AlertKind,
   type Outcome,
   type PickSize,
+  WEATHER_PARTS,
   PICK_STAGES,
   PICK_USES,
   type PickStage,

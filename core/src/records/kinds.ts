@@ -151,6 +151,16 @@ export const TENDED_TASKS = [
 ] as const;
 export type TendedTask = (typeof TENDED_TASKS)[number];
 
+/** What may be known of a day's weather; each by itself is enough. */
+export const WEATHER_PARTS = [
+  'minCelsius',
+  'maxCelsius',
+  'rainMillimetres',
+  'humidityPercent',
+  'windMetresPerSecond',
+  'sunHours',
+] as const;
+
 /** How ripe fruit was picked. */
 export const PICK_STAGES = ['green', 'blush', 'ripe', 'over'] as const;
 export type PickStage = (typeof PICK_STAGES)[number];

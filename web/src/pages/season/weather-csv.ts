@@ -7,7 +7,7 @@ import {
 } from '@rundel/core/climate';
 import { addDays, dayOf } from '@rundel/core/calendar';
 import { knownWeather } from '@rundel/core/garden-state';
-import type { Entry, EntryOf } from '@rundel/core/records';
+import { WEATHER_PARTS, type Entry, type EntryOf } from '@rundel/core/records';
 import * as z from '@rundel/core/schema';
 import { readCsv, type CsvTable } from '@rundel/core/csv';
 
@@ -79,15 +79,6 @@ const isForetold = (e: EntryOf<'weather'>) => dayOf(e.at) < e.day;
 /** So many days ahead a forecast is taken. */
 export const FORECAST_DAYS = 10;
 
-const PARTS = [
-  'minCelsius',
-  'maxCelsius',
-  'rainMillimetres',
-  'humidityPercent',
-  'windMetresPerSecond',
-  'sunHours',
-] as const;
-
 /** What of a file is new, the same, more than is here, or at odds with it. */
 export function sortDays(days: readonly WeatherRow[], live: readonly Entry[], today: string) {
   const measured = live.filter((e) => e.kind === 'weather' && !isForetold(e));
@@ -108,16 +99,17 @@ export function sortDays(days: readonly WeatherRow[], live: readonly Entry[], to
       sorted.fresh.push(row);
       continue;
     }
-    const isNew = (part: (typeof PARTS)[number]) => here[part] === undefined && row[part] !== undefined;
+    const isNew = (part: (typeof WEATHER_PARTS)[number]) =>
+      here[part] === undefined && row[part] !== undefined;
     const low = here.minCelsius ?? row.minCelsius ?? -Infinity;
     const high = here.maxCelsius ?? row.maxCelsius ?? Infinity;
     const isAtOdds =
       low > high ||
-      PARTS.some((part) => {
+      WEATHER_PARTS.some((part) => {
         const [own, read] = [here[part], row[part]];
         return own !== undefined && read !== undefined && Math.abs(own - read) >= 0.05;
       });
-    const fresh = low > high ? [] : PARTS.filter(isNew);
+    const fresh = low > high ? [] : WEATHER_PARTS.filter(isNew);
     if (isAtOdds) sorted.different.push(row);
     if (fresh.length > 0)
       sorted.more.push({ day: row.day, ...Object.fromEntries(fresh.map((part) => [part, row[part]])) });

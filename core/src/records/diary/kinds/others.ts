@@ -1,5 +1,6 @@
 import * as z from '../../../schema/index.ts';
 import type { Effect } from '../effect.ts';
+import { WEATHER_PARTS } from '../../kinds.ts';
 import { daySchema } from '../../time.ts';
 import { idSchema } from '../../ids.ts';
 import { entryBase, inContainer, maybeAtPlant } from './base.ts';
@@ -25,15 +26,6 @@ export const movedEntry = z.object({
 /** Between the coldest and the warmest hour of a day, degrees: what is more is a slip. */
 const WIDEST_DAY = 60;
 
-const MEASURED = [
-  'minCelsius',
-  'maxCelsius',
-  'rainMillimetres',
-  'humidityPercent',
-  'windMetresPerSecond',
-  'sunHours',
-] as const;
-
 /** One day's weather outside, typed or read from a file, as far as it is known: a rain gauge knows no degrees. Belongs to the garden and not to a bag. */
 export const weatherEntry = z
   .object({
@@ -50,7 +42,7 @@ export const weatherEntry = z
     source: z.enum(['typed', 'file', 'station']),
   })
   .check(
-    z.refine((w) => MEASURED.some((part) => w[part] !== undefined), {
+    z.refine((w) => WEATHER_PARTS.some((part) => w[part] !== undefined), {
       message: 'Nothing is said of this day.',
     }),
     z.refine((w) => (w.minCelsius ?? -Infinity) <= (w.maxCelsius ?? Infinity), {
