@@ -83,7 +83,7 @@ export function readAmount(text: string, rule: AmountRule): Read<Typed | undefin
 }
 
 /** "3 x 20 L": so many of so much. */
-const SEVERAL = /^\s*(\d{1,3})\s*[x×*]\s*(.+)$/iu;
+const SEVERAL = /^\s*([1-9]\d{0,2})\s*[x×*]\s*(.+)$/iu;
 
 /** An amount inside its bounds, or why it cannot be right. */
 function within({ siValue, text }: Typed, rule: AmountRule): Read<Typed> {

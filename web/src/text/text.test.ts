@@ -102,6 +102,7 @@ describe('amounts that are refused', () => {
     ['-1', 'It must be more than nothing.'],
     ['5000', '5000 L cannot be right here: it must be from 1 L to 1000 L.'],
     ['3 cm', 'This unit measures something else.'],
+    ['0x10', 'I do not know this unit.'],
   ])('"%s"', (text, problem) => {
     expect(readAmount(text, rule)).toEqual({ ok: false, problem });
   });
