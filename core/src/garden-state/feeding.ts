@@ -160,10 +160,9 @@ export function bagFeeding(
 ): BagFeeding {
   const { assumed } = properties;
   const here = entriesAt(live, container.id).filter((e) => dayOf(e.at) <= today);
-  const occupants = occupantsOf(container, here, garden);
+  const everyone = occupantsOf(container, here, garden);
   const cover = garden.places.find((s) => s.id === container.placeId)?.cover ?? 'open';
-  const dates = new Map(occupants.map((o) => [o, datesOf(o, garden, cover)]));
-  const present = occupants.filter((o) => o.clearedOn === undefined);
+  const present = everyone.filter((o) => o.clearedOn === undefined);
   const eldest = present[0];
   const filled = here.findLast((e) => e.kind === 'filled');
   const first = [filled && dayOf(filled.at), eldest?.plantedOn, today].filter(
@@ -173,6 +172,9 @@ export function bagFeeding(
     first.reduce((a, b) => (b < a ? b : a)),
     addDays(today, -LONGEST_DAYS),
   );
+  // closed seasons took what they took before the ledger begins
+  const occupants = everyone.filter((o) => o.clearedOn === undefined || o.clearedOn >= from);
+  const dates = new Map(occupants.map((o) => [o, datesOf(o, garden, cover)]));
   const { sources, unknown } = sourcesOf(container, properties, here, garden, from);
   const waterLitres = properties.mix.capacity * properties.fill.mixLitres;
   const drained = drainedBy(here, moves, waterLitres);
