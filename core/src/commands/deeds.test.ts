@@ -124,6 +124,47 @@ describe('jobs', () => {
   });
 });
 
+describe('what was seen', () => {
+  it.each([
+    ['first flowers on 7', 'flowers', undefined],
+    ['7 is in flower', 'flowers', undefined],
+    ['saw first flowers on 7 yesterday', 'flowers', undefined],
+    ['12 has set fruit', 'set', undefined],
+    ['first ripe fruit on 7', 'ripe', undefined],
+    ['7 came up', 'up', undefined],
+    ['no flowers on 7 yet', 'flowers', true],
+    ['no ripe fruit on 7', 'ripe', true],
+  ] as const)('%s', (line, stage, isNotYet) => {
+    const [seen, ...others] = done(line);
+    expect(others).toEqual([]);
+    expect(seen).toMatchObject({ kind: 'stage', stage });
+    expect(seen?.kind === 'stage' && seen.isNotYet).toBe(isNotYet ?? undefined);
+    expect(seen).not.toHaveProperty('note');
+  });
+
+  it.each([
+    ['aphids on 7', 'sap-suckers', 1],
+    ['found spider mites on 7 and 12', 'mites', 2],
+    ['saw blight on the terrace', 'blight', 3],
+    ['blossom end rot on 7', 'end-rot', 1],
+  ] as const)('%s', (line, what, many) => {
+    expect(done(line)).toMatchObject(
+      Array.from({ length: many }, () => ({ kind: 'trouble', what, checkOn: expect.any(String) })),
+    );
+  });
+
+  it('what is over, or no trouble but a word in a note, is not put down as trouble', () => {
+    expect(read('no more aphids on 7')).toMatchObject({ kind: 'unfinished' });
+    expect(done('note on 7: aphids on the neighbour')[0]?.kind).toBe('note');
+    expect(done('picked 450 g from 7, slugs in two')[0]).toMatchObject({
+      kind: 'picking',
+      note: 'slugs two',
+    });
+    expect(read('flowers')).toMatchObject({ kind: 'other' });
+    expect(done('checked 7 wet, aphids on 12').map(({ kind }) => kind)).toEqual(['check', 'trouble']);
+  });
+});
+
 describe('what is said of a deed beside how much', () => {
   it.each([
     ['picked 6 green from 7, stored', { count: 6, stage: 'green', use: 'stored' }, undefined],

@@ -8,7 +8,9 @@ import { readNote } from './note.ts';
 import { readPickedFacts, withoutPrice } from './picked-facts.ts';
 import { bareCount, readPicking } from './picking.ts';
 import { TOGETHER, UNMEASURED, VERBS, type SaidKind } from './words.ts';
+import { isStage, readStage } from './stage.ts';
 import { isTended, readTended } from './tended.ts';
+import { isTrouble, readTrouble } from './trouble.ts';
 import { isRain, isWeather, readWeather } from './weather.ts';
 import { readWhen } from './when.ts';
 import { readBags, type NamedBag } from './which-bags.ts';
@@ -27,10 +29,10 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   const kind =
     verb?.kind === 'watering' && FEED_NOUN.test(small) ? 'feed' : (verb?.kind ?? impliedKind(small, context));
   const said = verb ? without(small, verb.word) : small;
-  if (kind === undefined ? isWeather(small) : kind === 'picking' && isRain(small))
-    return readWeather(said, text, context);
-  if (kind === undefined || (kind === 'picking' && verb?.word === 'took' && isTended(small)))
-    return isTended(small) ? readTended(small, text, context) : { kind: 'other' };
+  const other = saidWithout(kind, verb?.word, small);
+  // "took" is a part of what was done
+  if (other) return other(other === readTended ? small : said, text, context);
+  if (kind === undefined) return { kind: 'other' };
   if (kind === 'note') return readNote(text, verb?.word ?? '', context);
   // what does not come apart is not taken for one of the two, with the other as its note
   if (DEEDS.filter((deed) => deed.test(small)).length > 1)
@@ -109,6 +111,16 @@ export function readClause(text: string, context: CommandContext): CommandReadin
     },
     { bags, isShared: shared, base, command },
   );
+}
+
+/** What is said without a verb of its own, or behind one that says little: "got 12 mm of rain", "took the shoots off", "found aphids". */
+function saidWithout(kind: SaidKind | undefined, verb: string | undefined, small: string) {
+  const isSeen =
+    kind === undefined || verb === 'saw' || verb === 'found' || verb === 'look' || verb === 'looked';
+  if (kind === undefined ? isWeather(small) : kind === 'picking' && isRain(small)) return readWeather;
+  if ((kind === undefined || verb === 'took') && isTended(small)) return readTended;
+  if (isSeen && isTrouble(small)) return readTrouble;
+  return isSeen && isStage(small) ? readStage : undefined;
 }
 
 const FEED_NOUN = /(?<![\p{L}])(?:feed|fertili[sz]er)(?![\p{L}])/u;

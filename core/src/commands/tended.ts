@@ -1,10 +1,7 @@
 import type { TendedTask } from '../records/index.ts';
-import { unfinished, type CommandContext, type CommandReading } from './command.ts';
-import { isNamedIn, leftover, noBag } from './leftover.ts';
-import { readWhen } from './when.ts';
-import { readBags } from './which-bags.ts';
+import { phrase, readAtBags } from './at-bags.ts';
+import type { CommandContext, CommandReading } from './command.ts';
 
-const phrase = (source: string) => new RegExp(`(?<![\\p{L}\\d-])(?:${source})(?![\\p{L}\\d-])`, 'u');
 const SHOOTS = 'side ?-?shoots?|suckers?';
 const LEAVES = '(?:lower |bottom |old )?leaves';
 
@@ -45,39 +42,16 @@ export const isTended = (text: string): boolean => JOBS.some(([, pattern]) => pa
  * @param said in small letters
  * @param text as it was written
  */
-export function readTended(said: string, text: string, { bags, now }: CommandContext): CommandReading {
+export function readTended(said: string, text: string, context: CommandContext): CommandReading {
   const found = JOBS.find(([, pattern]) => pattern.test(said));
   if (!found) return { kind: 'other' };
   const [task, pattern] = found;
   const isNothingThere = NOTHING.test(said);
   const rest = said.replace(pattern, ' ').replace(isNothingThere ? NOTHING : /^$/, ' ');
-  const when = readWhen(
-    rest,
-    now,
-    bags.all.map(({ label }) => label),
-  );
-  const named = readBags(when.rest, bags, said);
-  const isOnlyOne = bags.all.length === 1 && !isNamedIn(named.rest, said);
-  const meant = named.bags.length === 0 && isOnlyOne ? bags.all : named.bags;
-  if (meant.length === 0) return unfinished(noBag(named.rest, bags.all));
-  const note = leftover(named.rest, text);
-  return {
-    kind: 'command',
-    commands: [
-      {
-        kind: 'tended',
-        drafts: meant.map(({ containerId }) => ({
-          kind: 'tended',
-          at: when.at,
-          containerId,
-          task,
-          ...(isNothingThere ? { isNothingThere } : {}),
-          ...(note === undefined ? {} : { note }),
-        })),
-        bags: meant,
-        isShared: false,
-        note,
-      },
-    ],
-  };
+  return readAtBags('tended', { rest, said, text }, context, (base) => ({
+    kind: 'tended',
+    ...base,
+    task,
+    ...(isNothingThere ? { isNothingThere } : {}),
+  }));
 }

@@ -7,8 +7,8 @@ export const VERBS = [
   { kind: 'note', pattern: /^(note[ds]?|remark|wrote|saw)$/ },
 ] as const;
 
-/** The weather needs no verb, and a job is said in many. */
-export type SaidKind = (typeof VERBS)[number]['kind'] | 'weather' | 'tended';
+/** What is said of the weather, a job, a stage or trouble needs no verb, or has one of many. */
+export type SaidKind = (typeof VERBS)[number]['kind'] | 'weather' | 'tended' | 'stage' | 'trouble';
 
 /** Words that carry nothing. */
 export const FILLERS: ReadonlySet<string> = new Set([

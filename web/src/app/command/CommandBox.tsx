@@ -4,7 +4,7 @@ import { findProduct, productsIn } from '@rundel/core/products';
 import { isGivenInWater, type Draft } from '@rundel/core/records';
 import { lazy, Suspense, useDeferredValue, useMemo, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { told, useBags, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
+import { newId, told, useBags, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { bagsWords } from '../../text/bag-text.ts';
 import { entryWords } from '../../text/entry-text.ts';
 import { momentProblem } from '../../text/moment-problem.ts';
@@ -90,7 +90,10 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
   const put = useOnce(async (said: readonly [Command, ...Command[]]) => {
     if (doubt !== undefined && doubt !== asked) return setAsked(doubt);
     await record(
-      said.flatMap((command) => command.drafts),
+      // a case keeps its name when what was said of it is corrected
+      said.flatMap(({ drafts: put }) =>
+        put.map((draft) => (draft.kind === 'trouble' ? { ...draft, caseId: newId('case') } : draft)),
+      ),
       undoWords(said),
     );
     return onClose();
@@ -275,7 +278,7 @@ function undoWords(said: readonly [Command, ...Command[]]): string {
   if (said.length > 1) return `${said.length} deeds`;
   const [first] = drafts;
   if (first?.kind === 'weather') return `weather of ${shortDay(first.day)}`;
-  return `${kind === 'tended' ? 'job' : kind} ${of.length === 1 ? `at ${of[0]?.label ?? ''}` : `at ${of.length} bags`}`;
+  return `${kind === 'tended' ? 'job' : kind === 'trouble' ? 'trouble seen' : kind} ${of.length === 1 ? `at ${of[0]?.label ?? ''}` : `at ${of.length} bags`}`;
 }
 
 /** What its form would be opened with. */
