@@ -161,6 +161,11 @@ describe('what was seen', () => {
       note: 'slugs two',
     });
     expect(read('flowers')).toMatchObject({ kind: 'other' });
+    // two things that do not come apart are neither of them, with the other as its note
+    expect(read('greenfly on 7 and 12, first ripe fruit on 7, tied both')).toMatchObject({
+      kind: 'unfinished',
+    });
+    expect(read('aphids and first flowers on 7')).toMatchObject({ kind: 'unfinished' });
     expect(done('checked 7 wet, aphids on 12').map(({ kind }) => kind)).toEqual(['check', 'trouble']);
   });
 });

@@ -115,12 +115,18 @@ export function readClause(text: string, context: CommandContext): CommandReadin
 
 /** What is said without a verb of its own, or behind one that says little: "got 12 mm of rain", "took the shoots off", "found aphids". */
 function saidWithout(kind: SaidKind | undefined, verb: string | undefined, small: string) {
-  const isSeen =
-    kind === undefined || verb === 'saw' || verb === 'found' || verb === 'look' || verb === 'looked';
-  if (kind === undefined ? isWeather(small) : kind === 'picking' && isRain(small)) return readWeather;
-  if ((kind === undefined || verb === 'took') && isTended(small)) return readTended;
-  if (isSeen && isTrouble(small)) return readTrouble;
-  return isSeen && isStage(small) ? readStage : undefined;
+  if (kind === undefined) return speaksFor(small);
+  if (kind === 'picking' && isRain(small)) return readWeather;
+  if (verb === 'took' && isTended(small)) return readTended;
+  const isSeen = verb === 'saw' || verb === 'found' || verb === 'look' || verb === 'looked';
+  return !isSeen ? undefined : isTrouble(small) ? readTrouble : isStage(small) ? readStage : undefined;
+}
+
+/** By what a text without a verb is read, if it speaks of anything. */
+export function speaksFor(small: string) {
+  if (isWeather(small)) return readWeather;
+  if (isTended(small)) return readTended;
+  return isTrouble(small) ? readTrouble : isStage(small) ? readStage : undefined;
 }
 
 const FEED_NOUN = /(?<![\p{L}])(?:feed|fertili[sz]er)(?![\p{L}])/u;

@@ -1,6 +1,6 @@
 import { dayOf } from '../calendar/index.ts';
 import { unfinished, type Command, type CommandContext, type CommandReading } from './command.ts';
-import { readClause } from './read-clause.ts';
+import { readClause, speaksFor } from './read-clause.ts';
 import { HOURS, VERBS, WEEKDAYS } from './words.ts';
 import { daysIn } from './weather.ts';
 import { readWhen } from './when.ts';
@@ -31,6 +31,8 @@ export function readCommand(line: string, context: CommandContext): CommandReadi
       : readSeveral(text, context, whole.kind !== 'command');
   if (isWeatherAlone && !isOneDay && !several)
     return unfinished('These are of two days: say them one after another, each with its day.');
+  if (!several && whole.kind === 'command' && isOfMore(whole.commands[0]))
+    return unfinished('These are several things: say them one after another, each with its bag.');
   const reading: CommandReading = several ? { kind: 'command', commands: several } : whole;
   if (who === undefined || reading.kind !== 'command') return reading;
   const [first, ...others] = reading.commands;
@@ -40,6 +42,12 @@ export function readCommand(line: string, context: CommandContext): CommandReadi
   });
   return { kind: 'command', commands: [by(first), ...others.map(by)] };
 }
+
+/** Whether what was left over of a job, a sight or the weather tells of another thing. */
+const isOfMore = ({ kind, note = '' }: Command): boolean =>
+  SAID_WITHOUT_VERB.includes(kind) &&
+  (verbIn(note) !== undefined || speaksFor(note.toLowerCase()) !== undefined);
+const SAID_WITHOUT_VERB: readonly Command['kind'][] = ['tended', 'stage', 'trouble', 'weather'];
 
 /** "by Ada": who did it, where nothing here is called so. */
 function withoutWho(
