@@ -16,6 +16,32 @@ async function more(act: string): Promise<void> {
   fireEvent.click(await screen.findByRole('menuitem', { name: act }));
 }
 
+describe('what is said in the line', () => {
+  it('of trouble, a job and the weather stands where each is kept, and a case has its name', async () => {
+    const { made } = await openApp(`/bags/${SEVEN}`, garden, DEMO_EVENING);
+    fireEvent.keyDown(document.body, { key: '/' });
+    const line = await screen.findByRole('combobox', { name: /Find a bag/ });
+    fill(/Find a bag/, 'greenfly on 7, took the side shoots off 7 and 8 yesterday, no rain yesterday');
+    await screen.findByText(/7 · .*: Trouble: aphids or whitefly$/);
+    await screen.findByText('2 bags: Side shoots out');
+    await screen.findByText('The garden: Weather of 15 Jul: no rain');
+    fireEvent.keyDown(line, { key: 'Enter' });
+    await gone();
+    const entries = await made();
+    const trouble = entries.find((e) => e.kind === 'trouble');
+    expect(trouble).toMatchObject({
+      containerId: SEVEN,
+      what: 'sap-suckers',
+      caseId: expect.stringMatching(/^cas/),
+    });
+    expect(entries.filter((e) => e.kind === 'tended').map((e) => e.at.slice(0, 10))).toEqual([
+      '2026-07-15',
+      '2026-07-15',
+    ]);
+    await waitFor(() => expect(document.body.textContent).toContain('aphids or whitefly, seen 16 Jul'));
+  });
+});
+
 describe('trouble', () => {
   it('of two marks that cannot both be is told, and neither counts', async () => {
     await openApp(`/bags/${SEVEN}/trouble`, garden, DEMO_EVENING);
