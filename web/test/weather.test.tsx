@@ -14,6 +14,7 @@ describe('a day’s weather', () => {
     for (const [coldest, warmest, rain, said] of [
       ['', '', '', 'Say one of them, the one that you know.'],
       ['15', '4', '', 'The warmest cannot be colder than the coldest.'],
+      ['-30', '40', '', 'No day is so cold and so warm: look at the units.'],
       ['-80', '4', '', /cannot be right here/],
       ['8', '19', '900', /cannot be right here/],
       ['8', '19', 'wet', /does not read as a number/],

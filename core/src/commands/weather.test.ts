@@ -89,6 +89,7 @@ describe('the weather in a line', () => {
     ['rain 900 mm', /No day has such weather/],
     ['low 20 high 12', /cannot be colder/],
     ['high 99 °C', /No day has such weather/],
+    ['low -30 high 40', /No day has such weather/],
   ])('asks: %s', (line, problem) => {
     const reading = read(line);
     expect(reading.kind === 'unfinished' && reading.problem).toMatch(problem);

@@ -1,5 +1,5 @@
 import { addDays, dayOf } from '../calendar/index.ts';
-import type { Draft } from '../records/index.ts';
+import { WIDEST_DAY_DEGREES, type Draft } from '../records/index.ts';
 import { parseAmount, type Purpose, type UnitSystem } from '../units/index.ts';
 import { NUMBER } from './amounts.ts';
 import { unfinished, type CommandContext, type CommandReading } from './command.ts';
@@ -50,6 +50,7 @@ const DAY_SAID = new RegExp(
 export const daysIn = (text: string): number =>
   new Set([...text.toLowerCase().matchAll(DAY_SAID)].map(([day]) => day)).size;
 
+const NO_SUCH_DAY = 'No day has such weather: look at the figures and their units.';
 /** The smallest and largest that a day has, as the diary takes them. */
 const LIMITS = { min: [-40, 45], max: [-30, 55], rain: [0, 500] } as const;
 
@@ -95,14 +96,16 @@ export function readWeather(said: string, text: string, { now, system }: Command
   };
   for (const [part, value] of Object.entries(read)) {
     const [low, high] = LIMITS[part as keyof typeof LIMITS];
-    if (value !== undefined && !(value >= low && value <= high))
-      return unfinished('No day has such weather: look at the figures and their units.');
+    if (value !== undefined && !(value >= low && value <= high)) return unfinished(NO_SUCH_DAY);
   }
   const { min, max, rain } = read;
   if (min === undefined && max === undefined && rain === undefined)
-    return unfinished('How much: as “rain 12 mm”, “low 4” or “high 31”?');
-  if (min !== undefined && max !== undefined && min > max)
-    return unfinished('The warmest cannot be colder than the coldest.');
+    return unfinished(
+      'How much: as “rain 12 mm”, “low 4” or “high 31”? Without a figure it can be a note: “note: some rain”.',
+    );
+  const degrees = max === undefined || min === undefined ? 0 : max - min;
+  if (degrees < 0) return unfinished('The warmest cannot be colder than the coldest.');
+  if (degrees > WIDEST_DAY_DEGREES) return unfinished(NO_SUCH_DAY);
   const note = leftover(rest.replace(FILLING, ' '), text);
   const draft: Draft = {
     kind: 'weather',

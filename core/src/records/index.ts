@@ -78,6 +78,7 @@ export {
   type Outcome,
   type PickSize,
   WEATHER_PARTS,
+  WIDEST_DAY_DEGREES,
   PICK_STAGES,
   PICK_USES,
   type PickStage,

@@ -161,6 +161,9 @@ export const WEATHER_PARTS = [
   'sunHours',
 ] as const;
 
+/** Between the coldest and the warmest hour of a day: what is more is a slip. */
+export const WIDEST_DAY_DEGREES = 60;
+
 /** How ripe fruit was picked. */
 export const PICK_STAGES = ['green', 'blush', 'ripe', 'over'] as const;
 export type PickStage = (typeof PICK_STAGES)[number];

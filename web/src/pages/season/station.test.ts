@@ -29,7 +29,6 @@ describe('days from the station', () => {
     const drafts = stationDrafts([day('2026-07-01'), day('2026-07-02')], [own], TODAY, at);
     expect(drafts).toEqual([
       { kind: 'weather', source: 'station', at: at('2026-07-02'), ...day('2026-07-02') },
-      { kind: 'weather', source: 'station', at: at('2026-07-01'), day: '2026-07-01', sunHours: 8 },
     ]);
   });
 

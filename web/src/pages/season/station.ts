@@ -14,7 +14,11 @@ export function stationDrafts(
     live,
     today,
   );
-  return [...fresh, ...more].map((day) => ({
+  // a day of which degrees and rain were noted is whole
+  const gaps = more.filter((day) =>
+    [day.minCelsius, day.maxCelsius, day.rainMillimetres].some((x) => x !== undefined),
+  );
+  return [...fresh, ...gaps].map((day) => ({
     kind: 'weather',
     at: momentOn(day.day),
     source: 'station',

@@ -1,3 +1,4 @@
+import { WIDEST_DAY_DEGREES } from '@rundel/core/records';
 import { amountField } from '../form/index.ts';
 import { entryForm } from './entry-form.ts';
 
@@ -13,8 +14,10 @@ export const weatherForm = entryForm<'weather'>()({
   check: ({ min, max, rain }) => {
     if (min === undefined && max === undefined && rain === undefined)
       return [{ at: 'min', problem: 'Say one of them, the one that you know.' }];
-    return min !== undefined && max !== undefined && min > max
-      ? [{ at: 'max', problem: 'The warmest cannot be colder than the coldest.' }]
+    const degrees = min === undefined || max === undefined ? 0 : max - min;
+    if (degrees < 0) return [{ at: 'max', problem: 'The warmest cannot be colder than the coldest.' }];
+    return degrees > WIDEST_DAY_DEGREES
+      ? [{ at: 'max', problem: 'No day is so cold and so warm: look at the units.' }]
       : [];
   },
   facts: ({ min, max, rain }) => ({ minCelsius: min, maxCelsius: max, rainMillimetres: rain }),

@@ -1,6 +1,6 @@
 import * as z from '../../../schema/index.ts';
 import type { Effect } from '../effect.ts';
-import { WEATHER_PARTS } from '../../kinds.ts';
+import { WEATHER_PARTS, WIDEST_DAY_DEGREES } from '../../kinds.ts';
 import { daySchema } from '../../time.ts';
 import { idSchema } from '../../ids.ts';
 import { entryBase, inContainer, maybeAtPlant } from './base.ts';
@@ -22,9 +22,6 @@ export const movedEntry = z.object({
   fromPlaceId: idSchema('place'),
   toPlaceId: idSchema('place'),
 });
-
-/** Between the coldest and the warmest hour of a day, degrees: what is more is a slip. */
-const WIDEST_DAY = 60;
 
 /** One day's weather outside, typed or read from a file, as far as it is known: a rain gauge knows no degrees. Belongs to the garden and not to a bag. */
 export const weatherEntry = z
@@ -51,10 +48,11 @@ export const weatherEntry = z
     }),
     z.refine(
       (w) =>
-        (w.maxCelsius ?? -Infinity) - (w.minCelsius ?? -Infinity) <= WIDEST_DAY || w.minCelsius === undefined,
+        (w.maxCelsius ?? -Infinity) - (w.minCelsius ?? -Infinity) <= WIDEST_DAY_DEGREES ||
+        w.minCelsius === undefined,
       {
         path: ['maxCelsius'],
-        message: `No day has more than ${WIDEST_DAY} degrees between its coldest and its warmest hour.`,
+        message: `No day has more than ${WIDEST_DAY_DEGREES} degrees between its coldest and its warmest hour.`,
       },
     ),
   );
