@@ -118,7 +118,7 @@ export default function WeatherDays({ today }: { readonly today: string }) {
           </TableBody>
         </Table>
       </Box>
-      <Typography variant="body2" sx={FILLED}>
+      <Typography variant="body2" sx={{ ...FILLED, marginBlockStart: 0.75 }}>
         In slanted figures: nobody said, so it is reckoned as usual here.
       </Typography>
       <Button onClick={() => setWhole((whole) => !whole)}>
