@@ -71,6 +71,9 @@ export function readAmounts(
     said.measure = at;
     words.push(`${aboutBefore(rest, own.index)}${own[0].trim()}`);
     rest = cut(rest, own.index, own[0].length);
+    // "1 can each, 4 half a can" is of others
+    const again = measured.exec(rest);
+    if (again && !JOINED.test(rest.slice(own.index, again.index))) return TWO;
   }
   const whole = rest;
   /** where an amount of each quantity stands */

@@ -108,6 +108,12 @@ describe('jobs', () => {
     expect(jobs('nothing to tuck in on 3')).toEqual([['tucked', 1, true, undefined]]);
   });
 
+  it('that are only spoken of are not done', () => {
+    for (const line of ['side shoots growing on 7', 'topped up 7'])
+      expect(read(line), line).not.toMatchObject({ kind: 'command' });
+    expect(short('topped up 7 2 L')).toEqual([['watering', '7', 2]]);
+  });
+
   it('stand beside other deeds, and ask for the bag', () => {
     expect(done('7 felt dry, tied 7 and 12, watered 7 1 can').map(({ kind }) => kind)).toEqual([
       'check',
@@ -124,6 +130,46 @@ describe('jobs', () => {
   });
 });
 
+describe('what one says who writes up a weekend', () => {
+  it('has each bag its own measure, and a helper at the end', () => {
+    const line = 'on Saturday watered 3, 4 and 5 about a can each, 7 half a can, by Rosa';
+    expect(short(line)).toEqual([
+      ['watering', '3', 9],
+      ['watering', '4', 9],
+      ['watering', '5', 9],
+      ['watering', '7', 4.5],
+    ]);
+    expect(done(line).map(({ who, at }) => [who, at.slice(8, 10)])).toEqual(
+      Array.from({ length: 4 }, () => ['Rosa', '11']),
+    );
+    expect(read('watered 7 1 can with a half can more for luck')).toMatchObject({ kind: 'unfinished' });
+  });
+
+  it('each is of those that were named, and of all only where none is', () => {
+    expect(short('watered 3, 4 and 5 a can each').map(([, at]) => at)).toEqual(['3', '4', '5']);
+    expect(short('watered a can each')).toHaveLength(BAGS.length);
+    expect(short('watered terrace 1 L each').map(([, at]) => at)).toEqual(['3', '4', '5']);
+  });
+
+  it('says the day first, and then what was found and done', () => {
+    expect(short('Sunday: 3 dry, 4 moist, tied 3 and 4').map(([kind, at]) => [kind, at])).toEqual([
+      ['check', '3'],
+      ['check', '4'],
+      ['tended', '3'],
+      ['tended', '4'],
+    ]);
+    expect(done('Sunday: 3 dry, 4 moist').map(({ at }) => at.slice(8, 10))).toEqual(['12', '12']);
+    expect(read('tied 3 and 4 dry moist')).toMatchObject({ kind: 'unfinished' });
+  });
+
+  it('is asked for the parts of what was sold in part', () => {
+    expect(read('picked 2 kg from 3, sold half for 4, ate the rest')).toMatchObject({
+      kind: 'unfinished',
+      problem: expect.stringMatching(/^Sold in part/),
+    });
+  });
+});
+
 describe('what was seen', () => {
   it.each([
     ['first flowers on 7', 'flowers', undefined],
@@ -134,6 +180,7 @@ describe('what was seen', () => {
     ['7 came up', 'up', undefined],
     ['no flowers on 7 yet', 'flowers', true],
     ['no ripe fruit on 7', 'ripe', true],
+    ['no ripe ones on 7 yet', 'ripe', true],
   ] as const)('%s', (line, stage, isNotYet) => {
     const [seen, ...others] = done(line);
     expect(others).toEqual([]);

@@ -15,11 +15,15 @@ const USES = [
   ['stored', word('stored|put by|(?:on|onto|for|to) the shelf|to ripen|for storing')],
   ['sold', word('sold')],
   ['given', word('(?:gave|given)(?: them| it)? away|gave them to \\p{L}+')],
-  ['lost', word('lost|(?:threw|thrown)(?: them| it)? (?:away|out)|binned')],
+  ['lost', word('lost|(?:threw|thrown)(?: them| it)? (?:away|out)|binned|composted|compost')],
   ['eaten', word('eaten|ate(?: them| it)?')],
 ] as const;
 /** "sold for 3.50" is what was got for it, and no bag. */
 const PRICE = /(?<!\p{L})sold (?:it |them )?for (?:about )?[^\p{L}\d\s]?\s?(\d+(?:[.,]\d{1,2})?)(?! ?\p{L})/u;
+/** What is of a part alone has no place in one picking. */
+export const SOLD_IN_PART = word(
+  '(?:sold|gave|ate|lost|stored) (?:half|some|most|part|a few|\\d+)(?: of)?(?: it| them)?',
+);
 /** What is said of fruit that is not what was picked. */
 const OTHERS = word('rest|others?|still|not|none|left|remaining');
 

@@ -5,9 +5,9 @@ import { readFeed } from './feed.ts';
 import { readFinding } from './finding.ts';
 import { isNamedIn, leftover, noBag, strangeIn, without } from './leftover.ts';
 import { readNote } from './note.ts';
-import { readPickedFacts, withoutPrice } from './picked-facts.ts';
+import { readPickedFacts, SOLD_IN_PART, withoutPrice } from './picked-facts.ts';
 import { bareCount, readPicking } from './picking.ts';
-import { TOGETHER, UNMEASURED, VERBS, type SaidKind } from './words.ts';
+import { TOGETHER, UNMEASURED, VERBS, WEEKDAYS, type SaidKind } from './words.ts';
 import { isStage, readStage } from './stage.ts';
 import { isTended, readTended } from './tended.ts';
 import { isTrouble, readTrouble } from './trouble.ts';
@@ -21,7 +21,8 @@ import { readBags, type NamedBag } from './which-bags.ts';
  * @param text without spaces about it
  */
 export function readClause(text: string, context: CommandContext): CommandReading {
-  const small = text.toLowerCase();
+  // "Sunday: 1 dry"
+  const small = text.toLowerCase().replace(DAY_BEFORE, '$1 ');
   const words = small.split(/[\s:,;]+/);
   const verb = words.flatMap((word) =>
     VERBS.filter(({ pattern }) => pattern.test(word)).map(({ kind }) => ({ kind, word })),
@@ -41,6 +42,8 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   const labels = context.bags.all.map(({ label }) => label);
   const when = readWhen(said, context.now, labels);
   const isShared = TOGETHER.test(when.rest);
+  if (kind === 'picking' && SOLD_IN_PART.test(when.rest))
+    return unfinished('Sold in part: say each part by itself, with its weight or how many.');
   const { soldFor, rest: unpriced } =
     kind === 'picking' ? withoutPrice(when.rest) : { soldFor: undefined, rest: when.rest };
   const ranThrough = kind === 'watering' ? RAN_THROUGH.exec(unpriced)?.[0] : undefined;
@@ -129,6 +132,9 @@ export function speaksFor(small: string) {
   return isTrouble(small) ? readTrouble : isStage(small) ? readStage : undefined;
 }
 
+const DAY_BEFORE = new RegExp(`^((?:on |last |this )?(?:yesterday|today|${WEEKDAYS.join('|')})):`);
+const labelsOf = (bags: CommandContext['bags']) => bags.all.map(({ label }) => label);
+
 const FEED_NOUN = /(?<![\p{L}])(?:feed|fertili[sz]er)(?![\p{L}])/u;
 /** Words that say nothing else but that something was done. */
 const DEEDS = [/\b(?:picked|harvested)\b/, /\b(?:watered|poured)\b/, /\b(?:fed|fertili[sz]ed)\b/];
@@ -172,7 +178,7 @@ const roughly = (words: string | undefined) =>
   words === undefined || /^some\b|weigh/.test(words) ? undefined : words;
 
 /** Without a verb, a weight at a bag was picked, water at one was given, and a grade was found: "7 450 g", "3 dry". */
-function impliedKind(text: string, { bags, measures, system }: CommandContext): SaidKind | undefined {
+function impliedKind(text: string, { bags, measures, system, now }: CommandContext): SaidKind | undefined {
   const time = readTime(text, measures);
   if (time && 'isNamed' in time && time.isNamed && readBags(time.rest, bags).bags.length > 0)
     return 'watering';
@@ -182,6 +188,6 @@ function impliedKind(text: string, { bags, measures, system }: CommandContext): 
   if (amounts.litres !== undefined) return 'watering';
   // "3 dry", and nothing else: a word more may be what is looked for
   const found = readFinding(amounts);
-  const named = found && readBags(found.rest, bags);
+  const named = found && readBags(readWhen(found.rest, now, labelsOf(bags)).rest, bags);
   return named && named.bags.length > 0 && strangeIn(named.rest).length === 0 ? 'check' : undefined;
 }

@@ -1,5 +1,6 @@
 import { dayOf } from '../calendar/index.ts';
 import { unfinished, type Command, type CommandContext, type CommandReading } from './command.ts';
+import { readFinding } from './finding.ts';
 import { readClause, speaksFor } from './read-clause.ts';
 import { HOURS, VERBS, WEEKDAYS } from './words.ts';
 import { daysIn } from './weather.ts';
@@ -46,7 +47,9 @@ export function readCommand(line: string, context: CommandContext): CommandReadi
 /** Whether what was left over of a job, a sight or the weather tells of another thing. */
 const isOfMore = ({ kind, note = '' }: Command): boolean =>
   SAID_WITHOUT_VERB.includes(kind) &&
-  (verbIn(note) !== undefined || speaksFor(note.toLowerCase()) !== undefined);
+  (verbIn(note) !== undefined ||
+    speaksFor(note.toLowerCase()) !== undefined ||
+    readFinding({ rest: note.toLowerCase() }) !== undefined);
 const SAID_WITHOUT_VERB: readonly Command['kind'][] = ['tended', 'stage', 'trouble', 'weather'];
 
 /** "by Ada": who did it, where nothing here is called so. */
@@ -63,7 +66,14 @@ function withoutWho(
   const isDay = WEEKDAYS.some((day) => day === who.toLowerCase());
   const isHere = names.some((name) => name.toLowerCase().split(' ').includes(who.toLowerCase()));
   if (isDay || isHere) return { text, who: undefined };
-  return { text: text.replace(found[0], ' ').replace(/\s+/g, ' ').trim(), who };
+  return {
+    text: text
+      .replace(found[0], ' ')
+      .replace(/\s+/g, ' ')
+      .replace(/[\s,;]+$/, '')
+      .trim(),
+    who,
+  };
 }
 
 /** What one deed may end and the next begin at. */

@@ -6,7 +6,12 @@ const SEEN = '(?:first |has |have |had |is |are |in |its )*';
 
 /** What growers say of how far a plant is; what says more stands first. */
 const SAID: readonly (readonly [Stage, RegExp])[] = [
-  ['ripe', phrase(`${SEEN}(?:ripe (?:fruit|one|tomato|pepper)|ripening)|first ripe`)],
+  [
+    'ripe',
+    phrase(
+      `${SEEN}(?:ripe (?:fruits?|ones?|tomato(?:es)?|peppers?|chill?ies|cucumbers?)|ripening)|first ripe`,
+    ),
+  ],
   [
     'set',
     phrase(

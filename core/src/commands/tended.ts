@@ -14,7 +14,7 @@ const JOBS: readonly (readonly [TendedTask, RegExp])[] = [
   [
     'pinched',
     phrase(
-      `(?:pinched|took|taken|cut|broke) (?:out |off )?(?:the |all )?(?:${SHOOTS})(?: out| off)?|(?:no )?(?:${SHOOTS})(?: out| off)?|(?:de)?suckered|pinched(?: out)?|nothing to pinch(?: out)?`,
+      `(?:pinched|took|taken|cut|broke) (?:out |off )?(?:the |all )?(?:${SHOOTS})(?: out| off)?|no (?:${SHOOTS})|(?:${SHOOTS}) (?:out|off)|(?:de)?suckered|pinched(?: out)?|nothing to pinch(?: out)?`,
     ),
   ],
   [
@@ -24,7 +24,7 @@ const JOBS: readonly (readonly [TendedTask, RegExp])[] = [
     ),
   ],
   ['flowers-off', phrase('(?:took |pinched )?(?:the )?(?:first )?flowers off')],
-  ['stopped', phrase('stopped|topped')],
+  ['stopped', phrase('stopped|topped(?! up)')],
   ['tipped', phrase('tipped|tip out')],
   ['shaken', phrase('(?:shook|shaken|tapped)(?: the)?(?: flowers| trusses)?')],
   ['wound', phrase('wound(?: round| up)?|twisted(?: round| up)?|nothing to wind')],

@@ -14,7 +14,7 @@ const CALLED: Readonly<Record<string, string>> = {
   'sun-scald': 'sun ?scald',
   mites: '(?:red )?spider ?mites?|red spiders?|mites?',
   'sap-suckers': 'aphids?|green ?fl(?:y|ies)|black ?fl(?:y|ies)|white ?fl(?:y|ies)|sap suckers?',
-  chewers: 'slugs?|snails?|caterpillars?',
+  chewers: 'slugs?|snails?|caterpillars?|hornworms?',
   gnats: '(?:fungus )?gnats?',
   'root-rot': 'root rot|rotting roots',
   'green-film': 'green film',

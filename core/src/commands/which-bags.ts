@@ -110,7 +110,7 @@ function readNamed(text: string, { all, called }: BagNames, said: string): SaidB
     }
   };
   take(
-    /\beverything\b|\b(?:all|every|each)(?: of)?(?: the| my)?(?: bags?| pots?|(?= *$)|(?= of them))/,
+    /\beverything\b|\b(?:all|every|each)(?: of)?(?: the| my)?(?: bags?| pots?|(?= of them))|\b(?:all|every)(?= *$)/,
     () => all,
   );
   take(/\bboth(?: of them| bags?| pots?)?\b/, () => (all.length === 2 ? all : []));
@@ -120,6 +120,8 @@ function readNamed(text: string, { all, called }: BagNames, said: string): SaidB
   });
   for (const { pattern, bags, inWords } of called)
     if (inWords === undefined || pattern.test(said) || inWords.test(said)) take(pattern, () => bags);
+  // "3, 4 and 5 a can each" is of those that were named
+  if (found.size === 0) take(/\beach(?= *$)/, () => all);
   return { bags: all.filter((bag) => found.has(bag)), rest };
 }
 

@@ -23,7 +23,7 @@ const HINTS: Readonly<Record<ColumnId, RegExp>> = {
   count: /count|number|fruits?|pieces|how many|anzahl/i,
   unmeasured: /unmeasured|not weighed|unweighed/i,
   ripeness: /ripe|stage|colou?r/i,
-  use: /\buse\b|became|went to/i,
+  use: /\buse\b|became|went to|what for|used for/i,
   price: /price|sold|got for|income|[£$€]/i,
   through: /through|drained|run.?off/i,
   found: /found|grade|felt|moist|check|finding/i,

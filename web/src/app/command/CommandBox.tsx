@@ -335,7 +335,7 @@ function Preview({
         {meant.length === 0 ? 'The garden' : bagsWords(meant)}: {entryWords(as, unitFormat, garden)}
         {drafts.length > 1 &&
           (first.kind === 'watering' || first.kind === 'picking') &&
-          (all > 0 ? ` each, ${total} in all` : ' each')}
+          (all > 0 ? ` each, ${total} in all` : isShared ? ', of all together' : ' each')}
       </Box>
       {drafts.length > 1 && (
         <Box sx={{ fontSize: '0.9rem' }}>
