@@ -8,12 +8,13 @@ import { newId, told, useBags, useGarden, useUnitFormat, type Bag } from '../../
 import { bagsWords } from '../../text/bag-text.ts';
 import { entryWords } from '../../text/entry-text.ts';
 import { momentProblem } from '../../text/moment-problem.ts';
-import { shortDay, whenWords } from '../../text/text.ts';
+import { whenWords } from '../../text/text.ts';
 import { pickingDoubt } from '../../ui/entries/picking-doubt.ts';
 import { useOnce } from '../../ui/once.ts';
 import { Remark } from '../../ui/Remark.tsx';
 import { useSaveToFile } from '../../pages/files/save-to-file.ts';
 import { found, targetsOf, type Target } from './targets.ts';
+import { undoWords } from './undo-words.ts';
 
 const FeedDialog = lazy(() => import('../../ui/FeedDialog.tsx'));
 
@@ -272,15 +273,6 @@ function Row({
 const bagsMeant = (named: Command['bags'], bags: readonly Bag[]): readonly Bag[] =>
   named.flatMap(({ containerId }) => bags.filter(({ container }) => container.id === containerId));
 
-/** What undo calls it. */
-function undoWords(said: readonly [Command, ...Command[]]): string {
-  const [{ kind, bags: of, drafts }] = said;
-  if (said.length > 1) return `${said.length} deeds`;
-  const [first] = drafts;
-  if (first?.kind === 'weather') return `weather of ${shortDay(first.day)}`;
-  return `${kind === 'tended' ? 'job' : kind === 'trouble' ? 'trouble seen' : kind} ${of.length === 1 ? `at ${of[0]?.label ?? ''}` : `at ${of.length} bags`}`;
-}
-
 /** What its form would be opened with. */
 function FeedPreview({ feed, meant }: { readonly feed: SaidFeed; readonly meant: readonly Bag[] }) {
   const { garden, clock } = useGarden();
@@ -335,7 +327,11 @@ function Preview({
         {meant.length === 0 ? 'The garden' : bagsWords(meant)}: {entryWords(as, unitFormat, garden)}
         {drafts.length > 1 &&
           (first.kind === 'watering' || first.kind === 'picking') &&
-          (all > 0 ? ` each, ${total} in all` : isShared ? ', of all together' : ' each')}
+          (all > 0
+            ? ` each, ${total} in all`
+            : isShared && first.kind === 'picking' && first.isUnmeasured
+              ? ', of all together'
+              : ' each')}
       </Box>
       {drafts.length > 1 && (
         <Box sx={{ fontSize: '0.9rem' }}>
