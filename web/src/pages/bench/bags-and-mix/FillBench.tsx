@@ -15,7 +15,7 @@ import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
 import { AmendmentRows } from './AmendmentRows.tsx';
 import { isFilled, type BagFill } from '@rundel/core/garden-state';
-import { fillsOf, readKept, withRefresh } from './fill-plan.ts';
+import { fillsOf, readKept, withRefresh, type FillPlan } from './fill-plan.ts';
 import { FillTable } from './FillTable.tsx';
 import { NoBags } from '../NoBags.tsx';
 import { useFillPlan } from './use-fill-plan.ts';
@@ -24,16 +24,13 @@ import { useFillPlan } from './use-fill-plan.ts';
 export default function FillBench() {
   const { garden, live, clock, record, saveRecords } = useGarden();
   const unitFormat = useUnitFormat();
-  const { plan, bags, chosen, change } = useFillPlan();
   const [params, setParams] = useSearchParams();
-  const asked = params.toString();
+  const sent = sentAlong(params);
+  const { plan, isRead, bags, chosen, change } = useFillPlan(sent);
+  const asked = JSON.stringify(sent);
   useEffect(() => {
-    // another place sent a mix or bags along; once taken up they leave the address
-    if (asked === '') return;
-    const mixId = params.get('mix');
-    const containerIds = params.get('bags')?.split(',');
-    change({ ...(mixId === null ? {} : { mixId }), ...(containerIds ? { containerIds } : {}) });
-    setParams({}, { replace: true });
+    // once taken up, what was sent along leaves the address
+    if (asked !== '{}') void change(sent).then(() => setParams({}, { replace: true }));
     // oxlint-disable-next-line react/exhaustive-deps
   }, [asked]);
   const scoops = scoopsOf(garden);
@@ -123,7 +120,11 @@ export default function FillBench() {
       <Panel title="What each bag gets">
         <FillTable fills={tabled} />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockStart: 2 }}>
-          <OnceButton variant="contained" disabled={fills.length === 0} onPress={() => recordFilled()}>
+          <OnceButton
+            variant="contained"
+            disabled={fills.length === 0 || !isRead}
+            onPress={() => recordFilled()}
+          >
             {fills.length === 1 ? 'It is filled' : `These ${fills.length} are filled`}
           </OnceButton>
           <Button variant="outlined" component={Link} to="/bench/shop">
@@ -161,6 +162,13 @@ export default function FillBench() {
       )}
     </Box>
   );
+}
+
+/** The mix and the bags that another place sent along in the address. */
+function sentAlong(params: URLSearchParams): Partial<FillPlan> {
+  const mixId = params.get('mix');
+  const containerIds = params.get('bags')?.split(',');
+  return { ...(mixId === null ? {} : { mixId }), ...(containerIds ? { containerIds } : {}) };
 }
 
 function filledDraft(fill: BagFill, at: string, practiceId: 'moisten-first' | 'flood'): Draft {

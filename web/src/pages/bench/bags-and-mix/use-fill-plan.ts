@@ -5,13 +5,15 @@ import { EMPTY_PLAN, fillPlanSchema, type FillPlan } from './fill-plan.ts';
 
 /**
  * The plan for filling, shared by the topics that work with it, and the bags that it is for: those chosen, or while
- * nothing is chosen those not filled yet this year, or all.
+ * nothing is chosen those not filled yet this year, or all. What another place sent along stands in it at once; until
+ * the kept plan has been read nothing may be stored by it.
  */
-export function useFillPlan(): {
+export function useFillPlan(sent: Partial<FillPlan> = {}): {
   readonly plan: FillPlan;
+  readonly isRead: boolean;
   readonly chosen: readonly Bag[];
   readonly bags: readonly Bag[];
-  change(patch: Partial<FillPlan>): void;
+  change(patch: Partial<FillPlan>): Promise<void>;
 } {
   const { store, gardenId, live, clock } = useGarden();
   const { bags } = useBags();
@@ -26,7 +28,7 @@ export function useFillPlan(): {
     },
   });
   const query = useQuery(options);
-  const plan = query.data ?? EMPTY_PLAN;
+  const plan = { ...(query.data ?? EMPTY_PLAN), ...sent };
   const now = clock.now();
   const unfilled = bags.filter((b) => !isFilled(b.container.id, live, now));
   const chosen = plan.containerIds
@@ -36,18 +38,15 @@ export function useFillPlan(): {
       : bags;
   return {
     plan,
+    isRead: !query.isPending,
     chosen,
     bags,
-    change(patch) {
-      const put = (known: FillPlan) => {
-        const next = { ...known, ...patch };
-        client.setQueryData(queryKey, next);
-        told(store.writeNote('fillPlan', next));
-      };
+    async change(patch) {
       // a change can come before the kept plan has been read, and must not be lost under it
-      const kept = client.getQueryData<FillPlan>(queryKey);
-      if (kept) put(kept);
-      else void client.ensureQueryData(options).then(put);
+      const known = client.getQueryData<FillPlan>(queryKey) ?? (await client.ensureQueryData(options));
+      const next = { ...known, ...patch };
+      client.setQueryData(queryKey, next);
+      told(store.writeNote('fillPlan', next));
     },
   };
 }
