@@ -1,7 +1,7 @@
-import { mkdtempSync, readFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, expect, type BrowserContext, type Page } from '@playwright/test';
+import { chromium, expect, type BrowserContext, type Locator, type Page } from '@playwright/test';
 import { test } from './garden.ts';
 
 /** All of them with `npm run torture`; with each test a few. */
@@ -26,6 +26,42 @@ async function kill(context: BrowserContext, page: Page): Promise<void> {
   await context.close().catch(() => undefined);
 }
 
+/** The demo's file as a garden of one's own. */
+async function openDemoFile(page: Page, base: string): Promise<void> {
+  await page.goto(`${base}/`);
+  await page
+    .locator('input[type="file"]')
+    .setInputFiles({ name: 'mine.json', mimeType: 'application/json', buffer: DEMO });
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+}
+
+/** Puts a note down; it is stored once the line is closed. */
+async function putDownOn7(page: Page, text: string): Promise<Locator> {
+  await page.locator('body').press('/');
+  const line = page.getByRole('combobox', { name: /Find a bag/ });
+  await line.fill(`note on 7: ${text}`);
+  await expect(page.getByRole('option', { name: new RegExp(text) })).toBeVisible();
+  await line.press('Enter');
+  return line;
+}
+
+/**
+ * Damages the browser's database on the disk, whereupon the browser makes it anew, empty. One that is ended in the midst of a write
+ * can do that to itself: it writes on behind a record that was cut short, and cannot read its log at the start after that.
+ */
+function spoil(profile: string): void {
+  const stores = join(profile, 'Default', 'IndexedDB');
+  for (const store of readdirSync(stores).filter((name) => name.endsWith('.leveldb')))
+    for (const log of readdirSync(join(stores, store)).filter((name) => /^\d+\.log$/.test(name))) {
+      const path = join(stores, store, log);
+      const bytes = readFileSync(path);
+      // the checksum of its first record
+      bytes.writeUInt32LE((bytes.readUInt32LE(0) ^ 1) >>> 0, 0);
+      writeFileSync(path, bytes);
+    }
+}
+
 /** What is in the diary's notes, and whether anything was set aside. */
 async function notesIn(page: Page, base: string): Promise<{ notes: readonly string[]; isWhole: boolean }> {
   await page.goto(`${base}/files`);
@@ -48,12 +84,7 @@ test(`${KILLS} times the browser is killed while it writes: what was confirmed i
   const open = () => browserOn(profile, launchOptions.executablePath);
   let context = await open();
   let page = context.pages()[0] ?? (await context.newPage());
-  await page.goto(`${base}/`);
-  await page
-    .locator('input[type="file"]')
-    .setInputFiles({ name: 'mine.json', mimeType: 'application/json', buffer: DEMO });
-  await page.getByRole('button', { name: 'Open it' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await openDemoFile(page, base);
   const confirmed: string[] = [];
   for (let i = 0; i < KILLS; i++) {
     await page.goto(`${base}/bags`);
@@ -70,11 +101,7 @@ test(`${KILLS} times the browser is killed while it writes: what was confirmed i
       // in the midst of a row of notes, some of which the page has confirmed
       for (let n = 0; n < 3; n++) {
         const text = `note ${i}.${n}`;
-        await page.locator('body').press('/');
-        const line = page.getByRole('combobox', { name: /Find a bag/ });
-        await line.fill(`note on 7: ${text}`);
-        await expect(page.getByRole('option', { name: new RegExp(text) })).toBeVisible();
-        await line.press('Enter');
+        const line = await putDownOn7(page, text);
         if (n === 2) break;
         await expect(line).toBeHidden();
         confirmed.push(text);
@@ -90,4 +117,32 @@ test(`${KILLS} times the browser is killed while it writes: what was confirmed i
     expect(new Set(notes).size, `kill ${i}: nothing twice`).toBe(notes.length);
   }
   await context.close();
+});
+
+test('a browser that finds its database damaged and empties it does not take the garden along', async ({
+  baseURL,
+  launchOptions,
+}) => {
+  const base = baseURL ?? '';
+  const profile = mkdtempSync(join(tmpdir(), 'rundel-spoilt-'));
+  const open = async () => {
+    const context = await browserOn(profile, launchOptions.executablePath);
+    return { context, page: context.pages()[0] ?? (await context.newPage()) };
+  };
+  const first = await open();
+  await openDemoFile(first.page, base);
+  await first.page.goto(`${base}/files`);
+  await expect(first.page.getByText(/keeps a second copy/)).toBeVisible();
+  await expect(await putDownOn7(first.page, 'after the copy')).toBeHidden();
+  await first.context.close();
+  spoil(profile);
+  const second = await open();
+  const { notes } = await notesIn(second.page, base);
+  expect(notes).toContain('after the copy');
+  await expect(second.page.getByRole('alert')).toContainText('came back from its second copy: 24 bags');
+  await second.page.getByRole('button', { name: 'I have seen it' }).click();
+  await second.page.reload();
+  await expect(second.page.getByText(/keeps a second copy/)).toBeVisible();
+  await expect(second.page.getByRole('alert')).toHaveCount(0);
+  await second.context.close();
 });

@@ -3,12 +3,13 @@ import type { Garden, Entry } from '@rundel/core/records';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, configure, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { expose } from 'comlink';
+import Dexie from 'dexie';
 import { expect } from 'vitest';
 import { App } from '../src/app/App.tsx';
 import { themeFor } from '../src/app/theme/theme.ts';
 import { forgetWorkers } from '../src/store/bag-states-query.ts';
 import { GardenStore } from '../src/db/index.ts';
-import { DATABASE_NAMES } from '../src/db/index.ts';
+import { DATABASE_NAMES, type PrivateFiles } from '../src/db/index.ts';
 
 // what is hidden is looked through too: asking every element for its style takes most of the time; and a page whose modules
 // are read for the first time on a busy machine is waited for
@@ -35,8 +36,8 @@ class ChannelHere extends BroadcastChannel {
 /** What a worker of a name answers with. */
 async function apiOf(name: string): Promise<object> {
   if (name === 'away') return (await import('../src/workers/away.worker.ts')).api;
-  if (name === 'store') return (await import('../src/workers/store.worker.ts')).createStoreApi();
-  if (name === 'file') return (await import('../src/workers/file.worker.ts')).createFileApi();
+  if (name === 'store') return (await import('../src/workers/store.worker.ts')).createStoreApi(() => beside);
+  if (name === 'file') return (await import('../src/workers/file.worker.ts')).createFileApi(() => beside);
   return (await import('../src/workers/garden.worker.ts')).createApi();
 }
 
@@ -69,9 +70,20 @@ class WorkerHere {
 }
 
 let open: GardenStore | undefined;
+/** where second copies are */
+let beside: Promise<PrivateFiles | undefined> = Promise.resolve(undefined);
 
-/** The whole app at a place, with a garden in the browser's database and its clock at a moment. */
-export async function openApp(path: string, garden: Garden, now: string) {
+/**
+ * The whole app at a place, with a garden in the browser's database and its clock at a moment.
+ *
+ * @param own it is the grower's own, by the real clock, with its second copy in these files; the browser may have lost it
+ */
+export async function openApp(
+  path: string,
+  garden: Garden,
+  now: string,
+  own?: { readonly files: PrivateFiles; readonly isLost: boolean },
+) {
   // here and not after each test: files share this module, and each has a window of its own
   cleanup();
   open?.close();
@@ -82,11 +94,14 @@ export async function openApp(path: string, garden: Garden, now: string) {
   // nothing scrolls here: what is drawn when it is seen is drawn at once
   Reflect.deleteProperty(globalThis, 'IntersectionObserver');
   globalThis.getComputedStyle = () => UNSTYLED as CSSStyleDeclaration;
-  const store = new GardenStore(DATABASE_NAMES.demo);
+  beside = Promise.resolve(own?.files);
+  const gardenId = own ? 'own' : 'demo';
+  const store = new GardenStore(DATABASE_NAMES[gardenId]);
   open = store;
-  await store.replace(garden);
-  for (const note of ['demoStart', 'demoMoment']) await store.writeNote(note, now);
-  sessionStorage.setItem('rundel.garden', 'demo');
+  if (own?.isLost) await loseOwn();
+  else await store.replace(garden);
+  if (!own) for (const note of ['demoStart', 'demoMoment']) await store.writeNote(note, now);
+  sessionStorage.setItem('rundel.garden', gardenId);
   history.replaceState(null, '', path);
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   const page = render(
@@ -120,6 +135,12 @@ export async function openApp(path: string, garden: Garden, now: string) {
         .sort((a, b) => (order(a) < order(b) ? -1 : 1));
     },
   };
+}
+
+/** What a browser does that finds its databases damaged. */
+async function loseOwn(): Promise<void> {
+  for (const name of await Dexie.getDatabaseNames())
+    if (/^rundel(~|-directory|$)/.test(name)) await Dexie.delete(name);
 }
 
 /** Types into the field of a label. */

@@ -49,7 +49,7 @@ export function GardenLine({
     >
       {offline.kind === 'waiting' ? (
         <OnceButton onPress={() => offline.take()} sx={{ ...LINK, overflow: 'hidden' }}>
-          A newer Rundel is here: take it
+          <ByRoom short="Take the newer Rundel" long="A newer Rundel is here: take it" />
         </OnceButton>
       ) : gardenId === 'demo' ? (
         <DemoLine onLeave={() => onChange('own')} />
@@ -113,6 +113,20 @@ const LINK = {
   whiteSpace: 'nowrap',
 } as const;
 
+/** A phone has no room for many words beside the rest of the line. */
+function ByRoom({ short, long }: { readonly short: string; readonly long: string }) {
+  return (
+    <>
+      <Box component="span" sx={{ display: { md: 'none' } }}>
+        {short}
+      </Box>
+      <Box component="span" sx={{ display: { xs: 'none', md: 'inline' } }}>
+        {long}
+      </Box>
+    </>
+  );
+}
+
 /** How old the last file of the grower's own garden is; where it is time for a new one, the way to it. */
 function FileLine() {
   const { clock, garden } = useGarden();
@@ -129,7 +143,7 @@ function FileLine() {
   if (isDue)
     return (
       <Button onClick={() => void navigate('/files')} sx={{ ...LINK, overflow: 'hidden' }}>
-        {words}: save a copy
+        <ByRoom short="Save a copy to a file" long={`${words}: save a copy`} />
       </Button>
     );
   return (
@@ -163,13 +177,10 @@ function DemoLine({ onLeave }: { onLeave(): void }) {
         Demo: a made-up yard in July
       </Box>
       <OnceButton onPress={() => toMorning()} sx={LINK}>
-        {/* a phone has no room for more beside the way to one's own bags */}
-        <Box component="span" sx={{ display: { md: 'none' } }}>
-          {isEvening ? 'Next morning' : 'Evening'}
-        </Box>
-        <Box component="span" sx={{ display: { xs: 'none', md: 'inline' } }}>
-          {isEvening ? 'To the next morning' : 'To the evening'}
-        </Box>
+        <ByRoom
+          short={isEvening ? 'Next morning' : 'Evening'}
+          long={isEvening ? 'To the next morning' : 'To the evening'}
+        />
       </OnceButton>
       <Button onClick={onLeave} sx={LINK}>
         My own bags

@@ -8,6 +8,7 @@ import {
   tidy,
   told,
   useAutoSaving,
+  useSecondCopy,
   useGarden,
   useGardenState,
   gardenToOpen,
@@ -145,12 +146,13 @@ const SHOWN_AFTER = 4000;
 /** Reminders and the calendar that a phone follows come after what is looked at. */
 const Reminding = lazy(() => import('./Reminding.tsx'));
 
-/** Keeps what is shown: the file beside it up to date, and no database that nothing is in. */
+/** Keeps what is shown: its second copy and the file beside it up to date, and no database that nothing is in. */
 function Kept() {
   const { setAside, store } = useGarden();
   const hasUnread = setAside.length > 0;
   const [isShown, setShown] = useState(false);
   useAutoSaving();
+  useSecondCopy();
   useEffect(() => {
     const timer = setTimeout(() => {
       told(store.settled().then(() => tidy(store, hasUnread)));

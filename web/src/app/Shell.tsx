@@ -2,6 +2,7 @@ import { Box } from '@mui/material';
 import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { GardenId } from '../store/index.ts';
+import { BroughtBack } from './BroughtBack.tsx';
 import { ClockNotice } from './ClockNotice.tsx';
 import { GardenLine } from './GardenLine.tsx';
 import { Labels, LABELS_HIGH } from './Labels.tsx';
@@ -73,6 +74,7 @@ export function Shell({
         }}
       >
         <ClockNotice />
+        <BroughtBack />
         {children}
       </Box>
       {isAsking && (

@@ -3,6 +3,8 @@ export { retryUnread } from './retry-unread.ts';
 export { PhotoDb, PhotoStore, type LoosePhotos, type StoredPhoto } from './photo-db.ts';
 export { GardenStore, type RecordChange } from './garden-store.ts';
 export { ConflictError, type Conflict } from './conflict.ts';
+export { privateFiles, type PrivateFiles } from './private-files.ts';
+export { SecondCopy, type CopyFound, type Written } from './second-copy.ts';
 export { pause } from './pause.ts';
 export type { Walk } from './walk-note.ts';
 export { DATABASE_NAMES, recentFrom, type GardenId } from './garden-names.ts';

@@ -15,6 +15,7 @@ export { unitFormatIn, useUnitFormat, type UnitFormat } from './unit-format.ts';
 export { useBags, type Bag } from './bags.ts';
 export { useAwayPlan, useDryDays, type AwayState } from './away.ts';
 export { canSaveItself, useAutoSave, useAutoSaving } from './auto-save.ts';
+export { useBroughtBack, useHasCopy, useLostGarden, useSecondCopy } from './second-copy.ts';
 export { tidy } from './tidy.ts';
 export { useStorageRoom } from './storage-room.ts';
 export { useAddPhotos, useLoosePhotos, usePhotoUrl } from './photos.ts';

@@ -15,6 +15,7 @@ import {
 import { clockSetTo, realClock, type Clock } from './clock.ts';
 import { demoMoment, fetchDemo, fetchDemoStates, noteDemoStored, SHIPPED } from './demo.ts';
 import { readLastStates } from './kept-states.ts';
+import { bringBack } from './bring-back.ts';
 import type { LastStates } from './last-states.ts';
 import { pause, recentFrom, type Conflict, type GardenId, type RecordChange } from '../db/index.ts';
 import type { StoreInWorker } from '../workers/store.ts';
@@ -152,7 +153,9 @@ async function loadGarden(
   const running = known?.clock;
   if (gardenId === 'own') {
     const from = known ? undefined : recentFrom(gardenId, dayOf(realClock.now()));
-    const [own, lastStates] = await Promise.all([store.load(from), readLastStates(store)]);
+    const [found, lastStates] = await Promise.all([store.load(from), readLastStates(store)]);
+    // what the browser has lost may be in the second copy; one that cannot be brought back is told on the first page
+    const own = found ?? ((await bringBack(store).catch(() => false)) ? await store.load(from) : undefined);
     if (!own) return null;
     const { isWhole, ...rest } = own;
     return {

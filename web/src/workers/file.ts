@@ -44,6 +44,23 @@ export class FileInWorker {
     return new Blob([bytes], { type: kind === 'zip' ? 'application/zip' : 'application/json' });
   }
 
+  /** Makes a garden's second copy whole. */
+  makeCopy(database: string, garden: string, savedAt: string): Promise<void> {
+    return this.asked(this.api.makeCopy(database, garden, savedAt));
+  }
+
+  /** Reads a garden's second copy as a file that was chosen; undefined where there is none. */
+  readCopy(garden: string): Promise<FileAnswer | undefined> {
+    const answer = this.api.readCopy(garden) as Promise<FileAnswer | undefined>;
+    return this.asked(answer);
+  }
+
+  /** What is left of a garden's second copy as a file, though it may not read; undefined where there is none. */
+  async saveCopy(garden: string): Promise<Blob | undefined> {
+    const bytes = await this.asked(this.api.saveCopy(garden));
+    return bytes && new Blob([bytes], { type: 'application/json' });
+  }
+
   tidy(database: string): Promise<number> {
     return this.asked(this.api.tidy(database));
   }

@@ -1,4 +1,5 @@
 import {
+  readGardenFile,
   readingGardenFile,
   writeGardenFile,
   type Progress,
@@ -13,17 +14,21 @@ import {
   GardenDb,
   nextDatabase,
   PhotoDb,
+  privateFiles,
   readGarden,
   rowsOf,
+  SecondCopy,
   StorageError,
   retryUnread,
   storageError,
   tidyDiary,
   writeGarden,
   type Draw,
+  type PrivateFiles,
   type StoredGarden,
 } from '../db/index.ts';
 import { packGarden, unpackGarden } from './archive.ts';
+import { withWritten } from './with-written.ts';
 
 /** What is in a file that was read, without its rows: those stay in the worker. */
 export interface FileFound {
@@ -72,8 +77,12 @@ function drawn<T>(work: Generator<Progress, T, undefined>, onProgress: (progress
 
 const drawnQuietly: Draw = (work) => Promise.resolve(drawn(work, () => undefined));
 
-/** One file on its way in or out: read once, looked at, and put where it is to be. */
-export function createFileApi() {
+/**
+ * One file on its way in or out: read once, looked at, and put where it is to be.
+ *
+ * @param files where second copies are
+ */
+export function createFileApi(files: () => Promise<PrivateFiles | undefined> = privateFiles) {
   let file: ReadableFile | undefined;
   let photos: ReadonlyMap<string, Uint8Array<ArrayBuffer>> = new Map();
   let here: StoredGarden | undefined;
@@ -84,25 +93,9 @@ export function createFileApi() {
     photos = unpacked.photos;
     const reading = drawn(readingGardenFile(unpacked.text), seldom(onProgress));
     if (reading.kind === 'refused') return reading;
-    file = reading;
-    const { garden, setAside, savedAt, warnings } = reading;
-    const live = liveEntries(garden.entries);
-    return {
-      kind: 'readable',
-      gardenName: garden.settings.gardenName,
-      bags: garden.containers.filter((c) => !c.binnedAt).length,
-      plants: garden.plants.length,
-      entries: garden.entries.length,
-      photos: photos.size,
-      savedAt,
-      from: live[0]?.at.slice(0, 10),
-      until: live.at(-1)?.at.slice(0, 10),
-      warnings: unpacked.isDamaged
-        ? ['The archive is damaged or cut short: photographs in it may be missing.', ...warnings]
-        : warnings,
-      setAside: setAside.slice(0, TOLD),
-      setAsideCount: setAside.length,
-    };
+    const damage = 'The archive is damaged or cut short: photographs in it may be missing.';
+    file = unpacked.isDamaged ? { ...reading, warnings: [damage, ...reading.warnings] } : reading;
+    return foundIn(file, photos.size);
   };
 
   const stored = async (database: string): Promise<StoredGarden | undefined> => {
@@ -112,6 +105,11 @@ export function createFileApi() {
     } finally {
       db.close();
     }
+  };
+  const copyOf = async (garden: string): Promise<SecondCopy> => {
+    const there = await files();
+    if (!there) throw new StorageError('This browser keeps no second copy.');
+    return new SecondCopy(garden, there);
   };
   const opened = (): ReadableFile => {
     if (!file) throw new StorageError('No file was read.');
@@ -183,6 +181,34 @@ export function createFileApi() {
         db.close();
       }
     },
+    /** Makes a garden's second copy whole. */
+    async makeCopy(database: string, garden: string, savedAt: string): Promise<void> {
+      const copy = await copyOf(garden);
+      await copy.make(database, async () => {
+        const found = await stored(database);
+        if (!found) throw new StorageError('There is no garden to copy.');
+        return jsonOf(found, savedAt);
+      });
+    },
+    /**
+     * Reads a garden's second copy as a file that was chosen; from then on it can be put into a database.
+     *
+     * @returns undefined where there is none
+     */
+    async readCopy(garden: string): Promise<FileAnswer | undefined> {
+      const found = await (await copyOf(garden)).find();
+      if (!found) return undefined;
+      const reading = readGardenFile(found.text);
+      if (reading.kind === 'refused') return reading;
+      file = drawn(withWritten(reading, found.written), () => undefined);
+      photos = new Map();
+      return foundIn(file, 0);
+    },
+    /** What is left of a garden's second copy as a file, though it may not read; undefined where there is none. */
+    async saveCopy(garden: string): Promise<Uint8Array<ArrayBuffer> | undefined> {
+      const found = await (await copyOf(garden)).find();
+      return found && new TextEncoder().encode(found.text);
+    },
     /** The garden in a database as a file: all of it as an archive, or the JSON alone. */
     async save(
       database: string,
@@ -194,11 +220,38 @@ export function createFileApi() {
       if (!found) throw new Error('There is no garden to save.');
       const bytes =
         kind === 'json'
-          ? new TextEncoder().encode(writeGardenFile(found.garden, savedAt, found.setAside))
+          ? jsonOf(found, savedAt)
           : packGarden(found.garden, savedAt, found.setAside, await photosOf(garden, found.garden));
       return transfer(bytes, [bytes.buffer]);
     },
   };
+}
+
+/** What is told of a file that was read. */
+function foundIn(file: ReadableFile, photos: number): FileFound {
+  const { garden, setAside, savedAt, warnings } = file;
+  const live = liveEntries(garden.entries);
+  return {
+    kind: 'readable',
+    gardenName: garden.settings.gardenName,
+    bags: garden.containers.filter((c) => !c.binnedAt).length,
+    plants: garden.plants.length,
+    entries: garden.entries.length,
+    photos,
+    savedAt,
+    from: live[0]?.at.slice(0, 10),
+    until: live.at(-1)?.at.slice(0, 10),
+    warnings,
+    setAside: setAside.slice(0, TOLD),
+    setAsideCount: setAside.length,
+  };
+}
+
+function jsonOf(
+  { garden, setAside }: Pick<ReadableFile, 'garden' | 'setAside'>,
+  savedAt: string,
+): Uint8Array<ArrayBuffer> {
+  return new TextEncoder().encode(writeGardenFile(garden, savedAt, setAside));
 }
 
 /** Photographs go where those of the garden are; one that is there already stays. */

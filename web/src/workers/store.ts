@@ -156,6 +156,16 @@ export class StoreInWorker {
     return this.ask('writeNote', key, value);
   }
 
+  /** Whether the garden has a second copy beside the databases. */
+  hasCopy(): Promise<boolean> {
+    return asked(storeWorker.api(), (api) => api.hasCopy(this.name));
+  }
+
+  /** Whether the second copy is to be made whole. */
+  isCopyDue(): Promise<boolean> {
+    return this.asked((api) => api.isCopyDue(this.name));
+  }
+
   addPhotos(photos: readonly StoredPhoto[]): Promise<void> {
     return this.asked((api) => api.addPhotos(this.name, photos));
   }

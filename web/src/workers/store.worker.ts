@@ -1,17 +1,22 @@
 import { dayOf, momentOf } from '@rundel/core/calendar';
-import type { Garden } from '@rundel/core/records';
+import type { Entry, Garden, Settings } from '@rundel/core/records';
 import { expose } from 'comlink';
 import {
   ConflictError,
   DATABASE_NAMES,
   GardenStore,
   PhotoStore,
+  privateFiles,
   recentFrom,
+  SecondCopy,
   StorageError,
   type Conflict,
   type GardenId,
+  type PrivateFiles,
+  type RecordChange,
   type StoredGarden,
   type StoredPhoto,
+  type Written,
 } from '../db/index.ts';
 import { entriesOf, textsOf } from './entry-texts.ts';
 
@@ -41,8 +46,33 @@ export type PlainWork =
   | 'writeNote'
   | 'writeSettings';
 
-/** The browser's databases, in a thread of their own: whoever asks for a garden or writes to it asks here. */
-export function createStoreApi() {
+/** What a store wrote, by what it was asked and gave; undefined: nothing that a second copy is of. */
+function writtenBy(
+  what: PlainWork,
+  given: readonly unknown[],
+  gave: unknown,
+): Omit<Written, 'database'> | undefined {
+  switch (what) {
+    case 'append':
+      return { entries: gave as readonly Entry[] };
+    case 'write': {
+      const changes = gave as readonly RecordChange[];
+      const [, entries = []] = given as [unknown, (readonly Entry[])?];
+      return { records: changes.map(({ table, after }) => ({ table, row: after })), entries };
+    }
+    case 'writeSettings':
+      return { settings: gave as Settings };
+    default:
+      return undefined;
+  }
+}
+
+/**
+ * The browser's databases, in a thread of their own: whoever asks for a garden or writes to it asks here.
+ *
+ * @param files where the grower's own garden has its second copy
+ */
+export function createStoreApi(files: () => Promise<PrivateFiles | undefined> = privateFiles) {
   const stores = new Map<string, GardenStore>();
   const photos = new Map<string, PhotoStore>();
   const kept = <T>(known: Map<string, T>, garden: string, made: (garden: string) => T): T => {
@@ -51,6 +81,10 @@ export function createStoreApi() {
     return there;
   };
   const storeOf = (garden: string) => kept(stores, garden, (name) => new GardenStore(name));
+  const copyOf = async (garden: string): Promise<SecondCopy | undefined> => {
+    const there = garden === DATABASE_NAMES.own ? await files() : undefined;
+    return there && new SecondCopy(garden, there);
+  };
   const photosOf = (garden: string) => kept(photos, garden, (name) => new PhotoStore(name));
 
   async function answer<T>(
@@ -87,8 +121,29 @@ export function createStoreApi() {
 
   return {
     ask(garden: string, what: PlainWork, given: readonly unknown[]): Promise<StoreAnswer<unknown>> {
-      return answer(garden, (store) =>
-        (store[what] as (...given: readonly unknown[]) => Promise<unknown>).call(store, ...given),
+      return answer(garden, async (store) => {
+        const work = store[what] as (...given: readonly unknown[]) => Promise<unknown>;
+        const gave = await work.call(store, ...given);
+        const written = writtenBy(what, given, gave);
+        // what cannot be copied is stored all the same
+        if (written)
+          await (
+            await copyOf(garden)
+          )
+            ?.note({ database: await store.databaseName(), ...written })
+            .catch(() => undefined);
+        return gave;
+      });
+    },
+    /** Whether the garden has a second copy beside the databases. */
+    async hasCopy(garden: string): Promise<boolean> {
+      return (await (await copyOf(garden))?.isThere()) ?? false;
+    },
+    /** Whether the second copy is to be made whole. */
+    isCopyDue(garden: string): Promise<StoreAnswer<boolean>> {
+      return answer(
+        garden,
+        async (store) => (await (await copyOf(garden))?.isDue(await store.databaseName())) ?? false,
       );
     },
     /** Begins to read what the page will ask for first, while the page itself is still being read. */

@@ -5,6 +5,7 @@ import {
   canSaveItself,
   useAutoSave,
   useGarden,
+  useHasCopy,
   useOffline,
   useSavedToFile,
   useLoosePhotos,
@@ -41,6 +42,7 @@ export function SavePanel() {
       </Typography>
       <BySelf />
       <Room />
+      <SecondCopy />
       <LoosePhotos />
       <Offline />
     </Panel>
@@ -133,6 +135,18 @@ function Room() {
         </Typography>
       )}
     </Box>
+  );
+}
+
+function SecondCopy() {
+  const isThere = useHasCopy();
+  if (isThere === undefined) return null;
+  return (
+    <Typography sx={{ marginBlockStart: 1.5 }}>
+      {isThere
+        ? 'Rundel keeps a second copy of all but the photographs beside the browser’s database, and brings the garden back from it should that be damaged. A device that is lost takes both along.'
+        : 'There is no second copy beside the browser’s database: if that is damaged, a saved file is what is left.'}
+    </Typography>
   );
 }
 

@@ -1,0 +1,150 @@
+import type { Entry, RecordOf, Settings, TableName } from '@rundel/core/records';
+import type { PrivateFiles } from './private-files.ts';
+
+/** What was written to a garden in one go. */
+export interface Written {
+  /** the database that the garden was in */
+  readonly database: string;
+  readonly entries?: readonly Entry[];
+  readonly records?: readonly { readonly table: TableName; readonly row: RecordOf<TableName> }[];
+  readonly settings?: Settings;
+}
+
+/** The copy as it lies there. */
+export interface CopyFound {
+  /** a garden file, as it was when the copy was last made whole */
+  readonly text: string;
+  /** what was written to the same garden since, oldest first */
+  readonly written: readonly Written[];
+}
+
+interface Head {
+  /** grows by one with each */
+  readonly number: number;
+  readonly database: string;
+  /** of the garden file behind it */
+  readonly bytes: number;
+}
+
+const SLOTS = ['a', 'b'] as const;
+const JOURNAL = 'journal';
+const HEAD_MOST = 400;
+/** So much is written on at its end before the copy is made whole again, bytes: some hundred entries. */
+const JOURNAL_MOST = 200_000;
+const NEWLINE = 10;
+
+/**
+ * A second copy of a garden in files beside the browser's databases. A browser that finds those damaged throws away all of them,
+ * which happens to one that was ended in the midst of writing; then the garden is brought back from here.
+ *
+ * The copy is a garden file, and behind it a journal of what was written since, a line each. What is in both does no harm: a merge
+ * takes it once.
+ */
+export class SecondCopy {
+  constructor(
+    private readonly garden: string,
+    private readonly files: PrivateFiles,
+  ) {}
+
+  private nameOf(part: string): string {
+    return `${this.garden}.${part}`;
+  }
+
+  /** Writes on what was written to the garden. */
+  async note(written: Written): Promise<void> {
+    // a line that was cut short before does not spoil this one
+    const bytes = new TextEncoder().encode(`\n${JSON.stringify(written)}`);
+    await this.files.alone(this.nameOf(JOURNAL), () => this.files.append(this.nameOf(JOURNAL), bytes));
+  }
+
+  async isThere(): Promise<boolean> {
+    return (await this.newest()) !== undefined;
+  }
+
+  /** Whether it is to be made whole: it is not there, is of another database, or much was written since. */
+  async isDue(database: string): Promise<boolean> {
+    const newest = await this.newest();
+    return newest?.head.database !== database || (await this.files.size(this.nameOf(JOURNAL))) > JOURNAL_MOST;
+  }
+
+  /**
+   * Makes it whole again; until that is done the former copy stays.
+   *
+   * @param database that the garden is in
+   * @param make gives the garden as a file
+   */
+  async make(database: string, make: () => Promise<Uint8Array<ArrayBuffer>>): Promise<void> {
+    await this.files.unlessBusy(this.nameOf('making'), async () => {
+      const journal = this.nameOf(JOURNAL);
+      // what stands in the journal now is in the database already
+      const covered = await this.files.alone(journal, () => this.files.size(journal));
+      const file = await make();
+      const newest = await this.newest();
+      const slot = newest?.slot === 'a' ? 'b' : 'a';
+      const head: Head = { number: (newest?.head.number ?? 0) + 1, database, bytes: file.length };
+      await this.files.write(this.nameOf(slot), joined(`${JSON.stringify(head)}\n`, file));
+      await this.files.alone(journal, async () =>
+        this.files.write(journal, (await this.files.read(journal)).slice(covered)),
+      );
+      if (newest) await this.files.remove(this.nameOf(newest.slot));
+    });
+  }
+
+  /** What is there to bring a garden back from. */
+  async find(): Promise<CopyFound | undefined> {
+    const newest = await this.newest();
+    if (!newest) return undefined;
+    const bytes = await this.files.read(this.nameOf(newest.slot));
+    const journal = new TextDecoder().decode(await this.files.read(this.nameOf(JOURNAL)));
+    const written = journal.split('\n').flatMap((line) => {
+      const one = writtenIn(line);
+      // another database was filled from another file
+      return one?.database === newest.head.database ? [one] : [];
+    });
+    return { text: new TextDecoder().decode(bytes.subarray(newest.from)), written };
+  }
+
+  /** The newest that was written to its end. */
+  private async newest() {
+    const all = await Promise.all(SLOTS.map((slot) => this.slot(slot)));
+    return all
+      .filter((one) => one !== undefined)
+      .sort((a, b) => b.head.number - a.head.number)
+      .at(0);
+  }
+
+  private async slot(slot: (typeof SLOTS)[number]) {
+    const name = this.nameOf(slot);
+    const size = await this.files.size(name);
+    if (size === 0) return undefined;
+    const begin = await this.files.read(name, HEAD_MOST);
+    const from = begin.indexOf(NEWLINE) + 1;
+    const head = headIn(new TextDecoder().decode(begin.subarray(0, from)));
+    return head && size === from + head.bytes ? { slot, head, from } : undefined;
+  }
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
+function headIn(text: string): Head | undefined {
+  return parsed(text) as Head | undefined;
+}
+
+/** A line that was cut short is no line. */
+function writtenIn(line: string): Written | undefined {
+  return parsed(line) as Written | undefined;
+}
+
+function joined(head: string, file: Uint8Array): Uint8Array<ArrayBuffer> {
+  const first = new TextEncoder().encode(head);
+  const whole = new Uint8Array(first.length + file.length);
+  whole.set(first);
+  whole.set(file, first.length);
+  return whole;
+}
