@@ -1,10 +1,11 @@
 // @vitest-environment happy-dom
+import { readGardenFile } from '@rundel/core/garden-file';
 import type { Entry, Place } from '@rundel/core/records';
 import { screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { filesHere } from './files-here.ts';
 import { DEMO_EVENING, demoWith } from './gardens.ts';
-import { DATABASE_NAMES } from '../src/db/index.ts';
+import { DATABASE_NAMES, GardenStore, StorageError } from '../src/db/index.ts';
 import { StoreInWorker } from '../src/workers/store.ts';
 import { openApp, press } from './live.tsx';
 
@@ -87,4 +88,19 @@ it('who has no second copy is told that the garden is gone, and who never had on
   await screen.findByRole('button', { name: 'Start with my own bags' });
   await new Promise((done) => setTimeout(done, 50));
   expect(screen.queryByText(/lost it/)).toBeNull();
+});
+
+it('a garden that is there and does not open can be saved from its second copy, with what was written since', async () => {
+  const { app, files } = await before();
+  await new StoreInWorker(DATABASE_NAMES.own).append([note('3')]);
+  app.unmount();
+  vi.spyOn(GardenStore.prototype, 'load').mockRejectedValue(new StorageError('The disk has a scratch.'));
+  await openApp('/bags', garden, DEMO_EVENING, { files, isLost: false });
+  await screen.findByText('The disk has a scratch.');
+  const saved = vi.spyOn(URL, 'createObjectURL').mockReturnValue('blob:saved');
+  vi.spyOn(HTMLAnchorElement.prototype, 'click').mockReturnValue();
+  await press('Save the second copy');
+  const [blob] = saved.mock.lastCall as [Blob];
+  const read = readGardenFile(await blob.text());
+  expect(read.kind === 'readable' && read.garden.entries.map(({ id }) => id)).toContain('ent_afterwards3');
 });

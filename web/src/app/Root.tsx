@@ -24,6 +24,7 @@ import { useThemeChoice } from './theme/theme-choice.ts';
 
 const UndoBar = lazy(() => import('./UndoBar.tsx'));
 const ConflictDialog = lazy(() => import('./ConflictDialog.tsx'));
+const LostGarden = lazy(() => import('./LostGarden.tsx'));
 const Welcome = lazy(() => import('./Welcome.tsx'));
 
 /** Opens the garden that was asked for and puts the shell round the places. */
@@ -86,6 +87,11 @@ function OpenedGarden({
           </Button>{' '}
           <Button onClick={() => void state.goBack()}>Go back to the garden before the last file</Button>{' '}
           {gardenId === 'demo' && <Button onClick={() => change('own')}>Go to my own bags</Button>}
+          {gardenId === 'own' && (
+            <Suspense>
+              <LostGarden garden={state.name} isThere />
+            </Suspense>
+          )}
         </Box>
       );
     case 'none':

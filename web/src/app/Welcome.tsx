@@ -14,11 +14,9 @@ import { OnceButton } from '../ui/OnceButton.tsx';
 import { TownField } from '../ui/TownField.tsx';
 import { readPlace } from '../text/place-text.ts';
 import { shortDay } from '../text/text.ts';
-import { fetchTowns, newGarden, realClock, useLostGarden, type Town } from '../store/index.ts';
-import { fileName } from '../text/file-text.ts';
-import { downloadBlob } from '../ui/download.ts';
-import { Remark } from '../ui/Remark.tsx';
+import { fetchTowns, newGarden, realClock, type Town } from '../store/index.ts';
 import { guessFrom } from './guess.ts';
+import LostGarden from './LostGarden.tsx';
 
 /** First run: what can be guessed is said and not asked; two ways in, and a third for who has a file. */
 export default function Welcome({
@@ -66,7 +64,7 @@ export default function Welcome({
         </Box>
       </Box>
       <Stack spacing={2} sx={{ alignSelf: 'center' }}>
-        <Lost garden={name} />
+        <LostGarden garden={name} />
         <OwnBags onStart={(garden) => start(garden, '/bags/new')} />
         <Button variant="outlined" onClick={onDemo} sx={{ minHeight: 60, fontSize: '1.1rem' }}>
           Walk round the demo
@@ -92,31 +90,6 @@ export default function Welcome({
         />
       )}
     </Box>
-  );
-}
-
-/** Says that this browser had a garden and has lost it. */
-function Lost({ garden }: { readonly garden: string }) {
-  const lost = useLostGarden(garden);
-  if (!lost) return null;
-  const { at, copy } = lost;
-  const today = dayOf(realClock.now());
-  return (
-    <Remark role="alert">
-      A garden was open in this browser, last on {shortDay(dayOf(at), today)}, and the browser has lost it.{' '}
-      {copy
-        ? 'Its second copy is here, but could not be opened: save that to a file before anything else.'
-        : 'If you have saved it to a file, open that.'}
-      {copy && (
-        <Button
-          variant="outlined"
-          sx={{ display: 'flex', marginBlockStart: 1 }}
-          onClick={() => downloadBlob(fileName('second copy', today, 'json'), copy)}
-        >
-          Save the second copy
-        </Button>
-      )}
-    </Remark>
   );
 }
 

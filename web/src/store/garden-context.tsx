@@ -320,6 +320,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
       return {
         kind: 'failed',
         error: query.error,
+        name: store.name,
         retry: () => void refetch(),
         async goBack() {
           const isBack = await store.goBack();

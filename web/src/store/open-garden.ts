@@ -80,7 +80,14 @@ export interface OpenGarden {
 
 export type GardenState =
   | { readonly kind: 'loading' }
-  | { readonly kind: 'failed'; readonly error: Error; retry(): void; goBack(): Promise<boolean> }
+  | {
+      readonly kind: 'failed';
+      readonly error: Error;
+      /** the garden's own name */
+      readonly name: string;
+      retry(): void;
+      goBack(): Promise<boolean>;
+    }
   | {
       readonly kind: 'none';
       start(garden: Garden): Promise<void>;

@@ -2,6 +2,7 @@ import {
   readGardenFile,
   readingGardenFile,
   writeGardenFile,
+  type FileReading,
   type Progress,
   type ReadableFile,
   type SetAside,
@@ -111,6 +112,17 @@ export function createFileApi(files: () => Promise<PrivateFiles | undefined> = p
     if (!there) throw new StorageError('This browser keeps no second copy.');
     return new SecondCopy(garden, there);
   };
+  /** A garden's second copy with what was written since, as far as it reads. */
+  const copied = async (
+    garden: string,
+  ): Promise<{ readonly text: string; readonly reading: FileReading } | undefined> => {
+    const found = await (await copyOf(garden)).find();
+    if (!found) return undefined;
+    const { text, written } = found;
+    const read = readGardenFile(text);
+    if (read.kind === 'refused') return { text, reading: read };
+    return { text, reading: drawn(withWritten(read, written), () => undefined) };
+  };
   const opened = (): ReadableFile => {
     if (!file) throw new StorageError('No file was read.');
     return file;
@@ -196,18 +208,18 @@ export function createFileApi(files: () => Promise<PrivateFiles | undefined> = p
      * @returns undefined where there is none
      */
     async readCopy(garden: string): Promise<FileAnswer | undefined> {
-      const found = await (await copyOf(garden)).find();
-      if (!found) return undefined;
-      const reading = readGardenFile(found.text);
-      if (reading.kind === 'refused') return reading;
-      file = drawn(withWritten(reading, found.written), () => undefined);
+      const copy = await copied(garden);
+      if (copy?.reading.kind !== 'readable') return copy?.reading;
+      file = copy.reading;
       photos = new Map();
       return foundIn(file, 0);
     },
     /** What is left of a garden's second copy as a file, though it may not read; undefined where there is none. */
     async saveCopy(garden: string): Promise<Uint8Array<ArrayBuffer> | undefined> {
-      const found = await (await copyOf(garden)).find();
-      return found && new TextEncoder().encode(found.text);
+      const copy = await copied(garden);
+      if (!copy) return undefined;
+      const { reading, text } = copy;
+      return reading.kind === 'readable' ? jsonOf(reading, reading.savedAt) : new TextEncoder().encode(text);
     },
     /** The garden in a database as a file: all of it as an archive, or the JSON alone. */
     async save(
