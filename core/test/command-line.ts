@@ -18,6 +18,11 @@ export const BAGS = [
 ];
 const context: CommandContext = {
   bags: bagNames(BAGS),
+  places: [
+    { id: 'plc_terrac', name: 'Terrace' },
+    { id: 'plc_slipwa', name: 'Slipway' },
+    { id: 'plc_glass1', name: 'Glass house' },
+  ],
   measures: [
     { id: 'mea_can001', kind: 'can', name: 'green can', litres: 9 },
     { id: 'mea_hose01', kind: 'hose', name: 'yard hose', litres: 0.2 },

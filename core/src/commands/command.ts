@@ -6,6 +6,7 @@ import type { SaidKind } from './words.ts';
 /** What a line is read with. */
 export interface CommandContext {
   readonly bags: BagNames;
+  readonly places: readonly { readonly id: string; readonly name: string }[];
   readonly measures: readonly (NamedMeasure & { readonly id: string })[];
   /** what there is to feed with */
   readonly feeds: readonly { readonly id: string; readonly name: string; readonly isInWater: boolean }[];

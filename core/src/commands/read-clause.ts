@@ -3,7 +3,9 @@ import { readAmounts, readTime, type SaidAmounts } from './amounts.ts';
 import { MOST, unfinished, type CommandContext, type CommandReading } from './command.ts';
 import { readFeed } from './feed.ts';
 import { readFinding } from './finding.ts';
+import { isGone, readGone } from './gone.ts';
 import { isNamedIn, leftover, noBag, strangeIn, without } from './leftover.ts';
+import { isMoved, readMoved } from './moved.ts';
 import { readNote } from './note.ts';
 import { readPickedFacts, SOLD_IN_PART, withoutPrice } from './picked-facts.ts';
 import { bareCount, readPicking } from './picking.ts';
@@ -31,8 +33,8 @@ export function readClause(text: string, context: CommandContext): CommandReadin
     verb?.kind === 'watering' && FEED_NOUN.test(small) ? 'feed' : (verb?.kind ?? impliedKind(small, context));
   const said = verb ? without(small, verb.word) : small;
   const other = saidWithout(kind, verb?.word, small);
-  // "took" is a part of what was done
-  if (other) return other(other === readTended ? small : said, text, context);
+  // "took" and "gave" are a part of what was done
+  if (other) return other(other === readTended || other === readGone ? small : said, text, context);
   if (kind === undefined) return { kind: 'other' };
   if (kind === 'note') return readNote(text, verb?.word ?? '', context);
   // what does not come apart is not taken for one of the two, with the other as its note
@@ -121,6 +123,7 @@ function saidWithout(kind: SaidKind | undefined, verb: string | undefined, small
   if (kind === undefined) return speaksFor(small);
   if (kind === 'picking' && isRain(small)) return readWeather;
   if (verb === 'took' && isTended(small)) return readTended;
+  if (verb === 'gave' && isGone(small)) return readGone;
   const isSeen = verb === 'saw' || verb === 'found' || verb === 'look' || verb === 'looked';
   return !isSeen ? undefined : isTrouble(small) ? readTrouble : isStage(small) ? readStage : undefined;
 }
@@ -128,6 +131,8 @@ function saidWithout(kind: SaidKind | undefined, verb: string | undefined, small
 /** By what a text without a verb is read, if it speaks of anything. */
 export function speaksFor(small: string) {
   if (isWeather(small)) return readWeather;
+  if (isMoved(small)) return readMoved;
+  if (isGone(small)) return readGone;
   if (isTended(small)) return readTended;
   return isTrouble(small) ? readTrouble : isStage(small) ? readStage : undefined;
 }

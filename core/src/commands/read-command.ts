@@ -13,6 +13,7 @@ import { readWhen } from './when.ts';
  * @example
  * readCommand('noted: frost on the roofs', {
  *   bags: { all: [], called: [] },
+ *   places: [],
  *   measures: [],
  *   feeds: [],
  *   system: 'metric',
@@ -50,7 +51,14 @@ const isOfMore = ({ kind, note = '' }: Command): boolean =>
   (verbIn(note) !== undefined ||
     speaksFor(note.toLowerCase()) !== undefined ||
     readFinding({ rest: note.toLowerCase() }) !== undefined);
-const SAID_WITHOUT_VERB: readonly Command['kind'][] = ['tended', 'stage', 'trouble', 'weather'];
+const SAID_WITHOUT_VERB: readonly Command['kind'][] = [
+  'gone',
+  'moved',
+  'tended',
+  'stage',
+  'trouble',
+  'weather',
+];
 
 /** "by Ada": who did it, where nothing here is called so. */
 function withoutWho(

@@ -7,6 +7,14 @@ export interface NamedBag {
   readonly placeName: string;
   /** varieties and plants in it */
   readonly names: readonly string[];
+  /** where it stands; left out: that is not known */
+  readonly placeId?: string | undefined;
+  /** what stands in it, each with its own name and its variety's */
+  readonly plants?: readonly {
+    readonly stationId: string;
+    readonly plantId: string;
+    readonly names: readonly string[];
+  }[];
 }
 
 /** The bags that a text names, and the text without them. */
@@ -109,10 +117,6 @@ function readNamed(text: string, { all, called }: BagNames, said: string): SaidB
       rest = `${rest.slice(0, match.index)} ${rest.slice(match.index + match[0].length)}`;
     }
   };
-  take(
-    /\beverything\b|\b(?:all|every|each)(?: of)?(?: the| my)?(?: bags?| pots?|(?= of them))|\b(?:all|every)(?= *$)/,
-    () => all,
-  );
   take(/\bboth(?: of them| bags?| pots?)?\b/, () => (all.length === 2 ? all : []));
   take(/(?<![\d.,])(\d{1,3}) ?(?:-|–|to|until|through) ?(\d{1,3})(?![\d.,])/, ([, from, to]) => {
     const [low, high] = [Number(from), Number(to)];
@@ -120,6 +124,11 @@ function readNamed(text: string, { all, called }: BagNames, said: string): SaidB
   });
   for (const { pattern, bags, inWords } of called)
     if (inWords === undefined || pattern.test(said) || inWords.test(said)) take(pattern, () => bags);
+  // "everything on the terrace" is of the terrace
+  take(
+    /\beverything\b|\b(?:all|every|each)(?: of)?(?: the| my)?(?: bags?| pots?|(?= of them))|\b(?:all|every)(?= *$)/,
+    () => (found.size === 0 ? all : [...found]),
+  );
   // "3, 4 and 5 a can each" is of those that were named
   if (found.size === 0) take(/\beach(?= *$)/, () => all);
   return { bags: all.filter((bag) => found.has(bag)), rest };

@@ -7,8 +7,15 @@ export const VERBS = [
   { kind: 'note', pattern: /^(note[ds]?|remark|wrote|saw)$/ },
 ] as const;
 
-/** What is said of the weather, a job, a stage or trouble needs no verb, or has one of many. */
-export type SaidKind = (typeof VERBS)[number]['kind'] | 'weather' | 'tended' | 'stage' | 'trouble';
+/** What is said of the weather, a job, a stage, trouble, a plant that is gone or a bag that was carried needs no verb, or has one of many. */
+export type SaidKind =
+  | (typeof VERBS)[number]['kind']
+  | 'weather'
+  | 'tended'
+  | 'stage'
+  | 'trouble'
+  | 'gone'
+  | 'moved';
 
 /** Words that carry nothing. */
 export const FILLERS: ReadonlySet<string> = new Set([

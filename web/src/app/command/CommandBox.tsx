@@ -1,18 +1,16 @@
 import { Box, Dialog, InputBase, Typography } from '@mui/material';
 import { bagNames, readCommand, type Command, type SaidFeed } from '@rundel/core/commands';
-import { findProduct, productsIn } from '@rundel/core/products';
-import { isGivenInWater, type Draft } from '@rundel/core/records';
+import { productsIn } from '@rundel/core/products';
+import { isGivenInWater, type Draft, type Garden } from '@rundel/core/records';
 import { lazy, Suspense, useDeferredValue, useMemo, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { newId, told, useBags, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
-import { bagsWords } from '../../text/bag-text.ts';
-import { entryWords } from '../../text/entry-text.ts';
+import { newId, placesInUse, told, useBags, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { momentProblem } from '../../text/moment-problem.ts';
-import { whenWords } from '../../text/text.ts';
 import { pickingDoubt } from '../../ui/entries/picking-doubt.ts';
 import { useOnce } from '../../ui/once.ts';
 import { Remark } from '../../ui/Remark.tsx';
 import { useSaveToFile } from '../../pages/files/save-to-file.ts';
+import { FeedPreview, Preview } from './Preview.tsx';
 import { found, targetsOf, type Target } from './targets.ts';
 import { undoWords } from './undo-words.ts';
 
@@ -22,7 +20,7 @@ const MOST_SHOWN = 8;
 
 /** One line in which a bag is found, a page gone to, or what was done put down in plain words. */
 export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void; onOtherGarden(): void }) {
-  const { garden, live, clock, record, undo, redo } = useGarden();
+  const { garden, live, clock, saveRecords, undo, redo } = useGarden();
   const { bags } = useBags();
   const unitFormat = useUnitFormat();
   const navigate = useNavigate();
@@ -40,9 +38,13 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
           containerId: bag.container.id,
           label: bag.container.label,
           placeName: bag.place?.name ?? '',
-          names: bag.occupants
-            .flatMap(({ plant, variety }) => [plant.name ?? '', variety.name])
-            .filter((n) => n !== ''),
+          names: bag.occupants.flatMap(namesOf),
+          placeId: bag.place?.id,
+          plants: bag.occupants.map((occupant) => ({
+            stationId: occupant.stationId,
+            plantId: occupant.plant.id,
+            names: namesOf(occupant),
+          })),
         })),
       ),
     [bags],
@@ -57,6 +59,7 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
   const now = clock.now();
   const reading = readCommand(line, {
     bags: named,
+    places: placesInUse(garden),
     measures: garden.measures.filter(({ binnedAt }) => !binnedAt),
     feeds,
     system: unitFormat.system,
@@ -90,11 +93,11 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
     .find((each) => each !== undefined);
   const put = useOnce(async (said: readonly [Command, ...Command[]]) => {
     if (doubt !== undefined && doubt !== asked) return setAsked(doubt);
-    await record(
+    const all = said.flatMap((command) => command.drafts);
+    await saveRecords(
+      recordsMoved(all, garden, now),
       // a case keeps its name when what was said of it is corrected
-      said.flatMap(({ drafts: put }) =>
-        put.map((draft) => (draft.kind === 'trouble' ? { ...draft, caseId: newId('case') } : draft)),
-      ),
+      all.map((draft) => (draft.kind === 'trouble' ? { ...draft, caseId: newId('case') } : draft)),
       undoWords(said),
     );
     return onClose();
@@ -270,75 +273,22 @@ function Row({
   );
 }
 
+const namesOf = ({ plant, variety }: Bag['occupants'][number]) =>
+  [plant.name ?? '', variety.name].filter((name) => name !== '');
+
+/** Bags that were carried stand elsewhere from now on. */
+const recordsMoved = (drafts: readonly Draft[], { containers }: Garden, now: string) =>
+  drafts.flatMap((draft) =>
+    draft.kind === 'moved'
+      ? containers
+          .filter(({ id }) => id === draft.containerId)
+          .map((before) => ({
+            table: 'containers' as const,
+            before,
+            after: { ...before, placeId: draft.toPlaceId, changedAt: now },
+          }))
+      : [],
+  );
+
 const bagsMeant = (named: Command['bags'], bags: readonly Bag[]): readonly Bag[] =>
   named.flatMap(({ containerId }) => bags.filter(({ container }) => container.id === containerId));
-
-/** What its form would be opened with. */
-function FeedPreview({ feed, meant }: { readonly feed: SaidFeed; readonly meant: readonly Bag[] }) {
-  const { garden, clock } = useGarden();
-  const product = findProduct(feed.productId ?? '', garden.products);
-  return (
-    <Box>
-      <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-        Opens its form, to look at the dose
-        {feed.at === undefined ? '' : `, ${whenWords(feed.at, clock.now())}`}
-      </Box>
-      <Box sx={{ fontWeight: 'fontWeightMedium' }}>
-        {bagsWords(meant)}: fed{' '}
-        {[product?.name, feed.amount, feed.water && `in ${feed.water} of water`].filter(Boolean).join(', ')}
-      </Box>
-      {feed.rest !== '' && !product && (
-        <Box sx={{ fontSize: '0.9rem' }}>No feed here is called “{feed.rest}”: its form asks for it.</Box>
-      )}
-    </Box>
-  );
-}
-
-/** What would be put in the diary, before it is. */
-function Preview({
-  command,
-  meant,
-  isOfSameTime,
-}: {
-  readonly command: Command;
-  readonly meant: readonly Bag[];
-  /** as what stands above it */
-  readonly isOfSameTime: boolean;
-}) {
-  const { garden, clock } = useGarden();
-  const unitFormat = useUnitFormat();
-  const { drafts, isShared } = command;
-  const [first] = drafts;
-  if (!first) return null;
-  const as = { ...first, id: 'ent_preview', recordedAt: first.at } as Parameters<typeof entryWords>[0];
-  const all = drafts.reduce(
-    (sum, d) => sum + (d.kind === 'watering' ? d.litres : d.kind === 'picking' ? (d.kilograms ?? 0) : 0),
-    0,
-  );
-  const total = unitFormat.show(all, first.kind === 'watering' ? 'water' : 'crop');
-  return (
-    <Box>
-      {!isOfSameTime && (
-        <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-          Put in the diary, {whenWords(first.at, clock.now())}
-        </Box>
-      )}
-      <Box sx={{ fontWeight: 'fontWeightMedium' }}>
-        {meant.length === 0 ? 'The garden' : bagsWords(meant)}: {entryWords(as, unitFormat, garden)}
-        {drafts.length > 1 &&
-          (first.kind === 'watering' || first.kind === 'picking') &&
-          (all > 0
-            ? ` each, ${total} in all`
-            : isShared && first.kind === 'picking' && first.isUnmeasured
-              ? ', of all together'
-              : ' each')}
-      </Box>
-      {drafts.length > 1 && (
-        <Box sx={{ fontSize: '0.9rem' }}>
-          {meant.map(({ container }) => container.label).join(', ')}
-          {!isShared && all > 0 && '. Say “in all” if that is for all of them together.'}
-        </Box>
-      )}
-    </Box>
-  );
-}
