@@ -2,6 +2,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { CAUTIONS, SIGNS } from '@rundel/core/care';
+import type { Container, Place } from '@rundel/core/records';
 import { LEAF_SIGNS } from '../src/section/care/leaf-signs.tsx';
 import { PLANT_SIGNS } from '../src/section/care/plant-signs.tsx';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
@@ -39,6 +40,42 @@ describe('what is said in the line', () => {
       '2026-07-15',
     ]);
     await waitFor(() => expect(document.body.textContent).toContain('aphids or whitefly, seen 16 Jul'));
+  });
+
+  it('of bags that were carried and plants that died is so everywhere, and is taken back', async () => {
+    const { made, stored } = await openApp('/bags', garden, DEMO_EVENING);
+    const [bag] = garden.containers.filter(({ id }) => id === SEVEN) as [Container];
+    const [there] = garden.places.filter(({ id }) => id !== bag.placeId) as [Place];
+    const placeOf7 = async () => (await stored()).containers.find(({ id }) => id === SEVEN)?.placeId;
+    fireEvent.keyDown(document.body, { key: '/' });
+    const line = await screen.findByRole('combobox', { name: /Find a bag/ });
+    fill(/Find a bag/, `moved 7 to the ${there.name} yesterday, all in 3 died of frost`);
+    await screen.findByText(/^7 · .*: /);
+    await waitFor(() => expect(screen.queryAllByText(/: .*died.*frost/)).toHaveLength(1));
+    fireEvent.keyDown(line, { key: 'Enter' });
+    await gone();
+    await waitFor(async () => expect(await placeOf7()).toBe(there.id));
+    const entries = await made();
+    expect(entries.find((e) => e.kind === 'moved')).toMatchObject({
+      containerId: SEVEN,
+      fromPlaceId: bag.placeId,
+      toPlaceId: there.id,
+    });
+    expect(entries.find((e) => e.kind === 'cleared')).toMatchObject({ containerId: THREE, why: 'died' });
+    await press('Undo');
+    await waitFor(async () => expect(await placeOf7()).toBe(bag.placeId));
+  });
+
+  it('and of which nothing is made can be kept as a note', async () => {
+    const { made } = await openApp('/bags', garden, DEMO_EVENING);
+    fireEvent.keyDown(document.body, { key: '/' });
+    const line = await screen.findByRole('combobox', { name: /Find a bag/ });
+    fill(/Find a bag/, '7 blew over');
+    await screen.findByText(/it can be kept as it stands/);
+    fireEvent.keyDown(line, { key: 'Enter' });
+    await gone();
+    await waitFor(async () => expect(await made()).toHaveLength(1));
+    expect(await made()).toMatchObject([{ kind: 'note', containerId: SEVEN, text: '7 blew over' }]);
   });
 });
 

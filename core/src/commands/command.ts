@@ -46,8 +46,8 @@ export type CommandReading =
   | { readonly kind: 'feed'; readonly feed: SaidFeed }
   /** it says what was done, but something is missing or cannot be */
   | { readonly kind: 'unfinished'; readonly problem: string }
-  /** it says nothing of the kind */
-  | { readonly kind: 'other' };
+  /** it says nothing of the kind; where it may be meant for the diary all the same, as a note in its own words */
+  | { readonly kind: 'other'; readonly asNote?: Command | undefined };
 
 /** No bag takes more at once, and no picking weighs more: as the diary has it. */
 export const MOST = { litres: 200, kilograms: 100, count: 5000 };

@@ -8,7 +8,9 @@ import { readBags, type NamedBag } from './which-bags.ts';
 const GONE: readonly (readonly [LeavingReason, RegExp])[] = [
   [
     'died',
-    phrase('(?:has |have )?died|(?:is|are|was|were) dead|dead(?! (?:leaf|leaves|flowers?|shoots?|tips?))'),
+    phrase(
+      '(?:has |have )?died|(?:is|are|was|were) dead(?! dry)|(?:stone )?dead(?! (?:dry|leaf|leaves|flowers?|shoots?|tips?))',
+    ),
   ],
   ['stolen', phrase('(?:was |were |has been |have been )?stolen')],
   ['given-away', phrase('(?:gave|given) away')],

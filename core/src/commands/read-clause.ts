@@ -40,6 +40,10 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   // what does not come apart is not taken for one of the two, with the other as its note
   if (DEEDS.filter((deed) => deed.test(small)).length > 1)
     return unfinished('These are two things: say them one after another, each with its bag.');
+  if (kind === 'watering' && !verb && TOPPED_UP.test(small))
+    return unfinished(
+      'Mix that was added: how far the bag is filled now is said there, under “Change this bag”.',
+    );
   if (kind === 'feed') return /^f(?:eed|eeding)$/.test(small) ? { kind: 'other' } : readFeed(said, context);
   const labels = context.bags.all.map(({ label }) => label);
   const when = readWhen(said, context.now, labels);
@@ -143,6 +147,8 @@ const labelsOf = (bags: CommandContext['bags']) => bags.all.map(({ label }) => l
 const FEED_NOUN = /(?<![\p{L}])(?:feed|fertili[sz]er)(?![\p{L}])/u;
 /** Words that say nothing else but that something was done. */
 const DEEDS = [/\b(?:picked|harvested)\b/, /\b(?:watered|poured)\b/, /\b(?:fed|fertili[sz]ed)\b/];
+
+const TOPPED_UP = /\btopped up\b.*\b(?:mix|compost|soil|coir|bark)\b/;
 
 /** "until it ran through", "came out below": no more went in. */
 const RAN_THROUGH =

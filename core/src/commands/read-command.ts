@@ -1,4 +1,5 @@
 import { dayOf } from '../calendar/index.ts';
+import { asNote } from './as-note.ts';
 import { unfinished, type Command, type CommandContext, type CommandReading } from './command.ts';
 import { readFinding } from './finding.ts';
 import { readClause, speaksFor } from './read-clause.ts';
@@ -36,6 +37,7 @@ export function readCommand(line: string, context: CommandContext): CommandReadi
   if (!several && whole.kind === 'command' && isOfMore(whole.commands[0]))
     return unfinished('These are several things: say them one after another, each with its bag.');
   const reading: CommandReading = several ? { kind: 'command', commands: several } : whole;
+  if (reading.kind === 'other') return { kind: 'other', asNote: asNote(line.trim(), context) };
   if (who === undefined || reading.kind !== 'command') return reading;
   const [first, ...others] = reading.commands;
   const by = (command: Command): Command => ({

@@ -10,6 +10,7 @@ const CALLED: Readonly<Record<string, string>> = {
   mildew: '(?:powdery )?mildew',
   'grey-mould': 'gr[ea]y mou?ld|botrytis',
   virus: 'virus|mosaic',
+  splits: '(?:fruits?|tomato(?:es)?) (?:are |is )?split(?:ting)?|split(?:ting)? (?:fruits?|tomato(?:es)?)',
   'end-rot': '(?:blossom[- ]?)?end rot',
   'sun-scald': 'sun ?scald',
   mites: '(?:red )?spider ?mites?|red spiders?|mites?',

@@ -39,7 +39,7 @@ export const isWeather = (text: string): boolean =>
   // "7 f" may be the beginning of a name
   (ONE.test(text) && (NIGHT.test(text) || TONIGHT.test(text) || /[°º]|degree|celsius|fahrenheit/.test(text)));
 /** Whether something else that is said, "got 12 mm of rain", is of the weather. */
-export const isRain = (text: string): boolean => RAIN.test(text);
+export const isRain = (text: string): boolean => RAIN.test(text) || /\d ?mm(?!\p{L})/u.test(text);
 
 const DAY_SAID = new RegExp(
   `(?<!\\p{L})(yesterday|today|tonight|tomorrow(?: night)?|last night|${WEEKDAYS.join('|')}|\\w+ (?:days?|weeks?) ago)(?!\\p{L})`,

@@ -68,7 +68,7 @@ export const FRUITS =
 
 /** How a finger finds the mix, from the driest grade to the wettest: their names and what else people say. */
 export const FINGER_WORDS: readonly (readonly string[])[] = [
-  ['dust-dry', 'dust dry', 'bone-dry', 'bone dry', 'very dry', 'parched'],
+  ['dust-dry', 'dust dry', 'bone-dry', 'bone dry', 'dead dry', 'stone dry', 'very dry', 'parched'],
   ['dry'],
   ['barely damp', 'damp', 'nearly dry', 'almost dry'],
   ['moist'],

@@ -67,12 +67,14 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
   });
   const commands = reading.kind === 'command' ? reading.commands : undefined;
   const feed = reading.kind === 'feed' ? reading.feed : undefined;
-  const drafts = commands?.flatMap((command) => command.drafts) ?? [];
+  const remark = reading.kind === 'other' ? reading.asNote : undefined;
+  const drafts = (commands ?? (remark ? [remark] : [])).flatMap((command) => command.drafts);
   const problem = problemOf(drafts);
   /** what is typed is a deed, and stands before what is found */
   const deeds = commands || feed ? 1 : 0;
   const results = found(targets, line, deeds > 0 ? 3 : MOST_SHOWN);
-  const count = results.length + deeds;
+  // what nothing is made of stands behind what is found
+  const count = results.length + deeds + (remark ? 1 : 0);
   const at = Math.min(active, Math.max(0, count - 1));
 
   function problemOf(all: readonly Draft[]): string | undefined {
@@ -118,6 +120,7 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
     }
     const target = results[index - deeds];
     if (target) go(target);
+    else if (remark && !problem) put([remark]);
   };
   const onKey = (event: KeyboardEvent) => {
     const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
@@ -221,6 +224,14 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
             </Box>
           </Row>
         ))}
+        {remark && (
+          <Row index={count - 1} active={at} onTake={take}>
+            <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+              Nothing more can be made of this; it can be kept as it stands:
+            </Box>
+            <Preview command={remark} isOfSameTime={false} meant={bagsMeant(remark.bags, bags)} />
+          </Row>
+        )}
       </Box>
       <Box aria-live="polite" sx={{ paddingInline: 2 }}>
         {(reading.kind === 'unfinished' || problem) && (
