@@ -140,7 +140,7 @@ export async function openApp(
 /** What a browser does that finds its databases damaged. */
 async function loseOwn(): Promise<void> {
   for (const name of await Dexie.getDatabaseNames())
-    if (/^rundel(~|-directory|$)/.test(name)) await Dexie.delete(name);
+    if (/^rundel(~|-directory|-photos|$)/.test(name)) await Dexie.delete(name);
 }
 
 /** Types into the field of a label. */

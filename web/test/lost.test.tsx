@@ -43,7 +43,9 @@ async function before() {
 it('a garden that the browser has lost comes back with all that was written, and says so until it is seen', async () => {
   const { app, files } = await before();
   const store = new StoreInWorker(DATABASE_NAMES.own);
-  await store.append([note('1')]);
+  const photo = { id: 'pho_kept000001', bytes: new Uint8Array([7, 8, 9]).buffer, addedAt: LATER };
+  await store.addPhotos([photo]);
+  await store.append([{ ...note('1'), photoIds: [photo.id] }]);
   await store.write([{ table: 'places', before: place, after: { ...place, name: 'Lee wall' } }], [note('2')]);
   const settings = { ...garden.settings, gardenName: 'Quay' };
   await store.writeSettings(garden.settings, settings, LATER);
@@ -57,6 +59,9 @@ it('a garden that the browser has lost comes back with all that was written, and
     new Set([...garden.entries.map(({ id }) => id), 'ent_afterwards1', 'ent_afterwards2']),
   );
   expect(back.settings.gardenName).toBe('Quay');
+  // it is in the database again, and not only in the copy
+  files.content.clear();
+  expect(await store.photo(photo.id)).toEqual(photo.bytes);
   await press('I have seen it');
   await waitFor(() => expect(screen.queryByText(/second copy/)).toBeNull());
 });

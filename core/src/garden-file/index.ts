@@ -2,6 +2,7 @@ export { entryWithNewNames, RENAMED_TABLES, withNewNames } from './migrations.ts
 export { readGardenFile, readingGardenFile, type FileReading, type ReadableFile } from './read.ts';
 export {
   checkingRows,
+  finished,
   problemOf,
   usableSettings,
   type Progress,

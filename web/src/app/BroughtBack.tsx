@@ -21,8 +21,8 @@ export function BroughtBack() {
     >
       The browser had lost all that Rundel stored in it. This garden came back from its second copy:{' '}
       {bags === 1 ? '1 bag' : `${bags} bags`} and {entries === 1 ? '1 entry' : `${entries} entries`}
-      {until === undefined ? '' : `, the newest of ${shortDay(until, until)}`}. Photographs are not in that
-      copy. Look whether all is there, and save it to a file.
+      {until === undefined ? '' : `, the newest of ${shortDay(until, until)}`}. Look whether all is there, and
+      save it to a file.
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', marginBlockStart: 0.5 }}>
         <Button variant="outlined" color="inherit" component={Link} to="/files">
           To the files

@@ -38,7 +38,7 @@ const NEWLINE = 10;
  * which happens to one that was ended in the midst of writing; then the garden is brought back from here.
  *
  * The copy is a garden file, and behind it a journal of what was written since, a line each. What is in both does no harm: a merge
- * takes it once.
+ * takes it once. Photographs lie beside them, a file each.
  */
 export class SecondCopy {
   constructor(
@@ -55,6 +55,29 @@ export class SecondCopy {
     // a line that was cut short before does not spoil this one
     const bytes = new TextEncoder().encode(`\n${JSON.stringify(written)}`);
     await this.files.alone(this.nameOf(JOURNAL), () => this.files.append(this.nameOf(JOURNAL), bytes));
+  }
+
+  /** Keeps a photograph. */
+  async keepPhoto(id: string, bytes: ArrayBuffer): Promise<void> {
+    await this.files.write(this.photoName(id), new Uint8Array(bytes));
+  }
+
+  async hasPhoto(id: string): Promise<boolean> {
+    return (await this.files.size(this.photoName(id))) > 0;
+  }
+
+  /** The bytes of a photograph; undefined: it is not there. */
+  async findPhoto(id: string): Promise<Uint8Array<ArrayBuffer> | undefined> {
+    const bytes = await this.files.read(this.photoName(id));
+    return bytes.length > 0 ? bytes : undefined;
+  }
+
+  async letPhotoGo(id: string): Promise<void> {
+    await this.files.remove(this.photoName(id));
+  }
+
+  private photoName(id: string): string {
+    return this.nameOf(`${id}.jpg`);
   }
 
   async isThere(): Promise<boolean> {

@@ -1,8 +1,6 @@
 import {
-  readGardenFile,
   readingGardenFile,
   writeGardenFile,
-  type FileReading,
   type Progress,
   type ReadableFile,
   type SetAside,
@@ -29,7 +27,7 @@ import {
   type StoredGarden,
 } from '../db/index.ts';
 import { packGarden, unpackGarden } from './archive.ts';
-import { withWritten } from './with-written.ts';
+import { copied, copyPhotos, photoIdsOf } from './copied.ts';
 
 /** What is in a file that was read, without its rows: those stay in the worker. */
 export interface FileFound {
@@ -112,17 +110,6 @@ export function createFileApi(files: () => Promise<PrivateFiles | undefined> = p
     if (!there) throw new StorageError('This browser keeps no second copy.');
     return new SecondCopy(garden, there);
   };
-  /** A garden's second copy with what was written since, as far as it reads. */
-  const copied = async (
-    garden: string,
-  ): Promise<{ readonly text: string; readonly reading: FileReading } | undefined> => {
-    const found = await (await copyOf(garden)).find();
-    if (!found) return undefined;
-    const { text, written } = found;
-    const read = readGardenFile(text);
-    if (read.kind === 'refused') return { text, reading: read };
-    return { text, reading: drawn(withWritten(read, written), () => undefined) };
-  };
   const opened = (): ReadableFile => {
     if (!file) throw new StorageError('No file was read.');
     return file;
@@ -199,6 +186,7 @@ export function createFileApi(files: () => Promise<PrivateFiles | undefined> = p
       await copy.make(database, async () => {
         const found = await stored(database);
         if (!found) throw new StorageError('There is no garden to copy.');
+        await copyPhotos(copy, garden, photoIdsOf(found.garden));
         return jsonOf(found, savedAt);
       });
     },
@@ -208,15 +196,15 @@ export function createFileApi(files: () => Promise<PrivateFiles | undefined> = p
      * @returns undefined where there is none
      */
     async readCopy(garden: string): Promise<FileAnswer | undefined> {
-      const copy = await copied(garden);
+      const copy = await copied(await copyOf(garden));
       if (copy?.reading.kind !== 'readable') return copy?.reading;
       file = copy.reading;
-      photos = new Map();
-      return foundIn(file, 0);
+      photos = copy.photos;
+      return foundIn(file, photos.size);
     },
     /** What is left of a garden's second copy as a file, though it may not read; undefined where there is none. */
     async saveCopy(garden: string): Promise<Uint8Array<ArrayBuffer> | undefined> {
-      const copy = await copied(garden);
+      const copy = await copied(await copyOf(garden));
       if (!copy) return undefined;
       const { reading, text } = copy;
       return reading.kind === 'readable' ? jsonOf(reading, reading.savedAt) : new TextEncoder().encode(text);
@@ -279,14 +267,11 @@ async function keepPhotos(
 }
 
 /** The photographs that a garden's entries name. */
-async function photosOf(
-  garden: string,
-  { entries }: Garden,
-): Promise<ReadonlyMap<string, Uint8Array<ArrayBuffer>>> {
-  const ids = [...new Set(entries.flatMap(({ photoIds = [] }) => photoIds))];
+async function photosOf(garden: string, of: Garden): Promise<ReadonlyMap<string, Uint8Array<ArrayBuffer>>> {
+  const ids = photoIdsOf(of);
   if (ids.length === 0) return new Map();
   const db = new PhotoDb(garden);
-  const found = await db.photos.bulkGet(ids);
+  const found = await db.photos.bulkGet([...ids]);
   db.close();
   return new Map(found.flatMap((photo) => (photo ? [[photo.id, new Uint8Array(photo.bytes)] as const] : [])));
 }

@@ -85,6 +85,11 @@ export function createStoreApi(files: () => Promise<PrivateFiles | undefined> = 
     const there = garden === DATABASE_NAMES.own ? await files() : undefined;
     return there && new SecondCopy(garden, there);
   };
+  /** Copies something; what cannot be copied is stored all the same. */
+  const copying = async (garden: string, work: (copy: SecondCopy) => Promise<void>): Promise<void> => {
+    const copy = await copyOf(garden);
+    await (copy && work(copy))?.catch(() => undefined);
+  };
   const photosOf = (garden: string) => kept(photos, garden, (name) => new PhotoStore(name));
 
   async function answer<T>(
@@ -125,13 +130,10 @@ export function createStoreApi(files: () => Promise<PrivateFiles | undefined> = 
         const work = store[what] as (...given: readonly unknown[]) => Promise<unknown>;
         const gave = await work.call(store, ...given);
         const written = writtenBy(what, given, gave);
-        // what cannot be copied is stored all the same
         if (written)
-          await (
-            await copyOf(garden)
-          )
-            ?.note({ database: await store.databaseName(), ...written })
-            .catch(() => undefined);
+          await copying(garden, async (copy) =>
+            copy.note({ database: await store.databaseName(), ...written }),
+          );
         return gave;
       });
     },
@@ -177,7 +179,12 @@ export function createStoreApi(files: () => Promise<PrivateFiles | undefined> = 
       return answer(garden, async (store) => store.replace({ ...next, entries: await entriesOf(texts) }));
     },
     addPhotos(garden: string, added: readonly StoredPhoto[]) {
-      return answer(garden, () => photosOf(garden).add(added));
+      return answer(garden, async () => {
+        await photosOf(garden).add(added);
+        await copying(garden, async (copy) => {
+          for (const { id, bytes } of added) await copy.keepPhoto(id, bytes);
+        });
+      });
     },
     photo(garden: string, photoId: string) {
       return answer(garden, () => photosOf(garden).find(photoId));
@@ -186,7 +193,12 @@ export function createStoreApi(files: () => Promise<PrivateFiles | undefined> = 
       return answer(garden, () => photosOf(garden).loose(named, unread));
     },
     letPhotosGo(garden: string, ids: readonly string[]) {
-      return answer(garden, () => photosOf(garden).letGo(ids));
+      return answer(garden, async () => {
+        await photosOf(garden).letGo(ids);
+        await copying(garden, async (copy) => {
+          for (const id of ids) await copy.letPhotoGo(id);
+        });
+      });
     },
   };
 }

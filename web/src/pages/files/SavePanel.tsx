@@ -144,7 +144,7 @@ function SecondCopy() {
   return (
     <Typography sx={{ marginBlockStart: 1.5 }}>
       {isThere
-        ? 'Rundel keeps a second copy of all but the photographs beside the browser’s database, and brings the garden back from it should that be damaged. A device that is lost takes both along.'
+        ? 'Rundel keeps a second copy of all of it beside the browser’s database, and brings the garden back from it should that be damaged. A device that is lost takes both along.'
         : 'There is no second copy beside the browser’s database: if that is damaged, a saved file is what is left.'}
     </Typography>
   );
