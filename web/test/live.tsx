@@ -82,7 +82,12 @@ export async function openApp(
   path: string,
   garden: Garden,
   now: string,
-  own?: { readonly files: PrivateFiles; readonly isLost: boolean },
+  own?: {
+    readonly files: PrivateFiles;
+    readonly isLost: boolean;
+    /** what happens to it before it is opened */
+    then?(store: GardenStore): Promise<void>;
+  },
 ) {
   // here and not after each test: files share this module, and each has a window of its own
   cleanup();
@@ -100,6 +105,7 @@ export async function openApp(
   open = store;
   if (own?.isLost) await loseOwn();
   else await store.replace(garden);
+  await own?.then?.(store);
   if (!own) for (const note of ['demoStart', 'demoMoment']) await store.writeNote(note, now);
   sessionStorage.setItem('rundel.garden', gardenId);
   history.replaceState(null, '', path);

@@ -109,3 +109,16 @@ it('a garden that is there and does not open can be saved from its second copy, 
   const read = readGardenFile(await blob.text());
   expect(read.kind === 'readable' && read.garden.entries.map(({ id }) => id)).toContain('ent_afterwards3');
 });
+
+it('a garden comes back to a tab that reads it after another has written to what was left', async () => {
+  const { app, files } = await before();
+  app.unmount();
+  const { stored } = await openApp('/bags', garden, DEMO_EVENING, {
+    files,
+    isLost: true,
+    // as a tab does that was open when the browser lost it
+    then: (own) => own.append([note('4')]).then(() => undefined),
+  });
+  await screen.findByText(/came back from its second copy/);
+  expect((await stored()).entries).toHaveLength(garden.entries.length);
+});

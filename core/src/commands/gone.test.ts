@@ -54,7 +54,7 @@ describe('plants that stand no longer', () => {
 
   it('of several in a bag it is said which; a name stands for the one that has it', () => {
     expect(problem('4 died')).toBe(
-      'There are 2 plants in bag 4: say which, by its name, or “both” or “all in 4”.',
+      'There are 2 plants in bag 4. All of them is “all in 4”; one is said by its name, or at the plant on the bag’s page.',
     );
     // Red Keel is in bag 7 too
     expect(gone('Ada in 4 died yesterday')).toEqual([['four01', 'died', undefined]]);

@@ -103,7 +103,8 @@ export class GardenStore {
     const name = await this.guarded(() => databaseOf(this.name));
     if (this.db && (await this.opened()).name !== name) this.close();
     const stored = await this.guarded((db) => readGarden(db, paced, from));
-    this.seen = stored?.writes ?? 0;
+    // where no garden is there is nothing that another tab could have written to it
+    this.seen = stored?.writes;
     return stored;
   }
 

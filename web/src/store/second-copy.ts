@@ -50,9 +50,10 @@ export function useHasCopy(): boolean | undefined {
 
 /** What came back of the open garden, until the grower has seen that. */
 export function useBroughtBack() {
-  const { gardenId, store } = useGarden();
+  const { store, stamp } = useGarden();
   const client = useQueryClient();
-  const queryKey = ['brought-back', gardenId];
+  // it came back into another database
+  const queryKey = ['brought-back', stamp.split(' ')[0]];
   const { data } = useQuery({
     queryKey,
     staleTime: Infinity,
