@@ -51,7 +51,7 @@ export function readGone(said: string, text: string, context: CommandContext): C
       const plants = isAll ? (bag.plants ?? []) : meant(bag, said);
       if (plants.length === 0) return `No plant stands in bag ${bag.label}.`;
       if (plants.length > 1 && !isAll)
-        return `There are ${plants.length} plants in bag ${bag.label}: say which, by its name, or “both” or “all in ${bag.label}”.`;
+        return `There are ${plants.length} plants in bag ${bag.label}. All of them is “all in ${bag.label}”; one is said by its name, or at the plant on the bag’s page.`;
       return plants.map(({ stationId, plantId }) => ({
         kind: 'cleared',
         ...base,
