@@ -66,6 +66,24 @@ describe('what is said in the line', () => {
     await waitFor(async () => expect(await placeOf7()).toBe(bag.placeId));
   });
 
+  it('of a move that was none goes with it, and the bag stands where it was', async () => {
+    const { made, stored, goTo } = await openApp('/bags', garden, DEMO_EVENING);
+    const [bag] = garden.containers.filter(({ id }) => id === SEVEN) as [Container];
+    const [there] = garden.places.filter(({ id }) => id !== bag.placeId) as [Place];
+    const placeOf7 = async () => (await stored()).containers.find(({ id }) => id === SEVEN)?.placeId;
+    fireEvent.keyDown(document.body, { key: '/' });
+    const line = await screen.findByRole('combobox', { name: /Find a bag/ });
+    fill(/Find a bag/, `moved 7 to the ${there.name} on Monday`);
+    await screen.findByText(/^7 · .*: Carried to/);
+    fireEvent.keyDown(line, { key: 'Enter' });
+    await gone();
+    await waitFor(async () => expect(await placeOf7()).toBe(there.id));
+    await goTo(`/bags/${SEVEN}`);
+    await press(/^Remove: Carried to/);
+    await waitFor(async () => expect(await made()).toHaveLength(2));
+    await waitFor(async () => expect(await placeOf7()).toBe(bag.placeId));
+  });
+
   it('and of which nothing is made can be kept as a note', async () => {
     const { made } = await openApp('/bags', garden, DEMO_EVENING);
     fireEvent.keyDown(document.body, { key: '/' });

@@ -90,6 +90,7 @@ describe('bags that were carried', () => {
     'carried bag 3 into the glass house',
     'moved 3 back to the house',
     'brought 3 in to the Glass house',
+    'moved 3 back glass house',
   ])('%s', (line) => {
     expect(moved(line)).toEqual([['con_3xxxxx', 'plc_terrac', 'plc_glass1']]);
   });
@@ -101,6 +102,11 @@ describe('bags that were carried', () => {
     ]);
     expect(moved('moved everything from the terrace to the slipway')).toHaveLength(3);
     expect(done('moved 3 to the slipway', { bags })[0]?.at).toBe(NOW);
+  });
+
+  it('what was moved and is no bag is something else', () => {
+    expect(problem('moved the date on')).toBe('other');
+    expect(problem('moved 3 from the terrace')).toBe('other');
   });
 
   it('where to is asked where it is not said, and where a bag stands there already', () => {

@@ -4,8 +4,11 @@ import { unfinished, type CommandContext, type CommandReading } from './command.
 const MOVED = phrase('moved|carried|brought|shifted');
 const WHERE_TO = /(?<!\p{L})(?:back |out |in |over )*(?:to|into|onto|under) (?:the |my )?(?!bag|pot)/u;
 
-/** Whether a text says that a bag was carried somewhere. */
-export const isMoved = (text: string): boolean => MOVED.test(text) && WHERE_TO.test(text);
+/** A place that is called "Outside the door" wants no word before it. */
+const NOT_FROM = /(?<!\bfrom )(?<!\bfrom the )(?<![\p{L}\d])(?:back )?/u;
+
+/** Whether a text may say that a bag was carried somewhere. */
+export const isMoved = (text: string): boolean => MOVED.test(text);
 
 /**
  * Reads that bags were carried to another place: "moved 3 and 4 to the glass house yesterday".
@@ -16,9 +19,12 @@ export const isMoved = (text: string): boolean => MOVED.test(text) && WHERE_TO.t
 export function readMoved(said: string, text: string, context: CommandContext): CommandReading {
   const { places } = context;
   const calls = placeCalls(places);
-  const to = calls
-    .map((call) => ({ ...call, at: new RegExp(`${WHERE_TO.source}${call.pattern}`, 'u').exec(said) }))
-    .find(({ at }) => at !== null);
+  const behind = (where: RegExp) =>
+    calls
+      .map((call) => ({ ...call, at: new RegExp(`${where.source}${call.pattern}`, 'u').exec(said) }))
+      .find(({ at }) => at !== null);
+  const to = behind(WHERE_TO) ?? behind(NOT_FROM);
+  if (!to?.at && !WHERE_TO.test(said)) return { kind: 'other' };
   if (!to?.at)
     return unfinished(
       places.length < 2

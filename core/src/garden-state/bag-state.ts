@@ -124,8 +124,10 @@ export function earlierSkies(
 ): WaterBag['earlier'] {
   const moves = entriesAt(live, containerId).filter((e) => e.kind === 'moved');
   if (moves.length === 0) return undefined;
-  return moves.map((move) => {
-    const place = places.find(({ id }) => id === move.fromPlaceId);
+  return moves.map((move, i) => {
+    // one that was put down late says nothing of the next: that one was from where this brought it
+    const stood = moves[i - 1]?.toPlaceId ?? move.fromPlaceId;
+    const place = places.find(({ id }) => id === stood);
     return {
       until: dayOf(move.at),
       underCover: place !== undefined && place.cover !== 'open',

@@ -1,5 +1,13 @@
+import { carriedTo, movesOf, placeAt } from '@rundel/core/garden-state';
 import { mergeRecord } from '@rundel/core/merge';
-import { RECORD_TABLES, type Entry, type Garden, type TableName } from '@rundel/core/records';
+import {
+  liveWith,
+  RECORD_TABLES,
+  type Entry,
+  type Garden,
+  type LiveEntries,
+  type TableName,
+} from '@rundel/core/records';
 import type { Conflict, RecordChange } from '../db/index.ts';
 import { newId } from './ids.ts';
 
@@ -26,6 +34,37 @@ export function inverse(change: Change, now: string): Change {
     })),
     records: [...change.records].reverse().map((record) => takenBack(record, now)),
   };
+}
+
+/**
+ * A change with the bags where its moves leave them: one may be put down late, corrected or taken away, and the bag's record follows.
+ *
+ * @param now when it is made
+ */
+export function withBagsCarried(
+  change: Change,
+  { garden: { containers, entries: known }, live }: { readonly garden: Garden; readonly live: LiveEntries },
+  now: string,
+): Change {
+  const entries = change.entries.map((entry): Entry => {
+    const bag = containers.find((c) => 'containerId' in entry && c.id === entry.containerId);
+    return entry.kind === 'moved' && bag
+      ? { ...entry, fromPlaceId: placeAt(bag, movesOf(bag.id, live), entry.at) }
+      : entry;
+  });
+  const places = carriedTo(containers, live, liveWith(live, [...known, ...entries], entries.length));
+  const placed = ({ after, ...rest }: RecordChange): RecordChange => {
+    const placeId = rest.table === 'containers' ? places.get(after.id) : undefined;
+    return { ...rest, after: placeId === undefined ? after : { ...after, placeId } } as RecordChange;
+  };
+  const written = new Set(change.records.map(({ after }) => after.id));
+  const others = containers.flatMap((before): readonly RecordChange[] => {
+    const placeId = written.has(before.id) ? undefined : places.get(before.id);
+    return placeId === undefined
+      ? []
+      : [{ table: 'containers', before, after: { ...before, placeId, changedAt: now } }];
+  });
+  return { ...change, entries, records: [...change.records.map(placed), ...others] };
 }
 
 function takenBack<T extends TableName>(record: RecordChange<T>, now: string): RecordChange<T> {

@@ -2,7 +2,15 @@ import type { Draft, Entry, Garden } from '@rundel/core/records';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { bagStatesQuery } from './bag-states-query.ts';
-import { decided, inverse, isSameRow, withChange, withoutStep, type Change } from './changes.ts';
+import {
+  decided,
+  inverse,
+  isSameRow,
+  withBagsCarried,
+  withChange,
+  withoutStep,
+  type Change,
+} from './changes.ts';
 import { clockSetTo } from './clock.ts';
 import { fetchDemo } from './demo.ts';
 import { rememberGarden } from './garden-id.ts';
@@ -190,7 +198,8 @@ export function useGardenState(gardenId: GardenId): GardenState {
     const perform = (label: string, drafts: readonly Draft[], records: Change['records'] = []) =>
       attempt(async () => {
         const entries = finished(drafts);
-        done.current.push({ kind: 'change', change: await apply({ label, entries, records }) });
+        const change = withBagsCarried({ label, entries, records }, whole(), clock.now());
+        done.current.push({ kind: 'change', change: await apply(change) });
         undone.current = [];
         notify(label, true);
         return entries;

@@ -1,7 +1,7 @@
 import { Box, Dialog, InputBase, Typography } from '@mui/material';
 import { bagNames, readCommand, type Command, type SaidFeed } from '@rundel/core/commands';
 import { productsIn } from '@rundel/core/products';
-import { isGivenInWater, type Draft, type Garden } from '@rundel/core/records';
+import { isGivenInWater, type Draft } from '@rundel/core/records';
 import { lazy, Suspense, useDeferredValue, useMemo, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { newId, placesInUse, told, useBags, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
@@ -20,7 +20,7 @@ const MOST_SHOWN = 8;
 
 /** One line in which a bag is found, a page gone to, or what was done put down in plain words. */
 export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void; onOtherGarden(): void }) {
-  const { garden, live, clock, saveRecords, undo, redo } = useGarden();
+  const { garden, live, clock, record, undo, redo } = useGarden();
   const { bags } = useBags();
   const unitFormat = useUnitFormat();
   const navigate = useNavigate();
@@ -96,8 +96,7 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
   const put = useOnce(async (said: readonly [Command, ...Command[]]) => {
     if (doubt !== undefined && doubt !== asked) return setAsked(doubt);
     const all = said.flatMap((command) => command.drafts);
-    await saveRecords(
-      recordsMoved(all, garden, now),
+    await record(
       // a case keeps its name when what was said of it is corrected
       all.map((draft) => (draft.kind === 'trouble' ? { ...draft, caseId: newId('case') } : draft)),
       undoWords(said),
@@ -286,20 +285,6 @@ function Row({
 
 const namesOf = ({ plant, variety }: Bag['occupants'][number]) =>
   [plant.name ?? '', variety.name].filter((name) => name !== '');
-
-/** Bags that were carried stand elsewhere from now on. */
-const recordsMoved = (drafts: readonly Draft[], { containers }: Garden, now: string) =>
-  drafts.flatMap((draft) =>
-    draft.kind === 'moved'
-      ? containers
-          .filter(({ id }) => id === draft.containerId)
-          .map((before) => ({
-            table: 'containers' as const,
-            before,
-            after: { ...before, placeId: draft.toPlaceId, changedAt: now },
-          }))
-      : [],
-  );
 
 const bagsMeant = (named: Command['bags'], bags: readonly Bag[]): readonly Bag[] =>
   named.flatMap(({ containerId }) => bags.filter(({ container }) => container.id === containerId));

@@ -7,7 +7,7 @@ import { movedDrafts } from '../../ui/moved-drafts.ts';
 
 /** A bag is carried to another place on a day, for a week or for good: what it stood under before stays true of the days before. */
 export function CarryDialog({ bag, onClose }: { readonly bag: Bag; onClose(): void }) {
-  const { garden, clock, saveRecords } = useGarden();
+  const { garden, record } = useGarden();
   const unitFormat = useUnitFormat();
   const { container } = bag;
   const when = useWhen({ kind: 'moved', containerId: container.id });
@@ -16,12 +16,9 @@ export function CarryDialog({ bag, onClose }: { readonly bag: Bag; onClose(): vo
   const save = form.submit(async ({ placeId }) => {
     const at = when.read();
     if (at === undefined) return;
-    const after = { ...container, placeId, changedAt: clock.now() };
-    await saveRecords(
-      [{ table: 'containers', before: container, after }],
-      movedDrafts([{ before: container, after }], at),
-      `bag ${container.label} moved`,
-    );
+    // the bag's record follows
+    const after = { ...container, placeId };
+    await record(movedDrafts([{ before: container, after }], at), `bag ${container.label} moved`);
     onClose();
   });
   return (
