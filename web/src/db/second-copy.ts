@@ -62,8 +62,9 @@ export class SecondCopy {
     await this.files.write(this.photoName(id), new Uint8Array(bytes));
   }
 
-  async hasPhoto(id: string): Promise<boolean> {
-    return (await this.files.size(this.photoName(id))) > 0;
+  /** How large a photograph is there, bytes; 0: it is not. One that was cut short is smaller than it should be. */
+  photoSize(id: string): Promise<number> {
+    return this.files.size(this.photoName(id));
   }
 
   /** The bytes of a photograph; undefined: it is not there. */
@@ -120,7 +121,8 @@ export class SecondCopy {
     const bytes = await this.files.read(this.nameOf(newest.slot));
     const journal = new TextDecoder().decode(await this.files.read(this.nameOf(JOURNAL)));
     const written = journal.split('\n').flatMap((line) => {
-      const one = writtenIn(line);
+      // a line that was cut short is no line
+      const one = parsed(line) as Written | undefined;
       // another database was filled from another file
       return one?.database === newest.head.database ? [one] : [];
     });
@@ -142,7 +144,7 @@ export class SecondCopy {
     if (size === 0) return undefined;
     const begin = await this.files.read(name, HEAD_MOST);
     const from = begin.indexOf(NEWLINE) + 1;
-    const head = headIn(new TextDecoder().decode(begin.subarray(0, from)));
+    const head = parsed(new TextDecoder().decode(begin.subarray(0, from))) as Head | undefined;
     return head && size === from + head.bytes ? { slot, head, from } : undefined;
   }
 }
@@ -153,15 +155,6 @@ function parsed(text: string): unknown {
   } catch {
     return undefined;
   }
-}
-
-function headIn(text: string): Head | undefined {
-  return parsed(text) as Head | undefined;
-}
-
-/** A line that was cut short is no line. */
-function writtenIn(line: string): Written | undefined {
-  return parsed(line) as Written | undefined;
 }
 
 function joined(head: string, file: Uint8Array): Uint8Array<ArrayBuffer> {

@@ -46,6 +46,7 @@ export function withBagsCarried(
   { garden: { containers, entries: known }, live }: { readonly garden: Garden; readonly live: LiveEntries },
   now: string,
 ): Change {
+  if (!change.entries.some(({ kind }) => kind === 'moved' || kind === 'removed')) return change;
   const entries = change.entries.map((entry): Entry => {
     const bag = containers.find((c) => 'containerId' in entry && c.id === entry.containerId);
     return entry.kind === 'moved' && bag

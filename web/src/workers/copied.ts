@@ -34,13 +34,14 @@ export async function copied(copy: SecondCopy): Promise<Copied | undefined> {
   return { text, reading, photos };
 }
 
-/** Puts those of a garden's photographs beside its second copy that are not there yet. */
+/** Puts those of a garden's photographs beside its second copy that are not there, or not whole. */
 export async function copyPhotos(copy: SecondCopy, garden: string, ids: readonly string[]): Promise<void> {
   const db = new PhotoDb(garden);
   try {
     for (const id of ids) {
-      const photo = (await copy.hasPhoto(id)) ? undefined : await db.photos.get(id);
-      if (photo) await copy.keepPhoto(id, photo.bytes);
+      const photo = await db.photos.get(id);
+      if (photo && (await copy.photoSize(id)) !== photo.bytes.byteLength)
+        await copy.keepPhoto(id, photo.bytes);
     }
   } finally {
     db.close();
