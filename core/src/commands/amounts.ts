@@ -1,6 +1,7 @@
 import {
   isAbout,
   litresIn,
+  parseAmount,
   parseNumber,
   parseTime,
   settledNumber,
@@ -11,6 +12,7 @@ import {
   UNITS,
   withFigures,
   type NamedMeasure,
+  type Purpose,
   type UnitSystem,
 } from '../units/index.ts';
 import { FRUITS } from './words.ts';
@@ -34,7 +36,7 @@ const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 /** Two parts of one amount: "1 lb 4 oz", "1 lb and 4 oz". */
 const JOINED = /^[\s,+&]*(?:and\s*)?$/;
 /** What is said of two bags in one line would be taken for the sum, of each. */
-const TWO = { problem: 'Two amounts: say them one after another, each with its bag.' };
+export const TWO = { problem: 'Two amounts: say them one after another, each with its bag.' };
 
 /**
  * Reads amounts: weights, volumes, so many of the grower's own measures, so many fruits. "1 lb 4 oz" is one weight; two that stand
@@ -180,4 +182,21 @@ export function numberOf(text: string, system: UnitSystem): number | { readonly 
   return (
     number ?? { problem: `Is ${text} a thousand and more, or a part of one? Write it without the comma.` }
   );
+}
+
+/**
+ * An amount as it stands in a line, in SI; NaN where it does not read.
+ *
+ * @param text undefined: nothing was said
+ */
+export function amountIn(text: string | undefined, purpose: Purpose, system: UnitSystem): number | undefined {
+  if (text === undefined) return undefined;
+  const plain = text
+    .replace(/[−–]/g, '-')
+    .replace(/[”″]/g, '"')
+    .replace(/[°º]|\bdeg(?:rees?)?\b/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+  const read = parseAmount(plain, purpose, system);
+  return read.ok ? read.amount.siValue : NaN;
 }

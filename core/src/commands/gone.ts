@@ -48,7 +48,7 @@ export function readGone(said: string, text: string, context: CommandContext): C
     { rest: atBagsOnly(rest, context), said, text },
     context,
     (base, bag) => {
-      const plants = isAll ? (bag.plants ?? []) : meant(bag, said);
+      const plants = isAll ? (bag.plants ?? []) : plantsMeant(bag, said);
       if (plants.length === 0) return `No plant stands in bag ${bag.label}.`;
       if (plants.length > 1 && !isAll)
         return `There are ${plants.length} plants in bag ${bag.label}. All of them is “all in ${bag.label}”; one is said by its name, or at the plant on the bag’s page.`;
@@ -75,7 +75,7 @@ function atBagsOnly(rest: string, { bags }: CommandContext): string {
 const SPECIAL = /[.*+?^${}()|[\]\\]/g;
 
 /** The plants of a bag that a text can mean: those that it names, else all. */
-function meant({ plants = [] }: NamedBag, said: string): NonNullable<NamedBag['plants']> {
+export function plantsMeant({ plants = [] }: NamedBag, said: string): NonNullable<NamedBag['plants']> {
   const named = plants.filter(({ names }) => names.some((name) => said.includes(name.toLowerCase())));
   return named.length > 0 ? named : plants;
 }

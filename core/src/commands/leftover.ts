@@ -35,7 +35,7 @@ export function noBag(left: string, bags: readonly NamedBag[]): string {
 export function leftover(left: string, text: string): string | undefined {
   const words = left
     .split(/[\s,;:]+/)
-    .filter((word) => word !== '' && !FILLERS.has(word) && /[\p{L}\d]/u.test(word));
+    .filter((word) => word !== '' && !FILLERS.has(word) && /[\p{L}\p{N}]/u.test(word));
   if (words.length === 0) return undefined;
   const own = text.split(/[\s,;:]+/);
   return words

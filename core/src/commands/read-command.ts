@@ -5,6 +5,7 @@ import { readFinding } from './finding.ts';
 import { readClause, speaksFor } from './read-clause.ts';
 import { HOURS, VERBS, WEEKDAYS } from './words.ts';
 import { daysIn } from './weather.ts';
+import { withRest } from './which-bags.ts';
 import { readWhen } from './when.ts';
 
 /**
@@ -22,8 +23,18 @@ import { readWhen } from './when.ts';
  * }).kind
  * // => 'command'
  */
-export function readCommand(line: string, context: CommandContext): CommandReading {
-  const { text, who } = withoutWho(line.trim().replace(/\s+/g, ' '), context);
+export function readCommand(line: string, { bags, ...more }: CommandContext): CommandReading {
+  // "checked all: 3 dry, the rest wet"
+  const plain = line
+    .trim()
+    .replace(/\s+/g, ' ')
+    .replace(/\b(?:all|everything)(?: of them)?: ?/i, '');
+  // "picked 2 from 7, rest not ripe" is the rest of the fruit
+  const isOfBags = [...VERBS].every(
+    ({ kind }) => kind === 'check' || kind === 'watering' || !verbIn(plain, kind),
+  );
+  const context: CommandContext = { bags: isOfBags ? withRest(bags, plain) : bags, ...more };
+  const { text, who } = withoutWho(plain, context);
   const whole = readClause(text, context);
   const isWeatherAlone = whole.kind === 'command' && whole.commands[0].kind === 'weather';
   const isOneDay = isWeatherAlone && daysIn(text) < 2;
@@ -48,14 +59,17 @@ export function readCommand(line: string, context: CommandContext): CommandReadi
 }
 
 /** Whether what was left over of a job, a sight or the weather tells of another thing. */
-const isOfMore = ({ kind, note = '' }: Command): boolean =>
-  SAID_WITHOUT_VERB.includes(kind) &&
+const isOfMore = ({ kind, note = '', bags }: Command): boolean =>
+  // "3 dry, 4 moist" of both: one of the two is not so
+  (SAID_WITHOUT_VERB.includes(kind) || (kind === 'check' && bags.length > 1)) &&
   (verbIn(note) !== undefined ||
     speaksFor(note.toLowerCase()) !== undefined ||
     readFinding({ rest: note.toLowerCase() }) !== undefined);
 const SAID_WITHOUT_VERB: readonly Command['kind'][] = [
   'gone',
   'moved',
+  'height',
+  'warmth',
   'tended',
   'stage',
   'trouble',
@@ -119,12 +133,15 @@ function readSeveral(
     const here = last?.bags.map(({ label }) => label).join(' and ') ?? '';
     const [draft] = last?.drafts ?? [];
     const isAfterRain = draft?.kind === 'weather' && draft.rainMillimetres !== undefined;
-    const key = `${from} ${to} ${here} ${isAfterRain}`;
-    if (!known.has(key)) known.set(key, readPart(from, to, here, isAfterRain));
+    const unit = draft?.kind === 'watering' ? unitOf(draft.asEntered) : undefined;
+    const key = `${from} ${to} ${here} ${isAfterRain} ${unit}`;
+    if (!known.has(key)) known.set(key, readPart(from, to, { here, isAfterRain, unit }));
     return known.get(key);
   };
-  const readPart = (from: number, to: number, here: string, isAfterRain: boolean): Command | undefined => {
-    const part = text.slice(starts[from], ends[to]);
+  const readPart = (from: number, to: number, { here, isAfterRain, unit }: Before): Command | undefined => {
+    const said = text.slice(starts[from], ends[to]);
+    // "1 can on 7, half on 12"
+    const part = unit === undefined ? said : said.replace(NO_UNIT, (number) => `${number} ${unit}`);
     const own = verbIn(part);
     const bare = readClause(part, context);
     // "picked 6 from 3, 2 dry": what is whole without a verb needs none
@@ -179,6 +196,22 @@ function readSeveral(
   });
   return [moved(first), ...others.map(moved)];
 }
+
+/** What stands before a part of a line. */
+interface Before {
+  /** the bags of the deed before */
+  readonly here: string;
+  readonly isAfterRain: boolean;
+  /** in what water was said before */
+  readonly unit: string | undefined;
+}
+
+const NO_UNIT =
+  /^(?:and )?(?:a )?(?:half|quarter|one|two|three|\d[\d.,/]*[¼½¾]?|[¼½¾])(?= (?:on|at|for|in|to|onto)\b)/;
+
+/** In what an amount was said: "can" of "1 can". */
+const unitOf = (asEntered: string | undefined): string | undefined =>
+  /^(?:about )?[\d.,/ ¼½¾⅓⅔]+(?:of )?(\p{L}[\p{L} ]*)$/u.exec(asEntered ?? '')?.[1];
 
 /** A deed, whether it was said when, and whether its words begin and end with a bag: "3 and 4 dry", "450 g from 7". */
 interface Said {

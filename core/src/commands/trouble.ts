@@ -28,8 +28,12 @@ const KNOWN: readonly { readonly cause: Cause; readonly pattern: RegExp }[] = CA
 /** What was there and is not any more is said of a case, and not of a bag. */
 const GONE = phrase('no|no more|gone|over|cleared up|without|free of');
 
+/** What is put out against it is no trouble. */
+const AGAINST = phrase('pellets?|bait|traps?|spray(?:ed)?|soap|netting');
+
 /** Whether a text says that trouble was seen. */
-export const isTrouble = (text: string): boolean => KNOWN.some(({ pattern }) => pattern.test(text));
+export const isTrouble = (text: string): boolean =>
+  !AGAINST.test(text) && KNOWN.some(({ pattern }) => pattern.test(text));
 
 /**
  * Reads trouble that was seen, by what the grower takes it for: "aphids on 7", "blight on the terrace". It is looked at again when

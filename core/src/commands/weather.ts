@@ -1,7 +1,6 @@
 import { addDays, dayOf } from '../calendar/index.ts';
 import { WIDEST_DAY_DEGREES, type Draft } from '../records/index.ts';
-import { parseAmount, type Purpose, type UnitSystem } from '../units/index.ts';
-import { NUMBER } from './amounts.ts';
+import { amountIn, NUMBER } from './amounts.ts';
 import { unfinished, type CommandContext, type CommandReading } from './command.ts';
 import { leftover } from './leftover.ts';
 import { readWhen } from './when.ts';
@@ -121,17 +120,4 @@ export function readWeather(said: string, text: string, { now, system }: Command
     kind: 'command',
     commands: [{ kind: 'weather', drafts: [draft], bags: [], isShared: false, note }],
   };
-}
-
-/** NaN where it does not read. */
-function amountIn(text: string | undefined, purpose: Purpose, system: UnitSystem): number | undefined {
-  if (text === undefined) return undefined;
-  const plain = text
-    .replace(/[−–]/g, '-')
-    .replace(/[”″]/g, '"')
-    .replace(/[°º]|\bdeg(?:rees?)?\b/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();
-  const read = parseAmount(plain, purpose, system);
-  return read.ok ? read.amount.siValue : NaN;
 }

@@ -80,6 +80,21 @@ export function bagNames(all: readonly NamedBag[]): BagNames {
   };
 }
 
+/** "3 dry, 4 moist, the rest wet": the bags that a line does not name. */
+const REST =
+  /\b(?:all )?(?:the )?(?:rest|others?|remaining)(?: of them| bags?| pots?)?\b|\beverything else\b/u;
+
+/** Makes the names of bags ready for one line, in which "the rest" is of those that it does not name. */
+export function withRest(names: BagNames, line: string): BagNames {
+  const small = line.toLowerCase();
+  if (!REST.test(small)) return names;
+  const named = readBags(small.replace(REST, ' ').replace(/\ball\b/g, ' '), names).bags;
+  const others = names.all.filter((bag) => !named.includes(bag));
+  return named.length === 0 || others.length === 0
+    ? names
+    : { ...names, called: [{ pattern: REST, bags: others }, ...names.called] };
+}
+
 /** In "3 from 4, one split" the one is no bag: a number in words is one behind "bag" and the like, or by itself. */
 function wordFor(label: string): RegExp | undefined {
   const word = /^\d+$/.test(label) ? WORDS[Number(label) - 1] : undefined;
@@ -126,7 +141,7 @@ function readNamed(text: string, { all, called }: BagNames, said: string): SaidB
     if (inWords === undefined || pattern.test(said) || inWords.test(said)) take(pattern, () => bags);
   // "everything on the terrace" is of the terrace
   take(
-    /\beverything\b|\b(?:all|every|each)(?: of)?(?: the| my)?(?: bags?| pots?|(?= of them))|\b(?:all|every)(?= *$)/,
+    /\beverything\b|\b(?:all|every|each)(?: of)?(?: the| my)?(?: bags?| pots?|(?= of them)|(?= of the\b))|\b(?:all|every)(?= *$)/,
     () => (found.size === 0 ? all : [...found]),
   );
   // "3, 4 and 5 a can each" is of those that were named

@@ -2,12 +2,12 @@
 export const VERBS = [
   { kind: 'picking', pattern: /^(pick(ed|ing|s)?|harvest(ed)?|weigh(ed)?|got|took)$/ },
   { kind: 'watering', pattern: /^(water(ed|ing|s)?|pour(ed)?|gave|drink|drank)$/ },
-  { kind: 'check', pattern: /^(check(ed|s)?|felt|feel|feels|look(ed)?|lift(ed)?|found)$/ },
+  { kind: 'check', pattern: /^(check(ed|s)?|felt|feel|feels|look(ed)?|lift(ed)?|found|weighs)$/ },
   { kind: 'feed', pattern: /^(fed|feed|feeding|fertili[sz]ed)$/ },
   { kind: 'note', pattern: /^(note[ds]?|remark|wrote|saw)$/ },
 ] as const;
 
-/** What is said of the weather, a job, a stage, trouble, a plant that is gone or a bag that was carried needs no verb, or has one of many. */
+/** What is said of the weather, a job, a stage, trouble, what was measured, a plant that is gone or a bag that was carried needs no verb, or has one of many. */
 export type SaidKind =
   | (typeof VERBS)[number]['kind']
   | 'weather'
@@ -15,7 +15,9 @@ export type SaidKind =
   | 'stage'
   | 'trouble'
   | 'gone'
-  | 'moved';
+  | 'moved'
+  | 'height'
+  | 'warmth';
 
 /** Words that carry nothing. */
 export const FILLERS: ReadonlySet<string> = new Set([
@@ -56,6 +58,8 @@ export const FILLERS: ReadonlySet<string> = new Set([
   'ones',
   'when',
   'by',
+  'weighing',
+  'whole',
 ]);
 
 /** What is said of fruit that nobody weighed or counted. */
@@ -64,7 +68,7 @@ export const UNMEASURED =
 
 /** What is said of things that are counted. */
 export const FRUITS =
-  /^(fruits?|tomato(es)?|peppers?|chill?ies|chilli|cucumbers?|aubergines?|eggplants?|pieces?|pcs)$/;
+  /^(fruits?|toms?|tomato(es)?|peppers?|chill?ies|chilli|cucumbers?|aubergines?|eggplants?|pieces?|pcs)$/;
 
 /** How a finger finds the mix, from the driest grade to the wettest: their names and what else people say. */
 export const FINGER_WORDS: readonly (readonly string[])[] = [
@@ -79,7 +83,8 @@ export const LIFT_WORDS: readonly (readonly string[])[] = [['light'], ['middling
 
 export const WILTED = ['wilted', 'wilting', 'limp', 'drooping', 'hanging'];
 
-export const TOGETHER = /\b(in all|in total|altogether|together|all told|shared|between them)\b/;
+export const TOGETHER =
+  /\b(in all|in total|altogether|together|all told|(?:shared|split|divided) (?:between|among|over)|shared|between them|between|among)\b/;
 
 export const WEEKDAYS = [
   'monday',

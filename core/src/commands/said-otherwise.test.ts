@@ -1,0 +1,116 @@
+import { describe, expect, it } from 'vitest';
+import { bag, BAGS, done, finger, read, short } from '../../test/command-line.ts';
+
+const problem = (line: string) => {
+  const reading = read(line);
+  return reading.kind === 'unfinished' ? reading.problem : reading.kind;
+};
+
+describe('an amount', () => {
+  it('that is between bags is shared, and one that was given twice is twice as much', () => {
+    expect(short('2 cans between 3, 4 and 5')).toEqual([
+      ['watering', '3', 6],
+      ['watering', '4', 6],
+      ['watering', '5', 6],
+    ]);
+    expect(short('watered 3 and 4 6 L, split between them')).toEqual([
+      ['watering', '3', 3],
+      ['watering', '4', 3],
+    ]);
+    expect(short('watered 7 twice, 1 can each time')).toEqual([['watering', '7', 18]]);
+    expect(done('watered 7 three times 1 can')[0]).toMatchObject({ litres: 27, asEntered: '3 × 1 can' });
+  });
+
+  it('that was given morning and evening is two waterings', () => {
+    const drafts = done('yesterday watered 7 morning and evening 1 can');
+    expect(drafts.map(({ at }) => at.slice(5, 16))).toEqual(['07-15T08:00', '07-15T18:00']);
+    expect(drafts).toMatchObject([{ litres: 9 }, { litres: 9 }]);
+    expect(problem('watered 7 morning and night 1 can')).toMatch(/still to come/);
+  });
+
+  it('without its unit is in that of the one before, and is never left out', () => {
+    expect(short('1 can on 7 and half on 12')).toEqual([
+      ['watering', '7', 9],
+      ['watering', '12', 4.5],
+    ]);
+    expect(short('2 L on 3, 1½ on 4 and 1 on 5')).toEqual([
+      ['watering', '3', 2],
+      ['watering', '4', 1.5],
+      ['watering', '5', 1],
+    ]);
+    expect(problem('watered 7 a can and 12 half')).toMatch(/^Two amounts/);
+  });
+
+  it('at a bag is what its words say, and not a watering or a picking', () => {
+    expect(short('7 weighs 14 kg')).toEqual([['check', '7', { method: 'scale', kilograms: 14 }]]);
+    expect(problem('repotted 7 into 50 L')).toBe('other');
+    expect(done('blossom end rot on 2 fruits of 7')).toMatchObject([{ kind: 'trouble', what: 'end-rot' }]);
+    expect(problem('put slug pellets on 3')).toBe('other');
+  });
+
+  it('of fruit may be the first one, or "toms"', () => {
+    expect(short('picked the first tomato from 7')).toEqual([['picking', '7', undefined, 1]]);
+    expect(short('picked 3 toms weighing 200 g from 7')).toEqual([['picking', '7', 0.2, 3]]);
+  });
+});
+
+describe('the rest', () => {
+  it('is of the bags that the line does not name', () => {
+    const wet = ['5', '7', '12', 'A2'].map((label) => ['check', label, finger(5)]);
+    for (const line of [
+      'checked all: 3 dry, 4 moist, rest wet',
+      '3 dry, 4 moist, all the others wet',
+      '3 dry; 4 moist; everything else wet',
+    ])
+      expect(short(line), line).toEqual([['check', '3', finger(2)], ['check', '4', finger(4)], ...wet]);
+    expect(short('watered 3 1 can, the rest 2 L').map(([, label, litres]) => [label, litres])).toEqual([
+      ['3', 9],
+      ...BAGS.slice(1).map(({ label }) => [label, 2]),
+    ]);
+  });
+
+  it('two findings of several bags that do not come apart are refused', () => {
+    expect(problem('checked 3 and 4 dry moist')).toMatch(/^These are several things/);
+  });
+});
+
+describe('what was measured', () => {
+  const plant = (id: string, ...names: string[]) => ({
+    stationId: `sta_${id}`,
+    plantId: `pla_${id}`,
+    names,
+  });
+  const bags = [
+    { ...bag('7', 'Slipway', 'Red Keel'), plants: [plant('seven1', 'Red Keel')] },
+    { ...bag('4', 'Terrace', 'Ada'), plants: [plant('four01', 'Ada'), plant('four02', 'Bo')] },
+    { ...bag('5', 'Terrace'), plants: [] },
+  ];
+
+  it.each([
+    ['7 is 80 cm tall', 800],
+    ['height of 7: 80 cm', 800],
+    ['7 grew to 1.2 m', 1200],
+    ['7 has grown to 2 ft 8 in', 813],
+    ['measured 7, 95 cm', 950],
+  ] as const)('%s', (line, heightMillimetres) => {
+    expect(done(line, { bags })).toMatchObject([
+      { kind: 'height', plantId: 'pla_seven1', heightMillimetres },
+    ]);
+  });
+
+  it('of several plants it is said of which; an empty bag has none', () => {
+    expect(done('Bo in 4 is 60 cm tall', { bags })).toMatchObject([{ plantId: 'pla_four02' }]);
+    const said = (line: string) => (read(line, { bags }) as { problem?: string }).problem;
+    expect(said('4 is 60 cm tall')).toMatch(/^There are 2 plants in bag 4/);
+    expect(said('5 is 60 cm tall')).toBe('No plant stands in bag 5.');
+    expect(said('7 is 60 m tall')).toBe('How tall is it, as “7 is 80 cm tall”?');
+  });
+
+  it('may be how warm the mix is', () => {
+    expect(done('mix of 7 is 18 degrees', { bags })).toMatchObject([{ kind: 'warmth', mixCelsius: 18 }]);
+    expect(done('soil in 7 and 5 at 64 F', { bags, system: 'us' })).toMatchObject([
+      { mixCelsius: expect.closeTo(17.8, 1) },
+      { mixCelsius: expect.closeTo(17.8, 1) },
+    ]);
+  });
+});
