@@ -38,6 +38,15 @@ const JOINED = /^[\s,+&]*(?:and\s*)?$/;
 /** What is said of two bags in one line would be taken for the sum, of each. */
 export const TWO = { problem: 'Two amounts: say them one after another, each with its bag.' };
 
+const RANGE_BEFORE = /\d ?(?:-|–|to) ?$/;
+const RANGE = { problem: 'Between two figures: say one, as “about 450 g”.' };
+
+/** "1lb4oz" as two parts, and "1 lb 4" as what it is short for. */
+const apart = (text: string) =>
+  text
+    .replace(/(\d ?(?:lbs?|kg|ft|st))(?=\d)/gu, '$1 ')
+    .replace(/(\d ?lbs?) (\d{1,2})(?= (?:from|off|of|at)\b| *$)/gu, '$1 $2 oz');
+
 /**
  * Reads amounts: weights, volumes, so many of the grower's own measures, so many fruits. "1 lb 4 oz" is one weight; two that stand
  * apart are refused.
@@ -49,7 +58,7 @@ export function readAmounts(
   measures: readonly NamedMeasure[],
   system: UnitSystem,
 ): SaidAmounts | { readonly problem: string } {
-  let rest = withFigures(text);
+  let rest = withFigures(apart(text));
   const said: { -readonly [K in keyof SaidAmounts]?: SaidAmounts[K] } = {};
   const words: string[] = [];
   const names = measures.flatMap(({ name, kind }, i) =>
@@ -79,6 +88,7 @@ export function readAmounts(
   }
   const whole = rest;
   /** where an amount of each quantity stands */
+  const units = new Set<string>();
   const stands = new Map<string, readonly [from: number, to: number]>(
     own ? [['volume', [own.index, own.index + 1]]] : [],
   );
@@ -101,7 +111,10 @@ export function readAmounts(
     if (typeof number !== 'number') return number;
     const of = FRUITS.test(word) ? 'count' : (quantity ?? '');
     const [from, to] = [match.index, match.index + amount.length];
-    if (isApart(of, from, to)) return TWO;
+    if (RANGE_BEFORE.test(whole.slice(0, from))) return RANGE;
+    // "450 g and 300 g" is no one weight, as "1 lb and 4 oz" is
+    if (isApart(of, from, to) || (unit && units.has(unit))) return TWO;
+    if (unit) units.add(unit);
     const [start = from, end = to] = stands.get(of) ?? [];
     stands.set(of, [Math.min(from, start), Math.max(to, end)]);
     if (FRUITS.test(word)) said.count = Math.round(number);

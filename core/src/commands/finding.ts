@@ -18,8 +18,13 @@ export function findingOf(text: string, system: UnitSystem): EntryOf<'check'>['c
   return 'problem' in amounts ? undefined : readFinding(amounts)?.check;
 }
 
+/** A finger does not tell "a bit dry" from "dry". */
+const RATHER =
+  /\b(?:a (?:little )?bit|a little|slightly|quite|rather|fairly|pretty|too|still) (?=dry|damp|moist|wet|light|heavy)/g;
+
 /** How a check found the bag, and the text without it. */
-export function readFinding({ kilograms, percent, rest }: SaidAmounts): Finding | undefined {
+export function readFinding({ kilograms, percent, rest: said }: SaidAmounts): Finding | undefined {
+  const rest = said.replace(RATHER, '');
   if (kilograms !== undefined) return { check: { method: 'scale', kilograms }, rest };
   if (percent !== undefined) return { check: { method: 'probe', reading: percent }, rest };
   const take = (words: readonly string[]) =>

@@ -4,7 +4,7 @@ import type { NamedBag } from './which-bags.ts';
 
 /** The words of which nothing was made. */
 export const strangeIn = (left: string) =>
-  left.split(/[\s,;]+/).filter((word) => word !== '' && !FILLERS.has(word));
+  left.split(/[\s,;:]+/).filter((word) => word !== '' && !FILLERS.has(word));
 
 /** Words behind which stands where something was. */
 const WHERE =

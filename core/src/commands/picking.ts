@@ -76,7 +76,7 @@ export function bareCount(
   bags: readonly NamedBag[],
 ): { readonly count: number | undefined; readonly rest: string } {
   const { count, kilograms, rest } = amounts;
-  if (count !== undefined || kilograms !== undefined) return { count, rest };
+  if (count !== undefined) return { count, rest };
   // where there is but one bag, "6, two split" is six as well
   const [alone] = bags;
   const isAlone = bags.length === 1 && rest.trim().split(/[\s,;]/)[0] !== alone?.label;
@@ -84,6 +84,7 @@ export function bareCount(
     /^\s*(\d{1,4})(?= +(?:(?!and\b)\p{L}[\p{L}-]* ){0,3}(?:from|at|off|of|in|on|out)\b)/u.exec(rest) ??
     (isAlone ? /^\s*(\d{1,4})(?=\s*[,;])/.exec(rest) : null);
   if (first) return { count: Number(first[1]), rest: rest.slice(first[0].length) };
+  if (kilograms !== undefined) return { count, rest };
   const known = new Set(bags.map(({ label }) => label.toLowerCase()));
   const numbers = [...rest.matchAll(/(?<![\p{L}\d])\d{1,4}(?![\p{L}\d])/gu)];
   const strange = numbers.filter(([number]) => !known.has(number));

@@ -27,6 +27,8 @@ import { readBags, type NamedBag } from './which-bags.ts';
 export function readClause(text: string, context: CommandContext): CommandReading {
   // "Sunday: 1 dry"
   const small = text.toLowerCase().replace(DAY_BEFORE, '$1 ');
+  if (NOT_DONE.test(small) || QUESTION.test(small))
+    return isWeather(small) ? readWeather(small, text, context) : { kind: 'other' };
   const words = small.split(/[\s:,;]+/);
   const verb = words.flatMap((word) =>
     VERBS.filter(({ pattern }) => pattern.test(word)).map(({ kind }) => ({ kind, word })),
@@ -39,6 +41,8 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   if (other) return other(other === readTended || other === readGone ? small : said, text, context);
   if (kind === undefined) return { kind: 'other' };
   if (kind === 'note') return readNote(text, verb?.word ?? '', context);
+  if (VAGUE.test(small)) return unfinished('On which day was that? Say “on Monday” or “on 3 July”.');
+  if (FIGURES.test(small)) return unfinished('Is that a day? Write its month as a word: “on 3 July”.');
   // what does not come apart is not taken for one of the two, with the other as its note
   if (DEEDS.filter((deed) => deed.test(small)).length > 1)
     return unfinished('These are two things: say them one after another, each with its bag.');
@@ -88,6 +92,9 @@ export function readClause(text: string, context: CommandContext): CommandReadin
     kind: 'command',
     commands: [{ kind, drafts, bags, isShared: shared, note }],
   });
+  // "terrace 1 can, 4 none"
+  if (watered && bags.length > 1 && /\b(?:none|nothing)\b/.test(left))
+    return unfinished('Which got none? Say “terrace but 4”.');
   if (kind === 'check') {
     if (!found)
       return unfinished(
@@ -132,7 +139,14 @@ export function speaksFor(small: string) {
 /** "the first tomato" is one. */
 const ONE_MORE =
   /(?<!\d )\b(?:the )?(?:very )?(?:first|last) (?:ripe |red )?(fruit|tomato|pepper|chill?i|cucumber|aubergine|eggplant)\b/;
+const GAUGE = /\b(?:scales?|probe|meter)\b/;
 const FRACTION = /[¼½¾⅓⅔⅛⅜⅝⅞]|(?<!\p{L})half(?!\p{L})/u;
+/** What is meant to be done, was not done or is asked is no deed. */
+const NOT_DONE =
+  /\b(?:will|shall|going to|must|should|ought to|needs?(?: to)?|have to|has to|want to|remember to|forgot(?: to)?|(?:did not|didn[’']?t)(?! (?:weigh|count|measure))|do not|don[’']?t|have not|haven[’']?t|was not|wasn[’']?t|were not|weren[’']?t|not yet|no water|tomorrow)\b/;
+const QUESTION = /\?\s*$|^(?:is|are|was|were|how|when|why|what|which|who|does|do|did|can|could|has|have)\b/;
+const VAGUE = /\b(?:last|this) week(?:end)?\b|\bthe other day\b|\bsome days ago\b|\brecently\b/;
+const FIGURES = /\bon \d{1,2}[/.]\d{1,2}(?:[/.]\d{2,4})?(?![\d/.]| ?\p{L}*(?:can|l|litres?|kg|g|lb|oz)\b)/u;
 const DAY_BEFORE = new RegExp(`^((?:on |last |this )?(?:yesterday|today|${WEEKDAYS.join('|')})):`);
 /** Of what holds water it is water; the mix is named. */
 const TOPPED_UP =
@@ -167,6 +181,8 @@ function impliedKind(text: string, { bags, measures, system, now }: CommandConte
     return named.bags.length > 0 && strangeIn(named.rest).length === 0;
   };
   if (amounts.count !== undefined && !isTrouble(text)) return 'picking';
+  const isGauge = amounts.percent !== undefined || (amounts.kilograms !== undefined && GAUGE.test(text));
+  if (isGauge && isWhole(amounts.rest)) return 'check';
   if (amounts.kilograms !== undefined && isWhole(amounts.rest.replace(TOGETHER, ' '))) return 'picking';
   if (amounts.litres !== undefined && isWhole(amounts.rest.replace(TOPPED_UP, ' ').replace(TOGETHER, ' ')))
     return 'watering';

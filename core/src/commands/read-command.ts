@@ -3,7 +3,7 @@ import { asNote } from './as-note.ts';
 import { unfinished, type Command, type CommandContext, type CommandReading } from './command.ts';
 import { readFinding } from './finding.ts';
 import { readClause, speaksFor } from './read-clause.ts';
-import { HOURS, VERBS, WEEKDAYS } from './words.ts';
+import { HOURS, TOGETHER, VERBS, WEEKDAYS } from './words.ts';
 import { daysIn } from './weather.ts';
 import { withRest } from './which-bags.ts';
 import { readWhen } from './when.ts';
@@ -45,6 +45,11 @@ export function readCommand(line: string, { bags, ...more }: CommandContext): Co
       : readSeveral(text, context, whole.kind !== 'command');
   if (isWeatherAlone && !isOneDay && !several)
     return unfinished('These are of two days: say them one after another, each with its day.');
+  // "6 from 7 and 4 from 12, 900 g in all": which of them it is of is not known
+  if (several && TOGETHER.test(plain) && !several.some(({ isShared }) => isShared))
+    return unfinished(
+      'In all of what was said apart? Say how much each was, or all in one: “900 g from 7 and 12 in all”.',
+    );
   if (!several && whole.kind === 'command' && isOfMore(whole.commands[0]))
     return unfinished('These are several things: say them one after another, each with its bag.');
   const reading: CommandReading = several ? { kind: 'command', commands: several } : whole;
@@ -59,12 +64,18 @@ export function readCommand(line: string, { bags, ...more }: CommandContext): Co
 }
 
 /** Whether what was left over of a job, a sight or the weather tells of another thing. */
-const isOfMore = ({ kind, note = '', bags }: Command): boolean =>
+const isOfMore = ({ kind, note = '', bags }: Command): boolean => {
+  const hasVerb = verbIn(note) !== undefined;
+  // "terrace, 4 got 2 cans"
+  if (kind === 'watering') return hasVerb;
   // "3 dry, 4 moist" of both: one of the two is not so
-  (SAID_WITHOUT_VERB.includes(kind) || (kind === 'check' && bags.length > 1)) &&
-  (verbIn(note) !== undefined ||
+  if (!SAID_WITHOUT_VERB.includes(kind) && !(kind === 'check' && bags.length > 1)) return false;
+  return (
+    hasVerb ||
     speaksFor(note.toLowerCase()) !== undefined ||
-    readFinding({ rest: note.toLowerCase() }) !== undefined);
+    readFinding({ rest: note.toLowerCase() }) !== undefined
+  );
+};
 const SAID_WITHOUT_VERB: readonly Command['kind'][] = [
   'gone',
   'moved',

@@ -54,6 +54,69 @@ describe('an amount', () => {
   });
 });
 
+describe('what is easily taken for something else', () => {
+  it.each([
+    ['picked 450 g and 300 g from 7 and 12', /^Two amounts/],
+    ['picked 6 from 7 and 4 from 12, 900 g in all', /^In all of what was said apart/],
+    ['picked 400-500 g from 7', /^Between two figures/],
+    ['picked 400 to 500 g from 7', /^Between two figures/],
+    ['watered terrace 1 can, 4 none', /^Which got none/],
+    ['watered terrace, 4 got 2 cans', /^These are several things/],
+    ['watered 7 on 3/7 1 can', /^Is that a day/],
+    ['watered 7 1 can last week', /^On which day/],
+  ] as const)('%s: is asked', (line, words) => {
+    expect(problem(line)).toMatch(words);
+  });
+
+  it.each([
+    'watered 7 1 can tomorrow',
+    'will water 7 1 can',
+    'did not water 7, 1 can left',
+    'watered 7 1 can, must feed it',
+    'is 7 dry',
+    '7 dry?',
+    '7 is not dry',
+    'tie 3 tomorrow',
+  ])('%s: is not done', (line) => {
+    expect(problem(line)).toBe('other');
+  });
+
+  it.each([
+    [
+      '7: 450 g, 12: 300 g',
+      [
+        ['picking', '7', 0.45, undefined],
+        ['picking', '12', 0.3, undefined],
+      ],
+    ],
+    ['picked 4 from 12, 900 g', [['picking', '12', 0.9, 4]]],
+    ['picked 1 lb 4 from 7', [['picking', '7', 0.567, undefined]]],
+    ['picked 1lb4oz from 7', [['picking', '7', 0.567, undefined]]],
+    ['picked 450 gr from 7', [['picking', '7', 0.45, undefined]]],
+    ['watered 7 2 x 1 can', [['watering', '7', 18]]],
+    ['watered 7 2x can', [['watering', '7', 18]]],
+    ['7 a bit dry', [['check', '7', finger(2)]]],
+    ['7 too wet', [['check', '7', finger(5)]]],
+    ['7 14.2 kg on the scale', [['check', '7', { method: 'scale', kilograms: 14.2 }]]],
+    ['probe 7 41%', [['check', '7', { method: 'probe', reading: 41 }]]],
+  ] as const)('%s', (line, said) => {
+    expect(short(line)).toEqual(said);
+    expect(done(line).every((draft) => !('note' in draft))).toBe(true);
+  });
+
+  it.each([
+    ['watered 7 on 3 July 1 can', '2026-07-03'],
+    ['watered 7 July 3rd 1 can', '2026-07-03'],
+    ['July 3: watered 7 1 can', '2026-07-03'],
+    ['watered 7 1 can on the 2nd of September', '2025-09-02'],
+    ['watered 7 1 can on 14 May 2024', '2024-05-14'],
+  ] as const)('%s: is a day, and no bag', (line, day) => {
+    expect(done(line).map((d) => ['containerId' in d && d.containerId, d.at.slice(0, 10)])).toEqual([
+      ['con_7xxxxx', day],
+    ]);
+  });
+});
+
 describe('the rest', () => {
   it('is of the bags that the line does not name', () => {
     const wet = ['5', '7', '12', 'A2'].map((label) => ['check', label, finger(5)]);

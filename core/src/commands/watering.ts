@@ -8,7 +8,9 @@ import { HOURS } from './words.ts';
 /** "until it ran through", "came out below": no more went in. */
 const RAN_THROUGH =
   /(?<!\p{L})(?:until |till )?(?:it |they |both |all )?(?:ran|came|drained|dripped) (?:through|out)(?: (?:at the bottom|below|of the bottom))?(?!\p{L})/u;
-const OFTEN = /\b(?:(twice)|(two|three|four|[2-4]) times)\b/;
+const OFTEN = /\b(?:(twice)|(two|three|four|[2-4])(?: times\b| ?[x×] ?(?=[\d¼½¾])))/;
+/** "2x can" */
+const COUNTED = /\b(\d+) ?[x×] ?(?=\p{L})/u;
 const EACH_TIME = /\b(?:each|every) time\b/;
 const PARTS_OF_DAY = /\b(?:this |in the )?(morning) and (?:this |in the )?(afternoon|evening|night)\b/;
 const NUMBERS: Readonly<Record<string, number>> = { two: 2, three: 3, four: 4 };
@@ -35,7 +37,9 @@ export function readHowWatered(text: string): SaidWatering {
     ranThrough: RAN_THROUGH.test(text),
     times: twice ? 2 : many === undefined ? 1 : (NUMBERS[many] ?? Number(many)),
     parts,
-    rest: [RAN_THROUGH, OFTEN, EACH_TIME, PARTS_OF_DAY].reduce((rest, each) => rest.replace(each, ' '), text),
+    rest: [RAN_THROUGH, OFTEN, EACH_TIME, PARTS_OF_DAY]
+      .reduce((rest, each) => rest.replace(each, ' '), text)
+      .replace(COUNTED, '$1 '),
   };
 }
 

@@ -10,6 +10,15 @@ export interface SaidWhen {
   readonly isSaid: boolean;
 }
 
+const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+const MONTH = `(?:${MONTHS.join('|')})[a-z]*\\.?`;
+/** "on 3 July", "July 3rd", "the 3rd of July 2026" */
+const DAY = '(?:3[01]|[12]?\\d)';
+const DATE = new RegExp(
+  // in "7 July 3rd" the first is a bag
+  `\\b(?:on )?(?:the )?(?:(?<!\\d )(?<secondMonth>${MONTH}) (?<second>${DAY})(?:st|nd|rd|th)?|(?<first>${DAY})(?:st|nd|rd|th)? (?:of )?(?<firstMonth>${MONTH})(?! ${DAY}(?:st|nd|rd|th))|(?<thirdMonth>${MONTH}) (?<third>${DAY})(?:st|nd|rd|th))(?:,? (?<year>20\\d\\d))?(?![\\p{L}\\d])`,
+  'u',
+);
 const TIME = /\bat (\d{1,2})(?:[:.](\d{2}))? ?(am|pm)?\b(?! ?(?:l|litres?|liters?|g|kg|oz|lb|ml|cans?|%))/;
 const AGO = /\b(\d{1,2}|a|one|two|three|four|five|six) (day|week)s? ago\b/;
 /** A while ago, today: "20 minutes ago", "half an hour ago". */
@@ -60,6 +69,7 @@ export function readWhen(text: string, now: string, labels: readonly string[] = 
   } else if (take(/\bthe day before yesterday\b/)) day = addDays(today, -2);
   else if (take(/\byesterday\b/)) day = addDays(today, -1);
   else if (take(/\btoday\b/)) day = today;
+  else if (DATE.test(rest)) day = lastDate(today, take(DATE));
   else {
     const daysAgo = take(AGO);
     const [, many = '', of] = daysAgo ?? [];
@@ -89,6 +99,18 @@ export function readWhen(text: string, now: string, labels: readonly string[] = 
   if (day === undefined && hour === undefined) return { at: now, rest, isSaid: false };
   const at = momentAt(day ?? today, hour ?? hourOf(now), now);
   return { at: Date.parse(at) > Date.parse(now) ? now : at, rest, isSaid: true };
+}
+
+/** The last time that a day of the year was, or that of the year that was said. */
+function lastDate(today: string, found: RegExpExecArray | null): string | undefined {
+  const { first, firstMonth, second, secondMonth, third, thirdMonth, year } = found?.groups ?? {};
+  const month =
+    MONTHS.findIndex((name) => name === (firstMonth ?? secondMonth ?? thirdMonth)?.slice(0, 3)) + 1;
+  const date = (of: number) =>
+    `${of}-${String(month).padStart(2, '0')}-${(first ?? second ?? third ?? '').padStart(2, '0')}`;
+  const thisYear = Number(today.slice(0, 4));
+  if (year !== undefined) return date(Number(year));
+  return date(date(thisYear) > today ? thisYear - 1 : thisYear);
 }
 
 /** The last day of a weekday before today, 1 Monday to 7 Sunday. */

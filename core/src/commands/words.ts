@@ -60,6 +60,9 @@ export const FILLERS: ReadonlySet<string> = new Set([
   'by',
   'weighing',
   'whole',
+  'scale',
+  'scales',
+  'probe',
 ]);
 
 /** What is said of fruit that nobody weighed or counted. */

@@ -88,7 +88,7 @@ export const UNITS = {
   metre: unit('length', 'm', 1000, ['metre', 'metres', 'meter', 'meters']),
   inch: unit('length', 'in', 25.4, ['inch', 'inches', '"', '″']),
   foot: unit('length', 'ft', 304.8, ['foot', 'feet', "'", '′']),
-  gram: unit('mass', 'g', 0.001, ['gram', 'grams', 'gramme', 'grammes']),
+  gram: unit('mass', 'g', 0.001, ['gram', 'grams', 'gramme', 'grammes', 'gr', 'gm', 'gms']),
   kilogram: unit('mass', 'kg', 1, ['kilo', 'kilos', 'kilogram', 'kilograms']),
   ounce: unit('mass', 'oz', 0.028349523, ['ounce', 'ounces']),
   pound: unit('mass', 'lb', 0.45359237, ['lbs', 'pound', 'pounds']),
