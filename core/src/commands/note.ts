@@ -6,7 +6,8 @@ import { readBags } from './which-bags.ts';
 
 /** "note on 7: …", "note 7 …": the bags, and then the words as they were written. */
 export function readNote(text: string, verb: string, { bags, now }: CommandContext): CommandReading {
-  const behind = text.slice(text.toLowerCase().indexOf(verb) + verb.length).trim();
+  const verbAt = text.toLowerCase().indexOf(verb);
+  const behind = text.slice(verbAt + verb.length).trim();
   const colon = behind.indexOf(':');
   const head =
     colon >= 0 ? behind.slice(0, colon) : (/^(?:on|at|for|of|bag)?\s*\S+/i.exec(behind)?.[0] ?? '');
@@ -15,8 +16,12 @@ export function readNote(text: string, verb: string, { bags, now }: CommandConte
     now,
     bags.all.map(({ label }) => label),
   );
-  const found = readBags(when.rest, bags);
-  const isHead = found.bags.length > 0 || (colon >= 0 && when.isSaid && strangeIn(when.rest).length === 0);
+  // "7 note: leaves curl"
+  const before = readBags(text.slice(0, verbAt).toLowerCase(), bags);
+  const isBefore = before.bags.length > 0 && strangeIn(before.rest).length === 0;
+  const found = isBefore ? before : readBags(when.rest, bags);
+  const isHead =
+    (!isBefore && found.bags.length > 0) || (colon >= 0 && when.isSaid && strangeIn(when.rest).length === 0);
   const at = isHead ? when.at : now;
   const words = (isHead ? behind.slice(colon >= 0 ? colon + 1 : head.length) : behind)
     .replace(/^\s*:/, '')

@@ -117,6 +117,26 @@ describe('what is easily taken for something else', () => {
   });
 });
 
+describe('a job or a note', () => {
+  it.each([
+    ['stopped 7 at 5 trusses', '7', 'stopped', 'at 5 trusses'],
+    ['removed suckers from 7', '7', 'pinched', undefined],
+    ['removed the lower leaves from 12', '12', 'leaves-off', undefined],
+  ] as const)('%s', (line, label, task, note) => {
+    expect(short(line)).toEqual([['tended', label]]);
+    expect(done(line)[0]).toMatchObject({ task });
+    expect(done(line)[0]?.note).toBe(note);
+  });
+
+  it('is at the bag that stands before it', () => {
+    for (const line of ['7 note: leaves curl', '7: note leaves curl'])
+      expect(done(line), line).toMatchObject([
+        { kind: 'note', containerId: 'con_7xxxxx', text: 'leaves curl' },
+      ]);
+    expect(done('note: 7 looks well')).toMatchObject([{ kind: 'note', text: '7 looks well' }]);
+  });
+});
+
 describe('the rest', () => {
   it('is of the bags that the line does not name', () => {
     const wet = ['5', '7', '12', 'A2'].map((label) => ['check', label, finger(5)]);

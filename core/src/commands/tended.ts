@@ -14,13 +14,13 @@ const JOBS: readonly (readonly [TendedTask, RegExp])[] = [
   [
     'pinched',
     phrase(
-      `(?:pinched|took|taken|cut|broke) (?:out |off )?(?:the |all )?(?:${SHOOTS})(?: out| off)?|no (?:${SHOOTS})|(?:${SHOOTS}) (?:out|off)|(?:de)?suckered|pinched(?: out)?|nothing to pinch(?: out)?`,
+      `(?:pinched|took|taken|cut|broke|removed|pulled) (?:out |off )?(?:the |all )?(?:${SHOOTS})(?: out| off)?|no (?:${SHOOTS})|(?:${SHOOTS}) (?:out|off)|(?:de)?suckered|side-?shooted|pinched(?: out)?|nothing to pinch(?: out)?`,
     ),
   ],
   [
     'leaves-off',
     phrase(
-      `(?:took |cut |stripped )?(?:off )?(?:the )?${LEAVES} off|(?:took|cut) off (?:the )?${LEAVES}|deleafed`,
+      `(?:took |cut |stripped )?(?:off )?(?:the )?${LEAVES} off|(?:took|cut) off (?:the )?${LEAVES}|(?:removed|stripped) (?:the )?${LEAVES}|deleafed`,
     ),
   ],
   ['flowers-off', phrase('(?:took |pinched )?(?:the )?(?:first )?flowers off')],
@@ -31,6 +31,9 @@ const JOBS: readonly (readonly [TendedTask, RegExp])[] = [
   ['tied', phrase('tied(?: in| up)?|nothing to tie(?: in)?')],
   ['tucked', phrase('tucked(?: in)?|nothing to tuck(?: in)?')],
 ];
+/** A number of trusses or leaves is no bag. */
+const PARTS =
+  /\b((?:at|above|after|over)? ?(?:the )?\d+(?:st|nd|rd|th)? (?:truss(?:es)?|leaf|leaves|nodes?|flowers?))\b/;
 const NOTHING = phrase('no|nothing to|none');
 
 /** Whether a text without another verb says that a job was done. */
@@ -47,10 +50,15 @@ export function readTended(said: string, text: string, context: CommandContext):
   if (!found) return { kind: 'other' };
   const [task, pattern] = found;
   const isNothingThere = NOTHING.test(said);
-  const rest = said.replace(pattern, ' ').replace(isNothingThere ? NOTHING : /^$/, ' ');
+  const [, parts] = PARTS.exec(said) ?? [];
+  const rest = said
+    .replace(pattern, ' ')
+    .replace(isNothingThere ? NOTHING : /^$/, ' ')
+    .replace(PARTS, ' ');
   return readAtBags('tended', { rest, said, text }, context, (base) => ({
     kind: 'tended',
     ...base,
+    ...(parts === undefined ? {} : { note: [parts, base.note].filter(Boolean).join(', ') }),
     task,
     ...(isNothingThere ? { isNothingThere } : {}),
   }));

@@ -141,7 +141,7 @@ function readNamed(text: string, { all, called }: BagNames, said: string): SaidB
     if (inWords === undefined || pattern.test(said) || inWords.test(said)) take(pattern, () => bags);
   // "everything on the terrace" is of the terrace
   take(
-    /\beverything\b|\b(?:all|every|each)(?: of)?(?: the| my)?(?: bags?| pots?|(?= of them)|(?= of the\b))|\b(?:all|every)(?= *$)/,
+    /\beverything\b|\beverywhere\b|\b(?:all|every|each)(?: of)?(?: the| my)?(?: bags?| pots?|(?= of them)|(?= of the\b))|\b(?:all|every)(?= *$)/,
     () => (found.size === 0 ? all : [...found]),
   );
   // "3, 4 and 5 a can each" is of those that were named

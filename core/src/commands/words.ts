@@ -59,6 +59,7 @@ export const FILLERS: ReadonlySet<string> = new Set([
   'when',
   'by',
   'weighing',
+  'has',
   'whole',
   'scale',
   'scales',
