@@ -76,6 +76,8 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   const isOnlyOne = context.bags.all.length === 1 && !isNamedIn(left, said);
   const bags = named.bags.length === 0 && isOnlyOne ? context.bags.all : named.bags;
   if (bags.length === 0) return unfinished(noBag(left, context.bags.all));
+  if (kind === 'picking' && named.isByFruit && bags.length > 1 && !isShared)
+    return unfinished(`From which bag? “In all” is from all ${bags.length} of them together.`);
   // "1 can on 7 and half on 12"
   if (kind !== 'check' && FRACTION.test(left)) return unfinished(TWO.problem);
   const over = leftover(left, text);
@@ -93,8 +95,7 @@ export function readClause(text: string, context: CommandContext): CommandReadin
     commands: [{ kind, drafts, bags, isShared: shared, note }],
   });
   // "terrace 1 can, 4 none"
-  if (watered && bags.length > 1 && /\b(?:none|nothing)\b/.test(left))
-    return unfinished('Which got none? Say “terrace but 4”.');
+  if (watered && /\b(?:none|nothing)\b/.test(left)) return unfinished('Which got none? Say “terrace but 4”.');
   if (kind === 'check') {
     if (!found)
       return unfinished(

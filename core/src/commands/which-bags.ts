@@ -1,4 +1,4 @@
-import { VERBS } from './words.ts';
+import { FRUITS, VERBS } from './words.ts';
 
 /** A bag as it can be called. */
 export interface NamedBag {
@@ -21,6 +21,8 @@ export interface NamedBag {
 export interface SaidBags {
   readonly bags: readonly NamedBag[];
   readonly rest: string;
+  /** they are named by a fruit alone, which may be what was picked and no name */
+  readonly isByFruit?: boolean;
 }
 
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
@@ -51,6 +53,7 @@ export interface BagNames {
   readonly all: readonly NamedBag[];
   /** what has letters before what is a label, and of each the longest first */
   readonly called: readonly {
+    readonly by: 'place' | 'plant' | 'label' | 'rest';
     readonly pattern: RegExp;
     readonly bags: readonly NamedBag[];
     /** a label that is a number: how it stands in words for itself */
@@ -66,16 +69,24 @@ export function bagNames(all: readonly NamedBag[]): BagNames {
   const labels = [...byLabel].sort(([a], [b]) => b.length - a.length);
   return {
     all,
+    // what has letters first: a place called "Bench 7" is not bag 7
     called: [
-      // what has letters first: a place called "Bench 7" is not bag 7
-      ...[...places, ...plants].filter(([name]) => name.length > 1),
+      ...[
+        ...places.map(([name, bags]) => ({ by: 'place' as const, name, bags })),
+        ...plants.map(([name, bags]) => ({ by: 'plant' as const, name, bags })),
+      ].filter(({ name }) => name.length > 1),
       // and a word of a name by which nothing else is called: "terrace" for the Slipway terrace
-      ...ownWords(places),
-      ...ownWords(plants),
+      ...ownWords(places).map(([name, bags]) => ({ by: 'place' as const, name, bags })),
+      ...ownWords(plants).map(([name, bags]) => ({ by: 'plant' as const, name, bags })),
     ]
-      .map(([name, bags]): BagNames['called'][number] => ({ pattern: plural(name), bags }))
+      .map(({ name, ...of }): BagNames['called'][number] => ({ ...of, pattern: plural(name) }))
       .concat(
-        labels.map(([label, bag]) => ({ pattern: alone(label), bags: [bag], inWords: wordFor(label) })),
+        labels.map(([label, bag]) => ({
+          by: 'label',
+          pattern: alone(label),
+          bags: [bag],
+          inWords: wordFor(label),
+        })),
       ),
   };
 }
@@ -92,7 +103,7 @@ export function withRest(names: BagNames, line: string): BagNames {
   const others = names.all.filter((bag) => !named.includes(bag));
   return named.length === 0 || others.length === 0
     ? names
-    : { ...names, called: [{ pattern: REST, bags: others }, ...names.called] };
+    : { ...names, called: [{ by: 'rest', pattern: REST, bags: others }, ...names.called] };
 }
 
 /** In "3 from 4, one split" the one is no bag: a number in words is one behind "bag" and the like, or by itself. */
@@ -121,15 +132,26 @@ export function readBags(text: string, names: BagNames, said = text): SaidBags {
   return readNamed(text, names, said);
 }
 
+/** "3 and the terrace": both are meant, and not the 3 that stands there. */
+const JOINED = { before: /(?:\band|&|\+|\bplus) (?:the )?$/, behind: /^ (?:and\b|&|\+|plus\b)/ };
+
 function readNamed(text: string, { all, called }: BagNames, said: string): SaidBags {
-  const found = new Set<NamedBag>();
+  const labelled = new Set<NamedBag>();
+  const groups: NamedGroup[] = [];
   let rest = text;
-  const take = (pattern: RegExp, bagsOf: (match: RegExpExecArray) => readonly NamedBag[]) => {
+  const take = (
+    pattern: RegExp,
+    bagsOf: (match: RegExpExecArray) => readonly NamedBag[],
+    by: BagNames['called'][number]['by'] = 'label',
+  ) => {
     for (let match = pattern.exec(rest); match; match = pattern.exec(rest)) {
       const bags = bagsOf(match);
       if (bags.length === 0) return;
-      for (const bag of bags) found.add(bag);
-      rest = `${rest.slice(0, match.index)} ${rest.slice(match.index + match[0].length)}`;
+      const [before, behind] = [rest.slice(0, match.index), rest.slice(match.index + match[0].length)];
+      const isJoined = JOINED.before.test(before) || JOINED.behind.test(behind);
+      if (by === 'label') for (const bag of bags) labelled.add(bag);
+      else groups.push({ by, bags, isJoined, isFruit: FRUITS.test(match[0]) });
+      rest = `${before} ${behind}`;
     }
   };
   take(/\bboth(?: of them| bags?| pots?)?\b/, () => (all.length === 2 ? all : []));
@@ -137,16 +159,43 @@ function readNamed(text: string, { all, called }: BagNames, said: string): SaidB
     const [low, high] = [Number(from), Number(to)];
     return all.filter(({ label }) => /^\d+$/.test(label) && Number(label) >= low && Number(label) <= high);
   });
-  for (const { pattern, bags, inWords } of called)
-    if (inWords === undefined || pattern.test(said) || inWords.test(said)) take(pattern, () => bags);
+  for (const { by, pattern, bags, inWords } of called)
+    if (inWords === undefined || pattern.test(said) || inWords.test(said)) take(pattern, () => bags, by);
+  const found = meant(labelled, groups);
   // "everything on the terrace" is of the terrace
   take(
     /\beverything\b|\beverywhere\b|\b(?:all|every|each)(?: of)?(?: the| my)?(?: bags?| pots?|(?= of them)|(?= of the\b))|\b(?:all|every)(?= *$)/,
     () => (found.size === 0 ? all : [...found]),
   );
   // "3, 4 and 5 a can each" is of those that were named
-  if (found.size === 0) take(/\beach(?= *$)/, () => all);
-  return { bags: all.filter((bag) => found.has(bag)), rest };
+  if (found.size === 0 && labelled.size === 0) take(/\beach(?= *$)/, () => all);
+  const bags = found.size === 0 ? labelled : found;
+  const isByFruit = labelled.size === 0 && groups.length > 0 && groups.every(({ isFruit }) => isFruit);
+  return { bags: all.filter((bag) => bags.has(bag)), rest, isByFruit };
+}
+
+/** Bags that are called by something else than their labels. */
+interface NamedGroup {
+  readonly by: string;
+  readonly bags: readonly NamedBag[];
+  readonly isJoined: boolean;
+  readonly isFruit: boolean;
+}
+
+/**
+ * The bags that names, places and plants together mean. What grows in a bag that is called by its label, and where it stands, says
+ * which that is: "the tomato in 2" is 2. A plant at a place is what stands there of it: "the tomatoes on the terrace".
+ */
+function meant(labelled: ReadonlySet<NamedBag>, groups: readonly NamedGroup[]): ReadonlySet<NamedBag> {
+  const further = groups.filter(
+    ({ bags, isJoined, isFruit }) =>
+      labelled.size === 0 || isJoined || !(isFruit || bags.some((bag) => labelled.has(bag))),
+  );
+  const of = (by: string) => further.flatMap((group) => (group.by === by ? group.bags : []));
+  const [places, plants] = [of('place'), of('plant')];
+  const there = plants.filter((bag) => places.includes(bag));
+  const isThere = there.length > 0 && !further.some(({ by, isJoined }) => by === 'place' && isJoined);
+  return new Set([...labelled, ...of('rest'), ...(isThere ? there : [...places, ...plants])]);
 }
 
 /** A shorter word may be a unit, or a word about names. */
