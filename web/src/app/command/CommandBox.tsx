@@ -1,5 +1,6 @@
 import { Box, Dialog, InputBase, Typography } from '@mui/material';
 import { bagNames, readCommand, type Command, type SaidFeed } from '@rundel/core/commands';
+import { cropOf } from '@rundel/core/plants';
 import { productsIn } from '@rundel/core/products';
 import { isGivenInWater, type Draft } from '@rundel/core/records';
 import { lazy, Suspense, useDeferredValue, useMemo, useState, type KeyboardEvent } from 'react';
@@ -283,8 +284,11 @@ function Row({
   );
 }
 
-const namesOf = ({ plant, variety }: Bag['occupants'][number]) =>
-  [plant.name ?? '', variety.name].filter((name) => name !== '');
+/** What a plant is called: by its own name, its variety's, or as what it is. */
+const namesOf = ({ plant, variety }: Bag['occupants'][number]) => {
+  const crop = variety.cropId === 'aubergine' ? ['Aubergine', 'Eggplant'] : [cropOf(variety.cropId).name];
+  return [...new Set([plant.name ?? '', variety.name, ...crop])].filter((name) => name !== '');
+};
 
 const bagsMeant = (named: Command['bags'], bags: readonly Bag[]): readonly Bag[] =>
   named.flatMap(({ containerId }) => bags.filter(({ container }) => container.id === containerId));
