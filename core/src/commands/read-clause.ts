@@ -27,12 +27,15 @@ import { readBags, type NamedBag } from './which-bags.ts';
 export function readClause(text: string, context: CommandContext): CommandReading {
   // "Sunday: 1 dry"
   const small = text.toLowerCase().replace(DAY_BEFORE, '$1 ');
-  if (NOT_DONE.test(small) || QUESTION.test(small))
-    return isWeather(small) ? readWeather(small, text, context) : { kind: 'other' };
   const words = small.split(/[\s:,;]+/);
   const verb = words.flatMap((word) =>
     VERBS.filter(({ pattern }) => pattern.test(word)).map(({ kind }) => ({ kind, word })),
   )[0];
+  // "picked 450 g from 7, was not ripe" was done
+  const [begin = ''] = verb ? small.split(verb.word) : small.split(/[,;]/);
+  const isDone = !(NOT_DONE.test(begin) || TO_COME.test(small) || QUESTION.test(small));
+  if (!isDone && verb?.kind !== 'note')
+    return isWeather(small) ? readWeather(small, text, context) : { kind: 'other' };
   const kind =
     verb?.kind === 'watering' && FEED_NOUN.test(small) ? 'feed' : (verb?.kind ?? impliedKind(small, context));
   const said = verb ? without(small, verb.word) : small;
@@ -144,7 +147,8 @@ const GAUGE = /\b(?:scales?|probe|meter)\b/;
 const FRACTION = /[¼½¾⅓⅔⅛⅜⅝⅞]|(?<!\p{L})half(?!\p{L})/u;
 /** What is meant to be done, was not done or is asked is no deed. */
 const NOT_DONE =
-  /\b(?:will|shall|going to|must|should|ought to|needs?(?: to)?|have to|has to|want to|remember to|forgot(?: to)?|(?:did not|didn[’']?t)(?! (?:weigh|count|measure))|do not|don[’']?t|have not|haven[’']?t|was not|wasn[’']?t|were not|weren[’']?t|not yet|no water|tomorrow)\b/;
+  /\b(?:will|shall|going to|must|should|ought to|needs?(?: to)?|have to|has to|want to|remember to|forgot(?: to)?|(?:did not|didn[’']?t)(?! (?:weigh|count|measure))|do not|don[’']?t|have not|haven[’']?t|was not|wasn[’']?t|were not|weren[’']?t|not yet)\b|\b(?:no|never) $/;
+const TO_COME = /\btomorrow\b/;
 const QUESTION = /\?\s*$|^(?:is|are|was|were|how|when|why|what|which|who|does|do|did|can|could|has|have)\b/;
 const VAGUE = /\b(?:last|this) week(?:end)?\b|\bthe other day\b|\bsome days ago\b|\brecently\b/;
 const FIGURES = /\bon \d{1,2}[/.]\d{1,2}(?:[/.]\d{2,4})?(?![\d/.]| ?\p{L}*(?:can|l|litres?|kg|g|lb|oz)\b)/u;

@@ -72,7 +72,6 @@ describe('what is easily taken for something else', () => {
     'watered 7 1 can tomorrow',
     'will water 7 1 can',
     'did not water 7, 1 can left',
-    'watered 7 1 can, must feed it',
     'is 7 dry',
     '7 dry?',
     '7 is not dry',
@@ -133,6 +132,9 @@ describe('a job or a note', () => {
       expect(done(line), line).toMatchObject([
         { kind: 'note', containerId: 'con_7xxxxx', text: 'leaves curl' },
       ]);
+    expect(done('note on 7: is it dry? Will feed tomorrow')).toMatchObject([
+      { kind: 'note', text: 'is it dry? Will feed tomorrow' },
+    ]);
     expect(done('note: 7 looks well')).toMatchObject([{ kind: 'note', text: '7 looks well' }]);
   });
 });
