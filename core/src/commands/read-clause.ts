@@ -189,7 +189,10 @@ function impliedKind(text: string, { bags, measures, system, now }: CommandConte
   const isGauge = amounts.percent !== undefined || (amounts.kilograms !== undefined && GAUGE.test(text));
   if (isGauge && isWhole(amounts.rest)) return 'check';
   if (amounts.kilograms !== undefined && isWhole(amounts.rest.replace(TOGETHER, ' '))) return 'picking';
-  if (amounts.litres !== undefined && isWhole(amounts.rest.replace(TOPPED_UP, ' ').replace(TOGETHER, ' ')))
+  if (
+    amounts.litres !== undefined &&
+    isWhole(readHowWatered(amounts.rest).rest.replace(TOPPED_UP, ' ').replace(TOGETHER, ' '))
+  )
     return 'watering';
   const found = readFinding(amounts);
   return found && isWhole(found.rest) ? 'check' : undefined;

@@ -18,6 +18,7 @@ describe('an amount', () => {
       ['watering', '4', 3],
     ]);
     expect(short('watered 7 twice, 1 can each time')).toEqual([['watering', '7', 18]]);
+    expect(short('7 1 can twice')).toEqual([['watering', '7', 18]]);
     expect(done('watered 7 three times 1 can')[0]).toMatchObject({ litres: 27, asEntered: '3 × 1 can' });
   });
 
