@@ -31,6 +31,7 @@ describe('plants that stand no longer', () => {
     ],
     ['the plant in 3 is dead', [['three1', 'died', undefined]]],
     ['gave 7 away', [['seven1', 'given-away', undefined]]],
+    ['3 got stolen', [['three1', 'stolen', undefined]]],
     ['3 was stolen', [['three1', 'stolen', undefined]]],
     ['7 is finished', [['seven1', undefined, undefined]]],
     ['pulled up 3', [['three1', undefined, undefined]]],

@@ -12,7 +12,7 @@ const GONE: readonly (readonly [LeavingReason, RegExp])[] = [
       '(?:has |have )?died|(?:is|are|was|were) dead(?! dry)|(?:stone )?dead(?! (?:dry|leaf|leaves|flowers?|shoots?|tips?))',
     ),
   ],
-  ['stolen', phrase('(?:was |were |has been |have been )?stolen')],
+  ['stolen', phrase('(?:was |were |got |has been |have been )?stolen')],
   ['given-away', phrase('(?:gave|given) away')],
   ['finished', phrase('(?:is |are )?finished|uprooted|pulled (?:up|out)')],
 ];

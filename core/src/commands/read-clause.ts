@@ -124,7 +124,7 @@ function saidWithout(kind: SaidKind | undefined, verb: string | undefined, small
   if (kind === undefined) return speaksFor(small);
   if (kind === 'picking' && isRain(small)) return readWeather;
   if (verb === 'took' && isTended(small)) return readTended;
-  if (verb === 'gave' && isGone(small)) return readGone;
+  if ((verb === 'gave' || verb === 'got') && isGone(small)) return readGone;
   const isSeen = verb === 'saw' || verb === 'found' || verb === 'look' || verb === 'looked';
   return !isSeen ? undefined : isTrouble(small) ? readTrouble : isStage(small) ? readStage : undefined;
 }
