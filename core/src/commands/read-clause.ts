@@ -26,7 +26,10 @@ import { readBags, type NamedBag } from './which-bags.ts';
  */
 export function readClause(text: string, context: CommandContext): CommandReading {
   // "Sunday: 1 dry"
-  const small = text.toLowerCase().replace(DAY_BEFORE, '$1 ');
+  const small = text
+    .toLowerCase()
+    .replace(DAY_BEFORE, '$1 ')
+    .replace(/\bminus (?=\d)/g, '-');
   const words = small.split(/[\s:,;]+/);
   const verb = words.flatMap((word) =>
     VERBS.filter(({ pattern }) => pattern.test(word)).map(({ kind }) => ({ kind, word })),

@@ -117,6 +117,19 @@ describe('what is easily taken for something else', () => {
   });
 });
 
+describe('weather', () => {
+  it('may be below nothing in words, and half an inch', () => {
+    expect(done('low minus 2 last night')).toMatchObject([{ kind: 'weather', minCelsius: -2 }]);
+    expect(done('it rained half an inch yesterday')).toMatchObject([
+      { kind: 'weather', day: '2026-07-15', rainMillimetres: expect.closeTo(12.7, 6) },
+    ]);
+  });
+
+  it('of which a figure is left over is of more than a day', () => {
+    expect(problem('low 12 last night and 10 the night before')).toMatch(/^These are of two days/);
+  });
+});
+
 describe('a job or a note', () => {
   it.each([
     ['stopped 7 at 5 trusses', '7', 'stopped', 'at 5 trusses'],

@@ -1,5 +1,6 @@
 import { addDays, dayOf } from '../calendar/index.ts';
 import { WIDEST_DAY_DEGREES, type Draft } from '../records/index.ts';
+import { withFigures } from '../units/index.ts';
 import { amountIn, NUMBER } from './amounts.ts';
 import { unfinished, type CommandContext, type CommandReading } from './command.ts';
 import { leftover } from './leftover.ts';
@@ -62,7 +63,7 @@ const LIMITS = { min: [-40, 45], max: [-30, 55], rain: [0, 500] } as const;
  */
 export function readWeather(said: string, text: string, { now, system }: CommandContext): CommandReading {
   const today = dayOf(now);
-  let rest = said.replace(/[,;]/g, ' ').replace(/\s+/g, ' ');
+  let rest = withFigures(said).replace(/[,;]/g, ' ').replace(/\s+/g, ' ');
   const take = (each: RegExp): RegExpExecArray | null => {
     const found = each.exec(rest);
     if (found) rest = `${rest.slice(0, found.index)} ${rest.slice(found.index + found[0].length)}`;
@@ -106,6 +107,9 @@ export function readWeather(said: string, text: string, { now, system }: Command
   if (degrees < 0) return unfinished('The warmest cannot be colder than the coldest.');
   if (degrees > WIDEST_DAY_DEGREES) return unfinished(NO_SUCH_DAY);
   const note = leftover(rest.replace(FILLING, ' '), text);
+  // "low 12 last night and 10 the night before"
+  if (note !== undefined && /\d/.test(note))
+    return unfinished('These are of two days: say them one after another, each with its day.');
   const draft: Draft = {
     kind: 'weather',
     at: now,

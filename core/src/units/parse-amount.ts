@@ -29,7 +29,7 @@ export type AmountResult =
  * // => { ok: true, amount: { siValue: 342.9, value: 13.5, unit: 'inch', text: '13½ in' } }
  */
 export function parseAmount(text: string, purpose: Purpose, system: UnitSystem): AmountResult {
-  const typed = text.trim();
+  const typed = text.trim().replace(/^minus (?=\d)/i, '-');
   if (typed === '') return { ok: false, reason: 'empty' };
   const twoParts = inTwoParts(typed, purpose, system);
   if (twoParts) return twoParts;
@@ -38,7 +38,9 @@ export function parseAmount(text: string, purpose: Purpose, system: UnitSystem):
   const number = settledNumber(read, system);
   if (number === undefined) return { ok: false, reason: 'two-readings' };
   const word = read.rest.trim();
-  const unit = word === '' ? fieldUnit(system, purpose) : unitNamed(word, system);
+  // "18 degrees" are those of the field
+  const isBare = word === '' || (purpose === 'temperature' && /^(?:°|º|deg(?:rees?)?)$/i.test(word));
+  const unit = isBare ? fieldUnit(system, purpose) : unitNamed(word, system);
   if (unit === undefined) return { ok: false, reason: 'unknown-unit' };
   if (UNITS[unit].quantity !== quantityOf(purpose)) return { ok: false, reason: 'wrong-quantity' };
   return { ok: true, amount: { siValue: toSi(number, unit), value: number, unit, text: typed } };

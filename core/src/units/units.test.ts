@@ -81,6 +81,8 @@ describe('reading amounts as they are typed', () => {
     ['1 m 20', 'height', 'metric', 1200, 'metre'],
     ['34', 'height', 'metric', 340, 'centimetre'],
     ['-3', 'temperature', 'metric', -3, 'celsius'],
+    ['minus 3', 'temperature', 'metric', -3, 'celsius'],
+    ['86 degrees', 'temperature', 'us', 30, 'fahrenheit'],
     ['86 F', 'temperature', 'metric', 30, 'fahrenheit'],
     ['half a pound', 'crop', 'metric', 0.226_796, 'pound'],
     ['two litres', 'water', 'metric', 2, 'litre'],
