@@ -122,3 +122,21 @@ it('a garden comes back to a tab that reads it after another has written to what
   await screen.findByText(/came back from its second copy/);
   expect((await stored()).entries).toHaveLength(garden.entries.length);
 });
+
+it('what is put down right after a file was merged is in what comes back', async () => {
+  const { app, files } = await before();
+  const copy = [...files.content];
+  app.unmount();
+  const store = new StoreInWorker(DATABASE_NAMES.own);
+  await store.load();
+  const next = new GardenStore('rundel~merged00');
+  await next.replace(garden);
+  await store.moveTo('rundel~merged00', true);
+  await store.append([note('5')]);
+  // the copy itself is still of the garden before
+  expect(files.content.get(copy[0]?.[0] ?? '')).toEqual(copy[0]?.[1]);
+  next.close();
+  const { stored } = await openApp('/bags', garden, DEMO_EVENING, { files, isLost: true });
+  await screen.findByText(/came back from its second copy/);
+  expect((await stored()).entries.map(({ id }) => id)).toContain('ent_afterwards5');
+});

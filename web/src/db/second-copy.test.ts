@@ -82,6 +82,18 @@ describe('a second copy', () => {
     expect(await copy.isDue('second')).toBe(false);
   });
 
+  it('has in it what was written to the same garden after a file was merged with it', async () => {
+    const { copy } = copyHere();
+    await copy.make('first', fileOf('one'));
+    await copy.note({ database: 'second', follows: 'first' });
+    await copy.note(note('1', 'second'));
+    await copy.note(note('2', 'another'));
+    await copy.note({ database: 'third', follows: 'second' });
+    await copy.note(note('3', 'third'));
+    expect(idsIn((await copy.find())?.written)).toEqual(['1', '3']);
+    expect(await copy.isDue('third')).toBe(true);
+  });
+
   it('is due where it is not there, and once much was written since', async () => {
     const { copy, files } = copyHere();
     expect(await copy.isDue('first')).toBe(true);

@@ -8,6 +8,8 @@ export interface Written {
   readonly entries?: readonly Entry[];
   readonly records?: readonly { readonly table: TableName; readonly row: RecordOf<TableName> }[];
   readonly settings?: Settings;
+  /** the database that the same garden was in before: what is written from here on is of it too */
+  readonly follows?: string;
 }
 
 /** The copy as it lies there. */
@@ -120,11 +122,13 @@ export class SecondCopy {
     if (!newest) return undefined;
     const bytes = await this.files.read(this.nameOf(newest.slot));
     const journal = new TextDecoder().decode(await this.files.read(this.nameOf(JOURNAL)));
+    // another database was filled from another file, or is this garden merged with one
+    const same = new Set([newest.head.database]);
     const written = journal.split('\n').flatMap((line) => {
       // a line that was cut short is no line
       const one = parsed(line) as Written | undefined;
-      // another database was filled from another file
-      return one?.database === newest.head.database ? [one] : [];
+      if (one?.follows !== undefined && same.has(one.follows)) same.add(one.database);
+      return one && same.has(one.database) ? [one] : [];
     });
     return { text: new TextDecoder().decode(bytes.subarray(newest.from)), written };
   }

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { FileInWorker } from '../workers/file.ts';
 import type { StoreInWorker } from '../workers/store.ts';
 import { BROUGHT_BACK, type BroughtBack } from './bring-back.ts';
@@ -7,6 +7,8 @@ import { useGarden } from './garden-context.tsx';
 
 /** So long after the last change it is looked whether the copy is to be made whole, ms. */
 const REST = 2000;
+/** The same of a garden that has just been opened, ms. */
+const SOON = 300;
 /** Remembers beside the database that this browser had a garden, and when it was open last. */
 const HAD = 'rundel.had';
 
@@ -14,15 +16,20 @@ const HAD = 'rundel.had';
 export function useSecondCopy(): void {
   const { gardenId, clock, store, stamp } = useGarden();
   const isOwn = gardenId === 'own';
+  const [database] = stamp.split(' ');
+  const looked = useRef<string>(undefined);
   useEffect(() => {
     if (!isOwn) return undefined;
+    // of a garden that was opened from a file there is no copy yet
+    const rest = looked.current === database ? REST : SOON;
     const timer = setTimeout(() => {
+      looked.current = database;
       localStorage.setItem(HAD, clock.now());
       // what cannot be copied is no reason to stop anybody; the next change tries again
       makeWhole(store, clock.now()).catch(() => undefined);
-    }, REST);
+    }, rest);
     return () => clearTimeout(timer);
-  }, [clock, isOwn, stamp, store]);
+  }, [clock, database, isOwn, stamp, store]);
 }
 
 async function makeWhole(store: StoreInWorker, now: string): Promise<void> {
@@ -43,9 +50,13 @@ export function useHasCopy(): boolean | undefined {
     enabled: gardenId === 'own',
     // it is made some time after the garden is opened
     refetchInterval: ({ state }) => (state.data ? false : REST),
-    queryFn: () => store.hasCopy(),
+    queryFn: async () => {
+      if (!(await store.hasCopy())) return false;
+      // one of the garden that was here before is none of this
+      return (await store.isCopyDue()) ? null : true;
+    },
   });
-  return data;
+  return data ?? undefined;
 }
 
 /** What came back of the open garden, until the grower has seen that. */

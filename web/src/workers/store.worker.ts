@@ -127,6 +127,12 @@ export function createStoreApi(files: () => Promise<PrivateFiles | undefined> = 
   return {
     ask(garden: string, what: PlainWork, given: readonly unknown[]): Promise<StoreAnswer<unknown>> {
       return answer(garden, async (store) => {
+        const [database, isSame] = given;
+        // before it is there: what is written to it right after it must not be of nobody
+        if (what === 'moveTo' && isSame === true)
+          await copying(garden, async (copy) =>
+            copy.note({ database: String(database), follows: await store.databaseName() }),
+          );
         const work = store[what] as (...given: readonly unknown[]) => Promise<unknown>;
         const gave = await work.call(store, ...given);
         const written = writtenBy(what, given, gave);
