@@ -40,6 +40,15 @@ export interface SaidFeed {
   readonly at: string | undefined;
 }
 
+/** The bags of a deed, and what is made of it at each. */
+export interface DeedAtBags {
+  readonly bags: readonly NamedBag[];
+  /** one amount for all of them, and not for each */
+  readonly isShared: boolean;
+  base(bag: NamedBag): { readonly at: string; readonly containerId: string };
+  command(drafts: readonly Draft[]): CommandReading;
+}
+
 export type CommandReading =
   /** one deed, or several that were said in one line */
   | { readonly kind: 'command'; readonly commands: readonly [Command, ...Command[]] }

@@ -1,6 +1,6 @@
 import { sharedAmong, type Draft } from '../records/index.ts';
 import type { SaidAmounts } from './amounts.ts';
-import { MOST, unfinished, type CommandReading } from './command.ts';
+import { MOST, unfinished, type CommandReading, type DeedAtBags } from './command.ts';
 import type { PickedFacts } from './picked-facts.ts';
 import type { NamedBag } from './which-bags.ts';
 
@@ -17,17 +17,7 @@ export function readPicking(
     readonly isUnmeasured: boolean;
     readonly facts: PickedFacts;
   },
-  {
-    bags,
-    isShared,
-    base,
-    command,
-  }: {
-    readonly bags: readonly NamedBag[];
-    readonly isShared: boolean;
-    base(bag: NamedBag): { readonly at: string; readonly containerId: string };
-    command(drafts: readonly Draft[]): CommandReading;
-  },
+  { bags, isShared, base, command }: DeedAtBags,
 ): CommandReading {
   if (kilograms === undefined && count === undefined) {
     if (isUnmeasured && litres === undefined)

@@ -1,8 +1,7 @@
 import { dayOf, momentAt } from '../calendar/index.ts';
 import type { Draft } from '../records/index.ts';
 import { readAmounts, readTime, type SaidAmounts } from './amounts.ts';
-import { MOST, unfinished, type CommandContext, type CommandReading } from './command.ts';
-import type { NamedBag } from './which-bags.ts';
+import { MOST, unfinished, type CommandContext, type CommandReading, type DeedAtBags } from './command.ts';
 import { HOURS } from './words.ts';
 
 /** "until it ran through", "came out below": no more went in. */
@@ -69,17 +68,7 @@ export function readWater(
 export function readWatering(
   { litres: once, measure, asEntered: typed }: Omit<SaidAmounts, 'rest'>,
   { ranThrough, times, parts }: SaidWatering,
-  {
-    bags,
-    isShared,
-    base,
-    command,
-  }: {
-    readonly bags: readonly NamedBag[];
-    readonly isShared: boolean;
-    base(bag: NamedBag): { readonly at: string; readonly containerId: string };
-    command(drafts: readonly Draft[]): CommandReading;
-  },
+  { bags, isShared, base, command }: DeedAtBags,
   { measures, now }: CommandContext,
 ): CommandReading {
   if (once === undefined) return unfinished('How much water, as “1 can” or “2 L”?');
