@@ -126,6 +126,18 @@ export function readAmounts(
   return { ...said, rest, ...(words.length > 0 ? { asEntered: words.join(' + ').slice(0, 60) } : {}) };
 }
 
+/** A text without its amounts, whatever they are of. */
+export function withoutAmounts(text: string, measures: readonly NamedMeasure[], system: UnitSystem): string {
+  const own = measures.flatMap(({ name, kind }) => [name.toLowerCase(), kind as string]);
+  const isUnit = (word: string) =>
+    FRUITS.test(word) || own.includes(word.replace(/s$/, '')) || unitNamed(word, system) !== undefined;
+  return text
+    .toLowerCase()
+    .replace(new RegExp(`(?<![\\p{L}\\d.,/])${NUMBER} ?(\\p{L}+)`, 'gu'), (all, word: string) =>
+      isUnit(word) ? ' ' : all,
+    );
+}
+
 /** Water that ran for a while: "20 minutes of yard hose", "40 s". */
 export interface SaidTime {
   readonly litres: number;

@@ -1,4 +1,5 @@
 import { dayOf } from '../calendar/index.ts';
+import { withoutAmounts } from './amounts.ts';
 import { asNote } from './as-note.ts';
 import { unfinished, type Command, type CommandContext, type CommandReading } from './command.ts';
 import { readFinding } from './finding.ts';
@@ -33,7 +34,10 @@ export function readCommand(line: string, { bags, ...more }: CommandContext): Co
   const isOfBags = [...VERBS].every(
     ({ kind }) => kind === 'check' || kind === 'watering' || !verbIn(plain, kind),
   );
-  const context: CommandContext = { bags: isOfBags ? withRest(bags, plain) : bags, ...more };
+  const context: CommandContext = {
+    bags: isOfBags ? withRest(bags, withoutAmounts(plain, more.measures, more.system)) : bags,
+    ...more,
+  };
   const { text, who } = withoutWho(plain, context);
   const whole = readClause(text, context);
   const isWeatherAlone = whole.kind === 'command' && whole.commands[0].kind === 'weather';

@@ -168,6 +168,18 @@ describe('the rest', () => {
     ]);
   });
 
+  it('is of a bag too whose number stands in an amount', () => {
+    expect(short('2 L on 7, the rest 3 L').map(([, label]) => label)).toEqual([
+      '7',
+      '3',
+      '4',
+      '5',
+      '12',
+      'A2',
+    ]);
+    expect(short('watered 7 1 can, the others 4 cans').map(([, label]) => label)).toContain('4');
+  });
+
   it('two findings of several bags that do not come apart are refused', () => {
     expect(problem('checked 3 and 4 dry moist')).toMatch(/^These are several things/);
   });

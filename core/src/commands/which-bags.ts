@@ -95,7 +95,11 @@ export function bagNames(all: readonly NamedBag[]): BagNames {
 const REST =
   /\b(?:all )?(?:the )?(?:rest|others?|remaining)(?: of them| bags?| pots?)?\b|\beverything else\b/u;
 
-/** Makes the names of bags ready for one line, in which "the rest" is of those that it does not name. */
+/**
+ * Makes the names of bags ready for one line, in which "the rest" is of those that it does not name.
+ *
+ * @param line without amounts: in "the rest 3 L" the 3 is no bag
+ */
 export function withRest(names: BagNames, line: string): BagNames {
   const small = line.toLowerCase();
   if (!REST.test(small)) return names;
