@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import type { Garden } from '@rundel/core/records';
-import { screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { GardenStore } from '../src/db/index.ts';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
@@ -134,6 +134,27 @@ describe('a plan that is still being read', () => {
     await waitFor(() => expect(location.search).not.toContain('bags'));
     vi.restoreAllMocks();
   });
+});
+
+it('a filling of the day before brings another mix, and leaves the one before when it is taken away', async () => {
+  const seven = idOf(garden, '7');
+  const { made, stored, goTo } = await openApp(`/bench/fill?bags=${seven}`, garden, DEMO_EVENING);
+  const mixOf7 = async () => (await stored()).containers.find(({ id }) => id === seven)?.mixId;
+  const before = await mixOf7();
+  await screen.findByRole('button', { name: 'It is filled' });
+  await choose('Mix', 'Loam and home compost');
+  fireEvent.click(screen.getByLabelText('It was earlier'));
+  const time = await screen.findByLabelText('Time');
+  fireEvent.change(time, { target: { value: '08:15' } });
+  await press('It is filled');
+  await waitFor(async () => expect(await made()).toHaveLength(1));
+  const [filling] = await made();
+  expect(filling).toMatchObject({ kind: 'filled', mixBefore: { mixId: before } });
+  expect(filling?.at).toContain('T08:15');
+  expect(await mixOf7()).not.toBe(before);
+  await goTo(`/bags/${seven}`);
+  await press(/^Remove: Filled/);
+  await waitFor(async () => expect(await mixOf7()).toBe(before));
 });
 
 describe('old mix', () => {

@@ -1,4 +1,5 @@
 export { carriedTo, movesOf, placeAt } from './carried.ts';
+export { mixesBack } from './refilled.ts';
 export { bagWater, dripsOf, siteOf, waterCase, type BagWater, type WaterCase } from './bag-state.ts';
 export { knownWeather, weatherAnew, weatherAsked } from './known-weather.ts';
 export { propertiesOf, storesOf, waterBagOf, type BagProperties, type WaterHistory } from './properties.ts';

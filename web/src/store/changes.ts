@@ -1,8 +1,9 @@
-import { carriedTo, movesOf, placeAt } from '@rundel/core/garden-state';
+import { carriedTo, mixesBack, movesOf, placeAt } from '@rundel/core/garden-state';
 import { mergeRecord } from '@rundel/core/merge';
 import {
   liveWith,
   RECORD_TABLES,
+  type Container,
   type Entry,
   type Garden,
   type LiveEntries,
@@ -37,11 +38,12 @@ export function inverse(change: Change, now: string): Change {
 }
 
 /**
- * A change with the bags where its moves leave them: one may be put down late, corrected or taken away, and the bag's record follows.
+ * A change with the bags as its moves and fillings leave them: where they stand, when a move is put down late, corrected or taken
+ * away, and the mix that they held, when the filling that changed it is taken away.
  *
  * @param now when it is made
  */
-export function withBagsCarried(
+export function withBagsFollowing(
   change: Change,
   { garden: { containers, entries: known }, live }: { readonly garden: Garden; readonly live: LiveEntries },
   now: string,
@@ -53,19 +55,26 @@ export function withBagsCarried(
       ? { ...entry, fromPlaceId: placeAt(bag, movesOf(bag.id, live), entry.at) }
       : entry;
   });
-  const places = carriedTo(containers, live, liveWith(live, [...known, ...entries], entries.length));
-  const placed = ({ after, ...rest }: RecordChange): RecordChange => {
-    const placeId = rest.table === 'containers' ? places.get(after.id) : undefined;
-    return { ...rest, after: placeId === undefined ? after : { ...after, placeId } } as RecordChange;
+  const next = liveWith(live, [...known, ...entries], entries.length);
+  const places = carriedTo(containers, live, next);
+  const mixes = mixesBack(containers, live, next);
+  const following = (bag: Container): Container => {
+    const placeId = places.get(bag.id) ?? bag.placeId;
+    const mix = mixes.get(bag.id);
+    if (!mix) return { ...bag, placeId };
+    const { layers: _, ...rest } = bag;
+    return { ...rest, placeId, ...mix };
   };
+  const records = change.records.map((record): RecordChange =>
+    record.table === 'containers' ? { ...record, after: following(record.after as Container) } : record,
+  );
   const written = new Set(change.records.map(({ after }) => after.id));
-  const others = containers.flatMap((before): readonly RecordChange[] => {
-    const placeId = written.has(before.id) ? undefined : places.get(before.id);
-    return placeId === undefined
+  const others = containers.flatMap((before): readonly RecordChange[] =>
+    written.has(before.id) || !(places.has(before.id) || mixes.has(before.id))
       ? []
-      : [{ table: 'containers', before, after: { ...before, placeId, changedAt: now } }];
-  });
-  return { ...change, entries, records: [...change.records.map(placed), ...others] };
+      : [{ table: 'containers', before, after: { ...following(before), changedAt: now } }],
+  );
+  return { ...change, entries, records: [...records, ...others] };
 }
 
 function takenBack<T extends TableName>(record: RecordChange<T>, now: string): RecordChange<T> {

@@ -6,7 +6,7 @@ import {
   decided,
   inverse,
   isSameRow,
-  withBagsCarried,
+  withBagsFollowing,
   withChange,
   withoutStep,
   type Change,
@@ -198,7 +198,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
     const perform = (label: string, drafts: readonly Draft[], records: Change['records'] = []) =>
       attempt(async () => {
         const entries = finished(drafts);
-        const change = withBagsCarried({ label, entries, records }, whole(), clock.now());
+        const change = withBagsFollowing({ label, entries, records }, whole(), clock.now());
         done.current.push({ kind: 'change', change: await apply(change) });
         undone.current = [];
         notify(label, true);

@@ -1,6 +1,7 @@
 import * as z from '../../../schema/index.ts';
 import type { Effect } from '../effect.ts';
 import { idSchema } from '../../ids.ts';
+import { layersSchema } from '../../mix.ts';
 import { asEntered, entryBase, inContainer } from './base.ts';
 
 const product = { productId: z.string().check(z.minLength(1), z.maxLength(40)) };
@@ -23,6 +24,10 @@ export const filledEntry = z.object({
     .check(z.maxLength(4)),
   /** old mix that stayed, L */
   keptLitres: z.number().check(z.gte(0), z.lte(5000)),
+  /** what was in it before, where this filling brought another mix */
+  mixBefore: z.optional(
+    z.object({ mixId: z.string().check(z.minLength(1), z.maxLength(40)), layers: z.optional(layersSchema) }),
+  ),
   practiceId: z.optional(z.enum(['moisten-first', 'flood'])),
   amendments: z
     .array(

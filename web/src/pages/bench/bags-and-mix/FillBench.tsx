@@ -12,6 +12,7 @@ import { mixChoices } from '../../../ui/choices.tsx';
 import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
+import { useWhen } from '../../../ui/When.tsx';
 import { useGarden, useUnitFormat } from '../../../store/index.ts';
 import { AmendmentRows } from './AmendmentRows.tsx';
 import { isFilled, type BagFill } from '@rundel/core/garden-state';
@@ -33,6 +34,7 @@ export default function FillBench() {
     if (asked !== '{}') void change(sent).then(() => setParams({}, { replace: true }));
     // oxlint-disable-next-line react/exhaustive-deps
   }, [asked]);
+  const when = useWhen({ kind: 'filled' });
   const scoops = scoopsOf(garden);
   const assumed = resolveAssumed(garden.settings.assumptions);
   const fills = fillsOf(chosen, plan, live, garden, garden.settings.units, scoops);
@@ -43,11 +45,10 @@ export default function FillBench() {
   const now = clock.now();
   const already = chosen.filter((b) => isFilled(b.container.id, live, now));
   const recordFilled = async () => {
-    const drafts = fills.map((fill) => filledDraft(fill, clock.now(), plan.practiceId));
-    const changed = fills.filter(
-      ({ bag: { container } }) =>
-        plan.mixId !== '' && (container.mixId !== plan.mixId || container.layers !== undefined),
-    );
+    const at = when.read();
+    if (at === undefined) return undefined;
+    const drafts = fills.map((fill) => filledDraft(fill, at, plan));
+    const changed = fills.filter((fill) => isAnotherMix(fill, plan));
     const words = `${fills.length} ${fills.length === 1 ? 'bag' : 'bags'} filled`;
     if (changed.length === 0) return void (await record(drafts, words));
     await saveRecords(
@@ -130,6 +131,7 @@ export default function FillBench() {
           <Button variant="outlined" component={Link} to="/bench/shop">
             What to buy for them
           </Button>
+          {when.field}
         </Box>
         {already.length > 0 && (
           <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
@@ -171,15 +173,23 @@ function sentAlong(params: URLSearchParams): Partial<FillPlan> {
   return { ...(mixId === null ? {} : { mixId }), ...(containerIds ? { containerIds } : {}) };
 }
 
-function filledDraft(fill: BagFill, at: string, practiceId: 'moisten-first' | 'flood'): Draft {
+function isAnotherMix({ bag: { container } }: BagFill, { mixId }: FillPlan): boolean {
+  return mixId !== '' && (container.mixId !== mixId || container.layers !== undefined);
+}
+
+function filledDraft(fill: BagFill, at: string, plan: FillPlan): Draft {
   const { bag, layers, reuse, newLitres, amendments } = fill;
+  const { mixId, layers: layersBefore } = bag.container;
   return {
     kind: 'filled',
     at,
     containerId: bag.container.id,
     layers: newLitres > 0 ? layers.map(({ mixId, share }) => ({ mixId, litres: share * newLitres })) : [],
     keptLitres: reuse.kind === 'refresh' ? reuse.keptLitres : 0,
-    practiceId,
+    ...(isAnotherMix(fill, plan)
+      ? { mixBefore: { mixId, ...(layersBefore && { layers: layersBefore }) } }
+      : {}),
+    practiceId: plan.practiceId,
     amendments: amendments.map(({ product, grams, where, asEntered }) => ({
       productId: product.id,
       grams,
