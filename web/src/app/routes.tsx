@@ -66,9 +66,11 @@ if (page !== undefined && page in LOADS) void LOADS[page as keyof typeof LOADS](
 /** How long a visit goes on before the screens that may be gone to next are read, ms. */
 const READ_AHEAD_AFTER = 6000;
 
-/** Reads the other four places, so that going to one shows it at once. */
+/** Reads the other four places, so that going to one shows it at once: one after another, none of which keeps a tap waiting. */
 export function readAhead(): void {
-  setTimeout(() => {
-    for (const load of [LOADS.bags, LOADS.bag, LOADS.season, LOADS.bench, LOADS.tally]) void load();
+  setTimeout(async () => {
+    for (const load of [LOADS.bags, LOADS.bag, LOADS.season, LOADS.bench, LOADS.tally])
+      // without the network a place is read when it is gone to, which says so
+      await load().catch(() => undefined);
   }, READ_AHEAD_AFTER);
 }
