@@ -1,4 +1,5 @@
 import Dexie, { type Table } from 'dexie';
+import { Connection } from './connection.ts';
 
 /** Which database holds a garden, and which one held it before it was last opened from a file. */
 interface Held {
@@ -18,15 +19,16 @@ class DirectoryDb extends Dexie {
   }
 }
 
-let directory: DirectoryDb | undefined;
-const gardens = () => (directory ??= new DirectoryDb()).gardens;
+const directory = new Connection(() => new DirectoryDb());
+const heldOf = (garden: string) => directory.use(({ gardens }) => gardens.get(garden));
+const hold = (held: Held) => directory.use(({ gardens }) => gardens.put(held));
 
 /** A database that was being filled when the page was closed is swept away after so long, ms: another tab may be filling it. */
 const SWEPT_AFTER = 3_600_000;
 
 /** The database that holds a garden now. */
 export async function databaseOf(garden: string): Promise<string> {
-  return (await gardens().get(garden))?.name ?? garden;
+  return (await heldOf(garden))?.name ?? garden;
 }
 
 /** A name for a garden's next database. */
@@ -36,17 +38,16 @@ export function nextDatabase(garden: string): string {
 
 /** From now on the garden is in another database; the one it was in stays until it is settled. */
 export async function moveTo(garden: string, name: string): Promise<void> {
-  const former = await databaseOf(garden);
-  const before = (await gardens().get(garden))?.former;
-  await gardens().put({ garden, name, former });
-  if (before !== undefined) await Dexie.delete(before);
+  const held = await heldOf(garden);
+  await hold({ garden, name, former: held?.name ?? garden });
+  if (held?.former !== undefined) await Dexie.delete(held.former);
 }
 
 /** The garden has been shown: the database that it was in before goes, and what was half filled once. */
 export async function settle(garden: string): Promise<void> {
-  const held = await gardens().get(garden);
+  const held = await heldOf(garden);
   if (held?.former !== undefined) {
-    await gardens().put({ garden, name: held.name });
+    await hold({ garden, name: held.name });
     await Dexie.delete(held.former);
   }
   for (const name of await Dexie.getDatabaseNames()) {
@@ -58,9 +59,9 @@ export async function settle(garden: string): Promise<void> {
 
 /** Goes back to the database before the last opening. */
 export async function goBack(garden: string): Promise<boolean> {
-  const held = await gardens().get(garden);
+  const held = await heldOf(garden);
   if (held?.former === undefined) return false;
-  await gardens().put({ garden, name: held.former });
+  await hold({ garden, name: held.former });
   await Dexie.delete(held.name);
   return true;
 }

@@ -13,6 +13,7 @@ import {
 } from '@rundel/core/records';
 import type * as z from '@rundel/core/schema';
 import { BUILD } from './build.ts';
+import { reconnecting } from './connection.ts';
 import { ConflictError } from './conflict.ts';
 import { databaseOf, goBack, moveTo, nextDatabase, settle } from './directory.ts';
 import { GardenDb, type DeviceNote } from './garden-db.ts';
@@ -32,7 +33,7 @@ import {
 } from './garden-rows.ts';
 import { paced } from './pause.ts';
 import { walkSchema, type Walk } from './walk-note.ts';
-import { MovedError, StorageError, storageError } from './storage-error.ts';
+import { MovedError, StorageError } from './storage-error.ts';
 
 /** A record that was written, with what stood there before (undefined when it is new). */
 export interface RecordChange<T extends TableName = TableName> {
@@ -212,7 +213,8 @@ export class GardenStore {
           throw new StorageError('What was written could not be read back. Nothing was changed.');
         await this.takeOver(next, false);
       } catch (error) {
-        await next.delete();
+        // why it was not written says more than why it could not be taken away
+        await next.delete().catch(() => undefined);
         throw error;
       }
       return undefined;
@@ -325,11 +327,10 @@ export class GardenStore {
   }
 
   /** A foreign error is wrapped once, with its cause, in words for a person. */
-  private async guarded<T>(work: (db: GardenDb) => PromiseLike<T>): Promise<T> {
-    try {
-      return await work(await this.opened());
-    } catch (cause) {
-      throw storageError(cause);
-    }
+  private guarded<T>(work: (db: GardenDb) => PromiseLike<T>): Promise<T> {
+    return reconnecting(
+      async () => work(await this.opened()),
+      () => this.close(),
+    );
   }
 }

@@ -1,5 +1,5 @@
 import Dexie, { type Table } from 'dexie';
-import { storageError } from './storage-error.ts';
+import { Connection } from './connection.ts';
 
 /** A photograph as it is kept: shrunk, and without what the camera wrote about place and device. */
 export interface StoredPhoto {
@@ -32,21 +32,21 @@ export interface LoosePhotos {
 
 /** The photographs of one garden: looked up one by one, and a page shows a few, so that their database stays open. */
 export class PhotoStore {
-  private readonly db: PhotoDb;
+  private readonly db: Connection<PhotoDb>;
 
   /** @param garden its own name */
   constructor(garden: string) {
-    this.db = new PhotoDb(garden);
+    this.db = new Connection(() => new PhotoDb(garden));
   }
 
   /** Puts photographs there; they count once an entry names them. */
   async add(photos: readonly StoredPhoto[]): Promise<void> {
-    await guarded(this.db.photos.bulkAdd(photos));
+    await this.db.use((db) => db.photos.bulkAdd(photos));
   }
 
   /** The bytes of a photograph; undefined: it is not on this device. */
   async find(photoId: string): Promise<ArrayBuffer | undefined> {
-    return (await guarded(this.db.photos.get(photoId)))?.bytes;
+    return (await this.db.use((db) => db.photos.get(photoId)))?.bytes;
   }
 
   /**
@@ -56,27 +56,19 @@ export class PhotoStore {
    * @param unread rows that do not read, as text: what they name may be wanted by a newer Rundel
    */
   async loose(named: ReadonlySet<string>, unread: string): Promise<LoosePhotos> {
-    const ids: string[] = [];
-    let bytes = 0;
-    await guarded(
-      this.db.photos.each((photo) => {
+    return this.db.use(async (db) => {
+      const ids: string[] = [];
+      let bytes = 0;
+      await db.photos.each((photo) => {
         if (named.has(photo.id) || unread.includes(photo.id)) return;
         ids.push(photo.id);
         bytes += photo.bytes.byteLength;
-      }),
-    );
-    return { ids, bytes };
+      });
+      return { ids, bytes };
+    });
   }
 
   async letGo(ids: readonly string[]): Promise<void> {
-    await guarded(this.db.photos.bulkDelete([...ids]));
-  }
-}
-
-async function guarded<T>(work: PromiseLike<T>): Promise<T> {
-  try {
-    return await work;
-  } catch (cause) {
-    throw storageError(cause);
+    await this.db.use((db) => db.photos.bulkDelete([...ids]));
   }
 }

@@ -153,6 +153,20 @@ describe('what the browser refuses', () => {
       Object.assign(named('BulkError'), { failures: [named('QuotaExceededError')] }),
       /full/,
     ],
+    [
+      'a device without room, which the browser only says in words',
+      named(
+        'DatabaseClosedError',
+        named('UnknownError', new Error('IO error: 000003.log: FILE_ERROR_NO_SPACE')),
+      ),
+      /storage is full/,
+    ],
+    [
+      'a store that does not open any more',
+      named('DatabaseClosedError', named('OpenFailedError', named('UnknownError'))),
+      /no room left.*Make room/,
+    ],
+    ['a write that was broken off', named('AbortError'), /broke off.*no room left/],
     ['an older app here', named('VersionError'), /newer Rundel/],
     ['a tab that holds on', named('BlockedError'), /Close the other tabs/],
     ['a private window', named('OpenFailedError', named('InvalidStateError')), /private window/],

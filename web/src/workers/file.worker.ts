@@ -101,6 +101,8 @@ export function createFileApi(files: () => Promise<PrivateFiles | undefined> = p
     const db = new GardenDb(database);
     try {
       return await readGarden(db, drawnQuietly);
+    } catch (error) {
+      throw storageError(error);
     } finally {
       db.close();
     }
@@ -159,7 +161,8 @@ export function createFileApi(files: () => Promise<PrivateFiles | undefined> = p
         await keepPhotos(garden, photos, from.savedAt);
         return name;
       } catch (error) {
-        await db.delete();
+        // why it was not written says more than why it could not be taken away
+        await db.delete().catch(() => undefined);
         throw new Error(storageError(error).message);
       } finally {
         db.close();

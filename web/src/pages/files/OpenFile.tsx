@@ -86,7 +86,8 @@ export function OpenFile({
       <DialogContent>
         {step.kind === 'refused' && (
           <Alert severity="error">
-            “{file.name}” was not opened. {step.problem} Nothing here was changed.
+            “{file.name}” was not opened. {step.problem}{' '}
+            {/Nothing was changed/.test(step.problem) ? '' : 'Nothing here was changed.'}
           </Alert>
         )}
         {(step.kind === 'reading' || step.kind === 'writing') && (
