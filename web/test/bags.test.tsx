@@ -1,8 +1,10 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import type { Container } from '@rundel/core/records';
 import { describe, expect, it } from 'vitest';
+import { DATABASE_NAMES, GardenStore } from '../src/db/index.ts';
 import { DEMO_EVENING, demoWith, EMPTY, MAY_MORNING } from './gardens.ts';
-import { choose, dialog, fill, fillDay, openApp, part, press } from './live.tsx';
+import { choose, dialog, fill, fillDay, openApp, part, pause, press } from './live.tsx';
 
 const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
 
@@ -81,6 +83,65 @@ describe('a bag that is added', () => {
     expect(containers.map((c) => c.label).sort()).toEqual(['1', '2', '3']);
     expect(entries.map((e) => e.kind)).toEqual(['planted', 'planted', 'planted']);
   });
+});
+
+/** What another tab wrote has come here. */
+async function heard(): Promise<void> {
+  const channel = new BroadcastChannel(DATABASE_NAMES.demo);
+  channel.postMessage('changed');
+  await pause();
+  channel.close();
+}
+
+describe('a form that another tab has overtaken', () => {
+  const garden = demoWith('7');
+  const [bag] = garden.containers as [Container];
+  const size = { by: 'label', litres: 44 } as const;
+
+  /** Opens a bag's form; then another tab gives the bag another size and more mulch. */
+  async function overtaken() {
+    const { stored } = await openApp(`/bags/${bag.id}/edit`, garden, DEMO_EVENING);
+    await screen.findByLabelText('Size on the label');
+    const other = new GardenStore(DATABASE_NAMES.demo);
+    const after = { ...bag, size, mulchMillimetres: 77, changedAt: '2026-07-15T20:00:00.000+01:00' };
+    await other.write([{ table: 'containers', before: bag, after }]);
+    await heard();
+    return async () => (await stored()).containers[0];
+  }
+
+  it('leaves what it did not touch as the other has it', async () => {
+    const now = await overtaken();
+    await part('Number or name', (sheet) => fill('Number or name', 'seven', sheet));
+    await press('Change it');
+    await waitFor(async () => expect((await now())?.label).toBe('seven'));
+    expect(await now()).toMatchObject({ size, mulchMillimetres: 77 });
+  });
+
+  it('asks whose counts of what both have changed', async () => {
+    const now = await overtaken();
+    fill('Size on the label', '60 L');
+    await press('Change it');
+    const asked = await screen.findByRole('dialog', { name: 'Changed in another tab as well' });
+    within(asked).getByRole('row', { name: /^Size.*60.*44/ });
+    await press('Keep what I entered');
+    await waitFor(async () =>
+      expect(await now()).toMatchObject({ size: { litres: 60 }, mulchMillimetres: 77 }),
+    );
+  });
+});
+
+it('settings of the garden that were not touched stay as another tab has them', async () => {
+  const garden = demoWith('7');
+  const { stored } = await openApp('/settings', garden, DEMO_EVENING);
+  await screen.findByLabelText('Name');
+  const other = new GardenStore(DATABASE_NAMES.demo);
+  const named = { ...garden.settings, gardenName: 'Otherwise' };
+  await other.writeSettings(garden.settings, named, '2026-07-15T20:00:00.000+01:00');
+  await heard();
+  fill('Latitude, degrees north', '49');
+  await press('Save');
+  await waitFor(async () => expect((await stored()).settings.latitudeDegrees).toBe(49));
+  expect((await stored()).settings.gardenName).toBe('Otherwise');
 });
 
 describe('places', () => {

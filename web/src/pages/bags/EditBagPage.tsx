@@ -5,7 +5,7 @@ import { Button } from '@mui/material';
 import type { Container } from '@rundel/core/records';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { useFields } from '../../ui/form/index.ts';
+import { useAsBegun, useFields } from '../../ui/form/index.ts';
 import { Page, Panel } from '../../ui/Page.tsx';
 import { containersInUse, newId, useGarden, useUnitFormat } from '../../store/index.ts';
 import { BagFields } from './BagFields.tsx';
@@ -24,10 +24,11 @@ export default function EditBagPage() {
   const { garden } = useGarden();
   const { containerId } = useParams();
   const container = garden.containers.find((c) => c.id === containerId);
-  return container ? <EditBag key={container.id} container={container} /> : <NoSuchBag />;
+  return container ? <EditBag key={container.id} current={container} /> : <NoSuchBag />;
 }
 
-function EditBag({ container }: { readonly container: Container }) {
+function EditBag({ current }: { readonly current: Container }) {
+  const container = useAsBegun(current);
   const { garden, clock, live, saveRecords } = useGarden();
   const unitFormat = useUnitFormat();
   const navigate = useNavigate();

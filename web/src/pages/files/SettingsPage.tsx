@@ -124,6 +124,13 @@ function ClimateForm({
   );
 }
 
+/** What of a form is said otherwise than when it was begun: the rest may have been changed in another tab. */
+function changed(begun: Settings, said: SettingsChange): SettingsChange {
+  const isSame = (name: keyof Settings) => JSON.stringify(begun[name]) === JSON.stringify(said[name]);
+  const names = Object.keys(said) as (keyof Settings)[];
+  return Object.fromEntries(names.filter((name) => !isSame(name)).map((name) => [name, said[name]]));
+}
+
 /** A night below this holds roots in wet mix back. */
 const COLD_NIGHT_CELSIUS = 10;
 
@@ -135,18 +142,21 @@ function GardenForm({
   onKeep(change: SettingsChange): void;
 }) {
   const { clock } = useGarden();
-  const form = useFields(GARDEN_FIELDS, gardenStart(settings));
+  const [begun, setBegun] = useState(settings);
+  const form = useFields(GARDEN_FIELDS, gardenStart(begun));
   const [isKept, setKept] = useState(false);
   const save = form.submit((values) => {
     const { name: gardenName, latitude: latitudeDegrees, hours, comes } = values;
-    const isSame = comes === gardenStart(settings).values?.comes && comes !== 'other' && comes !== 'weekdays';
-    onKeep({
+    const isSame = comes === gardenStart(begun).values?.comes && comes !== 'other' && comes !== 'weekdays';
+    const said = {
       gardenName,
       latitudeDegrees,
       roundHours: [...hours],
       // the days are counted from when they were chosen, and not from the last save
-      roundDays: isSame ? settings.roundDays : roundDaysOf(values, dayOf(clock.now())),
-    });
+      roundDays: isSame ? begun.roundDays : roundDaysOf(values, dayOf(clock.now())),
+    };
+    onKeep(changed(begun, said));
+    setBegun({ ...begun, ...said } as Settings);
     setKept(true);
   });
   return (

@@ -13,12 +13,20 @@ import {
   FormField,
   numberField,
   switchField,
+  useAsBegun,
   useFields,
   type Field,
 } from '../form/index.ts';
 
 /** What a place is warned of, and from where on. */
-export default function AlertsDialog({ place, onClose }: { readonly place: Place; onClose(): void }) {
+export default function AlertsDialog({
+  place: current,
+  onClose,
+}: {
+  readonly place: Place;
+  onClose(): void;
+}) {
+  const place = useAsBegun(current);
   const { garden, clock, saveRecords } = useGarden();
   const { bags } = useBags();
   const unitFormat = useUnitFormat();

@@ -1,7 +1,7 @@
 import { dayOf } from '@rundel/core/calendar';
 import type { EntryOf } from '@rundel/core/records';
 import { useGarden, useUnitFormat } from '../../store/index.ts';
-import { FormDialog, FormFields, useFields, type FieldsForm } from '../form/index.ts';
+import { FormDialog, FormFields, useAsBegun, useFields, type FieldsForm } from '../form/index.ts';
 import type { PlantingFields as FieldsOfPlanting } from '../planting-form.ts';
 import { PlantingFields } from '../PlantingFields.tsx';
 import { draftOf } from './entry-form.ts';
@@ -16,6 +16,7 @@ import {
 export function CorrectPlanting({ entry, onClose }: { readonly entry: EntryOf<'planted'>; onClose(): void }) {
   const { garden, clock, saveRecords } = useGarden();
   const unitFormat = useUnitFormat();
+  const plants = useAsBegun(garden.plants);
   const today = dayOf(clock.now());
   const home = useHome(entry);
   const form = useFields(
@@ -23,7 +24,7 @@ export function CorrectPlanting({ entry, onClose }: { readonly entry: EntryOf<'p
     correctedPlantingStart(entry, garden),
   );
   const save = form.submit(async () => {
-    const right = plantingCorrection(entry, form, garden, clock.now());
+    const right = plantingCorrection(entry, form, { ...garden, plants }, clock.now());
     if (!right || home.problem) return;
     await saveRecords(right.changes, [draftOf(right.draft, home.facts)], 'planting corrected');
     onClose();

@@ -1,3 +1,4 @@
+export { useAsBegun } from './as-begun.ts';
 export * from './field.ts';
 export { FormDialog } from './FormDialog.tsx';
 export { FormField, FormFields } from './FormField.tsx';

@@ -11,6 +11,7 @@ import {
   numberField,
   priceField,
   textField,
+  useAsBegun,
   useFields,
   type Field,
 } from '../../../ui/form/index.ts';
@@ -43,7 +44,7 @@ const PRICED_LITRES = amountField({
 
 /** A mix of the grower's own: a name, parts by volume, lime. */
 export function MixEditor({
-  record,
+  record: current,
   like,
   onClose,
   onSaved,
@@ -55,6 +56,7 @@ export function MixEditor({
   onSaved(id: string): void;
 }) {
   const { garden, clock, saveRecords, bin: putInBin } = useGarden();
+  const record = useAsBegun(current);
   const begin = record?.parts ?? (like ? sharesOf(like) : BEGINNING);
   const [rows, setRows] = useState<readonly number[]>(() => begin.map((_, i) => i));
   const taken = garden.mixes.flatMap((m) => (m.binnedAt || m.id === record?.id ? [] : [m.name]));

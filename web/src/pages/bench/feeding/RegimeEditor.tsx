@@ -6,6 +6,7 @@ import { findProduct, isFeed, productsIn } from '@rundel/core/products';
 import { useState } from 'react';
 import { Panel } from '../../../ui/Page.tsx';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
+import { useAsBegun } from '../../../ui/form/index.ts';
 import { newId, useGarden, useUnitFormat } from '../../../store/index.ts';
 import { readRegime, readStep, stepFormOf, type RegimeForm, type StepForm } from './regime-form.ts';
 import { StepSentence } from './StepSentence.tsx';
@@ -16,7 +17,7 @@ const MOST_STEPS = 8;
 /** A regime in sentences. `onTry` hears of every form that reads, for the preview beside it. */
 export function RegimeEditor({
   from,
-  own,
+  own: current,
   onTry,
   onKept,
   onCancel,
@@ -30,6 +31,7 @@ export function RegimeEditor({
 }) {
   const { garden, clock, saveRecords } = useGarden();
   const { system } = useUnitFormat();
+  const own = useAsBegun(current);
   const assumed = resolveAssumed(garden.settings.assumptions);
   const feeds = productsIn(garden.products).filter(isFeed);
   const labelDose = (productId: string) => findProduct(productId, garden.products)?.feed?.dose;

@@ -3,7 +3,14 @@ import { IconTrash } from '@tabler/icons-react';
 import type { Draft, Pack } from '@rundel/core/records';
 import { useState } from 'react';
 import { productAmountField, productNamed } from '../../../ui/entries/stock-forms.ts';
-import { FormDialog, FormField, priceField, useFields, type Field } from '../../../ui/form/index.ts';
+import {
+  FormDialog,
+  FormField,
+  priceField,
+  useAsBegun,
+  useFields,
+  type Field,
+} from '../../../ui/form/index.ts';
 import { newId, useGarden, type RecordChange } from '../../../store/index.ts';
 import { midSentence } from '../../../text/text.ts';
 
@@ -11,7 +18,7 @@ import { midSentence } from '../../../text/text.ts';
 export function PacksDialog({ productId, onClose }: { readonly productId: string; onClose(): void }) {
   const { garden, clock, saveRecords } = useGarden();
   const product = productNamed(productId, garden.products);
-  const before = garden.packs.filter((p) => !p.binnedAt && p.productId === productId);
+  const before = useAsBegun(garden.packs.filter((p) => !p.binnedAt && p.productId === productId));
   const [ids, setIds] = useState<readonly string[]>(() =>
     before.length > 0 ? before.map((p) => p.id) : [newId('pack')],
   );

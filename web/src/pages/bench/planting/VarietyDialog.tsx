@@ -3,7 +3,7 @@ import { habitOf, type KnownVariety } from '@rundel/core/plants';
 import type { Variety } from '@rundel/core/records';
 import { Folded } from '../../../ui/Folded.tsx';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
-import { FormDialog, FormField, FormFields, isWhole, useFields } from '../../../ui/form/index.ts';
+import { FormDialog, FormField, FormFields, isWhole, useAsBegun, useFields } from '../../../ui/form/index.ts';
 import { habitIdOf } from '../../../ui/planting-form.ts';
 import { daysRemark } from '../../../text/variety-text.ts';
 import { newId, useGarden } from '../../../store/index.ts';
@@ -14,7 +14,7 @@ const two = { display: 'grid', gridTemplateColumns: 'repeat(2, minmax(0, 1fr))',
 /** What the grower knows of a variety; one to begin with becomes their own when it is saved. */
 export default function VarietyDialog({
   variety,
-  own,
+  own: current,
   onClose,
 }: {
   readonly variety: KnownVariety | undefined;
@@ -22,6 +22,7 @@ export default function VarietyDialog({
   onClose(): void;
 }) {
   const { garden, clock, saveRecords, bin } = useGarden();
+  const own = useAsBegun(current);
   const taken = garden.varieties.filter((v) => !v.binnedAt && v.id !== own?.id).map((v) => v.name);
   const form = useFields((texts) => varietyFields(texts, taken), {
     values: variety ? startOfVariety(variety) : { daysFrom: 'planting' as const },
