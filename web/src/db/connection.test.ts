@@ -37,6 +37,20 @@ it.each([
 describe('a garden', () => {
   afterEach(() => vi.restoreAllMocks());
 
+  it('that a tab with an older Rundel holds is told as that, and opens when it is let go of', async () => {
+    const held = await new Promise<IDBDatabase>((done) => {
+      const asked = indexedDB.open('held', 10);
+      asked.addEventListener('success', () => done(asked.result));
+    });
+    const store = new GardenStore('held');
+    await expect(store.load()).rejects.toThrow(/Another tab still works with an older Rundel/);
+    held.close();
+    await vi.waitFor(() => store.readNote('any'));
+    await store.replace(demoWith('3'));
+    expect((await store.load())?.garden.containers).toHaveLength(1);
+    store.close();
+  });
+
   it('is written to by the next connection, and once', async () => {
     const store = new GardenStore('reconnected');
     const garden = demoWith('3');

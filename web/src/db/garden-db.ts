@@ -39,8 +39,15 @@ export class GardenDb extends Dexie {
   /** the diary but for what was put down last, which stands in `entries` row by row */
   pages!: Table<DiaryPage, string>;
 
+  /** Refused once another connection does not let go of this database; the opening goes on, and may yet come to its end. */
+  private readonly blocked = new Promise<never>((_, refuse) => {
+    this.on('blocked', () => refuse(Object.assign(new Error('It is held.'), { name: 'BlockedError' })));
+  });
+
   constructor(name: string) {
     super(name);
+    // told to whoever waits for it, and to nobody else
+    this.blocked.catch(() => undefined);
     this.version(1).stores({
       stands: 'id',
       containers: 'id',
@@ -74,5 +81,16 @@ export class GardenDb extends Dexie {
     this.version(7).stores({ trials: 'id' });
     this.version(8).stores({ unread: '++', entries: 'id' });
     this.version(9).stores({ pages: 'month' });
+  }
+
+  /**
+   * Opens it, if it is not open.
+   *
+   * @throws an error of the name BlockedError where a tab with an older Rundel does not let go of it: the browser would wait, and say nothing
+   */
+  async ready(): Promise<this> {
+    if (this.isOpen()) return this;
+    await Promise.race([this.open(), this.blocked]);
+    return this;
   }
 }

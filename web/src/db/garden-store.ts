@@ -329,7 +329,7 @@ export class GardenStore {
   /** A foreign error is wrapped once, with its cause, in words for a person. */
   private guarded<T>(work: (db: GardenDb) => PromiseLike<T>): Promise<T> {
     return reconnecting(
-      async () => work(await this.opened()),
+      async () => work(await (await this.opened()).ready()),
       () => this.close(),
     );
   }
