@@ -6,6 +6,7 @@ export { growingDegreeDays } from './priestley-taylor.ts';
 export { daylightHours, shareOfDay } from './sun.ts';
 export {
   guessMapping,
+  withWeatherColumn,
   readWeatherTable,
   WIND_UNITS,
   writeWeatherTable,

@@ -7,6 +7,7 @@ import {
   guessColumns,
   guessMapping,
   readWeatherTable,
+  withWeatherColumn,
   writeWeatherTable,
   type ColumnMapping,
 } from './weather-table.ts';
@@ -123,6 +124,14 @@ describe('guessing columns', () => {
   ])('%o', (headings, guess) => {
     expect(guessColumns(headings)).toEqual(guess);
   });
+});
+
+it('another column of days is read in the order in which its dates are written', () => {
+  const rows = [{ a: '7/16/2026', b: '2026-07-16', max: '84' }];
+  const mapping = guessMapping(['max', 'b'], rows);
+  expect(mapping).toMatchObject({ date: 'b', dateOrder: 'ymd' });
+  expect(withWeatherColumn(mapping, 'date', 'a', rows)).toMatchObject({ date: 'a', dateOrder: 'mdy' });
+  expect(withWeatherColumn(mapping, 'rain', 'a', rows)).toMatchObject({ date: 'b', dateOrder: 'ymd' });
 });
 
 describe('guessing how a table is written', () => {

@@ -1,6 +1,6 @@
 import { toSi } from '../units/index.ts';
 import type { Day } from '../calendar/index.ts';
-import { guessDateOrder, readDate, writeCsv, type DateOrder } from '../csv/index.ts';
+import { columnOfDates, guessDateOrder, readDate, writeCsv, type DateOrder } from '../csv/index.ts';
 import type { KnownDay } from './weather.ts';
 
 /** Which column of a table holds what; one that is not there is '' or left out. Dates may be written in three orders. */
@@ -233,17 +233,14 @@ export function guessMapping(
   headings: readonly string[],
   rows: readonly Readonly<Record<string, string>>[],
 ): ColumnMapping {
-  const { date = '', min = '', max = '', ...rest } = guessColumns(headings);
+  const { date: named, min = '', max = '', ...rest } = guessColumns(headings);
+  const date = named || (columnOfDates({ headings, rows }) ?? '');
   const warmest = rows.flatMap((row) => readNumber(row[max]) ?? []).sort((a, b) => a - b);
   const isFahrenheit =
     (warmest[Math.floor(warmest.length / 2)] ?? 0) > WARM_IN_FAHRENHEIT || UNIT_HINTS.fahrenheit.test(max);
   return {
     date,
-    // where both read alike: who counts in Fahrenheit writes the month first
-    dateOrder: guessDateOrder(
-      rows.map((row) => row[date] ?? ''),
-      isFahrenheit ? ['ymd', 'mdy', 'dmy'] : ['ymd', 'dmy', 'mdy'],
-    ),
+    dateOrder: orderIn(date, rows, isFahrenheit),
     min,
     max,
     ...rest,
@@ -251,4 +248,27 @@ export function guessMapping(
     rainUnit: UNIT_HINTS.inch.test(rest.rain ?? '') ? 'inch' : 'millimetre',
     windUnit: WIND_HINTS.find(([, hint]) => hint.test(rest.wind ?? ''))?.[0] ?? 'm/s',
   };
+}
+
+/** Where both read alike: who counts in Fahrenheit writes the month first. */
+const orderIn = (
+  heading: string,
+  rows: readonly Readonly<Record<string, string>>[],
+  isFahrenheit: boolean,
+): DateOrder =>
+  guessDateOrder(
+    rows.map((row) => row[heading] ?? ''),
+    isFahrenheit ? ['ymd', 'mdy', 'dmy'] : ['ymd', 'dmy', 'mdy'],
+  );
+
+/** A mapping with another column for something; of dates the order is guessed anew. */
+export function withWeatherColumn(
+  mapping: ColumnMapping,
+  key: 'date' | 'min' | 'max' | 'rain' | 'humidity' | 'wind' | 'sun',
+  heading: string,
+  rows: readonly Readonly<Record<string, string>>[],
+): ColumnMapping {
+  const isFahrenheit = mapping.temperature === 'fahrenheit';
+  const order = key === 'date' ? { dateOrder: orderIn(heading, rows, isFahrenheit) } : {};
+  return { ...mapping, [key]: heading, ...order };
 }

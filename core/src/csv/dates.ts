@@ -1,7 +1,23 @@
+import type { CsvTable } from './csv.ts';
 import { daysBetween, isDay, type Day } from '../calendar/index.ts';
 
 /** In which order the parts of dates are written. */
 export type DateOrder = 'ymd' | 'dmy' | 'mdy';
+
+const DATE = /^(\d{1,4})\D(\d{1,2})\D(\d{1,4})(?:\D+(.*))?$/;
+
+/** What stands behind a date in its cell, as "07:30"; '' where nothing does. */
+export const behindDate = (text: string): string => DATE.exec(text.trim())?.[4] ?? '';
+
+/** The column most of whose cells read as dates, in one order. */
+export function columnOfDates({ headings, rows }: Pick<CsvTable, 'headings' | 'rows'>): string | undefined {
+  const orders = ['ymd', 'dmy', 'mdy'] as const;
+  return headings.find((heading) => {
+    const said = rows.map((row) => row[heading] ?? '').filter((text) => text.trim() !== '');
+    const isIn = (order: DateOrder) => said.filter((text) => readDate(text, order)).length > said.length / 2;
+    return said.length > 0 && orders.some(isIn);
+  });
+}
 
 /**
  * Reads a date in an order, whatever stands between its parts; with a time behind it, that is left alone.
@@ -11,7 +27,7 @@ export type DateOrder = 'ymd' | 'dmy' | 'mdy';
  * // => '2026-07-16'
  */
 export function readDate(text: string, order: DateOrder): Day | undefined {
-  const parts = /^(\d{1,4})\D(\d{1,2})\D(\d{1,4})(?:\D.*)?$/.exec(text.trim());
+  const parts = DATE.exec(text.trim());
   const compact = /^(\d{4})(\d{2})(\d{2})$/.exec(text.trim());
   const [, a = '', b = '', c = ''] = parts ?? compact ?? [];
   const [year, month, day] = order === 'ymd' || compact ? [a, b, c] : order === 'dmy' ? [c, b, a] : [c, a, b];

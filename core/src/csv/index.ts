@@ -1,3 +1,3 @@
 export { namedColumns, numbersIn, readCsv, writeCsv, type CsvTable } from './csv.ts';
 export { gardenTables } from './garden-tables.ts';
-export { guessDateOrder, readDate, type DateOrder } from './dates.ts';
+export { behindDate, columnOfDates, guessDateOrder, readDate, type DateOrder } from './dates.ts';

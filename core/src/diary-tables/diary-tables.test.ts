@@ -9,6 +9,7 @@ import {
   guessDiaryMapping,
   isWholeMapping,
   readDiaryTable,
+  withColumn,
   writeDiaryTable,
   type DiaryTable,
 } from './index.ts';
@@ -196,6 +197,30 @@ describe('tables of the diary', () => {
     expect(drafts.map((d) => 'containerId' in d && d.containerId === twelve)).toEqual([true, true, false]);
     expect(refused).toEqual([{ line: 5, problem: 'There is no bag called “Loft”.' }]);
     expect(strangeBags).toEqual(['Keel', 'Loft']);
+  });
+
+  it('whose day is called otherwise are found by what stands there, with the time behind it', () => {
+    const csv = readCsv(
+      'Topf;Wann;Gewicht\n7;18.07.2026 07:30;0,5\n7;2.7.2026 7.05;1\n7;2026-07-17T06:15:00.000+01:00;0,4\n',
+    );
+    const mapping = guessDiaryMapping('pickings', csv, at);
+    expect(mapping).toMatchObject({ columns: { day: 'Wann' }, dateOrder: 'dmy' });
+    const later = { ...at, now: '2026-07-19T20:00:00.000+01:00' };
+    const { drafts, refused } = readDiaryTable('pickings', csv, mapping, garden, [], later);
+    expect(drafts.map((d) => d.at.slice(0, 16))).toEqual(['2026-07-18T07:30', '2026-07-02T07:05']);
+    expect(refused).toEqual([{ line: 4, problem: '“2026-07-17T06:15:00.000+01:00” is not a date.' }]);
+    const iso = withColumn(
+      { ...mapping, columns: {} },
+      'day',
+      'Wann',
+      { ...csv, rows: csv.rows.slice(2) },
+      at,
+    );
+    expect(iso.dateOrder).toBe('ymd');
+    const whole = { ...mapping, dateOrder: 'ymd' as const };
+    expect(readDiaryTable('pickings', csv, whole, garden, [], later).drafts.map((d) => d.at)).toEqual([
+      '2026-07-17T06:15:00.000+01:00',
+    ]);
   });
 
   it.each([

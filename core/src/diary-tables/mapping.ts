@@ -1,5 +1,5 @@
 import { dayOf } from '../calendar/index.ts';
-import { guessDateOrder, type CsvTable, type DateOrder } from '../csv/index.ts';
+import { columnOfDates, guessDateOrder, type CsvTable, type DateOrder } from '../csv/index.ts';
 import { fieldUnit, unitNamed, type UnitName, type UnitSystem } from '../units/index.ts';
 import { COLUMNS, type ColumnId, type DiaryTable } from './tables.ts';
 
@@ -66,11 +66,35 @@ const DATE_ORDERS: Readonly<Record<UnitSystem, readonly DateOrder[]>> = {
   us: ['ymd', 'mdy', 'dmy'],
 };
 
+interface Grower {
+  readonly system: UnitSystem;
+  readonly now: string;
+}
+
+const orderIn = (heading = '', rows: CsvTable['rows'], { system, now }: Grower): DateOrder =>
+  guessDateOrder(
+    rows.map((row) => row[heading] ?? ''),
+    DATE_ORDERS[system],
+    dayOf(now),
+  );
+
+/** A mapping with another column for something; of dates the order is guessed anew. */
+export function withColumn(
+  mapping: DiaryMapping,
+  id: ColumnId,
+  heading: string,
+  { rows }: CsvTable,
+  grower: Grower,
+): DiaryMapping {
+  const columns = { ...mapping.columns, [id]: heading };
+  return { ...mapping, columns, ...(id === 'day' ? { dateOrder: orderIn(heading, rows, grower) } : {}) };
+}
+
 /** A first guess at the columns of a file, by their headings, by what stands in them, and by how its grower writes. */
 export function guessDiaryMapping(
   table: DiaryTable,
   { headings, rows }: CsvTable,
-  { system, now }: { readonly system: UnitSystem; readonly now: string },
+  { system, now }: Grower,
 ): DiaryMapping {
   const taken = new Set<string>();
   const columns = Object.fromEntries(
@@ -82,6 +106,8 @@ export function guessDiaryMapping(
       return [id, heading ?? ''];
     }),
   ) as Partial<Record<ColumnId, string>>;
+  // whatever it is called
+  columns.day ||= columnOfDates({ headings: headings.filter((h) => !taken.has(h)), rows }) ?? '';
   const measured = columns[table === 'waterings' ? 'litres' : 'kilograms'] ?? '';
   const named =
     /\b(g|grams?|kg|kilos?|kilograms?|lbs?|oz|ml|l|lit(?:re|er)s?|gal|gallons?|pounds?|ounces?)\b/i.exec(
@@ -90,11 +116,7 @@ export function guessDiaryMapping(
   const unit = named === undefined ? undefined : unitNamed(named, system);
   return {
     columns,
-    dateOrder: guessDateOrder(
-      rows.map((row) => row[columns.day ?? ''] ?? ''),
-      DATE_ORDERS[system],
-      dayOf(now),
-    ),
+    dateOrder: orderIn(columns.day, rows, { system, now }),
     unit: unit && TABLE_UNITS[table].includes(unit) ? unit : usualUnit(table, system),
     // one bowl is weighed once, and a can is poured on each
     several: table === 'pickings' ? 'together' : 'each',

@@ -1,6 +1,6 @@
 import { dayOf, momentAt } from '../calendar/index.ts';
 import { findingOf, readBags, readPickedFacts, type BagNames } from '../commands/index.ts';
-import { readDate } from '../csv/index.ts';
+import { behindDate, readDate } from '../csv/index.ts';
 import {
   entrySchema,
   FEED_UNITS,
@@ -77,9 +77,10 @@ export function readRow(
   if (bags === 'several') return `Several bags are called “${cell('bag')}”.`;
   const day = readDate(cell('day'), mapping.dateOrder);
   if (day === undefined) return `“${cell('day')}” is not a date.`;
-  const hour = hourIn(cell('time'));
-  if (hour === undefined) return `“${cell('time')}” is not a time of day.`;
-  const at = day === dayOf(now) && cell('time') === '' ? now : momentAt(day, hour, now);
+  const time = cell('time') || behindDate(cell('day'));
+  const hour = hourIn(time);
+  if (hour === undefined) return `“${time}” is not a time of day.`;
+  const at = day === dayOf(now) && time === '' ? now : momentAt(day, hour, now);
   if (Date.parse(at) > Date.parse(now)) return `${day} is in the future.`;
   // "a bowl" says something of how much there was
   const rough = UNMEASURED.exec(cell('kilograms'))?.[1] ?? '';
@@ -215,11 +216,11 @@ function asTyped(text: string, fallback: UnitName, system: UnitSystem): number |
   return typed.ok ? typed.amount.siValue : undefined;
 }
 
-/** A time of day in hours; noon where none is said. */
+/** A time of day in hours, as the clock on the wall had it; noon where none is said. */
 function hourIn(text: string): number | undefined {
   if (text === '') return 12;
   const [, hours = '', minutes = '0', half] =
-    /^(\d{1,2})(?:[:.h](\d{2}))?(?::\d{2})?\s*(am|pm)?$/i.exec(text) ?? [];
+    /^(\d{1,2})(?:[:.h](\d{2}))?(?::\d{2}(?:\.\d+)?)?\s*(am|pm)?(?:z|[+-]\d{2}:?\d{2})?$/i.exec(text) ?? [];
   const hour = Number(hours || NaN) % (half ? 12 : 100);
   const whole = hour + (half?.toLowerCase() === 'pm' ? 12 : 0) + Number(minutes) / 60;
   return whole >= 0 && whole < 24 ? whole : undefined;

@@ -128,6 +128,11 @@ describe('the calendar', () => {
     ]);
   });
 
+  it('says of every duration how long it is', () => {
+    const all = [...text.matchAll(/^(?:TRIGGER|DURATION):(.*)\r$/gm)].map(([, duration]) => duration);
+    expect(all).toEqual(['PT30M', 'PT0S', 'P1D', 'PT8H']);
+  });
+
   it('has no line longer than 75 bytes, and ends lines as the standard has it', () => {
     const bytes = text.split('\r\n').map((line) => new TextEncoder().encode(line).length);
     expect(Math.max(...bytes)).toBeLessThanOrEqual(75);

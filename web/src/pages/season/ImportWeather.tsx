@@ -19,7 +19,13 @@ import {
   Typography,
 } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
-import { readWeatherTable, WIND_UNITS, type ColumnMapping, type WeatherRow } from '@rundel/core/climate';
+import {
+  readWeatherTable,
+  WIND_UNITS,
+  withWeatherColumn,
+  type ColumnMapping,
+  type WeatherRow,
+} from '@rundel/core/climate';
 import type { Draft } from '@rundel/core/records';
 import { useEffect, useMemo, useState } from 'react';
 import { FileButton } from '../../ui/FileButton.tsx';
@@ -130,7 +136,7 @@ export default function ImportWeather({ onClose }: { onClose(): void }) {
                   label={label}
                   slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
                   value={mapping[key] ?? ''}
-                  onChange={(e) => set(key, e.target.value)}
+                  onChange={(e) => setMapping(withWeatherColumn(mapping, key, e.target.value, table.rows))}
                 >
                   <MenuItem value="">{isOptional ? 'no column' : 'choose…'}</MenuItem>
                   {table.headings.map((heading) => (

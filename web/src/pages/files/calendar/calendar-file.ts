@@ -51,7 +51,14 @@ export function calendarFile(events: readonly CalendarEvent[], gardenName: strin
   });
   const { error, value } = createEvents(rows);
   if (error || typeof value !== 'string') throw error ?? new Error('The calendar could not be written.');
-  return foldedByBytes(value);
+  return foldedByBytes(wholeDurations(value));
+}
+
+/** The library leaves out what is nought of a duration, and then says nothing at all, or the hours of a day that has none. */
+function wholeDurations(text: string): string {
+  return text.replace(/^(TRIGGER|DURATION):(.*)T$/gm, (_, name: string, days: string) =>
+    /\d/.test(days) ? `${name}:${days}` : `${name}:PT0S`,
+  );
 }
 
 /** The standard counts bytes in a line, and the library letters. */

@@ -18,6 +18,7 @@ import {
   isWholeMapping,
   readDiaryTable,
   TABLE_UNITS,
+  withColumn,
   type DiaryMapping,
   type DiaryTable,
 } from '@rundel/core/diary-tables';
@@ -233,11 +234,11 @@ export function ReadTable({
             “{file.name}” is no table with headings and rows. Nothing was changed.
           </Alert>
         )}
-        {isTable && mapping && (
+        {isTable && csv && mapping && (
           <Box sx={GRID}>
             {COLUMNS[table].map((id) =>
               choice(HOLDS[id] ?? id, mapping.columns[id] ?? '', headings, (heading) =>
-                setMapping({ ...mapping, columns: { ...mapping.columns, [id]: heading } }),
+                setMapping(withColumn(mapping, id, heading, csv, { system, now: clock.now() })),
               ),
             )}
             {choice('Dates are written', mapping.dateOrder, DATE_ORDERS, (id) =>
