@@ -81,6 +81,8 @@ describe('a line in plain words', () => {
       ],
     ],
     ['checked 12: dust-dry', [['check', '12', finger(1)]]],
+    ['12 is dry now', [['check', '12', finger(2)]]],
+    ['12 soaking wet', [['check', '12', finger(5)]]],
     ['lifted A2, heavy', [['check', 'A2', { method: 'lift', grade: 3 }]]],
     ['check 7 wilted', [['check', '7', { method: 'wilted' }]]],
     ['check 7 14.2 kg', [['check', '7', { method: 'scale', kilograms: 14.2 }]]],

@@ -8,6 +8,14 @@ const HEIGHT = new RegExp(String.raw`(?<![\p{L}\d.,/])${LENGTH}(?: ?(?:and )?${L
 const TALL = phrase(
   'tall|height(?: of)?|high|(?:has |have )?gr[eo]wn?(?: up)?(?: to)?|reached|measures|measured',
 );
+/** "2 now 50 cm": nothing else of a plant is told as so many centimetres. */
+const NOW = new RegExp(
+  String.raw`(?<!\p{L})(?:(?:is|are)(?: now| already| at| about)*|now(?: is| at| about)*) ?:?(?=${LENGTH}(?: ?(?:and )?${LENGTH})?[.!]?$)`,
+  'u',
+);
+/** What else at a bag is so long or so wide. */
+const OF_ELSE =
+  /(?<!\p{L})(?:cane|stake|string|cage|net|trellis|support|frame|hole|bag|pot|mix|water|level|leaf|leaves|root)s?(?!\p{L})/u;
 const DEGREES = new RegExp(
   String.raw`(?<![\p{L}\d.,/])[-−–]?${NUMBER} ?(?:(?:°|º|degrees?|deg) ?(?:c|f|celsius|fahrenheit)?|c|f|celsius|fahrenheit)(?![\p{L}\d])`,
   'u',
@@ -15,13 +23,14 @@ const DEGREES = new RegExp(
 const MIX = phrase('(?:the )?(?:mix|soil|compost|root(?:s| ball)?)(?: temperature| is| was| at| in| of)*');
 
 /** Whether a text says how tall a plant is. */
-export const isHeight = (text: string): boolean => HEIGHT.test(text) && TALL.test(text);
+export const isHeight = (text: string): boolean =>
+  HEIGHT.test(text) && (TALL.test(text) || (NOW.test(text) && !OF_ELSE.test(text)));
 
 /** Whether a text says how warm the mix of a bag is. */
 export const isMixWarmth = (text: string): boolean => MIX.test(text) && DEGREES.test(text);
 
 /**
- * Reads how tall plants are: "7 is 80 cm tall", "height of 7: 2 ft 8 in", "7 grew to 1.2 m". Of several in one bag it must be said
+ * Reads how tall plants are: "7 is 80 cm tall", "height of 7: 2 ft 8 in", "7 grew to 1.2 m", "7 now 50 cm". Of several in one bag it must be said
  * which, by its name.
  *
  * @param said in small letters
@@ -32,7 +41,7 @@ export function readHeight(said: string, text: string, context: CommandContext):
   const heightMillimetres = Math.round(amountIn(length, 'height', context.system) ?? NaN);
   if (!(heightMillimetres >= 10 && heightMillimetres <= 5000))
     return unfinished('How tall is it, as “7 is 80 cm tall”?');
-  const rest = said.replace(length, ' ').replace(TALL, ' ');
+  const rest = said.replace(NOW, ' ').replace(length, ' ').replace(TALL, ' ');
   return readAtBags('height', { rest, said, text }, context, (base, bag) => {
     const plants = plantsMeant(bag, said);
     const [plant] = plants;

@@ -203,6 +203,8 @@ describe('what was measured', () => {
     ['7 grew to 1.2 m', 1200],
     ['7 has grown to 2 ft 8 in', 813],
     ['measured 7, 95 cm', 950],
+    ['7 is 50 cm', 500],
+    ['7 now 1 ft 8 in', 508],
   ] as const)('%s', (line, heightMillimetres) => {
     expect(done(line, { bags })).toMatchObject([
       { kind: 'height', plantId: 'pla_seven1', heightMillimetres },
@@ -214,6 +216,7 @@ describe('what was measured', () => {
     const said = (line: string) => (read(line, { bags }) as { problem?: string }).problem;
     expect(said('4 is 60 cm tall')).toMatch(/^There are 2 plants in bag 4/);
     expect(said('5 is 60 cm tall')).toBe('No plant stands in bag 5.');
+    expect(read('the cane in 7 is 150 cm', { bags }).kind).toBe('other');
     expect(said('7 is 60 m tall')).toBe('How tall is it, as “7 is 80 cm tall”?');
   });
 

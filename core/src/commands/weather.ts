@@ -9,6 +9,7 @@ import { WEEKDAYS } from './words.ts';
 
 const RAINED = String.raw`(?:rain(?:ed|fall)?|drizzle|shower)`;
 const SAID = String.raw`(?: (?:was|of|to|about|down|up|gauge|only))*[:=]?`;
+const GAUGE = String.raw`(?:rain )?gauge(?: (?:says?|said|reads?|shows?|showed|was|is|at|had|has|of|only|about))*[:=]?`;
 const LENGTH = String.raw`${NUMBER} ?(?:mm|cm|inches|inch|in|"|”|″)(?![\p{L}])`;
 const DEGREES = String.raw`(?:°|º|degrees?|deg)? ?(?:[cf]|celsius|fahrenheit)?(?![\p{L}\d])`;
 const WARMTH = String.raw`[-−–]?${NUMBER} ?${DEGREES}`;
@@ -18,7 +19,9 @@ const HIGH = String.raw`(?:max(?:imum)?|high(?:est)?|warmest|hottest)`;
 
 const pattern = (source: string) => new RegExp(String.raw`(?<![\p{L}\d])${source}`, 'u');
 const DRY = pattern(String.raw`(?:no ${RAINED}|${RAINED}${SAID} (?:none|nothing))(?![\p{L}])`);
-const RAIN = pattern(String.raw`${RAINED}${SAID} (${LENGTH}|${NUMBER})|(${LENGTH})(?: of)? ${RAINED}`);
+const RAIN = pattern(
+  String.raw`${GAUGE} (${LENGTH}|${NUMBER})|${RAINED}${SAID} (${LENGTH}|${NUMBER})|(${LENGTH})(?: of)? ${RAINED}`,
+);
 const RANGE = pattern(
   String.raw`(?:between )?([-−–]?${NUMBER}) ?${DEGREES} ?(?:to|and|-|–|\/) ?(${WARMTH_SAID})`,
 );
@@ -27,9 +30,14 @@ const WARMEST = pattern(String.raw`${HIGH}${SAID} ?(${WARMTH})`);
 const HAS_RAINED = pattern(String.raw`(?:rained|rainfall)(?![\p{L}])`);
 const ONE = pattern(String.raw`(${WARMTH_SAID})`);
 /** The night into a day is told with that day. */
-const NIGHT = /(?<!\p{L})(?:last |this |in the |at )?night(?!\p{L})/u;
+const NIGHT = /(?<!\p{L})(?:(?:last |this |in the |at )?night|overnight)(?!\p{L})/u;
 const TONIGHT = /(?<!\p{L})tonight(?!\p{L})/u;
 const TOMORROW = /(?<!\p{L})tomorrow(?: night)?(?!\p{L})/u;
+/** With how it rained, of which the figure says more. */
+const IS_RAIN = pattern(
+  String.raw`(?:(?:heavy|heavily|hard|light|some|steady|a (?:bit|little)(?: of)?) )*${RAINED}(?: (?:hard|heavily|a (?:bit|little)))?(?![\p{L}])`,
+);
+const BARE_LENGTH = pattern(String.raw`(${LENGTH})`);
 const FILLING =
   /(?<!\p{L})(?:weather|forecast|temperatures?|frost|says?|the|it|expected|will be|goes)(?!\p{L})/gu;
 
@@ -72,7 +80,7 @@ export function readWeather(said: string, text: string, { now, system }: Command
   const isTonight = take(TONIGHT) !== null;
   const tomorrow = take(TOMORROW)?.[0];
   const isNight = isTonight || tomorrow?.includes('night') === true || NIGHT.test(rest);
-  const isLastNight = /(?<!\p{L})(?:last|this|in the) night/u.test(rest);
+  const isLastNight = /(?<!\p{L})(?:(?:last|this|in the) night|overnight)/u.test(rest);
   if (isLastNight) take(NIGHT);
   const when = readWhen(rest, now);
   rest = when.rest.replace(NIGHT, ' ');
@@ -80,7 +88,8 @@ export function readWeather(said: string, text: string, { now, system }: Command
   const day = ahead === 0 && when.isSaid ? dayOf(when.at) : addDays(today, ahead);
 
   const isDry = take(DRY) !== null;
-  const rained = isDry ? null : take(RAIN);
+  // "rained overnight, 4 mm"
+  const rained = isDry ? null : (take(RAIN) ?? (IS_RAIN.test(rest) ? take(BARE_LENGTH) : null));
   const range = take(RANGE);
   const lowest = range?.[1] ?? take(COLDEST)?.[1];
   const highest = range?.[2] ?? take(WARMEST)?.[1];
@@ -92,7 +101,7 @@ export function readWeather(said: string, text: string, { now, system }: Command
   const read = {
     min: amountIn(lowest === undefined ? one : `${lowest}${range ? ` ${unit}` : ''}`, 'temperature', system),
     max: amountIn(highest, 'temperature', system),
-    rain: isDry ? 0 : amountIn(rained?.[1] ?? rained?.[2], 'rain', system),
+    rain: isDry ? 0 : amountIn(rained?.[1] ?? rained?.[2] ?? rained?.[3], 'rain', system),
   };
   for (const [part, value] of Object.entries(read)) {
     const [low, high] = LIMITS[part as keyof typeof LIMITS];
@@ -106,7 +115,7 @@ export function readWeather(said: string, text: string, { now, system }: Command
   const degrees = max === undefined || min === undefined ? 0 : max - min;
   if (degrees < 0) return unfinished('The warmest cannot be colder than the coldest.');
   if (degrees > WIDEST_DAY_DEGREES) return unfinished(NO_SUCH_DAY);
-  const note = leftover(rest.replace(FILLING, ' '), text);
+  const note = leftover((rained ? rest.replace(IS_RAIN, ' ') : rest).replace(FILLING, ' '), text);
   // "low 12 last night and 10 the night before"
   if (note !== undefined && /\d/.test(note))
     return unfinished('These are of two days: say them one after another, each with its day.');

@@ -24,6 +24,10 @@ export const FILLERS: ReadonlySet<string> = new Set([
   'a',
   'an',
   'each',
+  'now',
+  'already',
+  'still',
+  'both',
   'the',
   'of',
   'from',
@@ -77,10 +81,10 @@ export const FRUITS =
 /** How a finger finds the mix, from the driest grade to the wettest: their names and what else people say. */
 export const FINGER_WORDS: readonly (readonly string[])[] = [
   ['dust-dry', 'dust dry', 'bone-dry', 'bone dry', 'dead dry', 'stone dry', 'very dry', 'parched'],
-  ['dry'],
+  ['dry', 'drying out', 'dryish'],
   ['barely damp', 'damp', 'nearly dry', 'almost dry'],
   ['moist'],
-  ['wet', 'soaking', 'sodden', 'waterlogged', 'dripping', 'very moist', 'very wet'],
+  ['wet', 'soaking', 'soaking wet', 'soggy', 'sodden', 'waterlogged', 'dripping', 'very moist', 'very wet'],
 ];
 
 export const LIFT_WORDS: readonly (readonly string[])[] = [['light'], ['middling', 'medium'], ['heavy']];

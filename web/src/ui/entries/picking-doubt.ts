@@ -34,8 +34,12 @@ export function pickingDoubt(
       (o) => o.plantedOn > day || (o.clearedOn !== undefined && o.clearedOn < day),
     ),
   );
-  if (empty.length > 0)
-    return `Nothing stood in ${empty.map(({ container }) => container.label).join(', ')} on ${shortDay(day)}.`;
+  if (empty.length > 0) {
+    const [first] = empty.length === 1 ? (empty[0]?.occupants ?? []) : [];
+    const later =
+      first && first.plantedOn > day ? ` It is down as planted ${shortDay(first.plantedOn)}.` : '';
+    return `Nothing stood in ${empty.map(({ container }) => container.label).join(', ')} on ${shortDay(day)}.${later}`;
+  }
   if (kilograms === undefined && count === undefined)
     return 'No weight and no count: it counts as picked, and how much stays unknown.';
   if (kilograms === undefined) return undefined;
