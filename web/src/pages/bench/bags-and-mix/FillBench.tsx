@@ -120,7 +120,8 @@ export default function FillBench() {
       </Panel>
       <Panel title="What each bag gets">
         <FillTable fills={tabled} />
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockStart: 2 }}>
+        <Box sx={{ maxWidth: 480, marginBlockStart: 1.5 }}>{when.field}</Box>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, marginBlockStart: 1.5 }}>
           <OnceButton
             variant="contained"
             disabled={fills.length === 0 || !isRead}
@@ -131,7 +132,6 @@ export default function FillBench() {
           <Button variant="outlined" component={Link} to="/bench/shop">
             What to buy for them
           </Button>
-          {when.field}
         </Box>
         {already.length > 0 && (
           <Typography variant="body2" sx={{ color: 'text.secondary', marginBlockStart: 1 }}>
