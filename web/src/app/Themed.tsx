@@ -13,7 +13,7 @@ export function Themed({ children }: { readonly children: ReactNode }) {
   }, [themeName]);
   return (
     <ThemeProvider theme={theme}>
-      <CssBaseline />
+      <CssBaseline enableColorScheme />
       {children}
     </ThemeProvider>
   );
