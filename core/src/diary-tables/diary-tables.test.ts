@@ -199,6 +199,18 @@ describe('tables of the diary', () => {
     expect(strangeBags).toEqual(['Keel', 'Loft']);
   });
 
+  it('may have pounds and ounces beside one another', () => {
+    const text = 'Date,Bag,oz,lbs\n7/3/2026,7,4,1\n7/4/2026,7,14,\n7/5/2026,7,,2\n7/6/2026,7,a few,1\n';
+    const { mapping, drafts, refused } = read('pickings', text, [], 'us');
+    expect(mapping).toMatchObject({ unit: 'pound', columns: { kilograms: 'lbs', ounces: 'oz' } });
+    expect(drafts).toMatchObject([0.567, 0.397, 0.907].map((kg) => ({ kilograms: expect.closeTo(kg, 3) })));
+    expect(refused).toEqual([{ line: 5, problem: '“a few” is not a number of ounces.' }]);
+    // of ounces alone the weight is
+    expect(read('pickings', 'Date,Bag,oz\n7/3/2026,7,4\n', [], 'us').drafts).toMatchObject([
+      { kilograms: expect.closeTo(0.1134, 4) },
+    ]);
+  });
+
   it('whose day is called otherwise are found by what stands there, with the time behind it', () => {
     const csv = readCsv(
       'Topf;Wann;Gewicht\n7;18.07.2026 07:30;0,5\n7;2.7.2026 7.05;1\n7;2026-07-17T06:15:00.000+01:00;0,4\n',

@@ -1,7 +1,7 @@
 import { dayOf } from '../calendar/index.ts';
 import { columnOfDates, guessDateOrder, type CsvTable, type DateOrder } from '../csv/index.ts';
 import { fieldUnit, unitNamed, type UnitName, type UnitSystem } from '../units/index.ts';
-import { COLUMNS, type ColumnId, type DiaryTable } from './tables.ts';
+import { COLUMNS_READ, type ColumnId, type DiaryTable } from './tables.ts';
 
 /** Which column of a file holds what, and how it is written. */
 export interface DiaryMapping {
@@ -14,12 +14,14 @@ export interface DiaryMapping {
   readonly several: 'each' | 'together';
 }
 
+const OUNCES = /\boz\b|ounces?/i;
 /** What each column may be called. */
 const HINTS: Readonly<Record<ColumnId, RegExp>> = {
   bag: /\b(bag|pot|container|label|plant)\b|^(sack|beutel|topf|nr)$/i,
   day: /date|day|datum|tag|when/i,
   time: /time|hour|clock|uhr/i,
   kilograms: /kilo|weight|\bkg\b|\bg\b|gram|pound|\blbs?\b|\boz\b|gewicht/i,
+  ounces: OUNCES,
   count: /count|number|fruits?|pieces|how many|anzahl/i,
   unmeasured: /unmeasured|not weighed|unweighed/i,
   ripeness: /ripe|stage|colou?r/i,
@@ -98,9 +100,11 @@ export function guessDiaryMapping(
 ): DiaryMapping {
   const taken = new Set<string>();
   const columns = Object.fromEntries(
-    COLUMNS[table].map((id) => {
+    COLUMNS_READ[table].map((id) => {
       const heading =
         headings.find((h) => !taken.has(h) && h.toLowerCase() === id) ??
+        // of pounds and ounces the ounces go beside
+        headings.find((h) => !taken.has(h) && HINTS[id].test(h) && !(id === 'kilograms' && OUNCES.test(h))) ??
         headings.find((h) => !taken.has(h) && HINTS[id].test(h));
       if (heading !== undefined) taken.add(heading);
       return [id, heading ?? ''];
@@ -126,5 +130,7 @@ export function guessDiaryMapping(
 /** Whether a mapping has all that a row cannot do without. */
 export function isWholeMapping(table: DiaryTable, { columns }: DiaryMapping): boolean {
   const has = (id: ColumnId) => (columns[id] ?? '') !== '';
-  return NEEDED[table].every(has) && (table !== 'pickings' || has('kilograms') || has('count'));
+  return (
+    NEEDED[table].every(has) && (table !== 'pickings' || has('kilograms') || has('ounces') || has('count'))
+  );
 }

@@ -4,7 +4,7 @@ import type { Container, Draft, Entry, Garden, LiveEntries } from '../records/in
 import type { UnitSystem } from '../units/index.ts';
 import type { DiaryMapping } from './mapping.ts';
 import { bagsCalled, readRow, type RowContext } from './row.ts';
-import { COLUMNS, type DiaryTable } from './tables.ts';
+import { COLUMNS_READ, type DiaryTable } from './tables.ts';
 
 /** What a file came to, before anything of it is stored. */
 export interface DiaryReading {
@@ -56,7 +56,9 @@ export function readDiaryTable(
     ),
   );
   const placeNames = new Map(garden.places.map(({ id, name }) => [id as string, name]));
-  const cells = csv.rows.flatMap((row) => COLUMNS[table].map((id) => row[mapping.columns[id] ?? ''] ?? ''));
+  const cells = csv.rows.flatMap((row) =>
+    COLUMNS_READ[table].map((id) => row[mapping.columns[id] ?? ''] ?? ''),
+  );
   const context: RowContext = {
     table,
     mapping,

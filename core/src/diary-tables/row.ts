@@ -114,7 +114,10 @@ export function readRow(
       if (text('price') !== '' && soldFor === undefined) return `“${text('price')}” is not a price.`;
       // what has a price was sold
       const more = { ...(soldFor === undefined ? {} : { use: 'sold', soldFor }), ...picked.facts };
-      const kilograms = text('kilograms') === '' ? undefined : read('kilograms', unit);
+      const weight = text('kilograms') === '' ? undefined : read('kilograms', unit);
+      const ounces = text('ounces') === '' ? 0 : read('ounces', 'ounce');
+      if (ounces === undefined) return `“${text('ounces')}” is not a number of ounces.`;
+      const kilograms = ounces > 0 ? (weight ?? 0) + ounces : weight;
       const count = text('count') === '' ? undefined : numbers(text('count'));
       const isUnmeasured = UNMEASURED.test(text('kilograms')) || YES.test(text('unmeasured'));
       if (isUnmeasured && count === undefined && !(kilograms !== undefined && kilograms > 0))

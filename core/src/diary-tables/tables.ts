@@ -28,7 +28,15 @@ export const COLUMNS = {
   feeds: ['bag', 'day', 'time', 'product', 'amount', 'unit', 'litres', 'who', 'note'],
 } as const satisfies Readonly<Record<DiaryTable, readonly string[]>>;
 
-export type ColumnId = (typeof COLUMNS)[DiaryTable][number];
+export type ColumnId = (typeof COLUMNS)[DiaryTable][number] | 'ounces';
+
+/** What a table of somebody else's may hold beside those: "1 lb 4 oz" in two columns. */
+export const COLUMNS_READ: Readonly<Record<DiaryTable, readonly ColumnId[]>> = {
+  ...COLUMNS,
+  pickings: COLUMNS.pickings.flatMap((id): readonly ColumnId[] =>
+    id === 'kilograms' ? [id, 'ounces'] : [id],
+  ),
+};
 
 type Cell = string | number | undefined;
 

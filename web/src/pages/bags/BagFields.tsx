@@ -52,7 +52,7 @@ export function BagFields({ form }: { readonly form: FieldsForm<Fields> }) {
         </ToggleButtonGroup>
         {sizeBy === 'label' && (
           <Box role="group" aria-label="Usual sizes" sx={{ display: 'flex', gap: 1, marginBlockEnd: 1.5 }}>
-            {usualLitres(kindId).map((litres) => {
+            {usualLitres(kindId, unitFormat.system).map((litres) => {
               const words = unitFormat.show(litres, 'bag');
               return (
                 <Button

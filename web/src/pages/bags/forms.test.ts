@@ -169,7 +169,9 @@ describe('the form of a bag', () => {
 
   it('labels several bags from the first one on, over those that are taken', () => {
     expect(labelsFor('7', 3, ['8'])).toEqual(['7', '9', '10']);
-    expect(labelsFor('b', 2, ['1'])).toEqual(['b 1', 'b 2']);
+    expect(labelsFor('b', 3, ['1', 'c'])).toEqual(['b', 'd', 'e']);
+    expect(labelsFor('Y', 3, [])).toEqual(['Y 1', 'Y 2', 'Y 3']);
+    expect(labelsFor('A1', 3, ['A2'])).toEqual(['A1', 'A3', 'A4']);
     expect(labelsFor('Pot', 2, [])).toEqual(['Pot 1', 'Pot 2']);
     expect(labelsFor('Pot', 2, ['Pot 1'])).toEqual(['Pot 2', 'Pot 3']);
     expect(labelsFor('Pot 4', 2, [])).toEqual(['Pot 4', 'Pot 5']);

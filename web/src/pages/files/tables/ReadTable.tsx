@@ -13,12 +13,13 @@ import {
 import { dayOf } from '@rundel/core/calendar';
 import { readCsv, type CsvTable } from '@rundel/core/csv';
 import {
-  COLUMNS,
+  COLUMNS_READ,
   guessDiaryMapping,
   isWholeMapping,
   readDiaryTable,
   TABLE_UNITS,
   withColumn,
+  type ColumnId,
   type DiaryMapping,
   type DiaryTable,
 } from '@rundel/core/diary-tables';
@@ -64,6 +65,7 @@ const HOLDS: Readonly<Record<string, string>> = {
   day: 'The day is in',
   time: 'The time is in',
   kilograms: 'The weight is in',
+  ounces: 'Ounces beside it are in',
   count: 'How many is in',
   found: 'What was found is in',
   litres: 'The water is in',
@@ -219,6 +221,8 @@ export function ReadTable({
     await store.writeNote(NOTE, { ...before, [table]: mapping });
     onClose();
   };
+  // nobody has ounces beside kilograms
+  const isOfUnit = (id: ColumnId) => id !== 'ounces' || mapping?.unit === 'pound';
   const headings = [
     { id: '', label: 'not in it' },
     ...(csv?.headings ?? []).map((id) => ({ id, label: id })),
@@ -236,11 +240,13 @@ export function ReadTable({
         )}
         {isTable && csv && mapping && (
           <Box sx={GRID}>
-            {COLUMNS[table].map((id) =>
-              choice(HOLDS[id] ?? id, mapping.columns[id] ?? '', headings, (heading) =>
-                setMapping(withColumn(mapping, id, heading, csv, { system, now: clock.now() })),
-              ),
-            )}
+            {COLUMNS_READ[table]
+              .filter(isOfUnit)
+              .map((id) =>
+                choice(HOLDS[id] ?? id, mapping.columns[id] ?? '', headings, (heading) =>
+                  setMapping(withColumn(mapping, id, heading, csv, { system, now: clock.now() })),
+                ),
+              )}
             {choice('Dates are written', mapping.dateOrder, DATE_ORDERS, (id) =>
               setMapping({ ...mapping, dateOrder: id as DiaryMapping['dateOrder'] }),
             )}
