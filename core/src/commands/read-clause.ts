@@ -16,7 +16,7 @@ import { isTended, readTended } from './tended.ts';
 import { isTrouble, readTrouble } from './trouble.ts';
 import { readHowWatered, readWater, readWatering } from './watering.ts';
 import { isRain, isWeather, readWeather } from './weather.ts';
-import { readWhen } from './when.ts';
+import { MONTH, readWhen } from './when.ts';
 import { readBags, type NamedBag } from './which-bags.ts';
 
 /**
@@ -43,11 +43,13 @@ export function readClause(text: string, context: CommandContext): CommandReadin
     verb?.kind === 'watering' && FEED_NOUN.test(small) ? 'feed' : (verb?.kind ?? impliedKind(small, context));
   const said = verb ? without(small, verb.word) : small;
   const other = saidWithout(kind, verb?.word, small);
+  const isNoted = kind === 'note' || (kind === undefined && other === undefined);
+  if (!isNoted && VAGUE.test(small))
+    return unfinished('On which day was that? Say “on Monday” or “on 3 July”; one near it will do.');
   // "took" and "gave" are a part of what was done
   if (other) return other(other === readTended || other === readGone ? small : said, text, context);
   if (kind === undefined) return { kind: 'other' };
   if (kind === 'note') return readNote(text, verb?.word ?? '', context);
-  if (VAGUE.test(small)) return unfinished('On which day was that? Say “on Monday” or “on 3 July”.');
   if (FIGURES.test(small)) return unfinished('Is that a day? Write its month as a word: “on 3 July”.');
   // what does not come apart is not taken for one of the two, with the other as its note
   if (DEEDS.filter((deed) => deed.test(small)).length > 1)
@@ -153,7 +155,10 @@ const NOT_DONE =
   /\b(?:will|shall|going to|must|should|ought to|needs?(?: to)?|have to|has to|want to|remember to|forgot(?: to)?|(?:did not|didn[’']?t)(?! (?:weigh|count|measure))|do not|don[’']?t|have not|haven[’']?t|was not|wasn[’']?t|were not|weren[’']?t|not yet)\b|\b(?:no|never) $/;
 const TO_COME = /\btomorrow\b/;
 const QUESTION = /\?\s*$|^(?:is|are|was|were|how|when|why|what|which|who|does|do|did|can|could|has|have)\b/;
-const VAGUE = /\b(?:last|this) week(?:end)?\b|\bthe other day\b|\bsome days ago\b|\brecently\b/;
+const VAGUE = new RegExp(
+  String.raw`\b(?:last|this) (?:week(?:end)?|month|spring|summer|autumn|fall)\b|\bthe other day\b|\b(?:some|a few) (?:days|weeks) ago\b|\brecently\b|\b(?:in|early|mid|late|during|end of|beginning of)[ -](?:early |mid |late )?${MONTH}(?![\p{L}]| \d)`,
+  'u',
+);
 const FIGURES = /\bon \d{1,2}[/.]\d{1,2}(?:[/.]\d{2,4})?(?![\d/.]| ?\p{L}*(?:can|l|litres?|kg|g|lb|oz)\b)/u;
 const DAY_BEFORE = new RegExp(`^((?:on |last |this )?(?:yesterday|today|${WEEKDAYS.join('|')})):`);
 /** Of what holds water it is water; the mix is named. */

@@ -65,6 +65,9 @@ describe('what is easily taken for something else', () => {
     ['watered terrace, 4 got 2 cans', /^These are several things/],
     ['watered 7 on 3/7 1 can', /^Is that a day/],
     ['watered 7 1 can last week', /^On which day/],
+    ['7 died in May, nematodes', /^On which day/],
+    ['moved 7 to the terrace in early June', /^On which day/],
+    ['aphids on 7 a few days ago', /^On which day/],
   ] as const)('%s: is asked', (line, words) => {
     expect(problem(line)).toMatch(words);
   });

@@ -11,7 +11,7 @@ export interface SaidWhen {
 }
 
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
-const MONTH = `(?:${MONTHS.join('|')})[a-z]*\\.?`;
+export const MONTH = `(?:${MONTHS.join('|')})[a-z]*\\.?`;
 /** "on 3 July", "July 3rd", "the 3rd of July 2026" */
 const DAY = '(?:3[01]|[12]?\\d)';
 const DATE = new RegExp(
