@@ -22,6 +22,34 @@ export function findingOf(text: string, system: UnitSystem): EntryOf<'check'>['c
 const RATHER =
   /\b(?:a (?:little )?bit|a little|slightly|quite|rather|fairly|pretty|too|still) (?=dry|damp|moist|wet|light|heavy)/g;
 
+const GRADE = '(?:dry|damp|moist|wet|light|crusty)';
+const ON_TOP = new RegExp(
+  String.raw`(?:(?:feels?|felt|is|was|a (?:little )?bit|a little|slightly|quite|rather|very|bone|dust)[ -])*${GRADE} (?:on|at) (?:the )?(?:top|surface)|(?<!\p{L})(?:the )?(?:top|surface)(?: layer)?(?: of (?:it|bag|pot))?(?: (?:is|was|feels?|felt|looks?|a bit|quite|very|bone))* ${GRADE}`,
+  'u',
+);
+const BELOW =
+  /(?<!\p{L})(?:(?:it )?(?:is |was |felt )?)(?:down )?(?:below|underneath|beneath|deeper|further down|lower down|inside|at the (?:bottom|base))(?: it)?(?: is| was| felt)?(?!\p{L})/u;
+
+/**
+ * What is said of the top of the mix, which dries first and tells little, and of what is below it; `below` is undefined where
+ * nothing is. Undefined: of the top nothing is said.
+ */
+export function saidOfTop(
+  text: string,
+): { readonly top: string; readonly below: string | undefined } | undefined {
+  const top = ON_TOP.exec(text)?.[0];
+  if (top === undefined) return undefined;
+  const rest = text.replace(top, ' ');
+  const below = BELOW.test(rest)
+    ? rest
+        .replace(BELOW, ' ')
+        .replace(/(?<!\p{L})but(?!\p{L})/gu, ' ')
+        .replace(/[\s,]+/g, ' ')
+        .trim()
+    : undefined;
+  return { top: top.trim(), below };
+}
+
 /** How a check found the bag, and the text without it. */
 export function readFinding({ kilograms, percent, rest: said }: SaidAmounts): Finding | undefined {
   const rest = said.replace(RATHER, '');

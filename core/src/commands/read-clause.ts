@@ -2,7 +2,7 @@ import type { Draft } from '../records/index.ts';
 import { readAmounts, readTime, TWO } from './amounts.ts';
 import { unfinished, type CommandContext, type CommandReading } from './command.ts';
 import { readFeed } from './feed.ts';
-import { readFinding } from './finding.ts';
+import { readFinding, saidOfTop } from './finding.ts';
 import { isGone, readGone } from './gone.ts';
 import { isNamedIn, leftover, noBag, strangeIn, without } from './leftover.ts';
 import { isHeight, isMixWarmth, readHeight, readMixWarmth } from './measured.ts';
@@ -14,7 +14,7 @@ import { TOGETHER, UNMEASURED, VERBS, WEEKDAYS, type SaidKind } from './words.ts
 import { isStage, readStage } from './stage.ts';
 import { isTended, readTended } from './tended.ts';
 import { isTrouble, readTrouble } from './trouble.ts';
-import { readHowWatered, readWater, readWatering } from './watering.ts';
+import { readHowWatered, readWater, readWatering, saysMeasure, unknownVessel } from './watering.ts';
 import { isRain, isWeather, readWeather } from './weather.ts';
 import { MONTH, readWhen } from './when.ts';
 import { readBags, type NamedBag } from './which-bags.ts';
@@ -43,6 +43,14 @@ export function readClause(text: string, context: CommandContext): CommandReadin
     verb?.kind === 'watering' && FEED_NOUN.test(small) ? 'feed' : (verb?.kind ?? impliedKind(small, context));
   const said = verb ? without(small, verb.word) : small;
   const other = saidWithout(kind, verb?.word, small);
+  const onTop = kind === 'check' || (kind === undefined && !other) ? saidOfTop(small) : undefined;
+  if (onTop) {
+    const deeper = onTop.below === undefined ? undefined : readClause(onTop.below, context);
+    const isFound = deeper?.kind === 'command' && deeper.commands[0].kind === 'check';
+    return isFound
+      ? noted(deeper, onTop.top)
+      : unfinished('How was it deeper, two knuckles down? The top dries first and says little.');
+  }
   const isNoted = kind === 'note' || (kind === undefined && other === undefined);
   if (!isNoted && VAGUE.test(small))
     return unfinished('On which day was that? Say “on Monday” or “on 3 July”; one near it will do.');
@@ -83,6 +91,8 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   // where there is but one, nobody calls it by its name
   const isOnlyOne = context.bags.all.length === 1 && !isNamedIn(left, said);
   const bags = named.bags.length === 0 && isOnlyOne ? context.bags.all : named.bags;
+  const vessel = watered && amounts.litres === undefined ? unknownVessel(left) : undefined;
+  if (vessel !== undefined) return unfinished(vessel);
   if (bags.length === 0) return unfinished(noBag(left, context.bags.all));
   if (kind === 'picking' && named.isByFruit && bags.length > 1 && !isShared)
     return unfinished(`From which bag? “In all” is from all ${bags.length} of them together.`);
@@ -124,6 +134,14 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   );
 }
 
+/** A reading whose entries have something more said of them. */
+function noted(reading: CommandReading & { readonly kind: 'command' }, more: string): CommandReading {
+  const [command] = reading.commands;
+  const note = [more, command.note].filter((words) => words !== undefined).join(', ');
+  const drafts = command.drafts.map((draft) => ({ ...draft, note }) as Draft);
+  return { ...reading, commands: [{ ...command, drafts, note }] };
+}
+
 /** What is said without a verb of its own, or behind one that says little: "got 12 mm of rain", "took the shoots off", "found aphids". */
 function saidWithout(kind: SaidKind | undefined, verb: string | undefined, small: string) {
   if (kind === undefined) return speaksFor(small);
@@ -136,6 +154,7 @@ function saidWithout(kind: SaidKind | undefined, verb: string | undefined, small
 
 /** By what a text without a verb is read, if it speaks of anything. */
 export function speaksFor(small: string) {
+  if (saysMeasure(small)) return () => unfinished(unknownVessel(small) ?? '');
   if (isMixWarmth(small)) return readMixWarmth;
   if (isWeather(small)) return readWeather;
   if (isHeight(small)) return readHeight;

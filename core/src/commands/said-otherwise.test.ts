@@ -66,10 +66,22 @@ describe('what is easily taken for something else', () => {
     ['watered 7 on 3/7 1 can', /^Is that a day/],
     ['watered 7 1 can last week', /^On which day/],
     ['7 died in May, nematodes', /^On which day/],
+    ['7 dry on top', /^How was it deeper/],
+    ['checked 7: a bit dry at the surface', /^How was it deeper/],
+    ['7 dry on top, 12 moist', /^How was it deeper/],
+    ['gave 7 2 jugs this morning', /^How much a jug of yours holds/],
+    ['a jug is 1.5 L', /^How much a jug of yours holds/],
+    ['first flowers on 7, none on 12 yet', /^One has and another has not/],
     ['moved 7 to the terrace in early June', /^On which day/],
     ['aphids on 7 a few days ago', /^On which day/],
   ] as const)('%s: is asked', (line, words) => {
     expect(problem(line)).toMatch(words);
+  });
+
+  it('of the top beside what is below it is of what is below', () => {
+    expect(done('7 dry on top but moist below')).toMatchObject([
+      { kind: 'check', check: { method: 'finger', grade: 4 }, note: 'dry on top' },
+    ]);
   });
 
   it.each([

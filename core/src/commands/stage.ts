@@ -1,6 +1,6 @@
 import type { Stage } from '../records/index.ts';
 import { phrase, readAtBags } from './at-bags.ts';
-import type { CommandContext, CommandReading } from './command.ts';
+import { unfinished, type CommandContext, type CommandReading } from './command.ts';
 
 const SEEN = '(?:first |has |have |had |is |are |in |its )*';
 
@@ -43,6 +43,11 @@ export function readStage(said: string, text: string, context: CommandContext): 
   if (!found) return { kind: 'other' };
   const [stage, pattern] = found;
   const isNotYet = NOT_YET.test(said);
+  const parts = said.split(/[,;]|(?<!\p{L})(?:but|and|while)(?!\p{L})/u);
+  if (isNotYet && parts.some((part) => pattern.test(part) && !NOT_YET.test(part)))
+    return unfinished(
+      'One has and another has not: say them one after another, each by its bag or its name.',
+    );
   const rest = said
     .replace(pattern, ' ')
     .replace(/(?<!\p{L})(?:no|not|yet|none|nothing|seen|has|have|first)(?!\p{L})/gu, ' ');

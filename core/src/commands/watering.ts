@@ -64,6 +64,22 @@ export function readWater(
   };
 }
 
+const VESSEL = String.raw`(jug|bottle|pot|cup|mug|glass|bowl|bucket|pail|pan|kettle|pitcher|jar|ladle|scoop|drum|butt|can)(?:s|es|fuls?)?(?!\p{L})`;
+const SO_MANY = new RegExp(String.raw`(?:[\d½¼¾]|(?<!\p{L})(?:an?|half an?)) ${VESSEL}`, 'u');
+const SAID_OF = new RegExp(String.raw`^(?:an?|my|the|one|our) (?:\p{L}+ )?${VESSEL}`, 'u');
+const HOLDS = /(?<!\p{L})(?:is|holds|takes|has)(?: about)? [\d½¼¾]/u;
+
+/** Whether a text says how much a vessel of the grower's holds, and of which nothing can be put in the diary. */
+export const saysMeasure = (text: string): boolean => SAID_OF.test(text) && HOLDS.test(text);
+
+/** What to do about a vessel that is none of the grower's measures; undefined: none is named. */
+export function unknownVessel(text: string): string | undefined {
+  const vessel = (SO_MANY.exec(text) ?? SAID_OF.exec(text))?.[1];
+  return vessel === undefined
+    ? undefined
+    : `How much a ${vessel} of yours holds is not known here: put it down under Bench, Water, and the line reads “1 ${vessel}”. Or say litres, gallons or pints.`;
+}
+
 /** A watering of bags, as much as it was. */
 export function readWatering(
   { litres: once, measure, asEntered: typed }: Omit<SaidAmounts, 'rest'>,

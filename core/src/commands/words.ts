@@ -28,6 +28,7 @@ export const FILLERS: ReadonlySet<string> = new Set([
   'already',
   'still',
   'both',
+  'bit',
   'the',
   'of',
   'from',
