@@ -135,6 +135,20 @@ describe('a feed of any product', () => {
     ]);
   });
 
+  it('of half a dose is half of what the label asks for in that water', async () => {
+    const { made } = await openApp('/bags', demoWith('7'), DEMO_EVENING);
+    fireEvent.keyDown(document.body, { key: '/' });
+    const line = await screen.findByRole('combobox', { name: /Find a bag/ });
+    fireEvent.change(line, { target: { value: 'fed 7 half a dose of tomato liquid in 5 L' } });
+    await screen.findByText(/fed Tomato liquid 4-3-8, 50 % of its label’s dose, in 5 l of water$/);
+    fireEvent.keyDown(line, { key: 'Enter' });
+    const form = await dialog();
+    await press('Put in the diary', form);
+    await gone();
+    const [fed] = (await made()).filter((e) => e.kind === 'fed');
+    expect([fed?.amount, fed?.unit, fed?.litres]).toEqual([10, 'millilitre', 5]);
+  });
+
   it('ten times the label is asked about, and can still be put down', async () => {
     const { form, made } = await feeding();
     await choose('With what', /^Tomato liquid/);

@@ -143,6 +143,17 @@ describe('a thing that the list does not have', () => {
     expect(await app.made()).toMatchObject([{ kind: 'counted', productId: products[0]?.id, amount: 0 }]);
   });
 
+  it('has its dose as its label says it, in so much water', async () => {
+    const { app, form } = await own();
+    fill('Name', 'Blue crystals', form);
+    await choose('What it is', 'Granules or pellets');
+    fill('N, per cent', '24', form);
+    fill('Dose by its label', '15 g in 5 L', form);
+    await press('Save', form);
+    await screen.findByText('Blue crystals');
+    expect((await app.stored()).products[0]?.feed?.dose).toEqual({ amount: 3, unit: 'gram', per: 'litre' });
+  });
+
   it.each([
     [{}, 'Give it a name.'],
     [{ Name: 'Dust' }, 'How much does its label ask for?'],

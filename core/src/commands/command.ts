@@ -34,6 +34,8 @@ export interface SaidFeed {
   /** in how much water, and how much of it, as they were said; '' where they were not */
   readonly water: string;
   readonly amount: string;
+  /** so much of what its label asks for, where that was said: 0.5 of "half a dose" */
+  readonly doseShare?: number;
   /** what nothing was made of: a feed that is none here, or a word beside it */
   readonly rest: string;
   /** undefined: now */

@@ -341,6 +341,12 @@ describe('a feed in the line', () => {
   });
 
   it('a feed is of when it says, and asks for its bag', () => {
+    expect(read('fed 7 half a dose of tomato feed in 1 can')).toMatchObject({
+      feed: { productId: 'tomato-liquid', water: '1 can', amount: '', doseShare: 0.5, rest: '' },
+    });
+    expect(read('fed 3 and 4 tomato feed at quarter strength')).toMatchObject({
+      feed: { doseShare: 0.25, rest: '' },
+    });
     const reading = read('fed 7 tomato feed yesterday evening');
     expect(reading.kind === 'feed' && reading.feed.at).toBe('2026-07-15T18:00:00.000+01:00');
     const unsaid = read('fed tomato feed');

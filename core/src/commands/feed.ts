@@ -11,6 +11,28 @@ const LEAST_WATER_LITRES = 0.25;
 const SHORTEST_WORD = 4;
 const FILLING = /[,;]|(?<![\p{L}])(?:with|in|of|and|feed|water|was|were)(?![\p{L}])/gu;
 
+const SHARES: readonly (readonly [RegExp, number])[] = [
+  [/half|½|1\/2/, 0.5],
+  [/quarter|¼|1\/4/, 0.25],
+  [/third|⅓|1\/3/, 1 / 3],
+  [/double|twice|2 ?(?:x|×|times)/, 2],
+  [/full|whole|normal|usual/, 1],
+];
+/** "half a dose", "at quarter strength", "double the usual dose" */
+const OF_DOSE = new RegExp(
+  String.raw`(?<![\p{L}\d])(?:at |a )?(${SHARES.map(([said]) => said.source).join('|')})(?: of)?(?: (?:a|the|its|usual|normal|full|label))* ?-?(?:doses?|strength|rate)(?!\p{L})`,
+  'u',
+);
+
+/** How much of a label's dose a text says, and the text without it. */
+function doseShareIn(text: string): { readonly doseShare?: number; readonly rest: string } {
+  const [all, words = ''] = OF_DOSE.exec(text) ?? [];
+  const share = all === undefined ? undefined : SHARES.find(([said]) => said.test(words))?.[1];
+  return all === undefined || share === undefined
+    ? { rest: text }
+    : { doseShare: share, rest: text.replace(all, ' ') };
+}
+
 /**
  * Reads what was fed: "fed 3 and 4 tomato feed, 20 ml in 1 can". What is not said is left to its form.
  *
@@ -23,8 +45,9 @@ export function readFeed(said: string, context: CommandContext): CommandReading 
     now,
     bags.all.map(({ label }) => label),
   );
-  const whole = namedWholly(when.rest, feeds);
-  const amounts = amountsIn(whole?.rest ?? when.rest, context);
+  const { rest: dosed, ...share } = doseShareIn(when.rest);
+  const whole = namedWholly(dosed, feeds);
+  const amounts = amountsIn(whole?.rest ?? dosed, context);
   if ('problem' in amounts) return unfinished(amounts.problem);
   const { water, amount } = amounts;
   const byWords = namedByWords(amounts.rest.replace(FILLING, ' '), feeds, water !== '');
@@ -35,7 +58,7 @@ export function readFeed(said: string, context: CommandContext): CommandReading 
   return {
     kind: 'feed',
     feed: {
-      ...{ bags: meant, productId, water, amount },
+      ...{ bags: meant, productId, water, amount, ...share },
       rest: strangeIn(named.rest).join(' '),
       at: when.isSaid ? when.at : undefined,
     },

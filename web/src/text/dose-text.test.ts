@@ -1,9 +1,26 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { perWords, parseDose, displayDose, displayFactor } from './dose-text.ts';
+import { doseInWater, perWords, parseDose, displayDose, displayFactor } from './dose-text.ts';
 
 const SYSTEMS = ['metric', 'us', 'uk'] as const;
 const PER = ['litre', 'bag', 'plant', 'mix-litre'] as const;
+
+it.each([
+  ['15 g in 5 L', '15 g', 5],
+  ['1½ tbsp per gallon', '1½ tbsp', 3.785],
+  ['½ tsp/L', '½ tsp', 1],
+  ['2 scoops to a 10 L', '2 scoops', 10],
+  ['1:200', '1 ml', 0.2],
+  ['1 in 500', '1 ml', 0.5],
+] as const)('%s says in how much water', (text, dose, litres) => {
+  const read = doseInWater(text, 'us');
+  expect(read?.dose).toBe(dose);
+  expect(read?.litres).toBeCloseTo(litres, 3);
+});
+
+it.each(['15 g', '1/2 tsp', '3', '3 to each bag', '15 g in 5 kg', ''])('%s says nothing of water', (text) => {
+  expect(doseInWater(text, 'metric')).toBeUndefined();
+});
 
 describe('a dose by the gallon', () => {
   it('is told so to growers in US units, for water and mix alone', () => {

@@ -1,5 +1,5 @@
 import type { LabelDose } from '@rundel/core/records';
-import { UNITS, type UnitSystem } from '@rundel/core/units';
+import { parseAmount, UNITS, type UnitSystem } from '@rundel/core/units';
 
 /**
  * How much water or mix a dose "in each litre" is told for, L: growers who count in US units read labels by the gallon.
@@ -49,4 +49,30 @@ export function perWords(system: UnitSystem): Record<LabelDose['per'], string> {
     plant: 'to each plant',
     'mix-litre': `to each ${measure} of mix`,
   };
+}
+
+/** "15 g in 5 L", "1 tbsp per gallon", "5 ml/L"; a fraction alone is none. */
+const IN_WATER =
+  /^(.*?[^\s\d].*?)\s*(?:\/|(?<!\p{L})(?:in|per|to|for|each)(?!\p{L}))\s*(?:each |every |an? )?(.*)$/iu;
+/** "1:200", "1 in 200": of what is poured. */
+const DILUTION = /^1\s*(?::|in|to)\s*(\d+(?:[.,]\d+)?)$/i;
+
+/**
+ * A dose as a label has it, with the litres of water that it goes into; undefined where it says nothing of water.
+ *
+ * @example
+ * doseInWater('15 g in 5 L', 'metric')
+ * // => { dose: '15 g', litres: 5 }
+ */
+export function doseInWater(
+  text: string,
+  system: UnitSystem,
+): { readonly dose: string; readonly litres: number } | undefined {
+  const parts = Number(DILUTION.exec(text.trim())?.[1]?.replace(',', '.'));
+  if (parts > 0) return { dose: '1 ml', litres: parts / 1000 };
+  const [, dose, water = ''] = IN_WATER.exec(text.trim()) ?? [];
+  const read = parseAmount(/^[\d½¼¾⅓⅔⅛]/.test(water) ? water : `1 ${water}`, 'water', system);
+  return dose !== undefined && read.ok && read.amount.siValue > 0
+    ? { dose, litres: read.amount.siValue }
+    : undefined;
 }

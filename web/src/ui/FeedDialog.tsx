@@ -48,6 +48,8 @@ export default function FeedDialog({
   readonly said?: {
     readonly water: string;
     readonly amount: string;
+    /** of what the label asks for */
+    readonly doseShare?: number;
     readonly rest: string;
     readonly at: string | undefined;
   };
@@ -116,7 +118,8 @@ export default function FeedDialog({
       mixLitres: each.properties.fill.mixLitres,
     });
   const asLabel = labelled(bag);
-  const amountText = isTyped ? form.texts.amount : trimmed(asLabel?.amount ?? 1, 1);
+  const share = said?.doseShare ?? 1;
+  const amountText = isTyped ? form.texts.amount : trimmed((asLabel?.amount ?? 1) * share, share < 1 ? 2 : 1);
   const unit = (form.texts.unit || dose?.unit) ?? 'gram';
   const read = readDose(amountText, unit as FeedUnit, unitFormat.system);
   const check =
@@ -126,7 +129,7 @@ export default function FeedDialog({
   /** by the label each bag gets as much as its own mix and plants ask; a typed amount is for each */
   const ownAmount = (each: Bag) => {
     const amount = isTyped ? undefined : labelled(each)?.amount;
-    return amount === undefined ? {} : { amount };
+    return amount === undefined ? {} : { amount: amount * share };
   };
   const submit = form.submit(async () => {
     if (!read.ok) return form.refuse('amount', read.problem);

@@ -18,7 +18,14 @@ export function FeedPreview({ feed, meant }: { readonly feed: SaidFeed; readonly
       </Box>
       <Box sx={{ fontWeight: 'fontWeightMedium' }}>
         {bagsWords(meant)}: fed{' '}
-        {[product?.name, feed.amount, feed.water && `in ${feed.water} of water`].filter(Boolean).join(', ')}
+        {[
+          product?.name,
+          feed.amount,
+          feed.doseShare !== undefined && `${Math.round(100 * feed.doseShare)} % of its label’s dose`,
+          feed.water && `in ${feed.water} of water`,
+        ]
+          .filter(Boolean)
+          .join(', ')}
       </Box>
       {feed.rest !== '' && !product && (
         <Box sx={{ fontSize: '0.9rem' }}>No feed here is called “{feed.rest}”: its form asks for it.</Box>

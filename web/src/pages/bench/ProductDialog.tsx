@@ -2,6 +2,7 @@ import { Alert, Box, FormHelperText } from '@mui/material';
 import type { Draft, FeedForm, OwnProduct, Product } from '@rundel/core/records';
 import { productsIn } from '@rundel/core/products';
 import { useState } from 'react';
+import { doseInWater } from '../../text/dose-text.ts';
 import { FEED_PROBLEM_WORDS } from '../../text/feed-text.ts';
 import { midSentence } from '../../text/text.ts';
 import { FormDialog, FormField, FormFields, useFields } from '../../ui/form/index.ts';
@@ -129,7 +130,15 @@ export function ProductDialog({
           </Box>
           {labelProblem && <FormHelperText error>{labelProblem}</FormHelperText>}
           <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-            <FormFields form={form} names={['dose', 'unit']} />
+            <FormField
+              form={form}
+              name="dose"
+              onTyped={(typed) => {
+                // "15 g in 5 L" says that it goes into water
+                if (doseInWater(typed, system)) form.set('per', 'litre');
+              }}
+            />
+            <FormField form={form} name="unit" />
           </Box>
         </>
       )}

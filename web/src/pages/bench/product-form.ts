@@ -15,7 +15,7 @@ import {
   type NutrientLabel,
 } from '@rundel/core/records';
 import type { UnitSystem } from '@rundel/core/units';
-import { displayDose, parseDose, perWords } from '../../text/dose-text.ts';
+import { displayDose, displayFactor, doseInWater, parseDose, perWords } from '../../text/dose-text.ts';
 import { UNIT_WORDS } from '../../text/feed-amount-text.ts';
 import { FORM_WORDS } from '../../text/feed-text.ts';
 import {
@@ -25,11 +25,12 @@ import {
   optionsOf,
   priceField,
   textField,
+  type Field,
   type FieldProblem,
   type Texts,
   type ValuesOf,
 } from '../../ui/form/index.ts';
-import { doseField } from '../../ui/entries/feeding-forms.ts';
+import { doseField, type TypedDose } from '../../ui/entries/feeding-forms.ts';
 import { productAmountField, seasonsField } from '../../ui/entries/stock-forms.ts';
 import { shedUnit } from './feeding/feeds-csv.ts';
 
@@ -94,12 +95,7 @@ export function productFields(
     k2o: percent('K₂O'),
     ca: percent('Ca'),
     mg: percent('Mg'),
-    dose: doseField({
-      label: 'Dose by its label',
-      missing: 'How much does its label ask for?',
-      most: 5000,
-      tooMuch: 'No label asks for so much.',
-    }),
+    dose: labelDoseField(system),
     unit: choiceField<FeedUnit>({
       label: 'Counted in',
       options: FEED_UNITS.map((id) => ({ id, label: UNIT_WORDS[id][1] })),
@@ -158,6 +154,27 @@ export function productFields(
     ),
     packPrice: priceField({ label: 'Price' }),
     seasons: seasonsField('Seasons that one lasts', 'Empty: used up in one.'),
+  };
+}
+
+/** What a label asks for; with water behind it, in each litre or gallon of it. */
+function labelDoseField(system: UnitSystem): Field<TypedDose> {
+  const field = doseField({
+    label: 'Dose by its label',
+    missing: 'How much does its label ask for?',
+    most: 5000,
+    tooMuch: 'No label asks for so much.',
+  });
+  return {
+    ...field,
+    help: 'As it stands there: "15 g in 5 L", "1 tbsp per gal", "1:200".',
+    read(text, context) {
+      const inWater = doseInWater(text, system);
+      const read = field.read(inWater?.dose ?? text, context);
+      if (!read.ok || !inWater) return read;
+      const amount = (read.value.amount / inWater.litres) * displayFactor('litre', system);
+      return { ok: true, value: { ...read.value, amount } };
+    },
   };
 }
 
