@@ -2,15 +2,7 @@ import type { Draft, Entry, Garden } from '@rundel/core/records';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { bagStatesQuery } from './bag-states-query.ts';
-import {
-  decided,
-  inverse,
-  isSameRow,
-  withBagsFollowing,
-  withChange,
-  withoutStep,
-  type Change,
-} from './changes.ts';
+import { inverse, isSameRow, withBagsFollowing, withChange, withoutStep, type Change } from './changes.ts';
 import { clockSetTo } from './clock.ts';
 import { fetchDemo } from './demo.ts';
 import { rememberGarden } from './garden-id.ts';
@@ -21,13 +13,13 @@ import {
   madeWhole,
   openGarden,
   withGarden,
-  type AskedConflict,
   type GardenState,
   type LastChange,
   type Loaded,
   type OpenGarden,
 } from './open-garden.ts';
-import { ConflictError, DATABASE_NAMES, type Conflict, type GardenId } from '../db/index.ts';
+import { useWriting } from './writing.ts';
+import { DATABASE_NAMES, type GardenId } from '../db/index.ts';
 import { startWorkers } from '../workers/garden.ts';
 import { StoreInWorker } from '../workers/store.ts';
 
@@ -104,39 +96,7 @@ export function useGardenState(gardenId: GardenId): GardenState {
     setLastChange((last) => ({ label, canUndo, number: (last?.number ?? 0) + 1 }));
   }, []);
 
-  const [conflict, setConflict] = useState<AskedConflict>();
-  const asked = useCallback(
-    (found: Conflict) =>
-      new Promise<'mine' | 'theirs'>((resolve) =>
-        setConflict({
-          ...found,
-          choose(whose) {
-            setConflict(undefined);
-            resolve(whose);
-          },
-        }),
-      ),
-    [],
-  );
-  /** Writes records; where another tab has changed the same, the grower is asked whose counts. */
-  const write = useCallback(
-    async (change: Change): Promise<Change> => {
-      if (change.records.length === 0) {
-        await store.append(change.entries);
-        return change;
-      }
-      try {
-        return { ...change, records: await store.write(change.records, change.entries) };
-      } catch (error) {
-        if (!(error instanceof ConflictError)) throw error;
-        const { conflict: found } = error;
-        const settled = decided(found, await asked(found));
-        const records = change.records.map((r) => (r.after.id === settled.after.id ? settled : r));
-        return write({ ...change, records });
-      }
-    },
-    [asked, store],
-  );
+  const { write, conflict } = useWriting(store);
   const apply = useCallback(
     async (change: Change): Promise<Change> => {
       const written = write(change);
