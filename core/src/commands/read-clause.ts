@@ -8,6 +8,7 @@ import { isNamedIn, leftover, noBag, strangeIn, without } from './leftover.ts';
 import { isHeight, isMixWarmth, readHeight, readMixWarmth } from './measured.ts';
 import { isMoved, readMoved } from './moved.ts';
 import { readNote } from './note.ts';
+import { onePlant } from './one-plant.ts';
 import { readPickedFacts, SOLD_IN_PART, withoutPrice } from './picked-facts.ts';
 import { bareCount, readPicking } from './picking.ts';
 import { TOGETHER, UNMEASURED, VERBS, WEEKDAYS, type SaidKind } from './words.ts';
@@ -25,6 +26,11 @@ import { readBags, type NamedBag } from './which-bags.ts';
  * @param text without spaces about it
  */
 export function readClause(text: string, context: CommandContext): CommandReading {
+  const plant = onePlant(text, context);
+  if (plant) {
+    const reading = readClause(plant.text, plant.context);
+    return reading.kind === 'command' ? eachDraft(reading, (draft) => plant.of(draft)) : reading;
+  }
   // "Sunday: 1 dry"
   const small = text
     .toLowerCase()
@@ -134,12 +140,19 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   );
 }
 
-/** A reading whose entries have something more said of them. */
-function noted(reading: CommandReading & { readonly kind: 'command' }, more: string): CommandReading {
+type Done = CommandReading & { readonly kind: 'command' };
+
+/** A reading of one deed with its entries made otherwise. */
+function eachDraft(reading: Done, made: (draft: Draft) => Draft): Done {
   const [command] = reading.commands;
-  const note = [more, command.note].filter((words) => words !== undefined).join(', ');
-  const drafts = command.drafts.map((draft) => ({ ...draft, note }) as Draft);
-  return { ...reading, commands: [{ ...command, drafts, note }] };
+  return { ...reading, commands: [{ ...command, drafts: command.drafts.map(made) }] };
+}
+
+/** A reading whose entries have something more said of them. */
+function noted(reading: Done, more: string): Done {
+  const note = [more, reading.commands[0].note].filter((words) => words !== undefined).join(', ');
+  const { commands } = eachDraft(reading, (draft) => ({ ...draft, note }));
+  return { ...reading, commands: [{ ...commands[0], note }] };
 }
 
 /** What is said without a verb of its own, or behind one that says little: "got 12 mm of rain", "took the shoots off", "found aphids". */
@@ -167,6 +180,7 @@ export function speaksFor(small: string) {
 /** "the first tomato" is one. */
 const ONE_MORE =
   /(?<!\d )\b(?:the )?(?:very )?(?:first|last) (?:ripe |red )?(fruit|tomato|pepper|chill?i|cucumber|aubergine|eggplant)\b/;
+const IT = /^(?:it|mine)(?!\p{L})/u;
 const GAUGE = /\b(?:scales?|probe|meter)\b/;
 const FRACTION = /[¼½¾⅓⅔⅛⅜⅝⅞]|(?<!\p{L})half(?!\p{L})/u;
 /** What is meant to be done, was not done or is asked is no deed. */
@@ -202,15 +216,17 @@ const roughly = (words: string | undefined) =>
 
 /** Without a verb, a weight at a bag was picked, water at one was given, and a grade was found: "7 450 g", "3 dry". */
 function impliedKind(text: string, { bags, measures, system, now }: CommandContext): SaidKind | undefined {
+  // where there is but one, "it" is it
+  const isIt = bags.all.length === 1 && IT.test(text);
+  const hasBag = (rest: string) => isIt || readBags(rest, bags).bags.length > 0;
   const time = readTime(text, measures);
-  if (time && 'isNamed' in time && time.isNamed && readBags(time.rest, bags).bags.length > 0)
-    return 'watering';
+  if (time && 'isNamed' in time && time.isNamed && hasBag(time.rest)) return 'watering';
   const amounts = readAmounts(text, measures, system);
-  if ('problem' in amounts || readBags(amounts.rest, bags).bags.length === 0) return undefined;
+  if ('problem' in amounts || !hasBag(amounts.rest)) return undefined;
   // "repotted 7 into 50 L", "7 weighs 14 kg": a word more may be what was done, or what is looked for
   const isWhole = (rest: string) => {
     const named = readBags(readWhen(rest, now, labelsOf(bags)).rest, bags);
-    return named.bags.length > 0 && strangeIn(named.rest).length === 0;
+    return (isIt || named.bags.length > 0) && strangeIn(named.rest).length === 0;
   };
   if (amounts.count !== undefined && !isTrouble(text)) return 'picking';
   const isGauge = amounts.percent !== undefined || (amounts.kilograms !== undefined && GAUGE.test(text));

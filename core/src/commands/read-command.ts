@@ -91,18 +91,28 @@ const SAID_WITHOUT_VERB: readonly Command['kind'][] = [
   'weather',
 ];
 
+/** "Tom gave it half a can", "Mum watered 3" */
+const WHO_FIRST =
+  /^(\p{Lu}[\p{L}’'-]{1,39}) (?:(?:has|had|also) )?(?=(?:watered|gave|picked|fed|checked|felt|moved|carried|tied|sprayed|cleaned)(?!\p{L}))/u;
+/** What may stand before a deed with a great letter, and is nobody. */
+const NOBODY = (
+  'i we it he she they you all both everything others rest then and also just only again later first last yesterday today ' +
+  'tonight this morning evening rain tomato tomatoes pepper peppers chilli chillies cucumber cucumbers aubergine aubergines ' +
+  'eggplant eggplants bag bags pot pots plant plants'
+).split(' ');
+
 /** "by Ada": who did it, where nothing here is called so. */
 function withoutWho(
   text: string,
   { bags }: CommandContext,
 ): { readonly text: string; readonly who: string | undefined } {
-  const found = /(?<!\p{L})by (\p{Lu}[\p{L}’'-]{0,39})(?![\p{L}\d])/u.exec(text);
+  const found = /(?<!\p{L})by (\p{Lu}[\p{L}’'-]{0,39})(?![\p{L}\d])/u.exec(text) ?? WHO_FIRST.exec(text);
   const who = found?.[1];
   const names = bags.all.flatMap(({ label, placeName, names: own }) => [label, placeName, ...own]);
   if (!found || who === undefined || verbIn(text) === 'note' || text.includes(':'))
     return { text, who: undefined };
   // "by Friday" is when
-  const isDay = WEEKDAYS.some((day) => day === who.toLowerCase());
+  const isDay = [...WEEKDAYS, ...Object.keys(HOURS), ...NOBODY].includes(who.toLowerCase());
   const isHere = names.some((name) => name.toLowerCase().split(' ').includes(who.toLowerCase()));
   if (isDay || isHere) return { text, who: undefined };
   return {

@@ -243,3 +243,56 @@ describe('what was measured', () => {
     ]);
   });
 });
+
+describe('one plant of several, by its number', () => {
+  const plants = [1, 2].map((number) => ({
+    stationId: `stn_plant${number}`,
+    plantId: `pla_plant${number}`,
+    names: [],
+    number,
+  }));
+  const trough = { ...bag('1', 'Door'), plants };
+  const two = { stationId: 'stn_plant2', plantId: 'pla_plant2' };
+
+  it.each([
+    ['first flowers on plant 2', { kind: 'stage', stage: 'flowers', ...two }],
+    ['no flowers on plant 2 yet', { kind: 'stage', isNotYet: true, ...two }],
+    ['plant 2 is 40 cm', { kind: 'height', heightMillimetres: 400, ...two }],
+    ['plant 2 died', { kind: 'cleared', why: 'died', ...two }],
+    ['picked 200 g from plant 2', { kind: 'picking', kilograms: 0.2, ...two }],
+    ['plant 2 dry', { kind: 'check', stationId: 'stn_plant2' }],
+    ['aphids on plant 2', { kind: 'trouble', what: 'sap-suckers', ...two }],
+  ] as const)('%s', (line, entry) => {
+    expect(done(line, { bags: [trough] })).toMatchObject([entry]);
+    expect(done(line.replace('plant 2', 'plant 2 in 1'), { bags: [trough, bag('2', 'Door')] })).toMatchObject(
+      [entry],
+    );
+  });
+
+  it('is none where a bag is called so, or two are named', () => {
+    const both = [trough, bag('2', 'Door')];
+    expect(done('plant 2 dry', { bags: both })).toMatchObject([
+      { containerId: bag('2', 'Door').containerId },
+    ]);
+    expect(read('plant 1 and 2 died', { bags: [trough] }).kind).not.toBe('command');
+  });
+
+  it('in a garden of one bag it is what "it" means', () => {
+    expect(done('it is dry now', { bags: [trough] })).toMatchObject([{ kind: 'check', check: { grade: 2 } }]);
+    expect(done('it felt dry on top but moist below', { bags: [trough] })).toMatchObject([
+      { kind: 'check', check: { grade: 4 }, note: 'felt dry on top' },
+    ]);
+    expect(read('it is dry now').kind).toBe('other');
+  });
+});
+
+describe('who did it', () => {
+  it.each([
+    ['Tom watered 7 1 can', 'Tom'],
+    ['Mum has picked 450 g from 7', 'Mum'],
+    ['Evening watered 7 1 can', undefined],
+    ['Tomatoes watered 1 can on 7', undefined],
+  ])('%s', (line, who) => {
+    expect((done(line)[0] as { who?: string }).who).toBe(who);
+  });
+});

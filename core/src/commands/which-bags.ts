@@ -14,6 +14,8 @@ export interface NamedBag {
     readonly stationId: string;
     readonly plantId: string;
     readonly names: readonly string[];
+    /** which of the bag's it is, counted from 1; left out: they have no order */
+    readonly number?: number;
   }[];
 }
 

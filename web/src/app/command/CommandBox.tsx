@@ -3,7 +3,7 @@ import { bagNames, readCommand, type Command, type SaidFeed } from '@rundel/core
 import { cropOf } from '@rundel/core/plants';
 import { productsIn } from '@rundel/core/products';
 import { isGivenInWater, type Draft } from '@rundel/core/records';
-import { lazy, Suspense, useDeferredValue, useMemo, useState, type KeyboardEvent } from 'react';
+import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { newId, placesInUse, told, useBags, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { momentProblem } from '../../text/moment-problem.ts';
@@ -28,6 +28,7 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
   const save = useSaveToFile();
   const [typed, setTyped] = useState('');
   const [active, setActive] = useState(0);
+  const [entered, setEntered] = useState<string>();
   const [asked, setAsked] = useState<string>();
   const [feeding, setFeeding] = useState<SaidFeed>();
   const line = useDeferredValue(typed);
@@ -45,6 +46,7 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
             stationId: occupant.stationId,
             plantId: occupant.plant.id,
             names: namesOf(occupant),
+            number: occupant.position + 1,
           })),
         })),
       ),
@@ -127,11 +129,17 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
     if (by !== undefined) {
       event.preventDefault();
       setActive((at + by + count) % Math.max(1, count));
-    } else if (event.key === 'Enter' && line === typed) {
+    } else if (event.key === 'Enter') {
       event.preventDefault();
-      take(at);
+      setEntered(typed);
     }
   };
+  // who types fast presses Enter before what was typed has been read
+  useEffect(() => {
+    if (entered === undefined || line !== typed) return;
+    setEntered(undefined);
+    if (entered === typed) take(at);
+  });
   const [first, ...others] = bagsMeant(feeding?.bags ?? [], bags);
   if (feeding && first)
     return (
@@ -166,6 +174,7 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
           value={typed}
           onChange={(event) => {
             setTyped(event.target.value);
+            setEntered(undefined);
             setActive(0);
           }}
           onKeyDown={onKey}
