@@ -131,7 +131,8 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
       setActive((at + by + count) % Math.max(1, count));
     } else if (event.key === 'Enter') {
       event.preventDefault();
-      setEntered(typed);
+      if (line === typed) take(at);
+      else setEntered(typed);
     }
   };
   // who types fast presses Enter before what was typed has been read
@@ -139,7 +140,8 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
     if (entered === undefined || line !== typed) return;
     setEntered(undefined);
     if (entered === typed) take(at);
-  });
+    // oxlint-disable-next-line react/exhaustive-deps
+  }, [entered, line, typed]);
   const [first, ...others] = bagsMeant(feeding?.bags ?? [], bags);
   if (feeding && first)
     return (
