@@ -42,7 +42,7 @@ export function readHeight(said: string, text: string, context: CommandContext):
   if (!(heightMillimetres >= 10 && heightMillimetres <= 5000))
     return unfinished('How tall is it, as “7 is 80 cm tall”?');
   const rest = said.replace(NOW, ' ').replace(length, ' ').replace(TALL, ' ');
-  return readAtBags('height', { rest, said, text }, context, (base, bag) => {
+  const reading = readAtBags('height', { rest, said, text }, context, (base, bag) => {
     const plants = plantsMeant(bag, said);
     const [plant] = plants;
     if (!plant) return `No plant stands in bag ${bag.label}.`;
@@ -51,6 +51,9 @@ export function readHeight(said: string, text: string, context: CommandContext):
     const { stationId, plantId } = plant;
     return { kind: 'height', ...base, stationId, plantId, heightMillimetres, asEntered: length.trim() };
   });
+  // "the gap at 7 is 5 cm" is of something else
+  const isOther = !TALL.test(said) && reading.kind === 'command' && reading.commands[0].note !== undefined;
+  return isOther ? { kind: 'other' } : reading;
 }
 
 /**

@@ -232,6 +232,7 @@ describe('what was measured', () => {
     expect(said('4 is 60 cm tall')).toMatch(/^There are 2 plants in bag 4/);
     expect(said('5 is 60 cm tall')).toBe('No plant stands in bag 5.');
     expect(read('the cane in 7 is 150 cm', { bags }).kind).toBe('other');
+    expect(read('the gap at 7 is 5 cm', { bags }).kind).toBe('other');
     expect(said('7 is 60 m tall')).toBe('How tall is it, as “7 is 80 cm tall”?');
   });
 
