@@ -168,6 +168,11 @@ function saidWithout(kind: SaidKind | undefined, verb: string | undefined, small
 /** By what a text without a verb is read, if it speaks of anything. */
 export function speaksFor(small: string) {
   if (saysMeasure(small)) return () => unfinished(unknownVessel(small) ?? '');
+  if (SPRAYED.test(small))
+    return () =>
+      unfinished(
+        'A spray or bait is put down at its bag, under Trouble, “Spray or bait”: there the days that its label wants before picking count as well.',
+      );
   if (isMixWarmth(small)) return readMixWarmth;
   if (isWeather(small)) return readWeather;
   if (isHeight(small)) return readHeight;
@@ -180,6 +185,11 @@ export function speaksFor(small: string) {
 /** "the first tomato" is one. */
 const ONE_MORE =
   /(?<!\d )\b(?:the )?(?:very )?(?:first|last) (?:ripe |red )?(fruit|tomato|pepper|chill?i|cucumber|aubergine|eggplant)\b/;
+/** What it was and how strong, by its label, no line says whole. */
+const SPRAYED =
+  /(?<!\p{L})(?:sprayed|dusted|(?:put|spread|scattered)(?: down| out)? (?:slug )?(?:pellets|bait))(?!\p{L})/u;
+const BECAUSE =
+  /(?<!\p{L})(?:after|because|since|due to|thanks to|from) (?:the |last |a |of |so much )*(?:rain|storm|night|shower|heat|wind|sun|weekend|holiday|downpour|watering)(?!\p{L}).*$/u;
 const IT = /^(?:it|mine)(?!\p{L})/u;
 const GAUGE = /\b(?:scales?|probe|meter)\b/;
 const FRACTION = /[¼½¾⅓⅔⅛⅜⅝⅞]|(?<!\p{L})half(?!\p{L})/u;
@@ -238,5 +248,6 @@ function impliedKind(text: string, { bags, measures, system, now }: CommandConte
   )
     return 'watering';
   const found = readFinding(amounts);
-  return found && isWhole(found.rest) ? 'check' : undefined;
+  // why it is so is a note
+  return found && isWhole(found.rest.replace(BECAUSE, ' ')) ? 'check' : undefined;
 }

@@ -46,7 +46,7 @@ describe('an amount', () => {
     expect(short('7 weighs 14 kg')).toEqual([['check', '7', { method: 'scale', kilograms: 14 }]]);
     expect(problem('repotted 7 into 50 L')).toBe('other');
     expect(done('blossom end rot on 2 fruits of 7')).toMatchObject([{ kind: 'trouble', what: 'end-rot' }]);
-    expect(problem('put slug pellets on 3')).toBe('other');
+    expect(problem('put slug pellets on 3')).toMatch(/^A spray or bait/);
   });
 
   it('of fruit may be the first one, or "toms"', () => {
@@ -67,6 +67,7 @@ describe('what is easily taken for something else', () => {
     ['watered 7 1 can last week', /^On which day/],
     ['7 died in May, nematodes', /^On which day/],
     ['7 dry on top', /^How was it deeper/],
+    ['sprayed 7 with soap this morning', /^A spray or bait is put down at its bag/],
     ['checked 7: a bit dry at the surface', /^How was it deeper/],
     ['7 dry on top, 12 moist', /^How was it deeper/],
     ['gave 7 2 jugs this morning', /^How much a jug of yours holds/],
@@ -76,6 +77,19 @@ describe('what is easily taken for something else', () => {
     ['aphids on 7 a few days ago', /^On which day/],
   ] as const)('%s: is asked', (line, words) => {
     expect(problem(line)).toMatch(words);
+  });
+
+  it('of so many fruits is of the bag, and keeps how many', () => {
+    expect(done('12 has end rot on about 4 fruits, threw them away')).toMatchObject([
+      { kind: 'trouble', containerId: 'con_12xxxx', note: 'about 4 fruits, threw away' },
+    ]);
+    expect(done('3 slugs on 7')).toMatchObject([{ kind: 'trouble', what: 'chewers', note: '3 slugs' }]);
+  });
+
+  it('of why a bag is so keeps that as its note', () => {
+    expect(done('7 soaking wet after the storm')).toMatchObject([
+      { kind: 'check', check: { grade: 5 }, note: 'after storm' },
+    ]);
   });
 
   it('of the top beside what is below it is of what is below', () => {

@@ -31,6 +31,10 @@ const GONE = phrase('no|no more|gone|over|cleared up|without|free of');
 /** What is put out against it is no trouble. */
 const AGAINST = phrase('pellets?|bait|traps?|spray(?:ed)?|soap|netting');
 
+/** "on about 4 fruits": so many of a plant's parts are no bag. */
+const COUNTED =
+  /(?:(?:about|some|only|just|at least|over|nearly) )*(?<![\p{L}\d])\d+ (?:(?:of|the|its|lower|upper|top|bottom|ripe|green|red|young|old|new) )*(?:fruits?|tomato(?:es)?|peppers?|chill?ies|cucumbers?|aubergines?|eggplants?|leaf|leaves|shoots?|flowers?|truss(?:es)?|spots?|branch(?:es)?|slugs?|snails?|caterpillars?)(?!\p{L})/u;
+
 /** Whether a text says that trouble was seen. */
 export const isTrouble = (text: string): boolean =>
   !AGAINST.test(text) && KNOWN.some(({ pattern }) => pattern.test(text));
@@ -48,9 +52,12 @@ export function readTrouble(said: string, text: string, context: CommandContext)
   if (GONE.test(said))
     return unfinished('That it is over is said where it stands: at the bag, under Trouble, “Look again”.');
   const { cause, pattern } = found;
-  return readAtBags('trouble', { rest: said.replace(pattern, ' '), said, text }, context, (base) => ({
+  const [counted] = COUNTED.exec(said) ?? [];
+  const rest = said.replace(COUNTED, ' ').replace(pattern, ' ');
+  return readAtBags('trouble', { rest, said, text }, context, (base) => ({
     kind: 'trouble',
     ...base,
+    ...(counted === undefined ? {} : { note: [counted, base.note].filter(Boolean).join(', ') }),
     what: cause.id,
     livesInMix: cause.livesInMix,
     checkOn: addDays(dayOf(base.at), cause.lookAgainDays),
