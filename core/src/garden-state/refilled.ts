@@ -15,13 +15,16 @@ export function mixesBack(
   after: LiveEntries,
 ): ReadonlyMap<string, Filled> {
   const left = new Set(entriesOfKind(after, 'filled').map(({ id }) => id));
-  const back = new Map<string, Filled>();
-  for (const container of containers) {
-    const last = entriesOfKind(before, 'filled').findLast((e) => e.containerId === container.id);
-    if (last?.mixBefore && !left.has(last.id) && isStill(container, last))
-      back.set(container.id, last.mixBefore);
-  }
-  return back;
+  // in order of time: of each bag the last one stays
+  const last = new Map(entriesOfKind(before, 'filled').map((filling) => [filling.containerId, filling]));
+  return new Map(
+    containers.flatMap((container) => {
+      const filling = last.get(container.id);
+      return filling?.mixBefore && !left.has(filling.id) && isStill(container, filling)
+        ? [[container.id, filling.mixBefore] as const]
+        : [];
+    }),
+  );
 }
 
 /** Whether a bag still holds what a filling brought: one mix throughout, its uppermost. */
