@@ -4,13 +4,16 @@ import { unfinished, type CommandContext, type CommandReading } from './command.
 import { plantsMeant } from './gone.ts';
 
 const LENGTH = String.raw`${NUMBER} ?(?:cm|centimet(?:re|er)s?|m|met(?:re|er)s?|ft|feet|foot|inches|inch|in|'|"|’|”)(?![\p{L}\d])`;
-const HEIGHT = new RegExp(String.raw`(?<![\p{L}\d.,/])${LENGTH}(?: ?(?:and )?${LENGTH})?`, 'u');
+/** "3 ft 4": the smaller unit goes without saying where no more is said of it */
+const BARE = String.raw`(?<=(?:m|ft|feet|foot|'|’) ?)\d+(?:[.,]\d+|[¼½¾])?(?= ?(?:[.,;!?]|tall|high|now|$))`;
+const LENGTHS = String.raw`${LENGTH}(?: ?(?:and )?${LENGTH}| ?${BARE})?`;
+const HEIGHT = new RegExp(String.raw`(?<![\p{L}\d.,/])${LENGTHS}`, 'u');
 const TALL = phrase(
   'tall|height(?: of)?|high|(?:has |have )?gr[eo]wn?(?: up)?(?: to)?|reached|measures|measured',
 );
 /** "2 now 50 cm": nothing else of a plant is told as so many centimetres. */
 const NOW = new RegExp(
-  String.raw`(?<!\p{L})(?:(?:is|are)(?: now| already| at| about)*|now(?: is| at| about)*) ?:?(?=${LENGTH}(?: ?(?:and )?${LENGTH})?[.!]?$)`,
+  String.raw`(?<!\p{L})(?:(?:is|are)(?: now| already| at| about)*|now(?: is| at| about)*) ?:?(?=${LENGTHS}[.!]?$)`,
   'u',
 );
 /** What else at a bag is so long or so wide. */

@@ -37,6 +37,9 @@ const NUMBER_WORDS: Readonly<Record<string, number>> = {
   six: 6,
 };
 
+/** So much earlier a part of the day has begun for who speaks of it, and so far a clock may be off, h. */
+const SOON_HOURS = { part: 2, clock: 0.5 };
+
 /**
  * Reads when something was: "yesterday evening", "at 8:30", "on Monday", "2 days ago", "half an hour ago", "this morning". "At 7" is the
  * bag called 7 where there is one, and otherwise the last time that it was seven. A day alone is taken as of this hour, and never as in
@@ -68,7 +71,7 @@ export function readWhen(text: string, now: string, labels: readonly string[] = 
     hour = HOURS['night'];
   } else if (take(/\bthe day before yesterday\b/)) day = addDays(today, -2);
   else if (take(/\byesterday\b/)) day = addDays(today, -1);
-  else if (take(/\btoday\b/)) day = today;
+  else if (take(/\bto(?:day|night)\b/)) day = today;
   else if (DATE.test(rest)) day = lastDate(today, take(DATE));
   else {
     const daysAgo = take(AGO);
@@ -77,8 +80,8 @@ export function readWhen(text: string, now: string, labels: readonly string[] = 
     const weekday = daysAgo ? null : take(new RegExp(`\\b(?:on |last )?(${WEEKDAYS.join('|')})\\b`));
     if (weekday) day = lastWeekday(today, WEEKDAYS.indexOf(weekday[1] as (typeof WEEKDAYS)[number]) + 1);
   }
-  const part = take(new RegExp(`\\b(?:this |in the |at )?(${Object.keys(HOURS).join('|')})\\b`));
-  if (part) hour = HOURS[part[1] ?? ''];
+  const part = take(new RegExp(`\\b(this )?(?:in the |at )?(${Object.keys(HOURS).join('|')})\\b`));
+  if (part) hour = HOURS[part[2] ?? ''];
   const clock = TIME.exec(rest);
   const [, hours = '', minutes, half] = clock ?? [];
   if (clock && (minutes !== undefined || half !== undefined)) {
@@ -97,7 +100,9 @@ export function readWhen(text: string, now: string, labels: readonly string[] = 
     hour = said < 12 && isAfternoon ? said + 12 : said;
   }
   if (day === undefined && hour === undefined) return { at: now, rest, isSaid: false };
-  const at = momentAt(day ?? today, hour ?? hourOf(now), now);
+  // "at noon" in the morning is of the day before, "this evening" at five is now
+  const isBefore = day === undefined && part?.[1] === undefined && (hour ?? 0) > hourOf(now) + SOON_HOURS[part ? 'part' : 'clock'];
+  const at = momentAt(day ?? (isBefore ? addDays(today, -1) : today), hour ?? hourOf(now), now);
   return { at: Date.parse(at) > Date.parse(now) ? now : at, rest, isSaid: true };
 }
 
