@@ -3,7 +3,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Entry, Garden } from '@rundel/core/records';
 import { DEMO_EVENING, demoWith, idOf } from './gardens.ts';
-import { choose, dialog, fill, openApp, press } from './live.tsx';
+import { choose, dialog, fill, fillDay, openApp, press } from './live.tsx';
 
 const garden = demoWith('3', '7', '9');
 const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
@@ -108,6 +108,44 @@ describe('several bags at once', () => {
     // half an ounce in a US gallon
     expect(strengths[0]).toBeCloseTo(14.1748 / 3.785_41, 2);
     expect(new Set(sprays.map((e) => (e.kind === 'sprayed' ? e.caseId : undefined))).size).toBe(2);
+  });
+
+  it('were sprayed at noon of the day before, which was no time for it, and is put down all the same', async () => {
+    const { made } = await tick('Spray or bait');
+    const form = await dialog();
+    fireEvent.click(within(form).getByLabelText('It was earlier'));
+    await fillDay('Day', '15/07/2026', form);
+    fill('Time', '', form);
+    fill('Time', '12:00', form);
+    await within(form).findByText(/^The sun was up then/);
+    await press('Put in the diary', form);
+    await gone();
+    expect((await made()).map(({ at }) => at)).toEqual([
+      '2026-07-15T12:00:00.000+01:00',
+      '2026-07-15T12:00:00.000+01:00',
+    ]);
+  });
+
+  it('sprayed as the line says are in its form with all that was said', async () => {
+    const { made } = await openApp('/bags', garden, DEMO_EVENING);
+    fireEvent.keyDown(document.body, { key: '/' });
+    const line = await screen.findByRole('combobox', { name: /Find a bag/ });
+    fireEvent.change(line, {
+      target: { value: 'Rosa sprayed 7 and 9 for aphids with soap, 20 ml in 1 L, yesterday evening' },
+    });
+    await screen.findByText(/sprayed soap for plants, 20 ml, in 1 l, against aphids or whitefly, by Rosa$/);
+    fireEvent.keyDown(line, { key: 'Enter' });
+    const form = await dialog();
+    fill('Days until picking', '3', form);
+    await press('Put in the diary', form);
+    await gone();
+    const entries = await made();
+    expect(entries).toHaveLength(2);
+    for (const entry of entries)
+      expect(entry).toMatchObject({
+        ...{ kind: 'sprayed', agent: 'soap', extent: 'whole', against: 'sap-suckers', who: 'Rosa' },
+        ...{ millilitresPerLitre: 20, litres: 1, harvestDays: 3, at: '2026-07-15T18:00:00.000+01:00' },
+      });
   });
 
   it('are cleaned in one go; heat for what is not fabric is warned of', async () => {

@@ -1,4 +1,4 @@
-import type { Draft } from '../records/index.ts';
+import type { Draft, SprayAgent } from '../records/index.ts';
 import type { NamedMeasure, UnitSystem } from '../units/index.ts';
 import type { BagNames, NamedBag } from './which-bags.ts';
 import type { SaidKind } from './words.ts';
@@ -36,10 +36,34 @@ export interface SaidFeed {
   readonly amount: string;
   /** so much of what its label asks for, where that was said: 0.5 of "half a dose" */
   readonly doseShare?: number;
+  /** it was sprayed on leaves */
+  readonly isOnLeaves?: boolean;
   /** what nothing was made of: a feed that is none here, or a word beside it */
   readonly rest: string;
   /** undefined: now */
   readonly at: string | undefined;
+  readonly who?: string;
+}
+
+/** A spray or a bait, as far as it was said: its form asks for what its label wants. */
+export interface SaidSpray {
+  readonly bags: readonly NamedBag[];
+  /** of which plant of several; undefined: of all, or it was not said */
+  readonly plantId?: string;
+  /** undefined: none that is known by its name */
+  readonly agent: SprayAgent | undefined;
+  /** what it is called otherwise, and what else was said; '' where nothing is left */
+  readonly name: string;
+  readonly note: string;
+  readonly extent: 'test-leaf' | 'whole';
+  /** the cause that it is against, by its id */
+  readonly against: string | undefined;
+  /** in how much water, and how much of it, as they were said; '' where they were not */
+  readonly water: string;
+  readonly amount: string;
+  /** undefined: now */
+  readonly at: string | undefined;
+  readonly who?: string;
 }
 
 /** The bags of a deed, and what is made of it at each. */
@@ -55,6 +79,7 @@ export type CommandReading =
   /** one deed, or several that were said in one line */
   | { readonly kind: 'command'; readonly commands: readonly [Command, ...Command[]] }
   | { readonly kind: 'feed'; readonly feed: SaidFeed }
+  | { readonly kind: 'spray'; readonly spray: SaidSpray }
   /** it says what was done, but something is missing or cannot be */
   | { readonly kind: 'unfinished'; readonly problem: string }
   /** it says nothing of the kind; where it may be meant for the diary all the same, as a note in its own words */

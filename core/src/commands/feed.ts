@@ -1,12 +1,9 @@
-import { toSi, unitNamed, UNITS, withFigures } from '../units/index.ts';
-import { NUMBER, numberOf } from './amounts.ts';
 import { unfinished, type CommandContext, type CommandReading } from './command.ts';
+import { amountsIn } from './dosed.ts';
 import { noBag, strangeIn } from './leftover.ts';
 import { readWhen } from './when.ts';
 import { readBags } from './which-bags.ts';
 
-/** From here on a volume is water that a feed was in, and below it the feed itself, L. */
-const LEAST_WATER_LITRES = 0.25;
 /** A shorter word of a product's name says nothing of which it is, and neither does "feed". */
 const SHORTEST_WORD = 4;
 const FILLING = /[,;]|(?<![\p{L}])(?:with|in|of|and|feed|water|was|were)(?![\p{L}])/gu;
@@ -63,35 +60,6 @@ export function readFeed(said: string, context: CommandContext): CommandReading 
       at: when.isSaid ? when.at : undefined,
     },
   };
-}
-
-/** Water and feed, each as it was said. */
-function amountsIn(
-  text: string,
-  { measures, system }: CommandContext,
-): { readonly water: string; readonly amount: string; readonly rest: string } | { readonly problem: string } {
-  let rest = withFigures(text);
-  const found = { water: '', amount: '' };
-  const names = measures.flatMap(({ name, kind }) => [name.toLowerCase(), kind as string]);
-  const isMeasure = (word: string) => names.some((name) => word === name || word === `${name}s`);
-  const pattern = new RegExp(
-    `(?<![\\p{L}\\d.,/])(${NUMBER}) ?((?:us |imperial )?\\p{L}+(?: \\p{L}+)?)`,
-    'gu',
-  );
-  for (const [all, figures = '', words = ''] of [...rest.matchAll(pattern)]) {
-    const [first = ''] = words.split(' ');
-    const word = [words, first].find((each) => isMeasure(each) || unitNamed(each, system) !== undefined);
-    if (word === undefined) continue;
-    const unit = isMeasure(word) ? undefined : unitNamed(word, system);
-    const quantity = unit ? UNITS[unit].quantity : 'volume';
-    if (quantity !== 'mass' && quantity !== 'volume') continue;
-    const number = numberOf(figures, system);
-    if (typeof number !== 'number') return number;
-    const isWater = unit === undefined || (quantity === 'volume' && toSi(number, unit) >= LEAST_WATER_LITRES);
-    found[isWater ? 'water' : 'amount'] = `${figures} ${word}`;
-    rest = rest.replace(all.slice(0, all.indexOf(words) + word.length), ' ');
-  }
-  return { ...found, rest };
 }
 
 /** The feed whose whole name a text has, and the text without it; "bonemeal" is "Bone meal". */

@@ -1,4 +1,4 @@
-export type { Command, CommandContext, CommandReading, SaidFeed } from './command.ts';
+export type { Command, CommandContext, CommandReading, SaidFeed, SaidSpray } from './command.ts';
 export { findingOf } from './finding.ts';
 export { readPickedFacts } from './picked-facts.ts';
 export { readCommand } from './read-command.ts';

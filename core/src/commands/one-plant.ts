@@ -6,6 +6,7 @@ import type { NamedBag } from './which-bags.ts';
 interface OnePlant {
   /** with the bag in its place */
   readonly text: string;
+  readonly plantId: string;
   /** in which nothing else stands in that bag */
   readonly context: CommandContext;
   /** an entry as of this plant, where its kind can be of one */
@@ -43,6 +44,7 @@ export function onePlant(text: string, context: CommandContext): OnePlant | unde
   const { stationId, plantId } = plant;
   return {
     text: text.replace(found[0], inBag ? bag.label : 'it'),
+    plantId,
     context: {
       ...context,
       bags: {

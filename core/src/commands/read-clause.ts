@@ -12,6 +12,7 @@ import { onePlant } from './one-plant.ts';
 import { readPickedFacts, SOLD_IN_PART, withoutPrice } from './picked-facts.ts';
 import { bareCount, readPicking } from './picking.ts';
 import { TOGETHER, UNMEASURED, VERBS, WEEKDAYS, type SaidKind } from './words.ts';
+import { isSprayed, readSpray } from './spray.ts';
 import { isStage, readStage } from './stage.ts';
 import { isTended, readTended } from './tended.ts';
 import { isTrouble, readTrouble } from './trouble.ts';
@@ -29,6 +30,8 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   const plant = onePlant(text, context);
   if (plant) {
     const reading = readClause(plant.text, plant.context);
+    if (reading.kind === 'spray')
+      return { kind: 'spray', spray: { ...reading.spray, plantId: plant.plantId } };
     return reading.kind === 'command' ? eachDraft(reading, (draft) => plant.of(draft)) : reading;
   }
   // "Sunday: 1 dry"
@@ -37,8 +40,11 @@ export function readClause(text: string, context: CommandContext): CommandReadin
     .replace(DAY_BEFORE, '$1 ')
     .replace(/\bminus (?=\d)/g, '-');
   const words = small.split(/[\s:,;]+/);
+  const hasSprayed = isSprayed(small);
   const verb = words.flatMap((word) =>
-    VERBS.filter(({ pattern }) => pattern.test(word)).map(({ kind }) => ({ kind, word })),
+    VERBS.filter(({ pattern }) => pattern.test(word) && !(hasSprayed && SPRAYED_WITH.test(word))).map(
+      ({ kind }) => ({ kind, word }),
+    ),
   )[0];
   // "picked 450 g from 7, was not ripe" was done
   const [begin = ''] = verb ? small.split(verb.word) : small.split(/[,;]/);
@@ -46,7 +52,9 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   if (!isDone && verb?.kind !== 'note')
     return isWeather(small) ? readWeather(small, text, context) : { kind: 'other' };
   const kind =
-    verb?.kind === 'watering' && FEED_NOUN.test(small) ? 'feed' : (verb?.kind ?? impliedKind(small, context));
+    verb?.kind === 'watering' && !hasSprayed && FEED_NOUN.test(small)
+      ? 'feed'
+      : (verb?.kind ?? impliedKind(small, context));
   const said = verb ? without(small, verb.word) : small;
   const other = saidWithout(kind, verb?.word, small);
   const onTop = kind === 'check' || (kind === undefined && !other) ? saidOfTop(small) : undefined;
@@ -168,11 +176,7 @@ function saidWithout(kind: SaidKind | undefined, verb: string | undefined, small
 /** By what a text without a verb is read, if it speaks of anything. */
 export function speaksFor(small: string) {
   if (saysMeasure(small)) return () => unfinished(unknownVessel(small) ?? '');
-  if (SPRAYED.test(small))
-    return () =>
-      unfinished(
-        'A spray or bait is put down at its bag, under Trouble, “Spray or bait”: there the days that its label wants before picking count as well.',
-      );
+  if (isSprayed(small)) return readSpray;
   if (isMixWarmth(small)) return readMixWarmth;
   if (isWeather(small)) return readWeather;
   if (isHeight(small)) return readHeight;
@@ -185,9 +189,8 @@ export function speaksFor(small: string) {
 /** "the first tomato" is one. */
 const ONE_MORE =
   /(?<!\d )\b(?:the )?(?:very )?(?:first|last) (?:ripe |red )?(fruit|tomato|pepper|chill?i|cucumber|aubergine|eggplant)\b/;
-/** What it was and how strong, by its label, no line says whole. */
-const SPRAYED =
-  /(?<!\p{L})(?:sprayed|dusted|(?:put|spread|scattered)(?: down| out)? (?:slug )?(?:pellets|bait))(?!\p{L})/u;
+/** These are things when something is sprayed, and no deeds. */
+const SPRAYED_WITH = /^(?:water|feed|fertili[sz]er)$/;
 const BECAUSE =
   /(?<!\p{L})(?:after|because|since|due to|thanks to|from) (?:the |last |a |of |so much )*(?:rain|storm|night|shower|heat|wind|sun|weekend|holiday|downpour|watering)(?!\p{L}).*$/u;
 const IT = /^(?:it|mine)(?!\p{L})/u;
@@ -211,7 +214,12 @@ const labelsOf = (bags: CommandContext['bags']) => bags.all.map(({ label }) => l
 
 const FEED_NOUN = /(?<![\p{L}])(?:feed|fertili[sz]er)(?![\p{L}])/u;
 /** Words that say nothing else but that something was done. */
-const DEEDS = [/\b(?:picked|harvested)\b/, /\b(?:watered|poured)\b/, /\b(?:fed|fertili[sz]ed)\b/];
+const DEEDS = [
+  /\b(?:picked|harvested)\b/,
+  /\b(?:watered|poured)\b/,
+  /\b(?:fed|fertili[sz]ed)\b/,
+  /\bsprayed\b/,
+];
 
 /** "from 2 3/4 lb" where a bag is called 2: the bag, and then three quarters of a pound. */
 const apartFromBag = (text: string, labels: readonly string[]) =>

@@ -58,7 +58,10 @@ export function readCommand(line: string, { bags, ...more }: CommandContext): Co
     return unfinished('These are several things: say them one after another, each with its bag.');
   const reading: CommandReading = several ? { kind: 'command', commands: several } : whole;
   if (reading.kind === 'other') return { kind: 'other', asNote: asNote(line.trim(), context) };
-  if (who === undefined || reading.kind !== 'command') return reading;
+  if (who === undefined) return reading;
+  if (reading.kind === 'feed') return { kind: 'feed', feed: { ...reading.feed, who } };
+  if (reading.kind === 'spray') return { kind: 'spray', spray: { ...reading.spray, who } };
+  if (reading.kind !== 'command') return reading;
   const [first, ...others] = reading.commands;
   const by = (command: Command): Command => ({
     ...command,

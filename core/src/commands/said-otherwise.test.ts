@@ -46,7 +46,6 @@ describe('an amount', () => {
     expect(short('7 weighs 14 kg')).toEqual([['check', '7', { method: 'scale', kilograms: 14 }]]);
     expect(problem('repotted 7 into 50 L')).toBe('other');
     expect(done('blossom end rot on 2 fruits of 7')).toMatchObject([{ kind: 'trouble', what: 'end-rot' }]);
-    expect(problem('put slug pellets on 3')).toMatch(/^A spray or bait/);
   });
 
   it('of fruit may be the first one, or "toms"', () => {
@@ -67,7 +66,10 @@ describe('what is easily taken for something else', () => {
     ['watered 7 1 can last week', /^On which day/],
     ['7 died in May, nematodes', /^On which day/],
     ['7 dry on top', /^How was it deeper/],
-    ['sprayed 7 with soap this morning', /^A spray or bait is put down at its bag/],
+    ['watered 3 1 can, sprayed 7 with soap', /^These are two things/],
+    ['sprayed 3 with soap, 4 with neem', /^These are two/],
+    ['sprayed with soap', /^Which bag/],
+    ['sprayed 7 with 1,250 ml of soap', /^Is 1,250 a thousand/],
     ['checked 7: a bit dry at the surface', /^How was it deeper/],
     ['7 dry on top, 12 moist', /^How was it deeper/],
     ['gave 7 2 jugs this morning', /^How much a jug of yours holds/],
@@ -315,5 +317,50 @@ describe('who did it', () => {
     ['Tomatoes watered 1 can on 7', undefined],
   ])('%s', (line, who) => {
     expect((done(line)[0] as { who?: string }).who).toBe(who);
+  });
+});
+
+describe('a spray or a bait', () => {
+  const spray = (line: string) => {
+    const reading = read(line);
+    if (reading.kind !== 'spray') throw new Error(`${line}: ${JSON.stringify(reading)}`);
+    const { bags, ...said } = reading.spray;
+    const told = Object.entries(said).filter(([, value]) => value !== undefined && value !== '');
+    return { bags: bags.map(({ label }) => label).join(' '), ...Object.fromEntries(told) };
+  };
+  const whole = { extent: 'whole' };
+
+  it.each([
+    [
+      'sprayed 7 against aphids with soap, 20 ml in 1 l',
+      { bags: '7', agent: 'soap', against: 'sap-suckers', amount: '20 ml', water: '1 l', ...whole },
+    ],
+    [
+      'sprayed one leaf of 7 with neem oil yesterday evening',
+      { bags: '7', agent: 'oil', extent: 'test-leaf', at: '2026-07-15T18:00:00.000+01:00' },
+    ],
+    [
+      'Red Keel sprayed with sulphur, 2 g per litre',
+      { bags: '7', agent: 'sulphur', amount: '2 g', water: '1 litre', ...whole },
+    ],
+    ['slug pellets around 3 and 4', { bags: '3 4', agent: 'bait', against: 'chewers', ...whole }],
+    ['put down slug pellets on the slipway', { bags: '7 12', agent: 'bait', against: 'chewers', ...whole }],
+    ['sprayed the slipway with water', { bags: '7 12', agent: 'water', ...whole }],
+    ['misted 7', { bags: '7', agent: 'water', ...whole }],
+    ['sprayed 7 with Greenaway', { bags: '7', name: 'Greenaway', ...whole }],
+    ['sprayed 7 with soap, underneath too', { bags: '7', agent: 'soap', note: 'underneath too', ...whole }],
+    ['Bo sprayed 7 with soap', { bags: '7', agent: 'soap', who: 'Bo', ...whole }],
+  ])('%s', (line, said) => {
+    expect(spray(line)).toEqual(said);
+  });
+
+  it('of a feed is a feed on the leaves', () => {
+    expect(read('sprayed 7 with tomato feed, 10 ml in 1 l')).toMatchObject({
+      feed: { productId: 'tomato-liquid', isOnLeaves: true, amount: '10 ml', water: '1 l', rest: '' },
+    });
+  });
+
+  it.each(['no slug pellets on 7', 'spray 7 tomorrow', 'did not spray 7'])('%s: was not', (line) => {
+    expect(read(line).kind).toBe('other');
   });
 });

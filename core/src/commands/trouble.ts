@@ -35,6 +35,12 @@ const AGAINST = phrase('pellets?|bait|traps?|spray(?:ed)?|soap|netting');
 const COUNTED =
   /(?:(?:about|some|only|just|at least|over|nearly) )*(?<![\p{L}\d])\d+ (?:(?:of|the|its|lower|upper|top|bottom|ripe|green|red|young|old|new) )*(?:fruits?|tomato(?:es)?|peppers?|chill?ies|cucumbers?|aubergines?|eggplants?|leaf|leaves|shoots?|flowers?|truss(?:es)?|spots?|branch(?:es)?|slugs?|snails?|caterpillars?)(?!\p{L})/u;
 
+/** The cause that a text names, and the text without it. */
+export function causeIn(text: string): { readonly id: string; readonly rest: string } | undefined {
+  const found = KNOWN.find(({ pattern }) => pattern.test(text));
+  return found && { id: found.cause.id, rest: text.replace(found.pattern, ' ') };
+}
+
 /** Whether a text says that trouble was seen. */
 export const isTrouble = (text: string): boolean =>
   !AGAINST.test(text) && KNOWN.some(({ pattern }) => pattern.test(text));

@@ -101,7 +101,10 @@ export function readWhen(text: string, now: string, labels: readonly string[] = 
   }
   if (day === undefined && hour === undefined) return { at: now, rest, isSaid: false };
   // "at noon" in the morning is of the day before, "this evening" at five is now
-  const isBefore = day === undefined && part?.[1] === undefined && (hour ?? 0) > hourOf(now) + SOON_HOURS[part ? 'part' : 'clock'];
+  const isBefore =
+    day === undefined &&
+    part?.[1] === undefined &&
+    (hour ?? 0) > hourOf(now) + SOON_HOURS[part ? 'part' : 'clock'];
   const at = momentAt(day ?? (isBefore ? addDays(today, -1) : today), hour ?? hourOf(now), now);
   return { at: Date.parse(at) > Date.parse(now) ? now : at, rest, isSaid: true };
 }

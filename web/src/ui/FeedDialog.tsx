@@ -1,4 +1,5 @@
 import { Alert, Box, Typography } from '@mui/material';
+import type { SaidFeed } from '@rundel/core/commands';
 import { canBeSprayed, feedFor, usualInto, type FedInto } from '@rundel/core/feeding';
 import { checkDose, findProduct, isFeed, productsIn, scoopsOf } from '@rundel/core/products';
 import { isGivenInWater, type FeedUnit, type Product } from '@rundel/core/records';
@@ -45,14 +46,7 @@ export default function FeedDialog({
   /** the regime's step that it answers */
   readonly step?: { readonly regimeId: string; readonly stepId: string } | undefined;
   /** what was said of it in words already: the water and the amount as they were said, and when it was */
-  readonly said?: {
-    readonly water: string;
-    readonly amount: string;
-    /** of what the label asks for */
-    readonly doseShare?: number;
-    readonly rest: string;
-    readonly at: string | undefined;
-  };
+  readonly said?: Omit<SaidFeed, 'bags' | 'productId'>;
   onClose(): void;
   onDone?(): void;
 }) {
@@ -75,7 +69,7 @@ export default function FeedDialog({
     {
       values: {
         productId: productId ?? 'tomato-liquid',
-        way: '',
+        way: said?.isOnLeaves ? 'leaves' : '',
         ...(said?.water ? {} : { water: FEED_WATER_LITRES }),
         unit: '',
       },
@@ -141,7 +135,11 @@ export default function FeedDialog({
         at,
       ),
     );
-    await record(drafts, `feed at ${bags.length === 1 ? bag.container.label : `${bags.length} bags`}`);
+    const who = said?.who === undefined ? {} : { who: said.who };
+    await record(
+      drafts.map((draft) => ({ ...draft, ...who })),
+      `feed at ${bags.length === 1 ? bag.container.label : `${bags.length} bags`}`,
+    );
     return onDone();
   });
   const label = dose && `Its label: ${doseWords(dose, unitFormat.system)}`;

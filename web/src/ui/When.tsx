@@ -13,7 +13,9 @@ export interface When {
   readonly field: ReactNode;
   /** the day that stands in it */
   readonly day: string;
-  /** the moment, local time with its offset; undefined when what was given cannot be, and then the field says why */
+  /** the moment as it stands there, whether or not it can be; now, where it is none */
+  readonly moment: string;
+  /** to be asked when the form is stored: the moment, local time with its offset; undefined when what was given cannot be, and then the field says why */
   read(): string | undefined;
 }
 
@@ -32,14 +34,14 @@ export function useWhen(
   const [start] = useState(() => dayAndTimeOf(entry.at ?? clock.now()));
   const [{ day, time }, setGiven] = useState(start);
   const [problem, setProblem] = useState<string>();
+  const now = clock.now();
+  const isUntouched = day === start.day && time === start.time;
+  const earlier = isUntouched && entry.at !== undefined ? entry.at : clock.at(day, time);
   const read = () => {
-    const now = clock.now();
-    if (!isEarlier) return now;
-    const isUntouched = day === start.day && time === start.time;
-    const at = isUntouched && entry.at !== undefined ? entry.at : clock.at(day, time);
-    const found = momentProblem(at, entry, live, now);
+    if (!isEarlier) return clock.now();
+    const found = momentProblem(earlier, entry, live, clock.now());
     setProblem(found);
-    return found ? undefined : at;
+    return found ? undefined : earlier;
   };
   const field = (
     <Box>
@@ -64,7 +66,7 @@ export function useWhen(
               label="Day"
               value={day}
               onChange={(to) => setGiven({ day: to, time })}
-              latest={dayOf(clock.now())}
+              latest={dayOf(now)}
               problem={problem}
             />
             <TextField
@@ -79,7 +81,8 @@ export function useWhen(
       )}
     </Box>
   );
-  return { field, read, day: isEarlier ? day : dayOf(clock.now()) };
+  const moment = isEarlier && !Number.isNaN(Date.parse(earlier)) ? earlier : now;
+  return { field, read, moment, day: isEarlier ? day : dayOf(now) };
 }
 
 function dayAndTimeOf(moment: string) {

@@ -1,5 +1,5 @@
 import { Box, Dialog, InputBase, Typography } from '@mui/material';
-import { bagNames, readCommand, type Command, type SaidFeed } from '@rundel/core/commands';
+import { bagNames, readCommand, type Command, type CommandReading } from '@rundel/core/commands';
 import { cropOf } from '@rundel/core/plants';
 import { productsIn } from '@rundel/core/products';
 import { isGivenInWater, type Draft } from '@rundel/core/records';
@@ -11,11 +11,15 @@ import { pickingDoubt } from '../../ui/entries/picking-doubt.ts';
 import { useOnce } from '../../ui/once.ts';
 import { Remark } from '../../ui/Remark.tsx';
 import { useSaveToFile } from '../../pages/files/save-to-file.ts';
-import { FeedPreview, Preview } from './Preview.tsx';
+import { FeedPreview, Preview, SprayPreview } from './Preview.tsx';
 import { found, targetsOf, type Target } from './targets.ts';
 import { undoWords } from './undo-words.ts';
 
 const FeedDialog = lazy(() => import('../../ui/FeedDialog.tsx'));
+const SprayDialog = lazy(() => import('../../ui/care/SprayDialog.tsx'));
+
+/** What is put down by its form, which is opened with what was said. */
+type ToOpen = Extract<CommandReading, { readonly kind: 'feed' | 'spray' }>;
 
 const MOST_SHOWN = 8;
 
@@ -30,7 +34,7 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
   const [active, setActive] = useState(0);
   const [entered, setEntered] = useState<string>();
   const [asked, setAsked] = useState<string>();
-  const [feeding, setFeeding] = useState<SaidFeed>();
+  const [opened, setOpened] = useState<ToOpen>();
   const line = useDeferredValue(typed);
   const targets = useMemo(() => targetsOf(garden, bags, unitFormat), [bags, garden, unitFormat]);
   const named = useMemo(
@@ -69,12 +73,12 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
     now,
   });
   const commands = reading.kind === 'command' ? reading.commands : undefined;
-  const feed = reading.kind === 'feed' ? reading.feed : undefined;
+  const toOpen = reading.kind === 'feed' || reading.kind === 'spray' ? reading : undefined;
   const remark = reading.kind === 'other' ? reading.asNote : undefined;
   const drafts = (commands ?? (remark ? [remark] : [])).flatMap((command) => command.drafts);
   const problem = problemOf(drafts);
   /** what is typed is a deed, and stands before what is found */
-  const deeds = commands || feed ? 1 : 0;
+  const deeds = commands || toOpen ? 1 : 0;
   const results = found(targets, line, deeds > 0 ? 3 : MOST_SHOWN);
   // what nothing is made of stands behind what is found
   const count = results.length + deeds + (remark ? 1 : 0);
@@ -116,7 +120,7 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
   };
   const take = (index: number) => {
     if (index < deeds) {
-      if (feed) setFeeding(feed);
+      if (toOpen) setOpened(toOpen);
       else if (commands && !problem) put(commands);
       return;
     }
@@ -142,16 +146,20 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
     if (entered === typed) take(at);
     // oxlint-disable-next-line react/exhaustive-deps
   }, [entered, line, typed]);
-  const [first, ...others] = bagsMeant(feeding?.bags ?? [], bags);
-  if (feeding && first)
+  const [first, ...others] = opened ? bagsToOpen(opened, bags) : [];
+  if (opened && first)
     return (
       <Suspense>
-        <FeedDialog
-          bags={[first, ...others]}
-          said={feeding}
-          productId={feeding.productId}
-          onClose={onClose}
-        />
+        {opened.kind === 'feed' ? (
+          <FeedDialog
+            bags={[first, ...others]}
+            said={opened.feed}
+            productId={opened.feed.productId}
+            onClose={onClose}
+          />
+        ) : (
+          <SprayDialog bags={[first, ...others]} said={opened.spray} onClose={onClose} />
+        )}
       </Suspense>
     );
   return (
@@ -201,9 +209,13 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
         aria-label="What this could be"
         sx={{ overflowY: 'auto', maxHeight: 'min(60vh, 520px)' }}
       >
-        {feed && (
+        {toOpen && (
           <Row index={0} active={at} onTake={take}>
-            <FeedPreview feed={feed} meant={bagsMeant(feed.bags, bags)} />
+            {toOpen.kind === 'feed' ? (
+              <FeedPreview feed={toOpen.feed} meant={bagsToOpen(toOpen, bags)} />
+            ) : (
+              <SprayPreview spray={toOpen.spray} meant={bagsToOpen(toOpen, bags)} />
+            )}
           </Row>
         )}
         {commands && (
@@ -300,6 +312,9 @@ const namesOf = ({ plant, variety }: Bag['occupants'][number]) => {
   const crop = variety.cropId === 'aubergine' ? ['Aubergine', 'Eggplant'] : [cropOf(variety.cropId).name];
   return [...new Set([plant.name ?? '', variety.name, ...crop])].filter((name) => name !== '');
 };
+
+const bagsToOpen = (reading: ToOpen, bags: readonly Bag[]) =>
+  bagsMeant(reading.kind === 'feed' ? reading.feed.bags : reading.spray.bags, bags);
 
 const bagsMeant = (named: Command['bags'], bags: readonly Bag[]): readonly Bag[] =>
   named.flatMap(({ containerId }) => bags.filter(({ container }) => container.id === containerId));

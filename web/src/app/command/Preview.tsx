@@ -1,28 +1,28 @@
 import { Box } from '@mui/material';
-import type { Command, SaidFeed } from '@rundel/core/commands';
+import type { Command, SaidFeed, SaidSpray } from '@rundel/core/commands';
 import { findProduct } from '@rundel/core/products';
 import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { bagsWords } from '../../text/bag-text.ts';
 import { entryWords } from '../../text/entry-text.ts';
 import { whenWords } from '../../text/text.ts';
+import { AGENT_WORDS, causeName } from '../../text/trouble-text.ts';
 
 /** What its form would be opened with. */
 export function FeedPreview({ feed, meant }: { readonly feed: SaidFeed; readonly meant: readonly Bag[] }) {
-  const { garden, clock } = useGarden();
+  const { garden } = useGarden();
   const product = findProduct(feed.productId ?? '', garden.products);
   return (
     <Box>
-      <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-        Opens its form, to look at the dose
-        {feed.at === undefined ? '' : `, ${whenWords(feed.at, clock.now())}`}
-      </Box>
+      <OpensForm to="look at the dose" at={feed.at} />
       <Box sx={{ fontWeight: 'fontWeightMedium' }}>
         {bagsWords(meant)}: fed{' '}
         {[
           product?.name,
           feed.amount,
           feed.doseShare !== undefined && `${Math.round(100 * feed.doseShare)} % of its label’s dose`,
+          feed.isOnLeaves && 'on the leaves',
           feed.water && `in ${feed.water} of water`,
+          feed.who && `by ${feed.who}`,
         ]
           .filter(Boolean)
           .join(', ')}
@@ -30,6 +30,46 @@ export function FeedPreview({ feed, meant }: { readonly feed: SaidFeed; readonly
       {feed.rest !== '' && !product && (
         <Box sx={{ fontSize: '0.9rem' }}>No feed here is called “{feed.rest}”: its form asks for it.</Box>
       )}
+    </Box>
+  );
+}
+
+/** The same of a spray or a bait. */
+export function SprayPreview({
+  spray,
+  meant,
+}: {
+  readonly spray: SaidSpray;
+  readonly meant: readonly Bag[];
+}) {
+  const { agent, name, extent, against, amount, water, note, who } = spray;
+  return (
+    <Box>
+      <OpensForm to="hold it against the label" at={spray.at} />
+      <Box sx={{ fontWeight: 'fontWeightMedium' }}>
+        {bagsWords(meant)}: {agent === 'bait' ? 'put out' : 'sprayed'}{' '}
+        {[
+          name || AGENT_WORDS[agent ?? 'other'],
+          amount,
+          water && `in ${water}`,
+          extent === 'test-leaf' && 'on one leaf',
+          against !== undefined && `against ${causeName(against)}`,
+          note && `“${note}”`,
+          who && `by ${who}`,
+        ]
+          .filter(Boolean)
+          .join(', ')}
+      </Box>
+    </Box>
+  );
+}
+
+function OpensForm({ to, at }: { readonly to: string; readonly at: string | undefined }) {
+  const { clock } = useGarden();
+  return (
+    <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+      Opens its form, to {to}
+      {at === undefined ? '' : `, ${whenWords(at, clock.now())}`}
     </Box>
   );
 }

@@ -1,5 +1,6 @@
 import { Typography } from '@mui/material';
 import { dayOf } from '@rundel/core/calendar';
+import type { SaidSpray } from '@rundel/core/commands';
 import { sprayTime, type SprayTime } from '@rundel/core/care';
 import { knownWeather } from '@rundel/core/garden-state';
 import type { SprayAgent } from '@rundel/core/records';
@@ -19,6 +20,10 @@ import { useWhen } from '../When.tsx';
 /** What burns a leaf in the sun. */
 const BURNS: readonly SprayAgent[] = ['soap', 'oil', 'sulphur', 'other'];
 
+/** So long ago nothing can be waited for any more, ms. */
+const PAST_MS = 1_800_000;
+const WAS_IN_SUN = 'The sun was up then, and in the sun it burns leaves: look at them in two days.';
+
 /** When a moment suits, in words. */
 function timeWords(time: SprayTime): string {
   const sun = `The sun is up from about ${clockOf(time.sun.rises)} to ${clockOf(time.sun.sets)} here.`;
@@ -36,6 +41,19 @@ function timeWords(time: SprayTime): string {
   }
 }
 
+const saidValues = ({ agent, extent, against, name, note }: Omit<SaidSpray, 'bags'>) => ({
+  agent: agent ?? 'other',
+  extent,
+  ...(name === '' ? {} : { name }),
+  ...(note === '' ? {} : { note }),
+  ...(against === undefined ? {} : { against }),
+});
+
+const saidTexts = ({ water, amount }: Omit<SaidSpray, 'bags'>) => ({
+  ...(amount === '' ? {} : { product: amount }),
+  ...(water === '' ? {} : { litres: water }),
+});
+
 /**
  * A spray or a bait at one bag or several: its label's figures, how strong it comes out, and whether now is the time. Warned about
  * and never refused: what was done can always be told.
@@ -43,12 +61,15 @@ function timeWords(time: SprayTime): string {
 export default function SprayDialog({
   bags,
   caseId,
+  said,
   onClose,
   onDone = onClose,
 }: {
   readonly bags: readonly Bag[];
   /** a spray that is gone on with: the whole plant after its test leaf, or again */
   readonly caseId?: string | undefined;
+  /** what was said of it in words already */
+  readonly said?: Omit<SaidSpray, 'bags'> | undefined;
   onClose(): void;
   onDone?(): void;
 }) {
@@ -57,12 +78,16 @@ export default function SprayDialog({
   const [first] = bags;
   const earlier = live.findLast((e) => e.kind === 'sprayed' && e.caseId === caseId && caseId !== undefined);
   const last = earlier?.kind === 'sprayed' ? earlier : undefined;
-  const when = useWhen({ kind: 'sprayed', containerId: bags.length === 1 ? first?.container.id : undefined });
-  const plant = usePlantOf(plantsOf(bags), 'all of them', last?.plantId);
+  const when = useWhen({
+    kind: 'sprayed',
+    containerId: bags.length === 1 ? first?.container.id : undefined,
+    ...(said?.at === undefined ? {} : { at: said.at }),
+  });
+  const plant = usePlantOf(plantsOf(bags), 'all of them', last?.plantId ?? said?.plantId);
   const start = last ? sprayedForm.start({ ...last, extent: 'whole', note: undefined }) : undefined;
   const form = useFields(sprayedForm.fields({ garden, unitFormat }), {
-    values: { agent: 'soap', extent: 'test-leaf', ...start?.values },
-    ...(start?.texts ? { texts: start.texts } : {}),
+    values: { agent: 'soap', extent: 'test-leaf', ...start?.values, ...(said && saidValues(said)) },
+    texts: { ...start?.texts, ...(said && saidTexts(said)) },
     isAsked: (name, texts) =>
       !(name === 'extent' && (texts.agent === 'bait' || texts.agent === 'water')) &&
       !(name === 'litres' && texts.agent === 'bait'),
@@ -70,7 +95,8 @@ export default function SprayDialog({
   });
   const { agent, extent, product, litres, harvestDays } = form.values;
   const burns = agent !== undefined && BURNS.includes(agent);
-  const at = when.read() ?? clock.now();
+  const at = when.moment;
+  const isPast = Date.parse(clock.now()) - Date.parse(at) > PAST_MS;
   const time =
     first &&
     sprayTime(
@@ -103,6 +129,7 @@ export default function SprayDialog({
             containerId: container.id,
             ...plant.facts,
             caseId: caseId ?? newId('case'),
+            ...(said?.who === undefined ? {} : { who: said.who }),
           },
           facts,
         ),
@@ -114,7 +141,8 @@ export default function SprayDialog({
   return (
     <FormDialog
       title={`Spray or bait: ${bagsWords(bags)}`}
-      keepAs={`sprayed ${caseId ?? ''} ${bags.map(({ container }) => container.id).join(' ')}`}
+      // what was said goes before what was half typed here at another time
+      keepAs={`sprayed ${said ? JSON.stringify(said) : (caseId ?? '')} ${bags.map(({ container }) => container.id).join(' ')}`}
       onClose={onClose}
       onSubmit={submit}
       submitLabel="Put in the diary"
@@ -123,8 +151,8 @@ export default function SprayDialog({
       <FormFields form={form} names={['agent', 'extent']} />
       {time && burns && (
         <Remark role={time.kind === 'good' ? 'note' : 'alert'}>
-          {timeWords(time)}
-          {hasFlowers && ' Open flowers: only once bees are home, in the evening.'}
+          {isPast && time.kind !== 'good' ? WAS_IN_SUN : timeWords(time)}
+          {hasFlowers && !isPast && ' Open flowers: only once bees are home, in the evening.'}
         </Remark>
       )}
       {burns && extent === 'whole' && !wasTried && (
