@@ -48,7 +48,7 @@ export const preloadPages: Plugin = {
       `
 globalThis.rundelStore = new Worker(new URL(${JSON.stringify(store)}, document.currentScript.src), {
   type: 'module',
-  name: 'store ' + (document.documentElement.dataset.garden || 'own'),
+  name: ['store', document.documentElement.dataset.garden || 'own', Date.now()].join(' '),
 });
 globalThis.rundelStore.onerror = () => (globalThis.rundelStore.hasFailed = true);
 for (const at of ${JSON.stringify(pages)}[(${String(pageOf)})(location.hash.slice(1) || location.pathname)] ?? [])

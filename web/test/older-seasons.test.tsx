@@ -3,7 +3,7 @@ import { liveEntries, type Draft, type Garden } from '@rundel/core/records';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
-import type { StoredGarden } from '../src/db/index.ts';
+import type { FoldedGarden } from '../src/db/index.ts';
 import { forgetWorkers } from '../src/store/bag-states-query.ts';
 import { useGardenState } from '../src/store/garden-context.tsx';
 import { GardenStore } from '../src/db/index.ts';
@@ -52,10 +52,10 @@ afterEach(() => {
 
 /** The grower's own garden, first read without its older part. */
 async function openedByHalves() {
-  const read = vi.spyOn(GardenStore.prototype, 'load').mockImplementation((from): Promise<StoredGarden> => {
+  const read = vi.spyOn(GardenStore.prototype, 'load').mockImplementation((from): Promise<FoldedGarden> => {
     const isWhole = from === undefined;
-    const stored = { garden: isWhole ? garden : recent, setAside: [], writes: 0, stamp: 'rundel 0', isWhole };
-    return Promise.resolve(stored);
+    const rows = { garden: isWhole ? garden : recent, texts: [], setAside: [] };
+    return Promise.resolve({ ...rows, writes: 0, stamp: 'rundel 0', isWhole });
   });
   const client = new QueryClient();
   const { result } = renderHook(() => useGardenState('own'), {
@@ -106,7 +106,7 @@ it('a rest that cannot be read leads to reading the whole', async () => {
   await act(() => open().readRest());
   await waitFor(() => expect(open().isWhole).toBe(true));
   expect(open().garden.entries).toHaveLength(garden.entries.length);
-  expect(read).toHaveBeenLastCalledWith(undefined);
+  expect(read).toHaveBeenLastCalledWith(undefined, undefined);
 });
 
 it('a long diary that is handed over in parts is the same as in one, also when it is begun anew half way', async () => {

@@ -8,6 +8,7 @@ import { GardenDb } from './garden-db.ts';
 import {
   CHECKED,
   countRows,
+  readFolded,
   readGarden,
   readOlderEntries,
   rowsOf,
@@ -106,6 +107,24 @@ describe('rows that this app has checked', () => {
     await db.device.put({ key: WRITES, value: 1 });
     expect((await trusting(db))?.setAside.map(({ id }) => id)).toEqual([bad.id]);
     expect((await db.device.get(CHECKED))?.value).toMatchObject({ writes: 0 });
+  });
+
+  it('are handed on in pages as they lie there, and unfolded while they are not checked', async () => {
+    const db = freshDb();
+    await writeGarden(db, demo);
+    const loose = aCheck(1, '2026-07-01');
+    await db.entries.add(loose);
+    const first = await readFolded(db, finishedNow, undefined, true);
+    expect(first?.texts).toEqual([]);
+    expect(inOrder(first?.garden.entries ?? [])).toEqual(inOrder([...demo.entries, loose]));
+    const then = await readFolded(db, finishedNow, undefined, true);
+    expect(then?.garden.entries).toEqual([loose]);
+    const unfolded = (then?.texts ?? []).flatMap((text) => JSON.parse(text) as Entry[]);
+    expect(inOrder(unfolded)).toEqual(inOrder(demo.entries));
+    // a page that is no JSON is found by who does not trust
+    await db.pages.put({ month: '1999-08', count: 1, text: '[{"kind":"che' });
+    const checked = await readFolded(db, finishedNow, undefined, false);
+    expect(checked?.setAside.map(({ id }) => id)).toEqual(['1999-08']);
   });
 
   it('may be read from a month on: the rest is what stands in older pages, and what stands on is there at once', async () => {

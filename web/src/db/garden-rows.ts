@@ -43,6 +43,12 @@ export interface Checked {
 /** An app that was not built is changed while it runs. */
 const CAN_TRUST = BUILD !== 'unbuilt';
 
+/** A garden whose diary is as it lies there: what stands in pages is still folded. */
+export interface FoldedGarden extends StoredGarden {
+  /** of each page, beside the entries that stand in rows of their own */
+  readonly texts: readonly string[];
+}
+
 /**
  * Everything in a database, or undefined before the first settings are written. Rows that do not read are set aside; they are not
  * checked again where this very app has checked them and nobody but Rundel has written since.
@@ -55,28 +61,48 @@ export async function readGarden(
   from?: string,
   canTrust = CAN_TRUST,
 ): Promise<StoredGarden | undefined> {
-  // all tables are asked for at once: one after another each waits for the one before
-  const found = await db.transaction(
-    'r',
-    [...ALL_ROWS, 'pages', 'settings', 'unread', 'device'],
-    async () => {
-      const [row, unread, [written, noted], recent, olderPages, ...rows] = await Promise.all([
-        db.settings.get('settings'),
-        db.unread.toArray(),
-        db.device.bulkGet([WRITES, CHECKED]),
-        from === undefined ? db.pages.toArray() : db.pages.where('month').aboveOrEqual(from).toArray(),
-        from === undefined ? 0 : db.pages.where('month').below(from).count(),
-        ...ALL_ROWS.map((table): PromiseLike<unknown[]> => db.table(table).toArray()),
-      ]);
-      const writes = typeof written?.value === 'number' ? written.value : 0;
-      const checked = noted?.value as Checked | undefined;
-      const isChecked = canTrust && checked?.build === BUILD && checked.writes === writes;
-      const isWhole = isChecked ? olderPages === 0 : true;
-      const older =
-        from === undefined || isChecked ? [] : await db.pages.where('month').below(from).toArray();
-      return { row, unread, writes, isChecked, isWhole, pages: [...older, ...recent], rows };
-    },
-  );
+  return readStored(db, draw, await findRows(db, from, canTrust), canTrust);
+}
+
+/** The same, its pages as they are where they need not be checked: another thread can unfold them. */
+export async function readFolded(
+  db: GardenDb,
+  draw: Draw,
+  from?: string,
+  canTrust = CAN_TRUST,
+): Promise<FoldedGarden | undefined> {
+  const found = await findRows(db, from, canTrust);
+  const texts = found.isChecked ? found.pages.map(({ text }) => text) : [];
+  const stored = await readStored(db, draw, found.isChecked ? { ...found, pages: [] } : found, canTrust);
+  return stored && { ...stored, texts };
+}
+
+/** All tables are asked for at once: one after another each waits for the one before. */
+async function findRows(db: GardenDb, from: string | undefined, canTrust: boolean) {
+  return db.transaction('r', [...ALL_ROWS, 'pages', 'settings', 'unread', 'device'], async () => {
+    const [row, unread, [written, noted], recent, olderPages, ...rows] = await Promise.all([
+      db.settings.get('settings'),
+      db.unread.toArray(),
+      db.device.bulkGet([WRITES, CHECKED]),
+      from === undefined ? db.pages.toArray() : db.pages.where('month').aboveOrEqual(from).toArray(),
+      from === undefined ? 0 : db.pages.where('month').below(from).count(),
+      ...ALL_ROWS.map((table): PromiseLike<unknown[]> => db.table(table).toArray()),
+    ]);
+    const writes = typeof written?.value === 'number' ? written.value : 0;
+    const checked = noted?.value as Checked | undefined;
+    const isChecked = canTrust && checked?.build === BUILD && checked.writes === writes;
+    const isWhole = isChecked ? olderPages === 0 : true;
+    const older = from === undefined || isChecked ? [] : await db.pages.where('month').below(from).toArray();
+    return { row, unread, writes, isChecked, isWhole, pages: [...older, ...recent], rows };
+  });
+}
+
+async function readStored(
+  db: GardenDb,
+  draw: Draw,
+  found: Awaited<ReturnType<typeof findRows>>,
+  canTrust: boolean,
+): Promise<StoredGarden | undefined> {
   const { row, unread, writes, isChecked, isWhole } = found;
   if (!row) return undefined;
   const tables = Object.fromEntries(ALL_ROWS.map((table, i) => [table, found.rows[i]]));

@@ -21,7 +21,7 @@ import {
   CHECKED,
   countRows,
   MOVED,
-  readGarden,
+  readFolded,
   readOlderEntries,
   rowsOf,
   stampOf,
@@ -29,7 +29,7 @@ import {
   WRITES,
   type Beside,
   type Checked,
-  type StoredGarden,
+  type FoldedGarden,
 } from './garden-rows.ts';
 import { paced } from './pause.ts';
 import { walkSchema, type Walk } from './walk-note.ts';
@@ -95,15 +95,17 @@ export class GardenStore {
   }
 
   /**
-   * The garden, or undefined before the first settings are written. Rows that do not read are set aside.
+   * The garden, or undefined before the first settings are written. Rows that do not read are set aside; pages of its diary that
+   * need not be checked are still folded.
    *
    * @param from a month, `2026-01`: the part of the diary that only older seasons ask for may be left out, to be read later
+   * @param canTrust whether what this app has checked once need not be checked again
    */
-  async load(from?: string): Promise<StoredGarden | undefined> {
+  async load(from?: string, canTrust?: boolean): Promise<FoldedGarden | undefined> {
     // another tab may have opened the garden anew
     const name = await this.guarded(() => databaseOf(this.name));
     if (this.db && (await this.opened()).name !== name) this.close();
-    const stored = await this.guarded((db) => readGarden(db, paced, from));
+    const stored = await this.guarded((db) => readFolded(db, paced, from, canTrust));
     // where no garden is there is nothing that another tab could have written to it
     this.seen = stored?.writes;
     return stored;

@@ -11,5 +11,13 @@ export { DATABASE_NAMES, recentFrom, type GardenId } from './garden-names.ts';
 export { BUILD } from './build.ts';
 export { LOOSE, tidyDiary } from './diary-pages.ts';
 export { GardenDb, type DeviceNote } from './garden-db.ts';
-export { countRows, readGarden, rowsOf, writeGarden, type Draw, type StoredGarden } from './garden-rows.ts';
+export {
+  countRows,
+  readGarden,
+  rowsOf,
+  writeGarden,
+  type Draw,
+  type FoldedGarden,
+  type StoredGarden,
+} from './garden-rows.ts';
 export { StorageError, storageError, told } from './storage-error.ts';

@@ -55,6 +55,17 @@ describe('a garden whose database is in a worker', () => {
     expect(store.stamp).toBe(loaded?.stamp);
   });
 
+  it('whose page turns out damaged is read once more with each row checked', async () => {
+    const there = await other.load();
+    const read = vi.spyOn(GardenStore.prototype, 'load');
+    read.mockImplementationOnce(() => Promise.resolve(there && { ...there, texts: ['[{"kind":"che'] }));
+    expect((await store.load('2026-07'))?.garden.entries).toHaveLength(garden.entries.length);
+    expect(read.mock.calls).toEqual([
+      ['2026-07', undefined],
+      [undefined, false],
+    ]);
+  });
+
   it('names the rows that it stands in anew after each write', async () => {
     await store.load();
     const before = store.stamp;
@@ -118,7 +129,7 @@ describe('a garden whose database is in a worker', () => {
 describe('a garden that is read ahead', () => {
   it('is not read a second time when the page asks for it', async () => {
     const read = vi.spyOn(GardenStore.prototype, 'load');
-    api.readAhead('demo');
+    api.readAhead('demo', Date.now());
     expect((await store.load())?.garden.entries).toHaveLength(garden.entries.length);
     expect(read).toHaveBeenCalledTimes(1);
     await store.load();
@@ -127,7 +138,7 @@ describe('a garden that is read ahead', () => {
 
   it('is read anew where another tab has written meanwhile', async () => {
     const read = vi.spyOn(GardenStore.prototype, 'load');
-    api.readAhead('demo');
+    api.readAhead('demo', Date.now());
     await read.mock.results[0]?.value;
     await other.append([NOTE]);
     expect((await store.load())?.garden.entries.map(({ id }) => id)).toContain(NOTE.id);
@@ -135,14 +146,14 @@ describe('a garden that is read ahead', () => {
 
   it('is read anew where it was put into another database meanwhile', async () => {
     const read = vi.spyOn(GardenStore.prototype, 'load');
-    api.readAhead('demo');
+    api.readAhead('demo', Date.now());
     await read.mock.results[0]?.value;
     await other.replace({ ...garden, entries: [NOTE] });
     expect((await store.load())?.garden.entries).toEqual([NOTE]);
   });
 
   it('that is not the one that was expected is read as it is asked for', async () => {
-    api.readAhead('own');
+    api.readAhead('own', Date.now());
     expect((await store.load())?.garden.entries).toHaveLength(garden.entries.length);
   });
 });

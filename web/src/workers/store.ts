@@ -11,7 +11,7 @@ import {
 } from '../db/index.ts';
 import { apiOf, asked } from './asked.ts';
 import { entriesOf, textsOf } from './entry-texts.ts';
-import type { PlainWork, StoreAnswer, StoreApi } from './store.worker.ts';
+import type { GardenAndTexts, PlainWork, StoreAnswer, StoreApi } from './store.worker.ts';
 
 /** `early.js` starts it before anything of the app is there, and notes it where that failed. */
 const early = (globalThis as { readonly rundelStore?: Worker & { readonly hasFailed?: boolean } })
@@ -43,6 +43,12 @@ const WRITTEN_AFTER = 1200;
 
 /** What stands beside a garden can be had before it is written. */
 const BESIDE: ReadonlySet<PlainWork> = new Set(['readNote', 'readWalk', 'writeNote']);
+
+async function unfolded(found: GardenAndTexts | undefined): Promise<StoredGarden | undefined> {
+  if (!found) return undefined;
+  const { stored, texts } = found;
+  return { ...stored, garden: { ...stored.garden, entries: await entriesOf(texts) } };
+}
 
 type Given<K extends PlainWork> = Parameters<GardenStore[K]>;
 type Gives<K extends PlainWork> = ReturnType<GardenStore[K]>;
@@ -82,9 +88,8 @@ export class StoreInWorker {
    */
   async load(from?: string): Promise<StoredGarden | undefined> {
     const found = await this.asked((api) => api.load(this.name, from));
-    if (!found) return undefined;
-    const { stored, texts } = found;
-    return { ...stored, garden: { ...stored.garden, entries: await entriesOf(texts) } };
+    // what of it is damaged is set aside, and the rest of it shown
+    return unfolded(found).catch(async () => unfolded(await this.asked((api) => api.loadChecked(this.name))));
   }
 
   /** What a reading from a month on has left out. */

@@ -110,11 +110,19 @@ export function createStoreApi(files: () => Promise<PrivateFiles | undefined> = 
     }
   }
 
-  async function read(store: GardenStore, from: string | undefined): Promise<GardenAndTexts | undefined> {
-    const stored = await store.load(from);
-    if (!stored) return undefined;
-    const texts = await textsOf(stored.garden.entries);
-    return { stored: { ...stored, garden: { ...stored.garden, entries: [] } }, texts };
+  async function read(
+    store: GardenStore,
+    from: string | undefined,
+    canTrust?: boolean,
+  ): Promise<GardenAndTexts | undefined> {
+    const found = await store.load(from, canTrust);
+    if (!found) return undefined;
+    const { texts, ...stored } = found;
+    const { garden } = stored;
+    return {
+      stored: { ...stored, garden: { ...garden, entries: [] } },
+      texts: [...texts, ...(await textsOf(garden.entries))],
+    };
   }
   let ahead:
     | {
@@ -154,10 +162,14 @@ export function createStoreApi(files: () => Promise<PrivateFiles | undefined> = 
         async (store) => (await (await copyOf(garden))?.isDue(await store.databaseName())) ?? false,
       );
     },
-    /** Begins to read what the page will ask for first, while the page itself is still being read. */
-    readAhead(gardenId: GardenId): void {
+    /**
+     * Begins to read what the page will ask for first, while the page itself is still being read.
+     *
+     * @param now by the page's clock, ms
+     */
+    readAhead(gardenId: GardenId, now: number): void {
       const garden = DATABASE_NAMES[gardenId];
-      const from = recentFrom(gardenId, dayOf(momentOf(Date.now(), -new Date().getTimezoneOffset())));
+      const from = recentFrom(gardenId, dayOf(momentOf(now, -new Date(now).getTimezoneOffset())));
       ahead = { garden, from, read: answer(garden, (store) => read(store, from)) };
     },
     async load(garden: string, from: string | undefined): Promise<StoreAnswer<GardenAndTexts | undefined>> {
@@ -167,6 +179,10 @@ export function createStoreApi(files: () => Promise<PrivateFiles | undefined> = 
       return answer(garden, async (store) =>
         found && 'value' in found && (await store.isAsRead()) ? found.value : read(store, from),
       );
+    },
+    /** All of it, with each row and page read once more: what was taken as it lay there may have been damaged. */
+    loadChecked(garden: string): Promise<StoreAnswer<GardenAndTexts | undefined>> {
+      return answer(garden, (store) => read(store, undefined, false));
     },
     loadOlder(garden: string, until: string): Promise<StoreAnswer<readonly string[]>> {
       return answer(garden, async (store) => textsOf(await store.loadOlder(until)));
@@ -212,7 +228,7 @@ export function createStoreApi(files: () => Promise<PrivateFiles | undefined> = 
 export type StoreApi = ReturnType<typeof createStoreApi>;
 
 const api = createStoreApi();
-// `early.js` names the garden that the page will ask for
-const [, early] = ((globalThis as { readonly name?: string }).name ?? '').split(' ');
-if (early === 'own' || early === 'demo') api.readAhead(early);
+// `early.js` names the garden that the page will ask for, and when it was opened by its own clock
+const [, early, now] = ((globalThis as { readonly name?: string }).name ?? '').split(' ');
+if (early === 'own' || early === 'demo') api.readAhead(early, Number(now));
 expose(api);

@@ -1,6 +1,6 @@
 import { Box, ButtonBase, Typography } from '@mui/material';
 import { IconSquare, IconSquareCheckFilled } from '@tabler/icons-react';
-import { memo, type MouseEvent } from 'react';
+import { memo, useDeferredValue, type MouseEvent } from 'react';
 import { Link } from 'react-router';
 import { useLongPress } from '../../ui/long-press.ts';
 import type { Ticked } from '../../ui/ticking.ts';
@@ -17,6 +17,9 @@ export interface WalkStop {
   readonly feeds: readonly FeedOffer[];
 }
 
+/** More than a screen holds: who has many bags has the stop itself and these at once, and the rest a moment later. */
+const FIRST_DRAWN = 24;
+
 /** The walk as a list, place by place. */
 export function StopList({
   stops,
@@ -27,7 +30,9 @@ export function StopList({
   readonly currentId: string | undefined;
   readonly ticking: Ticked;
 }) {
-  const places = [...new Set(stops.map((s) => s.bag.place?.name ?? 'No place'))];
+  const isAllDrawn = useDeferredValue(true, stops.length <= FIRST_DRAWN);
+  const drawn = isAllDrawn ? stops : stops.slice(0, FIRST_DRAWN);
+  const places = [...new Set(drawn.map((s) => s.bag.place?.name ?? 'No place'))];
   return (
     <nav aria-label="Stops of this round">
       {places.map((place) => (
@@ -42,7 +47,7 @@ export function StopList({
           >
             {place}
           </Typography>
-          {stops
+          {drawn
             .filter((s) => (s.bag.place?.name ?? 'No place') === place)
             .map((stop) => (
               <StopRow
