@@ -159,6 +159,24 @@ describe('a feed of any product', () => {
     expect(kindsOf(await made()).sort()).toEqual(['fed', 'watering']);
   });
 
+  it('that was not given is taken away with its water, or without it', async () => {
+    const { form, made } = await feeding();
+    await press('Put in the diary', form);
+    await gone();
+    const removed = async () => (await made()).filter((e) => e.kind === 'removed').length;
+    fireEvent.click((await screen.findAllByRole('button', { name: /^Remove: Fed/ }))[0] as HTMLElement);
+    fireEvent.click(await screen.findByRole('menuitem', { name: /^Remove it with .* in one go: Watered/ }));
+    await waitFor(async () => expect(await removed()).toBe(2));
+    await press('Undo');
+    await waitFor(async () => expect(await removed()).toBe(4));
+    fireEvent.click((await screen.findAllByRole('button', { name: /^Remove: Watered/ }))[0] as HTMLElement);
+    fireEvent.click(await screen.findByRole('menuitem', { name: /^Remove this alone: Watered/ }));
+    await waitFor(async () => expect(await removed()).toBe(5));
+    // the other of the two now stands alone
+    fireEvent.click((await screen.findAllByRole('button', { name: /^Remove: Fed/ }))[0] as HTMLElement);
+    await waitFor(async () => expect(await removed()).toBe(6));
+  });
+
   it('goes over the leaves in as much as wets them, which is no watering, and may have been yesterday', async () => {
     const { form, made } = await feeding();
     await choose('With what', /^Tomato liquid/);

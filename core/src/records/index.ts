@@ -22,6 +22,7 @@ export {
 } from './diary/live.ts';
 export { feedFactsSchema, type FeedAmount, type FeedFacts, type LabelDose } from './feed.ts';
 export { sharedAmong, splitByFruits } from './diary/sharing.ts';
+export { givenTogether } from './diary/together.ts';
 export { isOfItsSeason } from './diary/its-season.ts';
 export type { Garden } from './garden.ts';
 export { ID_PREFIXES, type IdOf } from './id-prefixes.ts';

@@ -1,7 +1,7 @@
-import { Box, Button, IconButton, Typography } from '@mui/material';
+import { Box, Button, IconButton, Menu, MenuItem, Typography } from '@mui/material';
 import { IconPencil, IconTrash } from '@tabler/icons-react';
 import { dayOf } from '@rundel/core/calendar';
-import { correctionsThatGaveWay, entriesAt, type Entry } from '@rundel/core/records';
+import { correctionsThatGaveWay, entriesAt, givenTogether, type Entry } from '@rundel/core/records';
 import { Suspense, useMemo, useState } from 'react';
 import { midSentence, shortDay, timeOf } from '../../text/text.ts';
 import { Photo } from '../../ui/photos/Photo.tsx';
@@ -19,6 +19,7 @@ export function Diary({ containerId }: { readonly containerId: string }) {
   const unitFormat = useUnitFormat();
   const [isWhole, setWhole] = useState(false);
   const [correcting, setCorrecting] = useState<Entry>();
+  const [removing, setRemoving] = useState<Removing>();
   const here = [...entriesAt(live, containerId)].reverse();
   const gaveWay = useMemo(() => correctionsThatGaveWay(garden.entries, live), [garden.entries, live]);
   const removed = removedFrom(garden.entries, live, containerId);
@@ -107,7 +108,11 @@ export function Diary({ containerId }: { readonly containerId: string }) {
             </IconButton>
             <IconButton
               aria-label={`Remove: ${entryWords(entry, unitFormat, garden)}`}
-              onClick={() => told(remove([entry.id], `${entry.kind} removed`))}
+              onClick={({ currentTarget }) => {
+                const beside = givenTogether(live, entry);
+                if (beside.length === 0) told(remove([entry.id], `${entry.kind} removed`));
+                else setRemoving({ entry, beside, anchor: currentTarget });
+              }}
               sx={{ width: 44, height: 44 }}
             >
               <IconTrash size={20} aria-hidden />
@@ -122,9 +127,45 @@ export function Diary({ containerId }: { readonly containerId: string }) {
       )}
       {removed.length > 0 && <Removed entries={removed} />}
       <Suspense>
+        {removing && <RemoveTogether {...removing} onClose={() => setRemoving(undefined)} />}
         {correcting && <CorrectDialog entry={correcting} onClose={() => setCorrecting(undefined)} />}
       </Suspense>
     </Box>
+  );
+}
+
+interface Removing {
+  readonly entry: Entry;
+  readonly beside: readonly Entry[];
+  readonly anchor: HTMLElement;
+}
+
+/** A feed that was a watering too: whether both were wrong, or one of them. */
+function RemoveTogether({ entry, beside, anchor, onClose }: Removing & { onClose(): void }) {
+  const { garden, remove } = useGarden();
+  const unitFormat = useUnitFormat();
+  const words = (all: readonly Entry[]) => all.map((e) => entryWords(e, unitFormat, garden)).join(', ');
+  const take = (all: readonly Entry[], label: string) => {
+    onClose();
+    told(
+      remove(
+        all.map(({ id }) => id),
+        label,
+      ),
+    );
+  };
+  return (
+    <Menu open anchorEl={anchor} onClose={onClose}>
+      <MenuItem
+        sx={{ whiteSpace: 'normal' }}
+        onClick={() => take([entry, ...beside], 'a feed and its water removed')}
+      >
+        Remove it with what was put down in one go: {words(beside)}
+      </MenuItem>
+      <MenuItem sx={{ whiteSpace: 'normal' }} onClick={() => take([entry], `${entry.kind} removed`)}>
+        Remove this alone: {words([entry])}
+      </MenuItem>
+    </Menu>
   );
 }
 

@@ -167,7 +167,7 @@ function labelDoseField(system: UnitSystem): Field<TypedDose> {
   });
   return {
     ...field,
-    help: 'As it stands there: "15 g in 5 L", "1 tbsp per gal", "1:200".',
+    help: 'As it stands there: "15\u00a0g in 5\u00a0L", "1\u00a0tbsp per gal", "1:200".',
     read(text, context) {
       const inWater = doseInWater(text, system);
       const read = field.read(inWater?.dose ?? text, context);
