@@ -1,6 +1,8 @@
+import { withoutAmounts } from './amounts.ts';
 import { strangeIn } from './leftover.ts';
 import type { Command, CommandContext } from './command.ts';
 import { readWhen } from './when.ts';
+import { COUNTED } from './words.ts';
 import { readBags } from './which-bags.ts';
 
 /** A word; what is shorter may still become one. */
@@ -13,14 +15,18 @@ const SENTENCE = 4;
  *
  * @returns undefined where it is no more than a few words that may be looked for
  */
-export function asNote(text: string, { bags, now }: CommandContext): Command | undefined {
+export function asNote(text: string, { bags, now, measures, system }: CommandContext): Command | undefined {
   const small = text.toLowerCase();
   const labels = bags.all.map(({ label }) => label);
   const when = readWhen(small, now, labels);
-  const named = readBags(when.rest, bags, small);
+  const bare = withoutAmounts(when.rest.replace(COUNTED, ' '), measures, system);
+  const named = readBags(bare, bags, small);
   const words = strangeIn(named.rest).filter((word) => WORD.test(word));
-  const isSentence = named.bags.length > 0 || text.split(/\s+/).length >= SENTENCE;
-  if (words.length === 0 || !isSentence || text.length > 2000) return undefined;
+  const isLong = text.split(/\s+/).length >= SENTENCE;
+  // "pH of 7 is 6.2"
+  const isFigure = isLong && named.bags.length > 0 && (bare !== when.rest || /\d/.test(named.rest));
+  if (!(isFigure || (words.length > 0 && (isLong || named.bags.length > 0))) || text.length > 2000)
+    return undefined;
   const base = { kind: 'note', at: when.at, text } as const;
   const drafts =
     named.bags.length > 0 ? named.bags.map(({ containerId }) => ({ ...base, containerId })) : [base];

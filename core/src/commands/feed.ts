@@ -62,6 +62,10 @@ export function readFeed(said: string, context: CommandContext): CommandReading 
   };
 }
 
+/** Whether a text has the whole name of something that there is to feed with. */
+export const namesFeed = (text: string, { feeds }: CommandContext): boolean =>
+  namedWholly(text, feeds) !== undefined;
+
 /** The feed whose whole name a text has, and the text without it; "bonemeal" is "Bone meal". */
 function namedWholly(
   text: string,

@@ -22,7 +22,11 @@ const GAVE_AWAY = /(?<!\p{L})gave (.+?) away(?!\p{L})/u;
 const ALL_OF_THEM =
   /\b(?:all|both)(?: of)?(?: the)?(?: plants)?(?= in\b| of\b| at\b)|\b(?:all|both)? ?(?:the )?plants\b/;
 
-const inOrder = (text: string) => text.replace(GAVE_AWAY, 'gave away $1');
+/** Of what was picked, and no plant. */
+const FRUIT_AWAY =
+  /(?<!\p{L})gave (?:(?:about|the) )*(?:half|some|most|the rest|a few|a bag|a bowl|\d[\d.,/]* ?(?:g|kg|lb|lbs|oz|fruits?|tomato(?:es)?)|(?:\p{L}+ )?pounds?)(?: of (?:it|them))? away(?!\p{L})/u;
+export const isFruitGiven = (text: string): boolean => FRUIT_AWAY.test(text);
+const inOrder = (text: string) => text.replace(FRUIT_AWAY, ' ').replace(GAVE_AWAY, 'gave away $1');
 
 /** Whether a text says that a plant stands no longer. */
 export const isGone = (text: string): boolean => GONE.some(([, pattern]) => pattern.test(inOrder(text)));

@@ -13,7 +13,7 @@ const TALL = phrase(
 );
 /** "2 now 50 cm": nothing else of a plant is told as so many centimetres. */
 const NOW = new RegExp(
-  String.raw`(?<!\p{L})(?:(?:is|are)(?: now| already| at| about)*|now(?: is| at| about)*) ?:?(?=${LENGTHS}[.!]?$)`,
+  String.raw`(?<!\p{L})(?:(?:is|are)(?: now| already| at| about)*|now(?: is| at| about)*|(?<=^[\p{L}\d]{1,8}) ?[:=]) ?:?(?=${LENGTHS}[.!]?$)`,
   'u',
 );
 /** What else at a bag is so long or so wide. */

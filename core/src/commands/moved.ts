@@ -4,6 +4,8 @@ import { unfinished, type CommandContext, type CommandReading } from './command.
 const MOVED = phrase('moved|carried|brought|shifted');
 const WHERE_TO = /(?<!\p{L})(?:back |out |in |over )*(?:to|into|onto|under) (?:the |my )?(?!bag|pot)/u;
 
+const FROM_TO = /(?<!\p{L})from (?:bag |pot )?[\p{L}\d]+ (?:in)?to /u;
+
 /** A place that is called "Outside the door" wants no word before it. */
 const NOT_FROM = /(?<!\bfrom )(?<!\bfrom the )(?<![\p{L}\d])(?:back )?/u;
 
@@ -25,6 +27,10 @@ export function readMoved(said: string, text: string, context: CommandContext): 
       .find(({ at }) => at !== null);
   const to = behind(WHERE_TO) ?? behind(NOT_FROM);
   if (!to?.at && !WHERE_TO.test(said)) return { kind: 'other' };
+  if (!to?.at && FROM_TO.test(said))
+    return unfinished(
+      'A plant goes from one bag to another at the plant: on its bag’s page, “Move it to another bag”. A bag goes to a place.',
+    );
   if (!to?.at)
     return unfinished(
       places.length < 2

@@ -1,9 +1,9 @@
 import type { Draft } from '../records/index.ts';
 import { readAmounts, readTime, TWO } from './amounts.ts';
 import { unfinished, type CommandContext, type CommandReading } from './command.ts';
-import { readFeed } from './feed.ts';
+import { namesFeed, readFeed } from './feed.ts';
 import { readFinding, saidOfTop } from './finding.ts';
-import { isGone, readGone } from './gone.ts';
+import { isFruitGiven, isGone, readGone } from './gone.ts';
 import { isNamedIn, leftover, noBag, strangeIn, without } from './leftover.ts';
 import { isHeight, isMixWarmth, readHeight, readMixWarmth } from './measured.ts';
 import { isMoved, readMoved } from './moved.ts';
@@ -17,7 +17,7 @@ import { isStage, readStage } from './stage.ts';
 import { isTended, readTended } from './tended.ts';
 import { isTrouble, readTrouble } from './trouble.ts';
 import { readHowWatered, readWater, readWatering, saysMeasure, unknownVessel } from './watering.ts';
-import { isRain, isWeather, readWeather } from './weather.ts';
+import { daysIn, isRain, isWeather, readWeather } from './weather.ts';
 import { MONTH, readWhen } from './when.ts';
 import { readBags, type NamedBag } from './which-bags.ts';
 
@@ -51,10 +51,18 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   const isDone = !(NOT_DONE.test(begin) || TO_COME.test(small) || QUESTION.test(small));
   if (!isDone && verb?.kind !== 'note')
     return isWeather(small) ? readWeather(small, text, context) : { kind: 'other' };
-  const kind =
-    verb?.kind === 'watering' && !hasSprayed && FEED_NOUN.test(small)
-      ? 'feed'
-      : (verb?.kind ?? impliedKind(small, context));
+  const gave = verb === undefined || verb.word === 'gave' ? GAVE.exec(small)?.[0] : undefined;
+  if (gave !== undefined && !hasSprayed && namesFeed(small, context))
+    return DEEDS.some((deed) => deed.test(small))
+      ? unfinished(TWO_THINGS)
+      : readFeed(without(small, gave), context);
+  // what was bought, and for how much, is more than a line says
+  if (BOUGHT.test(small)) return { kind: 'other' };
+  if ((verb?.word === 'gave' && isFruitGiven(small)) || (USED.test(small) && isFruit(small, context)))
+    return unfinished(
+      'Was it picked now? Then say so: “picked 2 kg from 7, sold for 8”. What lay on the shelf is put down there, on Tally.',
+    );
+  const kind = hasSprayed ? verb?.kind : kindOf(verb, small, context);
   const said = verb ? without(small, verb.word) : small;
   const other = saidWithout(kind, verb?.word, small);
   const onTop = kind === 'check' || (kind === undefined && !other) ? saidOfTop(small) : undefined;
@@ -72,15 +80,24 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   if (other) return other(other === readTended || other === readGone ? small : said, text, context);
   if (kind === undefined) return { kind: 'other' };
   if (kind === 'note') return readNote(text, verb?.word ?? '', context);
+  if (daysIn(small) > 1)
+    return unfinished('These are of two days: say them one after another, each with its day.');
+  if (kind === 'watering' && RAN_OFF.test(small))
+    return unfinished('How much was given? Say “watered 7 3 L, it ran through”.');
+  if (kind === 'picking' && MOSTLY.test(small))
+    return unfinished(
+      'How much from each? Say “1.5 kg from 7 and 500 g from 12”, or “in all” for even shares.',
+    );
   if (FIGURES.test(small)) return unfinished('Is that a day? Write its month as a word: “on 3 July”.');
   // what does not come apart is not taken for one of the two, with the other as its note
-  if (DEEDS.filter((deed) => deed.test(small)).length > 1)
-    return unfinished('These are two things: say them one after another, each with its bag.');
+  if (DEEDS.filter((deed) => deed.test(small)).length > 1) return unfinished(TWO_THINGS);
   if (kind === 'feed') return /^f(?:eed|eeding)$/.test(small) ? { kind: 'other' } : readFeed(said, context);
   const labels = context.bags.all.map(({ label }) => label);
   const watered = kind === 'watering' ? readHowWatered(said) : undefined;
   const when = readWhen(watered?.rest ?? said, context.now, labels);
   const isShared = TOGETHER.test(when.rest);
+  if (kind === 'picking' && TWO_KINDS.test(when.rest))
+    return unfinished('Two kinds: say each with its bag, as “picked 3 ripe from 7”, and then the other.');
   if (kind === 'picking' && SOLD_IN_PART.test(when.rest))
     return unfinished('Sold in part: say each part by itself, with its weight or how many.');
   const { soldFor, rest: unpriced } =
@@ -163,6 +180,25 @@ function noted(reading: Done, more: string): Done {
   return { ...reading, commands: [{ ...commands[0], note }] };
 }
 
+/** What is told by a verb, which of some depends on what was given; without one, by what is said. */
+function kindOf(
+  verb: { readonly kind: SaidKind; readonly word: string } | undefined,
+  small: string,
+  context: CommandContext,
+): SaidKind | undefined {
+  if (verb?.kind !== 'watering') return verb?.kind ?? impliedKind(small, context);
+  if (FEED_NOUN.test(small) || namesFeed(small, context)) return 'feed';
+  // "7 gave 2 kg"
+  return verb.word === 'gave' && isFruit(small, context) ? 'picking' : 'watering';
+}
+
+/** Whether a text says a weight or so many fruits, and no water. */
+function isFruit(text: string, { measures, system }: CommandContext): boolean {
+  const said = readAmounts(text, measures, system);
+  if ('problem' in said) return false;
+  return (said.kilograms !== undefined || said.count !== undefined) && said.litres === undefined;
+}
+
 /** What is said without a verb of its own, or behind one that says little: "got 12 mm of rain", "took the shoots off", "found aphids". */
 function saidWithout(kind: SaidKind | undefined, verb: string | undefined, small: string) {
   if (kind === undefined) return speaksFor(small);
@@ -177,6 +213,11 @@ function saidWithout(kind: SaidKind | undefined, verb: string | undefined, small
 export function speaksFor(small: string) {
   if (saysMeasure(small)) return () => unfinished(unknownVessel(small) ?? '');
   if (isSprayed(small)) return readSpray;
+  if (PLANTED.test(small))
+    return () =>
+      unfinished(
+        'What is planted or sown is put down at its bag, by “Record planting”; for several bags, on Bags under “Several at once”.',
+      );
   if (isMixWarmth(small)) return readMixWarmth;
   if (isWeather(small)) return readWeather;
   if (isHeight(small)) return readHeight;
@@ -194,6 +235,24 @@ const SPRAYED_WITH = /^(?:water|feed|fertili[sz]er)$/;
 const BECAUSE =
   /(?<!\p{L})(?:after|because|since|due to|thanks to|from) (?:the |last |a |of |so much )*(?:rain|storm|night|shower|heat|wind|sun|weekend|holiday|downpour|watering)(?!\p{L}).*$/u;
 const IT = /^(?:it|mine)(?!\p{L})/u;
+/** What is not fed in water is put on. */
+const GAVE = /\b(?:gave|put|sprinkled|scattered|added|spread|worked in)\b/;
+/** What is said of fruit that was not picked. */
+const NOT_PICKED =
+  /(?<!\p{L})(?:fell|fallen|dropped|dropping|lost|planted|sown|sowed|set|left|hang(?:s|ing)?|growing|swelling|form(?:ed|ing))(?!\p{L})/u;
+/** "3 ripe and 2 green" */
+const TWO_KINDS =
+  /\d+ (?:ripe|green|red|unripe|split) (?:ones )?(?:and|,|&|\+) ?\d+ (?:ripe|green|red|unripe|split)\b/;
+/** "1 L ran out of 7" */
+const RAN_OFF =
+  /^(?!.*(?:watered|poured|gave)).*\d ?(?:l|litres?|liters?|ml|cups?|pints?)\b (?:ran|came|drained|dripped) (?:out|through)/u;
+const MOSTLY = /\b(?:mostly|mainly|most of (?:it|them)) (?:from|off)\b/;
+/** What was picked is told by what became of it alone. */
+const USED =
+  /^(?:i |we )?(?:sold|ate|froze|stored|bottled|threw|gave (?!it|them|half|an?\b|the\b)\p{L}+) .*\b(?:from|off|of)\b/u;
+const BOUGHT = /^(?:i |we )?bought\b/;
+const PICKED_FROM = /\b(?:from|off|out of)\b/;
+const PLANTED = /(?<!\p{L})(?:planted|sowed|sown|transplanted)(?!\p{L})/u;
 const GAUGE = /\b(?:scales?|probe|meter)\b/;
 const FRACTION = /[¼½¾⅓⅔⅛⅜⅝⅞]|(?<!\p{L})half(?!\p{L})/u;
 /** What is meant to be done, was not done or is asked is no deed. */
@@ -214,6 +273,7 @@ const labelsOf = (bags: CommandContext['bags']) => bags.all.map(({ label }) => l
 
 const FEED_NOUN = /(?<![\p{L}])(?:feed|fertili[sz]er)(?![\p{L}])/u;
 /** Words that say nothing else but that something was done. */
+const TWO_THINGS = 'These are two things: say them one after another, each with its bag.';
 const DEEDS = [
   /\b(?:picked|harvested)\b/,
   /\b(?:watered|poured)\b/,
@@ -246,7 +306,8 @@ function impliedKind(text: string, { bags, measures, system, now }: CommandConte
     const named = readBags(readWhen(rest, now, labelsOf(bags)).rest, bags);
     return (isIt || named.bags.length > 0) && strangeIn(named.rest).length === 0;
   };
-  if (amounts.count !== undefined && !isTrouble(text)) return 'picking';
+  if (amounts.count !== undefined && !isTrouble(text) && !NOT_PICKED.test(text))
+    return PICKED_FROM.test(text) || isWhole(amounts.rest.replace(TOGETHER, ' ')) ? 'picking' : undefined;
   const isGauge = amounts.percent !== undefined || (amounts.kilograms !== undefined && GAUGE.test(text));
   if (isGauge && isWhole(amounts.rest)) return 'check';
   if (amounts.kilograms !== undefined && isWhole(amounts.rest.replace(TOGETHER, ' '))) return 'picking';

@@ -4,7 +4,7 @@ import { asNote } from './as-note.ts';
 import { unfinished, type Command, type CommandContext, type CommandReading } from './command.ts';
 import { readFinding } from './finding.ts';
 import { readClause, speaksFor } from './read-clause.ts';
-import { HOURS, TOGETHER, VERBS, WEEKDAYS } from './words.ts';
+import { FINGER_WORDS, HOURS, LIFT_WORDS, TOGETHER, VERBS, WEEKDAYS, WILTED } from './words.ts';
 import { daysIn } from './weather.ts';
 import { withRest } from './which-bags.ts';
 import { readWhen } from './when.ts';
@@ -26,10 +26,13 @@ import { readWhen } from './when.ts';
  */
 export function readCommand(line: string, { bags, ...more }: CommandContext): CommandReading {
   // "checked all: 3 dry, the rest wet"
-  const plain = line
-    .trim()
-    .replace(/\s+/g, ' ')
-    .replace(/\b(?:all|everything)(?: of them)?: ?/i, '');
+  const plain = apart(
+    line
+      .trim()
+      .replace(/\s+/g, ' ')
+      .replace(/\b(?:all|everything)(?: of them)?: ?/i, ''),
+    bags,
+  );
   // "picked 2 from 7, rest not ripe" is the rest of the fruit
   const isOfBags = [...VERBS].every(
     ({ kind }) => kind === 'check' || kind === 'watering' || !verbIn(plain, kind),
@@ -129,7 +132,31 @@ function withoutWho(
 }
 
 /** What one deed may end and the next begin at. */
-const BETWEEN = /(?:\s*[,;&+]\s*(?:(?:and|then)\s+)*|\s+(?:(?:and|then)\s+)+)/gu;
+const BETWEEN = /(?:\s*[,;&+]\s*(?:(?:and|then)\s+)*|\s+(?:(?:and|then|but)\s+)+|(?<=\d|\p{L}{3})\.\s+)/gu;
+
+const LOOKS = [...FINGER_WORDS, ...LIFT_WORDS, WILTED]
+  .flat()
+  .sort((a, b) => b.length - a.length)
+  .join('|');
+const ROW = /(?<![\d/.]|\bon )\d{1,3}(?:\/\d{1,3}){2,}(?![\d/])/gu;
+
+/** "3 dry 4 moist" and "3/4/7 dry" with commas between. */
+function apart(text: string, { all }: CommandContext['bags']): string {
+  const labels = new Set(all.map(({ label }) => label.toLowerCase()));
+  const found = String.raw`(?<bag>[\p{L}\d]+) (?:is |was |feels |felt )?(?:${LOOKS})`;
+  return text
+    .replace(/(?<![\p{L}\d])(nr|no|approx|ca)\. (?=\d)/giu, '$1 ')
+    .replace(ROW, (row) =>
+      row.split('/').every((each) => labels.has(each)) ? row.split('/').join(', ') : row,
+    )
+    .replace(
+      new RegExp(String.raw`${found}(?= ${found.replace('bag', 'next')}(?!\p{L}))`, 'giu'),
+      (look, ...more) => {
+        const { bag, next } = more.at(-1) as { readonly bag: string; readonly next: string };
+        return labels.has(bag.toLowerCase()) && labels.has(next.toLowerCase()) ? `${look},` : look;
+      },
+    );
+}
 /** A time that stands before all that was done is of all of it. */
 const TIME_FIRST = new RegExp(
   `^(?:on |last |this |in the )?(?:yesterday|today|tonight|tomorrow|night|${[...WEEKDAYS, ...Object.keys(HOURS)].join('|')})\\b|^(?:the day before|\\w+ (?:days?|weeks?) ago)\\b`,

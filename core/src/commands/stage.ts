@@ -1,5 +1,6 @@
 import type { Stage } from '../records/index.ts';
 import { phrase, readAtBags } from './at-bags.ts';
+import { COUNTED } from './words.ts';
 import { unfinished, type CommandContext, type CommandReading } from './command.ts';
 
 const SEEN = '(?:first |has |have |had |is |are |in |its )*';
@@ -15,7 +16,7 @@ const SAID: readonly (readonly [Stage, RegExp])[] = [
   [
     'set',
     phrase(
-      `${SEEN}(?:first truss (?:has )?set|fruit (?:has )?set|set (?:its )?fruit|first fruits? (?:has |have )?set)`,
+      `${SEEN}(?:first truss (?:has )?set|fruit (?:has )?set|set (?:its |some )?fruit|first fruits? (?:has |have )?set|set(?= ${COUNTED.source}))`,
     ),
   ],
   [
@@ -48,12 +49,15 @@ export function readStage(said: string, text: string, context: CommandContext): 
     return unfinished(
       'One has and another has not: say them one after another, each by its bag or its name.',
     );
+  const [counted] = COUNTED.exec(said) ?? [];
   const rest = said
     .replace(pattern, ' ')
+    .replace(COUNTED, ' ')
     .replace(/(?<!\p{L})(?:no|not|yet|none|nothing|seen|has|have|first)(?!\p{L})/gu, ' ');
   return readAtBags('stage', { rest, said, text }, context, (base) => ({
     kind: 'stage',
     ...base,
+    ...(counted === undefined ? {} : { note: [counted, base.note].filter(Boolean).join(', ') }),
     stage,
     ...(isNotYet ? { isNotYet } : {}),
   }));

@@ -2,6 +2,7 @@ import { addDays, dayOf } from '../calendar/index.ts';
 import { CAUSES, type Cause } from '../care/index.ts';
 import { phrase, readAtBags } from './at-bags.ts';
 import { unfinished, type CommandContext, type CommandReading } from './command.ts';
+import { COUNTED } from './words.ts';
 
 /** What growers call what they see; where a word fits several causes, its form asks. */
 const CALLED: Readonly<Record<string, string>> = {
@@ -30,10 +31,6 @@ const GONE = phrase('no|no more|gone|over|cleared up|without|free of');
 
 /** What is put out against it is no trouble. */
 const AGAINST = phrase('pellets?|bait|traps?|spray(?:ed)?|soap|netting');
-
-/** "on about 4 fruits": so many of a plant's parts are no bag. */
-const COUNTED =
-  /(?:(?:about|some|only|just|at least|over|nearly) )*(?<![\p{L}\d])\d+ (?:(?:of|the|its|lower|upper|top|bottom|ripe|green|red|young|old|new) )*(?:fruits?|tomato(?:es)?|peppers?|chill?ies|cucumbers?|aubergines?|eggplants?|leaf|leaves|shoots?|flowers?|truss(?:es)?|spots?|branch(?:es)?|slugs?|snails?|caterpillars?)(?!\p{L})/u;
 
 /** The cause that a text names, and the text without it. */
 export function causeIn(text: string): { readonly id: string; readonly rest: string } | undefined {

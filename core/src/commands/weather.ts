@@ -17,7 +17,7 @@ const WARMTH_SAID = String.raw`[-−–]?${NUMBER} ?(?:(?:°|º|degrees?|deg) ?(
 const LOW = String.raw`(?:min(?:imum)?|low(?:est)?|coldest)`;
 const HIGH = String.raw`(?:max(?:imum)?|high(?:est)?|warmest|hottest)`;
 
-const pattern = (source: string) => new RegExp(String.raw`(?<![\p{L}\d])${source}`, 'u');
+const pattern = (source: string) => new RegExp(String.raw`(?<![\p{L}\d])(?:${source})`, 'u');
 const DRY = pattern(String.raw`(?:no ${RAINED}|${RAINED}${SAID} (?:none|nothing))(?![\p{L}])`);
 const RAIN = pattern(
   String.raw`${GAUGE} (${LENGTH}|${NUMBER})|${RAINED}${SAID} (${LENGTH}|${NUMBER})|(${LENGTH})(?: of)? ${RAINED}`,
@@ -29,6 +29,9 @@ const COLDEST = pattern(String.raw`${LOW}${SAID} ?(${WARMTH})`);
 const WARMEST = pattern(String.raw`${HIGH}${SAID} ?(${WARMTH})`);
 const HAS_RAINED = pattern(String.raw`(?:rained|rainfall)(?![\p{L}])`);
 const ONE = pattern(String.raw`(${WARMTH_SAID})`);
+/** "20 mm since Friday", "in the last 3 days" */
+const SINCE =
+  /(?<!\p{L})(?:since|(?:in|over|during) the (?:last|past)|this week|all week|these days)(?!\p{L})/u;
 /** The night into a day is told with that day. */
 const NIGHT = /(?<!\p{L})(?:(?:last |this |in the |at )?night|overnight)(?!\p{L})/u;
 const TONIGHT = /(?<!\p{L})tonight(?!\p{L})/u;
@@ -39,7 +42,7 @@ const IS_RAIN = pattern(
 );
 const BARE_LENGTH = pattern(String.raw`(${LENGTH})`);
 const FILLING =
-  /(?<!\p{L})(?:weather|forecast|temperatures?|frost|says?|the|it|expected|will be|goes)(?!\p{L})/gu;
+  /(?<!\p{L})(?:weather|forecast|all|day|gauge|in|temperatures?|frost|says?|the|it|expected|will be|goes)(?!\p{L})/gu;
 
 /** Whether a text without another verb speaks of the weather, with a figure for it. */
 export const isWeather = (text: string): boolean =>
@@ -71,6 +74,8 @@ const LIMITS = { min: [-40, 45], max: [-30, 55], rain: [0, 500] } as const;
  */
 export function readWeather(said: string, text: string, { now, system }: CommandContext): CommandReading {
   const today = dayOf(now);
+  if (SINCE.test(said))
+    return unfinished('That is of several days: say it day by day, as “rain 8 mm on Friday”.');
   let rest = withFigures(said).replace(/[,;]/g, ' ').replace(/\s+/g, ' ');
   const take = (each: RegExp): RegExpExecArray | null => {
     const found = each.exec(rest);

@@ -19,7 +19,8 @@ const DATE = new RegExp(
   `\\b(?:on )?(?:the )?(?:(?<!\\d )(?<secondMonth>${MONTH}) (?<second>${DAY})(?:st|nd|rd|th)?|(?<first>${DAY})(?:st|nd|rd|th)? (?:of )?(?<firstMonth>${MONTH})(?! ${DAY}(?:st|nd|rd|th))|(?<thirdMonth>${MONTH}) (?<third>${DAY})(?:st|nd|rd|th))(?:,? (?<year>20\\d\\d))?(?![\\p{L}\\d])`,
   'u',
 );
-const TIME = /\bat (\d{1,2})(?:[:.](\d{2}))? ?(am|pm)?\b(?! ?(?:l|litres?|liters?|g|kg|oz|lb|ml|cans?|%))/;
+const TIME =
+  /\bat (\d{1,2})(?:[:.](\d{2}))? ?(am|pm)?\b(?![.,]\d| ?(?:l|litres?|liters?|g|kg|oz|lb|ml|cans?|%))/;
 const AGO = /\b(\d{1,2}|a|one|two|three|four|five|six) (day|week)s? ago\b/;
 /** A while ago, today: "20 minutes ago", "half an hour ago". */
 const WHILE_AGO =

@@ -34,6 +34,8 @@ const alone = (name: string) => new RegExp(`(?<![\\p{L}\\d.,])${escaped(name)}(?
 /** "all but 2", "terrace except 4 and 5" */
 const EXCEPT = /\b(?:but not|except(?: for)?|apart from|other than|but|without|not)\b/;
 
+const ALL = /\b(?:all|everything|everywhere|the (?:whole )?lot)\b/;
+
 /** How a number is called, where a bag may be meant: "bag one", "on two", "one and two". */
 const WORDS = [
   'one',
@@ -134,6 +136,10 @@ export function readBags(text: string, names: BagNames, said = text): SaidBags {
     const out = readNamed(text.slice(except.index + except[0].length), names, said);
     const bags = named.bags.filter((bag) => !out.bags.includes(bag));
     if (out.bags.length > 0 && bags.length > 0) return { bags, rest: `${named.rest} ${out.rest}` };
+    // "dry except 4" says it of those that are not named
+    const others = names.all.filter((bag) => !out.bags.includes(bag));
+    if (out.bags.length > 0 && named.bags.length === 0 && /^(?:except|apart|other)/.test(except[0]))
+      return { bags: others, rest: `${named.rest.replace(ALL, ' ')} ${out.rest}` };
   }
   return readNamed(text, names, said);
 }
@@ -170,7 +176,7 @@ function readNamed(text: string, { all, called }: BagNames, said: string): SaidB
   const found = meant(labelled, groups);
   // "everything on the terrace" is of the terrace
   take(
-    /\beverything\b|\beverywhere\b|\b(?:all|every|each)(?: of)?(?: the| my)?(?: bags?| pots?|(?= of them)|(?= of the\b))|\b(?:all|every)(?= *$)/,
+    /\beverything\b|\beverywhere\b|\bthe (?:whole )?lot\b|\b(?:all|every|each)(?: of)?(?: the| my)?(?: bags?| pots?|(?= of them)|(?= of the\b))|\b(?:all|every)(?= *$)/,
     () => (found.size === 0 ? all : [...found]),
   );
   // "3, 4 and 5 a can each" is of those that were named

@@ -1,6 +1,6 @@
 /** What a grower can say was done, by the stems of its words. */
 export const VERBS = [
-  { kind: 'picking', pattern: /^(pick(ed|ing|s)?|harvest(ed)?|weigh(ed)?|got|took)$/ },
+  { kind: 'picking', pattern: /^(pick(ed|ing|s)?|harvest(ed)?|yield(ed|s)?|produced|weigh(ed)?|got|took)$/ },
   { kind: 'watering', pattern: /^(water(ed|ing|s)?|pour(ed)?|gave|drink|drank)$/ },
   { kind: 'check', pattern: /^(check(ed|s)?|felt|feel|feels|look(ed)?|lift(ed)?|found|weighs)$/ },
   { kind: 'feed', pattern: /^(fed|feed|feeding|fertili[sz]ed)$/ },
@@ -63,6 +63,13 @@ export const FILLERS: ReadonlySet<string> = new Set([
   'off',
   'into',
   'about',
+  'around',
+  'roughly',
+  'approx',
+  'circa',
+  'ca',
+  'nearly',
+  'almost',
   'out',
   'ones',
   'when',
@@ -82,6 +89,14 @@ export const UNMEASURED =
 /** What is said of things that are counted. */
 export const FRUITS =
   /^(fruits?|toms?|tomato(es)?|peppers?|chill?ies|chilli|cucumbers?|aubergines?|eggplants?|pieces?|pcs)$/;
+
+const OF_FRUIT =
+  'of|the|its|lower|upper|top|bottom|ripe|green|red|young|old|new|split|rotten|bad|damaged|small|big|large|first';
+/** "on about 4 fruits": so many of a plant's parts are no bag. */
+export const COUNTED = new RegExp(
+  String.raw`(?:(?:about|some|only|just|at least|over|nearly) )*(?<![\p{L}\d])\d+ (?:(?:ripe|green|red)(?= (?:ones?|on|at|in) )|(?:(?:${OF_FRUIT}) )*(?:fruits?|tomato(?:es)?|peppers?|chill?ies|cucumbers?|aubergines?|leaf|leaves|shoots?|flowers?|truss(?:es)?|spots?|branch(?:es)?|slugs?|snails?|caterpillars?))(?!\p{L})`,
+  'u',
+);
 
 /** How a finger finds the mix, from the driest grade to the wettest: their names and what else people say. */
 export const FINGER_WORDS: readonly (readonly string[])[] = [

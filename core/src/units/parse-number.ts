@@ -58,6 +58,10 @@ const ONE_AND_PART = inWords(`(an?|${WHOLES}|\\d+) (\\p{L}+) and an? (${PARTS})$
 const PART = inWords(`(?:an? )?(${PARTS})(?: of)?(?: an?)? (?=\\S)`);
 /** "three quarters of a pound" */
 const QUARTERS = inWords(`(two|three|2|3) quarters(?: of)?(?: an?)? (?=\\S)`);
+/** "2 dozen", "half a dozen", "a couple of dozen" */
+const DOZENS = inWords(
+  `(?:an? )?(half an?|couple(?: of)?|${WHOLES}|\\d+½?|½) dozen${WORD_ENDS}(?: of(?: an?)? (?=\\S))?`,
+);
 /** "two cans", "a dozen" */
 const WHOLE = inWords(`(?:an? )?(${WHOLES})${WORD_ENDS}(?: of(?: an?)? (?=\\S))?`);
 /** "a can", but not "a few" */
@@ -75,7 +79,7 @@ export const isAbout = (before: string): boolean => ENDS_WITH_ABOUT.test(before)
 export const withoutAbout = (text: string): string => text.trim().replace(ABOUT, '');
 
 /** What begins in words, or has a part behind it that does; behind a plain figure "one" may be part of a name. */
-const SAID = /^(?:\p{L}|\d+ (?:\p{L}+ )?and an? |[23] quarters )/iu;
+const SAID = /^(?:\p{L}|\d+ (?:\p{L}+ )?and an? |[23] quarters |\d*½? ?dozen(?!\p{L}))/iu;
 
 /** sign, then "1 1/2" or "1/2" or "13.5" or "13½", then the rest */
 const NUMBER =
@@ -145,10 +149,18 @@ export function parseNumber(text: string): TypedNumber | undefined {
  * @example
  * withFigures('a pound and a half')
  * // => '1½ pound'
+ * @example
+ * withFigures('2 dozen from 7')
+ * // => '24 from 7'
  */
 export function withFigures(text: string): string {
   const figure = (word: string) => (/^an?$/i.test(word) ? '1' : (COUNTED[word.toLowerCase()] ?? word));
+  const many = (word: string) => Number(figure(word).replace('½', '')) + (word.includes('½') ? 0.5 : 0);
   return text
+    .replace(
+      DOZENS,
+      (_, count: string) => `${12 * (/^half/i.test(count) ? 0.5 : many(count.replace(/ of$/i, '')))} `,
+    )
     .replace(WHOLE_AND_PART, (_, whole: string, part: string) => figure(whole) + figure(part))
     .replace(
       ONE_AND_PART,

@@ -49,3 +49,16 @@ describe('numbers with thousands set apart', () => {
     expect(parseAmount(text, 'water', 'metric')).toMatchObject({ ok: false });
   });
 });
+
+describe('dozens', () => {
+  it.each([
+    ['2 dozen', 24],
+    ['a dozen', 12],
+    ['half a dozen', 6],
+    ['two dozen tomatoes', 24],
+    ['a couple of dozen', 24],
+    ['1½ dozen', 18],
+  ])('%s', (text, value) => {
+    expect(parseNumber(text)?.value).toBe(value);
+  });
+});
