@@ -200,3 +200,24 @@ describe('a correction', () => {
     expect(screen.getAllByText('hot wind')).toHaveLength(1);
   });
 });
+
+it('is put right in the line as well, which says what it stands in place of', async () => {
+  const wrong: Entry = { ...base, kind: 'check', check: { method: 'finger', grade: 1 }, note: 'crusty' };
+  const app = await openApp('/bags', { ...demo, entries: [...demo.entries, wrong] }, DEMO_EVENING);
+  fireEvent.keyDown(document.body, { key: '/' });
+  const line = await screen.findByRole('combobox', { name: /Find a bag/ });
+  fireEvent.change(line, { target: { value: 'actually 7 was wet' } });
+  await screen.findByText(
+    /^In place of 7 · check: dust-dry, “crusty” · .*The first version stays on record\.$/,
+  );
+  fireEvent.keyDown(line, { key: 'Enter' });
+  await gone();
+  const made = (await app.stored()).entries.filter((e) => e.replaces === wrong.id);
+  expect(made).toMatchObject([{ at: AT, check: { grade: 5 }, note: 'crusty' }]);
+  await screen.findByText(/put right/);
+  // what a bag’s record says as well is put right there
+  fireEvent.keyDown(document.body, { key: '/' });
+  const again = await screen.findByRole('combobox', { name: /Find a bag/ });
+  fireEvent.change(again, { target: { value: 'actually 7 died' } });
+  await screen.findByText(/^Nothing of the kind was put down there lately/);
+});

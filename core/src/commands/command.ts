@@ -24,6 +24,8 @@ export interface Command {
   readonly isShared: boolean;
   /** what nothing was made of; it is kept as the entries' note */
   readonly note: string | undefined;
+  /** it stands in place of what was put down last of its kind there */
+  readonly isCorrection?: boolean;
 }
 
 /** A feed that was given, as far as it was said: its form asks for the rest, and checks it against the label. */

@@ -1,4 +1,5 @@
 export type { Command, CommandContext, CommandReading, SaidFeed, SaidSpray } from './command.ts';
+export { inPlaceOfLast } from './correction.ts';
 export { findingOf } from './finding.ts';
 export { readPickedFacts } from './picked-facts.ts';
 export { readCommand } from './read-command.ts';

@@ -2,6 +2,7 @@ import { dayOf } from '../calendar/index.ts';
 import { withoutAmounts } from './amounts.ts';
 import { asNote } from './as-note.ts';
 import { unfinished, type Command, type CommandContext, type CommandReading } from './command.ts';
+import { saidInstead } from './correction.ts';
 import { readFinding } from './finding.ts';
 import { readClause, speaksFor } from './read-clause.ts';
 import { FINGER_WORDS, HOURS, LIFT_WORDS, TOGETHER, VERBS, WEEKDAYS, WILTED } from './words.ts';
@@ -24,7 +25,16 @@ import { readWhen } from './when.ts';
  * }).kind
  * // => 'command'
  */
-export function readCommand(line: string, { bags, ...more }: CommandContext): CommandReading {
+export function readCommand(line: string, context: CommandContext): CommandReading {
+  const instead = saidInstead(line.trim());
+  const reading = instead === undefined ? undefined : readLine(instead, context);
+  if (reading?.kind !== 'command') return readLine(line, context);
+  const [first, ...others] = reading.commands;
+  const correcting = (command: Command): Command => ({ ...command, isCorrection: true });
+  return { kind: 'command', commands: [correcting(first), ...others.map(correcting)] };
+}
+
+function readLine(line: string, { bags, ...more }: CommandContext): CommandReading {
   // "checked all: 3 dry, the rest wet"
   const plain = apart(
     line

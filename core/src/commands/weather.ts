@@ -75,7 +75,9 @@ const LIMITS = { min: [-40, 45], max: [-30, 55], rain: [0, 500] } as const;
 export function readWeather(said: string, text: string, { now, system }: CommandContext): CommandReading {
   const today = dayOf(now);
   if (SINCE.test(said))
-    return unfinished('That is of several days: say it day by day, as “rain 8 mm on Friday”.');
+    return unfinished(
+      `That is of several days: say it day by day, as “rain ${system === 'us' ? '0.3 in' : '8 mm'} on Friday”.`,
+    );
   let rest = withFigures(said).replace(/[,;]/g, ' ').replace(/\s+/g, ' ');
   const take = (each: RegExp): RegExpExecArray | null => {
     const found = each.exec(rest);

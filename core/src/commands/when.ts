@@ -11,7 +11,9 @@ export interface SaidWhen {
 }
 
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
-export const MONTH = `(?:${MONTHS.join('|')})[a-z]*\\.?`;
+/** in full or short, and no word that begins like one: "maybe 4 of them" is no day in May */
+export const MONTH =
+  '(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)(?![a-z])\\.?';
 /** "on 3 July", "July 3rd", "the 3rd of July 2026" */
 const DAY = '(?:3[01]|[12]?\\d)';
 const DATE = new RegExp(

@@ -94,7 +94,7 @@ const OF_FRUIT =
   'of|the|its|lower|upper|top|bottom|ripe|green|red|young|old|new|split|rotten|bad|damaged|small|big|large|first';
 /** "on about 4 fruits": so many of a plant's parts are no bag. */
 export const COUNTED = new RegExp(
-  String.raw`(?:(?:about|some|only|just|at least|over|nearly) )*(?<![\p{L}\d])\d+ (?:(?:ripe|green|red)(?= (?:ones?|on|at|in) )|(?:(?:${OF_FRUIT}) )*(?:fruits?|tomato(?:es)?|peppers?|chill?ies|cucumbers?|aubergines?|leaf|leaves|shoots?|flowers?|truss(?:es)?|spots?|branch(?:es)?|slugs?|snails?|caterpillars?))(?!\p{L})`,
+  String.raw`(?:(?:about|some|only|just|at least|over|nearly) )*(?<![\p{L}\d])\d+ (?:(?:ripe|green|red)(?= (?:ones?|on|at|in) )|of (?:them|these|those)|(?:(?:${OF_FRUIT}) )*(?:fruits?|tomato(?:es)?|peppers?|chill?ies|cucumbers?|aubergines?|leaf|leaves|shoots?|flowers?|truss(?:es)?|spots?|branch(?:es)?|slugs?|snails?|caterpillars?))(?!\p{L})`,
   'u',
 );
 

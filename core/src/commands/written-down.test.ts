@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { done, finger, read, short } from '../../test/command-line.ts';
+import { done, finger, NOW, read, short } from '../../test/command-line.ts';
 
 describe('a spray or a bait', () => {
   const spray = (line: string) => {
@@ -143,6 +143,12 @@ describe('how people write it down', () => {
     const reading = read(line);
     expect(reading).toMatchObject({ kind: 'other', asNote: { drafts: [{ kind: 'note', text: line }] } });
     expect(reading.kind === 'other' && reading.asNote?.bags.map(({ label }) => label)).toEqual(['7']);
+  });
+
+  it('is of no day in May for a “maybe 4”', () => {
+    expect(read('fruit fell off 3, maybe 4 of them')).toMatchObject({ asNote: { drafts: [{ at: NOW }] } });
+    expect(done('picked 450 g from 7 on May 4')[0]?.at).toMatch(/^2026-05-04/);
+    expect(done('picked 450 g from 7 on 4 sept 2025')[0]?.at).toMatch(/^2025-09-04/);
   });
 
   it('of so many fruits is of no bag that has that number', () => {

@@ -1,5 +1,11 @@
 import { Box, Dialog, InputBase, Typography } from '@mui/material';
-import { bagNames, readCommand, type Command, type CommandReading } from '@rundel/core/commands';
+import {
+  bagNames,
+  inPlaceOfLast,
+  readCommand,
+  type Command,
+  type CommandReading,
+} from '@rundel/core/commands';
 import { cropOf } from '@rundel/core/plants';
 import { productsIn } from '@rundel/core/products';
 import { isGivenInWater, type Draft } from '@rundel/core/records';
@@ -11,7 +17,7 @@ import { pickingDoubt } from '../../ui/entries/picking-doubt.ts';
 import { useOnce } from '../../ui/once.ts';
 import { Remark } from '../../ui/Remark.tsx';
 import { useSaveToFile } from '../../pages/files/save-to-file.ts';
-import { FeedPreview, Preview, SprayPreview } from './Preview.tsx';
+import { CorrectedPreview, FeedPreview, Preview, SprayPreview } from './Preview.tsx';
 import { found, targetsOf, type Target } from './targets.ts';
 import { undoWords } from './undo-words.ts';
 
@@ -72,11 +78,14 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
     system: unitFormat.system,
     now,
   });
-  const commands = reading.kind === 'command' ? reading.commands : undefined;
+  const commandsSaid = reading.kind === 'command' ? reading.commands : undefined;
   const toOpen = reading.kind === 'feed' || reading.kind === 'spray' ? reading : undefined;
   const remark = reading.kind === 'other' ? reading.asNote : undefined;
-  const drafts = (commands ?? (remark ? [remark] : [])).flatMap((command) => command.drafts);
-  const problem = problemOf(drafts);
+  const said = (commandsSaid ?? (remark ? [remark] : [])).flatMap((command) => command.drafts);
+  const corrected = commandsSaid?.[0].isCorrection ? inPlaceOfLast(said, live, now) : undefined;
+  const drafts = corrected && 'drafts' in corrected ? corrected.drafts : said;
+  const commands = commandsSaid && withDrafts(commandsSaid, drafts);
+  const problem = corrected && 'problem' in corrected ? corrected.problem : problemOf(drafts);
   /** what is typed is a deed, and stands before what is found */
   const deeds = commands || toOpen ? 1 : 0;
   const results = found(targets, line, deeds > 0 ? 3 : MOST_SHOWN);
@@ -100,13 +109,12 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
         : [];
     })
     .find((each) => each !== undefined);
-  const put = useOnce(async (said: readonly [Command, ...Command[]]) => {
+  const put = useOnce(async (all: Commands) => {
     if (doubt !== undefined && doubt !== asked) return setAsked(doubt);
-    const all = said.flatMap((command) => command.drafts);
     await record(
       // a case keeps its name when what was said of it is corrected
-      all.map((draft) => (draft.kind === 'trouble' ? { ...draft, caseId: newId('case') } : draft)),
-      undoWords(said),
+      drafts.map((draft) => (draft.kind === 'trouble' ? { caseId: newId('case'), ...draft } : draft)),
+      `${undoWords(all)}${corrected ? ' put right' : ''}`,
     );
     return onClose();
   });
@@ -230,6 +238,7 @@ export default function CommandBox({ onClose, onOtherGarden }: { onClose(): void
                 />
               ))}
             </Box>
+            {corrected && 'before' in corrected && <CorrectedPreview before={corrected.before} />}
             {doubt !== undefined && (
               <Remark role="alert">
                 {doubt} {doubt === asked && 'Press again if it is right.'}
@@ -312,6 +321,18 @@ const namesOf = ({ plant, variety }: Bag['occupants'][number]) => {
   const crop = variety.cropId === 'aubergine' ? ['Aubergine', 'Eggplant'] : [cropOf(variety.cropId).name];
   return [...new Set([plant.name ?? '', variety.name, ...crop])].filter((name) => name !== '');
 };
+
+type Commands = readonly [Command, ...Command[]];
+
+/** Commands with other drafts in place of theirs, in the same order. */
+function withDrafts([first, ...others]: Commands, drafts: readonly Draft[]): Commands {
+  let from = 0;
+  const next = (command: Command): Command => ({
+    ...command,
+    drafts: drafts.slice(from, (from += command.drafts.length)),
+  });
+  return [next(first), ...others.map(next)];
+}
 
 const bagsToOpen = (reading: ToOpen, bags: readonly Bag[]) =>
   bagsMeant(reading.kind === 'feed' ? reading.feed.bags : reading.spray.bags, bags);

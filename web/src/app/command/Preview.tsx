@@ -1,10 +1,11 @@
 import { Box } from '@mui/material';
 import type { Command, SaidFeed, SaidSpray } from '@rundel/core/commands';
+import type { Entry } from '@rundel/core/records';
 import { findProduct } from '@rundel/core/products';
-import { useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
+import { useBags, useGarden, useUnitFormat, type Bag } from '../../store/index.ts';
 import { bagsWords } from '../../text/bag-text.ts';
 import { entryWords } from '../../text/entry-text.ts';
-import { whenWords } from '../../text/text.ts';
+import { midSentence, whenWords } from '../../text/text.ts';
 import { AGENT_WORDS, causeName } from '../../text/trouble-text.ts';
 
 /** What its form would be opened with. */
@@ -60,6 +61,34 @@ export function SprayPreview({
           .filter(Boolean)
           .join(', ')}
       </Box>
+    </Box>
+  );
+}
+
+/** What would be put right. */
+export function CorrectedPreview({ before }: { readonly before: readonly Entry[] }) {
+  const { garden, clock } = useGarden();
+  const { bags } = useBags();
+  const unitFormat = useUnitFormat();
+  const labelOf = (entry: Entry) =>
+    'containerId' in entry
+      ? (bags.find(({ container }) => container.id === entry.containerId)?.container.label ?? '')
+      : '';
+  return (
+    <Box sx={{ fontSize: '0.9rem', marginBlockStart: 0.75 }}>
+      In place of{' '}
+      {before
+        .map((entry) =>
+          [
+            labelOf(entry),
+            midSentence(entryWords(entry, unitFormat, garden)),
+            whenWords(entry.at, clock.now()),
+          ]
+            .filter(Boolean)
+            .join(' · '),
+        )
+        .join('; ')}
+      . The first version stays on record.
     </Box>
   );
 }
