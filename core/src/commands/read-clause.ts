@@ -264,7 +264,8 @@ const VAGUE = new RegExp(
   String.raw`\b(?:last|this) (?:week(?:end)?|month|spring|summer|autumn|fall)\b|\bthe other day\b|\b(?:some|a few) (?:days|weeks) ago\b|\brecently\b|\b(?:in|early|mid|late|during|end of|beginning of)[ -](?:early |mid |late )?${MONTH}(?![\p{L}]| \d)`,
   'u',
 );
-const FIGURES = /\bon \d{1,2}[/.]\d{1,2}(?:[/.]\d{2,4})?(?![\d/.]| ?\p{L}*(?:can|l|litres?|kg|g|lb|oz)\b)/u;
+const FIGURES =
+  /^\d{1,2}[/.]\d{1,2}(?:[/.]\d{2,4})?:? (?=(?:picked|harvested|watered|poured|fed|checked|felt|found|got|gave|weighed)\b)|\bon \d{1,2}[/.]\d{1,2}(?:[/.]\d{2,4})?(?![\d/.]| ?\p{L}*(?:can|l|litres?|kg|g|lb|oz)\b)/u;
 const DAY_BEFORE = new RegExp(`^((?:on |last |this )?(?:yesterday|today|${WEEKDAYS.join('|')})):`);
 /** Of what holds water it is water; the mix is named. */
 const TOPPED_UP =

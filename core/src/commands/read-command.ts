@@ -85,7 +85,8 @@ function readLine(line: string, { bags, ...more }: CommandContext): CommandReadi
 
 /** Whether what was left over of a job, a sight or the weather tells of another thing. */
 const isOfMore = ({ kind, note = '', bags }: Command): boolean => {
-  const hasVerb = verbIn(note) !== undefined;
+  // "with 2 L warm water"
+  const hasVerb = verbIn(kind === 'watering' ? note.replace(/\bwater\b/gi, ' ') : note) !== undefined;
   // "terrace, 4 got 2 cans"
   if (kind === 'watering') return hasVerb;
   // "3 dry, 4 moist" of both: one of the two is not so
@@ -148,13 +149,24 @@ const LOOKS = [...FINGER_WORDS, ...LIFT_WORDS, WILTED]
   .flat()
   .sort((a, b) => b.length - a.length)
   .join('|');
+const DASH = /(^|[,;]\s*|\b(?:picked|harvested|harvest:|watered)\s+)([\p{L}\d]+) [-–] (?=[\d½¼¾])/giu;
+const PLACED = /(?<!\p{L})(?:from|off|on|at|in)(?!\p{L})/iu;
 const ROW = /(?<![\d/.]|\bon )\d{1,3}(?:\/\d{1,3}){2,}(?![\d/])/gu;
 
 /** "3 dry 4 moist" and "3/4/7 dry" with commas between. */
 function apart(text: string, { all }: CommandContext['bags']): string {
   const labels = new Set(all.map(({ label }) => label.toLowerCase()));
   const found = String.raw`(?<bag>[\p{L}\d]+) (?:is |was |feels |felt )?(?:${LOOKS})`;
-  return text
+  const isBag = (word: string) => labels.has(word.toLowerCase());
+  // "7 - 450 g" is no range where a bag is called 7, and nothing else is named
+  const dashed = PLACED.test(text)
+    ? text
+    : text.replace(DASH, (all, before: string, word: string) => (isBag(word) ? `${before}${word}: ` : all));
+  return dashed
+    .replace(
+      /(?<![\p{L}\d.,])([\p{L}\d]+) ?\+ ?(?=([\p{L}\d]+)(?![\p{L}\d.,]))/gu,
+      (all, one: string, more: string) => (isBag(one) && isBag(more) ? `${one} and ` : all),
+    )
     .replace(/(?<![\p{L}\d])(nr|no|approx|ca)\. (?=\d)/giu, '$1 ')
     .replace(ROW, (row) =>
       row.split('/').every((each) => labels.has(each)) ? row.split('/').join(', ') : row,

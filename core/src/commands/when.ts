@@ -21,6 +21,11 @@ const DATE = new RegExp(
   `\\b(?:on )?(?:the )?(?:(?<!\\d )(?<secondMonth>${MONTH}) (?<second>${DAY})(?:st|nd|rd|th)?|(?<first>${DAY})(?:st|nd|rd|th)? (?:of )?(?<firstMonth>${MONTH})(?! ${DAY}(?:st|nd|rd|th))|(?<thirdMonth>${MONTH}) (?<third>${DAY})(?:st|nd|rd|th))(?:,? (?<year>20\\d\\d))?(?![\\p{L}\\d])`,
   'u',
 );
+/** "on the 7th", "7th: …"; not the third truss */
+const OF_MONTH = new RegExp(
+  `(?:\\b(?:on )?the (?<day>${DAY})(?:st|nd|rd|th)(?! (?:truss|plant|time|bag|pot|fruit|flower|leaf|one|day|week|season))|^(?<first>${DAY})(?:st|nd|rd|th)(?=[:,] ))(?![\\p{L}\\d])`,
+  'u',
+);
 const TIME =
   /\bat (\d{1,2})(?:[:.](\d{2}))? ?(am|pm)?\b(?![.,]\d| ?(?:l|litres?|liters?|g|kg|oz|lb|ml|cans?|%))/;
 const AGO = /\b(\d{1,2}|a|one|two|three|four|five|six) (day|week)s? ago\b/;
@@ -76,6 +81,7 @@ export function readWhen(text: string, now: string, labels: readonly string[] = 
   else if (take(/\byesterday\b/)) day = addDays(today, -1);
   else if (take(/\bto(?:day|night)\b/)) day = today;
   else if (DATE.test(rest)) day = lastDate(today, take(DATE));
+  else if (OF_MONTH.test(rest)) day = lastOfMonth(today, take(OF_MONTH));
   else {
     const daysAgo = take(AGO);
     const [, many = '', of] = daysAgo ?? [];
@@ -110,6 +116,16 @@ export function readWhen(text: string, now: string, labels: readonly string[] = 
     (hour ?? 0) > hourOf(now) + SOON_HOURS[part ? 'part' : 'clock'];
   const at = momentAt(day ?? (isBefore ? addDays(today, -1) : today), hour ?? hourOf(now), now);
   return { at: Date.parse(at) > Date.parse(now) ? now : at, rest, isSaid: true };
+}
+
+/** The last time that it was that day of a month. */
+function lastOfMonth(today: string, found: RegExpExecArray | null): string | undefined {
+  const of = (found?.groups?.['day'] ?? found?.groups?.['first'] ?? '').padStart(2, '0');
+  for (let back = 0; back < 62; back++) {
+    const day = addDays(today, -back);
+    if (day.slice(8) === of) return day;
+  }
+  return undefined;
 }
 
 /** The last time that a day of the year was, or that of the year that was said. */

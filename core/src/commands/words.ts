@@ -62,6 +62,8 @@ export const FILLERS: ReadonlySet<string> = new Set([
   'nr',
   'off',
   'into',
+  'just',
+  'again',
   'about',
   'around',
   'roughly',

@@ -109,6 +109,21 @@ describe('how people write it down', () => {
         ['check', '4', finger(5)],
       ],
     ],
+    [
+      '3+4 dry',
+      [
+        ['check', '3', finger(2)],
+        ['check', '4', finger(2)],
+      ],
+    ],
+    [
+      'harvested 7 - 450g, 12 - 300g',
+      [
+        ['picking', '7', 0.45, undefined],
+        ['picking', '12', 0.3, undefined],
+      ],
+    ],
+    ['watered 3 with 2 l warm water', [['watering', '3', 2]]],
     ['nr. 3 dry', [['check', '3', finger(2)]]],
   ])('%s', (line, said) => {
     expect(short(line)).toEqual(said);
@@ -123,6 +138,8 @@ describe('how people write it down', () => {
     ['got 2 kg from 7 and 12, mostly from 7', /^How much from each/],
     ['watered 3 1 can yesterday and today', /^These are of two days/],
     ['1 L ran out of 7', /^How much was given/],
+    ['07/07 picked 450 g from 7', /^Is that a day/],
+    ['picked 7 - 8 kg from 12', /^Between two figures/],
     ['picked 3 ripe and 2 green from 7', /^Two kinds/],
     ['planted a tomato in 5', /^What is planted or sown is put down at its bag/],
     ['moved Red Keel from 7 to 12', /^A plant goes from one bag to another at the plant/],
@@ -143,6 +160,13 @@ describe('how people write it down', () => {
     const reading = read(line);
     expect(reading).toMatchObject({ kind: 'other', asNote: { drafts: [{ kind: 'note', text: line }] } });
     expect(reading.kind === 'other' && reading.asNote?.bags.map(({ label }) => label)).toEqual(['7']);
+  });
+
+  it('is of the last day of a month that is said so', () => {
+    const day = (line: string) => done(line)[0]?.at.slice(0, 10);
+    expect(day('picked 450 g from 7 on the 3rd')).toBe('2026-07-03');
+    expect(day('20th: picked 450 g from 12')).toBe('2026-06-20');
+    expect(day('picked 450 g from 7 off the 3rd truss')).toBe('2026-07-16');
   });
 
   it('is of no day in May for a “maybe 4”', () => {

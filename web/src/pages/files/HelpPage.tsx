@@ -10,7 +10,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Ctrl Shift Z', 'do it again'],
   [
     '/ or Ctrl K',
-    'find a bag or a page, or say what was done: “picked 450 g from 7”, “3 dry, 4 and 5 wet”, “tied 3 and 4”, “aphids on 7”, “moved 3 to the terrace”, “5 died”, “no rain yesterday”, “fed 7 tomato feed, 1 can”',
+    'find a bag or a page, or say what was done: “picked 450 g from 7”, “3 dry, 4 and 5 wet”, “tied 3 and 4”, “aphids on 7”, “moved 3 to the terrace”, “5 died”, “no rain yesterday”, “fed 7 tomato feed, 1 can”, “sprayed 7 with soap”, “actually 7 was moist”',
   ],
   ['?', 'this page'],
 ];
