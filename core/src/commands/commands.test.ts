@@ -266,13 +266,6 @@ describe('a line in plain words', () => {
     expect(at('watered 3 1 can last night at 10')).toBe('2026-07-15T22:00');
     expect(at('watered 3 1 can yesterday at 9')).toBe('2026-07-15T09:00');
     expect(at('watered 3 1 can yesterday evening at 8')).toBe('2026-07-15T20:00');
-    // a part of the day that is to come was the day before
-    const early = (line: string) => done(line, { now: '2026-07-16T08:00:00.000+01:00' })[0]?.at.slice(0, 16);
-    expect(early('7 wilted at noon')).toBe('2026-07-15T12:00');
-    expect(early('watered 3 1 can in the evening')).toBe('2026-07-15T18:00');
-    expect(early('watered 3 1 can at 21:30')).toBe('2026-07-15T21:30');
-    expect(early('watered 3 1 can at 8:10')).toBe('2026-07-16T08:00');
-    expect(early('watered 3 1 can this evening')).toBe('2026-07-16T08:00');
     // not in the future, and "at 7" is the bag
     expect(at('watered 7 1 can tonight at 23:00')).toBe('2026-07-16T18:30');
     expect(short('picked 450 g at 7')).toEqual([['picking', '7', 0.45, undefined]]);

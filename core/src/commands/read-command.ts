@@ -1,11 +1,12 @@
 import { dayOf } from '../calendar/index.ts';
 import { withoutAmounts } from './amounts.ts';
+import { apart } from './apart.ts';
 import { asNote } from './as-note.ts';
 import { unfinished, type Command, type CommandContext, type CommandReading } from './command.ts';
 import { saidInstead } from './correction.ts';
 import { readFinding } from './finding.ts';
 import { readClause, speaksFor } from './read-clause.ts';
-import { FINGER_WORDS, HOURS, LIFT_WORDS, TOGETHER, VERBS, WEEKDAYS, WILTED } from './words.ts';
+import { HOURS, TOGETHER, VERBS, WEEKDAYS } from './words.ts';
 import { daysIn } from './weather.ts';
 import { withRest } from './which-bags.ts';
 import { readWhen } from './when.ts';
@@ -145,40 +146,6 @@ function withoutWho(
 /** What one deed may end and the next begin at. */
 const BETWEEN = /(?:\s*[,;&+]\s*(?:(?:and|then)\s+)*|\s+(?:(?:and|then|but)\s+)+|(?<=\d|\p{L}{3})\.\s+)/gu;
 
-const LOOKS = [...FINGER_WORDS, ...LIFT_WORDS, WILTED]
-  .flat()
-  .sort((a, b) => b.length - a.length)
-  .join('|');
-const DASH = /(^|[,;]\s*|\b(?:picked|harvested|harvest:|watered)\s+)([\p{L}\d]+) [-–] (?=[\d½¼¾])/giu;
-const PLACED = /(?<!\p{L})(?:from|off|on|at|in)(?!\p{L})/iu;
-const ROW = /(?<![\d/.]|\bon )\d{1,3}(?:\/\d{1,3}){2,}(?![\d/])/gu;
-
-/** "3 dry 4 moist" and "3/4/7 dry" with commas between. */
-function apart(text: string, { all }: CommandContext['bags']): string {
-  const labels = new Set(all.map(({ label }) => label.toLowerCase()));
-  const found = String.raw`(?<bag>[\p{L}\d]+) (?:is |was |feels |felt )?(?:${LOOKS})`;
-  const isBag = (word: string) => labels.has(word.toLowerCase());
-  // "7 - 450 g" is no range where a bag is called 7, and nothing else is named
-  const dashed = PLACED.test(text)
-    ? text
-    : text.replace(DASH, (all, before: string, word: string) => (isBag(word) ? `${before}${word}: ` : all));
-  return dashed
-    .replace(
-      /(?<![\p{L}\d.,])([\p{L}\d]+) ?\+ ?(?=([\p{L}\d]+)(?![\p{L}\d.,]))/gu,
-      (all, one: string, more: string) => (isBag(one) && isBag(more) ? `${one} and ` : all),
-    )
-    .replace(/(?<![\p{L}\d])(nr|no|approx|ca)\. (?=\d)/giu, '$1 ')
-    .replace(ROW, (row) =>
-      row.split('/').every((each) => labels.has(each)) ? row.split('/').join(', ') : row,
-    )
-    .replace(
-      new RegExp(String.raw`${found}(?= ${found.replace('bag', 'next')}(?!\p{L}))`, 'giu'),
-      (look, ...more) => {
-        const { bag, next } = more.at(-1) as { readonly bag: string; readonly next: string };
-        return labels.has(bag.toLowerCase()) && labels.has(next.toLowerCase()) ? `${look},` : look;
-      },
-    );
-}
 /** A time that stands before all that was done is of all of it. */
 const TIME_FIRST = new RegExp(
   `^(?:on |last |this |in the )?(?:yesterday|today|tonight|tomorrow|night|${[...WEEKDAYS, ...Object.keys(HOURS)].join('|')})\\b|^(?:the day before|\\w+ (?:days?|weeks?) ago)\\b`,

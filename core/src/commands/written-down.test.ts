@@ -162,6 +162,15 @@ describe('how people write it down', () => {
     expect(reading.kind === 'other' && reading.asNote?.bags.map(({ label }) => label)).toEqual(['7']);
   });
 
+  it('is of the day before where a part of the day is still to come', () => {
+    const early = (line: string) => done(line, { now: '2026-07-16T08:00:00.000+01:00' })[0]?.at.slice(0, 16);
+    expect(early('7 wilted at noon')).toBe('2026-07-15T12:00');
+    expect(early('watered 3 1 can in the evening')).toBe('2026-07-15T18:00');
+    expect(early('watered 3 1 can at 21:30')).toBe('2026-07-15T21:30');
+    expect(early('watered 3 1 can at 8:10')).toBe('2026-07-16T08:00');
+    expect(early('watered 3 1 can this evening')).toBe('2026-07-16T08:00');
+  });
+
   it('is of the last day of a month that is said so', () => {
     const day = (line: string) => done(line)[0]?.at.slice(0, 10);
     expect(day('picked 450 g from 7 on the 3rd')).toBe('2026-07-03');
