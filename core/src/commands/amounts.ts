@@ -4,6 +4,7 @@ import {
   parseAmount,
   parseNumber,
   parseTime,
+  reckoned,
   settledNumber,
   timeAsked,
   timedIn,
@@ -40,25 +41,6 @@ export const TWO = { problem: 'Two amounts: say them one after another, each wit
 
 const RANGE_BEFORE = /\d ?(?:-|–|to) ?$/;
 const RANGE = { problem: 'Between two figures: say one, as “about 450 g”.' };
-
-const PLAIN = String.raw`\d+(?:[.,]\d+)?`;
-const TIMES = new RegExp(String.raw`(?<![\p{L}\d.,/])(\d{1,2}) ?[x×] ?(${PLAIN})(?= ?\p{L})`, 'gu');
-const SUM = new RegExp(String.raw`(?<![\p{L}\d.,/])(${PLAIN}) ?(\p{L}+) ?\+ ?(${PLAIN}) ?\2(?!\p{L})`, 'u');
-
-/** "3 x 150 g" and "150 g + 200 g" as the one amount that they come to. */
-function reckoned(text: string): string {
-  const value = (figures: string) => Number(figures.replace(',', '.'));
-  const shown = (number: number) => String(Math.round(number * 1000) / 1000);
-  const times = text.replace(TIMES, (_, by: string, figures: string) => shown(Number(by) * value(figures)));
-  for (let sum = times; ;) {
-    const next = sum.replace(
-      SUM,
-      (_, one: string, unit: string, more: string) => `${shown(value(one) + value(more))} ${unit}`,
-    );
-    if (next === sum) return sum;
-    sum = next;
-  }
-}
 
 /** "1lb4oz" as two parts, and "1 lb 4" as what it is short for. */
 const apart = (text: string) =>

@@ -4,10 +4,15 @@ import { daysBetween, isDay, type Day } from '../calendar/index.ts';
 /** In which order the parts of dates are written. */
 export type DateOrder = 'ymd' | 'dmy' | 'mdy';
 
+/** "about 10.7.2026" */
+const ABOUT = /^(?:about|around|approx\.?|ca?\.?|circa|~)\s*/i;
+const plain = (text: string) => text.trim().replace(ABOUT, '');
+/** "12.7." of which the year goes without saying */
+const DAY_AND_MONTH = /^(\d{1,2})\D(\d{1,2})\D?$/;
 const DATE = /^(\d{1,4})\D(\d{1,2})\D(\d{1,4})(?:\D+(.*))?$/;
 
 /** What stands behind a date in its cell, as "07:30"; '' where nothing does. */
-export const behindDate = (text: string): string => DATE.exec(text.trim())?.[4] ?? '';
+export const behindDate = (text: string): string => DATE.exec(plain(text))?.[4] ?? '';
 
 /** The column most of whose cells read as dates, in one order. */
 export function columnOfDates({ headings, rows }: Pick<CsvTable, 'headings' | 'rows'>): string | undefined {
@@ -22,16 +27,26 @@ export function columnOfDates({ headings, rows }: Pick<CsvTable, 'headings' | 'r
 /**
  * Reads a date in an order, whatever stands between its parts; with a time behind it, that is left alone.
  *
+ * @param year of a day and a month alone, `2026`; left out: those are no date
  * @example
  * readDate('16/7/26', 'dmy')
  * // => '2026-07-16'
  */
-export function readDate(text: string, order: DateOrder): Day | undefined {
-  const parts = DATE.exec(text.trim());
-  const compact = /^(\d{4})(\d{2})(\d{2})$/.exec(text.trim());
+export function readDate(text: string, order: DateOrder, year?: string): Day | undefined {
+  const said = plain(text);
+  const [, one = '', two = ''] = DAY_AND_MONTH.exec(said) ?? [];
+  if (one !== '')
+    return year === undefined
+      ? undefined
+      : readDate(
+          order === 'dmy' ? `${one}.${two}.${year}` : `${year}-${one}-${two}`,
+          order === 'dmy' ? order : 'ymd',
+        );
+  const parts = DATE.exec(said);
+  const compact = /^(\d{4})(\d{2})(\d{2})$/.exec(said);
   const [, a = '', b = '', c = ''] = parts ?? compact ?? [];
-  const [year, month, day] = order === 'ymd' || compact ? [a, b, c] : order === 'dmy' ? [c, b, a] : [c, a, b];
-  const found = `${year.length === 2 ? `20${year}` : year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
+  const [y, month, day] = order === 'ymd' || compact ? [a, b, c] : order === 'dmy' ? [c, b, a] : [c, a, b];
+  const found = `${y.length === 2 ? `20${y}` : y}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
   return isDay(found) ? found : undefined;
 }
 

@@ -38,6 +38,33 @@ describe('tables of the diary', () => {
     expect(read(table, text, live)).toMatchObject({ drafts: [], known: entries.length });
   });
 
+  it('as a notebook has them: sums, dozens, a day of which the year goes without saying, and a weight under any heading', () => {
+    const found = read(
+      'pickings',
+      [
+        'Date;Bag;Picked;Fruit;Remark',
+        '3.7.2025;1;2 lb 4 oz;2 dozen;first',
+        '5.7.;2;3 x 150 g;;split',
+        'about 7.7.;1 & 2;1,5 kg;;both',
+        '12.7.;3;300 g + 150 g;half a dozen;',
+      ].join('\n'),
+    );
+    expect(found.refused).toEqual([]);
+    expect(found.mapping.columns.kilograms).toBe('Picked');
+    const said = (found.drafts as readonly Omit<EntryOf<'picking'>, 'id'>[]).map((d) => [
+      d.at.slice(0, 10),
+      Number(d.kilograms?.toFixed(3)),
+      d.count,
+    ]);
+    expect(said).toEqual([
+      ['2025-07-03', 1.021, 24],
+      ['2025-07-05', 0.45, undefined],
+      ['2025-07-07', 0.75, undefined],
+      ['2025-07-07', 0.75, undefined],
+      ['2025-07-12', 0.45, 6],
+    ]);
+  });
+
   it.each([
     ['metric', 'kilogram', 'litre', 'dmy'],
     ['uk', 'pound', 'imperialGallon', 'dmy'],

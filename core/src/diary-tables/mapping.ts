@@ -37,6 +37,23 @@ const HINTS: Readonly<Record<ColumnId, RegExp>> = {
   note: /note|remark|comment/i,
 };
 
+/** How amounts are written of which a heading says nothing: "2 lb 4 oz", "1,5 kg". */
+const AMOUNTS: Readonly<Partial<Record<DiaryTable, readonly (readonly [ColumnId, RegExp])[]>>> = {
+  pickings: [['kilograms', /\d[\d.,½¼¾]*\s?(?:kg|kilos?|g|grams?|lbs?|pounds?|oz|ounces?)\b/i]],
+  waterings: [['litres', /\d[\d.,½¼¾]*\s?(?:l|lit(?:re|er)s?|ml|gal(?:lons?)?|pints?|quarts?|cans?)\b/i]],
+};
+
+/** The column most of whose cells are written so. */
+function columnOf(
+  pattern: RegExp,
+  { headings, rows }: Pick<CsvTable, 'headings' | 'rows'>,
+): string | undefined {
+  return headings.find((heading) => {
+    const said = rows.map((row) => row[heading] ?? '').filter((text) => text.trim() !== '');
+    return said.length > 0 && said.filter((text) => pattern.test(text)).length > said.length / 2;
+  });
+}
+
 /** What a row cannot do without; of weight and count one. */
 const NEEDED: Readonly<Record<DiaryTable, readonly ColumnId[]>> = {
   pickings: ['bag', 'day'],
@@ -112,6 +129,9 @@ export function guessDiaryMapping(
   ) as Partial<Record<ColumnId, string>>;
   // whatever it is called
   columns.day ||= columnOfDates({ headings: headings.filter((h) => !taken.has(h)), rows }) ?? '';
+  for (const [id, amount] of AMOUNTS[table] ?? [])
+    columns[id] ||=
+      columnOf(amount, { headings: headings.filter((h) => !taken.has(h) && h !== columns.day), rows }) ?? '';
   const measured = columns[table === 'waterings' ? 'litres' : 'kilograms'] ?? '';
   const named =
     /\b(g|grams?|kg|kilos?|kilograms?|lbs?|oz|ml|l|lit(?:re|er)s?|gal|gallons?|pounds?|ounces?)\b/i.exec(

@@ -1,5 +1,5 @@
 import { bagNames } from '../commands/index.ts';
-import { numbersIn, type CsvTable } from '../csv/index.ts';
+import { numbersIn, readDate, type CsvTable } from '../csv/index.ts';
 import type { Container, Draft, Entry, Garden, LiveEntries } from '../records/index.ts';
 import type { UnitSystem } from '../units/index.ts';
 import type { DiaryMapping } from './mapping.ts';
@@ -59,7 +59,7 @@ export function readDiaryTable(
   const cells = csv.rows.flatMap((row) =>
     COLUMNS_READ[table].map((id) => row[mapping.columns[id] ?? ''] ?? ''),
   );
-  const context: RowContext = {
+  const context: Omit<RowContext, 'year'> = {
     table,
     mapping,
     garden,
@@ -79,11 +79,16 @@ export function readDiaryTable(
   const refused: { line: number; problem: string }[] = [];
   let same = 0;
   let ofSeveral = 0;
+  const yearOf = (row: CsvTable['rows'][number]) =>
+    readDate(row[mapping.columns.day ?? ''] ?? '', mapping.dateOrder)?.slice(0, 4);
+  // a notebook says the year once, and then the days
+  let year = csv.rows.map(yearOf).find((said) => said !== undefined) ?? now.slice(0, 4);
   csv.rows.forEach((row, i) => {
+    year = yearOf(row) ?? year;
     const name = (row[mapping.columns.bag ?? ''] ?? '').trim();
     const isStrange = name !== '' && bagsCalled(name, { byLabel, named: context.named }) === undefined;
     if (isStrange && !strange.has(name.toLowerCase())) strange.set(name.toLowerCase(), name);
-    const read = readRow(row, context);
+    const read = readRow(row, { ...context, year });
     // the headings are the first line
     if (typeof read === 'string') refused.push({ line: i + 2, problem: read });
     else if (read.every((draft) => known.has(keyOf(draft)))) same += 1;

@@ -36,6 +36,8 @@ export interface RowContext {
   readonly numbers: (cell: string) => number | undefined;
   readonly system: UnitSystem;
   readonly now: string;
+  /** of a day and a month alone */
+  readonly year: string;
 }
 
 /** The bag of a name, in any letters and with "bag" before it or not. */
@@ -68,14 +70,14 @@ export function readRow(
   row: Readonly<Record<string, string>>,
   context: RowContext,
 ): readonly Draft[] | string {
-  const { table, mapping, garden, numbers, system, now } = context;
+  const { table, mapping, garden, numbers, system, now, year } = context;
   const cell = (id: ColumnId) => (row[mapping.columns[id] ?? ''] ?? '').trim();
   const label = cell('bag').toLowerCase();
   const bags = label === '' ? undefined : bagsCalled(label, context);
   if (bags === undefined)
     return label === '' ? 'It names no bag.' : `There is no bag called “${cell('bag')}”.`;
   if (bags === 'several') return `Several bags are called “${cell('bag')}”.`;
-  const day = readDate(cell('day'), mapping.dateOrder);
+  const day = readDate(cell('day'), mapping.dateOrder, year);
   if (day === undefined) return `“${cell('day')}” is not a date.`;
   const time = cell('time') || behindDate(cell('day'));
   const hour = hourIn(time);
@@ -118,7 +120,7 @@ export function readRow(
       const ounces = text('ounces') === '' ? 0 : read('ounces', 'ounce');
       if (ounces === undefined) return `“${text('ounces')}” is not a number of ounces.`;
       const kilograms = ounces > 0 ? (weight ?? 0) + ounces : weight;
-      const count = text('count') === '' ? undefined : numbers(text('count'));
+      const count = text('count') === '' ? undefined : (numbers(text('count')) ?? inWords(text('count')));
       const isUnmeasured = UNMEASURED.test(text('kilograms')) || YES.test(text('unmeasured'));
       if (isUnmeasured && count === undefined && !(kilograms !== undefined && kilograms > 0))
         return { kind: 'picking', isUnmeasured, ...more };
@@ -217,6 +219,12 @@ function asTyped(text: string, fallback: UnitName, system: UnitSystem): number |
   if (read?.rest.trim() === '') return toSi(read.value, fallback);
   const typed = parseAmount(text, UNITS[fallback].quantity === 'mass' ? 'crop' : 'water', system);
   return typed.ok ? typed.amount.siValue : undefined;
+}
+
+/** A number alone, as it would be said: "2 dozen". */
+function inWords(text: string): number | undefined {
+  const read = parseNumber(text);
+  return read?.rest.trim() === '' ? read.value : undefined;
 }
 
 /** A time of day in hours, as the clock on the wall had it; noon where none is said. */

@@ -1,3 +1,4 @@
+export { reckoned } from './reckoned.ts';
 export { UNITS, fromSi, toSi, type Quantity, type Unit, type UnitName } from './units.ts';
 export { fieldUnit, unitsShown, show, showParts, trimmed, type Purpose, type UnitSystem } from './systems.ts';
 export {

@@ -1,6 +1,7 @@
 import { MEASURE_UNIT, type MeasureKind } from './measures.ts';
 import { parseNumber, settledNumber, withoutAbout } from './parse-number.ts';
 import { parseTime } from './parse-time.ts';
+import { reckoned } from './reckoned.ts';
 import { fieldUnit, quantityOf, type Purpose, type UnitSystem } from './systems.ts';
 import { toSi, UNITS, type UnitName } from './units.ts';
 
@@ -29,7 +30,10 @@ export type AmountResult =
  * // => { ok: true, amount: { siValue: 342.9, value: 13.5, unit: 'inch', text: '13½ in' } }
  */
 export function parseAmount(text: string, purpose: Purpose, system: UnitSystem): AmountResult {
-  const typed = text.trim().replace(/^minus (?=\d)/i, '-');
+  const entered = text.trim().replace(/^minus (?=\d)/i, '-');
+  // of a length it may be how wide and how long
+  const isSum = ['mass', 'volume'].includes(quantityOf(purpose));
+  const typed = isSum ? reckoned(entered) : entered;
   if (typed === '') return { ok: false, reason: 'empty' };
   const twoParts = inTwoParts(typed, purpose, system);
   if (twoParts) return twoParts;
@@ -43,7 +47,7 @@ export function parseAmount(text: string, purpose: Purpose, system: UnitSystem):
   const unit = isBare ? fieldUnit(system, purpose) : unitNamed(word, system);
   if (unit === undefined) return { ok: false, reason: 'unknown-unit' };
   if (UNITS[unit].quantity !== quantityOf(purpose)) return { ok: false, reason: 'wrong-quantity' };
-  return { ok: true, amount: { siValue: toSi(number, unit), value: number, unit, text: typed } };
+  return { ok: true, amount: { siValue: toSi(number, unit), value: number, unit, text: entered } };
 }
 
 /** A grower's own measure, as far as reading goes. */
@@ -96,7 +100,7 @@ export function timeAsked(measures: readonly NamedMeasure[]): string {
  */
 export function parseMeasured(text: string, measures: readonly NamedMeasure[]): number | undefined {
   const time = parseTime(text);
-  const read = time ?? parseNumber(text);
+  const read = time ?? parseNumber(reckoned(text));
   if (!read) return undefined;
   const named = read.rest
     .toLowerCase()

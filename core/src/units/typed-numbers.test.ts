@@ -62,3 +62,20 @@ describe('dozens', () => {
     expect(parseNumber(text)?.value).toBe(value);
   });
 });
+
+describe('an amount that was left to be reckoned', () => {
+  it.each([
+    ['3 x 150 g', 'crop', 0.45],
+    ['150 g + 200 g + 50 g', 'crop', 0.4],
+    ['2×5 L', 'water', 10],
+    ['1,5 kg', 'crop', 1.5],
+  ] as const)('%s', (text, purpose, value) => {
+    const read = parseAmount(text, purpose, 'metric');
+    expect(read).toMatchObject({ ok: true, amount: { text } });
+    expect(read.ok && read.amount.siValue).toBeCloseTo(value, 9);
+  });
+
+  it('of a length it is not: it may be how wide and how long', () => {
+    expect(parseAmount('30 x 40 cm', 'size', 'metric')).toMatchObject({ ok: false });
+  });
+});
