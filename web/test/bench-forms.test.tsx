@@ -2,7 +2,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { DEMO_EVENING, demoWith, EMPTY, idOf, MAY_MORNING } from './gardens.ts';
-import { choose, dialog, fill, openApp, press } from './live.tsx';
+import { choose, dialog, fill, fillDay, openApp, press } from './live.tsx';
 
 const gone = () => waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
 
@@ -174,6 +174,32 @@ describe('the drip bench', () => {
     await screen.findByText(/^This bag has no drip yet/);
     expect(bag.textContent).toMatch(/^18 · /);
     expect(await made()).toMatchObject([{ kind: 'drip', containerId: idOf(demoWith('18'), '18') }]);
+  });
+
+  it('that stood still is told afterwards, for all bags of the pump; one that was set late is set from then on', async () => {
+    const { made } = await openApp('/bench/drip', demoWith('5', '7', '18'), DEMO_EVENING);
+    await press('It stood still for a while');
+    const form = await dialog();
+    await fillDay('The first day without it', '12/07/2026', form);
+    await fillDay('The first day that it ran again', '12/07/2026', form);
+    await press('Put in the diary', form);
+    await within(form).findByText(/on a later day/);
+    await fillDay('The first day that it ran again', '15/07/2026', form);
+    await press('Put in the diary', form);
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    const [off, on] = await made();
+    expect(off).toMatchObject({ kind: 'drip', at: expect.stringMatching(/^2026-07-12/) });
+    expect(off).not.toHaveProperty('setting');
+    expect(on).toMatchObject({
+      kind: 'drip',
+      at: expect.stringMatching(/^2026-07-15/),
+      setting: { emitters: 2 },
+    });
+    // the setting is the same as before
+    fireEvent.click(screen.getByLabelText('It was earlier'));
+    await fillDay('Day', '14/07/2026');
+    await press('It is turned off');
+    await waitFor(async () => expect((await made()).at(-1)?.at).toMatch(/^2026-07-14/));
   });
 
   it('proposes a setting, which is taken and compared week by week', async () => {

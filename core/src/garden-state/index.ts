@@ -1,5 +1,6 @@
 export { carriedTo, movesOf, placeAt } from './carried.ts';
 export { mixesBack } from './refilled.ts';
+export { dripStoodStill, stoodStillProblem, type StoodStill } from './drip-stood-still.ts';
 export { bagWater, dripsOf, siteOf, waterCase, type BagWater, type WaterCase } from './bag-state.ts';
 export { knownWeather, weatherAnew, weatherAsked } from './known-weather.ts';
 export { propertiesOf, storesOf, waterBagOf, type BagProperties, type WaterHistory } from './properties.ts';

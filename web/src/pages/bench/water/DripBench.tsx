@@ -1,4 +1,4 @@
-import { Box, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { Box, Button, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { dripsOf } from '@rundel/core/garden-state';
 import { dayOf } from '@rundel/core/calendar';
 import type { Entry } from '@rundel/core/records';
@@ -10,11 +10,13 @@ import { Panel } from '../../../ui/Page.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { titleOf } from '../../../text/bag-text.ts';
 import { dripWords } from '../../../text/water-text.ts';
+import { useWhen } from '../../../ui/When.tsx';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useBags, useGarden, useUnitFormat, type Bag } from '../../../store/index.ts';
 import { DripWeeks } from './DripWeeks.tsx';
 import { NoBags } from '../NoBags.tsx';
 import { DripLineForm } from './DripLineForm.tsx';
+import { StoodStillDialog } from './StoodStillDialog.tsx';
 
 /** A bag's drip: what it gives against what the bag uses, and a setting that would suit. */
 export default function DripBench() {
@@ -39,7 +41,11 @@ export default function DripBench() {
           options={planted.map((b) => ({ id: b.container.id, label: titleOf(b) }))}
         />
       </Box>
-      <OneDrip key={bag.container.id} bag={bag} />
+      <OneDrip
+        key={bag.container.id}
+        bag={bag}
+        others={planted.filter((b) => b !== bag && settingNow(b, live, dayOf(clock.now())))}
+      />
     </Box>
   );
 }
@@ -55,25 +61,36 @@ function settingOf(lines: readonly DripLine[]): DripSetting | undefined {
   return first && { ...first, ...(further.length > 0 ? { further } : {}) };
 }
 
-function OneDrip({ bag }: { readonly bag: Bag }) {
+function OneDrip({
+  bag,
+  others: otherBags,
+}: {
+  readonly bag: Bag;
+  /** that have a drip too */
+  readonly others: readonly Bag[];
+}) {
   const { clock, live, record } = useGarden();
   const unitFormat = useUnitFormat();
   const { container, water } = bag;
   const today = dayOf(clock.now());
   const now = useMemo(() => settingNow(bag, live, today), [bag, live, today]);
   const lines = now ? linesOf(now) : [];
+  const when = useWhen({ kind: 'drip', containerId: container.id });
+  const [isStill, setStill] = useState(false);
   const [asked, setAt] = useState(0);
   const at = Math.min(asked, lines.length);
   const ahead = (water?.usePerDay ?? []).filter((day) => day.day > today).slice(0, 7);
   const wantedADay =
     ahead.length > 0 ? ahead.reduce((sum, day) => sum + day.litres, 0) / ahead.length : undefined;
-  const write = (kept: readonly DripLine[], words: string) => {
+  const write = async (kept: readonly DripLine[], words: string) => {
     const [first, ...further] = kept;
-    return record(
+    const moment = when.read();
+    if (moment === undefined) return;
+    await record(
       [
         {
           kind: 'drip',
-          at: clock.now(),
+          at: moment,
           containerId: container.id,
           ...(first
             ? { setting: { ...plain(first), ...(further.length > 0 ? { further: further.map(plain) } : {}) } }
@@ -117,19 +134,24 @@ function OneDrip({ bag }: { readonly bag: Bag }) {
           line={lines[at]}
           others={settingOf(others)}
           wantedADay={wantedADay}
+          when={when.field}
           onSet={(line) =>
             write([...lines.slice(0, at), line, ...lines.slice(at + 1)], `drip at ${container.label} set`)
           }
         />
         {lines[at] && (
-          <OnceButton
-            onPress={() =>
-              write(others, `drip at ${container.label} ${others.length > 0 ? 'taken off' : 'turned off'}`)
-            }
-          >
-            {others.length > 0 ? 'This line is off' : 'It is turned off'}
-          </OnceButton>
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            <OnceButton
+              onPress={() =>
+                write(others, `drip at ${container.label} ${others.length > 0 ? 'taken off' : 'turned off'}`)
+              }
+            >
+              {others.length > 0 ? 'This line is off' : 'It is turned off'}
+            </OnceButton>
+            <Button onClick={() => setStill(true)}>It stood still for a while</Button>
+          </Box>
         )}
+        {isStill && <StoodStillDialog bag={bag} others={otherBags} onClose={() => setStill(false)} />}
       </Panel>
       {water && (
         <Panel title="Week by week">

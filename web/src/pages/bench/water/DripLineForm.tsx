@@ -7,7 +7,7 @@ import {
   type DripProposal,
   type DripSetting,
 } from '@rundel/core/water';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { FormFields, InlineForm, isWhole, useFields } from '../../../ui/form/index.ts';
 import { OnceButton } from '../../../ui/OnceButton.tsx';
 import { useUnitFormat, type Bag, type UnitFormat } from '../../../store/index.ts';
@@ -20,6 +20,7 @@ export function DripLineForm({
   line,
   others,
   wantedADay,
+  when,
   onSet,
 }: {
   readonly bag: Bag;
@@ -28,6 +29,8 @@ export function DripLineForm({
   readonly others: DripSetting | undefined;
   /** what the bag will use a day in the week to come, L */
   readonly wantedADay: number | undefined;
+  /** the field for when it was set so */
+  readonly when: ReactNode;
   onSet(line: DripLine): unknown;
 }) {
   const unitFormat = useUnitFormat();
@@ -84,6 +87,7 @@ export function DripLineForm({
         {proposal && proposalWords(proposal, typed, unitFormat)}
         {rest === 0 && 'The other lines bring what the bag wants.'}
       </Typography>
+      <Box sx={{ maxWidth: 420, marginBlockEnd: 1.5 }}>{when}</Box>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', marginBlockEnd: 1 }}>
         <OnceButton variant="contained" onPress={() => save()}>
           It is set so
