@@ -24,7 +24,7 @@ export function StoodStillDialog({
       from: dayField({ label: 'The first day without it', latest: today }),
       until: dayField({
         label: 'The first day that it ran again',
-        help: 'Empty: it still stands.',
+        help: 'Empty: it does not run yet.',
         latest: today,
         isOptional: true,
       }),
