@@ -238,7 +238,10 @@ test('a round that is due is reminded of once, and not in the quiet hours', asyn
   await page.getByLabel(/^Remind me when a round is due/).click();
   await expect(page.getByText('Quiet', { exact: true })).toBeVisible();
   // the clock is put on only when the round to come is known: the bags are worked out beside the page
-  const round = page.getByRole('main').getByRole('listitem').filter({ hasText: /Round: / });
+  const round = page
+    .getByRole('main')
+    .getByRole('listitem')
+    .filter({ hasText: /Round: / });
   await expect(round).toContainText('today');
   await page.clock.runFor(10_000);
   expect(await shown()).toEqual([]);

@@ -1,5 +1,6 @@
 import type { Draft } from '../records/index.ts';
 import { readAmounts, readTime, TWO } from './amounts.ts';
+import { askedOf } from './asked.ts';
 import { unfinished, type CommandContext, type CommandReading } from './command.ts';
 import { namesFeed, readFeed } from './feed.ts';
 import { readFinding, saidOfTop } from './finding.ts';
@@ -17,7 +18,7 @@ import { isStage, readStage } from './stage.ts';
 import { isTended, readTended } from './tended.ts';
 import { isTrouble, readTrouble } from './trouble.ts';
 import { readHowWatered, readWater, readWatering, saysMeasure, unknownVessel } from './watering.ts';
-import { daysIn, isRain, isWeather, readWeather } from './weather.ts';
+import { isRain, isWeather, readWeather } from './weather.ts';
 import { MONTH, readWhen } from './when.ts';
 import { readBags, type NamedBag } from './which-bags.ts';
 
@@ -80,15 +81,8 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   if (other) return other(other === readTended || other === readGone ? small : said, text, context);
   if (kind === undefined) return { kind: 'other' };
   if (kind === 'note') return readNote(text, verb?.word ?? '', context);
-  if (daysIn(small) > 1)
-    return unfinished('These are of two days: say them one after another, each with its day.');
-  if (kind === 'watering' && RAN_OFF.test(small))
-    return unfinished('How much was given? Say “watered 7 3 L, it ran through”.');
-  if (kind === 'picking' && MOSTLY.test(small))
-    return unfinished(
-      'How much from each? Say “1.5 kg from 7 and 500 g from 12”, or “in all” for even shares.',
-    );
-  if (FIGURES.test(small)) return unfinished('Is that a day? Write its month as a word: “on 3 July”.');
+  const question = askedOf(kind, small);
+  if (question !== undefined) return unfinished(question);
   // what does not come apart is not taken for one of the two, with the other as its note
   if (DEEDS.filter((deed) => deed.test(small)).length > 1) return unfinished(TWO_THINGS);
   if (kind === 'feed') return /^f(?:eed|eeding)$/.test(small) ? { kind: 'other' } : readFeed(said, context);
@@ -96,8 +90,6 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   const watered = kind === 'watering' ? readHowWatered(said) : undefined;
   const when = readWhen(watered?.rest ?? said, context.now, labels);
   const isShared = TOGETHER.test(when.rest);
-  if (kind === 'picking' && TWO_KINDS.test(when.rest))
-    return unfinished('Two kinds: say each with its bag, as “picked 3 ripe from 7”, and then the other.');
   if (kind === 'picking' && SOLD_IN_PART.test(when.rest))
     return unfinished('Sold in part: say each part by itself, with its weight or how many.');
   const { soldFor, rest: unpriced } =
@@ -110,10 +102,6 @@ export function readClause(text: string, context: CommandContext): CommandReadin
     ? readWater(howMuch, context)
     : readAmounts(howMuch, context.measures, context.system);
   if ('problem' in amounts) return unfinished(amounts.problem);
-  if (kind === 'picking' && /\b(?:nothing|none)\b/.test(said))
-    return unfinished(
-      'Nothing picked is nothing to put down; that you looked can be a note: “note on 7: none ripe”.',
-    );
   const found = kind === 'check' ? readFinding(amounts) : undefined;
   const { count, rest } = kind === 'picking' ? bareCount(amounts, context.bags.all) : { ...amounts };
   const named = readBags(found?.rest ?? rest, context.bags, said);
@@ -240,19 +228,13 @@ const GAVE = /\b(?:gave|put|sprinkled|scattered|added|spread|worked in)\b/;
 /** What is said of fruit that was not picked. */
 const NOT_PICKED =
   /(?<!\p{L})(?:fell|fallen|dropped|dropping|lost|planted|sown|sowed|set|left|hang(?:s|ing)?|growing|swelling|form(?:ed|ing))(?!\p{L})/u;
-/** "3 ripe and 2 green" */
-const TWO_KINDS =
-  /\d+ (?:ripe|green|red|unripe|split) (?:ones )?(?:and|,|&|\+) ?\d+ (?:ripe|green|red|unripe|split)\b/;
-/** "1 L ran out of 7" */
-const RAN_OFF =
-  /^(?!.*(?:watered|poured|gave)).*\d ?(?:l|litres?|liters?|ml|cups?|pints?)\b (?:ran|came|drained|dripped) (?:out|through)/u;
-const MOSTLY = /\b(?:mostly|mainly|most of (?:it|them)) (?:from|off)\b/;
 /** What was picked is told by what became of it alone. */
 const USED =
   /^(?:i |we )?(?:sold|ate|froze|stored|bottled|threw|gave (?!it|them|half|an?\b|the\b)\p{L}+) .*\b(?:from|off|of)\b/u;
 const BOUGHT = /^(?:i |we )?bought\b/;
 const PICKED_FROM = /\b(?:from|off|out of)\b/;
-const PLANTED = /(?<!\p{L})(?:planted|sowed|sown|transplanted)(?!\p{L})/u;
+/** "basil planted beside 7" may be a note */
+const PLANTED = /^(?:i |we )?(?:planted|sowed|transplanted)\b/;
 const GAUGE = /\b(?:scales?|probe|meter)\b/;
 const FRACTION = /[¼½¾⅓⅔⅛⅜⅝⅞]|(?<!\p{L})half(?!\p{L})/u;
 /** What is meant to be done, was not done or is asked is no deed. */
@@ -264,8 +246,6 @@ const VAGUE = new RegExp(
   String.raw`\b(?:last|this) (?:week(?:end)?|month|spring|summer|autumn|fall)\b|\bthe other day\b|\b(?:some|a few) (?:days|weeks) ago\b|\brecently\b|\b(?:in|early|mid|late|during|end of|beginning of)[ -](?:early |mid |late )?${MONTH}(?![\p{L}]| \d)`,
   'u',
 );
-const FIGURES =
-  /^\d{1,2}[/.]\d{1,2}(?:[/.]\d{2,4})?:? (?=(?:picked|harvested|watered|poured|fed|checked|felt|found|got|gave|weighed)\b)|\bon \d{1,2}[/.]\d{1,2}(?:[/.]\d{2,4})?(?![\d/.]| ?\p{L}*(?:can|l|litres?|kg|g|lb|oz)\b)/u;
 const DAY_BEFORE = new RegExp(`^((?:on |last |this )?(?:yesterday|today|${WEEKDAYS.join('|')})):`);
 /** Of what holds water it is water; the mix is named. */
 const TOPPED_UP =
