@@ -221,7 +221,7 @@ const ONE_MORE =
 /** These are things when something is sprayed, and no deeds. */
 const SPRAYED_WITH = /^(?:water|feed|fertili[sz]er)$/;
 const BECAUSE =
-  /(?<!\p{L})(?:after|because|since|due to|thanks to|from) (?:the |last |a |of |so much )*(?:rain|storm|night|shower|heat|wind|sun|weekend|holiday|downpour|watering)(?!\p{L}).*$/u;
+  /(?<!\p{L})(?:after|because|since|due to|thanks to|from) (?:the |last |a |of |so much )*(?:rain|storm|night|shower|heat|wind|sun|weekend|holiday|downpour|watering)(?!\p{L}).*$|(?<!\p{L})in (?:the |full |hot |strong )*(?:sun|heat|wind)(?!\p{L}).*$/u;
 const IT = /^(?:it|mine)(?!\p{L})/u;
 /** What is not fed in water is put on. */
 const GAVE = /\b(?:gave|put|sprinkled|scattered|added|spread|worked in)\b/;
@@ -243,7 +243,7 @@ const NOT_DONE =
 const TO_COME = /\btomorrow\b/;
 const QUESTION = /\?\s*$|^(?:is|are|was|were|how|when|why|what|which|who|does|do|did|can|could|has|have)\b/;
 const VAGUE = new RegExp(
-  String.raw`\b(?:last|this) (?:week(?:end)?|month|spring|summer|autumn|fall)\b|\bthe other day\b|\b(?:some|a few) (?:days|weeks) ago\b|\brecently\b|\b(?:in|early|mid|late|during|end of|beginning of)[ -](?:early |mid |late )?${MONTH}(?![\p{L}]| \d)`,
+  String.raw`\b(?:last|this) (?:week(?:end)?|month|spring|summer|autumn|fall)\b|\bthe other day\b|\b(?:some|a few) (?:days|weeks) ago\b|\b(?:an?|\w+) (?:months?|years?) ago\b|\brecently\b|\b(?:in|early|mid|late|during|end of|beginning of)[ -](?:early |mid |late )?${MONTH}(?![\p{L}]| \d)`,
   'u',
 );
 const DAY_BEFORE = new RegExp(`^((?:on |last |this )?(?:yesterday|today|${WEEKDAYS.join('|')})):`);

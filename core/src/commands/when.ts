@@ -21,14 +21,25 @@ const DATE = new RegExp(
   `\\b(?:on )?(?:the )?(?:(?<!\\d )(?<secondMonth>${MONTH}) (?<second>${DAY})(?:st|nd|rd|th)?|(?<first>${DAY})(?:st|nd|rd|th)? (?:of )?(?<firstMonth>${MONTH})(?! ${DAY}(?:st|nd|rd|th))|(?<thirdMonth>${MONTH}) (?<third>${DAY})(?:st|nd|rd|th))(?:,? (?<year>20\\d\\d))?(?![\\p{L}\\d])`,
   'u',
 );
+const FIRST_THING = /\bfirst thing(?= (?:this |in the )?morning)/;
+/** "for dinner" says what for */
+const PART = new RegExp(
+  `(?<!for )\\b(this )?(?:in the |at |before |after |around )?(${Object.keys(HOURS).join('|')})(?: ?time)?\\b`,
+);
 /** "on the 7th", "7th: …"; not the third truss */
 const OF_MONTH = new RegExp(
   `(?:\\b(?:on )?the (?<day>${DAY})(?:st|nd|rd|th)(?! (?:truss|plant|time|bag|pot|fruit|flower|leaf|one|day|week|season))|^(?<first>${DAY})(?:st|nd|rd|th)(?=[:,] ))(?![\\p{L}\\d])`,
   'u',
 );
 const TIME =
-  /\bat (\d{1,2})(?:[:.](\d{2}))? ?(am|pm)?\b(?![.,]\d| ?(?:l|litres?|liters?|g|kg|oz|lb|ml|cans?|%))/;
-const AGO = /\b(\d{1,2}|a|one|two|three|four|five|six) (day|week)s? ago\b/;
+  /(?:\bat |(?=\b\d{1,2}:\d{2}(?![\d:]))|(?=\b\d{1,2}(?:\.\d{2})? ?[ap]m\b))\b(\d{1,2})(?:[:.](\d{2}))? ?(am|pm)?\b(?![.,]\d| ?(?:l|litres?|liters?|g|kg|oz|lb|ml|cans?|%))/;
+const AGO = /\b(\d{1,2}|a|one|two|three|four|five|six) (day|week|fortnight)s? ago\b/;
+const DAYS_IN: Readonly<Record<string, number>> = { day: 1, week: 7, fortnight: 14 };
+const ISO = /\b(?:on )?(20\d\d-\d\d-\d\d)(?![\d-])/;
+/** In full or short; "sun" and "sat" may be other words. */
+const WEEKDAY = new RegExp(
+  `\\b(?:on |last )?(${WEEKDAYS.join('|')}|mon|tues?|wed|thu(?:rs?)?|fri)\\b|\\b(?:on |last )(sat|sun)\\b|^(sat|sun)\\b(?=[:,]? )|(?<!the |in )\\b(sat|sun)$`,
+);
 /** A while ago, today: "20 minutes ago", "half an hour ago". */
 const WHILE_AGO =
   /\b(half an?|an?|one|two|three|four|five|six|\d+(?:[.,]\d+)?[¼½¾]?|[¼½¾]) (minutes?|mins?|hours?|hrs?) ago\b/;
@@ -80,16 +91,19 @@ export function readWhen(text: string, now: string, labels: readonly string[] = 
   } else if (take(/\bthe day before yesterday\b/)) day = addDays(today, -2);
   else if (take(/\byesterday\b/)) day = addDays(today, -1);
   else if (take(/\bto(?:day|night)\b/)) day = today;
+  else if (ISO.test(rest)) day = take(ISO)?.[1];
   else if (DATE.test(rest)) day = lastDate(today, take(DATE));
   else if (OF_MONTH.test(rest)) day = lastOfMonth(today, take(OF_MONTH));
   else {
     const daysAgo = take(AGO);
     const [, many = '', of] = daysAgo ?? [];
-    if (daysAgo) day = addDays(today, -(NUMBER_WORDS[many] ?? Number(many)) * (of === 'week' ? 7 : 1));
-    const weekday = daysAgo ? null : take(new RegExp(`\\b(?:on |last )?(${WEEKDAYS.join('|')})\\b`));
-    if (weekday) day = lastWeekday(today, WEEKDAYS.indexOf(weekday[1] as (typeof WEEKDAYS)[number]) + 1);
+    if (daysAgo) day = addDays(today, -(NUMBER_WORDS[many] ?? Number(many)) * (DAYS_IN[of ?? ''] ?? 1));
+    const [, ...named] = (daysAgo ? null : take(WEEKDAY)) ?? [];
+    const weekday = WEEKDAYS.findIndex((name) => name.startsWith((named.find(Boolean) ?? '?').slice(0, 3)));
+    if (weekday >= 0) day = lastWeekday(today, weekday + 1);
   }
-  const part = take(new RegExp(`\\b(this )?(?:in the |at )?(${Object.keys(HOURS).join('|')})\\b`));
+  take(FIRST_THING);
+  const part = take(PART);
   if (part) hour = HOURS[part[2] ?? ''];
   const clock = TIME.exec(rest);
   const [, hours = '', minutes, half] = clock ?? [];

@@ -62,6 +62,7 @@ export const FILLERS: ReadonlySet<string> = new Set([
   'nr',
   'off',
   'into',
+  'hand',
   'just',
   'again',
   'about',
@@ -102,11 +103,23 @@ export const COUNTED = new RegExp(
 
 /** How a finger finds the mix, from the driest grade to the wettest: their names and what else people say. */
 export const FINGER_WORDS: readonly (readonly string[])[] = [
-  ['dust-dry', 'dust dry', 'bone-dry', 'bone dry', 'dead dry', 'stone dry', 'very dry', 'parched'],
+  ['dust-dry', 'dust dry', 'dusty', 'bone-dry', 'bone dry', 'dead dry', 'stone dry', 'very dry', 'parched'],
   ['dry', 'drying out', 'dryish'],
   ['barely damp', 'damp', 'nearly dry', 'almost dry'],
   ['moist'],
-  ['wet', 'soaking', 'soaking wet', 'soggy', 'sodden', 'waterlogged', 'dripping', 'very moist', 'very wet'],
+  [
+    'wet',
+    'soaking',
+    'soaking wet',
+    'soggy',
+    'sodden',
+    'waterlogged',
+    'dripping',
+    'drenched',
+    'saturated',
+    'very moist',
+    'very wet',
+  ],
 ];
 
 export const LIFT_WORDS: readonly (readonly string[])[] = [['light'], ['middling', 'medium'], ['heavy']];
@@ -128,10 +141,17 @@ export const WEEKDAYS = [
 
 /** Hours of the day that have a name. */
 export const HOURS: Readonly<Record<string, number>> = {
+  dawn: 5,
+  breakfast: 8,
   morning: 8,
+  lunchtime: 12,
+  lunch: 12,
   noon: 12,
   midday: 12,
   afternoon: 15,
+  teatime: 17,
+  dinner: 18,
   evening: 18,
+  dusk: 21,
   night: 21,
 };

@@ -124,6 +124,14 @@ describe('how people write it down', () => {
       ],
     ],
     ['watered 3 with 2 l warm water', [['watering', '3', 2]]],
+    [
+      '3 dusty, 4 drenched',
+      [
+        ['check', '3', finger(1)],
+        ['check', '4', finger(5)],
+      ],
+    ],
+    ['3 1 L by hand', [['watering', '3', 1]]],
     ['nr. 3 dry', [['check', '3', finger(2)]]],
   ])('%s', (line, said) => {
     expect(short(line)).toEqual(said);
@@ -139,6 +147,7 @@ describe('how people write it down', () => {
     ['watered 3 1 can yesterday and today', /^These are of two days/],
     ['1 L ran out of 7', /^How much was given/],
     ['07/07 picked 450 g from 7', /^Is that a day/],
+    ['a month ago picked 1 kg from 7', /^On which day/],
     ['picked 7 - 8 kg from 12', /^Between two figures/],
     ['picked 3 ripe and 2 green from 7', /^Two kinds/],
     ['planted a tomato in 5', /^What is planted or sown is put down at its bag/],
@@ -169,6 +178,26 @@ describe('how people write it down', () => {
     expect(early('watered 3 1 can at 21:30')).toBe('2026-07-15T21:30');
     expect(early('watered 3 1 can at 8:10')).toBe('2026-07-16T08:00');
     expect(early('watered 3 1 can this evening')).toBe('2026-07-16T08:00');
+  });
+
+  it.each([
+    ['mon: picked 450 g from 7', '07-13T18:30'],
+    ['picked 450 g from 7 sat', '07-11T18:30'],
+    ['sun 7 dry', '07-12T18:30'],
+    ['2026-07-12 7 dry', '07-12T18:30'],
+    ['a fortnight ago picked 1 kg from 7', '07-02T18:30'],
+    ['first thing this morning 3 dry', '07-16T08:00'],
+    ['3 dry at lunchtime', '07-16T12:00'],
+    ['watered 3 before breakfast 1 can', '07-16T08:00'],
+    ['14:30 watered 3 1 can', '07-16T14:30'],
+    ['watered 3 1 can 6pm', '07-16T18:00'],
+    ['7 wilted in the sun', '07-16T18:30'],
+    ['picked 450 g from 7 for dinner', '07-16T18:30'],
+    ['watered 7 2.30 l', '07-16T18:30'],
+  ])('%s: when it was', (line, at) => {
+    const [draft] = done(line);
+    expect(draft?.at.slice(5, 16)).toBe(at);
+    expect(draft?.kind).not.toBe('note');
   });
 
   it('is of the last day of a month that is said so', () => {
