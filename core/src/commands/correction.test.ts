@@ -16,6 +16,8 @@ const LIVE = [
     ...{ kind: 'watering', containerId: SEVEN, litres: 9, isMeasured: true, ranThrough: true },
     ...{ measureId: 'mea_can001', asEntered: '1 can' },
   }),
+  entry('ent_flower', '2026-07-12', { kind: 'stage', containerId: SEVEN, stage: 'flowers' }),
+  entry('ent_set001', '2026-07-14', { kind: 'stage', containerId: SEVEN, stage: 'set' }),
   entry('ent_rain01', '2026-07-16', { kind: 'weather', day: '2026-07-15', rainMillimetres: 4 }),
 ];
 const putRight = (line: string) => {
@@ -45,6 +47,12 @@ describe('what was put down before, put right by a line', () => {
       { at: '2026-07-15T18:00:00.000+01:00', replaces: 'ent_water1' },
     ]);
     expect(putRight('correction: rain 7 mm yesterday')).toMatchObject([{ replaces: 'ent_rain01' }]);
+  });
+
+  it('is of that stage and not of the last that was seen', () => {
+    expect(putRight('no, no flowers on 7 yet')).toMatchObject([
+      { stage: 'flowers', isNotYet: true, replaces: 'ent_flower' },
+    ]);
   });
 
   it.each(['actually 3 was moist', 'actually 7 is light on Monday', 'actually picked 450 g from 7'])(

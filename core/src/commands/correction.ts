@@ -57,6 +57,9 @@ export function inPlaceOfLast(
 function isOfSame(entry: Entry, draft: Draft): boolean {
   if (entry.kind !== draft.kind) return false;
   if (entry.kind === 'weather' && draft.kind === 'weather') return entry.day === draft.day;
+  // what was wrong of a stage or a job is when, or whether, and not which
+  if (entry.kind === 'stage' && draft.kind === 'stage' && entry.stage !== draft.stage) return false;
+  if (entry.kind === 'tended' && draft.kind === 'tended' && entry.task !== draft.task) return false;
   const of = (each: object, field: string) => (each as Readonly<Record<string, unknown>>)[field];
   // of one plant it is that plant's, else the bag's
   return ['containerId', 'plantId', 'stationId'].every(

@@ -19,7 +19,7 @@ import { isTended, readTended } from './tended.ts';
 import { isTrouble, readTrouble } from './trouble.ts';
 import { readHowWatered, readWater, readWatering, saysMeasure, unknownVessel } from './watering.ts';
 import { isRain, isWeather, readWeather } from './weather.ts';
-import { MONTH, readWhen } from './when.ts';
+import { MONTH, readWhen, saysNoDay } from './when.ts';
 import { readBags, type NamedBag } from './which-bags.ts';
 
 /**
@@ -81,7 +81,7 @@ export function readClause(text: string, context: CommandContext): CommandReadin
   if (other) return other(other === readTended || other === readGone ? small : said, text, context);
   if (kind === undefined) return { kind: 'other' };
   if (kind === 'note') return readNote(text, verb?.word ?? '', context);
-  const question = askedOf(kind, small);
+  const question = saysNoDay(small, context.now) ? 'There is no such day.' : askedOf(kind, small);
   if (question !== undefined) return unfinished(question);
   // what does not come apart is not taken for one of the two, with the other as its note
   if (DEEDS.filter((deed) => deed.test(small)).length > 1) return unfinished(TWO_THINGS);

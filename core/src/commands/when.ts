@@ -1,4 +1,13 @@
-import { addDays, dayOf, hourOf, momentAt, momentOf, offsetMinutesOf, weekdayOf } from '../calendar/index.ts';
+import {
+  addDays,
+  dayOf,
+  hourOf,
+  isDay,
+  momentAt,
+  momentOf,
+  offsetMinutesOf,
+  weekdayOf,
+} from '../calendar/index.ts';
 import { parseTime } from '../units/index.ts';
 import { HOURS, WEEKDAYS } from './words.ts';
 
@@ -91,7 +100,7 @@ export function readWhen(text: string, now: string, labels: readonly string[] = 
   } else if (take(/\bthe day before yesterday\b/)) day = addDays(today, -2);
   else if (take(/\byesterday\b/)) day = addDays(today, -1);
   else if (take(/\bto(?:day|night)\b/)) day = today;
-  else if (ISO.test(rest)) day = take(ISO)?.[1];
+  else if (isDay(ISO.exec(rest)?.[1] ?? '')) day = take(ISO)?.[1];
   else if (DATE.test(rest)) day = lastDate(today, take(DATE));
   else if (OF_MONTH.test(rest)) day = lastOfMonth(today, take(OF_MONTH));
   else {
@@ -129,7 +138,7 @@ export function readWhen(text: string, now: string, labels: readonly string[] = 
     part?.[1] === undefined &&
     (hour ?? 0) > hourOf(now) + SOON_HOURS[part ? 'part' : 'clock'];
   const at = momentAt(day ?? (isBefore ? addDays(today, -1) : today), hour ?? hourOf(now), now);
-  return { at: Date.parse(at) > Date.parse(now) ? now : at, rest, isSaid: true };
+  return { at: Date.parse(at) <= Date.parse(now) ? at : now, rest, isSaid: true };
 }
 
 /** The last time that it was that day of a month. */
@@ -152,6 +161,12 @@ function lastDate(today: string, found: RegExpExecArray | null): string | undefi
   const thisYear = Number(today.slice(0, 4));
   if (year !== undefined) return date(Number(year));
   return date(date(thisYear) > today ? thisYear - 1 : thisYear);
+}
+
+/** Whether a text says a day that no month has: "31 February". */
+export function saysNoDay(text: string, now: string): boolean {
+  const said = DATE.test(text) ? lastDate(dayOf(now), DATE.exec(text)) : ISO.exec(text)?.[1];
+  return said !== undefined && !isDay(said);
 }
 
 /** The last day of a weekday before today, 1 Monday to 7 Sunday. */

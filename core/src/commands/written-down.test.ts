@@ -147,6 +147,8 @@ describe('how people write it down', () => {
     ['watered 3 1 can yesterday and today', /^These are of two days/],
     ['1 L ran out of 7', /^How much was given/],
     ['07/07 picked 450 g from 7', /^Is that a day/],
+    ['picked 450 g from 7 on 31 february', /^There is no such day/],
+    ['2026-13-40 watered 7 1 can', /^There is no such day/],
     ['a month ago picked 1 kg from 7', /^On which day/],
     ['picked 7 - 8 kg from 12', /^Between two figures/],
     ['picked 3 ripe and 2 green from 7', /^Two kinds/],
