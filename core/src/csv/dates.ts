@@ -1,4 +1,4 @@
-import type { CsvTable } from './csv.ts';
+import { columnOf, type Columns } from './columns.ts';
 import { daysBetween, isDay, type Day } from '../calendar/index.ts';
 
 /** In which order the parts of dates are written. */
@@ -15,13 +15,12 @@ const DATE = /^(\d{1,4})\D(\d{1,2})\D(\d{1,4})(?:\D+(.*))?$/;
 export const behindDate = (text: string): string => DATE.exec(plain(text))?.[4] ?? '';
 
 /** The column most of whose cells read as dates, in one order. */
-export function columnOfDates({ headings, rows }: Pick<CsvTable, 'headings' | 'rows'>): string | undefined {
+export function columnOfDates(table: Columns): string | undefined {
   const orders = ['ymd', 'dmy', 'mdy'] as const;
-  return headings.find((heading) => {
-    const said = rows.map((row) => row[heading] ?? '').filter((text) => text.trim() !== '');
-    const isIn = (order: DateOrder) => said.filter((text) => readDate(text, order)).length > said.length / 2;
-    return said.length > 0 && orders.some(isIn);
-  });
+  return columnOf(
+    table,
+    orders.map((order) => (text) => readDate(text, order) !== undefined),
+  );
 }
 
 /**

@@ -1,5 +1,5 @@
 import { dayOf } from '../calendar/index.ts';
-import { columnOfDates, guessDateOrder, type CsvTable, type DateOrder } from '../csv/index.ts';
+import { columnOf, columnOfDates, guessDateOrder, type CsvTable, type DateOrder } from '../csv/index.ts';
 import { fieldUnit, unitNamed, type UnitName, type UnitSystem } from '../units/index.ts';
 import { COLUMNS_READ, type ColumnId, type DiaryTable } from './tables.ts';
 
@@ -42,17 +42,6 @@ const AMOUNTS: Readonly<Partial<Record<DiaryTable, readonly (readonly [ColumnId,
   pickings: [['kilograms', /\d[\d.,½¼¾]*\s?(?:kg|kilos?|g|grams?|lbs?|pounds?|oz|ounces?)\b/i]],
   waterings: [['litres', /\d[\d.,½¼¾]*\s?(?:l|lit(?:re|er)s?|ml|gal(?:lons?)?|pints?|quarts?|cans?)\b/i]],
 };
-
-/** The column most of whose cells are written so. */
-function columnOf(
-  pattern: RegExp,
-  { headings, rows }: Pick<CsvTable, 'headings' | 'rows'>,
-): string | undefined {
-  return headings.find((heading) => {
-    const said = rows.map((row) => row[heading] ?? '').filter((text) => text.trim() !== '');
-    return said.length > 0 && said.filter((text) => pattern.test(text)).length > said.length / 2;
-  });
-}
 
 /** What a row cannot do without; of weight and count one. */
 const NEEDED: Readonly<Record<DiaryTable, readonly ColumnId[]>> = {
@@ -131,7 +120,9 @@ export function guessDiaryMapping(
   columns.day ||= columnOfDates({ headings: headings.filter((h) => !taken.has(h)), rows }) ?? '';
   for (const [id, amount] of AMOUNTS[table] ?? [])
     columns[id] ||=
-      columnOf(amount, { headings: headings.filter((h) => !taken.has(h) && h !== columns.day), rows }) ?? '';
+      columnOf({ headings: headings.filter((h) => !taken.has(h) && h !== columns.day), rows }, [
+        (text) => amount.test(text),
+      ]) ?? '';
   const measured = columns[table === 'waterings' ? 'litres' : 'kilograms'] ?? '';
   const named =
     /\b(g|grams?|kg|kilos?|kilograms?|lbs?|oz|ml|l|lit(?:re|er)s?|gal|gallons?|pounds?|ounces?)\b/i.exec(

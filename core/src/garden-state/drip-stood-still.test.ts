@@ -46,6 +46,16 @@ describe('a drip that stood still', () => {
     ]);
   });
 
+  it('that was turned off meanwhile stays off', () => {
+    const live = [...LIVE.slice(0, 1), drip('ent_off001', '2026-07-05T19:00:00.000+01:00')];
+    const still = { from: '2026-07-03', until: '2026-07-08' };
+    expect(minutesOn(still, ['2026-07-02', '2026-07-04', '2026-07-09'], live)).toEqual([
+      15,
+      undefined,
+      undefined,
+    ]);
+  });
+
   it('and still does has no end, is put down no later than now, and says nothing of a bag that had none', () => {
     const still = { from: '2026-07-16', until: undefined };
     expect(dripStoodStill(['con_drip01', 'con_none01'], still, LIVE, NOW)).toEqual([

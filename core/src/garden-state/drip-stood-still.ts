@@ -23,11 +23,11 @@ export function dripStoodStill(
 ): readonly Draft<'drip'>[] {
   return containerIds.flatMap((containerId) => {
     const drips = entriesAt(live, containerId).filter((e) => e.kind === 'drip');
-    const before = settingOn(drips, from);
-    if (before === undefined) return [];
+    if (settingOn(drips, from) === undefined) return [];
     const off: Draft<'drip'> = { kind: 'drip', containerId, at: momentOn(from, drips, now) };
-    if (until === undefined) return [off];
-    const setting = settingOn(drips, until) ?? before;
+    const setting = until === undefined ? undefined : settingOn(drips, until);
+    // it still stands, or was turned off meanwhile
+    if (until === undefined || setting === undefined) return [off];
     return [off, { kind: 'drip', containerId, at: momentOn(until, drips, now), setting }];
   });
 }

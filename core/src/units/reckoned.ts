@@ -1,4 +1,5 @@
-const PLAIN = String.raw`\d+(?:[.,]\d+)?`;
+/** Of a comma before three figures it has to be asked what it is. */
+const PLAIN = String.raw`(?!\d{1,3},\d{3}(?!\d))\d+(?:[.,]\d+)?`;
 const TIMES = new RegExp(String.raw`(?<![\p{L}\d.,/])(\d{1,2}) ?[x×] ?(${PLAIN})(?= ?\p{L})`, 'gu');
 const SUM = new RegExp(String.raw`(?<![\p{L}\d.,/])(${PLAIN}) ?(\p{L}+) ?\+ ?(${PLAIN}) ?\2(?!\p{L})`, 'u');
 
@@ -14,7 +15,7 @@ const SUM = new RegExp(String.raw`(?<![\p{L}\d.,/])(${PLAIN}) ?(\p{L}+) ?\+ ?(${
  */
 export function reckoned(text: string): string {
   const value = (figures: string) => Number(figures.replace(',', '.'));
-  const shown = (number: number) => String(Math.round(number * 1000) / 1000);
+  const shown = (number: number) => String(Number(number.toPrecision(12)));
   const times = text.replace(TIMES, (_, by: string, figures: string) => shown(Number(by) * value(figures)));
   for (let sum = times; ;) {
     const next = sum.replace(

@@ -75,6 +75,10 @@ describe('an amount that was left to be reckoned', () => {
     expect(read.ok && read.amount.siValue).toBeCloseTo(value, 9);
   });
 
+  it.each(['3 x 1,250 g', '1,250 g + 200 g'])('%s has two readings and is not reckoned', (text) => {
+    expect(parseAmount(text, 'crop', 'metric')).toMatchObject({ ok: false });
+  });
+
   it('of a length it is not: it may be how wide and how long', () => {
     expect(parseAmount('30 x 40 cm', 'size', 'metric')).toMatchObject({ ok: false });
   });
