@@ -45,6 +45,11 @@ const RANGE = { problem: 'Between two figures: say one, as “about 450 g”.' }
 /** "1lb4oz" as two parts, and "1 lb 4" as what it is short for. */
 const apart = (text: string) =>
   reckoned(text)
+    // of what kind the fruit is says nothing of how many
+    .replace(
+      /(\d|dozen) (?:cherry|beefsteak|baby|bell) (?=(?:tom|pepper|cucumber|aubergine|eggplant))/gu,
+      '$1 ',
+    )
     .replace(/(\d ?(?:lbs?|kg|ft|st))(?=\d)/gu, '$1 ')
     .replace(/(\d ?lbs?) (\d{1,2})(?= (?:from|off|of|at)\b| *$)/gu, '$1 $2 oz');
 

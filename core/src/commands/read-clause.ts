@@ -57,6 +57,8 @@ export function readClause(text: string, context: CommandContext): CommandReadin
     return DEEDS.some((deed) => deed.test(small))
       ? unfinished(TWO_THINGS)
       : readFeed(without(small, gave), context);
+  // "took it inside, 45 F last night" was carried, and not picked
+  if (verb?.word === 'took' && CARRIED.test(small)) return { kind: 'other' };
   // what was bought, and for how much, is more than a line says
   if (BOUGHT.test(small)) return { kind: 'other' };
   if ((verb?.word === 'gave' && isFruitGiven(small)) || (USED.test(small) && isFruit(small, context)))
@@ -231,6 +233,7 @@ const NOT_PICKED =
 /** What was picked is told by what became of it alone. */
 const USED =
   /^(?:i |we )?(?:sold|ate|froze|stored|bottled|threw|gave (?!it|them|half|an?\b|the\b)\p{L}+) .*\b(?:from|off|of)\b/u;
+const CARRIED = /\b(?:inside|indoors|outside|outdoors|under cover)\b/;
 const BOUGHT = /^(?:i |we )?bought\b/;
 const PICKED_FROM = /\b(?:from|off|out of)\b/;
 /** "basil planted beside 7" may be a note */

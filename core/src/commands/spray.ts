@@ -45,8 +45,9 @@ export const isSprayed = (text: string): boolean => SPRAYED.test(text);
  */
 export function readSpray(said: string, text: string, context: CommandContext): CommandReading {
   const { bags, now } = context;
+  const given = said.replace(DID, ' ').replace(PER, ' in 1 ');
   const when = readWhen(
-    said.replace(DID, ' ').replace(PER, ' in 1 '),
+    given,
     now,
     bags.all.map(({ label }) => label),
   );
@@ -58,7 +59,7 @@ export function readSpray(said: string, text: string, context: CommandContext): 
   if (second && second.agent !== 'water')
     return unfinished('These are two: say them one after another, each with its bag.');
   if (!found) {
-    const feed = readFeed(said.replace(DID, ' '), context);
+    const feed = readFeed(given.replace(WHOLE, ' '), context);
     if (feed.kind === 'feed' && feed.feed.productId !== undefined)
       return { kind: 'feed', feed: { ...feed.feed, isOnLeaves: true } };
   }

@@ -36,6 +36,9 @@ describe('a spray or a bait', () => {
   });
 
   it('of a feed is a feed on the leaves', () => {
+    expect(read('sprayed the leaves of 7 with tomato feed, 2 ml per litre')).toMatchObject({
+      feed: { productId: 'tomato-liquid', isOnLeaves: true, amount: '2 ml', water: '1 litre', rest: '' },
+    });
     expect(read('sprayed 7 with tomato feed, 10 ml in 1 l')).toMatchObject({
       feed: { productId: 'tomato-liquid', isOnLeaves: true, amount: '10 ml', water: '1 l', rest: '' },
     });
@@ -132,6 +135,7 @@ describe('how people write it down', () => {
       ],
     ],
     ['3 1 L by hand', [['watering', '3', 1]]],
+    ['picked 3 dozen cherry tomatoes from 7', [['picking', '7', undefined, 36]]],
     ['nr. 3 dry', [['check', '3', finger(2)]]],
   ])('%s', (line, said) => {
     expect(short(line)).toEqual(said);
@@ -166,6 +170,7 @@ describe('how people write it down', () => {
     'pH of 7 is 6.2',
     'drained 2 L out of 7',
     'added 5 L of compost to 7',
+    'took 7 inside, 45 F last night',
     '3 ripe on 7',
   ])('%s: is a note of that bag and nothing that was picked', (line) => {
     const reading = read(line);
